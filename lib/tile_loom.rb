@@ -1,0 +1,12 @@
+# frozen_string_literal: true
+
+require "zeitwerk"
+
+# The core of Tile Loom: the rules and the computation of a map book.
+# Nothing here knows of HTTP or of a database.
+module TileLoom
+  ROOT = File.expand_path("..", __dir__)
+
+  LOADER = Zeitwerk::Loader.for_gem
+  LOADER.setup
+end

@@ -1,0 +1,55 @@
+# frozen_string_literal: true
+
+require "json"
+require "json_schemer"
+
+module TileLoom
+  module Book
+    # The published JSON Schema of the book document, and its findings in sentences.
+    module Schema
+      FILE = File.join(ROOT, "docs", "book.schema.json")
+      MOST_FINDINGS = 50
+
+      module_function
+
+      # Invalid findings, each with its path; empty when the document fits.
+      def findings(document)
+        schemer.validate(document).first(MOST_FINDINGS).map { |error| Invalid.new(sentence(error), path: path(error)) }.uniq { |finding| [finding.path, finding.message] }
+      end
+
+      def schemer = @schemer ||= JSONSchemer.schema(JSON.parse(File.read(FILE)))
+
+      def path(error)
+        pointer = error["data_pointer"]
+        pointer = "/" if pointer.empty?
+        pointer
+      end
+
+      def sentence(error)
+        name = error["data_pointer"].split("/").last || "document"
+        given = JSON.generate(error["data"])[0, 60]
+        schema = error["schema"]
+        case error["type"]
+        when "required" then "“#{name}” lacks #{Array(error.dig("details", "missing_keys")).join(", ")}."
+        when "schema" then "“#{name}” is not a known key; check its spelling or leave it out."
+        when "enum" then "“#{name}” is #{given}; use one of #{Array(schema["enum"]).join(", ")}."
+        when "const" then "“#{name}” is #{given}; it must be #{JSON.generate(schema["const"])}."
+        when "minimum", "exclusiveMinimum" then "“#{name}” is #{given}; it must be #{(error["type"] == "minimum") ? "at least" : "more than"} #{schema[error["type"]]}."
+        when "maximum" then "“#{name}” is #{given}; it must be at most #{schema["maximum"]}."
+        when "pattern" then "“#{name}” is #{given}, which is not written as expected (#{hint(name)})."
+        when "string", "number", "integer", "array", "object", "boolean" then "“#{name}” is #{given}; it must be #{article(error["type"])}."
+        else "“#{name}” does not fit: #{error["error"]}."
+        end
+      end
+
+      def article(type) = {"string" => "text", "number" => "a number", "integer" => "a whole number", "array" => "a list", "object" => "an object", "boolean" => "true or false"}[type]
+
+      def hint(name)
+        return "a colour such as #8c2f39" if name.include?("colour") || name == "halo"
+        return "a length with its unit, such as 50 m" if name == "room"
+        return "a date such as 2026-04-01" if name == "date"
+        "letters, digits, - and _"
+      end
+    end
+  end
+end

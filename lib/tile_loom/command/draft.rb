@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+require "pathname"
+
+module TileLoom
+  module Command
+    # A first book for data files on disk.
+    class Draft
+      def initialize(options) = @options = options
+
+      # The settings of the book document; yields the name of each layer as it is read.
+      def settings(&said)
+        crs = Reference::Crs.find(@options[:reference]).for_fixed_scale!(path: "--reference")
+        layers = @options[:data].flat_map { |file| layers_of(file) }
+        found = layers.each_with_object([]) { |layer, list| list << read(layer, crs, list.map { |item| item[:id] }, &said) }
+        Book::Starter.document(title: @options[:title], reference: @options[:reference], area: area(found), layers: found,
+          scale: plain(@options[:scale]), size: @options[:page], orientation: @options[:landscape] ? "landscape" : "portrait", design: @options[:design]).tap do |document|
+          findings = Book::Check.new(document).findings
+          raise findings.first unless findings.empty?
+        end
+      end
+
+      private
+
+      def plain(number) = (number == number.to_i) ? number.to_i : number
+
+      def layers_of(file)
+        raise Invalid.new("The data file #{file} does not exist.") unless File.file?(file)
+        return [[file, nil]] if Ground::FileReader.geojson?(file)
+        names = Ground::GdalReader.new(file).layers
+        raise Invalid.new("#{file} holds no layer that can be read.") if names.empty?
+        names.map { |name| [file, name] }
+      end
+
+      def read((file, layer), crs, taken)
+        name = layer || File.basename(file, ".*")
+        yield name if block_given?
+        features = Ground::FileReader.open(file, target: crs, layer: layer).features
+        {id: Book::Starter.id_for(name, taken), title: name, kind: Book::Starter.kind_of(features), data: {"file" => beside(file), "layer" => layer}.compact}
+      rescue Invalid => error
+        raise Invalid.new("#{name}: #{error.message}")
+      end
+
+      # The data file's path from the book's folder, so that both can move together.
+      def beside(file)
+        Pathname.new(File.expand_path(file)).relative_path_from(Pathname.new(File.dirname(File.expand_path(@options[:out])))).to_s
+      end
+
+      def area(found)
+        wanted = @options[:area]
+        match = found.find { |layer| layer[:id] == wanted || layer[:title] == wanted } or
+          raise Invalid.new("There is no layer “#{wanted}” in the data; it has #{found.map { |layer| layer[:title] }.join(", ")}.", path: "--area")
+        match[:id]
+      end
+    end
+  end
+end

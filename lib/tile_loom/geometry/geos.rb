@@ -1,0 +1,55 @@
+# frozen_string_literal: true
+
+require "ffi-geos"
+
+module TileLoom
+  module Geometry
+    # Between GEOS geometries and well-known binary, one reader and writer a thread.
+    module Geos
+      module_function
+
+      def read(bytes)
+        reader = Thread.current.thread_variable_get(:tile_loom_wkb_reader) ||
+          ::Geos::WkbReader.new.tap { |made| Thread.current.thread_variable_set(:tile_loom_wkb_reader, made) }
+        reader.read(bytes)
+      end
+
+      def write(geometry)
+        writer = Thread.current.thread_variable_get(:tile_loom_wkb_writer) || new_writer
+        writer.write(geometry)
+      end
+
+      def polygon(coordinates) = read(Wkb.polygon([coordinates + coordinates[0, 2]]))
+
+      def box(box) = read(Wkb.box(box))
+
+      # The members of a collection, or the geometry itself.
+      def parts(geometry)
+        return [geometry] unless geometry.is_a?(::Geos::GeometryCollection)
+        (0...geometry.num_geometries).map { |index| geometry.get_geometry_n(index) }
+      end
+
+      def union(geometries)
+        geometries = geometries.reject(&:empty?)
+        return ::Geos.create_empty_geometry_collection if geometries.empty?
+        return geometries.first if geometries.one?
+        ::Geos.create_collection(::Geos::GeomTypes::GEOS_GEOMETRYCOLLECTION, geometries).unary_union
+      end
+
+      def envelope(geometry)
+        return nil if geometry.empty?
+        Box.new(geometry.x_min, geometry.y_min, geometry.x_max, geometry.y_max)
+      end
+
+      def new_writer
+        writer = ::Geos::WkbWriter.new
+        writer.output_dimensions = 2
+        writer.byte_order = 1
+        writer.include_srid = false
+        Thread.current.thread_variable_set(:tile_loom_wkb_writer, writer)
+        writer
+      end
+      private_class_method :new_writer
+    end
+  end
+end

@@ -1,0 +1,175 @@
+# frozen_string_literal: true
+
+require "json"
+
+module TileLoom
+  module Ground
+    # Reads GeoJSON (RFC 7946; the "crs" member of its 2008 forerunner is honoured) into features in
+    # the book's reference. What is refused says which feature; what is repaired is listed in `repairs`.
+    class GeojsonReader
+      TYPES = {"MultiPoint" => ["Point", 4], "MultiLineString" => ["LineString", 5], "MultiPolygon" => ["Polygon", 6]}.freeze
+      LONGEST_TEXT = 10_000
+      BATCH = 2_000
+
+      Original = Struct.new(:id, :wkb, :attributes, :name, keyword_init: true)
+
+      attr_reader :repairs, :source_reference
+
+      # text: GeoJSON; target: Reference::Crs of the book; reference: overrides what the file says.
+      def self.from_text(text, target:, reference: nil)
+        new(parse(text), target: target, reference: reference)
+      end
+
+      def self.parse(text)
+        text = text.dup.force_encoding(Encoding::UTF_8).delete_prefix("\uFEFF")
+        raise Invalid.new("The file is not UTF-8 text, so it is not GeoJSON.") unless text.valid_encoding?
+        JSON.parse(text, max_nesting: 60)
+      rescue JSON::ParserError => error
+        raise Invalid.new("The file is not JSON: #{error.message.lines.first.to_s.strip[0, 120]}.")
+      end
+
+      def initialize(document, target:, reference: nil)
+        @document, @target = document, target
+        @source_reference = reference || stated_reference
+        @transform = Reference::Transform.between(@source_reference, target)
+        @repairs = []
+      end
+
+      # All features in the target reference; Invalid when there are none or one cannot be read.
+      def features = each_batch.flat_map { |pairs| pairs.map(&:first) }
+
+      # Yields arrays of [Feature in the target reference, Original in the file's own].
+      def each_batch
+        return enum_for(:each_batch) unless block_given?
+        list = listed
+        raise Invalid.new("The file holds no features.") if list.empty?
+        list.each_slice(BATCH).with_index do |slice, batch|
+          originals = slice.each_with_index.filter_map { |item, index| original(item, batch * BATCH + index) }
+          yield reproject(originals).zip(originals) unless originals.empty?
+        end
+      end
+
+      private
+
+      def listed
+        case @document.is_a?(Hash) && @document["type"]
+        when "FeatureCollection"
+          list = @document["features"]
+          raise Invalid.new("The file is not GeoJSON: its “features” is not a list.") unless list.is_a?(Array)
+          list
+        when "Feature" then [@document]
+        when "Point", "LineString", "Polygon", "GeometryCollection", *TYPES.keys
+          [{"type" => "Feature", "geometry" => @document, "properties" => {}}]
+        else
+          raise Invalid.new("The file is JSON but not GeoJSON: it has no FeatureCollection, Feature or geometry.")
+        end
+      end
+
+      def stated_reference
+        name = @document.is_a?(Hash) && @document.dig("crs", "properties", "name")
+        return Reference::Crs.find("OGC:CRS84") unless name.is_a?(String)
+        code = name[/\Aurn:ogc:def:crs:([A-Za-z]+):[^:]*:([A-Za-z0-9]+)\z/] ? "#{$1}:#{$2}" : name
+        Reference::Crs.find(code)
+      end
+
+      def original(item, index)
+        unless item.is_a?(Hash) && item["type"] == "Feature"
+          raise Invalid.new("Feature #{index + 1} of the file is not a GeoJSON Feature.")
+        end
+        attributes = (item["properties"] || {}).to_h
+        name = "Feature #{index + 1}#{title_of(item, attributes)}"
+        return nil if item["geometry"].nil?
+        Original.new(id: index + 1, name: name, attributes: attributes.transform_values { |value| plain(value) },
+          wkb: encode(item["geometry"], name, 0))
+      end
+
+      def title_of(item, attributes)
+        key = item["id"] || attributes["name"] || attributes["code"]
+        key ? " (#{key.to_s[0, 40]})" : ""
+      end
+
+      def plain(value)
+        case value
+        when String then value[0, LONGEST_TEXT]
+        when Hash, Array then JSON.generate(value)[0, LONGEST_TEXT]
+        else value
+        end
+      end
+
+      def encode(geometry, name, depth)
+        raise Invalid.new("#{name} has a geometry that is not a GeoJSON geometry.") unless geometry.is_a?(Hash) && depth < Geometry::Wkb::MOST_DEPTH
+        type, coordinates = geometry.values_at("type", "coordinates")
+        case type
+        when "Point", "LineString", "Polygon" then encode_simple(type, coordinates, name)
+        when *TYPES.keys
+          member, code = TYPES[type]
+          Geometry::Wkb.collection(code, list(coordinates, name).map { |part| encode_simple(member, part, name) })
+        when "GeometryCollection"
+          Geometry::Wkb.collection(7, list(geometry["geometries"], name).map { |part| encode(part, name, depth + 1) })
+        else raise Invalid.new("#{name} has a geometry of the unknown type “#{type.to_s[0, 40]}”.")
+        end
+      end
+
+      def encode_simple(type, coordinates, name)
+        case type
+        when "Point" then Geometry::Wkb.point(*position(coordinates, name))
+        when "LineString"
+          flat = positions(coordinates, name)
+          raise Invalid.new("#{name} has a line of fewer than two points.") if flat.length < 4
+          Geometry::Wkb.line(flat)
+        else
+          rings = list(coordinates, name).map { |ring| closed(positions(ring, name), name) }
+          Geometry::Wkb.polygon(rings)
+        end
+      end
+
+      def closed(ring, name)
+        raise Invalid.new("#{name} has a polygon ring of fewer than three points.") if ring.length < 6
+        ring += ring[0, 2] unless ring[0, 2] == ring[-2, 2]
+        raise Invalid.new("#{name} has a polygon ring of fewer than three points.") if ring.length < 8
+        ring
+      end
+
+      def list(value, name)
+        value.is_a?(Array) ? value : raise(Invalid.new("#{name} has coordinates that are not a list."))
+      end
+
+      def positions(value, name) = list(value, name).flat_map { |item| position(item, name) }
+
+      def position(item, name)
+        x, y = item if item.is_a?(Array)
+        unless x.is_a?(Numeric) && y.is_a?(Numeric) && x.to_f.finite? && y.to_f.finite?
+          raise Invalid.new("#{name} has a coordinate that is not a pair of finite numbers.")
+        end
+        [x.to_f, y.to_f]
+      end
+
+      def reproject(originals)
+        runs = originals.map { |item| Geometry::Wkb.each_run(item.wkb).map { |_, coordinates| coordinates } }
+        moved = @transform.forward(runs.flatten)
+        at = 0
+        originals.zip(runs).map do |item, parts|
+          length = parts.sum(&:length)
+          mine = moved[at, length]
+          at += length
+          refuse_outside(item, parts, mine)
+          Feature.new(id: item.id, attributes: item.attributes, wkb: repaired(Geometry::Wkb.map(item.wkb) { mine }, item))
+        end
+      end
+
+      def refuse_outside(item, parts, mine)
+        bad = mine.index { |number| !number.finite? } or return
+        place = parts.flatten[bad - bad % 2, 2].map { |number| Units::Number.plain(number) }.join(", ")
+        raise Invalid.new("#{item.name} lies outside what #{@target.name} can show: the point #{place}.")
+      end
+
+      def repaired(wkb, item)
+        return wkb unless wkb.getbyte(1) == 3 || wkb.getbyte(1) >= 6
+        geometry = Geometry::Geos.read(wkb)
+        return wkb if geometry.valid?
+        @repairs << "#{item.name}: #{geometry.valid_reason.to_s.downcase} – mended."
+        Geometry::Geos.write(geometry.make_valid)
+      end
+    end
+  end
+end

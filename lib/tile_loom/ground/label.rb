@@ -1,0 +1,18 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Ground
+    # The name of a feature beside or inside it: which attribute, in what type. Sizes are for paper.
+    class Label
+      attr_reader :attribute, :face, :size_pt, :colour, :halo
+
+      def initialize(settings)
+        @attribute = settings["attribute"]
+        @face = Type::Library.face(settings.fetch("face", "sans"))
+        @size_pt = settings.fetch("size_pt", 7).to_f
+        @colour = settings.fetch("colour", "#1f2a30")
+        @halo = Scene::Stroke.new(colour: settings.fetch("halo", "#fffdf6"), width_mm: 0.5, opacity: 0.85)
+      end
+    end
+  end
+end

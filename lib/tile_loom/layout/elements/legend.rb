@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Layout
+    module Elements
+      # What the symbols of the visible layers mean: a row for each rule that the sheet shows.
+      class Legend < Element
+        SWATCH_MM = 8.0
+
+        def nodes(sheet, box)
+          rows = sheet.shown_rules.reverse
+          pitch = settings.fetch("pitch_mm", 5.2).to_f
+          fitting = [(box.height / pitch).floor, 0].max
+          rows.first(fitting).each_with_index.flat_map do |rule, index|
+            top = box.min_y + index * pitch
+            [*swatch(rule.symbol, Geometry::Box.at(box.min_x, top, SWATCH_MM, pitch)), *title(rule, box, top, pitch)]
+          end
+        end
+
+        private
+
+        def swatch(symbol, room)
+          x, y = room.centre
+          nodes = []
+          if symbol.fill
+            area = Geometry::Box.at(room.min_x, y - 1.5, SWATCH_MM, 3.0).corners
+            nodes << Scene::Path.new(runs: [area], closed: true, fill: symbol.fill)
+            symbol.strokes.each { |stroke| nodes << Scene::Path.new(runs: [area], closed: true, stroke: stroke) }
+          else
+            symbol.strokes.each { |stroke| nodes << Scene::Path.new(runs: [[room.min_x, y, room.max_x, y]], closed: false, stroke: stroke) }
+          end
+          nodes << Scene::Path.new(runs: symbol.marker.at(x, y), closed: true, fill: symbol.marker.fill, stroke: symbol.marker.stroke) if symbol.marker
+          nodes
+        end
+
+        def title(rule, box, top, pitch)
+          room = Geometry::Box.new(box.min_x + SWATCH_MM + 2.5, top, box.max_x, top + pitch)
+          Type::Setting.new(face: face, size_pt: settings.fetch("size_pt", 8).to_f, colour: colour, anchor: "middle").set(rule.title, room)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,46 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Output
+    # Draws pages in several processes of this machine, in order. Each process takes every n-th item
+    # and sends its pages through a pipe, so that no more than a few wait in memory.
+    class Parallel
+      def initialize(processes: 1) = @processes = processes.to_i.clamp(1, 16)
+
+      # A lazy enumerator of what the block gives for each item: Pdf::Page.
+      def map(items, &block)
+        return items.each.lazy.map(&block) if @processes == 1 || items.length < 2
+        Enumerator.new { |found| run(items, block) { |page| found << page } }
+      end
+
+      private
+
+      def run(items, block)
+        pipes = Array.new([@processes, items.length].min) { |index| spawn_share(items, index, block) }
+        items.each_index do |index|
+          yield Pdf::Page.read(pipes[index % pipes.length][0]) || raise(Invalid.new("A drawing process stopped before sheet #{index + 1}; there may be too little memory."))
+        end
+      ensure
+        pipes&.each do |reader, pid|
+          reader.close
+          Process.wait(pid)
+        end
+      end
+
+      def spawn_share(items, share, block)
+        reader, writer = IO.pipe(binmode: true)
+        pid = fork do
+          reader.close
+          items.each_with_index { |item, index| writer.write(block.call(item).dump) if index % @processes == share }
+        rescue Errno::EPIPE
+          nil
+        ensure
+          writer.close
+          exit!(0)
+        end
+        writer.close
+        [reader, pid]
+      end
+    end
+  end
+end

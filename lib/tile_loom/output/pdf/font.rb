@@ -1,0 +1,77 @@
+# frozen_string_literal: true
+
+require "zlib"
+
+module TileLoom
+  module Output
+    module Pdf
+      # Embeds the used part of a face as a composite font (ISO 32000-2, 9.7): content streams name the
+      # face's own glyph numbers, a map leads from them to the subset, a CMap back to text for search.
+      class Font
+        # used: {glyph id → code point}
+        def initialize(face, used)
+          @face, @used = face, used.sort.to_h
+        end
+
+        def write(file, reference)
+          subset = TTFunk::Subset::Unicode.new(@face.font)
+          @used.each_value { |codepoint| subset.use(codepoint) }
+          bytes = subset.encode
+          data = file.add({Length1: bytes.bytesize}, stream: Zlib::Deflate.deflate(bytes, 9))
+          name = :"#{tag(bytes)}+#{@face.font.name.postscript_name}"
+          cid = file.add(cid_font(name, descriptor(file, name, data), glyph_map(file, subset)))
+          file.write(reference, {Type: :Font, Subtype: :Type0, BaseFont: name, Encoding: :"Identity-H",
+            DescendantFonts: [cid], ToUnicode: file.add({}, stream: Zlib::Deflate.deflate(unicode_map, 9))})
+        end
+
+        private
+
+        # Six letters that depend on the subset alone.
+        def tag(bytes) = Digest::SHA256.digest(bytes).bytes.first(6).map { |byte| (65 + byte % 26).chr }.join
+
+        def per_mille(units) = (units * 1000 / @face.units_per_em).round
+
+        def cid_font(name, descriptor, map)
+          widths = @used.flat_map { |glyph, codepoint| [glyph, [per_mille_exact(@face.advance(codepoint))]] }
+          {Type: :Font, Subtype: :CIDFontType2, BaseFont: name, FontDescriptor: descriptor, CIDToGIDMap: map, DW: 0, W: widths,
+           CIDSystemInfo: {Registry: PDF::Core::LiteralString.new("Adobe"), Ordering: PDF::Core::LiteralString.new("Identity"), Supplement: 0}}
+        end
+
+        def per_mille_exact(units) = units * 1000 / @face.units_per_em
+
+        def descriptor(file, name, data)
+          font = @face.font
+          file.add({Type: :FontDescriptor, FontName: name, FontFile2: data, FontBBox: font.bbox.map { |units| per_mille(units) },
+            Flags: (@face.style == "italic") ? 68 : 4, StemV: 80, ItalicAngle: (@face.style == "italic") ? -11 : 0,
+            Ascent: per_mille(font.ascent), Descent: per_mille(font.descent), CapHeight: per_mille(font.os2.exists? ? font.os2.cap_height : font.ascent)})
+        end
+
+        def glyph_map(file, subset)
+          table = Array.new(@used.keys.max.to_i + 1, 0)
+          @used.each_key { |glyph| table[glyph] = subset.old_to_new_glyph[glyph] || 0 }
+          file.add({}, stream: Zlib::Deflate.deflate(table.pack("n*"), 9))
+        end
+
+        def unicode_map
+          rows = @used.map { |glyph, codepoint| format("<%04x> <%s>", glyph, [codepoint].pack("U").encode("UTF-16BE").unpack1("H*")) }
+          blocks = rows.each_slice(100).map { |slice| "#{slice.length} beginbfchar\n#{slice.join("\n")}\nendbfchar\n" }.join
+          <<~CMAP
+            /CIDInit /ProcSet findresource begin
+            12 dict begin
+            begincmap
+            /CIDSystemInfo << /Registry (Adobe) /Ordering (UCS) /Supplement 0 >> def
+            /CMapName /Adobe-Identity-UCS def
+            /CMapType 2 def
+            1 begincodespacerange
+            <0000> <ffff>
+            endcodespacerange
+            #{blocks}endcmap
+            CMapName currentdict /CMap defineresource pop
+            end
+            end
+          CMAP
+        end
+      end
+    end
+  end
+end

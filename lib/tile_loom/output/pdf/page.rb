@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+require "json"
+require "zlib"
+
+module TileLoom
+  module Output
+    module Pdf
+      # A finished page, ready to be put into a file: made anywhere, in any process, and passed on as
+      # bytes (a JSON head and the compressed content stream).
+      class Page
+        attr_reader :head, :body
+
+        def self.of(drawing)
+          content = Content.new(drawing)
+          body = Zlib::Deflate.deflate(content.to_s, 6)
+          new({
+            "width_pt" => drawing.width_mm * 72 / 25.4, "height_pt" => drawing.height_mm * 72 / 25.4,
+            "title" => drawing.title, "layers" => content.layers, "opacities" => content.opacities.keys.sort,
+            "glyphs" => content.glyphs.transform_values(&:to_a), "viewports" => drawing.viewports.map { |viewport| measure(viewport, drawing) }
+          }, body)
+        end
+
+        # The box in points, y up, and the corners in degrees.
+        def self.measure(viewport, drawing)
+          frame = viewport.frame
+          box = [frame.min_x, drawing.height_mm - frame.max_y, frame.max_x, drawing.height_mm - frame.min_y].map { |mm| mm * 72 / 25.4 }
+          {"box_pt" => box, "corners_lat_lon" => viewport.corners_lat_lon, "wkt" => viewport.crs.wkt, "epsg" => viewport.crs.epsg, "name" => viewport.name}
+        end
+
+        def self.read(io)
+          length = io.read(4) or return nil
+          head = JSON.parse(io.read(length.unpack1("V")))
+          new(head, io.read(io.read(4).unpack1("V")))
+        end
+
+        def initialize(head, body)
+          @head, @body = head, body
+        end
+
+        def dump
+          text = JSON.generate(head).b
+          [text.bytesize].pack("V") << text << [body.bytesize].pack("V") << body
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,85 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Output
+    module Pdf
+      # Puts finished pages into one PDF, streaming: fonts, layers and the page tree come last.
+      class Writer
+        # io: binary, written front to back; title, author, subject, date (Date or nil): of the document.
+        def initialize(io, title:, author: nil, subject: nil, date: nil)
+          @file = ObjectFile.new(io)
+          @about = {title: title, author: author, subject: subject, date: date}
+          @tree = @file.reserve
+          @pages = []
+          @layers = {}
+          @fonts = {}
+          @glyphs = Hash.new { |hash, key| hash[key] = {} }
+          @opacities = {}
+        end
+
+        def add(page)
+          head = page.head
+          contents = @file.add({}, stream: page.body)
+          viewports = head["viewports"].map { |viewport| Measure.new(viewport).write(@file) }
+          entry = {Type: :Page, Parent: @tree, MediaBox: [0, 0, head["width_pt"], head["height_pt"]],
+                   Contents: contents, Resources: resources(head)}
+          entry[:VP] = viewports unless viewports.empty?
+          @pages << [@file.add(entry), head["title"], head["height_pt"]]
+          head["glyphs"].each { |key, pairs| @glyphs[key].merge!(pairs.to_h) { |_, first, _| first } }
+        end
+
+        def close
+          @fonts.each { |key, reference| Font.new(Type::Library.face(key), @glyphs[key]).write(@file, reference) }
+          @file.write(@tree, {Type: :Pages, Kids: @pages.map(&:first), Count: @pages.length})
+          catalog = {Type: :Catalog, Pages: @tree, Outlines: outlines, PageMode: :UseOutlines,
+                     ViewerPreferences: {DisplayDocTitle: true, PrintScaling: :None}}
+          catalog[:OCProperties] = layer_properties if @layers.any?
+          @file.close(root: @file.add(catalog), info: @file.add(info))
+        end
+
+        private
+
+        def resources(head)
+          found = {ProcSet: %i[PDF Text]}
+          fonts = head["glyphs"].keys.to_h { |key| [Names.font(key).to_sym, @fonts[key] ||= @file.reserve] }
+          states = head["opacities"].to_h { |percent| [Names.opacity(percent).to_sym, opacity(percent)] }
+          layers = head["layers"].to_h { |id, title| [Names.layer(id).to_sym, layer(id, title)] }
+          found[:Font] = fonts unless fonts.empty?
+          found[:ExtGState] = states unless states.empty?
+          found[:Properties] = layers unless layers.empty?
+          found
+        end
+
+        def opacity(percent) = @opacities[percent] ||= @file.add({Type: :ExtGState, CA: percent / 100.0, ca: percent / 100.0})
+
+        def layer(id, title) = @layers[id] ||= @file.add({Type: :OCG, Name: title})
+
+        def layer_properties
+          all = @layers.values
+          {OCGs: all, D: {Order: all, ON: all, Name: "Layers"}}
+        end
+
+        def outlines
+          root = @file.reserve
+          items = @pages.map { @file.reserve }
+          @pages.each_with_index do |(page, title, height), index|
+            entry = {Title: title, Parent: root, Dest: [page, :XYZ, 0, height, nil]}
+            entry[:Prev] = items[index - 1] if index.positive?
+            entry[:Next] = items[index + 1] if items[index + 1]
+            @file.write(items[index], entry)
+          end
+          @file.write(root, {Type: :Outlines, First: items.first, Last: items.last, Count: items.length})
+          root
+        end
+
+        def info
+          found = {Title: @about[:title], Producer: "Tile Loom", Creator: "Tile Loom"}
+          found[:Author] = @about[:author] if @about[:author].to_s != ""
+          found[:Subject] = @about[:subject] if @about[:subject].to_s != ""
+          found[:CreationDate] = Time.utc(*@about[:date].then { |date| [date.year, date.month, date.day] }) if @about[:date]
+          found
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+require "fileutils"
+
+module TileLoom
+  module Output
+    # Prints sheets of a book: pages one by one, and files that appear only when whole.
+    class Press
+      def initialize(book:, source:)
+        @book, @source = book, source
+      end
+
+      # The Pdf::Page of a cell.
+      def page(cell, count: @book.cells(@source).length)
+        Pdf::Page.of(Sheet::Composer.new(book: @book, source: @source, cell: cell, count: count).drawing)
+      end
+
+      # Writes the pages that the enumerable gives into the file, aside first, then renamed.
+      # Invalid when the place cannot be written.
+      def bind(pages, file)
+        self.class.aside(file) do |io|
+          writer = Pdf::Writer.new(io, title: @book.title, author: @book.author, subject: @book.subject, date: @book.parsed_date)
+          pages.each { |page| writer.add(page) }
+          writer.close
+        end
+      end
+
+      # Opens a file beside the wanted one and renames it when the block is done; leaves nothing behind
+      # when it is not.
+      def self.aside(file)
+        folder = File.dirname(File.expand_path(file))
+        raise Invalid.new("#{file} cannot be written: the folder #{folder} does not exist.") unless File.directory?(folder)
+        raise Invalid.new("#{file} cannot be written: it is a folder.") if File.directory?(file)
+        temporary = File.join(folder, ".#{File.basename(file)}.#{Process.pid}.part")
+        File.open(temporary, "wb") { |io| yield io }
+        File.rename(temporary, file)
+      rescue SystemCallError => error
+        raise Invalid.new("#{file} cannot be written: #{error.message.split(" @ ").first}.")
+      ensure
+        FileUtils.rm_f(temporary) if temporary
+      end
+    end
+  end
+end

@@ -1,0 +1,107 @@
+# frozen_string_literal: true
+
+require "proj"
+
+module TileLoom
+  module Reference
+    # A coordinate reference system (ISO 19111) from PROJ's database.
+    # Coordinates are always taken as east, north (or longitude, latitude), whatever order the
+    # authority lists its axes in; units are the reference's own.
+    class Crs
+      CODE = /\A[A-Za-z]+:[A-Za-z0-9_.-]+\z/
+      LONGEST_DEFINITION = 20_000
+
+      attr_reader :code, :name, :kind, :metres_per_unit, :unit_name
+
+      # code: "EPSG:25829", or a WKT 2 or PROJ text. PROJ objects belong to a thread, so the cache does.
+      def self.find(code)
+        Context.ready
+        cache = Thread.current.thread_variable_get(:tile_loom_crs) ||
+          {}.tap { |fresh| Thread.current.thread_variable_set(:tile_loom_crs, fresh) }
+        cache.clear if cache.size > 200
+        cache[code] ||= new(code)
+      end
+
+      def initialize(code)
+        @code = code.to_s.strip
+        if @code.empty? || @code.length > LONGEST_DEFINITION
+          raise Invalid.new("A coordinate reference is missing; name one such as EPSG:25829.")
+        end
+        @code += " +type=crs" if @code.start_with?("+proj") && !@code.include?("+type=crs")
+        @proj = read
+        describe
+      end
+
+      def projected? = kind == :projected
+
+      def geographic? = kind == :geographic
+
+      # The size of an axis unit as a known unit of length, or nil (degrees, rare units).
+      def unit = projected? ? Units::LengthUnit.of_size(metres_per_unit) : nil
+
+      # The underlying geographic reference, longitude and latitude in degrees.
+      def geographic = @geographic ||= geographic? ? self : Crs.find(geodetic_definition)
+
+      def datum = @datum ||= @proj.datum_forced&.name || geographic.name
+
+      # [west, south, east, north] in degrees, or nil where the reference states none.
+      def area_of_use
+        area = @proj.area_of_use
+        area && [area.west_lon_degree, area.south_lat_degree, area.east_lon_degree, area.north_lat_degree]
+      rescue Proj::Error
+        nil
+      end
+
+      # type: :PJ_WKT1_GDAL (what PDF readers expect), :PJ_WKT2_2019, …
+      def wkt(type = :PJ_WKT1_GDAL) = @proj.to_wkt(type, multiline: false)
+
+      def epsg = @code[/\AEPSG:(\d+)\z/i, 1]&.to_i
+
+      def proj_object = @proj
+
+      def ==(other) = other.is_a?(Crs) && other.code == code
+
+      alias_method :eql?, :==
+
+      def hash = code.hash
+
+      # Refuses a reference that cannot hold a fixed scale; returns self.
+      def for_fixed_scale!(path: nil)
+        return self if projected?
+        raise Invalid.new("#{name} counts in degrees, which cannot hold a fixed scale; choose a projected reference, such as a UTM zone.", path: path)
+      end
+
+      private
+
+      def read
+        Proj::Crs.new(@code)
+      rescue Proj::Error, ArgumentError
+        raise Invalid.new("“#{@code[0, 80]}” is not a coordinate reference that PROJ knows; name one such as EPSG:25829.")
+      end
+
+      def describe
+        @name = @proj.name
+        @kind = case @proj.proj_type
+        when :PJ_TYPE_PROJECTED_CRS then :projected
+        when :PJ_TYPE_GEOGRAPHIC_2D_CRS, :PJ_TYPE_GEOGRAPHIC_3D_CRS then :geographic
+        when :PJ_TYPE_BOUND_CRS then bound_kind
+        else
+          raise Invalid.new("#{@name} is neither a projected nor a geographic reference; choose one that maps the ground.")
+        end
+        axis = horizontal.coordinate_system.axis_info(0)
+        @metres_per_unit = projected? ? axis.unit_conv_factor : nil
+        @unit_name = axis.unit_name
+      end
+
+      def horizontal = (@proj.proj_type == :PJ_TYPE_BOUND_CRS) ? @proj.source_crs : @proj
+
+      def bound_kind = (@proj.source_crs.proj_type == :PJ_TYPE_PROJECTED_CRS) ? :projected : :geographic
+
+      def geodetic_definition
+        base = horizontal.geodetic_crs
+        authority = base.auth_name
+        authority ? "#{authority}:#{base.id_code}" : base.to_wkt(:PJ_WKT2_2019, multiline: false)
+      end
+    end
+  end
+end

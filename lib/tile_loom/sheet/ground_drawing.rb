@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Sheet
+    # The layers of the book as a view shows them: cut to the frame, simplified for paper, styled.
+    # The same drawing serves sheets, small pictures and the map on the screen.
+    class GroundDrawing
+      TOLERANCE_MM = 0.05
+
+      attr_reader :view
+
+      # tolerance_mm: how far a simplified line may leave the true one on paper.
+      def initialize(layers:, source:, view:, tolerance_mm: TOLERANCE_MM, labels: true)
+        @layers, @source, @view, @tolerance_mm, @labels = layers.select(&:visible?), source, view, tolerance_mm, labels
+      end
+
+      # Scene groups, the bottom layer first, then the names of things above all of them.
+      def nodes = drawings.map(&:group).reject { |group| group.children.empty? } + names
+
+      # Rules that drew something here, in drawing order.
+      def shown_rules = drawings.flat_map(&:shown_rules)
+
+      private
+
+      def drawings
+        @drawings ||= @layers.map { |layer| LayerDrawing.new(layer: layer, features: @source.features(layer.id, reach(layer)), view: view, tolerance_mm: @tolerance_mm) }
+      end
+
+      # Ground box whose features may leave paint in the frame.
+      def reach(layer) = view.ground.box.grow(layer.reach_mm * view.units_per_mm)
+
+      def names
+        return [] unless @labels
+        NamePlacing.new(view).place(drawings.select { |drawing| drawing.layer.label })
+      end
+    end
+  end
+end

@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Units
+    # Numbers as people read them on a sheet.
+    module Number
+      module_function
+
+      # At most `decimals` places, no trailing zeros: 12.5, 1000.
+      def plain(value, decimals: 6)
+        text = format("%.#{decimals}f", value)
+        text = text.sub(/\.?0+\z/, "") if text.include?(".")
+        (text == "-0") ? "0" : text
+      end
+
+      # Groups of three, from five digits on or always: 12,500.
+      def grouped(value, separator: ",", decimals: 0)
+        whole, part = format("%.#{decimals}f", value).split(".")
+        whole = whole.gsub(/(\d)(?=(\d{3})+\z)/, "\\1#{separator}")
+        part ? "#{whole}.#{part}" : whole
+      end
+    end
+  end
+end
