@@ -24,8 +24,8 @@ book = {
   "layers" => [
     layer.call("restoration-area", "Restoration area", [rule.call("Restoration area", {"fill" => {"colour" => "#e6ebcf", "opacity" => 1}, "strokes" => [stroke.call("#6d8c3f", 1.6, opacity: 0.35), stroke.call("#4f6f2a", 0.35)]})]),
     layer.call("contours", "Contours", [
-      rule.call("Index contour, 25 m", {"strokes" => [stroke.call("#b07a45", 0.26)]}, equals.call("index", true)),
-      rule.call("Contour, 5 m", {"strokes" => [stroke.call("#c9a077", 0.12)]})
+      rule.call("Index contour, 10 m", {"strokes" => [stroke.call("#b07a45", 0.22)]}, equals.call("index", true)),
+      rule.call("Contour, 2 m", {"strokes" => [stroke.call("#c9a077", 0.1)]})
     ]),
     layer.call("compartments", "Compartments", [rule.call("Compartment", {"strokes" => [stroke.call("#7d8f5a", 0.25, dash_mm: [2.2, 0.9, 0.4, 0.9])]})],
       label: {"attribute" => "name", "face" => "sans-semibold", "size_pt" => 9, "colour" => "#5f7440", "halo" => "#eef1dd"}),

@@ -66,7 +66,7 @@ module Demo
       fine = File.join(folder, "fine.tif")
       tool("gdalwarp", "-q", "-s_srs", REFERENCE, "-t_srs", REFERENCE, "-tr", "5", "5", "-r", "cubicspline", ascii, fine)
       lines = File.join(folder, "contours.geojson")
-      tool("gdal_contour", "-q", "-a", "height_m", "-i", "5", "-f", "GeoJSON", fine, lines)
+      tool("gdal_contour", "-q", "-a", "height_m", "-i", "2", "-f", "GeoJSON", fine, lines)
       write("contours", contours(JSON.parse(File.read(lines))["features"]))
     end
 
@@ -78,7 +78,7 @@ module Demo
         next if shape.length < 60
         thin = TileLoom::Geometry::Wkb.each_run(TileLoom::Geometry::Geos.write(shape.simplify(0.5))).first[1].each_slice(2).to_a
         height = feature["properties"]["height_m"].round
-        [{"type" => "LineString", "coordinates" => thin}, {"height_m" => height, "index" => (height % 25).zero?}]
+        [{"type" => "LineString", "coordinates" => thin}, {"height_m" => height, "index" => (height % 10).zero?}]
       end
     end
 

@@ -69,7 +69,11 @@ module Demo
       places = gullies.flat_map do |shape, attributes|
         Curve.along(shape["coordinates"], 46 + @random.rand * 34, 30).map { |place| [place, attributes["number"]] }
       end
-      kept = places.select { |(x, y), _| inside.contains?(TileLoom::Geometry::Geos.read(TileLoom::Geometry::Wkb.point(x, y))) }
+      pools = TileLoom::Geometry::Geos.union(lochans.map { |shape, _| TileLoom::Geometry::Geos.read(TileLoom::Geometry::Wkb.polygon([shape["coordinates"][0].flatten])) }).buffer(6).to_prepared
+      kept = places.select do |(x, y), _|
+        here = TileLoom::Geometry::Geos.read(TileLoom::Geometry::Wkb.point(x, y))
+        inside.contains?(here) && !pools.intersects?(here)
+      end
       kept.each_with_index.map { |(place, gully), index| [point(place), dam(index, gully)] }
     end
 
@@ -117,7 +121,7 @@ module Demo
     def course(chain)
       places = chain.each_slice(2).map(&:first)
       points = (places + [chain.last]).uniq.map { |row, column| HeightField.place(row, column) }
-      thin(Curve.smooth(points, 2))
+      thin(Curve.smooth(Curve.wander(points, 26, 55.0), 2))
     end
 
     def thin(points)
@@ -140,12 +144,16 @@ module Demo
        "gully" => gully, "inspected" => format("%d-%02d-%02d", 2023 + @random.rand(3), 3 + @random.rand(8), 1 + @random.rand(28))}
     end
 
-    # Where the terrain rises above the water, seen from the middle.
+    # Where the terrain rises above the water, seen from the middle; an outlet does not draw it out.
     def shore(x, y, level)
-      ring = (0...72).map do |step|
+      rays = (0...72).map do |step|
         angle = step * Math::PI / 36
-        distance = (1..200).find { |n| @field.at(x + n * 2 * Math.cos(angle), y + n * 2 * Math.sin(angle)) > level + 0.05 } || 200
-        [x + (distance * 2 - 1) * Math.cos(angle), y + (distance * 2 - 1) * Math.sin(angle)]
+        (1..200).find { |n| @field.at(x + n * 2 * Math.cos(angle), y + n * 2 * Math.sin(angle)) > level + 0.05 } || 200
+      end
+      most = rays.sort[36] * 1.35
+      ring = rays.each_with_index.map do |distance, step|
+        reach = [distance, most].min * 2 - 1
+        [x + reach * Math.cos(step * Math::PI / 36), y + reach * Math.sin(step * Math::PI / 36)]
       end
       close(Curve.smooth(close(ring), 1).uniq)
     end
@@ -161,7 +169,7 @@ module Demo
     def parts(diagram, hull)
       (0...diagram.num_geometries).map do |index|
         rings = TileLoom::Geometry::Wkb.each_run(TileLoom::Geometry::Geos.write(diagram.get_geometry_n(index))).map { |_, flat| flat.each_slice(2).to_a }
-        warped = rings.map { |ring| Curve.wander(Curve.densify(canonical(ring), 25), 260, 380.0).flatten }
+        warped = rings.map { |ring| Curve.wander(Curve.densify(canonical(ring), 25), 120, 380.0).flatten }
         TileLoom::Geometry::Geos.read(TileLoom::Geometry::Wkb.polygon(warped)).make_valid.intersection(hull)
       end.reject(&:empty?)
     end

@@ -2,7 +2,7 @@
 
 module TileLoom
   module Book
-    # A book document on disk with its data beside it.
+    # A book document with its data: in files beside it, or inside it.
     class Folio
       attr_reader :path, :document
 
@@ -13,6 +13,7 @@ module TileLoom
         raise Invalid.new("The book #{path} cannot be read: permission is denied.")
       end
 
+      # path: nil for a book that must hold its data itself (one that came over a network).
       def initialize(path, document)
         @path, @document = path, document
       end
@@ -22,19 +23,28 @@ module TileLoom
         @source ||= Ground::MemorySource.new.tap do |source|
           document.settings["layers"].each_with_index do |layer, index|
             yield layer["title"] if block_given?
-            source.add(layer["id"], features(layer, index))
+            source.add(layer["id"], located(layer, index) { reader(layer, index).features })
           end
+        end
+      end
+
+      # The Ground::GeojsonReader of a layer's entry in the document.
+      def reader(layer, index)
+        located(layer, index) do
+          data = layer["data"] or raise Invalid.new("it says nothing of its data; give it a file or a collection.")
+          next Ground::GeojsonReader.new(data["collection"], target: document.crs) if data["collection"]
+          raise Invalid.new("its data is in the file #{data["file"]}, which did not come with the book.") unless path
+          Ground::FileReader.open(File.expand_path(data["file"], File.dirname(path)), target: document.crs, layer: data["layer"])
         end
       end
 
       private
 
-      def features(layer, index)
-        data = layer["data"] or raise Invalid.new("The layer “#{layer["title"]}” says nothing of its data; give it a file or a collection.", path: "/layers/#{index}/data")
-        return Ground::GeojsonReader.new(data["collection"], target: document.crs).features if data["collection"]
-        Ground::FileReader.open(File.expand_path(data["file"], File.dirname(path)), target: document.crs, layer: data["layer"]).features
+      def located(layer, index)
+        yield
       rescue Invalid => error
-        raise Invalid.new("Layer “#{layer["title"]}”: #{error.message}", path: error.path || "/layers/#{index}/data")
+        raise error if error.path
+        raise Invalid.new("Layer “#{layer["title"]}”: #{error.message}", path: "/layers/#{index}/data")
       end
     end
   end

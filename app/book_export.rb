@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+module App
+  # The whole book as one JSON file: the document with each layer's features as GeoJSON inside it, in
+  # the book's own reference (stated, since RFC 7946 alone would mean longitude and latitude).
+  class BookExport
+    include Enumerable
+
+    def initialize(book) = @book = book
+
+    # Pieces of JSON text, so that no more than a batch is in memory.
+    def each
+      settings = @book.settings
+      layers = settings.delete("layers")
+      yield JSON.generate(settings).delete_suffix("}") + ',"layers":['
+      layers.each_with_index do |layer, index|
+        yield ",\n" if index.positive?
+        yield JSON.generate(layer).delete_suffix("}") + %(,"data":{"collection":{"type":"FeatureCollection","crs":#{JSON.generate(crs)},"features":[)
+        features(layer["id"]) { |text| yield text }
+        yield "]}}}"
+      end
+      yield "]}\n"
+    end
+
+    private
+
+    def crs = {"type" => "name", "properties" => {"name" => @book.reference}}
+
+    def features(key)
+      first = true
+      Feature.where(layer_id: @book.layers.find { |layer| layer.key == key }.id).order(:identity).in_batches(of: 1000, cursor: [:identity, :id]) do |batch|
+        batch.pluck(:shape, :properties).each do |shape, properties|
+          yield ",\n" unless first
+          first = false
+          yield JSON.generate({"type" => "Feature", "properties" => properties, "geometry" => TileLoom::Geometry::Geojson.of(shape)})
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+# Loads the application: the core, the database connection, models, jobs, routes.
+ENV["BUNDLE_GEMFILE"] ||= File.expand_path("../Gemfile", __dir__)
+$LOAD_PATH.unshift(File.expand_path("../lib", __dir__))
+require "bundler/setup"
+require "active_record"
+require "tile_loom"
+
+module App
+  ROOT = TileLoom::ROOT
+
+  LOADER = Zeitwerk::Loader.new
+  LOADER.push_dir(File.join(ROOT, "app"), namespace: App)
+  LOADER.collapse("#{ROOT}/app/models", "#{ROOT}/app/jobs")
+  LOADER.ignore("#{ROOT}/app/boot.rb")
+  LOADER.setup
+end
+
+App::Database.connect
+require "delayed_job_active_record"
+App::WorkerSettings.apply

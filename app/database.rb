@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+module App
+  # The connection to MariaDB, from DATABASE_URL or the embedded server's place.
+  module Database
+    EMBEDDED_PORT = Integer(ENV.fetch("DATABASE_PORT", "33117"))
+
+    module_function
+
+    def url = ENV["DATABASE_URL"] || "trilogy://root@127.0.0.1:#{EMBEDDED_PORT}/#{ENV.fetch("DATABASE_NAME", "tile_loom")}"
+
+    def configuration
+      address = url.sub(/\A(mysql2?|mariadb):/, "trilogy:")
+      # MariaDB 10.11 fails (error 1207) when it joins a spatial index with a rowid filter.
+      variables = {optimizer_switch: "rowid_filter=off"}
+      {url: address, variables: variables, pool: Integer(ENV.fetch("DATABASE_POOL", "12")), encoding: "utf8mb4", collation: "utf8mb4_unicode_ci", connect_timeout: 5, read_timeout: 120}
+    end
+
+    def connect = ActiveRecord::Base.establish_connection(configuration)
+
+    # Makes the database where it is missing and brings its tables up to date.
+    def prepare
+      name = URI.parse(url).path.delete_prefix("/")
+      server = configuration.merge(url: nil).merge(server_settings)
+      ActiveRecord::Base.establish_connection(server)
+      connection = ActiveRecord::Base.connection
+      connection.execute("CREATE DATABASE IF NOT EXISTS #{connection.quote_table_name(name)} CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci")
+      connect
+      ActiveRecord::Migration.verbose = false
+      ActiveRecord::MigrationContext.new(File.join(ROOT, "db/migrate")).migrate
+    end
+
+    def server_settings
+      address = URI.parse(url)
+      {adapter: "trilogy", host: address.host, port: address.port || 3306, username: address.user,
+       password: address.password && URI.decode_www_form_component(address.password)}.compact
+    end
+  end
+end

@@ -1,0 +1,59 @@
+# frozen_string_literal: true
+
+module App
+  # Draws one piece of a run; the one that finishes last binds the file.
+  PressPieceJob = Struct.new(:piece_id) do
+    def perform
+      piece = PressPiece.find_by(id: piece_id) or return
+      run = piece.press_run
+      return unless run.wanted?
+      PressRun.where(id: run.id, state: "waiting").update_all(state: "running", updated_at: Time.now.utc)
+      draw(piece, run) unless piece.finished
+      bind(run) if run.wanted? && run.pieces.where(finished: false).none?
+    rescue TileLoom::Invalid => error
+      run.finish("failed", reason: error.message)
+    end
+
+    # Called by Delayed Job when the last attempt has failed.
+    def failure(_job)
+      piece = PressPiece.find_by(id: piece_id)
+      piece&.press_run&.finish("failed", reason: "Drawing sheets #{piece.numbers.first} to #{piece.numbers.last} failed several times; see the worker’s log.")
+    end
+
+    private
+
+    def draw(piece, run)
+      book = run.core_document
+      press = TileLoom::Output::Press.new(book: book, source: run.book.source)
+      cells = run.printed_cells.select { |cell| piece.numbers.include?(cell.number) }
+      pages = +"".b
+      cells.each_with_index do |cell, index|
+        return unless run.wanted?
+        pages << press.page(cell, count: run.cells.length).dump
+        piece.update_columns(done: index + 1)
+      end
+      piece.update!(pages: pages, finished: true)
+    end
+
+    # Only one worker wins the right to name the file; binding twice would do no harm.
+    def bind(run)
+      name = "run-#{run.id}.pdf"
+      path = File.join(Store.folder, name)
+      TileLoom::Output::Press.new(book: run.core_document, source: nil).bind(pages(run), path)
+      won = run.finish("done", file: name, bytes: File.size(path))
+      won ? run.pieces.update_all(pages: nil) : (File.delete(path) if run.reload.state != "done")
+    end
+
+    # One piece at a time is in memory.
+    def pages(run)
+      Enumerator.new do |found|
+        run.pieces.pluck(:id).each do |id|
+          io = StringIO.new(PressPiece.where(id: id).pick(:pages))
+          while (page = TileLoom::Output::Pdf::Page.read(io))
+            found << page
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,33 @@
+# frozen_string_literal: true
+
+module App
+  # One run of the press. It prints the book as it was when asked for, whatever changes meanwhile.
+  # States: waiting, running, done, failed, cancelled.
+  class PressRun < ActiveRecord::Base
+    OPEN = %w[waiting running].freeze
+
+    belongs_to :book
+    has_many :pieces, -> { order(:position) }, class_name: "App::PressPiece"
+
+    attribute :document, :json
+    attribute :cells, :json
+
+    def open? = OPEN.include?(state)
+
+    # Still wanted? Asked afresh, since another process may have stopped the run.
+    def wanted? = PressRun.where(id: id, state: OPEN).exists?
+
+    def done = pieces.sum(:done)
+
+    def printed_cells = cells.map { |row| Cell.core_of(row) }
+
+    def core_document = TileLoom::Book::Document.new(document).with_cells(printed_cells)
+
+    # Ends an open run once; true for the caller that did.
+    def finish(state, **values)
+      PressRun.where(id: id, state: OPEN).update_all({state: state, finished_at: Time.now.utc, updated_at: Time.now.utc}.merge(values)) == 1
+    end
+
+    def path = file && File.join(Store.folder, file)
+  end
+end

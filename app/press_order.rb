@@ -1,0 +1,33 @@
+# frozen_string_literal: true
+
+module App
+  # Asks for a run of the press: which sheets, cut into pieces, one job each.
+  class PressOrder
+    def initialize(book) = @book = book
+
+    # sheets: "all", "1-3, 7", names. Invalid when the book cannot be printed as it stands.
+    def place(sheets)
+      document = @book.settings
+      findings = TileLoom::Book::Check.new(document).findings
+      raise findings.first unless findings.empty?
+      rows = @book.index.cells.to_a
+      raise TileLoom::Invalid.new("The book has no sheets to print; weave an index first.") if rows.empty?
+      picked = TileLoom::Output::Range.new(sheets).pick(rows.map(&:to_core))
+      ActiveRecord::Base.transaction do
+        run = @book.press_runs.create!(sheets: sheets.to_s.strip[0, 1000].presence || "all", total: picked.length, revision: @book.revision, document: document,
+          cells: rows.map { |row| row.attributes.except("id", "grid_index_id") })
+        cut(run, picked)
+        run
+      end
+    end
+
+    private
+
+    def cut(run, picked)
+      picked.each_slice(PressPiece::SHEETS).with_index do |cells, position|
+        piece = run.pieces.create!(position: position, numbers: cells.map(&:number))
+        Delayed::Job.enqueue(PressPieceJob.new(piece.id))
+      end
+    end
+  end
+end

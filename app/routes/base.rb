@@ -1,0 +1,72 @@
+# frozen_string_literal: true
+
+require "sinatra/base"
+require "rack/protection"
+
+module App
+  module Routes
+    # What all routes share: JSON in and out, errors as sentences, limits.
+    class Base < Sinatra::Base
+      LARGEST_BODY = 64 * 1024 * 1024
+
+      disable :static, :show_exceptions, :raise_errors
+      disable :protection
+      set :host_authorization, {}
+
+      before do
+        length = request.content_length.to_i
+        halt_with(413, "This is larger than #{LARGEST_BODY / 1024 / 1024} MB, the most that is taken at once.") if length > LARGEST_BODY
+        content_type :json
+        cache_control :no_store
+      end
+
+      error TileLoom::Invalid do |error|
+        halt_with(422, error.message, error.path)
+      end
+
+      error ActiveRecord::RecordNotFound do
+        halt_with(404, "That is not here (any more).")
+      end
+
+      error BookChanges::Stale do
+        halt_with(409, "The book was changed elsewhere meanwhile; it is shown as it stands now. Make the change again if it is still wanted.")
+      end
+
+      error do |error|
+        request.logger&.error(error)
+        warn "#{error.class}: #{error.message}\n  #{Array(error.backtrace).first(12).join("\n  ")}"
+        halt_with(500, "Something went wrong on our side; nothing was changed. It is in the server’s log.")
+      end
+
+      not_found { halt_with(404, "There is nothing at this address.") }
+
+      private
+
+      def halt_with(status, message, path = nil)
+        content_type :json
+        halt status, JSON.generate({"message" => message, "path" => path}.compact)
+      end
+
+      def json(object) = JSON.generate(object)
+
+      def body_json
+        text = request.body.read(LARGEST_BODY).to_s
+        text.empty? ? {} : JSON.parse(text, max_nesting: 100)
+      rescue JSON::ParserError
+        raise TileLoom::Invalid.new("The request is not JSON.")
+      end
+
+      def book = @book ||= Book.find(whole(params["book_id"]))
+
+      def whole(text)
+        text.to_s.match?(/\A\d{1,18}\z/) ? text.to_i : raise(ActiveRecord::RecordNotFound)
+      end
+
+      def number(name, range)
+        value = Float(params[name].to_s, exception: false)
+        return value if value&.finite? && range.cover?(value)
+        raise TileLoom::Invalid.new("“#{name}” must be a number from #{range.begin} to #{range.end}.")
+      end
+    end
+  end
+end

@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+module App
+  module Routes
+    # Books: list, read, new, change, undo, redo, in and out as one file.
+    class Books < Base
+      get "/api/books" do
+        json(Book.order(:id).map { |found| {"id" => found.id, "title" => found.title, "subtitle" => found.subtitle} })
+      end
+
+      get("/api/books/:book_id") { json(Presenter.book(book)) }
+
+      # A light question, asked often, so that a second tab notices changes.
+      get("/api/books/:book_id/revision") { json({"revision" => Book.where(id: whole(params["book_id"])).pick(:revision) || raise(ActiveRecord::RecordNotFound)}) }
+
+      patch "/api/books/:book_id" do
+        request_body = body_json
+        BookChanges.new(book).apply(request_body["patch"], label: request_body["label"] || "Change", revision: request_body["revision"])
+        json(Presenter.book(book.reload))
+      end
+
+      post "/api/books/:book_id/undo" do
+        json(Presenter.book(BookChanges.new(book).undo.reload))
+      end
+
+      post "/api/books/:book_id/redo" do
+        json(Presenter.book(BookChanges.new(book).redo.reload))
+      end
+
+      get "/api/books/:book_id/file" do
+        attachment("#{TileLoom::Book::Starter.id_for(book.title, [])}.json")
+        BookExport.new(book)
+      end
+
+      post "/api/books" do
+        document = TileLoom::Book::Document.parse(request.body.read(LARGEST_BODY).to_s)
+        made = NewBook.from_folio(TileLoom::Book::Folio.new(nil, document))
+        status 201
+        json({"id" => made.id})
+      end
+    end
+  end
+end

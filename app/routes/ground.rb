@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+module App
+  module Routes
+    # The ground of a book: the map on the screen, layers brought in.
+    class Ground < Base
+      get "/api/books/:book_id/ground.svg" do
+        box = TileLoom::Geometry::Box.new(*params["box"].to_s.split(",").map { |part| Float(part, exception: false) })
+        unless box.to_a.compact.length == 4 && box.to_a.all?(&:finite?) && box.width.positive? && box.height.positive?
+          raise TileLoom::Invalid.new("“box” must be four numbers: west, south, east, north.")
+        end
+        svg = Snapshot.of(book).ground_svg(box, number("width", 1..6000), number("height", 1..6000))
+        content_type "image/svg+xml"
+        cache_control :private, max_age: 3600
+        svg
+      end
+
+      post "/api/books/:book_id/layers" do
+        upload = params["file"]
+        raise TileLoom::Invalid.new("Choose a GeoJSON file to bring in.") unless upload.is_a?(Hash) && upload[:tempfile]
+        name = File.basename(upload[:filename].to_s.tr("\\", "/"))
+        title = name.sub(/\.(geo)?json\z/i, "").tr("_", " ").strip[0, 200]
+        title = "Layer" if title.empty?
+        reader = TileLoom::Ground::GeojsonReader.from_text(upload[:tempfile].read, target: TileLoom::Reference::Crs.find(book.reference))
+        layer = nil
+        BookChanges.new(book).record_import("Bring in #{title}") do
+          key = TileLoom::Book::Starter.id_for(title, Layer.where(book_id: book.id).pluck(:key))
+          layer = LayerImport.new(book).keep(reader, key: key, title: title, name: name)
+        end
+        status 201
+        json({"book" => Presenter.book(book.reload), "layer" => layer.key, "repairs" => reader.repairs.first(20), "repaired" => reader.repairs.length})
+      end
+    end
+  end
+end

@@ -1,0 +1,29 @@
+# frozen_string_literal: true
+
+require "rack"
+
+module App
+  # The whole web application, for Rack.
+  module Server
+    ROUTES = [Routes::Books, Routes::Ground, Routes::Weave, Routes::Sheets, Routes::Press].freeze
+
+    module_function
+
+    # Each group of routes passes on what it does not know; the pages come last.
+    def build
+      hosts = allowed_hosts
+      Rack::Builder.new do
+        use HostGuard, hosts
+        use Rack::Deflater, include: %w[application/json image/svg+xml text/html text/css application/javascript text/javascript]
+        use Rack::Protection::HttpOrigin
+        use Rack::Protection::PathTraversal
+        ROUTES.each { |route| use route }
+        run Routes::Pages
+      end
+    end
+
+    # Names under which this server may be asked, against rebinding of names: loopback and BIND, and
+    # what HOSTS lists.
+    def allowed_hosts = ["localhost", "127.0.0.1", "[::1]", "::1", ENV["BIND"], *ENV["HOSTS"].to_s.split(",")].compact.map(&:strip)
+  end
+end

@@ -1,0 +1,51 @@
+# frozen_string_literal: true
+
+module App
+  # A book as it stands at a revision, kept between requests so that leafing is quick.
+  class Snapshot
+    MOST_KEPT = 8
+    LOCK = Mutex.new
+
+    attr_reader :document, :source, :cells, :revision
+
+    def self.of(book)
+      LOCK.synchronize do
+        @kept ||= {}
+        found = @kept.delete([book.id, book.revision]) || new(book)
+        @kept.shift while @kept.size >= MOST_KEPT
+        @kept[[book.id, book.revision]] = found
+      end
+    end
+
+    def initialize(book)
+      @revision = book.revision
+      @document = book.document
+      @source = book.source
+      @cells = @document.cells(@source)
+    end
+
+    # The cell with this number; Invalid names what there is.
+    def cell(number)
+      cells.find { |cell| cell.number == number } || raise(TileLoom::Invalid.new("There is no sheet #{number}; the book has #{cells.length}."))
+    end
+
+    # thumb: drawn coarsely, for small pictures.
+    def sheet_svg(number, thumb: false)
+      composer = TileLoom::Sheet::Composer.new(book: document, source: source, cell: cell(number), count: cells.length,
+        tolerance_mm: thumb ? 0.8 : TileLoom::Sheet::GroundDrawing::TOLERANCE_MM)
+      TileLoom::Output::Svg.new(composer.drawing, size: false).to_s
+    end
+
+    # The ground as a map for the screen: box in the book's reference, drawn at a size in pixels of
+    # 1/96 inch, so that paper sizes look as they print.
+    def ground_svg(box, width_px, height_px)
+      mm = 25.4 / 96
+      frame = TileLoom::Geometry::Box.at(0.0, 0.0, width_px * mm, height_px * mm)
+      ground = TileLoom::Geometry::TurnedRectangle.new(*box.centre, box.width, box.height, 0.0)
+      view = TileLoom::Sheet::FrameView.new(frame: frame, ground: ground, crs: document.crs)
+      nodes = TileLoom::Sheet::GroundDrawing.new(layers: document.layers, source: source, view: view, tolerance_mm: 0.1).nodes
+      drawing = TileLoom::Scene::Drawing.new(width_mm: frame.width, height_mm: frame.height, nodes: nodes)
+      TileLoom::Output::Svg.new(drawing).to_s
+    end
+  end
+end

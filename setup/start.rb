@@ -1,0 +1,102 @@
+# frozen_string_literal: true
+
+require "socket"
+require "uri"
+require_relative "debian_packages"
+require_relative "embedded_database"
+require_relative "front_end"
+require_relative "gems"
+
+module Setup
+  # bin/start: prepares, starts, waits, and stops what it started and nothing else.
+  class Start
+    def initialize
+      @bind = ENV.fetch("BIND", "127.0.0.1")
+      @port = port
+      @children = {}
+    end
+
+    # Returns the exit status.
+    def run
+      free_port!
+      prepare
+      @database = EmbeddedDatabase.new
+      @database.start unless ENV["DATABASE_URL"]
+      Shell.run("ruby", "setup/prepare_data.rb", env: Gems::ENVIRONMENT, doing: "Preparing the data").then { |out| Shell.say(out) unless out.strip.empty? }
+      start_children
+      Shell.say "Tile Loom is at http://#{shown_host}:#{@port}/  (Ctrl-C stops it)"
+      watch
+    rescue Failure => failure
+      warn failure.message
+      1
+    rescue Interrupt
+      0
+    ensure
+      stop
+    end
+
+    private
+
+    def port
+      text = ENV.fetch("PORT", "7400")
+      number = Integer(text, 10, exception: false)
+      return number if number&.between?(1, 65_535)
+      warn "PORT is “#{text}”; it must be a number from 1 to 65535."
+      exit 1
+    end
+
+    def shown_host = %w[0.0.0.0 ::].include?(@bind) ? Socket.gethostname : @bind
+
+    def free_port!
+      TCPServer.new(@bind, @port).close
+    rescue Errno::EADDRINUSE
+      raise Failure, "Port #{@port} is taken by another program; name another, for example: PORT=#{@port + 1} bin/start"
+    rescue Errno::EACCES
+      raise Failure, "Port #{@port} may not be used by this user; name one above 1023 with PORT."
+    rescue SystemCallError, SocketError => error
+      raise Failure, "The address #{@bind} cannot be used: #{error.message}."
+    end
+
+    def prepare
+      DebianPackages.new(DebianPackages::RUN).install
+      Gems.new.install
+      front_end = FrontEnd.new
+      front_end.install
+      front_end.build
+    end
+
+    def start_children
+      environment = Gems::ENVIRONMENT
+      @children[:worker] = Process.spawn(environment, "ruby", "--yjit", "bin/worker", chdir: Shell::ROOT, in: File::NULL, pgroup: true)
+      @children[:server] = Process.spawn(environment, "ruby", "--yjit", "-S", "bundle", "exec", "puma", "--silent", "--threads", "2:6", "--environment", "production",
+        "--bind", "tcp://#{@bind.include?(":") ? "[#{@bind}]" : @bind}:#{@port}", "config.ru", chdir: Shell::ROOT, in: File::NULL, pgroup: true)
+      wait_for_server
+    end
+
+    def wait_for_server
+      600.times do
+        TCPSocket.new(%w[0.0.0.0 ::].include?(@bind) ? "127.0.0.1" : @bind, @port).close
+        return
+      rescue SystemCallError
+        raise Failure, "The web server did not start (see above)." if Process.wait(@children[:server], Process::WNOHANG)
+        sleep 0.1
+      end
+      raise Failure, "The web server did not start within a minute."
+    end
+
+    # Until Ctrl-C, or a child ends by itself.
+    def watch
+      %w[TERM HUP].each { |signal| trap(signal) { Thread.main.raise(Interrupt) } }
+      ended = Process.wait
+      name = @children.key(ended)
+      @children.delete(name)
+      raise Failure, "The #{name || "database"} stopped by itself; Tile Loom stops too."
+    end
+
+    def stop
+      @children.each_value { |pid| Process.kill("TERM", pid) rescue nil } # standard:disable Style/RescueModifier
+      @children.each_value { |pid| Process.wait(pid) rescue nil } # standard:disable Style/RescueModifier
+      @database&.stop
+    end
+  end
+end
