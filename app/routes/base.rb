@@ -9,7 +9,7 @@ module App
     class Base < Sinatra::Base
       LARGEST_BODY = 64 * 1024 * 1024
 
-      disable :static, :show_exceptions, :raise_errors
+      disable :static, :show_exceptions, :raise_errors, :dump_errors
       disable :protection
       set :host_authorization, {}
 
@@ -33,7 +33,6 @@ module App
       end
 
       error do |error|
-        request.logger&.error(error)
         warn "#{error.class}: #{error.message}\n  #{Array(error.backtrace).first(12).join("\n  ")}"
         halt_with(500, "Something went wrong on our side; nothing was changed. It is in the server’s log.")
       end
@@ -49,7 +48,9 @@ module App
 
       def json(object) = JSON.generate(object)
 
+      # Only JSON that says so: a form on another site cannot send it without asking first.
       def body_json
+        halt_with(415, "This address takes application/json.") unless request.media_type == "application/json"
         text = request.body.read(LARGEST_BODY).to_s
         text.empty? ? {} : JSON.parse(text, max_nesting: 100)
       rescue JSON::ParserError

@@ -59,6 +59,15 @@ module TileLoom
 
       def proj_object = @proj
 
+      # [semi-major axis, squared eccentricity] of the ellipsoid, metres.
+      def ellipsoid
+        @ellipsoid ||= begin
+          parameters = geographic.proj_object.ellipsoid.parameters
+          a, b = parameters.values_at(:semi_major_axis, :semi_minor_axis)
+          [a, 1 - (b / a)**2]
+        end
+      end
+
       def ==(other) = other.is_a?(Crs) && other.code == code
 
       alias_method :eql?, :==

@@ -7,9 +7,9 @@ module TileLoom
       attr_reader :book, :source, :cell, :count
 
       # source: where features come from (see Ground::MemorySource); count: sheets in the book;
-      # tolerance_mm: coarser for small pictures.
-      def initialize(book:, source:, cell:, count:, tolerance_mm: GroundDrawing::TOLERANCE_MM)
-        @book, @source, @cell, @count, @tolerance_mm = book, source, cell, count, tolerance_mm
+      # tolerance_mm: coarser, and names: false, for small pictures.
+      def initialize(book:, source:, cell:, count:, tolerance_mm: GroundDrawing::TOLERANCE_MM, names: true)
+        @book, @source, @cell, @count, @tolerance_mm, @names = book, source, cell, count, tolerance_mm, names
       end
 
       def page = book.layout.page
@@ -23,7 +23,7 @@ module TileLoom
       end
 
       def ground_drawing(view)
-        @ground_drawing ||= GroundDrawing.new(layers: book.layers, source: source, view: view, tolerance_mm: @tolerance_mm)
+        @ground_drawing ||= GroundDrawing.new(layers: book.layers, source: source, view: view, tolerance_mm: @tolerance_mm, names: @names)
       end
 
       def shown_rules = ground_drawing(view).shown_rules

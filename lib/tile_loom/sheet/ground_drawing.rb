@@ -10,8 +10,8 @@ module TileLoom
       attr_reader :view
 
       # tolerance_mm: how far a simplified line may leave the true one on paper.
-      def initialize(layers:, source:, view:, tolerance_mm: TOLERANCE_MM, labels: true)
-        @layers, @source, @view, @tolerance_mm, @labels = layers.select(&:visible?), source, view, tolerance_mm, labels
+      def initialize(layers:, source:, view:, tolerance_mm: TOLERANCE_MM, names: true)
+        @layers, @source, @view, @tolerance_mm, @names = layers.select(&:visible?), source, view, tolerance_mm, names
       end
 
       # Scene groups, the bottom layer first, then the names of things above all of them.
@@ -30,7 +30,7 @@ module TileLoom
       def reach(layer) = view.ground.box.grow(layer.reach_mm * view.units_per_mm)
 
       def names
-        return [] unless @labels
+        return [] unless @names
         NamePlacing.new(view).place(drawings.select { |drawing| drawing.layer.label })
       end
     end

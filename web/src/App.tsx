@@ -1,0 +1,60 @@
+import { Box, CircularProgress, Typography } from "@mui/material";
+import { useQuery } from "@tanstack/react-query";
+import { Navigate, Route, Routes, useParams } from "react-router";
+import { BookContext, ChangingContext, useBookQuery, useChanging } from "./api/book";
+import { get } from "./api/client";
+import { Frame } from "./frame/Frame";
+import { STEPS } from "./frame/steps";
+import { GroundStep } from "./steps/GroundStep";
+import { PressStep } from "./steps/PressStep";
+import { ProofStep } from "./steps/ProofStep";
+import { SheetStep } from "./steps/SheetStep";
+import { WeaveStep } from "./steps/WeaveStep";
+
+const VIEWS = { ground: GroundStep, sheet: SheetStep, weave: WeaveStep, proof: ProofStep, press: PressStep };
+
+export function App() {
+  return (
+    <Routes>
+      <Route path="/books/:book/:step" element={<OneBook />} />
+      <Route path="*" element={<FirstBook />} />
+    </Routes>
+  );
+}
+
+function FirstBook() {
+  const books = useQuery({ queryKey: ["books"], queryFn: ({ signal }) => get<{ id: number }[]>("/api/books", signal) });
+  if (books.isError) return <Message text={books.error.message} />;
+  if (!books.data) return <Waiting />;
+  const first = books.data[0];
+  return first ? <Navigate replace to={`/books/${first.id}/weave`} /> : <Message text="There is no book yet. Restart with bin/start to add the demo book." />;
+}
+
+function OneBook() {
+  const params = useParams();
+  const id = Number(params.book);
+  const book = useBookQuery(id);
+  const changing = useChanging(book.data);
+  const step = STEPS.find((known) => known.id === params.step);
+  if (!step) return <Navigate replace to={`/books/${id}/weave`} />;
+  if (book.isError && !book.data) return <Message text={book.error.message} />;
+  if (!book.data) return <Waiting />;
+  const View = VIEWS[step.id];
+  return (
+    <BookContext value={book.data}>
+      <ChangingContext value={changing}>
+        <Frame step={step.id}>
+          <View />
+        </Frame>
+      </ChangingContext>
+    </BookContext>
+  );
+}
+
+function Waiting() {
+  return <Box sx={{ display: "grid", placeItems: "center", height: "100%" }}><CircularProgress aria-label="Loading the book" /></Box>;
+}
+
+function Message({ text }: { text: string }) {
+  return <Box component="main" sx={{ display: "grid", placeItems: "center", height: "100%", p: 4 }}><Typography component="h1" variant="h2" role="alert">{text}</Typography></Box>;
+}

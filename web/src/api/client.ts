@@ -1,0 +1,48 @@
+// What the server says is wrong: a sentence, and the path of the offending value.
+export class Refusal extends Error {
+  constructor(message: string, readonly path?: string, readonly status?: number) {
+    super(message);
+  }
+}
+
+async function answer<T>(response: Response): Promise<T> {
+  const text = await response.text();
+  let body: unknown;
+  try {
+    body = text ? JSON.parse(text) : null;
+  } catch {
+    throw new Refusal("The server answered in a way that could not be read.", undefined, response.status);
+  }
+  if (response.ok) return body as T;
+  const refusal = body as { message?: string; path?: string } | null;
+  throw new Refusal(refusal?.message ?? `The server refused (${response.status}).`, refusal?.path, response.status);
+}
+
+async function send(path: string, init?: RequestInit): Promise<Response> {
+  try {
+    return await fetch(path, init);
+  } catch (error) {
+    if (error instanceof DOMException && error.name === "AbortError") throw error;
+    throw new Refusal("The server does not answer; is it still running?");
+  }
+}
+
+export async function get<T>(path: string, signal?: AbortSignal): Promise<T> {
+  return answer<T>(await send(path, { signal }));
+}
+
+export async function getText(path: string, signal?: AbortSignal): Promise<string> {
+  const response = await send(path, { signal });
+  if (!response.ok) return answer<string>(response);
+  return response.text();
+}
+
+export async function post<T>(path: string, body: unknown, method = "POST", signal?: AbortSignal): Promise<T> {
+  return answer<T>(await send(path, { method, headers: { "content-type": "application/json" }, body: JSON.stringify(body), signal }));
+}
+
+export async function upload<T>(path: string, file: File): Promise<T> {
+  const form = new FormData();
+  form.append("file", file);
+  return answer<T>(await send(path, { method: "POST", body: form }));
+}

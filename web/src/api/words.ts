@@ -1,0 +1,43 @@
+// Numbers and lengths in words, as the sentences and cards show them.
+
+const whole = new Intl.NumberFormat("en-GB", { maximumFractionDigits: 0 });
+const fine = new Intl.NumberFormat("en-GB", { maximumFractionDigits: 1 });
+
+export const ratio = (scale: number) => `1:${new Intl.NumberFormat("en-GB", { maximumFractionDigits: 3 }).format(scale)}`;
+
+export const count = (n: number, one: string, many = `${one}s`) => `${whole.format(n)} ${n === 1 ? one : many}`;
+
+export const mm = (value: number) => `${fine.format(value)} mm`;
+
+export const coordinate = (value: number) => new Intl.NumberFormat("en-GB", { maximumFractionDigits: 1, minimumFractionDigits: 1 }).format(value).replaceAll(",", " ");
+
+export function metres(value: number): string {
+  return value >= 10_000 ? `${fine.format(value / 1000)} km` : `${fine.format(value)} m`;
+}
+
+// "785 × 652 m", both in the unit of the larger.
+export function groundSize(width: number, height: number): string {
+  return Math.max(width, height) >= 10_000 ? `${fine.format(width / 1000)} × ${fine.format(height / 1000)} km` : `${fine.format(width)} × ${fine.format(height)} m`;
+}
+
+export function area(m2: number): string {
+  if (m2 >= 1_000_000) return `${fine.format(m2 / 1_000_000)} km²`;
+  return m2 >= 10_000 ? `${fine.format(m2 / 10_000)} ha` : `${whole.format(m2)} m²`;
+}
+
+export function bytes(n: number): string {
+  return n >= 1_000_000 ? `${fine.format(n / 1_000_000)} MB` : `${whole.format(n / 1000)} kB`;
+}
+
+// "1:2,500", "2500", "2,500" → 2500; null for what is not a scale.
+export function readScale(text: string): number | null {
+  const plain = text.trim().replace(/^1\s*[:/]\s*/, "").replace(/[\s,]/g, "");
+  const number = Number(plain);
+  return plain !== "" && Number.isFinite(number) ? number : null;
+}
+
+export function readNumber(text: string): number | null {
+  const plain = text.trim().replace(/\s*mm$/, "").replace(",", ".");
+  const number = Number(plain);
+  return plain !== "" && Number.isFinite(number) ? number : null;
+}

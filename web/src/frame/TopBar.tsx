@@ -1,0 +1,79 @@
+import DarkModeIcon from "@mui/icons-material/DarkModeOutlined";
+import KeyboardIcon from "@mui/icons-material/KeyboardOutlined";
+import LightModeIcon from "@mui/icons-material/LightModeOutlined";
+import RedoIcon from "@mui/icons-material/Redo";
+import UndoIcon from "@mui/icons-material/Undo";
+import { Box, Button, IconButton, Tooltip, Typography } from "@mui/material";
+import { useColorScheme } from "@mui/material/styles";
+import { Link, useLocation } from "react-router";
+import { useBook, useChange } from "../api/book";
+import { STEPS, type StepId } from "./steps";
+
+export function TopBar({ step, onHelp }: { step: StepId; onHelp: () => void }) {
+  const book = useBook();
+  return (
+    <Box component="header" sx={{ display: "flex", alignItems: "stretch", height: 46, bgcolor: "ink.bar", color: "ink.onBar", flexShrink: 0 }}>
+      <Box component="img" src="/mark.svg" alt="Tile Loom" sx={{ width: 46, height: 46 }} />
+      <Box sx={{ px: 1.75, width: 220, alignSelf: "center", overflow: "hidden" }}>
+        <Typography component="h1" noWrap sx={{ fontSize: 15, fontWeight: 700, lineHeight: 1.15 }}>{book.document.title}</Typography>
+        <Typography noWrap sx={{ fontSize: 12, color: "ink.quiet", lineHeight: 1.2 }}>{book.document.subtitle}</Typography>
+      </Box>
+      <Steps current={step} />
+      <Box sx={{ flex: 1 }} />
+      <History />
+      <SchemeButton />
+      <Tooltip title="Keys (?)"><IconButton aria-label="Keyboard shortcuts" onClick={onHelp} sx={{ color: "ink.onBar" }}><KeyboardIcon fontSize="small" /></IconButton></Tooltip>
+    </Box>
+  );
+}
+
+function Steps({ current }: { current: StepId }) {
+  const book = useBook();
+  const { search } = useLocation();
+  return (
+    <Box component="nav" aria-label="Steps" sx={{ display: "flex" }}>
+      {STEPS.map(({ id, title }) => {
+        const here = id === current;
+        return (
+          <Box key={id} component={Link} to={`/books/${book.id}/${id}${search}`} aria-current={here ? "step" : undefined}
+            sx={{ display: "flex", alignItems: "center", gap: 1, px: 2.75, textDecoration: "none", fontSize: 15, fontWeight: here ? 700 : 400,
+              color: here ? "text.primary" : "ink.onBar", bgcolor: here ? "background.paper" : "transparent",
+              clipPath: here ? "polygon(9px 0, 100% 0, calc(100% - 9px) 100%, 0 100%)" : "none",
+              "&:hover": { textDecoration: here ? "none" : "underline" }, "&:focus-visible": { outline: "2px solid", outlineColor: "primary.main", outlineOffset: -3 } }}>
+            {title}
+            {id === "weave" && <Box component="span" sx={{ px: 0.9, borderRadius: 9, fontSize: 12, fontWeight: 700, bgcolor: "#8c2f39", color: "#fffdf6" }}>{book.cells.length}</Box>}
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}
+
+function History() {
+  const book = useBook();
+  const { undo, redo, pending } = useChange();
+  const style = { color: "ink.onBar", minWidth: 0, "&.Mui-disabled": { color: "#8a9497" } };
+  return (
+    <Box sx={{ display: "flex", alignItems: "center", gap: 0.5, mr: 1 }}>
+      <Tooltip title={book.undo ? `Undo: ${book.undo}` : "Nothing to undo"}><span>
+        <Button startIcon={<UndoIcon fontSize="small" />} onClick={undo} disabled={!book.undo || pending} sx={style}>Undo</Button>
+      </span></Tooltip>
+      <Tooltip title={book.redo ? `Redo: ${book.redo}` : "Nothing to redo"}><span>
+        <IconButton aria-label="Redo" onClick={redo} disabled={!book.redo || pending} sx={style}><RedoIcon fontSize="small" /></IconButton>
+      </span></Tooltip>
+      <Typography role="status" sx={{ fontSize: 13, color: "ink.quiet", ml: 0.5, minWidth: 108 }}>{pending ? "Keeping…" : "All changes kept"}</Typography>
+    </Box>
+  );
+}
+
+function SchemeButton() {
+  const { mode, setMode } = useColorScheme();
+  const dark = mode === "dark";
+  return (
+    <Tooltip title={dark ? "Light" : "Dark"}>
+      <IconButton aria-label={dark ? "Light colours" : "Dark colours"} onClick={() => setMode(dark ? "light" : "dark")} sx={{ color: "ink.onBar" }}>
+        {dark ? <LightModeIcon fontSize="small" /> : <DarkModeIcon fontSize="small" />}
+      </IconButton>
+    </Tooltip>
+  );
+}

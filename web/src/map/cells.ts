@@ -1,0 +1,31 @@
+import Feature from "ol/Feature";
+import Polygon from "ol/geom/Polygon";
+import { Fill, Stroke, Style, Text } from "ol/style";
+import type { FeatureLike } from "ol/Feature";
+import type { Cell } from "../api/types";
+
+export type CellRole = "kept" | "selected" | "ghost";
+
+const THREAD = "#8c2f39";
+const PICKED = "#1f6f78";
+const COLOURS: Record<CellRole, { line: string; area: string; width: number; dash?: number[] }> = {
+  kept: { line: THREAD, area: "rgba(140,47,57,0.05)", width: 1.4 },
+  selected: { line: PICKED, area: "rgba(31,111,120,0.2)", width: 3 },
+  ghost: { line: THREAD, area: "rgba(140,47,57,0.08)", width: 1.6, dash: [6, 4] },
+};
+
+export function cellFeature(cell: Cell, role: CellRole) {
+  return new Feature({ geometry: new Polygon([[...cell.corners, cell.corners[0]!]]), number: cell.number, name: cell.name, role });
+}
+
+// Names stand in the upper left corner, where neighbours overlap least; they hide when cells are small.
+export function cellStyle(feature: FeatureLike, resolution: number) {
+  const role = feature.get("role") as CellRole;
+  const colour = COLOURS[role];
+  const corners = (feature.getGeometry() as Polygon).getCoordinates()[0]!;
+  const size = Math.hypot(corners[1]![0]! - corners[0]![0]!, corners[1]![1]! - corners[0]![1]!) / resolution;
+  const text = size > 34
+    ? new Text({ text: feature.get("name") as string, font: `700 ${size > 80 ? 15 : 12}px "Loom Sans"`, fill: new Fill({ color: colour.line }), stroke: new Stroke({ color: "#fffdf6", width: 4 }) })
+    : undefined;
+  return new Style({ stroke: new Stroke({ color: colour.line, width: colour.width, lineDash: colour.dash }), fill: new Fill({ color: colour.area }), text, zIndex: role === "selected" ? 2 : 1 });
+}

@@ -1,0 +1,66 @@
+import { Box, Button, ButtonGroup } from "@mui/material";
+import { useQuery, keepPreviousData } from "@tanstack/react-query";
+import { useEffect, useMemo, useRef, useState } from "react";
+import { useBook } from "../api/book";
+import { getText } from "../api/client";
+import { useShortcuts } from "../frame/useShortcuts";
+import { Ruler } from "./Ruler";
+
+const RULER = 22;
+const PX_PER_MM = 96 / 25.4;
+
+// A sheet exactly as it will print, on a quiet surface between rulers in millimetres.
+export function PageView({ sheet }: { sheet: number }) {
+  const book = useBook();
+  const { page_width_mm: width, page_height_mm: height } = book.frame;
+  const drawing = useQuery({
+    queryKey: ["sheet", book.id, book.revision, sheet],
+    queryFn: ({ signal }) => getText(`/api/books/${book.id}/sheets/${sheet}.svg?r=${book.revision}`, signal),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+  });
+  const surface = useRef<HTMLDivElement>(null);
+  const [room, setRoom] = useState({ width: 800, height: 500 });
+  const [zoom, setZoom] = useState<number | null>(null);
+  const [scroll, setScroll] = useState({ x: 0, y: 0 });
+  useEffect(() => {
+    const element = surface.current;
+    if (!element) return;
+    const watcher = new ResizeObserver(() => setRoom({ width: element.clientWidth, height: element.clientHeight }));
+    watcher.observe(element);
+    return () => watcher.disconnect();
+  }, []);
+  const fit = Math.min((room.width - 40) / width, (room.height - 36) / height);
+  const perMm = zoom === null ? fit : zoom * PX_PER_MM;
+  const left = Math.max((room.width - width * perMm) / 2, 20);
+  const top = Math.max((room.height - height * perMm) / 2, 18);
+  const step = (factor: number) => setZoom(Math.min(Math.max((perMm / PX_PER_MM) * factor, 0.1), 8));
+  const keys = useMemo(() => {
+    const now = perMm / PX_PER_MM;
+    const to = (value: number) => () => setZoom(Math.min(Math.max(value, 0.1), 8));
+    return { "+": to(now * 1.25), "=": to(now * 1.25), "-": to(now / 1.25), 0: () => setZoom(null) };
+  }, [perMm]);
+  useShortcuts(keys);
+  return (
+    <Box sx={{ flex: 1, minWidth: 0, position: "relative", bgcolor: "table.main", overflow: "hidden" }}>
+      <Ruler across size={room.width} perMm={perMm} start={left - scroll.x} length={width} offset={RULER} />
+      <Ruler size={room.height} perMm={perMm} start={top - scroll.y} length={height} offset={RULER} />
+      <Box ref={surface} onScroll={(event) => setScroll({ x: event.currentTarget.scrollLeft, y: event.currentTarget.scrollTop })} tabIndex={0} role="region" aria-label="The page"
+        sx={{ position: "absolute", inset: `${RULER}px 0 0 ${RULER}px`, overflow: "auto", "&:focus-visible": { outline: "2px solid", outlineColor: "primary.main", outlineOffset: -2 } }}>
+        <Box sx={{ position: "relative", width: left * 2 + width * perMm, height: top * 2 + height * perMm }}>
+          <Box role="img" aria-label={`Sheet ${sheet}, ${width} × ${height} mm`} aria-busy={drawing.isFetching} data-sheet={drawing.isPlaceholderData ? "" : sheet}
+            sx={{ position: "absolute", left, top, width: width * perMm, height: height * perMm, bgcolor: "#fff", boxShadow: "0 1px 5px #0005", "& svg": { display: "block", width: "100%", height: "100%" } }}
+            // The server's own drawing, escaped where it is written.
+            dangerouslySetInnerHTML={drawing.data ? { __html: drawing.data } : undefined} />
+        </Box>
+      </Box>
+      {drawing.isError && <Box role="alert" sx={{ position: "absolute", left: 40, top: 36, p: 1.5, maxWidth: 480, bgcolor: "background.paper", border: 2, borderColor: "error.main", color: "error.main", fontWeight: 600 }}>{drawing.error.message}</Box>}
+      <ButtonGroup size="small" variant="outlined" sx={{ position: "absolute", right: 0, top: 0, height: RULER, zIndex: 2, bgcolor: "background.paper", "& .MuiButton-root": { py: 0, fontSize: 12.5 } }} aria-label="Zoom">
+        <Button onClick={() => step(1 / 1.25)} aria-label="Smaller">−</Button>
+        <Button onClick={() => setZoom(1)} aria-label="Actual size">{Math.round((perMm / PX_PER_MM) * 100)} %</Button>
+        <Button onClick={() => step(1.25)} aria-label="Larger">+</Button>
+        <Button onClick={() => setZoom(null)} aria-pressed={zoom === null}>Page</Button>
+      </ButtonGroup>
+    </Box>
+  );
+}

@@ -1,0 +1,134 @@
+import ArrowDownIcon from "@mui/icons-material/ArrowDownwardOutlined";
+import ArrowUpIcon from "@mui/icons-material/ArrowUpwardOutlined";
+import { Box, Button, Checkbox, IconButton, Tooltip } from "@mui/material";
+import { useQueryClient } from "@tanstack/react-query";
+import { useMemo, useRef, useState, type DragEvent } from "react";
+import { useBook, useChange } from "../api/book";
+import { upload } from "../api/client";
+import type { Book, Layer } from "../api/types";
+import { count, groundSize } from "../api/words";
+import { Card } from "../frame/Card";
+import { Notice } from "../frame/Notice";
+import { GroundMap } from "../map/GroundMap";
+import { Statement } from "../statement/Statement";
+import { EntryValue } from "../statement/EntryValue";
+import { Swatch } from "./Swatch";
+
+type Box4 = [number, number, number, number];
+
+// The layers of the book and the reference that they are drawn in.
+export function GroundStep() {
+  const book = useBook();
+  const { change } = useChange();
+  const [over, setOver] = useState(false);
+  const incoming = useIncoming();
+  const box = useMemo(() => book.layers.reduce<Box4 | null>((all, layer) => (layer.box ? (all ? union(all, layer.box) : layer.box) : all), null), [book.layers]);
+  const features = book.layers.reduce((sum, layer) => sum + layer.count, 0);
+  const drop = (event: DragEvent) => {
+    event.preventDefault();
+    setOver(false);
+    incoming.take(event.dataTransfer.files);
+  };
+  const unit = book.reference.metres_per_unit;
+  return (
+    <>
+      <Statement answer={<><b>{count(book.layers.length, "layer")}</b> with {count(features, "feature")}{box && <> over {groundSize((box[2] - box[0]) * unit, (box[3] - box[1]) * unit)}</>}. Lengths in {book.reference.unit === "m" ? "metres" : book.reference.unit}.</>}>
+        The book{" "}
+        <EntryValue label="Title of the book" shown={book.document.title} text={book.document.title} read={nonEmpty} expected="Write a title." onKeep={(title) => change("Title", { title })} />
+        ,{" "}
+        <EntryValue label="Subtitle" shown={book.document.subtitle || "no subtitle"} text={book.document.subtitle} read={(text) => text.trim()} expected="" onKeep={(subtitle) => change("Subtitle", { subtitle })} />
+        , is drawn in <b>{book.reference.name}</b> ({book.reference.code}).
+      </Statement>
+      {incoming.message && <Notice text={incoming.message.text} kind={incoming.message.kind} onClose={incoming.clear} />}
+      <Box onDragOver={(event) => { event.preventDefault(); setOver(true); }} onDragLeave={() => setOver(false)} onDrop={drop} sx={{ flex: 1, minHeight: 0, display: "flex", position: "relative" }}>
+        <GroundMap label="The ground of the book" box={box} />
+        {over && <Box sx={{ position: "absolute", inset: 12, zIndex: 20, border: 3, borderStyle: "dashed", borderColor: "primary.main", bgcolor: "#fffdf6cc", color: "#1f2a30", display: "grid", placeItems: "center", fontSize: 22, fontWeight: 700, pointerEvents: "none" }}>Drop GeoJSON here to add a layer</Box>}
+        <LayerCard incoming={incoming} />
+      </Box>
+    </>
+  );
+}
+
+const nonEmpty = (text: string) => (text.trim() === "" ? null : text.trim());
+const union = (a: Box4, b: Box4): Box4 => [Math.min(a[0], b[0]), Math.min(a[1], b[1]), Math.max(a[2], b[2]), Math.max(a[3], b[3])];
+
+interface Incoming { take: (files: FileList | null) => void; busy: boolean; message: { text: string; kind: "error" | "warning" } | null; clear: () => void }
+
+// Files on their way into the book.
+function useIncoming(): Incoming {
+  const book = useBook();
+  const client = useQueryClient();
+  const [busy, setBusy] = useState(false);
+  const [message, setMessage] = useState<Incoming["message"]>(null);
+  const take = async (files: FileList | null) => {
+    setMessage(null);
+    setBusy(true);
+    for (const file of Array.from(files ?? [])) {
+      try {
+        const came = await upload<{ book: Book; repairs: string[]; repaired: number }>(`/api/books/${book.id}/layers`, file);
+        client.setQueryData(["book", book.id], came.book);
+        if (came.repaired > 0) setMessage({ kind: "warning", text: `${file.name} came in; ${count(came.repaired, "shape")} had to be mended. ${came.repairs.slice(0, 3).join(" ")}` });
+      } catch (error) {
+        setMessage({ kind: "error", text: `${file.name} was not brought in. ${(error as Error).message}` });
+        break;
+      }
+    }
+    setBusy(false);
+  };
+  return { take: (files) => void take(files), busy, message, clear: () => setMessage(null) };
+}
+
+function LayerCard({ incoming }: { incoming: Incoming }) {
+  const book = useBook();
+  const { change, pending } = useChange();
+  const input = useRef<HTMLInputElement>(null);
+  const [dragged, setDragged] = useState<string | null>(null);
+  const layers = book.document.layers;
+  // The list shows the top layer first; the document holds the bottom one first.
+  const shown = [...layers].reverse();
+  const reorder = (id: string, to: number) => {
+    const from = layers.findIndex((layer) => layer.id === id);
+    const place = Math.min(Math.max(to, 0), layers.length - 1);
+    if (from === place || from < 0) return;
+    const moved = [...layers];
+    const [layer] = moved.splice(from, 1);
+    moved.splice(place, 0, layer!);
+    change(`Order of ${layer!.title}`, { layers: moved }).catch(() => undefined);
+  };
+  const toggle = (id: string) => {
+    const layer = layers.find((known) => known.id === id)!;
+    change(`${layer.visible ? "Hide" : "Show"} ${layer.title}`, { layers: layers.map((known) => (known.id === id ? { ...known, visible: !known.visible } : known)) }).catch(() => undefined);
+  };
+  return (
+    <Card title="Layers" note="top first">
+      <Box component="ul" sx={{ m: 0, p: 0, listStyle: "none" }}>
+        {shown.map((layer) => (
+          <Box component="li" key={layer.id} draggable onDragStart={() => setDragged(layer.id)} onDragOver={(event) => { if (dragged) { event.preventDefault(); event.stopPropagation(); } }}
+            onDrop={(event) => { if (!dragged) return; event.preventDefault(); event.stopPropagation(); reorder(dragged, layers.findIndex((known) => known.id === layer.id)); setDragged(null); }} onDragEnd={() => setDragged(null)}
+            sx={{ display: "flex", alignItems: "center", gap: 0.5, py: 0.25, borderBottom: 1, borderColor: "divider", cursor: "grab", opacity: layer.visible ? 1 : 0.65, bgcolor: dragged === layer.id ? "thread.soft" : undefined }}>
+            <Checkbox size="small" checked={layer.visible} onChange={() => toggle(layer.id)} disabled={pending} slotProps={{ input: { "aria-label": `Show ${layer.title}` } }} sx={{ p: 0.5 }} />
+            <Swatch symbol={layer.rules[layer.rules.length - 1]!.symbol} />
+            <Box sx={{ flex: 1, minWidth: 0 }}>
+              <Box sx={{ fontSize: 14, overflow: "hidden", textOverflow: "ellipsis", whiteSpace: "nowrap" }}>{layer.title}</Box>
+              <Box sx={{ fontSize: 12, color: "text.secondary" }}>{describe(layer, book)}</Box>
+            </Box>
+            <Tooltip title="Up"><span><IconButton size="small" aria-label={`Move ${layer.title} up`} disabled={pending || layer === shown[0]} onClick={() => reorder(layer.id, layers.indexOf(layer) + 1)}><ArrowUpIcon sx={{ fontSize: 16 }} /></IconButton></span></Tooltip>
+            <Tooltip title="Down"><span><IconButton size="small" aria-label={`Move ${layer.title} down`} disabled={pending || layer === layers[0]} onClick={() => reorder(layer.id, layers.indexOf(layer) - 1)}><ArrowDownIcon sx={{ fontSize: 16 }} /></IconButton></span></Tooltip>
+          </Box>
+        ))}
+      </Box>
+      <input ref={input} type="file" accept=".geojson,.json,application/geo+json" multiple hidden aria-label="GeoJSON files" onChange={(event) => { incoming.take(event.target.files); event.target.value = ""; }} />
+      <Button variant="outlined" fullWidth sx={{ mt: 2 }} disabled={incoming.busy} onClick={() => input.current?.click()}>{incoming.busy ? "Bringing it in…" : "Bring in GeoJSON"}</Button>
+      <Box sx={{ fontSize: 12.5, color: "text.secondary", mt: 1 }}>or drop files on the map. Longitude and latitude are expected, unless the file names its own reference.</Box>
+      <Button href={`/api/books/${book.id}/file`} fullWidth sx={{ mt: 2 }}>Take the book as one file</Button>
+    </Card>
+  );
+}
+
+const NOUNS = { point: "point", line: "line", area: "area", mixed: "shape" };
+
+function describe(layer: Layer, book: Book) {
+  const info = book.layers.find((known) => known.id === layer.id);
+  const area = book.document.index.area === layer.id ? ", the study area" : "";
+  return info ? `${count(info.count, NOUNS[info.kind])}${area}` : "";
+}
