@@ -45,7 +45,7 @@ module App
       frame = TileLoom::Geometry::Box.at(0.0, 0.0, width_px * pixel_mm * distance, height_px * pixel_mm * distance)
       ground = TileLoom::Geometry::TurnedRectangle.new(*box.centre, box.width, box.height, 0.0)
       view = TileLoom::Sheet::FrameView.new(frame: frame, ground: ground, crs: document.crs)
-      nodes = TileLoom::Sheet::GroundDrawing.new(layers: document.layers, source: source, view: view, tolerance_mm: 0.1 * distance, names: distance == 1.0).nodes
+      nodes = TileLoom::Sheet::GroundDrawing.new(layers: document.layers, source: source, view: view, tolerance_mm: 0.1 * distance, names: distance <= 1).nodes
       drawing = TileLoom::Scene::Drawing.new(width_mm: frame.width, height_mm: frame.height, nodes: nodes)
       TileLoom::Output::Svg.new(drawing, size: false).to_s
     end

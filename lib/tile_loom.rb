@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "ffi-geos"
+require "proj"
 require "zeitwerk"
 
 # The core of Tile Loom: the rules and the computation of a map book.

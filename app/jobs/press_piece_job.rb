@@ -27,11 +27,13 @@ module App
       press = TileLoom::Output::Press.new(book: book, source: run.book.source)
       cells = run.printed_cells.select { |cell| piece.numbers.include?(cell.number) }
       pages = +"".b
-      cells.each_with_index do |cell, index|
-        return unless run.wanted?
+      stopped = cells.each_with_index.find do |cell, index|
+        next true unless run.wanted?
         pages << press.page(cell, count: run.cells.length).dump
         piece.update_columns(done: index + 1)
+        false
       end
+      return if stopped
       piece.update!(pages: pages, finished: true)
     end
 

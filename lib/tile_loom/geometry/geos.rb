@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "ffi-geos"
-
 module TileLoom
   module Geometry
     # Between GEOS geometries and well-known binary, one reader and writer a thread.

@@ -45,7 +45,7 @@ module TileLoom
         @out << "<g"
         @out << %( data-part="#{escape(node.name)}") if node.name
         if node.clip
-          id = "clip#{@clips += 1}-#{object_id}"
+          id = "clip#{@clips += 1}"
           box = node.clip
           @out << %( clip-path="url(##{id})"><clipPath id="#{id}"><rect x="#{number(box.min_x)}" y="#{number(box.min_y)}" width="#{number(box.width)}" height="#{number(box.height)}"/></clipPath>)
         else
@@ -88,7 +88,7 @@ module TileLoom
       end
 
       def stroke(stroke)
-        result = +%( stroke="#{escape(stroke.colour)}" stroke-width="#{plain(stroke.width_mm * PER_MM)}" stroke-linejoin="#{stroke.join}")
+        result = %( stroke="#{escape(stroke.colour)}" stroke-width="#{plain(stroke.width_mm * PER_MM)}" stroke-linejoin="#{stroke.join}")
         result << %( stroke-linecap="#{stroke.cap}") unless stroke.cap == "butt"
         result << %( stroke-dasharray="#{stroke.dash_mm.map { |mm| plain(mm * PER_MM) }.join(" ")}") if stroke.dash_mm&.any?
         result << %( stroke-opacity="#{plain(stroke.opacity)}") if stroke.opacity < 1

@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "proj"
-
 module TileLoom
   module Reference
     # PROJ's context of the current thread, silent: failures come back as errors, not on stderr,

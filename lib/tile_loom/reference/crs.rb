@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "proj"
-
 module TileLoom
   module Reference
     # A coordinate reference system (ISO 19111) from PROJ's database.

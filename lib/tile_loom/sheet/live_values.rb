@@ -29,7 +29,7 @@ module TileLoom
           "row" => cell.row + 1, "column" => Weave::Naming.letters(cell.column),
           "scale" => cell.scale, "ratio" => "1:#{Units::Number.grouped(cell.scale)}",
           "width_m" => width.round(1), "height_m" => height.round(1), "centre" => centre(cell),
-          "convergence" => Units::Angle.dms((view.factors.convergence_deg * 60).round / 60r, positive: " E", negative: " W", step_deg: Rational(1, 60))
+          "convergence" => Units::Angle.dms((view.factors.convergence_deg * 60).round/60r, positive: " E", negative: " W", step_deg: Rational(1, 60))
         }
       end
 

@@ -42,7 +42,7 @@ module TileLoom
       def anchor(feature, layer, width, height)
         case feature.wkb.getbyte(1)
         when 1, 4 then beside(feature, layer, height)
-        when 2, 5 then centred(line_middle(feature), width, 0.9)
+        when 2, 5 then centred(line_middle(feature), width, -0.9)
         when 3, 6 then centred(inner_point(feature), width, height / 2)
         end
       end
@@ -53,10 +53,11 @@ module TileLoom
         [x + layer.reach_mm / 2 + 0.8, y + height / 2]
       end
 
-      def centred(point, width, drop)
+      # drop_mm: how far below the point the baseline lies.
+      def centred(point, width, drop_mm)
         return nil unless point
         x, y = @view.to_page(point)
-        (drop == 0.9) ? [x - width / 2, y - drop] : [x - width / 2, y + drop]
+        [x - width / 2, y + drop_mm]
       end
 
       def visible_part(feature)

@@ -1,0 +1,63 @@
+# frozen_string_literal: true
+
+RSpec.describe TileLoom::Book do
+  def findings(**changes) = TileLoom::Book::Check.new(deep_merge(demo_settings, JSON.parse(JSON.generate(changes)))).findings
+
+  it("finds nothing wrong in the demo book") { expect(findings).to be_empty }
+
+  it "publishes a schema that is itself valid JSON Schema" do
+    schema = JSON.parse(File.read(described_class::Schema::FILE))
+    expect(JSONSchemer.valid_schema?(schema)).to be(true)
+  end
+
+  # Each wrong value, where it is, and what is said.
+  {
+    "an unknown key" => [{reference: "EPSG:25829", colour: "red"}, "/colour", /“colour” is not a known key/],
+    "an unknown key deep inside" => [{layout: {page: {sise: "A3"}}}, "/layout/page/sise", /not a known key/],
+    "a wrong type" => [{title: 5}, "/title", /“title” is 5; it must be text/],
+    "a scale of zero" => [{index: {scale: 0}}, "/index/scale", /must be more than 0/],
+    "a negative scale" => [{index: {scale: -2500}}, "/index/scale", /must be more than 0/],
+    "an absurd scale" => [{index: {scale: 10**12}}, "/index/scale", /must be at most/],
+    "an unknown reference" => [{reference: "EPSG:999999"}, "/reference", /not a coordinate reference/],
+    "a geographic reference" => [{reference: "EPSG:4258"}, "/reference", /degrees, which cannot hold a fixed scale/],
+    "margins larger than the page" => [{layout: {page: {margins_mm: {left: 300, right: 300}}}}, "/layout/page/margins_mm", /margins leave/],
+    "a study area that is no layer" => [{index: {area: "moon"}}, "/index/area", /“moon” is not a layer of this book/],
+    "a length without a unit" => [{index: {room: "50"}}, "/index/room", /a length with its unit/],
+    "a day that does not exist" => [{date: "2026-02-30"}, "/date", /not a day of the calendar/],
+    "a page size nobody makes" => [{layout: {page: {size: "A9"}}}, "/layout/page/size", /use one of A0, A1/],
+    "a custom page without a size" => [{layout: {page: {size: "custom"}}}, "/layout/page", /lacks width_mm, height_mm/]
+  }.each do |name, (changes, path, sentence)|
+    it("says where and what: #{name}") { expect(findings(**changes).map { |finding| [finding.path, finding.message] }).to include([path, match(sentence)]) }
+  end
+
+  it "says which text asks for what it cannot have" do
+    settings = demo_settings
+    place = settings["layout"]["elements"].index { |element| element["kind"] == "text" }
+    settings["layout"]["elements"][place]["text"] = "{{ sheet.nane }}"
+    found = described_class::Check.new(settings).findings
+    expect(found.map(&:path)).to eq(["/layout/elements/#{place}/text"])
+    expect(found.first.message).to match(/asks for “nane”/)
+  end
+
+  it "finds ids used twice, and grids in an unknown reference" do
+    settings = demo_settings
+    settings["layers"][1]["id"] = settings["layers"][0]["id"]
+    settings["layout"]["elements"].find { |element| element["kind"] == "map_frame" }["grids"][0]["reference"] = "EPSG:0"
+    expect(described_class::Check.new(settings).findings.map(&:path)).to include("/layers/1/id", match(%r{/layout/elements/\d+/grids/0/reference}))
+  end
+
+  it "refuses what is no book at all" do
+    expect { described_class::Document.parse("{") }.to invalid(/not JSON/)
+    expect { described_class::Document.parse("[]") }.to invalid(/not a JSON object/, path: "/")
+    expect { described_class::Document.parse("{}") }.to invalid(/lacks/, path: "/")
+  end
+
+  it "holds the scale when the page changes: the ground changes instead" do
+    one = TileLoom::Book::Document.new(small_settings)
+    other = TileLoom::Book::Document.new(small_settings(layout: {page: {size: "A4"}}))
+    source = TileLoom::Ground::MemorySource.new("area" => [rectangle(403_000, 6_528_000, 403_050, 6_528_050)])
+    cells = [one, other].map { |book| book.cells(source).first }
+    expect(cells.map(&:scale)).to eq([2500, 2500])
+    expect(cells[1].ground.width).to be < cells[0].ground.width
+  end
+end

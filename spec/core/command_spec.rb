@@ -1,0 +1,99 @@
+# frozen_string_literal: true
+
+require "digest"
+
+RSpec.describe "bin/loom" do
+  around { |example| Dir.mktmpdir { |folder| @folder = folder and example.run } }
+
+  def loom(*arguments)
+    out, err, status = Open3.capture3(File.join(TileLoom::ROOT, "bin/loom"), *arguments)
+    [status.success?, out, err]
+  end
+
+  demo = SmallBooks::DEMO
+
+  it "makes a PDF of the sheets asked for, twice the same" do
+    digests = %w[one two].map do |name|
+      done, out, err = loom("make", demo, "--out", "#{@folder}/#{name}.pdf", "--sheets", "1-2,C2")
+      expect(err).to eq("")
+      expect(done).to be(true)
+      expect(out).to include("Sheet A1, 1 of 3", "3 sheets in")
+      Digest::SHA256.file("#{@folder}/#{name}.pdf").hexdigest
+    end
+    expect(digests.uniq.length).to eq(1)
+    expect(outside("pdfinfo", "#{@folder}/one.pdf")).to match(/Pages:\s+3/)
+  end
+
+  it "says what cannot be done and leaves nothing behind" do
+    expect(loom("make", demo, "--out", "#{@folder}/none/x.pdf")[2]).to match(/cannot be written/)
+    expect(loom("make", demo, "--out", "#{@folder}/x.pdf", "--sheets", "99")[2]).to match(/There is no sheet “99”; the book has \d+ sheets/)
+    expect(loom("make", "#{@folder}/none.json", "--out", "#{@folder}/x.pdf")[2]).to match(/does not exist/)
+    expect(Dir.children(@folder)).to be_empty
+  end
+
+  it "checks a book and lists what is wrong, each with its path" do
+    expect(loom("check", demo)).to match([true, /Nothing is wrong/, ""])
+    settings = demo_settings.merge("reference" => "EPSG:0", "colour" => 1)
+    settings["index"]["scale"] = 0
+    File.write("#{@folder}/bad.json", JSON.generate(settings))
+    done, _, err = loom("check", "#{@folder}/bad.json")
+    expect(done).to be(false)
+    expect(err).to match(%r{^/colour: }).and match(%r{^/index/scale: })
+  end
+
+  it "finds by check that the data is missing, or the sheets too many" do
+    settings = demo_settings
+    settings["layers"].each { |layer| layer["data"]["file"] = File.join(File.dirname(demo), layer["data"]["file"]) }
+    File.write("#{@folder}/many.json", JSON.generate(settings.merge("index" => settings["index"].merge("scale" => 10, "overlap_mm" => 0))))
+    expect(loom("check", "#{@folder}/many.json")[2]).to match(%r{/index/scale: At 1:10 this would make up to [\d,]+ cells})
+    settings["layers"][0]["data"]["file"] = "gone.geojson"
+    File.write("#{@folder}/gone.json", JSON.generate(settings))
+    expect(loom("check", "#{@folder}/gone.json")[2]).to match(%r{/layers/0/data: Layer “Restoration area”: The data file .*gone.geojson does not exist})
+  end
+
+  # Natural Earth (public domain) from the npm package world-atlas: a book at a small scale in an
+  # equal-area conic, started and printed from its TopoJSON through GDAL.
+  it "starts and prints a book of the countries of the world-atlas package" do
+    atlas = File.join(TileLoom::ROOT, "web/node_modules/world-atlas/countries-50m.json")
+    counts = outside("ogrinfo", "-ro", "-so", atlas, "countries")[/Feature Count: (\d+)/, 1].to_i
+    only = "#{@folder}/europe.gpkg"
+    outside("ogr2ogr", "-f", "GPKG", "-nln", "europe", "-spat", "-25", "30", "45", "72", "-clipsrc", "-25", "30", "45", "72", only, atlas, "countries")
+    conic = "+proj=aea +lat_1=40.5 +lat_2=61.5 +lat_0=51 +lon_0=10 +datum=WGS84 +units=m"
+    done, out, err = loom("new", "--data", only, "--area", "europe", "--scale", "10000000", "--page", "A3", "--landscape", "--reference", conic, "--title", "Countries", "--out", "#{@folder}/countries.json")
+    expect([done, err]).to eq([true, ""])
+    expect(out).to include("A book of 1 layers")
+    done, out, err = loom("make", "#{@folder}/countries.json", "--out", "#{@folder}/countries.pdf")
+    expect([done, err]).to eq([true, ""])
+    folio = TileLoom::Book::Folio.read("#{@folder}/countries.json")
+    expect(folio.source.features("europe", nil).length).to be_between(40, counts)
+    # Areas survive an equal-area projection: Iceland, about 103,000 km² (from memory, a handbook fact);
+    # the outline at 1:50 million is coarse.
+    iceland = folio.source.features("europe", nil).find { |feature| feature.attributes["name"] == "Iceland" }
+    expect(TileLoom::Geometry::Geos.read(iceland.wkb).area / 1e6).to be_within(3000).of(103_000)
+    expect(outside("qpdf", "--check", "#{@folder}/countries.pdf")).to include("No syntax")
+    expect(gdal_page("#{@folder}/countries.pdf", 1)["coordinateSystem"]["wkt"]).to match(/Albers Equal Area/)
+  end
+
+  it "says which option of a new book is wrong" do
+    data = File.join(TileLoom::ROOT, "demo/skarrow-moss/huts.geojson")
+    expect(loom("new", "--data", data, "--area", "huts", "--scale", "2500", "--reference", "EPSG:4258", "--out", "#{@folder}/x.json")[2]).to match(/degrees/)
+    expect(loom("new", "--data", data, "--area", "moon", "--scale", "2500", "--reference", "EPSG:25829", "--out", "#{@folder}/x.json")[2]).to match(/no layer “moon” in the data; it has huts/)
+    expect(loom("new", "--data", data, "--area", "huts", "--scale", "0", "--reference", "EPSG:25829", "--out", "#{@folder}/x.json")[2]).to match(%r{/index/scale.*more than 0})
+    expect(Dir.children(@folder)).to be_empty
+  end
+end
+
+RSpec.describe TileLoom::Output::Range do
+  cells = (1..9).map { |number| TileLoom::Weave::Cell.new(number: number, name: "A#{number}") }
+
+  def pick(text, cells) = described_class.new(text).pick(cells).map(&:number)
+
+  it "takes places, names and spans of them, in book order and once each" do
+    expect(pick("all", cells)).to eq((1..9).to_a)
+    expect(pick("7, 1-3", cells)).to eq([1, 2, 3, 7])
+    expect(pick("a2-a4,3", cells)).to eq([2, 3, 4])
+    expect(pick("3-1", cells)).to eq([1, 2, 3])
+  end
+
+  it("names the sheet that is not there") { expect { pick("1-12", cells) }.to invalid(/no sheet “12”/) }
+end

@@ -1,0 +1,16 @@
+# frozen_string_literal: true
+
+$LOAD_PATH.unshift(File.expand_path("../lib", __dir__))
+require "bundler/setup"
+require "json"
+require "open3"
+require "tile_loom"
+require "tmpdir"
+Dir[File.join(__dir__, "support/*.rb")].each { |file| require file }
+
+RSpec.configure do |config|
+  config.disable_monkey_patching!
+  config.expect_with(:rspec) { |expectations| expectations.syntax = :expect }
+  config.include Outside
+  config.include SmallBooks
+end
