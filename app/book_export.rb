@@ -28,7 +28,7 @@ module App
 
     def features(key)
       first = true
-      Feature.where(layer_id: @book.layers.find { |layer| layer.key == key }.id).order(:identity).in_batches(of: 1000, cursor: [:identity, :id]) do |batch|
+      Feature.where(layer_id: @book.layers.find { |layer| layer.key == key }.id).in_batches(of: 1000) do |batch|
         batch.pluck(:shape, :properties).each do |shape, properties|
           yield ",\n" unless first
           first = false

@@ -52,7 +52,8 @@ module App
       def body_json
         halt_with(415, "This address takes application/json.") unless request.media_type == "application/json"
         text = request.body.read(LARGEST_BODY).to_s
-        text.empty? ? {} : JSON.parse(text, max_nesting: 100)
+        parsed = text.empty? ? {} : JSON.parse(text, max_nesting: 100)
+        parsed.is_a?(Hash) ? parsed : raise(TileLoom::Invalid.new("The request is not a JSON object."))
       rescue JSON::ParserError
         raise TileLoom::Invalid.new("The request is not JSON.")
       end

@@ -18,7 +18,7 @@ module App
       post "/api/books/:book_id/layers" do
         upload = params["file"]
         raise TileLoom::Invalid.new("Choose a GeoJSON file to bring in.") unless upload.is_a?(Hash) && upload[:tempfile]
-        name = File.basename(upload[:filename].to_s.tr("\\", "/"))
+        name = File.basename(upload[:filename].to_s.dup.force_encoding(Encoding::UTF_8).scrub.tr("\\", "/"))
         title = name.sub(/\.(geo)?json\z/i, "").tr("_", " ").strip[0, 200]
         title = "Layer" if title.empty?
         reader = TileLoom::Ground::GeojsonReader.from_text(upload[:tempfile].read, target: TileLoom::Reference::Crs.find(book.reference))

@@ -61,7 +61,7 @@ RSpec.describe "bin/loom" do
     conic = "+proj=aea +lat_1=40.5 +lat_2=61.5 +lat_0=51 +lon_0=10 +datum=WGS84 +units=m"
     done, out, err = loom("new", "--data", only, "--area", "europe", "--scale", "10000000", "--page", "A3", "--landscape", "--reference", conic, "--title", "Countries", "--out", "#{@folder}/countries.json")
     expect([done, err]).to eq([true, ""])
-    expect(out).to include("A book of 1 layers")
+    expect(out).to include("A book of 1 layer in")
     done, out, err = loom("make", "#{@folder}/countries.json", "--out", "#{@folder}/countries.pdf")
     expect([done, err]).to eq([true, ""])
     folio = TileLoom::Book::Folio.read("#{@folder}/countries.json")

@@ -53,7 +53,8 @@ module TileLoom
         guarded do
           settings = Draft.new(options.transform_keys(&:to_sym)).settings { |name| say "Reading #{name}" }
           Output::Press.aside(options[:out]) { |io| io.write(JSON.pretty_generate(settings), "\n") }
-          say "A book of #{settings["layers"].length} layers in #{options[:out]}"
+          count = settings["layers"].length
+          say "A book of #{count} #{(count == 1) ? "layer" : "layers"} in #{options[:out]}"
         end
       end
 

@@ -1,0 +1,73 @@
+# frozen_string_literal: true
+
+require "socket"
+require "tmpdir"
+require_relative "debian_packages"
+require_relative "embedded_database"
+require_relative "front_end"
+require_relative "gems"
+
+module Setup
+  # bin/test: the same set-up as bin/start, then every check; a database server of its own that is gone
+  # afterwards.
+  class Test
+    PARTS = %w[core app browser].freeze
+
+    def initialize(arguments)
+      @part = arguments.shift if PARTS.include?(arguments.first)
+      @options = arguments
+    end
+
+    # Returns the exit status.
+    def run
+      DebianPackages.new(DebianPackages::RUN + DebianPackages::TEST).install
+      Gems.new.install
+      front_end = FrontEnd.new
+      front_end.install
+      return specs("core") if @part == "core"
+      front_end.build
+      (@part ? [] : style).each { |name, succeeded| return failed(name) unless succeeded.call }
+      with_database { specs(*(@part ? [@part] : PARTS)) }
+    rescue Failure => failure
+      warn failure.message
+      1
+    end
+
+    private
+
+    def style
+      {
+        "standard" => -> { check("bundle", "exec", "standardrb") },
+        "tsc" => -> { check("npx", "tsc", "--noEmit", dir: FrontEnd::WEB) },
+        "eslint" => -> { check("npx", "eslint", "src", dir: FrontEnd::WEB) }
+      }
+    end
+
+    def check(*command, dir: Shell::ROOT)
+      Shell.say "· #{command.join(" ")}"
+      system(Gems::ENVIRONMENT, *command, chdir: dir)
+    end
+
+    def failed(name)
+      warn "#{name} found something to mend (see above)."
+      1
+    end
+
+    def specs(*parts)
+      folders = parts.map { |part| "spec/#{part}" }
+      system(Gems::ENVIRONMENT.merge(@database || {}), "bundle", "exec", "rspec", *folders, *@options, chdir: Shell::ROOT) ? 0 : 1
+    end
+
+    def with_database
+      Dir.mktmpdir("tile-loom-test") do |folder|
+        port = TCPServer.open("127.0.0.1", 0) { |server| server.addr[1] }
+        server = EmbeddedDatabase.new(folder: File.join(folder, "mariadb"), port: port)
+        server.start
+        @database = {"DATABASE_URL" => nil, "DATABASE_PORT" => port.to_s, "DATABASE_NAME" => "tile_loom_test", "STORE" => File.join(folder, "store")}
+        yield
+      ensure
+        server&.stop
+      end
+    end
+  end
+end

@@ -1,0 +1,47 @@
+# frozen_string_literal: true
+
+require "app_helper"
+
+RSpec.describe App::Routes::Weave do
+  before { empty_database }
+
+  let(:book) { kept_book }
+
+  it "says what an index would come to without keeping anything" do
+    send_json(:post, "/api/books/#{book.id}/weave", {patch: {index: {scale: 5000}}})
+    expect(answer["count"]).to eq(answer["cells"].length)
+    expect(answer["left_out_m2"]).to eq(0)
+    expect(answer["sheet_width_m"]).to be_within(1e-6).of(book.document.layout.frame_box.width * 5)
+    expect(App::Book.find(book.id).index.settings["scale"]).to eq(2500)
+  end
+
+  it "tells the sheets that neighbouring scales would take" do
+    send_json(:post, "/api/books/#{book.id}/scales", {})
+    expect(answer.map { |row| row["scale"] }).to eq([1250, 2000, 2500, 4000, 5000])
+    expect(answer.map { |row| row["count"] }).to eq(answer.map { |row| row["count"] }.sort.reverse)
+    expect(answer.find { |row| row["scale"] == 2500 }["count"]).to eq(book.index.cells.count)
+  end
+
+  it "refuses in words what cannot be woven" do
+    send_json(:post, "/api/books/#{book.id}/weave", {patch: {index: {scale: 5, overlap_mm: 0}}})
+    expect(answer["message"]).to match(/would make up to [\d,]+ cells/)
+    send_json(:post, "/api/books/#{book.id}/weave", {patch: {index: {area: "moon"}}})
+    expect(answer["path"]).to eq("/index/area")
+  end
+
+  it "draws sheets as they will print, and says what there is" do
+    ask("/api/books/#{book.id}/sheets/1.svg")
+    expect(last_response.body).to include(">Test moss<", "1:2,500")
+    ask("/api/books/#{book.id}/sheets/1/facts")
+    expect(answer["true_scale"]).to be_within(2).of(2500)
+    ask("/api/books/#{book.id}/sheets/99.svg")
+    expect(answer["message"]).to match(/There is no sheet 99; the book has \d+/)
+  end
+
+  it "draws a changed book anew" do
+    ask("/api/books/#{book.id}/sheets/1.svg")
+    send_json(:patch, "/api/books/#{book.id}", {patch: {title: "Another moss"}, label: "Title"})
+    ask("/api/books/#{book.id}/sheets/1.svg")
+    expect(last_response.body).to include(">Another moss<")
+  end
+end
