@@ -5,6 +5,7 @@ import { createRoot } from "react-dom/client";
 import { BrowserRouter } from "react-router";
 import { App } from "./App";
 import "./fonts.css";
+import { Mishap } from "./frame/Mishap";
 import "ol/ol.css";
 import { theme } from "./theme";
 
@@ -16,7 +17,9 @@ createRoot(document.getElementById("root")!).render(
       <CssBaseline />
       <QueryClientProvider client={client}>
         <BrowserRouter>
-          <App />
+          <Mishap>
+            <App />
+          </Mishap>
         </BrowserRouter>
       </QueryClientProvider>
     </ThemeProvider>

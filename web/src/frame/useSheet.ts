@@ -10,7 +10,11 @@ export function useSheet(): { cell: Cell | undefined; go: (number: number) => vo
   const wanted = Number(search.get("sheet") ?? 1);
   const cell = book.cells.find((known) => known.number === wanted) ?? book.cells[0];
   const go = useCallback((number: number) => {
-    setSearch((old) => { old.set("sheet", String(number)); return old; }, { replace: true });
+    setSearch((old) => {
+      const fresh = new URLSearchParams(old);
+      fresh.set("sheet", String(number));
+      return fresh;
+    }, { replace: true });
   }, [setSearch]);
   const step = useCallback((by: number) => {
     if (!cell) return;

@@ -6,7 +6,7 @@ import { getText } from "../api/client";
 import { useShortcuts } from "../frame/useShortcuts";
 import { Ruler } from "./Ruler";
 
-const RULER = 22;
+const RULER = 24;
 const PX_PER_MM = 96 / 25.4;
 
 // A sheet exactly as it will print, on a quiet surface between rulers in millimetres.
@@ -57,7 +57,7 @@ export function PageView({ sheet }: { sheet: number }) {
       {drawing.isError && <Box role="alert" sx={{ position: "absolute", left: 40, top: 36, p: 1.5, maxWidth: 480, bgcolor: "background.paper", border: 2, borderColor: "error.main", color: "error.main", fontWeight: 600 }}>{drawing.error.message}</Box>}
       <ButtonGroup size="small" variant="outlined" sx={{ position: "absolute", right: 0, top: 0, height: RULER, zIndex: 2, bgcolor: "background.paper", "& .MuiButton-root": { py: 0, fontSize: 12.5 } }} aria-label="Zoom">
         <Button onClick={() => step(1 / 1.25)} aria-label="Smaller">−</Button>
-        <Button onClick={() => setZoom(1)} aria-label="Actual size">{Math.round((perMm / PX_PER_MM) * 100)} %</Button>
+        <Button onClick={() => setZoom(1)} aria-label={`${Math.round((perMm / PX_PER_MM) * 100)} %: show at actual size`}>{Math.round((perMm / PX_PER_MM) * 100)} %</Button>
         <Button onClick={() => step(1.25)} aria-label="Larger">+</Button>
         <Button onClick={() => setZoom(null)} aria-pressed={zoom === null}>Page</Button>
       </ButtonGroup>

@@ -58,7 +58,7 @@ function RunTable({ runs, base, revision, onCancel }: { runs: Run[]; base: strin
             <TableCell sx={{ width: 320 }}><State run={run} /></TableCell>
             <TableCell>
               {open(run) && <Button color="error" startIcon={<CancelIcon />} onClick={() => onCancel(run)} aria-label={`Stop run ${run.id}`}>Stop</Button>}
-              {run.ready && <Button href={`${base}/${run.id}/file`} aria-label={`Download run ${run.id}`}>Download, {bytes(run.bytes ?? 0)}</Button>}
+              {run.ready && <Button href={`${base}/${run.id}/file`} aria-label={`Download, ${bytes(run.bytes ?? 0)}, run ${run.id}`}>Download, {bytes(run.bytes ?? 0)}</Button>}
               {run.ready && run.revision < revision && <Box component="span" sx={{ fontSize: 12.5, color: "text.secondary", ml: 1 }}>the book changed since</Box>}
             </TableCell>
           </TableRow>

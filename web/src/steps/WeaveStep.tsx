@@ -102,9 +102,9 @@ function Scales({ onChoose }: { onChoose: (scale: number) => void }) {
       {scales.data.map(({ scale, count: sheets }) => {
         const here = scale === book.document.index.scale;
         return (
-          <Box component="button" key={scale} disabled={here || sheets === null} onClick={() => onChoose(scale)} aria-label={`${ratio(scale)}: ${sheets === null ? "too many sheets" : count(sheets, "sheet")}${here ? ", the scale of the book" : ""}`}
-            sx={{ display: "grid", gridTemplateColumns: "70px 84px", textAlign: "left", border: 0, bgcolor: "transparent", font: "inherit", fontSize: 13, px: 1.5, py: 0.25, color: here ? "thread.main" : "text.primary", fontWeight: here ? 700 : 400, cursor: here ? "default" : "pointer", "&:hover:enabled": { bgcolor: "thread.soft" } }}>
-            <span>{ratio(scale)}</span><span>{sheets === null ? "too many" : count(sheets, "sheet")}</span>
+          <Box component="button" key={scale} disabled={here || sheets === null} onClick={() => onChoose(scale)} aria-current={here ? "true" : undefined}
+            sx={{ display: "grid", gridTemplateColumns: "70px 84px", textAlign: "left", border: 0, bgcolor: "transparent", font: "inherit", fontSize: 13, lineHeight: "24px", px: 1.5, py: 0, color: here ? "thread.main" : "text.primary", fontWeight: here ? 700 : 400, cursor: here ? "default" : "pointer", "&:hover:enabled": { bgcolor: "thread.soft" } }}>
+            <span>{ratio(scale)}</span>{" "}<span>{sheets === null ? "too many" : count(sheets, "sheet")}</span>
           </Box>
         );
       })}

@@ -1,0 +1,132 @@
+# frozen_string_literal: true
+
+require "browser_helper"
+
+RSpec.describe "The steps", type: :feature do
+  before(:all) { @book = demo_book }
+
+  def titles = all("aside li").map { |row| row.text.lines.first.strip }
+
+  describe "Ground" do
+    before { visit "/books/#{@book.id}/ground" }
+
+    it "shows layers, hides and orders them, and is accessible" do
+      expect(page).to have_css("[data-ground=drawn] [data-part=dams]", visible: :all)
+      expect_accessible
+      find("li", text: "Peat dams").find(".MuiCheckbox-root").click
+      expect(page).to have_no_css("[data-part=dams]", visible: :all)
+      expect(App::Layer.find_by!(key: "dams").visible).to be(false)
+      click_button("Undo")
+      expect(page).to have_css("[data-part=dams]", visible: :all)
+      expect(titles.first(2)).to eq(%w[Huts Hazards])
+      click_button("Move Hazards up")
+      expect(page).to have_css("aside li:first-child", text: "Hazards")
+      expect(App::Book.find(@book.id).settings["layers"].last["id"]).to eq("hazards")
+      click_button("Undo")
+      expect(page).to have_css("aside li:first-child", text: "Huts")
+    end
+
+    it "brings in GeoJSON, and says what is wrong with a file that is none" do
+      Dir.mktmpdir do |folder|
+        File.write("#{folder}/stiles.geojson", JSON.generate({"type" => "Point", "coordinates" => [-10.68, 58.88]}))
+        File.write("#{folder}/broken.geojson", "<html>")
+        attach_file("GeoJSON files", "#{folder}/stiles.geojson", visible: :all)
+        expect(page).to have_css("aside li:first-child", text: "stiles")
+        attach_file("GeoJSON files", "#{folder}/broken.geojson", visible: :all)
+        expect(page).to have_css("[role=alert]", text: /broken\.geojson was not brought in\. The file is not JSON/)
+        expect_accessible
+        click_button("Undo")
+        expect(page).to have_css("aside li:first-child", text: "Huts")
+      end
+    end
+
+    it "takes a file that is dropped on the map" do
+      drop = <<~JS
+        const data = new DataTransfer();
+        data.items.add(new File([JSON.stringify({type: "Point", coordinates: [-10.68, 58.88]})], "posts.geojson", {type: "application/geo+json"}));
+        const target = document.querySelector("[data-ground]");
+        for (const kind of ["dragover", "drop"]) target.dispatchEvent(new DragEvent(kind, {bubbles: true, cancelable: true, dataTransfer: data}));
+      JS
+      expect(page).to have_css("[data-ground=drawn]")
+      page.execute_script(drop)
+      expect(page).to have_css("aside li:first-child", text: "posts")
+      click_button("Undo")
+    end
+
+    it "shows in a second tab what was changed in the first" do
+      expect(page).to have_css("h1", text: "Skarrow Moss")
+      second = open_new_window
+      within_window(second) { visit "/books/#{@book.id}/ground" }
+      type_value("Title of the book", "Skarrow Moss, revised")
+      keep
+      within_window(second) { expect(page).to have_css("h1", text: "Skarrow Moss, revised") }
+      second.close
+      click_button("Undo")
+      expect(page).to have_css("h1", text: /\ASkarrow Moss\z/)
+    end
+  end
+
+  describe "Sheet" do
+    before { visit "/books/#{@book.id}/sheet" }
+
+    it "changes the page with live content; the scale is held" do
+      expect(page).to have_text("The frame is 314 mm × 261 mm and shows 785 × 652.5 m at 1:2,500")
+      expect(page).to have_css("[data-sheet='1'] svg text", text: "A1")
+      expect_accessible
+      choose("Page size", "A4")
+      expect(page).to have_text("and shows 477.5 × 435 m at 1:2,500")
+      choose("Design", "Foot panel")
+      choose("Orientation", "portrait")
+      choose("Binding edge", "no side")
+      expect(page).to have_text(/The frame is 174 mm × 231 mm/)
+      expect(page).to have_css("[data-sheet='1'] svg text", text: /Sheet 1 of/)
+      4.times { click_button("Undo") && expect(page).to(have_text("All changes kept")) }
+      expect(page).to have_text("The frame is 314 mm × 261 mm")
+    end
+
+    it "refuses margins larger than the page, and a gutter that leaves nothing" do
+      type_value("Margins, all four", "150")
+      click_button("Keep")
+      expect(page).to have_css("[role=dialog] [role=alert]", text: /margins leave .* make them smaller/i)
+      find("[role=dialog] input").send_keys(:escape)
+      expect(page).to have_no_css("[role=dialog]")
+      type_value("Gutter, the extra room on the bound edge", "20")
+      keep
+      expect(page).to have_text("The frame is 306 mm × 261 mm")
+      click_button("Undo")
+      expect(page).to have_text("The frame is 314 mm × 261 mm")
+    end
+
+    it "says beside the text which value it does not know" do
+      field = find_field("Sheet name")
+      field.set("{{ sheet.nane }}")
+      field.send_keys(:tab)
+      expect(page).to have_css("aside [role=alert]", text: /asks for “nane”, which this sheet does not know; use one of/)
+      field.set("Blatt {{ sheet.name }}")
+      field.send_keys(:enter)
+      expect(page).to have_css("svg text", text: "Blatt A1")
+      click_button("Undo")
+      expect(page).to have_css("svg text", text: /\AA1\z/)
+    end
+  end
+
+  it "shows its keys, dark colours, and each step is accessible in them" do
+    visit "/books/#{@book.id}/weave"
+    expect(page).to have_css("[data-ground=drawn]")
+    find("body").send_keys("?")
+    expect(page).to have_css("[role=dialog]", text: "Page Down")
+    find("[role=dialog]").send_keys(:escape)
+    click_button("Dark colours")
+    %w[ground sheet weave proof press].each do |step|
+      visit "/books/#{@book.id}/#{step}"
+      expect(page).to have_css("footer button")
+      expect_accessible
+    end
+    click_button("Light colours")
+  end
+
+  it "says so when there is no such book" do
+    visit "/books/999999/weave"
+    expect(page).to have_css("[role=alert]", text: "That is not here")
+  end
+end

@@ -1,0 +1,129 @@
+# frozen_string_literal: true
+
+require "browser_helper"
+
+# The way of a newcomer: see the demo, change the scale, leaf through, print.
+RSpec.describe "A newcomer", type: :feature do
+  before(:all) { @book = demo_book }
+
+  it "sees the demo book, and what a scale would come to before it is kept" do
+    visit "/"
+    expect(page).to have_css("h1", text: "Skarrow Moss")
+    expect(page).to have_css("[data-ground=drawn] svg")
+    count = App::Cell.count
+    expect(page).to have_text("#{count} sheets, each 785 × 652.5 m of ground. Nothing left out.")
+    expect(page).to have_css("footer button", count: count)
+    expect_accessible
+    type_value("Scale", "5000")
+    expect(page).to have_css("[role=dialog] [role=status]", text: /\d+ sheets of 1,570 × 1,305 m\. Nothing left out\./)
+    expect(page).to have_text("It would be")
+    expect(App::GridIndex.first.settings["scale"]).to eq(2500)
+    click_button("Drop")
+    expect(page).to have_no_text("It would be")
+    expect(App::Cell.count).to eq(count)
+  end
+
+  it "changes the scale and sees the cells change; undo puts it back; a reload shows the same" do
+    visit "/books/#{@book.id}/weave"
+    before = App::Cell.count
+    type_value("Scale", "1:5,000")
+    keep
+    expect(page).to have_css("footer button", maximum: before - 1)
+    after = App::Cell.count
+    expect(after).to be < before
+    visit current_path
+    expect(page).to have_css("footer button", count: after)
+    expect(value("Scale")["aria-label"]).to eq("Scale: 1:5,000")
+    click_button("Undo")
+    expect(page).to have_css("footer button", count: before)
+    find("body").send_keys([:control, :shift, "z"])
+    expect(page).to have_css("footer button", count: after)
+    find("body").send_keys([:control, "z"])
+    expect(page).to have_css("footer button", count: before)
+  end
+
+  it "is told in words what cannot be done, beside the field" do
+    visit "/books/#{@book.id}/weave"
+    {"0" => /more than 0/, "-5" => /more than 0/, "house" => /Write a scale/, "10" => /would make up to [\d,]+ cells/}.each do |text, sentence|
+      type_value("Scale", text)
+      click_button("Keep")
+      expect(page).to have_css("[role=dialog] [role=alert]", text: sentence)
+      find("[role=dialog] input").send_keys(:escape)
+      expect(page).to have_no_css("[role=dialog]")
+    end
+    type_value("Overlap of neighbours", "400")
+    expect(page).to have_css("[role=dialog] [role=alert]", text: /leaves nothing of a frame/)
+    find("[role=dialog] input").send_keys(:escape)
+    expect(App::Edit.last&.label).to eq("Scale")
+  end
+
+  it "takes a neighbouring scale with one click" do
+    visit "/books/#{@book.id}/weave"
+    find("section[aria-label='Neighbouring scales'] button", text: "1:4,000").click
+    expect(page).to have_css("button[aria-label='Scale: 1:4,000']")
+    click_button("Undo")
+    expect(page).to have_css("button[aria-label='Scale: 1:2,500']")
+  end
+
+  it "leafs through the sheets, jumps by name, and looks closer" do
+    visit "/books/#{@book.id}/proof"
+    expect(page).to have_css("[data-sheet='1'] svg", visible: :all)
+    expect(page).to have_css("[data-sheet='1'] svg text", text: "Skarrow Moss")
+    find("body").send_keys(:page_down)
+    expect(page).to have_css("[data-sheet='2'] svg text", text: "1:2,500")
+    expect(page).to have_current_path(/sheet=2/)
+    expect_accessible
+    click_button("Last sheet")
+    expect(page).to have_css("[data-sheet='#{App::Cell.count}']")
+    find("body").send_keys("/")
+    find("input[aria-label='Go to a sheet by name']").send_keys("C3", :enter)
+    number = App::Cell.find_by!(name: "C3").number
+    expect(page).to have_css("[data-sheet='#{number}'] svg text", text: /\AC3\z/)
+    width = find("[data-sheet='#{number}']").native.size.width
+    find("button", text: /\d+ %/).click
+    # 420 mm at 96 pixels an inch.
+    expect(find("[data-sheet='#{number}']").native.size.width).to be_within(2).of(420 * 96 / 25.4)
+    expect(width).to be < 1000
+    visit current_url
+    expect(page).to have_css("[data-sheet='#{number}']")
+  end
+
+  it "presses some sheets, sees progress, and gets the PDF; the run is still there after a reload" do
+    worker do
+      visit "/books/#{@book.id}/press"
+      expect(page).to have_text("Nothing has been pressed yet.")
+      type_value("Which sheets", "1-3, 7")
+      click_button("Keep")
+      click_button("Press")
+      expect(page).to have_css("[data-run]", text: "1-3, 7 (4 sheets)")
+      expect(page).to have_text("Done", wait: 40)
+      expect_accessible
+      link = find("a", text: /Download/)
+      file = Net::HTTP.get(URI(link[:href]))
+      expect(file).to start_with("%PDF-1.7")
+      Dir.mktmpdir do |folder|
+        File.binwrite("#{folder}/got.pdf", file)
+        expect(outside("pdfinfo", "#{folder}/got.pdf")).to match(/Pages:\s+4/)
+      end
+      visit current_path
+      expect(page).to have_css("[data-run]", text: "Done")
+    end
+  end
+
+  it "stops a run" do
+    visit "/books/#{@book.id}/press"
+    click_button("Press")
+    expect(page).to have_text("Waiting for a worker")
+    find("button", text: "Stop").click
+    expect(page).to have_text("Stopped")
+    expect(App::PressRun.last.state).to eq("cancelled")
+  end
+
+  it "is told which sheet does not exist" do
+    visit "/books/#{@book.id}/press"
+    type_value("Which sheets", "900")
+    click_button("Keep")
+    click_button("Press")
+    expect(page).to have_css("[role=alert]", text: /There is no sheet “900”/)
+  end
+end

@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+# For specs that drive the real interface in headless Chromium: `bin/test browser`.
+require_relative "app_helper"
+require "capybara/rspec"
+require "selenium-webdriver"
+
+Capybara.register_driver(:chromium) do |app|
+  profile = Dir.mktmpdir("chromium")
+  at_exit { FileUtils.rm_rf(profile) }
+  options = Selenium::WebDriver::Options.chrome(binary: "/usr/bin/chromium", args: %W[
+    --headless --no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking
+    --disable-component-update --disable-sync --window-size=1280,900 --user-data-dir=#{profile}
+  ])
+  Capybara::Selenium::Driver.new(app, browser: :chrome, options: options, service: Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver"))
+end
+
+Capybara.app = SERVER
+Capybara.server = :puma, {Silent: true, Threads: "1:4"}
+Capybara.server_host = "127.0.0.1"
+Capybara.default_driver = :chromium
+Capybara.default_max_wait_time = 15
+Capybara.save_path = Dir.tmpdir
+Capybara.enable_aria_label = true
+
+module BrowserSpecs
+  # The demo book, freshly in the database.
+  def demo_book
+    empty_database
+    App::NewBook.from_folio(TileLoom::Book::Folio.read(SmallBooks::DEMO))
+  end
+
+  # A value of the statement, by the label that a screen reader says.
+  def value(label) = find(:css, "button[aria-haspopup=dialog][aria-label^='#{label}: ']")
+
+  def type_value(label, text)
+    value(label).click
+    within("[role=dialog]") { find("input").set(text) }
+  end
+
+  def keep
+    click_button("Keep")
+    expect(page).to have_no_css("[role=dialog]")
+    expect(page).to have_text("All changes kept")
+  end
+
+  def choose(label, title)
+    value(label).click
+    within("[role=dialog]") { find("[role=menuitem]", text: title, match: :prefer_exact).click }
+    expect(page).to have_no_css("[role=dialog]")
+  end
+
+  # axe-core finds nothing on this page at WCAG 2.2 AA.
+  def expect_accessible
+    page.execute_script(File.read(File.join(TileLoom::ROOT, "web/node_modules/axe-core/axe.min.js"))) unless page.evaluate_script("!!window.axe")
+    found = page.evaluate_async_script("axe.run(document, {runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']}).then(arguments[0])")
+    problems = found["violations"].map { |violation| "#{violation["id"]}: #{violation["help"]} #{violation["nodes"].first(3).map { |node| node["html"][0, 160] }}" }
+    expect(problems).to eq([])
+  end
+
+  def worker
+    pid = Process.spawn({"DELAYED_SILENT" => "1"}, File.join(TileLoom::ROOT, "bin/worker"), out: File::NULL, err: File::NULL)
+    yield
+  ensure
+    Process.kill("TERM", pid)
+    Process.wait(pid)
+  end
+end
+
+RSpec.configure { |config| config.include BrowserSpecs, type: :feature }

@@ -1,0 +1,21 @@
+import { Box, Button, Typography } from "@mui/material";
+import { Component, type ReactNode } from "react";
+
+// When the page itself fails: say so, and offer the way back. All changes are with the server already.
+export class Mishap extends Component<{ children: ReactNode }, { failed: boolean }> {
+  override state = { failed: false };
+
+  static getDerivedStateFromError() {
+    return { failed: true };
+  }
+
+  override render() {
+    if (!this.state.failed) return this.props.children;
+    return (
+      <Box component="main" role="alert" sx={{ display: "grid", placeContent: "center", gap: 2, height: "100%", p: 4 }}>
+        <Typography component="h1" variant="h2">This page has failed. Your changes are kept.</Typography>
+        <Button variant="contained" onClick={() => window.location.reload()}>Show the book again</Button>
+      </Box>
+    );
+  }
+}
