@@ -1,0 +1,105 @@
+# frozen_string_literal: true
+
+require "tmpdir"
+
+module Bench
+  # What is measured, each a row of the table: [what, value].
+  class Measures
+    def initialize(folio_path)
+      @folio_path = folio_path
+    end
+
+    def rows
+      [*demo_rows, *generated_rows, *memory_rows]
+    end
+
+    private
+
+    def clock = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+
+    def percentiles(times)
+      sorted = times.sort
+      [0.5, 0.95].map { |share| sorted[((sorted.length - 1) * share).round] * 1000 }
+    end
+
+    def demo
+      @demo ||= TileLoom::Book::Folio.read(@folio_path).then { |folio| [folio.document, folio.source] }
+    end
+
+    def generated(scale)
+      @source ||= TileLoom::Ground::MemorySource.new(GeneratedGround.layers)
+      [TileLoom::Book::Document.new(GeneratedGround.settings(scale)), @source]
+    end
+
+    def proofs((book, source), cells)
+      count = cells.length
+      draw = ->(cell) { TileLoom::Output::Svg.new(TileLoom::Sheet::Composer.new(book: book, source: source, cell: cell, count: count).drawing, size: false).to_s }
+      cells.first(10).each(&draw)
+      percentiles(cells.map { |cell| clock.then { |start| draw.call(cell).then { clock - start } } })
+    end
+
+    def milliseconds(pair) = format("%.0f ms · %.0f ms", *pair)
+
+    def demo_rows
+      book, source = demo
+      cells = book.cells(source)
+      database = DatabaseProofs.new(@folio_path).times
+      one = press_rate(demo, cells * 4, 1)
+      two = press_rate(demo, cells * 4, 2)
+      [
+        ["Demo, proof SVG of a sheet from memory, p50 · p95", milliseconds(proofs(demo, cells * 4))],
+        ["Demo, proof SVG of a sheet from the database, p50 · p95", milliseconds(percentiles(database))],
+        ["Demo, sheets to PDF a second, one process · two", format("%.1f · %.1f", one[0], two[0])],
+        ["Demo, bytes a sheet", format("%d", one[1])]
+      ]
+    end
+
+    def generated_rows
+      wide = generated(8_000)
+      cells = wide[0].cells(wide[1])
+      vertices = cells.first(20).sum { |cell| wide[1].features("lines", cell.ground.box).sum { |feature| drawn(feature, cell) } } / 20
+      one = press_rate(wide, cells, 1)
+      two = press_rate(wide, cells, 2)
+      [
+        ["Million vertices, 1:8,000, vertices on a sheet before thinning", vertices.to_s],
+        ["Million vertices, 1:8,000, proof SVG, p50 · p95", milliseconds(proofs(wide, cells))],
+        ["Million vertices, 1:8,000, sheets to PDF a second, one process · two", format("%.1f · %.1f", one[0], two[0])],
+        ["Million vertices, 1:8,000, bytes a sheet", format("%d", one[1])]
+      ]
+    end
+
+    def drawn(feature, cell)
+      box = cell.ground.box
+      TileLoom::Geometry::Geos.read(feature.wkb).clip_by_rect(*box.to_a).num_coordinates
+    end
+
+    # [sheets a second, bytes a sheet]
+    def press_rate((book, source), cells, processes)
+      press = TileLoom::Output::Press.new(book: book, source: source)
+      Dir.mktmpdir do |folder|
+        file = File.join(folder, "bench.pdf")
+        start = clock
+        press.bind(TileLoom::Output::Parallel.new(processes: processes).map(cells) { |cell| press.page(cell, count: cells.length) }, file)
+        [cells.length / (clock - start), File.size(file) / cells.length]
+      end
+    end
+
+    # Peak memory of a process that prints so many sheets of the generated ground at 1:2,500.
+    def memory_rows
+      [20, 200, 1000].map do |count|
+        reader, writer = IO.pipe
+        pid = fork do
+          book, source = generated(2_500)
+          cells = book.cells(source).first(count)
+          press_rate([book, source], cells, 1)
+          writer.puts [cells.length, File.read("/proc/self/status")[/VmHWM:\s+(\d+)/, 1].to_i / 1024].join(" ")
+          exit!(0)
+        end
+        writer.close
+        Process.wait(pid)
+        printed, megabytes = reader.read.split.map(&:to_i)
+        ["Million vertices, 1:2,500, peak memory for #{printed} sheets", "#{megabytes} MB"]
+      end
+    end
+  end
+end
