@@ -17,6 +17,10 @@ module App
   LOADER.setup
 end
 
-App::Database.connect
+begin
+  App::Database.connect
+rescue TileLoom::Invalid => error
+  abort error.message
+end
 require "delayed_job_active_record"
 App::WorkerSettings.apply

@@ -36,6 +36,13 @@ module App
       TileLoom::Output::Svg.new(composer.drawing, size: false).to_s
     end
 
+    # The whole index as a small picture.
+    def key_svg
+      page = document.layout.page
+      drawing = TileLoom::Sheet::KeyDrawing.new(book: document, source: source, cells: cells, width_mm: page.width_mm / 4, height_mm: page.height_mm / 4).drawing
+      TileLoom::Output::Svg.new(drawing, size: false).to_s
+    end
+
     # The ground as a map for the screen: box in the book's reference, drawn at a size in pixels of
     # 1/96 inch, so that paper sizes look as they print. Far out, the map is drawn as if on a larger
     # paper and seen from afar, without names, so that it stays readable.

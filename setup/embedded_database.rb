@@ -27,7 +27,7 @@ module Setup
       create unless File.directory?(File.join(folder, "mysql"))
       launch
       true
-    rescue Errno::ENOSPC, Errno::EACCES, Errno::EROFS => error
+    rescue SystemCallError => error
       raise Failure, "The database folder #{folder} cannot be written: #{error.message}."
     end
 

@@ -12,7 +12,7 @@ begin
     puts "Adding the demo book"
     App::NewBook.from_folio(TileLoom::Book::Folio.read(File.join(App::ROOT, "demo/skarrow-moss.json")))
   end
-rescue ActiveRecord::ConnectionNotEstablished, ActiveRecord::StatementInvalid, Trilogy::Error => error
-  address = URI.parse(App::Database.url)
-  abort "The database at #{address.host}:#{address.port || 3306} does not answer as it should: #{error.message.lines.first.strip}"
+rescue ActiveRecord::ActiveRecordError, Trilogy::Error, URI::InvalidURIError, TileLoom::Invalid => error
+  address = App::Database.url.sub(%r{//[^@/]*@}, "//")
+  abort "The database at #{address} cannot be used: #{error.message.lines.first.strip}"
 end

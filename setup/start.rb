@@ -22,7 +22,7 @@ module Setup
       prepare
       @database = EmbeddedDatabase.new
       @database.start unless ENV["DATABASE_URL"]
-      Shell.run("ruby", "setup/prepare_data.rb", env: Gems::ENVIRONMENT, doing: "Preparing the data").then { |out| Shell.say(out) unless out.strip.empty? }
+      prepare_data
       start_children
       Shell.say "Tile Loom is at http://#{shown_host}:#{@port}/  (Ctrl-C stops it)"
       watch
@@ -63,6 +63,13 @@ module Setup
       front_end = FrontEnd.new
       front_end.install
       front_end.build
+    end
+
+    # Says itself, in one sentence, what is wrong with the database.
+    def prepare_data
+      out, err, status = Open3.capture3(Gems::ENVIRONMENT, "ruby", "setup/prepare_data.rb", chdir: Shell::ROOT)
+      Shell.say(out) unless out.strip.empty?
+      raise Failure, err.lines.last.to_s.strip unless status.success?
     end
 
     def start_children

@@ -48,6 +48,13 @@ module App
 
       def json(object) = JSON.generate(object)
 
+      # A drawing of a book at its revision, which a browser may keep.
+      def drawing(svg)
+        content_type "image/svg+xml"
+        cache_control :private, max_age: 3600
+        svg
+      end
+
       # Only JSON that says so: a form on another site cannot send it without asking first.
       def body_json
         halt_with(415, "This address takes application/json.") unless request.media_type == "application/json"

@@ -9,10 +9,7 @@ module App
         unless box.to_a.compact.length == 4 && box.to_a.all?(&:finite?) && box.width.positive? && box.height.positive?
           raise TileLoom::Invalid.new("“box” must be four numbers: west, south, east, north.")
         end
-        svg = Snapshot.of(book).ground_svg(box, number("width", 1..6000), number("height", 1..6000))
-        content_type "image/svg+xml"
-        cache_control :private, max_age: 3600
-        svg
+        drawing Snapshot.of(book).ground_svg(box, number("width", 1..6000), number("height", 1..6000))
       end
 
       post "/api/books/:book_id/layers" do

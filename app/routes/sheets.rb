@@ -7,11 +7,10 @@ module App
       get("/api/books/:book_id/sheets/:number/facts") { json(Snapshot.of(book).sheet_facts(whole(params["number"]))) }
 
       get "/api/books/:book_id/sheets/:number.svg" do
-        svg = Snapshot.of(book).sheet_svg(whole(params["number"]), thumb: params["thumb"] == "1")
-        content_type "image/svg+xml"
-        cache_control :private, max_age: 3600
-        svg
+        drawing Snapshot.of(book).sheet_svg(whole(params["number"]), thumb: params["thumb"] == "1")
       end
+
+      get("/api/books/:book_id/key.svg") { drawing Snapshot.of(book).key_svg }
     end
   end
 end

@@ -62,7 +62,7 @@ RSpec.describe "bin/loom" do
     done, out, err = loom("new", "--data", only, "--area", "europe", "--scale", "10000000", "--page", "A3", "--landscape", "--reference", conic, "--title", "Countries", "--out", "#{@folder}/countries.json")
     expect([done, err]).to eq([true, ""])
     expect(out).to include("A book of 1 layer in")
-    done, out, err = loom("make", "#{@folder}/countries.json", "--out", "#{@folder}/countries.pdf")
+    done, _, err = loom("make", "#{@folder}/countries.json", "--out", "#{@folder}/countries.pdf")
     expect([done, err]).to eq([true, ""])
     folio = TileLoom::Book::Folio.read("#{@folder}/countries.json")
     expect(folio.source.features("europe", nil).length).to be_between(40, counts)

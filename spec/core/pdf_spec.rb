@@ -97,7 +97,7 @@ RSpec.describe TileLoom::Output::Pdf do
   [["EPSG:25829", [403_000, 6_528_000], 27.0], ["EPSG:2277", [3_100_000, 10_100_000], 0.0], ["EPSG:3035", [4_500_000, 3_200_000], -12.0], ["EPSG:28355", [273_741, 5_796_489], 0.0]].each do |reference, centre, rotation|
     it "is placed on earth in #{reference}, turned by #{rotation}°" do
       area = rectangle(centre[0], centre[1], centre[0] + 10, centre[1] + 10)
-      book, source = small_book([area], reference: reference, scale: 5000)
+      book, source = small_book([area], scale: 5000, reference: reference)
       cell = book.cells(source).first
       cell.ground = TileLoom::Geometry::TurnedRectangle.new(cell.ground.centre_x, cell.ground.centre_y, cell.ground.width, cell.ground.height, rotation)
       pdf = press(book, source, @folder, cells: [cell])

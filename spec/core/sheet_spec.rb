@@ -14,7 +14,7 @@ RSpec.describe TileLoom::Sheet do
       it "is as long as GeographicLib's geodesic says, in #{reference}" do
         centre = {"EPSG:25829" => [403_000, 6_528_000], "EPSG:3857" => [500_000, 8_400_000], "EPSG:2277" => [3_100_000, 10_100_000], "EPSG:3035" => [5_400_000, 4_900_000]}[reference]
         area = rectangle(centre[0], centre[1], centre[0] + 100, centre[1] + 100)
-        book, source = small_book([area], reference: reference, scale: 5000)
+        book, source = small_book([area], scale: 5000, reference: reference)
         sheet = composer(book, source)
         element = book.layout.elements.find { |known| known.kind == "scale_bar" }
         length = element.length_for(sheet.view, element.box(sheet.page))

@@ -72,19 +72,19 @@ module TileLoom
         Reference::Crs.find(code)
       end
 
-      def original(item, index)
-        unless item.is_a?(Hash) && item["type"] == "Feature"
+      def original(entry, index)
+        unless entry.is_a?(Hash) && entry["type"] == "Feature"
           raise Invalid.new("Feature #{index + 1} of the file is not a GeoJSON Feature.")
         end
-        attributes = (item["properties"] || {}).to_h
-        name = "Feature #{index + 1}#{title_of(item, attributes)}"
-        return nil if item["geometry"].nil?
+        attributes = (entry["properties"] || {}).to_h
+        name = "Feature #{index + 1}#{title_of(entry, attributes)}"
+        return nil if entry["geometry"].nil?
         Original.new(id: index + 1, name: name, attributes: attributes.transform_values { |value| plain(value) },
-          wkb: encode(item["geometry"], name, 0))
+          wkb: encode(entry["geometry"], name, 0))
       end
 
-      def title_of(item, attributes)
-        key = item["id"] || attributes["name"] || attributes["code"]
+      def title_of(entry, attributes)
+        key = entry["id"] || attributes["name"] || attributes["code"]
         key ? " (#{key.to_s[0, 40]})" : ""
       end
 

@@ -1,0 +1,90 @@
+# frozen_string_literal: true
+
+require "app_helper"
+
+RSpec.describe App::MergePatch do
+  # RFC 7396, appendix A: the table of examples.
+  [
+    [{"a" => "b"}, {"a" => "c"}, {"a" => "c"}], [{"a" => "b"}, {"b" => "c"}, {"a" => "b", "b" => "c"}], [{"a" => "b"}, {"a" => nil}, {}],
+    [{"a" => "b", "b" => "c"}, {"a" => nil}, {"b" => "c"}], [{"a" => ["b"]}, {"a" => "c"}, {"a" => "c"}], [{"a" => "c"}, {"a" => ["b"]}, {"a" => ["b"]}],
+    [{"a" => {"b" => "c"}}, {"a" => {"b" => "d", "c" => nil}}, {"a" => {"b" => "d"}}], [{"a" => [{"b" => "c"}]}, {"a" => [1]}, {"a" => [1]}],
+    [["a", "b"], ["c", "d"], ["c", "d"]], [{"a" => "b"}, ["c"], ["c"]], [{"a" => "foo"}, nil, nil], [{"a" => "foo"}, "bar", "bar"],
+    [{"e" => nil}, {"a" => 1}, {"e" => nil, "a" => 1}], [[1, 2], {"a" => "b", "c" => nil}, {"a" => "b"}], [{}, {"a" => {"bb" => {"ccc" => nil}}}, {"a" => {"bb" => {}}}]
+  ].each do |target, patch, result|
+    it("turns #{target} by #{patch} into #{result}") { expect(described_class.apply(target, patch)).to eq(result) }
+  end
+end
+
+RSpec.describe App::BookChanges do
+  before { empty_database }
+
+  let(:book) { kept_book }
+
+  def change(patch, label: "Test") = described_class.new(book).apply(patch, label: label)
+
+  it "records what was before and after, once for each change that changes anything" do
+    change({"title" => "Other"})
+    change({"title" => "Other"})
+    expect(App::Edit.count).to eq(1)
+    expect(App::Edit.first.before["title"]).to eq("Test moss")
+    expect(App::Edit.first.after["title"]).to eq("Other")
+  end
+
+  it "weaves anew when scale, frame or study area changes, and not for a title or a style" do
+    woven = -> { book.reload.index.cells.pluck(:id) }
+    ids = woven.call
+    change({"title" => "Other"})
+    layers = book.reload.settings["layers"]
+    layers[0]["rules"][0]["title"] = "Moss"
+    change({"layers" => layers})
+    expect(woven.call).to eq(ids)
+    [{"index" => {"overlap_mm" => 9}}, {"layout" => {"page" => {"margins_mm" => {"left" => 20}}}}, {"index" => {"area" => "dams"}}].each do |patch|
+      before = woven.call
+      change(patch)
+      expect(woven.call & before).to be_empty
+    end
+    expect(book.index.cells.first.to_core.ground.width).to be_within(1e-9).of(book.document.layout.frame_box.width * 2.5)
+  end
+
+  it "keeps the features of a layer that was taken out, so that undo brings it back" do
+    change({"layers" => book.settings["layers"].first(1)})
+    expect(book.reload.settings["layers"].map { |layer| layer["id"] }).to eq(["area"])
+    expect(App::Feature.count).to eq(21)
+    described_class.new(book).undo
+    expect(book.reload.settings["layers"].map { |layer| layer["id"] }).to eq(%w[area dams])
+  end
+
+  it "undoes many steps and redoes them all to the same document" do
+    settings = [book.settings]
+    [{"title" => "A"}, {"index" => {"scale" => 5000}}, {"layout" => {"page" => {"size" => "A4"}}}, {"index" => {"room" => "20 m"}}].each do |patch|
+      change(patch)
+      settings << book.reload.settings
+    end
+    (settings.length - 2).downto(0) { |step| expect(described_class.new(book).undo.reload.settings).to eq(settings[step]) }
+    described_class.new(book).undo
+    expect(book.reload.settings).to eq(settings.first)
+    1.upto(settings.length - 1) { |step| expect(described_class.new(book).redo.reload.settings).to eq(settings[step]) }
+  end
+
+  it "leaves nothing half-written when the weave fails at the end" do
+    before = book.settings
+    allow_any_instance_of(App::GridIndex).to receive(:keep).and_raise("no ink")
+    expect { change({"index" => {"scale" => 5000}}) }.to raise_error("no ink")
+    expect(App::Book.find(book.id).settings).to eq(before)
+    expect(App::Edit.count).to eq(0)
+  end
+end
+
+RSpec.describe App::GeometryType do
+  before { empty_database }
+
+  # MariaDB as the independent reader of what we write.
+  it "writes geometries that MariaDB reads as the same" do
+    book = kept_book
+    feature = App::Layer.find_by!(book_id: book.id, key: "dams").features.order(:identity).first
+    text, valid = ActiveRecord::Base.connection.select_rows("SELECT ST_AsText(shape), ST_IsSimple(shape) FROM features WHERE id = #{feature.id}").first
+    expect(text).to eq("POINT(402050 6528500)")
+    expect(valid).to eq(1)
+    expect(TileLoom::Geometry::Wkb.each_run(feature.shape).first[1].map { |number| number.round(6) }).to eq([402_050, 6_528_500])
+  end
+end

@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+RSpec.describe TileLoom::Type do
+  # HarfBuzz, an independent shaper; kerning and ligatures off, as on our sheets.
+  it "measures text as HarfBuzz does" do
+    ["Skarrow Moss", "404 500 · 1:2,500", "58°53′30″N", "Loch Skarrow, Àird nan Eòin", "Grid north"].each do |string|
+      described_class::Library::FACES.each_value do |face|
+        shaped = JSON.parse(outside("hb-shape", "--output-format=json", "--features=-kern,-liga,-clig,-calt", face.file, string))
+        expect(shaped.map { |glyph| glyph["g"] }).not_to include(0, ".notdef")
+        units = shaped.sum { |glyph| glyph["ax"] }
+        expect(face.width_mm(string, 10)).to be_within(1e-9).of(units * 10 / face.units_per_em * 25.4 / 72), "#{string} in #{face.key}"
+      end
+    end
+  end
+
+  it "ships Latin, Greek and Cyrillic in its sans" do
+    sans = described_class::Library.face("sans")
+    expect(sans.shows?("Åßç Ωμέγα Жизнь “–” ′″°×½")).to be(true)
+    expect(sans.shows?("漢")).to be(false)
+  end
+
+  it("names the faces there are") { expect { described_class::Library.face("comic") }.to invalid(/use one of sans, sans-semibold/) }
+
+  it "sets lines at each side and height of a box" do
+    box = TileLoom::Geometry::Box.at(10, 20, 50, 30)
+    face = described_class::Library.face("sans")
+    set = ->(**options) { described_class::Setting.new(face: face, size_pt: 10, **options).set("Moss", box).first }
+    width = face.width_mm("Moss", 10)
+    expect(set.call.x).to eq(10)
+    expect(set.call(align: "right").x + width).to be_within(1e-9).of(60)
+    expect(set.call(align: "centre").x + width / 2).to be_within(1e-9).of(35)
+    top, middle, bottom = %w[top middle bottom].map { |anchor| set.call(anchor: anchor).y }
+    expect(middle - top).to be_within(1e-9).of(bottom - middle)
+    expect(top).to be_between(20, 20 + 12 * 25.4 / 72)
+  end
+
+  it "keeps a word that is wider than its box on a line of its own" do
+    setting = described_class::Setting.new(face: described_class::Library.face("sans"), size_pt: 10)
+    expect(setting.lines("a Restoration b", 8)).to eq(%w[a Restoration b])
+  end
+end
