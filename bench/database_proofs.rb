@@ -11,16 +11,10 @@ module Bench
 
     # Seconds for each sheet, four times over.
     def times
-      Dir.mktmpdir("tile-loom-bench") do |folder|
-        port = TCPServer.open("127.0.0.1", 0) { |server| server.addr[1] }
-        server = Setup::EmbeddedDatabase.new(folder: File.join(folder, "mariadb"), port: port)
-        $stdout.sync = true
-        server.start
-        out, status = Open3.capture2({"DATABASE_PORT" => port.to_s, "DATABASE_URL" => nil}, "ruby", "--yjit", File.join(__dir__, "database_child.rb"), @folio_path)
+      Setup::EmbeddedDatabase.temporary do |environment|
+        out, status = Open3.capture2(environment, "ruby", "--yjit", File.join(__dir__, "database_child.rb"), @folio_path)
         raise "the database measurement failed" unless status.success?
         JSON.parse(out)
-      ensure
-        server&.stop
       end
     end
   end

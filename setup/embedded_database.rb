@@ -3,6 +3,7 @@
 require "etc"
 require "fileutils"
 require "socket"
+require "tmpdir"
 require_relative "shell"
 
 module Setup
@@ -11,6 +12,18 @@ module Setup
     SECONDS_TO_START = 60
 
     attr_reader :folder, :port
+
+    # A server on a free port that is gone after the block; yields the environment that leads to it.
+    def self.temporary
+      Dir.mktmpdir("tile-loom") do |folder|
+        port = TCPServer.open("127.0.0.1", 0) { |server| server.addr[1] }
+        database = new(folder: File.join(folder, "mariadb"), port: port)
+        database.start
+        yield({"DATABASE_URL" => nil, "DATABASE_PORT" => port.to_s, "DATABASE_NAME" => "tile_loom_test", "STORE" => File.join(folder, "store")})
+      ensure
+        database&.stop
+      end
+    end
 
     def initialize(folder: File.join(Shell::ROOT, "var/mariadb"), port: Integer(ENV.fetch("DATABASE_PORT", "33117")))
       @folder, @port = folder, port

@@ -75,7 +75,7 @@ module Setup
     def start_children
       environment = Gems::ENVIRONMENT
       @children[:worker] = Process.spawn(environment, "ruby", "--yjit", "bin/worker", chdir: Shell::ROOT, in: File::NULL, pgroup: true)
-      @children[:server] = Process.spawn(environment, "ruby", "--yjit", "-S", "bundle", "exec", "puma", "--silent", "--workers", "2", "--threads", "1:4", "--environment", "production",
+      @children[:server] = Process.spawn(environment, "ruby", "--yjit", "-S", "bundle", "exec", "puma", "--silent", "--config", "config/puma.rb",
         "--bind", "tcp://#{@bind.include?(":") ? "[#{@bind}]" : @bind}:#{@port}", "config.ru", chdir: Shell::ROOT, in: File::NULL, pgroup: true)
       wait_for_server
     end

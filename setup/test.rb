@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "socket"
-require "tmpdir"
 require_relative "debian_packages"
 require_relative "embedded_database"
 require_relative "front_end"
@@ -59,14 +57,9 @@ module Setup
     end
 
     def with_database
-      Dir.mktmpdir("tile-loom-test") do |folder|
-        port = TCPServer.open("127.0.0.1", 0) { |server| server.addr[1] }
-        server = EmbeddedDatabase.new(folder: File.join(folder, "mariadb"), port: port)
-        server.start
-        @database = {"DATABASE_URL" => nil, "DATABASE_PORT" => port.to_s, "DATABASE_NAME" => "tile_loom_test", "STORE" => File.join(folder, "store")}
+      EmbeddedDatabase.temporary do |environment|
+        @database = environment
         yield
-      ensure
-        server&.stop
       end
     end
   end

@@ -13,9 +13,8 @@ module App
     # attributes: a row's, by string names.
     def self.core_of(attributes)
       ground = TileLoom::Geometry::TurnedRectangle.new(*attributes.values_at("centre_x", "centre_y", "width", "height", "rotation_deg"))
-      scale = attributes["scale"]
       TileLoom::Weave::Cell.new(number: attributes["number"], name: attributes["name"], row: attributes["row"], column: attributes["column"],
-        scale: (scale == scale.to_i) ? scale.to_i : scale, ground: ground)
+        scale: TileLoom::Units::Number.tidy(attributes["scale"]), ground: ground)
     end
 
     def to_core = self.class.core_of(attributes)

@@ -7,6 +7,7 @@ module App
   module Routes
     # What all routes share: JSON in and out, errors as sentences, limits.
     class Base < Sinatra::Base
+      # The same limit as in config/puma.rb, which holds it for bodies of unknown length too.
       LARGEST_BODY = 64 * 1024 * 1024
 
       disable :static, :show_exceptions, :raise_errors, :dump_errors
@@ -47,6 +48,15 @@ module App
       end
 
       def json(object) = JSON.generate(object)
+
+      # The file of a form with what it is called and a title made of that.
+      def uploaded_file
+        upload = params["file"]
+        raise TileLoom::Invalid.new("Choose a GeoJSON file to bring in.") unless upload.is_a?(Hash) && upload[:tempfile]
+        name = File.basename(upload[:filename].to_s.dup.force_encoding(Encoding::UTF_8).scrub.tr("\\", "/"))
+        title = name.sub(/\.(geo)?json\z/i, "").tr("_", " ").strip[0, 200]
+        {tempfile: upload[:tempfile], name: name, title: title.empty? ? "Layer" : title}
+      end
 
       # A drawing of a book at its revision, which a browser may keep.
       def drawing(svg)

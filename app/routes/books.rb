@@ -5,7 +5,8 @@ module App
     # Books: list, read, new, change, undo, redo, in and out as one file.
     class Books < Base
       get "/api/books" do
-        json(Book.order(:id).map { |found| {"id" => found.id, "title" => found.title, "subtitle" => found.subtitle} })
+        sheets = GridIndex.joins(:cells).group(:book_id).count
+        json(Book.order(:id).map { |found| found.attributes.slice("id", "title", "subtitle", "revision").merge("sheets" => sheets.fetch(found.id, 0)) })
       end
 
       get("/api/books/:book_id") { json(Presenter.book(book)) }
@@ -32,6 +33,14 @@ module App
       get "/api/books/:book_id/file" do
         attachment("#{TileLoom::Book::Starter.id_for(book.title, [])}.json")
         BookExport.new(book)
+      end
+
+      # From one GeoJSON file; the reference is the UTM zone of the data unless it is named.
+      post "/api/books/start" do
+        upload = uploaded_file
+        made = FirstBook.new(text: upload[:tempfile].read, name: upload[:title], reference: params["reference"], scale: number("scale", 1..1_000_000_000), title: params["title"]).make
+        status 201
+        json({"id" => made.id})
       end
 
       post "/api/books" do

@@ -13,16 +13,13 @@ module App
       end
 
       post "/api/books/:book_id/layers" do
-        upload = params["file"]
-        raise TileLoom::Invalid.new("Choose a GeoJSON file to bring in.") unless upload.is_a?(Hash) && upload[:tempfile]
-        name = File.basename(upload[:filename].to_s.dup.force_encoding(Encoding::UTF_8).scrub.tr("\\", "/"))
-        title = name.sub(/\.(geo)?json\z/i, "").tr("_", " ").strip[0, 200]
-        title = "Layer" if title.empty?
+        upload = uploaded_file
+        title = upload[:title]
         reader = TileLoom::Ground::GeojsonReader.from_text(upload[:tempfile].read, target: TileLoom::Reference::Crs.find(book.reference))
         layer = nil
         BookChanges.new(book).record_import("Bring in #{title}") do
           key = TileLoom::Book::Starter.id_for(title, Layer.where(book_id: book.id).pluck(:key))
-          layer = LayerImport.new(book).keep(reader, key: key, title: title, name: name)
+          layer = LayerImport.new(book).keep(reader, key: key, title: title, name: upload[:name])
         end
         status 201
         json({"book" => Presenter.book(book.reload), "layer" => layer.key, "repairs" => reader.repairs.first(20), "repaired" => reader.repairs.length})

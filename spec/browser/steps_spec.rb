@@ -125,6 +125,34 @@ RSpec.describe "The steps", type: :feature do
     click_button("Light colours")
   end
 
+  it "starts a book from data, and opens one that was taken as a file" do
+    visit "/books/#{@book.id}/weave"
+    click_link("All books")
+    expect(page).to have_css("main a", text: "Skarrow Moss")
+    expect_accessible
+    click_button("Start")
+    expect(page).to have_css("[role=alert]", text: "Choose the GeoJSON file that the new book is about.")
+    Dir.mktmpdir do |folder|
+      File.write("#{folder}/islet.geojson", JSON.generate({"type" => "Polygon", "coordinates" => [[[-10.70, 58.86], [-10.68, 58.86], [-10.68, 58.87], [-10.70, 58.86]]]}))
+      attach_file("GeoJSON file of the new book", "#{folder}/islet.geojson", visible: :all)
+      fill_in("Title", with: "The islet")
+      click_button("Start")
+      expect(page).to have_css("h1", text: "The islet")
+      expect(page).to have_css("footer button", minimum: 2)
+      made = App::Book.order(:id).last
+      File.write("#{folder}/islet.json", App::BookExport.new(made).to_a.join)
+      click_link("All books")
+      attach_file("Book file", "#{folder}/islet.json", visible: :all)
+      expect(page).to have_css("h1", text: "The islet")
+      expect(App::Book.count).to eq(3)
+      click_link("All books")
+      expect(page).to have_css("main a", text: "The islet", count: 2)
+      File.write("#{folder}/broken.json", "{}")
+      attach_file("Book file", "#{folder}/broken.json", visible: :all)
+      expect(page).to have_css("[role=alert]", text: /broken\.json was not opened\. “document” lacks/)
+    end
+  end
+
   it "says so when there is no such book" do
     visit "/books/999999/weave"
     expect(page).to have_css("[role=alert]", text: "That is not here")

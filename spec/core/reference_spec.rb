@@ -109,6 +109,16 @@ RSpec.describe TileLoom::Reference do
     end
   end
 
+  # GeographicLib's GeoConvert as the independent answer, with the wider zones of Norway and Svalbard.
+  it "finds the UTM zone of a place" do
+    [[-10.7, 58.9], [0, 0.1], [179.9, -40], [-180, 10], [5, 60], [2.9, 60], [8, 75], [10, 75], [35, 80], [151, -33]].each do |lon, lat|
+      theirs = outside("GeoConvert", "-u", input: "#{lat} #{lon}\n").split.first
+      hemisphere = (theirs[-1] == "s") ? 32_700 : 32_600
+      expect(described_class::Utm.code(lon, lat)).to eq("EPSG:#{hemisphere + theirs.to_i}"), "#{lon} #{lat}"
+    end
+    expect { described_class::Utm.code(0, 89) }.to invalid(/no UTM zone; name a polar reference/)
+  end
+
   it "holds the unit of a reference's axes" do
     expect(crs.find("EPSG:2277").unit.code).to eq("us-ft")
     expect(crs.find("EPSG:2225").metres_per_unit).to be_within(1e-12).of(1200 / 3937.0)

@@ -100,6 +100,10 @@ RSpec.describe TileLoom::Weave do
     line = TileLoom::Ground::Feature.new(id: 2, wkb: TileLoom::Geometry::Wkb.line([0.0, 0.0, 250.0, 0.0]), attributes: {})
     expect(weave([point], width_mm: 100, height_mm: 100, scale: 1000).cells.length).to eq(1)
     expect(weave([line], width_mm: 100, height_mm: 100, scale: 1000).cells.length).to eq(3)
+    # On the edge between two cells: a point must not fall between them.
+    posts = [0, 100, 200].map { |x| TileLoom::Ground::Feature.new(id: x, wkb: TileLoom::Geometry::Wkb.point(x.to_f, 0.0), attributes: {}) }
+    cells = weave(posts, width_mm: 100, height_mm: 100, scale: 1000).cells
+    [0, 100, 200].each { |x| expect(cells.any? { |cell| cell.ground.box.include?(x, 0) }).to be(true) }
   end
 
   it "says what is left out" do

@@ -5,6 +5,7 @@ import { BookContext, ChangingContext, useBookQuery, useChanging } from "./api/b
 import { get } from "./api/client";
 import { Frame } from "./frame/Frame";
 import { STEPS } from "./frame/steps";
+import { Shelf } from "./shelf/Shelf";
 import { GroundStep } from "./steps/GroundStep";
 import { PressStep } from "./steps/PressStep";
 import { ProofStep } from "./steps/ProofStep";
@@ -17,6 +18,7 @@ export function App() {
   return (
     <Routes>
       <Route path="/books/:book/:step" element={<OneBook />} />
+      <Route path="/books" element={<Shelf />} />
       <Route path="*" element={<FirstBook />} />
     </Routes>
   );
@@ -27,7 +29,7 @@ function FirstBook() {
   if (books.isError) return <Message text={books.error.message} />;
   if (!books.data) return <Waiting />;
   const first = books.data[0];
-  return first ? <Navigate replace to={`/books/${first.id}/weave`} /> : <Message text="There is no book yet. Restart with bin/start to add the demo book." />;
+  return first ? <Navigate replace to={`/books/${first.id}/weave`} /> : <Navigate replace to="/books" />;
 }
 
 function OneBook() {

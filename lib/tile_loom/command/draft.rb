@@ -14,15 +14,13 @@ module TileLoom
         layers = @options[:data].flat_map { |file| layers_of(file) }
         found = layers.each_with_object([]) { |layer, list| list << read(layer, crs, list.map { |item| item[:id] }, &said) }
         Book::Starter.document(title: @options[:title], reference: @options[:reference], area: area(found), layers: found,
-          scale: plain(@options[:scale]), size: @options[:page], orientation: @options[:landscape] ? "landscape" : "portrait", design: @options[:design]).tap do |document|
+          scale: Units::Number.tidy(@options[:scale]), size: @options[:page], orientation: @options[:landscape] ? "landscape" : "portrait", design: @options[:design]).tap do |document|
           findings = Book::Check.new(document).findings
           raise findings.first unless findings.empty?
         end
       end
 
       private
-
-      def plain(number) = (number == number.to_i) ? number.to_i : number
 
       def layers_of(file)
         raise Invalid.new("The data file #{file} does not exist.") unless File.file?(file)

@@ -19,7 +19,7 @@ module TileLoom
       # Scene::Drawing of the page.
       def drawing
         Scene::Drawing.new(width_mm: page.width_mm, height_mm: page.height_mm,
-          nodes: book.layout.elements.map { |element| element.draw(self) }, viewports: [viewport], title: title)
+          nodes: book.layout.elements.map { |element| element.draw(self) }, viewports: [viewport].compact, title: title)
       end
 
       def ground_drawing(view)
@@ -37,10 +37,12 @@ module TileLoom
 
       private
 
+      # nil where a corner of the frame lies beyond the earth, as in a view of the globe.
       def viewport
         order = view.ground.corners.each_slice(2).to_a.values_at(0, 3, 2, 1)
-        lonlat = view.to_geographic.forward(order.flatten, strict: true).each_slice(2)
-        Scene::Viewport.new(frame: view.frame, corners_lat_lon: lonlat.map(&:reverse), crs: view.crs, name: cell.name)
+        lonlat = view.to_geographic.forward(order.flatten)
+        return nil unless lonlat.all?(&:finite?)
+        Scene::Viewport.new(frame: view.frame, corners_lat_lon: lonlat.each_slice(2).map(&:reverse), crs: view.crs, name: cell.name)
       end
     end
   end

@@ -13,6 +13,9 @@ module TileLoom
         (text == "-0") ? "0" : text
       end
 
+      # A Float that is whole as an Integer, so that 2500.0 reads 2500.
+      def tidy(value) = (value == value.to_i) ? value.to_i : value
+
       # Groups of three, from five digits on or always: 12,500.
       def grouped(value, separator: ",", decimals: 0)
         whole, part = format("%.#{decimals}f", value).split(".")

@@ -18,18 +18,29 @@ module TileLoom
 
       def prepared = @prepared ||= geometry.to_prepared
 
-      # True where the rectangle shows part of the area; for an area with a surface, touching edges
-      # alone do not count.
+      # A cell must reach this share of its size into a surface; touching its edge alone does not count.
+      LEAST_REACH = 1e-7
+
+      # True where the rectangle shows part of the area. The cell is drawn in by a hair in place of asking
+      # whether it merely touches, which GEOS cannot prepare for.
       def meets?(rectangle)
-        cell = Geometry::Geos.polygon(rectangle.corners)
-        return false unless prepared.intersects?(cell)
-        geometry.area.zero? || !prepared.touches?(cell)
+        prepared.intersects?(Geometry::Geos.polygon(surface? ? drawn_in(rectangle).corners : rectangle.corners))
       end
 
       # The share of the area, in square reference units, on none of the rectangles.
       def left_out(rectangles)
         cover = Geometry::Geos.union(rectangles.map { |rectangle| Geometry::Geos.polygon(rectangle.corners) })
         geometry.difference(cover)
+      end
+
+      private
+
+      # Points and lines have no inside: one that lies on the edge of a cell needs that cell.
+      def surface? = @surface ||= geometry.is_a?(::Geos::Polygon) || geometry.is_a?(::Geos::MultiPolygon)
+
+      def drawn_in(rectangle)
+        share = 1 - 2 * LEAST_REACH
+        Geometry::TurnedRectangle.new(rectangle.centre_x, rectangle.centre_y, rectangle.width * share, rectangle.height * share, rectangle.rotation_deg)
       end
     end
   end

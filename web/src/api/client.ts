@@ -41,8 +41,14 @@ export async function post<T>(path: string, body: unknown, method = "POST", sign
   return answer<T>(await send(path, { method, headers: { "content-type": "application/json" }, body: JSON.stringify(body), signal }));
 }
 
-export async function upload<T>(path: string, file: File): Promise<T> {
+export async function upload<T>(path: string, file: File, fields: Record<string, string> = {}): Promise<T> {
   const form = new FormData();
   form.append("file", file);
+  for (const [name, value] of Object.entries(fields)) form.append(name, value);
   return answer<T>(await send(path, { method: "POST", body: form }));
+}
+
+// A file's own text as the body: a book that went out as one file.
+export async function sendFile<T>(path: string, file: File): Promise<T> {
+  return answer<T>(await send(path, { method: "POST", headers: { "content-type": "application/json" }, body: file }));
 }

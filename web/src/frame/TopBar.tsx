@@ -13,7 +13,7 @@ export function TopBar({ step, onHelp }: { step: StepId; onHelp: () => void }) {
   const book = useBook();
   return (
     <Box component="header" sx={{ display: "flex", alignItems: "stretch", height: 46, bgcolor: "ink.bar", color: "ink.onBar", flexShrink: 0 }}>
-      <Box component="img" src="/mark.svg" alt="Tile Loom" sx={{ width: 46, height: 46 }} />
+      <Tooltip title="All books"><Box component={Link} to="/books" aria-label="All books" sx={{ display: "block", "&:focus-visible": { outline: "2px solid #fffdf6", outlineOffset: -3 } }}><Box component="img" src="/mark.svg" alt="" sx={{ display: "block", width: 46, height: 46 }} /></Box></Tooltip>
       <Box sx={{ px: 1.75, width: 220, alignSelf: "center", overflow: "hidden" }}>
         <Typography component="h1" noWrap sx={{ fontSize: 15, fontWeight: 700, lineHeight: 1.15 }}>{book.document.title}</Typography>
         <Typography noWrap sx={{ fontSize: 12, color: "ink.quiet", lineHeight: 1.2 }}>{book.document.subtitle}</Typography>
