@@ -93,7 +93,7 @@ module Setup
 
     # Until Ctrl-C, or a child ends by itself.
     def watch
-      %w[TERM HUP].each { |signal| trap(signal) { Thread.main.raise(Interrupt) } }
+      %w[INT TERM HUP].each { |signal| trap(signal) { Thread.main.raise(Interrupt) } }
       ended = Process.wait
       name = @children.key(ended)
       @children.delete(name)
