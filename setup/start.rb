@@ -100,7 +100,9 @@ module Setup
       raise Failure, "The #{name || "database"} stopped by itself; Tile Loom stops too."
     end
 
+    # A second signal does not interrupt the stopping.
     def stop
+      %w[INT TERM HUP].each { |signal| trap(signal, "IGNORE") }
       @children.each_value { |pid| Process.kill("TERM", pid) rescue nil } # standard:disable Style/RescueModifier
       @children.each_value { |pid| Process.wait(pid) rescue nil } # standard:disable Style/RescueModifier
       @database&.stop
