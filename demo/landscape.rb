@@ -25,7 +25,7 @@ module Demo
           bay = 0.42 * Math.exp(-((angle - 1.75) / 0.22)**2) + 0.2 * Math.exp(-((angle - 4.1) / 0.16)**2)
           [CENTRE[0] + 1960 * Math.cos(angle) * (lobes - bay), CENTRE[1] + 1440 * Math.sin(angle) * (lobes - bay)]
         end
-        close(ring)
+        close(Curve.smooth(close(ring), 2).uniq)
       end
     end
 
@@ -37,18 +37,32 @@ module Demo
       end
     end
 
-    # Burns carry a name, gullies a number.
+    # Burns carry a name, gullies a number; each ends on the water that it joins.
     def water
       @water ||= begin
         names = BURNS.dup
-        chains.each_with_index.flat_map do |chain, index|
+        found = chains.each_with_index.flat_map do |chain, index|
           split = chain.index { |row, column| @drainage.flow[row][column] >= 1800 } || chain.length
           burn = chain.drop([split - 1, 0].max)
           [
-            ([line(course(chain.first(split + 1))), {"kind" => "gully", "number" => index + 1}] if split > 6),
-            ([line(course(burn)), {"kind" => "burn", "name" => ((burn.length > 60) ? names.shift.to_s : "")}] if burn.length > 6)
+            ([course(chain.first(split + 1)), {"kind" => "gully", "number" => index + 1}] if split > 6),
+            ([course(burn), {"kind" => "burn", "name" => ((burn.length > 60) ? names.shift.to_s : "")}] if burn.length > 6)
           ].compact
         end
+        join(found.map(&:first))
+        found.map { |points, attributes| [line(points), attributes] }
+      end
+    end
+
+    # Smoothing has moved the courses a little: the end of each is drawn to the nearest other one.
+    def join(courses)
+      lines = courses.map { |points| TileLoom::Geometry::Geos.read(TileLoom::Geometry::Wkb.line(points.flatten)) }
+      courses.each_with_index do |points, index|
+        last = TileLoom::Geometry::Geos.read(TileLoom::Geometry::Wkb.point(*points.last))
+        nearest = lines.each_with_index.reject { |_, other| other == index }.map(&:first).min_by { |other| other.distance(last) }
+        next unless nearest.distance(last).between?(0.01, 40)
+        place = nearest.interpolate(nearest.project(last))
+        points[-1] = [place.x, place.y]
       end
     end
 

@@ -1,6 +1,6 @@
 import { Box, Button, ButtonGroup } from "@mui/material";
 import { useQuery, keepPreviousData } from "@tanstack/react-query";
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
 import { useBook } from "../api/book";
 import { getText } from "../api/client";
 import { useShortcuts } from "../frame/useShortcuts";
@@ -34,6 +34,17 @@ export function PageView({ sheet }: { sheet: number }) {
   const perMm = zoom === null ? fit : zoom * PX_PER_MM;
   const left = Math.max((room.width - width * perMm) / 2, 20);
   const top = Math.max((room.height - height * perMm) / 2, 18);
+  // What is in the middle of the view stays there when the page grows or shrinks.
+  const before = useRef({ perMm, left, top });
+  useLayoutEffect(() => {
+    const element = surface.current;
+    const old = before.current;
+    before.current = { perMm, left, top };
+    if (!element || old.perMm === perMm) return;
+    const x = (element.scrollLeft + element.clientWidth / 2 - old.left) / old.perMm;
+    const y = (element.scrollTop + element.clientHeight / 2 - old.top) / old.perMm;
+    element.scrollTo(x * perMm + left - element.clientWidth / 2, y * perMm + top - element.clientHeight / 2);
+  }, [perMm, left, top]);
   const step = (factor: number) => setZoom(Math.min(Math.max((perMm / PX_PER_MM) * factor, 0.1), 8));
   const keys = useMemo(() => {
     const now = perMm / PX_PER_MM;

@@ -1,5 +1,5 @@
 import { Box, Button, TextField, Typography } from "@mui/material";
-import { useQuery } from "@tanstack/react-query";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useRef, useState, type FormEvent } from "react";
 import { Link, useNavigate } from "react-router";
 import { get, sendFile, upload } from "../api/client";
@@ -45,11 +45,21 @@ export function Shelf() {
   );
 }
 
+// Goes to a book that has just been made; the list of books is asked for anew.
+function useArrival() {
+  const navigate = useNavigate();
+  const client = useQueryClient();
+  return async (made: { id: number }) => {
+    await client.invalidateQueries({ queryKey: ["books"] });
+    await navigate(`/books/${made.id}/weave`);
+  };
+}
+
 const paper = { bgcolor: "background.paper", border: 1, borderColor: "divider", p: 2.25 };
 
 // A book from a GeoJSON file: its features are the study area until another layer is chosen.
 function Start({ onProblem }: { onProblem: (text: string | null) => void }) {
-  const navigate = useNavigate();
+  const arrive = useArrival();
   const input = useRef<HTMLInputElement>(null);
   const [file, setFile] = useState<File | null>(null);
   const [title, setTitle] = useState("");
@@ -64,8 +74,7 @@ function Start({ onProblem }: { onProblem: (text: string | null) => void }) {
     if (denominator === null) return onProblem("Write a scale, such as 2500 or 1:2,500.");
     setBusy(true);
     try {
-      const made = await upload<{ id: number }>("/api/books/start", file, { title, reference, scale: String(denominator) });
-      await navigate(`/books/${made.id}/weave`);
+      await arrive(await upload<{ id: number }>("/api/books/start", file, { title, reference, scale: String(denominator) }));
     } catch (error) {
       onProblem((error as Error).message);
       setBusy(false);
@@ -85,14 +94,13 @@ function Start({ onProblem }: { onProblem: (text: string | null) => void }) {
 }
 
 function Open({ onProblem }: { onProblem: (text: string | null) => void }) {
-  const navigate = useNavigate();
+  const arrive = useArrival();
   const input = useRef<HTMLInputElement>(null);
   const open = async (file: File | undefined) => {
     if (!file) return;
     onProblem(null);
     try {
-      const made = await sendFile<{ id: number }>("/api/books", file);
-      await navigate(`/books/${made.id}/weave`);
+      await arrive(await sendFile<{ id: number }>("/api/books", file));
     } catch (error) {
       onProblem(`${file.name} was not opened. ${(error as Error).message}`);
     }
