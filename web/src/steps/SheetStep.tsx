@@ -31,7 +31,7 @@ export function SheetStep() {
     <>
       <Statement answer={<>The frame is <b>{mm(book.frame.width_mm)} × {mm(book.frame.height_mm)}</b> and shows <b>{groundSize(book.frame.width_mm * scale / 1000, book.frame.height_mm * scale / 1000)}</b> at {ratio(scale)}; the scale is held when the page changes. {cell && <>Seen here: <b>{cell.name}</b>.</>}</>}>
         Print on{" "}
-        <ChoiceValue label="Page size" value={page.size} choices={book.sizes.map((size) => ({ value: size, title: size }))} onChoose={(size) => keepPage("Page size", { size })} />
+        <ChoiceValue label="Page size" value={page.size} choices={[...book.sizes.map((size) => ({ value: size, title: size })), { value: "custom", title: "custom", note: "width and height of your own" }]} onChoose={(size) => keepPage("Page size", size === "custom" ? { size, width_mm: book.frame.page_width_mm, height_mm: book.frame.page_height_mm } : { size })} />
         {" "}
         <ChoiceValue label="Orientation" value={page.orientation ?? "portrait"} choices={[{ value: "landscape", title: "landscape" }, { value: "portrait", title: "portrait" }]} onChoose={(orientation) => keepPage("Orientation", { orientation: orientation as Page["orientation"] })} />
         {" "}with margins of{" "}
@@ -62,6 +62,17 @@ function PageCard({ keepPage }: { keepPage: (label: string, patch: Partial<Page>
   const texts = layout.elements.filter((element) => element.kind === "text");
   return (
     <Card title="Page" note={`${mm(book.frame.page_width_mm)} × ${mm(book.frame.page_height_mm)}`}>
+      {layout.page.size === "custom" && (
+        <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1.5, mb: 2 }}>
+          {(["width_mm", "height_mm"] as const).map((side) => (
+            <Field key={side} label={side === "width_mm" ? "Width, upright" : "Height, upright"} unit="mm" value={String(layout.page[side] ?? "")} onKeep={async (text) => {
+              const length = readNumber(text);
+              if (length === null) throw new Error("Write millimetres, such as 300.");
+              await keepPage("Page size", { [side]: length });
+            }} />
+          ))}
+        </Box>
+      )}
       <Box component="h3" sx={{ fontSize: 13, color: "text.secondary", m: 0, mb: 0.5 }}>Margins</Box>
       <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1.5, mb: 2 }}>
         {EDGES.map((edge) => (
