@@ -24,7 +24,7 @@ module App
       end
     end
 
-    # Rows that came or went outside the document (an imported layer) are recorded by what it was before.
+    # Rows that come in the block (imported layers) are recorded by what the document was before.
     def record_import(label)
       locked(nil) do
         before = @book.settings

@@ -1,22 +1,22 @@
 # frozen_string_literal: true
 
 module App
-  # Brings features into a layer of a book, in batches; all of them or none.
+  # Brings features into a layer of a book, in batches.
   class LayerImport
     def initialize(book) = @book = book
 
-    # reader: TileLoom::Ground::GeojsonReader. style: nil for a sober one by kind of geometry.
-    # Returns the Layer.
-    def keep(reader, key:, title:, position: nil, visible: true, style: nil, name: nil)
-      ActiveRecord::Base.transaction do
-        layer = Layer.create!(book_id: @book.id, key: key, title: title, visible: visible, style: style || {"rules" => []},
-          position: position || next_position, original_reference: reader.source_reference.code, original_name: name.to_s[0, 250])
-        tally = store(reader, layer)
-        raise TileLoom::Invalid.new("The file holds no features with a geometry.") if tally[:count].zero?
-        layer.update!(feature_count: tally[:count], kind: kind(tally[:kinds]), **bounds(tally[:box]))
-        layer.update!(style: {"rules" => [{"title" => title, "symbol" => TileLoom::Book::Starter.symbol(layer.kind, colour(layer))}]}) unless style
-        layer
-      end
+    # reader: TileLoom::Ground::GeojsonReader. style: nil for a sober one by kind of geometry; removed:
+    # not shown yet; began: called with the row before its features come. Yields the count so far after
+    # each batch. Returns the Layer. The caller sees to it that a failure leaves nothing.
+    def keep(reader, key:, title:, position: nil, visible: true, style: nil, name: nil, removed: false, began: nil, &progress)
+      layer = Layer.create!(book_id: @book.id, key: key, title: title[0, 200], visible: visible, removed: removed, style: style || {"rules" => []},
+        position: position || next_position, original_reference: reader.source_reference.code, original_name: name.to_s[0, 250])
+      began&.call(layer)
+      tally = store(reader, layer, &progress)
+      raise TileLoom::Invalid.new("The file holds no features with a geometry.") if tally[:count].zero?
+      layer.update!(feature_count: tally[:count], kind: kind(tally[:kinds]), **bounds(tally[:box]))
+      layer.update!(style: {"rules" => [{"title" => layer.title, "symbol" => TileLoom::Book::Starter.symbol(layer.kind, colour(layer))}]}) unless style
+      layer
     end
 
     private
@@ -31,6 +31,7 @@ module App
         Feature.insert_all(pairs.map { |feature, original| row(layer, feature, original) })
         features = pairs.map(&:first)
         tally[:count] += features.length
+        yield tally[:count] if block_given?
         tally[:kinds] |= [TileLoom::Book::Starter.kind_of(features)]
         tally[:box] = [tally[:box], *features.map { |feature| TileLoom::Geometry::Geos.envelope(TileLoom::Geometry::Geos.read(feature.wkb)) }].compact.reduce { |a, b| a.union(b) }
       end

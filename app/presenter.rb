@@ -44,6 +44,10 @@ module App
        "sheet_width_m" => width, "sheet_height_m" => height, "left_out_m2" => answer.left_out_m2.round(1)}
     end
 
+    def arrival(arrival)
+      arrival.attributes.slice("id", "name", "bytes", "state", "report", "done", "total", "reason", "remarks")
+    end
+
     def run(run)
       {"id" => run.id, "sheets" => run.sheets, "state" => run.state, "total" => run.total, "done" => (run.state == "done") ? run.total : run.done,
        "reason" => run.reason, "bytes" => run.bytes, "created_at" => run.created_at.iso8601, "finished_at" => run.finished_at&.iso8601,

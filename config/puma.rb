@@ -4,5 +4,5 @@
 workers 2
 threads 1, 4
 environment "production"
-http_content_length_limit 64 * 1024 * 1024
+http_content_length_limit 2 * 1024**3 + 1024**2
 log_requests false

@@ -7,7 +7,6 @@ module App
   module Routes
     # What all routes share: JSON in and out, errors as sentences, limits.
     class Base < Sinatra::Base
-      # The same limit as in config/puma.rb, which holds it for bodies of unknown length too.
       LARGEST_BODY = 64 * 1024 * 1024
 
       disable :static, :show_exceptions, :raise_errors, :dump_errors
@@ -16,7 +15,8 @@ module App
 
       before do
         length = request.content_length.to_i
-        halt_with(413, "This is larger than #{LARGEST_BODY / 1024 / 1024} MB, the most that is taken at once.") if length > LARGEST_BODY
+        largest = request.path_info.end_with?("/arrivals") ? Arrivals::LARGEST_FILE : LARGEST_BODY
+        halt_with(413, "This is larger than #{largest / 1024 / 1024} MB, the most that is taken at once.") if length > largest
         content_type :json
         cache_control :no_store
       end
@@ -52,7 +52,7 @@ module App
       # The file of a form with what it is called and a title made of that.
       def uploaded_file
         upload = params["file"]
-        raise TileLoom::Invalid.new("Choose a GeoJSON file to bring in.") unless upload.is_a?(Hash) && upload[:tempfile]
+        raise TileLoom::Invalid.new("Choose a file to bring in.") unless upload.is_a?(Hash) && upload[:tempfile]
         name = File.basename(upload[:filename].to_s.dup.force_encoding(Encoding::UTF_8).scrub.tr("\\", "/"))
         title = name.sub(/\.(geo)?json\z/i, "").tr("_", " ").strip[0, 200]
         {tempfile: upload[:tempfile], name: name, title: title.empty? ? "Layer" : title}

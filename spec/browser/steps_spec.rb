@@ -26,31 +26,43 @@ RSpec.describe "The steps", type: :feature do
       expect(page).to have_css("aside li:first-child", text: "Huts")
     end
 
-    it "brings in GeoJSON, and says what is wrong with a file that is none" do
-      Dir.mktmpdir do |folder|
-        File.write("#{folder}/stiles.geojson", JSON.generate({"type" => "Point", "coordinates" => [-10.68, 58.88]}))
-        File.write("#{folder}/broken.geojson", "<html>")
-        attach_file("GeoJSON files", "#{folder}/stiles.geojson", visible: :all)
-        expect(page).to have_css("aside li:first-child", text: "stiles")
-        attach_file("GeoJSON files", "#{folder}/broken.geojson", visible: :all)
-        expect(page).to have_css("[role=alert]", text: /broken\.geojson was not brought in\. The file is not JSON/)
-        expect_accessible
-        click_button("Undo")
-        expect(page).to have_css("aside li:first-child", text: "Huts")
+    it "reports what is in a file, brings it in, and says what is wrong with one that is none" do
+      worker do
+        Dir.mktmpdir do |folder|
+          File.write("#{folder}/stiles.geojson", JSON.generate({"type" => "FeatureCollection", "features" => [{"type" => "Feature", "properties" => {"code" => "S1", "steps" => 3}, "geometry" => {"type" => "Point", "coordinates" => [-10.68, 58.88]}}]}))
+          File.write("#{folder}/broken.geojson", "<html>")
+          attach_file("Data files", "#{folder}/stiles.geojson", visible: :all)
+          expect(page).to have_css("aside", text: "A file has arrived", wait: 30)
+          expect(page).to have_css("aside", text: "1 feature, point", wait: 30)
+          expect(page).to have_css("aside", text: "code (text), steps (integer)")
+          expect(page).to have_css("aside", text: "WGS 84")
+          expect_accessible
+          fill_in("Title of stiles", with: "Stiles")
+          click_button("Bring it in")
+          expect(page).to have_css("aside li:first-child", text: "Stiles", wait: 30)
+          attach_file("Data files", "#{folder}/broken.geojson", visible: :all)
+          expect(page).to have_css("[role=alert]", text: /broken\.geojson was not brought in\. The file is not JSON/, wait: 30)
+          click_button("Close this message")
+          click_button("Undo")
+          expect(page).to have_css("aside li:first-child", text: "Huts")
+        end
       end
     end
 
-    it "takes a file that is dropped on the map" do
+    it "takes a file that is dropped on the map, and drops it when it is not wanted" do
       drop = <<~JS
         const data = new DataTransfer();
-        data.items.add(new File([JSON.stringify({type: "Point", coordinates: [-10.68, 58.88]})], "posts.geojson", {type: "application/geo+json"}));
+        data.items.add(new File(["name,x,y\nA,403000,6528000\n"], "posts.csv", {type: "text/csv"}));
         const target = document.querySelector("[data-ground]");
         for (const kind of ["dragover", "drop"]) target.dispatchEvent(new DragEvent(kind, {bubbles: true, cancelable: true, dataTransfer: data}));
       JS
       expect(page).to have_css("[data-ground=drawn]")
-      page.execute_script(drop)
-      expect(page).to have_css("aside li:first-child", text: "posts")
-      click_button("Undo")
+      worker do
+        page.execute_script(drop)
+        expect(page).to have_css("aside", text: "The file does not say", wait: 30)
+        click_button("Drop it")
+        expect(page).to have_css("aside h2", text: "Layers")
+      end
     end
 
     it "shows in a second tab what was changed in the first" do

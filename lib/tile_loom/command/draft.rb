@@ -24,10 +24,8 @@ module TileLoom
 
       def layers_of(file)
         raise Invalid.new("The data file #{file} does not exist.") unless File.file?(file)
-        return [[file, nil]] if Ground::FileReader.geojson?(file)
-        names = Ground::GdalReader.new(file).layers
-        raise Invalid.new("#{file} holds no layer that can be read.") if names.empty?
-        names.map { |name| [file, name] }
+        return [[file, nil]] if Ground::FileReader.direct?(file)
+        Ground::GdalReader.new(file).layers.map { |name| [file, name] }
       end
 
       def read((file, layer), crs, taken)

@@ -2,23 +2,25 @@
 
 module TileLoom
   module Ground
-    # Opens a data file: GeoJSON directly, anything else through GDAL.
+    # Opens a data file: GeoJSON of moderate size directly, anything else through GDAL.
     module FileReader
-      LARGEST_BYTES = 1024 * 1024 * 1024
+      LARGEST_BYTES = 2 * 1024**3
+      # Beyond this, GeoJSON streams through GDAL too.
+      LARGEST_DIRECT_BYTES = 64 * 1024**2
 
       module_function
 
-      # A GeojsonReader for one layer of the file, into the target reference.
-      def open(file, target:, layer: nil)
+      # A GeojsonReader for one layer of the file, into the target reference (see GdalReader#open).
+      def open(file, target:, layer: nil, reference: nil, lenient: false)
         raise Invalid.new("The data file #{file} does not exist.") unless File.file?(file)
-        raise Invalid.new("The data file #{file} is larger than a gigabyte.") if File.size(file) > LARGEST_BYTES
-        text = geojson?(file) ? File.binread(file) : GdalReader.new(file).geojson(layer)
-        GeojsonReader.from_text(text, target: target)
+        raise Invalid.new("The data file #{file} is larger than #{LARGEST_BYTES / 1024**3} GB.") if File.size(file) > LARGEST_BYTES
+        return GeojsonReader.from_text(File.binread(file), target: target, reference: reference, lenient: lenient) if direct?(file)
+        GdalReader.new(file).open(layer, target: target, reference: reference, lenient: lenient)
       rescue Errno::EACCES
         raise Invalid.new("The data file #{file} cannot be read: permission is denied.")
       end
 
-      def geojson?(file) = %w[.geojson .json].include?(File.extname(file).downcase) && !topojson?(file)
+      def direct?(file) = %w[.geojson .json].include?(File.extname(file).downcase) && File.size(file) <= LARGEST_DIRECT_BYTES && !topojson?(file)
 
       def topojson?(file) = File.open(file, "rb") { |io| io.read(2000) }.to_s.match?(/"type"\s*:\s*"Topology"/)
     end

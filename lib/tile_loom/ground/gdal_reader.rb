@@ -1,42 +1,49 @@
 # frozen_string_literal: true
 
-require "open3"
-
 module TileLoom
   module Ground
-    # Reads the many formats of GDAL through its command-line tool, in a process of its own with limits
-    # on time and memory, as GeoJSON in the file's own reference.
+    # Reads the many formats of GDAL through its command-line tools: the features stream through a pipe
+    # as GeoJSON lines in the file's own reference, so that none but a batch is in memory.
     class GdalReader
-      SECONDS = 120
-      MEMORY_KB = 4 * 1024 * 1024
-
-      def initialize(file) = @file = File.expand_path(file)
-
-      # The names of the layers in the file.
-      def layers
-        out = run("ogrinfo", "-ro", "-q", @file)
-        out.lines.filter_map { |line| line[/\A\d+: (.+?)(?: \([^()]*\))?\s*\z/, 1] }
+      def initialize(file)
+        @file = File.expand_path(file)
+        @format = FileFormat.of(file)
+        @inspection = Inspection.new(file)
       end
 
-      # GeoJSON text of one layer (the first with nil).
-      def geojson(layer = nil)
-        names = layers
-        raise Invalid.new("#{File.basename(@file)} holds no layer that can be read.") if names.empty?
-        if layer && !names.include?(layer)
-          raise Invalid.new("#{File.basename(@file)} has no layer “#{layer}”; it has #{names.join(", ")}.")
-        end
-        run("ogr2ogr", "-f", "GeoJSON", "-lco", "COORDINATE_PRECISION=10", "-dim", "XY", "/vsistdout/", @file, layer || names.first)
+      # The names of the layers in the file.
+      def layers = @inspection.layers.map(&:name)
+
+      # A GeojsonReader over one layer (the first with nil). reference: a Crs in place of what the file
+      # says, or for one that says nothing; lenient: what cannot be read is listed, the rest comes in.
+      def open(layer = nil, target:, reference: nil, lenient: false)
+        found = find(layer)
+        GeojsonReader.new({"type" => "FeatureCollection", "features" => stream(found.name)}, target: target,
+          reference: reference || stated(found), lenient: lenient)
       end
 
       private
 
-      # Arguments go to the program as they are, never through a shell; prlimit and timeout hold the limits.
-      def run(*command)
-        out, err, status = Open3.capture3({"GDAL_HTTP_TIMEOUT" => "1", "CPL_VSIL_CURL_ALLOWED_EXTENSIONS" => ".none"},
-          "timeout", SECONDS.to_s, "prlimit", "--as=#{MEMORY_KB * 1024}", *command, stdin_data: "", binmode: true)
-        return out.force_encoding(Encoding::UTF_8) if status.success?
-        reason = err.force_encoding(Encoding::UTF_8).scrub.lines.grep(/ERROR|Unable/i).first.to_s.strip[0, 160]
-        raise Invalid.new("#{File.basename(@file)} could not be read: #{reason.empty? ? "it took too long or too much memory" : reason}.")
+      def find(layer)
+        return @inspection.layers.first unless layer
+        @inspection.layers.find { |found| found.name == layer } or
+          raise Invalid.new("#{File.basename(@file)} has no layer “#{layer}”; it has #{layers.join(", ")}.")
+      end
+
+      # A file that says nothing of its reference is taken for longitude and latitude if it could be.
+      def stated(found)
+        return Reference::Crs.find(found.reference) if found.reference
+        return Reference::Crs.find("OGC:CRS84") if found.degrees?
+        raise Invalid.new("#{File.basename(@file)} does not say which reference its coordinates are in; name one.", path: "/reference")
+      end
+
+      def stream(layer)
+        Enumerator.new do |features|
+          command = ["ogr2ogr", "-f", "GeoJSONSeq", "-a_srs", "none", "-lco", "COORDINATE_PRECISION=10", "-dim", "XY", *@format.options, "/vsistdout/", @format.address(@file), layer]
+          GdalProcess.new(File.basename(@file)).each_line(*command) do |line|
+            features << JSON.parse(line.scrub, max_nesting: 60) unless line.strip.empty?
+          end
+        end
       end
     end
   end

@@ -13,11 +13,13 @@ module TileLoom
 
       Original = Struct.new(:id, :wkb, :attributes, :name, keyword_init: true)
 
-      attr_reader :repairs, :source_reference
+      # repairs, refused: sentences that name the feature. refused stays empty unless the reader is lenient.
+      attr_reader :repairs, :refused, :source_reference
 
-      # text: GeoJSON; target: Reference::Crs of the book; reference: overrides what the file says.
-      def self.from_text(text, target:, reference: nil)
-        new(parse(text), target: target, reference: reference)
+      # text: GeoJSON; target: Reference::Crs of the book; reference: overrides what the file says;
+      # lenient: a feature that cannot be read is listed in `refused`, the others come in.
+      def self.from_text(text, **options)
+        new(parse(text), **options)
       end
 
       def self.parse(text)
@@ -28,11 +30,13 @@ module TileLoom
         raise Invalid.new("The file is not JSON: #{error.message.lines.first.to_s.strip[0, 120]}.")
       end
 
-      def initialize(document, target:, reference: nil)
-        @document, @target = document, target
+      # document: parsed GeoJSON; its features may be any Enumerable.
+      def initialize(document, target:, reference: nil, lenient: false)
+        @document, @target, @lenient = document, target, lenient
         @source_reference = reference || stated_reference
         @transform = Reference::Transform.between(@source_reference, target)
         @repairs = []
+        @refused = []
       end
 
       # All features in the target reference; Invalid when there are none or one cannot be read.
@@ -41,21 +45,32 @@ module TileLoom
       # Yields arrays of [Feature in the target reference, Original in the file's own].
       def each_batch
         return enum_for(:each_batch) unless block_given?
-        list = listed
-        raise Invalid.new("The file holds no features.") if list.empty?
-        list.each_slice(BATCH).with_index do |slice, batch|
-          originals = slice.each_with_index.filter_map { |item, index| original(item, batch * BATCH + index) }
-          yield reproject(originals).zip(originals) unless originals.empty?
+        count = 0
+        listed.each_slice(BATCH) do |slice|
+          originals = slice.each_with_index.filter_map { |item, index| tolerant { original(item, count + index) } }
+          count += slice.length
+          pairs = reproject(originals)
+          yield pairs unless pairs.empty?
         end
+        raise Invalid.new("The file holds no features.") if count.zero?
       end
 
       private
+
+      # Lets a bad feature pass by where the reader is lenient.
+      def tolerant
+        yield
+      rescue Invalid => error
+        raise unless @lenient
+        @refused << error.message
+        nil
+      end
 
       def listed
         case @document.is_a?(Hash) && @document["type"]
         when "FeatureCollection"
           list = @document["features"]
-          raise Invalid.new("The file is not GeoJSON: its “features” is not a list.") unless list.is_a?(Array)
+          raise Invalid.new("The file is not GeoJSON: its “features” is not a list.") unless list.is_a?(Enumerable)
           list
         when "Feature" then [@document]
         when "Point", "LineString", "Polygon", "GeometryCollection", *TYPES.keys
@@ -148,12 +163,14 @@ module TileLoom
         runs = originals.map { |item| Geometry::Wkb.each_run(item.wkb).map { |_, coordinates| coordinates } }
         moved = @transform.forward(runs.flatten)
         at = 0
-        originals.zip(runs).map do |item, parts|
+        originals.zip(runs).filter_map do |item, parts|
           length = parts.sum(&:length)
           mine = moved[at, length]
           at += length
-          refuse_outside(item, parts, mine)
-          Feature.new(id: item.id, attributes: item.attributes, wkb: repaired(Geometry::Wkb.map(item.wkb) { mine }, item))
+          tolerant do
+            refuse_outside(item, parts, mine)
+            [Feature.new(id: item.id, attributes: item.attributes, wkb: repaired(Geometry::Wkb.map(item.wkb) { mine }, item)), item]
+          end
         end
       end
 

@@ -62,6 +62,29 @@ export interface Book {
 export interface Answer { cells: Cell[]; count: number; rows: number; columns: number; sheet_width_m: number; sheet_height_m: number; left_out_m2: number }
 export interface ScaleCount { scale: number; count: number | null }
 
+export interface ArrivedLayer {
+  name: string;
+  count: number;
+  geometry: string;
+  attributes: { name: string; type: string }[];
+  box: [number, number, number, number] | null;
+  reference: string | null;
+  reference_name: string | null;
+  asks_reference: boolean;
+}
+
+export interface Arrival {
+  id: number;
+  name: string;
+  bytes: number;
+  state: "inspecting" | "ready" | "importing" | "done" | "failed" | "cancelled";
+  report: ArrivedLayer[];
+  done: number;
+  total: number;
+  reason: string | null;
+  remarks: string[];
+}
+
 export interface Run {
   id: number;
   sheets: string;

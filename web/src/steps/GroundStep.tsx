@@ -1,10 +1,8 @@
 import ArrowDownIcon from "@mui/icons-material/ArrowDownwardOutlined";
 import ArrowUpIcon from "@mui/icons-material/ArrowUpwardOutlined";
 import { Box, Button, Checkbox, IconButton, Tooltip } from "@mui/material";
-import { useQueryClient } from "@tanstack/react-query";
 import { useMemo, useRef, useState, type DragEvent } from "react";
 import { useBook, useChange } from "../api/book";
-import { upload } from "../api/client";
 import type { Book, Layer } from "../api/types";
 import { count, groundSize } from "../api/words";
 import { Card } from "../frame/Card";
@@ -12,6 +10,8 @@ import { Notice } from "../frame/Notice";
 import { GroundMap } from "../map/GroundMap";
 import { Statement } from "../statement/Statement";
 import { EntryValue } from "../statement/EntryValue";
+import { ArrivalCard } from "./ArrivalCard";
+import { useArrivals, type Arrivals } from "./arrivals";
 import { Swatch } from "./Swatch";
 
 type Box4 = [number, number, number, number];
@@ -21,13 +21,14 @@ export function GroundStep() {
   const book = useBook();
   const { change } = useChange();
   const [over, setOver] = useState(false);
-  const incoming = useIncoming();
+  const arrivals = useArrivals();
+  const arrival = arrivals.list.find((known) => ["inspecting", "ready", "importing"].includes(known.state));
   const box = useMemo(() => book.layers.reduce<Box4 | null>((all, layer) => (layer.box ? (all ? union(all, layer.box) : layer.box) : all), null), [book.layers]);
   const features = book.layers.reduce((sum, layer) => sum + layer.count, 0);
   const drop = (event: DragEvent) => {
     event.preventDefault();
     setOver(false);
-    incoming.take(event.dataTransfer.files);
+    arrivals.take(event.dataTransfer.files);
   };
   const unit = book.reference.metres_per_unit;
   return (
@@ -39,11 +40,12 @@ export function GroundStep() {
         <EntryValue label="Subtitle" shown={book.document.subtitle || "no subtitle"} text={book.document.subtitle} read={(text) => text.trim()} expected="" onKeep={(subtitle) => change("Subtitle", { subtitle })} />
         , is drawn in <b>{book.reference.name}</b> ({book.reference.code}).
       </Statement>
-      {incoming.message && <Notice text={incoming.message.text} kind={incoming.message.kind} onClose={incoming.clear} />}
+      {arrivals.problem && <Notice text={arrivals.problem} onClose={arrivals.clear} />}
+      <Told arrivals={arrivals} />
       <Box onDragOver={(event) => { event.preventDefault(); setOver(true); }} onDragLeave={() => setOver(false)} onDrop={drop} sx={{ flex: 1, minHeight: 0, display: "flex", position: "relative" }}>
         <GroundMap label="The ground of the book" box={box} />
-        {over && <Box sx={{ position: "absolute", inset: 12, zIndex: 20, border: 3, borderStyle: "dashed", borderColor: "primary.main", bgcolor: "#fffdf6cc", color: "#1f2a30", display: "grid", placeItems: "center", fontSize: 22, fontWeight: 700, pointerEvents: "none" }}>Drop GeoJSON here to add a layer</Box>}
-        <LayerCard incoming={incoming} />
+        {over && <Box sx={{ position: "absolute", inset: 12, zIndex: 20, border: 3, borderStyle: "dashed", borderColor: "primary.main", bgcolor: "#fffdf6cc", color: "#1f2a30", display: "grid", placeItems: "center", fontSize: 22, fontWeight: 700, pointerEvents: "none" }}>Drop data files here</Box>}
+        {arrival ? <ArrivalCard key={arrival.id} arrival={arrival} arrivals={arrivals} /> : <LayerCard arrivals={arrivals} />}
       </Box>
     </>
   );
@@ -52,33 +54,7 @@ export function GroundStep() {
 const nonEmpty = (text: string) => (text.trim() === "" ? null : text.trim());
 const union = (a: Box4, b: Box4): Box4 => [Math.min(a[0], b[0]), Math.min(a[1], b[1]), Math.max(a[2], b[2]), Math.max(a[3], b[3])];
 
-interface Incoming { take: (files: FileList | null) => void; busy: boolean; message: { text: string; kind: "error" | "warning" } | null; clear: () => void }
-
-// Files on their way into the book.
-function useIncoming(): Incoming {
-  const book = useBook();
-  const client = useQueryClient();
-  const [busy, setBusy] = useState(false);
-  const [message, setMessage] = useState<Incoming["message"]>(null);
-  const take = async (files: FileList | null) => {
-    setMessage(null);
-    setBusy(true);
-    for (const file of Array.from(files ?? [])) {
-      try {
-        const came = await upload<{ book: Book; repairs: string[]; repaired: number }>(`/api/books/${book.id}/layers`, file);
-        client.setQueryData(["book", book.id], came.book);
-        if (came.repaired > 0) setMessage({ kind: "warning", text: `${file.name} came in; ${count(came.repaired, "shape")} had to be mended. ${came.repairs.slice(0, 3).join(" ")}` });
-      } catch (error) {
-        setMessage({ kind: "error", text: `${file.name} was not brought in. ${(error as Error).message}` });
-        break;
-      }
-    }
-    setBusy(false);
-  };
-  return { take: (files) => void take(files), busy, message, clear: () => setMessage(null) };
-}
-
-function LayerCard({ incoming }: { incoming: Incoming }) {
+function LayerCard({ arrivals }: { arrivals: Arrivals }) {
   const book = useBook();
   const { change, pending } = useChange();
   const input = useRef<HTMLInputElement>(null);
@@ -117,12 +93,25 @@ function LayerCard({ incoming }: { incoming: Incoming }) {
           </Box>
         ))}
       </Box>
-      <input ref={input} type="file" accept=".geojson,.json,application/geo+json" multiple hidden aria-label="GeoJSON files" onChange={(event) => { incoming.take(event.target.files); event.target.value = ""; }} />
-      <Button variant="outlined" fullWidth sx={{ mt: 2 }} disabled={incoming.busy} onClick={() => input.current?.click()}>{incoming.busy ? "Bringing it in…" : "Bring in GeoJSON"}</Button>
-      <Box sx={{ fontSize: 12.5, color: "text.secondary", mt: 1 }}>or drop files on the map. Longitude and latitude are expected, unless the file names its own reference.</Box>
+      <input ref={input} type="file" accept={ENDINGS} multiple hidden aria-label="Data files" onChange={(event) => { arrivals.take([...(event.target.files ?? [])]); event.target.value = ""; }} />
+      <Button variant="outlined" fullWidth sx={{ mt: 2 }} disabled={arrivals.sending} onClick={() => input.current?.click()}>{arrivals.sending ? "Sending…" : "Bring in data"}</Button>
+      <Box sx={{ fontSize: 12.5, color: "text.secondary", mt: 1 }}>or drop files on the map: GeoJSON, TopoJSON, GeoPackage, zipped Shapefile, KML, GML, FlatGeobuf, GPX, DXF, CSV. You see what is in them before anything is kept.</Box>
       <Button href={`/api/books/${book.id}/file`} fullWidth sx={{ mt: 2 }}>Take the book as one file</Button>
     </Card>
   );
+}
+
+const ENDINGS = ".geojson,.json,.topojson,.gpkg,.zip,.kml,.kmz,.gml,.fgb,.gpx,.dxf,.csv";
+
+// How the last files fared, until it is read.
+function Told({ arrivals }: { arrivals: Arrivals }) {
+  const [read, setRead] = useState<number[]>([]);
+  const arrival = arrivals.list.find((known) => !read.includes(known.id) && (known.state === "failed" || (known.state === "done" && known.remarks.length > 0)));
+  if (!arrival) return null;
+  const text = arrival.state === "failed"
+    ? `${arrival.name} was not brought in. ${arrival.reason ?? ""}`
+    : `${arrival.name} came in. ${count(arrival.remarks.length, "remark")}: ${arrival.remarks.slice(0, 3).join(" ")}`;
+  return <Notice text={text} kind={arrival.state === "failed" ? "error" : "warning"} onClose={() => setRead([...read, arrival.id])} />;
 }
 
 const NOUNS = { point: "point", line: "line", area: "area", mixed: "shape" };

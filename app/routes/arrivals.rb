@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+module App
+  module Routes
+    # Files on their way into a book: they arrive, are reported, and are kept or dropped.
+    class Arrivals < Base
+      # Larger than other requests: data files.
+      LARGEST_FILE = 2 * 1024**3
+
+      get "/api/books/:book_id/arrivals" do
+        json(Arrival.where(book_id: book.id).where("state IN (?) OR updated_at > ?", Arrival::OPEN, Time.now.utc - 600).order(id: :desc).limit(10).map { |found| Presenter.arrival(found) })
+      end
+
+      post "/api/books/:book_id/arrivals" do
+        upload = uploaded_file
+        TileLoom::Ground::FileFormat.of(upload[:name])
+        made = Arrival.create!(book_id: book.id, name: upload[:name][0, 250])
+        made.receive(upload[:tempfile])
+        Delayed::Job.enqueue(InspectArrivalJob.new(made.id))
+        status 201
+        json(Presenter.arrival(made))
+      end
+
+      post "/api/books/:book_id/arrivals/:arrival_id/keep" do
+        wanted = body_json
+        refuse_unknown(wanted)
+        if arrival.turn("importing", from: %w[ready], choice: wanted.slice("layers", "reference"), total: chosen_count(wanted))
+          Delayed::Job.enqueue(ImportArrivalJob.new(arrival.id))
+        end
+        json(Presenter.arrival(arrival.reload))
+      end
+
+      post "/api/books/:book_id/arrivals/:arrival_id/cancel" do
+        arrival.turn("cancelled")
+        arrival.drop_original
+        json(Presenter.arrival(arrival.reload))
+      end
+
+      private
+
+      def arrival = @arrival ||= Arrival.find_by!(book_id: book.id, id: whole(params["arrival_id"]))
+
+      def refuse_unknown(wanted)
+        layers = wanted["layers"]
+        known = arrival.report.map { |layer| layer["name"] }
+        fits = layers.is_a?(Array) && layers.any? && layers.all? { |layer| layer.is_a?(Hash) && known.include?(layer["name"]) && layer["title"].is_a?(String) && layer["title"].strip != "" }
+        raise TileLoom::Invalid.new("Choose at least one of the file’s layers, each with a title.", path: "/layers") unless fits
+        asks = arrival.report.any? { |layer| layer["asks_reference"] && layers.any? { |chosen| chosen["name"] == layer["name"] } }
+        code = wanted["reference"].to_s.strip
+        raise TileLoom::Invalid.new("#{arrival.name} does not say which reference its coordinates are in; name one.", path: "/reference") if asks && code.empty?
+        TileLoom::Reference::Crs.find(code) unless code.empty?
+      end
+
+      def chosen_count(wanted) = arrival.report.select { |layer| wanted["layers"].any? { |chosen| chosen["name"] == layer["name"] } }.sum { |layer| layer["count"] }
+    end
+  end
+end

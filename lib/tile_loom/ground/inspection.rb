@@ -1,0 +1,73 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Ground
+    # What is in a data file, before any of it is kept: its layers with counts, kinds of geometry,
+    # attributes with types, extent and reference. From the report of GDAL's ogrinfo.
+    class Inspection
+      Found = Struct.new(:name, :count, :geometry, :attributes, :box, :reference, keyword_init: true) do
+        # Could the coordinates be longitude and latitude?
+        def degrees? = box.nil? || (box[0] >= -180 && box[2] <= 180 && box[1] >= -90 && box[3] <= 90)
+      end
+
+      TYPES = {"Integer" => "integer", "Integer64" => "integer", "Real" => "real", "Date" => "date", "DateTime" => "date and time", "Time" => "time", "String" => "text", "Binary" => "binary"}.freeze
+
+      def initialize(file)
+        @file = File.expand_path(file)
+        @format = FileFormat.of(file)
+      end
+
+      # Found entries; Invalid for a file of another kind, or one that holds nothing.
+      def layers
+        @layers ||= begin
+          # Our own reader says better than GDAL what is wrong with GeoJSON.
+          GeojsonReader.parse(File.binread(@file)) if FileReader.direct?(@file)
+          text = GdalProcess.new(name).capture("ogrinfo", "-ro", "-so", "-al", *@format.options, @format.address(@file))
+          refuse_other_kind(text)
+          found = text.split(/^Layer name: /).drop(1).map { |part| layer(part) }.reject { |entry| entry.geometry == "None" }
+          raise Invalid.new(nothing) if found.empty?
+          raise Invalid.new("#{name} holds no features.") if found.all? { |entry| entry.count.zero? }
+          found
+        end
+      end
+
+      private
+
+      def name = File.basename(@file)
+
+      def refuse_other_kind(text)
+        driver = text[/using driver `([^']+)'/, 1]
+        return if @format.drivers.include?(driver)
+        raise Invalid.new("#{name} is not #{@format.title}, as its ending says#{", but #{driver}" if driver}; give it the ending of what it is.")
+      end
+
+      def nothing
+        return "#{name} has no column of places; name them lon and lat, x and y, or wkt." if @format.title == "CSV"
+        "#{name} holds no layer with a geometry."
+      end
+
+      def layer(part)
+        Found.new(name: part.lines.first.strip, count: part[/^Feature Count: (\d+)/, 1].to_i, geometry: part[/^Geometry(?: \([^)]*\))?: (.+)$/, 1].to_s.strip,
+          attributes: attributes(part), box: box(part), reference: reference(part))
+      end
+
+      # Attribute lines follow the reference: "name: Type (width.precision)".
+      def attributes(part)
+        part.scan(/^([^\s:][^:\n]*): (\w+)(?:\(\w+\))? \(\d+\.\d+\)/).map { |name, type| {"name" => name, "type" => TYPES.fetch(type, "text")} }
+      end
+
+      def box(part)
+        numbers = part[/^Extent: \((.+)\)$/, 1]&.scan(/-?[\d.]+(?:e[-+]?\d+)?/i)&.map(&:to_f)
+        (numbers && numbers.length == 4) ? numbers : nil
+      end
+
+      # The code that the reference ends with, its whole text where it has none, nil where it is unknown.
+      def reference(part)
+        wkt = part[/^Layer SRS WKT:\n(.*?)\n(?=Data axis|\S+: \w+ \(|\z)/m, 1].to_s.strip
+        return nil if wkt.empty? || wkt == "(unknown)"
+        code = wkt[/ID\["(\w+)",(\d+)\]\]\s*\z/] && "#{$1}:#{$2}"
+        code || wkt
+      end
+    end
+  end
+end

@@ -1,0 +1,108 @@
+# frozen_string_literal: true
+
+# Each format is written by GDAL from the demo's files, read back here, and compared with what ogrinfo
+# says of the written file.
+RSpec.describe TileLoom::Ground::Inspection do
+  around { |example| Dir.mktmpdir { |folder| @folder = folder and example.run } }
+
+  utm = TileLoom::Reference::Crs.find("EPSG:25829")
+  demo = File.join(TileLoom::ROOT, "demo/skarrow-moss")
+  dams = JSON.parse(File.read("#{demo}/dams.geojson"))["features"].length
+
+  def written(driver, name, source, *options)
+    file = File.join(@folder, name)
+    outside("ogr2ogr", "-f", driver, *options, file, source)
+    file
+  end
+
+  def ogrinfo(address)
+    text = outside("ogrinfo", "-ro", "-so", "-al", address)
+    [text[/Feature Count: (\d+)/, 1].to_i, text[/Extent: \((.*)\)/, 1].scan(/-?[\d.]+/).map(&:to_f)]
+  end
+
+  {
+    "GeoJSON" => ["GeoJSON", "dams.geojson", []], "GeoPackage in metres" => ["GPKG", "dams.gpkg", %w[-t_srs EPSG:25829]], "KML" => ["LIBKML", "dams.kml", []],
+    "KMZ" => ["LIBKML", "dams.kmz", []], "GML" => ["GML", "dams.gml", []], "FlatGeobuf in feet" => ["FlatGeobuf", "dams.fgb", ["-t_srs", "+proj=utm +zone=29 +ellps=GRS80 +units=us-ft"]],
+    "CSV of longitude and latitude" => ["CSV", "dams.csv", %w[-lco GEOMETRY=AS_XY]], "CSV of well-known text" => ["CSV", "wkt.csv", %w[-lco GEOMETRY=AS_WKT]]
+  }.each do |title, (driver, name, options)|
+    it "reads #{title} with its counts, extent and places" do
+      file = written(driver, name, "#{demo}/dams.geojson", *options)
+      original = TileLoom::Ground::FileReader.open("#{demo}/dams.geojson", target: utm).features
+      reader = TileLoom::Ground::FileReader.open(file, target: utm, lenient: true)
+      features = reader.features
+      expect(features.length).to eq(original.length)
+      expect(reader.refused).to be_empty
+      places = ->(list) { list.map { |feature| TileLoom::Geometry::Wkb.each_run(feature.wkb).first[1] }.sort }
+      places.call(features).zip(places.call(original)).each { |ours, theirs| expect(Math.hypot(ours[0] - theirs[0], ours[1] - theirs[1])).to be < 0.02 }
+      found = described_class.new(file).layers.first
+      next if driver == "CSV"
+      count, extent = ogrinfo(file)
+      expect(found.count).to eq(count)
+      expect(found.box).to match(extent.map { |number| be_within(1e-4).of(number) })
+      expect(found.attributes.map { |attribute| attribute["name"].downcase }).to include("code", "condition", "gully")
+    end
+  end
+
+  it "reads a zipped Shapefile with its types" do
+    outside("ogr2ogr", "-f", "ESRI Shapefile", "-t_srs", "EPSG:25829", "#{@folder}/dams.shp", "#{demo}/dams.geojson")
+    Dir.chdir(@folder) { outside("ruby", "-rzip", "-e", 'Zip::File.open("dams.zip", create: true) { |zip| Dir["dams.*"].reject { |file| file.end_with?("zip") }.each { |file| zip.add(file, file) } }') }
+    found = described_class.new("#{@folder}/dams.zip").layers.first
+    expect([found.name, found.count, found.reference]).to eq(["dams", dams, "EPSG:25829"])
+    expect(found.attributes).to include({"name" => "gully", "type" => "integer"}, {"name" => "code", "type" => "text"})
+    expect(TileLoom::Ground::FileReader.open("#{@folder}/dams.zip", target: utm).features.length).to eq(dams)
+  end
+
+  it "lists the layers of a file that has several" do
+    file = written("GPKG", "moor.gpkg", "#{demo}/dams.geojson", "-nln", "dams")
+    outside("ogr2ogr", "-f", "GPKG", "-update", "-nln", "huts", file, "#{demo}/huts.geojson")
+    expect(described_class.new(file).layers.map { |layer| [layer.name, layer.count, layer.geometry] }).to eq([["dams", dams, "Point"], ["huts", 5, "Point"]])
+    expect(TileLoom::Ground::FileReader.open(file, target: utm, layer: "huts").features.map { |feature| feature.attributes["name"] }).to include("Skarrow Hut")
+  end
+
+  it "reads GPX, DXF and the TopoJSON of world-atlas" do
+    gpx = written("GPX", "walk.gpx", "#{demo}/boardwalk.geojson", "-nlt", "LINESTRING", "-nln", "routes")
+    expect(described_class.new(gpx).layers.map(&:name)).to include("routes")
+    dxf = written("DXF", "walk.dxf", "#{demo}/boardwalk.geojson", "-t_srs", "EPSG:25829")
+    expect(TileLoom::Ground::FileReader.open(dxf, target: utm, reference: utm).features.length).to eq(1)
+    atlas = File.join(TileLoom::ROOT, "web/node_modules/world-atlas/land-110m.json")
+    expect(described_class.new(atlas).layers.first.count).to eq(ogrinfo(atlas).first)
+  end
+
+  it "keeps the types of attributes" do
+    File.write("#{@folder}/types.csv", "name,lon,lat,n,share,day\nA,-10.7,58.8,3,1.5,2024-01-02\n")
+    found = described_class.new("#{@folder}/types.csv").layers.first
+    expect(found.attributes.to_h { |attribute| attribute.values_at("name", "type") }).to include("name" => "text", "n" => "integer", "share" => "real", "day" => "date")
+  end
+
+  it "asks for the reference of a file that names none and is not in degrees" do
+    File.write("#{@folder}/metres.csv", "name,x,y\nA,403000.5,6528000.25\n")
+    expect { TileLoom::Ground::FileReader.open("#{@folder}/metres.csv", target: utm) }.to invalid(/does not say which reference/, path: "/reference")
+    feature = TileLoom::Ground::FileReader.open("#{@folder}/metres.csv", target: utm, reference: utm).features.first
+    expect(TileLoom::Geometry::Wkb.each_run(feature.wkb).first[1]).to eq([403_000.5, 6_528_000.25])
+  end
+
+  it "lists features that cannot be read and takes the rest" do
+    File.write("#{@folder}/mixed.geojson", JSON.generate({"type" => "FeatureCollection", "features" => [[-10.7, 58.8], [-10.7, 9999], [-10.6, 58.8]].map { |place| {"type" => "Feature", "properties" => {"name" => place[1].to_s}, "geometry" => {"type" => "Point", "coordinates" => place}} }}))
+    reader = TileLoom::Ground::FileReader.open("#{@folder}/mixed.geojson", target: utm, lenient: true)
+    expect(reader.features.map(&:id)).to eq([1, 3])
+    expect(reader.refused).to match([/Feature 2 \(9999\) lies outside/])
+  end
+
+  # A file must not lead to other files: GDAL's virtual format would.
+  it "refuses a file of another kind under a false ending, and an ending that is not known" do
+    File.write("#{@folder}/secret.csv", "name,lon,lat\nsecret,1,2\n")
+    File.write("#{@folder}/virtual.gml", %(<OGRVRTDataSource><OGRVRTLayer name="secret"><SrcDataSource>#{@folder}/secret.csv</SrcDataSource></OGRVRTLayer></OGRVRTDataSource>))
+    expect { described_class.new("#{@folder}/virtual.gml").layers }.to invalid(/virtual\.gml could not be read/)
+    FileUtils.cp(written("GPKG", "a.gpkg", "#{demo}/huts.geojson"), "#{@folder}/a.kml")
+    expect { described_class.new("#{@folder}/a.kml").layers }.to invalid(/a\.kml (is not KML, as its ending says|could not be read)/)
+    expect { described_class.new("#{@folder}/a.exe").layers }.to invalid(/is of a kind that is not read here; bring GeoJSON/)
+    File.write("#{@folder}/plain.csv", "name,size\nA,1\n")
+    expect { described_class.new("#{@folder}/plain.csv").layers }.to invalid(/has no column of places/)
+  end
+
+  it "stops reading when it is told to, and leaves no process behind" do
+    file = written("GPKG", "contours.gpkg", "#{demo}/contours.geojson")
+    TileLoom::Ground::GdalReader.new(file).open(target: utm).each_batch.first
+    expect(outside("ps", "-eo", "args")).not_to include(file)
+  end
+end
