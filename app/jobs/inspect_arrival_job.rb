@@ -7,7 +7,7 @@ module App
       arrival = Arrival.find_by(id: arrival_id) or return
       return unless arrival.wanted?
       layers = TileLoom::Ground::Inspection.new(arrival.file).layers
-      arrival.update!(report: layers.map { |layer| describe(layer) })
+      arrival.update!(report: layers.map { |layer| describe(layer, arrival) })
       arrival.turn("ready", from: %w[inspecting])
     rescue TileLoom::Invalid => error
       arrival.turn("failed", reason: arrival.named(error.message))
@@ -16,9 +16,15 @@ module App
 
     private
 
-    def describe(layer)
+    # Where a format has no names for layers, GDAL takes the file's: then the sender's counts, not ours.
+    def title(layer, arrival)
+      plain = ->(name) { File.basename(name, ".*") }
+      ((layer.name == plain.call(arrival.path)) ? plain.call(arrival.name) : layer.name).tr("_", " ")
+    end
+
+    def describe(layer, arrival)
       reference = layer.reference
-      {"name" => layer.name, "count" => layer.count, "geometry" => layer.geometry, "attributes" => layer.attributes, "box" => layer.box, "reference" => reference,
+      {"name" => layer.name, "title" => title(layer, arrival), "count" => layer.count, "geometry" => layer.geometry, "attributes" => layer.attributes, "box" => layer.box, "reference" => reference,
        "reference_name" => reference && TileLoom::Reference::Crs.find(reference).name, "asks_reference" => reference.nil? && !layer.degrees?}
     end
   end

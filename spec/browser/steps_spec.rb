@@ -52,7 +52,7 @@ RSpec.describe "The steps", type: :feature do
     it "takes a file that is dropped on the map, and drops it when it is not wanted" do
       drop = <<~JS
         const data = new DataTransfer();
-        data.items.add(new File(["name,x,y\nA,403000,6528000\n"], "posts.csv", {type: "text/csv"}));
+        data.items.add(new File(["name,x,y\\nA,403000,6528000\\n"], "posts.csv", {type: "text/csv"}));
         const target = document.querySelector("[data-ground]");
         for (const kind of ["dragover", "drop"]) target.dispatchEvent(new DragEvent(kind, {bubbles: true, cancelable: true, dataTransfer: data}));
       JS
@@ -63,6 +63,45 @@ RSpec.describe "The steps", type: :feature do
         click_button("Drop it")
         expect(page).to have_css("aside h2", text: "Layers")
       end
+    end
+
+    it "styles a layer for paper, and the map shows it as it prints" do
+      expect(page).to have_css("[data-ground=drawn] [data-part=tracks] path", visible: :all)
+      click_button("Lochans")
+      expect(page).to have_css("aside h2", text: "Lochans")
+      expect_accessible
+      fill_in("Width, mm", with: "0.8")
+      find_field("Width, mm").send_keys(:enter)
+      expect(page).to have_css("[data-part=lochans] path[stroke-width='80']", visible: :all)
+      expect(App::Layer.find_by!(key: "lochans").style["rules"][0]["symbol"]["strokes"][0]["width_mm"]).to eq(0.8)
+      fill_in("Width, mm", with: "-3")
+      find_field("Width, mm").send_keys(:enter)
+      expect(page).to have_css("aside [role=alert]", text: "0.01 to 100")
+      fill_in("Title", with: "Standing water")
+      find_field("Title").send_keys(:enter)
+      expect(page).to have_css("aside h2", text: "Standing water")
+      2.times { click_button("Undo") && expect(page).to(have_text("All changes kept")) }
+      expect(page).to have_css("[data-part=lochans] path[stroke-width='25']", visible: :all)
+    end
+
+    it "gives each value of an attribute its symbol, removes a layer, and undoes both" do
+      click_button("Fences")
+      find("div[role=combobox]", text: "no attribute: one symbol for all").click
+      find("li[role=option]", text: "kind").click
+      expect(page).to have_field("Called", with: "stock fence")
+      expect(page).to have_field("Called", with: "others")
+      rules = App::Layer.find_by!(key: "fences").style["rules"]
+      expect(rules.map { |rule| rule["title"] }).to contain_exactly("march fence", "stock fence", "others")
+      expect(rules.first["when"]).to eq({"op" => "=", "args" => [{"property" => "kind"}, rules.first["title"]]})
+      click_button("Undo")
+      expect(page).to have_field("Called", with: "Fence")
+      click_button("Remove from the book")
+      expect(page).to have_css("aside h2", text: "Layers")
+      expect(page).to have_no_css("aside li", text: "Fences")
+      click_button("Undo")
+      expect(page).to have_css("aside li", text: "Fences")
+      click_button("Restoration area")
+      expect(page).to have_button("Remove from the book", disabled: true)
     end
 
     it "shows in a second tab what was changed in the first" do

@@ -64,6 +64,7 @@ export interface ScaleCount { scale: number; count: number | null }
 
 export interface ArrivedLayer {
   name: string;
+  title: string;
   count: number;
   geometry: string;
   attributes: { name: string; type: string }[];

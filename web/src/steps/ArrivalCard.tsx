@@ -30,12 +30,12 @@ function Report({ arrival, arrivals }: { arrival: Arrival; arrivals: Arrivals })
   const book = useBook();
   const only = arrival.report.length === 1;
   const [chosen, setChosen] = useState<Record<string, boolean>>(Object.fromEntries(arrival.report.map((layer) => [layer.name, layer.count > 0])));
-  const [titles, setTitles] = useState<Record<string, string>>(Object.fromEntries(arrival.report.map((layer) => [layer.name, only ? plainName(arrival.name) : layer.name])));
+  const [titles, setTitles] = useState<Record<string, string>>(Object.fromEntries(arrival.report.map((layer) => [layer.name, layer.title])));
   const asks = arrival.report.some((layer) => layer.asks_reference && chosen[layer.name]);
   const [reference, setReference] = useState("");
   const [problem, setProblem] = useState<string | null>(null);
   const keep = () => {
-    const layers = arrival.report.filter((layer) => chosen[layer.name]).map((layer) => ({ name: layer.name, title: titles[layer.name] ?? layer.name }));
+    const layers = arrival.report.filter((layer) => chosen[layer.name]).map((layer) => ({ name: layer.name, title: titles[layer.name] ?? layer.title }));
     arrivals.keep(arrival, layers, reference).catch((error: Error) => setProblem(error.message));
   };
   return (
@@ -44,8 +44,8 @@ function Report({ arrival, arrivals }: { arrival: Arrival; arrivals: Arrivals })
       {arrival.report.map((layer) => (
         <Box key={layer.name} sx={{ borderTop: 1, borderColor: "divider", py: 1 }}>
           <Box sx={{ display: "flex", alignItems: "center", gap: 0.5 }}>
-            {!only && <Checkbox size="small" sx={{ p: 0.5 }} checked={chosen[layer.name] ?? false} onChange={(event) => setChosen({ ...chosen, [layer.name]: event.target.checked })} slotProps={{ input: { "aria-label": `Bring in ${layer.name}` } }} />}
-            <TextField fullWidth value={titles[layer.name] ?? ""} onChange={(event) => setTitles({ ...titles, [layer.name]: event.target.value })} slotProps={{ htmlInput: { "aria-label": `Title of ${layer.name}` } }} />
+            {!only && <Checkbox size="small" sx={{ p: 0.5 }} checked={chosen[layer.name] ?? false} onChange={(event) => setChosen({ ...chosen, [layer.name]: event.target.checked })} slotProps={{ input: { "aria-label": `Bring in ${layer.title}` } }} />}
+            <TextField fullWidth value={titles[layer.name] ?? ""} onChange={(event) => setTitles({ ...titles, [layer.name]: event.target.value })} slotProps={{ htmlInput: { "aria-label": `Title of ${layer.title}` } }} />
           </Box>
           <Facts layer={layer} />
         </Box>
@@ -74,5 +74,3 @@ function Facts({ layer }: { layer: ArrivedLayer }) {
     </Box>
   );
 }
-
-const plainName = (file: string) => file.replace(/\.[^.]+$/, "").replaceAll("_", " ");

@@ -12,6 +12,7 @@ import { Statement } from "../statement/Statement";
 import { EntryValue } from "../statement/EntryValue";
 import { ArrivalCard } from "./ArrivalCard";
 import { useArrivals, type Arrivals } from "./arrivals";
+import { LayerDetails } from "./LayerDetails";
 import { Swatch } from "./Swatch";
 
 type Box4 = [number, number, number, number];
@@ -21,6 +22,8 @@ export function GroundStep() {
   const book = useBook();
   const { change } = useChange();
   const [over, setOver] = useState(false);
+  const [pick, setPick] = useState<string | null>(null);
+  const picked = book.document.layers.find((layer) => layer.id === pick);
   const arrivals = useArrivals();
   const arrival = arrivals.list.find((known) => ["inspecting", "ready", "importing"].includes(known.state));
   const box = useMemo(() => book.layers.reduce<Box4 | null>((all, layer) => (layer.box ? (all ? union(all, layer.box) : layer.box) : all), null), [book.layers]);
@@ -45,7 +48,7 @@ export function GroundStep() {
       <Box onDragOver={(event) => { event.preventDefault(); setOver(true); }} onDragLeave={() => setOver(false)} onDrop={drop} sx={{ flex: 1, minHeight: 0, display: "flex", position: "relative" }}>
         <GroundMap label="The ground of the book" box={box} />
         {over && <Box sx={{ position: "absolute", inset: 12, zIndex: 20, border: 3, borderStyle: "dashed", borderColor: "primary.main", bgcolor: "#fffdf6cc", color: "#1f2a30", display: "grid", placeItems: "center", fontSize: 22, fontWeight: 700, pointerEvents: "none" }}>Drop data files here</Box>}
-        {arrival ? <ArrivalCard key={arrival.id} arrival={arrival} arrivals={arrivals} /> : <LayerCard arrivals={arrivals} />}
+        {arrival ? <ArrivalCard key={arrival.id} arrival={arrival} arrivals={arrivals} /> : picked ? <LayerDetails key={picked.id} layer={picked} onBack={() => setPick(null)} /> : <LayerCard arrivals={arrivals} onPick={setPick} />}
       </Box>
     </>
   );
@@ -54,7 +57,7 @@ export function GroundStep() {
 const nonEmpty = (text: string) => (text.trim() === "" ? null : text.trim());
 const union = (a: Box4, b: Box4): Box4 => [Math.min(a[0], b[0]), Math.min(a[1], b[1]), Math.max(a[2], b[2]), Math.max(a[3], b[3])];
 
-function LayerCard({ arrivals }: { arrivals: Arrivals }) {
+function LayerCard({ arrivals, onPick }: { arrivals: Arrivals; onPick: (id: string) => void }) {
   const book = useBook();
   const { change, pending } = useChange();
   const input = useRef<HTMLInputElement>(null);
@@ -77,6 +80,8 @@ function LayerCard({ arrivals }: { arrivals: Arrivals }) {
   };
   return (
     <Card title="Layers" note="top first">
+      <input ref={input} type="file" accept={ENDINGS} multiple hidden aria-label="Data files" onChange={(event) => { arrivals.take([...(event.target.files ?? [])]); event.target.value = ""; }} />
+      <Button variant="outlined" fullWidth sx={{ mb: 1 }} disabled={arrivals.sending} onClick={() => input.current?.click()}>{arrivals.sending ? "Sending…" : "Bring in data"}</Button>
       <Box component="ul" sx={{ m: 0, p: 0, listStyle: "none" }}>
         {shown.map((layer) => (
           <Box component="li" key={layer.id} draggable onDragStart={() => setDragged(layer.id)} onDragOver={(event) => { if (dragged) { event.preventDefault(); event.stopPropagation(); } }}
@@ -85,7 +90,7 @@ function LayerCard({ arrivals }: { arrivals: Arrivals }) {
             <Checkbox size="small" checked={layer.visible} onChange={() => toggle(layer.id)} disabled={pending} slotProps={{ input: { "aria-label": `Show ${layer.title}` } }} sx={{ p: 0.5 }} />
             <Swatch symbol={layer.rules[layer.rules.length - 1]!.symbol} />
             <Box sx={{ flex: 1, minWidth: 0 }}>
-              <Box sx={{ fontSize: 14, overflow: "hidden", textOverflow: "ellipsis", whiteSpace: "nowrap" }}>{layer.title}</Box>
+              <Box component="button" onClick={() => onPick(layer.id)} sx={{ font: "inherit", fontSize: 14, border: 0, p: 0, minHeight: 24, bgcolor: "transparent", color: "text.primary", cursor: "pointer", display: "block", maxWidth: "100%", textAlign: "left", overflow: "hidden", textOverflow: "ellipsis", whiteSpace: "nowrap", "&:hover": { textDecoration: "underline" }, "&:focus-visible": { outline: "2px solid", outlineColor: "primary.main" } }}>{layer.title}</Box>
               <Box sx={{ fontSize: 12, color: "text.secondary" }}>{describe(layer, book)}</Box>
             </Box>
             <Tooltip title="Up"><span><IconButton size="small" aria-label={`Move ${layer.title} up`} disabled={pending || layer === shown[0]} onClick={() => reorder(layer.id, layers.indexOf(layer) + 1)}><ArrowUpIcon sx={{ fontSize: 16 }} /></IconButton></span></Tooltip>
@@ -93,8 +98,6 @@ function LayerCard({ arrivals }: { arrivals: Arrivals }) {
           </Box>
         ))}
       </Box>
-      <input ref={input} type="file" accept={ENDINGS} multiple hidden aria-label="Data files" onChange={(event) => { arrivals.take([...(event.target.files ?? [])]); event.target.value = ""; }} />
-      <Button variant="outlined" fullWidth sx={{ mt: 2 }} disabled={arrivals.sending} onClick={() => input.current?.click()}>{arrivals.sending ? "Sending…" : "Bring in data"}</Button>
       <Box sx={{ fontSize: 12.5, color: "text.secondary", mt: 1 }}>or drop files on the map: GeoJSON, TopoJSON, GeoPackage, zipped Shapefile, KML, GML, FlatGeobuf, GPX, DXF, CSV. You see what is in them before anything is kept.</Box>
       <Button href={`/api/books/${book.id}/file`} fullWidth sx={{ mt: 2 }}>Take the book as one file</Button>
     </Card>

@@ -1,10 +1,10 @@
-import { Box, TextField } from "@mui/material";
-import { useEffect, useState } from "react";
+import { Box } from "@mui/material";
 import { useBook, useChange } from "../api/book";
 import { get } from "../api/client";
 import type { Edge, Element, Page } from "../api/types";
 import { groundSize, mm, ratio, readNumber } from "../api/words";
 import { Card } from "../frame/Card";
+import { Field } from "../frame/Field";
 import { useSheet } from "../frame/useSheet";
 import { PageView } from "../page/PageView";
 import { ChoiceValue } from "../statement/ChoiceValue";
@@ -93,28 +93,3 @@ function PageCard({ keepPage }: { keepPage: (label: string, patch: Partial<Page>
 }
 
 const titleOf = (element: Element) => element.id.replaceAll("-", " ").replace(/^./, (letter) => letter.toUpperCase());
-
-// A field that keeps what was typed on Enter or when left, and says beside it what is wrong.
-function Field({ label, value, unit, multiline, onKeep }: { label: string; value: string; unit?: string; multiline?: boolean; onKeep: (text: string) => Promise<unknown> }) {
-  const [text, setText] = useState(value);
-  const [problem, setProblem] = useState<string | null>(null);
-  useEffect(() => setText(value), [value]);
-  const keep = async () => {
-    if (text === value) return setProblem(null);
-    try {
-      await onKeep(text);
-      setProblem(null);
-    } catch (error) {
-      setProblem((error as Error).message);
-    }
-  };
-  return (
-    <TextField fullWidth label={unit ? `${label}, ${unit}` : label} value={text} multiline={multiline} maxRows={4} margin={multiline ? "dense" : "none"} error={!!problem} helperText={problem}
-      onChange={(event) => setText(event.target.value)} onBlur={() => void keep()}
-      onKeyDown={(event) => {
-        if (event.key === "Enter" && !event.shiftKey) { event.preventDefault(); void keep(); }
-        if (event.key === "Escape") { setText(value); setProblem(null); }
-      }}
-      slotProps={{ formHelperText: { role: "alert" } }} />
-  );
-}

@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+require "tmpdir"
+
+module App
+  # A layer's features as a file in an open format, in the book's reference (GeoJSON: in longitude and
+  # latitude, as RFC 7946 asks).
+  class LayerExport
+    FORMATS = {"geojson" => ["GeoJSON", "geojson", "application/geo+json"], "gpkg" => ["GPKG", "gpkg", "application/geopackage+sqlite3"], "shp" => ["ESRI Shapefile", "zip", "application/zip"]}.freeze
+
+    def initialize(layer, format)
+      @layer = layer
+      @driver, @ending, @type = FORMATS.fetch(format) { raise TileLoom::Invalid.new("“#{format}” is not a format for layers; use one of #{FORMATS.keys.join(", ")}.") }
+    end
+
+    attr_reader :type
+
+    def name = "#{@layer.key}.#{@ending}"
+
+    # Yields the finished file, which is gone after the block. GDAL zips a Shapefile whose name ends in
+    # .shp.zip by itself.
+    def make
+      Dir.mktmpdir("tile-loom-export") do |folder|
+        source = File.join(folder, "source.geojsonl")
+        File.open(source, "w") { |io| lines { |line| io.puts(line) } }
+        target = File.join(folder, name)
+        written = (@driver == "ESRI Shapefile") ? target.sub(/\.zip\z/, ".shp.zip") : target
+        TileLoom::Ground::GdalProcess.new(name).capture("ogr2ogr", *options, written, source)
+        yield written
+      end
+    end
+
+    private
+
+    def options
+      rfc = (@driver == "GeoJSON") ? ["-t_srs", "OGC:CRS84", "-lco", "RFC7946=YES", "-lco", "COORDINATE_PRECISION=9"] : []
+      shape = (@driver == "ESRI Shapefile") ? ["-lco", "ENCODING=UTF-8"] : []
+      ["-f", @driver, "-s_srs", @layer.book.reference, *(rfc.empty? ? ["-t_srs", @layer.book.reference] : rfc), *shape, "-nln", @layer.key]
+    end
+
+    def lines
+      Feature.where(layer_id: @layer.id).in_batches(of: 1000) do |batch|
+        batch.pluck(:identity, :shape, :properties).each do |identity, shape, properties|
+          yield JSON.generate({"type" => "Feature", "id" => identity, "properties" => properties, "geometry" => TileLoom::Geometry::Geojson.of(shape)})
+        end
+      end
+    end
+  end
+end
