@@ -33,10 +33,8 @@ module App
     end
 
     def suggested
-      lonlat = TileLoom::Ground::GeojsonReader.from_text(@text, target: TileLoom::Reference::Crs.find("OGC:CRS84"))
-      box = lonlat.features.map { |feature| TileLoom::Geometry::Geos.envelope(TileLoom::Geometry::Geos.read(feature.wkb)) }.compact.reduce { |all, other| all.union(other) }
-      raise TileLoom::Invalid.new("The file holds no features with a geometry.") unless box
-      TileLoom::Reference::Utm.code(*box.centre)
+      west, south, east, north = Look.new(@text).box
+      TileLoom::Reference::Utm.code((west + east) / 2, (south + north) / 2)
     end
   end
 end

@@ -5,7 +5,7 @@ require "rack"
 module App
   # The whole web application, for Rack.
   module Server
-    ROUTES = [Routes::Books, Routes::Ground, Routes::Arrivals, Routes::Layers, Routes::Weave, Routes::Sheets, Routes::Press].freeze
+    ROUTES = [Routes::References, Routes::Books, Routes::Ground, Routes::Arrivals, Routes::Layers, Routes::Weave, Routes::Sheets, Routes::Press].freeze
 
     module_function
 

@@ -26,6 +26,17 @@ RSpec.describe App::FirstBook do
     expect(answer).to eq([{"id" => book.id, "title" => "new moss", "subtitle" => "", "revision" => 1, "sheets" => book.index.cells.count}])
   end
 
+  it "looks at a file before, and says which references suit its ground" do
+    file = Rack::Test::UploadedFile.new(StringIO.new(island), "application/geo+json", original_filename: "island.geojson")
+    post("/api/books/look", {"file" => file}, "HTTP_HOST" => "localhost")
+    expect(answer["count"]).to eq(1)
+    expect(answer["box"]).to eq([-10.7, 58.86, -10.68, 58.87])
+    expect(answer["suggestions"].map { |suggestion| suggestion["code"] }).to include("EPSG:32629")
+    expect(App::Book.count).to eq(0)
+    ask("/api/references?search=25829")
+    expect(answer.first).to include("code" => "EPSG:25829", "name" => "ETRS89 / UTM zone 29N")
+  end
+
   it "takes the reference, title and scale that are named" do
     start(island, reference: "EPSG:25829", title: "Island", scale: "10000")
     book = App::Book.find(answer["id"])

@@ -186,6 +186,12 @@ RSpec.describe "The steps", type: :feature do
     Dir.mktmpdir do |folder|
       File.write("#{folder}/islet.geojson", JSON.generate({"type" => "Polygon", "coordinates" => [[[-10.70, 58.86], [-10.68, 58.86], [-10.68, 58.87], [-10.70, 58.86]]]}))
       attach_file("GeoJSON file of the new book", "#{folder}/islet.geojson", visible: :all)
+      expect(page).to have_text(/1 feature; \d+ references? for its ground/)
+      find_field("Coordinate reference").click
+      expect(page).to have_css("[role=option]", text: "the UTM zone that the ground lies in")
+      fill_in("Coordinate reference", with: "25829")
+      find("[role=option]", text: "ETRS89 / UTM zone 29N", match: :first).click
+      expect(page).to have_field("Coordinate reference", with: "EPSG:25829")
       fill_in("Title", with: "The islet")
       click_button("Start")
       expect(page).to have_css("h1", text: "The islet")

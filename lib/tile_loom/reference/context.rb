@@ -7,6 +7,9 @@ module TileLoom
     module Context
       module_function
 
+      # PROJ's texts are UTF-8, but come through FFI as plain bytes.
+      def text(bytes) = bytes.to_s.dup.force_encoding(Encoding::UTF_8)
+
       def ready
         return if Thread.current.thread_variable_get(:tile_loom_proj_ready)
         context = Proj::Context.current

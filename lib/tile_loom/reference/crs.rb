@@ -40,7 +40,10 @@ module TileLoom
       # The underlying geographic reference, longitude and latitude in degrees.
       def geographic = @geographic ||= geographic? ? self : Crs.find(geodetic_definition)
 
-      def datum = @datum ||= @proj.datum_forced&.name || geographic.name
+      def datum = @datum ||= @proj.datum_forced ? Context.text(@proj.datum_forced.name) : geographic.name
+
+      # What the register says that the reference is for, or nothing.
+      def scope = Context.text(@proj.scope)
 
       # [west, south, east, north] in degrees, or nil where the reference states none.
       def area_of_use
@@ -51,7 +54,7 @@ module TileLoom
       end
 
       # type: :PJ_WKT1_GDAL (what PDF readers expect), :PJ_WKT2_2019, …
-      def wkt(type = :PJ_WKT1_GDAL) = @proj.to_wkt(type, multiline: false)
+      def wkt(type = :PJ_WKT1_GDAL) = Context.text(@proj.to_wkt(type, multiline: false))
 
       def epsg = @code[/\AEPSG:(\d+)\z/i, 1]&.to_i
 
@@ -87,7 +90,7 @@ module TileLoom
       end
 
       def describe
-        @name = @proj.name
+        @name = Context.text(@proj.name)
         @kind = case @proj.proj_type
         when :PJ_TYPE_PROJECTED_CRS then :projected
         when :PJ_TYPE_GEOGRAPHIC_2D_CRS, :PJ_TYPE_GEOGRAPHIC_3D_CRS then :geographic
@@ -97,7 +100,7 @@ module TileLoom
         end
         axis = horizontal.coordinate_system.axis_info(0)
         @metres_per_unit = projected? ? axis.unit_conv_factor : nil
-        @unit_name = axis.unit_name
+        @unit_name = Context.text(axis.unit_name)
       end
 
       def horizontal = (@proj.proj_type == :PJ_TYPE_BOUND_CRS) ? @proj.source_crs : @proj

@@ -5,6 +5,9 @@ import { Link, useNavigate } from "react-router";
 import { get, sendFile, upload } from "../api/client";
 import { count, readScale } from "../api/words";
 import { Notice } from "../frame/Notice";
+import { ReferenceField, type Suggestion } from "../reference/ReferenceField";
+
+interface Look { count: number; suggestions: Suggestion[] }
 
 interface Listed { id: number; title: string; subtitle: string; sheets: number; revision: number }
 
@@ -66,6 +69,18 @@ function Start({ onProblem }: { onProblem: (text: string | null) => void }) {
   const [reference, setReference] = useState("");
   const [scale, setScale] = useState("1:2,500");
   const [busy, setBusy] = useState(false);
+  const [look, setLook] = useState<Look | null>(null);
+  const choose = async (chosen: File | null) => {
+    setFile(chosen);
+    setLook(null);
+    onProblem(null);
+    if (!chosen) return;
+    try {
+      setLook(await upload<Look>("/api/books/look", chosen));
+    } catch (error) {
+      onProblem(`${chosen.name} cannot be used. ${(error as Error).message}`);
+    }
+  };
   const start = async (event: FormEvent) => {
     event.preventDefault();
     onProblem(null);
@@ -83,10 +98,11 @@ function Start({ onProblem }: { onProblem: (text: string | null) => void }) {
   return (
     <Box component="form" aria-labelledby="start-title" onSubmit={(event) => void start(event)} sx={{ ...paper, display: "grid", gap: 1.5 }}>
       <Typography component="h2" variant="h2" id="start-title">Start a book</Typography>
-      <input ref={input} type="file" hidden accept=".geojson,.json,application/geo+json" aria-label="GeoJSON file of the new book" onChange={(event) => { setFile(event.target.files?.[0] ?? null); onProblem(null); }} />
+      <input ref={input} type="file" hidden accept=".geojson,.json,application/geo+json" aria-label="GeoJSON file of the new book" onChange={(event) => void choose(event.target.files?.[0] ?? null)} />
       <Button variant="outlined" onClick={() => input.current?.click()}>{file ? file.name : "Choose a GeoJSON file"}</Button>
+      {look && <Typography role="status" sx={{ fontSize: 13, color: "text.secondary" }}>{count(look.count, "feature")}; {count(look.suggestions.length, "reference")} for its ground below.</Typography>}
       <TextField label="Title" value={title} onChange={(event) => setTitle(event.target.value)} helperText="the file’s name where left empty" />
-      <TextField label="Coordinate reference" value={reference} onChange={(event) => setReference(event.target.value)} helperText="such as EPSG:25829; the UTM zone of the data where left empty" />
+      <ReferenceField value={reference} onChange={setReference} suggestions={look?.suggestions ?? []} help="name, code or place; the UTM zone of the data where left empty" />
       <TextField label="Scale" value={scale} onChange={(event) => setScale(event.target.value)} />
       <Button type="submit" variant="contained" color="secondary" disabled={busy}>{busy ? "Starting…" : "Start"}</Button>
     </Box>

@@ -4,6 +4,7 @@ import { useBook } from "../api/book";
 import type { Arrival, ArrivedLayer } from "../api/types";
 import { bytes, count } from "../api/words";
 import { Card } from "../frame/Card";
+import { ReferenceField } from "../reference/ReferenceField";
 import type { Arrivals } from "./arrivals";
 
 // What is in a file that has arrived, before any of it is kept.
@@ -51,8 +52,8 @@ function Report({ arrival, arrivals }: { arrival: Arrival; arrivals: Arrivals })
         </Box>
       ))}
       {asks && (
-        <TextField fullWidth required label="Reference of its coordinates" value={reference} onChange={(event) => setReference(event.target.value)} sx={{ mt: 1 }}
-          helperText={<>The file does not say. If it is the book’s own: <Button size="small" sx={{ p: 0, minWidth: 0, verticalAlign: "baseline" }} onClick={() => setReference(book.reference.code)}>{book.reference.code}</Button></>} />
+        <ReferenceField label="Reference of its coordinates" value={reference} onChange={setReference} help="The file does not say; name, code or place."
+          suggestions={[{ code: book.reference.code, name: book.reference.name, reason: "the book’s own" }, { code: "EPSG:4326", name: "WGS 84", reason: "longitude and latitude" }]} />
       )}
       {problem && <Typography role="alert" sx={{ color: "error.main", fontWeight: 600, mt: 1 }}>{problem}</Typography>}
       <Box sx={{ display: "flex", gap: 1, mt: 2 }}>

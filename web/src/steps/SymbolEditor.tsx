@@ -29,7 +29,7 @@ export function SymbolEditor({ symbol, kind, name, onKeep }: { symbol: MapSymbol
         <Line key={index} title={strokes.length > 1 ? `Line ${index + 1}` : "Line"} onRemove={() => onKeep({ ...symbol, strokes: strokes.filter((_, place) => place !== index) })} removes={`Take line ${index + 1} of ${name} away`}>
           <Colour label={`Colour of line ${index + 1} of ${name}`} value={known.colour ?? "#1f2a30"} onKeep={(colour) => stroke(index, { colour })} />
           <Measured label="Width, mm" value={known.width_mm ?? 0.2} least={0.01} most={100} onKeep={(width_mm) => stroke(index, { width_mm })} />
-          <TextField select label="Dash" value={dashTitle(known)} onChange={(event) => void stroke(index, { dash_mm: DASHES.find((dash) => dash.title === event.target.value)?.dash })} sx={{ minWidth: 84 }}>
+          <TextField select label="Dash" value={dashTitle(known)} onChange={(event) => void stroke(index, { dash_mm: DASHES.find((dash) => dash.title === event.target.value)?.dash })} sx={{ minWidth: 100 }}>
             {[...DASHES.map((dash) => dash.title), ...(dashTitle(known) === "own" ? ["own"] : [])].map((title) => <MenuItem key={title} value={title}>{title}</MenuItem>)}
           </TextField>
         </Line>
@@ -45,7 +45,7 @@ function MarkerLine({ marker, name, onKeep }: { marker: Marker; name: string; on
     <Line title="Mark">
       <Colour label={`Colour of the mark of ${name}`} value={marker.colour} onKeep={(colour) => onKeep({ ...marker, colour })} />
       <Measured label="Size, mm" value={marker.size_mm} least={0.1} most={200} onKeep={(size_mm) => onKeep({ ...marker, size_mm })} />
-      <TextField select label="Shape" value={marker.shape} onChange={(event) => void onKeep({ ...marker, shape: event.target.value })} sx={{ minWidth: 84 }}>
+      <TextField select label="Shape" value={marker.shape} onChange={(event) => void onKeep({ ...marker, shape: event.target.value })} sx={{ minWidth: 100 }}>
         {SHAPES.map((shape) => <MenuItem key={shape} value={shape}>{shape}</MenuItem>)}
       </TextField>
     </Line>
