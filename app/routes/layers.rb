@@ -11,6 +11,11 @@ module App
         json(sample.flat_map(&:keys).uniq)
       end
 
+      get "/api/books/:book_id/layers/:key/table" do
+        json(AttributeTable.new(layer).page(page: number("page", 0..1_000_000).to_i, size: number("size", 1..200).to_i, sort: params["sort"].to_s,
+          descending: params["descending"] == "1", search: params["search"].to_s[0, 200]))
+      end
+
       # The commonest values of an attribute, for a symbol each.
       get "/api/books/:book_id/layers/:key/values" do
         attribute = params["attribute"].to_s

@@ -26,6 +26,26 @@ RSpec.describe App::Routes::Layers do
     end
   end
 
+  describe "the table" do
+    def table(**options) = ask("/api/books/#{book.id}/layers/dams/table?#{URI.encode_www_form({page: 0, size: 5}.merge(options))}").then { answer }
+
+    it "gives a page of rows in the order of the file, with where each lies" do
+      expect(table["total"]).to eq(20)
+      expect(table["rows"].map { |row| row["attributes"]["code"] }).to eq(%w[D0 D1 D2 D3 D4])
+      expect(table["rows"].first["box"]).to eq([402_050.0, 6_528_500.0, 402_050.0, 6_528_500.0])
+      expect(table(page: 3)["rows"].map { |row| row["id"] }).to eq([16, 17, 18, 19, 20])
+    end
+
+    # Text that holds numbers sorts naturally: D2 before D10 (common practice).
+    it "sorts naturally, both ways, and searches" do
+      expect(table(sort: "code", size: 12)["rows"].map { |row| row["attributes"]["code"] }.last(3)).to eq(%w[D9 D10 D11])
+      expect(table(sort: "code", descending: 1)["rows"].map { |row| row["attributes"]["code"] }).to eq(%w[D19 D18 D17 D16 D15])
+      expect(table(search: "d1", size: 50)["total"]).to eq(11)
+      expect(table(search: "%")["total"]).to eq(0)
+      expect(table(search: "' OR 1=1 --")["total"]).to eq(0)
+    end
+  end
+
   it "names its attributes, and what it does not know" do
     ask("/api/books/#{book.id}/layers/dams/attributes")
     expect(answer).to eq(["code"])

@@ -84,6 +84,24 @@ RSpec.describe "The steps", type: :feature do
       expect(page).to have_css("[data-part=lochans] path[stroke-width='25']", visible: :all)
     end
 
+    it "shows a layer's attributes in natural order, and a row leads to its place on the map" do
+      expect(page).to have_css("[data-ground=drawn]")
+      click_button("Huts")
+      click_button("Attributes")
+      expect(page).to have_css("[role=row]", text: "Skarrow Hut")
+      expect_accessible
+      find("[role=columnheader]", text: "name").click
+      expect(page).to have_css("[role=row][data-rowindex='0']", text: "Gate Bothy")
+      fill_in("Search the table", with: "skarrow")
+      expect(page).to have_css("[role=row][data-rowindex]", count: 1)
+      before = find("[data-ground] svg")["viewBox"]
+      find("[role=row]", text: "Skarrow Hut").click
+      expect(page).to have_css("[data-ground] svg text", text: "Skarrow Hut")
+      expect(find("[data-ground] svg")["viewBox"]).not_to eq(before)
+      click_button("Close the table")
+      expect(page).to have_no_css("[role=grid]")
+    end
+
     it "gives each value of an attribute its symbol, removes a layer, and undoes both" do
       click_button("Fences")
       find("div[role=combobox]", text: "no attribute: one symbol for all").click

@@ -2,7 +2,7 @@ import { Box } from "@mui/material";
 import OlMap from "ol/Map";
 import View from "ol/View";
 import { defaults as defaultControls } from "ol/control/defaults";
-import { getCenter, isEmpty } from "ol/extent";
+import { isEmpty } from "ol/extent";
 import VectorLayer from "ol/layer/Vector";
 import VectorSource from "ol/source/Vector";
 import { useEffect, useRef, useState } from "react";
@@ -10,6 +10,7 @@ import { useBook } from "../api/book";
 import type { Cell } from "../api/types";
 import { coordinate, ratio } from "../api/words";
 import { cellFeature, cellStyle, type CellRole } from "./cells";
+import { markFeature, markStyle } from "./mark";
 import { bookPlane } from "./plane";
 import { GroundLayer } from "./GroundLayer";
 
@@ -21,10 +22,12 @@ interface GroundMapProps {
   ghosts?: Cell[] | null;
   selected?: number;
   onSelect?: (number: number) => void;
+  // A feature to point out, by its box.
+  mark?: [number, number, number, number] | null;
 }
 
 // The ground of the book as the core draws it, with cells that respond.
-export function GroundMap({ label, box, cells, ghosts, selected, onSelect }: GroundMapProps) {
+export function GroundMap({ label, box, cells, ghosts, selected, onSelect, mark = null }: GroundMapProps) {
   const book = useBook();
   const target = useRef<HTMLDivElement>(null);
   const [map, setMap] = useState<OlMap | null>(null);
@@ -45,7 +48,8 @@ export function GroundMap({ label, box, cells, ghosts, selected, onSelect }: Gro
   useEffect(() => {
     if (!map || west === undefined || south === undefined || east === undefined || north === undefined) return;
     const extent = [west, south, east, north];
-    if (isEmpty(extent)) map.getView().setCenter(getCenter(extent));
+    // A point has no extent of its own: a hundred metres round it are shown.
+    if (isEmpty(extent) || (west === east && south === north)) map.getView().fit([west - 100, south - 100, east + 100, north + 100], { size: map.getSize() });
     else map.getView().fit(extent, { padding: [46, 46, 46, 46], size: map.getSize() });
   }, [map, west, south, east, north]);
 
@@ -67,6 +71,13 @@ export function GroundMap({ label, box, cells, ghosts, selected, onSelect }: Gro
     map.addLayer(layer);
     return () => { map.removeLayer(layer); };
   }, [map, cells, ghosts, selected]);
+
+  useEffect(() => {
+    if (!map || !mark) return;
+    const layer = new VectorLayer({ source: new VectorSource({ features: [markFeature(mark)] }), style: markStyle, zIndex: 20 });
+    map.addLayer(layer);
+    return () => { map.removeLayer(layer); };
+  }, [map, mark]);
 
   useEffect(() => {
     if (!map || !onSelect) return;

@@ -11,11 +11,11 @@ import { GroundMap } from "../map/GroundMap";
 import { Statement } from "../statement/Statement";
 import { EntryValue } from "../statement/EntryValue";
 import { ArrivalCard } from "./ArrivalCard";
+import { AttributeTable, type Box4 } from "./AttributeTable";
+import { useAttributes } from "./useAttributes";
 import { useArrivals, type Arrivals } from "./arrivals";
 import { LayerDetails } from "./LayerDetails";
 import { Swatch } from "./Swatch";
-
-type Box4 = [number, number, number, number];
 
 // The layers of the book and the reference that they are drawn in.
 export function GroundStep() {
@@ -23,6 +23,9 @@ export function GroundStep() {
   const { change } = useChange();
   const [over, setOver] = useState(false);
   const [pick, setPick] = useState<string | null>(null);
+  const [table, setTable] = useState(false);
+  const [place, setPlace] = useState<Box4 | null>(null);
+  const attributes = useAttributes(pick ?? undefined);
   const picked = book.document.layers.find((layer) => layer.id === pick);
   const arrivals = useArrivals();
   const arrival = arrivals.list.find((known) => ["inspecting", "ready", "importing"].includes(known.state));
@@ -46,9 +49,12 @@ export function GroundStep() {
       {arrivals.problem && <Notice text={arrivals.problem} onClose={arrivals.clear} />}
       <Told arrivals={arrivals} />
       <Box onDragOver={(event) => { event.preventDefault(); setOver(true); }} onDragLeave={() => setOver(false)} onDrop={drop} sx={{ flex: 1, minHeight: 0, display: "flex", position: "relative" }}>
-        <GroundMap label="The ground of the book" box={box} />
+        <Box sx={{ flex: 1, minWidth: 0, display: "flex", flexDirection: "column" }}>
+          <Box sx={{ flex: 1, minHeight: 0, display: "flex" }}><GroundMap label="The ground of the book" box={place ?? box} mark={place} /></Box>
+          {picked && table && <AttributeTable key={picked.id} layer={picked} attributes={attributes.data ?? []} onGo={setPlace} onClose={() => { setTable(false); setPlace(null); }} />}
+        </Box>
         {over && <Box sx={{ position: "absolute", inset: 12, zIndex: 20, border: 3, borderStyle: "dashed", borderColor: "primary.main", bgcolor: "#fffdf6cc", color: "#1f2a30", display: "grid", placeItems: "center", fontSize: 22, fontWeight: 700, pointerEvents: "none" }}>Drop data files here</Box>}
-        {arrival ? <ArrivalCard key={arrival.id} arrival={arrival} arrivals={arrivals} /> : picked ? <LayerDetails key={picked.id} layer={picked} onBack={() => setPick(null)} /> : <LayerCard arrivals={arrivals} onPick={setPick} />}
+        {arrival ? <ArrivalCard key={arrival.id} arrival={arrival} arrivals={arrivals} /> : picked ? <LayerDetails key={picked.id} layer={picked} onBack={() => { setPick(null); setPlace(null); }} onTable={() => setTable(true)} /> : <LayerCard arrivals={arrivals} onPick={setPick} />}
       </Box>
     </>
   );

@@ -1,6 +1,6 @@
 import BackIcon from "@mui/icons-material/ArrowBack";
+import TableIcon from "@mui/icons-material/TableRowsOutlined";
 import { Box, Button, MenuItem, TextField, Typography } from "@mui/material";
-import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { useBook, useChange } from "../api/book";
 import { get } from "../api/client";
@@ -8,25 +8,29 @@ import type { Layer, MapSymbol, Rule } from "../api/types";
 import { count, readNumber } from "../api/words";
 import { Card } from "../frame/Card";
 import { Field } from "../frame/Field";
+import { useAttributes } from "./useAttributes";
 import { SymbolEditor } from "./SymbolEditor";
 
 // Colours for a symbol each, far enough apart to be told on paper.
 const SERIES = ["#3d6b35", "#2f74a8", "#b86a00", "#8c2f39", "#5b4a8a", "#2f6f73", "#7a4b22", "#9a2f7a", "#55606a", "#a08a1f"];
 
 // One layer: its name, how it is drawn, how it goes out.
-export function LayerDetails({ layer, onBack }: { layer: Layer; onBack: () => void }) {
+export function LayerDetails({ layer, onBack, onTable }: { layer: Layer; onBack: () => void; onTable: () => void }) {
   const book = useBook();
   const { change } = useChange();
   const info = book.layers.find((known) => known.id === layer.id);
   const base = `/api/books/${book.id}/layers/${layer.id}`;
-  const attributes = useQuery({ queryKey: ["attributes", book.id, layer.id], queryFn: ({ signal }) => get<string[]>(`${base}/attributes`, signal) });
+  const attributes = useAttributes(layer.id);
   const put = (label: string, fresh: Layer) => change(label, { layers: book.document.layers.map((known) => (known.id === layer.id ? fresh : known)) });
   const putRule = (index: number, rule: Rule) => put(`Style of ${layer.title}`, { ...layer, rules: layer.rules.map((known, place) => (place === index ? rule : known)) });
   const covers = book.document.index.area === layer.id;
   const remove = () => void change(`Remove ${layer.title}`, { layers: book.document.layers.filter((known) => known.id !== layer.id) }).then(onBack, () => undefined);
   return (
     <Card title={layer.title} note={info && count(info.count, "feature")}>
-      <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 1 }}>All layers</Button>
+      <Box sx={{ display: "flex", justifyContent: "space-between", mb: 1 }}>
+        <Button startIcon={<BackIcon />} onClick={onBack}>All layers</Button>
+        <Button startIcon={<TableIcon />} onClick={onTable}>Attributes</Button>
+      </Box>
       <Field label="Title" value={layer.title} onKeep={async (title) => {
         if (title.trim() === "") throw new Error("Write a title.");
         await put(`Rename ${layer.title}`, { ...layer, title: title.trim() });
