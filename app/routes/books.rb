@@ -38,7 +38,7 @@ module App
       # From one GeoJSON file; the reference is the UTM zone of the data unless it is named.
       post "/api/books/start" do
         upload = uploaded_file
-        made = FirstBook.new(text: upload[:tempfile].read, name: upload[:title], reference: params["reference"], scale: number("scale", 1..1_000_000_000), title: params["title"]).make
+        made = FirstBook.new(text: upload[:tempfile].read, name: upload[:title], scale: number("scale", 1..1_000_000_000), title: params["title"], reference: params["reference"]).make
         status 201
         json({"id" => made.id})
       end

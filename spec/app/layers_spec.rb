@@ -8,7 +8,7 @@ RSpec.describe App::Routes::Layers do
   let(:book) { kept_book }
 
   # Each file is read by GDAL's ogrinfo, and its places compared with those in the database.
-  {"geojson" => "GeoJSON", "gpkg" => "GPKG", "shp" => "ESRI Shapefile"}.each do |format, driver|
+  {"geojson" => "GeoJSON", "gpkg" => "GPKG", "shp" => "Shapefile"}.each do |format, driver|
     it "goes out as #{driver}, with its features, attributes and reference" do
       ask("/api/books/#{book.id}/layers/dams/file?format=#{format}")
       expect(last_response.status).to eq(200)
@@ -16,7 +16,8 @@ RSpec.describe App::Routes::Layers do
         file = File.join(folder, last_response.headers["content-disposition"][/filename="([^"]+)"/, 1])
         File.binwrite(file, last_response.body)
         report = outside("ogrinfo", "-ro", "-al", (format == "shp") ? "/vsizip/#{file}" : file)
-        expect(report).to include("using driver `#{driver}'", "Feature Count: 20", "code (String) = D7")
+        expect(report).to match(/using driver `[\w ]*#{driver}'/)
+        expect(report).to include("Feature Count: 20", "code (String) = D7")
         expect(report).to include((format == "geojson") ? "WGS 84" : "UTM zone 29N")
         # What went out comes in again at the same place.
         features = TileLoom::Ground::FileReader.open(file, target: book.document.crs).features

@@ -44,7 +44,7 @@ RSpec.describe TileLoom::Ground::Inspection do
   end
 
   it "reads a zipped Shapefile with its types" do
-    outside("ogr2ogr", "-f", "ESRI Shapefile", "-t_srs", "EPSG:25829", "#{@folder}/dams.shp", "#{demo}/dams.geojson")
+    outside("ogr2ogr", "-t_srs", "EPSG:25829", "#{@folder}/dams.shp", "#{demo}/dams.geojson")
     Dir.chdir(@folder) { outside("ruby", "-rzip", "-e", 'Zip::File.open("dams.zip", create: true) { |zip| Dir["dams.*"].reject { |file| file.end_with?("zip") }.each { |file| zip.add(file, file) } }') }
     found = described_class.new("#{@folder}/dams.zip").layers.first
     expect([found.name, found.count, found.reference]).to eq(["dams", dams, "EPSG:25829"])

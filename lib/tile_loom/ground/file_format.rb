@@ -12,6 +12,9 @@ module TileLoom
         freeze
       end
 
+      # Is this GDAL driver one of the format's? (The last word of its name tells.)
+      def driver?(name) = drivers.include?(name.to_s.split.last)
+
       # The name under which GDAL opens the file.
       def address(file) = "#{@prefix}#{file}"
 
@@ -19,10 +22,10 @@ module TileLoom
       TABLE = %w[-oo AUTODETECT_TYPE=YES -oo X_POSSIBLE_NAMES=lon,long,longitude,x,easting,east -oo Y_POSSIBLE_NAMES=lat,latitude,y,northing,north -oo GEOM_POSSIBLE_NAMES=wkt,geom,geometry,the_geom].freeze
 
       ALL = [
-        new("GeoJSON", %w[.geojson .json], %w[GeoJSON TopoJSON ESRIJSON]),
+        new("GeoJSON", %w[.geojson .json], %w[GeoJSON TopoJSON]),
         new("TopoJSON", %w[.topojson], %w[TopoJSON]),
         new("GeoPackage", %w[.gpkg], %w[GPKG]),
-        new("zipped Shapefile", %w[.zip], ["ESRI Shapefile"], prefix: "/vsizip/"),
+        new("zipped Shapefile", %w[.zip], %w[Shapefile], prefix: "/vsizip/"),
         new("KML", %w[.kml .kmz], %w[LIBKML KML]),
         new("GML", %w[.gml], %w[GML]),
         new("FlatGeobuf", %w[.fgb], %w[FlatGeobuf]),

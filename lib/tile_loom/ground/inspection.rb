@@ -37,7 +37,7 @@ module TileLoom
 
       def refuse_other_kind(text)
         driver = text[/using driver `([^']+)'/, 1]
-        return if @format.drivers.include?(driver)
+        return if @format.driver?(driver)
         raise Invalid.new("#{name} is not #{@format.title}, as its ending says#{", but #{driver}" if driver}; give it the ending of what it is.")
       end
 

@@ -89,7 +89,7 @@ function Start({ onProblem }: { onProblem: (text: string | null) => void }) {
     if (denominator === null) return onProblem("Write a scale, such as 2500 or 1:2,500.");
     setBusy(true);
     try {
-      await arrive(await upload<{ id: number }>("/api/books/start", file, { title, reference, scale: String(denominator) }));
+      await arrive(await upload<{ id: number }>("/api/books/start", file, { title, scale: String(denominator), reference }));
     } catch (error) {
       onProblem((error as Error).message);
       setBusy(false);
