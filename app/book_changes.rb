@@ -66,7 +66,7 @@ module App
     def record(label, before, after)
       @book.edits.where(undone: true).delete_all
       @book.edits.create!(label: label.to_s[0, 200], before: before, after: after)
-      @book.edits.where(id: ..@book.edits.maximum(:id) - Edit::MOST_KEPT).delete_all
+      @book.edits.where(id: @book.edits.order(id: :desc).offset(Edit::MOST_KEPT).limit(Edit::MOST_KEPT).pluck(:id)).delete_all
     end
 
     def write(before, after)

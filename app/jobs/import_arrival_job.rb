@@ -7,11 +7,14 @@ module App
     def perform
       arrival = Arrival.find_by(id: arrival_id) or return
       return unless arrival.wanted?
-      Layer.where(arrival_id: arrival.id).delete_all
+      begin_afresh(arrival)
       layers = []
       arrival.choice["layers"].each { |wanted| import(arrival, wanted, layers) }
-      BookChanges.new(arrival.book).record_import("Bring in #{arrival.name}") { Layer.where(id: layers.map(&:id)).update_all(removed: false) }
-      arrival.turn("done")
+      # Shown and done in one transaction: a retry finds either all of it or nothing.
+      BookChanges.new(arrival.book).record_import("Bring in #{arrival.name}") do
+        raise Stopped unless arrival.turn("done")
+        Layer.where(id: layers.map(&:id)).update_all(removed: false)
+      end
     rescue TileLoom::Invalid => error
       give_up(arrival, "failed", arrival.named(error.message))
     rescue Stopped
@@ -41,9 +44,14 @@ module App
       arrival.update!(remarks: (arrival.remarks + reader.repairs + reader.refused.map { |sentence| "Left out: #{sentence}" }).first(50))
     end
 
-    # What this file brought so far goes again.
+    # What an attempt before this one left behind goes.
+    def begin_afresh(arrival)
+      Layer.where(arrival_id: arrival.id, removed: true).delete_all
+      arrival.update!(remarks: [], done: 0)
+    end
+
     def give_up(arrival, state, reason = nil)
-      Layer.where(arrival_id: arrival.id).delete_all
+      begin_afresh(arrival)
       arrival.turn(state, reason: reason) if state
     end
   end

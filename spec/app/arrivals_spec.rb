@@ -142,6 +142,18 @@ RSpec.describe App::Routes::Arrivals do
     expect(counts).to eq(before)
   end
 
+  it "shows nothing of a file that was dropped at the very end" do
+    arrival = send_file(point.call(-10.7, 58.87), "hags.geojson")
+    before = counts
+    allow_any_instance_of(App::BookChanges).to receive(:record_import).and_wrap_original do |original, *arguments, &block|
+      App::Arrival.find(arrival.id).update_columns(state: "cancelled")
+      original.call(*arguments, &block)
+    end
+    keep(arrival)
+    expect(arrival.state).to eq("cancelled")
+    expect(counts).to eq(before)
+  end
+
   it "begins again after a worker has died in the middle, without anything twice" do
     arrival = send_file(point.call(-10.7, 58.87), "hags.geojson")
     App::Layer.create!(book_id: book.id, key: "half", title: "Half", style: {"rules" => []}, removed: true, arrival_id: arrival.id)
