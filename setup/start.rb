@@ -73,11 +73,14 @@ module Setup
     end
 
     def start_children
-      environment = Gems::ENVIRONMENT
-      @children[:worker] = Process.spawn(environment, "ruby", "--yjit", "bin/worker", chdir: Shell::ROOT, in: File::NULL, pgroup: true)
-      @children[:server] = Process.spawn(environment, "ruby", "--yjit", "-S", "bundle", "exec", "puma", "--silent", "--config", "config/puma.rb",
+      start_worker
+      @children[:server] = Process.spawn(Gems::ENVIRONMENT, "ruby", "--yjit", "-S", "bundle", "exec", "puma", "--silent", "--config", "config/puma.rb",
         "--bind", "tcp://#{@bind.include?(":") ? "[#{@bind}]" : @bind}:#{@port}", "config.ru", chdir: Shell::ROOT, in: File::NULL, pgroup: true)
       wait_for_server
+    end
+
+    def start_worker
+      @children[:worker] = Process.spawn(Gems::ENVIRONMENT, "ruby", "--yjit", "bin/worker", chdir: Shell::ROOT, in: File::NULL, pgroup: true)
     end
 
     def wait_for_server
@@ -91,13 +94,21 @@ module Setup
       raise Failure, "The web server did not start within a minute."
     end
 
-    # Until Ctrl-C, or a child ends by itself.
+    # A worker that dies is replaced this many times; its work is taken up by the next.
+    MOST_WORKERS = 20
+
+    # Until Ctrl-C, or the server or the database ends by itself.
     def watch
       %w[INT TERM HUP].each { |signal| trap(signal) { Thread.main.raise(Interrupt) } }
-      ended = Process.wait
-      name = @children.key(ended)
-      @children.delete(name)
-      raise Failure, "The #{name || "database"} stopped by itself; Tile Loom stops too."
+      MOST_WORKERS.times do
+        ended = Process.wait
+        name = @children.key(ended)
+        @children.delete(name)
+        raise Failure, "The #{name || "database"} stopped by itself; Tile Loom stops too." unless name == :worker
+        Shell.say "The job worker ended; another takes up its work."
+        start_worker
+      end
+      raise Failure, "The job worker ended #{MOST_WORKERS} times; Tile Loom stops."
     end
 
     # A second signal does not interrupt the stopping.
