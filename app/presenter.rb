@@ -8,7 +8,7 @@ module App
     def book(book)
       {
         "id" => book.id, "revision" => book.revision, "document" => book.settings,
-        "reference" => reference(book), "layers" => book.layers.reject(&:removed).map { |layer| layer(layer) },
+        "reference" => reference(book), "distortion" => distortion(book), "layers" => book.layers.reject(&:removed).map { |layer| layer(layer) },
         "cells" => book.index.cells.map { |cell| cell(cell.to_core) }, "frame" => frame(book),
         "undo" => book.edits.where(undone: false).order(id: :desc).pick(:label),
         "redo" => book.edits.where(undone: true).order(:id).pick(:label),
@@ -19,6 +19,15 @@ module App
     def reference(book)
       crs = TileLoom::Reference::Crs.find(book.reference)
       {"code" => crs.code, "name" => crs.name, "metres_per_unit" => crs.metres_per_unit, "unit" => crs.unit&.symbol || crs.unit_name}
+    end
+
+    # What the reference does to lengths over the book's ground; nothing while there is none.
+    def distortion(book)
+      box = book.layers.reject(&:removed).filter_map(&:extent).reduce { |all, other| all.union(other) } or return nil
+      found = TileLoom::Reference::Distortion.new(TileLoom::Reference::Crs.find(book.reference), box)
+      {"words" => found.in_words, "warnings" => found.warnings}
+    rescue TileLoom::Invalid => error
+      {"words" => "", "warnings" => [error.message]}
     end
 
     def layer(layer)

@@ -15,6 +15,7 @@ RSpec.describe App::Routes::Books do
     expect(answer["layers"].map { |layer| layer.values_at("id", "kind", "count") }).to eq([["area", "area", 1], ["dams", "point", 20]])
     expect(answer["cells"].map { |cell| cell["name"] }).to eq(book.index.cells.pluck(:name))
     expect(TileLoom::Book::Schema.findings(answer["document"])).to be_empty
+    expect(answer["distortion"]).to eq({"words" => "A kilometre on the ground prints 0.3 m too short everywhere here.", "warnings" => []})
   end
 
   it "keeps a change at once, weaves anew, and undoes and redoes it" do

@@ -12,6 +12,7 @@ RSpec.describe "The steps", type: :feature do
 
     it "shows layers, hides and orders them, and is accessible" do
       expect(page).to have_css("[data-ground=drawn] [data-part=dams]", visible: :all)
+      expect(page).to have_text("A kilometre on the ground prints 0.3 m too short everywhere here.")
       expect_accessible
       find("li", text: "Peat dams").find(".MuiCheckbox-root").click
       expect(page).to have_no_css("[data-part=dams]", visible: :all)

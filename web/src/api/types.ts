@@ -50,6 +50,7 @@ export interface Book {
   revision: number;
   document: BookDocument;
   reference: { code: string; name: string; metres_per_unit: number; unit: string };
+  distortion: { words: string; warnings: string[] } | null;
   layers: LayerInfo[];
   cells: Cell[];
   frame: { width_mm: number; height_mm: number; page_width_mm: number; page_height_mm: number };

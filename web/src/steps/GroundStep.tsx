@@ -1,5 +1,6 @@
 import ArrowDownIcon from "@mui/icons-material/ArrowDownwardOutlined";
 import ArrowUpIcon from "@mui/icons-material/ArrowUpwardOutlined";
+import WarningIcon from "@mui/icons-material/WarningAmberOutlined";
 import { Box, Button, Checkbox, IconButton, Tooltip } from "@mui/material";
 import { useMemo, useRef, useState, type DragEvent } from "react";
 import { useBook, useChange } from "../api/book";
@@ -39,7 +40,7 @@ export function GroundStep() {
   const unit = book.reference.metres_per_unit;
   return (
     <>
-      <Statement answer={<><b>{count(book.layers.length, "layer")}</b> with {count(features, "feature")}{box && <> over {groundSize((box[2] - box[0]) * unit, (box[3] - box[1]) * unit)}</>}. Lengths in {book.reference.unit === "m" ? "metres" : book.reference.unit}.</>}>
+      <Statement answer={<><b>{count(book.layers.length, "layer")}</b> with {count(features, "feature")}{box && <> over {groundSize((box[2] - box[0]) * unit, (box[3] - box[1]) * unit)}</>}. {book.distortion?.words} {book.distortion?.warnings.map((warning) => <Warned key={warning} text={warning} />)}</>}>
         The book{" "}
         <EntryValue label="Title of the book" shown={book.document.title} text={book.document.title} read={nonEmpty} expected="Write a title." onKeep={(title) => change("Title", { title })} />
         ,{" "}
@@ -108,6 +109,10 @@ function LayerCard({ arrivals, onPick }: { arrivals: Arrivals; onPick: (id: stri
       <Button href={`/api/books/${book.id}/file`} fullWidth sx={{ mt: 2 }}>Take the book as one file</Button>
     </Card>
   );
+}
+
+function Warned({ text }: { text: string }) {
+  return <Box component="span" sx={{ color: "warning.main", fontWeight: 600, ml: 0.5 }}><WarningIcon sx={{ fontSize: 15, verticalAlign: "-2px", mr: 0.25 }} />{text}</Box>;
 }
 
 const ENDINGS = ".geojson,.json,.topojson,.gpkg,.zip,.kml,.kmz,.gml,.fgb,.gpx,.dxf,.csv";

@@ -1,0 +1,69 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Reference
+    # How far a reference's map plane is from true over a ground: the smallest and largest point scale,
+    # in words that a ruler understands, and what to be warned of.
+    class Distortion
+      Place = Struct.new(:scale, :where, keyword_init: true)
+
+      STEPS = [0.0, 0.25, 0.5, 0.75, 1.0].freeze
+      # Scale errors above this are worth a warning.
+      MOST_ERROR = 1.0 / 1000
+
+      # box: of the ground, in units of the reference.
+      def initialize(crs, box)
+        @crs, @box = crs, box
+      end
+
+      def least = @least ||= places.min_by(&:scale)
+
+      def most = @most ||= places.max_by(&:scale)
+
+      # "A kilometre on the ground prints 0.3 m too short (west edge) to 0.2 m too short (east edge)."
+      def in_words
+        low, high = [least, most].map { |place| error(place) }
+        return "A kilometre on the ground prints #{low} everywhere here." if low == high
+        "A kilometre on the ground prints #{low} (#{least.where}) to #{high} (#{most.where})."
+      end
+
+      # Sentences, empty when all is well.
+      def warnings = [outside, too_far].compact
+
+      private
+
+      def places
+        @places ||= STEPS.product(STEPS).map do |u, v|
+          x, y = @box.min_x + u * @box.width, @box.min_y + v * @box.height
+          Place.new(scale: Factors.at(@crs, x, y).point_scale, where: where(u, v))
+        end
+      end
+
+      def where(u, v)
+        named = [{0.0 => "south", 1.0 => "north"}[v], {0.0 => "west", 1.0 => "east"}[u]].compact
+        return "in the middle" if named.empty?
+        (named.length == 2) ? "#{named.join("-")} corner" : "#{named.first} edge"
+      end
+
+      def error(place)
+        metres = (place.scale - 1) * 1000
+        return "true" if metres.abs < 0.005
+        "#{Units::Number.plain(metres.abs, decimals: (metres.abs < 0.1) ? 2 : 1)} m too #{metres.positive? ? "long" : "short"}"
+      end
+
+      def too_far
+        worst = [least, most].max_by { |place| (place.scale - 1).abs }
+        return if (worst.scale - 1).abs <= MOST_ERROR
+        "The scale is off by more than 1 in 1,000 (#{worst.where}); hold the scale on the ground, or choose a reference made for this place."
+      end
+
+      # The corners against the area of use that the register states, a tenth of a degree forgiven.
+      def outside
+        west, south, east, north = @crs.area_of_use || return
+        lonlat = Transform.between(@crs, @crs.geographic).forward(@box.corners).each_slice(2)
+        inside = lonlat.all? { |lon, lat| lat.between?(south - 0.1, north + 0.1) && ((west <= east) ? lon.between?(west - 0.1, east + 0.1) : lon >= west - 0.1 || lon <= east + 0.1) }
+        "The ground leaves the area that #{@crs.name} is made for." unless inside
+      end
+    end
+  end
+end
