@@ -16,9 +16,10 @@ module App
       size = size.clamp(1, MOST_ROWS)
       rows = Feature.where(layer_id: @layer.id)
       rows = rows.where("LOWER(properties) LIKE ?", "%#{ActiveRecord::Base.sanitize_sql_like(search.downcase)}%") unless search.strip.empty?
-      ids = ordered(rows, sort, descending).slice(page * size, size) || []
+      all = ordered(rows, sort, descending)
+      ids = all.slice(page * size, size) || []
       found = Feature.where(id: ids).index_by(&:id)
-      {"total" => rows.count, "rows" => ids.filter_map { |id| found[id] && row(found[id]) }}
+      {"total" => all.length, "rows" => ids.filter_map { |id| found[id] && row(found[id]) }}
     end
 
     private

@@ -72,25 +72,18 @@ module App
     def write(before, after)
       refuse(after)
       BookRows.new(@book).write(after)
-      return unless weave?(before, after)
-      @book.reload
-      @book.index.keep(weave(after))
+      @book.reload.weave if weave?(before, after)
     end
 
     def refuse(after)
-      findings = TileLoom::Book::Check.new(after).findings
-      raise findings.first unless findings.empty?
-      if before_reference != after["reference"] && @book.layers.any? { |layer| layer.feature_count.positive? }
+      TileLoom::Book::Check.demand(after)
+      if @book.reference != after["reference"] && @book.layers.any? { |layer| layer.feature_count.positive? }
         raise TileLoom::Invalid.new("The reference of a book that holds data cannot be changed yet; start a new book in #{after["reference"]} and bring the data in again.", path: "/reference")
       end
       unknown = after["layers"].map { |layer| layer["id"] } - Layer.where(book_id: @book.id).pluck(:key)
       raise TileLoom::Invalid.new("There is no data for the layer “#{unknown.first}”; bring it in as a file.", path: "/layers") if unknown.any?
     end
 
-    def before_reference = @book.reference
-
     def weave?(before, after) = WEAVE_KEYS.any? { |keys| before.dig(*keys) != after.dig(*keys) }
-
-    def weave(settings) = TileLoom::Book::Document.new(settings).weave(@book.source).cells
   end
 end

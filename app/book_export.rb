@@ -28,12 +28,10 @@ module App
 
     def features(key)
       first = true
-      Feature.where(layer_id: @book.layers.find { |layer| layer.key == key }.id).in_batches(of: 1000) do |batch|
-        batch.pluck(:shape, :properties).each do |shape, properties|
-          yield ",\n" unless first
-          first = false
-          yield JSON.generate({"type" => "Feature", "properties" => properties, "geometry" => TileLoom::Geometry::Geojson.of(shape)})
-        end
+      @book.layers.find { |layer| layer.key == key }.each_geojson do |_, feature|
+        yield ",\n" unless first
+        first = false
+        yield JSON.generate(feature)
       end
     end
   end

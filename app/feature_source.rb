@@ -10,16 +10,13 @@ module App
     def features(layer_id, box)
       layer = @layers[layer_id] or return []
       rows = Feature.where(layer_id: layer.id)
-      rows = rows.where("MBRIntersects(shape, ST_GeomFromWKB(?))", BinaryValue.new(TileLoom::Geometry::Wkb.box(box))) if box
+      # Binary data are quoted as a hexadecimal literal.
+      rows = rows.where("MBRIntersects(shape, ST_GeomFromWKB(?))", ActiveModel::Type::Binary::Data.new(TileLoom::Geometry::Wkb.box(box))) if box
       rows.order(:identity).pluck(:identity, :shape, :properties).map do |identity, shape, properties|
         TileLoom::Ground::Feature.new(id: identity, wkb: shape, attributes: properties)
       end
     end
 
     def extent(layer_id) = @layers[layer_id]&.extent
-
-    # Bytes that are quoted as a hexadecimal literal.
-    class BinaryValue < ActiveModel::Type::Binary::Data
-    end
   end
 end

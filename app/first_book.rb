@@ -15,8 +15,7 @@ module App
       reader = TileLoom::Ground::GeojsonReader.from_text(@text, target: @crs)
       key = TileLoom::Book::Starter.id_for(@name, [])
       settings = TileLoom::Book::Starter.document(title: @title, reference: @crs.code, area: key, scale: @scale, layers: [{id: key, title: @name, kind: "area"}])
-      findings = TileLoom::Book::Check.new(settings).findings
-      raise findings.first unless findings.empty?
+      TileLoom::Book::Check.demand(settings)
       keep(settings, reader, key)
     end
 
@@ -26,9 +25,7 @@ module App
       ActiveRecord::Base.transaction do
         book = NewBook.new(settings).create
         LayerImport.new(book).keep(reader, key: key, title: @name, name: @name)
-        book.reload
-        book.index.keep(book.document_for_weave.weave(book.source).cells)
-        book
+        book.reload.weave
       end
     end
 

@@ -23,7 +23,7 @@ module App
     def make
       Dir.mktmpdir("tile-loom-export") do |folder|
         source = File.join(folder, "source.geojsonl")
-        File.open(source, "w") { |io| lines { |line| io.puts(line) } }
+        File.open(source, "w") { |io| @layer.each_geojson { |identity, feature| io.puts(JSON.generate(feature.merge("id" => identity))) } }
         written = File.join(folder, "#{@layer.key}#{@written}")
         TileLoom::Ground::GdalProcess.new(name).capture("ogr2ogr", *options, written, source)
         yield written
@@ -41,14 +41,6 @@ module App
       else ["-t_srs", reference]
       end
       ["-s_srs", reference, *given, "-nln", @layer.key]
-    end
-
-    def lines
-      Feature.where(layer_id: @layer.id).in_batches(of: 1000) do |batch|
-        batch.pluck(:identity, :shape, :properties).each do |identity, shape, properties|
-          yield JSON.generate({"type" => "Feature", "id" => identity, "properties" => properties, "geometry" => TileLoom::Geometry::Geojson.of(shape)})
-        end
-      end
     end
   end
 end

@@ -33,7 +33,7 @@ module App
         tally[:count] += features.length
         yield tally[:count] if block_given?
         tally[:kinds] |= [TileLoom::Book::Starter.kind_of(features)]
-        tally[:box] = [tally[:box], *features.map { |feature| TileLoom::Geometry::Geos.envelope(TileLoom::Geometry::Geos.read(feature.wkb)) }].compact.reduce { |a, b| a.union(b) }
+        tally[:box] = [tally[:box], TileLoom::Geometry::Geos.extent(features.map(&:wkb))].compact.reduce { |a, b| a.union(b) }
       end
       tally
     end

@@ -7,10 +7,7 @@ module App
 
     # [west, south, east, north]
     def box
-      @box ||= begin
-        envelopes = features.map { |feature| TileLoom::Geometry::Geos.envelope(TileLoom::Geometry::Geos.read(feature.wkb)) }
-        envelopes.compact.reduce { |all, other| all.union(other) }&.to_a || raise(TileLoom::Invalid.new("The file holds no features with a geometry."))
-      end
+      @box ||= TileLoom::Geometry::Geos.extent(features.map(&:wkb))&.to_a || raise(TileLoom::Invalid.new("The file holds no features with a geometry."))
     end
 
     def suggestions = TileLoom::Reference::Suggestions.new(box).list

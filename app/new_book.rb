@@ -6,17 +6,14 @@ module App
     # settings: a checked document; features: what answers each layer's batches (see Book::Folio).
     def self.from_folio(folio)
       settings = folio.document.settings
-      findings = TileLoom::Book::Check.new(settings).findings
-      raise findings.first unless findings.empty?
+      TileLoom::Book::Check.demand(settings)
       ActiveRecord::Base.transaction do
         book = new(settings).create
         settings["layers"].each_with_index do |layer, position|
           LayerImport.new(book).keep(folio.reader(layer, position), key: layer["id"], title: layer["title"], position: position,
             visible: layer.fetch("visible", true), style: layer.slice("rules", "label"), name: layer.dig("data", "file"))
         end
-        book.reload
-        book.index.keep(book.document_for_weave.weave(book.source).cells)
-        book
+        book.reload.weave
       end
     end
 

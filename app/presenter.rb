@@ -12,7 +12,8 @@ module App
         "cells" => book.index.cells.map { |cell| cell(cell.to_core) }, "frame" => frame(book),
         "undo" => book.edits.where(undone: false).order(id: :desc).pick(:label),
         "redo" => book.edits.where(undone: true).order(:id).pick(:label),
-        "sizes" => TileLoom::Layout::PageSize::ALL.keys, "designs" => TileLoom::Layout::Designs.names
+        "sizes" => TileLoom::Layout::PageSize::ALL.keys, "designs" => TileLoom::Layout::Designs.names,
+        "markers" => TileLoom::Ground::Marker::SHAPES.keys, "data_endings" => TileLoom::Ground::FileFormat::ALL.flat_map(&:endings)
       }
     end
 

@@ -8,8 +8,7 @@ module App
     # sheets: "all", "1-3, 7", names. Invalid when the book cannot be printed as it stands.
     def place(sheets)
       document = @book.settings
-      findings = TileLoom::Book::Check.new(document).findings
-      raise findings.first unless findings.empty?
+      TileLoom::Book::Check.demand(document)
       rows = @book.index.cells.to_a
       raise TileLoom::Invalid.new("The book has no sheets to print; weave an index first.") if rows.empty?
       picked = TileLoom::Output::Range.new(sheets).pick(rows.map(&:to_core))

@@ -21,8 +21,8 @@ module App
     # The core's view of the book, with the cells that were kept.
     def document = TileLoom::Book::Document.new(settings).with_cells(index.cells.map(&:to_core))
 
-    # Without cells: to weave them.
-    def document_for_weave = TileLoom::Book::Document.new(settings)
+    # Weaves the index by the settings as they stand and keeps its cells; returns the book.
+    def weave = tap { index.keep(TileLoom::Book::Document.new(settings).weave(source).cells) }
 
     def source = FeatureSource.new(layers)
   end

@@ -12,8 +12,6 @@ module App
     attribute :document, :json
     attribute :cells, :json
 
-    def open? = OPEN.include?(state)
-
     # Still wanted? Asked afresh, since another process may have stopped the run.
     def wanted? = PressRun.where(id: id, state: OPEN).exists?
 

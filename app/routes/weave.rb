@@ -22,8 +22,7 @@ module App
 
       def changed(request_body)
         settings = MergePatch.apply(book.settings, request_body["patch"] || {})
-        findings = TileLoom::Book::Check.new(settings).findings
-        raise findings.first unless findings.empty?
+        TileLoom::Book::Check.demand(settings)
         settings
       end
 

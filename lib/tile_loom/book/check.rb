@@ -5,6 +5,12 @@ module TileLoom
     # Everything that is wrong in a book document, each finding with the path of the offending value:
     # first its shape, then what the values mean together.
     class Check
+      # Raises the first finding, if there is one.
+      def self.demand(settings)
+        found = new(settings).findings.first
+        raise found if found
+      end
+
       def initialize(settings) = @settings = settings
 
       # Invalid findings; empty when the book can be woven and printed. source: to check the weave with,

@@ -15,8 +15,7 @@ module TileLoom
         found = layers.each_with_object([]) { |layer, list| list << read(layer, crs, list.map { |item| item[:id] }, &said) }
         Book::Starter.document(title: @options[:title], reference: @options[:reference], area: area(found), layers: found,
           scale: Units::Number.tidy(@options[:scale]), size: @options[:page], orientation: @options[:landscape] ? "landscape" : "portrait", design: @options[:design]).tap do |document|
-          findings = Book::Check.new(document).findings
-          raise findings.first unless findings.empty?
+          Book::Check.demand(document)
         end
       end
 

@@ -4,8 +4,6 @@ module TileLoom
   module Geometry
     # An affine map of the plane: x′ = a·x + c·y + e, y′ = b·x + d·y + f (the order of PDF and SVG).
     Affine = Struct.new(:a, :b, :c, :d, :e, :f) do
-      def self.translation(x, y) = new(1.0, 0.0, 0.0, 1.0, x, y)
-
       # Maps a flat [x, y, …] to a new flat array.
       def map(coordinates)
         a, b, c, d, e, f = to_a

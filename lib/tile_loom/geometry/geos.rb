@@ -34,6 +34,9 @@ module TileLoom
         ::Geos.create_collection(::Geos::GeomTypes::GEOS_GEOMETRYCOLLECTION, geometries).unary_union
       end
 
+      # The Box of many geometries in well-known binary, or nil where all are empty.
+      def extent(all) = all.filter_map { |bytes| envelope(read(bytes)) }.reduce { |box, other| box.union(other) }
+
       def envelope(geometry)
         return nil if geometry.empty?
         Box.new(geometry.x_min, geometry.y_min, geometry.x_max, geometry.y_max)

@@ -36,7 +36,7 @@ module TileLoom
       private
 
       # Points and lines have no inside: one that lies on the edge of a cell needs that cell.
-      def surface? = @surface ||= geometry.is_a?(::Geos::Polygon) || geometry.is_a?(::Geos::MultiPolygon)
+      def surface? = geometry.is_a?(::Geos::Polygon) || geometry.is_a?(::Geos::MultiPolygon)
 
       def drawn_in(rectangle)
         share = 1 - 2 * LEAST_REACH

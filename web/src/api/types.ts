@@ -58,6 +58,8 @@ export interface Book {
   redo: string | null;
   sizes: string[];
   designs: string[];
+  markers: string[];
+  data_endings: string[];
 }
 
 export interface Answer { cells: Cell[]; count: number; rows: number; columns: number; sheet_width_m: number; sheet_height_m: number; left_out_m2: number }

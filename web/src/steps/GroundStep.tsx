@@ -87,7 +87,7 @@ function LayerCard({ arrivals, onPick }: { arrivals: Arrivals; onPick: (id: stri
   };
   return (
     <Card title="Layers" note="top first">
-      <input ref={input} type="file" accept={ENDINGS} multiple hidden aria-label="Data files" onChange={(event) => { arrivals.take([...(event.target.files ?? [])]); event.target.value = ""; }} />
+      <input ref={input} type="file" accept={book.data_endings.join(",")} multiple hidden aria-label="Data files" onChange={(event) => { arrivals.take([...(event.target.files ?? [])]); event.target.value = ""; }} />
       <Button variant="outlined" fullWidth sx={{ mb: 1 }} disabled={arrivals.sending} onClick={() => input.current?.click()}>{arrivals.sending ? "Sending…" : "Bring in data"}</Button>
       <Box component="ul" sx={{ m: 0, p: 0, listStyle: "none" }}>
         {shown.map((layer) => (
@@ -114,8 +114,6 @@ function LayerCard({ arrivals, onPick }: { arrivals: Arrivals; onPick: (id: stri
 function Warned({ text }: { text: string }) {
   return <Box component="span" sx={{ color: "warning.main", fontWeight: 600, ml: 0.5 }}><WarningIcon sx={{ fontSize: 15, verticalAlign: "-2px", mr: 0.25 }} />{text}</Box>;
 }
-
-const ENDINGS = ".geojson,.json,.topojson,.gpkg,.zip,.kml,.kmz,.gml,.fgb,.gpx,.dxf,.csv";
 
 // How the last files fared, until it is read.
 function Told({ arrivals }: { arrivals: Arrivals }) {

@@ -2,13 +2,13 @@ import AddIcon from "@mui/icons-material/Add";
 import RemoveIcon from "@mui/icons-material/Remove";
 import { Box, Button, IconButton, MenuItem, TextField } from "@mui/material";
 import type { ReactNode } from "react";
+import { useBook } from "../api/book";
 import type { MapSymbol, Marker, Stroke } from "../api/types";
 import { readNumber } from "../api/words";
 import { Field } from "../frame/Field";
 
 type Keep = (symbol: MapSymbol) => Promise<unknown>;
 
-const SHAPES = ["circle", "square", "diamond", "triangle", "bar", "hut", "cross", "warning"];
 const DASHES: { title: string; dash?: number[] }[] = [
   { title: "solid" }, { title: "dashed", dash: [2, 1] }, { title: "short dashes", dash: [1, 0.6] }, { title: "dots", dash: [0.2, 0.8] }, { title: "dash and dot", dash: [2.2, 0.9, 0.4, 0.9] },
 ];
@@ -41,12 +41,13 @@ export function SymbolEditor({ symbol, kind, name, onKeep }: { symbol: MapSymbol
 }
 
 function MarkerLine({ marker, name, onKeep }: { marker: Marker; name: string; onKeep: (marker: Marker) => Promise<unknown> }) {
+  const book = useBook();
   return (
     <Line title="Mark">
       <Colour label={`Colour of the mark of ${name}`} value={marker.colour} onKeep={(colour) => onKeep({ ...marker, colour })} />
       <Measured label="Size, mm" value={marker.size_mm} least={0.1} most={200} onKeep={(size_mm) => onKeep({ ...marker, size_mm })} />
       <TextField select label="Shape" value={marker.shape} onChange={(event) => void onKeep({ ...marker, shape: event.target.value })} sx={{ minWidth: 100 }}>
-        {SHAPES.map((shape) => <MenuItem key={shape} value={shape}>{shape}</MenuItem>)}
+        {book.markers.map((shape) => <MenuItem key={shape} value={shape}>{shape}</MenuItem>)}
       </TextField>
     </Line>
   );
