@@ -7,20 +7,45 @@ module App
     # What a request was based on is no longer how the book stands.
     class Stale < StandardError; end
 
-    WEAVE_KEYS = [%w[index], %w[reference], %w[layout page], %w[layout elements]].freeze
-
     def initialize(book) = @book = book
 
     # patch: a JSON merge patch (RFC 7396) on the book document. revision: the one the change was made
     # on, or nil not to ask. Returns the book.
     def apply(patch, label:, revision: nil)
       raise TileLoom::Invalid.new("A change must be a JSON object.") unless patch.is_a?(Hash)
+      apply_to_fresh(label: label, revision: revision) { patch }
+    end
+
+    # The same with a patch that follows from how the book stands: the block gives it when nobody else can
+    # change the book any more, so that quick steps add up.
+    def apply_to_fresh(label:, revision: nil)
       locked(revision) do
         before = @book.settings
+        patch = yield
         after = MergePatch.apply(before, patch)
         next if after == before
-        write(before, after)
-        record(label, before, after)
+        cells = write(before, after)
+        record(label, before, after, cells: cells)
+      end
+    end
+
+    # Weaves the cells by the settings as they stand.
+    def weave_anew = of_cells("Weave anew") { @book.weave }
+
+    # Names all cells by the pattern, whatever they were called.
+    def name_anew = of_cells("Name all anew") { @book.index.keep(renamed(@book.index.core_cells)) }
+
+    # The cells stay as they are, each marked, although the frame or the data changed.
+    def keep_cells
+      of_cells("Keep the cells") { @book.index.keep(@book.index.core_cells.each { |cell| cell.kept = true }, with: WeaveState.new(@book).now) }
+    end
+
+    # A change of the cells alone, made in the block.
+    def of_cells(label, revision: nil)
+      locked(revision, rows_alone: true) do
+        before = @book.settings
+        cells = CellChange.around(@book.index) { yield }
+        record(label, before, before.merge("index" => @book.index.settings), cells: cells)
       end
     end
 
@@ -31,59 +56,116 @@ module App
         yield
         @book.reload
         after = @book.settings
-        record(label, before, after)
+        cells = CellChange.around(@book.index) { @book.weave if @book.index.rows.empty? && covers_changed?(before, after) } if before["index"]["area"]
+        record(label, before, after, cells: cells)
       end
     end
 
     def undo
-      step(@book.edits.where(undone: false).order(id: :desc).first, :before, true)
+      step(@book.edits.where(undone: false).order(id: :desc).first, :before, "undo")
     end
 
     def redo
-      step(@book.edits.where(undone: true).order(:id).first, :after, false)
+      step(@book.edits.where(undone: true).order(:id).first, :after, "redo")
+    end
+
+    # Keeps what was before and after as an Edit, and forgets what could have been done again.
+    # cells: of a CellChange, or nil.
+    def record(label, before, after, cells: nil)
+      @book.edits.where(undone: true).delete_all
+      edit = @book.edits.create!(label: label.to_s[0, 200], before: before, after: after, cells: cells)
+      @book.edits.where(id: @book.edits.order(id: :desc).offset(Edit::MOST_KEPT).limit(Edit::MOST_KEPT).pluck(:id)).delete_all
+      edit
     end
 
     private
 
-    def step(change, side, undone)
+    # A step over a change of reference is a job of its own.
+    def step(change, side, direction)
       return @book unless change
+      if change.before["reference"] != change.after["reference"]
+        ReferenceChange.step(@book, change, direction)
+        return @book
+      end
       locked(nil) do
-        write(@book.settings, change.public_send(side))
-        change.update!(undone: undone)
+        put(change, side)
+        change.update!(undone: direction == "undo")
       end
     end
 
-    def locked(revision)
+    # rows_alone: nothing but cells changes, so that what is read of the book stays true.
+    def locked(revision, rows_alone: false)
       @book.with_lock do
         raise Stale if revision && revision != @book.revision
+        raise TileLoom::Invalid.new(ReferenceChange::BUSY) if Reprojection.open_for(@book)
         yield
-        @book.reload
+        @book.reload unless rows_alone
         @book.update!(revision: @book.revision + 1)
       end
       @book
     end
 
-    def record(label, before, after)
-      @book.edits.where(undone: true).delete_all
-      @book.edits.create!(label: label.to_s[0, 200], before: before, after: after)
-      @book.edits.where(id: @book.edits.order(id: :desc).offset(Edit::MOST_KEPT).limit(Edit::MOST_KEPT).pluck(:id)).delete_all
-    end
-
+    # The effect on the cells, as a CellChange keeps it, or nil.
     def write(before, after)
-      refuse(after)
+      refuse(before, after)
       BookRows.new(@book).write(after)
-      @book.reload.weave if weave?(before, after)
+      @book.reload
+      CellChange.around(@book.index) { follow(before, after) }
     end
 
-    def refuse(after)
-      TileLoom::Book::Check.demand(after)
-      if @book.reference != after["reference"] && @book.layers.any? { |layer| layer.feature_count.positive? }
-        raise TileLoom::Invalid.new("The reference of a book that holds data cannot be changed yet; start a new book in #{after["reference"]} and bring the data in again.", path: "/reference")
+    # What the cells do when the document changes: what GridIndex#keep answers, or nil where they stay.
+    def follow(before, after)
+      if TileLoom::Book::Index.names_differ?(before["index"], after["index"]) then name_all(before, after)
+      elsif before["index"]["order"] != after["index"]["order"] && only?(before, after, "order") then @book.index.keep(in_order)
+      elsif weave?(before, after) then @book.weave
+      elsif frame_size(before) != frame_size(after) then @book.fit_cells
       end
-      unknown = after["layers"].map { |layer| layer["id"] } - Layer.where(book_id: @book.id).pluck(:key)
-      raise TileLoom::Invalid.new("There is no data for the layer “#{unknown.first}”; bring it in as a file.", path: "/layers") if unknown.any?
     end
 
-    def weave?(before, after) = WEAVE_KEYS.any? { |keys| before.dig(*keys) != after.dig(*keys) }
+    # A fresh pattern of names is for all cells; where nothing else changed, they stay where they are.
+    def name_all(before, after)
+      only?(before, after, "naming", "order") ? @book.index.keep(renamed(in_order)) : @book.weave(afresh: true)
+    end
+
+    def core_index = TileLoom::Book::Index.new(@book.index.settings)
+
+    def in_order = core_index.ordered(@book.index.core_cells, @book.source)
+
+    def renamed(cells) = core_index.renamed(cells, @book.source)
+
+    # Do the indexes differ in these alone?
+    def only?(before, after, *keys) = before["index"].except(*keys) == after["index"].except(*keys)
+
+    def put(change, side)
+      refuse(@book.settings, change.public_send(side))
+      BookRows.new(@book).write(change.public_send(side))
+      @book.reload
+      change.cells ? CellChange.new(change.cells).put(@book.index, side) : weave_as_before(change)
+    end
+
+    # A change that was recorded before cells were recorded with it.
+    def weave_as_before(change)
+      @book.weave if weave?(change.before, change.after)
+    end
+
+    def refuse(before, after)
+      types = Layer.where(book_id: @book.id).to_h { |layer| [[layer.key, layer.edition], layer.fields] }
+      wanted = Array(after["layers"]).grep(Hash).to_h { |layer| [layer["id"], [layer["id"], layer.fetch("edition", 1)]] }
+      TileLoom::Book::Check.demand(after, attributes: wanted.transform_values { |row| types[row] }.compact, enclosures: Enclosure.reader)
+      raise TileLoom::Invalid.new("The reference of a book is changed by choosing another in the sentence of Ground.", path: "/reference") if before["reference"] != after["reference"]
+      unknown = wanted.find { |_, row| !types.key?(row) }
+      raise TileLoom::Invalid.new("There is no data for the layer “#{unknown[0]}”; bring it in as a file.", path: "/layers") if unknown
+    end
+
+    # The sentence of Weave weaves at once; a frame or data that change leave the cells where they are.
+    def weave?(before, after) = before["index"] != after["index"]
+
+    def frame_size(settings) = TileLoom::Layout::Layout.new(settings["layout"]).frame_box.then { |box| [box.width.round(6), box.height.round(6)] }
+
+    # Did the data of the study area change? (Another edition of one of its layers.)
+    def covers_changed?(before, after)
+      layers = TileLoom::Book::AreaChoice.new(after.dig("index", "area")).layers
+      [before, after].map { |settings| settings["layers"].select { |layer| layers.include?(layer["id"]) }.map { |layer| [layer["id"], layer["edition"]] } }.uniq.length > 1
+    end
   end
 end

@@ -6,20 +6,26 @@ module App
     def initialize(book) = @book = book
 
     def write(settings)
-      @book.update!(settings.slice(*Book::TEXTS))
+      @book.update!(settings.slice(*Book::TEXTS).merge(Book::OWN.to_h { |list| [list, settings[list]] }))
       layers(settings["layers"])
-      @book.layout.update!(name: settings.dig("layout", "name").to_s, page: settings["layout"]["page"], elements: settings["layout"]["elements"])
+      @book.layout.update!(Layout.row_of(settings["layout"]))
+      key_layout(settings["key_layout"])
       @book.index.update!(settings: settings["index"])
     end
 
     private
 
-    # Layers that the document no longer names are kept aside, not deleted.
+    def key_layout(entry)
+      return @book.key_layout&.destroy! unless entry
+      (@book.key_layout || @book.build_key_layout(role: "key")).update!(Layout.row_of(entry))
+    end
+
+    # Layers, and editions of layers, that the document no longer names are kept aside, not deleted.
     def layers(list)
-      rows = Layer.where(book_id: @book.id).index_by(&:key)
+      rows = Layer.where(book_id: @book.id).index_by { |row| [row.key, row.edition] }
       list.each_with_index do |entry, position|
-        rows.delete(entry["id"]).update!(position: position, title: entry["title"], visible: entry.fetch("visible", true),
-          removed: false, style: entry.slice("rules", "label"))
+        rows.delete([entry["id"], entry.fetch("edition", 1)]).update!(position: position, title: entry["title"], visible: entry.fetch("visible", true),
+          removed: false, style: entry.except(*Layer::OWN))
       end
       rows.each_value { |row| row.update!(removed: true) unless row.removed }
     end

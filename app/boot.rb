@@ -2,6 +2,7 @@
 
 # Loads the application: the core, the database connection, models, jobs, routes.
 ENV["BUNDLE_GEMFILE"] ||= File.expand_path("../Gemfile", __dir__)
+ENV["BUNDLE_PATH"] ||= File.expand_path("../vendor/bundle", __dir__)
 $LOAD_PATH.unshift(File.expand_path("../lib", __dir__))
 require "bundler/setup"
 require "active_record"

@@ -25,7 +25,7 @@ module App
       ActiveRecord::Base.transaction do
         book = NewBook.new(settings).create
         LayerImport.new(book).keep(reader, key: key, title: @name, name: @name)
-        book.reload.weave
+        book.reload.tap(&:weave)
       end
     end
 

@@ -5,6 +5,7 @@ module App
   # spatial reference number (0 here: the book's own plane) before the well-known binary.
   class GeometryType < ActiveRecord::Type::Binary
     PREFIX = [0].pack("V").freeze
+    PREFIX_HEX = PREFIX.unpack1("H*").freeze
 
     def deserialize(value)
       bytes = super

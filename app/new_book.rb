@@ -6,28 +6,29 @@ module App
     # settings: a checked document; features: what answers each layer's batches (see Book::Folio).
     def self.from_folio(folio)
       settings = folio.document.settings
-      TileLoom::Book::Check.demand(settings)
+      TileLoom::Book::Check.demand(settings, enclosures: folio.document.enclosures)
       ActiveRecord::Base.transaction do
-        book = new(settings).create
+        book = new(Enclosure.take_in(settings, folio.document.enclosures)).create
         settings["layers"].each_with_index do |layer, position|
           LayerImport.new(book).keep(folio.reader(layer, position), key: layer["id"], title: layer["title"], position: position,
-            visible: layer.fetch("visible", true), style: layer.slice("rules", "label"), name: layer.dig("data", "file"))
+            visible: layer.fetch("visible", true), style: layer.except(*Layer::OWN), name: layer.dig("data", "file"))
         end
-        book.reload.weave
+        book.reload.tap(&:weave)
       end
     end
 
     def initialize(settings) = @settings = settings
 
     def create
-      book = Book.create!(defaults.merge(@settings.slice(*Book::TEXTS)))
-      book.create_layout!(name: @settings.dig("layout", "name").to_s, page: @settings["layout"]["page"], elements: @settings["layout"]["elements"])
+      book = Book.create!(defaults.merge(@settings.slice(*Book::TEXTS)).merge(@settings.slice(*Book::OWN)))
+      book.create_layout!(Layout.row_of(@settings["layout"]).merge(role: "sheets"))
+      book.create_key_layout!(Layout.row_of(@settings["key_layout"]).merge(role: "key")) if @settings["key_layout"]
       book.create_index!(settings: @settings["index"])
       book
     end
 
     private
 
-    def defaults = {"subtitle" => "", "author" => "", "subject" => "", "source" => "", "date" => ""}
+    def defaults = {"subtitle" => "", "author" => "", "subject" => "", "edition" => "", "source" => "", "date" => ""}
   end
 end

@@ -8,54 +8,93 @@ module App
     def book(book)
       {
         "id" => book.id, "revision" => book.revision, "document" => book.settings,
-        "reference" => reference(book), "distortion" => distortion(book), "layers" => book.layers.reject(&:removed).map { |layer| layer(layer) },
-        "cells" => book.index.cells.map { |cell| cell(cell.to_core) }, "frame" => frame(book),
+        "reference" => reference(book), "distortion" => distortion(book), "layers" => book.layers.reject(&:removed).map { |layer| layer(layer, TileLoom::Ground::MarkerSet.new(book.markers || [])) },
+        "cells" => book.index.core_cells.map { |cell| cell(cell) }, "frame" => frame(book), "key_frame" => book.key_layout && key_frame(book),
         "undo" => book.edits.where(undone: false).order(id: :desc).pick(:label),
         "redo" => book.edits.where(undone: true).order(:id).pick(:label),
-        "sizes" => TileLoom::Layout::PageSize::ALL.keys, "designs" => TileLoom::Layout::Designs.names,
-        "markers" => TileLoom::Ground::Marker::SHAPES.keys, "data_endings" => TileLoom::Ground::FileFormat::ALL.flat_map(&:endings)
+        "reprojection" => Reprojection.open_for(book)&.then { |change| reprojection(change) },
+        "told" => Reprojection.where(book_id: book.id, state: "failed").where("updated_at > ?", Time.now.utc - 600).order(:id).last&.reason,
+        "sizes" => TileLoom::Layout::PageSize::ALL.keys, "faces" => faces(book), "weave" => WeaveState.new(book).to_h, "naming" => naming(book),
+        "kinds" => TileLoom::Layout::NewElement::TITLES,
+        "data_endings" => TileLoom::Ground::FileFormat::ALL.flat_map(&:endings)
       }
+    end
+
+    # How sheets are called: the kind of names, and an example where the pattern gives one.
+    def naming(book) = TileLoom::Book::Index.new(book.index.settings).naming.then { |naming| {"kind" => naming.kind, "example" => naming.example} }
+
+    # All typefaces; css: what a browser calls it; content: where the file of an own one is.
+    def faces(book)
+      own = (book.faces || []).to_h { |entry| [entry["id"], entry["content"]] }
+      TileLoom::Type::FaceSet.new(book.faces || [], enclosures: Enclosure.reader).all.map { |face| {"key" => face.key, "family" => face.family, "weight" => face.weight, "italic" => face.style == "italic", "css" => face.css_family, "content" => own[face.key]}.compact }
     end
 
     def reference(book)
       crs = TileLoom::Reference::Crs.find(book.reference)
-      {"code" => crs.code, "name" => crs.name, "metres_per_unit" => crs.metres_per_unit, "unit" => crs.unit&.symbol || crs.unit_name}
+      {"code" => crs.register_code, "definition" => crs.code, "name" => crs.name, "metres_per_unit" => crs.metres_per_unit, "unit" => crs.unit&.symbol || crs.unit_name}
     end
 
     # What the reference does to lengths over the book's ground; nothing while there is none.
     def distortion(book)
-      box = book.layers.reject(&:removed).filter_map(&:extent).reduce { |all, other| all.union(other) } or return nil
+      box = book.extent or return nil
       found = TileLoom::Reference::Distortion.new(TileLoom::Reference::Crs.find(book.reference), box)
       {"words" => found.in_words, "warnings" => found.warnings}
     rescue TileLoom::Invalid => error
       {"words" => "", "warnings" => [error.message]}
     end
 
-    def layer(layer)
-      {"id" => layer.key, "kind" => layer.kind, "count" => layer.feature_count, "name" => layer.original_name,
+    def reprojection(change)
+      {"name" => TileLoom::Reference::Crs.find(change.target).name, "done" => change.done, "total" => change.total}
+    end
+
+    # A small picture of each rule's symbol, as the legend draws it.
+    def swatches(layer, drawings)
+      layer.style["rules"].map { |rule| TileLoom::Sheet::Swatch.new(TileLoom::Ground::Symbol.new(rule["symbol"], drawings: drawings), layer.kind).to_svg }
+    end
+
+    def layer(layer, drawings)
+      {"swatches" => swatches(layer, drawings), "id" => layer.key, "kind" => layer.kind, "count" => layer.feature_count, "name" => layer.original_name,
        "box" => layer.extent&.to_a, "original_reference" => layer.original_reference}
     end
 
-    def frame(book)
-      layout = TileLoom::Layout::Layout.new(book.layout.settings)
-      box = layout.frame_box
-      {"width_mm" => box.width.round(3), "height_mm" => box.height.round(3), "page_width_mm" => layout.page.width_mm, "page_height_mm" => layout.page.height_mm}
+    def frame(book) = page(layout = TileLoom::Layout::Layout.new(book.layout.settings), layout.frame_box)
+
+    def key_frame(book) = page(layout = TileLoom::Layout::Layout.new(book.key_layout.settings, path: "/key_layout"), layout.key_frame.box(layout.page))
+
+    # A page with the boxes of its elements; box: of the frame that decides what it shows.
+    def page(layout, box)
+      {"width_mm" => box.width.round(3), "height_mm" => box.height.round(3), "page_width_mm" => layout.page.width_mm, "page_height_mm" => layout.page.height_mm,
+       "even_shift_mm" => (layout.page.for_sheet(2).live_area.min_x - layout.page.live_area.min_x).round(3),
+       "live" => rectangle(layout.page.live_area), "elements" => layout.elements.to_h { |element| [element.id, rectangle(element.box(layout.page))] }}
     end
+
+    # [left, top, width, height] in page mm.
+    def rectangle(box) = [box.min_x, box.min_y, box.width, box.height].map { |number| number.round(3) }
 
     def cell(cell)
       {"number" => cell.number, "name" => cell.name, "row" => cell.row, "column" => cell.column, "scale" => cell.scale,
        "corners" => cell.ground.corners.each_slice(2).to_a, "centre" => [cell.ground.centre_x, cell.ground.centre_y],
-       "width" => cell.ground.width, "height" => cell.ground.height}
+       "width" => cell.ground.width, "height" => cell.ground.height, "kept" => cell.kept == true, "pinned" => cell.pinned == true, "moved" => cell.moved == true, "turn_deg" => cell.ground.rotation_deg}
     end
 
-    def answer(answer)
+    # cells: false leaves them out, where the browser has them.
+    def answer(answer, cells: true)
       width, height = answer.sheet_m
-      {"cells" => answer.cells.map { |found| cell(found) }, "count" => answer.cells.length, "rows" => answer.rows, "columns" => answer.columns,
-       "sheet_width_m" => width, "sheet_height_m" => height, "left_out_m2" => answer.left_out_m2.round(1)}
+      {"cells" => cells ? answer.cells.map { |found| cell(found) } : [], "count" => answer.cells.length, "rows" => answer.rows, "columns" => answer.columns,
+       "sheet_width_m" => width, "sheet_height_m" => height, "left_out_m2" => answer.left_out_m2.round(1), "notes" => answer.notes, "scales" => answer.cells.map(&:scale).minmax.compact,
+       **(answer.renewal ? {"come" => answer.renewal.come, "go" => answer.renewal.go, "stay" => answer.renewal.stay.length} : {})}
+    end
+
+    # Pieces left out, overlap, sheets that show almost nothing.
+    def cover(answer)
+      unit = answer.size.crs.metres_per_unit**2
+      overlap, share = answer.cover.overlap
+      {"pieces" => answer.cover.left_out(answer.least).map { |piece| {"m2" => (piece.area * unit).round(1), "box" => piece.box.to_a, "rings" => piece.rings.map { |ring| ring.each_slice(2).to_a }} },
+       "overlap_m2" => (overlap * unit).round(1), "overlap_share" => share.round(4), "almost_empty" => answer.cover.almost_empty.map(&:number)}
     end
 
     def arrival(arrival)
-      arrival.attributes.slice("id", "name", "bytes", "state", "report", "done", "total", "reason", "remarks")
+      arrival.attributes.slice("id", "name", "bytes", "state", "report", "done", "total", "reason", "remarks", "replaces")
     end
 
     def run(run)

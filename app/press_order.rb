@@ -8,13 +8,13 @@ module App
     # sheets: "all", "1-3, 7", names. Invalid when the book cannot be printed as it stands.
     def place(sheets)
       document = @book.settings
-      TileLoom::Book::Check.demand(document)
-      rows = @book.index.cells.to_a
+      TileLoom::Book::Check.demand(document, enclosures: Enclosure.reader)
+      rows = @book.index.rows
       raise TileLoom::Invalid.new("The book has no sheets to print; weave an index first.") if rows.empty?
-      picked = TileLoom::Output::Range.new(sheets).pick(rows.map(&:to_core))
+      picked = TileLoom::Output::Press.new(book: @book.document, source: nil).pick(sheets, rows.map { |row| Cell.core_of(row) })
       ActiveRecord::Base.transaction do
         run = @book.press_runs.create!(sheets: sheets.to_s.strip[0, 1000].presence || "all", total: picked.length, revision: @book.revision, document: document,
-          cells: rows.map { |row| row.attributes.except("id", "grid_index_id") })
+          cells: rows)
         cut(run, picked)
         run
       end
@@ -24,7 +24,7 @@ module App
 
     def cut(run, picked)
       picked.each_slice(PressPiece::SHEETS).with_index do |cells, position|
-        piece = run.pieces.create!(position: position, numbers: cells.map(&:number))
+        piece = run.pieces.create!(position: position, numbers: cells.map { |cell| (cell == TileLoom::Output::Press::KEY) ? PressPiece::KEY : cell.number })
         Delayed::Job.enqueue(PressPieceJob.new(piece.id))
       end
     end

@@ -5,7 +5,7 @@ require "rack"
 module App
   # The whole web application, for Rack.
   module Server
-    ROUTES = [Routes::References, Routes::Books, Routes::Ground, Routes::Arrivals, Routes::Layers, Routes::Weave, Routes::Sheets, Routes::Press].freeze
+    ROUTES = [Routes::References, Routes::Books, Routes::Ground, Routes::Arrivals, Routes::Layers, Routes::Markers, Routes::Enclosures, Routes::Weave, Routes::Cells, Routes::Sheets, Routes::Layouts, Routes::Designs, Routes::Press].freeze
 
     module_function
 
@@ -14,6 +14,7 @@ module App
       hosts = allowed_hosts
       Rack::Builder.new do
         use HostGuard, hosts
+        use BodyLimit
         use Rack::Deflater, include: %w[application/json image/svg+xml text/html text/css application/javascript text/javascript]
         use Rack::Protection::HttpOrigin
         use Rack::Protection::PathTraversal

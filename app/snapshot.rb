@@ -29,11 +29,33 @@ module App
       cells.find { |cell| cell.number == number } || raise(TileLoom::Invalid.new("There is no sheet #{number}; the book has #{cells.length}."))
     end
 
+    def composer(cell, **options) = TileLoom::Sheet::Composer.new(book: document, source: source, cell: cell, count: cells.length, **options)
+
+    # Stands for the key sheet where sheets are asked for by number.
+    KEY = 0
+
+    # The composer of a sheet, or of the key sheet.
+    def composer_of(number, **options)
+      return composer(cell(number), **options) unless number == KEY
+      raise TileLoom::Invalid.new("The book has no key sheet.") unless document.key_layout
+      TileLoom::Sheet::KeyComposer.new(book: document, source: source, count: cells.length, **options)
+    end
+
     # thumb: drawn coarsely, for small pictures.
     def sheet_svg(number, thumb: false)
-      composer = TileLoom::Sheet::Composer.new(book: document, source: source, cell: cell(number), count: cells.length,
-        tolerance_mm: thumb ? 1.2 : TileLoom::Sheet::GroundDrawing::TOLERANCE_MM, names: !thumb)
-      TileLoom::Output::Svg.new(composer.drawing, size: false).to_s
+      svg(composer_of(number, **(thumb ? {tolerance_mm: 1.2, names: false} : {})).drawing, small: thumb)
+    end
+
+    # The middle sheet as other elements would make it; its frame covers other ground about the same place.
+    def design_svg(elements)
+      layout = document.settings["layout"]
+      other = Book.core(document.settings.merge("layout" => layout.merge("elements" => elements)))
+      cell = cells[cells.length / 2] or raise TileLoom::Invalid.new("There is no sheet to show yet.")
+      frame = other.layout.frame_box
+      size = TileLoom::Weave::CellSize.new(frame_width_mm: frame.width, frame_height_mm: frame.height, scale: cell.scale, crs: document.crs, held: document.index.held)
+      ground = cell.ground.dup.tap { |rectangle| rectangle.width, rectangle.height = size.at(rectangle.centre_x, rectangle.centre_y) }
+      composer = TileLoom::Sheet::Composer.new(book: other, source: source, cell: cell.dup.tap { |fresh| fresh.ground = ground }, count: cells.length, tolerance_mm: 1.2, names: false)
+      svg(composer.drawing, small: true)
     end
 
     # The whole index as a small picture.
@@ -46,13 +68,16 @@ module App
     # The ground as a map for the screen: box in the book's reference, drawn at a size in pixels of
     # 1/96 inch, so that paper sizes look as they print. Far out, the map is drawn as if on a larger
     # paper and seen from afar, without names, so that it stays readable.
-    def ground_svg(box, width_px, height_px)
+    # only: ids of the layers to draw, or nil for all.
+    def ground_svg(box, width_px, height_px, only: nil)
       pixel_mm = 25.4 / 96
-      distance = (box.width * document.crs.metres_per_unit * 1000 / (width_px * pixel_mm) / (document.index.scale * NEAR)).clamp(1.0, FAR)
+      seen_scale = box.width * document.crs.metres_per_unit * 1000 / (width_px * pixel_mm)
+      distance = (seen_scale / (document.index.scale * NEAR)).clamp(1.0, FAR)
       frame = TileLoom::Geometry::Box.at(0.0, 0.0, width_px * pixel_mm * distance, height_px * pixel_mm * distance)
       ground = TileLoom::Geometry::TurnedRectangle.new(*box.centre, box.width, box.height, 0.0)
       view = TileLoom::Sheet::FrameView.new(frame: frame, ground: ground, crs: document.crs)
-      nodes = TileLoom::Sheet::GroundDrawing.new(layers: document.layers, source: source, view: view, tolerance_mm: 0.1 * distance, names: distance <= 1).nodes
+      nodes = TileLoom::Sheet::GroundDrawing.new(layers: only ? document.layers.select { |layer| only.include?(layer.id) } : document.layers, source: source, view: view, tolerance_mm: 0.1 * distance, names: distance <= 1,
+        seen_scale: seen_scale, coarse_mm: pixel_mm * distance).nodes
       drawing = TileLoom::Scene::Drawing.new(width_mm: frame.width, height_mm: frame.height, nodes: nodes)
       TileLoom::Output::Svg.new(drawing, size: false).to_s
     end
@@ -62,12 +87,22 @@ module App
     NEAR = 2.5
     FAR = 4.0
 
+    # Pixels at most on the longer side of a picture in a small picture of a page.
+    SMALL_PX = 160
+
+    # A page for the browser: its pictures come by their addresses, which a browser keeps; a small picture
+    # of a page cannot load others, so it holds reduced ones.
+    def svg(drawing, small:)
+      pictures = small ? ->(raster) { TileLoom::Output::Svg.inline(raster.reduced(SMALL_PX)) } : ->(raster) { "/api/enclosures/#{raster.content}" }
+      TileLoom::Output::Svg.new(drawing, size: false, pictures: pictures).to_s
+    end
+
     # What a surveyor asks of a sheet: its true scale and the angle between norths.
     def sheet_facts(number)
-      composer = TileLoom::Sheet::Composer.new(book: document, source: source, cell: cell(number), count: cells.length)
+      composer = composer_of(number)
       view = composer.view
       {"true_scale" => view.true_scale, "point_scale" => view.factors.point_scale, "convergence_deg" => view.factors.convergence_deg,
-       "convergence" => composer.values["sheet"]["convergence"]}
+       "convergence" => composer.values["sheet"]["convergence"].to_s}
     end
   end
 end

@@ -10,9 +10,10 @@ require "tile_loom"
 
 stroke = ->(colour, width_mm, **more) { {"colour" => colour, "width_mm" => width_mm, "cap" => "round"}.merge(more.transform_keys(&:to_s)) }
 equals = ->(name, value) { {"op" => "=", "args" => [{"property" => name}, value]} }
+GROUPS = {"water" => "Water", "lochans" => "Water", "fences" => "Ways and fences", "tracks" => "Ways and fences", "boardwalk" => "Ways and fences"}.freeze
 rule = ->(title, symbol, condition = nil) { {"title" => title, "when" => condition, "symbol" => symbol}.compact }
 layer = lambda do |id, title, rules, **more|
-  {"id" => id, "title" => title, "visible" => true, "data" => {"file" => "skarrow-moss/#{id}.geojson"}}.merge(more.transform_keys(&:to_s)).merge("rules" => rules)
+  {"id" => id, "title" => title, "visible" => true, **(GROUPS.key?(id) ? {"group" => GROUPS[id]} : {}), "data" => {"file" => "skarrow-moss/#{id}.geojson"}}.merge(more.transform_keys(&:to_s)).merge("rules" => rules)
 end
 dam = ->(shape, colour, size) { {"marker" => {"shape" => shape, "size_mm" => size, "colour" => colour, "outline" => stroke.call("#fffdf6", 0.22)}} }
 

@@ -1,6 +1,8 @@
 # frozen_string_literal: true
 
 require "ffi-geos"
+# Before libvips, which brings another libxml with it.
+require "nokogiri"
 require "proj"
 require "zeitwerk"
 

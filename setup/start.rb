@@ -80,7 +80,7 @@ module Setup
     end
 
     def start_worker
-      @children[:worker] = Process.spawn(Gems::ENVIRONMENT, "ruby", "--yjit", "bin/worker", chdir: Shell::ROOT, in: File::NULL, pgroup: true)
+      @children[:worker] = Process.spawn(Gems::ENVIRONMENT.merge(Gems::BULK_WORK), "ruby", "--yjit", "bin/worker", chdir: Shell::ROOT, in: File::NULL, pgroup: true)
     end
 
     def wait_for_server

@@ -4,6 +4,7 @@
 require_relative "app_helper"
 require "capybara/rspec"
 require "selenium-webdriver"
+require "vips"
 
 Capybara.register_driver(:chromium) do |app|
   profile = Dir.mktmpdir("chromium")
@@ -48,6 +49,28 @@ module BrowserSpecs
     value(label).click
     within("[role=dialog]") { find("[role=menuitem]", text: title, match: :prefer_exact).click }
     expect(page).to have_no_css("[role=dialog]")
+  end
+
+  # A value of the statement that opens a card.
+  def card_value(label) = find("button[aria-pressed][aria-label^='#{label}: ']")
+
+  # An option of a list in a card, by what the list is called.
+  def pick(field, option)
+    find("[role=combobox]", match: :first) { |box| box.native.accessible_name.start_with?(field) }.click
+    find("li[role=option]", text: option, match: :prefer_exact).click
+  end
+
+  def undo(times = 1) = times.times { click_button("Undo") && expect(page).to(have_text("All changes kept")) }
+
+  # What the block gives, asked again for a while: what a worker or a request is about to write.
+  RSpec::Matchers.define :become do |wanted|
+    supports_block_expectations
+    match do |block|
+      deadline = Process.clock_gettime(Process::CLOCK_MONOTONIC) + 15
+      sleep 0.1 until wanted === (@found = block.call) || Process.clock_gettime(Process::CLOCK_MONOTONIC) > deadline
+      wanted === @found
+    end
+    failure_message { "expected it to become #{wanted.inspect}, but it stayed #{@found.inspect}" }
   end
 
   # axe-core finds nothing on this page at WCAG 2.2 AA.

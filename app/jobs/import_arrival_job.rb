@@ -8,13 +8,10 @@ module App
       arrival = Arrival.find_by(id: arrival_id) or return
       return unless arrival.wanted?
       begin_afresh(arrival)
+      reference = arrival.book.reference
       layers = []
-      arrival.choice["layers"].each { |wanted| import(arrival, wanted, layers) }
-      # Shown and done in one transaction: a retry finds either all of it or nothing.
-      BookChanges.new(arrival.book).record_import("Bring in #{arrival.name}") do
-        raise Stopped unless arrival.turn("done")
-        Layer.where(id: layers.map(&:id)).update_all(removed: false)
-      end
+      arrival.with_file { |file| arrival.choice["layers"].each { |wanted| import(arrival, file, wanted, layers) } }
+      show(arrival, layers, reference)
     rescue TileLoom::Invalid => error
       give_up(arrival, "failed", arrival.named(error.message))
     rescue Stopped
@@ -30,18 +27,49 @@ module App
 
     private
 
-    def import(arrival, wanted, layers)
+    # Shown and done in one transaction: a retry finds either all of it or nothing.
+    def show(arrival, layers, reference)
+      book = arrival.book
+      old = replaced(arrival)
+      remarks = old ? LayerDifference.new(old, layers.first).sentences : []
+      BookChanges.new(book).record_import(old ? "Update #{old.title} from #{arrival.name}" : "Bring in #{arrival.name}") do
+        raise TileLoom::Invalid.new("The book’s reference was changed meanwhile; bring #{arrival.name} in again.") if book.reference != reference
+        raise Stopped unless arrival.turn("done", remarks: (remarks + arrival.remarks).first(50))
+        take_over(old, layers.first) if old
+        Layer.where(id: layers.map(&:id)).update_all(removed: false)
+      end
+    end
+
+    # The layer that is to get fresh features, or nil; Invalid where it has gone.
+    def replaced(arrival)
+      return nil unless arrival.replaces
+      Layer.find_by(book_id: arrival.book_id, key: arrival.replaces, removed: false) or raise TileLoom::Invalid.new("The layer that was to be updated has been removed from the book.")
+    end
+
+    # Style, labels, place and name stay.
+    def take_over(old, fresh)
+      fresh.update!(style: old.style, position: old.position, title: old.title, visible: old.visible)
+      old.update!(removed: true)
+    end
+
+    def import(arrival, file, wanted, layers)
       crs = TileLoom::Reference::Crs.find(arrival.book.reference)
       reference = arrival.choice["reference"].to_s.strip.then { |code| code.empty? ? nil : TileLoom::Reference::Crs.find(code) }
-      reader = TileLoom::Ground::FileReader.open(arrival.file, target: crs, layer: wanted["name"], reference: reference, lenient: true)
-      key = TileLoom::Book::Starter.id_for(wanted["title"], Layer.where(book_id: arrival.book_id).pluck(:key))
+      reader = TileLoom::Ground::FileReader.open(file, target: crs, layer: wanted["name"], reference: reference, lenient: true, columns: arrival.columns)
       before = layers.sum(&:feature_count)
       began = ->(row) { layers << row.tap { row.update!(arrival_id: arrival.id) } }
-      LayerImport.new(arrival.book).keep(reader, key: key, title: wanted["title"], name: arrival.name, removed: true, began: began) do |count|
+      LayerImport.new(arrival.book).keep(reader, title: wanted["title"], name: arrival.name, removed: true, began: began, **place(arrival, wanted)) do |count|
         raise Stopped unless arrival.wanted?
         arrival.update_columns(done: before + count)
       end
-      arrival.update!(remarks: (arrival.remarks + reader.repairs + reader.refused.map { |sentence| "Left out: #{sentence}" }).first(50))
+      arrival.update!(remarks: (arrival.remarks + reader.remarks + reader.repairs + reader.refused.map { |sentence| "Left out: #{sentence}" }).first(50))
+    end
+
+    # A key of its own, or the next edition of the layer's that it replaces.
+    def place(arrival, wanted)
+      old = replaced(arrival)
+      return {key: TileLoom::Book::Starter.id_for(wanted["title"], Layer.where(book_id: arrival.book_id).pluck(:key))} unless old
+      {key: old.key, edition: Layer.where(book_id: arrival.book_id, key: old.key).maximum(:edition) + 1, style: old.style}
     end
 
     # What an attempt before this one left behind goes.

@@ -6,7 +6,7 @@ module App
     def perform
       arrival = Arrival.find_by(id: arrival_id) or return
       return unless arrival.wanted?
-      layers = TileLoom::Ground::Inspection.new(arrival.file).layers
+      layers = arrival.with_file { |file| TileLoom::Ground::Inspection.new(file, columns: arrival.columns).layers }
       arrival.update!(report: layers.map { |layer| describe(layer, arrival) })
       arrival.turn("ready", from: %w[inspecting])
     rescue TileLoom::Invalid => error
@@ -24,7 +24,7 @@ module App
 
     def describe(layer, arrival)
       reference = layer.reference
-      {"name" => layer.name, "title" => title(layer, arrival), "count" => layer.count, "geometry" => layer.geometry, "attributes" => layer.attributes, "box" => layer.box, "reference" => reference,
+      {"name" => layer.name, "title" => title(layer, arrival), "count" => layer.count, "geometry" => layer.geometry, "attributes" => layer.attributes, "box" => layer.box, "reference" => reference, "columns" => layer.columns, "asks_columns" => layer.geometry == "None",
        "reference_name" => reference && TileLoom::Reference::Crs.find(reference).name, "asks_reference" => reference.nil? && !layer.degrees?}
     end
   end

@@ -26,15 +26,23 @@ module App
       book = run.core_document
       press = TileLoom::Output::Press.new(book: book, source: run.book.source)
       cells = run.printed_cells.select { |cell| piece.numbers.include?(cell.number) }
+      cells.unshift(TileLoom::Output::Press::KEY) if piece.numbers.include?(PressPiece::KEY)
       pages = +"".b
       stopped = cells.each_with_index.find do |cell, index|
         next true unless run.wanted?
-        pages << press.page(cell, count: run.cells.length).dump
+        pages << page(press, cell, run.cells.length)
         piece.update_columns(done: index + 1)
         false
       end
       return if stopped
       piece.update!(pages: pages, finished: true)
+    end
+
+    # What cannot be printed is said with the sheet on which it is.
+    def page(press, cell, count)
+      press.page(cell, count: count).dump
+    rescue TileLoom::Invalid => error
+      raise TileLoom::Invalid.new("Sheet #{(cell == TileLoom::Output::Press::KEY) ? TileLoom::Sheet::KeyComposer::NAME : cell.name}: #{error.message}", path: error.path)
     end
 
     # Only one worker wins the right to name the file; binding twice would do no harm.

@@ -2,13 +2,15 @@
 
 module App
   # A data file on its way into a book: it is inspected, reported, and kept only when that is wanted.
-  # States: inspecting, ready, importing, done, failed, cancelled. The original stays in the store.
+  # It brings new layers, or (replaces: a layer's key) fresh features for one that is there.
+  # States: inspecting, ready, importing, done, failed, cancelled. The original is kept (Originals).
   class Arrival < ActiveRecord::Base
     OPEN = %w[inspecting ready importing].freeze
 
     belongs_to :book
 
     attribute :report, :json, default: []
+    # {"layers", "reference", "columns"}, as far as they have been chosen.
     attribute :choice, :json, default: {}
     attribute :remarks, :json, default: []
 
@@ -20,19 +22,20 @@ module App
       Arrival.where(id: id, state: from).update_all({state: state, updated_at: Time.now.utc}.merge(values)) == 1
     end
 
-    def file = File.join(Store.folder, path)
+    # Yields a local file of the original's bytes.
+    def with_file(&block) = Originals.with_file(path, &block)
 
-    # The file's place in the store, under a name that is ours; only the ending is the sender's.
+    # The file is kept under a name that is ours; only the ending is the sender's.
     def receive(tempfile)
-      folder = "originals/#{id}"
-      FileUtils.mkdir_p(File.join(Store.folder, folder))
-      update!(path: File.join(folder, "original#{File.extname(name).downcase[/\A\.[a-z0-9]{1,10}\z/]}"), bytes: tempfile.size)
-      FileUtils.cp(tempfile.path, file)
+      update!(path: "#{id}/original#{File.extname(name).downcase[/\A\.[a-z0-9]{1,10}\z/]}", bytes: tempfile.size)
+      Originals.keep(tempfile, path)
     end
+
+    def columns = TileLoom::Ground::Columns.new(choice["columns"])
 
     # A sentence with the file's own name in place of the store's.
     def named(sentence) = sentence.gsub(File.basename(path), name)
 
-    def drop_original = path && FileUtils.rm_rf(File.dirname(file))
+    def drop_original = path && Originals.drop(path)
   end
 end

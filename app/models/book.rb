@@ -3,27 +3,55 @@
 module App
   # A book's row, and its document put together from the rows that belong to it.
   class Book < ActiveRecord::Base
-    TEXTS = %w[title subtitle author subject source date reference].freeze
+    TEXTS = %w[title subtitle author subject edition source date reference].freeze
 
     has_many :layers, -> { order(:position, :id) }
-    has_one :layout
+    has_one :layout, -> { where(role: "sheets") }
+    has_one :key_layout, -> { where(role: "key") }, class_name: "App::Layout"
     has_one :index, class_name: "App::GridIndex"
     has_many :edits
     has_many :press_runs
+    has_many :reprojections
+
+    # Lists of what the book brings of its own.
+    OWN = %w[markers faces pictures].freeze
+
+    OWN.each { |list| attribute list, :json }
 
     # The book document without its data.
     def settings
       {"format" => "tile-loom-book", "version" => 1}
         .merge(attributes.slice(*TEXTS))
-        .merge("layers" => layers.reject(&:removed).map(&:settings), "layout" => layout.settings, "index" => index.settings)
+        .merge(OWN.filter_map { |list| public_send(list).presence&.then { |entries| [list, entries] } }.to_h)
+        .merge("layers" => layers.reject(&:removed).map(&:settings), "layout" => layout.settings, "key_layout" => key_layout&.settings, "index" => index.settings).compact
     end
 
     # The core's view of the book, with the cells that were kept.
-    def document = TileLoom::Book::Document.new(settings).with_cells(index.cells.map(&:to_core))
+    def document = self.class.core(settings).with_cells(index.core_cells)
 
-    # Weaves the index by the settings as they stand and keeps its cells; returns the book.
-    def weave = tap { index.keep(TileLoom::Book::Document.new(settings).weave(source).cells) }
+    # A checked document as the core sees it, with typefaces and pictures from the store.
+    def self.core(settings) = TileLoom::Book::Document.new(settings, fits: true, enclosures: Enclosure.reader)
+
+    # Weaves the index by the settings as they stand and keeps its cells; pinned cells and names stay, or all
+    # are named afresh. Returns what GridIndex#keep does.
+    def weave(afresh: false) = index.keep(answer(afresh: afresh).cells, with: WeaveState.new(self).now)
+
+    # What weaving now would come to; with: other settings to weave by. For a frame of another size all cells
+    # but the pinned ones are named afresh, as at another scale.
+    def answer(with: settings, afresh: false) = self.class.core(with).weave(source, before: index.core_cells, afresh: afresh || WeaveState.new(self).other_size?)
+
+    # The cells stay where they are and show what the frame now covers there.
+    def fit_cells
+      core = self.class.core(settings)
+      index.keep(core.index.fitted(index.core_cells, crs: core.crs, frame: core.layout.frame_box))
+    end
 
     def source = FeatureSource.new(layers)
+
+    # Box of all that the layers hold, in the book's reference; nil while there is none.
+    def extent = layers.reject(&:removed).filter_map(&:extent).reduce { |all, other| all.union(other) }
+
+    # The types of each layer's attributes, for conditions.
+    def attribute_types = Layer.where(book_id: id, removed: false).pluck(:key, :fields).to_h.compact
   end
 end

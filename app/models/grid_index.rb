@@ -7,12 +7,61 @@ module App
     has_many :cells, -> { order(:number) }
 
     attribute :settings, :json
+    # What the cells were woven with: {"frame" => [width_mm, height_mm], "study" => {layer => edition}}.
+    attribute :woven, :json
 
-    # Replaces the cells by those of a fresh weave.
-    def keep(cells)
-      Cell.where(grid_index_id: id).delete_all
-      cells.each_slice(5_000) { |slice| Cell.insert_all(slice.map { |cell| Cell.row_of(cell).merge(grid_index_id: id) }) }
+    BATCH = 5_000
+    COLUMNS = %w[number name row column scale centre_x centre_y width height rotation_deg kept pinned moved feature].freeze
+
+    TRUTHS = %w[kept pinned moved].freeze
+
+    # Makes the cells these ones; only those that differ are written. Returns [rows that went, rows that came].
+    def keep(cells, with: woven)
+      after = cells.map { |cell| Cell.row_of(cell) }
+      change = [rows - after, after - rows]
+      exchange(*change)
+      @rows = after.sort_by { |row| row["number"] }
+      update!(woven: with)
+      change
+    end
+
+    # The cells as plain rows, in order. They are many and asked for often, so that they come past Active
+    # Record's types.
+    def rows = @rows ||= read_rows
+
+    def reload(*) = super.tap { @rows = nil }
+
+    # The cells as the core has them.
+    def core_cells = rows.map { |row| Cell.core_of(row) }
+
+    # Takes rows out and others in.
+    def exchange(gone, fresh)
+      gone.each_slice(BATCH) { |slice| Cell.where(grid_index_id: id, number: slice.map { |row| row["number"] }).delete_all }
+      fresh.each_slice(BATCH) { |slice| insert(slice) }
       association(:cells).reset
+      @rows = nil
+    end
+
+    private
+
+    # Many rows in one statement: numbers as numbers, the name quoted by the driver.
+    def insert(slice)
+      connection = self.class.connection
+      values = slice.map { |row| "(#{[id, *COLUMNS.map { |name| literal(connection, row[name]) }].join(",")})" }
+      connection.execute("INSERT INTO cells (grid_index_id,#{COLUMNS.map { |name| connection.quote_column_name(name) }.join(",")}) VALUES #{values.join(",")}")
+    end
+
+    def literal(connection, value)
+      case value
+      when Integer then value
+      when Float then value.finite? ? value : raise(TileLoom::Invalid.new("A cell has a place that is not a number."))
+      else connection.quote(value)
+      end
+    end
+
+    def read_rows
+      query = Cell.where(grid_index_id: id).order(:number).select(*COLUMNS).to_sql
+      self.class.connection.select_all(query).to_a.each { |row| TRUTHS.each { |name| row[name] = row[name] == 1 || row[name] == true } }
     end
   end
 end

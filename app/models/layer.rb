@@ -1,15 +1,27 @@
 # frozen_string_literal: true
 
 module App
-  # A layer of a book. Removing one keeps its features, so that undo can bring it back.
+  # A layer of a book. Removing one keeps its features, so that undo can bring it back; an update from a
+  # file makes a new row, an edition of the same key, and sets the one before aside.
   class Layer < ActiveRecord::Base
     belongs_to :book
     has_many :features
 
     attribute :style, :json
+    # name → type of the attributes (TileLoom::Ground::AttributeTypes); nil where not known.
+    attribute :fields, :json
+    # [[level, tolerance in reference units], …], the coarsest last; see CoarseLevels.
+    attribute :coarse_levels, :json
+
+    # What of a document's entry is not the layer's style.
+    OWN = %w[id title visible edition data].freeze
 
     # Its entry in the book document.
-    def settings = {"id" => key, "title" => title, "visible" => visible}.merge(style)
+    def settings
+      entry = {"id" => key, "title" => title, "visible" => visible}
+      entry["edition"] = edition if edition > 1
+      entry.merge(style)
+    end
 
     # Yields each feature's identity and itself as a GeoJSON Feature, in the book's reference; a batch
     # at a time is in memory.
@@ -23,5 +35,8 @@ module App
 
     # A TileLoom::Geometry::Box, or nil while it holds nothing.
     def extent = min_x && TileLoom::Geometry::Box.new(min_x, min_y, max_x, max_y)
+
+    # The columns that keep a Box.
+    def self.bounds(box) = box ? {min_x: box.min_x, min_y: box.min_y, max_x: box.max_x, max_y: box.max_y} : {}
   end
 end

@@ -1,13 +1,18 @@
 # frozen_string_literal: true
 
 module App
-  # The layout of a book's sheets.
+  # A layout of a book: role "sheets" for every cell's page, "key" for the key sheet's.
   class Layout < ActiveRecord::Base
     belongs_to :book
 
     attribute :page, :json
     attribute :elements, :json
+    # {"x" => [mm, …], "y" => [mm, …]}
+    attribute :guides, :json
 
-    def settings = {"name" => name, "page" => page, "elements" => elements}
+    def settings = {"name" => name, "page" => page, "elements" => elements, "guides" => guides}.compact
+
+    # The columns that keep the entry of a book document.
+    def self.row_of(entry) = {name: entry["name"].to_s, page: entry["page"], elements: entry["elements"], guides: entry["guides"]}
   end
 end

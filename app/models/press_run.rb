@@ -19,7 +19,7 @@ module App
 
     def printed_cells = cells.map { |row| Cell.core_of(row) }
 
-    def core_document = TileLoom::Book::Document.new(document).with_cells(printed_cells)
+    def core_document = Book.core(document).with_cells(printed_cells)
 
     # Ends an open run once; true for the caller that did.
     def finish(state, **values)

@@ -4,9 +4,6 @@ module App
   module Routes
     # Files on their way into a book: they arrive, are reported, and are kept or dropped.
     class Arrivals < Base
-      # Larger than other requests: data files.
-      LARGEST_FILE = 2 * 1024**3
-
       get "/api/books/:book_id/arrivals" do
         json(Arrival.where(book_id: book.id).where("state IN (?) OR updated_at > ?", Arrival::OPEN, Time.now.utc - 600).order(id: :desc).limit(10).map { |found| Presenter.arrival(found) })
       end
@@ -14,7 +11,9 @@ module App
       post "/api/books/:book_id/arrivals" do
         upload = uploaded_file
         TileLoom::Ground::FileFormat.of(upload[:name])
-        made = Arrival.create!(book_id: book.id, name: upload[:name][0, 250])
+        replaces = params["replaces"].to_s
+        raise TileLoom::Invalid.new("The layer that is to be updated is not in the book.") unless replaces.empty? || Layer.exists?(book_id: book.id, key: replaces, removed: false)
+        made = Arrival.create!(book_id: book.id, name: upload[:name][0, 250], replaces: replaces.presence)
         made.receive(upload[:tempfile])
         Delayed::Job.enqueue(InspectArrivalJob.new(made.id))
         status 201
@@ -24,10 +23,26 @@ module App
       post "/api/books/:book_id/arrivals/:arrival_id/keep" do
         wanted = body_json
         refuse_unknown(wanted)
-        if arrival.turn("importing", from: %w[ready], choice: wanted.slice("layers", "reference"), total: chosen_count(wanted))
+        if arrival.turn("importing", from: %w[ready], choice: arrival.choice.merge(wanted.slice("layers", "reference")), total: chosen_count(wanted))
           Delayed::Job.enqueue(ImportArrivalJob.new(arrival.id))
         end
         json(Presenter.arrival(arrival.reload))
+      end
+
+      # Which columns of a table hold its places: it is looked into again.
+      post "/api/books/:book_id/arrivals/:arrival_id/columns" do
+        wanted = body_json["columns"].then { |given| given.is_a?(Hash) ? given.slice("x", "y", "wkt").transform_values(&:to_s) : {} }
+        columns = TileLoom::Ground::Columns.new(wanted)
+        columns.check(arrival.report.flat_map { |layer| layer["attributes"].map { |attribute| attribute["name"] } })
+        if arrival.turn("inspecting", from: %w[ready], choice: arrival.choice.merge("columns" => wanted))
+          Delayed::Job.enqueue(InspectArrivalJob.new(arrival.id))
+        end
+        json(Presenter.arrival(arrival.reload))
+      end
+
+      # Where each of its layers lies, or would lie by each likely reference.
+      get "/api/books/:book_id/arrivals/:arrival_id/places" do
+        json(arrival.report.select { |layer| layer["box"] }.to_h { |layer| [layer["name"], ArrivalPlaces.new(arrival, layer).list.map { |place| place.to_h.transform_keys(&:to_s) }] })
       end
 
       post "/api/books/:book_id/arrivals/:arrival_id/cancel" do
@@ -45,6 +60,9 @@ module App
         known = arrival.report.map { |layer| layer["name"] }
         fits = layers.is_a?(Array) && layers.any? && layers.all? { |layer| layer.is_a?(Hash) && known.include?(layer["name"]) && layer["title"].is_a?(String) && layer["title"].strip != "" }
         raise TileLoom::Invalid.new("Choose at least one of the file’s layers, each with a title.", path: "/layers") unless fits
+        raise TileLoom::Invalid.new("Choose one of the file’s layers; one layer of the book is updated.", path: "/layers") if arrival.replaces && layers.length > 1
+        lost = arrival.report.find { |layer| layer["asks_columns"] && layers.any? { |chosen| chosen["name"] == layer["name"] } }
+        raise TileLoom::Invalid.new("#{arrival.name} has no columns of places yet; name them.", path: "/columns") if lost
         asks = arrival.report.any? { |layer| layer["asks_reference"] && layers.any? { |chosen| chosen["name"] == layer["name"] } }
         code = wanted["reference"].to_s.strip
         raise TileLoom::Invalid.new("#{arrival.name} does not say which reference its coordinates are in; name one.", path: "/reference") if asks && code.empty?

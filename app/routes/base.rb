@@ -7,16 +7,13 @@ module App
   module Routes
     # What all routes share: JSON in and out, errors as sentences, limits.
     class Base < Sinatra::Base
-      LARGEST_BODY = 64 * 1024 * 1024
+      LARGEST_BODY = BodyLimit::LARGEST
 
       disable :static, :show_exceptions, :raise_errors, :dump_errors
       disable :protection
       set :host_authorization, {}
 
       before do
-        length = request.content_length.to_i
-        largest = request.path_info.end_with?("/arrivals") ? Arrivals::LARGEST_FILE : LARGEST_BODY
-        halt_with(413, "This is larger than #{largest / 1024 / 1024} MB, the most that is taken at once.") if length > largest
         content_type :json
         cache_control :no_store
       end

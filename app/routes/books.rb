@@ -11,8 +11,6 @@ module App
 
       get("/api/books/:book_id") { json(Presenter.book(book)) }
 
-      get("/api/designs/:name") { json(TileLoom::Layout::Designs.elements(params["name"])) }
-
       # A light question, asked often, so that a second tab notices changes.
       get("/api/books/:book_id/revision") { json({"revision" => Book.where(id: whole(params["book_id"])).pick(:revision) || raise(ActiveRecord::RecordNotFound)}) }
 

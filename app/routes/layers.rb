@@ -6,22 +6,36 @@ module App
     class Layers < Base
       MOST_VALUES = 40
 
+      # Names and types; a layer that came in before types were kept learns them from a sample.
       get "/api/books/:book_id/layers/:key/attributes" do
-        sample = Feature.where(layer_id: layer.id).order(:identity).limit(200).pluck(:properties)
-        json(sample.flat_map(&:keys).uniq)
+        json((layer.fields || sampled).map { |name, type| {"name" => name, "type" => type} })
       end
 
       get "/api/books/:book_id/layers/:key/table" do
         json(AttributeTable.new(layer).page(page: number("page", 0..1_000_000).to_i, size: number("size", 1..200).to_i, sort: params["sort"].to_s,
-          descending: params["descending"] == "1", search: params["search"].to_s[0, 200]))
+          descending: params["descending"] == "1", search: params["search"].to_s[0, 200], condition: condition, only: picked))
       end
 
       # The commonest values of an attribute, for a symbol each.
       get "/api/books/:book_id/layers/:key/values" do
-        attribute = params["attribute"].to_s
         found = Hash.new(0)
-        Feature.where(layer_id: layer.id).in_batches(of: 5000) { |batch| batch.pluck(:properties).each { |properties| found[properties[attribute]] += 1 } }
+        each_value { |value| found[value] += 1 }
         json(found.sort_by { |value, count| [-count, value.to_s] }.first(MOST_VALUES).map { |value, count| {"value" => value, "count" => count} })
+      end
+
+      # Classes of a number: their bounds, how many features each holds, the condition for each.
+      get "/api/books/:book_id/layers/:key/classes" do
+        values = []
+        each_value { |value| values << value }
+        attribute = params["attribute"].to_s
+        list = TileLoom::Ground::Classes.new(values, way: params["way"].to_s, count: number("count", 1..TileLoom::Ground::Classes::MOST).to_i).list
+        json(list.map { |entry| {"title" => entry.title, "count" => entry.count, "when" => entry.condition(attribute)} })
+      end
+
+      # The feature at a place of the map, the topmost first; reach: in ground units.
+      get "/api/books/:book_id/layers/:key/at" do
+        x, y = %w[x y].map { |name| number(name, -1e9..1e9) }
+        json(FeatureAt.new(layer).find(x, y, number("reach", 0..1e9)))
       end
 
       get "/api/books/:book_id/layers/:key/file" do
@@ -33,7 +47,30 @@ module App
 
       private
 
-      def layer = @layer ||= Layer.find_by!(book_id: book.id, key: params["key"].to_s)
+      def layer = @layer ||= Layer.find_by!(book_id: book.id, key: params["key"].to_s, removed: false)
+
+      def sampled
+        types = TileLoom::Ground::AttributeTypes.new
+        Feature.where(layer_id: layer.id).order(:identity).limit(200).pluck(:properties).each { |properties| types.observe(properties) }
+        types.to_h
+      end
+
+      def each_value
+        attribute = params["attribute"].to_s
+        Feature.where(layer_id: layer.id).in_batches(of: 5000) { |batch| batch.pluck(:properties).each { |properties| yield properties[attribute] } }
+      end
+
+      # A filter in CQL2 JSON, checked against the attributes; nil for none.
+      def condition
+        text = params["when"].to_s
+        return nil if text.empty?
+        TileLoom::Ground::Condition.new(JSON.parse(text, max_nesting: 40), path: "/when").tap { |found| found.check_types(layer.fields || sampled) }
+      rescue JSON::ParserError
+        raise TileLoom::Invalid.new("The filter is not JSON.", path: "/when")
+      end
+
+      # Identities of features that are picked, or nil for all.
+      def picked = params["only"] && params["only"].to_s.split(",").first(5_000).filter_map { |part| Integer(part, exception: false) }
     end
   end
 end

@@ -2,12 +2,53 @@
 
 module App
   module Routes
-    # Coordinate references: found by name, code or place; suggested for a file's ground.
+    # Coordinate references: found by name, code or place; kept under a name; suggested for a ground, looked
+    # at, tuned, and made a book's own.
     class References < Base
       get("/api/references") { json(TileLoom::Reference::Catalogue.search(params["search"].to_s[0, 200]).map(&:to_h)) }
 
+      get("/api/references/kept") { json(kept) }
+
+      post "/api/references/kept" do
+        wanted = body_json
+        KeptReference.keep(wanted["name"], wanted["definition"].to_s)
+        json(kept)
+      end
+
+      delete "/api/references/kept/:kept_id" do
+        KeptReference.find(whole(params["kept_id"])).destroy!
+        json(kept)
+      end
+
       # What a GeoJSON file would make a book of: how many features, where, in which references.
       post("/api/books/look") { json(Look.new(uploaded_file[:tempfile].read).to_h) }
+
+      # References that suit the ground of a book, with reasons.
+      get "/api/books/:book_id/references" do
+        box = book.extent or halt 200, json([])
+        crs = TileLoom::Reference::Crs.find(book.reference)
+        lonlat = TileLoom::Reference::Transform.between(crs, TileLoom::Reference::Crs.find("OGC:CRS84")).forward(box.corners, strict: true)
+        suggestions = TileLoom::Reference::Suggestions.new(TileLoom::Geometry::Box.around(lonlat).to_a).list
+        json(suggestions.map { |suggestion| suggestion.to_h.transform_keys(&:to_s) })
+      end
+
+      post("/api/books/:book_id/reference/look") { json(ReferenceLook.new(book, ReferenceLook.crs(body_json)).to_h) }
+
+      # Draws the book in another reference: a job; a book without data changes at once.
+      post "/api/books/:book_id/reference" do
+        ReferenceChange.start(book, ReferenceLook.crs(body_json).code)
+        status 202
+        json(Presenter.book(book.reload))
+      end
+
+      post "/api/books/:book_id/reference/stop" do
+        Reprojection.open_for(book)&.turn("cancelled", reason: "Stopped by hand.")
+        json(Presenter.book(book.reload))
+      end
+
+      private
+
+      def kept = KeptReference.order(:name).map { |row| row.attributes.slice("id", "name", "definition") }
     end
   end
 end

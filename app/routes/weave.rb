@@ -7,22 +7,49 @@ module App
       # Scales beside the wanted one, so that nobody finds a scale by trial and error.
       NEIGHBOURS = [500, 1000, 1250, 2000, 2500, 4000, 5000, 10_000, 12_500, 20_000, 25_000, 50_000, 100_000, 250_000].freeze
 
+      # The outline that the map shows is true to this share of the area's larger side.
+      MOST_OUTLINE = 1.0 / 3000
+
       post "/api/books/:book_id/weave" do
         settings = changed(body_json)
-        document = TileLoom::Book::Document.new(settings)
-        json(Presenter.answer(document.weave(book.source)))
+        afresh = TileLoom::Book::Index.names_differ?(settings["index"], book.index.settings)
+        json(Presenter.answer(book.answer(with: settings, afresh: afresh)))
       end
+
+      # Old and new names side by side, as naming all by the pattern (or a changed one) would give them.
+      post "/api/books/:book_id/names" do
+        settings = changed(body_json)
+        index = TileLoom::Book::Index.new(settings["index"])
+        # Naming all by the pattern that is there leaves their order as it is.
+        cells = (settings["index"] == book.index.settings) ? book.index.core_cells : index.ordered(book.index.core_cells, book.source)
+        json(cells.zip(index.renamed(cells, book.source)).map { |old, fresh| {"number" => fresh.number, "old" => old.name, "new" => fresh.name} })
+      end
+
+      post("/api/books/:book_id/names/anew") { json(Presenter.book(BookChanges.new(book).name_anew.reload)) }
 
       post "/api/books/:book_id/scales" do
         settings = changed(body_json)
-        json(scales_near(settings).map { |scale| {"scale" => scale, "count" => count(settings, scale)} })
+        kept = (settings == book.settings) ? {settings.dig("index", "scale") => book.index.rows.length} : {}
+        json(scales_near(settings).map { |scale| {"scale" => scale, "count" => kept[scale] || count(settings, scale)} })
+      end
+
+      # The frame or the data changed since the cells were woven: weave by what is now, or keep the cells.
+      post("/api/books/:book_id/weave/anew") { json(Presenter.book(BookChanges.new(book).weave_anew.reload)) }
+
+      post("/api/books/:book_id/weave/keep") { json(Presenter.book(BookChanges.new(book).keep_cells.reload)) }
+
+      # What a study area comes to: its area on the ground and its extent.
+      post "/api/books/:book_id/area" do
+        document = Book.core(changed(body_json))
+        area = document.study_area(book.source)
+        json({"ground_m2" => area.ground_m2(document.crs).round(1), "box" => area.box.to_a, "rings" => area.outline(MOST_OUTLINE).map { |ring| ring.each_slice(2).to_a }})
       end
 
       private
 
       def changed(request_body)
         settings = MergePatch.apply(book.settings, request_body["patch"] || {})
-        TileLoom::Book::Check.demand(settings)
+        TileLoom::Book::Check.demand(settings, enclosures: Enclosure.reader)
         settings
       end
 
@@ -33,9 +60,10 @@ module App
         [*below, scale, *above]
       end
 
-      # nil where there would be too many.
+      # Of a plain grid: the fewest sheets are looked for at the scale that is chosen alone. nil where there
+      # would be too many.
       def count(settings, scale)
-        TileLoom::Book::Document.new(MergePatch.apply(settings, {"index" => {"scale" => scale}})).weave(book.source).cells.length
+        Book.core(MergePatch.apply(settings, {"index" => {"scale" => scale, "fewest" => nil}})).weave(book.source).cells.length
       rescue TileLoom::Invalid
         nil
       end

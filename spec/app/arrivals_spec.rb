@@ -9,6 +9,8 @@ RSpec.describe App::Routes::Arrivals do
 
   def work = Delayed::Worker.new(quiet: true, exit_on_complete: true).start
 
+  def original(arrival) = File.join(App::Store.folder, "originals", arrival.path)
+
   def path(arrival, action) = "/api/books/#{book.id}/arrivals/#{arrival.id}/#{action}"
 
   # Sends a file and lets it be looked into; returns the App::Arrival.
@@ -54,7 +56,7 @@ RSpec.describe App::Routes::Arrivals do
     expect(feature.properties).to eq({"name" => "Hag", "n" => 1.5})
     theirs = transverse_mercator(-10.7, 58.87, central: -9, ellipsoid: [6_378_137, "1/298.257222101"])
     expect(TileLoom::Geometry::Wkb.each_run(feature.shape).first[1]).to match([be_within(0.001).of(theirs[:x]), be_within(0.001).of(theirs[:y])])
-    expect(File.read(arrival.file)).to eq(point.call(-10.7, 58.87))
+    expect(File.read(original(arrival))).to eq(point.call(-10.7, 58.87))
     expect(book.reload.settings["layers"].last["id"]).to eq("hags")
     send_json(:post, "/api/books/#{book.id}/undo", {})
     expect(answer["document"]["layers"].map { |known| known["id"] }).to eq(%w[area dams])
@@ -100,13 +102,13 @@ RSpec.describe App::Routes::Arrivals do
     2.times { bring(point.call(-10.7, 58.87)) }
     arrival = bring(point.call(-10.7, 58.87), name: "../../etc/<b>passwd</b>.geojson", title: "../x")
     expect(App::Layer.order(:id).last(3).map(&:key)).to eq(%w[hags hags-2 x])
-    expect(File.expand_path(arrival.file)).to start_with(App::Store.folder)
+    expect(arrival.path).to eq("#{arrival.id}/original.geojson")
   end
 
   {
     "not JSON" => ["{", "a.geojson", /not JSON/], "not GeoJSON" => ["{}", "a.geojson", /./], "empty" => ['{"type":"FeatureCollection","features":[]}', "a.geojson", /holds no/],
     "outside the reference altogether" => [point.call(-9, 2000), "a.geojson", /no features with a geometry/], "no GeoPackage" => ["nothing", "a.gpkg", /a\.gpkg could not be read/],
-    "a table without places" => ["name,size\nA,1\n", "a.csv", /no column of places/]
+    "no zip" => ["PK nonsense", "a.zip", /a\.zip is not a zip file, or it is damaged/]
   }.each do |name, (bytes, file, sentence)|
     it "refuses a file that is #{name}, says so, and keeps nothing of it" do
       book
@@ -165,9 +167,102 @@ RSpec.describe App::Routes::Arrivals do
     arrival = send_file(point.call(-10.7, 58.87), "hags.geojson")
     send_json(:post, path(arrival, "cancel"), {})
     expect(answer["state"]).to eq("cancelled")
-    expect(File.exist?(arrival.file)).to be(false)
+    expect(File.exist?(original(arrival))).to be(false)
     send_json(:post, path(arrival, "keep"), {layers: [{name: arrival.report.first["name"], title: "x"}]})
     expect(answer["state"]).to eq("cancelled")
     expect(Delayed::Job.count).to eq(0)
+  end
+
+  it "asks for the columns of a table, and looks again when they are named" do
+    arrival = send_file("what,ost,nord\nA,402500.5,6528500.25\n", "hags.csv")
+    expect(arrival.report.first).to include("asks_columns" => true, "columns" => nil)
+    send_json(:post, path(arrival, "keep"), {layers: [{name: arrival.report.first["name"], title: "Hags"}]})
+    expect(answer["message"]).to match(/hags\.csv has no columns of places yet/)
+    send_json(:post, path(arrival, "columns"), {columns: {x: "ost", y: "up"}})
+    expect(answer["message"]).to match(/no column “up”/)
+    send_json(:post, path(arrival, "columns"), {columns: {x: "ost", y: "nord"}})
+    work
+    expect(arrival.reload.report.first).to include("asks_columns" => false, "columns" => {"x" => "ost", "y" => "nord"}, "asks_reference" => true)
+    keep(arrival, reference: "EPSG:25829")
+    expect(App::Layer.find_by!(key: "hags").extent.to_a).to eq([402_500.5, 6_528_500.25, 402_500.5, 6_528_500.25])
+  end
+
+  it "says where each likely reference would put a file that names none, the nearest first" do
+    arrival = send_file("name,x,y\nA,402500,6528500\n", "hags.csv")
+    ask(path(arrival, "places"))
+    places = answer.fetch("original")
+    expect(places.first).to include("code" => "EPSG:25829", "reason" => "the book’s own", "distance_m" => 0, "ring" => include([402_500.0, 6_528_500.0]))
+    expect(places.map { |place| place["code"] }).not_to include("EPSG:4326")
+    expect(places.drop(1).map { |place| place["distance_m"] }).to eq(places.drop(1).map { |place| place["distance_m"] }.sort)
+    degrees = send_file(point.call(-10.7, 58.87), "hags.geojson")
+    ask(path(degrees, "places"))
+    # 1,178 m south of the area: its latitude is 58.87°, where the area begins at 58.88°.
+    expect(answer["original"]).to match([include("reason" => "as the file says", "distance_m" => be_within(5).of(1178))])
+  end
+
+  describe "an update from a file" do
+    let(:codes) { ->(list) { JSON.generate({"type" => "FeatureCollection", "crs" => {"type" => "name", "properties" => {"name" => "EPSG:25829"}}, "features" => list.map { |code, x| {"type" => "Feature", "properties" => {"code" => code}, "geometry" => {"type" => "Point", "coordinates" => [x, 6_528_500]}} }}) } }
+
+    def update(key, bytes)
+      file = Rack::Test::UploadedFile.new(StringIO.new(bytes), "application/octet-stream", original_filename: "fresh.geojson")
+      post("/api/books/#{book.id}/arrivals", {"file" => file, "replaces" => key}, "HTTP_HOST" => "localhost")
+      return unless last_response.status == 201
+      work
+      keep(App::Arrival.find(answer["id"]))
+    end
+
+    # Of D0…D19, at 402,050 m and every 100 m, the file has D1…D19 with D2 moved, and D77.
+    it "replaces the features, keeps the rest, says what differs, and can be undone" do
+      App::BookChanges.new(book).apply({"layers" => book.settings["layers"].map { |layer| layer.merge("title" => "Renamed", "label" => {"attribute" => "code"}) }}, label: "Rename")
+      before = book.reload.settings
+      arrival = update("dams", codes[(1..19).to_h { |i| ["D#{i}", 402_050 + i * 100 + ((i == 2) ? 7 : 0)] }.merge("D77" => 403_000)])
+      expect(arrival.remarks.first(4)).to eq(["1 appeared, 1 vanished, 1 changed, 18 stayed as they were (told apart by code).", "Appeared: D77.", "Vanished: D0.", "Changed: D2."])
+      after = book.reload.settings
+      expect(after["layers"].map { |layer| layer.except("edition") }).to eq(before["layers"])
+      expect(book.source.features("dams", nil).map { |feature| feature.attributes["code"] }).to include("D77").and(satisfy { |list| !list.include?("D0") })
+      App::BookChanges.new(book).undo
+      expect(App::Book.find(book.id).source.features("dams", nil).first.attributes["code"]).to eq("D0")
+      App::BookChanges.new(book.reload).redo
+      expect(App::Book.find(book.id).source.features("dams", nil).first.attributes["code"]).to eq("D1")
+    end
+
+    it "leaves the cells where they are when the study area got other features, says so, and weaves anew when told to" do
+      cells = -> { App::Book.find(book.id).index.cells.count }
+      before = cells.call
+      square = {"type" => "Polygon", "coordinates" => [[[402_000, 6_528_000], [402_100, 6_528_000], [402_100, 6_528_100], [402_000, 6_528_000]]]}
+      update("area", JSON.generate({"type" => "Feature", "properties" => {}, "geometry" => square, "crs" => {"type" => "name", "properties" => {"name" => "EPSG:25829"}}}))
+      expect([cells.call, App::WeaveState.new(App::Book.find(book.id)).changed]).to match([before, ["study"]])
+      App::BookChanges.new(App::Book.find(book.id)).weave_anew
+      expect([before, cells.call, App::WeaveState.new(App::Book.find(book.id)).changed]).to match([be > 1, 1, []])
+      2.times { App::BookChanges.new(App::Book.find(book.id)).undo }
+      expect([cells.call, App::WeaveState.new(App::Book.find(book.id)).changed]).to eq([before, []])
+    end
+
+    it "refuses a layer that is not in the book" do
+      update("moon", codes[{"D1" => 402_050}])
+      expect([last_response.status, answer["message"]]).to match([422, /not in the book/])
+    end
+  end
+
+  it "refuses more than 2 GB before any of it is read apart" do
+    post("/api/books/#{book.id}/arrivals", "x", "HTTP_HOST" => "localhost", "CONTENT_LENGTH" => (2 * 1024**3 + 1).to_s, "CONTENT_TYPE" => "multipart/form-data; boundary=x")
+    expect([last_response.status, answer["message"]]).to match([413, /larger than 2 GB/])
+  end
+
+  it "keeps originals where ORIGINALS says: a folder, or a server that speaks S3" do
+    Dir.mktmpdir do |folder|
+      expect(App::Originals.make(folder).directory.to_s).to eq(folder)
+    end
+    require "aws-sdk-s3"
+    Aws.config.update(s3: {stub_responses: true, region: "nowhere", credentials: Aws::Credentials.new("a", "b")})
+    storage = App::Originals.make("s3://moss/books")
+    expect([storage.bucket.name, storage.prefix]).to eq(%w[moss books])
+    storage.client.stub_responses(:get_object, {status_code: 200, headers: {"content-length" => "5"}, body: "bytes"})
+    allow(App::Originals).to receive(:storage).and_return(storage)
+    App::Originals.keep(StringIO.new("bytes"), "1/original.csv")
+    App::Originals.with_file("1/original.csv") { |file| expect([File.basename(file), File.read(file)]).to eq(["original.csv", "bytes"]) }
+    expect { App::Originals.make("ftp://x") }.to invalid(/must be a folder or s3/)
+  ensure
+    Aws.config.clear
   end
 end

@@ -30,7 +30,7 @@ RSpec.describe App::BookChanges do
     expect(App::Edit.first.after["title"]).to eq("Other")
   end
 
-  it "weaves anew when scale, frame or study area changes, and not for a title or a style" do
+  it "weaves anew when scale, overlap or study area changes, and not for a title or a style" do
     woven = -> { book.reload.index.cells.pluck(:id) }
     ids = woven.call
     change({"title" => "Other"})
@@ -38,7 +38,7 @@ RSpec.describe App::BookChanges do
     layers[0]["rules"][0]["title"] = "Moss"
     change({"layers" => layers})
     expect(woven.call).to eq(ids)
-    [{"index" => {"overlap_mm" => 9}}, {"layout" => {"page" => {"margins_mm" => {"left" => 20}}}}, {"index" => {"area" => "dams"}}].each do |patch|
+    [{"index" => {"overlap_mm" => 9}}, {"index" => {"scale" => 2000}}, {"index" => {"scale" => 2500}}, {"index" => {"area" => "dams"}}].each do |patch|
       before = woven.call
       change(patch)
       expect(woven.call & before).to be_empty

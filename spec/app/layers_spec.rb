@@ -47,9 +47,38 @@ RSpec.describe App::Routes::Layers do
     end
   end
 
+  describe "the table’s filter" do
+    def table(**options) = ask("/api/books/#{book.id}/layers/dams/table?#{URI.encode_www_form({page: 0, size: 50}.merge(options))}").then { answer }
+
+    it "keeps the rows that meet a condition, or that are picked, and refuses one that does not fit" do
+      like = JSON.generate({"op" => "like", "args" => [{"property" => "code"}, "D1_"]})
+      expect(table(when: like)["total"]).to eq(10)
+      expect(table(when: like, sort: "code", descending: 1)["rows"].first["attributes"]["code"]).to eq("D19")
+      expect(table(only: "3,5,x")["rows"].map { |row| row["id"] }).to eq([3, 5])
+      expect(table(when: JSON.generate({"op" => ">", "args" => [{"property" => "code"}, 3]}))["message"]).to match(/compares “code”, which is text, with 3/)
+      expect(table(when: "{")["message"]).to match(/not JSON/)
+    end
+  end
+
+  it "finds the feature at a place of the map, and none where there is none" do
+    at = ->(x, y, reach) { ask("/api/books/#{book.id}/layers/dams/at?x=#{x}&y=#{y}&reach=#{reach}").then { JSON.parse(last_response.body) } }
+    expect(at[402_153, 6_528_498, 10]).to eq({"id" => 2, "box" => [402_150.0, 6_528_500.0, 402_150.0, 6_528_500.0]})
+    expect(at[402_170, 6_528_500, 10]).to be_nil
+  end
+
+  it "makes classes of a number, each with its condition" do
+    lengths = JSON.generate({"type" => "FeatureCollection", "features" => (1..10).map { |i| {"type" => "Feature", "properties" => {"length" => i * 10}, "geometry" => {"type" => "Point", "coordinates" => [-10.7, 58.87]}} }})
+    App::LayerImport.new(book).keep(TileLoom::Ground::GeojsonReader.from_text(lengths, target: book.document.crs), key: "walls", title: "Walls")
+    ask("/api/books/#{book.id}/layers/walls/classes?attribute=length&way=equal&count=3")
+    expect(answer.map { |entry| [entry["title"], entry["count"]] }).to eq([["10 – 40", 3], ["40 – 70", 3], ["70 – 100", 4]])
+    expect(TileLoom::Ground::Condition.new(answer.first["when"]).match?({"length" => 39.9})).to be(true)
+    ask("/api/books/#{book.id}/layers/dams/classes?attribute=code&way=equal&count=3")
+    expect(answer["message"]).to match(/holds no numbers/)
+  end
+
   it "names its attributes, and what it does not know" do
     ask("/api/books/#{book.id}/layers/dams/attributes")
-    expect(answer).to eq(["code"])
+    expect(answer).to eq([{"name" => "code", "type" => "text"}])
     ask("/api/books/#{book.id}/layers/dams/values?attribute=code")
     expect(answer.length).to eq(20)
     expect(answer.first).to eq({"value" => "D0", "count" => 1})

@@ -81,7 +81,7 @@ RSpec.describe "The steps", type: :feature do
       fill_in("Title", with: "Standing water")
       find_field("Title").send_keys(:enter)
       expect(page).to have_css("aside h2", text: "Standing water")
-      2.times { click_button("Undo") && expect(page).to(have_text("All changes kept")) }
+      undo(2)
       expect(page).to have_css("[data-part=lochans] path[stroke-width='25']", visible: :all)
     end
 
@@ -105,22 +105,190 @@ RSpec.describe "The steps", type: :feature do
 
     it "gives each value of an attribute its symbol, removes a layer, and undoes both" do
       click_button("Fences")
-      find("div[role=combobox]", text: "no attribute: one symbol for all").click
-      find("li[role=option]", text: "kind").click
-      expect(page).to have_field("Called", with: "stock fence")
-      expect(page).to have_field("Called", with: "others")
+      pick("Drawn with", "a symbol for each value")
+      click_button("Make")
+      expect(page).to have_css("ol li", text: "stock fence")
+      expect(page).to have_css("ol li", text: "others")
       rules = App::Layer.find_by!(key: "fences").style["rules"]
       expect(rules.map { |rule| rule["title"] }).to contain_exactly("march fence", "stock fence", "others")
       expect(rules.first["when"]).to eq({"op" => "=", "args" => [{"property" => "kind"}, rules.first["title"]]})
       click_button("Undo")
-      expect(page).to have_field("Called", with: "Fence")
+      expect(page).to have_no_css("ol li", text: "stock fence")
       click_button("Remove from the book")
       expect(page).to have_css("aside h2", text: "Layers")
       expect(page).to have_no_css("aside li", text: "Fences")
       click_button("Undo")
       expect(page).to have_css("aside li", text: "Fences")
-      click_button("Restoration area")
+      within("aside") { click_button("Restoration area") }
       expect(page).to have_button("Remove from the book", disabled: true)
+    end
+
+    it "makes classes of a number in a palette, and a rule of one’s own by a condition" do
+      click_button("Contours")
+      pick("Drawn with", "by classes of a number")
+      fill_in("Classes", with: "4")
+      pick("Broken at", "round numbers")
+      expect_accessible
+      click_button("Make")
+      expect(page).to have_css("ol li", minimum: 3)
+      rules = App::Layer.find_by!(key: "contours").style["rules"]
+      expect(rules.map { |rule| rule["when"]["args"][0]["args"][1] % 10 }.uniq).to eq([0])
+      expect(rules.map { |rule| rule["symbol"]["strokes"].last["colour"] }.uniq.length).to eq(rules.length)
+      click_button("Rule on top")
+      pick("Comparison of rule 1, condition 1", "is more than")
+      fill_in("Value of rule 1, condition 1", with: "high")
+      find_field("Value of rule 1, condition 1").send_keys(:enter)
+      expect(page).to have_css("[role=alert]", text: "a number")
+      fill_in("Value of rule 1, condition 1", with: "300")
+      find_field("Value of rule 1, condition 1").send_keys(:enter)
+      expect(page).to have_text("All changes kept")
+      expect { App::Layer.find_by!(key: "contours").style["rules"][0]["when"] }.to become({"op" => ">", "args" => [{"property" => "height_m"}, 300]})
+      expect_accessible
+      undo(3)
+    end
+
+    it "fills an area with a pattern, sets the scales of a layer, groups it, and locks it" do
+      click_button("Lochans")
+      click_button("Pattern")
+      expect(page).to have_css("[data-part=lochans] g[clip-path] path[stroke-width='15']", visible: :all)
+      fill_in("Drawn from", with: "1:50,000")
+      find_field("Drawn from").send_keys(:enter)
+      expect(page).to have_no_css("[data-part=lochans] path", visible: :all)
+      find_field("Drawn from").set("", clear: :backspace)
+      find_field("Drawn from").send_keys(:enter)
+      expect(page).to have_css("[data-part=lochans] path", visible: :all)
+      fill_in("Strength, %", with: "40")
+      find_field("Strength, %").send_keys(:enter)
+      expect(page).to have_css("[data-part=lochans][opacity='0.4']", visible: :all)
+      fill_in("Group", with: "Water")
+      find_field("Group").send_keys(:enter)
+      click_button("Lock")
+      expect(page).to have_text("This layer is locked")
+      expect(page).to have_no_field("Title")
+      click_button("All layers")
+      expect(page).to have_field("Show the group Water", visible: :all)
+      click_button("Lochans")
+      click_button("Unlock")
+      expect(page).to have_field("Title")
+    end
+
+    it "takes a mark of one’s own, cleaned, and says what was left out" do
+      click_button("Huts")
+      click_button("Drawing of the mark of Huts: hut")
+      expect_accessible
+      Dir.mktmpdir do |folder|
+        File.write("#{folder}/bothy.svg", '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 10 10"><script>alert(1)</script><path fill="currentColor" d="M0 10V5L5 0L10 5V10Z"/></svg>')
+        attach_file("SVG of a mark of your own", "#{folder}/bothy.svg", visible: :all)
+        expect(page).to have_text("Left out of it: <script>.")
+      end
+      click_button("bothy")
+      expect(page).to have_button("Drawing of the mark of Huts: bothy")
+      expect(page).to have_css("[data-part=huts]", visible: :all)
+      undo(2)
+    end
+
+    it "picks features in the table and on the map, and takes them as the study area" do
+      click_button("Huts")
+      click_button("Attributes")
+      find("[role=row]", text: "Skarrow Hut").find("input[type=checkbox]", visible: :all).click
+      expect(page).to have_button("1 row picked")
+      find("[role=row]", text: "Gate Bothy").click
+      expect(page).to have_css("[data-ground] svg text", text: "Gate Bothy")
+      page.driver.browser.action.move_to(find(".ol-viewport").native, 0, 0).key_down(:shift).click.key_up(:shift).perform
+      expect(page).to have_button("2 rows picked")
+      click_button("Take them as study area")
+      expect(page).to have_button("Study area: 2 features of Huts")
+      click_button("Filter")
+      click_button("Condition")
+      pick("Comparison of the filter, condition 1", "begins with")
+      fill_in("Value of the filter, condition 1", with: "Gate")
+      find_field("Value of the filter, condition 1").send_keys(:enter)
+      expect(page).to have_css("[role=row][data-rowindex]", count: 1)
+      expect_accessible
+      click_button("Undo")
+      expect(page).to have_button("Study area: Restoration area")
+    end
+
+    it "draws a study area by hand, tells its size, and covers it" do
+      click_button("Study area: Restoration area")
+      expect(page).to have_css("aside [role=status]", text: /km² on the ground/)
+      expect_accessible
+      find("aside label", text: "Restoration area").click
+      expect(page).to have_css("[role=alert]", text: "needs at least one part")
+      click_button("Draw a rectangle")
+      map = find(".ol-viewport").native
+      page.driver.browser.action.move_to(map, -100, -60).click.perform
+      page.driver.browser.action.move_to(map, 0, 40).click.perform
+      expect(page).to have_button("Study area: Restoration area and 1 drawn shape")
+      find("aside label", text: "Restoration area").click
+      expect(page).to have_button("Study area: 1 drawn shape")
+      expect(App::Book.find(@book.id).index.cells.count).to be < 10
+      undo(2)
+      expect(page).to have_button("Study area: Restoration area")
+    end
+
+    it "looks at another reference, tunes it, draws the book in it, and undoes that" do
+      expect(page).to have_css("[data-ground=drawn]")
+      click_button("Reference: ETRS89 / UTM zone 29N")
+      expect(page).to have_css("aside [role=status]", text: "Grid north lies 1°26′ west of true north")
+      expect_accessible
+      click_button("Tune it")
+      fill_in("Longitude of natural origin, °", with: "-10.67")
+      find_field("Longitude of natural origin, °").send_keys(:enter)
+      expect(page).to have_css("aside [role=status]", text: "Grid north is true north in the middle")
+      fill_in("Name", with: "Moss grid")
+      find_field("Name").send_keys(:enter)
+      expect(page).to have_css("aside h3", text: "Moss grid")
+      expect_accessible
+      click_button("Keep for other books")
+      expect(page).to have_css("ul[aria-label='Kept references'] li", text: "Moss grid")
+      before = App::Book.find(@book.id).index.cells.pluck(:name, :centre_x)
+      worker do
+        click_button("Draw the book in it")
+        expect(page).to have_button("Reference: Moss grid", wait: 40)
+        expect(page).to have_css("[data-ground=drawn] [data-part=dams]", visible: :all)
+        expect(App::Book.find(@book.id).index.cells.pluck(:rotation_deg).map { |angle| angle.round(1) }.uniq).to eq([1.4])
+        click_button("Undo")
+        expect(page).to have_button("Reference: ETRS89 / UTM zone 29N", wait: 40)
+      end
+      expect(App::Book.find(@book.id).index.cells.pluck(:name, :centre_x)).to eq(before)
+    end
+
+    it "updates a layer from a file and says what differs" do
+      worker do
+        Dir.mktmpdir do |folder|
+          huts = JSON.parse(File.read(File.join(TileLoom::ROOT, "demo/skarrow-moss/huts.geojson")))
+          huts["features"].reject! { |hut| hut["properties"]["name"] == "Gate Bothy" }
+          File.write("#{folder}/huts.geojson", JSON.generate(huts))
+          click_button("Huts")
+          attach_file("File with fresh features for Huts", "#{folder}/huts.geojson", visible: :all)
+          expect(page).to have_css("aside h2", text: "Fresh data for Huts", wait: 30)
+          expect_accessible
+          click_button("Update the layer")
+          expect(page).to have_css("[role=alert]", text: /0 appeared, 1 vanished, 0 changed, 4 stayed as they were \(told apart by name\)\. Vanished: Gate Bothy\./, wait: 30)
+          click_button("Undo")
+          expect(page).to have_text("5 features")
+        end
+      end
+    end
+
+    it "asks for the columns and the reference of a table, and shows where it would lie" do
+      worker do
+        Dir.mktmpdir do |folder|
+          File.write("#{folder}/wells.csv", "name;ost;nord\nA;402000,5;6528000,25\nB;403100,5;6529100,25\n")
+          attach_file("Data files", "#{folder}/wells.csv", visible: :all)
+          expect(page).to have_css("aside", text: "Which columns hold its places?", wait: 30)
+          expect_accessible
+          pick("East or lon", "ost")
+          pick("North or lat", "nord")
+          click_button("Look again")
+          expect(page).to have_css("aside label", text: "on the ground of the book by ETRS89 / UTM zone 29N, the book’s own", wait: 30)
+          expect_accessible
+          click_button("Bring it in")
+          expect(page).to have_css("aside li:first-child", text: "wells", wait: 30)
+          click_button("Undo")
+        end
+      end
     end
 
     it "shows in a second tab what was changed in the first" do
@@ -145,12 +313,13 @@ RSpec.describe "The steps", type: :feature do
       expect_accessible
       choose("Page size", "A4")
       expect(page).to have_text("and shows 477.5 × 435 m at 1:2,500")
-      choose("Design", "Foot panel")
+      card_value("Design").click
+      within("aside") { click_button(text: /\AFoot panel/) }
       choose("Orientation", "portrait")
       choose("Binding edge", "no side")
       expect(page).to have_text(/The frame is 174 mm × 231 mm/)
       expect(page).to have_css("[data-sheet='1'] svg text", text: /Sheet 1 of/)
-      4.times { click_button("Undo") && expect(page).to(have_text("All changes kept")) }
+      undo(4)
       expect(page).to have_text("The frame is 314 mm × 261 mm")
     end
 
@@ -167,8 +336,103 @@ RSpec.describe "The steps", type: :feature do
       expect(page).to have_text("The frame is 314 mm × 261 mm")
     end
 
+    it "says what follows for the index when the frame changes; weaves anew, or keeps the cells and marks them" do
+      choose("Page size", "A4")
+      expect(page).to have_css("[aria-label='The index is out of step']", text: /the frame changed \(it was 314 mm × 261 mm\). Woven anew, 27 sheets become \d+ sheets of 477.5 × 435 m/)
+      expect_accessible
+      click_button("Keep the cells")
+      expect(page).to have_no_css("[aria-label='The index is out of step']")
+      expect(page).to have_css("footer", text: "◆ kept · 1")
+      click_button("Undo")
+      click_button("Weave anew")
+      expect(page).to have_no_css("[aria-label='The index is out of step']")
+      expect(page).to have_no_css("footer", text: "◆ kept")
+      expect { App::Book.find(@book.id).index.cells.count }.to become(App::Book.find(@book.id).tap(&:weave).index.cells.count)
+      undo(2)
+      expect(page).to have_text("27 sheets in all")
+    end
+
+    it "brings in a typeface and a picture of one’s own, and shows them as they print" do
+      Dir.mktmpdir do |folder|
+        logo = File.join(folder, "club logo.png")
+        (Vips::Image.black(300, 150) + [40, 90, 60]).cast(:uchar).copy(interpretation: :srgb).write_to_file(logo)
+        within("aside") { click_button("Title") }
+        attach_file("Typeface of your own", File.join(TileLoom::ROOT, "web/node_modules/source-sans/OTF/SourceSans3-Medium.otf"), make_visible: true)
+        expect(page).to have_css("svg text[font-family^='Loom own']", text: "Skarrow Moss")
+        family = find("svg text[font-family^='Loom own']", text: "Skarrow Moss")["font-family"]
+        expect { page.evaluate_script("document.fonts.check('12px \"#{family}\"')") }.to become(true)
+        attach_file("Typeface of your own", logo, make_visible: true)
+        expect(page).to have_css("aside [role=alert]", text: "club logo.png is no font")
+        click_button("The page")
+        click_button("New element")
+        find("[role=menuitem]", text: "Picture").click
+        attach_file("Picture of your own", logo, make_visible: true)
+        expect { page.evaluate_script("document.querySelector('[data-sheet] svg image')?.href.baseVal") }.to become(%r{\A/api/enclosures/[0-9a-f]{64}\z})
+        expect_accessible
+        undo(4)
+        expect(page).to have_no_css("svg text[font-family^='Loom own']")
+      end
+    end
+
+    it "adds a key sheet, designs it, shows it in the proof and the strip, and does without it" do
+      choose("Which page", "the key sheet")
+      expect(page).to have_css("[data-sheet='0'] svg text", text: "F3")
+      expect(page).to have_text("shows 27 sheets by name")
+      expect_accessible
+      within("aside") { click_button("Count") }
+      fill_in("Size, pt", with: "14")
+      find_field("Size, pt").send_keys(:enter)
+      expect(page).to have_css("[data-sheet='0'] svg text", text: "Key to 27 sheets")
+      click_link("Proof")
+      expect(page).to have_text("The key sheet, before 27 sheets")
+      page.driver.browser.action.send_keys(:page_down).perform
+      expect(page).to have_css("[data-sheet='1'] svg text", text: "A1")
+      find("footer button", text: "Key").click
+      expect(page).to have_css("[data-sheet='0']")
+      click_link("Sheet")
+      click_button("Do without a key sheet")
+      expect(page).to have_css("[data-sheet='1']")
+      undo(3)
+    end
+
+    it "pulls guides out of the rulers and takes them away again, turns an element, and looks at it closely" do
+      expect(page).to have_css("[data-sheet='1'] svg text", text: "A1")
+      paper = find("[data-sheet='1']").native.rect
+      ruler = find("[data-ruler=down]").native
+      page.driver.browser.action.move_to(ruler).click_and_hold.move_to_location((paper.x + 100 * per_mm).round, (paper.y + 60).round).perform
+      expect(page).to have_css("[role=status]", text: / mm/)
+      page.driver.browser.action.release.perform
+      expect { App::Book.find(@book.id).layout.then { |page| page.guides&.dig("x") }&.map { |mm| (mm - 100).abs < 1 } }.to become([true])
+      fill_in("Level, mm from the top", with: "50; 297/2")
+      find_field("Level, mm from the top").send_keys(:enter)
+      expect(page).to have_css("[data-guide='y 148.5']")
+      page.driver.browser.action.click_and_hold(find("[data-guide^='x']").native).move_to(ruler).release.perform
+      expect(page).to have_no_css("[data-guide^='x']")
+      within("aside") { click_button("Sheet name") }
+      handle = find("[data-handle=turn]").native.rect
+      box = find("[data-element='sheet-name']").native.rect
+      # From above the middle to the right of it: a quarter turn.
+      page.driver.browser.action.move_to_location((handle.x + 6).round, (handle.y + 6).round).click_and_hold.move_to_location((box.x + box.width / 2 + 200).round, (box.y + box.height / 2).round).release.perform
+      expect(page).to have_css("svg text[transform^='rotate(90']", text: "A1")
+      click_button("Picked")
+      expect(page).to have_css("[aria-label=Zoom]", text: /[2-9]\d\d %/)
+      undo(4)
+    end
+
+    it "marks an element off the page, which is found from the strip and brought back" do
+      within("aside") { click_button("Ratio") }
+      fill_in("Across, mm", with: "-200")
+      find_field("Across, mm").send_keys(:enter)
+      find("footer a", text: "1 element off the page").click
+      expect(page).to have_css("aside h2", text: "Ratio")
+      click_button("Line up: Left")
+      expect(page).to have_no_css("footer a", text: "off the page")
+      undo(2)
+    end
+
     it "says beside the text which value it does not know" do
-      field = find_field("Sheet name")
+      within("aside") { click_button("Sheet name") }
+      field = find_field("Text")
       field.set("{{ sheet.nane }}")
       field.send_keys(:tab)
       expect(page).to have_css("aside [role=alert]", text: /asks for “nane”, which this sheet does not know; use one of/)
@@ -177,6 +441,115 @@ RSpec.describe "The steps", type: :feature do
       expect(page).to have_css("svg text", text: "Blatt A1")
       click_button("Undo")
       expect(page).to have_css("svg text", text: /\AA1\z/)
+      click_button("Insert live text")
+      expect(page).to have_css("[role=menuitem]", text: /sheet\.row\s*1/)
+      expect_accessible
+      find("[role=menuitem]", text: "sheet.count").click
+      expect(page).to have_css("svg text", text: "A1 27")
+      click_button("Undo")
+    end
+
+    # Where an element lies by the server: [left, top, width, height] in mm.
+    def place(id) = App::Presenter.book(App::Book.find(@book.id))["frame"]["elements"][id]
+
+    def drag(css, dx, dy, keys: nil)
+      action = page.driver.browser.action
+      action.key_down(keys) if keys
+      action.move_to(find(css).native).click_and_hold.move_by(dx, dy).perform
+      yield if block_given?
+      action = page.driver.browser.action
+      action.release
+      action.key_up(keys) if keys
+      action.perform
+    end
+
+    def per_mm = find("[data-sheet='1']").native.rect.width / 420.0
+
+    it "moves an element with the pointer and with the keys, sizes it by a handle, and undoes each" do
+      expect(page).to have_css("[data-sheet='1'] svg text", text: "A1")
+      before = place("north")
+      drag("[data-element=north]", -100, -20, keys: :alt) { expect(page).to have_css("[role=status]", text: /from the margins/) }
+      moved = [before[0] - 100 / per_mm, before[1] - 20 / per_mm]
+      expect { place("north").first(2).zip(moved).all? { |one, other| (one - other).abs < 0.3 } }.to become(true)
+      expect(page).to have_css("aside h2", text: "North")
+      at = place("north")
+      page.driver.browser.action.send_keys(:arrow_right).key_down(:shift).send_keys(:arrow_down).key_up(:shift).perform
+      expect { place("north").first(2).map { |mm| mm.round(2) } }.to become([at[0] + 1, at[1] + 10].map { |mm| mm.round(2) })
+      width = place("north")[2]
+      drag("[data-handle='1,0']", 40, 0, keys: :alt)
+      expect { (place("north")[2] - width - 40 / per_mm).abs < 0.3 }.to become(true)
+      undo(4)
+      expect(place("north")).to eq(before)
+    end
+
+    it "snaps to the margins, keeps a locked element where it is, and picks several with a frame" do
+      expect(page).to have_css("[data-sheet='1'] svg text", text: "A1")
+      # The title ends 5 mm from the right margin; drawn a little more than that, it comes to it.
+      drag("[data-element=title]", (5 * per_mm + 1).round, 0)
+      expect { (place("title")[0] + place("title")[2]).round(3) }.to become(410.0)
+      click_button("Lock")
+      expect(page).to have_text("Locked: it does not move")
+      at = place("title")
+      drag("[data-element=title]", -60, 40)
+      expect(place("title")).to eq(at)
+      click_button("Unlock")
+      undo(2)
+      click_button("Undo")
+      canvas = find("[data-canvas]").native
+      corner = [canvas.rect.width / 2, canvas.rect.height / 2]
+      page.driver.browser.action.move_to(canvas, (corner[0] - 4).round, (corner[1] * 0.62).round).click_and_hold.move_by(-(66 * per_mm).round, (60 * per_mm).round).release.perform
+      expect(page).to have_css("aside h2", text: /\d elements/)
+      expect_accessible
+    end
+
+    it "places exactly from nine points, in inches and with sums, and lines up" do
+      within("aside") { click_button("Legend") }
+      click_button("right middle")
+      fill_in("Across, mm", with: "420-15.5")
+      find_field("Across, mm").send_keys(:enter)
+      expect { (place("legend")[0] + place("legend")[2]).round(3) }.to become(404.5)
+      pick("Unit", "in")
+      fill_in("Width, in", with: "2 in")
+      find_field("Width, in").send_keys(:enter)
+      expect { place("legend").values_at(0, 2).map { |mm| mm.round(2) } }.to become([404.5 - 50.8, 50.8].map { |mm| mm.round(2) })
+      fill_in("Width, in", with: "two")
+      find_field("Width, in").send_keys(:enter)
+      expect(page).to have_css("aside [role=alert]", text: "Write a length or a sum")
+      click_button("Line up: Right")
+      expect { (place("legend")[0] + place("legend")[2]).round(3) }.to become(410.0)
+      undo(3)
+    end
+
+    it "adds an element, styles it, duplicates, hides and removes it" do
+      click_button("New element")
+      expect_accessible
+      find("[role=menuitem]", text: "Text").click
+      expect(page).to have_css("aside h2", text: "Text 1")
+      field = find_field("Text")
+      field.set("Handle with care")
+      field.send_keys(:enter)
+      expect(page).to have_css("svg text", text: "Handle with care")
+      pick("Family", "Condensed")
+      expect(page).to have_css("svg text[font-family='Loom Condensed']", text: "Handle with care")
+      fill_in("Turned, °", with: "30")
+      find_field("Turned, °").send_keys(:enter)
+      expect(page).to have_css("svg text[transform^='rotate(30']", text: "Handle with care")
+      click_button("Area colour")
+      expect(page).to have_field("Corner, mm")
+      expect_accessible
+      click_button("Duplicate")
+      expect(page).to have_css("svg text", text: "Handle with care", count: 2)
+      click_button("Hide")
+      expect(page).to have_css("svg text", text: "Handle with care", count: 1)
+      click_button("Show Text 2")
+      expect(page).to have_css("svg text", text: "Handle with care", count: 2)
+      within("aside") { click_button("Text 2") }
+      click_button("Remove")
+      expect(page).to have_css("svg text", text: "Handle with care", count: 1)
+      click_button("Show the hardest sheet")
+      expect(page).to have_css("[data-sheet]")
+      undo(8)
+      expect(page).to have_no_css("svg text", text: "Handle with care")
     end
   end
 

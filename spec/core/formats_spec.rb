@@ -96,8 +96,6 @@ RSpec.describe TileLoom::Ground::Inspection do
     FileUtils.cp(written("GPKG", "a.gpkg", "#{demo}/huts.geojson"), "#{@folder}/a.kml")
     expect { described_class.new("#{@folder}/a.kml").layers }.to invalid(/a\.kml (is not KML, as its ending says|could not be read)/)
     expect { described_class.new("#{@folder}/a.exe").layers }.to invalid(/is of a kind that is not read here; bring GeoJSON/)
-    File.write("#{@folder}/plain.csv", "name,size\nA,1\n")
-    expect { described_class.new("#{@folder}/plain.csv").layers }.to invalid(/has no column of places/)
   end
 
   it "stops reading when it is told to, and leaves no process behind" do
@@ -105,5 +103,82 @@ RSpec.describe TileLoom::Ground::Inspection do
     TileLoom::Ground::GdalReader.new(file).open(target: utm).each_batch.first
     running = Dir["/proc/[0-9]*/cmdline"].filter_map { |place| File.read(place) rescue nil } # standard:disable Style/RescueModifier
     expect(running.join("\n")).not_to include(file)
+  end
+
+  describe "tables" do
+    def table(text, name = "table.csv") = File.join(@folder, name).tap { |file| File.binwrite(file, text) }
+
+    def place(file, **options)
+      feature = TileLoom::Ground::FileReader.open(file, target: TileLoom::Reference::Crs.find("EPSG:25829"), reference: TileLoom::Reference::Crs.find("EPSG:25829"), **options).features.first
+      [TileLoom::Geometry::Wkb.each_run(feature.wkb).first[1], feature.attributes]
+    end
+
+    it "reads decimal commas, between semicolons and in quotes" do
+      expect(place(table("name;x;y;h\nA;403000,5;6528000,25;3,5\n"))).to match([[403_000.5, 6_528_000.25], include("h" => 3.5)])
+      expect(place(table(%(name,x,y\nA,"403000,5","6528000,25"\n), "quoted.csv")).first).to eq([403_000.5, 6_528_000.25])
+    end
+
+    it "asks for columns that it cannot find, and takes those that are named" do
+      file = table("what,ost,nord\nA,403000.5,6528000.25\n")
+      found = described_class.new(file).layers.first
+      expect([found.geometry, found.columns, found.attributes.map { |attribute| attribute["name"] }]).to eq(["None", nil, %w[what ost nord]])
+      expect { place(file) }.to invalid(/has no columns of places/, path: "/columns")
+      columns = TileLoom::Ground::Columns.new({"x" => "ost", "y" => "nord"})
+      expect(place(file, columns: columns).first).to eq([403_000.5, 6_528_000.25])
+      expect(described_class.new(file, columns: columns).layers.first.columns).to eq({"x" => "ost", "y" => "nord"})
+      expect { described_class.new(file, columns: TileLoom::Ground::Columns.new({"x" => "ost"})).layers }.to invalid(/one for east and one for north/)
+      expect { described_class.new(file, columns: TileLoom::Ground::Columns.new({"x" => "ost", "y" => "up"})).layers }.to invalid(/no column “up”; it has what, ost, nord/)
+    end
+
+    it "says which columns it took" do
+      expect(described_class.new(table("name,Lon,Lat\nA,1,2\n")).layers.first.columns).to eq({"x" => "Lon", "y" => "Lat"})
+      expect(described_class.new(table("name;WKT\nA;POINT (1 2)\n", "text.csv")).layers.first.columns).to eq({"wkt" => "WKT"})
+    end
+
+    it "reads texts of an old encoding, and says so" do
+      file = table("name,lon,lat\nCr\xe8me \x96 Moor,-10.7,58.8\n".b)
+      reader = TileLoom::Ground::FileReader.open(file, target: TileLoom::Reference::Crs.find("EPSG:25829"))
+      expect(reader.features.first.attributes["name"]).to eq("Crème – Moor")
+      expect(reader.remarks).to eq([TileLoom::Ground::GdalReader::NOT_UTF8])
+    end
+  end
+
+  it "keeps dates in the form of ISO 8601" do
+    outside("ogr2ogr", "-f", "GPKG", "-sql", "SELECT CAST('2024/01/02' AS date) AS day, * FROM huts", "#{@folder}/days.gpkg", "#{demo}/huts.geojson")
+    expect(TileLoom::Ground::FileReader.open("#{@folder}/days.gpkg", target: utm).features.first.attributes["day"]).to eq("2024-01-02")
+  end
+
+  describe "zip files" do
+    def zip(name, entries)
+      file = File.join(@folder, name)
+      Zip::File.open(file, create: true) { |archive| entries.each { |entry, bytes| archive.get_output_stream(entry) { |io| io.write(bytes) } } }
+      file
+    end
+
+    def shapefile(prefix)
+      outside("ogr2ogr", "#{@folder}/huts.shp", File.join(TileLoom::ROOT, "demo/skarrow-moss/huts.geojson"))
+      Dir["#{@folder}/huts.*"].to_h { |file| ["#{prefix}#{File.basename(file)}", File.binread(file)] }
+    end
+
+    it "finds data in a folder inside" do
+      expect(described_class.new(zip("nested.zip", shapefile("export/huts/"))).layers.first.count).to eq(5)
+    end
+
+    it "refuses names that lead outside, bombs, and what is no zip or holds no data" do
+      expect { described_class.new(zip("out.zip", shapefile("").merge("../../evil.txt" => "x"))).layers }.to invalid(/leads outside it/)
+      bomb = zip("bomb.zip", shapefile("").merge("zeros.dbf" => "\0" * 80_000_000))
+      expect(File.size(bomb)).to be < 200_000
+      expect { described_class.new(bomb).layers }.to invalid(/would unfold to \d+ MB/)
+      expect { described_class.new(zip("empty.zip", "readme.txt" => "x")).layers }.to invalid(/holds no file that ends in .shp/)
+      File.write("#{@folder}/no.zip", "not a zip")
+      expect { described_class.new("#{@folder}/no.zip").layers }.to invalid(/not a zip file, or it is damaged/)
+      expect { described_class.new(zip("bomb.kmz", "doc.kml" => " " * 80_000_000)).layers }.to invalid(/would unfold/)
+    end
+  end
+
+  it "learns the types of attributes from their values" do
+    types = TileLoom::Ground::AttributeTypes.new
+    [{"a" => 1, "b" => 1, "c" => "2024-01-02", "d" => nil, "e" => true, "f" => "x"}, {"a" => 2, "b" => 1.5, "c" => "2024-01-02T10:00:00Z", "e" => false, "f" => 3}].each { |attributes| types.observe(attributes) }
+    expect(types.to_h).to eq({"a" => "integer", "b" => "real", "c" => "date and time", "d" => "text", "e" => "boolean", "f" => "text"})
   end
 end

@@ -96,7 +96,7 @@ RSpec.describe TileLoom::Ground do
     end
 
     it "refuse an operation that is not known" do
-      expect { holds?({"op" => "like", "args" => []}, {}) }.to invalid(/“like” is not known/)
+      expect { holds?({"op" => "melt", "args" => []}, {}) }.to invalid(/“melt” is not known/)
     end
   end
 

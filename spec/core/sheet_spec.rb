@@ -127,7 +127,7 @@ RSpec.describe TileLoom::Sheet do
       fill = ->(template) { described_class::LiveText.new(template, path: "/t").fill(TileLoom::Book::LiveSample.values) }
       expect { fill.call("{{ sheet.nane }}") }.to invalid(/asks for “nane”.*sheet\.name/, path: "/t")
       expect { fill.call("{{ sheet.name ") }.to invalid(/does not read/, path: "/t")
-      expect { fill.call("{{ sheet.name | shout }}") }.to invalid(/cannot be filled in.*shout/, path: "/t")
+      expect { fill.call("{{ sheet.name | shout }}") }.to invalid(/uses the filter “shout”, which is not known/, path: "/t")
       expect { fill.call("{% for i in (1..1000000) %}x{% endfor %}") }.to invalid(/cannot be filled in/, path: "/t")
     end
   end

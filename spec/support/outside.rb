@@ -2,8 +2,8 @@
 
 # Programs of other makers, as independent checks: GeographicLib's tools, poppler, qpdf, GDAL.
 module Outside
-  def outside(*command, input: "")
-    out, err, status = Open3.capture3(*command, stdin_data: input)
+  def outside(*command, input: "", chdir: Dir.pwd)
+    out, err, status = Open3.capture3(*command, stdin_data: input, chdir: chdir)
     raise "#{command.join(" ")}: #{err}" unless status.success?
     out
   end

@@ -3,14 +3,15 @@ import { useQuery } from "@tanstack/react-query";
 import { Navigate, Route, Routes, useParams } from "react-router";
 import { BookContext, ChangingContext, useBookQuery, useChanging } from "./api/book";
 import { get } from "./api/client";
+import { useFaces } from "./api/useFaces";
 import { Frame } from "./frame/Frame";
 import { STEPS } from "./frame/steps";
 import { Shelf } from "./shelf/Shelf";
-import { GroundStep } from "./steps/GroundStep";
+import { GroundStep } from "./ground/GroundStep";
 import { PressStep } from "./steps/PressStep";
 import { ProofStep } from "./steps/ProofStep";
-import { SheetStep } from "./steps/SheetStep";
-import { WeaveStep } from "./steps/WeaveStep";
+import { SheetStep } from "./sheet/SheetStep";
+import { WeaveStep } from "./weave/WeaveStep";
 
 const VIEWS = { ground: GroundStep, sheet: SheetStep, weave: WeaveStep, proof: ProofStep, press: PressStep };
 
@@ -37,6 +38,7 @@ function OneBook() {
   const id = Number(params.book);
   const book = useBookQuery(id);
   const changing = useChanging(book.data);
+  useFaces(book.data);
   const step = STEPS.find((known) => known.id === params.step);
   if (!step) return <Navigate replace to={`/books/${id}/weave`} />;
   if (book.isError && !book.data) return <Message text={book.error.message} />;

@@ -53,6 +53,7 @@ export const theme = createTheme({
     MuiCssBaseline: { styleOverrides: { body: { fontFeatureSettings: '"tnum"', overflow: "hidden" } } },
     MuiButton: { defaultProps: { disableElevation: true, size: "small" } },
     MuiTextField: { defaultProps: { size: "small", variant: "standard" } },
+    MuiFormControlLabel: { styleOverrides: { label: { fontSize: 14, lineHeight: 1.3 } } },
     MuiTooltip: { defaultProps: { enterDelay: 400 } },
     MuiButtonBase: { defaultProps: { disableRipple: true }, styleOverrides: { root: { "&.Mui-focusVisible": { outline: "2px solid var(--mui-palette-primary-main)", outlineOffset: 1 } } } },
   },

@@ -9,26 +9,28 @@ module TileLoom
     class Document
       LARGEST_BYTES = 200 * 1024 * 1024
 
-      attr_reader :settings
+      attr_reader :settings, :enclosures
 
       # Reads JSON text; Invalid for what is not JSON.
-      def self.parse(text)
+      def self.parse(text, enclosures: Enclosures.none)
         raise Invalid.new("The book is larger than #{LARGEST_BYTES / 1024 / 1024} MB.") if text.bytesize > LARGEST_BYTES
         text = text.dup.force_encoding(Encoding::UTF_8)
         raise Invalid.new("The book is not UTF-8 text.") unless text.valid_encoding?
-        new(JSON.parse(text, max_nesting: 100))
+        new(JSON.parse(text, max_nesting: 100), enclosures: enclosures)
       rescue JSON::ParserError => error
         raise Invalid.new("The book is not JSON: #{error.message.lines.first.to_s.strip[0, 120]}.")
       end
 
-      # settings: the parsed document. Refuses one that does not fit the schema.
-      def initialize(settings)
+      # settings: the parsed document. Refuses one that does not fit the schema; fits: it is known to, since
+      # it was checked when it was kept. enclosures: where the bytes of its typefaces and pictures are.
+      def initialize(settings, fits: false, enclosures: Enclosures.none)
+        @settings, @enclosures = settings, enclosures
+        return if fits
         findings = settings.is_a?(Hash) ? Schema.findings(settings) : [Invalid.new("The book is not a JSON object.", path: "/")]
         raise findings.first unless findings.empty?
-        @settings = settings
       end
 
-      %w[title subtitle author subject source date].each do |name|
+      %w[title subtitle author subject edition source date].each do |name|
         define_method(name) { settings[name] }
       end
 
@@ -45,19 +47,44 @@ module TileLoom
         raise Invalid.new(error.message, path: "/reference")
       end
 
-      def layers = @layers ||= settings["layers"].each_with_index.map { |layer, index| Ground::Layer.new(layer, path: "/layers/#{index}") }
+      def layers = @layers ||= settings["layers"].each_with_index.map { |layer, index| Ground::Layer.new(layer, drawings: markers, faces: faces, path: "/layers/#{index}") }
 
-      def layout = @layout ||= Layout::Layout.new(settings["layout"])
+      # The drawings of point markers: the shipped ones and the book's own.
+      def markers = @markers ||= Ground::MarkerSet.new(settings.fetch("markers", []))
+
+      # The typefaces: the shipped ones and the book's own.
+      def faces = @faces ||= Type::FaceSet.new(settings.fetch("faces", []), enclosures: @enclosures)
+
+      # The book's own pictures.
+      def pictures = @pictures ||= Artwork::PictureSet.new(settings.fetch("pictures", []), enclosures: @enclosures)
+
+      def layout = @layout ||= Layout::Layout.new(settings["layout"], faces: faces)
+
+      # The design of the key sheet, or nil where the book has none.
+      def key_layout = @key_layout ||= settings["key_layout"] && Layout::Layout.new(settings["key_layout"], faces: faces, path: "/key_layout")
 
       def index = @index ||= Index.new(settings["index"])
 
       # The cells of the index over the study area that the source holds.
       def cells(source) = @cells ||= weave(source).cells
 
-      # Uses cells that were woven before (and kept elsewhere) in place of weaving again.
-      def with_cells(cells) = tap { @cells = cells }
+      # What the block gives, worked out once for this document: parts of drawings that every sheet has.
+      def once(key) = (@once ||= {})[key] ||= yield
 
-      def weave(source) = index.weave(crs: crs, frame: layout.frame_box, features: source.features(index.area, nil))
+      # Which cells lie next to which.
+      def neighbours(source) = @neighbours ||= Weave::Neighbours.new(cells(source))
+
+      # Uses cells that were woven before (and kept elsewhere) in place of weaving again.
+      def with_cells(cells) = tap { @cells, @neighbours = cells, nil }
+
+      # before, afresh: see Index#weave.
+      def weave(source, before: [], afresh: false) = index.weave(crs: crs, frame: layout.frame_box, source: source, before: before, afresh: afresh)
+
+      # What the cells as they are come to: a Weave::Answer.
+      def cover(source) = index.cover(cells(source), crs: crs, frame: layout.frame_box, source: source)
+
+      # What the index must cover.
+      def study_area(source) = index.study_area(crs: crs, source: source)
     end
   end
 end

@@ -8,7 +8,7 @@ module TileLoom
 
       def self.read(path)
         raise Invalid.new("The book #{path} does not exist.") unless File.file?(path)
-        new(path, Document.parse(File.binread(path)))
+        new(path, Document.parse(File.binread(path), enclosures: Enclosures.new(folder: File.dirname(File.expand_path(path)))))
       rescue Errno::EACCES
         raise Invalid.new("The book #{path} cannot be read: permission is denied.")
       end

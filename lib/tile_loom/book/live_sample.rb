@@ -1,16 +1,27 @@
 # frozen_string_literal: true
 
+require "liquid"
+
 module TileLoom
   module Book
     # Values of every name that live text knows, for checking a text before there are sheets.
     module LiveSample
+      # Stands for the attributes of a feature where they are not known: any name gives a value.
+      class AnyAttribute < Liquid::Drop
+        def liquid_method_missing(_name) = "1"
+      end
+
       module_function
 
-      def values
+      # attributes: names that features of the study area have, or nil where that is not known.
+      def values(attributes: nil)
         {
           "book" => Sheet::LiveValues::BOOK.to_h { |name| [name, "text"] },
           "sheet" => Sheet::LiveValues::SHEET.to_h { |name| [name, 1] },
-          "reference" => Sheet::LiveValues::REFERENCE.to_h { |name| [name, "text"] }
+          "reference" => Sheet::LiveValues::REFERENCE.to_h { |name| [name, "text"] },
+          "layout" => Sheet::LiveValues::LAYOUT.to_h { |name| [name, "text"] },
+          "neighbours" => Sheet::LiveValues::NEIGHBOURS.to_h { |name| [name, "text"] },
+          "feature" => attributes ? attributes.to_h { |name| [name, "1"] } : AnyAttribute.new
         }
       end
     end

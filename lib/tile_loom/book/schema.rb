@@ -27,7 +27,7 @@ module TileLoom
 
       def sentence(error)
         name = error["data_pointer"].split("/").last || "document"
-        given = JSON.generate(error["data"])[0, 60]
+        given = given(error["data"])
         schema = error["schema"]
         case error["type"]
         when "required" then "“#{name}” lacks #{Array(error.dig("details", "missing_keys")).join(", ")}."
@@ -36,17 +36,23 @@ module TileLoom
         when "const" then "“#{name}” is #{given}; it must be #{JSON.generate(schema["const"])}."
         when "minimum", "exclusiveMinimum" then "“#{name}” is #{given}; it must be #{(error["type"] == "minimum") ? "at least" : "more than"} #{schema[error["type"]]}."
         when "maximum" then "“#{name}” is #{given}; it must be at most #{schema["maximum"]}."
+        when "maxItems" then "“#{name}” has #{Units::Number.grouped(error["data"].length)} entries; at most #{Units::Number.grouped(schema["maxItems"])} can be."
+        when "maxLength" then "“#{name}” has #{Units::Number.grouped(error["data"].length)} characters; at most #{Units::Number.grouped(schema["maxLength"])} can be."
         when "pattern" then "“#{name}” is #{given}, which is not written as expected (#{hint(name)})."
         when "string", "number", "integer", "array", "object", "boolean" then "“#{name}” is #{given}; it must be #{article(error["type"])}."
         else "“#{name}” does not fit: #{error["error"]}."
         end
       end
 
+      # A value in short; a large one is not written out first.
+      def given(data) = ((data.respond_to?(:length) && data.length > 200) ? data.class.name.downcase : JSON.generate(data))[0, 60]
+
       def article(type) = {"string" => "text", "number" => "a number", "integer" => "a whole number", "array" => "a list", "object" => "an object", "boolean" => "true or false"}[type]
 
       def hint(name)
         return "a colour such as #8c2f39" if name.include?("colour") || name == "halo"
-        return "a length with its unit, such as 50 m" if name == "room"
+        return "a length with its unit, such as 50 m" if %w[room multiple gap].include?(name)
+        return "a width on paper, a share or a ground length, such as 8 mm, 5 % or 20 m" if %w[x y margin].include?(name)
         return "a date such as 2026-04-01" if name == "date"
         "letters, digits, - and _"
       end

@@ -16,11 +16,11 @@ module TileLoom
       def make(path)
         guarded do
           book = Book::Folio.read(path)
-          refuse(Book::Check.new(book.document.settings).findings)
+          refuse(Book::Check.new(book.document.settings, enclosures: book.document.enclosures).findings)
           source = book.source { |title| say "Reading #{title}" }
           all = book.document.cells(source)
-          cells = Output::Range.new(options[:sheets]).pick(all)
           press = Output::Press.new(book: book.document, source: source)
+          cells = press.pick(options[:sheets], all)
           pages = Output::Parallel.new(processes: options[:processes]).map(cells) { |cell| press.page(cell, count: all.length) }
           press.bind(counted(pages, cells), options[:out])
           say "#{cells.length} #{(cells.length == 1) ? "sheet" : "sheets"} in #{options[:out]}"
@@ -32,7 +32,7 @@ module TileLoom
         guarded do
           text = File.file?(path) ? File.binread(path) : raise(Invalid.new("The book #{path} does not exist."))
           settings = parsed(text)
-          findings = Book::Check.new(settings).findings
+          findings = Book::Check.new(settings, enclosures: beside(path)).findings
           findings = with_data(path, settings) if findings.empty?
           refuse(findings)
           say "Nothing is wrong in #{path}."
@@ -79,15 +79,17 @@ module TileLoom
 
         # Also reads the data and weaves, which finds what only they can show.
         def with_data(path, settings)
-          book = Book::Folio.new(path, Book::Document.new(settings))
-          Book::Check.new(settings).findings(source: book.source)
+          book = Book::Folio.new(path, Book::Document.new(settings, enclosures: beside(path)))
+          Book::Check.new(settings, enclosures: beside(path)).findings(source: book.source)
         rescue Invalid => error
           [error]
         end
 
+        def beside(path) = Book::Enclosures.new(folder: File.dirname(File.expand_path(path)))
+
         def counted(pages, cells)
           pages.each_with_index.lazy.map do |page, index|
-            say "Sheet #{cells[index].name}, #{index + 1} of #{cells.length}"
+            say "Sheet #{(cells[index] == Output::Press::KEY) ? Sheet::KeyComposer::NAME : cells[index].name}, #{index + 1} of #{cells.length}"
             page
           end
         end

@@ -6,8 +6,9 @@ module TileLoom
     class Grid
       attr_reader :id, :title
 
-      # settings: the "grids" entry of a map frame in the book document.
-      def initialize(settings)
+      # settings: the "grids" entry of a map frame in the book document; faces: a Type::FaceSet.
+      def initialize(settings, faces: Type::Library)
+        @faces = faces
         @id, @title = settings.values_at("id", "title")
         @settings = settings
       end
@@ -40,7 +41,7 @@ module TileLoom
 
       def labels(mesh)
         settings = @settings["labels"] or return []
-        Labels.new(mesh: mesh, sides: settings.fetch("sides"), face: Type::Library.face(settings.fetch("face", "sans")),
+        Labels.new(mesh: mesh, sides: settings.fetch("sides"), face: @faces.face(settings.fetch("face", "sans")),
           size_pt: settings.fetch("size_pt", 6).to_f, colour: settings.fetch("colour", "#1f2a30"),
           distance_mm: settings.fetch("distance_mm", 1.2).to_f).texts
       end

@@ -16,6 +16,9 @@ module TileLoom
 
       def box = Box.around(corners)
 
+      # As a GEOS polygon.
+      def shape = Geos.polygon(corners)
+
       def upright? = (rotation_deg % 360).abs < 1e-12
 
       # The affine map that takes ground to a page frame (mm, y down) whose box this rectangle fills.

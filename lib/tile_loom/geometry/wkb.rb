@@ -19,17 +19,34 @@ module TileLoom
       end
 
       # The same geometry with all its coordinates passed, flat, through the block.
-      def map(bytes)
-        runs = []
-        walk(bytes, 0, 0) { |_type, offset, count| runs << [offset, count] }
-        moved = yield runs.flat_map { |offset, count| bytes.unpack("@#{offset}E#{count * 2}") }
+      def map(bytes) = replace(bytes, yield(each_run(bytes).flat_map { |_, coordinates| coordinates }))
+
+      # The same geometry with other coordinates, flat, in place of its own.
+      def replace(bytes, coordinates)
         result = bytes.dup
         at = 0
-        runs.each do |offset, count|
-          result[offset, count * 16] = moved[at, count * 2].pack("E*")
+        walk(bytes, 0, 0) do |_type, offset, count|
+          result[offset, count * 16] = ((at.zero? && count * 2 == coordinates.length) ? coordinates : coordinates[at, count * 2]).pack("E*")
           at += count * 2
         end
         result
+      end
+
+      # The Box of many geometries, or nil where all are empty.
+      def extent(all)
+        min_x = min_y = Float::INFINITY
+        max_x = max_y = -Float::INFINITY
+        all.each do |bytes|
+          walk(bytes, 0, 0) do |_type, offset, count|
+            bytes.unpack("@#{offset}E#{count * 2}").each_slice(2) do |x, y|
+              min_x = x if x < min_x
+              max_x = x if x > max_x
+              min_y = y if y < min_y
+              max_y = y if y > max_y
+            end
+          end
+        end
+        (min_x <= max_x) ? Box.new(min_x, min_y, max_x, max_y) : nil
       end
 
       def point(x, y) = [1, POINT, x, y].pack("CVEE")

@@ -3,7 +3,7 @@
 module TileLoom
   module Ground
     # One feature of a layer: its identity, its geometry as well-known binary in the book's reference,
-    # its attributes by name.
-    Feature = Struct.new(:id, :wkb, :attributes, keyword_init: true)
+    # its attributes by name. thinned: the geometry is as coarse already as whoever asked can see.
+    Feature = Struct.new(:id, :wkb, :attributes, :thinned, keyword_init: true)
   end
 end

@@ -5,33 +5,42 @@ module TileLoom
     # A format of data files, by the ending of its name: which GDAL drivers may read it (a file of
     # another kind under a false ending is refused), how it is opened.
     class FileFormat
-      attr_reader :title, :endings, :drivers, :options
+      attr_reader :title, :endings, :drivers
 
-      def initialize(title, endings, drivers, options = [], prefix: "")
-        @title, @endings, @drivers, @options, @prefix = title, endings, drivers, options, prefix
+      # zipped: the file is a zip archive that GDAL looks into, for data of this ending.
+      def initialize(title, endings, drivers, zipped: nil)
+        @title, @endings, @drivers, @zipped = title, endings, drivers, zipped
         freeze
       end
 
       # Is this GDAL driver one of the format's? (The last word of its name tells.)
       def driver?(name) = drivers.include?(name.to_s.split.last)
 
-      # The name under which GDAL opens the file.
-      def address(file) = "#{@prefix}#{file}"
+      def table? = title == "CSV"
 
-      # Columns of places in a table: longitude and latitude, easting and northing, or well-known text.
-      TABLE = %w[-oo AUTODETECT_TYPE=YES -oo X_POSSIBLE_NAMES=lon,long,longitude,x,easting,east -oo Y_POSSIBLE_NAMES=lat,latitude,y,northing,north -oo GEOM_POSSIBLE_NAMES=wkt,geom,geometry,the_geom].freeze
+      # The name under which GDAL opens the file. What is a zip archive is looked over first.
+      def address(file)
+        return file unless @zipped || File.extname(file).downcase == ".kmz"
+        check = ZipCheck.new(file).demand
+        return file unless @zipped
+        folder = check.folder_of(@zipped) or raise Invalid.new("#{File.basename(file)} holds no file that ends in #{@zipped}, so it is no #{title}.")
+        ["/vsizip/#{file}", folder].reject(&:empty?).join("/")
+      end
+
+      # Options with which GDAL opens the file; columns: a Columns, for tables.
+      def options(columns = Columns.new) = table? ? columns.options : []
 
       ALL = [
         new("GeoJSON", %w[.geojson .json], %w[GeoJSON TopoJSON]),
         new("TopoJSON", %w[.topojson], %w[TopoJSON]),
         new("GeoPackage", %w[.gpkg], %w[GPKG]),
-        new("zipped Shapefile", %w[.zip], %w[Shapefile], prefix: "/vsizip/"),
+        new("zipped Shapefile", %w[.zip], %w[Shapefile], zipped: ".shp"),
         new("KML", %w[.kml .kmz], %w[LIBKML KML]),
         new("GML", %w[.gml], %w[GML]),
         new("FlatGeobuf", %w[.fgb], %w[FlatGeobuf]),
         new("GPX", %w[.gpx], %w[GPX]),
         new("DXF", %w[.dxf], %w[DXF]),
-        new("CSV", %w[.csv], %w[CSV], TABLE)
+        new("CSV", %w[.csv], %w[CSV])
       ].freeze
 
       # The format of a file by its name; Invalid lists what can be read.

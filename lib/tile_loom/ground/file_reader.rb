@@ -11,11 +11,11 @@ module TileLoom
       module_function
 
       # A GeojsonReader for one layer of the file, into the target reference (see GdalReader#open).
-      def open(file, target:, layer: nil, reference: nil, lenient: false)
+      def open(file, target:, layer: nil, reference: nil, lenient: false, columns: Columns.new)
         raise Invalid.new("The data file #{file} does not exist.") unless File.file?(file)
         raise Invalid.new("The data file #{file} is larger than #{LARGEST_BYTES / 1024**3} GB.") if File.size(file) > LARGEST_BYTES
         return GeojsonReader.from_text(File.binread(file), target: target, reference: reference, lenient: lenient) if direct?(file)
-        GdalReader.new(file).open(layer, target: target, reference: reference, lenient: lenient)
+        GdalReader.new(file, columns: columns).open(layer, target: target, reference: reference, lenient: lenient)
       rescue Errno::EACCES
         raise Invalid.new("The data file #{file} cannot be read: permission is denied.")
       end

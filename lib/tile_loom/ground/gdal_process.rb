@@ -30,6 +30,7 @@ module TileLoom
         Open3.popen3(ENVIRONMENT, *limits, *command, pgroup: true) do |input, output, errors, waiter|
           input.close
           said = Thread.new { errors.read(64 * 1024).tap { errors.read } }
+          said.report_on_exception = false
           total = 0
           output.each_line do |line|
             total += line.bytesize

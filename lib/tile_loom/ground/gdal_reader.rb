@@ -5,10 +5,14 @@ module TileLoom
     # Reads the many formats of GDAL through its command-line tools: the features stream through a pipe
     # as GeoJSON lines in the file's own reference, so that none but a batch is in memory.
     class GdalReader
-      def initialize(file)
-        @file = File.expand_path(file)
+      NOT_UTF8 = "Texts that are not UTF-8 were read as Windows-1252."
+
+      # columns: a Columns, where a table's places were named by hand.
+      def initialize(file, columns: Columns.new)
+        @file, @columns = File.expand_path(file), columns
         @format = FileFormat.of(file)
-        @inspection = Inspection.new(file)
+        @inspection = Inspection.new(file, columns: columns)
+        @remarks = []
       end
 
       # The names of the layers in the file.
@@ -18,8 +22,9 @@ module TileLoom
       # says, or for one that says nothing; lenient: what cannot be read is listed, the rest comes in.
       def open(layer = nil, target:, reference: nil, lenient: false)
         found = find(layer)
-        GeojsonReader.new({"type" => "FeatureCollection", "features" => stream(found.name)}, target: target,
-          reference: reference || stated(found), lenient: lenient)
+        raise Invalid.new("#{File.basename(@file)} has no columns of places; name those that hold them.", path: "/columns") if found.geometry == "None"
+        GeojsonReader.new({"type" => "FeatureCollection", "features" => stream(found)}, target: target,
+          reference: reference || stated(found), lenient: lenient, remarks: @remarks)
       end
 
       private
@@ -37,13 +42,29 @@ module TileLoom
         raise Invalid.new("#{File.basename(@file)} does not say which reference its coordinates are in; name one.", path: "/reference")
       end
 
-      def stream(layer)
+      def stream(found)
+        dates = found.attributes.select { |attribute| attribute["type"].start_with?("date") }.map { |attribute| attribute["name"] }
         Enumerator.new do |features|
-          command = ["ogr2ogr", "-f", "GeoJSONSeq", "-a_srs", "none", "-lco", "COORDINATE_PRECISION=10", "-dim", "XY", *@format.options, "/vsistdout/", @format.address(@file), layer]
+          command = ["ogr2ogr", "-f", "GeoJSONSeq", "-a_srs", "none", "-lco", "COORDINATE_PRECISION=10", "-dim", "XY", *@format.options(@columns), "/vsistdout/", @format.address(@file), found.name]
           GdalProcess.new(File.basename(@file)).each_line(*command) do |line|
-            features << JSON.parse(line.scrub, max_nesting: 60) unless line.strip.empty?
+            feature = JSON.parse(utf8(line), max_nesting: 60)
+            dates.each { |name| iso(feature["properties"], name) }
+            features << feature
           end
         end
+      end
+
+      # Old files say nothing of their encoding; Windows-1252 is the likeliest (common practice).
+      def utf8(line)
+        return line if line.valid_encoding?
+        @remarks << NOT_UTF8 unless @remarks.include?(NOT_UTF8)
+        line.force_encoding(Encoding::WINDOWS_1252).encode(Encoding::UTF_8, invalid: :replace, undef: :replace)
+      end
+
+      # GDAL writes dates with slashes; ISO 8601 has hyphens.
+      def iso(properties, name)
+        value = properties && properties[name]
+        properties[name] = value.sub(%r{\A(\d+)/(\d+)/(\d+)}, '\1-\2-\3') if value.is_a?(String)
       end
     end
   end

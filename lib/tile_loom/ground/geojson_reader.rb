@@ -9,12 +9,13 @@ module TileLoom
     class GeojsonReader
       TYPES = {"MultiPoint" => ["Point", 4], "MultiLineString" => ["LineString", 5], "MultiPolygon" => ["Polygon", 6]}.freeze
       LONGEST_TEXT = 10_000
-      BATCH = 2_000
+      # A batch is so many features, or fewer where their geometry is large.
+      BATCH, BATCH_BYTES = 2_000, 4 * 1024**2
 
       Original = Struct.new(:id, :wkb, :attributes, :name, keyword_init: true)
 
       # repairs, refused: sentences that name the feature. refused stays empty unless the reader is lenient.
-      attr_reader :repairs, :refused, :source_reference
+      attr_reader :refused, :remarks, :source_reference
 
       # text: GeoJSON; target: Reference::Crs of the book; reference: overrides what the file says;
       # lenient: a feature that cannot be read is listed in `refused`, the others come in.
@@ -31,13 +32,15 @@ module TileLoom
       end
 
       # document: parsed GeoJSON; its features may be any Enumerable.
-      def initialize(document, target:, reference: nil, lenient: false)
-        @document, @target, @lenient = document, target, lenient
+      # remarks: a list to which whoever hands in the features may add sentences.
+      def initialize(document, target:, reference: nil, lenient: false, remarks: [])
+        @document, @target, @lenient, @remarks = document, target, lenient, remarks
         @source_reference = reference || stated_reference
-        @transform = Reference::Transform.between(@source_reference, target)
-        @repairs = []
+        @reprojector = Reprojector.new(from: @source_reference, to: target)
         @refused = []
       end
+
+      def repairs = @reprojector.repairs
 
       # All features in the target reference; Invalid when there are none or one cannot be read.
       def features = each_batch.flat_map { |pairs| pairs.map(&:first) }
@@ -45,17 +48,27 @@ module TileLoom
       # Yields arrays of [Feature in the target reference, Original in the file's own].
       def each_batch
         return enum_for(:each_batch) unless block_given?
-        count = 0
-        listed.each_slice(BATCH) do |slice|
-          originals = slice.each_with_index.filter_map { |item, index| tolerant { original(item, count + index) } }
-          count += slice.length
-          pairs = reproject(originals)
-          yield pairs unless pairs.empty?
+        count, bytes, originals = 0, 0, []
+        listed.each do |item|
+          found = tolerant { original(item, count) }
+          count += 1
+          next unless found
+          originals << found
+          bytes += found.wkb.bytesize
+          next if originals.length < BATCH && bytes < BATCH_BYTES
+          pass_on(originals) { |pairs| yield pairs }
+          bytes, originals = 0, []
         end
+        pass_on(originals) { |pairs| yield pairs }
         raise Invalid.new("The file holds no features.") if count.zero?
       end
 
       private
+
+      def pass_on(originals)
+        pairs = reproject(originals)
+        yield pairs unless pairs.empty?
+      end
 
       # Lets a bad feature pass by where the reader is lenient.
       def tolerant
@@ -160,32 +173,14 @@ module TileLoom
       end
 
       def reproject(originals)
-        runs = originals.map { |item| Geometry::Wkb.each_run(item.wkb).map { |_, coordinates| coordinates } }
-        moved = @transform.forward(runs.flatten)
-        at = 0
-        originals.zip(runs).filter_map do |item, parts|
-          length = parts.sum(&:length)
-          mine = moved[at, length]
-          at += length
+        pairs = []
+        @reprojector.each(originals) do |item, result|
           tolerant do
-            refuse_outside(item, parts, mine)
-            [Feature.new(id: item.id, attributes: item.attributes, wkb: repaired(Geometry::Wkb.map(item.wkb) { mine }, item)), item]
+            raise result if result.is_a?(Invalid)
+            pairs << [Feature.new(id: item.id, attributes: item.attributes, wkb: result), item]
           end
         end
-      end
-
-      def refuse_outside(item, parts, mine)
-        bad = mine.index { |number| !number.finite? } or return
-        place = parts.flatten[bad - bad % 2, 2].map { |number| Units::Number.plain(number) }.join(", ")
-        raise Invalid.new("#{item.name} lies outside what #{@target.name} can show: the point #{place}.")
-      end
-
-      def repaired(wkb, item)
-        return wkb unless wkb.getbyte(1) == 3 || wkb.getbyte(1) >= 6
-        geometry = Geometry::Geos.read(wkb)
-        return wkb if geometry.valid?
-        @repairs << "#{item.name}: #{geometry.valid_reason.to_s.downcase} – mended."
-        Geometry::Geos.write(geometry.make_valid)
+        pairs
       end
     end
   end

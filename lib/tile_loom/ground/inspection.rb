@@ -5,27 +5,32 @@ module TileLoom
     # What is in a data file, before any of it is kept: its layers with counts, kinds of geometry,
     # attributes with types, extent and reference. From the report of GDAL's ogrinfo.
     class Inspection
-      Found = Struct.new(:name, :count, :geometry, :attributes, :box, :reference, keyword_init: true) do
+      # columns: of a table, what its places were taken from, or nil where they must be named.
+      Found = Struct.new(:name, :count, :geometry, :attributes, :box, :reference, :columns, keyword_init: true) do
         # Could the coordinates be longitude and latitude?
         def degrees? = box.nil? || (box[0] >= -180 && box[2] <= 180 && box[1] >= -90 && box[3] <= 90)
       end
 
       TYPES = {"Integer" => "integer", "Integer64" => "integer", "Real" => "real", "Date" => "date", "DateTime" => "date and time", "Time" => "time", "String" => "text", "Binary" => "binary"}.freeze
 
-      def initialize(file)
-        @file = File.expand_path(file)
+      # columns: a Columns, where a table's places were named by hand.
+      def initialize(file, columns: Columns.new)
+        @file, @columns = File.expand_path(file), columns
         @format = FileFormat.of(file)
       end
+
+      def table? = @format.table?
 
       # Found entries; Invalid for a file of another kind, or one that holds nothing.
       def layers
         @layers ||= begin
           # Our own reader says better than GDAL what is wrong with GeoJSON.
           GeojsonReader.parse(File.binread(@file)) if FileReader.direct?(@file)
-          text = GdalProcess.new(name).capture("ogrinfo", "-ro", "-so", "-al", *@format.options, @format.address(@file))
+          text = GdalProcess.new(name).capture("ogrinfo", "-ro", "-so", "-al", *@format.options(@columns), @format.address(@file))
           refuse_other_kind(text)
-          found = text.split(/^Layer name: /).drop(1).map { |part| layer(part) }.reject { |entry| entry.geometry == "None" }
-          raise Invalid.new(nothing) if found.empty?
+          found = text.split(/^Layer name: /).drop(1).map { |part| layer(part) }
+          found = found.reject { |entry| entry.geometry == "None" } unless table?
+          raise Invalid.new("#{name} holds no layer with a geometry.") if found.empty?
           raise Invalid.new("#{name} holds no features.") if found.all? { |entry| entry.count.zero? }
           found
         end
@@ -41,14 +46,13 @@ module TileLoom
         raise Invalid.new("#{name} is not #{@format.title}, as its ending says#{", but #{driver}" if driver}; give it the ending of what it is.")
       end
 
-      def nothing
-        return "#{name} has no column of places; name them lon and lat, x and y, or wkt." if @format.title == "CSV"
-        "#{name} holds no layer with a geometry."
-      end
-
       def layer(part)
-        Found.new(name: part.lines.first.strip, count: part[/^Feature Count: (\d+)/, 1].to_i, geometry: part[/^Geometry(?: \([^)]*\))?: (.+)$/, 1].to_s.strip,
-          attributes: attributes(part), box: box(part), reference: reference(part))
+        attributes = attributes(part)
+        names = attributes.map { |attribute| attribute["name"] }
+        @columns.check(names) if table?
+        columns = (@columns.among(names) if table? && !part.match?(/^Geometry: None$/))
+        Found.new(columns: columns, name: part.lines.first.strip, count: part[/^Feature Count: (\d+)/, 1].to_i, geometry: part[/^Geometry(?: \([^)]*\))?: (.+)$/, 1].to_s.strip,
+          attributes: attributes, box: box(part), reference: reference(part))
       end
 
       # Attribute lines follow the reference: "name: Type (width.precision)".

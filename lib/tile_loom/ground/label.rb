@@ -6,12 +6,13 @@ module TileLoom
     class Label
       attr_reader :attribute, :face, :size_pt, :colour, :halo
 
-      def initialize(settings)
+      # factor: by which sizes grow or shrink; faces: a Type::FaceSet.
+      def initialize(settings, factor: 1.0, faces: Type::Library)
         @attribute = settings["attribute"]
-        @face = Type::Library.face(settings.fetch("face", "sans"))
-        @size_pt = settings.fetch("size_pt", 7).to_f
+        @face = faces.face(settings.fetch("face", "sans"))
+        @size_pt = settings.fetch("size_pt", 7) * factor.to_f
         @colour = settings.fetch("colour", "#1f2a30")
-        @halo = Scene::Stroke.new(colour: settings.fetch("halo", "#fffdf6"), width_mm: 0.5, opacity: 0.85)
+        @halo = Scene::Stroke.new(colour: settings.fetch("halo", "#fffdf6"), width_mm: 0.5 * factor, opacity: 0.85)
       end
     end
   end

@@ -4,12 +4,12 @@ module TileLoom
   module Ground
     # A symbol for the features that meet a condition (all of them where it has none).
     class Rule
-      attr_reader :title, :symbol
+      attr_reader :title, :symbol, :condition
 
-      def initialize(settings, path: nil)
+      def initialize(settings, drawings: MarkerSet.new, factor: 1.0, path: nil)
         @title = settings["title"]
         @condition = settings["when"] && Condition.new(settings["when"], path: "#{path}/when")
-        @symbol = Symbol.new(settings["symbol"])
+        @symbol = Symbol.new(settings["symbol"], drawings: drawings, factor: factor, path: "#{path}/symbol")
       end
 
       def match?(attributes) = @condition.nil? || @condition.match?(attributes)

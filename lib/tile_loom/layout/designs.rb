@@ -15,6 +15,9 @@ module TileLoom
         raise Invalid.new("“#{name}” is not a design; use one of #{names.join(", ")}.") unless names.include?(name)
         JSON.parse(File.read(File.join(FOLDER, "#{name}.json")))
       end
+
+      # The elements of a key sheet.
+      def key_elements = JSON.parse(File.read(File.join(FOLDER, "key/key-sheet.json")))
     end
   end
 end

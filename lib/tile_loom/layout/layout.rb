@@ -6,17 +6,25 @@ module TileLoom
     class Layout
       attr_reader :name, :page, :elements
 
-      # settings: "layout" of the book document.
-      def initialize(settings)
+      # settings: "layout" or "key_layout" of the book document; faces: a Type::FaceSet; path: where in the
+      # document it is.
+      def initialize(settings, faces: Type::Library, path: "/layout")
+        @path = path
         @name = settings["name"]
         @page = Page.new(settings["page"])
-        @elements = settings["elements"].each_with_index.map { |element, index| Element.build(element, path: "/layout/elements/#{index}") }
+        @elements = settings["elements"].each_with_index.map { |element, index| Element.build(element, path: "#{path}/elements/#{index}", faces: faces) }
       end
 
       # The map frame that drives the cells.
       def main_frame
         elements.find { |element| element.is_a?(Elements::MapFrame) } or
-          raise Invalid.new("The layout has no map frame; add one, since its size decides the cells.", path: "/layout/elements")
+          raise Invalid.new("The layout has no map frame; add one, since its size decides the cells.", path: "#{@path}/elements")
+      end
+
+      # The key frame, whose scale the key sheet has.
+      def key_frame
+        elements.find { |element| element.is_a?(Elements::KeyFrame) } or
+          raise Invalid.new("The key sheet has no key frame; add one, since it shows the index.", path: "#{@path}/elements")
       end
 
       # The box of the main frame in page mm.

@@ -10,16 +10,27 @@ module TileLoom
         @book, @source = book, source
       end
 
-      # The Pdf::Page of a cell.
+      # Stands for the key sheet among the cells to print.
+      KEY = :key
+
+      # What a range of sheets comes to, in the order of the pages: KEY and cells. text: as Range reads it.
+      def pick(text, cells)
+        range = Range.new(text, key: !@book.key_layout.nil?)
+        picked = range.pick(cells)
+        range.key? ? [KEY, *picked] : picked
+      end
+
+      # The Pdf::Page of a cell, or of the key sheet.
       def page(cell, count: @book.cells(@source).length)
-        Pdf::Page.of(Sheet::Composer.new(book: @book, source: @source, cell: cell, count: count).drawing)
+        composer = (cell == KEY) ? Sheet::KeyComposer.new(book: @book, source: @source, count: count) : Sheet::Composer.new(book: @book, source: @source, cell: cell, count: count)
+        Pdf::Page.of(composer.drawing)
       end
 
       # Writes the pages that the enumerable gives into the file, aside first, then renamed.
       # Invalid when the place cannot be written.
       def bind(pages, file)
         self.class.aside(file) do |io|
-          writer = Pdf::Writer.new(io, title: @book.title, author: @book.author, subject: @book.subject, date: @book.parsed_date)
+          writer = Pdf::Writer.new(io, title: @book.title, author: @book.author, subject: @book.subject, date: @book.parsed_date, faces: @book.faces, pictures: @book.pictures.method(:of_content))
           pages.each { |page| writer.add(page) }
           writer.close
         end

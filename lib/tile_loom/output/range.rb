@@ -3,19 +3,32 @@
 module TileLoom
   module Output
     # Which sheets to print, as people write it: "1-3, 7, B2-C1", "all". Numbers are places in the book,
-    # anything else a sheet's name.
+    # anything else a sheet's name; "key" is the key sheet, where the book has one.
     class Range
-      def initialize(text) = @text = text.to_s.strip
+      KEY = "key"
+
+      # key: has the book a key sheet?
+      def initialize(text, key: false)
+        @text, @has_key = text.to_s.strip, key
+      end
+
+      # Is the key sheet meant?
+      def key? = @has_key && (all? || parts.any? { |part| part.casecmp?(KEY) })
 
       # The cells meant, in book order; Invalid names the part that is not known.
       def pick(cells)
-        return cells if @text.empty? || @text.casecmp?("all")
-        numbers = @text.split(",").flat_map { |part| span(part.strip, cells) }.uniq
-        raise Invalid.new("The range “#{@text}” names no sheet.", path: "/sheets") if numbers.empty?
+        return cells if all?
+        wanted = @has_key ? parts.reject { |part| part.casecmp?(KEY) } : parts
+        numbers = wanted.flat_map { |part| span(part, cells) }.uniq
+        raise Invalid.new("The range “#{@text}” names no sheet.", path: "/sheets") if numbers.empty? && !key?
         cells.select { |cell| numbers.include?(cell.number) }
       end
 
       private
+
+      def all? = @text.empty? || @text.casecmp?("all")
+
+      def parts = @text.split(",").map(&:strip)
 
       def span(part, cells)
         return [] if part.empty?

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "cgi"
+require "zlib"
 
 module TileLoom
   module Output
@@ -9,18 +10,21 @@ module TileLoom
     class Svg
       PER_MM = 100.0
 
-      # drawing: Scene::Drawing; size: false leaves out width and height, for pictures that fill their box.
-      def initialize(drawing, size: true)
-        @drawing, @size = drawing, size
-        @clips = 0
+      # drawing: Scene::Drawing; size: false leaves out width and height, for pictures that fill their box;
+      # pictures: gives the address of a Raster, where its pixels are not to be in the text itself.
+      def initialize(drawing, size: true, pictures: ->(raster) { self.class.inline(raster) })
+        @drawing, @size, @pictures = drawing, size, pictures
       end
+
+      # A data address (RFC 2397).
+      def self.inline(raster) = "data:#{raster.media};base64,#{[raster.bytes].pack("m0")}"
 
       def to_s
         @out = +""
         width, height = number(@drawing.width_mm), number(@drawing.height_mm)
         @out << %(<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 #{width} #{height}")
         @out << %( width="#{plain(@drawing.width_mm)}mm" height="#{plain(@drawing.height_mm)}mm") if @size
-        @out << %( fill="none" style="font-kerning:none;font-variant-ligatures:none">)
+        @out << %( fill="none" style="font-kerning:normal;font-variant-ligatures:none;text-rendering:geometricPrecision">)
         @drawing.nodes.each { |node| write(node) }
         @out << "</svg>"
       end
@@ -31,6 +35,7 @@ module TileLoom
         case node
         when Scene::Path then path(node)
         when Scene::Text then text(node)
+        when Scene::Image then image(node)
         when Scene::Group then group(node)
         end
       end
@@ -44,15 +49,26 @@ module TileLoom
       def group(node)
         @out << "<g"
         @out << %( data-part="#{escape(node.name)}") if node.name
-        if node.clip
-          id = "clip#{@clips += 1}"
-          box = node.clip
-          @out << %( clip-path="url(##{id})"><clipPath id="#{id}"><rect x="#{number(box.min_x)}" y="#{number(box.min_y)}" width="#{number(box.width)}" height="#{number(box.height)}"/></clipPath>)
-        else
-          @out << ">"
-        end
+        @out << %( opacity="#{plain(node.opacity)}") if node.opacity < 1
+        node.clip ? clip(node.clip) : @out << ">"
         node.children.each { |child| write(child) }
         @out << "</g>"
+      end
+
+      # Clips are named by what they are, so that several drawings can stand in one page.
+      def clip(area)
+        inside = area.is_a?(Scene::Outline) ? outline_of(area) : %(<rect x="#{number(area.min_x)}" y="#{number(area.min_y)}" width="#{number(area.width)}" height="#{number(area.height)}"/>)
+        id = "clip#{Zlib.crc32(inside).to_s(36)}"
+        @out << %( clip-path="url(##{id})"><clipPath id="#{id}">#{inside}</clipPath>)
+      end
+
+      def outline_of(area)
+        before = @out
+        @out = +%(<path clip-rule="evenodd" d=")
+        area.runs.each { |run| outline(run, true) }
+        inside = @out << '"/>'
+        @out = before
+        inside
       end
 
       def path(node)
@@ -83,6 +99,14 @@ module TileLoom
         out << "z" if closed
       end
 
+      def image(node)
+        @out << %(<image x="#{number(node.x)}" y="#{number(node.y)}" width="#{number(node.width_mm)}" height="#{number(node.height_mm)}" preserveAspectRatio="none" href="#{escape(@pictures.call(node.raster))}")
+        @out << turn(node) << "/>"
+      end
+
+      # Clockwise about the node's own place.
+      def turn(node) = node.rotation_deg.zero? ? "" : %( transform="rotate(#{plain(node.rotation_deg)} #{number(node.x)} #{number(node.y)})")
+
       def paint(fill)
         %( fill="#{escape(fill.colour)}" fill-rule="evenodd"#{%( fill-opacity="#{plain(fill.opacity)}") if fill.opacity < 1})
       end
@@ -98,8 +122,10 @@ module TileLoom
       def text(node)
         face = node.face
         size = node.size_pt * Type::Face::MM_PER_PT * PER_MM
-        @out << %(<text x="#{number(node.x)}" y="#{number(node.y)}" font-family="#{face.family}" font-size="#{plain(size)}" font-weight="#{face.weight}" font-style="#{face.style}" fill="#{escape(node.colour)}" xml:space="preserve")
-        @out << %( transform="rotate(#{plain(node.rotation_deg)} #{number(node.x)} #{number(node.y)})") unless node.rotation_deg.zero?
+        @out << %(<text x="#{number(node.x)}" y="#{number(node.y)}" font-family="#{escape(face.css_family)}" font-size="#{plain(size)}" font-weight="#{face.weight}" font-style="#{face.style}" fill="#{escape(node.colour)}" xml:space="preserve")
+        @out << %( letter-spacing="#{plain(node.tracking_pt * Type::Face::MM_PER_PT * PER_MM)}") unless node.tracking_pt.zero?
+        @out << %( word-spacing="#{plain(node.word_pt * Type::Face::MM_PER_PT * PER_MM)}") unless node.word_pt.zero?
+        @out << turn(node)
         @out << %( paint-order="stroke"#{stroke(node.halo)}) if node.halo
         @out << ">#{escape(node.string)}</text>"
       end

@@ -49,12 +49,16 @@ module TileLoom
       def area_of_use
         area = @proj.area_of_use
         area && [area.west_lon_degree, area.south_lat_degree, area.east_lon_degree, area.north_lat_degree]
-      rescue Proj::Error
+      rescue Proj::Error, FFI::NullPointerError
+        # proj4rb trips over a definition that states no area.
         nil
       end
 
       # type: :PJ_WKT1_GDAL (what PDF readers expect), :PJ_WKT2_2019, …
       def wkt(type = :PJ_WKT1_GDAL) = Context.text(@proj.to_wkt(type, multiline: false))
+
+      # A code of a register, or nil for a definition of its own.
+      def register_code = (code if code.match?(CODE))
 
       def epsg = @code[/\AEPSG:(\d+)\z/i, 1]&.to_i
 

@@ -5,7 +5,7 @@ module TileLoom
     # How far a reference's map plane is from true over a ground: the smallest and largest point scale,
     # in words that a ruler understands, and what to be warned of.
     class Distortion
-      Place = Struct.new(:scale, :where, keyword_init: true)
+      Place = Struct.new(:scale, :area, :where, keyword_init: true)
 
       STEPS = [0.0, 0.25, 0.5, 0.75, 1.0].freeze
       # Scale errors above this are worth a warning.
@@ -27,6 +27,22 @@ module TileLoom
         "A kilometre on the ground prints #{low} (#{least.where}) to #{high} (#{most.where})."
       end
 
+      # "Areas print 0.08 % too small (west edge) to 0.05 % too small (east edge)."
+      def areas_in_words
+        low, high = places.minmax_by(&:area)
+        words = [low, high].map { |place| area_error(place) }
+        return "Areas print #{words[0]} everywhere here." if words.uniq.one?
+        "Areas print #{words[0]} (#{low.where}) to #{words[1]} (#{high.where})."
+      end
+
+      # The angle from true north to grid north in the middle, in words.
+      def north_in_words
+        degrees = Factors.at(@crs, *@box.centre).convergence_deg
+        minutes = (degrees.abs * 60).round
+        return "Grid north is true north in the middle." if minutes.zero?
+        "Grid north lies #{Units::Angle.dms(Rational(minutes, 60), step_deg: Rational(1, 60), positive: "", negative: "")} #{degrees.positive? ? "east" : "west"} of true north in the middle."
+      end
+
       # Sentences, empty when all is well.
       def warnings = [outside, too_far].compact
 
@@ -35,7 +51,8 @@ module TileLoom
       def places
         @places ||= STEPS.product(STEPS).map do |u, v|
           x, y = @box.min_x + u * @box.width, @box.min_y + v * @box.height
-          Place.new(scale: Factors.at(@crs, x, y).point_scale, where: where(u, v))
+          factors = Factors.at(@crs, x, y)
+          Place.new(scale: factors.point_scale, area: factors.areal_scale, where: where(u, v))
         end
       end
 
@@ -49,6 +66,12 @@ module TileLoom
         metres = (place.scale - 1) * 1000
         return "true" if metres.abs < 0.005
         "#{Units::Number.plain(metres.abs, decimals: (metres.abs < 0.1) ? 2 : 1)} m too #{metres.positive? ? "long" : "short"}"
+      end
+
+      def area_error(place)
+        percent = (place.area - 1) * 100
+        return "true" if percent.abs < 0.0005
+        "#{Units::Number.plain(percent.abs, decimals: (percent.abs < 0.1) ? 3 : 2)} % too #{percent.positive? ? "large" : "small"}"
       end
 
       def too_far

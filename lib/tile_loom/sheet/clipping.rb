@@ -9,12 +9,14 @@ module TileLoom
       # A geometry of fewer bytes than this is not worth simplifying.
       FEW_BYTES = 120
 
+      # tolerance: in ground units; nil leaves the geometry as it is.
       def initialize(wkb, window, tolerance)
         @wkb, @window, @tolerance = wkb, window, tolerance
       end
 
       # Yields (kind, flat coordinates in ground units).
       def each_run(&block)
+        return whole(&block) if @tolerance.nil? && inside?
         case @wkb.getbyte(1)
         when 1, 4 then points(@wkb, &block)
         when 2, 5 then lines(cut(@wkb), &block)
@@ -24,6 +26,16 @@ module TileLoom
       end
 
       private
+
+      def inside?
+        box = Geometry::Wkb.extent([@wkb])
+        box && @window.include?(box.min_x, box.min_y) && @window.include?(box.max_x, box.max_y)
+      end
+
+      # Neither cut nor thinned: GEOS has nothing to do.
+      def whole
+        Geometry::Wkb.each_run(@wkb) { |kind, coordinates, _| yield kind, coordinates }
+      end
 
       def points(bytes)
         Geometry::Wkb.each_run(bytes) { |_, coordinates, _| yield POINT, coordinates if @window.include?(*coordinates) }
@@ -48,7 +60,7 @@ module TileLoom
       def thin_out(geometry)
         return if geometry.empty?
         bytes = Geometry::Geos.write(geometry)
-        bytes = Geometry::Geos.write(geometry.simplify(@tolerance)) if bytes.bytesize > FEW_BYTES
+        bytes = Geometry::Geos.write(geometry.simplify(@tolerance)) if @tolerance && bytes.bytesize > FEW_BYTES
         Geometry::Wkb.each_run(bytes) { |_, coordinates, _| yield coordinates if coordinates.length >= 4 }
       end
 

@@ -12,14 +12,23 @@ module TileLoom
         @book, @source, @cell, @count, @tolerance_mm, @names = book, source, cell, count, tolerance_mm, names
       end
 
-      def page = book.layout.page
+      def layout = book.layout
 
-      def view = @view ||= FrameView.new(frame: book.layout.frame_box, ground: cell.ground, crs: book.crs)
+      def page = @page ||= layout.page.for_sheet(cell.number)
+
+      def view = @view ||= FrameView.new(frame: layout.main_frame.box(page), ground: cell.ground, crs: book.crs)
+
+      # All cells of the index.
+      def cells = book.cells(source)
+
+      # {direction → Cell} around this one.
+      def neighbours = book.neighbours(source).of(cell)
 
       # Scene::Drawing of the page.
       def drawing
         Scene::Drawing.new(width_mm: page.width_mm, height_mm: page.height_mm,
-          nodes: book.layout.elements.map { |element| element.draw(self) }, viewports: [viewport].compact, title: title)
+          nodes: layout.elements.map { |element| element.draw(self) }, viewports: [viewport].compact, title: title,
+          bleed_mm: page.bleed_mm, trim_marks: page.trim_marks?)
       end
 
       def ground_drawing(view)
@@ -31,18 +40,30 @@ module TileLoom
       # Text with its live values filled in; Invalid names the value that is unknown.
       def live_text(template, path: nil) = LiveText.new(template, path: path).fill(values)
 
-      def values = @values ||= LiveValues.new(self).to_h
+      def values = @values ||= live_values.to_h
+
+      def live_values = LiveValues.new(self)
+
+      # Characters of all filled-in texts, to find the sheet that is hardest for a design.
+      def text_length = texts.sum { |element| element.templates.sum { |path, template| live_text(template, path: path).length } }
+
+      # Ids of the texts that do not stand in their boxes.
+      def overflowing = texts.reject { |element| element.fits?(self) }.map(&:id)
+
+      def name = cell.name
 
       def title = "#{cell.number}  #{cell.name}"
 
       private
+
+      def texts = layout.elements.select { |element| element.is_a?(Layout::Elements::TextBox) && !element.hidden? }
 
       # nil where a corner of the frame lies beyond the earth, as in a view of the globe.
       def viewport
         order = view.ground.corners.each_slice(2).to_a.values_at(0, 3, 2, 1)
         lonlat = view.to_geographic.forward(order.flatten)
         return nil unless lonlat.all?(&:finite?)
-        Scene::Viewport.new(frame: view.frame, corners_lat_lon: lonlat.each_slice(2).map(&:reverse), crs: view.crs, name: cell.name)
+        Scene::Viewport.new(frame: view.frame, corners_lat_lon: lonlat.each_slice(2).map(&:reverse), crs: view.crs, name: name)
       end
     end
   end

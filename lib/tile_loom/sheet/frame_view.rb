@@ -23,6 +23,9 @@ module TileLoom
       # Reference units that one paper millimetre covers.
       def units_per_mm = ground.width / frame.width.to_f
 
+      # Scale denominator on the map plane, to the accuracy that a scale is told in.
+      def scale = (units_per_mm * crs.metres_per_unit * 1000).round(6)
+
       def centre_lon_lat = @centre_lon_lat ||= to_geographic.point(ground.centre_x, ground.centre_y)
 
       def to_geographic = Reference::Transform.between(crs, crs.geographic)

@@ -9,9 +9,13 @@ module TileLoom
 
       attr_reader :view
 
-      # tolerance_mm: how far a simplified line may leave the true one on paper.
-      def initialize(layers:, source:, view:, tolerance_mm: TOLERANCE_MM, names: true)
-        @layers, @source, @view, @tolerance_mm, @names = layers.select(&:visible?), source, view, tolerance_mm, names
+      # coarse_mm: what is smaller is not looked at, so that coarser geometry will do (a map on the screen);
+      # tolerance_mm: how far a simplified line may leave the true one on paper; seen_scale: the scale at
+      # which it is looked at, where that is not the view's own (a drawing that is shown smaller).
+      def initialize(layers:, source:, view:, tolerance_mm: TOLERANCE_MM, names: true, seen_scale: nil, coarse_mm: nil)
+        @detail = coarse_mm && coarse_mm * view.units_per_mm
+        @source, @view, @tolerance_mm, @names = source, view, tolerance_mm, names
+        @layers = layers.select { |layer| layer.visible? && layer.shown_at?(seen_scale || view.scale) }.map { |layer| layer.at(view.scale) }
       end
 
       # Scene groups, the bottom layer first, then the names of things above all of them.
@@ -23,7 +27,7 @@ module TileLoom
       private
 
       def drawings
-        @drawings ||= @layers.map { |layer| LayerDrawing.new(layer: layer, features: @source.features(layer.id, reach(layer)), view: view, tolerance_mm: @tolerance_mm) }
+        @drawings ||= @layers.map { |layer| LayerDrawing.new(layer: layer, features: @source.features(layer.id, reach(layer), detail: @detail), view: view, tolerance_mm: @tolerance_mm) }
       end
 
       # Ground box whose features may leave paint in the frame.

@@ -2,7 +2,7 @@
 
 module TileLoom
   module Sheet
-    # One layer in one view: each feature goes to the first rule that it meets; what a rule gathers is
+    # One layer in one view: each feature goes to the rule or rules that draw it; what a rule gathers is
     # painted together, stroke by stroke, so that casings join at junctions.
     class LayerDrawing
       attr_reader :layer, :features, :view
@@ -13,7 +13,7 @@ module TileLoom
         @window = view.ground.box.grow((layer.reach_mm + 1.0) * view.units_per_mm)
       end
 
-      def group = Scene::Group.new(children: painted, layer: layer.scene_layer, name: layer.id)
+      def group = Scene::Group.new(children: painted, layer: layer.scene_layer, name: layer.id, opacity: layer.opacity)
 
       def shown_rules = layer.rules.select { |rule| gathered.key?(rule) }
 
@@ -24,38 +24,36 @@ module TileLoom
       # rule → its points, lines and rings in page mm.
       def gathered
         @gathered ||= features.each_with_object({}) do |feature, found|
-          rule = layer.rules.find { |candidate| candidate.match?(feature.attributes) } or next
-          collect(feature, found[rule] || Gathered.new([], [], []), rule, found)
+          rules = layer.rules_for(feature.attributes)
+          next if rules.empty?
+          runs = page_runs(feature)
+          next if runs.empty?
+          rules.each { |rule| gather(runs, found[rule] ||= Gathered.new([], [], [])) }
         end
       end
 
-      def collect(feature, into, rule, found)
-        before = into.points.length + into.lines.length + into.rings.length
-        Clipping.new(feature.wkb, @window, @tolerance).each_run do |kind, coordinates|
-          page = view.to_page(coordinates)
+      # [kind, coordinates in page mm] of what is in view.
+      def page_runs(feature)
+        runs = []
+        Clipping.new(feature.wkb, @window, feature.thinned ? nil : @tolerance).each_run { |kind, coordinates| runs << [kind, view.to_page(coordinates)] }
+        runs
+      end
+
+      def gather(runs, into)
+        runs.each do |kind, page|
           case kind
-          when Geometry::Wkb::POINT then into.points << page
+          when Geometry::Wkb::POINT then into.points.concat(page)
           when Geometry::Wkb::LINE then into.lines << page
           else into.rings << page
           end
         end
-        found[rule] = into if into.points.length + into.lines.length + into.rings.length > before
       end
 
-      def painted = layer.rules.flat_map { |rule| gathered.key?(rule) ? paint(rule.symbol, gathered[rule]) : [] }
-
-      def paint(symbol, parts)
-        nodes = []
-        nodes << Scene::Path.new(runs: parts.rings, closed: true, fill: symbol.fill) if symbol.fill && parts.rings.any?
-        symbol.strokes.each do |stroke|
-          nodes << Scene::Path.new(runs: parts.rings, closed: true, stroke: stroke) if parts.rings.any?
-          nodes << Scene::Path.new(runs: parts.lines, closed: false, stroke: stroke) if parts.lines.any?
+      def painted
+        layer.rules.flat_map do |rule|
+          parts = gathered[rule]
+          parts ? rule.symbol.nodes(points: parts.points, lines: parts.lines, rings: parts.rings) : []
         end
-        if symbol.marker && parts.points.any?
-          runs = parts.points.flat_map { |x, y| symbol.marker.at(x, y) }
-          nodes << Scene::Path.new(runs: runs, closed: true, fill: symbol.marker.fill, stroke: symbol.marker.stroke)
-        end
-        nodes
       end
     end
   end

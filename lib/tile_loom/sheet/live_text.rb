@@ -21,10 +21,12 @@ module TileLoom
       def fill(values)
         LIMITS.each { |name, limit| @template.resource_limits.public_send(:"#{name}=", limit) }
         @template.resource_limits.reset
-        @template.render!(values, strict_variables: true, strict_filters: true)
+        @template.render!(values, strict_variables: true, strict_filters: true, filters: [Filters])
       rescue Liquid::UndefinedVariable => error
         name = error.message[/undefined variable (\S+)/, 1]
         raise Invalid.new("The live text asks for “#{name}”, which this sheet does not know; use one of #{LiveValues.names.join(", ")}.", path: @path)
+      rescue Liquid::UndefinedFilter => error
+        raise Invalid.new("The live text uses the filter “#{error.message[/undefined filter (\S+)/, 1]}”, which is not known; use one of #{Filters.public_instance_methods.sort.join(", ")}, or Liquid’s own such as upcase and date.", path: @path)
       rescue Liquid::Error => error
         raise Invalid.new("The live text cannot be filled in: #{clean(error)}.", path: @path)
       end

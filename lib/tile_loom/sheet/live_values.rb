@@ -4,17 +4,34 @@ module TileLoom
   module Sheet
     # What live text can say of the book and of a sheet.
     class LiveValues
-      BOOK = %w[title subtitle author source date].freeze
-      SHEET = %w[name number count row column scale ratio width_m height_m centre convergence].freeze
+      BOOK = %w[title subtitle author edition source date].freeze
+      SHEET = %w[name number count row column scale ratio width_m height_m west south east north latitude longitude centre convergence convergence_deg point_scale true_scale].freeze
       REFERENCE = %w[name code datum].freeze
+      LAYOUT = %w[name page].freeze
+      NEIGHBOURS = Weave::Neighbours::DIRECTIONS
 
-      def self.names
-        BOOK.map { |name| "book.#{name}" } + SHEET.map { |name| "sheet.#{name}" } + REFERENCE.map { |name| "reference.#{name}" }
+      # feature: names of attributes that features of the study area have.
+      def self.names(feature: [])
+        {"book" => BOOK, "sheet" => SHEET, "neighbours" => NEIGHBOURS, "reference" => REFERENCE, "layout" => LAYOUT}.flat_map { |group, names| names.map { |name| "#{group}.#{name}" } } +
+          feature.map { |name| self.name(name) }
       end
 
+      # As a text asks for an attribute.
+      def self.name(attribute) = attribute.match?(/\A[A-Za-z_][A-Za-z0-9_-]*\z/) ? "feature.#{attribute}" : %(feature["#{attribute.delete('"')}"])
+
+      # sheet: a Composer.
       def initialize(sheet) = @sheet = sheet
 
-      def to_h = {"book" => book, "sheet" => sheet, "reference" => reference}
+      # The costly ones are worked out when a text asks for them.
+      def to_h = {"book" => book, "sheet" => sheet, "neighbours" => -> { neighbours }, "reference" => reference, "layout" => layout, "feature" => -> { feature }}
+
+      # Name → text, for all that can be asked.
+      def list
+        to_h.flat_map do |group, values|
+          values = values.call if values.respond_to?(:call)
+          values.map { |name, value| [(group == "feature") ? self.class.name(name) : "#{group}.#{name}", value.to_s] }
+        end.to_h
+      end
 
       private
 
@@ -28,9 +45,22 @@ module TileLoom
           "name" => cell.name, "number" => cell.number, "count" => @sheet.count,
           "row" => cell.row + 1, "column" => Weave::Naming.letters(cell.column),
           "scale" => cell.scale, "ratio" => "1:#{Units::Number.grouped(cell.scale)}",
-          "width_m" => width.round(1), "height_m" => height.round(1), "centre" => centre(cell),
+          "width_m" => width.round(1), "height_m" => height.round(1), **edges(cell), **place(view), "centre" => centre(cell),
+          "convergence_deg" => view.factors.convergence_deg, "point_scale" => view.factors.point_scale, "true_scale" => view.true_scale,
           "convergence" => Units::Angle.dms((view.factors.convergence_deg * 60).round/60r, positive: " E", negative: " W", step_deg: Rational(1, 60))
         }
+      end
+
+      # Of the ground's box, in units of the book's reference.
+      def edges(cell)
+        box = cell.ground.box
+        {"west" => box.min_x.round(2), "south" => box.min_y.round(2), "east" => box.max_x.round(2), "north" => box.max_y.round(2)}
+      end
+
+      # Of the sheet's middle, in degrees of the reference's own datum.
+      def place(view)
+        longitude, latitude = view.centre_lon_lat
+        {"latitude" => latitude, "longitude" => longitude}
       end
 
       def centre(cell)
@@ -40,6 +70,18 @@ module TileLoom
       def reference
         crs = @sheet.view.crs
         {"name" => crs.name, "code" => crs.code, "datum" => crs.datum}
+      end
+
+      def layout = {"name" => @sheet.layout.name.to_s, "page" => @sheet.page.name}
+
+      # Names of the sheets around, empty where there is none.
+      def neighbours = NEIGHBOURS.to_h { |direction| [direction, @sheet.neighbours[direction]&.name.to_s] }
+
+      # Attributes of the study area's feature that the sheet shows most of; those that only others have are
+      # empty.
+      def feature
+        area = @sheet.book.index.area
+        area.attribute_names(@sheet.source).to_h { |name| [name, ""] }.merge(ShownFeature.new(area, @sheet.source, @sheet.cell).attributes.transform_values { |value| value.nil? ? "" : value })
       end
     end
   end

@@ -7,18 +7,29 @@ module TileLoom
       FOLDER = File.join(ROOT, "fonts")
 
       FACES = [
+        ["sans-light", "Loom Sans", 300, "normal", "SourceSans3-Light.ttf"],
         ["sans", "Loom Sans", 400, "normal", "SourceSans3-Regular.ttf"],
         ["sans-semibold", "Loom Sans", 600, "normal", "SourceSans3-Semibold.ttf"],
         ["sans-bold", "Loom Sans", 700, "normal", "SourceSans3-Bold.ttf"],
         ["sans-italic", "Loom Sans", 400, "italic", "SourceSans3-It.ttf"],
+        ["sans-semibold-italic", "Loom Sans", 600, "italic", "SourceSans3-SemiboldIt.ttf"],
+        ["sans-bold-italic", "Loom Sans", 700, "italic", "SourceSans3-BoldIt.ttf"],
         ["serif", "Loom Serif", 400, "normal", "SourceSerif4-Regular.ttf"],
-        ["serif-italic", "Loom Serif", 400, "italic", "SourceSerif4-It.ttf"]
+        ["serif-semibold", "Loom Serif", 600, "normal", "SourceSerif4-Semibold.ttf"],
+        ["serif-bold", "Loom Serif", 700, "normal", "SourceSerif4-Bold.ttf"],
+        ["serif-italic", "Loom Serif", 400, "italic", "SourceSerif4-It.ttf"],
+        ["serif-semibold-italic", "Loom Serif", 600, "italic", "SourceSerif4-SemiboldIt.ttf"],
+        ["serif-bold-italic", "Loom Serif", 700, "italic", "SourceSerif4-BoldIt.ttf"],
+        ["condensed", "Loom Condensed", 400, "normal", "RobotoCondensed_400Regular.ttf"],
+        ["condensed-semibold", "Loom Condensed", 600, "normal", "RobotoCondensed_600SemiBold.ttf"],
+        ["condensed-bold", "Loom Condensed", 700, "normal", "RobotoCondensed_700Bold.ttf"],
+        ["condensed-italic", "Loom Condensed", 400, "italic", "RobotoCondensed_400Regular_Italic.ttf"]
       ].to_h { |key, family, weight, style, file| [key, Face.new(key, family, weight, style, File.join(FOLDER, file))] }.freeze
 
       module_function
 
       def face(key)
-        FACES.fetch(key.to_s) { raise Invalid.new("“#{key}” is not a typeface of this book; use one of #{FACES.keys.join(", ")}.") }
+        FACES.fetch(key.to_s) { raise Invalid.new("“#{key}” is not a typeface of this book; use one of #{FACES.keys.join(", ")}, or bring in your own.") }
       end
 
       def keys = FACES.keys

@@ -3,22 +3,29 @@
 module TileLoom
   module Weave
     # What an index comes to, for the sentence that answers the cartographer: how many sheets, how much
-    # ground each, what is left out.
+    # ground each, what is left out, and what else is to be told.
     class Answer
-      attr_reader :cells, :size, :rows, :columns
+      attr_reader :cells, :size, :rows, :columns, :area, :notes, :renewal
 
-      def initialize(cells:, size:, area:, rows:, columns:)
-        @cells, @size, @area, @rows, @columns = cells, size, area, rows, columns
+      # notes: sentences; renewal: the Renewal that led to the cells, or nil.
+      def initialize(cells:, size:, area:, rows: nil, columns: nil, notes: [], renewal: nil)
+        @cells, @size, @area, @notes, @renewal = cells, size, area, notes, renewal
+        @rows = rows || cells.map(&:row).uniq.length
+        @columns = columns || cells.map(&:column).uniq.length
       end
 
       def sheet_m = size.nominal_m
 
-      # Area left out in square metres of the map plane; slivers below a square millimetre on paper are
-      # rounding.
+      def cover = @cover ||= Cover.new(cells, area)
+
+      # A square millimetre on paper, in square reference units: less is rounding.
+      def least = (size.scale / 1000.0 / size.crs.metres_per_unit)**2
+
+      # Area left out in square metres of the map plane.
       def left_out_m2
         @left_out_m2 ||= begin
-          rest = @area.left_out(cells.map(&:ground)).area * size.crs.metres_per_unit**2
-          (rest < (size.scale / 1000.0)**2) ? 0.0 : rest
+          rest = cover.left_out_area
+          (rest < least) ? 0.0 : rest * size.crs.metres_per_unit**2
         end
       end
     end

@@ -4,7 +4,9 @@ module TileLoom
   module Weave
     # One rectangle of ground. number: its place in the book from 1; row, column: its place in the grid,
     # counted from the north-west from 0; scale: the denominator that its sheet holds;
-    # ground: Geometry::TurnedRectangle in units of the book's reference.
-    Cell = Struct.new(:number, :name, :row, :column, :scale, :ground, keyword_init: true)
+    # ground: Geometry::TurnedRectangle in units of the book's reference; kept: it stayed where it was when
+    # the frame or the data changed; pinned: a fresh weave leaves it alone; moved: it was placed by hand;
+    # feature: the identity of the feature that it was made for, or nil.
+    Cell = Struct.new(:number, :name, :row, :column, :scale, :ground, :kept, :pinned, :moved, :feature, keyword_init: true)
   end
 end

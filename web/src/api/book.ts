@@ -5,7 +5,7 @@ import type { Book, BookDocument, Patch } from "./types";
 
 export function useBookQuery(id: number) {
   const client = useQueryClient();
-  const book = useQuery({ queryKey: ["book", id], queryFn: ({ signal }) => get<Book>(`/api/books/${id}`, signal) });
+  const book = useQuery({ queryKey: ["book", id], queryFn: ({ signal }) => get<Book>(`/api/books/${id}`, signal), refetchInterval: (state) => (state.state.data?.reprojection ? 500 : false) });
   // A second tab, or a second person, may change the book: a light question now and then.
   const revision = useQuery({
     queryKey: ["revision", id],
@@ -31,6 +31,8 @@ export function useBook(): Book {
 
 export interface Changing {
   change: (label: string, patch: Patch<BookDocument>) => Promise<Book>;
+  // A change that the server works out: what is posted to an address below the book's.
+  ask: <T extends Book>(path: string, body: unknown) => Promise<T>;
   undo: () => void;
   redo: () => void;
   pending: boolean;
@@ -52,6 +54,7 @@ export function useChanging(book: Book | undefined): Changing {
   const base = `/api/books/${book?.id}`;
   return {
     change: (label, patch) => mutation.mutateAsync({ path: base, method: "PATCH", body: { label, patch, revision: book?.revision } }),
+    ask: <T extends Book>(path: string, body: unknown) => mutation.mutateAsync({ path: `${base}/${path}`, method: "POST", body }) as Promise<T>,
     undo: () => mutation.mutate({ path: `${base}/undo`, method: "POST", body: {} }),
     redo: () => mutation.mutate({ path: `${base}/redo`, method: "POST", body: {} }),
     pending: mutation.isPending,

@@ -2,9 +2,29 @@
 
 export interface Stroke { colour?: string; width_mm?: number; dash_mm?: number[]; cap?: string; join?: string; opacity?: number }
 export interface Marker { shape: string; size_mm: number; colour: string; outline?: Stroke }
-export interface MapSymbol { strokes?: Stroke[]; fill?: { colour: string; opacity?: number }; marker?: Marker }
+export interface Pattern { kind: string; colour?: string; spacing_mm?: number; width_mm?: number; angle_deg?: number; opacity?: number }
+export interface MapSymbol { strokes?: Stroke[]; fill?: { colour: string; opacity?: number }; pattern?: Pattern; marker?: Marker }
 export interface Rule { title: string; when?: unknown; symbol: MapSymbol }
-export interface Layer { id: string; title: string; visible: boolean; rules: Rule[]; label?: unknown }
+export interface Layer {
+  id: string;
+  title: string;
+  visible: boolean;
+  edition?: number;
+  group?: string;
+  locked?: boolean;
+  opacity?: number;
+  match?: "first" | "all";
+  shown?: { from?: number; to?: number };
+  design_scale?: number;
+  rules: Rule[];
+  label?: unknown;
+}
+
+// West, south, east and north in ground units.
+export type Extent = [number, number, number, number];
+
+// Left, top, width and height on the page, in mm.
+export type Rectangle = [number, number, number, number];
 
 export type Edge = "top" | "right" | "bottom" | "left";
 export interface Page {
@@ -13,21 +33,91 @@ export interface Page {
   height_mm?: number;
   orientation?: "portrait" | "landscape";
   margins_mm: Record<Edge, number>;
-  binding?: { edge: "left" | "top" | "right"; gutter_mm: number };
+  binding?: { edge: "left" | "top" | "right"; gutter_mm: number; mirrored?: boolean };
+  bleed_mm?: number;
+  trim_marks?: boolean;
 }
-export interface Element { kind: string; id: string; text?: string; place: Record<string, number> }
-export interface Layout { name: string; page: Page; elements: Element[] }
-export interface Index { kind: "grid"; area: string; room?: string; scale: number; held?: "projection" | "ground"; overlap_mm?: number }
+export interface Element {
+  kind: string;
+  id: string;
+  place: Record<string, number>;
+  title?: string;
+  rotation_deg?: number;
+  hidden?: boolean;
+  locked?: boolean;
+  group?: string;
+  text?: string;
+  face?: string;
+  size_pt?: number;
+  least_pt?: number;
+  colour?: string;
+  align?: string;
+  anchor?: string;
+  tracking_pt?: number;
+  line_height?: number;
+  padding_mm?: number;
+  corner_mm?: number;
+  fill?: { colour: string; opacity?: number };
+  stroke?: Stroke;
+  border?: Stroke;
+  slope?: string;
+  drawing?: string;
+  picture?: string;
+  match_lines?: { size_pt?: number };
+  fit?: string;
+  grids?: unknown[];
+}
+// Lines to snap to, in mm from the page's left and upper edge.
+export interface Guides { x?: number[]; y?: number[] }
+export interface Layout { name: string; page: Page; elements: Element[]; guides?: Guides }
+// A typeface or a picture that the book carries.
+export interface Enclosed { id: string; title: string; content: string }
+// Part of the study area: a layer, the features of it that meet a condition or were picked, or a drawn shape.
+export interface AreaPart { layer?: string; when?: unknown; features?: number[]; polygon?: [number, number][] }
+export interface Naming { kind?: "places" | "numbers" | "attribute"; columns?: string; rows?: string; first?: string; between?: string; rows_from?: string; digits?: number; prefix?: string; without_io?: boolean; attribute?: string }
+export interface Index {
+  kind: "grid" | "strip" | "features" | "layer";
+  area: string | AreaPart[];
+  room?: string;
+  scale: number;
+  held?: "projection" | "ground";
+  overlap_mm?: number;
+  overlap?: { x?: string; y?: string };
+  keep?: "touching" | "all" | number;
+  start?: { kind: "round" | "point"; multiple?: string; x?: number; y?: number };
+  turn?: number | "best";
+  fewest?: "moved" | "turned";
+  lead_mm?: number;
+  most_turn_deg?: number;
+  gap?: string;
+  reverse?: boolean;
+  rule?: { kind: "hold" | "fit" | "ladder" | "attribute"; margin?: string; ladder?: number[]; attribute?: string };
+  centre?: "extent" | "inner";
+  several?: boolean;
+  scale_attribute?: string;
+  turn_attribute?: string;
+  naming?: Naming;
+  order?: { kind: string; from?: string; start_deg?: number; attribute?: string };
+  step?: { x?: string; y?: string };
+}
+
+// A drawing for point markers.
+export interface Drawing { id: string; title: string; svg: string }
 
 export interface BookDocument {
   title: string;
   subtitle: string;
   author: string;
+  edition?: string;
   source: string;
   date: string;
   reference: string;
   layers: Layer[];
+  markers?: Drawing[];
+  faces?: Enclosed[];
+  pictures?: Enclosed[];
   layout: Layout;
+  key_layout?: Layout;
   index: Index;
 }
 
@@ -41,28 +131,49 @@ export interface Cell {
   centre: [number, number];
   width: number;
   height: number;
+  // It stayed where it was when the frame or the data changed.
+  kept: boolean;
+  // A fresh weave leaves it alone; it was placed by hand.
+  pinned: boolean;
+  moved: boolean;
+  // Counter-clockwise.
+  turn_deg: number;
 }
 
-export interface LayerInfo { id: string; kind: "point" | "line" | "area" | "mixed"; count: number; name: string | null; box: [number, number, number, number] | null; original_reference: string }
+// What the cells were woven with and may change later.
+export type Cause = "frame" | "study";
+
+// A page with the boxes of its elements; width_mm, height_mm: of the frame that decides what it shows.
+export interface Frame { width_mm: number; height_mm: number; page_width_mm: number; page_height_mm: number; even_shift_mm: number; live: Rectangle; elements: Record<string, Rectangle> }
+
+export interface LayerInfo { id: string; kind: "point" | "line" | "area" | "mixed"; count: number; name: string | null; box: [number, number, number, number] | null; original_reference: string; swatches: string[] }
 
 export interface Book {
   id: number;
   revision: number;
   document: BookDocument;
-  reference: { code: string; name: string; metres_per_unit: number; unit: string };
+  reference: { code: string | null; definition: string; name: string; metres_per_unit: number; unit: string };
   distortion: { words: string; warnings: string[] } | null;
   layers: LayerInfo[];
   cells: Cell[];
-  frame: { width_mm: number; height_mm: number; page_width_mm: number; page_height_mm: number };
+  frame: Frame;
+  key_frame: Frame | null;
+  // What changed since the cells were woven.
+  weave: { changed: Cause[]; frame_then: [number, number] | null; kept: number };
+  // The kind of names that sheets have, and an example of the pattern.
+  naming: { kind: NonNullable<Naming["kind"]>; example: string[] };
   undo: string | null;
   redo: string | null;
   sizes: string[];
-  designs: string[];
-  markers: string[];
+  faces: { key: string; family: string; weight: number; italic: boolean; css: string; content?: string }[];
+  kinds: Record<string, string>;
+  reprojection: { name: string; done: number; total: number } | null;
+  told: string | null;
   data_endings: string[];
 }
 
-export interface Answer { cells: Cell[]; count: number; rows: number; columns: number; sheet_width_m: number; sheet_height_m: number; left_out_m2: number }
+export interface Answer { cells: Cell[]; count: number; rows: number; columns: number; sheet_width_m: number; sheet_height_m: number; left_out_m2: number; notes?: string[]; scales: number[]; come?: string[]; go?: string[]; stay?: number;
+  pieces?: { m2: number; box: Extent; rings: [number, number][][] }[]; overlap_m2?: number; overlap_share?: number; almost_empty?: number[] }
 export interface ScaleCount { scale: number; count: number | null }
 
 export interface ArrivedLayer {
@@ -75,6 +186,8 @@ export interface ArrivedLayer {
   reference: string | null;
   reference_name: string | null;
   asks_reference: boolean;
+  asks_columns: boolean;
+  columns: { x?: string; y?: string; wkt?: string } | null;
 }
 
 export interface Arrival {
@@ -87,6 +200,7 @@ export interface Arrival {
   total: number;
   reason: string | null;
   remarks: string[];
+  replaces: string | null;
 }
 
 export interface Run {

@@ -7,6 +7,9 @@ export const ratio = (scale: number) => `1:${new Intl.NumberFormat("en-GB", { ma
 
 export const count = (n: number, one: string, many = `${one}s`) => `${whole.format(n)} ${n === 1 ? one : many}`;
 
+// "A1, B1, C1 and 4 more"
+export const listed = (names: string[], most: number) => `${names.slice(0, most).join(", ")}${names.length > most ? ` and ${names.length - most} more` : ""}`;
+
 export const mm = (value: number) => `${fine.format(value)} mm`;
 
 export const coordinate = (value: number) => new Intl.NumberFormat("en-GB", { maximumFractionDigits: 1, minimumFractionDigits: 1 }).format(value).replaceAll(",", " ");
@@ -26,6 +29,7 @@ export function area(m2: number): string {
 }
 
 export function bytes(n: number): string {
+  if (n < 1000) return `${whole.format(n)} bytes`;
   return n >= 1_000_000 ? `${fine.format(n / 1_000_000)} MB` : `${whole.format(n / 1000)} kB`;
 }
 

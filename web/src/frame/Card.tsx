@@ -14,6 +14,11 @@ export function Card({ title, note, children }: { title: string; note?: ReactNod
   );
 }
 
+// What a part of a card is about.
+export function Heading({ text }: { text: ReactNode }) {
+  return <Typography component="h3" sx={{ fontSize: 14, fontWeight: 700, mt: 2, mb: 0.5 }}>{text}</Typography>;
+}
+
 // A row of a card: what it is, and its value.
 export function Row({ name, children, unit }: { name: string; children: ReactNode; unit?: string }) {
   return (

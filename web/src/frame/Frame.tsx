@@ -1,7 +1,9 @@
 import { Box } from "@mui/material";
 import { useMemo, useState, type ReactNode } from "react";
-import { useChange } from "../api/book";
+import { useBook, useChange } from "../api/book";
+import { Reprojecting } from "./Reprojecting";
 import { Notice } from "./Notice";
+import { OutOfStep } from "./OutOfStep";
 import { ShortcutSheet } from "./ShortcutSheet";
 import type { StepId } from "./steps";
 import { Strip } from "./Strip";
@@ -12,6 +14,8 @@ import { useShortcuts } from "./useShortcuts";
 // Top bar, the step in the middle, the strip of sheets at the bottom.
 export function Frame({ step, children }: { step: StepId; children: ReactNode }) {
   const { undo, redo, refusal, clear } = useChange();
+  const book = useBook();
+  const [told, setTold] = useState<string | null>(null);
   const sheet = useSheet();
   const [help, setHelp] = useState(false);
   const keys = useMemo(() => ({
@@ -23,7 +27,10 @@ export function Frame({ step, children }: { step: StepId; children: ReactNode })
   return (
     <Box sx={{ display: "flex", flexDirection: "column", height: "100%", minWidth: 1024 }}>
       <TopBar step={step} onHelp={() => setHelp(true)} />
+      {book.reprojection && <Reprojecting />}
+      {book.told && told !== book.told && <Notice text={book.told} onClose={() => setTold(book.told)} />}
       {refusal && <Notice text={refusal.message} onClose={clear} />}
+      {book.weave.changed.length > 0 && book.cells.length > 0 && <OutOfStep />}
       <Box component="main" sx={{ flex: 1, minHeight: 0, display: "flex", flexDirection: "column" }}>{children}</Box>
       <Strip />
       <ShortcutSheet open={help} onClose={() => setHelp(false)} />

@@ -5,8 +5,14 @@ const KEYS = [
   ["/", "go to a sheet by name (on Proof)"],
   ["Ctrl + Z", "undo"],
   ["Ctrl + Shift + Z", "redo"],
+  ["arrows, with Shift, with Alt", "move what is picked by 1, 10, 0.1 mm on paper (on Sheet and Weave)"],
+  ["Ctrl + C, V, D, A", "copy, paste, duplicate, pick all elements (on Sheet)"],
+  ["Delete, Esc", "remove what is picked, pick nothing (on Sheet)"],
+  ["Shift or Alt while dragging", "hold the direction or the proportion; do not snap (on Sheet)"],
   ["Enter, Esc", "keep or drop a value that is being edited"],
-  ["+, −, 0", "larger, smaller, whole page (on Sheet and Proof)"],
+  ["+, −", "larger, smaller (on Sheet and Proof)"],
+  ["0, 1, 2, 3", "whole page, actual size, width, what is picked (on Sheet and Proof)"],
+  ["Alt or Shift while turning", "tenths of a degree, steps of 15° (on Sheet)"],
   ["?", "this list"],
 ];
 

@@ -6,7 +6,7 @@ export function useShortcuts(keys: Record<string, () => void>) {
     const press = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement;
       if (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || target.isContentEditable) return;
-      const name = `${event.ctrlKey || event.metaKey ? "Ctrl+" : ""}${event.shiftKey && event.key.length > 1 ? "Shift+" : ""}${event.ctrlKey && event.shiftKey ? "Shift+" : ""}${event.key}`;
+      const name = `${event.altKey ? "Alt+" : ""}${event.ctrlKey || event.metaKey ? "Ctrl+" : ""}${event.shiftKey && event.key.length > 1 ? "Shift+" : ""}${event.ctrlKey && event.shiftKey ? "Shift+" : ""}${event.key}`;
       const action = keys[name];
       if (!action) return;
       event.preventDefault();

@@ -3,6 +3,8 @@ import type { FrameState } from "ol/Map";
 import { getForViewAndSize } from "ol/extent";
 import { getText } from "../api/client";
 
+const sameExtent = (a: number[], b: number[]) => a.every((number, index) => Math.abs(number - b[index]!) < 1e-9);
+
 // The core's SVG of the ground in view, in the page itself so that it has the book's fonts. While the
 // map moves, the last drawing moves with it; when it rests, a fresh one is asked for.
 export class GroundLayer extends Layer {
@@ -12,8 +14,11 @@ export class GroundLayer extends Layer {
   private asked = "";
   private stop: AbortController | null = null;
   private timer: number | undefined;
+  private hurry = false;
+  // Layers whose drawing is not that of the latest state; null for all.
+  private stale: Set<string> | null = new Set();
 
-  constructor(private readonly book: number, private readonly revision: number) {
+  constructor(private readonly book: number, private revision: number) {
     super({});
     this.holder.style.cssText = "position:absolute;inset:0;overflow:hidden";
     this.holder.dataset.ground = "waiting";
@@ -25,8 +30,45 @@ export class GroundLayer extends Layer {
     if (!state) return this.holder;
     this.place(state);
     window.clearTimeout(this.timer);
-    this.timer = window.setTimeout(() => void this.ask(state), this.drawn ? 120 : 0);
+    this.timer = window.setTimeout(() => void this.ask(state), this.drawn && !this.hurry ? 120 : 0);
+    this.hurry = false;
     return this.holder;
+  }
+
+  // Another state of the book: the last drawing stays until the fresh one is there. restyled: the layers
+  // that alone look different, or null where more than that changed.
+  show(revision: number, moved: boolean, restyled: string[] | null) {
+    if (revision === this.revision) return;
+    this.revision = revision;
+    if (moved) this.forget();
+    this.stale = restyled === null || this.stale === null ? null : new Set([...this.stale, ...restyled]);
+    this.hurry = true;
+    this.changed();
+  }
+
+  // Layers that can be put in place one by one: all of them are drawn, and no names, which depend on one
+  // another, are.
+  private partsToRenew(): string[] | null {
+    const drawn = (id: string) => this.drawing.querySelector(`[data-part="${CSS.escape(id)}"]`);
+    if (!this.stale?.size || this.drawing.querySelector('[data-part$=" names"]')) return null;
+    return [...this.stale].every(drawn) ? [...this.stale] : null;
+  }
+
+  private renew(parts: string[], svg: string) {
+    const fresh = document.createElement("div");
+    fresh.innerHTML = svg;
+    for (const id of parts) {
+      const name = `[data-part="${CSS.escape(id)}"]`;
+      const part = fresh.querySelector(name);
+      if (part) this.drawing.querySelector(name)?.replaceWith(part);
+      else this.drawing.querySelector(name)?.replaceChildren();
+    }
+  }
+
+  // After a change of reference the last drawing lies in another plane.
+  private forget() {
+    this.drawn = null;
+    this.drawing.innerHTML = "";
   }
 
   close() {
@@ -49,18 +91,23 @@ export class GroundLayer extends Layer {
     const extent = getForViewAndSize(center, resolution, 0, [width, height]);
     const path = `/api/books/${this.book}/ground.svg?box=${extent.join(",")}&width=${width}&height=${height}&r=${this.revision}`;
     if (path === this.asked || width < 1 || height < 1) return;
+    const parts = this.drawn && sameExtent(this.drawn.extent, extent) ? this.partsToRenew() : null;
     this.asked = path;
     this.stop?.abort();
     this.stop = new AbortController();
     try {
-      const svg = await getText(path, this.stop.signal);
-      this.drawing.innerHTML = svg;
+      const svg = await getText(parts ? `${path}&only=${parts.join(",")}` : path, this.stop.signal);
+      if (parts) this.renew(parts, svg);
+      else this.drawing.innerHTML = svg;
+      this.stale = new Set();
       this.drawing.style.width = `${width}px`;
       this.drawing.style.height = `${height}px`;
       this.drawn = { extent, resolution };
       this.holder.dataset.ground = "drawn";
       this.changed();
     } catch (error) {
+      // Asked again with the next movement.
+      if (path === this.asked) this.asked = "";
       if (!(error instanceof DOMException)) this.holder.dataset.ground = "failed";
     }
   }

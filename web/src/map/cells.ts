@@ -1,4 +1,5 @@
 import Feature from "ol/Feature";
+import MultiPolygon from "ol/geom/MultiPolygon";
 import Polygon from "ol/geom/Polygon";
 import { Fill, Stroke, Style, Text } from "ol/style";
 import type { FeatureLike } from "ol/Feature";
@@ -15,7 +16,27 @@ const COLOURS: Record<CellRole, { line: string; area: string; width: number; das
 };
 
 export function cellFeature(cell: Cell, role: CellRole) {
-  return new Feature({ geometry: new Polygon([[...cell.corners, cell.corners[0]!]]), number: cell.number, name: cell.name, role });
+  return new Feature({ geometry: new Polygon([[...cell.corners, cell.corners[0]!]]), number: cell.number, name: cell.kept ? `${cell.name} ◆` : cell.name, pinned: cell.pinned, role });
+}
+
+// So many cells are one shape, without names: quick to draw, however many there are.
+export const MANY = 3000;
+
+export function cellsFeature(cells: Cell[], role: CellRole) {
+  return new Feature({ geometry: new MultiPolygon(cells.map((cell) => [[...cell.corners, cell.corners[0]!]])), role });
+}
+
+export const manyStyle = (feature: FeatureLike) => {
+  const colour = COLOURS[feature.get("role") as CellRole];
+  return new Style({ stroke: new Stroke({ color: colour.line, width: 0.8, lineDash: colour.dash }) });
+};
+
+// The cell in which a place lies, the last woven where several do.
+export function cellAt(cells: Cell[], [x, y]: [number, number]): Cell | undefined {
+  return cells.findLast((cell) => cell.corners.every(([x1, y1], index) => {
+    const [x2, y2] = cell.corners[(index + 1) % 4]!;
+    return (x2 - x1) * (y - y1) - (y2 - y1) * (x - x1) >= 0;
+  }));
 }
 
 // Names stand in the upper left corner, where neighbours overlap least; they hide when cells are small.
@@ -25,7 +46,7 @@ export function cellStyle(feature: FeatureLike, resolution: number) {
   const corners = (feature.getGeometry() as Polygon).getCoordinates()[0]!;
   const size = Math.hypot(corners[1]![0]! - corners[0]![0]!, corners[1]![1]! - corners[0]![1]!) / resolution;
   const text = size > 34
-    ? new Text({ text: feature.get("name") as string, font: `700 ${size > 80 ? 15 : 12}px "Loom Sans"`, fill: new Fill({ color: colour.line }), stroke: new Stroke({ color: "#fffdf6", width: 4 }) })
+    ? new Text({ text: `${feature.get("pinned") ? "■ " : ""}${feature.get("name") as string}`, font: `700 ${size > 80 ? 15 : 12}px "Loom Sans"`, fill: new Fill({ color: colour.line }), stroke: new Stroke({ color: "#fffdf6", width: 4 }) })
     : undefined;
   return new Style({ stroke: new Stroke({ color: colour.line, width: colour.width, lineDash: colour.dash }), fill: new Fill({ color: colour.area }), text, zIndex: role === "selected" ? 2 : 1 });
 }

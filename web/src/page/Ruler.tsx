@@ -1,11 +1,12 @@
 import { Box } from "@mui/material";
+import type { PointerEvent } from "react";
 
 const STEPS = [1, 2, 5, 10, 20, 50, 100, 200, 500];
 
-interface RulerProps { across?: boolean; size: number; perMm: number; start: number; length: number; offset: number }
+interface RulerProps { across?: boolean; size: number; perMm: number; start: number; length: number; offset: number; onPull?: (event: PointerEvent) => void }
 
-// Millimetres along an edge of the table, zero at the page's corner.
-export function Ruler({ across = false, size, perMm, start, length, offset }: RulerProps) {
+// Millimetres along an edge of the table, zero at the page's corner. Guides are pulled out of it.
+export function Ruler({ across = false, size, perMm, start, length, offset, onPull }: RulerProps) {
   const step = STEPS.find((mm) => mm * perMm >= 42) ?? 500;
   const fine = step / (String(step).startsWith("2") ? 2 : 5);
   const marks = Array.from({ length: Math.floor(length / fine + 1e-9) + 1 }, (_, index) => index * fine).filter((mm) => {
@@ -14,7 +15,7 @@ export function Ruler({ across = false, size, perMm, start, length, offset }: Ru
   });
   const whole = (mm: number) => Math.abs(mm / step - Math.round(mm / step)) < 1e-6;
   return (
-    <Box aria-hidden sx={{ position: "absolute", zIndex: 1, bgcolor: "background.default", ...(across ? { left: offset, top: 0, right: 0, height: offset, borderBottom: 1 } : { top: offset, left: 0, bottom: 0, width: offset, borderRight: 1 }), borderColor: "table.edge", overflow: "hidden" }}>
+    <Box aria-hidden data-ruler={across ? "across" : "down"} onPointerDown={onPull} sx={{ position: "absolute", zIndex: 1, touchAction: "none", cursor: onPull ? (across ? "row-resize" : "col-resize") : undefined, bgcolor: "background.default", ...(across ? { left: offset, top: 0, right: 0, height: offset, borderBottom: 1 } : { top: offset, left: 0, bottom: 0, width: offset, borderRight: 1 }), borderColor: "table.edge", overflow: "hidden" }}>
       <Box component="svg" width={across ? size : offset} height={across ? offset : size} sx={{ display: "block", fontSize: 10, fill: "text.secondary", stroke: "none" }}>
         {marks.map((mm) => {
           const at = start + mm * perMm;

@@ -1,4 +1,5 @@
 import { Box, Popover } from "@mui/material";
+import { underlined } from "./underlined";
 import { useId, useRef, useState, type ReactNode } from "react";
 
 interface ValueProps {
@@ -22,8 +23,7 @@ export function Value({ label, shown, onOpen, onClose, children }: ValueProps) {
   return (
     <>
       <Box component="button" ref={anchor} aria-haspopup="dialog" aria-expanded={open} aria-label={`${label}: ${shown}`} onClick={() => { onOpen?.(); setOpen(true); }}
-        sx={{ font: "inherit", fontWeight: 700, lineHeight: 1.25, color: "text.primary", bgcolor: open ? "thread.soft" : "transparent", border: 0, borderBottom: 2, borderColor: "thread.main", px: 0.25, py: 0, cursor: "pointer",
-          "&:hover": { bgcolor: "thread.soft" }, "&:focus-visible": { outline: "2px solid", outlineColor: "primary.main", outlineOffset: 2 } }}>
+        sx={underlined(open)}>
         {shown}
       </Box>
       <Popover open={open} onClose={close} anchorEl={() => anchor.current} anchorOrigin={{ vertical: "bottom", horizontal: "left" }} slotProps={{ paper: { role: "dialog", "aria-labelledby": id, sx: { border: 1, borderColor: "divider", minWidth: 190 } } }}>

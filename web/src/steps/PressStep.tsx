@@ -24,11 +24,12 @@ export function PressStep() {
   const runs = useQuery({ queryKey: ["runs", book.id], queryFn: ({ signal }) => get<Run[]>(base, signal), refetchInterval: (query) => (query.state.data?.some(open) ? 500 : 4000) });
   const act = useMutation<Run, Refusal, { path: string; body: unknown }>({ mutationFn: ({ path, body }) => post<Run>(path, body), onSettled: () => client.invalidateQueries({ queryKey: ["runs", book.id] }) });
   const all = /^(all)?$/i.test(sheets.trim());
+  const key = !!book.document.key_layout;
   return (
     <>
       <Statement answer={<>{book.cells.length === 0 ? "There are no sheets yet; weave an index first." : <>The book has <b>{count(book.cells.length, "sheet")}</b>. Text stays text, layers can be switched in the reader, and each page knows where on earth it lies.</>}</>}>
         Press{" "}
-        <EntryValue label="Which sheets" shown={all ? "all sheets" : `sheets ${sheets}`} text={sheets} read={(text) => text.trim() || "all"} expected="" onKeep={async (text) => setSheets(text)} foretold="all, or places and names such as 1-3, 7, C2" />
+        <EntryValue label="Which sheets" shown={all ? (key ? "all sheets with the key sheet" : "all sheets") : `sheets ${sheets}`} text={sheets} read={(text) => text.trim() || "all"} expected="" onKeep={async (text) => setSheets(text)} foretold={`all, or places and names such as ${key ? "key, " : ""}1-3, 7, C2`} />
         {" "}of {book.document.title} into <b>one PDF</b>.{" "}
         <Button variant="contained" color="secondary" sx={{ ml: 1.5, px: 3 }} disabled={act.isPending || book.cells.length === 0} onClick={() => act.mutate({ path: base, body: { sheets } })}>Press</Button>
       </Statement>

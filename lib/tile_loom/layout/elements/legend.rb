@@ -21,16 +21,8 @@ module TileLoom
 
         def swatch(symbol, room)
           x, y = room.centre
-          nodes = []
-          if symbol.fill
-            area = Geometry::Box.at(room.min_x, y - 1.5, SWATCH_MM, 3.0).corners
-            nodes << Scene::Path.new(runs: [area], closed: true, fill: symbol.fill)
-            symbol.strokes.each { |stroke| nodes << Scene::Path.new(runs: [area], closed: true, stroke: stroke) }
-          else
-            symbol.strokes.each { |stroke| nodes << Scene::Path.new(runs: [[room.min_x, y, room.max_x, y]], closed: false, stroke: stroke) }
-          end
-          nodes << Scene::Path.new(runs: symbol.marker.at(x, y), closed: true, fill: symbol.marker.fill, stroke: symbol.marker.stroke) if symbol.marker
-          nodes
+          return symbol.nodes(points: [x, y], rings: [Geometry::Box.at(room.min_x, y - 1.5, SWATCH_MM, 3.0).corners]) if symbol.area?
+          symbol.nodes(points: [x, y], lines: [[room.min_x, y, room.max_x, y]])
         end
 
         def title(rule, box, top, pitch)

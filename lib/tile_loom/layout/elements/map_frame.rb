@@ -7,15 +7,22 @@ module TileLoom
       class MapFrame < Element
         def nodes(sheet, _box)
           view = sheet.view
-          [*ground_nodes(sheet, view), *grids.flat_map { |grid| grid.draw(view) }, border(view.frame)]
+          [*ground_nodes(sheet, view), *grids.flat_map { |grid| grid.draw(view) }, *match_lines(sheet, view), border(view.frame)]
         end
 
-        def grids = (settings["grids"] || []).map { |grid| CoordinateGrid::Grid.new(grid) }
+        def grids = (settings["grids"] || []).map { |grid| CoordinateGrid::Grid.new(grid, faces: @faces) }
 
         private
 
         def ground_nodes(sheet, view)
           [Scene::Group.new(children: sheet.ground_drawing(view).nodes, clip: view.frame, name: "ground")]
+        end
+
+        def match_lines(sheet, view)
+          given = settings["match_lines"] or return []
+          lines = Weave::MatchLine.of(sheet.cell, sheet.neighbours)
+          stroke = Ground::Symbol.stroke({"colour" => "#8c2f39", "width_mm" => 0.3, "dash_mm" => [4.0, 1.2, 0.8, 1.2]}.merge(given.fetch("stroke", {})))
+          lines.map { |line| Sheet::MatchLineDrawing.new(line, view, stroke: stroke, face: @faces.face(given.fetch("face", "sans-semibold")), size_pt: given.fetch("size_pt", 7).to_f).group }
         end
 
         def border(frame)

@@ -12,21 +12,27 @@ module TileLoom
         CAPS = {"butt" => 0, "round" => 1, "square" => 2}.freeze
         JOINS = {"miter" => 0, "round" => 1, "bevel" => 2}.freeze
 
-        attr_reader :glyphs, :layers, :opacities
+        attr_reader :glyphs, :layers, :opacities, :forms, :images
 
-        # glyphs: face key → {glyph id → code point}; layers: id → title; opacities: percentages used.
+        # glyphs: face key → {glyph id → code point}; layers: id → title; opacities: percentages used;
+        # forms: content streams of the groups that are painted as one (transparency groups); images: SHA-256
+        # of the pictures used.
         def initialize(drawing)
           @drawing = drawing
           @glyphs = Hash.new { |hash, key| hash[key] = {} }
           @layers = {}
           @opacities = {}
+          @forms = []
+          @images = {}
         end
 
         def to_s
           @out = +"".b
           @opacity = 100
-          @out << "q #{real(POINTS_PER_MICRON)} 0 0 #{real(-POINTS_PER_MICRON)} 0 #{real(@drawing.height_mm * 72 / 25.4)} cm\n"
+          outside = @drawing.outside_mm * 72 / 25.4
+          @out << "q #{real(POINTS_PER_MICRON)} 0 0 #{real(-POINTS_PER_MICRON)} #{real(outside)} #{real(@drawing.height_mm * 72 / 25.4 + outside)} cm\n"
           @drawing.nodes.each { |node| write(node) }
+          path(Scene::Path.new(runs: @drawing.trim_lines, closed: false, stroke: Scene::Stroke.new(colour: "#000000", width_mm: 0.1))) if @drawing.trim_marks
           @out << "Q\n"
         end
 
@@ -36,32 +42,54 @@ module TileLoom
           case node
           when Scene::Path then path(node)
           when Scene::Text then text(node)
+          when Scene::Image then image(node)
           when Scene::Group then group(node)
           end
         end
 
         def number(mm) = (mm * PER_MM).round
 
-        def real(value) = format("%.10f", value).sub(/\.?0+\z/, "")
+        def real(value) = format("%.10f", value).sub(/\.?0+\z/, "").sub(/\A-0\z/, "0")
 
         def group(node)
           if node.layer
             @layers[node.layer.id] = node.layer.title
             @out << "/OC /#{Names.layer(node.layer.id)} BDC\n"
           end
-          clipped(node.clip) { node.children.each { |child| write(child) } }
+          clipped(node.clip) { (node.opacity < 1) ? as_one(node) : node.children.each { |child| write(child) } }
           @out << "EMC\n" if node.layer
         end
 
-        def clipped(box)
-          return yield unless box
-          @out << "q #{number(box.min_x)} #{number(box.min_y)} #{number(box.max_x) - number(box.min_x)} #{number(box.max_y) - number(box.min_y)} re W n\n"
+        # A form of its own, laid on the page at the group's opacity.
+        def as_one(node)
+          page, @out, @opacity = @out, +"".b, nil
+          node.children.each { |child| write(child) }
+          @forms << @out
+          @out, @opacity = page, nil
+          opacity(node.opacity)
+          @out << "/#{Names.form(@forms.length)} Do\n"
+        end
+
+        def clipped(area)
+          return yield unless area
+          @out << "q "
+          if area.is_a?(Scene::Outline)
+            area.runs.each { |run| outline(run, true) }
+            @out << "W* n\n"
+          else
+            @out << "#{number(area.min_x)} #{number(area.min_y)} #{number(area.max_x) - number(area.min_x)} #{number(area.max_y) - number(area.min_y)} re W n\n"
+          end
           yield
           @out << "Q\n"
           @opacity = nil
         end
 
+        # One opacity holds for area and line of a path; where they differ, each is painted by itself.
         def path(node)
+          if node.fill && node.stroke && node.fill.opacity != node.stroke.opacity
+            path(Scene::Path.new(**node.to_h, stroke: nil))
+            return path(Scene::Path.new(**node.to_h, fill: nil))
+          end
           fill(node.fill) if node.fill
           stroke(node.stroke) if node.stroke
           node.runs.each { |run| outline(run, node.closed) }
@@ -104,8 +132,19 @@ module TileLoom
           @out << colour(stroke.colour) << " RG #{number(stroke.width_mm)} w #{CAPS.fetch(stroke.cap)} J #{JOINS.fetch(stroke.join)} j [#{dash}] 0 d\n"
         end
 
+        # An image fills the unit square of its own space, y up.
+        def image(node)
+          @images[node.raster.content] = true
+          opacity(1.0)
+          angle = node.rotation_deg * Math::PI / 180
+          cos, sin = Math.cos(angle) * PER_MM, Math.sin(angle) * PER_MM
+          width, height = node.width_mm, node.height_mm
+          x, y = node.x * PER_MM - sin * height, node.y * PER_MM + cos * height
+          @out << "q #{[cos * width, sin * width, sin * height, -cos * height, x, y].map { |value| real(value) }.join(" ")} cm /#{Names.image(node.raster.content)} Do Q\n"
+        end
+
         def text(node)
-          codes = encode(node.face, node.string)
+          codes = encode(node)
           matrix = text_matrix(node)
           if node.halo
             stroke(node.halo)
@@ -117,7 +156,7 @@ module TileLoom
         end
 
         def show(node, matrix, codes, mode)
-          @out << "BT /#{Names.font(node.face.key)} #{real(node.size_pt)} Tf #{mode} Tr #{matrix} Tm <#{codes}> Tj ET\n"
+          @out << "BT /#{Names.font(node.face.key)} #{real(node.size_pt)} Tf #{mode} Tr #{matrix} Tm [#{codes}] TJ ET\n"
         end
 
         # Text space is in points with y up; page space in micrometres with y down.
@@ -129,13 +168,26 @@ module TileLoom
           "#{real(cos)} #{real(sin)} #{real(sin)} #{real(-cos)} #{number(node.x)} #{number(node.y)}"
         end
 
-        def encode(face, string)
+        # The operand of TJ: runs of glyphs, and between them what moves the next one (thousandths of the
+        # size, to the left) where kerning or spacing make the advance another than the font's own.
+        def encode(node)
+          face = node.face
           used = @glyphs[face.key]
-          string.each_codepoint.map do |codepoint|
-            glyph = face.glyph(codepoint)
-            used[glyph] ||= codepoint
-            format("%04x", glyph)
-          end.join
+          out = +"<"
+          face.shape(node.string).each do |glyph|
+            codepoint = node.string.byteslice(glyph.cluster..).ord
+            used[glyph.glyph] ||= codepoint
+            out << format("%04x", glyph.glyph)
+            shift = shift(node, glyph, codepoint)
+            out << "> #{shift} <" unless shift == "0"
+          end
+          (out << ">").delete_suffix("<>").gsub("<>", "")
+        end
+
+        def shift(node, glyph, codepoint)
+          spaced = node.tracking_pt + ((codepoint == 32) ? node.word_pt : 0.0)
+          wanted = glyph.advance * 1000 / node.face.units_per_em + spaced * 1000 / node.size_pt
+          real((node.face.advance(codepoint) * 1000 / node.face.units_per_em - wanted).round(3))
         end
       end
     end

@@ -8,23 +8,47 @@ module TileLoom
       # Embeds the used part of a face as a composite font (ISO 32000-2, 9.7): content streams name the
       # face's own glyph numbers, a map leads from them to the subset, a CMap back to text for search.
       class Font
+        # Holds the glyphs that shaping chose, which need not be those of the characters one by one.
+        class GlyphSubset < TTFunk::Subset::Unicode
+          def initialize(font, glyphs)
+            super(font)
+            @wanted = glyphs
+          end
+
+          def original_glyph_ids = ([0] + @wanted).uniq.sort
+        end
+
         # used: {glyph id → code point}
         def initialize(face, used)
           @face, @used = face, used.sort.to_h
         end
 
         def write(file, reference)
-          subset = TTFunk::Subset::Unicode.new(@face.font)
+          return write_compact(file, reference) if @face.compact?
+          subset = GlyphSubset.new(@face.font, @used.keys)
           @used.each_value { |codepoint| subset.use(codepoint) }
           bytes = subset.encode
           data = file.add({Length1: bytes.bytesize}, stream: Zlib::Deflate.deflate(bytes, 9))
           name = :"#{tag(bytes)}+#{@face.font.name.postscript_name}"
           cid = file.add(cid_font(name, descriptor(file, name, data), glyph_map(file, subset)))
-          file.write(reference, {Type: :Font, Subtype: :Type0, BaseFont: name, Encoding: :"Identity-H",
-            DescendantFonts: [cid], ToUnicode: file.add({}, stream: Zlib::Deflate.deflate(unicode_map, 9))})
+          composite(file, reference, name, cid)
         end
 
         private
+
+        # OpenType with compact outlines goes in whole, so that its own glyph numbers stand (ISO 32000-2,
+        # table 124: FontFile3, OpenType).
+        def write_compact(file, reference)
+          name = @face.font.name.postscript_name.to_sym
+          data = file.add({Subtype: :OpenType}, stream: Zlib::Deflate.deflate(@face.bytes, 9))
+          cid = file.add(cid_font(name, descriptor(file, name, data), nil))
+          composite(file, reference, name, cid)
+        end
+
+        def composite(file, reference, name, cid)
+          file.write(reference, {Type: :Font, Subtype: :Type0, BaseFont: name, Encoding: :"Identity-H",
+            DescendantFonts: [cid], ToUnicode: file.add({}, stream: Zlib::Deflate.deflate(unicode_map, 9))})
+        end
 
         # Six letters that depend on the subset alone.
         def tag(bytes) = Digest::SHA256.digest(bytes).bytes.first(6).map { |byte| (65 + byte % 26).chr }.join
@@ -33,17 +57,17 @@ module TileLoom
 
         def cid_font(name, descriptor, map)
           widths = @used.flat_map { |glyph, codepoint| [glyph, [per_mille_exact(@face.advance(codepoint))]] }
-          {Type: :Font, Subtype: :CIDFontType2, BaseFont: name, FontDescriptor: descriptor, CIDToGIDMap: map, DW: 0, W: widths,
-           CIDSystemInfo: {Registry: PDF::Core::LiteralString.new("Adobe"), Ordering: PDF::Core::LiteralString.new("Identity"), Supplement: 0}}
+          {Type: :Font, Subtype: map ? :CIDFontType2 : :CIDFontType0, BaseFont: name, FontDescriptor: descriptor, CIDToGIDMap: map, DW: 0, W: widths,
+           CIDSystemInfo: {Registry: PDF::Core::LiteralString.new("Adobe"), Ordering: PDF::Core::LiteralString.new("Identity"), Supplement: 0}}.compact
         end
 
         def per_mille_exact(units) = units * 1000 / @face.units_per_em
 
         def descriptor(file, name, data)
           font = @face.font
-          file.add({Type: :FontDescriptor, FontName: name, FontFile2: data, FontBBox: font.bbox.map { |units| per_mille(units) },
-            Flags: (@face.style == "italic") ? 68 : 4, StemV: 80, ItalicAngle: (@face.style == "italic") ? -11 : 0,
-            Ascent: per_mille(font.ascent), Descent: per_mille(font.descent), CapHeight: per_mille(font.os2.exists? ? font.os2.cap_height : font.ascent)})
+          file.add({:Type => :FontDescriptor, :FontName => name, (@face.compact? ? :FontFile3 : :FontFile2) => data, :FontBBox => font.bbox.map { |units| per_mille(units) },
+            :Flags => (@face.style == "italic") ? 68 : 4, :StemV => 80, :ItalicAngle => (@face.style == "italic") ? -11 : 0,
+            :Ascent => per_mille(font.ascent), :Descent => per_mille(font.descent), :CapHeight => per_mille(font.os2.exists? ? font.os2.cap_height : font.ascent)})
         end
 
         def glyph_map(file, subset)

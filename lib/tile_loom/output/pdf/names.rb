@@ -12,6 +12,11 @@ module TileLoom
 
         def font(key) = "F#{key.gsub(/[^A-Za-z0-9]/, "x")}"
 
+        def form(number) = "X#{number}"
+
+        # content: the SHA-256 of a picture's file.
+        def image(content) = "I#{content[0, 20]}"
+
         def opacity(percent) = "O#{percent}"
       end
     end

@@ -23,9 +23,9 @@ module TileLoom
           PDF::Core::Reference.new(@offsets.length - 1, nil)
         end
 
-        # data: what pdf-core can write; stream: bytes already deflated, or nil.
+        # data: what pdf-core can write; stream: bytes already deflated (or coded as its Filter says), or nil.
         def write(reference, data, stream: nil)
-          data = data.merge(Length: stream.bytesize, Filter: :FlateDecode) if stream
+          data = {Filter: :FlateDecode}.merge(data).merge(Length: stream.bytesize) if stream
           write_raw(reference, PDF::Core.pdf_object(data), stream: stream)
         end
 

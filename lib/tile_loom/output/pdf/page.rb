@@ -13,18 +13,18 @@ module TileLoom
 
         def self.of(drawing)
           content = Content.new(drawing)
-          body = Zlib::Deflate.deflate(content.to_s, 6)
+          streams = [content.to_s, *content.forms].map { |text| Zlib::Deflate.deflate(text, 6) }
           new({
             "width_pt" => drawing.width_mm * 72 / 25.4, "height_pt" => drawing.height_mm * 72 / 25.4,
-            "title" => drawing.title, "layers" => content.layers, "opacities" => content.opacities.keys.sort,
-            "glyphs" => content.glyphs.transform_values(&:to_a), "viewports" => drawing.viewports.map { |viewport| measure(viewport, drawing) }
-          }, body)
+            "outside_pt" => drawing.outside_mm * 72 / 25.4, "bleed_pt" => drawing.bleed_mm * 72 / 25.4, "title" => drawing.title, "layers" => content.layers, "images" => content.images.keys, "opacities" => content.opacities.keys.sort,
+            "streams" => streams.map(&:bytesize), "glyphs" => content.glyphs.transform_values(&:to_a), "viewports" => drawing.viewports.map { |viewport| measure(viewport, drawing) }
+          }, streams.join)
         end
 
         # The box in points, y up, and the corners in degrees.
         def self.measure(viewport, drawing)
           frame = viewport.frame
-          box = [frame.min_x, drawing.height_mm - frame.max_y, frame.max_x, drawing.height_mm - frame.min_y].map { |mm| mm * 72 / 25.4 }
+          box = [frame.min_x, drawing.height_mm - frame.max_y, frame.max_x, drawing.height_mm - frame.min_y].map { |mm| (mm + drawing.outside_mm) * 72 / 25.4 }
           {"box_pt" => box, "corners_lat_lon" => viewport.corners_lat_lon, "wkt" => viewport.crs.wkt, "epsg" => viewport.crs.epsg, "name" => viewport.name}
         end
 
@@ -36,6 +36,12 @@ module TileLoom
 
         def initialize(head, body)
           @head, @body = head, body
+        end
+
+        # The compressed content of the page, then those of its forms.
+        def streams
+          at = 0
+          head["streams"].map { |length| body.byteslice(at, length).tap { at += length } }
         end
 
         def dump

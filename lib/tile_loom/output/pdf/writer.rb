@@ -5,9 +5,12 @@ module TileLoom
     module Pdf
       # Puts finished pages into one PDF, streaming: fonts, layers and the page tree come last.
       class Writer
-        # io: binary, written front to back; title, author, subject, date (Date or nil): of the document.
-        def initialize(io, title:, author: nil, subject: nil, date: nil)
+        # io: binary, written front to back; title, author, subject, date (Date or nil): of the document;
+        # faces: a Type::FaceSet; pictures: gives the Artwork::Raster of a SHA-256.
+        def initialize(io, title:, author: nil, subject: nil, date: nil, faces: Type::Library, pictures: nil)
           @file = ObjectFile.new(io)
+          @faces, @pictures = faces, pictures
+          @images = {}
           @about = {title: title, author: author, subject: subject, date: date}
           @tree = @file.reserve
           @pages = []
@@ -19,17 +22,19 @@ module TileLoom
 
         def add(page)
           head = page.head
-          contents = @file.add({}, stream: page.body)
+          content, *forms = page.streams
+          contents = @file.add({}, stream: content)
+          shared = @file.add(resources(head))
           viewports = head["viewports"].map { |viewport| Measure.new(viewport).write(@file) }
-          entry = {Type: :Page, Parent: @tree, MediaBox: [0, 0, head["width_pt"], head["height_pt"]],
-                   Contents: contents, Resources: resources(head)}
+          entry = {Type: :Page, Parent: @tree, **boxes(head),
+                   Contents: contents, Resources: forms.empty? ? shared : with_forms(forms, head, shared)}
           entry[:VP] = viewports unless viewports.empty?
-          @pages << [@file.add(entry), head["title"], head["height_pt"]]
+          @pages << [@file.add(entry), head["title"], head["height_pt"] + 2 * head["outside_pt"]]
           head["glyphs"].each { |key, pairs| @glyphs[key].merge!(pairs.to_h) { |_, first, _| first } }
         end
 
         def close
-          @fonts.each { |key, reference| Font.new(Type::Library.face(key), @glyphs[key]).write(@file, reference) }
+          @fonts.each { |key, reference| Font.new(@faces.face(key), @glyphs[key]).write(@file, reference) }
           @file.write(@tree, {Type: :Pages, Kids: @pages.map(&:first), Count: @pages.length})
           catalog = {Type: :Catalog, Pages: @tree, Outlines: outlines, PageMode: :UseOutlines,
                      ViewerPreferences: {DisplayDocTitle: true, PrintScaling: :None}}
@@ -47,7 +52,27 @@ module TileLoom
           found[:Font] = fonts unless fonts.empty?
           found[:ExtGState] = states unless states.empty?
           found[:Properties] = layers unless layers.empty?
+          images = head.fetch("images", []).to_h { |content| [Names.image(content).to_sym, @images[content] ||= Image.new(@pictures.call(content)).write(@file)] }
+          found[:XObject] = images unless images.empty?
           found
+        end
+
+        # ISO 32000-2, 14.11.2: the medium, what is printed beyond the edge, and the page as it is cut.
+        def boxes(head)
+          outside, bleed, width, height = head.values_at("outside_pt", "bleed_pt", "width_pt", "height_pt")
+          media = [0, 0, width + 2 * outside, height + 2 * outside]
+          return {MediaBox: media} if outside.zero?
+          {MediaBox: media, BleedBox: [outside - bleed, outside - bleed, outside + width + bleed, outside + height + bleed], TrimBox: [outside, outside, outside + width, outside + height]}
+        end
+
+        # Forms count in the page's own unit and paint with its resources; each is a group of its own.
+        def with_forms(forms, head, shared)
+          outside, width, height = head.values_at("outside_pt", "width_pt", "height_pt")
+          box = [-outside, -outside, width + outside, height + outside].map { |points| (points / Content::POINTS_PER_MICRON).round }
+          objects = forms.each_with_index.to_h do |form, index|
+            [Names.form(index + 1).to_sym, @file.add({Type: :XObject, Subtype: :Form, BBox: box, Resources: shared, Group: {S: :Transparency, I: false, K: false}}, stream: form)]
+          end
+          resources(head).then { |found| found.merge(XObject: found.fetch(:XObject, {}).merge(objects)) }
         end
 
         def opacity(percent) = @opacities[percent] ||= @file.add({Type: :ExtGState, CA: percent / 100.0, ca: percent / 100.0})

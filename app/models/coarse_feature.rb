@@ -1,0 +1,11 @@
+# frozen_string_literal: true
+
+module App
+  # A feature as a map that is zoomed out shows it; see CoarseLevels.
+  class CoarseFeature < ActiveRecord::Base
+    belongs_to :layer
+
+    attribute :shape, GeometryType.new
+    attribute :properties, :json
+  end
+end

@@ -1,0 +1,46 @@
+# frozen_string_literal: true
+
+module App
+  # The bytes of a typeface or a picture that books carry, once for each content.
+  class Enclosure < ActiveRecord::Base
+    # Lists of a book document whose entries name enclosures.
+    LISTS = %w[faces pictures].freeze
+
+    # Keeps bytes and returns their SHA-256.
+    def self.keep(bytes, media)
+      content = TileLoom::Book::Enclosures.content_of(bytes)
+      insert_all([{content: content, media: media, bytes: bytes, created_at: Time.now.utc}])
+      content
+    end
+
+    # How the core gets at them.
+    def self.reader = TileLoom::Book::Enclosures.new { |content| where(content: content).pick(:bytes) }
+
+    # The media type of a face by its first bytes.
+    def self.font_media(bytes) = bytes.start_with?("OTTO") ? "font/otf" : "font/ttf"
+
+    # A document, or a design, whose enclosures came with it: kept here, named by content alone.
+    # enclosures: TileLoom::Book::Enclosures that hold the bytes.
+    def self.take_in(settings, enclosures)
+      settings.merge(LISTS.filter_map { |list| settings[list] && [list, settings[list].map { |entry| taken(list, entry, enclosures) }] }.to_h)
+    end
+
+    # The same with the bytes in it, to be carried away.
+    def self.put_in(settings)
+      settings.merge(LISTS.filter_map { |list| settings[list].present? && [list, settings[list].map { |entry| entry.except("content").merge("data" => [reader.bytes(entry)].pack("m0")) }] }.to_h)
+    end
+
+    def self.taken(list, entry, enclosures)
+      bytes = enclosures.bytes(entry)
+      if list == "faces"
+        TileLoom::Type::FontFile.new(bytes, name: "The typeface “#{entry["title"]}”")
+        media = font_media(bytes)
+      else
+        raster = TileLoom::Artwork::Raster.new(bytes, name: "The picture “#{entry["title"]}”").settled
+        bytes, media = raster.bytes, raster.media
+      end
+      entry.except("data", "file").merge("content" => keep(bytes, media))
+    end
+    private_class_method :taken
+  end
+end

@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+module App
+  # A change of the reference that a book is drawn in: all features are taken there from their
+  # originals, aside, and put in place in one go. Undoing such a change is one too.
+  # States: waiting, running, done, failed, cancelled. direction: forward, undo, redo.
+  class Reprojection < ActiveRecord::Base
+    OPEN = %w[waiting running].freeze
+
+    belongs_to :book
+
+    # The index's cells as rows, before and after, so that undo brings back the very same.
+    attribute :cells_before, :json
+    attribute :cells_after, :json
+
+    def self.open_for(book) = where(book_id: book.id, state: OPEN).order(:id).last
+
+    def wanted? = Reprojection.where(id: id, state: OPEN).exists?
+
+    def turn(state, **values) = Reprojection.where(id: id, state: OPEN).update_all({state: state, updated_at: Time.now.utc}.merge(values)) == 1
+  end
+end

@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+require "shrine"
+require "shrine/storage/file_system"
+
+module App
+  # The files that layers came from, as they came. They lie in a folder of the store, or where ORIGINALS
+  # says: a folder, or s3://BUCKET/PREFIX (any server that speaks S3; keys, region and endpoint as the
+  # AWS variables name them).
+  module Originals
+    module_function
+
+    # A Shrine storage.
+    def storage
+      Shrine.storages[:originals] ||= make(ENV["ORIGINALS"].to_s.strip)
+    end
+
+    def make(where)
+      return Shrine::Storage::FileSystem.new(where.empty? ? File.join(Store.folder, "originals") : File.expand_path(where)) unless where.include?("://")
+      address = where.match(%r{\As3://([^/]+)/?(.*)\z}) or raise TileLoom::Invalid.new("ORIGINALS is #{where}; it must be a folder or s3://BUCKET/PREFIX.")
+      require "shrine/storage/s3"
+      Shrine::Storage::S3.new(**{bucket: address[1], prefix: address[2].empty? ? nil : address[2].chomp("/"), endpoint: ENV["AWS_ENDPOINT_URL_S3"], force_path_style: ENV.key?("AWS_ENDPOINT_URL_S3")}.compact)
+    end
+
+    # io: read from where it stands to its end.
+    def keep(io, id) = storage.upload(io, id)
+
+    def drop(id) = storage.delete(id)
+
+    # Yields the path of a local file with the original's bytes; one from elsewhere is gone afterwards.
+    def with_file(id)
+      return yield(storage.path(id).to_s) if storage.respond_to?(:path)
+      Dir.mktmpdir("tile-loom-original") do |folder|
+        path = File.join(folder, File.basename(id))
+        remote = storage.open(id)
+        File.open(path, "wb") { |file| IO.copy_stream(remote, file) }
+        remote.close
+        yield path
+      end
+    end
+  end
+end

@@ -1,0 +1,99 @@
+# frozen_string_literal: true
+
+module App
+  # Begins and ends a change of a book's reference (the work between is ReprojectionJob's).
+  class ReferenceChange
+    # definition: of the reference to be. Returns the open Reprojection; Invalid where it does not do.
+    def self.start(book, definition)
+      target = TileLoom::Reference::Crs.find(definition).for_fixed_scale!(path: "/reference")
+      raise TileLoom::Invalid.new("The book is drawn in #{target.name} already.", path: "/reference") if target.code == book.reference
+      enqueue(book, target.code)
+    end
+
+    # An undo or redo of an Edit that changed the reference.
+    def self.step(book, edit, direction)
+      target = ((direction == "undo") ? edit.before : edit.after)["reference"]
+      enqueue(book, target, edit_id: edit.id, direction: direction)
+    end
+
+    def self.enqueue(book, target, **values)
+      book.with_lock do
+        raise TileLoom::Invalid.new(BUSY) if Reprojection.open_for(book)
+        total = Feature.where(layer_id: Layer.where(book_id: book.id).select(:id)).count
+        change = book.reprojections.create!(target: target, total: total, **values)
+        Delayed::Job.enqueue(ReprojectionJob.new(change.id))
+        change
+      end
+    end
+    private_class_method :enqueue
+
+    BUSY = "The reference of this book is being changed; wait for it, or stop it first."
+
+    def initialize(change)
+      @change = change
+      @book = change.book
+    end
+
+    # boxes: layer id → Box in the target. All of it, or nothing.
+    def finish(boxes)
+      @book.with_lock do
+        raise Stopped unless @change.wanted?
+        raise TileLoom::Invalid.new("Data came into the book meanwhile; change its reference again.") unless boxes.keys.sort == Layer.where(book_id: @book.id).pluck(:id).sort
+        before = @book.settings
+        cells = @book.index.core_cells
+        after, carried = outcome(before, cells)
+        put(after, carried, boxes)
+        record(before, after, cells, carried)
+        @book.update!(revision: @book.revision + 1)
+      end
+    end
+
+    private
+
+    # [document, cells] as they are to be.
+    def outcome(before, cells)
+      return undone if @change.direction != "forward"
+      carry = TileLoom::Weave::Carry.new(from: TileLoom::Reference::Crs.find(before["reference"]), to: TileLoom::Reference::Crs.find(@change.target),
+        frame: @book.document.layout.frame_box, held: before.dig("index", "held") || "projection")
+      after = before.merge("reference" => @change.target, "index" => before["index"].merge("area" => area(before.dig("index", "area"), carry)))
+      [after, cells.map { |cell| carry.cell(cell) }]
+    end
+
+    # Shapes drawn by hand are in the book's reference.
+    def area(parts, carry)
+      return parts unless parts.is_a?(Array)
+      parts.map do |part|
+        next part unless part["polygon"]
+        ring = part["polygon"].flatten
+        ring += ring.first(2) unless ring.first(2) == ring.last(2)
+        part.merge("polygon" => carry.ring(ring).each_slice(2).to_a[0...-1])
+      end
+    end
+
+    def undone
+      edit = @book.edits.find(@change.edit_id)
+      first = Reprojection.where(book_id: @book.id, edit_id: edit.id, direction: "forward").first
+      back = @change.direction == "undo"
+      rows = back ? first.cells_before : first.cells_after
+      [back ? edit.before : edit.after, rows.map { |row| Cell.core_of(row) }]
+    end
+
+    def put(after, cells, boxes)
+      ActiveRecord::Base.connection.exec_update("UPDATE features JOIN reprojected_shapes ON reprojected_shapes.feature_id = features.id AND reprojected_shapes.reprojection_id = #{@change.id.to_i} SET features.shape = reprojected_shapes.shape")
+      boxes.each { |id, box| Layer.where(id: id).update_all({coarse_levels: nil, **Layer.bounds(box)}) }
+      BookRows.new(@book).write(after)
+      @book.index.keep(cells)
+    end
+
+    def record(before, after, cells, carried)
+      if @change.direction == "forward"
+        edit = BookChanges.new(@book).record("Reference #{TileLoom::Reference::Crs.find(@change.target).name}", before, after)
+        kept = [cells, carried].map { |list| list.map { |cell| Cell.row_of(cell) } }
+        @change.update!(edit_id: edit.id, cells_before: kept[0], cells_after: kept[1])
+      else
+        @book.edits.where(id: @change.edit_id).update_all(undone: @change.direction == "undo")
+      end
+      @change.turn("done")
+    end
+  end
+end

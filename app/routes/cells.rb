@@ -1,0 +1,97 @@
+# frozen_string_literal: true
+
+module App
+  module Routes
+    # Cells by hand, what they cover, and cells as files.
+    class Cells < Base
+      # {"do": what, "numbers": [...], ...}: see TileLoom::Weave::Handwork.
+      DEEDS = {"move" => "Move cells", "turn" => "Turn cells", "scale" => "Scale of cells", "pin" => "Pin cells", "remove" => "Remove cells", "add" => "Add a cell", "split" => "Split a cell", "rename" => "Rename a sheet", "place" => "Order of sheets"}.freeze
+      MOST_LISTED = 200
+
+      post "/api/books/:book_id/cells" do
+        wanted = body_json
+        deed = wanted["do"].to_s
+        raise TileLoom::Invalid.new("“do” must be one of #{DEEDS.keys.join(", ")}.", path: "/do") unless DEEDS.key?(deed)
+        BookChanges.new(book).of_cells(DEEDS[deed], revision: wanted["revision"]) do
+          handwork = handwork()
+          cells = done(handwork, deed, wanted)
+          # A place that was given by hand stays when the index is woven again.
+          book.index.settings = book.index.settings.merge("order" => {"kind" => "by_hand"}) if deed == "place"
+          book.index.keep(cells)
+        end
+        json(Presenter.book(book))
+      end
+
+      # What the kept cells leave out, show twice, hardly show: pieces with their boxes.
+      get "/api/books/:book_id/cover" do
+        snapshot = Snapshot.of(book)
+        answer = snapshot.document.cover(snapshot.source)
+        json(Presenter.answer(answer, cells: false).merge(Presenter.cover(answer)))
+      end
+
+      # How the features of layers fall on the cells.
+      get "/api/books/:book_id/cover/:key" do
+        layer = Layer.find_by!(book_id: book.id, key: params["key"].to_s, removed: false)
+        snapshot = Snapshot.of(book)
+        found = TileLoom::Weave::FeatureCover.new(snapshot.cells, snapshot.source.features(layer.key, nil))
+        json({"count" => found.count, **%w[missing cut several].to_h { |name| [name, listed(found.public_send(name))] }})
+      end
+
+      get "/api/books/:book_id/cells/file" do
+        cells = CellFile.new(book)
+        file = cells.written(params["format"].to_s)
+        attachment(file.name)
+        content_type file.type
+        file.make(cells.features) { |path| File.binread(path) }
+      end
+
+      post "/api/books/:book_id/cells/file" do
+        upload = uploaded_file
+        Dir.mktmpdir("tile-loom-cells") do |folder|
+          path = File.join(folder, "cells#{File.extname(upload[:name]).downcase[/\A\.[a-z]{1,8}\z/]}")
+          FileUtils.cp(upload[:tempfile].path, path)
+          cells = CellFile.new(book).read(path)
+          BookChanges.new(book).of_cells("Cells of #{upload[:name]}") { book.index.keep(cells, with: WeaveState.new(book).now) }
+        end
+        json(Presenter.book(book.reload))
+      end
+
+      private
+
+      def handwork
+        index = TileLoom::Book::Index.new(book.index.settings)
+        frame = TileLoom::Layout::Layout.new(book.layout.settings).frame_box
+        crs = TileLoom::Reference::Crs.find(book.reference)
+        TileLoom::Weave::Handwork.new(book.index.core_cells, size: ->(scale) { index.size(crs, frame, scale) }, scale: index.scale)
+      end
+
+      def done(handwork, deed, wanted)
+        numbers = Array(wanted["numbers"]).grep(Integer)
+        case deed
+        when "move" then handwork.move(numbers, measure(wanted, "dx"), measure(wanted, "dy"))
+        when "turn" then handwork.turn(numbers, measure(wanted, "turn_deg"))
+        when "scale" then handwork.scale(numbers, measure(wanted, "scale"))
+        when "pin" then handwork.pin(numbers, wanted["on"] == true)
+        when "remove" then handwork.remove(numbers)
+        when "add" then handwork.add(measure(wanted, "x"), measure(wanted, "y"))
+        when "split" then handwork.split(numbers.first.to_i, measure(wanted, "scale"))
+        when "rename" then handwork.rename(numbers.first.to_i, wanted["name"])
+        else handwork.place_at(numbers.first.to_i, measure(wanted, "place").to_i)
+        end
+      end
+
+      def measure(wanted, name)
+        value = wanted[name]
+        return value if value.is_a?(Numeric) && value.to_f.finite? && value.abs <= 1e12
+        raise TileLoom::Invalid.new("“#{name}” must be a number.", path: "/#{name}")
+      end
+
+      # Identities, boxes and a name of the first few.
+      def listed(features)
+        {"count" => features.length, "first" => features.first(MOST_LISTED).map { |feature| {"id" => feature.id, "name" => label(feature), "box" => TileLoom::Geometry::Geos.envelope(TileLoom::Geometry::Geos.read(feature.wkb))&.to_a} }}
+      end
+
+      def label(feature) = (feature.attributes.values_at("name", "Name", "title", "code").compact.first || feature.id).to_s[0, 80]
+    end
+  end
+end

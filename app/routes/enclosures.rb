@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+module App
+  module Routes
+    # Typefaces and pictures of a book's own: brought in, and given to the browser.
+    class Enclosures < Base
+      # A TTF or OTF file becomes a face of the book.
+      post "/api/books/:book_id/faces" do
+        name, bytes = uploaded(TileLoom::Type::FontFile::LARGEST_BYTES)
+        font = TileLoom::Type::FontFile.new(bytes, name: name)
+        take("faces", font.title, bytes, Enclosure.font_media(bytes), "Typeface #{font.title}", TileLoom::Type::Library.keys)
+      end
+
+      # A PNG or JPEG file becomes a picture of the book.
+      post "/api/books/:book_id/pictures" do
+        name, bytes = uploaded(TileLoom::Book::Enclosures::LARGEST_BYTES)
+        raster = TileLoom::Artwork::Raster.new(bytes, name: name).settled
+        title = File.basename(name, ".*")
+        take("pictures", title.empty? ? "picture" : title, raster.bytes, raster.media, "Picture #{title}", [])
+      end
+
+      # Content never changes under its SHA-256, so a browser may keep it. most: pixels on the longer side.
+      get "/api/enclosures/:content" do
+        row = Enclosure.find_by!(content: params["content"].to_s)
+        cache_control :private, :immutable, max_age: 31_536_000
+        content_type row.media
+        headers "Content-Security-Policy" => "default-src 'none'", "X-Content-Type-Options" => "nosniff"
+        params["most"] ? TileLoom::Artwork::Raster.new(row.bytes).reduced(number("most", 16..4000).to_i).bytes : row.bytes
+      end
+
+      private
+
+      # The same bytes are the same entry.
+      def take(list, title, bytes, media, label, taken)
+        own = book.public_send(list) || []
+        content = Enclosure.keep(bytes, media)
+        known = own.find { |entry| entry["content"] == content }
+        entry = known || {"id" => TileLoom::Book::Starter.id_for(title, own.map { |other| other["id"] } + taken), "title" => title[0, 200], "content" => content}
+        BookChanges.new(book).apply({list => own + [entry]}, label: label) unless known
+        status 201
+        json({"id" => entry["id"], "book" => Presenter.book(book.reload)})
+      end
+
+      # [name, bytes] of the file of a form; what is too large is refused before it is read.
+      def uploaded(largest)
+        upload = uploaded_file
+        raise TileLoom::Invalid.new("#{upload[:name]} is larger than #{largest / 1024 / 1024} MB; save it smaller.") if upload[:tempfile].size > largest
+        [upload[:name], upload[:tempfile].read]
+      end
+    end
+  end
+end

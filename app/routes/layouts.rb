@@ -1,0 +1,138 @@
+# frozen_string_literal: true
+
+module App
+  module Routes
+    # The layouts of a book: elements put where they are wanted, new ones, what live text can say. A request
+    # says by its "role" which layout it means: that of the sheets, or that of the key sheet.
+    class Layouts < Base
+      MOST_HARDEST = 3_000
+      # Role → its name in the book document.
+      ROLES = {"sheets" => "layout", "key" => "key_layout"}.freeze
+
+      # boxes: id → [left, top, width, height] in page mm. What is tied to an edge stays tied.
+      post "/api/books/:book_id/layout/boxes" do
+        wanted = asked
+        boxes = wanted["boxes"]
+        raise TileLoom::Invalid.new("“boxes” must name elements with four numbers each.") unless boxes.is_a?(Hash) && boxes.values.all? { |box| four_numbers?(box) }
+        change(wanted["label"] || "Move") do
+          refuse_locked(boxes.keys)
+          elements.map { |element| boxes[element["id"]] ? element.merge("place" => moved(element, boxes[element["id"]])) : element }
+        end
+      end
+
+      # Moves elements by so much from where they are, so that quick steps add up.
+      post "/api/books/:book_id/layout/shift" do
+        wanted = asked
+        dx, dy = wanted.values_at("dx_mm", "dy_mm")
+        ids = Array(wanted["ids"]).map(&:to_s)
+        raise TileLoom::Invalid.new("“dx_mm” and “dy_mm” must be numbers.") unless four_numbers?([dx, dy, 0, 0])
+        change(wanted["label"] || "Move") do
+          refuse_locked(ids)
+          elements.map { |element| ids.include?(element["id"]) ? element.merge("place" => shifted(element["id"], dx, dy)) : element }
+        end
+      end
+
+      # {kind, box, settings}, or a list of them under "elements": they come on top.
+      post "/api/books/:book_id/layout/elements" do
+        wanted = asked
+        list = wanted["elements"] || [wanted]
+        raise TileLoom::Invalid.new("“elements” must be a list of elements, each with a kind and a box of four numbers.") unless list.is_a?(Array) && list.all? { |entry| entry.is_a?(Hash) && four_numbers?(entry["box"]) }
+        raise TileLoom::Invalid.new("“elements” names nothing to add.") if list.empty?
+        made = []
+        title = TileLoom::Layout::NewElement::TITLES[list.first["kind"]]
+        change(wanted["label"] || "New #{title.to_s.downcase}", made: made) do
+          list.each { |entry| made << new_element(entry, made) }
+          elements + made
+        end
+      end
+
+      # The page keeps its width and becomes as high as lets the frame have the study area's proportion.
+      post "/api/books/:book_id/layout/proportion" do
+        area = book.document.study_area(book.source).box
+        raise TileLoom::Invalid.new("The study area has no height or no width, so it has no proportion; choose another, or give it room.") unless area.width.positive? && area.height.positive?
+        frame, page = design.frame_box, design.page
+        wanted = frame.width * area.height / area.width
+        fresh = {"size" => TileLoom::Layout::PageSize::CUSTOM, "width_mm" => page.width_mm.round(3), "height_mm" => (page.height_mm + wanted - frame.height).round(3), "orientation" => nil}
+        BookChanges.new(book).apply({"layout" => {"page" => fresh, "elements" => elements.map { |element| as_high(element, wanted) }}}, label: "Page in the map’s proportion")
+        json(Presenter.book(book.reload))
+      end
+
+      # {on}: with a key sheet, or without.
+      post "/api/books/:book_id/layout/key" do
+        on = body_json["on"] == true
+        fresh = on ? {"name" => "key-sheet", "page" => book.layout.page, "elements" => TileLoom::Layout::Designs.key_elements} : nil
+        BookChanges.new(book).apply({"key_layout" => fresh}, label: on ? "With a key sheet" : "Without a key sheet") unless on == !book.key_layout.nil?
+        json(Presenter.book(book.reload))
+      end
+
+      # What live text can say, with its value on a sheet.
+      get "/api/books/:book_id/sheets/:number/values" do
+        values = Snapshot.of(book).composer_of(whole(params["number"])).live_values.list
+        json(values.map { |name, value| {"name" => name, "value" => value} })
+      end
+
+      # The sheet on which texts are longest: where designs break.
+      get "/api/books/:book_id/layout/hardest" do
+        snapshot = Snapshot.of(book)
+        found = snapshot.cells.first(MOST_HARDEST).max_by { |cell| snapshot.composer(cell).text_length }
+        raise TileLoom::Invalid.new("There is no sheet yet; weave an index first.") unless found
+        json({"number" => found.number, "overflowing" => snapshot.composer(found).overflowing})
+      end
+
+      private
+
+      # The body of a request that means one of the layouts.
+      def asked
+        body_json.tap do |wanted|
+          @role = wanted.fetch("role", "sheets").to_s
+          raise TileLoom::Invalid.new("“role” must be sheets or key.", path: "/role") unless ROLES.key?(@role)
+          raise TileLoom::Invalid.new("The book has no key sheet; add one first.") if @role == "key" && book.key_layout.nil?
+        end
+      end
+
+      def design = @design ||= Book.core(book.settings).then { |core| (@role == "key") ? core.key_layout : core.layout }
+
+      def elements = design.elements.map(&:settings)
+
+      def four_numbers?(box) = box.is_a?(Array) && box.length == 4 && box.all? { |number| number.is_a?(Numeric) && number.to_f.finite? && number.abs <= 10_000 }
+
+      def moved(element, (left, top, width, height))
+        raise TileLoom::Invalid.new("An element’s sides cannot be less than nothing.", path: "/boxes/#{element["id"]}") if width.negative? || height.negative?
+        TileLoom::Layout::Place.new(element["place"]).moved(design.page.live_area, TileLoom::Geometry::Box.at(left.to_f, top.to_f, width.to_f, height.to_f))
+      end
+
+      def shifted(id, dx, dy)
+        element = design.elements.find { |known| known.id == id }
+        box = element.box(design.page)
+        TileLoom::Layout::Place.new(element.settings["place"]).moved(design.page.live_area, TileLoom::Geometry::Box.at(box.min_x + dx, box.min_y + dy, box.width, box.height))
+      end
+
+      # A main frame of fixed height gets the wanted one; a stretched one follows the page.
+      def as_high(element, height)
+        return element unless element["id"] == design.main_frame.id && element["place"]["height_mm"]
+        element.merge("place" => element["place"].merge("height_mm" => height.round(3)))
+      end
+
+      def refuse_locked(ids)
+        locked = elements.find { |element| ids.include?(element["id"]) && element["locked"] }
+        raise TileLoom::Invalid.new("“#{locked["title"] || locked["id"]}” is locked; unlock it first.") if locked
+        unknown = ids - elements.map { |element| element["id"] }
+        raise TileLoom::Invalid.new("The layout has no element “#{unknown.first}”.") if unknown.any?
+      end
+
+      # The block gives the elements as they are to be, from how they are once nobody else can change them.
+      def change(label, made: nil)
+        BookChanges.new(book).apply_to_fresh(label: label) do
+          @design = nil
+          {ROLES.fetch(@role) => {"elements" => yield}}
+        end
+        json(Presenter.book(book.reload).merge({"made" => made&.map { |element| element["id"] }}.compact))
+      end
+
+      def new_element(entry, made)
+        TileLoom::Layout::NewElement.make(entry["kind"].to_s, TileLoom::Geometry::Box.at(*entry["box"].map(&:to_f)), page: design.page,
+          taken: (elements + made).map { |element| element["id"] }, settings: entry["settings"].to_h, role: @role)
+      end
+    end
+  end
+end

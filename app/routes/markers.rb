@@ -1,0 +1,26 @@
+# frozen_string_literal: true
+
+module App
+  module Routes
+    # The drawings for point markers: the shipped ones, and a book's own.
+    class Markers < Base
+      # With a picture each.
+      get "/api/markers" do
+        cache_control :private, max_age: 3600
+        json(TileLoom::Ground::MarkerSet.shipped.map { |name| {"id" => name, "title" => name.tr("-", " "), "svg" => TileLoom::Ground::MarkerSet.drawing(name).to_svg} })
+      end
+
+      # An SVG file becomes a marker of the book: only its shapes are taken, the rest is told.
+      post "/api/books/:book_id/markers" do
+        upload = uploaded_file
+        drawing = TileLoom::Artwork::SvgReader.read(upload[:tempfile].read(TileLoom::Artwork::SvgReader::LARGEST_BYTES + 1), name: upload[:name])
+        own = book.markers || []
+        id = TileLoom::Book::Starter.id_for(File.basename(upload[:name], ".*"), own.map { |marker| marker["id"] } + TileLoom::Ground::MarkerSet.shipped)
+        marker = {"id" => id, "title" => File.basename(upload[:name], ".*")[0, 200], "svg" => drawing.to_svg}
+        BookChanges.new(book).apply({"markers" => own + [marker]}, label: "Marker #{marker["title"]}")
+        status 201
+        json({"id" => id, "left_out" => drawing.left_out, "book" => Presenter.book(book.reload)})
+      end
+    end
+  end
+end

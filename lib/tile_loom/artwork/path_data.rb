@@ -1,0 +1,142 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Artwork
+    # The "d" of an SVG path (SVG 1.1, 8.3) as flat runs [x, y, …]; curves become chords.
+    class PathData
+      NUMBER = /[-+]?(?:\d+\.?\d*|\.\d+)(?:[eE][-+]?\d+)?/
+      TOKEN = /[MmLlHhVvCcSsQqTtAaZz]|#{NUMBER}/
+      # How many numbers each command takes.
+      ARITY = {"M" => 2, "L" => 2, "H" => 1, "V" => 1, "C" => 6, "S" => 4, "Q" => 4, "T" => 2, "A" => 7, "Z" => 0}.freeze
+      CHORDS = 16
+
+      Run = Struct.new(:coordinates, :closed)
+
+      def self.runs(text) = new(text).runs
+
+      def initialize(text)
+        @tokens = split(text.to_s)
+        @runs = []
+        @x = @y = @start_x = @start_y = 0.0
+        @control = nil
+      end
+
+      # Runs with whether each was closed; Invalid for data that do not read.
+      def runs
+        take until @tokens.empty?
+        @runs.select { |run| run.coordinates.length >= 4 }
+      end
+
+      private
+
+      # An arc's two flags may be written without a space between them.
+      def split(text)
+        separated = text.gsub(/[Aa][^MmLlHhVvCcSsQqTtAaZz]*/) do |arc|
+          arc[0] + " " + arc[1..].gsub(/(#{NUMBER}[\s,]+#{NUMBER}[\s,]+#{NUMBER}[\s,]+)([01])[\s,]*([01])[\s,]*/o, '\1 \2 \3 ')
+        end
+        raise Invalid.new("A path of the drawing does not read.") unless separated.gsub(TOKEN, "").match?(/\A[\s,]*\z/)
+        separated.scan(TOKEN)
+      end
+
+      def take
+        command = @tokens.first.match?(/[A-Za-z]/) ? @tokens.shift : @repeat
+        raise Invalid.new("A path of the drawing starts without a command.") unless command
+        # Further pairs after a move are lines.
+        @repeat = {"M" => "L", "m" => "l"}.fetch(command, command)
+        numbers = @tokens.shift(ARITY.fetch(command.upcase)).map { |token| Float(token, exception: false) }
+        raise Invalid.new("A path of the drawing ends in the middle.") if numbers.length < ARITY.fetch(command.upcase) || numbers.any?(&:nil?)
+        draw(command.upcase, numbers, command == command.downcase)
+      end
+
+      def draw(command, numbers, relative)
+        numbers = absolute(command, numbers) if relative
+        case command
+        when "M" then move(*numbers)
+        when "L" then line(*numbers)
+        when "H" then line(numbers[0], @y)
+        when "V" then line(@x, numbers[0])
+        when "C" then cubic(*numbers)
+        when "S" then cubic(*mirrored("C"), *numbers)
+        when "Q" then quadratic(*numbers)
+        when "T" then quadratic(*mirrored("Q"), *numbers)
+        when "A" then arc(*numbers)
+        when "Z" then close
+        end
+        @last = command
+      end
+
+      def absolute(command, numbers)
+        case command
+        when "H" then [numbers[0] + @x]
+        when "V" then [numbers[0] + @y]
+        when "A" then [*numbers.first(5), numbers[5] + @x, numbers[6] + @y]
+        else numbers.each_slice(2).flat_map { |x, y| [x + @x, y + @y] }
+        end
+      end
+
+      def move(x, y)
+        @x, @y, @start_x, @start_y = x, y, x, y
+        @runs << Run.new([x, y], false)
+      end
+
+      def line(x, y)
+        move(@start_x, @start_y) if @runs.empty? || @runs.last.closed
+        @runs.last.coordinates.push(x, y)
+        @x, @y = x, y
+      end
+
+      def close
+        return if @runs.empty?
+        @runs.last.closed = true
+        @x, @y = @start_x, @start_y
+      end
+
+      # The control point of the curve before, mirrored about where it ended.
+      def mirrored(kind)
+        curve = {"C" => %w[C S], "Q" => %w[Q T]}.fetch(kind).include?(@last)
+        curve ? [2 * @x - @control[0], 2 * @y - @control[1]] : [@x, @y]
+      end
+
+      def cubic(x1, y1, x2, y2, x, y)
+        ox, oy = @x, @y
+        (1..CHORDS).each do |step|
+          t = step / CHORDS.to_f
+          u = 1 - t
+          line(u**3 * ox + 3 * u * u * t * x1 + 3 * u * t * t * x2 + t**3 * x, u**3 * oy + 3 * u * u * t * y1 + 3 * u * t * t * y2 + t**3 * y)
+        end
+        @control = [x2, y2]
+      end
+
+      def quadratic(x1, y1, x, y)
+        cubic(@x + 2 * (x1 - @x) / 3, @y + 2 * (y1 - @y) / 3, x + 2 * (x1 - x) / 3, y + 2 * (y1 - y) / 3, x, y)
+        @control = [x1, y1]
+      end
+
+      # End points to centre, as in SVG 1.1, appendix F.6.5.
+      def arc(rx, ry, turn_deg, large, sweep, x, y)
+        rx, ry = rx.abs, ry.abs
+        return line(x, y) if rx.zero? || ry.zero? || (x == @x && y == @y)
+        phi = turn_deg * Math::PI / 180
+        cos, sin = Math.cos(phi), Math.sin(phi)
+        dx, dy = (@x - x) / 2, (@y - y) / 2
+        x1, y1 = cos * dx + sin * dy, cos * dy - sin * dx
+        grown = Math.sqrt([(x1 / rx)**2 + (y1 / ry)**2, 1].max)
+        rx, ry = rx * grown, ry * grown
+        root = Math.sqrt([(rx * rx * ry * ry - rx * rx * y1 * y1 - ry * ry * x1 * x1) / (rx * rx * y1 * y1 + ry * ry * x1 * x1), 0].max)
+        root = -root if (large == 1) == (sweep == 1)
+        cx, cy = root * rx * y1 / ry, -root * ry * x1 / rx
+        from = Math.atan2((y1 - cy) / ry, (x1 - cx) / rx)
+        by = Math.atan2((-y1 - cy) / ry, (-x1 - cx) / rx) - from
+        by -= 2 * Math::PI if sweep.zero? && by.positive?
+        by += 2 * Math::PI if sweep == 1 && by.negative?
+        middle_x, middle_y = cos * cx - sin * cy + (@x + x) / 2, sin * cx + cos * cy + (@y + y) / 2
+        steps = [(by.abs / (2 * Math::PI) * 64).ceil, 2].max
+        (1..steps).each do |step|
+          angle = from + by * step / steps
+          px, py = rx * Math.cos(angle), ry * Math.sin(angle)
+          (step == steps) ? line(x, y) : line(cos * px - sin * py + middle_x, sin * px + cos * py + middle_y)
+        end
+      end
+    end
+  end
+end

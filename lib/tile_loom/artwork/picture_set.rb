@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Artwork
+    # The pictures that a book carries.
+    class PictureSet
+      # Pictures of the same bytes are read once in a process.
+      READINGS = Book::Readings.new(12)
+
+      # own: the "pictures" of a book document; enclosures: where their bytes are.
+      def initialize(own = [], enclosures: Book::Enclosures.none)
+        @own = own.to_h { |entry| [entry["id"], entry] }
+        @enclosures = enclosures
+        @read = {}
+      end
+
+      # A Raster; Invalid for an id that the book does not have.
+      def picture(id, path: nil)
+        entry = @own[id] or raise Invalid.new("There is no picture “#{id}” in this book; bring it in first.", path: path)
+        @read[id] ||= READINGS.fetch(entry["content"]) { Raster.new(@enclosures.bytes(entry), name: "The picture “#{entry["title"]}”") }
+      end
+
+      # The Raster of a SHA-256 that a page of this book names.
+      def of_content(content) = @own.keys.lazy.map { |id| picture(id) }.find { |raster| raster.content == content }
+    end
+  end
+end

@@ -1,0 +1,81 @@
+# frozen_string_literal: true
+
+require "vips"
+
+module TileLoom
+  module Artwork
+    # A picture of pixels, PNG or JPEG, as a book carries it.
+    class Raster
+      MEDIA = {"\x89PNG\r\n\x1a\n".b => "image/png", "\xff\xd8\xff".b => "image/jpeg"}.freeze
+      # More pixels than this are refused before any is read: they would fill the memory.
+      MOST_PIXELS = 64_000_000
+      LONGEST_SIDE = 20_000
+
+      attr_reader :bytes, :name
+
+      # bytes: of the file; name: for what is said of it. Invalid for what is no such picture.
+      def initialize(bytes, name: "The picture")
+        @bytes, @name = bytes.b, name
+        refuse("is neither PNG nor JPEG") unless media
+        refuse("is #{grouped(width_px)} × #{grouped(height_px)} pixels, more than the #{MOST_PIXELS / 1_000_000} million that a page can use; save it smaller") if width_px * height_px > MOST_PIXELS
+        refuse("is #{grouped(width_px)} × #{grouped(height_px)} pixels; a side may have at most #{grouped(LONGEST_SIDE)}") if [width_px, height_px].max > LONGEST_SIDE
+      end
+
+      def media = MEDIA.find { |start, _| @bytes.start_with?(start) }&.last
+
+      def content = @content ||= Book::Enclosures.content_of(@bytes)
+
+      def width_px = image.width
+
+      def height_px = image.height
+
+      # The same picture as it is kept: upright, in a colour space that prints, every pixel read once to
+      # know that all are there. What needs no change keeps its bytes.
+      def settled
+        whole = Vips::Image.new_from_buffer(@bytes, "", fail_on: :error)
+        whole.avg
+        return self if upright? && plain?
+        turned = whole.autorot.colourspace(:srgb).cast(:uchar)
+        self.class.new((media == "image/jpeg") ? turned.jpegsave_buffer(Q: 92, strip: true) : turned.pngsave_buffer(strip: true), name: @name)
+      rescue Vips::Error
+        refuse("is damaged: not all of it reads")
+      end
+
+      # Its pixels for print: [samples of the colours, how many colours, samples of the opacity or nil], a
+      # byte each, row by row.
+      def samples
+        picture = image.colourspace((image.bands < 3) ? :"b-w" : :srgb).cast(:uchar)
+        alpha = picture.has_alpha? ? picture[picture.bands - 1] : nil
+        colours = alpha ? picture.extract_band(0, n: picture.bands - 1) : picture
+        [colours.write_to_memory, colours.bands, alpha&.write_to_memory]
+      end
+
+      # JPEG data that PDF takes as it is (ISO 32000-2, DCTDecode): how many colours, or nil.
+      def jpeg_colours = (media == "image/jpeg") ? image.bands : nil
+
+      # A smaller one, at most so many pixels on its longer side, for small pictures of a page.
+      def reduced(most)
+        return self if [width_px, height_px].max <= most
+        small = Vips::Image.thumbnail_buffer(@bytes, most, height: most)
+        self.class.new(small.has_alpha? ? small.pngsave_buffer(strip: true) : small.jpegsave_buffer(Q: 80, strip: true), name: @name)
+      end
+
+      private
+
+      def refuse(what) = raise(Invalid.new("#{@name} #{what}."))
+
+      def grouped(number) = Units::Number.grouped(number)
+
+      # Only the head is read until pixels are asked for.
+      def image
+        @image ||= Vips::Image.new_from_buffer(@bytes, "")
+      rescue Vips::Error
+        refuse("is damaged: it does not read as #{(media == "image/png") ? "PNG" : "JPEG"}")
+      end
+
+      def upright? = !image.get_fields.include?("orientation") || image.get("orientation") == 1
+
+      def plain? = (media == "image/png") || [1, 3].include?(image.bands)
+    end
+  end
+end

@@ -1,0 +1,33 @@
+# frozen_string_literal: true
+
+require "zlib"
+
+module TileLoom
+  module Output
+    module Pdf
+      # A picture as an image of the file (ISO 32000-2, 8.9.5): JPEG data as they are, other pixels
+      # compressed without loss, the opacity as a soft mask.
+      class Image
+        SPACES = {1 => :DeviceGray, 3 => :DeviceRGB}.freeze
+
+        # raster: Artwork::Raster.
+        def initialize(raster) = @raster = raster
+
+        # The object's reference.
+        def write(file) = @raster.jpeg_colours ? jpeg(file) : pixels(file)
+
+        private
+
+        def head(colours) = {Type: :XObject, Subtype: :Image, Width: @raster.width_px, Height: @raster.height_px, ColorSpace: SPACES.fetch(colours), BitsPerComponent: 8, Interpolate: false}
+
+        def jpeg(file) = file.add(head(@raster.jpeg_colours).merge(Filter: :DCTDecode), stream: @raster.bytes)
+
+        def pixels(file)
+          colours, count, opacity = @raster.samples
+          mask = opacity && file.add(head(1), stream: Zlib::Deflate.deflate(opacity, 6))
+          file.add(head(count).merge(mask ? {SMask: mask} : {}), stream: Zlib::Deflate.deflate(colours, 6))
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Reference
+    # How accurate the way from one reference to another is at a place, by what PROJ's database says of
+    # the operation that it would use with the grids that are here.
+    class Accuracy
+      # Metres beyond which a reader should be told.
+      NOTEWORTHY_M = 2.0
+
+      # box: [west, south, east, north] in degrees of the ground.
+      def initialize(from, to, box)
+        @from, @to, @box = from, to, box
+      end
+
+      # Metres; 0 where the datum does not change; nil where only a rough way is known, or none is stated.
+      def metres
+        return 0.0 if same_datum?
+        return @metres if defined?(@metres)
+        @metres = operation.then { |found| (found.nil? || found.ballpark_transformation? || found.accuracy.negative?) ? nil : found.accuracy }
+      end
+
+      # A warning, or nil when all is well.
+      def warning
+        return "There is no accurate way from #{@from.datum} to #{@to.datum} here: PROJ knows only a rough one, which may be off by hundreds of metres. Compare with a known place." if metres.nil?
+        "The way from #{@from.datum} to #{@to.datum} is accurate to #{Units::Number.plain(metres, decimals: 1)} m only." if metres > NOTEWORTHY_M
+      end
+
+      private
+
+      def same_datum? = @from.datum == @to.datum
+
+      def operation
+        factory = Proj::OperationFactoryContext.new(Proj::Context.current)
+        factory.set_area_of_interest(*@box)
+        factory.grid_availability = :PROJ_GRID_AVAILABILITY_DISCARD_OPERATION_IF_MISSING_GRID
+        factory.spatial_criterion = :PROJ_SPATIAL_CRITERION_PARTIAL_INTERSECTION
+        list = factory.create_operations(@from.geographic.proj_object, @to.geographic.proj_object)
+        list.count.positive? ? list[0] : nil
+      rescue Proj::Error
+        nil
+      end
+    end
+  end
+end

@@ -1,0 +1,8 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Scene
+    # An area to clip to: rings as flat [x, y, …] in page millimetres, inside by the even-odd rule.
+    Outline = Struct.new(:runs, keyword_init: true)
+  end
+end

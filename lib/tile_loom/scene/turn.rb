@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Scene
+    # Nodes turned clockwise about a point of the page, as new nodes.
+    class Turn
+      # angle_deg: clockwise, as it looks on the page (y down).
+      def initialize(angle_deg, x, y)
+        @angle_deg = angle_deg
+        @map = Geometry::Affine.turn(angle_deg, x, y)
+      end
+
+      def nodes(list) = list.map { |node| node(node) }
+
+      private
+
+      def node(node)
+        case node
+        when Path then with(node, runs: node.runs.map { |run| @map.map(run) })
+        when Text, Image then placed(node)
+        when Group then with(node, children: nodes(node.children), clip: clip(node.clip))
+        else node
+        end
+      end
+
+      def placed(node)
+        x, y = @map.point(node.x, node.y)
+        with(node, x: x, y: y, rotation_deg: node.rotation_deg + @angle_deg)
+      end
+
+      def with(node, **values) = node.class.new(**node.to_h, **values)
+
+      def clip(area)
+        return nil unless area
+        Outline.new(runs: (area.is_a?(Outline) ? area.runs : [area.corners]).map { |run| @map.map(run) })
+      end
+    end
+  end
+end

@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Sheet
+    # Composes the key sheet: the page that shows the whole index. Its scale, north and coordinates are
+    # those of its key frame.
+    class KeyComposer < Composer
+      NAME = "Key"
+
+      def initialize(book:, source:, count:, **options) = super(book: book, source: source, cell: nil, count: count, **options)
+
+      def layout = book.key_layout
+
+      def page = layout.page
+
+      def view = @view ||= layout.key_frame.then { |frame| frame.map(self, frame.box(page)).view }
+
+      def live_values = KeyValues.new(self)
+
+      def name = NAME
+
+      def title = NAME
+
+      def neighbours = {}
+    end
+  end
+end

@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Type
+    # The typefaces of a book: those that ship, and its own.
+    class FaceSet
+      # Own faces are read once in a process, whatever book names them.
+      READINGS = Book::Readings.new(24)
+
+      # own: the "faces" of a book document; enclosures: where their bytes are.
+      def initialize(own = [], enclosures: Book::Enclosures.none)
+        @own = own.to_h { |entry| [entry["id"], entry] }
+        @enclosures = enclosures
+        @read = {}
+      end
+
+      # A Face; Invalid for a key that is neither shipped nor the book's own.
+      def face(key)
+        key = key.to_s
+        return Library.face(key) unless @own.key?(key)
+        @read[key] ||= READINGS.fetch([key, @own[key]["content"] || @own[key].hash]) { FontFile.new(@enclosures.bytes(@own[key]), name: @own[key]["title"]).face(key) }
+      end
+
+      def keys = Library.keys + @own.keys
+
+      # All faces, the shipped ones first.
+      def all = keys.map { |key| face(key) }
+    end
+  end
+end

@@ -1,0 +1,67 @@
+# frozen_string_literal: true
+
+require "ttfunk"
+
+module TileLoom
+  module Type
+    # A font file (TrueType or OpenType) that somebody brings in: is it one, may it be embedded, what is it?
+    class FontFile
+      LARGEST_BYTES = 20 * 1024 * 1024
+      # First four bytes of fonts that are read, and of what is refused by its name.
+      READ = ["\x00\x01\x00\x00".b, "true".b, "OTTO".b].freeze
+      OTHERS = {"ttcf" => "a collection of several faces; bring in one face of it as TTF or OTF", "wOFF" => "a web font; bring in its TTF or OTF", "wOF2" => "a web font; bring in its TTF or OTF"}.freeze
+      # OpenType, OS/2 table, fsType: the lowest four bits say what its licence lets one do; 2 alone is
+      # "must not be embedded".
+      RESTRICTED = 0x0002
+      USAGE = 0x000f
+      TABLES = %w[cmap head hhea hmtx maxp name].freeze
+
+      # bytes: of the whole file; name: for what is said of it.
+      def initialize(bytes, name:)
+        @bytes, @name = bytes.b, name
+        check
+      rescue Invalid
+        raise
+      rescue
+        # Broken tables show as errors of whatever kind, wherever they are read.
+        refuse("is a broken font: it does not read to its end")
+      end
+
+      # A Face under a key of the book.
+      def face(key)
+        Face.new(key, family, weight, italic? ? "italic" : "normal", nil, bytes: @bytes, css_family: "Loom own #{Book::Enclosures.content_of(@bytes)[0, 12]}")
+      end
+
+      def family = naming(16) || naming(1) || @name
+
+      def title = [family, naming(17) || naming(2)].compact.join(" ")
+
+      def weight = font.os2.exists? ? font.os2.weight_class.clamp(1, 1000) : 400
+
+      def italic? = font.header.mac_style.anybits?(2) || (font.postscript.exists? && font.postscript.italic_angle.to_i != 0)
+
+      private
+
+      def refuse(what) = raise(Invalid.new("#{@name} #{what}."))
+
+      def check
+        refuse("is larger than #{LARGEST_BYTES / 1024 / 1024} MB") if @bytes.bytesize > LARGEST_BYTES
+        refuse("is #{OTHERS[@bytes[0, 4]]}") if OTHERS.key?(@bytes[0, 4])
+        refuse("is no font; bring in a TTF or OTF file") unless READ.include?(@bytes[0, 4])
+        missing = TABLES.reject { |table| font.directory.tables.key?(table) }
+        refuse("is a broken font: it lacks #{missing.join(", ")}") if missing.any?
+        refuse("says nothing of characters that could be set (it has no Unicode map)") if font.cmap.unicode.empty?
+        refuse("has no outlines that can be printed") unless font.directory.tables.key?("glyf") || font.directory.tables.key?("CFF ")
+        refuse("may not be embedded: its maker forbids that (OS/2 fsType)") if font.os2.exists? && (font.os2.type & USAGE) == RESTRICTED
+        refuse("is a broken font: its letters have no width") unless %w[n A 0].any? { |letter| face("trial").width_mm(letter, 10) > 0 }
+      end
+
+      def font = @font ||= TTFunk::File.new(@bytes)
+
+      def naming(id)
+        text = font.name.strings[id]&.find { |string| string.to_s.strip != "" }
+        text && text.to_s.dup.force_encoding(Encoding::UTF_8).scrub("").delete("\u0000").strip[0, 100].then { |clean| clean.empty? ? nil : clean }
+      end
+    end
+  end
+end

@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Weave
+    # How the features of a layer fall on the cells: on none, whole on one, on several, or cut by an edge
+    # wherever they appear.
+    class FeatureCover
+      # Features on no cell; cut everywhere; on more than one: as Ground::Feature lists.
+      attr_reader :missing, :cut, :several, :count
+
+      def initialize(cells, features)
+        @shapes = cells.map { |cell| cell.ground.shape }
+        @tree = ::Geos::STRtree.new(10)
+        @shapes.each_with_index { |shape, index| @tree.insert(shape, index) }
+        @missing, @cut, @several, @count = [], [], [], features.length
+        features.each { |feature| sort(feature) }
+      end
+
+      private
+
+      def sort(feature)
+        shape = Geometry::Geos.read(feature.wkb)
+        return if shape.empty?
+        cells = @shapes.empty? ? [] : @tree.query(shape).sort.map { |index| @shapes[index] }.select { |cell| cell.intersects?(shape) }
+        return @missing << feature if cells.empty?
+        @several << feature if cells.length > 1
+        @cut << feature if cells.none? { |cell| cell.covers?(shape) }
+      end
+    end
+  end
+end

@@ -1,0 +1,135 @@
+# frozen_string_literal: true
+
+require "app_helper"
+
+RSpec.describe App::Routes::Cells do
+  before { empty_database }
+
+  let(:book) { kept_book }
+
+  def rows = App::Book.find(book.id).index.rows
+
+  def cell(name) = rows.find { |row| row["name"] == name }
+
+  def deed(what, names = [], **more)
+    send_json(:post, "/api/books/#{book.id}/cells", {do: what, numbers: Array(names).map { |name| cell(name)["number"] }, **more}).then { answer }
+  end
+
+  def undo = App::BookChanges.new(App::Book.find(book.id)).undo
+
+  def change(patch) = App::BookChanges.new(App::Book.find(book.id)).apply(patch, label: "x")
+
+  it "moves, turns and scales cells by hand, pins them with it, and undoes each exactly" do
+    before = rows
+    at = cell("B1")
+    deed("move", "B1", dx: 30.5, dy: -10)
+    expect(cell("B1")).to include("centre_x" => at["centre_x"] + 30.5, "centre_y" => at["centre_y"] - 10, "pinned" => true, "moved" => true)
+    deed("turn", %w[B1 C1], turn_deg: 12.5)
+    expect([cell("B1"), cell("C1")].map { |row| row["rotation_deg"] }).to eq([12.5, 12.5])
+    deed("scale", "B1", scale: 1250)
+    expect(cell("B1")).to include("scale" => 1250, "width" => at["width"] / 2)
+    3.times { undo }
+    expect(rows).to eq(before)
+  end
+
+  it "adds, removes, renames, splits and orders, with numbers without gaps and names of their own" do
+    names = rows.map { |row| row["name"] }
+    deed("add", x: cell("B1")["centre_x"] + 50, y: cell("B1")["centre_y"])
+    expect(rows.last).to include("name" => "B1a", "number" => 7, "scale" => 2500, "pinned" => true)
+    deed("remove", "B1")
+    expect(rows.map { |row| row["number"] }).to eq([*1..6])
+    deed("rename", "B1a", name: "Summit")
+    expect(deed("rename", "Summit", name: "a1")["message"]).to match(/Sheet 1 is called “A1” already/)
+    deed("place", "Summit", place: 2)
+    expect(rows.map { |row| row["name"] }.first(3)).to eq(["A1", "Summit", "C1"])
+    change({"index" => {"overlap_mm" => 6}})
+    expect(rows.map { |row| row["name"] }.first(3)).to eq(["A1", "Summit", "C1"])
+    undo
+    deed("split", "A1", scale: 1250)
+    expect(rows.map { |row| row["name"] }.first(5)).to eq(%w[A1-1 A1-2 A1-3 A1-4 Summit])
+    expect(deed("split", "C1", scale: 5000)["message"]).to match(/take a larger scale than its own/)
+    5.times { undo }
+    expect(rows.map { |row| row["name"] }).to eq(names)
+    expect(deed("remove", [])["message"]).to match(/Pick at least one cell/)
+    expect(deed("fly")["message"]).to match(/must be one of/)
+    expect(deed("move", "A1", dx: "far", dy: 0)["message"]).to match(/“dx” must be a number/)
+  end
+
+  it "keeps pinned cells and names when the index is woven again, and says what comes and goes before" do
+    deed("move", "B1", dx: 40, dy: 0)
+    pinned = cell("B1")
+    send_json(:post, "/api/books/#{book.id}/weave", {patch: {index: {overlap_mm: 20}}})
+    expect(answer).to include("come" => be_an(Array), "go" => [], "stay" => 6)
+    change({"index" => {"overlap_mm" => 20}})
+    expect(cell("B1").except("number")).to eq(pinned.except("number"))
+    expect(rows.map { |row| row["name"] }).to include("A1", "C1", "A2", "B2", "C2")
+    deed("pin", "B1", on: false)
+    change({"index" => {"overlap_mm" => 21}})
+    expect(rows.map { |row| row["moved"] }.uniq).to eq([false])
+  end
+
+  it "names all anew only when told to, showing old and new; and takes another order without touching the cells" do
+    deed("rename", "A1", name: "Summit")
+    places = rows.map { |row| row.values_at("centre_x", "centre_y") }.sort
+    change({"index" => {"room" => "1 m"}})
+    expect(rows.first["name"]).to eq("Summit")
+    send_json(:post, "/api/books/#{book.id}/names", {patch: {index: {naming: {kind: "numbers", digits: 2}}}})
+    expect(answer.first(2)).to eq([{"number" => 1, "old" => "Summit", "new" => "01"}, {"number" => 2, "old" => "B1", "new" => "02"}])
+    undo
+    change({"index" => {"naming" => {"kind" => "numbers", "digits" => 2}}})
+    expect(rows.map { |row| row["name"] }).to eq(%w[01 02 03 04 05 06])
+    expect(rows.map { |row| row.values_at("centre_x", "centre_y") }.sort).to eq(places)
+    change({"index" => {"order" => {"kind" => "rows_back_forth"}}})
+    expect(rows.map { |row| row["name"] }).to eq(%w[01 02 03 06 05 04])
+    2.times { undo }
+    expect(rows.map { |row| row["name"] }).to eq(%w[Summit B1 C1 A2 B2 C2])
+    send_json(:post, "/api/books/#{book.id}/names/anew", {})
+    expect(rows.first["name"]).to eq("A1")
+  end
+
+  # The area is 2 km by 1 km in six cells; without B1 a piece of it is missing.
+  it "proves what is covered: pieces, overlap, almost empty sheets, features that are cut or missing" do
+    ask("/api/books/#{book.id}/cover")
+    expect(answer).to include("left_out_m2" => 0.0, "pieces" => [], "almost_empty" => [])
+    total = rows.sum { |row| row["width"] * row["height"] }
+    deed("remove", "B1")
+    ask("/api/books/#{book.id}/cover")
+    piece = answer["pieces"].first
+    expect([answer["pieces"].length, piece["m2"]]).to match([1, be_within(1).of(answer["left_out_m2"])])
+    expect(answer["overlap_m2"]).to be_between(0, total)
+    ask("/api/books/#{book.id}/cover/dams")
+    expect(answer["count"]).to eq(answer["missing"]["count"] + App::Book.find(book.id).source.features("dams", nil).count { |dam| rows.any? { |row| TileLoom::Geometry::Geos.polygon(App::Cell.core_of(row).ground.corners).intersects?(TileLoom::Geometry::Geos.read(dam.wkb)) } })
+  end
+
+  App::CellFile::FORMATS.each do |format|
+    it "goes out as #{format} and comes in again with names, places, scales and turns" do
+      deed("move", "B1", dx: 30, dy: 5)
+      deed("turn", "B1", turn_deg: 10)
+      before = rows
+      ask("/api/books/#{book.id}/cells/file?format=#{format}")
+      expect(last_response.status).to eq(200), last_response.body[0, 300]
+      bytes = last_response.body
+      deed("remove", %w[A1 B1])
+      file = Rack::Test::UploadedFile.new(StringIO.new(bytes), "application/octet-stream", original_filename: "cells#{App::VectorFile::FORMATS[format][1]}")
+      post("/api/books/#{book.id}/cells/file", {"file" => file}, "HTTP_HOST" => "localhost")
+      expect(last_response.status).to eq(200), last_response.body[0, 300]
+      expect(rows.map { |row| row["name"] }).to eq(before.map { |row| row["name"] })
+      before.zip(rows).each { |one, other| %w[centre_x centre_y width rotation_deg scale].each { |key| expect(other[key]).to be_within(1e-5).of(one[key]) } }
+    end
+  end
+
+  it "refuses a file of cells with a name twice, or without a scale" do
+    ring = [[402_000, 6_528_000], [402_100, 6_528_000], [402_100, 6_528_100], [402_000, 6_528_000]]
+    feature = ->(properties) { {"type" => "Feature", "properties" => properties, "geometry" => {"type" => "Polygon", "coordinates" => [ring]}} }
+    send = lambda do |*list|
+      text = JSON.generate("type" => "FeatureCollection", "crs" => {"type" => "name", "properties" => {"name" => "EPSG:25829"}}, "features" => list.map(&feature))
+      post("/api/books/#{book.id}/cells/file", {"file" => Rack::Test::UploadedFile.new(StringIO.new(text), "application/json", original_filename: "cells.geojson")}, "HTTP_HOST" => "localhost")
+      answer["message"]
+    end
+    before = rows
+    expect(send[{"name" => "A", "scale" => 1000}, {"name" => "a", "scale" => 1000}]).to match(/“A” stands 2 times/)
+    expect(send[{"name" => "A"}]).to match(/has no scale/)
+    expect(send[{"scale" => 1000}]).to match(/has no name/)
+    expect(rows).to eq(before)
+  end
+end

@@ -1,0 +1,122 @@
+# frozen_string_literal: true
+
+require "app_helper"
+
+RSpec.describe App::ReferenceChange do
+  before { empty_database }
+
+  let(:book) { kept_book }
+
+  def work = Delayed::Worker.new(quiet: true, exit_on_complete: true).start
+
+  def fresh = App::Book.find(book.id)
+
+  def change_to(definition)
+    send_json(:post, "/api/books/#{book.id}/reference", {definition: definition})
+    work
+  end
+
+  def corners = fresh.index.cells.map { |cell| cell.to_core.ground.corners }
+
+  def shapes(key) = fresh.source.features(key, nil).map { |feature| TileLoom::Geometry::Wkb.each_run(feature.wkb).first[1] }
+
+  # PROJ's own program as the independent path.
+  def cs2cs(from, to, places)
+    outside("cs2cs", "-f", "%.4f", from, to, input: places.map { |x, y| format("%.6f %.6f\n", x, y) }.join).lines.map { |row| row.split.first(2).map(&:to_f) }
+  end
+
+  it "takes all features there, the cells with them, and back with undo" do
+    before = [shapes("dams"), corners, fresh.settings]
+    change_to("EPSG:27700")
+    expect(fresh.reference).to eq("EPSG:27700")
+    theirs = cs2cs("EPSG:25829", "EPSG:27700", before[0])
+    shapes("dams").zip(theirs) { |ours, (x, y)| expect(Math.hypot(ours[0] - x, ours[1] - y)).to be < 0.001 }
+    middles = ->(all) { all.map { |ring| [ring.each_slice(2).sum { |x, _| x } / 4, ring.each_slice(2).sum { |_, y| y } / 4] } }
+    middles[corners].zip(cs2cs("EPSG:25829", "EPSG:27700", middles[before[1]])) { |ours, (x, y)| expect(Math.hypot(ours[0] - x, ours[1] - y)).to be < 0.001 }
+    expect(fresh.index.cells.pluck(:name)).to eq(book.index.cells.pluck(:name))
+    expect(App::Layer.find_by!(key: "dams").extent.to_a).not_to eq([402_050.0, 6_528_500.0, 403_950.0, 6_528_500.0])
+    after = [shapes("dams"), corners, fresh.settings]
+    send_json(:post, "/api/books/#{book.id}/undo", {})
+    expect(answer["reprojection"]).to include("total" => 21)
+    work
+    expect([shapes("dams"), corners, fresh.settings]).to eq(before)
+    send_json(:post, "/api/books/#{book.id}/redo", {})
+    work
+    expect([shapes("dams"), corners, fresh.settings]).to eq(after)
+  end
+
+  it "takes a drawn study area along" do
+    App::BookChanges.new(book).apply({"index" => {"area" => [{"polygon" => [[402_000, 6_528_000], [403_000, 6_528_000], [403_000, 6_528_500]]}]}}, label: "Draw")
+    area = fresh.document.study_area(fresh.source).ground_m2(fresh.document.crs)
+    change_to("EPSG:3035")
+    expect(fresh.document.study_area(fresh.source).ground_m2(fresh.document.crs)).to be_within(area * 1e-6).of(area)
+    expect(fresh.index.cells.count).to be > 0
+  end
+
+  it "refuses what cannot be, and changes nothing" do
+    change_to("EPSG:4326")
+    expect([last_response.status, answer["message"]]).to match([422, /counts in degrees/])
+    change_to("EPSG:25829")
+    expect(answer["message"]).to match(/drawn in ETRS89 .* already/)
+    change_to("+proj=gnom +lat_0=-58 +lon_0=170 +ellps=GRS80 +units=m")
+    expect([fresh.reference, App::Reprojection.last.state]).to eq(["EPSG:25829", "failed"])
+    expect(App::Reprojection.last.reason).to match(/Feature 1 of Area lies outside what/)
+    expect(App::ReprojectedShape.count).to eq(0)
+    expect { App::BookChanges.new(book.reload).apply({"reference" => "EPSG:27700"}, label: "x") }.to invalid(/changed by choosing another/)
+  end
+
+  it "lets nothing else change meanwhile, and leaves all as it was when stopped" do
+    before = [shapes("dams"), fresh.settings]
+    send_json(:post, "/api/books/#{book.id}/reference", {definition: "EPSG:27700"})
+    expect(answer["reprojection"]).to include("name" => "OSGB36 / British National Grid", "done" => 0, "total" => 21)
+    send_json(:patch, "/api/books/#{book.id}", {label: "x", patch: {title: "y"}})
+    expect(answer["message"]).to match(/is being changed; wait for it, or stop it/)
+    send_json(:post, "/api/books/#{book.id}/reference", {definition: "EPSG:3035"})
+    expect(last_response.status).to eq(422)
+    send_json(:post, "/api/books/#{book.id}/reference/stop", {})
+    work
+    expect([shapes("dams"), fresh.settings]).to eq(before)
+  end
+
+  describe "a look at a reference" do
+    def look(body) = send_json(:post, "/api/books/#{book.id}/reference/look", body).then { answer }
+
+    it "says what it does to lengths, areas and north here, and draws the graticule" do
+      found = look({definition: "EPSG:3857"})
+      expect(found["words"]).to match([/A kilometre on the ground prints .* too long/, /Areas print .* % too large/, /Grid north is true north/])
+      expect(found["warnings"]).to include(/off by more than 1 in 1,000/)
+      expect(found["picture"]).to start_with("<svg").and include("°")
+      expect(found["parameters"].map { |parameter| parameter["name"] }).to include("False easting")
+    end
+
+    it "tunes one, keeps it under a name, and draws the book in it" do
+      found = look({definition: "EPSG:25829", tune: {values: {"Longitude of natural origin" => -10.7, "Scale factor at natural origin" => 1}, unit: "m", name: "Moss grid"}})
+      expect(found).to include("name" => "Moss grid", "code" => nil)
+      expect(found["words"].first).to match(/true|0\.0\d m/)
+      send_json(:post, "/api/references/kept", {name: "Moss grid", definition: found["definition"]})
+      expect(answer.map { |row| row["name"] }).to eq(["Moss grid"])
+      change_to(found["definition"])
+      expect(TileLoom::Reference::Crs.find(fresh.reference).name).to eq("Moss grid")
+      ask("/api/books/#{book.id}/sheets/1.svg")
+      expect(last_response.status).to eq(200)
+    end
+
+    it "warns of a datum without an accurate way" do
+      rough = look({definition: "+proj=utm +zone=29 +ellps=clrk66"})
+      expect(rough["warnings"]).to include(/There is no accurate way from/)
+    end
+
+    it "says what is wrong with a definition, and which parameter does not do" do
+      expect(look({definition: "PROJCRS[\"x\""})["message"]).to match(/is not a coordinate reference that PROJ knows/)
+      expect(look({definition: "EPSG:25829", tune: {values: {"Latitude of natural origin" => 95}}})).to include("message" => /from -90 to 90/, "path" => "/values/Latitude of natural origin")
+      send_json(:post, "/api/references/kept", {name: " ", definition: "EPSG:25829"})
+      expect(answer["message"]).to match(/Give the reference a name/)
+    end
+
+    it "offers references for the ground of the book, with reasons" do
+      ask("/api/books/#{book.id}/references")
+      expect(answer.map { |entry| entry["code"] }).to include("EPSG:25829")
+      expect(answer.map { |entry| entry["reason"] }).to all(match(/./))
+    end
+  end
+end

@@ -1,0 +1,153 @@
+# frozen_string_literal: true
+
+require "browser_helper"
+
+# Weaving in the browser, by the demo: what is tried shows before it is kept, cells respond to the hand, and every
+# step can be undone.
+RSpec.describe "Weave", type: :feature do
+  before(:all) { @book = demo_book }
+
+  before do
+    visit "/books/#{@book.id}/weave"
+    expect(page).to have_text("27 sheets, each 785 × 652.5 m")
+  end
+
+  def rows = App::Book.find(@book.id).index.rows
+
+  def cell(name) = rows.find { |row| row["name"] == name }
+
+  it "looks for the fewest sheets, shows what would come and go, and keeps it when told to" do
+    card_value("How it lies").click
+    expect_accessible
+    pick("Fewest sheets", "move it for the fewest")
+    expect(page).to have_css("aside [role=status]", text: "26 sheets of 785 × 652.5 m. Nothing left out.")
+    expect(page).to have_text(/The fewest sheets found: 26, 1 fewer than the 27 of the plain grid/)
+    expect(page).to have_text(/26 names stay; [A-F]\d go/)
+    expect_accessible
+    expect(rows.length).to eq(27)
+    click_button("Weave so")
+    expect(page).to have_text("26 sheets, each 785 × 652.5 m")
+    expect(page).to have_css("button[aria-label='How it lies: moved for the fewest sheets']")
+    undo
+    expect(page).to have_text("27 sheets, each 785 × 652.5 m")
+    pick("Begins", "corners on round coordinates")
+    expect(page).to have_css("aside [role=status]", text: /\d+ sheets of/)
+    fill_in("Corners on multiples of", with: "5 km")
+    find_field("Corners on multiples of").send_keys(:enter)
+    expect(page).to have_css("aside [role=alert]", text: /leave no step/)
+    click_button("Drop")
+    expect(page).to have_no_button("Weave so")
+  end
+
+  it "names sheets by a pattern, old and new side by side, and takes them in another order" do
+    card_value("Names").click
+    fill_in("Before each name", with: "SM ")
+    find_field("Before each name").send_keys(:enter)
+    expect(page).to have_css("[aria-label='Old and new names'] tr", text: /A1\s*SM A1/)
+    expect_accessible
+    click_button("Weave so")
+    expect(page).to have_css("footer", text: "SM A1")
+    choose("Order", "rows back and forth")
+    expect { rows.map { |row| row["name"] }.values_at(5, 6) }.to become(["SM F2", "SM E2"])
+    undo(2)
+    expect(page).to have_css("footer", text: /\bA1\b/)
+  end
+
+  it "moves a cell by hand, which is told in mm on paper and pins it, and by the keys" do
+    visit "/books/#{@book.id}/weave?sheet=14"
+    expect(page).to have_css("aside h2", text: "C3")
+    expect(page).to have_css("aside", text: "C2: 8.0 mm overlap")
+    map = find("[role=application]").native.rect
+    expect(page).to have_css("[role=application] canvas")
+    # The picked cell lies in the middle row; a drag from the middle of the index takes hold of it.
+    x, y = (map.x + 200 + (map.width - 246) / 2).round, (map.y + map.height / 2).round
+    before = rows
+    page.driver.browser.action.move_to_location(x, y).click.perform
+    page.driver.browser.action.move_to_location(x, y).click_and_hold.move_by(30, 0).move_by(9, 14).perform
+    expect(page).to have_css("[role=status]", text: /moved by -?\d+\.\d mm east/)
+    page.driver.browser.action.release.perform
+    # Which of the two it is that lies there, the book says: the card may show the one before for a moment.
+    expect { rows.find { |row| row["pinned"] }&.fetch("name") }.to become(/\A[CD]3\z/)
+    name = rows.find { |row| row["pinned"] }["name"]
+    before = before.find { |row| row["name"] == name }
+    expect(page).to have_css("aside h2", text: /\A#{name}\z/)
+    expect(cell(name)["centre_x"]).to be > before["centre_x"]
+    expect(page).to have_text("1 cell pinned.")
+    at = cell(name)
+    page.driver.browser.action.send_keys(:arrow_up).perform
+    # One mm at 1:2,500 is 2.5 m.
+    expect { (cell(name)["centre_y"] - at["centre_y"]).round(6) }.to become(2.5)
+    undo(2)
+    expect(cell(name)).to eq(before)
+  end
+
+  it "renames, turns, scales, splits and removes a cell, and refuses a name that is taken" do
+    fill_in("Name", with: "b1")
+    find_field("Name").send_keys(:enter)
+    expect(page).to have_css("aside [role=alert]", text: "Sheet 2 is called “B1” already")
+    fill_in("Name", with: "Gate")
+    find_field("Name").send_keys(:enter)
+    expect(page).to have_css("footer", text: "Gate")
+    fill_in("Turned, °", with: "15")
+    find_field("Turned, °").send_keys(:enter)
+    expect { cell("Gate")["rotation_deg"] }.to become(15.0)
+    expect_accessible
+    fill_in("Split into sheets at 1 : n", with: "1250")
+    find_field("Split into sheets at 1 : n").send_keys(:enter)
+    expect(page).to have_css("footer", text: "Gate-4")
+    find("footer button", text: "Gate-4").click
+    expect(page).to have_css("aside h2", text: "Gate-4")
+    click_button("Remove")
+    expect(page).to have_no_css("footer", text: "Gate-4")
+    undo(4)
+    expect(page).to have_css("footer", text: /\bA1\b/)
+  end
+
+  it "takes sheets in an order by hand, dragged in the strip" do
+    find("footer li", text: /\AC1/).drag_to(find("footer li", text: /\AA1/))
+    expect { rows.map { |row| row["name"] }.first(3) }.to become(%w[C1 A1 B1])
+    expect(page).to have_css("button[aria-label='Order: by hand']")
+    undo
+    expect { rows.map { |row| row["name"] }.first(3) }.to become(%w[A1 B1 C1])
+    expect(page).to have_css("button[aria-label='Order: row by row']")
+  end
+
+  it "proves the cover, goes to what is left out, and fills it" do
+    find("footer button", text: /\AC3/).click
+    expect(page).to have_css("aside h2", text: "C3")
+    click_button("Remove")
+    expect(page).to have_text(/26 sheets, each .* ha left out\. /)
+    click_button("Cover and files")
+    expect(page).to have_css("[aria-label='Pieces left out'] li", count: 1)
+    pick("Of layer", "Peat dams")
+    expect(page).to have_css("aside", text: /\d+ of \d+ on no sheet/)
+    expect_accessible
+    within("[aria-label='Pieces left out']") { click_button(text: "Go there") && click_button("Add a sheet") }
+    expect(page).to have_text(/27 sheets, each .* Nothing left out\./)
+    undo(2)
+    find("aside button", text: "The sheet").click
+  end
+
+  it "weaves a strip along a line and a sheet for each feature, and goes back" do
+    choose("Study area", "Tracks")
+    choose("Kind of index", "a strip")
+    expect(page).to have_text(/Cover Tracks by a strip, 10 mm inside the sides, turned freely at 1:2,500/)
+    card_value("How it lies").click
+    fill_in("Frames are turned by at most, °", with: "0")
+    find_field("Frames are turned by at most, °").send_keys(:enter)
+    expect(page).to have_css("aside [role=status]", text: /\d+ sheets of/)
+    expect_accessible
+    click_button("Weave so")
+    expect { rows.map { |row| row["rotation_deg"] }.uniq }.to become([0.0])
+    choose("Study area", "Lochans")
+    choose("Kind of index", "a sheet for each feature")
+    expect(page).to have_text(/Cover Lochans by a sheet for each feature, at the same scale/)
+    pick("Named by", "name")
+    pick("Scale of a sheet", "fits the feature")
+    expect(page).to have_button("Weave so")
+    click_button("Weave so")
+    expect { rows.map { |row| row["scale"] }.uniq.length }.to become(1..9)
+    undo(6)
+    expect(page).to have_text("27 sheets, each 785 × 652.5 m")
+  end
+end

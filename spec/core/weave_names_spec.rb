@@ -1,0 +1,105 @@
+# frozen_string_literal: true
+
+RSpec.describe TileLoom::Weave::Naming do
+  def cell(number, column, row, name: nil, pinned: nil, x: column * 100.0, y: -row * 60.0) = TileLoom::Weave::Cell.new(number: number, name: name, row: row, column: column, scale: 1000, ground: TileLoom::Geometry::TurnedRectangle.new(x, y, 100.0, 60.0, 0.0), pinned: pinned)
+
+  def grid(columns, rows) = (0...rows).to_a.product((0...columns).to_a).each_with_index.map { |(row, column), index| cell(index + 1, column, row) }
+
+  def names(settings, cells = grid(2, 2)) = described_class.new(settings).named(cells).map(&:name)
+
+  it "writes places and numbers by the pattern" do
+    expect(names({})).to eq(%w[A1 B1 A2 B2])
+    expect(names({"rows_from" => "south", "prefix" => "M-", "between" => "/", "digits" => 2})).to eq(%w[M-A/02 M-B/02 M-A/01 M-B/01])
+    expect(names({"columns" => "numbers", "rows" => "letters", "first" => "row", "between" => "."})).to eq(%w[A.1 A.2 B.1 B.2])
+    expect(names({"kind" => "numbers", "digits" => 3})).to eq(%w[001 002 003 004])
+    expect(described_class.new({"without_io" => true}).place(8, 0, 1)).to eq("J1")
+    expect(described_class.new({"without_io" => true}).place(24, 0, 1)).to eq("AA1")
+  end
+
+  # ISO/IEC 29500-1: AZ is followed by BA.
+  it "letters columns past Z as a spreadsheet does, none twice among many" do
+    expect([51, 52].map { |column| described_class.new({}).place(column, 0, 1) }).to eq(%w[AZ1 BA1])
+    many = names({"without_io" => true}, grid(700, 2))
+    expect(many.uniq.length).to eq(1400)
+    expect(described_class.new({}).named(grid(2, 1), own: ["Moor", "moor"]).map(&:name)).to eq(%w[Moor moora])
+  end
+
+  describe TileLoom::Weave::Order do
+    def order(settings, cells = grid(3, 2)) = described_class.new(settings).numbered(cells.map { |cell| cell.dup.tap { |named| named.name = TileLoom::Weave::Naming.cell(cell.column, cell.row) } }).map(&:name)
+
+    it "takes cells by rows, columns, back and forth, from each corner" do
+      expect(order({"kind" => "rows"})).to eq(%w[A1 B1 C1 A2 B2 C2])
+      expect(order({"kind" => "rows", "from" => "south_east"})).to eq(%w[C2 B2 A2 C1 B1 A1])
+      expect(order({"kind" => "columns"})).to eq(%w[A1 A2 B1 B2 C1 C2])
+      expect(order({"kind" => "rows_back_forth"})).to eq(%w[A1 B1 C1 C2 B2 A2])
+      expect(order({"kind" => "columns_back_forth", "from" => "north_east"})).to eq(%w[C1 C2 B2 B1 A1 A2])
+    end
+
+    # Round the middle of three by three, from the north: the middle itself has no bearing and comes first.
+    it "goes round the middle, either way, from a chosen start" do
+      ring = grid(3, 3)
+      expect(order({"kind" => "clockwise"}, ring)).to eq(%w[B2 B1 C1 C2 C3 B3 A3 A2 A1])
+      expect(order({"kind" => "counter_clockwise", "start_deg" => 90}, ring).first(3)).to eq(%w[C2 C1 B2]).or eq(%w[C2 C1 B1])
+    end
+
+    it "sorts names naturally" do
+      cells = %w[10 2 1 B2 B10].each_with_index.map { |name, index| cell(index + 1, index, 0, name: name) }
+      expect(described_class.new({"kind" => "names"}).numbered(cells).map(&:name)).to eq(%w[1 2 10 B2 B10])
+    end
+  end
+
+  describe TileLoom::Weave::Renewal do
+    def area(west, south, east, north) = TileLoom::Weave::StudyArea.new([rectangle(west, south, east, north)])
+
+    def renew(before, fresh, within: area(-500, -500, 900, 500))
+      fresh = TileLoom::Weave::Naming.new({}).named(fresh)
+      described_class.new(before: before, fresh: fresh, area: within, naming: TileLoom::Weave::Naming.new({}))
+    end
+
+    def row(columns, from: 0.0) = (0...columns).map { |column| cell(column + 1, column, 0, name: TileLoom::Weave::Naming.cell(column, 0), x: from + column * 100) }
+
+    it "keeps names when cells come on the east or on the west, and gives newcomers a fitting free one" do
+      east = renew(row(3), row(5))
+      expect([east.cells.map(&:name), east.come, east.go]).to eq([%w[A1 B1 C1 D1 E1], %w[D1 E1], []])
+      west = renew(row(3), row(4, from: -100.0))
+      expect(west.cells.map(&:name)).to eq(%w[A1a A1 B1 C1])
+      gone = renew(row(4), row(2))
+      expect([gone.cells.map(&:name), gone.go]).to eq([%w[A1 B1], %w[C1 D1]])
+    end
+
+    it "keeps pinned cells where they are, and weaves nothing that they show already" do
+      before = row(3).tap { |cells| cells[1].pinned = true }
+      before[1].name = "Summit"
+      renewal = renew(before, row(3))
+      expect(renewal.cells.map(&:name).sort).to eq(%w[A1 C1 Summit])
+      moved = row(3).tap { |cells| cells[1].pinned = true and cells[1].ground.centre_x += 30 }
+      renewal = renew(moved, row(3))
+      expect(renewal.cells.map(&:name).sort).to eq(%w[A1 B1 B1a C1])
+      shapes = renewal.cells.map { |cell| TileLoom::Geometry::Geos.polygon(cell.ground.corners) }
+      expect(TileLoom::Geometry::Geos.union(shapes).area).to be_within(1e-6).of(300 * 60)
+    end
+
+    it "names all afresh when the cells are of another size" do
+      large = row(2).each { |cell| cell.ground.width = 300.0 }
+      expect(renew(row(3).each { |cell| cell.name = "X#{cell.number}" }, large).cells.map(&:name)).to eq(%w[A1 B1])
+    end
+
+    it "never gives a name twice" do
+      random = Random.new(4)
+      30.times do
+        before = row(1 + random.rand(6), from: random.rand * 200).each { |cell| cell.pinned = true if random.rand < 0.3 }
+        names = renew(before, row(1 + random.rand(8), from: random.rand * 300 - 150)).cells.map(&:name)
+        expect(names.uniq).to eq(names)
+      end
+    end
+  end
+
+  describe TileLoom::Weave::FeatureCover do
+    it "sorts features by how they fall on cells" do
+      cells = [cell(1, 0, 0), cell(2, 1, 0)]
+      features = [rectangle(-10, -10, 10, 10, id: 1), rectangle(40, -10, 60, 10, id: 2), rectangle(400, 0, 410, 10, id: 3), rectangle(-60, -10, -40, 10, id: 4)]
+      found = described_class.new(cells, features)
+      expect([found.count, *[found.missing, found.cut, found.several].map { |list| list.map(&:id) }]).to eq([4, [3], [2, 4], [2]])
+    end
+  end
+end

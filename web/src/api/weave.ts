@@ -1,0 +1,23 @@
+import { useQuery } from "@tanstack/react-query";
+import { useBook } from "./book";
+import { get, post, type Refusal } from "./client";
+import type { Answer, BookDocument, Patch } from "./types";
+
+export type IndexPatch = NonNullable<Patch<BookDocument>["index"]>;
+
+// What an index woven now would come to; null asks with the settings as they stand.
+export function useAnswer(index: IndexPatch | null) {
+  const book = useBook();
+  return useQuery<Answer, Refusal>({
+    queryKey: ["weave", book.id, book.revision, index],
+    queryFn: ({ signal }) => post<Answer>(`/api/books/${book.id}/weave`, { patch: index ? { index } : {} }, "POST", signal),
+    retry: false,
+    staleTime: Infinity,
+  });
+}
+
+// What the cells as they are come to.
+export function useCover() {
+  const book = useBook();
+  return useQuery<Answer, Refusal>({ queryKey: ["cover", book.id, book.revision], queryFn: ({ signal }) => get<Answer>(`/api/books/${book.id}/cover`, signal), retry: false, staleTime: Infinity });
+}

@@ -1,0 +1,115 @@
+// Conditions of the kind that the controls can show, to and from OGC CQL2 JSON.
+
+import type { Attribute } from "./useAttributes";
+
+export type Cql = { op: string; args: unknown[] };
+export type Value = string | number | boolean | string[] | [number, number];
+export interface Test { attribute: string; is: string; value: Value }
+export interface Tests { all: boolean; list: Test[] }
+
+type Family = "number" | "text" | "date" | "boolean";
+
+const FAMILIES: Record<string, Family> = { integer: "number", real: "number", date: "date", "date and time": "date", boolean: "boolean" };
+
+export const family = (attribute: Attribute | undefined): Family => FAMILIES[attribute?.type ?? ""] ?? "text";
+
+interface Comparison { id: string; title: string; families: Family[]; plain?: string; takes: "one" | "two" | "list" | "none" }
+
+const ANY: Family[] = ["number", "text", "date", "boolean"];
+
+export const COMPARISONS: Comparison[] = [
+  { id: "=", title: "is", families: ["number", "text", "date"], plain: "=", takes: "one" },
+  { id: "<>", title: "is not", families: ["number", "text", "date"], plain: "<>", takes: "one" },
+  { id: "<", title: "is less than", families: ["number"], plain: "<", takes: "one" },
+  { id: "<=", title: "is at most", families: ["number"], plain: "<=", takes: "one" },
+  { id: ">", title: "is more than", families: ["number"], plain: ">", takes: "one" },
+  { id: ">=", title: "is at least", families: ["number"], plain: ">=", takes: "one" },
+  { id: "between", title: "is between", families: ["number"], takes: "two" },
+  { id: "before", title: "is before", families: ["date"], plain: "<", takes: "one" },
+  { id: "from", title: "is on or after", families: ["date"], plain: ">=", takes: "one" },
+  { id: "starts", title: "begins with", families: ["text"], takes: "one" },
+  { id: "holds", title: "contains", families: ["text"], takes: "one" },
+  { id: "in", title: "is one of", families: ["text"], takes: "list" },
+  { id: "yes", title: "is yes", families: ["boolean"], takes: "none" },
+  { id: "no", title: "is no", families: ["boolean"], takes: "none" },
+  { id: "missing", title: "has no value", families: ANY, takes: "none" },
+  { id: "there", title: "has a value", families: ANY, takes: "none" },
+];
+
+export const comparison = (id: string) => COMPARISONS.find((known) => known.id === id)!;
+
+const escaped = (text: string) => text.replace(/[\\%_]/g, "\\$&");
+
+function testToCql(test: Test, attributes: Attribute[]): Cql {
+  const property = { property: test.attribute };
+  const kind = family(attributes.find((known) => known.name === test.attribute));
+  const known = comparison(test.is);
+  switch (test.is) {
+    case "between": return { op: "between", args: [property, ...(test.value as number[])] };
+    case "starts": return { op: "like", args: [property, `${escaped(String(test.value))}%`] };
+    case "holds": return { op: "like", args: [{ op: "casei", args: [property] }, `%${escaped(String(test.value).toLowerCase())}%`] };
+    case "in": return { op: "in", args: [property, test.value] };
+    case "yes": return { op: "=", args: [property, true] };
+    case "no": return { op: "=", args: [property, false] };
+    case "missing": return { op: "isNull", args: [property] };
+    case "there": return { op: "not", args: [{ op: "isNull", args: [property] }] };
+    default: return { op: known.plain!, args: [property, kind === "date" ? { date: test.value } : test.value] };
+  }
+}
+
+// One test stands for itself; several are joined by and, or.
+export function toCql(tests: Tests, attributes: Attribute[]): Cql | undefined {
+  const parts = tests.list.map((test) => testToCql(test, attributes));
+  return parts.length <= 1 ? parts[0] : { op: tests.all ? "and" : "or", args: parts };
+}
+
+const nameOf = (part: unknown) => (part as { property?: string } | null)?.property;
+
+function testFrom(node: Cql, attributes: Attribute[]): Test | null {
+  const [first, second, third] = node.args ?? [];
+  const attribute = nameOf(first);
+  if (node.op === "not") {
+    const inner = first as Cql;
+    const name = inner?.op === "isNull" ? nameOf(inner.args[0]) : undefined;
+    return name ? { attribute: name, is: "there", value: "" } : null;
+  }
+  if (node.op === "like" && typeof second === "string") return patternFrom(first, second);
+  if (!attribute) return null;
+  if (node.op === "isNull") return { attribute, is: "missing", value: "" };
+  if (node.op === "between" && typeof second === "number" && typeof third === "number") return { attribute, is: "between", value: [second, third] };
+  if (node.op === "in" && Array.isArray(second) && second.every((part) => typeof part === "string")) return { attribute, is: "in", value: second as string[] };
+  if (node.op === "=" && typeof second === "boolean") return { attribute, is: second ? "yes" : "no", value: "" };
+  const kind = family(attributes.find((known) => known.name === attribute));
+  const date = (second as { date?: string } | null)?.date;
+  const known = COMPARISONS.find((entry) => entry.plain === node.op && entry.families.includes(kind));
+  const value = kind === "date" ? date : second;
+  return known && (typeof value === "string" || typeof value === "number") ? { attribute, is: known.id, value } : null;
+}
+
+function patternFrom(first: unknown, pattern: string): Test | null {
+  const plain = (text: string) => (/(^|[^\\])[%_]/.test(text) ? null : text.replace(/\\(.)/g, "$1"));
+  const inner = first as Cql;
+  const holds = inner?.op === "casei" ? nameOf(inner.args[0]) : undefined;
+  const part = holds && pattern.length > 1 && pattern.startsWith("%") && pattern.endsWith("%") ? plain(pattern.slice(1, -1)) : null;
+  if (holds && part !== null) return { attribute: holds, is: "holds", value: part };
+  const start = nameOf(first) && pattern.endsWith("%") ? plain(pattern.slice(0, -1)) : null;
+  return start !== null ? { attribute: nameOf(first)!, is: "starts", value: start } : null;
+}
+
+// null for a condition that the controls cannot show.
+export function fromCql(condition: unknown, attributes: Attribute[]): Tests | null {
+  if (condition === undefined || condition === null) return { all: true, list: [] };
+  const node = condition as Cql;
+  const parts = node.op === "and" || node.op === "or" ? (node.args as Cql[]) : [node];
+  const list = parts.map((part) => testFrom(part, attributes));
+  return list.every((test) => test !== null) ? { all: node.op !== "or", list: list as Test[] } : null;
+}
+
+// In words, for a title or a note.
+export function inWords(condition: unknown, attributes: Attribute[]): string {
+  const tests = fromCql(condition, attributes);
+  if (!tests) return "a condition of its own";
+  return tests.list.map((test) => [test.attribute, comparison(test.is).title, ...(comparison(test.is).takes === "none" ? [] : [valueInWords(test.value)])].join(" ")).join(tests.all ? " and " : " or ");
+}
+
+const valueInWords = (value: Value) => (Array.isArray(value) ? value.join(typeof value[0] === "number" ? " and " : ", ") : String(value));

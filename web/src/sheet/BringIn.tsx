@@ -1,0 +1,49 @@
+import { Button, Typography } from "@mui/material";
+import { useQueryClient } from "@tanstack/react-query";
+import { useEffect, useRef, useState } from "react";
+import { useBook } from "../api/book";
+import { upload } from "../api/client";
+import type { Book } from "../api/types";
+
+interface BringInProps {
+  title: string;
+  label: string;
+  accept: string;
+  // Where a file goes, below the book's address.
+  address: (file: File) => string;
+  onBrought: (id: string, file: File) => Promise<unknown>;
+}
+
+// A button that takes a file into the book, and what was wrong with it.
+export function BringIn({ title, label, accept, address, onBrought }: BringInProps) {
+  const book = useBook();
+  const client = useQueryClient();
+  const input = useRef<HTMLInputElement>(null);
+  const [told, setTold] = useState<string | null>(null);
+  const [brought, setBrought] = useState<{ id: string; file: File } | null>(null);
+  // What follows is a change of the book as it is now, with the file in it.
+  useEffect(() => {
+    if (!brought) return;
+    setBrought(null);
+    onBrought(brought.id, brought.file).catch((error: Error) => setTold(error.message));
+  }, [brought, onBrought]);
+  const bring = async (file: File | undefined) => {
+    if (!file) return;
+    setTold(null);
+    try {
+      const made = await upload<{ id: string; left_out?: string[]; book: Book }>(`/api/books/${book.id}/${address(file)}`, file);
+      client.setQueryData(["book", book.id], made.book);
+      if (made.left_out?.length) setTold(`Left out of it: ${made.left_out.join(", ")}.`);
+      setBrought({ id: made.id, file });
+    } catch (error) {
+      setTold((error as Error).message);
+    }
+  };
+  return (
+    <>
+      <input ref={input} type="file" hidden accept={accept} aria-label={label} onChange={(event) => { void bring(event.target.files?.[0]); event.target.value = ""; }} />
+      <Button sx={{ justifySelf: "start" }} onClick={() => input.current?.click()}>{title}</Button>
+      {told && <Typography role="alert" sx={{ fontSize: 12.5, color: "warning.main" }}>{told}</Typography>}
+    </>
+  );
+}

@@ -1,0 +1,38 @@
+import { useCallback, useMemo } from "react";
+import { useBook, useChange } from "../api/book";
+import type { Book, BookDocument, Frame, Guides, Layout, Patch } from "../api/types";
+import { useSheet } from "../frame/useSheet";
+
+const NONE: Guides = {};
+
+export type Role = "sheets" | "key";
+
+export interface DesignedLayout {
+  role: Role;
+  layout: Layout;
+  frame: Frame;
+  guides: Guides;
+  // The sheet that is drawn under it, 0 for the key sheet; none while nothing is woven.
+  sheet: number | null;
+  keep: (label: string, patch: Patch<Layout>) => Promise<Book>;
+  ask: <T extends Book>(path: string, body: object) => Promise<T>;
+}
+
+// The layout that is being designed: that of the sheets, or that of the key sheet where it is looked at.
+export function useLayout(): DesignedLayout {
+  const book = useBook();
+  const { change, ask } = useChange();
+  const { number, cell } = useSheet();
+  const key = number === 0 && book.document.key_layout && book.key_frame;
+  const role: Role = key ? "key" : "sheets";
+  const keep = useCallback((label: string, patch: Patch<Layout>) => change(label, (role === "key" ? { key_layout: patch } : { layout: patch }) as Patch<BookDocument>), [change, role]);
+  const asked = useCallback(<T extends Book>(path: string, body: object) => ask<T>(path, { ...body, role }), [ask, role]);
+  const designed = key ? book.document.key_layout! : book.document.layout;
+  return useMemo(() => ({
+    role, keep, ask: asked,
+    layout: designed,
+    frame: role === "key" ? book.key_frame! : book.frame,
+    guides: designed.guides ?? NONE,
+    sheet: role === "key" ? 0 : (cell ?? book.cells[0])?.number ?? null,
+  }), [book, role, designed, keep, asked, cell]);
+}
