@@ -103,8 +103,13 @@ export function GroundMap({ label, clearLeft = false, box, cells, ghosts, picked
     ground.current?.show(book.revision, before.reference.definition !== book.reference.definition, restyled(before, book));
   }, [book]);
 
+  // While cells are being dragged the map keeps to what it showed when the drag began.
+  const now = useMemo(() => ({ cells, ghosts, picked, onMoved, metresPerUnit, overlapMm }), [cells, ghosts, picked, onMoved, metresPerUnit, overlapMm]);
+  const [held, setHeld] = useState<typeof now | null>(null);
+  const used = held ?? now;
   useEffect(() => {
     if (!map) return;
+    const { cells, ghosts, picked, onMoved } = used;
     // Where cells can be moved by hand, the arrows move them and not the map.
     map.getInteractions().forEach((interaction) => { if (interaction instanceof KeyboardPan) interaction.setActive(!onMoved); });
     const role = (number: number): CellRole => (picked.includes(number) ? "selected" : "kept");
@@ -114,13 +119,13 @@ export function GroundMap({ label, clearLeft = false, box, cells, ghosts, picked
     const source = new VectorSource({ features: (many ? (ghosts ? [] : shown.filter((cell) => picked.includes(cell.number))) : shown).map((cell) => cellFeature(cell, ghosts ? "ghost" : role(cell.number))) });
     const layer = new VectorLayer({ source, style: cellStyle, zIndex: 10 });
     map.addLayer(layer);
-    const drag = onMoved && cells && !ghosts ? cellDrag({ map, source, cells, picked, unitsPerMm: (of) => of / 1000 / metresPerUnit, overlap: overlapMm, onTold: setTold, onMoved }) : null;
+    const drag = onMoved && cells && !ghosts ? cellDrag({ map, source, cells, picked, unitsPerMm: (of) => of / 1000 / used.metresPerUnit, overlap: used.overlapMm, onTold: setTold, onMoved, onHeld: (on) => setHeld(on ? used : null) }) : null;
     if (drag) map.addInteraction(drag);
     return () => {
       map.removeLayer(layer);
       if (drag) map.removeInteraction(drag);
     };
-  }, [map, cells, ghosts, picked, onMoved, metresPerUnit, overlapMm]);
+  }, [map, used]);
 
   useEffect(() => {
     const shown = ghosts ?? cells ?? [];

@@ -16,6 +16,8 @@ interface CellDragOptions {
   overlap: [number, number];
   onTold: (told: string[] | null) => void;
   onMoved: (dx: number, dy: number) => Promise<unknown>;
+  // The cells are in the hand, or no more.
+  onHeld: (on: boolean) => void;
 }
 
 // Pixels within which cells snap, and from which a press counts as a drag.
@@ -34,7 +36,7 @@ export function overlapOnPaper(index: Index, frame: Frame): [number, number] {
 
 // Drags the picked cells; they snap to their neighbours and to round coordinates (not with Alt), and what lies
 // between them and their neighbours is told in mm on paper.
-export function cellDrag({ map, source, cells, picked, unitsPerMm, overlap, onTold, onMoved }: CellDragOptions) {
+export function cellDrag({ map, source, cells, picked, unitsPerMm, overlap, onTold, onMoved, onHeld }: CellDragOptions) {
   const mine = cells.filter((cell) => picked.includes(cell.number));
   // Cells further off than a few of their sides are no neighbours, wherever the drag goes that is seen on a screen.
   const reach = Math.max(...mine.map((cell) => Math.max(cell.width, cell.height)), 0) * 8;
@@ -55,8 +57,12 @@ export function cellDrag({ map, source, cells, picked, unitsPerMm, overlap, onTo
     handleDownEvent: (event) => {
       const original = event.originalEvent as PointerEvent;
       if (original.button !== 0 || original.shiftKey || original.ctrlKey) return false;
-      const hit = map.getFeaturesAtPixel(event.pixel).some((feature) => picked.includes(feature.get("number") as number));
-      if (hit) from = event.coordinate as [number, number];
+      // By their shapes, not by what is on the screen: fresh ones are drawn a moment later.
+      const hit = source.getFeaturesAtCoordinate(event.coordinate).some((feature) => picked.includes(feature.get("number") as number));
+      if (hit) {
+        from = event.coordinate as [number, number];
+        onHeld(true);
+      }
       shift = [0, 0];
       return hit;
     },
@@ -78,6 +84,7 @@ export function cellDrag({ map, source, cells, picked, unitsPerMm, overlap, onTo
     },
     handleUpEvent: () => {
       onTold(null);
+      onHeld(false);
       from = null;
       if (shift[0] !== 0 || shift[1] !== 0) void onMoved(...shift).catch(() => put([0, 0]));
       return false;
