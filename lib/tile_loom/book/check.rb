@@ -41,7 +41,7 @@ module TileLoom
       end
 
       def ids
-        duplicates("/layers", @settings["layers"]) + %w[markers faces pictures].flat_map { |list| duplicates("/#{list}", @settings.fetch(list, [])) } + layouts.flat_map { |path, elements| duplicates(path, elements) }
+        duplicates("/layers", @settings["layers"]) + %w[markers faces pictures].flat_map { |list| duplicates("/#{list}", @settings.fetch(list, [])) } + layouts.flat_map { |path, elements| duplicates(path, elements) + elements.each_with_index.flat_map { |element, index| duplicates("#{path}/#{index}/grids", element["grids"] || []) } }
       end
 
       def duplicates(path, list)
@@ -67,14 +67,15 @@ module TileLoom
 
       def references
         found = collect("/reference") { @book.crs }
-        @settings.dig("layout", "elements").each_with_index do |element, index|
-          (element["grids"] || []).each_with_index do |grid, place|
-            next if %w[book geographic].include?(grid["reference"])
-            found += collect("/layout/elements/#{index}/grids/#{place}/reference") { Reference::Crs.find(grid["reference"]) }
-          end
+        return found unless found.empty?
+        gridded.each do |path, frame|
+          frame.grids.each_with_index { |grid, place| found += collect("#{path}/grids/#{place}/reference") { grid.check(@book.crs) } }
         end
         found
       end
+
+      # [path, frame] of all frames that carry grids.
+      def gridded = [@book.layout, @book.key_layout].compact.flat_map(&:elements).select { |element| element.is_a?(Layout::Gridded) }.map { |element| [element.path, element] }
 
       def page
         sheets = collect("/layout") do

@@ -17,6 +17,12 @@ module TileLoom
         schemer.validate(document).first(MOST_FINDINGS).map { |error| Invalid.new(sentence(error), path: path(error)) }.uniq { |finding| [finding.path, finding.message] }
       end
 
+      # Of the settings of one coordinate grid.
+      def grid_findings(grid)
+        grids = @grids ||= JSONSchemer.schema({"$ref" => "#/$defs/grid", "$defs" => JSON.parse(File.read(FILE))["$defs"]})
+        grids.validate(grid).first(MOST_FINDINGS).map { |error| Invalid.new(sentence(error), path: "/grid#{path(error)}") }
+      end
+
       def schemer = @schemer ||= JSONSchemer.schema(JSON.parse(File.read(FILE)))
 
       def path(error)

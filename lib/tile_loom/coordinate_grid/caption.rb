@@ -2,28 +2,45 @@
 
 module TileLoom
   module CoordinateGrid
-    # What the label of a grid line says.
-    module Caption
+    # What a label says, in parts that may be smaller and raised, as leading digits are on topographic sheets.
+    class Caption
       THIN_SPACE = "\u2009"
+      # Small digits: their size against the others', and how far they are raised, as shares of the size.
+      SMALL, RAISED = 0.66, 0.3
 
-      module_function
+      # small: is it one of the small, raised parts?
+      Part = Struct.new(:string, :small)
 
-      # line: Line; crs: the grid's reference; step: the family's interval.
-      def of(line, crs, step)
-        return projected(line.value, step) unless crs.geographic?
-        if line.axis == :x
-          lon = (line.value + 180) % 360 - 180
-          Units::Angle.dms(lon, positive: "E", negative: "W", step_deg: step)
-        else
-          Units::Angle.dms(line.value, positive: "N", negative: "S", step_deg: step)
+      attr_reader :parts
+
+      # parts: [string, small?] pairs.
+      def initialize(*parts) = @parts = parts.reject { |string, _| string.empty? }.map { |string, small| Part.new(string, small == true) }
+
+      # For the label of a line. settings: "labels" of a grid; full: is it to stand for itself?
+      def self.of(line, crs, step, settings = {}, full: true)
+        manner = crs.geographic? ? Captions::Angle.new(settings) : Captions::Length.new(settings)
+        manner.of(line.axis, line.value, step, crs, full: full)
+      end
+
+      def to_s = parts.map(&:string).join
+
+      def width_mm(face, size_pt) = parts.sum { |part| face.width_mm(part.string, size(part, size_pt)) }
+
+      # Scene texts with the middle of the label (half its width, half the height of capitals) at (x, y), turned
+      # clockwise about it; style: colour and halo.
+      def texts(x, y, face:, size_pt:, turn_deg: 0.0, **style)
+        left, base = -width_mm(face, size_pt) / 2, face.cap_height_mm(size_pt) / 2
+        turn = Geometry::Affine.turn(turn_deg, 0.0, 0.0)
+        parts.map do |part|
+          dx, dy = turn.point(left, part.small ? base - RAISED * size_pt * Type::Face::MM_PER_PT : base)
+          left += face.width_mm(part.string, size(part, size_pt))
+          Scene::Text.new(x: x + dx, y: y + dy, string: part.string, face: face, size_pt: size(part, size_pt), rotation_deg: turn_deg, **style)
         end
       end
 
-      # Whole units unless the interval has decimals.
-      def projected(value, step)
-        decimals = (step.denominator == 1) ? 0 : [(-Math.log10(step)).ceil, 0].max
-        Units::Number.grouped(value, separator: THIN_SPACE, decimals: decimals)
-      end
+      private
+
+      def size(part, size_pt) = part.small ? size_pt * SMALL : size_pt
     end
   end
 end

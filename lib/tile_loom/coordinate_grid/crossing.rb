@@ -2,32 +2,43 @@
 
 module TileLoom
   module CoordinateGrid
-    # Where a grid line crosses a side of the frame (page mm), and how steeply: 1 at a right angle.
-    Crossing = Struct.new(:line, :side, :x, :y, :steepness, keyword_init: true) do
+    # Where a grid line crosses a side of the frame (page mm), how steeply (1 at a right angle), and in which
+    # direction it goes on into the frame (a unit vector).
+    Crossing = Struct.new(:line, :side, :x, :y, :steepness, :inward, keyword_init: true) do
       def self.all(lines, frame)
-        lines.flat_map do |line|
-          line.pieces.flat_map { |piece| [at(line, piece[0, 2], piece[2, 2], frame), at(line, piece[-2, 2], piece[-4, 2], frame)].compact }
+        lines.flat_map { |line| of(line, line.pieces, frame) }
+      end
+
+      # Where lines cross a frame that is larger than theirs.
+      def self.beyond(lines, frame)
+        lines.flat_map { |line| of(line, line.course.flat_map { |run| Geometry::SegmentClip.polyline(run, frame) }, frame) }
+      end
+
+      def self.of(line, pieces, frame)
+        pieces.flat_map { |piece| at(line, piece[0, 2], piece[2, 2], frame) + at(line, piece[-2, 2], piece[-4, 2], frame) }
+      end
+
+      # A line along the frame's very edge ends in its corners, where it crosses the sides that it meets and not
+      # the one that it lies on.
+      def self.at(line, (x, y), inner, frame)
+        dx, dy = inner[0] - x, inner[1] - y
+        run = Math.hypot(dx, dy)
+        return [] if run.zero?
+        sides_of(x, y, frame).filter_map do |side|
+          steepness = (Side.level?(side) ? dy : dx).abs / run
+          new(line: line, side: side, x: x, y: y, steepness: steepness, inward: [dx / run, dy / run]) if steepness > Crossing::NEAR
         end
       end
 
-      def self.at(line, place, inward, frame)
-        x, y = place
-        side = side_of(x, y, frame) or return nil
-        dx = (inward[0] - x).abs
-        dy = (inward[1] - y).abs
-        run = Math.hypot(dx, dy)
-        across = %w[top bottom].include?(side) ? dy : dx
-        new(line: line, side: side, x: x, y: y, steepness: run.zero? ? 0.0 : across / run)
+      def self.sides_of(x, y, frame)
+        {"top" => y - frame.min_y, "bottom" => y - frame.max_y, "left" => x - frame.min_x, "right" => x - frame.max_x}.select { |_, off| off.abs < Crossing::NEAR }.keys
       end
 
-      def self.side_of(x, y, frame)
-        near = 1e-6
-        return "top" if (y - frame.min_y).abs < near
-        return "bottom" if (y - frame.max_y).abs < near
-        return "left" if (x - frame.min_x).abs < near
-        return "right" if (x - frame.max_x).abs < near
-        nil
-      end
+      # Its place along its side.
+      def along = Side.level?(side) ? x : y
     end
+
+    # mm, and as a steepness.
+    Crossing::NEAR = 1e-6
   end
 end

@@ -2,18 +2,22 @@
 
 module TileLoom
   module CoordinateGrid
-    # A coordinate grid as a map frame states it: its own reference, spacing, line and labels.
+    # A coordinate grid as a map frame states it: its own reference, intervals, look and labels.
     class Grid
-      attr_reader :id, :title
+      attr_reader :id, :title, :settings
 
-      # settings: the "grids" entry of a map frame in the book document; faces: a Type::FaceSet.
-      def initialize(settings, faces: Type::Library)
-        @faces = faces
+      # settings: an entry of "grids" of a map frame in the book document; faces: a Type::FaceSet; path: where it is.
+      def initialize(settings, faces: Type::Library, path: nil)
+        @faces, @path = faces, path
         @id, @title = settings.values_at("id", "title")
         @settings = settings
       end
 
-      # "book" stands for the book's reference, "geographic" for its longitude and latitude.
+      # What it is called.
+      def name = title || id
+
+      # "book" stands for the book's reference, "geographic" for its longitude and latitude; a grid in zones has
+      # no reference of its own.
       def crs(book_crs)
         case @settings["reference"]
         when "book" then book_crs
@@ -22,28 +26,57 @@ module TileLoom
         end
       end
 
-      def mesh(view)
-        interval = @settings["interval"]
-        Mesh.new(view: view, crs: crs(view.crs), wished_mm: @settings.fetch("wished_mm", 40).to_f,
-          interval: interval && Rational(interval.to_s))
+      # Drawn in the UTM zones that the frame shows.
+      def zoned? = @settings["reference"] == "utm"
+
+      def under? = @settings.fetch("under", false)
+
+      # Is it drawn on a sheet that lies so? "drawn_on": all sheets, those that stand upright, those that are turned.
+      def drawn_on?(view)
+        return false if @settings["hidden"]
+        case @settings.fetch("drawn_on", "all")
+        when "upright" then view.ground.upright?
+        when "turned" then !view.ground.upright?
+        else true
+        end
       end
 
-      # Scene nodes: lines clipped to the frame, labels outside it.
-      def draw(view)
-        mesh = mesh(view)
-        stroke = Ground::Symbol.stroke(@settings["stroke"])
-        lines = mesh.lines
-        return [] if lines.empty?
-        [Scene::Path.new(runs: lines.flat_map(&:pieces), closed: false, stroke: stroke), *labels(mesh)]
+      # Mesh list for a frame: one, or one for each zone. like: the view that suits an interval that is one for
+      # the whole book.
+      def meshes(view, like: nil)
+        like = nil unless @settings["fitted"] == "book"
+        zoned? ? Zone.of(view).map { |zone| mesh(view, zone.crs, like, zone) } : [mesh(view, crs(view.crs), like, nil)]
+      end
+
+      def look(gaps: []) = Looks.build(@settings, gaps: gaps)
+
+      # mm that its ticks reach beyond the frame.
+      def ticks_outside_mm = (@settings["look"] == "ticks") ? look.outside_mm : 0.0
+
+      def labels = @settings["labels"]
+
+      def face = @faces.face((labels || {}).fetch("face", "sans"))
+
+      # Refuses what no sheet could draw.
+      def check(book_crs)
+        found = zoned? ? Zone.new(1, false).crs : crs(book_crs)
+        fixed(found)
+        offset(found)
       end
 
       private
 
-      def labels(mesh)
-        settings = @settings["labels"] or return []
-        Labels.new(mesh: mesh, sides: settings.fetch("sides"), face: @faces.face(settings.fetch("face", "sans")),
-          size_pt: settings.fetch("size_pt", 6).to_f, colour: settings.fetch("colour", "#1f2a30"),
-          distance_mm: settings.fetch("distance_mm", 1.2).to_f).texts
+      def mesh(view, crs, like, zone)
+        Mesh.new(view: view, crs: crs, wished_mm: @settings.fetch("wished_mm", 40).to_f, interval: fixed(crs), origin: offset(crs), like: like, zone: zone)
+      end
+
+      # {x:, y:} in units of the reference, without those that are automatic.
+      def fixed(crs) = lengths("interval", crs, :positive)
+
+      def offset(crs) = lengths("origin", crs, :any)
+
+      def lengths(name, crs, least)
+        (@settings[name] || {}).to_h { |axis, text| [axis.to_sym, Interval.parse(text, path: "#{@path}/#{name}/#{axis}", least: least).in(crs, path: "#{@path}/#{name}/#{axis}")] }
       end
     end
   end

@@ -2,70 +2,179 @@
 
 module TileLoom
   module CoordinateGrid
-    # Labels outside the frame where lines cross its sides: level along top and bottom, turned along the
-    # edge at left and right.
+    # The labels of one grid round one frame: at which crossings they stand, what each says, how it is turned.
+    # They share a Placement with whatever else stands there.
     class Labels
       # Lines that meet a side at less than about 20° are not labelled there.
       LEAST_STEEPNESS = 0.34
-      GAP_MM = 1.0
+      # One label: its Caption and the Spot where it stands; side: of the frame.
+      Label = Struct.new(:caption, :spot, :side, keyword_init: true)
 
-      def initialize(mesh:, sides:, face:, size_pt:, colour:, distance_mm:)
-        @mesh, @sides, @face, @size_pt, @colour, @distance_mm = mesh, sides, face, size_pt, colour, distance_mm
+      # Labels that found no room on the paper, and that would have touched others.
+      attr_reader :off_paper, :too_close
+
+      # meshes: of the grid in this frame; settings: its "labels"; placement: shared; offsets: side → mm from the
+      # frame to where labels outside may begin (a border lies between); face: a Type::Face.
+      def initialize(meshes:, settings:, placement:, face:, offsets: {})
+        @meshes, @settings, @placement, @face, @offsets = meshes, settings, placement, face, offsets
+        @off_paper = @too_close = 0
       end
 
-      # Scene texts.
-      def texts
-        @sides.flat_map do |side|
-          crossings = Crossing.all(@mesh.lines, frame).select { |crossing| crossing.side == side && crossing.steepness >= LEAST_STEEPNESS }
-          thin_out(crossings).map { |crossing, string| text(crossing, string) }
-        end
+      # Label list; takes their places.
+      def placed = @placed ||= corners + sides.flat_map { |side| along(side) }
+
+      def texts = placed.flat_map { |label| label.caption.texts(label.spot.x, label.spot.y, face: @face, size_pt: size_pt, turn_deg: label.spot.turn_deg, colour: @settings.fetch("colour", "#1f2a30"), halo: halo) }
+
+      # Spots round which lines are left out, where a gap is wanted.
+      def gaps = (inside? && @settings["gap_mm"]) ? placed.map { |label| label.spot.grow(@settings["gap_mm"].to_f) } : []
+
+      # mm that the labels need outside a side, from the frame.
+      def room(side)
+        return 0.0 if inside?
+        dx, dy = Side::OUTWARD.fetch(side)
+        (x, y), = Side.ends(side, frame)
+        placed.select { |label| label.side == side }.map { |label| (label.spot.x - x) * dx + (label.spot.y - y) * dy + label.spot.reach(dx, dy) }.max || 0.0
       end
+
+      def sides = @settings.fetch("sides") & Side::ALL
+
+      # Lines of the side whose labels had to be left out so that the rest can be read: every how many is kept.
+      def every = @every ||= {}
 
       private
 
-      def frame = @mesh.view.frame
+      def frame = @meshes.first.view.frame
 
-      def level?(side) = %w[top bottom].include?(side)
+      def inside? = @settings["place"] == "inside"
 
-      # In order along the side, each label is kept only if it clears the one before; the roundest
-      # values are placed first.
-      def thin_out(crossings)
-        kept = []
-        crossings.sort_by { |crossing| [-roundness(crossing.line), along(crossing)] }.each do |crossing|
-          string = Caption.of(crossing.line, @mesh.crs, @mesh.interval(crossing.line.axis))
-          half = @face.width_mm(string, @size_pt) / 2 + GAP_MM / 2
-          from = along(crossing) - half
-          to = along(crossing) + half
-          kept << [crossing, string, from, to] if kept.none? { |_, _, low, high| from < high && to > low }
-        end
-        kept.map { |crossing, string| [crossing, string] }
+      def size_pt = @settings.fetch("size_pt", 6).to_f
+
+      def distance = @settings.fetch("distance_mm", 1.2).to_f
+
+      def halo
+        given = @settings["halo"] or return nil
+        Scene::Stroke.new(colour: given.fetch("colour", "#ffffff"), width_mm: given.fetch("width_mm", 0.6).to_f)
       end
 
-      # How many times ten (or sixty) divides the line's place in its family.
-      def roundness(line)
-        base = @mesh.crs.geographic? ? 6 : 10
-        place = (line.value / @mesh.interval(line.axis)).to_i
-        return 9 if place.zero?
-        count = 0
-        while (place % base).zero?
-          place /= base
-          count += 1
+      def along(side)
+        @meshes.flat_map do |mesh|
+          axes = (@settings["families"] == "both") ? %i[x y] : [mesh.owner(side)]
+          axes.flat_map { |axis| family(side, mesh, axis) }
         end
-        count
       end
 
-      def along(crossing) = level?(crossing.side) ? crossing.x : crossing.y
+      def family(side, mesh, axis)
+        crossings = Crossing.all(mesh.lines.select { |line| line.axis == axis }, frame).select { |crossing| crossing.side == side && crossing.steepness >= LEAST_STEEPNESS }.sort_by(&:along)
+        return [] if crossings.empty?
+        short = @settings["form"] == "short"
+        ends = short ? [crossings.first, crossings.last].uniq : []
+        # First and last say it in full; where there is no room for that on the paper, the next one does.
+        found = ends.filter_map { |crossing| claim(side, mesh, crossing, full: true) }
+        rest = regular(side, mesh, axis, crossings - ends, full: !short)
+        found + rest.filter_map { |crossing| claim(side, mesh, crossing, full: !short) }
+      end
 
-      def text(crossing, string)
-        width = @face.width_mm(string, @size_pt)
-        height = @face.cap_height_mm(@size_pt)
-        x, y, turn = case crossing.side
-        when "top" then [crossing.x - width / 2, frame.min_y - @distance_mm, 0.0]
-        when "bottom" then [crossing.x - width / 2, frame.max_y + @distance_mm + height, 0.0]
-        when "left" then [frame.min_x - @distance_mm, crossing.y + width / 2, -90.0]
-        else [frame.max_x + @distance_mm, crossing.y - width / 2, 90.0]
+      # Every line, or every 2nd, 5th … of a round number, so that no label would touch the next: what is left
+      # out follows a rule that a reader can see.
+      def regular(side, mesh, axis, crossings, full:)
+        step = mesh.interval(axis)
+        spots = crossings.to_h { |crossing| [crossing, spot(side, mesh, crossing, full: full)] }
+        multiple = Series.multiples(step, angle: mesh.crs.geographic?).find do |many|
+          # A label that gave way to a corner is no measure for the others.
+          kept = crossings.select { |crossing| (crossing.line.index % many).zero? && corner(side, crossing).nil? }
+          kept.each_cons(2).none? { |one, other| spots[one].grow(Placement::GAP_MM / 2).touches?(spots[other].grow(Placement::GAP_MM / 2)) }
         end
-        Scene::Text.new(x: x, y: y, string: string, face: @face, size_pt: @size_pt, colour: @colour, rotation_deg: turn)
+        every[side] = multiple if multiple.to_i > 1
+        return [] unless multiple
+        kept = crossings.select { |crossing| (crossing.line.index % multiple).zero? }.sort_by { |crossing| corner(side, crossing) ? 0 : 1 }
+        @too_close += crossings.length - kept.length
+        kept
+      end
+
+      def claim(side, mesh, crossing, full:)
+        spot = spot(side, mesh, crossing, full: full)
+        unless @placement.on_paper?(spot)
+          @off_paper += 1
+          return nil
+        end
+        return nil unless @placement.claim(spot)
+        Label.new(caption: caption(mesh, crossing, full), spot: spot, side: side)
+      end
+
+      def caption(mesh, crossing, full) = Caption.of(crossing.line, mesh.crs, mesh.interval(crossing.line.axis), @settings, full: full)
+
+      # A line that comes out at a corner has its label beside the corner: the other side's is there too.
+      AT_CORNER_MM = 0.5
+
+      # 0 or 1: the end of the side where the line comes out, or nil.
+      def corner(side, crossing)
+        return nil if inside? || @settings["turn"] == "line"
+        Side.ends(side, frame).index { |x, y| ((Side.level?(side) ? x : y) - crossing.along).abs < AT_CORNER_MM }
+      end
+
+      def spot(side, mesh, crossing, full:)
+        corner = corner(side, crossing)
+        return flush(side, [crossing.x, crossing.y], corner, caption(mesh, crossing, full)) if corner
+        turn = turn_of(side, crossing)
+        spot = Placement::Spot.new(x: crossing.x, y: crossing.y, width: caption(mesh, crossing, full).width_mm(@face, size_pt), height: @face.cap_height_mm(size_pt), turn_deg: turn)
+        dx, dy = away(side, crossing)
+        far = inside? ? distance + spot.reach(dx, dy) : @offsets.fetch(side, 0.0) + distance + spot.reach(*Side::OUTWARD.fetch(side))
+        spot.x += dx * far
+        spot.y += dy * far
+        spot
+      end
+
+      # In which direction from the crossing the label lies.
+      def away(side, crossing)
+        return crossing.inward if inside?
+        dx, dy = Side::OUTWARD.fetch(side)
+        return [dx, dy] unless @settings["turn"] == "line"
+        # On the line's own course beyond the frame, so far out as the label must be.
+        across = (crossing.inward[0] * dx + crossing.inward[1] * dy).abs
+        [-crossing.inward[0] / across, -crossing.inward[1] / across]
+      end
+
+      # "edge": along the side, read from below or from the right; "upright"; "line": along the line.
+      def turn_of(side, crossing)
+        case @settings.fetch("turn", "edge")
+        when "upright" then 0.0
+        when "line" then readable(Math.atan2(crossing.inward[1], crossing.inward[0]) * 180 / Math::PI)
+        else {"left" => -90.0, "right" => 90.0}.fetch(side, 0.0)
+        end
+      end
+
+      # Never upside down: a turn of -90° up to, but not with, 90°.
+      def readable(degrees) = ((degrees + 90) % 180 - 90).then { |turn| ((turn.abs - 90).abs < 1e-6) ? -90.0 : turn }
+
+      # The frame's own corners, each coordinate beside the end of its side.
+      def corners
+        return [] unless @settings["corners"] && !inside?
+        mesh = @meshes.first
+        sides.flat_map { |side| Side.ends(side, frame).each_with_index.filter_map { |place, index| frame_corner(side, mesh, place, index) } }
+      end
+
+      def frame_corner(side, mesh, place, index)
+        x, y = mesh.on_grid(place)
+        return nil unless x.finite? && y.finite?
+        axis = mesh.owner(side)
+        line = Line.new(axis: axis, value: ((axis == :x) ? x : y).rationalize(Rational(1, 10**9)), index: 0, pieces: [], course: [])
+        caption = Caption.of(line, mesh.crs, mesh.crs.geographic? ? Rational(1, 3600) : 1r, @settings.except("form", "decimals"), full: true)
+        spot = flush(side, place, index, caption)
+        return nil unless @placement.claim(spot)
+        Label.new(caption: caption, spot: spot, side: side)
+      end
+
+      # Beside the corner, ending with the side.
+      def flush(side, (x, y), index, caption)
+        turn = (@settings["turn"] == "upright") ? 0.0 : {"left" => -90.0, "right" => 90.0}.fetch(side, 0.0)
+        spot = Placement::Spot.new(x: x, y: y, width: caption.width_mm(@face, size_pt), height: @face.cap_height_mm(size_pt), turn_deg: turn)
+        dx, dy = Side::OUTWARD.fetch(side)
+        inward = index.zero? ? 1 : -1
+        along = Side.level?(side) ? [1.0, 0.0] : [0.0, 1.0]
+        far = @offsets.fetch(side, 0.0) + distance + spot.reach(dx, dy)
+        spot.x += dx * far + along[0] * inward * spot.reach(*along)
+        spot.y += dy * far + along[1] * inward * spot.reach(*along)
+        spot
       end
     end
   end

@@ -6,97 +6,194 @@ module TileLoom
     class Mesh
       # A line's chords may leave its true curve by this much on paper.
       TOLERANCE_MM = 0.02
+      # So many lines of a family, and so many places where lines meet, are drawn and no more.
       MOST_LINES = 400
+      MOST_NODES = 40_000
       MOST_CHORDS = 1024
+      # Lines are known so far beyond the frame, for what a border shows of them.
+      BEYOND_MM = 15.0
 
-      attr_reader :view, :crs, :wished_mm
+      attr_reader :view, :crs, :wished_mm, :zone
 
       # crs: the grid's own Reference::Crs; wished_mm: spacing aimed at on paper;
-      # interval: a fixed Rational in units of crs, or nil for the automatic one.
-      def initialize(view:, crs:, wished_mm: 40.0, interval: nil)
-        @view, @crs, @wished_mm, @interval = view, crs, wished_mm, interval
+      # interval: fixed {x: Rational, y: Rational} in units of crs, one for both, or nil where it is automatic;
+      # origin: where lines are counted from; like: the view that an automatic interval suits, where it is not
+      # this one; zone: a Zone outside which nothing is drawn, or nil.
+      def initialize(view:, crs:, wished_mm: 40.0, interval: nil, origin: {}, like: nil, zone: nil)
+        @view, @crs, @wished_mm, @like, @zone, @origin = view, crs, wished_mm, like, zone, origin
+        @fixed = interval.is_a?(Hash) ? interval : {x: interval, y: interval}
         @to_page = Reference::Transform.between(crs, view.crs)
       end
 
       # Spacing of lines of constant x and of constant y, Rationals in units of the grid's reference.
       def interval(axis)
         @intervals ||= {}
-        @intervals[axis] ||= @interval || automatic(axis)
+        @intervals[axis] ||= @fixed[axis] || automatic(axis)
       end
+
+      def origin(axis) = @origin[axis] || 0r
 
       # Lines of both families, west to east and south to north.
       def lines = @lines ||= family(:x) + family(:y)
 
-      # A sentence about a grid that would draw nothing or too much, or nil.
-      def warning
-        return "#{crs.name}: the spacing would draw more than #{MOST_LINES} lines, so none is drawn." if %i[x y].any? { |axis| values(axis).nil? }
-        return "#{crs.name}: no line falls on this sheet; choose a closer spacing." if lines.empty?
-        nil
+      # Where the families meet inside the frame.
+      def nodes = @nodes ||= meeting
+
+      # How far apart lines of a family are on paper in the frame's middle, in mm.
+      def pitch_mm(axis) = interval(axis) / units_per_mm(axis, @view)
+
+      # Why nothing is drawn, in a sentence, or nil where something is.
+      def trouble
+        @trouble ||= [find_trouble]
+        @trouble.first
+      end
+
+      # Page mm → grid coordinates; longitudes run on across the 180° meridian from the frame's centre.
+      def on_grid(page, view = @view)
+        moved = @to_page.inverse(view.to_ground(page))
+        return moved unless crs.geographic?
+        centre = middle_longitude
+        moved.each_slice(2).flat_map { |lon, lat| [lon.finite? ? centre + ((lon - centre + 540) % 360 - 180) : lon, lat] }
+      end
+
+      # The family whose lines cross a side of the frame more steeply there: they give its labels and bands.
+      def owner(side)
+        @owners ||= {}
+        @owners[side] ||= begin
+          (x1, y1), (x2, y2) = Side.ends(side, view.frame)
+          middle = [(x1 + x2) / 2, (y1 + y2) / 2]
+          along = Side.level?(side) ? [1e-3, 0] : [0, 1e-3]
+          here, there = on_grid([*middle, middle[0] + along[0], middle[1] + along[1]]).each_slice(2).to_a
+          changes = {x: (there[0] - here[0]).abs, y: (there[1] - here[1]).abs}
+          other = Side.level?(side) ? :x : :y
+          changes.values.all?(&:finite?) ? changes.max_by { |axis, change| change / gradient(axis) }.first : other
+        end
       end
 
       private
 
-      # Grid units in a paper millimetre across the lines of the family, at the frame's centre.
-      def units_per_mm(axis)
+      def middle_longitude
+        @middle_longitude ||= @to_page.inverse([view.ground.centre_x, view.ground.centre_y]).first.then { |lon| lon.finite? ? lon : 0.0 }
+      end
+
+      def gradient(axis) = units_per_mm(axis, @view)
+
+      # Grid units in a paper millimetre across the lines of the family, in the middle of a view; by a pole,
+      # where meridians come together, a third of the frame away from it.
+      def units_per_mm(axis, view)
+        @per_mm ||= {}
+        @per_mm[[axis, view]] ||= begin
+          x, y = place_of_measure(view)
+          here, right, down = on_grid([x, y, x + 1.0, y, x, y + 1.0], view).each_slice(2).to_a
+          index = (axis == :x) ? 0 : 1
+          Math.hypot(turned(right[index] - here[index]), turned(down[index] - here[index]))
+        end
+      end
+
+      # A difference of longitudes the short way round.
+      def turned(difference) = (crs.geographic? && difference.finite?) ? (difference + 540) % 360 - 180 : difference
+
+      def place_of_measure(view)
+        pole = pole_in(view) or return view.frame.centre
+        away = [view.frame.width, view.frame.height].min / 3
         x, y = view.frame.centre
-        step = 1.0
-        here, right, down = on_grid([x, y, x + step, y, x, y + step]).each_slice(2).to_a
-        index = (axis == :x) ? 0 : 1
-        Math.hypot(right[index] - here[index], down[index] - here[index])
+        [pole[0] + ((pole[0] > x) ? -away : away), pole[1] + ((pole[1] > y) ? -away : away) * 0.1]
+      end
+
+      # Page mm of a pole inside the frame, with its latitude, or nil.
+      def pole_in(view)
+        @poles ||= {}.compare_by_identity
+        @poles.fetch(view) do
+          @poles[view] = crs.geographic? ? [90.0, -90.0].filter_map { |lat| pole_at(view, lat) }.first : nil
+        end
+      end
+
+      def pole_at(view, lat)
+        place = view.to_page(@to_page.forward([middle_longitude, lat]))
+        [*place, lat] if place.all?(&:finite?) && view.frame.include?(*place)
       end
 
       def automatic(axis)
-        wished = units_per_mm(axis) * wished_mm
+        wished = units_per_mm(axis, @like || @view) * wished_mm
+        return nil unless wished.finite? && wished.positive?
         crs.geographic? ? Series.nearest_angle_deg(wished) : Series.nearest(wished)
       end
 
-      # Page mm → grid coordinates; longitudes run on across the 180° meridian from the frame's centre.
-      def on_grid(page)
-        moved = @to_page.inverse(view.to_ground(page))
-        return moved unless crs.geographic?
-        centre = @to_page.inverse([view.ground.centre_x, view.ground.centre_y]).first
-        moved.each_slice(2).flat_map { |lon, lat| [lon.finite? ? centre + ((lon - centre + 540) % 360 - 180) : lon, lat] }
-      end
-
-      # The grid coordinates that occur in the frame: its outline and a lattice inside, widened a little.
+      # The grid coordinates that occur in the frame and a little beyond: its outline and a lattice inside.
       def reach
         @reach ||= begin
-          box = view.frame
+          box = view.frame.grow(BEYOND_MM)
           steps = (0..16).map { |n| n / 16.0 }
           page = steps.product(steps).flat_map { |u, v| [box.min_x + u * box.width, box.min_y + v * box.height] }
           known = on_grid(page).each_slice(2).select { |x, y| x.finite? && y.finite? }
-          raise Invalid.new("#{crs.name} cannot be drawn on this sheet: its ground lies outside that reference.") if known.empty?
-          Geometry::Box.around(known.flatten)
+          known.empty? ? nil : round_pole(Geometry::Box.around(known.flatten))
         end
       end
 
-      # Round values in the frame's reach, or nil when there would be too many.
-      def values(axis)
+      def round_pole(box)
+        pole = pole_in(view) or return box
+        Geometry::Box.new(middle_longitude - 180, [box.min_y, pole[2]].min, middle_longitude + 180, [box.max_y, pole[2]].max)
+      end
+
+      # Numbers of the lines in the frame's reach: first and last.
+      def span(axis)
         low, high = (axis == :x) ? [reach.min_x, reach.max_x] : [reach.min_y, reach.max_y]
-        step = interval(axis)
-        margin = (high - low) * 0.02
-        first = ((low - margin) / step).ceil
-        last = ((high + margin) / step).floor
-        return nil if last - first + 1 > MOST_LINES
-        list = (first..last).map { |n| n * step }
-        (crs.geographic? && axis == :y) ? list.select { |lat| lat.abs < 90 } : list
+        low, high = low.clamp(-90, 90), high.clamp(-90, 90) if crs.geographic? && axis == :y
+        margin = pole_in(view) ? 0 : (high - low) * 0.02
+        first = ((low - margin - origin(axis)) / interval(axis)).ceil
+        last = ((high + margin - origin(axis)) / interval(axis)).floor
+        # Once round the pole the last meridian is the first one again.
+        last -= 1 if axis == :x && pole_in(view) && ((last - first) * interval(axis) - 360).abs < 1e-9
+        [first, last]
+      end
+
+      def count(axis) = span(axis).then { |first, last| [last - first + 1, 0].max }
+
+      def find_trouble
+        return "#{crs.name} cannot be drawn on this sheet: its ground lies outside that reference." if reach.nil? || %i[x y].any? { |axis| interval(axis).nil? }
+        most = %i[x y].map { |axis| count(axis) }.max
+        return "#{crs.name}: the interval would draw #{Units::Number.grouped(most)} lines, more than #{MOST_LINES}, so none is drawn; choose a wider one." if most > MOST_LINES
+        nil
+      end
+
+      # Indexes of the family's lines; a parallel at a pole is a point.
+      def indexes(axis)
+        first, last = span(axis)
+        list = (first..last).to_a
+        (crs.geographic? && axis == :y) ? list.select { |index| (origin(axis) + index * interval(axis)).abs < 90 } : list
       end
 
       def family(axis)
-        found = values(axis)
-        return [] if found.nil? || found.empty?
-        run = (axis == :x) ? [reach.min_y, reach.max_y] : [reach.min_x, reach.max_x]
-        margin = (run[1] - run[0]) * 0.05
-        curves(axis, found, run[0] - margin, run[1] + margin).zip(found).filter_map do |page, value|
-          pieces = finite_runs(page).flat_map { |part| Geometry::SegmentClip.polyline(part, view.frame) }
-          pieces.select! { |piece| piece_length(piece) > 0.01 }
-          Line.new(axis: axis, value: value, pieces: pieces) unless pieces.empty?
+        return [] if trouble
+        found = indexes(axis)
+        return [] if found.empty?
+        values = found.map { |index| origin(axis) + index * interval(axis) }
+        outside = view.frame.grow(BEYOND_MM)
+        curves(axis, values, *run(axis)).each_with_index.filter_map do |page, place|
+          course = runs(page).flat_map { |part| Geometry::SegmentClip.polyline(part, outside) }
+          course = course.flat_map { |part| @zone.cut(part, view) } if @zone
+          pieces = course.flat_map { |part| Geometry::SegmentClip.polyline(part, view.frame) }.select { |piece| piece_length(piece) > 0.01 }
+          Line.new(axis: axis, value: values[place], index: found[place], pieces: pieces, course: course) unless course.empty?
         end
+      end
+
+      # From where to where lines of a family are followed.
+      def run(axis)
+        low, high = (axis == :x) ? [reach.min_y, reach.max_y] : [reach.min_x, reach.max_x]
+        margin = (pole_in(view) && axis == :y) ? 0 : (high - low) * 0.05
+        return [low - margin, high + margin] unless crs.geographic? && axis == :x
+        [[low - margin, -90].max, [high + margin, 90].min]
+      end
+
+      # To begin with; a grid of the book's own reference is straight.
+      def least_chords
+        return 32 if @zone
+        (crs == view.crs) ? 2 : 8
       end
 
       # Page polylines of all lines of a family, with chords halved until none leaves its curve.
       def curves(axis, values, from, to)
-        chords = (crs == view.crs) ? 2 : 8
+        chords = least_chords
         loop do
           steps = (0..chords).map { |n| from + (to - from) * n / chords.to_f }
           flat = values.flat_map { |value| steps.flat_map { |step| (axis == :x) ? [value.to_f, step] : [step, value.to_f] } }
@@ -113,18 +210,56 @@ module TileLoom
         (0..line.length - 6).step(4) do |at|
           x1, y1, x, y, x2, y2 = line[at, 6]
           off = Math.hypot(x - (x1 + x2) / 2, y - (y1 + y2) / 2)
-          worst = off if off.finite? && off > worst && near_frame?(x, y)
+          worst = off if off > worst && off.finite? && near_frame?(x1, y1, x, y, x2, y2)
         end
         worst
       end
 
-      def near_frame?(x, y) = view.frame.grow(view.frame.width / 4.0).include?(x, y)
+      # Could the curve through three of its points come into the frame?
+      def near_frame?(*points)
+        box = Geometry::Box.around(points)
+        size = [box.width, box.height].max
+        box.grow(size / 2).intersects?(view.frame)
+      end
 
-      def finite_runs(line)
-        line.each_slice(2).slice_when { |a, b| !(a + b).all?(&:finite?) }.map { |run| run.flatten.select(&:finite?) }.reject { |run| run.length < 4 }
+      # A polyline in parts, where it goes beyond what the reference shows or leaps from one edge of the world
+      # to the other.
+      def runs(line)
+        points = line.each_slice(2).to_a
+        hops = points.each_cons(2).map { |(x1, y1), (x2, y2)| Math.hypot(x2 - x1, y2 - y1) }
+        known = hops.select(&:finite?).sort
+        leap = known.empty? ? Float::INFINITY : [known[known.length / 2] * 8, 5.0].max
+        leap = Float::INFINITY if points.length < 17
+        points.slice_when { |(x1, y1), (x2, y2)| !(x1 + y1 + x2 + y2).finite? || Math.hypot(x2 - x1, y2 - y1) > leap }
+          .map { |run| run.select { |x, y| x.finite? && y.finite? }.flatten }.reject { |run| run.length < 4 }
       end
 
       def piece_length(piece) = piece.each_slice(2).each_cons(2).sum { |(x1, y1), (x2, y2)| Math.hypot(x2 - x1, y2 - y1) }
+
+      # A thousandth of an interval away the curve still runs as at the place itself.
+      NEARBY = 1/1000r
+
+      def meeting
+        return [] if trouble
+        xs, ys = indexes(:x), indexes(:y)
+        return [] if xs.length * ys.length > MOST_NODES
+        pairs = xs.product(ys)
+        flat = pairs.flat_map do |i, j|
+          x, y = origin(:x) + i * interval(:x), origin(:y) + j * interval(:y)
+          [x.to_f, y.to_f, x.to_f, (y + NEARBY * interval(:y)).to_f, (x + NEARBY * interval(:x)).to_f, y.to_f]
+        end
+        inside = view.frame.grow(1e-9)
+        found = view.to_page(@to_page.forward(flat)).each_slice(6).zip(pairs).filter_map do |(x, y, up_x, up_y, right_x, right_y), (i, j)|
+          next unless x.finite? && y.finite? && inside.include?(x, y)
+          Node.new(x: x, y: y, along: [unit(up_x - x, up_y - y), unit(right_x - x, right_y - y)], x_index: i, y_index: j)
+        end
+        @zone ? found.zip(@zone.inside(found.flat_map { |node| [node.x, node.y] }, view)).select(&:last).map(&:first) : found
+      end
+
+      def unit(dx, dy)
+        length = Math.hypot(dx, dy)
+        (length.finite? && length.positive?) ? [dx / length, dy / length] : [0.0, 0.0]
+      end
     end
   end
 end

@@ -3,9 +3,10 @@
 module TileLoom
   module CoordinateGrid
     # The standard series of round spacings: 1-2-5 for lengths; 1, 2, 5, 10, 15, 20, 30 of seconds,
-    # minutes and degrees for angles (common practice on topographic maps).
+    # minutes and degrees for angles (common practice on topographic maps), with tenths of a second below.
     module Series
       ANGLES_DEG = [
+        *[1, 2, 5].product([1000, 100, 10]).map { |n, part| Rational(n, 3600 * part) }.sort,
         *[1, 2, 5, 10, 15, 20, 30].map { |n| Rational(n, 3600) },
         *[1, 2, 5, 10, 15, 20, 30].map { |n| Rational(n, 60) },
         *[1, 2, 5, 10, 15, 20, 30, 45, 90].map { |n| Rational(n) }
@@ -32,6 +33,18 @@ module TileLoom
       def around(value)
         power = Math.log10(value).floor
         ((power - 1)..(power + 1)).flat_map { |n| [1, 2, 5].map { |digit| digit * Rational(10)**n } }
+      end
+
+      # By which whole numbers a step is multiplied to come to other round spacings: every 2nd, 5th, 10th line,
+      # whichever of them is round itself. Ascending, from 1.
+      def multiples(step, angle:)
+        round = angle ? ANGLES_DEG.select { |number| number > step && (number / step).denominator == 1 }.map { |number| (number / step).to_i } : lengths(step)
+        [1, *(round.empty? ? [2, 5, 10, 20, 50, 100] : round)]
+      end
+
+      def lengths(step)
+        leading = step / Rational(10)**Math.log10(step).floor
+        {1r => [2, 5, 10, 20, 50, 100], 2r => [5, 10, 25, 50, 100], 5r => [2, 4, 10, 20, 40, 100]}.fetch(leading, [])
       end
     end
   end

@@ -11,7 +11,8 @@ module TileLoom
         "map_frame" => "MapFrame", "text" => "TextBox", "scale_bar" => "ScaleBar",
         "north_arrow" => "NorthArrow", "neatline" => "Neatline", "legend" => "Legend",
         "line" => "Line", "box" => "Box", "ellipse" => "Ellipse", "picture" => "Picture",
-        "key_frame" => "KeyFrame", "locator" => "Locator", "adjoining" => "Adjoining"
+        "key_frame" => "KeyFrame", "locator" => "Locator", "adjoining" => "Adjoining",
+        "grid_note" => "GridNote", "north_diagram" => "NorthDiagram"
       }.freeze
 
       def self.build(settings, path:, faces: Type::Library)

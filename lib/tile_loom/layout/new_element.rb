@@ -13,11 +13,12 @@ module TileLoom
         "box" => {"stroke" => {"colour" => "#1f2a30", "width_mm" => 0.3}},
         "ellipse" => {"stroke" => {"colour" => "#1f2a30", "width_mm" => 0.3}},
         "picture" => {"drawing" => "flag", "colour" => "#1f2a30"},
+        "grid_note" => {"size_pt" => 7}, "north_diagram" => {},
         "key_frame" => {"border" => {"width_mm" => 0.35}}, "adjoining" => {"size_pt" => 7}, "locator" => {"border" => {"colour" => "#545c60", "width_mm" => 0.2}}
       }.freeze
       TITLES = {"map_frame" => "Map frame", "text" => "Text", "scale_bar" => "Scale bar", "north_arrow" => "North arrow", "legend" => "Legend",
                 "neatline" => "Neatline", "line" => "Line", "box" => "Box", "ellipse" => "Ellipse", "picture" => "Picture",
-                "key_frame" => "Key frame", "locator" => "Locator", "adjoining" => "Adjoining sheets"}.freeze
+                "key_frame" => "Key frame", "locator" => "Locator", "adjoining" => "Adjoining sheets", "grid_note" => "Note on a grid", "north_diagram" => "Diagram of norths"}.freeze
       # One of each of these is all that a page can hold: it decides what the page shows.
       SINGLE = {"map_frame" => "A layout has one map frame so far, which decides the cells.", "key_frame" => "A key sheet has one key frame, which decides its scale."}.freeze
       # What a layout cannot hold, by its role.

@@ -18,6 +18,19 @@ module TileLoom
 
       def view = @view ||= FrameView.new(frame: layout.main_frame.box(page), ground: cell.ground, crs: book.crs)
 
+      # The frame that carries the grids of this page.
+      def gridded_frame = layout.main_frame
+
+      # A view of the book's scale in the middle of the index: what is the same on all sheets is reckoned for it.
+      def nominal_view
+        book.once([:nominal_view, layout.main_frame.id]) do
+          middle = cells.map { |known| known.ground.box }.reduce { |all, other| all.union(other) }&.centre || [cell.ground.centre_x, cell.ground.centre_y]
+          frame = layout.frame_box
+          per_mm = book.index.scale / 1000.0 / book.crs.metres_per_unit
+          FrameView.new(frame: frame, ground: Geometry::TurnedRectangle.new(*middle, frame.width * per_mm, frame.height * per_mm, 0.0), crs: book.crs)
+        end
+      end
+
       # All cells of the index.
       def cells = book.cells(source)
 

@@ -15,6 +15,11 @@ module TileLoom
 
       def view = @view ||= layout.key_frame.then { |frame| frame.map(self, frame.box(page)).view }
 
+      def gridded_frame = layout.key_frame
+
+      # The key sheet is one of its kind.
+      def nominal_view = nil
+
       def live_values = KeyValues.new(self)
 
       def name = NAME

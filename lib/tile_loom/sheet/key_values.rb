@@ -12,8 +12,7 @@ module TileLoom
         width, height = [view.ground.width, view.ground.height].map { |length| length * view.crs.metres_per_unit }
         SHEET.to_h { |name| [name, ""] }.merge(
           "name" => KeyComposer::NAME, "count" => @sheet.count, "scale" => Units::Number.tidy(view.scale.round), "ratio" => "1:#{Units::Number.grouped(view.scale.round)}",
-          "width_m" => width.round(1), "height_m" => height.round(1), **edges(view), **place(view), "centre" => centre(view),
-          "convergence_deg" => view.factors.convergence_deg, "point_scale" => view.factors.point_scale, "true_scale" => view.true_scale
+          "width_m" => width.round(1), "height_m" => height.round(1), **edges(view), **place(view), "centre" => centre(view), **surveyed(view)
         )
       end
 

@@ -5,7 +5,8 @@ module TileLoom
     # What live text can say of the book and of a sheet.
     class LiveValues
       BOOK = %w[title subtitle author edition source date].freeze
-      SHEET = %w[name number count row column scale ratio width_m height_m west south east north latitude longitude centre convergence convergence_deg point_scale true_scale].freeze
+      SHEET = %w[name number count row column scale ratio width_m height_m west south east north latitude longitude centre convergence convergence_deg point_scale true_scale
+        declination declination_deg declination_change grid_magnetic grid_magnetic_deg zone square mgrs].freeze
       REFERENCE = %w[name code datum].freeze
       LAYOUT = %w[name page].freeze
       NEIGHBOURS = Weave::Neighbours::DIRECTIONS
@@ -29,7 +30,7 @@ module TileLoom
       def list
         to_h.flat_map do |group, values|
           values = values.call if values.respond_to?(:call)
-          values.map { |name, value| [(group == "feature") ? self.class.name(name) : "#{group}.#{name}", value.to_s] }
+          values.map { |name, value| [name, value.respond_to?(:call) ? value.call : value] }.map { |name, value| [(group == "feature") ? self.class.name(name) : "#{group}.#{name}", value.to_s] }
         end.to_h
       end
 
@@ -46,10 +47,23 @@ module TileLoom
           "row" => cell.row + 1, "column" => Weave::Naming.letters(cell.column),
           "scale" => cell.scale, "ratio" => "1:#{Units::Number.grouped(cell.scale)}",
           "width_m" => width.round(1), "height_m" => height.round(1), **edges(cell), **place(view), "centre" => centre(cell),
-          "convergence_deg" => view.factors.convergence_deg, "point_scale" => view.factors.point_scale, "true_scale" => view.true_scale,
-          "convergence" => Units::Angle.dms((view.factors.convergence_deg * 60).round/60r, positive: " E", negative: " W", step_deg: Rational(1, 60))
+          **surveyed(view)
         }
       end
+
+      # North, scale and references of the middle; what is costly is worked out when a text asks for it.
+      def surveyed(view)
+        norths = Norths.new(view, @sheet.book.parsed_date)
+        {
+          "convergence_deg" => view.factors.convergence_deg, "point_scale" => view.factors.point_scale, "true_scale" => view.true_scale,
+          "convergence" => Norths.words(view.factors.convergence_deg),
+          "declination" => -> { Norths.words(norths.declination_deg) }, "declination_deg" => -> { norths.declination_deg || "" }, "declination_change" => -> { Norths.words(norths.declination_change_deg) },
+          "grid_magnetic" => -> { Norths.words(norths.grid_magnetic_deg) }, "grid_magnetic_deg" => -> { norths.grid_magnetic_deg || "" },
+          "zone" => -> { CoordinateGrid::Squares::Mgrs.designation(*view.centre_lon_lat).to_s }, "square" => -> { mgrs(view)[/[A-Z]{2}(?=\d*\z)/].to_s }, "mgrs" => -> { mgrs(view) }
+        }
+      end
+
+      def mgrs(view) = CoordinateGrid::Squares::Mgrs.reference(*Reference::Transform.between(view.crs, Reference::Crs.find("EPSG:4326")).point(view.ground.centre_x, view.ground.centre_y)).to_s
 
       # Of the ground's box, in units of the book's reference.
       def edges(cell)

@@ -23,12 +23,7 @@ module TileLoom
 
       private
 
-      # A picture without its graticule is still one, where the lines cannot be reckoned (round a pole).
-      def graticule
-        CoordinateGrid::Grid.new(GRATICULE).draw(view)
-      rescue Invalid
-        []
-      end
+      def graticule = CoordinateGrid::Surround.new(view: view, grids: [CoordinateGrid::Grid.new(GRATICULE)]).over
 
       def view
         @view ||= begin

@@ -59,14 +59,36 @@ export interface Element {
   corner_mm?: number;
   fill?: { colour: string; opacity?: number };
   stroke?: Stroke;
-  border?: Stroke;
+  border?: Border;
   slope?: string;
   drawing?: string;
   picture?: string;
   match_lines?: { size_pt?: number };
   fit?: string;
-  grids?: unknown[];
+  grids?: Grid[];
+  grid?: string;
+  north?: string;
 }
+export interface Halo { colour?: string; width_mm?: number }
+export type GridLook = "lines" | "crosses" | "ticks" | "dots" | "squares";
+export interface GridLabels {
+  sides: Edge[]; place?: "outside" | "inside"; turn?: "edge" | "upright" | "line"; families?: "own" | "both"; form?: "full" | "short";
+  notation?: "d" | "dm" | "dms" | "decimal"; decimals?: number; hemisphere?: "letters" | "signs"; zeros?: boolean; thousands?: "thin" | "comma" | "point" | "none"; unit?: boolean; corners?: boolean;
+  distance_mm?: number; gap_mm?: number; face?: string; size_pt?: number; colour?: string; halo?: Halo;
+}
+// A coordinate grid of a frame; an interval is written with its unit, such as 100 m or 30 sec.
+export interface Grid {
+  id: string; title?: string; reference: string; hidden?: boolean; drawn_on?: "all" | "upright" | "turned"; under?: boolean;
+  wished_mm?: number; fitted?: "sheet" | "book"; interval?: { x?: string; y?: string }; origin?: { x?: string; y?: string };
+  look?: GridLook; stroke: Stroke; major?: { every: number; stroke?: Stroke }; halo?: Halo; arm_mm?: number; tick_mm?: number; ticks?: "inside" | "outside" | "across"; size_mm?: number;
+  squares?: { size_pt?: number; colour?: string }; labels?: GridLabels;
+}
+export interface Border extends Stroke {
+  kind?: "plain" | "ticked" | "double" | "banded"; gap_mm?: number; thickness_mm?: number; inner?: Stroke; steps?: { grid?: string; mm?: number }; rows?: number; dark?: string; light?: string; corner_blocks?: boolean;
+}
+// What a grid comes to on a sheet: in words, and its interval as it would be typed.
+export interface GridWords { id: string; sentence: string; warnings: string[]; angles?: boolean; interval?: { x: string; y: string }; lettered?: boolean; pitch_mm?: [number, number] }
+export interface Grids { grids: GridWords[]; room: Record<Edge, number>; beyond: Record<Edge, number>; presets: { key: string; title: string; note: string }[] }
 // Lines to snap to, in mm from the page's left and upper edge.
 export interface Guides { x?: number[]; y?: number[] }
 export interface Layout { name: string; page: Page; elements: Element[]; guides?: Guides }

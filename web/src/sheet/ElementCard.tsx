@@ -1,18 +1,23 @@
 import BackIcon from "@mui/icons-material/ArrowBack";
 import { Box, Button, Checkbox, FormControlLabel, MenuItem, TextField, Typography } from "@mui/material";
 import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
 import { useBook } from "../api/book";
 import { get } from "../api/client";
 import type { Drawing, Element, Rectangle } from "../api/types";
 import { Card, Heading } from "../frame/Card";
 import { Field } from "../frame/Field";
-import { Colour, Measured } from "../ground/SymbolEditor";
+import { Choice, Colour, Measured } from "../ground/SymbolEditor";
+import { BorderFields } from "../grids/BorderFields";
+import { GridCard } from "../grids/GridCard";
+import { GridList } from "../grids/GridList";
+import { useGrids } from "../grids/useGrids";
 import { useLayout } from "./layout";
 import { turns as turnable } from "./LayoutCanvas";
 import { BringIn } from "./BringIn";
 import { aligned, distributed, shifted, type Boxes, type Side } from "./boxes";
 import { PositionFields } from "./PositionFields";
-import { PanelFields, SlopeField, TextFields } from "./TextFields";
+import { PanelFields, SlopeField, TextFields, TypeFields } from "./TextFields";
 import { FRAMES, titleOf, type Elements } from "./useElements";
 
 const SIDES: { side: Side; title: string }[] = [
@@ -20,19 +25,26 @@ const SIDES: { side: Side; title: string }[] = [
 ];
 
 // What is picked on the page: one element with its settings, or several together.
-export function ElementCard({ picked, elements, onBack }: { picked: Element[]; elements: Elements; onBack: () => void }) {
+export function ElementCard({ picked, elements, onBack, onGhost }: { picked: Element[]; elements: Elements; onBack: () => void; onGhost: (svg: string | null) => void }) {
   const book = useBook();
-  const { frame } = useLayout();
+  const { frame, sheet } = useLayout();
+  const [open, setOpen] = useState<string | null>(null);
   const one = picked.length === 1 ? picked[0]! : null;
   const boxes: Boxes = Object.fromEntries(picked.filter((element) => !element.locked).map((element) => [element.id, frame.elements[element.id]!]));
   const place = (label: string, wanted: Boxes) => void elements.place(label, wanted).catch(() => undefined);
   const locked = picked.every((element) => element.locked);
+  const gridded = one && FRAMES.includes(one.kind) ? one : null;
+  const grids = useGrids(gridded ? sheet : null);
+  const grid = gridded?.grids?.find((known) => known.id === open);
+  if (gridded && grid && sheet !== null && !locked) return <GridCard key={grid.id} frame={gridded} grid={grid} words={grids.data?.grids.find((known) => known.id === grid.id)} sheet={sheet} onGhost={onGhost} onBack={() => setOpen(null)} onKeep={(label, list) => elements.patch(gridded.id, { grids: list }, label)} />;
   return (
     <Card title={one ? titleOf(one) : `${picked.length} elements`} note={one ? book.kinds[one.kind]?.toLowerCase() : undefined}>
       <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 1 }}>The page</Button>
       {locked ? <Typography sx={{ fontSize: 14, mb: 1 }}>Locked: it does not move and does not change.</Typography> : (
         <>
           {one && <Settings element={one} elements={elements} />}
+          {gridded && <GridList frame={gridded} grids={grids.data} sheet={sheet} onOpen={setOpen} />}
+          {gridded && <><Heading text="Border" /><BorderFields frame={gridded} onKeep={(border) => elements.patch(gridded.id, { border }, "Border")} /></>}
           <Heading text="Line up" />
           <Box sx={{ display: "grid", gridTemplateColumns: "repeat(3, 1fr)", gap: 0.5 }}>
             {SIDES.map(({ side, title }) => <Button key={side} variant="outlined" aria-label={`Line up: ${title}`} onClick={() => place(`Line up ${side}`, aligned(boxes, side, frame.live))}>{title}</Button>)}
@@ -81,8 +93,23 @@ function Settings({ element, elements }: { element: Element; elements: Elements 
       {["key_frame", "locator"].includes(element.kind) && <><Heading text="Cells" /><Colour label="Colour of the cells" value={element.colour ?? (element.kind === "key_frame" ? "#8c2f39" : "#545c60")} onKeep={(colour) => keep({ colour })} /></>}
       {element.kind === "line" && <><Heading text="Line" /><SlopeField element={element} onKeep={keep} /></>}
       {element.kind === "picture" && <><Heading text="Picture" /><PictureFields element={element} onKeep={keep} /></>}
+      {element.kind === "grid_note" && <><Heading text="Note" /><NoteFields element={element} onKeep={keep} /></>}
+      {element.kind === "north_diagram" && <><Heading text="Look" /><Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}><Colour label="Colour of the diagram" value={element.colour ?? "#1f2a30"} onKeep={(colour) => keep({ colour })} /><Measured label="Size, pt" value={element.size_pt ?? 6.5} least={1} most={100} onKeep={(size_pt) => keep({ size_pt })} /></Box></>}
+      {element.kind === "north_arrow" && <><Heading text="Points to" /><Choice label="North" value={element.north ?? "grid"} choices={[["grid", "grid north"], ["true", "true north"], ["magnetic", "magnetic north"]]} onChoose={(north) => keep({ north })} /></>}
       {["text", "box", "ellipse", "line", "neatline"].includes(element.kind) && <><Heading text={element.kind === "text" ? "Panel" : "Look"} /><PanelFields element={element} onKeep={keep} /></>}
     </>
+  );
+}
+
+// Of which grid it tells the spacing, and its type.
+function NoteFields({ element, onKeep }: { element: Element; onKeep: (patch: Partial<Element>) => Promise<unknown> }) {
+  const { layout } = useLayout();
+  const grids = layout.elements.find((known) => FRAMES.includes(known.kind))?.grids ?? [];
+  return (
+    <Box sx={{ display: "grid", gap: 1 }}>
+      <Choice label="Tells the spacing of" value={element.grid ?? grids[0]?.id ?? ""} choices={grids.map((grid) => [grid.id, grid.title ?? grid.id] as const)} onChoose={(grid) => onKeep({ grid })} />
+      <TypeFields element={element} onKeep={onKeep} />
+    </Box>
   );
 }
 

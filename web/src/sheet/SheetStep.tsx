@@ -42,6 +42,7 @@ export function SheetStep() {
   useEffect(() => { if (asked) setWanted([asked]); }, [asked]);
   const [designs, setDesigns] = useState(false);
   const [told, setTold] = useState<string | null>(null);
+  const [ghost, setGhost] = useState<string | null>(null);
   const elements = useElements(wanted, setWanted);
   const picked = layout.elements.filter((element) => wanted.includes(element.id));
   const keys = useMemo(() => {
@@ -90,11 +91,16 @@ export function SheetStep() {
       </Statement>
       {told && <Notice text={told} kind="warning" onClose={() => setTold(null)} />}
       <Box sx={{ flex: 1, minHeight: 0, display: "flex" }}>
-        {sheet !== null ? <PageView sheet={sheet} picked={around(picked.map((element) => shifted(frame.elements[element.id]!, onEven ? frame.even_shift_mm : 0, 0)))} guides={guides} onGuides={(guides) => keep("Guides", { guides })} overlay={(perMm, fault) => <LayoutCanvas perMm={perMm} fault={fault} even={onEven} picked={wanted} onPick={setWanted} onPlace={elements.place} onTurn={(id, angle) => elements.patch(id, { rotation_deg: angle === 0 ? undefined : angle }, "Turn")} />} /> : <Box sx={{ flex: 1, display: "grid", placeItems: "center" }}>There is no sheet to show yet. On Weave, say which area to cover.</Box>}
-        {picked.length > 0 ? <ElementCard key={picked.map((element) => element.id).join()} picked={picked} elements={elements} onBack={() => setWanted([])} /> : designs && role === "sheets" ? <DesignCard onBack={() => setDesigns(false)} /> : <PageCard keepPage={keepPage} elements={elements} onPick={setWanted} onHardest={() => void hardest().catch((error: Error) => setTold(error.message))} />}
+        {sheet !== null ? <PageView sheet={sheet} picked={around(picked.map((element) => shifted(frame.elements[element.id]!, onEven ? frame.even_shift_mm : 0, 0)))} guides={guides} onGuides={(guides) => keep("Guides", { guides })} overlay={(perMm, fault) => <>{ghost && <Ghost svg={ghost} />}<LayoutCanvas perMm={perMm} fault={fault} even={onEven} picked={wanted} onPick={setWanted} onPlace={elements.place} onTurn={(id, angle) => elements.patch(id, { rotation_deg: angle === 0 ? undefined : angle }, "Turn")} /></>} /> : <Box sx={{ flex: 1, display: "grid", placeItems: "center" }}>There is no sheet to show yet. On Weave, say which area to cover.</Box>}
+        {picked.length > 0 ? <ElementCard key={picked.map((element) => element.id).join()} picked={picked} elements={elements} onBack={() => setWanted([])} onGhost={setGhost} /> : designs && role === "sheets" ? <DesignCard onBack={() => setDesigns(false)} /> : <PageCard keepPage={keepPage} elements={elements} onPick={setWanted} onHardest={() => void hardest().catch((error: Error) => setTold(error.message))} />}
       </Box>
     </>
   );
+}
+
+// What is being tried, over the page; the server's own drawing, escaped where it is written.
+function Ghost({ svg }: { svg: string }) {
+  return <Box aria-hidden data-ghost="" sx={{ position: "absolute", inset: 0, pointerEvents: "none", "& svg": { display: "block", width: "100%", height: "100%" } }} dangerouslySetInnerHTML={{ __html: svg }} />;
 }
 
 interface PageCardProps { keepPage: (label: string, patch: Partial<Page>) => Promise<unknown>; elements: Elements; onPick: (ids: string[]) => void; onHardest: () => void }
@@ -201,7 +207,7 @@ function onPage(frame: Frame, id: string): boolean {
   return left < frame.page_width_mm && left + width > 0 && top < frame.page_height_mm && top + height > 0;
 }
 
-const SIZES: Record<string, [number, number]> = { text: [50, 8], line: [40, 0], box: [40, 25], ellipse: [30, 30], picture: [20, 20], scale_bar: [60, 9], north_arrow: [18, 22], legend: [50, 80], neatline: [100, 80], locator: [45, 35], adjoining: [36, 27] };
+const SIZES: Record<string, [number, number]> = { text: [50, 8], line: [40, 0], box: [40, 25], ellipse: [30, 30], picture: [20, 20], scale_bar: [60, 9], north_arrow: [18, 22], legend: [50, 80], neatline: [100, 80], locator: [45, 35], adjoining: [36, 27], grid_note: [50, 4], north_diagram: [34, 44] };
 
 // A new element comes to the middle of the page and is picked.
 function NewElement({ elements }: { elements: Elements }) {

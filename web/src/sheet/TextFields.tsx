@@ -17,6 +17,17 @@ const DOWN = [["top", "top"], ["middle", "middle"], ["bottom", "bottom"]] as con
 
 // A text element: what it says, with live text from a list, and its type.
 export function TextFields({ element, onKeep }: { element: Element; onKeep: Keep }) {
+  return (
+    <Box sx={{ display: "grid", gap: 1.25 }}>
+      <Field label="Text" value={element.text ?? ""} multiline onKeep={(text) => onKeep({ text })} />
+      <LiveText onInsert={(tag) => onKeep({ text: `${element.text ?? ""}${element.text && !/\s$/.test(element.text) ? " " : ""}${tag}` })} />
+      <TypeFields element={element} onKeep={onKeep} />
+    </Box>
+  );
+}
+
+// How text is set.
+export function TypeFields({ element, onKeep }: { element: Element; onKeep: Keep }) {
   const book = useBook();
   const face = book.faces.find((known) => known.key === (element.face ?? "sans")) ?? book.faces[0]!;
   const families = [...new Set(book.faces.map((known) => known.family))];
@@ -29,8 +40,6 @@ export function TextFields({ element, onKeep }: { element: Element; onKeep: Keep
   };
   return (
     <Box sx={{ display: "grid", gap: 1.25 }}>
-      <Field label="Text" value={element.text ?? ""} multiline onKeep={(text) => onKeep({ text })} />
-      <LiveText onInsert={(tag) => onKeep({ text: `${element.text ?? ""}${element.text && !/\s$/.test(element.text) ? " " : ""}${tag}` })} />
       <Box sx={{ display: "flex", gap: 1, alignItems: "flex-start" }}>
         <Box sx={{ pt: 1.75 }}><Colour label="Colour of the text" value={element.colour ?? "#1f2a30"} onKeep={(colour) => onKeep({ colour })} /></Box>
         <Box sx={{ flex: 1, minWidth: 0, display: "grid", gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr)", gap: 1, alignItems: "end" }}>

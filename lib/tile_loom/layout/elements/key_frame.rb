@@ -5,7 +5,13 @@ module TileLoom
     module Elements
       # The whole index over its ground, with the names of the sheets: what a key sheet is made for.
       class KeyFrame < Element
-        def nodes(sheet, box) = [*map(sheet, box).nodes, *painted([box.corners], {"stroke" => settings["border"]}, {"width_mm" => 0.35})]
+        include Gridded
+
+        def nodes(sheet, box)
+          map = map(sheet, box)
+          surround = surround(map.view, sheet)
+          [*surround.under, *map.nodes, *surround.over]
+        end
 
         # The Sheet::KeyMap in its box.
         def map(sheet, box) = Sheet::KeyMap.new(book: sheet.book, source: sheet.source, cells: sheet.cells, box: box, **manner(sheet))

@@ -5,12 +5,13 @@ module TileLoom
     module Elements
       # The rectangle that shows the sheet's ground: layers, coordinate grids, border.
       class MapFrame < Element
+        include Gridded
+
         def nodes(sheet, _box)
           view = sheet.view
-          [*ground_nodes(sheet, view), *grids.flat_map { |grid| grid.draw(view) }, *match_lines(sheet, view), border(view.frame)]
+          surround = surround(view, sheet)
+          [*surround.under, *ground_nodes(sheet, view), *match_lines(sheet, view), *surround.over]
         end
-
-        def grids = (settings["grids"] || []).map { |grid| CoordinateGrid::Grid.new(grid, faces: @faces) }
 
         private
 
@@ -23,12 +24,6 @@ module TileLoom
           lines = Weave::MatchLine.of(sheet.cell, sheet.neighbours)
           stroke = Ground::Symbol.stroke({"colour" => "#8c2f39", "width_mm" => 0.3, "dash_mm" => [4.0, 1.2, 0.8, 1.2]}.merge(given.fetch("stroke", {})))
           lines.map { |line| Sheet::MatchLineDrawing.new(line, view, stroke: stroke, face: @faces.face(given.fetch("face", "sans-semibold")), size_pt: given.fetch("size_pt", 7).to_f).group }
-        end
-
-        def border(frame)
-          stroke = Ground::Symbol.stroke(settings["border"] || {"colour" => "#1f2a30", "width_mm" => 0.35})
-          stroke.join = "miter"
-          Scene::Path.new(runs: [frame.corners], closed: true, stroke: stroke)
         end
       end
     end

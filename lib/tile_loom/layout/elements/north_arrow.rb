@@ -3,10 +3,11 @@
 module TileLoom
   module Layout
     module Elements
-      # A needle that points to grid north, turned with the frame, with an N at its tip.
+      # A needle that points to grid, true or magnetic north of the sheet's middle, with an N at its tip.
       class NorthArrow < Element
         def nodes(sheet, box)
-          turn = sheet.view.ground.rotation_deg * Math::PI / 180
+          norths = Sheet::Norths.new(sheet.view, sheet.book.parsed_date)
+          turn = (norths.on_page(settings.fetch("north", "grid")) || norths.grid_on_page) * Math::PI / 180
           centre_x, centre_y = box.centre
           size = [box.width, box.height].min
           needle = size * 0.36
@@ -21,8 +22,6 @@ module TileLoom
 
         private
 
-        # Grid north is page-up turned by the frame's rotation: a frame turned counter-clockwise on the
-        # ground has its north turned clockwise on the page.
         def turned(angle, x, y)
           Geometry::Affine.new(Math.cos(angle), Math.sin(angle), -Math.sin(angle), Math.cos(angle), x, y)
         end

@@ -9,7 +9,7 @@ module TileLoom
         STEP_PT = 0.25
 
         def nodes(sheet, box)
-          string = sheet.live_text(settings["text"], path: "#{path}/text")
+          string = string(sheet)
           room = box.grow(-settings.fetch("padding_mm", 0).to_f)
           backing = (settings["fill"] || settings["stroke"]) ? panel(box, settings, nil) : []
           return backing if room.width <= 0 || room.height <= 0
@@ -20,12 +20,15 @@ module TileLoom
 
         # Does the text of a sheet stand in its box?
         def fits?(sheet)
-          string = sheet.live_text(settings["text"], path: "#{path}/text")
+          string = string(sheet)
           room = box(sheet.page).grow(-settings.fetch("padding_mm", 0).to_f)
           fitting(string, room).fits?(string, room)
         end
 
         private
+
+        # What it says on a sheet.
+        def string(sheet) = sheet.live_text(settings["text"], path: "#{path}/text")
 
         def size_pt = settings.fetch("size_pt", 9).to_f
 

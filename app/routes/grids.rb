@@ -1,0 +1,74 @@
+# frozen_string_literal: true
+
+module App
+  module Routes
+    # Coordinate grids of the frames: what they come to on a sheet, new ones, copies, room for their labels.
+    # Sheet 0 is the key sheet, whose frame is that of the key layout.
+    class Grids < Base
+      get("/api/books/:book_id/sheets/:number/grids") { json(trial.to_h) }
+
+      # {grid}: settings of a grid that is being tried.
+      post("/api/books/:book_id/sheets/:number/grids/try") { json(trial.try(body_json["grid"])) }
+
+      # {preset}: a grid of that kind comes into the frame, drawn last.
+      post "/api/books/:book_id/sheets/:number/grids" do
+        preset = trial.presets.find(body_json["preset"].to_s)
+        add(sheet_number.zero? ? "key" : "sheets", preset.settings.merge("title" => preset.title), preset.key, "New grid")
+      end
+
+      # {id}: copies a grid of this sheet's frame to the frame of the other layout.
+      post "/api/books/:book_id/sheets/:number/grids/copy" do
+        from = sheet_number.zero? ? "key" : "sheets"
+        grid = frame_of(from)["grids"].to_a.find { |known| known["id"] == body_json["id"] } or raise TileLoom::Invalid.new("The frame has no grid “#{body_json["id"]}”.", path: "/id")
+        add((from == "key") ? "sheets" : "key", grid, grid["id"], "Copy a grid")
+      end
+
+      # The frame gives way so that border and labels have room on the paper.
+      post "/api/books/:book_id/sheets/:number/grids/room" do
+        composer = Snapshot.of(book).composer_of(sheet_number)
+        beyond = GridTrial.new(composer).then { |tried| tried.beyond(tried.wanted_room) }
+        raise TileLoom::Invalid.new("Border and labels have room already.") if beyond.values.all?(&:zero?)
+        box = composer.gridded_frame.box(composer.page)
+        inner = TileLoom::Geometry::Box.new(*[box.min_x + beyond["left"], box.min_y + beyond["top"], box.max_x - beyond["right"], box.max_y - beyond["bottom"]].map { |mm| mm.round(1) })
+        place = TileLoom::Layout::Place.new(composer.gridded_frame.settings["place"]).moved(composer.page.live_area, inner)
+        json(change(sheet_number.zero? ? "key" : "sheets", "Room for labels") { |frame| frame.merge("place" => place) })
+      end
+
+      private
+
+      def sheet_number = @sheet_number ||= whole(params["number"])
+
+      def trial = GridTrial.new(Snapshot.of(book).composer_of(sheet_number))
+
+      # Role → [its name in the book document, the kind of its frame].
+      FRAMES = {"sheets" => ["layout", "map_frame"], "key" => ["key_layout", "key_frame"]}.freeze
+
+      def frame_of(role)
+        name, kind = FRAMES.fetch(role)
+        layout = book.settings[name] or raise TileLoom::Invalid.new("The book has no key sheet; add one first.")
+        layout["elements"].find { |element| element["kind"] == kind } or raise TileLoom::Invalid.new("The layout has no frame for grids.")
+      end
+
+      def add(role, settings, id, label)
+        made = nil
+        change(role, label) do |frame|
+          grids = frame["grids"] || []
+          made = TileLoom::Layout::NewElement.id(id, grids.map { |grid| grid["id"] }).delete_suffix("-1")
+          made = TileLoom::Layout::NewElement.id(id, grids.map { |grid| grid["id"] }) if grids.any? { |grid| grid["id"] == made }
+          frame.merge("grids" => [*grids, settings.merge("id" => made)])
+        end.then { |answer| json(answer.merge("made" => [made])) }
+      end
+
+      # The block gives the frame as it is to be.
+      def change(role, label)
+        name, kind = FRAMES.fetch(role)
+        frame_of(role)
+        BookChanges.new(book).apply_to_fresh(label: label) do
+          elements = book.reload.settings[name]["elements"]
+          {name => {"elements" => elements.map { |element| (element["kind"] == kind) ? yield(element) : element }}}
+        end
+        Presenter.book(book.reload)
+      end
+    end
+  end
+end

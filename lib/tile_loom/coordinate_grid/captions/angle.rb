@@ -1,0 +1,97 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module CoordinateGrid
+    module Captions
+      # Longitudes and latitudes: degrees, degrees and minutes, or degrees, minutes and seconds, as the interval
+      # needs it or as it is wanted; or decimal degrees. Short: only what changes from one label to the next.
+      class Angle
+        NOTATIONS = %w[d dm dms decimal].freeze
+        LETTERS = {x: %w[E W], y: %w[N S]}.freeze
+
+        # settings: "labels" of a grid: form, notation, decimals, hemisphere, zeros.
+        def initialize(settings) = @settings = settings
+
+        # A Caption. value, step: Rationals in degrees.
+        def of(axis, value, step, _crs, full: true)
+          value = (value + 180) % 360 - 180 if axis == :x
+          value = 180r if axis == :x && value == -180
+          return Caption.new([decimal(axis, value, step)]) if notation(step) == "decimal"
+          Caption.new([dms(axis, value, step, full || @settings["form"] != "short")])
+        end
+
+        private
+
+        # As few parts as the interval needs.
+        def notation(step)
+          @settings.fetch("notation") do
+            if (step % 1).zero? then "d"
+            elsif (step * 60 % 1).zero? then "dm"
+            else "dms"
+            end
+          end
+        end
+
+        # Decimals that tell the lines apart, of the last part.
+        def decimals(step, parts_of_degree)
+          @settings.fetch("decimals") do
+            (0..9).find { |places| (step * parts_of_degree * 10**places % 1).zero? } || 3
+          end
+        end
+
+        def decimal(axis, value, step)
+          text = Units::Number.grouped(value.abs, separator: "", decimals: decimals(step, 1))
+          text = text.rjust(width(axis) + (text.include?(".") ? text.length - text.index(".") : 0), "0") if @settings["zeros"]
+          signed(axis, value, "#{text}°", text.delete("0.").empty?)
+        end
+
+        PARTS = {"d" => 1, "dm" => 60, "dms" => 3600}.freeze
+
+        # All is counted in the smallest unit that is shown, so that a carry goes through to the degrees.
+        def dms(axis, value, step, full)
+          kind = notation(step)
+          places = decimals(step, PARTS.fetch(kind))
+          unit = 10**places
+          total = (value.abs * PARTS.fetch(kind) * unit).round
+          degrees, rest = total.divmod(PARTS.fetch(kind) * unit)
+          minutes, seconds = (kind == "dms") ? rest.divmod(60 * unit) : [rest, 0]
+          text = case kind
+          when "d" then "#{degree(axis, degrees, rest, places, unit)}°"
+          when "dm" then short?(full, rest) ? "#{two(minutes, places, unit)}′" : "#{degree(axis, degrees)}°#{two(minutes, places, unit)}′"
+          else seconds_text(axis, degrees, minutes, seconds, places, unit, full)
+          end
+          short?(full, rest) ? text : signed(axis, value, text, total.zero?)
+        end
+
+        def seconds_text(axis, degrees, minutes, seconds, places, unit, full)
+          tail = "#{two(seconds, places, unit)}″"
+          return "#{degree(axis, degrees)}°#{two(minutes, 0, 1)}′#{tail}" unless short?(full, minutes + seconds)
+          seconds.zero? ? "#{two(minutes, 0, 1)}′" : tail
+        end
+
+        # A whole degree is always told with its degrees.
+        def short?(full, rest) = !full && !rest.zero?
+
+        def degree(axis, degrees, rest = 0, places = 0, unit = 1)
+          whole = @settings["zeros"] ? degrees.to_s.rjust(width(axis), "0") : degrees.to_s
+          places.zero? ? whole : "#{whole}.#{rest.to_s.rjust(places, "0")}"
+        end
+
+        # Longitudes have three digits before the point, latitudes two.
+        def width(axis) = (axis == :x) ? 3 : 2
+
+        def two(count, places, unit)
+          whole, part = count.divmod(unit)
+          places.zero? ? format("%02d", whole) : format("%02d.%0#{places}d", whole, part)
+        end
+
+        # Nought has no hemisphere; nor has 180°.
+        def signed(axis, value, text, zero)
+          return text if zero || (axis == :x && value == 180)
+          return value.negative? ? "\u2212#{text}" : text if @settings["hemisphere"] == "signs"
+          text + LETTERS.fetch(axis)[value.negative? ? 1 : 0]
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,62 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module CoordinateGrid
+    module Captions
+      # Eastings and northings. In full: 404 000, with the unit where it is wanted. Short: the principal digits
+      # from the ten thousands down to those of the interval, what leads them small and raised, as topographic
+      # sheets have it (DMA TM 8358.1, chapter 3; from memory); the full number of such a label has its last
+      # zeros small too, with the axis letter: ⁴04⁰⁰⁰ᵐE.
+      class Length
+        SEPARATORS = {"thin" => Caption::THIN_SPACE, "comma" => ",", "point" => ".", "none" => ""}.freeze
+        # Up to ten thousands digits are principal ones.
+        PRINCIPAL = 5
+
+        # settings: "labels" of a grid: form, decimals, unit, thousands, signs.
+        def initialize(settings) = @settings = settings
+
+        # A Caption. axis: :x or :y; value, step: Rationals in units of crs.
+        def of(axis, value, step, crs, full: true)
+          return topographic(axis, value, step, crs, full) if @settings["form"] == "short" && (value % 1).zero? && (step % 1).zero? && !value.negative?
+          Caption.new([plain(axis, value, step, crs)])
+        end
+
+        private
+
+        def plain(axis, value, step, crs)
+          shown = letters? ? value.abs : value
+          text = Units::Number.grouped(shown, separator: SEPARATORS.fetch(@settings.fetch("thousands", "thin")), decimals: decimals(step))
+          text = text.sub(/\A-/, "\u2212")
+          text += "\u202f#{unit(crs)}" if @settings["unit"]
+          text += letter(axis, value) if letters?
+          text
+        end
+
+        # Whole units unless the interval has decimals.
+        def decimals(step)
+          @settings.fetch("decimals") { (step.denominator == 1) ? 0 : [(-Math.log10(step)).ceil, 0].max }
+        end
+
+        def unit(crs) = crs.unit&.symbol || crs.unit_name
+
+        # Signs are plain numbers; letters say which way.
+        def letters? = @settings["hemisphere"] == "letters"
+
+        def letter(axis, value) = {x: %w[E W], y: %w[N S]}.fetch(axis)[value.negative? ? 1 : 0]
+
+        def topographic(axis, value, step, crs, full)
+          digits = value.to_i.to_s
+          zeros = [trailing(step), digits.length - 1].min
+          kept = digits[0, digits.length - zeros]
+          places = [PRINCIPAL - zeros, 1].max
+          lead, principal = kept[0...-places].to_s, kept[-places..] || kept
+          return Caption.new([lead, true], [principal, false]) unless full
+          Caption.new([lead, true], [principal, false], ["0" * zeros + unit(crs), true], [letter(axis, value), false])
+        end
+
+        # How many zeros all values of an interval end with.
+        def trailing(step) = step.to_i.to_s[/0*\z/].length
+      end
+    end
+  end
+end

@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module CoordinateGrid
+    # What a grid's spacing is, in words for the margin: a field of dots with such a note can stand in for a
+    # scale bar.
+    class Note
+      PLURALS = {"lines" => "Lines", "crosses" => "Crosses", "ticks" => "Ticks", "dots" => "Dots", "squares" => "Squares"}.freeze
+
+      # grid: Grid; mesh: one of its meshes on the sheet.
+      def initialize(grid, mesh)
+        @grid, @mesh = grid, mesh
+      end
+
+      # "Dots 5 mi apart; the diagonal is about 7.1 mi."
+      def to_s
+        return "" if @mesh.nil? || @mesh.trouble
+        x, y = %i[x y].map { |axis| words(axis) }
+        return "#{things} every #{(x == y) ? x : "#{x} of longitude and #{y} of latitude"}." if @mesh.crs.geographic?
+        "#{things} #{(x == y) ? x : "#{x} from west to east and #{y} from south to north"} apart; the diagonal is about #{diagonal}."
+      end
+
+      # An interval as it is read: as it was typed where it is fixed.
+      def words(axis) = self.class.interval(@grid, @mesh, axis)
+
+      def self.interval(grid, mesh, axis)
+        fixed = grid.settings.dig("interval", axis.to_s)
+        return length(mesh.interval(axis), mesh.crs) unless fixed
+        given = Interval.parse(fixed)
+        given.angle? ? angle(given.degrees) : "#{Units::Number.grouped(given.value, decimals: decimals(given.value))} #{Units::LengthUnit.find(given.unit).symbol}"
+      end
+
+      # "100 m", "2 km", "30″"
+      def self.length(step, crs)
+        return angle(step) if crs.geographic?
+        unit = crs.unit
+        return "#{Units::Number.grouped(step / 1000)} km" if unit&.code == "m" && step >= 1000 && (step % 1000).zero?
+        "#{Units::Number.grouped(step, decimals: decimals(step))} #{unit&.symbol || crs.unit_name}"
+      end
+
+      def self.angle(step)
+        return "#{Units::Number.plain(step.to_f)}°" if (step % 1).zero?
+        return "#{Units::Number.plain((step * 60).to_f)}′" if (step * 60 % 1).zero?
+        "#{Units::Number.plain((step * 3600).to_f, decimals: 3)}″"
+      end
+
+      def self.decimals(value) = (0..6).find { |places| (value * 10**places % 1).zero? } || 3
+
+      private
+
+      def things = PLURALS.fetch(@grid.settings.fetch("look", "lines"))
+
+      # Two figures will do for a distance that is judged by eye.
+      def diagonal
+        unit, factor = unit_of
+        length = Math.hypot(*%i[x y].map { |axis| (@mesh.interval(axis) / factor).to_f })
+        decimals = [1 - Math.log10(length).floor, 0].max
+        "#{Units::Number.plain(length.round(1 - Math.log10(length).floor), decimals: decimals)} #{unit}"
+      end
+
+      # [symbol, in units of the reference] in which the spacing is told.
+      def unit_of
+        fixed = @grid.settings.dig("interval", "x")&.then { |text| Interval.parse(text) }
+        return [Units::LengthUnit.find(fixed.unit).symbol, Interval.new(1r, fixed.unit).in(@mesh.crs)] if fixed
+        unit = @mesh.crs.unit
+        return ["km", 1000r] if unit&.code == "m" && %i[x y].all? { |axis| @mesh.interval(axis) >= 1000 && (@mesh.interval(axis) % 1000).zero? }
+        [unit&.symbol || @mesh.crs.unit_name, 1r]
+      end
+    end
+  end
+end

@@ -1,0 +1,87 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module CoordinateGrid
+    # Everything that coordinate grids put into and round one map frame on one sheet: lines, border, ticks and
+    # labels, with one placement for all of them.
+    class Surround
+      # A grid with its meshes in this frame and its Labels (nil where it has none).
+      Drawn = Struct.new(:grid, :meshes, :labels, keyword_init: true) do
+        def nodes = [*meshes.flat_map { |mesh| grid.look(gaps: labels ? labels.gaps : []).nodes(mesh) }, *edges]
+
+        # Where one zone ends and the next begins, a heavier line.
+        def edges
+          return [] unless meshes.length > 1
+          runs = Zone.edges(meshes.first.view)
+          stroke = Ground::Symbol.stroke(grid.settings.fetch("stroke", {}))
+          stroke.width_mm *= 2.5
+          stroke.dash_mm = nil
+          runs.empty? ? [] : [Scene::Path.new(runs: runs, closed: false, stroke: stroke)]
+        end
+      end
+
+      attr_reader :view
+
+      # grids: Grid list; border: settings of a border; paper: the page's Box or nil; like: see Grid#meshes.
+      def initialize(view:, grids: [], border: nil, paper: nil, like: nil, letters_face: Type::Library.face("sans-semibold"))
+        @view, @grids, @border_settings, @paper, @like, @letters_face = view, grids.select { |grid| grid.drawn_on?(view) }, border, paper, like, letters_face
+      end
+
+      # Scene nodes below the layers of the ground.
+      def under = drawn.select { |entry| entry.grid.under? }.flat_map(&:nodes)
+
+      # Scene nodes above them: grids, border, letters of squares, labels.
+      def over
+        placed
+        [*drawn.reject { |entry| entry.grid.under? }.flat_map(&:nodes), *(@border_settings ? border.nodes : []), *letters, *drawn.flat_map { |entry| entry.labels ? entry.labels.texts : [] }]
+      end
+
+      # Drawn list of the grids of this sheet, their labels placed.
+      def drawn = placed
+
+      # mm beyond the frame on each side.
+      def room
+        Side::ALL.to_h { |side| [side, [edge_room(side), *placed.filter_map { |entry| entry.labels&.room(side) }].max] }
+      end
+
+      def border = @border ||= Borders.build(@border_settings || {}, view: view, mesh: step_mesh)
+
+      # How far the border and ticks reach beyond the frame.
+      def edge_room(_side) = @edge_room ||= [@border_settings ? border.room_mm : 0.0, *@grids.map(&:ticks_outside_mm)].max
+
+      private
+
+      def meshes = @meshes ||= @grids.to_h { |grid| [grid.id, grid.meshes(view, like: @like)] }
+
+      # The grid whose interval the border's steps have: the one that is named, else the first.
+      def step_mesh
+        steps = (@border_settings || {})["steps"] || {}
+        return nil if steps["mm"]
+        id = steps["grid"] || @grids.first&.id
+        (meshes[id] || meshes.values.first)&.first
+      end
+
+      def placement = @placement ||= Placement.new(paper: @paper)
+
+      # Grids in their order: the labels of one stand outside those of the one before where both have a side.
+      def placed
+        @placed ||= begin
+          letters
+          offsets = Side::ALL.to_h { |side| [side, edge_room(side)] }
+          @grids.map do |grid|
+            found = meshes[grid.id]
+            labels = (grid.labels && found.any?) ? Labels.new(meshes: found, settings: grid.labels, placement: placement, face: grid.face, offsets: offsets.dup) : nil
+            labels&.sides&.each { |side| offsets[side] = [offsets[side], labels.room(side)].max }
+            Drawn.new(grid: grid, meshes: found, labels: labels)
+          end
+        end
+      end
+
+      def letters
+        @letters ||= @grids.select { |grid| grid.settings["squares"] }.flat_map do |grid|
+          meshes[grid.id].flat_map { |mesh| SquareLetters.new(mesh: mesh, settings: grid.settings["squares"], placement: placement, face: @letters_face).texts }
+        end
+      end
+    end
+  end
+end

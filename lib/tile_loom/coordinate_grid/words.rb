@@ -1,0 +1,101 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module CoordinateGrid
+    # What a grid comes to on a sheet, in sentences: what is drawn how far apart, and what is to be warned of.
+    class Words
+      NOUNS = {"lines" => "line", "crosses" => "cross", "ticks" => "tick", "dots" => "dot", "squares" => "square"}.freeze
+      # Lines of a field of dots are taken for lengths on the ground: this much they may be off.
+      MOST_ERROR = 0.001
+
+      # drawn: a Surround::Drawn; view: of the sheet.
+      def initialize(drawn, view)
+        @drawn, @view = drawn, view
+      end
+
+      # "A line every 100 m, 40 mm apart; labels bottom and right."
+      def sentence
+        return trouble if trouble
+        "A #{noun} every #{intervals}, #{pitches}#{zone}#{labels}."
+      end
+
+      # Sentences, empty when all is well.
+      def warnings
+        return [trouble] if trouble
+        [nothing, few, many_nodes, *touching, off_paper].compact
+      end
+
+      private
+
+      def mesh = @drawn.meshes.first
+
+      def noun = NOUNS.fetch(@drawn.grid.settings.fetch("look", "lines"))
+
+      def trouble
+        return "UTM has no zone here: it ends at 84° N and 80° S. Choose a polar reference such as EPSG:5041 or EPSG:5042." if @drawn.meshes.empty?
+        @drawn.meshes.filter_map(&:trouble).first
+      end
+
+      def lines = @drawn.meshes.flat_map(&:lines)
+
+      def intervals
+        x, y = %i[x y].map { |axis| Note.interval(@drawn.grid, mesh, axis) }
+        return x if x == y
+        mesh.crs.geographic? ? "#{x} of longitude and #{y} of latitude" : "#{x} east and #{y} north"
+      end
+
+      def pitches
+        x, y = %i[x y].map { |axis| mesh.pitch_mm(axis).to_f }
+        return "#{Units::Number.plain(x, decimals: 1)} mm apart" if (x / y - 1).abs < 0.02
+        "#{Units::Number.plain(x, decimals: 1)} and #{Units::Number.plain(y, decimals: 1)} mm apart"
+      end
+
+      def zone
+        return "" unless @drawn.grid.zoned?
+        numbers = @drawn.meshes.map { |found| "#{found.zone.number}#{found.zone.south? ? " south" : " north"}" }
+        ", in UTM zone#{"s" if numbers.length > 1} #{numbers.join(" and ")}"
+      end
+
+      def labels
+        sides = @drawn.labels&.sides.to_a
+        return "; no labels" if sides.empty?
+        return "; labels on all sides" if sides.length == 4
+        "; labels #{sides[0..-2].join(", ")}#{" and " if sides.length > 1}#{sides.last}"
+      end
+
+      def nothing
+        "#{name} draws nothing on this sheet; choose a closer interval." if lines.none? { |line| line.pieces.any? }
+      end
+
+      # A position is read between two lines.
+      def few
+        return nil if nothing
+        crossings = @drawn.meshes.flat_map { |found| Crossing.all(found.lines, @view.frame) }
+        short = Side::ALL.select { |side| crossings.count { |crossing| crossing.side == side && @drawn.meshes.any? { |found| found.owner(side) == crossing.line.axis } } < 2 }
+        "Fewer than two lines of #{name} cross the #{sides(short)}; choose a closer interval to read positions there." if short.any?
+      end
+
+      def many_nodes
+        return nil if %w[lines ticks].include?(@drawn.grid.settings.fetch("look", "lines"))
+        most = @drawn.meshes.map { |found| %i[x y].map { |axis| found.lines.count { |line| line.axis == axis } }.reduce(:*) }.max
+        "#{name} would draw #{Units::Number.grouped(most)} #{noun}s, more than #{Units::Number.grouped(Mesh::MOST_NODES)}, so none is drawn; choose a wider interval." if most > Mesh::MOST_NODES
+      end
+
+      def touching
+        @drawn.labels&.placed
+        (@drawn.labels&.every || {}).group_by(&:last).map { |many, list| "Labels at the #{sides(list.map(&:first))} would touch, so that only every #{ordinal(many)} is written." }
+      end
+
+      def off_paper
+        count = @drawn.labels&.off_paper.to_i
+        "#{count} #{(count == 1) ? "label has" : "labels have"} no room on the paper and #{(count == 1) ? "is" : "are"} left out; make room round the frame." if count.positive?
+      end
+
+      def name = "“#{@drawn.grid.name}”"
+
+      def sides(list) = (list.length == 1) ? list.first : "#{list[0..-2].join(", ")} and #{list.last}"
+
+      def ordinal(number) = "#{number}#{(number % 100).between?(11, 13) ? "th" : {1 => "st", 2 => "nd", 3 => "rd"}.fetch(number % 10, "th")}"
+    end
+  end
+end
