@@ -10,7 +10,7 @@ module Bench
     end
 
     def rows
-      [*demo_rows, *generated_rows, *memory_rows, *WeaveMeasures.new(@folio_path).rows, *GroundMeasures.new.rows]
+      [*demo_rows, *generated_rows, *memory_rows, *GridMeasures.new.rows, *WeaveMeasures.new(@folio_path).rows, *GroundMeasures.new.rows]
     end
 
     private

@@ -63,7 +63,10 @@ module App
       end
 
       # Only JSON that says so: a form on another site cannot send it without asking first.
-      def body_json
+      # The request's body is read once.
+      def body_json = @body_json ||= read_json
+
+      def read_json
         halt_with(415, "This address takes application/json.") unless request.media_type == "application/json"
         text = request.body.read(LARGEST_BODY).to_s
         parsed = text.empty? ? {} : JSON.parse(text, max_nesting: 100)

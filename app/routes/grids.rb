@@ -18,8 +18,8 @@ module App
 
       # {id}: copies a grid of this sheet's frame to the frame of the other layout.
       post "/api/books/:book_id/sheets/:number/grids/copy" do
-        from = sheet_number.zero? ? "key" : "sheets"
-        grid = frame_of(from)["grids"].to_a.find { |known| known["id"] == body_json["id"] } or raise TileLoom::Invalid.new("The frame has no grid “#{body_json["id"]}”.", path: "/id")
+        from, id = sheet_number.zero? ? "key" : "sheets", body_json["id"]
+        grid = frame_of(from)["grids"].to_a.find { |known| known["id"] == id } or raise TileLoom::Invalid.new("The frame has no grid “#{id}”.", path: "/id")
         add((from == "key") ? "sheets" : "key", grid, grid["id"], "Copy a grid")
       end
 
@@ -53,8 +53,8 @@ module App
         made = nil
         change(role, label) do |frame|
           grids = frame["grids"] || []
-          made = TileLoom::Layout::NewElement.id(id, grids.map { |grid| grid["id"] }).delete_suffix("-1")
-          made = TileLoom::Layout::NewElement.id(id, grids.map { |grid| grid["id"] }) if grids.any? { |grid| grid["id"] == made }
+          taken = grids.map { |grid| grid["id"] }
+          made = [id, *(2..taken.length + 2).map { |number| "#{id}-#{number}" }].find { |free| !taken.include?(free) }
           frame.merge("grids" => [*grids, settings.merge("id" => made)])
         end.then { |answer| json(answer.merge("made" => [made])) }
       end

@@ -22,6 +22,13 @@ RSpec.describe TileLoom::CoordinateGrid do
       end
     end
 
+    it "let at least two lines cross each side, however small the frame is for the wished spacing" do
+      [0.0, 30.0].each do |rotation|
+        lines = drawn(mesh(view(rotation: rotation), "EPSG:4258", wished_mm: 280))
+        expect(lines.map(&:axis).tally.values).to all(be >= 2)
+      end
+    end
+
     # NIST SP 811: a foot is 0.3048 m, a US survey foot 1200/3937 m.
     it "keep their unit through a change of reference, and never turn into degrees" do
       crs = ->(code) { TileLoom::Reference::Crs.find(code) }

@@ -64,6 +64,22 @@ RSpec.describe TileLoom::Layout do
   end
 
   # ASME Y14.1 and the architectural series (from memory).
+  # Labels of grids and what a border takes beyond the frame find room, and say enough to read a position.
+  it "gives the grids of every ready design room on paper, with two lines a side at least" do
+    crs = TileLoom::Reference::Crs.find("EPSG:25829")
+    ["A3", "A4", "ANSI A", "ANSI B"].product(%w[landscape portrait], described_class::Designs.names) do |size, orientation, name|
+      layout = described_class::Layout.new(TileLoom::Book::Starter.layout(size, orientation, name))
+      frame, page = layout.frame_box, layout.page
+      view = TileLoom::Sheet::FrameView.new(frame: frame, crs: crs, ground: TileLoom::Geometry::TurnedRectangle.new(404_000, 6_528_000, frame.width * 2.5, frame.height * 2.5, 0.0))
+      surround = TileLoom::CoordinateGrid::Surround.new(view: view, grids: layout.main_frame.grids, border: layout.main_frame.settings["border"], paper: TileLoom::Geometry::Box.new(0, 0, page.width_mm, page.height_mm))
+      expect(surround.drawn.flat_map { |entry| TileLoom::CoordinateGrid::Words.new(entry, view).warnings }).to eq([]), "#{name} on #{size} #{orientation}"
+      room = surround.room
+      taken = TileLoom::Geometry::Box.new(frame.min_x - room["left"], frame.min_y - room["top"], frame.max_x + room["right"], frame.max_y + room["bottom"]).grow(-0.05)
+      others = layout.elements.reject { |element| %w[map_frame neatline box].include?(element.kind) || element.box(page).intersects?(frame) }
+      expect(others.select { |element| element.box(page).intersects?(taken) }.map(&:id)).to eq([]), "#{name} on #{size} #{orientation}"
+    end
+  end
+
   it "knows the architectural sizes" do
     expect([page("ARCH C").width_mm, page("ARCH C").height_mm]).to eq([457.2, 609.6])
     expect([page("ARCH E").width_mm, page("ARCH E").height_mm]).to eq([914.4, 1219.2])

@@ -78,11 +78,12 @@ module TileLoom
       # out follows a rule that a reader can see.
       def regular(side, mesh, axis, crossings, full:)
         step = mesh.interval(axis)
-        spots = crossings.to_h { |crossing| [crossing, spot(side, mesh, crossing, full: full)] }
+        spots = {}.compare_by_identity
+        crossings.each { |crossing| spots[crossing] = spot(side, mesh, crossing, full: full).grow(Placement::GAP_MM / 2) }
         multiple = Series.multiples(step, angle: mesh.crs.geographic?).find do |many|
           # A label that gave way to a corner is no measure for the others.
           kept = crossings.select { |crossing| (crossing.line.index % many).zero? && corner(side, crossing).nil? }
-          kept.each_cons(2).none? { |one, other| spots[one].grow(Placement::GAP_MM / 2).touches?(spots[other].grow(Placement::GAP_MM / 2)) }
+          kept.each_cons(2).none? { |one, other| spots[one].touches?(spots[other]) }
         end
         every[side] = multiple if multiple.to_i > 1
         return [] unless multiple
@@ -101,7 +102,10 @@ module TileLoom
         Label.new(caption: caption(mesh, crossing, full), spot: spot, side: side)
       end
 
-      def caption(mesh, crossing, full) = Caption.of(crossing.line, mesh.crs, mesh.interval(crossing.line.axis), @settings, full: full)
+      def caption(mesh, crossing, full)
+        @captions ||= {}.compare_by_identity
+        (@captions[crossing] ||= {})[full] ||= Caption.of(crossing.line, mesh.crs, mesh.interval(crossing.line.axis), @settings, full: full)
+      end
 
       # A line that comes out at a corner has its label beside the corner: the other side's is there too.
       AT_CORNER_MM = 0.5
@@ -119,9 +123,7 @@ module TileLoom
         spot = Placement::Spot.new(x: crossing.x, y: crossing.y, width: caption(mesh, crossing, full).width_mm(@face, size_pt), height: @face.cap_height_mm(size_pt), turn_deg: turn)
         dx, dy = away(side, crossing)
         far = inside? ? distance + spot.reach(dx, dy) : @offsets.fetch(side, 0.0) + distance + spot.reach(*Side::OUTWARD.fetch(side))
-        spot.x += dx * far
-        spot.y += dy * far
-        spot
+        spot.move(dx * far, dy * far)
       end
 
       # In which direction from the crossing the label lies.
@@ -172,9 +174,8 @@ module TileLoom
         inward = index.zero? ? 1 : -1
         along = Side.level?(side) ? [1.0, 0.0] : [0.0, 1.0]
         far = @offsets.fetch(side, 0.0) + distance + spot.reach(dx, dy)
-        spot.x += dx * far + along[0] * inward * spot.reach(*along)
-        spot.y += dy * far + along[1] * inward * spot.reach(*along)
-        spot
+        shift = inward * spot.reach(*along)
+        spot.move(dx * far + along[0] * shift, dy * far + along[1] * shift)
       end
     end
   end

@@ -114,9 +114,22 @@ module TileLoom
       end
 
       def automatic(axis)
-        wished = units_per_mm(axis, @like || @view) * wished_mm
+        view = @like || @view
+        wished = units_per_mm(axis, view) * wished_mm
         return nil unless wished.finite? && wished.positive?
-        crs.geographic? ? Series.nearest_angle_deg(wished) : Series.nearest(wished)
+        found = crs.geographic? ? Series.nearest_angle_deg(wished) : Series.nearest(wished)
+        # A position is read between two lines: at least so many cross a side, however small the frame.
+        half = extent(axis, view) / 2
+        return found if found <= half || !half.finite? || !half.positive?
+        crs.geographic? ? Series.angle_at_most_deg(half) : Series.at_most(half)
+      end
+
+      # Grid units across which the family goes along the side of the frame that it crosses.
+      def extent(axis, view)
+        index = (axis == :x) ? 0 : 1
+        x, y = view.frame.centre
+        west, east, north, south = on_grid([view.frame.min_x, y, view.frame.max_x, y, x, view.frame.min_y, x, view.frame.max_y], view).each_slice(2).map { |place| place[index] }
+        [turned(east - west).abs, turned(south - north).abs].max
       end
 
       # The grid coordinates that occur in the frame and a little beyond: its outline and a lattice inside.
@@ -187,7 +200,7 @@ module TileLoom
 
       # To begin with; a grid of the book's own reference is straight.
       def least_chords
-        return 32 if @zone
+        return 32 if @zone && !@zone.whole?
         (crs == view.crs) ? 2 : 8
       end
 

@@ -4,28 +4,40 @@ module TileLoom
   module CoordinateGrid
     # Where labels stand round a frame: turned rectangles on the page, none over another.
     class Placement
-      # A rectangle about (x, y), turned clockwise by turn_deg.
-      Spot = Struct.new(:x, :y, :width, :height, :turn_deg, keyword_init: true) do
-        # Flat corners in page mm.
-        def corners = Geometry::Affine.turn(turn_deg, x, y).map(Geometry::Box.at(x - width / 2, y - height / 2, width, height).corners)
+      # A rectangle about (x, y), turned clockwise by turn_deg. It does not change.
+      class Spot
+        attr_reader :x, :y, :width, :height, :turn_deg
 
-        def box = Geometry::Box.around(corners)
+        def initialize(x:, y:, width:, height:, turn_deg:)
+          @x, @y, @width, @height, @turn_deg = x, y, width, height, turn_deg
+          angle = turn_deg * Math::PI / 180
+          @cos, @sin = upright? ? [1.0, 0.0] : [Math.cos(angle), Math.sin(angle)]
+        end
+
+        def upright? = turn_deg.zero?
+
+        def box
+          @box ||= begin
+            across, down = reach(1.0, 0.0), reach(0.0, 1.0)
+            Geometry::Box.new(x - across, y - down, x + across, y + down)
+          end
+        end
 
         def grow(margin) = self.class.new(x: x, y: y, width: width + 2 * margin, height: height + 2 * margin, turn_deg: turn_deg)
 
+        # The same one, moved.
+        def move(dx, dy) = self.class.new(x: x + dx, y: y + dy, width: width, height: height, turn_deg: turn_deg)
+
         # How far it reaches from its middle in a direction (a unit vector).
-        def reach(dx, dy)
-          angle = turn_deg * Math::PI / 180
-          (width / 2 * (dx * Math.cos(angle) + dy * Math.sin(angle)).abs) + (height / 2 * (dy * Math.cos(angle) - dx * Math.sin(angle)).abs)
-        end
+        def reach(dx, dy) = width / 2 * (dx * @cos + dy * @sin).abs + height / 2 * (dy * @cos - dx * @sin).abs
+
+        # Unit vectors along its sides.
+        def directions = [[@cos, @sin], [-@sin, @cos]]
 
         # Two rectangles are apart when a line along a side of one of them parts them (separating axes).
         def touches?(other)
           return false unless box.intersects?(other.box)
-          [turn_deg, turn_deg + 90, other.turn_deg, other.turn_deg + 90].none? do |angle|
-            dx, dy = Math.cos(angle * Math::PI / 180), Math.sin(angle * Math::PI / 180)
-            ((x - other.x) * dx + (y - other.y) * dy).abs > reach(dx, dy) + other.reach(dx, dy)
-          end
+          (directions + other.directions).none? { |dx, dy| ((x - other.x) * dx + (y - other.y) * dy).abs > reach(dx, dy) + other.reach(dx, dy) }
         end
       end
 

@@ -30,6 +30,9 @@ module TileLoom
       # The angle in degrees of the series that is nearest in proportion.
       def nearest_angle_deg(value) = ANGLES_DEG.min_by { |angle| Math.log(angle / value.to_f).abs }
 
+      # The largest angle of the series that is not above the value, or the smallest of all.
+      def angle_at_most_deg(value) = ANGLES_DEG.reverse.find { |angle| angle <= value } || ANGLES_DEG.first
+
       def around(value)
         power = Math.log10(value).floor
         ((power - 1)..(power + 1)).flat_map { |n| [1, 2, 5].map { |digit| digit * Rational(10)**n } }

@@ -5,7 +5,7 @@ module TileLoom
     # The letters of the 100 km squares that a frame shows, each in the middle of what is seen of its square;
     # where there is but one, in the lower left corner, out of the way.
     class SquareLetters
-      STEPS = 24
+      STEPS = 16
       # A square that shows less than this share of the frame is left without letters.
       LEAST_SHARE = 0.01
       FROM_CORNER_MM = 2.5

@@ -7,12 +7,14 @@ module TileLoom
     class Zone
       attr_reader :number
 
-      # number: 1…60; south: of the equator.
-      def initialize(number, south)
-        @number, @south = number, south
+      # number: 1…60; south: of the equator; whole: it holds all of the view that it is asked about.
+      def initialize(number, south, whole: false)
+        @number, @south, @whole = number, south, whole
       end
 
       def south? = @south
+
+      def whole? = @whole
 
       def code = format("EPSG:%d", (south? ? 32_700 : 32_600) + number)
 
@@ -23,16 +25,20 @@ module TileLoom
       # The zones of a view, by their numbers from north to south.
       def self.of(view)
         box = view.frame.grow(Mesh::BEYOND_MM)
-        steps = (0..24).map { |n| n / 24.0 }
-        page = steps.product(steps).flat_map { |u, v| [box.min_x + u * box.width, box.min_y + v * box.height] }
+        # Zones begin and end on the frame's edge, but for a pole's.
+        steps, ends = (0..32).map { |n| n / 32.0 }, [0.0, 0.5, 1.0]
+        page = (steps.product(ends) + ends.product(steps)).flat_map { |u, v| [box.min_x + u * box.width, box.min_y + v * box.height] }
         places = view.to_geographic.forward(view.to_ground(page)).each_slice(2).select { |lon, lat| lon.finite? && lat.finite? && lat.between?(-80, 84) }
-        places.map { |lon, lat| [Reference::Utm.zone(lon, lat), lat < 0] }.tally.sort_by { |(number, south), _| [south ? 1 : 0, number] }.map { |(number, south), _| new(number, south) }
+        whole = places.length == page.length / 2
+        zones = places.map { |lon, lat| [Reference::Utm.zone(lon, lat), lat < 0] }.uniq.sort_by { |number, south| [south ? 1 : 0, number] }
+        zones.map { |number, south| new(number, south, whole: whole && zones.length == 1) }
       end
 
       def on_page?(x, y, view) = inside([x, y], view).first
 
       # For each place of a flat page run: does it lie in the zone?
       def inside(run, view)
+        return Array.new(run.length / 2, true) if @whole
         view.to_geographic.forward(view.to_ground(run)).each_slice(2).map { |lon, lat| lon.finite? && lat.finite? && include?(lon, lat) }
       end
 
@@ -59,6 +65,7 @@ module TileLoom
 
       # The parts of a flat page polyline that lie in the zone.
       def cut(run, view)
+        return [run] if @whole
         points = run.each_slice(2).to_a
         inside = inside(run, view)
         parts, part = [], nil

@@ -1,0 +1,65 @@
+# frozen_string_literal: true
+
+require "browser_helper"
+
+# Coordinate grids on Sheet, set with the map in view.
+RSpec.describe "Coordinate grids", type: :feature do
+  before(:all) { @book = demo_book }
+
+  before do
+    visit "/books/#{@book.id}/sheet?sheet=14&picked=main"
+    expect(page).to have_css("[aria-label='Grids of this frame'] li", text: "A line every 100 m, 40 mm apart; labels bottom and left.")
+    expect(page).to have_css("[data-sheet='14'] svg", visible: :all)
+  end
+
+  def frame(layout = "layout") = App::Book.find(@book.id).settings[layout]["elements"].find { |element| %w[map_frame key_frame].include?(element["kind"]) }
+
+  def grid(id = "metric") = frame["grids"].find { |known| known["id"] == id }
+
+  it "shows ghost lines while an interval is set, refuses what does not count, and asks when degrees come" do
+    click_button("Metric grid")
+    expect_accessible
+    find("aside input[type=range]", visible: :all).send_keys(*([:arrow_right] * 3))
+    expect(page).to have_css("[data-ghost] svg", visible: :all)
+    expect { grid["wished_mm"] }.to become(43)
+    expect(page).to have_no_css("[data-ghost]", visible: :all)
+    pick("Chosen", "fixed")
+    expect(page).to have_field("East", with: "100 m")
+    fill_in("East", with: "200 m")
+    expect(page).to have_css("aside [role=status]", text: "A line every 200 m east and 100 m north")
+    find_field("East").send_keys(:enter)
+    expect { grid["interval"]["x"] }.to become("200 m")
+    fill_in("East", with: "30 sec")
+    find_field("East").send_keys(:enter)
+    expect(page).to have_css("aside [role=alert]", text: "counts in metres; write a length such as 100 m")
+    find_field("East").send_keys(:escape)
+    pick("Of", "longitude and latitude")
+    within("[role=alertdialog]") { expect(page).to have_text("200 m does not count in this reference.") }
+    expect_accessible
+    within("[role=alertdialog]") { find("button", text: /sec, about as far apart/, match: :first).click }
+    expect { grid["reference"] }.to become("geographic")
+    expect(page).to have_css("aside [role=status]", text: /\AA line every \d+″/)
+    undo(4)
+    expect(grid).to include("reference" => "book", "wished_mm" => 40)
+  end
+
+  it "adds references with letters, puts steps into the border, and copies a grid to the key sheet" do
+    click_button("Add a grid")
+    expect_accessible
+    find("[role=menuitem]", text: "MGRS and USNG references").click
+    expect(page).to have_css("aside h2", text: "MGRS and USNG references")
+    expect(page).to have_css("aside [role=status]", text: "in UTM zone 29 north; labels on all sides")
+    expect(page).to have_css("[data-sheet='14'] svg text", text: "MF", visible: :all)
+    click_button("The frame")
+    pick("Rows", "two")
+    expect { frame["border"]["rows"] }.to become(2)
+    undo
+    choose("Which page", "the key sheet")
+    expect(page).to have_css("[data-sheet='0'] svg", visible: :all)
+    visit "/books/#{@book.id}/sheet?sheet=14&picked=main"
+    click_button("Graticule")
+    click_button("Copy to the key sheet")
+    expect { frame("key_layout")["grids"]&.map { |known| known["id"] } }.to become(["graticule"])
+    undo(3)
+  end
+end
