@@ -100,6 +100,22 @@ RSpec.describe TileLoom::CoordinateGrid do
     end
   end
 
+  # proj4 (npm), which shares no code with PROJ: crossings of the graticule in an equal-area book and in a polar
+  # stereographic one, both turned.
+  {"EPSG:3035" => ["+proj=laea +lat_0=52 +lon_0=10 +x_0=4321000 +y_0=3210000 +ellps=GRS80 +units=m", [4_500_000, 3_600_000], 2_000_000],
+   "EPSG:3031" => ["+proj=stere +lat_0=-90 +lat_ts=-71 +lon_0=0 +x_0=0 +y_0=0 +ellps=WGS84 +units=m", [900_000, 1_400_000], 2_000_000]}.each do |code, (definition, centre, scale)|
+    it "draws the crossings of a graticule in #{code} where proj4 says" do
+      sheet = view(reference: code, centre: centre, scale: scale, rotation: -17.0)
+      grid = mesh(sheet, "EPSG:4326")
+      nodes = grid.nodes
+      expect(nodes.length).to be > 12
+      places = nodes.map { |node| [(node.x_index * grid.interval(:x)).to_f, (node.y_index * grid.interval(:y)).to_f] }
+      program = "import proj4 from 'proj4'; const to = proj4(#{JSON.generate(definition)}); console.log(JSON.stringify(#{JSON.generate(places)}.map((place) => to.forward(place))))"
+      theirs = JSON.parse(outside("node", "--input-type=module", "-e", program, chdir: File.join(TileLoom::ROOT, "web")))
+      nodes.zip(theirs) { |node, place| expect(sheet.to_page(place).zip([node.x, node.y]).map { |a, b| (a - b).abs }.max).to be < 0.005 }
+    end
+  end
+
   it "lets no chord leave the true curve by more than 0.02 mm" do
     sheet = view(reference: "EPSG:3035", centre: [4_000_000, 4_000_000], scale: 10_000_000)
     to_page = TileLoom::Reference::Transform.between(TileLoom::Reference::Crs.find("EPSG:4258"), sheet.crs)
@@ -211,6 +227,13 @@ RSpec.describe TileLoom::CoordinateGrid do
       # GeoConvert writes zones with two digits.
       wanted = outside("GeoConvert", "-m", "-p", "0", input: places.map { |lon, lat| "#{lat} #{lon}\n" }.join).split.map { |text| text.delete_prefix("0") }
       expect(found).to eq(wanted)
+    end
+
+    # mgrs (npm), another hand's implementation.
+    it "are those of the npm package mgrs" do
+      places = [[-10.7, 58.9], [2.3, 48.9], [151.2, -33.9], [-58.4, -34.6], [10.8, 59.9]]
+      theirs = JSON.parse(outside("node", "--input-type=module", "-e", "import mgrs from 'mgrs'; console.log(JSON.stringify(#{JSON.generate(places)}.map((place) => mgrs.forward(place, 3))))", chdir: File.join(TileLoom::ROOT, "web")))
+      expect(places.map { |lon, lat| described_class::Squares::Mgrs.reference(lon, lat, digits: 3) }).to eq(theirs)
     end
 
     # Ordnance Survey, A guide to coordinate systems in Great Britain: TG 51409 13177 is E 651409 N 313177; from
