@@ -50,7 +50,7 @@ module App
 
     def refuse(settings)
       raise TileLoom::Invalid.new("“grid” must be a grid of a map frame.") unless settings.is_a?(Hash)
-      finding = TileLoom::Book::Schema.grid_findings(settings).first
+      finding = TileLoom::Book::Schema.part_findings("grid", settings, path: "/grid").first
       raise finding if finding
     end
 

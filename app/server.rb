@@ -5,7 +5,7 @@ require "rack"
 module App
   # The whole web application, for Rack.
   module Server
-    ROUTES = [Routes::References, Routes::Books, Routes::Ground, Routes::Arrivals, Routes::Layers, Routes::Markers, Routes::Enclosures, Routes::Weave, Routes::Cells, Routes::Sheets, Routes::Layouts, Routes::Grids, Routes::Designs, Routes::Press].freeze
+    ROUTES = [Routes::References, Routes::Books, Routes::Ground, Routes::Arrivals, Routes::Layers, Routes::Markers, Routes::Enclosures, Routes::Weave, Routes::Cells, Routes::Sheets, Routes::Layouts, Routes::Grids, Routes::Bars, Routes::Designs, Routes::Press].freeze
 
     module_function
 

@@ -2,6 +2,7 @@
 
 $LOAD_PATH.unshift(File.expand_path("../lib", __dir__))
 require "bundler/setup"
+require "date"
 require "json"
 require "open3"
 require "tile_loom"

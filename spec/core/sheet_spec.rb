@@ -8,39 +8,6 @@ RSpec.describe TileLoom::Sheet do
     described_class::Composer.new(book: book, source: source, cell: cells[index], count: cells.length)
   end
 
-  describe "the scale bar" do
-    # The bar's ends on the ground, measured by GeographicLib, must be as far apart as the bar says.
-    ["EPSG:25829", "EPSG:3857", "EPSG:2277", "EPSG:3035"].each do |reference|
-      it "is as long as GeographicLib's geodesic says, in #{reference}" do
-        centre = {"EPSG:25829" => [403_000, 6_528_000], "EPSG:3857" => [500_000, 8_400_000], "EPSG:2277" => [3_100_000, 10_100_000], "EPSG:3035" => [5_400_000, 4_900_000]}[reference]
-        area = rectangle(centre[0], centre[1], centre[0] + 100, centre[1] + 100)
-        book, source = small_book([area], scale: 5000, reference: reference)
-        sheet = composer(book, source)
-        element = book.layout.elements.find { |known| known.kind == "scale_bar" }
-        length = element.length_for(sheet.view, element.box(sheet.page))
-        bar = element.nodes(sheet, element.box(sheet.page)).first.runs.first
-        x, y = sheet.view.frame.centre
-        half = (bar[2] - bar[0]) / 2
-        ends = sheet.view.to_geographic.forward(sheet.view.to_ground([x - half, y, x + half, y]))
-        ellipsoid = (reference == "EPSG:3857") ? [6_378_137, "1/298.257223563"] : [6_378_137, "1/298.257222101"]
-        # One micrometre on paper.
-        expect(geodesic_m(*ends, ellipsoid: ellipsoid)).to be_within(5000 * 1e-6).of(length.metres.to_f)
-      end
-    end
-
-    it "picks a round length that fits its room" do
-      [500, 1250, 2500, 7000, 25_000, 1_000_000].each do |scale|
-        book, source = small_book([rectangle(403_000, 6_528_000, 403_050, 6_528_050)], scale: scale)
-        sheet = composer(book, source)
-        element = book.layout.elements.find { |known| known.kind == "scale_bar" }
-        box = element.box(sheet.page)
-        paper = sheet.view.paper_mm(element.length_for(sheet.view, box).metres.to_f)
-        expect(element.length_for(sheet.view, box).value.to_f.to_s).to match(/\A0*\.?0*[125]0*(\.0)?\z/)
-        expect(paper).to be_between((box.width - 10) / 2.6, box.width - 10)
-      end
-    end
-  end
-
   it "holds the scale of the projection, or the true one on the ground" do
     area = [rectangle(500_000, 8_399_000, 500_200, 8_399_200)]
     plane = composer(*small_book(area, reference: "EPSG:3857", scale: 5000))

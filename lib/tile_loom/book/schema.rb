@@ -17,11 +17,16 @@ module TileLoom
         schemer.validate(document).first(MOST_FINDINGS).map { |error| Invalid.new(sentence(error), path: path(error)) }.uniq { |finding| [finding.path, finding.message] }
       end
 
-      # Of the settings of one coordinate grid.
-      def grid_findings(grid)
-        grids = @grids ||= JSONSchemer.schema({"$ref" => "#/$defs/grid", "$defs" => JSON.parse(File.read(FILE))["$defs"]})
-        grids.validate(grid).first(MOST_FINDINGS).map { |error| Invalid.new(sentence(error), path: "/grid#{path(error)}") }
+      # Of a part of the document alone, such as one coordinate grid. name: of the part in the schema.
+      def part_findings(name, part, path:)
+        @parts ||= {}
+        @parts[name] ||= JSONSchemer.schema({"$ref" => "#/$defs/#{name}", "$defs" => definitions})
+        @parts[name].validate(part).first(MOST_FINDINGS).map { |error| Invalid.new(sentence(error), path: "#{path}#{error["data_pointer"]}") }
       end
+
+      def definition(name) = definitions.fetch(name)
+
+      def definitions = @definitions ||= JSON.parse(File.read(FILE))["$defs"]
 
       def schemer = @schemer ||= JSONSchemer.schema(JSON.parse(File.read(FILE)))
 

@@ -34,21 +34,6 @@ module TileLoom
 
       # True scale denominator on the ground at the sheet's centre.
       def true_scale = units_per_mm * crs.metres_per_unit * 1000 / factors.point_scale
-
-      # Geodesic length in metres of a horizontal stretch of paper about the frame's centre.
-      def ground_m(length_mm)
-        x, y = frame.centre
-        ends = to_ground([x - length_mm / 2.0, y, x + length_mm / 2.0, y])
-        Reference::Geodesic.new(crs).distance_m(*ends)
-      end
-
-      # Paper length in mm of a horizontal stretch about the centre that measures this many metres on
-      # the ground. The secant step converges to well under a micrometre in a few rounds.
-      def paper_mm(metres)
-        length = metres / ground_m(10.0) * 10.0
-        3.times { length *= metres / ground_m(length) }
-        length
-      end
     end
   end
 end

@@ -6,7 +6,7 @@ module TileLoom
     class LiveValues
       BOOK = %w[title subtitle author edition source date].freeze
       SHEET = %w[name number count row column scale ratio width_m height_m west south east north latitude longitude centre convergence convergence_deg point_scale true_scale
-        declination declination_deg declination_change grid_magnetic grid_magnetic_deg zone square mgrs].freeze
+        declination declination_deg declination_change grid_magnetic grid_magnetic_deg zone square mgrs verbal verbal_imperial].freeze
       REFERENCE = %w[name code datum].freeze
       LAYOUT = %w[name page].freeze
       NEIGHBOURS = Weave::Neighbours::DIRECTIONS
@@ -59,7 +59,8 @@ module TileLoom
           "convergence" => Norths.words(view.factors.convergence_deg),
           "declination" => -> { Norths.words(norths.declination_deg) }, "declination_deg" => -> { norths.declination_deg || "" }, "declination_change" => -> { Norths.words(norths.declination_change_deg) },
           "grid_magnetic" => -> { Norths.words(norths.grid_magnetic_deg) }, "grid_magnetic_deg" => -> { norths.grid_magnetic_deg || "" },
-          "zone" => -> { CoordinateGrid::Squares::Mgrs.designation(*view.centre_lon_lat).to_s }, "square" => -> { mgrs(view)[/[A-Z]{2}(?=\d*\z)/].to_s }, "mgrs" => -> { mgrs(view) }
+          "zone" => -> { CoordinateGrid::Squares::Mgrs.designation(*view.centre_lon_lat).to_s }, "square" => -> { mgrs(view)[/[A-Z]{2}(?=\d*\z)/].to_s }, "mgrs" => -> { mgrs(view) },
+          "verbal" => Bar::VerbalScale.of(view.scale), "verbal_imperial" => Bar::VerbalScale.of(view.scale, units: "imperial")
         }
       end
 

@@ -2,16 +2,21 @@
 
 module TileLoom
   module Sheet
-    # The three norths in the middle of a view: true (the meridian), grid (the reference's y axis), magnetic (the
+    # The three norths in the middle of a view, or at another place of it: true (the meridian), grid (the reference's y axis), magnetic (the
     # compass needle by the World Magnetic Model). Angles in degrees, clockwise positive.
     class Norths
-      # date: Date, or nil where none is known: then nothing is known of the needle either.
-      def initialize(view, date)
-        @view, @date = view, date
+      # Where the directions of north in a frame differ by more than this, one arrow does not hold for all of it.
+      MOST_SPREAD_DEG = 2.0
+      STEPS = [0.0, 0.5, 1.0].freeze
+
+      # date: Date, or nil where none is known: then nothing is known of the needle either; at: page [x, y], or nil
+      # for the frame's middle.
+      def initialize(view, date, at: nil)
+        @view, @date, @at = view, date, at
       end
 
       # From true to grid north.
-      def convergence_deg = @view.factors.convergence_deg
+      def convergence_deg = @convergence_deg ||= (@at ? Reference::Factors.at(@view.crs, *ground) : @view.factors).convergence_deg
 
       # Which way each north lies on the page, from its upper edge.
       def grid_on_page = @view.ground.rotation_deg
@@ -37,6 +42,20 @@ module TileLoom
         @trouble
       end
 
+      # By how many degrees true north turns against grid north across the frame.
+      def spread_deg
+        places = STEPS.product(STEPS).flat_map { |u, v| [@view.frame.min_x + u * @view.frame.width, @view.frame.min_y + v * @view.frame.height] }
+        found = @view.to_ground(places).each_slice(2).filter_map { |x, y| self.class.convergence_at(@view.crs, x, y) }
+        middle = found.first || 0.0
+        found.map { |angle| (angle - middle + 180) % 360 - 180 }.minmax.then { |low, high| high.to_f - low.to_f }
+      end
+
+      def self.convergence_at(crs, x, y)
+        Reference::Factors.at(crs, x, y).convergence_deg
+      rescue Invalid
+        nil
+      end
+
       # "1°26′ W"; nothing for nil.
       def self.words(degrees)
         return "" if degrees.nil?
@@ -55,7 +74,9 @@ module TileLoom
         @field = nil
       end
 
-      def place = Reference::Transform.between(@view.crs, Reference::Crs.find("EPSG:4326")).point(@view.ground.centre_x, @view.ground.centre_y)
+      def place = Reference::Transform.between(@view.crs, Reference::Crs.find("EPSG:4326")).point(*ground)
+
+      def ground = @at ? @view.to_ground(@at) : [@view.ground.centre_x, @view.ground.centre_y]
     end
   end
 end

@@ -68,6 +68,14 @@ export interface Element {
   grids?: Grid[];
   grid?: string;
   north?: string;
+  // A north arrow.
+  form?: string;
+  letter?: string;
+  at?: string | { x_mm: number; y_mm: number };
+  // A scale bar.
+  style?: string; ticks?: string; units?: string; second_units?: string; pace_m?: number; walk_kmh?: number; divisions?: number; per_division?: string; left?: number; least_mm?: number; most_mm?: number;
+  height_mm?: number; tick_mm?: number; gap_mm?: number; bars_gap_mm?: number; labelled?: string; labels_at?: string; label_gap_mm?: number; decimals?: number; thousands?: string; unit_at?: string; unit_text?: string;
+  ratio?: string; verbal?: string; verbal_units?: string; light?: string; stroke_mm?: number; halo?: Halo; backing?: { colour: string; opacity?: number }; frame?: string; measured?: string; error_limit_percent?: number; over_limit?: string;
 }
 export interface Halo { colour?: string; width_mm?: number }
 export type GridLook = "lines" | "crosses" | "ticks" | "dots" | "squares";

@@ -16,7 +16,9 @@ import { useLayout } from "./layout";
 import { turns as turnable } from "./LayoutCanvas";
 import { BringIn } from "./BringIn";
 import { aligned, distributed, shifted, type Boxes, type Side } from "./boxes";
+import { NorthArrowFields } from "./NorthArrowFields";
 import { PositionFields } from "./PositionFields";
+import { ScaleBarFields } from "./ScaleBarFields";
 import { PanelFields, SlopeField, TextFields, TypeFields } from "./TextFields";
 import { FRAMES, titleOf, type Elements } from "./useElements";
 
@@ -95,7 +97,8 @@ function Settings({ element, elements }: { element: Element; elements: Elements 
       {element.kind === "picture" && <><Heading text="Picture" /><PictureFields element={element} onKeep={keep} /></>}
       {element.kind === "grid_note" && <><Heading text="Note" /><NoteFields element={element} onKeep={keep} /></>}
       {element.kind === "north_diagram" && <><Heading text="Look" /><Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}><Colour label="Colour of the diagram" value={element.colour ?? "#1f2a30"} onKeep={(colour) => keep({ colour })} /><Measured label="Size, pt" value={element.size_pt ?? 6.5} least={1} most={100} onKeep={(size_pt) => keep({ size_pt })} /></Box></>}
-      {element.kind === "north_arrow" && <><Heading text="Points to" /><Choice label="North" value={element.north ?? "grid"} choices={[["grid", "grid north"], ["true", "true north"], ["magnetic", "magnetic north"]]} onChoose={(north) => keep({ north })} /></>}
+      {element.kind === "north_arrow" && <NorthArrowFields element={element} onKeep={keep} />}
+      {element.kind === "scale_bar" && <ScaleBarFields element={element} onKeep={keep} />}
       {["text", "box", "ellipse", "line", "neatline"].includes(element.kind) && <><Heading text={element.kind === "text" ? "Panel" : "Look"} /><PanelFields element={element} onKeep={keep} /></>}
     </>
   );

@@ -3,67 +3,61 @@
 module TileLoom
   module Layout
     module Elements
-      # A bar of alternating dark and light parts, of a round ground length that fits its room. Its
-      # length on paper is measured on the ellipsoid at the sheet's centre, along the bar.
+      # A bar that stands for ground distance where it is read (see Bar::Measure), of a round length that fits its
+      # room; with ratio and sentence if wanted. It belongs to the page's own frame or to another one.
       class ScaleBar < Element
-        HEIGHT_MM = 1.6
+        # A bar is warned of, or changes, where it is off by more than this in the frame.
+        ERROR_LIMIT_PERCENT = 1.0
 
         def nodes(sheet, box)
-          length = length_for(sheet.view, box)
-          paper = sheet.view.paper_mm(length.metres.to_f)
-          left = box.min_x + margin(box)
-          top = box.min_y + label_height + 0.8
-          [*bar(left, top, paper, parts(length)), *captions(left, top, paper, length)]
+          drawing = drawing(sheet, box)
+          return drawing.nodes unless by_latitude?(sheet)
+          Bar::ByLatitude.new(view: view(sheet), box: box, ruling: drawing.ruling, look: look(view(sheet))).nodes
         end
 
-        # The round Units::Length that the bar shows in this view.
-        def length_for(view, box)
-          room = box.width - 2 * margin(box)
-          metres = view.ground_m(room)
-          unit = fitting_unit(metres)
-          round = CoordinateGrid::Series.at_most(metres / unit.metres.to_f)
-          Units::Length.new(round, unit)
+        # The Bar::Drawing in a box of a sheet.
+        def drawing(sheet, box)
+          view = view(sheet)
+          Bar::Drawing.new(settings: settings, box: box, measure: measure(sheet), per_mm: per_mm(sheet, view), scale: told_scale(view), look: look(view), path: path)
+        end
+
+        # Refuses what would not fit at the book's scale. (By the plane: what the ground makes of it is known where a
+        # sheet lies.)
+        def check(book)
+          return if settings["frame"] && settings["frame"] != book.layout.main_frame.id
+          view = book.layout.frame_box.then { |box| Sheet::FrameView.new(frame: box, crs: book.crs, ground: Geometry::TurnedRectangle.new(0, 0, box.width * book.index.scale / 1000.0 / book.crs.metres_per_unit, box.height * book.index.scale / 1000.0 / book.crs.metres_per_unit, 0.0)) }
+          Bar::Drawing.new(settings: settings, box: box(book.layout.page), measure: Bar::Measure.new(view, along: "grid"), per_mm: book.index.scale / 1000.0, scale: book.index.scale, look: look(view), path: path).nodes
+        end
+
+        # The Bar::Measure that it is drawn by.
+        def measure(sheet) = Bar::Measure.new(view(sheet), at: settings["at"]&.then { |place| [place["x_mm"].to_f, place["y_mm"].to_f] }, along: settings.fetch("measured", "level"))
+
+        def limit = settings.fetch("error_limit_percent", ERROR_LIMIT_PERCENT).to_f / 100
+
+        # Is it drawn as a bar by latitude on this sheet?
+        def by_latitude?(sheet) = settings["over_limit"] == "by_latitude" && measure(sheet).error.share.abs > limit && measure(sheet).cylindrical?
+
+        # The view of the frame that it is bound to.
+        def view(sheet)
+          id = settings["frame"]
+          frame = id && sheet.layout.elements.find { |element| element.id == id && element.is_a?(Gridded) }
+          return sheet.view if frame.nil? || frame == sheet.gridded_frame
+          frame.map(sheet, frame.box(sheet.page)).view
         end
 
         private
 
-        # Room for half of the end labels beside the bar.
-        def margin(_box) = 5.0
-
-        def size_pt = settings.fetch("size_pt", 7).to_f
-
-        def label_height = face.cap_height_mm(size_pt)
-
-        UNITS = {"metric" => %w[km m], "imperial" => %w[mi ft], "nautical" => %w[nmi m], "survey" => %w[mi us-ft]}.freeze
-
-        # The larger unit where the bar is at least one of it long, else the smaller.
-        def fitting_unit(metres)
-          large, small = UNITS.fetch(settings.fetch("units", "metric")).map { |code| Units::LengthUnit.find(code) }
-          (metres >= large.metres) ? large : small
+        # The same for all sheets of one scale, so that their bars have one length.
+        def per_mm(sheet, view)
+          nominal = view.equal?(sheet.view) && sheet.nominal_view or return Bar::Measure.new(view).ground_m(10.0) / 10.0
+          sheet.book.once([:bar_per_mm, nominal.frame]) { Bar::Measure.new(nominal).ground_m(10.0) / 10.0 / nominal.scale } * view.scale
         end
 
-        # 1 → 5 parts, 2 → 4, 5 → 5: each part is itself a round length.
-        def parts(length) = (length.value.to_f.to_s[/[1-9]/] == "2") ? 4 : 5
+        def told_scale(view) = (view.scale % 1).zero? ? view.scale.to_i : view.scale.round
 
-        def bar(left, top, paper, count)
-          step = paper / count
-          boxes = (0...count).map { |index| Geometry::Box.at(left + index * step, top, step, HEIGHT_MM).corners }
-          dark = boxes.each_slice(2).map(&:first)
-          stroke = Scene::Stroke.new(colour: colour, width_mm: 0.15, join: "miter")
-          [
-            Scene::Path.new(runs: [Geometry::Box.at(left, top, paper, HEIGHT_MM).corners], closed: true, fill: Scene::Fill.new(colour: "#ffffff"), stroke: stroke),
-            Scene::Path.new(runs: dark, closed: true, fill: Scene::Fill.new(colour: colour))
-          ]
-        end
-
-        def captions(left, top, paper, length)
-          count = parts(length)
-          (0..count).map do |index|
-            number = Units::Number.plain((length.value * index / count).to_f)
-            width = face.width_mm(number, size_pt)
-            number = "#{number} #{length.unit.symbol}" if index == count
-            Scene::Text.new(x: left + paper * index / count - width / 2, y: top - 0.8, string: number, face: face, size_pt: size_pt, colour: colour)
-          end
+        def look(view)
+          Bar::Look.new(face: face, size_pt: settings.fetch("size_pt", 7).to_f, colour: colour, light: settings.fetch("light", "#ffffff"), stroke_mm: settings.fetch("stroke_mm", 0.15).to_f,
+            halo: settings["halo"] && Scene::Stroke.new(colour: settings["halo"].fetch("colour", "#ffffff"), width_mm: settings["halo"].fetch("width_mm", 0.6).to_f), ratio: "1:#{Units::Number.grouped(told_scale(view), separator: CoordinateGrid::Captions::Length::SEPARATORS.fetch(settings.fetch("thousands", "comma")))}")
         end
       end
     end

@@ -1,0 +1,76 @@
+# frozen_string_literal: true
+
+module App
+  module Routes
+    # Scale bars and north arrows: what they come to on a sheet, and styles of bars that are kept, shared as files
+    # and put on all bars of a book. Sheet 0 is the key sheet.
+    class Bars < Base
+      # Titles of the shipped forms with their pictures, from plain to ornate.
+      get "/api/north-arrows" do
+        json(TileLoom::Layout::NorthArrowSet::TITLES.map { |form, title| {"id" => form, "title" => title, "svg" => TileLoom::Layout::NorthArrowSet.drawing(form).to_svg} })
+      end
+
+      get "/api/books/:book_id/sheets/:number/measured/:element" do
+        composer = Snapshot.of(book).composer_of(whole(params["number"]))
+        element = composer.layout.elements.find { |known| known.id == params["element"] } or raise ActiveRecord::RecordNotFound
+        json(Measured.new(composer, element).to_h)
+      end
+
+      get("/api/bar-styles") { json(kept) }
+
+      # {name, style}: of an element as it is.
+      post "/api/bar-styles" do
+        name = KeptBarStyle.check_name(body_json["name"])
+        style = TileLoom::Bar::StyleFile.checked(TileLoom::Bar::StyleFile.of(body_json["style"].to_h))
+        KeptBarStyle.find_or_initialize_by(name: name).update!(style: style)
+        json(kept)
+      end
+
+      # A style out of a file is kept under its title.
+      post "/api/bar-styles/file" do
+        upload = uploaded_file
+        title, style = TileLoom::Bar::StyleFile.read(upload[:tempfile].read(TileLoom::Bar::StyleFile::LARGEST_BYTES + 1))
+        KeptBarStyle.find_or_initialize_by(name: KeptBarStyle.check_name(title.empty? ? upload[:title] : title)).update!(style: style)
+        json(kept)
+      end
+
+      get "/api/bar-styles/:style_id/file" do
+        row = KeptBarStyle.find(whole(params["style_id"]))
+        attachment("#{TileLoom::Book::Starter.id_for(row.name, [])}.json")
+        TileLoom::Bar::StyleFile.write(row.name, row.style)
+      end
+
+      delete "/api/bar-styles/:style_id" do
+        KeptBarStyle.find(whole(params["style_id"])).destroy!
+        json(kept)
+      end
+
+      # {style_id}: all bars of all layouts have that style, or {element, role}: that of one of them.
+      post "/api/books/:book_id/bar-style" do
+        wanted = body_json
+        style = wanted["style_id"] ? KeptBarStyle.find(whole(wanted["style_id"])).style : style_of(wanted)
+        only = wanted["only"]
+        BookChanges.new(book).apply_to_fresh(label: "Style of scale bars") do
+          settings = book.reload.settings
+          %w[layout key_layout].select { |name| settings[name] }.to_h { |name| [name, {"elements" => settings[name]["elements"].map { |element| styled(element, style, only) }}] }
+        end
+        json(Presenter.book(book.reload))
+      end
+
+      private
+
+      def style_of(wanted)
+        elements = %w[layout key_layout].flat_map { |name| book.settings[name].to_h.fetch("elements", []) }
+        bar = elements.find { |element| element["kind"] == "scale_bar" && element["id"] == wanted["element"] } or raise TileLoom::Invalid.new("There is no scale bar “#{wanted["element"]}”.", path: "/element")
+        TileLoom::Bar::StyleFile.of(bar)
+      end
+
+      def styled(element, style, only)
+        return element if element["kind"] != "scale_bar" || (only && element["id"] != only)
+        TileLoom::Bar::StyleFile.put_on(element, style)
+      end
+
+      def kept = KeptBarStyle.order(:name).map { |row| {"id" => row.id, "name" => row.name} }
+    end
+  end
+end

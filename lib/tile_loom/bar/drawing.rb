@@ -1,0 +1,208 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Bar
+    # A scale bar in its room: bars, labels, ratio and sentence, one over the other from the top.
+    class Drawing
+      LABEL_GAP_MM, BARS_GAP_MM, LINE_PITCH = 0.8, 0.8, 1.35
+      # Less than this in mm is no bar.
+      LEAST_MM = 5.0
+
+      # settings: of the element; box: page mm; measure: Measure of the frame that it is bound to; per_mm: metres
+      # that a millimetre stands for on all sheets of this scale, by which its length is chosen; scale: denominator.
+      def initialize(settings:, box:, measure:, per_mm:, scale:, look:, path: nil)
+        @settings, @box, @measure, @per_mm, @scale, @look, @path = settings, box, measure, per_mm, scale, look, path
+      end
+
+      # The Ruling of the first unit.
+      def ruling = @ruling ||= chosen(@settings.fetch("units", "metric"))
+
+      # That of the second, or nil.
+      def second = @settings["second_units"] && @second ||= chosen(@settings["second_units"], most: paper(ruling))
+
+      # mm of the whole first bar on this sheet's paper.
+      def paper(ruling) = @measure.paper_mm(ruling.metres)
+
+      def nodes
+        @y = @box.min_y
+        [*texts_of("above"), *above, *bars, *below, *texts_of("below")].then { |found| backing + found }
+      end
+
+      private
+
+      def room = @box.width
+
+      # The longest round length that fits with its labels.
+      def chosen(family, most: nil)
+        width = most || [room, @settings.fetch("most_mm", room).to_f].min
+        units = Unit.family(family, @settings)
+        settings = most ? @settings.except("per_division", "divisions") : @settings
+        found = Ruling.fitting(width * @per_mm, units, settings).find { |ruling| fits?(ruling, width) }
+        return found if found && ruled(found) >= least(most)
+        raise Invalid.new(narrow(settings, units, width), path: @path)
+      end
+
+      def least(most) = most ? 0.0 : [@settings.fetch("least_mm", LEAST_MM).to_f, 0.0].max
+
+      # mm at the nominal scale.
+      def ruled(ruling) = ruling.metres / @per_mm
+
+      def fits?(ruling, width)
+        first, last = end_widths(ruling)
+        # A second bar ends where the first one does or before.
+        return ruled(ruling) <= width + 1e-9 if width < room - 1e-9 && @settings["most_mm"].nil?
+        ruled(ruling) * SLACK <= width && ruled(ruling) * SLACK + first + last <= room
+      end
+
+      # Sheets of one scale differ a little in what a millimetre stands for.
+      SLACK = 1.01
+
+      # What the first and the last label take beyond the bar.
+      def end_widths(ruling)
+        names = labels(ruling)
+        return [0.0, 0.0] if names.empty?
+        first, last = names.first, names.last
+        [width(first[2]) / 2, width(last[1]) - width(last[2]) / 2]
+      end
+
+      def width(string) = @look.face.width_mm(string, @look.size_pt)
+
+      def narrow(settings, units, width)
+        if settings["per_division"]
+          wanted = Ruling.fitting(0, units, settings).first
+          "#{settings.fetch("divisions", 4)} divisions of #{settings["per_division"]} take #{Units::Number.plain(ruled(wanted), decimals: 1)} mm at 1:#{Units::Number.grouped(@scale)}, and the room is #{Units::Number.plain(width, decimals: 1)} mm with their labels; take fewer or shorter divisions, or make the element wider."
+        else
+          "The scale bar’s room of #{Units::Number.plain(width, decimals: 1)} mm holds no round length with its labels#{" of at least #{Units::Number.plain(@settings["least_mm"])} mm" if @settings["least_mm"]}; make the element wider, take fewer divisions or smaller type."
+        end
+      end
+
+      def style = @style ||= Styles.build(@settings, @look)
+
+      # Page x of the marks; the zero of both bars is the same.
+      def xs(ruling)
+        whole = paper(ruling)
+        ruling.values.map { |value| zero_x + whole * (value / ruling.whole).to_f }
+      end
+
+      def zero_x
+        @zero_x ||= begin
+          taken, (first, last) = paper(ruling), end_widths(ruling)
+          start = case @settings.fetch("align", "left")
+          when "centre" then @box.min_x + (@box.width - taken + first - last) / 2
+          when "right" then @box.max_x - taken - last
+          else @box.min_x + first
+          end
+          start + taken * (ruling.left.positive? ? (ruling.division / ruling.whole).to_f : 0.0)
+        end
+      end
+
+      def zero(ruling) = ruling.left
+
+      def height(size = @look.size_pt) = @look.face.cap_height_mm(size)
+
+      def gap = @settings.fetch("label_gap_mm", LABEL_GAP_MM).to_f
+
+      # Labels above the first bar, unless they are wanted below it.
+      def above
+        return [] if below?
+        @y += height
+        captions(ruling, @y).tap { @y += gap }
+      end
+
+      def below? = @settings["labels_at"] == "below" && second.nil?
+
+      def bars
+        first = style.nodes(xs(ruling), zero(ruling), @y)
+        @y += style.height
+        return first unless second
+        return first + paired if style.pair?
+        @y += @settings.fetch("bars_gap_mm", BARS_GAP_MM).to_f
+        found = first + style.nodes(xs(second), zero(second), @y)
+        @y += style.height
+        found
+      end
+
+      def paired
+        found = style.below(xs(second), @y)
+        @y += style.height
+        found
+      end
+
+      def below
+        shown = second || (below? ? ruling : nil) or return []
+        @y += gap + height
+        captions(shown, @y)
+      end
+
+      # [value, what is written, what of it stands over the mark]
+      def labels(ruling)
+        values = ruling.values
+        wanted = case @settings.fetch("labelled", "all")
+        when "ends" then [values.first, 0r, values.last]
+        when "alternate" then values.select { |value| value.negative? ? value == values.first : (value / ruling.division).to_i.even? || value == values.last }
+        when "none" then []
+        else values.select { |value| !value.negative? || value == values.first }
+        end
+        wanted.uniq.map do |value|
+          number = number(value.abs, ruling)
+          [value, (value == values.last && unit_at == "last") ? "#{number} #{unit(ruling)}" : number, number]
+        end
+      end
+
+      def unit_at = @settings.fetch("unit_at", "last")
+
+      def unit(ruling) = @settings.fetch("unit_text", ruling.unit.symbol)
+
+      def number(value, ruling)
+        decimals = @settings.fetch("decimals") { (0..6).find { |places| (ruling.division * 10**places % 1).zero? && (ruling.left.zero? || value < ruling.division || (value * 10**places % 1).zero?) } || 3 }
+        text = Units::Number.grouped(value, separator: CoordinateGrid::Captions::Length::SEPARATORS.fetch(@settings.fetch("thousands", "comma")), decimals: decimals)
+        @settings.key?("decimals") ? text : text.sub(/(\.\d*?)0+\z/, "\\1").delete_suffix(".")
+      end
+
+      # Texts over their marks; one that would touch the one before is left out, the last one never.
+      def captions(ruling, base)
+        marks = ruling.values.zip(xs(ruling)).to_h
+        kept = []
+        labels(ruling).reverse_each do |value, string, shown|
+          left = marks[value] - width(shown) / 2
+          kept << [left, string] if kept.empty? || left + width(string) < kept.last[0] - 0.4
+        end
+        found = kept.map { |x, string| text(x, base, string) }
+        found << middle_unit(ruling, marks) if unit_at == "middle"
+        found
+      end
+
+      # The unit in words under the middle of the bar, or over it where labels stand below.
+      def middle_unit(ruling, marks)
+        x = (marks.values.first + marks.values.last - width(unit(ruling))) / 2
+        shown_below = !below? && second.nil?
+        y = shown_below ? @y + gap + style.height + gap + height : @box.min_y + height
+        text(x, y, unit(ruling))
+      end
+
+      def text(x, y, string, size: @look.size_pt) = Scene::Text.new(x: x, y: y, string: string, face: @look.face, size_pt: size, colour: @look.colour, halo: @look.halo)
+
+      # Ratio and sentence, where they are wanted.
+      def texts_of(place)
+        [["ratio", @look.ratio], ["verbal", VerbalScale.of(@scale, units: @settings.fetch("verbal_units", "metric"))]].select { |key, _| @settings[key] == place }.map do |_, string|
+          @y += height * ((place == "below") ? LINE_PITCH : 1) + ((place == "below") ? gap : 0)
+          text(aligned(string), @y, string).tap { @y += (place == "above") ? gap + height * 0.35 : 0 }
+        end
+      end
+
+      def aligned(string)
+        taken = width(string)
+        case @settings.fetch("align", "left")
+        when "centre" then @box.min_x + (@box.width - taken) / 2
+        when "right" then @box.max_x - taken
+        else @box.min_x
+        end
+      end
+
+      def backing
+        given = @settings["backing"] or return []
+        [Scene::Path.new(runs: [@box.corners], closed: true, fill: Scene::Fill.new(colour: given.fetch("colour", "#ffffff"), opacity: given.fetch("opacity", 1.0).to_f))]
+      end
+    end
+  end
+end

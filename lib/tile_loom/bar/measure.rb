@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Bar
+    # How much ground a stretch of paper stands for, where a scale bar is read: along the page's horizontal
+    # through a point of the frame, as a geodesic on the reference's ellipsoid; or along the grid, as the
+    # reference counts.
+    class Measure
+      # Of how much a bar is off when it is used elsewhere in the frame; where: the page place that is worst.
+      Error = Struct.new(:share, :where, keyword_init: true)
+
+      STEPS = [0.0, 0.25, 0.5, 0.75, 1.0].freeze
+
+      # at: page [x, y], or nil for the frame's middle; along: "level" or "grid".
+      def initialize(view, at: nil, along: "level")
+        @view, @at, @along = view, at || view.frame.centre, along
+      end
+
+      # Metres on the ground of a horizontal stretch of paper about the point.
+      def ground_m(length_mm)
+        return length_mm * @view.units_per_mm * @view.crs.metres_per_unit if @along == "grid"
+        x, y = @at
+        Reference::Geodesic.new(@view.crs).distance_m(*@view.to_ground([x - length_mm / 2.0, y, x + length_mm / 2.0, y]))
+      end
+
+      # Paper length in mm of a horizontal stretch about the point that measures this many metres. The secant
+      # step converges to well under a micrometre in a few rounds.
+      def paper_mm(metres)
+        length = metres / ground_m(10.0) * 10.0
+        3.times { length *= metres / ground_m(length) }
+        length
+      end
+
+      # The largest Error of the bar anywhere in the frame, whatever direction is measured: from the longest and
+      # the shortest axis of the indicatrix (Snyder, USGS PP 1395, equations 4-12 and 4-13) against the bar.
+      def error
+        @error ||= lattice.map { |place| Error.new(share: off_at(place), where: place) }.max_by { |found| found.share.abs }
+      end
+
+      # Is the scale along the page's horizontal the same all along a level, as in an upright frame of a
+      # cylindrical reference, so that a bar by latitude is honest?
+      def cylindrical?
+        @view.ground.upright? && STEPS.all? do |v|
+          row = STEPS.map { |u| Reference::Factors.at(@view.crs, *@view.to_ground(place(u, v))) }
+          row.all? { |factors| factors.convergence_deg.abs < 1e-6 && (factors.parallel_scale / row.first.parallel_scale - 1).abs < 1e-6 }
+        end
+      end
+
+      private
+
+      def place(u, v) = [@view.frame.min_x + u * @view.frame.width, @view.frame.min_y + v * @view.frame.height]
+
+      def lattice = STEPS.product(STEPS).map { |u, v| place(u, v) }
+
+      # Metres of the map plane that the bar takes for one on the ground.
+      def bar_scale = @bar_scale ||= 10.0 * @view.units_per_mm * @view.crs.metres_per_unit / ground_m(10.0)
+
+      def off_at(place)
+        factors = Reference::Factors.at(@view.crs, *@view.to_ground(place))
+        h, k, s = factors.meridional_scale, factors.parallel_scale, factors.areal_scale
+        sum, difference = Math.sqrt(h**2 + k**2 + 2 * s), Math.sqrt([h**2 + k**2 - 2 * s, 0].max)
+        [(sum + difference) / 2, (sum - difference) / 2].map { |scale| scale / bar_scale - 1 }.max_by(&:abs)
+      rescue Invalid
+        0.0
+      end
+    end
+  end
+end

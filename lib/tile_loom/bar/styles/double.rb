@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Bar
+    module Styles
+      # Two bars, one over the other, dark where the other is light.
+      class Double < Style
+        def height = 2 * bar_height + between
+
+        def nodes(xs, zero, top)
+          [[top, 0], [top + bar_height + between, 1]].flat_map { |y, first| [frame(xs, y, bar_height), *filled(dark(cells(xs, y, bar_height), zero, first: first))] }
+        end
+
+        private
+
+        def between = @settings.fetch("gap_mm", 0).to_f
+      end
+    end
+  end
+end

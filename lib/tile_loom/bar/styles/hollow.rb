@@ -1,0 +1,12 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Bar
+    module Styles
+      # Divisions in outline.
+      class Hollow < Style
+        def nodes(xs, _zero, top) = [frame(xs, top, height), lines(xs[1..-2].map { |x| [x, top, x, top + height] })].reject { |node| node.runs.empty? }
+      end
+    end
+  end
+end

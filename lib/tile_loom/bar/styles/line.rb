@@ -1,0 +1,17 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Bar
+    module Styles
+      # A line with ticks up, down or through it.
+      class Line < Style
+        def height = tick_height
+
+        def nodes(xs, _zero, top)
+          base = {"up" => top + height, "down" => top, "through" => top + height / 2}.fetch(@settings.fetch("ticks", "up"))
+          [lines([[xs.first, base, xs.last, base], *xs.map { |x| [x, top, x, top + height] }])]
+        end
+      end
+    end
+  end
+end
