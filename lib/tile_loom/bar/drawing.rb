@@ -104,7 +104,11 @@ module TileLoom
 
       # Labels above the first bar, unless they are wanted below it.
       def above
-        return [] if below?
+        if below?
+          return [] unless unit_at == "middle"
+          @y += height
+          return [middle_unit(ruling, @y)].tap { @y += gap }
+        end
         @y += height
         captions(ruling, @y).tap { @y += gap }
       end
@@ -149,7 +153,8 @@ module TileLoom
         end
       end
 
-      def unit_at = @settings.fetch("unit_at", "last")
+      # Two units are told apart at their last labels.
+      def unit_at = @settings["second_units"] ? "last" : @settings.fetch("unit_at", "last")
 
       def unit(ruling) = @settings.fetch("unit_text", ruling.unit.symbol)
 
@@ -168,16 +173,14 @@ module TileLoom
           kept << [left, string] if kept.empty? || left + width(string) < kept.last[0] - 0.4
         end
         found = kept.map { |x, string| text(x, base, string) }
-        found << middle_unit(ruling, marks) if unit_at == "middle"
+        found << middle_unit(ruling, base + gap + style.height + gap + height) if unit_at == "middle" && !below?
         found
       end
 
-      # The unit in words under the middle of the bar, or over it where labels stand below.
-      def middle_unit(ruling, marks)
-        x = (marks.values.first + marks.values.last - width(unit(ruling))) / 2
-        shown_below = !below? && second.nil?
-        y = shown_below ? @y + gap + style.height + gap + height : @box.min_y + height
-        text(x, y, unit(ruling))
+      # The unit in the middle of the bar, on the other side of it than the labels.
+      def middle_unit(ruling, base)
+        ends = xs(ruling)
+        text((ends.first + ends.last - width(unit(ruling))) / 2, base, unit(ruling))
       end
 
       def text(x, y, string, size: @look.size_pt) = Scene::Text.new(x: x, y: y, string: string, face: @look.face, size_pt: size, colour: @look.colour, halo: @look.halo)
