@@ -32,7 +32,7 @@ RSpec.describe App::Routes::Bars do
 
   it "refuses what does not fit beside its field; the last good bar stays" do
     before = bars
-    {{"divisions" => 0} => /“divisions” is 0; it must be at least 1/, {"divisions" => 1000} => /at most 20/, {"height_mm" => -2} => /must be more than 0/, {"per_division" => "100 m", "divisions" => 9} => /9 divisions of 100 m take 360 mm at 1:2,500, and the room is 61 mm/,
+    {{"divisions" => 0} => /“divisions” is 0; it must be at least 1/, {"divisions" => 1000} => /at most 20/, {"height_mm" => -2} => /must be more than 0/, {"per_division" => "100 m", "divisions" => 9} => /9 divisions of 100 m take 360 mm at 1:2,500, and the room is 52 mm/,
      {"per_division" => "30 sec"} => /not a unit of length/, {"place" => {"right_mm" => 1, "bottom_mm" => 24, "width_mm" => 6, "height_mm" => 9}} => /holds no round length with its labels/, {"units" => "furlongs"} => /“units” is "furlongs"; use one of/}.each do |changes, said|
       patch_element("scale_bar", changes)
       expect([last_response.status, answer["message"]]).to match([422, said])

@@ -21,7 +21,7 @@ RSpec.describe "Scale bars and north arrows", type: :feature do
     find_field("Divisions").send_keys(:escape)
     fill_in("A division is", with: "100 m")
     find_field("A division is").send_keys(:enter)
-    expect(page).to have_css("aside [role=alert]", text: /4 divisions of 100 m take 160 mm at 1:2,500, and the room is 61 mm/)
+    expect(page).to have_css("aside [role=alert]", text: /4 divisions of 100 m take 160 mm at 1:2,500, and the room is 52 mm/)
     find_field("A division is").send_keys(:escape)
     fill_in("Keep this style as", with: "Field pair")
     find_field("Keep this style as").send_keys(:enter)
