@@ -1,0 +1,15 @@
+# frozen_string_literal: true
+
+module App
+  # What is kept under a name of its own, for any book.
+  module KeptUnderName
+    LONGEST_NAME = 200
+
+    # The name as it is kept; Invalid for one that is none.
+    def check_name(name)
+      name = name.to_s.strip
+      raise TileLoom::Invalid.new("Give the #{self::TITLE} a name of at most #{LONGEST_NAME} characters.", path: "/name") if name.empty? || name.length > LONGEST_NAME
+      name
+    end
+  end
+end
