@@ -132,15 +132,17 @@ module TileLoom
         [turned(east - west).abs, turned(south - north).abs].max
       end
 
-      # The grid coordinates that occur in the frame and a little beyond: its outline and a lattice inside.
-      def reach
-        @reach ||= begin
-          box = view.frame.grow(BEYOND_MM)
-          steps = (0..16).map { |n| n / 16.0 }
-          page = steps.product(steps).flat_map { |u, v| [box.min_x + u * box.width, box.min_y + v * box.height] }
-          known = on_grid(page).each_slice(2).select { |x, y| x.finite? && y.finite? }
-          known.empty? ? nil : round_pole(Geometry::Box.around(known.flatten))
-        end
+      # The grid coordinates that occur in the frame: its outline and a lattice inside.
+      def reach = @reach ||= occurring(view.frame)
+
+      # The same a little beyond the frame: so far lines are followed.
+      def wide_reach = @wide_reach ||= occurring(view.frame.grow(BEYOND_MM)) || reach
+
+      def occurring(box)
+        steps = (0..16).map { |n| n / 16.0 }
+        page = steps.product(steps).flat_map { |u, v| [box.min_x + u * box.width, box.min_y + v * box.height] }
+        known = on_grid(page).each_slice(2).select { |x, y| x.finite? && y.finite? }
+        known.empty? ? nil : round_pole(Geometry::Box.around(known.flatten))
       end
 
       def round_pole(box)
@@ -192,7 +194,7 @@ module TileLoom
 
       # From where to where lines of a family are followed.
       def run(axis)
-        low, high = (axis == :x) ? [reach.min_y, reach.max_y] : [reach.min_x, reach.max_x]
+        low, high = (axis == :x) ? [wide_reach.min_y, wide_reach.max_y] : [wide_reach.min_x, wide_reach.max_x]
         margin = (pole_in(view) && axis == :y) ? 0 : (high - low) * 0.05
         return [low - margin, high + margin] unless crs.geographic? && axis == :x
         [[low - margin, -90].max, [high + margin, 90].min]
