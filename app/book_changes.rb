@@ -152,9 +152,17 @@ module App
       types = Layer.where(book_id: @book.id).to_h { |layer| [[layer.key, layer.edition], layer.fields] }
       wanted = Array(after["layers"]).grep(Hash).to_h { |layer| [layer["id"], [layer["id"], layer.fetch("edition", 1)]] }
       TileLoom::Book::Check.demand(after, attributes: wanted.transform_values { |row| types[row] }.compact, enclosures: Enclosure.reader)
+      refuse_bars(before, after)
       raise TileLoom::Invalid.new("The reference of a book is changed by choosing another in the sentence of Ground.", path: "/reference") if before["reference"] != after["reference"]
       unknown = wanted.find { |_, row| !types.key?(row) }
       raise TileLoom::Invalid.new("There is no data for the layer “#{unknown[0]}”; bring it in as a file.", path: "/layers") if unknown
+    end
+
+    # A scale bar that is changed must fit; one that another scale leaves no room for is marked on its sheet.
+    def refuse_bars(before, after)
+      known = before.dig("layout", "elements").to_h { |element| [element["id"], element] }
+      core = Book.core(after)
+      core.layout.elements.grep(TileLoom::Layout::Elements::ScaleBar).each { |bar| bar.check(core) if known[bar.id] != bar.settings }
     end
 
     # The sentence of Weave weaves at once; a frame or data that change leave the cells where they are.

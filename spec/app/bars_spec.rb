@@ -40,6 +40,15 @@ RSpec.describe App::Routes::Bars do
     end
   end
 
+  it "lets the scale change although a bar of fixed divisions has no room then, and marks the bar on its sheet" do
+    patch_element("scale_bar", {"per_division" => "25 m", "divisions" => 4})
+    expect(last_response.status).to eq(200)
+    send_json(:patch, "/api/books/#{book.id}", {label: "Scale", patch: {index: {scale: 1000}}})
+    expect(last_response.status).to eq(200)
+    get "/api/books/#{book.id}/sheets/1.svg", {}, "HTTP_HOST" => "localhost"
+    expect([last_response.status, answer["message"], answer["path"]]).to match([422, /4 divisions of 25 m take 100 mm at 1:1,000, and the room is 52 mm/, %r{/layout/elements/\d+\z}])
+  end
+
   it "keeps styles by name, puts them on all bars of the book, and takes them along as files" do
     send_json(:post, "/api/books/#{book.id}/layout/key", {on: true})
     patch_element("scale_bar", {"style" => "stepped", "colour" => "#8c2f39", "left" => 4})

@@ -26,7 +26,7 @@ module TileLoom
         @book = Document.new(@settings, fits: true, enclosures: @enclosures)
         missing = enclosed
         return missing unless missing.empty?
-        meaning = [*ids, *references, *page, *measured, *conditions, *live_texts, *area, *date]
+        meaning = [*ids, *references, *page, *arrows, *conditions, *live_texts, *area, *date]
         meaning += weave(source) if meaning.empty? && source
         meaning
       end
@@ -98,13 +98,8 @@ module TileLoom
       # [path, elements] of each layout.
       def layouts = %w[layout key_layout].filter_map { |name| @settings[name] && ["/#{name}/elements", @settings[name]["elements"]] }
 
-      # Scale bars that the page's own frame has, at the book's scale; north arrows of a form that ships.
-      def measured
-        layouts = [@book.layout, @book.key_layout].compact.flat_map(&:elements)
-        bars = @book.layout.elements.grep(Layout::Elements::ScaleBar).flat_map { |bar| collect(bar.path) { bar.check(@book) } }
-        arrows = layouts.grep(Layout::Elements::NorthArrow).flat_map { |arrow| collect("#{arrow.path}/form") { arrow.check } }
-        bars + arrows
-      end
+      # North arrows of a form that ships.
+      def arrows = [@book.layout, @book.key_layout].compact.flat_map(&:elements).grep(Layout::Elements::NorthArrow).flat_map { |arrow| collect("#{arrow.path}/form") { arrow.check } }
 
       # Rules and their conditions, which must fit the layer's attributes.
       def conditions
