@@ -49,7 +49,7 @@ RSpec.describe TileLoom::Sheet::Norths do
     expect(norths.convergence_deg.abs).to be_within(0.01 / 3600).of(1 + 35 / 60.0 + 3.65 / 3600)
     expect(norths.convergence_deg).to be > 0
     expect(sheet.factors.point_scale).to be_within(1e-8).of(1.00023056)
-    expect(described_class.words(norths.convergence_deg)).to eq("1°35′ E")
+    expect([norths.convergence_deg, -0.26, 0.004, nil].map { |angle| described_class.words(angle) }).to eq(["1°35′ E", "0°16′ W", "0°00′", ""])
   end
 
   it "adds up on the page, also of a turned frame: true, grid and magnetic north" do

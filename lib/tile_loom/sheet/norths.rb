@@ -59,7 +59,8 @@ module TileLoom
       # "1°26′ W"; nothing for nil.
       def self.words(degrees)
         return "" if degrees.nil?
-        Units::Angle.dms((degrees * 60).round/60r, positive: " E", negative: " W", step_deg: Rational(1, 60))
+        minutes = (degrees * 60).round
+        minutes.zero? ? "0°00′" : Units::Angle.dms(minutes/60r, positive: " E", negative: " W", step_deg: Rational(1, 60))
       end
 
       private
