@@ -26,7 +26,7 @@ module Setup
       return specs("core") if @part == "core"
       front_end.build
       (@part ? [] : style).each { |name, succeeded| return failed(name) unless succeeded.call }
-      with_database { @part ? specs(@part) : beside(-> { specs("app", "browser") }) }
+      with_database { @part ? specs(@part) : beside(-> { specs("browser") }) }
     rescue Failure => failure
       warn failure.message
       1
@@ -57,14 +57,15 @@ module Setup
       system(Gems::ENVIRONMENT.merge(@database || {}), "bundle", "exec", "rspec", *folders, *@options, chdir: Shell::ROOT) ? 0 : 1
     end
 
-    # The core's specs run beside the others, which leave a processor free much of the time; what they say
-    # comes at the end. Returns the worse exit status.
+    # The specs of core and application run beside those in the browser, which leave a processor free much of
+    # the time, with tables and a store of their own; what they say comes at the end. Returns the worse exit status.
     def beside(others)
-      Tempfile.create("core-specs") do |said|
-        core = Process.spawn(Gems::ENVIRONMENT, "bundle", "exec", "rspec", "spec/core", *@options, chdir: Shell::ROOT, out: said.path, err: said.path)
+      own = @database.merge("DATABASE_NAME" => "#{@database["DATABASE_NAME"]}_beside", "STORE" => "#{@database["STORE"]}-beside")
+      Tempfile.create("specs-beside") do |said|
+        running = Process.spawn(Gems::ENVIRONMENT.merge(own), "bundle", "exec", "rspec", "spec/core", "spec/app", *@options, chdir: Shell::ROOT, out: said.path, err: said.path)
         status = others.call
-        Process.wait(core)
-        Shell.say "The core’s specs:\n#{File.read(said.path)}"
+        Process.wait(running)
+        Shell.say "The specs of core and application:\n#{File.read(said.path)}"
         [status, $?.success? ? 0 : 1].max
       end
     end
