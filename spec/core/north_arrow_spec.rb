@@ -4,7 +4,9 @@ RSpec.describe TileLoom::Layout::Elements::NorthArrow do
   include GridViews
 
   # What an arrow asks of a sheet.
-  sheet = Struct.new(:view, :book)
+  sheet = Struct.new(:view, :book) do
+    def norths = TileLoom::Sheet::Norths.new(view, book.parsed_date)
+  end
   book = Struct.new(:parsed_date)
 
   let(:box) { TileLoom::Geometry::Box.at(330, 100, 20, 20) }

@@ -64,7 +64,7 @@ module TileLoom
       end
 
       def family(side, mesh, axis)
-        crossings = Crossing.all(mesh.lines.select { |line| line.axis == axis }, frame).select { |crossing| crossing.side == side && crossing.steepness >= LEAST_STEEPNESS }.sort_by(&:along)
+        crossings = mesh.crossings[side].select { |crossing| crossing.line.axis == axis && crossing.steepness >= LEAST_STEEPNESS }.sort_by(&:along)
         return [] if crossings.empty?
         short = @settings["form"] == "short"
         ends = short ? [crossings.first, crossings.last].uniq : []
@@ -117,6 +117,11 @@ module TileLoom
       end
 
       def spot(side, mesh, crossing, full:)
+        @known ||= {}.compare_by_identity
+        (@known[crossing] ||= {})[full] ||= found_spot(side, mesh, crossing, full)
+      end
+
+      def found_spot(side, mesh, crossing, full)
         corner = corner(side, crossing)
         return flush(side, [crossing.x, crossing.y], corner, caption(mesh, crossing, full)) if corner
         turn = turn_of(side, crossing)

@@ -36,6 +36,14 @@ module TileLoom
       # Lines of both families, west to east and south to north.
       def lines = @lines ||= family(:x) + family(:y)
 
+      # Where lines cross the frame, by side; and where they cross a larger box about it.
+      def crossings = @crossings ||= Crossing.all(lines, view.frame).group_by(&:side).tap { |found| found.default = [].freeze }
+
+      def crossings_of(box)
+        @beyond ||= {}
+        @beyond[box] ||= Crossing.beyond(lines, box).group_by(&:side).tap { |found| found.default = [].freeze }
+      end
+
       # Where the families meet inside the frame.
       def nodes = @nodes ||= meeting
 

@@ -70,8 +70,7 @@ module TileLoom
       # A position is read between two lines.
       def few
         return nil if nothing
-        crossings = @drawn.meshes.flat_map { |found| Crossing.all(found.lines, @view.frame) }
-        short = Side::ALL.select { |side| crossings.count { |crossing| crossing.side == side && @drawn.meshes.any? { |found| found.owner(side) == crossing.line.axis } } < 2 }
+        short = Side::ALL.select { |side| @drawn.meshes.sum { |found| found.crossings[side].count { |crossing| found.owner(side) == crossing.line.axis } } < 2 }
         "Fewer than two lines of #{name} cross the #{sides(short)}; choose a closer interval to read positions there." if short.any?
       end
 

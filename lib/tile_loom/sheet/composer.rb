@@ -18,6 +18,9 @@ module TileLoom
 
       def view = @view ||= FrameView.new(frame: layout.main_frame.box(page), ground: cell.ground, crs: book.crs)
 
+      # The norths of the frame's middle.
+      def norths = @norths ||= Norths.new(view, book.parsed_date)
+
       # The frame that carries the grids of this page.
       def gridded_frame = layout.main_frame
 

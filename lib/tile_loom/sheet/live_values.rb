@@ -53,7 +53,7 @@ module TileLoom
 
       # North, scale and references of the middle; what is costly is worked out when a text asks for it.
       def surveyed(view)
-        norths = Norths.new(view, @sheet.book.parsed_date)
+        norths = @sheet.norths
         {
           "convergence_deg" => view.factors.convergence_deg, "point_scale" => view.factors.point_scale, "true_scale" => view.true_scale,
           "convergence" => Norths.words(view.factors.convergence_deg),

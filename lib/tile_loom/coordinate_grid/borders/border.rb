@@ -53,8 +53,8 @@ module TileLoom
         def stepped? = !@mesh.nil? && @mesh.lines.any?
 
         def by_grid(side)
-          lines = @mesh.lines.select { |line| line.axis == @mesh.owner(side) }
-          at_inner, at_outer = [inner, outer].map { |box| Crossing.beyond(lines, box).select { |crossing| crossing.side == side }.to_h { |crossing| [crossing.line.index, crossing.along] } }
+          own = @mesh.owner(side)
+          at_inner, at_outer = [inner, outer].map { |box| @mesh.crossings_of(box)[side].select { |crossing| crossing.line.axis == own }.to_h { |crossing| [crossing.line.index, crossing.along] } }
           at_inner.sort_by(&:last).map { |index, along| Step.new(inner: along, outer: at_outer.fetch(index, along)) }
         end
 

@@ -31,7 +31,7 @@ module TileLoom
 
         # Short lines from the frame's edge along the lines that cross it. inside, outside: lengths in mm.
         def edge_ticks(mesh, inside:, outside: 0.0)
-          ticks = Crossing.all(mesh.lines, mesh.view.frame).map do |crossing|
+          ticks = mesh.crossings.values.flatten.map do |crossing|
             dx, dy = crossing.inward
             [crossing.line.major?(every), [crossing.x - dx * outside, crossing.y - dy * outside, crossing.x + dx * inside, crossing.y + dy * inside]]
           end

@@ -25,7 +25,8 @@ module TileLoom
 
         # The Sheet::Norths that it follows.
         def norths(sheet, box)
-          Sheet::Norths.new(sheet.view, sheet.book.parsed_date, at: (settings["at"] == "here") ? nearest(sheet.view.frame, box) : nil)
+          return sheet.norths unless settings["at"] == "here"
+          Sheet::Norths.new(sheet.view, sheet.book.parsed_date, at: nearest(sheet.view.frame, box))
         end
 
         private

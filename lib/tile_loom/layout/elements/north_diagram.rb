@@ -13,7 +13,7 @@ module TileLoom
         STAR_POINTS = 5
 
         def nodes(sheet, box)
-          norths = Sheet::Norths.new(sheet.view, sheet.book.parsed_date)
+          norths = sheet.norths
           # One line more may have to say that the arrows are not to scale.
           drawing = Geometry::Box.new(box.min_x, box.min_y, box.max_x, [box.max_y - LINES * pitch, box.min_y].max)
           placed = spread(norths, length(drawing))
