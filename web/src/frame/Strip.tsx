@@ -4,7 +4,10 @@ import { Link, useLocation } from "react-router";
 import { useBook, useChange } from "../api/book";
 import type { Book } from "../api/types";
 import { count } from "../api/words";
+import { useRested } from "./useRested";
 import { useSheet } from "./useSheet";
+
+const REST_MS = 1000;
 
 // A picture with its gap, and how many more than fit are drawn on either side.
 const STEP = 94, SPARE = 6;
@@ -13,6 +16,8 @@ const STEP = 94, SPARE = 6;
 // be dragged to another place.
 export function Strip() {
   const book = useBook();
+  // The page itself comes first: small pictures follow when changes rest.
+  const drawn = useRested(book.revision, REST_MS);
   const { ask } = useChange();
   const { number, go } = useSheet();
   const away = offPage(book);
@@ -63,15 +68,15 @@ export function Strip() {
             )}
             <Item left={before - STEP}>
               {book.document.key_layout
-                ? <Picture current={number === 0} onPick={() => go(0)} image={`/api/books/${book.id}/sheets/0.svg?thumb=1&r=${book.revision}`} name="Key" note="" />
-                : <Picture to={`/books/${book.id}/weave`} image={`/api/books/${book.id}/key.svg?r=${book.revision}`} name="Key" note="" />}
+                ? <Picture current={number === 0} onPick={() => go(0)} image={`/api/books/${book.id}/sheets/0.svg?thumb=1&r=${drawn}`} name="Key" note="" />
+                : <Picture to={`/books/${book.id}/weave`} image={`/api/books/${book.id}/key.svg?r=${drawn}`} name="Key" note="" />}
             </Item>
             {book.cells.slice(first, last).map((known) => (
               <Item key={known.number} left={before + (known.number - 1) * STEP} marked={over === known.number} dragging={{
                 onDragStart: () => setDragged(known.number), onDragEnd: () => { setDragged(null); setOver(null); },
                 onDragOver: (event) => { if (dragged !== null) { event.preventDefault(); setOver(known.number); } }, onDrop: (event) => { event.preventDefault(); drop(known.number); },
               }}>
-                <Picture current={known.number === number} onPick={() => go(known.number)} image={`/api/books/${book.id}/sheets/${known.number}.svg?thumb=1&r=${book.revision}`} name={known.name} note={`${known.kept ? "◆ kept · " : ""}${known.pinned ? "■ " : ""}${known.number}`} />
+                <Picture current={known.number === number} onPick={() => go(known.number)} image={`/api/books/${book.id}/sheets/${known.number}.svg?thumb=1&r=${drawn}`} name={known.name} note={`${known.kept ? "◆ kept · " : ""}${known.pinned ? "■ " : ""}${known.number}`} />
               </Item>
             ))}
           </Box>
