@@ -15,7 +15,7 @@ module App
     # paper's edge, in mm by side.
     def to_h
       surround = @frame.surround(view, @composer)
-      {"grids" => @frame.grids.map { |grid| grid_words(grid, surround) }, "room" => rounded(surround.room), "beyond" => rounded(beyond(surround.room)),
+      {"grids" => @frame.grids.map { |grid| grid_words(grid, surround) }, "room" => rounded(surround.room), "beyond" => rounded(beyond(wanted_room)),
        "presets" => presets.all.map { |preset| {"key" => preset.key, "title" => preset.title, "note" => preset.note} }}
     end
 

@@ -83,6 +83,7 @@ RSpec.describe App::Routes::Grids do
     patch_frame({"place" => {"left_mm" => -9, "top_mm" => -9, "right_mm" => 66, "bottom_mm" => 8}, "border" => {"kind" => "banded", "thickness_mm" => 4, "gap_mm" => 2}})
     expect(last_response.status).to eq(200)
     expect(told["beyond"]).to include("right" => 0.0, "bottom" => 0.0)
+    expect(told["beyond"].values_at("left", "top")).to all(be > 5)
     expect(told["grids"].flat_map { |grid| grid["warnings"] }).to include(/no room on the paper/)
     send_json(:post, "#{path}/room", {})
     expect(last_response.status).to eq(200)
