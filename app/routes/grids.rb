@@ -29,7 +29,8 @@ module App
         beyond = GridTrial.new(composer).then { |tried| tried.beyond(tried.wanted_room) }
         raise TileLoom::Invalid.new("Border and labels have room already.") if beyond.values.all?(&:zero?)
         box = composer.gridded_frame.box(composer.page)
-        inner = TileLoom::Geometry::Box.new(*[box.min_x + beyond["left"], box.min_y + beyond["top"], box.max_x - beyond["right"], box.max_y - beyond["bottom"]].map { |mm| mm.round(1) })
+        # Rounded inwards, so that nothing is left over.
+        inner = TileLoom::Geometry::Box.new((box.min_x + beyond["left"]).ceil(1), (box.min_y + beyond["top"]).ceil(1), (box.max_x - beyond["right"]).floor(1), (box.max_y - beyond["bottom"]).floor(1))
         place = TileLoom::Layout::Place.new(composer.gridded_frame.settings["place"]).moved(composer.page.live_area, inner)
         json(change(sheet_number.zero? ? "key" : "sheets", "Room for labels") { |frame| frame.merge("place" => place) })
       end
