@@ -160,6 +160,7 @@ module App
 
     # A scale bar that is changed must fit; one that another scale leaves no room for is marked on its sheet.
     def refuse_bars(before, after)
+      return if before["layout"] == after["layout"]
       known = before.dig("layout", "elements").to_h { |element| [element["id"], element] }
       core = Book.core(after)
       core.layout.elements.grep(TileLoom::Layout::Elements::ScaleBar).each { |bar| bar.check(core) if known[bar.id] != bar.settings }

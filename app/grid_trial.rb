@@ -15,7 +15,7 @@ module App
     # paper's edge, in mm by side.
     def to_h
       surround = @frame.surround(view, @composer)
-      {"grids" => @frame.grids.map { |grid| grid_words(grid, surround) }, "room" => rounded(surround.room), "beyond" => rounded(beyond(wanted_room)),
+      {"grids" => @frame.grids.map { |grid| grid_words(grid, surround) }, "room" => rounded(surround.room), "beyond" => rounded(beyond),
        "presets" => presets.all.map { |preset| {"key" => preset.key, "title" => preset.title, "note" => preset.note} }}
     end
 
@@ -32,19 +32,17 @@ module App
 
     def presets = TileLoom::CoordinateGrid::Presets.new(@composer.book.crs, view.ground.centre_x, view.ground.centre_y)
 
-    # mm by which border and labels go beyond the paper, by side; room: what they take beyond the frame.
-    def beyond(room)
+    # mm by which border and all labels would go beyond the paper, by side.
+    def beyond
       page, box = @composer.page, view.frame
       free = {"top" => box.min_y, "left" => box.min_x, "right" => page.width_mm - box.max_x, "bottom" => page.height_mm - box.max_y}
-      room.to_h { |side, mm| [side, [mm - free[side], 0.0].max] }
-    end
-
-    # What all labels would take, whether there is paper or not.
-    def wanted_room
-      TileLoom::CoordinateGrid::Surround.new(view: view, grids: @frame.grids, border: @frame.settings.fetch("border", {}), like: @composer.nominal_view).room
+      wanted_room.to_h { |side, mm| [side, [mm - free[side], 0.0].max] }
     end
 
     private
+
+    # What all labels would take, whether there is paper or not.
+    def wanted_room = @frame.surround(view, @composer, endless: true).room
 
     def view = @composer.view
 

@@ -23,13 +23,15 @@ module App
 
     def bar
       drawing = @element.drawing(@composer, @element.box(@composer.page))
-      ruling, error = drawing.ruling, @element.measure(@composer).error
+      ruling, error = drawing.ruling, measure.error
       total = "#{number(ruling.total.to_f, 4)} #{ruling.unit.symbol}"
-      {"sentence" => "#{total} in #{ruling.count} divisions, #{number(@element.measure(@composer).paper_mm(ruling.metres(ruling.total)), 2)} mm on this sheet; off by at most #{percent(error)} anywhere in the frame.",
+      {"sentence" => "#{total} in #{ruling.count} divisions, #{number(measure.paper_mm(ruling.metres(ruling.total)), 2)} mm on this sheet; off by at most #{percent(error)} anywhere in the frame.",
        "warnings" => [too_far(error), too_low(drawing)].compact}
     rescue TileLoom::Invalid => problem
       {"sentence" => problem.message, "warnings" => [problem.message]}
     end
+
+    def measure = @measure ||= @element.measure(@composer)
 
     # Does it reach below its box?
     def too_low(drawing)
@@ -43,7 +45,7 @@ module App
     def too_far(error)
       return nil if error.share.abs <= @element.limit
       return "It is drawn as a bar by latitude, since one bar would be off by #{percent(error)}." if @element.by_latitude?(@composer)
-      "Off by more than #{number(@element.limit * 100, 2)} % in parts of this frame#{": a bar by latitude would be true" if @element.measure(@composer).cylindrical?}."
+      "Off by more than #{number(@element.limit * 100, 2)} % in parts of this frame#{": a bar by latitude would be true" if measure.cylindrical?}."
     end
 
     def arrow
@@ -51,8 +53,9 @@ module App
       name = {"grid" => "Grid north", "true" => "True north", "magnetic" => "Magnetic north"}.fetch(@element.north)
       angle = norths.on_page(@element.north)
       spread = norths.spread_deg
-      words = if angle
-        "#{name}, #{number(((angle + 180) % 360 - 180).abs, 2)}° #{((angle + 180) % 360 - 180).negative? ? "left" : "right"} of upright on this sheet."
+      turn = angle && TileLoom::Units::Angle.wrapped(angle)
+      words = if turn
+        "#{name}, #{number(turn.abs, 2)}° #{turn.negative? ? "left" : "right"} of upright on this sheet."
       else
         norths.trouble
       end

@@ -13,31 +13,34 @@ module App
       # {preset}: a grid of that kind comes into the frame, drawn last.
       post "/api/books/:book_id/sheets/:number/grids" do
         preset = trial.presets.find(body_json["preset"].to_s)
-        add(sheet_number.zero? ? "key" : "sheets", preset.settings.merge("title" => preset.title), preset.key, "New grid")
+        add(role, preset.settings.merge("title" => preset.title), preset.key, "New grid")
       end
 
       # {id}: copies a grid of this sheet's frame to the frame of the other layout.
       post "/api/books/:book_id/sheets/:number/grids/copy" do
-        from, id = sheet_number.zero? ? "key" : "sheets", body_json["id"]
-        grid = frame_of(from)["grids"].to_a.find { |known| known["id"] == id } or raise TileLoom::Invalid.new("The frame has no grid “#{id}”.", path: "/id")
-        add((from == "key") ? "sheets" : "key", grid, grid["id"], "Copy a grid")
+        id = body_json["id"]
+        grid = frame_of(role)["grids"].to_a.find { |known| known["id"] == id } or raise TileLoom::Invalid.new("The frame has no grid “#{id}”.", path: "/id")
+        add((role == "key") ? "sheets" : "key", grid, grid["id"], "Copy a grid")
       end
 
       # The frame gives way so that border and labels have room on the paper.
       post "/api/books/:book_id/sheets/:number/grids/room" do
         composer = Snapshot.of(book).composer_of(sheet_number)
-        beyond = GridTrial.new(composer).then { |tried| tried.beyond(tried.wanted_room) }
+        beyond = GridTrial.new(composer).beyond
         raise TileLoom::Invalid.new("Border and labels have room already.") if beyond.values.all?(&:zero?)
         box = composer.gridded_frame.box(composer.page)
         # Rounded inwards, so that nothing is left over.
         inner = TileLoom::Geometry::Box.new((box.min_x + beyond["left"]).ceil(1), (box.min_y + beyond["top"]).ceil(1), (box.max_x - beyond["right"]).floor(1), (box.max_y - beyond["bottom"]).floor(1))
         place = TileLoom::Layout::Place.new(composer.gridded_frame.settings["place"]).moved(composer.page.live_area, inner)
-        json(change(sheet_number.zero? ? "key" : "sheets", "Room for labels") { |frame| frame.merge("place" => place) })
+        json(change(role, "Room for labels") { |frame| frame.merge("place" => place) })
       end
 
       private
 
       def sheet_number = @sheet_number ||= whole(params["number"])
+
+      # Of the layout that this sheet has.
+      def role = sheet_number.zero? ? "key" : "sheets"
 
       def trial = GridTrial.new(Snapshot.of(book).composer_of(sheet_number))
 

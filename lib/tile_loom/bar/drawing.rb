@@ -30,11 +30,9 @@ module TileLoom
 
       private
 
-      def room = @box.width
-
       # The longest round length that fits with its labels.
       def chosen(family, most: nil)
-        width = most || [room, @settings.fetch("most_mm", room).to_f].min
+        width = most || [@box.width, @settings.fetch("most_mm", @box.width).to_f].min
         units = Unit.family(family, @settings)
         settings = most ? @settings.except("per_division", "divisions") : @settings
         found = Ruling.fitting(width * @per_mm, units, settings).find { |ruling| fits?(ruling, width) }
@@ -50,8 +48,8 @@ module TileLoom
       def fits?(ruling, width)
         first, last = end_widths(ruling)
         # A second bar ends where the first one does or before.
-        return ruled(ruling) <= width + 1e-9 if width < room - 1e-9 && @settings["most_mm"].nil?
-        ruled(ruling) * SLACK <= width && ruled(ruling) * SLACK + first + last <= room
+        return ruled(ruling) <= width + 1e-9 if width < @box.width - 1e-9 && @settings["most_mm"].nil?
+        ruled(ruling) * SLACK <= width && ruled(ruling) * SLACK + first + last <= @box.width
       end
 
       # Sheets of one scale differ a little in what a millimetre stands for.
@@ -86,19 +84,12 @@ module TileLoom
 
       def zero_x
         @zero_x ||= begin
-          taken, (first, last) = paper(ruling), end_widths(ruling)
-          start = case @settings.fetch("align", "left")
-          when "centre" then @box.min_x + (@box.width - taken + first - last) / 2
-          when "right" then @box.max_x - taken - last
-          else @box.min_x + first
-          end
-          start + taken * (ruling.left.positive? ? (ruling.division / ruling.whole).to_f : 0.0)
+          taken, (before, after) = paper(ruling), end_widths(ruling)
+          start(taken, before: before, after: after) + taken * (ruling.left.positive? ? (ruling.division / ruling.whole).to_f : 0.0)
         end
       end
 
-      def zero(ruling) = ruling.left
-
-      def height(size = @look.size_pt) = @look.face.cap_height_mm(size)
+      def height = @look.face.cap_height_mm(@look.size_pt)
 
       def gap = @settings.fetch("label_gap_mm", LABEL_GAP_MM).to_f
 
@@ -116,12 +107,12 @@ module TileLoom
       def below? = @settings["labels_at"] == "below" && second.nil?
 
       def bars
-        first = style.nodes(xs(ruling), zero(ruling), @y)
+        first = style.nodes(xs(ruling), ruling.left, @y)
         @y += style.height
         return first unless second
         return first + paired if style.pair?
         @y += @settings.fetch("bars_gap_mm", BARS_GAP_MM).to_f
-        found = first + style.nodes(xs(second), zero(second), @y)
+        found = first + style.nodes(xs(second), second.left, @y)
         @y += style.height
         found
       end
@@ -160,7 +151,7 @@ module TileLoom
 
       def number(value, ruling)
         decimals = @settings.fetch("decimals") { (0..6).find { |places| (ruling.division * 10**places % 1).zero? && (ruling.left.zero? || value < ruling.division || (value * 10**places % 1).zero?) } || 3 }
-        text = Units::Number.grouped(value, separator: CoordinateGrid::Captions::Length::SEPARATORS.fetch(@settings.fetch("thousands", "comma")), decimals: decimals)
+        text = Units::Number.grouped(value, separator: Units::Number::SEPARATORS.fetch(@settings.fetch("thousands", "comma")), decimals: decimals)
         @settings.key?("decimals") ? text : text.sub(/(\.\d*?)0+\z/, "\\1").delete_suffix(".")
       end
 
@@ -183,7 +174,7 @@ module TileLoom
         text((ends.first + ends.last - width(unit(ruling))) / 2, base, unit(ruling))
       end
 
-      def text(x, y, string, size: @look.size_pt) = Scene::Text.new(x: x, y: y, string: string, face: @look.face, size_pt: size, colour: @look.colour, halo: @look.halo)
+      def text(x, y, string) = Scene::Text.new(x: x, y: y, string: string, face: @look.face, size_pt: @look.size_pt, colour: @look.colour, halo: @look.halo)
 
       # Ratio and sentence, where they are wanted.
       def texts_of(place)
@@ -193,12 +184,14 @@ module TileLoom
         end
       end
 
-      def aligned(string)
-        taken = width(string)
+      def aligned(string) = start(width(string))
+
+      # Where something so wide begins; before, after: what stands out of it on its sides.
+      def start(taken, before: 0.0, after: 0.0)
         case @settings.fetch("align", "left")
-        when "centre" then @box.min_x + (@box.width - taken) / 2
-        when "right" then @box.max_x - taken
-        else @box.min_x
+        when "centre" then @box.min_x + (@box.width - taken + before - after) / 2
+        when "right" then @box.max_x - taken - after
+        else @box.min_x + before
         end
       end
 

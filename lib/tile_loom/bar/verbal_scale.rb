@@ -37,8 +37,7 @@ module TileLoom
         else 2
         end
         rounded = value.round(decimals)
-        fewest = (0..decimals).find { |places| rounded.round(places) == rounded }
-        "#{paper} is #{"about " unless rounded == value}#{Units::Number.grouped(rounded, decimals: fewest)} #{unit}"
+        "#{paper} is #{"about " unless rounded == value}#{Units::Number.grouped(rounded, decimals: Units::Number.places(rounded.rationalize))} #{unit}"
       end
     end
   end

@@ -10,14 +10,14 @@ module TileLoom
       # One label: its Caption and the Spot where it stands; side: of the frame.
       Label = Struct.new(:caption, :spot, :side, keyword_init: true)
 
-      # Labels that found no room on the paper, and that would have touched others.
-      attr_reader :off_paper, :too_close
+      # How many labels found no room on the paper.
+      attr_reader :off_paper
 
       # meshes: of the grid in this frame; settings: its "labels"; placement: shared; offsets: side → mm from the
       # frame to where labels outside may begin (a border lies between); face: a Type::Face.
       def initialize(meshes:, settings:, placement:, face:, offsets: {})
         @meshes, @settings, @placement, @face, @offsets = meshes, settings, placement, face, offsets
-        @off_paper = @too_close = 0
+        @off_paper = 0
       end
 
       # Label list; takes their places.
@@ -51,10 +51,7 @@ module TileLoom
 
       def distance = @settings.fetch("distance_mm", 1.2).to_f
 
-      def halo
-        given = @settings["halo"] or return nil
-        Scene::Stroke.new(colour: given.fetch("colour", "#ffffff"), width_mm: given.fetch("width_mm", 0.6).to_f)
-      end
+      def halo = @settings["halo"] && Scene::Stroke.halo(@settings["halo"])
 
       def along(side)
         @meshes.flat_map do |mesh|
@@ -87,9 +84,7 @@ module TileLoom
         end
         every[side] = multiple if multiple.to_i > 1
         return [] unless multiple
-        kept = crossings.select { |crossing| (crossing.line.index % multiple).zero? }.sort_by { |crossing| corner(side, crossing) ? 0 : 1 }
-        @too_close += crossings.length - kept.length
-        kept
+        crossings.select { |crossing| (crossing.line.index % multiple).zero? }.sort_by { |crossing| corner(side, crossing) ? 0 : 1 }
       end
 
       def claim(side, mesh, crossing, full:)
@@ -124,8 +119,7 @@ module TileLoom
       def found_spot(side, mesh, crossing, full)
         corner = corner(side, crossing)
         return flush(side, [crossing.x, crossing.y], corner, caption(mesh, crossing, full)) if corner
-        turn = turn_of(side, crossing)
-        spot = Placement::Spot.new(x: crossing.x, y: crossing.y, width: caption(mesh, crossing, full).width_mm(@face, size_pt), height: @face.cap_height_mm(size_pt), turn_deg: turn)
+        spot = over(crossing.x, crossing.y, caption(mesh, crossing, full), (@settings["turn"] == "line") ? along_line(crossing) : turn_at(side))
         dx, dy = away(side, crossing)
         far = inside? ? distance + spot.reach(dx, dy) : @offsets.fetch(side, 0.0) + distance + spot.reach(*Side::OUTWARD.fetch(side))
         spot.move(dx * far, dy * far)
@@ -141,14 +135,13 @@ module TileLoom
         [-crossing.inward[0] / across, -crossing.inward[1] / across]
       end
 
-      # "edge": along the side, read from below or from the right; "upright"; "line": along the line.
-      def turn_of(side, crossing)
-        case @settings.fetch("turn", "edge")
-        when "upright" then 0.0
-        when "line" then readable(Math.atan2(crossing.inward[1], crossing.inward[0]) * 180 / Math::PI)
-        else {"left" => -90.0, "right" => 90.0}.fetch(side, 0.0)
-        end
-      end
+      # The Spot of a caption over a place.
+      def over(x, y, caption, turn) = Placement::Spot.new(x: x, y: y, width: caption.width_mm(@face, size_pt), height: @face.cap_height_mm(size_pt), turn_deg: turn)
+
+      # "upright", or along the side, read from below or from the right.
+      def turn_at(side) = (@settings["turn"] == "upright") ? 0.0 : {"left" => -90.0, "right" => 90.0}.fetch(side, 0.0)
+
+      def along_line(crossing) = readable(Math.atan2(crossing.inward[1], crossing.inward[0]) * 180 / Math::PI)
 
       # Never upside down: a turn of -90° up to, but not with, 90°.
       def readable(degrees) = ((degrees + 90) % 180 - 90).then { |turn| ((turn.abs - 90).abs < 1e-6) ? -90.0 : turn }
@@ -173,8 +166,7 @@ module TileLoom
 
       # Beside the corner, ending with the side.
       def flush(side, (x, y), index, caption)
-        turn = (@settings["turn"] == "upright") ? 0.0 : {"left" => -90.0, "right" => 90.0}.fetch(side, 0.0)
-        spot = Placement::Spot.new(x: x, y: y, width: caption.width_mm(@face, size_pt), height: @face.cap_height_mm(size_pt), turn_deg: turn)
+        spot = over(x, y, caption, turn_at(side))
         dx, dy = Side::OUTWARD.fetch(side)
         inward = index.zero? ? 1 : -1
         along = Side.level?(side) ? [1.0, 0.0] : [0.0, 1.0]

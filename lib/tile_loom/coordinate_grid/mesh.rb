@@ -13,7 +13,7 @@ module TileLoom
       # Lines are known so far beyond the frame, for what a border shows of them.
       BEYOND_MM = 15.0
 
-      attr_reader :view, :crs, :wished_mm, :zone
+      attr_reader :view, :crs, :zone
 
       # crs: the grid's own Reference::Crs; wished_mm: spacing aimed at on paper;
       # interval: fixed {x: Rational, y: Rational} in units of crs, one for both, or nil where it is automatic;
@@ -61,7 +61,7 @@ module TileLoom
         moved = @to_page.inverse(view.to_ground(page))
         return moved unless crs.geographic?
         centre = middle_longitude
-        moved.each_slice(2).flat_map { |lon, lat| [lon.finite? ? centre + ((lon - centre + 540) % 360 - 180) : lon, lat] }
+        moved.each_slice(2).flat_map { |lon, lat| [lon.finite? ? centre + Units::Angle.wrapped(lon - centre) : lon, lat] }
       end
 
       # The family whose lines cross a side of the frame more steeply there: they give its labels and bands.
@@ -74,7 +74,7 @@ module TileLoom
           here, there = on_grid([*middle, middle[0] + along[0], middle[1] + along[1]]).each_slice(2).to_a
           changes = {x: (there[0] - here[0]).abs, y: (there[1] - here[1]).abs}
           other = Side.level?(side) ? :x : :y
-          changes.values.all?(&:finite?) ? changes.max_by { |axis, change| change / gradient(axis) }.first : other
+          changes.values.all?(&:finite?) ? changes.max_by { |axis, change| change / units_per_mm(axis, @view) }.first : other
         end
       end
 
@@ -83,8 +83,6 @@ module TileLoom
       def middle_longitude
         @middle_longitude ||= @to_page.inverse([view.ground.centre_x, view.ground.centre_y]).first.then { |lon| lon.finite? ? lon : 0.0 }
       end
-
-      def gradient(axis) = units_per_mm(axis, @view)
 
       # Grid units in a paper millimetre across the lines of the family, in the middle of a view; by a pole,
       # where meridians come together, a third of the frame away from it.
@@ -99,7 +97,7 @@ module TileLoom
       end
 
       # A difference of longitudes the short way round.
-      def turned(difference) = (crs.geographic? && difference.finite?) ? (difference + 540) % 360 - 180 : difference
+      def turned(difference) = (crs.geographic? && difference.finite?) ? Units::Angle.wrapped(difference) : difference
 
       def place_of_measure(view)
         pole = pole_in(view) or return view.frame.centre
@@ -123,7 +121,7 @@ module TileLoom
 
       def automatic(axis)
         view = @like || @view
-        wished = units_per_mm(axis, view) * wished_mm
+        wished = units_per_mm(axis, view) * @wished_mm
         return nil unless wished.finite? && wished.positive?
         found = crs.geographic? ? Series.nearest_angle_deg(wished) : Series.nearest(wished)
         # A position is read between two lines: at least so many cross a side, however small the frame.

@@ -44,7 +44,7 @@ module TileLoom
         "#{Units::Number.plain((step * 3600).to_f, decimals: 3)}″"
       end
 
-      def self.decimals(value) = (0..6).find { |places| (value * 10**places % 1).zero? } || 3
+      def self.decimals(value) = Units::Number.places(value) || 3
 
       private
 

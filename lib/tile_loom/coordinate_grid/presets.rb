@@ -25,7 +25,7 @@ module TileLoom
 
       private
 
-      def lon_lat = @lon_lat ||= Reference::Transform.between(@crs, Reference::Crs.find("EPSG:4326")).point(@x, @y)
+      def lon_lat = @lon_lat ||= Reference::Transform.to_wgs84(@crs).point(@x, @y)
 
       def stroke(colour, width = 0.12, **more) = {"colour" => colour, "width_mm" => width, "opacity" => 0.85}.merge(more.transform_keys(&:to_s))
 

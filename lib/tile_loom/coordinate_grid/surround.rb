@@ -32,22 +32,33 @@ module TileLoom
 
       # Scene nodes above them: grids, border, letters of squares, labels.
       def over
-        placed
         [*drawn.reject { |entry| entry.grid.under? }.flat_map(&:nodes), *(@border_settings ? border.nodes : []), *letters, *drawn.flat_map { |entry| entry.labels ? entry.labels.texts : [] }]
       end
 
-      # Drawn list of the grids of this sheet, their labels placed.
-      def drawn = placed
+      # Drawn list of the grids of this sheet with their labels placed, in their order: the labels of one stand
+      # outside those of the one before where both have a side.
+      def drawn
+        @drawn ||= begin
+          letters
+          offsets = Side::ALL.to_h { |side| [side, edge_room] }
+          @grids.map do |grid|
+            found = meshes[grid.id]
+            labels = (grid.labels && found.any?) ? Labels.new(meshes: found, settings: grid.labels, placement: placement, face: grid.face, offsets: offsets.dup) : nil
+            labels&.sides&.each { |side| offsets[side] = [offsets[side], labels.room(side)].max }
+            Drawn.new(grid: grid, meshes: found, labels: labels)
+          end
+        end
+      end
 
       # mm beyond the frame on each side.
       def room
-        Side::ALL.to_h { |side| [side, [edge_room(side), *placed.filter_map { |entry| entry.labels&.room(side) }].max] }
+        Side::ALL.to_h { |side| [side, [edge_room, *drawn.filter_map { |entry| entry.labels&.room(side) }].max] }
       end
 
       def border = @border ||= Borders.build(@border_settings || {}, view: view, mesh: step_mesh)
 
-      # How far the border and ticks reach beyond the frame.
-      def edge_room(_side) = @edge_room ||= [@border_settings ? border.room_mm : 0.0, *@grids.map(&:ticks_outside_mm)].max
+      # How far the border and ticks reach beyond the frame, on every side.
+      def edge_room = @edge_room ||= [@border_settings ? border.room_mm : 0.0, *@grids.map(&:ticks_outside_mm)].max
 
       private
 
@@ -62,20 +73,6 @@ module TileLoom
       end
 
       def placement = @placement ||= Placement.new(paper: @paper)
-
-      # Grids in their order: the labels of one stand outside those of the one before where both have a side.
-      def placed
-        @placed ||= begin
-          letters
-          offsets = Side::ALL.to_h { |side| [side, edge_room(side)] }
-          @grids.map do |grid|
-            found = meshes[grid.id]
-            labels = (grid.labels && found.any?) ? Labels.new(meshes: found, settings: grid.labels, placement: placement, face: grid.face, offsets: offsets.dup) : nil
-            labels&.sides&.each { |side| offsets[side] = [offsets[side], labels.room(side)].max }
-            Drawn.new(grid: grid, meshes: found, labels: labels)
-          end
-        end
-      end
 
       def letters
         @letters ||= @grids.select { |grid| grid.settings["squares"] }.flat_map do |grid|

@@ -5,9 +5,6 @@ module TileLoom
     # What a grid comes to on a sheet, in sentences: what is drawn how far apart, and what is to be warned of.
     class Words
       NOUNS = {"lines" => "line", "crosses" => "cross", "ticks" => "tick", "dots" => "dot", "squares" => "square"}.freeze
-      # Lines of a field of dots are taken for lengths on the ground: this much they may be off.
-      MOST_ERROR = 0.001
-
       # drawn: a Surround::Drawn; view: of the sheet.
       def initialize(drawn, view)
         @drawn, @view = drawn, view

@@ -16,6 +16,9 @@ module TileLoom
         cache[[from.code, to.code]] ||= new(from, to)
       end
 
+      # Longitude and latitude on WGS 84, which magnetic north and military references are reckoned on.
+      def self.to_wgs84(crs) = between(crs, Crs.find("EPSG:4326"))
+
       def initialize(from, to)
         @from, @to = from, to
         @same = from == to

@@ -8,7 +8,7 @@ module TileLoom
       module_function
 
       def zone(lon_deg, lat_deg)
-        lon = (lon_deg + 180) % 360 - 180
+        lon = Units::Angle.wrapped(lon_deg)
         return 32 if lat_deg.between?(56, 63.999999) && lon.between?(3, 11.999999)
         if lat_deg.between?(72, 84) && lon.between?(0, 41.999999)
           return [9, 21, 33, 42].index { |limit| lon < limit } * 2 + 31

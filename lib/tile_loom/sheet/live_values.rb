@@ -64,7 +64,7 @@ module TileLoom
         }
       end
 
-      def mgrs(view) = CoordinateGrid::Squares::Mgrs.reference(*Reference::Transform.between(view.crs, Reference::Crs.find("EPSG:4326")).point(view.ground.centre_x, view.ground.centre_y)).to_s
+      def mgrs(view) = CoordinateGrid::Squares::Mgrs.reference(*Reference::Transform.to_wgs84(view.crs).point(view.ground.centre_x, view.ground.centre_y)).to_s
 
       # Of the ground's box, in units of the book's reference.
       def edges(cell)

@@ -34,7 +34,7 @@ module TileLoom
       def declination_change_deg = field&.declination_change_deg
 
       # From grid to magnetic north: what is added to a compass bearing to have one on the grid.
-      def grid_magnetic_deg = field && (field.declination_deg - convergence_deg + 180) % 360 - 180
+      def grid_magnetic_deg = field && Units::Angle.wrapped(field.declination_deg - convergence_deg)
 
       # Why the needle is not known, in a sentence, or nil.
       def trouble
@@ -47,7 +47,7 @@ module TileLoom
         places = STEPS.product(STEPS).flat_map { |u, v| [@view.frame.min_x + u * @view.frame.width, @view.frame.min_y + v * @view.frame.height] }
         found = @view.to_ground(places).each_slice(2).filter_map { |x, y| self.class.convergence_at(@view.crs, x, y) }
         middle = found.first || 0.0
-        found.map { |angle| (angle - middle + 180) % 360 - 180 }.minmax.then { |low, high| high.to_f - low.to_f }
+        found.map { |angle| Units::Angle.wrapped(angle - middle) }.minmax.then { |low, high| high.to_f - low.to_f }
       end
 
       def self.convergence_at(crs, x, y)
@@ -75,7 +75,7 @@ module TileLoom
         @field = nil
       end
 
-      def place = Reference::Transform.between(@view.crs, Reference::Crs.find("EPSG:4326")).point(*ground)
+      def place = Reference::Transform.to_wgs84(@view.crs).point(*ground)
 
       def ground = @at ? @view.to_ground(@at) : [@view.ground.centre_x, @view.ground.centre_y]
     end

@@ -6,6 +6,9 @@ module TileLoom
     module Angle
       module_function
 
+      # The same direction or longitude from -180° up to, but not with, 180°.
+      def wrapped(angle_deg) = (angle_deg + 180) % 360 - 180
+
       # D°M′S″ in whole seconds (or `decimals` of a second), minutes or degrees dropped at the end
       # where `step_deg`, the spacing of the values shown, needs none. positive, negative: the
       # hemisphere letters.

@@ -4,7 +4,13 @@ module TileLoom
   module Units
     # Numbers as people read them on a sheet.
     module Number
+      # What may stand between groups of three.
+      SEPARATORS = {"thin" => "\u2009", "comma" => ",", "point" => ".", "none" => ""}.freeze
+
       module_function
+
+      # As few decimals as tell a Rational exactly; nil where `most` are not enough.
+      def places(value, most: 6) = (0..most).find { |count| (value * 10**count % 1).zero? }
 
       # At most `decimals` places, no trailing zeros: 12.5, 1000.
       def plain(value, decimals: 6)

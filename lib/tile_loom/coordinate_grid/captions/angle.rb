@@ -14,7 +14,7 @@ module TileLoom
 
         # A Caption. value, step: Rationals in degrees.
         def of(axis, value, step, _crs, full: true)
-          value = (value + 180) % 360 - 180 if axis == :x
+          value = Units::Angle.wrapped(value) if axis == :x
           value = 180r if axis == :x && value == -180
           return Caption.new([decimal(axis, value, step)]) if notation(step) == "decimal"
           Caption.new([dms(axis, value, step, full || @settings["form"] != "short")])
@@ -35,7 +35,7 @@ module TileLoom
         # Decimals that tell the lines apart, of the last part.
         def decimals(step, parts_of_degree)
           @settings.fetch("decimals") do
-            (0..9).find { |places| (step * parts_of_degree * 10**places % 1).zero? } || 3
+            Units::Number.places(step * parts_of_degree, most: 9) || 3
           end
         end
 

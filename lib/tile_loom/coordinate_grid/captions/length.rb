@@ -8,7 +8,6 @@ module TileLoom
       # sheets have it (DMA TM 8358.1, chapter 3; from memory); the full number of such a label has its last
       # zeros small too, with the axis letter: ⁴04⁰⁰⁰ᵐE.
       class Length
-        SEPARATORS = {"thin" => Caption::THIN_SPACE, "comma" => ",", "point" => ".", "none" => ""}.freeze
         # Up to ten thousands digits are principal ones.
         PRINCIPAL = 5
 
@@ -25,7 +24,7 @@ module TileLoom
 
         def plain(axis, value, step, crs)
           shown = letters? ? value.abs : value
-          text = Units::Number.grouped(shown, separator: SEPARATORS.fetch(@settings.fetch("thousands", "thin")), decimals: decimals(step))
+          text = Units::Number.grouped(shown, separator: Units::Number::SEPARATORS.fetch(@settings.fetch("thousands", "thin")), decimals: decimals(step))
           text = text.sub(/\A-/, "\u2212")
           text += "\u202f#{unit(crs)}" if @settings["unit"]
           text += letter(axis, value) if letters?

@@ -59,7 +59,7 @@ module TileLoom
         def spread(norths, length)
           least = length.positive? ? Math.atan(ROOM * face.width_mm("MN", size_pt) / length) * 180 / Math::PI : 0.0
           known = directions(norths).to_h
-          others = known.except("true").map { |kind, angle| [kind, (angle - known["true"] + 180) % 360 - 180] }
+          others = known.except("true").map { |kind, angle| [kind, Units::Angle.wrapped(angle - known["true"])] }
           east, west = others.partition { |_, angle| angle >= 0 }
           placed = {"true" => known["true"]}
           [[east.sort_by(&:last), 1], [west.sort_by { |_, angle| -angle }, -1]].each do |list, sign|
@@ -69,7 +69,7 @@ module TileLoom
           placed
         end
 
-        def widened?(norths, placed) = placed.any? { |kind, angle| ((angle - directions(norths).to_h[kind] + 180) % 360 - 180).abs > 1e-6 }
+        def widened?(norths, placed) = placed.any? { |kind, angle| Units::Angle.wrapped(angle - directions(norths).to_h[kind]).abs > 1e-6 }
 
         def arrows(placed, box)
           length = length(box)

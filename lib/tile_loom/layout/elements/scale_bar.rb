@@ -35,7 +35,7 @@ module TileLoom
         def limit = settings.fetch("error_limit_percent", ERROR_LIMIT_PERCENT).to_f / 100
 
         # Is it drawn as a bar by latitude on this sheet?
-        def by_latitude?(sheet) = settings["over_limit"] == "by_latitude" && measure(sheet).error.share.abs > limit && measure(sheet).cylindrical?
+        def by_latitude?(sheet) = settings["over_limit"] == "by_latitude" && measure(sheet).then { |found| found.error.share.abs > limit && found.cylindrical? }
 
         # The view of the frame that it is bound to.
         def view(sheet)
@@ -57,7 +57,7 @@ module TileLoom
 
         def look(view)
           Bar::Look.new(face: face, size_pt: settings.fetch("size_pt", 7).to_f, colour: colour, light: settings.fetch("light", "#ffffff"), stroke_mm: settings.fetch("stroke_mm", 0.15).to_f,
-            halo: settings["halo"] && Scene::Stroke.new(colour: settings["halo"].fetch("colour", "#ffffff"), width_mm: settings["halo"].fetch("width_mm", 0.6).to_f), ratio: "1:#{Units::Number.grouped(told_scale(view), separator: CoordinateGrid::Captions::Length::SEPARATORS.fetch(settings.fetch("thousands", "comma")))}")
+            halo: settings["halo"] && Scene::Stroke.halo(settings["halo"]), ratio: "1:#{Units::Number.grouped(told_scale(view), separator: Units::Number::SEPARATORS.fetch(settings.fetch("thousands", "comma")))}")
         end
       end
     end
