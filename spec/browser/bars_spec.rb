@@ -40,7 +40,7 @@ RSpec.describe "Scale bars and north arrows", type: :feature do
     expect(page).to have_css("aside [role=status]", text: "Grid north, 0° right of upright on this sheet.")
     find("[aria-label='Drawings'] button[aria-label='Rose of eight']").click
     expect { element("north")["form"] }.to become("rose-eight")
-    pick("Points to", "magnetic north")
+    pick("Points to", "magnetic")
     expect(page).to have_css("aside [role=status]", text: /Magnetic north, \d\.\d+° left of upright/)
     expect_accessible
     undo(2)

@@ -2,7 +2,7 @@ import { Box, Checkbox, FormControlLabel } from "@mui/material";
 import type { Border, Element } from "../api/types";
 import { Choice, Colour, Measured } from "../ground/SymbolEditor";
 
-const KINDS = [["plain", "a line"], ["ticked", "a line with ticks"], ["double", "two lines, ticked"], ["banded", "dark and light steps"]] as const;
+const KINDS = [["plain", "a line"], ["ticked", "ticked"], ["double", "two lines"], ["banded", "banded"]] as const;
 
 // What bounds the map; its steps follow a grid of the frame, or are even.
 export function BorderFields({ frame, onKeep }: { frame: Element; onKeep: (border: Border) => Promise<unknown> }) {
@@ -20,7 +20,7 @@ export function BorderFields({ frame, onKeep }: { frame: Element; onKeep: (borde
         <Measured label="Margin, mm" value={border.gap_mm ?? 0} least={0} most={50} onKeep={(gap_mm) => keep({ gap_mm })} />
         {(border.gap_mm ?? 0) > 0 && <Measured label="Inner line, mm" value={border.inner?.width_mm ?? 0.15} least={0} most={10} onKeep={(width_mm) => keep({ inner: { ...border.inner, width_mm } })} />}
         {kind !== "plain" && <Measured label="Thickness, mm" value={border.thickness_mm ?? (kind === "ticked" ? 1.5 : 2)} least={0.1} most={50} onKeep={(thickness_mm) => keep({ thickness_mm })} />}
-        {kind !== "plain" && <Choice label="Steps of" value={steps} choices={[...grids.map((grid) => [grid.id, grid.title ?? grid.id] as const), ["even", "even length"]]} onChoose={(chosen) => keep({ steps: chosen === "even" ? { mm: 20 } : { grid: chosen } })} />}
+        {kind !== "plain" && <Box sx={{ gridColumn: "1 / -1", display: "grid" }}><Choice label="Steps of" value={steps} choices={[...grids.map((grid) => [grid.id, grid.title ?? grid.id] as const), ["even", "even length"]]} onChoose={(chosen) => keep({ steps: chosen === "even" ? { mm: 20 } : { grid: chosen } })} /></Box>}
         {kind !== "plain" && steps === "even" && <Measured label="Step, about mm" value={border.steps?.mm ?? 20} least={0.5} most={2000} onKeep={(mm) => keep({ steps: { mm } })} />}
         {kind === "banded" && <Choice label="Rows" value={String(border.rows ?? 1)} choices={[["1", "one"], ["2", "two"]]} onChoose={(rows) => keep({ rows: Number(rows) })} />}
         {kind === "banded" && (

@@ -184,7 +184,7 @@ function Look({ grid, keep }: { grid: Grid; keep: (patch: Partial<Grid>) => Prom
         <Measured label="Cover, %" value={Math.round((grid.stroke.opacity ?? 1) * 100)} least={0} most={100} onKeep={(percent) => stroke({ opacity: percent / 100 })} />
         <Choice label="Heavier" value={every ? String(every) : "none"} choices={[["none", "none"], ...[...new Set([2, 4, 5, 6, 10, ...(every ? [every] : [])])].sort((a, b) => a - b).map((n) => [String(n), `every ${n}th`.replace("2th", "2nd")] as const)]} onChoose={(n) => keep({ major: n === "none" ? undefined : { ...grid.major, every: Number(n) } })} />
         {every && !shapes && <Measured label="Heavier width, mm" value={grid.major?.stroke?.width_mm ?? (grid.stroke.width_mm ?? 0.2) * 2} least={0.01} most={10} onKeep={(width_mm) => keep({ major: { every, stroke: { ...grid.major?.stroke, width_mm } } })} />}
-        <Choice label="Lies" value={grid.under ? "under" : "over"} choices={[["over", "over the layers"], ["under", "under the layers"]]} onChoose={(where) => keep({ under: where === "under" ? true : undefined })} />
+        <Choice label="Against layers" value={grid.under ? "under" : "over"} choices={[["over", "on top"], ["under", "beneath"]]} onChoose={(where) => keep({ under: where === "under" ? true : undefined })} />
         <Measured label="Halo, mm" value={grid.halo?.width_mm ?? 0} least={0} most={10} onKeep={(width_mm) => keep({ halo: width_mm === 0 ? undefined : { ...grid.halo, width_mm } })} />
       </Box>
     </Box>

@@ -26,7 +26,7 @@ export function GridLabelFields({ labels, angles, onKeep }: { labels: GridLabels
           <Box sx={{ pt: 1.75 }}><Colour label="Colour of the labels" value={now.colour ?? "#1f2a30"} onKeep={(colour) => keep({ colour })} /></Box>
           <Box sx={{ flex: 1, minWidth: 0, display: "grid", gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr)", gap: 1, alignItems: "end" }}>
             <Choice label="Stand" value={now.place ?? "outside"} choices={[["outside", "outside"], ["inside", "on the lines"]]} onChoose={(place) => keep({ place: place as GridLabels["place"] })} />
-            <Choice label="Turned" value={now.turn ?? "edge"} choices={[["edge", "along the side"], ["upright", "upright"], ["line", "along the line"]]} onChoose={(turn) => keep({ turn: turn as GridLabels["turn"] })} />
+            <Choice label="Turned" value={now.turn ?? "edge"} choices={[["edge", "along side"], ["upright", "upright"], ["line", "along line"]]} onChoose={(turn) => keep({ turn: turn as GridLabels["turn"] })} />
             <Measured label="Size, pt" value={now.size_pt ?? 6} least={1} most={100} onKeep={(size_pt) => keep({ size_pt })} />
             <Measured label="Distance, mm" value={now.distance_mm ?? 1.2} least={0} most={100} onKeep={(distance_mm) => keep({ distance_mm })} />
             <Choice label="Typeface" value={now.face ?? "sans"} choices={book.faces.map((face) => [face.key, `${face.family.replace(/^Loom /, "")} ${face.weight}${face.italic ? " italic" : ""}`] as const)} onChoose={(face) => keep({ face })} />
@@ -43,7 +43,7 @@ export function GridLabelFields({ labels, angles, onKeep }: { labels: GridLabels
               </>
             )}
             <Choice label="Decimals" value={now.decimals === undefined ? "auto" : String(now.decimals)} choices={[["auto", "as needed"], ...[0, 1, 2, 3, 4, 5, 6].map((places) => [String(places), String(places)] as const)]} onChoose={(places) => keep({ decimals: places === "auto" ? undefined : Number(places) })} />
-            <Choice label="Of lines that cross" value={now.families ?? "own"} choices={[["own", "steeply"], ["both", "both ways"]]} onChoose={(families) => keep({ families: families as GridLabels["families"] })} />
+            <Choice label="They name" value={now.families ?? "own"} choices={[["own", "own lines"], ["both", "both kinds"]]} onChoose={(families) => keep({ families: families as GridLabels["families"] })} />
             <Measured label="Halo, mm" value={now.halo?.width_mm ?? 0} least={0} most={10} onKeep={(width_mm) => keep({ halo: width_mm === 0 ? undefined : { colour: "#ffffff", ...now.halo, width_mm } })} />
             {inside && <Measured label="Gap in lines, mm" value={now.gap_mm ?? 0} least={0} most={20} onKeep={(gap_mm) => keep({ gap_mm: gap_mm === 0 ? undefined : gap_mm })} />}
           </Box>

@@ -44,9 +44,9 @@ export function ElementCard({ picked, elements, onBack, onGhost }: { picked: Ele
       <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 1 }}>The page</Button>
       {locked ? <Typography sx={{ fontSize: 14, mb: 1 }}>Locked: it does not move and does not change.</Typography> : (
         <>
-          {one && <Settings element={one} elements={elements} />}
           {gridded && <GridList frame={gridded} grids={grids.data} sheet={sheet} onOpen={setOpen} />}
-          {gridded && <><Heading text="Border" /><BorderFields frame={gridded} onKeep={(border) => elements.patch(gridded.id, { border }, "Border")} /></>}
+          {gridded && <><Heading text="Border" /><BorderFields frame={gridded} onKeep={(border) => elements.patch(gridded.id, { border }, "Border")} /><Heading text="Frame" /></>}
+          {one && <Settings element={one} elements={elements} />}
           <Heading text="Line up" />
           <Box sx={{ display: "grid", gridTemplateColumns: "repeat(3, 1fr)", gap: 0.5 }}>
             {SIDES.map(({ side, title }) => <Button key={side} variant="outlined" aria-label={`Line up: ${title}`} onClick={() => place(`Line up ${side}`, aligned(boxes, side, frame.live))}>{title}</Button>)}

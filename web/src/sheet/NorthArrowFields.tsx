@@ -8,7 +8,7 @@ import { Choice, Colour } from "../ground/SymbolEditor";
 import { Told } from "./Told";
 
 // North in some languages: the letter at the tip.
-const LETTERS: readonly (readonly [string, string])[] = [["N", "N, English and many more"], ["С", "С, Russian"], ["Β", "Β, Greek"], ["Пн", "Пн, Ukrainian"], ["É", "É, Hungarian"], ["S", "S, Czech"], ["Š", "Š, Lithuanian"], ["P", "P, Finnish"], ["", "no letter"]];
+const LETTERS: readonly (readonly [string, string])[] = [["N", "N, English"], ["С", "С, Russian"], ["Β", "Β, Greek"], ["Пн", "Пн, Ukrainian"], ["É", "É, Hungarian"], ["S", "S, Czech"], ["Š", "Š, Lithuanian"], ["P", "P, Finnish"], ["", "no letter"]];
 
 // A north arrow: its drawing, which north it points to, and the letter at its tip.
 export function NorthArrowFields({ element, onKeep }: { element: Element; onKeep: (patch: Partial<Element>) => Promise<unknown> }) {
@@ -31,9 +31,9 @@ export function NorthArrowFields({ element, onKeep }: { element: Element; onKeep
       <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
         <Colour label="Colour of the arrow" value={element.colour ?? "#1f2a30"} onKeep={(colour) => onKeep({ colour })} />
         <Box sx={{ flex: 1, minWidth: 0, display: "grid", gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr)", gap: 1 }}>
-          <Choice label="Points to" value={element.north ?? "grid"} choices={[["grid", "grid north"], ["true", "true north"], ["magnetic", "magnetic north"]]} onChoose={(north) => onKeep({ north })} />
-          <Choice label="At" value={element.at === "here" ? "here" : "frame"} choices={[["frame", "the frame’s middle"], ["here", "the place beside it"]]} onChoose={(at) => onKeep({ at: at === "here" ? "here" : undefined })} />
-          <Choice label="Letter" value={known ? letter : "own"} choices={[...LETTERS, ...(known ? [] : [["own", "own"] as const])]} onChoose={(mark) => onKeep({ letter: mark })} />
+          <Choice label="Points to" value={element.north ?? "grid"} choices={[["grid", "grid north"], ["true", "true north"], ["magnetic", "magnetic"]]} onChoose={(north) => onKeep({ north })} />
+          <Choice label="At" value={element.at === "here" ? "here" : "frame"} choices={[["frame", "middle"], ["here", "beside it"]]} onChoose={(at) => onKeep({ at: at === "here" ? "here" : undefined })} />
+          <Box sx={{ gridColumn: "1 / -1", display: "grid" }}><Choice label="Letter" value={known ? letter : "own"} choices={[...LETTERS, ...(known ? [] : [["own", "own"] as const])]} onChoose={(mark) => onKeep({ letter: mark })} /></Box>
           <Field label="Own letters" value={letter} onKeep={(text) => onKeep({ letter: text.trim() })} />
         </Box>
       </Box>

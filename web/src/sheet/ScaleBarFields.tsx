@@ -58,7 +58,7 @@ export function ScaleBarFields({ element, onKeep }: { element: Element; onKeep: 
           <Colour label="Light colour of the bar" value={element.light ?? "#ffffff"} onKeep={(light) => onKeep({ light })} />
         </Box>
         <Box sx={{ flex: 1, minWidth: 0, ...GRID }}>
-          <Choice label="Style" value={style} choices={STYLES} onChoose={(chosen) => onKeep({ style: chosen })} />
+          <Box sx={{ gridColumn: "1 / -1", display: "grid" }}><Choice label="Style" value={style} choices={STYLES} onChoose={(chosen) => onKeep({ style: chosen })} /></Box>
           {style === "line" ? <Choice label="Ticks" value={element.ticks ?? "up"} choices={[["up", "up"], ["down", "down"], ["through", "through"]]} onChoose={(ticks) => onKeep({ ticks })} /> : <Choice label="Lies" value={element.align ?? "left"} choices={[["left", "left"], ["centre", "centred"], ["right", "right"]]} onChoose={(align) => onKeep({ align })} />}
           {ticked ? <Measured label="Ticks, mm" value={element.tick_mm ?? 1.6} least={0.1} most={50} onKeep={(tick_mm) => onKeep({ tick_mm })} /> : <Measured label="Height, mm" value={element.height_mm ?? 1.6} least={0.1} most={50} onKeep={(height_mm) => onKeep({ height_mm })} />}
           {style === "double" ? <Measured label="Between rows, mm" value={element.gap_mm ?? 0} least={0} most={50} onKeep={(gap_mm) => onKeep({ gap_mm })} /> : <Measured label="Line, mm" value={element.stroke_mm ?? 0.15} least={0.01} most={5} onKeep={(stroke_mm) => onKeep({ stroke_mm })} />}
@@ -72,7 +72,7 @@ export function ScaleBarFields({ element, onKeep }: { element: Element; onKeep: 
       <Heading text="Measure" />
       <Box sx={GRID}>
         <Choice label="Of the frame" value={element.frame ?? own?.id ?? ""} choices={frames.map((known) => [known.id, titleOf(known)] as const)} onChoose={(frame) => onKeep({ frame: frame === own?.id ? undefined : frame })} />
-        <Choice label="True" value={element.measured ?? "level"} choices={[["level", "on the ground"], ["grid", "along the grid"]]} onChoose={(measured) => onKeep({ measured })} />
+        <Choice label="True" value={element.measured ?? "level"} choices={[["level", "on ground"], ["grid", "on grid"]]} onChoose={(measured) => onKeep({ measured })} />
         <Measured label="May be off, %" value={element.error_limit_percent ?? 1} least={0.001} most={100} onKeep={(error_limit_percent) => onKeep({ error_limit_percent })} />
         <Choice label="Else" value={element.over_limit ?? "warn"} choices={[["warn", "warn"], ["by_latitude", "a bar by latitude"]]} onChoose={(over_limit) => onKeep({ over_limit })} />
         <Field label="Read at, mm" value={chosen ? `${chosen.x_mm}; ${chosen.y_mm}` : ""} placeholder="the middle" onKeep={(text) => {
