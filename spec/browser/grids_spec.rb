@@ -19,27 +19,33 @@ RSpec.describe "Coordinate grids", type: :feature do
   it "shows ghost lines while an interval is set, refuses what does not count, and asks when degrees come" do
     click_button("Metric grid")
     expect_accessible
-    find("aside input[type=range]", visible: :all).send_keys(*([:arrow_right] * 3))
+    slider = find("aside .MuiSlider-root").native
+    page.driver.browser.action.move_to(slider, -12, 0).click_and_hold.move_by(3, 0).perform
     expect(page).to have_css("[data-ghost] svg", visible: :all)
-    expect { grid["wished_mm"] }.to become(43)
+    page.driver.browser.action.release.perform
+    expect { grid["wished_mm"] }.to become(60..120)
+    wished = grid["wished_mm"]
+    expect(page).to have_css("aside [role=status]", text: "A line every 200 m, 80 mm apart")
+    find("aside input[type=range]", visible: :all).send_keys(*([:arrow_right] * 3))
+    expect { grid["wished_mm"] }.to become(wished + 3)
     expect(page).to have_no_css("[data-ghost]", visible: :all)
     pick("Chosen", "fixed")
-    expect(page).to have_field("East", with: "100 m")
-    fill_in("East", with: "200 m")
-    expect(page).to have_css("aside [role=status]", text: "A line every 200 m east and 100 m north")
+    expect(page).to have_field("East", with: "200 m")
+    fill_in("East", with: "100 m")
+    expect(page).to have_css("aside [role=status]", text: "A line every 100 m east and 200 m north")
     find_field("East").send_keys(:enter)
-    expect { grid["interval"]["x"] }.to become("200 m")
+    expect { grid["interval"]["x"] }.to become("100 m")
     fill_in("East", with: "30 sec")
     find_field("East").send_keys(:enter)
     expect(page).to have_css("aside [role=alert]", text: "counts in metres; write a length such as 100 m")
     find_field("East").send_keys(:escape)
     pick("Of", "longitude and latitude")
-    within("[role=alertdialog]") { expect(page).to have_text("200 m does not count in this reference.") }
+    within("[role=alertdialog]") { expect(page).to have_text("100 m does not count in this reference.") }
     expect_accessible
     within("[role=alertdialog]") { find("button", text: /sec, about as far apart/, match: :first).click }
     expect { grid["reference"] }.to become("geographic")
     expect(page).to have_css("aside [role=status]", text: /\AA line every \d+″/)
-    undo(4)
+    undo(5)
     expect(grid).to include("reference" => "book", "wished_mm" => 40)
   end
 

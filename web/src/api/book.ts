@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { createContext, useContext, useEffect } from "react";
+import { createContext, useContext, useEffect, useRef } from "react";
 import { get, post, Refusal } from "./client";
 import type { Book, BookDocument, Patch } from "./types";
 
@@ -52,16 +52,32 @@ export function useChanging(book: Book | undefined): Changing {
     },
   });
   const base = `/api/books/${book?.id}`;
+  // One at a time, in the order in which they were made: the next one waits for the answer to the one before.
+  const last = useRef<Promise<unknown>>(Promise.resolve());
+  const inTurn = <T,>(work: () => Promise<T>): Promise<T> => {
+    const turn = last.current.then(work);
+    last.current = turn.catch(() => undefined);
+    return turn;
+  };
+  const send = (path: string, body: unknown) => inTurn(() => mutation.mutateAsync({ path: `${base}/${path}`, method: "POST", body }));
   return {
-    change: (label, patch) => mutation.mutateAsync({ path: base, method: "PATCH", body: { label, patch, revision: book?.revision } }),
-    ask: <T extends Book>(path: string, body: unknown) => mutation.mutateAsync({ path: `${base}/${path}`, method: "POST", body }) as Promise<T>,
-    undo: () => mutation.mutate({ path: `${base}/undo`, method: "POST", body: {} }),
-    redo: () => mutation.mutate({ path: `${base}/redo`, method: "POST", body: {} }),
+    change: (label, patch) => {
+      const seen = book?.revision;
+      // A list replaces the whole of the one that was seen. Single values hold for the book as it stands when
+      // their turn has come, after this browser's own changes.
+      const revision = () => (holdsList(patch) ? seen : client.getQueryData<Book>(["book", book?.id])?.revision ?? seen);
+      return inTurn(() => mutation.mutateAsync({ path: base, method: "PATCH", body: { label, patch, revision: revision() } }));
+    },
+    ask: <T extends Book>(path: string, body: unknown) => send(path, body) as Promise<T>,
+    undo: () => void send("undo", {}).catch(() => undefined),
+    redo: () => void send("redo", {}).catch(() => undefined),
     pending: mutation.isPending,
     refusal: mutation.error,
     clear: mutation.reset,
   };
 }
+
+const holdsList = (patch: unknown): boolean => Array.isArray(patch) || (typeof patch === "object" && patch !== null && Object.values(patch).some(holdsList));
 
 export const ChangingContext = createContext<Changing | null>(null);
 
