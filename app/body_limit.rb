@@ -1,21 +1,31 @@
 # frozen_string_literal: true
 
-require "json"
-
 module App
   # Refuses a request that is too large before any of its body is read apart.
   class BodyLimit
     LARGEST = 64 * 1024**2
+    # JSON other than book files.
+    LARGEST_JSON = RequestSchema::LARGEST_BYTES
     # Data files on their way into a book.
     LARGEST_FILE = 2 * 1024**3
 
     def initialize(app) = @app = app
 
     def call(env)
-      largest = env["PATH_INFO"].to_s.end_with?("/arrivals") ? LARGEST_FILE : LARGEST
+      largest = largest(env)
+      # A body that does not say how long it is could be of any length.
+      return Plain.answer(411, "The request does not say how long its body is.", connection: "close") if env["HTTP_TRANSFER_ENCODING"] && !env["CONTENT_LENGTH"]
       return @app.call(env) if env["CONTENT_LENGTH"].to_i <= largest
       size = (largest >= 1024**3) ? "#{largest / 1024**3} GB" : "#{largest / 1024**2} MB"
-      [413, {"content-type" => "application/json", "connection" => "close"}, [JSON.generate({"message" => "This is larger than #{size}, the most that is taken at once."})]]
+      Plain.answer(413, "This is larger than #{size}, the most that is taken at once.", connection: "close")
+    end
+
+    private
+
+    def largest(env)
+      path = env["PATH_INFO"].to_s
+      return LARGEST_FILE if path.end_with?("/arrivals")
+      (path == "/api/books" || env["CONTENT_TYPE"].to_s.start_with?("multipart/form-data")) ? LARGEST : LARGEST_JSON
     end
   end
 end

@@ -5,15 +5,24 @@ module App
   # where that is called for, and records what was before and after.
   class BookChanges
     # What a request was based on is no longer how the book stands.
-    class Stale < StandardError; end
+    class Stale < StandardError
+      SENTENCE = "The book was changed elsewhere meanwhile; it is shown as it stands now. Make the change again if it is still wanted."
+    end
 
-    def initialize(book) = @book = book
+    # The book is being drawn in another reference; nothing else changes until that is done.
+    class Busy < TileLoom::Invalid; end
+
+    # session: of the browser that asks; nil for nobody's.
+    def initialize(book, session: nil)
+      @book, @session = book, session
+    end
 
     # patch: a JSON merge patch (RFC 7396) on the book document. revision: the one the change was made
     # on, or nil not to ask. Returns the book.
+    # The block is run when nobody else can change the book any more; what it raises ends the change.
     def apply(patch, label:, revision: nil)
       raise TileLoom::Invalid.new("A change must be a JSON object.") unless patch.is_a?(Hash)
-      apply_to_fresh(label: label, revision: revision) { patch }
+      apply_to_fresh(label: label, revision: revision) { patch.tap { yield if block_given? } }
     end
 
     # The same with a patch that follows from how the book stands: the block gives it when nobody else can
@@ -30,7 +39,7 @@ module App
     end
 
     # Weaves the cells by the settings as they stand.
-    def weave_anew = of_cells("Weave anew") { @book.weave }
+    def weave_anew(revision: nil, &done) = of_cells("Weave anew", revision: revision) { @book.weave.tap { done&.call } }
 
     # Names all cells by the pattern, whatever they were called.
     def name_anew = of_cells("Name all anew") { @book.index.keep(renamed(@book.index.core_cells)) }
@@ -61,43 +70,55 @@ module App
       end
     end
 
-    def undo
-      step(@book.edits.where(undone: false).order(id: :desc).first, :before, "undo")
-    end
+    # The last change that is done goes back, if it is one's own.
+    def undo = step(:before, "undo")
 
-    def redo
-      step(@book.edits.where(undone: true).order(:id).first, :after, "redo")
-    end
+    # The first that was undone is done again.
+    def redo = step(:after, "redo")
 
     # Keeps what was before and after as an Edit, and forgets what could have been done again.
-    # cells: of a CellChange, or nil.
+    # cells: of a CellChange, or nil. The book is locked by the caller.
     def record(label, before, after, cells: nil)
-      @book.edits.where(undone: true).delete_all
-      edit = @book.edits.create!(label: label.to_s[0, 200], before: before, after: after, cells: cells)
-      @book.edits.where(id: @book.edits.order(id: :desc).offset(Edit::MOST_KEPT).limit(Edit::MOST_KEPT).pluck(:id)).delete_all
+      place = Book.where(id: @book.id).pick(:edit_position)
+      @book.edits.where("position > ?", place).delete_all
+      edit = @book.edits.create!(label: label.to_s[0, 200], before: before, after: after, cells: cells, position: place + 1, session: @session)
+      @book.edits.where("position <= ?", place + 1 - Edit::MOST_KEPT).delete_all
+      @book.update_columns(edit_position: place + 1)
       edit
     end
 
+    # Says up to where changes are done, after an edit was undone or redone. The book is locked by the caller.
+    def moved(edit, direction) = @book.update_columns(edit_position: (direction == "undo") ? edit.position - 1 : edit.position)
+
     private
 
-    # A step over a change of reference is a job of its own.
-    def step(change, side, direction)
-      return @book unless change
-      if change.before["reference"] != change.after["reference"]
-        ReferenceChange.step(@book, change, direction)
-        return @book
+    # Which change is meant is looked up under the lock, so that of several at once each takes its own. A step over a
+    # change of reference is a job of its own.
+    def step(side, direction)
+      @book.with_lock do
+        raise Busy.new(ReferenceChange::BUSY) if Reprojection.open_for(@book)
+        edit = @book.edits.find_by(position: @book.edit_position + ((direction == "undo") ? 0 : 1)) or next
+        refuse_others(edit, direction)
+        next ReferenceChange.step(@book, edit, direction, session: @session) if edit.before["reference"] != edit.after["reference"]
+        put(edit, side)
+        @book.reload
+        moved(edit, direction)
+        @book.update!(revision: @book.revision + 1)
       end
-      locked(nil) do
-        put(change, side)
-        change.update!(undone: direction == "undo")
-      end
+      @book
+    end
+
+    def refuse_others(edit, direction)
+      return if edit.of?(@session)
+      raise TileLoom::Invalid.new("The last change, “#{edit.label}”, was made by someone else and stands on top of yours; undo takes back your own changes only. Change by hand what is to be otherwise, or ask them to undo theirs.") if direction == "undo"
+      raise TileLoom::Invalid.new("“#{edit.label}” was undone by someone else; only they can redo it.")
     end
 
     # rows_alone: nothing but cells changes, so that what is read of the book stays true.
     def locked(revision, rows_alone: false)
       @book.with_lock do
         raise Stale if revision && revision != @book.revision
-        raise TileLoom::Invalid.new(ReferenceChange::BUSY) if Reprojection.open_for(@book)
+        raise Busy.new(ReferenceChange::BUSY) if Reprojection.open_for(@book)
         yield
         @book.reload unless rows_alone
         @book.update!(revision: @book.revision + 1)

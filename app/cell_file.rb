@@ -17,13 +17,18 @@ module App
 
     def features = @book.index.core_cells.lazy.map { |cell| feature(cell) }
 
-    # Cells of a file: the book's order and names as the file has them, all pinned. Invalid for what lacks a name
-    # or a place, or names two cells alike.
-    def read(file)
+    # What a file holds, in the book's reference.
+    def features_of(file)
       crs = TileLoom::Reference::Crs.find(@book.reference)
       features = TileLoom::Ground::FileReader.open(file, target: crs, columns: TileLoom::Ground::Columns.new(**(csv?(file) ? {wkt: CORNERS} : {})), reference: csv?(file) ? crs : nil).features
       raise TileLoom::Invalid.new("The file holds no cells.") if features.empty?
       raise TileLoom::Invalid.new("The file holds #{features.length} cells; the most is #{TileLoom::Weave::Grid::MOST_CELLS}.") if features.length > TileLoom::Weave::Grid::MOST_CELLS
+      features
+    end
+
+    # Cells of those: the book's order and names as the file has them, all pinned. Invalid for what lacks a name
+    # or a place, or names two cells alike.
+    def cells(features)
       cells = features.each_with_index.map { |feature, index| cell(feature, index) }.sort_by(&:number)
       refuse_twice(cells)
       cells.each_with_index { |cell, index| cell.number = index + 1 }

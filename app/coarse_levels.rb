@@ -52,7 +52,7 @@ module App
     end
 
     def each_row(&block)
-      Feature.where(layer_id: @layer.id).in_batches(of: BATCH) { |batch| batch.order(:id).pluck(:identity, :shape, :properties).each(&block) }
+      @layer.each_batch(BATCH) { |batch| batch.pluck(:identity, :shape, :properties).each(&block) }
     end
 
     def fill(level, tolerance, kinds)

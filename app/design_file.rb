@@ -20,25 +20,26 @@ module App
 
     # text: of such a file. Invalid says what it is instead.
     def self.read(text)
-      parsed = JSON.parse(text.dup.force_encoding(Encoding::UTF_8), max_nesting: 60)
+      parsed = TileLoom::JsonText.parse(text, what: "The file", nesting: 60)
       raise TileLoom::Invalid.new("The file is not a design; take one from a book’s Sheet step.") unless parsed.is_a?(Hash) && parsed["format"] == FORMAT
       raise TileLoom::Invalid.new("The design was made by a later version (#{parsed["version"]}) than this one (#{VERSION}) reads; bring Tile Loom up to date.") unless parsed["version"] == VERSION
       raise TileLoom::Invalid.new("The design file holds no layout.") unless parsed["layout"].is_a?(Hash)
       lists = Book::OWN.map { |list| parsed.fetch(list, []) }
       raise TileLoom::Invalid.new("The design file is broken: #{Book::OWN.join(", ")} must be lists.") unless lists.all? { |list| list.is_a?(Array) && list.all?(Hash) }
       Enclosure.take_in(parsed, TileLoom::Book::Enclosures.none)
-    rescue JSON::ParserError, EncodingError
-      raise TileLoom::Invalid.new("The file is not JSON, so it is not a design.")
     end
 
     def initialize(design) = @design = design
 
     # Gives a book this layout; page: false keeps the book's own paper.
-    def apply_to(book, label:, page: true)
-      layout = @design["layout"]
-      layout = layout.merge("page" => book.layout.page) unless page
-      patch = {"layout" => {"name" => layout["name"], "elements" => layout["elements"], "page" => whole(layout["page"], book), "guides" => layout.fetch("guides", nil)}}
-      BookChanges.new(book).apply(patch.merge(with_own(book)), label: label)
+    # changes: the BookChanges of the book.
+    def apply_to(book, changes, label:, page: true)
+      changes.apply_to_fresh(label: label) do
+        layout = @design["layout"]
+        layout = layout.merge("page" => book.layout.page) unless page
+        patch = {"layout" => {"name" => layout["name"], "elements" => layout["elements"], "page" => whole(layout["page"], book), "guides" => layout.fetch("guides", nil)}}
+        patch.merge(with_own(book))
+      end
     end
 
     private
@@ -53,6 +54,6 @@ module App
     end
 
     # A merge patch that leaves nothing of the page before.
-    def whole(page, book) = book.layout.page.transform_values { nil }.merge(page || {})
+    def whole(page, book) = book.layout.page.transform_values { nil }.merge(page.is_a?(Hash) ? page : {})
   end
 end

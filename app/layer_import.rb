@@ -16,7 +16,7 @@ module App
       raise TileLoom::Invalid.new("The file holds no features with a geometry.") if tally.count.zero?
       layer.update!(feature_count: tally.count, kind: tally.kind, fields: tally.types.to_h, vertex_count: tally.vertices, **Layer.bounds(tally.box))
       layer.update!(style: {"rules" => [{"title" => layer.title, "symbol" => TileLoom::Book::Starter.symbol(layer.kind, colour(layer))}]}) unless style
-      Delayed::Job.enqueue(CoarseLevelsJob.new(layer.id)) if CoarseLevels.new(layer).wanted?
+      Delayed::Job.enqueue(CoarseLevelsJob.new(layer.id), priority: Turn::COARSE) if CoarseLevels.new(layer).wanted?
       layer
     end
 

@@ -23,9 +23,23 @@ module App
     end
 
     # io: read from where it stands to its end.
-    def keep(io, id) = storage.upload(io, id)
+    def keep(io, id)
+      storage.upload(io, id)
+      return unless storage.respond_to?(:path)
+      # On the disk before it is said to be here.
+      File.open(storage.path(id).to_s) { |file| file.fsync }
+    end
 
-    def drop(id) = storage.delete(id)
+    def kept?(id) = storage.exists?(id)
+
+    # The folder where originals lie, or nil where that is elsewhere.
+    def folder = storage.respond_to?(:directory) ? storage.directory.to_s : nil
+
+    def drop(id)
+      storage.delete(id)
+    rescue SystemCallError
+      nil
+    end
 
     # Yields the path of a local file with the original's bytes; one from elsewhere is gone afterwards.
     def with_file(id)

@@ -5,19 +5,26 @@ module App
   module Presenter
     module_function
 
-    def book(book)
+    # session: of the browser that asks.
+    def book(book, session: nil)
       {
         "id" => book.id, "revision" => book.revision, "document" => book.settings,
         "reference" => reference(book), "distortion" => distortion(book), "layers" => book.layers.reject(&:removed).map { |layer| layer(layer, TileLoom::Ground::MarkerSet.new(book.markers || [])) },
         "cells" => book.index.core_cells.map { |cell| cell(cell) }, "frame" => frame(book), "key_frame" => book.key_layout && key_frame(book),
-        "undo" => book.edits.where(undone: false).order(id: :desc).pick(:label),
-        "redo" => book.edits.where(undone: true).order(:id).pick(:label),
+        **steps(book, session),
         "reprojection" => Reprojection.open_for(book)&.then { |change| reprojection(change) },
         "told" => Reprojection.where(book_id: book.id, state: "failed").where("updated_at > ?", Time.now.utc - 600).order(:id).last&.reason,
         "sizes" => TileLoom::Layout::PageSize::ALL.keys, "faces" => faces(book), "weave" => WeaveState.new(book).to_h, "naming" => naming(book),
         "kinds" => TileLoom::Layout::NewElement::TITLES,
         "data_endings" => TileLoom::Ground::FileFormat::ALL.flat_map(&:endings)
       }
+    end
+
+    # What undo and redo would do, and whether that is the browser's own to undo.
+    def steps(book, session)
+      edits = book.edits.where(position: book.edit_position..book.edit_position + 1).select(:label, :position, :session).index_by(&:position)
+      last, following = edits.values_at(book.edit_position, book.edit_position + 1)
+      {"undo" => last&.label, "redo" => following&.label, "undo_own" => last.nil? || last.of?(session), "redo_own" => following.nil? || following.of?(session)}
     end
 
     # How sheets are called: the kind of names, and an example where the pattern gives one.
@@ -72,7 +79,7 @@ module App
     def rectangle(box) = [box.min_x, box.min_y, box.width, box.height].map { |number| number.round(3) }
 
     def cell(cell)
-      {"number" => cell.number, "name" => cell.name, "row" => cell.row, "column" => cell.column, "scale" => cell.scale,
+      {"id" => cell.id, "number" => cell.number, "name" => cell.name, "row" => cell.row, "column" => cell.column, "scale" => cell.scale,
        "corners" => cell.ground.corners.each_slice(2).to_a, "centre" => [cell.ground.centre_x, cell.ground.centre_y],
        "width" => cell.ground.width, "height" => cell.ground.height, "kept" => cell.kept == true, "pinned" => cell.pinned == true, "moved" => cell.moved == true, "turn_deg" => cell.ground.rotation_deg}
     end
@@ -96,6 +103,8 @@ module App
     def arrival(arrival)
       arrival.attributes.slice("id", "name", "bytes", "state", "report", "done", "total", "reason", "remarks", "replaces")
     end
+
+    def weaving(weaving) = weaving.attributes.slice("id", "state", "done", "total", "reason")
 
     def run(run)
       {"id" => run.id, "sheets" => run.sheets, "state" => run.state, "total" => run.total, "done" => (run.state == "done") ? run.total : run.done,

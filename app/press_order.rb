@@ -25,7 +25,7 @@ module App
     def cut(run, picked)
       picked.each_slice(PressPiece::SHEETS).with_index do |cells, position|
         piece = run.pieces.create!(position: position, numbers: cells.map { |cell| (cell == TileLoom::Output::Press::KEY) ? PressPiece::KEY : cell.number })
-        Delayed::Job.enqueue(PressPieceJob.new(piece.id))
+        Delayed::Job.enqueue(PressPieceJob.new(piece.id), priority: Turn.press(position))
       end
     end
   end

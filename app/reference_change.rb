@@ -4,24 +4,24 @@ module App
   # Begins and ends a change of a book's reference (the work between is ReprojectionJob's).
   class ReferenceChange
     # definition: of the reference to be. Returns the open Reprojection; Invalid where it does not do.
-    def self.start(book, definition)
+    def self.start(book, definition, session: nil)
       target = TileLoom::Reference::Crs.find(definition).for_fixed_scale!(path: "/reference")
       raise TileLoom::Invalid.new("The book is drawn in #{target.name} already.", path: "/reference") if target.code == book.reference
-      enqueue(book, target.code)
+      enqueue(book, target.code, session: session)
     end
 
     # An undo or redo of an Edit that changed the reference.
-    def self.step(book, edit, direction)
+    def self.step(book, edit, direction, session: nil)
       target = ((direction == "undo") ? edit.before : edit.after)["reference"]
-      enqueue(book, target, edit_id: edit.id, direction: direction)
+      enqueue(book, target, edit_id: edit.id, direction: direction, session: session)
     end
 
     def self.enqueue(book, target, **values)
       book.with_lock do
-        raise TileLoom::Invalid.new(BUSY) if Reprojection.open_for(book)
-        total = Feature.where(layer_id: Layer.where(book_id: book.id).select(:id)).count
+        raise BookChanges::Busy.new(BUSY) if Reprojection.open_for(book)
+        total = Feature.where(layer_id: Layer.settled(book.id).select(:id)).count
         change = book.reprojections.create!(target: target, total: total, **values)
-        Delayed::Job.enqueue(ReprojectionJob.new(change.id))
+        Delayed::Job.enqueue(ReprojectionJob.new(change.id), priority: Turn::REPROJECT)
         change
       end
     end
@@ -38,7 +38,7 @@ module App
     def finish(boxes)
       @book.with_lock do
         raise Stopped unless @change.wanted?
-        raise TileLoom::Invalid.new("Data came into the book meanwhile; change its reference again.") unless boxes.keys.sort == Layer.where(book_id: @book.id).pluck(:id).sort
+        raise TileLoom::Invalid.new("Data came into the book meanwhile; change its reference again.") unless boxes.keys.sort == Layer.settled(@book.id).pluck(:id).sort
         before = @book.settings
         cells = @book.index.core_cells
         after, carried = outcome(before, cells)
@@ -87,11 +87,11 @@ module App
 
     def record(before, after, cells, carried)
       if @change.direction == "forward"
-        edit = BookChanges.new(@book).record("Reference #{TileLoom::Reference::Crs.find(@change.target).name}", before, after)
+        edit = BookChanges.new(@book, session: @change.session).record("Reference #{TileLoom::Reference::Crs.find(@change.target).name}", before, after)
         kept = [cells, carried].map { |list| list.map { |cell| Cell.row_of(cell) } }
         @change.update!(edit_id: edit.id, cells_before: kept[0], cells_after: kept[1])
       else
-        @book.edits.where(id: @change.edit_id).update_all(undone: @change.direction == "undo")
+        BookChanges.new(@book).moved(@book.edits.find(@change.edit_id), @change.direction)
       end
       @change.turn("done")
     end

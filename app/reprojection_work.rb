@@ -14,7 +14,7 @@ module App
     def shapes
       target = TileLoom::Reference::Crs.find(@change.target)
       done = 0
-      Layer.where(book_id: @change.book_id).order(:id).to_h do |layer|
+      Layer.settled(@change.book_id).order(:id).to_h do |layer|
         reprojector = TileLoom::Ground::Reprojector.new(from: TileLoom::Reference::Crs.find(layer.original_reference), to: target)
         box = nil
         Feature.where(layer_id: layer.id).in_batches(of: BATCH) do |batch|

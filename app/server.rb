@@ -1,30 +1,44 @@
 # frozen_string_literal: true
 
 require "rack"
+require "socket"
 
 module App
   # The whole web application, for Rack.
   module Server
-    ROUTES = [Routes::References, Routes::Books, Routes::Ground, Routes::Arrivals, Routes::Layers, Routes::Markers, Routes::Enclosures, Routes::Weave, Routes::Cells, Routes::Sheets, Routes::Layouts, Routes::Grids, Routes::Bars, Routes::Designs, Routes::Press].freeze
+    ROUTES = [Routes::House, Routes::References, Routes::Books, Routes::Ground, Routes::Arrivals, Routes::Layers, Routes::Markers, Routes::Enclosures, Routes::Weave, Routes::Cells, Routes::Sheets, Routes::Layouts, Routes::Grids, Routes::Bars, Routes::Designs, Routes::Press].freeze
 
     module_function
 
     # Each group of routes passes on what it does not know; the pages come last.
     def build
-      hosts = allowed_hosts
+      hosts, proxies = allowed_hosts, ENV["PROXIES"].to_s.split(",").map(&:strip)
       Rack::Builder.new do
-        use HostGuard, hosts
+        use AnswerHeaders
+        use HostGuard, hosts, proxies
+        use WellFormed
         use BodyLimit
         use Rack::Deflater, include: %w[application/json image/svg+xml text/html text/css application/javascript text/javascript]
         use Rack::Protection::HttpOrigin
         use Rack::Protection::PathTraversal
+        use Deadline
         ROUTES.each { |route| use route }
         run Routes::Pages
       end
     end
 
-    # Names under which this server may be asked, against rebinding of names: loopback and BIND, and
-    # what HOSTS lists.
-    def allowed_hosts = ["localhost", "127.0.0.1", "[::1]", "::1", ENV["BIND"], *ENV["HOSTS"].to_s.split(",")].compact.map(&:strip)
+    # Names under which this server may be asked, against rebinding of names: loopback and BIND (of all addresses:
+    # the name of this machine), and what HOSTS lists.
+    def allowed_hosts
+      bind = ENV["BIND"].to_s.strip
+      own = ANY.include?(bind) ? Socket.gethostname : bind
+      ["localhost", "127.0.0.1", "[::1]", own.include?(":") ? "[#{own}]" : own, *ENV["HOSTS"].to_s.split(",").map(&:strip)].reject(&:empty?)
+    end
+
+    # Addresses that stand for all of the machine's.
+    ANY = %w[0.0.0.0 ::].freeze
+
+    # Can others on the network reach it? Then whoever does may change everything: there is no sign-in yet.
+    def open? = !ENV["BIND"].to_s.strip.then { |bind| bind.empty? || bind == "localhost" || bind == "::1" || bind.start_with?("127.") }
   end
 end

@@ -11,6 +11,9 @@ module App
     FORMATS = {"geojson" => [".geojson", ".geojson", "application/geo+json"], "gpkg" => [".gpkg", ".gpkg", "application/geopackage+sqlite3"],
                "shp" => [".shp.zip", ".zip", "application/zip"], "csv" => [".csv", ".csv", "text/csv"]}.freeze
 
+    # GDAL's name of what writes each.
+    DRIVERS = {"geojson" => "GeoJSON", "gpkg" => "GPKG", "shp" => "ESRI Shapefile", "csv" => "CSV"}.freeze
+
     attr_reader :type
 
     # title: of the file; layer: of the layer in it; among: the formats to choose from; of: what is written, in
@@ -31,7 +34,7 @@ module App
         source = File.join(folder, "source.geojsonl")
         File.open(source, "w") { |io| features.each { |feature| io.puts(JSON.generate(feature)) } }
         written = File.join(folder, "#{@title}#{@written}")
-        TileLoom::Ground::GdalProcess.new(name).capture("ogr2ogr", "-s_srs", @reference, *options, "-nln", @layer, written, source)
+        TileLoom::Ground::GdalProcess.new(name, drivers: [DRIVERS.fetch(@format)]).capture("ogr2ogr", "-s_srs", @reference, *options, "-nln", @layer, written, source)
         yield written
       end
     end

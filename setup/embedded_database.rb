@@ -2,8 +2,11 @@
 
 require "etc"
 require "fileutils"
+require "find"
 require "socket"
 require "tmpdir"
+require_relative "database_account"
+require_relative "process_record"
 require_relative "shell"
 
 module Setup
@@ -11,48 +14,78 @@ module Setup
   class EmbeddedDatabase
     SECONDS_TO_START = 60
 
-    attr_reader :folder, :port
+    attr_reader :folder, :port, :account, :pid
 
     # A server on a free port that is gone after the block; yields the environment that leads to it.
     def self.temporary
       Dir.mktmpdir("tile-loom") do |folder|
         port = TCPServer.open("127.0.0.1", 0) { |server| server.addr[1] }
-        database = new(folder: File.join(folder, "mariadb"), port: port)
+        database = new(folder: File.join(folder, "mariadb"), port: port, durable: false)
         database.start
-        yield({"DATABASE_URL" => nil, "DATABASE_PORT" => port.to_s, "DATABASE_NAME" => "tile_loom_test", "STORE" => File.join(folder, "store")})
+        yield(database.environment.merge("DATABASE_URL" => nil, "DATABASE_NAME" => "tile_loom_test", "STORE" => File.join(folder, "store")))
       ensure
         database&.stop
       end
     end
 
-    def initialize(folder: File.join(Shell::ROOT, "var/mariadb"), port: Integer(ENV.fetch("DATABASE_PORT", "33117")))
-      @folder, @port = folder, port
+    # durable: does a change that was answered outlast a power cut? (Not wanted for specs.)
+    def initialize(folder: File.join(Shell::ROOT, "var/mariadb"), port: Integer(ENV.fetch("DATABASE_PORT", "33117")), durable: true)
+      @folder, @port, @durable = folder, port, durable
+      @account = DatabaseAccount.new("#{folder}-access")
     end
 
+    # What leads the application here.
+    def environment = {"DATABASE_PORT" => port.to_s, "DATABASE_SECRET" => account.secret}
+
     # Starts the server unless one of this folder runs already. Returns true when it was started here.
-    def start
+    # recovery: MariaDB's innodb_force_recovery, to get at the rows of a damaged folder.
+    def start(recovery: 0)
       if listening?
-        return false if ours?
+        return adopt if ours?
         raise Failure, "Port #{port}, on which the database would listen, is taken by another program; name another with DATABASE_PORT."
       end
-      FileUtils.mkdir_p(folder)
+      close_to_others
       room
       create unless File.directory?(File.join(folder, "mysql"))
-      launch
+      @unclean = File.exist?(running)
+      launch(recovery)
       true
     rescue SystemCallError => error
       raise Failure, "The database folder #{folder} cannot be written: #{error.message}."
     end
 
+    # Was the server ended in the middle the last time?
+    def unclean? = @unclean == true
+
     def stop
       return unless @pid
       Process.kill("TERM", @pid)
-      Process.wait(@pid)
+      wait_for_end(@pid)
+      FileUtils.rm_f(running)
     rescue Errno::ESRCH, Errno::ECHILD
       nil
     ensure
       @pid = nil
     end
+
+    # It ended by itself: the next start is another.
+    def ended = @pid = nil
+
+    # Runs SQL as Tile Loom's account; returns what it prints, tab-separated.
+    def query(sql, name: "")
+      DatabaseAccount.options(host: "127.0.0.1", port: port, user: DatabaseAccount::NAME, password: account.password) do |options|
+        Shell.run("mariadb", "--defaults-file=#{options}", "--batch", "--skip-column-names", "-e", sql, *[name].reject(&:empty?), doing: "Asking the database")
+      end
+    end
+
+    # Options of the server.
+    def options(recovery = 0)
+      ["--datadir=#{folder}", "--port=#{port}", "--bind-address=127.0.0.1", "--socket=#{account.socket}", "--pid-file=#{pid_file}", "--init-file=#{account.statements_file}",
+        "--secure-file-priv=#{account.outfiles}", "--local-infile=0", "--skip-log-bin", "--skip-name-resolve", "--skip-symbolic-links", "--max-allowed-packet=256M", "--innodb-buffer-pool-size=512M",
+        "--innodb-flush-log-at-trx-commit=#{@durable ? 1 : 2}", "--innodb-doublewrite=1", "--character-set-server=utf8mb4", *(recovery.positive? ? ["--innodb-force-recovery=#{recovery}"] : []), *user]
+    end
+
+    def log = File.join(folder, "server.log")
 
     private
 
@@ -60,10 +93,19 @@ module Setup
 
     def pid_file = File.join(folder, "server.pid")
 
+    # Lies there while the server runs.
+    def running = File.join(account.folder, "running")
+
     def ours?
-      pid = File.read(pid_file).to_i
-      File.read("/proc/#{pid}/cmdline").include?(folder)
+      number = File.read(pid_file).to_i
+      File.read("/proc/#{number}/cmdline").include?(folder)
     rescue SystemCallError
+      false
+    end
+
+    # A server whose start command was killed is looked after from now on; one of a start command that runs is not.
+    def adopt
+      @pid = File.read(pid_file).to_i if ProcessRecord.orphaned?(File.read(pid_file).to_i)
       false
     end
 
@@ -82,30 +124,54 @@ module Setup
       raise Failure, "The disk of #{folder} has only #{free} MB left; Tile Loom needs at least #{LEAST_FREE_MB} MB there."
     end
 
-    def create
-      Shell.say "Creating the database"
-      Shell.run("mariadb-install-db", "--no-defaults", "--auth-root-authentication-method=normal", "--skip-test-db", "--datadir=#{folder}", *user, doing: "Creating the database")
+    # A folder of an earlier version was open to others.
+    def close_to_others
+      FileUtils.mkdir_p(folder, mode: 0o700)
+      if File.stat(folder).mode.anybits?(0o077)
+        Find.find(folder) { |path| FileUtils.chmod(File.directory?(path) ? 0o700 : 0o600, path) unless File.socket?(path) }
+      end
+      account.prepare
     end
 
-    def launch
-      log = File.join(folder, "server.log")
-      @pid = Process.spawn("mariadbd", "--no-defaults", "--datadir=#{folder}", "--port=#{port}", "--bind-address=127.0.0.1",
-        "--socket=#{File.join(folder, "server.sock")}", "--pid-file=#{pid_file}", "--skip-log-bin", "--skip-name-resolve",
-        "--max-allowed-packet=256M", "--innodb-buffer-pool-size=512M", "--innodb-flush-log-at-trx-commit=2", "--character-set-server=utf8mb4", *user,
-        in: File::NULL, out: [log, "a"], err: [log, "a"], pgroup: true)
-      wait(log)
+    def create
+      Shell.say "Creating the database"
+      Shell.run("mariadb-install-db", "--no-defaults", "--auth-root-authentication-method=socket", "--skip-test-db", "--datadir=#{folder}", *user, doing: "Creating the database")
+    end
+
+    def launch(recovery)
+      FileUtils.touch(running)
+      @pid = Process.spawn({"UMASK" => "0600", "UMASK_DIR" => "0700"}, "mariadbd", "--no-defaults", *options(recovery), in: File::NULL, out: [log, "a", 0o600], err: [log, "a", 0o600], pgroup: true, umask: 0o077)
+      wait
     rescue Errno::ENOENT
       raise Failure, "The database server mariadbd is not installed."
     end
 
-    def wait(log)
+    def wait
       (SECONDS_TO_START * 10).times do
         return if listening?
         break if Process.wait(@pid, Process::WNOHANG)
         sleep 0.1
       end
       @pid = nil
-      raise Failure, "The database did not start; its log is #{log}."
+      raise Failure, "The database did not start#{what_is_wrong}; its log is #{log}."
+    end
+
+    # An adopted server is no child of this process, so that it cannot be waited for as one.
+    def wait_for_end(number)
+      Process.wait(number)
+    rescue Errno::ECHILD
+      300.times { ProcessRecord.alive?(number) ? sleep(0.1) : break }
+    end
+
+    # The end of its log in words, and what to do.
+    def what_is_wrong
+      said = File.exist?(log) ? File.open(log) { |io| io.seek([-20_000, -io.size].max, IO::SEEK_END) && io.read.scrub } : ""
+      case said
+      when /No space left|errno: 28|disk full/i then ": the disk is full; make room and start again"
+      when /Unable to lock|another mysqld|another process/i then ": another server has this folder open; end it first"
+      when /corrupt|Database page|checksum|assertion failure|crash/i then ": its files are damaged. “bin/start --rebuild” makes the spatial indexes anew from the rows; if that does not help, “bin/restore” brings back the last dump"
+      else ""
+      end
     end
   end
 end

@@ -1,18 +1,21 @@
 # frozen_string_literal: true
 
-# Migrates the database, adds the demo book where there is none, frees work of workers that died.
+# Migrates the database (after a dump of what is there), adds the demo book where there is none, frees work of workers
+# that died, sweeps out what nobody will ask for again.
 
 require "bundler/setup"
 require_relative "../app/boot"
+require_relative "dumps"
 
 begin
-  App::Database.prepare
+  App::Database.prepare { puts "A dump from before the change of tables: #{Setup::Dumps.new(App::Database.url).make("before-migration")}" }
   App::WorkerSettings.free_orphans
+  App::Sweep.new.run.each { |sentence| puts sentence }
   if App::Book.none?
     puts "Adding the demo book"
     App::NewBook.from_folio(TileLoom::Book::Folio.read(File.join(App::ROOT, "demo/skarrow-moss.json")))
   end
-rescue ActiveRecord::ActiveRecordError, Trilogy::Error, URI::InvalidURIError, TileLoom::Invalid => error
+rescue ActiveRecord::ActiveRecordError, Trilogy::Error, URI::InvalidURIError, TileLoom::Invalid, Setup::Failure => error
   address = App::Database.url.sub(%r{//[^@/]*@}, "//")
   abort "The database at #{address} cannot be used: #{error.message.lines.first.strip}"
 end

@@ -3,14 +3,23 @@
 require "socket"
 require "uri"
 require_relative "debian_packages"
+require_relative "dumps"
 require_relative "embedded_database"
 require_relative "front_end"
 require_relative "gems"
+require_relative "pace"
+require_relative "process_record"
+require_relative "spatial_indexes"
 
 module Setup
-  # bin/start: prepares, starts, waits, and stops what it started and nothing else.
+  # bin/start: prepares, starts, looks after what it started, and stops that and nothing else.
   class Start
-    def initialize
+    # A child of this process: how it is started, since when it runs, its pace, when it is due again.
+    Child = Struct.new(:name, :began, :pid, :pace, :due, :starter)
+
+    # arguments: --rebuild makes the spatial indexes anew.
+    def initialize(arguments = [])
+      @rebuild = arguments.include?("--rebuild")
       @bind = ENV.fetch("BIND", "127.0.0.1")
       @port = port
       @children = {}
@@ -18,13 +27,17 @@ module Setup
 
     # Returns the exit status.
     def run
+      File.umask(0o077)
+      close_to_others
+      ended = ProcessRecord.end_orphans
+      Shell.say "Ended #{ended} #{(ended == 1) ? "process" : "processes"} that an earlier start had left behind." if ended.positive?
       free_port!
       prepare
-      @database = EmbeddedDatabase.new
-      @database.start unless ENV["DATABASE_URL"]
+      start_database
       prepare_data
       start_children
       Shell.say "Tile Loom is at http://#{shown_host}:#{@port}/  (Ctrl-C stops it)"
+      warn_of_open_door
       watch
     rescue Failure => failure
       warn failure.message
@@ -45,7 +58,35 @@ module Setup
       exit 1
     end
 
-    def shown_host = %w[0.0.0.0 ::].include?(@bind) ? Socket.gethostname : @bind
+    ANY = %w[0.0.0.0 ::].freeze
+
+    # A name that the server answers to.
+    def shown_host = if ANY.include?(@bind)
+                       Socket.gethostname
+                     else
+                       (@bind.include?(":") ? "[#{@bind}]" : @bind)
+                     end
+
+    def open? = !(@bind == "localhost" || @bind == "::1" || @bind.start_with?("127."))
+
+    def warn_of_open_door
+      return unless open?
+      Shell.say "WARNING: there is no sign-in yet. Whoever reaches this machine at port #{@port} can read, change and remove every book. Leave BIND out to be reached from this machine alone."
+    end
+
+    # Books, passwords and files of others' data are for this user alone.
+    def close_to_others
+      folders = [File.join(Shell::ROOT, "var"), store]
+      folders.each do |folder|
+        next FileUtils.mkdir_p(folder, mode: 0o700) unless File.directory?(folder)
+        next if File.stat(folder).mode.nobits?(0o077) || !File.owned?(folder)
+        Find.find(folder) { |path| File.chmod(File.directory?(path) ? 0o700 : 0o600, path) if File.owned?(path) && !File.symlink?(path) && !File.socket?(path) }
+      end
+    rescue SystemCallError => error
+      raise Failure, "The folder for books and files cannot be used: #{error.message}."
+    end
+
+    def store = File.expand_path(ENV.fetch("STORE", File.join(Shell::ROOT, "var/store")))
 
     def free_port!
       TCPServer.new(@bind, @port).close
@@ -65,58 +106,145 @@ module Setup
       front_end.build
     end
 
+    def start_database
+      @record = ProcessRecord.new
+      return if ENV["DATABASE_URL"]
+      @database = EmbeddedDatabase.new
+      indexes = SpatialIndexes.new(@database)
+      if @rebuild
+        begin
+          @database.start
+          indexes.rebuild
+        rescue Failure
+          indexes.rescue_rows
+        end
+        Shell.say "The spatial indexes are made anew from the rows."
+      else
+        @database.start
+        look_over(indexes)
+      end
+      kept(:database, @database.pid) { @database.start && @database.pid } if @database.pid
+    end
+
+    # After an end in the middle: MariaDB brings its rows in order by itself; its spatial indexes are looked at.
+    def look_over(indexes)
+      return unless @database.unclean?
+      Shell.say "The database was not stopped properly the last time; looking it over."
+      tables = indexes.damaged
+      return if tables.empty?
+      Shell.say "Damaged: the spatial index of #{tables.join(" and ")}; making it anew from the rows."
+      indexes.rebuild(tables)
+      left = indexes.damaged
+      raise Failure, "#{left.join(" and ")} cannot be mended; bring back the last dump with bin/restore." if left.any?
+    end
+
+    def environment = Gems::ENVIRONMENT.merge(@database&.environment || {}, "TMPDIR" => scratch)
+
+    # Files that are on their way lie here, so that what a killed server left can be told from others' files.
+    def scratch = File.join(Shell::ROOT, "var/tmp").tap { |folder| FileUtils.mkdir_p(folder, mode: 0o700) }
+
     # Says itself, in one sentence, what is wrong with the database.
     def prepare_data
-      out, err, status = Open3.capture3(Gems::ENVIRONMENT, "ruby", "setup/prepare_data.rb", chdir: Shell::ROOT)
+      out, err, status = Open3.capture3(environment, "ruby", "setup/prepare_data.rb", chdir: Shell::ROOT)
       Shell.say(out) unless out.strip.empty?
       raise Failure, err.lines.last.to_s.strip unless status.success?
     end
 
+    # Readers go first: workers give way to the server, and one of them takes short work alone, so that a small file
+    # does not wait for a large book.
     def start_children
-      start_worker
-      @children[:server] = Process.spawn(Gems::ENVIRONMENT, "ruby", "--yjit", "-S", "bundle", "exec", "puma", "--silent", "--config", "config/puma.rb",
-        "--bind", "tcp://#{@bind.include?(":") ? "[#{@bind}]" : @bind}:#{@port}", "config.ru", chdir: Shell::ROOT, in: File::NULL, pgroup: true)
+      child(:worker) { spawn_worker }
+      child(:quick_worker) { spawn_worker("--quick") }
+      child(:server) { spawn_server }
       wait_for_server
     end
 
-    def start_worker
-      @children[:worker] = Process.spawn(Gems::ENVIRONMENT.merge(Gems::BULK_WORK), "ruby", "--yjit", "bin/worker", chdir: Shell::ROOT, in: File::NULL, pgroup: true)
+    def child(name) = kept(name, yield) { yield }
+
+    def kept(name, pid, &starter)
+      @children[name] = Child.new(name, now, pid, Pace.new, nil, starter)
+      @record.add(name, pid)
+    end
+
+    def spawn_server
+      Process.spawn(environment.merge("STATEMENT_SECONDS" => "40"), "ruby", "--yjit", "-S", "bundle", "exec", "puma", "--silent", "--config", "config/puma.rb",
+        "--bind", "tcp://#{@bind.include?(":") ? "[#{@bind}]" : @bind}:#{@port}", "config.ru", chdir: Shell::ROOT, in: File::NULL, pgroup: true)
+    end
+
+    def spawn_worker(*options)
+      Process.spawn(environment.merge(Gems::BULK_WORK), "nice", "-n", "10", "ruby", "--yjit", "bin/worker", *options, chdir: Shell::ROOT, in: File::NULL, pgroup: true)
     end
 
     def wait_for_server
       600.times do
-        TCPSocket.new(%w[0.0.0.0 ::].include?(@bind) ? "127.0.0.1" : @bind, @port).close
+        TCPSocket.new(ANY.include?(@bind) ? "127.0.0.1" : @bind, @port).close
         return
       rescue SystemCallError
-        raise Failure, "The web server did not start (see above)." if Process.wait(@children[:server], Process::WNOHANG)
+        raise Failure, "The web server did not start (see above)." if Process.wait(@children[:server].pid, Process::WNOHANG)
         sleep 0.1
       end
       raise Failure, "The web server did not start within a minute."
     end
 
-    # A worker that dies is replaced this many times; its work is taken up by the next.
-    MOST_WORKERS = 20
+    def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
 
-    # Until Ctrl-C, or the server or the database ends by itself.
+    # Until Ctrl-C. What ends by itself is started again, the sooner the longer it ran.
     def watch
       %w[INT TERM HUP].each { |signal| trap(signal) { Thread.main.raise(Interrupt) } }
-      MOST_WORKERS.times do
-        ended = Process.wait
-        name = @children.key(ended)
-        @children.delete(name)
-        raise Failure, "The #{name || "database"} stopped by itself; Tile Loom stops too." unless name == :worker
-        Shell.say "The job worker ended; another takes up its work."
-        start_worker
+      loop do
+        @children.each_value { |child| child.due ? again(child) : look(child) }
+        dump
+        sleep 0.3
       end
-      raise Failure, "The job worker ended #{MOST_WORKERS} times; Tile Loom stops."
     end
 
-    # A second signal does not interrupt the stopping.
+    def look(child)
+      return if running?(child)
+      @record.remove(child.pid)
+      wait = child.pace.after(now - child.began)
+      child.due = now + wait
+      @database.ended if child.name == :database
+      Shell.say "The #{child.name.to_s.tr("_", " ")} ended by itself; it is started again in #{wait} s."
+    end
+
+    # An adopted database is no child of this process.
+    def running?(child)
+      !Process.wait(child.pid, Process::WNOHANG)
+    rescue Errno::ECHILD
+      ProcessRecord.alive?(child.pid)
+    end
+
+    def again(child)
+      return if now < child.due
+      child.began = now
+      child.pid = child.starter.call
+      child.due = nil
+      @record.add(child.name, child.pid)
+    rescue Failure => failure
+      Shell.say failure.message
+      child.due = now + child.pace.after(0)
+    end
+
+    # Once a day, in a process of its own beside the rest.
+    def dump
+      return if @dumping && !Process.wait(@dumping, Process::WNOHANG)
+      @dumping = nil
+      return if @looked && now - @looked < 60
+      @looked = now
+      @dumping = Process.spawn(environment, "nice", "-n", "15", "ruby", "setup/dump.rb", chdir: Shell::ROOT, in: File::NULL, pgroup: true) if Dumps.new("trilogy://x@x/x").due?
+    rescue Errno::ECHILD
+      @dumping = nil
+    end
+
+    # A second signal does not interrupt the stopping. The database goes last.
     def stop
       %w[INT TERM HUP].each { |signal| trap(signal, "IGNORE") }
-      @children.each_value { |pid| Process.kill("TERM", pid) rescue nil } # standard:disable Style/RescueModifier
-      @children.each_value { |pid| Process.wait(pid) rescue nil } # standard:disable Style/RescueModifier
+      own = @children.values.reject { |child| child.name == :database || child.due }
+      own.each { |child| Process.kill("TERM", child.pid) rescue nil } # standard:disable Style/RescueModifier
+      own.each { |child| Process.wait(child.pid) rescue nil } # standard:disable Style/RescueModifier
+      @dumping && (Process.kill("TERM", -@dumping) && Process.wait(@dumping) rescue nil) # standard:disable Style/RescueModifier
       @database&.stop
+      @record&.close
     end
   end
 end

@@ -7,5 +7,8 @@ module App
       layer = Layer.find_by(id: layer_id) or return
       CoarseLevels.new(layer).build
     end
+
+    # The map is drawn from all features then: slower, and the same.
+    def failure(job) = warn("The coarse levels of layer #{layer_id} could not be made: #{job.last_error.to_s.lines.first}")
   end
 end

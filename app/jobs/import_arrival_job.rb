@@ -2,42 +2,66 @@
 
 module App
   # Brings the chosen layers of a file into its book, batch by batch; none of them shows before all
-  # are whole, and what was begun goes again when it fails or is stopped.
+  # are whole, and what was begun goes again when it fails or is stopped. While the book is being drawn in another
+  # reference it waits, and brings them in that one then.
   ImportArrivalJob = Struct.new(:arrival_id) do
     def perform
       arrival = Arrival.find_by(id: arrival_id) or return
       return unless arrival.wanted?
-      begin_afresh(arrival)
-      reference = arrival.book.reference
-      layers = []
-      arrival.with_file { |file| arrival.choice["layers"].each { |wanted| import(arrival, file, wanted, layers) } }
-      show(arrival, layers, reference)
+      wait_for_reference(arrival)
+      bring(arrival)
     rescue TileLoom::Invalid => error
+      warn "#{arrival.name}: #{error.detail}" if error.detail
       give_up(arrival, "failed", arrival.named(error.message))
     rescue Stopped
       give_up(arrival, "cancelled")
+    rescue Later, SignalException
+      begin_afresh(arrival)
+      raise
+    rescue Errno::ENOSPC, Errno::EDQUOT
+      give_up(arrival, "failed", "The server’s disk is full, so #{arrival.name} could not be brought in; make room and bring it in again.")
     rescue
       give_up(arrival, nil)
       raise
     end
 
-    def failure(_job)
-      Arrival.find_by(id: arrival_id)&.turn("failed", reason: "Bringing the file in failed several times; see the worker’s log.")
+    def failure(job)
+      arrival = Arrival.find_by(id: arrival_id) or return
+      begin_afresh(arrival)
+      arrival.turn("failed", reason: (job.deaths >= WorkerSettings::MOST_DEATHS) ? "Bringing #{arrival.name} in ended the worker #{job.deaths} times, so it is set aside; see the worker’s log." : "Bringing the file in failed several times; see the worker’s log.")
     end
 
     private
 
-    # Shown and done in one transaction: a retry finds either all of it or nothing.
+    def wait_for_reference(arrival)
+      raise Later if Reprojection.open_for(arrival.book)
+    end
+
+    def bring(arrival)
+      loop do
+        begin_afresh(arrival)
+        reference = Book.where(id: arrival.book_id).pick(:reference)
+        layers = []
+        arrival.with_file { |file| arrival.choice["layers"].each { |wanted| import(arrival, file, wanted, layers, reference) } }
+        return if show(arrival, layers, reference)
+      end
+    rescue BookChanges::Busy
+      raise Later
+    end
+
+    # Shown and done in one transaction: a retry finds either all of it or nothing. false where the book is drawn in
+    # another reference by now.
     def show(arrival, layers, reference)
-      book = arrival.book
+      book = Book.find(arrival.book_id)
       old = replaced(arrival)
       remarks = old ? LayerDifference.new(old, layers.first).sentences : []
-      BookChanges.new(book).record_import(old ? "Update #{old.title} from #{arrival.name}" : "Bring in #{arrival.name}") do
-        raise TileLoom::Invalid.new("The book’s reference was changed meanwhile; bring #{arrival.name} in again.") if book.reference != reference
+      BookChanges.new(book, session: arrival.session).record_import(old ? "Update #{old.title} from #{arrival.name}" : "Bring in #{arrival.name}") do
+        return false if book.reference != reference
         raise Stopped unless arrival.turn("done", remarks: (remarks + arrival.remarks).first(50))
         take_over(old, layers.first) if old
         Layer.where(id: layers.map(&:id)).update_all(removed: false)
       end
+      true
     end
 
     # The layer that is to get fresh features, or nil; Invalid where it has gone.
@@ -52,10 +76,10 @@ module App
       old.update!(removed: true)
     end
 
-    def import(arrival, file, wanted, layers)
-      crs = TileLoom::Reference::Crs.find(arrival.book.reference)
+    def import(arrival, file, wanted, layers, target)
+      crs = TileLoom::Reference::Crs.find(target)
       reference = arrival.choice["reference"].to_s.strip.then { |code| code.empty? ? nil : TileLoom::Reference::Crs.find(code) }
-      reader = TileLoom::Ground::FileReader.open(file, target: crs, layer: wanted["name"], reference: reference, lenient: true, columns: arrival.columns)
+      reader = TileLoom::Ground::FileReader.open(file, target: crs, layer: wanted["name"], reference: reference, lenient: true, columns: arrival.columns, wanted: arrival.asked)
       before = layers.sum(&:feature_count)
       began = ->(row) { layers << row.tap { row.update!(arrival_id: arrival.id) } }
       LayerImport.new(arrival.book).keep(reader, title: wanted["title"], name: arrival.name, removed: true, began: began, **place(arrival, wanted)) do |count|
@@ -74,8 +98,8 @@ module App
 
     # What an attempt before this one left behind goes.
     def begin_afresh(arrival)
-      Layer.where(arrival_id: arrival.id, removed: true).delete_all
-      arrival.update!(remarks: [], done: 0)
+      Layer.where(arrival_id: arrival.id, removed: true).each(&:discard) unless arrival.reload.state == "done"
+      arrival.update!(remarks: [], done: 0) if Arrival::OPEN.include?(arrival.state)
     end
 
     def give_up(arrival, state, reason = nil)

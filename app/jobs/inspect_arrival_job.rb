@@ -6,11 +6,18 @@ module App
     def perform
       arrival = Arrival.find_by(id: arrival_id) or return
       return unless arrival.wanted?
-      layers = arrival.with_file { |file| TileLoom::Ground::Inspection.new(file, columns: arrival.columns).layers }
+      layers = arrival.with_file { |file| TileLoom::Ground::Inspection.new(file, columns: arrival.columns, wanted: arrival.asked).layers }
       arrival.update!(report: layers.map { |layer| describe(layer, arrival) })
       arrival.turn("ready", from: %w[inspecting])
     rescue TileLoom::Invalid => error
+      warn "#{arrival.name}: #{error.detail}" if error.detail
       arrival.turn("failed", reason: arrival.named(error.message))
+      arrival.drop_original
+    end
+
+    def failure(job)
+      arrival = Arrival.find_by(id: arrival_id) or return
+      arrival.turn("failed", reason: (job.deaths >= WorkerSettings::MOST_DEATHS) ? "Looking into #{arrival.name} ended the worker #{job.deaths} times, so it is set aside; see the worker’s log." : "Looking into #{arrival.name} failed several times; see the worker’s log.")
       arrival.drop_original
     end
 

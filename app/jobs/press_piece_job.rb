@@ -11,16 +11,28 @@ module App
       draw(piece, run) unless piece.finished
       bind(run) if run.wanted? && run.pieces.where(finished: false).none?
     rescue TileLoom::Invalid => error
+      warn "Run #{run.id}: #{error.detail}" if error.detail
       run.finish("failed", reason: error.message)
+      run.pieces.update_all(pages: nil)
     end
 
-    # Called by Delayed Job when the last attempt has failed.
-    def failure(_job)
-      piece = PressPiece.find_by(id: piece_id)
-      piece&.press_run&.finish("failed", reason: "Drawing sheets #{piece.numbers.first} to #{piece.numbers.last} failed several times; see the worker’s log.")
+    # Called when the last attempt has failed, or too many workers ended over it: the piece is set aside with its reason,
+    # and its run cannot be whole.
+    def failure(job)
+      piece = PressPiece.find_by(id: piece_id) or return
+      why = (job.deaths >= WorkerSettings::MOST_DEATHS) ? "ended the worker #{job.deaths} times" : "failed several times"
+      reason = "Drawing #{sheets(piece)} #{why}, so it is set aside; see the worker’s log."
+      piece.update_columns(reason: reason)
+      piece.press_run.finish("failed", reason: reason)
+      piece.press_run.pieces.update_all(pages: nil)
     end
 
     private
+
+    def sheets(piece)
+      first, last = piece.numbers.minmax.map { |number| (number == PressPiece::KEY) ? "the key sheet" : number.to_s }
+      (first == last) ? "sheet #{first}".sub("sheet the", "the") : "sheets #{first} to #{last}".sub("sheets the", "the")
+    end
 
     def draw(piece, run)
       book = run.core_document
@@ -47,7 +59,7 @@ module App
 
     # Only one worker wins the right to name the file; binding twice would do no harm.
     def bind(run)
-      name = "run-#{run.id}.pdf"
+      name = PressRun.file_name(run.id)
       path = File.join(Store.folder, name)
       TileLoom::Output::Press.new(book: run.core_document, source: nil).bind(pages(run), path)
       won = run.finish("done", file: name, bytes: File.size(path))

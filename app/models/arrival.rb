@@ -17,6 +17,9 @@ module App
     # Still wanted? Asked afresh, since another process may have dropped it.
     def wanted? = Arrival.where(id: id, state: OPEN).exists?
 
+    # The same question for another thread, with a connection of its own that goes back.
+    def asked = -> { ActiveRecord::Base.connection_pool.with_connection { wanted? } }
+
     # Moves an open arrival on, once; true for the caller that did.
     def turn(state, from: OPEN, **values)
       Arrival.where(id: id, state: from).update_all({state: state, updated_at: Time.now.utc}.merge(values)) == 1
@@ -26,15 +29,33 @@ module App
     def with_file(&block) = Originals.with_file(path, &block)
 
     # The file is kept under a name that is ours; only the ending is the sender's.
+    # What does not come whole leaves nothing.
     def receive(tempfile)
       update!(path: "#{id}/original#{File.extname(name).downcase[/\A\.[a-z0-9]{1,10}\z/]}", bytes: tempfile.size)
       Originals.keep(tempfile, path)
+    rescue
+      drop_original
+      raise
     end
 
     def columns = TileLoom::Ground::Columns.new(choice["columns"])
 
     # A sentence with the file's own name in place of the store's.
     def named(sentence) = sentence.gsub(File.basename(path), name)
+
+    # Of Arrival: made with its file and its job, or not at all.
+    def self.accept(tempfile, **values)
+      made = nil
+      transaction do
+        made = create!(**values)
+        made.receive(tempfile)
+        Delayed::Job.enqueue(InspectArrivalJob.new(made.id), priority: Turn::LOOK)
+      end
+      made
+    rescue
+      made&.drop_original
+      raise
+    end
 
     def drop_original = path && Originals.drop(path)
   end

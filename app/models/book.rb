@@ -34,7 +34,11 @@ module App
 
     # Weaves the index by the settings as they stand and keeps its cells; pinned cells and names stay, or all
     # are named afresh. Returns what GridIndex#keep does.
-    def weave(afresh: false) = index.keep(answer(afresh: afresh).cells, with: WeaveState.new(self).now)
+    def weave(afresh: false) = index.keep((ready || answer(afresh: afresh)).cells, with: WeaveState.new(self).now)
+
+    # What weaving comes to, worked out before the book was locked; whoever sets it knows that the book has not changed
+    # since.
+    attr_accessor :ready
 
     # What weaving now would come to; with: other settings to weave by. For a frame of another size all cells
     # but the pinned ones are named afresh, as at another scale.

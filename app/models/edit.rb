@@ -9,5 +9,8 @@ module App
 
     attribute :before, :json
     attribute :after, :json
+
+    # Nobody's is anybody's.
+    def of?(other) = session.nil? || session == other
   end
 end

@@ -11,13 +11,14 @@ module App
     attribute :woven, :json
 
     BATCH = 5_000
-    COLUMNS = %w[number name row column scale centre_x centre_y width height rotation_deg kept pinned moved feature].freeze
+    COLUMNS = %w[cell_id number name row column scale centre_x centre_y width height rotation_deg kept pinned moved feature].freeze
 
     TRUTHS = %w[kept pinned moved].freeze
 
     # Makes the cells these ones; only those that differ are written. Returns [rows that went, rows that came].
     def keep(cells, with: woven)
-      after = cells.map { |cell| Cell.row_of(cell) }
+      refuse_beyond(cells)
+      after = with_ids(cells.map { |cell| Cell.row_of(cell) })
       change = [rows - after, after - rows]
       exchange(*change)
       @rows = after.sort_by { |row| row["number"] }
@@ -36,13 +37,35 @@ module App
 
     # Takes rows out and others in.
     def exchange(gone, fresh)
+      fresh = with_ids(fresh)
       gone.each_slice(BATCH) { |slice| Cell.where(grid_index_id: id, number: slice.map { |row| row["number"] }).delete_all }
       fresh.each_slice(BATCH) { |slice| insert(slice) }
       association(:cells).reset
       @rows = nil
     end
 
+    # What no sheet can show.
+    LARGEST_PLACE, SCALES = 1e9, 1..1_000_000_000
+
     private
+
+    # Cells that are new get an id that no other ever had; a cell that came back has its own.
+    def with_ids(list)
+      fresh = list.count { |row| row["cell_id"].nil? }
+      return list if fresh.zero?
+      last = self.class.where(id: id).lock.pick(:last_cell_id)
+      self.class.where(id: id).update_all(last_cell_id: last + fresh)
+      list.map { |row| row["cell_id"] ? row : row.merge("cell_id" => last += 1) }
+    end
+
+    def refuse_beyond(cells)
+      lost = cells.find do |cell|
+        ground = cell.ground
+        numbers = [ground.centre_x, ground.centre_y, ground.width, ground.height, ground.rotation_deg]
+        !SCALES.cover?(cell.scale) || !numbers.all? { |number| number.to_f.finite? && number.abs <= LARGEST_PLACE } || !ground.width.positive? || !ground.height.positive?
+      end
+      raise TileLoom::Invalid.new("Cell #{lost.name} would lie or reach beyond what a map can show, or its scale is not from 1 to #{TileLoom::Units::Number.grouped(SCALES.end)}.") if lost
+    end
 
     # Many rows in one statement: numbers as numbers, the name quoted by the driver.
     def insert(slice)

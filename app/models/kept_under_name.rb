@@ -11,5 +11,13 @@ module App
       raise TileLoom::Invalid.new("Give the #{self::TITLE} a name of at most #{LONGEST_NAME} characters.", path: "/name") if name.empty? || name.length > LONGEST_NAME
       name
     end
+
+    # Keeps values under a name, in place of those of that name; of two at once the later stays.
+    def keep(name, **values)
+      tried ||= 0
+      transaction(requires_new: true) { lock.find_or_initialize_by(name: name).tap { |row| row.update!(values) } }
+    rescue ActiveRecord::RecordNotUnique, ActiveRecord::Deadlocked
+      ((tried += 1) < 5) ? retry : raise
+    end
   end
 end

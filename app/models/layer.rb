@@ -16,6 +16,25 @@ module App
     # What of a document's entry is not the layer's style.
     OWN = %w[id title visible edition data].freeze
 
+    # Deletes it with its features, a batch at a time, so that no statement runs long.
+    def discard
+      [Feature, CoarseFeature].each { |rows| nil while rows.where(layer_id: id).limit(20_000).delete_all.positive? }
+      destroy!
+    end
+
+    # Its features in batches, along the index of layer and identity.
+    def each_batch(size)
+      last = -1
+      loop do
+        batch = Feature.where(layer_id: id).where("identity > ?", last).order(:identity).limit(size)
+        last = batch.pluck(:identity).last or return
+        yield batch
+      end
+    end
+
+    # All but those that an import is filling at this moment: it brings them in the book's reference by itself.
+    def self.settled(book_id) = where(book_id: book_id).where.not(id: where(book_id: book_id, removed: true, arrival_id: Arrival.where(book_id: book_id, state: "importing").select(:id)).select(:id))
+
     # Its entry in the book document.
     def settings
       entry = {"id" => key, "title" => title, "visible" => visible}
@@ -26,7 +45,7 @@ module App
     # Yields each feature's identity and itself as a GeoJSON Feature, in the book's reference; a batch
     # at a time is in memory.
     def each_geojson
-      features.in_batches(of: 1000) do |batch|
+      each_batch(1000) do |batch|
         batch.pluck(:identity, :shape, :properties).each do |identity, shape, properties|
           yield identity, {"type" => "Feature", "properties" => properties, "geometry" => TileLoom::Geometry::Geojson.of(shape)}
         end

@@ -26,6 +26,17 @@ module App
       PressRun.where(id: id, state: OPEN).update_all({state: state, finished_at: Time.now.utc, updated_at: Time.now.utc}.merge(values)) == 1
     end
 
+    def self.file_name(id) = "run-#{id}.pdf"
+
+    # Deletes it with its pieces and its file; an open one ends with it.
+    def discard
+      finish("cancelled", reason: "Deleted.")
+      place = path || File.join(Store.folder, self.class.file_name(id))
+      pieces.delete_all
+      destroy!
+      FileUtils.rm_f(place)
+    end
+
     def path = file && File.join(Store.folder, file)
   end
 end

@@ -13,9 +13,7 @@ module App
         TileLoom::Ground::FileFormat.of(upload[:name])
         replaces = params["replaces"].to_s
         raise TileLoom::Invalid.new("The layer that is to be updated is not in the book.") unless replaces.empty? || Layer.exists?(book_id: book.id, key: replaces, removed: false)
-        made = Arrival.create!(book_id: book.id, name: upload[:name][0, 250], replaces: replaces.presence)
-        made.receive(upload[:tempfile])
-        Delayed::Job.enqueue(InspectArrivalJob.new(made.id))
+        made = Arrival.accept(upload[:tempfile], book_id: book.id, name: upload[:name][0, 250], replaces: replaces.presence, session: session_id)
         status 201
         json(Presenter.arrival(made))
       end
@@ -23,8 +21,9 @@ module App
       post "/api/books/:book_id/arrivals/:arrival_id/keep" do
         wanted = body_json
         refuse_unknown(wanted)
-        if arrival.turn("importing", from: %w[ready], choice: arrival.choice.merge(wanted.slice("layers", "reference")), total: chosen_count(wanted))
-          Delayed::Job.enqueue(ImportArrivalJob.new(arrival.id))
+        Arrival.transaction do
+          turned = arrival.turn("importing", from: %w[ready], choice: arrival.choice.merge(wanted.slice("layers", "reference")), total: chosen_count(wanted))
+          Delayed::Job.enqueue(ImportArrivalJob.new(arrival.id), priority: Turn::IMPORT) if turned
         end
         json(Presenter.arrival(arrival.reload))
       end
@@ -34,8 +33,9 @@ module App
         wanted = body_json["columns"].then { |given| given.is_a?(Hash) ? given.slice("x", "y", "wkt").transform_values(&:to_s) : {} }
         columns = TileLoom::Ground::Columns.new(wanted)
         columns.check(arrival.report.flat_map { |layer| layer["attributes"].map { |attribute| attribute["name"] } })
-        if arrival.turn("inspecting", from: %w[ready], choice: arrival.choice.merge("columns" => wanted))
-          Delayed::Job.enqueue(InspectArrivalJob.new(arrival.id))
+        Arrival.transaction do
+          turned = arrival.turn("inspecting", from: %w[ready], choice: arrival.choice.merge("columns" => wanted))
+          Delayed::Job.enqueue(InspectArrivalJob.new(arrival.id), priority: Turn::LOOK) if turned
         end
         json(Presenter.arrival(arrival.reload))
       end

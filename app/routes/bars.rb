@@ -22,7 +22,7 @@ module App
       post "/api/bar-styles" do
         name = KeptBarStyle.check_name(body_json["name"])
         style = TileLoom::Bar::StyleFile.checked(TileLoom::Bar::StyleFile.of(body_json["style"].to_h))
-        KeptBarStyle.find_or_initialize_by(name: name).update!(style: style)
+        KeptBarStyle.keep(name, style: style)
         json(kept)
       end
 
@@ -30,7 +30,7 @@ module App
       post "/api/bar-styles/file" do
         upload = uploaded_file
         title, style = TileLoom::Bar::StyleFile.read(upload[:tempfile].read(TileLoom::Bar::StyleFile::LARGEST_BYTES + 1))
-        KeptBarStyle.find_or_initialize_by(name: KeptBarStyle.check_name(title.empty? ? upload[:title] : title)).update!(style: style)
+        KeptBarStyle.keep(KeptBarStyle.check_name(title.empty? ? upload[:title] : title), style: style)
         json(kept)
       end
 
@@ -50,11 +50,11 @@ module App
         wanted = body_json
         style = wanted["style_id"] ? KeptBarStyle.find(whole(wanted["style_id"])).style : style_of(wanted)
         only = wanted["only"]
-        BookChanges.new(book).apply_to_fresh(label: "Style of scale bars") do
+        changes.apply_to_fresh(label: "Style of scale bars") do
           settings = book.reload.settings
           %w[layout key_layout].select { |name| settings[name] }.to_h { |name| [name, {"elements" => settings[name]["elements"].map { |element| styled(element, style, only) }}] }
         end
-        json(Presenter.book(book.reload))
+        json(shown(book.reload))
       end
 
       private

@@ -2,6 +2,7 @@
 
 require "sinatra/base"
 require "rack/protection"
+require "rack/timeout/base"
 
 module App
   module Routes
@@ -16,28 +17,60 @@ module App
       before do
         content_type :json
         cache_control :no_store
+        halt_with(400, "A value of the request is not UTF-8 text without control characters.") unless texts?(params)
       end
 
       error TileLoom::Invalid do |error|
+        warn "#{error.message} #{error.detail}" if error.detail
         halt_with(422, error.message, error.path)
       end
 
-      error ActiveRecord::RecordNotFound do
+      error ActiveRecord::RecordNotFound, ActiveModel::RangeError do
         halt_with(404, "That is not here (any more).")
       end
 
+      error ActiveRecord::RecordNotUnique, ActiveRecord::Deadlocked do
+        halt_with(409, "Someone else changed the same thing at the same moment; it is shown as it stands now. Make the change again if it is still wanted.")
+      end
+
+      # MariaDB’s way of saying that a text or a number does not go where it should.
+      error ActiveRecord::ValueTooLong, ActiveRecord::RangeError, ActiveRecord::NotNullViolation do
+        halt_with(422, "A text or a number of the request is longer or larger than what is kept.")
+      end
+
+      error Errno::ENOSPC, Errno::EDQUOT do
+        halt_with(507, NO_ROOM)
+      end
+
+      error ActiveRecord::ConnectionNotEstablished, ActiveRecord::ConnectionFailed, ActiveRecord::LockWaitTimeout, ActiveRecord::StatementTimeout, ActiveRecord::QueryCanceled do |error|
+        told(error)
+        halt_with(503, "The database is away or busy at the moment; nothing was changed. Try again shortly.")
+      end
+
+      error Rack::Timeout::RequestTimeoutException do
+        Deadline.forget_connection
+        headers "retry-after" => "10"
+        halt_with(503, Deadline::SENTENCE)
+      end
+
       error BookChanges::Stale do
-        halt_with(409, "The book was changed elsewhere meanwhile; it is shown as it stands now. Make the change again if it is still wanted.")
+        halt_with(409, BookChanges::Stale::SENTENCE)
       end
 
       error do |error|
-        warn "#{error.class}: #{error.message}\n  #{Array(error.backtrace).first(12).join("\n  ")}"
+        halt_with(400, "The request does not read.") if error.is_a?(Sinatra::BadRequest) || error.is_a?(Rack::BadRequest)
+        told(error)
+        halt_with(507, NO_ROOM) if error.message.match?(/table .* is full|disk full|no space left|errno: 28/i)
         halt_with(500, "Something went wrong on our side; nothing was changed. It is in the server’s log.")
       end
+
+      NO_ROOM = "The server’s disk is full, so this could not be kept; ask whoever looks after the server to make room, then try again."
 
       not_found { halt_with(404, "There is nothing at this address.") }
 
       private
+
+      def told(error) = warn("#{error.class}: #{error.message.to_s[0, 2_000]}\n  #{Array(error.backtrace).first(12).join("\n  ")}")
 
       def halt_with(status, message, path = nil)
         content_type :json
@@ -49,7 +82,8 @@ module App
       # The file of a form with what it is called and a title made of that.
       def uploaded_file
         upload = params["file"]
-        raise TileLoom::Invalid.new("Choose a file to bring in.") unless upload.is_a?(Hash) && upload[:tempfile]
+        # Fields of a form can imitate an upload by their names; the parts of a real one are Rack's own temporary file.
+        raise TileLoom::Invalid.new("Choose a file to bring in.") unless upload.is_a?(Hash) && upload[:tempfile].is_a?(Tempfile) && File.file?(upload[:tempfile].path)
         name = File.basename(upload[:filename].to_s.dup.force_encoding(Encoding::UTF_8).scrub.tr("\\", "/"))
         title = name.sub(/\.(geo)?json\z/i, "").tr("_", " ").strip[0, 200]
         {tempfile: upload[:tempfile], name: name, title: title.empty? ? "Layer" : title}
@@ -68,12 +102,38 @@ module App
 
       def read_json
         halt_with(415, "This address takes application/json.") unless request.media_type == "application/json"
-        text = request.body.read(LARGEST_BODY).to_s
-        parsed = text.empty? ? {} : JSON.parse(text, max_nesting: 100)
-        parsed.is_a?(Hash) ? parsed : raise(TileLoom::Invalid.new("The request is not a JSON object."))
-      rescue JSON::ParserError
-        raise TileLoom::Invalid.new("The request is not JSON.")
+        text = request.body.read(RequestSchema::LARGEST_BYTES).to_s
+        parsed = text.empty? ? {} : TileLoom::JsonText.parse(text, what: "The request")
+        raise TileLoom::Invalid.new("The request is not a JSON object.") unless parsed.is_a?(Hash)
+        RequestSchema.demand(env["sinatra.route"], parsed)
       end
+
+      # Are all values texts as they should be? Files are looked at by whoever reads them.
+      def texts?(value)
+        case value
+        when Hash then value.all? { |key, item| texts?(key) && (key == "head" || key == :head || texts?(item)) }
+        when Array then value.all? { |item| texts?(item) }
+        when String then value.dup.force_encoding(Encoding::UTF_8).then { |text| text.valid_encoding? && !text.match?(TileLoom::JsonText::CONTROL) }
+        else true
+        end
+      end
+
+      # Which browser asks, by a text that it made up; nil for one that does not say.
+      def session_id = @session_id ||= request.env["HTTP_X_SESSION"].to_s[/\A[A-Za-z0-9-]{8,64}\z/]
+
+      # Weaves within a request as far as that is a matter of a second; beyond, a job goes on with it, and the answer
+      # says which (202).
+      def woven(purpose, wanted)
+        StepBudget.hold { yield }
+      rescue StepBudget::Exceeded
+        weaving = Weaving.begin(book, purpose, wanted, session: session_id)
+        status 202
+        json({"weaving" => Presenter.weaving(weaving)})
+      end
+
+      def changes = BookChanges.new(book, session: session_id)
+
+      def shown(book) = Presenter.book(book, session: session_id)
 
       def book = @book ||= Book.find(whole(params["book_id"]))
 

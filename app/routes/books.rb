@@ -9,23 +9,26 @@ module App
         json(Book.order(:id).map { |found| found.attributes.slice("id", "title", "subtitle", "revision").merge("sheets" => sheets.fetch(found.id, 0)) })
       end
 
-      get("/api/books/:book_id") { json(Presenter.book(book)) }
+      get("/api/books/:book_id") { json(shown(book)) }
 
       # A light question, asked often, so that a second tab notices changes.
       get("/api/books/:book_id/revision") { json({"revision" => Book.where(id: whole(params["book_id"])).pick(:revision) || raise(ActiveRecord::RecordNotFound)}) }
 
       patch "/api/books/:book_id" do
         request_body = body_json
-        BookChanges.new(book).apply(request_body["patch"], label: request_body["label"] || "Change", revision: request_body["revision"])
-        json(Presenter.book(book.reload))
+        label = request_body["label"] || "Change"
+        woven("change", request_body.slice("patch", "revision").merge("label" => label)) do
+          changes.apply(request_body["patch"], label: label, revision: request_body["revision"])
+          json(shown(book.reload))
+        end
       end
 
       post "/api/books/:book_id/undo" do
-        json(Presenter.book(BookChanges.new(book).undo.reload))
+        json(shown(changes.undo.reload))
       end
 
       post "/api/books/:book_id/redo" do
-        json(Presenter.book(BookChanges.new(book).redo.reload))
+        json(shown(changes.redo.reload))
       end
 
       get "/api/books/:book_id/file" do

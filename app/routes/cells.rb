@@ -4,22 +4,21 @@ module App
   module Routes
     # Cells by hand, what they cover, and cells as files.
     class Cells < Base
-      # {"do": what, "numbers": [...], ...}: see TileLoom::Weave::Handwork.
+      # {"do": what, "cells": their ids, "revision": of the book that was seen, ...}: see TileLoom::Weave::Handwork.
       DEEDS = {"move" => "Move cells", "turn" => "Turn cells", "scale" => "Scale of cells", "pin" => "Pin cells", "remove" => "Remove cells", "add" => "Add a cell", "split" => "Split a cell", "rename" => "Rename a sheet", "place" => "Order of sheets"}.freeze
       MOST_LISTED = 200
 
       post "/api/books/:book_id/cells" do
         wanted = body_json
         deed = wanted["do"].to_s
-        raise TileLoom::Invalid.new("“do” must be one of #{DEEDS.keys.join(", ")}.", path: "/do") unless DEEDS.key?(deed)
-        BookChanges.new(book).of_cells(DEEDS[deed], revision: wanted["revision"]) do
+        changes.of_cells(DEEDS[deed], revision: wanted["revision"]) do
           handwork = handwork()
           cells = done(handwork, deed, wanted)
           # A place that was given by hand stays when the index is woven again.
           book.index.settings = book.index.settings.merge("order" => {"kind" => "by_hand"}) if deed == "place"
           book.index.keep(cells)
         end
-        json(Presenter.book(book))
+        json(shown(book))
       end
 
       # What the kept cells leave out, show twice, hardly show: pieces with their boxes.
@@ -50,10 +49,11 @@ module App
         Dir.mktmpdir("tile-loom-cells") do |folder|
           path = File.join(folder, "cells#{File.extname(upload[:name]).downcase[/\A\.[a-z]{1,8}\z/]}")
           FileUtils.cp(upload[:tempfile].path, path)
-          cells = CellFile.new(book).read(path)
-          BookChanges.new(book).of_cells("Cells of #{upload[:name]}") { book.index.keep(cells, with: WeaveState.new(book).now) }
+          file = CellFile.new(book)
+          features = file.features_of(path)
+          changes.of_cells("Cells of #{upload[:name]}") { book.index.keep(file.cells(features), with: WeaveState.new(book).now) }
         end
-        json(Presenter.book(book.reload))
+        json(shown(book.reload))
       end
 
       private
@@ -66,7 +66,7 @@ module App
       end
 
       def done(handwork, deed, wanted)
-        numbers = Array(wanted["numbers"]).grep(Integer)
+        numbers = numbers_of(wanted.fetch("cells", []))
         case deed
         when "move" then handwork.move(numbers, measure(wanted, "dx"), measure(wanted, "dy"))
         when "turn" then handwork.turn(numbers, measure(wanted, "turn_deg"))
@@ -80,11 +80,13 @@ module App
         end
       end
 
-      def measure(wanted, name)
-        value = wanted[name]
-        return value if value.is_a?(Numeric) && value.to_f.finite? && value.abs <= 1e12
-        raise TileLoom::Invalid.new("“#{name}” must be a number.", path: "/#{name}")
+      # The places in the order that the cells with these ids have now.
+      def numbers_of(ids)
+        known = book.index.rows.to_h { |row| row.values_at("cell_id", "number") }
+        ids.map { |id| known[id] || raise(TileLoom::Invalid.new("A cell that was meant is not in the index any more; look at it as it stands now, and make the change again if it is still wanted.", path: "/cells")) }
       end
+
+      def measure(wanted, name) = wanted[name] || raise(TileLoom::Invalid.new("“#{name}” must be a number.", path: "/#{name}"))
 
       # Identities, boxes and a name of the first few.
       def listed(features)

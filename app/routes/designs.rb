@@ -21,14 +21,14 @@ module App
       post "/api/books/:book_id/design" do
         wanted = body_json
         design = wanted["kept"] ? KeptDesign.find(whole(wanted["kept"])).attributes.slice("layout", *Book::OWN) : shipped(wanted["name"].to_s)
-        DesignFile.new(design).apply_to(book, label: "Design #{wanted["name"]}", page: !wanted["kept"].nil?)
-        json(Presenter.book(book.reload))
+        DesignFile.new(design).apply_to(book, changes, label: "Design #{wanted["name"]}", page: !wanted["kept"].nil?)
+        json(shown(book.reload))
       end
 
       post "/api/books/:book_id/design/keep" do
         name = KeptDesign.check_name(body_json["name"])
         file = DesignFile.of(book)
-        KeptDesign.find_or_initialize_by(name: name).update!(layout: file["layout"].merge("name" => name), **file.slice(*Book::OWN))
+        KeptDesign.keep(name, layout: file["layout"].merge("name" => name), **file.slice(*Book::OWN))
         json(kept)
       end
 
@@ -52,8 +52,8 @@ module App
 
       post "/api/books/:book_id/design/file" do
         upload = uploaded_file
-        DesignFile.new(DesignFile.read(upload[:tempfile].read(BodyLimit::LARGEST))).apply_to(book, label: "Design #{upload[:title]}")
-        json(Presenter.book(book.reload))
+        DesignFile.new(DesignFile.read(upload[:tempfile].read(BodyLimit::LARGEST))).apply_to(book, changes, label: "Design #{upload[:title]}")
+        json(shown(book.reload))
       end
 
       private

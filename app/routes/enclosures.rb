@@ -24,7 +24,6 @@ module App
         row = Enclosure.find_by!(content: params["content"].to_s)
         cache_control :private, :immutable, max_age: 31_536_000
         content_type row.media
-        headers "Content-Security-Policy" => "default-src 'none'", "X-Content-Type-Options" => "nosniff"
         params["most"] ? TileLoom::Artwork::Raster.new(row.bytes).reduced(number("most", 16..4000).to_i).bytes : row.bytes
       end
 
@@ -32,13 +31,16 @@ module App
 
       # The same bytes are the same entry.
       def take(list, title, bytes, media, label, taken)
-        own = book.public_send(list) || []
         content = Enclosure.keep(bytes, media)
-        known = own.find { |entry| entry["content"] == content }
-        entry = known || {"id" => TileLoom::Book::Starter.id_for(title, own.map { |other| other["id"] } + taken), "title" => title[0, 200], "content" => content}
-        BookChanges.new(book).apply({list => own + [entry]}, label: label) unless known
+        entry = nil
+        changes.apply_to_fresh(label: label) do
+          own = book.public_send(list) || []
+          entry = own.find { |known| known["content"] == content } and next {}
+          entry = {"id" => TileLoom::Book::Starter.id_for(title, own.map { |other| other["id"] } + taken), "title" => title[0, 200], "content" => content}
+          {list => own + [entry]}
+        end
         status 201
-        json({"id" => entry["id"], "book" => Presenter.book(book.reload)})
+        json({"id" => entry["id"], "book" => shown(book.reload)})
       end
 
       # [name, bytes] of the file of a form; what is too large is refused before it is read.

@@ -67,11 +67,11 @@ module App
       def change(role, label)
         name, kind = FRAMES.fetch(role)
         frame_of(role)
-        BookChanges.new(book).apply_to_fresh(label: label) do
+        changes.apply_to_fresh(label: label) do
           elements = book.reload.settings[name]["elements"]
           {name => {"elements" => elements.map { |element| (element["kind"] == kind) ? yield(element) : element }}}
         end
-        Presenter.book(book.reload)
+        shown(book.reload)
       end
     end
   end

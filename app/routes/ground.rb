@@ -4,12 +4,15 @@ module App
   module Routes
     # The ground of a book as a map on the screen.
     class Ground < Base
+      # Units of the book's reference.
+      LEAST, LARGEST = 0.001, 1e9
+
       # only: the ids of layers, where the others are on the screen already.
       get "/api/books/:book_id/ground.svg" do
-        box = TileLoom::Geometry::Box.new(*params["box"].to_s.split(",").map { |part| Float(part, exception: false) })
-        unless box.to_a.compact.length == 4 && box.to_a.all?(&:finite?) && box.width.positive? && box.height.positive?
-          raise TileLoom::Invalid.new("“box” must be four numbers: west, south, east, north.")
-        end
+        sides = params["box"].to_s.split(",", -1).map { |part| Float(part, exception: false) }
+        raise TileLoom::Invalid.new("“box” must be four numbers: west, south, east, north.") unless sides.length == 4 && sides.all? { |side| side&.finite? && side.abs <= LARGEST }
+        box = TileLoom::Geometry::Box.new(*sides)
+        raise TileLoom::Invalid.new("“box” must be from #{LEAST} to #{LARGEST.to_i} units wide and high.") unless [box.width, box.height].all? { |side| side.between?(LEAST, LARGEST) }
         only = params["only"]&.then { |list| list.to_s.split(",") }
         drawing Snapshot.of(book).ground_svg(box, number("width", 1..6000), number("height", 1..6000), only: only)
       end

@@ -64,9 +64,7 @@ module App
       def condition
         text = params["when"].to_s
         return nil if text.empty?
-        TileLoom::Ground::Condition.new(JSON.parse(text, max_nesting: 40), path: "/when").tap { |found| found.check_types(layer.fields || sampled) }
-      rescue JSON::ParserError
-        raise TileLoom::Invalid.new("The filter is not JSON.", path: "/when")
+        TileLoom::Ground::Condition.new(TileLoom::JsonText.parse(text, what: "The filter", nesting: 40), path: "/when").tap { |found| found.check_types(layer.fields || sampled) }
       end
 
       # Identities of features that are picked, or nil for all.

@@ -48,21 +48,26 @@ module App
 
       # The page keeps its width and becomes as high as lets the frame have the study area's proportion.
       post "/api/books/:book_id/layout/proportion" do
-        area = book.document.study_area(book.source).box
-        raise TileLoom::Invalid.new("The study area has no height or no width, so it has no proportion; choose another, or give it room.") unless area.width.positive? && area.height.positive?
-        frame, page = design.frame_box, design.page
-        wanted = frame.width * area.height / area.width
-        fresh = {"size" => TileLoom::Layout::PageSize::CUSTOM, "width_mm" => page.width_mm.round(3), "height_mm" => (page.height_mm + wanted - frame.height).round(3), "orientation" => nil}
-        BookChanges.new(book).apply({"layout" => {"page" => fresh, "elements" => elements.map { |element| as_high(element, wanted) }}}, label: "Page in the map’s proportion")
-        json(Presenter.book(book.reload))
+        changes.apply_to_fresh(label: "Page in the map’s proportion") do
+          @design = nil
+          area = book.document.study_area(book.source).box
+          raise TileLoom::Invalid.new("The study area has no height or no width, so it has no proportion; choose another, or give it room.") unless area&.width&.positive? && area.height.positive?
+          frame, page = design.frame_box, design.page
+          wanted = frame.width * area.height / area.width
+          fresh = {"size" => TileLoom::Layout::PageSize::CUSTOM, "width_mm" => page.width_mm.round(3), "height_mm" => (page.height_mm + wanted - frame.height).round(3), "orientation" => nil}
+          {"layout" => {"page" => fresh, "elements" => elements.map { |element| as_high(element, wanted) }}}
+        end
+        json(shown(book.reload))
       end
 
       # {on}: with a key sheet, or without.
       post "/api/books/:book_id/layout/key" do
         on = body_json["on"] == true
-        fresh = on ? {"name" => "key-sheet", "page" => book.layout.page, "elements" => TileLoom::Layout::Designs.key_elements} : nil
-        BookChanges.new(book).apply({"key_layout" => fresh}, label: on ? "With a key sheet" : "Without a key sheet") unless on == !book.key_layout.nil?
-        json(Presenter.book(book.reload))
+        changes.apply_to_fresh(label: on ? "With a key sheet" : "Without a key sheet") do
+          next {} if on == !book.key_layout.nil?
+          {"key_layout" => on ? {"name" => "key-sheet", "page" => book.layout.page, "elements" => TileLoom::Layout::Designs.key_elements} : nil}
+        end
+        json(shown(book.reload))
       end
 
       # What live text can say, with its value on a sheet.
@@ -122,11 +127,11 @@ module App
 
       # The block gives the elements as they are to be, from how they are once nobody else can change them.
       def change(label, made: nil)
-        BookChanges.new(book).apply_to_fresh(label: label) do
+        changes.apply_to_fresh(label: label) do
           @design = nil
           {ROLES.fetch(@role) => {"elements" => yield}}
         end
-        json(Presenter.book(book.reload).merge({"made" => made&.map { |element| element["id"] }}.compact))
+        json(shown(book.reload).merge({"made" => made&.map { |element| element["id"] }}.compact))
       end
 
       def new_element(entry, made)

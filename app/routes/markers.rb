@@ -14,12 +14,15 @@ module App
       post "/api/books/:book_id/markers" do
         upload = uploaded_file
         drawing = TileLoom::Artwork::SvgReader.read(upload[:tempfile].read(TileLoom::Artwork::SvgReader::LARGEST_BYTES + 1), name: upload[:name])
-        own = book.markers || []
-        id = TileLoom::Book::Starter.id_for(File.basename(upload[:name], ".*"), own.map { |marker| marker["id"] } + TileLoom::Ground::MarkerSet.shipped)
-        marker = {"id" => id, "title" => File.basename(upload[:name], ".*")[0, 200], "svg" => drawing.to_svg}
-        BookChanges.new(book).apply({"markers" => own + [marker]}, label: "Marker #{marker["title"]}")
+        title = File.basename(upload[:name], ".*")[0, 200]
+        id = nil
+        changes.apply_to_fresh(label: "Marker #{title}") do
+          own = book.markers || []
+          id = TileLoom::Book::Starter.id_for(title, own.map { |marker| marker["id"] } + TileLoom::Ground::MarkerSet.shipped)
+          {"markers" => own + [{"id" => id, "title" => title, "svg" => drawing.to_svg}]}
+        end
         status 201
-        json({"id" => id, "left_out" => drawing.left_out, "book" => Presenter.book(book.reload)})
+        json({"id" => id, "left_out" => drawing.left_out, "book" => shown(book.reload)})
       end
     end
   end

@@ -14,7 +14,7 @@ module App
 
       before do
         headers "Content-Security-Policy" => "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; object-src 'none'; base-uri 'none'; frame-ancestors 'none'",
-          "X-Content-Type-Options" => "nosniff", "Referrer-Policy" => "same-origin"
+          "X-Content-Type-Options" => "nosniff"
       end
 
       get "/fonts/:name" do

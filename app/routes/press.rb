@@ -20,6 +20,12 @@ module App
         json(Presenter.run(run.reload))
       end
 
+      # The run is forgotten and its file deleted.
+      delete "/api/books/:book_id/runs/:run_id" do
+        run.discard
+        json(book.press_runs.order(id: :desc).limit(50).map { |known| Presenter.run(known) })
+      end
+
       get "/api/books/:book_id/runs/:run_id/file" do
         path = run.path
         halt_with(404, "This run has no file.") unless path && File.file?(path)

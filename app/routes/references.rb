@@ -11,7 +11,7 @@ module App
 
       post "/api/references/kept" do
         wanted = body_json
-        KeptReference.keep(wanted["name"], wanted["definition"].to_s)
+        KeptReference.define(wanted["name"], wanted["definition"].to_s)
         json(kept)
       end
 
@@ -36,14 +36,14 @@ module App
 
       # Draws the book in another reference: a job; a book without data changes at once.
       post "/api/books/:book_id/reference" do
-        ReferenceChange.start(book, ReferenceLook.crs(body_json).code)
+        ReferenceChange.start(book, ReferenceLook.crs(body_json).code, session: session_id)
         status 202
-        json(Presenter.book(book.reload))
+        json(shown(book.reload))
       end
 
       post "/api/books/:book_id/reference/stop" do
         Reprojection.open_for(book)&.turn("cancelled", reason: "Stopped by hand.")
-        json(Presenter.book(book.reload))
+        json(shown(book.reload))
       end
 
       private

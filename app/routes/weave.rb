@@ -13,7 +13,7 @@ module App
       post "/api/books/:book_id/weave" do
         settings = changed(body_json)
         afresh = TileLoom::Book::Index.names_differ?(settings["index"], book.index.settings)
-        json(Presenter.answer(book.answer(with: settings, afresh: afresh)))
+        woven("answer", body_json.slice("patch")) { json(Presenter.answer(book.answer(with: settings, afresh: afresh))) }
       end
 
       # Old and new names side by side, as naming all by the pattern (or a changed one) would give them.
@@ -25,7 +25,7 @@ module App
         json(cells.zip(index.renamed(cells, book.source)).map { |old, fresh| {"number" => fresh.number, "old" => old.name, "new" => fresh.name} })
       end
 
-      post("/api/books/:book_id/names/anew") { json(Presenter.book(BookChanges.new(book).name_anew.reload)) }
+      post("/api/books/:book_id/names/anew") { json(shown(changes.name_anew.reload)) }
 
       post "/api/books/:book_id/scales" do
         settings = changed(body_json)
@@ -34,9 +34,17 @@ module App
       end
 
       # The frame or the data changed since the cells were woven: weave by what is now, or keep the cells.
-      post("/api/books/:book_id/weave/anew") { json(Presenter.book(BookChanges.new(book).weave_anew.reload)) }
+      post("/api/books/:book_id/weave/anew") { woven("anew", {}) { json(shown(changes.weave_anew.reload)) } }
 
-      post("/api/books/:book_id/weave/keep") { json(Presenter.book(BookChanges.new(book).keep_cells.reload)) }
+      # Long work on the index: how far it is, and what came of it.
+      get("/api/books/:book_id/weavings/:weaving_id") { json(Presenter.weaving(weaving).merge({"answer" => weaving.answer}.compact)) }
+
+      post "/api/books/:book_id/weavings/:weaving_id/cancel" do
+        weaving.turn("cancelled", reason: "Stopped by hand.")
+        json(Presenter.weaving(weaving.reload))
+      end
+
+      post("/api/books/:book_id/weave/keep") { json(shown(changes.keep_cells.reload)) }
 
       # What a study area comes to: its area on the ground and its extent.
       post "/api/books/:book_id/area" do
@@ -46,6 +54,8 @@ module App
       end
 
       private
+
+      def weaving = @weaving ||= Weaving.find_by!(book_id: book.id, id: whole(params["weaving_id"]))
 
       def changed(request_body)
         settings = MergePatch.apply(book.settings, request_body["patch"] || {})
@@ -63,8 +73,8 @@ module App
       # Of a plain grid: the fewest sheets are looked for at the scale that is chosen alone. nil where there
       # would be too many.
       def count(settings, scale)
-        Book.core(MergePatch.apply(settings, {"index" => {"scale" => scale, "fewest" => nil}})).weave(book.source).cells.length
-      rescue TileLoom::Invalid
+        StepBudget.hold(StepBudget::STEPS / 2) { Book.core(MergePatch.apply(settings, {"index" => {"scale" => scale, "fewest" => nil}})).weave(book.source).cells.length }
+      rescue TileLoom::Invalid, StepBudget::Exceeded
         nil
       end
     end

@@ -11,8 +11,8 @@ RSpec.describe App::Routes::Cells do
 
   def cell(name) = rows.find { |row| row["name"] == name }
 
-  def deed(what, names = [], **more)
-    send_json(:post, "/api/books/#{book.id}/cells", {do: what, numbers: Array(names).map { |name| cell(name)["number"] }, **more}).then { answer }
+  def deed(what, names = [], revision: nil, **more)
+    send_json(:post, "/api/books/#{book.id}/cells", {do: what, cells: Array(names).map { |name| cell(name)["cell_id"] }, revision: revision || App::Book.find(book.id).revision, **more}).then { answer }
   end
 
   def undo = App::BookChanges.new(App::Book.find(book.id)).undo
@@ -51,8 +51,8 @@ RSpec.describe App::Routes::Cells do
     5.times { undo }
     expect(rows.map { |row| row["name"] }).to eq(names)
     expect(deed("remove", [])["message"]).to match(/Pick at least one cell/)
-    expect(deed("fly")["message"]).to match(/must be one of/)
-    expect(deed("move", "A1", dx: "far", dy: 0)["message"]).to match(/“dx” must be a number/)
+    expect(deed("fly")["message"]).to match(/use one of move, turn/)
+    expect(deed("move", "A1", dx: "far", dy: 0)["message"]).to match(/“dx” is "far"; it must be a number/)
   end
 
   it "keeps pinned cells and names when the index is woven again, and says what comes and goes before" do

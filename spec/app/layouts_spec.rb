@@ -131,7 +131,7 @@ RSpec.describe App::Routes::Layouts do
     expect(boxes({"title" => [1, 2, -3, 4]})["message"]).to match(/cannot be less than nothing/)
     expect(boxes({"title" => [1, 2, 0, 4]})["message"]).to match(/no room on this page for this element/)
     expect(boxes({"moon" => [1, 2, 3, 4]})["message"]).to match(/no element “moon”/)
-    expect(boxes({"title" => "x"})["message"]).to match(/four numbers/)
+    expect(boxes({"title" => "x"})["message"]).to match(/must be a list/)
     App::BookChanges.new(book.reload).apply({"layout" => {"elements" => elements.map { |known| (known["id"] == "title") ? known.merge("locked" => true) : known }}}, label: "Lock")
     expect(boxes({"title" => [1, 2, 3, 4]})["message"]).to match(/“title” is locked/)
   end

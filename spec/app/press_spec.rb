@@ -107,7 +107,7 @@ RSpec.describe App::Routes::Press do
       Delayed::Job.update_all(run_at: Time.now.utc - 1)
       work
     end
-    expect(run.reload).to have_attributes(state: "failed", reason: /Drawing sheets 1 to 1 failed several times/)
+    expect(run.reload).to have_attributes(state: "failed", reason: /Drawing sheet 1 failed several times, so it is set aside/)
   end
 
   it "refuses a range that names no sheet" do

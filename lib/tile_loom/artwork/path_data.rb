@@ -4,8 +4,9 @@ module TileLoom
   module Artwork
     # The "d" of an SVG path (SVG 1.1, 8.3) as flat runs [x, y, …]; curves become chords.
     class PathData
-      NUMBER = /[-+]?(?:\d+\.?\d*|\.\d+)(?:[eE][-+]?\d+)?/
-      TOKEN = /[MmLlHhVvCcSsQqTtAaZz]|#{NUMBER}/
+      # Digits are taken as far as they go, once.
+      NUMBER = /[-+]?(?>\d+(?:\.\d*)?|\.\d+)(?>[eE][-+]?\d+)?/
+
       # How many numbers each command takes.
       ARITY = {"M" => 2, "L" => 2, "H" => 1, "V" => 1, "C" => 6, "S" => 4, "Q" => 4, "T" => 2, "A" => 7, "Z" => 0}.freeze
       CHORDS = 16
@@ -15,7 +16,7 @@ module TileLoom
       def self.runs(text) = new(text).runs
 
       def initialize(text)
-        @tokens = split(text.to_s)
+        @tokens = PathScanner.new(text.to_s).to_enum(:each).to_a
         @runs = []
         @x = @y = @start_x = @start_y = 0.0
         @control = nil
@@ -29,22 +30,13 @@ module TileLoom
 
       private
 
-      # An arc's two flags may be written without a space between them.
-      def split(text)
-        separated = text.gsub(/[Aa][^MmLlHhVvCcSsQqTtAaZz]*/) do |arc|
-          arc[0] + " " + arc[1..].gsub(/(#{NUMBER}[\s,]+#{NUMBER}[\s,]+#{NUMBER}[\s,]+)([01])[\s,]*([01])[\s,]*/o, '\1 \2 \3 ')
-        end
-        raise Invalid.new("A path of the drawing does not read.") unless separated.gsub(TOKEN, "").match?(/\A[\s,]*\z/)
-        separated.scan(TOKEN)
-      end
-
       def take
-        command = @tokens.first.match?(/[A-Za-z]/) ? @tokens.shift : @repeat
+        command = @tokens.first.is_a?(String) ? @tokens.shift : @repeat
         raise Invalid.new("A path of the drawing starts without a command.") unless command
         # Further pairs after a move are lines.
         @repeat = {"M" => "L", "m" => "l"}.fetch(command, command)
-        numbers = @tokens.shift(ARITY.fetch(command.upcase)).map { |token| Float(token, exception: false) }
-        raise Invalid.new("A path of the drawing ends in the middle.") if numbers.length < ARITY.fetch(command.upcase) || numbers.any?(&:nil?)
+        numbers = @tokens.shift(ARITY.fetch(command.upcase))
+        raise Invalid.new("A path of the drawing ends in the middle.") if numbers.length < ARITY.fetch(command.upcase) || !numbers.all?(Float)
         draw(command.upcase, numbers, command == command.downcase)
       end
 

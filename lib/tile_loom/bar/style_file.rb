@@ -24,12 +24,10 @@ module TileLoom
       # JSON text → [title, style]; Invalid says what is wrong.
       def read(text)
         raise Invalid.new("The file is too large for a style of scale bars.") if text.bytesize > LARGEST_BYTES
-        document = JSON.parse(text.dup.force_encoding(Encoding::UTF_8), max_nesting: 20)
+        document = JsonText.parse(text, what: "The file", nesting: 20)
         raise Invalid.new("The file is not a style of scale bars; it lacks “format”: “#{FORMAT}”.") unless document.is_a?(Hash) && document["format"] == FORMAT
         raise Invalid.new("The style is of version #{document["version"].inspect}; this application reads version 1.", path: "/version") unless document["version"] == 1
         [document["title"].to_s[0, 200], checked(document["style"])]
-      rescue JSON::ParserError, EncodingError
-        raise Invalid.new("The file is not JSON.")
       end
 
       # A style that fits the schema.

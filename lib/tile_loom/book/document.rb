@@ -14,11 +14,7 @@ module TileLoom
       # Reads JSON text; Invalid for what is not JSON.
       def self.parse(text, enclosures: Enclosures.none)
         raise Invalid.new("The book is larger than #{LARGEST_BYTES / 1024 / 1024} MB.") if text.bytesize > LARGEST_BYTES
-        text = text.dup.force_encoding(Encoding::UTF_8)
-        raise Invalid.new("The book is not UTF-8 text.") unless text.valid_encoding?
-        new(JSON.parse(text, max_nesting: 100), enclosures: enclosures)
-      rescue JSON::ParserError => error
-        raise Invalid.new("The book is not JSON: #{error.message.lines.first.to_s.strip[0, 120]}.")
+        new(JsonText.parse(text, what: "The book"), enclosures: enclosures)
       end
 
       # settings: the parsed document. Refuses one that does not fit the schema; fits: it is known to, since

@@ -20,7 +20,7 @@ module TileLoom
       # Of a part of the document alone, such as one coordinate grid. name: of the part in the schema.
       def part_findings(name, part, path:)
         @parts ||= {}
-        @parts[name] ||= JSONSchemer.schema({"$ref" => "#/$defs/#{name}", "$defs" => definitions})
+        @parts[name] ||= compiled({"$ref" => "#/$defs/#{name}", "$defs" => definitions})
         @parts[name].validate(part).first(MOST_FINDINGS).map { |error| Invalid.new(sentence(error), path: "#{path}#{error["data_pointer"]}") }
       end
 
@@ -28,7 +28,11 @@ module TileLoom
 
       def definitions = @definitions ||= JSON.parse(File.read(FILE))["$defs"]
 
-      def schemer = @schemer ||= JSONSchemer.schema(JSON.parse(File.read(FILE)))
+      def schemer = @schemer ||= compiled(JSON.parse(File.read(FILE)))
+
+      # Patterns are those of JSON Schema (ECMA-262), in which ^ and $ stand for the ends of the text; Ruby's own would
+      # take them for the ends of a line.
+      def compiled(schema) = JSONSchemer.schema(schema, regexp_resolver: "ecma")
 
       def path(error)
         pointer = error["data_pointer"]

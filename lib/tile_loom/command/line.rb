@@ -71,11 +71,7 @@ module TileLoom
           raise Thor::Error, findings.map { |finding| [finding.path, finding.message].compact.join(": ") }.join("\n")
         end
 
-        def parsed(text)
-          JSON.parse(text)
-        rescue JSON::ParserError
-          Book::Document.parse(text)
-        end
+        def parsed(text) = JsonText.parse(text, what: "The book")
 
         # Also reads the data and weaves, which finds what only they can show.
         def with_data(path, settings)

@@ -45,13 +45,23 @@ module TileLoom
         refuse("is nested more than #{MOST_DEPTH} deep") if depth > MOST_DEPTH
         return unless node.is_a?(Hash)
         return node["args"].each { |part| check_part(part, depth) } if known?(node)
-        return if node.key?("property") || node.key?("date") || node.key?("timestamp")
+        return refuse_value(node) if node.key?("property") || node.key?("date") || node.key?("timestamp")
         refuse("holds a part that does not read: #{JSON.generate(node)[0, 60]}") unless node.key?("op")
         refuse("’s operation “#{node["op"]}” is not known; use #{[*COMPARISONS.keys, *LOGIC.keys, *ARITHMETIC.keys, "casei"].join(", ")}") unless arity(node["op"])
         refuse("’s operation “#{node["op"]}” has the wrong number of arguments")
       end
 
+      # All parts of a condition together, since a wide one costs as much as a deep one.
+      MOST_PARTS = 2_000
+
+      # Names, dates and times are texts.
+      def refuse_value(node)
+        refuse("holds a part that does not read: #{JSON.generate(node)[0, 60]}") unless node.values_at("property", "date", "timestamp").compact.all?(String)
+      end
+
       def check_part(part, depth)
+        @parts = (@parts || 0) + 1
+        refuse("has more than #{MOST_PARTS} parts") if @parts > MOST_PARTS
         part.is_a?(Array) ? part.each { |item| check(item, depth + 1) } : check(part, depth + 1)
       end
 
@@ -90,12 +100,7 @@ module TileLoom
 
       def within?(item, low, high) = compare(">=", item, low) && compare("<=", item, high)
 
-      # % stands for any number of characters, _ for one; \ takes the next as it is.
-      def like?(text, pattern)
-        return false unless text.is_a?(String) && pattern.is_a?(String)
-        parts = pattern.scan(/\\.|[^\\]/m).map { |part| {"%" => ".*", "_" => "."}[part] || Regexp.escape(part.delete_prefix("\\")) }
-        Regexp.new("\\A#{parts.join}\\z", Regexp::MULTILINE).match?(text)
-      end
+      def like?(text, pattern) = text.is_a?(String) && pattern.is_a?(String) && TextPattern.of(pattern).match?(text)
 
       def value(node, attributes)
         return node unless node.is_a?(Hash)
@@ -108,9 +113,11 @@ module TileLoom
 
       def calculated(op, left, right)
         return nil unless left.is_a?(Numeric) && right.is_a?(Numeric)
+        # A power of whole numbers would be worked out to its last digit, however many there are.
+        left = left.to_f if op == "^"
         result = left.public_send(ARITHMETIC.fetch(op), right)
         (result.is_a?(Numeric) && result.real? && result.to_f.finite?) ? result : nil
-      rescue ZeroDivisionError
+      rescue ZeroDivisionError, RangeError
         nil
       end
 

@@ -2,8 +2,8 @@
 
 module TileLoom
   module Ground
-    # A format of data files, by the ending of its name: which GDAL drivers may read it (a file of
-    # another kind under a false ending is refused), how it is opened.
+    # A format of data files, by the ending of its name: which GDAL drivers read it (no others are there when it is
+    # opened, so that a file of another kind under a false ending does not read), how it is opened.
     class FileFormat
       attr_reader :title, :endings, :drivers
 
@@ -13,13 +13,11 @@ module TileLoom
         freeze
       end
 
-      # Is this GDAL driver one of the format's? (The last word of its name tells.)
-      def driver?(name) = drivers.include?(name.to_s.split.last)
-
       def table? = title == "CSV"
 
       # The name under which GDAL opens the file. What is a zip archive is looked over first.
       def address(file)
+        SqliteCheck.new(file).demand if SqliteCheck.sqlite?(file)
         return file unless @zipped || File.extname(file).downcase == ".kmz"
         check = ZipCheck.new(file).demand
         return file unless @zipped
@@ -34,7 +32,7 @@ module TileLoom
         new("GeoJSON", %w[.geojson .json], %w[GeoJSON TopoJSON]),
         new("TopoJSON", %w[.topojson], %w[TopoJSON]),
         new("GeoPackage", %w[.gpkg], %w[GPKG]),
-        new("zipped Shapefile", %w[.zip], %w[Shapefile], zipped: ".shp"),
+        new("zipped Shapefile", %w[.zip], ["ESRI Shapefile"], zipped: ".shp"),
         new("KML", %w[.kml .kmz], %w[LIBKML KML]),
         new("GML", %w[.gml], %w[GML]),
         new("FlatGeobuf", %w[.fgb], %w[FlatGeobuf]),

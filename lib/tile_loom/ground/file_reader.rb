@@ -11,13 +11,13 @@ module TileLoom
       module_function
 
       # A GeojsonReader for one layer of the file, into the target reference (see GdalReader#open).
-      def open(file, target:, layer: nil, reference: nil, lenient: false, columns: Columns.new)
-        raise Invalid.new("The data file #{file} does not exist.") unless File.file?(file)
-        raise Invalid.new("The data file #{file} is larger than #{LARGEST_BYTES / 1024**3} GB.") if File.size(file) > LARGEST_BYTES
+      def open(file, target:, layer: nil, reference: nil, lenient: false, columns: Columns.new, wanted: nil)
+        raise Invalid.new("The data file #{File.basename(file)} does not exist.") unless File.file?(file)
+        raise Invalid.new("The data file #{File.basename(file)} is larger than #{LARGEST_BYTES / 1024**3} GB.") if File.size(file) > LARGEST_BYTES
         return GeojsonReader.from_text(File.binread(file), target: target, reference: reference, lenient: lenient) if direct?(file)
-        GdalReader.new(file, columns: columns).open(layer, target: target, reference: reference, lenient: lenient)
+        GdalReader.new(file, columns: columns, wanted: wanted).open(layer, target: target, reference: reference, lenient: lenient)
       rescue Errno::EACCES
-        raise Invalid.new("The data file #{file} cannot be read: permission is denied.")
+        raise Invalid.new("The data file #{File.basename(file)} cannot be read: permission is denied.")
       end
 
       def direct?(file) = %w[.geojson .json].include?(File.extname(file).downcase) && File.size(file) <= LARGEST_DIRECT_BYTES && !topojson?(file)

@@ -8,10 +8,11 @@ module TileLoom
       NOT_UTF8 = "Texts that are not UTF-8 were read as Windows-1252."
 
       # columns: a Columns, where a table's places were named by hand.
-      def initialize(file, columns: Columns.new)
-        @file, @columns = File.expand_path(file), columns
+      # wanted: see LimitedProcess.
+      def initialize(file, columns: Columns.new, wanted: nil)
+        @file, @columns, @wanted = File.expand_path(file), columns, wanted
         @format = FileFormat.of(file)
-        @inspection = Inspection.new(file, columns: columns)
+        @inspection = Inspection.new(file, columns: columns, wanted: wanted)
         @remarks = []
       end
 
@@ -30,7 +31,13 @@ module TileLoom
       private
 
       def find(layer)
-        return @inspection.layers.first unless layer
+        found = layer ? named(layer) : @inspection.layers.first
+        # A name that begins with a hyphen would be an option to the tool.
+        raise Invalid.new("#{File.basename(@file)} has a layer called “#{found.name[0, 60]}”; give it a name that does not begin with a hyphen.") if found.name.start_with?("-")
+        found
+      end
+
+      def named(layer)
         @inspection.layers.find { |found| found.name == layer } or
           raise Invalid.new("#{File.basename(@file)} has no layer “#{layer}”; it has #{layers.join(", ")}.")
       end
@@ -46,7 +53,7 @@ module TileLoom
         dates = found.attributes.select { |attribute| attribute["type"].start_with?("date") }.map { |attribute| attribute["name"] }
         Enumerator.new do |features|
           command = ["ogr2ogr", "-f", "GeoJSONSeq", "-a_srs", "none", "-lco", "COORDINATE_PRECISION=10", "-dim", "XY", *@format.options(@columns), "/vsistdout/", @format.address(@file), found.name]
-          GdalProcess.new(File.basename(@file)).each_line(*command) do |line|
+          GdalProcess.new(File.basename(@file), drivers: @format.drivers, wanted: @wanted).each_line(*command) do |line|
             feature = JSON.parse(utf8(line), max_nesting: 60)
             dates.each { |name| iso(feature["properties"], name) }
             features << feature

@@ -23,13 +23,8 @@ module TileLoom
         new(parse(text), **options)
       end
 
-      def self.parse(text)
-        text = text.dup.force_encoding(Encoding::UTF_8).delete_prefix("\uFEFF")
-        raise Invalid.new("The file is not UTF-8 text, so it is not GeoJSON.") unless text.valid_encoding?
-        JSON.parse(text, max_nesting: 60)
-      rescue JSON::ParserError => error
-        raise Invalid.new("The file is not JSON: #{error.message.lines.first.to_s.strip[0, 120]}.")
-      end
+      # Numbers and texts are looked at feature by feature, so that one that does not do is named.
+      def self.parse(text) = JsonText.parse(text, what: "The file", nesting: 60, values: false)
 
       # document: parsed GeoJSON; its features may be any Enumerable.
       # remarks: a list to which whoever hands in the features may add sentences.
@@ -94,8 +89,10 @@ module TileLoom
       end
 
       def stated_reference
-        name = @document.is_a?(Hash) && @document.dig("crs", "properties", "name")
-        return Reference::Crs.find("OGC:CRS84") unless name.is_a?(String)
+        stated = @document.is_a?(Hash) ? @document["crs"] : nil
+        return Reference::Crs.find("OGC:CRS84") if stated.nil?
+        name = (stated.is_a?(Hash) && stated["properties"].is_a?(Hash)) ? stated["properties"]["name"] : stated
+        raise Invalid.new("The file’s “crs” does not read: #{JSON.generate(stated)[0, 60]}; it must name one, as in {\"type\": \"name\", \"properties\": {\"name\": \"EPSG:25829\"}}, or be left out.") unless name.is_a?(String)
         code = name[/\Aurn:ogc:def:crs:([A-Za-z]+):[^:]*:([A-Za-z0-9]+)\z/] ? "#{$1}:#{$2}" : name
         Reference::Crs.find(code)
       end
@@ -104,10 +101,11 @@ module TileLoom
         unless entry.is_a?(Hash) && entry["type"] == "Feature"
           raise Invalid.new("Feature #{index + 1} of the file is not a GeoJSON Feature.")
         end
-        attributes = (entry["properties"] || {}).to_h
+        attributes = entry["properties"] || {}
+        raise Invalid.new("Feature #{index + 1} of the file has properties that are not an object with names and values.") unless attributes.is_a?(Hash)
         name = "Feature #{index + 1}#{title_of(entry, attributes)}"
         return nil if entry["geometry"].nil?
-        Original.new(id: index + 1, name: name, attributes: attributes.transform_values { |value| plain(value) },
+        Original.new(id: index + 1, name: name, attributes: attributes.to_h { |key, value| [sound(key), plain(value, key, name)] },
           wkb: encode(entry["geometry"], name, 0))
       end
 
@@ -116,13 +114,20 @@ module TileLoom
         key ? " (#{key.to_s[0, 40]})" : ""
       end
 
-      def plain(value)
+      def plain(value, key, name)
         case value
-        when String then value[0, LONGEST_TEXT]
+        when String then sound(value)[0, LONGEST_TEXT]
         when Hash, Array then JSON.generate(value)[0, LONGEST_TEXT]
+        when Float then value.finite? ? value : raise(Invalid.new("#{name} has a value of “#{key}” beyond 1.8e308, which is no number that can be kept."))
+        when Integer then (value.bit_length < 64) ? value : plain(value.to_f, key, name)
         else value
         end
+      rescue JSON::GeneratorError
+        raise Invalid.new("#{name} has a value of “#{key}” that is not a number or a text that can be kept.")
       end
+
+      # NUL and its like are no text; half characters give way to U+FFFD.
+      def sound(text) = text.scrub.delete("\u0000-\u0008\u000B\u000C\u000E-\u001F")
 
       def encode(geometry, name, depth)
         raise Invalid.new("#{name} has a geometry that is not a GeoJSON geometry.") unless geometry.is_a?(Hash) && depth < Geometry::Wkb::MOST_DEPTH

@@ -14,8 +14,9 @@ module TileLoom
       TYPES = {"Integer" => "integer", "Integer64" => "integer", "Real" => "real", "Date" => "date", "DateTime" => "date and time", "Time" => "time", "String" => "text", "Binary" => "binary"}.freeze
 
       # columns: a Columns, where a table's places were named by hand.
-      def initialize(file, columns: Columns.new)
-        @file, @columns = File.expand_path(file), columns
+      # wanted: asked now and then; false ends the look.
+      def initialize(file, columns: Columns.new, wanted: nil)
+        @file, @columns, @wanted = File.expand_path(file), columns, wanted
         @format = FileFormat.of(file)
       end
 
@@ -26,8 +27,7 @@ module TileLoom
         @layers ||= begin
           # Our own reader says better than GDAL what is wrong with GeoJSON.
           GeojsonReader.parse(File.binread(@file)) if FileReader.direct?(@file)
-          text = GdalProcess.new(name).capture("ogrinfo", "-ro", "-so", "-al", *@format.options(@columns), @format.address(@file))
-          refuse_other_kind(text)
+          text = GdalProcess.new(name, drivers: @format.drivers, wanted: @wanted).capture("ogrinfo", "-ro", "-so", "-al", *@format.options(@columns), @format.address(@file))
           found = text.split(/^Layer name: /).drop(1).map { |part| layer(part) }
           found = found.reject { |entry| entry.geometry == "None" } unless table?
           raise Invalid.new("#{name} holds no layer with a geometry.") if found.empty?
@@ -39,12 +39,6 @@ module TileLoom
       private
 
       def name = File.basename(@file)
-
-      def refuse_other_kind(text)
-        driver = text[/using driver `([^']+)'/, 1]
-        return if @format.driver?(driver)
-        raise Invalid.new("#{name} is not #{@format.title}, as its ending says#{", but #{driver}" if driver}; give it the ending of what it is.")
-      end
 
       def layer(part)
         attributes = attributes(part)
@@ -70,7 +64,15 @@ module TileLoom
         wkt = part[/^Layer SRS WKT:\n(.*?)\n(?=Data axis|\S+: \w+ \(|\z)/m, 1].to_s.strip
         return nil if wkt.empty? || wkt == "(unknown)"
         code = wkt[/ID\["(\w+)",(\d+)\]\]\s*\z/] && "#{$1}:#{$2}"
-        code || wkt
+        known(code || wkt)
+      end
+
+      # Driver text that PROJ does not know as a reference counts as none, so that one is asked for.
+      def known(text)
+        Reference::Crs.find(text)
+        text
+      rescue Invalid
+        nil
       end
     end
   end

@@ -36,17 +36,22 @@ module TileLoom
         end
       end
 
-      # Opens a file beside the wanted one and renames it when the block is done; leaves nothing behind
-      # when it is not.
+      # Opens a file beside the wanted one and renames it when the block is done and all of it is on the disk; leaves
+      # nothing behind when it is not.
       def self.aside(file)
-        folder = File.dirname(File.expand_path(file))
-        raise Invalid.new("#{file} cannot be written: the folder #{folder} does not exist.") unless File.directory?(folder)
-        raise Invalid.new("#{file} cannot be written: it is a folder.") if File.directory?(file)
-        temporary = File.join(folder, ".#{File.basename(file)}.#{Process.pid}.part")
-        File.open(temporary, "wb") { |io| yield io }
+        folder, name = File.dirname(File.expand_path(file)), File.basename(file)
+        raise Invalid.new("#{name} cannot be written: its folder does not exist.", detail: folder) unless File.directory?(folder)
+        raise Invalid.new("#{name} cannot be written: there is a folder of that name.", detail: file) if File.directory?(file)
+        temporary = File.join(folder, ".#{name}.#{Process.pid}.part")
+        File.open(temporary, "wb") do |io|
+          yield io
+          io.flush
+          io.fsync
+        end
         File.rename(temporary, file)
+        File.open(folder) { |entry| entry.fsync }
       rescue SystemCallError => error
-        raise Invalid.new("#{file} cannot be written: #{error.message.split(" @ ").first}.")
+        raise Invalid.new("#{name} cannot be written: #{error.message.split(" @ ").first}.", detail: error.message)
       ensure
         FileUtils.rm_f(temporary) if temporary
       end

@@ -25,8 +25,10 @@ module TileLoom
         if @code.empty? || @code.length > LONGEST_DEFINITION
           raise Invalid.new("A coordinate reference is missing; name one such as EPSG:25829.")
         end
+        DefinitionCheck.demand_text(@code) unless register_code
         @code += " +type=crs" if @code.start_with?("+proj") && !@code.include?("+type=crs")
         @proj = read
+        DefinitionCheck.demand_parts(Context.text(@proj.to_json)) unless register_code
         describe
       end
 
@@ -90,7 +92,7 @@ module TileLoom
       def read
         Proj::Crs.new(@code)
       rescue Proj::Error, ArgumentError
-        raise Invalid.new("“#{@code[0, 80]}” is not a coordinate reference that PROJ knows; name one such as EPSG:25829.")
+        raise Invalid.new("“#{@code.gsub(/[[:space:][:cntrl:]]+/, " ")[0, 80]}” is not a coordinate reference that PROJ knows; name one such as EPSG:25829.")
       end
 
       def describe

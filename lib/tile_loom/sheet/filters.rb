@@ -10,6 +10,12 @@ module TileLoom
         Units::Number.grouped(number(input, "decimals"), decimals: places.to_i.clamp(0, 12))
       end
 
+      # A date in a format of strftime(3); a width of more than two digits would fill the memory.
+      def date(input, format = nil)
+        raise Liquid::ArgumentError, "the filter “date” takes a format of at most 200 characters, with widths of at most two digits" if format.to_s.length > 200 || format.to_s.match?(/%[-0^#_]*\d{3}/)
+        super
+      end
+
       # Metres in another unit of length: km, ft, us-ft, yd, mi, nmi.
       def to_unit(input, unit) = (number(input, "to_unit").to_r / Units::LengthUnit.find(unit).metres).to_f
 

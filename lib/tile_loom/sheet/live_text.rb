@@ -26,9 +26,11 @@ module TileLoom
         name = error.message[/undefined variable (\S+)/, 1]
         raise Invalid.new("The live text asks for “#{name}”, which this sheet does not know; use one of #{LiveValues.names.join(", ")}.", path: @path)
       rescue Liquid::UndefinedFilter => error
-        raise Invalid.new("The live text uses the filter “#{error.message[/undefined filter (\S+)/, 1]}”, which is not known; use one of #{Filters.public_instance_methods.sort.join(", ")}, or Liquid’s own such as upcase and date.", path: @path)
+        raise Invalid.new("The live text uses the filter “#{error.message[/undefined filter (\S+)/, 1]}”, which is not known; use one of #{(Filters.public_instance_methods - [:date]).sort.join(", ")}, or Liquid’s own such as upcase and date.", path: @path)
       rescue Liquid::Error => error
         raise Invalid.new("The live text cannot be filled in: #{clean(error)}.", path: @path)
+      rescue ArgumentError, TypeError, RangeError, SystemCallError, EncodingError => error
+        raise Invalid.new("The live text cannot be filled in: a filter was given what it cannot work with (#{error.message.lines.first.to_s.strip[0, 80]}).", path: @path)
       end
 
       private

@@ -6,6 +6,8 @@ module TileLoom
     class ByFeature
       CENTRES = %w[extent inner].freeze
       MOST_CELLS = 100_000
+      # A feature is so many steps of work (see Pulse).
+      STEPS = 2
 
       # Features that the frame does not hold at their scale: [name, share of the feature in the frame].
       attr_reader :too_large
@@ -24,7 +26,9 @@ module TileLoom
         raise Invalid.new("There is no feature to make a sheet of; choose another layer, or another filter.", path: "/index/area") if features.empty?
         raise Invalid.new("This would make #{Units::Number.grouped(features.length)} sheets; the most is #{Units::Number.grouped(MOST_CELLS)}. Filter the features.", path: "/index/area") if features.length > MOST_CELLS
         @too_large = []
+        Pulse.expect(features.length * STEPS)
         found = features.each_with_index.flat_map do |feature, row|
+          Pulse.step(STEPS)
           name = yield(feature).to_s
           rectangles(feature, name).each_with_index.map { |(rectangle, scale), column| [row, column, rectangle, scale, column.zero? ? name : "#{name}-#{column + 1}", feature.id] }
         end

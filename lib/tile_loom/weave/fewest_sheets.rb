@@ -53,6 +53,7 @@ module TileLoom
 
       # The most promising shifts by the raster, the best first.
       def shifts(grid)
+        Pulse.expect(EXACT * grid.rows * grid.columns)
         raster = Raster.new(@area, grid, steps(grid))
         scores = raster.shifts.map { |shift| [raster.count(shift), shift] }
         scores.sort_by { |count, shift| [count, *shift] }.first(EXACT).map { |_, shift| raster.length(shift) }

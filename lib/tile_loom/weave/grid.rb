@@ -121,7 +121,13 @@ module TileLoom
       # [row, column, rectangle] of the cells that are kept.
       def kept(shift)
         refuse_too_many
-        rectangles(shift).select { |_, _, rectangle| keep?(rectangle) }.tap { |kept| refuse(kept.length, "#{Units::Number.grouped(kept.length)} cells") if kept.length > MOST_CELLS }
+        Pulse.expect(rows * columns)
+        rectangles(shift).select { |_, _, rectangle| counted { keep?(rectangle) } }.tap { |kept| refuse(kept.length, "#{Units::Number.grouped(kept.length)} cells") if kept.length > MOST_CELLS }
+      end
+
+      def counted
+        Pulse.step
+        yield
       end
 
       def rectangles(shift)

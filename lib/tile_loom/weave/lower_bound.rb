@@ -22,7 +22,10 @@ module TileLoom
       # Greedily, row by row; any set of such places is a bound.
       def apart
         chosen = []
-        places.each { |place| chosen << place if chosen.all? { |other| parted?(place, other) } }
+        places.each do |place|
+          Pulse.step
+          chosen << place if chosen.all? { |other| parted?(place, other) }
+        end
         chosen.length
       end
 

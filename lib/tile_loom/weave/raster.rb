@@ -4,6 +4,9 @@ module TileLoom
   module Weave
     # The squares of a fine raster, along a grid's axes, that an area touches, with a table of sums.
     class Raster
+      # Looking a cell up in the table is this much of the work of looking at its geometry.
+      LOOK_UPS = 0.02
+
       # steps: squares along each side of a cell's pitch.
       def initialize(area, grid, steps)
         @area, @grid, @steps = area, grid, steps
@@ -20,6 +23,7 @@ module TileLoom
 
       # Cells that show a touched square when the first cell begins so many squares before the area does.
       def count((along, up))
+        Pulse.step(LOOK_UPS * @wide * @high / @steps / @steps)
         (-up...@high).step(@steps).sum do |bottom|
           (-along...@wide).step(@steps).count { |left| any?(left, bottom, left + @cell[0], bottom + @cell[1]) }
         end
@@ -46,6 +50,7 @@ module TileLoom
         blocks = [[0, 0, @wide, @high]]
         until blocks.empty?
           left, bottom, right, top = blocks.pop
+          Pulse.step
           shape = block(left, bottom, right, top)
           next unless @area.touches?(shape)
           if @area.holds?(shape) || (right - left == 1 && top - bottom == 1)

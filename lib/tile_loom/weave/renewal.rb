@@ -24,6 +24,7 @@ module TileLoom
       def initialize(before:, fresh:, area:, naming:, afresh: false)
         @before, @area, @naming, @afresh = before, area, naming, afresh
         @pinned = before.select(&:pinned)
+        @shown = Geometry::ShapeTree.new(@pinned.map { |cell| cell.ground.shape })
         @fresh = @pinned.empty? ? fresh : fresh.select { |cell| wanted?(cell) }
       end
 
@@ -33,19 +34,21 @@ module TileLoom
         offset = offset(old)
         taken = @pinned.to_h { |cell| [cell.name.downcase, true] }
         old.each_value { |cell| taken[cell.name.downcase] = true }
-        named = @fresh.map { |cell| old[cell.number] ? with(cell, old[cell.number].name) : newcomer(cell, old, offset, taken) }
+        named = @fresh.map { |cell| old[cell.number] ? with(cell, old[cell.number].name, old[cell.number].id) : newcomer(cell, old, offset, taken) }
         tell(named)
         named + @pinned
       end
 
       private
 
-      def with(cell, name) = cell.dup.tap { |fresh| fresh.name = name }
+      def with(cell, name, id = nil) = cell.dup.tap { |fresh| fresh.name, fresh.id = name, id }
 
       def wanted?(cell)
+        Pulse.step
         shape = cell.ground.shape
-        shown = Geometry::Geos.union(@pinned.map { |pinned| pinned.ground.shape })
-        rest = shape.difference(shown)
+        near = @shown.query(shape)
+        return true if near.empty?
+        rest = shape.difference(Geometry::Geos.union(near))
         !rest.empty? && @area.shown_in(rest) > LEAST_NEW * shape.area
       end
 

@@ -1,7 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { createContext, useContext, useEffect, useRef } from "react";
 import { get, post, Refusal } from "./client";
-import type { Book, BookDocument, Patch } from "./types";
+import type { Book, BookDocument, Patch, Weaving } from "./types";
+import { settled } from "./weaving";
 
 export function useBookQuery(id: number) {
   const client = useQueryClient();
@@ -43,15 +44,18 @@ export interface Changing {
 // Every change goes through here; it is kept by the server before it shows.
 export function useChanging(book: Book | undefined): Changing {
   const client = useQueryClient();
+  const base = `/api/books/${book?.id}`;
   const keep = (fresh: Book) => client.setQueryData(["book", fresh.id], fresh);
   const mutation = useMutation<Book, Refusal, { path: string; body: unknown; method: string }>({
-    mutationFn: ({ path, body, method }) => post<Book>(path, body, method),
+    mutationFn: async ({ path, body, method }) => {
+      const answer = await post<Book | { weaving: Weaving }>(path, body, method);
+      return (book && (await settled<Book>(client, book.id, answer))) ?? get<Book>(base);
+    },
     onSuccess: keep,
     onError: (error) => {
       if (error.status === 409) void client.invalidateQueries({ queryKey: ["book"] });
     },
   });
-  const base = `/api/books/${book?.id}`;
   // One at a time, in the order in which they were made: the next one waits for the answer to the one before.
   const last = useRef<Promise<unknown>>(Promise.resolve());
   const inTurn = <T,>(work: () => Promise<T>): Promise<T> => {
@@ -59,13 +63,15 @@ export function useChanging(book: Book | undefined): Changing {
     last.current = turn.catch(() => undefined);
     return turn;
   };
-  const send = (path: string, body: unknown) => inTurn(() => mutation.mutateAsync({ path: `${base}/${path}`, method: "POST", body }));
+  const current = () => client.getQueryData<Book>(["book", book?.id])?.revision ?? book?.revision;
+  // Cells are meant as they stand when the change's turn has come, after this browser's own changes.
+  const send = (path: string, body: unknown) => inTurn(() => mutation.mutateAsync({ path: `${base}/${path}`, method: "POST", body: path === "cells" ? { ...(body as object), revision: current() } : body }));
   return {
     change: (label, patch) => {
       const seen = book?.revision;
       // A list replaces the whole of the one that was seen. Single values hold for the book as it stands when
       // their turn has come, after this browser's own changes.
-      const revision = () => (holdsList(patch) ? seen : client.getQueryData<Book>(["book", book?.id])?.revision ?? seen);
+      const revision = () => (holdsList(patch) ? seen : current());
       return inTurn(() => mutation.mutateAsync({ path: base, method: "PATCH", body: { label, patch, revision: revision() } }));
     },
     ask: <T extends Book>(path: string, body: unknown) => send(path, body) as Promise<T>,

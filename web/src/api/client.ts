@@ -18,9 +18,22 @@ async function answer<T>(response: Response): Promise<T> {
   throw new Refusal(refusal?.message ?? `The server refused (${response.status}).`, refusal?.path, response.status);
 }
 
+// Which browser this is, so that undo takes back its own changes.
+const SESSION = (() => {
+  const made = () => Array.from(crypto.getRandomValues(new Uint8Array(16)), (byte) => byte.toString(16).padStart(2, "0")).join("");
+  try {
+    const known = localStorage.getItem("session") ?? made();
+    localStorage.setItem("session", known);
+    return known;
+  } catch {
+    // A browser that keeps nothing has a session for as long as the page is open.
+    return made();
+  }
+})();
+
 async function send(path: string, init?: RequestInit): Promise<Response> {
   try {
-    return await fetch(path, init);
+    return await fetch(path, { ...init, headers: { ...init?.headers, "x-session": SESSION } });
   } catch (error) {
     if (error instanceof DOMException && error.name === "AbortError") throw error;
     throw new Refusal("The server does not answer; is it still running?");

@@ -152,6 +152,8 @@ export interface BookDocument {
 }
 
 export interface Cell {
+  // Stays with the cell wherever it stands in the order.
+  id: number;
   number: number;
   name: string;
   row: number;
@@ -194,6 +196,9 @@ export interface Book {
   naming: { kind: NonNullable<Naming["kind"]>; example: string[] };
   undo: string | null;
   redo: string | null;
+  // Are they this browser's own (or nobody's)?
+  undo_own: boolean;
+  redo_own: boolean;
   sizes: string[];
   faces: { key: string; family: string; weight: number; italic: boolean; css: string; content?: string }[];
   kinds: Record<string, string>;
@@ -204,6 +209,8 @@ export interface Book {
 
 export interface Answer { cells: Cell[]; count: number; rows: number; columns: number; sheet_width_m: number; sheet_height_m: number; left_out_m2: number; notes?: string[]; scales: number[]; come?: string[]; go?: string[]; stay?: number;
   pieces?: { m2: number; box: Extent; rings: [number, number][][] }[]; overlap_m2?: number; overlap_share?: number; almost_empty?: number[] }
+// Work on an index that a job of the server does.
+export interface Weaving { id: number; state: "waiting" | "running" | "done" | "failed" | "cancelled"; done: number; total: number; reason: string | null; answer?: unknown }
 export interface ScaleCount { scale: number; count: number | null }
 
 export interface ArrivedLayer {

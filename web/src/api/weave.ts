@@ -1,16 +1,18 @@
-import { useQuery } from "@tanstack/react-query";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useBook } from "./book";
 import { get, post, type Refusal } from "./client";
-import type { Answer, BookDocument, Patch } from "./types";
+import type { Answer, BookDocument, Patch, Weaving } from "./types";
+import { settled } from "./weaving";
 
 export type IndexPatch = NonNullable<Patch<BookDocument>["index"]>;
 
 // What an index woven now would come to; null asks with the settings as they stand.
 export function useAnswer(index: IndexPatch | null) {
   const book = useBook();
+  const client = useQueryClient();
   return useQuery<Answer, Refusal>({
     queryKey: ["weave", book.id, book.revision, index],
-    queryFn: ({ signal }) => post<Answer>(`/api/books/${book.id}/weave`, { patch: index ? { index } : {} }, "POST", signal),
+    queryFn: async ({ signal }) => (await settled<Answer>(client, book.id, await post<Answer | { weaving: Weaving }>(`/api/books/${book.id}/weave`, { patch: index ? { index } : {} }, "POST", signal), signal))!,
     retry: false,
     staleTime: Infinity,
   });

@@ -3,12 +3,14 @@ import { useMemo, useState, type ReactNode } from "react";
 import { useBook, useChange } from "../api/book";
 import { Reprojecting } from "./Reprojecting";
 import { Notice } from "./Notice";
+import { OpenServer } from "./OpenServer";
 import { OutOfStep } from "./OutOfStep";
 import { ShortcutSheet } from "./ShortcutSheet";
 import type { StepId } from "./steps";
 import { Strip } from "./Strip";
 import { TopBar } from "./TopBar";
 import { useSheet } from "./useSheet";
+import { Weaving } from "./Weaving";
 import { useShortcuts } from "./useShortcuts";
 
 // Top bar, the step in the middle, the strip of sheets at the bottom.
@@ -26,8 +28,10 @@ export function Frame({ step, children }: { step: StepId; children: ReactNode })
   useShortcuts(keys);
   return (
     <Box sx={{ display: "flex", flexDirection: "column", height: "100%", minWidth: 1024 }}>
+      <OpenServer />
       <TopBar step={step} onHelp={() => setHelp(true)} />
       {book.reprojection && <Reprojecting />}
+      <Weaving />
       {book.told && told !== book.told && <Notice text={book.told} onClose={() => setTold(book.told)} />}
       {refusal && <Notice text={refusal.message} onClose={clear} />}
       {book.weave.changed.length > 0 && book.cells.length > 0 && <OutOfStep />}

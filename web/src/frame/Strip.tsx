@@ -49,7 +49,8 @@ export function Strip() {
   const first = Math.max(Math.floor((view.from - before) / STEP) - SPARE, 0);
   const last = Math.min(Math.ceil((view.from + view.wide - before) / STEP) + SPARE, book.cells.length);
   const drop = (place: number) => {
-    if (dragged !== null && dragged !== place) void ask("cells", { do: "place", numbers: [dragged], place }).catch(() => undefined);
+    const cell = book.cells.find((known) => known.number === dragged);
+    if (cell && dragged !== place) void ask("cells", { do: "place", cells: [cell.id], place }).catch(() => undefined);
     setDragged(null);
     setOver(null);
   };

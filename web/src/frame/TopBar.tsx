@@ -55,16 +55,22 @@ function History() {
   const style = { color: "ink.onBar", minWidth: 0, "&.Mui-disabled": { color: "#8a9497" } };
   return (
     <Box sx={{ display: "flex", alignItems: "center", gap: 0.5, mr: 1 }}>
-      <Tooltip title={book.undo ? `Undo: ${book.undo}` : "Nothing to undo"}><span>
-        <Button startIcon={<UndoIcon fontSize="small" />} onClick={undo} disabled={!book.undo || pending} sx={style}>Undo</Button>
+      <Tooltip title={steps("undo", book.undo, book.undo_own)}><span>
+        <Button startIcon={<UndoIcon fontSize="small" />} onClick={undo} disabled={!book.undo || !book.undo_own || pending} sx={style}>Undo</Button>
       </span></Tooltip>
-      <Tooltip title={book.redo ? `Redo: ${book.redo}` : "Nothing to redo"}><span>
-        <IconButton aria-label="Redo" onClick={redo} disabled={!book.redo || pending} sx={style}><RedoIcon fontSize="small" /></IconButton>
+      <Tooltip title={steps("redo", book.redo, book.redo_own)}><span>
+        <IconButton aria-label="Redo" onClick={redo} disabled={!book.redo || !book.redo_own || pending} sx={style}><RedoIcon fontSize="small" /></IconButton>
       </span></Tooltip>
       <Typography role="status" sx={{ fontSize: 13, color: "ink.quiet", ml: 0.5, minWidth: 108 }}>{pending ? "Keeping…" : "All changes kept"}</Typography>
     </Box>
   );
 }
+
+// What a step back or forth would do, or why there is none.
+const steps = (what: "undo" | "redo", label: string | null, own: boolean) => {
+  if (!label) return `Nothing to ${what}`;
+  return own ? `${what === "undo" ? "Undo" : "Redo"}: ${label}` : `“${label}” is someone else’s; you can ${what} your own changes`;
+};
 
 function SchemeButton() {
   const { mode, setMode } = useColorScheme();

@@ -5,6 +5,7 @@ import { Link, useNavigate } from "react-router";
 import { get, sendFile, upload } from "../api/client";
 import { count, readScale } from "../api/words";
 import { Notice } from "../frame/Notice";
+import { OpenServer } from "../frame/OpenServer";
 import { ReferenceField, type Suggestion } from "../reference/ReferenceField";
 
 interface Look { count: number; suggestions: Suggestion[] }
@@ -17,6 +18,7 @@ export function Shelf() {
   const [problem, setProblem] = useState<string | null>(null);
   return (
     <Box sx={{ height: "100%", display: "flex", flexDirection: "column" }}>
+      <OpenServer />
       <Box component="header" sx={{ display: "flex", alignItems: "center", gap: 1.75, height: 46, bgcolor: "ink.bar", color: "ink.onBar", flexShrink: 0 }}>
         <Box component="img" src="/mark.svg" alt="" sx={{ width: 46, height: 46 }} />
         <Typography component="h1" sx={{ fontSize: 16, fontWeight: 700 }}>Tile Loom</Typography>

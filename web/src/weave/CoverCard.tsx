@@ -42,7 +42,7 @@ export function CoverCard({ onGo, onPick, onBack }: { onGo: (box: Extent) => voi
               <Box component="li" key={index} sx={{ display: "flex", alignItems: "center", gap: 0.5, fontSize: 14, borderBottom: 1, borderColor: "divider" }}>
                 <Box sx={{ flex: 1 }}>{area(piece.m2)}</Box>
                 <Button onClick={() => onGo(piece.box)} aria-label={`Go there: piece of ${area(piece.m2)}`}>Go there</Button>
-                <Button onClick={() => void ask("cells", { do: "add", numbers: [], ...middle(piece.box) }).catch(() => undefined)}>Add a sheet</Button>
+                <Button onClick={() => void ask("cells", { do: "add", ...middle(piece.box) }).catch(() => undefined)}>Add a sheet</Button>
               </Box>
             ))}
           </Box>

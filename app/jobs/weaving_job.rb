@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+module App
+  # Weaves an index with progress, to be stopped at any step. A change lands in one go at the end, when the book still
+  # stands as it did at the beginning; where only others changed it and nothing was said of a revision, it is woven
+  # again over what is there.
+  WeavingJob = Struct.new(:weaving_id) do
+    def perform
+      weaving = Weaving.find_by(id: weaving_id) or return
+      return unless weaving.wanted?
+      raise Later if weaving.purpose != "answer" && Reprojection.open_for(weaving.book)
+      weaving.turn("running")
+      TileLoom::Pulse.with(WeavingProgress.new(weaving)) { (weaving.purpose == "answer") ? answer(weaving) : change(weaving) }
+    rescue TileLoom::Invalid, BookChanges::Stale => error
+      weaving.turn("failed", reason: error.is_a?(BookChanges::Stale) ? BookChanges::Stale::SENTENCE : error.message)
+    rescue Stopped
+      nil
+    end
+
+    def failure(_job)
+      Weaving.find_by(id: weaving_id)&.turn("failed", reason: "Working out the index failed several times; see the worker’s log.")
+    end
+
+    private
+
+    def answer(weaving)
+      book = weaving.book
+      settings = MergePatch.apply(book.settings, weaving.wanted["patch"] || {})
+      found = book.answer(with: settings, afresh: TileLoom::Book::Index.names_differ?(settings["index"], book.index.settings))
+      weaving.turn("done", result: Weaving.pack(Presenter.answer(found)))
+    end
+
+    def change(weaving)
+      book = Book.find(weaving.book_id)
+      seen = book.revision
+      patch = weaving.wanted["patch"]
+      after = MergePatch.apply(book.settings, patch || {})
+      book.ready = book.answer(with: after, afresh: !patch.nil? && TileLoom::Book::Index.names_differ?(book.settings["index"], after["index"]))
+      changes = BookChanges.new(book, session: weaving.session)
+      # Whoever stopped it before this moment stopped the change.
+      done = -> { weaving.turn("done") || raise(Stopped) }
+      patch ? changes.apply(patch, label: weaving.wanted["label"], revision: weaving.wanted["revision"] || seen, &done) : changes.weave_anew(revision: seen, &done)
+    rescue BookChanges::Stale
+      raise if weaving.wanted["revision"] || !weaving.wanted?
+      retry
+    end
+  end
+end

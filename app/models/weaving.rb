@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+require "zlib"
+
+module App
+  # Work on an index that is too long for a request: what it would come to (purpose "answer"), or a change of the book
+  # that weaves it ("change": of the document; "anew": by the settings as they are).
+  # States: waiting, running, done, failed, cancelled.
+  class Weaving < ActiveRecord::Base
+    OPEN = %w[waiting running].freeze
+    # Finished ones are of no use after this.
+    KEPT_S = 3600
+
+    belongs_to :book
+
+    # {"patch", "label", "revision"}, as far as the purpose has them.
+    attribute :wanted, :json, default: {}
+
+    # Begins one in place of those of the same browser and purpose that are open still.
+    def self.begin(book, purpose, wanted, session:)
+      where(book_id: book.id, purpose: "answer", session: session, state: OPEN).update_all(state: "cancelled", updated_at: Time.now.utc) if purpose == "answer"
+      transaction do
+        create!(book_id: book.id, purpose: purpose, wanted: wanted, session: session).tap { |made| Delayed::Job.enqueue(WeavingJob.new(made.id), priority: Turn::WEAVE) }
+      end
+    end
+
+    def wanted? = Weaving.where(id: id, state: OPEN).exists?
+
+    def turn(state, **values) = Weaving.where(id: id, state: OPEN).update_all({state: state, updated_at: Time.now.utc}.merge(values)) == 1
+
+    # The answer for the browser as JSON text, packed.
+    def self.pack(answer) = Zlib::Deflate.deflate(JSON.generate(answer), Zlib::BEST_SPEED)
+
+    def answer = result && JSON.parse(Zlib::Inflate.inflate(result))
+  end
+end

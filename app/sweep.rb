@@ -1,0 +1,94 @@
+# frozen_string_literal: true
+
+require "fileutils"
+require "find"
+
+module App
+  # Sweeps out what nobody will ask for again, and takes up what was left lying in the middle. Each part says what it
+  # did, with numbers, or nothing.
+  class Sweep
+    # A temporary file this old belongs to no request that runs.
+    OLD_S = 24 * 3600
+
+    def run = [uploads, arrivals, originals, pages, layers, weavings, enclosures].compact
+
+    # Files of requests whose server was killed. Only in the folder that bin/start gives its children.
+    def uploads
+      folder = File.join(ROOT, "var/tmp")
+      return unless File.directory?(folder)
+      found = Dir[File.join(folder, "*")].select { |path| Time.now - File.lstat(path).mtime > OLD_S || !lives?(path) }
+      bytes = found.sum { |path| size(path) }
+      found.each { |path| FileUtils.rm_rf(path) }
+      told(found.length, "temporary file", "removed (#{megabytes(bytes)})")
+    end
+
+    # Files that were to be looked into or brought in, with no job to do it: they get one again, or the reason.
+    def arrivals
+      waiting = Arrival.where(state: %w[inspecting importing]).reject { |arrival| job?(arrival) }
+      waiting.each do |arrival|
+        if arrival.path && Originals.kept?(arrival.path)
+          Delayed::Job.enqueue((arrival.state == "inspecting") ? InspectArrivalJob.new(arrival.id) : ImportArrivalJob.new(arrival.id), priority: (arrival.state == "inspecting") ? Turn::LOOK : Turn::IMPORT)
+        else
+          arrival.turn("failed", reason: "#{arrival.name} did not arrive whole, since the server ended meanwhile; bring it in again.")
+        end
+      end
+      told(waiting.length, "file", "taken up again that an end of the server had left")
+    end
+
+    # Originals without an arrival, or of one that came to nothing; of a folder alone.
+    def originals
+      folder = Originals.folder or return
+      gone = Dir[File.join(folder, "*")].select { |path| File.directory?(path) && (arrival = Arrival.find_by(id: File.basename(path).to_i)).then { arrival.nil? || %w[failed cancelled].include?(arrival.state) } }
+      gone = gone.select { |path| Time.now - File.mtime(path) > 60 }
+      bytes = gone.sum { |path| size(path) }
+      gone.each { |path| FileUtils.rm_rf(path) }
+      told(gone.length, "original", "removed that belong to no import (#{megabytes(bytes)})")
+    end
+
+    # Of runs that came to nothing.
+    def pages
+      count = PressPiece.where(press_run_id: PressRun.where.not(state: PressRun::OPEN).select(:id)).where.not(pages: nil).update_all(pages: nil)
+      told(count, "piece", "of ended runs emptied of its pages")
+    end
+
+    # Layers that were removed, or replaced by another edition, and that no undo or redo can bring back.
+    def layers
+      gone = Book.find_each.flat_map { |book| Layer.where(book_id: book.id, removed: true).to_a.then { |removed| removed.empty? ? [] : unreachable(book, removed) } }
+      features = gone.sum { |layer| Feature.where(layer_id: layer.id).count }
+      gone.each(&:discard)
+      told(gone.length, "removed layer", "with #{features} features deleted, which no undo could bring back")
+    end
+
+    def weavings
+      count = Weaving.where.not(state: Weaving::OPEN).where("updated_at < ?", Time.now.utc - Weaving::KEPT_S).delete_all
+      told(count, "finished piece of work on an index", "forgotten")
+    end
+
+    # Typefaces and pictures that no book, no kept design, no change to undo and no run names.
+    def enclosures
+      named = [Book.pluck(:faces, :pictures), KeptDesign.pluck(:faces, :pictures), Edit.pluck(:before, :after), PressRun.where(state: PressRun::OPEN).pluck(:document)].to_json.scan(/[0-9a-f]{64}/).to_set
+      gone = Enclosure.where("created_at < ?", Time.now.utc - OLD_S).pluck(:id, :content).reject { |_, content| named.include?(content) }
+      Enclosure.where(id: gone.map(&:first)).delete_all
+      told(gone.length, "typeface or picture", "deleted that nothing names")
+    end
+
+    private
+
+    def told(count, what, done) = count.zero? ? nil : "#{count} #{what}#{"s" if count > 1 && !what.include?(" or ")}: #{done}."
+
+    def megabytes(bytes) = "#{(bytes / 1024.0**2).round(1)} MB"
+
+    def size(path) = Find.find(path).sum { |file| File.file?(file) ? File.size(file) : 0 }
+
+    # Rack and Tempfile write the number of their process into the name: RackMultipart20261127-1234-abc.
+    def lives?(path) = File.basename(path)[/\d{8}-(\d+)-/, 1].then { |number| number.nil? || !Processes.began(number).nil? }
+
+    def job?(arrival) = Delayed::Job.where("handler LIKE ?", "%arrival_id: #{arrival.id}\n%").exists?
+
+    def unreachable(book, removed)
+      reachable = book.edits.pluck(:before, :after).flatten.flat_map { |document| document["layers"].map { |layer| [layer["id"], layer.fetch("edition", 1)] } }.to_set
+      busy = Arrival.where(book_id: book.id, state: "importing").pluck(:id)
+      removed.reject { |layer| reachable.include?([layer.key, layer.edition]) || busy.include?(layer.arrival_id) }
+    end
+  end
+end

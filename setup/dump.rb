@@ -1,0 +1,13 @@
+# frozen_string_literal: true
+
+# The dump of the day; see Setup::Dumps.
+
+require_relative "dumps"
+require "bundler/setup"
+require_relative "../app/boot"
+
+begin
+  Setup::Dumps.new(App::Database.url).make
+rescue Setup::Failure, SystemCallError => error
+  abort "The dump of the day could not be made: #{error.message}"
+end
