@@ -27,7 +27,7 @@ module App
     # A query may have been cut off in the middle: its connection must not be used again.
     def self.forget_connection
       pool = ActiveRecord::Base.connection_pool
-      pool.active_connection? && pool.connection.throw_away!
+      pool.active_connection? && pool.lease_connection.throw_away!
     rescue ActiveRecord::ActiveRecordError
       nil
     end

@@ -2,9 +2,9 @@
 
 # The dump of the day; see Setup::Dumps.
 
-require_relative "dumps"
 require "bundler/setup"
 require_relative "../app/boot"
+require_relative "dumps"
 
 begin
   Setup::Dumps.new(App::Database.url).make

@@ -70,8 +70,9 @@ module Setup
         base = ["nice", "-n", "15", "mariadb-dump", "--defaults-file=#{options}", "--single-transaction", "--quick", "--hex-blob", "--no-tablespaces", "--skip-lock-tables", "--max-allowed-packet=256M"]
         File.open(part, File::WRONLY | File::CREAT | File::TRUNC, 0o600) do |io|
           zip = Zlib::GzipWriter.new(io, Zlib::BEST_SPEED)
-          append(zip, [*base, "--no-data", name, *LEFT_OUT])
-          append(zip, [*base, *LEFT_OUT.map { |table| "--ignore-table=#{name}.#{table}" }, name])
+          left_out = Shell.run("mariadb", "--defaults-file=#{options}", "--batch", "--skip-column-names", "-e", "SHOW TABLES", name, doing: "Asking the database for its tables").split & LEFT_OUT
+          append(zip, [*base, "--no-data", name, *left_out]) if left_out.any?
+          append(zip, [*base, *left_out.map { |table| "--ignore-table=#{name}.#{table}" }, name])
           zip.finish
           io.fsync
         end

@@ -32,7 +32,7 @@ module App
     def discard
       finish("cancelled", reason: "Deleted.")
       place = path || File.join(Store.folder, self.class.file_name(id))
-      pieces.delete_all
+      PressPiece.where(press_run_id: id).delete_all
       destroy!
       FileUtils.rm_f(place)
     end

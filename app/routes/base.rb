@@ -34,7 +34,7 @@ module App
       end
 
       # MariaDB’s way of saying that a text or a number does not go where it should.
-      error ActiveRecord::ValueTooLong, ActiveRecord::RangeError, ActiveRecord::NotNullViolation do
+      error ActiveRecord::ValueTooLong, ActiveRecord::RangeError do
         halt_with(422, "A text or a number of the request is longer or larger than what is kept.")
       end
 

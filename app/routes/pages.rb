@@ -13,6 +13,7 @@ module App
       set :static_cache_control, [:public, max_age: 3600]
 
       before do
+        next if request.path_info.start_with?("/api/")
         headers "Content-Security-Policy" => "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; object-src 'none'; base-uri 'none'; frame-ancestors 'none'",
           "X-Content-Type-Options" => "nosniff"
       end

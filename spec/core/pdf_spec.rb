@@ -133,7 +133,7 @@ RSpec.describe TileLoom::Output::Pdf do
     expect { press.bind(failing, File.join(@folder, "half.pdf")) }.to invalid(/stopped/)
     expect(Dir.children(@folder)).to be_empty
     expect { press.bind([], File.join(@folder, "missing/x.pdf")) }.to invalid(/cannot be written: its folder does not exist/)
-    expect { press.bind([], @folder) }.to invalid(/it is a folder/)
+    expect { press.bind([], @folder) }.to invalid(/there is a folder of that name/)
   end
 
   it "escapes markup in texts" do

@@ -38,6 +38,7 @@ module TileLoom
       def add(x, y, name: nil)
         near = @cells.min_by { |cell| [Math.hypot(cell.ground.centre_x - x, cell.ground.centre_y - y), cell.number] }
         scale, angle = near&.scale || @scale, near&.ground&.rotation_deg || 0.0
+        refuse_beyond(nil, @size.call(scale).crs, x, y)
         made = Cell.new(number: @cells.length + 1, name: name || free(near&.name || Naming.cell(0, 0)), row: near&.row || 0, column: near&.column || 0, scale: scale,
           ground: Geometry::TurnedRectangle.new(x, y, *@size.call(scale).at(x, y), angle), pinned: true, moved: true)
         refuse_taken(made.name, nil)
@@ -89,7 +90,19 @@ module TileLoom
       end
 
       # The frame's ground about a place, at a scale.
-      def at(cell, x, y, angle, scale = cell.scale) = {ground: Geometry::TurnedRectangle.new(x.to_f, y.to_f, *@size.call(scale).at(x, y), angle.to_f)}
+      def at(cell, x, y, angle, scale = cell.scale)
+        size = @size.call(scale)
+        refuse_beyond(cell, size.crs, x, y)
+        {ground: Geometry::TurnedRectangle.new(x.to_f, y.to_f, *size.at(x, y), angle.to_f)}
+      end
+
+      # A place that leads to a longitude and latitude, and back to itself within a metre.
+      def refuse_beyond(cell, crs, x, y)
+        way = Reference::Transform.between(crs, crs.geographic)
+        again = way.inverse(way.forward([x.to_f, y.to_f]))
+        return if again.all?(&:finite?) && Math.hypot(again[0] - x, again[1] - y) * crs.metres_per_unit <= 1.0
+        raise Invalid.new("#{cell ? "Cell #{cell.name}" : "The new cell"} would lie outside what #{crs.name} can show; give it a place on its ground.")
+      end
 
       def free(wanted) = Naming.free(wanted, @cells.to_h { |cell| [cell.name.downcase, true] })
 
