@@ -139,7 +139,7 @@ module Setup
     end
 
     def launch(recovery)
-      FileUtils.touch(running)
+      File.new(running, File::WRONLY | File::CREAT, 0o600).close
       @pid = Process.spawn({"UMASK" => "0600", "UMASK_DIR" => "0700"}, "mariadbd", "--no-defaults", *options(recovery), in: File::NULL, out: [log, "a", 0o600], err: [log, "a", 0o600], pgroup: true, umask: 0o077)
       wait
     rescue Errno::ENOENT

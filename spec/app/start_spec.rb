@@ -31,8 +31,112 @@ RSpec.describe "bin/start" do
   end
 end
 
+RSpec.describe "What the start command looks after" do
+  require_relative "../../setup/pace"
+  require_relative "../../setup/process_record"
+
+  it "is started again, later and later while it ends soon, at once after a long life, and never given up" do
+    pace = Setup::Pace.new
+    expect(Array.new(9) { pace.after(2) }).to eq([1, 2, 4, 8, 16, 32, 60, 60, 60])
+    expect([pace.after(61), pace.after(2)]).to eq([1, 2])
+  end
+
+  it "is ended by the next start where a start command was killed, and nothing else is" do
+    Dir.mktmpdir do |folder|
+      child, other = Array.new(2) { Process.spawn("sleep", "600", pgroup: true) }
+      record = lambda do |starter, began, pid, name = "worker"|
+        File.write(File.join(folder, "start-#{starter}.json"), JSON.generate("pid" => starter, "began" => began, "children" => [{"name" => name, "pid" => pid, "began" => Setup::ProcessRecord.began(pid)}]))
+      end
+      record.call(999_999_999, 1, child)
+      # One whose start command lives, and one whose number another process has by now.
+      record.call(Process.pid, Setup::ProcessRecord.began(Process.pid), other)
+      File.write(File.join(folder, "start-999999998.json"), JSON.generate("pid" => 999_999_998, "began" => 1, "children" => [{"name" => "server", "pid" => other, "began" => 1}]))
+      expect(Setup::ProcessRecord.orphaned?(child, folder: folder)).to be(true)
+      expect(Setup::ProcessRecord.end_orphans(folder: folder)).to eq(1)
+      expect([Setup::ProcessRecord.alive?(child), Setup::ProcessRecord.alive?(other)]).to eq([false, true])
+      expect(Dir.children(folder)).to eq(["start-#{Process.pid}.json"])
+    ensure
+      [child, other].each { |pid| Process.kill("KILL", pid) && Process.wait(pid) rescue nil } # standard:disable Style/RescueModifier
+    end
+  end
+end
+
 RSpec.describe "The embedded database" do
   require_relative "../../setup/embedded_database"
+  require_relative "../../setup/dumps"
+  require_relative "../../setup/spatial_indexes"
+
+  def client(*arguments) = Open3.capture2e("mariadb", *arguments)
+
+  # An earlier version made root without a password, open to every user of the machine.
+  it "closes a data folder that was open: an account of its own, root by the socket alone, nothing for others" do
+    Dir.mktmpdir("tl") do |place|
+      folder = File.join(place, "mariadb")
+      Dir.mkdir(folder, 0o755)
+      Open3.capture2e("mariadb-install-db", "--no-defaults", "--auth-root-authentication-method=normal", "--skip-test-db", "--datadir=#{folder}", *(Process.uid.zero? ? ["--user=root"] : []))
+      database = Setup::EmbeddedDatabase.new(folder: folder, port: TCPServer.open("127.0.0.1", 0) { |server| server.addr[1] })
+      database.start
+      said, status = client("-h", "127.0.0.1", "-P", database.port.to_s, "-u", "root", "-e", "SELECT 1")
+      expect([status.success?, said]).to match([false, /Access denied/])
+      database.query("CREATE DATABASE tile_loom_x; DROP DATABASE tile_loom_x")
+      expect(database.query("SELECT CURRENT_USER(), @@local_infile, @@secure_file_priv, @@innodb_flush_log_at_trx_commit, @@innodb_doublewrite").split).to eq(["tile_loom@127.0.0.1", "0", "#{database.account.outfiles}/", "1", "1"])
+      expect { database.query("SELECT * FROM mysql.global_priv") }.to raise_error(Setup::Failure)
+      expect { database.query("SELECT 1 INTO OUTFILE '#{place}/x'") }.to raise_error(Setup::Failure)
+      open = Find.find(folder, database.account.folder).select { |path| File.lstat(path).mode.anybits?(0o077) && !File.socket?(path) }
+      expect(open).to be_empty
+      expect(database.unclean?).to be(false)
+      # An end in the middle is noticed at the next start.
+      Process.kill("KILL", database.pid) && Process.wait(database.pid)
+      again = Setup::EmbeddedDatabase.new(folder: folder, port: database.port)
+      again.start
+      expect(again.unclean?).to be(true)
+      again.stop
+      expect([again.start, again.unclean?]).to eq([true, false])
+    ensure
+      again&.stop
+    end
+  end
+
+  describe "with books in it" do
+    require "app_helper"
+
+    before { empty_database }
+
+    it "is dumped whole, and brought back from the dump" do
+      Dir.mktmpdir do |folder|
+        book = kept_book
+        App::BookChanges.new(book).apply({"title" => "Ås ‧ 湿地"}, label: "Title")
+        dumps = Setup::Dumps.new(App::Database.url, folder: folder)
+        expect(dumps.due?).to be(true)
+        file = dumps.make
+        expect([dumps.due?, File.stat(file).mode & 0o777, Dir.children(folder).length]).to eq([false, 0o600, 1])
+        elsewhere = App::Database.url.sub(/\w+\z/, "tile_loom_restored")
+        Setup::Dumps.new(elsewhere, folder: folder).load(file)
+        count = ->(name, table) { ActiveRecord::Base.connection.select_rows("SELECT * FROM `#{name}`.`#{table}` ORDER BY id") }
+        own = ActiveRecord::Base.connection.current_database
+        %w[books layers features layouts grid_indices cells edits].each { |table| expect(count.call("tile_loom_restored", table)).to eq(count.call(own, table)) }
+        expect(ActiveRecord::Base.connection.select_value("SELECT COUNT(*) FROM tile_loom_restored.delayed_jobs")).to eq(0)
+        File.write(file, File.binread(file)[0, 2_000])
+        expect { Setup::Dumps.new(elsewhere, folder: folder).load(file) }.to raise_error(Setup::Failure, /damaged|could not be read/)
+      ensure
+        ActiveRecord::Base.connection.execute("DROP DATABASE IF EXISTS tile_loom_restored")
+      end
+    end
+
+    it "makes its spatial indexes anew from the rows" do
+      kept_book
+      asking = Class.new do
+        def query(sql, name: nil) = sql.split(/;\s*/).flat_map { |one| ActiveRecord::Base.connection.execute(one).to_a }.map { |row| row.join("\t") }.join("\n") + "\n"
+      end
+      indexes = Setup::SpatialIndexes.new(asking.new, name: ActiveRecord::Base.connection.current_database)
+      expect(indexes.damaged).to eq([])
+      before = App::FeatureSource.new(App::Layer.all).features("dams", TileLoom::Geometry::Box.new(402_000, 6_528_000, 402_500, 6_529_000)).map(&:id)
+      ActiveRecord::Base.connection.execute("ALTER TABLE features DROP INDEX index_features_on_shape")
+      indexes.rebuild
+      expect(ActiveRecord::Base.connection.indexes("features").find { |index| index.name == "index_features_on_shape" }.type).to eq(:spatial)
+      expect(App::FeatureSource.new(App::Layer.all).features("dams", TileLoom::Geometry::Box.new(402_000, 6_528_000, 402_500, 6_529_000)).map(&:id)).to eq(before)
+    end
+  end
 
   it "says that its port is taken, or its folder cannot be written" do
     TCPServer.open("127.0.0.1", 0) do |server|

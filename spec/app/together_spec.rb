@@ -37,7 +37,7 @@ RSpec.describe "Together" do
   describe "lists" do
     it "hold all of ten markers, faces and pictures that are added at once" do
       book
-      answers = at_once(*Array.new(10) { |i| -> { request("POST", "/api/books/#{book.id}/markers", file: ["mark#{i}.svg", svg]) } })
+      answers = at_once(Array.new(10) { |i| -> { request("POST", "/api/books/#{book.id}/markers", file: ["mark#{i}.svg", svg]) } })
       expect(answers.map(&:first)).to eq([201] * 10)
       expect(fresh.markers.map { |marker| marker["id"] }.sort).to eq((0..9).map { |i| "mark#{i}" })
       png = ->(i) { Vips::Image.black(4 + i, 4).cast(:uchar).write_to_buffer(".png") }

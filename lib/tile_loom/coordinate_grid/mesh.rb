@@ -74,7 +74,7 @@ module TileLoom
           here, there = on_grid([*middle, middle[0] + along[0], middle[1] + along[1]]).each_slice(2).to_a
           changes = {x: (there[0] - here[0]).abs, y: (there[1] - here[1]).abs}
           other = Side.level?(side) ? :x : :y
-          changes.values.all?(&:finite?) ? changes.max_by { |axis, change| change / units_per_mm(axis, @view) }.first : other
+          (changes.values.all?(&:finite?) && measured?) ? changes.max_by { |axis, change| change / units_per_mm(axis, @view) }.first : other
         end
       end
 
@@ -94,6 +94,12 @@ module TileLoom
           index = (axis == :x) ? 0 : 1
           Math.hypot(turned(right[index] - here[index]), turned(down[index] - here[index]))
         end
+      end
+
+      # Does the grid have a measure in the frame's middle? Where the frame shows more than the earth, it has none.
+      def measured?
+        return @measured if defined?(@measured)
+        @measured = %i[x y].all? { |axis| units_per_mm(axis, @view).then { |measure| measure.finite? && measure.positive? } }
       end
 
       # A difference of longitudes the short way round.
@@ -171,7 +177,7 @@ module TileLoom
       def count(axis) = span(axis).then { |first, last| [last - first + 1, 0].max }
 
       def find_trouble
-        return "#{crs.name} cannot be drawn on this sheet: its ground lies outside that reference." if reach.nil? || %i[x y].any? { |axis| interval(axis).nil? }
+        return "#{crs.name} cannot be drawn on this sheet: its ground lies outside that reference." if reach.nil? || !measured? || %i[x y].any? { |axis| interval(axis).nil? }
         most = %i[x y].map { |axis| count(axis) }.max
         return "#{crs.name}: the interval would draw #{Units::Number.grouped(most)} lines, more than #{MOST_LINES}, so none is drawn; choose a wider one." if most > MOST_LINES
         nil
