@@ -84,11 +84,11 @@ module App
        "width" => cell.ground.width, "height" => cell.ground.height, "kept" => cell.kept == true, "pinned" => cell.pinned == true, "moved" => cell.moved == true, "turn_deg" => cell.ground.rotation_deg}
     end
 
-    # cells: false leaves them out, where the browser has them.
-    def answer(answer, cells: true)
+    # titles: of the layers by id; cells: false leaves them out, where the browser has them.
+    def answer(answer, titles:, cells: true)
       width, height = answer.sheet_m
       {"cells" => cells ? answer.cells.map { |found| cell(found) } : [], "count" => answer.cells.length, "rows" => answer.rows, "columns" => answer.columns,
-       "sheet_width_m" => width, "sheet_height_m" => height, "left_out_m2" => answer.left_out_m2.round(1), "notes" => answer.notes, "scales" => answer.cells.map(&:scale).minmax.compact,
+       "sheet_width_m" => width, "sheet_height_m" => height, "left_out_m2" => answer.left_out_m2.round(1), "left_out" => answer.left_out.sentences(titles), "notes" => answer.notes, "scales" => answer.cells.map(&:scale).minmax.compact,
        **(answer.renewal ? {"come" => answer.renewal.come, "go" => answer.renewal.go, "stay" => answer.renewal.stay.length} : {})}
     end
 

@@ -102,7 +102,7 @@ module App
       composer = composer_of(number)
       view = composer.view
       {"true_scale" => view.true_scale, "point_scale" => view.factors.point_scale, "convergence_deg" => view.factors.convergence_deg,
-       "convergence" => composer.values["sheet"]["convergence"].to_s}
+       "convergence" => composer.values["sheet"]["convergence"].to_s, "left_out" => composer.left_out}
     end
   end
 end

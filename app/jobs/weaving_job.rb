@@ -27,7 +27,7 @@ module App
       book = weaving.book
       settings = MergePatch.apply(book.settings, weaving.wanted["patch"] || {})
       found = book.answer(with: settings, afresh: TileLoom::Book::Index.names_differ?(settings["index"], book.index.settings))
-      weaving.turn("done", result: Weaving.pack(Presenter.answer(found)))
+      weaving.turn("done", result: Weaving.pack(Presenter.answer(found, titles: book.layer_titles)))
     end
 
     def change(weaving)

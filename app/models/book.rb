@@ -55,6 +55,8 @@ module App
     # Box of all that the layers hold, in the book's reference; nil while there is none.
     def extent = layers.reject(&:removed).filter_map(&:extent).reduce { |all, other| all.union(other) }
 
+    def layer_titles = layers.reject(&:removed).to_h { |layer| [layer.key, layer.title] }
+
     # The types of each layer's attributes, for conditions.
     def attribute_types = Layer.where(book_id: id, removed: false).pluck(:key, :fields).to_h.compact
   end

@@ -22,7 +22,7 @@ module App
 
       error TileLoom::Invalid do |error|
         warn "#{error.message} #{error.detail}" if error.detail
-        halt_with(422, error.message, error.path)
+        halt_with(422, error.message, error.path, choices: error.is_a?(TileLoom::Output::Range::Ambiguous) ? error.choices : nil)
       end
 
       error ActiveRecord::RecordNotFound, ActiveModel::RangeError do
@@ -72,9 +72,10 @@ module App
 
       def told(error) = warn("#{error.class}: #{error.message.to_s[0, 2_000]}\n  #{Array(error.backtrace).first(12).join("\n  ")}")
 
-      def halt_with(status, message, path = nil)
+      # choices: what was meant, where that is asked: [{"text", "says"}].
+      def halt_with(status, message, path = nil, choices: nil)
         content_type :json
-        halt status, JSON.generate({"message" => message, "path" => path}.compact)
+        halt status, JSON.generate({"message" => message, "path" => path, "choices" => choices}.compact)
       end
 
       def json(object) = JSON.generate(object)

@@ -25,7 +25,7 @@ module App
       get "/api/books/:book_id/cover" do
         snapshot = Snapshot.of(book)
         answer = snapshot.document.cover(snapshot.source)
-        json(Presenter.answer(answer, cells: false).merge(Presenter.cover(answer)))
+        json(Presenter.answer(answer, titles: book.layer_titles, cells: false).merge(Presenter.cover(answer)))
       end
 
       # How the features of layers fall on the cells.

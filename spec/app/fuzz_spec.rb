@@ -6,16 +6,16 @@ require_relative "../support/hostile_values"
 # Every address with bodies and parameters by its schema and against it: whatever comes, it is answered in words.
 # FUZZ_SEED and FUZZ_CASES for more by hand; the seed of a failure is in its message.
 RSpec.describe "Any request" do
-  SEED = Integer(ENV.fetch("FUZZ_SEED", "11"))
-  CASES = Integer(ENV.fetch("FUZZ_CASES", "260"))
+  seed = Integer(ENV.fetch("FUZZ_SEED", "11"))
+  cases = Integer(ENV.fetch("FUZZ_CASES", "260"))
 
-  ROUTES = App::Server::ROUTES.flat_map { |group| group.routes.flat_map { |verb, list| (verb == "HEAD") ? [] : list.map { |pattern, *| [verb, pattern.to_s] } } }.uniq.freeze
+  routes = App::Server::ROUTES.flat_map { |group| group.routes.flat_map { |verb, list| (verb == "HEAD") ? [] : list.map { |pattern, *| [verb, pattern.to_s] } } }.uniq.freeze
 
-  QUERIES = %w[box width height only page size sort descending search when attribute way count x y reach format thumb most role].freeze
+  let(:queries) { %w[box width height only page size sort descending search when attribute way count x y reach format thumb most role] }
 
   before do
     empty_database
-    @values = HostileValues.new(SEED)
+    @values = HostileValues.new(seed)
     @book = kept_book
     @run = App::PressOrder.new(@book).place("1")
     @arrival = App::Arrival.create!(book_id: @book.id, name: "a.geojson", state: "ready", path: "1/original.geojson",
@@ -29,7 +29,7 @@ RSpec.describe "Any request" do
   end
 
   def query
-    names = QUERIES.select { @values.chance(0.3) }
+    names = queries.select { @values.chance(0.3) }
     names.map { |name| "#{name}=#{CGI.escape(@values.one_of([@values.one_of(HostileValues::TEXTS), @values.one_of(HostileValues::NUMBERS).to_s, "402000,6528000,403000,6529000", "name", "code", "equal", "5", '{"op":"=","args":[{"property":"code"},"D1"]}', '{"op":"like","args":[{"property":"code"},1e999]}']).to_s)}" }.join("&")
   end
 
@@ -54,12 +54,12 @@ RSpec.describe "Any request" do
 
   def before_elements = App::Book.find(@book.id).settings["layout"]["elements"]
 
-  def told(what) = "seed #{SEED}: #{what.to_s[0, 600]} answered #{last_response.status} #{last_response.body[0, 300]}".force_encoding(Encoding::UTF_8).scrub
+  define_method(:told) { |what| "seed #{seed}: #{what.to_s[0, 600]} answered #{last_response.status} #{last_response.body[0, 300]}".force_encoding(Encoding::UTF_8).scrub
 
   it "is answered without a fault, and the book can be drawn afterwards" do
     faults = []
-    CASES.times do
-      verb, pattern = @values.one_of(ROUTES)
+    cases.times do
+      verb, pattern = @values.one_of(routes)
       path = filled(pattern)
       case verb
       when "GET" then ask(@values.chance(0.6) ? "#{path}?#{query}" : path)
@@ -79,7 +79,7 @@ RSpec.describe "Any request" do
     faults = []
     @book = App::NewBook.from_folio(TileLoom::Book::Folio.read(SmallBooks::DEMO))
     schema = JSON.parse(File.read(TileLoom::Book::Schema::FILE))
-    (CASES / 2).times do
+    (cases / 2).times do
       before = App::Book.find(@book.id)
       document = @values.disturbed(before.settings, times: @values.one_of([1, 1, 2]))
       # An index, or an element of the layout, as the schema would have it.

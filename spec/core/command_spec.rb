@@ -95,5 +95,23 @@ RSpec.describe TileLoom::Output::Range do
     expect(pick("3-1", cells)).to eq([1, 2, 3])
   end
 
+  describe "with sheets named 3, 2, 1" do
+    turned = %w[3 2 1].each_with_index.map { |name, index| TileLoom::Weave::Cell.new(number: index + 1, name: name) }
+
+    it "asks which is meant where a part is the number of one sheet and the name of another" do
+      expect { described_class.new("1").pick(turned) }.to raise_error(TileLoom::Output::Range::Ambiguous) { |error|
+        expect(error.message).to eq("“1”: sheet 3 is named 1, and number 1 is named 3. Which? Write #1 for the number or \"1\" for the name.")
+        expect(error.choices).to eq([{"text" => "#1", "says" => "number 1, sheet 3"}, {"text" => "\"1\"", "says" => "the sheet named 1, number 3"}])
+      }
+      expect([pick("#1", turned), pick("\"1\"", turned), pick("2", turned), pick("#1-#3", turned)]).to eq([[1], [3], [2], [1, 2, 3]])
+      expect { pick("2, 1-2", turned) }.to raise_error(TileLoom::Output::Range::Ambiguous) { |error| expect(error.choices.map { |choice| choice["text"] }).to eq(["2, #1-2", "2, \"1\"-2"]) }
+    end
+
+    it "does not ask where both readings are one sheet" do
+      same = (1..3).map { |number| TileLoom::Weave::Cell.new(number: number, name: number.to_s) }
+      expect(pick("1-2", same)).to eq([1, 2])
+    end
+  end
+
   it("names the sheet that is not there") { expect { pick("1-12", cells) }.to invalid(/no sheet “12”/) }
 end

@@ -16,7 +16,12 @@ module TileLoom
       end
 
       # Ground::Feature list in the book's reference; box: only those that meet it.
-      def features(source, box = nil) = @parts.each_with_index.flat_map { |part, index| part["polygon"] ? [drawn(part, index)] : chosen(part, index, source, box) }
+      def features(source, box = nil) = by_layer(source, box).map(&:last)
+
+      # The same as [id of its layer, Ground::Feature]; nil for shapes drawn by hand.
+      def by_layer(source, box = nil)
+        @parts.each_with_index.flat_map { |part, index| part["polygon"] ? [[nil, drawn(part, index)]] : chosen(part, index, source, box).map { |feature| [part["layer"], feature] } }
+      end
 
       # Names of the attributes that features of these layers have, as the first features tell.
       def attribute_names(source) = @layers.flat_map { |layer| source.attribute_names(layer) }.uniq

@@ -41,7 +41,7 @@ module TileLoom
 
       # What these cells come to: a Weave::Answer.
       def cover(cells, crs:, frame:, source:)
-        Weave::Answer.new(cells: cells, size: size(crs, frame), area: study_area(crs: crs, source: source))
+        Weave::Answer.new(cells: cells, size: size(crs, frame), area: study_area(crs: crs, source: source), left_out: left_out(cells, crs, frame, source))
       end
 
       # frame: Box of the main frame in page mm; before: the cells as they are, whose pinned ones and names
@@ -53,7 +53,8 @@ module TileLoom
         values = order_values(source)
         fresh = naming.named(order.numbered(woven, values: values), own: own && own_names(woven, own, values))
         renewal = Weave::Renewal.new(before: before, fresh: fresh, area: weaver.area, naming: naming, afresh: afresh)
-        Weave::Answer.new(cells: in_order(renewal.cells, before, values), size: size(crs, frame), area: weaver.area, notes: weaver.notes, renewal: renewal)
+        cells = in_order(renewal.cells, before, values)
+        Weave::Answer.new(cells: cells, size: size(crs, frame), area: weaver.area, left_out: left_out(cells, crs, frame, source), notes: weaver.notes, renewal: renewal)
       end
 
       # The cells in the order of the settings.
@@ -83,6 +84,8 @@ module TileLoom
       def ground(text, crs) = (Units::Length.parse(text).metres / crs.metres_per_unit.to_r).to_f
 
       private
+
+      def left_out(cells, crs, frame, source) = Weave::LeftOut.new(cells, area.by_layer(source), size(crs, frame))
 
       def room_in(crs) = (room.metres / crs.metres_per_unit.to_r).to_f
 

@@ -24,6 +24,7 @@ module TileLoom
           pages = Output::Parallel.new(processes: options[:processes]).map(cells) { |cell| press.page(cell, count: all.length) }
           press.bind(counted(pages, cells), options[:out])
           say "#{cells.length} #{(cells.length == 1) ? "sheet" : "sheets"} in #{options[:out]}"
+          tell_left_out(book.document, source)
         end
       end
 
@@ -36,6 +37,7 @@ module TileLoom
           findings = with_data(path, settings) if findings.empty?
           refuse(findings)
           say "Nothing is wrong in #{path}."
+          Book::Folio.new(path, Book::Document.new(settings, enclosures: beside(path))).then { |book| tell_left_out(book.document, book.source) }
         end
       end
 
@@ -64,6 +66,12 @@ module TileLoom
           yield
         rescue Invalid => error
           raise Thor::Error, [error.path, error.message].compact.join(": ")
+        end
+
+        # What of the study area no sheet shows.
+        def tell_left_out(document, source)
+          titles = document.settings["layers"].to_h { |layer| layer.values_at("id", "title") }
+          document.cover(source).left_out.sentences(titles).each { |sentence| say "Left out: #{sentence}." }
         end
 
         def refuse(findings)

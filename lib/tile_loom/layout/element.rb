@@ -47,6 +47,9 @@ module TileLoom
         Scene::Group.new(children: nodes, name: "#{kind} #{id}")
       end
 
+      # What of it a sheet does not show for want of room, in sentences.
+      def left_out(_sheet) = []
+
       # The live texts of the element, as [path, template], to be checked before any is printed.
       def templates = []
 

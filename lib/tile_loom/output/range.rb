@@ -2,10 +2,22 @@
 
 module TileLoom
   module Output
-    # Which sheets to print, as people write it: "1-3, 7, B2-C1", "all". Numbers are places in the book,
-    # anything else a sheet's name; "key" is the key sheet, where the book has one.
+    # Which sheets to print, as people write it: "1-3, 7, B2-C1", "all". A part is a sheet's number or its name; "#3" is
+    # the number alone and "\"3\"" the name alone. One that could be either of two sheets is asked about. "key" is the
+    # key sheet, where the book has one.
     class Range
       KEY = "key"
+
+      # A part that is the number of one sheet and the name of another.
+      class Ambiguous < Invalid
+        # [{"text": the whole range with that reading, "says": the reading in words}, …]
+        attr_reader :choices
+
+        def initialize(message, choices:)
+          super(message, path: "/sheets")
+          @choices = choices
+        end
+      end
 
       # key: has the book a key sheet?
       def initialize(text, key: false)
@@ -15,7 +27,7 @@ module TileLoom
       # Is the key sheet meant?
       def key? = @has_key && (all? || parts.any? { |part| part.casecmp?(KEY) })
 
-      # The cells meant, in book order; Invalid names the part that is not known.
+      # The cells meant, in book order; Invalid names the part that is not known, Ambiguous the one that is two.
       def pick(cells)
         return cells if all?
         wanted = @has_key ? parts.reject { |part| part.casecmp?(KEY) } : parts
@@ -32,13 +44,36 @@ module TileLoom
 
       def span(part, cells)
         return [] if part.empty?
-        first, last = (find(part, cells) ? [part, part] : part.split("-", 2).map(&:strip))
-        from, to = [first, last].map { |name| find(name.to_s, cells) || refuse(name.to_s.empty? ? part : name, cells) }
+        first, last = (meant(part, cells).any? ? [part, part] : part.split("-", 2).map(&:strip))
+        from, to = [first, last].map { |name| one(name.to_s, part, cells) }
         Array(([from, to].min)..([from, to].max))
       end
 
-      def find(name, cells)
-        cells.find { |cell| (name.match?(/\A\d+\z/) && cell.number == name.to_i) || cell.name.casecmp?(name) }&.number
+      # Reading → number of the sheet, for the readings that lead to one.
+      def meant(name, cells)
+        plain = name[/\A"(.+)"\z/, 1]
+        number = name[/\A#(\d+)\z/, 1] || (name if name.match?(/\A\d{1,9}\z/))
+        {number: number && cells.find { |cell| cell.number == number.to_i }&.number,
+         name: name.start_with?("#") ? nil : (cells.find { |cell| cell.name == (plain || name) } || cells.find { |cell| cell.name.casecmp?(plain || name) })&.number}.compact
+      end
+
+      def one(name, part, cells)
+        found = meant(name, cells)
+        refuse(name.empty? ? part : name, cells) if found.empty?
+        ask(name, part, found, cells) if found.values.uniq.length > 1
+        found.values.first
+      end
+
+      def ask(name, part, found, cells)
+        by_number, by_name = found.values_at(:number, :name).map { |number| cells.find { |cell| cell.number == number } }
+        readings = {"##{name}" => "number #{name}, sheet #{by_number.name}", "\"#{name}\"" => "the sheet named #{name}, number #{by_name.number}"}
+        choices = readings.map { |text, says| {"text" => reread(part, name, text), "says" => says} }
+        raise Ambiguous.new("“#{name}”: sheet #{by_name.number} is named #{name}, and number #{name} is named #{by_number.name}. Which? Write #{readings.keys.join(" for the number or ")} for the name.", choices: choices)
+      end
+
+      # The whole text with the one part read so.
+      def reread(part, name, text)
+        parts.map { |known| (known == part) ? ((known == name) ? text : known.split("-", 2).map { |side| (side.strip == name) ? text : side.strip }.join("-")) : known }.join(", ")
       end
 
       def refuse(name, cells)

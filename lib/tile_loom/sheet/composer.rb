@@ -66,11 +66,16 @@ module TileLoom
       # Ids of the texts that do not stand in their boxes.
       def overflowing = texts.reject { |element| element.fits?(self) }.map(&:id)
 
+      # What this sheet does not show for want of room, in sentences.
+      def left_out = layout.elements.flat_map { |element| element.left_out(self) } + names_left_out
+
       def name = cell.name
 
       def title = "#{cell.number}  #{cell.name}"
 
       private
+
+      def names_left_out = ground_drawing(view).names_left_out
 
       def texts = layout.elements.select { |element| element.is_a?(Layout::Elements::TextBox) && !element.hidden? }
 

@@ -24,6 +24,12 @@ module TileLoom
       # Rules that drew something here, in drawing order.
       def shown_rules = drawings.flat_map(&:shown_rules)
 
+      # Labels that found no room, in sentences.
+      def names_left_out
+        return [] unless @names
+        placed[1].missed.filter_map { |layer, (lost, wanted)| "#{lost} of #{wanted} labels of #{layer.title} have no room on this sheet." if lost.positive? }
+      end
+
       private
 
       def drawings
@@ -33,10 +39,10 @@ module TileLoom
       # Ground box whose features may leave paint in the frame.
       def reach(layer) = view.ground.box.grow(layer.reach_mm * view.units_per_mm)
 
-      def names
-        return [] unless @names
-        NamePlacing.new(view).place(drawings.select { |drawing| drawing.layer.label })
-      end
+      def names = @names ? placed[0] : []
+
+      # [nodes, the NamePlacing that found their places].
+      def placed = @placed ||= NamePlacing.new(view).then { |placing| [placing.place(drawings.select { |drawing| drawing.layer.label }), placing] }
     end
   end
 end

@@ -5,7 +5,13 @@ module TileLoom
     # Names of features on the map: points beside their marker, lines level over their middle, areas at
     # an inner point of the part in view. A name that would cover another, or leave the frame, waits.
     class NamePlacing
-      def initialize(view) = @view = view
+      # Layer → [labels without room, labels wanted], of features in the frame.
+      attr_reader :missed
+
+      def initialize(view)
+        @view = view
+        @missed = Hash.new { |hash, layer| hash[layer] = [0, 0] }
+      end
 
       # drawings: LayerDrawings of layers with a label, lower layers give way to higher ones.
       def place(drawings)
@@ -28,9 +34,22 @@ module TileLoom
         place = anchor(feature, layer, width, height) or return nil
         x, y = place
         room = Geometry::Box.new(x, y - height, x + width, y).grow(0.6)
-        return nil if taken.any? { |other| other.intersects?(room) } || !inside?(room)
+        wanted = in_frame?(feature)
+        @missed[layer][1] += 1 if wanted
+        if taken.any? { |other| other.intersects?(room) } || !inside?(room)
+          @missed[layer][0] += 1 if wanted
+          return nil
+        end
         taken << room
         Scene::Text.new(x: x, y: y, string: string, face: label.face, size_pt: label.size_pt, colour: label.colour, halo: label.halo)
+      end
+
+      # A point beside the frame is none of its features, although its marker may reach into it.
+      def in_frame?(feature)
+        return true unless [1, 4].include?(feature.wkb.getbyte(1))
+        x, y = @view.to_page(Geometry::Wkb.each_run(feature.wkb).first[1].first(2))
+        frame = @view.frame
+        x.between?(frame.min_x, frame.max_x) && y.between?(frame.min_y, frame.max_y)
       end
 
       def inside?(room)

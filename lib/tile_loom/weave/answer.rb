@@ -5,11 +5,11 @@ module TileLoom
     # What an index comes to, for the sentence that answers the cartographer: how many sheets, how much
     # ground each, what is left out, and what else is to be told.
     class Answer
-      attr_reader :cells, :size, :rows, :columns, :area, :notes, :renewal
+      attr_reader :cells, :size, :rows, :columns, :area, :notes, :renewal, :left_out
 
-      # notes: sentences; renewal: the Renewal that led to the cells, or nil.
-      def initialize(cells:, size:, area:, rows: nil, columns: nil, notes: [], renewal: nil)
-        @cells, @size, @area, @notes, @renewal = cells, size, area, notes, renewal
+      # left_out: a LeftOut over the study area's features; notes: sentences; renewal: the Renewal that led to the cells, or nil.
+      def initialize(cells:, size:, area:, left_out: nil, rows: nil, columns: nil, notes: [], renewal: nil)
+        @cells, @size, @area, @left_out, @notes, @renewal = cells, size, area, left_out, notes, renewal
         @rows = rows || cells.map(&:row).uniq.length
         @columns = columns || cells.map(&:column).uniq.length
       end

@@ -1,6 +1,6 @@
 // What the server says is wrong: a sentence, and the path of the offending value.
 export class Refusal extends Error {
-  constructor(message: string, readonly path?: string, readonly status?: number) {
+  constructor(message: string, readonly path?: string, readonly status?: number, readonly choices?: { text: string; says: string }[]) {
     super(message);
   }
 }
@@ -14,8 +14,8 @@ async function answer<T>(response: Response): Promise<T> {
     throw new Refusal("The server answered in a way that could not be read.", undefined, response.status);
   }
   if (response.ok) return body as T;
-  const refusal = body as { message?: string; path?: string } | null;
-  throw new Refusal(refusal?.message ?? `The server refused (${response.status}).`, refusal?.path, response.status);
+  const refusal = body as { message?: string; path?: string; choices?: { text: string; says: string }[] } | null;
+  throw new Refusal(refusal?.message ?? `The server refused (${response.status}).`, refusal?.path, response.status, refusal?.choices);
 }
 
 // Which browser this is, so that undo takes back its own changes.

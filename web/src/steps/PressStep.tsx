@@ -33,20 +33,22 @@ export function PressStep() {
         {" "}of {book.document.title} into <b>one PDF</b>.{" "}
         <Button variant="contained" color="secondary" sx={{ ml: 1.5, px: 3 }} disabled={act.isPending || book.cells.length === 0} onClick={() => act.mutate({ path: base, body: { sheets } })}>Press</Button>
       </Statement>
-      {act.error && <Notice text={act.error.message} onClose={act.reset} />}
+      {act.error && <Notice text={act.error.message} onClose={act.reset}>
+        {act.error.choices?.map(({ text, says }) => <Button key={text} variant="outlined" onClick={() => { setSheets(text); act.mutate({ path: base, body: { sheets: text } }); }}>{says.replace(/^./, (letter) => letter.toUpperCase())}</Button>)}
+      </Notice>}
       <Box sx={{ flex: 1, minHeight: 0, overflow: "auto", bgcolor: "table.main", p: 3 }}>
         <Box component="section" aria-labelledby="runs-title" sx={{ bgcolor: "background.paper", border: 1, borderColor: "divider", maxWidth: 1020, mx: "auto" }}>
           <Typography component="h2" variant="h2" id="runs-title" sx={{ p: 2, pb: 1 }}>Runs</Typography>
           {runs.error && <Typography role="alert" sx={{ px: 2, pb: 2 }}>{runs.error.message}</Typography>}
           {runs.data?.length === 0 && <Typography sx={{ px: 2, pb: 2, color: "text.secondary" }}>Nothing has been pressed yet. Press makes a PDF of the sheets named in the sentence above; it is listed here and stays.</Typography>}
-          {runs.data && runs.data.length > 0 && <RunTable runs={runs.data} base={base} revision={book.revision} onCancel={(run) => act.mutate({ path: `${base}/${run.id}/cancel`, body: {} })} />}
+          {runs.data && runs.data.length > 0 && <RunTable runs={runs.data} base={base} revision={book.revision} onCancel={(run) => act.mutate({ path: `${base}/${run.id}/cancel`, body: {} })} onDelete={(run) => void post(`${base}/${run.id}`, {}, "DELETE").finally(() => client.invalidateQueries({ queryKey: ["runs", book.id] }))} />}
         </Box>
       </Box>
     </>
   );
 }
 
-function RunTable({ runs, base, revision, onCancel }: { runs: Run[]; base: string; revision: number; onCancel: (run: Run) => void }) {
+function RunTable({ runs, base, revision, onCancel, onDelete }: { runs: Run[]; base: string; revision: number; onCancel: (run: Run) => void; onDelete: (run: Run) => void }) {
   return (
     <Table size="small">
       <TableHead><TableRow>{["Run", "Sheets", "Asked for", "State", "File"].map((title) => <TableCell key={title}>{title}</TableCell>)}</TableRow></TableHead>
@@ -60,6 +62,7 @@ function RunTable({ runs, base, revision, onCancel }: { runs: Run[]; base: strin
             <TableCell>
               {open(run) && <Button color="error" startIcon={<CancelIcon />} onClick={() => onCancel(run)} aria-label={`Stop run ${run.id}`}>Stop</Button>}
               {run.ready && <Button href={`${base}/${run.id}/file`} aria-label={`Download, ${bytes(run.bytes ?? 0)}, run ${run.id}`}>Download, {bytes(run.bytes ?? 0)}</Button>}
+              {!open(run) && <Button color="error" onClick={() => onDelete(run)} aria-label={`Delete run ${run.id}${run.ready ? " with its file" : ""}`}>Delete</Button>}
               {run.ready && run.revision < revision && <Box component="span" sx={{ fontSize: 12.5, color: "text.secondary", ml: 1 }}>the book changed since</Box>}
             </TableCell>
           </TableRow>

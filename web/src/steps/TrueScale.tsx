@@ -1,13 +1,15 @@
+import WarningIcon from "@mui/icons-material/WarningAmberOutlined";
+import { Box } from "@mui/material";
 import { useQuery } from "@tanstack/react-query";
 import { useBook } from "../api/book";
 import { get } from "../api/client";
 import { Row } from "../frame/Card";
 
-interface Facts { true_scale: number; point_scale: number; convergence_deg: number; convergence: string }
+interface Facts { true_scale: number; point_scale: number; convergence_deg: number; convergence: string; left_out: string[] }
 
 const oneDecimal = new Intl.NumberFormat("en-GB", { minimumFractionDigits: 1, maximumFractionDigits: 1 });
 
-// The scale on the ground at the sheet's centre, and the angle from true north to grid north.
+// The scale on the ground at the sheet's centre, the angle from true north to grid north, and what has no room.
 export function TrueScale({ sheet }: { sheet: number }) {
   const book = useBook();
   const facts = useQuery({ queryKey: ["facts", book.id, book.revision, sheet], queryFn: ({ signal }) => get<Facts>(`/api/books/${book.id}/sheets/${sheet}/facts`, signal), staleTime: Infinity });
@@ -15,6 +17,12 @@ export function TrueScale({ sheet }: { sheet: number }) {
     <>
       <Row name="On the ground">{facts.data ? `1:${oneDecimal.format(facts.data.true_scale)}` : "…"}</Row>
       <Row name="Convergence">{facts.data?.convergence ?? "…"}</Row>
+      {facts.data && facts.data.left_out.length > 0 && (
+        <Box role="note" aria-label="Left out on this sheet" sx={{ display: "flex", gap: 1, mt: 1, p: 1, border: 1, borderColor: "warning.main", fontSize: 13 }}>
+          <WarningIcon fontSize="small" sx={{ color: "warning.main" }} />
+          <Box component="ul" sx={{ m: 0, p: 0, listStyle: "none" }}>{facts.data.left_out.map((sentence) => <li key={sentence}>{sentence}</li>)}</Box>
+        </Box>
+      )}
     </>
   );
 }

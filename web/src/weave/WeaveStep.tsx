@@ -147,7 +147,11 @@ const readBearing = (text: string) => {
   return text.trim() !== "" && bearing >= 0 && bearing <= 360 ? bearing : null;
 };
 
-const leftOut = (answer: Answer) => (answer.left_out_m2 > 0 ? `${area(answer.left_out_m2)} left out.` : "Nothing left out.");
+// Areas by their size, and features of every kind by their number.
+const leftOut = (answer: Answer) => {
+  const lost = [...(answer.left_out_m2 > 0 ? [`${area(answer.left_out_m2)} left out`] : []), ...answer.left_out];
+  return lost.length > 0 ? `${lost.join("; ")}.` : "Nothing left out.";
+};
 
 // Sheets of one scale show so much ground each; of several, the scales are told.
 const eachInWords = ({ scales: [least, most], sheet_width_m, sheet_height_m }: Answer) => (least !== undefined && most !== undefined && least !== most ? `at ${ratio(least)} to ${ratio(most)}` : `of ${groundSize(sheet_width_m, sheet_height_m)}`);

@@ -8,16 +8,30 @@ module TileLoom
         SWATCH_MM = 8.0
 
         def nodes(sheet, box)
-          rows = sheet.shown_rules.reverse
-          pitch = settings.fetch("pitch_mm", 5.2).to_f
-          fitting = [(box.height / pitch).floor, 0].max
-          rows.first(fitting).each_with_index.flat_map do |rule, index|
+          rows(sheet).first(fitting(box)).each_with_index.flat_map do |rule, index|
             top = box.min_y + index * pitch
             [*swatch(rule.symbol, Geometry::Box.at(box.min_x, top, SWATCH_MM, pitch)), *title(rule, box, top, pitch)]
           end
         end
 
+        MOST_NAMED = 5
+
+        def left_out(sheet)
+          rows, fitting = rows(sheet), fitting(box(sheet.page))
+          return [] if hidden? || rows.length <= fitting
+          lost = rows.drop(fitting).map(&:title)
+          named = "#{lost.first(MOST_NAMED).join(", ")}#{" and #{lost.length - MOST_NAMED} more" if lost.length > MOST_NAMED}"
+          ["The legend has room for #{fitting} of #{rows.length} rows; left out: #{named}. Make it higher, or its rows closer."]
+        end
+
         private
+
+        def rows(sheet) = sheet.shown_rules.reverse
+
+        def pitch = settings.fetch("pitch_mm", 5.2).to_f
+
+        # A thousandth of a row is rounding.
+        def fitting(box) = [(box.height / pitch + 0.001).floor, 0].max
 
         def swatch(symbol, room)
           x, y = room.centre
