@@ -33,7 +33,7 @@ module App
 
     # Gives a book this layout; page: false keeps the book's own paper.
     # changes: the BookChanges of the book.
-    def apply_to(book, changes, label:, page: true)
+    def apply_to(book, label:, page: true, changes: BookChanges.new(book))
       changes.apply_to_fresh(label: label) do
         layout = @design["layout"]
         layout = layout.merge("page" => book.layout.page) unless page

@@ -104,6 +104,11 @@ module App
       arrival.attributes.slice("id", "name", "bytes", "state", "report", "done", "total", "reason", "remarks", "replaces")
     end
 
+    # A file that a book is to be made of; book: its number once it is made.
+    def start(arrival)
+      arrival(arrival).merge("book" => (arrival.state == "done") ? arrival.book_id : nil, "suggestions" => (arrival.state == "ready") ? BookStart.new(arrival).suggestions : [])
+    end
+
     def weaving(weaving) = weaving.attributes.slice("id", "state", "done", "total", "reason")
 
     def run(run)

@@ -6,7 +6,7 @@ require "socket"
 module App
   # The whole web application, for Rack.
   module Server
-    ROUTES = [Routes::House, Routes::References, Routes::Books, Routes::Ground, Routes::Arrivals, Routes::Layers, Routes::Markers, Routes::Enclosures, Routes::Weave, Routes::Cells, Routes::Sheets, Routes::Layouts, Routes::Grids, Routes::Bars, Routes::Designs, Routes::Press].freeze
+    ROUTES = [Routes::House, Routes::References, Routes::Books, Routes::Starts, Routes::Ground, Routes::Arrivals, Routes::Layers, Routes::Markers, Routes::Enclosures, Routes::Weave, Routes::Cells, Routes::Sheets, Routes::Layouts, Routes::Grids, Routes::Bars, Routes::Designs, Routes::Press].freeze
 
     module_function
 

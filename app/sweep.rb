@@ -10,7 +10,7 @@ module App
     # A temporary file this old belongs to no request that runs.
     OLD_S = 24 * 3600
 
-    def run = [uploads, arrivals, originals, pages, layers, weavings, enclosures].compact
+    def run = [uploads, books, arrivals, originals, pages, layers, weavings, enclosures].compact
 
     # Files of requests whose server was killed. Only in the folder that bin/start gives its children.
     def uploads
@@ -22,12 +22,24 @@ module App
       told(found.length, "temporary file", "removed (#{megabytes(bytes)})")
     end
 
+    # Books that were being made of a file, with no job to go on.
+    def books
+      gone = Book.where(making: true).reject { |book| Delayed::Job.where("handler LIKE '%StartBookJob%'").exists? }
+      gone.each(&:discard)
+      told(gone.length, "half-made book", "removed")
+    end
+
     # Files that were to be looked into or brought in, with no job to do it: they get one again, or the reason.
     def arrivals
       waiting = Arrival.where(state: %w[inspecting importing]).reject { |arrival| job?(arrival) }
       waiting.each do |arrival|
         if arrival.path && Originals.kept?(arrival.path)
-          Delayed::Job.enqueue((arrival.state == "inspecting") ? InspectArrivalJob.new(arrival.id) : ImportArrivalJob.new(arrival.id), priority: (arrival.state == "inspecting") ? Turn::LOOK : Turn::IMPORT)
+          job = if arrival.state == "inspecting"
+            InspectArrivalJob
+          else
+            (arrival.book_id ? ImportArrivalJob : StartBookJob)
+          end
+          Delayed::Job.enqueue(job.new(arrival.id), priority: (arrival.state == "inspecting") ? Turn::LOOK : Turn::IMPORT)
         else
           arrival.turn("failed", reason: "#{arrival.name} did not arrive whole, since the server ended meanwhile; bring it in again.")
         end

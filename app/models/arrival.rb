@@ -7,7 +7,8 @@ module App
   class Arrival < ActiveRecord::Base
     OPEN = %w[inspecting ready importing].freeze
 
-    belongs_to :book
+    # None yet for a file that a new book is to be made of.
+    belongs_to :book, optional: true
 
     attribute :report, :json, default: []
     # {"layers", "reference", "columns"}, as far as they have been chosen.
@@ -42,6 +43,19 @@ module App
 
     # A sentence with the file's own name in place of the store's.
     def named(sentence) = sentence.gsub(File.basename(path), name)
+
+    # Did it come to make a book of?
+    def start? = book_id.nil? || choice.key?("start")
+
+    # Looks into a table again, with its columns of places as they are named. Invalid for columns that are not there.
+    def look_again(wanted)
+      wanted = wanted.slice("x", "y", "wkt").transform_values(&:to_s)
+      TileLoom::Ground::Columns.new(wanted).check(report.flat_map { |layer| layer["attributes"].map { |attribute| attribute["name"] } })
+      transaction do
+        turned = turn("inspecting", from: %w[ready], choice: choice.merge("columns" => wanted))
+        Delayed::Job.enqueue(InspectArrivalJob.new(id), priority: Turn::LOOK) if turned
+      end
+    end
 
     # Of Arrival: made with its file and its job, or not at all.
     def self.accept(tempfile, **values)

@@ -18,6 +18,14 @@ module App
 
     OWN.each { |list| attribute list, :json }
 
+    # Deletes it with all that is its own, layers a batch at a time.
+    def discard
+      Layer.where(book_id: id).each(&:discard)
+      press_runs.each(&:discard)
+      Arrival.where(book_id: id).update_all(book_id: nil)
+      self.class.where(id: id).delete_all
+    end
+
     # The book document without its data.
     def settings
       {"format" => "tile-loom-book", "version" => 1}

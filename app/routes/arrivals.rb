@@ -30,13 +30,7 @@ module App
 
       # Which columns of a table hold its places: it is looked into again.
       post "/api/books/:book_id/arrivals/:arrival_id/columns" do
-        wanted = body_json["columns"].then { |given| given.is_a?(Hash) ? given.slice("x", "y", "wkt").transform_values(&:to_s) : {} }
-        columns = TileLoom::Ground::Columns.new(wanted)
-        columns.check(arrival.report.flat_map { |layer| layer["attributes"].map { |attribute| attribute["name"] } })
-        Arrival.transaction do
-          turned = arrival.turn("inspecting", from: %w[ready], choice: arrival.choice.merge("columns" => wanted))
-          Delayed::Job.enqueue(InspectArrivalJob.new(arrival.id), priority: Turn::LOOK) if turned
-        end
+        arrival.look_again(body_json["columns"])
         json(Presenter.arrival(arrival.reload))
       end
 

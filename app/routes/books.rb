@@ -6,7 +6,7 @@ module App
     class Books < Base
       get "/api/books" do
         sheets = GridIndex.joins(:cells).group(:book_id).count
-        json(Book.order(:id).map { |found| found.attributes.slice("id", "title", "subtitle", "revision").merge("sheets" => sheets.fetch(found.id, 0)) })
+        json(Book.where(making: false).order(:id).map { |found| found.attributes.slice("id", "title", "subtitle", "revision").merge("sheets" => sheets.fetch(found.id, 0)) })
       end
 
       get("/api/books/:book_id") { json(shown(book)) }
@@ -34,14 +34,6 @@ module App
       get "/api/books/:book_id/file" do
         attachment("#{TileLoom::Book::Starter.id_for(book.title, [])}.json")
         BookExport.new(book)
-      end
-
-      # From one GeoJSON file; the reference is the UTM zone of the data unless it is named.
-      post "/api/books/start" do
-        upload = uploaded_file
-        made = FirstBook.new(text: upload[:tempfile].read, name: upload[:title], scale: number("scale", 1..1_000_000_000), title: params["title"], reference: params["reference"]).make
-        status 201
-        json({"id" => made.id})
       end
 
       post "/api/books" do

@@ -21,7 +21,7 @@ module App
       post "/api/books/:book_id/design" do
         wanted = body_json
         design = wanted["kept"] ? KeptDesign.find(whole(wanted["kept"])).attributes.slice("layout", *Book::OWN) : shipped(wanted["name"].to_s)
-        DesignFile.new(design).apply_to(book, changes, label: "Design #{wanted["name"]}", page: !wanted["kept"].nil?)
+        DesignFile.new(design).apply_to(book, changes: changes, label: "Design #{wanted["name"]}", page: !wanted["kept"].nil?)
         json(shown(book.reload))
       end
 
@@ -52,7 +52,7 @@ module App
 
       post "/api/books/:book_id/design/file" do
         upload = uploaded_file
-        DesignFile.new(DesignFile.read(upload[:tempfile].read(BodyLimit::LARGEST))).apply_to(book, changes, label: "Design #{upload[:title]}")
+        DesignFile.new(DesignFile.read(upload[:tempfile].read(BodyLimit::LARGEST))).apply_to(book, changes: changes, label: "Design #{upload[:title]}")
         json(shown(book.reload))
       end
 

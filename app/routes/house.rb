@@ -5,7 +5,8 @@ module App
     # What the server says of itself.
     class House < Base
       # open: can others on the network reach it? There is no sign-in yet, so the page warns of that.
-      get("/api/server") { json({"open" => Server.open?}) }
+      # data_endings: of files that it reads; sizes: of pages.
+      get("/api/server") { json({"open" => Server.open?, "data_endings" => TileLoom::Ground::FileFormat::ALL.flat_map(&:endings), "sizes" => TileLoom::Layout::PageSize::ALL.keys}) }
     end
   end
 end

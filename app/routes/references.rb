@@ -20,9 +20,6 @@ module App
         json(kept)
       end
 
-      # What a GeoJSON file would make a book of: how many features, where, in which references.
-      post("/api/books/look") { json(Look.new(uploaded_file[:tempfile].read).to_h) }
-
       # References that suit the ground of a book, with reasons.
       get "/api/books/:book_id/references" do
         box = book.extent or halt 200, json([])

@@ -21,7 +21,7 @@ RSpec.describe "Doors" do
             post("/api/books/#{book.id}/#{address}", fields, "HTTP_HOST" => "localhost")
             expect([last_response.status, answer["message"]]).to eq([422, "Choose a file to bring in."]), "#{address}: #{last_response.body}"
           end
-          ["/api/books/look", "/api/books/start", "/api/bar-styles/file"].each { |address| post(address, fields.merge("scale" => "2500"), "HTTP_HOST" => "localhost").then { expect(last_response.status).to eq(422) } }
+          ["/api/starts", "/api/bar-styles/file"].each { |address| post(address, fields.merge("scale" => "2500"), "HTTP_HOST" => "localhost").then { expect(last_response.status).to eq(422) } }
         end
         expect([App::Arrival.count, App::Book.count]).to eq([0, 1])
       end
@@ -47,11 +47,11 @@ RSpec.describe "Doors" do
     end
 
     it "is one that the start command prints, and the page warns where others can reach the server" do
-      expect(ask("/api/server").then { answer }).to eq({"open" => false})
+      expect(ask("/api/server").then { answer }).to include("open" => false)
       before = ENV["BIND"]
       ENV["BIND"] = "0.0.0.0"
       expect(App::Server.allowed_hosts).to include(Socket.gethostname)
-      expect(ask("/api/server").then { answer }).to eq({"open" => true})
+      expect(ask("/api/server").then { answer }).to include("open" => true)
     ensure
       ENV["BIND"] = before
     end

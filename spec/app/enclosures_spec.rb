@@ -44,7 +44,7 @@ RSpec.describe App::Routes::Enclosures do
     ask("/api/books/#{book.id}/design/file")
     design = App::DesignFile.read(last_response.body)
     other = kept_book
-    App::DesignFile.new(design).apply_to(other, App::BookChanges.new(other), label: "Design")
+    App::DesignFile.new(design).apply_to(other, label: "Design")
     expect(App::Book.find(other.id).pictures.map { |entry| entry["content"] }).to eq([content])
     send_json(:post, "/api/books/#{book.id}/design/keep", {name: "With a logo"})
     third = kept_book

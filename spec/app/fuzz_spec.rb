@@ -18,13 +18,14 @@ RSpec.describe "Any request" do
     @values = HostileValues.new(seed)
     @book = kept_book
     @run = App::PressOrder.new(@book).place("1")
-    @arrival = App::Arrival.create!(book_id: @book.id, name: "a.geojson", state: "ready", path: "1/original.geojson",
-      report: [{"name" => "a", "title" => "a", "count" => 1, "geometry" => "Point", "attributes" => [{"name" => "n", "type" => "text"}], "box" => [402_000, 6_528_000, 402_010, 6_528_010], "reference" => nil, "asks_reference" => true, "asks_columns" => false, "columns" => nil}])
+    @report = [{"name" => "a", "title" => "a", "count" => 1, "geometry" => "Point", "attributes" => [{"name" => "n", "type" => "text"}], "box" => [402_000, 6_528_000, 402_010, 6_528_010], "reference" => nil, "asks_reference" => true, "asks_columns" => false, "columns" => nil}]
+    @arrival = App::Arrival.create!(book_id: @book.id, name: "a.geojson", state: "ready", path: "1/original.geojson", report: @report)
+    @start = App::Arrival.create!(name: "a.geojson", state: "ready", path: "1/original.geojson", report: @report)
   end
 
   # Parts of an address, now and then ones that lead nowhere.
   def filled(pattern)
-    known = {"book_id" => @book.id, "number" => 1, "key" => "dams", "run_id" => @run.id, "arrival_id" => @arrival.id, "kept_id" => 1, "style_id" => 1, "weaving_id" => 1, "element" => "map", "name" => "side-panel", "content" => "0" * 64}
+    known = {"book_id" => @book.id, "number" => 1, "key" => "dams", "run_id" => @run.id, "arrival_id" => @arrival.id, "kept_id" => 1, "style_id" => 1, "weaving_id" => 1, "start_id" => @start.id, "element" => "map", "name" => "side-panel", "content" => "0" * 64}
     pattern.gsub(/:(\w+)/) { @values.chance(0.9) ? known.fetch($1, 1) : @values.one_of(["0", "-1", "99999999999999999999", "x", "%F0%9F%98%80", "%25", "a'b"]) }.sub("*", "x")
   end
 
@@ -54,7 +55,7 @@ RSpec.describe "Any request" do
 
   def before_elements = App::Book.find(@book.id).settings["layout"]["elements"]
 
-  define_method(:told) { |what| "seed #{seed}: #{what.to_s[0, 600]} answered #{last_response.status} #{last_response.body[0, 300]}".force_encoding(Encoding::UTF_8).scrub
+  define_method(:told) { |what| "seed #{seed}: #{what.to_s[0, 600]} answered #{last_response.status} #{last_response.body[0, 300]}".dup.force_encoding(Encoding::UTF_8).scrub }
 
   it "is answered without a fault, and the book can be drawn afterwards" do
     faults = []

@@ -573,19 +573,23 @@ RSpec.describe "The steps", type: :feature do
     click_link("All books")
     expect(page).to have_css("main a", text: "Skarrow Moss")
     expect_accessible
-    click_button("Start")
-    expect(page).to have_css("[role=alert]", text: "Choose the GeoJSON file that the new book is about.")
     Dir.mktmpdir do |folder|
       File.write("#{folder}/islet.geojson", JSON.generate({"type" => "Polygon", "coordinates" => [[[-10.70, 58.86], [-10.68, 58.86], [-10.68, 58.87], [-10.70, 58.86]]]}))
-      attach_file("GeoJSON file of the new book", "#{folder}/islet.geojson", visible: :all)
-      expect(page).to have_text(/1 feature; \d+ references? for its ground/)
-      find_field("Coordinate reference").click
-      expect(page).to have_css("[role=option]", text: "the UTM zone that the ground lies in")
-      fill_in("Coordinate reference", with: "25829")
-      find("[role=option]", text: "ETRS89 / UTM zone 29N", match: :first).click
-      expect(page).to have_field("Coordinate reference", with: "EPSG:25829")
-      fill_in("Title", with: "The islet")
-      click_button("Start")
+      worker do
+        attach_file("Data file of the new book", "#{folder}/islet.geojson", visible: :all)
+        # The proposed scale is chosen already; its neighbours stand beside it with their counts.
+        expect(page).to have_css("[role=radiogroup] label", count: 3)
+        expect(page).to have_css("[role=radiogroup] label", text: /\A1:[\d,]+\s*\d+ sheets?, proposed\z/)
+        find_field("Coordinate reference").click
+        expect(page).to have_css("[role=option]", text: "the UTM zone that the ground lies in")
+        fill_in("Coordinate reference", with: "25829")
+        find("[role=option]", text: "ETRS89 / UTM zone 29N", match: :first).click
+        expect(page).to have_field("Coordinate reference", with: "EPSG:25829")
+        fill_in("Title", with: "The islet")
+        expect_accessible
+        click_button("Start the book")
+        expect(page).to have_css("h1", text: "The islet")
+      end
       expect(page).to have_css("h1", text: "The islet")
       expect(page).to have_css("footer button", minimum: 2)
       made = App::Book.order(:id).last

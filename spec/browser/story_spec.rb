@@ -47,7 +47,7 @@ RSpec.describe "A newcomer", type: :feature do
 
   it "is told in words what cannot be done, beside the field" do
     visit "/books/#{@book.id}/weave"
-    {"0" => /more than 0/, "-5" => /more than 0/, "house" => /Write a scale/, "10" => /would make up to [\d,]+ cells/}.each do |text, sentence|
+    {"0" => /at least 1/, "-5" => /at least 1/, "house" => /Write a scale/, "10" => /would make up to [\d,]+ cells/}.each do |text, sentence|
       type_value("Scale", text)
       click_button("Keep")
       expect(page).to have_css("[role=dialog] [role=alert]", text: sentence)

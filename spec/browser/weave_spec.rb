@@ -116,7 +116,7 @@ RSpec.describe "Weave", type: :feature do
     find("footer button", text: /\AC3/).click
     expect(page).to have_css("aside h2", text: "C3")
     click_button("Remove")
-    expect(page).to have_text(/26 sheets, each .* ha left out\. /)
+    expect(page).to have_text(/26 sheets, each .* ha left out; 1 polygon of Restoration area partly on no sheet\. /)
     click_button("Cover and files")
     expect(page).to have_css("[aria-label='Pieces left out'] li", count: 1)
     pick("Of layer", "Peat dams")

@@ -92,7 +92,7 @@ module TileLoom
       # timeout(1) ends with 124, or is killed itself after it.
       def refuse(said, status)
         said = said.dup.force_encoding(Encoding::UTF_8).scrub
-        raise Invalid.new("#{@name} could not be read: #{reason(said, status)}.", detail: said.strip[0, 2_000])
+        raise Invalid.new("#{@name} could not be read: #{reason(said, status)}.", detail: said.strip.empty? ? nil : said.strip[0, 2_000])
       end
 
       def reason(said, status)

@@ -73,7 +73,17 @@ module TileLoom
 
       # The whole text with the one part read so.
       def reread(part, name, text)
-        parts.map { |known| (known == part) ? ((known == name) ? text : known.split("-", 2).map { |side| (side.strip == name) ? text : side.strip }.join("-")) : known }.join(", ")
+        parts.map { |known|
+          if known == part
+            if known == name
+              text
+            else
+              known.split("-", 2).map { |side| (side.strip == name) ? text : side.strip }.join("-")
+            end
+          else
+            known
+          end
+        }.join(", ")
       end
 
       def refuse(name, cells)

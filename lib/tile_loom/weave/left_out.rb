@@ -9,7 +9,7 @@ module TileLoom
       Loss = Struct.new(:layer, :kind, :whole, :count, :size, keyword_init: true)
 
       KINDS = {1 => :point, 4 => :point, 2 => :line, 5 => :line, 3 => :area, 6 => :area}.freeze
-      WORDS = {point: %w[point points], line: %w[line lines], area: %w[polygon polygons], nil => %w[feature features]}.freeze
+      WORDS = {:point => %w[point points], :line => %w[line lines], :area => %w[polygon polygons], nil => %w[feature features]}.freeze
       # Less than this on paper is rounding.
       LEAST_MM = 0.1
 
@@ -30,7 +30,11 @@ module TileLoom
       def sentences(titles)
         losses.map do |loss|
           one, many = WORDS.fetch(loss.kind)
-          what = loss.layer ? "#{Units::Number.grouped(loss.count)} #{(loss.count == 1) ? one : many} of #{titles.fetch(loss.layer, loss.layer)}" : "#{Units::Number.grouped(loss.count)} drawn #{(loss.count == 1) ? "shape" : "shapes"}"
+          what = if loss.layer
+            "#{Units::Number.grouped(loss.count)} #{(loss.count == 1) ? one : many} of #{titles.fetch(loss.layer, loss.layer)}"
+          else
+            "#{Units::Number.grouped(loss.count)} drawn #{(loss.count == 1) ? "shape" : "shapes"}"
+          end
           loss.whole ? "#{what} on no sheet" : "#{what} partly on no sheet#{length(loss)}"
         end
       end

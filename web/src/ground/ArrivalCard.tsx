@@ -72,7 +72,7 @@ function Report({ arrival, arrivals, onRings }: { arrival: Arrival; arrivals: Ar
             {single ? <b>{layer.title}</b> : <TextField fullWidth value={titles[layer.name] ?? ""} onChange={(event) => setTitles({ ...titles, [layer.name]: event.target.value })} slotProps={{ htmlInput: { "aria-label": `Title of ${layer.title}` } }} />}
           </Box>
           <Facts layer={layer} distance={layer.reference ? places.data?.[layer.name]?.[0]?.distance_m : null} />
-          {(layer.asks_columns || layer.columns) && <ColumnChooser arrival={arrival} layer={layer} arrivals={arrivals} />}
+          {(layer.asks_columns || layer.columns) && <ColumnChooser layer={layer} onColumns={(columns) => arrivals.columns(arrival, columns)} />}
         </Box>
       ))}
       {wanted.some((layer) => !layer.reference) && !lost && (
@@ -103,7 +103,7 @@ function where(place: Place): string {
 }
 
 // Which columns of a table hold its places; found ones can be put right.
-function ColumnChooser({ arrival, layer, arrivals }: { arrival: Arrival; layer: ArrivedLayer; arrivals: Arrivals }) {
+export function ColumnChooser({ layer, onColumns }: { layer: ArrivedLayer; onColumns: (columns: { x?: string; y?: string; wkt?: string }) => Promise<unknown> }) {
   const [columns, setColumns] = useState<{ x?: string; y?: string; wkt?: string }>(layer.columns ?? {});
   const [problem, setProblem] = useState<string | null>(null);
   const names = layer.attributes.map((attribute) => attribute.name);
@@ -120,13 +120,13 @@ function ColumnChooser({ arrival, layer, arrivals }: { arrival: Arrival; layer: 
       {layer.asks_columns && <Typography sx={{ gridColumn: "1 / -1", fontSize: 13, fontWeight: 600 }}>Which columns hold its places?</Typography>}
       {text ? select("Well-known text", "wkt") : <>{select("East or lon", "x")}{select("North or lat", "y")}</>}
       <Button onClick={() => setColumns(text ? {} : { wkt: "" })} sx={{ justifySelf: "start" }}>{text ? "two columns instead" : "text (WKT) instead"}</Button>
-      {changed && <Button variant="outlined" disabled={!ready} onClick={() => void arrivals.columns(arrival, columns).catch((error: Error) => setProblem(error.message))}>Look again</Button>}
+      {changed && <Button variant="outlined" disabled={!ready} onClick={() => void onColumns(columns).catch((error: Error) => setProblem(error.message))}>Look again</Button>}
       {problem && <Typography role="alert" sx={{ gridColumn: "1 / -1", color: "error.main", fontSize: 13 }}>{problem}</Typography>}
     </Box>
   );
 }
 
-function Facts({ layer, distance }: { layer: ArrivedLayer; distance?: number | null }) {
+export function Facts({ layer, distance }: { layer: ArrivedLayer; distance?: number | null }) {
   const corners = layer.box?.map((number) => new Intl.NumberFormat("en-GB", { maximumFractionDigits: Math.abs(number) > 1000 ? 0 : 4 }).format(number));
   return (
     <Box sx={{ fontSize: 13, color: "text.secondary", mt: 0.5, "& dt": { float: "left", clear: "left", mr: 0.75, fontWeight: 600 }, "& dd": { m: 0 } }} component="dl">

@@ -1,14 +1,13 @@
-import { Box, Button, TextField, Typography } from "@mui/material";
-import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useRef, useState, type FormEvent } from "react";
-import { Link, useNavigate } from "react-router";
-import { get, sendFile, upload } from "../api/client";
-import { count, readScale } from "../api/words";
+import { Box, Button, Typography } from "@mui/material";
+import { useQuery } from "@tanstack/react-query";
+import { useRef, useState } from "react";
+import { Link } from "react-router";
+import { get, sendFile } from "../api/client";
+import { count } from "../api/words";
 import { Notice } from "../frame/Notice";
 import { OpenServer } from "../frame/OpenServer";
-import { ReferenceField, type Suggestion } from "../reference/ReferenceField";
-
-interface Look { count: number; suggestions: Suggestion[] }
+import { Start } from "./Start";
+import { paper, useArrival } from "./arrive";
 
 interface Listed { id: number; title: string; subtitle: string; sheets: number; revision: number }
 
@@ -24,7 +23,7 @@ export function Shelf() {
         <Typography component="h1" sx={{ fontSize: 16, fontWeight: 700 }}>Tile Loom</Typography>
       </Box>
       {problem && <Notice text={problem} onClose={() => setProblem(null)} />}
-      <Box component="main" sx={{ flex: 1, minHeight: 0, overflow: "auto", p: 4, display: "grid", gridTemplateColumns: "minmax(0, 1fr) 340px", gap: 4, alignItems: "start", maxWidth: 1240, width: "100%", mx: "auto" }}>
+      <Box component="main" sx={{ flex: 1, minHeight: 0, overflow: "auto", p: 4, display: "grid", gridTemplateColumns: "minmax(0, 1fr) 380px", gap: 4, alignItems: "start", maxWidth: 1240, width: "100%", mx: "auto" }}>
         <Box component="section" aria-labelledby="books-title">
           <Typography component="h2" variant="h2" id="books-title" sx={{ mb: 2 }}>Books</Typography>
           {books.error && <Typography role="alert">{books.error.message}</Typography>}
@@ -46,67 +45,6 @@ export function Shelf() {
           <Open onProblem={setProblem} />
         </Box>
       </Box>
-    </Box>
-  );
-}
-
-// Goes to a book that has just been made; the list of books is asked for anew.
-function useArrival() {
-  const navigate = useNavigate();
-  const client = useQueryClient();
-  return async (made: { id: number }) => {
-    await client.invalidateQueries({ queryKey: ["books"] });
-    await navigate(`/books/${made.id}/weave`);
-  };
-}
-
-const paper = { bgcolor: "background.paper", border: 1, borderColor: "divider", p: 2.25 };
-
-// A book from a GeoJSON file: its features are the study area until another layer is chosen.
-function Start({ onProblem }: { onProblem: (text: string | null) => void }) {
-  const arrive = useArrival();
-  const input = useRef<HTMLInputElement>(null);
-  const [file, setFile] = useState<File | null>(null);
-  const [title, setTitle] = useState("");
-  const [reference, setReference] = useState("");
-  const [scale, setScale] = useState("1:2,500");
-  const [busy, setBusy] = useState(false);
-  const [look, setLook] = useState<Look | null>(null);
-  const choose = async (chosen: File | null) => {
-    setFile(chosen);
-    setLook(null);
-    onProblem(null);
-    if (!chosen) return;
-    try {
-      setLook(await upload<Look>("/api/books/look", chosen));
-    } catch (error) {
-      onProblem(`${chosen.name} cannot be used. ${(error as Error).message}`);
-    }
-  };
-  const start = async (event: FormEvent) => {
-    event.preventDefault();
-    onProblem(null);
-    const denominator = readScale(scale);
-    if (!file) return onProblem("Choose the GeoJSON file that the new book is about.");
-    if (denominator === null) return onProblem("Write a scale, such as 2500 or 1:2,500.");
-    setBusy(true);
-    try {
-      await arrive(await upload<{ id: number }>("/api/books/start", file, { title, scale: String(denominator), reference }));
-    } catch (error) {
-      onProblem((error as Error).message);
-      setBusy(false);
-    }
-  };
-  return (
-    <Box component="form" aria-labelledby="start-title" onSubmit={(event) => void start(event)} sx={{ ...paper, display: "grid", gap: 1.5 }}>
-      <Typography component="h2" variant="h2" id="start-title">Start a book</Typography>
-      <input ref={input} type="file" hidden accept=".geojson,.json,application/geo+json" aria-label="GeoJSON file of the new book" onChange={(event) => void choose(event.target.files?.[0] ?? null)} />
-      <Button variant="outlined" onClick={() => input.current?.click()}>{file ? file.name : "Choose a GeoJSON file"}</Button>
-      {look && <Typography role="status" sx={{ fontSize: 13, color: "text.secondary" }}>{count(look.count, "feature")}; {count(look.suggestions.length, "reference")} for its ground below.</Typography>}
-      <TextField label="Title" value={title} onChange={(event) => setTitle(event.target.value)} helperText="the file’s name where left empty" />
-      <ReferenceField value={reference} onChange={setReference} suggestions={look?.suggestions ?? []} help="name, code or place; the UTM zone of the data where left empty" />
-      <TextField label="Scale" value={scale} onChange={(event) => setScale(event.target.value)} />
-      <Button type="submit" variant="contained" color="secondary" disabled={busy}>{busy ? "Starting…" : "Start"}</Button>
     </Box>
   );
 }

@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+module App
+  module Routes
+    # New books from files: a file is looked into as on Ground, a scale is proposed, and the book is made of it.
+    class Starts < Base
+      post "/api/starts" do
+        upload = uploaded_file
+        TileLoom::Ground::FileFormat.of(upload[:name])
+        made = Arrival.accept(upload[:tempfile], name: upload[:name][0, 250], session: session_id)
+        status 201
+        json(Presenter.start(made))
+      end
+
+      get("/api/starts/:start_id") { json(Presenter.start(start)) }
+
+      # Which columns of a table hold its places: it is looked into again.
+      post "/api/starts/:start_id/columns" do
+        start.look_again(body_json["columns"])
+        json(Presenter.start(start.reload))
+      end
+
+      # References for the layers that are chosen, and a scale on the chosen page with its neighbours.
+      post "/api/starts/:start_id/proposal" do
+        refuse_unless_ready
+        wanted = BookStart.new(start, body_json)
+        json({"suggestions" => wanted.suggestions}.merge(proposal(wanted)))
+      end
+
+      post "/api/starts/:start_id/book" do
+        refuse_unless_ready
+        BookStart.new(start, body_json).settings
+        Arrival.transaction do
+          turned = start.turn("importing", from: %w[ready], reason: nil, choice: start.choice.merge("start" => body_json), total: start.report.select { |layer| body_json["layers"].any? { |chosen| chosen["name"] == layer["name"] } }.sum { |layer| layer["count"] })
+          Delayed::Job.enqueue(StartBookJob.new(start.id), priority: Turn::IMPORT) if turned
+        end
+        status 202
+        json(Presenter.start(start.reload))
+      end
+
+      post "/api/starts/:start_id/cancel" do
+        start.turn("cancelled")
+        start.drop_original
+        json(Presenter.start(start.reload))
+      end
+
+      private
+
+      # One that has not become a book's yet, or that just did.
+      def start = @start ||= Arrival.find_by!(id: whole(params["start_id"])).tap { |found| raise ActiveRecord::RecordNotFound unless found.start? }
+
+      def refuse_unless_ready = (raise TileLoom::Invalid.new("#{start.name} is not ready to make a book of.") unless start.state == "ready")
+
+      # What keeps a scale from being proposed is told beside what is known.
+      def proposal(wanted)
+        StepBudget.hold(StepBudget::STEPS * 3) { wanted.proposal }
+      rescue StepBudget::Exceeded
+        {"problem" => "The area is too intricate to count its sheets here; choose a scale, and see on Weave."}
+      rescue TileLoom::Invalid => error
+        {"problem" => error.message, "path" => error.path}.compact
+      end
+    end
+  end
+end
