@@ -12,6 +12,9 @@ module App
 
     def self.files?(env) = env["REQUEST_METHOD"] == "POST" && env["CONTENT_TYPE"].to_s.start_with?("multipart/form-data")
 
+    # Each request in the log would be too much.
+    Rack::Timeout::Logger.disable
+
     # seconds, file_seconds: how long.
     def initialize(app, seconds: SECONDS, file_seconds: FILE_SECONDS)
       @plain, @files = [seconds, file_seconds].map { |limit| Rack::Timeout.new(app, service_timeout: limit, wait_timeout: false, service_past_wait: true) }

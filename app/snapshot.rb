@@ -19,6 +19,7 @@ module App
 
     def initialize(book)
       @revision = book.revision
+      @data = [book.id, *book.layers.reject(&:removed).map { |layer| [layer.id, layer.feature_count, layer.min_x].join(" ") }]
       @document = book.document
       @source = book.source
       @cells = @document.cells(@source)
@@ -29,7 +30,7 @@ module App
       cells.find { |cell| cell.number == number } || raise(TileLoom::Invalid.new("There is no sheet #{number}; the book has #{cells.length}."))
     end
 
-    def composer(cell, **options) = TileLoom::Sheet::Composer.new(book: document, source: source, cell: cell, count: cells.length, **options)
+    def composer(cell, **options) = TileLoom::Sheet::Composer.new(book: document, source: source, cell: cell, count: cells.length, parts: DrawnParts::ALL.scope(*@data), **options)
 
     # Stands for the key sheet where sheets are asked for by number.
     KEY = 0
@@ -41,10 +42,15 @@ module App
       TileLoom::Sheet::KeyComposer.new(book: document, source: source, count: cells.length, **options)
     end
 
-    # thumb: drawn coarsely, for small pictures.
+    # thumb: drawn coarsely, for small pictures. Gzipped.
+    def sheet_svgz(number, thumb: false) = ProofCache.fetch([fingerprint, number, thumb]) { sheet_svg(number, thumb: thumb) }
+
     def sheet_svg(number, thumb: false)
       svg(composer_of(number, **(thumb ? {tolerance_mm: 1.2, names: false} : {})).drawing, small: thumb)
     end
+
+    # Of all that a page is drawn from.
+    def fingerprint = @fingerprint ||= Digest::SHA256.hexdigest(JSON.generate([@data, document.settings, cells.map { |cell| [*cell.to_a.drop(1).reject { |part| part.is_a?(TileLoom::Geometry::TurnedRectangle) }, cell.ground.to_a] }]))
 
     # The middle sheet as other elements would make it; its frame covers other ground about the same place.
     def design_svg(elements)

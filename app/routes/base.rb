@@ -97,6 +97,13 @@ module App
         svg
       end
 
+      # The same, gzipped already.
+      def packed_drawing(bytes)
+        return drawing(Zlib.gunzip(bytes)) unless request.env["HTTP_ACCEPT_ENCODING"].to_s.include?("gzip")
+        headers "content-encoding" => "gzip", "vary" => "Accept-Encoding"
+        drawing(bytes)
+      end
+
       # Only JSON that says so: a form on another site cannot send it without asking first.
       # The request's body is read once.
       def body_json = @body_json ||= read_json

@@ -7,7 +7,7 @@ module App
       get("/api/books/:book_id/sheets/:number/facts") { json(Snapshot.of(book).sheet_facts(whole(params["number"]))) }
 
       get "/api/books/:book_id/sheets/:number.svg" do
-        drawing Snapshot.of(book).sheet_svg(whole(params["number"]), thumb: params["thumb"] == "1")
+        packed_drawing Snapshot.of(book).sheet_svgz(whole(params["number"]), thumb: params["thumb"] == "1")
       end
 
       get("/api/books/:book_id/key.svg") { drawing Snapshot.of(book).key_svg }

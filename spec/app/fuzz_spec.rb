@@ -55,7 +55,7 @@ RSpec.describe "Any request" do
 
   def before_elements = App::Book.find(@book.id).settings["layout"]["elements"]
 
-  define_method(:told) { |what| "seed #{seed}: #{what.to_s[0, 600]} answered #{last_response.status} #{last_response.body[0, 300]}".dup.force_encoding(Encoding::UTF_8).scrub }
+  define_method(:told) { |what| "seed #{seed}: #{what.to_s[0, 600]} answered #{last_response.status} #{last_response.body[0, 300]}".force_encoding(Encoding::UTF_8).scrub }
 
   it "is answered without a fault, and the book can be drawn afterwards" do
     faults = []

@@ -7,10 +7,14 @@ module TileLoom
       attr_reader :book, :source, :cell, :count
 
       # source: where features come from (see Ground::MemorySource); count: sheets in the book;
-      # tolerance_mm: coarser, and names: false, for small pictures.
-      def initialize(book:, source:, cell:, count:, tolerance_mm: GroundDrawing::TOLERANCE_MM, names: true)
-        @book, @source, @cell, @count, @tolerance_mm, @names = book, source, cell, count, tolerance_mm, names
+      # tolerance_mm: coarser, and names: false, for small pictures; parts: keeps parts of the drawing by a key of all
+      # that they are drawn from but the data (fetch(key) { part }), or nil.
+      def initialize(book:, source:, cell:, count:, tolerance_mm: GroundDrawing::TOLERANCE_MM, names: true, parts: nil)
+        @book, @source, @cell, @count, @tolerance_mm, @names, @parts = book, source, cell, count, tolerance_mm, names, parts
       end
+
+      # A part of the drawing that may have been worked out for another composer. key: what makes it this part.
+      def part(*key, &block) = @parts ? @parts.fetch(key, &block) : block.call
 
       def layout = book.layout
 
@@ -48,7 +52,9 @@ module TileLoom
       end
 
       def ground_drawing(view)
-        @ground_drawing ||= GroundDrawing.new(layers: book.layers, source: source, view: view, tolerance_mm: @tolerance_mm, names: @names)
+        @ground_drawing ||= part("ground", book.once("drawn") { JSON.generate(book.settings.slice("reference", "layers", "markers", "faces")) }, *view.place, @tolerance_mm, @names) do
+          GroundDrawing.new(layers: book.layers, source: source, view: view, tolerance_mm: @tolerance_mm, names: @names).drawn
+        end
       end
 
       def shown_rules = ground_drawing(view).shown_rules

@@ -11,6 +11,9 @@ module TileLoom
         @frame, @ground, @crs = frame, ground, crs
       end
 
+      # What tells it from another view of the same reference: numbers.
+      def place = [frame.min_x, frame.min_y, frame.width, frame.height, ground.centre_x, ground.centre_y, ground.width, ground.height, ground.rotation_deg]
+
       def affine = @affine ||= ground.onto(frame)
 
       def inverse = @inverse ||= affine.inverse

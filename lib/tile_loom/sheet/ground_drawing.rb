@@ -21,6 +21,11 @@ module TileLoom
       # Scene groups, the bottom layer first, then the names of things above all of them.
       def nodes = drawings.map(&:group).reject { |group| group.children.empty? } + names
 
+      # What is left when it is done.
+      Drawn = Struct.new(:nodes, :shown_rules, :names_left_out)
+
+      def drawn = Drawn.new(nodes, shown_rules, names_left_out)
+
       # Rules that drew something here, in drawing order.
       def shown_rules = drawings.flat_map(&:shown_rules)
 

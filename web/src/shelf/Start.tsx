@@ -93,7 +93,7 @@ function Review({ start, sizes, onStarted, onDrop }: { start: Started; sizes: st
             {!only && <Checkbox size="small" sx={{ p: 0.5 }} checked={chosen[layer.name] ?? false} onChange={(event) => setChosen({ ...chosen, [layer.name]: event.target.checked })} slotProps={{ input: { "aria-label": `Import ${layer.title}` } }} />}
             <TextField fullWidth value={titles[layer.name] ?? ""} onChange={(event) => setTitles({ ...titles, [layer.name]: event.target.value })} slotProps={{ htmlInput: { "aria-label": `Title of ${layer.title}` } }} />
           </Box>
-          <Facts layer={layer} />
+          <Facts layer={layer} brief={!only} />
           {(layer.asks_columns || layer.columns) && <ColumnChooser layer={layer} onColumns={(columns) => post<Started>(`/api/starts/${start.id}/columns`, { columns }).then(onStarted)} />}
         </Box>
       ))}

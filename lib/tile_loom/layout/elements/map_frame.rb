@@ -9,11 +9,18 @@ module TileLoom
 
         def nodes(sheet, _box)
           view = sheet.view
-          surround = surround(view, sheet)
-          [*surround.under, *ground_nodes(sheet, view), *match_lines(sheet, view), *surround.over]
+          under, over = surround_nodes(sheet, view)
+          [*under, *ground_nodes(sheet, view), *match_lines(sheet, view), *over]
         end
 
         private
+
+        # Grids, labels and border: [below the ground, above it].
+        def surround_nodes(sheet, view)
+          sheet.part("surround", JSON.generate(settings.slice("grids", "border")), JSON.generate(sheet.book.settings.slice("reference", "faces")), sheet.page.width_mm, sheet.page.height_mm, *view.place, *sheet.nominal_view&.place) do
+            surround(view, sheet).then { |surround| [surround.under, surround.over] }
+          end
+        end
 
         def ground_nodes(sheet, view)
           [Scene::Group.new(children: sheet.ground_drawing(view).nodes, clip: view.frame, name: "ground")]

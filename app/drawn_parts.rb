@@ -1,0 +1,55 @@
+# frozen_string_literal: true
+
+module App
+  # Parts of drawings that were worked out before, by all that they are drawn from: the ground of a sheet stays the same
+  # while texts change round it. Of a process; the longest unused go first.
+  class DrawnParts
+    # Numbers of coordinates in all parts together, about 16 bytes each.
+    MOST_NUMBERS = 4_000_000
+
+    def initialize
+      @lock = Mutex.new
+      @parts = {}
+      @numbers = 0
+    end
+
+    # For a book: the same key of another book, or of other data, is another part.
+    Scope = Struct.new(:parts, :name) do
+      def fetch(key, &block) = parts.fetch([name, key], &block)
+    end
+
+    def scope(*name) = Scope.new(self, name)
+
+    # The part of this key, worked out by the block where it is not there.
+    def fetch(key)
+      found = @lock.synchronize { @parts.delete(key)&.tap { |entry| @parts[key] = entry } }
+      return found[0] if found
+      yield.tap { |part| keep(key, part) }
+    end
+
+    private
+
+    def keep(key, part)
+      size = numbers(part)
+      return if size > MOST_NUMBERS / 8
+      @lock.synchronize do
+        next if @parts.key?(key)
+        @parts[key] = [part, size]
+        @numbers += size
+        @numbers -= @parts.shift[1][1] while @numbers > MOST_NUMBERS
+      end
+    end
+
+    def numbers(part)
+      case part
+      when TileLoom::Scene::Path then part.runs.sum(&:length) + 20
+      when TileLoom::Scene::Group then part.children.sum(20) { |child| numbers(child) }
+      when Array then part.sum { |item| numbers(item) }
+      when Struct then part.to_a.sum { |item| numbers(item) }
+      else 20
+      end
+    end
+
+    ALL = new
+  end
+end
