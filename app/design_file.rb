@@ -5,6 +5,8 @@ module App
   # the own drawings that it uses.
   class DesignFile
     FORMAT, VERSION = "tile-loom-layout", 1
+    # Lists of it → what the schema calls their entries.
+    PARTS = {"markers" => "ownMarker", "faces" => "enclosure", "pictures" => "enclosure"}.freeze
 
     # What of a book makes its design.
     def self.of(book)
@@ -26,6 +28,8 @@ module App
       raise TileLoom::Invalid.new("The design file holds no layout.") unless parsed["layout"].is_a?(Hash)
       lists = Book::OWN.map { |list| parsed.fetch(list, []) }
       raise TileLoom::Invalid.new("The design file is broken: #{Book::OWN.join(", ")} must be lists.") unless lists.all? { |list| list.is_a?(Array) && list.all?(Hash) }
+      finding = PARTS.flat_map { |name, part| Array(parsed.fetch(name, [])).each_with_index.flat_map { |entry, index| TileLoom::Book::Schema.part_findings(part, entry, path: "/#{name}/#{index}") } }.first
+      raise finding if finding
       Enclosure.take_in(parsed, TileLoom::Book::Enclosures.none)
     end
 

@@ -47,10 +47,10 @@ module App
       told(waiting.length, "file", "taken up again that an end of the server had left")
     end
 
-    # Originals without an arrival, or of one that came to nothing; of a folder alone.
+    # Originals without an arrival, of one that came to nothing, or of which no layer is left; of a folder alone.
     def originals
       folder = Originals.folder or return
-      gone = Dir[File.join(folder, "*")].select { |path| File.directory?(path) && (arrival = Arrival.find_by(id: File.basename(path).to_i)).then { arrival.nil? || %w[failed cancelled].include?(arrival.state) } }
+      gone = Dir[File.join(folder, "*")].select { |path| File.directory?(path) && (arrival = Arrival.find_by(id: File.basename(path).to_i)).then { arrival.nil? || forgotten?(arrival) } }
       gone = gone.select { |path| Time.now - File.mtime(path) > 60 }
       bytes = gone.sum { |path| size(path) }
       gone.each { |path| FileUtils.rm_rf(path) }
@@ -85,6 +85,8 @@ module App
     end
 
     private
+
+    def forgotten?(arrival) = %w[failed cancelled].include?(arrival.state) || (arrival.state == "done" && !Layer.exists?(arrival_id: arrival.id))
 
     def told(count, what, done) = count.zero? ? nil : "#{count} #{what}#{"s" if count > 1 && !what.include?(" or ")}: #{done}."
 

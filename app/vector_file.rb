@@ -11,8 +11,8 @@ module App
     FORMATS = {"geojson" => [".geojson", ".geojson", "application/geo+json"], "gpkg" => [".gpkg", ".gpkg", "application/geopackage+sqlite3"],
                "shp" => [".shp.zip", ".zip", "application/zip"], "csv" => [".csv", ".csv", "text/csv"]}.freeze
 
-    # GDAL's name of what writes each.
-    DRIVERS = {"geojson" => "GeoJSON", "gpkg" => "GPKG", "shp" => "ESRI Shapefile", "csv" => "CSV"}.freeze
+    # GDAL's name of what writes each, its last word.
+    DRIVERS = {"geojson" => "GeoJSON", "gpkg" => "GPKG", "shp" => "Shapefile", "csv" => "CSV"}.freeze
 
     attr_reader :type
 

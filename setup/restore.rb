@@ -16,6 +16,7 @@ module Setup
     def run
       File.umask(0o077)
       return list unless @file
+      raise Failure, "There is no dump #{@file}; bin/restore without a name lists them." unless File.file?(@file)
       @database = EmbeddedDatabase.new unless ENV["DATABASE_URL"]
       open_database
       dumps = Dumps.new(url)

@@ -43,7 +43,7 @@ module App
       arrival.with_file do |file|
         start.chosen.each do |layer|
           reader = TileLoom::Ground::FileReader.open(file, target: start.crs, layer: layer["name"], reference: start.file_reference(layer["name"]), lenient: true, columns: arrival.columns, wanted: arrival.asked)
-          kept = LayerImport.new(book).keep(reader, key: start.keys.fetch(layer["name"]), title: layer["title"], name: arrival.name) do |count|
+          kept = LayerImport.new(book).keep(reader, key: start.keys.fetch(layer["name"]), title: layer["title"], name: arrival.name, began: ->(row) { row.update!(arrival_id: arrival.id) }) do |count|
             raise Stopped unless arrival.wanted?
             arrival.update_columns(done: done + count)
           end

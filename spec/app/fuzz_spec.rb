@@ -101,4 +101,24 @@ RSpec.describe "Any request" do
     end
     expect(faults).to be_empty, faults.first(20).join("\n")
   end
+
+  it "with a file of JSON takes it whole, or refuses it in words" do
+    faults = []
+    files = {"/api/books" => JSON.parse(App::BookExport.new(@book).to_a.join), "/api/books/#{@book.id}/design/file" => App::DesignFile.of(@book),
+             "/api/bar-styles/file" => {"format" => "tile-loom-scale-bar", "version" => 1, "title" => "x", "style" => {"style" => "line"}},
+             "/api/books/#{@book.id}/cells/file" => {"type" => "FeatureCollection", "features" => [{"type" => "Feature", "properties" => {"name" => "A1", "scale" => 2500, "turn" => 0, "number" => 1, "x" => 402_000, "y" => 6_528_000}, "geometry" => {"type" => "Polygon", "coordinates" => [[[402_000, 6_528_000], [402_100, 6_528_000], [402_100, 6_528_100], [402_000, 6_528_000]]]}}]}}
+    (cases / 4).times do
+      path, document = @values.one_of(files.to_a)
+      text = begin
+        JSON.generate(@values.disturbed(document, times: @values.one_of([1, 2, 3])))
+      rescue JSON::GeneratorError
+        "{"
+      end
+      if path == "/api/books" then post(path, text, "HTTP_HOST" => "localhost", "CONTENT_TYPE" => "application/json")
+      else post(path, {"file" => Rack::Test::UploadedFile.new(StringIO.new(text), "application/json", original_filename: "x.geojson")}, "HTTP_HOST" => "localhost")
+      end
+      faults << told("#{path} #{text[0, 3_000]}") if last_response.status >= 500
+    end
+    expect(faults).to be_empty, faults.first(20).join("\n")
+  end
 end

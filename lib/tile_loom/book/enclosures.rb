@@ -31,7 +31,11 @@ module TileLoom
 
       private
 
-      def inside(entry) = entry["data"]&.unpack1("m0")
+      def inside(entry)
+        entry["data"]&.unpack1("m0")
+      rescue ArgumentError
+        raise Invalid.new("The data of “#{entry["title"]}” is not base64 (RFC 4648); export it again.")
+      end
 
       def beside(entry)
         return nil unless entry["file"] && @folder

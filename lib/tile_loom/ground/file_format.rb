@@ -32,7 +32,7 @@ module TileLoom
         new("GeoJSON", %w[.geojson .json], %w[GeoJSON TopoJSON]),
         new("TopoJSON", %w[.topojson], %w[TopoJSON]),
         new("GeoPackage", %w[.gpkg], %w[GPKG]),
-        new("zipped Shapefile", %w[.zip], ["ESRI Shapefile"], zipped: ".shp"),
+        new("zipped Shapefile", %w[.zip], %w[Shapefile], zipped: ".shp"),
         new("KML", %w[.kml .kmz], %w[LIBKML KML]),
         new("GML", %w[.gml], %w[GML]),
         new("FlatGeobuf", %w[.fgb], %w[FlatGeobuf]),

@@ -7,7 +7,7 @@ module TileLoom
       # What the tools need for themselves.
       ALWAYS = %w[GeoJSONSeq MEM Memory].freeze
 
-      # drivers: GDAL's short names of those that may open or write the file.
+      # drivers: GDAL's short names of those that may open or write the file, their last words.
       def initialize(name, drivers:, wanted: nil)
         super(name, wanted: wanted)
         @drivers = drivers
@@ -23,7 +23,7 @@ module TileLoom
 
       # A schema is never fetched, nor what a file points to; SQLite extensions stay unloaded.
       def environment(folder)
-        skipped = (self.class.all_drivers - @drivers - ALWAYS).join(",")
+        skipped = self.class.all_drivers.reject { |name| (@drivers + ALWAYS).include?(name.split.last) }.join(",")
         super.merge("GDAL_SKIP" => skipped, "GDAL_DRIVER_PATH" => "disable", "CPL_TMPDIR" => folder, "CPL_VSIL_CURL_ALLOWED_EXTENSIONS" => ".none", "GDAL_HTTP_TIMEOUT" => "1",
           "GML_DOWNLOAD_SCHEMA" => "NO", "GML_SKIP_RESOLVE_ELEMS" => "ALL", "PROJ_NETWORK" => "OFF", "SQLITE_LOAD_EXTENSIONS" => "NO")
       end

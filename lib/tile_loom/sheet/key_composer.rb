@@ -27,6 +27,11 @@ module TileLoom
       def title = NAME
 
       def neighbours = {}
+
+      private
+
+      # It names cells, not features.
+      def names_left_out = []
     end
   end
 end

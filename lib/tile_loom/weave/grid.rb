@@ -84,6 +84,7 @@ module TileLoom
       def stepped(length)
         return length unless @start.kind == "round"
         multiple = @start.multiple
+        raise Invalid.new("Corners cannot lie on multiples of nothing; give a length such as 100 m.", path: "/index/start/multiple") unless multiple&.positive?
         steps = (length / multiple + 1e-9).floor
         raise Invalid.new("Corners on multiples of #{Units::Number.plain(multiple, decimals: 3)} leave no step: neighbouring sheets are only #{Units::Number.plain(length, decimals: 1)} apart. Choose a smaller multiple.", path: "/index/start/multiple") if steps.zero?
         steps * multiple
