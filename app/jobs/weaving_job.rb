@@ -7,14 +7,14 @@ module App
   WeavingJob = Struct.new(:weaving_id) do
     def perform
       weaving = Weaving.find_by(id: weaving_id) or return
-      return unless weaving.wanted?
+      return weaving.turn("cancelled", reason: Weaving::FORGOTTEN) unless weaving.wanted?
       raise Later if weaving.purpose != "answer" && Reprojection.open_for(weaving.book)
       weaving.turn("running")
       TileLoom::Pulse.with(WeavingProgress.new(weaving)) { (weaving.purpose == "answer") ? answer(weaving) : change(weaving) }
     rescue TileLoom::Invalid, BookChanges::Stale => error
       weaving.turn("failed", reason: error.is_a?(BookChanges::Stale) ? BookChanges::Stale::SENTENCE : error.message)
     rescue Stopped
-      nil
+      weaving.turn("cancelled", reason: Weaving::FORGOTTEN)
     end
 
     def failure(_job)

@@ -8,6 +8,8 @@ module App
   # States: waiting, running, done, failed, cancelled.
   class Weaving < ActiveRecord::Base
     OPEN = %w[waiting running].freeze
+    # An answer that nobody has asked for so long is not wanted any more: its page was left.
+    FORGOTTEN_S, FORGOTTEN = 15, "Nobody asked for it any more."
     # Finished ones are of no use after this.
     KEPT_S = 3600
 
@@ -20,11 +22,18 @@ module App
     def self.begin(book, purpose, wanted, session:)
       where(book_id: book.id, purpose: "answer", session: session, state: OPEN).update_all(state: "cancelled", updated_at: Time.now.utc) if purpose == "answer"
       transaction do
-        create!(book_id: book.id, purpose: purpose, wanted: wanted, session: session).tap { |made| Delayed::Job.enqueue(WeavingJob.new(made.id), priority: Turn::WEAVE) }
+        create!(book_id: book.id, purpose: purpose, wanted: wanted, session: session, asked_at: Time.now.utc).tap { |made| Delayed::Job.enqueue(WeavingJob.new(made.id), priority: Turn::WEAVE) }
       end
     end
 
-    def wanted? = Weaving.where(id: id, state: OPEN).exists?
+    def wanted?
+      open = Weaving.where(id: id, state: OPEN)
+      open = open.where("asked_at > ?", Time.now.utc - FORGOTTEN_S) if purpose == "answer"
+      open.exists?
+    end
+
+    # Somebody asks how far it is.
+    def asked = tap { Weaving.where(id: id).update_all(asked_at: Time.now.utc) }
 
     def turn(state, **values) = Weaving.where(id: id, state: OPEN).update_all({state: state, updated_at: Time.now.utc}.merge(values)) == 1
 

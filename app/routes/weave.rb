@@ -37,7 +37,7 @@ module App
       post("/api/books/:book_id/weave/anew") { woven("anew", {}) { json(shown(changes.weave_anew.reload)) } }
 
       # Long work on the index: how far it is, and what came of it.
-      get("/api/books/:book_id/weavings/:weaving_id") { json(Presenter.weaving(weaving).merge({"answer" => weaving.answer}.compact)) }
+      get("/api/books/:book_id/weavings/:weaving_id") { json(Presenter.weaving(weaving.asked).merge({"answer" => weaving.answer}.compact)) }
 
       post "/api/books/:book_id/weavings/:weaving_id/cancel" do
         weaving.turn("cancelled", reason: "Stopped by hand.")

@@ -15,6 +15,8 @@ class WorkInTurn < ActiveRecord::Migration[7.2]
       t.string :session, limit: 64
       t.integer :done, :total, null: false, default: 0
       t.text :reason
+      # When somebody last asked how far it is.
+      t.datetime :asked_at, null: false
       t.binary :result, limit: 4_294_967_295
       t.timestamps
     end

@@ -12,9 +12,10 @@ RSpec.describe "Together" do
   def fresh = App::Book.find(book.id)
 
   # Runs the blocks in threads with a connection each, at once.
-  def at_once(*blocks)
+  def at_once(*given)
+    blocks = given.flatten
     gate = Queue.new
-    threads = blocks.map { |block| Thread.new { gate.pop && ActiveRecord::Base.connection_pool.with_connection { block.call } } }
+    threads = blocks.map { |block| Thread.new { gate.pop && block.call.tap { ActiveRecord::Base.connection_handler.clear_active_connections! } } }
     blocks.each { gate << true }
     threads.map(&:value)
   end

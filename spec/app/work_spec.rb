@@ -137,6 +137,18 @@ RSpec.describe "Work" do
       expect([steps, fresh.settings["index"]["scale"], Delayed::Job.count]).to eq([4, 2500, 0])
     end
 
+    it "is not worked out any more when the page that asked was left" do
+      send_json(:post, "/api/books/#{book.id}/weave", {patch: {index: {scale: 1000}}})
+      App::Weaving.update_all(asked_at: Time.now.utc - 60)
+      worker.start
+      expect([weaving.state, weaving.reason, Delayed::Job.count]).to match(["cancelled", /Nobody asked/, 0])
+      send_json(:post, "/api/books/#{book.id}/weave", {patch: {index: {scale: 1000}}})
+      App::Weaving.update_all(asked_at: Time.now.utc - 60)
+      ask("/api/books/#{book.id}/weavings/#{weaving.id}")
+      worker.start
+      expect(weaving.state).to eq("done")
+    end
+
     it "says in words what cannot be woven" do
       change_index({scale: 1})
       worker.start if last_response.status == 202
@@ -175,7 +187,7 @@ RSpec.describe "Work" do
       expect(App::Sweep.new.pages).to be_nil
       run.finish("failed")
       expect(App::Sweep.new.pages).to eq("1 piece: of ended runs emptied of its pages.")
-      App::Weaving.create!(book_id: book.id, purpose: "answer", state: "done", updated_at: Time.now.utc - 7200)
+      App::Weaving.create!(book_id: book.id, purpose: "answer", state: "done", asked_at: Time.now.utc, updated_at: Time.now.utc - 7200)
       expect(App::Sweep.new.weavings).to match(/1 finished piece of work on an index: forgotten/)
     end
 

@@ -150,4 +150,31 @@ RSpec.describe "Weave", type: :feature do
     undo(6)
     expect(page).to have_text("27 sheets, each 785 × 652.5 m")
   end
+
+  it "works an index out in a job where that is long, shows how far it is, and stops it" do
+    allow(App::StepBudget).to receive(:hold).and_raise(App::StepBudget::Exceeded)
+    visit "/books/#{@book.id}/weave"
+    type_value("Scale", "1000")
+    expect(page).to have_css("[role=status]", text: "Working out the index")
+    expect_accessible
+    click_button("Drop")
+    expect(page).to have_no_css("[role=status]", text: "Working out the index")
+    expect { App::Weaving.last.state }.to become("cancelled")
+    type_value("Scale", "2000")
+    within("[role=dialog]") do
+      expect(page).to have_css("[role=status]", text: "Working out the index")
+      click_button("Stop")
+    end
+    expect(page).to have_css("[role=dialog] [role=alert]", text: "Stopped by hand.")
+    click_button("Drop")
+    worker do
+      type_value("Scale", "4000")
+      expect(page).to have_css("[role=dialog]", text: /12 sheets/)
+      keep
+      expect(page).to have_text("12 sheets, each")
+    end
+    expect(rows.length).to eq(12)
+    undo
+    expect(rows.length).to eq(27)
+  end
 end

@@ -6,13 +6,14 @@ import { settled } from "./weaving";
 
 export type IndexPatch = NonNullable<Patch<BookDocument>["index"]>;
 
-// What an index woven now would come to; null asks with the settings as they stand.
-export function useAnswer(index: IndexPatch | null) {
+// What an index woven now would come to; null asks with the settings as they stand; enabled: is it wanted?
+export function useAnswer(index: IndexPatch | null, enabled = true) {
   const book = useBook();
   const client = useQueryClient();
   return useQuery<Answer, Refusal>({
     queryKey: ["weave", book.id, book.revision, index],
     queryFn: async ({ signal }) => (await settled<Answer>(client, book.id, await post<Answer | { weaving: Weaving }>(`/api/books/${book.id}/weave`, { patch: index ? { index } : {} }, "POST", signal), signal))!,
+    enabled,
     retry: false,
     staleTime: Infinity,
   });

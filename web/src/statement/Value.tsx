@@ -1,4 +1,5 @@
 import { Box, Popover } from "@mui/material";
+import { Weaving } from "../frame/Weaving";
 import { underlined } from "./underlined";
 import { useId, useRef, useState, type ReactNode } from "react";
 
@@ -29,6 +30,7 @@ export function Value({ label, shown, onOpen, onClose, children }: ValueProps) {
       <Popover open={open} onClose={close} anchorEl={() => anchor.current} anchorOrigin={{ vertical: "bottom", horizontal: "left" }} slotProps={{ paper: { role: "dialog", "aria-labelledby": id, sx: { border: 1, borderColor: "divider", minWidth: 190 } } }}>
         <Box id={id} sx={{ px: 2, pt: 1.25, fontSize: 12.5, color: "text.secondary" }}>{label}</Box>
         {children(close)}
+        {open && <Weaving narrow />}
       </Popover>
     </>
   );

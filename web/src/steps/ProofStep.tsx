@@ -9,7 +9,7 @@ import type { Cell } from "../api/types";
 import { coordinate, count, groundSize, mm, ratio } from "../api/words";
 import { Card, Row } from "../frame/Card";
 import { useSheet } from "../frame/useSheet";
-import { TrueScale } from "./TrueScale";
+import { LeftOutOfSheet, TrueScale } from "./TrueScale";
 import { useShortcuts } from "../frame/useShortcuts";
 import { PageView } from "../page/PageView";
 import { Statement } from "../statement/Statement";
@@ -42,7 +42,7 @@ export function ProofStep() {
       </Statement>
       <Box sx={{ flex: 1, minHeight: 0, display: "flex" }}>
         <PageView sheet={number} />
-        {!cell ? <Card title="Key sheet" note="the page that comes first"><Row name="Shows">{count(last, "sheet")} by name</Row><TrueScale sheet={0} /><Row name="Page">{`${mm(book.key_frame!.page_width_mm)} × ${mm(book.key_frame!.page_height_mm)}`}</Row></Card> : <Card title={cell.name} note={`sheet ${cell.number} of ${last}`}>
+        {!cell ? <Card title="Key sheet" note="the page that comes first"><Row name="Shows">{count(last, "sheet")} by name</Row><TrueScale sheet={0} /><Row name="Page">{`${mm(book.key_frame!.page_width_mm)} × ${mm(book.key_frame!.page_height_mm)}`}</Row><LeftOutOfSheet sheet={0} /></Card> : <Card title={cell.name} note={`sheet ${cell.number} of ${last}`}>
           <Row name="Shows">{groundSize(cell.width * metre, cell.height * metre)}</Row>
           <Row name="Scale" unit={book.document.index.held === "ground" ? "on the ground" : "on the map grid"}>{ratio(cell.scale)}</Row>
           <TrueScale sheet={cell.number} />
@@ -51,6 +51,7 @@ export function ProofStep() {
           <Row name="Page">{`${mm(book.frame.page_width_mm)} × ${mm(book.frame.page_height_mm)}`}</Row>
           <Row name="Frame">{`${mm(book.frame.width_mm)} × ${mm(book.frame.height_mm)}`}</Row>
           {cell.kept && <Row name="Mark">kept as it was when the frame or the data changed</Row>}
+          <LeftOutOfSheet sheet={cell.number} />
         </Card>}
       </Box>
     </>

@@ -9,20 +9,30 @@ interface Facts { true_scale: number; point_scale: number; convergence_deg: numb
 
 const oneDecimal = new Intl.NumberFormat("en-GB", { minimumFractionDigits: 1, maximumFractionDigits: 1 });
 
-// The scale on the ground at the sheet's centre, the angle from true north to grid north, and what has no room.
-export function TrueScale({ sheet }: { sheet: number }) {
+const useFacts = (sheet: number) => {
   const book = useBook();
-  const facts = useQuery({ queryKey: ["facts", book.id, book.revision, sheet], queryFn: ({ signal }) => get<Facts>(`/api/books/${book.id}/sheets/${sheet}/facts`, signal), staleTime: Infinity });
+  return useQuery({ queryKey: ["facts", book.id, book.revision, sheet], queryFn: ({ signal }) => get<Facts>(`/api/books/${book.id}/sheets/${sheet}/facts`, signal), staleTime: Infinity });
+};
+
+// The scale on the ground at the sheet's centre, and the angle from true north to grid north.
+export function TrueScale({ sheet }: { sheet: number }) {
+  const facts = useFacts(sheet);
   return (
     <>
       <Row name="On the ground">{facts.data ? `1:${oneDecimal.format(facts.data.true_scale)}` : "…"}</Row>
       <Row name="Convergence">{facts.data?.convergence ?? "…"}</Row>
-      {facts.data && facts.data.left_out.length > 0 && (
-        <Box role="note" aria-label="Left out on this sheet" sx={{ display: "flex", gap: 1, mt: 1, p: 1, border: 1, borderColor: "warning.main", fontSize: 13 }}>
-          <WarningIcon fontSize="small" sx={{ color: "warning.main" }} />
-          <Box component="ul" sx={{ m: 0, p: 0, listStyle: "none" }}>{facts.data.left_out.map((sentence) => <li key={sentence}>{sentence}</li>)}</Box>
-        </Box>
-      )}
     </>
+  );
+}
+
+// What the sheet does not show for want of room, with numbers.
+export function LeftOutOfSheet({ sheet }: { sheet: number }) {
+  const sentences = useFacts(sheet).data?.left_out ?? [];
+  if (sentences.length === 0) return null;
+  return (
+    <Box role="note" aria-label="Left out of this sheet" sx={{ display: "flex", gap: 1, mt: 1.5, p: 1, border: 1, borderColor: "warning.main", fontSize: 13 }}>
+      <WarningIcon fontSize="small" sx={{ color: "warning.main" }} />
+      <Box component="ul" sx={{ m: 0, p: 0, listStyle: "none" }}>{sentences.map((sentence) => <li key={sentence}>{sentence}</li>)}</Box>
+    </Box>
   );
 }

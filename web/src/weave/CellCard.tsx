@@ -5,7 +5,7 @@ import type { Cell } from "../api/types";
 import { count, groundSize, mm, readNumber, readScale } from "../api/words";
 import { Card, Row } from "../frame/Card";
 import { Field } from "../frame/Field";
-import { TrueScale } from "../steps/TrueScale";
+import { LeftOutOfSheet, TrueScale } from "../steps/TrueScale";
 import { gapInWords, type Gap } from "./snap";
 import type { CellDeeds } from "./useCells";
 
@@ -51,6 +51,7 @@ export function CellCard({ picked, cells, gaps, onGone }: CellCardProps) {
         <TrueScale sheet={first.number} />
         {first.kept && <Row name="Mark">kept as it was when the frame or the data changed</Row>}
         {gaps.length > 0 && <Row name="Neighbours"><Box component="ul" sx={{ m: 0, p: 0, listStyle: "none" }}>{gaps.map((gap) => <li key={gap.name}>{gapInWords(gap)}</li>)}</Box></Row>}
+        <LeftOutOfSheet sheet={first.number} />
       </>}
       <Typography sx={{ fontSize: 12.5, color: "text.secondary", mt: 1 }}>Drag it on the map, or move it by the arrow keys: 1 mm on paper, 10 with Shift, 0.1 with Alt. A press with Shift picks several.</Typography>
       {one && <Box sx={{ mt: 1 }}><Field label="Split into sheets at 1 : n" value="" placeholder={String(first.scale / 2)} onKeep={async (text) => {

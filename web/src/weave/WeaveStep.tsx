@@ -39,7 +39,7 @@ export function WeaveStep() {
   const index = book.document.index;
   const trialIndex = useMemo(() => (trial ? (merged(index, trial) as Index) : index), [index, trial]);
   const cover = useCover();
-  const tried = useAnswer(trial);
+  const tried = useAnswer(trial, trial !== null);
   const keep = (label: string, patch: IndexPatch) => change(label, { index: patch });
   const offer = (patch: (value: number) => IndexPatch) => (value: number | null) => setTrial(value === null ? null : patch(value));
   const problem = tried.error?.message;
