@@ -27,6 +27,9 @@ module App
       yield.tap { |part| keep(key, part) }
     end
 
+    # Forgets all of them.
+    def clear = @lock.synchronize { (@numbers = 0) && @parts.clear }
+
     private
 
     def keep(key, part)

@@ -10,8 +10,10 @@ lines, reference, points = ARGV
 clock = -> { Process.clock_gettime(Process::CLOCK_MONOTONIC) }
 memory = -> { File.read("/proc/self/status")[/VmHWM:\s+(\d+)/, 1].to_i / 1024 }
 
-area = {"type" => "Feature", "properties" => {}, "crs" => {"type" => "name", "properties" => {"name" => reference}}, "geometry" => {"type" => "Polygon", "coordinates" => [[[380_000, 6_500_000], [399_000, 6_500_000], [399_000, 6_526_000], [380_000, 6_526_000], [380_000, 6_500_000]]]}}
-book = App::FirstBook.new(text: JSON.generate(area), name: "area", scale: 8000, reference: reference).make
+area = {"type" => "Feature", "properties" => {}, "geometry" => {"type" => "Polygon", "coordinates" => [[[380_000, 6_500_000], [399_000, 6_500_000], [399_000, 6_526_000], [380_000, 6_526_000], [380_000, 6_500_000]]]}}
+collection = {"type" => "FeatureCollection", "crs" => {"type" => "name", "properties" => {"name" => reference}}, "features" => [area]}
+settings = TileLoom::Book::Starter.document(title: "area", reference: reference, area: "area", scale: 8000, layers: [{id: "area", title: "area", kind: "area", data: {"collection" => collection}}])
+book = App::NewBook.from_folio(TileLoom::Book::Folio.new(nil, TileLoom::Book::Document.new(settings)))
 bring = lambda do |file, key|
   crs = TileLoom::Reference::Crs.find(reference)
   start = clock.call

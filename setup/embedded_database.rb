@@ -127,15 +127,16 @@ module Setup
     # A folder of an earlier version was open to others.
     def close_to_others
       FileUtils.mkdir_p(folder, mode: 0o700)
-      if File.stat(folder).mode.anybits?(0o077)
-        Find.find(folder) { |path| FileUtils.chmod(File.directory?(path) ? 0o700 : 0o600, path) unless File.socket?(path) }
-      end
+      close_files if File.stat(folder).mode.anybits?(0o077)
       account.prepare
     end
+
+    def close_files = Find.find(folder) { |path| FileUtils.chmod(File.directory?(path) ? 0o700 : 0o600, path) unless File.socket?(path) }
 
     def create
       Shell.say "Creating the database"
       Shell.run("mariadb-install-db", "--no-defaults", "--auth-root-authentication-method=socket", "--skip-test-db", "--datadir=#{folder}", *user, doing: "Creating the database")
+      close_files
     end
 
     def launch(recovery)
