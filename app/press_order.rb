@@ -6,7 +6,14 @@ module App
     def initialize(book) = @book = book
 
     # sheets: "all", "1-3, 7", names. Invalid when the book cannot be printed as it stands.
+    # Document and cells are of one moment.
     def place(sheets)
+      @book.with_lock { place_now(sheets) }
+    end
+
+    private
+
+    def place_now(sheets)
       document = @book.settings
       TileLoom::Book::Check.demand(document, enclosures: Enclosure.reader)
       rows = @book.index.rows
@@ -19,8 +26,6 @@ module App
         run
       end
     end
-
-    private
 
     def cut(run, picked)
       picked.each_slice(PressPiece::SHEETS).with_index do |cells, position|

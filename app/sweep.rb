@@ -10,7 +10,7 @@ module App
     # A temporary file this old belongs to no request that runs.
     OLD_S = 24 * 3600
 
-    def run = [uploads, books, arrivals, originals, pages, layers, weavings, enclosures].compact
+    def run = [uploads, books, arrivals, originals, pages, files, layers, weavings, enclosures].compact
 
     # Files of requests whose server was killed. Only in the folder that bin/start gives its children.
     def uploads
@@ -61,6 +61,15 @@ module App
     def pages
       count = PressPiece.where(press_run_id: PressRun.where.not(state: PressRun::OPEN).select(:id)).where.not(pages: nil).update_all(pages: nil)
       told(count, "piece", "of ended runs emptied of its pages")
+    end
+
+    # PDFs of which there is no run, and parts of such that were never whole.
+    def files
+      named = PressRun.where.not(file: nil).pluck(:file).to_set
+      gone = Dir[File.join(Store.folder, "{run-*.pdf,.run-*.part}")].reject { |path| named.include?(File.basename(path)) || Time.now - File.mtime(path) < 3600 }
+      bytes = gone.sum { |path| size(path) }
+      FileUtils.rm_f(gone)
+      told(gone.length, "file", "of no run deleted (#{megabytes(bytes)})")
     end
 
     # Layers that were removed, or replaced by another edition, and that no undo or redo can bring back.

@@ -63,7 +63,7 @@ module App
       path = File.join(Store.folder, name)
       TileLoom::Output::Press.new(book: run.core_document, source: nil).bind(pages(run), path)
       won = run.finish("done", file: name, bytes: File.size(path))
-      won ? run.pieces.update_all(pages: nil) : (File.delete(path) if run.reload.state != "done")
+      won ? run.pieces.update_all(pages: nil) : (FileUtils.rm_f(path) if PressRun.where(id: run.id).pick(:state) != "done")
     end
 
     # One piece at a time is in memory.

@@ -201,6 +201,16 @@ RSpec.describe "Work" do
     end
   end
 
+  it "sweeps files of no run" do
+    App::Sweep.new.files
+    path = File.join(App::Store.folder, "run-999999.pdf")
+    File.write(path, "x")
+    expect(App::Sweep.new.files).to be_nil
+    File.utime(Time.now - 7200, Time.now - 7200, path)
+    expect(App::Sweep.new.files).to match(/files?: of no run deleted/)
+    expect(File.exist?(path)).to be(false)
+  end
+
   it "deletes runs with their files when that is asked for" do
     run = App::PressOrder.new(book).place("1")
     worker.start
