@@ -13,6 +13,8 @@ Capybara.register_driver(:chromium) do |app|
     --headless --no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking
     --disable-component-update --disable-sync --window-size=1280,900 --user-data-dir=#{profile}
   ])
+  # On a busy machine a page may be without a processor for longer than the 30 s that a script is given otherwise.
+  options.timeouts = {script: 120_000}
   Capybara::Selenium::Driver.new(app, browser: :chrome, options: options, service: Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver"))
 end
 

@@ -18,12 +18,27 @@ module App
     # {"patch", "label", "revision"}, as far as the purpose has them.
     attribute :wanted, :json, default: {}
 
-    # Begins one in place of those of the same browser and purpose that are open still.
+    # Begins one. An answer takes the place of those that the same browser asked for before; one that was overtaken on
+    # its way by a later one ("turn") is not begun.
     def self.begin(book, purpose, wanted, session:)
-      where(book_id: book.id, purpose: "answer", session: session, state: OPEN).update_all(state: "cancelled", updated_at: Time.now.utc) if purpose == "answer"
       transaction do
-        create!(book_id: book.id, purpose: purpose, wanted: wanted, session: session, asked_at: Time.now.utc).tap { |made| Delayed::Job.enqueue(WeavingJob.new(made.id), priority: Turn::WEAVE) }
+        made = create!(book_id: book.id, purpose: purpose, wanted: wanted, session: session, asked_at: Time.now.utc)
+        next made unless purpose != "answer" || made.latest?
+        Delayed::Job.enqueue(WeavingJob.new(made.id), priority: Turn::WEAVE)
+        made
       end
+    end
+
+    OVERTAKEN = "Another was asked for since."
+
+    # Ends those that the same browser asked for before it; false, and ended itself, where a later one is there already.
+    def latest?
+      return true unless session
+      open = Weaving.where(book_id: book_id, purpose: "answer", session: session, state: OPEN).lock.to_a
+      last = open.max_by { |one| [one.wanted["turn"].to_i, one.id] }
+      Weaving.where(id: open.map(&:id) - [last.id]).update_all(state: "cancelled", reason: OVERTAKEN, updated_at: Time.now.utc)
+      reload
+      last.id == id
     end
 
     def wanted?

@@ -137,6 +137,17 @@ RSpec.describe "Work" do
       expect([steps, fresh.settings["index"]["scale"], Delayed::Job.count]).to eq([4, 2500, 0])
     end
 
+    it "answers the later of two that met on their way" do
+      begun = lambda do |scale, turn, session = "sessionA1"|
+        post("/api/books/#{book.id}/weave", JSON.generate({patch: {index: {scale: scale}}, turn: turn}), "CONTENT_TYPE" => "application/json", "HTTP_HOST" => "localhost", "HTTP_X_SESSION" => session)
+        App::Weaving.last
+      end
+      first, later, overtaken, other = begun[1000, 10], begun[2000, 30], begun[400, 20], begun[500, 5, "sessionB1"]
+      expect([first, later, overtaken, other].map { |one| one.reload.state }).to eq(%w[cancelled waiting cancelled waiting])
+      worker.start
+      expect([later, other].map { |one| one.reload.state }).to eq(%w[done done])
+    end
+
     it "is not worked out any more when the page that asked was left" do
       send_json(:post, "/api/books/#{book.id}/weave", {patch: {index: {scale: 1000}}})
       App::Weaving.update_all(asked_at: Time.now.utc - 60)

@@ -151,11 +151,15 @@ RSpec.describe "Weave", type: :feature do
     expect(page).to have_text("27 sheets, each 785 × 652.5 m")
   end
 
+  # Does the page know the job for this scale? (Each key that is typed asks for one, in place of the one before.)
+  def asked_for(scale) = App::Weaving.last&.then { |last| last.wanted.dig("patch", "index", "scale") == scale && last.asked_at > last.created_at }
+
   it "works an index out in a job where that is long, shows how far it is, and stops it" do
     allow(App::StepBudget).to receive(:hold).and_raise(App::StepBudget::Exceeded)
     visit "/books/#{@book.id}/weave"
     type_value("Scale", "1000")
     expect(page).to have_css("[role=status]", text: "Working out the index")
+    expect { asked_for(1000) }.to become(true)
     expect_accessible
     click_button("Drop")
     expect(page).to have_no_css("[role=status]", text: "Working out the index")
@@ -163,6 +167,7 @@ RSpec.describe "Weave", type: :feature do
     type_value("Scale", "2000")
     within("[role=dialog]") do
       expect(page).to have_css("[role=status]", text: "Working out the index")
+      expect { asked_for(2000) }.to become(true)
       click_button("Stop")
     end
     expect(page).to have_css("[role=dialog] [role=alert]", text: "Stopped by hand.")

@@ -2,7 +2,9 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useBook } from "./book";
 import { get, post, type Refusal } from "./client";
 import type { Answer, BookDocument, Patch, Weaving } from "./types";
-import { settled } from "./weaving";
+import { settled, wait } from "./weaving";
+
+const TYPING_MS = 150;
 
 export type IndexPatch = NonNullable<Patch<BookDocument>["index"]>;
 
@@ -12,7 +14,12 @@ export function useAnswer(index: IndexPatch | null, enabled = true) {
   const client = useQueryClient();
   return useQuery<Answer, Refusal>({
     queryKey: ["weave", book.id, book.revision, index],
-    queryFn: async ({ signal }) => (await settled<Answer>(client, book.id, await post<Answer | { weaving: Weaving }>(`/api/books/${book.id}/weave`, { patch: index ? { index } : {} }, "POST", signal), signal))!,
+    queryFn: async ({ signal }) => {
+      // What is still being typed is not asked for; turn: of two that meet on their way the later counts.
+      await wait(TYPING_MS, signal);
+      const answer = await post<Answer | { weaving: Weaving }>(`/api/books/${book.id}/weave`, { patch: index ? { index } : {}, turn: Date.now() }, "POST", signal);
+      return (await settled<Answer>(client, book.id, answer, signal))!;
+    },
     enabled,
     retry: false,
     staleTime: Infinity,

@@ -4,7 +4,7 @@ import type { Weaving } from "./types";
 
 const EVERY_MS = 400;
 
-const wait = (ms: number, signal?: AbortSignal) => new Promise<void>((done, fail) => {
+export const wait = (ms: number, signal?: AbortSignal) => new Promise<void>((done, fail) => {
   const timer = window.setTimeout(done, ms);
   signal?.addEventListener("abort", () => { window.clearTimeout(timer); fail(new DOMException("stopped", "AbortError")); });
 });

@@ -12,6 +12,7 @@ import { BorderFields } from "../grids/BorderFields";
 import { GridCard } from "../grids/GridCard";
 import { GridList } from "../grids/GridList";
 import { useGrids } from "../grids/useGrids";
+import { LeftOutOfSheet } from "../steps/TrueScale";
 import { useLayout } from "./layout";
 import { turns as turnable } from "./LayoutCanvas";
 import { BringIn } from "./BringIn";
@@ -47,6 +48,7 @@ export function ElementCard({ picked, elements, onBack, onGhost }: { picked: Ele
           {gridded && <GridList frame={gridded} grids={grids.data} sheet={sheet} onOpen={setOpen} />}
           {gridded && <><Heading text="Border" /><BorderFields frame={gridded} onKeep={(border) => elements.patch(gridded.id, { border }, "Border")} /><Heading text="Frame" /></>}
           {one && <Settings element={one} elements={elements} />}
+          {sheet !== null && (gridded || one?.kind === "legend") && <LeftOutOfSheet sheet={sheet} />}
           <Heading text="Line up" />
           <Box sx={{ display: "grid", gridTemplateColumns: "repeat(3, 1fr)", gap: 0.5 }}>
             {SIDES.map(({ side, title }) => <Button key={side} variant="outlined" aria-label={`Line up: ${title}`} onClick={() => place(`Line up ${side}`, aligned(boxes, side, frame.live))}>{title}</Button>)}
