@@ -17,7 +17,7 @@ module App
     # References that suit the ground, the file's own first where it can hold a fixed scale; none while it is not known
     # where the ground is.
     def suggestions
-      own = chosen_reports.filter_map { |layer| layer["reference"] }.uniq.map { |code| TileLoom::Reference::Crs.find(code) }.select(&:projected?).map { |crs| {"code" => crs.code, "name" => crs.name, "reason" => "as the file has it"} }
+      own = own_references.map { |crs| {"code" => crs.code, "name" => crs.name, "reason" => "as the file has it"} }
       box = degrees_box
       own + (box ? TileLoom::Reference::Suggestions.new(box).list.map { |found| found.to_h.transform_keys(&:to_s) } : []).reject { |found| own.any? { |known| known["code"] == found["code"] } }
     end
@@ -46,7 +46,7 @@ module App
     def crs
       @crs ||= begin
         code = @wanted["reference"].to_s.strip
-        code = suggestions.find { |found| found["reason"] == "as the file has it" }&.fetch("code") || utm if code.empty?
+        code = own_references.first&.code || utm if code.empty?
         TileLoom::Reference::Crs.find(code).for_fixed_scale!(path: "/reference")
       end
     end
@@ -77,11 +77,14 @@ module App
     def refuse
       raise TileLoom::Invalid.new("Choose at least one of the file’s layers, each with a title.", path: "/layers") if chosen.empty? || chosen.any? { |layer| layer["title"].to_s.strip.empty? }
       raise TileLoom::Invalid.new("The study area must be one of the layers that come into the book.", path: "/area") unless chosen.any? { |layer| layer["name"] == area_name }
-      lost = chosen.find { |layer| report(layer["name"])["asks_columns"] }
-      raise TileLoom::Invalid.new("#{@arrival.name} has no columns of places yet; name them.", path: "/columns") if lost
+      chosen.each { |layer| report(layer["name"]) }
+      @arrival.demand_places(chosen.map { |layer| layer["name"] })
     end
 
     def chosen_reports = (chosen.empty? ? @arrival.report : chosen.map { |layer| report(layer["name"]) })
+
+    # The file's own references that can hold a fixed scale.
+    def own_references = chosen_reports.filter_map { |layer| layer["reference"] }.uniq.map { |code| TileLoom::Reference::Crs.find(code) }.select(&:projected?)
 
     # [west, south, east, north] of what is chosen, or nil.
     def degrees_box
@@ -121,7 +124,7 @@ module App
       vertices = 0
       features = []
       @arrival.with_file do |file|
-        reader = TileLoom::Ground::FileReader.open(file, target: crs, layer: name, reference: file_reference(name), lenient: true, columns: @arrival.columns)
+        reader = @arrival.reader(file, name, target: crs, reference: file_reference(name), wanted: nil)
         reader.each_batch do |pairs|
           features.concat(pairs.map(&:first))
           vertices += pairs.sum { |feature, _| feature.wkb.bytesize / 16 }

@@ -52,7 +52,7 @@ module App
     end
 
     def each_row(&block)
-      @layer.each_batch(BATCH) { |batch| batch.pluck(:identity, :shape, :properties).each(&block) }
+      @layer.each_batch(BATCH, :shape, :properties) { |rows| rows.each(&block) }
     end
 
     def fill(level, tolerance, kinds)

@@ -30,8 +30,8 @@ module App
 
     # The originals, as they came: another reference or a mended ring is no change of the data.
     def read(layer)
-      Feature.where(layer_id: layer.id).order(:identity).in_batches(of: 5_000).flat_map do |batch|
-        batch.pluck(:properties, :original).map { |properties, original| Row.new(properties, Digest::MD5.digest(original.to_s)) }
+      [].tap do |all|
+        layer.each_batch(5_000, :properties, :original) { |rows| all.concat(rows.map { |_, properties, original| Row.new(properties, Digest::MD5.digest(original.to_s)) }) }
       end
     end
 

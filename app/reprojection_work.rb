@@ -17,10 +17,10 @@ module App
       Layer.settled(@change.book_id).order(:id).to_h do |layer|
         reprojector = TileLoom::Ground::Reprojector.new(from: TileLoom::Reference::Crs.find(layer.original_reference), to: target)
         box = nil
-        Feature.where(layer_id: layer.id).in_batches(of: BATCH) do |batch|
+        layer.each_batch(BATCH, :id, :original) do |features|
           raise Stopped unless @change.wanted?
-          box = [box, keep(layer, batch, reprojector)].compact.reduce { |all, other| all.union(other) }
-          @change.update_columns(done: done += batch.size)
+          box = [box, keep(layer, features, reprojector)].compact.reduce { |all, other| all.union(other) }
+          @change.update_columns(done: done += features.length)
         end
         [layer.id, box]
       end
@@ -30,8 +30,8 @@ module App
 
     private
 
-    def keep(layer, batch, reprojector)
-      originals = batch.pluck(:id, :identity, :original).map { |id, identity, wkb| Original.new(id, "Feature #{identity} of #{layer.title}", wkb.to_s.b) }
+    def keep(layer, features, reprojector)
+      originals = features.map { |identity, id, wkb| Original.new(id, "Feature #{identity} of #{layer.title}", wkb.to_s.b) }
       rows = []
       reprojector.each(originals) do |item, shape|
         raise shape if shape.is_a?(TileLoom::Invalid)

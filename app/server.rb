@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
 require "rack"
-require "socket"
 
 module App
   # The whole web application, for Rack.
@@ -30,15 +29,11 @@ module App
     # Names under which this server may be asked, against rebinding of names: loopback and BIND (of all addresses:
     # the name of this machine), and what HOSTS lists.
     def allowed_hosts
-      bind = ENV["BIND"].to_s.strip
-      own = ANY.include?(bind) ? Socket.gethostname : bind
-      ["localhost", "127.0.0.1", "[::1]", own.include?(":") ? "[#{own}]" : own, *ENV["HOSTS"].to_s.split(",").map(&:strip)].reject(&:empty?)
+      ["localhost", "127.0.0.1", "[::1]", BindAddress.host(bind), *ENV["HOSTS"].to_s.split(",").map(&:strip)].reject(&:empty?)
     end
 
-    # Addresses that stand for all of the machine's.
-    ANY = %w[0.0.0.0 ::].freeze
+    def open? = BindAddress.open?(bind)
 
-    # Can others on the network reach it? Then whoever does may change everything: there is no sign-in yet.
-    def open? = !ENV["BIND"].to_s.strip.then { |bind| bind.empty? || bind == "localhost" || bind == "::1" || bind.start_with?("127.") }
+    def bind = ENV["BIND"].to_s.strip
   end
 end

@@ -24,7 +24,8 @@ module App
 
     # Books that were being made of a file, with no job to go on.
     def books
-      gone = Book.where(making: true).reject { |book| Delayed::Job.where("handler LIKE '%StartBookJob%'").exists? }
+      return if Delayed::Job.where("handler LIKE '%StartBookJob%'").exists?
+      gone = Book.where(making: true).to_a
       gone.each(&:discard)
       told(gone.length, "half-made book", "removed")
     end
@@ -34,12 +35,7 @@ module App
       waiting = Arrival.where(state: %w[inspecting importing]).reject { |arrival| job?(arrival) }
       waiting.each do |arrival|
         if arrival.path && Originals.kept?(arrival.path)
-          job = if arrival.state == "inspecting"
-            InspectArrivalJob
-          else
-            (arrival.book_id ? ImportArrivalJob : StartBookJob)
-          end
-          Delayed::Job.enqueue(job.new(arrival.id), priority: (arrival.state == "inspecting") ? Turn::LOOK : Turn::IMPORT)
+          arrival.enqueue
         else
           arrival.turn("failed", reason: "#{arrival.name} did not arrive whole, since the server ended meanwhile; bring it in again.")
         end

@@ -36,6 +36,12 @@ module App
       !began.nil? && (worker[/began:(\d+)/, 1].nil? || worker[/began:(\d+)/, 1].to_i == began)
     end
 
+    # Why a job is not tried again. what: "Drawing sheet 3".
+    def reason(job, what)
+      why = (job.deaths >= MOST_DEATHS) ? "ended the worker #{job.deaths} times" : "failed several times"
+      "#{what} #{why}, so it is set aside; see the worker’s log."
+    end
+
     def set_aside(job, deaths)
       job.update_columns(deaths: deaths)
       warn "Job #{job.id} (#{job.name}) is set aside: #{deaths} workers ended over it."

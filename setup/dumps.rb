@@ -17,9 +17,9 @@ module Setup
     # What can be made anew, or is work in hand.
     LEFT_OUT = %w[delayed_jobs press_pieces coarse_features reprojected_shapes weavings].freeze
 
-    # url: of the database, as App::Database has it.
-    def initialize(url, folder: FOLDER)
-      @address, @folder = URI.parse(url), folder
+    # url: of the database, as App::Database has it; nil where only the files are asked about.
+    def initialize(url = nil, folder: FOLDER)
+      @address, @folder = url && URI.parse(url), folder
     end
 
     def list = Dir[File.join(@folder, "books-*.sql.gz")].sort

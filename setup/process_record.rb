@@ -3,6 +3,7 @@
 require "fileutils"
 require "json"
 require_relative "shell"
+require_relative "../app/processes"
 
 module Setup
   # Which processes this start command began, in a file: number and time of start of each, since numbers come again.
@@ -10,14 +11,7 @@ module Setup
   class ProcessRecord
     FOLDER = File.join(Shell::ROOT, "var/run")
 
-    # When a process began, in the kernel's ticks since the machine started (proc(5), stat, field 22); nil for none.
-    def self.began(number)
-      text = File.read("/proc/#{number}/stat")
-      fields = text[(text.rindex(")") + 2)..].split
-      (fields[0] == "Z") ? nil : fields[19].to_i
-    rescue SystemCallError, TypeError
-      nil
-    end
+    def self.began(number) = App::Processes.began(number)
 
     def self.alive?(number) = !began(number).nil?
 

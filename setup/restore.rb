@@ -36,7 +36,7 @@ module Setup
     private
 
     def list
-      found = Dumps.new("trilogy://x@x/x").list
+      found = Dumps.new.list
       Shell.say found.empty? ? "There is no dump yet; one is made each day while bin/start runs, and before tables change." : "Dumps, the last one at the end:\n#{found.map { |file| "  bin/restore #{file.delete_prefix("#{Shell::ROOT}/")}  (#{(File.size(file) / 1024.0**2).ceil} MB)" }.join("\n")}"
       found.empty? ? 1 : 0
     end

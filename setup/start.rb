@@ -2,6 +2,7 @@
 
 require "socket"
 require "uri"
+require_relative "../app/bind_address"
 require_relative "debian_packages"
 require_relative "dumps"
 require_relative "embedded_database"
@@ -36,7 +37,7 @@ module Setup
       start_database
       prepare_data
       start_children
-      Shell.say "Tile Loom is at http://#{shown_host}:#{@port}/  (Ctrl-C stops it)"
+      Shell.say "Tile Loom is at http://#{App::BindAddress.host(@bind)}:#{@port}/  (Ctrl-C stops it)"
       warn_of_open_door
       watch
     rescue Failure => failure
@@ -58,19 +59,8 @@ module Setup
       exit 1
     end
 
-    ANY = %w[0.0.0.0 ::].freeze
-
-    # A name that the server answers to.
-    def shown_host = if ANY.include?(@bind)
-                       Socket.gethostname
-                     else
-                       (@bind.include?(":") ? "[#{@bind}]" : @bind)
-                     end
-
-    def open? = !(@bind == "localhost" || @bind == "::1" || @bind.start_with?("127."))
-
     def warn_of_open_door
-      return unless open?
+      return unless App::BindAddress.open?(@bind)
       Shell.say "WARNING: there is no sign-in yet. Whoever reaches this machine at port #{@port} can read, change and remove every book. Leave BIND out to be reached from this machine alone."
     end
 
@@ -177,7 +167,7 @@ module Setup
 
     def wait_for_server
       600.times do
-        TCPSocket.new(ANY.include?(@bind) ? "127.0.0.1" : @bind, @port).close
+        TCPSocket.new(App::BindAddress::ANY.include?(@bind) ? "127.0.0.1" : @bind, @port).close
         return
       rescue SystemCallError
         raise Failure, "The web server did not start (see above)." if Process.wait(@children[:server].pid, Process::WNOHANG)
@@ -231,7 +221,7 @@ module Setup
       @dumping = nil
       return if @looked && now - @looked < 60
       @looked = now
-      @dumping = Process.spawn(environment, "nice", "-n", "15", "ruby", "setup/dump.rb", chdir: Shell::ROOT, in: File::NULL, pgroup: true) if Dumps.new("trilogy://x@x/x").due?
+      @dumping = Process.spawn(environment, "nice", "-n", "15", "ruby", "setup/dump.rb", chdir: Shell::ROOT, in: File::NULL, pgroup: true) if Dumps.new.due?
     rescue Errno::ECHILD
       @dumping = nil
     end

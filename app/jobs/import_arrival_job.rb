@@ -28,7 +28,7 @@ module App
     def failure(job)
       arrival = Arrival.find_by(id: arrival_id) or return
       begin_afresh(arrival)
-      arrival.turn("failed", reason: (job.deaths >= WorkerSettings::MOST_DEATHS) ? "Bringing #{arrival.name} in ended the worker #{job.deaths} times, so it is set aside; see the worker’s log." : "Bringing the file in failed several times; see the worker’s log.")
+      arrival.turn("failed", reason: WorkerSettings.reason(job, "Importing #{arrival.name}"))
     end
 
     private
@@ -79,14 +79,14 @@ module App
     def import(arrival, file, wanted, layers, target)
       crs = TileLoom::Reference::Crs.find(target)
       reference = arrival.choice["reference"].to_s.strip.then { |code| code.empty? ? nil : TileLoom::Reference::Crs.find(code) }
-      reader = TileLoom::Ground::FileReader.open(file, target: crs, layer: wanted["name"], reference: reference, lenient: true, columns: arrival.columns, wanted: arrival.asked)
+      reader = arrival.reader(file, wanted["name"], target: crs, reference: reference)
       before = layers.sum(&:feature_count)
       began = ->(row) { layers << row.tap { row.update!(arrival_id: arrival.id) } }
       LayerImport.new(arrival.book).keep(reader, title: wanted["title"], name: arrival.name, removed: true, began: began, **place(arrival, wanted)) do |count|
         raise Stopped unless arrival.wanted?
         arrival.update_columns(done: before + count)
       end
-      arrival.update!(remarks: (arrival.remarks + reader.remarks + reader.repairs + reader.refused.map { |sentence| "Left out: #{sentence}" }).first(50))
+      arrival.remember(reader)
     end
 
     # A key of its own, or the next edition of the layer's that it replaces.

@@ -17,7 +17,7 @@ module App
 
     def failure(job)
       arrival = Arrival.find_by(id: arrival_id) or return
-      arrival.turn("failed", reason: (job.deaths >= WorkerSettings::MOST_DEATHS) ? "Looking into #{arrival.name} ended the worker #{job.deaths} times, so it is set aside; see the worker’s log." : "Looking into #{arrival.name} failed several times; see the worker’s log.")
+      arrival.turn("failed", reason: WorkerSettings.reason(job, "Looking into #{arrival.name}"))
       arrival.drop_original
     end
 

@@ -20,8 +20,7 @@ module App
     # and its run cannot be whole.
     def failure(job)
       piece = PressPiece.find_by(id: piece_id) or return
-      why = (job.deaths >= WorkerSettings::MOST_DEATHS) ? "ended the worker #{job.deaths} times" : "failed several times"
-      reason = "Drawing #{sheets(piece)} #{why}, so it is set aside; see the worker’s log."
+      reason = WorkerSettings.reason(job, "Drawing #{sheets(piece)}")
       piece.update_columns(reason: reason)
       piece.press_run.finish("failed", reason: reason)
       piece.press_run.pieces.update_all(pages: nil)

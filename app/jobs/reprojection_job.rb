@@ -16,8 +16,8 @@ module App
       nil
     end
 
-    def failure(_job)
-      Reprojection.find_by(id: reprojection_id)&.turn("failed", reason: "Changing the reference failed several times; see the worker’s log.")
+    def failure(job)
+      Reprojection.find_by(id: reprojection_id)&.turn("failed", reason: WorkerSettings.reason(job, "Changing the reference"))
     end
 
     private

@@ -25,10 +25,10 @@ module App
       raise
     end
 
-    def failure(_job)
+    def failure(job)
       arrival = Arrival.find_by(id: arrival_id) or return
       clear(arrival)
-      arrival.turn("failed", reason: "Making the book failed several times; see the worker’s log.")
+      arrival.turn("failed", reason: WorkerSettings.reason(job, "Making the book"))
     end
 
     private
@@ -42,13 +42,13 @@ module App
       done = 0
       arrival.with_file do |file|
         start.chosen.each do |layer|
-          reader = TileLoom::Ground::FileReader.open(file, target: start.crs, layer: layer["name"], reference: start.file_reference(layer["name"]), lenient: true, columns: arrival.columns, wanted: arrival.asked)
+          reader = arrival.reader(file, layer["name"], target: start.crs, reference: start.file_reference(layer["name"]))
           kept = LayerImport.new(book).keep(reader, key: start.keys.fetch(layer["name"]), title: layer["title"], name: arrival.name, began: ->(row) { row.update!(arrival_id: arrival.id) }) do |count|
             raise Stopped unless arrival.wanted?
             arrival.update_columns(done: done + count)
           end
           done += kept.feature_count
-          arrival.update!(remarks: (arrival.remarks + reader.remarks + reader.repairs + reader.refused.map { |sentence| "Left out: #{sentence}" }).first(50))
+          arrival.remember(reader)
         end
       end
       Book.find(book.id).tap(&:weave)

@@ -17,16 +17,15 @@ module App
       weaving.turn("cancelled", reason: Weaving::FORGOTTEN)
     end
 
-    def failure(_job)
-      Weaving.find_by(id: weaving_id)&.turn("failed", reason: "Working out the index failed several times; see the worker’s log.")
+    def failure(job)
+      Weaving.find_by(id: weaving_id)&.turn("failed", reason: WorkerSettings.reason(job, "Working out the index"))
     end
 
     private
 
     def answer(weaving)
       book = weaving.book
-      settings = MergePatch.apply(book.settings, weaving.wanted["patch"] || {})
-      found = book.answer(with: settings, afresh: TileLoom::Book::Index.names_differ?(settings["index"], book.index.settings))
+      found = book.answer_to(MergePatch.apply(book.settings, weaving.wanted["patch"] || {}))
       weaving.turn("done", result: Weaving.pack(Presenter.answer(found, titles: book.layer_titles)))
     end
 
@@ -34,8 +33,7 @@ module App
       book = Book.find(weaving.book_id)
       seen = book.revision
       patch = weaving.wanted["patch"]
-      after = MergePatch.apply(book.settings, patch || {})
-      book.ready = book.answer(with: after, afresh: !patch.nil? && TileLoom::Book::Index.names_differ?(book.settings["index"], after["index"]))
+      book.ready = book.answer_to(MergePatch.apply(book.settings, patch || {}))
       changes = BookChanges.new(book, session: weaving.session)
       # Whoever stopped it before this moment stopped the change.
       done = -> { weaving.turn("done") || raise(Stopped) }

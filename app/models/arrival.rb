@@ -5,6 +5,8 @@ module App
   # It brings new layers, or (replaces: a layer's key) fresh features for one that is there.
   # States: inspecting, ready, importing, done, failed, cancelled. The original is kept (Originals).
   class Arrival < ActiveRecord::Base
+    include OpenStates
+
     OPEN = %w[inspecting ready importing].freeze
 
     # None yet for a file that a new book is to be made of.
@@ -15,16 +17,8 @@ module App
     attribute :choice, :json, default: {}
     attribute :remarks, :json, default: []
 
-    # Still wanted? Asked afresh, since another process may have dropped it.
-    def wanted? = Arrival.where(id: id, state: OPEN).exists?
-
-    # The same question for another thread, with a connection of its own that goes back.
+    # Whether it is still wanted, for another thread, with a connection of its own that goes back.
     def asked = -> { ActiveRecord::Base.connection_pool.with_connection { wanted? } }
-
-    # Moves an open arrival on, once; true for the caller that did.
-    def turn(state, from: OPEN, **values)
-      Arrival.where(id: id, state: from).update_all({state: state, updated_at: Time.now.utc}.merge(values)) == 1
-    end
 
     # Yields a local file of the original's bytes.
     def with_file(&block) = Originals.with_file(path, &block)
@@ -41,6 +35,23 @@ module App
 
     def columns = TileLoom::Ground::Columns.new(choice["columns"])
 
+    # A reader of one of its layers in the local file. target: Crs of the book; reference: Crs of the coordinates where
+    # the file does not say it; wanted: nil for what is read within a request.
+    def reader(file, layer, target:, reference:, wanted: asked)
+      TileLoom::Ground::FileReader.open(file, target: target, layer: layer, reference: reference, lenient: true, columns: columns, wanted: wanted)
+    end
+
+    # Keeps what a reader put right and left out, to be told.
+    def remember(reader)
+      update!(remarks: (remarks + reader.remarks + reader.repairs + reader.refused.map { |sentence| "Left out: #{sentence}" }).first(50))
+    end
+
+    # Invalid where a table among the layers of these names has no columns of places.
+    def demand_places(names)
+      lost = report.any? { |layer| layer["asks_columns"] && names.include?(layer["name"]) }
+      raise TileLoom::Invalid.new("#{name} has no columns of places yet; name them.", path: "/columns") if lost
+    end
+
     # A sentence with the file's own name in place of the store's.
     def named(sentence) = sentence.gsub(File.basename(path), name)
 
@@ -52,9 +63,22 @@ module App
       wanted = wanted.slice("x", "y", "wkt").transform_values(&:to_s)
       TileLoom::Ground::Columns.new(wanted).check(report.flat_map { |layer| layer["attributes"].map { |attribute| attribute["name"] } })
       transaction do
-        turned = turn("inspecting", from: %w[ready], choice: choice.merge("columns" => wanted))
-        Delayed::Job.enqueue(InspectArrivalJob.new(id), priority: Turn::LOOK) if turned
+        reload.enqueue if turn("inspecting", from: %w[ready], choice: choice.merge("columns" => wanted))
       end
+    end
+
+    # Begins to bring in the layers of these names, once.
+    def import(names, **values)
+      transaction do
+        total = report.select { |layer| names.include?(layer["name"]) }.sum { |layer| layer["count"] }
+        reload.enqueue if turn("importing", from: %w[ready], total: total, **values)
+      end
+    end
+
+    # The job that its state waits for.
+    def enqueue
+      return Delayed::Job.enqueue(InspectArrivalJob.new(id), priority: Turn::LOOK) if state == "inspecting"
+      Delayed::Job.enqueue((book_id ? ImportArrivalJob : StartBookJob).new(id), priority: Turn::IMPORT)
     end
 
     # Of Arrival: made with its file and its job, or not at all.
@@ -63,7 +87,7 @@ module App
       transaction do
         made = create!(**values)
         made.receive(tempfile)
-        Delayed::Job.enqueue(InspectArrivalJob.new(made.id), priority: Turn::LOOK)
+        made.enqueue
       end
       made
     rescue

@@ -52,6 +52,9 @@ module App
     # but the pinned ones are named afresh, as at another scale.
     def answer(with: settings, afresh: false) = self.class.core(with).weave(source, before: index.core_cells, afresh: afresh || WeaveState.new(self).other_size?)
 
+    # The same for changed settings: all cells are named afresh where they call them otherwise.
+    def answer_to(changed) = answer(with: changed, afresh: TileLoom::Book::Index.names_differ?(index.settings, changed["index"]))
+
     # The cells stay where they are and show what the frame now covers there.
     def fit_cells
       core = self.class.core(settings)

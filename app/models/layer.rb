@@ -22,13 +22,14 @@ module App
       destroy!
     end
 
-    # Its features in batches, along the index of layer and identity.
-    def each_batch(size)
+    # Yields a batch of its features at a time, each as [identity, *columns], along the index of layer and identity.
+    def each_batch(size, *columns)
       last = -1
       loop do
-        batch = Feature.where(layer_id: id).where("identity > ?", last).order(:identity).limit(size)
-        last = batch.pluck(:identity).last or return
-        yield batch
+        rows = Feature.where(layer_id: id).where("identity > ?", last).order(:identity).limit(size).pluck(:identity, *columns)
+        return if rows.empty?
+        last = Array(rows.last).first
+        yield rows
       end
     end
 
@@ -45,8 +46,8 @@ module App
     # Yields each feature's identity and itself as a GeoJSON Feature, in the book's reference; a batch
     # at a time is in memory.
     def each_geojson
-      each_batch(1000) do |batch|
-        batch.pluck(:identity, :shape, :properties).each do |identity, shape, properties|
+      each_batch(1000, :shape, :properties) do |rows|
+        rows.each do |identity, shape, properties|
           yield identity, {"type" => "Feature", "properties" => properties, "geometry" => TileLoom::Geometry::Geojson.of(shape)}
         end
       end

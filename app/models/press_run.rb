@@ -4,6 +4,8 @@ module App
   # One run of the press. It prints the book as it was when asked for, whatever changes meanwhile.
   # States: waiting, running, done, failed, cancelled.
   class PressRun < ActiveRecord::Base
+    include OpenStates
+
     OPEN = %w[waiting running].freeze
 
     belongs_to :book
@@ -12,9 +14,6 @@ module App
     attribute :document, :json
     attribute :cells, :json
 
-    # Still wanted? Asked afresh, since another process may have stopped the run.
-    def wanted? = PressRun.where(id: id, state: OPEN).exists?
-
     def done = pieces.sum(:done)
 
     def printed_cells = cells.map { |row| Cell.core_of(row) }
@@ -22,9 +21,7 @@ module App
     def core_document = Book.core(document).with_cells(printed_cells)
 
     # Ends an open run once; true for the caller that did.
-    def finish(state, **values)
-      PressRun.where(id: id, state: OPEN).update_all({state: state, finished_at: Time.now.utc, updated_at: Time.now.utc}.merge(values)) == 1
-    end
+    def finish(state, **values) = turn(state, finished_at: Time.now.utc, **values)
 
     def self.file_name(id) = "run-#{id}.pdf"
 

@@ -5,6 +5,8 @@ module App
   # originals, aside, and put in place in one go. Undoing such a change is one too.
   # States: waiting, running, done, failed, cancelled. direction: forward, undo, redo.
   class Reprojection < ActiveRecord::Base
+    include OpenStates
+
     OPEN = %w[waiting running].freeze
 
     belongs_to :book
@@ -14,9 +16,5 @@ module App
     attribute :cells_after, :json
 
     def self.open_for(book) = where(book_id: book.id, state: OPEN).order(:id).last
-
-    def wanted? = Reprojection.where(id: id, state: OPEN).exists?
-
-    def turn(state, **values) = Reprojection.where(id: id, state: OPEN).update_all({state: state, updated_at: Time.now.utc}.merge(values)) == 1
   end
 end

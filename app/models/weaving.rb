@@ -7,6 +7,8 @@ module App
   # that weaves it ("change": of the document; "anew": by the settings as they are).
   # States: waiting, running, done, failed, cancelled.
   class Weaving < ActiveRecord::Base
+    include OpenStates
+
     OPEN = %w[waiting running].freeze
     # An answer that nobody has asked for so long is not wanted any more: its page was left.
     FORGOTTEN_S, FORGOTTEN = 15, "Nobody asked for it any more."
@@ -23,7 +25,7 @@ module App
     def self.begin(book, purpose, wanted, session:)
       transaction do
         made = create!(book_id: book.id, purpose: purpose, wanted: wanted, session: session, asked_at: Time.now.utc)
-        next made unless purpose != "answer" || made.latest?
+        next made if purpose == "answer" && !made.latest?
         Delayed::Job.enqueue(WeavingJob.new(made.id), priority: Turn::WEAVE)
         made
       end
@@ -41,16 +43,10 @@ module App
       last.id == id
     end
 
-    def wanted?
-      open = Weaving.where(id: id, state: OPEN)
-      open = open.where("asked_at > ?", Time.now.utc - FORGOTTEN_S) if purpose == "answer"
-      open.exists?
-    end
+    def wanted? = (purpose == "answer") ? open_row.where("asked_at > ?", Time.now.utc - FORGOTTEN_S).exists? : super
 
     # Somebody asks how far it is.
     def asked = tap { Weaving.where(id: id).update_all(asked_at: Time.now.utc) }
-
-    def turn(state, **values) = Weaving.where(id: id, state: OPEN).update_all({state: state, updated_at: Time.now.utc}.merge(values)) == 1
 
     # The answer for the browser as JSON text, packed.
     def self.pack(answer) = Zlib::Deflate.deflate(JSON.generate(answer), Zlib::BEST_SPEED)

@@ -21,10 +21,7 @@ module App
       post "/api/books/:book_id/arrivals/:arrival_id/keep" do
         wanted = body_json
         refuse_unknown(wanted)
-        Arrival.transaction do
-          turned = arrival.turn("importing", from: %w[ready], choice: arrival.choice.merge(wanted.slice("layers", "reference")), total: chosen_count(wanted))
-          Delayed::Job.enqueue(ImportArrivalJob.new(arrival.id), priority: Turn::IMPORT) if turned
-        end
+        arrival.import(wanted["layers"].map { |layer| layer["name"] }, choice: arrival.choice.merge(wanted.slice("layers", "reference")))
         json(Presenter.arrival(arrival.reload))
       end
 
@@ -55,15 +52,12 @@ module App
         fits = layers.is_a?(Array) && layers.any? && layers.all? { |layer| layer.is_a?(Hash) && known.include?(layer["name"]) && layer["title"].is_a?(String) && layer["title"].strip != "" }
         raise TileLoom::Invalid.new("Choose at least one of the file’s layers, each with a title.", path: "/layers") unless fits
         raise TileLoom::Invalid.new("Choose one of the file’s layers; one layer of the book is updated.", path: "/layers") if arrival.replaces && layers.length > 1
-        lost = arrival.report.find { |layer| layer["asks_columns"] && layers.any? { |chosen| chosen["name"] == layer["name"] } }
-        raise TileLoom::Invalid.new("#{arrival.name} has no columns of places yet; name them.", path: "/columns") if lost
+        arrival.demand_places(layers.map { |layer| layer["name"] })
         asks = arrival.report.any? { |layer| layer["asks_reference"] && layers.any? { |chosen| chosen["name"] == layer["name"] } }
         code = wanted["reference"].to_s.strip
         raise TileLoom::Invalid.new("#{arrival.name} does not say which reference its coordinates are in; name one.", path: "/reference") if asks && code.empty?
         TileLoom::Reference::Crs.find(code) unless code.empty?
       end
-
-      def chosen_count(wanted) = arrival.report.select { |layer| wanted["layers"].any? { |chosen| chosen["name"] == layer["name"] } }.sum { |layer| layer["count"] }
     end
   end
 end

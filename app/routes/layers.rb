@@ -57,7 +57,7 @@ module App
 
       def each_value
         attribute = params["attribute"].to_s
-        Feature.where(layer_id: layer.id).in_batches(of: 5000) { |batch| batch.pluck(:properties).each { |properties| yield properties[attribute] } }
+        layer.each_batch(5000, :properties) { |rows| rows.each { |_, properties| yield properties[attribute] } }
       end
 
       # A filter in CQL2 JSON, checked against the attributes; nil for none.

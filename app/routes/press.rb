@@ -5,7 +5,7 @@ module App
     # Runs of the press: ask for one, watch it, stop it, fetch what it made.
     class Press < Base
       get "/api/books/:book_id/runs" do
-        json(book.press_runs.order(id: :desc).limit(50).map { |run| Presenter.run(run) })
+        json(runs)
       end
 
       post "/api/books/:book_id/runs" do
@@ -23,7 +23,7 @@ module App
       # The run is forgotten and its file deleted.
       delete "/api/books/:book_id/runs/:run_id" do
         run.discard
-        json(book.press_runs.order(id: :desc).limit(50).map { |known| Presenter.run(known) })
+        json(runs)
       end
 
       get "/api/books/:book_id/runs/:run_id/file" do
@@ -34,6 +34,9 @@ module App
       end
 
       private
+
+      # The last ones, the newest first.
+      def runs = book.press_runs.order(id: :desc).limit(50).map { |run| Presenter.run(run) }
 
       def run = @run ||= book.press_runs.find(whole(params["run_id"]))
     end

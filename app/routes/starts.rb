@@ -30,10 +30,7 @@ module App
       post "/api/starts/:start_id/book" do
         refuse_unless_ready
         BookStart.new(start, body_json).settings
-        Arrival.transaction do
-          turned = start.turn("importing", from: %w[ready], reason: nil, choice: start.choice.merge("start" => body_json), total: start.report.select { |layer| body_json["layers"].any? { |chosen| chosen["name"] == layer["name"] } }.sum { |layer| layer["count"] })
-          Delayed::Job.enqueue(StartBookJob.new(start.id), priority: Turn::IMPORT) if turned
-        end
+        start.import(body_json["layers"].map { |layer| layer["name"] }, reason: nil, choice: start.choice.merge("start" => body_json))
         status 202
         json(Presenter.start(start.reload))
       end

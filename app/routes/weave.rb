@@ -12,8 +12,7 @@ module App
 
       post "/api/books/:book_id/weave" do
         settings = changed(body_json)
-        afresh = TileLoom::Book::Index.names_differ?(settings["index"], book.index.settings)
-        woven("answer", body_json.slice("patch", "turn")) { json(Presenter.answer(book.answer(with: settings, afresh: afresh), titles: book.layer_titles)) }
+        woven("answer", body_json.slice("patch", "turn")) { json(Presenter.answer(book.answer_to(settings), titles: book.layer_titles)) }
       end
 
       # Old and new names side by side, as naming all by the pattern (or a changed one) would give them.

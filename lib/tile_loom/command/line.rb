@@ -33,11 +33,13 @@ module TileLoom
         guarded do
           text = File.file?(path) ? File.binread(path) : raise(Invalid.new("The book #{path} does not exist."))
           settings = parsed(text)
-          findings = Book::Check.new(settings, enclosures: beside(path)).findings
-          findings = with_data(path, settings) if findings.empty?
-          refuse(findings)
+          refuse(Book::Check.new(settings, enclosures: beside(path)).findings)
+          # Also reads the data and weaves, which finds what only they can show.
+          book = Book::Folio.new(path, Book::Document.new(settings, enclosures: beside(path)))
+          source = book.source
+          refuse(Book::Check.new(settings, enclosures: beside(path)).findings(source: source))
           say "Nothing is wrong in #{path}."
-          Book::Folio.new(path, Book::Document.new(settings, enclosures: beside(path))).then { |book| tell_left_out(book.document, book.source) }
+          tell_left_out(book.document, source)
         end
       end
 
@@ -80,14 +82,6 @@ module TileLoom
         end
 
         def parsed(text) = JsonText.parse(text, what: "The book")
-
-        # Also reads the data and weaves, which finds what only they can show.
-        def with_data(path, settings)
-          book = Book::Folio.new(path, Book::Document.new(settings, enclosures: beside(path)))
-          Book::Check.new(settings, enclosures: beside(path)).findings(source: book.source)
-        rescue Invalid => error
-          [error]
-        end
 
         def beside(path) = Book::Enclosures.new(folder: File.dirname(File.expand_path(path)))
 

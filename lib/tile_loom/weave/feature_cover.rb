@@ -9,9 +9,7 @@ module TileLoom
       attr_reader :missing, :cut, :several, :count
 
       def initialize(cells, features)
-        @shapes = cells.map { |cell| cell.ground.shape }
-        @tree = ::Geos::STRtree.new(10)
-        @shapes.each_with_index { |shape, index| @tree.insert(shape, index) }
+        @cells = Geometry::ShapeTree.new(cells.map { |cell| cell.ground.shape })
         @missing, @cut, @several, @count = [], [], [], features.length
         features.each { |feature| sort(feature) }
       end
@@ -21,7 +19,7 @@ module TileLoom
       def sort(feature)
         shape = Geometry::Geos.read(feature.wkb)
         return if shape.empty?
-        cells = @shapes.empty? ? [] : @tree.query(shape).sort.map { |index| @shapes[index] }.select { |cell| cell.intersects?(shape) }
+        cells = @cells.query(shape).select { |cell| cell.intersects?(shape) }
         return @missing << feature if cells.empty?
         @several << feature if cells.length > 1
         @cut << feature if cells.none? { |cell| cell.covers?(shape) }
