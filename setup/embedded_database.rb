@@ -3,6 +3,7 @@
 require "etc"
 require "fileutils"
 require "find"
+require "io/wait"
 require "socket"
 require "tmpdir"
 require_relative "database_account"
@@ -13,6 +14,8 @@ module Setup
   # MariaDB from Debian's packages with a data folder of our own, on loopback, on a port of our own.
   class EmbeddedDatabase
     SECONDS_TO_START = 60
+    # It writes what it holds in memory before it ends.
+    SECONDS_TO_STOP = 120
 
     attr_reader :folder, :port, :account, :pid
 
@@ -57,12 +60,16 @@ module Setup
     # Was the server ended in the middle the last time?
     def unclean? = @unclean == true
 
-    def stop
+    # A server that does not end when it is asked to is killed, which is told.
+    def stop(seconds: SECONDS_TO_STOP)
       return unless @pid
+      wait_for_greeting
       Process.kill("TERM", @pid)
-      wait_for_end(@pid)
-      FileUtils.rm_f(running)
-    rescue Errno::ESRCH, Errno::ECHILD
+      return FileUtils.rm_f(running) if ProcessRecord.ended?(@pid, seconds: seconds)
+      Shell.say "The database did not end within #{seconds} s, so it was killed; it brings its rows in order at the next start."
+      Process.kill("KILL", @pid)
+      ProcessRecord.ended?(@pid, seconds: seconds)
+    rescue Errno::ESRCH
       nil
     ensure
       @pid = nil
@@ -148,20 +155,28 @@ module Setup
     end
 
     def wait
-      (SECONDS_TO_START * 10).times do
-        return if listening?
-        break if Process.wait(@pid, Process::WNOHANG)
-        sleep 0.1
-      end
+      return if wait_for_greeting
+      ProcessRecord.finish(@pid)
       @pid = nil
       raise Failure, "The database did not start#{what_is_wrong}; its log is #{log}."
     end
 
-    # An adopted server is no child of this process, so that it cannot be waited for as one.
-    def wait_for_end(number)
-      Process.wait(number)
-    rescue Errno::ECHILD
-      300.times { ProcessRecord.alive?(number) ? sleep(0.1) : break }
+    # MariaDB 10.11 that is asked to end between its listening and its greeting stands still for good, so that neither
+    # start nor stop goes by the port alone. false where it ended, or took too long.
+    def wait_for_greeting
+      (SECONDS_TO_START * 10).times do
+        return true if greets?
+        return false if ProcessRecord.ended?(@pid, seconds: 0)
+        sleep 0.1
+      end
+      false
+    end
+
+    # The server speaks first (MariaDB's protocol, "Initial Handshake Packet").
+    def greets?
+      Socket.tcp("127.0.0.1", port, connect_timeout: 1) { |socket| socket.wait_readable(1) && !socket.read_nonblock(1, exception: false).nil? }
+    rescue SystemCallError
+      false
     end
 
     # The end of its log in words, and what to do.

@@ -37,10 +37,19 @@ module Setup
     # Asks a process group to end, and ends it when it does not.
     def self.finish(number, seconds: 10)
       Process.kill("TERM", number)
-      (seconds * 10).times { alive?(number) ? sleep(0.1) : return }
-      Process.kill("KILL", -number)
+      ended?(number, seconds: seconds) || Process.kill("KILL", -number)
     rescue Errno::ESRCH
       nil
+    end
+
+    # Did the process end within so many seconds? One of our own is no zombie afterwards.
+    def self.ended?(number, seconds:)
+      (seconds * 10).times { alive?(number) ? sleep(0.1) : break }
+      return false if alive?(number)
+      Process.wait(number, Process::WNOHANG)
+      true
+    rescue Errno::ECHILD
+      true
     end
 
     def initialize(folder: FOLDER)

@@ -15,6 +15,9 @@ require_relative "spatial_indexes"
 module Setup
   # bin/start: prepares, starts, looks after what it started, and stops that and nothing else.
   class Start
+    # A child that is asked to end has so long for what it is at.
+    SECONDS_TO_END = 30
+
     # A child of this process: how it is started, since when it runs, its pace, when it is due again.
     Child = Struct.new(:name, :began, :pid, :pace, :due, :starter)
 
@@ -231,8 +234,8 @@ module Setup
       %w[INT TERM HUP].each { |signal| trap(signal, "IGNORE") }
       own = @children.values.reject { |child| child.name == :database || child.due }
       own.each { |child| Process.kill("TERM", child.pid) rescue nil } # standard:disable Style/RescueModifier
-      own.each { |child| Process.wait(child.pid) rescue nil } # standard:disable Style/RescueModifier
-      @dumping && (Process.kill("TERM", -@dumping) && Process.wait(@dumping) rescue nil) # standard:disable Style/RescueModifier
+      own.each { |child| ProcessRecord.ended?(child.pid, seconds: SECONDS_TO_END) || (Process.kill("KILL", -child.pid) rescue nil) } # standard:disable Style/RescueModifier
+      ProcessRecord.finish(@dumping) if @dumping
       @database&.stop
       @record&.close
     end

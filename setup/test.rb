@@ -11,6 +11,8 @@ module Setup
   # afterwards.
   class Test
     PARTS = %w[core app browser].freeze
+    # How long the specs of core and application may go on after those in the browser. (They end before them.)
+    MINUTES_BESIDE = 30
 
     def initialize(arguments)
       @part = arguments.shift if PARTS.include?(arguments.first)
@@ -64,10 +66,19 @@ module Setup
       Tempfile.create("specs-beside") do |said|
         running = Process.spawn(Gems::ENVIRONMENT.merge(own), "bundle", "exec", "rspec", "spec/core", "spec/app", *@options, chdir: Shell::ROOT, out: said.path, err: said.path)
         status = others.call
-        Process.wait(running)
+        ended = wait_for(running)
         Shell.say "The specs of core and application:\n#{File.read(said.path)}"
-        [status, $?.success? ? 0 : 1].max
+        warn "They did not end within #{MINUTES_BESIDE} minutes after those in the browser, so they were ended." unless ended
+        [status, ended&.success? ? 0 : 1].max
       end
+    end
+
+    # A run that hangs is shown as far as it came. Returns its status, or nil where it had to be ended.
+    def wait_for(running)
+      (MINUTES_BESIDE * 60).times { Process.wait2(running, Process::WNOHANG)&.then { |_, status| return status } || sleep(1) }
+      Process.kill("KILL", running)
+      Process.wait(running)
+      nil
     end
 
     def with_database

@@ -14,4 +14,5 @@ RSpec.configure do |config|
   config.expect_with(:rspec) { |expectations| expectations.syntax = :expect }
   config.include Outside
   config.include SmallBooks
+  config.around { |example| ExampleClock.watch(example.full_description) { example.run } }
 end

@@ -97,6 +97,38 @@ RSpec.describe "The embedded database" do
     end
   end
 
+  # A program in mariadbd's place that listens at once, greets later, and does not end when it is asked to.
+  def slow_server(folder)
+    File.write(File.join(folder, "mariadbd"), <<~RUBY, perm: 0o755)
+      #!#{RbConfig.ruby}
+      require "socket"
+      trap("TERM") { File.write("#{folder}/asked", File.exist?("#{folder}/greets").to_s) }
+      server = TCPServer.new("127.0.0.1", ARGV.grep(/--port=/).first[/\\d+/])
+      sleep 1
+      File.write("#{folder}/greets", "")
+      loop { client = server.accept; client.write("J\\0\\0\\0\\n") rescue nil; client.close }
+    RUBY
+    before = ENV["PATH"]
+    ENV["PATH"] = "#{folder}:#{before}"
+    yield
+  ensure
+    ENV["PATH"] = before
+  end
+
+  # MariaDB that is asked to end while it listens but does not greet yet stands still for good.
+  it "has started when it greets, not when its port is open, and is killed where it does not end" do
+    Dir.mktmpdir("tl") do |place|
+      FileUtils.mkdir_p(File.join(place, "mariadb/mysql"), mode: 0o700)
+      free = TCPServer.open("127.0.0.1", 0) { |server| server.addr[1] }
+      database = Setup::EmbeddedDatabase.new(folder: File.join(place, "mariadb"), port: free)
+      slow_server(place) { database.start }
+      expect(File.exist?(File.join(place, "greets"))).to be(true)
+      pid = database.pid
+      expect { database.stop(seconds: 1) }.to output(/did not end within 1 s, so it was killed/).to_stdout
+      expect([Setup::ProcessRecord.alive?(pid), File.read(File.join(place, "asked")), File.exist?(File.join(place, "mariadb-access/running"))]).to eq([false, "true", true])
+    end
+  end
+
   describe "with books in it" do
     require "app_helper"
 
