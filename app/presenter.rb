@@ -71,7 +71,7 @@ module App
     # A page with the boxes of its elements; box: of the frame that decides what it shows.
     def page(layout, box)
       {"width_mm" => box.width.round(3), "height_mm" => box.height.round(3), "page_width_mm" => layout.page.width_mm, "page_height_mm" => layout.page.height_mm,
-       "even_shift_mm" => (layout.page.for_sheet(2).live_area.min_x - layout.page.live_area.min_x).round(3),
+       "even_shift_mm" => (layout.page.for_page(2).live_area.min_x - layout.page.live_area.min_x).round(3),
        "live" => rectangle(layout.page.live_area), "elements" => layout.elements.to_h { |element| [element.id, rectangle(element.box(layout.page))] }}
     end
 

@@ -133,8 +133,8 @@ RSpec.describe "Weave", type: :feature do
     choose("Kind of index", "a strip")
     expect(page).to have_text(/Cover Tracks by a strip, 10 mm inside the sides, turned freely at 1:2,500/)
     card_value("How it lies").click
-    fill_in("Frames are turned by at most, °", with: "0")
-    find_field("Frames are turned by at most, °").send_keys(:enter)
+    fill_in("Maximum rotation, °", with: "0")
+    find_field("Maximum rotation, °").send_keys(:enter)
     expect(page).to have_css("aside [role=status]", text: /\d+ sheets of/)
     expect_accessible
     click_button("Weave so")

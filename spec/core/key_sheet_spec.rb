@@ -29,6 +29,16 @@ RSpec.describe TileLoom::Sheet::KeyComposer do
     expect([spread[0] / frame.width, spread[1] / frame.height].max).to be > 0.8
   end
 
+  # A gutter is where the pages are bound, and the key sheet is the first of them.
+  it "counts as the first page of a book that is printed on both sides" do
+    binding = {page: {binding: {edge: "left", gutter_mm: 10, mirrored: true}}}
+    with_key, source = book_of(layout: binding)
+    plain, = small_book([rectangle(400_000, 6_500_000, 402_000, 6_501_000)], layout: binding)
+    left = ->(book, number) { composer(book, source, number - 1).page.live_area.min_x - 10 }
+    expect([1, 2, 3].map { |number| left.call(with_key, number) }).to eq([0, 10, 0])
+    expect([1, 2, 3].map { |number| left.call(plain, number) }).to eq([10, 0, 10])
+  end
+
   it "prints first, with the names of all sheets, and its scale bar true to its own scale" do
     book, source = book_of
     press = TileLoom::Output::Press.new(book: book, source: source)

@@ -120,11 +120,11 @@ RSpec.describe TileLoom::Layout do
     end
   end
 
-  it "turns left and right over on even sheets that are printed on both sides" do
+  it "turns left and right over on even pages that are printed on both sides" do
     both = page("A4", binding: {"edge" => "left", "gutter_mm" => 7, "mirrored" => true})
-    expect(both.for_sheet(1).live_area.to_a).to eq([20, 10, 199, 285])
-    expect(both.for_sheet(2).live_area.to_a).to eq([11, 10, 190, 285])
-    expect(page("A4", binding: {"edge" => "top", "gutter_mm" => 7, "mirrored" => true}).for_sheet(2).live_area.min_y).to eq(17)
+    expect(both.for_page(1).live_area.to_a).to eq([20, 10, 199, 285])
+    expect(both.for_page(2).live_area.to_a).to eq([11, 10, 190, 285])
+    expect(page("A4", binding: {"edge" => "top", "gutter_mm" => 7, "mirrored" => true}).for_page(2).live_area.min_y).to eq(17)
   end
 
   # ISO 32000-2, 14.11.2; poppler reads the boxes.

@@ -40,7 +40,29 @@ RSpec.describe TileLoom::Weave::Strip do
     cells = woven([line(ring)])
     expect(cells.length).to eq(18)
     expect_followed(cells, [line(ring)])
-    expect(cells.map { |cell| cell.ground.rotation_deg }).to all(be_between(-90, 90))
+    expect_even_turns(cells, 25)
+  end
+
+  # Half a turn between neighbours would put a reader's map upside down (common practice: one sense along a strip).
+  def expect_even_turns(cells, most)
+    changes = cells.map { |cell| cell.ground.rotation_deg }.each_cons(2).map { |one, other| TileLoom::Units::Angle.wrapped(other - one).abs }
+    expect(changes.max).to be <= most
+  end
+
+  it "turns frames of a strip in one sense where the route passes the upright, north up on most of them or read along it" do
+    # A bow from 60° to 140° against the easting.
+    bow = (0..80).reduce([[0.0, 0.0]]) { |points, n| angle = (60 + n) * Math::PI / 180 and points + [[points.last[0] + 20 * Math.cos(angle), points.last[1] + 20 * Math.sin(angle)]] }
+    [bow, bow.reverse].each do |points|
+      cells = woven([line(points)])
+      expect_even_turns(cells, 45)
+      expect_followed(cells, [line(points)])
+      expect(cells.sum { |cell| Math.cos(cell.ground.rotation_deg * Math::PI / 180) }).to be >= 0
+    end
+    west = [[0, 0], [-900, 0]]
+    chain = ->(points) { TileLoom::Weave::Chain.new(points.flatten.map(&:to_f)) }
+    expect(strip.cells([chain[west]]).map { |cell| cell.ground.rotation_deg }.uniq).to eq([0.0])
+    expect(strip(upward: "route").cells([chain[west]]).map { |cell| cell.ground.rotation_deg.abs }.uniq).to eq([180.0])
+    expect(strip(upward: "route").cells([chain[[[0, 0], [0, -900]]]]).map { |cell| cell.ground.rotation_deg }.uniq).to eq([-90.0])
   end
 
   # Teeth of 80 m height fit across the frame's 100 m, so that the zigzag of 600 m takes what a straight line

@@ -67,6 +67,9 @@ module TileLoom
       # What the block gives, worked out once for this document: parts of drawings that every sheet has.
       def once(key) = (@once ||= {})[key] ||= yield
 
+      # Where in the book the page of a cell comes, from 1: after the key sheet, if there is one.
+      def page_number(cell) = cell.number + (key_layout ? 1 : 0)
+
       # Which cells lie next to which.
       def neighbours(source) = @neighbours ||= Weave::Neighbours.new(cells(source))
 

@@ -60,6 +60,7 @@ module TileLoom
       # Refuses what no sheet could draw.
       def check(book_crs)
         found = zoned? ? Zone.new(1, false).crs : crs(book_crs)
+        raise Invalid.new("#{found.name} counts southwards first, which a coordinate grid cannot show; choose the same one counted east and north.", path: "#{@path}/reference") if found.ways.first == "south" && found.reversed?
         fixed(found)
         offset(found)
       end

@@ -12,7 +12,10 @@ module TileLoom
       end
 
       # Those whose boxes meet the shape's.
-      def query(shape) = @tree ? @tree.query(shape).sort.map { |index| @shapes[index] } : []
+      def query(shape) = indexes(shape).map { |index| @shapes[index] }
+
+      # Their places in the list.
+      def indexes(shape) = @tree ? @tree.query(shape).sort : []
     end
   end
 end

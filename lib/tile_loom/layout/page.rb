@@ -24,13 +24,13 @@ module TileLoom
         "#{Units::Number.plain(width_mm, decimals: 1)} × #{Units::Number.plain(height_mm, decimals: 1)} mm"
       end
 
-      # Printed on both sides, even sheets have left and right the other way round.
+      # Printed on both sides, even pages have left and right the other way round.
       def mirrored? = @settings.dig("binding", "mirrored") == true && %w[left right].include?(binding_edge)
 
       def trim_marks? = @settings.fetch("trim_marks", false)
 
-      # The page of a sheet by its number.
-      def for_sheet(number) = (mirrored? && number.even?) ? (@even ||= turned_over) : self
+      # The page as it is at a number in the book, counted from 1 at the first page.
+      def for_page(number) = (mirrored? && number.even?) ? (@even ||= turned_over) : self
 
       # The part of the page inside margins and gutter, in page mm.
       def live_area

@@ -56,8 +56,13 @@ module TileLoom
         nil
       end
 
-      # type: :PJ_WKT1_GDAL (what PDF readers expect), :PJ_WKT2_2019, …
-      def wkt(type = :PJ_WKT1_GDAL) = Context.text(@proj.to_wkt(type, multiline: false))
+      # type: :PJ_WKT1_GDAL (what PDF readers expect), :PJ_WKT2_2019, …; nil where it cannot be written so, as a method
+      # younger than WKT 1.
+      def wkt(type = :PJ_WKT1_GDAL)
+        Context.text(@proj.to_wkt(type, multiline: false))
+      rescue Proj::Error
+        nil
+      end
 
       # A code of a register, or nil for a definition of its own.
       def register_code = (code if code.match?(CODE))
@@ -81,13 +86,39 @@ module TileLoom
 
       def hash = code.hash
 
-      # Refuses a reference that cannot hold a fixed scale; returns self.
+      # Which ways its axes count, as the authority lists them: "east", "north", "west", "south". (Of a polar
+      # reference both go the way of a meridian.)
+      def directions = @directions ||= [0, 1].map { |index| horizontal.coordinate_system.axis_info(index).direction.to_s }
+
+      # The ways of x and y as coordinates are given here.
+      def ways = (directions == %w[north east]) ? %w[east north] : directions
+
+      # Does it count to the west or, other than round a pole, to the south?
+      def reversed? = directions.include?("west") || (directions.include?("south") && directions.uniq.length == 2)
+
+      # Refuses a reference that cannot hold a fixed scale, or would turn the map; returns self.
       def for_fixed_scale!(path: nil)
-        return self if projected?
+        if projected?
+          return self unless reversed?
+          ways = directions.sort.map { |way| "#{way}wards" }.join(" and ")
+          raise Invalid.new("#{name} counts #{ways}, so that north would not be up; choose a reference that counts east and north#{counterpart}.", path: path)
+        end
         raise Invalid.new("#{name} counts in degrees, which cannot hold a fixed scale; choose a projected reference, such as a UTM zone.", path: path)
       end
 
       private
+
+      # ", such as …": the same grid counted east and north, where the register has it, else the UTM zone in the
+      # middle of its area.
+      def counterpart
+        twin = Catalogue.all.find { |entry| entry.name == "#{name} East North" }
+        return ", such as #{twin.name} (#{twin.code})" if twin
+        west, south, east, north = area_of_use || return
+        zone = Crs.find(Utm.code((west + east) / 2.0, (south + north) / 2.0))
+        ", such as #{zone.name} (#{zone.code})"
+      rescue Invalid
+        nil
+      end
 
       def read
         Proj::Crs.new(@code)

@@ -18,7 +18,7 @@ module TileLoom
 
       def layout = book.layout
 
-      def page = @page ||= layout.page.for_sheet(cell.number)
+      def page = @page ||= layout.page.for_page(book.page_number(cell))
 
       def view = @view ||= FrameView.new(frame: layout.main_frame.box(page), ground: cell.ground, crs: book.crs)
 

@@ -17,26 +17,18 @@ module TileLoom
       # {direction → Cell} of a cell, without the directions in which there is none.
       def of(cell) = found.fetch(cell.number, {})
 
+      # Of cells that lie over one another by the hundred, as sheets by feature may, so many are looked at.
+      NEAREST = 48
+
       # Pairs of cells that touch, overlap or nearly touch: [one, other], each pair once.
       def pairs
         @pairs ||= begin
-          grid = Hash.new { |hash, key| hash[key] = [] }
-          side = @cells.map { |cell| [cell.ground.width, cell.ground.height].max }.max.to_f * (1 + GAP)
-          near = []
-          @cells.each do |cell|
-            column, row = (cell.ground.centre_x / side).floor, (cell.ground.centre_y / side).floor
-            (-REACH..REACH).each { |i| (-REACH..REACH).each { |j| grid.fetch([column + i, row + j], NOTHING).each { |other| near << [other, cell] if close?(other.ground, cell.ground) } } }
-            grid[[column, row]] << cell
-          end
-          near
+          corners = @cells.map { |cell| grown(cell.ground) }
+          near(corners).flat_map { |index, others| others.filter_map { |other| [@cells[other], @cells[index]] if close?(other, index, corners) } }
         end
       end
 
       private
-
-      NOTHING = [].freeze
-      # A turned cell's diagonal is at most 1.42 of its longer side.
-      REACH = 2
 
       def found
         @found ||= begin
@@ -49,6 +41,21 @@ module TileLoom
           end
           taken
         end
+      end
+
+      # Place of a cell in the list → places before it of cells whose boxes meet its own.
+      def near(corners)
+        shapes = corners.map { |ring| Geometry::Geos.box(Geometry::Box.around(ring)) }
+        tree = Geometry::ShapeTree.new(shapes)
+        shapes.each_with_index.with_object(Hash.new { |hash, key| hash[key] = {} }) do |(shape, index), found|
+          nearest(index, tree.indexes(shape)).each { |other| found[[index, other].max][[index, other].min] = true unless other == index }
+        end.transform_values { |others| others.keys.sort }.sort
+      end
+
+      def nearest(index, others)
+        return others if others.length <= NEAREST
+        here = @cells[index].ground
+        others.min_by(NEAREST) { |other| (@cells[other].ground.centre_x - here.centre_x)**2 + (@cells[other].ground.centre_y - here.centre_y)**2 }
       end
 
       # [how far, place in DIRECTIONS] from one rectangle to the other, counted in their mean size, in axes
@@ -69,9 +76,8 @@ module TileLoom
 
       # Do they meet when each is a little larger? Two rectangles are apart when one of their four axes
       # parts them (the theorem of separating axes).
-      def close?(one, other)
-        first, second = grown(one), grown(other)
-        [one.rotation_deg, other.rotation_deg].uniq.all? { |turn| !parted?(first, second, turn) }
+      def close?(one, other, corners)
+        [one, other].map { |index| @cells[index].ground.rotation_deg }.uniq.none? { |turn| parted?(corners[one], corners[other], turn) }
       end
 
       def grown(rectangle)

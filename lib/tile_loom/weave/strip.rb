@@ -12,16 +12,20 @@ module TileLoom
       ROUNDS = 14
 
       # size: CellSize; lead_mm: how far the line stays inside the frame's sides; overlap_mm: along the line;
-      # most_turn_deg: how far frames may be turned either way from north up, 180 for any.
-      def initialize(size:, lead_mm: 10.0, overlap_mm: 0.0, most_turn_deg: 180.0)
-        @size, @lead_mm, @overlap_mm, @most_turn = size, lead_mm.to_f, overlap_mm.to_f, most_turn_deg.to_f
+      # most_turn_deg: how far frames may be turned either way from north up, 180 for any; upward: "north", so that
+      # north is up on as many sheets of a chain as can be, or "route", so that all of them are read from left to
+      # right along it.
+      def initialize(size:, lead_mm: 10.0, overlap_mm: 0.0, most_turn_deg: 180.0, upward: "north")
+        @size, @lead_mm, @overlap_mm, @upward = size, lead_mm.to_f, overlap_mm.to_f, upward
+        @most_turn = along_route? ? 180.0 : most_turn_deg.to_f
         refuse
       end
 
       # Cells along the chains, one after the other: column counts along a chain, row the chains.
       def cells(chains)
         found = chains.each_with_index.flat_map do |chain, row|
-          stretches(chain).each_with_index.map { |(from, to), column| [row, column, rectangle(chain.between(from, to))] }
+          parts = stretches(chain).map { |from, to| chain.between(from, to) }
+          parts.zip(turns(parts)).each_with_index.map { |(points, turn), column| [row, column, rectangle(points, turn)] }
         end
         found.each_with_index.map { |(row, column, rectangle), index| Cell.new(number: index + 1, name: (index + 1).to_s, row: row, column: column, scale: @size.scale, ground: rectangle) }
       end
@@ -50,20 +54,21 @@ module TileLoom
       # so many.
       def cover(chain, limit, most = MOST_CELLS)
         found = []
-        from = 0.0
+        from, before = 0.0, nil
         loop do
           return nil if found.length >= most && most < MOST_CELLS
           raise Invalid.new("This would make more than #{Units::Number.grouped(MOST_CELLS)} cells; choose a smaller scale.", path: "/index/scale") if found.length >= MOST_CELLS
-          to = reach(chain, from, limit)
+          to = reach(chain, from, limit, before)
           found << [from, to]
+          before = turn(chain.between(from, to), before)
           return found if to >= chain.length - 1e-9
           back = [@overlap_mm * per_mm(chain.at(to)), (to - from) * 0.9].min
           from = to - back
         end
       end
 
-      # How far a stretch that begins here can go.
-      def reach(chain, from, limit)
+      # How far a stretch that begins here can go; before: how the frame before is turned, or nil.
+      def reach(chain, from, limit, before)
         room = room_at(chain.at(from))
         most = [chain.length, from + limit].min
         step = [room.min * 0.5, limit].min
@@ -73,13 +78,13 @@ module TileLoom
         bad = nil
         while bad.nil?
           ahead = [good + step, most].min
-          fits?(chain.between(from, ahead), room) ? good = ahead : bad = ahead
+          fits?(chain.between(from, ahead), room, before) ? good = ahead : bad = ahead
           return good if good >= most
           step *= 2 if bad.nil?
         end
         while bad - good > room.min * FINENESS
           middle = (good + bad) / 2
-          fits?(chain.between(from, middle), room) ? good = middle : bad = middle
+          fits?(chain.between(from, middle), room, before) ? good = middle : bad = middle
         end
         (good > from) ? good : [from + room.min * FINENESS, most].min
       end
@@ -90,14 +95,29 @@ module TileLoom
       def room_at(place) = [@size.frame_width_mm, @size.frame_height_mm].map { |frame| (frame - 2 * @lead_mm) * per_mm(place) }
 
       # Does a frame that is turned to follow the stretch hold it?
-      def fits?(points, room) = spread(points, turn(points)).each_slice(2).zip(room).all? { |(low, high), length| high - low <= length * (1 + 1e-9) }
+      def fits?(points, room, before) = spread(points, turn(points, before)).each_slice(2).zip(room).all? { |(low, high), length| high - low <= length * (1 + 1e-9) }
 
-      # Along the chord of the stretch, counter-clockwise in degrees, never upside down, as far as frames may
-      # be turned.
-      def turn(points)
+      def along_route? = @upward == "route"
+
+      # Along the chord of the stretch, counter-clockwise in degrees, as far as frames may be turned: the way the
+      # route goes, or either way, whichever turns less from the frame before (from north up, for the first).
+      def turn(points, before)
         (x1, y1), (x2, y2) = points.first, points.last
-        angle = (Math.atan2(y2 - y1, x2 - x1) * 180 / Math::PI + 90) % 180 - 90
-        ((angle == -90) ? 90.0 : angle).clamp(-@most_turn, @most_turn)
+        angle = Math.atan2(y2 - y1, x2 - x1) * 180 / Math::PI
+        return angle if along_route?
+        near = before || 0.0
+        change = (angle - near + 90) % 180 - 90
+        turned = near + ((change == -90) ? 90.0 : change)
+        (@most_turn < 180) ? turned.clamp(-@most_turn, @most_turn) : turned
+      end
+
+      # The turn of each frame of a chain, from -180° up to 180°. Where north would be down on most sheets, all are
+      # turned over, so that they stay of one sense.
+      def turns(parts)
+        before = nil
+        found = parts.map { |points| before = turn(points, before) }.map { |angle| Units::Angle.wrapped(angle) }
+        return found if along_route? || found.sum { |angle| Math.cos(angle * Math::PI / 180) } >= -1e-9
+        found.map { |angle| Units::Angle.wrapped(angle + 180) }
       end
 
       # From where to where the points spread along a frame that is turned so, and across it. Asked very often,
@@ -118,8 +138,7 @@ module TileLoom
       end
 
       # The frame about the middle of what the stretch spreads over.
-      def rectangle(points)
-        angle = turn(points)
+      def rectangle(points, angle)
         left, right, low, high = spread(points, angle)
         x, y = Axes.new(angle).ground([(left + right) / 2, (low + high) / 2])
         Geometry::TurnedRectangle.new(x, y, *@size.at(x, y), angle.round(9))

@@ -119,6 +119,7 @@ export interface Index {
   fewest?: "moved" | "turned";
   lead_mm?: number;
   most_turn_deg?: number;
+  upward?: "north" | "route";
   gap?: string;
   reverse?: boolean;
   rule?: { kind: "hold" | "fit" | "ladder" | "attribute"; margin?: string; ladder?: number[]; attribute?: string };

@@ -79,10 +79,8 @@ export function ElementCard({ picked, elements, onBack, onGhost }: { picked: Ele
 }
 
 function Settings({ element, elements }: { element: Element; elements: Elements }) {
-  const { role, frame, sheet } = useLayout();
+  const { frame, shift } = useLayout();
   const keep = (patch: Partial<Element>) => elements.patch(element.id, patch, `${titleOf(element)}`);
-  // On an even sheet of a book printed on both sides everything lies so much further along.
-  const shift = role === "sheets" && sheet && sheet % 2 === 0 ? frame.even_shift_mm : 0;
   const box = shifted(frame.elements[element.id]!, shift, 0);
   const turns = turnable(element);
   return (

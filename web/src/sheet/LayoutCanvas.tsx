@@ -7,8 +7,6 @@ import { snapMove, snapSides, targets, type Guide } from "./snapping";
 
 interface LayoutCanvasProps {
   perMm: number;
-  // An even sheet of a book that is printed on both sides: everything lies so much further along.
-  even: boolean;
   picked: string[];
   onPick: (ids: string[]) => void;
   // Boxes as they are to be, when the pointer lets go.
@@ -32,10 +30,9 @@ const GRID_MM = 0.5;
 const EDGE_PX = 7;
 
 // The elements of the page as boxes to pick, move and size; the drawing under them is the server's.
-export function LayoutCanvas({ perMm, even, picked, onPick, onPlace, onTurn, fault }: LayoutCanvasProps) {
-  const { layout, frame, guides } = useLayout();
+export function LayoutCanvas({ perMm, picked, onPick, onPlace, onTurn, fault }: LayoutCanvasProps) {
+  const { layout, frame, guides, shift } = useLayout();
   const { page_width_mm: width, page_height_mm: height } = frame;
-  const shift = even ? frame.even_shift_mm : 0;
   const boxes = useMemo(() => Object.fromEntries(Object.entries(frame.elements).map(([id, box]) => [id, shifted(box, shift, 0)])), [frame.elements, shift]);
   const live = useMemo(() => shifted(frame.live, shift, 0), [frame.live, shift]);
   const elements = layout.elements.filter((element) => !element.hidden);

@@ -35,7 +35,7 @@ export function SheetStep() {
   const book = useBook();
   const { ask: askBook } = useChange();
   const { cell, go } = useSheet();
-  const { role, layout, frame, guides, sheet, keep, ask } = useLayout();
+  const { role, layout, frame, guides, sheet, shift, keep, ask } = useLayout();
   const [search] = useSearchParams();
   const [wanted, setWanted] = useState<string[]>([]);
   const asked = search.get("picked");
@@ -64,7 +64,6 @@ export function SheetStep() {
   const even = margins.every((margin) => margin === margins[0]);
   const scale = book.document.index.scale;
   const bound = page.binding?.edge ?? "none";
-  const onEven = role === "sheets" && (sheet ?? 1) % 2 === 0;
   return (
     <>
       <Statement answer={role === "key" ? <>The key frame is <b>{mm(frame.width_mm)} × {mm(frame.height_mm)}</b> and shows <b>{count(book.cells.length, "sheet")}</b> by name, at a round scale that holds them all. The key sheet comes before the others.</> : <>The frame is <b>{mm(book.frame.width_mm)} × {mm(book.frame.height_mm)}</b> and shows <b>{groundSize(book.frame.width_mm * scale / 1000, book.frame.height_mm * scale / 1000)}</b> at {ratio(scale)}; <b>{count(book.cells.length, "sheet")}</b> in all. The scale is held when the page changes. {cell && <>Seen here: <b>{cell.name}</b>.</>}</>}>
@@ -84,14 +83,14 @@ export function SheetStep() {
           {" "}with{" "}
           <EntryValue label="Gutter, the extra room on the bound edge" shown={mm(page.binding.gutter_mm)} text={String(page.binding.gutter_mm)} unit="mm" read={readNumber} expected="Write millimetres, such as 12." onKeep={(gutter_mm) => keep("Gutter", { page: { binding: { gutter_mm } } })} />
           {" "}more{page.binding.edge !== "top" && <>, printed on{" "}
-          <ChoiceValue label="Printed on" value={page.binding.mirrored ? "both" : "one"} choices={[{ value: "one", title: "one side" }, { value: "both", title: "both sides", note: "even sheets mirrored" }]} onChoose={(sides) => keep("Sides", { page: { binding: { mirrored: sides === "both" ? true : null } as never } })} /></>}</>}
+          <ChoiceValue label="Printed on" value={page.binding.mirrored ? "both" : "one"} choices={[{ value: "one", title: "one side" }, { value: "both", title: "both sides", note: "even pages mirrored" }]} onChoose={(sides) => keep("Sides", { page: { binding: { mirrored: sides === "both" ? true : null } as never } })} /></>}</>}
         {role === "sheets" && <>, from the design{" "}
         <CardValue label="Design" shown={designTitle(layout.name)} open={designs} onOpen={() => { setWanted([]); setDesigns(true); }} /></>}
         .
       </Statement>
       {told && <Notice text={told} kind="warning" onClose={() => setTold(null)} />}
       <Box sx={{ flex: 1, minHeight: 0, display: "flex" }}>
-        {sheet !== null ? <PageView sheet={sheet} picked={around(picked.map((element) => shifted(frame.elements[element.id]!, onEven ? frame.even_shift_mm : 0, 0)))} guides={guides} onGuides={(guides) => keep("Guides", { guides })} overlay={(perMm, fault) => <>{ghost && <Ghost svg={ghost} />}<LayoutCanvas perMm={perMm} fault={fault} even={onEven} picked={wanted} onPick={setWanted} onPlace={elements.place} onTurn={(id, angle) => elements.patch(id, { rotation_deg: angle === 0 ? undefined : angle }, "Turn")} /></>} /> : <Box sx={{ flex: 1, display: "grid", placeItems: "center" }}>There is no sheet to show yet. On Weave, say which area to cover.</Box>}
+        {sheet !== null ? <PageView sheet={sheet} picked={around(picked.map((element) => shifted(frame.elements[element.id]!, shift, 0)))} guides={guides} onGuides={(guides) => keep("Guides", { guides })} overlay={(perMm, fault) => <>{ghost && <Ghost svg={ghost} />}<LayoutCanvas perMm={perMm} fault={fault} picked={wanted} onPick={setWanted} onPlace={elements.place} onTurn={(id, angle) => elements.patch(id, { rotation_deg: angle === 0 ? undefined : angle }, "Turn")} /></>} /> : <Box sx={{ flex: 1, display: "grid", placeItems: "center" }}>There is no sheet to show yet. On Weave, say which area to cover.</Box>}
         {picked.length > 0 ? <ElementCard key={picked.map((element) => element.id).join()} picked={picked} elements={elements} onBack={() => setWanted([])} onGhost={setGhost} /> : designs && role === "sheets" ? <DesignCard onBack={() => setDesigns(false)} /> : <PageCard keepPage={keepPage} elements={elements} onPick={setWanted} onHardest={() => void hardest().catch((error: Error) => setTold(error.message))} />}
       </Box>
     </>

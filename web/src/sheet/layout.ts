@@ -14,6 +14,8 @@ export interface DesignedLayout {
   guides: Guides;
   // The sheet that is drawn under it, 0 for the key sheet; none while nothing is woven.
   sheet: number | null;
+  // By how many mm everything on this page lies further along, where the book is printed on both sides.
+  shift: number;
   keep: (label: string, patch: Patch<Layout>) => Promise<Book>;
   ask: <T extends Book>(path: string, body: object) => Promise<T>;
 }
@@ -27,12 +29,16 @@ export function useLayout(): DesignedLayout {
   const role: Role = key ? "key" : "sheets";
   const keep = useCallback((label: string, patch: Patch<Layout>) => change(label, (role === "key" ? { key_layout: patch } : { layout: patch }) as Patch<BookDocument>), [change, role]);
   const asked = useCallback(<T extends Book>(path: string, body: object) => ask<T>(path, { ...body, role }), [ask, role]);
+  const shown = role === "key" ? 0 : (cell ?? book.cells[0])?.number ?? null;
+  // The key sheet is the first page, if there is one.
+  const shift = role === "sheets" && shown !== null && (shown + (book.document.key_layout ? 1 : 0)) % 2 === 0 ? book.frame.even_shift_mm : 0;
   const designed = key ? book.document.key_layout! : book.document.layout;
   return useMemo(() => ({
     role, keep, ask: asked,
     layout: designed,
     frame: role === "key" ? book.key_frame! : book.frame,
     guides: designed.guides ?? NONE,
-    sheet: role === "key" ? 0 : (cell ?? book.cells[0])?.number ?? null,
-  }), [book, role, designed, keep, asked, cell]);
+    sheet: shown,
+    shift,
+  }), [book, role, designed, keep, asked, shown, shift]);
 }

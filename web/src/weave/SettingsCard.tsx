@@ -106,7 +106,8 @@ export function StripSettings({ index, onTry }: Trying) {
   return (
     <>
       <Measured label="The line stays inside the sides by, mm" value={index.lead_mm ?? 10} least={0} most={1000} onKeep={async (lead_mm) => onTry({ lead_mm })} />
-      <Measured label="Frames are turned by at most, °" value={index.most_turn_deg ?? 180} least={0} most={180} onKeep={async (most_turn_deg) => onTry({ most_turn_deg })} />
+      <Choice label="Rotation along the strip" value={index.upward ?? "north"} choices={[["north", "north as far up as it can be"], ["route", "read along the route, left to right"]]} onChoose={async (upward) => onTry({ upward: upward === "route" ? "route" : null })} />
+      {index.upward !== "route" && <Measured label="Maximum rotation, °" value={index.most_turn_deg ?? 180} least={0} most={180} onKeep={async (most_turn_deg) => onTry({ most_turn_deg })} />}
       <Field label="Bridges gaps of the line up to" value={index.gap ?? "0 m"} onKeep={async (text) => onTry({ gap: length(text, "Write a ground length, such as 20 m.") })} />
       <FormControlLabel control={<Checkbox size="small" checked={index.reverse ?? false} onChange={(event) => onTry({ reverse: event.target.checked || null })} />} label="follow it the other way" />
     </>

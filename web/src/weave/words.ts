@@ -50,7 +50,7 @@ export function gridInWords(index: Index): string {
 
 export function stripInWords(index: Index): string {
   const turn = index.most_turn_deg ?? 180;
-  return `${mm(index.lead_mm ?? 10)} inside the sides, ${turn === 0 ? "never turned" : turn === 180 ? "turned freely" : `turned by at most ${turn}°`}${index.reverse ? ", the other way" : ""}`;
+  return `${mm(index.lead_mm ?? 10)} inside the sides, ${index.upward === "route" ? "turned along the route" : turn === 0 ? "never turned" : turn === 180 ? "turned freely" : `turned by at most ${turn}°`}${index.reverse ? ", the other way" : ""}`;
 }
 
 export function ruleInWords(index: Index): string {

@@ -27,7 +27,7 @@ module TileLoom
           text = Units::Number.grouped(shown, separator: Units::Number::SEPARATORS.fetch(@settings.fetch("thousands", "thin")), decimals: decimals(step))
           text = text.sub(/\A-/, "\u2212")
           text += "\u202f#{unit(crs)}" if @settings["unit"]
-          text += letter(axis, value) if letters?
+          text += letter(axis, value, crs) if letters?
           text
         end
 
@@ -41,7 +41,13 @@ module TileLoom
         # Signs are plain numbers; letters say which way.
         def letters? = @settings["hemisphere"] == "letters"
 
-        def letter(axis, value) = {x: %w[E W], y: %w[N S]}.fetch(axis)[value.negative? ? 1 : 0]
+        LETTERS = {"east" => %w[E W], "west" => %w[W E], "north" => %w[N S], "south" => %w[S N]}.freeze
+
+        # By the way that the axis counts; round a pole, as in any other reference.
+        def letter(axis, value, crs)
+          ways = (crs.directions.uniq.length == 1) ? %w[east north] : crs.ways
+          LETTERS.fetch(ways[(axis == :x) ? 0 : 1])[value.negative? ? 1 : 0]
+        end
 
         def topographic(axis, value, step, crs, full)
           digits = value.to_i.to_s
@@ -50,7 +56,7 @@ module TileLoom
           places = [PRINCIPAL - zeros, 1].max
           lead, principal = kept[0...-places].to_s, kept[-places..] || kept
           return Caption.new([lead, true], [principal, false]) unless full
-          Caption.new([lead, true], [principal, false], ["0" * zeros + unit(crs), true], [letter(axis, value), false])
+          Caption.new([lead, true], [principal, false], ["0" * zeros + unit(crs), true], [letter(axis, value, crs), false])
         end
 
         # How many zeros all values of an interval end with.

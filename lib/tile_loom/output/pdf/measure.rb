@@ -13,7 +13,7 @@ module TileLoom
           file.write_raw(measure, <<~OBJECT.strip)
             << /Type /Measure /Subtype /GEO /Bounds [0 0 0 1 1 1 1 0] /LPTS [0 0 0 1 1 1 1 0]
             /GPTS [#{@settings["corners_lat_lon"].flatten.map { |degrees| format("%.12f", degrees) }.join(" ")}]
-            /GCS << /Type /PROJCS #{"/EPSG #{@settings["epsg"]} " if @settings["epsg"]}/WKT #{wkt} >> >>
+            /GCS << /Type /#{@settings["geographic"] ? "GEOGCS" : "PROJCS"} #{"/EPSG #{@settings["epsg"]} " if @settings["epsg"]}#{"/WKT #{wkt} " if @settings["wkt"]}>> >>
           OBJECT
           viewport = file.reserve
           box = @settings["box_pt"].map { |points| format("%.8f", points) }.join(" ")

@@ -25,7 +25,13 @@ module TileLoom
         def self.measure(viewport, drawing)
           frame = viewport.frame
           box = [frame.min_x, drawing.height_mm - frame.max_y, frame.max_x, drawing.height_mm - frame.min_y].map { |mm| (mm + drawing.outside_mm) * 72 / 25.4 }
-          {"box_pt" => box, "corners_lat_lon" => viewport.corners_lat_lon, "wkt" => viewport.crs.wkt, "epsg" => viewport.crs.epsg, "name" => viewport.name}
+          {"box_pt" => box, "corners_lat_lon" => viewport.corners_lat_lon, **reference(viewport.crs), "name" => viewport.name}
+        end
+
+        # A projection that has neither a number nor a text of WKT 1 leaves readers the degrees of its corners.
+        def self.reference(crs)
+          return {"wkt" => crs.wkt, "epsg" => crs.epsg} if crs.wkt || crs.epsg
+          {"wkt" => crs.geographic.wkt, "epsg" => crs.geographic.epsg, "geographic" => true}
         end
 
         def self.read(io)
