@@ -9,7 +9,7 @@ module App
     def book(book, session: nil)
       {
         "id" => book.id, "revision" => book.revision, "document" => book.settings,
-        "reference" => reference(book), "distortion" => distortion(book), "layers" => book.layers.reject(&:removed).map { |layer| layer(layer, TileLoom::Ground::MarkerSet.new(book.markers || [])) },
+        "reference" => reference(book), "distortion" => distortion(book), "ground_m" => ground_m(book), "sheet_m" => sheet_m(book), "layers" => book.layers.reject(&:removed).map { |layer| layer(layer, TileLoom::Ground::MarkerSet.new(book.markers || [])) },
         "cells" => book.index.core_cells.map { |cell| cell(cell) }, "frame" => frame(book), "key_frame" => book.key_layout && key_frame(book),
         **steps(book, session),
         "reprojection" => Reprojection.open_for(book)&.then { |change| reprojection(change) },
@@ -48,6 +48,21 @@ module App
       {"words" => found.in_words, "warnings" => found.warnings}
     rescue TileLoom::Invalid => error
       {"words" => "", "warnings" => [error.message]}
+    end
+
+    # [width, height] in metres on the ground of all that the layers hold, and of the sheet in the middle of the list;
+    # nothing where that is not known.
+    def ground_m(book) = book.extent&.then { |box| size_m(book, TileLoom::Geometry::TurnedRectangle.of(box)) }
+
+    def sheet_m(book)
+      rows = book.index.core_cells
+      rows.empty? ? nil : size_m(book, rows[rows.length / 2].ground)
+    end
+
+    def size_m(book, rectangle)
+      TileLoom::Reference::GroundSize.new(TileLoom::Reference::Crs.find(book.reference), rectangle).to_a.map { |metres| metres.round(2) }
+    rescue TileLoom::Invalid
+      nil
     end
 
     def reprojection(change)
@@ -94,10 +109,9 @@ module App
 
     # Pieces left out, overlap, sheets that show almost nothing.
     def cover(answer)
-      unit = answer.size.crs.metres_per_unit**2
       overlap, share = answer.cover.overlap
-      {"pieces" => answer.cover.left_out(answer.least).map { |piece| {"m2" => (piece.area * unit).round(1), "box" => piece.box.to_a, "rings" => piece.rings.map { |ring| ring.each_slice(2).to_a }} },
-       "overlap_m2" => (overlap * unit).round(1), "overlap_share" => share.round(4), "almost_empty" => answer.cover.almost_empty.map(&:number)}
+      {"pieces" => answer.cover.left_out(answer.least).map { |piece| {"m2" => answer.ground_m2(piece.geometry).round(1), "box" => piece.box.to_a, "rings" => piece.rings.map { |ring| ring.each_slice(2).to_a }} },
+       "overlap_m2" => (overlap * answer.plane_m2).round(1), "overlap_share" => share.round(4), "almost_empty" => answer.cover.almost_empty.map(&:number)}
     end
 
     def arrival(arrival)

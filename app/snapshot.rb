@@ -107,7 +107,8 @@ module App
     def sheet_facts(number)
       composer = composer_of(number)
       view = composer.view
-      {"true_scale" => view.true_scale, "point_scale" => view.factors.point_scale, "convergence_deg" => view.factors.convergence_deg,
+      {"width_m" => view.ground_size.width_m, "height_m" => view.ground_size.height_m,
+       "true_scale" => view.true_scale, "point_scale" => view.bar_scale_factor, "meridian_scale" => view.factors.meridional_scale, "areal_scale" => view.factors.areal_scale, "convergence_deg" => view.factors.convergence_deg,
        "convergence" => composer.values["sheet"]["convergence"].to_s, "left_out" => composer.left_out}
     end
   end

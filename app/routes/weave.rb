@@ -49,7 +49,7 @@ module App
       post "/api/books/:book_id/area" do
         document = Book.core(changed(body_json))
         area = document.study_area(book.source)
-        json({"ground_m2" => area.ground_m2(document.crs).round(1), "box" => area.box.to_a, "rings" => area.outline(MOST_OUTLINE).map { |ring| ring.each_slice(2).to_a }})
+        json({"ground_m2" => area.ground_m2(document.crs).round(1), "box" => area.box.to_a, "size_m" => TileLoom::Reference::GroundSize.new(document.crs, TileLoom::Geometry::TurnedRectangle.of(area.box)).to_a.map { |metres| metres.round(2) }, "rings" => area.outline(MOST_OUTLINE).map { |ring| ring.each_slice(2).to_a }})
       end
 
       private

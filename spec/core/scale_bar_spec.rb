@@ -154,20 +154,22 @@ RSpec.describe TileLoom::Bar do
 
   it "becomes a bar by latitude where one bar would be off, each row as long as it is there" do
     wide = view(reference: "EPSG:3395", centre: [0, 8_362_000], scale: 5_000_000)
-    ruling = described_class::Ruling.new(unit: described_class::Unit.find("km"), division: 50r, count: 4)
     look = described_class::Look.new(face: TileLoom::Type::Library.face("sans"), size_pt: 7, colour: "#000000", light: "#ffffff", stroke_mm: 0.15)
-    bar = described_class::ByLatitude.new(view: wide, box: TileLoom::Geometry::Box.at(20, 20, 90, 30), ruling: ruling, look: look)
+    bar = described_class::ByLatitude.new(settings: {}, view: wide, box: TileLoom::Geometry::Box.at(20, 20, 135, 30), look: look)
     levels = bar.nodes.first.runs.first(bar.latitudes.length)
     lengths = levels.map { |x1, _, x2, _| x2 - x1 }
     expect(bar.latitudes.length).to be_between(3, 6)
     bar.latitudes.zip(lengths) do |lat, length|
-      # GeodSolve: 200 km along the parallel's level about the middle, in page mm.
+      # GeodSolve: so much along the parallel's level about the middle, in page mm.
       x, = wide.frame.centre
       y = wide.to_page(wide.to_geographic.inverse([0.0, lat.to_f]))[1]
       ends = wide.to_geographic.forward(wide.to_ground([x - length / 2, y, x + length / 2, y]))
-      expect(geodesic_m(*ends, ellipsoid: [6_378_137, "1/298.257223563"])).to be_within(1).of(200_000)
+      expect(geodesic_m(*ends, ellipsoid: [6_378_137, "1/298.257223563"])).to be_within(1).of(bar.ruling.metres)
     end
     expect(lengths).to eq(lengths.sort.reverse)
+    expect(strings(bar.nodes).grep(/[NS]/)).to all(match(/\A\d\d°(\d\d′)?N\z/))
+    right = bar.nodes.map { |node| node.is_a?(TileLoom::Scene::Text) ? node.x + node.face.width_mm(node.string, node.size_pt) : node.runs.flat_map { |run| run.each_slice(2).map(&:first) }.max }
+    expect(right.max).to be <= 155
   end
 
   it "follows the scale of the frame that it is bound to" do

@@ -7,24 +7,33 @@ module TileLoom
     class ByLatitude
       ROWS, ROW_MM, STEPS = 4, 3.2, 24
 
-      # drawing: the Drawing that it takes the place of; view: of the frame.
-      def initialize(view:, box:, ruling:, look:)
-        @view, @box, @ruling, @look = view, box, ruling, look
+      # settings: of the element; view: of the frame.
+      def initialize(settings:, view:, box:, look:, path: nil)
+        @settings, @view, @box, @look, @path = settings, view, box, look, path
       end
 
       def nodes
-        @label = latitudes.map { |lat| @look.face.width_mm(caption(lat), @look.size_pt) }.max + 1.0
         rows = latitudes.map { |lat| [lat, y(lat)] }
-        curves = @ruling.values.map { |value| samples.flat_map { |lat| [x(value, lat), y(lat)] } }
-        levels = rows.map { |lat, at| [x(@ruling.values.first, lat), at, x(@ruling.values.last, lat), at] }
+        curves = ruling.values.map { |value| samples.flat_map { |lat| [x(value, lat), y(lat)] } }
+        levels = rows.map { |lat, at| [x(ruling.values.first, lat), at, x(ruling.values.last, lat), at] }
         [Scene::Path.new(runs: levels + curves, closed: false, stroke: @look.stroke), *rows.map { |lat, at| text(@box.min_x, at + height / 2, caption(lat)) }, *numbers]
+      end
+
+      # The longest one that stands in the box at every latitude, with its labels.
+      def ruling
+        @ruling ||= begin
+          room = @box.width - column
+          per_mm = latitudes.map { |lat| measure(lat).per_mm }.min
+          Ruling.fitting(room * per_mm, Unit.family(@settings.fetch("units", "metric"), @settings), @settings).find { |found| found.metres / per_mm + beyond(found) <= room && found.metres / per_mm >= Drawing::LEAST_MM } ||
+            raise(Invalid.new("The scale bar’s room of #{Units::Number.plain(@box.width, decimals: 1)} mm holds no length at all latitudes of the frame; make the element wider, or its type smaller.", path: @path))
+        end
       end
 
       # Latitudes that are rows, from north to south.
       def latitudes
         @latitudes ||= begin
           low, high = edge_latitudes
-          step = CoordinateGrid::Series.nearest_angle_deg((high - low) / ROWS)
+          @step = step = CoordinateGrid::Series.nearest_angle_deg((high - low) / ROWS)
           ((low / step).ceil..(high / step).floor).map { |n| n * step }.reverse
         end
       end
@@ -46,27 +55,31 @@ module TileLoom
         @box.min_y + height * 1.6 + height / 2 + span * ((latitudes.first - lat) / [(latitudes.first - latitudes.last).to_f, 1e-9].max).to_f
       end
 
-      # A mark's place at a latitude, measured there.
-      def x(value, lat)
+      # What the names of the latitudes take.
+      def column = @column ||= latitudes.map { |lat| width(caption(lat)) }.max + width("0") / 2 + 1.0
+
+      # What the last label takes beyond the bar.
+      def beyond(found) = width(label(found, found.values.last)) - width(number(found.values.last)) / 2
+
+      def width(string) = @look.face.width_mm(string, @look.size_pt)
+
+      # Where the bar is read at a latitude.
+      def measure(lat)
         lon, = @view.centre_lon_lat
-        at = @view.to_page(@view.to_geographic.inverse([lon, lat.to_f]))
-        @box.min_x + @label + Measure.new(@view, at: at).paper_mm(@ruling.metres) * ((value - @ruling.values.first) / @ruling.whole).to_f
+        (@measures ||= {})[lat] ||= Measure.new(@view, at: @view.to_page(@view.to_geographic.inverse([lon, lat.to_f])))
       end
 
-      def numbers
-        last = @ruling.values.last
-        @ruling.values.map do |value|
-          string = Units::Number.plain(value.abs.to_f) + ((value == last) ? " #{@ruling.unit.symbol}" : "")
-          at = x(value, latitudes.first) - @look.face.width_mm(Units::Number.plain(value.abs.to_f), @look.size_pt) / 2
-          text(at, @box.min_y + height, string)
-        end
-      end
+      # A mark's place at a latitude, measured there.
+      def x(value, lat) = @box.min_x + column + measure(lat).paper_mm(ruling.metres) * ((value - ruling.values.first) / ruling.whole).to_f
 
-      def caption(lat) = CoordinateGrid::Note.angle(lat.abs) + (if lat.zero?
-                                                                  ""
-                                                                else
-                                                                  (lat.negative? ? "S" : "N")
-                         end)
+      def numbers = ruling.values.map { |value| text(x(value, latitudes.first) - width(number(value)) / 2, @box.min_y + height, label(ruling, value)) }
+
+      def number(value) = Units::Number.grouped(value.abs, decimals: Units::Number.places(value) || 3)
+
+      def label(found, value) = (value == found.values.last) ? "#{number(value)} #{found.unit.symbol}" : number(value)
+
+      # "60°14′N"
+      def caption(lat) = Units::Angle.dms(lat, positive: lat.zero? ? "" : "N", negative: "S", step_deg: @step)
 
       def text(x, y, string) = Scene::Text.new(x: x, y: y, string: string, face: @look.face, size_pt: @look.size_pt, colour: @look.colour, halo: @look.halo)
     end

@@ -9,13 +9,20 @@ module TileLoom
       LEAST_MM = 5.0
 
       # settings: of the element; box: page mm; measure: Measure of the frame that it is bound to; per_mm: metres
-      # that a millimetre stands for on all sheets of this scale, by which its length is chosen; scale: denominator.
-      def initialize(settings:, box:, measure:, per_mm:, scale:, look:, path: nil)
-        @settings, @box, @measure, @per_mm, @scale, @look, @path = settings, box, measure, per_mm, scale, look, path
+      # that a millimetre stands for on all sheets of this scale, by which its length is chosen; scale: denominator;
+      # verbal: gives the scale in words for units.
+      def initialize(settings:, box:, measure:, per_mm:, scale:, look:, verbal:, path: nil)
+        @settings, @box, @measure, @per_mm, @scale, @look, @verbal, @path = settings, box, measure, per_mm, scale, look, verbal, path
       end
 
       # The Ruling of the first unit.
-      def ruling = @ruling ||= chosen(@settings.fetch("units", "metric"))
+      def ruling = @ruling ||= kept_in(chosen(@settings.fetch("units", "metric")))
+
+      # Has it another length than is meant for all sheets, since that does not stand in its box on this one?
+      def shortened?
+        ruling
+        @shortened == true
+      end
 
       # That of the second, or nil.
       def second = @settings["second_units"] && @second ||= chosen(@settings["second_units"], most: paper(ruling))
@@ -29,6 +36,13 @@ module TileLoom
       end
 
       private
+
+      # A bar that is longer on this sheet's paper than where its length was chosen for all gives way to a shorter one.
+      def kept_in(found)
+        return found if paper(found) + end_widths(found).sum <= @box.width + 1e-6
+        @shortened, @per_mm = true, @measure.per_mm
+        chosen(@settings.fetch("units", "metric"))
+      end
 
       # The longest round length that fits with its labels.
       def chosen(family, most: nil)
@@ -68,11 +82,14 @@ module TileLoom
       def narrow(settings, units, width)
         if settings["per_division"]
           wanted = Ruling.fitting(0, units, settings).first
-          "#{settings.fetch("divisions", 4)} divisions of #{settings["per_division"]} take #{Units::Number.plain(ruled(wanted), decimals: 1)} mm at 1:#{Units::Number.grouped(@scale)}, and the room is #{Units::Number.plain(width, decimals: 1)} mm with their labels; take fewer or shorter divisions, or make the element wider."
+          "#{settings.fetch("divisions", 4)} divisions of #{settings["per_division"]} take #{Units::Number.plain(ruled(wanted), decimals: 1)} mm at 1:#{Units::Number.grouped(@scale)}, and the room is #{Units::Number.plain(width, decimals: 1)} mm with their labels; #{advice(wanted)}."
         else
           "The scale bar’s room of #{Units::Number.plain(width, decimals: 1)} mm holds no round length with its labels#{" of at least #{Units::Number.plain(@settings["least_mm"])} mm" if @settings["least_mm"]}; make the element wider, take fewer divisions or smaller type."
         end
       end
+
+      # Divisions that take more than there is are to be shorter; ones that can hardly be seen longer.
+      def advice(wanted) = (ruled(wanted) < least(nil)) ? "take longer divisions, or more of them" : "take fewer or shorter divisions, or make the element wider"
 
       def style = @style ||= Styles.build(@settings, @look)
 
@@ -178,7 +195,7 @@ module TileLoom
 
       # Ratio and sentence, where they are wanted.
       def texts_of(place)
-        [["ratio", @look.ratio], ["verbal", VerbalScale.of(@scale, units: @settings.fetch("verbal_units", "metric"))]].select { |key, _| @settings[key] == place }.map do |_, string|
+        [["ratio", @look.ratio], ["verbal", (@verbal.call(@settings.fetch("verbal_units", "metric")) if @settings["verbal"] == place)]].select { |key, _| @settings[key] == place }.map do |_, string|
           @y += height * ((place == "below") ? LINE_PITCH : 1) + ((place == "below") ? gap : 0)
           text(aligned(string), @y, string).tap { @y += (place == "above") ? gap + height * 0.35 : 0 }
         end

@@ -31,11 +31,17 @@ module TileLoom
         length
       end
 
-      # The largest Error of the bar anywhere in the frame, whatever direction is measured: from the longest and
-      # the shortest axis of the indicatrix (Snyder, USGS PP 1395, equations 4-12 and 4-13) against the bar.
-      def error
-        @error ||= lattice.map { |place| Error.new(share: off_at(place), where: place) }.max_by { |found| found.share.abs }
+      # The largest Error of the bar anywhere in the frame, whatever direction is measured.
+      def error = @error ||= error_of(per_mm)
+
+      # That of a saying: a millimetre stands for so many metres.
+      def error_of(metres)
+        told = plane_per_mm / metres
+        lattice.map { |place| Error.new(share: off_at(place, told), where: place) }.max_by { |found| found.share.abs }
       end
+
+      # Metres on the ground that a millimetre stands for where the bar is read.
+      def per_mm = @per_mm ||= ground_m(10.0) / 10.0
 
       # Is the scale along the page's horizontal the same all along a level, as in an upright frame of a
       # cylindrical reference, so that a bar by latitude is honest?
@@ -52,16 +58,20 @@ module TileLoom
 
       def lattice = STEPS.product(STEPS).map { |u, v| place(u, v) }
 
-      # Metres of the map plane that the bar takes for one on the ground.
-      def bar_scale = @bar_scale ||= 10.0 * @view.units_per_mm * @view.crs.metres_per_unit / ground_m(10.0)
+      def plane_per_mm = @view.units_per_mm * @view.crs.metres_per_unit
 
-      def off_at(place)
-        factors = Reference::Factors.at(@view.crs, *@view.to_ground(place))
-        h, k, s = factors.meridional_scale, factors.parallel_scale, factors.areal_scale
-        sum, difference = Math.sqrt(h**2 + k**2 + 2 * s), Math.sqrt([h**2 + k**2 - 2 * s, 0].max)
-        [(sum + difference) / 2, (sum - difference) / 2].map { |scale| scale / bar_scale - 1 }.max_by(&:abs)
-      rescue Invalid
-        0.0
+      # told: metres of the map plane that are taken for one on the ground.
+      def off_at(place, told)
+        axes_at(place).map { |scale| scale / told - 1 }.max_by(&:abs) || 0.0
+      end
+
+      # The longest and the shortest axis of the indicatrix at a page place; none where nothing is.
+      def axes_at(place)
+        (@axes ||= {})[place] ||= begin
+          Reference::Factors.at(@view.crs, *@view.to_ground(place)).axes
+        rescue Invalid
+          []
+        end
       end
     end
   end

@@ -12,32 +12,61 @@ module TileLoom
 
       module_function
 
+      # Where the round number holds all over a sheet to this share, it is told as it is.
+      UNTOLD = 0.001
+      # By how many per cent a length may be rounded again where it is told in another unit.
+      ROUNDED = {"imperial" => 0.05}.freeze
+      # Figures of a length that holds only about.
+      FIGURES = 3
+
+      # What a centimetre or an inch of a view stands for on the ground, as its scale bar has it. stated: the scale that
+      # the sheet is held at, told where it holds all over the view; else the length where the bar is read, with by how
+      # much it is off at most elsewhere. measure: a Measure of the view.
+      def on(measure, stated, units: "metric")
+        return of(stated, units: units) if measure.error_of(stated / 1000.0).share.abs <= UNTOLD
+        true_scale = figures(measure.per_mm * 1000)
+        off = measure.error_of(true_scale / 1000.0).share.abs * 100 + ROUNDED.fetch(units, 0.0)
+        words = of(true_scale, units: units, about: true)
+        (off < UNTOLD * 100) ? words : "#{words}, within #{Units::Number.plain(ceiling(off), decimals: 4)} %"
+      end
+
+      def figures(value) = value.round(FIGURES - 1 - Math.log10(value).floor)
+
+      # Up to two figures.
+      def ceiling(value)
+        step = 10.0**(Math.log10(value).floor - 1)
+        (value / step - 1e-9).ceil * step
+      end
+
       # scale: the denominator; units: "metric" or "imperial"; decimal: thousands as Units::Number groups them.
-      def of(scale, units: "metric")
+      # about: the scale is a rounded one itself.
+      def of(scale, units: "metric", about: false)
         exact = scale.is_a?(Float) ? scale.round(6).to_s.to_r : Rational(scale)
-        (units == "imperial") ? imperial(exact) : metric(exact)
+        (units == "imperial") ? imperial(exact, about) : metric(exact, about)
       end
 
-      def metric(scale)
+      def metric(scale, about)
         metres = scale / 100
-        (metres >= 1000) ? sentence("1 cm", metres / 1000, "km") : sentence("1 cm", metres, "m")
+        (metres >= 1000) ? sentence("1 cm", metres / 1000, "km", about) : sentence("1 cm", metres, "m", about)
       end
 
-      def imperial(scale)
+      def imperial(scale, about)
         miles = scale / INCHES_PER_MILE
-        return sentence("1 inch", miles, (miles == 1) ? "mile" : "miles") if miles >= 1 || PARTS_OF_MILE.include?(1 / miles)
+        return sentence("1 inch", miles, (miles == 1) ? "mile" : "miles", about) if miles >= 1 || PARTS_OF_MILE.include?(1 / miles)
         feet = scale / INCHES_PER_FOOT
-        sentence("1 inch", feet, (feet == 1) ? "foot" : "feet")
+        sentence("1 inch", feet, (feet == 1) ? "foot" : "feet", about)
       end
 
       # Two decimals at most below a hundred, none above a thousand.
-      def sentence(paper, value, unit)
+      def sentence(paper, value, unit, about)
         decimals = if value >= 1000 then 0
         elsif value >= 100 then 1
         else 2
         end
+        # What holds about is rounded already; in another unit one figure more keeps to it.
+        decimals = [decimals, FIGURES - Math.log10(value).floor].max if about
         rounded = value.round(decimals)
-        "#{paper} is #{"about " unless rounded == value}#{Units::Number.grouped(rounded, decimals: Units::Number.places(rounded.rationalize))} #{unit}"
+        "#{paper} is #{"about " if about || rounded != value}#{Units::Number.grouped(rounded, decimals: Units::Number.places(rounded.rationalize))} #{unit}"
       end
     end
   end

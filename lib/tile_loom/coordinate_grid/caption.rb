@@ -16,9 +16,10 @@ module TileLoom
       # parts: [string, small?] pairs.
       def initialize(*parts) = @parts = parts.reject { |string, _| string.empty? }.map { |string, small| Part.new(string, small == true) }
 
-      # For the label of a line. settings: "labels" of a grid; full: is it to stand for itself?
-      def self.of(line, crs, step, settings = {}, full: true)
-        manner = crs.geographic? ? Captions::Angle.new(settings) : Captions::Length.new(settings)
+      # For the label of a line. settings: "labels" of a grid; full: is it to stand for itself? tolerance: by how much, in
+      # units of crs, the number may be off its line, or nil.
+      def self.of(line, crs, step, settings = {}, full: true, tolerance: nil)
+        manner = crs.geographic? ? Captions::Angle.new(settings, tolerance) : Captions::Length.new(settings, tolerance)
         manner.of(line.axis, line.value, step, crs, full: full)
       end
 

@@ -50,6 +50,9 @@ module TileLoom
 
       def look(gaps: []) = Looks.build(@settings, gaps: gaps)
 
+      # Is it drawn as lines all over the frame?
+      def lines? = @settings.fetch("look", "lines") == "lines"
+
       # mm that its ticks reach beyond the frame.
       def ticks_outside_mm = (@settings["look"] == "ticks") ? look.outside_mm : 0.0
 

@@ -7,26 +7,58 @@ module TileLoom
     class Labels
       # Lines that meet a side at less than about 20° are not labelled there.
       LEAST_STEEPNESS = 0.34
-      # One label: its Caption and the Spot where it stands; side: of the frame.
-      Label = Struct.new(:caption, :spot, :side, keyword_init: true)
+      # One label: its Caption and the Spot where it stands; side: of the frame, nil on the map; line: what it says.
+      Label = Struct.new(:caption, :spot, :side, :line, keyword_init: true)
 
-      # How many labels found no room on the paper.
+      # How many labels found no room on the paper where they belong.
       attr_reader :off_paper
 
+      # A number may be off its line by so much on paper.
+      TOLERANCE_MM = 0.05
+
       # meshes: of the grid in this frame; settings: its "labels"; placement: shared; offsets: side → mm from the
-      # frame to where labels outside may begin (a border lies between); face: a Type::Face.
-      def initialize(meshes:, settings:, placement:, face:, offsets: {})
-        @meshes, @settings, @placement, @face, @offsets = meshes, settings, placement, face, offsets
+      # frame to where labels outside may begin (a border lies between); face: a Type::Face; drawn: are there lines on
+      # which a label can stand?
+      def initialize(meshes:, settings:, placement:, face:, offsets: {}, drawn: true)
+        @meshes, @settings, @placement, @face, @offsets, @drawn = meshes, settings, placement, face, offsets, drawn
+        @ruled_out = {}.compare_by_identity
         @off_paper = 0
       end
 
       # Label list; takes their places.
-      def placed = @placed ||= corners + sides.flat_map { |side| along(side) }
+      def placed
+        @placed ||= (corners + sides.flat_map { |side| along(side) }).then { |found| found + elsewhere(found) }
+      end
+
+      # Lines in the frame that have no label for want of room; those that a rule leaves out (see `every`) are not
+      # among them.
+      def unlabelled = without(placed).reject { |_, line| @ruled_out.key?(line) }.map(&:last)
+
+      # Does a line cut off a corner of the frame alone, shorter there than its label would be?
+      def stub?(line)
+        mesh = @meshes.find { |known| known.lines.any? { |other| other.equal?(line) } }
+        line.pieces.sum { |piece| run_length(piece) } < Caption.of(line, mesh.crs, mesh.interval(line.axis), @settings, full: true, tolerance: tolerance(mesh, line.axis)).width_mm(@face, size_pt) + 2 * distance
+      end
+
+      # How many lines the rule leaves out.
+      def ruled_out = without(placed).count { |_, line| @ruled_out.key?(line) }
+
+      # By how many mm labels with a fixed number of decimals are off their lines, at most, where that is too much; or nil.
+      def off_mm
+        return nil unless @settings.key?("decimals")
+        off = @meshes.flat_map { |mesh| mesh.lines.map { |line| off_line(mesh, line) } }.max
+        off if off && off > TOLERANCE_MM
+      end
 
       def texts = placed.flat_map { |label| label.caption.texts(label.spot.x, label.spot.y, face: @face, size_pt: size_pt, turn_deg: label.spot.turn_deg, colour: @settings.fetch("colour", "#1f2a30"), halo: halo) }
 
       # Spots round which lines are left out, where a gap is wanted.
-      def gaps = (inside? && @settings["gap_mm"]) ? placed.map { |label| label.spot.grow(@settings["gap_mm"].to_f) } : []
+      def gaps
+        return placed.map { |label| label.spot.grow(@settings["gap_mm"].to_f) } if inside? && @settings["gap_mm"]
+        placed.reject(&:side).map { |label| label.spot.grow(ON_LINE_GAP_MM) }
+      end
+
+      ON_LINE_GAP_MM = 0.4
 
       # mm that the labels need outside a side, from the frame.
       def room(side)
@@ -83,9 +115,13 @@ module TileLoom
           kept.each_cons(2).none? { |one, other| spots[one].touches?(spots[other]) }
         end
         every[side] = multiple if multiple.to_i > 1
+        crossings.each { |crossing| @ruled_out[crossing.line] = true unless multiple && (crossing.line.index % multiple).zero? }
         return [] unless multiple
         crossings.select { |crossing| (crossing.line.index % multiple).zero? }.sort_by { |crossing| corner(side, crossing) ? 0 : 1 }
       end
+
+      # Near a corner a label may give way along its side by so much.
+      SLIDES_MM = [0.0, 0.5, -0.5, 1.0, -1.0].freeze
 
       def claim(side, mesh, crossing, full:)
         spot = spot(side, mesh, crossing, full: full)
@@ -93,13 +129,87 @@ module TileLoom
           @off_paper += 1
           return nil
         end
-        return nil unless @placement.claim(spot)
-        Label.new(caption: caption(mesh, crossing, full), spot: spot, side: side)
+        along = Side.level?(side) ? [1.0, 0.0] : [0.0, 1.0]
+        places = SLIDES_MM.lazy.map { |slide| slide.zero? ? spot : spot.move(along[0] * slide, along[1] * slide) }
+        found = places.find { |place| @placement.claim(place) } || beside_corner(side, mesh, crossing, spot.reach(*along), full)
+        found && Label.new(caption: caption(mesh, crossing, full), spot: found, side: side, line: crossing.line)
+      end
+
+      # So near to the side's end that the label goes beyond it, it may end with the side; it still stands over its line.
+      def beside_corner(side, mesh, crossing, reach, full)
+        index = Side.ends(side, frame).index { |x, y| ((Side.level?(side) ? x : y) - crossing.along).abs < reach }
+        return nil if index.nil? || inside? || @settings["turn"] == "line"
+        spot = flush(side, Side.ends(side, frame)[index], index, caption(mesh, crossing, full))
+        spot if @placement.claim(spot)
+      end
+
+      # [mesh, line] of the lines in the frame that none of the labels says.
+      def without(labels)
+        said = {}.compare_by_identity
+        labels.each { |label| said[label.line] = true }
+        @meshes.flat_map { |mesh| mesh.lines.select { |line| line.pieces.any? && !said.key?(line) && wanted?(mesh, line) }.map { |line| [mesh, line] } }
+      end
+
+      # Is the line of a family that the sides are to tell? Level and upright ones together are to tell both, although
+      # near a pole all may belong to one.
+      def wanted?(mesh, line)
+        both = @settings["families"] == "both" || sides.map { |side| Side.level?(side) }.uniq.length == 2
+        both || sides.any? { |side| mesh.owner(side) == line.axis }
+      end
+
+      # Labels of lines that none of their own sides has room for: at the other family's side, or on the line.
+      def elsewhere(found)
+        return [] if sides.empty?
+        without(found).reject { |_, line| @ruled_out.key?(line) }.filter_map { |mesh, line| at_another_side(mesh, line) || (on_line(mesh, line) if @drawn) }
+      end
+
+      def at_another_side(mesh, line)
+        sides.lazy.flat_map { |side| mesh.crossings[side].select { |crossing| crossing.line.equal?(line) }.sort_by { |crossing| -crossing.steepness }.map { |crossing| [side, crossing] } }
+          .filter_map { |side, crossing| claim(side, mesh, crossing, full: true) if crossing.steepness >= LEAST_STEEPNESS || @settings["turn"] != "line" }.first
+      end
+
+      # Where along a line it is tried, as shares of its course in the frame.
+      PLACES_ON_LINE = [0.5, 0.4, 0.6, 0.3, 0.7, 0.2, 0.8, 0.12, 0.88].freeze
+
+      def on_line(mesh, line)
+        caption = Caption.of(line, mesh.crs, mesh.interval(line.axis), @settings, full: true, tolerance: tolerance(mesh, line.axis))
+        piece = line.pieces.max_by { |run| run_length(run) }
+        PLACES_ON_LINE.lazy.filter_map do |share|
+          x, y, turn = along_run(piece, share)
+          spot = over(x, y, caption, readable(turn))
+          Label.new(caption: caption, spot: spot, line: line) if inside_frame?(spot) && @placement.claim(spot)
+        end.first
+      end
+
+      def inside_frame?(spot) = [spot.box, frame].then { |box, room| box.min_x > room.min_x && box.max_x < room.max_x && box.min_y > room.min_y && box.max_y < room.max_y }
+
+      def run_length(run) = run.each_slice(2).each_cons(2).sum { |(x1, y1), (x2, y2)| Math.hypot(x2 - x1, y2 - y1) }
+
+      # [x, y, direction in degrees] at a share of a run's length.
+      def along_run(run, share)
+        left = run_length(run) * share
+        run.each_slice(2).each_cons(2) do |(x1, y1), (x2, y2)|
+          length = Math.hypot(x2 - x1, y2 - y1)
+          return [x1 + (x2 - x1) * left / length, y1 + (y2 - y1) * left / length, Math.atan2(y2 - y1, x2 - x1) * 180 / Math::PI] if length.positive? && left <= length
+          left -= length
+        end
+        (x1, y1), (x2, y2) = run.each_slice(2).to_a.last(2)
+        [x2, y2, Math.atan2(y2 - y1, x2 - x1) * 180 / Math::PI]
+      end
+
+      def tolerance(mesh, axis) = (@tolerances ||= {})[[mesh, axis]] ||= mesh.least_units(axis, TOLERANCE_MM)
+
+      # mm on paper.
+      def off_line(mesh, line)
+        part = mesh.crs.geographic? ? Captions::Angle.parts(@settings, mesh.interval(line.axis)) : 1
+        unit = 10**@settings["decimals"]
+        off = (line.value * part * unit - (line.value * part * unit).round).abs / (part * unit)
+        (off / mesh.least_units(line.axis, 1.0)).to_f
       end
 
       def caption(mesh, crossing, full)
         @captions ||= {}.compare_by_identity
-        (@captions[crossing] ||= {})[full] ||= Caption.of(crossing.line, mesh.crs, mesh.interval(crossing.line.axis), @settings, full: full)
+        (@captions[crossing] ||= {})[full] ||= Caption.of(crossing.line, mesh.crs, mesh.interval(crossing.line.axis), @settings, full: full, tolerance: tolerance(mesh, crossing.line.axis))
       end
 
       # A line that comes out at a corner has its label beside the corner: the other side's is there too.
@@ -158,7 +268,7 @@ module TileLoom
         return nil unless x.finite? && y.finite?
         axis = mesh.owner(side)
         line = Line.new(axis: axis, value: ((axis == :x) ? x : y).rationalize(Rational(1, 10**9)), index: 0, pieces: [], course: [])
-        caption = Caption.of(line, mesh.crs, mesh.crs.geographic? ? Rational(1, 3600) : 1r, @settings.except("form", "decimals"), full: true)
+        caption = Caption.of(line, mesh.crs, mesh.crs.geographic? ? Rational(1, 3600) : 1r, @settings.except("form", "decimals"), full: true, tolerance: tolerance(mesh, axis))
         spot = flush(side, place, index, caption)
         return nil unless @placement.claim(spot)
         Label.new(caption: caption, spot: spot, side: side)

@@ -50,6 +50,13 @@ module TileLoom
       # How far apart lines of a family are on paper in the frame's middle, in mm.
       def pitch_mm(axis) = interval(axis) / units_per_mm(axis, @view)
 
+      # Grid units that a stretch of paper stands for across a family's lines, where it stands for fewest in the frame.
+      def least_units(axis, length_mm)
+        @least_per_mm ||= {}
+        @least_per_mm[axis] ||= (crs == view.crs) ? units_per_mm(axis, view) : lattice.map { |place| per_mm_at(axis, place, view) }.select { |found| found.finite? && found.positive? }.min || units_per_mm(axis, view)
+        @least_per_mm[axis] * length_mm
+      end
+
       # Why nothing is drawn, in a sentence, or nil where something is.
       def trouble
         @trouble ||= [find_trouble]
@@ -88,13 +95,19 @@ module TileLoom
       # where meridians come together, a third of the frame away from it.
       def units_per_mm(axis, view)
         @per_mm ||= {}
-        @per_mm[[axis, view]] ||= begin
-          x, y = place_of_measure(view)
-          here, right, down = on_grid([x, y, x + 1.0, y, x, y + 1.0], view).each_slice(2).to_a
-          index = (axis == :x) ? 0 : 1
-          Math.hypot(turned(right[index] - here[index]), turned(down[index] - here[index]))
-        end
+        @per_mm[[axis, view]] ||= per_mm_at(axis, place_of_measure(view), view)
       end
+
+      def per_mm_at(axis, (x, y), view)
+        here, right, down = on_grid([x, y, x + 1.0, y, x, y + 1.0], view).each_slice(2).to_a
+        index = (axis == :x) ? 0 : 1
+        Math.hypot(turned(right[index] - here[index]), turned(down[index] - here[index]))
+      end
+
+      LATTICE = [0.0, 0.5, 1.0].freeze
+
+      # Page places of the frame's corners, sides and middle.
+      def lattice = LATTICE.product(LATTICE).map { |u, v| [view.frame.min_x + u * view.frame.width, view.frame.min_y + v * view.frame.height] }
 
       # Does the grid have a measure in the frame's middle? Where the frame shows more than the earth, it has none.
       def measured?

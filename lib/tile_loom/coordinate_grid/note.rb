@@ -12,12 +12,18 @@ module TileLoom
         @grid, @mesh = grid, mesh
       end
 
-      # "Dots 5 mi apart; the diagonal is about 7.1 mi."
+      # Where the interval holds on the ground all over the sheet to this share, it is told as it is.
+      UNTOLD = Bar::VerbalScale::UNTOLD
+
+      # "Dots 5 mi apart; the diagonal is about 7.1 mi." Where the grid's own lengths are not those of the ground, both.
       def to_s
         return "" if @mesh.nil? || @mesh.trouble
         x, y = %i[x y].map { |axis| words(axis) }
         return "#{things} every #{(x == y) ? x : "#{x} of longitude and #{y} of latitude"}." if @mesh.crs.geographic?
-        "#{things} #{(x == y) ? x : "#{x} from west to east and #{y} from south to north"} apart; the diagonal is about #{diagonal}."
+        apart = "#{things} #{(x == y) ? x : "#{x} from west to east and #{y} from south to north"} apart"
+        off = most_off
+        return "#{apart} on the grid, #{on_ground} on the ground." if off && off > UNTOLD
+        "#{apart}; the diagonal is about #{diagonal}."
       end
 
       # An interval as it is read: as it was typed where it is fixed.
@@ -50,12 +56,47 @@ module TileLoom
 
       def things = PLURALS.fetch(@grid.settings.fetch("look", "lines"))
 
+      # Metres on the ground over those of the grid along both families, at places all over the frame: [least, in the
+      # middle, most], or nil where it is not known.
+      def shares
+        return @shares if defined?(@shares)
+        frame = @mesh.view.frame
+        steps = [0.0, 0.25, 0.5, 0.75, 1.0]
+        found = steps.product(steps).map { |u, v| share_at(frame.min_x + u * frame.width, frame.min_y + v * frame.height) }
+        middle = found[found.length / 2]
+        @shares = middle && [found.compact.flatten.min, middle.sum / 2, found.compact.flatten.max]
+      end
+
+      # [shortest, longest] of a unit of the grid at a page place.
+      def share_at(x, y)
+        Reference::Factors.at(@mesh.crs, *@mesh.on_grid([x, y])).axes.map { |scale| 1 / scale }
+      rescue Invalid
+        nil
+      end
+
+      def most_off = shares && shares.values_at(0, 2).map { |share| (share - 1).abs }.max
+
+      # "about 1.01 km, within 0.4 %,": the interval in the middle, and by how much it is off at most elsewhere.
+      def on_ground
+        low, middle, high = shares
+        told = %i[x y].map { |axis| Bar::VerbalScale.figures(@mesh.interval(axis).to_f * @mesh.crs.metres_per_unit * middle) }.uniq
+        nominal = @mesh.interval(:x).to_f * @mesh.crs.metres_per_unit * middle
+        rounding = told.first / nominal
+        within = [rounding * middle / low - 1, 1 - rounding * middle / high].map(&:abs).max * 100
+        "about #{told.map { |metres| metres_in_words(metres) }.join(" and ")} (within #{Units::Number.plain(Bar::VerbalScale.ceiling(within), decimals: 4)} %)"
+      end
+
+      def metres_in_words(metres)
+        value, unit = (metres >= 1000) ? [metres / 1000, "km"] : [metres, "m"]
+        "#{Units::Number.grouped(value, decimals: [Bar::VerbalScale::FIGURES - 1 - Math.log10(value).floor, 0].max)} #{unit}"
+      end
+
       # Two figures will do for a distance that is judged by eye.
       def diagonal
         unit, factor = unit_of
         length = Math.hypot(*%i[x y].map { |axis| (@mesh.interval(axis) / factor).to_f })
         decimals = [1 - Math.log10(length).floor, 0].max
-        "#{Units::Number.plain(length.round(1 - Math.log10(length).floor), decimals: decimals)} #{unit}"
+        "#{Units::Number.grouped(length.round(1 - Math.log10(length).floor), decimals: decimals)} #{unit}"
       end
 
       # [symbol, in units of the reference] in which the spacing is told.

@@ -12,6 +12,9 @@ module TileLoom
         *[1, 2, 5, 10, 15, 20, 30, 45, 90].map { |n| Rational(n) }
       ].freeze
 
+      # The next round spacing is no more than so many times as wide.
+      NEXT = 12
+
       module_function
 
       # The smallest 1-2-5 number that is not below the value.
@@ -43,6 +46,8 @@ module TileLoom
       # whichever of them is round itself. Ascending, from 1.
       def multiples(step, angle:)
         round = angle ? ANGLES_DEG.select { |number| number > step && (number / step).denominator == 1 }.map { |number| (number / step).to_i } : lengths(step)
+        # Of decimals of a degree there are none near by.
+        round = lengths(step) if angle && (round.empty? || round.first > NEXT)
         [1, *(round.empty? ? [2, 5, 10, 20, 50, 100] : round)]
       end
 

@@ -7,6 +7,9 @@ module TileLoom
     class Surround
       # A grid with its meshes in this frame and its Labels (nil where it has none).
       Drawn = Struct.new(:grid, :meshes, :labels, keyword_init: true) do
+        # The fixed number of decimals of its labels.
+        def labels_decimals = grid.labels["decimals"]
+
         def nodes = [*meshes.flat_map { |mesh| grid.look(gaps: labels ? labels.gaps : []).nodes(mesh) }, *edges]
 
         # Where one zone ends and the next begins, a heavier line.
@@ -43,7 +46,7 @@ module TileLoom
           offsets = Side::ALL.to_h { |side| [side, edge_room] }
           @grids.map do |grid|
             found = meshes[grid.id]
-            labels = (grid.labels && found.any?) ? Labels.new(meshes: found, settings: grid.labels, placement: placement, face: grid.face, offsets: offsets.dup) : nil
+            labels = (grid.labels && found.any?) ? Labels.new(meshes: found, settings: grid.labels, placement: placement, face: grid.face, offsets: offsets.dup, drawn: grid.lines?) : nil
             labels&.sides&.each { |side| offsets[side] = [offsets[side], labels.room(side)].max }
             Drawn.new(grid: grid, meshes: found, labels: labels)
           end

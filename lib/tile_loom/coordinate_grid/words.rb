@@ -19,8 +19,11 @@ module TileLoom
       # Sentences, empty when all is well.
       def warnings
         return [trouble] if trouble
-        [nothing, few, many_nodes, *touching, off_paper].compact
+        [nothing, few, many_nodes, *touching, off_paper, unlabelled(stubs: false), off_line, feet].compact
       end
+
+      # What of it is missing on the sheet or not as it says, in sentences.
+      def losses = trouble ? [trouble] : [nothing, many_nodes, off_paper, unlabelled, off_line].compact
 
       private
 
@@ -79,12 +82,46 @@ module TileLoom
 
       def touching
         @drawn.labels&.placed
-        (@drawn.labels&.every || {}).group_by(&:last).map { |many, list| "Labels at the #{sides(list.map(&:first))} would touch, so that only every #{ordinal(many)} is written." }
+        (@drawn.labels&.every || {}).group_by(&:last).map { |many, list| "Labels at the #{sides(list.map(&:first))} would touch, so that only every #{ordinal(many)} is written#{unwritten}." }
+      end
+
+      def unwritten
+        count = @drawn.labels.ruled_out
+        if count.zero?
+          ""
+        else
+          "; #{count} #{(count == 1) ? "line has" : "lines have"} no label"
+        end
       end
 
       def off_paper
         count = @drawn.labels&.off_paper.to_i
-        "#{count} #{(count == 1) ? "label has" : "labels have"} no room on the paper and #{(count == 1) ? "is" : "are"} left out; make room round the frame." if count.positive?
+        "#{count} #{(count == 1) ? "label has" : "labels have"} no room on the paper there; make room round the frame." if count.positive?
+      end
+
+      # stubs: are lines that cut off a corner alone among them? (No wider interval would help with those.)
+      def unlabelled(stubs: true)
+        count = @drawn.labels&.unlabelled.to_a.count { |line| stubs || !@drawn.labels.stub?(line) }
+        "#{count} #{(count == 1) ? "line of #{name} has" : "lines of #{name} have"} no room for a label on this sheet; choose a wider interval, or make room round the frame." if count.positive?
+      end
+
+      def off_line
+        off = @drawn.labels&.off_mm or return
+        "Labels of #{name} are rounded: with #{decimals(@drawn.labels_decimals)} they lie up to #{Units::Number.plain(off, decimals: (off < 1) ? 2 : 1)} mm off their lines; take more decimals, or leave them automatic."
+      end
+
+      def decimals(count) = if count.zero?
+                              "no decimals"
+                            else
+                              "#{count} #{(count == 1) ? "decimal" : "decimals"}"
+                            end
+
+      # 2 in a million apart: 500 m off in the Texas state plane's false origin (NIST SP 811, B.8).
+      def feet
+        given = %w[x y].filter_map { |axis| @drawn.grid.settings.dig("interval", axis) || @drawn.grid.settings.dig("origin", axis) }.map { |text| Interval.parse(text, least: :any) }
+        other = {"ft" => "us-ft", "us-ft" => "ft"}
+        mixed = given.find { |interval| other[interval.unit] && other[interval.unit] == mesh.crs.unit&.code } or return
+        "“#{mixed}” counts #{Units::LengthUnit.find(mixed.unit).plural}, but #{mesh.crs.name} counts #{mesh.crs.unit.plural}; write #{Units::Number.plain(mixed.value.to_f)} #{mesh.crs.unit.code} for lines on its own round numbers."
       end
 
       def name = "“#{@drawn.grid.name}”"

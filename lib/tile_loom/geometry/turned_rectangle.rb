@@ -4,6 +4,9 @@ module TileLoom
   module Geometry
     # A rectangle about its centre, turned counter-clockwise by rotation_deg (ground planes: y up).
     TurnedRectangle = Struct.new(:centre_x, :centre_y, :width, :height, :rotation_deg) do
+      # An upright one.
+      def self.of(box) = new(*box.centre, box.width, box.height, 0.0)
+
       # Flat corners: lower left, lower right, upper right, upper left, as seen on the sheet.
       def corners
         cos, sin = turn

@@ -50,6 +50,9 @@ module TileLoom
       # What of it a sheet does not show for want of room, in sentences.
       def left_out(_sheet) = []
 
+      # What it is called where it is spoken of.
+      def title = settings.fetch("title", id)
+
       # The live texts of the element, as [path, template], to be checked before any is printed.
       def templates = []
 

@@ -6,6 +6,13 @@ module TileLoom
     module Gridded
       def grids = (settings["grids"] || []).each_with_index.map { |grid, index| CoordinateGrid::Grid.new(grid, faces: @faces, path: "#{path}/grids/#{index}") }
 
+      # What of the grids is not drawn or labelled on a sheet, in sentences.
+      def left_out(sheet)
+        return [] if hidden? || grids.empty?
+        view = view_on(sheet)
+        surround(view, sheet).drawn.flat_map { |entry| CoordinateGrid::Words.new(entry, view).losses }
+      end
+
       # The CoordinateGrid::Surround of the frame on a sheet; grids: others to try, or the frame's own; endless: as if
       # the paper had no end.
       def surround(view, sheet, grids: self.grids, endless: false)

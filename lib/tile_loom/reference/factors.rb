@@ -44,6 +44,14 @@ module TileLoom
         freeze
       end
 
+      # The largest and the smallest scale at the point, whatever the direction: the axes of the indicatrix (Snyder, USGS
+      # PP 1395, equations 4-12 and 4-13).
+      def axes
+        h, k, s = meridional_scale, parallel_scale, areal_scale
+        sum, difference = Math.sqrt(h**2 + k**2 + 2 * s), Math.sqrt([h**2 + k**2 - 2 * s, 0].max)
+        [(sum + difference) / 2, (sum - difference) / 2]
+      end
+
       # One number for the sheet: the scale factor of a conformal projection; in any other the
       # geometric mean, which keeps the area of the sheet right.
       def point_scale = Math.sqrt(areal_scale)

@@ -17,6 +17,12 @@ module TileLoom
         [answer.x, answer.y % 360]
       end
 
+      # Ground length in metres of a flat polyline in the reference's own units.
+      def length_m(coordinates)
+        lonlat = Transform.between(crs, crs.geographic).forward(coordinates, strict: true)
+        lonlat.each_slice(2).each_cons(2).sum { |(lon1, lat1), (lon2, lat2)| inverse_deg(lon1, lat1, lon2, lat2).first }
+      end
+
       # Ground length in metres between two points given in the reference's own units.
       def distance_m(x1, y1, x2, y2)
         lonlat = Transform.between(crs, crs.geographic).forward([x1, y1, x2, y2], strict: true)

@@ -22,6 +22,12 @@ module TileLoom
 
       def view = @view ||= FrameView.new(frame: layout.main_frame.box(page), ground: cell.ground, crs: book.crs)
 
+      # The denominator that the sheet is held at, on the plane or on the ground as the index has it.
+      def stated_scale = cell.scale
+
+      # Where its scale bar is read unless the bar says otherwise: the frame's middle.
+      def measure = @measure ||= Bar::Measure.new(view)
+
       # The norths of the frame's middle.
       def norths = @norths ||= Norths.new(view, book.parsed_date)
 

@@ -35,8 +35,14 @@ module TileLoom
 
       def factors = @factors ||= Reference::Factors.at(crs, ground.centre_x, ground.centre_y)
 
-      # True scale denominator on the ground at the sheet's centre.
-      def true_scale = units_per_mm * crs.metres_per_unit * 1000 / factors.point_scale
+      # Scale denominator on the ellipsoid at the frame's middle, along the page's horizontal as a scale bar has it.
+      def true_scale = Bar::Measure.new(self).per_mm * 1000
+
+      # Length on the map plane over that on the ellipsoid, along the same line.
+      def bar_scale_factor = units_per_mm * crs.metres_per_unit * 1000 / true_scale
+
+      # Reference::GroundSize of what the frame shows.
+      def ground_size = Reference::GroundSize.new(crs, ground)
     end
   end
 end

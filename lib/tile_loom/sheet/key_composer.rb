@@ -15,6 +15,8 @@ module TileLoom
 
       def view = @view ||= layout.key_frame.then { |frame| frame.map(self, frame.box(page)).view }
 
+      def stated_scale = Units::Number.tidy(view.scale.round)
+
       def gridded_frame = layout.key_frame
 
       # The key sheet is one of its kind.

@@ -9,10 +9,9 @@ module TileLoom
 
       def sheet
         view = @sheet.view
-        width, height = [view.ground.width, view.ground.height].map { |length| length * view.crs.metres_per_unit }
         SHEET.to_h { |name| [name, ""] }.merge(
-          "name" => KeyComposer::NAME, "count" => @sheet.count, "scale" => Units::Number.tidy(view.scale.round), "ratio" => "1:#{Units::Number.grouped(view.scale.round)}",
-          "width_m" => width.round(1), "height_m" => height.round(1), **edges(view), **place(view), "centre" => centre(view), **surveyed(view)
+          "name" => KeyComposer::NAME, "count" => @sheet.count, "scale" => @sheet.stated_scale, "ratio" => "1:#{Units::Number.grouped(@sheet.stated_scale)}",
+          **extent(view), **edges(view), **place(view), "centre" => centre(view), **surveyed(view)
         )
       end
 

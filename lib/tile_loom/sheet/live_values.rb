@@ -5,7 +5,7 @@ module TileLoom
     # What live text can say of the book and of a sheet.
     class LiveValues
       BOOK = %w[title subtitle author edition source date].freeze
-      SHEET = %w[name number count row column scale ratio width_m height_m west south east north latitude longitude centre convergence convergence_deg point_scale true_scale
+      SHEET = %w[name number count row column scale ratio width_m height_m west south east north latitude longitude centre convergence convergence_deg point_scale meridian_scale areal_scale true_scale
         declination declination_deg declination_change grid_magnetic grid_magnetic_deg zone square mgrs verbal verbal_imperial].freeze
       REFERENCE = %w[name code datum].freeze
       LAYOUT = %w[name page].freeze
@@ -41,26 +41,32 @@ module TileLoom
       def sheet
         cell = @sheet.cell
         view = @sheet.view
-        width, height = [cell.ground.width, cell.ground.height].map { |length| length * view.crs.metres_per_unit }
         {
           "name" => cell.name, "number" => cell.number, "count" => @sheet.count,
           "row" => cell.row + 1, "column" => Weave::Naming.letters(cell.column),
           "scale" => cell.scale, "ratio" => "1:#{Units::Number.grouped(cell.scale)}",
-          "width_m" => width.round(1), "height_m" => height.round(1), **edges(cell), **place(view), "centre" => centre(cell),
+          **extent(view), **edges(cell), **place(view), "centre" => centre(cell),
           **surveyed(view)
         }
+      end
+
+      # Lengths on the ellipsoid through the frame's middle.
+      def extent(view)
+        size = view.ground_size
+        {"width_m" => -> { size.width_m.round(1) }, "height_m" => -> { size.height_m.round(1) }}
       end
 
       # North, scale and references of the middle; what is costly is worked out when a text asks for it.
       def surveyed(view)
         norths = @sheet.norths
         {
-          "convergence_deg" => view.factors.convergence_deg, "point_scale" => view.factors.point_scale, "true_scale" => view.true_scale,
+          "convergence_deg" => view.factors.convergence_deg, "point_scale" => view.bar_scale_factor, "true_scale" => view.true_scale,
+          "meridian_scale" => view.factors.meridional_scale, "areal_scale" => view.factors.areal_scale,
           "convergence" => Norths.words(view.factors.convergence_deg),
           "declination" => -> { Norths.words(norths.declination_deg) }, "declination_deg" => -> { norths.declination_deg || "" }, "declination_change" => -> { Norths.words(norths.declination_change_deg) },
           "grid_magnetic" => -> { Norths.words(norths.grid_magnetic_deg) }, "grid_magnetic_deg" => -> { norths.grid_magnetic_deg || "" },
           "zone" => -> { CoordinateGrid::Squares::Mgrs.designation(*view.centre_lon_lat).to_s }, "square" => -> { mgrs(view)[/[A-Z]{2}(?=\d*\z)/].to_s }, "mgrs" => -> { mgrs(view) },
-          "verbal" => Bar::VerbalScale.of(view.scale), "verbal_imperial" => Bar::VerbalScale.of(view.scale, units: "imperial")
+          "verbal" => -> { Bar::VerbalScale.on(@sheet.measure, @sheet.stated_scale) }, "verbal_imperial" => -> { Bar::VerbalScale.on(@sheet.measure, @sheet.stated_scale, units: "imperial") }
         }
       end
 

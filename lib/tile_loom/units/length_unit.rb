@@ -15,6 +15,13 @@ module TileLoom
 
       def to_s = symbol
 
+      # "US survey feet"
+      def plural = if name.end_with?("foot")
+                     name.sub(/foot\z/, "feet")
+                   else
+                     name.end_with?("inch") ? "#{name}es" : "#{name}s"
+                   end
+
       ALL = [
         new("mm", "mm", "millimetre", Rational(1, 1000)),
         new("in", "in", "inch", Rational(254, 10_000)),

@@ -12,6 +12,19 @@ module TileLoom
       # As few decimals as tell a Rational exactly; nil where `most` are not enough.
       def places(value, most: 6) = (0..most).find { |count| (value * 10**count % 1).zero? }
 
+      # Decimals for the values that come every `step` from `value`: as many as tell them exactly, where that takes no
+      # more than a few or a rounded value would be off by more than a tolerance; else as many as keep within it.
+      # All Rational or Float in one unit; tolerance: nil where none is known; nil where nothing up to `most` does.
+      def places_within(step, value, tolerance, most: 9)
+        exact = [step, value % step].map { |number| places(number, most: most) }.then { |found| found.max if found.all? }
+        return exact if tolerance.nil? || !tolerance.positive?
+        # A rounded number is off by half its last place at most.
+        needed = (-Math.log10(2 * tolerance)).ceil.clamp(0, most)
+        (exact && exact <= [needed, FEW].max) ? exact : needed
+      end
+
+      FEW = 3
+
       # At most `decimals` places, no trailing zeros: 12.5, 1000.
       def plain(value, decimals: 6)
         text = format("%.#{decimals}f", value)

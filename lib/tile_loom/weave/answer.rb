@@ -14,20 +14,27 @@ module TileLoom
         @columns = columns || cells.map(&:column).uniq.length
       end
 
-      def sheet_m = size.nominal_m
+      # [width, height] in metres on the ground of the sheet in the middle of the list; while there is none, frame × scale.
+      def sheet_m = @sheet_m ||= cells.empty? ? size.nominal_m : Reference::GroundSize.new(size.crs, cells[cells.length / 2].ground).to_a
 
       def cover = @cover ||= Cover.new(cells, area)
 
       # A square millimetre on paper, in square reference units: less is rounding.
       def least = (size.scale / 1000.0 / size.crs.metres_per_unit)**2
 
-      # Area left out in square metres of the map plane.
-      def left_out_m2
-        @left_out_m2 ||= begin
-          rest = cover.left_out_area
-          (rest < least) ? 0.0 : rest * size.crs.metres_per_unit**2
+      # Area left out in square metres on the ground.
+      def left_out_m2 = @left_out_m2 ||= (cover.left_out_area < least) ? 0.0 : ground_m2(cover.rest)
+
+      # Square metres on the ground, in the middle of the cells, that a square unit of the reference stands for.
+      def plane_m2
+        @plane_m2 ||= begin
+          centre = cells.map { |cell| cell.ground.box }.reduce { |all, box| all.union(box) }.centre
+          size.crs.metres_per_unit**2 / Reference::Factors.at(size.crs, *centre).areal_scale
         end
       end
+
+      # Of a GEOS geometry in units of the reference.
+      def ground_m2(geometry) = Reference::GeodesicArea.new(size.crs).of(geometry)
     end
   end
 end

@@ -5,7 +5,7 @@ module TileLoom
     # What cells show and miss of a study area, by exact geometry.
     class Cover
       # Below a square millimetre on paper a piece is rounding.
-      Piece = Struct.new(:area, :box, :rings, keyword_init: true)
+      Piece = Struct.new(:geometry, :area, :box, :rings, keyword_init: true)
       # Rings of a piece are true to this share of its larger side.
       TRUE_TO = 1.0 / 400
       # A sheet that shows less area than this share of itself shows almost nothing.
@@ -19,7 +19,7 @@ module TileLoom
       # Pieces of the area on no cell, the largest first; least: square reference units below which one does
       # not count.
       def left_out(least)
-        Geometry::Geos.parts(rest).reject { |part| part.empty? || part.area < least }.sort_by { |part| -part.area }.first(MOST_PIECES).map { |part| Piece.new(area: part.area, box: Geometry::Geos.envelope(part), rings: rings(part)) }
+        Geometry::Geos.parts(rest).reject { |part| part.empty? || part.area < least }.sort_by { |part| -part.area }.first(MOST_PIECES).map { |part| Piece.new(geometry: part, area: part.area, box: Geometry::Geos.envelope(part), rings: rings(part)) }
       end
 
       # All of it, in square reference units.
@@ -30,6 +30,9 @@ module TileLoom
         total = shapes.sum(&:area)
         [total - union.area, union.area.zero? ? 0.0 : (total - union.area) / union.area]
       end
+
+      # What no cell shows, of GEOS.
+      def rest = @rest ||= @area.outside(union)
 
       # Cells that show almost nothing of the area.
       def almost_empty = @area.surface_area.zero? ? [] : @cells.select { |cell| @area.share_of(cell.ground) < ALMOST_NOTHING }
@@ -44,8 +47,6 @@ module TileLoom
       def shapes = @shapes ||= @cells.map { |cell| cell.ground.shape }
 
       def union = @union ||= Geometry::Geos.union(shapes)
-
-      def rest = @rest ||= @area.outside(union)
     end
   end
 end

@@ -5,7 +5,8 @@ module TileLoom
     # Which features of the study area lie on no sheet, wholly or in part: surfaces, lines and points alike.
     class LeftOut
       # One layer's features of one kind. layer: its id, or nil for shapes drawn by hand; kind: :point, :line, :area;
-      # whole: lie they on no sheet at all? size: length or area that no sheet shows, in reference units.
+      # whole: lie they on no sheet at all? size: length or area that no sheet shows, in reference units; of lines in
+      # metres on the ground.
       Loss = Struct.new(:layer, :kind, :whole, :count, :size, keyword_init: true)
 
       KINDS = {1 => :point, 4 => :point, 2 => :line, 5 => :line, 3 => :area, 6 => :area}.freeze
@@ -17,7 +18,7 @@ module TileLoom
       def initialize(cells, features, size)
         @cells, @features = cells, features
         @least = LEAST_MM * size.scale / 1000.0 / size.crs.metres_per_unit
-        @metres = size.crs.metres_per_unit
+        @crs = size.crs
       end
 
       # Loss list, by layer; wholly missing ones first.
@@ -41,7 +42,7 @@ module TileLoom
 
       private
 
-      def length(loss) = (loss.kind == :line) ? " (#{Units::Number.grouped((loss.size * @metres).ceil)} m)" : ""
+      def length(loss) = (loss.kind == :line) ? " (#{Units::Number.grouped(loss.size.ceil)} m)" : ""
 
       def shapes = @shapes ||= @cells.map { |cell| cell.ground.shape }
 
@@ -67,7 +68,11 @@ module TileLoom
         size = {point: ->(part) { part.empty? ? 0.0 : part.num_geometries.to_f }, line: ->(part) { part.length }, area: ->(part) { part.area }}.fetch(kind) { ->(part) { part.length + part.area } }
         missing, all = size[rest], size[shape]
         return nil if rest.empty? || missing <= least(kind)
-        Loss.new(layer: layer, kind: kind, whole: near.empty? || missing >= all * (1 - 1e-9), count: 1, size: missing)
+        Loss.new(layer: layer, kind: kind, whole: near.empty? || missing >= all * (1 - 1e-9), count: 1, size: (kind == :line) ? ground_m(rest) : missing)
+      end
+
+      def ground_m(lines)
+        Geometry::Wkb.each_run(Geometry::Geos.write(lines)).sum { |_, run, _| Reference::Geodesic.new(@crs).length_m(run) }
       end
 
       def least(kind) = {point: 0.0, area: @least**2}.fetch(kind, @least)

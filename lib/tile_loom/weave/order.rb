@@ -36,8 +36,8 @@ module TileLoom
         when "columns_back_forth" then back_and_forth(cells, ->(cell) { column(cell) }, ->(cell) { row(cell) })
         when "clockwise" then round(cells, 1)
         when "counter_clockwise" then round(cells, -1)
-        when "attribute" then cells.sort_by { |cell| [*Naturally.normalize(values[cell.feature].to_s), cell.number] }
-        when "names" then cells.sort_by { |cell| [*Naturally.normalize(cell.name), cell.number] }
+        when "attribute" then cells.sort_by { |cell| [Naturally.normalize(values[cell.feature].to_s), cell.number] }
+        when "names" then cells.sort_by { |cell| [Naturally.normalize(cell.name), cell.number] }
         else cells.sort_by(&:number)
         end
       end

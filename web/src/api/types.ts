@@ -75,7 +75,7 @@ export interface Element {
   // A scale bar.
   style?: string; ticks?: string; units?: string; second_units?: string; pace_m?: number; walk_kmh?: number; divisions?: number; per_division?: string; left?: number; least_mm?: number; most_mm?: number;
   height_mm?: number; tick_mm?: number; gap_mm?: number; bars_gap_mm?: number; labelled?: string; labels_at?: string; label_gap_mm?: number; decimals?: number; thousands?: string; unit_at?: string; unit_text?: string;
-  ratio?: string; verbal?: string; verbal_units?: string; light?: string; stroke_mm?: number; halo?: Halo; backing?: { colour: string; opacity?: number }; frame?: string; measured?: string; error_limit_percent?: number; over_limit?: string;
+  ratio?: string; verbal?: string; verbal_units?: string; light?: string; stroke_mm?: number; halo?: Halo; backing?: { colour: string; opacity?: number }; frame?: string; measured?: string; error_limit_percent?: number; over_limit?: string; fitted?: string;
 }
 export interface Halo { colour?: string; width_mm?: number }
 export type GridLook = "lines" | "crosses" | "ticks" | "dots" | "squares";
@@ -187,6 +187,9 @@ export interface Book {
   document: BookDocument;
   reference: { code: string | null; definition: string; name: string; metres_per_unit: number; unit: string };
   distortion: { words: string; warnings: string[] } | null;
+  // Width and height in metres on the ground: of all that the layers hold, and of the sheet in the middle of the list.
+  ground_m: [number, number] | null;
+  sheet_m: [number, number] | null;
   layers: LayerInfo[];
   cells: Cell[];
   frame: Frame;

@@ -84,7 +84,7 @@ function PartFilter({ layer, part, onKeep }: { layer: Layer; part: AreaPart; onK
 // Its area on the ground and its extent; its outline goes to the map.
 function Told({ onRings }: { onRings: (rings: Ring[]) => void }) {
   const book = useBook();
-  const told = useQuery<{ rings: Ring[]; ground_m2: number; box: [number, number, number, number] }, Refusal>({
+  const told = useQuery<{ rings: Ring[]; ground_m2: number; size_m: [number, number]; box: [number, number, number, number] }, Refusal>({
     queryKey: ["area", book.id, book.revision],
     queryFn: ({ signal }) => post(`/api/books/${book.id}/area`, {}, "POST", signal),
     retry: false,
@@ -94,11 +94,10 @@ function Told({ onRings }: { onRings: (rings: Ring[]) => void }) {
     onRings(rings ?? []);
     return () => onRings([]);
   }, [rings, onRings]);
-  const unit = book.reference.metres_per_unit;
   const box = told.data?.box;
   return (
     <Box role="status" sx={{ fontSize: 14, mb: 1.5 }}>
-      {told.error ? told.error.message : box ? <>{told.data!.ground_m2 > 0 ? <><b>{areaWords(told.data!.ground_m2)}</b> on the ground, </> : null}{groundSize((box[2] - box[0]) * unit, (box[3] - box[1]) * unit)} across, with its room.</> : "…"}
+      {told.error ? told.error.message : box ? <>{told.data!.ground_m2 > 0 ? <><b>{areaWords(told.data!.ground_m2)}</b> on the ground, </> : null}{groundSize(...told.data!.size_m)} across, with its room.</> : "…"}
     </Box>
   );
 }

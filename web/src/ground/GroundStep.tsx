@@ -68,10 +68,9 @@ export function GroundStep() {
     const polygon = corners.map(([x, y]) => [Math.round(x * 100) / 100, Math.round(y * 100) / 100] as [number, number]);
     void change("Draw a study area", { index: { area: areaOf([...partsOf(book.document.index.area), { polygon }]) } }).catch(() => undefined);
   }, [book.document.index.area, change]);
-  const unit = book.reference.metres_per_unit;
   return (
     <>
-      <Statement answer={<><b>{count(book.layers.length, "layer")}</b> with {count(features, "feature")}{box && <> over {groundSize((box[2] - box[0]) * unit, (box[3] - box[1]) * unit)}</>}. {book.distortion?.words} {book.distortion?.warnings.map((warning) => <Warned key={warning} text={warning} />)}</>}>
+      <Statement answer={<><b>{count(book.layers.length, "layer")}</b> with {count(features, "feature")}{book.ground_m && <> over {groundSize(...book.ground_m)}</>}. {book.distortion?.words} {book.distortion?.warnings.map((warning) => <Warned key={warning} text={warning} />)}</>}>
         The book{" "}
         <EntryValue label="Title of the book" shown={book.document.title} text={book.document.title} read={nonEmpty} expected="Write a title." onKeep={(title) => change("Title", { title })} />
         ,{" "}

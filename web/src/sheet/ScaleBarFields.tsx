@@ -75,6 +75,7 @@ export function ScaleBarFields({ element, onKeep }: { element: Element; onKeep: 
         <Choice label="True" value={element.measured ?? "level"} choices={[["level", "on ground"], ["grid", "on grid"]]} onChoose={(measured) => onKeep({ measured })} />
         <Measured label="May be off, %" value={element.error_limit_percent ?? 1} least={0.001} most={100} onKeep={(error_limit_percent) => onKeep({ error_limit_percent })} />
         <Choice label="Else" value={element.over_limit ?? "warn"} choices={[["warn", "warn"], ["by_latitude", "a bar by latitude"]]} onChoose={(over_limit) => onKeep({ over_limit })} />
+        <Choice label="Length for" value={element.fitted ?? "book"} choices={[["book", "all sheets"], ["sheet", "each sheet"]]} onChoose={(fitted) => onKeep({ fitted: fitted === "book" ? undefined : fitted })} />
         <Field label="Read at, mm" value={chosen ? `${chosen.x_mm}; ${chosen.y_mm}` : ""} placeholder="the middle" onKeep={(text) => {
           const parts = text.split(";").map((part) => Number(part.trim().replace(",", ".")));
           if (text.trim() !== "" && (parts.length !== 2 || parts.some((part) => !Number.isFinite(part)))) throw new Error("Write a place on the page, such as 120; 85.");

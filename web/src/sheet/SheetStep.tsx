@@ -66,7 +66,7 @@ export function SheetStep() {
   const bound = page.binding?.edge ?? "none";
   return (
     <>
-      <Statement answer={role === "key" ? <>The key frame is <b>{mm(frame.width_mm)} × {mm(frame.height_mm)}</b> and shows <b>{count(book.cells.length, "sheet")}</b> by name, at a round scale that holds them all. The key sheet comes before the others.</> : <>The frame is <b>{mm(book.frame.width_mm)} × {mm(book.frame.height_mm)}</b> and shows <b>{groundSize(book.frame.width_mm * scale / 1000, book.frame.height_mm * scale / 1000)}</b> at {ratio(scale)}; <b>{count(book.cells.length, "sheet")}</b> in all. The scale is held when the page changes. {cell && <>Seen here: <b>{cell.name}</b>.</>}</>}>
+      <Statement answer={role === "key" ? <>The key frame is <b>{mm(frame.width_mm)} × {mm(frame.height_mm)}</b> and shows <b>{count(book.cells.length, "sheet")}</b> by name, at a round scale that holds them all. The key sheet comes before the others.</> : <>The frame is <b>{mm(book.frame.width_mm)} × {mm(book.frame.height_mm)}</b> and shows {book.sheet_m && <><b>{groundSize(...book.sheet_m)}</b> of ground </>}at {ratio(scale)}; <b>{count(book.cells.length, "sheet")}</b> in all. The scale is held when the page changes. {cell && <>Seen here: <b>{cell.name}</b>.</>}</>}>
         Print{" "}
         <ChoiceValue label="Which page" value={role} choices={[{ value: "sheets", title: "the sheets", note: "every cell of the index" }, { value: "key", title: "the key sheet", note: book.document.key_layout ? "the whole index, by name" : "add one: the whole index, by name" }]}
           onChoose={async (chosen) => { setWanted([]); setDesigns(false); if (chosen === "key" && !book.document.key_layout) await askBook("layout/key", { on: true }); go(chosen === "key" ? 0 : 1); }} />

@@ -6,10 +6,10 @@ import { Autocomplete, Box, createFilterOptions, IconButton, TextField } from "@
 import { useMemo, useRef } from "react";
 import { useBook } from "../api/book";
 import type { Cell } from "../api/types";
-import { coordinate, count, groundSize, mm, ratio } from "../api/words";
+import { coordinate, count, mm, ratio } from "../api/words";
 import { Card, Row } from "../frame/Card";
 import { useSheet } from "../frame/useSheet";
-import { LeftOutOfSheet, TrueScale } from "./TrueScale";
+import { LeftOutOfSheet, Shown, TrueScale } from "./TrueScale";
 import { useShortcuts } from "../frame/useShortcuts";
 import { PageView } from "../page/PageView";
 import { Statement } from "../statement/Statement";
@@ -26,7 +26,6 @@ export function ProofStep() {
   useShortcuts(keys);
   if (number === null) return <Statement answer="On Weave, say which area to cover and at which scale.">There are no sheets to look through yet.</Statement>;
   const last = book.cells.length;
-  const metre = book.reference.metres_per_unit;
   return (
     <>
       <Statement answer={<>Each sheet is drawn here by the same drawing as the print. <b>{count(last, "sheet")}</b>; Page Down and Page Up leaf through them.</>}>
@@ -43,7 +42,7 @@ export function ProofStep() {
       <Box sx={{ flex: 1, minHeight: 0, display: "flex" }}>
         <PageView sheet={number} />
         {!cell ? <Card title="Key sheet" note="the page that comes first"><Row name="Shows">{count(last, "sheet")} by name</Row><TrueScale sheet={0} /><Row name="Page">{`${mm(book.key_frame!.page_width_mm)} × ${mm(book.key_frame!.page_height_mm)}`}</Row><LeftOutOfSheet sheet={0} /></Card> : <Card title={cell.name} note={`sheet ${cell.number} of ${last}`}>
-          <Row name="Shows">{groundSize(cell.width * metre, cell.height * metre)}</Row>
+          <Shown sheet={cell.number} />
           <Row name="Scale" unit={book.document.index.held === "ground" ? "on the ground" : "on the map grid"}>{ratio(cell.scale)}</Row>
           <TrueScale sheet={cell.number} />
           <Row name="Centre" unit="E">{coordinate(cell.centre[0])}</Row>

@@ -3,9 +3,10 @@ import { Box } from "@mui/material";
 import { useQuery } from "@tanstack/react-query";
 import { useBook } from "../api/book";
 import { get } from "../api/client";
+import { groundSize } from "../api/words";
 import { Row } from "../frame/Card";
 
-interface Facts { true_scale: number; point_scale: number; convergence_deg: number; convergence: string; left_out: string[] }
+interface Facts { width_m: number; height_m: number; true_scale: number; point_scale: number; meridian_scale: number; areal_scale: number; convergence_deg: number; convergence: string; left_out: string[] }
 
 const oneDecimal = new Intl.NumberFormat("en-GB", { minimumFractionDigits: 1, maximumFractionDigits: 1 });
 
@@ -14,12 +15,28 @@ const useFacts = (sheet: number) => {
   return useQuery({ queryKey: ["facts", book.id, book.revision, sheet], queryFn: ({ signal }) => get<Facts>(`/api/books/${book.id}/sheets/${sheet}/facts`, signal), staleTime: Infinity });
 };
 
+// Scale factors that differ by less are told as one.
+const ALIKE = 5e-5;
+const factor = new Intl.NumberFormat("en-GB", { minimumFractionDigits: 5, maximumFractionDigits: 5 });
+
+function factors({ point_scale, meridian_scale, areal_scale }: Facts): string {
+  if (Math.abs(point_scale - meridian_scale) < ALIKE) return factor.format(point_scale);
+  return `${factor.format(point_scale)} along the bar, ${factor.format(meridian_scale)} along the meridian, ${factor.format(areal_scale)} of areas`;
+}
+
+// How much ground the sheet shows, along its middle lines on the ellipsoid.
+export function Shown({ sheet }: { sheet: number }) {
+  const facts = useFacts(sheet);
+  return <Row name="Shows">{facts.data ? groundSize(facts.data.width_m, facts.data.height_m) : "…"}</Row>;
+}
+
 // The scale on the ground at the sheet's centre, and the angle from true north to grid north.
 export function TrueScale({ sheet }: { sheet: number }) {
   const facts = useFacts(sheet);
   return (
     <>
       <Row name="On the ground">{facts.data ? `1:${oneDecimal.format(facts.data.true_scale)}` : "…"}</Row>
+      <Row name="Scale factor">{facts.data ? factors(facts.data) : "…"}</Row>
       <Row name="Convergence">{facts.data?.convergence ?? "…"}</Row>
     </>
   );

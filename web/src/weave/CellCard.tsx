@@ -2,10 +2,10 @@ import { Box, Button, Checkbox, FormControlLabel, Typography } from "@mui/materi
 import { Link } from "react-router";
 import { useBook } from "../api/book";
 import type { Cell } from "../api/types";
-import { count, groundSize, mm, readNumber, readScale } from "../api/words";
+import { count, mm, readNumber, readScale } from "../api/words";
 import { Card, Row } from "../frame/Card";
 import { Field } from "../frame/Field";
-import { LeftOutOfSheet, TrueScale } from "../steps/TrueScale";
+import { LeftOutOfSheet, Shown, TrueScale } from "../steps/TrueScale";
 import { gapInWords, type Gap } from "./snap";
 import type { CellDeeds } from "./useCells";
 
@@ -24,7 +24,6 @@ export function CellCard({ picked, cells, gaps, onGone }: CellCardProps) {
   const [first] = picked;
   if (!first) return null;
   const one = picked.length === 1;
-  const metre = book.reference.metres_per_unit;
   const pinned = picked.every((cell) => cell.pinned);
   const same = (values: number[]) => (values.every((value) => value === values[0]) ? String(values[0]) : "");
   const quiet = (work: Promise<unknown>) => void work.catch(() => undefined);
@@ -46,7 +45,7 @@ export function CellCard({ picked, cells, gaps, onGone }: CellCardProps) {
       </Box>
       <FormControlLabel sx={{ mt: 0.5 }} control={<Checkbox size="small" checked={pinned} indeterminate={!pinned && picked.some((cell) => cell.pinned)} onChange={() => quiet(deed("pin", { on: !pinned }))} />} label="pinned: a fresh weave leaves it" />
       {one && <>
-        <Row name="Shows" unit={book.reference.unit === "m" ? undefined : "in metres"}>{groundSize(first.width * metre, first.height * metre)}</Row>
+        <Shown sheet={first.number} />
         <Row name="Frame">{`${mm(book.frame.width_mm)} × ${mm(book.frame.height_mm)}`}</Row>
         <TrueScale sheet={first.number} />
         {first.kept && <Row name="Mark">kept as it was when the frame or the data changed</Row>}

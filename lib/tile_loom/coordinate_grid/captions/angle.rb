@@ -9,8 +9,13 @@ module TileLoom
         NOTATIONS = %w[d dm dms decimal].freeze
         LETTERS = {x: %w[E W], y: %w[N S]}.freeze
 
-        # settings: "labels" of a grid: form, notation, decimals, hemisphere, zeros.
-        def initialize(settings) = @settings = settings
+        # settings: "labels" of a grid: form, notation, decimals, hemisphere, zeros; tolerance: see Caption.of.
+        def initialize(settings, tolerance = nil)
+          @settings, @tolerance = settings, tolerance
+        end
+
+        # Parts of a degree that labels of such an interval count in the end: 1, 60 or 3600.
+        def self.parts(settings, step) = PARTS.fetch(new(settings).notation(step), 1)
 
         # A Caption. value, step: Rationals in degrees.
         def of(axis, value, step, _crs, full: true)
@@ -19,8 +24,6 @@ module TileLoom
           return Caption.new([decimal(axis, value, step)]) if notation(step) == "decimal"
           Caption.new([dms(axis, value, step, full || @settings["form"] != "short")])
         end
-
-        private
 
         # As few parts as the interval needs.
         def notation(step)
@@ -32,15 +35,13 @@ module TileLoom
           end
         end
 
-        # Decimals that tell the lines apart, of the last part.
-        def decimals(step, parts_of_degree)
-          @settings.fetch("decimals") do
-            Units::Number.places(step * parts_of_degree, most: 9) || 3
-          end
+        # As many as the values need, of the last part.
+        def decimals(step, value, parts_of_degree)
+          @settings.fetch("decimals") { Units::Number.places_within(step * parts_of_degree, value * parts_of_degree, @tolerance && @tolerance * parts_of_degree) || 3 }
         end
 
         def decimal(axis, value, step)
-          text = Units::Number.grouped(value.abs, separator: "", decimals: decimals(step, 1))
+          text = Units::Number.grouped(value.abs, separator: "", decimals: decimals(step, value, 1))
           text = text.rjust(width(axis) + (text.include?(".") ? text.length - text.index(".") : 0), "0") if @settings["zeros"]
           signed(axis, value, "#{text}°", text.delete("0.").empty?)
         end
@@ -50,7 +51,7 @@ module TileLoom
         # All is counted in the smallest unit that is shown, so that a carry goes through to the degrees.
         def dms(axis, value, step, full)
           kind = notation(step)
-          places = decimals(step, PARTS.fetch(kind))
+          places = decimals(step, value, PARTS.fetch(kind))
           unit = 10**places
           total = (value.abs * PARTS.fetch(kind) * unit).round
           degrees, rest = total.divmod(PARTS.fetch(kind) * unit)

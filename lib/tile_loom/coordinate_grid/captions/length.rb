@@ -11,8 +11,10 @@ module TileLoom
         # Up to ten thousands digits are principal ones.
         PRINCIPAL = 5
 
-        # settings: "labels" of a grid: form, decimals, unit, thousands, signs.
-        def initialize(settings) = @settings = settings
+        # settings: "labels" of a grid: form, decimals, unit, thousands, signs; tolerance: see Caption.of.
+        def initialize(settings, tolerance = nil)
+          @settings, @tolerance = settings, tolerance
+        end
 
         # A Caption. axis: :x or :y; value, step: Rationals in units of crs.
         def of(axis, value, step, crs, full: true)
@@ -24,17 +26,15 @@ module TileLoom
 
         def plain(axis, value, step, crs)
           shown = letters? ? value.abs : value
-          text = Units::Number.grouped(shown, separator: Units::Number::SEPARATORS.fetch(@settings.fetch("thousands", "thin")), decimals: decimals(step))
+          text = Units::Number.grouped(shown, separator: Units::Number::SEPARATORS.fetch(@settings.fetch("thousands", "thin")), decimals: decimals(step, value))
           text = text.sub(/\A-/, "\u2212")
           text += "\u202f#{unit(crs)}" if @settings["unit"]
           text += letter(axis, value, crs) if letters?
           text
         end
 
-        # Whole units unless the interval has decimals.
-        def decimals(step)
-          @settings.fetch("decimals") { (step.denominator == 1) ? 0 : [(-Math.log10(step)).ceil, 0].max }
-        end
+        # As many as the values need.
+        def decimals(step, value) = @settings.fetch("decimals") { Units::Number.places_within(step, value, @tolerance) || 3 }
 
         def unit(crs) = crs.unit&.symbol || crs.unit_name
 

@@ -16,6 +16,8 @@ module TileLoom
         # The Sheet::KeyMap in its box.
         def map(sheet, box) = Sheet::KeyMap.new(book: sheet.book, source: sheet.source, cells: sheet.cells, box: box, **manner(sheet))
 
+        def view_on(sheet) = map(sheet, box(sheet.page)).view
+
         private
 
         def manner(_sheet) = {colour: settings.fetch("colour", Sheet::KeyMap::THREAD), face: face("sans-bold"), round: true}

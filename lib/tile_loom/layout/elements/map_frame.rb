@@ -13,6 +13,8 @@ module TileLoom
           [*under, *ground_nodes(sheet, view), *match_lines(sheet, view), *over]
         end
 
+        def view_on(sheet) = sheet.view
+
         private
 
         # Grids, labels and border: [below the ground, above it].

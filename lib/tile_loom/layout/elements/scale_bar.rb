@@ -12,13 +12,25 @@ module TileLoom
         def nodes(sheet, box)
           drawing = drawing(sheet, box)
           return drawing.nodes unless by_latitude?(sheet)
-          Bar::ByLatitude.new(view: view(sheet), box: box, ruling: drawing.ruling, look: look(view(sheet))).nodes
+          Bar::ByLatitude.new(settings: settings, view: view(sheet), box: box, look: look(scale(sheet)), path: path).nodes
         end
 
         # The Bar::Drawing in a box of a sheet.
         def drawing(sheet, box)
-          view = view(sheet)
-          Bar::Drawing.new(settings: settings, box: box, measure: measure(sheet), per_mm: per_mm(sheet, view), scale: told_scale(view), look: look(view), path: path)
+          Bar::Drawing.new(settings: settings, box: box, measure: measure(sheet), per_mm: per_mm(sheet), scale: scale(sheet), look: look(scale(sheet)), path: path,
+            verbal: ->(units) { Bar::VerbalScale.on(Bar::Measure.new(view(sheet)), scale(sheet), units: units) })
+        end
+
+        def left_out(sheet)
+          return [] if hidden?
+          error = measure(sheet).error
+          found = []
+          found << "The #{title.downcase} is off by up to #{Units::Number.plain(error.share.abs * 100, decimals: 2)} % in parts of this sheet, more than its limit of #{Units::Number.plain(limit * 100, decimals: 2)} %." if error.share.abs > limit && !by_latitude?(sheet)
+          drawing = drawing(sheet, box(sheet.page))
+          found << "The #{title.downcase} has a shorter length on this sheet than on the others, where it would not fit." if !by_latitude?(sheet) && drawing.shortened?
+          found
+        rescue Invalid => problem
+          [problem.message]
         end
 
         # Refuses what would not fit at the book's scale. (By the plane: what the ground makes of it is known where a
@@ -26,11 +38,11 @@ module TileLoom
         def check(book)
           return if settings["frame"] && settings["frame"] != book.layout.main_frame.id
           view = book.layout.frame_box.then { |box| Sheet::FrameView.new(frame: box, crs: book.crs, ground: Geometry::TurnedRectangle.new(0, 0, box.width * book.index.scale / 1000.0 / book.crs.metres_per_unit, box.height * book.index.scale / 1000.0 / book.crs.metres_per_unit, 0.0)) }
-          Bar::Drawing.new(settings: settings, box: box(book.layout.page), measure: Bar::Measure.new(view, along: "grid"), per_mm: book.index.scale / 1000.0, scale: book.index.scale, look: look(view), path: path).nodes
+          Bar::Drawing.new(settings: settings, box: box(book.layout.page), measure: Bar::Measure.new(view, along: "grid"), per_mm: book.index.scale / 1000.0, scale: book.index.scale, look: look(book.index.scale), path: path, verbal: ->(units) { Bar::VerbalScale.of(book.index.scale, units: units) }).nodes
         end
 
         # The Bar::Measure that it is drawn by.
-        def measure(sheet) = Bar::Measure.new(view(sheet), at: settings["at"]&.then { |place| [place["x_mm"].to_f, place["y_mm"].to_f] }, along: settings.fetch("measured", "level"))
+        def measure(sheet) = Bar::Measure.new(view(sheet), at: at, along: settings.fetch("measured", "level"))
 
         def limit = settings.fetch("error_limit_percent", ERROR_LIMIT_PERCENT).to_f / 100
 
@@ -47,17 +59,43 @@ module TileLoom
 
         private
 
-        # The same for all sheets of one scale, so that their bars have one length.
-        def per_mm(sheet, view)
-          nominal = view.equal?(sheet.view) && sheet.nominal_view or return Bar::Measure.new(view).ground_m(10.0) / 10.0
-          sheet.book.once([:bar_per_mm, nominal.frame]) { Bar::Measure.new(nominal).ground_m(10.0) / 10.0 / nominal.scale } * view.scale
+        # One length for all sheets of one scale goes by the sheet on which it takes most paper.
+        def per_mm(sheet)
+          own = view(sheet)
+          return measure(sheet).per_mm unless own.equal?(sheet.view) && sheet.nominal_view && settings.fetch("fitted", "book") == "book"
+          sheet.book.once([:bar_per_mm, id, sheet.cell.scale]) { narrowest(sheet, own) }
         end
 
-        def told_scale(view) = (view.scale % 1).zero? ? view.scale.to_i : view.scale.round
+        # Metres that a millimetre stands for where it stands for fewest. Of many cells those are measured that lie
+        # outermost, and some between; a sheet that has still less room takes a shorter length, which is told.
+        MOST_MEASURED = 200
 
-        def look(view)
+        def narrowest(sheet, own)
+          alike = sheet.cells.select { |cell| cell.scale == sheet.cell.scale }
+          outermost = [:centre_x, :centre_y].flat_map { |axis| alike.minmax_by { |cell| cell.ground.public_send(axis) } }
+          every = (alike.length / MOST_MEASURED.to_f).ceil
+          some = alike.each_with_index.select { |_, index| (index % every).zero? }.map(&:first)
+          (some + outermost).uniq(&:number).filter_map { |cell| metres_per_mm(Sheet::FrameView.new(frame: own.frame, ground: cell.ground, crs: own.crs)) }.min || measure(sheet).per_mm
+        end
+
+        def metres_per_mm(view)
+          Bar::Measure.new(view, at: at, along: settings.fetch("measured", "level")).per_mm
+        rescue Invalid
+          nil
+        end
+
+        def at = settings["at"]&.then { |place| [place["x_mm"].to_f, place["y_mm"].to_f] }
+
+        # The denominator that is told: what the sheet is held at; of another frame that of its plane.
+        def scale(sheet)
+          view = view(sheet)
+          return sheet.stated_scale if view.equal?(sheet.view)
+          (view.scale % 1).zero? ? view.scale.to_i : view.scale.round
+        end
+
+        def look(scale)
           Bar::Look.new(face: face, size_pt: settings.fetch("size_pt", 7).to_f, colour: colour, light: settings.fetch("light", "#ffffff"), stroke_mm: settings.fetch("stroke_mm", 0.15).to_f,
-            halo: settings["halo"] && Scene::Stroke.halo(settings["halo"]), ratio: "1:#{Units::Number.grouped(told_scale(view), separator: Units::Number::SEPARATORS.fetch(settings.fetch("thousands", "comma")))}")
+            halo: settings["halo"] && Scene::Stroke.halo(settings["halo"]), ratio: "1:#{Units::Number.grouped(scale, separator: Units::Number::SEPARATORS.fetch(settings.fetch("thousands", "comma")))}")
         end
       end
     end
