@@ -10,12 +10,20 @@ module App
       ActiveRecord::Base.transaction do
         book = new(Enclosure.take_in(settings, folio.document.enclosures)).create
         settings["layers"].each_with_index do |layer, position|
-          LayerImport.new(book).keep(folio.reader(layer, position), key: layer["id"], title: layer["title"], position: position,
+          reader = folio.reader(layer, position)
+          LayerImport.new(book).keep(reader, key: layer["id"], title: layer["title"], position: position,
             visible: layer.fetch("visible", true), style: layer.except(*Layer::OWN), name: layer.dig("data", "file"))
+          tell(book, layer, reader.told)
         end
         book.reload.tap(&:weave)
       end
     end
+
+    # What of a layer's data was left out or mended stands with the files that came in.
+    def self.tell(book, layer, sentences)
+      Arrival.create!(book_id: book.id, name: layer["title"], state: "done", path: "", remarks: sentences.first(50)) if sentences.any?
+    end
+    private_class_method :tell
 
     def initialize(settings) = @settings = settings
 

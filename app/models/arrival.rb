@@ -43,7 +43,7 @@ module App
 
     # Keeps what a reader put right and left out, to be told.
     def remember(reader)
-      update!(remarks: (remarks + reader.remarks + reader.repairs + reader.refused.map { |sentence| "Left out: #{sentence}" }).first(50))
+      update!(remarks: (remarks + reader.told).first(50))
     end
 
     # Invalid where a table among the layers of these names has no columns of places.

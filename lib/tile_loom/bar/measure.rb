@@ -13,7 +13,7 @@ module TileLoom
 
       # at: page [x, y], or nil for the frame's middle; along: "level" or "grid".
       def initialize(view, at: nil, along: "level")
-        @view, @at, @along = view, at || view.frame.centre, along
+        @view, @at, @along = view, at || view.middle_of_page, along
       end
 
       # Metres on the ground of a horizontal stretch of paper about the point.

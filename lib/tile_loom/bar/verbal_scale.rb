@@ -14,6 +14,9 @@ module TileLoom
 
       # Where the round number holds all over a sheet to this share, it is told as it is.
       UNTOLD = 0.001
+      # Off by more per cent somewhere in a frame, one number is none for all of it.
+      MOST_OFF = 50
+
       # By how many per cent a length may be rounded again where it is told in another unit.
       ROUNDED = {"imperial" => 0.05}.freeze
       # Figures of a length that holds only about.
@@ -27,7 +30,8 @@ module TileLoom
         true_scale = figures(measure.per_mm * 1000)
         off = measure.error_of(true_scale / 1000.0).share.abs * 100 + ROUNDED.fetch(units, 0.0)
         words = of(true_scale, units: units, about: true)
-        (off < UNTOLD * 100) ? words : "#{words}, within #{Units::Number.plain(ceiling(off), decimals: 4)} %"
+        return words if off < UNTOLD * 100
+        (off > MOST_OFF) ? "#{words} in the middle alone" : "#{words}, within #{Units::Number.plain(ceiling(off), decimals: 4)} %"
       end
 
       def figures(value) = value.round(FIGURES - 1 - Math.log10(value).floor)

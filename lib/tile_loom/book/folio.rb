@@ -18,12 +18,15 @@ module TileLoom
         @path, @document = path, document
       end
 
+      # What was left out or mended of the data as it was read, in sentences that name the layer.
+      def told = @told ||= []
+
       # All layers read into memory, in the book's reference. Yields each layer's title before it is read.
       def source
         @source ||= Ground::MemorySource.new.tap do |source|
           document.settings["layers"].each_with_index do |layer, index|
             yield layer["title"] if block_given?
-            source.add(layer["id"], located(layer, index) { reader(layer, index).features })
+            source.add(layer["id"], located(layer, index) { read(layer, reader(layer, index)) })
           end
         end
       end
@@ -39,6 +42,10 @@ module TileLoom
       end
 
       private
+
+      def read(layer, reader)
+        reader.features.tap { told.concat(reader.told.map { |sentence| "#{layer["title"]}: #{sentence}" }) }
+      end
 
       def located(layer, index)
         yield

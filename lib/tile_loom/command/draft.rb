@@ -8,6 +8,9 @@ module TileLoom
     class Draft
       def initialize(options) = @options = options
 
+      # What was left out or mended of the data, in sentences.
+      def told = @told ||= []
+
       # The settings of the book document; yields the name of each layer as it is read.
       def settings(&said)
         crs = Reference::Crs.find(@options[:reference]).for_fixed_scale!(path: "--reference")
@@ -30,7 +33,9 @@ module TileLoom
       def read((file, layer), crs, taken)
         name = layer || File.basename(file, ".*")
         yield name if block_given?
-        features = Ground::FileReader.open(file, target: crs, layer: layer).features
+        reader = Ground::FileReader.open(file, target: crs, layer: layer)
+        features = reader.features
+        told.concat(reader.told.map { |sentence| "#{name}: #{sentence}" })
         {id: Book::Starter.id_for(name, taken), title: name, kind: Book::Starter.kind_of(features), data: {"file" => beside(file), "layer" => layer}.compact}
       rescue Invalid => error
         raise Invalid.new("#{name}: #{error.message}")

@@ -9,26 +9,33 @@ module TileLoom
     class Line < Thor
       def self.exit_on_failure? = true
 
+      # A book of more sheets is printed only when all of them are asked for.
+      MOST_UNASKED = 1_000
+
       desc "make BOOK.json --out FILE.pdf", "print a book, or some of its sheets"
       option :out, required: true, desc: "the PDF to write"
-      option :sheets, default: "all", desc: "which sheets, such as 1-3,7"
+      option :sheets, desc: "which sheets, such as 1-3,7; all of them where nothing is said"
       option :processes, type: :numeric, default: 1, desc: "how many processes draw at once"
+      option :json, type: :boolean, default: false, desc: "what was done and what is to be told, as JSON"
       def make(path)
         guarded do
           book = Book::Folio.read(path)
           refuse(Book::Check.new(book.document.settings, enclosures: book.document.enclosures).findings)
-          source = book.source { |title| say "Reading #{title}" }
+          source = book.source { |title| progress "Reading #{title}" }
           all = book.document.cells(source)
           press = Output::Press.new(book: book.document, source: source)
-          cells = press.pick(options[:sheets], all)
-          pages = Output::Parallel.new(processes: options[:processes]).map(cells) { |cell| press.page(cell, count: all.length) }
+          demand_asked(all, book.document, source)
+          cells = press.pick(options[:sheets].to_s, all)
+          pages = Output::Parallel.new(processes: options[:processes]).map(cells) { |cell| press.page(cell, count: all.length, told: true) }
           press.bind(counted(pages, cells), options[:out])
-          say "#{cells.length} #{(cells.length == 1) ? "sheet" : "sheets"} in #{options[:out]}"
-          tell_left_out(book.document, source)
+          tell_of_book(book, source)
+          report("#{cells.length} #{(cells.length == 1) ? "sheet" : "sheets"} in #{options[:out]}", {"file" => options[:out], "sheets" => cells.length})
         end
       end
 
-      desc "check BOOK.json", "list what is wrong in a book, each with its path"
+      desc "check BOOK.json", "list what is wrong in a book, each with its path, and what its sheets leave out"
+      option :sheets, desc: "which sheets are looked at; all of them where nothing is said"
+      option :json, type: :boolean, default: false, desc: "the same as JSON"
       def check(path)
         guarded do
           text = File.file?(path) ? File.binread(path) : raise(Invalid.new("The book #{path} does not exist."))
@@ -38,8 +45,9 @@ module TileLoom
           book = Book::Folio.new(path, Book::Document.new(settings, enclosures: beside(path)))
           source = book.source
           refuse(Book::Check.new(settings, enclosures: beside(path)).findings(source: source))
-          say "Nothing is wrong in #{path}."
-          tell_left_out(book.document, source)
+          look_at_sheets(book.document, source)
+          tell_of_book(book, source)
+          report("Nothing is wrong in #{path}.", {"file" => path})
         end
       end
 
@@ -55,10 +63,12 @@ module TileLoom
       option :out, required: true
       def new
         guarded do
-          settings = Draft.new(options.transform_keys(&:to_sym)).settings { |name| say "Reading #{name}" }
+          draft = Draft.new(options.transform_keys(&:to_sym))
+          settings = draft.settings { |name| say "Reading #{name}" }
           Output::Press.aside(options[:out]) { |io| io.write(JSON.pretty_generate(settings), "\n") }
           count = settings["layers"].length
           say "A book of #{count} #{(count == 1) ? "layer" : "layers"} in #{options[:out]}"
+          draft.told.each { |line| say line }
         end
       end
 
@@ -68,12 +78,42 @@ module TileLoom
           yield
         rescue Invalid => error
           raise Thor::Error, [error.path, error.message].compact.join(": ")
+        rescue Thor::Error, Errno::EPIPE
+          raise
+        rescue StandardError, SystemStackError, NoMemoryError => error
+          raise Thor::Error, Fault.new(error, ARGV).sentence
         end
 
-        # What of the study area no sheet shows.
-        def tell_left_out(document, source)
+        def told = @told ||= Told.new
+
+        # Data far from where the reference is made for, or a scale that is none for the ground, may make tens of
+        # thousands of sheets.
+        def demand_asked(all, document, source)
+          return if options[:sheets] || all.length <= MOST_UNASKED
+          raise Invalid.new("This book has #{Units::Number.grouped(all.length)} sheets. #{ground_warnings(document, source).join(" ")}#{" " if ground_warnings(document, source).any?}If all are meant, say --sheets all.")
+        end
+
+        def look_at_sheets(document, source)
+          all = document.cells(source)
+          press = Output::Press.new(book: document, source: source)
+          press.pick(options[:sheets].to_s, all).each { |cell| told.add(press.composer(cell, count: all.length).left_out, sheet: name_of(cell)) }
+        end
+
+        # What was left out of the data, what the weave notes, what no sheet shows, what the reference does there.
+        def tell_of_book(book, source)
+          document = book.document
           titles = document.settings["layers"].to_h { |layer| layer.values_at("id", "title") }
-          document.cover(source).left_out.sentences(titles).each { |sentence| say "Left out: #{sentence}." }
+          told.add(book.told)
+          told.add(ground_warnings(document, source))
+          told.add(document.weave(source).notes)
+          told.add(document.cover(source).left_out.sentences(titles).map { |sentence| "Left out: #{sentence}." })
+        end
+
+        def ground_warnings(document, source)
+          box = document.settings["layers"].filter_map { |layer| source.extent(layer["id"]) }.reduce { |all, other| all.union(other) } or return []
+          Reference::Distortion.new(document.crs, box).warnings
+        rescue Invalid => error
+          [error.message]
         end
 
         def refuse(findings)
@@ -85,9 +125,21 @@ module TileLoom
 
         def beside(path) = Book::Enclosures.new(folder: File.dirname(File.expand_path(path)))
 
+        # While it works; not among JSON.
+        def progress(text) = options[:json] || say(text)
+
+        def report(sentence, facts)
+          return say(JSON.pretty_generate(facts.merge("warnings" => told.to_a))) if options[:json]
+          say sentence
+          told.lines.each { |line| say line }
+        end
+
+        def name_of(cell) = (cell == Output::Press::KEY) ? Sheet::KeyComposer::NAME : cell.name
+
         def counted(pages, cells)
           pages.each_with_index.lazy.map do |page, index|
-            say "Sheet #{(cells[index] == Output::Press::KEY) ? Sheet::KeyComposer::NAME : cells[index].name}, #{index + 1} of #{cells.length}"
+            progress "Sheet #{name_of(cells[index])}, #{index + 1} of #{cells.length}"
+            told.add(page.told, sheet: name_of(cells[index]))
             page
           end
         end

@@ -154,7 +154,7 @@ module TileLoom
         index = (axis == :x) ? 0 : 1
         x, y = view.frame.centre
         west, east, north, south = on_grid([view.frame.min_x, y, view.frame.max_x, y, x, view.frame.min_y, x, view.frame.max_y], view).each_slice(2).map { |place| place[index] }
-        [turned(east - west).abs, turned(south - north).abs].max
+        [turned(east - west).abs, turned(south - north).abs].select(&:finite?).max || Float::INFINITY
       end
 
       # The grid coordinates that occur in the frame: its outline and a lattice inside.

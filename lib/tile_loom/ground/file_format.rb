@@ -41,9 +41,13 @@ module TileLoom
         new("CSV", %w[.csv], %w[CSV])
       ].freeze
 
+      # A Shapefile with the files that belong to it beside it, as on a disk of one's own; one that is sent comes zipped.
+      BESIDE = new("Shapefile", %w[.shp], %w[Shapefile])
+
       # The format of a file by its name; Invalid lists what can be read.
       def self.of(file)
         ending = File.extname(file).downcase
+        return BESIDE if ending == ".shp" && File.file?(file.sub(/\.shp\z/i, ".shx"))
         ALL.find { |format| format.endings.include?(ending) } or
           raise Invalid.new("#{File.basename(file)} is of a kind that is not read here; bring #{ALL.map { |format| "#{format.title} (#{format.endings.join(", ")})" }.join(", ")}.")
       end

@@ -14,7 +14,8 @@ module TileLoom
 
       Original = Struct.new(:id, :wkb, :attributes, :name, keyword_init: true)
 
-      # repairs, refused: sentences that name the feature. refused stays empty unless the reader is lenient.
+      # repairs, refused: sentences that name the feature. Unless the reader is lenient, refused holds those alone that the
+      # target cannot show.
       attr_reader :refused, :remarks, :source_reference
 
       # text: GeoJSON; target: Reference::Crs of the book; reference: overrides what the file says;
@@ -33,9 +34,13 @@ module TileLoom
         @source_reference = reference || stated_reference
         @reprojector = Reprojector.new(from: @source_reference, to: target)
         @refused = []
+        @empty = 0
       end
 
       def repairs = @reprojector.repairs
+
+      # All that is to be told of what was read, in sentences.
+      def told = remarks + repairs + refused.map { |sentence| "Left out: #{sentence}" }
 
       # All features in the target reference; Invalid when there are none or one cannot be read.
       def features = each_batch.flat_map { |pairs| pairs.map(&:first) }
@@ -43,7 +48,7 @@ module TileLoom
       # Yields arrays of [Feature in the target reference, Original in the file's own].
       def each_batch
         return enum_for(:each_batch) unless block_given?
-        count, bytes, originals = 0, 0, []
+        count, shown, bytes, originals = 0, 0, 0, []
         listed.each do |item|
           found = tolerant { original(item, count) }
           count += 1
@@ -51,14 +56,21 @@ module TileLoom
           originals << found
           bytes += found.wkb.bytesize
           next if originals.length < BATCH && bytes < BATCH_BYTES
-          pass_on(originals) { |pairs| yield pairs }
+          pass_on(originals) { |pairs| (shown += pairs.length) && yield(pairs) }
           bytes, originals = 0, []
         end
-        pass_on(originals) { |pairs| yield pairs }
+        pass_on(originals) { |pairs| (shown += pairs.length) && yield(pairs) }
         raise Invalid.new("The file holds no features.") if count.zero?
+        raise Invalid.new(@refused.first) if shown.zero? && @refused.any? && !@lenient
+        remark_empty
       end
 
       private
+
+      def remark_empty
+        @remarks << "#{@empty} #{(@empty == 1) ? "feature has" : "features have"} no geometry and #{(@empty == 1) ? "is" : "are"} left out." if @empty.positive?
+        @empty = 0
+      end
 
       def pass_on(originals)
         pairs = reproject(originals)
@@ -104,9 +116,17 @@ module TileLoom
         attributes = entry["properties"] || {}
         raise Invalid.new("Feature #{index + 1} of the file has properties that are not an object with names and values.") unless attributes.is_a?(Hash)
         name = "Feature #{index + 1}#{title_of(entry, attributes)}"
-        return nil if entry["geometry"].nil?
+        return (@empty += 1) && nil if empty?(entry["geometry"])
         Original.new(id: index + 1, name: name, attributes: attributes.to_h { |key, value| [sound(key), plain(value, key, name)] },
           wkb: encode(entry["geometry"], name, 0))
+      end
+
+      # RFC 7946, 3.1: empty coordinates, or null, for a feature without a place; of parts, all of them.
+      def empty?(geometry)
+        return true if geometry.nil?
+        return false unless geometry.is_a?(Hash)
+        parts = geometry["coordinates"] || geometry["geometries"]
+        parts.is_a?(Array) && (parts.empty? || (%w[MultiPolygon MultiLineString Polygon].include?(geometry["type"]) && parts.all?([])) || (geometry["type"] == "GeometryCollection" && parts.all? { |part| empty?(part) }))
       end
 
       def title_of(entry, attributes)
@@ -180,10 +200,9 @@ module TileLoom
       def reproject(originals)
         pairs = []
         @reprojector.each(originals) do |item, result|
-          tolerant do
-            raise result if result.is_a?(Invalid)
-            pairs << [Feature.new(id: item.id, attributes: item.attributes, wkb: result), item]
-          end
+          # What the target cannot show does not keep the rest out.
+          next @refused << result.message if result.is_a?(Invalid)
+          pairs << [Feature.new(id: item.id, attributes: item.attributes, wkb: result), item]
         end
         pairs
       end

@@ -20,10 +20,15 @@ module TileLoom
         range.key? ? [KEY, *picked] : picked
       end
 
-      # The Pdf::Page of a cell, or of the key sheet.
-      def page(cell, count: @book.cells(@source).length)
-        composer = (cell == KEY) ? Sheet::KeyComposer.new(book: @book, source: @source, count: count) : Sheet::Composer.new(book: @book, source: @source, cell: cell, count: count)
-        Pdf::Page.of(composer.drawing)
+      # The Pdf::Page of a cell, or of the key sheet. told: does it bring along what it leaves out?
+      def page(cell, count: @book.cells(@source).length, told: false)
+        composer = composer(cell, count: count)
+        Pdf::Page.of(composer.drawing, told: told ? composer.left_out : [])
+      end
+
+      def composer(cell, count: @book.cells(@source).length)
+        return Sheet::KeyComposer.new(book: @book, source: @source, count: count) if cell == KEY
+        Sheet::Composer.new(book: @book, source: @source, cell: cell, count: count)
       end
 
       # Writes the pages that the enumerable gives into the file, aside first, then renamed.

@@ -19,10 +19,22 @@ module TileLoom
 
       attr_reader :meridional_scale, :parallel_scale, :areal_scale, :convergence_deg
 
-      # x, y: in the reference's own units.
+      # A place that comes back further away than this in metres is none on the earth: beyond the edge of a world map
+      # inverse formulas go on to longitudes that there are not.
+      MOST_AWAY_M = 1.0
+
+      # x, y: in the reference's own units; Invalid where they lie on no ground.
       def self.at(crs, x, y)
         crs.for_fixed_scale!
-        from_geographic(crs, *Transform.between(crs, crs.geographic).point(x, y))
+        lonlat = Transform.between(crs, crs.geographic).point(x, y)
+        raise Invalid.new("The point #{[x, y].map { |number| Units::Number.plain(number, decimals: 6) }.join(", ")} lies outside what #{crs.name} can show.") unless ground?(crs, x, y, lonlat)
+        from_geographic(crs, *lonlat)
+      end
+
+      def self.ground?(crs, x, y, lonlat = Transform.between(crs, crs.geographic).forward([x, y]))
+        return false unless lonlat.all?(&:finite?)
+        back = Transform.between(crs.geographic, crs).forward(lonlat)
+        back.all?(&:finite?) && Math.hypot(back[0] - x, back[1] - y) * crs.metres_per_unit <= MOST_AWAY_M
       end
 
       def self.from_geographic(crs, lon_deg, lat_deg)

@@ -78,8 +78,8 @@ module TileLoom
       # Ids of the texts that do not stand in their boxes.
       def overflowing = texts.reject { |element| element.fits?(self) }.map(&:id)
 
-      # What this sheet does not show for want of room, in sentences.
-      def left_out = layout.elements.flat_map { |element| element.left_out(self) } + names_left_out
+      # What this sheet does not show for want of room or of data, or not as it says, in sentences.
+      def left_out = (layout.elements.flat_map { |element| element.left_out(self) } + names_left_out + needle).uniq
 
       def name = cell.name
 
@@ -88,6 +88,11 @@ module TileLoom
       private
 
       def names_left_out = ground_drawing(view).names_left_out
+
+      # Live texts that ask for the compass needle where it is not known have nothing in its place.
+      NEEDLE = /sheet\.(declination|grid_magnetic)/
+
+      def needle = (texts.any? { |element| element.templates.any? { |_, template| template.match?(NEEDLE) } } && norths.declination_deg.nil?) ? [norths.trouble].compact : []
 
       def texts = layout.elements.select { |element| element.is_a?(Layout::Elements::TextBox) && !element.hidden? }
 

@@ -29,17 +29,37 @@ module TileLoom
       # Scale denominator on the map plane, to the accuracy that a scale is told in.
       def scale = (units_per_mm * crs.metres_per_unit * 1000).round(6)
 
-      def centre_lon_lat = @centre_lon_lat ||= to_geographic.point(ground.centre_x, ground.centre_y)
+      def centre_lon_lat = @centre_lon_lat ||= to_geographic.point(*middle)
 
       def to_geographic = Reference::Transform.between(crs, crs.geographic)
 
-      def factors = @factors ||= Reference::Factors.at(crs, ground.centre_x, ground.centre_y)
+      def factors = @factors ||= Reference::Factors.at(crs, *middle)
+
+      STEPS = (0..8).map { |n| n / 8.0 }
+
+      # The ground in the frame's middle; where that lies beyond the edge of the earth, as on a sheet in the corner of a
+      # world map, the nearest of its places that do not.
+      def middle
+        @middle ||= begin
+          centre = [ground.centre_x, ground.centre_y]
+          Reference::Factors.ground?(crs, *centre) ? centre : (nearest_ground || centre)
+        end
+      end
+
+      # That place on the page.
+      def middle_of_page = @middle_of_page ||= to_page(middle)
 
       # Scale denominator on the ellipsoid at the frame's middle, along the page's horizontal as a scale bar has it.
       def true_scale = Bar::Measure.new(self).per_mm * 1000
 
       # Length on the map plane over that on the ellipsoid, along the same line.
       def bar_scale_factor = units_per_mm * crs.metres_per_unit * 1000 / true_scale
+
+      def nearest_ground
+        places = STEPS.product(STEPS).sort_by { |u, v| Math.hypot(u - 0.5, v - 0.5) }.lazy.map { |u, v| to_ground([frame.min_x + u * frame.width, frame.min_y + v * frame.height]) }
+        places.find { |place| Reference::Factors.ground?(crs, *place) }
+      end
+      private :nearest_ground
 
       # Reference::GroundSize of what the frame shows.
       def ground_size = Reference::GroundSize.new(crs, ground)

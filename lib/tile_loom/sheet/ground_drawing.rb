@@ -32,10 +32,16 @@ module TileLoom
       # Labels that found no room, in sentences.
       def names_left_out
         return [] unless @names
-        placed[1].missed.filter_map { |layer, (lost, wanted)| "#{lost} of #{wanted} labels of #{layer.title} have no room on this sheet." if lost.positive? }
+        fieldless + placed[1].missed.filter_map { |layer, (lost, wanted)| "#{lost} of #{wanted} labels of #{layer.title} have no room on this sheet." if lost.positive? }
       end
 
       private
+
+      # Labels that ask for a field which none of the layer's features has.
+      def fieldless
+        @layers.select { |layer| layer.label && !@source.attribute_names(layer.id).include?(layer.label.attribute) }
+          .map { |layer| "The labels of #{layer.title} ask for the field “#{layer.label.attribute}”, which none of its features has." }
+      end
 
       def drawings
         @drawings ||= @layers.map { |layer| LayerDrawing.new(layer: layer, features: @source.features(layer.id, reach(layer), detail: @detail), view: view, tolerance_mm: @tolerance_mm) }

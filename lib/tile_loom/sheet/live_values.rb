@@ -70,7 +70,7 @@ module TileLoom
         }
       end
 
-      def mgrs(view) = CoordinateGrid::Squares::Mgrs.reference(*Reference::Transform.to_wgs84(view.crs).point(view.ground.centre_x, view.ground.centre_y)).to_s
+      def mgrs(view) = CoordinateGrid::Squares::Mgrs.reference(*Reference::Transform.to_wgs84(view.crs).point(*view.middle)).to_s
 
       # Of the ground's box, in units of the book's reference.
       def edges(cell)

@@ -77,7 +77,7 @@ module TileLoom
 
       def place = Reference::Transform.to_wgs84(@view.crs).point(*ground)
 
-      def ground = @at ? @view.to_ground(@at) : [@view.ground.centre_x, @view.ground.centre_y]
+      def ground = @at ? @view.to_ground(@at) : @view.middle
     end
   end
 end

@@ -19,6 +19,10 @@ module TileLoom
           [*fan.nodes, *note.set(lines.join("\n"), Geometry::Box.new(box.min_x, room.max_y, box.max_x, box.max_y))]
         end
 
+        # A book without a date has none of the needle, which the diagram says itself; a date that the model does not
+        # know is told.
+        def left_out(sheet) = (hidden? || sheet.book.parsed_date.nil? || sheet.norths.declination_deg) ? [] : [sheet.norths.trouble].compact
+
         private
 
         def size_pt = settings.fetch("size_pt", 6.5).to_f

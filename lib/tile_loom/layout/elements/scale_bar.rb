@@ -25,9 +25,9 @@ module TileLoom
           return [] if hidden?
           error = measure(sheet).error
           found = []
-          found << "The #{title.downcase} is off by up to #{Units::Number.plain(error.share.abs * 100, decimals: 2)} % in parts of this sheet, more than its limit of #{Units::Number.plain(limit * 100, decimals: 2)} %." if error.share.abs > limit && !by_latitude?(sheet)
+          found << "The #{called} is off by up to #{Units::Number.plain(error.share.abs * 100, decimals: 2)} % in parts of this sheet, more than its limit of #{Units::Number.plain(limit * 100, decimals: 2)} %." if error.share.abs > limit && !by_latitude?(sheet)
           drawing = drawing(sheet, box(sheet.page))
-          found << "The #{title.downcase} has a shorter length on this sheet than on the others, where it would not fit." if !by_latitude?(sheet) && drawing.shortened?
+          found << "The #{called} has a shorter length on this sheet than on the others, where it would not fit." if !by_latitude?(sheet) && drawing.shortened?
           found
         rescue Invalid => problem
           [problem.message]
@@ -40,6 +40,8 @@ module TileLoom
           view = book.layout.frame_box.then { |box| Sheet::FrameView.new(frame: box, crs: book.crs, ground: Geometry::TurnedRectangle.new(0, 0, box.width * book.index.scale / 1000.0 / book.crs.metres_per_unit, box.height * book.index.scale / 1000.0 / book.crs.metres_per_unit, 0.0)) }
           Bar::Drawing.new(settings: settings, box: box(book.layout.page), measure: Bar::Measure.new(view, along: "grid"), per_mm: book.index.scale / 1000.0, scale: book.index.scale, look: look(book.index.scale), path: path, verbal: ->(units) { Bar::VerbalScale.of(book.index.scale, units: units) }).nodes
         end
+
+        def called = settings["title"] ? "scale bar “#{settings["title"]}”" : "scale bar"
 
         # The Bar::Measure that it is drawn by.
         def measure(sheet) = Bar::Measure.new(view(sheet), at: at, along: settings.fetch("measured", "level"))

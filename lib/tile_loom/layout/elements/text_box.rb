@@ -25,6 +25,11 @@ module TileLoom
           fitting(string, room).fits?(string, room)
         end
 
+        def left_out(sheet)
+          return [] if hidden? || fits?(sheet)
+          ["The text “#{settings["title"] || id}” takes more room than its box, so that it runs over what stands beside or below it; make the box larger, or let the text shrink."]
+        end
+
         private
 
         # What it says on a sheet.

@@ -11,13 +11,14 @@ module TileLoom
       class Page
         attr_reader :head, :body
 
-        def self.of(drawing)
+        # told: sentences of what the sheet leaves out, for whoever binds the pages.
+        def self.of(drawing, told: [])
           content = Content.new(drawing)
           streams = [content.to_s, *content.forms].map { |text| Zlib::Deflate.deflate(text, 6) }
           new({
             "width_pt" => drawing.width_mm * 72 / 25.4, "height_pt" => drawing.height_mm * 72 / 25.4,
             "outside_pt" => drawing.outside_mm * 72 / 25.4, "bleed_pt" => drawing.bleed_mm * 72 / 25.4, "title" => drawing.title, "layers" => content.layers, "images" => content.images.keys, "opacities" => content.opacities.keys.sort,
-            "streams" => streams.map(&:bytesize), "glyphs" => content.glyphs.transform_values(&:to_a), "viewports" => drawing.viewports.map { |viewport| measure(viewport, drawing) }
+            "told" => told, "streams" => streams.map(&:bytesize), "glyphs" => content.glyphs.transform_values(&:to_a), "viewports" => drawing.viewports.map { |viewport| measure(viewport, drawing) }
           }, streams.join)
         end
 
@@ -43,6 +44,8 @@ module TileLoom
         def initialize(head, body)
           @head, @body = head, body
         end
+
+        def told = head.fetch("told", [])
 
         # The compressed content of the page, then those of its forms.
         def streams
