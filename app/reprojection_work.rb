@@ -12,10 +12,11 @@ module App
     # Layer id → Box in the target. Stopped when the change is no longer wanted; Invalid names a feature
     # that the target cannot show.
     def shapes
+      scale = Book.find(@change.book_id).index.settings["scale"]
       target = TileLoom::Reference::Crs.find(@change.target)
       done = 0
       Layer.settled(@change.book_id).order(:id).to_h do |layer|
-        reprojector = TileLoom::Ground::Reprojector.new(from: TileLoom::Reference::Crs.find(layer.original_reference), to: target)
+        reprojector = TileLoom::Ground::Reprojector.new(from: TileLoom::Reference::Crs.find(layer.original_reference), to: target, scale: scale)
         box = nil
         layer.each_batch(BATCH, :id, :original) do |features|
           raise Stopped unless @change.wanted?

@@ -21,7 +21,7 @@ RSpec.describe TileLoom::Weave::Naming do
     expect([51, 52].map { |column| described_class.new({}).place(column, 0, 1) }).to eq(%w[AZ1 BA1])
     many = names({"without_io" => true}, grid(700, 2))
     expect(many.uniq.length).to eq(1400)
-    expect(described_class.new({}).named(grid(2, 1), own: ["Moor", "moor"]).map(&:name)).to eq(%w[Moor moora])
+    expect(described_class.new({}).named(grid(2, 1), own: ["Moor", "moor"]).map(&:name)).to eq(["Moor", "moor (2)"])
   end
 
   describe TileLoom::Weave::Order do

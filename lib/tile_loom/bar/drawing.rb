@@ -82,7 +82,7 @@ module TileLoom
       def narrow(settings, units, width)
         if settings["per_division"]
           wanted = Ruling.fitting(0, units, settings).first
-          "#{settings.fetch("divisions", 4)} divisions of #{settings["per_division"]} take #{Units::Number.plain(ruled(wanted), decimals: 1)} mm at 1:#{Units::Number.grouped(@scale)}, and the room is #{Units::Number.plain(width, decimals: 1)} mm with their labels; #{advice(wanted)}."
+          "#{settings.fetch("divisions", 4)} divisions of #{settings["per_division"]} take #{Units::Number.plain(ruled(wanted), decimals: 1)} mm at #{Units::Number.ratio(@scale)}, and the room is #{Units::Number.plain(width, decimals: 1)} mm with their labels; #{advice(wanted)}."
         else
           "The scale bar’s room of #{Units::Number.plain(width, decimals: 1)} mm holds no round length with its labels#{" of at least #{Units::Number.plain(@settings["least_mm"])} mm" if @settings["least_mm"]}; make the element wider, take fewer divisions or smaller type."
         end

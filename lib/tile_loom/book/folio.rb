@@ -35,9 +35,9 @@ module TileLoom
       def reader(layer, index)
         located(layer, index) do
           data = layer["data"] or raise Invalid.new("it says nothing of its data; give it a file or a collection.")
-          next Ground::GeojsonReader.new(data["collection"], target: document.crs) if data["collection"]
+          next Ground::GeojsonReader.new(data["collection"], target: document.crs, scale: document.index.scale) if data["collection"]
           raise Invalid.new("its data is in the file #{data["file"]}, which did not come with the book.") unless path
-          Ground::FileReader.open(File.expand_path(data["file"], File.dirname(path)), target: document.crs, layer: data["layer"])
+          Ground::FileReader.open(File.expand_path(data["file"], File.dirname(path)), target: document.crs, layer: data["layer"], scale: document.index.scale)
         end
       end
 

@@ -21,11 +21,11 @@ module TileLoom
 
       # A GeojsonReader over one layer (the first with nil). reference: a Crs in place of what the file
       # says, or for one that says nothing; lenient: what cannot be read is listed, the rest comes in.
-      def open(layer = nil, target:, reference: nil, lenient: false)
+      def open(layer = nil, target:, reference: nil, lenient: false, scale: nil)
         found = find(layer)
         raise Invalid.new("#{File.basename(@file)} has no columns of places; name those that hold them.", path: "/columns") if found.geometry == "None"
         GeojsonReader.new({"type" => "FeatureCollection", "features" => stream(found)}, target: target,
-          reference: reference || stated(found), lenient: lenient, remarks: @remarks)
+          reference: reference || stated(found), lenient: lenient, remarks: @remarks, scale: scale)
       end
 
       private

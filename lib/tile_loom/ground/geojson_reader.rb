@@ -29,10 +29,11 @@ module TileLoom
 
       # document: parsed GeoJSON; its features may be any Enumerable.
       # remarks: a list to which whoever hands in the features may add sentences.
-      def initialize(document, target:, reference: nil, lenient: false, remarks: [])
+      # scale: see Reprojector.
+      def initialize(document, target:, reference: nil, lenient: false, remarks: [], scale: nil)
         @document, @target, @lenient, @remarks = document, target, lenient, remarks
         @source_reference = reference || stated_reference
-        @reprojector = Reprojector.new(from: @source_reference, to: target)
+        @reprojector = Reprojector.new(from: @source_reference, to: target, scale: scale)
         @refused = []
         @empty = 0
       end

@@ -56,7 +56,7 @@ module TileLoom
       def refuse_empty_range
         range = @settings["shown"]
         return unless range && range["from"] && range["to"] && range["from"] > range["to"]
-        raise Invalid.new("The layer “#{title}” is to be drawn from 1:#{Units::Number.grouped(range["from"])} to 1:#{Units::Number.grouped(range["to"])}, which is no range; swap the two.", path: "#{@path}/shown")
+        raise Invalid.new("The layer “#{title}” is to be drawn from #{Units::Number.ratio(range["from"])} to #{Units::Number.ratio(range["to"])}, which is no range; swap the two.", path: "#{@path}/shown")
       end
     end
   end

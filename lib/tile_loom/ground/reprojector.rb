@@ -9,24 +9,27 @@ module TileLoom
       # repairs: sentences that name the feature.
       attr_reader :repairs
 
-      def initialize(from:, to:)
+      # scale: the denominator at which edges in degrees are to bend as they should; nil leaves them straight.
+      def initialize(from:, to:, scale: nil)
         @target = to
         @transform = Reference::Transform.between(from, to)
+        @densifier = Densifier.new(@transform, scale)
         @repairs = []
       end
 
       # originals: anything with `name` and `wkb`. Yields each with its well-known binary in the target, or
       # with the Invalid that refuses it.
       def each(originals)
-        runs = originals.map { |item| Geometry::Wkb.each_run(item.wkb).map { |_, coordinates| coordinates } }
+        shapes = originals.map { |item| @densifier.dense(item.wkb) }
+        runs = shapes.map { |wkb| Geometry::Wkb.each_run(wkb).map { |_, coordinates| coordinates } }
         moved = @transform.forward(runs.flatten)
         at = 0
-        originals.zip(runs) do |item, parts|
+        originals.zip(runs, shapes) do |item, parts, wkb|
           length = parts.sum(&:length)
           mine = moved[at, length]
           at += length
           refusal = outside(item, parts, mine)
-          yield item, refusal || mended(Geometry::Wkb.replace(item.wkb, mine), item)
+          yield item, refusal || mended(Geometry::Wkb.replace(wkb, mine), item)
         end
       end
 

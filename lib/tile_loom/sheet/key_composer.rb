@@ -15,7 +15,7 @@ module TileLoom
 
       def view = @view ||= layout.key_frame.then { |frame| frame.map(self, frame.box(page)).view }
 
-      def stated_scale = Units::Number.tidy(view.scale.round)
+      def stated_scale = (view.scale >= 10) ? view.scale.round : Units::Number.tidy(view.scale.round(3))
 
       def gridded_frame = layout.key_frame
 

@@ -10,7 +10,7 @@ module TileLoom
       def sheet
         view = @sheet.view
         SHEET.to_h { |name| [name, ""] }.merge(
-          "name" => KeyComposer::NAME, "count" => @sheet.count, "scale" => @sheet.stated_scale, "ratio" => "1:#{Units::Number.grouped(@sheet.stated_scale)}",
+          "name" => KeyComposer::NAME, "count" => @sheet.count, "scale" => @sheet.stated_scale, "ratio" => Units::Number.ratio(@sheet.stated_scale),
           **extent(view), **edges(view), **place(view), "centre" => centre(view), **surveyed(view)
         )
       end

@@ -44,7 +44,7 @@ module TileLoom
         {
           "name" => cell.name, "number" => cell.number, "count" => @sheet.count,
           "row" => cell.row + 1, "column" => Weave::Naming.letters(cell.column),
-          "scale" => cell.scale, "ratio" => "1:#{Units::Number.grouped(cell.scale)}",
+          "scale" => cell.scale, "ratio" => Units::Number.ratio(cell.scale),
           **extent(view), **edges(cell), **place(view), "centre" => centre(cell),
           **surveyed(view)
         }

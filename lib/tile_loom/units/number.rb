@@ -35,6 +35,12 @@ module TileLoom
       # A Float that is whole as an Integer, so that 2500.0 reads 2500.
       def tidy(value) = (value == value.to_i) ? value.to_i : value
 
+      # "1:2,500"; a denominator that is not whole keeps up to three decimals.
+      def ratio(scale, separator: ",")
+        exact = scale.is_a?(Float) ? scale.round(3).to_s.to_r : scale.to_r
+        "1:#{grouped(exact, separator: separator, decimals: exact.zero? ? 0 : (places(exact, most: 3) || 3))}"
+      end
+
       # Groups of three, from five digits on or always: 12,500.
       def grouped(value, separator: ",", decimals: 0)
         whole, part = format("%.#{decimals}f", value).split(".")

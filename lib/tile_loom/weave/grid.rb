@@ -175,7 +175,7 @@ module TileLoom
       end
 
       def refuse(total, told)
-        raise Invalid.new("At 1:#{Units::Number.grouped(size.scale)} this would make #{told}; the most is #{Units::Number.grouped(MOST_CELLS)}. Choose a smaller scale, such as 1:#{Units::Number.grouped(smaller_scale(total))}.", path: "/index/scale")
+        raise Invalid.new("At #{Units::Number.ratio(size.scale)} this would make #{told}; the most is #{Units::Number.grouped(MOST_CELLS)}. Choose a smaller scale, such as #{Units::Number.ratio(smaller_scale(total))}.", path: "/index/scale")
       end
 
       # A scale of the 1-2-5 series at which a few hundred cells remain.

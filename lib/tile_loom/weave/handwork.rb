@@ -48,10 +48,10 @@ module TileLoom
       # The cell gives way to as many at a larger scale as show its ground.
       def split(number, scale)
         cell = known([number]).first
-        raise Invalid.new("To split #{cell.name}, take a larger scale than its own 1:#{Units::Number.grouped(cell.scale)}.", path: "/scale") unless scale.positive? && scale < cell.scale
+        raise Invalid.new("To split #{cell.name}, take a larger scale than its own #{Units::Number.ratio(cell.scale)}.", path: "/scale") unless scale.positive? && scale < cell.scale
         area = StudyArea.new([Ground::Feature.new(id: 0, wkb: Geometry::Wkb.polygon([cell.ground.corners + cell.ground.corners.first(2)]), attributes: {})])
         parts = Grid.new(area: area, size: @size.call(scale), turn_deg: cell.ground.rotation_deg).cells
-        raise Invalid.new("At 1:#{Units::Number.grouped(scale)} #{cell.name} would become #{parts.length} sheets; the most is #{MOST_PARTS}.", path: "/scale") if parts.length > MOST_PARTS
+        raise Invalid.new("At #{Units::Number.ratio(scale)} #{cell.name} would become #{parts.length} sheets; the most is #{MOST_PARTS}.", path: "/scale") if parts.length > MOST_PARTS
         put_in_place(cell, parts)
       end
 

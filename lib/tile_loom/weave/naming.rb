@@ -57,7 +57,7 @@ module TileLoom
           wanted = own&.at(index) || (if kind == "numbers" then number(cell.number)
                                       else place(cell.column, cell.row, rows)
                                       end)
-          name = self.class.free(wanted, taken)
+          name = own ? self.class.ordinal(wanted, taken) : self.class.free(wanted, taken)
           taken[name.downcase] = true
           cell.dup.tap { |fresh| fresh.name = name }
         end
@@ -67,6 +67,12 @@ module TileLoom
       def self.free(wanted, taken)
         return wanted unless taken.key?(wanted.downcase)
         (0..).lazy.map { |index| "#{wanted[0, LONGEST - 4]}#{letters(index).downcase}" }.find { |name| !taken.key?(name.downcase) }
+      end
+
+      # A name that several features have: with the first number from 2 that makes it free.
+      def self.ordinal(wanted, taken)
+        return wanted unless taken.key?(wanted.downcase)
+        (2..).lazy.map { |number| "#{wanted[0, LONGEST - 8]} (#{number})" }.find { |name| !taken.key?(name.downcase) }
       end
 
       private

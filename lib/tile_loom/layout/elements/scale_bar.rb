@@ -97,7 +97,7 @@ module TileLoom
 
         def look(scale)
           Bar::Look.new(face: face, size_pt: settings.fetch("size_pt", 7).to_f, colour: colour, light: settings.fetch("light", "#ffffff"), stroke_mm: settings.fetch("stroke_mm", 0.15).to_f,
-            halo: settings["halo"] && Scene::Stroke.halo(settings["halo"]), ratio: "1:#{Units::Number.grouped(scale, separator: Units::Number::SEPARATORS.fetch(settings.fetch("thousands", "comma")))}")
+            halo: settings["halo"] && Scene::Stroke.halo(settings["halo"]), ratio: Units::Number.ratio(scale, separator: Units::Number::SEPARATORS.fetch(settings.fetch("thousands", "comma"))))
         end
       end
     end
