@@ -5,8 +5,8 @@ require_relative "shell"
 module Setup
   # Debian packages that are missing.
   class DebianPackages
-    RUN = %w[mariadb-server libproj25 proj-data proj-bin libgeos-c1v5 libharfbuzz0b libvips42 gdal-bin sqlite3 util-linux qpdf build-essential ruby-dev ruby-bundler libyaml-dev libssl-dev libffi-dev].freeze
-    TEST = %w[chromium chromium-driver poppler-utils geographiclib-tools libharfbuzz-bin].freeze
+    RUN = %w[mariadb-server libproj25 proj-data proj-bin libgeos-c1v5 libharfbuzz0b libfribidi0 libvips42 gdal-bin sqlite3 util-linux qpdf build-essential ruby-dev ruby-bundler libyaml-dev libssl-dev libffi-dev].freeze
+    TEST = %w[chromium chromium-driver poppler-utils geographiclib-tools libharfbuzz-bin fonts-dejavu-core].freeze
 
     def initialize(names) = @names = names
 

@@ -4,7 +4,7 @@ RSpec.describe TileLoom::Type do
   # HarfBuzz by its own program, kerning on and ligatures off, as on our sheets.
   it "measures text as HarfBuzz does" do
     ["Skarrow Moss", "AVATAR Tо Wa, Yр.", "Łódź To. Αύρα ГДТА", "404 500 · 1:2,500", "58°53′30″N", "Loch Skarrow, Àird nan Eòin", "Grid north"].each do |string|
-      described_class::Library::FACES.each_value do |face|
+      described_class::Library::STACKS.each_value do |face|
         shaped = JSON.parse(outside("hb-shape", "--output-format=json", "--features=-liga,-clig,-calt,-dlig", face.file, string))
         expect(shaped.map { |glyph| glyph["g"] }).not_to include(0, ".notdef")
         units = shaped.sum { |glyph| glyph["ax"] }

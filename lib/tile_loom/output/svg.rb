@@ -119,15 +119,28 @@ module TileLoom
         result
       end
 
+      # A text that is one run from left to right is the browser's own to set; of others each run stands where it was
+      # shaped to, in its own direction, so that both agree.
       def text(node)
-        face = node.face
+        runs = node.face.runs(node.string)
+        return piece(node, runs.first&.face || node.face, node.string, node.x) if runs.length < 2 && !runs.first&.rtl
+        x = node.x
+        runs.each do |run|
+          width = run.width_mm(node.size_pt, tracking_pt: node.tracking_pt) + run.string.count(" ") * node.word_pt * Type::Face::MM_PER_PT
+          piece(node, run.face, run.string, run.rtl ? x + width : x, run.rtl ? "rtl" : "ltr")
+          x += width
+        end
+      end
+
+      def piece(node, face, string, x, direction = nil)
         size = node.size_pt * Type::Face::MM_PER_PT * PER_MM
-        @out << %(<text x="#{number(node.x)}" y="#{number(node.y)}" font-family="#{escape(face.css_family)}" font-size="#{plain(size)}" font-weight="#{face.weight}" font-style="#{face.style}" fill="#{escape(node.colour)}" xml:space="preserve")
+        @out << %(<text x="#{number(x)}" y="#{number(node.y)}" font-family="#{escape(face.css_family)}" font-size="#{plain(size)}" font-weight="#{face.weight}" font-style="#{face.style}" fill="#{escape(node.colour)}" xml:space="preserve")
+        @out << %( direction="#{direction}" unicode-bidi="bidi-override") if direction
         @out << %( letter-spacing="#{plain(node.tracking_pt * Type::Face::MM_PER_PT * PER_MM)}") unless node.tracking_pt.zero?
         @out << %( word-spacing="#{plain(node.word_pt * Type::Face::MM_PER_PT * PER_MM)}") unless node.word_pt.zero?
         @out << turn(node)
         @out << %( paint-order="stroke"#{stroke(node.halo)}) if node.halo
-        @out << ">#{escape(node.string)}</text>"
+        @out << ">#{escape(string)}</text>"
       end
     end
   end

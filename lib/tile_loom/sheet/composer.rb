@@ -52,7 +52,7 @@ module TileLoom
 
       # Scene::Drawing of the page.
       def drawing
-        Scene::Drawing.new(width_mm: page.width_mm, height_mm: page.height_mm,
+        @drawing ||= Scene::Drawing.new(width_mm: page.width_mm, height_mm: page.height_mm,
           nodes: layout.elements.map { |element| element.draw(self) }, viewports: [viewport].compact, title: title,
           bleed_mm: page.bleed_mm, trim_marks: page.trim_marks?)
       end
@@ -79,7 +79,7 @@ module TileLoom
       def overflowing = texts.reject { |element| element.fits?(self) }.map(&:id)
 
       # What this sheet does not show for want of room or of data, or not as it says, in sentences.
-      def left_out = (layout.elements.flat_map { |element| element.left_out(self) } + names_left_out + needle).uniq
+      def left_out = (layout.elements.flat_map { |element| element.left_out(self) } + names_left_out + needle + missing_characters).uniq
 
       def name = cell.name
 
@@ -93,6 +93,33 @@ module TileLoom
       NEEDLE = /sheet\.(declination|grid_magnetic)/
 
       def needle = (texts.any? { |element| element.templates.any? { |_, template| template.match?(NEEDLE) } } && norths.declination_deg.nil?) ? [norths.trouble].compact : []
+
+      def missing_characters
+        strings(drawing.nodes).group_by(&:first).flat_map do |face, list|
+          list.map(&:last).uniq.filter_map do |string|
+            lost = face.missing(string)
+            "The text “#{string[0, 60]}” has #{listed(lost)}, which no typeface of the book has; bring in one that does." if lost.any?
+          end
+        end
+      end
+
+      MOST_CHARACTERS = 5
+
+      # "☃ (U+2603)"
+      def listed(characters)
+        characters.first(MOST_CHARACTERS).map { |character| format("%s (U+%04X)", character, character.ord) }.join(", ") + ((characters.length > MOST_CHARACTERS) ? " and #{characters.length - MOST_CHARACTERS} more characters" : "")
+      end
+
+      # [face, string] of all texts among the nodes.
+      def strings(nodes)
+        nodes.flat_map do |node|
+          case node
+          when Scene::Text then [[node.face, node.string]]
+          when Scene::Group then strings(node.children)
+          else []
+          end
+        end
+      end
 
       def texts = layout.elements.select { |element| element.is_a?(Layout::Elements::TextBox) && !element.hidden? }
 

@@ -20,20 +20,22 @@ module TileLoom
       # Strings whose shape is remembered.
       MOST_SHAPED = 5_000
 
-      # Shaper::Glyph list of a string, kerned.
+      # Shaper::Glyph list of a string that runs from left to right, kerned.
       def shape(string)
         @shaped.clear if @shaped.size > MOST_SHAPED
         @shaped[string] ||= shaper.shape(string)
       end
 
-      # Width in mm of a string at a size in points, kerned; tracking_pt: added after each character.
-      def width_mm(string, size_pt, tracking_pt: 0.0)
-        glyphs = shape(string)
-        (glyphs.sum(&:advance) * size_pt / units_per_em + tracking_pt * glyphs.length) * MM_PER_PT
-      end
+      # Of a part of a string: see Shaper#shape.
+      def shape_part(string, start, length, rtl:, script:) = shaper.shape(string, start: start, length: length, rtl: rtl, script: script)
 
       # Height of capitals, and the ascent and descent (below zero) of the line, in mm at a size.
-      def cap_height_mm(size_pt) = metric(font.os2.exists? ? font.os2.cap_height : font.ascent * 0.7, size_pt)
+      def cap_height_mm(size_pt) = metric(cap_height, size_pt)
+
+      # Of capitals, in font units. Fonts of before 2000 do not tell it (OS/2 table, version 2): theirs is that of an H.
+      def cap_height
+        @cap_height ||= told_cap_height || outline_height("H") || font.ascent * 0.7
+      end
 
       def ascent_mm(size_pt) = metric(font.ascent, size_pt)
 
@@ -41,8 +43,20 @@ module TileLoom
 
       def glyph(codepoint) = cmap[codepoint] || 0
 
-      # Advance in font units.
-      def advance(codepoint) = @advances[codepoint] ||= font.horizontal_metrics.for(glyph(codepoint)).advance_width
+      # Advance of a glyph in font units.
+      def advance(glyph) = @advances[glyph] ||= font.horizontal_metrics.for(glyph).advance_width
+
+      # The character that a glyph is reached by, of several one that is no other's compatibility form (a Greek mu, not a
+      # micro sign); nil where it comes by shaping alone.
+      def character(glyph)
+        @characters ||= {}
+        return @characters[glyph] if @characters.key?(glyph)
+        @reached ||= cmap.code_map.reject { |codepoint, _| codepoint < 32 || codepoint.between?(127, 159) || SHAPED.any? { |range| range.cover?(codepoint) } }.group_by(&:last)
+        @characters[glyph] = @reached[glyph]&.map { |codepoint, _| [codepoint].pack("U") }&.min_by { |character| [(character.unicode_normalize(:nfkc) == character) ? 0 : 1, character] }
+      end
+
+      # Arabic letters as they look at a place in a word (Unicode's presentation forms).
+      SHAPED = [0xFB50..0xFDFF, 0xFE70..0xFEFF].freeze
 
       def shows?(string) = string.each_codepoint.all? { |codepoint| codepoint < 32 || glyph(codepoint) != 0 }
 
@@ -59,6 +73,14 @@ module TileLoom
       MM_PER_PT = 25.4 / 72
 
       private
+
+      def told_cap_height = (font.os2.exists? && font.os2.version.to_i >= 2 && font.os2.cap_height.to_i.positive?) ? font.os2.cap_height : nil
+
+      # From TrueType's outlines; nil where the font has others, or none of it.
+      def outline_height(letter)
+        return nil if compact? || glyph(letter.ord).zero?
+        font.glyph_outlines.for(glyph(letter.ord))&.y_max
+      end
 
       def shaper = @shaper ||= Shaper.new(bytes)
 

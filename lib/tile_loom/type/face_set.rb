@@ -14,17 +14,31 @@ module TileLoom
         @read = {}
       end
 
-      # A Face; Invalid for a key that is neither shipped nor the book's own.
+      # A FaceStack: the face, behind it the book's own ones, then the shipped ones; Invalid for a key that is neither
+      # shipped nor the book's own.
       def face(key)
         key = key.to_s
-        return Library.face(key) unless @own.key?(key)
-        @read[key] ||= READINGS.fetch([key, @own[key]["content"] || @own[key].hash]) { FontFile.new(@enclosures.bytes(@own[key]), name: @own[key]["title"]).face(key) }
+        return Library.face(key) if @own.empty?
+        @stacks ||= {}
+        @stacks[key] ||= FaceStack.new(plain(key)) { others(key) }
       end
 
       def keys = Library.keys + @own.keys
 
       # All faces, the shipped ones first.
       def all = keys.map { |key| face(key) }
+
+      private
+
+      def plain(key)
+        return Library.face(key).__getobj__ unless @own.key?(key)
+        @read[key] ||= READINGS.fetch([key, @own[key]["content"] || @own[key].hash]) { FontFile.new(@enclosures.bytes(@own[key]), name: @own[key]["title"]).face(key) }
+      end
+
+      def others(key)
+        first = plain(key)
+        [*(@own.keys - [key]).map { |other| plain(other) }, *Library.alike(first)]
+      end
     end
   end
 end

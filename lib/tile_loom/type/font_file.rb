@@ -53,8 +53,11 @@ module TileLoom
         refuse("says nothing of characters that could be set (it has no Unicode map)") if font.cmap.unicode.empty?
         refuse("has no outlines that can be printed") unless font.directory.tables.key?("glyf") || font.directory.tables.key?("CFF ")
         refuse("may not be embedded: its maker forbids that (OS/2 fsType)") if font.os2.exists? && (font.os2.type & USAGE) == RESTRICTED
-        refuse("is a broken font: its letters have no width") unless %w[n A 0].any? { |letter| face("trial").width_mm(letter, 10) > 0 }
+        refuse("is a broken font: its letters have no width") unless %w[n A 0].any? { |letter| FaceStack.new(face("trial")) { [] }.width_mm(letter, 10) > 0 } || letters?
       end
+
+      # A face of another script may have no Latin letter at all.
+      def letters? = font.cmap.unicode.first.code_map.values.uniq.first(200).any? { |glyph| glyph.positive? && font.horizontal_metrics.for(glyph).advance_width.positive? }
 
       def font = @font ||= TTFunk::File.new(@bytes)
 

@@ -26,10 +26,19 @@ module TileLoom
         ["condensed-italic", "Loom Condensed", 400, "italic", "RobotoCondensed_400Regular_Italic.ttf"]
       ].to_h { |key, family, weight, style, file| [key, Face.new(key, family, weight, style, File.join(FOLDER, file))] }.freeze
 
+      # Each with the others behind it, the most alike first, for characters that it has not.
+      STACKS = FACES.transform_values { |face| FaceStack.new(face) { alike(face) } }.freeze
+
+      # All others, by slant, weight and place in the list.
+      def self.alike(face)
+        FACES.values.reject { |other| other.equal?(face) || other.family == face.family }.sort_by.with_index { |other, index| [(other.style == face.style) ? 0 : 1, (other.weight - face.weight).abs, index] }
+      end
+
       module_function
 
+      # A FaceStack.
       def face(key)
-        FACES.fetch(key.to_s) { raise Invalid.new("“#{key}” is not a typeface of this book; use one of #{FACES.keys.join(", ")}, or bring in your own.") }
+        STACKS.fetch(key.to_s) { raise Invalid.new("“#{key}” is not a typeface of this book; use one of #{FACES.keys.join(", ")}, or bring in your own.") }
       end
 
       def keys = FACES.keys

@@ -24,14 +24,28 @@ module TileLoom
         attach_function :hb_buffer_create, [], :pointer
         attach_function :hb_buffer_reset, [:pointer], :void
         attach_function :hb_buffer_add_utf8, %i[pointer pointer int uint int], :void
+        attach_function :hb_buffer_set_direction, %i[pointer int], :void
+        attach_function :hb_buffer_set_script, %i[pointer uint32], :void
+        attach_function :hb_buffer_set_cluster_level, %i[pointer int], :void
+        attach_function :hb_unicode_funcs_get_default, [], :pointer
+        attach_function :hb_unicode_script, %i[pointer uint32], :uint32
         attach_function :hb_buffer_guess_segment_properties, [:pointer], :void
         attach_function :hb_shape, %i[pointer pointer pointer uint], :void
         attach_function :hb_buffer_get_glyph_infos, %i[pointer pointer], :pointer
         attach_function :hb_buffer_get_glyph_positions, %i[pointer pointer], :pointer
       end
 
-      # glyph: its number in the face; advance: in font units; cluster: byte of the string it begins at.
-      Glyph = Struct.new(:glyph, :advance, :cluster)
+      # glyph: its number in the face; advance, and by how much it is off its place to the right and up: in font units;
+      # text: the characters that it stands for, none where another glyph stands for them with it.
+      Glyph = Struct.new(:glyph, :advance, :x_offset, :y_offset, :text)
+
+      # hb_direction_t; HB_BUFFER_CLUSTER_LEVEL_MONOTONE_CHARACTERS, by which marks are told apart from their letters.
+      LEFT_TO_RIGHT, RIGHT_TO_LEFT, BY_CHARACTERS = 4, 5, 1
+      # ISO 15924: signs of no script of their own (Zyyy), marks (Zinh), unknown (Zzzz).
+      SHARED = %w[Zyyy Zinh Zzzz].map { |code| code.unpack1("N") }.freeze
+
+      # The script of a character, as HarfBuzz tags it.
+      def self.script(codepoint) = Library.hb_unicode_script(Library.hb_unicode_funcs_get_default, codepoint)
 
       OFF = %w[liga clig calt dlig].freeze
       # hb_glyph_info_t and hb_glyph_position_t are both five 32-bit words.
@@ -49,27 +63,44 @@ module TileLoom
         @features = features
       end
 
-      # Glyph list of a string, left to right.
-      def shape(string)
+      # Glyph list of a string, left to right, of a part of it where start and length (bytes) say so: its neighbours
+      # shape it too, as letters that join. rtl: does it run from right to left? script: a tag, or nil to go by what it holds.
+      def shape(string, start: 0, length: string.bytesize, rtl: false, script: nil)
         return [] if string.empty?
-        LOCK.synchronize { shaped(string.encode(Encoding::UTF_8)) }
+        LOCK.synchronize { shaped(string.encode(Encoding::UTF_8), start, length, rtl, script) }
       end
 
       private
 
-      def shaped(text)
+      def shaped(text, start, length, rtl, script)
         bytes = FFI::MemoryPointer.new(:char, text.bytesize).put_bytes(0, text.b)
         Library.hb_buffer_reset(@buffer)
-        Library.hb_buffer_add_utf8(@buffer, bytes, text.bytesize, 0, text.bytesize)
+        Library.hb_buffer_set_cluster_level(@buffer, BY_CHARACTERS)
+        Library.hb_buffer_add_utf8(@buffer, bytes, text.bytesize, start, length)
+        Library.hb_buffer_set_direction(@buffer, rtl ? RIGHT_TO_LEFT : LEFT_TO_RIGHT)
+        Library.hb_buffer_set_script(@buffer, script) if script
         Library.hb_buffer_guess_segment_properties(@buffer)
         Library.hb_shape(@font, @buffer, @features, OFF.length)
+        glyphs(text, start + length)
+      end
+
+      # From the buffer; behind: the byte after the part that was shaped.
+      def glyphs(text, behind)
         count = FFI::MemoryPointer.new(:uint)
         infos = Library.hb_buffer_get_glyph_infos(@buffer, count)
         places = Library.hb_buffer_get_glyph_positions(@buffer, count)
         number = count.read_uint
         infos = infos.read_array_of_uint32(number * WORDS)
         places = places.read_array_of_int32(number * WORDS)
-        Array.new(number) { |index| Glyph.new(infos[index * WORDS], places[index * WORDS], infos[index * WORDS + 2]) }
+        texts = texts(text, Array.new(number) { |index| infos[index * WORDS + 2] }, behind)
+        Array.new(number) { |index| Glyph.new(infos[index * WORDS], places[index * WORDS], places[index * WORDS + 2], places[index * WORDS + 3], texts[index]) }
+      end
+
+      # What each glyph stands for: its cluster's characters, at the first glyph of the cluster.
+      def texts(text, clusters, behind)
+        ends = (clusters.uniq.sort + [behind]).each_cons(2).to_h
+        told = {}
+        clusters.map { |cluster| told[cluster] ? "" : (told[cluster] = text.byteslice(cluster...ends.fetch(cluster))) }
       end
 
       def features

@@ -14,7 +14,7 @@ module TileLoom
 
         attr_reader :glyphs, :layers, :opacities, :forms, :images
 
-        # glyphs: face key → {glyph id → code point}; layers: id → title; opacities: percentages used;
+        # glyphs: face key → {glyph id → the characters that it stands for}; layers: id → title; opacities: percentages used;
         # forms: content streams of the groups that are painted as one (transparency groups); images: SHA-256
         # of the pictures used.
         def initialize(drawing)
@@ -36,6 +36,8 @@ module TileLoom
           @out << "Q\n"
         end
 
+        def self.real(value) = format("%.10f", value).sub(/\.?0+\z/, "").sub(/\A-0\z/, "0")
+
         private
 
         def write(node)
@@ -49,7 +51,7 @@ module TileLoom
 
         def number(mm) = (mm * PER_MM).round
 
-        def real(value) = format("%.10f", value).sub(/\.?0+\z/, "").sub(/\A-0\z/, "0")
+        def real(value) = self.class.real(value)
 
         def group(node)
           if node.layer
@@ -144,20 +146,38 @@ module TileLoom
         end
 
         def text(node)
-          codes = encode(node)
+          runs = node.face.runs(node.string)
           matrix = text_matrix(node)
           if node.halo
             stroke(node.halo)
-            show(node, matrix, codes, 1)
+            show(node, matrix, runs, 1)
           end
           opacity(1.0)
           @out << colour(node.colour) << " rg\n"
-          show(node, matrix, codes, 0)
+          show(node, matrix, runs, 0)
         end
 
-        def show(node, matrix, codes, mode)
-          @out << "BT /#{Names.font(node.face.key)} #{real(node.size_pt)} Tf #{mode} Tr #{matrix} Tm [#{codes}] TJ ET\n"
+        # Runs follow one another where the one before them ended.
+        def show(node, matrix, runs, mode)
+          @out << "BT"
+          runs.each_with_index do |run, index|
+            @out << " /#{Names.font(run.face.key)} #{real(node.size_pt)} Tf"
+            @out << " #{mode} Tr #{matrix} Tm" if index.zero?
+            @out << " " << marked(run, Glyphs.new(run, node).operators { |glyph, text| @glyphs[run.face.key][glyph] ||= text })
+          end
+          @out << " ET\n"
         end
+
+        # Where the font's own map from glyphs to characters would say something else (ISO 32000-2, 14.9.4).
+        def marked(run, operators)
+          exact = run.glyphs.all? { |glyph| glyph.text == "" || alike?(glyph.text, told(run.face, glyph)) }
+          exact ? operators : "/Span << /ActualText <#{("\uFEFF" + run.string).encode("UTF-16BE").unpack1("H*")}> >> BDC #{operators} EMC"
+        end
+
+        # A space that does not break is read as a space, the ohm sign as an omega (Unicode's compatibility forms).
+        def alike?(text, told) = text == told || (!told.nil? && text.unicode_normalize(:nfkc) == told.unicode_normalize(:nfkc))
+
+        def told(face, glyph) = glyph.glyph.zero? ? nil : @glyphs[face.key][glyph.glyph]
 
         # Text space is in points with y up; page space in micrometres with y down.
         def text_matrix(node)
@@ -166,28 +186,6 @@ module TileLoom
           cos = Math.cos(angle) * unit
           sin = Math.sin(angle) * unit
           "#{real(cos)} #{real(sin)} #{real(sin)} #{real(-cos)} #{number(node.x)} #{number(node.y)}"
-        end
-
-        # The operand of TJ: runs of glyphs, and between them what moves the next one (thousandths of the
-        # size, to the left) where kerning or spacing make the advance another than the font's own.
-        def encode(node)
-          face = node.face
-          used = @glyphs[face.key]
-          out = +"<"
-          face.shape(node.string).each do |glyph|
-            codepoint = node.string.byteslice(glyph.cluster..).ord
-            used[glyph.glyph] ||= codepoint
-            out << format("%04x", glyph.glyph)
-            shift = shift(node, glyph, codepoint)
-            out << "> #{shift} <" unless shift == "0"
-          end
-          (out << ">").delete_suffix("<>").gsub("<>", "")
-        end
-
-        def shift(node, glyph, codepoint)
-          spaced = node.tracking_pt + ((codepoint == 32) ? node.word_pt : 0.0)
-          wanted = glyph.advance * 1000 / node.face.units_per_em + spaced * 1000 / node.size_pt
-          real((node.face.advance(codepoint) * 1000 / node.face.units_per_em - wanted).round(3))
         end
       end
     end

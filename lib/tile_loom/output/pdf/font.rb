@@ -18,7 +18,7 @@ module TileLoom
           def original_glyph_ids = ([0] + @wanted).uniq.sort
         end
 
-        # used: {glyph id → code point}
+        # used: {glyph id → the characters that it stands for}
         def initialize(face, used)
           @face, @used = face, used.sort.to_h
         end
@@ -26,7 +26,7 @@ module TileLoom
         def write(file, reference)
           return write_compact(file, reference) if @face.compact?
           subset = GlyphSubset.new(@face.font, @used.keys)
-          @used.each_value { |codepoint| subset.use(codepoint) }
+          @used.each_value { |text| subset.use(text.ord) if text.length == 1 }
           bytes = subset.encode
           data = file.add({Length1: bytes.bytesize}, stream: Zlib::Deflate.deflate(bytes, 9))
           name = :"#{tag(bytes)}+#{@face.font.name.postscript_name}"
@@ -56,7 +56,7 @@ module TileLoom
         def per_mille(units) = (units * 1000 / @face.units_per_em).round
 
         def cid_font(name, descriptor, map)
-          widths = @used.flat_map { |glyph, codepoint| [glyph, [per_mille_exact(@face.advance(codepoint))]] }
+          widths = @used.flat_map { |glyph, _| [glyph, [per_mille_exact(@face.advance(glyph))]] }
           {Type: :Font, Subtype: map ? :CIDFontType2 : :CIDFontType0, BaseFont: name, FontDescriptor: descriptor, CIDToGIDMap: map, DW: 0, W: widths,
            CIDSystemInfo: {Registry: PDF::Core::LiteralString.new("Adobe"), Ordering: PDF::Core::LiteralString.new("Identity"), Supplement: 0}}.compact
         end
@@ -67,7 +67,7 @@ module TileLoom
           font = @face.font
           file.add({:Type => :FontDescriptor, :FontName => name, (@face.compact? ? :FontFile3 : :FontFile2) => data, :FontBBox => font.bbox.map { |units| per_mille(units) },
             :Flags => (@face.style == "italic") ? 68 : 4, :StemV => 80, :ItalicAngle => (@face.style == "italic") ? -11 : 0,
-            :Ascent => per_mille(font.ascent), :Descent => per_mille(font.descent), :CapHeight => per_mille(font.os2.exists? ? font.os2.cap_height : font.ascent)})
+            :Ascent => per_mille(font.ascent), :Descent => per_mille(font.descent), :CapHeight => per_mille(@face.cap_height)})
         end
 
         def glyph_map(file, subset)
@@ -77,7 +77,7 @@ module TileLoom
         end
 
         def unicode_map
-          rows = @used.map { |glyph, codepoint| format("<%04x> <%s>", glyph, [codepoint].pack("U").encode("UTF-16BE").unpack1("H*")) }
+          rows = @used.reject { |_, text| text.empty? }.map { |glyph, text| format("<%04x> <%s>", glyph, text.encode("UTF-16BE").unpack1("H*")) }
           blocks = rows.each_slice(100).map { |slice| "#{slice.length} beginbfchar\n#{slice.join("\n")}\nendbfchar\n" }.join
           <<~CMAP
             /CIDInit /ProcSet findresource begin
