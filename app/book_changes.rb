@@ -58,6 +58,15 @@ module App
       end
     end
 
+    # Transformations between datums by which no layer came.
+    def choose_operations(entries, label:)
+      locked(nil) do
+        before = @book.settings
+        @book.update!(operations: entries)
+        record(label, before, @book.settings)
+      end
+    end
+
     # Rows that come in the block (imported layers) are recorded by what the document was before.
     def record_import(label)
       locked(nil) do
@@ -99,7 +108,7 @@ module App
         raise Busy.new(ReferenceChange::BUSY) if Reprojection.open_for(@book)
         edit = @book.edits.find_by(position: @book.edit_position + ((direction == "undo") ? 0 : 1)) or next
         refuse_others(edit, direction)
-        next ReferenceChange.step(@book, edit, direction, session: @session) if edit.before["reference"] != edit.after["reference"]
+        next ReferenceChange.step(@book, edit, direction, session: @session) if ReferenceChange.of?(edit)
         put(edit, side)
         @book.reload
         moved(edit, direction)
@@ -128,6 +137,7 @@ module App
 
     # The effect on the cells, as a CellChange keeps it, or nil.
     def write(before, after)
+      raise TileLoom::Invalid.new("The transformation between two datums is changed on Ground, with the reference.", path: "/operations") if before["operations"] != after["operations"]
       refuse(before, after)
       BookRows.new(@book).write(after)
       @book.reload

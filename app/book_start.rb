@@ -59,6 +59,12 @@ module App
       raise TileLoom::Invalid.new("#{@arrival.name} does not say which reference its coordinates are in; name one.", path: "/file_reference") if report(name)["asks_reference"]
     end
 
+    # [west, south, east, north] of what is chosen, or nil.
+    def degrees_box
+      boxes = chosen_reports.filter_map { |layer| in_degrees(layer) }
+      boxes.empty? ? nil : boxes.map { |box| TileLoom::Geometry::Box.new(*box) }.reduce { |all, other| all.union(other) }.to_a
+    end
+
     private
 
     def title = @wanted["title"].to_s.strip.then { |text| text.empty? ? File.basename(@arrival.name, ".*").tr("_", " ") : text }[0, 200]
@@ -85,12 +91,6 @@ module App
 
     # The file's own references that can hold a fixed scale.
     def own_references = chosen_reports.filter_map { |layer| layer["reference"] }.uniq.map { |code| TileLoom::Reference::Crs.find(code) }.select(&:projected?)
-
-    # [west, south, east, north] of what is chosen, or nil.
-    def degrees_box
-      boxes = chosen_reports.filter_map { |layer| in_degrees(layer) }
-      boxes.empty? ? nil : boxes.map { |box| TileLoom::Geometry::Box.new(*box) }.reduce { |all, other| all.union(other) }.to_a
-    end
 
     def in_degrees(layer)
       return nil unless layer["box"]

@@ -9,12 +9,14 @@ module App
       TileLoom::Book::Check.demand(settings, enclosures: folio.document.enclosures)
       ActiveRecord::Base.transaction do
         book = new(Enclosure.take_in(settings, folio.document.enclosures)).create
+        shifts = ChosenOperations.new(settings["operations"], settings["reference"])
         settings["layers"].each_with_index do |layer, position|
-          reader = folio.reader(layer, position)
+          reader = shifts.reader { |crs| folio.reader(layer, position, target: crs) }
           LayerImport.new(book).keep(reader, key: layer["id"], title: layer["title"], position: position,
             visible: layer.fetch("visible", true), style: layer.except(*Layer::OWN), name: layer.dig("data", "file"))
           tell(book, layer, reader.told)
         end
+        book.update_columns(operations: shifts.entries)
         book.reload.tap(&:weave)
       end
     end

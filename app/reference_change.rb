@@ -7,13 +7,38 @@ module App
     def self.start(book, definition, session: nil)
       target = TileLoom::Reference::Crs.find(definition).for_fixed_scale!(path: "/reference")
       raise TileLoom::Invalid.new("The book is drawn in #{target.name} already.", path: "/reference") if target.code == book.reference
-      enqueue(book, target.code, session: session)
+      enqueue(book, target.code, operations: operations(book, target), session: session)
     end
+
+    # Another transformation between two datums: layers that came by it are brought in again from their originals. Where
+    # none did, the book changes at once, and nil is returned.
+    def self.shift(book, datums, name, session: nil)
+      shifts = DatumShifts.new(book)
+      raise TileLoom::Invalid.new("“#{name}” is no transformation between #{datums.join(" and ")} here; choose one of those that are offered.", path: "/name") unless shifts.offered?(datums, name)
+      fresh = TileLoom::Reference::Operations.new(book.operations).with(datums, name).to_a
+      return enqueue(book, book.reference, operations: fresh, session: session) if shifts.moves?(datums)
+      BookChanges.new(book, session: session).choose_operations(fresh, label: label(name))
+      nil
+    end
+
+    # The book's transformations with those that its layers need to come to the target, the most accurate for its ground.
+    def self.operations(book, target)
+      own = TileLoom::Reference::Crs.find(book.reference)
+      box = book.extent&.then { |ground| TileLoom::Geometry::Box.around(TileLoom::Reference::Transform.between(own, own.geographic).forward(ground.corners)).to_a }
+      references = book.layers.reject(&:removed).map(&:original_reference).uniq.map { |code| TileLoom::Reference::Crs.find(code) }
+      references.reduce(TileLoom::Reference::Operations.new(book.operations)) { |known, from| known.including(from, target, target, box: box) }.to_a.presence
+    end
+    private_class_method :operations
+
+    def self.label(name) = "Transformation #{name}"[0, 200]
+
+    # Is it the doing of a job, so that undo and redo are one too?
+    def self.of?(edit) = edit.before["reference"] != edit.after["reference"] || Reprojection.exists?(edit_id: edit.id, direction: "forward")
 
     # An undo or redo of an Edit that changed the reference.
     def self.step(book, edit, direction, session: nil)
-      target = ((direction == "undo") ? edit.before : edit.after)["reference"]
-      enqueue(book, target, edit_id: edit.id, direction: direction, session: session)
+      document = (direction == "undo") ? edit.before : edit.after
+      enqueue(book, document["reference"], operations: document["operations"], edit_id: edit.id, direction: direction, session: session)
     end
 
     def self.enqueue(book, target, **values)
@@ -53,9 +78,10 @@ module App
     # [document, cells] as they are to be.
     def outcome(before, cells)
       return undone if @change.direction != "forward"
+      return [before.merge("operations" => @change.operations), cells] if @change.target == before["reference"]
       carry = TileLoom::Weave::Carry.new(from: TileLoom::Reference::Crs.find(before["reference"]), to: TileLoom::Reference::Crs.find(@change.target),
         frame: @book.document.layout.frame_box, held: before.dig("index", "held") || "projection")
-      after = before.merge("reference" => @change.target, "index" => before["index"].merge("area" => area(before.dig("index", "area"), carry)))
+      after = before.merge({"reference" => @change.target, "operations" => @change.operations}.compact, "index" => before["index"].merge("area" => area(before.dig("index", "area"), carry)))
       [after, cells.map { |cell| carry.cell(cell) }]
     end
 
@@ -78,6 +104,11 @@ module App
       [back ? edit.before : edit.after, rows.map { |row| Cell.core_of(row) }]
     end
 
+    def label(before)
+      return "Reference #{TileLoom::Reference::Crs.find(@change.target).name}" if @change.target != before["reference"]
+      self.class.label((@change.operations - before.fetch("operations", [])).first&.fetch("name").to_s)
+    end
+
     def put(after, cells, boxes)
       ActiveRecord::Base.connection.exec_update("UPDATE features JOIN reprojected_shapes ON reprojected_shapes.feature_id = features.id AND reprojected_shapes.reprojection_id = #{@change.id.to_i} SET features.shape = reprojected_shapes.shape")
       boxes.each { |id, box| Layer.where(id: id).update_all({coarse_levels: nil, **Layer.bounds(box)}) }
@@ -87,7 +118,7 @@ module App
 
     def record(before, after, cells, carried)
       if @change.direction == "forward"
-        edit = BookChanges.new(@book, session: @change.session).record("Reference #{TileLoom::Reference::Crs.find(@change.target).name}", before, after)
+        edit = BookChanges.new(@book, session: @change.session).record(label(before), before, after)
         kept = [cells, carried].map { |list| list.map { |cell| Cell.row_of(cell) } }
         @change.update!(edit_id: edit.id, cells_before: kept[0], cells_after: kept[1])
       else

@@ -13,7 +13,7 @@ module App
     # that the target cannot show.
     def shapes
       scale = Book.find(@change.book_id).index.settings["scale"]
-      target = TileLoom::Reference::Crs.find(@change.target)
+      target = TileLoom::Reference::Crs.find(@change.target, operations: TileLoom::Reference::Operations.new(@change.operations))
       done = 0
       Layer.settled(@change.book_id).order(:id).to_h do |layer|
         reprojector = TileLoom::Ground::Reprojector.new(from: TileLoom::Reference::Crs.find(layer.original_reference), to: target, scale: scale)

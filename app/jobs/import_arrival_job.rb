@@ -42,8 +42,9 @@ module App
         begin_afresh(arrival)
         reference = Book.where(id: arrival.book_id).pick(:reference)
         layers = []
-        arrival.with_file { |file| arrival.choice["layers"].each { |wanted| import(arrival, file, wanted, layers, reference) } }
-        return if show(arrival, layers, reference)
+        shifts = ChosenOperations.new(Book.where(id: arrival.book_id).pick(:operations), reference)
+        arrival.with_file { |file| arrival.choice["layers"].each { |wanted| import(arrival, file, wanted, layers, shifts) } }
+        return if show(arrival, layers, reference, shifts)
       end
     rescue BookChanges::Busy
       raise Later
@@ -51,12 +52,13 @@ module App
 
     # Shown and done in one transaction: a retry finds either all of it or nothing. false where the book is drawn in
     # another reference by now.
-    def show(arrival, layers, reference)
+    def show(arrival, layers, reference, shifts)
       book = Book.find(arrival.book_id)
       old = replaced(arrival)
       remarks = old ? LayerDifference.new(old, layers.first).sentences : []
       BookChanges.new(book, session: arrival.session).record_import(old ? "Update #{old.title} from #{arrival.name}" : "Bring in #{arrival.name}") do
         return false if book.reference != reference
+        Book.where(id: book.id).update_all(operations: shifts.entries)
         raise Stopped unless arrival.turn("done", remarks: (remarks + arrival.remarks).first(50))
         take_over(old, layers.first) if old
         Layer.where(id: layers.map(&:id)).update_all(removed: false)
@@ -76,10 +78,9 @@ module App
       old.update!(removed: true)
     end
 
-    def import(arrival, file, wanted, layers, target)
-      crs = TileLoom::Reference::Crs.find(target)
+    def import(arrival, file, wanted, layers, shifts)
       reference = arrival.choice["reference"].to_s.strip.then { |code| code.empty? ? nil : TileLoom::Reference::Crs.find(code) }
-      reader = arrival.reader(file, wanted["name"], target: crs, reference: reference)
+      reader = shifts.reader(box: degrees(arrival, wanted, reference)) { |crs| arrival.reader(file, wanted["name"], target: crs, reference: reference) }
       before = layers.sum(&:feature_count)
       began = ->(row) { layers << row.tap { row.update!(arrival_id: arrival.id) } }
       LayerImport.new(arrival.book).keep(reader, title: wanted["title"], name: arrival.name, removed: true, began: began, **place(arrival, wanted)) do |count|
@@ -87,6 +88,15 @@ module App
         arrival.update_columns(done: before + count)
       end
       arrival.remember(reader)
+    end
+
+    # [west, south, east, north] of a layer as the report has it; nil where that is not told.
+    def degrees(arrival, wanted, reference)
+      report = arrival.report.find { |layer| layer["name"] == wanted["name"] }
+      crs = reference || TileLoom::Reference::Crs.find(report&.fetch("reference", nil) || "OGC:CRS84")
+      corners = report&.fetch("box", nil) or return nil
+      found = TileLoom::Reference::Transform.between(crs, crs.geographic).forward(TileLoom::Geometry::Box.new(*corners).corners)
+      TileLoom::Geometry::Box.around(found).to_a if found.all?(&:finite?)
     end
 
     # A key of its own, or the next edition of the layer's that it replaces.

@@ -40,9 +40,10 @@ module App
       book.update_columns(making: true)
       arrival.update!(choice: arrival.choice.merge("making" => book.id), remarks: [], done: 0)
       done = 0
+      shifts = ChosenOperations.new(nil, start.crs.code)
       arrival.with_file do |file|
         start.chosen.each do |layer|
-          reader = arrival.reader(file, layer["name"], target: start.crs, reference: start.file_reference(layer["name"]))
+          reader = shifts.reader(box: start.degrees_box) { |crs| arrival.reader(file, layer["name"], target: crs, reference: start.file_reference(layer["name"]), scale: settings["index"]["scale"]) }
           kept = LayerImport.new(book).keep(reader, key: start.keys.fetch(layer["name"]), title: layer["title"], name: arrival.name, began: ->(row) { row.update!(arrival_id: arrival.id) }) do |count|
             raise Stopped unless arrival.wanted?
             arrival.update_columns(done: done + count)
@@ -51,6 +52,7 @@ module App
           arrival.remember(reader)
         end
       end
+      book.update_columns(operations: shifts.entries)
       Book.find(book.id).tap(&:weave)
     end
 

@@ -37,8 +37,9 @@ module App
 
     # A reader of one of its layers in the local file. target: Crs of the book; reference: Crs of the coordinates where
     # the file does not say it; wanted: nil for what is read within a request.
-    def reader(file, layer, target:, reference:, wanted: asked)
-      TileLoom::Ground::FileReader.open(file, target: target, layer: layer, reference: reference, lenient: true, columns: columns, wanted: wanted, scale: book&.index&.settings&.fetch("scale", nil))
+    # scale: of the book, at which edges in degrees bend as they should.
+    def reader(file, layer, target:, reference:, wanted: asked, scale: book&.index&.settings&.fetch("scale", nil))
+      TileLoom::Ground::FileReader.open(file, target: target, layer: layer, reference: reference, lenient: true, columns: columns, wanted: wanted, scale: scale)
     end
 
     # Keeps what a reader put right and left out, to be told.

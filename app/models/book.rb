@@ -13,8 +13,8 @@ module App
     has_many :press_runs
     has_many :reprojections
 
-    # Lists of what the book brings of its own.
-    OWN = %w[markers faces pictures].freeze
+    # Lists of what the book brings of its own, and of the transformations between datums that it uses.
+    OWN = %w[operations markers faces pictures].freeze
 
     OWN.each { |list| attribute list, :json }
 

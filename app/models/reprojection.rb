@@ -11,6 +11,8 @@ module App
 
     belongs_to :book
 
+    # "operations" of the document that it leads to.
+    attribute :operations, :json
     # The index's cells as rows, before and after, so that undo brings back the very same.
     attribute :cells_before, :json
     attribute :cells_after, :json

@@ -38,6 +38,16 @@ module App
         json(shown(book.reload))
       end
 
+      # What brings data and grids to the book's datum, and what could in its place.
+      get("/api/books/:book_id/operations") { json(DatumShifts.new(book).list) }
+
+      # Another of them: a job where layers came by it.
+      post "/api/books/:book_id/operations" do
+        wanted = body_json
+        status 202 if ReferenceChange.shift(book, wanted["datums"], wanted["name"], session: session_id)
+        json(shown(book.reload))
+      end
+
       post "/api/books/:book_id/reference/stop" do
         Reprojection.open_for(book)&.turn("cancelled", reason: "Stopped by hand.")
         json(shown(book.reload))

@@ -20,19 +20,26 @@ RSpec.describe App::ReferenceChange do
 
   def shapes(key) = fresh.source.features(key, nil).map { |feature| TileLoom::Geometry::Wkb.each_run(feature.wkb).first[1] }
 
-  # PROJ's own program as the independent path.
-  def cs2cs(from, to, places)
-    outside("cs2cs", "-f", "%.4f", from, to, input: places.map { |x, y| format("%.6f %.6f\n", x, y) }.join).lines.map { |row| row.split.first(2).map(&:to_f) }
+  # From UTM zone 29 on ETRS89 to the British grid by the seven parameters that Ordnance Survey publishes ("A guide to
+  # coordinate systems in Great Britain", section 6.6; EPSG 1314), step by step, by PROJ's own program.
+  let(:helmert) {
+    %w[+proj=pipeline +step +inv +proj=utm +zone=29 +ellps=GRS80 +step +proj=push +v_3 +step +proj=cart +ellps=GRS80
+      +step +inv +proj=helmert +x=446.448 +y=-125.157 +z=542.06 +rx=0.15 +ry=0.247 +rz=0.842 +s=-20.489 +convention=position_vector
+      +step +inv +proj=cart +ellps=airy +step +proj=pop +v_3 +step +proj=tmerc +lat_0=49 +lon_0=-2 +k=0.9996012717 +x_0=400000 +y_0=-100000 +ellps=airy]
+  }
+
+  def british(places)
+    outside("cct", "-d", "4", "-z", "0", *helmert, input: places.map { |x, y| format("%.6f %.6f\n", x, y) }.join).lines.map { |row| row.split.first(2).map(&:to_f) }
   end
 
   it "takes all features there, the cells with them, and back with undo" do
     before = [shapes("dams"), corners, fresh.settings]
     change_to("EPSG:27700")
     expect(fresh.reference).to eq("EPSG:27700")
-    theirs = cs2cs("EPSG:25829", "EPSG:27700", before[0])
+    theirs = british(before[0])
     shapes("dams").zip(theirs) { |ours, (x, y)| expect(Math.hypot(ours[0] - x, ours[1] - y)).to be < 0.001 }
     middles = ->(all) { all.map { |ring| [ring.each_slice(2).sum { |x, _| x } / 4, ring.each_slice(2).sum { |_, y| y } / 4] } }
-    middles[corners].zip(cs2cs("EPSG:25829", "EPSG:27700", middles[before[1]])) { |ours, (x, y)| expect(Math.hypot(ours[0] - x, ours[1] - y)).to be < 0.001 }
+    middles[corners].zip(british(middles[before[1]])) { |ours, (x, y)| expect(Math.hypot(ours[0] - x, ours[1] - y)).to be < 0.001 }
     expect(fresh.index.cells.pluck(:name)).to eq(book.index.cells.pluck(:name))
     expect(App::Layer.find_by!(key: "dams").extent.to_a).not_to eq([402_050.0, 6_528_500.0, 403_950.0, 6_528_500.0])
     after = [shapes("dams"), corners, fresh.settings]
@@ -117,6 +124,47 @@ RSpec.describe App::ReferenceChange do
       ask("/api/books/#{book.id}/references")
       expect(answer.map { |entry| entry["code"] }).to include("EPSG:25829")
       expect(answer.map { |entry| entry["reason"] }).to all(match(/./))
+    end
+  end
+
+  # Between ED 50 and WGS 84 the register has many; the accuracies are its own.
+  describe "transformations between datums" do
+    let(:book) { kept_book }
+
+    before do
+      change_to("EPSG:23030")
+      App::Edit.delete_all
+    end
+
+    def shifts = ask("/api/books/#{book.id}/operations").then { answer }
+
+    def choose(shift, name)
+      send_json(:post, "/api/books/#{book.id}/operations", {datums: shift["datums"], name: name})
+      work
+    end
+
+    it "are told by name and accuracy, and another moves the layers and comes back with undo" do
+      shift = shifts.find { |found| found["layers"].any? }
+      expect(shift).to include("layers" => ["Area", "Dams"], "accuracy_m" => be_positive, "name" => /ED50/)
+      other = shift["candidates"].find { |candidate| candidate["name"] != shift["name"] }
+      before = [shapes("dams"), fresh.settings, corners]
+      choose(shift, other["name"])
+      expect(last_response.status).to eq(202)
+      expect(fresh.settings["operations"]).to eq([{"datums" => shift["datums"], "name" => other["name"]}])
+      moved = shapes("dams").zip(before[0]).map { |(x, y), (u, v)| Math.hypot(x - u, y - v) }
+      expect([moved.min, moved.max]).to match([be > 0.1, be < 200])
+      expect([corners, shifts.find { |found| found["datums"] == shift["datums"] }["name"]]).to eq([before[2], other["name"]])
+      send_json(:post, "/api/books/#{book.id}/undo", {})
+      work
+      expect([shapes("dams"), fresh.settings, corners]).to eq(before)
+    end
+
+    it "are refused where they are not for the pair, or by a change of the document" do
+      shift = shifts.first
+      choose(shift, "NAD27 to NAD83 (1)")
+      expect([last_response.status, answer["message"]]).to match([422, /is no transformation between/])
+      send_json(:patch, "/api/books/#{book.id}", {patch: {operations: [{datums: shift["datums"], name: "x"}]}, label: "x"})
+      expect(answer["message"]).to match(/is changed on Ground/)
     end
   end
 end

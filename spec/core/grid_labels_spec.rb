@@ -134,6 +134,29 @@ RSpec.describe TileLoom::CoordinateGrid::Labels do
       expect(TileLoom::CoordinateGrid::Words.new(entry, view).warnings).to include(/7 labels have no room on the paper there; make room round the frame/)
     end
 
+    # Round a pole all sides are crossed by meridians, and most parallels by none.
+    it "have a place for every line of a polar sheet, or tell how many have none" do
+      polar = TileLoom::Reference::Crs.find("EPSG:3413")
+      {20_000_000 => {"x" => "2 deg", "y" => "1 deg"}, 5_000_000 => {"x" => "1 deg", "y" => "30 min"}, 2_000_000 => {}}.each do |scale, interval|
+        view = TileLoom::Sheet::FrameView.new(frame: TileLoom::Geometry::Box.at(40, 40, 400, 280), crs: polar, ground: TileLoom::Geometry::TurnedRectangle.new(0, 0, 0.4 * scale, 0.28 * scale, 0.0))
+        entry = surround(view, [{"id" => "g", "reference" => "geographic", "look" => "lines", "interval" => interval, "stroke" => {"width_mm" => 0.1}, "labels" => {"sides" => %w[top right bottom left], "size_pt" => 6}}.reject { |_, value| value == {} }]).drawn.first
+        lines = entry.meshes.first.lines.select { |line| line.pieces.any? }
+        said = entry.labels.placed.map(&:line).uniq(&:object_id)
+        expect([entry.labels.unlabelled.length, said.length + entry.labels.ruled_out]).to eq([0, lines.length]), scale.to_s
+        expect(lines.group_by(&:axis).transform_values { |list| list.count { |line| said.any? { |known| known.equal?(line) } } }).to match(x: be > 10, y: be > 3)
+        told = TileLoom::CoordinateGrid::Words.new(entry, view).warnings
+        expect(told.grep(/line/)).to match(entry.labels.ruled_out.zero? ? [] : [/#{entry.labels.ruled_out} lines have no label/])
+        entry.labels.placed.combination(2) { |one, other| expect(one.spot.touches?(other.spot)).to be(false) }
+      end
+    end
+
+    it "thin out by tens of decimal degrees as of any number" do
+      view = TileLoom::Sheet::FrameView.new(frame: TileLoom::Geometry::Box.at(40, 40, 400, 280), crs: TileLoom::Reference::Crs.find("EPSG:25829"), ground: TileLoom::Geometry::TurnedRectangle.new(402_000, 6_528_000, 3_400, 2_380, 0.0))
+      entry = surround(view, [{"id" => "g", "reference" => "geographic", "look" => "lines", "interval" => {"x" => "0.001 deg", "y" => "0.001 deg"}, "stroke" => {"width_mm" => 0.1}, "labels" => {"sides" => ["top"], "size_pt" => 6, "notation" => "decimal"}}]).drawn.first
+      lines = entry.meshes.first.lines.count { |line| line.axis == :x && line.pieces.any? }
+      expect([lines, entry.labels.placed.length]).to match([be > 50, be > lines / 6])
+    end
+
     it "begin beyond the border, and the next grid's beyond the first one's" do
       banded = {"kind" => "banded", "thickness_mm" => 3, "gap_mm" => 1}
       drawn = surround(view, [settings, settings.merge("id" => "h", "reference" => "geographic")], border: banded).drawn

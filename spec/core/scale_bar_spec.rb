@@ -134,7 +134,7 @@ RSpec.describe TileLoom::Bar do
     verbal = described_class::VerbalScale
     expect([500, 2500, 10_000, 5485, 250_000, 1234.5678].map { |scale| verbal.of(scale) }).to eq(["1 cm is 5 m", "1 cm is 25 m", "1 cm is 100 m", "1 cm is 54.85 m", "1 cm is 2.5 km", "1 cm is about 12.35 m"])
     expect([12, 600, 4800, 24_000, 25_000, 63_360, 126_720, 31_680, 250_000].map { |scale| verbal.of(scale, units: "imperial") })
-      .to eq(["1 inch is 1 foot", "1 inch is 50 feet", "1 inch is 400 feet", "1 inch is 2,000 feet", "1 inch is about 2,083 feet", "1 inch is 1 mile", "1 inch is 2 miles", "1 inch is 0.5 miles", "1 inch is about 3.95 miles"])
+      .to eq(["1 inch is 1 foot", "1 inch is 50 feet", "1 inch is 400 feet", "1 inch is 2,000 feet", "1 inch is about 2,083 feet", "1 inch is 1 mile", "1 inch is 2 miles", "1 inch is 0.5 miles", "1 inch is about 3.946 miles"])
     expect(strings(drawing({"ratio" => "above", "verbal" => "below"}).nodes)).to include("1:5,000", "1 cm is 50 m")
   end
 

@@ -56,7 +56,16 @@ module TileLoom
 
       def place(u, v) = [@view.frame.min_x + u * @view.frame.width, @view.frame.min_y + v * @view.frame.height]
 
-      def lattice = STEPS.product(STEPS).map { |u, v| place(u, v) }
+      # Places all over the frame; of one that shows more than the earth, many, so that enough lie on it.
+      def lattice
+        @lattice ||= begin
+          places = STEPS.product(STEPS).map { |u, v| place(u, v) }
+          fine = (0..FINE).map { |n| n / FINE.to_f }
+          (places.count { |found| axes_at(found).any? } * 2 > places.length) ? places : fine.product(fine).map { |u, v| place(u, v) }
+        end
+      end
+
+      FINE = 24
 
       def plane_per_mm = @view.units_per_mm * @view.crs.metres_per_unit
 

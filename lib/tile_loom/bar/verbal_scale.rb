@@ -61,14 +61,14 @@ module TileLoom
         sentence("1 inch", feet, (feet == 1) ? "foot" : "feet", about)
       end
 
-      # Two decimals at most below a hundred, none above a thousand.
+      # Two decimals at least below a hundred, one below a thousand, where they are needed.
       def sentence(paper, value, unit, about)
         decimals = if value >= 1000 then 0
         elsif value >= 100 then 1
         else 2
         end
-        # What holds about is rounded already; in another unit one figure more keeps to it.
-        decimals = [decimals, FIGURES - Math.log10(value).floor].max if about
+        # One figure more than a length has that holds about alone.
+        decimals = [decimals, FIGURES - Math.log10(value).floor].max
         rounded = value.round(decimals)
         "#{paper} is #{"about " if about || rounded != value}#{Units::Number.grouped(rounded, decimals: Units::Number.places(rounded.rationalize))} #{unit}"
       end

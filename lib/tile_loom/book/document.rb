@@ -36,9 +36,12 @@ module TileLoom
         raise Invalid.new("“#{date}” is not a day of the calendar.", path: "/date")
       end
 
+      # How other datums are brought to the book's own.
+      def operations = @operations ||= Reference::Operations.new(settings["operations"])
+
       # PROJ objects belong to threads, so the reference is looked up anew for each.
       def crs
-        Reference::Crs.find(settings["reference"]).for_fixed_scale!
+        Reference::Crs.find(settings["reference"], operations: operations).for_fixed_scale!
       rescue Invalid => error
         raise Invalid.new(error.message, path: "/reference")
       end

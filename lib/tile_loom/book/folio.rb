@@ -31,13 +31,14 @@ module TileLoom
         end
       end
 
-      # The Ground::GeojsonReader of a layer's entry in the document.
-      def reader(layer, index)
+      # The Ground::GeojsonReader of a layer's entry in the document; target: the book's Crs, as the document has it or
+      # with transformations of its own.
+      def reader(layer, index, target: document.crs)
         located(layer, index) do
           data = layer["data"] or raise Invalid.new("it says nothing of its data; give it a file or a collection.")
-          next Ground::GeojsonReader.new(data["collection"], target: document.crs, scale: document.index.scale) if data["collection"]
+          next Ground::GeojsonReader.new(data["collection"], target: target, scale: document.index.scale) if data["collection"]
           raise Invalid.new("its data is in the file #{data["file"]}, which did not come with the book.") unless path
-          Ground::FileReader.open(File.expand_path(data["file"], File.dirname(path)), target: document.crs, layer: data["layer"], scale: document.index.scale)
+          Ground::FileReader.open(File.expand_path(data["file"], File.dirname(path)), target: target, layer: data["layer"], scale: document.index.scale)
         end
       end
 

@@ -14,15 +14,18 @@ module TileLoom
       # The settings of the book document; yields the name of each layer as it is read.
       def settings(&said)
         crs = Reference::Crs.find(@options[:reference]).for_fixed_scale!(path: "--reference")
+        @operations = Reference::Operations::NONE
         layers = @options[:data].flat_map { |file| layers_of(file) }
         found = layers.each_with_object([]) { |layer, list| list << read(layer, crs, list.map { |item| item[:id] }, &said) }
         Book::Starter.document(title: @options[:title], reference: @options[:reference], area: area(found), layers: found,
-          scale: Units::Number.tidy(@options[:scale]), size: @options[:page], orientation: @options[:landscape] ? "landscape" : "portrait", design: @options[:design]).tap do |document|
+          scale: scale, size: @options[:page], orientation: @options[:landscape] ? "landscape" : "portrait", design: @options[:design]).then { |document| @operations.to_a.empty? ? document : document.merge("operations" => @operations.to_a) }.tap do |document|
           Book::Check.demand(document)
         end
       end
 
       private
+
+      def scale = Units::Number.tidy(@options[:scale])
 
       def layers_of(file)
         raise Invalid.new("The data file #{file} does not exist.") unless File.file?(file)
@@ -33,7 +36,8 @@ module TileLoom
       def read((file, layer), crs, taken)
         name = layer || File.basename(file, ".*")
         yield name if block_given?
-        reader = Ground::FileReader.open(file, target: crs, layer: layer)
+        reader = Ground::FileReader.open(file, target: crs, layer: layer, scale: scale)
+        @operations = @operations.including(reader.source_reference, crs, crs)
         features = reader.features
         told.concat(reader.told.map { |sentence| "#{name}: #{sentence}" })
         {id: Book::Starter.id_for(name, taken), title: name, kind: Book::Starter.kind_of(features), data: {"file" => beside(file), "layer" => layer}.compact}

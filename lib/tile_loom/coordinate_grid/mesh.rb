@@ -120,10 +120,14 @@ module TileLoom
 
       def place_of_measure(view)
         pole = pole_in(view) or return view.frame.centre
-        away = [view.frame.width, view.frame.height].min / 3
         x, y = view.frame.centre
-        [pole[0] + ((pole[0] > x) ? -away : away), pole[1] + ((pole[1] > y) ? -away : away) * 0.1]
+        places = AWAY.map { |share| [view.frame.width, view.frame.height].min * share }.map { |away| [pole[0] + ((pole[0] > x) ? -away : away), pole[1] + ((pole[1] > y) ? -away : away) * 0.1] }
+        # Of a frame that shows more than the earth, one on it.
+        places.find { |place| on_grid(place, view).all?(&:finite?) } || places.first
       end
+
+      # From the pole, as shares of the frame.
+      AWAY = [1 / 3.0, 1 / 6.0, 1 / 12.0, 1 / 24.0].freeze
 
       # Page mm of a pole inside the frame, with its latitude, or nil.
       def pole_in(view)
@@ -189,8 +193,11 @@ module TileLoom
 
       def count(axis) = span(axis).then { |first, last| [last - first + 1, 0].max }
 
+      # PROJ calls a definition without a name unknown.
+      def called = (crs.name == "unknown") ? "A grid of the book’s own reference" : crs.name
+
       def find_trouble
-        return "#{crs.name} cannot be drawn on this sheet: its ground lies outside that reference." if reach.nil? || !measured? || %i[x y].any? { |axis| interval(axis).nil? }
+        return "#{called} cannot be drawn on this sheet: its ground lies outside that reference." if reach.nil? || !measured? || %i[x y].any? { |axis| interval(axis).nil? }
         most = %i[x y].map { |axis| count(axis) }.max
         return "#{crs.name}: the interval would draw #{Units::Number.grouped(most)} lines, more than #{MOST_LINES}, so none is drawn; choose a wider one." if most > MOST_LINES
         nil

@@ -23,7 +23,7 @@ module TileLoom
       end
 
       # What of it is missing on the sheet or not as it says, in sentences.
-      def losses = trouble ? [trouble] : [nothing, many_nodes, off_paper, unlabelled, off_line].compact
+      def losses = trouble ? [trouble] : [nothing, many_nodes, off_paper, unlabelled, off_line, feet].compact
 
       private
 

@@ -17,7 +17,7 @@ module TileLoom
       def metres
         return 0.0 if same_datum?
         return @metres if defined?(@metres)
-        @metres = operation.then { |found| (found.nil? || found.ballpark_transformation? || found.accuracy.negative?) ? nil : found.accuracy }
+        @metres = (operation.nil? || operation.ballpark?) ? nil : operation.accuracy_m
       end
 
       # A warning, or nil when all is well.
@@ -30,16 +30,7 @@ module TileLoom
 
       def same_datum? = @from.datum == @to.datum
 
-      def operation
-        factory = Proj::OperationFactoryContext.new(Proj::Context.current)
-        factory.set_area_of_interest(*@box)
-        factory.grid_availability = :PROJ_GRID_AVAILABILITY_DISCARD_OPERATION_IF_MISSING_GRID
-        factory.spatial_criterion = :PROJ_SPATIAL_CRITERION_PARTIAL_INTERSECTION
-        list = factory.create_operations(@from.geographic.proj_object, @to.geographic.proj_object)
-        list.count.positive? ? list[0] : nil
-      rescue Proj::Error
-        nil
-      end
+      def operation = @operation ||= (@to.operations || Operations::NONE).between(@from, @to, @to, box: @box)
     end
   end
 end

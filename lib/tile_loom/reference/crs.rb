@@ -9,18 +9,20 @@ module TileLoom
       CODE = /\A[A-Za-z]+:[A-Za-z0-9_.-]+\z/
       LONGEST_DEFINITION = 20_000
 
-      attr_reader :code, :name, :kind, :metres_per_unit, :unit_name
+      attr_reader :code, :name, :kind, :metres_per_unit, :unit_name, :operations
 
-      # code: "EPSG:25829", or a WKT 2 or PROJ text. PROJ objects belong to a thread, so the cache does.
-      def self.find(code)
+      # code: "EPSG:25829", or a WKT 2 or PROJ text; operations: of the book whose own it is, by which other datums are
+      # brought to its own. PROJ objects belong to a thread, so the cache does.
+      def self.find(code, operations: nil)
         Context.ready
         cache = Thread.current.thread_variable_get(:tile_loom_crs) ||
           {}.tap { |fresh| Thread.current.thread_variable_set(:tile_loom_crs, fresh) }
         cache.clear if cache.size > 200
-        cache[code] ||= new(code)
+        cache[[code, operations&.key]] ||= new(code, operations: operations)
       end
 
-      def initialize(code)
+      def initialize(code, operations: nil)
+        @operations = operations
         @code = code.to_s.strip
         if @code.empty? || @code.length > LONGEST_DEFINITION
           raise Invalid.new("A coordinate reference is missing; name one such as EPSG:25829.")
@@ -40,7 +42,7 @@ module TileLoom
       def unit = projected? ? Units::LengthUnit.of_size(metres_per_unit) : nil
 
       # The underlying geographic reference, longitude and latitude in degrees.
-      def geographic = @geographic ||= geographic? ? self : Crs.find(geodetic_definition)
+      def geographic = @geographic ||= geographic? ? self : Crs.find(geodetic_definition, operations: operations)
 
       def datum = @datum ||= @proj.datum_forced ? Context.text(@proj.datum_forced.name) : geographic.name
 
@@ -92,6 +94,9 @@ module TileLoom
 
       # The ways of x and y as coordinates are given here.
       def ways = (directions == %w[north east]) ? %w[east north] : directions
+
+      # Does it bring its own way to WGS 84 with it (+towgs84)?
+      def bound? = @proj.proj_type == :PJ_TYPE_BOUND_CRS
 
       # Does it count to the west or, other than round a pole, to the south?
       def reversed? = directions.include?("west") || (directions.include?("south") && directions.uniq.length == 2)

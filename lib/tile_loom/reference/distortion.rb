@@ -5,6 +5,7 @@ module TileLoom
     # How far a reference's map plane is from true over a ground: the smallest and largest point scale,
     # in words that a ruler understands, and what to be warned of.
     class Distortion
+      # scale: along the direction in which it is smallest or largest.
       Place = Struct.new(:scale, :area, :where, keyword_init: true)
 
       STEPS = [0.0, 0.25, 0.5, 0.75, 1.0].freeze
@@ -49,10 +50,10 @@ module TileLoom
       private
 
       def places
-        @places ||= STEPS.product(STEPS).map do |u, v|
+        @places ||= STEPS.product(STEPS).flat_map do |u, v|
           x, y = @box.min_x + u * @box.width, @box.min_y + v * @box.height
           factors = Factors.at(@crs, x, y)
-          Place.new(scale: factors.point_scale, area: factors.areal_scale, where: where(u, v))
+          factors.axes.map { |scale| Place.new(scale: scale, area: factors.areal_scale, where: where(u, v)) }
         end
       end
 

@@ -13,7 +13,7 @@ module TileLoom
         cache = Thread.current.thread_variable_get(:tile_loom_transforms) ||
           {}.tap { |fresh| Thread.current.thread_variable_set(:tile_loom_transforms, fresh) }
         cache.clear if cache.size > 200
-        cache[[from.code, to.code]] ||= new(from, to)
+        cache[[from.code, to.code, (from.operations || to.operations)&.key]] ||= new(from, to)
       end
 
       # Longitude and latitude on WGS 84, which magnetic north and military references are reckoned on.
@@ -23,11 +23,13 @@ module TileLoom
         @from, @to = from, to
         @same = from == to
         return if @same
-        plain = Proj::Transformation.new(from.proj_object, to.proj_object)
-        @operation = plain.normalize_for_visualization
+        @steps = shift ? [plain(from, from.geographic), shift, plain(to.geographic, to)].compact : [plain(from, to)]
       rescue Proj::Error => error
-        raise Invalid.new("There is no way from #{from.name} to #{to.name}: #{error.message}.")
+        raise Invalid.new("There is no transformation from #{from.name} to #{to.name}: #{error.message}.")
       end
+
+      # The DatumOperation on the way, or nil where the datum stays.
+      attr_reader :operation
 
       # coordinates: flat [x, y, x, y, …] in units of `from`; returns the same shape in units of `to`.
       # A point outside the domain of the operation comes back as infinity, or is refused with strict.
@@ -51,13 +53,34 @@ module TileLoom
         result
       end
 
+      # [what PROJ applies, is it applied forward?], or nil where nothing is to be done.
+      def plain(from, to) = (from == to) ? nil : [Proj::Transformation.new(from.proj_object, to.proj_object).normalize_for_visualization, true]
+
+      # From datum to datum, by the book's operation; nil where the datum stays, or a reference brings its own way along.
+      def shift
+        return @shift if defined?(@shift)
+        @shift = nil
+        return if from.bound? || to.bound? || from.datum == to.datum
+        _, forward = DatumOperation.ordered(from, to)
+        @operation = (from.operations || to.operations || Operations::NONE).between(from, to, own)
+        @shift = [@operation.applied, forward]
+      end
+
+      # The book's reference of the two, by whose area it is chosen; else the one for a smaller part of the earth.
+      def own = [from, to].find(&:operations) || [to, from].find(&:projected?) || to
+
       def through_proj(coordinates, direction)
+        steps = (direction == :PJ_FWD) ? @steps : @steps.reverse
+        steps.reduce(coordinates) { |places, (operation, forward)| applied(operation, places, (forward == (direction == :PJ_FWD)) ? :PJ_FWD : :PJ_INV) }
+      end
+
+      def applied(operation, coordinates, direction)
         count = coordinates.length / 2
         buffer = FFI::MemoryPointer.new(:double, coordinates.length)
         buffer.write_bytes(coordinates.pack("E*"))
         stride = 2 * DOUBLE
-        Proj::Api.proj_errno_reset(@operation)
-        Proj::Api.proj_trans_generic(@operation, direction,
+        Proj::Api.proj_errno_reset(operation)
+        Proj::Api.proj_trans_generic(operation, direction,
           buffer, stride, count, buffer + DOUBLE, stride, count, nil, 0, 0, nil, 0, 0)
         buffer.read_bytes(coordinates.length * DOUBLE).unpack("E*")
       end

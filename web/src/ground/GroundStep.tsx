@@ -16,6 +16,7 @@ import { useArrivals, type Arrivals } from "./arrivals";
 import { AttributeTable, type Box4, type Picked } from "./AttributeTable";
 import { LayerDetails } from "./LayerDetails";
 import { LayerList } from "./LayerList";
+import { ShiftsInWords } from "./Transformations";
 import { ReferenceCard } from "./ReferenceCard";
 import { useAttributes } from "./useAttributes";
 
@@ -70,7 +71,7 @@ export function GroundStep() {
   }, [book.document.index.area, change]);
   return (
     <>
-      <Statement answer={<><b>{count(book.layers.length, "layer")}</b> with {count(features, "feature")}{book.ground_m && <> over {groundSize(...book.ground_m)}</>}. {book.distortion?.words} {book.distortion?.warnings.map((warning) => <Warned key={warning} text={warning} />)}</>}>
+      <Statement answer={<><b>{count(book.layers.length, "layer")}</b> with {count(features, "feature")}{book.ground_m && <> over {groundSize(...book.ground_m)}</>}. {book.distortion?.words}<ShiftsInWords /> {book.distortion?.warnings.map((warning) => <Warned key={warning} text={warning} />)}</>}>
         The book{" "}
         <EntryValue label="Title of the book" shown={book.document.title} text={book.document.title} read={nonEmpty} expected="Write a title." onKeep={(title) => change("Title", { title })} />
         ,{" "}

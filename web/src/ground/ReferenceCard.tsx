@@ -11,6 +11,7 @@ import { Card } from "../frame/Card";
 import { Field } from "../frame/Field";
 import { ReferenceField, type Suggestion } from "../reference/ReferenceField";
 import { Choice } from "./SymbolEditor";
+import { Transformations } from "./Transformations";
 
 interface Parameter { name: string; value: number; unit: string }
 interface Look { definition: string; code: string | null; name: string; datum: string; parameters: Parameter[]; unit: string | null; unit_name: string; words: string[]; warnings: string[]; picture: string | null }
@@ -77,6 +78,7 @@ export function ReferenceCard({ onBack }: { onBack: () => void }) {
           <Typography sx={{ fontSize: 12.5, color: "text.secondary", mt: 1 }}>Sheets keep their names and their place on the ground. It can be undone.</Typography>
         </Box>
       )}
+      <Transformations />
     </Card>
   );
 }
