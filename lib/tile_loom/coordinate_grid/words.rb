@@ -19,11 +19,11 @@ module TileLoom
       # Sentences, empty when all is well.
       def warnings
         return [trouble] if trouble
-        [nothing, few, many_nodes, *touching, off_paper, unlabelled(stubs: false), off_line, feet].compact
+        [nothing, few, many_nodes, *touching, unwritten, off_paper, unlabelled(stubs: false), off_line, feet].compact
       end
 
       # What of it is missing on the sheet or not as it says, in sentences.
-      def losses = trouble ? [trouble] : [nothing, many_nodes, off_paper, unlabelled, off_line, feet].compact
+      def losses = trouble ? [trouble] : [nothing, many_nodes, unwritten, off_paper, unlabelled, off_line, feet].compact
 
       private
 
@@ -82,16 +82,12 @@ module TileLoom
 
       def touching
         @drawn.labels&.placed
-        (@drawn.labels&.every || {}).group_by(&:last).map { |many, list| "Labels at the #{sides(list.map(&:first))} would touch, so that only every #{ordinal(many)} is written#{unwritten}." }
+        (@drawn.labels&.every || {}).group_by(&:last).map { |many, list| "Labels at the #{sides(list.map(&:first))} would touch, so that only every #{ordinal(many)} is written." }
       end
 
       def unwritten
-        count = @drawn.labels.ruled_out
-        if count.zero?
-          ""
-        else
-          "; #{count} #{(count == 1) ? "line has" : "lines have"} no label"
-        end
+        count = @drawn.labels&.ruled_out.to_i
+        "#{count} #{(count == 1) ? "line of #{name} has" : "lines of #{name} have"} no label by that rule." if count.positive?
       end
 
       def off_paper
