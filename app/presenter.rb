@@ -103,7 +103,7 @@ module App
     def answer(answer, titles:, cells: true)
       width, height = answer.sheet_m
       {"cells" => cells ? answer.cells.map { |found| cell(found) } : [], "count" => answer.cells.length, "rows" => answer.rows, "columns" => answer.columns,
-       "sheet_width_m" => width, "sheet_height_m" => height, "left_out_m2" => answer.left_out_m2.round(1), "left_out" => answer.left_out.sentences(titles), "notes" => answer.notes, "scales" => answer.cells.map(&:scale).minmax.compact,
+       "sheet_width_m" => width, "sheet_height_m" => height, "sheet_spread" => answer.sheet_spread, "left_out_m2" => answer.left_out_m2.round(1), "left_out" => answer.left_out.sentences(titles), "notes" => answer.notes, "scales" => answer.cells.map(&:scale).minmax.compact,
        **(answer.renewal ? {"come" => answer.renewal.come, "go" => answer.renewal.go, "stay" => answer.renewal.stay.length} : {})}
     end
 

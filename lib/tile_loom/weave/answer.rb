@@ -17,6 +17,13 @@ module TileLoom
       # [width, height] in metres on the ground of the sheet in the middle of the list; while there is none, frame × scale.
       def sheet_m = @sheet_m ||= cells.empty? ? size.nominal_m : Reference::GroundSize.new(size.crs, cells[cells.length / 2].ground).to_a
 
+      # By which share the outermost sheets show more or less ground than that one, at most.
+      def sheet_spread
+        return 0.0 if cells.empty? || cells.map(&:scale).uniq.length > 1
+        outermost = [:centre_x, :centre_y].flat_map { |axis| cells.minmax_by { |cell| cell.ground.public_send(axis) } }.uniq(&:number)
+        outermost.flat_map { |cell| Reference::GroundSize.new(size.crs, cell.ground).to_a.zip(sheet_m).map { |here, middle| (here / middle - 1).abs } }.max
+      end
+
       def cover = @cover ||= Cover.new(cells, area)
 
       # A square millimetre on paper, in square reference units: less is rounding.

@@ -211,7 +211,7 @@ export interface Book {
   data_endings: string[];
 }
 
-export interface Answer { cells: Cell[]; count: number; rows: number; columns: number; sheet_width_m: number; sheet_height_m: number; left_out_m2: number; left_out: string[]; notes?: string[]; scales: number[]; come?: string[]; go?: string[]; stay?: number;
+export interface Answer { cells: Cell[]; count: number; rows: number; columns: number; sheet_width_m: number; sheet_height_m: number; sheet_spread: number; left_out_m2: number; left_out: string[]; notes?: string[]; scales: number[]; come?: string[]; go?: string[]; stay?: number;
   pieces?: { m2: number; box: Extent; rings: [number, number][][] }[]; overlap_m2?: number; overlap_share?: number; almost_empty?: number[] }
 // Work on an index that a job of the server does.
 export interface Weaving { id: number; state: "waiting" | "running" | "done" | "failed" | "cancelled"; done: number; total: number; reason: string | null; answer?: unknown }

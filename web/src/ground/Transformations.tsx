@@ -12,7 +12,7 @@ interface Shift extends Operation { datums: [string, string]; layers: string[]; 
 const MOST_NAMED = 3;
 
 // "2 m", "a rough one"
-const accuracy = ({ accuracy_m }: Operation) => (accuracy_m === null ? "accuracy not known" : `accurate to ${accuracy_m} m`);
+const accuracy = ({ accuracy_m }: Operation) => (accuracy_m === null ? "accuracy not known" : `accurate to ${accuracy_m}\u00a0m`);
 
 // What brings data and grids of other datums to the book's own.
 export function useShifts() {
@@ -23,7 +23,7 @@ export function useShifts() {
 // In a sentence, for the layers alone.
 export function ShiftsInWords() {
   const shifts = (useShifts().data ?? []).filter((shift) => shift.layers.length > 0);
-  return <>{shifts.map((shift) => <span key={shift.datums.join()}> {listed(shift.layers, MOST_NAMED)} came by “{shift.name}”, {accuracy(shift)}.</span>)}</>;
+  return <>{shifts.map((shift) => <span key={shift.datums.join()}> {listed(shift.layers, MOST_NAMED)} transformed by “{shift.name}” ({accuracy(shift)}).</span>)}</>;
 }
 
 // Each with its accuracy, and others in its place.
@@ -39,7 +39,7 @@ export function Transformations() {
       <Typography component="h3" sx={{ fontSize: 15, fontWeight: 700 }}>Transformations between datums</Typography>
       {shifts.data.map((shift) => (
         <Box key={shift.datums.join()} sx={{ mt: 1.5 }}>
-          <TextField select fullWidth size="small" label={shift.datums.join(" – ")} value={shift.name} onChange={(event) => void choose(shift.datums, event.target.value)} helperText={`${accuracy(shift)}; for ${listed([...shift.layers, ...shift.grids.map((grid) => `grid “${grid}”`)], MOST_NAMED)}`}>
+          <TextField select fullWidth size="small" label={shift.datums.join(" – ")} value={shift.name} slotProps={{ select: { renderValue: (name) => name as string } }} onChange={(event) => void choose(shift.datums, event.target.value)} helperText={`${accuracy(shift)}; for ${listed([...shift.layers, ...shift.grids.map((grid) => `grid “${grid}”`)], MOST_NAMED)}`}>
             {shift.candidates.map((candidate) => <MenuItem key={candidate.name} value={candidate.name}>{candidate.name}, {accuracy(candidate)}</MenuItem>)}
           </TextField>
         </Box>

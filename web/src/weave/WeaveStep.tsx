@@ -154,12 +154,21 @@ const leftOut = (answer: Answer) => {
 };
 
 // Sheets of one scale show so much ground each; of several, the scales are told.
+// Sheets that show up to so much more or less are told as alike.
+const ALIKE = 0.001;
+const percent = new Intl.NumberFormat("en-GB", { maximumSignificantDigits: 2 });
+
+function eachGround({ sheet_width_m, sheet_height_m, sheet_spread }: Answer): string {
+  const size = groundSize(sheet_width_m, sheet_height_m);
+  return sheet_spread < ALIKE ? size : `about ${size} (within ${percent.format(Math.ceil(sheet_spread * 1000) / 10)} %)`;
+}
+
 const eachInWords = ({ scales: [least, most], sheet_width_m, sheet_height_m }: Answer) => (least !== undefined && most !== undefined && least !== most ? `at ${ratio(least)} to ${ratio(most)}` : `of ${groundSize(sheet_width_m, sheet_height_m)}`);
 
 const inWords = (answer: Answer) => `${count(answer.count, "sheet")} ${eachInWords(answer)}. ${leftOut(answer)}`;
 
 function answerLine(answer: Answer): ReactNode {
-  return <><b>{count(answer.count, "sheet")}</b>{answer.scales[0] !== answer.scales[1] ? ` ${eachInWords(answer)}` : `, each ${groundSize(answer.sheet_width_m, answer.sheet_height_m)} of ground`}. <b>{leftOut(answer)}</b></>;
+  return <><b>{count(answer.count, "sheet")}</b>{answer.scales[0] !== answer.scales[1] ? ` ${eachInWords(answer)}` : `, each ${eachGround(answer)} of ground`}. <b>{leftOut(answer)}</b></>;
 }
 
 function Kept({ answer, onOpen }: { answer: Answer; onOpen: () => void }) {
