@@ -42,9 +42,11 @@ RSpec.describe TileLoom::Layout::NorthFan do
   end
 
   it "lays no letters over one another or over the star" do
-    [[0, 0, 0], [0, 0, 5], [0, 5, 5], [0, -3, 3], [0, -3, -3.001], [0, 1, 12]].each do |angles|
+    [[0, 0, 0], [0, 0, 5], [0, 0, -5], [0, 5, 5], [0, -3, 3], [0, -3, -3.001], [0, 1, 12]].each do |angles|
       texts = fan(*angles.map(&:to_f)).nodes.grep(TileLoom::Scene::Text).map { |text| TileLoom::Geometry::Box.new(text.x, text.y - text.face.cap_height_mm(text.size_pt), text.x + text.face.width_mm(text.string, text.size_pt), text.y) }
       expect(texts.combination(2).none? { |one, other| one.intersects?(other) }).to be(true), angles.inspect
+      shafts = fan(*angles.map(&:to_f)).nodes.grep(TileLoom::Scene::Path).reject(&:closed).flat_map(&:runs)
+      expect(texts.product(shafts).none? { |box, run| TileLoom::Geometry::SegmentClip.polyline(run, box).any? }).to be(true), angles.inspect
     end
   end
 end

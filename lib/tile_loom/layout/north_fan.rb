@@ -84,9 +84,17 @@ module TileLoom
         length *= SHARES.fetch(kind)
         return [0.0, -length - letters * 0.8] if kind == "true"
         sharing = placed.keys.select { |other| placed[other] == placed[kind] }
-        return [0.0, -length - letters * 1.1] if sharing.one?
-        side = (sharing - ["true"]).index(kind).even? ? 1 : -1
+        place = (sharing - ["true"]).index(kind)
+        # The tip of a line that true north lies on is the star's.
+        return [0.0, -length - letters * 1.1] if place.zero? && !sharing.include?("true")
+        side = (place.zero? || !sharing.include?("true")) ? free_side(kind) : -free_side(kind)
         [side * (@face.width_mm(LETTERS[kind], @size_pt) / 2 + letters * 0.6), -length * BESIDE]
+      end
+
+      # Beside which an arrow of its own does not go up: 1 for the right, -1 for the left.
+      def free_side(kind)
+        nearest = placed.values.map { |angle| Units::Angle.wrapped(angle - placed[kind]) }.reject(&:zero?).min_by(&:abs)
+        nearest&.positive? ? -1 : 1
       end
 
       def at(angle, x, y) = Geometry::Affine.turn(angle, 0.0, 0.0).point(x, y)
