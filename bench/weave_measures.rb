@@ -11,7 +11,7 @@ module Bench
 
     # Rows of the table: [what, value].
     def rows
-      [woven("10,000 cells", 10_000), woven("100,000 cells", 98_000), fewest, strip, *by_hand]
+      [woven("10,000 cells", 10_000), woven("100,000 cells", 98_000), fewest, strip, neighbours, *by_hand]
     end
 
     private
@@ -51,6 +51,19 @@ module Bench
       start = clock
       found = TileLoom::Weave::FewestSheets.new(area: area, size: size(scale(200)), overlap_mm: 8).find
       ["Fewest sheets, an area of 100,000 vertices, about 200 cells", format("%.1f s; %d in place of %d, at least %d", clock - start, found.cells.length, found.plain, found.bound)]
+    end
+
+    # Sheets by feature: frames of four sizes that lie over one another, at random.
+    def neighbours
+      random = Random.new(1)
+      cells = Array.new(3_000) do |index|
+        width = [200.0, 400.0, 1_000.0, 3_000.0][random.rand(4)]
+        TileLoom::Weave::Cell.new(number: index + 1, name: index.to_s, row: index, column: 0, scale: 1000, ground: TileLoom::Geometry::TurnedRectangle.new(random.rand * 20_000, random.rand * 20_000, width, width * 0.7, 0.0))
+      end
+      start = clock
+      found = TileLoom::Weave::Neighbours.new(cells)
+      cells.each { |cell| TileLoom::Weave::MatchLine.of(cell, found.of(cell)) }
+      ["Neighbours and match lines of 3,000 sheets by feature, lying over one another", format("%.1f s for %d pairs", clock - start, found.pairs.length)]
     end
 
     def strip
