@@ -37,7 +37,7 @@ module TileLoom
       # Does a line cut off a corner of the frame alone, shorter there than its label would be?
       def stub?(line)
         mesh = @meshes.find { |known| known.lines.any? { |other| other.equal?(line) } }
-        line.pieces.sum { |piece| run_length(piece) } < Caption.of(line, mesh.crs, mesh.interval(line.axis), @settings, full: true, tolerance: tolerance(mesh, line.axis)).width_mm(@face, size_pt) + 2 * distance
+        OnLine.new(line).length < of_line(mesh, line, true).width_mm(@face, size_pt) + 2 * distance
       end
 
       # How many lines the rule leaves out.
@@ -168,34 +168,15 @@ module TileLoom
           .filter_map { |side, crossing| claim(side, mesh, crossing, full: true) if crossing.steepness >= LEAST_STEEPNESS || @settings["turn"] != "line" }.first
       end
 
-      # Where along a line it is tried, as shares of its course in the frame.
-      PLACES_ON_LINE = [0.5, 0.4, 0.6, 0.3, 0.7, 0.2, 0.8, 0.12, 0.88].freeze
-
       def on_line(mesh, line)
-        caption = Caption.of(line, mesh.crs, mesh.interval(line.axis), @settings, full: true, tolerance: tolerance(mesh, line.axis))
-        piece = line.pieces.max_by { |run| run_length(run) }
-        PLACES_ON_LINE.lazy.filter_map do |share|
-          x, y, turn = along_run(piece, share)
+        caption = of_line(mesh, line, true)
+        OnLine.new(line).places.filter_map do |x, y, turn|
           spot = over(x, y, caption, readable(turn))
           Label.new(caption: caption, spot: spot, line: line) if inside_frame?(spot) && @placement.claim(spot)
         end.first
       end
 
       def inside_frame?(spot) = [spot.box, frame].then { |box, room| box.min_x > room.min_x && box.max_x < room.max_x && box.min_y > room.min_y && box.max_y < room.max_y }
-
-      def run_length(run) = run.each_slice(2).each_cons(2).sum { |(x1, y1), (x2, y2)| Math.hypot(x2 - x1, y2 - y1) }
-
-      # [x, y, direction in degrees] at a share of a run's length.
-      def along_run(run, share)
-        left = run_length(run) * share
-        run.each_slice(2).each_cons(2) do |(x1, y1), (x2, y2)|
-          length = Math.hypot(x2 - x1, y2 - y1)
-          return [x1 + (x2 - x1) * left / length, y1 + (y2 - y1) * left / length, Math.atan2(y2 - y1, x2 - x1) * 180 / Math::PI] if length.positive? && left <= length
-          left -= length
-        end
-        (x1, y1), (x2, y2) = run.each_slice(2).to_a.last(2)
-        [x2, y2, Math.atan2(y2 - y1, x2 - x1) * 180 / Math::PI]
-      end
 
       def tolerance(mesh, axis) = (@tolerances ||= {})[[mesh, axis]] ||= mesh.least_units(axis, TOLERANCE_MM)
 
@@ -209,8 +190,10 @@ module TileLoom
 
       def caption(mesh, crossing, full)
         @captions ||= {}.compare_by_identity
-        (@captions[crossing] ||= {})[full] ||= Caption.of(crossing.line, mesh.crs, mesh.interval(crossing.line.axis), @settings, full: full, tolerance: tolerance(mesh, crossing.line.axis))
+        (@captions[crossing] ||= {})[full] ||= of_line(mesh, crossing.line, full)
       end
+
+      def of_line(mesh, line, full) = Caption.of(line, mesh.crs, mesh.interval(line.axis), @settings, full: full, tolerance: tolerance(mesh, line.axis))
 
       # A line that comes out at a corner has its label beside the corner: the other side's is there too.
       AT_CORNER_MM = 0.5
