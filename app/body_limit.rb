@@ -6,7 +6,7 @@ module App
     LARGEST = 64 * 1024**2
     # JSON other than book files.
     LARGEST_JSON = RequestSchema::LARGEST_BYTES
-    # Data files on their way into a book.
+    # Data files on their way into a book, or to make one of.
     LARGEST_FILE = 2 * 1024**3
 
     def initialize(app) = @app = app
@@ -24,7 +24,7 @@ module App
 
     def largest(env)
       path = env["PATH_INFO"].to_s
-      return LARGEST_FILE if path.end_with?("/arrivals")
+      return LARGEST_FILE if path.end_with?("/arrivals") || path == "/api/starts"
       (path == "/api/books" || env["CONTENT_TYPE"].to_s.start_with?("multipart/form-data")) ? LARGEST : LARGEST_JSON
     end
   end

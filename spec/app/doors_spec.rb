@@ -76,6 +76,13 @@ RSpec.describe "Doors" do
       expect([last_response.status, answer["message"]]).to match([422, /4,000,003 lists and objects; the most is 4,000,000/])
     end
 
+    it "are of two gigabytes at most where data files come in, for a book that is there or to be" do
+      long = ->(path, bytes) { App::BodyLimit.new(->(_) { [200, {}, []] }).call(Rack::MockRequest.env_for(path, :method => "POST", "CONTENT_TYPE" => "multipart/form-data; boundary=x").merge("CONTENT_LENGTH" => bytes.to_s))[0] }
+      gigabyte = 1024**3
+      expect(["/api/starts", "/api/books/1/arrivals"].map { |path| [long[path, 2 * gigabyte], long[path, 2 * gigabyte + 1]] }).to eq([[200, 413]] * 2)
+      expect(["/api/books/1/pictures", "/api/books"].map { |path| long[path, gigabyte] }).to eq([413] * 2)
+    end
+
     it "fit what their address takes, each with a schema" do
       routes = App::Server::ROUTES.flat_map { |group| group.routes.flat_map { |verb, list| list.map { |pattern, *| "#{verb} #{pattern}" } } }
       unknown = App::RequestSchema.routes - routes

@@ -309,11 +309,11 @@ RSpec.describe "The steps", type: :feature do
     before { visit "/books/#{@book.id}/sheet" }
 
     it "changes the page with live content; the scale is held" do
-      expect(page).to have_text("The frame is 314 mm × 261 mm and shows 785 × 652.5 m at 1:2,500")
+      expect(page).to have_text("The frame is 314 mm × 261 mm and shows 785.2 × 652.7 m of ground at 1:2,500")
       expect(page).to have_css("[data-sheet='1'] svg text", text: "A1")
       expect_accessible
       choose("Page size", "A4")
-      expect(page).to have_text("and shows 477.5 × 435 m at 1:2,500")
+      expect(page).to have_text("and shows 477.6 × 435.1 m of ground at 1:2,500")
       card_value("Design").click
       within("aside") { click_button(text: /\AFoot panel/) }
       choose("Orientation", "portrait")
@@ -339,7 +339,7 @@ RSpec.describe "The steps", type: :feature do
 
     it "says what follows for the index when the frame changes; weaves anew, or keeps the cells and marks them" do
       choose("Page size", "A4")
-      expect(page).to have_css("[aria-label='The index is out of step']", text: /the frame changed \(it was 314 mm × 261 mm\). Woven anew, 27 sheets become \d+ sheets of 477.5 × 435 m/)
+      expect(page).to have_css("[aria-label='The index is out of step']", text: /the frame changed \(it was 314 mm × 261 mm\). Woven anew, 27 sheets become \d+ sheets of 477.6 × 435.1 m/)
       expect_accessible
       click_button("Keep the cells")
       expect(page).to have_no_css("[aria-label='The index is out of step']")

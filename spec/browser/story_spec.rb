@@ -14,11 +14,11 @@ RSpec.describe "A newcomer", type: :feature do
     expect(page).to have_css("h1", text: "Skarrow Moss")
     expect(page).to have_css("[data-ground=drawn] svg")
     count = App::Cell.count
-    expect(page).to have_text("#{count} sheets, each 785 × 652.5 m of ground. Nothing left out.")
+    expect(page).to have_text("#{count} sheets, each 785.2 × 652.7 m of ground. Nothing left out.")
     expect(page).to have_css(strip_of(count))
     expect_accessible
     type_value("Scale", "5000")
-    expect(page).to have_css("[role=dialog] [role=status]", text: /\d+ sheets of 1,570 × 1,305 m\. Nothing left out\./)
+    expect(page).to have_css("[role=dialog] [role=status]", text: /\d+ sheets of 1,570.5 × 1,305.4 m\. Nothing left out\./)
     expect(page).to have_text("It would be")
     expect(App::GridIndex.first.settings["scale"]).to eq(2500)
     click_button("Drop")

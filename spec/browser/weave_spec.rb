@@ -9,7 +9,7 @@ RSpec.describe "Weave", type: :feature do
 
   before do
     visit "/books/#{@book.id}/weave"
-    expect(page).to have_text("27 sheets, each 785 × 652.5 m")
+    expect(page).to have_text("27 sheets, each 785.2 × 652.7 m")
   end
 
   def rows = App::Book.find(@book.id).index.rows
@@ -20,16 +20,16 @@ RSpec.describe "Weave", type: :feature do
     card_value("How it lies").click
     expect_accessible
     pick("Fewest sheets", "move it for the fewest")
-    expect(page).to have_css("aside [role=status]", text: "26 sheets of 785 × 652.5 m. Nothing left out.")
+    expect(page).to have_css("aside [role=status]", text: "26 sheets of 785.2 × 652.7 m. Nothing left out.")
     expect(page).to have_text(/The fewest sheets found: 26, 1 fewer than the 27 of the plain grid/)
     expect(page).to have_text(/26 names stay; [A-F]\d go/)
     expect_accessible
     expect(rows.length).to eq(27)
     click_button("Weave so")
-    expect(page).to have_text("26 sheets, each 785 × 652.5 m")
+    expect(page).to have_text("26 sheets, each 785.2 × 652.7 m")
     expect(page).to have_css("button[aria-label='How it lies: moved for the fewest sheets']")
     undo
-    expect(page).to have_text("27 sheets, each 785 × 652.5 m")
+    expect(page).to have_text("27 sheets, each 785.2 × 652.7 m")
     pick("Begins", "corners on round coordinates")
     expect(page).to have_css("aside [role=status]", text: /\d+ sheets of/)
     fill_in("Corners on multiples of", with: "5 km")
@@ -148,7 +148,7 @@ RSpec.describe "Weave", type: :feature do
     click_button("Weave so")
     expect { rows.map { |row| row["scale"] }.uniq.length }.to become(1..9)
     undo(6)
-    expect(page).to have_text("27 sheets, each 785 × 652.5 m")
+    expect(page).to have_text("27 sheets, each 785.2 × 652.7 m")
   end
 
   # Does the page know the job for this scale? (Each key that is typed asks for one, in place of the one before.)

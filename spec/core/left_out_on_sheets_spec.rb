@@ -19,7 +19,7 @@ RSpec.describe "What a sheet leaves out" do
 
   it "says which rows of the legend have no room, as many as are not drawn" do
     told = composer(height_mm: 30).left_out
-    expect(told).to eq(["The legend has room for 6 of 10 rows; left out: Rule 3, Rule 2, Rule 1, Area. Make it higher, or its rows closer."])
+    expect(told).to eq(["The legend has room for 6 of 10 rows; left out: “Rule 3”, “Rule 2”, “Rule 1”, “Area”. Make it higher, or its rows closer."])
     drawn = ->(sheet) { TileLoom::Output::Svg.new(sheet.drawing).to_s.scan(/Rule \d/).uniq.length }
     expect([drawn[composer(height_mm: 30)], drawn[composer(height_mm: 50)], composer(height_mm: 50).left_out]).to eq([6, 9, []])
   end

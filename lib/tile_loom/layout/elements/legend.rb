@@ -19,7 +19,7 @@ module TileLoom
         def left_out(sheet)
           rows, fitting = rows(sheet), fitting(box(sheet.page))
           return [] if hidden? || rows.length <= fitting
-          lost = rows.drop(fitting).map(&:title)
+          lost = rows.drop(fitting).map { |rule| "“#{rule.title}”" }
           named = "#{lost.first(MOST_NAMED).join(", ")}#{" and #{lost.length - MOST_NAMED} more" if lost.length > MOST_NAMED}"
           ["The legend has room for #{fitting} of #{rows.length} rows; left out: #{named}. Make it higher, or its rows closer."]
         end
