@@ -12,14 +12,14 @@ module App
 
     # A VectorFile to write to, and what to write.
     def written(format)
-      VectorFile.new("#{TileLoom::Book::Starter.id_for(@book.title, [])}-cells", format, reference: @book.reference, among: FORMATS, of: "cells", layer: "cells", degree_places: 11, shape: CORNERS)
+      VectorFile.new("#{TileLoom::Book::Starter.id_for(@book.title, [])}-cells", format, crs: @book.crs, among: FORMATS, of: "cells", layer: "cells", degree_places: 11, shape: CORNERS)
     end
 
     def features = @book.index.core_cells.lazy.map { |cell| feature(cell) }
 
     # What a file holds, in the book's reference.
     def features_of(file)
-      crs = TileLoom::Reference::Crs.find(@book.reference)
+      crs = @book.crs
       features = TileLoom::Ground::FileReader.open(file, target: crs, columns: TileLoom::Ground::Columns.new(**(csv?(file) ? {wkt: CORNERS} : {})), reference: csv?(file) ? crs : nil).features
       raise TileLoom::Invalid.new("The file holds no cells.") if features.empty?
       raise TileLoom::Invalid.new("The file holds #{features.length} cells; the most is #{TileLoom::Weave::Grid::MOST_CELLS}.") if features.length > TileLoom::Weave::Grid::MOST_CELLS

@@ -7,7 +7,7 @@ module App
 
     def initialize(layer, format)
       @layer = layer
-      @file = VectorFile.new(layer.key, format, reference: layer.book.reference, among: FORMATS, of: "layers")
+      @file = VectorFile.new(layer.key, format, crs: layer.book.crs, among: FORMATS, of: "layers")
     end
 
     def type = @file.type

@@ -16,11 +16,11 @@ module App
 
     attr_reader :type
 
-    # title: of the file; layer: of the layer in it; among: the formats to choose from; of: what is written, in
+    # title: of the file; layer: of the layer in it; crs: that the features are in; among: the formats to choose from; of: what is written, in
     # words; degree_places: decimals of longitude and latitude; shape: what a table calls its well-known text.
-    def initialize(title, format, reference:, among:, of:, layer: title, degree_places: 9, shape: "shape")
+    def initialize(title, format, crs:, among:, of:, layer: title, degree_places: 9, shape: "shape")
       raise TileLoom::Invalid.new("“#{format}” is not a format for #{of}; use one of #{among.join(", ")}.") unless among.include?(format)
-      @title, @layer, @format, @reference, @degree_places, @shape = title, layer, format, reference, degree_places, shape
+      @title, @layer, @format, @crs, @degree_places, @shape = title, layer, format, crs, degree_places, shape
       @written, @ending, @type = FORMATS.fetch(format)
     end
 
@@ -32,21 +32,41 @@ module App
     def make(features)
       Dir.mktmpdir("tile-loom-export") do |folder|
         source = File.join(folder, "source.geojsonl")
-        File.open(source, "w") { |io| features.each { |feature| io.puts(JSON.generate(feature)) } }
+        File.open(source, "w") { |io| features.each { |feature| io.puts(JSON.generate(degrees? ? in_degrees(feature) : feature)) } }
         written = File.join(folder, "#{@title}#{@written}")
-        TileLoom::Ground::GdalProcess.new(name, drivers: [DRIVERS.fetch(@format)]).capture("ogr2ogr", "-s_srs", @reference, *options, "-nln", @layer, written, source)
+        TileLoom::Ground::GdalProcess.new(name, drivers: [DRIVERS.fetch(@format)]).capture("ogr2ogr", "-a_srs", degrees? ? LONGITUDE_FIRST : @crs.code, *options, "-nln", @layer, written, source)
         yield written
       end
     end
 
     private
 
+    LONGITUDE_FIRST = "OGC:CRS84"
+
+    def degrees? = @format == "geojson"
+
+    # By the book's own way to WGS 84, so that what goes out comes in again where it was.
+    def in_degrees(feature)
+      feature.merge("geometry" => feature["geometry"] && geometry_in_degrees(feature["geometry"]))
+    end
+
+    def geometry_in_degrees(geometry)
+      return geometry.merge("geometries" => geometry["geometries"].map { |part| geometry_in_degrees(part) }) if geometry["geometries"]
+      places = geometry["coordinates"].flatten
+      @transform ||= TileLoom::Reference::Transform.between(@crs, TileLoom::Reference::Crs.find(LONGITUDE_FIRST))
+      found = @transform.forward(places, strict: true).each_slice(2)
+      geometry.merge("coordinates" => filled(geometry["coordinates"], found))
+    end
+
+    # The same nesting with other positions, taken from an enumerator.
+    def filled(part, positions) = part.first.is_a?(Numeric) ? positions.next : part.map { |inner| filled(inner, positions) }
+
     def options
       case @format
-      when "geojson" then ["-t_srs", "OGC:CRS84", "-lco", "RFC7946=YES", "-lco", "COORDINATE_PRECISION=#{@degree_places}"]
-      when "shp" then ["-t_srs", @reference, "-lco", "ENCODING=UTF-8"]
-      when "csv" then ["-t_srs", @reference, "-lco", "GEOMETRY=AS_WKT", "-lco", "GEOMETRY_NAME=#{@shape}"]
-      else ["-t_srs", @reference]
+      when "geojson" then ["-lco", "RFC7946=YES", "-lco", "COORDINATE_PRECISION=#{@degree_places}"]
+      when "shp" then ["-lco", "ENCODING=UTF-8"]
+      when "csv" then ["-lco", "GEOMETRY=AS_WKT", "-lco", "GEOMETRY_NAME=#{@shape}"]
+      else []
       end
     end
   end

@@ -61,6 +61,9 @@ module App
       index.keep(core.index.fitted(index.core_cells, crs: core.crs, frame: core.layout.frame_box))
     end
 
+    # The book's reference, with the transformations that bring other datums to its own.
+    def crs = TileLoom::Reference::Crs.find(reference, operations: TileLoom::Reference::Operations.new(operations))
+
     def source = FeatureSource.new(layers)
 
     # Box of all that the layers hold, in the book's reference; nil while there is none.
