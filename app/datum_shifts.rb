@@ -11,7 +11,7 @@ module App
       @crs = book.document.crs
     end
 
-    # [{"datums", "name", "accuracy_m", "layers": titles, "grids": names, "candidates": [{"name", "accuracy_m"}]}]
+    # [{"datums", "name", "accuracy_m", "layers": titles, "grids": names, "candidates": [{"name", "accuracy_m", "area"}]}]
     def list
       sources.group_by { |source| source[:crs].datum }.except(@crs.datum).filter_map { |_, group| shift(group) }
     end
@@ -44,12 +44,15 @@ module App
       from = group.first[:crs]
       return nil if from.bound? || @crs.bound?
       (one, other), = TileLoom::Reference::DatumOperation.ordered(from, @crs)
+      here = TileLoom::Reference::DatumOperation.candidates(from, @crs, degrees)
       used = TileLoom::Reference::Transform.between(from, @crs).operation
+      # As accurate as it is where the data lie.
+      used = here.find { |operation| operation.name == used.name } || used
       {"datums" => [one.datum, other.datum], **told(used), "layers" => group.filter_map { |source| source[:layer] }, "grids" => group.filter_map { |source| source[:grid] }.uniq,
-       "candidates" => ([used] + TileLoom::Reference::DatumOperation.candidates(from, @crs, degrees)).uniq(&:name).first(MOST_CANDIDATES).map { |operation| told(operation) }}
+       "candidates" => ([used] + here).uniq(&:name).first(MOST_CANDIDATES).map { |operation| told(operation) }}
     end
 
-    def told(operation) = {"name" => operation.name, "accuracy_m" => operation.ballpark? ? nil : operation.accuracy_m}
+    def told(operation) = {"name" => operation.name, "accuracy_m" => operation.accuracy_here, "area" => operation.area}
 
     # The ground of all layers in degrees, or where the reference is made for.
     def degrees

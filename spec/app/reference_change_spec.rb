@@ -143,9 +143,11 @@ RSpec.describe App::ReferenceChange do
       work
     end
 
-    it "are told by name and accuracy, and another moves the layers and comes back with undo" do
+    it "are told by name and by what they are made for, and another moves the layers and comes back with undo" do
       shift = shifts.find { |found| found["layers"].any? }
-      expect(shift).to include("layers" => ["Area", "Dams"], "accuracy_m" => be_positive, "name" => /ED50/)
+      # The ground lies west of all that the register's are made for, so that none of their accuracies holds there.
+      expect(shift).to include("layers" => ["Area", "Dams"], "accuracy_m" => nil, "area" => "Norway", "name" => /ED50/)
+      expect(shift["candidates"].last).to include("name" => /Ballpark/)
       other = shift["candidates"].find { |candidate| candidate["name"] != shift["name"] }
       before = [shapes("dams"), fresh.settings, corners]
       choose(shift, other["name"])

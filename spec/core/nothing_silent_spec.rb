@@ -196,6 +196,17 @@ RSpec.describe "Nothing" do
     end
   end
 
+  # EPSG 1174 and its like: NAD27 to WGS 84 west of the Mississippi is accurate to some metres, its area told.
+  it "is called accurate where its accuracy is not known" do
+    candidates = ->(box) { TileLoom::Reference::DatumOperation.candidates(crs("EPSG:4267"), crs("EPSG:4326"), box) }
+    texas, atlantic = candidates[[-96, 28.5, -95.5, 29]], candidates[[-30, 40, -29, 41]]
+    expect([texas.first.accuracy_here, texas.first.area, texas.first.covers?]).to match([be_between(1, 10), /United States/, true])
+    expect([atlantic.first.accuracy_here, atlantic.first.covers?]).to eq([nil, false])
+    warning = TileLoom::Reference::Accuracy.new(crs("EPSG:4267"), crs("EPSG:4326"), [-30, 40, -29, 41]).warning
+    expect(warning).to match(/is made for .+ and of unknown accuracy here\. Compare with a known place\./)
+    expect(TileLoom::Reference::Accuracy.new(crs("EPSG:4267"), crs("EPSG:4326"), [-96, 28.5, -95.5, 29]).warning).to match(/accurate to \d+ m only/)
+  end
+
   it "draws otherwise where a book names the transformation, and says so where it is not to be had" do
     others = TileLoom::Reference::DatumOperation.candidates(crs("EPSG:4326"), crs("EPSG:23030"), [-4, 39, -2, 41]).map(&:name)
     named = TileLoom::Reference::Operations.new([{"datums" => ["European Datum 1950", "World Geodetic System 1984"], "name" => (others - [TileLoom::Reference::Transform.between(crs("EPSG:4326"), crs("EPSG:23030")).operation.name]).first}])

@@ -17,16 +17,21 @@ module TileLoom
       def metres
         return 0.0 if same_datum?
         return @metres if defined?(@metres)
-        @metres = (operation.nil? || operation.ballpark?) ? nil : operation.accuracy_m
+        @metres = operation.accuracy_here
       end
 
       # A warning, or nil when all is well.
       def warning
-        return "There is no accurate way from #{@from.datum} to #{@to.datum} here: PROJ knows only a rough one, which may be off by hundreds of metres. Compare with a known place." if metres.nil?
+        return rough if metres.nil?
         "The way from #{@from.datum} to #{@to.datum} is accurate to #{Units::Number.plain(metres, decimals: 1)} m only." if metres > NOTEWORTHY_M
       end
 
       private
+
+      def rough
+        return "There is no accurate way from #{@from.datum} to #{@to.datum} here: PROJ knows only a rough one, which may be off by hundreds of metres. Compare with a known place." if operation.ballpark?
+        "The way from #{@from.datum} to #{@to.datum}, “#{operation.name}”, is #{"made for #{operation.area} and " unless operation.area.empty?}of unknown accuracy here. Compare with a known place."
+      end
 
       def same_datum? = @from.datum == @to.datum
 

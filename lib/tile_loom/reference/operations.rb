@@ -29,7 +29,7 @@ module TileLoom
         wanted = chosen([one.datum, other.datum])
         found = DatumOperation.candidates(from, to, box)
         return found.first || raise(Invalid.new("PROJ knows no transformation between #{one.datum} and #{other.datum}; choose another reference.")) unless wanted
-        found.find { |operation| operation.name == wanted } || DatumOperation.candidates(from, to, nil).find { |operation| operation.name == wanted } ||
+        found.find { |operation| operation.name == wanted } ||
           raise(Invalid.new("The book uses the transformation “#{wanted}” between #{one.datum} and #{other.datum}, which is not to be had here; a grid that it needs may be missing. Choose another on Ground.", path: "/operations"))
       end
 
@@ -41,9 +41,8 @@ module TileLoom
       def including(from, to, crs, box: nil)
         (one, other), = DatumOperation.ordered(from, to)
         return self if one.datum == other.datum || from.bound? || to.bound? || chosen([one.datum, other.datum])
-        # Where the register has nothing for the ground of the data, what it has for the book's reference serves.
-        found = [box, crs.area_of_use].compact.lazy.map { |area| between(from, to, crs, box: area) }.find { |operation| !operation.ballpark? }
-        found ? with([one.datum, other.datum], found.name) : self
+        found = between(from, to, crs, box: box || crs.area_of_use)
+        found.ballpark? ? self : with([one.datum, other.datum], found.name)
       rescue Invalid
         self
       end

@@ -6,13 +6,13 @@ import { get, post } from "../api/client";
 import type { Book } from "../api/types";
 import { listed } from "../api/words";
 
-interface Operation { name: string; accuracy_m: number | null }
+interface Operation { name: string; accuracy_m: number | null; area: string }
 interface Shift extends Operation { datums: [string, string]; layers: string[]; grids: string[]; candidates: Operation[] }
 
 const MOST_NAMED = 3;
 
-// "2 m", "a rough one"
-const accuracy = ({ accuracy_m }: Operation) => (accuracy_m === null ? "accuracy not known" : `accurate to ${accuracy_m}\u00a0m`);
+// Elsewhere than where it is made for nothing is known of it.
+const accuracy = ({ accuracy_m, area }: Operation) => (accuracy_m === null ? `${area ? `made for ${area}, ` : ""}accuracy not known here` : `accurate to ${accuracy_m}\u00a0m`);
 
 // What brings data and grids of other datums to the book's own.
 export function useShifts() {
@@ -23,7 +23,7 @@ export function useShifts() {
 // In a sentence, for the layers alone.
 export function ShiftsInWords() {
   const shifts = (useShifts().data ?? []).filter((shift) => shift.layers.length > 0);
-  return <>{shifts.map((shift) => <span key={shift.datums.join()}> {listed(shift.layers, MOST_NAMED)} transformed by “{shift.name}” ({accuracy(shift)}).</span>)}</>;
+  return <>{shifts.map((shift) => <span key={shift.datums.join()}> {listed(shift.layers, MOST_NAMED)} {shift.layers.length === 1 ? "was" : "were"} transformed by “{shift.name}” ({accuracy(shift)}).</span>)}</>;
 }
 
 // Each with its accuracy, and others in its place.
