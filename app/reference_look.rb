@@ -8,7 +8,8 @@ module App
 
     # crs: the reference to look at.
     def initialize(book, crs)
-      @book, @crs = book, crs.for_fixed_scale!(path: "/definition")
+      @book = book
+      @crs = TileLoom::Reference::Crs.find(crs.code, operations: TileLoom::Reference::Operations.new(book.operations)).for_fixed_scale!(path: "/definition")
     end
 
     # The reference that a request asks for: a definition as it stands, or tuned.
@@ -50,7 +51,7 @@ module App
       end
     end
 
-    def book_crs = TileLoom::Reference::Crs.find(@book.reference)
+    def book_crs = @book.crs
 
     # Of each reference that layers came in, how accurate the way from there is.
     def datum_warnings
