@@ -49,8 +49,8 @@ RSpec.describe TileLoom::Type do
   end
 
   it "takes what a face has not from others, as whole letters with their marks, and names what none has" do
-    expect(sans.runs("Moor").map(&:face)).to eq([sans.__getobj__])
-    mixed = TileLoom::Type::FaceStack.new(sans.__getobj__) { [own] }
+    expect(sans.runs("Moor").map(&:face)).to eq([sans.first])
+    mixed = TileLoom::Type::FaceStack.new(sans.first) { [own] }
     expect(mixed.runs("Moor ورقة 7").map { |run| [run.string, run.face.key] }).to include(["Moor ", "sans"], ["ورقة ", "own"])
     expect([mixed.missing("Moor ورقة"), mixed.missing("a\u200fb\u00ad"), mixed.missing("x 𓀀𓀁")]).to eq([[], [], ["𓀀", "𓀁"]])
   end

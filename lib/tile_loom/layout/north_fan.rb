@@ -15,6 +15,8 @@ module TileLoom
       # Shorter arrows in mm are none.
       LEAST_MM = 5.0
       MINUTE_DEG = 1 / 60.0
+      # Until the length is known to a hundredth of a mm.
+      HALVINGS = 14
       # Where on its shaft a letter stands that has no place beyond the tip.
       BESIDE = 0.5
 
@@ -33,7 +35,9 @@ module TileLoom
 
       private
 
-      def letters = @face.cap_height_mm(@size_pt)
+      def letters = @letters ||= @face.cap_height_mm(@size_pt)
+
+      def half_width(kind) = (@half_widths ||= {})[kind] ||= @face.width_mm(LETTERS[kind], @size_pt) / 2
 
       # True north in its own place; on either side of it the others, at least so far from it and from one another.
       def spread(length)
@@ -58,7 +62,7 @@ module TileLoom
       def length
         @length ||= begin
           low, high = 0.0, 2 * [@box.width, @box.height].max
-          30.times { fits?(middle = (low + high) / 2) ? low = middle : high = middle }
+          HALVINGS.times { fits?(middle = (low + high) / 2) ? low = middle : high = middle }
           low
         end
       end
@@ -73,7 +77,7 @@ module TileLoom
       # Box of a tip's star or letters.
       def marks(kind, angle, length)
         x, y = at(angle, *mark(kind, length))
-        half = (kind == "true") ? letters * 0.75 : @face.width_mm(LETTERS[kind], @size_pt) / 2
+        half = (kind == "true") ? letters * 0.75 : half_width(kind)
         tip = at(angle, 0, -length * SHARES.fetch(kind))
         Geometry::Box.new(x - half, y - letters * 0.75, x + half, y + letters * 0.75).union(Geometry::Box.new(*tip, *tip))
       end
@@ -88,7 +92,7 @@ module TileLoom
         # The tip of a line that true north lies on is the star's.
         return [0.0, -length - letters * 1.1] if place.zero? && !sharing.include?("true")
         side = (place.zero? || !sharing.include?("true")) ? free_side(kind) : -free_side(kind)
-        [side * (@face.width_mm(LETTERS[kind], @size_pt) / 2 + letters * 0.6), -length * BESIDE]
+        [side * (half_width(kind) + letters * 0.6), -length * BESIDE]
       end
 
       # Beside which an arrow of its own does not go up: 1 for the right, -1 for the left.
@@ -97,7 +101,7 @@ module TileLoom
         nearest&.positive? ? -1 : 1
       end
 
-      def at(angle, x, y) = Geometry::Affine.turn(angle, 0.0, 0.0).point(x, y)
+      def at(angle, x, y) = ((@turns ||= {})[angle] ||= Geometry::Affine.turn(angle, 0.0, 0.0)).point(x, y)
 
       def foot
         @foot ||= extent(length).then { |found| [@box.centre[0] - found.centre[0], @box.centre[1] - found.centre[1]] }
@@ -124,7 +128,7 @@ module TileLoom
       # Upright letters.
       def letter(kind, place)
         x, y = place.call(mark(kind, length))
-        Scene::Text.new(x: x - @face.width_mm(LETTERS[kind], @size_pt) / 2, y: y + letters / 2, string: LETTERS[kind], face: @face, size_pt: @size_pt, colour: @colour)
+        Scene::Text.new(x: x - half_width(kind), y: y + letters / 2, string: LETTERS[kind], face: @face, size_pt: @size_pt, colour: @colour)
       end
 
       def star(radius, y)

@@ -31,7 +31,7 @@ module TileLoom
       private
 
       def plain(key)
-        return Library.face(key).__getobj__ unless @own.key?(key)
+        return Library.face(key).first unless @own.key?(key)
         @read[key] ||= READINGS.fetch([key, @own[key]["content"] || @own[key].hash]) { FontFile.new(@enclosures.bytes(@own[key]), name: @own[key]["title"]).face(key) }
       end
 

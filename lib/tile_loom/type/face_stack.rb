@@ -1,17 +1,25 @@
 # frozen_string_literal: true
 
-require "delegate"
+require "forwardable"
 
 module TileLoom
   module Type
     # A face with others that give the characters which it has not: what texts are set in. It is its first face in all
     # but how it sets.
-    class FaceStack < SimpleDelegator
+    class FaceStack
+      extend Forwardable
+
+      # The Face that it is of.
+      attr_reader :first
+
+      def_delegators :first, :key, :family, :weight, :style, :file, :css_family, :bytes, :font, :compact?, :units_per_em, :cap_height, :cap_height_mm, :ascent_mm, :descent_mm, :glyph, :advance, :character, :shows?
+
       # others: gives the list of them, once it is asked for.
       def initialize(face, &others)
-        super(face)
+        @first = face
         @others = others
         @runs = {}
+        @widths = {}
       end
 
       # Run list of a line, from left to right.
@@ -21,14 +29,17 @@ module TileLoom
       end
 
       # In mm at a size in points, kerned; tracking_pt: added after each character.
-      def width_mm(string, size_pt, tracking_pt: 0.0) = runs(string).sum { |run| run.width_mm(size_pt, tracking_pt: tracking_pt) }
+      def width_mm(string, size_pt, tracking_pt: 0.0)
+        @widths.clear if @widths.size > Face::MOST_SHAPED
+        (@widths[string] ||= {})[[size_pt, tracking_pt]] ||= runs(string).sum { |run| run.width_mm(size_pt, tracking_pt: tracking_pt) }
+      end
 
       # Characters that none of the faces has.
       def missing(string) = itemizer.missing(string)
 
       private
 
-      def itemizer = @itemizer ||= Itemizer.new([__getobj__, *@others.call])
+      def itemizer = @itemizer ||= Itemizer.new([first, *@others.call])
     end
   end
 end

@@ -170,14 +170,13 @@ module TileLoom
 
         # Where the font's own map from glyphs to characters would say something else (ISO 32000-2, 14.9.4).
         def marked(run, operators)
-          exact = run.glyphs.all? { |glyph| glyph.text == "" || alike?(glyph.text, told(run.face, glyph)) }
+          map = @glyphs[run.face.key]
+          exact = run.glyphs.all? { |glyph| glyph.text == map[glyph.glyph] || glyph.text.empty? || alike?(glyph, map) }
           exact ? operators : "/Span << /ActualText <#{("\uFEFF" + run.string).encode("UTF-16BE").unpack1("H*")}> >> BDC #{operators} EMC"
         end
 
         # A space that does not break is read as a space, the ohm sign as an omega (Unicode's compatibility forms).
-        def alike?(text, told) = text == told || (!told.nil? && text.unicode_normalize(:nfkc) == told.unicode_normalize(:nfkc))
-
-        def told(face, glyph) = glyph.glyph.zero? ? nil : @glyphs[face.key][glyph.glyph]
+        def alike?(glyph, map) = !glyph.glyph.zero? && glyph.text.unicode_normalize(:nfkc) == map[glyph.glyph].unicode_normalize(:nfkc)
 
         # Text space is in points with y up; page space in micrometres with y down.
         def text_matrix(node)

@@ -44,6 +44,7 @@ module TileLoom
         # By font units to the left, and points to the right.
         def move(units, points = 0.0)
           @open ||= +"<"
+          return if units.zero? && points.zero?
           shift = real((per_mille(units) - points * 1000 / @node.size_pt).round(3))
           @open << "> #{shift} <" unless shift == "0"
         end
