@@ -129,6 +129,7 @@ RSpec.describe TileLoom::CoordinateGrid::Labels do
       # The top has them all; where it has none, they stand on their lines, but for those on the frame itself.
       expect([entry.labels.placed.count { |label| label.side.nil? }, entry.labels.unlabelled]).to eq([0, []])
       alone = surround(view, [settings.merge("labels" => settings["labels"].merge("sides" => ["bottom"]))], paper: paper).drawn.first.labels
+      expect(alone.off_paper).to eq(7)
       expect([alone.placed.count { |label| label.side.nil? }, alone.unlabelled.map(&:value)]).to eq([5, [400_500, 403_500]])
       expect(entry.labels.off_paper).to eq(7)
       expect(TileLoom::CoordinateGrid::Words.new(entry, view).warnings).to include(/7 labels have no room on the paper there; make room round the frame/)

@@ -11,7 +11,7 @@ module TileLoom
       Label = Struct.new(:caption, :spot, :side, :line, keyword_init: true)
 
       # How many labels found no room on the paper where they belong.
-      attr_reader :off_paper
+      def off_paper = placed && @off_paper.length
 
       # A number may be off its line by so much on paper.
       TOLERANCE_MM = 0.05
@@ -22,7 +22,7 @@ module TileLoom
       def initialize(meshes:, settings:, placement:, face:, offsets: {}, drawn: true)
         @meshes, @settings, @placement, @face, @offsets, @drawn = meshes, settings, placement, face, offsets, drawn
         @ruled_out = {}.compare_by_identity
-        @off_paper = 0
+        @off_paper = {}.compare_by_identity
       end
 
       # Label list; takes their places.
@@ -126,7 +126,7 @@ module TileLoom
       def claim(side, mesh, crossing, full:)
         spot = spot(side, mesh, crossing, full: full)
         unless @placement.on_paper?(spot)
-          @off_paper += 1
+          @off_paper[crossing] = true
           return nil
         end
         along = Side.level?(side) ? [1.0, 0.0] : [0.0, 1.0]
