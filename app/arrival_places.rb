@@ -33,8 +33,8 @@ module App
 
     def suggested
       box = @book.extent or return []
-      lonlat = TileLoom::Reference::Transform.between(@target, TileLoom::Reference::Crs.find("OGC:CRS84")).forward(box.corners, strict: true)
-      TileLoom::Reference::Suggestions.new(TileLoom::Geometry::Box.around(lonlat).to_a).list.first(MOST_SUGGESTED).map { |suggestion| [suggestion.code, suggestion.reason] }
+      degrees = TileLoom::Reference::Transform.between(@target, TileLoom::Reference::Crs.find("OGC:CRS84")).box(box, strict: true)
+      TileLoom::Reference::Suggestions.new(degrees.to_a).list.first(MOST_SUGGESTED).map { |suggestion| [suggestion.code, suggestion.reason] }
     end
 
     def place(code, reason)

@@ -101,9 +101,8 @@ module App
           text
         end
       } or return nil
-      corners = TileLoom::Geometry::Box.new(*layer["box"]).corners
-      found = TileLoom::Reference::Transform.between(TileLoom::Reference::Crs.find(code), TileLoom::Reference::Crs.find("OGC:CRS84")).forward(corners)
-      found.all?(&:finite?) ? TileLoom::Geometry::Box.around(found).to_a : nil
+      found = TileLoom::Reference::Transform.between(TileLoom::Reference::Crs.find(code), TileLoom::Reference::Crs.find("OGC:CRS84")).box(TileLoom::Geometry::Box.new(*layer["box"])).to_a
+      found if found.all?(&:finite?)
     end
 
     def utm

@@ -4,8 +4,6 @@ module App
   # The transformations between datums of a book into which data is read: a pair that comes for the first time gets
   # one, the most accurate for the ground of the data.
   class ChosenOperations
-    attr_reader :operations
-
     # entries: "operations" of the book document; reference: the book's.
     def initialize(entries, reference)
       @operations, @reference = TileLoom::Reference::Operations.new(entries), reference

@@ -13,7 +13,7 @@ module App
 
     # [{"datums", "name", "accuracy_m", "layers": titles, "grids": names, "candidates": [{"name", "accuracy_m", "area"}]}]
     def list
-      sources.group_by { |source| source[:crs].datum }.except(@crs.datum).filter_map { |_, group| shift(group) }
+      @list ||= sources.group_by { |source| source[:crs].datum }.except(@crs.datum).filter_map { |_, group| shift(group) }
     end
 
     # Is this one of those that the list offers for a pair?
@@ -57,7 +57,7 @@ module App
     # The ground of all layers in degrees, or where the reference is made for.
     def degrees
       box = @book.extent or return @crs.area_of_use
-      TileLoom::Geometry::Box.around(TileLoom::Reference::Transform.between(@crs, @crs.geographic).forward(box.corners, strict: true)).to_a
+      TileLoom::Reference::Transform.between(@crs, @crs.geographic).box(box, strict: true).to_a
     end
   end
 end

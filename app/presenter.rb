@@ -37,14 +37,14 @@ module App
     end
 
     def reference(book)
-      crs = TileLoom::Reference::Crs.find(book.reference)
+      crs = book.crs
       {"code" => crs.register_code, "definition" => crs.code, "name" => crs.name, "metres_per_unit" => crs.metres_per_unit, "unit" => crs.unit&.symbol || crs.unit_name}
     end
 
     # What the reference does to lengths over the book's ground; nothing while there is none.
     def distortion(book)
       box = book.extent or return nil
-      found = TileLoom::Reference::Distortion.new(TileLoom::Reference::Crs.find(book.reference), box)
+      found = TileLoom::Reference::Distortion.new(book.crs, box)
       {"words" => found.in_words, "warnings" => found.warnings}
     rescue TileLoom::Invalid => error
       {"words" => "", "warnings" => [error.message]}
@@ -60,7 +60,7 @@ module App
     end
 
     def size_m(book, rectangle)
-      TileLoom::Reference::GroundSize.new(TileLoom::Reference::Crs.find(book.reference), rectangle).to_a.map { |metres| metres.round(2) }
+      TileLoom::Reference::GroundSize.new(book.crs, rectangle).to_a.map { |metres| metres.round(2) }
     rescue TileLoom::Invalid
       nil
     end

@@ -24,7 +24,7 @@ module App
     # The book's transformations with those that its layers need to come to the target, the most accurate for its ground.
     def self.operations(book, target)
       own = TileLoom::Reference::Crs.find(book.reference)
-      box = book.extent&.then { |ground| TileLoom::Geometry::Box.around(TileLoom::Reference::Transform.between(own, own.geographic).forward(ground.corners)).to_a }
+      box = book.extent&.then { |ground| TileLoom::Reference::Transform.between(own, own.geographic).box(ground).to_a }
       references = book.layers.reject(&:removed).map(&:original_reference).uniq.map { |code| TileLoom::Reference::Crs.find(code) }
       references.reduce(TileLoom::Reference::Operations.new(book.operations)) { |known, from| known.including(from, target, target, box: box) }.to_a.presence
     end

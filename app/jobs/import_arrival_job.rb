@@ -95,8 +95,7 @@ module App
       report = arrival.report.find { |layer| layer["name"] == wanted["name"] }
       crs = reference || TileLoom::Reference::Crs.find(report&.fetch("reference", nil) || "OGC:CRS84")
       corners = report&.fetch("box", nil) or return nil
-      found = TileLoom::Reference::Transform.between(crs, crs.geographic).forward(TileLoom::Geometry::Box.new(*corners).corners)
-      TileLoom::Geometry::Box.around(found).to_a if found.all?(&:finite?)
+      TileLoom::Reference::Transform.between(crs, crs.geographic).box(TileLoom::Geometry::Box.new(*corners)).to_a.then { |found| found if found.all?(&:finite?) }
     end
 
     # A key of its own, or the next edition of the layer's that it replaces.

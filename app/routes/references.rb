@@ -24,8 +24,8 @@ module App
       get "/api/books/:book_id/references" do
         box = book.extent or halt 200, json([])
         crs = TileLoom::Reference::Crs.find(book.reference)
-        lonlat = TileLoom::Reference::Transform.between(crs, TileLoom::Reference::Crs.find("OGC:CRS84")).forward(box.corners, strict: true)
-        suggestions = TileLoom::Reference::Suggestions.new(TileLoom::Geometry::Box.around(lonlat).to_a).list
+        degrees = TileLoom::Reference::Transform.between(crs, TileLoom::Reference::Crs.find("OGC:CRS84")).box(box, strict: true)
+        suggestions = TileLoom::Reference::Suggestions.new(degrees.to_a).list
         json(suggestions.map { |suggestion| suggestion.to_h.transform_keys(&:to_s) })
       end
 

@@ -195,7 +195,8 @@ module TileLoom
 
       # Ratio and sentence, where they are wanted.
       def texts_of(place)
-        [["ratio", @look.ratio], ["verbal", (@verbal.call(@settings.fetch("verbal_units", "metric")) if @settings["verbal"] == place)]].select { |key, _| @settings[key] == place }.map do |_, string|
+        %w[ratio verbal].select { |key| @settings[key] == place }.map do |key|
+          string = (key == "ratio") ? @look.ratio : @verbal.call(@settings.fetch("verbal_units", "metric"))
           @y += height * ((place == "below") ? LINE_PITCH : 1) + ((place == "below") ? gap : 0)
           text(aligned(string), @y, string).tap { @y += (place == "above") ? gap + height * 0.35 : 0 }
         end

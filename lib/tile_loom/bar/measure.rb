@@ -47,25 +47,22 @@ module TileLoom
       # cylindrical reference, so that a bar by latitude is honest?
       def cylindrical?
         @view.ground.upright? && STEPS.all? do |v|
-          row = STEPS.map { |u| Reference::Factors.at(@view.crs, *@view.to_ground(place(u, v))) }
+          row = STEPS.map { |u| Reference::Factors.at(@view.crs, *@view.to_ground(@view.frame.place(u, v))) }
           row.all? { |factors| factors.convergence_deg.abs < 1e-6 && (factors.parallel_scale / row.first.parallel_scale - 1).abs < 1e-6 }
         end
       end
 
       private
 
-      def place(u, v) = [@view.frame.min_x + u * @view.frame.width, @view.frame.min_y + v * @view.frame.height]
-
       # Places all over the frame; of one that shows more than the earth, many, so that enough lie on it.
       def lattice
         @lattice ||= begin
-          places = STEPS.product(STEPS).map { |u, v| place(u, v) }
-          fine = (0..FINE).map { |n| n / FINE.to_f }
-          (places.count { |found| axes_at(found).any? } * 2 > places.length) ? places : fine.product(fine).map { |u, v| place(u, v) }
+          places = @view.frame.lattice(STEPS)
+          (places.count { |found| axes_at(found).any? } * 2 > places.length) ? places : @view.frame.lattice(FINE)
         end
       end
 
-      FINE = 24
+      FINE = (0..24).map { |n| n / 24.0 }.freeze
 
       def plane_per_mm = @view.units_per_mm * @view.crs.metres_per_unit
 

@@ -90,7 +90,7 @@ module TileLoom
         # thousands of sheets.
         def demand_asked(all, document, source)
           return if options[:sheets] || all.length <= MOST_UNASKED
-          raise Invalid.new("This book has #{Units::Number.grouped(all.length)} sheets. #{ground_warnings(document, source).join(" ")}#{" " if ground_warnings(document, source).any?}If all are meant, say --sheets all.")
+          raise Invalid.new(["This book has #{Units::Number.grouped(all.length)} sheets.", *ground_warnings(document, source), "If all are meant, say --sheets all."].join(" "))
         end
 
         def look_at_sheets(document, source)

@@ -107,7 +107,7 @@ module TileLoom
       LATTICE = [0.0, 0.5, 1.0].freeze
 
       # Page places of the frame's corners, sides and middle.
-      def lattice = LATTICE.product(LATTICE).map { |u, v| [view.frame.min_x + u * view.frame.width, view.frame.min_y + v * view.frame.height] }
+      def lattice = view.frame.lattice(LATTICE)
 
       # Does the grid have a measure in the frame's middle? Where the frame shows more than the earth, it has none.
       def measured?
@@ -169,7 +169,7 @@ module TileLoom
 
       def occurring(box)
         steps = (0..16).map { |n| n / 16.0 }
-        page = steps.product(steps).flat_map { |u, v| [box.min_x + u * box.width, box.min_y + v * box.height] }
+        page = box.lattice(steps).flatten
         known = on_grid(page).each_slice(2).select { |x, y| x.finite? && y.finite? }
         known.empty? ? nil : round_pole(Geometry::Box.around(known.flatten))
       end

@@ -60,16 +60,14 @@ module TileLoom
       # middle, most], or nil where it is not known.
       def shares
         return @shares if defined?(@shares)
-        frame = @mesh.view.frame
-        steps = [0.0, 0.25, 0.5, 0.75, 1.0]
-        found = steps.product(steps).map { |u, v| share_at(frame.min_x + u * frame.width, frame.min_y + v * frame.height) }
+        found = @mesh.view.frame.lattice(Bar::Measure::STEPS).map { |place| share_at(place) }
         middle = found[found.length / 2]
         @shares = middle && [found.compact.flatten.min, middle.sum / 2, found.compact.flatten.max]
       end
 
       # [shortest, longest] of a unit of the grid at a page place.
-      def share_at(x, y)
-        Reference::Factors.at(@mesh.crs, *@mesh.on_grid([x, y])).axes.map { |scale| 1 / scale }
+      def share_at(place)
+        Reference::Factors.at(@mesh.crs, *@mesh.on_grid(place)).axes.map { |scale| 1 / scale }
       rescue Invalid
         nil
       end

@@ -38,7 +38,7 @@ module TileLoom
       # Letters → places in the frame where they are.
       def visible
         steps = (0...STEPS).map { |n| (n + 0.5) / STEPS }
-        page = steps.product(steps).map { |u, v| [frame.min_x + u * frame.width, frame.min_y + v * frame.height] }
+        page = frame.lattice(steps)
         page = page.zip(@mesh.zone.inside(page.flatten, @mesh.view)).select(&:last).map(&:first) if @mesh.zone
         places = page.zip(@mesh.on_grid(page.flatten).each_slice(2)).group_by { |_, (east, north)| (east.finite? && north.finite?) ? @lettering.letters(east, north) : nil }
         places.reject { |letters, list| letters.nil? || list.length < LEAST_SHARE * STEPS * STEPS }.transform_values { |list| list.map(&:first) }

@@ -87,7 +87,7 @@ module TileLoom
 
       def unwritten
         count = @drawn.labels&.ruled_out.to_i
-        "#{count} #{(count == 1) ? "line of #{name} has" : "lines of #{name} have"} no label by that rule." if count.positive?
+        "#{count} #{lines_have(count)} no label by that rule." if count.positive?
       end
 
       def off_paper
@@ -98,8 +98,10 @@ module TileLoom
       # stubs: are lines that cut off a corner alone among them? (No wider interval would help with those.)
       def unlabelled(stubs: true)
         count = @drawn.labels&.unlabelled.to_a.count { |line| stubs || !@drawn.labels.stub?(line) }
-        "#{count} #{(count == 1) ? "line of #{name} has" : "lines of #{name} have"} no room for a label on this sheet; choose a wider interval, or make room round the frame." if count.positive?
+        "#{count} #{lines_have(count)} no room for a label on this sheet; choose a wider interval, or make room round the frame." if count.positive?
       end
+
+      def lines_have(count) = (count == 1) ? "line of #{name} has" : "lines of #{name} have"
 
       def off_line
         off = @drawn.labels&.off_mm or return

@@ -27,7 +27,7 @@ module TileLoom
         box = view.frame.grow(Mesh::BEYOND_MM)
         # Zones begin and end on the frame's edge, but for a pole's.
         steps, ends = (0..32).map { |n| n / 32.0 }, [0.0, 0.5, 1.0]
-        page = (steps.product(ends) + ends.product(steps)).flat_map { |u, v| [box.min_x + u * box.width, box.min_y + v * box.height] }
+        page = (steps.product(ends) + ends.product(steps)).flat_map { |u, v| box.place(u, v) }
         places = view.to_geographic.forward(view.to_ground(page)).each_slice(2).select { |lon, lat| lon.finite? && lat.finite? && lat.between?(-80, 84) }
         whole = places.length == page.length / 2
         zones = places.map { |lon, lat| [Reference::Utm.zone(lon, lat), lat < 0] }.uniq.sort_by { |number, south| [south ? 1 : 0, number] }

@@ -20,6 +20,12 @@ module TileLoom
 
       def grow(margin, margin_y = margin) = self.class.new(min_x - margin, min_y - margin_y, max_x + margin, max_y + margin_y)
 
+      # The place at shares of its width and height from the first corner.
+      def place(across, along) = [min_x + across * width, min_y + along * height]
+
+      # Places at all pairs of the shares.
+      def lattice(shares) = shares.product(shares).map { |across, along| place(across, along) }
+
       def corners = [min_x, min_y, max_x, min_y, max_x, max_y, min_x, max_y]
 
       def include?(x, y) = x.between?(min_x, max_x) && y.between?(min_y, max_y)

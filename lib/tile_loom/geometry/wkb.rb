@@ -23,29 +23,18 @@ module TileLoom
 
       # The same geometry with other runs: the block gives the flat coordinates, of any number, for (type, coordinates)
       # of each point, line and ring.
-      def map_runs(bytes, &block) = rebuilt(bytes, 0, 0, &block)[0]
-
-      # [bytes, offset behind it]
-      def rebuilt(bytes, offset, depth, &block)
-        raise Invalid.new("A geometry is nested more than #{MOST_DEPTH} deep.") if depth > MOST_DEPTH
-        _, type = bytes.unpack("@#{offset}CV")
-        case type
-        when POINT then [point(*block.call(POINT, bytes.unpack("@#{offset + 5}E2"))), offset + 21]
-        when LINE
-          count = bytes.unpack1("@#{offset + 5}V")
-          [line(block.call(LINE, bytes.unpack("@#{offset + 9}E#{count * 2}"))), offset + 9 + count * 16]
-        when POLYGON
-          at = offset + 9
-          rings = Array.new(bytes.unpack1("@#{offset + 5}V")) do
-            count = bytes.unpack1("@#{at}V")
-            block.call(POLYGON, bytes.unpack("@#{at + 4}E#{count * 2}")).tap { at += 4 + count * 16 }
-          end
-          [polygon(rings), at]
-        else
-          at = offset + 9
-          parts = Array.new(bytes.unpack1("@#{offset + 5}V")) { rebuilt(bytes, at, depth + 1, &block).then { |part, behind| (at = behind) && part } }
-          [collection(type, parts), at]
+      def map_runs(bytes)
+        result, at = +"".b, 0
+        walk(bytes, 0, 0) do |type, offset, count|
+          fresh = yield type, bytes.unpack("@#{offset}E#{count * 2}")
+          # A point has no count before it.
+          counted = (type == POINT) ? 0 : 4
+          result << bytes.byteslice(at...offset - counted)
+          result << [fresh.length / 2].pack("V") if counted.positive?
+          result << fresh.pack("E*")
+          at = offset + count * 16
         end
+        result << bytes.byteslice(at..)
       end
 
       # The same geometry with other coordinates, flat, in place of its own.

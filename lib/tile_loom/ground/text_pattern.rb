@@ -11,11 +11,9 @@ module TileLoom
       # Characters compared so far, which specs count.
       attr_reader :steps
 
-      def self.of(pattern)
-        cache = Thread.current.thread_variable_get(:tile_loom_patterns) || {}.tap { |fresh| Thread.current.thread_variable_set(:tile_loom_patterns, fresh) }
-        cache.clear if cache.size > 200
-        cache[pattern] ||= new(pattern)
-      end
+      KEPT = PerThread.new(:patterns, most: 200)
+
+      def self.of(pattern) = KEPT.fetch(pattern) { new(pattern) }
 
       def initialize(pattern)
         @parts = pattern.scan(/\\.|[^\\]|\\\z/m).map { |part| {"%" => ANY, "_" => ONE}[part] || part[-1] }

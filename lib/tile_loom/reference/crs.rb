@@ -8,6 +8,7 @@ module TileLoom
     class Crs
       CODE = /\A[A-Za-z]+:[A-Za-z0-9_.-]+\z/
       LONGEST_DEFINITION = 20_000
+      KEPT = PerThread.new(:crs, most: 200)
 
       attr_reader :code, :name, :kind, :metres_per_unit, :unit_name, :operations
 
@@ -15,10 +16,7 @@ module TileLoom
       # brought to its own. PROJ objects belong to a thread, so the cache does.
       def self.find(code, operations: nil)
         Context.ready
-        cache = Thread.current.thread_variable_get(:tile_loom_crs) ||
-          {}.tap { |fresh| Thread.current.thread_variable_set(:tile_loom_crs, fresh) }
-        cache.clear if cache.size > 200
-        cache[[code, operations&.key]] ||= new(code, operations: operations)
+        KEPT.fetch([code, operations&.key]) { new(code, operations: operations) }
       end
 
       def initialize(code, operations: nil)

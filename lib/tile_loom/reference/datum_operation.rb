@@ -10,6 +10,8 @@ module TileLoom
       # Codes that stand for the same datum with its axes the other way round.
       SAME = {"OGC:CRS84" => "EPSG:4326", "OGC:CRS83" => "EPSG:4269", "OGC:CRS27" => "EPSG:4267"}.freeze
 
+      KEPT = PerThread.new(:operations, most: 100)
+
       # operation: of PROJ, from the first datum to the second, by their names in order; covers: is it made for an area
       # that holds all of the ground which it is for?
       def initialize(operation, covers)
@@ -53,9 +55,7 @@ module TileLoom
       # for an area that holds the box, the most accurate first; then what PROJ has elsewhere, the nearest first.
       def self.candidates(from, to, box)
         (one, other), = ordered(from, to)
-        cache = Thread.current.thread_variable_get(:tile_loom_operations) || {}.tap { |fresh| Thread.current.thread_variable_set(:tile_loom_operations, fresh) }
-        cache.clear if cache.size > 100
-        cache[[one.code, other.code, box]] ||= begin
+        KEPT.fetch([one.code, other.code, box]) do
           whole = listed(one, other, box, :PROJ_SPATIAL_CRITERION_STRICT_CONTAINMENT, !box.nil?).reject(&:ballpark?)
           parts = listed(one, other, box, :PROJ_SPATIAL_CRITERION_PARTIAL_INTERSECTION, false)
           all = listed(one, other, nil, :PROJ_SPATIAL_CRITERION_PARTIAL_INTERSECTION, false)

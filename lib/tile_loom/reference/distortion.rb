@@ -51,8 +51,7 @@ module TileLoom
 
       def places
         @places ||= STEPS.product(STEPS).flat_map do |u, v|
-          x, y = @box.min_x + u * @box.width, @box.min_y + v * @box.height
-          factors = Factors.at(@crs, x, y)
+          factors = Factors.at(@crs, *@box.place(u, v))
           factors.axes.map { |scale| Place.new(scale: scale, area: factors.areal_scale, where: where(u, v)) }
         end
       end

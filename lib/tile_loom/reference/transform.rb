@@ -5,16 +5,12 @@ module TileLoom
     # Batched coordinate transforms between two references.
     class Transform
       DOUBLE = 8
+      KEPT = PerThread.new(:transforms, most: 200)
 
       attr_reader :from, :to
 
       # A transform for this thread (PROJ objects are not shared between threads).
-      def self.between(from, to)
-        cache = Thread.current.thread_variable_get(:tile_loom_transforms) ||
-          {}.tap { |fresh| Thread.current.thread_variable_set(:tile_loom_transforms, fresh) }
-        cache.clear if cache.size > 200
-        cache[[from.code, to.code, (from.operations || to.operations)&.key]] ||= new(from, to)
-      end
+      def self.between(from, to) = KEPT.fetch([from.code, to.code, (from.operations || to.operations)&.key]) { new(from, to) }
 
       # Longitude and latitude on WGS 84, which magnetic north and military references are reckoned on.
       def self.to_wgs84(crs) = between(crs, Crs.find("EPSG:4326"))
@@ -39,6 +35,9 @@ module TileLoom
 
       # One point, [x, y]; Invalid when it lies outside the domain.
       def point(x, y) = forward([x, y], strict: true)
+
+      # The Box about the corners of a box.
+      def box(box, strict: false) = Geometry::Box.around(forward(box.corners, strict: strict))
 
       private
 

@@ -56,7 +56,7 @@ module TileLoom
       def bar_scale_factor = units_per_mm * crs.metres_per_unit * 1000 / true_scale
 
       def nearest_ground
-        places = STEPS.product(STEPS).sort_by { |u, v| Math.hypot(u - 0.5, v - 0.5) }.lazy.map { |u, v| to_ground([frame.min_x + u * frame.width, frame.min_y + v * frame.height]) }
+        places = STEPS.product(STEPS).sort_by { |u, v| Math.hypot(u - 0.5, v - 0.5) }.lazy.map { |u, v| to_ground(frame.place(u, v)) }
         places.find { |place| Reference::Factors.ground?(crs, *place) }
       end
       private :nearest_ground

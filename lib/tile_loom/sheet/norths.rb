@@ -44,7 +44,7 @@ module TileLoom
 
       # By how many degrees true north turns against grid north across the frame.
       def spread_deg
-        places = STEPS.product(STEPS).flat_map { |u, v| [@view.frame.min_x + u * @view.frame.width, @view.frame.min_y + v * @view.frame.height] }
+        places = @view.frame.lattice(STEPS).flatten
         found = @view.to_ground(places).each_slice(2).filter_map { |x, y| self.class.convergence_at(@view.crs, x, y) }
         middle = found.first || 0.0
         found.map { |angle| Units::Angle.wrapped(angle - middle) }.minmax.then { |low, high| high.to_f - low.to_f }

@@ -11,7 +11,7 @@ module TileLoom
       def initialize(own = [], enclosures: Book::Enclosures.none)
         @own = own.to_h { |entry| [entry["id"], entry] }
         @enclosures = enclosures
-        @read = {}
+        @read, @stacks = {}, {}
       end
 
       # A FaceStack: the face, behind it the book's own ones, then the shipped ones; Invalid for a key that is neither
@@ -19,7 +19,6 @@ module TileLoom
       def face(key)
         key = key.to_s
         return Library.face(key) if @own.empty?
-        @stacks ||= {}
         @stacks[key] ||= FaceStack.new(plain(key)) { others(key) }
       end
 

@@ -20,8 +20,7 @@ module TileLoom
       # By which share the outermost sheets show more or less ground than that one, at most.
       def sheet_spread
         return 0.0 if cells.empty? || cells.map(&:scale).uniq.length > 1
-        outermost = [:centre_x, :centre_y].flat_map { |axis| cells.minmax_by { |cell| cell.ground.public_send(axis) } }.uniq(&:number)
-        outermost.flat_map { |cell| Reference::GroundSize.new(size.crs, cell.ground).to_a.zip(sheet_m).map { |here, middle| (here / middle - 1).abs } }.max
+        Cell.outermost(cells).flat_map { |cell| Reference::GroundSize.new(size.crs, cell.ground).to_a.zip(sheet_m).map { |here, middle| (here / middle - 1).abs } }.max
       end
 
       def cover = @cover ||= Cover.new(cells, area)

@@ -18,7 +18,7 @@ module TileLoom
         # The Bar::Drawing in a box of a sheet.
         def drawing(sheet, box)
           Bar::Drawing.new(settings: settings, box: box, measure: measure(sheet), per_mm: per_mm(sheet), scale: scale(sheet), look: look(scale(sheet)), path: path,
-            verbal: ->(units) { Bar::VerbalScale.on(Bar::Measure.new(view(sheet)), scale(sheet), units: units) })
+            verbal: ->(units) { Bar::VerbalScale.on(measure_of(view(sheet), sheet), scale(sheet), units: units) })
         end
 
         def left_out(sheet)
@@ -44,7 +44,7 @@ module TileLoom
         def called = settings["title"] ? "scale bar “#{settings["title"]}”" : "scale bar"
 
         # The Bar::Measure that it is drawn by.
-        def measure(sheet) = Bar::Measure.new(view(sheet), at: at, along: settings.fetch("measured", "level"))
+        def measure(sheet) = (at.nil? && along == "level") ? measure_of(view(sheet), sheet) : Bar::Measure.new(view(sheet), at: at, along: along)
 
         def limit = settings.fetch("error_limit_percent", ERROR_LIMIT_PERCENT).to_f / 100
 
@@ -61,6 +61,9 @@ module TileLoom
 
         private
 
+        # In a frame's middle; of the page's own frame that which the sheet knows already.
+        def measure_of(view, sheet) = view.equal?(sheet.view) ? sheet.measure : Bar::Measure.new(view)
+
         # One length for all sheets of one scale goes by the sheet on which it takes most paper.
         def per_mm(sheet)
           own = view(sheet)
@@ -74,19 +77,20 @@ module TileLoom
 
         def narrowest(sheet, own)
           alike = sheet.cells.select { |cell| cell.scale == sheet.cell.scale }
-          outermost = [:centre_x, :centre_y].flat_map { |axis| alike.minmax_by { |cell| cell.ground.public_send(axis) } }
           every = (alike.length / MOST_MEASURED.to_f).ceil
           some = alike.each_with_index.select { |_, index| (index % every).zero? }.map(&:first)
-          (some + outermost).uniq(&:number).filter_map { |cell| metres_per_mm(Sheet::FrameView.new(frame: own.frame, ground: cell.ground, crs: own.crs)) }.min || measure(sheet).per_mm
+          (some + Weave::Cell.outermost(alike)).uniq(&:number).filter_map { |cell| metres_per_mm(Sheet::FrameView.new(frame: own.frame, ground: cell.ground, crs: own.crs)) }.min || measure(sheet).per_mm
         end
 
         def metres_per_mm(view)
-          Bar::Measure.new(view, at: at, along: settings.fetch("measured", "level")).per_mm
+          Bar::Measure.new(view, at: at, along: along).per_mm
         rescue Invalid
           nil
         end
 
         def at = settings["at"]&.then { |place| [place["x_mm"].to_f, place["y_mm"].to_f] }
+
+        def along = settings.fetch("measured", "level")
 
         # The denominator that is told: what the sheet is held at; of another frame that of its plane.
         def scale(sheet)
