@@ -153,7 +153,6 @@ const leftOut = (answer: Answer) => {
   return lost.length > 0 ? `${lost.join("; ")}.` : "Nothing left out.";
 };
 
-// Sheets of one scale show so much ground each; of several, the scales are told.
 // Sheets that show up to so much more or less are told as alike.
 const ALIKE = 0.001;
 const percent = new Intl.NumberFormat("en-GB", { maximumSignificantDigits: 2 });
@@ -163,6 +162,7 @@ function eachGround({ sheet_width_m, sheet_height_m, sheet_spread }: Answer): st
   return sheet_spread < ALIKE ? size : `about ${size} (within ${percent.format(Math.ceil(sheet_spread * 1000) / 10)} %)`;
 }
 
+// Sheets of one scale show so much ground each; of several, the scales are told.
 const eachInWords = ({ scales: [least, most], sheet_width_m, sheet_height_m }: Answer) => (least !== undefined && most !== undefined && least !== most ? `at ${ratio(least)} to ${ratio(most)}` : `of ${groundSize(sheet_width_m, sheet_height_m)}`);
 
 const inWords = (answer: Answer) => `${count(answer.count, "sheet")} ${eachInWords(answer)}. ${leftOut(answer)}`;
