@@ -40,7 +40,8 @@ module Setup
       {
         "standard" => -> { check("bundle", "exec", "standardrb") },
         "tsc" => -> { check("npx", "tsc", "--noEmit", dir: FrontEnd::WEB) },
-        "eslint" => -> { check("npx", "eslint", "src", dir: FrontEnd::WEB) }
+        "eslint" => -> { check("npx", "eslint", "src", dir: FrontEnd::WEB) },
+        "prettier" => -> { check("npx", "prettier", "--check", "--log-level", "warn", "src", dir: FrontEnd::WEB) }
       }
     end
 

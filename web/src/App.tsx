@@ -56,9 +56,19 @@ function OneBook() {
 }
 
 function Waiting() {
-  return <Box sx={{ display: "grid", placeItems: "center", height: "100%" }}><CircularProgress aria-label="Loading the book" /></Box>;
+  return (
+    <Box sx={{ display: "grid", placeItems: "center", height: "100%" }}>
+      <CircularProgress aria-label="Loading the book" />
+    </Box>
+  );
 }
 
 function Message({ text }: { text: string }) {
-  return <Box component="main" sx={{ display: "grid", placeItems: "center", height: "100%", p: 4 }}><Typography component="h1" variant="h2" role="alert">{text}</Typography></Box>;
+  return (
+    <Box component="main" sx={{ display: "grid", placeItems: "center", height: "100%", p: 4 }}>
+      <Typography component="h1" variant="h2" role="alert">
+        {text}
+      </Typography>
+    </Box>
+  );
 }

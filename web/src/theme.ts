@@ -1,8 +1,16 @@
 import { createTheme } from "@mui/material/styles";
 
 declare module "@mui/material/styles" {
-  interface Palette { ink: { bar: string; onBar: string; quiet: string }; table: { main: string; strip: string; edge: string }; thread: { main: string; soft: string } }
-  interface PaletteOptions { ink: Palette["ink"]; table: Palette["table"]; thread: Palette["thread"] }
+  interface Palette {
+    ink: { bar: string; onBar: string; quiet: string };
+    table: { main: string; strip: string; edge: string };
+    thread: { main: string; soft: string };
+  }
+  interface PaletteOptions {
+    ink: Palette["ink"];
+    table: Palette["table"];
+    thread: Palette["thread"];
+  }
 }
 
 // Warm paper, dark ink, one thread colour for the index and one for the selection.
@@ -55,6 +63,11 @@ export const theme = createTheme({
     MuiTextField: { defaultProps: { size: "small", variant: "standard" } },
     MuiFormControlLabel: { styleOverrides: { label: { fontSize: 14, lineHeight: 1.3 } } },
     MuiTooltip: { defaultProps: { enterDelay: 400 } },
-    MuiButtonBase: { defaultProps: { disableRipple: true }, styleOverrides: { root: { "&.Mui-focusVisible": { outline: "2px solid var(--mui-palette-primary-main)", outlineOffset: 1 } } } },
+    MuiButtonBase: {
+      defaultProps: { disableRipple: true },
+      styleOverrides: {
+        root: { "&.Mui-focusVisible": { outline: "2px solid var(--mui-palette-primary-main)", outlineOffset: 1 } },
+      },
+    },
   },
 });

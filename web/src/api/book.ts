@@ -6,7 +6,11 @@ import { settled } from "./weaving";
 
 export function useBookQuery(id: number) {
   const client = useQueryClient();
-  const book = useQuery({ queryKey: ["book", id], queryFn: ({ signal }) => get<Book>(`/api/books/${id}`, signal), refetchInterval: (state) => (state.state.data?.reprojection ? 500 : false) });
+  const book = useQuery({
+    queryKey: ["book", id],
+    queryFn: ({ signal }) => get<Book>(`/api/books/${id}`, signal),
+    refetchInterval: (state) => (state.state.data?.reprojection ? 500 : false),
+  });
   // A second tab, or a second person, may change the book: a light question now and then.
   const revision = useQuery({
     queryKey: ["revision", id],
@@ -17,7 +21,8 @@ export function useBookQuery(id: number) {
   const known = book.data?.revision;
   const latest = revision.data?.revision;
   useEffect(() => {
-    if (known !== undefined && latest !== undefined && latest > known) void client.invalidateQueries({ queryKey: ["book", id] });
+    if (known !== undefined && latest !== undefined && latest > known)
+      void client.invalidateQueries({ queryKey: ["book", id] });
   }, [client, id, known, latest]);
   return book;
 }
@@ -58,21 +63,30 @@ export function useChanging(book: Book | undefined): Changing {
   });
   // One at a time, in the order in which they were made: the next one waits for the answer to the one before.
   const last = useRef<Promise<unknown>>(Promise.resolve());
-  const inTurn = <T,>(work: () => Promise<T>): Promise<T> => {
+  const inTurn = <T>(work: () => Promise<T>): Promise<T> => {
     const turn = last.current.then(work);
     last.current = turn.catch(() => undefined);
     return turn;
   };
   const current = () => client.getQueryData<Book>(["book", book?.id])?.revision ?? book?.revision;
   // Cells are meant as they stand when the change's turn has come, after this browser's own changes.
-  const send = (path: string, body: unknown) => inTurn(() => mutation.mutateAsync({ path: `${base}/${path}`, method: "POST", body: path === "cells" ? { ...(body as object), revision: current() } : body }));
+  const send = (path: string, body: unknown) =>
+    inTurn(() =>
+      mutation.mutateAsync({
+        path: `${base}/${path}`,
+        method: "POST",
+        body: path === "cells" ? { ...(body as object), revision: current() } : body,
+      }),
+    );
   return {
     change: (label, patch) => {
       const seen = book?.revision;
       // A list replaces the whole of the one that was seen. Single values hold for the book as it stands when
       // their turn has come, after this browser's own changes.
       const revision = () => (holdsList(patch) ? seen : current());
-      return inTurn(() => mutation.mutateAsync({ path: base, method: "PATCH", body: { label, patch, revision: revision() } }));
+      return inTurn(() =>
+        mutation.mutateAsync({ path: base, method: "PATCH", body: { label, patch, revision: revision() } }),
+      );
     },
     ask: <T extends Book>(path: string, body: unknown) => send(path, body) as Promise<T>,
     undo: () => void send("undo", {}).catch(() => undefined),
@@ -83,7 +97,8 @@ export function useChanging(book: Book | undefined): Changing {
   };
 }
 
-const holdsList = (patch: unknown): boolean => Array.isArray(patch) || (typeof patch === "object" && patch !== null && Object.values(patch).some(holdsList));
+const holdsList = (patch: unknown): boolean =>
+  Array.isArray(patch) || (typeof patch === "object" && patch !== null && Object.values(patch).some(holdsList));
 
 export const ChangingContext = createContext<Changing | null>(null);
 

@@ -1,6 +1,11 @@
 // What the server says is wrong: a sentence, and the path of the offending value.
 export class Refusal extends Error {
-  constructor(message: string, readonly path?: string, readonly status?: number, readonly choices?: { text: string; says: string }[]) {
+  constructor(
+    message: string,
+    readonly path?: string,
+    readonly status?: number,
+    readonly choices?: { text: string; says: string }[],
+  ) {
     super(message);
   }
 }
@@ -15,12 +20,18 @@ async function answer<T>(response: Response): Promise<T> {
   }
   if (response.ok) return body as T;
   const refusal = body as { message?: string; path?: string; choices?: { text: string; says: string }[] } | null;
-  throw new Refusal(refusal?.message ?? `The server refused (${response.status}).`, refusal?.path, response.status, refusal?.choices);
+  throw new Refusal(
+    refusal?.message ?? `The server refused (${response.status}).`,
+    refusal?.path,
+    response.status,
+    refusal?.choices,
+  );
 }
 
 // Which browser this is, so that undo takes back its own changes.
 const SESSION = (() => {
-  const made = () => Array.from(crypto.getRandomValues(new Uint8Array(16)), (byte) => byte.toString(16).padStart(2, "0")).join("");
+  const made = () =>
+    Array.from(crypto.getRandomValues(new Uint8Array(16)), (byte) => byte.toString(16).padStart(2, "0")).join("");
   try {
     const known = localStorage.getItem("session") ?? made();
     localStorage.setItem("session", known);
@@ -51,7 +62,9 @@ export async function getText(path: string, signal?: AbortSignal): Promise<strin
 }
 
 export async function post<T>(path: string, body: unknown, method = "POST", signal?: AbortSignal): Promise<T> {
-  return answer<T>(await send(path, { method, headers: { "content-type": "application/json" }, body: JSON.stringify(body), signal }));
+  return answer<T>(
+    await send(path, { method, headers: { "content-type": "application/json" }, body: JSON.stringify(body), signal }),
+  );
 }
 
 export async function upload<T>(path: string, file: File, fields: Record<string, string> = {}): Promise<T> {

@@ -6,7 +6,10 @@ export function useFaces(book: Book | undefined) {
   useEffect(() => {
     for (const face of book?.faces ?? []) {
       if (!face.content || [...document.fonts].some((known) => known.family.replaceAll('"', "") === face.css)) continue;
-      const made = new FontFace(face.css, `url("/api/enclosures/${face.content}")`, { weight: String(face.weight), style: face.italic ? "italic" : "normal" });
+      const made = new FontFace(face.css, `url("/api/enclosures/${face.content}")`, {
+        weight: String(face.weight),
+        style: face.italic ? "italic" : "normal",
+      });
       document.fonts.add(made);
       void made.load().catch(() => undefined);
     }

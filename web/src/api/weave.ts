@@ -17,7 +17,12 @@ export function useAnswer(index: IndexPatch | null, enabled = true) {
     queryFn: async ({ signal }) => {
       // What is still being typed is not asked for; turn: of two that meet on their way the later counts.
       await wait(TYPING_MS, signal);
-      const answer = await post<Answer | { weaving: Weaving }>(`/api/books/${book.id}/weave`, { patch: index ? { index } : {}, turn: Date.now() }, "POST", signal);
+      const answer = await post<Answer | { weaving: Weaving }>(
+        `/api/books/${book.id}/weave`,
+        { patch: index ? { index } : {}, turn: Date.now() },
+        "POST",
+        signal,
+      );
       return (await settled<Answer>(client, book.id, answer, signal))!;
     },
     enabled,
@@ -29,5 +34,10 @@ export function useAnswer(index: IndexPatch | null, enabled = true) {
 // What the cells as they are come to.
 export function useCover() {
   const book = useBook();
-  return useQuery<Answer, Refusal>({ queryKey: ["cover", book.id, book.revision], queryFn: ({ signal }) => get<Answer>(`/api/books/${book.id}/cover`, signal), retry: false, staleTime: Infinity });
+  return useQuery<Answer, Refusal>({
+    queryKey: ["cover", book.id, book.revision],
+    queryFn: ({ signal }) => get<Answer>(`/api/books/${book.id}/cover`, signal),
+    retry: false,
+    staleTime: Infinity,
+  });
 }

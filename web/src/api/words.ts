@@ -3,16 +3,21 @@
 const whole = new Intl.NumberFormat("en-GB", { maximumFractionDigits: 0 });
 const fine = new Intl.NumberFormat("en-GB", { maximumFractionDigits: 1 });
 
-export const ratio = (scale: number) => `1:${new Intl.NumberFormat("en-GB", { maximumFractionDigits: 3 }).format(scale)}`;
+export const ratio = (scale: number) =>
+  `1:${new Intl.NumberFormat("en-GB", { maximumFractionDigits: 3 }).format(scale)}`;
 
 export const count = (n: number, one: string, many = `${one}s`) => `${whole.format(n)} ${n === 1 ? one : many}`;
 
 // "A1, B1, C1 and 4 more"
-export const listed = (names: string[], most: number) => `${names.slice(0, most).join(", ")}${names.length > most ? ` and ${names.length - most} more` : ""}`;
+export const listed = (names: string[], most: number) =>
+  `${names.slice(0, most).join(", ")}${names.length > most ? ` and ${names.length - most} more` : ""}`;
 
 export const mm = (value: number) => `${fine.format(value)} mm`;
 
-export const coordinate = (value: number) => new Intl.NumberFormat("en-GB", { maximumFractionDigits: 1, minimumFractionDigits: 1 }).format(value).replaceAll(",", " ");
+export const coordinate = (value: number) =>
+  new Intl.NumberFormat("en-GB", { maximumFractionDigits: 1, minimumFractionDigits: 1 })
+    .format(value)
+    .replaceAll(",", " ");
 
 export function metres(value: number): string {
   return value >= 10_000 ? `${fine.format(value / 1000)} km` : `${fine.format(value)} m`;
@@ -20,7 +25,9 @@ export function metres(value: number): string {
 
 // "785 × 652 m", both in the unit of the larger.
 export function groundSize(width: number, height: number): string {
-  return Math.max(width, height) >= 10_000 ? `${fine.format(width / 1000)} × ${fine.format(height / 1000)} km` : `${fine.format(width)} × ${fine.format(height)} m`;
+  return Math.max(width, height) >= 10_000
+    ? `${fine.format(width / 1000)} × ${fine.format(height / 1000)} km`
+    : `${fine.format(width)} × ${fine.format(height)} m`;
 }
 
 export function area(m2: number): string {
@@ -35,13 +42,19 @@ export function bytes(n: number): string {
 
 // "1:2,500", "2500", "2,500" → 2500; null for what is not a scale.
 export function readScale(text: string): number | null {
-  const plain = text.trim().replace(/^1\s*[:/]\s*/, "").replace(/[\s,]/g, "");
+  const plain = text
+    .trim()
+    .replace(/^1\s*[:/]\s*/, "")
+    .replace(/[\s,]/g, "");
   const number = Number(plain);
   return plain !== "" && Number.isFinite(number) ? number : null;
 }
 
 export function readNumber(text: string): number | null {
-  const plain = text.trim().replace(/\s*mm$/, "").replace(",", ".");
+  const plain = text
+    .trim()
+    .replace(/\s*mm$/, "")
+    .replace(",", ".");
   const number = Number(plain);
   return plain !== "" && Number.isFinite(number) ? number : null;
 }

@@ -4,9 +4,23 @@ import type { ReactNode } from "react";
 // The card on the right: what is selected, its main settings first.
 export function Card({ title, note, children }: { title: string; note?: ReactNode; children: ReactNode }) {
   return (
-    <Box component="aside" aria-label={title} sx={{ width: 292, flexShrink: 0, bgcolor: "background.paper", borderLeft: 1, borderColor: "divider", overflow: "auto", p: 2.25 }}>
+    <Box
+      component="aside"
+      aria-label={title}
+      sx={{
+        width: 292,
+        flexShrink: 0,
+        bgcolor: "background.paper",
+        borderLeft: 1,
+        borderColor: "divider",
+        overflow: "auto",
+        p: 2.25,
+      }}
+    >
       <Box sx={{ display: "flex", alignItems: "baseline", gap: 1.25, mb: 1.5 }}>
-        <Typography component="h2" variant="h2">{title}</Typography>
+        <Typography component="h2" variant="h2">
+          {title}
+        </Typography>
         {note && <Typography sx={{ fontSize: 13, color: "text.secondary" }}>{note}</Typography>}
       </Box>
       {children}
@@ -16,13 +30,28 @@ export function Card({ title, note, children }: { title: string; note?: ReactNod
 
 // What a part of a card is about.
 export function Heading({ text }: { text: ReactNode }) {
-  return <Typography component="h3" sx={{ fontSize: 14, fontWeight: 700, mt: 2, mb: 0.5 }}>{text}</Typography>;
+  return (
+    <Typography component="h3" sx={{ fontSize: 14, fontWeight: 700, mt: 2, mb: 0.5 }}>
+      {text}
+    </Typography>
+  );
 }
 
 // A row of a card: what it is, and its value.
 export function Row({ name, children, unit }: { name: string; children: ReactNode; unit?: string }) {
   return (
-    <Box sx={{ display: "grid", gridTemplateColumns: "104px 1fr auto", alignItems: "baseline", gap: 1, py: 0.75, borderBottom: 1, borderColor: "divider", fontSize: 14 }}>
+    <Box
+      sx={{
+        display: "grid",
+        gridTemplateColumns: "104px 1fr auto",
+        alignItems: "baseline",
+        gap: 1,
+        py: 0.75,
+        borderBottom: 1,
+        borderColor: "divider",
+        fontSize: 14,
+      }}
+    >
       <Box sx={{ color: "text.secondary", fontSize: 13 }}>{name}</Box>
       <Box>{children}</Box>
       {unit && <Box sx={{ color: "text.secondary", fontSize: 13 }}>{unit}</Box>}

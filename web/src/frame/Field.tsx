@@ -2,7 +2,21 @@ import { TextField } from "@mui/material";
 import { useEffect, useState } from "react";
 
 // A field that keeps what was typed on Enter or when left, and says beside it what is wrong.
-export function Field({ label, value, unit, multiline, placeholder, onKeep }: { label: string; value: string; unit?: string; multiline?: boolean; placeholder?: string; onKeep: (text: string) => Promise<unknown> }) {
+export function Field({
+  label,
+  value,
+  unit,
+  multiline,
+  placeholder,
+  onKeep,
+}: {
+  label: string;
+  value: string;
+  unit?: string;
+  multiline?: boolean;
+  placeholder?: string;
+  onKeep: (text: string) => Promise<unknown>;
+}) {
   const [text, setText] = useState(value);
   const [problem, setProblem] = useState<string | null>(null);
   useEffect(() => setText(value), [value]);
@@ -16,12 +30,29 @@ export function Field({ label, value, unit, multiline, placeholder, onKeep }: { 
     }
   };
   return (
-    <TextField fullWidth label={unit ? `${label}, ${unit}` : label} value={text} multiline={multiline} maxRows={4} margin={multiline ? "dense" : "none"} placeholder={placeholder} error={!!problem} helperText={problem}
-      onChange={(event) => setText(event.target.value)} onBlur={() => void keep()}
+    <TextField
+      fullWidth
+      label={unit ? `${label}, ${unit}` : label}
+      value={text}
+      multiline={multiline}
+      maxRows={4}
+      margin={multiline ? "dense" : "none"}
+      placeholder={placeholder}
+      error={!!problem}
+      helperText={problem}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={() => void keep()}
       onKeyDown={(event) => {
-        if (event.key === "Enter" && !event.shiftKey) { event.preventDefault(); void keep(); }
-        if (event.key === "Escape") { setText(value); setProblem(null); }
+        if (event.key === "Enter" && !event.shiftKey) {
+          event.preventDefault();
+          void keep();
+        }
+        if (event.key === "Escape") {
+          setText(value);
+          setProblem(null);
+        }
       }}
-      slotProps={{ inputLabel: placeholder ? { shrink: true } : undefined, formHelperText: { role: "alert" } }} />
+      slotProps={{ inputLabel: placeholder ? { shrink: true } : undefined, formHelperText: { role: "alert" } }}
+    />
   );
 }

@@ -20,11 +20,17 @@ export function Frame({ step, children }: { step: StepId; children: ReactNode })
   const [told, setTold] = useState<string | null>(null);
   const sheet = useSheet();
   const [help, setHelp] = useState(false);
-  const keys = useMemo(() => ({
-    "Ctrl+z": undo, "Ctrl+Shift+Z": redo, "Ctrl+y": redo,
-    PageDown: () => sheet.step(1), PageUp: () => sheet.step(-1),
-    "?": () => setHelp(true),
-  }), [undo, redo, sheet]);
+  const keys = useMemo(
+    () => ({
+      "Ctrl+z": undo,
+      "Ctrl+Shift+Z": redo,
+      "Ctrl+y": redo,
+      PageDown: () => sheet.step(1),
+      PageUp: () => sheet.step(-1),
+      "?": () => setHelp(true),
+    }),
+    [undo, redo, sheet],
+  );
   useShortcuts(keys);
   return (
     <Box sx={{ display: "flex", flexDirection: "column", height: "100%", minWidth: 1024 }}>
@@ -35,7 +41,9 @@ export function Frame({ step, children }: { step: StepId; children: ReactNode })
       {book.told && told !== book.told && <Notice text={book.told} onClose={() => setTold(book.told)} />}
       {refusal && <Notice text={refusal.message} onClose={clear} />}
       {book.weave.changed.length > 0 && book.cells.length > 0 && <OutOfStep />}
-      <Box component="main" sx={{ flex: 1, minHeight: 0, display: "flex", flexDirection: "column" }}>{children}</Box>
+      <Box component="main" sx={{ flex: 1, minHeight: 0, display: "flex", flexDirection: "column" }}>
+        {children}
+      </Box>
       <Strip />
       <ShortcutSheet open={help} onClose={() => setHelp(false)} />
     </Box>

@@ -8,7 +8,8 @@ import { count, groundSize, listed, mm } from "../api/words";
 const reasons = { frame: "the frame", study: "the data of the study area" };
 
 // Which names come and go.
-const difference = ({ come = [], go = [] }: Answer) => `${come.length ? `; ${listed(come, 4)} come` : ""}${go.length ? `; ${listed(go, 4)} go` : ""}`;
+const difference = ({ come = [], go = [] }: Answer) =>
+  `${come.length ? `; ${listed(come, 4)} come` : ""}${go.length ? `; ${listed(go, 4)} go` : ""}`;
 
 // The cells were woven with another frame, or over other data: what would follow, and the two ways on.
 export function OutOfStep() {
@@ -18,15 +19,49 @@ export function OutOfStep() {
   const anew = useAnswer(null);
   const act = (path: string) => void ask(path, {}).catch(() => undefined);
   return (
-    <Box role="region" aria-label="The index is out of step" sx={{ display: "flex", alignItems: "center", gap: 1, px: 2.5, py: 0.5, bgcolor: "background.paper", borderBottom: 2, borderColor: "warning.main" }}>
+    <Box
+      role="region"
+      aria-label="The index is out of step"
+      sx={{
+        display: "flex",
+        alignItems: "center",
+        gap: 1,
+        px: 2.5,
+        py: 0.5,
+        bgcolor: "background.paper",
+        borderBottom: 2,
+        borderColor: "warning.main",
+      }}
+    >
       <WarningIcon fontSize="small" sx={{ color: "warning.main" }} />
       <Box sx={{ flex: 1, fontSize: 14 }}>
-        Since the cells were woven, <b>{changed.map((part) => reasons[part]).join(" and ")} changed</b>{changed.includes("frame") && frame_then && <> (it was {mm(frame_then[0])} × {mm(frame_then[1])})</>}.{" "}
-        {anew.data ? <>Woven anew, {count(book.cells.length, "sheet")} become <b>{count(anew.data.count, "sheet")}</b> of {groundSize(anew.data.sheet_width_m, anew.data.sheet_height_m)}{difference(anew.data)}.</> : anew.error ? anew.error.message : "…"}{" "}
+        Since the cells were woven, <b>{changed.map((part) => reasons[part]).join(" and ")} changed</b>
+        {changed.includes("frame") && frame_then && (
+          <>
+            {" "}
+            (it was {mm(frame_then[0])} × {mm(frame_then[1])})
+          </>
+        )}
+        .{" "}
+        {anew.data ? (
+          <>
+            Woven anew, {count(book.cells.length, "sheet")} become <b>{count(anew.data.count, "sheet")}</b> of{" "}
+            {groundSize(anew.data.sheet_width_m, anew.data.sheet_height_m)}
+            {difference(anew.data)}.
+          </>
+        ) : anew.error ? (
+          anew.error.message
+        ) : (
+          "…"
+        )}{" "}
         Kept, the sheets stay where they are at their scale, and each is marked.
       </Box>
-      <Button variant="contained" color="secondary" onClick={() => act("weave/anew")}>Weave anew</Button>
-      <Button variant="outlined" onClick={() => act("weave/keep")}>Keep the cells</Button>
+      <Button variant="contained" color="secondary" onClick={() => act("weave/anew")}>
+        Weave anew
+      </Button>
+      <Button variant="outlined" onClick={() => act("weave/keep")}>
+        Keep the cells
+      </Button>
     </Box>
   );
 }

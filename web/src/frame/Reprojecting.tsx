@@ -10,11 +10,33 @@ export function Reprojecting() {
   const book = useBook();
   const client = useQueryClient();
   const change = book.reprojection!;
-  const stop = () => void post<Book>(`/api/books/${book.id}/reference/stop`, {}).then((fresh) => client.setQueryData(["book", book.id], fresh));
+  const stop = () =>
+    void post<Book>(`/api/books/${book.id}/reference/stop`, {}).then((fresh) =>
+      client.setQueryData(["book", book.id], fresh),
+    );
   return (
-    <Box sx={{ display: "flex", alignItems: "center", gap: 2, px: 2.5, py: 0.5, bgcolor: "background.paper", borderBottom: 2, borderColor: "primary.main" }}>
-      <Box role="status" sx={{ whiteSpace: "nowrap" }}>{`Drawing the book in ${change.name}: ${count(change.done, "feature")} of ${change.total}`}</Box>
-      <LinearProgress variant="determinate" value={Math.min((100 * change.done) / Math.max(change.total, 1), 100)} aria-label="Changing the reference" sx={{ flex: 1, height: 6 }} />
+    <Box
+      sx={{
+        display: "flex",
+        alignItems: "center",
+        gap: 2,
+        px: 2.5,
+        py: 0.5,
+        bgcolor: "background.paper",
+        borderBottom: 2,
+        borderColor: "primary.main",
+      }}
+    >
+      <Box
+        role="status"
+        sx={{ whiteSpace: "nowrap" }}
+      >{`Drawing the book in ${change.name}: ${count(change.done, "feature")} of ${change.total}`}</Box>
+      <LinearProgress
+        variant="determinate"
+        value={Math.min((100 * change.done) / Math.max(change.total, 1), 100)}
+        aria-label="Changing the reference"
+        sx={{ flex: 1, height: 6 }}
+      />
       <Button onClick={stop}>Stop</Button>
     </Box>
   );

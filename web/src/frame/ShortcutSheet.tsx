@@ -22,7 +22,14 @@ export function ShortcutSheet({ open, onClose }: { open: boolean; onClose: () =>
       <DialogTitle id="shortcut-title">Keys</DialogTitle>
       <DialogContent>
         <Table size="small">
-          <TableBody>{KEYS.map(([key, what]) => <TableRow key={key}><TableCell sx={{ fontWeight: 600 }}>{key}</TableCell><TableCell>{what}</TableCell></TableRow>)}</TableBody>
+          <TableBody>
+            {KEYS.map(([key, what]) => (
+              <TableRow key={key}>
+                <TableCell sx={{ fontWeight: 600 }}>{key}</TableCell>
+                <TableCell>{what}</TableCell>
+              </TableRow>
+            ))}
+          </TableBody>
         </Table>
       </DialogContent>
     </Dialog>

@@ -10,7 +10,8 @@ import { useSheet } from "./useSheet";
 const REST_MS = 1000;
 
 // A picture with its gap, and how many more than fit are drawn on either side.
-const STEP = 94, SPARE = 6;
+const STEP = 94,
+  SPARE = 6;
 
 // The book's sheets in order, as small pictures: those in view, so that thousands cost no more than a few. One can
 // be dragged to another place.
@@ -41,7 +42,8 @@ export function Strip() {
   useEffect(() => {
     const element = strip.current;
     if (!element || number === null) return;
-    const left = number === 0 ? 0 : before + (number - 1) * STEP, right = left + STEP;
+    const left = number === 0 ? 0 : before + (number - 1) * STEP,
+      right = left + STEP;
     if (left < element.scrollLeft) element.scrollLeft = left - 14;
     else if (right > element.scrollLeft + element.clientWidth) element.scrollLeft = right - element.clientWidth + 14;
     measure();
@@ -55,64 +57,224 @@ export function Strip() {
     setOver(null);
   };
   return (
-    <Box component="footer" ref={strip} onScroll={measure} sx={{ flexShrink: 0, height: 104, bgcolor: "table.strip", borderTop: 1, borderColor: "table.edge", overflowX: "auto", overflowY: "hidden" }}>
-      {book.cells.length === 0
-        ? <Typography sx={{ p: 2, color: "text.secondary" }}>No sheets yet. On Weave, say which area to cover.</Typography>
-        : (
-          <Box component="ol" aria-label={count(book.cells.length, "sheet")} sx={{ position: "relative", m: 0, p: 0, listStyle: "none", height: "100%", width: before + book.cells.length * STEP + 20 }}>
-            {away.length > 0 && (
-              <Item left={0}>
-                <Box component={Link} to={`/books/${book.id}/sheet?picked=${away[0]}`} sx={{ display: "grid", placeItems: "center", alignContent: "center", width: 86, height: 62, fontSize: 12, textAlign: "center", color: "warning.main", fontWeight: 600, border: 2, borderStyle: "dashed", borderColor: "warning.main", textDecoration: "none" }}>
-                  {count(away.length, "element")} off the page
-                </Box>
-              </Item>
-            )}
-            <Item left={before - STEP}>
-              {book.document.key_layout
-                ? <Picture current={number === 0} onPick={() => go(0)} image={`/api/books/${book.id}/sheets/0.svg?thumb=1&r=${drawn}`} name="Key" note="" />
-                : <Picture to={`/books/${book.id}/weave`} image={`/api/books/${book.id}/key.svg?r=${drawn}`} name="Key" note="" />}
+    <Box
+      component="footer"
+      ref={strip}
+      onScroll={measure}
+      sx={{
+        flexShrink: 0,
+        height: 104,
+        bgcolor: "table.strip",
+        borderTop: 1,
+        borderColor: "table.edge",
+        overflowX: "auto",
+        overflowY: "hidden",
+      }}
+    >
+      {book.cells.length === 0 ? (
+        <Typography sx={{ p: 2, color: "text.secondary" }}>
+          No sheets yet. On Weave, say which area to cover.
+        </Typography>
+      ) : (
+        <Box
+          component="ol"
+          aria-label={count(book.cells.length, "sheet")}
+          sx={{
+            position: "relative",
+            m: 0,
+            p: 0,
+            listStyle: "none",
+            height: "100%",
+            width: before + book.cells.length * STEP + 20,
+          }}
+        >
+          {away.length > 0 && (
+            <Item left={0}>
+              <Box
+                component={Link}
+                to={`/books/${book.id}/sheet?picked=${away[0]}`}
+                sx={{
+                  display: "grid",
+                  placeItems: "center",
+                  alignContent: "center",
+                  width: 86,
+                  height: 62,
+                  fontSize: 12,
+                  textAlign: "center",
+                  color: "warning.main",
+                  fontWeight: 600,
+                  border: 2,
+                  borderStyle: "dashed",
+                  borderColor: "warning.main",
+                  textDecoration: "none",
+                }}
+              >
+                {count(away.length, "element")} off the page
+              </Box>
             </Item>
-            {book.cells.slice(first, last).map((known) => (
-              <Item key={known.number} left={before + (known.number - 1) * STEP} marked={over === known.number} dragging={{
-                onDragStart: () => setDragged(known.number), onDragEnd: () => { setDragged(null); setOver(null); },
-                onDragOver: (event) => { if (dragged !== null) { event.preventDefault(); setOver(known.number); } }, onDrop: (event) => { event.preventDefault(); drop(known.number); },
-              }}>
-                <Picture current={known.number === number} onPick={() => go(known.number)} image={`/api/books/${book.id}/sheets/${known.number}.svg?thumb=1&r=${drawn}`} name={known.name} note={`${known.kept ? "◆ kept · " : ""}${known.pinned ? "■ " : ""}${known.number}`} />
-              </Item>
-            ))}
-          </Box>
-        )}
+          )}
+          <Item left={before - STEP}>
+            {book.document.key_layout ? (
+              <Picture
+                current={number === 0}
+                onPick={() => go(0)}
+                image={`/api/books/${book.id}/sheets/0.svg?thumb=1&r=${drawn}`}
+                name="Key"
+                note=""
+              />
+            ) : (
+              <Picture
+                to={`/books/${book.id}/weave`}
+                image={`/api/books/${book.id}/key.svg?r=${drawn}`}
+                name="Key"
+                note=""
+              />
+            )}
+          </Item>
+          {book.cells.slice(first, last).map((known) => (
+            <Item
+              key={known.number}
+              left={before + (known.number - 1) * STEP}
+              marked={over === known.number}
+              dragging={{
+                onDragStart: () => setDragged(known.number),
+                onDragEnd: () => {
+                  setDragged(null);
+                  setOver(null);
+                },
+                onDragOver: (event) => {
+                  if (dragged !== null) {
+                    event.preventDefault();
+                    setOver(known.number);
+                  }
+                },
+                onDrop: (event) => {
+                  event.preventDefault();
+                  drop(known.number);
+                },
+              }}
+            >
+              <Picture
+                current={known.number === number}
+                onPick={() => go(known.number)}
+                image={`/api/books/${book.id}/sheets/${known.number}.svg?thumb=1&r=${drawn}`}
+                name={known.name}
+                note={`${known.kept ? "◆ kept · " : ""}${known.pinned ? "■ " : ""}${known.number}`}
+              />
+            </Item>
+          ))}
+        </Box>
+      )}
     </Box>
   );
 }
 
-interface Dragging { onDragStart: () => void; onDragEnd: () => void; onDragOver: (event: DragEvent) => void; onDrop: (event: DragEvent) => void }
+interface Dragging {
+  onDragStart: () => void;
+  onDragEnd: () => void;
+  onDragOver: (event: DragEvent) => void;
+  onDrop: (event: DragEvent) => void;
+}
 
 // A place of the strip.
-function Item({ left, marked = false, dragging, children }: { left: number; marked?: boolean; dragging?: Dragging; children: ReactNode }) {
-  return <Box component="li" draggable={!!dragging} {...dragging} sx={{ position: "absolute", left: left + 14, top: 5, borderLeft: marked ? 3 : 0, borderColor: "primary.main" }}>{children}</Box>;
+function Item({
+  left,
+  marked = false,
+  dragging,
+  children,
+}: {
+  left: number;
+  marked?: boolean;
+  dragging?: Dragging;
+  children: ReactNode;
+}) {
+  return (
+    <Box
+      component="li"
+      draggable={!!dragging}
+      {...dragging}
+      sx={{ position: "absolute", left: left + 14, top: 5, borderLeft: marked ? 3 : 0, borderColor: "primary.main" }}
+    >
+      {children}
+    </Box>
+  );
 }
 
 // Ids of elements that lie wholly beyond the page.
 function offPage(book: Book): string[] {
-  return book.document.layout.elements.filter((element) => !element.hidden).map((element) => element.id).filter((id) => {
-    const [left, top, width, height] = book.frame.elements[id]!;
-    return left >= book.frame.page_width_mm || left + width <= 0 || top >= book.frame.page_height_mm || top + height <= 0;
-  });
+  return book.document.layout.elements
+    .filter((element) => !element.hidden)
+    .map((element) => element.id)
+    .filter((id) => {
+      const [left, top, width, height] = book.frame.elements[id]!;
+      return (
+        left >= book.frame.page_width_mm || left + width <= 0 || top >= book.frame.page_height_mm || top + height <= 0
+      );
+    });
 }
 
-interface PictureProps { image: string; name: string; note: string; current?: boolean; to?: string; onPick?: () => void }
+interface PictureProps {
+  image: string;
+  name: string;
+  note: string;
+  current?: boolean;
+  to?: string;
+  onPick?: () => void;
+}
 
 // A small picture with its name: a sheet to go to, or the key that leads to the cells.
 function Picture({ image, name, note, current = false, to, onPick }: PictureProps) {
   const { search } = useLocation();
   const target = to ? { component: Link, to: `${to}${search}` } : { component: "button" as const, onClick: onPick };
   return (
-    <Box {...target} aria-current={current ? "true" : undefined}
-      sx={{ p: 0, border: 0, bgcolor: "transparent", cursor: "pointer", font: "inherit", color: "text.primary", display: "block", width: 86, textDecoration: "none", "&:focus-visible": { outline: "2px solid", outlineColor: "primary.main" } }}>
-      <Box component="img" loading="lazy" alt="" draggable={false} src={image} sx={{ display: "block", width: 86, height: 62, objectFit: "contain", bgcolor: "#fff", outline: current ? "3px solid" : "1px solid", outlineColor: current ? "primary.main" : "table.edge" }} />
-      <Box component="span" sx={{ display: "flex", justifyContent: "space-between", fontSize: 12, mt: 0.5, fontWeight: current ? 700 : 400, whiteSpace: "nowrap", overflow: "hidden" }}>
-        <span>{name}</span>{" "}<Box component="span" sx={{ color: "text.secondary" }}>{note}</Box>
+    <Box
+      {...target}
+      aria-current={current ? "true" : undefined}
+      sx={{
+        p: 0,
+        border: 0,
+        bgcolor: "transparent",
+        cursor: "pointer",
+        font: "inherit",
+        color: "text.primary",
+        display: "block",
+        width: 86,
+        textDecoration: "none",
+        "&:focus-visible": { outline: "2px solid", outlineColor: "primary.main" },
+      }}
+    >
+      <Box
+        component="img"
+        loading="lazy"
+        alt=""
+        draggable={false}
+        src={image}
+        sx={{
+          display: "block",
+          width: 86,
+          height: 62,
+          objectFit: "contain",
+          bgcolor: "#fff",
+          outline: current ? "3px solid" : "1px solid",
+          outlineColor: current ? "primary.main" : "table.edge",
+        }}
+      />
+      <Box
+        component="span"
+        sx={{
+          display: "flex",
+          justifyContent: "space-between",
+          fontSize: 12,
+          mt: 0.5,
+          fontWeight: current ? 700 : 400,
+          whiteSpace: "nowrap",
+          overflow: "hidden",
+        }}
+      >
+        <span>{name}</span>{" "}
+        <Box component="span" sx={{ color: "text.secondary" }}>
+          {note}
+        </Box>
       </Box>
     </Box>
   );

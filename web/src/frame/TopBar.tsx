@@ -12,17 +12,37 @@ import { STEPS, type StepId } from "./steps";
 export function TopBar({ step, onHelp }: { step: StepId; onHelp: () => void }) {
   const book = useBook();
   return (
-    <Box component="header" sx={{ display: "flex", alignItems: "stretch", height: 46, bgcolor: "ink.bar", color: "ink.onBar", flexShrink: 0 }}>
-      <Tooltip title="All books"><Box component={Link} to="/books" aria-label="All books" sx={{ display: "block", "&:focus-visible": { outline: "2px solid #fffdf6", outlineOffset: -3 } }}><Box component="img" src="/mark.svg" alt="" sx={{ display: "block", width: 46, height: 46 }} /></Box></Tooltip>
+    <Box
+      component="header"
+      sx={{ display: "flex", alignItems: "stretch", height: 46, bgcolor: "ink.bar", color: "ink.onBar", flexShrink: 0 }}
+    >
+      <Tooltip title="All books">
+        <Box
+          component={Link}
+          to="/books"
+          aria-label="All books"
+          sx={{ display: "block", "&:focus-visible": { outline: "2px solid #fffdf6", outlineOffset: -3 } }}
+        >
+          <Box component="img" src="/mark.svg" alt="" sx={{ display: "block", width: 46, height: 46 }} />
+        </Box>
+      </Tooltip>
       <Box sx={{ px: 1.75, width: 220, alignSelf: "center", overflow: "hidden" }}>
-        <Typography component="h1" noWrap sx={{ fontSize: 15, fontWeight: 700, lineHeight: 1.15 }}>{book.document.title}</Typography>
-        <Typography noWrap sx={{ fontSize: 12, color: "ink.quiet", lineHeight: 1.2 }}>{book.document.subtitle}</Typography>
+        <Typography component="h1" noWrap sx={{ fontSize: 15, fontWeight: 700, lineHeight: 1.15 }}>
+          {book.document.title}
+        </Typography>
+        <Typography noWrap sx={{ fontSize: 12, color: "ink.quiet", lineHeight: 1.2 }}>
+          {book.document.subtitle}
+        </Typography>
       </Box>
       <Steps current={step} />
       <Box sx={{ flex: 1 }} />
       <History />
       <SchemeButton />
-      <Tooltip title="Keys (?)"><IconButton aria-label="Keyboard shortcuts" onClick={onHelp} sx={{ color: "ink.onBar" }}><KeyboardIcon fontSize="small" /></IconButton></Tooltip>
+      <Tooltip title="Keys (?)">
+        <IconButton aria-label="Keyboard shortcuts" onClick={onHelp} sx={{ color: "ink.onBar" }}>
+          <KeyboardIcon fontSize="small" />
+        </IconButton>
+      </Tooltip>
     </Box>
   );
 }
@@ -35,13 +55,35 @@ function Steps({ current }: { current: StepId }) {
       {STEPS.map(({ id, title }) => {
         const here = id === current;
         return (
-          <Box key={id} component={Link} to={`/books/${book.id}/${id}${search}`} aria-current={here ? "step" : undefined}
-            sx={{ display: "flex", alignItems: "center", gap: 1, px: 2.75, textDecoration: "none", fontSize: 15, fontWeight: here ? 700 : 400,
-              color: here ? "text.primary" : "ink.onBar", bgcolor: here ? "background.paper" : "transparent",
+          <Box
+            key={id}
+            component={Link}
+            to={`/books/${book.id}/${id}${search}`}
+            aria-current={here ? "step" : undefined}
+            sx={{
+              display: "flex",
+              alignItems: "center",
+              gap: 1,
+              px: 2.75,
+              textDecoration: "none",
+              fontSize: 15,
+              fontWeight: here ? 700 : 400,
+              color: here ? "text.primary" : "ink.onBar",
+              bgcolor: here ? "background.paper" : "transparent",
               clipPath: here ? "polygon(9px 0, 100% 0, calc(100% - 9px) 100%, 0 100%)" : "none",
-              "&:hover": { textDecoration: here ? "none" : "underline" }, "&:focus-visible": { outline: "2px solid", outlineColor: "primary.main", outlineOffset: -3 } }}>
+              "&:hover": { textDecoration: here ? "none" : "underline" },
+              "&:focus-visible": { outline: "2px solid", outlineColor: "primary.main", outlineOffset: -3 },
+            }}
+          >
             {title}
-            {id === "weave" && <Box component="span" sx={{ px: 0.9, borderRadius: 9, fontSize: 12, fontWeight: 700, bgcolor: "#8c2f39", color: "#fffdf6" }}>{book.cells.length}</Box>}
+            {id === "weave" && (
+              <Box
+                component="span"
+                sx={{ px: 0.9, borderRadius: 9, fontSize: 12, fontWeight: 700, bgcolor: "#8c2f39", color: "#fffdf6" }}
+              >
+                {book.cells.length}
+              </Box>
+            )}
           </Box>
         );
       })}
@@ -55,13 +97,28 @@ function History() {
   const style = { color: "ink.onBar", minWidth: 0, "&.Mui-disabled": { color: "#8a9497" } };
   return (
     <Box sx={{ display: "flex", alignItems: "center", gap: 0.5, mr: 1 }}>
-      <Tooltip title={steps("undo", book.undo, book.undo_own)}><span>
-        <Button startIcon={<UndoIcon fontSize="small" />} onClick={undo} disabled={!book.undo || !book.undo_own || pending} sx={style}>Undo</Button>
-      </span></Tooltip>
-      <Tooltip title={steps("redo", book.redo, book.redo_own)}><span>
-        <IconButton aria-label="Redo" onClick={redo} disabled={!book.redo || !book.redo_own || pending} sx={style}><RedoIcon fontSize="small" /></IconButton>
-      </span></Tooltip>
-      <Typography role="status" sx={{ fontSize: 13, color: "ink.quiet", ml: 0.5, minWidth: 108 }}>{pending ? "Keeping…" : "All changes kept"}</Typography>
+      <Tooltip title={steps("undo", book.undo, book.undo_own)}>
+        <span>
+          <Button
+            startIcon={<UndoIcon fontSize="small" />}
+            onClick={undo}
+            disabled={!book.undo || !book.undo_own || pending}
+            sx={style}
+          >
+            Undo
+          </Button>
+        </span>
+      </Tooltip>
+      <Tooltip title={steps("redo", book.redo, book.redo_own)}>
+        <span>
+          <IconButton aria-label="Redo" onClick={redo} disabled={!book.redo || !book.redo_own || pending} sx={style}>
+            <RedoIcon fontSize="small" />
+          </IconButton>
+        </span>
+      </Tooltip>
+      <Typography role="status" sx={{ fontSize: 13, color: "ink.quiet", ml: 0.5, minWidth: 108 }}>
+        {pending ? "Keeping…" : "All changes kept"}
+      </Typography>
     </Box>
   );
 }
@@ -69,7 +126,9 @@ function History() {
 // What a step back or forth would do, or why there is none.
 const steps = (what: "undo" | "redo", label: string | null, own: boolean) => {
   if (!label) return `Nothing to ${what}`;
-  return own ? `${what === "undo" ? "Undo" : "Redo"}: ${label}` : `“${label}” is someone else’s; you can ${what} your own changes`;
+  return own
+    ? `${what === "undo" ? "Undo" : "Redo"}: ${label}`
+    : `“${label}” is someone else’s; you can ${what} your own changes`;
 };
 
 function SchemeButton() {
@@ -77,7 +136,11 @@ function SchemeButton() {
   const dark = mode === "dark";
   return (
     <Tooltip title={dark ? "Light" : "Dark"}>
-      <IconButton aria-label={dark ? "Light colours" : "Dark colours"} onClick={() => setMode(dark ? "light" : "dark")} sx={{ color: "ink.onBar" }}>
+      <IconButton
+        aria-label={dark ? "Light colours" : "Dark colours"}
+        onClick={() => setMode(dark ? "light" : "dark")}
+        sx={{ color: "ink.onBar" }}
+      >
         {dark ? <LightModeIcon fontSize="small" /> : <DarkModeIcon fontSize="small" />}
       </IconButton>
     </Tooltip>

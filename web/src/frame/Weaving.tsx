@@ -7,14 +7,47 @@ import type { Weaving as Work } from "../api/types";
 // Long work on the index: how far it is, and a way to stop it. narrow: in a dialog, which is over the rest of the page.
 export function Weaving({ narrow = false }: { narrow?: boolean }) {
   const book = useBook();
-  const { data } = useQuery<Work | null>({ queryKey: ["weaving", book.id], queryFn: () => null, enabled: false, initialData: null });
+  const { data } = useQuery<Work | null>({
+    queryKey: ["weaving", book.id],
+    queryFn: () => null,
+    enabled: false,
+    initialData: null,
+  });
   if (!data) return null;
   const share = data.total > 0 ? Math.min(100, (100 * data.done) / data.total) : null;
   return (
-    <Box role="status" sx={{ display: "flex", flexWrap: narrow ? "wrap" : undefined, alignItems: "center", gap: narrow ? 1 : 2, px: narrow ? 2 : 2.5, py: 0.75, width: narrow ? 320 : undefined, bgcolor: "background.paper", borderTop: narrow ? 1 : 0, borderBottom: narrow ? 0 : 1, borderColor: "divider", fontSize: narrow ? 13 : 14 }}>
-      <span>Working out the index{data.total > 0 ? `: ${data.done.toLocaleString("en-GB")} of about ${data.total.toLocaleString("en-GB")} steps` : " …"}</span>
-      <LinearProgress aria-label="Working out the index" sx={{ flex: 1, height: 6 }} variant={share === null ? "indeterminate" : "determinate"} value={share ?? 0} />
-      <Button onClick={() => void post(`/api/books/${book.id}/weavings/${data.id}/cancel`, {}).catch(() => undefined)}>Stop</Button>
+    <Box
+      role="status"
+      sx={{
+        display: "flex",
+        flexWrap: narrow ? "wrap" : undefined,
+        alignItems: "center",
+        gap: narrow ? 1 : 2,
+        px: narrow ? 2 : 2.5,
+        py: 0.75,
+        width: narrow ? 320 : undefined,
+        bgcolor: "background.paper",
+        borderTop: narrow ? 1 : 0,
+        borderBottom: narrow ? 0 : 1,
+        borderColor: "divider",
+        fontSize: narrow ? 13 : 14,
+      }}
+    >
+      <span>
+        Working out the index
+        {data.total > 0
+          ? `: ${data.done.toLocaleString("en-GB")} of about ${data.total.toLocaleString("en-GB")} steps`
+          : " …"}
+      </span>
+      <LinearProgress
+        aria-label="Working out the index"
+        sx={{ flex: 1, height: 6 }}
+        variant={share === null ? "indeterminate" : "determinate"}
+        value={share ?? 0}
+      />
+      <Button onClick={() => void post(`/api/books/${book.id}/weavings/${data.id}/cancel`, {}).catch(() => undefined)}>
+        Stop
+      </Button>
     </Box>
   );
 }

@@ -23,8 +23,15 @@ interface GridCardProps {
   onBack: () => void;
 }
 
-const LOOKS: readonly (readonly [GridLook, string])[] = [["lines", "lines"], ["crosses", "crosses"], ["ticks", "ticks at the frame"], ["dots", "dots"], ["squares", "small squares"]];
-const NARROWEST = 5, WIDEST = 200;
+const LOOKS: readonly (readonly [GridLook, string])[] = [
+  ["lines", "lines"],
+  ["crosses", "crosses"],
+  ["ticks", "ticks at the frame"],
+  ["dots", "dots"],
+  ["squares", "small squares"],
+];
+const NARROWEST = 5,
+  WIDEST = 200;
 const REST_MS = 450;
 
 // One coordinate grid: it is set with the map in view, and what is being tried shows as ghost lines.
@@ -35,11 +42,19 @@ export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }:
   const [question, setQuestion] = useState<Grid | null>(null);
   const trial = useTrial(sheet, draft);
   const svg = trial?.data?.svg ?? null;
-  useEffect(() => { onGhost(draft ? svg : null); }, [draft, svg, onGhost]);
+  useEffect(() => {
+    onGhost(draft ? svg : null);
+  }, [draft, svg, onGhost]);
   useEffect(() => () => onGhost(null), [onGhost]);
   const grids = frame.grids ?? [];
   const name = grid.title ?? grid.id;
-  const put = (fresh: Grid) => { setDraft(null); return onKeep(name, grids.map((known) => (known.id === grid.id ? fresh : known))); };
+  const put = (fresh: Grid) => {
+    setDraft(null);
+    return onKeep(
+      name,
+      grids.map((known) => (known.id === grid.id ? fresh : known)),
+    );
+  };
   const keep = (patch: Partial<Grid>) => put({ ...grid, ...patch });
   // Keys move it by many small steps: it is kept when it rests.
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
@@ -48,7 +63,9 @@ export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }:
     timer.current = setTimeout(() => void latest.current({ wished_mm }).catch(() => undefined), REST_MS);
   };
   const latest = useRef(keep);
-  useEffect(() => { latest.current = keep; });
+  useEffect(() => {
+    latest.current = keep;
+  });
   useEffect(() => () => clearTimeout(timer.current), []);
   const told = draft && trial?.data ? trial.data : words;
   const angles = words?.angles ?? grid.reference === "geographic";
@@ -57,46 +74,124 @@ export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }:
   const other = sheet === 0 ? "the sheets" : key ? "the key sheet" : null;
   return (
     <Card title={name} note="coordinate grid">
-      <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 0.5 }}>The frame</Button>
+      <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 0.5 }}>
+        The frame
+      </Button>
       <Box aria-live="polite" role="status" sx={{ mb: 1 }}>
-        {trial?.isError ? <Box role="alert" sx={{ fontSize: 13, color: "error.main" }}>{trial.error.message}</Box> : told && <GridTold sentence={told.sentence} warnings={told.warnings} />}
+        {trial?.isError ? (
+          <Box role="alert" sx={{ fontSize: 13, color: "error.main" }}>
+            {trial.error.message}
+          </Box>
+        ) : (
+          told && <GridTold sentence={told.sentence} warnings={told.warnings} />
+        )}
       </Box>
       <Field label="Called" value={name} onKeep={(title) => keep({ title: title.trim() || undefined })} />
-      <Reference grid={grid} onChoose={async (reference) => {
-        if (reference === grid.reference) return;
-        const fresh = { ...grid, reference };
-        if (!fixed) return keep({ reference });
-        // Intervals keep their unit: where the reference counts otherwise, that is asked and not guessed.
-        try {
-          await post(`/api/books/${book.id}/sheets/${sheet}/grids/try`, { grid: fresh });
-        } catch {
-          return setQuestion(fresh);
-        }
-        return keep({ reference });
-      }} />
-      {question && <Question grid={question} sheet={sheet} was={grid} pitch={words?.pitch_mm?.[0]} onKeep={(fresh) => { setQuestion(null); void put(fresh).catch(() => undefined); }} onDrop={() => setQuestion(null)} />}
+      <Reference
+        grid={grid}
+        onChoose={async (reference) => {
+          if (reference === grid.reference) return;
+          const fresh = { ...grid, reference };
+          if (!fixed) return keep({ reference });
+          // Intervals keep their unit: where the reference counts otherwise, that is asked and not guessed.
+          try {
+            await post(`/api/books/${book.id}/sheets/${sheet}/grids/try`, { grid: fresh });
+          } catch {
+            return setQuestion(fresh);
+          }
+          return keep({ reference });
+        }}
+      />
+      {question && (
+        <Question
+          grid={question}
+          sheet={sheet}
+          was={grid}
+          pitch={words?.pitch_mm?.[0]}
+          onKeep={(fresh) => {
+            setQuestion(null);
+            void put(fresh).catch(() => undefined);
+          }}
+          onDrop={() => setQuestion(null)}
+        />
+      )}
 
       <Heading text="Interval" />
-      <Box sx={{ display: "grid", gridTemplateColumns: fixed ? "minmax(0, 1fr) minmax(0, 1fr)" : "minmax(0, 5fr) minmax(0, 6fr)", gap: 1, alignItems: "end" }}>
-        <Choice label="Chosen" value={fixed ? "fixed" : "auto"} choices={[["auto", "automatic"], ["fixed", "fixed"]]} onChoose={(kind) => keep({ interval: kind === "fixed" ? words?.interval : undefined })} />
-        {!fixed && <Choice label="The same for" value={grid.fitted ?? "sheet"} choices={[["sheet", "each sheet"], ["book", "the whole book"]]} onChoose={(fitted) => keep({ fitted: fitted as Grid["fitted"] })} />}
+      <Box
+        sx={{
+          display: "grid",
+          gridTemplateColumns: fixed ? "minmax(0, 1fr) minmax(0, 1fr)" : "minmax(0, 5fr) minmax(0, 6fr)",
+          gap: 1,
+          alignItems: "end",
+        }}
+      >
+        <Choice
+          label="Chosen"
+          value={fixed ? "fixed" : "auto"}
+          choices={[
+            ["auto", "automatic"],
+            ["fixed", "fixed"],
+          ]}
+          onChoose={(kind) => keep({ interval: kind === "fixed" ? words?.interval : undefined })}
+        />
+        {!fixed && (
+          <Choice
+            label="The same for"
+            value={grid.fitted ?? "sheet"}
+            choices={[
+              ["sheet", "each sheet"],
+              ["book", "the whole book"],
+            ]}
+            onChoose={(fitted) => keep({ fitted: fitted as Grid["fitted"] })}
+          />
+        )}
         {fixed && <Box />}
-        {fixed && (["x", "y"] as const).map((axis) => (
-          <Tried key={axis} label={axis === "x" ? (angles ? "Longitude" : "East") : angles ? "Latitude" : "North"} value={grid.interval?.[axis] ?? ""} placeholder="automatic"
-            onTry={(text) => setDraft(text === null ? null : { ...grid, interval: { ...grid.interval, [axis]: text.trim() || undefined } })}
-            onKeep={(text) => keep({ interval: { ...grid.interval, [axis]: text.trim() || undefined } })} />
-        ))}
-        {fixed && (["x", "y"] as const).map((axis) => (
-          <Tried key={axis} label={axis === "x" ? "Counted from, east" : "Counted from, north"} value={grid.origin?.[axis] ?? ""} placeholder={angles ? "0 deg" : "0 m"}
-            onTry={(text) => setDraft(text === null ? null : { ...grid, origin: { ...grid.origin, [axis]: text.trim() || undefined } })}
-            onKeep={(text) => keep({ origin: { ...grid.origin, [axis]: text.trim() || undefined } })} />
-        ))}
+        {fixed &&
+          (["x", "y"] as const).map((axis) => (
+            <Tried
+              key={axis}
+              label={axis === "x" ? (angles ? "Longitude" : "East") : angles ? "Latitude" : "North"}
+              value={grid.interval?.[axis] ?? ""}
+              placeholder="automatic"
+              onTry={(text) =>
+                setDraft(
+                  text === null ? null : { ...grid, interval: { ...grid.interval, [axis]: text.trim() || undefined } },
+                )
+              }
+              onKeep={(text) => keep({ interval: { ...grid.interval, [axis]: text.trim() || undefined } })}
+            />
+          ))}
+        {fixed &&
+          (["x", "y"] as const).map((axis) => (
+            <Tried
+              key={axis}
+              label={axis === "x" ? "Counted from, east" : "Counted from, north"}
+              value={grid.origin?.[axis] ?? ""}
+              placeholder={angles ? "0 deg" : "0 m"}
+              onTry={(text) =>
+                setDraft(
+                  text === null ? null : { ...grid, origin: { ...grid.origin, [axis]: text.trim() || undefined } },
+                )
+              }
+              onKeep={(text) => keep({ origin: { ...grid.origin, [axis]: text.trim() || undefined } })}
+            />
+          ))}
       </Box>
       {!fixed && (
         <Box sx={{ display: "flex", alignItems: "center", gap: 2, pl: 1, mt: 1 }}>
-          <Slider aria-label="Wished spacing on paper, mm" size="small" min={NARROWEST} max={WIDEST} value={draft?.wished_mm ?? grid.wished_mm ?? 40} valueLabelDisplay="off"
-            onChange={(_, value) => setDraft({ ...grid, wished_mm: value })} onChangeCommitted={(_, value) => settle(value)} />
-          <Box sx={{ fontSize: 13, whiteSpace: "nowrap", minWidth: 86 }}>about {draft?.wished_mm ?? grid.wished_mm ?? 40} mm</Box>
+          <Slider
+            aria-label="Wished spacing on paper, mm"
+            size="small"
+            min={NARROWEST}
+            max={WIDEST}
+            value={draft?.wished_mm ?? grid.wished_mm ?? 40}
+            valueLabelDisplay="off"
+            onChange={(_, value) => setDraft({ ...grid, wished_mm: value })}
+            onChangeCommitted={(_, value) => settle(value)}
+          />
+          <Box sx={{ fontSize: 13, whiteSpace: "nowrap", minWidth: 86 }}>
+            about {draft?.wished_mm ?? grid.wished_mm ?? 40} mm
+          </Box>
         </Box>
       )}
 
@@ -104,91 +199,325 @@ export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }:
       <Look grid={grid} keep={keep} />
 
       <Heading text="Labels" />
-      <GridLabelFields labels={grid.labels} angles={angles} onKeep={(labels: GridLabels | undefined) => keep({ labels })} />
+      <GridLabelFields
+        labels={grid.labels}
+        angles={angles}
+        onKeep={(labels: GridLabels | undefined) => keep({ labels })}
+      />
       {words?.lettered && (
-        <FormControlLabel control={<Checkbox size="small" checked={!!grid.squares} onChange={(event) => void keep({ squares: event.target.checked ? { size_pt: 12 } : undefined }).catch(() => undefined)} />} label="letters of the 100 km squares" />
+        <FormControlLabel
+          control={
+            <Checkbox
+              size="small"
+              checked={!!grid.squares}
+              onChange={(event) =>
+                void keep({ squares: event.target.checked ? { size_pt: 12 } : undefined }).catch(() => undefined)
+              }
+            />
+          }
+          label="letters of the 100 km squares"
+        />
       )}
 
       <Heading text="Grid" />
-      <Choice label="Drawn on" value={grid.drawn_on ?? "all"} choices={[["all", "all sheets"], ["upright", "upright sheets"], ["turned", "turned sheets, as in a strip"]]} onChoose={(drawn_on) => keep({ drawn_on: drawn_on === "all" ? undefined : (drawn_on as Grid["drawn_on"]) })} />
+      <Choice
+        label="Drawn on"
+        value={grid.drawn_on ?? "all"}
+        choices={[
+          ["all", "all sheets"],
+          ["upright", "upright sheets"],
+          ["turned", "turned sheets, as in a strip"],
+        ]}
+        onChoose={(drawn_on) => keep({ drawn_on: drawn_on === "all" ? undefined : (drawn_on as Grid["drawn_on"]) })}
+      />
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.5, mt: 1 }}>
-        <Button onClick={() => void keep({ hidden: grid.hidden ? undefined : true }).catch(() => undefined)}>{grid.hidden ? "Show" : "Hide"}</Button>
-        {other && <Button onClick={() => void ask(`sheets/${sheet}/grids/copy`, { id: grid.id }).catch(() => undefined)}>Copy to {other}</Button>}
-        <Button color="error" onClick={() => { onBack(); void onKeep(`Remove ${name}`, grids.filter((known) => known.id !== grid.id)).catch(() => undefined); }}>Remove</Button>
+        <Button onClick={() => void keep({ hidden: grid.hidden ? undefined : true }).catch(() => undefined)}>
+          {grid.hidden ? "Show" : "Hide"}
+        </Button>
+        {other && (
+          <Button onClick={() => void ask(`sheets/${sheet}/grids/copy`, { id: grid.id }).catch(() => undefined)}>
+            Copy to {other}
+          </Button>
+        )}
+        <Button
+          color="error"
+          onClick={() => {
+            onBack();
+            void onKeep(
+              `Remove ${name}`,
+              grids.filter((known) => known.id !== grid.id),
+            ).catch(() => undefined);
+          }}
+        >
+          Remove
+        </Button>
       </Box>
     </Card>
   );
 }
 
 // A field whose text is tried while it is typed.
-function Tried({ label, value, placeholder, onTry, onKeep }: { label: string; value: string; placeholder?: string; onTry: (text: string | null) => void; onKeep: (text: string) => Promise<unknown> }) {
+function Tried({
+  label,
+  value,
+  placeholder,
+  onTry,
+  onKeep,
+}: {
+  label: string;
+  value: string;
+  placeholder?: string;
+  onTry: (text: string | null) => void;
+  onKeep: (text: string) => Promise<unknown>;
+}) {
   return (
-    <Box onInput={(event) => onTry((event.target as HTMLInputElement).value)} onBlur={() => onTry(null)} onKeyDown={(event) => { if (event.key === "Escape") onTry(null); }}>
+    <Box
+      onInput={(event) => onTry((event.target as HTMLInputElement).value)}
+      onBlur={() => onTry(null)}
+      onKeyDown={(event) => {
+        if (event.key === "Escape") onTry(null);
+      }}
+    >
       <Field label={label} value={value} placeholder={placeholder} onKeep={onKeep} />
     </Box>
   );
 }
 
-const KNOWN: readonly (readonly [string, string])[] = [["book", "the book’s reference"], ["geographic", "longitude and latitude"], ["utm", "UTM, by zone"], ["other", "another"]];
+const KNOWN: readonly (readonly [string, string])[] = [
+  ["book", "the book’s reference"],
+  ["geographic", "longitude and latitude"],
+  ["utm", "UTM, by zone"],
+  ["other", "another"],
+];
 
 function Reference({ grid, onChoose }: { grid: Grid; onChoose: (reference: string) => Promise<unknown> }) {
   const named = KNOWN.some(([known]) => known === grid.reference);
   const [other, setOther] = useState(!named);
   const [text, setText] = useState(named ? "" : grid.reference);
   const [problem, setProblem] = useState<string | null>(null);
-  const choose = (reference: string) => { setProblem(null); void onChoose(reference).catch((error: Error) => setProblem(error.message)); };
+  const choose = (reference: string) => {
+    setProblem(null);
+    void onChoose(reference).catch((error: Error) => setProblem(error.message));
+  };
   return (
     <Box sx={{ mt: 1, display: "grid", gap: 1 }}>
-      <Choice label="Of" value={other ? "other" : grid.reference} choices={KNOWN} onChoose={async (known) => { setOther(known === "other"); if (known !== "other") choose(known); }} />
-      {other && <ReferenceField value={text} suggestions={[]} label="Reference of the grid" help="name, code or place" onChange={setText} onPick={(code) => { setText(code); choose(code); }} />}
-      {problem && <Box role="alert" sx={{ fontSize: 13, color: "error.main" }}>{problem}</Box>}
+      <Choice
+        label="Of"
+        value={other ? "other" : grid.reference}
+        choices={KNOWN}
+        onChoose={async (known) => {
+          setOther(known === "other");
+          if (known !== "other") choose(known);
+        }}
+      />
+      {other && (
+        <ReferenceField
+          value={text}
+          suggestions={[]}
+          label="Reference of the grid"
+          help="name, code or place"
+          onChange={setText}
+          onPick={(code) => {
+            setText(code);
+            choose(code);
+          }}
+        />
+      )}
+      {problem && (
+        <Box role="alert" sx={{ fontSize: 13, color: "error.main" }}>
+          {problem}
+        </Box>
+      )}
     </Box>
   );
 }
 
 // The fixed interval does not fit the reference that was chosen: lengths are not degrees.
-function Question({ grid, was, sheet, pitch, onKeep, onDrop }: { grid: Grid; was: Grid; sheet: number; pitch: number | undefined; onKeep: (grid: Grid) => void; onDrop: () => void }) {
-  const automatic: Grid = { ...grid, interval: undefined, origin: undefined, wished_mm: pitch ? Math.min(Math.max(pitch, NARROWEST), WIDEST) : grid.wished_mm };
+function Question({
+  grid,
+  was,
+  sheet,
+  pitch,
+  onKeep,
+  onDrop,
+}: {
+  grid: Grid;
+  was: Grid;
+  sheet: number;
+  pitch: number | undefined;
+  onKeep: (grid: Grid) => void;
+  onDrop: () => void;
+}) {
+  const automatic: Grid = {
+    ...grid,
+    interval: undefined,
+    origin: undefined,
+    wished_mm: pitch ? Math.min(Math.max(pitch, NARROWEST), WIDEST) : grid.wished_mm,
+  };
   const trial = useTrial(sheet, automatic);
   const near = trial?.data?.interval;
   return (
-    <Box role="alertdialog" aria-label="Which interval?" sx={{ mt: 1, p: 1, border: 1, borderColor: "warning.main", fontSize: 13.5 }}>
+    <Box
+      role="alertdialog"
+      aria-label="Which interval?"
+      sx={{ mt: 1, p: 1, border: 1, borderColor: "warning.main", fontSize: 13.5 }}
+    >
       {was.interval?.x ?? was.interval?.y} does not count in this reference. Which interval is it to have?
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.5, mt: 0.5 }}>
-        {near && <Button variant="outlined" onClick={() => onKeep({ ...grid, interval: near, origin: undefined })}>{near.x === near.y ? near.x : `${near.x}, ${near.y}`}, about as far apart</Button>}
-        <Button variant="outlined" onClick={() => onKeep(automatic)}>An automatic one</Button>
+        {near && (
+          <Button variant="outlined" onClick={() => onKeep({ ...grid, interval: near, origin: undefined })}>
+            {near.x === near.y ? near.x : `${near.x}, ${near.y}`}, about as far apart
+          </Button>
+        )}
+        <Button variant="outlined" onClick={() => onKeep(automatic)}>
+          An automatic one
+        </Button>
         <Button onClick={onDrop}>Leave the reference</Button>
       </Box>
     </Box>
   );
 }
 
-const DASHES: Record<string, number[] | undefined> = { solid: undefined, dashed: [2.4, 1.2], "short dashes": [1, 0.6], dots: [0.2, 0.8] };
+const DASHES: Record<string, number[] | undefined> = {
+  solid: undefined,
+  dashed: [2.4, 1.2],
+  "short dashes": [1, 0.6],
+  dots: [0.2, 0.8],
+};
 
 function Look({ grid, keep }: { grid: Grid; keep: (patch: Partial<Grid>) => Promise<unknown> }) {
   const look = grid.look ?? "lines";
   const shapes = look === "dots" || look === "squares";
   const stroke = (patch: Partial<Grid["stroke"]>) => keep({ stroke: { ...grid.stroke, ...patch } });
-  const dash = Object.keys(DASHES).find((title) => JSON.stringify(DASHES[title]) === JSON.stringify(grid.stroke.dash_mm)) ?? "own";
+  const dash =
+    Object.keys(DASHES).find((title) => JSON.stringify(DASHES[title]) === JSON.stringify(grid.stroke.dash_mm)) ?? "own";
   const every = grid.major?.every;
   return (
     <Box sx={{ display: "flex", gap: 1, alignItems: "flex-start" }}>
-      <Box sx={{ pt: 1.75 }}><Colour label={`Colour of ${grid.title ?? grid.id}`} value={grid.stroke.colour ?? "#1f2a30"} onKeep={(colour) => stroke({ colour })} /></Box>
-      <Box sx={{ flex: 1, minWidth: 0, display: "grid", gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr)", gap: 1, alignItems: "end" }}>
-        <Choice label="Drawn as" value={look} choices={LOOKS} onChoose={(chosen) => keep({ look: chosen as GridLook })} />
-        {shapes ? <Measured label="Size, mm" value={grid.size_mm ?? 0.6} least={0.05} most={50} onKeep={(size_mm) => keep({ size_mm })} /> : <Measured label="Width, mm" value={grid.stroke.width_mm ?? 0.2} least={0.01} most={10} onKeep={(width_mm) => stroke({ width_mm })} />}
-        {look === "crosses" && <Measured label="Arms, mm" value={grid.arm_mm ?? 2} least={0.1} most={100} onKeep={(arm_mm) => keep({ arm_mm })} />}
-        {look === "ticks" && <Measured label="Length, mm" value={grid.tick_mm ?? 2} least={0.1} most={100} onKeep={(tick_mm) => keep({ tick_mm })} />}
-        {look === "ticks" && <Choice label="Ticks lie" value={grid.ticks ?? "inside"} choices={[["inside", "inside"], ["outside", "outside"], ["across", "across"]]} onChoose={(ticks) => keep({ ticks: ticks as Grid["ticks"] })} />}
-        {look === "lines" && <Choice label="Dash" value={dash} choices={[...Object.keys(DASHES), ...(dash === "own" ? ["own"] : [])].map((title) => [title, title] as const)} onChoose={(title) => stroke({ dash_mm: DASHES[title] })} />}
-        <Measured label="Cover, %" value={Math.round((grid.stroke.opacity ?? 1) * 100)} least={0} most={100} onKeep={(percent) => stroke({ opacity: percent / 100 })} />
-        <Choice label="Heavier" value={every ? String(every) : "none"} choices={[["none", "none"], ...[...new Set([2, 4, 5, 6, 10, ...(every ? [every] : [])])].sort((a, b) => a - b).map((n) => [String(n), `every ${n}th`.replace("2th", "2nd")] as const)]} onChoose={(n) => keep({ major: n === "none" ? undefined : { ...grid.major, every: Number(n) } })} />
-        {every && !shapes && <Measured label="Heavier width, mm" value={grid.major?.stroke?.width_mm ?? (grid.stroke.width_mm ?? 0.2) * 2} least={0.01} most={10} onKeep={(width_mm) => keep({ major: { every, stroke: { ...grid.major?.stroke, width_mm } } })} />}
-        <Choice label="Against layers" value={grid.under ? "under" : "over"} choices={[["over", "on top"], ["under", "beneath"]]} onChoose={(where) => keep({ under: where === "under" ? true : undefined })} />
-        <Measured label="Halo, mm" value={grid.halo?.width_mm ?? 0} least={0} most={10} onKeep={(width_mm) => keep({ halo: width_mm === 0 ? undefined : { ...grid.halo, width_mm } })} />
+      <Box sx={{ pt: 1.75 }}>
+        <Colour
+          label={`Colour of ${grid.title ?? grid.id}`}
+          value={grid.stroke.colour ?? "#1f2a30"}
+          onKeep={(colour) => stroke({ colour })}
+        />
+      </Box>
+      <Box
+        sx={{
+          flex: 1,
+          minWidth: 0,
+          display: "grid",
+          gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr)",
+          gap: 1,
+          alignItems: "end",
+        }}
+      >
+        <Choice
+          label="Drawn as"
+          value={look}
+          choices={LOOKS}
+          onChoose={(chosen) => keep({ look: chosen as GridLook })}
+        />
+        {shapes ? (
+          <Measured
+            label="Size, mm"
+            value={grid.size_mm ?? 0.6}
+            least={0.05}
+            most={50}
+            onKeep={(size_mm) => keep({ size_mm })}
+          />
+        ) : (
+          <Measured
+            label="Width, mm"
+            value={grid.stroke.width_mm ?? 0.2}
+            least={0.01}
+            most={10}
+            onKeep={(width_mm) => stroke({ width_mm })}
+          />
+        )}
+        {look === "crosses" && (
+          <Measured
+            label="Arms, mm"
+            value={grid.arm_mm ?? 2}
+            least={0.1}
+            most={100}
+            onKeep={(arm_mm) => keep({ arm_mm })}
+          />
+        )}
+        {look === "ticks" && (
+          <Measured
+            label="Length, mm"
+            value={grid.tick_mm ?? 2}
+            least={0.1}
+            most={100}
+            onKeep={(tick_mm) => keep({ tick_mm })}
+          />
+        )}
+        {look === "ticks" && (
+          <Choice
+            label="Ticks lie"
+            value={grid.ticks ?? "inside"}
+            choices={[
+              ["inside", "inside"],
+              ["outside", "outside"],
+              ["across", "across"],
+            ]}
+            onChoose={(ticks) => keep({ ticks: ticks as Grid["ticks"] })}
+          />
+        )}
+        {look === "lines" && (
+          <Choice
+            label="Dash"
+            value={dash}
+            choices={[...Object.keys(DASHES), ...(dash === "own" ? ["own"] : [])].map(
+              (title) => [title, title] as const,
+            )}
+            onChoose={(title) => stroke({ dash_mm: DASHES[title] })}
+          />
+        )}
+        <Measured
+          label="Cover, %"
+          value={Math.round((grid.stroke.opacity ?? 1) * 100)}
+          least={0}
+          most={100}
+          onKeep={(percent) => stroke({ opacity: percent / 100 })}
+        />
+        <Choice
+          label="Heavier"
+          value={every ? String(every) : "none"}
+          choices={[
+            ["none", "none"],
+            ...[...new Set([2, 4, 5, 6, 10, ...(every ? [every] : [])])]
+              .sort((a, b) => a - b)
+              .map((n) => [String(n), `every ${n}th`.replace("2th", "2nd")] as const),
+          ]}
+          onChoose={(n) => keep({ major: n === "none" ? undefined : { ...grid.major, every: Number(n) } })}
+        />
+        {every && !shapes && (
+          <Measured
+            label="Heavier width, mm"
+            value={grid.major?.stroke?.width_mm ?? (grid.stroke.width_mm ?? 0.2) * 2}
+            least={0.01}
+            most={10}
+            onKeep={(width_mm) => keep({ major: { every, stroke: { ...grid.major?.stroke, width_mm } } })}
+          />
+        )}
+        <Choice
+          label="Against layers"
+          value={grid.under ? "under" : "over"}
+          choices={[
+            ["over", "on top"],
+            ["under", "beneath"],
+          ]}
+          onChoose={(where) => keep({ under: where === "under" ? true : undefined })}
+        />
+        <Measured
+          label="Halo, mm"
+          value={grid.halo?.width_mm ?? 0}
+          least={0}
+          most={10}
+          onKeep={(width_mm) => keep({ halo: width_mm === 0 ? undefined : { ...grid.halo, width_mm } })}
+        />
       </Box>
     </Box>
   );
 }
-
-

@@ -7,7 +7,15 @@ const SIDES: Edge[] = ["top", "right", "bottom", "left"];
 const DEFAULT: GridLabels = { sides: [], size_pt: 6.5, distance_mm: 1.2 };
 
 // Which sides of the frame are labelled, where the labels stand, and what they say.
-export function GridLabelFields({ labels, angles, onKeep }: { labels: GridLabels | undefined; angles: boolean; onKeep: (labels: GridLabels | undefined) => Promise<unknown> }) {
+export function GridLabelFields({
+  labels,
+  angles,
+  onKeep,
+}: {
+  labels: GridLabels | undefined;
+  angles: boolean;
+  onKeep: (labels: GridLabels | undefined) => Promise<unknown>;
+}) {
   const book = useBook();
   const now = labels ?? DEFAULT;
   const keep = (patch: Partial<GridLabels>) => onKeep({ ...now, ...patch });
@@ -19,40 +27,201 @@ export function GridLabelFields({ labels, angles, onKeep }: { labels: GridLabels
   return (
     <>
       <Box role="group" aria-label="Labelled sides" sx={{ display: "grid", gridTemplateColumns: "1fr 1fr" }}>
-        {SIDES.map((side) => <FormControlLabel key={side} control={<Checkbox size="small" checked={now.sides.includes(side)} onChange={(event) => void toggle(side, event.target.checked).catch(() => undefined)} sx={{ py: 0.5 }} />} label={side} />)}
+        {SIDES.map((side) => (
+          <FormControlLabel
+            key={side}
+            control={
+              <Checkbox
+                size="small"
+                checked={now.sides.includes(side)}
+                onChange={(event) => void toggle(side, event.target.checked).catch(() => undefined)}
+                sx={{ py: 0.5 }}
+              />
+            }
+            label={side}
+          />
+        ))}
       </Box>
       {labels && (
         <Box sx={{ display: "flex", gap: 1, alignItems: "flex-start" }}>
-          <Box sx={{ pt: 1.75 }}><Colour label="Colour of the labels" value={now.colour ?? "#1f2a30"} onKeep={(colour) => keep({ colour })} /></Box>
-          <Box sx={{ flex: 1, minWidth: 0, display: "grid", gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr)", gap: 1, alignItems: "end" }}>
-            <Choice label="Stand" value={now.place ?? "outside"} choices={[["outside", "outside"], ["inside", "on the lines"]]} onChoose={(place) => keep({ place: place as GridLabels["place"] })} />
-            <Choice label="Turned" value={now.turn ?? "edge"} choices={[["edge", "along side"], ["upright", "upright"], ["line", "along line"]]} onChoose={(turn) => keep({ turn: turn as GridLabels["turn"] })} />
-            <Measured label="Size, pt" value={now.size_pt ?? 6} least={1} most={100} onKeep={(size_pt) => keep({ size_pt })} />
-            <Measured label="Distance, mm" value={now.distance_mm ?? 1.2} least={0} most={100} onKeep={(distance_mm) => keep({ distance_mm })} />
-            <Choice label="Typeface" value={now.face ?? "sans"} choices={book.faces.map((face) => [face.key, `${face.family.replace(/^Loom /, "")} ${face.weight}${face.italic ? " italic" : ""}`] as const)} onChoose={(face) => keep({ face })} />
-            <Choice label="Written" value={now.form ?? "full"} choices={[["full", "in full"], ["short", "short, ends in full"]]} onChoose={(form) => keep({ form: form as GridLabels["form"] })} />
+          <Box sx={{ pt: 1.75 }}>
+            <Colour
+              label="Colour of the labels"
+              value={now.colour ?? "#1f2a30"}
+              onKeep={(colour) => keep({ colour })}
+            />
+          </Box>
+          <Box
+            sx={{
+              flex: 1,
+              minWidth: 0,
+              display: "grid",
+              gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr)",
+              gap: 1,
+              alignItems: "end",
+            }}
+          >
+            <Choice
+              label="Stand"
+              value={now.place ?? "outside"}
+              choices={[
+                ["outside", "outside"],
+                ["inside", "on the lines"],
+              ]}
+              onChoose={(place) => keep({ place: place as GridLabels["place"] })}
+            />
+            <Choice
+              label="Turned"
+              value={now.turn ?? "edge"}
+              choices={[
+                ["edge", "along side"],
+                ["upright", "upright"],
+                ["line", "along line"],
+              ]}
+              onChoose={(turn) => keep({ turn: turn as GridLabels["turn"] })}
+            />
+            <Measured
+              label="Size, pt"
+              value={now.size_pt ?? 6}
+              least={1}
+              most={100}
+              onKeep={(size_pt) => keep({ size_pt })}
+            />
+            <Measured
+              label="Distance, mm"
+              value={now.distance_mm ?? 1.2}
+              least={0}
+              most={100}
+              onKeep={(distance_mm) => keep({ distance_mm })}
+            />
+            <Choice
+              label="Typeface"
+              value={now.face ?? "sans"}
+              choices={book.faces.map(
+                (face) =>
+                  [
+                    face.key,
+                    `${face.family.replace(/^Loom /, "")} ${face.weight}${face.italic ? " italic" : ""}`,
+                  ] as const,
+              )}
+              onChoose={(face) => keep({ face })}
+            />
+            <Choice
+              label="Written"
+              value={now.form ?? "full"}
+              choices={[
+                ["full", "in full"],
+                ["short", "short, ends in full"],
+              ]}
+              onChoose={(form) => keep({ form: form as GridLabels["form"] })}
+            />
             {angles ? (
               <>
-                <Choice label="Angles as" value={now.notation ?? "auto"} choices={[["auto", "the interval needs"], ["d", "D°"], ["dm", "D°M′"], ["dms", "D°M′S″"], ["decimal", "D.d°"]]} onChoose={(notation) => keep({ notation: notation === "auto" ? undefined : (notation as GridLabels["notation"]) })} />
-                <Choice label="Hemisphere" value={now.hemisphere ?? "letters"} choices={[["letters", "N S E W"], ["signs", "sign"]]} onChoose={(hemisphere) => keep({ hemisphere: hemisphere as GridLabels["hemisphere"] })} />
+                <Choice
+                  label="Angles as"
+                  value={now.notation ?? "auto"}
+                  choices={[
+                    ["auto", "the interval needs"],
+                    ["d", "D°"],
+                    ["dm", "D°M′"],
+                    ["dms", "D°M′S″"],
+                    ["decimal", "D.d°"],
+                  ]}
+                  onChoose={(notation) =>
+                    keep({ notation: notation === "auto" ? undefined : (notation as GridLabels["notation"]) })
+                  }
+                />
+                <Choice
+                  label="Hemisphere"
+                  value={now.hemisphere ?? "letters"}
+                  choices={[
+                    ["letters", "N S E W"],
+                    ["signs", "sign"],
+                  ]}
+                  onChoose={(hemisphere) => keep({ hemisphere: hemisphere as GridLabels["hemisphere"] })}
+                />
               </>
             ) : (
               <>
-                <Choice label="Thousands" value={now.thousands ?? "thin"} choices={[["thin", "402 000"], ["comma", "402,000"], ["point", "402.000"], ["none", "402000"]]} onChoose={(thousands) => keep({ thousands: thousands as GridLabels["thousands"] })} />
-                <Choice label="Direction" value={now.hemisphere ?? "signs"} choices={[["signs", "not said"], ["letters", "E and N"]]} onChoose={(hemisphere) => keep({ hemisphere: hemisphere as GridLabels["hemisphere"] })} />
+                <Choice
+                  label="Thousands"
+                  value={now.thousands ?? "thin"}
+                  choices={[
+                    ["thin", "402 000"],
+                    ["comma", "402,000"],
+                    ["point", "402.000"],
+                    ["none", "402000"],
+                  ]}
+                  onChoose={(thousands) => keep({ thousands: thousands as GridLabels["thousands"] })}
+                />
+                <Choice
+                  label="Direction"
+                  value={now.hemisphere ?? "signs"}
+                  choices={[
+                    ["signs", "not said"],
+                    ["letters", "E and N"],
+                  ]}
+                  onChoose={(hemisphere) => keep({ hemisphere: hemisphere as GridLabels["hemisphere"] })}
+                />
               </>
             )}
-            <Choice label="Decimals" value={now.decimals === undefined ? "auto" : String(now.decimals)} choices={[["auto", "as needed"], ...[0, 1, 2, 3, 4, 5, 6].map((places) => [String(places), String(places)] as const)]} onChoose={(places) => keep({ decimals: places === "auto" ? undefined : Number(places) })} />
-            <Choice label="They name" value={now.families ?? "own"} choices={[["own", "own lines"], ["both", "both kinds"]]} onChoose={(families) => keep({ families: families as GridLabels["families"] })} />
-            <Measured label="Halo, mm" value={now.halo?.width_mm ?? 0} least={0} most={10} onKeep={(width_mm) => keep({ halo: width_mm === 0 ? undefined : { colour: "#ffffff", ...now.halo, width_mm } })} />
-            {inside && <Measured label="Gap in lines, mm" value={now.gap_mm ?? 0} least={0} most={20} onKeep={(gap_mm) => keep({ gap_mm: gap_mm === 0 ? undefined : gap_mm })} />}
+            <Choice
+              label="Decimals"
+              value={now.decimals === undefined ? "auto" : String(now.decimals)}
+              choices={[
+                ["auto", "as needed"],
+                ...[0, 1, 2, 3, 4, 5, 6].map((places) => [String(places), String(places)] as const),
+              ]}
+              onChoose={(places) => keep({ decimals: places === "auto" ? undefined : Number(places) })}
+            />
+            <Choice
+              label="They name"
+              value={now.families ?? "own"}
+              choices={[
+                ["own", "own lines"],
+                ["both", "both kinds"],
+              ]}
+              onChoose={(families) => keep({ families: families as GridLabels["families"] })}
+            />
+            <Measured
+              label="Halo, mm"
+              value={now.halo?.width_mm ?? 0}
+              least={0}
+              most={10}
+              onKeep={(width_mm) =>
+                keep({ halo: width_mm === 0 ? undefined : { colour: "#ffffff", ...now.halo, width_mm } })
+              }
+            />
+            {inside && (
+              <Measured
+                label="Gap in lines, mm"
+                value={now.gap_mm ?? 0}
+                least={0}
+                most={20}
+                onKeep={(gap_mm) => keep({ gap_mm: gap_mm === 0 ? undefined : gap_mm })}
+              />
+            )}
           </Box>
         </Box>
       )}
       {labels && (
         <Box sx={{ display: "grid", mt: 0.5 }}>
-          {angles ? <Ticked label="leading zeros, as in 007°" on={now.zeros ?? false} onKeep={(zeros) => keep({ zeros: zeros || undefined })} /> : <Ticked label="with the unit" on={now.unit ?? false} onKeep={(unit) => keep({ unit: unit || undefined })} />}
-          {!inside && <Ticked label="corners of the frame in full" on={now.corners ?? false} onKeep={(corners) => keep({ corners: corners || undefined })} />}
+          {angles ? (
+            <Ticked
+              label="leading zeros, as in 007°"
+              on={now.zeros ?? false}
+              onKeep={(zeros) => keep({ zeros: zeros || undefined })}
+            />
+          ) : (
+            <Ticked label="with the unit" on={now.unit ?? false} onKeep={(unit) => keep({ unit: unit || undefined })} />
+          )}
+          {!inside && (
+            <Ticked
+              label="corners of the frame in full"
+              on={now.corners ?? false}
+              onKeep={(corners) => keep({ corners: corners || undefined })}
+            />
+          )}
         </Box>
       )}
     </>
@@ -60,5 +229,17 @@ export function GridLabelFields({ labels, angles, onKeep }: { labels: GridLabels
 }
 
 function Ticked({ label, on, onKeep }: { label: string; on: boolean; onKeep: (on: boolean) => Promise<unknown> }) {
-  return <FormControlLabel control={<Checkbox size="small" checked={on} onChange={(event) => void onKeep(event.target.checked).catch(() => undefined)} sx={{ py: 0.25 }} />} label={label} />;
+  return (
+    <FormControlLabel
+      control={
+        <Checkbox
+          size="small"
+          checked={on}
+          onChange={(event) => void onKeep(event.target.checked).catch(() => undefined)}
+          sx={{ py: 0.25 }}
+        />
+      }
+      label={label}
+    />
+  );
 }

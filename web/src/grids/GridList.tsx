@@ -9,7 +9,17 @@ import { Heading } from "../frame/Card";
 const SIDES = ["top", "right", "bottom", "left"] as const;
 
 // The coordinate grids of a frame, each with what it comes to on the sheet that is shown.
-export function GridList({ frame, grids, sheet, onOpen }: { frame: Element; grids: Grids | undefined; sheet: number | null; onOpen: (id: string) => void }) {
+export function GridList({
+  frame,
+  grids,
+  sheet,
+  onOpen,
+}: {
+  frame: Element;
+  grids: Grids | undefined;
+  sheet: number | null;
+  onOpen: (id: string) => void;
+}) {
   const book = useBook();
   const { ask } = useChange();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
@@ -24,23 +34,45 @@ export function GridList({ frame, grids, sheet, onOpen }: { frame: Element; grid
     <>
       <Box sx={{ display: "flex", alignItems: "baseline", justifyContent: "space-between" }}>
         <Heading text="Coordinate grids" />
-        <Button aria-haspopup="menu" disabled={!grids} onClick={(event) => setAnchor(event.currentTarget)}>Add a grid</Button>
+        <Button aria-haspopup="menu" disabled={!grids} onClick={(event) => setAnchor(event.currentTarget)}>
+          Add a grid
+        </Button>
       </Box>
-      <Menu open={!!anchor} anchorEl={anchor} onClose={() => setAnchor(null)} slotProps={{ list: { dense: true, "aria-label": "Grids for this ground" }, paper: { role: "dialog", "aria-label": "Add a grid", sx: { maxWidth: 340 } } }}>
+      <Menu
+        open={!!anchor}
+        anchorEl={anchor}
+        onClose={() => setAnchor(null)}
+        slotProps={{
+          list: { dense: true, "aria-label": "Grids for this ground" },
+          paper: { role: "dialog", "aria-label": "Add a grid", sx: { maxWidth: 340 } },
+        }}
+      >
         {(grids?.presets ?? []).map((preset) => (
-          <MenuItem key={preset.key} onClick={() => void add(preset.key).catch(() => undefined)} sx={{ display: "block", whiteSpace: "normal" }}>
+          <MenuItem
+            key={preset.key}
+            onClick={() => void add(preset.key).catch(() => undefined)}
+            sx={{ display: "block", whiteSpace: "normal" }}
+          >
             {preset.title}
             <Box sx={{ fontSize: 12.5, color: "text.secondary" }}>{preset.note}</Box>
           </MenuItem>
         ))}
       </Menu>
-      {(frame.grids ?? []).length === 0 && <Box sx={{ fontSize: 13, color: "text.secondary" }}>None: nobody can read a position off this frame yet.</Box>}
+      {(frame.grids ?? []).length === 0 && (
+        <Box sx={{ fontSize: 13, color: "text.secondary" }}>None: nobody can read a position off this frame yet.</Box>
+      )}
       <Box component="ul" aria-label="Grids of this frame" sx={{ m: 0, p: 0, listStyle: "none" }}>
         {(frame.grids ?? []).map((grid) => {
           const words = grids?.grids.find((known) => known.id === grid.id);
           return (
             <Box component="li" key={grid.id} sx={{ borderBottom: 1, borderColor: "divider", py: 0.5 }}>
-              <Button onClick={() => onOpen(grid.id)} sx={{ px: 0, py: 0, color: grid.hidden ? "text.secondary" : undefined }}>{grid.title ?? grid.id}{grid.hidden && ", hidden"}</Button>
+              <Button
+                onClick={() => onOpen(grid.id)}
+                sx={{ px: 0, py: 0, color: grid.hidden ? "text.secondary" : undefined }}
+              >
+                {grid.title ?? grid.id}
+                {grid.hidden && ", hidden"}
+              </Button>
               {words && !grid.hidden && <GridTold sentence={words.sentence} warnings={words.warnings} />}
             </Box>
           );
@@ -48,11 +80,16 @@ export function GridList({ frame, grids, sheet, onOpen }: { frame: Element; grid
       </Box>
       {tight.length > 0 && (
         <Box role="alert" sx={{ mt: 1, fontSize: 13, color: "warning.main" }}>
-          Border and labels go beyond the paper: {tight.map((side) => `${side} by ${grids!.beyond[side].toFixed(1)} mm`).join(", ")}.{" "}
-          <Button color="warning" sx={{ py: 0 }} onClick={() => void ask(`${path}/room`, {}).catch(() => undefined)}>Make the frame smaller</Button>
+          Border and labels go beyond the paper:{" "}
+          {tight.map((side) => `${side} by ${grids!.beyond[side].toFixed(1)} mm`).join(", ")}.{" "}
+          <Button color="warning" sx={{ py: 0 }} onClick={() => void ask(`${path}/room`, {}).catch(() => undefined)}>
+            Make the frame smaller
+          </Button>
         </Box>
       )}
-      {book.cells.length === 0 && sheet !== 0 && <Box sx={{ fontSize: 13 }}>Weave an index first: grids are set with the map in view.</Box>}
+      {book.cells.length === 0 && sheet !== 0 && (
+        <Box sx={{ fontSize: 13 }}>Weave an index first: grids are set with the map in view.</Box>
+      )}
     </>
   );
 }
@@ -62,7 +99,12 @@ export function GridTold({ sentence, warnings }: { sentence: string; warnings: s
   return (
     <Box sx={{ fontSize: 13, lineHeight: 1.35 }}>
       {!warnings.includes(sentence) && <Box sx={{ color: "text.secondary" }}>{sentence}</Box>}
-      {warnings.map((warning) => <Box key={warning} sx={{ color: "warning.main", display: "flex", gap: 0.5, mt: 0.25 }}><WarningIcon titleAccess="Warning" sx={{ fontSize: 16, mt: "1px" }} /><span>{warning}</span></Box>)}
+      {warnings.map((warning) => (
+        <Box key={warning} sx={{ color: "warning.main", display: "flex", gap: 0.5, mt: 0.25 }}>
+          <WarningIcon titleAccess="Warning" sx={{ fontSize: 16, mt: "1px" }} />
+          <span>{warning}</span>
+        </Box>
+      ))}
     </Box>
   );
 }

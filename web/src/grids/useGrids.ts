@@ -7,10 +7,17 @@ import type { Grid, Grids, GridWords } from "../api/types";
 // What the grids of a sheet's frame come to; sheet 0 is the key sheet.
 export function useGrids(sheet: number | null) {
   const book = useBook();
-  return useQuery({ queryKey: ["grids", book.id, book.revision, sheet], queryFn: ({ signal }) => get<Grids>(`/api/books/${book.id}/sheets/${sheet!}/grids`, signal), enabled: sheet !== null, placeholderData: keepPreviousData });
+  return useQuery({
+    queryKey: ["grids", book.id, book.revision, sheet],
+    queryFn: ({ signal }) => get<Grids>(`/api/books/${book.id}/sheets/${sheet!}/grids`, signal),
+    enabled: sheet !== null,
+    placeholderData: keepPreviousData,
+  });
 }
 
-export interface Tried extends Omit<GridWords, "id"> { svg: string | null }
+export interface Tried extends Omit<GridWords, "id"> {
+  svg: string | null;
+}
 
 const PAUSE_MS = 150;
 
@@ -22,6 +29,13 @@ export function useTrial(sheet: number | null, grid: Grid | null) {
     const timer = setTimeout(() => setSettled(grid), grid ? PAUSE_MS : 0);
     return () => clearTimeout(timer);
   }, [grid]);
-  const tried = useQuery({ queryKey: ["grid-trial", book.id, book.revision, sheet, settled], queryFn: ({ signal }) => post<Tried>(`/api/books/${book.id}/sheets/${sheet!}/grids/try`, { grid: settled }, "POST", signal), enabled: sheet !== null && !!settled, placeholderData: keepPreviousData, retry: false });
+  const tried = useQuery({
+    queryKey: ["grid-trial", book.id, book.revision, sheet, settled],
+    queryFn: ({ signal }) =>
+      post<Tried>(`/api/books/${book.id}/sheets/${sheet!}/grids/try`, { grid: settled }, "POST", signal),
+    enabled: sheet !== null && !!settled,
+    placeholderData: keepPreviousData,
+    retry: false,
+  });
   return grid && settled ? tried : null;
 }

@@ -18,7 +18,17 @@ import { useAttributes, type Attribute } from "./useAttributes";
 const NONE: Attribute[] = [];
 
 // What the index must cover: layers, the part of a layer that meets a condition, picked features, drawn shapes.
-export function AreaCard({ drawing, onDraw, onRings, onBack }: { drawing: Draw | null; onDraw: (draw: Draw | null) => void; onRings: (rings: Ring[]) => void; onBack: () => void }) {
+export function AreaCard({
+  drawing,
+  onDraw,
+  onRings,
+  onBack,
+}: {
+  drawing: Draw | null;
+  onDraw: (draw: Draw | null) => void;
+  onRings: (rings: Ring[]) => void;
+  onBack: () => void;
+}) {
   const book = useBook();
   const { change } = useChange();
   const [problem, setProblem] = useState<string | null>(null);
@@ -28,55 +38,135 @@ export function AreaCard({ drawing, onDraw, onRings, onBack }: { drawing: Draw |
     if (fresh.length === 0) return setProblem("The study area needs at least one part.");
     await change("Study area", { index: { area: areaOf(fresh) } }).catch((error: Error) => setProblem(error.message));
   };
-  const toggle = (layer: Layer) => keep(parts.some((part) => part.layer === layer.id) ? parts.filter((part) => part.layer !== layer.id) : [...parts, { layer: layer.id }]);
-  const replace = (index: number, part: AreaPart) => change("Study area", { index: { area: areaOf(parts.map((known, place) => (place === index ? part : known))) } });
+  const toggle = (layer: Layer) =>
+    keep(
+      parts.some((part) => part.layer === layer.id)
+        ? parts.filter((part) => part.layer !== layer.id)
+        : [...parts, { layer: layer.id }],
+    );
+  const replace = (index: number, part: AreaPart) =>
+    change("Study area", { index: { area: areaOf(parts.map((known, place) => (place === index ? part : known))) } });
   const drawn = parts.map((part, index) => ({ part, index })).filter(({ part }) => part.polygon);
   return (
     <Card title="Study area" note="what the index covers">
-      <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 1 }}>All layers</Button>
+      <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 1 }}>
+        All layers
+      </Button>
       <Told onRings={onRings} />
-      <Field label="Room for growth round it" value={book.document.index.room ?? "0 m"} onKeep={(room) => change("Room", { index: { room } })} />
-      <Typography component="h3" sx={{ fontSize: 14, fontWeight: 700, mt: 2 }}>Layers</Typography>
+      <Field
+        label="Room for growth round it"
+        value={book.document.index.room ?? "0 m"}
+        onKeep={(room) => change("Room", { index: { room } })}
+      />
+      <Typography component="h3" sx={{ fontSize: 14, fontWeight: 700, mt: 2 }}>
+        Layers
+      </Typography>
       <Box component="ul" sx={{ m: 0, p: 0, listStyle: "none" }}>
         {[...book.document.layers].reverse().map((layer) => {
           const index = parts.findIndex((part) => part.layer === layer.id);
           const part = parts[index];
           return (
             <Box component="li" key={layer.id} sx={{ borderBottom: 1, borderColor: "divider" }}>
-              <Box component="label" sx={{ display: "flex", alignItems: "center", gap: 0.5, fontSize: 14, cursor: "pointer" }}>
-                <Checkbox size="small" sx={{ p: 0.5 }} checked={!!part} onChange={() => void toggle(layer)} />{layer.title}
-                {part?.features && <Box sx={{ fontSize: 12.5, color: "text.secondary" }}>{count(part.features.length, "picked feature")}</Box>}
+              <Box
+                component="label"
+                sx={{ display: "flex", alignItems: "center", gap: 0.5, fontSize: 14, cursor: "pointer" }}
+              >
+                <Checkbox size="small" sx={{ p: 0.5 }} checked={!!part} onChange={() => void toggle(layer)} />
+                {layer.title}
+                {part?.features && (
+                  <Box sx={{ fontSize: 12.5, color: "text.secondary" }}>
+                    {count(part.features.length, "picked feature")}
+                  </Box>
+                )}
               </Box>
-              {part?.features && <Button onClick={() => void keep(parts.map((known) => (known === part ? { layer: layer.id } : known)))}>Take all of its features</Button>}
-              {part && !part.features && <PartFilter layer={layer} part={part} onKeep={(fresh) => replace(index, fresh)} />}
+              {part?.features && (
+                <Button onClick={() => void keep(parts.map((known) => (known === part ? { layer: layer.id } : known)))}>
+                  Take all of its features
+                </Button>
+              )}
+              {part && !part.features && (
+                <PartFilter layer={layer} part={part} onKeep={(fresh) => replace(index, fresh)} />
+              )}
             </Box>
           );
         })}
       </Box>
-      <Typography component="h3" sx={{ fontSize: 14, fontWeight: 700, mt: 2 }}>Drawn by hand</Typography>
+      <Typography component="h3" sx={{ fontSize: 14, fontWeight: 700, mt: 2 }}>
+        Drawn by hand
+      </Typography>
       {drawn.map(({ part, index }, place) => (
-        <Box key={index} sx={{ display: "flex", alignItems: "center", fontSize: 14, borderBottom: 1, borderColor: "divider" }}>
-          <Box sx={{ flex: 1 }}>Shape {place + 1}, {part.polygon!.length} corners</Box>
-          <IconButton size="small" aria-label={`Take shape ${place + 1} away`} onClick={() => void keep(parts.filter((_, known) => known !== index))}><RemoveIcon sx={{ fontSize: 16 }} /></IconButton>
+        <Box
+          key={index}
+          sx={{ display: "flex", alignItems: "center", fontSize: 14, borderBottom: 1, borderColor: "divider" }}
+        >
+          <Box sx={{ flex: 1 }}>
+            Shape {place + 1}, {part.polygon!.length} corners
+          </Box>
+          <IconButton
+            size="small"
+            aria-label={`Take shape ${place + 1} away`}
+            onClick={() => void keep(parts.filter((_, known) => known !== index))}
+          >
+            <RemoveIcon sx={{ fontSize: 16 }} />
+          </IconButton>
         </Box>
       ))}
-      {drawing
-        ? <Box role="status" sx={{ fontSize: 13, my: 0.5 }}>{drawing === "rectangle" ? "Press two opposite corners on the map." : "Press the corners on the map, the last one twice."} <Button onClick={() => onDraw(null)}>Stop</Button></Box>
-        : <Box sx={{ display: "flex", gap: 0.5, mt: 0.5 }}><Button variant="outlined" onClick={() => onDraw("rectangle")}>Draw a rectangle</Button><Button variant="outlined" onClick={() => onDraw("polygon")}>a polygon</Button></Box>}
-      {problem && <Typography role="alert" sx={{ color: "error.main", fontSize: 13, mt: 1 }}>{problem}</Typography>}
-      <Typography sx={{ fontSize: 12.5, color: "text.secondary", mt: 1.5 }}>Picked features: open a layer’s attributes, pick rows or press features on the map, and take them as the study area there.</Typography>
+      {drawing ? (
+        <Box role="status" sx={{ fontSize: 13, my: 0.5 }}>
+          {drawing === "rectangle"
+            ? "Press two opposite corners on the map."
+            : "Press the corners on the map, the last one twice."}{" "}
+          <Button onClick={() => onDraw(null)}>Stop</Button>
+        </Box>
+      ) : (
+        <Box sx={{ display: "flex", gap: 0.5, mt: 0.5 }}>
+          <Button variant="outlined" onClick={() => onDraw("rectangle")}>
+            Draw a rectangle
+          </Button>
+          <Button variant="outlined" onClick={() => onDraw("polygon")}>
+            a polygon
+          </Button>
+        </Box>
+      )}
+      {problem && (
+        <Typography role="alert" sx={{ color: "error.main", fontSize: 13, mt: 1 }}>
+          {problem}
+        </Typography>
+      )}
+      <Typography sx={{ fontSize: 12.5, color: "text.secondary", mt: 1.5 }}>
+        Picked features: open a layer’s attributes, pick rows or press features on the map, and take them as the study
+        area there.
+      </Typography>
     </Card>
   );
 }
 
 // Only the features of the layer that meet a condition.
-function PartFilter({ layer, part, onKeep }: { layer: Layer; part: AreaPart; onKeep: (part: AreaPart) => Promise<unknown> }) {
+function PartFilter({
+  layer,
+  part,
+  onKeep,
+}: {
+  layer: Layer;
+  part: AreaPart;
+  onKeep: (part: AreaPart) => Promise<unknown>;
+}) {
   const [open, setOpen] = useState(!!part.when);
   const attributes = useAttributes(layer.id).data ?? NONE;
-  if (!open) return attributes.length ? <Button onClick={() => setOpen(true)} sx={{ ml: 3.5, py: 0 }} aria-label={`only part of it: ${layer.title}`}>only part of it</Button> : null;
+  if (!open)
+    return attributes.length ? (
+      <Button onClick={() => setOpen(true)} sx={{ ml: 3.5, py: 0 }} aria-label={`only part of it: ${layer.title}`}>
+        only part of it
+      </Button>
+    ) : null;
   return (
     <Box sx={{ pl: 4, pb: 1 }}>
-      <ConditionEditor about={`the part of ${layer.title}`} attributes={attributes} condition={part.when} onKeep={(when) => onKeep({ layer: layer.id, ...(when && { when }) })} />
+      <ConditionEditor
+        about={`the part of ${layer.title}`}
+        attributes={attributes}
+        condition={part.when}
+        onKeep={(when) => onKeep({ layer: layer.id, ...(when && { when }) })}
+      />
     </Box>
   );
 }
@@ -84,7 +174,10 @@ function PartFilter({ layer, part, onKeep }: { layer: Layer; part: AreaPart; onK
 // Its area on the ground and its extent; its outline goes to the map.
 function Told({ onRings }: { onRings: (rings: Ring[]) => void }) {
   const book = useBook();
-  const told = useQuery<{ rings: Ring[]; ground_m2: number; size_m: [number, number]; box: [number, number, number, number] }, Refusal>({
+  const told = useQuery<
+    { rings: Ring[]; ground_m2: number; size_m: [number, number]; box: [number, number, number, number] },
+    Refusal
+  >({
     queryKey: ["area", book.id, book.revision],
     queryFn: ({ signal }) => post(`/api/books/${book.id}/area`, {}, "POST", signal),
     retry: false,
@@ -97,7 +190,20 @@ function Told({ onRings }: { onRings: (rings: Ring[]) => void }) {
   const box = told.data?.box;
   return (
     <Box role="status" sx={{ fontSize: 14, mb: 1.5 }}>
-      {told.error ? told.error.message : box ? <>{told.data!.ground_m2 > 0 ? <><b>{areaWords(told.data!.ground_m2)}</b> on the ground, </> : null}{groundSize(...told.data!.size_m)} across, with its room.</> : "…"}
+      {told.error ? (
+        told.error.message
+      ) : box ? (
+        <>
+          {told.data!.ground_m2 > 0 ? (
+            <>
+              <b>{areaWords(told.data!.ground_m2)}</b> on the ground,{" "}
+            </>
+          ) : null}
+          {groundSize(...told.data!.size_m)} across, with its room.
+        </>
+      ) : (
+        "…"
+      )}
     </Box>
   );
 }

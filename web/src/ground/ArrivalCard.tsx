@@ -10,38 +10,90 @@ import { ReferenceField } from "../reference/ReferenceField";
 import type { Arrivals } from "./arrivals";
 
 export type Ring = [number, number][];
-interface Place { code: string; name: string; reason: string; ring: Ring; distance_m: number | null }
+interface Place {
+  code: string;
+  name: string;
+  reason: string;
+  ring: Ring;
+  distance_m: number | null;
+}
 type Places = Record<string, Place[]>;
 
 // What is in a file that has arrived, before any of it is kept. onRings: where it would lie on the map.
-export function ArrivalCard({ arrival, arrivals, onRings }: { arrival: Arrival; arrivals: Arrivals; onRings: (rings: Ring[]) => void }) {
+export function ArrivalCard({
+  arrival,
+  arrivals,
+  onRings,
+}: {
+  arrival: Arrival;
+  arrivals: Arrivals;
+  onRings: (rings: Ring[]) => void;
+}) {
   const book = useBook();
-  const drop = <Button color="inherit" onClick={() => arrivals.drop(arrival)}>{arrival.state === "ready" ? "Drop it" : "Stop"}</Button>;
+  const drop = (
+    <Button color="inherit" onClick={() => arrivals.drop(arrival)}>
+      {arrival.state === "ready" ? "Drop it" : "Stop"}
+    </Button>
+  );
   const replaced = arrival.replaces ? book.document.layers.find((layer) => layer.id === arrival.replaces)?.title : null;
   return (
     <Card title={replaced ? `Fresh data for ${replaced}` : "A file has arrived"}>
       <Typography sx={{ fontWeight: 700, overflowWrap: "anywhere" }}>{arrival.name}</Typography>
       <Typography sx={{ fontSize: 13, color: "text.secondary", mb: 1.5 }}>{bytes(arrival.bytes)}</Typography>
-      {arrival.state === "inspecting" && <><Typography role="status">Looking into it…</Typography><LinearProgress aria-label="Looking into the file" sx={{ my: 1 }} />{drop}</>}
-      {arrival.state === "importing" && (
+      {arrival.state === "inspecting" && (
         <>
-          <Typography role="status">{`${count(arrival.done, "feature")} of ${arrival.total} brought in`}</Typography>
-          <LinearProgress variant="determinate" value={Math.min((100 * arrival.done) / Math.max(arrival.total, 1), 100)} aria-label="Bringing the file in" sx={{ my: 1, height: 6 }} />
+          <Typography role="status">Looking into it…</Typography>
+          <LinearProgress aria-label="Looking into the file" sx={{ my: 1 }} />
           {drop}
         </>
       )}
-      {arrival.state === "ready" && <Report key={JSON.stringify(arrival.report.map((layer) => layer.columns))} arrival={arrival} arrivals={arrivals} onRings={onRings} />}
+      {arrival.state === "importing" && (
+        <>
+          <Typography role="status">{`${count(arrival.done, "feature")} of ${arrival.total} brought in`}</Typography>
+          <LinearProgress
+            variant="determinate"
+            value={Math.min((100 * arrival.done) / Math.max(arrival.total, 1), 100)}
+            aria-label="Bringing the file in"
+            sx={{ my: 1, height: 6 }}
+          />
+          {drop}
+        </>
+      )}
+      {arrival.state === "ready" && (
+        <Report
+          key={JSON.stringify(arrival.report.map((layer) => layer.columns))}
+          arrival={arrival}
+          arrivals={arrivals}
+          onRings={onRings}
+        />
+      )}
     </Card>
   );
 }
 
-function Report({ arrival, arrivals, onRings }: { arrival: Arrival; arrivals: Arrivals; onRings: (rings: Ring[]) => void }) {
+function Report({
+  arrival,
+  arrivals,
+  onRings,
+}: {
+  arrival: Arrival;
+  arrivals: Arrivals;
+  onRings: (rings: Ring[]) => void;
+}) {
   const book = useBook();
   const only = arrival.report.length === 1;
   const single = !!arrival.replaces;
-  const [chosen, setChosen] = useState<Record<string, boolean>>(Object.fromEntries(arrival.report.map((layer, index) => [layer.name, single ? index === 0 : layer.count > 0])));
-  const [titles, setTitles] = useState<Record<string, string>>(Object.fromEntries(arrival.report.map((layer) => [layer.name, layer.title])));
-  const places = useQuery({ queryKey: ["places", arrival.id, arrival.report], queryFn: ({ signal }) => get<Places>(`/api/books/${book.id}/arrivals/${arrival.id}/places`, signal), staleTime: Infinity });
+  const [chosen, setChosen] = useState<Record<string, boolean>>(
+    Object.fromEntries(arrival.report.map((layer, index) => [layer.name, single ? index === 0 : layer.count > 0])),
+  );
+  const [titles, setTitles] = useState<Record<string, string>>(
+    Object.fromEntries(arrival.report.map((layer) => [layer.name, layer.title])),
+  );
+  const places = useQuery({
+    queryKey: ["places", arrival.id, arrival.report],
+    queryFn: ({ signal }) => get<Places>(`/api/books/${book.id}/arrivals/${arrival.id}/places`, signal),
+    staleTime: Infinity,
+  });
   const wanted = arrival.report.filter((layer) => chosen[layer.name]);
   const asks = wanted.some((layer) => layer.asks_reference);
   const lost = wanted.some((layer) => layer.asks_columns);
@@ -50,47 +102,127 @@ function Report({ arrival, arrivals, onRings }: { arrival: Arrival; arrivals: Ar
   const code = reference ?? (asks ? (likely[0]?.code ?? "") : "");
   const [problem, setProblem] = useState<string | null>(null);
   useEffect(() => {
-    onRings(wanted.flatMap((layer) => {
-      const list = places.data?.[layer.name] ?? [];
-      const place = layer.reference ? list[0] : (list.find((known) => known.code === code) ?? (code === "" ? list[0] : undefined));
-      return place ? [place.ring] : [];
-    }));
+    onRings(
+      wanted.flatMap((layer) => {
+        const list = places.data?.[layer.name] ?? [];
+        const place = layer.reference
+          ? list[0]
+          : (list.find((known) => known.code === code) ?? (code === "" ? list[0] : undefined));
+        return place ? [place.ring] : [];
+      }),
+    );
     return () => onRings([]);
   }, [places.data, JSON.stringify(chosen), code]); // eslint-disable-line react-hooks/exhaustive-deps
   const keep = () => {
     const layers = wanted.map((layer) => ({ name: layer.name, title: titles[layer.name] ?? layer.title }));
-    arrivals.keep(arrival, layers, wanted.some((layer) => !layer.reference) ? code : "").catch((error: Error) => setProblem(error.message));
+    arrivals
+      .keep(arrival, layers, wanted.some((layer) => !layer.reference) ? code : "")
+      .catch((error: Error) => setProblem(error.message));
   };
   return (
-    <Box component="form" onSubmit={(event) => { event.preventDefault(); keep(); }}>
-      <Typography sx={{ fontSize: 13.5, mb: 1 }}>{only ? "It holds" : single ? `It holds ${arrival.report.length} layers; choose one:` : `It holds ${arrival.report.length} layers:`}</Typography>
+    <Box
+      component="form"
+      onSubmit={(event) => {
+        event.preventDefault();
+        keep();
+      }}
+    >
+      <Typography sx={{ fontSize: 13.5, mb: 1 }}>
+        {only
+          ? "It holds"
+          : single
+            ? `It holds ${arrival.report.length} layers; choose one:`
+            : `It holds ${arrival.report.length} layers:`}
+      </Typography>
       {arrival.report.map((layer) => (
         <Box key={layer.name} sx={{ borderTop: 1, borderColor: "divider", py: 1 }}>
           <Box sx={{ display: "flex", alignItems: "center", gap: 0.5 }}>
-            {!only && !single && <Checkbox size="small" sx={{ p: 0.5 }} checked={chosen[layer.name] ?? false} onChange={(event) => setChosen({ ...chosen, [layer.name]: event.target.checked })} slotProps={{ input: { "aria-label": `Bring in ${layer.title}` } }} />}
-            {!only && single && <Radio size="small" sx={{ p: 0.5 }} name="layer" checked={chosen[layer.name] ?? false} onChange={() => setChosen({ [layer.name]: true })} slotProps={{ input: { "aria-label": `Take ${layer.title}` } }} />}
-            {single ? <b>{layer.title}</b> : <TextField fullWidth value={titles[layer.name] ?? ""} onChange={(event) => setTitles({ ...titles, [layer.name]: event.target.value })} slotProps={{ htmlInput: { "aria-label": `Title of ${layer.title}` } }} />}
+            {!only && !single && (
+              <Checkbox
+                size="small"
+                sx={{ p: 0.5 }}
+                checked={chosen[layer.name] ?? false}
+                onChange={(event) => setChosen({ ...chosen, [layer.name]: event.target.checked })}
+                slotProps={{ input: { "aria-label": `Bring in ${layer.title}` } }}
+              />
+            )}
+            {!only && single && (
+              <Radio
+                size="small"
+                sx={{ p: 0.5 }}
+                name="layer"
+                checked={chosen[layer.name] ?? false}
+                onChange={() => setChosen({ [layer.name]: true })}
+                slotProps={{ input: { "aria-label": `Take ${layer.title}` } }}
+              />
+            )}
+            {single ? (
+              <b>{layer.title}</b>
+            ) : (
+              <TextField
+                fullWidth
+                value={titles[layer.name] ?? ""}
+                onChange={(event) => setTitles({ ...titles, [layer.name]: event.target.value })}
+                slotProps={{ htmlInput: { "aria-label": `Title of ${layer.title}` } }}
+              />
+            )}
           </Box>
           <Facts layer={layer} distance={layer.reference ? places.data?.[layer.name]?.[0]?.distance_m : null} />
-          {(layer.asks_columns || layer.columns) && <ColumnChooser layer={layer} onColumns={(columns) => arrivals.columns(arrival, columns)} />}
+          {(layer.asks_columns || layer.columns) && (
+            <ColumnChooser layer={layer} onColumns={(columns) => arrivals.columns(arrival, columns)} />
+          )}
         </Box>
       ))}
       {wanted.some((layer) => !layer.reference) && !lost && (
         <Box role="radiogroup" aria-label="Where each likely reference would put it">
-          <Typography sx={{ fontSize: 13.5, fontWeight: 600 }}>The file does not say its reference. It would lie</Typography>
+          <Typography sx={{ fontSize: 13.5, fontWeight: 600 }}>
+            The file does not say its reference. It would lie
+          </Typography>
           {likely.map((place) => (
-            <Box key={place.code} component="label" sx={{ display: "flex", alignItems: "flex-start", fontSize: 13, cursor: "pointer", py: 0.25 }}>
-              <Radio size="small" sx={{ p: 0.25, mr: 0.5 }} name="reference" value={place.code} checked={code === place.code || (!asks && code === "" && place.code === "EPSG:4326")} onChange={() => setReference(place.code)} />
-              <span><b>{where(place)}</b> by {place.name}<Box component="span" sx={{ color: "text.secondary" }}>, {place.reason}</Box></span>
+            <Box
+              key={place.code}
+              component="label"
+              sx={{ display: "flex", alignItems: "flex-start", fontSize: 13, cursor: "pointer", py: 0.25 }}
+            >
+              <Radio
+                size="small"
+                sx={{ p: 0.25, mr: 0.5 }}
+                name="reference"
+                value={place.code}
+                checked={code === place.code || (!asks && code === "" && place.code === "EPSG:4326")}
+                onChange={() => setReference(place.code)}
+              />
+              <span>
+                <b>{where(place)}</b> by {place.name}
+                <Box component="span" sx={{ color: "text.secondary" }}>
+                  , {place.reason}
+                </Box>
+              </span>
             </Box>
           ))}
-          <ReferenceField label="Another reference" value={likely.some((place) => place.code === code) ? "" : code} onChange={(text) => { if (text !== "") setReference(text); }} help="name, code or place" suggestions={[]} />
+          <ReferenceField
+            label="Another reference"
+            value={likely.some((place) => place.code === code) ? "" : code}
+            onChange={(text) => {
+              if (text !== "") setReference(text);
+            }}
+            help="name, code or place"
+            suggestions={[]}
+          />
         </Box>
       )}
-      {problem && <Typography role="alert" sx={{ color: "error.main", fontWeight: 600, mt: 1 }}>{problem}</Typography>}
+      {problem && (
+        <Typography role="alert" sx={{ color: "error.main", fontWeight: 600, mt: 1 }}>
+          {problem}
+        </Typography>
+      )}
       <Box sx={{ display: "flex", gap: 1, mt: 2 }}>
-        <Button type="submit" variant="contained" disabled={lost || wanted.length === 0}>{single ? "Update the layer" : "Bring it in"}</Button>
-        <Button color="inherit" onClick={() => arrivals.drop(arrival)}>Drop it</Button>
+        <Button type="submit" variant="contained" disabled={lost || wanted.length === 0}>
+          {single ? "Update the layer" : "Bring it in"}
+        </Button>
+        <Button color="inherit" onClick={() => arrivals.drop(arrival)}>
+          Drop it
+        </Button>
       </Box>
     </Box>
   );
@@ -103,7 +235,13 @@ function where(place: Place): string {
 }
 
 // Which columns of a table hold its places; found ones can be put right.
-export function ColumnChooser({ layer, onColumns }: { layer: ArrivedLayer; onColumns: (columns: { x?: string; y?: string; wkt?: string }) => Promise<unknown> }) {
+export function ColumnChooser({
+  layer,
+  onColumns,
+}: {
+  layer: ArrivedLayer;
+  onColumns: (columns: { x?: string; y?: string; wkt?: string }) => Promise<unknown>;
+}) {
   const [columns, setColumns] = useState<{ x?: string; y?: string; wkt?: string }>(layer.columns ?? {});
   const [problem, setProblem] = useState<string | null>(null);
   const names = layer.attributes.map((attribute) => attribute.name);
@@ -111,29 +249,104 @@ export function ColumnChooser({ layer, onColumns }: { layer: ArrivedLayer; onCol
   const ready = text ? columns.wkt !== "" : !!columns.x && !!columns.y;
   const changed = JSON.stringify(columns) !== JSON.stringify(layer.columns ?? {});
   const select = (label: string, key: "x" | "y" | "wkt") => (
-    <TextField select label={label} value={names.includes(columns[key] ?? "") ? columns[key] : ""} onChange={(event) => setColumns({ ...columns, [key]: event.target.value })}>
-      {names.map((name) => <MenuItem key={name} value={name}>{name}</MenuItem>)}
+    <TextField
+      select
+      label={label}
+      value={names.includes(columns[key] ?? "") ? columns[key] : ""}
+      onChange={(event) => setColumns({ ...columns, [key]: event.target.value })}
+    >
+      {names.map((name) => (
+        <MenuItem key={name} value={name}>
+          {name}
+        </MenuItem>
+      ))}
     </TextField>
   );
   return (
-    <Box role="group" aria-label={`Columns of places of ${layer.title}`} sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr)", gap: 1, mt: 1 }}>
-      {layer.asks_columns && <Typography sx={{ gridColumn: "1 / -1", fontSize: 13, fontWeight: 600 }}>Which columns hold its places?</Typography>}
-      {text ? select("Well-known text", "wkt") : <>{select("East or lon", "x")}{select("North or lat", "y")}</>}
-      <Button onClick={() => setColumns(text ? {} : { wkt: "" })} sx={{ justifySelf: "start" }}>{text ? "two columns instead" : "text (WKT) instead"}</Button>
-      {changed && <Button variant="outlined" disabled={!ready} onClick={() => void onColumns(columns).catch((error: Error) => setProblem(error.message))}>Look again</Button>}
-      {problem && <Typography role="alert" sx={{ gridColumn: "1 / -1", color: "error.main", fontSize: 13 }}>{problem}</Typography>}
+    <Box
+      role="group"
+      aria-label={`Columns of places of ${layer.title}`}
+      sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr)", gap: 1, mt: 1 }}
+    >
+      {layer.asks_columns && (
+        <Typography sx={{ gridColumn: "1 / -1", fontSize: 13, fontWeight: 600 }}>
+          Which columns hold its places?
+        </Typography>
+      )}
+      {text ? (
+        select("Well-known text", "wkt")
+      ) : (
+        <>
+          {select("East or lon", "x")}
+          {select("North or lat", "y")}
+        </>
+      )}
+      <Button onClick={() => setColumns(text ? {} : { wkt: "" })} sx={{ justifySelf: "start" }}>
+        {text ? "two columns instead" : "text (WKT) instead"}
+      </Button>
+      {changed && (
+        <Button
+          variant="outlined"
+          disabled={!ready}
+          onClick={() => void onColumns(columns).catch((error: Error) => setProblem(error.message))}
+        >
+          Look again
+        </Button>
+      )}
+      {problem && (
+        <Typography role="alert" sx={{ gridColumn: "1 / -1", color: "error.main", fontSize: 13 }}>
+          {problem}
+        </Typography>
+      )}
     </Box>
   );
 }
 
-export function Facts({ layer, distance, brief = false }: { layer: ArrivedLayer; distance?: number | null; brief?: boolean }) {
-  const corners = layer.box?.map((number) => new Intl.NumberFormat("en-GB", { maximumFractionDigits: Math.abs(number) > 1000 ? 0 : 4 }).format(number));
+export function Facts({
+  layer,
+  distance,
+  brief = false,
+}: {
+  layer: ArrivedLayer;
+  distance?: number | null;
+  brief?: boolean;
+}) {
+  const corners = layer.box?.map((number) =>
+    new Intl.NumberFormat("en-GB", { maximumFractionDigits: Math.abs(number) > 1000 ? 0 : 4 }).format(number),
+  );
   return (
-    <Box sx={{ fontSize: 13, color: "text.secondary", mt: 0.5, "& dt": { float: "left", clear: "left", mr: 0.75, fontWeight: 600 }, "& dd": { m: 0 } }} component="dl">
-      <dt>Features</dt><dd>{count(layer.count, "feature")}{layer.asks_columns ? "" : `, ${layer.geometry.toLowerCase()}`}</dd>
-      <dt>Reference</dt><dd>{layer.reference_name ?? "not said"}</dd>
-      {corners && !brief && <><dt>Extent</dt><dd>{corners[0]}, {corners[1]} to {corners[2]}, {corners[3]}{distance ? `; ${metres(distance)} from the book’s ground` : ""}</dd></>}
-      {layer.attributes.length > 0 && !brief && <><dt>Attributes</dt><dd>{layer.attributes.map((attribute) => `${attribute.name} (${attribute.type})`).join(", ")}</dd></>}
+    <Box
+      sx={{
+        fontSize: 13,
+        color: "text.secondary",
+        mt: 0.5,
+        "& dt": { float: "left", clear: "left", mr: 0.75, fontWeight: 600 },
+        "& dd": { m: 0 },
+      }}
+      component="dl"
+    >
+      <dt>Features</dt>
+      <dd>
+        {count(layer.count, "feature")}
+        {layer.asks_columns ? "" : `, ${layer.geometry.toLowerCase()}`}
+      </dd>
+      <dt>Reference</dt>
+      <dd>{layer.reference_name ?? "not said"}</dd>
+      {corners && !brief && (
+        <>
+          <dt>Extent</dt>
+          <dd>
+            {corners[0]}, {corners[1]} to {corners[2]}, {corners[3]}
+            {distance ? `; ${metres(distance)} from the book’s ground` : ""}
+          </dd>
+        </>
+      )}
+      {layer.attributes.length > 0 && !brief && (
+        <>
+          <dt>Attributes</dt>
+          <dd>{layer.attributes.map((attribute) => `${attribute.name} (${attribute.type})`).join(", ")}</dd>
+        </>
+      )}
     </Box>
   );
 }

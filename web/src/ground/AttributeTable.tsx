@@ -15,7 +15,11 @@ export type Box4 = [number, number, number, number];
 // Picked features by identity, with where each lies.
 export type Picked = Map<number, Box4 | null>;
 
-interface Row { id: number; box: Box4 | null; attributes: Record<string, string | number | boolean | null> }
+interface Row {
+  id: number;
+  box: Box4 | null;
+  attributes: Record<string, string | number | boolean | null>;
+}
 
 interface AttributeTableProps {
   layer: Layer;
@@ -36,16 +40,30 @@ export function AttributeTable({ layer, attributes, picked, onPicked, onGo, onCl
   const [filter, setFilter] = useState<unknown>(undefined);
   const [filtering, setFiltering] = useState(false);
   const [only, setOnly] = useState(false);
-  const asked = new URLSearchParams({ page: String(paging.page), size: String(paging.pageSize), sort: sort[0]?.field ?? "", descending: sort[0]?.sort === "desc" ? "1" : "0", search });
+  const asked = new URLSearchParams({
+    page: String(paging.page),
+    size: String(paging.pageSize),
+    sort: sort[0]?.field ?? "",
+    descending: sort[0]?.sort === "desc" ? "1" : "0",
+    search,
+  });
   if (filter) asked.set("when", JSON.stringify(filter));
   if (only && picked.size) asked.set("only", [...picked.keys()].join(","));
   const table = useQuery({
     queryKey: ["table", book.id, layer.id, layer.edition ?? 1, book.reference.definition, asked.toString()],
-    queryFn: ({ signal }) => get<{ total: number; rows: Row[] }>(`/api/books/${book.id}/layers/${layer.id}/table?${asked}`, signal),
+    queryFn: ({ signal }) =>
+      get<{ total: number; rows: Row[] }>(`/api/books/${book.id}/layers/${layer.id}/table?${asked}`, signal),
     placeholderData: keepPreviousData,
   });
   const rows = table.data?.rows ?? [];
-  const columns: GridColDef<Row>[] = attributes.map(({ name, type }) => ({ field: name, headerName: name, width: 130, filterable: false, align: type === "integer" || type === "real" ? "right" : "left", valueGetter: (_, row) => row.attributes[name] }));
+  const columns: GridColDef<Row>[] = attributes.map(({ name, type }) => ({
+    field: name,
+    headerName: name,
+    width: 130,
+    filterable: false,
+    align: type === "integer" || type === "real" ? "right" : "left",
+    valueGetter: (_, row) => row.attributes[name],
+  }));
   // Rows of other pages that are picked stay so.
   const pick = (model: GridRowSelectionModel) => {
     const fresh = new Map([...picked].filter(([id]) => !rows.some((row) => row.id === id)));
@@ -54,36 +72,112 @@ export function AttributeTable({ layer, attributes, picked, onPicked, onGo, onCl
     onPicked(fresh);
   };
   const cover = () => {
-    void change("Study area", { index: { area: [{ layer: layer.id, features: [...picked.keys()].sort((a, b) => a - b) }] } }).catch(() => undefined);
+    void change("Study area", {
+      index: { area: [{ layer: layer.id, features: [...picked.keys()].sort((a, b) => a - b) }] },
+    }).catch(() => undefined);
   };
   return (
-    <Box component="section" aria-label={`Attributes of ${layer.title}`} sx={{ height: 310, flexShrink: 0, display: "flex", flexDirection: "column", bgcolor: "background.paper", borderTop: 1, borderColor: "divider" }}>
+    <Box
+      component="section"
+      aria-label={`Attributes of ${layer.title}`}
+      sx={{
+        height: 310,
+        flexShrink: 0,
+        display: "flex",
+        flexDirection: "column",
+        bgcolor: "background.paper",
+        borderTop: 1,
+        borderColor: "divider",
+      }}
+    >
       <Box sx={{ display: "flex", alignItems: "center", gap: 1.5, px: 2, py: 0.5 }}>
-        <Typography component="h2" sx={{ fontWeight: 700, whiteSpace: "nowrap" }}>{layer.title}, attributes</Typography>
-        <TextField placeholder="Search" value={search} onChange={(event) => { setSearch(event.target.value); setPaging({ ...paging, page: 0 }); }} slotProps={{ htmlInput: { "aria-label": "Search the table" } }} />
-        <Button startIcon={<FilterIcon />} variant={filter ? "outlined" : "text"} aria-expanded={filtering} onClick={() => setFiltering(!filtering)}>{filter ? "Filtered" : "Filter"}</Button>
+        <Typography component="h2" sx={{ fontWeight: 700, whiteSpace: "nowrap" }}>
+          {layer.title}, attributes
+        </Typography>
+        <TextField
+          placeholder="Search"
+          value={search}
+          onChange={(event) => {
+            setSearch(event.target.value);
+            setPaging({ ...paging, page: 0 });
+          }}
+          slotProps={{ htmlInput: { "aria-label": "Search the table" } }}
+        />
+        <Button
+          startIcon={<FilterIcon />}
+          variant={filter ? "outlined" : "text"}
+          aria-expanded={filtering}
+          onClick={() => setFiltering(!filtering)}
+        >
+          {filter ? "Filtered" : "Filter"}
+        </Button>
         {picked.size > 0 && (
           <>
-            <Button onClick={() => setOnly(!only)} aria-pressed={only}>{only ? "All rows" : `${count(picked.size, "row")} picked`}</Button>
+            <Button onClick={() => setOnly(!only)} aria-pressed={only}>
+              {only ? "All rows" : `${count(picked.size, "row")} picked`}
+            </Button>
             <Button onClick={cover}>Take them as study area</Button>
-            <Button color="inherit" onClick={() => { setOnly(false); onPicked(new Map()); }}>Pick none</Button>
+            <Button
+              color="inherit"
+              onClick={() => {
+                setOnly(false);
+                onPicked(new Map());
+              }}
+            >
+              Pick none
+            </Button>
           </>
         )}
-        {table.error && <Typography role="alert" color="error">{table.error.message}</Typography>}
+        {table.error && (
+          <Typography role="alert" color="error">
+            {table.error.message}
+          </Typography>
+        )}
         <Box sx={{ flex: 1 }} />
-        <IconButton size="small" aria-label="Close the table" onClick={onClose}><CloseIcon fontSize="small" /></IconButton>
+        <IconButton size="small" aria-label="Close the table" onClick={onClose}>
+          <CloseIcon fontSize="small" />
+        </IconButton>
       </Box>
       <Box sx={{ flex: 1, minHeight: 0, display: "flex" }}>
         {filtering && (
-          <Box sx={{ width: 320, flexShrink: 0, overflow: "auto", px: 2, py: 1, borderRight: 1, borderColor: "divider" }}>
-            <ConditionEditor about="the filter" attributes={attributes} condition={filter} onKeep={async (fresh) => { setFilter(fresh); setPaging({ ...paging, page: 0 }); }} />
+          <Box
+            sx={{ width: 320, flexShrink: 0, overflow: "auto", px: 2, py: 1, borderRight: 1, borderColor: "divider" }}
+          >
+            <ConditionEditor
+              about="the filter"
+              attributes={attributes}
+              condition={filter}
+              onKeep={async (fresh) => {
+                setFilter(fresh);
+                setPaging({ ...paging, page: 0 });
+              }}
+            />
           </Box>
         )}
         <Box sx={{ flex: 1, minWidth: 0 }}>
-          <DataGrid rows={rows} columns={columns} rowCount={table.data?.total ?? 0} loading={table.isFetching} density="compact" disableColumnFilter checkboxSelection disableRowSelectionOnClick keepNonExistentRowsSelected
-            rowSelectionModel={{ type: "include", ids: new Set(picked.keys()) }} onRowSelectionModelChange={pick}
-            paginationMode="server" sortingMode="server" paginationModel={paging} onPaginationModelChange={setPaging} pageSizeOptions={[25, 50, 100]} sortModel={sort} onSortModelChange={setSort}
-            onRowClick={({ row }) => row.box && onGo(row.box)} aria-label={`Attributes of ${layer.title}`} sx={{ border: 0, borderRadius: 0 }} />
+          <DataGrid
+            rows={rows}
+            columns={columns}
+            rowCount={table.data?.total ?? 0}
+            loading={table.isFetching}
+            density="compact"
+            disableColumnFilter
+            checkboxSelection
+            disableRowSelectionOnClick
+            keepNonExistentRowsSelected
+            rowSelectionModel={{ type: "include", ids: new Set(picked.keys()) }}
+            onRowSelectionModelChange={pick}
+            paginationMode="server"
+            sortingMode="server"
+            paginationModel={paging}
+            onPaginationModelChange={setPaging}
+            pageSizeOptions={[25, 50, 100]}
+            sortModel={sort}
+            onSortModelChange={setSort}
+            onRowClick={({ row }) => row.box && onGo(row.box)}
+            aria-label={`Attributes of ${layer.title}`}
+            sx={{ border: 0, borderRadius: 0 }}
+          />
         </Box>
       </Box>
     </Box>

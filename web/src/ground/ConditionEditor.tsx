@@ -19,7 +19,10 @@ export function ConditionEditor({ about, attributes, condition, onKeep }: Condit
   const [draft, setDraft] = useState<Tests | null>(kept);
   const [problem, setProblem] = useState<string | null>(null);
   const key = JSON.stringify(condition ?? null);
-  useEffect(() => { setDraft(fromCql(condition, attributes)); setProblem(null); }, [key, attributes]); // eslint-disable-line react-hooks/exhaustive-deps
+  useEffect(() => {
+    setDraft(fromCql(condition, attributes));
+    setProblem(null);
+  }, [key, attributes]); // eslint-disable-line react-hooks/exhaustive-deps
   const put = async (tests: Tests) => {
     setDraft(tests);
     if (!tests.list.every(complete)) return;
@@ -34,26 +37,69 @@ export function ConditionEditor({ about, attributes, condition, onKeep }: Condit
     return (
       <Box sx={{ fontSize: 12.5 }}>
         <Typography sx={{ fontSize: 12.5, color: "text.secondary" }}>A condition of its own (CQL2):</Typography>
-        <Box component="pre" sx={{ m: 0, fontSize: 11.5, whiteSpace: "pre-wrap", overflowWrap: "anywhere" }}>{JSON.stringify(condition)}</Box>
+        <Box component="pre" sx={{ m: 0, fontSize: 11.5, whiteSpace: "pre-wrap", overflowWrap: "anywhere" }}>
+          {JSON.stringify(condition)}
+        </Box>
         <Button onClick={() => void put({ all: true, list: [] })}>Begin anew</Button>
       </Box>
     );
   }
-  const change = (index: number, patch: Partial<Test>) => put({ ...draft, list: draft.list.map((test, place) => (place === index ? { ...test, ...patch } : test)) });
+  const change = (index: number, patch: Partial<Test>) =>
+    put({ ...draft, list: draft.list.map((test, place) => (place === index ? { ...test, ...patch } : test)) });
   const first = attributes[0];
   return (
-    <Box role="group" aria-label={`Condition of ${about}`} sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr)", gap: 0.75 }}>
+    <Box
+      role="group"
+      aria-label={`Condition of ${about}`}
+      sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr)", gap: 0.75 }}
+    >
       {draft.list.length > 1 && (
-        <TextField select value={draft.all ? "all" : "any"} onChange={(event) => void put({ ...draft, all: event.target.value === "all" })} slotProps={{ htmlInput: { "aria-label": `How the conditions of ${about} combine` } }}>
+        <TextField
+          select
+          value={draft.all ? "all" : "any"}
+          onChange={(event) => void put({ ...draft, all: event.target.value === "all" })}
+          slotProps={{ htmlInput: { "aria-label": `How the conditions of ${about} combine` } }}
+        >
           <MenuItem value="all">all of these</MenuItem>
           <MenuItem value="any">any of these</MenuItem>
         </TextField>
       )}
       {draft.list.map((test, index) => (
-        <TestRow key={index} test={test} attributes={attributes} about={`${about}, condition ${index + 1}`} onChange={(patch) => void change(index, patch)} onRemove={() => void put({ ...draft, list: draft.list.filter((_, place) => place !== index) })} />
+        <TestRow
+          key={index}
+          test={test}
+          attributes={attributes}
+          about={`${about}, condition ${index + 1}`}
+          onChange={(patch) => void change(index, patch)}
+          onRemove={() => void put({ ...draft, list: draft.list.filter((_, place) => place !== index) })}
+        />
       ))}
-      {problem && <Typography role="alert" sx={{ color: "error.main", fontSize: 12.5 }}>{problem}</Typography>}
-      {first && <Button startIcon={<AddIcon />} sx={{ justifySelf: "start" }} onClick={() => void put({ ...draft, list: [...draft.list, { attribute: first.name, is: COMPARISONS.find((known) => known.families.includes(family(first)))!.id, value: "" }] })}>Condition</Button>}
+      {problem && (
+        <Typography role="alert" sx={{ color: "error.main", fontSize: 12.5 }}>
+          {problem}
+        </Typography>
+      )}
+      {first && (
+        <Button
+          startIcon={<AddIcon />}
+          sx={{ justifySelf: "start" }}
+          onClick={() =>
+            void put({
+              ...draft,
+              list: [
+                ...draft.list,
+                {
+                  attribute: first.name,
+                  is: COMPARISONS.find((known) => known.families.includes(family(first)))!.id,
+                  value: "",
+                },
+              ],
+            })
+          }
+        >
+          Condition
+        </Button>
+      )}
     </Box>
   );
 }
@@ -62,34 +108,101 @@ export function ConditionEditor({ about, attributes, condition, onKeep }: Condit
 function complete(test: Test): boolean {
   const takes = comparison(test.is).takes;
   if (takes === "none") return true;
-  if (takes === "two") return Array.isArray(test.value) && test.value.length === 2 && test.value.every((part) => typeof part === "number" && Number.isFinite(part));
+  if (takes === "two")
+    return (
+      Array.isArray(test.value) &&
+      test.value.length === 2 &&
+      test.value.every((part) => typeof part === "number" && Number.isFinite(part))
+    );
   if (takes === "list") return Array.isArray(test.value) && test.value.length > 0;
   return test.value !== "";
 }
 
-function TestRow({ test, attributes, about, onChange, onRemove }: { test: Test; attributes: Attribute[]; about: string; onChange: (patch: Partial<Test>) => void; onRemove: () => void }) {
+function TestRow({
+  test,
+  attributes,
+  about,
+  onChange,
+  onRemove,
+}: {
+  test: Test;
+  attributes: Attribute[];
+  about: string;
+  onChange: (patch: Partial<Test>) => void;
+  onRemove: () => void;
+}) {
   const attribute = attributes.find((known) => known.name === test.attribute);
   const fitting = COMPARISONS.filter((known) => known.families.includes(family(attribute)));
   const pick = (name: string) => {
     const next = attributes.find((known) => known.name === name);
     const same = comparison(test.is).families.includes(family(next));
-    onChange({ attribute: name, ...(same ? {} : { is: COMPARISONS.find((known) => known.families.includes(family(next)))!.id, value: "" }) });
+    onChange({
+      attribute: name,
+      ...(same ? {} : { is: COMPARISONS.find((known) => known.families.includes(family(next)))!.id, value: "" }),
+    });
   };
   return (
-    <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr) 28px", gap: 0.75, alignItems: "end" }}>
-      <TextField select value={attribute ? test.attribute : ""} onChange={(event) => pick(event.target.value)} slotProps={{ htmlInput: { "aria-label": `Attribute of ${about}` } }}>
-        {attributes.map((known) => <MenuItem key={known.name} value={known.name}>{known.name}</MenuItem>)}
+    <Box
+      sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr) 28px", gap: 0.75, alignItems: "end" }}
+    >
+      <TextField
+        select
+        value={attribute ? test.attribute : ""}
+        onChange={(event) => pick(event.target.value)}
+        slotProps={{ htmlInput: { "aria-label": `Attribute of ${about}` } }}
+      >
+        {attributes.map((known) => (
+          <MenuItem key={known.name} value={known.name}>
+            {known.name}
+          </MenuItem>
+        ))}
       </TextField>
-      <TextField select value={test.is} onChange={(event) => onChange({ is: event.target.value, ...(comparison(event.target.value).takes === comparison(test.is).takes ? {} : { value: "" }) })} slotProps={{ htmlInput: { "aria-label": `Comparison of ${about}` } }}>
-        {fitting.map((known) => <MenuItem key={known.id} value={known.id}>{known.title}</MenuItem>)}
+      <TextField
+        select
+        value={test.is}
+        onChange={(event) =>
+          onChange({
+            is: event.target.value,
+            ...(comparison(event.target.value).takes === comparison(test.is).takes ? {} : { value: "" }),
+          })
+        }
+        slotProps={{ htmlInput: { "aria-label": `Comparison of ${about}` } }}
+      >
+        {fitting.map((known) => (
+          <MenuItem key={known.id} value={known.id}>
+            {known.title}
+          </MenuItem>
+        ))}
       </TextField>
-      <IconButton size="small" aria-label={`Take ${about} away`} onClick={onRemove}><RemoveIcon sx={{ fontSize: 16 }} /></IconButton>
-      {comparison(test.is).takes !== "none" && <ValueField test={test} numeric={family(attribute) === "number"} date={family(attribute) === "date"} about={about} onChange={(value) => onChange({ value })} />}
+      <IconButton size="small" aria-label={`Take ${about} away`} onClick={onRemove}>
+        <RemoveIcon sx={{ fontSize: 16 }} />
+      </IconButton>
+      {comparison(test.is).takes !== "none" && (
+        <ValueField
+          test={test}
+          numeric={family(attribute) === "number"}
+          date={family(attribute) === "date"}
+          about={about}
+          onChange={(value) => onChange({ value })}
+        />
+      )}
     </Box>
   );
 }
 
-function ValueField({ test, numeric, date, about, onChange }: { test: Test; numeric: boolean; date: boolean; about: string; onChange: (value: Test["value"]) => void }) {
+function ValueField({
+  test,
+  numeric,
+  date,
+  about,
+  onChange,
+}: {
+  test: Test;
+  numeric: boolean;
+  date: boolean;
+  about: string;
+  onChange: (value: Test["value"]) => void;
+}) {
   const takes = comparison(test.is).takes;
   const shown = Array.isArray(test.value) ? test.value.join(takes === "two" ? " – " : ", ") : String(test.value);
   const [text, setText] = useState(shown);
@@ -102,8 +215,22 @@ function ValueField({ test, numeric, date, about, onChange }: { test: Test; nume
     if (read !== null) onChange(read);
   };
   return (
-    <TextField sx={{ gridColumn: "1 / 3" }} value={text} error={!!wrong} helperText={wrong} placeholder={expected(takes, numeric, date)} onChange={(event) => setText(event.target.value)} onBlur={keep}
-      onKeyDown={(event) => { if (event.key === "Enter") { event.preventDefault(); keep(); } }} slotProps={{ htmlInput: { "aria-label": `Value of ${about}` }, formHelperText: { role: "alert" } }} />
+    <TextField
+      sx={{ gridColumn: "1 / 3" }}
+      value={text}
+      error={!!wrong}
+      helperText={wrong}
+      placeholder={expected(takes, numeric, date)}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={keep}
+      onKeyDown={(event) => {
+        if (event.key === "Enter") {
+          event.preventDefault();
+          keep();
+        }
+      }}
+      slotProps={{ htmlInput: { "aria-label": `Value of ${about}` }, formHelperText: { role: "alert" } }}
+    />
   );
 }
 
@@ -115,10 +242,18 @@ function expected(takes: string, numeric: boolean, date: boolean): string {
 }
 
 function readValue(text: string, takes: string, numeric: boolean, date: boolean): Test["value"] | null {
-  if (takes === "list") return text.split(",").map((part) => part.trim()).filter((part) => part !== "");
+  if (takes === "list")
+    return text
+      .split(",")
+      .map((part) => part.trim())
+      .filter((part) => part !== "");
   if (takes === "two") {
     const numbers = (text.match(/-?\d+(?:\.\d+)?/g) ?? []).map(Number);
-    return numbers.length === 2 && !/\d\s*-\s*\d/.test(text) ? [numbers[0]!, numbers[1]!] : numbers.length === 2 ? [numbers[0]!, Math.abs(numbers[1]!)] : null;
+    return numbers.length === 2 && !/\d\s*-\s*\d/.test(text)
+      ? [numbers[0]!, numbers[1]!]
+      : numbers.length === 2
+        ? [numbers[0]!, Math.abs(numbers[1]!)]
+        : null;
   }
   if (date) return /^\d{4}-\d{2}-\d{2}$/.test(text.trim()) ? text.trim() : null;
   if (!numeric) return text.trim() === "" ? null : text.trim();

@@ -39,61 +39,193 @@ export function GroundStep() {
   const attributes = useAttributes(open?.id);
   const arrivals = useArrivals();
   const arrival = arrivals.list.find((known) => ["inspecting", "ready", "importing"].includes(known.state));
-  const box = useMemo(() => book.layers.reduce<Box4 | null>((all, layer) => (layer.box ? (all ? union(all, layer.box) : layer.box) : all), null), [book.layers]);
-  const around = useMemo(() => rings.reduce<Box4 | null>((all, ring) => ring.reduce<Box4 | null>((inner, [x, y]) => (inner ? union(inner, [x, y, x, y]) : [x, y, x, y]), all), rings.length ? box : null), [rings, box]);
+  const box = useMemo(
+    () =>
+      book.layers.reduce<Box4 | null>(
+        (all, layer) => (layer.box ? (all ? union(all, layer.box) : layer.box) : all),
+        null,
+      ),
+    [book.layers],
+  );
+  const around = useMemo(
+    () =>
+      rings.reduce<Box4 | null>(
+        (all, ring) =>
+          ring.reduce<Box4 | null>((inner, [x, y]) => (inner ? union(inner, [x, y, x, y]) : [x, y, x, y]), all),
+        rings.length ? box : null,
+      ),
+    [rings, box],
+  );
   const features = book.layers.reduce((sum, layer) => sum + layer.count, 0);
-  const show = (next: CardShown) => { setCard(next); setPlace(null); setPicked(NOTHING); setDraw(null); };
+  const show = (next: CardShown) => {
+    setCard(next);
+    setPlace(null);
+    setPicked(NOTHING);
+    setDraw(null);
+  };
   const back = () => show({ kind: "layers" });
   const drop = (event: DragEvent) => {
     event.preventDefault();
     setOver(false);
     arrivals.take(event.dataTransfer.files);
   };
-  const marks = useMemo(() => [...picked.values()].filter((known): known is Box4 => known !== null).concat(place ? [place] : []), [picked, place]);
+  const marks = useMemo(
+    () => [...picked.values()].filter((known): known is Box4 => known !== null).concat(place ? [place] : []),
+    [picked, place],
+  );
   const pickable = open && !open.locked ? open.id : null;
-  const pick = useCallback((x: number, y: number, reach: number, add: boolean) => {
-    if (!pickable) return;
-    void get<{ id: number; box: Box4 } | null>(`/api/books/${book.id}/layers/${pickable}/at?x=${x}&y=${y}&reach=${reach}`).then((found) => {
-      setPlace(null);
-      setTable(true);
-      setPicked((before) => {
-        const fresh: Picked = add ? new Map(before) : new Map();
-        if (found && before.has(found.id) && add) fresh.delete(found.id);
-        else if (found) fresh.set(found.id, found.box);
-        return fresh;
-      });
-    }, () => undefined);
-  }, [book.id, pickable]);
-  const drawn = useCallback((corners: [number, number][]) => {
-    setDraw(null);
-    const polygon = corners.map(([x, y]) => [Math.round(x * 100) / 100, Math.round(y * 100) / 100] as [number, number]);
-    void change("Draw a study area", { index: { area: areaOf([...partsOf(book.document.index.area), { polygon }]) } }).catch(() => undefined);
-  }, [book.document.index.area, change]);
+  const pick = useCallback(
+    (x: number, y: number, reach: number, add: boolean) => {
+      if (!pickable) return;
+      void get<{ id: number; box: Box4 } | null>(
+        `/api/books/${book.id}/layers/${pickable}/at?x=${x}&y=${y}&reach=${reach}`,
+      ).then(
+        (found) => {
+          setPlace(null);
+          setTable(true);
+          setPicked((before) => {
+            const fresh: Picked = add ? new Map(before) : new Map();
+            if (found && before.has(found.id) && add) fresh.delete(found.id);
+            else if (found) fresh.set(found.id, found.box);
+            return fresh;
+          });
+        },
+        () => undefined,
+      );
+    },
+    [book.id, pickable],
+  );
+  const drawn = useCallback(
+    (corners: [number, number][]) => {
+      setDraw(null);
+      const polygon = corners.map(
+        ([x, y]) => [Math.round(x * 100) / 100, Math.round(y * 100) / 100] as [number, number],
+      );
+      void change("Draw a study area", {
+        index: { area: areaOf([...partsOf(book.document.index.area), { polygon }]) },
+      }).catch(() => undefined);
+    },
+    [book.document.index.area, change],
+  );
   return (
     <>
-      <Statement answer={<><b>{count(book.layers.length, "layer")}</b> with {count(features, "feature")}{book.ground_m && <> over {groundSize(...book.ground_m)}</>}. {book.distortion?.words}<ShiftsInWords /> {book.distortion?.warnings.map((warning) => <Warned key={warning} text={warning} />)}</>}>
+      <Statement
+        answer={
+          <>
+            <b>{count(book.layers.length, "layer")}</b> with {count(features, "feature")}
+            {book.ground_m && <> over {groundSize(...book.ground_m)}</>}. {book.distortion?.words}
+            <ShiftsInWords />{" "}
+            {book.distortion?.warnings.map((warning) => (
+              <Warned key={warning} text={warning} />
+            ))}
+          </>
+        }
+      >
         The book{" "}
-        <EntryValue label="Title of the book" shown={book.document.title} text={book.document.title} read={nonEmpty} expected="Write a title." onKeep={(title) => change("Title", { title })} />
+        <EntryValue
+          label="Title of the book"
+          shown={book.document.title}
+          text={book.document.title}
+          read={nonEmpty}
+          expected="Write a title."
+          onKeep={(title) => change("Title", { title })}
+        />
         ,{" "}
-        <EntryValue label="Subtitle" shown={book.document.subtitle || "no subtitle"} text={book.document.subtitle} read={(text) => text.trim()} expected="" onKeep={(subtitle) => change("Subtitle", { subtitle })} />
+        <EntryValue
+          label="Subtitle"
+          shown={book.document.subtitle || "no subtitle"}
+          text={book.document.subtitle}
+          read={(text) => text.trim()}
+          expected=""
+          onKeep={(subtitle) => change("Subtitle", { subtitle })}
+        />
         , is drawn in{" "}
-        <CardValue label="Reference" shown={book.reference.name} open={card.kind === "reference"} onOpen={() => show({ kind: "reference" })} />
-        {" "}and covers{" "}
-        <CardValue label="Study area" shown={areaInWords(book)} open={card.kind === "area"} onOpen={() => show({ kind: "area" })} />.
+        <CardValue
+          label="Reference"
+          shown={book.reference.name}
+          open={card.kind === "reference"}
+          onOpen={() => show({ kind: "reference" })}
+        />{" "}
+        and covers{" "}
+        <CardValue
+          label="Study area"
+          shown={areaInWords(book)}
+          open={card.kind === "area"}
+          onOpen={() => show({ kind: "area" })}
+        />
+        .
       </Statement>
       {arrivals.problem && <Notice text={arrivals.problem} onClose={arrivals.clear} />}
       <Told arrivals={arrivals} />
-      <Box onDragOver={(event) => { event.preventDefault(); setOver(true); }} onDragLeave={() => setOver(false)} onDrop={drop} sx={{ flex: 1, minHeight: 0, display: "flex", position: "relative" }}>
+      <Box
+        onDragOver={(event) => {
+          event.preventDefault();
+          setOver(true);
+        }}
+        onDragLeave={() => setOver(false)}
+        onDrop={drop}
+        sx={{ flex: 1, minHeight: 0, display: "flex", position: "relative" }}
+      >
         <Box sx={{ flex: 1, minWidth: 0, display: "flex", flexDirection: "column" }}>
-          <Box sx={{ flex: 1, minHeight: 0, display: "flex" }}><GroundMap label="The ground of the book" box={place ?? around ?? box} marks={marks} rings={rings} draw={draw} onDrawn={drawn} onPick={pickable ? pick : undefined} /></Box>
-          {open && table && <AttributeTable key={open.id} layer={open} attributes={attributes.data ?? []} picked={picked} onPicked={setPicked} onGo={setPlace} onClose={() => { setTable(false); setPlace(null); setPicked(NOTHING); }} />}
+          <Box sx={{ flex: 1, minHeight: 0, display: "flex" }}>
+            <GroundMap
+              label="The ground of the book"
+              box={place ?? around ?? box}
+              marks={marks}
+              rings={rings}
+              draw={draw}
+              onDrawn={drawn}
+              onPick={pickable ? pick : undefined}
+            />
+          </Box>
+          {open && table && (
+            <AttributeTable
+              key={open.id}
+              layer={open}
+              attributes={attributes.data ?? []}
+              picked={picked}
+              onPicked={setPicked}
+              onGo={setPlace}
+              onClose={() => {
+                setTable(false);
+                setPlace(null);
+                setPicked(NOTHING);
+              }}
+            />
+          )}
         </Box>
-        {over && <Box sx={{ position: "absolute", inset: 12, zIndex: 20, border: 3, borderStyle: "dashed", borderColor: "primary.main", bgcolor: "#fffdf6cc", color: "#1f2a30", display: "grid", placeItems: "center", fontSize: 22, fontWeight: 700, pointerEvents: "none" }}>Drop data files here</Box>}
-        {arrival ? <ArrivalCard key={arrival.id} arrival={arrival} arrivals={arrivals} onRings={setRings} />
-          : card.kind === "reference" ? <ReferenceCard key={book.reference.definition} onBack={back} />
-          : card.kind === "area" ? <AreaCard drawing={draw} onDraw={setDraw} onRings={setRings} onBack={back} />
-          : open ? <LayerDetails key={open.id} layer={open} arrivals={arrivals} onBack={back} onTable={() => setTable(true)} />
-          : <LayerList arrivals={arrivals} onPick={(id) => show({ kind: "layer", id })} />}
+        {over && (
+          <Box
+            sx={{
+              position: "absolute",
+              inset: 12,
+              zIndex: 20,
+              border: 3,
+              borderStyle: "dashed",
+              borderColor: "primary.main",
+              bgcolor: "#fffdf6cc",
+              color: "#1f2a30",
+              display: "grid",
+              placeItems: "center",
+              fontSize: 22,
+              fontWeight: 700,
+              pointerEvents: "none",
+            }}
+          >
+            Drop data files here
+          </Box>
+        )}
+        {arrival ? (
+          <ArrivalCard key={arrival.id} arrival={arrival} arrivals={arrivals} onRings={setRings} />
+        ) : card.kind === "reference" ? (
+          <ReferenceCard key={book.reference.definition} onBack={back} />
+        ) : card.kind === "area" ? (
+          <AreaCard drawing={draw} onDraw={setDraw} onRings={setRings} onBack={back} />
+        ) : open ? (
+          <LayerDetails key={open.id} layer={open} arrivals={arrivals} onBack={back} onTable={() => setTable(true)} />
+        ) : (
+          <LayerList arrivals={arrivals} onPick={(id) => show({ kind: "layer", id })} />
+        )}
       </Box>
     </>
   );
@@ -101,19 +233,39 @@ export function GroundStep() {
 
 const nonEmpty = (text: string) => (text.trim() === "" ? null : text.trim());
 
-const union = (a: Box4, b: Box4): Box4 => [Math.min(a[0], b[0]), Math.min(a[1], b[1]), Math.max(a[2], b[2]), Math.max(a[3], b[3])];
+const union = (a: Box4, b: Box4): Box4 => [
+  Math.min(a[0], b[0]),
+  Math.min(a[1], b[1]),
+  Math.max(a[2], b[2]),
+  Math.max(a[3], b[3]),
+];
 
 function Warned({ text }: { text: string }) {
-  return <Box component="span" sx={{ color: "warning.main", fontWeight: 600, ml: 0.5 }}><WarningIcon sx={{ fontSize: 15, verticalAlign: "-2px", mr: 0.25 }} />{text}</Box>;
+  return (
+    <Box component="span" sx={{ color: "warning.main", fontWeight: 600, ml: 0.5 }}>
+      <WarningIcon sx={{ fontSize: 15, verticalAlign: "-2px", mr: 0.25 }} />
+      {text}
+    </Box>
+  );
 }
 
 // How the last files fared, until it is read.
 function Told({ arrivals }: { arrivals: Arrivals }) {
   const [read, setRead] = useState<number[]>([]);
-  const arrival = arrivals.list.find((known) => !read.includes(known.id) && (known.state === "failed" || (known.state === "done" && known.remarks.length > 0)));
+  const arrival = arrivals.list.find(
+    (known) =>
+      !read.includes(known.id) && (known.state === "failed" || (known.state === "done" && known.remarks.length > 0)),
+  );
   if (!arrival) return null;
-  const text = arrival.state === "failed"
-    ? `${arrival.name} was not brought in. ${arrival.reason ?? ""}`
-    : `${arrival.name} came in. ${arrival.replaces ? "" : `${count(arrival.remarks.length, "remark")}: `}${arrival.remarks.slice(0, 4).join(" ")}`;
-  return <Notice text={text} kind={arrival.state === "failed" ? "error" : "warning"} onClose={() => setRead([...read, arrival.id])} />;
+  const text =
+    arrival.state === "failed"
+      ? `${arrival.name} was not brought in. ${arrival.reason ?? ""}`
+      : `${arrival.name} came in. ${arrival.replaces ? "" : `${count(arrival.remarks.length, "remark")}: `}${arrival.remarks.slice(0, 4).join(" ")}`;
+  return (
+    <Notice
+      text={text}
+      kind={arrival.state === "failed" ? "error" : "warning"}
+      onClose={() => setRead([...read, arrival.id])}
+    />
+  );
 }

@@ -19,39 +19,68 @@ type Put = (label: string, layer: Layer) => Promise<unknown>;
 const NONE: Attribute[] = [];
 
 // One layer: its name, how it is drawn, when, how it goes out.
-export function LayerDetails({ layer, arrivals, onBack, onTable }: { layer: Layer; arrivals: Arrivals; onBack: () => void; onTable: () => void }) {
+export function LayerDetails({
+  layer,
+  arrivals,
+  onBack,
+  onTable,
+}: {
+  layer: Layer;
+  arrivals: Arrivals;
+  onBack: () => void;
+  onTable: () => void;
+}) {
   const book = useBook();
   const { change } = useChange();
   const info = book.layers.find((known) => known.id === layer.id);
   const base = `/api/books/${book.id}/layers/${layer.id}`;
   const attributes = useAttributes(layer.id).data ?? NONE;
-  const put: Put = (label, fresh) => change(label, { layers: book.document.layers.map((known) => (known.id === layer.id ? fresh : known)) });
+  const put: Put = (label, fresh) =>
+    change(label, { layers: book.document.layers.map((known) => (known.id === layer.id ? fresh : known)) });
   const covers = partsOf(book.document.index.area).some((part) => part.layer === layer.id);
-  const remove = () => void change(`Remove ${layer.title}`, { layers: book.document.layers.filter((known) => known.id !== layer.id) }).then(onBack, () => undefined);
+  const remove = () =>
+    void change(`Remove ${layer.title}`, {
+      layers: book.document.layers.filter((known) => known.id !== layer.id),
+    }).then(onBack, () => undefined);
   const unlock = () => void put(`Unlock ${layer.title}`, without(layer, "locked"));
   return (
     <Card title={layer.title} note={info && count(info.count, "feature")}>
       <Box sx={{ display: "flex", justifyContent: "space-between", mb: 1 }}>
-        <Button startIcon={<BackIcon />} onClick={onBack}>All layers</Button>
-        <Button startIcon={<TableIcon />} onClick={onTable}>Attributes</Button>
+        <Button startIcon={<BackIcon />} onClick={onBack}>
+          All layers
+        </Button>
+        <Button startIcon={<TableIcon />} onClick={onTable}>
+          Attributes
+        </Button>
       </Box>
       {layer.locked ? (
         <Box sx={{ display: "grid", gap: 1, fontSize: 14 }}>
-          <Box sx={{ display: "flex", gap: 1, alignItems: "center" }}><LockIcon fontSize="small" /> This layer is locked: nothing of it changes, and the map does not pick from it.</Box>
-          <Button variant="outlined" onClick={unlock}>Unlock</Button>
+          <Box sx={{ display: "flex", gap: 1, alignItems: "center" }}>
+            <LockIcon fontSize="small" /> This layer is locked: nothing of it changes, and the map does not pick from
+            it.
+          </Box>
+          <Button variant="outlined" onClick={unlock}>
+            Unlock
+          </Button>
         </Box>
       ) : (
         <>
           <Box sx={{ display: "grid", gridTemplateColumns: "1fr 110px", gap: 1 }}>
-            <Field label="Title" value={layer.title} onKeep={async (title) => {
-              if (title.trim() === "") throw new Error("Write a title.");
-              await put(`Rename ${layer.title}`, { ...layer, title: title.trim() });
-            }} />
+            <Field
+              label="Title"
+              value={layer.title}
+              onKeep={async (title) => {
+                if (title.trim() === "") throw new Error("Write a title.");
+                await put(`Rename ${layer.title}`, { ...layer, title: title.trim() });
+              }}
+            />
             <GroupField layer={layer} put={put} />
           </Box>
           <Heading text="Symbols" />
           <RuleMaker layer={layer} attributes={attributes} put={put} />
-          <Box sx={{ mt: 1 }}><RuleList layer={layer} info={info} attributes={attributes} put={put} /></Box>
+          <Box sx={{ mt: 1 }}>
+            <RuleList layer={layer} info={info} attributes={attributes} put={put} />
+          </Box>
           <Heading text="Names on the map" />
           <Names layer={layer} attributes={attributes} put={put} />
           <Heading text="When and how strongly" />
@@ -59,19 +88,39 @@ export function LayerDetails({ layer, arrivals, onBack, onTable }: { layer: Laye
         </>
       )}
       <Heading text="Data" />
-      <Box sx={{ fontSize: 13, color: "text.secondary", overflowWrap: "anywhere" }}>{[info?.name ? `From ${info.name}` : null, `came in ${shortName(info?.original_reference ?? "")}`].filter(Boolean).join("; ")}</Box>
+      <Box sx={{ fontSize: 13, color: "text.secondary", overflowWrap: "anywhere" }}>
+        {[info?.name ? `From ${info.name}` : null, `came in ${shortName(info?.original_reference ?? "")}`]
+          .filter(Boolean)
+          .join("; ")}
+      </Box>
       {!layer.locked && <UpdateFromFile layer={layer} arrivals={arrivals} />}
       <Box sx={{ fontSize: 13, color: "text.secondary", mt: 1 }}>Take the layer as</Box>
       <Box sx={{ display: "flex", gap: 0.5 }}>
-        {[["geojson", "GeoJSON"], ["gpkg", "GeoPackage"], ["shp", "Shapefile"]].map(([format, title]) => <Button key={format} variant="outlined" href={`${base}/file?format=${format}`}>{title}</Button>)}
+        {[
+          ["geojson", "GeoJSON"],
+          ["gpkg", "GeoPackage"],
+          ["shp", "Shapefile"],
+        ].map(([format, title]) => (
+          <Button key={format} variant="outlined" href={`${base}/file?format=${format}`}>
+            {title}
+          </Button>
+        ))}
       </Box>
       {!layer.locked && (
         <Box sx={{ display: "flex", gap: 1, mt: 3 }}>
-          <Button startIcon={<LockIcon />} onClick={() => void put(`Lock ${layer.title}`, { ...layer, locked: true })}>Lock</Button>
-          <Button color="error" onClick={remove} disabled={covers}>Remove from the book</Button>
+          <Button startIcon={<LockIcon />} onClick={() => void put(`Lock ${layer.title}`, { ...layer, locked: true })}>
+            Lock
+          </Button>
+          <Button color="error" onClick={remove} disabled={covers}>
+            Remove from the book
+          </Button>
         </Box>
       )}
-      {covers && !layer.locked && <Typography sx={{ fontSize: 12.5, color: "text.secondary" }}>It is part of the study area; take it out of that first.</Typography>}
+      {covers && !layer.locked && (
+        <Typography sx={{ fontSize: 12.5, color: "text.secondary" }}>
+          It is part of the study area; take it out of that first.
+        </Typography>
+      )}
     </Card>
   );
 }
@@ -81,15 +130,23 @@ const shortName = (code: string) => (code.length > 40 ? "a reference of its own"
 
 function GroupField({ layer, put }: { layer: Layer; put: Put }) {
   const book = useBook();
-  const known = [...new Set(book.document.layers.map((other) => other.group).filter((group): group is string => !!group))];
+  const known = [
+    ...new Set(book.document.layers.map((other) => other.group).filter((group): group is string => !!group)),
+  ];
   const keep = (text: string | null) => {
     const group = (text ?? "").trim().slice(0, 200);
     if (group === (layer.group ?? "")) return;
     void put(`Group of ${layer.title}`, group === "" ? without(layer, "group") : { ...layer, group });
   };
   return (
-    <Autocomplete freeSolo options={known} value={layer.group ?? ""} onChange={(_, value) => keep(value)} onBlur={(event) => keep((event.target as HTMLInputElement).value)}
-      renderInput={(params) => <TextField {...params} label="Group" placeholder="none" />} />
+    <Autocomplete
+      freeSolo
+      options={known}
+      value={layer.group ?? ""}
+      onChange={(_, value) => keep(value)}
+      onBlur={(event) => keep((event.target as HTMLInputElement).value)}
+      renderInput={(params) => <TextField {...params} label="Group" placeholder="none" />}
+    />
   );
 }
 
@@ -98,8 +155,20 @@ function UpdateFromFile({ layer, arrivals }: { layer: Layer; arrivals: Arrivals 
   const input = useRef<HTMLInputElement>(null);
   return (
     <>
-      <input ref={input} type="file" hidden accept={book.data_endings.join(",")} aria-label={`File with fresh features for ${layer.title}`} onChange={(event) => { arrivals.take([...(event.target.files ?? [])].slice(0, 1), layer.id); event.target.value = ""; }} />
-      <Button variant="outlined" sx={{ mt: 0.5 }} disabled={arrivals.sending} onClick={() => input.current?.click()}>Update from a file</Button>
+      <input
+        ref={input}
+        type="file"
+        hidden
+        accept={book.data_endings.join(",")}
+        aria-label={`File with fresh features for ${layer.title}`}
+        onChange={(event) => {
+          arrivals.take([...(event.target.files ?? [])].slice(0, 1), layer.id);
+          event.target.value = "";
+        }}
+      />
+      <Button variant="outlined" sx={{ mt: 0.5 }} disabled={arrivals.sending} onClick={() => input.current?.click()}>
+        Update from a file
+      </Button>
     </>
   );
 }
@@ -113,7 +182,10 @@ function Appearance({ layer, put }: { layer: Layer; put: Put }) {
     if (text.trim() !== "" && (scale === null || scale <= 0)) throw new Error("Write a scale, such as 1:10,000.");
     const fresh = { ...shown, [end]: scale ?? undefined };
     if (scale === null) delete fresh[end];
-    await put(`Scales of ${layer.title}`, Object.keys(fresh).length ? { ...layer, shown: fresh } : without(layer, "shown"));
+    await put(
+      `Scales of ${layer.title}`,
+      Object.keys(fresh).length ? { ...layer, shown: fresh } : without(layer, "shown"),
+    );
   };
   const design = async (text: string) => {
     const scale = readScale(text);
@@ -122,15 +194,44 @@ function Appearance({ layer, put }: { layer: Layer; put: Put }) {
   };
   return (
     <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr)", gap: 1, alignItems: "end" }}>
-      <Field label="Strength, %" value={String(Math.round((layer.opacity ?? 1) * 100))} onKeep={async (text) => {
-        const percent = readNumber(text);
-        if (percent === null || percent < 0 || percent > 100) throw new Error("0 to 100");
-        await put(`Strength of ${layer.title}`, percent === 100 ? without(layer, "opacity") : { ...layer, opacity: percent / 100 });
-      }} />
+      <Field
+        label="Strength, %"
+        value={String(Math.round((layer.opacity ?? 1) * 100))}
+        onKeep={async (text) => {
+          const percent = readNumber(text);
+          if (percent === null || percent < 0 || percent > 100) throw new Error("0 to 100");
+          await put(
+            `Strength of ${layer.title}`,
+            percent === 100 ? without(layer, "opacity") : { ...layer, opacity: percent / 100 },
+          );
+        }}
+      />
       <span />
-      <Field label="Drawn from" value={shown.from ? ratio(shown.from) : ""} placeholder="any scale" onKeep={(text) => range("from", text)} />
-      <Field label="to" value={shown.to ? ratio(shown.to) : ""} placeholder="any scale" onKeep={(text) => range("to", text)} />
-      <TextField select label="Sizes" value={layer.design_scale ? "ground" : "paper"} onChange={(event) => void put(`Sizes of ${layer.title}`, event.target.value === "paper" ? without(layer, "design_scale") : { ...layer, design_scale: book.document.index.scale })}>
+      <Field
+        label="Drawn from"
+        value={shown.from ? ratio(shown.from) : ""}
+        placeholder="any scale"
+        onKeep={(text) => range("from", text)}
+      />
+      <Field
+        label="to"
+        value={shown.to ? ratio(shown.to) : ""}
+        placeholder="any scale"
+        onKeep={(text) => range("to", text)}
+      />
+      <TextField
+        select
+        label="Sizes"
+        value={layer.design_scale ? "ground" : "paper"}
+        onChange={(event) =>
+          void put(
+            `Sizes of ${layer.title}`,
+            event.target.value === "paper"
+              ? without(layer, "design_scale")
+              : { ...layer, design_scale: book.document.index.scale },
+          )
+        }
+      >
         <MenuItem value="paper">fixed on paper</MenuItem>
         <MenuItem value="ground">follow the ground</MenuItem>
       </TextField>
@@ -139,22 +240,48 @@ function Appearance({ layer, put }: { layer: Layer; put: Put }) {
   );
 }
 
-interface Label { attribute: string; face?: string; size_pt?: number; colour?: string; halo?: string }
+interface Label {
+  attribute: string;
+  face?: string;
+  size_pt?: number;
+  colour?: string;
+  halo?: string;
+}
 
 function Names({ layer, attributes, put }: { layer: Layer; attributes: Attribute[]; put: Put }) {
   const label = layer.label as Label | undefined;
-  const choose = (attribute: string) => put(`Names of ${layer.title}`, attribute === "" ? without(layer, "label") : { ...layer, label: { ...label, attribute } });
+  const choose = (attribute: string) =>
+    put(
+      `Names of ${layer.title}`,
+      attribute === "" ? without(layer, "label") : { ...layer, label: { ...label, attribute } },
+    );
   return (
     <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr) 84px", gap: 1 }}>
-      <TextField select label="From" value={label && attributes.some((known) => known.name === label.attribute) ? label.attribute : ""} onChange={(event) => void choose(event.target.value)} slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}>
+      <TextField
+        select
+        label="From"
+        value={label && attributes.some((known) => known.name === label.attribute) ? label.attribute : ""}
+        onChange={(event) => void choose(event.target.value)}
+        slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+      >
         <MenuItem value="">no names</MenuItem>
-        {attributes.map((attribute) => <MenuItem key={attribute.name} value={attribute.name}>{attribute.name}</MenuItem>)}
+        {attributes.map((attribute) => (
+          <MenuItem key={attribute.name} value={attribute.name}>
+            {attribute.name}
+          </MenuItem>
+        ))}
       </TextField>
-      {label && <Field label="Size, pt" value={String(label.size_pt ?? 7)} onKeep={async (text) => {
-        const size_pt = readNumber(text);
-        if (size_pt === null || size_pt <= 0) throw new Error("Write points, such as 7.");
-        await put(`Names of ${layer.title}`, { ...layer, label: { ...label, size_pt } });
-      }} />}
+      {label && (
+        <Field
+          label="Size, pt"
+          value={String(label.size_pt ?? 7)}
+          onKeep={async (text) => {
+            const size_pt = readNumber(text);
+            if (size_pt === null || size_pt <= 0) throw new Error("Write points, such as 7.");
+            await put(`Names of ${layer.title}`, { ...layer, label: { ...label, size_pt } });
+          }}
+        />
+      )}
     </Box>
   );
 }

@@ -8,32 +8,92 @@ import { Swatch } from "./Swatch";
 import { Colour, Measured, Part } from "./SymbolEditor";
 
 // The mark of a point: one of the drawings, its colour and size, a line round it.
-export function MarkerEditor({ marker, name, onKeep }: { marker: Marker; name: string; onKeep: (marker: Marker) => Promise<unknown> }) {
+export function MarkerEditor({
+  marker,
+  name,
+  onKeep,
+}: {
+  marker: Marker;
+  name: string;
+  onKeep: (marker: Marker) => Promise<unknown>;
+}) {
   const outline = marker.outline;
   return (
     <>
-      <Part title="Mark" colour={<Colour label={`Colour of the mark of ${name}`} value={marker.colour} onKeep={(colour) => onKeep({ ...marker, colour })} />}>
-        <Measured label="Size, mm" value={marker.size_mm} least={0.1} most={200} onKeep={(size_mm) => onKeep({ ...marker, size_mm })} />
+      <Part
+        title="Mark"
+        colour={
+          <Colour
+            label={`Colour of the mark of ${name}`}
+            value={marker.colour}
+            onKeep={(colour) => onKeep({ ...marker, colour })}
+          />
+        }
+      >
+        <Measured
+          label="Size, mm"
+          value={marker.size_mm}
+          least={0.1}
+          most={200}
+          onKeep={(size_mm) => onKeep({ ...marker, size_mm })}
+        />
         <Drawings marker={marker} name={name} onChoose={(shape) => onKeep({ ...marker, shape })} />
       </Part>
       {outline ? (
-        <Part title="Line round the mark" onRemove={() => onKeep(Object.fromEntries(Object.entries(marker).filter(([key]) => key !== "outline")) as unknown as Marker)} removes={`Take the line round the mark of ${name} away`}
-          colour={<Colour label={`Colour of the line round the mark of ${name}`} value={outline.colour ?? "#ffffff"} onKeep={(colour) => onKeep({ ...marker, outline: { ...outline, colour } })} />}>
-          <Measured label="Width, mm" value={outline.width_mm ?? 0.2} least={0.01} most={20} onKeep={(width_mm) => onKeep({ ...marker, outline: { ...outline, width_mm } })} />
+        <Part
+          title="Line round the mark"
+          onRemove={() =>
+            onKeep(Object.fromEntries(Object.entries(marker).filter(([key]) => key !== "outline")) as unknown as Marker)
+          }
+          removes={`Take the line round the mark of ${name} away`}
+          colour={
+            <Colour
+              label={`Colour of the line round the mark of ${name}`}
+              value={outline.colour ?? "#ffffff"}
+              onKeep={(colour) => onKeep({ ...marker, outline: { ...outline, colour } })}
+            />
+          }
+        >
+          <Measured
+            label="Width, mm"
+            value={outline.width_mm ?? 0.2}
+            least={0.01}
+            most={20}
+            onKeep={(width_mm) => onKeep({ ...marker, outline: { ...outline, width_mm } })}
+          />
         </Part>
-      ) : <Button sx={{ justifySelf: "start" }} onClick={() => void onKeep({ ...marker, outline: { colour: "#fffdf6", width_mm: 0.2 } })}>Line round the mark</Button>}
+      ) : (
+        <Button
+          sx={{ justifySelf: "start" }}
+          onClick={() => void onKeep({ ...marker, outline: { colour: "#fffdf6", width_mm: 0.2 } })}
+        >
+          Line round the mark
+        </Button>
+      )}
     </>
   );
 }
 
-function Drawings({ marker, name, onChoose }: { marker: Marker; name: string; onChoose: (shape: string) => Promise<unknown> }) {
+function Drawings({
+  marker,
+  name,
+  onChoose,
+}: {
+  marker: Marker;
+  name: string;
+  onChoose: (shape: string) => Promise<unknown>;
+}) {
   const book = useBook();
   const client = useQueryClient();
   const anchor = useRef<HTMLButtonElement>(null);
   const input = useRef<HTMLInputElement>(null);
   const [open, setOpen] = useState(false);
   const [told, setTold] = useState<string | null>(null);
-  const shipped = useQuery({ queryKey: ["markers"], queryFn: ({ signal }) => get<Drawing[]>("/api/markers", signal), staleTime: Infinity });
+  const shipped = useQuery({
+    queryKey: ["markers"],
+    queryFn: ({ signal }) => get<Drawing[]>("/api/markers", signal),
+    staleTime: Infinity,
+  });
   const drawings = [...(book.document.markers ?? []), ...(shipped.data ?? [])];
   const current = drawings.find((known) => known.id === marker.shape);
   const bring = async (file: File | undefined) => {
@@ -49,21 +109,81 @@ function Drawings({ marker, name, onChoose }: { marker: Marker; name: string; on
   };
   return (
     <>
-      <Button ref={anchor} variant="outlined" aria-haspopup="dialog" aria-label={`Drawing of the mark of ${name}: ${current?.title ?? marker.shape}`} onClick={() => setOpen(true)} sx={{ minWidth: 0, px: 0.5, gap: 0.5, textTransform: "none", overflow: "hidden", whiteSpace: "nowrap", justifyContent: "flex-start" }}>
-        {current && <Swatch svg={current.svg} width={22} height={22} />}{current?.title ?? marker.shape}
+      <Button
+        ref={anchor}
+        variant="outlined"
+        aria-haspopup="dialog"
+        aria-label={`Drawing of the mark of ${name}: ${current?.title ?? marker.shape}`}
+        onClick={() => setOpen(true)}
+        sx={{
+          minWidth: 0,
+          px: 0.5,
+          gap: 0.5,
+          textTransform: "none",
+          overflow: "hidden",
+          whiteSpace: "nowrap",
+          justifyContent: "flex-start",
+        }}
+      >
+        {current && <Swatch svg={current.svg} width={22} height={22} />}
+        {current?.title ?? marker.shape}
       </Button>
-      <Popover open={open} onClose={() => setOpen(false)} anchorEl={() => anchor.current} anchorOrigin={{ vertical: "bottom", horizontal: "right" }} transformOrigin={{ vertical: "top", horizontal: "right" }} slotProps={{ paper: { role: "dialog", "aria-label": "Drawings for marks", sx: { border: 1, borderColor: "divider", p: 1.5, width: 330 } } }}>
+      <Popover
+        open={open}
+        onClose={() => setOpen(false)}
+        anchorEl={() => anchor.current}
+        anchorOrigin={{ vertical: "bottom", horizontal: "right" }}
+        transformOrigin={{ vertical: "top", horizontal: "right" }}
+        slotProps={{
+          paper: {
+            role: "dialog",
+            "aria-label": "Drawings for marks",
+            sx: { border: 1, borderColor: "divider", p: 1.5, width: 330 },
+          },
+        }}
+      >
         <Box sx={{ display: "grid", gridTemplateColumns: "repeat(7, 1fr)", gap: 0.5 }}>
           {drawings.map((known) => (
-            <Button key={known.id} aria-label={known.title} title={known.title} aria-pressed={known.id === marker.shape} variant={known.id === marker.shape ? "outlined" : "text"} sx={{ minWidth: 0, p: 0.5 }} onClick={() => void onChoose(known.id).then(() => setOpen(false), (error: Error) => setTold(error.message))}>
+            <Button
+              key={known.id}
+              aria-label={known.title}
+              title={known.title}
+              aria-pressed={known.id === marker.shape}
+              variant={known.id === marker.shape ? "outlined" : "text"}
+              sx={{ minWidth: 0, p: 0.5 }}
+              onClick={() =>
+                void onChoose(known.id).then(
+                  () => setOpen(false),
+                  (error: Error) => setTold(error.message),
+                )
+              }
+            >
               <Swatch svg={known.svg} width={30} height={30} />
             </Button>
           ))}
         </Box>
-        <input ref={input} type="file" accept=".svg,image/svg+xml" hidden aria-label="SVG of a mark of your own" onChange={(event) => { void bring(event.target.files?.[0]); event.target.value = ""; }} />
-        <Button sx={{ mt: 1 }} variant="outlined" onClick={() => input.current?.click()}>Bring in an SVG of your own</Button>
-        {told && <Typography role="status" sx={{ fontSize: 12.5, mt: 0.5 }}>{told}</Typography>}
-        <Typography sx={{ fontSize: 12.5, color: "text.secondary", mt: 0.5 }}>Only its shapes are taken. What has the fill currentColor gets the mark’s colour.</Typography>
+        <input
+          ref={input}
+          type="file"
+          accept=".svg,image/svg+xml"
+          hidden
+          aria-label="SVG of a mark of your own"
+          onChange={(event) => {
+            void bring(event.target.files?.[0]);
+            event.target.value = "";
+          }}
+        />
+        <Button sx={{ mt: 1 }} variant="outlined" onClick={() => input.current?.click()}>
+          Bring in an SVG of your own
+        </Button>
+        {told && (
+          <Typography role="status" sx={{ fontSize: 12.5, mt: 0.5 }}>
+            {told}
+          </Typography>
+        )}
+        <Typography sx={{ fontSize: 12.5, color: "text.secondary", mt: 0.5 }}>
+          Only its shapes are taken. What has the fill currentColor gets the mark’s colour.
+        </Typography>
       </Popover>
     </>
   );

@@ -13,12 +13,39 @@ import { ReferenceField, type Suggestion } from "../reference/ReferenceField";
 import { Choice } from "./SymbolEditor";
 import { Transformations } from "./Transformations";
 
-interface Parameter { name: string; value: number; unit: string }
-interface Look { definition: string; code: string | null; name: string; datum: string; parameters: Parameter[]; unit: string | null; unit_name: string; words: string[]; warnings: string[]; picture: string | null }
-interface Tune { values: Record<string, number>; unit?: string; name?: string }
-interface KeptReference { id: number; name: string; definition: string }
+interface Parameter {
+  name: string;
+  value: number;
+  unit: string;
+}
+interface Look {
+  definition: string;
+  code: string | null;
+  name: string;
+  datum: string;
+  parameters: Parameter[];
+  unit: string | null;
+  unit_name: string;
+  words: string[];
+  warnings: string[];
+  picture: string | null;
+}
+interface Tune {
+  values: Record<string, number>;
+  unit?: string;
+  name?: string;
+}
+interface KeptReference {
+  id: number;
+  name: string;
+  definition: string;
+}
 
-const UNITS = [["m", "metres"], ["ft", "international feet"], ["us-ft", "US survey feet"]] as const;
+const UNITS = [
+  ["m", "metres"],
+  ["ft", "international feet"],
+  ["us-ft", "US survey feet"],
+] as const;
 const MARKS: Record<string, string> = { degree: "°", metre: "m", unity: "" };
 
 // The reference that the book is drawn in: another one is found, tuned, looked at, and then taken.
@@ -29,53 +56,144 @@ export function ReferenceCard({ onBack }: { onBack: () => void }) {
   const [text, setText] = useState("");
   const [tune, setTune] = useState<Tune | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const suggestions = useQuery({ queryKey: ["suggested", book.id, book.revision], queryFn: ({ signal }) => get<Suggestion[]>(`/api/books/${book.id}/references`, signal), staleTime: Infinity });
-  const kept = useQuery({ queryKey: ["kept references"], queryFn: ({ signal }) => get<KeptReference[]>("/api/references/kept", signal) });
+  const suggestions = useQuery({
+    queryKey: ["suggested", book.id, book.revision],
+    queryFn: ({ signal }) => get<Suggestion[]>(`/api/books/${book.id}/references`, signal),
+    staleTime: Infinity,
+  });
+  const kept = useQuery({
+    queryKey: ["kept references"],
+    queryFn: ({ signal }) => get<KeptReference[]>("/api/references/kept", signal),
+  });
   const look = useQuery<Look, Refusal>({
     queryKey: ["reference look", book.id, book.revision, definition, tune],
-    queryFn: ({ signal }) => post<Look>(`/api/books/${book.id}/reference/look`, { definition, ...(tune && { tune }) }, "POST", signal),
+    queryFn: ({ signal }) =>
+      post<Look>(`/api/books/${book.id}/reference/look`, { definition, ...(tune && { tune }) }, "POST", signal),
     placeholderData: keepPreviousData,
     retry: false,
     staleTime: Infinity,
   });
-  const choose = (fresh: string) => { setDefinition(fresh); setTune(null); setProblem(null); };
+  const choose = (fresh: string) => {
+    setDefinition(fresh);
+    setTune(null);
+    setProblem(null);
+  };
   const found = look.data;
   const same = found?.definition === book.reference.definition;
-  const take = () => post<Book>(`/api/books/${book.id}/reference`, { definition: found!.definition }).then((fresh) => { client.setQueryData(["book", book.id], fresh); onBack(); }, (error: Error) => setProblem(error.message));
-  const keepIt = () => post("/api/references/kept", { name: found!.name, definition: found!.definition }).then(() => client.invalidateQueries({ queryKey: ["kept references"] }), (error: Error) => setProblem(error.message));
-  const drop = (id: number) => post(`/api/references/kept/${id}`, {}, "DELETE").then(() => client.invalidateQueries({ queryKey: ["kept references"] }));
+  const take = () =>
+    post<Book>(`/api/books/${book.id}/reference`, { definition: found!.definition }).then(
+      (fresh) => {
+        client.setQueryData(["book", book.id], fresh);
+        onBack();
+      },
+      (error: Error) => setProblem(error.message),
+    );
+  const keepIt = () =>
+    post("/api/references/kept", { name: found!.name, definition: found!.definition }).then(
+      () => client.invalidateQueries({ queryKey: ["kept references"] }),
+      (error: Error) => setProblem(error.message),
+    );
+  const drop = (id: number) =>
+    post(`/api/references/kept/${id}`, {}, "DELETE").then(() =>
+      client.invalidateQueries({ queryKey: ["kept references"] }),
+    );
   return (
     <Card title="Reference" note="what the book is drawn in">
-      <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 0.5 }}>All layers</Button>
-      <ReferenceField value={text} suggestions={suggestions.data ?? []} label="Another reference" help="name, code or place; also WKT 2 or a PROJ string" onChange={setText} onPick={(code) => { setText(code); choose(code); }} />
-      {text.trim() !== "" && text.trim() !== definition && <Button onClick={() => choose(text.trim())}>Look at it</Button>}
+      <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 0.5 }}>
+        All layers
+      </Button>
+      <ReferenceField
+        value={text}
+        suggestions={suggestions.data ?? []}
+        label="Another reference"
+        help="name, code or place; also WKT 2 or a PROJ string"
+        onChange={setText}
+        onPick={(code) => {
+          setText(code);
+          choose(code);
+        }}
+      />
+      {text.trim() !== "" && text.trim() !== definition && (
+        <Button onClick={() => choose(text.trim())}>Look at it</Button>
+      )}
       {(kept.data?.length ?? 0) > 0 && (
         <Box component="ul" aria-label="Kept references" sx={{ m: 0, mt: 1, p: 0, listStyle: "none" }}>
           {kept.data!.map((row) => (
-            <Box component="li" key={row.id} sx={{ display: "flex", alignItems: "center", borderBottom: 1, borderColor: "divider" }}>
-              <Button sx={{ flex: 1, justifyContent: "flex-start" }} onClick={() => choose(row.definition)}>{row.name}</Button>
-              <IconButton size="small" aria-label={`Forget ${row.name}`} onClick={() => void drop(row.id)}><CloseIcon sx={{ fontSize: 15 }} /></IconButton>
+            <Box
+              component="li"
+              key={row.id}
+              sx={{ display: "flex", alignItems: "center", borderBottom: 1, borderColor: "divider" }}
+            >
+              <Button sx={{ flex: 1, justifyContent: "flex-start" }} onClick={() => choose(row.definition)}>
+                {row.name}
+              </Button>
+              <IconButton size="small" aria-label={`Forget ${row.name}`} onClick={() => void drop(row.id)}>
+                <CloseIcon sx={{ fontSize: 15 }} />
+              </IconButton>
             </Box>
           ))}
         </Box>
       )}
-      {look.error && <Typography role="alert" sx={{ color: "error.main", fontSize: 13, mt: 1 }}>{look.error.message}</Typography>}
+      {look.error && (
+        <Typography role="alert" sx={{ color: "error.main", fontSize: 13, mt: 1 }}>
+          {look.error.message}
+        </Typography>
+      )}
       {found && (
         <Box sx={{ opacity: look.isFetching ? 0.6 : 1 }}>
-          <Typography component="h3" sx={{ fontSize: 15, fontWeight: 700, mt: 1.5 }}>{found.name}</Typography>
-          <Box sx={{ fontSize: 12.5, color: "text.secondary" }}>{[found.code, found.datum, `unit: ${found.unit_name}`].filter(Boolean).join(" · ")}</Box>
-          {found.picture && <Box component="img" alt={`The ground in ${found.name}, with its graticule`} src={`data:image/svg+xml;charset=utf-8,${encodeURIComponent(found.picture)}`} sx={{ width: "100%", bgcolor: "#fffdf6", border: 1, borderColor: "divider", mt: 1 }} />}
+          <Typography component="h3" sx={{ fontSize: 15, fontWeight: 700, mt: 1.5 }}>
+            {found.name}
+          </Typography>
+          <Box sx={{ fontSize: 12.5, color: "text.secondary" }}>
+            {[found.code, found.datum, `unit: ${found.unit_name}`].filter(Boolean).join(" · ")}
+          </Box>
+          {found.picture && (
+            <Box
+              component="img"
+              alt={`The ground in ${found.name}, with its graticule`}
+              src={`data:image/svg+xml;charset=utf-8,${encodeURIComponent(found.picture)}`}
+              sx={{ width: "100%", bgcolor: "#fffdf6", border: 1, borderColor: "divider", mt: 1 }}
+            />
+          )}
           <Box role="status" sx={{ fontSize: 13, mt: 0.5 }}>
-            {found.words.map((sentence) => <Box key={sentence}>{sentence}</Box>)}
-            {found.warnings.map((warning) => <Box key={warning} sx={{ color: "warning.main", fontWeight: 600, mt: 0.5 }}><WarningIcon sx={{ fontSize: 15, verticalAlign: "-2px", mr: 0.5 }} />{warning}</Box>)}
+            {found.words.map((sentence) => (
+              <Box key={sentence}>{sentence}</Box>
+            ))}
+            {found.warnings.map((warning) => (
+              <Box key={warning} sx={{ color: "warning.main", fontWeight: 600, mt: 0.5 }}>
+                <WarningIcon sx={{ fontSize: 15, verticalAlign: "-2px", mr: 0.5 }} />
+                {warning}
+              </Box>
+            ))}
           </Box>
-          <Tuner look={found} onTune={(patch) => setTune({ values: { ...tune?.values, ...patch.values }, unit: patch.unit ?? tune?.unit, name: patch.name ?? tune?.name })} />
-          {problem && <Typography role="alert" sx={{ color: "error.main", fontSize: 13, mt: 1 }}>{problem}</Typography>}
+          <Tuner
+            look={found}
+            onTune={(patch) =>
+              setTune({
+                values: { ...tune?.values, ...patch.values },
+                unit: patch.unit ?? tune?.unit,
+                name: patch.name ?? tune?.name,
+              })
+            }
+          />
+          {problem && (
+            <Typography role="alert" sx={{ color: "error.main", fontSize: 13, mt: 1 }}>
+              {problem}
+            </Typography>
+          )}
           <Box sx={{ display: "flex", gap: 1, mt: 1.5 }}>
-            <Button variant="contained" disabled={same || look.isFetching || !!look.error} onClick={() => void take()}>{same ? "The book’s own" : "Draw the book in it"}</Button>
-            {!found.code && <Button variant="outlined" disabled={look.isFetching} onClick={() => void keepIt()}>Keep for other books</Button>}
+            <Button variant="contained" disabled={same || look.isFetching || !!look.error} onClick={() => void take()}>
+              {same ? "The book’s own" : "Draw the book in it"}
+            </Button>
+            {!found.code && (
+              <Button variant="outlined" disabled={look.isFetching} onClick={() => void keepIt()}>
+                Keep for other books
+              </Button>
+            )}
           </Box>
-          <Typography sx={{ fontSize: 12.5, color: "text.secondary", mt: 1 }}>Sheets keep their names and their place on the ground. It can be undone.</Typography>
+          <Typography sx={{ fontSize: 12.5, color: "text.secondary", mt: 1 }}>
+            Sheets keep their names and their place on the ground. It can be undone.
+          </Typography>
         </Box>
       )}
       <Transformations />
@@ -86,19 +204,55 @@ export function ReferenceCard({ onBack }: { onBack: () => void }) {
 // The parameters of the projection; each change is looked at before anything is kept.
 function Tuner({ look, onTune }: { look: Look; onTune: (patch: Partial<Tune>) => void }) {
   const [open, setOpen] = useState(false);
-  if (!open) return <Button onClick={() => setOpen(true)} sx={{ mt: 0.5 }}>Tune it</Button>;
+  if (!open)
+    return (
+      <Button onClick={() => setOpen(true)} sx={{ mt: 0.5 }}>
+        Tune it
+      </Button>
+    );
   return (
-    <Box role="group" aria-label="Parameters of the reference" sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr)", gap: 1, mt: 1, p: 1, border: 1, borderColor: "divider" }}>
+    <Box
+      role="group"
+      aria-label="Parameters of the reference"
+      sx={{
+        display: "grid",
+        gridTemplateColumns: "minmax(0, 1fr)",
+        gap: 1,
+        mt: 1,
+        p: 1,
+        border: 1,
+        borderColor: "divider",
+      }}
+    >
       {look.parameters.map((parameter) => (
-        <Field key={parameter.name} label={[parameter.name, MARKS[parameter.unit] ?? parameter.unit].filter(Boolean).join(", ")} value={String(parameter.value)} onKeep={async (text) => {
-          const value = Number(text.trim().replace(",", ".").replace("°", ""));
-          if (text.trim() === "" || !Number.isFinite(value)) throw new Error("Write a number.");
-          onTune({ values: { [parameter.name]: value } });
-        }} />
+        <Field
+          key={parameter.name}
+          label={[parameter.name, MARKS[parameter.unit] ?? parameter.unit].filter(Boolean).join(", ")}
+          value={String(parameter.value)}
+          onKeep={async (text) => {
+            const value = Number(text.trim().replace(",", ".").replace("°", ""));
+            if (text.trim() === "" || !Number.isFinite(value)) throw new Error("Write a number.");
+            onTune({ values: { [parameter.name]: value } });
+          }}
+        />
       ))}
-      <Choice label="Counts in" value={look.unit ?? ""} choices={[...UNITS, ...(UNITS.some(([unit]) => unit === look.unit) ? [] : [[look.unit ?? "", look.unit_name] as const])]} onChoose={async (unit) => onTune({ unit })} />
+      <Choice
+        label="Counts in"
+        value={look.unit ?? ""}
+        choices={[
+          ...UNITS,
+          ...(UNITS.some(([unit]) => unit === look.unit) ? [] : [[look.unit ?? "", look.unit_name] as const]),
+        ]}
+        onChoose={async (unit) => onTune({ unit })}
+      />
       <Field label="Name" value={look.name} onKeep={async (name) => onTune({ name })} />
-      <TextField label="Its definition, WKT 2 or PROJ" value={look.definition} multiline maxRows={4} slotProps={{ input: { readOnly: true, sx: { fontSize: 11.5 } } }} />
+      <TextField
+        label="Its definition, WKT 2 or PROJ"
+        value={look.definition}
+        multiline
+        maxRows={4}
+        slotProps={{ input: { readOnly: true, sx: { fontSize: 11.5 } } }}
+      />
     </Box>
   );
 }

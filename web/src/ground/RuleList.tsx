@@ -15,7 +15,17 @@ import type { Attribute } from "./useAttributes";
 type Put = (label: string, layer: Layer) => Promise<unknown>;
 
 // The rules of a layer in their order; one at a time is open to be edited.
-export function RuleList({ layer, info, attributes, put }: { layer: Layer; info: LayerInfo | undefined; attributes: Attribute[]; put: Put }) {
+export function RuleList({
+  layer,
+  info,
+  attributes,
+  put,
+}: {
+  layer: Layer;
+  info: LayerInfo | undefined;
+  attributes: Attribute[];
+  put: Put;
+}) {
   const [open, setOpen] = useState(layer.rules.length === 1 ? 0 : -1);
   const rules = layer.rules;
   const keep = (fresh: Rule[], label = `Style of ${layer.title}`) => put(label, { ...layer, rules: fresh });
@@ -29,15 +39,35 @@ export function RuleList({ layer, info, attributes, put }: { layer: Layer; info:
   };
   const add = () => {
     const attribute = attributes[0];
-    const rule: Rule = { title: "New rule", symbol: rules[0]!.symbol, ...(attribute && { when: { op: "not", args: [{ op: "isNull", args: [{ property: attribute.name }] }] } }) };
+    const rule: Rule = {
+      title: "New rule",
+      symbol: rules[0]!.symbol,
+      ...(attribute && { when: { op: "not", args: [{ op: "isNull", args: [{ property: attribute.name }] }] } }),
+    };
     void keep([rule, ...rules], `Rule for ${layer.title}`).then(() => setOpen(0));
   };
   if (rules.length === 1 && !rules[0]!.when) {
-    return <SymbolEditor symbol={rules[0]!.symbol} kind={info?.kind ?? "mixed"} name={layer.title} onKeep={(symbol) => change(0, { ...rules[0]!, symbol })} />;
+    return (
+      <SymbolEditor
+        symbol={rules[0]!.symbol}
+        kind={info?.kind ?? "mixed"}
+        name={layer.title}
+        onKeep={(symbol) => change(0, { ...rules[0]!, symbol })}
+      />
+    );
   }
   return (
     <Box>
-      <TextField select fullWidth label="A feature is drawn by" value={layer.match ?? "first"} sx={{ mb: 0.5 }} onChange={(event) => void put(`Rules of ${layer.title}`, { ...layer, match: event.target.value as "first" | "all" })}>
+      <TextField
+        select
+        fullWidth
+        label="A feature is drawn by"
+        value={layer.match ?? "first"}
+        sx={{ mb: 0.5 }}
+        onChange={(event) =>
+          void put(`Rules of ${layer.title}`, { ...layer, match: event.target.value as "first" | "all" })
+        }
+      >
         <MenuItem value="first">the first rule that it meets</MenuItem>
         <MenuItem value="all">all rules that it meets, the first lowest</MenuItem>
       </TextField>
@@ -46,23 +76,92 @@ export function RuleList({ layer, info, attributes, put }: { layer: Layer; info:
           <Box component="li" key={index} sx={{ borderBottom: 1, borderColor: "divider" }}>
             <Box sx={{ display: "flex", alignItems: "center", gap: 0.75, py: 0.25 }}>
               <Swatch svg={info?.swatches[index] ?? "<svg xmlns='http://www.w3.org/2000/svg'/>"} />
-              <Button onClick={() => setOpen(open === index ? -1 : index)} aria-expanded={open === index} sx={{ flex: 1, minWidth: 0, justifyContent: "flex-start", px: 0.5, color: "text.primary", fontWeight: 400, whiteSpace: "nowrap", overflow: "hidden", textOverflow: "ellipsis", display: "block", textAlign: "left" }}>{rule.title || inWords(rule.when, attributes) || "all"}</Button>
-              <IconButton size="small" sx={{ p: 0.25 }} aria-label={`Move rule ${rule.title} up`} disabled={index === 0} onClick={() => move(index, -1)}><ArrowUpIcon sx={{ fontSize: 15 }} /></IconButton>
-              <IconButton size="small" sx={{ p: 0.25 }} aria-label={`Move rule ${rule.title} down`} disabled={index === rules.length - 1} onClick={() => move(index, 1)}><ArrowDownIcon sx={{ fontSize: 15 }} /></IconButton>
-              <IconButton size="small" sx={{ p: 0.25 }} aria-label={`Take rule ${rule.title} away`} disabled={rules.length === 1} onClick={() => { setOpen(-1); void keep(rules.filter((_, place) => place !== index)); }}><RemoveIcon sx={{ fontSize: 15 }} /></IconButton>
+              <Button
+                onClick={() => setOpen(open === index ? -1 : index)}
+                aria-expanded={open === index}
+                sx={{
+                  flex: 1,
+                  minWidth: 0,
+                  justifyContent: "flex-start",
+                  px: 0.5,
+                  color: "text.primary",
+                  fontWeight: 400,
+                  whiteSpace: "nowrap",
+                  overflow: "hidden",
+                  textOverflow: "ellipsis",
+                  display: "block",
+                  textAlign: "left",
+                }}
+              >
+                {rule.title || inWords(rule.when, attributes) || "all"}
+              </Button>
+              <IconButton
+                size="small"
+                sx={{ p: 0.25 }}
+                aria-label={`Move rule ${rule.title} up`}
+                disabled={index === 0}
+                onClick={() => move(index, -1)}
+              >
+                <ArrowUpIcon sx={{ fontSize: 15 }} />
+              </IconButton>
+              <IconButton
+                size="small"
+                sx={{ p: 0.25 }}
+                aria-label={`Move rule ${rule.title} down`}
+                disabled={index === rules.length - 1}
+                onClick={() => move(index, 1)}
+              >
+                <ArrowDownIcon sx={{ fontSize: 15 }} />
+              </IconButton>
+              <IconButton
+                size="small"
+                sx={{ p: 0.25 }}
+                aria-label={`Take rule ${rule.title} away`}
+                disabled={rules.length === 1}
+                onClick={() => {
+                  setOpen(-1);
+                  void keep(rules.filter((_, place) => place !== index));
+                }}
+              >
+                <RemoveIcon sx={{ fontSize: 15 }} />
+              </IconButton>
             </Box>
             {open === index && (
-              <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr)", gap: 1.25, pb: 1.5, pl: 1, borderLeft: 2, borderColor: "thread.main" }}>
+              <Box
+                sx={{
+                  display: "grid",
+                  gridTemplateColumns: "minmax(0, 1fr)",
+                  gap: 1.25,
+                  pb: 1.5,
+                  pl: 1,
+                  borderLeft: 2,
+                  borderColor: "thread.main",
+                }}
+              >
                 <Field label="Called" value={rule.title} onKeep={(title) => change(index, { ...rule, title })} />
-                <Box sx={{ fontSize: 12.5, color: "text.secondary", mb: -0.75 }}>{rule.when ? "For features where" : "For all that come to it"}</Box>
-                <ConditionEditor about={`rule ${index + 1}`} attributes={attributes} condition={rule.when} onKeep={(when) => change(index, { title: rule.title, symbol: rule.symbol, ...(when && { when }) })} />
-                <SymbolEditor symbol={rule.symbol} kind={info?.kind ?? "mixed"} name={rule.title || `rule ${index + 1}`} onKeep={(symbol) => change(index, { ...rule, symbol })} />
+                <Box sx={{ fontSize: 12.5, color: "text.secondary", mb: -0.75 }}>
+                  {rule.when ? "For features where" : "For all that come to it"}
+                </Box>
+                <ConditionEditor
+                  about={`rule ${index + 1}`}
+                  attributes={attributes}
+                  condition={rule.when}
+                  onKeep={(when) => change(index, { title: rule.title, symbol: rule.symbol, ...(when && { when }) })}
+                />
+                <SymbolEditor
+                  symbol={rule.symbol}
+                  kind={info?.kind ?? "mixed"}
+                  name={rule.title || `rule ${index + 1}`}
+                  onKeep={(symbol) => change(index, { ...rule, symbol })}
+                />
               </Box>
             )}
           </Box>
         ))}
       </Box>
-      <Button startIcon={<AddIcon />} onClick={add}>Rule on top</Button>
+      <Button startIcon={<AddIcon />} onClick={add}>
+        Rule on top
+      </Button>
     </Box>
   );
 }

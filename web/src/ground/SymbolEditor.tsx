@@ -10,58 +10,211 @@ import { MarkerEditor } from "./MarkerEditor";
 type Keep = (symbol: MapSymbol) => Promise<unknown>;
 
 const DASHES: { title: string; dash?: number[] }[] = [
-  { title: "solid" }, { title: "dashed", dash: [2, 1] }, { title: "short dashes", dash: [1, 0.6] }, { title: "dots", dash: [0.2, 0.8] }, { title: "dash and dot", dash: [2.2, 0.9, 0.4, 0.9] },
+  { title: "solid" },
+  { title: "dashed", dash: [2, 1] },
+  { title: "short dashes", dash: [1, 0.6] },
+  { title: "dots", dash: [0.2, 0.8] },
+  { title: "dash and dot", dash: [2.2, 0.9, 0.4, 0.9] },
 ];
-const CAPS = [["butt", "flat"], ["round", "round"], ["square", "square"]] as const;
-const JOINS = [["round", "round"], ["miter", "sharp"], ["bevel", "cut"]] as const;
-const PATTERNS = [["lines", "lines"], ["crossed", "crossed lines"], ["dots", "dots"], ["staggered-dots", "dots, staggered"], ["dashes", "dashes"], ["plus-signs", "plus signs"]] as const;
+const CAPS = [
+  ["butt", "flat"],
+  ["round", "round"],
+  ["square", "square"],
+] as const;
+const JOINS = [
+  ["round", "round"],
+  ["miter", "sharp"],
+  ["bevel", "cut"],
+] as const;
+const PATTERNS = [
+  ["lines", "lines"],
+  ["crossed", "crossed lines"],
+  ["dots", "dots"],
+  ["staggered-dots", "dots, staggered"],
+  ["dashes", "dashes"],
+  ["plus-signs", "plus signs"],
+] as const;
 
 // A symbol for paper: what an area is filled with, its lines, the mark of a point. Sizes are in mm.
-export function SymbolEditor({ symbol, kind, name, onKeep }: { symbol: MapSymbol; kind: string; name: string; onKeep: Keep }) {
+export function SymbolEditor({
+  symbol,
+  kind,
+  name,
+  onKeep,
+}: {
+  symbol: MapSymbol;
+  kind: string;
+  name: string;
+  onKeep: Keep;
+}) {
   const strokes = symbol.strokes ?? [];
   const area = kind === "area" || kind === "mixed";
-  const stroke = (index: number, patch: Partial<Stroke>) => onKeep({ ...symbol, strokes: strokes.map((known, place) => (place === index ? clean({ ...known, ...patch }) : known)) });
+  const stroke = (index: number, patch: Partial<Stroke>) =>
+    onKeep({
+      ...symbol,
+      strokes: strokes.map((known, place) => (place === index ? clean({ ...known, ...patch }) : known)),
+    });
   // A road's edges: a wider, darker line under the one that is there.
-  const casing = () => onKeep({ ...symbol, strokes: [{ ...strokes[0], colour: "#4a4038", width_mm: round((strokes[0]?.width_mm ?? 0.2) + 0.3), opacity: 1 }, ...strokes] });
+  const casing = () =>
+    onKeep({
+      ...symbol,
+      strokes: [
+        { ...strokes[0], colour: "#4a4038", width_mm: round((strokes[0]?.width_mm ?? 0.2) + 0.3), opacity: 1 },
+        ...strokes,
+      ],
+    });
   return (
     <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr)", gap: 1.25 }}>
       {area && symbol.fill && (
-        <Part title="Area" onRemove={() => onKeep(without(symbol, "fill"))} removes={`Take the area colour of ${name} away`}
-          colour={<Colour label={`Area colour of ${name}`} value={symbol.fill.colour} onKeep={(colour) => onKeep({ ...symbol, fill: { ...symbol.fill, colour } })} />}>
-          <Measured label="Cover, %" value={Math.round((symbol.fill.opacity ?? 1) * 100)} least={0} most={100} onKeep={(percent) => onKeep({ ...symbol, fill: { ...symbol.fill!, opacity: percent / 100 } })} />
+        <Part
+          title="Area"
+          onRemove={() => onKeep(without(symbol, "fill"))}
+          removes={`Take the area colour of ${name} away`}
+          colour={
+            <Colour
+              label={`Area colour of ${name}`}
+              value={symbol.fill.colour}
+              onKeep={(colour) => onKeep({ ...symbol, fill: { ...symbol.fill, colour } })}
+            />
+          }
+        >
+          <Measured
+            label="Cover, %"
+            value={Math.round((symbol.fill.opacity ?? 1) * 100)}
+            least={0}
+            most={100}
+            onKeep={(percent) => onKeep({ ...symbol, fill: { ...symbol.fill!, opacity: percent / 100 } })}
+          />
         </Part>
       )}
-      {area && symbol.pattern && <PatternPart pattern={symbol.pattern} name={name} onKeep={(pattern) => onKeep({ ...symbol, pattern })} onRemove={() => onKeep(without(symbol, "pattern"))} />}
-      {kind !== "point" && strokes.map((known, index) => (
-        <StrokePart key={index} stroke={known} title={strokes.length > 1 ? `Line ${index + 1}${index === 0 ? ", lowest" : ""}` : "Line"} name={`line ${index + 1} of ${name}`} onChange={(patch) => stroke(index, patch)}
-          onRemove={() => onKeep({ ...symbol, strokes: strokes.filter((_, place) => place !== index) })} />
-      ))}
+      {area && symbol.pattern && (
+        <PatternPart
+          pattern={symbol.pattern}
+          name={name}
+          onKeep={(pattern) => onKeep({ ...symbol, pattern })}
+          onRemove={() => onKeep(without(symbol, "pattern"))}
+        />
+      )}
+      {kind !== "point" &&
+        strokes.map((known, index) => (
+          <StrokePart
+            key={index}
+            stroke={known}
+            title={strokes.length > 1 ? `Line ${index + 1}${index === 0 ? ", lowest" : ""}` : "Line"}
+            name={`line ${index + 1} of ${name}`}
+            onChange={(patch) => stroke(index, patch)}
+            onRemove={() => onKeep({ ...symbol, strokes: strokes.filter((_, place) => place !== index) })}
+          />
+        ))}
       <Box sx={{ display: "flex", flexWrap: "wrap", columnGap: 0.5 }}>
-        {area && !symbol.fill && <Add title="Area colour" onAdd={() => onKeep({ ...symbol, fill: { colour: "#c9d6b0", opacity: 0.5 } })} />}
-        {area && !symbol.pattern && <Add title="Pattern" onAdd={() => onKeep({ ...symbol, pattern: { kind: "lines", spacing_mm: 2, width_mm: 0.15, angle_deg: -45, colour: strokes[strokes.length - 1]?.colour ?? symbol.fill?.colour ?? "#3d6b35" } })} />}
-        {kind !== "point" && <Add title="Line on top" onAdd={() => onKeep({ ...symbol, strokes: [...strokes, { colour: "#1f2a30", width_mm: 0.2 }] })} />}
+        {area && !symbol.fill && (
+          <Add title="Area colour" onAdd={() => onKeep({ ...symbol, fill: { colour: "#c9d6b0", opacity: 0.5 } })} />
+        )}
+        {area && !symbol.pattern && (
+          <Add
+            title="Pattern"
+            onAdd={() =>
+              onKeep({
+                ...symbol,
+                pattern: {
+                  kind: "lines",
+                  spacing_mm: 2,
+                  width_mm: 0.15,
+                  angle_deg: -45,
+                  colour: strokes[strokes.length - 1]?.colour ?? symbol.fill?.colour ?? "#3d6b35",
+                },
+              })
+            }
+          />
+        )}
+        {kind !== "point" && (
+          <Add
+            title="Line on top"
+            onAdd={() => onKeep({ ...symbol, strokes: [...strokes, { colour: "#1f2a30", width_mm: 0.2 }] })}
+          />
+        )}
         {kind !== "point" && strokes.length > 0 && <Add title="Casing" onAdd={casing} />}
-        {(kind === "point" || kind === "mixed") && !symbol.marker && <Add title="Mark" onAdd={() => onKeep({ ...symbol, marker: { shape: "circle", size_mm: 1.6, colour: "#3d6b35" } })} />}
+        {(kind === "point" || kind === "mixed") && !symbol.marker && (
+          <Add
+            title="Mark"
+            onAdd={() => onKeep({ ...symbol, marker: { shape: "circle", size_mm: 1.6, colour: "#3d6b35" } })}
+          />
+        )}
       </Box>
-      {symbol.marker && <MarkerEditor marker={symbol.marker} name={name} onKeep={(marker) => onKeep({ ...symbol, marker })} />}
+      {symbol.marker && (
+        <MarkerEditor marker={symbol.marker} name={name} onKeep={(marker) => onKeep({ ...symbol, marker })} />
+      )}
     </Box>
   );
 }
 
-function StrokePart({ stroke, title, name, onChange, onRemove }: { stroke: Stroke; title: string; name: string; onChange: (patch: Partial<Stroke>) => Promise<unknown>; onRemove: () => Promise<unknown> }) {
+function StrokePart({
+  stroke,
+  title,
+  name,
+  onChange,
+  onRemove,
+}: {
+  stroke: Stroke;
+  title: string;
+  name: string;
+  onChange: (patch: Partial<Stroke>) => Promise<unknown>;
+  onRemove: () => Promise<unknown>;
+}) {
   const [more, setMore] = useState(false);
   return (
-    <Part title={title} onRemove={onRemove} removes={`Take ${name} away`} more={more} onMore={() => setMore(!more)} about={name}
-      colour={<Colour label={`Colour of ${name}`} value={stroke.colour ?? "#1f2a30"} onKeep={(colour) => onChange({ colour })} />}>
-      <Measured label="Width, mm" value={stroke.width_mm ?? 0.2} least={0.01} most={100} onKeep={(width_mm) => onChange({ width_mm })} />
-      <Choice label="Dash" value={dashTitle(stroke)} choices={[...DASHES.map((dash) => dash.title), ...(dashTitle(stroke) === "own" ? ["own"] : [])].map((dash) => [dash, dash] as const)} onChoose={(dash) => onChange({ dash_mm: DASHES.find((known) => known.title === dash)?.dash })} />
+    <Part
+      title={title}
+      onRemove={onRemove}
+      removes={`Take ${name} away`}
+      more={more}
+      onMore={() => setMore(!more)}
+      about={name}
+      colour={
+        <Colour
+          label={`Colour of ${name}`}
+          value={stroke.colour ?? "#1f2a30"}
+          onKeep={(colour) => onChange({ colour })}
+        />
+      }
+    >
+      <Measured
+        label="Width, mm"
+        value={stroke.width_mm ?? 0.2}
+        least={0.01}
+        most={100}
+        onKeep={(width_mm) => onChange({ width_mm })}
+      />
+      <Choice
+        label="Dash"
+        value={dashTitle(stroke)}
+        choices={[...DASHES.map((dash) => dash.title), ...(dashTitle(stroke) === "own" ? ["own"] : [])].map(
+          (dash) => [dash, dash] as const,
+        )}
+        onChoose={(dash) => onChange({ dash_mm: DASHES.find((known) => known.title === dash)?.dash })}
+      />
       {more && (
         <>
           <Choice label="Ends" value={stroke.cap ?? "butt"} choices={CAPS} onChoose={(cap) => onChange({ cap })} />
-          <Choice label="Corners" value={stroke.join ?? "round"} choices={JOINS} onChoose={(join) => onChange({ join })} />
-          <Measured label="Cover, %" value={Math.round((stroke.opacity ?? 1) * 100)} least={0} most={100} onKeep={(percent) => onChange({ opacity: percent / 100 })} />
+          <Choice
+            label="Corners"
+            value={stroke.join ?? "round"}
+            choices={JOINS}
+            onChoose={(join) => onChange({ join })}
+          />
+          <Measured
+            label="Cover, %"
+            value={Math.round((stroke.opacity ?? 1) * 100)}
+            least={0}
+            most={100}
+            onKeep={(percent) => onChange({ opacity: percent / 100 })}
+          />
           <Box sx={{ gridColumn: "1 / -1" }}>
-            <Field label="Dashes and gaps, mm" value={(stroke.dash_mm ?? []).join(" ")} onKeep={(text) => onChange({ dash_mm: readDash(text) })} />
+            <Field
+              label="Dashes and gaps, mm"
+              value={(stroke.dash_mm ?? []).join(" ")}
+              onKeep={(text) => onChange({ dash_mm: readDash(text) })}
+            />
           </Box>
         </>
       )}
@@ -69,70 +222,214 @@ function StrokePart({ stroke, title, name, onChange, onRemove }: { stroke: Strok
   );
 }
 
-function PatternPart({ pattern, name, onKeep, onRemove }: { pattern: Pattern; name: string; onKeep: (pattern: Pattern) => Promise<unknown>; onRemove: () => Promise<unknown> }) {
+function PatternPart({
+  pattern,
+  name,
+  onKeep,
+  onRemove,
+}: {
+  pattern: Pattern;
+  name: string;
+  onKeep: (pattern: Pattern) => Promise<unknown>;
+  onRemove: () => Promise<unknown>;
+}) {
   return (
-    <Part title="Pattern" onRemove={onRemove} removes={`Take the pattern of ${name} away`}
-      colour={<Colour label={`Pattern colour of ${name}`} value={pattern.colour ?? "#1f2a30"} onKeep={(colour) => onKeep({ ...pattern, colour })} />}>
+    <Part
+      title="Pattern"
+      onRemove={onRemove}
+      removes={`Take the pattern of ${name} away`}
+      colour={
+        <Colour
+          label={`Pattern colour of ${name}`}
+          value={pattern.colour ?? "#1f2a30"}
+          onKeep={(colour) => onKeep({ ...pattern, colour })}
+        />
+      }
+    >
       <Choice label="Of" value={pattern.kind} choices={PATTERNS} onChoose={(kind) => onKeep({ ...pattern, kind })} />
-      <Measured label="Apart, mm" value={pattern.spacing_mm ?? 2} least={0.2} most={200} onKeep={(spacing_mm) => onKeep({ ...pattern, spacing_mm })} />
-      <Measured label="Width, mm" value={pattern.width_mm ?? 0.15} least={0.01} most={100} onKeep={(width_mm) => onKeep({ ...pattern, width_mm })} />
-      <Measured label="Turned, °" value={pattern.angle_deg ?? 0} least={-360} most={360} onKeep={(angle_deg) => onKeep({ ...pattern, angle_deg })} />
+      <Measured
+        label="Apart, mm"
+        value={pattern.spacing_mm ?? 2}
+        least={0.2}
+        most={200}
+        onKeep={(spacing_mm) => onKeep({ ...pattern, spacing_mm })}
+      />
+      <Measured
+        label="Width, mm"
+        value={pattern.width_mm ?? 0.15}
+        least={0.01}
+        most={100}
+        onKeep={(width_mm) => onKeep({ ...pattern, width_mm })}
+      />
+      <Measured
+        label="Turned, °"
+        value={pattern.angle_deg ?? 0}
+        least={-360}
+        most={360}
+        onKeep={(angle_deg) => onKeep({ ...pattern, angle_deg })}
+      />
     </Part>
   );
 }
 
 // A part of a symbol: its colour, and its fields two by two.
-export function Part({ title, colour, children, onRemove, removes, more, onMore, about }: { title: string; colour: ReactNode; children: ReactNode; onRemove?: () => Promise<unknown>; removes?: string; more?: boolean; onMore?: () => void; about?: string }) {
+export function Part({
+  title,
+  colour,
+  children,
+  onRemove,
+  removes,
+  more,
+  onMore,
+  about,
+}: {
+  title: string;
+  colour: ReactNode;
+  children: ReactNode;
+  onRemove?: () => Promise<unknown>;
+  removes?: string;
+  more?: boolean;
+  onMore?: () => void;
+  about?: string;
+}) {
   return (
     <Box sx={{ display: "grid", gridTemplateColumns: "1fr auto auto", alignItems: "center" }}>
       <Box sx={{ fontSize: 12.5, color: "text.secondary" }}>{title}</Box>
-      {onMore ? <Button onClick={onMore} aria-expanded={more} aria-label={`${more ? "Less" : "More"} of ${about}`} sx={{ minWidth: 0, py: 0, fontSize: 12.5 }}>{more ? "less" : "more"}</Button> : <span />}
-      {onRemove ? <IconButton size="small" aria-label={removes} onClick={() => void onRemove()}><RemoveIcon sx={{ fontSize: 16 }} /></IconButton> : <span />}
+      {onMore ? (
+        <Button
+          onClick={onMore}
+          aria-expanded={more}
+          aria-label={`${more ? "Less" : "More"} of ${about}`}
+          sx={{ minWidth: 0, py: 0, fontSize: 12.5 }}
+        >
+          {more ? "less" : "more"}
+        </Button>
+      ) : (
+        <span />
+      )}
+      {onRemove ? (
+        <IconButton size="small" aria-label={removes} onClick={() => void onRemove()}>
+          <RemoveIcon sx={{ fontSize: 16 }} />
+        </IconButton>
+      ) : (
+        <span />
+      )}
       <Box sx={{ gridColumn: "1 / -1", display: "flex", alignItems: "flex-start", gap: 1 }}>
         <Box sx={{ pt: 1.75 }}>{colour}</Box>
-        <Box sx={{ flex: 1, minWidth: 0, display: "grid", gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr)", alignItems: "end", gap: 1 }}>{children}</Box>
+        <Box
+          sx={{
+            flex: 1,
+            minWidth: 0,
+            display: "grid",
+            gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr)",
+            alignItems: "end",
+            gap: 1,
+          }}
+        >
+          {children}
+        </Box>
       </Box>
     </Box>
   );
 }
 
 function Add({ title, onAdd }: { title: string; onAdd: () => Promise<unknown> }) {
-  return <Button startIcon={<AddIcon />} onClick={() => void onAdd()} sx={{ px: 0.5 }}>{title}</Button>;
+  return (
+    <Button startIcon={<AddIcon />} onClick={() => void onAdd()} sx={{ px: 0.5 }}>
+      {title}
+    </Button>
+  );
 }
 
-export function Choice({ label, value, choices, onChoose }: { label: string; value: string; choices: readonly (readonly [string, string])[]; onChoose: (value: string) => Promise<unknown> }) {
+export function Choice({
+  label,
+  value,
+  choices,
+  onChoose,
+}: {
+  label: string;
+  value: string;
+  choices: readonly (readonly [string, string])[];
+  onChoose: (value: string) => Promise<unknown>;
+}) {
   return (
     <TextField select label={label} value={value} onChange={(event) => void onChoose(event.target.value)}>
-      {choices.map(([known, title]) => <MenuItem key={known} value={known}>{title}</MenuItem>)}
+      {choices.map(([known, title]) => (
+        <MenuItem key={known} value={known}>
+          {title}
+        </MenuItem>
+      ))}
     </TextField>
   );
 }
 
-export function Colour({ label, value, onKeep }: { label: string; value: string; onKeep: (colour: string) => Promise<unknown> }) {
-  return <input type="color" aria-label={label} key={value} defaultValue={value} onBlur={(event) => { if (event.target.value !== value) void onKeep(event.target.value); }} style={{ width: 38, height: 30, padding: 0, border: "1px solid #8887", background: "none", flexShrink: 0 }} />;
-}
-
-export function Measured({ label, value, least, most, onKeep }: { label: string; value: number; least: number; most: number; onKeep: (value: number) => Promise<unknown> }) {
+export function Colour({
+  label,
+  value,
+  onKeep,
+}: {
+  label: string;
+  value: string;
+  onKeep: (colour: string) => Promise<unknown>;
+}) {
   return (
-    <Field label={label} value={String(value)} onKeep={async (text) => {
-      const number = readNumber(text);
-      if (number === null || number < least || number > most) throw new Error(`${least} to ${most}`);
-      await onKeep(number);
-    }} />
+    <input
+      type="color"
+      aria-label={label}
+      key={value}
+      defaultValue={value}
+      onBlur={(event) => {
+        if (event.target.value !== value) void onKeep(event.target.value);
+      }}
+      style={{ width: 38, height: 30, padding: 0, border: "1px solid #8887", background: "none", flexShrink: 0 }}
+    />
   );
 }
 
-const dashTitle = (stroke: Stroke) => DASHES.find((dash) => JSON.stringify(dash.dash) === JSON.stringify(stroke.dash_mm))?.title ?? "own";
+export function Measured({
+  label,
+  value,
+  least,
+  most,
+  onKeep,
+}: {
+  label: string;
+  value: number;
+  least: number;
+  most: number;
+  onKeep: (value: number) => Promise<unknown>;
+}) {
+  return (
+    <Field
+      label={label}
+      value={String(value)}
+      onKeep={async (text) => {
+        const number = readNumber(text);
+        if (number === null || number < least || number > most) throw new Error(`${least} to ${most}`);
+        await onKeep(number);
+      }}
+    />
+  );
+}
+
+const dashTitle = (stroke: Stroke) =>
+  DASHES.find((dash) => JSON.stringify(dash.dash) === JSON.stringify(stroke.dash_mm))?.title ?? "own";
 
 function readDash(text: string): number[] | undefined {
-  const parts = text.trim().split(/[\s;]+/).filter((part) => part !== "").map((part) => Number(part.replace(",", ".")));
-  if (parts.some((part) => !Number.isFinite(part) || part <= 0)) throw new Error("Write lengths with spaces between, such as 2 1.");
+  const parts = text
+    .trim()
+    .split(/[\s;]+/)
+    .filter((part) => part !== "")
+    .map((part) => Number(part.replace(",", ".")));
+  if (parts.some((part) => !Number.isFinite(part) || part <= 0))
+    throw new Error("Write lengths with spaces between, such as 2 1.");
   return parts.length ? parts : undefined;
 }
 
 const round = (number: number) => Math.round(number * 1000) / 1000;
 
-const clean = (stroke: Stroke): Stroke => Object.fromEntries(Object.entries(stroke).filter(([, value]) => value !== undefined));
+const clean = (stroke: Stroke): Stroke =>
+  Object.fromEntries(Object.entries(stroke).filter(([, value]) => value !== undefined));
 
 function without(symbol: MapSymbol, part: keyof MapSymbol): MapSymbol {
   return Object.fromEntries(Object.entries(symbol).filter(([name]) => name !== part));

@@ -6,24 +6,50 @@ import { get, post } from "../api/client";
 import type { Book } from "../api/types";
 import { listed } from "../api/words";
 
-interface Operation { name: string; accuracy_m: number | null; area: string }
-interface Shift extends Operation { datums: [string, string]; layers: string[]; grids: string[]; candidates: Operation[] }
+interface Operation {
+  name: string;
+  accuracy_m: number | null;
+  area: string;
+}
+interface Shift extends Operation {
+  datums: [string, string];
+  layers: string[];
+  grids: string[];
+  candidates: Operation[];
+}
 
 const MOST_NAMED = 3;
 
 // Elsewhere than where it is made for nothing is known of it.
-const accuracy = ({ accuracy_m, area }: Operation) => (accuracy_m === null ? `${area ? `made for ${area}, ` : ""}accuracy not known here` : `accurate to ${accuracy_m}\u00a0m`);
+const accuracy = ({ accuracy_m, area }: Operation) =>
+  accuracy_m === null
+    ? `${area ? `made for ${area}, ` : ""}accuracy not known here`
+    : `accurate to ${accuracy_m}\u00a0m`;
 
 // What brings data and grids of other datums to the book's own.
 export function useShifts() {
   const book = useBook();
-  return useQuery({ queryKey: ["operations", book.id, book.revision], queryFn: ({ signal }) => get<Shift[]>(`/api/books/${book.id}/operations`, signal), staleTime: Infinity });
+  return useQuery({
+    queryKey: ["operations", book.id, book.revision],
+    queryFn: ({ signal }) => get<Shift[]>(`/api/books/${book.id}/operations`, signal),
+    staleTime: Infinity,
+  });
 }
 
 // In a sentence, for the layers alone.
 export function ShiftsInWords() {
   const shifts = (useShifts().data ?? []).filter((shift) => shift.layers.length > 0);
-  return <>{shifts.map((shift) => <span key={shift.datums.join()}> {listed(shift.layers, MOST_NAMED)} {shift.layers.length === 1 ? "was" : "were"} transformed by “{shift.name}” ({accuracy(shift)}).</span>)}</>;
+  return (
+    <>
+      {shifts.map((shift) => (
+        <span key={shift.datums.join()}>
+          {" "}
+          {listed(shift.layers, MOST_NAMED)} {shift.layers.length === 1 ? "was" : "were"} transformed by “{shift.name}”
+          ({accuracy(shift)}).
+        </span>
+      ))}
+    </>
+  );
 }
 
 // Each with its accuracy, and others in its place.
@@ -33,19 +59,47 @@ export function Transformations() {
   const shifts = useShifts();
   const [problem, setProblem] = useState<string | null>(null);
   if (!shifts.data?.length) return null;
-  const choose = (datums: [string, string], name: string) => post<Book>(`/api/books/${book.id}/operations`, { datums, name }).then((fresh) => { setProblem(null); client.setQueryData(["book", book.id], fresh); }, (error: Error) => setProblem(error.message));
+  const choose = (datums: [string, string], name: string) =>
+    post<Book>(`/api/books/${book.id}/operations`, { datums, name }).then(
+      (fresh) => {
+        setProblem(null);
+        client.setQueryData(["book", book.id], fresh);
+      },
+      (error: Error) => setProblem(error.message),
+    );
   return (
     <Box component="section" aria-label="Transformations between datums" sx={{ mt: 2 }}>
-      <Typography component="h3" sx={{ fontSize: 15, fontWeight: 700 }}>Transformations between datums</Typography>
+      <Typography component="h3" sx={{ fontSize: 15, fontWeight: 700 }}>
+        Transformations between datums
+      </Typography>
       {shifts.data.map((shift) => (
         <Box key={shift.datums.join()} sx={{ mt: 1.5 }}>
-          <TextField select fullWidth size="small" label={shift.datums.join(" – ")} value={shift.name} slotProps={{ select: { renderValue: (name) => name as string } }} onChange={(event) => void choose(shift.datums, event.target.value)} helperText={`${accuracy(shift)}; for ${listed([...shift.layers, ...shift.grids.map((grid) => `grid “${grid}”`)], MOST_NAMED)}`}>
-            {shift.candidates.map((candidate) => <MenuItem key={candidate.name} value={candidate.name}>{candidate.name}, {accuracy(candidate)}</MenuItem>)}
+          <TextField
+            select
+            fullWidth
+            size="small"
+            label={shift.datums.join(" – ")}
+            value={shift.name}
+            slotProps={{ select: { renderValue: (name) => name as string } }}
+            onChange={(event) => void choose(shift.datums, event.target.value)}
+            helperText={`${accuracy(shift)}; for ${listed([...shift.layers, ...shift.grids.map((grid) => `grid “${grid}”`)], MOST_NAMED)}`}
+          >
+            {shift.candidates.map((candidate) => (
+              <MenuItem key={candidate.name} value={candidate.name}>
+                {candidate.name}, {accuracy(candidate)}
+              </MenuItem>
+            ))}
           </TextField>
         </Box>
       ))}
-      {problem && <Typography role="alert" sx={{ color: "error.main", fontSize: 13, mt: 1 }}>{problem}</Typography>}
-      <Typography sx={{ fontSize: 12.5, color: "text.secondary", mt: 1 }}>The most accurate one that is to be had for the ground; another brings the layers in again from their originals.</Typography>
+      {problem && (
+        <Typography role="alert" sx={{ color: "error.main", fontSize: 13, mt: 1 }}>
+          {problem}
+        </Typography>
+      )}
+      <Typography sx={{ fontSize: 12.5, color: "text.secondary", mt: 1 }}>
+        The most accurate one that is to be had for the ground; another brings the layers in again from their originals.
+      </Typography>
     </Box>
   );
 }

@@ -15,7 +15,15 @@ export function areaInWords(book: Book): string {
   const parts = partsOf(book.document.index.area);
   const title = (id: string) => book.document.layers.find((layer) => layer.id === id)?.title ?? id;
   const drawn = parts.filter((part) => part.polygon).length;
-  const named = parts.filter((part) => part.layer).map((part) => (part.features ? `${count(part.features.length, "feature")} of ${title(part.layer!)}` : part.when ? `part of ${title(part.layer!)}` : title(part.layer!)));
+  const named = parts
+    .filter((part) => part.layer)
+    .map((part) =>
+      part.features
+        ? `${count(part.features.length, "feature")} of ${title(part.layer!)}`
+        : part.when
+          ? `part of ${title(part.layer!)}`
+          : title(part.layer!),
+    );
   const list = [...named, ...(drawn ? [count(drawn, "drawn shape")] : [])];
   return list.length > 1 ? `${list.slice(0, -1).join(", ")} and ${list[list.length - 1]}` : (list[0] ?? "nothing yet");
 }

@@ -25,13 +25,22 @@ export function useArrivals(): Arrivals {
   const book = useBook();
   const client = useQueryClient();
   const base = `/api/books/${book.id}/arrivals`;
-  const query = useQuery({ queryKey: ["arrivals", book.id], queryFn: ({ signal }) => get<Arrival[]>(base, signal), refetchInterval: (state) => (state.state.data?.some(waits) ? 400 : false) });
+  const query = useQuery({
+    queryKey: ["arrivals", book.id],
+    queryFn: ({ signal }) => get<Arrival[]>(base, signal),
+    refetchInterval: (state) => (state.state.data?.some(waits) ? 400 : false),
+  });
   const again = () => client.invalidateQueries({ queryKey: ["arrivals", book.id] });
   const sending = useMutation<void, Refusal, { files: File[]; replaces?: string }>({
     mutationFn: async ({ files, replaces }) => {
       for (const file of files) {
-        if (file.size > LARGEST_FILE) throw new Refusal(`${file.name} is larger than 2 GB, the most that is taken at once; cut it in parts, or leave out what the book does not show.`);
-        await upload(base, file, replaces ? { replaces } : {}).catch((error: Error) => { throw new Refusal(`${file.name} was not brought in. ${error.message}`); });
+        if (file.size > LARGEST_FILE)
+          throw new Refusal(
+            `${file.name} is larger than 2 GB, the most that is taken at once; cut it in parts, or leave out what the book does not show.`,
+          );
+        await upload(base, file, replaces ? { replaces } : {}).catch((error: Error) => {
+          throw new Refusal(`${file.name} was not brought in. ${error.message}`);
+        });
         await again();
       }
     },

@@ -4,16 +4,35 @@ import type { Attribute } from "./useAttributes";
 
 export type Cql = { op: string; args: unknown[] };
 export type Value = string | number | boolean | string[] | [number, number];
-export interface Test { attribute: string; is: string; value: Value }
-export interface Tests { all: boolean; list: Test[] }
+export interface Test {
+  attribute: string;
+  is: string;
+  value: Value;
+}
+export interface Tests {
+  all: boolean;
+  list: Test[];
+}
 
 type Family = "number" | "text" | "date" | "boolean";
 
-const FAMILIES: Record<string, Family> = { integer: "number", real: "number", date: "date", "date and time": "date", boolean: "boolean" };
+const FAMILIES: Record<string, Family> = {
+  integer: "number",
+  real: "number",
+  date: "date",
+  "date and time": "date",
+  boolean: "boolean",
+};
 
 export const family = (attribute: Attribute | undefined): Family => FAMILIES[attribute?.type ?? ""] ?? "text";
 
-interface Comparison { id: string; title: string; families: Family[]; plain?: string; takes: "one" | "two" | "list" | "none" }
+interface Comparison {
+  id: string;
+  title: string;
+  families: Family[];
+  plain?: string;
+  takes: "one" | "two" | "list" | "none";
+}
 
 const ANY: Family[] = ["number", "text", "date", "boolean"];
 
@@ -45,15 +64,27 @@ function testToCql(test: Test, attributes: Attribute[]): Cql {
   const kind = family(attributes.find((known) => known.name === test.attribute));
   const known = comparison(test.is);
   switch (test.is) {
-    case "between": return { op: "between", args: [property, ...(test.value as number[])] };
-    case "starts": return { op: "like", args: [property, `${escaped(String(test.value))}%`] };
-    case "holds": return { op: "like", args: [{ op: "casei", args: [property] }, `%${escaped(String(test.value).toLowerCase())}%`] };
-    case "in": return { op: "in", args: [property, test.value] };
-    case "yes": return { op: "=", args: [property, true] };
-    case "no": return { op: "=", args: [property, false] };
-    case "missing": return { op: "isNull", args: [property] };
-    case "there": return { op: "not", args: [{ op: "isNull", args: [property] }] };
-    default: return { op: known.plain!, args: [property, kind === "date" ? { date: test.value } : test.value] };
+    case "between":
+      return { op: "between", args: [property, ...(test.value as number[])] };
+    case "starts":
+      return { op: "like", args: [property, `${escaped(String(test.value))}%`] };
+    case "holds":
+      return {
+        op: "like",
+        args: [{ op: "casei", args: [property] }, `%${escaped(String(test.value).toLowerCase())}%`],
+      };
+    case "in":
+      return { op: "in", args: [property, test.value] };
+    case "yes":
+      return { op: "=", args: [property, true] };
+    case "no":
+      return { op: "=", args: [property, false] };
+    case "missing":
+      return { op: "isNull", args: [property] };
+    case "there":
+      return { op: "not", args: [{ op: "isNull", args: [property] }] };
+    default:
+      return { op: known.plain!, args: [property, kind === "date" ? { date: test.value } : test.value] };
   }
 }
 
@@ -76,8 +107,10 @@ function testFrom(node: Cql, attributes: Attribute[]): Test | null {
   if (node.op === "like" && typeof second === "string") return patternFrom(first, second);
   if (!attribute) return null;
   if (node.op === "isNull") return { attribute, is: "missing", value: "" };
-  if (node.op === "between" && typeof second === "number" && typeof third === "number") return { attribute, is: "between", value: [second, third] };
-  if (node.op === "in" && Array.isArray(second) && second.every((part) => typeof part === "string")) return { attribute, is: "in", value: second as string[] };
+  if (node.op === "between" && typeof second === "number" && typeof third === "number")
+    return { attribute, is: "between", value: [second, third] };
+  if (node.op === "in" && Array.isArray(second) && second.every((part) => typeof part === "string"))
+    return { attribute, is: "in", value: second as string[] };
   if (node.op === "=" && typeof second === "boolean") return { attribute, is: second ? "yes" : "no", value: "" };
   const kind = family(attributes.find((known) => known.name === attribute));
   const date = (second as { date?: string } | null)?.date;
@@ -90,7 +123,10 @@ function patternFrom(first: unknown, pattern: string): Test | null {
   const plain = (text: string) => (/(^|[^\\])[%_]/.test(text) ? null : text.replace(/\\(.)/g, "$1"));
   const inner = first as Cql;
   const holds = inner?.op === "casei" ? nameOf(inner.args[0]) : undefined;
-  const part = holds && pattern.length > 1 && pattern.startsWith("%") && pattern.endsWith("%") ? plain(pattern.slice(1, -1)) : null;
+  const part =
+    holds && pattern.length > 1 && pattern.startsWith("%") && pattern.endsWith("%")
+      ? plain(pattern.slice(1, -1))
+      : null;
   if (holds && part !== null) return { attribute: holds, is: "holds", value: part };
   const start = nameOf(first) && pattern.endsWith("%") ? plain(pattern.slice(0, -1)) : null;
   return start !== null ? { attribute: nameOf(first)!, is: "starts", value: start } : null;
@@ -109,7 +145,16 @@ export function fromCql(condition: unknown, attributes: Attribute[]): Tests | nu
 export function inWords(condition: unknown, attributes: Attribute[]): string {
   const tests = fromCql(condition, attributes);
   if (!tests) return "a condition of its own";
-  return tests.list.map((test) => [test.attribute, comparison(test.is).title, ...(comparison(test.is).takes === "none" ? [] : [valueInWords(test.value)])].join(" ")).join(tests.all ? " and " : " or ");
+  return tests.list
+    .map((test) =>
+      [
+        test.attribute,
+        comparison(test.is).title,
+        ...(comparison(test.is).takes === "none" ? [] : [valueInWords(test.value)]),
+      ].join(" "),
+    )
+    .join(tests.all ? " and " : " or ");
 }
 
-const valueInWords = (value: Value) => (Array.isArray(value) ? value.join(typeof value[0] === "number" ? " and " : ", ") : String(value));
+const valueInWords = (value: Value) =>
+  Array.isArray(value) ? value.join(typeof value[0] === "number" ? " and " : ", ") : String(value);

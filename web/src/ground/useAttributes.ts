@@ -4,9 +4,13 @@ import { get } from "../api/client";
 import type { Index } from "../api/types";
 import { partsOf } from "./area";
 
-export interface Attribute { name: string; type: string }
+export interface Attribute {
+  name: string;
+  type: string;
+}
 
-export const isNumber = (attribute: Attribute | undefined) => attribute?.type === "integer" || attribute?.type === "real";
+export const isNumber = (attribute: Attribute | undefined) =>
+  attribute?.type === "integer" || attribute?.type === "real";
 
 // Names of the attributes of a study area's first layer.
 export function useAreaAttributes(area: Index["area"]): string[] {
@@ -20,5 +24,9 @@ export function useAreaAttributes(area: Index["area"]): string[] {
 export function useAttributes(layer: string | undefined) {
   const book = useBook();
   const edition = book.document.layers.find((known) => known.id === layer)?.edition ?? 1;
-  return useQuery({ queryKey: ["attributes", book.id, layer, edition], queryFn: ({ signal }) => get<Attribute[]>(`/api/books/${book.id}/layers/${layer}/attributes`, signal), enabled: layer !== undefined });
+  return useQuery({
+    queryKey: ["attributes", book.id, layer, edition],
+    queryFn: ({ signal }) => get<Attribute[]>(`/api/books/${book.id}/layers/${layer}/attributes`, signal),
+    enabled: layer !== undefined,
+  });
 }

@@ -18,7 +18,10 @@ export class GroundLayer extends Layer {
   // Layers whose drawing is not that of the latest state; null for all.
   private stale: Set<string> | null = new Set();
 
-  constructor(private readonly book: number, private revision: number) {
+  constructor(
+    private readonly book: number,
+    private revision: number,
+  ) {
     super({});
     this.holder.style.cssText = "position:absolute;inset:0;overflow:hidden";
     this.holder.dataset.ground = "waiting";

@@ -21,7 +21,8 @@ interface CellDragOptions {
 }
 
 // Pixels within which cells snap, and from which a press counts as a drag.
-const REACH = 8, SLACK = 4;
+const REACH = 8,
+  SLACK = 4;
 
 // The wished overlap on paper; a share or a ground length is counted at the book's scale.
 export function overlapOnPaper(index: Index, frame: Frame): [number, number] {
@@ -29,23 +30,48 @@ export function overlapOnPaper(index: Index, frame: Frame): [number, number] {
     const match = text?.match(/^\s*(\d+(?:\.\d+)?)\s*(%|mm|in|pt|m|km)\s*$/);
     if (!match) return index.overlap_mm ?? 0;
     const value = Number(match[1]);
-    return { "%": (value * length) / 100, mm: value, in: value * 25.4, pt: (value * 25.4) / 72, m: (value * 1000) / index.scale, km: (value * 1e6) / index.scale }[match[2] as "mm"];
+    return {
+      "%": (value * length) / 100,
+      mm: value,
+      in: value * 25.4,
+      pt: (value * 25.4) / 72,
+      m: (value * 1000) / index.scale,
+      km: (value * 1e6) / index.scale,
+    }[match[2] as "mm"];
   };
   return [one(index.overlap?.x, frame.width_mm), one(index.overlap?.y, frame.height_mm)];
 }
 
 // Drags the picked cells; they snap to their neighbours and to round coordinates (not with Alt), and what lies
 // between them and their neighbours is told in mm on paper.
-export function cellDrag({ map, source, cells, picked, unitsPerMm, overlap, onTold, onMoved, onHeld }: CellDragOptions) {
+export function cellDrag({
+  map,
+  source,
+  cells,
+  picked,
+  unitsPerMm,
+  overlap,
+  onTold,
+  onMoved,
+  onHeld,
+}: CellDragOptions) {
   const mine = cells.filter((cell) => picked.includes(cell.number));
   // Cells further off than a few of their sides are no neighbours, wherever the drag goes that is seen on a screen.
   const reach = Math.max(...mine.map((cell) => Math.max(cell.width, cell.height)), 0) * 8;
-  const beside = (cell: Cell) => mine.some((own) => Math.abs(own.centre[0] - cell.centre[0]) < reach && Math.abs(own.centre[1] - cell.centre[1]) < reach);
-  const others = cells.filter((cell) => !picked.includes(cell.number) && beside(cell)).map((cell) => ({ name: cell.name, corners: cell.corners, box: boundsOf(cell) }));
+  const beside = (cell: Cell) =>
+    mine.some(
+      (own) => Math.abs(own.centre[0] - cell.centre[0]) < reach && Math.abs(own.centre[1] - cell.centre[1]) < reach,
+    );
+  const others = cells
+    .filter((cell) => !picked.includes(cell.number) && beside(cell))
+    .map((cell) => ({ name: cell.name, corners: cell.corners, box: boundsOf(cell) }));
   let from: [number, number] | null = null;
   let shift: [number, number] = [0, 0];
   const features = () => source.getFeatures().filter((feature) => picked.includes(feature.get("number") as number));
-  const whole = (): Extent => mine.map(boundsOf).reduce((a, b) => [Math.min(a[0], b[0]), Math.min(a[1], b[1]), Math.max(a[2], b[2]), Math.max(a[3], b[3])]);
+  const whole = (): Extent =>
+    mine
+      .map(boundsOf)
+      .reduce((a, b) => [Math.min(a[0], b[0]), Math.min(a[1], b[1]), Math.max(a[2], b[2]), Math.max(a[3], b[3])]);
   const put = (by: [number, number]) => {
     for (const feature of features()) {
       const cell = mine.find((known) => known.number === feature.get("number"))!;
@@ -58,7 +84,9 @@ export function cellDrag({ map, source, cells, picked, unitsPerMm, overlap, onTo
       const original = event.originalEvent as PointerEvent;
       if (original.button !== 0 || original.shiftKey || original.ctrlKey) return false;
       // By their shapes, not by what is on the screen: fresh ones are drawn a moment later.
-      const hit = source.getFeaturesAtCoordinate(event.coordinate).some((feature) => picked.includes(feature.get("number") as number));
+      const hit = source
+        .getFeaturesAtCoordinate(event.coordinate)
+        .some((feature) => picked.includes(feature.get("number") as number));
       if (hit) {
         from = event.coordinate as [number, number];
         onHeld(true);
@@ -76,11 +104,27 @@ export function cellDrag({ map, source, cells, picked, unitsPerMm, overlap, onTo
       const moved: Extent = [box[0] + by[0], box[1] + by[1], box[2] + by[0], box[3] + by[1]];
       const perMm = unitsPerMm(mine[0]!.scale);
       const upright = mine.every((cell) => Math.abs(cell.turn_deg) < 1e-9);
-      const snap = (event.originalEvent as PointerEvent).altKey || !upright ? [0, 0] as const : snapped(moved, others.map((other) => other.box), [overlap[0] * perMm, overlap[1] * perMm], roundStep(perMm), REACH * pixel);
+      const snap =
+        (event.originalEvent as PointerEvent).altKey || !upright
+          ? ([0, 0] as const)
+          : snapped(
+              moved,
+              others.map((other) => other.box),
+              [overlap[0] * perMm, overlap[1] * perMm],
+              roundStep(perMm),
+              REACH * pixel,
+            );
       shift = [by[0] + snap[0], by[1] + snap[1]];
       put(shift);
-      const near = gaps(mine[0]!.corners.map(([px, py]) => [px + shift[0], py + shift[1]] as [number, number]), others, perMm);
-      onTold([`moved by ${(shift[0] / perMm).toFixed(1)} mm east, ${(shift[1] / perMm).toFixed(1)} mm north on paper`, ...near.map(gapInWords)]);
+      const near = gaps(
+        mine[0]!.corners.map(([px, py]) => [px + shift[0], py + shift[1]] as [number, number]),
+        others,
+        perMm,
+      );
+      onTold([
+        `moved by ${(shift[0] / perMm).toFixed(1)} mm east, ${(shift[1] / perMm).toFixed(1)} mm north on paper`,
+        ...near.map(gapInWords),
+      ]);
     },
     handleUpEvent: () => {
       onTold(null);

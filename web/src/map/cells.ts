@@ -16,7 +16,13 @@ const COLOURS: Record<CellRole, { line: string; area: string; width: number; das
 };
 
 export function cellFeature(cell: Cell, role: CellRole) {
-  return new Feature({ geometry: new Polygon([[...cell.corners, cell.corners[0]!]]), number: cell.number, name: cell.kept ? `${cell.name} ◆` : cell.name, pinned: cell.pinned, role });
+  return new Feature({
+    geometry: new Polygon([[...cell.corners, cell.corners[0]!]]),
+    number: cell.number,
+    name: cell.kept ? `${cell.name} ◆` : cell.name,
+    pinned: cell.pinned,
+    role,
+  });
 }
 
 // So many cells are one shape, without names: quick to draw, however many there are.
@@ -33,10 +39,12 @@ export const manyStyle = (feature: FeatureLike) => {
 
 // The cell in which a place lies, the last woven where several do.
 export function cellAt(cells: Cell[], [x, y]: [number, number]): Cell | undefined {
-  return cells.findLast((cell) => cell.corners.every(([x1, y1], index) => {
-    const [x2, y2] = cell.corners[(index + 1) % 4]!;
-    return (x2 - x1) * (y - y1) - (y2 - y1) * (x - x1) >= 0;
-  }));
+  return cells.findLast((cell) =>
+    cell.corners.every(([x1, y1], index) => {
+      const [x2, y2] = cell.corners[(index + 1) % 4]!;
+      return (x2 - x1) * (y - y1) - (y2 - y1) * (x - x1) >= 0;
+    }),
+  );
 }
 
 // Names stand in the upper left corner, where neighbours overlap least; they hide when cells are small.
@@ -45,8 +53,19 @@ export function cellStyle(feature: FeatureLike, resolution: number) {
   const colour = COLOURS[role];
   const corners = (feature.getGeometry() as Polygon).getCoordinates()[0]!;
   const size = Math.hypot(corners[1]![0]! - corners[0]![0]!, corners[1]![1]! - corners[0]![1]!) / resolution;
-  const text = size > 34
-    ? new Text({ text: `${feature.get("pinned") ? "■ " : ""}${feature.get("name") as string}`, font: `700 ${size > 80 ? 15 : 12}px "Loom Sans"`, fill: new Fill({ color: colour.line }), stroke: new Stroke({ color: "#fffdf6", width: 4 }) })
-    : undefined;
-  return new Style({ stroke: new Stroke({ color: colour.line, width: colour.width, lineDash: colour.dash }), fill: new Fill({ color: colour.area }), text, zIndex: role === "selected" ? 2 : 1 });
+  const text =
+    size > 34
+      ? new Text({
+          text: `${feature.get("pinned") ? "■ " : ""}${feature.get("name") as string}`,
+          font: `700 ${size > 80 ? 15 : 12}px "Loom Sans"`,
+          fill: new Fill({ color: colour.line }),
+          stroke: new Stroke({ color: "#fffdf6", width: 4 }),
+        })
+      : undefined;
+  return new Style({
+    stroke: new Stroke({ color: colour.line, width: colour.width, lineDash: colour.dash }),
+    fill: new Fill({ color: colour.area }),
+    text,
+    zIndex: role === "selected" ? 2 : 1,
+  });
 }

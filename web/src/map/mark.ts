@@ -13,10 +13,18 @@ export function markFeature(box: [number, number, number, number]) {
 // An outline; one without width is shown as a point.
 export function ringFeature(ring: [number, number][]) {
   const first = ring[0]!;
-  return new Feature(ring.every((corner) => corner[0] === first[0] && corner[1] === first[1]) ? new Point(first) : new Polygon([[...ring, first]]));
+  return new Feature(
+    ring.every((corner) => corner[0] === first[0] && corner[1] === first[1])
+      ? new Point(first)
+      : new Polygon([[...ring, first]]),
+  );
 }
 
 export const markStyle = new Style({ stroke, image: new Circle({ radius: 14, stroke }) });
 
 // What is being drawn by hand.
-export const drawStyle = new Style({ stroke: new Stroke({ color: "#8c2f39", width: 2, lineDash: [6, 4] }), fill: new Fill({ color: "rgba(140,47,57,0.12)" }), image: new Circle({ radius: 5, fill: new Fill({ color: "#8c2f39" }) }) });
+export const drawStyle = new Style({
+  stroke: new Stroke({ color: "#8c2f39", width: 2, lineDash: [6, 4] }),
+  fill: new Fill({ color: "rgba(140,47,57,0.12)" }),
+  image: new Circle({ radius: 5, fill: new Fill({ color: "#8c2f39" }) }),
+});

@@ -74,41 +74,158 @@ export function PageView({ sheet, overlay, picked, guides = NO_GUIDES, onGuides 
   const closeUp = useCallback(() => {
     if (!picked) return;
     middle.current = [picked[0] + picked[2] / 2, picked[1] + picked[3] / 2];
-    setZoom(Math.min(Math.max(Math.min((room.width - 80) / Math.max(picked[2], 2), (room.height - 80) / Math.max(picked[3], 2)) / PX_PER_MM, 0.1), 8));
+    setZoom(
+      Math.min(
+        Math.max(
+          Math.min((room.width - 80) / Math.max(picked[2], 2), (room.height - 80) / Math.max(picked[3], 2)) / PX_PER_MM,
+          0.1,
+        ),
+        8,
+      ),
+    );
   }, [picked, room]);
   const { pulled, pull } = useGuides(paper, perMm, { x: width, y: height }, guides, onGuides);
   const step = (factor: number) => setZoom(Math.min(Math.max((perMm / PX_PER_MM) * factor, 0.1), 8));
   const keys = useMemo(() => {
     const now = perMm / PX_PER_MM;
     const to = (value: number) => () => setZoom(Math.min(Math.max(value, 0.1), 8));
-    return { "+": to(now * 1.25), "=": to(now * 1.25), "-": to(now / 1.25), 0: () => setZoom(null), 1: to(1), 2: () => setZoom(widthZoom), 3: closeUp };
+    return {
+      "+": to(now * 1.25),
+      "=": to(now * 1.25),
+      "-": to(now / 1.25),
+      0: () => setZoom(null),
+      1: to(1),
+      2: () => setZoom(widthZoom),
+      3: closeUp,
+    };
   }, [perMm, widthZoom, closeUp]);
   useShortcuts(keys);
   return (
     <Box sx={{ flex: 1, minWidth: 0, position: "relative", bgcolor: "table.main", overflow: "hidden" }}>
-      <Ruler across size={room.width} perMm={perMm} start={left - scroll.x} length={width} offset={RULER} onPull={onGuides && pull("y", null)} />
-      <Ruler size={room.height} perMm={perMm} start={top - scroll.y} length={height} offset={RULER} onPull={onGuides && pull("x", null)} />
-      <Box ref={surface} onScroll={(event) => setScroll({ x: event.currentTarget.scrollLeft, y: event.currentTarget.scrollTop })} tabIndex={0} role="region" aria-label="The page"
-        sx={{ position: "absolute", inset: `${RULER}px 0 0 ${RULER}px`, overflow: "auto", "&:focus-visible": { outline: "2px solid", outlineColor: "primary.main", outlineOffset: -2 } }}>
+      <Ruler
+        across
+        size={room.width}
+        perMm={perMm}
+        start={left - scroll.x}
+        length={width}
+        offset={RULER}
+        onPull={onGuides && pull("y", null)}
+      />
+      <Ruler
+        size={room.height}
+        perMm={perMm}
+        start={top - scroll.y}
+        length={height}
+        offset={RULER}
+        onPull={onGuides && pull("x", null)}
+      />
+      <Box
+        ref={surface}
+        onScroll={(event) => setScroll({ x: event.currentTarget.scrollLeft, y: event.currentTarget.scrollTop })}
+        tabIndex={0}
+        role="region"
+        aria-label="The page"
+        sx={{
+          position: "absolute",
+          inset: `${RULER}px 0 0 ${RULER}px`,
+          overflow: "auto",
+          "&:focus-visible": { outline: "2px solid", outlineColor: "primary.main", outlineOffset: -2 },
+        }}
+      >
         <Box sx={{ position: "relative", width: left * 2 + width * perMm, height: top * 2 + height * perMm }}>
-          <Box ref={paper} role="img" aria-label={`${sheet === 0 ? "Key sheet" : `Sheet ${sheet}`}, ${width} × ${height} mm`} aria-busy={drawing.isFetching} data-sheet={drawing.isPlaceholderData ? "" : sheet}
-            sx={{ position: "absolute", left, top, width: width * perMm, height: height * perMm, bgcolor: "#fff", boxShadow: "0 1px 5px #0005", "& svg": { display: "block", width: "100%", height: "100%" } }}
+          <Box
+            ref={paper}
+            role="img"
+            aria-label={`${sheet === 0 ? "Key sheet" : `Sheet ${sheet}`}, ${width} × ${height} mm`}
+            aria-busy={drawing.isFetching}
+            data-sheet={drawing.isPlaceholderData ? "" : sheet}
+            sx={{
+              position: "absolute",
+              left,
+              top,
+              width: width * perMm,
+              height: height * perMm,
+              bgcolor: "#fff",
+              boxShadow: "0 1px 5px #0005",
+              "& svg": { display: "block", width: "100%", height: "100%" },
+            }}
             // The server's own drawing, escaped where it is written.
-            dangerouslySetInnerHTML={drawing.data ? { __html: drawing.data } : undefined} />
-          {overlay && <Box sx={{ position: "absolute", left, top, width: width * perMm, height: height * perMm }}>{overlay(perMm, drawing.error instanceof Refusal ? drawing.error.path : undefined)}</Box>}
-          <Box sx={{ position: "absolute", left, top, width: width * perMm, height: height * perMm, pointerEvents: "none", "& [data-guide]": { pointerEvents: "auto" } }}>
+            dangerouslySetInnerHTML={drawing.data ? { __html: drawing.data } : undefined}
+          />
+          {overlay && (
+            <Box sx={{ position: "absolute", left, top, width: width * perMm, height: height * perMm }}>
+              {overlay(perMm, drawing.error instanceof Refusal ? drawing.error.path : undefined)}
+            </Box>
+          )}
+          <Box
+            sx={{
+              position: "absolute",
+              left,
+              top,
+              width: width * perMm,
+              height: height * perMm,
+              pointerEvents: "none",
+              "& [data-guide]": { pointerEvents: "auto" },
+            }}
+          >
             <GuideLines guides={guides} pulled={pulled} pull={pull} perMm={perMm} />
           </Box>
         </Box>
       </Box>
-      {drawing.isError && <Box role="alert" sx={{ position: "absolute", left: 40, top: 36, p: 1.5, maxWidth: 480, bgcolor: "background.paper", border: 2, borderColor: "error.main", color: "error.main", fontWeight: 600 }}>{drawing.error.message}</Box>}
-      <ButtonGroup size="small" variant="outlined" sx={{ position: "absolute", right: 0, top: 0, height: RULER, zIndex: 2, bgcolor: "background.paper", "& .MuiButton-root": { py: 0, fontSize: 12.5 } }} aria-label="Zoom">
-        <Button onClick={() => step(1 / 1.25)} aria-label="Smaller">−</Button>
-        <Button onClick={() => setZoom(1)} aria-label={`${Math.round((perMm / PX_PER_MM) * 100)} %: show at actual size`}>{Math.round((perMm / PX_PER_MM) * 100)} %</Button>
-        <Button onClick={() => step(1.25)} aria-label="Larger">+</Button>
-        <Button onClick={() => setZoom(null)} aria-pressed={zoom === null}>Page</Button>
+      {drawing.isError && (
+        <Box
+          role="alert"
+          sx={{
+            position: "absolute",
+            left: 40,
+            top: 36,
+            p: 1.5,
+            maxWidth: 480,
+            bgcolor: "background.paper",
+            border: 2,
+            borderColor: "error.main",
+            color: "error.main",
+            fontWeight: 600,
+          }}
+        >
+          {drawing.error.message}
+        </Box>
+      )}
+      <ButtonGroup
+        size="small"
+        variant="outlined"
+        sx={{
+          position: "absolute",
+          right: 0,
+          top: 0,
+          height: RULER,
+          zIndex: 2,
+          bgcolor: "background.paper",
+          "& .MuiButton-root": { py: 0, fontSize: 12.5 },
+        }}
+        aria-label="Zoom"
+      >
+        <Button onClick={() => step(1 / 1.25)} aria-label="Smaller">
+          −
+        </Button>
+        <Button
+          onClick={() => setZoom(1)}
+          aria-label={`${Math.round((perMm / PX_PER_MM) * 100)} %: show at actual size`}
+        >
+          {Math.round((perMm / PX_PER_MM) * 100)} %
+        </Button>
+        <Button onClick={() => step(1.25)} aria-label="Larger">
+          +
+        </Button>
+        <Button onClick={() => setZoom(null)} aria-pressed={zoom === null}>
+          Page
+        </Button>
         <Button onClick={() => setZoom(widthZoom)}>Width</Button>
-        {picked !== undefined && <Button onClick={closeUp} disabled={!picked}>Picked</Button>}
+        {picked !== undefined && (
+          <Button onClick={closeUp} disabled={!picked}>
+            Picked
+          </Button>
+        )}
       </ButtonGroup>
     </Box>
   );

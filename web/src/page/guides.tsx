@@ -3,11 +3,22 @@ import { useState, type PointerEvent, type RefObject } from "react";
 import type { Guides } from "../api/types";
 
 type Axis = "x" | "y";
-interface Pulled { axis: Axis; index: number | null; at: number; outside: boolean }
+interface Pulled {
+  axis: Axis;
+  index: number | null;
+  at: number;
+  outside: boolean;
+}
 
 // Guides that are pulled out of the rulers, moved, and dropped outside the page to be gone. area: the page
 // on the screen, whose corner is at 0, 0 mm.
-export function useGuides(area: RefObject<HTMLElement | null>, perMm: number, length: Record<Axis, number>, guides: Guides, onKeep?: (guides: Guides) => Promise<unknown>) {
+export function useGuides(
+  area: RefObject<HTMLElement | null>,
+  perMm: number,
+  length: Record<Axis, number>,
+  guides: Guides,
+  onKeep?: (guides: Guides) => Promise<unknown>,
+) {
   const [pulled, setPulled] = useState<Pulled | null>(null);
   const pull = (axis: Axis, index: number | null) => (event: PointerEvent) => {
     if (!onKeep || event.button !== 0) return;
@@ -26,7 +37,9 @@ export function useGuides(area: RefObject<HTMLElement | null>, perMm: number, le
       setPulled(null);
       const rest = (guides[axis] ?? []).filter((_, place) => place !== index);
       if (last.outside && index === null) return;
-      void onKeep({ ...guides, [axis]: last.outside ? rest : [...rest, last.at].sort((a, b) => a - b) }).catch(() => undefined);
+      void onKeep({ ...guides, [axis]: last.outside ? rest : [...rest, last.at].sort((a, b) => a - b) }).catch(
+        () => undefined,
+      );
     };
     window.addEventListener("pointermove", move);
     window.addEventListener("pointerup", release);
@@ -38,21 +51,77 @@ export function useGuides(area: RefObject<HTMLElement | null>, perMm: number, le
 export const GUIDE = "#2f74a8";
 
 // The lines over the page; each can be taken hold of.
-export function GuideLines({ guides, pulled, pull, perMm }: { guides: Guides; pulled: Pulled | null; pull: (axis: Axis, index: number | null) => (event: PointerEvent) => void; perMm: number }) {
-  const line = (axis: Axis, at: number, held: boolean) => ({ position: "absolute", bgcolor: GUIDE, opacity: held ? 1 : 0.75, pointerEvents: "none", ...(axis === "x" ? { left: at * perMm, top: -16, bottom: -16, width: "1px" } : { top: at * perMm, left: -16, right: -16, height: "1px" }) }) as const;
-  const grip = (axis: Axis, at: number) => ({ position: "absolute", zIndex: 4, touchAction: "none", ...(axis === "x" ? { left: at * perMm - 3, top: -16, height: 16, width: 7, cursor: "col-resize" } : { top: at * perMm - 3, left: -16, width: 16, height: 7, cursor: "row-resize" }), bgcolor: GUIDE }) as const;
+export function GuideLines({
+  guides,
+  pulled,
+  pull,
+  perMm,
+}: {
+  guides: Guides;
+  pulled: Pulled | null;
+  pull: (axis: Axis, index: number | null) => (event: PointerEvent) => void;
+  perMm: number;
+}) {
+  const line = (axis: Axis, at: number, held: boolean) =>
+    ({
+      position: "absolute",
+      bgcolor: GUIDE,
+      opacity: held ? 1 : 0.75,
+      pointerEvents: "none",
+      ...(axis === "x"
+        ? { left: at * perMm, top: -16, bottom: -16, width: "1px" }
+        : { top: at * perMm, left: -16, right: -16, height: "1px" }),
+    }) as const;
+  const grip = (axis: Axis, at: number) =>
+    ({
+      position: "absolute",
+      zIndex: 4,
+      touchAction: "none",
+      ...(axis === "x"
+        ? { left: at * perMm - 3, top: -16, height: 16, width: 7, cursor: "col-resize" }
+        : { top: at * perMm - 3, left: -16, width: 16, height: 7, cursor: "row-resize" }),
+      bgcolor: GUIDE,
+    }) as const;
   return (
     <>
-      {(["x", "y"] as const).flatMap((axis) => (guides[axis] ?? []).map((at, index) => (pulled?.axis === axis && pulled.index === index ? null : (
-        <Box key={`${axis}${index}`}>
-          <Box sx={line(axis, at, false)} />
-          <Box data-guide={`${axis} ${at}`} title={`${at} mm`} onPointerDown={pull(axis, index)} sx={grip(axis, at)} />
-        </Box>
-      ))))}
-      {pulled && <>
-        {!pulled.outside && <Box sx={line(pulled.axis, pulled.at, true)} />}
-        <Box role="status" sx={{ position: "absolute", zIndex: 5, px: 0.75, bgcolor: "#1e2a30", color: "#f6f1e6", fontSize: 12, whiteSpace: "nowrap", pointerEvents: "none", ...(pulled.axis === "x" ? { left: Math.max(pulled.at, 0) * perMm + 6, top: 4 } : { top: Math.max(pulled.at, 0) * perMm + 6, left: 4 }) }}>{pulled.outside ? "let go here: no guide" : `${pulled.at} mm`}</Box>
-      </>}
+      {(["x", "y"] as const).flatMap((axis) =>
+        (guides[axis] ?? []).map((at, index) =>
+          pulled?.axis === axis && pulled.index === index ? null : (
+            <Box key={`${axis}${index}`}>
+              <Box sx={line(axis, at, false)} />
+              <Box
+                data-guide={`${axis} ${at}`}
+                title={`${at} mm`}
+                onPointerDown={pull(axis, index)}
+                sx={grip(axis, at)}
+              />
+            </Box>
+          ),
+        ),
+      )}
+      {pulled && (
+        <>
+          {!pulled.outside && <Box sx={line(pulled.axis, pulled.at, true)} />}
+          <Box
+            role="status"
+            sx={{
+              position: "absolute",
+              zIndex: 5,
+              px: 0.75,
+              bgcolor: "#1e2a30",
+              color: "#f6f1e6",
+              fontSize: 12,
+              whiteSpace: "nowrap",
+              pointerEvents: "none",
+              ...(pulled.axis === "x"
+                ? { left: Math.max(pulled.at, 0) * perMm + 6, top: 4 }
+                : { top: Math.max(pulled.at, 0) * perMm + 6, left: 4 }),
+            }}
+          >
+            {pulled.outside ? "let go here: no guide" : `${pulled.at} mm`}
+          </Box>
+        </>
+      )}
     </>
   );
 }

@@ -2,14 +2,41 @@ import { Autocomplete, Box, TextField } from "@mui/material";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { get } from "../api/client";
 
-export interface Suggestion { code: string; name: string; reason: string }
+export interface Suggestion {
+  code: string;
+  name: string;
+  reason: string;
+}
 
-interface Found { code: string; name: string; area: string }
+interface Found {
+  code: string;
+  name: string;
+  area: string;
+}
 
-interface Option { code: string; name: string; why: string; group: string }
+interface Option {
+  code: string;
+  name: string;
+  why: string;
+  group: string;
+}
 
 // A coordinate reference: one that suits the ground, with its reason, or any other by name, code or place.
-export function ReferenceField({ value, onChange, suggestions, label = "Coordinate reference", help, onPick }: { value: string; onChange: (code: string) => void; onPick?: (code: string) => void; suggestions: Suggestion[]; label?: string; help: string }) {
+export function ReferenceField({
+  value,
+  onChange,
+  suggestions,
+  label = "Coordinate reference",
+  help,
+  onPick,
+}: {
+  value: string;
+  onChange: (code: string) => void;
+  onPick?: (code: string) => void;
+  suggestions: Suggestion[];
+  label?: string;
+  help: string;
+}) {
   const asked = value.trim();
   const search = useQuery({
     queryKey: ["references", asked],
@@ -18,22 +45,43 @@ export function ReferenceField({ value, onChange, suggestions, label = "Coordina
     placeholderData: keepPreviousData,
     staleTime: Infinity,
   });
-  const fitting: Option[] = suggestions.map(({ code, name, reason }) => ({ code, name, why: reason, group: "For this ground" }));
-  const found: Option[] = asked.length >= 2 ? (search.data ?? []).map(({ code, name, area }) => ({ code, name, why: area, group: "Found" })) : [];
+  const fitting: Option[] = suggestions.map(({ code, name, reason }) => ({
+    code,
+    name,
+    why: reason,
+    group: "For this ground",
+  }));
+  const found: Option[] =
+    asked.length >= 2
+      ? (search.data ?? []).map(({ code, name, area }) => ({ code, name, why: area, group: "Found" }))
+      : [];
   // What was asked for comes first; what suits the ground is there without asking.
   const options = [...found, ...fitting.filter((option) => !found.some((known) => known.code === option.code))];
   return (
-    <Autocomplete<Option, false, false, true> freeSolo openOnFocus options={options} inputValue={value} filterOptions={(all) => all} groupBy={(option) => option.group}
+    <Autocomplete<Option, false, false, true>
+      freeSolo
+      openOnFocus
+      options={options}
+      inputValue={value}
+      filterOptions={(all) => all}
+      groupBy={(option) => option.group}
       slotProps={{ popper: { placement: "bottom-end", style: { width: 400 } } }}
-      getOptionLabel={(option) => (typeof option === "string" ? option : option.code)} getOptionKey={(option) => (typeof option === "string" ? option : option.group + option.code)}
+      getOptionLabel={(option) => (typeof option === "string" ? option : option.code)}
+      getOptionKey={(option) => (typeof option === "string" ? option : option.group + option.code)}
       onInputChange={(_, text) => onChange(text)}
-      onChange={(_, option) => { if (option) onPick?.(typeof option === "string" ? option.trim() : option.code); }}
+      onChange={(_, option) => {
+        if (option) onPick?.(typeof option === "string" ? option.trim() : option.code);
+      }}
       renderOption={({ key, ...props }, option) => (
         <Box component="li" key={key} {...props} sx={{ display: "block !important" }}>
-          <Box sx={{ fontSize: 14 }}><b>{option.name}</b>{option.code.startsWith("+") ? "" : ` · ${option.code}`}</Box>
+          <Box sx={{ fontSize: 14 }}>
+            <b>{option.name}</b>
+            {option.code.startsWith("+") ? "" : ` · ${option.code}`}
+          </Box>
           <Box sx={{ fontSize: 12.5, color: "text.secondary" }}>{option.why}</Box>
         </Box>
       )}
-      renderInput={(params) => <TextField {...params} label={label} helperText={help} />} />
+      renderInput={(params) => <TextField {...params} label={label} helperText={help} />}
+    />
   );
 }

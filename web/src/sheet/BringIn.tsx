@@ -31,7 +31,10 @@ export function BringIn({ title, label, accept, address, onBrought }: BringInPro
     if (!file) return;
     setTold(null);
     try {
-      const made = await upload<{ id: string; left_out?: string[]; book: Book }>(`/api/books/${book.id}/${address(file)}`, file);
+      const made = await upload<{ id: string; left_out?: string[]; book: Book }>(
+        `/api/books/${book.id}/${address(file)}`,
+        file,
+      );
       client.setQueryData(["book", book.id], made.book);
       if (made.left_out?.length) setTold(`Left out of it: ${made.left_out.join(", ")}.`);
       setBrought({ id: made.id, file });
@@ -41,9 +44,25 @@ export function BringIn({ title, label, accept, address, onBrought }: BringInPro
   };
   return (
     <>
-      <input ref={input} type="file" hidden accept={accept} aria-label={label} onChange={(event) => { void bring(event.target.files?.[0]); event.target.value = ""; }} />
-      <Button sx={{ justifySelf: "start" }} onClick={() => input.current?.click()}>{title}</Button>
-      {told && <Typography role="alert" sx={{ fontSize: 12.5, color: "warning.main" }}>{told}</Typography>}
+      <input
+        ref={input}
+        type="file"
+        hidden
+        accept={accept}
+        aria-label={label}
+        onChange={(event) => {
+          void bring(event.target.files?.[0]);
+          event.target.value = "";
+        }}
+      />
+      <Button sx={{ justifySelf: "start" }} onClick={() => input.current?.click()}>
+        {title}
+      </Button>
+      {told && (
+        <Typography role="alert" sx={{ fontSize: 12.5, color: "warning.main" }}>
+          {told}
+        </Typography>
+      )}
     </>
   );
 }

@@ -9,7 +9,10 @@ import type { Book } from "../api/types";
 import { Card, Heading } from "../frame/Card";
 import { Field } from "../frame/Field";
 
-interface Designs { shipped: { name: string; title: string; note: string }[]; kept: { id: number; name: string }[] }
+interface Designs {
+  shipped: { name: string; title: string; note: string }[];
+  kept: { id: number; name: string }[];
+}
 
 // Ready-made designs with a picture each, those that were kept, and designs as files.
 export function DesignCard({ onBack }: { onBack: () => void }) {
@@ -20,41 +23,130 @@ export function DesignCard({ onBack }: { onBack: () => void }) {
   const [problem, setProblem] = useState<string | null>(null);
   const designs = useQuery({ queryKey: ["designs"], queryFn: ({ signal }) => get<Designs>("/api/designs", signal) });
   const again = () => client.invalidateQueries({ queryKey: ["designs"] });
-  const attempt = (work: Promise<unknown>) => { setProblem(null); work.catch((error: Error) => setProblem(error.message)); };
+  const attempt = (work: Promise<unknown>) => {
+    setProblem(null);
+    work.catch((error: Error) => setProblem(error.message));
+  };
   const bring = async (file: File | undefined) => {
     if (!file) return;
-    client.setQueryData(["book", book.id], await upload<Book>(`/api/books/${book.id}/design/file`, file).catch((error: Error) => { throw new Error(`${file.name} was not taken. ${error.message}`); }));
+    client.setQueryData(
+      ["book", book.id],
+      await upload<Book>(`/api/books/${book.id}/design/file`, file).catch((error: Error) => {
+        throw new Error(`${file.name} was not taken. ${error.message}`);
+      }),
+    );
   };
   return (
     <Card title="Designs" note="of the whole page">
-      <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 1 }}>The page</Button>
-      {problem && <Typography role="alert" sx={{ color: "error.main", fontSize: 13, mb: 1 }}>{problem}</Typography>}
-      <Box component="ul" aria-label="Designs that ship" sx={{ m: 0, p: 0, listStyle: "none", display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1 }}>
+      <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 1 }}>
+        The page
+      </Button>
+      {problem && (
+        <Typography role="alert" sx={{ color: "error.main", fontSize: 13, mb: 1 }}>
+          {problem}
+        </Typography>
+      )}
+      <Box
+        component="ul"
+        aria-label="Designs that ship"
+        sx={{ m: 0, p: 0, listStyle: "none", display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1 }}
+      >
         {(designs.data?.shipped ?? []).map(({ name, title, note }) => (
           <li key={name}>
-            <Button onClick={() => attempt(ask("design", { name }))} variant={book.document.layout.name === name ? "outlined" : "text"} aria-pressed={book.document.layout.name === name}
-              sx={{ display: "block", p: 0.5, width: "100%", textAlign: "left", lineHeight: 1.3 }}>
-              <Box component="img" alt="" loading="lazy" src={`/api/books/${book.id}/designs/${name}.svg?r=${book.revision}`} sx={{ display: "block", height: 74, maxWidth: "100%", aspectRatio: `${book.frame.page_width_mm} / ${book.frame.page_height_mm}`, mx: "auto", mb: 0.5, bgcolor: "#fff", border: 1, borderColor: "divider" }} />
-              {title}<Box component="span" sx={{ display: "block", fontSize: 12, fontWeight: 400, color: "text.secondary" }}>{note}</Box>
+            <Button
+              onClick={() => attempt(ask("design", { name }))}
+              variant={book.document.layout.name === name ? "outlined" : "text"}
+              aria-pressed={book.document.layout.name === name}
+              sx={{ display: "block", p: 0.5, width: "100%", textAlign: "left", lineHeight: 1.3 }}
+            >
+              <Box
+                component="img"
+                alt=""
+                loading="lazy"
+                src={`/api/books/${book.id}/designs/${name}.svg?r=${book.revision}`}
+                sx={{
+                  display: "block",
+                  height: 74,
+                  maxWidth: "100%",
+                  aspectRatio: `${book.frame.page_width_mm} / ${book.frame.page_height_mm}`,
+                  mx: "auto",
+                  mb: 0.5,
+                  bgcolor: "#fff",
+                  border: 1,
+                  borderColor: "divider",
+                }}
+              />
+              {title}
+              <Box component="span" sx={{ display: "block", fontSize: 12, fontWeight: 400, color: "text.secondary" }}>
+                {note}
+              </Box>
             </Button>
           </li>
         ))}
       </Box>
-      <Typography component="h3" sx={{ fontSize: 14, fontWeight: 700, mt: 2 }}>Kept designs</Typography>
-      {designs.data?.kept.length === 0 && <Typography sx={{ fontSize: 13, color: "text.secondary" }}>None yet. Write a name to keep this page as a design for any book.</Typography>}
+      <Typography component="h3" sx={{ fontSize: 14, fontWeight: 700, mt: 2 }}>
+        Kept designs
+      </Typography>
+      {designs.data?.kept.length === 0 && (
+        <Typography sx={{ fontSize: 13, color: "text.secondary" }}>
+          None yet. Write a name to keep this page as a design for any book.
+        </Typography>
+      )}
       {(designs.data?.kept ?? []).map((row) => (
         <Box key={row.id} sx={{ display: "flex", alignItems: "flex-end", gap: 0.5 }}>
-          <Field label="Name" value={row.name} onKeep={async (name) => { await post(`/api/designs/kept/${row.id}`, { name }, "PATCH"); await again(); }} />
-          <Button aria-label={`Use ${row.name}`} onClick={() => attempt(ask("design", { kept: row.id, name: row.name }))}>Use</Button>
-          <IconButton size="small" aria-label={`Forget ${row.name}`} onClick={() => attempt(post(`/api/designs/kept/${row.id}`, {}, "DELETE").then(again))}><CloseIcon sx={{ fontSize: 16 }} /></IconButton>
+          <Field
+            label="Name"
+            value={row.name}
+            onKeep={async (name) => {
+              await post(`/api/designs/kept/${row.id}`, { name }, "PATCH");
+              await again();
+            }}
+          />
+          <Button
+            aria-label={`Use ${row.name}`}
+            onClick={() => attempt(ask("design", { kept: row.id, name: row.name }))}
+          >
+            Use
+          </Button>
+          <IconButton
+            size="small"
+            aria-label={`Forget ${row.name}`}
+            onClick={() => attempt(post(`/api/designs/kept/${row.id}`, {}, "DELETE").then(again))}
+          >
+            <CloseIcon sx={{ fontSize: 16 }} />
+          </IconButton>
         </Box>
       ))}
-      <Box sx={{ mt: 1 }}><Field label="Keep this page as" value="" placeholder="name of the design" onKeep={async (name) => { await post(`/api/books/${book.id}/design/keep`, { name }); await again(); }} /></Box>
+      <Box sx={{ mt: 1 }}>
+        <Field
+          label="Keep this page as"
+          value=""
+          placeholder="name of the design"
+          onKeep={async (name) => {
+            await post(`/api/books/${book.id}/design/keep`, { name });
+            await again();
+          }}
+        />
+      </Box>
       <Heading text="As a file" />
-      <input ref={input} type="file" hidden accept=".json,application/json" aria-label="Design file" onChange={(event) => { attempt(bring(event.target.files?.[0])); event.target.value = ""; }} />
+      <input
+        ref={input}
+        type="file"
+        hidden
+        accept=".json,application/json"
+        aria-label="Design file"
+        onChange={(event) => {
+          attempt(bring(event.target.files?.[0]));
+          event.target.value = "";
+        }}
+      />
       <Box sx={{ display: "flex", gap: 0.5 }}>
-        <Button variant="outlined" href={`/api/books/${book.id}/design/file`}>Take this design</Button>
-        <Button variant="outlined" onClick={() => input.current?.click()}>Bring one in</Button>
+        <Button variant="outlined" href={`/api/books/${book.id}/design/file`}>
+          Take this design
+        </Button>
+        <Button variant="outlined" onClick={() => input.current?.click()}>
+          Bring one in
+        </Button>
       </Box>
     </Card>
   );

@@ -24,55 +24,146 @@ import { PanelFields, SlopeField, TextFields, TypeFields } from "./TextFields";
 import { FRAMES, titleOf, type Elements } from "./useElements";
 
 const SIDES: { side: Side; title: string }[] = [
-  { side: "left", title: "Left" }, { side: "centre", title: "Centre" }, { side: "right", title: "Right" }, { side: "top", title: "Top" }, { side: "middle", title: "Middle" }, { side: "bottom", title: "Bottom" },
+  { side: "left", title: "Left" },
+  { side: "centre", title: "Centre" },
+  { side: "right", title: "Right" },
+  { side: "top", title: "Top" },
+  { side: "middle", title: "Middle" },
+  { side: "bottom", title: "Bottom" },
 ];
 
 // What is picked on the page: one element with its settings, or several together.
-export function ElementCard({ picked, elements, onBack, onGhost }: { picked: Element[]; elements: Elements; onBack: () => void; onGhost: (svg: string | null) => void }) {
+export function ElementCard({
+  picked,
+  elements,
+  onBack,
+  onGhost,
+}: {
+  picked: Element[];
+  elements: Elements;
+  onBack: () => void;
+  onGhost: (svg: string | null) => void;
+}) {
   const book = useBook();
   const { frame, sheet } = useLayout();
   const [open, setOpen] = useState<string | null>(null);
   const one = picked.length === 1 ? picked[0]! : null;
-  const boxes: Boxes = Object.fromEntries(picked.filter((element) => !element.locked).map((element) => [element.id, frame.elements[element.id]!]));
+  const boxes: Boxes = Object.fromEntries(
+    picked.filter((element) => !element.locked).map((element) => [element.id, frame.elements[element.id]!]),
+  );
   const place = (label: string, wanted: Boxes) => void elements.place(label, wanted).catch(() => undefined);
   const locked = picked.every((element) => element.locked);
   const gridded = one && FRAMES.includes(one.kind) ? one : null;
   const grids = useGrids(gridded ? sheet : null);
   const grid = gridded?.grids?.find((known) => known.id === open);
-  if (gridded && grid && sheet !== null && !locked) return <GridCard key={grid.id} frame={gridded} grid={grid} words={grids.data?.grids.find((known) => known.id === grid.id)} sheet={sheet} onGhost={onGhost} onBack={() => setOpen(null)} onKeep={(label, list) => elements.patch(gridded.id, { grids: list }, label)} />;
+  if (gridded && grid && sheet !== null && !locked)
+    return (
+      <GridCard
+        key={grid.id}
+        frame={gridded}
+        grid={grid}
+        words={grids.data?.grids.find((known) => known.id === grid.id)}
+        sheet={sheet}
+        onGhost={onGhost}
+        onBack={() => setOpen(null)}
+        onKeep={(label, list) => elements.patch(gridded.id, { grids: list }, label)}
+      />
+    );
   return (
-    <Card title={one ? titleOf(one) : `${picked.length} elements`} note={one ? book.kinds[one.kind]?.toLowerCase() : undefined}>
-      <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 1 }}>The page</Button>
-      {locked ? <Typography sx={{ fontSize: 14, mb: 1 }}>Locked: it does not move and does not change.</Typography> : (
+    <Card
+      title={one ? titleOf(one) : `${picked.length} elements`}
+      note={one ? book.kinds[one.kind]?.toLowerCase() : undefined}
+    >
+      <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 1 }}>
+        The page
+      </Button>
+      {locked ? (
+        <Typography sx={{ fontSize: 14, mb: 1 }}>Locked: it does not move and does not change.</Typography>
+      ) : (
         <>
           {gridded && <GridList frame={gridded} grids={grids.data} sheet={sheet} onOpen={setOpen} />}
-          {gridded && <><Heading text="Border" /><BorderFields frame={gridded} onKeep={(border) => elements.patch(gridded.id, { border }, "Border")} /><Heading text="Frame" /></>}
+          {gridded && (
+            <>
+              <Heading text="Border" />
+              <BorderFields frame={gridded} onKeep={(border) => elements.patch(gridded.id, { border }, "Border")} />
+              <Heading text="Frame" />
+            </>
+          )}
           {one && <Settings element={one} elements={elements} />}
           {sheet !== null && (gridded || one?.kind === "legend") && <LeftOutOfSheet sheet={sheet} />}
           <Heading text="Line up" />
           <Box sx={{ display: "grid", gridTemplateColumns: "repeat(3, 1fr)", gap: 0.5 }}>
-            {SIDES.map(({ side, title }) => <Button key={side} variant="outlined" aria-label={`Line up: ${title}`} onClick={() => place(`Line up ${side}`, aligned(boxes, side, frame.live))}>{title}</Button>)}
+            {SIDES.map(({ side, title }) => (
+              <Button
+                key={side}
+                variant="outlined"
+                aria-label={`Line up: ${title}`}
+                onClick={() => place(`Line up ${side}`, aligned(boxes, side, frame.live))}
+              >
+                {title}
+              </Button>
+            ))}
           </Box>
           {picked.length > 2 && (
             <Box sx={{ display: "flex", gap: 0.5, mt: 0.5 }}>
-              <Button variant="outlined" onClick={() => place("Even gaps across", distributed(boxes, 0))}>Even gaps across</Button>
-              <Button variant="outlined" onClick={() => place("Even gaps down", distributed(boxes, 1))}>down</Button>
+              <Button variant="outlined" onClick={() => place("Even gaps across", distributed(boxes, 0))}>
+                Even gaps across
+              </Button>
+              <Button variant="outlined" onClick={() => place("Even gaps down", distributed(boxes, 1))}>
+                down
+              </Button>
             </Box>
           )}
           <Heading text="Order" />
           <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.5 }}>
-            {([["front", "To the front"], ["forward", "Forward"], ["backward", "Backward"], ["back", "To the back"]] as const).map(([by, title]) => <Button key={by} variant="outlined" onClick={() => void elements.order(by).catch(() => undefined)}>{title}</Button>)}
+            {(
+              [
+                ["front", "To the front"],
+                ["forward", "Forward"],
+                ["backward", "Backward"],
+                ["back", "To the back"],
+              ] as const
+            ).map(([by, title]) => (
+              <Button key={by} variant="outlined" onClick={() => void elements.order(by).catch(() => undefined)}>
+                {title}
+              </Button>
+            ))}
           </Box>
         </>
       )}
       <Heading text="Element" />
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.5 }}>
-        <Button onClick={() => void elements.all(locked ? "Unlock" : "Lock", { locked: locked ? undefined : true }).catch(() => undefined)}>{locked ? "Unlock" : "Lock"}</Button>
-        {!locked && <Button onClick={() => { onBack(); void elements.all("Hide", { hidden: true }).catch(() => undefined); }}>Hide</Button>}
-        {picked.some((element) => !FRAMES.includes(element.kind)) && <Button onClick={elements.duplicate}>Duplicate</Button>}
-        {picked.length > 1 && !picked.every((element) => element.group && element.group === picked[0]!.group) && <Button onClick={() => void elements.group().catch(() => undefined)}>Group</Button>}
-        {picked.some((element) => element.group) && <Button onClick={() => void elements.ungroup().catch(() => undefined)}>Ungroup</Button>}
-        {!locked && picked.some((element) => !FRAMES.includes(element.kind)) && <Button color="error" onClick={elements.remove}>Remove</Button>}
+        <Button
+          onClick={() =>
+            void elements.all(locked ? "Unlock" : "Lock", { locked: locked ? undefined : true }).catch(() => undefined)
+          }
+        >
+          {locked ? "Unlock" : "Lock"}
+        </Button>
+        {!locked && (
+          <Button
+            onClick={() => {
+              onBack();
+              void elements.all("Hide", { hidden: true }).catch(() => undefined);
+            }}
+          >
+            Hide
+          </Button>
+        )}
+        {picked.some((element) => !FRAMES.includes(element.kind)) && (
+          <Button onClick={elements.duplicate}>Duplicate</Button>
+        )}
+        {picked.length > 1 && !picked.every((element) => element.group && element.group === picked[0]!.group) && (
+          <Button onClick={() => void elements.group().catch(() => undefined)}>Group</Button>
+        )}
+        {picked.some((element) => element.group) && (
+          <Button onClick={() => void elements.ungroup().catch(() => undefined)}>Ungroup</Button>
+        )}
+        {!locked && picked.some((element) => !FRAMES.includes(element.kind)) && (
+          <Button color="error" onClick={elements.remove}>
+            Remove
+          </Button>
+        )}
       </Box>
     </Card>
   );
@@ -85,21 +176,122 @@ function Settings({ element, elements }: { element: Element; elements: Elements 
   const turns = turnable(element);
   return (
     <>
-      <Field label="Called" value={titleOf(element)} onKeep={(title) => keep({ title: title.trim() === "" ? undefined : title.trim() })} />
+      <Field
+        label="Called"
+        value={titleOf(element)}
+        onKeep={(title) => keep({ title: title.trim() === "" ? undefined : title.trim() })}
+      />
       <Heading text="Place" />
-      <PositionFields box={box} onKeep={(wanted: Rectangle) => elements.place("Place", { [element.id]: shifted(wanted, -shift, 0) })} />
-      {turns && <Box sx={{ mt: 1, width: 110 }}><Measured label="Turned, °" value={element.rotation_deg ?? 0} least={-360} most={360} onKeep={(rotation_deg) => keep({ rotation_deg: rotation_deg === 0 ? undefined : rotation_deg })} /></Box>}
-      {element.kind === "text" && <><Heading text="Text" /><TextFields element={element} onKeep={keep} /></>}
-      {element.kind === "map_frame" && <FormControlLabel sx={{ mt: 1 }} control={<Checkbox size="small" checked={!!element.match_lines} onChange={(event) => void keep({ match_lines: event.target.checked ? {} : undefined }).catch(() => undefined)} />} label="match lines with the neighbours’ names" />}
-      {element.kind === "adjoining" && <><Heading text="Look" /><Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}><Colour label="Colour of the diagram" value={element.colour ?? "#1f2a30"} onKeep={(colour) => keep({ colour })} /><Measured label="Size, pt" value={element.size_pt ?? 7} least={1} most={100} onKeep={(size_pt) => keep({ size_pt })} /></Box></>}
-      {["key_frame", "locator"].includes(element.kind) && <><Heading text="Cells" /><Colour label="Colour of the cells" value={element.colour ?? (element.kind === "key_frame" ? "#8c2f39" : "#545c60")} onKeep={(colour) => keep({ colour })} /></>}
-      {element.kind === "line" && <><Heading text="Line" /><SlopeField element={element} onKeep={keep} /></>}
-      {element.kind === "picture" && <><Heading text="Picture" /><PictureFields element={element} onKeep={keep} /></>}
-      {element.kind === "grid_note" && <><Heading text="Note" /><NoteFields element={element} onKeep={keep} /></>}
-      {element.kind === "north_diagram" && <><Heading text="Look" /><Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}><Colour label="Colour of the diagram" value={element.colour ?? "#1f2a30"} onKeep={(colour) => keep({ colour })} /><Measured label="Size, pt" value={element.size_pt ?? 6.5} least={1} most={100} onKeep={(size_pt) => keep({ size_pt })} /></Box></>}
+      <PositionFields
+        box={box}
+        onKeep={(wanted: Rectangle) => elements.place("Place", { [element.id]: shifted(wanted, -shift, 0) })}
+      />
+      {turns && (
+        <Box sx={{ mt: 1, width: 110 }}>
+          <Measured
+            label="Turned, °"
+            value={element.rotation_deg ?? 0}
+            least={-360}
+            most={360}
+            onKeep={(rotation_deg) => keep({ rotation_deg: rotation_deg === 0 ? undefined : rotation_deg })}
+          />
+        </Box>
+      )}
+      {element.kind === "text" && (
+        <>
+          <Heading text="Text" />
+          <TextFields element={element} onKeep={keep} />
+        </>
+      )}
+      {element.kind === "map_frame" && (
+        <FormControlLabel
+          sx={{ mt: 1 }}
+          control={
+            <Checkbox
+              size="small"
+              checked={!!element.match_lines}
+              onChange={(event) =>
+                void keep({ match_lines: event.target.checked ? {} : undefined }).catch(() => undefined)
+              }
+            />
+          }
+          label="match lines with the neighbours’ names"
+        />
+      )}
+      {element.kind === "adjoining" && (
+        <>
+          <Heading text="Look" />
+          <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
+            <Colour
+              label="Colour of the diagram"
+              value={element.colour ?? "#1f2a30"}
+              onKeep={(colour) => keep({ colour })}
+            />
+            <Measured
+              label="Size, pt"
+              value={element.size_pt ?? 7}
+              least={1}
+              most={100}
+              onKeep={(size_pt) => keep({ size_pt })}
+            />
+          </Box>
+        </>
+      )}
+      {["key_frame", "locator"].includes(element.kind) && (
+        <>
+          <Heading text="Cells" />
+          <Colour
+            label="Colour of the cells"
+            value={element.colour ?? (element.kind === "key_frame" ? "#8c2f39" : "#545c60")}
+            onKeep={(colour) => keep({ colour })}
+          />
+        </>
+      )}
+      {element.kind === "line" && (
+        <>
+          <Heading text="Line" />
+          <SlopeField element={element} onKeep={keep} />
+        </>
+      )}
+      {element.kind === "picture" && (
+        <>
+          <Heading text="Picture" />
+          <PictureFields element={element} onKeep={keep} />
+        </>
+      )}
+      {element.kind === "grid_note" && (
+        <>
+          <Heading text="Note" />
+          <NoteFields element={element} onKeep={keep} />
+        </>
+      )}
+      {element.kind === "north_diagram" && (
+        <>
+          <Heading text="Look" />
+          <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
+            <Colour
+              label="Colour of the diagram"
+              value={element.colour ?? "#1f2a30"}
+              onKeep={(colour) => keep({ colour })}
+            />
+            <Measured
+              label="Size, pt"
+              value={element.size_pt ?? 6.5}
+              least={1}
+              most={100}
+              onKeep={(size_pt) => keep({ size_pt })}
+            />
+          </Box>
+        </>
+      )}
       {element.kind === "north_arrow" && <NorthArrowFields element={element} onKeep={keep} />}
       {element.kind === "scale_bar" && <ScaleBarFields element={element} onKeep={keep} />}
-      {["text", "box", "ellipse", "line", "neatline"].includes(element.kind) && <><Heading text={element.kind === "text" ? "Panel" : "Look"} /><PanelFields element={element} onKeep={keep} /></>}
+      {["text", "box", "ellipse", "line", "neatline"].includes(element.kind) && (
+        <>
+          <Heading text={element.kind === "text" ? "Panel" : "Look"} />
+          <PanelFields element={element} onKeep={keep} />
+        </>
+      )}
     </>
   );
 }
@@ -110,7 +302,12 @@ function NoteFields({ element, onKeep }: { element: Element; onKeep: (patch: Par
   const grids = layout.elements.find((known) => FRAMES.includes(known.kind))?.grids ?? [];
   return (
     <Box sx={{ display: "grid", gap: 1 }}>
-      <Choice label="Tells the spacing of" value={element.grid ?? grids[0]?.id ?? ""} choices={grids.map((grid) => [grid.id, grid.title ?? grid.id] as const)} onChoose={(grid) => onKeep({ grid })} />
+      <Choice
+        label="Tells the spacing of"
+        value={element.grid ?? grids[0]?.id ?? ""}
+        choices={grids.map((grid) => [grid.id, grid.title ?? grid.id] as const)}
+        onChoose={(grid) => onKeep({ grid })}
+      />
       <TypeFields element={element} onKeep={onKeep} />
     </Box>
   );
@@ -118,30 +315,80 @@ function NoteFields({ element, onKeep }: { element: Element; onKeep: (patch: Par
 
 const isSvg = (file: File) => /\.svg$/i.test(file.name);
 
-function PictureFields({ element, onKeep }: { element: Element; onKeep: (patch: Partial<Element>) => Promise<unknown> }) {
+function PictureFields({
+  element,
+  onKeep,
+}: {
+  element: Element;
+  onKeep: (patch: Partial<Element>) => Promise<unknown>;
+}) {
   const book = useBook();
-  const shipped = useQuery({ queryKey: ["markers"], queryFn: ({ signal }) => get<Drawing[]>("/api/markers", signal), staleTime: Infinity });
+  const shipped = useQuery({
+    queryKey: ["markers"],
+    queryFn: ({ signal }) => get<Drawing[]>("/api/markers", signal),
+    staleTime: Infinity,
+  });
   const drawings = [...(book.document.markers ?? []), ...(shipped.data ?? [])];
   const pictures = book.document.pictures ?? [];
   // A picture of pixels and a drawing take the place of one another.
-  const choose = (kind: string, id: string) => onKeep(kind === "picture" ? { picture: id, drawing: undefined, colour: undefined } : { drawing: id, picture: undefined, fit: undefined });
+  const choose = (kind: string, id: string) =>
+    onKeep(
+      kind === "picture"
+        ? { picture: id, drawing: undefined, colour: undefined }
+        : { drawing: id, picture: undefined, fit: undefined },
+    );
   const value = element.picture ? `picture ${element.picture}` : `drawing ${element.drawing}`;
-  const known = [...pictures.map((entry) => ({ kind: "picture", ...entry })), ...drawings.map((entry) => ({ kind: "drawing", ...entry }))];
+  const known = [
+    ...pictures.map((entry) => ({ kind: "picture", ...entry })),
+    ...drawings.map((entry) => ({ kind: "drawing", ...entry })),
+  ];
   return (
     <Box sx={{ display: "grid", gap: 1 }}>
       <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
-        {!element.picture && <Colour label="Colour of the drawing" value={element.colour ?? "#1f2a30"} onKeep={(colour) => onKeep({ colour })} />}
-        <TextField select fullWidth label="Shows" value={known.some((entry) => `${entry.kind} ${entry.id}` === value) ? value : ""} onChange={(event) => void choose(...(event.target.value.split(" ") as [string, string])).catch(() => undefined)}>
-          {known.map((entry) => <MenuItem key={`${entry.kind} ${entry.id}`} value={`${entry.kind} ${entry.id}`}>{entry.title}<Box component="span" sx={{ color: "text.secondary", fontSize: 12.5, ml: 1 }}>{entry.kind}</Box></MenuItem>)}
+        {!element.picture && (
+          <Colour
+            label="Colour of the drawing"
+            value={element.colour ?? "#1f2a30"}
+            onKeep={(colour) => onKeep({ colour })}
+          />
+        )}
+        <TextField
+          select
+          fullWidth
+          label="Shows"
+          value={known.some((entry) => `${entry.kind} ${entry.id}` === value) ? value : ""}
+          onChange={(event) =>
+            void choose(...(event.target.value.split(" ") as [string, string])).catch(() => undefined)
+          }
+        >
+          {known.map((entry) => (
+            <MenuItem key={`${entry.kind} ${entry.id}`} value={`${entry.kind} ${entry.id}`}>
+              {entry.title}
+              <Box component="span" sx={{ color: "text.secondary", fontSize: 12.5, ml: 1 }}>
+                {entry.kind}
+              </Box>
+            </MenuItem>
+          ))}
         </TextField>
       </Box>
       {element.picture && (
-        <TextField select label="In its box" value={element.fit ?? "inside"} onChange={(event) => void onKeep({ fit: event.target.value }).catch(() => undefined)}>
+        <TextField
+          select
+          label="In its box"
+          value={element.fit ?? "inside"}
+          onChange={(event) => void onKeep({ fit: event.target.value }).catch(() => undefined)}
+        >
           <MenuItem value="inside">whole, in its proportion</MenuItem>
           <MenuItem value="fill">fills the box, cut by it</MenuItem>
         </TextField>
       )}
-      <BringIn title="Bring in a picture" label="Picture of your own" accept=".png,.jpg,.jpeg,.svg,image/png,image/jpeg,image/svg+xml" address={(file) => (isSvg(file) ? "markers" : "pictures")} onBrought={(id, file) => choose(isSvg(file) ? "drawing" : "picture", id)} />
+      <BringIn
+        title="Bring in a picture"
+        label="Picture of your own"
+        accept=".png,.jpg,.jpeg,.svg,image/png,image/jpeg,image/svg+xml"
+        address={(file) => (isSvg(file) ? "markers" : "pictures")}
+        onBrought={(id, file) => choose(isSvg(file) ? "drawing" : "picture", id)}
+      />
     </Box>
   );
 }

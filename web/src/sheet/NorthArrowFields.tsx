@@ -8,32 +8,100 @@ import { Choice, Colour } from "../ground/SymbolEditor";
 import { Told } from "./Told";
 
 // North in some languages: the letter at the tip.
-const LETTERS: readonly (readonly [string, string])[] = [["N", "N, English"], ["С", "С, Russian"], ["Β", "Β, Greek"], ["Пн", "Пн, Ukrainian"], ["É", "É, Hungarian"], ["S", "S, Czech"], ["Š", "Š, Lithuanian"], ["P", "P, Finnish"], ["", "no letter"]];
+const LETTERS: readonly (readonly [string, string])[] = [
+  ["N", "N, English"],
+  ["С", "С, Russian"],
+  ["Β", "Β, Greek"],
+  ["Пн", "Пн, Ukrainian"],
+  ["É", "É, Hungarian"],
+  ["S", "S, Czech"],
+  ["Š", "Š, Lithuanian"],
+  ["P", "P, Finnish"],
+  ["", "no letter"],
+];
 
 // A north arrow: its drawing, which north it points to, and the letter at its tip.
-export function NorthArrowFields({ element, onKeep }: { element: Element; onKeep: (patch: Partial<Element>) => Promise<unknown> }) {
-  const forms = useQuery({ queryKey: ["north-arrows"], queryFn: ({ signal }) => get<Drawing[]>("/api/north-arrows", signal), staleTime: Infinity });
-  const form = element.form ?? "needle", letter = element.letter ?? "N";
+export function NorthArrowFields({
+  element,
+  onKeep,
+}: {
+  element: Element;
+  onKeep: (patch: Partial<Element>) => Promise<unknown>;
+}) {
+  const forms = useQuery({
+    queryKey: ["north-arrows"],
+    queryFn: ({ signal }) => get<Drawing[]>("/api/north-arrows", signal),
+    staleTime: Infinity,
+  });
+  const form = element.form ?? "needle",
+    letter = element.letter ?? "N";
   const known = LETTERS.some(([mark]) => mark === letter);
   return (
     <>
       <Heading text="North arrow" />
       <Told id={element.id} />
-      <Box role="group" aria-label="Drawings" sx={{ display: "grid", gridTemplateColumns: "repeat(5, 1fr)", gap: 0.5, my: 1 }}>
+      <Box
+        role="group"
+        aria-label="Drawings"
+        sx={{ display: "grid", gridTemplateColumns: "repeat(5, 1fr)", gap: 0.5, my: 1 }}
+      >
         {(forms.data ?? []).map((drawing) => (
-          <ButtonBase key={drawing.id} aria-label={drawing.title} title={drawing.title} aria-pressed={drawing.id === form} onClick={() => void onKeep({ form: drawing.id }).catch(() => undefined)}
-            sx={{ p: 0.5, border: 2, borderColor: drawing.id === form ? "primary.main" : "divider", bgcolor: "#fffdf6", color: "#1f2a30", "& svg": { width: 34, height: 34, display: "block" } }}>
+          <ButtonBase
+            key={drawing.id}
+            aria-label={drawing.title}
+            title={drawing.title}
+            aria-pressed={drawing.id === form}
+            onClick={() => void onKeep({ form: drawing.id }).catch(() => undefined)}
+            sx={{
+              p: 0.5,
+              border: 2,
+              borderColor: drawing.id === form ? "primary.main" : "divider",
+              bgcolor: "#fffdf6",
+              color: "#1f2a30",
+              "& svg": { width: 34, height: 34, display: "block" },
+            }}
+          >
             {/* The server's own drawing: shapes and nothing else. */}
             <span dangerouslySetInnerHTML={{ __html: drawing.svg }} />
           </ButtonBase>
         ))}
       </Box>
       <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
-        <Colour label="Colour of the arrow" value={element.colour ?? "#1f2a30"} onKeep={(colour) => onKeep({ colour })} />
-        <Box sx={{ flex: 1, minWidth: 0, display: "grid", gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr)", gap: 1 }}>
-          <Choice label="Points to" value={element.north ?? "grid"} choices={[["grid", "grid north"], ["true", "true north"], ["magnetic", "magnetic"]]} onChoose={(north) => onKeep({ north })} />
-          <Choice label="At" value={element.at === "here" ? "here" : "frame"} choices={[["frame", "middle"], ["here", "beside it"]]} onChoose={(at) => onKeep({ at: at === "here" ? "here" : undefined })} />
-          <Box sx={{ gridColumn: "1 / -1", display: "grid" }}><Choice label="Letter" value={known ? letter : "own"} choices={[...LETTERS, ...(known ? [] : [["own", "own"] as const])]} onChoose={(mark) => onKeep({ letter: mark })} /></Box>
+        <Colour
+          label="Colour of the arrow"
+          value={element.colour ?? "#1f2a30"}
+          onKeep={(colour) => onKeep({ colour })}
+        />
+        <Box
+          sx={{ flex: 1, minWidth: 0, display: "grid", gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr)", gap: 1 }}
+        >
+          <Choice
+            label="Points to"
+            value={element.north ?? "grid"}
+            choices={[
+              ["grid", "grid north"],
+              ["true", "true north"],
+              ["magnetic", "magnetic"],
+            ]}
+            onChoose={(north) => onKeep({ north })}
+          />
+          <Choice
+            label="At"
+            value={element.at === "here" ? "here" : "frame"}
+            choices={[
+              ["frame", "middle"],
+              ["here", "beside it"],
+            ]}
+            onChoose={(at) => onKeep({ at: at === "here" ? "here" : undefined })}
+          />
+          <Box sx={{ gridColumn: "1 / -1", display: "grid" }}>
+            <Choice
+              label="Letter"
+              value={known ? letter : "own"}
+              choices={[...LETTERS, ...(known ? [] : [["own", "own"] as const])]}
+              onChoose={(mark) => onKeep({ letter: mark })}
+            />
+          </Box>
           <Field label="Own letters" value={letter} onKeep={(text) => onKeep({ letter: text.trim() })} />
         </Box>
       </Box>

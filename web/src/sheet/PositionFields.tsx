@@ -5,8 +5,14 @@ import { Field } from "../frame/Field";
 import { readLength, shown, type PaperUnit } from "./lengths";
 
 const UNITS: PaperUnit[] = ["mm", "in", "pt"];
-const NINE = [0, 1, 2].flatMap((row) => [0, 1, 2].map((column) => ({ row, column, value: `${column / 2},${row / 2}` })));
-const NAMES = [["upper left", "upper middle", "upper right"], ["left middle", "centre", "right middle"], ["lower left", "lower middle", "lower right"]];
+const NINE = [0, 1, 2].flatMap((row) =>
+  [0, 1, 2].map((column) => ({ row, column, value: `${column / 2},${row / 2}` })),
+);
+const NAMES = [
+  ["upper left", "upper middle", "upper right"],
+  ["left middle", "centre", "right middle"],
+  ["lower left", "lower middle", "lower right"],
+];
 
 // Exact place and size, from any of nine points of the box, in mm, inches or points; small sums are reckoned.
 export function PositionFields({ box, onKeep }: { box: Rectangle; onKeep: (box: Rectangle) => Promise<unknown> }) {
@@ -27,16 +33,59 @@ export function PositionFields({ box, onKeep }: { box: Rectangle; onKeep: (box: 
   // A size grows about the point.
   const grown = (w: number, h: number): Rectangle => [left + (width - w) * u, top + (height - h) * v, w, h];
   return (
-    <Box role="group" aria-label="Place and size" sx={{ display: "grid", gridTemplateColumns: "auto minmax(0, 1fr) minmax(0, 1fr)", gap: 1, alignItems: "end" }}>
-      <ToggleButtonGroup exclusive value={point} onChange={(_, value: string | null) => value && setPoint(value)} aria-label="Point that is meant" sx={{ gridRow: "1 / 3", display: "grid", gridTemplateColumns: "repeat(3, 24px)", alignSelf: "center" }}>
-        {NINE.map(({ row, column, value }) => <ToggleButton key={value} value={value} aria-label={NAMES[row]![column]!} sx={{ p: 0, width: 24, height: 24, minWidth: 0, border: "1px solid", borderColor: "divider", borderRadius: 0 }}><Box sx={{ width: 7, height: 7, bgcolor: point === value ? "primary.main" : "text.secondary" }} /></ToggleButton>)}
+    <Box
+      role="group"
+      aria-label="Place and size"
+      sx={{ display: "grid", gridTemplateColumns: "auto minmax(0, 1fr) minmax(0, 1fr)", gap: 1, alignItems: "end" }}
+    >
+      <ToggleButtonGroup
+        exclusive
+        value={point}
+        onChange={(_, value: string | null) => value && setPoint(value)}
+        aria-label="Point that is meant"
+        sx={{ gridRow: "1 / 3", display: "grid", gridTemplateColumns: "repeat(3, 24px)", alignSelf: "center" }}
+      >
+        {NINE.map(({ row, column, value }) => (
+          <ToggleButton
+            key={value}
+            value={value}
+            aria-label={NAMES[row]![column]!}
+            sx={{
+              p: 0,
+              width: 24,
+              height: 24,
+              minWidth: 0,
+              border: "1px solid",
+              borderColor: "divider",
+              borderRadius: 0,
+            }}
+          >
+            <Box sx={{ width: 7, height: 7, bgcolor: point === value ? "primary.main" : "text.secondary" }} />
+          </ToggleButton>
+        ))}
       </ToggleButtonGroup>
-      <Field label={`Across, ${unit}`} value={shown(left + width * u, unit)} onKeep={(text) => onKeep([read(text) - width * u, top, width, height])} />
-      <Field label={`Down, ${unit}`} value={shown(top + height * v, unit)} onKeep={(text) => onKeep([left, read(text) - height * v, width, height])} />
+      <Field
+        label={`Across, ${unit}`}
+        value={shown(left + width * u, unit)}
+        onKeep={(text) => onKeep([read(text) - width * u, top, width, height])}
+      />
+      <Field
+        label={`Down, ${unit}`}
+        value={shown(top + height * v, unit)}
+        onKeep={(text) => onKeep([left, read(text) - height * v, width, height])}
+      />
       <Field label={`Width, ${unit}`} value={shown(width, unit)} onKeep={(text) => onKeep(grown(size(text), height))} />
-      <Field label={`Height, ${unit}`} value={shown(height, unit)} onKeep={(text) => onKeep(grown(width, size(text)))} />
+      <Field
+        label={`Height, ${unit}`}
+        value={shown(height, unit)}
+        onKeep={(text) => onKeep(grown(width, size(text)))}
+      />
       <TextField select label="Unit" value={unit} onChange={(event) => setUnit(event.target.value as PaperUnit)}>
-        {UNITS.map((known) => <MenuItem key={known} value={known}>{known}</MenuItem>)}
+        {UNITS.map((known) => (
+          <MenuItem key={known} value={known}>
+            {known}
+          </MenuItem>
+        ))}
       </TextField>
     </Box>
   );

@@ -13,10 +13,43 @@ import { titleOf } from "./useElements";
 
 type Keep = (patch: Partial<Element>) => Promise<unknown>;
 
-const STYLES = [["alternating", "dark and light"], ["double", "two rows, dark and light"], ["hollow", "in outline"], ["line", "a line with ticks"], ["stepped", "a stepped line"], ["graded", "widening"], ["ratio", "with the ratio inside"], ["pair", "one line for two units"]] as const;
-const UNITS = [["metric", "m, km"], ["imperial", "ft, miles"], ["survey", "US survey ft, miles"], ["yards", "yards, miles"], ["nautical", "m, nautical miles"], ["m", "metres"], ["km", "kilometres"], ["ft", "feet"], ["us-ft", "US survey feet"], ["yd", "yards"], ["mi", "miles"], ["nmi", "nautical miles"], ["paces", "paces"], ["minutes", "minutes of walking"]] as const;
-const PLACES = [["none", "not said"], ["above", "above"], ["below", "below"]] as const;
-const GRID = { display: "grid", gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr)", gap: 1, alignItems: "end" } as const;
+const STYLES = [
+  ["alternating", "dark and light"],
+  ["double", "two rows, dark and light"],
+  ["hollow", "in outline"],
+  ["line", "a line with ticks"],
+  ["stepped", "a stepped line"],
+  ["graded", "widening"],
+  ["ratio", "with the ratio inside"],
+  ["pair", "one line for two units"],
+] as const;
+const UNITS = [
+  ["metric", "m, km"],
+  ["imperial", "ft, miles"],
+  ["survey", "US survey ft, miles"],
+  ["yards", "yards, miles"],
+  ["nautical", "m, nautical miles"],
+  ["m", "metres"],
+  ["km", "kilometres"],
+  ["ft", "feet"],
+  ["us-ft", "US survey feet"],
+  ["yd", "yards"],
+  ["mi", "miles"],
+  ["nmi", "nautical miles"],
+  ["paces", "paces"],
+  ["minutes", "minutes of walking"],
+] as const;
+const PLACES = [
+  ["none", "not said"],
+  ["above", "above"],
+  ["below", "below"],
+] as const;
+const GRID = {
+  display: "grid",
+  gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr)",
+  gap: 1,
+  alignItems: "end",
+} as const;
 // Kinds of frames that a bar can belong to.
 const FRAMES = ["map_frame", "key_frame", "locator"];
 
@@ -27,78 +60,323 @@ export function ScaleBarFields({ element, onKeep }: { element: Element; onKeep: 
   const own = frames.find((known) => known.kind !== "locator");
   const style = element.style ?? "alternating";
   const ticked = style === "line" || style === "pair";
-  const paced = [element.units, element.second_units].includes("paces"), walked = [element.units, element.second_units].includes("minutes");
+  const paced = [element.units, element.second_units].includes("paces"),
+    walked = [element.units, element.second_units].includes("minutes");
   const chosen = typeof element.at === "object" ? element.at : null;
   return (
     <>
       <Heading text="Scale bar" />
       <Told id={element.id} />
       <Box sx={{ ...GRID, mt: 1 }}>
-        <Choice label="Counts" value={element.units ?? "metric"} choices={UNITS} onChoose={(units) => onKeep({ units })} />
-        <Choice label="And below" value={element.second_units ?? "none"} choices={[["none", "nothing more"], ...UNITS]} onChoose={(units) => onKeep({ second_units: units === "none" ? undefined : units })} />
-        {paced && <Measured label="Pace, m" value={element.pace_m ?? 0.75} least={0.1} most={3} onKeep={(pace_m) => onKeep({ pace_m })} />}
-        {walked && <Measured label="Walk, km an hour" value={element.walk_kmh ?? 4} least={0.1} most={30} onKeep={(walk_kmh) => onKeep({ walk_kmh })} />}
-        <Field label="A division is" value={element.per_division ?? ""} placeholder="round" onKeep={(text) => onKeep({ per_division: text.trim() || undefined })} />
+        <Choice
+          label="Counts"
+          value={element.units ?? "metric"}
+          choices={UNITS}
+          onChoose={(units) => onKeep({ units })}
+        />
+        <Choice
+          label="And below"
+          value={element.second_units ?? "none"}
+          choices={[["none", "nothing more"], ...UNITS]}
+          onChoose={(units) => onKeep({ second_units: units === "none" ? undefined : units })}
+        />
+        {paced && (
+          <Measured
+            label="Pace, m"
+            value={element.pace_m ?? 0.75}
+            least={0.1}
+            most={3}
+            onKeep={(pace_m) => onKeep({ pace_m })}
+          />
+        )}
+        {walked && (
+          <Measured
+            label="Walk, km an hour"
+            value={element.walk_kmh ?? 4}
+            least={0.1}
+            most={30}
+            onKeep={(walk_kmh) => onKeep({ walk_kmh })}
+          />
+        )}
+        <Field
+          label="A division is"
+          value={element.per_division ?? ""}
+          placeholder="round"
+          onKeep={(text) => onKeep({ per_division: text.trim() || undefined })}
+        />
         <Whole label="Divisions" value={element.divisions} onKeep={(divisions) => onKeep({ divisions })} />
         <Whole label="Parts left of 0" value={element.left} onKeep={(left) => onKeep({ left })} />
-        <Choice label="Labelled" value={element.labelled ?? "all"} choices={[["all", "every mark"], ["alternate", "every second"], ["ends", "the ends"], ["none", "none"]]} onChoose={(labelled) => onKeep({ labelled })} />
-        <Choice label="Labels stand" value={element.labels_at ?? "above"} choices={[["above", "above"], ["below", "below"]]} onChoose={(labels_at) => onKeep({ labels_at })} />
-        <Choice label="Unit stands" value={element.unit_at ?? "last"} choices={[["last", "after the last"], ["middle", "in the middle"], ["none", "nowhere"]]} onChoose={(unit_at) => onKeep({ unit_at })} />
-        <Field label="Unit is called" value={element.unit_text ?? ""} placeholder="as usual" onKeep={(text) => onKeep({ unit_text: text.trim() || undefined })} />
+        <Choice
+          label="Labelled"
+          value={element.labelled ?? "all"}
+          choices={[
+            ["all", "every mark"],
+            ["alternate", "every second"],
+            ["ends", "the ends"],
+            ["none", "none"],
+          ]}
+          onChoose={(labelled) => onKeep({ labelled })}
+        />
+        <Choice
+          label="Labels stand"
+          value={element.labels_at ?? "above"}
+          choices={[
+            ["above", "above"],
+            ["below", "below"],
+          ]}
+          onChoose={(labels_at) => onKeep({ labels_at })}
+        />
+        <Choice
+          label="Unit stands"
+          value={element.unit_at ?? "last"}
+          choices={[
+            ["last", "after the last"],
+            ["middle", "in the middle"],
+            ["none", "nowhere"],
+          ]}
+          onChoose={(unit_at) => onKeep({ unit_at })}
+        />
+        <Field
+          label="Unit is called"
+          value={element.unit_text ?? ""}
+          placeholder="as usual"
+          onKeep={(text) => onKeep({ unit_text: text.trim() || undefined })}
+        />
         <Whole label="Decimals" value={element.decimals} onKeep={(decimals) => onKeep({ decimals })} />
-        <Choice label="Thousands" value={element.thousands ?? "comma"} choices={[["comma", "1,000"], ["thin", "1 000"], ["point", "1.000"], ["none", "1000"]]} onChoose={(thousands) => onKeep({ thousands })} />
-        <Choice label="Ratio" value={element.ratio ?? "none"} choices={PLACES} onChoose={(ratio) => onKeep({ ratio })} />
-        <Choice label="In a sentence" value={element.verbal ?? "none"} choices={PLACES} onChoose={(verbal) => onKeep({ verbal })} />
-        {(element.verbal ?? "none") !== "none" && <Choice label="Sentence in" value={element.verbal_units ?? "metric"} choices={[["metric", "cm and m"], ["imperial", "inches and feet"]]} onChoose={(verbal_units) => onKeep({ verbal_units })} />}
+        <Choice
+          label="Thousands"
+          value={element.thousands ?? "comma"}
+          choices={[
+            ["comma", "1,000"],
+            ["thin", "1 000"],
+            ["point", "1.000"],
+            ["none", "1000"],
+          ]}
+          onChoose={(thousands) => onKeep({ thousands })}
+        />
+        <Choice
+          label="Ratio"
+          value={element.ratio ?? "none"}
+          choices={PLACES}
+          onChoose={(ratio) => onKeep({ ratio })}
+        />
+        <Choice
+          label="In a sentence"
+          value={element.verbal ?? "none"}
+          choices={PLACES}
+          onChoose={(verbal) => onKeep({ verbal })}
+        />
+        {(element.verbal ?? "none") !== "none" && (
+          <Choice
+            label="Sentence in"
+            value={element.verbal_units ?? "metric"}
+            choices={[
+              ["metric", "cm and m"],
+              ["imperial", "inches and feet"],
+            ]}
+            onChoose={(verbal_units) => onKeep({ verbal_units })}
+          />
+        )}
       </Box>
       <Heading text="Look" />
       <Box sx={{ display: "flex", gap: 1, alignItems: "flex-start" }}>
         <Box sx={{ pt: 1.75, display: "grid", gap: 0.5 }}>
-          <Colour label="Colour of the bar" value={element.colour ?? "#1f2a30"} onKeep={(colour) => onKeep({ colour })} />
-          <Colour label="Light colour of the bar" value={element.light ?? "#ffffff"} onKeep={(light) => onKeep({ light })} />
+          <Colour
+            label="Colour of the bar"
+            value={element.colour ?? "#1f2a30"}
+            onKeep={(colour) => onKeep({ colour })}
+          />
+          <Colour
+            label="Light colour of the bar"
+            value={element.light ?? "#ffffff"}
+            onKeep={(light) => onKeep({ light })}
+          />
         </Box>
         <Box sx={{ flex: 1, minWidth: 0, ...GRID }}>
-          <Box sx={{ gridColumn: "1 / -1", display: "grid" }}><Choice label="Style" value={style} choices={STYLES} onChoose={(chosen) => onKeep({ style: chosen })} /></Box>
-          {style === "line" ? <Choice label="Ticks" value={element.ticks ?? "up"} choices={[["up", "up"], ["down", "down"], ["through", "through"]]} onChoose={(ticks) => onKeep({ ticks })} /> : <Choice label="Lies" value={element.align ?? "left"} choices={[["left", "left"], ["centre", "centred"], ["right", "right"]]} onChoose={(align) => onKeep({ align })} />}
-          {ticked ? <Measured label="Ticks, mm" value={element.tick_mm ?? 1.6} least={0.1} most={50} onKeep={(tick_mm) => onKeep({ tick_mm })} /> : <Measured label="Height, mm" value={element.height_mm ?? 1.6} least={0.1} most={50} onKeep={(height_mm) => onKeep({ height_mm })} />}
-          {style === "double" ? <Measured label="Between rows, mm" value={element.gap_mm ?? 0} least={0} most={50} onKeep={(gap_mm) => onKeep({ gap_mm })} /> : <Measured label="Line, mm" value={element.stroke_mm ?? 0.15} least={0.01} most={5} onKeep={(stroke_mm) => onKeep({ stroke_mm })} />}
-          <Measured label="Type, pt" value={element.size_pt ?? 7} least={1} most={100} onKeep={(size_pt) => onKeep({ size_pt })} />
-          <Measured label="Labels off, mm" value={element.label_gap_mm ?? 0.8} least={0} most={50} onKeep={(label_gap_mm) => onKeep({ label_gap_mm })} />
-          <Measured label="Halo, mm" value={element.halo?.width_mm ?? 0} least={0} most={10} onKeep={(width_mm) => onKeep({ halo: width_mm === 0 ? undefined : { ...element.halo, width_mm } })} />
-          <Choice label="Backing" value={element.backing ? "white" : "none"} choices={[["none", "none"], ["white", "white"]]} onChoose={(backing) => onKeep({ backing: backing === "none" ? undefined : { colour: "#ffffff", opacity: 0.85 } })} />
+          <Box sx={{ gridColumn: "1 / -1", display: "grid" }}>
+            <Choice label="Style" value={style} choices={STYLES} onChoose={(chosen) => onKeep({ style: chosen })} />
+          </Box>
+          {style === "line" ? (
+            <Choice
+              label="Ticks"
+              value={element.ticks ?? "up"}
+              choices={[
+                ["up", "up"],
+                ["down", "down"],
+                ["through", "through"],
+              ]}
+              onChoose={(ticks) => onKeep({ ticks })}
+            />
+          ) : (
+            <Choice
+              label="Lies"
+              value={element.align ?? "left"}
+              choices={[
+                ["left", "left"],
+                ["centre", "centred"],
+                ["right", "right"],
+              ]}
+              onChoose={(align) => onKeep({ align })}
+            />
+          )}
+          {ticked ? (
+            <Measured
+              label="Ticks, mm"
+              value={element.tick_mm ?? 1.6}
+              least={0.1}
+              most={50}
+              onKeep={(tick_mm) => onKeep({ tick_mm })}
+            />
+          ) : (
+            <Measured
+              label="Height, mm"
+              value={element.height_mm ?? 1.6}
+              least={0.1}
+              most={50}
+              onKeep={(height_mm) => onKeep({ height_mm })}
+            />
+          )}
+          {style === "double" ? (
+            <Measured
+              label="Between rows, mm"
+              value={element.gap_mm ?? 0}
+              least={0}
+              most={50}
+              onKeep={(gap_mm) => onKeep({ gap_mm })}
+            />
+          ) : (
+            <Measured
+              label="Line, mm"
+              value={element.stroke_mm ?? 0.15}
+              least={0.01}
+              most={5}
+              onKeep={(stroke_mm) => onKeep({ stroke_mm })}
+            />
+          )}
+          <Measured
+            label="Type, pt"
+            value={element.size_pt ?? 7}
+            least={1}
+            most={100}
+            onKeep={(size_pt) => onKeep({ size_pt })}
+          />
+          <Measured
+            label="Labels off, mm"
+            value={element.label_gap_mm ?? 0.8}
+            least={0}
+            most={50}
+            onKeep={(label_gap_mm) => onKeep({ label_gap_mm })}
+          />
+          <Measured
+            label="Halo, mm"
+            value={element.halo?.width_mm ?? 0}
+            least={0}
+            most={10}
+            onKeep={(width_mm) => onKeep({ halo: width_mm === 0 ? undefined : { ...element.halo, width_mm } })}
+          />
+          <Choice
+            label="Backing"
+            value={element.backing ? "white" : "none"}
+            choices={[
+              ["none", "none"],
+              ["white", "white"],
+            ]}
+            onChoose={(backing) =>
+              onKeep({ backing: backing === "none" ? undefined : { colour: "#ffffff", opacity: 0.85 } })
+            }
+          />
         </Box>
       </Box>
       <Styles element={element} />
       <Heading text="Measure" />
       <Box sx={GRID}>
-        <Choice label="Of the frame" value={element.frame ?? own?.id ?? ""} choices={frames.map((known) => [known.id, titleOf(known)] as const)} onChoose={(frame) => onKeep({ frame: frame === own?.id ? undefined : frame })} />
-        <Choice label="True" value={element.measured ?? "level"} choices={[["level", "on ground"], ["grid", "on grid"]]} onChoose={(measured) => onKeep({ measured })} />
-        <Measured label="May be off, %" value={element.error_limit_percent ?? 1} least={0.001} most={100} onKeep={(error_limit_percent) => onKeep({ error_limit_percent })} />
-        <Choice label="Else" value={element.over_limit ?? "warn"} choices={[["warn", "warn"], ["by_latitude", "a bar by latitude"]]} onChoose={(over_limit) => onKeep({ over_limit })} />
-        <Choice label="Length for" value={element.fitted ?? "book"} choices={[["book", "all sheets"], ["sheet", "each sheet"]]} onChoose={(fitted) => onKeep({ fitted: fitted === "book" ? undefined : fitted })} />
-        <Field label="Read at, mm" value={chosen ? `${chosen.x_mm}; ${chosen.y_mm}` : ""} placeholder="the middle" onKeep={(text) => {
-          const parts = text.split(";").map((part) => Number(part.trim().replace(",", ".")));
-          if (text.trim() !== "" && (parts.length !== 2 || parts.some((part) => !Number.isFinite(part)))) throw new Error("Write a place on the page, such as 120; 85.");
-          return onKeep({ at: text.trim() === "" ? undefined : { x_mm: parts[0]!, y_mm: parts[1]! } });
-        }} />
-        <Field label="At least, mm" value={element.least_mm === undefined ? "" : String(element.least_mm)} placeholder="5" onKeep={(text) => {
-          const least = Number(text.trim().replace(",", "."));
-          if (text.trim() !== "" && !(least >= 0)) throw new Error("Write millimetres, such as 40.");
-          return onKeep({ least_mm: text.trim() === "" ? undefined : least });
-        }} />
+        <Choice
+          label="Of the frame"
+          value={element.frame ?? own?.id ?? ""}
+          choices={frames.map((known) => [known.id, titleOf(known)] as const)}
+          onChoose={(frame) => onKeep({ frame: frame === own?.id ? undefined : frame })}
+        />
+        <Choice
+          label="True"
+          value={element.measured ?? "level"}
+          choices={[
+            ["level", "on ground"],
+            ["grid", "on grid"],
+          ]}
+          onChoose={(measured) => onKeep({ measured })}
+        />
+        <Measured
+          label="May be off, %"
+          value={element.error_limit_percent ?? 1}
+          least={0.001}
+          most={100}
+          onKeep={(error_limit_percent) => onKeep({ error_limit_percent })}
+        />
+        <Choice
+          label="Else"
+          value={element.over_limit ?? "warn"}
+          choices={[
+            ["warn", "warn"],
+            ["by_latitude", "a bar by latitude"],
+          ]}
+          onChoose={(over_limit) => onKeep({ over_limit })}
+        />
+        <Choice
+          label="Length for"
+          value={element.fitted ?? "book"}
+          choices={[
+            ["book", "all sheets"],
+            ["sheet", "each sheet"],
+          ]}
+          onChoose={(fitted) => onKeep({ fitted: fitted === "book" ? undefined : fitted })}
+        />
+        <Field
+          label="Read at, mm"
+          value={chosen ? `${chosen.x_mm}; ${chosen.y_mm}` : ""}
+          placeholder="the middle"
+          onKeep={(text) => {
+            const parts = text.split(";").map((part) => Number(part.trim().replace(",", ".")));
+            if (text.trim() !== "" && (parts.length !== 2 || parts.some((part) => !Number.isFinite(part))))
+              throw new Error("Write a place on the page, such as 120; 85.");
+            return onKeep({ at: text.trim() === "" ? undefined : { x_mm: parts[0]!, y_mm: parts[1]! } });
+          }}
+        />
+        <Field
+          label="At least, mm"
+          value={element.least_mm === undefined ? "" : String(element.least_mm)}
+          placeholder="5"
+          onKeep={(text) => {
+            const least = Number(text.trim().replace(",", "."));
+            if (text.trim() !== "" && !(least >= 0)) throw new Error("Write millimetres, such as 40.");
+            return onKeep({ least_mm: text.trim() === "" ? undefined : least });
+          }}
+        />
       </Box>
     </>
   );
 }
 
 // A whole number, or none of its own.
-function Whole({ label, value, onKeep }: { label: string; value: number | undefined; onKeep: (value: number | undefined) => Promise<unknown> }) {
+function Whole({
+  label,
+  value,
+  onKeep,
+}: {
+  label: string;
+  value: number | undefined;
+  onKeep: (value: number | undefined) => Promise<unknown>;
+}) {
   return (
-    <Field label={label} value={value === undefined ? "" : String(value)} placeholder="as fits" onKeep={(text) => {
-      const number = Number(text.trim());
-      if (text.trim() !== "" && !Number.isInteger(number)) throw new Error("Write a whole number.");
-      return onKeep(text.trim() === "" ? undefined : number);
-    }} />
+    <Field
+      label={label}
+      value={value === undefined ? "" : String(value)}
+      placeholder="as fits"
+      onKeep={(text) => {
+        const number = Number(text.trim());
+        if (text.trim() !== "" && !Number.isInteger(number)) throw new Error("Write a whole number.");
+        return onKeep(text.trim() === "" ? undefined : number);
+      }}
+    />
   );
 }
 
@@ -106,34 +384,97 @@ function Whole({ label, value, onKeep }: { label: string; value: number | undefi
 function Styles({ element }: { element: Element }) {
   const client = useQueryClient();
   const { ask } = useChange();
-  const kept = useQuery({ queryKey: ["bar-styles"], queryFn: ({ signal }) => get<{ id: number; name: string }[]>("/api/bar-styles", signal) });
+  const kept = useQuery({
+    queryKey: ["bar-styles"],
+    queryFn: ({ signal }) => get<{ id: number; name: string }[]>("/api/bar-styles", signal),
+  });
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const file = useRef<HTMLInputElement>(null);
-  const settle = (work: Promise<unknown>) => { setAnchor(null); void work.then(() => { setProblem(null); return client.invalidateQueries({ queryKey: ["bar-styles"] }); }).catch((error: Error) => setProblem(error.message)); };
+  const settle = (work: Promise<unknown>) => {
+    setAnchor(null);
+    void work
+      .then(() => {
+        setProblem(null);
+        return client.invalidateQueries({ queryKey: ["bar-styles"] });
+      })
+      .catch((error: Error) => setProblem(error.message));
+  };
   const styles = kept.data ?? [];
   return (
     <Box sx={{ mt: 1 }}>
-      <Button aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)} sx={{ px: 0.5 }}>Kept styles</Button>
-      <Button onClick={() => settle(ask("bar-style", { element: element.id }))} sx={{ px: 0.5 }}>This style on all bars</Button>
-      <Field label="Keep this style as" value="" placeholder="a name" onKeep={async (name) => {
-        await post("/api/bar-styles", { name, style: element });
-        await client.invalidateQueries({ queryKey: ["bar-styles"] });
-      }} />
-      {problem && <Box role="alert" sx={{ fontSize: 13, color: "error.main" }}>{problem}</Box>}
-      <Menu open={!!anchor} anchorEl={anchor} onClose={() => setAnchor(null)} slotProps={{ list: { dense: true, "aria-label": "Kept styles" }, paper: { role: "dialog", "aria-label": "Styles of scale bars" } }}>
+      <Button aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)} sx={{ px: 0.5 }}>
+        Kept styles
+      </Button>
+      <Button onClick={() => settle(ask("bar-style", { element: element.id }))} sx={{ px: 0.5 }}>
+        This style on all bars
+      </Button>
+      <Field
+        label="Keep this style as"
+        value=""
+        placeholder="a name"
+        onKeep={async (name) => {
+          await post("/api/bar-styles", { name, style: element });
+          await client.invalidateQueries({ queryKey: ["bar-styles"] });
+        }}
+      />
+      {problem && (
+        <Box role="alert" sx={{ fontSize: 13, color: "error.main" }}>
+          {problem}
+        </Box>
+      )}
+      <Menu
+        open={!!anchor}
+        anchorEl={anchor}
+        onClose={() => setAnchor(null)}
+        slotProps={{
+          list: { dense: true, "aria-label": "Kept styles" },
+          paper: { role: "dialog", "aria-label": "Styles of scale bars" },
+        }}
+      >
         {styles.length === 0 && <MenuItem disabled>No style is kept yet</MenuItem>}
-        {styles.map((style) => <MenuItem key={style.id} onClick={() => settle(ask("bar-style", { style_id: style.id, only: element.id }))}>{style.name}</MenuItem>)}
-        {styles.map((style) => <MenuItem key={`all ${style.id}`} onClick={() => settle(ask("bar-style", { style_id: style.id }))}>{style.name}, on all bars</MenuItem>)}
-        {styles.map((style) => <MenuItem key={`file ${style.id}`} component="a" href={`/api/bar-styles/${style.id}/file`} onClick={() => setAnchor(null)}>{style.name}, as a file</MenuItem>)}
-        {styles.map((style) => <MenuItem key={`away ${style.id}`} onClick={() => settle(post(`/api/bar-styles/${style.id}`, undefined, "DELETE"))}>Forget {style.name}</MenuItem>)}
+        {styles.map((style) => (
+          <MenuItem key={style.id} onClick={() => settle(ask("bar-style", { style_id: style.id, only: element.id }))}>
+            {style.name}
+          </MenuItem>
+        ))}
+        {styles.map((style) => (
+          <MenuItem key={`all ${style.id}`} onClick={() => settle(ask("bar-style", { style_id: style.id }))}>
+            {style.name}, on all bars
+          </MenuItem>
+        ))}
+        {styles.map((style) => (
+          <MenuItem
+            key={`file ${style.id}`}
+            component="a"
+            href={`/api/bar-styles/${style.id}/file`}
+            onClick={() => setAnchor(null)}
+          >
+            {style.name}, as a file
+          </MenuItem>
+        ))}
+        {styles.map((style) => (
+          <MenuItem
+            key={`away ${style.id}`}
+            onClick={() => settle(post(`/api/bar-styles/${style.id}`, undefined, "DELETE"))}
+          >
+            Forget {style.name}
+          </MenuItem>
+        ))}
         <MenuItem onClick={() => file.current?.click()}>Take a style from a file …</MenuItem>
       </Menu>
-      <input ref={file} type="file" accept=".json,application/json" aria-label="Style of scale bars from a file" hidden onChange={(event) => {
-        const picked = event.target.files?.[0];
-        event.target.value = "";
-        if (picked) settle(upload("/api/bar-styles/file", picked));
-      }} />
+      <input
+        ref={file}
+        type="file"
+        accept=".json,application/json"
+        aria-label="Style of scale bars from a file"
+        hidden
+        onChange={(event) => {
+          const picked = event.target.files?.[0];
+          event.target.value = "";
+          if (picked) settle(upload("/api/bar-styles/file", picked));
+        }}
+      />
     </Box>
   );
 }

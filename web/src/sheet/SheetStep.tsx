@@ -26,7 +26,10 @@ import { readLength } from "./lengths";
 import { FRAMES, titleOf, useElements, type Elements } from "./useElements";
 
 // A shipped design is named by its file; a kept one by what it was called.
-const designTitle = (name: string) => (/^[a-z-]+$/.test(name) ? name.replaceAll("-", " ").replace(/^./, (letter) => letter.toUpperCase()) : name || "own design");
+const designTitle = (name: string) =>
+  /^[a-z-]+$/.test(name)
+    ? name.replaceAll("-", " ").replace(/^./, (letter) => letter.toUpperCase())
+    : name || "own design";
 
 const EDGES: Edge[] = ["top", "right", "bottom", "left"];
 
@@ -39,24 +42,44 @@ export function SheetStep() {
   const [search] = useSearchParams();
   const [wanted, setWanted] = useState<string[]>([]);
   const asked = search.get("picked");
-  useEffect(() => { if (asked) setWanted([asked]); }, [asked]);
+  useEffect(() => {
+    if (asked) setWanted([asked]);
+  }, [asked]);
   const [designs, setDesigns] = useState(false);
   const [told, setTold] = useState<string | null>(null);
   const [ghost, setGhost] = useState<string | null>(null);
   const elements = useElements(wanted, setWanted);
   const picked = layout.elements.filter((element) => wanted.includes(element.id));
   const keys = useMemo(() => {
-    const arrows = (mm: number) => ({ ArrowLeft: () => elements.nudge(-mm, 0), ArrowRight: () => elements.nudge(mm, 0), ArrowUp: () => elements.nudge(0, -mm), ArrowDown: () => elements.nudge(0, mm) });
-    const with_ = (prefix: string, mm: number) => Object.fromEntries(Object.entries(arrows(mm)).map(([key, work]) => [prefix + key, work]));
-    return { ...(wanted.length ? { ...arrows(1), ...with_("Shift+", 10), ...with_("Alt+", 0.1) } : {}), Delete: elements.remove, Backspace: elements.remove, Escape: () => setWanted([]),
-      "Ctrl+d": elements.duplicate, "Ctrl+c": elements.copy, "Ctrl+v": elements.paste, "Ctrl+a": () => setWanted(layout.elements.filter((element) => !element.hidden).map((element) => element.id)) };
+    const arrows = (mm: number) => ({
+      ArrowLeft: () => elements.nudge(-mm, 0),
+      ArrowRight: () => elements.nudge(mm, 0),
+      ArrowUp: () => elements.nudge(0, -mm),
+      ArrowDown: () => elements.nudge(0, mm),
+    });
+    const with_ = (prefix: string, mm: number) =>
+      Object.fromEntries(Object.entries(arrows(mm)).map(([key, work]) => [prefix + key, work]));
+    return {
+      ...(wanted.length ? { ...arrows(1), ...with_("Shift+", 10), ...with_("Alt+", 0.1) } : {}),
+      Delete: elements.remove,
+      Backspace: elements.remove,
+      Escape: () => setWanted([]),
+      "Ctrl+d": elements.duplicate,
+      "Ctrl+c": elements.copy,
+      "Ctrl+v": elements.paste,
+      "Ctrl+a": () => setWanted(layout.elements.filter((element) => !element.hidden).map((element) => element.id)),
+    };
   }, [elements, wanted, layout.elements]);
   useShortcuts(keys);
   const hardest = async () => {
     const found = await get<{ number: number; overflowing: string[] }>(`/api/books/${book.id}/layout/hardest`);
     go(found.number);
     const titles = layout.elements.filter((element) => found.overflowing.includes(element.id)).map(titleOf);
-    setTold(titles.length ? `The longest texts are on this sheet. ${titles.join(", ")}: more than the box holds; make it larger, or let the text shrink.` : null);
+    setTold(
+      titles.length
+        ? `The longest texts are on this sheet. ${titles.join(", ")}: more than the box holds; make it larger, or let the text shrink.`
+        : null,
+    );
   };
   const page = layout.page;
   const keepPage = (label: string, patch: Partial<Page>) => keep(label, { page: patch as never });
@@ -66,32 +89,214 @@ export function SheetStep() {
   const bound = page.binding?.edge ?? "none";
   return (
     <>
-      <Statement answer={role === "key" ? <>The key frame is <b>{mm(frame.width_mm)} × {mm(frame.height_mm)}</b> and shows <b>{count(book.cells.length, "sheet")}</b> by name, at a round scale that holds them all. The key sheet comes before the others.</> : <>The frame is <b>{mm(book.frame.width_mm)} × {mm(book.frame.height_mm)}</b> and shows {book.sheet_m && <><b>{groundSize(...book.sheet_m)}</b> of ground </>}at {ratio(scale)}; <b>{count(book.cells.length, "sheet")}</b> in all. The scale is held when the page changes. {cell && <>Seen here: <b>{cell.name}</b>.</>}</>}>
+      <Statement
+        answer={
+          role === "key" ? (
+            <>
+              The key frame is{" "}
+              <b>
+                {mm(frame.width_mm)} × {mm(frame.height_mm)}
+              </b>{" "}
+              and shows <b>{count(book.cells.length, "sheet")}</b> by name, at a round scale that holds them all. The
+              key sheet comes before the others.
+            </>
+          ) : (
+            <>
+              The frame is{" "}
+              <b>
+                {mm(book.frame.width_mm)} × {mm(book.frame.height_mm)}
+              </b>{" "}
+              and shows{" "}
+              {book.sheet_m && (
+                <>
+                  <b>{groundSize(...book.sheet_m)}</b> of ground{" "}
+                </>
+              )}
+              at {ratio(scale)}; <b>{count(book.cells.length, "sheet")}</b> in all. The scale is held when the page
+              changes.{" "}
+              {cell && (
+                <>
+                  Seen here: <b>{cell.name}</b>.
+                </>
+              )}
+            </>
+          )
+        }
+      >
         Print{" "}
-        <ChoiceValue label="Which page" value={role} choices={[{ value: "sheets", title: "the sheets", note: "every cell of the index" }, { value: "key", title: "the key sheet", note: book.document.key_layout ? "the whole index, by name" : "add one: the whole index, by name" }]}
-          onChoose={async (chosen) => { setWanted([]); setDesigns(false); if (chosen === "key" && !book.document.key_layout) await askBook("layout/key", { on: true }); go(chosen === "key" ? 0 : 1); }} />
-        {" "}on{" "}
-        <ChoiceValue label="Page size" value={page.size} choices={[...book.sizes.map((size) => ({ value: size, title: size })), { value: "custom", title: "custom", note: "width and height of your own" }, ...(role === "sheets" ? [{ value: "map", title: "the map’s proportion", note: "this width, as high as the study area asks" }] : [])]} onChoose={(size) => size === "map" ? ask("layout/proportion", {}) : keepPage("Page size", size === "custom" ? { size, width_mm: frame.page_width_mm, height_mm: frame.page_height_mm } : { size })} />
-        {" "}
-        <ChoiceValue label="Orientation" value={page.orientation ?? "portrait"} choices={[{ value: "landscape", title: "landscape" }, { value: "portrait", title: "portrait" }]} onChoose={(orientation) => keepPage("Orientation", { orientation: orientation as Page["orientation"] })} />
-        {" "}with margins of{" "}
-        <EntryValue label="Margins, all four" shown={even ? mm(margins[0]!) : "different widths"} text={even ? String(margins[0]) : ""} unit="mm" read={readNumber} expected="Write millimetres, such as 10." onKeep={(width) => keepPage("Margins", { margins_mm: { top: width, right: width, bottom: width, left: width } })} />
+        <ChoiceValue
+          label="Which page"
+          value={role}
+          choices={[
+            { value: "sheets", title: "the sheets", note: "every cell of the index" },
+            {
+              value: "key",
+              title: "the key sheet",
+              note: book.document.key_layout ? "the whole index, by name" : "add one: the whole index, by name",
+            },
+          ]}
+          onChoose={async (chosen) => {
+            setWanted([]);
+            setDesigns(false);
+            if (chosen === "key" && !book.document.key_layout) await askBook("layout/key", { on: true });
+            go(chosen === "key" ? 0 : 1);
+          }}
+        />{" "}
+        on{" "}
+        <ChoiceValue
+          label="Page size"
+          value={page.size}
+          choices={[
+            ...book.sizes.map((size) => ({ value: size, title: size })),
+            { value: "custom", title: "custom", note: "width and height of your own" },
+            ...(role === "sheets"
+              ? [{ value: "map", title: "the map’s proportion", note: "this width, as high as the study area asks" }]
+              : []),
+          ]}
+          onChoose={(size) =>
+            size === "map"
+              ? ask("layout/proportion", {})
+              : keepPage(
+                  "Page size",
+                  size === "custom"
+                    ? { size, width_mm: frame.page_width_mm, height_mm: frame.page_height_mm }
+                    : { size },
+                )
+          }
+        />{" "}
+        <ChoiceValue
+          label="Orientation"
+          value={page.orientation ?? "portrait"}
+          choices={[
+            { value: "landscape", title: "landscape" },
+            { value: "portrait", title: "portrait" },
+          ]}
+          onChoose={(orientation) => keepPage("Orientation", { orientation: orientation as Page["orientation"] })}
+        />{" "}
+        with margins of{" "}
+        <EntryValue
+          label="Margins, all four"
+          shown={even ? mm(margins[0]!) : "different widths"}
+          text={even ? String(margins[0]) : ""}
+          unit="mm"
+          read={readNumber}
+          expected="Write millimetres, such as 10."
+          onKeep={(width) =>
+            keepPage("Margins", { margins_mm: { top: width, right: width, bottom: width, left: width } })
+          }
+        />
         , bound on the{" "}
-        <ChoiceValue label="Binding edge" value={bound} shown={bound === "none" ? "no side" : bound} choices={[{ value: "none", title: "no side" }, { value: "left", title: "left" }, { value: "top", title: "top" }, { value: "right", title: "right" }]}
-          onChoose={(edge) => keep("Binding edge", { page: { binding: edge === "none" ? null : { edge: edge as "left", gutter_mm: page.binding?.gutter_mm ?? 12 } } })} />
-        {page.binding && <>
-          {" "}with{" "}
-          <EntryValue label="Gutter, the extra room on the bound edge" shown={mm(page.binding.gutter_mm)} text={String(page.binding.gutter_mm)} unit="mm" read={readNumber} expected="Write millimetres, such as 12." onKeep={(gutter_mm) => keep("Gutter", { page: { binding: { gutter_mm } } })} />
-          {" "}more{page.binding.edge !== "top" && <>, printed on{" "}
-          <ChoiceValue label="Printed on" value={page.binding.mirrored ? "both" : "one"} choices={[{ value: "one", title: "one side" }, { value: "both", title: "both sides", note: "even pages mirrored" }]} onChoose={(sides) => keep("Sides", { page: { binding: { mirrored: sides === "both" ? true : null } as never } })} /></>}</>}
-        {role === "sheets" && <>, from the design{" "}
-        <CardValue label="Design" shown={designTitle(layout.name)} open={designs} onOpen={() => { setWanted([]); setDesigns(true); }} /></>}
+        <ChoiceValue
+          label="Binding edge"
+          value={bound}
+          shown={bound === "none" ? "no side" : bound}
+          choices={[
+            { value: "none", title: "no side" },
+            { value: "left", title: "left" },
+            { value: "top", title: "top" },
+            { value: "right", title: "right" },
+          ]}
+          onChoose={(edge) =>
+            keep("Binding edge", {
+              page: {
+                binding: edge === "none" ? null : { edge: edge as "left", gutter_mm: page.binding?.gutter_mm ?? 12 },
+              },
+            })
+          }
+        />
+        {page.binding && (
+          <>
+            {" "}
+            with{" "}
+            <EntryValue
+              label="Gutter, the extra room on the bound edge"
+              shown={mm(page.binding.gutter_mm)}
+              text={String(page.binding.gutter_mm)}
+              unit="mm"
+              read={readNumber}
+              expected="Write millimetres, such as 12."
+              onKeep={(gutter_mm) => keep("Gutter", { page: { binding: { gutter_mm } } })}
+            />{" "}
+            more
+            {page.binding.edge !== "top" && (
+              <>
+                , printed on{" "}
+                <ChoiceValue
+                  label="Printed on"
+                  value={page.binding.mirrored ? "both" : "one"}
+                  choices={[
+                    { value: "one", title: "one side" },
+                    { value: "both", title: "both sides", note: "even pages mirrored" },
+                  ]}
+                  onChoose={(sides) =>
+                    keep("Sides", { page: { binding: { mirrored: sides === "both" ? true : null } as never } })
+                  }
+                />
+              </>
+            )}
+          </>
+        )}
+        {role === "sheets" && (
+          <>
+            , from the design{" "}
+            <CardValue
+              label="Design"
+              shown={designTitle(layout.name)}
+              open={designs}
+              onOpen={() => {
+                setWanted([]);
+                setDesigns(true);
+              }}
+            />
+          </>
+        )}
         .
       </Statement>
       {told && <Notice text={told} kind="warning" onClose={() => setTold(null)} />}
       <Box sx={{ flex: 1, minHeight: 0, display: "flex" }}>
-        {sheet !== null ? <PageView sheet={sheet} picked={around(picked.map((element) => shifted(frame.elements[element.id]!, shift, 0)))} guides={guides} onGuides={(guides) => keep("Guides", { guides })} overlay={(perMm, fault) => <>{ghost && <Ghost svg={ghost} />}<LayoutCanvas perMm={perMm} fault={fault} picked={wanted} onPick={setWanted} onPlace={elements.place} onTurn={(id, angle) => elements.patch(id, { rotation_deg: angle === 0 ? undefined : angle }, "Turn")} /></>} /> : <Box sx={{ flex: 1, display: "grid", placeItems: "center" }}>There is no sheet to show yet. On Weave, say which area to cover.</Box>}
-        {picked.length > 0 ? <ElementCard key={picked.map((element) => element.id).join()} picked={picked} elements={elements} onBack={() => setWanted([])} onGhost={setGhost} /> : designs && role === "sheets" ? <DesignCard onBack={() => setDesigns(false)} /> : <PageCard keepPage={keepPage} elements={elements} onPick={setWanted} onHardest={() => void hardest().catch((error: Error) => setTold(error.message))} />}
+        {sheet !== null ? (
+          <PageView
+            sheet={sheet}
+            picked={around(picked.map((element) => shifted(frame.elements[element.id]!, shift, 0)))}
+            guides={guides}
+            onGuides={(guides) => keep("Guides", { guides })}
+            overlay={(perMm, fault) => (
+              <>
+                {ghost && <Ghost svg={ghost} />}
+                <LayoutCanvas
+                  perMm={perMm}
+                  fault={fault}
+                  picked={wanted}
+                  onPick={setWanted}
+                  onPlace={elements.place}
+                  onTurn={(id, angle) => elements.patch(id, { rotation_deg: angle === 0 ? undefined : angle }, "Turn")}
+                />
+              </>
+            )}
+          />
+        ) : (
+          <Box sx={{ flex: 1, display: "grid", placeItems: "center" }}>
+            There is no sheet to show yet. On Weave, say which area to cover.
+          </Box>
+        )}
+        {picked.length > 0 ? (
+          <ElementCard
+            key={picked.map((element) => element.id).join()}
+            picked={picked}
+            elements={elements}
+            onBack={() => setWanted([])}
+            onGhost={setGhost}
+          />
+        ) : designs && role === "sheets" ? (
+          <DesignCard onBack={() => setDesigns(false)} />
+        ) : (
+          <PageCard
+            keepPage={keepPage}
+            elements={elements}
+            onPick={setWanted}
+            onHardest={() => void hardest().catch((error: Error) => setTold(error.message))}
+          />
+        )}
       </Box>
     </>
   );
@@ -99,10 +304,27 @@ export function SheetStep() {
 
 // What is being tried, over the page; the server's own drawing, escaped where it is written.
 function Ghost({ svg }: { svg: string }) {
-  return <Box aria-hidden data-ghost="" sx={{ position: "absolute", inset: 0, pointerEvents: "none", "& svg": { display: "block", width: "100%", height: "100%" } }} dangerouslySetInnerHTML={{ __html: svg }} />;
+  return (
+    <Box
+      aria-hidden
+      data-ghost=""
+      sx={{
+        position: "absolute",
+        inset: 0,
+        pointerEvents: "none",
+        "& svg": { display: "block", width: "100%", height: "100%" },
+      }}
+      dangerouslySetInnerHTML={{ __html: svg }}
+    />
+  );
 }
 
-interface PageCardProps { keepPage: (label: string, patch: Partial<Page>) => Promise<unknown>; elements: Elements; onPick: (ids: string[]) => void; onHardest: () => void }
+interface PageCardProps {
+  keepPage: (label: string, patch: Partial<Page>) => Promise<unknown>;
+  elements: Elements;
+  onPick: (ids: string[]) => void;
+  onHardest: () => void;
+}
 
 // The page and its elements, the topmost first.
 function PageCard({ keepPage, elements, onPick, onHardest }: PageCardProps) {
@@ -111,56 +333,132 @@ function PageCard({ keepPage, elements, onPick, onHardest }: PageCardProps) {
   const { go } = useSheet();
   const { role, layout, frame, guides, keep } = useLayout();
   return (
-    <Card title={role === "key" ? "Key sheet" : "Page"} note={`${mm(frame.page_width_mm)} × ${mm(frame.page_height_mm)}`}>
+    <Card
+      title={role === "key" ? "Key sheet" : "Page"}
+      note={`${mm(frame.page_width_mm)} × ${mm(frame.page_height_mm)}`}
+    >
       {layout.page.size === "custom" && (
         <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1.5, mb: 2 }}>
           {(["width_mm", "height_mm"] as const).map((side) => (
-            <Field key={side} label={`${side === "width_mm" ? "Width" : "Height"}, upright, mm`} value={String(layout.page[side] ?? "")} onKeep={async (text) => {
-              const length = readLength(text, "mm");
-              if (length === null) throw new Error("Write a length, such as 300, 12 in or 297/2.");
-              await keepPage("Page size", { [side]: Math.round(length * 1000) / 1000 });
-            }} />
+            <Field
+              key={side}
+              label={`${side === "width_mm" ? "Width" : "Height"}, upright, mm`}
+              value={String(layout.page[side] ?? "")}
+              onKeep={async (text) => {
+                const length = readLength(text, "mm");
+                if (length === null) throw new Error("Write a length, such as 300, 12 in or 297/2.");
+                await keepPage("Page size", { [side]: Math.round(length * 1000) / 1000 });
+              }}
+            />
           ))}
         </Box>
       )}
-      <Box component="h3" sx={{ fontSize: 13, color: "text.secondary", m: 0, mb: 0.5 }}>Margins</Box>
+      <Box component="h3" sx={{ fontSize: 13, color: "text.secondary", m: 0, mb: 0.5 }}>
+        Margins
+      </Box>
       <Box sx={{ display: "grid", gridTemplateColumns: "repeat(4, minmax(0, 1fr))", gap: 1, mb: 2 }}>
         {EDGES.map((edge) => (
-          <Field key={edge} label={`${edge[0]!.toUpperCase()}${edge.slice(1)}`} value={String(layout.page.margins_mm[edge])} onKeep={async (text) => {
-            const width = readLength(text, "mm");
-            if (width === null || width < 0) throw new Error("Write millimetres, such as 10.");
-            await keepPage(`Margin, ${edge}`, { margins_mm: { [edge]: width } as Page["margins_mm"] });
-          }} />
+          <Field
+            key={edge}
+            label={`${edge[0]!.toUpperCase()}${edge.slice(1)}`}
+            value={String(layout.page.margins_mm[edge])}
+            onKeep={async (text) => {
+              const width = readLength(text, "mm");
+              if (width === null || width < 0) throw new Error("Write millimetres, such as 10.");
+              await keepPage(`Margin, ${edge}`, { margins_mm: { [edge]: width } as Page["margins_mm"] });
+            }}
+          />
         ))}
       </Box>
       <Box sx={{ display: "flex", alignItems: "flex-end", gap: 1, mb: 2 }}>
-        <Field label="Bleed, mm" value={String(layout.page.bleed_mm ?? 0)} onKeep={async (text) => {
-          const bleed_mm = readLength(text, "mm");
-          if (bleed_mm === null || bleed_mm < 0 || bleed_mm > 50) throw new Error("0 to 50");
-          await keepPage("Bleed", { bleed_mm });
-        }} />
-        <FormControlLabel sx={{ flexShrink: 0, m: 0 }} control={<Checkbox size="small" checked={layout.page.trim_marks ?? false} onChange={(event) => void keepPage("Trim marks", { trim_marks: event.target.checked }).catch(() => undefined)} />} label="trim marks" />
+        <Field
+          label="Bleed, mm"
+          value={String(layout.page.bleed_mm ?? 0)}
+          onKeep={async (text) => {
+            const bleed_mm = readLength(text, "mm");
+            if (bleed_mm === null || bleed_mm < 0 || bleed_mm > 50) throw new Error("0 to 50");
+            await keepPage("Bleed", { bleed_mm });
+          }}
+        />
+        <FormControlLabel
+          sx={{ flexShrink: 0, m: 0 }}
+          control={
+            <Checkbox
+              size="small"
+              checked={layout.page.trim_marks ?? false}
+              onChange={(event) =>
+                void keepPage("Trim marks", { trim_marks: event.target.checked }).catch(() => undefined)
+              }
+            />
+          }
+          label="trim marks"
+        />
       </Box>
       <Box sx={{ display: "flex", alignItems: "baseline", justifyContent: "space-between" }}>
-        <Box component="h3" sx={{ fontSize: 14, fontWeight: 700, m: 0 }}>Elements</Box>
+        <Box component="h3" sx={{ fontSize: 14, fontWeight: 700, m: 0 }}>
+          Elements
+        </Box>
         <NewElement elements={elements} />
       </Box>
       <Box component="ul" aria-label="Elements, the topmost first" sx={{ m: 0, p: 0, listStyle: "none" }}>
         {[...layout.elements].reverse().map((element) => (
-          <Box component="li" key={element.id} sx={{ display: "flex", alignItems: "center", borderBottom: 1, borderColor: "divider" }}>
-            <Button onClick={() => onPick([element.id])} sx={{ flex: 1, minWidth: 0, justifyContent: "flex-start", color: "text.primary", fontWeight: 400, px: 0.5, py: 0.25 }}>
-              {titleOf(element)}<Box component="span" sx={{ color: "text.secondary", fontSize: 12.5, ml: 1 }}>{onPage(frame, element.id) ? book.kinds[element.kind]?.toLowerCase() : "off the page"}</Box>
+          <Box
+            component="li"
+            key={element.id}
+            sx={{ display: "flex", alignItems: "center", borderBottom: 1, borderColor: "divider" }}
+          >
+            <Button
+              onClick={() => onPick([element.id])}
+              sx={{
+                flex: 1,
+                minWidth: 0,
+                justifyContent: "flex-start",
+                color: "text.primary",
+                fontWeight: 400,
+                px: 0.5,
+                py: 0.25,
+              }}
+            >
+              {titleOf(element)}
+              <Box component="span" sx={{ color: "text.secondary", fontSize: 12.5, ml: 1 }}>
+                {onPage(frame, element.id) ? book.kinds[element.kind]?.toLowerCase() : "off the page"}
+              </Box>
             </Button>
             {element.locked && <LockIcon titleAccess="locked" sx={{ fontSize: 15, color: "text.secondary" }} />}
-            {element.hidden && <IconButton size="small" aria-label={`Show ${titleOf(element)}`} onClick={() => void elements.patch(element.id, { hidden: undefined }, "Show").catch(() => undefined)}><HiddenIcon sx={{ fontSize: 16 }} /></IconButton>}
+            {element.hidden && (
+              <IconButton
+                size="small"
+                aria-label={`Show ${titleOf(element)}`}
+                onClick={() => void elements.patch(element.id, { hidden: undefined }, "Show").catch(() => undefined)}
+              >
+                <HiddenIcon sx={{ fontSize: 16 }} />
+              </IconButton>
+            )}
           </Box>
         ))}
       </Box>
-      {role === "sheets" && <>
-        <Button sx={{ mt: 1.5 }} variant="outlined" onClick={onHardest}>Show the hardest sheet</Button>
-        <Box sx={{ fontSize: 12.5, color: "text.secondary", mt: 0.5 }}>the one with the longest texts, where a design breaks first</Box>
-      </>}
-      {role === "key" && <Button sx={{ mt: 1.5 }} color="error" onClick={() => { go(1); void ask("layout/key", { on: false }).catch(() => undefined); }}>Do without a key sheet</Button>}
+      {role === "sheets" && (
+        <>
+          <Button sx={{ mt: 1.5 }} variant="outlined" onClick={onHardest}>
+            Show the hardest sheet
+          </Button>
+          <Box sx={{ fontSize: 12.5, color: "text.secondary", mt: 0.5 }}>
+            the one with the longest texts, where a design breaks first
+          </Box>
+        </>
+      )}
+      {role === "key" && (
+        <Button
+          sx={{ mt: 1.5 }}
+          color="error"
+          onClick={() => {
+            go(1);
+            void ask("layout/key", { on: false }).catch(() => undefined);
+          }}
+        >
+          Do without a key sheet
+        </Button>
+      )}
       <Guided guides={guides} onKeep={(guides) => keep("Guides", { guides })} />
       <BookTexts />
     </Card>
@@ -174,18 +472,33 @@ function Guided({ guides, onKeep }: { guides: Guides; onKeep: (guides: Guides) =
       <Heading text="Guides" />
       <Box sx={{ display: "grid", gap: 1 }}>
         {(["x", "y"] as const).map((axis) => (
-          <Field key={axis} label={axis === "x" ? "Upright, mm from the left" : "Level, mm from the top"} value={(guides[axis] ?? []).join("; ")} placeholder="none" onKeep={async (text) => {
-            const places = text.split(";").filter((part) => part.trim() !== "").map((part) => readLength(part, "mm"));
-            if (places.some((place) => place === null)) throw new Error("Write places with ; between them, such as 20; 45.5; 297/2.");
-            await onKeep({ ...guides, [axis]: (places as number[]).sort((a, b) => a - b) });
-          }} />
+          <Field
+            key={axis}
+            label={axis === "x" ? "Upright, mm from the left" : "Level, mm from the top"}
+            value={(guides[axis] ?? []).join("; ")}
+            placeholder="none"
+            onKeep={async (text) => {
+              const places = text
+                .split(";")
+                .filter((part) => part.trim() !== "")
+                .map((part) => readLength(part, "mm"));
+              if (places.some((place) => place === null))
+                throw new Error("Write places with ; between them, such as 20; 45.5; 297/2.");
+              await onKeep({ ...guides, [axis]: (places as number[]).sort((a, b) => a - b) });
+            }}
+          />
         ))}
       </Box>
     </>
   );
 }
 
-const TEXTS = [["author", "Author"], ["edition", "Edition or revision"], ["date", "Date, as 2026-04-01"], ["source", "Source and credit"]] as const;
+const TEXTS = [
+  ["author", "Author"],
+  ["edition", "Edition or revision"],
+  ["date", "Date, as 2026-04-01"],
+  ["source", "Source and credit"],
+] as const;
 
 // What the book's live texts say.
 function BookTexts() {
@@ -195,7 +508,15 @@ function BookTexts() {
     <>
       <Heading text="Texts of the book" />
       <Box sx={{ display: "grid", gap: 1 }}>
-        {TEXTS.map(([name, title]) => <Field key={name} label={title} value={book.document[name] ?? ""} multiline={name === "source"} onKeep={(text) => change(title, { [name]: text.trim() })} />)}
+        {TEXTS.map(([name, title]) => (
+          <Field
+            key={name}
+            label={title}
+            value={book.document[name] ?? ""}
+            multiline={name === "source"}
+            onKeep={(text) => change(title, { [name]: text.trim() })}
+          />
+        ))}
       </Box>
     </>
   );
@@ -206,7 +527,21 @@ function onPage(frame: Frame, id: string): boolean {
   return left < frame.page_width_mm && left + width > 0 && top < frame.page_height_mm && top + height > 0;
 }
 
-const SIZES: Record<string, [number, number]> = { text: [50, 8], line: [40, 0], box: [40, 25], ellipse: [30, 30], picture: [20, 20], scale_bar: [60, 9], north_arrow: [18, 22], legend: [50, 80], neatline: [100, 80], locator: [45, 35], adjoining: [36, 27], grid_note: [50, 4], north_diagram: [34, 44] };
+const SIZES: Record<string, [number, number]> = {
+  text: [50, 8],
+  line: [40, 0],
+  box: [40, 25],
+  ellipse: [30, 30],
+  picture: [20, 20],
+  scale_bar: [60, 9],
+  north_arrow: [18, 22],
+  legend: [50, 80],
+  neatline: [100, 80],
+  locator: [45, 35],
+  adjoining: [36, 27],
+  grid_note: [50, 4],
+  north_diagram: [34, 44],
+};
 
 // A new element comes to the middle of the page and is picked.
 function NewElement({ elements }: { elements: Elements }) {
@@ -221,9 +556,25 @@ function NewElement({ elements }: { elements: Elements }) {
   };
   return (
     <>
-      <Button aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>New element</Button>
-      <Menu open={!!anchor} anchorEl={anchor} onClose={() => setAnchor(null)} slotProps={{ list: { dense: true, "aria-label": "Kinds of elements" }, paper: { role: "dialog", "aria-label": "New element" } }}>
-        {Object.entries(book.kinds).filter(([kind]) => !FRAMES.includes(kind) && (role === "sheets" || !["locator", "adjoining"].includes(kind))).map(([kind, title]) => <MenuItem key={kind} onClick={() => create(kind)}>{title}</MenuItem>)}
+      <Button aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>
+        New element
+      </Button>
+      <Menu
+        open={!!anchor}
+        anchorEl={anchor}
+        onClose={() => setAnchor(null)}
+        slotProps={{
+          list: { dense: true, "aria-label": "Kinds of elements" },
+          paper: { role: "dialog", "aria-label": "New element" },
+        }}
+      >
+        {Object.entries(book.kinds)
+          .filter(([kind]) => !FRAMES.includes(kind) && (role === "sheets" || !["locator", "adjoining"].includes(kind)))
+          .map(([kind, title]) => (
+            <MenuItem key={kind} onClick={() => create(kind)}>
+              {title}
+            </MenuItem>
+          ))}
       </Menu>
     </>
   );

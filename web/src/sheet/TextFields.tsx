@@ -12,15 +12,28 @@ import { Choice, Colour, Measured } from "../ground/SymbolEditor";
 type Keep = (patch: Partial<Element>) => Promise<unknown>;
 
 const WEIGHTS: Record<number, string> = { 300: "light", 400: "regular", 600: "semibold", 700: "bold" };
-const ACROSS = [["left", "left"], ["centre", "centred"], ["right", "right"], ["justify", "both edges"]] as const;
-const DOWN = [["top", "top"], ["middle", "middle"], ["bottom", "bottom"]] as const;
+const ACROSS = [
+  ["left", "left"],
+  ["centre", "centred"],
+  ["right", "right"],
+  ["justify", "both edges"],
+] as const;
+const DOWN = [
+  ["top", "top"],
+  ["middle", "middle"],
+  ["bottom", "bottom"],
+] as const;
 
 // A text element: what it says, with live text from a list, and its type.
 export function TextFields({ element, onKeep }: { element: Element; onKeep: Keep }) {
   return (
     <Box sx={{ display: "grid", gap: 1.25 }}>
       <Field label="Text" value={element.text ?? ""} multiline onKeep={(text) => onKeep({ text })} />
-      <LiveText onInsert={(tag) => onKeep({ text: `${element.text ?? ""}${element.text && !/\s$/.test(element.text) ? " " : ""}${tag}` })} />
+      <LiveText
+        onInsert={(tag) =>
+          onKeep({ text: `${element.text ?? ""}${element.text && !/\s$/.test(element.text) ? " " : ""}${tag}` })
+        }
+      />
       <TypeFields element={element} onKeep={onKeep} />
     </Box>
   );
@@ -31,35 +44,129 @@ export function TypeFields({ element, onKeep }: { element: Element; onKeep: Keep
   const book = useBook();
   const face = book.faces.find((known) => known.key === (element.face ?? "sans")) ?? book.faces[0]!;
   const families = [...new Set(book.faces.map((known) => known.family))];
-  const weights = [...new Set(book.faces.filter((known) => known.family === face.family && known.italic === face.italic).map((known) => known.weight))];
-  const leaning = book.faces.find((known) => known.family === face.family && known.weight === face.weight && known.italic !== face.italic);
+  const weights = [
+    ...new Set(
+      book.faces
+        .filter((known) => known.family === face.family && known.italic === face.italic)
+        .map((known) => known.weight),
+    ),
+  ];
+  const leaning = book.faces.find(
+    (known) => known.family === face.family && known.weight === face.weight && known.italic !== face.italic,
+  );
   // The face of a family that is nearest to what was asked for.
   const choose = (family: string, weight: number, italic: boolean) => {
-    const found = book.faces.filter((known) => known.family === family).sort((a, b) => Number(a.italic !== italic) - Number(b.italic !== italic) || Math.abs(a.weight - weight) - Math.abs(b.weight - weight))[0]!;
+    const found = book.faces
+      .filter((known) => known.family === family)
+      .sort(
+        (a, b) =>
+          Number(a.italic !== italic) - Number(b.italic !== italic) ||
+          Math.abs(a.weight - weight) - Math.abs(b.weight - weight),
+      )[0]!;
     return onKeep({ face: found.key });
   };
   return (
     <Box sx={{ display: "grid", gap: 1.25 }}>
       <Box sx={{ display: "flex", gap: 1, alignItems: "flex-start" }}>
-        <Box sx={{ pt: 1.75 }}><Colour label="Colour of the text" value={element.colour ?? "#1f2a30"} onKeep={(colour) => onKeep({ colour })} /></Box>
-        <Box sx={{ flex: 1, minWidth: 0, display: "grid", gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr)", gap: 1, alignItems: "end" }}>
-          <Choice label="Family" value={face.family} choices={families.map((family) => [family, family.replace(/^Loom /, "")] as const)} onChoose={(family) => choose(family, face.weight, face.italic)} />
-          <Choice label="Weight" value={String(face.weight)} choices={weights.map((weight) => [String(weight), WEIGHTS[weight] ?? String(weight)] as const)} onChoose={(weight) => choose(face.family, Number(weight), face.italic)} />
-          <Measured label="Size, pt" value={element.size_pt ?? 9} least={1} most={500} onKeep={(size_pt) => onKeep({ size_pt })} />
-          <Choice label="Style" value={face.italic ? "italic" : "upright"} choices={[["upright", "upright"], ["italic", "italic"]].filter(([style]) => leaning || (style === "italic") === face.italic) as [string, string][]} onChoose={(style) => choose(face.family, face.weight, style === "italic")} />
-          <Choice label="Across" value={element.align ?? "left"} choices={ACROSS} onChoose={(align) => onKeep({ align })} />
-          <Choice label="Down" value={element.anchor ?? "top"} choices={DOWN} onChoose={(anchor) => onKeep({ anchor })} />
-          <Measured label="Line height" value={element.line_height ?? 1.2} least={0.5} most={5} onKeep={(line_height) => onKeep({ line_height })} />
-          <Measured label="Tracking, pt" value={element.tracking_pt ?? 0} least={-20} most={100} onKeep={(tracking_pt) => onKeep({ tracking_pt })} />
-          <Measured label="Padding, mm" value={element.padding_mm ?? 0} least={0} most={200} onKeep={(padding_mm) => onKeep({ padding_mm })} />
-          <Field label="Shrinks to, pt" value={element.least_pt ? String(element.least_pt) : ""} placeholder="never" onKeep={(text) => {
-            const size = Number(text.trim().replace(",", "."));
-            if (text.trim() !== "" && !(size > 0)) throw new Error("Write points, such as 6.");
-            return onKeep({ least_pt: text.trim() === "" ? undefined : size });
-          }} />
+        <Box sx={{ pt: 1.75 }}>
+          <Colour
+            label="Colour of the text"
+            value={element.colour ?? "#1f2a30"}
+            onKeep={(colour) => onKeep({ colour })}
+          />
+        </Box>
+        <Box
+          sx={{
+            flex: 1,
+            minWidth: 0,
+            display: "grid",
+            gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr)",
+            gap: 1,
+            alignItems: "end",
+          }}
+        >
+          <Choice
+            label="Family"
+            value={face.family}
+            choices={families.map((family) => [family, family.replace(/^Loom /, "")] as const)}
+            onChoose={(family) => choose(family, face.weight, face.italic)}
+          />
+          <Choice
+            label="Weight"
+            value={String(face.weight)}
+            choices={weights.map((weight) => [String(weight), WEIGHTS[weight] ?? String(weight)] as const)}
+            onChoose={(weight) => choose(face.family, Number(weight), face.italic)}
+          />
+          <Measured
+            label="Size, pt"
+            value={element.size_pt ?? 9}
+            least={1}
+            most={500}
+            onKeep={(size_pt) => onKeep({ size_pt })}
+          />
+          <Choice
+            label="Style"
+            value={face.italic ? "italic" : "upright"}
+            choices={
+              [
+                ["upright", "upright"],
+                ["italic", "italic"],
+              ].filter(([style]) => leaning || (style === "italic") === face.italic) as [string, string][]
+            }
+            onChoose={(style) => choose(face.family, face.weight, style === "italic")}
+          />
+          <Choice
+            label="Across"
+            value={element.align ?? "left"}
+            choices={ACROSS}
+            onChoose={(align) => onKeep({ align })}
+          />
+          <Choice
+            label="Down"
+            value={element.anchor ?? "top"}
+            choices={DOWN}
+            onChoose={(anchor) => onKeep({ anchor })}
+          />
+          <Measured
+            label="Line height"
+            value={element.line_height ?? 1.2}
+            least={0.5}
+            most={5}
+            onKeep={(line_height) => onKeep({ line_height })}
+          />
+          <Measured
+            label="Tracking, pt"
+            value={element.tracking_pt ?? 0}
+            least={-20}
+            most={100}
+            onKeep={(tracking_pt) => onKeep({ tracking_pt })}
+          />
+          <Measured
+            label="Padding, mm"
+            value={element.padding_mm ?? 0}
+            least={0}
+            most={200}
+            onKeep={(padding_mm) => onKeep({ padding_mm })}
+          />
+          <Field
+            label="Shrinks to, pt"
+            value={element.least_pt ? String(element.least_pt) : ""}
+            placeholder="never"
+            onKeep={(text) => {
+              const size = Number(text.trim().replace(",", "."));
+              if (text.trim() !== "" && !(size > 0)) throw new Error("Write points, such as 6.");
+              return onKeep({ least_pt: text.trim() === "" ? undefined : size });
+            }}
+          />
         </Box>
       </Box>
-      <BringIn title="Bring in a typeface" label="Typeface of your own" accept=".ttf,.otf,font/ttf,font/otf" address={() => "faces"} onBrought={(key) => onKeep({ face: key })} />
+      <BringIn
+        title="Bring in a typeface"
+        label="Typeface of your own"
+        accept=".ttf,.otf,font/ttf,font/otf"
+        address={() => "faces"}
+        onBrought={(key) => onKeep({ face: key })}
+      />
     </Box>
   );
 }
@@ -69,14 +176,47 @@ function LiveText({ onInsert }: { onInsert: (tag: string) => Promise<unknown> })
   const book = useBook();
   const { sheet } = useLayout();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const values = useQuery({ queryKey: ["values", book.id, book.revision, sheet], queryFn: ({ signal }) => get<{ name: string; value: string }[]>(`/api/books/${book.id}/sheets/${sheet!}/values`, signal), enabled: sheet !== null && !!anchor });
+  const values = useQuery({
+    queryKey: ["values", book.id, book.revision, sheet],
+    queryFn: ({ signal }) =>
+      get<{ name: string; value: string }[]>(`/api/books/${book.id}/sheets/${sheet!}/values`, signal),
+    enabled: sheet !== null && !!anchor,
+  });
   return (
     <>
-      <Button sx={{ justifySelf: "start" }} disabled={sheet === null} aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>Insert live text</Button>
-      <Menu open={!!anchor} anchorEl={anchor} onClose={() => setAnchor(null)} slotProps={{ list: { dense: true, "aria-label": "Live text" }, paper: { role: "dialog", "aria-label": "What live text can say", sx: { maxHeight: 420 } } }}>
+      <Button
+        sx={{ justifySelf: "start" }}
+        disabled={sheet === null}
+        aria-haspopup="menu"
+        onClick={(event) => setAnchor(event.currentTarget)}
+      >
+        Insert live text
+      </Button>
+      <Menu
+        open={!!anchor}
+        anchorEl={anchor}
+        onClose={() => setAnchor(null)}
+        slotProps={{
+          list: { dense: true, "aria-label": "Live text" },
+          paper: { role: "dialog", "aria-label": "What live text can say", sx: { maxHeight: 420 } },
+        }}
+      >
         {(values.data ?? []).map(({ name, value }) => (
-          <MenuItem key={name} onClick={() => { setAnchor(null); void onInsert(`{{ ${name} }}`).catch(() => undefined); }} sx={{ display: "flex", gap: 2, justifyContent: "space-between" }}>
-            <span>{name}</span><Box component="span" sx={{ color: "text.secondary", maxWidth: 260, overflow: "hidden", textOverflow: "ellipsis" }}>{value || "(empty)"}</Box>
+          <MenuItem
+            key={name}
+            onClick={() => {
+              setAnchor(null);
+              void onInsert(`{{ ${name} }}`).catch(() => undefined);
+            }}
+            sx={{ display: "flex", gap: 2, justifyContent: "space-between" }}
+          >
+            <span>{name}</span>
+            <Box
+              component="span"
+              sx={{ color: "text.secondary", maxWidth: 260, overflow: "hidden", textOverflow: "ellipsis" }}
+            >
+              {value || "(empty)"}
+            </Box>
           </MenuItem>
         ))}
         {values.isFetching && !values.data && <MenuItem disabled>…</MenuItem>}
@@ -92,14 +232,48 @@ export function PanelFields({ element, onKeep }: { element: Element; onKeep: Kee
   return (
     <Box sx={{ display: "grid", gap: 1 }}>
       <Box sx={{ display: "flex", gap: 1, alignItems: "center" }}>
-        {element.fill && <Colour label="Area colour" value={element.fill.colour} onKeep={(colour) => onKeep({ fill: { ...element.fill, colour } })} />}
-        <Button onClick={() => void onKeep({ fill: element.fill ? undefined : { colour: "#fffdf6" } })}>{element.fill ? "No area colour" : "Area colour"}</Button>
+        {element.fill && (
+          <Colour
+            label="Area colour"
+            value={element.fill.colour}
+            onKeep={(colour) => onKeep({ fill: { ...element.fill, colour } })}
+          />
+        )}
+        <Button onClick={() => void onKeep({ fill: element.fill ? undefined : { colour: "#fffdf6" } })}>
+          {element.fill ? "No area colour" : "Area colour"}
+        </Button>
       </Box>
       <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
-        {stroke && <Colour label="Colour of the line" value={stroke.colour ?? "#1f2a30"} onKeep={(colour) => onKeep({ stroke: { ...stroke, colour } })} />}
-        {stroke && <Measured label="Line, mm" value={stroke.width_mm ?? 0.3} least={0.01} most={100} onKeep={(width_mm) => onKeep({ stroke: { ...stroke, width_mm } })} />}
-        {element.kind === "text" && <Button onClick={() => void onKeep({ stroke: stroke ? undefined : { colour: "#1f2a30", width_mm: 0.3 } })}>{stroke ? "No line" : "Line round it"}</Button>}
-        {rounds && (element.fill || stroke) && <Measured label="Corner, mm" value={element.corner_mm ?? 0} least={0} most={500} onKeep={(corner_mm) => onKeep({ corner_mm })} />}
+        {stroke && (
+          <Colour
+            label="Colour of the line"
+            value={stroke.colour ?? "#1f2a30"}
+            onKeep={(colour) => onKeep({ stroke: { ...stroke, colour } })}
+          />
+        )}
+        {stroke && (
+          <Measured
+            label="Line, mm"
+            value={stroke.width_mm ?? 0.3}
+            least={0.01}
+            most={100}
+            onKeep={(width_mm) => onKeep({ stroke: { ...stroke, width_mm } })}
+          />
+        )}
+        {element.kind === "text" && (
+          <Button onClick={() => void onKeep({ stroke: stroke ? undefined : { colour: "#1f2a30", width_mm: 0.3 } })}>
+            {stroke ? "No line" : "Line round it"}
+          </Button>
+        )}
+        {rounds && (element.fill || stroke) && (
+          <Measured
+            label="Corner, mm"
+            value={element.corner_mm ?? 0}
+            least={0}
+            most={500}
+            onKeep={(corner_mm) => onKeep({ corner_mm })}
+          />
+        )}
       </Box>
     </Box>
   );
@@ -107,7 +281,12 @@ export function PanelFields({ element, onKeep }: { element: Element; onKeep: Kee
 
 export function SlopeField({ element, onKeep }: { element: Element; onKeep: Keep }) {
   return (
-    <TextField select label="Runs" value={element.slope ?? "down"} onChange={(event) => void onKeep({ slope: event.target.value })}>
+    <TextField
+      select
+      label="Runs"
+      value={element.slope ?? "down"}
+      onChange={(event) => void onKeep({ slope: event.target.value })}
+    >
       <MenuItem value="down">from upper left to lower right</MenuItem>
       <MenuItem value="up">from lower left to upper right</MenuItem>
     </TextField>

@@ -8,6 +8,17 @@ import { useLayout } from "./layout";
 export function Told({ id }: { id: string }) {
   const book = useBook();
   const { sheet } = useLayout();
-  const told = useQuery({ queryKey: ["measured", book.id, book.revision, sheet, id], queryFn: ({ signal }) => get<{ sentence: string; warnings: string[] }>(`/api/books/${book.id}/sheets/${sheet!}/measured/${encodeURIComponent(id)}`, signal), enabled: sheet !== null, placeholderData: keepPreviousData });
-  return <div role="status">{told.data && <GridTold sentence={told.data.sentence} warnings={told.data.warnings} />}</div>;
+  const told = useQuery({
+    queryKey: ["measured", book.id, book.revision, sheet, id],
+    queryFn: ({ signal }) =>
+      get<{ sentence: string; warnings: string[] }>(
+        `/api/books/${book.id}/sheets/${sheet!}/measured/${encodeURIComponent(id)}`,
+        signal,
+      ),
+    enabled: sheet !== null,
+    placeholderData: keepPreviousData,
+  });
+  return (
+    <div role="status">{told.data && <GridTold sentence={told.data.sentence} warnings={told.data.warnings} />}</div>
+  );
 }

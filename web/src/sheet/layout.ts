@@ -27,18 +27,33 @@ export function useLayout(): DesignedLayout {
   const { number, cell } = useSheet();
   const key = number === 0 && book.document.key_layout && book.key_frame;
   const role: Role = key ? "key" : "sheets";
-  const keep = useCallback((label: string, patch: Patch<Layout>) => change(label, (role === "key" ? { key_layout: patch } : { layout: patch }) as Patch<BookDocument>), [change, role]);
-  const asked = useCallback(<T extends Book>(path: string, body: object) => ask<T>(path, { ...body, role }), [ask, role]);
-  const shown = role === "key" ? 0 : (cell ?? book.cells[0])?.number ?? null;
+  const keep = useCallback(
+    (label: string, patch: Patch<Layout>) =>
+      change(label, (role === "key" ? { key_layout: patch } : { layout: patch }) as Patch<BookDocument>),
+    [change, role],
+  );
+  const asked = useCallback(
+    <T extends Book>(path: string, body: object) => ask<T>(path, { ...body, role }),
+    [ask, role],
+  );
+  const shown = role === "key" ? 0 : ((cell ?? book.cells[0])?.number ?? null);
   // The key sheet is the first page, if there is one.
-  const shift = role === "sheets" && shown !== null && (shown + (book.document.key_layout ? 1 : 0)) % 2 === 0 ? book.frame.even_shift_mm : 0;
+  const shift =
+    role === "sheets" && shown !== null && (shown + (book.document.key_layout ? 1 : 0)) % 2 === 0
+      ? book.frame.even_shift_mm
+      : 0;
   const designed = key ? book.document.key_layout! : book.document.layout;
-  return useMemo(() => ({
-    role, keep, ask: asked,
-    layout: designed,
-    frame: role === "key" ? book.key_frame! : book.frame,
-    guides: designed.guides ?? NONE,
-    sheet: shown,
-    shift,
-  }), [book, role, designed, keep, asked, shown, shift]);
+  return useMemo(
+    () => ({
+      role,
+      keep,
+      ask: asked,
+      layout: designed,
+      frame: role === "key" ? book.key_frame! : book.frame,
+      guides: designed.guides ?? NONE,
+      sheet: shown,
+      shift,
+    }),
+    [book, role, designed, keep, asked, shown, shift],
+  );
 }

@@ -12,7 +12,12 @@ export const shown = (mm: number, unit: PaperUnit) => String(Number((mm / MM_PER
 export function readLength(text: string, unit: PaperUnit): number | null {
   const named = /(mm|in|pt)\s*$/.exec(text.trim());
   const used = (named?.[1] as PaperUnit | undefined) ?? unit;
-  const tokens = text.trim().replace(/(mm|in|pt)\s*$/, "").replaceAll(",", ".").match(/\d+(?:\.\d+)?|\.\d+|[-+*/()]|\S/g) ?? [];
+  const tokens =
+    text
+      .trim()
+      .replace(/(mm|in|pt)\s*$/, "")
+      .replaceAll(",", ".")
+      .match(/\d+(?:\.\d+)?|\.\d+|[-+*/()]|\S/g) ?? [];
   const value = new Sum(tokens).whole();
   return value === null ? null : value * MM_PER[used];
 }

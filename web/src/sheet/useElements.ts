@@ -11,7 +11,11 @@ const STEP_MM = 5;
 // The frames that decide what a page shows: one of each, never copied, never taken away.
 export const FRAMES = ["map_frame", "key_frame"];
 
-interface Copied { kind: string; settings: Element; box: Rectangle }
+interface Copied {
+  kind: string;
+  settings: Element;
+  box: Rectangle;
+}
 
 // What can be done with elements of the layout; each is one change that can be undone.
 export function useElements(picked: string[], onPick: (ids: string[]) => void) {
@@ -22,35 +26,76 @@ export function useElements(picked: string[], onPick: (ids: string[]) => void) {
     const boxes = frame.elements;
     const keep = (label: string, fresh: Element[]) => change(label, { elements: fresh });
     const free = picked.filter((id) => !elements.find((known) => known.id === id)?.locked);
-    const each = (label: string, ids: string[], patch: (element: Element) => Element) => keep(label, elements.map((element) => (ids.includes(element.id) ? patch(element) : element)));
-    const add = async (label: string, list: { kind: string; box: Rectangle; settings?: Partial<Element> }[]) => onPick((await ask<Book & { made: string[] }>("layout/elements", { label, elements: list })).made);
-    const copied = (): Copied[] => picked.map((id) => elements.find((known) => known.id === id)!).filter((element) => element && !FRAMES.includes(element.kind)).map((element) => ({ kind: element.kind, settings: element, box: boxes[element.id]! }));
+    const each = (label: string, ids: string[], patch: (element: Element) => Element) =>
+      keep(
+        label,
+        elements.map((element) => (ids.includes(element.id) ? patch(element) : element)),
+      );
+    const add = async (label: string, list: { kind: string; box: Rectangle; settings?: Partial<Element> }[]) =>
+      onPick((await ask<Book & { made: string[] }>("layout/elements", { label, elements: list })).made);
+    const copied = (): Copied[] =>
+      picked
+        .map((id) => elements.find((known) => known.id === id)!)
+        .filter((element) => element && !FRAMES.includes(element.kind))
+        .map((element) => ({ kind: element.kind, settings: element, box: boxes[element.id]! }));
     const move = (by: "front" | "back" | "forward" | "backward") => {
-      const rest = elements.filter((element) => !picked.includes(element.id)), mine = elements.filter((element) => picked.includes(element.id));
+      const rest = elements.filter((element) => !picked.includes(element.id)),
+        mine = elements.filter((element) => picked.includes(element.id));
       const lowest = elements.findIndex((element) => picked.includes(element.id));
-      const at = by === "front" ? rest.length : by === "back" ? 0 : by === "forward" ? Math.min(lowest + 1, rest.length) : Math.max(lowest - 1, 0);
+      const at =
+        by === "front"
+          ? rest.length
+          : by === "back"
+            ? 0
+            : by === "forward"
+              ? Math.min(lowest + 1, rest.length)
+              : Math.max(lowest - 1, 0);
       return keep("Order", [...rest.slice(0, at), ...mine, ...rest.slice(at)]);
     };
     return {
       place: (label: string, wanted: Boxes) => ask(`layout/boxes`, { label, boxes: wanted }),
-      patch: (id: string, patch: Partial<Element>, label = "Element") => each(label, [id], (element) => ({ ...element, ...patch })),
+      patch: (id: string, patch: Partial<Element>, label = "Element") =>
+        each(label, [id], (element) => ({ ...element, ...patch })),
       all: (label: string, patch: Partial<Element>) => each(label, picked, (element) => ({ ...element, ...patch })),
-      nudge: (dx: number, dy: number) => { if (free.length) void ask("layout/shift", { label: "Nudge", ids: free, dx_mm: dx, dy_mm: dy }).catch(() => undefined); },
+      nudge: (dx: number, dy: number) => {
+        if (free.length)
+          void ask("layout/shift", { label: "Nudge", ids: free, dx_mm: dx, dy_mm: dy }).catch(() => undefined);
+      },
       remove: () => {
         const gone = free.filter((id) => !FRAMES.includes(elements.find((known) => known.id === id)?.kind ?? ""));
         if (!gone.length) return;
         onPick([]);
-        void keep(gone.length > 1 ? "Remove elements" : "Remove element", elements.filter((element) => !gone.includes(element.id))).catch(() => undefined);
+        void keep(
+          gone.length > 1 ? "Remove elements" : "Remove element",
+          elements.filter((element) => !gone.includes(element.id)),
+        ).catch(() => undefined);
       },
-      duplicate: () => { const list = copied(); if (list.length) void add("Duplicate", list.map((entry) => ({ ...entry, box: shifted(entry.box, STEP_MM, STEP_MM) }))).catch(() => undefined); },
-      copy: () => { const list = copied(); if (list.length) localStorage.setItem(CLIPBOARD, JSON.stringify(list)); },
+      duplicate: () => {
+        const list = copied();
+        if (list.length)
+          void add(
+            "Duplicate",
+            list.map((entry) => ({ ...entry, box: shifted(entry.box, STEP_MM, STEP_MM) })),
+          ).catch(() => undefined);
+      },
+      copy: () => {
+        const list = copied();
+        if (list.length) localStorage.setItem(CLIPBOARD, JSON.stringify(list));
+      },
       paste: () => {
         const list = JSON.parse(localStorage.getItem(CLIPBOARD) ?? "[]") as Copied[];
-        if (list.length) void add("Paste", list.map((entry) => ({ ...entry, box: shifted(entry.box, STEP_MM, STEP_MM) }))).catch(() => undefined);
+        if (list.length)
+          void add(
+            "Paste",
+            list.map((entry) => ({ ...entry, box: shifted(entry.box, STEP_MM, STEP_MM) })),
+          ).catch(() => undefined);
       },
       create: (kind: string, box: Rectangle) => add(`New ${book.kinds[kind]!.toLowerCase()}`, [{ kind, box }]),
       order: move,
-      group: () => { const name = `group-${Date.now().toString(36)}`; return each("Group", picked, (element) => ({ ...element, group: name })); },
+      group: () => {
+        const name = `group-${Date.now().toString(36)}`;
+        return each("Group", picked, (element) => ({ ...element, group: name }));
+      },
       ungroup: () => each("Ungroup", picked, (element) => ({ ...element, group: undefined })),
     };
   }, [book.kinds, layout, frame, change, ask, picked, onPick]);
@@ -58,4 +103,5 @@ export function useElements(picked: string[], onPick: (ids: string[]) => void) {
 
 export type Elements = ReturnType<typeof useElements>;
 
-export const titleOf = (element: Element) => element.title ?? element.id.replaceAll("-", " ").replace(/^./, (letter) => letter.toUpperCase());
+export const titleOf = (element: Element) =>
+  element.title ?? element.id.replaceAll("-", " ").replace(/^./, (letter) => letter.toUpperCase());

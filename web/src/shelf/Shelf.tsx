@@ -9,7 +9,13 @@ import { OpenServer } from "../frame/OpenServer";
 import { Start } from "./Start";
 import { paper, useArrival } from "./arrive";
 
-interface Listed { id: number; title: string; subtitle: string; sheets: number; revision: number }
+interface Listed {
+  id: number;
+  title: string;
+  subtitle: string;
+  sheets: number;
+  revision: number;
+}
 
 // All books; a new one from data, or one that comes as a file.
 export function Shelf() {
@@ -18,23 +24,86 @@ export function Shelf() {
   return (
     <Box sx={{ height: "100%", display: "flex", flexDirection: "column" }}>
       <OpenServer />
-      <Box component="header" sx={{ display: "flex", alignItems: "center", gap: 1.75, height: 46, bgcolor: "ink.bar", color: "ink.onBar", flexShrink: 0 }}>
+      <Box
+        component="header"
+        sx={{
+          display: "flex",
+          alignItems: "center",
+          gap: 1.75,
+          height: 46,
+          bgcolor: "ink.bar",
+          color: "ink.onBar",
+          flexShrink: 0,
+        }}
+      >
         <Box component="img" src="/mark.svg" alt="" sx={{ width: 46, height: 46 }} />
-        <Typography component="h1" sx={{ fontSize: 16, fontWeight: 700 }}>Tile Loom</Typography>
+        <Typography component="h1" sx={{ fontSize: 16, fontWeight: 700 }}>
+          Tile Loom
+        </Typography>
       </Box>
       {problem && <Notice text={problem} onClose={() => setProblem(null)} />}
-      <Box component="main" sx={{ flex: 1, minHeight: 0, overflow: "auto", p: 4, display: "grid", gridTemplateColumns: "minmax(0, 1fr) 380px", gap: 4, alignItems: "start", maxWidth: 1240, width: "100%", mx: "auto" }}>
+      <Box
+        component="main"
+        sx={{
+          flex: 1,
+          minHeight: 0,
+          overflow: "auto",
+          p: 4,
+          display: "grid",
+          gridTemplateColumns: "minmax(0, 1fr) 380px",
+          gap: 4,
+          alignItems: "start",
+          maxWidth: 1240,
+          width: "100%",
+          mx: "auto",
+        }}
+      >
         <Box component="section" aria-labelledby="books-title">
-          <Typography component="h2" variant="h2" id="books-title" sx={{ mb: 2 }}>Books</Typography>
+          <Typography component="h2" variant="h2" id="books-title" sx={{ mb: 2 }}>
+            Books
+          </Typography>
           {books.error && <Typography role="alert">{books.error.message}</Typography>}
-          {books.data?.length === 0 && <Typography color="text.secondary">No book yet. Start one from data on the right.</Typography>}
-          <Box component="ul" sx={{ m: 0, p: 0, listStyle: "none", display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(230px, 1fr))", gap: 2 }}>
+          {books.data?.length === 0 && (
+            <Typography color="text.secondary">No book yet. Start one from data on the right.</Typography>
+          )}
+          <Box
+            component="ul"
+            sx={{
+              m: 0,
+              p: 0,
+              listStyle: "none",
+              display: "grid",
+              gridTemplateColumns: "repeat(auto-fill, minmax(230px, 1fr))",
+              gap: 2,
+            }}
+          >
             {books.data?.map((book) => (
               <li key={book.id}>
-                <Box component={Link} to={`/books/${book.id}/weave`} sx={{ display: "block", bgcolor: "background.paper", border: 1, borderColor: "divider", p: 1.5, color: "text.primary", textDecoration: "none", "&:hover": { borderColor: "thread.main" }, "&:focus-visible": { outline: "2px solid", outlineColor: "primary.main" } }}>
-                  <Box component="img" alt="" src={`/api/books/${book.id}/key.svg?r=${book.revision}`} sx={{ display: "block", width: "100%", height: 150, objectFit: "contain", bgcolor: "#fff" }} />
+                <Box
+                  component={Link}
+                  to={`/books/${book.id}/weave`}
+                  sx={{
+                    display: "block",
+                    bgcolor: "background.paper",
+                    border: 1,
+                    borderColor: "divider",
+                    p: 1.5,
+                    color: "text.primary",
+                    textDecoration: "none",
+                    "&:hover": { borderColor: "thread.main" },
+                    "&:focus-visible": { outline: "2px solid", outlineColor: "primary.main" },
+                  }}
+                >
+                  <Box
+                    component="img"
+                    alt=""
+                    src={`/api/books/${book.id}/key.svg?r=${book.revision}`}
+                    sx={{ display: "block", width: "100%", height: 150, objectFit: "contain", bgcolor: "#fff" }}
+                  />
                   <Box sx={{ fontWeight: 700, mt: 1 }}>{book.title}</Box>
-                  <Box sx={{ fontSize: 13, color: "text.secondary" }}>{[book.subtitle, count(book.sheets, "sheet")].filter(Boolean).join(" · ")}</Box>
+                  <Box sx={{ fontSize: 13, color: "text.secondary" }}>
+                    {[book.subtitle, count(book.sheets, "sheet")].filter(Boolean).join(" · ")}
+                  </Box>
                 </Box>
               </li>
             ))}
@@ -63,10 +132,26 @@ function Open({ onProblem }: { onProblem: (text: string | null) => void }) {
   };
   return (
     <Box component="section" aria-labelledby="open-title" sx={{ ...paper, display: "grid", gap: 1.5 }}>
-      <Typography component="h2" variant="h2" id="open-title">Open a book file</Typography>
-      <Box sx={{ fontSize: 13.5, color: "text.secondary" }}>A book that was taken as one file, with its data inside.</Box>
-      <input ref={input} type="file" hidden accept=".json,application/json" aria-label="Book file" onChange={(event) => { void open(event.target.files?.[0]); event.target.value = ""; }} />
-      <Button variant="outlined" onClick={() => input.current?.click()}>Choose a book file</Button>
+      <Typography component="h2" variant="h2" id="open-title">
+        Open a book file
+      </Typography>
+      <Box sx={{ fontSize: 13.5, color: "text.secondary" }}>
+        A book that was taken as one file, with its data inside.
+      </Box>
+      <input
+        ref={input}
+        type="file"
+        hidden
+        accept=".json,application/json"
+        aria-label="Book file"
+        onChange={(event) => {
+          void open(event.target.files?.[0]);
+          event.target.value = "";
+        }}
+      />
+      <Button variant="outlined" onClick={() => input.current?.click()}>
+        Choose a book file
+      </Button>
     </Box>
   );
 }

@@ -18,7 +18,18 @@ interface EntryProps<T> {
 }
 
 // A value that is typed: what it comes to shows while typing, Enter keeps it, Esc drops it.
-export function EntryValue<T>({ label, shown, text, unit, read, expected, onTry, onKeep, foretold, problem }: EntryProps<T>) {
+export function EntryValue<T>({
+  label,
+  shown,
+  text,
+  unit,
+  read,
+  expected,
+  onTry,
+  onKeep,
+  foretold,
+  problem,
+}: EntryProps<T>) {
   const [draft, setDraft] = useState(text);
   const [refused, setRefused] = useState<string | null>(null);
   const value = read(draft);
@@ -38,14 +49,45 @@ export function EntryValue<T>({ label, shown, text, unit, read, expected, onTry,
   };
   const said = refused ?? (value === null ? expected : problem);
   return (
-    <Value label={label} shown={shown} onOpen={() => { setDraft(text); setRefused(null); }} onClose={() => onTry?.(null)}>
+    <Value
+      label={label}
+      shown={shown}
+      onOpen={() => {
+        setDraft(text);
+        setRefused(null);
+      }}
+      onClose={() => onTry?.(null)}
+    >
       {(close) => (
-        <Box component="form" onSubmit={(event) => { event.preventDefault(); void keep(close); }} sx={{ px: 2, pb: 1.5, pt: 0.5, width: 320 }}>
-          <TextField autoFocus fullWidth value={draft} onChange={(event) => trying(event.target.value)} onFocus={(event) => event.target.select()} error={!!said} helperText={said ?? foretold ?? " "}
-            slotProps={{ htmlInput: { "aria-label": label, autoComplete: "off" }, input: unit ? { endAdornment: <InputAdornment position="end">{unit}</InputAdornment> } : undefined, formHelperText: { role: said ? "alert" : "status" } }} />
+        <Box
+          component="form"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void keep(close);
+          }}
+          sx={{ px: 2, pb: 1.5, pt: 0.5, width: 320 }}
+        >
+          <TextField
+            autoFocus
+            fullWidth
+            value={draft}
+            onChange={(event) => trying(event.target.value)}
+            onFocus={(event) => event.target.select()}
+            error={!!said}
+            helperText={said ?? foretold ?? " "}
+            slotProps={{
+              htmlInput: { "aria-label": label, autoComplete: "off" },
+              input: unit ? { endAdornment: <InputAdornment position="end">{unit}</InputAdornment> } : undefined,
+              formHelperText: { role: said ? "alert" : "status" },
+            }}
+          />
           <Box sx={{ display: "flex", gap: 1, justifyContent: "flex-end", mt: 1 }}>
-            <Button onClick={close} color="inherit">Drop</Button>
-            <Button type="submit" variant="contained">Keep</Button>
+            <Button onClick={close} color="inherit">
+              Drop
+            </Button>
+            <Button type="submit" variant="contained">
+              Keep
+            </Button>
           </Box>
         </Box>
       )}

@@ -23,12 +23,32 @@ export function Value({ label, shown, onOpen, onClose, children }: ValueProps) {
   };
   return (
     <>
-      <Box component="button" ref={anchor} aria-haspopup="dialog" aria-expanded={open} aria-label={`${label}: ${shown}`} onClick={() => { onOpen?.(); setOpen(true); }}
-        sx={underlined(open)}>
+      <Box
+        component="button"
+        ref={anchor}
+        aria-haspopup="dialog"
+        aria-expanded={open}
+        aria-label={`${label}: ${shown}`}
+        onClick={() => {
+          onOpen?.();
+          setOpen(true);
+        }}
+        sx={underlined(open)}
+      >
         {shown}
       </Box>
-      <Popover open={open} onClose={close} anchorEl={() => anchor.current} anchorOrigin={{ vertical: "bottom", horizontal: "left" }} slotProps={{ paper: { role: "dialog", "aria-labelledby": id, sx: { border: 1, borderColor: "divider", minWidth: 190 } } }}>
-        <Box id={id} sx={{ px: 2, pt: 1.25, fontSize: 12.5, color: "text.secondary" }}>{label}</Box>
+      <Popover
+        open={open}
+        onClose={close}
+        anchorEl={() => anchor.current}
+        anchorOrigin={{ vertical: "bottom", horizontal: "left" }}
+        slotProps={{
+          paper: { role: "dialog", "aria-labelledby": id, sx: { border: 1, borderColor: "divider", minWidth: 190 } },
+        }}
+      >
+        <Box id={id} sx={{ px: 2, pt: 1.25, fontSize: 12.5, color: "text.secondary" }}>
+          {label}
+        </Box>
         {children(close)}
         {open && <Weaving narrow />}
       </Popover>

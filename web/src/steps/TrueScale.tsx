@@ -6,13 +6,27 @@ import { get } from "../api/client";
 import { groundSize } from "../api/words";
 import { Row } from "../frame/Card";
 
-interface Facts { width_m: number; height_m: number; true_scale: number; point_scale: number; meridian_scale: number; areal_scale: number; convergence_deg: number; convergence: string; left_out: string[] }
+interface Facts {
+  width_m: number;
+  height_m: number;
+  true_scale: number;
+  point_scale: number;
+  meridian_scale: number;
+  areal_scale: number;
+  convergence_deg: number;
+  convergence: string;
+  left_out: string[];
+}
 
 const oneDecimal = new Intl.NumberFormat("en-GB", { minimumFractionDigits: 1, maximumFractionDigits: 1 });
 
 const useFacts = (sheet: number) => {
   const book = useBook();
-  return useQuery({ queryKey: ["facts", book.id, book.revision, sheet], queryFn: ({ signal }) => get<Facts>(`/api/books/${book.id}/sheets/${sheet}/facts`, signal), staleTime: Infinity });
+  return useQuery({
+    queryKey: ["facts", book.id, book.revision, sheet],
+    queryFn: ({ signal }) => get<Facts>(`/api/books/${book.id}/sheets/${sheet}/facts`, signal),
+    staleTime: Infinity,
+  });
 };
 
 // Scale factors that differ by less are told as one.
@@ -47,9 +61,17 @@ export function LeftOutOfSheet({ sheet }: { sheet: number }) {
   const sentences = useFacts(sheet).data?.left_out ?? [];
   if (sentences.length === 0) return null;
   return (
-    <Box role="note" aria-label="Left out of this sheet" sx={{ display: "flex", gap: 1, mt: 1.5, p: 1, border: 1, borderColor: "warning.main", fontSize: 13 }}>
+    <Box
+      role="note"
+      aria-label="Left out of this sheet"
+      sx={{ display: "flex", gap: 1, mt: 1.5, p: 1, border: 1, borderColor: "warning.main", fontSize: 13 }}
+    >
       <WarningIcon fontSize="small" sx={{ color: "warning.main" }} />
-      <Box component="ul" sx={{ m: 0, p: 0, listStyle: "none" }}>{sentences.map((sentence) => <li key={sentence}>{sentence}</li>)}</Box>
+      <Box component="ul" sx={{ m: 0, p: 0, listStyle: "none" }}>
+        {sentences.map((sentence) => (
+          <li key={sentence}>{sentence}</li>
+        ))}
+      </Box>
     </Box>
   );
 }

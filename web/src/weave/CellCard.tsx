@@ -9,7 +9,12 @@ import { LeftOutOfSheet, Shown, TrueScale } from "../steps/TrueScale";
 import { gapInWords, type Gap } from "./snap";
 import type { CellDeeds } from "./useCells";
 
-interface CellCardProps { picked: Cell[]; cells: CellDeeds; gaps: Gap[]; onGone: () => void }
+interface CellCardProps {
+  picked: Cell[];
+  cells: CellDeeds;
+  gaps: Gap[];
+  onGone: () => void;
+}
 
 const number = (text: string, expected: string) => {
   const value = readNumber(text);
@@ -28,40 +33,112 @@ export function CellCard({ picked, cells, gaps, onGone }: CellCardProps) {
   const same = (values: number[]) => (values.every((value) => value === values[0]) ? String(values[0]) : "");
   const quiet = (work: Promise<unknown>) => void work.catch(() => undefined);
   return (
-    <Card title={one ? first.name : count(picked.length, "cell")} note={one ? `sheet ${first.number} of ${book.cells.length}` : undefined}>
+    <Card
+      title={one ? first.name : count(picked.length, "cell")}
+      note={one ? `sheet ${first.number} of ${book.cells.length}` : undefined}
+    >
       <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1.25, alignItems: "end" }}>
-        {one && <>
-          <Field label="Name" value={first.name} onKeep={(name) => deed("rename", { name })} />
-          <Field label="Place in the book" value={String(first.number)} onKeep={(text) => deed("place", { place: Math.round(number(text, "Write a number.")) })} />
-          <Field label="Middle, east" value={String(Math.round(first.centre[0] * 1000) / 1000)} onKeep={(text) => deed("move", { dx: number(text, "Write a coordinate.") - first.centre[0], dy: 0 })} />
-          <Field label="Middle, north" value={String(Math.round(first.centre[1] * 1000) / 1000)} onKeep={(text) => deed("move", { dx: 0, dy: number(text, "Write a coordinate.") - first.centre[1] })} />
-        </>}
-        <Field label="Scale, 1 : n" value={same(picked.map((cell) => cell.scale))} placeholder="different ones" onKeep={async (text) => {
-          const scale = readScale(text);
-          if (scale === null) throw new Error("Write a scale, such as 2500.");
-          await deed("scale", { scale });
-        }} />
-        <Field label="Turned, °" value={same(picked.map((cell) => Math.round(cell.turn_deg * 1000) / 1000))} placeholder="different ones" onKeep={(text) => deed("turn", { turn_deg: number(text, "Write degrees, counter-clockwise.") })} />
+        {one && (
+          <>
+            <Field label="Name" value={first.name} onKeep={(name) => deed("rename", { name })} />
+            <Field
+              label="Place in the book"
+              value={String(first.number)}
+              onKeep={(text) => deed("place", { place: Math.round(number(text, "Write a number.")) })}
+            />
+            <Field
+              label="Middle, east"
+              value={String(Math.round(first.centre[0] * 1000) / 1000)}
+              onKeep={(text) => deed("move", { dx: number(text, "Write a coordinate.") - first.centre[0], dy: 0 })}
+            />
+            <Field
+              label="Middle, north"
+              value={String(Math.round(first.centre[1] * 1000) / 1000)}
+              onKeep={(text) => deed("move", { dx: 0, dy: number(text, "Write a coordinate.") - first.centre[1] })}
+            />
+          </>
+        )}
+        <Field
+          label="Scale, 1 : n"
+          value={same(picked.map((cell) => cell.scale))}
+          placeholder="different ones"
+          onKeep={async (text) => {
+            const scale = readScale(text);
+            if (scale === null) throw new Error("Write a scale, such as 2500.");
+            await deed("scale", { scale });
+          }}
+        />
+        <Field
+          label="Turned, °"
+          value={same(picked.map((cell) => Math.round(cell.turn_deg * 1000) / 1000))}
+          placeholder="different ones"
+          onKeep={(text) => deed("turn", { turn_deg: number(text, "Write degrees, counter-clockwise.") })}
+        />
       </Box>
-      <FormControlLabel sx={{ mt: 0.5 }} control={<Checkbox size="small" checked={pinned} indeterminate={!pinned && picked.some((cell) => cell.pinned)} onChange={() => quiet(deed("pin", { on: !pinned }))} />} label="pinned: a fresh weave leaves it" />
-      {one && <>
-        <Shown sheet={first.number} />
-        <Row name="Frame">{`${mm(book.frame.width_mm)} × ${mm(book.frame.height_mm)}`}</Row>
-        <TrueScale sheet={first.number} />
-        {first.kept && <Row name="Mark">kept as it was when the frame or the data changed</Row>}
-        {gaps.length > 0 && <Row name="Neighbours"><Box component="ul" sx={{ m: 0, p: 0, listStyle: "none" }}>{gaps.map((gap) => <li key={gap.name}>{gapInWords(gap)}</li>)}</Box></Row>}
-        <LeftOutOfSheet sheet={first.number} />
-      </>}
-      <Typography sx={{ fontSize: 12.5, color: "text.secondary", mt: 1 }}>Drag it on the map, or move it by the arrow keys: 1 mm on paper, 10 with Shift, 0.1 with Alt. A press with Shift picks several.</Typography>
-      {one && <Box sx={{ mt: 1 }}><Field label="Split into sheets at 1 : n" value="" placeholder={String(first.scale / 2)} onKeep={async (text) => {
-        const scale = readScale(text);
-        if (scale === null) throw new Error("Write a scale, such as 1000.");
-        await deed("split", { scale });
-        onGone();
-      }} /></Box>}
+      <FormControlLabel
+        sx={{ mt: 0.5 }}
+        control={
+          <Checkbox
+            size="small"
+            checked={pinned}
+            indeterminate={!pinned && picked.some((cell) => cell.pinned)}
+            onChange={() => quiet(deed("pin", { on: !pinned }))}
+          />
+        }
+        label="pinned: a fresh weave leaves it"
+      />
+      {one && (
+        <>
+          <Shown sheet={first.number} />
+          <Row name="Frame">{`${mm(book.frame.width_mm)} × ${mm(book.frame.height_mm)}`}</Row>
+          <TrueScale sheet={first.number} />
+          {first.kept && <Row name="Mark">kept as it was when the frame or the data changed</Row>}
+          {gaps.length > 0 && (
+            <Row name="Neighbours">
+              <Box component="ul" sx={{ m: 0, p: 0, listStyle: "none" }}>
+                {gaps.map((gap) => (
+                  <li key={gap.name}>{gapInWords(gap)}</li>
+                ))}
+              </Box>
+            </Row>
+          )}
+          <LeftOutOfSheet sheet={first.number} />
+        </>
+      )}
+      <Typography sx={{ fontSize: 12.5, color: "text.secondary", mt: 1 }}>
+        Drag it on the map, or move it by the arrow keys: 1 mm on paper, 10 with Shift, 0.1 with Alt. A press with Shift
+        picks several.
+      </Typography>
+      {one && (
+        <Box sx={{ mt: 1 }}>
+          <Field
+            label="Split into sheets at 1 : n"
+            value=""
+            placeholder={String(first.scale / 2)}
+            onKeep={async (text) => {
+              const scale = readScale(text);
+              if (scale === null) throw new Error("Write a scale, such as 1000.");
+              await deed("split", { scale });
+              onGone();
+            }}
+          />
+        </Box>
+      )}
       <Box sx={{ display: "flex", gap: 0.5, mt: 1.5, flexWrap: "wrap" }}>
-        {one && <Button component={Link} to={`/books/${book.id}/proof?sheet=${first.number}`} variant="outlined">See the sheet as it will print</Button>}
-        <Button color="error" onClick={() => { quiet(deed("remove")); onGone(); }}>Remove</Button>
+        {one && (
+          <Button component={Link} to={`/books/${book.id}/proof?sheet=${first.number}`} variant="outlined">
+            See the sheet as it will print
+          </Button>
+        )}
+        <Button
+          color="error"
+          onClick={() => {
+            quiet(deed("remove"));
+            onGone();
+          }}
+        >
+          Remove
+        </Button>
       </Box>
     </Card>
   );

@@ -9,13 +9,34 @@ import { useCover } from "../api/weave";
 import { area } from "../api/words";
 import { Card, Heading } from "../frame/Card";
 
-interface Listed { count: number; first: { id: number; name: string; box: Extent | null }[] }
-interface FeatureCover { count: number; missing: Listed; cut: Listed; several: Listed }
+interface Listed {
+  count: number;
+  first: { id: number; name: string; box: Extent | null }[];
+}
+interface FeatureCover {
+  count: number;
+  missing: Listed;
+  cut: Listed;
+  several: Listed;
+}
 
-const FORMATS = [["geojson", "GeoJSON"], ["gpkg", "GeoPackage"], ["shp", "Shapefile"], ["csv", "CSV"]] as const;
+const FORMATS = [
+  ["geojson", "GeoJSON"],
+  ["gpkg", "GeoPackage"],
+  ["shp", "Shapefile"],
+  ["csv", "CSV"],
+] as const;
 
 // What the cells cover and miss, by exact geometry; cells as files.
-export function CoverCard({ onGo, onPick, onBack }: { onGo: (box: Extent) => void; onPick: (number: number) => void; onBack: () => void }) {
+export function CoverCard({
+  onGo,
+  onPick,
+  onBack,
+}: {
+  onGo: (box: Extent) => void;
+  onPick: (number: number) => void;
+  onBack: () => void;
+}) {
   const book = useBook();
   const { ask } = useChange();
   const client = useQueryClient();
@@ -23,51 +44,126 @@ export function CoverCard({ onGo, onPick, onBack }: { onGo: (box: Extent) => voi
   const [layer, setLayer] = useState("");
   const [told, setTold] = useState<string | null>(null);
   const input = useRef<HTMLInputElement>(null);
-  const features = useQuery({ queryKey: ["cover", book.id, book.revision, layer], queryFn: ({ signal }) => get<FeatureCover>(`/api/books/${book.id}/cover/${layer}`, signal), enabled: layer !== "" });
+  const features = useQuery({
+    queryKey: ["cover", book.id, book.revision, layer],
+    queryFn: ({ signal }) => get<FeatureCover>(`/api/books/${book.id}/cover/${layer}`, signal),
+    enabled: layer !== "",
+  });
   const middle = (box: Extent) => ({ x: (box[0] + box[2]) / 2, y: (box[1] + box[3]) / 2 });
   const bring = async (file: File | undefined) => {
     if (!file) return;
     setTold(null);
-    await upload<Book>(`/api/books/${book.id}/cells/file`, file).then((fresh) => client.setQueryData(["book", book.id], fresh), (error: Error) => setTold(`${file.name} was not taken. ${error.message}`));
+    await upload<Book>(`/api/books/${book.id}/cells/file`, file).then(
+      (fresh) => client.setQueryData(["book", book.id], fresh),
+      (error: Error) => setTold(`${file.name} was not taken. ${error.message}`),
+    );
   };
   const data = cover.data;
   return (
     <Card title="Cover" note="proven by geometry">
-      <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 1 }}>The sheet</Button>
-      {data && <>
-        <Heading text={data.pieces!.length === 0 ? "Nothing is left out" : `${area(data.left_out_m2)} left out`} />
-        {data.pieces!.length > 0 && (
-          <Box component="ul" aria-label="Pieces left out" sx={{ m: 0, p: 0, listStyle: "none" }}>
-            {data.pieces!.slice(0, 50).map((piece, index) => (
-              <Box component="li" key={index} sx={{ display: "flex", alignItems: "center", gap: 0.5, fontSize: 14, borderBottom: 1, borderColor: "divider" }}>
-                <Box sx={{ flex: 1 }}>{area(piece.m2)}</Box>
-                <Button onClick={() => onGo(piece.box)} aria-label={`Go there: piece of ${area(piece.m2)}`}>Go there</Button>
-                <Button onClick={() => void ask("cells", { do: "add", ...middle(piece.box) }).catch(() => undefined)}>Add a sheet</Button>
-              </Box>
-            ))}
-          </Box>
-        )}
-        <Typography sx={{ fontSize: 14, mt: 1 }}>{area(data.overlap_m2!)} of ground on more than one sheet, {(data.overlap_share! * 100).toFixed(1)} % of all that is shown.</Typography>
-        {data.almost_empty!.length > 0 && <Typography sx={{ fontSize: 14, mt: 1 }}>Almost nothing of the area on{" "}{data.almost_empty!.slice(0, 12).map((number) => <Button key={number} sx={{ minWidth: 30, minHeight: 26, px: 0.5, py: 0 }} onClick={() => onPick(number)}>{book.cells.find((cell) => cell.number === number)?.name}</Button>)}</Typography>}
-      </>}
+      <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 1 }}>
+        The sheet
+      </Button>
+      {data && (
+        <>
+          <Heading text={data.pieces!.length === 0 ? "Nothing is left out" : `${area(data.left_out_m2)} left out`} />
+          {data.pieces!.length > 0 && (
+            <Box component="ul" aria-label="Pieces left out" sx={{ m: 0, p: 0, listStyle: "none" }}>
+              {data.pieces!.slice(0, 50).map((piece, index) => (
+                <Box
+                  component="li"
+                  key={index}
+                  sx={{
+                    display: "flex",
+                    alignItems: "center",
+                    gap: 0.5,
+                    fontSize: 14,
+                    borderBottom: 1,
+                    borderColor: "divider",
+                  }}
+                >
+                  <Box sx={{ flex: 1 }}>{area(piece.m2)}</Box>
+                  <Button onClick={() => onGo(piece.box)} aria-label={`Go there: piece of ${area(piece.m2)}`}>
+                    Go there
+                  </Button>
+                  <Button onClick={() => void ask("cells", { do: "add", ...middle(piece.box) }).catch(() => undefined)}>
+                    Add a sheet
+                  </Button>
+                </Box>
+              ))}
+            </Box>
+          )}
+          <Typography sx={{ fontSize: 14, mt: 1 }}>
+            {area(data.overlap_m2!)} of ground on more than one sheet, {(data.overlap_share! * 100).toFixed(1)} % of all
+            that is shown.
+          </Typography>
+          {data.almost_empty!.length > 0 && (
+            <Typography sx={{ fontSize: 14, mt: 1 }}>
+              Almost nothing of the area on{" "}
+              {data.almost_empty!.slice(0, 12).map((number) => (
+                <Button
+                  key={number}
+                  sx={{ minWidth: 30, minHeight: 26, px: 0.5, py: 0 }}
+                  onClick={() => onPick(number)}
+                >
+                  {book.cells.find((cell) => cell.number === number)?.name}
+                </Button>
+              ))}
+            </Typography>
+          )}
+        </>
+      )}
       {cover.error && <Typography role="alert">{cover.error.message}</Typography>}
       <Heading text="Features on the sheets" />
       <TextField select fullWidth label="Of layer" value={layer} onChange={(event) => setLayer(event.target.value)}>
-        {book.document.layers.map((known) => <MenuItem key={known.id} value={known.id}>{known.title}</MenuItem>)}
+        {book.document.layers.map((known) => (
+          <MenuItem key={known.id} value={known.id}>
+            {known.title}
+          </MenuItem>
+        ))}
       </TextField>
-      {features.data && <>
-        <Found title="on no sheet" list={features.data.missing} of={features.data.count} onGo={onGo} />
-        <Found title="cut by an edge wherever they appear" list={features.data.cut} of={features.data.count} onGo={onGo} />
-        <Found title="on more than one sheet" list={features.data.several} of={features.data.count} onGo={onGo} />
-      </>}
+      {features.data && (
+        <>
+          <Found title="on no sheet" list={features.data.missing} of={features.data.count} onGo={onGo} />
+          <Found
+            title="cut by an edge wherever they appear"
+            list={features.data.cut}
+            of={features.data.count}
+            onGo={onGo}
+          />
+          <Found title="on more than one sheet" list={features.data.several} of={features.data.count} onGo={onGo} />
+        </>
+      )}
       <Heading text="Cells as files" />
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.5 }}>
-        {FORMATS.map(([format, title]) => <Button key={format} variant="outlined" href={`/api/books/${book.id}/cells/file?format=${format}`}>{title}</Button>)}
+        {FORMATS.map(([format, title]) => (
+          <Button key={format} variant="outlined" href={`/api/books/${book.id}/cells/file?format=${format}`}>
+            {title}
+          </Button>
+        ))}
       </Box>
-      <input ref={input} type="file" hidden accept=".geojson,.json,.gpkg,.zip,.csv" aria-label="File of cells" onChange={(event) => { void bring(event.target.files?.[0]); event.target.value = ""; }} />
-      <Button sx={{ mt: 0.5 }} onClick={() => input.current?.click()}>Bring cells in</Button>
-      <Typography sx={{ fontSize: 12.5, color: "text.secondary" }}>Names, places, scales and turns of the file take the place of these; undo brings these back.</Typography>
-      {told && <Typography role="alert" sx={{ fontSize: 13, color: "error.main" }}>{told}</Typography>}
+      <input
+        ref={input}
+        type="file"
+        hidden
+        accept=".geojson,.json,.gpkg,.zip,.csv"
+        aria-label="File of cells"
+        onChange={(event) => {
+          void bring(event.target.files?.[0]);
+          event.target.value = "";
+        }}
+      />
+      <Button sx={{ mt: 0.5 }} onClick={() => input.current?.click()}>
+        Bring cells in
+      </Button>
+      <Typography sx={{ fontSize: 12.5, color: "text.secondary" }}>
+        Names, places, scales and turns of the file take the place of these; undo brings these back.
+      </Typography>
+      {told && (
+        <Typography role="alert" sx={{ fontSize: 13, color: "error.main" }}>
+          {told}
+        </Typography>
+      )}
     </Card>
   );
 }
@@ -76,7 +172,20 @@ function Found({ title, list, of, onGo }: { title: string; list: Listed; of: num
   return (
     <Box sx={{ fontSize: 14, mt: 1 }}>
       <b>{list.count}</b> of {of} {title}
-      {list.count > 0 && <Box sx={{ maxHeight: 90, overflow: "auto" }} tabIndex={0} role="region" aria-label={`Features ${title}`}>{list.first.map((feature) => <Button key={feature.id} disabled={!feature.box} sx={{ minWidth: 30, minHeight: 26, px: 0.75, py: 0 }} onClick={() => onGo(feature.box!)}>{feature.name}</Button>)}</Box>}
+      {list.count > 0 && (
+        <Box sx={{ maxHeight: 90, overflow: "auto" }} tabIndex={0} role="region" aria-label={`Features ${title}`}>
+          {list.first.map((feature) => (
+            <Button
+              key={feature.id}
+              disabled={!feature.box}
+              sx={{ minWidth: 30, minHeight: 26, px: 0.75, py: 0 }}
+              onClick={() => onGo(feature.box!)}
+            >
+              {feature.name}
+            </Button>
+          ))}
+        </Box>
+      )}
     </Box>
   );
 }

@@ -1,4 +1,15 @@
-import { Box, Button, Checkbox, FormControlLabel, Table, TableBody, TableCell, TableHead, TableRow, Typography } from "@mui/material";
+import {
+  Box,
+  Button,
+  Checkbox,
+  FormControlLabel,
+  Table,
+  TableBody,
+  TableCell,
+  TableHead,
+  TableRow,
+  Typography,
+} from "@mui/material";
 import { useQuery } from "@tanstack/react-query";
 import { useBook, useChange } from "../api/book";
 import { post } from "../api/client";
@@ -9,44 +20,175 @@ import { Field } from "../frame/Field";
 import { Choice, Measured } from "../ground/SymbolEditor";
 import { AttributeChoice } from "./SettingsCard";
 
-interface Renamed { number: number; old: string; new: string }
+interface Renamed {
+  number: number;
+  old: string;
+  new: string;
+}
 
 // The pattern of names, with what it would call the sheets beside what they are called.
-export function NamesSettings({ index, tried, onTry }: { index: Index; tried: IndexPatch | null; onTry: (patch: IndexPatch) => void }) {
+export function NamesSettings({
+  index,
+  tried,
+  onTry,
+}: {
+  index: Index;
+  tried: IndexPatch | null;
+  onTry: (patch: IndexPatch) => void;
+}) {
   const book = useBook();
   const { ask } = useChange();
   const naming = index.naming ?? {};
   const kind = naming.kind ?? book.naming.kind;
-  const names = useQuery({ queryKey: ["names", book.id, book.revision, tried], queryFn: ({ signal }) => post<Renamed[]>(`/api/books/${book.id}/names`, { patch: tried ? { index: tried } : {} }, "POST", signal), retry: false });
+  const names = useQuery({
+    queryKey: ["names", book.id, book.revision, tried],
+    queryFn: ({ signal }) =>
+      post<Renamed[]>(`/api/books/${book.id}/names`, { patch: tried ? { index: tried } : {} }, "POST", signal),
+    retry: false,
+  });
   const set = (patch: Record<string, unknown>) => onTry({ naming: patch } as IndexPatch);
   const differ = (names.data ?? []).filter((row) => row.old !== row.new);
   return (
     <>
-      <Choice label="Sheets are called" value={kind} choices={[["places", "by column and row"], ["numbers", "by number"], ["attribute", "by an attribute"]]} onChoose={async (chosen) => set({ kind: chosen })} />
-      {kind === "places" && <>
-        <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1 }}>
-          <Choice label="Columns" value={naming.columns ?? "letters"} choices={[["letters", "letters"], ["numbers", "numbers"]]} onChoose={async (columns) => set({ columns })} />
-          <Choice label="Rows" value={naming.rows ?? "numbers"} choices={[["numbers", "numbers"], ["letters", "letters"]]} onChoose={async (rows) => set({ rows })} />
-          <Choice label="First" value={naming.first ?? "column"} choices={[["column", "the column"], ["row", "the row"]]} onChoose={async (first) => set({ first })} />
-          <Choice label="Rows from" value={naming.rows_from ?? "north"} choices={[["north", "the north"], ["south", "the south"]]} onChoose={async (rows_from) => set({ rows_from })} />
-          <Field label="Between them" value={naming.between ?? ""} placeholder="nothing" onKeep={async (between) => set({ between: between.slice(0, 5) })} />
-          <Measured label="Digits at least" value={naming.digits ?? 1} least={1} most={9} onKeep={async (digits) => set({ digits: Math.round(digits) })} />
-        </Box>
-        <FormControlLabel control={<Checkbox size="small" checked={naming.without_io ?? false} onChange={(event) => set({ without_io: event.target.checked })} />} label="leave the letters I and O out" />
-      </>}
-      {kind === "numbers" && <Measured label="Digits at least" value={naming.digits ?? 1} least={1} most={9} onKeep={async (digits) => set({ digits: Math.round(digits) })} />}
-      {kind === "attribute" && <AttributeChoice label="Attribute" index={index} value={naming.attribute} onChoose={(attribute) => set({ attribute: attribute || null })} />}
-      <Field label="Before each name" value={naming.prefix ?? ""} placeholder="nothing" onKeep={async (prefix) => set({ prefix: prefix.slice(0, 40) })} />
+      <Choice
+        label="Sheets are called"
+        value={kind}
+        choices={[
+          ["places", "by column and row"],
+          ["numbers", "by number"],
+          ["attribute", "by an attribute"],
+        ]}
+        onChoose={async (chosen) => set({ kind: chosen })}
+      />
+      {kind === "places" && (
+        <>
+          <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1 }}>
+            <Choice
+              label="Columns"
+              value={naming.columns ?? "letters"}
+              choices={[
+                ["letters", "letters"],
+                ["numbers", "numbers"],
+              ]}
+              onChoose={async (columns) => set({ columns })}
+            />
+            <Choice
+              label="Rows"
+              value={naming.rows ?? "numbers"}
+              choices={[
+                ["numbers", "numbers"],
+                ["letters", "letters"],
+              ]}
+              onChoose={async (rows) => set({ rows })}
+            />
+            <Choice
+              label="First"
+              value={naming.first ?? "column"}
+              choices={[
+                ["column", "the column"],
+                ["row", "the row"],
+              ]}
+              onChoose={async (first) => set({ first })}
+            />
+            <Choice
+              label="Rows from"
+              value={naming.rows_from ?? "north"}
+              choices={[
+                ["north", "the north"],
+                ["south", "the south"],
+              ]}
+              onChoose={async (rows_from) => set({ rows_from })}
+            />
+            <Field
+              label="Between them"
+              value={naming.between ?? ""}
+              placeholder="nothing"
+              onKeep={async (between) => set({ between: between.slice(0, 5) })}
+            />
+            <Measured
+              label="Digits at least"
+              value={naming.digits ?? 1}
+              least={1}
+              most={9}
+              onKeep={async (digits) => set({ digits: Math.round(digits) })}
+            />
+          </Box>
+          <FormControlLabel
+            control={
+              <Checkbox
+                size="small"
+                checked={naming.without_io ?? false}
+                onChange={(event) => set({ without_io: event.target.checked })}
+              />
+            }
+            label="leave the letters I and O out"
+          />
+        </>
+      )}
+      {kind === "numbers" && (
+        <Measured
+          label="Digits at least"
+          value={naming.digits ?? 1}
+          least={1}
+          most={9}
+          onKeep={async (digits) => set({ digits: Math.round(digits) })}
+        />
+      )}
+      {kind === "attribute" && (
+        <AttributeChoice
+          label="Attribute"
+          index={index}
+          value={naming.attribute}
+          onChoose={(attribute) => set({ attribute: attribute || null })}
+        />
+      )}
+      <Field
+        label="Before each name"
+        value={naming.prefix ?? ""}
+        placeholder="nothing"
+        onKeep={async (prefix) => set({ prefix: prefix.slice(0, 40) })}
+      />
       <Box>
-        <Typography component="h3" sx={{ fontSize: 14, fontWeight: 700 }}>Names by the pattern</Typography>
-        <Typography sx={{ fontSize: 13, color: "text.secondary" }}>{names.error ? names.error.message : differ.length === 0 ? "Every sheet is called so already." : `${count(differ.length, "sheet")} would be called otherwise. Names stay as they are until all are given anew.`}</Typography>
+        <Typography component="h3" sx={{ fontSize: 14, fontWeight: 700 }}>
+          Names by the pattern
+        </Typography>
+        <Typography sx={{ fontSize: 13, color: "text.secondary" }}>
+          {names.error
+            ? names.error.message
+            : differ.length === 0
+              ? "Every sheet is called so already."
+              : `${count(differ.length, "sheet")} would be called otherwise. Names stay as they are until all are given anew.`}
+        </Typography>
         {differ.length > 0 && (
-          <Box sx={{ maxHeight: 170, overflow: "auto", my: 1 }} tabIndex={0} role="region" aria-label="Old and new names">
-            <Table size="small"><TableHead><TableRow><TableCell>Is</TableCell><TableCell>Would be</TableCell></TableRow></TableHead>
-              <TableBody>{differ.slice(0, 200).map((row) => <TableRow key={row.number}><TableCell>{row.old}</TableCell><TableCell>{row.new}</TableCell></TableRow>)}</TableBody></Table>
+          <Box
+            sx={{ maxHeight: 170, overflow: "auto", my: 1 }}
+            tabIndex={0}
+            role="region"
+            aria-label="Old and new names"
+          >
+            <Table size="small">
+              <TableHead>
+                <TableRow>
+                  <TableCell>Is</TableCell>
+                  <TableCell>Would be</TableCell>
+                </TableRow>
+              </TableHead>
+              <TableBody>
+                {differ.slice(0, 200).map((row) => (
+                  <TableRow key={row.number}>
+                    <TableCell>{row.old}</TableCell>
+                    <TableCell>{row.new}</TableCell>
+                  </TableRow>
+                ))}
+              </TableBody>
+            </Table>
           </Box>
         )}
-        {differ.length > 0 && !tried && <Button variant="outlined" onClick={() => void ask("names/anew", {}).catch(() => undefined)}>Name all anew</Button>}
+        {differ.length > 0 && !tried && (
+          <Button variant="outlined" onClick={() => void ask("names/anew", {}).catch(() => undefined)}>
+            Name all anew
+          </Button>
+        )}
       </Box>
     </>
   );

@@ -6,7 +6,12 @@ export function useCells(picked: number[]) {
   const book = useBook();
   const { ask } = useChange();
   return useMemo(() => {
-    const deed = (what: string, more: Record<string, unknown> = {}, numbers = picked) => ask("cells", { do: what, cells: book.cells.filter((cell) => numbers.includes(cell.number)).map((cell) => cell.id), ...more });
+    const deed = (what: string, more: Record<string, unknown> = {}, numbers = picked) =>
+      ask("cells", {
+        do: what,
+        cells: book.cells.filter((cell) => numbers.includes(cell.number)).map((cell) => cell.id),
+        ...more,
+      });
     const perMm = (scale: number) => scale / 1000 / book.reference.metres_per_unit;
     return {
       deed,

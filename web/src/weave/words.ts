@@ -10,11 +10,24 @@ export const KINDS = [
 ] as const;
 
 export const ORDERS = [
-  { value: "rows", title: "row by row" }, { value: "columns", title: "column by column" }, { value: "rows_back_forth", title: "rows back and forth" }, { value: "columns_back_forth", title: "columns back and forth" },
-  { value: "clockwise", title: "clockwise round the middle" }, { value: "counter_clockwise", title: "counter-clockwise round the middle" }, { value: "as_woven", title: "as they were woven" }, { value: "names", title: "by name" }, { value: "attribute", title: "by an attribute" }, { value: "by_hand", title: "by hand" },
+  { value: "rows", title: "row by row" },
+  { value: "columns", title: "column by column" },
+  { value: "rows_back_forth", title: "rows back and forth" },
+  { value: "columns_back_forth", title: "columns back and forth" },
+  { value: "clockwise", title: "clockwise round the middle" },
+  { value: "counter_clockwise", title: "counter-clockwise round the middle" },
+  { value: "as_woven", title: "as they were woven" },
+  { value: "names", title: "by name" },
+  { value: "attribute", title: "by an attribute" },
+  { value: "by_hand", title: "by hand" },
 ] as const;
 
-export const CORNERS = [{ value: "north_west", title: "the north-west" }, { value: "north_east", title: "the north-east" }, { value: "south_west", title: "the south-west" }, { value: "south_east", title: "the south-east" }] as const;
+export const CORNERS = [
+  { value: "north_west", title: "the north-west" },
+  { value: "north_east", title: "the north-east" },
+  { value: "south_west", title: "the south-west" },
+  { value: "south_east", title: "the south-east" },
+] as const;
 
 const WIDTH = /^\s*\d+(\.\d+)?\s*(%|mm|in|pt|m|km|ft|us-ft|yd|mi|nmi)?\s*$/;
 
@@ -28,23 +41,39 @@ export function readOverlap(text: string): { x: string; y: string } | null {
 
 export function overlapInWords(index: Index): string {
   const plain = mm(index.overlap_mm ?? 0);
-  const x = index.overlap?.x ?? plain, y = index.overlap?.y ?? plain;
+  const x = index.overlap?.x ?? plain,
+    y = index.overlap?.y ?? plain;
   return x === y || index.kind === "strip" ? x : `${x} across, ${y} down`;
 }
 
 export const overlapAsText = (index: Index) => {
   const plain = `${index.overlap_mm ?? 0} mm`;
-  const x = index.overlap?.x ?? plain, y = index.overlap?.y ?? plain;
+  const x = index.overlap?.x ?? plain,
+    y = index.overlap?.y ?? plain;
   return x === y ? x : `${x}; ${y}`;
 };
 
 // How a grid lies, in a few words.
 export function gridInWords(index: Index): string {
-  if (index.fewest) return index.fewest === "turned" ? "moved and turned for the fewest sheets" : "moved for the fewest sheets";
-  const step = index.step?.x || index.step?.y ? `, stepping ${index.step.x ?? "by the overlap"}${index.step.y && index.step.y !== index.step.x ? ` and ${index.step.y}` : ""}` : "";
-  const start = index.start?.kind === "round" ? `corners on multiples of ${index.start.multiple}` : index.start?.kind === "point" ? "from a point" : "centred";
+  if (index.fewest)
+    return index.fewest === "turned" ? "moved and turned for the fewest sheets" : "moved for the fewest sheets";
+  const step =
+    index.step?.x || index.step?.y
+      ? `, stepping ${index.step.x ?? "by the overlap"}${index.step.y && index.step.y !== index.step.x ? ` and ${index.step.y}` : ""}`
+      : "";
+  const start =
+    index.start?.kind === "round"
+      ? `corners on multiples of ${index.start.multiple}`
+      : index.start?.kind === "point"
+        ? "from a point"
+        : "centred";
   const turn = index.turn === "best" ? ", turned as the area lies" : index.turn ? `, turned by ${index.turn}°` : "";
-  const keep = index.keep === "all" ? ", all cells" : typeof index.keep === "number" ? `, cells at least ${Math.round(index.keep * 1000) / 10} % full` : "";
+  const keep =
+    index.keep === "all"
+      ? ", all cells"
+      : typeof index.keep === "number"
+        ? `, cells at least ${Math.round(index.keep * 1000) / 10} % full`
+        : "";
   return start + step + turn + keep;
 }
 
@@ -55,10 +84,14 @@ export function stripInWords(index: Index): string {
 
 export function ruleInWords(index: Index): string {
   switch (index.rule?.kind) {
-    case "fit": return `at a scale that fits each with ${index.rule.margin ?? "10 %"} to spare`;
-    case "ladder": return "at the first scale of a ladder that fits";
-    case "attribute": return `at the scale in ${index.rule.attribute ?? "an attribute"}`;
-    default: return "at the same scale";
+    case "fit":
+      return `at a scale that fits each with ${index.rule.margin ?? "10 %"} to spare`;
+    case "ladder":
+      return "at the first scale of a ladder that fits";
+    case "attribute":
+      return `at the scale in ${index.rule.attribute ?? "an attribute"}`;
+    default:
+      return "at the same scale";
   }
 }
 
