@@ -28,6 +28,7 @@ gem "trilogy", "~> 2.9"
 
 group :development, :test do
   gem "capybara", "~> 3.40"
+  gem "prism", "~> 1.7"
   gem "rack-test", "~> 2.1"
   gem "rspec", "~> 3.13"
   gem "selenium-webdriver", "~> 4.20"

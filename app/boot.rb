@@ -13,7 +13,7 @@ module App
 
   LOADER = Zeitwerk::Loader.new
   LOADER.push_dir(File.join(ROOT, "app"), namespace: App)
-  LOADER.collapse("#{ROOT}/app/models", "#{ROOT}/app/jobs")
+  LOADER.collapse(*%w[models jobs changes imports exports previews platform].map { |folder| "#{ROOT}/app/#{folder}" })
   LOADER.ignore("#{ROOT}/app/boot.rb")
   LOADER.setup
 end

@@ -32,8 +32,6 @@ module App
       ["localhost", "127.0.0.1", "[::1]", BindAddress.host(bind), *ENV["HOSTS"].to_s.split(",").map(&:strip)].reject(&:empty?)
     end
 
-    def open? = BindAddress.open?(bind)
-
     def bind = ENV["BIND"].to_s.strip
   end
 end

@@ -14,7 +14,7 @@ module App
 
     # Files of requests whose server was killed. Only in the folder that bin/start gives its children.
     def uploads
-      folder = File.join(ROOT, "var/tmp")
+      folder = File.join(TileLoom::ROOT, "var/tmp")
       return unless File.directory?(folder)
       found = Dir[File.join(folder, "*")].select { |path| Time.now - File.lstat(path).mtime > OLD_S || !lives?(path) }
       bytes = found.sum { |path| size(path) }

@@ -3,7 +3,7 @@
 require_relative "../app/boot"
 
 App::Database.prepare
-book = App::NewBook.from_folio(TileLoom::Book::Folio.read(ARGV.first))
+book = App::NewBook.from_folio(TileLoom::Document::Folio.read(ARGV.first))
 snapshot = App::Snapshot.of(book.reload)
 numbers = snapshot.cells.map(&:number)
 numbers.first(10).each { |number| snapshot.sheet_svg(number) }

@@ -11,18 +11,18 @@ module Bench
     # {layer id → features}
     def layers
       random = Random.new(11)
-      lines = (1..LINES).map { |id| TileLoom::Ground::Feature.new(id: id, wkb: TileLoom::Geometry::Wkb.line(winding(random)), attributes: {"kind" => id % 3}) }
+      lines = (1..LINES).map { |id| TileLoom::Data::Feature.new(id: id, wkb: TileLoom::Geometry::Wkb.line(winding(random)), attributes: {"kind" => id % 3}) }
       {"area" => [area], "lines" => lines}
     end
 
     def settings(scale)
-      TileLoom::Book::Starter.document(title: "Generated ground", reference: "EPSG:25829", area: "area", scale: scale,
+      TileLoom::Document::Starter.document(title: "Generated ground", reference: "EPSG:25829", area: "area", scale: scale,
         layers: [{id: "area", title: "Area", kind: "area", data: {"file" => "none"}}, {id: "lines", title: "Lines", kind: "line", data: {"file" => "none"}}])
     end
 
     def area
       ring = TileLoom::Geometry::Box.new(WEST, SOUTH, WEST + WIDTH, SOUTH + HEIGHT).corners
-      TileLoom::Ground::Feature.new(id: 1, wkb: TileLoom::Geometry::Wkb.polygon([ring + ring.first(2)]), attributes: {})
+      TileLoom::Data::Feature.new(id: 1, wkb: TileLoom::Geometry::Wkb.polygon([ring + ring.first(2)]), attributes: {})
     end
 
     # A line that turns a little at each step of four metres.

@@ -30,10 +30,10 @@ module Bench
 
     # Sheets side by side in a book at 1:2,500.
     def views
-      crs = TileLoom::Reference::Crs.find("EPSG:25829")
+      crs = TileLoom::Crs::System.find("EPSG:25829")
       Array.new(ROUNDS + ROUNDS / 4) do |index|
         ground = TileLoom::Geometry::TurnedRectangle.new(402_000 + index % 8 * 785, 6_528_000 + index / 8 * 652.5, 785, 652.5, 0.0)
-        TileLoom::Sheet::FrameView.new(frame: TileLoom::Geometry::Box.at(30, 18, 314, 261), crs: crs, ground: ground)
+        TileLoom::View::FrameView.new(frame: TileLoom::Geometry::Box.at(30, 18, 314, 261), crs: crs, ground: ground)
       end
     end
   end

@@ -12,12 +12,12 @@ memory = -> { File.read("/proc/self/status")[/VmHWM:\s+(\d+)/, 1].to_i / 1024 }
 
 area = {"type" => "Feature", "properties" => {}, "geometry" => {"type" => "Polygon", "coordinates" => [[[380_000, 6_500_000], [399_000, 6_500_000], [399_000, 6_526_000], [380_000, 6_526_000], [380_000, 6_500_000]]]}}
 collection = {"type" => "FeatureCollection", "crs" => {"type" => "name", "properties" => {"name" => reference}}, "features" => [area]}
-settings = TileLoom::Book::Starter.document(title: "area", reference: reference, area: "area", scale: 8000, layers: [{id: "area", title: "area", kind: "area", data: {"collection" => collection}}])
-book = App::NewBook.from_folio(TileLoom::Book::Folio.new(nil, TileLoom::Book::Document.new(settings)))
+settings = TileLoom::Document::Starter.document(title: "area", reference: reference, area: "area", scale: 8000, layers: [{id: "area", title: "area", kind: "area", data: {"collection" => collection}}])
+book = App::NewBook.from_folio(TileLoom::Document::Folio.new(nil, TileLoom::Document::Book.new(settings)))
 bring = lambda do |file, key|
-  crs = TileLoom::Reference::Crs.find(reference)
+  crs = TileLoom::Crs::System.find(reference)
   start = clock.call
-  layer = App::LayerImport.new(book).keep(TileLoom::Ground::FileReader.open(file, target: crs, lenient: true), key: key, title: key)
+  layer = App::LayerImport.new(book).keep(TileLoom::Data::FileReader.open(file, target: crs, lenient: true), key: key, title: key)
   {"seconds" => clock.call - start, "features" => layer.feature_count, "vertices" => layer.vertex_count, "megabytes" => memory.call}
 end
 result = {"base_megabytes" => memory.call, "lines" => bring.call(lines, "lines")}

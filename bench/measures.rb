@@ -23,17 +23,17 @@ module Bench
     end
 
     def demo
-      @demo ||= TileLoom::Book::Folio.read(@folio_path).then { |folio| [folio.document, folio.source] }
+      @demo ||= TileLoom::Document::Folio.read(@folio_path).then { |folio| [folio.document, folio.source] }
     end
 
     def generated(scale)
-      @source ||= TileLoom::Ground::MemorySource.new(GeneratedGround.layers)
-      [TileLoom::Book::Document.new(GeneratedGround.settings(scale)), @source]
+      @source ||= TileLoom::Data::MemorySource.new(GeneratedGround.layers)
+      [TileLoom::Document::Book.new(GeneratedGround.settings(scale)), @source]
     end
 
     def proofs((book, source), cells)
       count = cells.length
-      draw = ->(cell) { TileLoom::Output::Svg.new(TileLoom::Sheet::Composer.new(book: book, source: source, cell: cell, count: count).drawing, size: false).to_s }
+      draw = ->(cell) { TileLoom::Output::Svg.new(TileLoom::Compose::SheetComposer.new(book: book, source: source, cell: cell, count: count).drawing, size: false).to_s }
       cells.first(10).each(&draw)
       percentiles(cells.map { |cell| clock.then { |start| draw.call(cell).then { clock - start } } })
     end

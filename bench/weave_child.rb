@@ -5,7 +5,7 @@ require_relative "../app/boot"
 require "rack/mock"
 
 App::Database.prepare
-book = App::NewBook.from_folio(TileLoom::Book::Folio.read(ARGV.first))
+book = App::NewBook.from_folio(TileLoom::Document::Folio.read(ARGV.first))
 App::BookChanges.new(book).apply({"index" => {"scale" => 370}}, label: "Scale")
 server = Rack::MockRequest.new(App::Server.build.to_app)
 warn "#{App::Book.find(book.id).index.cells.count} cells"

@@ -18,7 +18,7 @@ module Bench
 
     def clock = Process.clock_gettime(Process::CLOCK_MONOTONIC)
 
-    def crs = @crs ||= TileLoom::Reference::Crs.find("EPSG:25829")
+    def crs = @crs ||= TileLoom::Crs::System.find("EPSG:25829")
 
     # A ragged disc: its edge goes in and out at every vertex.
     def area
@@ -29,16 +29,16 @@ module Bench
           radius = RADIUS_M * (1 + 0.1 * Math.sin(angle * 7) + 0.002 * random.rand)
           [500_000 + radius * Math.cos(angle), 6_500_000 + radius * Math.sin(angle)]
         end
-        TileLoom::Weave::StudyArea.new([TileLoom::Ground::Feature.new(id: 1, wkb: TileLoom::Geometry::Wkb.polygon([ring + ring.first(2)]), attributes: {})])
+        TileLoom::Index::StudyArea.new([TileLoom::Data::Feature.new(id: 1, wkb: TileLoom::Geometry::Wkb.polygon([ring + ring.first(2)]), attributes: {})])
       end
     end
 
-    def size(scale) = TileLoom::Weave::CellSize.new(frame_width_mm: 300, frame_height_mm: 240, scale: scale, crs: crs)
+    def size(scale) = TileLoom::Index::CellSize.new(frame_width_mm: 300, frame_height_mm: 240, scale: scale, crs: crs)
 
     # The scale at which the area takes about so many cells.
     def scale(cells) = Math.sqrt(area.surface_area / cells / (0.3 * 0.24)).round
 
-    def grid(cells) = TileLoom::Weave::Grid.new(area: area, size: size(scale(cells)))
+    def grid(cells) = TileLoom::Index::Grid.new(area: area, size: size(scale(cells)))
 
     def woven(title, wanted)
       area.meets?(TileLoom::Geometry::TurnedRectangle.new(500_000, 6_500_000, 10, 10, 0.0))
@@ -49,7 +49,7 @@ module Bench
 
     def fewest
       start = clock
-      found = TileLoom::Weave::FewestSheets.new(area: area, size: size(scale(200)), overlap_mm: 8).find
+      found = TileLoom::Index::FewestSheets.new(area: area, size: size(scale(200)), overlap_mm: 8).find
       ["Fewest sheets, an area of 100,000 vertices, about 200 cells", format("%.1f s; %d in place of %d, at least %d", clock - start, found.cells.length, found.plain, found.bound)]
     end
 
@@ -58,19 +58,19 @@ module Bench
       random = Random.new(1)
       cells = Array.new(3_000) do |index|
         width = [200.0, 400.0, 1_000.0, 3_000.0][random.rand(4)]
-        TileLoom::Weave::Cell.new(number: index + 1, name: index.to_s, row: index, column: 0, scale: 1000, ground: TileLoom::Geometry::TurnedRectangle.new(random.rand * 20_000, random.rand * 20_000, width, width * 0.7, 0.0))
+        TileLoom::Index::Cell.new(number: index + 1, name: index.to_s, row: index, column: 0, scale: 1000, ground: TileLoom::Geometry::TurnedRectangle.new(random.rand * 20_000, random.rand * 20_000, width, width * 0.7, 0.0))
       end
       start = clock
-      found = TileLoom::Weave::Neighbours.new(cells)
-      cells.each { |cell| TileLoom::Weave::MatchLine.of(cell, found.of(cell)) }
+      found = TileLoom::Index::Neighbours.new(cells)
+      cells.each { |cell| TileLoom::Index::MatchLine.of(cell, found.of(cell)) }
       ["Neighbours and match lines of 3,000 sheets by feature, lying over one another", format("%.1f s for %d pairs", clock - start, found.pairs.length)]
     end
 
     def strip
       line = (0..20_000).flat_map { |index| [index * 5.0, 3000 * Math.sin(index / 900.0) + 40 * Math.sin(index / 11.0)] }
-      feature = TileLoom::Ground::Feature.new(id: 1, wkb: TileLoom::Geometry::Wkb.line(line), attributes: {})
+      feature = TileLoom::Data::Feature.new(id: 1, wkb: TileLoom::Geometry::Wkb.line(line), attributes: {})
       start = clock
-      cells = TileLoom::Weave::Strip.new(size: size(2500), lead_mm: 10, overlap_mm: 10).cells(TileLoom::Weave::Chain.of([feature]))
+      cells = TileLoom::Index::Strip.new(size: size(2500), lead_mm: 10, overlap_mm: 10).cells(TileLoom::Index::Chain.of([feature]))
       ["Strip along a line of 20,000 vertices", format("%.1f s for %d cells", clock - start, cells.length)]
     end
 

@@ -51,7 +51,7 @@ book = {
     layer.call("huts", "Huts", [rule.call("Hut", {"marker" => {"shape" => "hut", "size_mm" => 2.6, "colour" => "#1f2a30"}})],
       label: {"attribute" => "name", "face" => "sans-semibold", "size_pt" => 7.5})
   ],
-  "layout" => TileLoom::Book::Starter.layout("A3", "landscape", "side-panel").tap { |layout| layout["page"]["binding"] = {"edge" => "left", "gutter_mm" => 12} },
+  "layout" => TileLoom::Document::Starter.layout("A3", "landscape", "side-panel").tap { |layout| layout["page"]["binding"] = {"edge" => "left", "gutter_mm" => 12} },
   "index" => {"kind" => "grid", "area" => "restoration-area", "room" => "50 m", "scale" => 2500, "held" => "projection", "overlap_mm" => 8}
 }
 

@@ -41,7 +41,7 @@ module Demo
 
     # RFC 7946: longitude and latitude, seven decimals (a centimetre).
     def write(name, features, simplify: nil)
-      transform = TileLoom::Reference::Transform.between(TileLoom::Reference::Crs.find(REFERENCE), TileLoom::Reference::Crs.find("OGC:CRS84"))
+      transform = TileLoom::Crs::Transform.between(TileLoom::Crs::System.find(REFERENCE), TileLoom::Crs::System.find("OGC:CRS84"))
       lines = features.map do |geometry, attributes|
         moved = {"type" => geometry["type"], "coordinates" => lonlat(geometry["coordinates"], transform)}
         JSON.generate({"type" => "Feature", "properties" => attributes, "geometry" => moved})

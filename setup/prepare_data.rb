@@ -13,7 +13,7 @@ begin
   App::Sweep.new.run.each { |sentence| puts sentence }
   if App::Book.none?
     puts "Adding the demo book"
-    App::NewBook.from_folio(TileLoom::Book::Folio.read(File.join(App::ROOT, "demo/skarrow-moss.json")))
+    App::NewBook.from_folio(TileLoom::Document::Folio.read(File.join(App::ROOT, "demo/skarrow-moss.json")))
   end
 rescue ActiveRecord::ActiveRecordError, Trilogy::Error, URI::InvalidURIError, TileLoom::Invalid, Setup::Failure => error
   address = App::Database.url.sub(%r{//[^@/]*@}, "//")

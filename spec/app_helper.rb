@@ -19,9 +19,9 @@ module AppSpecs
     crs = {"type" => "name", "properties" => {"name" => reference}}
     area = {"type" => "FeatureCollection", "crs" => crs, "features" => [{"type" => "Feature", "properties" => {"name" => "Moss"}, "geometry" => {"type" => "Polygon", "coordinates" => [[[402_000, 6_528_000], [404_000, 6_528_000], [404_000, 6_529_000], [402_000, 6_529_000], [402_000, 6_528_000]]]}}]}
     dams = {"type" => "FeatureCollection", "crs" => crs, "features" => (0...20).map { |i| {"type" => "Feature", "properties" => {"code" => "D#{i}"}, "geometry" => {"type" => "Point", "coordinates" => [402_050 + i * 100, 6_528_500]}} }}
-    settings = TileLoom::Book::Starter.document(title: "Test moss", reference: reference, area: "area", scale: scale,
+    settings = TileLoom::Document::Starter.document(title: "Test moss", reference: reference, area: "area", scale: scale,
       layers: [{id: "area", title: "Area", kind: "area", data: {"collection" => area}}, {id: "dams", title: "Dams", kind: "point", data: {"collection" => dams}}])
-    App::NewBook.from_folio(TileLoom::Book::Folio.new(nil, TileLoom::Book::Document.new(deep_merge(settings, JSON.parse(JSON.generate(changes))))))
+    App::NewBook.from_folio(TileLoom::Document::Folio.new(nil, TileLoom::Document::Book.new(deep_merge(settings, JSON.parse(JSON.generate(changes))))))
   end
 end
 

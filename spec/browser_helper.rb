@@ -30,7 +30,7 @@ module BrowserSpecs
   # The demo book, freshly in the database.
   def demo_book
     empty_database
-    App::NewBook.from_folio(TileLoom::Book::Folio.read(SmallBooks::DEMO))
+    App::NewBook.from_folio(TileLoom::Document::Folio.read(SmallBooks::DEMO))
   end
 
   # A value of the statement, by the label that a screen reader says.

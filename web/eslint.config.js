@@ -1,9 +1,36 @@
 import js from "@eslint/js";
+import imports from "eslint-plugin-import-x";
 import hooks from "eslint-plugin-react-hooks";
 import typescript from "typescript-eslint";
 
+// The floors of the front end, from the ground up: a folder imports of those before it and of itself alone. Folders on
+// one floor know nothing of one another.
+const FLOORS = [
+  ["generated"],
+  ["api"],
+  ["fields"],
+  ["frame"],
+  ["statement"],
+  ["map", "page"],
+  ["arrivals", "grids"],
+  ["ground", "sheet", "weave", "proof", "press", "shelf"],
+];
+
+const zones = FLOORS.flatMap((floor, height) =>
+  floor.map((folder) => ({
+    target: `./src/${folder}`,
+    from: ["./src/App.tsx", "./src/main.tsx", ...FLOORS.slice(height).flat().filter((other) => other !== folder).map((other) => `./src/${other}`)],
+    message: "An import may only run down the floors of eslint.config.js.",
+  })),
+);
+
 export default typescript.config(js.configs.recommended, ...typescript.configs.recommended, {
   files: ["src/**/*.{ts,tsx}"],
-  plugins: { "react-hooks": hooks },
-  rules: { "react-hooks/rules-of-hooks": "error", "react-hooks/exhaustive-deps": "error" },
+  plugins: { "react-hooks": hooks, "import-x": imports },
+  settings: { "import-x/resolver-next": [imports.createNodeResolver({ extensions: [".ts", ".tsx"] })] },
+  rules: {
+    "react-hooks/rules-of-hooks": "error",
+    "react-hooks/exhaustive-deps": "error",
+    "import-x/no-restricted-paths": ["error", { zones }],
+  },
 });

@@ -79,7 +79,7 @@ module App
     end
 
     def import(arrival, file, wanted, layers, shifts)
-      reference = arrival.choice["reference"].to_s.strip.then { |code| code.empty? ? nil : TileLoom::Reference::Crs.find(code) }
+      reference = arrival.choice["reference"].to_s.strip.then { |code| code.empty? ? nil : TileLoom::Crs::System.find(code) }
       reader = shifts.reader(box: degrees(arrival, wanted, reference)) { |crs| arrival.reader(file, wanted["name"], target: crs, reference: reference) }
       before = layers.sum(&:feature_count)
       began = ->(row) { layers << row.tap { row.update!(arrival_id: arrival.id) } }
@@ -93,15 +93,15 @@ module App
     # [west, south, east, north] of a layer as the report has it; nil where that is not told.
     def degrees(arrival, wanted, reference)
       report = arrival.report.find { |layer| layer["name"] == wanted["name"] }
-      crs = reference || TileLoom::Reference::Crs.find(report&.fetch("reference", nil) || "OGC:CRS84")
+      crs = reference || TileLoom::Crs::System.find(report&.fetch("reference", nil) || "OGC:CRS84")
       corners = report&.fetch("box", nil) or return nil
-      TileLoom::Reference::Transform.between(crs, crs.geographic).box(TileLoom::Geometry::Box.new(*corners)).to_a.then { |found| found if found.all?(&:finite?) }
+      TileLoom::Crs::Transform.between(crs, crs.geographic).box(TileLoom::Geometry::Box.new(*corners)).to_a.then { |found| found if found.all?(&:finite?) }
     end
 
     # A key of its own, or the next edition of the layer's that it replaces.
     def place(arrival, wanted)
       old = replaced(arrival)
-      return {key: TileLoom::Book::Starter.id_for(wanted["title"], Layer.where(book_id: arrival.book_id).pluck(:key))} unless old
+      return {key: TileLoom::Document::Starter.id_for(wanted["title"], Layer.where(book_id: arrival.book_id).pluck(:key))} unless old
       {key: old.key, edition: Layer.where(book_id: arrival.book_id, key: old.key).maximum(:edition) + 1, style: old.style}
     end
 

@@ -6,7 +6,7 @@ module App
     def perform
       arrival = Arrival.find_by(id: arrival_id) or return
       return unless arrival.wanted?
-      layers = arrival.with_file { |file| TileLoom::Ground::Inspection.new(file, columns: arrival.columns, wanted: arrival.asked).layers }
+      layers = arrival.with_file { |file| TileLoom::Data::Inspection.new(file, columns: arrival.columns, wanted: arrival.asked).layers }
       arrival.update!(report: layers.map { |layer| describe(layer, arrival) })
       arrival.turn("ready", from: %w[inspecting])
     rescue TileLoom::Invalid => error
@@ -32,7 +32,7 @@ module App
     def describe(layer, arrival)
       reference = layer.reference
       {"name" => layer.name, "title" => title(layer, arrival), "count" => layer.count, "geometry" => layer.geometry, "attributes" => layer.attributes, "box" => layer.box, "reference" => reference, "columns" => layer.columns, "asks_columns" => layer.geometry == "None",
-       "reference_name" => reference && TileLoom::Reference::Crs.find(reference).name, "asks_reference" => reference.nil? && !layer.degrees?}
+       "reference_name" => reference && TileLoom::Crs::System.find(reference).name, "asks_reference" => reference.nil? && !layer.degrees?}
     end
   end
 end

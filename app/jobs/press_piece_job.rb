@@ -53,7 +53,7 @@ module App
     def page(press, cell, count)
       press.page(cell, count: count).dump
     rescue TileLoom::Invalid => error
-      raise TileLoom::Invalid.new("Sheet #{(cell == TileLoom::Output::Press::KEY) ? TileLoom::Sheet::KeyComposer::NAME : cell.name}: #{error.message}", path: error.path)
+      raise TileLoom::Invalid.new("Sheet #{(cell == TileLoom::Output::Press::KEY) ? TileLoom::Compose::IndexSheetComposer::NAME : cell.name}: #{error.message}", path: error.path)
     end
 
     # Only one worker wins the right to name the file; binding twice would do no harm.

@@ -9,7 +9,7 @@ module App
       return unless change.wanted?
       change.update!(state: "running")
       carry_out(change)
-      Layer.where(book_id: change.book_id).find_each { |layer| Delayed::Job.enqueue(CoarseLevelsJob.new(layer.id), priority: Turn::COARSE) if CoarseLevels.new(layer).wanted? }
+      Layer.where(book_id: change.book_id).find_each { |layer| WorkQueue.put(:coarse_levels, layer.id, turn: Turn::COARSE) if CoarseLevels.new(layer).wanted? }
     rescue TileLoom::Invalid => error
       change.turn("failed", reason: error.message)
     rescue Stopped

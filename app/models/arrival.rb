@@ -33,13 +33,13 @@ module App
       raise
     end
 
-    def columns = TileLoom::Ground::Columns.new(choice["columns"])
+    def columns = TileLoom::Data::Columns.new(choice["columns"])
 
     # A reader of one of its layers in the local file. target: Crs of the book; reference: Crs of the coordinates where
     # the file does not say it; wanted: nil for what is read within a request.
     # scale: of the book, at which edges in degrees bend as they should.
     def reader(file, layer, target:, reference:, wanted: asked, scale: book&.index&.settings&.fetch("scale", nil))
-      TileLoom::Ground::FileReader.open(file, target: target, layer: layer, reference: reference, lenient: true, columns: columns, wanted: wanted, scale: scale)
+      TileLoom::Data::FileReader.open(file, target: target, layer: layer, reference: reference, lenient: true, columns: columns, wanted: wanted, scale: scale)
     end
 
     # Keeps what a reader put right and left out, to be told.
@@ -62,7 +62,7 @@ module App
     # Looks into a table again, with its columns of places as they are named. Invalid for columns that are not there.
     def look_again(wanted)
       wanted = wanted.slice("x", "y", "wkt").transform_values(&:to_s)
-      TileLoom::Ground::Columns.new(wanted).check(report.flat_map { |layer| layer["attributes"].map { |attribute| attribute["name"] } })
+      TileLoom::Data::Columns.new(wanted).check(report.flat_map { |layer| layer["attributes"].map { |attribute| attribute["name"] } })
       transaction do
         reload.enqueue if turn("inspecting", from: %w[ready], choice: choice.merge("columns" => wanted))
       end
@@ -78,8 +78,8 @@ module App
 
     # The job that its state waits for.
     def enqueue
-      return Delayed::Job.enqueue(InspectArrivalJob.new(id), priority: Turn::LOOK) if state == "inspecting"
-      Delayed::Job.enqueue((book_id ? ImportArrivalJob : StartBookJob).new(id), priority: Turn::IMPORT)
+      return WorkQueue.put(:inspect_arrival, id, turn: Turn::LOOK) if state == "inspecting"
+      WorkQueue.put(book_id ? :import_arrival : :start_book, id, turn: Turn::IMPORT)
     end
 
     # Of Arrival: made with its file and its job, or not at all.

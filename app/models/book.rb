@@ -38,7 +38,7 @@ module App
     def document = self.class.core(settings).with_cells(index.core_cells)
 
     # A checked document as the core sees it, with typefaces and pictures from the store.
-    def self.core(settings) = TileLoom::Book::Document.new(settings, fits: true, enclosures: Enclosure.reader)
+    def self.core(settings) = TileLoom::Document::Book.new(settings, fits: true, enclosures: Enclosure.reader)
 
     # Weaves the index by the settings as they stand and keeps its cells; pinned cells and names stay, or all
     # are named afresh. Returns what GridIndex#keep does.
@@ -53,7 +53,7 @@ module App
     def answer(with: settings, afresh: false) = self.class.core(with).weave(source, before: index.core_cells, afresh: afresh || WeaveState.new(self).other_size?)
 
     # The same for changed settings: all cells are named afresh where they call them otherwise.
-    def answer_to(changed) = answer(with: changed, afresh: TileLoom::Book::Index.names_differ?(index.settings, changed["index"]))
+    def answer_to(changed) = answer(with: changed, afresh: TileLoom::Index::Spec.names_differ?(index.settings, changed["index"]))
 
     # The cells stay where they are and show what the frame now covers there.
     def fit_cells
@@ -62,7 +62,7 @@ module App
     end
 
     # The book's reference, with the transformations that bring other datums to its own.
-    def crs = TileLoom::Reference::Crs.find(reference, operations: TileLoom::Reference::Operations.new(operations))
+    def crs = TileLoom::Crs::System.find(reference, operations: TileLoom::Crs::Operations.new(operations))
 
     def source = FeatureSource.new(layers)
 

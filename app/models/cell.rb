@@ -16,7 +16,7 @@ module App
     # attributes: a row's, by string names.
     def self.core_of(attributes)
       ground = TileLoom::Geometry::TurnedRectangle.new(attributes["centre_x"], attributes["centre_y"], attributes["width"], attributes["height"], attributes["rotation_deg"])
-      TileLoom::Weave::Cell.new(id: attributes["cell_id"], number: attributes["number"], name: attributes["name"], row: attributes["row"], column: attributes["column"],
+      TileLoom::Index::Cell.new(id: attributes["cell_id"], number: attributes["number"], name: attributes["name"], row: attributes["row"], column: attributes["column"],
         scale: TileLoom::Units::Number.tidy(attributes["scale"]), ground: ground, kept: attributes["kept"] == true,
         pinned: attributes["pinned"] == true, moved: attributes["moved"] == true, feature: attributes["feature"])
     end

@@ -8,19 +8,19 @@ module App
 
     # Keeps bytes and returns their SHA-256.
     def self.keep(bytes, media)
-      content = TileLoom::Book::Enclosures.content_of(bytes)
+      content = TileLoom::Assets::Enclosures.content_of(bytes)
       insert_all([{content: content, media: media, bytes: bytes, created_at: Time.now.utc}])
       content
     end
 
     # How the core gets at them.
-    def self.reader = TileLoom::Book::Enclosures.new { |content| where(content: content).pick(:bytes) }
+    def self.reader = TileLoom::Assets::Enclosures.new { |content| where(content: content).pick(:bytes) }
 
     # The media type of a face by its first bytes.
     def self.font_media(bytes) = bytes.start_with?("OTTO") ? "font/otf" : "font/ttf"
 
     # A document, or a design, whose enclosures came with it: kept here, named by content alone.
-    # enclosures: TileLoom::Book::Enclosures that hold the bytes.
+    # enclosures: TileLoom::Assets::Enclosures that hold the bytes.
     def self.take_in(settings, enclosures)
       settings.merge(LISTS.filter_map { |list| settings[list] && [list, settings[list].map { |entry| taken(list, entry, enclosures) }] }.to_h)
     end

@@ -12,7 +12,7 @@ module App
     def self.define(name, definition)
       name = check_name(name)
       raise TileLoom::Invalid.new("#{MOST} references are kept already; drop one first.") if count >= MOST && !exists?(name: name)
-      TileLoom::Reference::Crs.find(definition).for_fixed_scale!
+      TileLoom::Crs::System.find(definition).for_fixed_scale!
       keep(name, definition: definition)
     end
   end

@@ -8,7 +8,7 @@ module App
     has_many :features
 
     attribute :style, :json
-    # name → type of the attributes (TileLoom::Ground::AttributeTypes); nil where not known.
+    # name → type of the attributes (TileLoom::Data::AttributeTypes); nil where not known.
     attribute :fields, :json
     # [[level, tolerance in reference units], …], the coarsest last; see CoarseLevels.
     attribute :coarse_levels, :json

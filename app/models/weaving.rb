@@ -26,7 +26,7 @@ module App
       transaction do
         made = create!(book_id: book.id, purpose: purpose, wanted: wanted, session: session, asked_at: Time.now.utc)
         next made if purpose == "answer" && !made.latest?
-        Delayed::Job.enqueue(WeavingJob.new(made.id), priority: Turn::WEAVE)
+        WorkQueue.put(:weaving, made.id, turn: Turn::WEAVE)
         made
       end
     end

@@ -10,7 +10,7 @@ module App
 
       post "/api/books/:book_id/arrivals" do
         upload = uploaded_file
-        TileLoom::Ground::FileFormat.of(upload[:name])
+        TileLoom::Data::FileFormat.of(upload[:name])
         replaces = params["replaces"].to_s
         raise TileLoom::Invalid.new("The layer that is to be updated is not in the book.") unless replaces.empty? || Layer.exists?(book_id: book.id, key: replaces, removed: false)
         made = Arrival.accept(upload[:tempfile], book_id: book.id, name: upload[:name][0, 250], replaces: replaces.presence, session: session_id)
@@ -56,7 +56,7 @@ module App
         asks = arrival.report.any? { |layer| layer["asks_reference"] && layers.any? { |chosen| chosen["name"] == layer["name"] } }
         code = wanted["reference"].to_s.strip
         raise TileLoom::Invalid.new("#{arrival.name} does not say which reference its coordinates are in; name one.", path: "/reference") if asks && code.empty?
-        TileLoom::Reference::Crs.find(code) unless code.empty?
+        TileLoom::Crs::System.find(code) unless code.empty?
       end
     end
   end

@@ -7,7 +7,7 @@ module App
     class Bars < Base
       # Titles of the shipped forms with their pictures, from plain to ornate.
       get "/api/north-arrows" do
-        json(TileLoom::Layout::NorthArrowSet::TITLES.map { |form, title| {"id" => form, "title" => title, "svg" => TileLoom::Layout::NorthArrowSet.drawing(form).to_svg} })
+        json(TileLoom::Furniture::NorthArrowSet::TITLES.map { |form, title| {"id" => form, "title" => title, "svg" => TileLoom::Furniture::NorthArrowSet.drawing(form).to_svg} })
       end
 
       get "/api/books/:book_id/sheets/:number/measured/:element" do
@@ -21,7 +21,7 @@ module App
       # {name, style}: of an element as it is.
       post "/api/bar-styles" do
         name = KeptBarStyle.check_name(body_json["name"])
-        style = TileLoom::Bar::StyleFile.checked(TileLoom::Bar::StyleFile.of(body_json["style"].to_h))
+        style = TileLoom::Document::BarStyleFile.checked(TileLoom::Document::BarStyleFile.of(body_json["style"].to_h))
         KeptBarStyle.keep(name, style: style)
         json(kept)
       end
@@ -29,15 +29,15 @@ module App
       # A style out of a file is kept under its title.
       post "/api/bar-styles/file" do
         upload = uploaded_file
-        title, style = TileLoom::Bar::StyleFile.read(upload[:tempfile].read(TileLoom::Bar::StyleFile::LARGEST_BYTES + 1))
+        title, style = TileLoom::Document::BarStyleFile.read(upload[:tempfile].read(TileLoom::Document::BarStyleFile::LARGEST_BYTES + 1))
         KeptBarStyle.keep(KeptBarStyle.check_name(title.empty? ? upload[:title] : title), style: style)
         json(kept)
       end
 
       get "/api/bar-styles/:style_id/file" do
         row = KeptBarStyle.find(whole(params["style_id"]))
-        attachment("#{TileLoom::Book::Starter.id_for(row.name, [])}.json")
-        TileLoom::Bar::StyleFile.write(row.name, row.style)
+        attachment("#{TileLoom::Document::Starter.id_for(row.name, [])}.json")
+        TileLoom::Document::BarStyleFile.write(row.name, row.style)
       end
 
       delete "/api/bar-styles/:style_id" do
@@ -62,12 +62,12 @@ module App
       def style_of(wanted)
         elements = %w[layout key_layout].flat_map { |name| book.settings[name].to_h.fetch("elements", []) }
         bar = elements.find { |element| element["kind"] == "scale_bar" && element["id"] == wanted["element"] } or raise TileLoom::Invalid.new("There is no scale bar “#{wanted["element"]}”.", path: "/element")
-        TileLoom::Bar::StyleFile.of(bar)
+        TileLoom::Document::BarStyleFile.of(bar)
       end
 
       def styled(element, style, only)
         return element if element["kind"] != "scale_bar" || (only && element["id"] != only)
-        TileLoom::Bar::StyleFile.put_on(element, style)
+        TileLoom::Document::BarStyleFile.put_on(element, style)
       end
 
       def kept = KeptBarStyle.order(:name).map { |row| {"id" => row.id, "name" => row.name} }

@@ -111,7 +111,7 @@ module App
       def read_json
         halt_with(415, "This address takes application/json.") unless request.media_type == "application/json"
         text = request.body.read(RequestSchema::LARGEST_BYTES).to_s
-        parsed = text.empty? ? {} : TileLoom::JsonText.parse(text, what: "The request")
+        parsed = text.empty? ? {} : TileLoom::Assets::JsonText.parse(text, what: "The request")
         raise TileLoom::Invalid.new("The request is not a JSON object.") unless parsed.is_a?(Hash)
         RequestSchema.demand(env["sinatra.route"], parsed)
       end
@@ -121,7 +121,7 @@ module App
         case value
         when Hash then value.all? { |key, item| texts?(key) && (key == "head" || key == :head || texts?(item)) }
         when Array then value.all? { |item| texts?(item) }
-        when String then value.dup.force_encoding(Encoding::UTF_8).then { |text| text.valid_encoding? && !text.match?(TileLoom::JsonText::CONTROL) }
+        when String then value.dup.force_encoding(Encoding::UTF_8).then { |text| text.valid_encoding? && !text.match?(TileLoom::Assets::JsonText::CONTROL) }
         else true
         end
       end

@@ -32,13 +32,13 @@ module App
       end
 
       get "/api/books/:book_id/file" do
-        attachment("#{TileLoom::Book::Starter.id_for(book.title, [])}.json")
+        attachment("#{TileLoom::Document::Starter.id_for(book.title, [])}.json")
         BookExport.new(book)
       end
 
       post "/api/books" do
-        document = TileLoom::Book::Document.parse(request.body.read(LARGEST_BODY).to_s)
-        made = NewBook.from_folio(TileLoom::Book::Folio.new(nil, document))
+        document = TileLoom::Document::Book.parse(request.body.read(LARGEST_BODY).to_s)
+        made = NewBook.from_folio(TileLoom::Document::Folio.new(nil, document))
         status 201
         json({"id" => made.id})
       end

@@ -4,7 +4,7 @@ module App
   module Routes
     # Cells by hand, what they cover, and cells as files.
     class Cells < Base
-      # {"do": what, "cells": their ids, "revision": of the book that was seen, ...}: see TileLoom::Weave::Handwork.
+      # {"do": what, "cells": their ids, "revision": of the book that was seen, ...}: see TileLoom::Index::Handwork.
       DEEDS = {"move" => "Move cells", "turn" => "Turn cells", "scale" => "Scale of cells", "pin" => "Pin cells", "remove" => "Remove cells", "add" => "Add a cell", "split" => "Split a cell", "rename" => "Rename a sheet", "place" => "Order of sheets"}.freeze
       MOST_LISTED = 200
 
@@ -32,7 +32,7 @@ module App
       get "/api/books/:book_id/cover/:key" do
         layer = Layer.find_by!(book_id: book.id, key: params["key"].to_s, removed: false)
         snapshot = Snapshot.of(book)
-        found = TileLoom::Weave::FeatureCover.new(snapshot.cells, snapshot.source.features(layer.key, nil))
+        found = TileLoom::Index::FeatureCover.new(snapshot.cells, snapshot.source.features(layer.key, nil))
         json({"count" => found.count, **%w[missing cut several].to_h { |name| [name, listed(found.public_send(name))] }})
       end
 
@@ -59,10 +59,10 @@ module App
       private
 
       def handwork
-        index = TileLoom::Book::Index.new(book.index.settings)
+        index = TileLoom::Index::Spec.new(book.index.settings)
         frame = TileLoom::Layout::Layout.new(book.layout.settings).frame_box
-        crs = TileLoom::Reference::Crs.find(book.reference)
-        TileLoom::Weave::Handwork.new(book.index.core_cells, size: ->(scale) { index.size(crs, frame, scale) }, scale: index.scale)
+        crs = TileLoom::Crs::System.find(book.reference)
+        TileLoom::Index::Handwork.new(book.index.core_cells, size: ->(scale) { index.size(crs, frame, scale) }, scale: index.scale)
       end
 
       def done(handwork, deed, wanted)

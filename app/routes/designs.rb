@@ -46,7 +46,7 @@ module App
       end
 
       get "/api/books/:book_id/design/file" do
-        attachment("#{TileLoom::Book::Starter.id_for("#{book.title} design", [])}.json")
+        attachment("#{TileLoom::Document::Starter.id_for("#{book.title} design", [])}.json")
         JSON.pretty_generate(Enclosure.put_in(DesignFile.of(book)))
       end
 

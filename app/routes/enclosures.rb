@@ -13,7 +13,7 @@ module App
 
       # A PNG or JPEG file becomes a picture of the book.
       post "/api/books/:book_id/pictures" do
-        name, bytes = uploaded(TileLoom::Book::Enclosures::LARGEST_BYTES)
+        name, bytes = uploaded(TileLoom::Assets::Enclosures::LARGEST_BYTES)
         raster = TileLoom::Artwork::Raster.new(bytes, name: name).settled
         title = File.basename(name, ".*")
         take("pictures", title.empty? ? "picture" : title, raster.bytes, raster.media, "Picture #{title}", [])
@@ -36,7 +36,7 @@ module App
         changes.apply_to_fresh(label: label) do
           own = book.public_send(list) || []
           entry = own.find { |known| known["content"] == content } and next {}
-          entry = {"id" => TileLoom::Book::Starter.id_for(title, own.map { |other| other["id"] } + taken), "title" => title[0, 200], "content" => content}
+          entry = {"id" => TileLoom::Document::Starter.id_for(title, own.map { |other| other["id"] } + taken), "title" => title[0, 200], "content" => content}
           {list => own + [entry]}
         end
         status 201

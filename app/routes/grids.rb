@@ -31,7 +31,7 @@ module App
         box = composer.gridded_frame.box(composer.page)
         # Rounded inwards, so that nothing is left over.
         inner = TileLoom::Geometry::Box.new((box.min_x + beyond["left"]).ceil(1), (box.min_y + beyond["top"]).ceil(1), (box.max_x - beyond["right"]).floor(1), (box.max_y - beyond["bottom"]).floor(1))
-        place = TileLoom::Layout::Place.new(composer.gridded_frame.settings["place"]).moved(composer.page.live_area, inner)
+        place = TileLoom::Furniture::Place.new(composer.gridded_frame.settings["place"]).moved(composer.page.live_area, inner)
         json(change(role, "Room for labels") { |frame| frame.merge("place" => place) })
       end
 

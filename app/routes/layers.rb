@@ -28,7 +28,7 @@ module App
         values = []
         each_value { |value| values << value }
         attribute = params["attribute"].to_s
-        list = TileLoom::Ground::Classes.new(values, way: params["way"].to_s, count: number("count", 1..TileLoom::Ground::Classes::MOST).to_i).list
+        list = TileLoom::Symbology::Classes.new(values, way: params["way"].to_s, count: number("count", 1..TileLoom::Symbology::Classes::MOST).to_i).list
         json(list.map { |entry| {"title" => entry.title, "count" => entry.count, "when" => entry.condition(attribute)} })
       end
 
@@ -50,7 +50,7 @@ module App
       def layer = @layer ||= Layer.find_by!(book_id: book.id, key: params["key"].to_s, removed: false)
 
       def sampled
-        types = TileLoom::Ground::AttributeTypes.new
+        types = TileLoom::Data::AttributeTypes.new
         Feature.where(layer_id: layer.id).order(:identity).limit(200).pluck(:properties).each { |properties| types.observe(properties) }
         types.to_h
       end
@@ -64,7 +64,7 @@ module App
       def condition
         text = params["when"].to_s
         return nil if text.empty?
-        TileLoom::Ground::Condition.new(TileLoom::JsonText.parse(text, what: "The filter", nesting: 40), path: "/when").tap { |found| found.check_types(layer.fields || sampled) }
+        TileLoom::Data::Condition.new(TileLoom::Assets::JsonText.parse(text, what: "The filter", nesting: 40), path: "/when").tap { |found| found.check_types(layer.fields || sampled) }
       end
 
       # Identities of features that are picked, or nil for all.

@@ -103,13 +103,13 @@ module App
 
       def moved(element, (left, top, width, height))
         raise TileLoom::Invalid.new("An element’s sides cannot be less than nothing.", path: "/boxes/#{element["id"]}") if width.negative? || height.negative?
-        TileLoom::Layout::Place.new(element["place"]).moved(design.page.live_area, TileLoom::Geometry::Box.at(left.to_f, top.to_f, width.to_f, height.to_f))
+        TileLoom::Furniture::Place.new(element["place"]).moved(design.page.live_area, TileLoom::Geometry::Box.at(left.to_f, top.to_f, width.to_f, height.to_f))
       end
 
       def shifted(id, dx, dy)
         element = design.elements.find { |known| known.id == id }
         box = element.box(design.page)
-        TileLoom::Layout::Place.new(element.settings["place"]).moved(design.page.live_area, TileLoom::Geometry::Box.at(box.min_x + dx, box.min_y + dy, box.width, box.height))
+        TileLoom::Furniture::Place.new(element.settings["place"]).moved(design.page.live_area, TileLoom::Geometry::Box.at(box.min_x + dx, box.min_y + dy, box.width, box.height))
       end
 
       # A main frame of fixed height gets the wanted one; a stretched one follows the page.

@@ -7,7 +7,7 @@ module App
       # With a picture each.
       get "/api/markers" do
         cache_control :private, max_age: 3600
-        json(TileLoom::Ground::MarkerSet.shipped.map { |name| {"id" => name, "title" => name.tr("-", " "), "svg" => TileLoom::Ground::MarkerSet.drawing(name).to_svg} })
+        json(TileLoom::Symbology::MarkerSet.shipped.map { |name| {"id" => name, "title" => name.tr("-", " "), "svg" => TileLoom::Symbology::MarkerSet.drawing(name).to_svg} })
       end
 
       # An SVG file becomes a marker of the book: only its shapes are taken, the rest is told.
@@ -18,7 +18,7 @@ module App
         id = nil
         changes.apply_to_fresh(label: "Marker #{title}") do
           own = book.markers || []
-          id = TileLoom::Book::Starter.id_for(title, own.map { |marker| marker["id"] } + TileLoom::Ground::MarkerSet.shipped)
+          id = TileLoom::Document::Starter.id_for(title, own.map { |marker| marker["id"] } + TileLoom::Symbology::MarkerSet.shipped)
           {"markers" => own + [{"id" => id, "title" => title, "svg" => drawing.to_svg}]}
         end
         status 201

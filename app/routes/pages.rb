@@ -4,7 +4,7 @@ module App
   module Routes
     # The front end as Vite built it, and the fonts that page, proof and PDF share.
     class Pages < Sinatra::Base
-      BUILT = File.join(ROOT, "web/dist")
+      BUILT = File.join(TileLoom::ROOT, "web/dist")
 
       disable :show_exceptions, :protection
       set :host_authorization, {}

@@ -5,7 +5,7 @@ module App
     # Coordinate references: found by name, code or place; kept under a name; suggested for a ground, looked
     # at, tuned, and made a book's own.
     class References < Base
-      get("/api/references") { json(TileLoom::Reference::Catalogue.search(params["search"].to_s[0, 200]).map(&:to_h)) }
+      get("/api/references") { json(TileLoom::Crs::Catalogue.search(params["search"].to_s[0, 200]).map(&:to_h)) }
 
       get("/api/references/kept") { json(kept) }
 
@@ -23,9 +23,9 @@ module App
       # References that suit the ground of a book, with reasons.
       get "/api/books/:book_id/references" do
         box = book.extent or halt 200, json([])
-        crs = TileLoom::Reference::Crs.find(book.reference)
-        degrees = TileLoom::Reference::Transform.between(crs, TileLoom::Reference::Crs.find("OGC:CRS84")).box(box, strict: true)
-        suggestions = TileLoom::Reference::Suggestions.new(degrees.to_a).list
+        crs = TileLoom::Crs::System.find(book.reference)
+        degrees = TileLoom::Crs::Transform.between(crs, TileLoom::Crs::System.find("OGC:CRS84")).box(box, strict: true)
+        suggestions = TileLoom::Crs::Suggestions.new(degrees.to_a).list
         json(suggestions.map { |suggestion| suggestion.to_h.transform_keys(&:to_s) })
       end
 

@@ -18,7 +18,7 @@ module App
       # Old and new names side by side, as naming all by the pattern (or a changed one) would give them.
       post "/api/books/:book_id/names" do
         settings = changed(body_json)
-        index = TileLoom::Book::Index.new(settings["index"])
+        index = TileLoom::Index::Spec.new(settings["index"])
         # Naming all by the pattern that is there leaves their order as it is.
         cells = (settings["index"] == book.index.settings) ? book.index.core_cells : index.ordered(book.index.core_cells, book.source)
         json(cells.zip(index.renamed(cells, book.source)).map { |old, fresh| {"number" => fresh.number, "old" => old.name, "new" => fresh.name} })
@@ -49,7 +49,7 @@ module App
       post "/api/books/:book_id/area" do
         document = Book.core(changed(body_json))
         area = document.study_area(book.source)
-        json({"ground_m2" => area.ground_m2(document.crs).round(1), "box" => area.box.to_a, "size_m" => TileLoom::Reference::GroundSize.new(document.crs, TileLoom::Geometry::TurnedRectangle.of(area.box)).to_a.map { |metres| metres.round(2) }, "rings" => area.outline(MOST_OUTLINE).map { |ring| ring.each_slice(2).to_a }})
+        json({"ground_m2" => area.ground_m2(document.crs).round(1), "box" => area.box.to_a, "size_m" => TileLoom::Crs::GroundSize.new(document.crs, TileLoom::Geometry::TurnedRectangle.of(area.box)).to_a.map { |metres| metres.round(2) }, "rings" => area.outline(MOST_OUTLINE).map { |ring| ring.each_slice(2).to_a }})
       end
 
       private
@@ -58,7 +58,7 @@ module App
 
       def changed(request_body)
         settings = MergePatch.apply(book.settings, request_body["patch"] || {})
-        TileLoom::Book::Check.demand(settings, enclosures: Enclosure.reader)
+        TileLoom::Document::Check.demand(settings, enclosures: Enclosure.reader)
         settings
       end
 

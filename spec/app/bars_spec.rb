@@ -68,9 +68,9 @@ RSpec.describe App::Routes::Bars do
     expect(JSON.parse(file)).to include("format" => "tile-loom-scale-bar", "version" => 1, "title" => "Red steps", "style" => include("style" => "stepped"))
     delete "/api/bar-styles/#{id}", {}, "HTTP_HOST" => "localhost"
     expect(answer).to eq([])
-    expect(TileLoom::Bar::StyleFile.read(file)).to eq(["Red steps", {"style" => "stepped", "colour" => "#8c2f39", "left" => 4}])
+    expect(TileLoom::Document::BarStyleFile.read(file)).to eq(["Red steps", {"style" => "stepped", "colour" => "#8c2f39", "left" => 4}])
     {"{}" => /lacks “format”/, "<html>" => /not JSON/, file.sub("stepped", "wobbly") => /“style” is "wobbly"; use one of alternating/, file.sub('"version": 1', '"version": 9') => /version 9/}.each do |text, said|
-      expect { TileLoom::Bar::StyleFile.read(text) }.to raise_error(TileLoom::Invalid, said)
+      expect { TileLoom::Document::BarStyleFile.read(text) }.to raise_error(TileLoom::Invalid, said)
     end
   end
 end

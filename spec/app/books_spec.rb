@@ -14,7 +14,7 @@ RSpec.describe App::Routes::Books do
     expect(answer["document"]["title"]).to eq("Test moss")
     expect(answer["layers"].map { |layer| layer.values_at("id", "kind", "count") }).to eq([["area", "area", 1], ["dams", "point", 20]])
     expect(answer["cells"].map { |cell| cell["name"] }).to eq(book.index.cells.pluck(:name))
-    expect(TileLoom::Book::Schema.findings(answer["document"])).to be_empty
+    expect(TileLoom::Document::Schema.findings(answer["document"])).to be_empty
     expect(answer["distortion"]).to eq({"words" => "A kilometre on the ground prints 0.3 m too short everywhere here.", "warnings" => []})
   end
 
@@ -94,10 +94,10 @@ RSpec.describe App::Routes::Books do
 
   it "prints the exported file through the core as it prints from the database" do
     ask("/api/books/#{book.id}/file")
-    folio = TileLoom::Book::Folio.new(nil, TileLoom::Book::Document.parse(last_response.body))
+    folio = TileLoom::Document::Folio.new(nil, TileLoom::Document::Book.parse(last_response.body))
     ours, theirs = [[book.document, book.source], [folio.document, folio.source]].map do |document, source|
       cell = document.cells(source).first
-      TileLoom::Output::Svg.new(TileLoom::Sheet::Composer.new(book: document, source: source, cell: cell, count: 9).drawing).to_s
+      TileLoom::Output::Svg.new(TileLoom::Compose::SheetComposer.new(book: document, source: source, cell: cell, count: 9).drawing).to_s
     end
     expect(ours).to eq(theirs)
   end

@@ -38,7 +38,7 @@ RSpec.describe App::Routes::Enclosures do
     ask("/api/enclosures/#{content}")
     expect([last_response.media_type, last_response.body.b]).to eq(["image/png", picture(80, 60).pngsave_buffer])
     ask("/api/books/#{book.id}/file")
-    copy = App::NewBook.from_folio(TileLoom::Book::Folio.new(nil, TileLoom::Book::Document.parse(last_response.body)))
+    copy = App::NewBook.from_folio(TileLoom::Document::Folio.new(nil, TileLoom::Document::Book.parse(last_response.body)))
     copy = App::Book.find(copy.id)
     expect([copy.faces, copy.pictures]).to eq([App::Book.find(book.id).faces, App::Book.find(book.id).pictures])
     ask("/api/books/#{book.id}/design/file")

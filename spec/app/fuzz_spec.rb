@@ -78,8 +78,8 @@ RSpec.describe "Any request" do
 
   it "of a change of the document is kept whole, or refused in words, and what is kept can be drawn" do
     faults = []
-    @book = App::NewBook.from_folio(TileLoom::Book::Folio.read(SmallBooks::DEMO))
-    schema = JSON.parse(File.read(TileLoom::Book::Schema::FILE))
+    @book = App::NewBook.from_folio(TileLoom::Document::Folio.read(SmallBooks::DEMO))
+    schema = JSON.parse(File.read(TileLoom::Document::Schema::FILE))
     (cases / 2).times do
       before = App::Book.find(@book.id)
       document = @values.disturbed(before.settings, times: @values.one_of([1, 1, 2]))

@@ -18,7 +18,7 @@ RSpec.describe "Ground in depth" do
     expect(last_response.status).to eq(200)
     ask("/api/books/#{book.id}/file")
     expect(JSON.parse(last_response.body)["markers"].first["svg"]).not_to include("script")
-    copy = App::NewBook.from_folio(TileLoom::Book::Folio.new(nil, TileLoom::Book::Document.parse(last_response.body)))
+    copy = App::NewBook.from_folio(TileLoom::Document::Folio.new(nil, TileLoom::Document::Book.parse(last_response.body)))
     expect(copy.reload.document.layers[1].rules[0].symbol.nodes(points: [0, 0])).not_to be_empty
     expect(send_svg("<svg/>")["message"]).to match(/hag\.svg holds no shapes/)
   end
@@ -45,7 +45,7 @@ RSpec.describe "Ground in depth" do
       wavy = JSON.generate({"type" => "FeatureCollection", "crs" => {"type" => "name", "properties" => {"name" => "EPSG:25829"}}, "features" => (0...60).map { |i|
         {"type" => "Feature", "properties" => {"kind" => i % 2}, "geometry" => {"type" => "LineString", "coordinates" => (0...400).map { |n| [402_000 + n * 5, 6_528_000 + i * 20 + (n % 2)] }}}
       }})
-      App::LayerImport.new(book).keep(TileLoom::Ground::GeojsonReader.from_text(wavy, target: book.document.crs), key: "waves", title: "Waves")
+      App::LayerImport.new(book).keep(TileLoom::Data::GeojsonReader.from_text(wavy, target: book.document.crs), key: "waves", title: "Waves")
     end
 
     it "answer a map that is zoomed out with fewer vertices, within a pixel, and never a sheet" do
@@ -65,7 +65,7 @@ RSpec.describe "Ground in depth" do
     it "let one of many points stand for those that look the same, but not for others" do
       stub_const("App::CoarseLevels::FEATURES", 10)
       points = (0...400).map { |i| {"type" => "Feature", "properties" => {"state" => (i == 7) ? "failed" : "sound", "n" => i}, "geometry" => {"type" => "Point", "coordinates" => [402_000 + i * 0.001 + ((i == 399) ? 9000 : 0), 6_528_000]}} }
-      App::LayerImport.new(book).keep(TileLoom::Ground::GeojsonReader.from_text(JSON.generate({"type" => "FeatureCollection", "crs" => {"type" => "name", "properties" => {"name" => "EPSG:25829"}}, "features" => points}), target: book.document.crs), key: "many", title: "Many")
+      App::LayerImport.new(book).keep(TileLoom::Data::GeojsonReader.from_text(JSON.generate({"type" => "FeatureCollection", "crs" => {"type" => "name", "properties" => {"name" => "EPSG:25829"}}, "features" => points}), target: book.document.crs), key: "many", title: "Many")
       Delayed::Worker.new(quiet: true).work_off
       states = book.reload.source.features("many", nil, detail: 50).map { |feature| feature.attributes["state"] }
       expect(states).to eq(%w[sound failed sound])

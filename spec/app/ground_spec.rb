@@ -9,7 +9,7 @@ RSpec.describe App::Routes::Ground do
 
   it "finds a sheet's features through the spatial index, as the tree in memory does" do
     source = book.source
-    memory = TileLoom::Ground::MemorySource.new("dams" => source.features("dams", nil))
+    memory = TileLoom::Data::MemorySource.new("dams" => source.features("dams", nil))
     [[402_000, 6_528_000, 402_460, 6_529_000], [402_150, 6_528_499, 402_151, 6_528_501], [0, 0, 1, 1]].each do |corners|
       box = TileLoom::Geometry::Box.new(*corners.map(&:to_f))
       expect(source.features("dams", box).map(&:id)).to eq(memory.features("dams", box).map(&:id))

@@ -32,9 +32,9 @@ RSpec.describe "In words" do
 
   it "sheets of features whose names differ by an accent, by case, or are picture signs alone" do
     points = %w[Ås As ås 😀 😁 😀].each_with_index.map { |name, i| {"type" => "Feature", "properties" => {"name" => name}, "geometry" => {"type" => "Point", "coordinates" => [402_100 + i * 300, 6_528_500]}} }
-    settings = TileLoom::Book::Starter.document(title: "x", reference: "EPSG:25829", area: "sites", scale: 2500, layers: [{id: "sites", title: "Sites", kind: "point", data: {"collection" => {"type" => "FeatureCollection", "crs" => {"type" => "name", "properties" => {"name" => "EPSG:25829"}}, "features" => points}}}])
+    settings = TileLoom::Document::Starter.document(title: "x", reference: "EPSG:25829", area: "sites", scale: 2500, layers: [{id: "sites", title: "Sites", kind: "point", data: {"collection" => {"type" => "FeatureCollection", "crs" => {"type" => "name", "properties" => {"name" => "EPSG:25829"}}, "features" => points}}}])
     settings["index"] = settings["index"].merge("kind" => "features", "naming" => {"kind" => "attribute", "attribute" => "name"})
-    made = App::NewBook.from_folio(TileLoom::Book::Folio.new(nil, TileLoom::Book::Document.new(settings)))
+    made = App::NewBook.from_folio(TileLoom::Document::Folio.new(nil, TileLoom::Document::Book.new(settings)))
     names = made.index.rows.map { |row| row["name"] }
     expect([names.length, names.uniq.length, names.first(2), names.values_at(3, 4)]).to eq([6, 6, %w[Ås As], %w[😀 😁]])
   end

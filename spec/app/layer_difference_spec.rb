@@ -9,7 +9,7 @@ RSpec.describe App::LayerDifference do
 
   def layer(key, *features)
     list = features.map { |properties, x| {"type" => "Feature", "properties" => properties, "geometry" => {"type" => "Point", "coordinates" => [x, 58.87]}} }
-    App::LayerImport.new(book).keep(TileLoom::Ground::GeojsonReader.from_text(JSON.generate({"type" => "FeatureCollection", "features" => list}), target: book.document.crs), key: key, title: key)
+    App::LayerImport.new(book).keep(TileLoom::Data::GeojsonReader.from_text(JSON.generate({"type" => "FeatureCollection", "features" => list}), target: book.document.crs), key: key, title: key)
   end
 
   def sentences(before, after) = described_class.new(layer("before-#{App::Layer.count}", *before), layer("after-#{App::Layer.count}", *after)).sentences
@@ -38,7 +38,7 @@ RSpec.describe App::LayerDifference do
   end
 end
 
-RSpec.describe TileLoom::Ground::ReadAhead do
+RSpec.describe TileLoom::Data::ReadAhead do
   it "gives what the source gives, in its order, and raises what it raises" do
     expect(described_class.new([[1], [2], [3]].each).to_a).to eq([[1], [2], [3]])
     broken = Enumerator.new { |list| list << [1] and raise TileLoom::Invalid, "torn" }
@@ -65,7 +65,7 @@ RSpec.describe App::FeatureRows do
     stub_const("App::FeatureRows::LARGEST", 600)
     book = kept_book
     names = ["O'Hara", 'back\\slash "quoted"', "Ωμέγα", "x'); DROP TABLE features; --", "line\nbreak", nil]
-    features = names.each_with_index.map { |name, n| TileLoom::Ground::Feature.new(id: n + 1, wkb: TileLoom::Geometry::Wkb.point(1.5 + n, 2.5), attributes: {"name" => name}) }
+    features = names.each_with_index.map { |name, n| TileLoom::Data::Feature.new(id: n + 1, wkb: TileLoom::Geometry::Wkb.point(1.5 + n, 2.5), attributes: {"name" => name}) }
     layer = App::Layer.find_by!(book_id: book.id, key: "dams")
     App::Feature.where(layer_id: layer.id).delete_all
     described_class.insert(layer, features.map { |feature| [feature, feature] })

@@ -20,7 +20,7 @@ RSpec.describe App::Routes::Layers do
         expect(report).to include("Feature Count: 20", "code (String) = D7")
         expect(report).to include((format == "geojson") ? "WGS 84" : "UTM zone 29N")
         # What went out comes in again at the same place.
-        features = TileLoom::Ground::FileReader.open(file, target: book.document.crs).features
+        features = TileLoom::Data::FileReader.open(file, target: book.document.crs).features
         places = [features, book.source.features("dams", nil)].map { |list| list.map { |feature| TileLoom::Geometry::Wkb.each_run(feature.wkb).first[1] }.sort }
         places[0].zip(places[1]).each { |ours, theirs| expect(Math.hypot(ours[0] - theirs[0], ours[1] - theirs[1])).to be < 0.001 }
       end
@@ -68,10 +68,10 @@ RSpec.describe App::Routes::Layers do
 
   it "makes classes of a number, each with its condition" do
     lengths = JSON.generate({"type" => "FeatureCollection", "features" => (1..10).map { |i| {"type" => "Feature", "properties" => {"length" => i * 10}, "geometry" => {"type" => "Point", "coordinates" => [-10.7, 58.87]}} }})
-    App::LayerImport.new(book).keep(TileLoom::Ground::GeojsonReader.from_text(lengths, target: book.document.crs), key: "walls", title: "Walls")
+    App::LayerImport.new(book).keep(TileLoom::Data::GeojsonReader.from_text(lengths, target: book.document.crs), key: "walls", title: "Walls")
     ask("/api/books/#{book.id}/layers/walls/classes?attribute=length&way=equal&count=3")
     expect(answer.map { |entry| [entry["title"], entry["count"]] }).to eq([["10 – 40", 3], ["40 – 70", 3], ["70 – 100", 4]])
-    expect(TileLoom::Ground::Condition.new(answer.first["when"]).match?({"length" => 39.9})).to be(true)
+    expect(TileLoom::Data::Condition.new(answer.first["when"]).match?({"length" => 39.9})).to be(true)
     ask("/api/books/#{book.id}/layers/dams/classes?attribute=code&way=equal&count=3")
     expect(answer["message"]).to match(/holds no numbers/)
   end

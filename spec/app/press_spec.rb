@@ -38,7 +38,7 @@ RSpec.describe App::Routes::Press do
     run = order("1-2")
     work
     ask("/api/books/#{book.id}/file")
-    folio = TileLoom::Book::Folio.new(nil, TileLoom::Book::Document.parse(last_response.body))
+    folio = TileLoom::Document::Folio.new(nil, TileLoom::Document::Book.parse(last_response.body))
     Dir.mktmpdir do |folder|
       cells = folio.document.cells(folio.source)
       press = TileLoom::Output::Press.new(book: folio.document, source: folio.source)

@@ -103,7 +103,7 @@ RSpec.describe App::ReferenceChange do
       send_json(:post, "/api/references/kept", {name: "Moss grid", definition: found["definition"]})
       expect(answer.map { |row| row["name"] }).to eq(["Moss grid"])
       change_to(found["definition"])
-      expect(TileLoom::Reference::Crs.find(fresh.reference).name).to eq("Moss grid")
+      expect(TileLoom::Crs::System.find(fresh.reference).name).to eq("Moss grid")
       ask("/api/books/#{book.id}/sheets/1.svg")
       expect(last_response.status).to eq(200)
     end

@@ -161,7 +161,7 @@ RSpec.describe "Together" do
     it "is brought in anew by itself where the change began in its middle and was quicker" do
       arrival = arrive
       changed = false
-      allow(TileLoom::Ground::FileReader).to receive(:open).and_wrap_original do |original, *args, **options|
+      allow(TileLoom::Data::FileReader).to receive(:open).and_wrap_original do |original, *args, **options|
         original.call(*args, **options).tap do
           next if changed
           changed = true

@@ -14,7 +14,7 @@ RSpec.describe "Kinds of index" do
 
   def bring(title, *features)
     collection = {"type" => "FeatureCollection", "crs" => {"type" => "name", "properties" => {"name" => "EPSG:25829"}}, "features" => features}
-    reader = TileLoom::Ground::GeojsonReader.from_text(JSON.generate(collection), target: TileLoom::Reference::Crs.find("EPSG:25829"))
+    reader = TileLoom::Data::GeojsonReader.from_text(JSON.generate(collection), target: TileLoom::Crs::System.find("EPSG:25829"))
     ActiveRecord::Base.transaction { App::LayerImport.new(App::Book.find(book.id)).keep(reader, key: title, title: title, position: 9, style: {"rules" => [{"title" => title, "symbol" => {}}]}) }
   end
 

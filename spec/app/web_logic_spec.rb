@@ -70,7 +70,7 @@ RSpec.describe "The front end’s own reckoning" do
       it "#{test[:attribute]} #{test[:is]} #{test[:value]} goes out as CQL2, is met by the right features, and comes back as it was" do
         tests = JSON.generate({all: true, list: [test]})
         cql, back = web("ground/conditions.ts", "m.toCql(#{tests}, #{attributes})", "m.fromCql(m.toCql(#{tests}, #{attributes}), #{attributes})")
-        condition = TileLoom::Ground::Condition.new(cql)
+        condition = TileLoom::Data::Condition.new(cql)
         condition.check_types({"depth" => "real", "name" => "text", "seen" => "date", "open" => "boolean"})
         expect(features.select { |_, feature| condition.match?(feature) }.keys).to eq(met)
         wanted = JSON.parse(tests)
@@ -102,6 +102,6 @@ RSpec.describe "The front end’s own reckoning" do
 
   it "says which area an index covers, and writes one whole layer as its id" do
     book = JSON.generate({document: {layers: [{id: "moss", title: "Moss"}, {id: "dams", title: "Dams"}], index: {area: [{layer: "moss", when: {op: "isNull", args: []}}, {layer: "dams", features: [1, 2]}, {polygon: []}, {polygon: []}]}}})
-    expect(web("ground/area.ts", "m.areaInWords(#{book})", 'm.areaOf([{layer: "moss"}])', 'm.areaOf([{layer: "moss", features: [1]}])', 'm.partsOf("moss")')).to eq(["part of Moss, 2 features of Dams and 2 drawn shapes", "moss", [{"layer" => "moss", "features" => [1]}], [{"layer" => "moss"}]])
+    expect(web("api/area.ts", "m.areaInWords(#{book})", 'm.areaOf([{layer: "moss"}])', 'm.areaOf([{layer: "moss", features: [1]}])', 'm.partsOf("moss")')).to eq(["part of Moss, 2 features of Dams and 2 drawn shapes", "moss", [{"layer" => "moss", "features" => [1]}], [{"layer" => "moss"}]])
   end
 end

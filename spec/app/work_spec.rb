@@ -181,7 +181,7 @@ RSpec.describe "Work" do
 
     it "is told when looking into a file fails again and again" do
       arrival = App::Arrival.accept(Tempfile.new("x"), book_id: book.id, name: "a.geojson")
-      allow(TileLoom::Ground::Inspection).to receive(:new).and_raise("broken")
+      allow(TileLoom::Data::Inspection).to receive(:new).and_raise("broken")
       3.times { Delayed::Job.update_all(run_at: Time.now.utc) && worker.work_off(1) }
       expect(arrival.reload).to have_attributes(state: "failed", reason: /Looking into a\.geojson failed several times/)
     end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-RSpec.describe TileLoom::Book do
-  def findings(**changes) = TileLoom::Book::Check.new(deep_merge(demo_settings, JSON.parse(JSON.generate(changes)))).findings
+RSpec.describe TileLoom::Document do
+  def findings(**changes) = TileLoom::Document::Check.new(deep_merge(demo_settings, JSON.parse(JSON.generate(changes)))).findings
 
   it("finds nothing wrong in the demo book") { expect(findings).to be_empty }
 
@@ -47,15 +47,15 @@ RSpec.describe TileLoom::Book do
   end
 
   it "refuses what is no book at all" do
-    expect { described_class::Document.parse("{") }.to invalid(/not JSON/)
-    expect { described_class::Document.parse("[]") }.to invalid(/not a JSON object/, path: "/")
-    expect { described_class::Document.parse("{}") }.to invalid(/lacks/, path: "/")
+    expect { described_class::Book.parse("{") }.to invalid(/not JSON/)
+    expect { described_class::Book.parse("[]") }.to invalid(/not a JSON object/, path: "/")
+    expect { described_class::Book.parse("{}") }.to invalid(/lacks/, path: "/")
   end
 
   it "holds the scale when the page changes: the ground changes instead" do
-    one = TileLoom::Book::Document.new(small_settings)
-    other = TileLoom::Book::Document.new(small_settings(layout: {page: {size: "A4"}}))
-    source = TileLoom::Ground::MemorySource.new("area" => [rectangle(403_000, 6_528_000, 403_050, 6_528_050)])
+    one = TileLoom::Document::Book.new(small_settings)
+    other = TileLoom::Document::Book.new(small_settings(layout: {page: {size: "A4"}}))
+    source = TileLoom::Data::MemorySource.new("area" => [rectangle(403_000, 6_528_000, 403_050, 6_528_050)])
     cells = [one, other].map { |book| book.cells(source).first }
     expect(cells.map(&:scale)).to eq([2500, 2500])
     expect(cells[1].ground.width).to be < cells[0].ground.width

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe TileLoom::Ground::Classes do
+RSpec.describe TileLoom::Symbology::Classes do
   # d3-array and simple-statistics (npm), which share no code with ours, run by node.
   def node(program) = JSON.parse(outside("node", "--input-type=module", "-e", program, chdir: File.join(TileLoom::ROOT, "web")))
 
@@ -53,7 +53,7 @@ RSpec.describe TileLoom::Ground::Classes do
     described_class::WAYS.each_key do |way|
       list = described_class.new(samples["a long tail"], way: way, count: 6).list
       expect(list.sum(&:count)).to eq(200)
-      hits = samples["a long tail"].map { |value| list.count { |entry| TileLoom::Ground::Condition.new(entry.condition("v")).match?({"v" => value}) } }
+      hits = samples["a long tail"].map { |value| list.count { |entry| TileLoom::Data::Condition.new(entry.condition("v")).match?({"v" => value}) } }
       expect(hits.uniq).to eq([1])
     end
   end

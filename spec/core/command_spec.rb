@@ -64,7 +64,7 @@ RSpec.describe "bin/loom" do
     expect(out).to include("A book of 1 layer in")
     done, _, err = loom("make", "#{@folder}/countries.json", "--out", "#{@folder}/countries.pdf")
     expect([done, err]).to eq([true, ""])
-    folio = TileLoom::Book::Folio.read("#{@folder}/countries.json")
+    folio = TileLoom::Document::Folio.read("#{@folder}/countries.json")
     expect(folio.source.features("europe", nil).length).to be_between(40, counts)
     # Areas survive an equal-area projection: Iceland, about 103,000 km² (from memory, a handbook fact);
     # the outline at 1:50 million is coarse.
@@ -84,7 +84,7 @@ RSpec.describe "bin/loom" do
 end
 
 RSpec.describe TileLoom::Output::Range do
-  cells = (1..9).map { |number| TileLoom::Weave::Cell.new(number: number, name: "A#{number}") }
+  cells = (1..9).map { |number| TileLoom::Index::Cell.new(number: number, name: "A#{number}") }
 
   def pick(text, cells) = described_class.new(text).pick(cells).map(&:number)
 
@@ -96,7 +96,7 @@ RSpec.describe TileLoom::Output::Range do
   end
 
   describe "with sheets named 3, 2, 1" do
-    turned = %w[3 2 1].each_with_index.map { |name, index| TileLoom::Weave::Cell.new(number: index + 1, name: name) }
+    turned = %w[3 2 1].each_with_index.map { |name, index| TileLoom::Index::Cell.new(number: index + 1, name: name) }
 
     it "asks which is meant where a part is the number of one sheet and the name of another" do
       expect { described_class.new("1").pick(turned) }.to raise_error(TileLoom::Output::Range::Ambiguous) { |error|
@@ -108,7 +108,7 @@ RSpec.describe TileLoom::Output::Range do
     end
 
     it "does not ask where both readings are one sheet" do
-      same = (1..3).map { |number| TileLoom::Weave::Cell.new(number: number, name: number.to_s) }
+      same = (1..3).map { |number| TileLoom::Index::Cell.new(number: number, name: number.to_s) }
       expect(pick("1-2", same)).to eq([1, 2])
     end
   end

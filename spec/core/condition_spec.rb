@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # OGC 21-065r2 (CQL2): the examples of its clauses 6 to 8 in their JSON encoding, from memory.
-RSpec.describe TileLoom::Ground::Condition do
+RSpec.describe TileLoom::Data::Condition do
   property = ->(name) { {"property" => name} }
 
   def holds?(expression, attributes) = described_class.new(expression).match?(attributes)

@@ -4,7 +4,7 @@ RSpec.describe TileLoom::CoordinateGrid do
   include GridViews
 
   describe "intervals" do
-    series = described_class::Series
+    series = TileLoom::Units::Series
     interval = described_class::Interval
 
     # Common practice: 1-2-5 for lengths; 1, 2, 5, 10, 15, 20, 30 of seconds and minutes for angles.
@@ -31,7 +31,7 @@ RSpec.describe TileLoom::CoordinateGrid do
 
     # NIST SP 811: a foot is 0.3048 m, a US survey foot 1200/3937 m.
     it "keep their unit through a change of reference, and never turn into degrees" do
-      crs = ->(code) { TileLoom::Reference::Crs.find(code) }
+      crs = ->(code) { TileLoom::Crs::System.find(code) }
       expect(interval.parse("100 m").in(crs["EPSG:25829"])).to eq(100)
       expect(interval.parse("100 m").in(crs["EPSG:2277"])).to eq(Rational(3937, 12))
       expect(interval.parse("500 ft").in(crs["EPSG:25829"])).to eq(Rational(1524, 10))
@@ -118,7 +118,7 @@ RSpec.describe TileLoom::CoordinateGrid do
 
   it "lets no chord leave the true curve by more than 0.02 mm" do
     sheet = view(reference: "EPSG:3035", centre: [4_000_000, 4_000_000], scale: 10_000_000)
-    to_page = TileLoom::Reference::Transform.between(TileLoom::Reference::Crs.find("EPSG:4258"), sheet.crs)
+    to_page = TileLoom::Crs::Transform.between(TileLoom::Crs::System.find("EPSG:4258"), sheet.crs)
     drawn(mesh(sheet, "EPSG:4258")).select { |line| line.axis == :y }.each do |line|
       line.pieces.each do |piece|
         piece.each_slice(2).each_cons(2) do |from, to|

@@ -3,7 +3,7 @@
 # The demo must be a place that could be: water runs down, contours lie at their height, dams on gullies.
 RSpec.describe "The demo ground" do
   folder = File.join(TileLoom::ROOT, "demo/skarrow-moss")
-  folio = TileLoom::Book::Folio.read(SmallBooks::DEMO)
+  folio = TileLoom::Document::Folio.read(SmallBooks::DEMO)
   source = folio.source
 
   # Heights from the GeoTIFF, by GDAL.
@@ -22,7 +22,7 @@ RSpec.describe "The demo ground" do
     expect(box.height).to be_between(2_500, 3_500)
     expect(area.area).to be < area.convex_hull.area * 0.92
     west, south, east, north = folio.document.crs.area_of_use
-    lon, lat = TileLoom::Reference::Transform.between(folio.document.crs, folio.document.crs.geographic).point(*box.centre)
+    lon, lat = TileLoom::Crs::Transform.between(folio.document.crs, folio.document.crs.geographic).point(*box.centre)
     expect(lon).to be_between(west, east)
     expect(lat).to be_between(south, north)
   end

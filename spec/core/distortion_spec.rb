@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-RSpec.describe TileLoom::Reference::Distortion do
-  def distortion(code, *box) = described_class.new(TileLoom::Reference::Crs.find(code), TileLoom::Geometry::Box.new(*box.map(&:to_f)))
+RSpec.describe TileLoom::Crs::Distortion do
+  def distortion(code, *box) = described_class.new(TileLoom::Crs::System.find(code), TileLoom::Geometry::Box.new(*box.map(&:to_f)))
 
   # GeographicLib's exact transverse Mercator gives the scale at the two edges of the demo's ground.
   it "finds the smallest and the largest scale where GeographicLib has them" do

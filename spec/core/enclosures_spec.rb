@@ -4,15 +4,15 @@ require "spec_helper"
 require "tmpdir"
 require "vips"
 
-RSpec.describe TileLoom::Book::Enclosures do
+RSpec.describe TileLoom::Assets::Enclosures do
   def entry(id, bytes, **more) = {"id" => id, "title" => id, "data" => [bytes].pack("m0"), **more}
 
   def printed(folder, elements, **lists)
     book, source = small_book([rectangle(500_000, 6_100_000, 500_500, 6_100_400)])
     settings = book.settings.merge(JSON.parse(JSON.generate(lists)))
     settings["layout"]["elements"] += elements
-    TileLoom::Book::Check.demand(settings)
-    book = TileLoom::Book::Document.new(settings)
+    TileLoom::Document::Check.demand(settings)
+    book = TileLoom::Document::Book.new(settings)
     press(book, source, folder, cells: book.cells(source).first(1))
   end
 

@@ -2,10 +2,10 @@
 
 # Each format is written by GDAL from the demo's files, read back here, and compared with what ogrinfo
 # says of the written file.
-RSpec.describe TileLoom::Ground::Inspection do
+RSpec.describe TileLoom::Data::Inspection do
   around { |example| Dir.mktmpdir { |folder| @folder = folder and example.run } }
 
-  utm = TileLoom::Reference::Crs.find("EPSG:25829")
+  utm = TileLoom::Crs::System.find("EPSG:25829")
   demo = File.join(TileLoom::ROOT, "demo/skarrow-moss")
   dams = JSON.parse(File.read("#{demo}/dams.geojson"))["features"].length
 
@@ -27,8 +27,8 @@ RSpec.describe TileLoom::Ground::Inspection do
   }.each do |title, (driver, name, options)|
     it "reads #{title} with its counts, extent and places" do
       file = written(driver, name, "#{demo}/dams.geojson", *options)
-      original = TileLoom::Ground::FileReader.open("#{demo}/dams.geojson", target: utm).features
-      reader = TileLoom::Ground::FileReader.open(file, target: utm, lenient: true)
+      original = TileLoom::Data::FileReader.open("#{demo}/dams.geojson", target: utm).features
+      reader = TileLoom::Data::FileReader.open(file, target: utm, lenient: true)
       features = reader.features
       expect(features.length).to eq(original.length)
       expect(reader.refused).to be_empty
@@ -49,21 +49,21 @@ RSpec.describe TileLoom::Ground::Inspection do
     found = described_class.new("#{@folder}/dams.zip").layers.first
     expect([found.name, found.count, found.reference]).to eq(["dams", dams, "EPSG:25829"])
     expect(found.attributes).to include({"name" => "gully", "type" => "integer"}, {"name" => "code", "type" => "text"})
-    expect(TileLoom::Ground::FileReader.open("#{@folder}/dams.zip", target: utm).features.length).to eq(dams)
+    expect(TileLoom::Data::FileReader.open("#{@folder}/dams.zip", target: utm).features.length).to eq(dams)
   end
 
   it "lists the layers of a file that has several" do
     file = written("GPKG", "moor.gpkg", "#{demo}/dams.geojson", "-nln", "dams")
     outside("ogr2ogr", "-f", "GPKG", "-update", "-nln", "huts", file, "#{demo}/huts.geojson")
     expect(described_class.new(file).layers.map { |layer| [layer.name, layer.count, layer.geometry] }).to eq([["dams", dams, "Point"], ["huts", 5, "Point"]])
-    expect(TileLoom::Ground::FileReader.open(file, target: utm, layer: "huts").features.map { |feature| feature.attributes["name"] }).to include("Skarrow Hut")
+    expect(TileLoom::Data::FileReader.open(file, target: utm, layer: "huts").features.map { |feature| feature.attributes["name"] }).to include("Skarrow Hut")
   end
 
   it "reads GPX, DXF and the TopoJSON of world-atlas" do
     gpx = written("GPX", "walk.gpx", "#{demo}/boardwalk.geojson", "-nlt", "LINESTRING", "-nln", "routes")
     expect(described_class.new(gpx).layers.map(&:name)).to include("routes")
     dxf = written("DXF", "walk.dxf", "#{demo}/boardwalk.geojson", "-t_srs", "EPSG:25829")
-    expect(TileLoom::Ground::FileReader.open(dxf, target: utm, reference: utm).features.length).to eq(1)
+    expect(TileLoom::Data::FileReader.open(dxf, target: utm, reference: utm).features.length).to eq(1)
     atlas = File.join(TileLoom::ROOT, "web/node_modules/world-atlas/land-110m.json")
     expect(described_class.new(atlas).layers.first.count).to eq(ogrinfo(atlas).first)
   end
@@ -76,14 +76,14 @@ RSpec.describe TileLoom::Ground::Inspection do
 
   it "asks for the reference of a file that names none and is not in degrees" do
     File.write("#{@folder}/metres.csv", "name,x,y\nA,403000.5,6528000.25\n")
-    expect { TileLoom::Ground::FileReader.open("#{@folder}/metres.csv", target: utm) }.to invalid(/does not say which reference/, path: "/reference")
-    feature = TileLoom::Ground::FileReader.open("#{@folder}/metres.csv", target: utm, reference: utm).features.first
+    expect { TileLoom::Data::FileReader.open("#{@folder}/metres.csv", target: utm) }.to invalid(/does not say which reference/, path: "/reference")
+    feature = TileLoom::Data::FileReader.open("#{@folder}/metres.csv", target: utm, reference: utm).features.first
     expect(TileLoom::Geometry::Wkb.each_run(feature.wkb).first[1]).to eq([403_000.5, 6_528_000.25])
   end
 
   it "lists features that cannot be read and takes the rest" do
     File.write("#{@folder}/mixed.geojson", JSON.generate({"type" => "FeatureCollection", "features" => [[-10.7, 58.8], [-10.7, 9999], [-10.6, 58.8]].map { |place| {"type" => "Feature", "properties" => {"name" => place[1].to_s}, "geometry" => {"type" => "Point", "coordinates" => place}} }}))
-    reader = TileLoom::Ground::FileReader.open("#{@folder}/mixed.geojson", target: utm, lenient: true)
+    reader = TileLoom::Data::FileReader.open("#{@folder}/mixed.geojson", target: utm, lenient: true)
     expect(reader.features.map(&:id)).to eq([1, 3])
     expect(reader.refused).to match([/Feature 2 \(9999\) lies outside/])
   end
@@ -100,7 +100,7 @@ RSpec.describe TileLoom::Ground::Inspection do
 
   it "stops reading when it is told to, and leaves no process behind" do
     file = written("GPKG", "contours.gpkg", "#{demo}/contours.geojson")
-    TileLoom::Ground::GdalReader.new(file).open(target: utm).each_batch.first
+    TileLoom::Data::GdalReader.new(file).open(target: utm).each_batch.first
     running = Dir["/proc/[0-9]*/cmdline"].filter_map { |place| File.read(place) rescue nil } # standard:disable Style/RescueModifier
     expect(running.join("\n")).not_to include(file)
   end
@@ -109,7 +109,7 @@ RSpec.describe TileLoom::Ground::Inspection do
     def table(text, name = "table.csv") = File.join(@folder, name).tap { |file| File.binwrite(file, text) }
 
     def place(file, **options)
-      feature = TileLoom::Ground::FileReader.open(file, target: TileLoom::Reference::Crs.find("EPSG:25829"), reference: TileLoom::Reference::Crs.find("EPSG:25829"), **options).features.first
+      feature = TileLoom::Data::FileReader.open(file, target: TileLoom::Crs::System.find("EPSG:25829"), reference: TileLoom::Crs::System.find("EPSG:25829"), **options).features.first
       [TileLoom::Geometry::Wkb.each_run(feature.wkb).first[1], feature.attributes]
     end
 
@@ -123,11 +123,11 @@ RSpec.describe TileLoom::Ground::Inspection do
       found = described_class.new(file).layers.first
       expect([found.geometry, found.columns, found.attributes.map { |attribute| attribute["name"] }]).to eq(["None", nil, %w[what ost nord]])
       expect { place(file) }.to invalid(/has no columns of places/, path: "/columns")
-      columns = TileLoom::Ground::Columns.new({"x" => "ost", "y" => "nord"})
+      columns = TileLoom::Data::Columns.new({"x" => "ost", "y" => "nord"})
       expect(place(file, columns: columns).first).to eq([403_000.5, 6_528_000.25])
       expect(described_class.new(file, columns: columns).layers.first.columns).to eq({"x" => "ost", "y" => "nord"})
-      expect { described_class.new(file, columns: TileLoom::Ground::Columns.new({"x" => "ost"})).layers }.to invalid(/one for east and one for north/)
-      expect { described_class.new(file, columns: TileLoom::Ground::Columns.new({"x" => "ost", "y" => "up"})).layers }.to invalid(/no column “up”; it has what, ost, nord/)
+      expect { described_class.new(file, columns: TileLoom::Data::Columns.new({"x" => "ost"})).layers }.to invalid(/one for east and one for north/)
+      expect { described_class.new(file, columns: TileLoom::Data::Columns.new({"x" => "ost", "y" => "up"})).layers }.to invalid(/no column “up”; it has what, ost, nord/)
     end
 
     it "says which columns it took" do
@@ -137,15 +137,15 @@ RSpec.describe TileLoom::Ground::Inspection do
 
     it "reads texts of an old encoding, and says so" do
       file = table("name,lon,lat\nCr\xe8me \x96 Moor,-10.7,58.8\n".b)
-      reader = TileLoom::Ground::FileReader.open(file, target: TileLoom::Reference::Crs.find("EPSG:25829"))
+      reader = TileLoom::Data::FileReader.open(file, target: TileLoom::Crs::System.find("EPSG:25829"))
       expect(reader.features.first.attributes["name"]).to eq("Crème – Moor")
-      expect(reader.remarks).to eq([TileLoom::Ground::GdalReader::NOT_UTF8])
+      expect(reader.remarks).to eq([TileLoom::Data::GdalReader::NOT_UTF8])
     end
   end
 
   it "keeps dates in the form of ISO 8601" do
     outside("ogr2ogr", "-f", "GPKG", "-sql", "SELECT CAST('2024/01/02' AS date) AS day, * FROM huts", "#{@folder}/days.gpkg", "#{demo}/huts.geojson")
-    expect(TileLoom::Ground::FileReader.open("#{@folder}/days.gpkg", target: utm).features.first.attributes["day"]).to eq("2024-01-02")
+    expect(TileLoom::Data::FileReader.open("#{@folder}/days.gpkg", target: utm).features.first.attributes["day"]).to eq("2024-01-02")
   end
 
   describe "zip files" do
@@ -177,7 +177,7 @@ RSpec.describe TileLoom::Ground::Inspection do
   end
 
   it "learns the types of attributes from their values" do
-    types = TileLoom::Ground::AttributeTypes.new
+    types = TileLoom::Data::AttributeTypes.new
     [{"a" => 1, "b" => 1, "c" => "2024-01-02", "d" => nil, "e" => true, "f" => "x"}, {"a" => 2, "b" => 1.5, "c" => "2024-01-02T10:00:00Z", "e" => false, "f" => 3}].each { |attributes| types.observe(attributes) }
     expect(types.to_h).to eq({"a" => "integer", "b" => "real", "c" => "date and time", "d" => "text", "e" => "boolean", "f" => "text"})
   end

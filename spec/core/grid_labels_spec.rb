@@ -4,8 +4,8 @@ RSpec.describe TileLoom::CoordinateGrid::Labels do
   include GridViews
 
   line = ->(axis, value) { TileLoom::CoordinateGrid::Line.new(axis: axis, value: value, index: 0, pieces: [], course: []) }
-  degrees = TileLoom::Reference::Crs.find("EPSG:4258")
-  metres = TileLoom::Reference::Crs.find("EPSG:25829")
+  degrees = TileLoom::Crs::System.find("EPSG:4258")
+  metres = TileLoom::Crs::System.find("EPSG:25829")
   thin = "\u2009"
 
   def caption(line, crs, step, full: true, **settings) = TileLoom::CoordinateGrid::Caption.of(line, crs, step, settings.transform_keys(&:to_s), full: full).to_s
@@ -53,7 +53,7 @@ RSpec.describe TileLoom::CoordinateGrid::Labels do
       expect(caption(line[:x, Rational(804_001, 2)], metres, Rational(1, 2), thousands: "none")).to eq("402000.5")
       expect(caption(line[:y, -1500r], metres, 500r)).to eq("\u22121#{thin}500")
       expect(caption(line[:y, -1500r], metres, 500r, hemisphere: "letters")).to eq("1#{thin}500S")
-      expect(caption(line[:x, 1_571_000r], TileLoom::Reference::Crs.find("EPSG:2277"), 500r, unit: true)).to eq("1#{thin}571#{thin}000\u202fft")
+      expect(caption(line[:x, 1_571_000r], TileLoom::Crs::System.find("EPSG:2277"), 500r, unit: true)).to eq("1#{thin}571#{thin}000\u202fft")
     end
 
     # DMA TM 8358.1, figures of chapter 3 (from memory): principal digits large, the leading one and the zeros
@@ -99,8 +99,8 @@ RSpec.describe TileLoom::CoordinateGrid::Labels do
       # Those of the frame's corners stand beside them, where the next one would touch them.
       expect(values.sort).to eq((400_500..403_500).step(100).to_a)
       expect(TileLoom::CoordinateGrid::Words.new(found, view).warnings).to include(/Labels at the top would touch, so that only every 2nd is written/)
-      expect(TileLoom::CoordinateGrid::Series.multiples(200r, angle: false).first(3)).to eq([1, 5, 10])
-      expect(TileLoom::CoordinateGrid::Series.multiples(Rational(1, 240), angle: true).first(4)).to eq([1, 2, 4, 8])
+      expect(TileLoom::Units::Series.multiples(200r, angle: false).first(3)).to eq([1, 5, 10])
+      expect(TileLoom::Units::Series.multiples(Rational(1, 240), angle: true).first(4)).to eq([1, 2, 4, 8])
     end
 
     it "say the first and the last in full, the others short" do
@@ -137,9 +137,9 @@ RSpec.describe TileLoom::CoordinateGrid::Labels do
 
     # Round a pole all sides are crossed by meridians, and most parallels by none.
     it "have a place for every line of a polar sheet, or tell how many have none" do
-      polar = TileLoom::Reference::Crs.find("EPSG:3413")
+      polar = TileLoom::Crs::System.find("EPSG:3413")
       {20_000_000 => {"x" => "2 deg", "y" => "1 deg"}, 5_000_000 => {"x" => "1 deg", "y" => "30 min"}, 2_000_000 => {}}.each do |scale, interval|
-        view = TileLoom::Sheet::FrameView.new(frame: TileLoom::Geometry::Box.at(40, 40, 400, 280), crs: polar, ground: TileLoom::Geometry::TurnedRectangle.new(0, 0, 0.4 * scale, 0.28 * scale, 0.0))
+        view = TileLoom::View::FrameView.new(frame: TileLoom::Geometry::Box.at(40, 40, 400, 280), crs: polar, ground: TileLoom::Geometry::TurnedRectangle.new(0, 0, 0.4 * scale, 0.28 * scale, 0.0))
         entry = surround(view, [{"id" => "g", "reference" => "geographic", "look" => "lines", "interval" => interval, "stroke" => {"width_mm" => 0.1}, "labels" => {"sides" => %w[top right bottom left], "size_pt" => 6}}.reject { |_, value| value == {} }]).drawn.first
         lines = entry.meshes.first.lines.select { |line| line.pieces.any? }
         said = entry.labels.placed.map(&:line).uniq(&:object_id)
@@ -152,7 +152,7 @@ RSpec.describe TileLoom::CoordinateGrid::Labels do
     end
 
     it "thin out by tens of decimal degrees as of any number" do
-      view = TileLoom::Sheet::FrameView.new(frame: TileLoom::Geometry::Box.at(40, 40, 400, 280), crs: TileLoom::Reference::Crs.find("EPSG:25829"), ground: TileLoom::Geometry::TurnedRectangle.new(402_000, 6_528_000, 3_400, 2_380, 0.0))
+      view = TileLoom::View::FrameView.new(frame: TileLoom::Geometry::Box.at(40, 40, 400, 280), crs: TileLoom::Crs::System.find("EPSG:25829"), ground: TileLoom::Geometry::TurnedRectangle.new(402_000, 6_528_000, 3_400, 2_380, 0.0))
       entry = surround(view, [{"id" => "g", "reference" => "geographic", "look" => "lines", "interval" => {"x" => "0.001 deg", "y" => "0.001 deg"}, "stroke" => {"width_mm" => 0.1}, "labels" => {"sides" => ["top"], "size_pt" => 6, "notation" => "decimal"}}]).drawn.first
       lines = entry.meshes.first.lines.count { |line| line.axis == :x && line.pieces.any? }
       expect([lines, entry.labels.placed.length]).to match([be > 50, be > lines / 6])

@@ -1,9 +1,9 @@
 # frozen_string_literal: true
 
-RSpec.describe TileLoom::Ground do
-  utm = TileLoom::Reference::Crs.find("EPSG:25829")
+RSpec.describe TileLoom::Data do
+  utm = TileLoom::Crs::System.find("EPSG:25829")
 
-  def read(text, **options) = TileLoom::Ground::GeojsonReader.from_text(text, target: TileLoom::Reference::Crs.find("EPSG:25829"), **options)
+  def read(text, **options) = TileLoom::Data::GeojsonReader.from_text(text, target: TileLoom::Crs::System.find("EPSG:25829"), **options)
 
   def collection(*geometries) = JSON.generate({"type" => "FeatureCollection", "features" => geometries.map { |geometry| {"type" => "Feature", "properties" => {"name" => "Hag"}, "geometry" => geometry} }})
 
@@ -43,7 +43,7 @@ RSpec.describe TileLoom::Ground do
       shapes = [{"type" => "MultiPolygon", "coordinates" => [[[[0.0, 0.0], [4.0, 0.0], [4.0, 4.0], [0.0, 0.0]], [[2.0, 1.0], [3.0, 1.0], [3.0, 2.0], [2.0, 1.0]]]]},
         {"type" => "LineString", "coordinates" => [[1.5, 2.5], [3.0, 4.0]]}, {"type" => "MultiPoint", "coordinates" => [[1.0, 2.0]]},
         {"type" => "GeometryCollection", "geometries" => [{"type" => "Point", "coordinates" => [1.0, 2.0]}]}]
-      reader = TileLoom::Ground::GeojsonReader.new(JSON.parse(collection(*shapes)), target: utm, reference: utm)
+      reader = TileLoom::Data::GeojsonReader.new(JSON.parse(collection(*shapes)), target: utm, reference: utm)
       expect(reader.features.map { |feature| TileLoom::Geometry::Geojson.of(feature.wkb) }).to eq(shapes)
     end
 
@@ -78,7 +78,7 @@ RSpec.describe TileLoom::Ground do
 
   # OGC 21-065r2 (CQL2), from memory: comparisons, logic, in, between, isNull in its JSON encoding.
   describe "conditions" do
-    def holds?(expression, attributes) = TileLoom::Ground::Condition.new(expression).match?(attributes)
+    def holds?(expression, attributes) = TileLoom::Data::Condition.new(expression).match?(attributes)
 
     it "compare and combine attributes" do
       vehicle = {"vehicle_height" => 4, "owner" => "Mike", "floors" => nil}

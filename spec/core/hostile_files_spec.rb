@@ -8,9 +8,9 @@ RSpec.describe "Hostile files" do
 
   def file(name, bytes) = File.join(@folder, name).tap { |path| File.binwrite(path, bytes) }
 
-  def utm = TileLoom::Reference::Crs.find("EPSG:25829")
+  def utm = TileLoom::Crs::System.find("EPSG:25829")
 
-  def inspection(path) = TileLoom::Ground::Inspection.new(path).layers
+  def inspection(path) = TileLoom::Data::Inspection.new(path).layers
 
   # A GeoPackage that GDAL wrote, with more put in by SQLite's shell.
   def geopackage(*statements, name: "a.gpkg")
@@ -48,12 +48,12 @@ RSpec.describe "Hostile files" do
   end
 
   it "gives the readers of data an environment of their own, no network and none but the drivers of the format" do
-    reader = TileLoom::Ground::GdalProcess.new("x.kml", drivers: %w[KML])
+    reader = TileLoom::Data::GdalProcess.new("x.kml", drivers: %w[KML])
     ENV["TILE_LOOM_SECRET"] = "x"
     expect(reader.capture("env")).not_to match(/TILE_LOOM_SECRET|DATABASE/)
     expect(reader.capture("pwd").strip).to match(/tile-loom-read/)
     expect(reader.capture("ogrinfo", "--formats").scan(/^\s+(\S.*?) -/).flatten).to contain_exactly("KML", "GeoJSONSeq", "Memory")
-    next if TileLoom::Ground::LimitedProcess.offline.empty?
+    next if TileLoom::Data::LimitedProcess.offline.empty?
     expect(reader.capture("cat", "/proc/net/dev").lines.drop(2).map { |line| line[/\w+/] }).to eq(["lo"])
   ensure
     ENV.delete("TILE_LOOM_SECRET")
@@ -64,7 +64,7 @@ RSpec.describe "Hostile files" do
     file("secret.xsd", "root:x:0:0")
     path = file("a.gml", %(<?xml version="1.0"?><!DOCTYPE x [<!ENTITY leak SYSTEM "file:///etc/passwd">]><gml:FeatureCollection xmlns:gml="http://www.opengis.net/gml" xmlns:x="http://x" xmlns:xsi="http://www.w3.org/2001/XMLSchema-instance" xsi:schemaLocation="http://x http://127.0.0.1:9/x.xsd"><gml:featureMember><x:a><x:name>&leak;</x:name><x:g><gml:Point><gml:coordinates>1,2</gml:coordinates></gml:Point></x:g></x:a></gml:featureMember></gml:FeatureCollection>))
     begin
-      features = TileLoom::Ground::FileReader.open(path, target: TileLoom::Reference::Crs.find("EPSG:4326")).features
+      features = TileLoom::Data::FileReader.open(path, target: TileLoom::Crs::System.find("EPSG:4326")).features
       expect(features.map(&:attributes).to_s).not_to include("root:")
     rescue TileLoom::Invalid => error
       expect(error.message).not_to include("root:")
@@ -73,7 +73,7 @@ RSpec.describe "Hostile files" do
 
   it "ends a reader at once when the work is not wanted any more" do
     asked = 0
-    reader = TileLoom::Ground::LimitedProcess.new("slow", wanted: -> { (asked += 1) < 2 })
+    reader = TileLoom::Data::LimitedProcess.new("slow", wanted: -> { (asked += 1) < 2 })
     expect { reader.capture("sleep", "600") }.to invalid(/slow could not be read/)
     expect(asked).to eq(2)
     expect(Dir["/proc/[0-9]*/cmdline"].filter_map { |place| File.read(place) rescue nil }.grep(/sleep\0600/)).to be_empty # standard:disable Style/RescueModifier
@@ -99,27 +99,27 @@ RSpec.describe "Hostile files" do
     }.each do |name, (text, sentence)|
       it "says what is wrong with #{name}" do
         path = file("a.geojson", text)
-        expect { TileLoom::Ground::FileReader.open(path, target: utm).features }.to invalid(sentence)
+        expect { TileLoom::Data::FileReader.open(path, target: utm).features }.to invalid(sentence)
       end
     end
 
     it "takes a CRS named by a text, and asks for one that GDAL does not know" do
       path = file("a.geojson", feature["{}", "[402000,6528000]"].sub("{", '{"crs":"EPSG:25829",'))
-      expect(TileLoom::Ground::FileReader.open(path, target: utm).features.length).to eq(1)
+      expect(TileLoom::Data::FileReader.open(path, target: utm).features.length).to eq(1)
       gml = file("b.gml", %(<gml:FeatureCollection xmlns:gml="http://www.opengis.net/gml" xmlns:x="http://x"><gml:featureMember><x:a><x:g><gml:Point srsName="urn:nowhere:1"><gml:coordinates>402000,6528000</gml:coordinates></gml:Point></x:g></x:a></gml:featureMember></gml:FeatureCollection>))
       expect(inspection(gml).first.reference).to be_nil
     end
 
     it "refuses a layer whose name would be an option of the tool" do
       path = file("a.kml", "<kml xmlns='http://www.opengis.net/kml/2.2'><Document><Folder><name>-progress</name><Placemark><Point><coordinates>-10,58</coordinates></Point></Placemark></Folder></Document></kml>")
-      expect { TileLoom::Ground::GdalReader.new(path).open("-progress", target: utm) }.to invalid(/does not begin with a hyphen/)
+      expect { TileLoom::Data::GdalReader.new(path).open("-progress", target: utm) }.to invalid(/does not begin with a hyphen/)
     end
   end
 
   it "counts lists and objects before it builds any, so that a small file does not fill the memory" do
-    expect { TileLoom::JsonText.parse("[#{"[]," * 1_000}[]]", parts: 1_000) }.to invalid(/has 1,002 lists and objects; the most is 1,000/)
-    ["[1e999]", "[\"\\ud800\"]", "[\"a\\u0000\"]", "[1#{"0" * 400}]", "\xFF", "{"].each { |text| expect { TileLoom::JsonText.parse(text) }.to invalid }
-    expect(TileLoom::JsonText.parse("\uFEFF{\"a\":\"b\\n\"}")).to eq({"a" => "b\n"})
+    expect { TileLoom::Assets::JsonText.parse("[#{"[]," * 1_000}[]]", parts: 1_000) }.to invalid(/has 1,002 lists and objects; the most is 1,000/)
+    ["[1e999]", "[\"\\ud800\"]", "[\"a\\u0000\"]", "[1#{"0" * 400}]", "\xFF", "{"].each { |text| expect { TileLoom::Assets::JsonText.parse(text) }.to invalid }
+    expect(TileLoom::Assets::JsonText.parse("\uFEFF{\"a\":\"b\\n\"}")).to eq({"a" => "b\n"})
   end
 
   RSpec::Matchers.define_negated_matcher :not_include, :include

@@ -30,25 +30,25 @@ RSpec.describe "Hostile texts" do
 
   # CQL2 (OGC 21-065r2), "like": % any number of characters, _ one, \ the next as it is.
   it "matches patterns without going back and forth" do
-    steps = [1_000, 2_000].map { |length| TileLoom::Ground::TextPattern.new("%a%a%a%b").tap { |pattern| pattern.match?("a" * length) }.steps }
+    steps = [1_000, 2_000].map { |length| TileLoom::Data::TextPattern.new("%a%a%a%b").tap { |pattern| pattern.match?("a" * length) }.steps }
     expect(grows(*steps)).to be_between(1.8, 2.2)
-    match = ->(pattern, text) { TileLoom::Ground::TextPattern.new(pattern).match?(text) }
+    match = ->(pattern, text) { TileLoom::Data::TextPattern.new(pattern).match?(text) }
     expect([match["%a%b", "xaxb"], match["a_c", "abc"], match["a_c", "ac"], match["100\\%", "100%"], match["100\\%", "1000"], match["%", ""], match["", ""], match["%%x%", "axb"], match["a", "a\n"]])
       .to eq([true, true, false, true, false, true, true, true, false])
   end
 
   it "works out powers without their digits, and is false where a number overflows" do
     power = {"op" => ">", "args" => [{"op" => "^", "args" => [{"op" => "^", "args" => [10, 10]}, 10]}, 1]}
-    expect(TileLoom::Ground::Condition.new(power).match?({})).to be(true)
+    expect(TileLoom::Data::Condition.new(power).match?({})).to be(true)
     {"^" => [10, 400], "div" => [1, 0], "%" => [1, 0.0], "*" => [1e308, 10]}.each do |op, args|
-      expect(TileLoom::Ground::Condition.new({"op" => "=", "args" => [{"op" => op, "args" => args}, 1]}).match?({})).to be(false)
+      expect(TileLoom::Data::Condition.new({"op" => "=", "args" => [{"op" => op, "args" => args}, 1]}).match?({})).to be(false)
     end
   end
 
   it "takes conditions of so many parts and no more, with names that are texts" do
     wide = {"op" => "or", "args" => Array.new(3_000) { {"op" => "=", "args" => [{"property" => "a"}, 1]} }}
-    expect { TileLoom::Ground::Condition.new(wide) }.to invalid(/has more than 2000 parts/)
-    expect { TileLoom::Ground::Condition.new({"op" => "=", "args" => [{"property" => ["a"]}, 1]}) }.to invalid(/does not read/)
+    expect { TileLoom::Data::Condition.new(wide) }.to invalid(/has more than 2000 parts/)
+    expect { TileLoom::Data::Condition.new({"op" => "=", "args" => [{"property" => ["a"]}, 1]}) }.to invalid(/does not read/)
   end
 
   describe "definitions of references" do
@@ -57,22 +57,22 @@ RSpec.describe "Hostile texts" do
       "+proj=tmerc +lon_0=9 +k=1e-300 +ellps=GRS80" => /k=1e-300; give a number from/, "+proj=tmerc +lon_0=9 +k=nan +ellps=GRS80" => /k=nan/, "+proj=tmerc +lat_0=1e9 +ellps=GRS80" => /lat_0=1e9; give a number from -90 to 90/,
       "+proj=merc +a=1e-9 +b=1e-9" => /a=1e-9/, "+proj=merc +nadgrids=/etc/passwd" => /names a file/, "+init=/etc/passwd:x" => /names a file/, "+proj=pipeline +step +proj=merc" => /key “step”/,
       "+proj=merc +ellps=GRS80\n+x=1" => /control character|key “x”/
-    }.each { |definition, sentence| it("refuses #{definition.inspect}") { expect { TileLoom::Reference::Crs.find(definition) }.to invalid(sentence) } }
+    }.each { |definition, sentence| it("refuses #{definition.inspect}") { expect { TileLoom::Crs::System.find(definition) }.to invalid(sentence) } }
 
     it "refuses the same in well-known text, and takes what registers hold" do
-      wkt = TileLoom::Reference::Crs.find("EPSG:25829").wkt(:PJ_WKT2_2019)
-      expect { TileLoom::Reference::Crs.find(wkt.sub("0.9996", "1e-300")) }.to invalid(/“Scale factor at natural origin” of/)
-      expect { TileLoom::Reference::Crs.find(wkt.sub("6378137", "1e-3")) }.to invalid(/semi major axis/)
+      wkt = TileLoom::Crs::System.find("EPSG:25829").wkt(:PJ_WKT2_2019)
+      expect { TileLoom::Crs::System.find(wkt.sub("0.9996", "1e-300")) }.to invalid(/“Scale factor at natural origin” of/)
+      expect { TileLoom::Crs::System.find(wkt.sub("6378137", "1e-3")) }.to invalid(/semi major axis/)
       %w[EPSG:3857 EPSG:27700 EPSG:2277 EPSG:5514 EPSG:3031 EPSG:31467].each do |code|
-        crs = TileLoom::Reference::Crs.find(code)
-        expect(TileLoom::Reference::Crs.find(crs.wkt(:PJ_WKT2_2019)).name).to eq(crs.name)
+        crs = TileLoom::Crs::System.find(code)
+        expect(TileLoom::Crs::System.find(crs.wkt(:PJ_WKT2_2019)).name).to eq(crs.name)
       end
-      expect(TileLoom::Reference::Crs.find(TileLoom::Reference::Crs.find("EPSG:3857").wkt).projected?).to be(true)
+      expect(TileLoom::Crs::System.find(TileLoom::Crs::System.find("EPSG:3857").wkt).projected?).to be(true)
     end
   end
 
   it "refuses dates that would fill the memory" do
-    fill = ->(text) { TileLoom::Sheet::LiveText.new(text).fill({"book" => {"date" => "2026-04-01"}}) }
+    fill = ->(text) { TileLoom::Compose::LiveText.new(text).fill({"book" => {"date" => "2026-04-01"}}) }
     expect(fill["{{ book.date | date: '%e %B %Y' }}"]).to eq(" 1 April 2026")
     expect { fill["{{ book.date | date: '%999999999d' }}"] }.to invalid(/widths of at most two digits/)
   end
@@ -86,13 +86,13 @@ RSpec.describe "Hostile texts" do
         (part.is_a?(Array) ? part.flat_map(&patterns) : [])
       end
     }
-    all = patterns[JSON.parse(File.read(TileLoom::Book::Schema::FILE))]
+    all = patterns[JSON.parse(File.read(TileLoom::Document::Schema::FILE))]
     expect(all.length).to be > 5
     all.each do |pattern|
       expect(pattern).to match(/\A\^.*\$\z/)
-      schema = TileLoom::Book::Schema.compiled({"type" => "string", "pattern" => pattern})
+      schema = TileLoom::Document::Schema.compiled({"type" => "string", "pattern" => pattern})
       ["\n\"><img src=x>", "\n", "x\n"].each { |tail| ["a", "#123456", "8 mm", "2026-04-01", "0" * 64, "AAAA"].each { |head| expect(schema.valid?("#{head}#{tail}") && head + tail != "8 mm\n").to be(false) } }
     end
-    expect { TileLoom::Book::Document.parse(JSON.generate(small_settings.merge("title" => "a\u0000b"))) }.to invalid(/control character \(U\+0000\)/)
+    expect { TileLoom::Document::Book.parse(JSON.generate(small_settings.merge("title" => "a\u0000b"))) }.to invalid(/control character \(U\+0000\)/)
   end
 end

@@ -3,18 +3,18 @@
 require "tmpdir"
 require "vips"
 
-RSpec.describe TileLoom::Sheet::KeyComposer do
+RSpec.describe TileLoom::Compose::IndexSheetComposer do
   # Two districts of 2 km by 1 km side by side, the western one larger on the first sheets.
   def book_of(elements: [], key: TileLoom::Layout::Designs.key_elements, **changes)
     features = [rectangle(400_000, 6_500_000, 402_000, 6_501_000, id: 1, attributes: {"name" => "West moor", "Holder of site" => "Trust"}), rectangle(402_000, 6_500_000, 404_000, 6_501_000, id: 2, attributes: {"name" => "East moor"})]
     book, source = small_book(features, scale: 2500, **changes)
     settings = book.settings.merge("key_layout" => {"name" => "key", "page" => book.settings["layout"]["page"], "elements" => key}, "edition" => "2nd edition")
     settings["layout"]["elements"] += elements
-    TileLoom::Book::Check.demand(settings)
-    [TileLoom::Book::Document.new(settings), source]
+    TileLoom::Document::Check.demand(settings)
+    [TileLoom::Document::Book.new(settings), source]
   end
 
-  def composer(book, source, index) = TileLoom::Sheet::Composer.new(book: book, source: source, cell: book.cells(source)[index], count: book.cells(source).length)
+  def composer(book, source, index) = TileLoom::Compose::SheetComposer.new(book: book, source: source, cell: book.cells(source)[index], count: book.cells(source).length)
 
   it "shows every cell, at a scale of two figures that holds them all" do
     book, source = book_of

@@ -31,7 +31,7 @@ RSpec.describe TileLoom::Layout do
 
   it "ties an element to edges, or stretches it between them" do
     area = TileLoom::Geometry::Box.new(10, 10, 110, 210)
-    place = ->(settings) { TileLoom::Layout::Place.new(settings.transform_keys(&:to_s)).within(area).to_a }
+    place = ->(settings) { TileLoom::Furniture::Place.new(settings.transform_keys(&:to_s)).within(area).to_a }
     expect(place.call({left_mm: 5, right_mm: 15, top_mm: 0, bottom_mm: 0})).to eq([15, 10, 95, 210])
     expect(place.call({right_mm: 5, width_mm: 20, bottom_mm: 5, height_mm: 10})).to eq([85, 195, 105, 205])
     expect { place.call({left_mm: 60, right_mm: 60}) }.to invalid(/no room on this page/)
@@ -66,11 +66,11 @@ RSpec.describe TileLoom::Layout do
   # ASME Y14.1 and the architectural series (from memory).
   # Labels of grids and what a border takes beyond the frame find room, and say enough to read a position.
   it "gives the grids of every ready design room on paper, with two lines a side at least" do
-    crs = TileLoom::Reference::Crs.find("EPSG:25829")
+    crs = TileLoom::Crs::System.find("EPSG:25829")
     ["A3", "A4", "ANSI A", "ANSI B"].product(%w[landscape portrait], described_class::Designs.names) do |size, orientation, name|
-      layout = described_class::Layout.new(TileLoom::Book::Starter.layout(size, orientation, name))
+      layout = described_class::Layout.new(TileLoom::Document::Starter.layout(size, orientation, name))
       frame, page = layout.frame_box, layout.page
-      view = TileLoom::Sheet::FrameView.new(frame: frame, crs: crs, ground: TileLoom::Geometry::TurnedRectangle.new(404_000, 6_528_000, frame.width * 2.5, frame.height * 2.5, 0.0))
+      view = TileLoom::View::FrameView.new(frame: frame, crs: crs, ground: TileLoom::Geometry::TurnedRectangle.new(404_000, 6_528_000, frame.width * 2.5, frame.height * 2.5, 0.0))
       surround = TileLoom::CoordinateGrid::Surround.new(view: view, grids: layout.main_frame.grids, border: layout.main_frame.settings["border"], paper: TileLoom::Geometry::Box.new(0, 0, page.width_mm, page.height_mm))
       expect(surround.drawn.flat_map { |entry| TileLoom::CoordinateGrid::Words.new(entry, view).warnings }).to eq([]), "#{name} on #{size} #{orientation}"
       room = surround.room
@@ -90,14 +90,14 @@ RSpec.describe TileLoom::Layout do
     box = ->(*numbers) { TileLoom::Geometry::Box.at(*numbers) }
 
     it "stay tied to the edges that they were tied to when they are moved" do
-      moved = ->(settings, wanted) { TileLoom::Layout::Place.new(settings).moved(area, wanted) }
+      moved = ->(settings, wanted) { TileLoom::Furniture::Place.new(settings).moved(area, wanted) }
       expect(moved.call({"right_mm" => 5, "width_mm" => 20, "top_mm" => 0, "height_mm" => 9}, box[80, 30, 25, 10])).to eq({"width_mm" => 25, "right_mm" => 5, "top_mm" => 20, "height_mm" => 10})
       expect(moved.call({"left_mm" => 5, "right_mm" => 5, "bottom_mm" => 0, "height_mm" => 9}, box[30, 30, 25, 10])).to eq({"left_mm" => 20, "right_mm" => 55, "height_mm" => 10, "bottom_mm" => 170})
-      expect(TileLoom::Layout::Place.new(moved.call({}, box[30, 30, 25, 10])).within(area).to_a).to eq([30, 30, 55, 40])
+      expect(TileLoom::Furniture::Place.new(moved.call({}, box[30, 30, 25, 10])).within(area).to_a).to eq([30, 30, 55, 40])
     end
 
     it "are tied to the nearer edges when they are new" do
-      expect(TileLoom::Layout::Place.nearest(area, box[80, 30, 20, 10])).to eq({"right_mm" => 10, "width_mm" => 20, "top_mm" => 20, "height_mm" => 10})
+      expect(TileLoom::Furniture::Place.nearest(area, box[80, 30, 20, 10])).to eq({"right_mm" => 10, "width_mm" => 20, "top_mm" => 20, "height_mm" => 10})
     end
 
     it "turn about their middle" do
@@ -111,7 +111,7 @@ RSpec.describe TileLoom::Layout do
     end
 
     it "round their corners, fill and hide" do
-      draw = ->(settings) { TileLoom::Layout::Element.build({"kind" => "box", "id" => "b", "place" => {"left_mm" => 0, "width_mm" => 20, "top_mm" => 0, "height_mm" => 10}}.merge(settings), path: "/e") }
+      draw = ->(settings) { TileLoom::Furniture::Element.build({"kind" => "box", "id" => "b", "place" => {"left_mm" => 0, "width_mm" => 20, "top_mm" => 0, "height_mm" => 10}}.merge(settings), path: "/e") }
       sheet = Struct.new(:page).new(page("A4"))
       run = draw.call({"corner_mm" => 3, "fill" => {"colour" => "#ffffff"}}).draw(sheet).children.first.runs.first
       expect(run.length).to eq(9 * 4 * 2)

@@ -11,10 +11,10 @@ RSpec.describe "What a sheet leaves out" do
     legend = settings["layout"]["elements"].find { |element| element["kind"] == "legend" }
     legend["place"] = {"left_mm" => 5, "top_mm" => 5, "width_mm" => 50, "height_mm" => height_mm}
     legend["pitch_mm"] = 5
-    points = (1..9).map { |n| TileLoom::Ground::Feature.new(id: n, wkb: TileLoom::Geometry::Wkb.point(402_300.0 + n, 6_528_300.0), attributes: {"n" => n, "name" => "Dam number #{n}"}) }
-    source = TileLoom::Ground::MemorySource.new("area" => [rectangle(402_000, 6_528_000, 402_600, 6_528_600)], "dams" => points)
-    book = TileLoom::Book::Document.new(settings)
-    TileLoom::Sheet::Composer.new(book: book, source: source, cell: book.cells(source).first, count: 1)
+    points = (1..9).map { |n| TileLoom::Data::Feature.new(id: n, wkb: TileLoom::Geometry::Wkb.point(402_300.0 + n, 6_528_300.0), attributes: {"n" => n, "name" => "Dam number #{n}"}) }
+    source = TileLoom::Data::MemorySource.new("area" => [rectangle(402_000, 6_528_000, 402_600, 6_528_600)], "dams" => points)
+    book = TileLoom::Document::Book.new(settings)
+    TileLoom::Compose::SheetComposer.new(book: book, source: source, cell: book.cells(source).first, count: 1)
   end
 
   it "says which rows of the legend have no room, as many as are not drawn" do

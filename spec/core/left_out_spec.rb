@@ -2,14 +2,14 @@
 
 require "spec_helper"
 
-RSpec.describe TileLoom::Weave::LeftOut do
-  def feature(id, wkb) = TileLoom::Ground::Feature.new(id: id, wkb: wkb, attributes: {})
+RSpec.describe TileLoom::Index::LeftOut do
+  def feature(id, wkb) = TileLoom::Data::Feature.new(id: id, wkb: wkb, attributes: {})
 
   let(:wkb) { TileLoom::Geometry::Wkb }
 
   # An area of 1 km, with points, a line and a multipoint on it and at its edges.
   let(:source) do
-    TileLoom::Ground::MemorySource.new(
+    TileLoom::Data::MemorySource.new(
       "area" => [rectangle(402_000, 6_528_000, 403_000, 6_529_000)],
       "hazards" => [feature(1, wkb.point(402_020, 6_528_020)), feature(2, wkb.point(402_900, 6_528_900)), feature(3, wkb.collection(4, [wkb.point(402_010, 6_528_010), wkb.point(402_500, 6_528_500)]))],
       "tracks" => [feature(1, wkb.line([402_010.0, 6_528_010.0, 402_900.0, 6_528_900.0]))]
@@ -18,8 +18,8 @@ RSpec.describe TileLoom::Weave::LeftOut do
 
   let(:book) do
     layers = %w[area hazards tracks].map { |id| {id: id, title: id.capitalize, kind: "area", data: {"collection" => {"type" => "FeatureCollection", "features" => []}}} }
-    settings = TileLoom::Book::Starter.document(title: "x", reference: "EPSG:25829", area: "area", scale: 2500, layers: layers)
-    TileLoom::Book::Document.new(settings.merge("index" => settings["index"].merge("area" => %w[area hazards tracks].map { |layer| {"layer" => layer} })))
+    settings = TileLoom::Document::Starter.document(title: "x", reference: "EPSG:25829", area: "area", scale: 2500, layers: layers)
+    TileLoom::Document::Book.new(settings.merge("index" => settings["index"].merge("area" => %w[area hazards tracks].map { |layer| {"layer" => layer} })))
   end
 
   def told(cells) = book.with_cells(cells).cover(source).then { |answer| [answer.left_out.sentences({"area" => "Area", "hazards" => "Hazards", "tracks" => "Tracks"}), answer.left_out_m2.zero?] }
@@ -46,7 +46,7 @@ RSpec.describe TileLoom::Weave::LeftOut do
   it "takes what lies on the edge of a sheet, or is cut between two, as shown" do
     cells = book.weave(source).cells
     edge = cells.first.ground.corners
-    pieces = TileLoom::Weave::LeftOut.new(cells, [["hazards", feature(9, wkb.point(*edge.first(2)))]], book.index.size(book.crs, book.layout.frame_box))
+    pieces = TileLoom::Index::LeftOut.new(cells, [["hazards", feature(9, wkb.point(*edge.first(2)))]], book.index.size(book.crs, book.layout.frame_box))
     expect(pieces.losses).to eq([])
   end
 end

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe TileLoom::Sheet::LiveText do
+RSpec.describe TileLoom::Compose::LiveText do
   def filled(template, **values) = described_class.new(template, path: "/t").fill({"sheet" => values.transform_keys(&:to_s)})
 
   # Hand-worked: 260.985 m is 856.25 international feet (0.3048 m) and 0.162167 miles (1609.344 m).

@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
-RSpec.describe TileLoom::Weave::Neighbours do
+RSpec.describe TileLoom::Index::Neighbours do
   def cell(number, x, y, width: 100.0, height: 60.0, turn: 0.0)
-    TileLoom::Weave::Cell.new(number: number, name: "S#{number}", row: 0, column: 0, scale: 1000, ground: TileLoom::Geometry::TurnedRectangle.new(x, y, width, height, turn))
+    TileLoom::Index::Cell.new(number: number, name: "S#{number}", row: 0, column: 0, scale: 1000, ground: TileLoom::Geometry::TurnedRectangle.new(x, y, width, height, turn))
   end
 
   def names(cells, number)

@@ -1,17 +1,17 @@
 # frozen_string_literal: true
 
-RSpec.describe TileLoom::Layout::Elements::NorthArrow do
+RSpec.describe TileLoom::Furniture::Elements::NorthArrow do
   include GridViews
 
   # What an arrow asks of a sheet.
   sheet = Struct.new(:view, :book) do
-    def norths = TileLoom::Sheet::Norths.new(view, book.parsed_date)
+    def norths = TileLoom::View::Norths.new(view, book.parsed_date)
   end
   book = Struct.new(:parsed_date)
 
   let(:box) { TileLoom::Geometry::Box.at(330, 100, 20, 20) }
 
-  def arrow(settings) = TileLoom::Layout::Element.build({"kind" => "north_arrow", "id" => "north", "place" => {}}.merge(settings), path: "/layout/elements/0")
+  def arrow(settings) = TileLoom::Furniture::Element.build({"kind" => "north_arrow", "id" => "north", "place" => {}}.merge(settings), path: "/layout/elements/0")
 
   # Degrees clockwise from the page's top to the letter at the arrow's tip.
   define_method(:points) do |settings, view, date = Date.new(2026, 4, 1)|
@@ -23,11 +23,11 @@ RSpec.describe TileLoom::Layout::Elements::NorthArrow do
   end
 
   it "ships at least twelve drawings, all pointing up and within their square" do
-    forms = TileLoom::Layout::NorthArrowSet::TITLES.keys
+    forms = TileLoom::Furniture::NorthArrowSet::TITLES.keys
     expect(forms.length).to be >= 12
-    expect(Dir[File.join(TileLoom::Layout::NorthArrowSet::FOLDER, "*.svg")].map { |file| File.basename(file, ".svg") }).to match_array(forms)
+    expect(Dir[File.join(TileLoom::Furniture::NorthArrowSet::FOLDER, "*.svg")].map { |file| File.basename(file, ".svg") }).to match_array(forms)
     forms.each do |form|
-      extent = TileLoom::Geometry::Box.around(TileLoom::Layout::NorthArrowSet.drawing(form).shapes.flat_map(&:runs).flatten)
+      extent = TileLoom::Geometry::Box.around(TileLoom::Furniture::NorthArrowSet.drawing(form).shapes.flat_map(&:runs).flatten)
       expect(extent.min_y).to be_within(0.02).of(-0.5), form
       expect(extent.to_a.map(&:abs).max).to be < 0.52, form
       expect(points({"form" => form}, view)).to be_within(1e-6).of(0), form
@@ -43,7 +43,7 @@ RSpec.describe TileLoom::Layout::Elements::NorthArrow do
       from, to = [0, 1e-4].map { |step| frame.to_page(frame.to_geographic.inverse([lon, lat + step])) }
       meridian = Math.atan2(to[0] - from[0], from[1] - to[1]) * 180 / Math::PI
       expect(points({"north" => "true"}, frame)).to be_within(1e-3).of(meridian)
-      declination = TileLoom::Reference::MagneticModel.wmm.at(lon, lat, Date.new(2026, 4, 1)).declination_deg
+      declination = TileLoom::Crs::MagneticModel.wmm.at(lon, lat, Date.new(2026, 4, 1)).declination_deg
       expect(points({"north" => "magnetic"}, frame) - meridian).to be_within(1e-3).of(declination)
     end
     expect { points({"north" => "magnetic"}, view, nil) }.to invalid(/needs a date/, path: "/layout/elements/0/north")
@@ -56,8 +56,8 @@ RSpec.describe TileLoom::Layout::Elements::NorthArrow do
     from, to = [0, 1e-4].map { |step| wide.to_page(wide.to_geographic.inverse([lon, lat + step])) }
     expect(middle).to be_within(0.01).of(0)
     expect(here).to be_within(1e-3).of(Math.atan2(to[0] - from[0], from[1] - to[1]) * 180 / Math::PI)
-    expect(TileLoom::Sheet::Norths.new(wide, nil).spread_deg).to be > 10
-    expect(TileLoom::Sheet::Norths.new(view, nil).spread_deg).to be < 0.1
+    expect(TileLoom::View::Norths.new(wide, nil).spread_deg).to be > 10
+    expect(TileLoom::View::Norths.new(view, nil).spread_deg).to be < 0.1
   end
 
   it "has the letter that is wanted, or none, and refuses a drawing that does not ship" do
@@ -66,6 +66,6 @@ RSpec.describe TileLoom::Layout::Elements::NorthArrow do
     expect(nodes[{"letter" => ""}].grep(TileLoom::Scene::Text)).to eq([])
     settings = small_settings
     settings["layout"]["elements"].find { |element| element["kind"] == "north_arrow" }["form"] = "anchor"
-    expect(TileLoom::Book::Check.new(settings).findings.map(&:message)).to include(/There is no north arrow “anchor”; use one of needle/)
+    expect(TileLoom::Document::Check.new(settings).findings.map(&:message)).to include(/There is no north arrow “anchor”; use one of needle/)
   end
 end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # Norths that are drawn together (common practice on topographic sheets): angles as they are, or marked.
-RSpec.describe TileLoom::Layout::NorthFan do
+RSpec.describe TileLoom::Furniture::NorthFan do
   let(:box) { TileLoom::Geometry::Box.new(10, 10, 40, 35) }
 
   # Degrees on the page of true, grid and magnetic north.

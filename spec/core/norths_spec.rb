@@ -1,9 +1,9 @@
 # frozen_string_literal: true
 
-RSpec.describe TileLoom::Sheet::Norths do
+RSpec.describe TileLoom::View::Norths do
   include GridViews
 
-  model = TileLoom::Reference::MagneticModel
+  model = TileLoom::Crs::MagneticModel
 
   describe "the magnetic model" do
     # Test values published with WMM2025 (WMM2025_TestValues, NOAA NCEI), as the npm package geomagnetism 0.2.0
@@ -75,10 +75,10 @@ RSpec.describe TileLoom::Sheet::Norths do
     def sheet_with(element, date: "2026-04-01", text: nil)
       settings = small_settings.merge("date" => date)
       settings["layout"] = settings["layout"].merge("elements" => [settings["layout"]["elements"].find { |known| known["kind"] == "map_frame" }, element, *(text && [{"kind" => "text", "id" => "live", "place" => {"left_mm" => 0, "top_mm" => 0, "width_mm" => 90, "height_mm" => 20}, "text" => text}])])
-      book = TileLoom::Book::Document.new(settings)
-      source = TileLoom::Ground::MemorySource.new("area" => [rectangle(402_000, 6_528_000, 402_500, 6_528_400)])
+      book = TileLoom::Document::Book.new(settings)
+      source = TileLoom::Data::MemorySource.new("area" => [rectangle(402_000, 6_528_000, 402_500, 6_528_400)])
       cells = book.cells(source)
-      TileLoom::Sheet::Composer.new(book: book, source: source, cell: cells.first, count: cells.length)
+      TileLoom::Compose::SheetComposer.new(book: book, source: source, cell: cells.first, count: cells.length)
     end
 
     def flat(nodes) = nodes.flat_map { |node| node.is_a?(TileLoom::Scene::Group) ? flat(node.children) : node }

@@ -6,9 +6,9 @@ require "thor"
 RSpec.describe "Nothing" do
   around { |example| Dir.mktmpdir { |folder| @folder = folder and example.run } }
 
-  def crs(code) = TileLoom::Reference::Crs.find(code)
+  def crs(code) = TileLoom::Crs::System.find(code)
 
-  def composer(book, source, index = 0, count: book.cells(source).length) = TileLoom::Sheet::Composer.new(book: book, source: source, cell: book.cells(source)[index], count: count)
+  def composer(book, source, index = 0, count: book.cells(source).length) = TileLoom::Compose::SheetComposer.new(book: book, source: source, cell: book.cells(source)[index], count: count)
 
   def loom(*arguments)
     out, err, status = Open3.capture3(File.join(TileLoom::ROOT, "bin/loom"), *arguments)
@@ -36,10 +36,10 @@ RSpec.describe "Nothing" do
 
   describe "falls over" do
     it "when sheets are ordered by names of which one begins another, or is empty" do
-      cells = ["Moss End", "Moss", "", "Moss 10", "Moss 2"].each_with_index.map { |name, index| TileLoom::Weave::Cell.new(number: index + 1, name: name, row: 0, column: index, scale: 1000, ground: nil, feature: index) }
-      expect(TileLoom::Weave::Order.new({"kind" => "names"}).numbered(cells).map(&:name)).to eq(["", "Moss", "Moss 2", "Moss 10", "Moss End"])
+      cells = ["Moss End", "Moss", "", "Moss 10", "Moss 2"].each_with_index.map { |name, index| TileLoom::Index::Cell.new(number: index + 1, name: name, row: 0, column: index, scale: 1000, ground: nil, feature: index) }
+      expect(TileLoom::Index::Order.new({"kind" => "names"}).numbered(cells).map(&:name)).to eq(["", "Moss", "Moss 2", "Moss 10", "Moss End"])
       values = cells.to_h { |cell| [cell.feature, cell.name] }
-      expect(TileLoom::Weave::Order.new({"kind" => "attribute"}).numbered(cells, values: values).map(&:name).first(2)).to eq(["", "Moss"])
+      expect(TileLoom::Index::Order.new({"kind" => "attribute"}).numbered(cells, values: values).map(&:name).first(2)).to eq(["", "Moss"])
     end
 
     # Equal Earth is younger than WKT 1; Mollweide, sinusoidal and orthographic maps have corners beyond the earth.
@@ -82,10 +82,10 @@ RSpec.describe "Nothing" do
   describe "is lost" do
     it "of features without a place, or beyond the reference, without a word" do
       path = write("a.geojson", geojson({"type" => "Point", "coordinates" => [-10.7, 58.8]}, nil, {"type" => "Point", "coordinates" => []}, {"type" => "MultiPolygon", "coordinates" => []}, {"type" => "GeometryCollection", "geometries" => []}, {"type" => "Point", "coordinates" => [0, 95]}))
-      reader = TileLoom::Ground::FileReader.open(path, target: crs("EPSG:25829"))
+      reader = TileLoom::Data::FileReader.open(path, target: crs("EPSG:25829"))
       expect(reader.features.length).to eq(1)
       expect(reader.told).to match(["4 features have no geometry and are left out.", /\ALeft out: Feature 6 \(F5\) lies outside what ETRS89 \/ UTM zone 29N can show: the point 0, 95\.\z/])
-      expect { TileLoom::Ground::FileReader.open(write("b.geojson", geojson({"type" => "Point", "coordinates" => [0, 95]})), target: crs("EPSG:25829")).features }.to invalid(/lies outside/)
+      expect { TileLoom::Data::FileReader.open(write("b.geojson", geojson({"type" => "Point", "coordinates" => [0, 95]})), target: crs("EPSG:25829")).features }.to invalid(/lies outside/)
     end
 
     it "of a label's field, a long text, a needle, a grid" do
@@ -93,8 +93,8 @@ RSpec.describe "Nothing" do
       settings["layers"][0]["label"] = {"attribute" => "nam"}
       settings["layout"]["elements"].find { |element| element["kind"] == "text" }.merge!("text" => "Moss " * 60, "size_pt" => 12)
       settings["layout"]["elements"].find { |element| element["kind"] == "map_frame" }["grids"] = [{"id" => "g", "title" => "Fine", "reference" => "book", "look" => "lines", "stroke" => {"width_mm" => 0.1}, "interval" => {"x" => "10 mm", "y" => "10 mm"}}]
-      book = TileLoom::Book::Document.new(settings)
-      source = TileLoom::Ground::MemorySource.new("area" => [rectangle(402_000, 6_528_000, 402_600, 6_528_600, attributes: {"name" => "Moss"})])
+      book = TileLoom::Document::Book.new(settings)
+      source = TileLoom::Data::MemorySource.new("area" => [rectangle(402_000, 6_528_000, 402_600, 6_528_600, attributes: {"name" => "Moss"})])
       told = composer(book, source).left_out
       expect(told).to include("The labels of Area ask for the field “nam”, which none of its features has.", /The text “.*” takes more room than its box/, /2071|World Magnetic Model/, /the interval would draw/)
     end
@@ -102,19 +102,19 @@ RSpec.describe "Nothing" do
     it "of a bar that is off by more than its limit" do
       settings = small_settings(reference: "EPSG:3857", scale: 1_000_000)
       settings["layout"]["elements"].find { |element| element["kind"] == "scale_bar" }["error_limit_percent"] = 0.5
-      book = TileLoom::Book::Document.new(settings)
-      source = TileLoom::Ground::MemorySource.new("area" => [rectangle(-1_000_000, 8_000_000, -900_000, 8_100_000)])
+      book = TileLoom::Document::Book.new(settings)
+      source = TileLoom::Data::MemorySource.new("area" => [rectangle(-1_000_000, 8_000_000, -900_000, 8_100_000)])
       expect(composer(book, source).left_out).to include(/The scale bar is off by up to [\d.]+ % in parts of this sheet, more than its limit of 0\.5 %\./)
     end
   end
 
   # Mercator from 58° to 71° N: a bar that fits in the middle is a third longer in the north.
   it "leaves its box on a book that reaches far" do
-    south, north = [58, 71].map { |lat| TileLoom::Reference::Transform.between(crs("EPSG:3395").geographic, crs("EPSG:3395")).point(10, lat) }
+    south, north = [58, 71].map { |lat| TileLoom::Crs::Transform.between(crs("EPSG:3395").geographic, crs("EPSG:3395")).point(10, lat) }
     book, source = small_book([rectangle(south[0] - 20_000, south[1], south[0] + 20_000, north[1])], reference: "EPSG:3395", scale: 250_000)
     bar = book.layout.elements.find { |element| element.kind == "scale_bar" }
     drawn = book.cells(source).map do |cell|
-      sheet = TileLoom::Sheet::Composer.new(book: book, source: source, cell: cell, count: 1)
+      sheet = TileLoom::Compose::SheetComposer.new(book: book, source: source, cell: cell, count: 1)
       box = bar.box(sheet.page)
       drawing = bar.drawing(sheet, box)
       xs = drawing.nodes.flat_map { |node| node.is_a?(TileLoom::Scene::Text) ? [node.x, node.x + node.face.width_mm(node.string, node.size_pt)] : node.runs.flat_map { |run| run.each_slice(2).map(&:first) } }
@@ -131,18 +131,18 @@ RSpec.describe "Nothing" do
     places = (0..60).map { |n| [-12 + n * 0.1, 60] }
     plane = outside("cs2cs", "-f", "%.4f", "EPSG:4326", "EPSG:32629", input: places.map { |lon, lat| "#{lat} #{lon}\n" }.join).lines.map { |row| row.split.first(2).map(&:to_f) }
     off = lambda do |scale|
-      wkb = TileLoom::Ground::GeojsonReader.from_text(geojson(line), target: target, scale: scale).features.first.wkb
+      wkb = TileLoom::Data::GeojsonReader.from_text(geojson(line), target: target, scale: scale).features.first.wkb
       shape = TileLoom::Geometry::Geos.read(wkb)
       plane.map { |x, y| shape.distance(TileLoom::Geometry::Geos.read(TileLoom::Geometry::Wkb.point(x, y))) }.max
     end
     # 0.05 mm at 1:25,000 is 1.25 m; a straight chord is off by kilometres.
     expect([off[25_000], off[500_000], off[nil]]).to match([be < 1.25, be < 25, be > 3_000])
     square = {"type" => "Polygon", "coordinates" => [[[-12, 60], [-6, 60], [-6, 62], [-12, 62], [-12, 60]]]}
-    box = TileLoom::Ground::GeojsonReader.from_text(geojson(square), target: target, scale: 25_000).features.first.wkb
+    box = TileLoom::Data::GeojsonReader.from_text(geojson(square), target: target, scale: 25_000).features.first.wkb
     expect(TileLoom::Geometry::Geos.read(box).valid?).to be(true)
     # A file that counts in a plane of its own has straight edges there.
     planar = JSON.parse(geojson({"type" => "LineString", "coordinates" => [[400_000, 6_500_000], [500_000, 6_500_000]]})).merge("crs" => {"type" => "name", "properties" => {"name" => "EPSG:25830"}})
-    expect(TileLoom::Geometry::Wkb.each_run(TileLoom::Ground::GeojsonReader.new(planar, target: target, scale: 2_500).features.first.wkb).first[1].length).to eq(4)
+    expect(TileLoom::Geometry::Wkb.each_run(TileLoom::Data::GeojsonReader.new(planar, target: target, scale: 2_500).features.first.wkb).first[1].length).to eq(4)
   end
 
   it "keeps a Shapefile with its files beside it from being read" do
@@ -168,14 +168,14 @@ RSpec.describe "Nothing" do
   it "is said with a ratio of nothing, or with numbers grouped in two ways" do
     expect([0.4, 2500, 2500.0, 12_345.5, 1r / 3].map { |scale| TileLoom::Units::Number.ratio(scale) }).to eq(["1:0.4", "1:2,500", "1:2,500", "1:12,345.5", "1:0.333"])
     grid = TileLoom::CoordinateGrid::Grid.new({"id" => "g", "reference" => "book", "look" => "dots", "interval" => {"x" => "5000 ft", "y" => "5000 ft"}})
-    view = TileLoom::Sheet::FrameView.new(frame: TileLoom::Geometry::Box.at(0, 0, 300, 200), crs: crs("EPSG:25829"), ground: TileLoom::Geometry::TurnedRectangle.new(402_000, 6_528_000, 7_500, 5_000, 0.0))
+    view = TileLoom::View::FrameView.new(frame: TileLoom::Geometry::Box.at(0, 0, 300, 200), crs: crs("EPSG:25829"), ground: TileLoom::Geometry::TurnedRectangle.new(402_000, 6_528_000, 7_500, 5_000, 0.0))
     expect(TileLoom::CoordinateGrid::Note.new(grid, grid.meshes(view).first).to_s).to eq("Dots 5,000 ft apart; the diagonal is about 7,100 ft.")
   end
 
   # NIST SP 811, B.8: an international foot is 0.3048 m, a US survey foot 1200/3937 m.
   it "takes one foot for the other without naming both" do
     grid = TileLoom::CoordinateGrid::Grid.new({"id" => "g", "reference" => "book", "look" => "lines", "interval" => {"x" => "500 ft", "y" => "500 ft"}, "labels" => {"sides" => %w[top left]}})
-    view = TileLoom::Sheet::FrameView.new(frame: TileLoom::Geometry::Box.at(30, 30, 300, 200), crs: crs("EPSG:2277"), ground: TileLoom::Geometry::TurnedRectangle.new(3_000_000, 10_000_000, 2460, 1640, 0.0))
+    view = TileLoom::View::FrameView.new(frame: TileLoom::Geometry::Box.at(30, 30, 300, 200), crs: crs("EPSG:2277"), ground: TileLoom::Geometry::TurnedRectangle.new(3_000_000, 10_000_000, 2460, 1640, 0.0))
     drawn = TileLoom::CoordinateGrid::Surround.new(view: view, grids: [grid], paper: TileLoom::Geometry::Box.new(0, 0, 400, 300)).drawn.first
     expect(TileLoom::CoordinateGrid::Words.new(drawn, view).warnings).to include("“500 ft” counts international feet, but NAD83 / Texas Central (ftUS) counts US survey feet; write 500 us-ft for lines on its own round numbers.")
     # 6,000 × 0.3048 × 3937 / 1200 of 500 of them, to the last thousandth of a survey foot that 0.05 mm need.
@@ -188,7 +188,7 @@ RSpec.describe "Nothing" do
       target = crs(code)
       west, south, east, north = target.area_of_use
       places = [0.2, 0.5, 0.8].product([0.2, 0.5, 0.8]).flat_map { |u, v| [west + (east - west) * u, south + (north - south) * v] }
-      found = %w[OGC:CRS84 EPSG:4326].map { |from| TileLoom::Reference::Transform.between(crs(from), target) }
+      found = %w[OGC:CRS84 EPSG:4326].map { |from| TileLoom::Crs::Transform.between(crs(from), target) }
       expect(found.map(&:operation).map(&:name).uniq.length).to eq(1)
       expect(found[0].forward(places)).to eq(found[1].forward(places))
       # Without heights the way back is off by some millimetres, since the ellipsoids lie tens of metres apart.
@@ -198,21 +198,21 @@ RSpec.describe "Nothing" do
 
   # EPSG 1174 and its like: NAD27 to WGS 84 west of the Mississippi is accurate to some metres, its area told.
   it "is called accurate where its accuracy is not known" do
-    candidates = ->(box) { TileLoom::Reference::DatumOperation.candidates(crs("EPSG:4267"), crs("EPSG:4326"), box) }
+    candidates = ->(box) { TileLoom::Crs::DatumOperation.candidates(crs("EPSG:4267"), crs("EPSG:4326"), box) }
     texas, atlantic = candidates[[-96, 28.5, -95.5, 29]], candidates[[-30, 40, -29, 41]]
     expect([texas.first.accuracy_here, texas.first.area, texas.first.covers?]).to match([be_between(1, 10), /United States/, true])
     expect([atlantic.first.accuracy_here, atlantic.first.covers?]).to eq([nil, false])
-    warning = TileLoom::Reference::Accuracy.new(crs("EPSG:4267"), crs("EPSG:4326"), [-30, 40, -29, 41]).warning
+    warning = TileLoom::Crs::Accuracy.new(crs("EPSG:4267"), crs("EPSG:4326"), [-30, 40, -29, 41]).warning
     expect(warning).to match(/is made for .+ and of unknown accuracy here\. Compare with a known place\./)
-    expect(TileLoom::Reference::Accuracy.new(crs("EPSG:4267"), crs("EPSG:4326"), [-96, 28.5, -95.5, 29]).warning).to match(/accurate to \d+ m only/)
+    expect(TileLoom::Crs::Accuracy.new(crs("EPSG:4267"), crs("EPSG:4326"), [-96, 28.5, -95.5, 29]).warning).to match(/accurate to \d+ m only/)
   end
 
   it "draws otherwise where a book names the transformation, and says so where it is not to be had" do
-    others = TileLoom::Reference::DatumOperation.candidates(crs("EPSG:4326"), crs("EPSG:23030"), [-4, 39, -2, 41]).map(&:name)
-    named = TileLoom::Reference::Operations.new([{"datums" => ["European Datum 1950", "World Geodetic System 1984"], "name" => (others - [TileLoom::Reference::Transform.between(crs("EPSG:4326"), crs("EPSG:23030")).operation.name]).first}])
-    point = ->(operations) { TileLoom::Reference::Transform.between(crs("EPSG:4326"), TileLoom::Reference::Crs.find("EPSG:23030", operations: operations)).point(-3, 40) }
+    others = TileLoom::Crs::DatumOperation.candidates(crs("EPSG:4326"), crs("EPSG:23030"), [-4, 39, -2, 41]).map(&:name)
+    named = TileLoom::Crs::Operations.new([{"datums" => ["European Datum 1950", "World Geodetic System 1984"], "name" => (others - [TileLoom::Crs::Transform.between(crs("EPSG:4326"), crs("EPSG:23030")).operation.name]).first}])
+    point = ->(operations) { TileLoom::Crs::Transform.between(crs("EPSG:4326"), TileLoom::Crs::System.find("EPSG:23030", operations: operations)).point(-3, 40) }
     expect(Math.hypot(*point[named].zip(point[nil]).map { |one, other| one - other })).to be_between(0.5, 100)
-    gone = TileLoom::Reference::Operations.new([{"datums" => ["European Datum 1950", "World Geodetic System 1984"], "name" => "By a grid that is not here"}])
+    gone = TileLoom::Crs::Operations.new([{"datums" => ["European Datum 1950", "World Geodetic System 1984"], "name" => "By a grid that is not here"}])
     expect { point[gone] }.to invalid(/The book uses the transformation “By a grid that is not here” between European Datum 1950 and World Geodetic System 1984, which is not to be had here/, path: "/operations")
   end
 end

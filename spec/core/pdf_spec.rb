@@ -7,7 +7,7 @@ RSpec.describe TileLoom::Output::Pdf do
     before(:all) do
       @made = Dir.mktmpdir
       @pdf = File.join(@made, "demo.pdf")
-      folio = TileLoom::Book::Folio.read(SmallBooks::DEMO)
+      folio = TileLoom::Document::Folio.read(SmallBooks::DEMO)
       @book, @source = folio.document, folio.source
       @cells = @book.cells(@source)
       press(@book, @source, @made, cells: @cells.first(4)).then { |file| File.rename(file, @pdf) }
@@ -74,7 +74,7 @@ RSpec.describe TileLoom::Output::Pdf do
     # Vertices of a peat dam's marker in the PDF, taken back to the ground, must be at the dam.
     it "puts features where they are, to 0.05 mm" do
       cell = @cells[1]
-      view = TileLoom::Sheet::Composer.new(book: @book, source: @source, cell: cell, count: 1).view
+      view = TileLoom::Compose::SheetComposer.new(book: @book, source: @source, cell: cell, count: 1).view
       hut = @source.features("dams", cell.ground.box).find { |feature| feature.attributes["condition"] == "failed" }
       skip "no failed dam on this sheet" unless hut
       place = view.to_page(TileLoom::Geometry::Wkb.each_run(hut.wkb).first[1])
@@ -115,7 +115,7 @@ RSpec.describe TileLoom::Output::Pdf do
   it "draws the same places in the PDF as in the SVG" do
     book, source = small_book([rectangle(403_000, 6_528_000, 403_300, 6_528_200)], scale: 2500)
     cell = book.cells(source).first
-    drawing = TileLoom::Sheet::Composer.new(book: book, source: source, cell: cell, count: 1).drawing
+    drawing = TileLoom::Compose::SheetComposer.new(book: book, source: source, cell: cell, count: 1).drawing
     svg = TileLoom::Output::Svg.new(drawing).to_s
     # The area's outline in the SVG, in hundredths of a millimetre.
     start, moves = svg.match(%r{data-part="area"><path d="M(-?\d+ -?\d+)l([^z]*)z}).captures
@@ -138,7 +138,7 @@ RSpec.describe TileLoom::Output::Pdf do
 
   it "escapes markup in texts" do
     book, source = small_book([rectangle(403_000, 6_528_000, 403_300, 6_528_200)], title: "<script>alert(1)</script> & \"co\"")
-    svg = TileLoom::Output::Svg.new(TileLoom::Sheet::Composer.new(book: book, source: source, cell: book.cells(source).first, count: 1).drawing).to_s
+    svg = TileLoom::Output::Svg.new(TileLoom::Compose::SheetComposer.new(book: book, source: source, cell: book.cells(source).first, count: 1).drawing).to_s
     expect(svg).not_to include("<script")
     expect(svg).to include("&lt;script&gt;")
   end

@@ -1,14 +1,14 @@
 # frozen_string_literal: true
 
-RSpec.describe TileLoom::Reference do
-  crs = TileLoom::Reference::Crs
-  transform = TileLoom::Reference::Transform
+RSpec.describe TileLoom::Crs do
+  crs = TileLoom::Crs::System
+  transform = TileLoom::Crs::Transform
 
   def dms(degrees, minutes = 0, seconds = 0) = degrees + minutes / 60.0 + seconds / 3600.0
 
   def project(code, lon, lat)
-    target = TileLoom::Reference::Crs.find(code)
-    TileLoom::Reference::Transform.between(target.geographic, target).point(lon, lat)
+    target = TileLoom::Crs::System.find(code)
+    TileLoom::Crs::Transform.between(target.geographic, target).point(lon, lat)
   end
 
   describe "published worked examples (each from memory of the publication named)" do

@@ -17,14 +17,14 @@ RSpec.describe "What is said" do
   # Random, but the same each time.
   random = Random.new(12)
   views = Array.new(sheets) do |index|
-    crs = TileLoom::Reference::Crs.find(references.keys[index % references.length])
+    crs = TileLoom::Crs::System.find(references.keys[index % references.length])
     west, south, east, north = crs.area_of_use
     east += 360 if east < west
     lon, lat = west + (east - west) * random.rand(0.1..0.9), south + (north - south) * random.rand(0.1..0.9)
     scale = (10**random.rand(2.4..5.7)).round(-1)
-    x, y = TileLoom::Reference::Transform.between(crs.geographic, crs).point(TileLoom::Units::Angle.wrapped(lon), lat)
+    x, y = TileLoom::Crs::Transform.between(crs.geographic, crs).point(TileLoom::Units::Angle.wrapped(lon), lat)
     per_mm = scale / 1000.0 / crs.metres_per_unit
-    TileLoom::Sheet::FrameView.new(frame: frame, crs: crs, ground: TileLoom::Geometry::TurnedRectangle.new(x, y, frame.width * per_mm, frame.height * per_mm, (index % 3).zero? ? random.rand(-180.0..180.0) : 0.0))
+    TileLoom::View::FrameView.new(frame: frame, crs: crs, ground: TileLoom::Geometry::TurnedRectangle.new(x, y, frame.width * per_mm, frame.height * per_mm, (index % 3).zero? ? random.rand(-180.0..180.0) : 0.0))
   end
 
   def geodesics(ends, ellipsoid)
@@ -104,7 +104,7 @@ RSpec.describe "What is said" do
     it "holds all over the sheet to the per cent that it names, a thousandth where it names none" do
       ground.call(self).each do |view, metres|
         {"metric" => 10.0, "imperial" => 25.4}.each do |units, paper_mm|
-          text = TileLoom::Bar::VerbalScale.on(TileLoom::Bar::Measure.new(view), view.scale, units: units)
+          text = TileLoom::Bar::VerbalScale.on(TileLoom::View::Measure.new(view), view.scale, units: units)
           next if text.end_with?("in the middle alone")
           length, within = said(text)
           # Four figures are told at least, which may take off half of the last.
@@ -138,9 +138,9 @@ RSpec.describe "What is said" do
     end
 
     it "tells a grid's own lengths from those on the ground where they differ" do
-      mercator = TileLoom::Reference::Crs.find("EPSG:3857")
-      x, y = TileLoom::Reference::Transform.between(mercator.geographic, mercator).point(-10.7, 60)
-      view = TileLoom::Sheet::FrameView.new(frame: frame, crs: mercator, ground: TileLoom::Geometry::TurnedRectangle.new(x, y, frame.width * 25, frame.height * 25, 0.0))
+      mercator = TileLoom::Crs::System.find("EPSG:3857")
+      x, y = TileLoom::Crs::Transform.between(mercator.geographic, mercator).point(-10.7, 60)
+      view = TileLoom::View::FrameView.new(frame: frame, crs: mercator, ground: TileLoom::Geometry::TurnedRectangle.new(x, y, frame.width * 25, frame.height * 25, 0.0))
       grid = TileLoom::CoordinateGrid::Grid.new({"id" => "g", "reference" => "book", "look" => "lines", "interval" => {"x" => "2 km", "y" => "2 km"}})
       note = TileLoom::CoordinateGrid::Note.new(grid, grid.meshes(view).first).to_s
       length, within = note.match(/\ALines 2 km apart on the grid, about ([\d,.]+) km \(within ([\d.]+) %\) on the ground\.\z/).captures.map(&:to_f)
@@ -156,9 +156,9 @@ RSpec.describe "What is said" do
     box = TileLoom::Geometry::Box.at(60, 240, 60, 14)
     look = TileLoom::Bar::Look.new(face: TileLoom::Type::Library.face("sans"), size_pt: 7, colour: "#000000", light: "#ffffff", stroke_mm: 0.15)
     short = views.each_with_index.map do |view, index|
-      elsewhere = TileLoom::Bar::Measure.new(view).per_mm * [1.0, 1.3, 0.8, 2.0][index % 4]
+      elsewhere = TileLoom::View::Measure.new(view).per_mm * [1.0, 1.3, 0.8, 2.0][index % 4]
       settings = {"left" => index % 3, "align" => %w[left centre right][index % 3], "labelled" => "all"}
-      bar = TileLoom::Bar::Drawing.new(settings: settings, box: box, measure: TileLoom::Bar::Measure.new(view), per_mm: elsewhere, scale: view.scale, look: look, verbal: ->(_) { "" })
+      bar = TileLoom::Bar::Drawing.new(settings: settings, box: box, measure: TileLoom::View::Measure.new(view), per_mm: elsewhere, scale: view.scale, look: look, verbal: ->(_) { "" })
       xs = bar.nodes.flat_map { |node| node.is_a?(TileLoom::Scene::Text) ? [node.x, node.x + node.face.width_mm(node.string, node.size_pt)] : node.runs.flat_map { |run| run.each_slice(2).map(&:first) } }
       expect([xs.min, xs.max]).to match([be >= box.min_x - 0.01, be <= box.max_x + 0.01]), "#{view.crs.code} #{view.scale} #{settings}"
       bar.shortened?

@@ -7,8 +7,8 @@ RSpec.describe TileLoom::Bar do
   def bar_on(settings, reference: "EPSG:25829", centre: [403_000, 6_528_000], scale: 5000, width_mm: 61, turned: nil)
     book, source = small_book([rectangle(centre[0], centre[1], centre[0] + 100, centre[1] + 100)], scale: scale, reference: reference, **(turned ? {index: {turn: turned}} : {}))
     cells = book.cells(source)
-    sheet = TileLoom::Sheet::Composer.new(book: book, source: source, cell: cells[0], count: cells.length)
-    element = TileLoom::Layout::Element.build({"kind" => "scale_bar", "id" => "bar", "place" => {"left_mm" => 10, "top_mm" => 10, "width_mm" => width_mm, "height_mm" => 20}}.merge(settings), path: "/layout/elements/0")
+    sheet = TileLoom::Compose::SheetComposer.new(book: book, source: source, cell: cells[0], count: cells.length)
+    element = TileLoom::Furniture::Element.build({"kind" => "scale_bar", "id" => "bar", "place" => {"left_mm" => 10, "top_mm" => 10, "width_mm" => width_mm, "height_mm" => 20}}.merge(settings), path: "/layout/elements/0")
     [sheet, element]
   end
 
@@ -63,7 +63,7 @@ RSpec.describe TileLoom::Bar do
     book, source = small_book([rectangle(200_000, 6_528_000, 800_000, 6_528_400)], scale: 100_000)
     cells = book.cells(source)
     element = book.layout.elements.find { |known| known.kind == "scale_bar" }
-    found = cells.map { |cell| TileLoom::Sheet::Composer.new(book: book, source: source, cell: cell, count: cells.length).then { |sheet| element.drawing(sheet, element.box(sheet.page)).ruling.total } }
+    found = cells.map { |cell| TileLoom::Compose::SheetComposer.new(book: book, source: source, cell: cell, count: cells.length).then { |sheet| element.drawing(sheet, element.box(sheet.page)).ruling.total } }
     expect(found.length).to be > 10
     expect(found.uniq.length).to eq(1)
   end
@@ -140,16 +140,16 @@ RSpec.describe TileLoom::Bar do
 
   it "says how far it is off anywhere in the frame" do
     near = bar_on({})[0]
-    expect(described_class::Measure.new(near.view).error.share.abs).to be < 1e-5
+    expect(TileLoom::View::Measure.new(near.view).error.share.abs).to be < 1e-5
     # Snyder's Mercator: at 60° N the factor is 2, at the frame's edges 1:5,000,000 makes it differ by tens of per cent.
     wide = view(reference: "EPSG:3395", centre: [0, 8_362_000], scale: 5_000_000)
-    measure = described_class::Measure.new(wide)
+    measure = TileLoom::View::Measure.new(wide)
     top, = wide.to_geographic.forward(wide.to_ground([wide.frame.centre[0], wide.frame.min_y])).each_slice(2).map(&:last)
     middle = wide.centre_lon_lat[1]
     k = ->(lat) { Math.sqrt(1 - 0.00669437999014 * Math.sin(lat * Math::PI / 180)**2) / Math.cos(lat * Math::PI / 180) }
     expect(measure.error.share).to be_within(1e-3).of(k[top] / k[middle] - 1)
     expect(measure.cylindrical?).to be(true)
-    expect(described_class::Measure.new(view(reference: "EPSG:3035", centre: [5_000_000, 4_000_000], scale: 5_000_000)).cylindrical?).to be(false)
+    expect(TileLoom::View::Measure.new(view(reference: "EPSG:3035", centre: [5_000_000, 4_000_000], scale: 5_000_000)).cylindrical?).to be(false)
   end
 
   it "becomes a bar by latitude where one bar would be off, each row as long as it is there" do
@@ -175,11 +175,11 @@ RSpec.describe TileLoom::Bar do
   it "follows the scale of the frame that it is bound to" do
     settings = small_settings
     settings["layout"]["elements"] << {"kind" => "locator", "id" => "where", "place" => {"left_mm" => 0, "top_mm" => 0, "width_mm" => 40, "height_mm" => 30}}
-    book = TileLoom::Book::Document.new(settings)
-    source = TileLoom::Ground::MemorySource.new("area" => [rectangle(403_000, 6_528_000, 407_000, 6_530_000)])
+    book = TileLoom::Document::Book.new(settings)
+    source = TileLoom::Data::MemorySource.new("area" => [rectangle(403_000, 6_528_000, 407_000, 6_530_000)])
     cells = book.cells(source)
-    sheet = TileLoom::Sheet::Composer.new(book: book, source: source, cell: cells[0], count: cells.length)
-    bar = TileLoom::Layout::Element.build({"kind" => "scale_bar", "id" => "bar", "frame" => "where", "ratio" => "above", "thousands" => "point", "place" => {"left_mm" => 0, "top_mm" => 40, "width_mm" => 40, "height_mm" => 12}}, path: "/layout/elements/0")
+    sheet = TileLoom::Compose::SheetComposer.new(book: book, source: source, cell: cells[0], count: cells.length)
+    bar = TileLoom::Furniture::Element.build({"kind" => "scale_bar", "id" => "bar", "frame" => "where", "ratio" => "above", "thousands" => "point", "place" => {"left_mm" => 0, "top_mm" => 40, "width_mm" => 40, "height_mm" => 12}}, path: "/layout/elements/0")
     drawn = bar.drawing(sheet, bar.box(sheet.page))
     locator = sheet.layout.elements.last.then { |element| element.map(sheet, element.box(sheet.page)).view }
     x, y = locator.frame.centre
@@ -194,7 +194,7 @@ RSpec.describe TileLoom::Bar do
     Dir.mktmpdir do |folder|
       book, source = small_book([rectangle(403_000, 6_528_000, 403_100, 6_528_100)], scale: 5000)
       element = book.layout.elements.find { |known| known.kind == "scale_bar" }
-      sheet = TileLoom::Sheet::Composer.new(book: book, source: source, cell: book.cells(source)[0], count: 1)
+      sheet = TileLoom::Compose::SheetComposer.new(book: book, source: source, cell: book.cells(source)[0], count: 1)
       drawn = element.drawing(sheet, element.box(sheet.page))
       paths = poppler_paths(press(book, source, folder), 1)
       box = element.box(sheet.page)
@@ -211,7 +211,7 @@ RSpec.describe TileLoom::Bar do
       values.each do |value|
         settings = small_settings
         settings["layout"]["elements"].find { |known| known["kind"] == "scale_bar" }[key] = value
-        expect(TileLoom::Book::Check.new(settings).findings.map(&:message)).to include(/“#{key}” is #{value}; it must be/)
+        expect(TileLoom::Document::Check.new(settings).findings.map(&:message)).to include(/“#{key}” is #{value}; it must be/)
       end
     end
   end

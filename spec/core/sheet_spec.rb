@@ -1,11 +1,11 @@
 # frozen_string_literal: true
 
-RSpec.describe TileLoom::Sheet do
+RSpec.describe TileLoom::View do
   def flatten(nodes) = nodes.flat_map { |node| node.is_a?(TileLoom::Scene::Group) ? flatten(node.children) : [node] }
 
   def composer(book, source, index = 0)
     cells = book.cells(source)
-    described_class::Composer.new(book: book, source: source, cell: cells[index], count: cells.length)
+    TileLoom::Compose::SheetComposer.new(book: book, source: source, cell: cells[index], count: cells.length)
   end
 
   it "holds the scale of the projection, or the true one on the ground" do
@@ -37,7 +37,7 @@ RSpec.describe TileLoom::Sheet do
     book, source = small_book([rectangle(403_000, 6_528_000, 403_050, 6_528_050)])
     cell = book.cells(source).first.dup
     cell.ground = TileLoom::Geometry::TurnedRectangle.new(cell.ground.centre_x, cell.ground.centre_y, cell.ground.width, cell.ground.height, 40)
-    sheet = described_class::Composer.new(book: book, source: source, cell: cell, count: 1)
+    sheet = TileLoom::Compose::SheetComposer.new(book: book, source: source, cell: cell, count: 1)
     element = book.layout.elements.find { |known| known.kind == "north_arrow" }
     box = element.box(sheet.page)
     tip = element.nodes(sheet, box).first.runs.first.first(2)
@@ -49,7 +49,7 @@ RSpec.describe TileLoom::Sheet do
 
   it "cuts what lies outside the frame and thins what lies inside to 0.05 mm" do
     wavy = (0..20_000).flat_map { |i| [403_000 + i * 0.5 - 3000, 6_528_000 + Math.sin(i / 900.0) * 100 + Math.sin(i * 2.0) * 0.05] }
-    line = TileLoom::Ground::Feature.new(id: 1, wkb: TileLoom::Geometry::Wkb.line(wavy), attributes: {})
+    line = TileLoom::Data::Feature.new(id: 1, wkb: TileLoom::Geometry::Wkb.line(wavy), attributes: {})
     book, source = small_book([rectangle(403_000, 6_528_000, 403_050, 6_528_050)])
     view = composer(book, source).view
     window = view.ground.box.grow(5)
@@ -65,11 +65,11 @@ RSpec.describe TileLoom::Sheet do
   it "keeps holes open and draws no edge along the frame" do
     hole = [[403_020, 6_528_020], [403_040, 6_528_020], [403_040, 6_528_040], [403_020, 6_528_040], [403_020, 6_528_020]].flatten.map(&:to_f)
     outer = [[400_000, 6_525_000], [406_000, 6_525_000], [406_000, 6_531_000], [400_000, 6_531_000], [400_000, 6_525_000]].flatten.map(&:to_f)
-    area = TileLoom::Ground::Feature.new(id: 1, wkb: TileLoom::Geometry::Wkb.polygon([outer, hole]), attributes: {})
+    area = TileLoom::Data::Feature.new(id: 1, wkb: TileLoom::Geometry::Wkb.polygon([outer, hole]), attributes: {})
     book, = small_book([])
-    source = TileLoom::Ground::MemorySource.new("area" => [area])
-    cell = TileLoom::Weave::Cell.new(number: 1, name: "A1", row: 0, column: 0, scale: 2500, ground: TileLoom::Geometry::TurnedRectangle.new(403_030, 6_528_030, 785, 650, 0))
-    sheet = described_class::Composer.new(book: book, source: source, cell: cell, count: 1)
+    source = TileLoom::Data::MemorySource.new("area" => [area])
+    cell = TileLoom::Index::Cell.new(number: 1, name: "A1", row: 0, column: 0, scale: 2500, ground: TileLoom::Geometry::TurnedRectangle.new(403_030, 6_528_030, 785, 650, 0))
+    sheet = TileLoom::Compose::SheetComposer.new(book: book, source: source, cell: cell, count: 1)
     fill = flatten(sheet.ground_drawing(sheet.view).nodes).find { |node| node.is_a?(TileLoom::Scene::Path) && node.fill }
     expect(fill.runs.length).to eq(2)
     ring = fill.runs.max_by { |run| TileLoom::Geometry::Box.around(run).width }
@@ -83,8 +83,8 @@ RSpec.describe TileLoom::Sheet do
       {"title" => "Big", "when" => {"op" => ">", "args" => [{"property" => "size"}, 5]}, "symbol" => {"fill" => {"colour" => "#ff0000"}}},
       {"title" => "Rest", "symbol" => {"fill" => {"colour" => "#00ff00"}}}
     ]
-    book = TileLoom::Book::Document.new(settings)
-    source = TileLoom::Ground::MemorySource.new("area" => [rectangle(403_000, 6_528_000, 403_050, 6_528_050, attributes: {"size" => 9})])
+    book = TileLoom::Document::Book.new(settings)
+    source = TileLoom::Data::MemorySource.new("area" => [rectangle(403_000, 6_528_000, 403_050, 6_528_050, attributes: {"size" => 9})])
     expect(composer(book, source).shown_rules.map(&:title)).to eq(["Big"])
   end
 
@@ -94,11 +94,11 @@ RSpec.describe TileLoom::Sheet do
       sheet = composer(book, source, 1)
       expect(sheet.live_text("{{ book.title }}: {{ sheet.name }}, {{ sheet.number }}/{{ sheet.count }} at {{ sheet.ratio }}, {{ reference.name }}"))
         .to eq("Test sheets: B1, 2/#{book.cells(source).length} at 1:2,500, ETRS89 / UTM zone 29N")
-      described_class::LiveValues.names.each { |name| expect(sheet.live_text("{{ #{name} }}", path: "/x")).to be_a(String) }
+      TileLoom::Compose::LiveValues.names.each { |name| expect(sheet.live_text("{{ #{name} }}", path: "/x")).to be_a(String) }
     end
 
     it "names a value that it does not know, a tag that does not close, and a text that runs away" do
-      fill = ->(template) { described_class::LiveText.new(template, path: "/t").fill(TileLoom::Book::LiveSample.values) }
+      fill = ->(template) { TileLoom::Compose::LiveText.new(template, path: "/t").fill(TileLoom::Document::LiveSample.values) }
       expect { fill.call("{{ sheet.nane }}") }.to invalid(/asks for “nane”.*sheet\.name/, path: "/t")
       expect { fill.call("{{ sheet.name ") }.to invalid(/does not read/, path: "/t")
       expect { fill.call("{{ sheet.name | shout }}") }.to invalid(/uses the filter “shout”, which is not known/, path: "/t")

@@ -1,15 +1,15 @@
 # frozen_string_literal: true
 
 RSpec.describe "Study area" do
-  utm = TileLoom::Reference::Crs.find("EPSG:25829")
+  utm = TileLoom::Crs::System.find("EPSG:25829")
 
-  def choice(*parts) = TileLoom::Book::AreaChoice.new(parts)
+  def choice(*parts) = TileLoom::Index::AreaChoice.new(parts)
 
-  def point(x, y, id: 1, **attributes) = TileLoom::Ground::Feature.new(id: id, wkb: TileLoom::Geometry::Wkb.point(x.to_f, y.to_f), attributes: attributes.transform_keys(&:to_s))
+  def point(x, y, id: 1, **attributes) = TileLoom::Data::Feature.new(id: id, wkb: TileLoom::Geometry::Wkb.point(x.to_f, y.to_f), attributes: attributes.transform_keys(&:to_s))
 
-  def line(*numbers) = TileLoom::Ground::Feature.new(id: 1, wkb: TileLoom::Geometry::Wkb.line(numbers.map(&:to_f)), attributes: {})
+  def line(*numbers) = TileLoom::Data::Feature.new(id: 1, wkb: TileLoom::Geometry::Wkb.line(numbers.map(&:to_f)), attributes: {})
 
-  source = TileLoom::Ground::MemorySource.new
+  source = TileLoom::Data::MemorySource.new
 
   before(:all) do
     source.add("dams", [point(0, 0, id: 1, state: "sound"), point(5000, 0, id: 2, state: "failed"), point(9000, 0, id: 3, state: "failed")])
@@ -17,7 +17,7 @@ RSpec.describe "Study area" do
     source.add("track", [line(3000, 0, 3000, 4000)])
   end
 
-  def area(*parts) = TileLoom::Weave::StudyArea.new(choice(*parts).features(source))
+  def area(*parts) = TileLoom::Index::StudyArea.new(choice(*parts).features(source))
 
   define_method(:source) { source }
 
@@ -54,10 +54,10 @@ RSpec.describe "Study area" do
   # GeographicLib's Planimeter (Karney 2013) on the ellipsoid of GRS 80.
   it "tells the area on the ellipsoid as Planimeter does" do
     corners = [402_000, 6_528_000, 409_000, 6_528_500, 408_000, 6_541_000, 401_500, 6_535_000].map(&:to_f)
-    lonlat = TileLoom::Reference::Transform.between(utm, utm.geographic).forward(corners)
+    lonlat = TileLoom::Crs::Transform.between(utm, utm.geographic).forward(corners)
     input = lonlat.each_slice(2).map { |lon, lat| format("%.12f %.12f", lat, lon) }.join("\n") + "\n"
     theirs = outside("Planimeter", "-p", "3", "-e", "6378137", "1/298.257222101", input: input).split.last.to_f.abs
-    ours = TileLoom::Weave::StudyArea.new([TileLoom::Ground::Feature.new(id: 1, wkb: TileLoom::Geometry::Wkb.polygon([corners + corners.first(2)]), attributes: {})]).ground_m2(utm)
+    ours = TileLoom::Index::StudyArea.new([TileLoom::Data::Feature.new(id: 1, wkb: TileLoom::Geometry::Wkb.polygon([corners + corners.first(2)]), attributes: {})]).ground_m2(utm)
     # Planimeter writes tenths of a square metre.
     expect(ours).to be_within(0.1).of(theirs)
     # The plane's own area is 0.07 % off in this zone.

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe TileLoom::Reference::Suggestions do
+RSpec.describe TileLoom::Crs::Suggestions do
   def codes(lon, lat, half: 0.05) = described_class.new([lon - half, lat - half, lon + half, lat + half]).list.map(&:code)
 
   # The grid that each country's own survey prints its maps in (common practice, from memory): twelve
@@ -32,8 +32,8 @@ RSpec.describe TileLoom::Reference::Suggestions do
     first, second = described_class.new([-125, 24, -67, 50]).list
     expect(first.code).to include("+proj=aea +lat_1=30.5 +lat_2=43.5")
     expect(second.code).to include("+proj=eqdc +lat_1=30.5 +lat_2=43.5")
-    expect(TileLoom::Reference::Crs.find(first.code)).to be_projected
-    expect(TileLoom::Reference::Factors.from_geographic(TileLoom::Reference::Crs.find(first.code), -96, 37).areal_scale).to be_within(1e-8).of(1)
+    expect(TileLoom::Crs::System.find(first.code)).to be_projected
+    expect(TileLoom::Crs::Factors.from_geographic(TileLoom::Crs::System.find(first.code), -96, 37).areal_scale).to be_within(1e-8).of(1)
   end
 
   it "offers an azimuthal near a pole and across the equator" do
@@ -42,7 +42,7 @@ RSpec.describe TileLoom::Reference::Suggestions do
   end
 end
 
-RSpec.describe TileLoom::Reference::Catalogue do
+RSpec.describe TileLoom::Crs::Catalogue do
   it "finds references by code, name and place" do
     expect(described_class.search("25829").first).to have_attributes(code: "EPSG:25829", name: "ETRS89 / UTM zone 29N")
     expect(described_class.search("EPSG:25829").first.code).to eq("EPSG:25829")

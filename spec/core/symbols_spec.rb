@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe TileLoom::Ground::Symbol do
+RSpec.describe TileLoom::Symbology::Symbol do
   scene = TileLoom::Scene
 
   def page(nodes) = TileLoom::Scene::Drawing.new(width_mm: 100, height_mm: 60, nodes: nodes, title: "Page")
@@ -71,8 +71,8 @@ RSpec.describe TileLoom::Ground::Symbol do
   end
 
   it "ships at least 24 markers, each of which draws" do
-    expect(TileLoom::Ground::MarkerSet.shipped.length).to be >= 24
-    TileLoom::Ground::MarkerSet.shipped.each do |shape|
+    expect(TileLoom::Symbology::MarkerSet.shipped.length).to be >= 24
+    TileLoom::Symbology::MarkerSet.shipped.each do |shape|
       nodes = described_class.new({"marker" => {"shape" => shape, "size_mm" => 10, "colour" => "#204060"}}).nodes(points: [50, 30])
       box = TileLoom::Geometry::Box.around(nodes.flat_map(&:runs).flatten)
       expect([box.width, box.height].max).to be_between(7, 12.1), shape
@@ -84,26 +84,26 @@ RSpec.describe TileLoom::Ground::Symbol do
     settings = {"id" => "a", "title" => "A", "rules" => [{"title" => "A", "symbol" => {"strokes" => [{"width_mm" => 1, "dash_mm" => [2, 1]}], "marker" => {"shape" => "circle", "size_mm" => 2, "colour" => "#000000"}}}], "label" => {"attribute" => "n", "size_pt" => 8}}
 
     it "lets sizes grow and shrink with the ground from the design scale, or stay" do
-      layer = TileLoom::Ground::Layer.new(settings.merge("design_scale" => 5000))
+      layer = TileLoom::Symbology::Layer.new(settings.merge("design_scale" => 5000))
       twice = layer.at(2500)
       expect([twice.rules[0].symbol.strokes[0].width_mm, twice.rules[0].symbol.strokes[0].dash_mm, twice.rules[0].symbol.marker.size_mm, twice.label.size_pt]).to eq([2, [4, 2], 4, 16])
       expect(layer.at(5000).label.size_pt).to eq(8)
       expect(layer.at(20_000).label.size_pt).to eq(2)
-      expect(TileLoom::Ground::Layer.new(settings).at(1).label.size_pt).to eq(8)
+      expect(TileLoom::Symbology::Layer.new(settings).at(1).label.size_pt).to eq(8)
     end
 
     it "draws a layer between its scales only, both counted in" do
-      layer = TileLoom::Ground::Layer.new(settings.merge("shown" => {"from" => 1000, "to" => 5000}))
+      layer = TileLoom::Symbology::Layer.new(settings.merge("shown" => {"from" => 1000, "to" => 5000}))
       expect([999, 1000, 5000, 5001].map { |scale| layer.shown_at?(scale) }).to eq([false, true, true, false])
-      expect { TileLoom::Ground::Layer.new(settings.merge("shown" => {"from" => 5000, "to" => 1000})) }.to invalid(/which is no range/)
+      expect { TileLoom::Symbology::Layer.new(settings.merge("shown" => {"from" => 5000, "to" => 1000})) }.to invalid(/which is no range/)
     end
 
     it "keeps a layer out of a sheet at another scale, and doubles its lines at twice the scale" do
       wide = ->(scale) do
         book, source = small_book([rectangle(402_000, 6_528_000, 402_100, 6_528_100)], scale: scale)
         layer = book.settings["layers"][0].merge("design_scale" => 5000, "shown" => {"from" => 2000})
-        document = TileLoom::Book::Document.new(book.settings.merge("layers" => [layer]))
-        composer = TileLoom::Sheet::Composer.new(book: document, source: source, cell: document.cells(source).first, count: 1)
+        document = TileLoom::Document::Book.new(book.settings.merge("layers" => [layer]))
+        composer = TileLoom::Compose::SheetComposer.new(book: document, source: source, cell: document.cells(source).first, count: 1)
         composer.ground_drawing(composer.view).nodes.flat_map(&:children).filter_map { |node| node.stroke&.width_mm }
       end
       expect(wide[5000]).to eq([0.3])
@@ -114,7 +114,7 @@ RSpec.describe TileLoom::Ground::Symbol do
 
   it "draws a feature by the first rule that it meets, or by all" do
     rules = [{"title" => "all", "symbol" => {}}, {"title" => "leaking", "when" => {"op" => "=", "args" => [{"property" => "s"}, "leaking"]}, "symbol" => {}}]
-    titles = ->(match) { TileLoom::Ground::Layer.new({"id" => "a", "title" => "A", "rules" => rules, "match" => match}).rules_for({"s" => "leaking"}).map(&:title) }
+    titles = ->(match) { TileLoom::Symbology::Layer.new({"id" => "a", "title" => "A", "rules" => rules, "match" => match}).rules_for({"s" => "leaking"}).map(&:title) }
     expect(titles["first"]).to eq(%w[all])
     expect(titles["all"]).to eq(%w[all leaking])
   end

@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
-RSpec.describe TileLoom::Reference::Tuning do
-  crs = ->(code) { TileLoom::Reference::Crs.find(code) }
-  place = ->(reference, lon, lat) { TileLoom::Reference::Transform.between(reference.geographic, reference).point(lon, lat) }
+RSpec.describe TileLoom::Crs::Tuning do
+  crs = ->(code) { TileLoom::Crs::System.find(code) }
+  place = ->(reference, lon, lat) { TileLoom::Crs::Transform.between(reference.geographic, reference).point(lon, lat) }
 
   # GeographicLib's exact transverse Mercator, which shares no code with PROJ.
   it "moves the central meridian, the scale factor and the false origin of a UTM zone" do
@@ -49,7 +49,7 @@ RSpec.describe TileLoom::Reference::Tuning do
   # Accuracies as the EPSG register states them (from memory): ETRS89 to WGS 84 1 m; NAD27 to NAD83 without
   # its grids more than 10 m; OSGB36 to ETRS89 without its grid 2 to 3 m.
   it "knows how accurate a change of datum is, and warns of a rough one" do
-    accuracy = ->(from, to, box) { TileLoom::Reference::Accuracy.new(crs[from], crs[to], box) }
+    accuracy = ->(from, to, box) { TileLoom::Crs::Accuracy.new(crs[from], crs[to], box) }
     expect(accuracy["EPSG:4326", "EPSG:25829", [-9, 58, -8, 59]].metres).to eq(1.0)
     expect(accuracy["EPSG:4326", "EPSG:25829", [-9, 58, -8, 59]].warning).to be_nil
     expect(accuracy["EPSG:4267", "EPSG:26914", [-98, 30, -97, 31]].metres).to be > 5

@@ -1,11 +1,11 @@
 # frozen_string_literal: true
 
-RSpec.describe TileLoom::Weave::ByFeature do
-  def crs = TileLoom::Reference::Crs.find("EPSG:25829")
+RSpec.describe TileLoom::Index::ByFeature do
+  def crs = TileLoom::Crs::System.find("EPSG:25829")
 
-  def size = ->(scale) { TileLoom::Weave::CellSize.new(frame_width_mm: 200, frame_height_mm: 150, scale: scale, crs: crs) }
+  def size = ->(scale) { TileLoom::Index::CellSize.new(frame_width_mm: 200, frame_height_mm: 150, scale: scale, crs: crs) }
 
-  def rule(kind, **more) = TileLoom::Weave::ScaleRule.new({"kind" => kind, **more.transform_keys(&:to_s)}, held: 1000)
+  def rule(kind, **more) = TileLoom::Index::ScaleRule.new({"kind" => kind, **more.transform_keys(&:to_s)}, held: 1000)
 
   def weave(features, rule: self.rule("hold"), **options)
     weaver = described_class.new(size: size, rule: rule, **options)
@@ -21,7 +21,7 @@ RSpec.describe TileLoom::Weave::ByFeature do
     expect(large).to eq(["Site 2"])
     split, = weave(sites, several: true)
     expect(split.map(&:name)).to eq(["Site 1", "Site 2", "Site 2-2"])
-    expect(TileLoom::Weave::Cover.new(split, TileLoom::Weave::StudyArea.new(sites)).left_out_area).to eq(0)
+    expect(TileLoom::Index::Cover.new(split, TileLoom::Index::StudyArea.new(sites)).left_out_area).to eq(0)
   end
 
   # Common practice: 10 % free round the feature. 300 m with 30 m each side are 360 m on 200 mm, 1:1,800; the next
@@ -31,13 +31,13 @@ RSpec.describe TileLoom::Weave::ByFeature do
     expect(cells.first.scale).to eq(2000)
     # 184 mm between margins of 8 mm: 300,000 / 184 is 1,630.
     expect(weave([site(0, 0, 300, 100, id: 1)], rule: rule("fit", margin: "8 mm"))[0].first.scale).to eq(2000)
-    expect([1, 1.2, 1630, 2000, 2000.5, 5485, 81_000, 99_999].map { |scale| TileLoom::Weave::ScaleRule.pleasant(scale) }).to eq([1, 1.25, 2000, 2000, 2500, 6000, 100_000, 100_000])
+    expect([1, 1.2, 1630, 2000, 2000.5, 5485, 81_000, 99_999].map { |scale| TileLoom::Index::ScaleRule.pleasant(scale) }).to eq([1, 1.25, 2000, 2000, 2500, 6000, 100_000, 100_000])
     random = Random.new(2)
     50.times do
       feature = site(0, 0, 10 + random.rand * 5000, 10 + random.rand * 5000, id: 1)
       cell = weave([feature], rule: rule("fit"))[0].first
       expect(cell.ground.box.grow(1e-6)).to(satisfy { |box| box.include?(0, 0) })
-      expect(cell.scale).to eq(TileLoom::Weave::ScaleRule.pleasant(cell.scale))
+      expect(cell.scale).to eq(TileLoom::Index::ScaleRule.pleasant(cell.scale))
     end
   end
 
@@ -52,7 +52,7 @@ RSpec.describe TileLoom::Weave::ByFeature do
   # A comb: the middle of its extent lies outside it, that of its largest circle inside.
   it "centres on the largest circle inside, when asked" do
     comb = ring_feature([[0, 0], [300, 0], [300, 10], [120, 10], [120, 160], [0, 160]])
-    cells = weave([TileLoom::Ground::Feature.new(id: 1, wkb: comb.wkb, attributes: {"name" => "Comb"})], centre: "inner")[0]
+    cells = weave([TileLoom::Data::Feature.new(id: 1, wkb: comb.wkb, attributes: {"name" => "Comb"})], centre: "inner")[0]
     shape = TileLoom::Geometry::Geos.read(comb.wkb)
     middle = TileLoom::Geometry::Geos.read(TileLoom::Geometry::Wkb.point(cells.first.ground.centre_x, cells.first.ground.centre_y))
     expect(shape.covers?(middle)).to be(true)
@@ -60,10 +60,10 @@ RSpec.describe TileLoom::Weave::ByFeature do
     expect(shape.boundary.distance(middle)).to be_within(1).of(60)
   end
 
-  describe TileLoom::Weave::FromLayer do
+  describe TileLoom::Index::FromLayer do
     def turned(x, y, width, height, angle, **attributes)
       ground = TileLoom::Geometry::TurnedRectangle.new(x, y, width, height, angle)
-      TileLoom::Ground::Feature.new(id: 1, wkb: TileLoom::Geometry::Wkb.polygon([ground.corners + ground.corners.first(2)]), attributes: attributes.transform_keys(&:to_s))
+      TileLoom::Data::Feature.new(id: 1, wkb: TileLoom::Geometry::Wkb.polygon([ground.corners + ground.corners.first(2)]), attributes: attributes.transform_keys(&:to_s))
     end
 
     it "takes name, scale and turn from polygons drawn elsewhere, and tells those that do not fit the frame" do

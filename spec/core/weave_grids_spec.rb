@@ -2,12 +2,12 @@
 
 require "tmpdir"
 
-RSpec.describe TileLoom::Weave::Grid do
-  def crs(code = "EPSG:32629") = TileLoom::Reference::Crs.find(code)
+RSpec.describe TileLoom::Index::Grid do
+  def crs(code = "EPSG:32629") = TileLoom::Crs::System.find(code)
 
-  def size(width, height, scale, reference: "EPSG:32629", held: "projection") = TileLoom::Weave::CellSize.new(frame_width_mm: width, frame_height_mm: height, scale: scale, crs: crs(reference), held: held)
+  def size(width, height, scale, reference: "EPSG:32629", held: "projection") = TileLoom::Index::CellSize.new(frame_width_mm: width, frame_height_mm: height, scale: scale, crs: crs(reference), held: held)
 
-  def area(*features) = TileLoom::Weave::StudyArea.new(features)
+  def area(*features) = TileLoom::Index::StudyArea.new(features)
 
   def start(kind, **values) = described_class::Start.new(kind: kind, **values)
 
@@ -25,16 +25,16 @@ RSpec.describe TileLoom::Weave::Grid do
     expect(grid.pitch).to eq([1000.0, 1000.0])
     written = outside("GeoConvert", "-m", input: corners.map { |x, y| "29n #{x.round(3)} #{y.round(3)}" }.join("\n")).split
     expect(written).to all(match(/\A29V[A-Z]{2}\d\d000\d\d000\z/))
-    expect(TileLoom::Weave::Cover.new(cells, grid.area).left_out_area).to eq(0)
+    expect(TileLoom::Index::Cover.new(cells, grid.area).left_out_area).to eq(0)
   end
 
   it "begins at a point, turned or not, and covers all the same" do
     [0, 17.5].each do |turn|
       grid = described_class.new(area: area(blob(Random.new(3))), size: size(300, 200, 5000), start: start("point", x: 450_123.0, y: 6_500_321.0), turn_deg: turn)
       cells = grid.cells
-      expect(TileLoom::Weave::Cover.new(cells, grid.area).left_out_area).to be < 1e-3
+      expect(TileLoom::Index::Cover.new(cells, grid.area).left_out_area).to be < 1e-3
       # From the point to each corner there are whole steps of 1,500 and 1,000 m.
-      steps = cells.map { |cell| TileLoom::Weave::Axes.new(turn).along(cell.ground.corners.first(2).zip([450_123.0, 6_500_321.0]).map { |one, other| one - other }).zip([1500.0, 1000.0]).map { |length, step| length / step } }
+      steps = cells.map { |cell| TileLoom::Index::Axes.new(turn).along(cell.ground.corners.first(2).zip([450_123.0, 6_500_321.0]).map { |one, other| one - other }).zip([1500.0, 1000.0]).map { |length, step| length / step } }
       expect(steps.flatten.map { |step| (step - step.round).abs }.max).to be < 1e-6
     end
   end
@@ -75,7 +75,7 @@ RSpec.describe TileLoom::Weave::Grid do
   end
 
   it "overlaps each way its own: on paper, by a share, on the ground" do
-    overlap = ->(text, frame, scale) { TileLoom::Weave::Overlap.new(text).mm(frame, scale) }
+    overlap = ->(text, frame, scale) { TileLoom::Index::Overlap.new(text).mm(frame, scale) }
     expect([overlap["8 mm", 300, 2500], overlap["5 %", 300, 2500], overlap["20 m", 300, 2500], overlap["0.5 in", 300, 1]]).to eq([8.0, 15.0, 8.0, 12.7])
     expect { overlap["95 %", 300, 2500] }.to invalid(/leaves nothing of a frame/)
     expect { overlap["eight", 300, 2500] }.to invalid(/is no overlap/)
@@ -113,11 +113,11 @@ RSpec.describe TileLoom::Weave::Grid do
   end
 
   def inside?(ground, x, y)
-    u, v = TileLoom::Weave::Axes.new(ground.rotation_deg).along([x - ground.centre_x, y - ground.centre_y])
+    u, v = TileLoom::Index::Axes.new(ground.rotation_deg).along([x - ground.centre_x, y - ground.centre_y])
     u.abs <= ground.width / 2 + 1e-6 && v.abs <= ground.height / 2 + 1e-6
   end
 
-  describe TileLoom::Weave::FewestSheets do
+  describe TileLoom::Index::FewestSheets do
     def find(study, size, **options) = described_class.new(area: study, size: size, overlap_mm: 0, **options).find
 
     # Two separate squares of 90 m, 60 m apart: a centred grid of 100 m cells cuts both; moved, one cell each.
@@ -135,7 +135,7 @@ RSpec.describe TileLoom::Weave::Grid do
         study = area(blob(random))
         found = find(study, size(300, 200, 5000))
         expect(found.cells.length).to be_between(found.bound, found.plain)
-        expect(TileLoom::Weave::Cover.new(found.cells, study).left_out_area).to be < 1e-3
+        expect(TileLoom::Index::Cover.new(found.cells, study).left_out_area).to be < 1e-3
         expect(find(study, size(300, 200, 5000)).cells.map { |cell| cell.ground.to_a }).to eq(found.cells.map { |cell| cell.ground.to_a })
         found.saved
       end

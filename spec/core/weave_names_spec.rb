@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-RSpec.describe TileLoom::Weave::Naming do
-  def cell(number, column, row, name: nil, pinned: nil, x: column * 100.0, y: -row * 60.0) = TileLoom::Weave::Cell.new(number: number, name: name, row: row, column: column, scale: 1000, ground: TileLoom::Geometry::TurnedRectangle.new(x, y, 100.0, 60.0, 0.0), pinned: pinned)
+RSpec.describe TileLoom::Index::Naming do
+  def cell(number, column, row, name: nil, pinned: nil, x: column * 100.0, y: -row * 60.0) = TileLoom::Index::Cell.new(number: number, name: name, row: row, column: column, scale: 1000, ground: TileLoom::Geometry::TurnedRectangle.new(x, y, 100.0, 60.0, 0.0), pinned: pinned)
 
   def grid(columns, rows) = (0...rows).to_a.product((0...columns).to_a).each_with_index.map { |(row, column), index| cell(index + 1, column, row) }
 
@@ -24,8 +24,8 @@ RSpec.describe TileLoom::Weave::Naming do
     expect(described_class.new({}).named(grid(2, 1), own: ["Moor", "moor"]).map(&:name)).to eq(["Moor", "moor (2)"])
   end
 
-  describe TileLoom::Weave::Order do
-    def order(settings, cells = grid(3, 2)) = described_class.new(settings).numbered(cells.map { |cell| cell.dup.tap { |named| named.name = TileLoom::Weave::Naming.cell(cell.column, cell.row) } }).map(&:name)
+  describe TileLoom::Index::Order do
+    def order(settings, cells = grid(3, 2)) = described_class.new(settings).numbered(cells.map { |cell| cell.dup.tap { |named| named.name = TileLoom::Index::Naming.cell(cell.column, cell.row) } }).map(&:name)
 
     it "takes cells by rows, columns, back and forth, from each corner" do
       expect(order({"kind" => "rows"})).to eq(%w[A1 B1 C1 A2 B2 C2])
@@ -48,15 +48,15 @@ RSpec.describe TileLoom::Weave::Naming do
     end
   end
 
-  describe TileLoom::Weave::Renewal do
-    def area(west, south, east, north) = TileLoom::Weave::StudyArea.new([rectangle(west, south, east, north)])
+  describe TileLoom::Index::Renewal do
+    def area(west, south, east, north) = TileLoom::Index::StudyArea.new([rectangle(west, south, east, north)])
 
     def renew(before, fresh, within: area(-500, -500, 900, 500))
-      fresh = TileLoom::Weave::Naming.new({}).named(fresh)
-      described_class.new(before: before, fresh: fresh, area: within, naming: TileLoom::Weave::Naming.new({}))
+      fresh = TileLoom::Index::Naming.new({}).named(fresh)
+      described_class.new(before: before, fresh: fresh, area: within, naming: TileLoom::Index::Naming.new({}))
     end
 
-    def row(columns, from: 0.0) = (0...columns).map { |column| cell(column + 1, column, 0, name: TileLoom::Weave::Naming.cell(column, 0), x: from + column * 100) }
+    def row(columns, from: 0.0) = (0...columns).map { |column| cell(column + 1, column, 0, name: TileLoom::Index::Naming.cell(column, 0), x: from + column * 100) }
 
     it "keeps names when cells come on the east or on the west, and gives newcomers a fitting free one" do
       east = renew(row(3), row(5))
@@ -94,7 +94,7 @@ RSpec.describe TileLoom::Weave::Naming do
     end
   end
 
-  describe TileLoom::Weave::FeatureCover do
+  describe TileLoom::Index::FeatureCover do
     it "sorts features by how they fall on cells" do
       cells = [cell(1, 0, 0), cell(2, 1, 0)]
       features = [rectangle(-10, -10, 10, 10, id: 1), rectangle(40, -10, 60, 10, id: 2), rectangle(400, 0, 410, 10, id: 3), rectangle(-60, -10, -40, 10, id: 4)]

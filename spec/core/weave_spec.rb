@@ -1,12 +1,12 @@
 # frozen_string_literal: true
 
-RSpec.describe TileLoom::Weave do
+RSpec.describe TileLoom::Index do
   utm = "EPSG:25829"
 
   def weave(features, width_mm:, height_mm:, scale:, overlap_mm: 0, reference: "EPSG:25829", held: "projection", room: 0.0)
-    size = TileLoom::Weave::CellSize.new(frame_width_mm: width_mm, frame_height_mm: height_mm, scale: scale, crs: TileLoom::Reference::Crs.find(reference), held: held)
-    area = TileLoom::Weave::StudyArea.new(features, room: room)
-    TileLoom::Weave::Grid.new(area: area, size: size, overlap_mm: overlap_mm)
+    size = TileLoom::Index::CellSize.new(frame_width_mm: width_mm, frame_height_mm: height_mm, scale: scale, crs: TileLoom::Crs::System.find(reference), held: held)
+    area = TileLoom::Index::StudyArea.new(features, room: room)
+    TileLoom::Index::Grid.new(area: area, size: size, overlap_mm: overlap_mm)
   end
 
   # Common practice: the handbook example.
@@ -81,7 +81,7 @@ RSpec.describe TileLoom::Weave do
     grid = weave([area], width_mm: 300, height_mm: 300, scale: 500_000, reference: "EPSG:3857", held: "ground")
     rest = grid.area.left_out(grid.cells.map(&:ground)).area
     expect(rest).to be < 1
-    factor = TileLoom::Reference::Factors.at(TileLoom::Reference::Crs.find("EPSG:3857"), grid.cells.last.ground.centre_x, grid.cells.last.ground.centre_y).point_scale
+    factor = TileLoom::Crs::Factors.at(TileLoom::Crs::System.find("EPSG:3857"), grid.cells.last.ground.centre_x, grid.cells.last.ground.centre_y).point_scale
     expect(grid.cells.last.ground.width).to be_within(1e-3).of(150_000 * factor)
   end
 
@@ -96,12 +96,12 @@ RSpec.describe TileLoom::Weave do
   end
 
   it "covers points and lines as well as areas" do
-    point = TileLoom::Ground::Feature.new(id: 1, wkb: TileLoom::Geometry::Wkb.point(50, 50), attributes: {})
-    line = TileLoom::Ground::Feature.new(id: 2, wkb: TileLoom::Geometry::Wkb.line([0.0, 0.0, 250.0, 0.0]), attributes: {})
+    point = TileLoom::Data::Feature.new(id: 1, wkb: TileLoom::Geometry::Wkb.point(50, 50), attributes: {})
+    line = TileLoom::Data::Feature.new(id: 2, wkb: TileLoom::Geometry::Wkb.line([0.0, 0.0, 250.0, 0.0]), attributes: {})
     expect(weave([point], width_mm: 100, height_mm: 100, scale: 1000).cells.length).to eq(1)
     expect(weave([line], width_mm: 100, height_mm: 100, scale: 1000).cells.length).to eq(3)
     # On the edge between two cells: a point must not fall between them.
-    posts = [0, 100, 200].map { |x| TileLoom::Ground::Feature.new(id: x, wkb: TileLoom::Geometry::Wkb.point(x.to_f, 0.0), attributes: {}) }
+    posts = [0, 100, 200].map { |x| TileLoom::Data::Feature.new(id: x, wkb: TileLoom::Geometry::Wkb.point(x.to_f, 0.0), attributes: {}) }
     cells = weave(posts, width_mm: 100, height_mm: 100, scale: 1000).cells
     [0, 100, 200].each { |x| expect(cells.any? { |cell| cell.ground.box.include?(x, 0) }).to be(true) }
   end

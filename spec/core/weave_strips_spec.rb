@@ -1,14 +1,14 @@
 # frozen_string_literal: true
 
-RSpec.describe TileLoom::Weave::Strip do
+RSpec.describe TileLoom::Index::Strip do
   # A frame of 220 × 120 mm at 1:1,000, the line 10 mm inside: 200 × 100 m of room.
-  let(:size) { TileLoom::Weave::CellSize.new(frame_width_mm: 220, frame_height_mm: 120, scale: 1000, crs: TileLoom::Reference::Crs.find("EPSG:25829")) }
+  let(:size) { TileLoom::Index::CellSize.new(frame_width_mm: 220, frame_height_mm: 120, scale: 1000, crs: TileLoom::Crs::System.find("EPSG:25829")) }
 
-  def line(points, id: 1) = TileLoom::Ground::Feature.new(id: id, wkb: TileLoom::Geometry::Wkb.line(points.flatten.map(&:to_f)), attributes: {})
+  def line(points, id: 1) = TileLoom::Data::Feature.new(id: id, wkb: TileLoom::Geometry::Wkb.line(points.flatten.map(&:to_f)), attributes: {})
 
   def strip(**options) = described_class.new(size: size, lead_mm: 10, overlap_mm: 20, **options)
 
-  def woven(features, gap: 0.0, reverse: false, **options) = strip(**options).cells(TileLoom::Weave::Chain.of(features, gap: gap, reverse: reverse))
+  def woven(features, gap: 0.0, reverse: false, **options) = strip(**options).cells(TileLoom::Index::Chain.of(features, gap: gap, reverse: reverse))
 
   def shapes(cells) = cells.map { |cell| TileLoom::Geometry::Geos.polygon(cell.ground.corners) }
 
@@ -59,7 +59,7 @@ RSpec.describe TileLoom::Weave::Strip do
       expect(cells.sum { |cell| Math.cos(cell.ground.rotation_deg * Math::PI / 180) }).to be >= 0
     end
     west = [[0, 0], [-900, 0]]
-    chain = ->(points) { TileLoom::Weave::Chain.new(points.flatten.map(&:to_f)) }
+    chain = ->(points) { TileLoom::Index::Chain.new(points.flatten.map(&:to_f)) }
     expect(strip.cells([chain[west]]).map { |cell| cell.ground.rotation_deg }.uniq).to eq([0.0])
     expect(strip(upward: "route").cells([chain[west]]).map { |cell| cell.ground.rotation_deg.abs }.uniq).to eq([180.0])
     expect(strip(upward: "route").cells([chain[[[0, 0], [0, -900]]]]).map { |cell| cell.ground.rotation_deg }.uniq).to eq([-90.0])
@@ -93,11 +93,11 @@ RSpec.describe TileLoom::Weave::Strip do
 
   it "joins lines end to end, bridges gaps when asked, follows branches one by one, and goes the other way" do
     pieces = [line([[300, 0], [600, 0]]), line([[0, 0], [300, 0]], id: 2), line([[600, 0], [900, 0]], id: 3)]
-    chains = TileLoom::Weave::Chain.of(pieces)
+    chains = TileLoom::Index::Chain.of(pieces)
     expect([chains.length, chains.first.length, chains.first.points.first]).to eq([1, 900.0, [0.0, 0.0]])
-    expect(TileLoom::Weave::Chain.of(pieces, reverse: true).first.points.first).to eq([900.0, 0.0])
+    expect(TileLoom::Index::Chain.of(pieces, reverse: true).first.points.first).to eq([900.0, 0.0])
     apart = [line([[0, 0], [300, 0]]), line([[340, 0], [700, 0]], id: 2)]
-    expect([TileLoom::Weave::Chain.of(apart).length, TileLoom::Weave::Chain.of(apart, gap: 50.0).map(&:length)]).to eq([2, [700.0]])
+    expect([TileLoom::Index::Chain.of(apart).length, TileLoom::Index::Chain.of(apart, gap: 50.0).map(&:length)]).to eq([2, [700.0]])
     fork = [line([[0, 0], [500, 0]]), line([[500, 0], [900, 300]], id: 2), line([[500, 0], [900, -300]], id: 3)]
     cells = woven(fork)
     expect(cells.map(&:row).uniq).to eq([0, 1, 2])
@@ -113,10 +113,10 @@ RSpec.describe TileLoom::Weave::Strip do
   it "parts neighbours by match lines that both share" do
     ring = (0..180).map { |degree| angle = degree * Math::PI / 180 and [500 * Math.cos(angle), 500 * Math.sin(angle)] }
     cells = woven([line(ring)])
-    neighbours = TileLoom::Weave::Neighbours.new(cells)
+    neighbours = TileLoom::Index::Neighbours.new(cells)
     cells.each_cons(2) do |one, other|
-      mine = TileLoom::Weave::MatchLine.of(one, neighbours.of(one)).find { |match| match.neighbour == other }
-      theirs = TileLoom::Weave::MatchLine.of(other, neighbours.of(other)).find { |match| match.neighbour == one }
+      mine = TileLoom::Index::MatchLine.of(one, neighbours.of(one)).find { |match| match.neighbour == other }
+      theirs = TileLoom::Index::MatchLine.of(other, neighbours.of(other)).find { |match| match.neighbour == one }
       x1, y1, x2, y2 = mine.ends
       a1, b1, a2, b2 = theirs.ends
       [[a1, b1], [a2, b2]].each { |x, y| expect(((x2 - x1) * (y - y1) - (y2 - y1) * (x - x1)).abs / Math.hypot(x2 - x1, y2 - y1)).to be < 1e-6 }

@@ -9,16 +9,16 @@ module SmallBooks
   # A rectangle of ground, in units of the reference, as a feature.
   def rectangle(west, south, east, north, id: 1, attributes: {})
     ring = [west, south, east, south, east, north, west, north, west, south].map(&:to_f)
-    TileLoom::Ground::Feature.new(id: id, wkb: TileLoom::Geometry::Wkb.polygon([ring]), attributes: attributes)
+    TileLoom::Data::Feature.new(id: id, wkb: TileLoom::Geometry::Wkb.polygon([ring]), attributes: attributes)
   end
 
   def ring_feature(points)
-    TileLoom::Ground::Feature.new(id: 1, wkb: TileLoom::Geometry::Wkb.polygon([(points + [points.first]).flatten.map(&:to_f)]), attributes: {})
+    TileLoom::Data::Feature.new(id: 1, wkb: TileLoom::Geometry::Wkb.polygon([(points + [points.first]).flatten.map(&:to_f)]), attributes: {})
   end
 
   # A document with one area layer; `changes` is merged into it deeply.
   def small_settings(reference: "EPSG:25829", scale: 2500, **changes)
-    settings = TileLoom::Book::Starter.document(title: "Test sheets", reference: reference, area: "area", scale: scale,
+    settings = TileLoom::Document::Starter.document(title: "Test sheets", reference: reference, area: "area", scale: scale,
       layers: [{id: "area", title: "Area", kind: "area", data: {"collection" => {"type" => "FeatureCollection", "features" => []}}}])
     deep_merge(settings, JSON.parse(JSON.generate(changes)))
   end
@@ -28,8 +28,8 @@ module SmallBooks
   end
 
   def small_book(features, **options)
-    book = TileLoom::Book::Document.new(small_settings(**options))
-    [book, TileLoom::Ground::MemorySource.new("area" => features)]
+    book = TileLoom::Document::Book.new(small_settings(**options))
+    [book, TileLoom::Data::MemorySource.new("area" => features)]
   end
 
   # Prints the cells into a file in the folder and returns its path.

@@ -8,8 +8,8 @@ import { Frame } from "./frame/Frame";
 import { STEPS } from "./frame/steps";
 import { Shelf } from "./shelf/Shelf";
 import { GroundStep } from "./ground/GroundStep";
-import { PressStep } from "./steps/PressStep";
-import { ProofStep } from "./steps/ProofStep";
+import { PressStep } from "./press/PressStep";
+import { ProofStep } from "./proof/ProofStep";
 import { SheetStep } from "./sheet/SheetStep";
 import { WeaveStep } from "./weave/WeaveStep";
 

@@ -5,10 +5,10 @@ module TileLoom
     # The pictures that a book carries.
     class PictureSet
       # Pictures of the same bytes are read once in a process.
-      READINGS = Book::Readings.new(12)
+      READINGS = TileLoom::Assets::Readings.new(12)
 
       # own: the "pictures" of a book document; enclosures: where their bytes are.
-      def initialize(own = [], enclosures: Book::Enclosures.none)
+      def initialize(own = [], enclosures: TileLoom::Assets::Enclosures.none)
         @own = own.to_h { |entry| [entry["id"], entry] }
         @enclosures = enclosures
         @read = {}

@@ -23,7 +23,7 @@ module TileLoom
 
       def media = MEDIA.find { |start, _| @bytes.start_with?(start) }&.last
 
-      def content = @content ||= Book::Enclosures.content_of(@bytes)
+      def content = @content ||= TileLoom::Assets::Enclosures.content_of(@bytes)
 
       def width_px = image.width
 

@@ -33,7 +33,7 @@ module TileLoom
       def latitudes
         @latitudes ||= begin
           low, high = edge_latitudes
-          @step = step = CoordinateGrid::Series.nearest_angle_deg((high - low) / ROWS)
+          @step = step = Units::Series.nearest_angle_deg((high - low) / ROWS)
           ((low / step).ceil..(high / step).floor).map { |n| n * step }.reverse
         end
       end
@@ -66,7 +66,7 @@ module TileLoom
       # Where the bar is read at a latitude.
       def measure(lat)
         lon, = @view.centre_lon_lat
-        (@measures ||= {})[lat] ||= Measure.new(@view, at: @view.to_page(@view.to_geographic.inverse([lon, lat.to_f])))
+        (@measures ||= {})[lat] ||= View::Measure.new(@view, at: @view.to_page(@view.to_geographic.inverse([lon, lat.to_f])))
       end
 
       # A mark's place at a latitude, measured there.

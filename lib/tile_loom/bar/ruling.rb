@@ -50,13 +50,13 @@ module TileLoom
         share = left.positive? ? parts / (parts + 1.0) : 1.0
         unit = (family.length > 1 && metres * share < family.first.metres) ? family.last : family.first
         room = metres * share / unit.metres.to_f
-        round = divisions ? shorter(CoordinateGrid::Series.at_most(room / divisions), step) : shorter(CoordinateGrid::Series.at_most(room), step)
+        round = divisions ? shorter(Units::Series.at_most(room / divisions), step) : shorter(Units::Series.at_most(room), step)
         return new(unit: unit, division: round, count: divisions, left: left) if divisions
         count = PARTS.fetch(round.to_f.to_s[/[1-9]/])
         new(unit: unit, division: round / count, count: count, left: left)
       end
 
-      def self.shorter(round, steps) = steps.times.reduce(round) { |length, _| CoordinateGrid::Series.at_most(length * 0.99) }
+      def self.shorter(round, steps) = steps.times.reduce(round) { |length, _| Units::Series.at_most(length * 0.99) }
       private_class_method :fixed, :chosen, :shorter
     end
   end

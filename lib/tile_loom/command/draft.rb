@@ -13,13 +13,13 @@ module TileLoom
 
       # The settings of the book document; yields the name of each layer as it is read.
       def settings(&said)
-        crs = Reference::Crs.find(@options[:reference]).for_fixed_scale!(path: "--reference")
-        @operations = Reference::Operations::NONE
+        crs = Crs::System.find(@options[:reference]).for_fixed_scale!(path: "--reference")
+        @operations = Crs::Operations::NONE
         layers = @options[:data].flat_map { |file| layers_of(file) }
         found = layers.each_with_object([]) { |layer, list| list << read(layer, crs, list.map { |item| item[:id] }, &said) }
-        Book::Starter.document(title: @options[:title], reference: @options[:reference], area: area(found), layers: found,
+        Document::Starter.document(title: @options[:title], reference: @options[:reference], area: area(found), layers: found,
           scale: scale, size: @options[:page], orientation: @options[:landscape] ? "landscape" : "portrait", design: @options[:design]).then { |document| @operations.to_a.empty? ? document : document.merge("operations" => @operations.to_a) }.tap do |document|
-          Book::Check.demand(document)
+          Document::Check.demand(document)
         end
       end
 
@@ -29,18 +29,18 @@ module TileLoom
 
       def layers_of(file)
         raise Invalid.new("The data file #{file} does not exist.") unless File.file?(file)
-        return [[file, nil]] if Ground::FileReader.direct?(file)
-        Ground::GdalReader.new(file).layers.map { |name| [file, name] }
+        return [[file, nil]] if Data::FileReader.direct?(file)
+        Data::GdalReader.new(file).layers.map { |name| [file, name] }
       end
 
       def read((file, layer), crs, taken)
         name = layer || File.basename(file, ".*")
         yield name if block_given?
-        reader = Ground::FileReader.open(file, target: crs, layer: layer, scale: scale)
+        reader = Data::FileReader.open(file, target: crs, layer: layer, scale: scale)
         @operations = @operations.including(reader.source_reference, crs, crs)
         features = reader.features
         told.concat(reader.told.map { |sentence| "#{name}: #{sentence}" })
-        {id: Book::Starter.id_for(name, taken), title: name, kind: Book::Starter.kind_of(features), data: {"file" => beside(file), "layer" => layer}.compact}
+        {id: Document::Starter.id_for(name, taken), title: name, kind: Document::Starter.kind_of(features), data: {"file" => beside(file), "layer" => layer}.compact}
       rescue Invalid => error
         raise Invalid.new("#{name}: #{error.message}")
       end

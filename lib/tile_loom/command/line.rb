@@ -19,8 +19,8 @@ module TileLoom
       option :json, type: :boolean, default: false, desc: "what was done and what is to be told, as JSON"
       def make(path)
         guarded do
-          book = Book::Folio.read(path)
-          refuse(Book::Check.new(book.document.settings, enclosures: book.document.enclosures).findings)
+          book = Document::Folio.read(path)
+          refuse(Document::Check.new(book.document.settings, enclosures: book.document.enclosures).findings)
           source = book.source { |title| progress "Reading #{title}" }
           all = book.document.cells(source)
           press = Output::Press.new(book: book.document, source: source)
@@ -40,11 +40,11 @@ module TileLoom
         guarded do
           text = File.file?(path) ? File.binread(path) : raise(Invalid.new("The book #{path} does not exist."))
           settings = parsed(text)
-          refuse(Book::Check.new(settings, enclosures: beside(path)).findings)
+          refuse(Document::Check.new(settings, enclosures: beside(path)).findings)
           # Also reads the data and weaves, which finds what only they can show.
-          book = Book::Folio.new(path, Book::Document.new(settings, enclosures: beside(path)))
+          book = Document::Folio.new(path, Document::Book.new(settings, enclosures: beside(path)))
           source = book.source
-          refuse(Book::Check.new(settings, enclosures: beside(path)).findings(source: source))
+          refuse(Document::Check.new(settings, enclosures: beside(path)).findings(source: source))
           look_at_sheets(book.document, source)
           tell_of_book(book, source)
           report("Nothing is wrong in #{path}.", {"file" => path})
@@ -111,7 +111,7 @@ module TileLoom
 
         def ground_warnings(document, source)
           box = document.settings["layers"].filter_map { |layer| source.extent(layer["id"]) }.reduce { |all, other| all.union(other) } or return []
-          Reference::Distortion.new(document.crs, box).warnings
+          Crs::Distortion.new(document.crs, box).warnings
         rescue Invalid => error
           [error.message]
         end
@@ -121,9 +121,9 @@ module TileLoom
           raise Thor::Error, findings.map { |finding| [finding.path, finding.message].compact.join(": ") }.join("\n")
         end
 
-        def parsed(text) = JsonText.parse(text, what: "The book")
+        def parsed(text) = Assets::JsonText.parse(text, what: "The book")
 
-        def beside(path) = Book::Enclosures.new(folder: File.dirname(File.expand_path(path)))
+        def beside(path) = TileLoom::Assets::Enclosures.new(folder: File.dirname(File.expand_path(path)))
 
         # While it works; not among JSON.
         def progress(text) = options[:json] || say(text)
@@ -134,7 +134,7 @@ module TileLoom
           told.lines.each { |line| say line }
         end
 
-        def name_of(cell) = (cell == Output::Press::KEY) ? Sheet::KeyComposer::NAME : cell.name
+        def name_of(cell) = (cell == Output::Press::KEY) ? TileLoom::Compose::IndexSheetComposer::NAME : cell.name
 
         def counted(pages, cells)
           pages.each_with_index.lazy.map do |page, index|

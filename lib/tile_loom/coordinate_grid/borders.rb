@@ -7,7 +7,7 @@ module TileLoom
     module Borders
       ALL = {"plain" => "Plain", "ticked" => "Ticked", "double" => "Double", "banded" => "Banded"}.freeze
 
-      # settings: "border" of a map frame; view: Sheet::FrameView; mesh: of the grid whose interval it steps by,
+      # settings: "border" of a map frame; view: View::FrameView; mesh: of the grid whose interval it steps by,
       # or nil for even steps.
       def self.build(settings, view:, mesh: nil) = const_get(ALL.fetch(settings.fetch("kind", "plain"))).new(settings, view: view, mesh: mesh)
     end

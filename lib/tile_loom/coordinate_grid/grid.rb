@@ -22,7 +22,7 @@ module TileLoom
         case @settings["reference"]
         when "book" then book_crs
         when "geographic" then book_crs.geographic
-        else Reference::Crs.find(@settings["reference"])
+        else Crs::System.find(@settings["reference"])
         end
       end
 

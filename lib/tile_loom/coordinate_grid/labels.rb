@@ -109,7 +109,7 @@ module TileLoom
         step = mesh.interval(axis)
         spots = {}.compare_by_identity
         crossings.each { |crossing| spots[crossing] = spot(side, mesh, crossing, full: full).grow(Placement::GAP_MM / 2) }
-        multiple = Series.multiples(step, angle: mesh.crs.geographic?).find do |many|
+        multiple = Units::Series.multiples(step, angle: mesh.crs.geographic?).find do |many|
           # A label that gave way to a corner is no measure for the others.
           kept = crossings.select { |crossing| (crossing.line.index % many).zero? && corner(side, crossing).nil? }
           kept.each_cons(2).none? { |one, other| spots[one].touches?(spots[other]) }

@@ -15,14 +15,14 @@ module TileLoom
 
       attr_reader :view, :crs, :zone
 
-      # crs: the grid's own Reference::Crs; wished_mm: spacing aimed at on paper;
+      # crs: the grid's own Crs::System; wished_mm: spacing aimed at on paper;
       # interval: fixed {x: Rational, y: Rational} in units of crs, one for both, or nil where it is automatic;
       # origin: where lines are counted from; like: the view that an automatic interval suits, where it is not
       # this one; zone: a Zone outside which nothing is drawn, or nil.
       def initialize(view:, crs:, wished_mm: 40.0, interval: nil, origin: {}, like: nil, zone: nil)
         @view, @crs, @wished_mm, @like, @zone, @origin = view, crs, wished_mm, like, zone, origin
         @fixed = interval.is_a?(Hash) ? interval : {x: interval, y: interval}
-        @to_page = Reference::Transform.between(crs, view.crs)
+        @to_page = Crs::Transform.between(crs, view.crs)
       end
 
       # Spacing of lines of constant x and of constant y, Rationals in units of the grid's reference.
@@ -146,11 +146,11 @@ module TileLoom
         view = @like || @view
         wished = units_per_mm(axis, view) * @wished_mm
         return nil unless wished.finite? && wished.positive?
-        found = crs.geographic? ? Series.nearest_angle_deg(wished) : Series.nearest(wished)
+        found = crs.geographic? ? Units::Series.nearest_angle_deg(wished) : Units::Series.nearest(wished)
         # A position is read between two lines: at least so many cross a side, however small the frame.
         half = extent(axis, view) / 2
         return found if found <= half || !half.finite? || !half.positive?
-        crs.geographic? ? Series.angle_at_most_deg(half) : Series.at_most(half)
+        crs.geographic? ? Units::Series.angle_at_most_deg(half) : Units::Series.at_most(half)
       end
 
       # Grid units across which the family goes along the side of the frame that it crosses.

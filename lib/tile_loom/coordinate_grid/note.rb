@@ -60,14 +60,14 @@ module TileLoom
       # middle, most], or nil where it is not known.
       def shares
         return @shares if defined?(@shares)
-        found = @mesh.view.frame.lattice(Bar::Measure::STEPS).map { |place| share_at(place) }
+        found = @mesh.view.frame.lattice(View::Measure::STEPS).map { |place| share_at(place) }
         middle = found[found.length / 2]
         @shares = middle && [found.compact.flatten.min, middle.sum / 2, found.compact.flatten.max]
       end
 
       # [shortest, longest] of a unit of the grid at a page place.
       def share_at(place)
-        Reference::Factors.at(@mesh.crs, *@mesh.on_grid(place)).axes.map { |scale| 1 / scale }
+        Crs::Factors.at(@mesh.crs, *@mesh.on_grid(place)).axes.map { |scale| 1 / scale }
       rescue Invalid
         nil
       end

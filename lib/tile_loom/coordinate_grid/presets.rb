@@ -25,7 +25,7 @@ module TileLoom
 
       private
 
-      def lon_lat = @lon_lat ||= Reference::Transform.to_wgs84(@crs).point(@x, @y)
+      def lon_lat = @lon_lat ||= Crs::Transform.to_wgs84(@crs).point(@x, @y)
 
       def stroke(colour, width = 0.12, **more) = {"colour" => colour, "width_mm" => width, "opacity" => 0.85}.merge(more.transform_keys(&:to_s))
 
@@ -54,7 +54,7 @@ module TileLoom
       end
 
       def inside?(code)
-        west, south, east, north = Reference::Crs.find(code).area_of_use
+        west, south, east, north = Crs::System.find(code).area_of_use
         # The areas of both overlap over the sea between; the grid in use is that of the land.
         lon_lat[0].between?(west, east) && lon_lat[1].between?(south, north) && (code != "EPSG:27700" || lon_lat[0] > -5.3 || lon_lat[1] > 55.3)
       end
@@ -65,7 +65,7 @@ module TileLoom
       end
 
       def dots
-        own = (Reference::Factors.at(@crs, @x, @y).point_scale - 1).abs > MOST_ERROR
+        own = (Crs::Factors.at(@crs, @x, @y).point_scale - 1).abs > MOST_ERROR
         Preset.new(key: "dots", title: "Field of dots", note: "at an even distance#{" in an equidistant reference" if own}: with a note, it stands in for a scale bar",
           settings: {"reference" => own ? equidistant : "book", "wished_mm" => 30, "fitted" => "book", "look" => "dots", "size_mm" => 0.8, "stroke" => {"colour" => INK}})
       end

@@ -16,7 +16,7 @@ module TileLoom
         def edges
           return [] unless meshes.length > 1
           runs = Zone.edges(meshes.first.view)
-          stroke = Ground::Symbol.stroke(grid.settings.fetch("stroke", {}))
+          stroke = TileLoom::Symbology::Symbol.stroke(grid.settings.fetch("stroke", {}))
           stroke.width_mm *= 2.5
           stroke.dash_mm = nil
           runs.empty? ? [] : [Scene::Path.new(runs: runs, closed: false, stroke: stroke)]

@@ -18,9 +18,9 @@ module TileLoom
 
       def code = format("EPSG:%d", (south? ? 32_700 : 32_600) + number)
 
-      def crs = Reference::Crs.find(code)
+      def crs = Crs::System.find(code)
 
-      def include?(lon, lat) = lat.between?(-80, 84) && (lat < 0) == south? && Reference::Utm.zone(lon, lat) == number
+      def include?(lon, lat) = lat.between?(-80, 84) && (lat < 0) == south? && Crs::Utm.zone(lon, lat) == number
 
       # The zones of a view, by their numbers from north to south.
       def self.of(view)
@@ -30,7 +30,7 @@ module TileLoom
         page = (steps.product(ends) + ends.product(steps)).flat_map { |u, v| box.place(u, v) }
         places = view.to_geographic.forward(view.to_ground(page)).each_slice(2).select { |lon, lat| lon.finite? && lat.finite? && lat.between?(-80, 84) }
         whole = places.length == page.length / 2
-        zones = places.map { |lon, lat| [Reference::Utm.zone(lon, lat), lat < 0] }.uniq.sort_by { |number, south| [south ? 1 : 0, number] }
+        zones = places.map { |lon, lat| [Crs::Utm.zone(lon, lat), lat < 0] }.uniq.sort_by { |number, south| [south ? 1 : 0, number] }
         zones.map { |number, south| new(number, south, whole: whole && zones.length == 1) }
       end
 
@@ -44,7 +44,7 @@ module TileLoom
 
       # The meridians (and where a zone is wider, parts of them) at which zones of a view meet: flat page runs.
       def self.edges(view)
-        mesh = Mesh.new(view: view, crs: Reference::Crs.find("EPSG:4326"), interval: {x: 3r, y: 90r})
+        mesh = Mesh.new(view: view, crs: Crs::System.find("EPSG:4326"), interval: {x: 3r, y: 90r})
         return [] if mesh.trouble
         mesh.lines.select { |line| line.axis == :x }.flat_map { |line| line.pieces.flat_map { |piece| parted(piece, line.value.to_f, view) } }
       end
@@ -57,7 +57,7 @@ module TileLoom
         piece.each_slice(2).zip(lats).slice_when { |(_, one), (_, other)| part?(lon, one) != part?(lon, other) }.select { |run| part?(lon, run.first[1]) }.map { |run| run.flat_map(&:first) }.select { |run| run.length >= 4 }
       end
 
-      def self.part?(lon, lat) = lat.between?(-80, 84) && Reference::Utm.zone(lon - HAIR_DEG, lat) != Reference::Utm.zone(lon + HAIR_DEG, lat)
+      def self.part?(lon, lat) = lat.between?(-80, 84) && Crs::Utm.zone(lon - HAIR_DEG, lat) != Crs::Utm.zone(lon + HAIR_DEG, lat)
       private_class_method :parted, :part?
 
       # Halvings of a chord of some millimetres until the edge is known to a ten thousandth of one.

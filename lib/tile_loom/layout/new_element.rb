@@ -29,10 +29,10 @@ module TileLoom
       # kind: a key of Element::KINDS; box: Geometry::Box in page mm; settings: over those of the start (of a
       # copy, say); taken: ids that are in use; role: of the layout, "sheets" or "key". Returns settings for the book document.
       def make(kind, box, page:, taken:, settings: {}, role: "sheets")
-        raise Invalid.new("“#{kind}” is no kind of element; use one of #{Element::KINDS.keys.join(", ")}.", path: "/kind") unless Element::KINDS.key?(kind)
+        raise Invalid.new("“#{kind}” is no kind of element; use one of #{TileLoom::Furniture::Element::KINDS.keys.join(", ")}.", path: "/kind") unless TileLoom::Furniture::Element::KINDS.key?(kind)
         raise Invalid.new(ELSEWHERE[role][kind], path: "/kind") if ELSEWHERE[role].key?(kind)
         raise Invalid.new(SINGLE[kind], path: "/kind") if SINGLE.key?(kind)
-        START.fetch(kind).merge(settings.except("id", "kind", "place")).merge("kind" => kind, "id" => id(kind, taken), "place" => Place.nearest(page.live_area, box))
+        START.fetch(kind).merge(settings.except("id", "kind", "place")).merge("kind" => kind, "id" => id(kind, taken), "place" => TileLoom::Furniture::Place.nearest(page.live_area, box))
       end
 
       def id(kind, taken)

@@ -27,8 +27,8 @@ module TileLoom
       end
 
       def composer(cell, count: @book.cells(@source).length)
-        return Sheet::KeyComposer.new(book: @book, source: @source, count: count) if cell == KEY
-        Sheet::Composer.new(book: @book, source: @source, cell: cell, count: count)
+        return TileLoom::Compose::IndexSheetComposer.new(book: @book, source: @source, count: count) if cell == KEY
+        TileLoom::Compose::SheetComposer.new(book: @book, source: @source, cell: cell, count: count)
       end
 
       # Writes the pages that the enumerable gives into the file, aside first, then renamed.

@@ -5,10 +5,10 @@ module TileLoom
     # The typefaces of a book: those that ship, and its own.
     class FaceSet
       # Own faces are read once in a process, whatever book names them.
-      READINGS = Book::Readings.new(24)
+      READINGS = TileLoom::Assets::Readings.new(24)
 
       # own: the "faces" of a book document; enclosures: where their bytes are.
-      def initialize(own = [], enclosures: Book::Enclosures.none)
+      def initialize(own = [], enclosures: TileLoom::Assets::Enclosures.none)
         @own = own.to_h { |entry| [entry["id"], entry] }
         @enclosures = enclosures
         @read, @stacks = {}, {}

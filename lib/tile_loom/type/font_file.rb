@@ -29,7 +29,7 @@ module TileLoom
 
       # A Face under a key of the book.
       def face(key)
-        Face.new(key, family, weight, italic? ? "italic" : "normal", nil, bytes: @bytes, css_family: "Loom own #{Book::Enclosures.content_of(@bytes)[0, 12]}")
+        Face.new(key, family, weight, italic? ? "italic" : "normal", nil, bytes: @bytes, css_family: "Loom own #{TileLoom::Assets::Enclosures.content_of(@bytes)[0, 12]}")
       end
 
       def family = naming(16) || naming(1) || @name

@@ -1,6 +1,8 @@
 import { Box, Checkbox, FormControlLabel } from "@mui/material";
 import type { Border, Element } from "../api/types";
-import { Choice, Colour, Measured } from "../ground/SymbolEditor";
+import { Choice } from "../fields/Choice";
+import { Colour } from "../fields/Colour";
+import { Measured } from "../fields/Measured";
 
 const KINDS = [
   ["plain", "a line"],

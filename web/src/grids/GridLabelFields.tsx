@@ -1,7 +1,9 @@
 import { Box, Checkbox, FormControlLabel } from "@mui/material";
 import { useBook } from "../api/book";
 import type { Edge, GridLabels } from "../api/types";
-import { Choice, Colour, Measured } from "../ground/SymbolEditor";
+import { Choice } from "../fields/Choice";
+import { Colour } from "../fields/Colour";
+import { Measured } from "../fields/Measured";
 
 const SIDES: Edge[] = ["top", "right", "bottom", "left"];
 const DEFAULT: GridLabels = { sides: [], size_pt: 6.5, distance_mm: 1.2 };

@@ -8,12 +8,12 @@ import { post, Refusal } from "../api/client";
 import type { AreaPart, Layer } from "../api/types";
 import { area as areaWords, count, groundSize } from "../api/words";
 import { Card } from "../frame/Card";
-import { Field } from "../frame/Field";
+import { Field } from "../fields/Field";
 import type { Draw } from "../map/GroundMap";
-import { areaOf, partsOf } from "./area";
+import { areaOf, partsOf } from "../api/area";
 import type { Ring } from "./ArrivalCard";
 import { ConditionEditor } from "./ConditionEditor";
-import { useAttributes, type Attribute } from "./useAttributes";
+import { useAttributes, type Attribute } from "../api/useAttributes";
 
 const NONE: Attribute[] = [];
 

@@ -1,12 +1,14 @@
-import { Box, Button, Checkbox, LinearProgress, MenuItem, Radio, TextField, Typography } from "@mui/material";
+import { Box, Button, Checkbox, LinearProgress, Radio, TextField, Typography } from "@mui/material";
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { useBook } from "../api/book";
 import { get } from "../api/client";
-import type { Arrival, ArrivedLayer } from "../api/types";
+import type { Arrival } from "../api/types";
 import { bytes, count, metres } from "../api/words";
+import { ColumnChooser } from "../arrivals/ColumnChooser";
+import { Facts } from "../arrivals/Facts";
 import { Card } from "../frame/Card";
-import { ReferenceField } from "../reference/ReferenceField";
+import { ReferenceField } from "../fields/ReferenceField";
 import type { Arrivals } from "./arrivals";
 
 export type Ring = [number, number][];
@@ -232,121 +234,4 @@ function Report({
 function where(place: Place): string {
   if (place.distance_m === null) return "somewhere";
   return place.distance_m < 1 ? "on the ground of the book" : `${metres(place.distance_m)} away`;
-}
-
-// Which columns of a table hold its places; found ones can be put right.
-export function ColumnChooser({
-  layer,
-  onColumns,
-}: {
-  layer: ArrivedLayer;
-  onColumns: (columns: { x?: string; y?: string; wkt?: string }) => Promise<unknown>;
-}) {
-  const [columns, setColumns] = useState<{ x?: string; y?: string; wkt?: string }>(layer.columns ?? {});
-  const [problem, setProblem] = useState<string | null>(null);
-  const names = layer.attributes.map((attribute) => attribute.name);
-  const text = columns.wkt !== undefined;
-  const ready = text ? columns.wkt !== "" : !!columns.x && !!columns.y;
-  const changed = JSON.stringify(columns) !== JSON.stringify(layer.columns ?? {});
-  const select = (label: string, key: "x" | "y" | "wkt") => (
-    <TextField
-      select
-      label={label}
-      value={names.includes(columns[key] ?? "") ? columns[key] : ""}
-      onChange={(event) => setColumns({ ...columns, [key]: event.target.value })}
-    >
-      {names.map((name) => (
-        <MenuItem key={name} value={name}>
-          {name}
-        </MenuItem>
-      ))}
-    </TextField>
-  );
-  return (
-    <Box
-      role="group"
-      aria-label={`Columns of places of ${layer.title}`}
-      sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr)", gap: 1, mt: 1 }}
-    >
-      {layer.asks_columns && (
-        <Typography sx={{ gridColumn: "1 / -1", fontSize: 13, fontWeight: 600 }}>
-          Which columns hold its places?
-        </Typography>
-      )}
-      {text ? (
-        select("Well-known text", "wkt")
-      ) : (
-        <>
-          {select("East or lon", "x")}
-          {select("North or lat", "y")}
-        </>
-      )}
-      <Button onClick={() => setColumns(text ? {} : { wkt: "" })} sx={{ justifySelf: "start" }}>
-        {text ? "two columns instead" : "text (WKT) instead"}
-      </Button>
-      {changed && (
-        <Button
-          variant="outlined"
-          disabled={!ready}
-          onClick={() => void onColumns(columns).catch((error: Error) => setProblem(error.message))}
-        >
-          Look again
-        </Button>
-      )}
-      {problem && (
-        <Typography role="alert" sx={{ gridColumn: "1 / -1", color: "error.main", fontSize: 13 }}>
-          {problem}
-        </Typography>
-      )}
-    </Box>
-  );
-}
-
-export function Facts({
-  layer,
-  distance,
-  brief = false,
-}: {
-  layer: ArrivedLayer;
-  distance?: number | null;
-  brief?: boolean;
-}) {
-  const corners = layer.box?.map((number) =>
-    new Intl.NumberFormat("en-GB", { maximumFractionDigits: Math.abs(number) > 1000 ? 0 : 4 }).format(number),
-  );
-  return (
-    <Box
-      sx={{
-        fontSize: 13,
-        color: "text.secondary",
-        mt: 0.5,
-        "& dt": { float: "left", clear: "left", mr: 0.75, fontWeight: 600 },
-        "& dd": { m: 0 },
-      }}
-      component="dl"
-    >
-      <dt>Features</dt>
-      <dd>
-        {count(layer.count, "feature")}
-        {layer.asks_columns ? "" : `, ${layer.geometry.toLowerCase()}`}
-      </dd>
-      <dt>Reference</dt>
-      <dd>{layer.reference_name ?? "not said"}</dd>
-      {corners && !brief && (
-        <>
-          <dt>Extent</dt>
-          <dd>
-            {corners[0]}, {corners[1]} to {corners[2]}, {corners[3]}
-            {distance ? `; ${metres(distance)} from the book’s ground` : ""}
-          </dd>
-        </>
-      )}
-      {layer.attributes.length > 0 && !brief && (
-        <>
-          <dt>Attributes</dt>
-          <dd>{layer.attributes.map((attribute) => `${attribute.name} (${attribute.type})`).join(", ")}</dd>
-        </>
-      )}
-    </Box>
-  );
 }

@@ -9,7 +9,7 @@ import { get } from "../api/client";
 import type { Layer } from "../api/types";
 import { count } from "../api/words";
 import { ConditionEditor } from "./ConditionEditor";
-import type { Attribute } from "./useAttributes";
+import type { Attribute } from "../api/useAttributes";
 
 export type Box4 = [number, number, number, number];
 // Picked features by identity, with where each lies.

@@ -3,7 +3,7 @@ import RemoveIcon from "@mui/icons-material/Remove";
 import { Box, Button, IconButton, MenuItem, TextField, Typography } from "@mui/material";
 import { useEffect, useState } from "react";
 import { comparison, COMPARISONS, family, fromCql, toCql, type Cql, type Test, type Tests } from "./conditions";
-import type { Attribute } from "./useAttributes";
+import type { Attribute } from "../api/useAttributes";
 
 interface ConditionEditorProps {
   // What the condition is about, for those who cannot see the place.

@@ -9,7 +9,7 @@ import { GroundMap, type Draw } from "../map/GroundMap";
 import { CardValue } from "../statement/CardValue";
 import { EntryValue } from "../statement/EntryValue";
 import { Statement } from "../statement/Statement";
-import { areaInWords, areaOf, partsOf } from "./area";
+import { areaInWords, areaOf, partsOf } from "../api/area";
 import { AreaCard } from "./AreaCard";
 import { ArrivalCard, type Ring } from "./ArrivalCard";
 import { useArrivals, type Arrivals } from "./arrivals";
@@ -18,7 +18,7 @@ import { LayerDetails } from "./LayerDetails";
 import { LayerList } from "./LayerList";
 import { ShiftsInWords } from "./Transformations";
 import { ReferenceCard } from "./ReferenceCard";
-import { useAttributes } from "./useAttributes";
+import { useAttributes } from "../api/useAttributes";
 
 type CardShown = { kind: "layers" } | { kind: "layer"; id: string } | { kind: "reference" } | { kind: "area" };
 

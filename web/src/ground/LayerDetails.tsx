@@ -7,12 +7,12 @@ import { useBook, useChange } from "../api/book";
 import type { Layer } from "../api/types";
 import { count, ratio, readNumber, readScale } from "../api/words";
 import { Card, Heading } from "../frame/Card";
-import { Field } from "../frame/Field";
+import { Field } from "../fields/Field";
 import type { Arrivals } from "./arrivals";
-import { partsOf } from "./area";
+import { partsOf } from "../api/area";
 import { RuleList } from "./RuleList";
 import { RuleMaker } from "./RuleMaker";
-import { useAttributes, type Attribute } from "./useAttributes";
+import { useAttributes, type Attribute } from "../api/useAttributes";
 
 type Put = (label: string, layer: Layer) => Promise<unknown>;
 

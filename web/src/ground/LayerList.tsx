@@ -7,7 +7,7 @@ import { useBook, useChange } from "../api/book";
 import type { Book, Layer } from "../api/types";
 import { count, ratio } from "../api/words";
 import { Card } from "../frame/Card";
-import { partsOf } from "./area";
+import { partsOf } from "../api/area";
 import type { Arrivals } from "./arrivals";
 import { Swatch } from "./Swatch";
 

@@ -5,7 +5,9 @@ import { useBook } from "../api/book";
 import { get, upload } from "../api/client";
 import type { Book, Drawing, Marker } from "../api/types";
 import { Swatch } from "./Swatch";
-import { Colour, Measured, Part } from "./SymbolEditor";
+import { Colour } from "../fields/Colour";
+import { Measured } from "../fields/Measured";
+import { Part } from "./SymbolEditor";
 
 // The mark of a point: one of the drawings, its colour and size, a line round it.
 export function MarkerEditor({

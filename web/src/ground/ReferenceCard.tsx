@@ -8,9 +8,9 @@ import { useBook } from "../api/book";
 import { get, post, Refusal } from "../api/client";
 import type { Book } from "../api/types";
 import { Card } from "../frame/Card";
-import { Field } from "../frame/Field";
-import { ReferenceField, type Suggestion } from "../reference/ReferenceField";
-import { Choice } from "./SymbolEditor";
+import { Field } from "../fields/Field";
+import { ReferenceField, type Suggestion } from "../fields/ReferenceField";
+import { Choice } from "../fields/Choice";
 import { Transformations } from "./Transformations";
 
 interface Parameter {

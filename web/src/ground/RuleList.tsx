@@ -5,12 +5,12 @@ import RemoveIcon from "@mui/icons-material/Remove";
 import { Box, Button, IconButton, MenuItem, TextField } from "@mui/material";
 import { useState } from "react";
 import type { Layer, LayerInfo, Rule } from "../api/types";
-import { Field } from "../frame/Field";
+import { Field } from "../fields/Field";
 import { ConditionEditor } from "./ConditionEditor";
 import { inWords } from "./conditions";
 import { Swatch } from "./Swatch";
 import { SymbolEditor } from "./SymbolEditor";
-import type { Attribute } from "./useAttributes";
+import type { Attribute } from "../api/useAttributes";
 
 type Put = (label: string, layer: Layer) => Promise<unknown>;
 

@@ -4,7 +4,7 @@ import { useBook } from "../api/book";
 import { get } from "../api/client";
 import type { Layer, MapSymbol, Rule } from "../api/types";
 import { colours, RAMPS, SETS } from "./palettes";
-import { isNumber, type Attribute } from "./useAttributes";
+import { isNumber, type Attribute } from "../api/useAttributes";
 
 type Put = (label: string, layer: Layer) => Promise<unknown>;
 

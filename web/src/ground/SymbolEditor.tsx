@@ -1,10 +1,12 @@
 import AddIcon from "@mui/icons-material/Add";
 import RemoveIcon from "@mui/icons-material/Remove";
-import { Box, Button, IconButton, MenuItem, TextField } from "@mui/material";
+import { Box, Button, IconButton } from "@mui/material";
 import { useState, type ReactNode } from "react";
 import type { MapSymbol, Pattern, Stroke } from "../api/types";
-import { readNumber } from "../api/words";
-import { Field } from "../frame/Field";
+import { Choice } from "../fields/Choice";
+import { Colour } from "../fields/Colour";
+import { Field } from "../fields/Field";
+import { Measured } from "../fields/Measured";
 import { MarkerEditor } from "./MarkerEditor";
 
 type Keep = (symbol: MapSymbol) => Promise<unknown>;
@@ -338,77 +340,6 @@ function Add({ title, onAdd }: { title: string; onAdd: () => Promise<unknown> })
     <Button startIcon={<AddIcon />} onClick={() => void onAdd()} sx={{ px: 0.5 }}>
       {title}
     </Button>
-  );
-}
-
-export function Choice({
-  label,
-  value,
-  choices,
-  onChoose,
-}: {
-  label: string;
-  value: string;
-  choices: readonly (readonly [string, string])[];
-  onChoose: (value: string) => Promise<unknown>;
-}) {
-  return (
-    <TextField select label={label} value={value} onChange={(event) => void onChoose(event.target.value)}>
-      {choices.map(([known, title]) => (
-        <MenuItem key={known} value={known}>
-          {title}
-        </MenuItem>
-      ))}
-    </TextField>
-  );
-}
-
-export function Colour({
-  label,
-  value,
-  onKeep,
-}: {
-  label: string;
-  value: string;
-  onKeep: (colour: string) => Promise<unknown>;
-}) {
-  return (
-    <input
-      type="color"
-      aria-label={label}
-      key={value}
-      defaultValue={value}
-      onBlur={(event) => {
-        if (event.target.value !== value) void onKeep(event.target.value);
-      }}
-      style={{ width: 38, height: 30, padding: 0, border: "1px solid #8887", background: "none", flexShrink: 0 }}
-    />
-  );
-}
-
-export function Measured({
-  label,
-  value,
-  least,
-  most,
-  onKeep,
-}: {
-  label: string;
-  value: number;
-  least: number;
-  most: number;
-  onKeep: (value: number) => Promise<unknown>;
-}) {
-  return (
-    <Field
-      label={label}
-      value={String(value)}
-      onKeep={async (text) => {
-        const number = readNumber(text);
-        if (number === null || number < least || number > most) throw new Error(`${least} to ${most}`);
-        await onKeep(number);
-      }}
-    />
   );
 }
 

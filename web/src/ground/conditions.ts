@@ -1,6 +1,6 @@
 // Conditions of the kind that the controls can show, to and from OGC CQL2 JSON.
 
-import type { Attribute } from "./useAttributes";
+import type { Attribute } from "../api/useAttributes";
 
 export type Cql = { op: string; args: unknown[] };
 export type Value = string | number | boolean | string[] | [number, number];

@@ -3,7 +3,7 @@ import type Polygon from "ol/geom/Polygon";
 import PointerInteraction from "ol/interaction/Pointer";
 import type VectorSource from "ol/source/Vector";
 import type { Cell, Extent, Frame, Index } from "../api/types";
-import { boundsOf, gapInWords, gaps, snapped } from "../weave/snap";
+import { boundsOf, gapInWords, gaps, snapped } from "./snap";
 
 interface CellDragOptions {
   map: OlMap;

@@ -7,7 +7,7 @@ import { useBook, useChange } from "../api/book";
 import { get, post, upload } from "../api/client";
 import type { Book } from "../api/types";
 import { Card, Heading } from "../frame/Card";
-import { Field } from "../frame/Field";
+import { Field } from "../fields/Field";
 
 interface Designs {
   shipped: { name: string; title: string; note: string }[];

@@ -3,8 +3,9 @@ import { useQuery } from "@tanstack/react-query";
 import { get } from "../api/client";
 import type { Drawing, Element } from "../api/types";
 import { Heading } from "../frame/Card";
-import { Field } from "../frame/Field";
-import { Choice, Colour } from "../ground/SymbolEditor";
+import { Field } from "../fields/Field";
+import { Choice } from "../fields/Choice";
+import { Colour } from "../fields/Colour";
 import { Told } from "./Told";
 
 // North in some languages: the letter at the tip.

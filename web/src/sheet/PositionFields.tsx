@@ -1,7 +1,7 @@
 import { Box, MenuItem, TextField, ToggleButton, ToggleButtonGroup } from "@mui/material";
 import { useState } from "react";
 import type { Rectangle } from "../api/types";
-import { Field } from "../frame/Field";
+import { Field } from "../fields/Field";
 import { readLength, shown, type PaperUnit } from "./lengths";
 
 const UNITS: PaperUnit[] = ["mm", "in", "pt"];

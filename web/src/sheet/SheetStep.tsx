@@ -10,7 +10,7 @@ import { useShortcuts } from "../frame/useShortcuts";
 import { Notice } from "../frame/Notice";
 import { count, groundSize, mm, ratio, readNumber } from "../api/words";
 import { Card, Heading } from "../frame/Card";
-import { Field } from "../frame/Field";
+import { Field } from "../fields/Field";
 import { useSheet } from "../frame/useSheet";
 import { PageView } from "../page/PageView";
 import { ChoiceValue } from "../statement/ChoiceValue";

@@ -4,10 +4,12 @@ import { useState } from "react";
 import { useBook } from "../api/book";
 import { get } from "../api/client";
 import type { Element } from "../api/types";
-import { Field } from "../frame/Field";
+import { Field } from "../fields/Field";
 import { BringIn } from "./BringIn";
 import { useLayout } from "./layout";
-import { Choice, Colour, Measured } from "../ground/SymbolEditor";
+import { Choice } from "../fields/Choice";
+import { Colour } from "../fields/Colour";
+import { Measured } from "../fields/Measured";
 
 type Keep = (patch: Partial<Element>) => Promise<unknown>;
 

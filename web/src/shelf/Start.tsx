@@ -4,8 +4,9 @@ import { useEffect, useRef, useState, type FormEvent } from "react";
 import { get, post, Refusal, upload } from "../api/client";
 import type { Arrival } from "../api/types";
 import { bytes, count, ratio, readScale } from "../api/words";
-import { ColumnChooser, Facts } from "../ground/ArrivalCard";
-import { ReferenceField, type Suggestion } from "../reference/ReferenceField";
+import { ColumnChooser } from "../arrivals/ColumnChooser";
+import { Facts } from "../arrivals/Facts";
+import { ReferenceField, type Suggestion } from "../fields/ReferenceField";
 import { paper, useArrival } from "./arrive";
 
 // A file that a book is to be made of; book: its number once it is made.

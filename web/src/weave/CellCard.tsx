@@ -4,9 +4,9 @@ import { useBook } from "../api/book";
 import type { Cell } from "../api/types";
 import { count, mm, readNumber, readScale } from "../api/words";
 import { Card, Row } from "../frame/Card";
-import { Field } from "../frame/Field";
-import { LeftOutOfSheet, Shown, TrueScale } from "../steps/TrueScale";
-import { gapInWords, type Gap } from "./snap";
+import { Field } from "../fields/Field";
+import { LeftOutOfSheet, Shown, TrueScale } from "../page/TrueScale";
+import { gapInWords, type Gap } from "../map/snap";
 import type { CellDeeds } from "./useCells";
 
 interface CellCardProps {

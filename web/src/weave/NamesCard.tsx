@@ -16,8 +16,9 @@ import { post } from "../api/client";
 import type { Index } from "../api/types";
 import type { IndexPatch } from "../api/weave";
 import { count } from "../api/words";
-import { Field } from "../frame/Field";
-import { Choice, Measured } from "../ground/SymbolEditor";
+import { Field } from "../fields/Field";
+import { Choice } from "../fields/Choice";
+import { Measured } from "../fields/Measured";
 import { AttributeChoice } from "./SettingsCard";
 
 interface Renamed {

@@ -5,9 +5,10 @@ import type { Answer, Index } from "../api/types";
 import type { IndexPatch } from "../api/weave";
 import { listed, ratio, readNumber, readScale } from "../api/words";
 import { Card } from "../frame/Card";
-import { Field } from "../frame/Field";
-import { useAreaAttributes } from "../ground/useAttributes";
-import { Choice, Measured } from "../ground/SymbolEditor";
+import { Field } from "../fields/Field";
+import { useAreaAttributes } from "../api/useAttributes";
+import { Choice } from "../fields/Choice";
+import { Measured } from "../fields/Measured";
 
 export interface Trying {
   // The index as it would be.

@@ -9,8 +9,8 @@ import { area, count, groundSize, ratio, readScale } from "../api/words";
 import { Card } from "../frame/Card";
 import { useSheet } from "../frame/useSheet";
 import { useShortcuts } from "../frame/useShortcuts";
-import { areaInWords, partsOf } from "../ground/area";
-import { useAreaAttributes } from "../ground/useAttributes";
+import { areaInWords, partsOf } from "../api/area";
+import { useAreaAttributes } from "../api/useAttributes";
 import { GroundMap } from "../map/GroundMap";
 import { CardValue } from "../statement/CardValue";
 import { ChoiceValue } from "../statement/ChoiceValue";
@@ -20,7 +20,7 @@ import { CellCard } from "./CellCard";
 import { CoverCard } from "./CoverCard";
 import { NamesSettings } from "./NamesCard";
 import { FeatureSettings, GridSettings, LayerSettings, SettingsCard, StripSettings } from "./SettingsCard";
-import { gaps } from "./snap";
+import { gaps } from "../map/snap";
 import { useCells } from "./useCells";
 import {
   CORNERS,

@@ -35,13 +35,13 @@ module TileLoom
 
         def outer = frame.grow(gap + thickness)
 
-        def stroke = @stroke ||= Ground::Symbol.stroke({"colour" => "#1f2a30", "width_mm" => 0.35}.merge(@settings.slice("colour", "width_mm", "dash_mm", "opacity")).merge("join" => "miter"))
+        def stroke = @stroke ||= TileLoom::Symbology::Symbol.stroke({"colour" => "#1f2a30", "width_mm" => 0.35}.merge(@settings.slice("colour", "width_mm", "dash_mm", "opacity")).merge("join" => "miter"))
 
         # The thin line at the ground's edge, where the border stands away from it or where it is wanted.
         def ground_edge
           return [] if gap.zero? || @settings.dig("inner", "width_mm") == 0
           given = {"colour" => stroke.colour, "width_mm" => 0.15}.merge(@settings["inner"] || {})
-          [Scene::Path.new(runs: [frame.corners], closed: true, stroke: Ground::Symbol.stroke(given.merge("join" => "miter")))]
+          [Scene::Path.new(runs: [frame.corners], closed: true, stroke: TileLoom::Symbology::Symbol.stroke(given.merge("join" => "miter")))]
         end
 
         def outline(box, line = stroke) = Scene::Path.new(runs: [box.corners], closed: true, stroke: line)

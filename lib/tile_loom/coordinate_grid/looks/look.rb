@@ -11,12 +11,12 @@ module TileLoom
 
         private
 
-        def stroke = @stroke ||= Ground::Symbol.stroke(@settings.fetch("stroke", {}))
+        def stroke = @stroke ||= TileLoom::Symbology::Symbol.stroke(@settings.fetch("stroke", {}))
 
         def every = @settings.dig("major", "every")
 
         # Of every nth line; twice as wide where nothing else is said.
-        def major_stroke = @major_stroke ||= Ground::Symbol.stroke(@settings.fetch("stroke", {}).merge("width_mm" => stroke.width_mm * 2).merge(@settings.dig("major", "stroke") || {}))
+        def major_stroke = @major_stroke ||= TileLoom::Symbology::Symbol.stroke(@settings.fetch("stroke", {}).merge("width_mm" => stroke.width_mm * 2).merge(@settings.dig("major", "stroke") || {}))
 
         # Paths of both levels over their halo. minor, major: flat runs.
         def strokes(minor, major)

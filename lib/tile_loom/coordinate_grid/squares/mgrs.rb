@@ -26,14 +26,14 @@ module TileLoom
         # "29V"
         def self.designation(lon, lat)
           return nil unless lat.between?(-80, 84)
-          "#{Reference::Utm.zone(lon, lat)}#{BANDS[((lat + 80) / 8).floor.clamp(0, 19)]}"
+          "#{Crs::Utm.zone(lon, lat)}#{BANDS[((lat + 80) / 8).floor.clamp(0, 19)]}"
         end
 
         # A full reference to the metre, truncated as the standard has it: "29VMK0400028000".
         def self.reference(lon, lat, digits: 5)
           designation = designation(lon, lat) or return nil
-          zone = Zone.new(Reference::Utm.zone(lon, lat), lat.negative?)
-          east, north = Reference::Transform.between(zone.crs.geographic, zone.crs).point(lon, lat)
+          zone = Zone.new(Crs::Utm.zone(lon, lat), lat.negative?)
+          east, north = Crs::Transform.between(zone.crs.geographic, zone.crs).point(lon, lat)
           numbers = [east, north].map { |number| ((number % SIDE_M) / 10**(5 - digits)).floor.to_s.rjust(digits, "0") }
           "#{designation}#{new(zone.number).letters(east, north)}#{numbers.join}"
         end

@@ -1,0 +1,211 @@
+# frozen_string_literal: true
+
+module App
+  # The one place through which a book changes: it checks the new document, writes rows, weaves again
+  # where that is called for, and records what was before and after.
+  class BookChanges
+    # What a request was based on is no longer how the book stands.
+    class Stale < StandardError
+      SENTENCE = "The book was changed elsewhere meanwhile; it is shown as it stands now. Make the change again if it is still wanted."
+    end
+
+    # The book is being drawn in another reference; nothing else changes until that is done.
+    class Busy < TileLoom::Invalid; end
+
+    # session: of the browser that asks; nil for nobody's.
+    def initialize(book, session: nil)
+      @book, @session = book, session
+    end
+
+    # patch: a JSON merge patch (RFC 7396) on the book document. revision: the one the change was made
+    # on, or nil not to ask. Returns the book.
+    # The block is run when nobody else can change the book any more; what it raises ends the change.
+    def apply(patch, label:, revision: nil)
+      raise TileLoom::Invalid.new("A change must be a JSON object.") unless patch.is_a?(Hash)
+      apply_to_fresh(label: label, revision: revision) { patch.tap { yield if block_given? } }
+    end
+
+    # The same with a patch that follows from how the book stands: the block gives it when nobody else can
+    # change the book any more, so that quick steps add up.
+    def apply_to_fresh(label:, revision: nil)
+      locked(revision) do
+        before = @book.settings
+        patch = yield
+        after = MergePatch.apply(before, patch)
+        next if after == before
+        cells = write(before, after)
+        record(label, before, after, cells: cells)
+      end
+    end
+
+    # Weaves the cells by the settings as they stand.
+    def weave_anew(revision: nil, &done) = of_cells("Weave anew", revision: revision) { @book.weave.tap { done&.call } }
+
+    # Names all cells by the pattern, whatever they were called.
+    def name_anew = of_cells("Name all anew") { @book.index.keep(renamed(@book.index.core_cells)) }
+
+    # The cells stay as they are, each marked, although the frame or the data changed.
+    def keep_cells
+      of_cells("Keep the cells") { @book.index.keep(@book.index.core_cells.each { |cell| cell.kept = true }, with: WeaveState.new(@book).now) }
+    end
+
+    # A change of the cells alone, made in the block.
+    def of_cells(label, revision: nil)
+      locked(revision, rows_alone: true) do
+        before = @book.settings
+        cells = CellChange.around(@book.index) { yield }
+        record(label, before, before.merge("index" => @book.index.settings), cells: cells)
+      end
+    end
+
+    # Transformations between datums by which no layer came.
+    def choose_operations(entries, label:)
+      locked(nil) do
+        before = @book.settings
+        @book.update!(operations: entries)
+        record(label, before, @book.settings)
+      end
+    end
+
+    # Rows that come in the block (imported layers) are recorded by what the document was before.
+    def record_import(label)
+      locked(nil) do
+        before = @book.settings
+        yield
+        @book.reload
+        after = @book.settings
+        cells = CellChange.around(@book.index) { @book.weave if @book.index.rows.empty? && covers_changed?(before, after) } if before["index"]["area"]
+        record(label, before, after, cells: cells)
+      end
+    end
+
+    # The last change that is done goes back, if it is one's own.
+    def undo = step(:before, "undo")
+
+    # The first that was undone is done again.
+    def redo = step(:after, "redo")
+
+    # Keeps what was before and after as an Edit, and forgets what could have been done again.
+    # cells: of a CellChange, or nil. The book is locked by the caller.
+    def record(label, before, after, cells: nil)
+      place = Book.where(id: @book.id).pick(:edit_position)
+      @book.edits.where("position > ?", place).delete_all
+      edit = @book.edits.create!(label: label.to_s[0, 200], before: before, after: after, cells: cells, position: place + 1, session: @session)
+      @book.edits.where("position <= ?", place + 1 - Edit::MOST_KEPT).delete_all
+      @book.update_columns(edit_position: place + 1)
+      edit
+    end
+
+    # Says up to where changes are done, after an edit was undone or redone. The book is locked by the caller.
+    def moved(edit, direction) = @book.update_columns(edit_position: (direction == "undo") ? edit.position - 1 : edit.position)
+
+    private
+
+    # Which change is meant is looked up under the lock, so that of several at once each takes its own. A step over a
+    # change of reference is a job of its own.
+    def step(side, direction)
+      @book.with_lock do
+        raise Busy.new(ReferenceChange::BUSY) if Reprojection.open_for(@book)
+        edit = @book.edits.find_by(position: @book.edit_position + ((direction == "undo") ? 0 : 1)) or next
+        refuse_others(edit, direction)
+        next ReferenceChange.step(@book, edit, direction, session: @session) if ReferenceChange.of?(edit)
+        put(edit, side)
+        @book.reload
+        moved(edit, direction)
+        @book.update!(revision: @book.revision + 1)
+      end
+      @book
+    end
+
+    def refuse_others(edit, direction)
+      return if edit.of?(@session)
+      raise TileLoom::Invalid.new("The last change, “#{edit.label}”, was made by someone else and stands on top of yours; undo takes back your own changes only. Change by hand what is to be otherwise, or ask them to undo theirs.") if direction == "undo"
+      raise TileLoom::Invalid.new("“#{edit.label}” was undone by someone else; only they can redo it.")
+    end
+
+    # rows_alone: nothing but cells changes, so that what is read of the book stays true.
+    def locked(revision, rows_alone: false)
+      @book.with_lock do
+        raise Stale if revision && revision != @book.revision
+        raise Busy.new(ReferenceChange::BUSY) if Reprojection.open_for(@book)
+        yield
+        @book.reload unless rows_alone
+        @book.update!(revision: @book.revision + 1)
+      end
+      @book
+    end
+
+    # The effect on the cells, as a CellChange keeps it, or nil.
+    def write(before, after)
+      raise TileLoom::Invalid.new("The transformation between two datums is changed on Ground, with the reference.", path: "/operations") if before["operations"] != after["operations"]
+      refuse(before, after)
+      BookRows.new(@book).write(after)
+      @book.reload
+      CellChange.around(@book.index) { follow(before, after) }
+    end
+
+    # What the cells do when the document changes: what GridIndex#keep answers, or nil where they stay.
+    def follow(before, after)
+      if TileLoom::Index::Spec.names_differ?(before["index"], after["index"]) then name_all(before, after)
+      elsif before["index"]["order"] != after["index"]["order"] && only?(before, after, "order") then @book.index.keep(in_order)
+      elsif weave?(before, after) then @book.weave
+      elsif frame_size(before) != frame_size(after) then @book.fit_cells
+      end
+    end
+
+    # A fresh pattern of names is for all cells; where nothing else changed, they stay where they are.
+    def name_all(before, after)
+      only?(before, after, "naming", "order") ? @book.index.keep(renamed(in_order)) : @book.weave(afresh: true)
+    end
+
+    def core_index = TileLoom::Index::Spec.new(@book.index.settings)
+
+    def in_order = core_index.ordered(@book.index.core_cells, @book.source)
+
+    def renamed(cells) = core_index.renamed(cells, @book.source)
+
+    # Do the indexes differ in these alone?
+    def only?(before, after, *keys) = before["index"].except(*keys) == after["index"].except(*keys)
+
+    def put(change, side)
+      refuse(@book.settings, change.public_send(side))
+      BookRows.new(@book).write(change.public_send(side))
+      @book.reload
+      change.cells ? CellChange.new(change.cells).put(@book.index, side) : weave_as_before(change)
+    end
+
+    # A change that was recorded before cells were recorded with it.
+    def weave_as_before(change)
+      @book.weave if weave?(change.before, change.after)
+    end
+
+    def refuse(before, after)
+      types = Layer.where(book_id: @book.id).to_h { |layer| [[layer.key, layer.edition], layer.fields] }
+      wanted = Array(after["layers"]).grep(Hash).to_h { |layer| [layer["id"], [layer["id"], layer.fetch("edition", 1)]] }
+      TileLoom::Document::Check.demand(after, attributes: wanted.transform_values { |row| types[row] }.compact, enclosures: Enclosure.reader)
+      refuse_bars(before, after)
+      raise TileLoom::Invalid.new("The reference of a book is changed by choosing another in the sentence of Ground.", path: "/reference") if before["reference"] != after["reference"]
+      unknown = wanted.find { |_, row| !types.key?(row) }
+      raise TileLoom::Invalid.new("There is no data for the layer “#{unknown[0]}”; bring it in as a file.", path: "/layers") if unknown
+    end
+
+    # A scale bar that is changed must fit; one that another scale leaves no room for is marked on its sheet.
+    def refuse_bars(before, after)
+      return if before["layout"] == after["layout"]
+      known = before.dig("layout", "elements").to_h { |element| [element["id"], element] }
+      core = Book.core(after)
+      core.layout.elements.grep(TileLoom::Furniture::Elements::ScaleBar).each { |bar| bar.check(core) if known[bar.id] != bar.settings }
+    end
+
+    # The sentence of Weave weaves at once; a frame or data that change leave the cells where they are.
+    def weave?(before, after) = before["index"] != after["index"]
+
+    def frame_size(settings) = TileLoom::Layout::Layout.new(settings["layout"]).frame_box.then { |box| [box.width.round(6), box.height.round(6)] }
+
+    # Did the data of the study area change? (Another edition of one of its layers.)
+    def covers_changed?(before, after)
+      layers = TileLoom::Index::AreaChoice.new(after.dig("index", "area")).layers
+      [before, after].map { |settings| settings["layers"].select { |layer| layers.include?(layer["id"]) }.map { |layer| [layer["id"], layer["edition"]] } }.uniq.length > 1
+    end
+  end
+end

@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+module App
+  # Makes a book out of a document and its data: the demo, an imported book, an empty one.
+  class NewBook
+    # settings: a checked document; features: what answers each layer's batches (see Document::Folio).
+    def self.from_folio(folio)
+      settings = folio.document.settings
+      TileLoom::Document::Check.demand(settings, enclosures: folio.document.enclosures)
+      ActiveRecord::Base.transaction do
+        book = new(Enclosure.take_in(settings, folio.document.enclosures)).create
+        shifts = ChosenOperations.new(settings["operations"], settings["reference"])
+        settings["layers"].each_with_index do |layer, position|
+          reader = shifts.reader { |crs| folio.reader(layer, position, target: crs) }
+          LayerImport.new(book).keep(reader, key: layer["id"], title: layer["title"], position: position,
+            visible: layer.fetch("visible", true), style: layer.except(*Layer::OWN), name: layer.dig("data", "file"))
+          tell(book, layer, reader.told)
+        end
+        book.update_columns(operations: shifts.entries)
+        book.reload.tap(&:weave)
+      end
+    end
+
+    # What of a layer's data was left out or mended stands with the files that came in.
+    def self.tell(book, layer, sentences)
+      Arrival.create!(book_id: book.id, name: layer["title"], state: "done", path: "", remarks: sentences.first(50)) if sentences.any?
+    end
+    private_class_method :tell
+
+    def initialize(settings) = @settings = settings
+
+    def create
+      book = Book.create!(defaults.merge(@settings.slice(*Book::TEXTS)).merge(@settings.slice(*Book::OWN)))
+      book.create_layout!(Layout.row_of(@settings["layout"]).merge(role: "sheets"))
+      book.create_key_layout!(Layout.row_of(@settings["key_layout"]).merge(role: "key")) if @settings["key_layout"]
+      book.create_index!(settings: @settings["index"])
+      book
+    end
+
+    private
+
+    def defaults = {"subtitle" => "", "author" => "", "subject" => "", "edition" => "", "source" => "", "date" => ""}
+  end
+end

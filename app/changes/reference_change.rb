@@ -1,0 +1,130 @@
+# frozen_string_literal: true
+
+module App
+  # Begins and ends a change of a book's reference (the work between is ReprojectionJob's).
+  class ReferenceChange
+    # definition: of the reference to be. Returns the open Reprojection; Invalid where it does not do.
+    def self.start(book, definition, session: nil)
+      target = TileLoom::Crs::System.find(definition).for_fixed_scale!(path: "/reference")
+      raise TileLoom::Invalid.new("The book is drawn in #{target.name} already.", path: "/reference") if target.code == book.reference
+      enqueue(book, target.code, operations: operations(book, target), session: session)
+    end
+
+    # Another transformation between two datums: layers that came by it are brought in again from their originals. Where
+    # none did, the book changes at once, and nil is returned.
+    def self.shift(book, datums, name, session: nil)
+      shifts = DatumShifts.new(book)
+      raise TileLoom::Invalid.new("“#{name}” is no transformation between #{datums.join(" and ")} here; choose one of those that are offered.", path: "/name") unless shifts.offered?(datums, name)
+      fresh = TileLoom::Crs::Operations.new(book.operations).with(datums, name).to_a
+      return enqueue(book, book.reference, operations: fresh, session: session) if shifts.moves?(datums)
+      BookChanges.new(book, session: session).choose_operations(fresh, label: label(name))
+      nil
+    end
+
+    # The book's transformations with those that its layers need to come to the target, the most accurate for its ground.
+    def self.operations(book, target)
+      own = TileLoom::Crs::System.find(book.reference)
+      box = book.extent&.then { |ground| TileLoom::Crs::Transform.between(own, own.geographic).box(ground).to_a }
+      references = book.layers.reject(&:removed).map(&:original_reference).uniq.map { |code| TileLoom::Crs::System.find(code) }
+      references.reduce(TileLoom::Crs::Operations.new(book.operations)) { |known, from| known.including(from, target, target, box: box) }.to_a.presence
+    end
+    private_class_method :operations
+
+    def self.label(name) = "Transformation #{name}"[0, 200]
+
+    # Is it the doing of a job, so that undo and redo are one too?
+    def self.of?(edit) = edit.before["reference"] != edit.after["reference"] || Reprojection.exists?(edit_id: edit.id, direction: "forward")
+
+    # An undo or redo of an Edit that changed the reference.
+    def self.step(book, edit, direction, session: nil)
+      document = (direction == "undo") ? edit.before : edit.after
+      enqueue(book, document["reference"], operations: document["operations"], edit_id: edit.id, direction: direction, session: session)
+    end
+
+    def self.enqueue(book, target, **values)
+      book.with_lock do
+        raise BookChanges::Busy.new(BUSY) if Reprojection.open_for(book)
+        total = Feature.where(layer_id: Layer.settled(book.id).select(:id)).count
+        change = book.reprojections.create!(target: target, total: total, **values)
+        WorkQueue.put(:reprojection, change.id, turn: Turn::REPROJECT)
+        change
+      end
+    end
+    private_class_method :enqueue
+
+    BUSY = "The reference of this book is being changed; wait for it, or stop it first."
+
+    def initialize(change)
+      @change = change
+      @book = change.book
+    end
+
+    # boxes: layer id → Box in the target. All of it, or nothing.
+    def finish(boxes)
+      @book.with_lock do
+        raise Stopped unless @change.wanted?
+        raise TileLoom::Invalid.new("Data came into the book meanwhile; change its reference again.") unless boxes.keys.sort == Layer.settled(@book.id).pluck(:id).sort
+        before = @book.settings
+        cells = @book.index.core_cells
+        after, carried = outcome(before, cells)
+        put(after, carried, boxes)
+        record(before, after, cells, carried)
+        @book.update!(revision: @book.revision + 1)
+      end
+    end
+
+    private
+
+    # [document, cells] as they are to be.
+    def outcome(before, cells)
+      return undone if @change.direction != "forward"
+      return [before.merge("operations" => @change.operations), cells] if @change.target == before["reference"]
+      carry = TileLoom::Index::Carry.new(from: TileLoom::Crs::System.find(before["reference"]), to: TileLoom::Crs::System.find(@change.target),
+        frame: @book.document.layout.frame_box, held: before.dig("index", "held") || "projection")
+      after = before.merge({"reference" => @change.target, "operations" => @change.operations}.compact, "index" => before["index"].merge("area" => area(before.dig("index", "area"), carry)))
+      [after, cells.map { |cell| carry.cell(cell) }]
+    end
+
+    # Shapes drawn by hand are in the book's reference.
+    def area(parts, carry)
+      return parts unless parts.is_a?(Array)
+      parts.map do |part|
+        next part unless part["polygon"]
+        ring = part["polygon"].flatten
+        ring += ring.first(2) unless ring.first(2) == ring.last(2)
+        part.merge("polygon" => carry.ring(ring).each_slice(2).to_a[0...-1])
+      end
+    end
+
+    def undone
+      edit = @book.edits.find(@change.edit_id)
+      first = Reprojection.where(book_id: @book.id, edit_id: edit.id, direction: "forward").first
+      back = @change.direction == "undo"
+      rows = back ? first.cells_before : first.cells_after
+      [back ? edit.before : edit.after, rows.map { |row| Cell.core_of(row) }]
+    end
+
+    def label(before)
+      return "Reference #{TileLoom::Crs::System.find(@change.target).name}" if @change.target != before["reference"]
+      self.class.label((@change.operations - before.fetch("operations", [])).first&.fetch("name").to_s)
+    end
+
+    def put(after, cells, boxes)
+      ActiveRecord::Base.connection.exec_update("UPDATE features JOIN reprojected_shapes ON reprojected_shapes.feature_id = features.id AND reprojected_shapes.reprojection_id = #{@change.id.to_i} SET features.shape = reprojected_shapes.shape")
+      boxes.each { |id, box| Layer.where(id: id).update_all({coarse_levels: nil, **Layer.bounds(box)}) }
+      BookRows.new(@book).write(after)
+      @book.index.keep(cells)
+    end
+
+    def record(before, after, cells, carried)
+      if @change.direction == "forward"
+        edit = BookChanges.new(@book, session: @change.session).record(label(before), before, after)
+        kept = [cells, carried].map { |list| list.map { |cell| Cell.row_of(cell) } }
+        @change.update!(edit_id: edit.id, cells_before: kept[0], cells_after: kept[1])
+      else
+        BookChanges.new(@book).moved(@book.edits.find(@change.edit_id), @change.direction)
+      end
+      @change.turn("done")
+    end
+  end
+end

@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+module App
+  # Answers the core's question for features from the database (see TileLoom::Data::MemorySource).
+  class FeatureSource
+    def initialize(layers)
+      @layers = layers.reject(&:removed).to_h { |layer| [layer.key, layer] }
+    end
+
+    def features(layer_id, box, detail: nil)
+      layer = @layers[layer_id] or return []
+      level = detail && layer.coarse_levels&.select { |_, tolerance| tolerance <= detail }&.last
+      rows(layer, box, level).order(:identity).pluck(:identity, :shape, :properties).map do |identity, shape, properties|
+        TileLoom::Data::Feature.new(id: identity, wkb: shape, attributes: properties, thinned: !level.nil?)
+      end
+    end
+
+    # As the import counted them; of layers from before that was done, as their first features tell.
+    def attribute_names(layer_id)
+      layer = @layers[layer_id] or return []
+      layer.fields&.keys || Feature.where(layer_id: layer.id).limit(100).pluck(:properties).flat_map(&:keys).uniq
+    end
+
+    def extent(layer_id) = @layers[layer_id]&.extent
+
+    private
+
+    def rows(layer, box, level)
+      rows = level ? CoarseFeature.where(layer_id: layer.id, level: level[0]) : Feature.where(layer_id: layer.id)
+      return rows if box.nil? || all_of?(layer, box)
+      # Binary data are quoted as a hexadecimal literal.
+      rows.where("MBRIntersects(shape, ST_GeomFromWKB(?))", ActiveModel::Type::Binary::Data.new(TileLoom::Geometry::Wkb.box(box)))
+    end
+
+    # Where the whole layer is asked for, its own index is the quicker way.
+    def all_of?(layer, box)
+      extent = layer.extent
+      extent && box.min_x <= extent.min_x && box.min_y <= extent.min_y && box.max_x >= extent.max_x && box.max_y >= extent.max_y
+    end
+  end
+end

@@ -1,0 +1,79 @@
+# frozen_string_literal: true
+
+require "naturally"
+
+module App
+  # A layer's attributes as a table: a page of rows, sorted in natural order (2 before 10), searched,
+  # filtered. The database counts, finds and sorts what it can, so that a million rows leaf as well.
+  class AttributeTable
+    MOST_ROWS = 200
+
+    def initialize(layer) = @layer = layer
+
+    # page: from 0; sort: an attribute, or "" for the order of the file; search: text anywhere in a row;
+    # condition: a TileLoom::Data::Condition; only: identities.
+    # Returns {"total", "rows" => [{"id", "box", "attributes"}]}; box is [west, south, east, north] in
+    # the book's reference.
+    def page(page:, size:, sort: "", descending: false, search: "", condition: nil, only: nil)
+      size = size.clamp(1, MOST_ROWS)
+      rows = matching(search, condition, only)
+      total = rows.count
+      ids = sorted(rows, sort, descending, page * size, size)
+      found = Feature.where(id: ids).index_by(&:id)
+      {"total" => total, "rows" => ids.filter_map { |id| found[id] && row(found[id]) }}
+    end
+
+    private
+
+    BATCH = 5_000
+
+    def matching(search, condition, only)
+      rows = Feature.where(layer_id: @layer.id)
+      rows = rows.where("LOWER(properties) LIKE ?", "%#{ActiveRecord::Base.sanitize_sql_like(search.downcase)}%") unless search.strip.empty?
+      rows = rows.where(identity: only) if only
+      condition ? rows.where(id: ids_that_meet(rows, condition)) : rows
+    end
+
+    def ids_that_meet(rows, condition)
+      rows.in_batches(of: BATCH).flat_map { |batch| batch.pluck(:id, :properties).filter_map { |id, properties| id if condition.match?(properties) } }
+    end
+
+    # Identities of the rows of one page.
+    def sorted(rows, sort, descending, offset, size)
+      return rows.order(identity: descending ? :desc : :asc).offset(offset).limit(size).pluck(:id) if sort.empty?
+      return by_number(rows, sort, descending).offset(offset).limit(size).pluck(:id) if %w[integer real].include?(@layer.fields&.fetch(sort, nil))
+      by_text(rows, sort, descending)[offset, size] || []
+    end
+
+    # Rows without a value come last, either way.
+    def by_number(rows, sort, descending)
+      value = "CAST(#{value_of(sort)} AS DOUBLE)"
+      rows.order(Arel.sql("#{value} IS NULL, #{value} #{descending ? "DESC" : "ASC"}, identity"))
+    end
+
+    def by_text(rows, sort, descending)
+      keyed = rows.order(:identity).pluck(:id, Arel.sql(value_of(sort)))
+      missing, present = keyed.partition { |_, value| value.nil? }
+      found = present.sort_by.with_index { |(_, value), index| [key(value), index] }
+      found.reverse! if descending
+      (found + missing).map(&:first)
+    end
+
+    # The attribute's value in SQL; the path is quoted, and so is the name in it.
+    def value_of(name)
+      path = "$.\"#{name.gsub(/["\\]/) { |char| "\\#{char}" }}\""
+      "JSON_VALUE(properties, #{Feature.connection.quote(path)})"
+    end
+
+    # Numbers before text; text by its numbers and words.
+    def key(value)
+      number = Float(value, exception: false)
+      number ? [0, number, []] : [2, 0, Naturally.normalize(value.downcase)]
+    end
+
+    def row(feature)
+      box = TileLoom::Geometry::Geos.envelope(TileLoom::Geometry::Geos.read(feature.shape))
+      {"id" => feature.identity, "box" => box&.to_a, "attributes" => feature.properties}
+    end
+  end
+end

@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+require "digest"
+
+module TileLoom
+  module Assets
+    # Files that a book carries with it: typefaces and pictures. The document names each by an id and says
+    # where its bytes are: inside the document ("data", base64), beside it ("file"), or kept elsewhere under
+    # their SHA-256 ("content"), as the application does.
+    class Enclosures
+      LARGEST_BYTES = 30 * 1024 * 1024
+
+      # What identifies bytes.
+      def self.content_of(bytes) = Digest::SHA256.hexdigest(bytes)
+
+      # None but what the document itself holds.
+      def self.none = new
+
+      # folder: of the document, for files beside it; the block gives bytes for a SHA-256 (or nil).
+      def initialize(folder: nil, &kept)
+        @folder, @kept = folder, kept
+      end
+
+      # Bytes of an entry; Invalid where they are not to be had.
+      def bytes(entry)
+        found = inside(entry) || beside(entry) || (entry["content"] && @kept&.call(entry["content"]))
+        raise Invalid.new("The file of “#{entry["title"]}” did not come with the book; bring it in again.") unless found
+        raise Invalid.new("“#{entry["title"]}” is larger than #{LARGEST_BYTES / 1024 / 1024} MB.") if found.bytesize > LARGEST_BYTES
+        found
+      end
+
+      private
+
+      def inside(entry)
+        entry["data"]&.unpack1("m0")
+      rescue ArgumentError
+        raise Invalid.new("The data of “#{entry["title"]}” is not base64 (RFC 4648); export it again.")
+      end
+
+      def beside(entry)
+        return nil unless entry["file"] && @folder
+        path = File.expand_path(entry["file"], @folder)
+        raise Invalid.new("The file #{entry["file"]} of “#{entry["title"]}” does not exist.") unless File.file?(path)
+        File.binread(path, LARGEST_BYTES + 1)
+      end
+    end
+  end
+end

@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+require "json"
+
+module TileLoom
+  module Assets
+    # JSON that somebody sends: UTF-8, not nested deeply, not of more parts than memory holds well, with finite numbers
+    # and texts without control characters. What is wrong is said in a sentence.
+    module JsonText
+      MOST_NESTING = 100
+      # Lists and objects; each takes memory of its own, however little it holds.
+      MOST_PARTS = 4_000_000
+      # Tab, line feed and carriage return are text; the rest of Unicode's Cc is not.
+      CONTROL = /[\u0000-\u0008\u000B\u000C\u000E-\u001F\u007F]/
+
+      module_function
+
+      # what: how the text is called in a sentence ("The file"). values: are numbers and texts looked at, too?
+      def parse(text, what: "The text", nesting: MOST_NESTING, parts: MOST_PARTS, values: true)
+        text = text.dup.force_encoding(Encoding::UTF_8).delete_prefix("\uFEFF")
+        raise Invalid.new("#{what} is not UTF-8 text, so it is not JSON.") unless text.valid_encoding?
+        count = text.count("[{")
+        raise Invalid.new("#{what} has #{Units::Number.grouped(count)} lists and objects; the most is #{Units::Number.grouped(parts)}.") if count > parts
+        parsed = JSON.parse(text, max_nesting: nesting)
+        check(parsed, what) if values
+        parsed
+      rescue JSON::NestingError
+        raise Invalid.new("#{what} is nested more than #{nesting} levels deep.")
+      rescue JSON::ParserError, EncodingError => error
+        raise Invalid.new("#{what} is not JSON: #{error.message.scrub.lines.first.to_s.gsub(CONTROL, " ").strip[0, 120]}.")
+      end
+
+      # Refuses numbers beyond what a double holds and texts that are none, in all that is in it.
+      def check(value, what)
+        case value
+        when Hash then value.each { |key, item| [text(key, what), check(item, what)] }
+        when Array then value.each { |item| check(item, what) }
+        when String then text(value, what)
+        when Float then value.finite? || raise(Invalid.new("#{what} holds a number beyond 1.8e308; give numbers that can be reckoned with."))
+        when Integer then value.bit_length <= 1023 || raise(Invalid.new("#{what} holds a whole number of #{value.to_s.length} digits; give numbers that can be reckoned with."))
+        end
+      end
+
+      def text(value, what)
+        raise Invalid.new("#{what} holds a text with half a character (a lone surrogate); type it again.") unless value.valid_encoding?
+        raise Invalid.new("#{what} holds a text with a control character (U+#{format("%04X", value[CONTROL].ord)}); take it out.") if value.match?(CONTROL)
+      end
+    end
+  end
+end

@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Compose
+    # Composes the key sheet: the page that shows the whole index. Its scale, north and coordinates are
+    # those of its key frame.
+    class IndexSheetComposer < SheetComposer
+      NAME = "Key"
+
+      def initialize(book:, source:, count:, **options) = super(book: book, source: source, cell: nil, count: count, **options)
+
+      def layout = book.key_layout
+
+      def page = layout.page
+
+      def view = @view ||= layout.key_frame.then { |frame| frame.map(self, frame.box(page)).view }
+
+      def stated_scale = (view.scale >= 10) ? view.scale.round : Units::Number.tidy(view.scale.round(3))
+
+      def gridded_frame = layout.key_frame
+
+      # The key sheet is one of its kind.
+      def nominal_view = nil
+
+      def live_values = IndexSheetValues.new(self)
+
+      def name = NAME
+
+      def title = NAME
+
+      def neighbours = {}
+
+      private
+
+      # It names cells, not features.
+      def names_left_out = []
+    end
+  end
+end

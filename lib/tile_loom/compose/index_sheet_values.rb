@@ -1,0 +1,23 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Compose
+    # What live text can say on the key sheet: of the book, and of the map that shows the index. What only
+    # a cell has is empty.
+    class IndexSheetValues < LiveValues
+      private
+
+      def sheet
+        view = @sheet.view
+        SHEET.to_h { |name| [name, ""] }.merge(
+          "name" => IndexSheetComposer::NAME, "count" => @sheet.count, "scale" => @sheet.stated_scale, "ratio" => Units::Number.ratio(@sheet.stated_scale),
+          **extent(view), **edges(view), **place(view), "centre" => centre(view), **surveyed(view)
+        )
+      end
+
+      def neighbours = NEIGHBOURS.to_h { |direction| [direction, ""] }
+
+      def feature = @sheet.book.index.area.attribute_names(@sheet.source).to_h { |name| [name, ""] }
+    end
+  end
+end

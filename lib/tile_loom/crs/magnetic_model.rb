@@ -1,0 +1,114 @@
+# frozen_string_literal: true
+
+require "date"
+require "json"
+
+module TileLoom
+  module Crs
+    # The World Magnetic Model 2025: spherical harmonics to degree 12 (Chulliat et al., The US/UK World Magnetic
+    # Model for 2025-2030, NOAA NCEI; the equations are those of section 1.2). Where wmm-2025.json comes from is
+    # said in it.
+    class MagneticModel
+      FILE = File.join(__dir__, "wmm-2025.json")
+      DEGREE = 12
+      # The model's reference radius and the ellipsoid of WGS 84, km.
+      RADIUS, SEMI_MAJOR, SQUARED_ECCENTRICITY = 6371.2, 6378.137, 0.00669437999014
+      RADIANS = Math::PI / 180
+      # At a pole there is no east; it is looked at from so near.
+      HIGHEST_LATITUDE = 89.9999
+
+      # Strengths in nT towards true north, east and down; declination and inclination in degrees, east and down
+      # positive; declination_change in degrees a year.
+      Field = Struct.new(:north, :east, :down, :declination_deg, :inclination_deg, :declination_change_deg, keyword_init: true)
+
+      def self.wmm = @wmm ||= new(JSON.parse(File.read(FILE)))
+
+      # The decimal year of a Date.
+      def self.year(date) = date.year + (date.yday - 1) / (date.leap? ? 366.0 : 365.0)
+
+      attr_reader :name, :epoch, :valid_until
+
+      def initialize(data)
+        @name, @epoch, @valid_until = data.values_at("model", "epoch", "valid_until")
+        @terms = data["coefficients"].to_h { |n, m, *numbers| [[n, m], numbers] }
+      end
+
+      # lon, lat: degrees on WGS 84; date: Date or decimal year; height_km above the ellipsoid. Invalid for a
+      # date outside the model's five years.
+      def at(lon_deg, lat_deg, date, height_km: 0.0)
+        year = date.is_a?(Numeric) ? date : self.class.year(date)
+        unless year.between?(epoch, valid_until)
+          raise Invalid.new("The magnetic declination is known from #{epoch.to_i} to #{valid_until.to_i - 1} (#{name}), and the book is dated #{date.is_a?(Numeric) ? year : date.iso8601}; give the book a date in these years, or leave magnetic north out.", path: "/date")
+        end
+        field(lon_deg, lat_deg.clamp(-HIGHEST_LATITUDE, HIGHEST_LATITUDE), height_km, year - epoch)
+      end
+
+      private
+
+      def field(lon, lat, height, years)
+        sphere = geocentric(lat, height)
+        north, east, down = turn(sum(lon, sphere) { |g, h, g_change, h_change| [g + years * g_change, h + years * h_change] }, lat, sphere)
+        north_change, east_change, = turn(sum(lon, sphere) { |_, _, g_change, h_change| [g_change, h_change] }, lat, sphere)
+        level = north**2 + east**2
+        Field.new(north: north, east: east, down: down, declination_deg: Math.atan2(east, north) / RADIANS,
+          inclination_deg: Math.atan2(down, Math.sqrt(level)) / RADIANS, declination_change_deg: (north * east_change - east * north_change) / level / RADIANS)
+      end
+
+      # [geocentric latitude in radians, radius in km]
+      def geocentric(lat, height)
+        sin, cos = Math.sin(lat * RADIANS), Math.cos(lat * RADIANS)
+        normal = SEMI_MAJOR / Math.sqrt(1 - SQUARED_ECCENTRICITY * sin * sin)
+        across, up = (normal + height) * cos, (normal * (1 - SQUARED_ECCENTRICITY) + height) * sin
+        [Math.atan2(up, across), Math.hypot(across, up)]
+      end
+
+      # North, east and down on the sphere; the block gives g and h of a term.
+      def sum(lon, (latitude, radius))
+        legendre, slopes = functions(latitude)
+        north = east = down = 0.0
+        @terms.each do |(n, m), numbers|
+          g, h = yield(*numbers)
+          cos, sin = Math.cos(m * lon * RADIANS), Math.sin(m * lon * RADIANS)
+          ratio = (RADIUS / radius)**(n + 2)
+          north -= ratio * (g * cos + h * sin) * slopes[[n, m]]
+          east += ratio * m * (g * sin - h * cos) * legendre[[n, m]] / Math.cos(latitude)
+          down -= (n + 1) * ratio * (g * cos + h * sin) * legendre[[n, m]]
+        end
+        [north, east, down]
+      end
+
+      # From the sphere's down to the ellipsoid's.
+      def turn((north, east, down), lat, (latitude, _))
+        angle = latitude - lat * RADIANS
+        [north * Math.cos(angle) - down * Math.sin(angle), east, north * Math.sin(angle) + down * Math.cos(angle)]
+      end
+
+      # Associated Legendre functions of sin(latitude) in Schmidt's semi-normalization, and their slopes by
+      # latitude, by the usual recursion over the degree.
+      def functions(latitude)
+        sin, cos = Math.sin(latitude), Math.cos(latitude)
+        values, slopes = {[0, 0] => 1.0}, {[0, 0] => 0.0}
+        (1..DEGREE).each do |n|
+          (0..n).each do |m|
+            values[[n, m]], slopes[[n, m]] = (m == n) ? diagonal(n, sin, cos, values, slopes) : inner(n, m, sin, cos, values, slopes)
+          end
+        end
+        [values, slopes]
+      end
+
+      def diagonal(n, sin, cos, values, slopes)
+        factor = (n == 1) ? 1.0 : Math.sqrt((2 * n - 1) / (2.0 * n))
+        value, slope = values[[n - 1, n - 1]], slopes[[n - 1, n - 1]]
+        [factor * cos * value, factor * (cos * slope - sin * value)]
+      end
+
+      def inner(n, m, sin, cos, values, slopes)
+        before = Math.sqrt((n - 1)**2 - m**2)
+        root = Math.sqrt(n**2 - m**2)
+        value, slope = values[[n - 1, m]], slopes[[n - 1, m]]
+        [((2 * n - 1) * sin * value - before * values.fetch([n - 2, m], 0.0)) / root,
+          ((2 * n - 1) * (cos * value + sin * slope) - before * slopes.fetch([n - 2, m], 0.0)) / root]
+      end
+    end
+  end
+end

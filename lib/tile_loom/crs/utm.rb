@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Crs
+    # Which zone of Universal Transverse Mercator a place lies in: six degrees each, counted eastward
+    # from 180° W, with the wider zones of south-west Norway and Svalbard (DMA TM 8358.2).
+    module Utm
+      module_function
+
+      def zone(lon_deg, lat_deg)
+        lon = Units::Angle.wrapped(lon_deg)
+        return 32 if lat_deg.between?(56, 63.999999) && lon.between?(3, 11.999999)
+        if lat_deg.between?(72, 84) && lon.between?(0, 41.999999)
+          return [9, 21, 33, 42].index { |limit| lon < limit } * 2 + 31
+        end
+        ((lon + 180) / 6).floor + 1
+      end
+
+      # The code of the zone on WGS 84: EPSG:32601…32660 north, EPSG:32701…32760 south.
+      def code(lon_deg, lat_deg)
+        unless lat_deg.between?(-80, 84)
+          raise Invalid.new("At latitude #{Units::Number.plain(lat_deg, decimals: 1)}° there is no UTM zone; name a polar reference, such as EPSG:3413 or EPSG:3031.")
+        end
+        format("EPSG:%d", ((lat_deg < 0) ? 32_700 : 32_600) + zone(lon_deg, lat_deg))
+      end
+    end
+  end
+end

@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Data
+    # What kinds of values a layer's attributes hold, learnt as its features come by: integer, real,
+    # boolean, date, date and time, text.
+    class AttributeTypes
+      DATE = /\A\d{4}-\d{2}-\d{2}\z/
+      MOMENT = /\A\d{4}-\d{2}-\d{2}[T ]\d{2}:\d{2}/
+
+      def initialize
+        @types = {}
+      end
+
+      def observe(attributes)
+        attributes.each do |name, value|
+          seen = type(value)
+          known = @types[name]
+          @types[name] = joined(known, seen) unless known == seen && @types.key?(name)
+        end
+      end
+
+      # name → type; attributes without a single value count as text.
+      def to_h = @types.transform_values { |type| type || "text" }
+
+      private
+
+      def type(value)
+        case value
+        when nil then nil
+        when Integer then "integer"
+        when Numeric then "real"
+        when true, false then "boolean"
+        when DATE then "date"
+        when MOMENT then "date and time"
+        else "text"
+        end
+      end
+
+      def joined(known, seen)
+        return known || seen if known.nil? || seen.nil?
+        return "real" if [known, seen].sort == %w[integer real]
+        return "date and time" if [known, seen].sort == ["date", "date and time"]
+        "text"
+      end
+    end
+  end
+end

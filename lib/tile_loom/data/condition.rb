@@ -1,0 +1,160 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Data
+    # A condition on a feature's attributes, written as OGC CQL2 JSON (OGC 21-065r2): comparisons, and,
+    # or, not, in, between, like, isNull, casei, arithmetic, dates and timestamps on {"property": name}.
+    class Condition
+      COMPARISONS = {
+        "=" => ->(a, b) { a == b }, "<>" => ->(a, b) { a != b },
+        "<" => ->(a, b) { a < b }, "<=" => ->(a, b) { a <= b },
+        ">" => ->(a, b) { a > b }, ">=" => ->(a, b) { a >= b }
+      }.freeze
+      ARITHMETIC = {"+" => :+, "-" => :-, "*" => :*, "/" => :fdiv, "%" => :%, "div" => :div, "^" => :**}.freeze
+      # Operations that are true or false, and how many arguments they take.
+      LOGIC = {"and" => 1.., "or" => 1.., "not" => 1..1, "in" => 2..2, "between" => 3..3, "like" => 2..2, "isNull" => 1..1}.freeze
+      MOST_DEPTH = 20
+      NUMERIC = %w[integer real].freeze
+      # What an attribute counts as beside a value of another type.
+      FAMILY = {"integer" => "number", "real" => "number", "date and time" => "date", "time" => "text"}.freeze
+
+      def initialize(expression, path: nil)
+        @expression, @path = expression, path
+        check(expression, 0)
+      end
+
+      def match?(attributes) = truth(@expression, attributes)
+
+      # The names of the attributes that it asks for.
+      def attributes = names_in(@expression).uniq
+
+      # Refuses a condition that asks for an attribute that is not there, or compares one with a value of
+      # another type. types: name → "integer", "real", "text", "date", "date and time", "boolean", …
+      def check_types(types)
+        attributes.each do |name|
+          refuse("asks for “#{name}”, which the layer does not have; it has #{types.keys.first(20).join(", ")}") unless types.key?(name)
+        end
+        compare_types(@expression, types)
+      end
+
+      private
+
+      def refuse(what) = raise(Invalid.new("The condition #{what}.".sub(" ’s", "’s"), path: @path))
+
+      def check(node, depth)
+        refuse("is nested more than #{MOST_DEPTH} deep") if depth > MOST_DEPTH
+        return unless node.is_a?(Hash)
+        return node["args"].each { |part| check_part(part, depth) } if known?(node)
+        return refuse_value(node) if node.key?("property") || node.key?("date") || node.key?("timestamp")
+        refuse("holds a part that does not read: #{JSON.generate(node)[0, 60]}") unless node.key?("op")
+        refuse("’s operation “#{node["op"]}” is not known; use #{[*COMPARISONS.keys, *LOGIC.keys, *ARITHMETIC.keys, "casei"].join(", ")}") unless arity(node["op"])
+        refuse("’s operation “#{node["op"]}” has the wrong number of arguments")
+      end
+
+      # All parts of a condition together, since a wide one costs as much as a deep one.
+      MOST_PARTS = 2_000
+
+      # Names, dates and times are texts.
+      def refuse_value(node)
+        refuse("holds a part that does not read: #{JSON.generate(node)[0, 60]}") unless node.values_at("property", "date", "timestamp").compact.all?(String)
+      end
+
+      def check_part(part, depth)
+        @parts = (@parts || 0) + 1
+        refuse("has more than #{MOST_PARTS} parts") if @parts > MOST_PARTS
+        part.is_a?(Array) ? part.each { |item| check(item, depth + 1) } : check(part, depth + 1)
+      end
+
+      def known?(node) = node.key?("op") && node["args"].is_a?(Array) && !!arity(node["op"])&.cover?(node["args"].length) && (node["op"] != "in" || node["args"][1].is_a?(Array))
+
+      def arity(op)
+        return 2..2 if COMPARISONS.key?(op) || ARITHMETIC.key?(op)
+        return 1..1 if op == "casei"
+        LOGIC[op]
+      end
+
+      def truth(node, attributes)
+        return node == true unless node.is_a?(Hash)
+        op, args = node.values_at("op", "args")
+        case op
+        when "and" then args.all? { |part| truth(part, attributes) }
+        when "or" then args.any? { |part| truth(part, attributes) }
+        when "not" then !truth(args[0], attributes)
+        when "isNull" then value(args[0], attributes).nil?
+        when "in" then args[1].any? { |item| compare("=", value(item, attributes), value(args[0], attributes)) }
+        when "between" then within?(*args.map { |part| value(part, attributes) })
+        when "like" then like?(value(args[0], attributes), value(args[1], attributes))
+        when nil then value(node, attributes) == true
+        else compare(op, value(args[0], attributes), value(args[1], attributes))
+        end
+      end
+
+      # A missing value compares as false, as in SQL.
+      def compare(op, left, right)
+        return false if left.nil? || right.nil?
+        return false unless left.is_a?(Numeric) == right.is_a?(Numeric) || %w[= <>].include?(op)
+        COMPARISONS.fetch(op).call(left, right)
+      rescue NoMethodError, ArgumentError
+        false
+      end
+
+      def within?(item, low, high) = compare(">=", item, low) && compare("<=", item, high)
+
+      def like?(text, pattern) = text.is_a?(String) && pattern.is_a?(String) && TextPattern.of(pattern).match?(text)
+
+      def value(node, attributes)
+        return node unless node.is_a?(Hash)
+        return attributes[node["property"]] if node.key?("property")
+        return node["date"] || node["timestamp"] unless node.key?("op")
+        args = node["args"].map { |part| value(part, attributes) }
+        return args[0].to_s.downcase if node["op"] == "casei"
+        calculated(node["op"], *args)
+      end
+
+      def calculated(op, left, right)
+        return nil unless left.is_a?(Numeric) && right.is_a?(Numeric)
+        # A power of whole numbers would be worked out to its last digit, however many there are.
+        left = left.to_f if op == "^"
+        result = left.public_send(ARITHMETIC.fetch(op), right)
+        (result.is_a?(Numeric) && result.real? && result.to_f.finite?) ? result : nil
+      rescue ZeroDivisionError, RangeError
+        nil
+      end
+
+      def names_in(node)
+        case node
+        when Array then node.flat_map { |part| names_in(part) }
+        when Hash then node.key?("property") ? [node["property"]] : names_in(node["args"])
+        else []
+        end
+      end
+
+      def compare_types(node, types)
+        return unless node.is_a?(Hash) && node["args"]
+        return node["args"].each { |part| compare_types(part, types) } if %w[and or not].include?(node["op"])
+        sides = node["args"].flatten(1).filter_map { |part| type_of(part, types)&.then { |type| [part, type] } }
+        attribute, type = sides.find { |part, _| part.is_a?(Hash) && part.key?("property") }
+        return unless attribute
+        other = sides.find { |_, found| found != type }
+        refuse("compares “#{attribute["property"]}”, which is #{type}, with #{JSON.generate(other[0])[0, 40]}, which is #{other[1]}") if other
+        refuse("looks for a pattern in “#{attribute["property"]}”, which is #{type}; patterns are for text") if node["op"] == "like" && type != "text"
+      end
+
+      def type_of(part, types)
+        case part
+        when Numeric then "number"
+        when true, false then "boolean"
+        when String then "text"
+        when Hash then type_of_node(part, types)
+        end
+      end
+
+      def type_of_node(node, types)
+        return types[node["property"]].then { |type| FAMILY.fetch(type, type) } if node.key?("property")
+        return "date" if node.key?("date") || node.key?("timestamp")
+        return "text" if node["op"] == "casei"
+        "number" if ARITHMETIC.key?(node["op"])
+      end
+    end
+  end
+end

@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Data
+    # Opens a data file: GeoJSON of moderate size directly, anything else through GDAL.
+    module FileReader
+      LARGEST_BYTES = 2 * 1024**3
+      # Beyond this, GeoJSON streams through GDAL too.
+      LARGEST_DIRECT_BYTES = 64 * 1024**2
+
+      module_function
+
+      # A GeojsonReader for one layer of the file, into the target reference (see GdalReader#open).
+      def open(file, target:, layer: nil, reference: nil, lenient: false, columns: Columns.new, wanted: nil, scale: nil)
+        raise Invalid.new("The data file #{File.basename(file)} does not exist.") unless File.file?(file)
+        raise Invalid.new("The data file #{File.basename(file)} is larger than #{LARGEST_BYTES / 1024**3} GB.") if File.size(file) > LARGEST_BYTES
+        return GeojsonReader.from_text(File.binread(file), target: target, reference: reference, lenient: lenient, scale: scale) if direct?(file)
+        GdalReader.new(file, columns: columns, wanted: wanted).open(layer, target: target, reference: reference, lenient: lenient, scale: scale)
+      rescue Errno::EACCES
+        raise Invalid.new("The data file #{File.basename(file)} cannot be read: permission is denied.")
+      end
+
+      def direct?(file) = %w[.geojson .json].include?(File.extname(file).downcase) && File.size(file) <= LARGEST_DIRECT_BYTES && !topojson?(file)
+
+      def topojson?(file) = File.open(file, "rb") { |io| io.read(2000) }.to_s.match?(/"type"\s*:\s*"Topology"/)
+    end
+  end
+end

@@ -1,0 +1,78 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Data
+    # Reads the many formats of GDAL through its command-line tools: the features stream through a pipe
+    # as GeoJSON lines in the file's own reference, so that none but a batch is in memory.
+    class GdalReader
+      NOT_UTF8 = "Texts that are not UTF-8 were read as Windows-1252."
+
+      # columns: a Columns, where a table's places were named by hand.
+      # wanted: see LimitedProcess.
+      def initialize(file, columns: Columns.new, wanted: nil)
+        @file, @columns, @wanted = File.expand_path(file), columns, wanted
+        @format = FileFormat.of(file)
+        @inspection = Inspection.new(file, columns: columns, wanted: wanted)
+        @remarks = []
+      end
+
+      # The names of the layers in the file.
+      def layers = @inspection.layers.map(&:name)
+
+      # A GeojsonReader over one layer (the first with nil). reference: a Crs in place of what the file
+      # says, or for one that says nothing; lenient: what cannot be read is listed, the rest comes in.
+      def open(layer = nil, target:, reference: nil, lenient: false, scale: nil)
+        found = find(layer)
+        raise Invalid.new("#{File.basename(@file)} has no columns of places; name those that hold them.", path: "/columns") if found.geometry == "None"
+        GeojsonReader.new({"type" => "FeatureCollection", "features" => stream(found)}, target: target,
+          reference: reference || stated(found), lenient: lenient, remarks: @remarks, scale: scale)
+      end
+
+      private
+
+      def find(layer)
+        found = layer ? named(layer) : @inspection.layers.first
+        # A name that begins with a hyphen would be an option to the tool.
+        raise Invalid.new("#{File.basename(@file)} has a layer called “#{found.name[0, 60]}”; give it a name that does not begin with a hyphen.") if found.name.start_with?("-")
+        found
+      end
+
+      def named(layer)
+        @inspection.layers.find { |found| found.name == layer } or
+          raise Invalid.new("#{File.basename(@file)} has no layer “#{layer}”; it has #{layers.join(", ")}.")
+      end
+
+      # A file that says nothing of its reference is taken for longitude and latitude if it could be.
+      def stated(found)
+        return Crs::System.find(found.reference) if found.reference
+        return Crs::System.find("OGC:CRS84") if found.degrees?
+        raise Invalid.new("#{File.basename(@file)} does not say which reference its coordinates are in; name one.", path: "/reference")
+      end
+
+      def stream(found)
+        dates = found.attributes.select { |attribute| attribute["type"].start_with?("date") }.map { |attribute| attribute["name"] }
+        Enumerator.new do |features|
+          command = ["ogr2ogr", "-f", "GeoJSONSeq", "-a_srs", "none", "-lco", "COORDINATE_PRECISION=10", "-dim", "XY", *@format.options(@columns), "/vsistdout/", @format.address(@file), found.name]
+          GdalProcess.new(File.basename(@file), drivers: @format.drivers, wanted: @wanted).each_line(*command) do |line|
+            feature = JSON.parse(utf8(line), max_nesting: 60)
+            dates.each { |name| iso(feature["properties"], name) }
+            features << feature
+          end
+        end
+      end
+
+      # Old files say nothing of their encoding; Windows-1252 is the likeliest (common practice).
+      def utf8(line)
+        return line if line.valid_encoding?
+        @remarks << NOT_UTF8 unless @remarks.include?(NOT_UTF8)
+        line.force_encoding(Encoding::WINDOWS_1252).encode(Encoding::UTF_8, invalid: :replace, undef: :replace)
+      end
+
+      # GDAL writes dates with slashes; ISO 8601 has hyphens.
+      def iso(properties, name)
+        value = properties && properties[name]
+        properties[name] = value.sub(%r{\A(\d+)/(\d+)/(\d+)}, '\1-\2-\3') if value.is_a?(String)
+      end
+    end
+  end
+end

@@ -1,0 +1,212 @@
+# frozen_string_literal: true
+
+require "json"
+
+module TileLoom
+  module Data
+    # Reads GeoJSON (RFC 7946; the "crs" member of its 2008 forerunner is honoured) into features in
+    # the book's reference. What is refused says which feature; what is repaired is listed in `repairs`.
+    class GeojsonReader
+      TYPES = {"MultiPoint" => ["Point", 4], "MultiLineString" => ["LineString", 5], "MultiPolygon" => ["Polygon", 6]}.freeze
+      LONGEST_TEXT = 10_000
+      # A batch is so many features, or fewer where their geometry is large.
+      BATCH, BATCH_BYTES = 2_000, 4 * 1024**2
+
+      Original = Struct.new(:id, :wkb, :attributes, :name, keyword_init: true)
+
+      # repairs, refused: sentences that name the feature. Unless the reader is lenient, refused holds those alone that the
+      # target cannot show.
+      attr_reader :refused, :remarks, :source_reference
+
+      # text: GeoJSON; target: Crs::System of the book; reference: overrides what the file says;
+      # lenient: a feature that cannot be read is listed in `refused`, the others come in.
+      def self.from_text(text, **options)
+        new(parse(text), **options)
+      end
+
+      # Numbers and texts are looked at feature by feature, so that one that does not do is named.
+      def self.parse(text) = Assets::JsonText.parse(text, what: "The file", nesting: 60, values: false)
+
+      # document: parsed GeoJSON; its features may be any Enumerable.
+      # remarks: a list to which whoever hands in the features may add sentences.
+      # scale: see Reprojector.
+      def initialize(document, target:, reference: nil, lenient: false, remarks: [], scale: nil)
+        @document, @target, @lenient, @remarks = document, target, lenient, remarks
+        @source_reference = reference || stated_reference
+        @reprojector = Reprojector.new(from: @source_reference, to: target, scale: scale)
+        @refused = []
+        @empty = 0
+      end
+
+      def repairs = @reprojector.repairs
+
+      # All that is to be told of what was read, in sentences.
+      def told = remarks + repairs + refused.map { |sentence| "Left out: #{sentence}" }
+
+      # All features in the target reference; Invalid when there are none or one cannot be read.
+      def features = each_batch.flat_map { |pairs| pairs.map(&:first) }
+
+      # Yields arrays of [Feature in the target reference, Original in the file's own].
+      def each_batch
+        return enum_for(:each_batch) unless block_given?
+        count, shown, bytes, originals = 0, 0, 0, []
+        listed.each do |item|
+          found = tolerant { original(item, count) }
+          count += 1
+          next unless found
+          originals << found
+          bytes += found.wkb.bytesize
+          next if originals.length < BATCH && bytes < BATCH_BYTES
+          pass_on(originals) { |pairs| (shown += pairs.length) && yield(pairs) }
+          bytes, originals = 0, []
+        end
+        pass_on(originals) { |pairs| (shown += pairs.length) && yield(pairs) }
+        raise Invalid.new("The file holds no features.") if count.zero?
+        raise Invalid.new(@refused.first) if shown.zero? && @refused.any? && !@lenient
+        remark_empty
+      end
+
+      private
+
+      def remark_empty
+        @remarks << "#{@empty} #{(@empty == 1) ? "feature has" : "features have"} no geometry and #{(@empty == 1) ? "is" : "are"} left out." if @empty.positive?
+        @empty = 0
+      end
+
+      def pass_on(originals)
+        pairs = reproject(originals)
+        yield pairs unless pairs.empty?
+      end
+
+      # Lets a bad feature pass by where the reader is lenient.
+      def tolerant
+        yield
+      rescue Invalid => error
+        raise unless @lenient
+        @refused << error.message
+        nil
+      end
+
+      def listed
+        case @document.is_a?(Hash) && @document["type"]
+        when "FeatureCollection"
+          list = @document["features"]
+          raise Invalid.new("The file is not GeoJSON: its “features” is not a list.") unless list.is_a?(Enumerable)
+          list
+        when "Feature" then [@document]
+        when "Point", "LineString", "Polygon", "GeometryCollection", *TYPES.keys
+          [{"type" => "Feature", "geometry" => @document, "properties" => {}}]
+        else
+          raise Invalid.new("The file is JSON but not GeoJSON: it has no FeatureCollection, Feature or geometry.")
+        end
+      end
+
+      def stated_reference
+        stated = @document.is_a?(Hash) ? @document["crs"] : nil
+        return Crs::System.find("OGC:CRS84") if stated.nil?
+        name = (stated.is_a?(Hash) && stated["properties"].is_a?(Hash)) ? stated["properties"]["name"] : stated
+        raise Invalid.new("The file’s “crs” does not read: #{JSON.generate(stated)[0, 60]}; it must name one, as in {\"type\": \"name\", \"properties\": {\"name\": \"EPSG:25829\"}}, or be left out.") unless name.is_a?(String)
+        code = name[/\Aurn:ogc:def:crs:([A-Za-z]+):[^:]*:([A-Za-z0-9]+)\z/] ? "#{$1}:#{$2}" : name
+        Crs::System.find(code)
+      end
+
+      def original(entry, index)
+        unless entry.is_a?(Hash) && entry["type"] == "Feature"
+          raise Invalid.new("Feature #{index + 1} of the file is not a GeoJSON Feature.")
+        end
+        attributes = entry["properties"] || {}
+        raise Invalid.new("Feature #{index + 1} of the file has properties that are not an object with names and values.") unless attributes.is_a?(Hash)
+        name = "Feature #{index + 1}#{title_of(entry, attributes)}"
+        return (@empty += 1) && nil if empty?(entry["geometry"])
+        Original.new(id: index + 1, name: name, attributes: attributes.to_h { |key, value| [sound(key), plain(value, key, name)] },
+          wkb: encode(entry["geometry"], name, 0))
+      end
+
+      # RFC 7946, 3.1: empty coordinates, or null, for a feature without a place; of parts, all of them.
+      def empty?(geometry)
+        return true if geometry.nil?
+        return false unless geometry.is_a?(Hash)
+        parts = geometry["coordinates"] || geometry["geometries"]
+        parts.is_a?(Array) && (parts.empty? || (%w[MultiPolygon MultiLineString Polygon].include?(geometry["type"]) && parts.all?([])) || (geometry["type"] == "GeometryCollection" && parts.all? { |part| empty?(part) }))
+      end
+
+      def title_of(entry, attributes)
+        key = entry["id"] || attributes["name"] || attributes["code"]
+        key ? " (#{key.to_s[0, 40]})" : ""
+      end
+
+      def plain(value, key, name)
+        case value
+        when String then sound(value)[0, LONGEST_TEXT]
+        when Hash, Array then JSON.generate(value)[0, LONGEST_TEXT]
+        when Float then value.finite? ? value : raise(Invalid.new("#{name} has a value of “#{key}” beyond 1.8e308, which is no number that can be kept."))
+        when Integer then (value.bit_length < 64) ? value : plain(value.to_f, key, name)
+        else value
+        end
+      rescue JSON::GeneratorError
+        raise Invalid.new("#{name} has a value of “#{key}” that is not a number or a text that can be kept.")
+      end
+
+      # NUL and its like are no text; half characters give way to U+FFFD.
+      def sound(text) = text.scrub.delete("\u0000-\u0008\u000B\u000C\u000E-\u001F")
+
+      def encode(geometry, name, depth)
+        raise Invalid.new("#{name} has a geometry that is not a GeoJSON geometry.") unless geometry.is_a?(Hash) && depth < Geometry::Wkb::MOST_DEPTH
+        type, coordinates = geometry.values_at("type", "coordinates")
+        case type
+        when "Point", "LineString", "Polygon" then encode_simple(type, coordinates, name)
+        when *TYPES.keys
+          member, code = TYPES[type]
+          Geometry::Wkb.collection(code, list(coordinates, name).map { |part| encode_simple(member, part, name) })
+        when "GeometryCollection"
+          Geometry::Wkb.collection(7, list(geometry["geometries"], name).map { |part| encode(part, name, depth + 1) })
+        else raise Invalid.new("#{name} has a geometry of the unknown type “#{type.to_s[0, 40]}”.")
+        end
+      end
+
+      def encode_simple(type, coordinates, name)
+        case type
+        when "Point" then Geometry::Wkb.point(*position(coordinates, name))
+        when "LineString"
+          flat = positions(coordinates, name)
+          raise Invalid.new("#{name} has a line of fewer than two points.") if flat.length < 4
+          Geometry::Wkb.line(flat)
+        else
+          rings = list(coordinates, name).map { |ring| closed(positions(ring, name), name) }
+          Geometry::Wkb.polygon(rings)
+        end
+      end
+
+      def closed(ring, name)
+        raise Invalid.new("#{name} has a polygon ring of fewer than three points.") if ring.length < 6
+        ring += ring[0, 2] unless ring[0, 2] == ring[-2, 2]
+        raise Invalid.new("#{name} has a polygon ring of fewer than three points.") if ring.length < 8
+        ring
+      end
+
+      def list(value, name)
+        value.is_a?(Array) ? value : raise(Invalid.new("#{name} has coordinates that are not a list."))
+      end
+
+      def positions(value, name) = list(value, name).flat_map { |item| position(item, name) }
+
+      def position(item, name)
+        x, y = item if item.is_a?(Array)
+        unless x.is_a?(Numeric) && y.is_a?(Numeric) && x.to_f.finite? && y.to_f.finite?
+          raise Invalid.new("#{name} has a coordinate that is not a pair of finite numbers.")
+        end
+        [x.to_f, y.to_f]
+      end
+
+      def reproject(originals)
+        pairs = []
+        @reprojector.each(originals) do |item, result|
+          # What the target cannot show does not keep the rest out.
+          next @refused << result.message if result.is_a?(Invalid)
+          pairs << [Feature.new(id: item.id, attributes: item.attributes, wkb: result), item]
+        end
+        pairs
+      end
+    end
+  end
+end

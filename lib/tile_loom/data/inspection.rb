@@ -1,0 +1,79 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Data
+    # What is in a data file, before any of it is kept: its layers with counts, kinds of geometry,
+    # attributes with types, extent and reference. From the report of GDAL's ogrinfo.
+    class Inspection
+      # columns: of a table, what its places were taken from, or nil where they must be named.
+      Found = Struct.new(:name, :count, :geometry, :attributes, :box, :reference, :columns, keyword_init: true) do
+        # Could the coordinates be longitude and latitude?
+        def degrees? = box.nil? || (box[0] >= -180 && box[2] <= 180 && box[1] >= -90 && box[3] <= 90)
+      end
+
+      TYPES = {"Integer" => "integer", "Integer64" => "integer", "Real" => "real", "Date" => "date", "DateTime" => "date and time", "Time" => "time", "String" => "text", "Binary" => "binary"}.freeze
+
+      # columns: a Columns, where a table's places were named by hand.
+      # wanted: asked now and then; false ends the look.
+      def initialize(file, columns: Columns.new, wanted: nil)
+        @file, @columns, @wanted = File.expand_path(file), columns, wanted
+        @format = FileFormat.of(file)
+      end
+
+      def table? = @format.table?
+
+      # Found entries; Invalid for a file of another kind, or one that holds nothing.
+      def layers
+        @layers ||= begin
+          # Our own reader says better than GDAL what is wrong with GeoJSON.
+          GeojsonReader.parse(File.binread(@file)) if FileReader.direct?(@file)
+          text = GdalProcess.new(name, drivers: @format.drivers, wanted: @wanted).capture("ogrinfo", "-ro", "-so", "-al", *@format.options(@columns), @format.address(@file))
+          found = text.split(/^Layer name: /).drop(1).map { |part| layer(part) }
+          found = found.reject { |entry| entry.geometry == "None" } unless table?
+          raise Invalid.new("#{name} holds no layer with a geometry.") if found.empty?
+          raise Invalid.new("#{name} holds no features.") if found.all? { |entry| entry.count.zero? }
+          found
+        end
+      end
+
+      private
+
+      def name = File.basename(@file)
+
+      def layer(part)
+        attributes = attributes(part)
+        names = attributes.map { |attribute| attribute["name"] }
+        @columns.check(names) if table?
+        columns = (@columns.among(names) if table? && !part.match?(/^Geometry: None$/))
+        Found.new(columns: columns, name: part.lines.first.strip, count: part[/^Feature Count: (\d+)/, 1].to_i, geometry: part[/^Geometry(?: \([^)]*\))?: (.+)$/, 1].to_s.strip,
+          attributes: attributes, box: box(part), reference: reference(part))
+      end
+
+      # Attribute lines follow the reference: "name: Type (width.precision)".
+      def attributes(part)
+        part.scan(/^([^\s:][^:\n]*): (\w+)(?:\(\w+\))? \(\d+\.\d+\)/).map { |name, type| {"name" => name, "type" => TYPES.fetch(type, "text")} }
+      end
+
+      def box(part)
+        numbers = part[/^Extent: \((.+)\)$/, 1]&.scan(/-?[\d.]+(?:e[-+]?\d+)?/i)&.map(&:to_f)
+        (numbers && numbers.length == 4) ? numbers : nil
+      end
+
+      # The code that the reference ends with, its whole text where it has none, nil where it is unknown.
+      def reference(part)
+        wkt = part[/^Layer SRS WKT:\n(.*?)\n(?=Data axis|\S+: \w+ \(|\z)/m, 1].to_s.strip
+        return nil if wkt.empty? || wkt == "(unknown)"
+        code = wkt[/ID\["(\w+)",(\d+)\]\]\s*\z/] && "#{$1}:#{$2}"
+        known(code || wkt)
+      end
+
+      # Driver text that PROJ does not know as a reference counts as none, so that one is asked for.
+      def known(text)
+        Crs::System.find(text)
+        text
+      rescue Invalid
+        nil
+      end
+    end
+  end
+end

@@ -1,0 +1,109 @@
+# frozen_string_literal: true
+
+require "open3"
+require "tmpdir"
+
+module TileLoom
+  module Data
+    # Another program over a file that may be hostile: in a process group of its own with limits on time, memory
+    # and output, an environment that holds nothing of ours, a folder of its own to work in, and without a
+    # network where the system lets a process give it up.
+    class LimitedProcess
+      SECONDS = 900
+      MEMORY_BYTES = 4 * 1024**3
+      MOST_OUTPUT_BYTES = 16 * 1024**3
+      # How often it is asked whether the work is still wanted.
+      ASKED_EVERY_S = 0.5
+      PATH = "/usr/local/bin:/usr/bin:/bin"
+
+      # name: of the file, for what is said when it goes wrong; wanted: asked now and then from a thread of its
+      # own, false ends the program at once.
+      def initialize(name, wanted: nil)
+        @name, @wanted = name, wanted
+      end
+
+      # All that the program prints, as UTF-8.
+      def capture(*command) = (+"").tap { |all| each_line(*command) { |line| all << line } }
+
+      # Yields each line that the program prints, as UTF-8; ends the program when the block leaves early.
+      def each_line(*command)
+        Dir.mktmpdir("tile-loom-read") do |folder|
+          run(folder, command) { |line| yield line }
+        end
+      end
+
+      # unshare takes the network away; some systems do not let a user do that, which the log tells once.
+      def self.offline
+        @@offline ||= begin # standard:disable Style/ClassVars
+          command = %w[unshare --map-root-user --net]
+          _, status = Open3.capture2e(*command, "true")
+          status.success? ? command : without("this system does not let a process give it up")
+        rescue Errno::ENOENT
+          without("unshare is not installed")
+        end
+      end
+
+      def self.without(why)
+        warn "Programs that read data files keep the network: #{why}. Formats that would follow a file to a host are not among those they read."
+        []
+      end
+      private_class_method :without
+
+      private
+
+      def environment(folder) = {"PATH" => PATH, "HOME" => folder, "TMPDIR" => folder, "LC_ALL" => "C.UTF-8"}
+
+      def limits = [*self.class.offline, "timeout", "--kill-after=5", SECONDS.to_s, "prlimit", "--as=#{MEMORY_BYTES}", "--core=0"]
+
+      def run(folder, command)
+        Open3.popen3(environment(folder), *limits, *command, pgroup: true, unsetenv_others: true, chdir: folder) do |input, output, errors, waiter|
+          input.close
+          said = Thread.new { errors.read(64 * 1024).tap { errors.read } }
+          said.report_on_exception = false
+          watcher = watch(waiter)
+          total = 0
+          output.each_line do |line|
+            total += line.bytesize
+            raise Invalid.new("#{@name} unfolds to more than #{MOST_OUTPUT_BYTES / 1024**3} GB, the most that is taken.") if total > MOST_OUTPUT_BYTES
+            yield line.force_encoding(Encoding::UTF_8)
+          end
+          status = waiter.value
+          refuse(said.value.to_s, status) unless status.success?
+        ensure
+          watcher&.kill
+          stop(waiter)
+        end
+      end
+
+      def watch(waiter)
+        @wanted && Thread.new do
+          sleep ASKED_EVERY_S while waiter.alive? && @wanted.call
+          stop(waiter)
+        end.tap { |thread| thread.report_on_exception = false }
+      end
+
+      # The whole group, so that what the program started ends with it.
+      def stop(waiter)
+        Process.kill("KILL", -waiter.pid) if waiter.alive?
+      rescue Errno::ESRCH
+        nil
+      end
+
+      # timeout(1) ends with 124, or is killed itself after it.
+      def refuse(said, status)
+        said = said.dup.force_encoding(Encoding::UTF_8).scrub
+        raise Invalid.new("#{@name} could not be read: #{reason(said, status)}.", detail: said.strip.empty? ? nil : said.strip[0, 2_000])
+      end
+
+      def reason(said, status)
+        return "it took longer than #{SECONDS / 60} minutes; bring it in smaller parts" if [124, 137].include?(status.exitstatus)
+        return "reading it takes more than #{MEMORY_BYTES / 1024**3} GB of memory; bring it in smaller parts" if said.match?(/bad_alloc|out of memory|cannot allocate/i)
+        told(said) || unread
+      end
+
+      def told(_said) = nil
+
+      def unread = "it is damaged, or of another kind than its ending says"
+    end
+  end
+end

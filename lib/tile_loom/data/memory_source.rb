@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Data
+    # Features held in memory under a spatial tree: the source that prints a book from files.
+    #
+    # A source is anything that answers
+    #   features(layer_id, box, detail: nil)  the Features whose box meets `box` (ground units), or all
+    #                                         with nil; where detail finer than so many ground units is not
+    #                                         looked at, a source may answer with coarser geometry
+    #   extent(layer_id)                      the Box of the layer, or nil when it is empty
+    #   attribute_names(layer_id)             what its features have
+    # in a stable order, so that the same book draws the same.
+    class MemorySource
+      def initialize(layers = {})
+        @layers = {}
+        layers.each { |id, features| add(id, features) }
+      end
+
+      def add(layer_id, features)
+        tree = features.empty? ? nil : ::Geos::STRtree.new(10)
+        boxes = features.each_with_index.map do |feature, index|
+          geometry = Geometry::Geos.read(feature.wkb)
+          tree.insert(geometry, index)
+          Geometry::Geos.envelope(geometry)
+        end
+        @layers[layer_id] = {features: features, tree: tree, extent: boxes.compact.reduce { |a, b| a.union(b) }}
+      end
+
+      def features(layer_id, box, detail: nil)
+        layer = @layers[layer_id] or return []
+        return layer[:features] if box.nil? || layer[:tree].nil?
+        layer[:tree].query(Geometry::Geos.box(box)).sort.map { |index| layer[:features][index] }
+      end
+
+      def attribute_names(layer_id) = (@names ||= {})[layer_id] ||= (@layers.dig(layer_id, :features) || []).flat_map { |feature| feature.attributes.keys }.uniq
+
+      def extent(layer_id) = @layers.dig(layer_id, :extent)
+    end
+  end
+end

@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+require "json"
+
+module TileLoom
+  module Document
+    # A style of scale bars on its own: what of an element's settings is style, and the file that it travels as.
+    module BarStyleFile
+      FORMAT = "tile-loom-scale-bar"
+      LARGEST_BYTES = 100_000
+
+      module_function
+
+      # Names of the settings that are style and not place or measure.
+      def keys = Schema.definition("scaleBarStyle")["properties"].keys
+
+      def of(settings) = settings.slice(*keys)
+
+      # An element's settings in another style.
+      def put_on(settings, style) = settings.except(*keys).merge(style)
+
+      def write(title, style) = JSON.pretty_generate({"format" => FORMAT, "version" => 1, "title" => title, "style" => style})
+
+      # JSON text → [title, style]; Invalid says what is wrong.
+      def read(text)
+        raise Invalid.new("The file is too large for a style of scale bars.") if text.bytesize > LARGEST_BYTES
+        document = Assets::JsonText.parse(text, what: "The file", nesting: 20)
+        raise Invalid.new("The file is not a style of scale bars; it lacks “format”: “#{FORMAT}”.") unless document.is_a?(Hash) && document["format"] == FORMAT
+        raise Invalid.new("The style is of version #{document["version"].inspect}; this application reads version 1.", path: "/version") unless document["version"] == 1
+        [document["title"].to_s[0, 200], checked(document["style"])]
+      end
+
+      # A style that fits the schema.
+      def checked(style)
+        finding = Schema.part_findings("scaleBarStyle", style, path: "/style").first
+        raise finding if finding
+        style
+      end
+    end
+  end
+end

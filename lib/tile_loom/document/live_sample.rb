@@ -1,0 +1,29 @@
+# frozen_string_literal: true
+
+require "liquid"
+
+module TileLoom
+  module Document
+    # Values of every name that live text knows, for checking a text before there are sheets.
+    module LiveSample
+      # Stands for the attributes of a feature where they are not known: any name gives a value.
+      class AnyAttribute < Liquid::Drop
+        def liquid_method_missing(_name) = "1"
+      end
+
+      module_function
+
+      # attributes: names that features of the study area have, or nil where that is not known.
+      def values(attributes: nil)
+        {
+          "book" => TileLoom::Compose::LiveValues::BOOK.to_h { |name| [name, "text"] },
+          "sheet" => TileLoom::Compose::LiveValues::SHEET.to_h { |name| [name, 1] },
+          "reference" => TileLoom::Compose::LiveValues::REFERENCE.to_h { |name| [name, "text"] },
+          "layout" => TileLoom::Compose::LiveValues::LAYOUT.to_h { |name| [name, "text"] },
+          "neighbours" => TileLoom::Compose::LiveValues::NEIGHBOURS.to_h { |name| [name, "text"] },
+          "feature" => attributes ? attributes.to_h { |name| [name, "1"] } : AnyAttribute.new
+        }
+      end
+    end
+  end
+end

@@ -1,0 +1,76 @@
+# frozen_string_literal: true
+
+require "json"
+require "json_schemer"
+
+module TileLoom
+  module Document
+    # The published JSON Schema of the book document, and its findings in sentences.
+    module Schema
+      FILE = File.join(ROOT, "docs", "book.schema.json")
+      MOST_FINDINGS = 50
+
+      module_function
+
+      # Invalid findings, each with its path; empty when the document fits.
+      def findings(document)
+        schemer.validate(document).first(MOST_FINDINGS).map { |error| Invalid.new(sentence(error), path: path(error)) }.uniq { |finding| [finding.path, finding.message] }
+      end
+
+      # Of a part of the document alone, such as one coordinate grid. name: of the part in the schema.
+      def part_findings(name, part, path:)
+        @parts ||= {}
+        @parts[name] ||= compiled({"$ref" => "#/$defs/#{name}", "$defs" => definitions})
+        @parts[name].validate(part).first(MOST_FINDINGS).map { |error| Invalid.new(sentence(error), path: "#{path}#{error["data_pointer"]}") }
+      end
+
+      def definition(name) = definitions.fetch(name)
+
+      def definitions = @definitions ||= JSON.parse(File.read(FILE))["$defs"]
+
+      def schemer = @schemer ||= compiled(JSON.parse(File.read(FILE)))
+
+      # Patterns are those of JSON Schema (ECMA-262), in which ^ and $ stand for the ends of the text; Ruby's own would
+      # take them for the ends of a line.
+      def compiled(schema) = JSONSchemer.schema(schema, regexp_resolver: "ecma")
+
+      def path(error)
+        pointer = error["data_pointer"]
+        pointer = "/" if pointer.empty?
+        pointer
+      end
+
+      def sentence(error)
+        name = error["data_pointer"].split("/").last || "document"
+        given = given(error["data"])
+        schema = error["schema"]
+        case error["type"]
+        when "required" then "“#{name}” lacks #{Array(error.dig("details", "missing_keys")).join(", ")}."
+        when "schema" then "“#{name}” is not a known key; check its spelling or leave it out."
+        when "enum" then "“#{name}” is #{given}; use one of #{Array(schema["enum"]).join(", ")}."
+        when "const" then "“#{name}” is #{given}; it must be #{JSON.generate(schema["const"])}."
+        when "minimum", "exclusiveMinimum" then "“#{name}” is #{given}; it must be #{(error["type"] == "minimum") ? "at least" : "more than"} #{schema[error["type"]]}."
+        when "maximum" then "“#{name}” is #{given}; it must be at most #{schema["maximum"]}."
+        when "maxItems" then "“#{name}” has #{Units::Number.grouped(error["data"].length)} entries; at most #{Units::Number.grouped(schema["maxItems"])} can be."
+        when "maxLength" then "“#{name}” has #{Units::Number.grouped(error["data"].length)} characters; at most #{Units::Number.grouped(schema["maxLength"])} can be."
+        when "pattern" then "“#{name}” is #{given}, which is not written as expected (#{hint(name)})."
+        when "string", "number", "integer", "array", "object", "boolean" then "“#{name}” is #{given}; it must be #{article(error["type"])}."
+        else "“#{name}” does not fit: #{error["error"]}."
+        end
+      end
+
+      # A value in short; a large one is not written out first.
+      def given(data) = ((data.respond_to?(:length) && data.length > 200) ? data.class.name.downcase : JSON.generate(data))[0, 60]
+
+      def article(type) = {"string" => "text", "number" => "a number", "integer" => "a whole number", "array" => "a list", "object" => "an object", "boolean" => "true or false"}[type]
+
+      def hint(name)
+        return "a colour such as #8c2f39" if name.include?("colour") || name == "halo"
+        return "a length with its unit, such as 50 m" if %w[room multiple gap].include?(name)
+        return "a width on paper, a share or a ground length, such as 8 mm, 5 % or 20 m" if %w[x y margin].include?(name)
+        return "a date such as 2026-04-01" if name == "date"
+        "letters, digits, - and _"
+      end
+    end
+  end
+end

@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Furniture
+    module Elements
+      # What the symbols of the visible layers mean: a row for each rule that the sheet shows.
+      class Legend < Element
+        SWATCH_MM = 8.0
+
+        def nodes(sheet, box)
+          rows(sheet).first(fitting(box)).each_with_index.flat_map do |rule, index|
+            top = box.min_y + index * pitch
+            [*swatch(rule.symbol, Geometry::Box.at(box.min_x, top, SWATCH_MM, pitch)), *title(rule, box, top, pitch)]
+          end
+        end
+
+        MOST_NAMED = 5
+
+        def left_out(sheet)
+          rows, fitting = rows(sheet), fitting(box(sheet.page))
+          return [] if hidden? || rows.length <= fitting
+          lost = rows.drop(fitting).map { |rule| "“#{rule.title}”" }
+          named = "#{lost.first(MOST_NAMED).join(", ")}#{" and #{lost.length - MOST_NAMED} more" if lost.length > MOST_NAMED}"
+          ["The legend has room for #{fitting} of #{rows.length} rows; left out: #{named}. Make it higher, or its rows closer."]
+        end
+
+        private
+
+        def rows(sheet) = sheet.shown_rules.reverse
+
+        def pitch = settings.fetch("pitch_mm", 5.2).to_f
+
+        # A thousandth of a row is rounding.
+        def fitting(box) = [(box.height / pitch + 0.001).floor, 0].max
+
+        def swatch(symbol, room)
+          x, y = room.centre
+          return symbol.nodes(points: [x, y], rings: [Geometry::Box.at(room.min_x, y - 1.5, SWATCH_MM, 3.0).corners]) if symbol.area?
+          symbol.nodes(points: [x, y], lines: [[room.min_x, y, room.max_x, y]])
+        end
+
+        def title(rule, box, top, pitch)
+          room = Geometry::Box.new(box.min_x + SWATCH_MM + 2.5, top, box.max_x, top + pitch)
+          Type::Setting.new(face: face, size_pt: settings.fetch("size_pt", 8).to_f, colour: colour, anchor: "middle").set(rule.title, room)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Furniture
+    module Elements
+      # A straight line across its box: from the upper left to the lower right corner, or rising.
+      class Line < Element
+        def nodes(_sheet, box)
+          run = rising? ? [box.min_x, box.max_y, box.max_x, box.min_y] : [box.min_x, box.min_y, box.max_x, box.max_y]
+          [Scene::Path.new(runs: [run], closed: false, stroke: TileLoom::Symbology::Symbol.stroke(settings["stroke"] || {"width_mm" => 0.3}))]
+        end
+
+        # A line may be flat: its box then has no height, or no width.
+        def least_mm = 0.0
+
+        private
+
+        def rising? = settings["slope"] == "up"
+      end
+    end
+  end
+end

@@ -1,0 +1,55 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Furniture
+    module Elements
+      # An arrow to grid, true or magnetic north of the frame's middle, or of the place nearest to the arrow; it
+      # turns with the frame. The letter at its tip stays upright.
+      class NorthArrow < Element
+        # How much of the smaller side arrow and letter take; the letter's height and its distance from the tip.
+        ARROW, LETTER, APART = 0.72, 0.16, 0.1
+
+        def nodes(sheet, box)
+          norths = norths(sheet, box)
+          turn = norths.on_page(north) || raise(Invalid.new(norths.trouble, path: "#{path}/north"))
+          size = [box.width, box.height].min
+          x, y = box.centre
+          arrow = Scene::Turn.new(turn, x, y).nodes(drawing.paths([x, y], size * ARROW, colour: colour))
+          letter.empty? ? arrow : [*arrow, letter_at(Geometry::Affine.turn(turn, x, y).point(x, y - size * (tip * ARROW + APART)), size)]
+        end
+
+        # Refuses a form that does not ship.
+        def check = drawing
+
+        def north = settings.fetch("north", "grid")
+
+        # The View::Norths that it follows.
+        def norths(sheet, box)
+          return sheet.norths unless settings["at"] == "here"
+          View::Norths.new(sheet.view, sheet.book.parsed_date, at: nearest(sheet.view.frame, box))
+        end
+
+        private
+
+        def drawing = NorthArrowSet.drawing(settings.fetch("form", "needle"), path: "#{path}/form")
+
+        def letter = settings.fetch("letter", "N")
+
+        # How far the drawing's tip is from its middle, as a share of its size.
+        def tip = -drawing.shapes.flat_map(&:runs).flat_map { |run| run.each_slice(2).map(&:last) }.min
+
+        # The place of the frame that is nearest to the arrow.
+        def nearest(frame, box)
+          x, y = box.centre
+          [x.clamp(frame.min_x, frame.max_x), y.clamp(frame.min_y, frame.max_y)]
+        end
+
+        def letter_at((x, y), size)
+          bold = face("sans-bold")
+          size_pt = size * LETTER / Type::Face::MM_PER_PT
+          Scene::Text.new(x: x - bold.width_mm(letter, size_pt) / 2, y: y + bold.cap_height_mm(size_pt) / 2, string: letter, face: bold, size_pt: size_pt, colour: colour)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Furniture
+    module Elements
+      # Arrows to true, grid and magnetic north, with the angles between them in words below. Norths that had to be
+      # drawn further apart than they are, are marked as not to scale.
+      class NorthDiagram < Element
+        LEADING = 1.25
+        LINES = 5
+
+        def nodes(sheet, box)
+          norths = sheet.norths
+          # One line more may have to say that the arrows are not to scale.
+          room = Geometry::Box.new(box.min_x, box.min_y, box.max_x, [box.max_y - LINES * pitch, box.min_y].max)
+          fan = NorthFan.new(directions(norths), room, face: face, size_pt: size_pt, colour: colour)
+          lines = words(norths, sheet.book.parsed_date, fan)
+          note = Type::Setting.new(face: face, size_pt: size_pt, colour: colour, align: "centre", leading: LEADING)
+          [*fan.nodes, *note.set(lines.join("\n"), Geometry::Box.new(box.min_x, room.max_y, box.max_x, box.max_y))]
+        end
+
+        # A book without a date has none of the needle, which the diagram says itself; a date that the model does not
+        # know is told.
+        def left_out(sheet) = (hidden? || sheet.book.parsed_date.nil? || sheet.norths.declination_deg) ? [] : [sheet.norths.trouble].compact
+
+        private
+
+        def size_pt = settings.fetch("size_pt", 6.5).to_f
+
+        def pitch = size_pt * LEADING * Type::Face::MM_PER_PT
+
+        def words(norths, date, fan)
+          told = ["Convergence #{View::Norths.words(norths.convergence_deg)}"]
+          if norths.declination_deg
+            told << "Declination #{View::Norths.words(norths.declination_deg)} (#{date.strftime("%Y-%m")})"
+            told << "changing #{View::Norths.words(norths.declination_change_deg)} a year"
+            told << "Grid to magnetic #{View::Norths.words(norths.grid_magnetic_deg)}"
+          else
+            told << "Magnetic north not known"
+          end
+          told << "Angles not to scale" if fan.widened?
+          told
+        end
+
+        # kind → degrees clockwise on the page
+        def directions(norths) = {"true" => norths.true_on_page, "grid" => norths.grid_on_page, "magnetic" => norths.magnetic_on_page}.compact
+      end
+    end
+  end
+end

@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Furniture
+    module Elements
+      # A drawing of the book's own (an SVG, of which only shapes are kept) or a picture of pixels: whole and
+      # as large as its box lets it be, or filling the box and cut by it.
+      class Picture < Element
+        def nodes(sheet, box) = settings["picture"] ? pixels(sheet, box) : shapes(sheet, box)
+
+        private
+
+        def shapes(sheet, box)
+          drawing = sheet.book.markers.drawing(settings["drawing"], path: "#{path}/drawing")
+          extent = Geometry::Box.around(drawing.shapes.flat_map(&:runs).flatten)
+          size = [box.width / extent.width, box.height / extent.height].min
+          middle_x, middle_y = extent.centre
+          x, y = box.centre
+          drawing.paths([x - middle_x * size, y - middle_y * size], size, colour: colour)
+        end
+
+        def pixels(sheet, box)
+          raster = sheet.book.pictures.picture(settings["picture"], path: "#{path}/picture")
+          ratios = [box.width / raster.width_px, box.height / raster.height_px]
+          size = fills? ? ratios.max : ratios.min
+          width, height = raster.width_px * size, raster.height_px * size
+          x, y = box.centre
+          image = Scene::Image.new(x: x - width / 2, y: y - height / 2, width_mm: width, height_mm: height, raster: raster)
+          fills? ? [Scene::Group.new(children: [image], clip: box)] : [image]
+        end
+
+        def fills? = settings["fit"] == "fill"
+      end
+    end
+  end
+end

@@ -1,0 +1,23 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Furniture
+    # Frames that carry coordinate grids and a border.
+    module Gridded
+      def grids = (settings["grids"] || []).each_with_index.map { |grid, index| CoordinateGrid::Grid.new(grid, faces: @faces, path: "#{path}/grids/#{index}") }
+
+      # What of the grids is not drawn or labelled on a sheet, in sentences.
+      def left_out(sheet)
+        return [] if hidden? || grids.empty?
+        view = view_on(sheet)
+        surround(view, sheet).drawn.flat_map { |entry| CoordinateGrid::Words.new(entry, view).losses }
+      end
+
+      # The CoordinateGrid::Surround of the frame on a sheet; grids: others to try, or the frame's own; endless: as if
+      # the paper had no end.
+      def surround(view, sheet, grids: self.grids, endless: false)
+        CoordinateGrid::Surround.new(view: view, grids: grids, border: settings.fetch("border", {}), paper: endless ? nil : Geometry::Box.new(0, 0, sheet.page.width_mm, sheet.page.height_mm), like: sheet.nominal_view, letters_face: @faces.face("sans-semibold"))
+      end
+    end
+  end
+end

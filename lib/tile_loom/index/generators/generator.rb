@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Index
+    module Generators
+      # Weaves one kind of index by its settings: `cells` answers [cells, names that they bring along or nil].
+      class Generator
+        # Sentences that are to be told of what was woven.
+        attr_reader :notes
+
+        def initialize(index, crs:, frame:, source:)
+          @index, @crs, @frame, @source = index, crs, frame, source
+          @notes = []
+        end
+
+        def area = @area ||= @index.study_area(crs: @crs, source: @source)
+
+        private
+
+        def settings = @index.settings
+
+        def size(scale = @index.scale) = @index.size(@crs, @frame, scale)
+
+        def overlap_mm = @index.overlap_mm(@frame)
+
+        def features = @features ||= @index.area.features(@source)
+
+        # What a feature is called, by the attribute of the naming, or by its place.
+        def name_of(feature) = @index.naming.feature(feature.attributes, feature.id.to_s)
+
+        # "3 features: A, B, C" for a list that may be long.
+        def listed(names) = "#{names.first(5).join(", ")}#{" and #{names.length - 5} more" if names.length > 5}"
+      end
+    end
+  end
+end

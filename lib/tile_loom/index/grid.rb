@@ -1,0 +1,187 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Index
+    # Rows and columns of equal cells over a study area, neighbours overlapping; cells that do not show
+    # enough of the area are dropped.
+    class Grid
+      # More cells than this are refused; more places than that before anything is computed.
+      MOST_CELLS, MOST_PLACES = 100_000, 400_000
+
+      # Where a grid begins: centred on the area; sheet corners on multiples of a ground length; or a sheet's
+      # lower left corner at a point. x, y, multiple: in reference units.
+      Start = Struct.new(:kind, :x, :y, :multiple, keyword_init: true)
+      CENTRED = Start.new(kind: "centred").freeze
+
+      attr_reader :area, :size, :overlap_mm, :turn_deg
+
+      # overlap_mm: a number for both ways or [across, down]; keep: "touching", "all", or the least share of
+      # a cell (0…1) that must be area; start: a Start; turn_deg: counter-clockwise; step: how far neighbours are
+      # apart, [across, down] in reference units, in place of an overlap; nil where the overlap says so.
+      def initialize(area:, size:, overlap_mm: 0, keep: "touching", start: CENTRED, turn_deg: 0.0, step: [nil, nil])
+        @area, @size, @keep, @start, @turn_deg, @step = area, size, keep, start, turn_deg.to_f, step
+        @overlap_mm = overlap_mm.is_a?(Array) ? overlap_mm.map(&:to_f) : [overlap_mm.to_f] * 2
+        refuse_overlap
+        refuse_round_turned
+      end
+
+      def columns = across.length
+
+      def rows = down.length
+
+      # Cells row by row from the north-west; Invalid when there would be too many. shift: how far the whole
+      # grid is moved along its axes, in reference units.
+      def cells(shift: [0.0, 0.0])
+        kept(shift).each_with_index.map do |(row, column, rectangle), index|
+          Cell.new(number: index + 1, name: Naming.cell(column, row), row: row, column: column, scale: size.scale, ground: rectangle)
+        end
+      end
+
+      # How many cells there would be.
+      def count(shift: [0.0, 0.0]) = kept(shift).length
+
+      # Distances of neighbouring cells along the axes, in reference units. With corners on multiples of a
+      # length, they are multiples too: the neighbours overlap a little more.
+      def pitch
+        @pitch ||= [size.frame_width_mm, size.frame_height_mm].each_with_index.map do |frame, axis|
+          @step[axis] ? own_step(axis) : stepped((frame - overlap_mm[axis]) * units_per_mm)
+        end
+      end
+
+      # Ground size of a cell along the axes, the smallest over the area.
+      def extent = [size.frame_width_mm * units_per_mm, size.frame_height_mm * units_per_mm]
+
+      def axes = @axes ||= Axes.new(turn_deg)
+
+      # The Box of the area along the axes.
+      def bounds = @bounds ||= axes.box(area.coordinates)
+
+      # The lowest corner of the grid along the axes.
+      def corner = [across.first, down.last]
+
+      private
+
+      # The smallest ground width of a paper millimetre over the area: the pitch that leaves no gap
+      # anywhere, whatever the point scale factor does.
+      def units_per_mm
+        @units_per_mm ||= begin
+          box = area.box
+          xs = [box.min_x, box.centre[0], box.max_x]
+          ys = [box.min_y, box.centre[1], box.max_y]
+          (size.held == "ground") ? xs.product(ys).map { |x, y| size.units_per_mm(x, y) }.min : size.units_per_mm(0, 0)
+        end
+      end
+
+      # A step of its own may not leave gaps, nor next to nothing of a frame.
+      def own_step(axis)
+        step, shown = @step[axis], extent[axis]
+        plain = ->(length) { Units::Number.plain(length, decimals: 2) }
+        raise Invalid.new("A step of #{plain[step]} leaves gaps: a sheet shows only #{plain[shown]} that way. Make it smaller, or take a smaller scale.", path: "/index/step") if step > shown * (1 + 1e-9)
+        raise Invalid.new("A step of #{plain[step]} is too small for sheets that show #{plain[shown]} that way; make it larger.", path: "/index/step") if step < shown * Overlap::LEAST_STEP
+        step
+      end
+
+      def stepped(length)
+        return length unless @start.kind == "round"
+        multiple = @start.multiple
+        raise Invalid.new("Corners cannot lie on multiples of nothing; give a length such as 100 m.", path: "/index/start/multiple") unless multiple&.positive?
+        steps = (length / multiple + 1e-9).floor
+        raise Invalid.new("Corners on multiples of #{Units::Number.plain(multiple, decimals: 3)} leave no step: neighbouring sheets are only #{Units::Number.plain(length, decimals: 1)} apart. Choose a smaller multiple.", path: "/index/start/multiple") if steps.zero?
+        steps * multiple
+      end
+
+      # Lower left corners along each axis: from the west, and from the north.
+      def across = @across ||= places(bounds.min_x, bounds.max_x, extent[0], pitch[0], origin[0])
+
+      def down = @down ||= places(bounds.min_y, bounds.max_y, extent[1], pitch[1], origin[1]).reverse
+
+      # A corner of the grid along its axes, or nil where it is centred.
+      def origin
+        case @start.kind
+        when "round" then [0.0, 0.0]
+        when "point" then axes.along([@start.x.to_f, @start.y.to_f])
+        else [nil, nil]
+        end
+      end
+
+      # A billionth of a cell is forgiven to rounding.
+      def places(low, high, extent, pitch, origin)
+        if origin
+          first = ((low - origin) / pitch + 1e-9).floor
+          last = [((high - extent - origin) / pitch - 1e-9).ceil, first].max
+          refuse_too_many(last - first + 1)
+          (first..last).map { |step| origin + step * pitch }
+        else
+          count = [((high - low - (extent - pitch)) / pitch - 1e-9).ceil, 1].max
+          refuse_too_many(count)
+          middle = (low + high) / 2.0
+          (0...count).map { |step| middle + (step - (count - 1) / 2.0) * pitch - extent / 2 }
+        end
+      end
+
+      # [row, column, rectangle] of the cells that are kept.
+      def kept(shift)
+        refuse_too_many
+        Pulse.expect(rows * columns)
+        rectangles(shift).select { |_, _, rectangle| counted { keep?(rectangle) } }.tap { |kept| refuse(kept.length, "#{Units::Number.grouped(kept.length)} cells") if kept.length > MOST_CELLS }
+      end
+
+      def counted
+        Pulse.step
+        yield
+      end
+
+      def rectangles(shift)
+        width, height = extent
+        # A moved grid may need one more row and column, on the side that it was moved away from.
+        columns = with_one_before(across, shift[0], pitch[0])
+        rows = with_one_before(down.reverse, shift[1], pitch[1]).reverse
+        rows.each_with_index.flat_map do |v, row|
+          columns.each_with_index.map do |u, column|
+            x, y = axes.ground([u + width / 2, v + height / 2])
+            [row, column, Geometry::TurnedRectangle.new(x, y, *size.at(x, y), turn_deg)]
+          end
+        end
+      end
+
+      def with_one_before(places, shift, pitch)
+        moved = places.map { |place| place + shift }
+        shift.zero? ? moved : [moved.first - pitch, *moved]
+      end
+
+      def keep?(rectangle)
+        return true if @keep == "all"
+        return area.meets?(rectangle) if @keep == "touching"
+        area.share_of(rectangle) >= @keep.to_f
+      end
+
+      def refuse_overlap
+        smaller = [size.frame_width_mm, size.frame_height_mm].min
+        raise Invalid.new("The overlap cannot be less than nothing.", path: "/index/overlap_mm") if overlap_mm.any?(&:negative?)
+        return if overlap_mm.max < smaller * 0.9
+        raise Invalid.new("An overlap of #{Units::Number.plain(overlap_mm.max)} mm leaves nothing of a frame #{Units::Number.plain(smaller, decimals: 1)} mm wide; make it smaller.", path: "/index/overlap_mm")
+      end
+
+      def refuse_round_turned
+        return unless @start.kind == "round" && !(turn_deg % 90).zero?
+        raise Invalid.new("A grid that is turned by #{Units::Number.plain(turn_deg, decimals: 2)}° has no corners on round coordinates; begin it at a point, or do not turn it.", path: "/index/start")
+      end
+
+      def refuse_too_many(one_way = nil)
+        total = one_way || rows * columns
+        return if total <= MOST_PLACES
+        told = one_way ? "more than #{Units::Number.grouped(MOST_CELLS)} cells one way" : "up to #{Units::Number.grouped(total)} cells (#{Units::Number.grouped(columns)} columns by #{Units::Number.grouped(rows)} rows)"
+        refuse(total, told)
+      end
+
+      def refuse(total, told)
+        raise Invalid.new("At #{Units::Number.ratio(size.scale)} this would make #{told}; the most is #{Units::Number.grouped(MOST_CELLS)}. Choose a smaller scale, such as #{Units::Number.ratio(smaller_scale(total))}.", path: "/index/scale")
+      end
+
+      # A scale of the 1-2-5 series at which a few hundred cells remain.
+      def smaller_scale(total)
+        Units::Series.at_least(size.scale * Math.sqrt(total / 300.0)).to_i
+      end
+    end
+  end
+end

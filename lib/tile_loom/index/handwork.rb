@@ -1,0 +1,125 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Index
+    # Changes of single cells by hand. What is placed by hand is pinned with it, so that a fresh weave leaves it.
+    # Each method answers the cells as they are then; numbers stay those of the order, without gaps.
+    class Handwork
+      # A cell is split into at most so many.
+      MOST_PARTS = 400
+
+      # cells: as they are; size: gives a CellSize for a scale; scale: of new cells.
+      def initialize(cells, size:, scale:)
+        @cells, @size, @scale = cells, size, scale
+      end
+
+      # By so much, in reference units.
+      def move(numbers, dx, dy) = placed(numbers) { |ground| [ground.centre_x + dx, ground.centre_y + dy, ground.rotation_deg] }
+
+      # About their middles, counter-clockwise to an angle.
+      def turn(numbers, angle)
+        raise Invalid.new("A turn must be from -180 to 180 degrees.", path: "/turn_deg") unless angle.abs <= 180
+        placed(numbers) { |ground| [ground.centre_x, ground.centre_y, angle] }
+      end
+
+      def scale(numbers, scale)
+        raise Invalid.new("A scale must be more than nothing, such as 2500.", path: "/scale") unless scale.positive? && scale <= 1e9
+        change(numbers) { |cell| at(cell, cell.ground.centre_x, cell.ground.centre_y, cell.ground.rotation_deg, scale).merge(pinned: true, moved: true, scale: Units::Number.tidy(scale)) }
+      end
+
+      def pin(numbers, on) = change(numbers) { |_| {pinned: on} }
+
+      def remove(numbers)
+        known(numbers)
+        Order.counted(@cells.reject { |cell| numbers.include?(cell.number) })
+      end
+
+      # A cell about a place, like its nearest neighbour in scale and turn; it comes last.
+      def add(x, y, name: nil)
+        near = @cells.min_by { |cell| [Math.hypot(cell.ground.centre_x - x, cell.ground.centre_y - y), cell.number] }
+        scale, angle = near&.scale || @scale, near&.ground&.rotation_deg || 0.0
+        refuse_beyond(nil, @size.call(scale).crs, x, y)
+        made = Cell.new(number: @cells.length + 1, name: name || free(near&.name || Naming.cell(0, 0)), row: near&.row || 0, column: near&.column || 0, scale: scale,
+          ground: Geometry::TurnedRectangle.new(x, y, *@size.call(scale).at(x, y), angle), pinned: true, moved: true)
+        refuse_taken(made.name, nil)
+        @cells + [made]
+      end
+
+      # The cell gives way to as many at a larger scale as show its ground.
+      def split(number, scale)
+        cell = known([number]).first
+        raise Invalid.new("To split #{cell.name}, take a larger scale than its own #{Units::Number.ratio(cell.scale)}.", path: "/scale") unless scale.positive? && scale < cell.scale
+        area = StudyArea.new([Data::Feature.new(id: 0, wkb: Geometry::Wkb.polygon([cell.ground.corners + cell.ground.corners.first(2)]), attributes: {})])
+        parts = Grid.new(area: area, size: @size.call(scale), turn_deg: cell.ground.rotation_deg).cells
+        raise Invalid.new("At #{Units::Number.ratio(scale)} #{cell.name} would become #{parts.length} sheets; the most is #{MOST_PARTS}.", path: "/scale") if parts.length > MOST_PARTS
+        put_in_place(cell, parts)
+      end
+
+      def rename(number, name)
+        known([number])
+        name = name.to_s.strip
+        raise Invalid.new("Give the sheet a name of at most #{Naming::LONGEST} characters.", path: "/name") if name.empty? || name.length > Naming::LONGEST
+        refuse_taken(name, number)
+        change([number]) { |_| {name: name} }
+      end
+
+      # The cell comes to this place in the order.
+      def place_at(number, place)
+        cell = known([number]).first
+        rest = @cells - [cell]
+        Order.counted(rest.insert((place - 1).clamp(0, rest.length), cell))
+      end
+
+      private
+
+      def known(numbers)
+        raise Invalid.new("Pick at least one cell.", path: "/numbers") if numbers.empty?
+        missing = numbers - @cells.map(&:number)
+        raise Invalid.new("There is no sheet #{missing.first}; the book has #{@cells.length}.", path: "/numbers") if missing.any?
+        @cells.select { |cell| numbers.include?(cell.number) }
+      end
+
+      # The block gives what changes of a cell.
+      def change(numbers)
+        known(numbers)
+        @cells.map { |cell| numbers.include?(cell.number) ? cell.dup.tap { |fresh| yield(cell).each { |name, value| fresh[name] = value } } : cell }
+      end
+
+      def placed(numbers)
+        change(numbers) { |cell| at(cell, *yield(cell.ground)).merge(pinned: true, moved: true) }
+      end
+
+      # The frame's ground about a place, at a scale.
+      def at(cell, x, y, angle, scale = cell.scale)
+        size = @size.call(scale)
+        refuse_beyond(cell, size.crs, x, y)
+        {ground: Geometry::TurnedRectangle.new(x.to_f, y.to_f, *size.at(x, y), angle.to_f)}
+      end
+
+      # A place that leads to a longitude and latitude, and back to itself within a metre.
+      def refuse_beyond(cell, crs, x, y)
+        way = Crs::Transform.between(crs, crs.geographic)
+        again = way.inverse(way.forward([x.to_f, y.to_f]))
+        return if again.all?(&:finite?) && Math.hypot(again[0] - x, again[1] - y) * crs.metres_per_unit <= 1.0
+        raise Invalid.new("#{cell ? "Cell #{cell.name}" : "The new cell"} would lie outside what #{crs.name} can show; give it a place on its ground.")
+      end
+
+      def free(wanted) = Naming.free(wanted, @cells.to_h { |cell| [cell.name.downcase, true] })
+
+      def refuse_taken(name, number)
+        other = @cells.find { |cell| cell.number != number && cell.name.casecmp?(name) } or return
+        raise Invalid.new("Sheet #{other.number} is called “#{other.name}” already; every sheet has a name of its own.", path: "/name")
+      end
+
+      def put_in_place(cell, parts)
+        taken = (@cells - [cell]).to_h { |other| [other.name.downcase, true] }
+        fresh = parts.each_with_index.map do |part, index|
+          name = Naming.free("#{cell.name}-#{index + 1}", taken).tap { |free| taken[free.downcase] = true }
+          Cell.new(**part.to_h, name: name, row: cell.row, column: cell.column, pinned: true, moved: true, feature: cell.feature)
+        end
+        place = @cells.index(cell)
+        Order.counted(@cells[0...place] + fresh + @cells[(place + 1)..])
+      end
+    end
+  end
+end

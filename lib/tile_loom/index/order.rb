@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+require "naturally"
+
+module TileLoom
+  module Index
+    # In which order cells are taken: their numbers.
+    class Order
+      KINDS = %w[rows columns rows_back_forth columns_back_forth clockwise counter_clockwise as_woven names attribute by_hand].freeze
+      CORNERS = %w[north_west north_east south_west south_east].freeze
+
+      # settings: the "order" of an index: {"kind", "from": a corner, "start_deg": the bearing from the middle at
+      # which going round begins, "attribute": of the features}.
+      def initialize(settings = {})
+        @settings = settings || {}
+        @from = @settings.fetch("from", "north_west")
+      end
+
+      def kind = @settings.fetch("kind", "rows")
+
+      def attribute = @settings["attribute"]
+
+      # The cells with numbers from 1, in their order. values: identity of a feature → what it is taken by.
+      def numbered(cells, values: {}) = self.class.counted(sorted(cells, values))
+
+      # The cells with numbers from 1 in the order of the list.
+      def self.counted(list) = list.each_with_index.map { |cell, index| (cell.number == index + 1) ? cell : cell.dup.tap { |fresh| fresh.number = index + 1 } }
+
+      private
+
+      def sorted(cells, values)
+        case kind
+        when "rows" then cells.sort_by { |cell| [row(cell), column(cell), cell.number] }
+        when "columns" then cells.sort_by { |cell| [column(cell), row(cell), cell.number] }
+        when "rows_back_forth" then back_and_forth(cells, ->(cell) { row(cell) }, ->(cell) { column(cell) })
+        when "columns_back_forth" then back_and_forth(cells, ->(cell) { column(cell) }, ->(cell) { row(cell) })
+        when "clockwise" then round(cells, 1)
+        when "counter_clockwise" then round(cells, -1)
+        when "attribute" then cells.sort_by { |cell| [Naturally.normalize(values[cell.feature].to_s), cell.number] }
+        when "names" then cells.sort_by { |cell| [Naturally.normalize(cell.name), cell.number] }
+        else cells.sort_by(&:number)
+        end
+      end
+
+      def row(cell) = @from.start_with?("north") ? cell.row : -cell.row
+
+      def column(cell) = @from.end_with?("west") ? cell.column : -cell.column
+
+      # Each second line goes back, counting the lines that there are.
+      def back_and_forth(cells, line, place)
+        cells.group_by(&line).sort.each_with_index.flat_map do |(_, list), index|
+          ordered = list.sort_by { |cell| [place[cell], cell.number] }
+          index.odd? ? ordered.reverse : ordered
+        end
+      end
+
+      # Round the middle of all cells by bearing, from the start; on one bearing the nearer first.
+      def round(cells, sense)
+        return cells if cells.empty?
+        x, y = [cells.map { |cell| cell.ground.centre_x }, cells.map { |cell| cell.ground.centre_y }].map { |values| values.minmax.sum / 2 }
+        start = @settings.fetch("start_deg", 0).to_f
+        cells.sort_by do |cell|
+          dx, dy = cell.ground.centre_x - x, cell.ground.centre_y - y
+          bearing = Math.atan2(dx, dy) * 180 / Math::PI
+          [(sense * (bearing - start)).round(9) % 360, Math.hypot(dx, dy).round(6), cell.number]
+        end
+      end
+    end
+  end
+end

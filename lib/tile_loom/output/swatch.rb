@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Output
+    # A symbol as a small picture for lists: an area, a line or a mark, as the sheet draws them.
+    class Swatch
+      WIDTH_MM, HEIGHT_MM = 7.0, 5.0
+
+      # kind: of the layer's geometry ("point", "line", "area", "mixed").
+      def initialize(symbol, kind)
+        @symbol, @kind = symbol, kind
+      end
+
+      def to_svg
+        Output::Svg.new(Scene::Drawing.new(width_mm: WIDTH_MM, height_mm: HEIGHT_MM, nodes: nodes), size: false).to_s
+      end
+
+      private
+
+      def nodes
+        point = (@kind == "point" || @kind == "mixed") ? [WIDTH_MM / 2, HEIGHT_MM / 2] : []
+        rings = (@symbol.area? && @kind != "line") ? [Geometry::Box.new(0.6, 0.8, WIDTH_MM - 0.6, HEIGHT_MM - 0.8).corners] : []
+        lines = (rings.empty? && @kind != "point") ? [[0.4, HEIGHT_MM / 2, WIDTH_MM - 0.4, HEIGHT_MM / 2]] : []
+        @symbol.nodes(points: point, lines: lines, rings: rings)
+      end
+    end
+  end
+end

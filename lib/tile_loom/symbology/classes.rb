@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Symbology
+    # Classes of a number: where one ends and the next begins. Each way of finding the breaks is a
+    # class in ground/classes that answers breaks(sorted values, count) with count + 1 rising bounds (or
+    # fewer, where the values do not allow as many).
+    class Classes
+      MOST = 12
+      WAYS = {"equal" => "EqualInterval", "quantile" => "Quantile", "natural" => "Natural", "round" => "Round"}.freeze
+
+      # One class: from its lower bound, up to its upper one (which counts in for the last).
+      Class = Struct.new(:from, :to, :last, :count, keyword_init: true) do
+        # The condition on an attribute, in CQL2 JSON.
+        def condition(attribute)
+          property = {"property" => attribute}
+          {"op" => "and", "args" => [{"op" => ">=", "args" => [property, from]}, {"op" => last ? "<=" : "<", "args" => [property, to]}]}
+        end
+
+        def title = "#{Units::Number.grouped(from)} – #{Units::Number.grouped(to)}"
+      end
+
+      # values: numbers, others are passed over; way: a key of WAYS; count: of classes.
+      def initialize(values, way:, count:)
+        @values = values.select { |value| value.is_a?(Numeric) && value.to_f.finite? }.sort
+        raise Invalid.new("The attribute holds no numbers; choose one of numbers, or a symbol for each value.", path: "/attribute") if @values.empty?
+        raise Invalid.new("“#{way}” is no way to make classes; use one of #{WAYS.keys.join(", ")}.", path: "/way") unless WAYS.key?(way)
+        raise Invalid.new("The number of classes must be from 1 to #{MOST}.", path: "/count") unless count.is_a?(Integer) && count.between?(1, MOST)
+        @way, @count = way, count
+      end
+
+      # Rising bounds, each once.
+      def breaks = @breaks ||= way.breaks(@values, @count).uniq.then { |found| (found.length == 1) ? found * 2 : found }
+
+      # Class list, the lowest first.
+      def list
+        pairs = breaks.each_cons(2).to_a
+        pairs.each_with_index.map do |(from, to), index|
+          last = index == pairs.length - 1
+          Class.new(from: from, to: to, last: last, count: @values.count { |value| value >= from && (last ? value <= to : value < to) })
+        end
+      end
+
+      private
+
+      def way = Classes.const_get(WAYS.fetch(@way)).new
+    end
+  end
+end

@@ -1,0 +1,15 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Symbology
+    class Classes
+      # Classes of the same width from the least to the largest value.
+      class EqualInterval
+        def breaks(values, count)
+          low, high = values.first, values.last
+          (0..count).map { |step| (step == count) ? high : low + (high - low) * step.fdiv(count) }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Symbology
+    # The drawings that point markers can have: the shipped set (one SVG file each in ground/markers) and
+    # a book's own, which its document carries as SVG.
+    class MarkerSet
+      FOLDER = File.expand_path("markers", __dir__)
+      LOCK = Mutex.new
+
+      # Names of the shipped drawings.
+      def self.shipped = @shipped ||= Dir[File.join(FOLDER, "*.svg")].map { |file| File.basename(file, ".svg") }.sort.freeze
+
+      def self.drawing(name)
+        LOCK.synchronize do
+          @drawings ||= {}
+          @drawings[name] ||= Artwork::SvgReader.read(File.read(File.join(FOLDER, "#{name}.svg")), name: "The marker #{name}")
+        end
+      end
+
+      # own: the "markers" of a book document, [{"id", "title", "svg"}].
+      def initialize(own = [])
+        @own = own.to_h { |entry| [entry["id"], entry] }
+        @read = {}
+      end
+
+      # An Artwork::Drawing; Invalid for a name that is neither shipped nor the book's own.
+      def drawing(name, path: nil)
+        return @read[name] ||= Artwork::SvgReader.read(@own[name]["svg"], name: "The marker “#{@own[name]["title"]}”") if @own.key?(name)
+        return self.class.drawing(name) if self.class.shipped.include?(name)
+        raise Invalid.new("There is no marker “#{name}”; choose one of the shipped set, or bring in a drawing of your own.", path: path)
+      end
+    end
+  end
+end

@@ -1,0 +1,75 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module View
+    # The part of a geometry in a ground window, simplified: GEOS does the cutting and thinning, so that
+    # each vertex that is left is touched once. Polygons come as rings to be filled even-odd.
+    class Clipping
+      POINT, LINE, RING = Geometry::Wkb::POINT, Geometry::Wkb::LINE, Geometry::Wkb::POLYGON
+      # A geometry of fewer bytes than this is not worth simplifying.
+      FEW_BYTES = 120
+
+      # tolerance: in ground units; nil leaves the geometry as it is.
+      def initialize(wkb, window, tolerance)
+        @wkb, @window, @tolerance = wkb, window, tolerance
+      end
+
+      # Yields (kind, flat coordinates in ground units).
+      def each_run(&block)
+        return whole(&block) if @tolerance.nil? && inside?
+        case @wkb.getbyte(1)
+        when 1, 4 then points(@wkb, &block)
+        when 2, 5 then lines(cut(@wkb), &block)
+        when 3, 6 then rings(cut(@wkb), &block)
+        else mixed(&block)
+        end
+      end
+
+      private
+
+      def inside?
+        box = Geometry::Wkb.extent([@wkb])
+        box && @window.include?(box.min_x, box.min_y) && @window.include?(box.max_x, box.max_y)
+      end
+
+      # Neither cut nor thinned: GEOS has nothing to do.
+      def whole
+        Geometry::Wkb.each_run(@wkb) { |kind, coordinates, _| yield kind, coordinates }
+      end
+
+      def points(bytes)
+        Geometry::Wkb.each_run(bytes) { |_, coordinates, _| yield POINT, coordinates if @window.include?(*coordinates) }
+      end
+
+      def cut(bytes)
+        geometry = Geometry::Geos.read(bytes)
+        inside = geometry.x_min >= @window.min_x && geometry.x_max <= @window.max_x &&
+          geometry.y_min >= @window.min_y && geometry.y_max <= @window.max_y
+        inside ? geometry : geometry.clip_by_rect(@window.min_x, @window.min_y, @window.max_x, @window.max_y)
+      end
+
+      def lines(geometry, &block)
+        thin_out(geometry) { |coordinates| yield LINE, coordinates }
+      end
+
+      def rings(geometry)
+        return if geometry.empty? || geometry.area.zero?
+        thin_out(geometry.boundary) { |coordinates| yield RING, coordinates if coordinates.length >= 8 }
+      end
+
+      def thin_out(geometry)
+        return if geometry.empty?
+        bytes = Geometry::Geos.write(geometry)
+        bytes = Geometry::Geos.write(geometry.simplify(@tolerance)) if @tolerance && bytes.bytesize > FEW_BYTES
+        Geometry::Wkb.each_run(bytes) { |_, coordinates, _| yield coordinates if coordinates.length >= 4 }
+      end
+
+      # Members of a collection, each by its own kind.
+      def mixed(&block)
+        Geometry::Geos.parts(Geometry::Geos.read(@wkb)).each do |part|
+          self.class.new(Geometry::Geos.write(part), @window, @tolerance).each_run(&block)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,59 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module View
+    # The layers of the book as a view shows them: cut to the frame, simplified for paper, styled.
+    # The same drawing serves sheets, small pictures and the map on the screen.
+    class GroundDrawing
+      TOLERANCE_MM = 0.05
+
+      attr_reader :view
+
+      # coarse_mm: what is smaller is not looked at, so that coarser geometry will do (a map on the screen);
+      # tolerance_mm: how far a simplified line may leave the true one on paper; seen_scale: the scale at
+      # which it is looked at, where that is not the view's own (a drawing that is shown smaller).
+      def initialize(layers:, source:, view:, tolerance_mm: TOLERANCE_MM, names: true, seen_scale: nil, coarse_mm: nil)
+        @detail = coarse_mm && coarse_mm * view.units_per_mm
+        @source, @view, @tolerance_mm, @names = source, view, tolerance_mm, names
+        @layers = layers.select { |layer| layer.visible? && layer.shown_at?(seen_scale || view.scale) }.map { |layer| layer.at(view.scale) }
+      end
+
+      # Scene groups, the bottom layer first, then the names of things above all of them.
+      def nodes = drawings.map(&:group).reject { |group| group.children.empty? } + names
+
+      # What is left when it is done.
+      Drawn = Struct.new(:nodes, :shown_rules, :names_left_out)
+
+      def drawn = Drawn.new(nodes, shown_rules, names_left_out)
+
+      # Rules that drew something here, in drawing order.
+      def shown_rules = drawings.flat_map(&:shown_rules)
+
+      # Labels that found no room, in sentences.
+      def names_left_out
+        return [] unless @names
+        fieldless + placed[1].missed.filter_map { |layer, (lost, wanted)| "#{lost} of #{wanted} labels of #{layer.title} have no room on this sheet." if lost.positive? }
+      end
+
+      private
+
+      # Labels that ask for a field which none of the layer's features has.
+      def fieldless
+        @layers.select { |layer| layer.label && !@source.attribute_names(layer.id).include?(layer.label.attribute) }
+          .map { |layer| "The labels of #{layer.title} ask for the field “#{layer.label.attribute}”, which none of its features has." }
+      end
+
+      def drawings
+        @drawings ||= @layers.map { |layer| LayerDrawing.new(layer: layer, features: @source.features(layer.id, reach(layer), detail: @detail), view: view, tolerance_mm: @tolerance_mm) }
+      end
+
+      # Ground box whose features may leave paint in the frame.
+      def reach(layer) = view.ground.box.grow(layer.reach_mm * view.units_per_mm)
+
+      def names = @names ? placed[0] : []
+
+      # [nodes, the NamePlacing that found their places].
+      def placed = @placed ||= NamePlacing.new(view).then { |placing| [placing.place(drawings.select { |drawing| drawing.layer.label }), placing] }
+    end
+  end
+end

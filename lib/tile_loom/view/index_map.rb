@@ -1,0 +1,81 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module View
+    # The whole index in a box of a page: the ground's areas, the cells, and their names, haloed so that
+    # they can be read.
+    class IndexMap
+      THREAD = "#8c2f39"
+      PICKED = "#1f6f78"
+      # Room round the cells, as a share of the larger side.
+      ROOM = 0.03
+      # How far apart simplified lines and true ones may lie on paper, in mm.
+      TOLERANCE_MM = 0.2
+
+      # box: Geometry::Box in page mm; colour: of the cells; here: the Cell that is picked out, or nil;
+      # names: are they written? faces: a Type::FaceSet; round: is the scale to be a round number?
+      def initialize(book:, source:, cells:, box:, colour: THREAD, here: nil, names: true, face: Type::Library.face("sans-bold"), round: false)
+        @book, @source, @cells, @box, @colour, @here, @names, @face, @round = book, source, cells, box, colour, here, names, face, round
+      end
+
+      # Scene nodes, clipped to the box.
+      def nodes = @cells.empty? ? [] : [ground, Scene::Group.new(children: [*here, outlines, *names], clip: @box, name: "cells")]
+
+      # A FrameView of the box.
+      def view
+        @view ||= begin
+          box = @cells.empty? ? Geometry::Box.new(0, 0, 1, 1) : @cells.map { |cell| cell.ground.box }.reduce { |all, other| all.union(other) }
+          box = box.grow([box.width, box.height].max * ROOM)
+          per_mm = rounded([box.width / @box.width, box.height / @box.height].max)
+          FrameView.new(frame: @box, ground: Geometry::TurnedRectangle.new(*box.centre, @box.width * per_mm, @box.height * per_mm, 0.0), crs: @book.crs)
+        end
+      end
+
+      private
+
+      # Up to the next scale of two figures (1:38,412 becomes 1:39,000).
+      def rounded(per_mm)
+        return per_mm unless @round
+        scale = per_mm * @book.crs.metres_per_unit * 1000
+        step = 10.0**(Math.log10(scale).floor - 1)
+        (scale / step - 1e-9).ceil * step / 1000 / @book.crs.metres_per_unit
+      end
+
+      # Areas alone: lines and points would only darken so small a map. Every sheet's locator shows the same.
+      def ground = @book.once([:key_ground, @box, view.ground]) { drawn_ground }
+
+      def drawn_ground
+        areas = @book.layers.select { |layer| layer.rules.any? { |rule| rule.symbol.area? } }
+        Scene::Group.new(children: GroundDrawing.new(layers: areas, source: @source, view: view, tolerance_mm: TOLERANCE_MM, names: false).nodes, clip: @box, name: "ground")
+      end
+
+      def outlines
+        Scene::Path.new(runs: @cells.map { |cell| ring(cell) }, closed: true, stroke: Scene::Stroke.new(colour: @colour, width_mm: 0.25, join: "miter"))
+      end
+
+      def ring(cell) = view.to_page(cell.ground.corners)
+
+      # The picked one differs in area and in line, not in colour alone.
+      def here
+        return [] unless @here
+        [Scene::Path.new(runs: [ring(@here)], closed: true, fill: Scene::Fill.new(colour: PICKED, opacity: 0.55), stroke: Scene::Stroke.new(colour: PICKED, width_mm: 0.6, join: "miter"))]
+      end
+
+      # Names only where they are smaller than their cells.
+      def names
+        return [] unless @names
+        @cells.filter_map do |cell|
+          box = Geometry::Box.around(ring(cell))
+          size_pt = (box.height * 0.34 / Type::Face::MM_PER_PT).clamp(0, 14)
+          size_pt = [size_pt, size_pt * box.width * 0.9 / @face.width_mm(cell.name, size_pt)].min if size_pt.positive?
+          next if size_pt < LEAST_PT
+          x, y = box.centre
+          Scene::Text.new(x: x - @face.width_mm(cell.name, size_pt) / 2, y: y + @face.cap_height_mm(size_pt) / 2, string: cell.name, face: @face, size_pt: size_pt, colour: @colour,
+            halo: Scene::Stroke.new(colour: "#fffdf6", width_mm: size_pt * 0.06))
+        end
+      end
+
+      LEAST_PT = 2.5
+    end
+  end
+end

@@ -1,0 +1,60 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module View
+    # One layer in one view: each feature goes to the rule or rules that draw it; what a rule gathers is
+    # painted together, stroke by stroke, so that casings join at junctions.
+    class LayerDrawing
+      attr_reader :layer, :features, :view
+
+      def initialize(layer:, features:, view:, tolerance_mm:)
+        @layer, @features, @view = layer, features, view
+        @tolerance = tolerance_mm * view.units_per_mm
+        @window = view.ground.box.grow((layer.reach_mm + 1.0) * view.units_per_mm)
+      end
+
+      def group = Scene::Group.new(children: painted, layer: layer.scene_layer, name: layer.id, opacity: layer.opacity)
+
+      def shown_rules = layer.rules.select { |rule| gathered.key?(rule) }
+
+      private
+
+      Gathered = Struct.new(:points, :lines, :rings)
+
+      # rule → its points, lines and rings in page mm.
+      def gathered
+        @gathered ||= features.each_with_object({}) do |feature, found|
+          rules = layer.rules_for(feature.attributes)
+          next if rules.empty?
+          runs = page_runs(feature)
+          next if runs.empty?
+          rules.each { |rule| gather(runs, found[rule] ||= Gathered.new([], [], [])) }
+        end
+      end
+
+      # [kind, coordinates in page mm] of what is in view.
+      def page_runs(feature)
+        runs = []
+        Clipping.new(feature.wkb, @window, feature.thinned ? nil : @tolerance).each_run { |kind, coordinates| runs << [kind, view.to_page(coordinates)] }
+        runs
+      end
+
+      def gather(runs, into)
+        runs.each do |kind, page|
+          case kind
+          when Geometry::Wkb::POINT then into.points.concat(page)
+          when Geometry::Wkb::LINE then into.lines << page
+          else into.rings << page
+          end
+        end
+      end
+
+      def painted
+        layer.rules.flat_map do |rule|
+          parts = gathered[rule]
+          parts ? rule.symbol.nodes(points: parts.points, lines: parts.lines, rings: parts.rings) : []
+        end
+      end
+    end
+  end
+end

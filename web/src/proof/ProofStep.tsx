@@ -1,0 +1,123 @@
+import FirstIcon from "@mui/icons-material/FirstPage";
+import LastIcon from "@mui/icons-material/LastPage";
+import NextIcon from "@mui/icons-material/NavigateNext";
+import BeforeIcon from "@mui/icons-material/NavigateBefore";
+import { Autocomplete, Box, createFilterOptions, IconButton, TextField } from "@mui/material";
+import { useMemo, useRef } from "react";
+import { useBook } from "../api/book";
+import type { Cell } from "../api/types";
+import { coordinate, count, mm, ratio } from "../api/words";
+import { Card, Row } from "../frame/Card";
+import { useSheet } from "../frame/useSheet";
+import { LeftOutOfSheet, Shown, TrueScale } from "../page/TrueScale";
+import { useShortcuts } from "../frame/useShortcuts";
+import { PageView } from "../page/PageView";
+import { Statement } from "../statement/Statement";
+
+// Of thousands of names no more are listed than can be read.
+const named = createFilterOptions<Cell>({ limit: 60 });
+
+// Leafing through the sheets as they will print.
+export function ProofStep() {
+  const book = useBook();
+  const { cell, number, first, go, step } = useSheet();
+  const jump = useRef<HTMLInputElement>(null);
+  const keys = useMemo(() => ({ "/": () => jump.current?.focus() }), []);
+  useShortcuts(keys);
+  if (number === null)
+    return (
+      <Statement answer="On Weave, say which area to cover and at which scale.">
+        There are no sheets to look through yet.
+      </Statement>
+    );
+  const last = book.cells.length;
+  return (
+    <>
+      <Statement
+        answer={
+          <>
+            Each sheet is drawn here by the same drawing as the print. <b>{count(last, "sheet")}</b>; Page Down and Page
+            Up leaf through them.
+          </>
+        }
+      >
+        <Box component="span" sx={{ display: "inline-flex", alignItems: "center", gap: 0.5, flexWrap: "wrap" }}>
+          <IconButton size="small" aria-label="First sheet" disabled={number === first} onClick={() => go(first)}>
+            <FirstIcon />
+          </IconButton>
+          <IconButton size="small" aria-label="Sheet before" disabled={number === first} onClick={() => step(-1)}>
+            <BeforeIcon />
+          </IconButton>
+          {cell ? (
+            <span>
+              Sheet <b>{cell.name}</b>, {cell.number} of {last}, at <b>{ratio(cell.scale)}</b>
+            </span>
+          ) : (
+            <span>
+              The <b>key sheet</b>, before {count(last, "sheet")}
+            </span>
+          )}
+          <IconButton size="small" aria-label="Next sheet" disabled={number === last} onClick={() => step(1)}>
+            <NextIcon />
+          </IconButton>
+          <IconButton size="small" aria-label="Last sheet" disabled={number === last} onClick={() => go(last)}>
+            <LastIcon />
+          </IconButton>
+          <Autocomplete<Cell>
+            size="small"
+            filterOptions={named}
+            options={book.cells}
+            value={null}
+            blurOnSelect
+            clearOnBlur
+            autoHighlight
+            getOptionLabel={(known) => known.name}
+            getOptionKey={(known) => known.number}
+            onChange={(_, chosen) => chosen && go(chosen.number)}
+            sx={{ width: 190, ml: 1.5 }}
+            renderInput={(params) => (
+              <TextField
+                {...params}
+                inputRef={jump}
+                placeholder="Go to a sheet (/)"
+                slotProps={{
+                  ...params.slotProps,
+                  htmlInput: { ...params.slotProps?.htmlInput, "aria-label": "Go to a sheet by name" },
+                }}
+              />
+            )}
+          />
+        </Box>
+      </Statement>
+      <Box sx={{ flex: 1, minHeight: 0, display: "flex" }}>
+        <PageView sheet={number} />
+        {!cell ? (
+          <Card title="Key sheet" note="the page that comes first">
+            <Row name="Shows">{count(last, "sheet")} by name</Row>
+            <TrueScale sheet={0} />
+            <Row name="Page">{`${mm(book.key_frame!.page_width_mm)} × ${mm(book.key_frame!.page_height_mm)}`}</Row>
+            <LeftOutOfSheet sheet={0} />
+          </Card>
+        ) : (
+          <Card title={cell.name} note={`sheet ${cell.number} of ${last}`}>
+            <Shown sheet={cell.number} />
+            <Row name="Scale" unit={book.document.index.held === "ground" ? "on the ground" : "on the map grid"}>
+              {ratio(cell.scale)}
+            </Row>
+            <TrueScale sheet={cell.number} />
+            <Row name="Centre" unit="E">
+              {coordinate(cell.centre[0])}
+            </Row>
+            <Row name="" unit="N">
+              {coordinate(cell.centre[1])}
+            </Row>
+            <Row name="Page">{`${mm(book.frame.page_width_mm)} × ${mm(book.frame.page_height_mm)}`}</Row>
+            <Row name="Frame">{`${mm(book.frame.width_mm)} × ${mm(book.frame.height_mm)}`}</Row>
+            {cell.kept && <Row name="Mark">kept as it was when the frame or the data changed</Row>}
+            <LeftOutOfSheet sheet={cell.number} />
+          </Card>
+        )}
+      </Box>
+    </>
+  );
+}
