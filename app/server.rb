@@ -5,7 +5,25 @@ require "rack"
 module App
   # The whole web application, for Rack.
   module Server
-    ROUTES = [Routes::House, Routes::References, Routes::Books, Routes::Starts, Routes::Ground, Routes::Arrivals, Routes::Layers, Routes::Markers, Routes::Enclosures, Routes::Weave, Routes::Cells, Routes::Sheets, Routes::Layouts, Routes::Grids, Routes::Bars, Routes::Designs, Routes::Press].freeze
+    ROUTES = [
+      Routes::House,
+      Routes::References,
+      Routes::Books,
+      Routes::Starts,
+      Routes::Ground,
+      Routes::Arrivals,
+      Routes::Layers,
+      Routes::Markers,
+      Routes::Enclosures,
+      Routes::Weave,
+      Routes::Cells,
+      Routes::Sheets,
+      Routes::Layouts,
+      Routes::Grids,
+      Routes::Bars,
+      Routes::Designs,
+      Routes::Press
+    ].freeze
 
     module_function
 
@@ -17,7 +35,8 @@ module App
         use HostGuard, hosts, proxies
         use WellFormed
         use BodyLimit
-        use Rack::Deflater, include: %w[application/json image/svg+xml text/html text/css application/javascript text/javascript]
+        use Rack::Deflater,
+          include: %w[application/json image/svg+xml text/html text/css application/javascript text/javascript]
         use Rack::Protection::HttpOrigin
         use Rack::Protection::PathTraversal
         use Deadline
@@ -29,7 +48,9 @@ module App
     # Names under which this server may be asked, against rebinding of names: loopback and BIND (of all addresses:
     # the name of this machine), and what HOSTS lists.
     def allowed_hosts
-      ["localhost", "127.0.0.1", "[::1]", BindAddress.host(bind), *ENV["HOSTS"].to_s.split(",").map(&:strip)].reject(&:empty?)
+      ["localhost", "127.0.0.1", "[::1]", BindAddress.host(bind), *ENV["HOSTS"].to_s.split(",").map(&:strip)].reject(
+        &:empty?
+      )
     end
 
     def bind = ENV["BIND"].to_s.strip

@@ -37,7 +37,10 @@ module App
         if arrival.path && Originals.kept?(arrival.path)
           arrival.enqueue
         else
-          arrival.turn("failed", reason: "#{arrival.name} did not arrive whole, since the server ended meanwhile; bring it in again.")
+          arrival.turn(
+            "failed",
+            reason: "#{arrival.name} did not arrive whole, since the server ended meanwhile; bring it in again."
+          )
         end
       end
       told(waiting.length, "file", "taken up again that an end of the server had left")
@@ -46,7 +49,11 @@ module App
     # Originals without an arrival, of one that came to nothing, or of which no layer is left; of a folder alone.
     def originals
       folder = Originals.folder or return
-      gone = Dir[File.join(folder, "*")].select { |path| File.directory?(path) && (arrival = Arrival.find_by(id: File.basename(path).to_i)).then { arrival.nil? || forgotten?(arrival) } }
+      gone =
+        Dir[File.join(folder, "*")].select do |path|
+          File.directory?(path) &&
+            (arrival = Arrival.find_by(id: File.basename(path).to_i)).then { arrival.nil? || forgotten?(arrival) }
+        end
       gone = gone.select { |path| Time.now - File.mtime(path) > 60 }
       bytes = gone.sum { |path| size(path) }
       gone.each { |path| FileUtils.rm_rf(path) }
@@ -55,14 +62,21 @@ module App
 
     # Of runs that came to nothing.
     def pages
-      count = PressPiece.where(press_run_id: PressRun.where.not(state: PressRun::OPEN).select(:id)).where.not(pages: nil).update_all(pages: nil)
+      count =
+        PressPiece
+          .where(press_run_id: PressRun.where.not(state: PressRun::OPEN).select(:id))
+          .where.not(pages: nil)
+          .update_all(pages: nil)
       told(count, "piece", "of ended runs emptied of its pages")
     end
 
     # PDFs of which there is no run, and parts of such that were never whole.
     def files
       named = PressRun.where.not(file: nil).pluck(:file).to_set
-      gone = Dir[File.join(Store.folder, "{run-*.pdf,.run-*.part}")].reject { |path| named.include?(File.basename(path)) || Time.now - File.mtime(path) < 3600 }
+      gone =
+        Dir[File.join(Store.folder, "{run-*.pdf,.run-*.part}")].reject do |path|
+          named.include?(File.basename(path)) || Time.now - File.mtime(path) < 3600
+        end
       bytes = gone.sum { |path| size(path) }
       FileUtils.rm_f(gone)
       told(gone.length, "file", "of no run deleted (#{megabytes(bytes)})")
@@ -70,7 +84,13 @@ module App
 
     # Layers that were removed, or replaced by another edition, and that no undo or redo can bring back.
     def layers
-      gone = Book.find_each.flat_map { |book| Layer.where(book_id: book.id, removed: true).to_a.then { |removed| removed.empty? ? [] : unreachable(book, removed) } }
+      gone =
+        Book.find_each.flat_map do |book|
+          Layer
+            .where(book_id: book.id, removed: true)
+            .to_a
+            .then { |removed| removed.empty? ? [] : unreachable(book, removed) }
+        end
       features = gone.sum { |layer| Feature.where(layer_id: layer.id).count }
       gone.each(&:discard)
       told(gone.length, "removed layer", "with #{features} features deleted, which no undo could bring back")
@@ -83,29 +103,48 @@ module App
 
     # Typefaces and pictures that no book, no kept design, no change to undo and no run names.
     def enclosures
-      named = [Book.pluck(:faces, :pictures), KeptDesign.pluck(:faces, :pictures), Edit.pluck(:before, :after), PressRun.where(state: PressRun::OPEN).pluck(:document)].to_json.scan(/[0-9a-f]{64}/).to_set
-      gone = Enclosure.where("created_at < ?", Time.now.utc - OLD_S).pluck(:id, :content).reject { |_, content| named.include?(content) }
+      named = [
+        Book.pluck(:faces, :pictures),
+        KeptDesign.pluck(:faces, :pictures),
+        Edit.pluck(:before, :after),
+        PressRun.where(state: PressRun::OPEN).pluck(:document)
+      ].to_json.scan(/[0-9a-f]{64}/).to_set
+      gone =
+        Enclosure
+          .where("created_at < ?", Time.now.utc - OLD_S)
+          .pluck(:id, :content)
+          .reject { |_, content| named.include?(content) }
       Enclosure.where(id: gone.map(&:first)).delete_all
       told(gone.length, "typeface or picture", "deleted that nothing names")
     end
 
     private
 
-    def forgotten?(arrival) = %w[failed cancelled].include?(arrival.state) || (arrival.state == "done" && !Layer.exists?(arrival_id: arrival.id))
+    def forgotten?(arrival) =
+      %w[failed cancelled].include?(arrival.state) ||
+        (arrival.state == "done" && !Layer.exists?(arrival_id: arrival.id))
 
-    def told(count, what, done) = count.zero? ? nil : "#{count} #{what}#{"s" if count > 1 && !what.include?(" or ")}: #{done}."
+    def told(count, what, done) =
+      count.zero? ? nil : "#{count} #{what}#{"s" if count > 1 && !what.include?(" or ")}: #{done}."
 
     def megabytes(bytes) = "#{(bytes / 1024.0**2).round(1)} MB"
 
     def size(path) = Find.find(path).sum { |file| File.file?(file) ? File.size(file) : 0 }
 
     # Rack and Tempfile write the number of their process into the name: RackMultipart20261127-1234-abc.
-    def lives?(path) = File.basename(path)[/\d{8}-(\d+)-/, 1].then { |number| number.nil? || !Processes.began(number).nil? }
+    def lives?(path) =
+      File.basename(path)[/\d{8}-(\d+)-/, 1].then { |number| number.nil? || !Processes.began(number).nil? }
 
     def job?(arrival) = Delayed::Job.where("handler LIKE ?", "%arrival_id: #{arrival.id}\n%").exists?
 
     def unreachable(book, removed)
-      reachable = book.edits.pluck(:before, :after).flatten.flat_map { |document| document["layers"].map { |layer| [layer["id"], layer.fetch("edition", 1)] } }.to_set
+      reachable =
+        book
+          .edits
+          .pluck(:before, :after)
+          .flatten
+          .flat_map { |document| document["layers"].map { |layer| [layer["id"], layer.fetch("edition", 1)] } }
+          .to_set
       busy = Arrival.where(book_id: book.id, state: "importing").pluck(:id)
       removed.reject { |layer| reachable.include?([layer.key, layer.edition]) || busy.include?(layer.arrival_id) }
     end

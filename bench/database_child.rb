@@ -8,10 +8,11 @@ snapshot = App::Snapshot.of(book.reload)
 numbers = snapshot.cells.map(&:number)
 numbers.first(10).each { |number| snapshot.sheet_svg(number) }
 # Each is drawn whole, as if for the first time.
-times = (numbers * 4).map do |number|
-  App::DrawnParts::ALL.clear
-  start = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-  snapshot.sheet_svg(number)
-  Process.clock_gettime(Process::CLOCK_MONOTONIC) - start
-end
+times =
+  (numbers * 4).map do |number|
+    App::DrawnParts::ALL.clear
+    start = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+    snapshot.sheet_svg(number)
+    Process.clock_gettime(Process::CLOCK_MONOTONIC) - start
+  end
 puts JSON.generate(times)

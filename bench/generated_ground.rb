@@ -11,13 +11,30 @@ module Bench
     # {layer id → features}
     def layers
       random = Random.new(11)
-      lines = (1..LINES).map { |id| TileLoom::Data::Feature.new(id: id, wkb: TileLoom::Geometry::Wkb.line(winding(random)), attributes: {"kind" => id % 3}) }
+      lines =
+        (1..LINES).map do |id|
+          TileLoom::Data::Feature.new(
+            id: id,
+            wkb: TileLoom::Geometry::Wkb.line(winding(random)),
+            attributes: {
+              "kind" => id % 3
+            }
+          )
+        end
       {"area" => [area], "lines" => lines}
     end
 
     def settings(scale)
-      TileLoom::Document::Starter.document(title: "Generated ground", reference: "EPSG:25829", area: "area", scale: scale,
-        layers: [{id: "area", title: "Area", kind: "area", data: {"file" => "none"}}, {id: "lines", title: "Lines", kind: "line", data: {"file" => "none"}}])
+      TileLoom::Document::Starter.document(
+        title: "Generated ground",
+        reference: "EPSG:25829",
+        area: "area",
+        scale: scale,
+        layers: [
+          {id: "area", title: "Area", kind: "area", data: {"file" => "none"}},
+          {id: "lines", title: "Lines", kind: "line", data: {"file" => "none"}}
+        ]
+      )
     end
 
     def area
@@ -29,10 +46,12 @@ module Bench
     def winding(random)
       x, y = WEST + random.rand * WIDTH, SOUTH + random.rand * HEIGHT
       heading = random.rand * 6.28
-      Array.new(VERTICES) do
-        heading += (random.rand - 0.5) * 0.9
-        [x += Math.cos(heading) * 4, y += Math.sin(heading) * 4]
-      end.flatten
+      Array
+        .new(VERTICES) do
+          heading += (random.rand - 0.5) * 0.9
+          [x += Math.cos(heading) * 4, y += Math.sin(heading) * 4]
+        end
+        .flatten
     end
   end
 end

@@ -18,8 +18,12 @@ module Bench
         lines, points = write_lines(folder), write_points(folder)
         yardstick = [lines, points].map { |file| seconds_of_ogr2ogr(file) }
         found = measure(lines, points)
-        [*import_rows("A million vertices in 2,000 lines", found["lines"], yardstick[0]), *import_rows("A million points", found["points"], yardstick[1]),
-          ["Coarser levels of the million vertices, made after import", format("%.1f s", found["levels_seconds"])], *map_rows(found)]
+        [
+          *import_rows("A million vertices in 2,000 lines", found["lines"], yardstick[0]),
+          *import_rows("A million points", found["points"], yardstick[1]),
+          ["Coarser levels of the million vertices, made after import", format("%.1f s", found["levels_seconds"])],
+          *map_rows(found)
+        ]
       end
     end
 
@@ -28,7 +32,14 @@ module Bench
     def write_lines(folder)
       file = File.join(folder, "lines.fgb")
       text = File.join(folder, "lines.geojson")
-      features = GeneratedGround.layers["lines"].map { |feature| {"type" => "Feature", "properties" => feature.attributes, "geometry" => TileLoom::Geometry::Geojson.of(feature.wkb)} }
+      features =
+        GeneratedGround.layers["lines"].map do |feature|
+          {
+            "type" => "Feature",
+            "properties" => feature.attributes,
+            "geometry" => TileLoom::Geometry::Geojson.of(feature.wkb)
+          }
+        end
       File.write(text, JSON.generate({"type" => "FeatureCollection", "features" => features}))
       convert(text, file)
     end
@@ -38,9 +49,26 @@ module Bench
       text = File.join(folder, "points.csv")
       File.open(text, "w") do |io|
         io.puts "x,y,n,kind"
-        POINTS.times { |n| io.puts format("%.2f,%.2f,%d,%s", GeneratedGround::WEST + random.rand * GeneratedGround::WIDTH, GeneratedGround::SOUTH + random.rand * GeneratedGround::HEIGHT, n, %w[sound leaking failed][n % 3]) }
+        POINTS.times do |n|
+          io.puts format(
+            "%.2f,%.2f,%d,%s",
+            GeneratedGround::WEST + random.rand * GeneratedGround::WIDTH,
+            GeneratedGround::SOUTH + random.rand * GeneratedGround::HEIGHT,
+            n,
+            %w[sound leaking failed][n % 3]
+          )
+        end
       end
-      convert(text, File.join(folder, "points.fgb"), "-oo", "X_POSSIBLE_NAMES=x", "-oo", "Y_POSSIBLE_NAMES=y", "-oo", "AUTODETECT_TYPE=YES")
+      convert(
+        text,
+        File.join(folder, "points.fgb"),
+        "-oo",
+        "X_POSSIBLE_NAMES=x",
+        "-oo",
+        "Y_POSSIBLE_NAMES=y",
+        "-oo",
+        "AUTODETECT_TYPE=YES"
+      )
     end
 
     def convert(from, to, *options)
@@ -57,7 +85,16 @@ module Bench
 
     def measure(lines, points)
       Setup::EmbeddedDatabase.temporary do |environment|
-        out, status = Open3.capture2(environment.merge(Setup::Gems::BULK_WORK), "ruby", "--yjit", File.join(__dir__, "ground_child.rb"), lines, "EPSG:25829", points)
+        out, status =
+          Open3.capture2(
+            environment.merge(Setup::Gems::BULK_WORK),
+            "ruby",
+            "--yjit",
+            File.join(__dir__, "ground_child.rb"),
+            lines,
+            "EPSG:25829",
+            points
+          )
         raise "the ground measurement failed" unless status.success?
         JSON.parse(out.lines.last)
       end
@@ -65,16 +102,31 @@ module Bench
 
     def import_rows(title, found, yardstick)
       seconds = found["seconds"]
-      [["#{title}: brought in", format("%.1f s; %d features, %d vertices a second; peak %d MB; %.1f × ogr2ogr’s %.1f s", seconds, found["features"] / seconds, found["vertices"] / seconds, found["megabytes"], seconds / yardstick, yardstick)]]
+      [
+        [
+          "#{title}: brought in",
+          format(
+            "%.1f s; %d features, %d vertices a second; peak %d MB; %.1f × ogr2ogr’s %.1f s",
+            seconds,
+            found["features"] / seconds,
+            found["vertices"] / seconds,
+            found["megabytes"],
+            seconds / yardstick,
+            yardstick
+          )
+        ]
+      ]
     end
 
     def map_rows(found)
-      found.select { |name, _| name == "whole" || name.start_with?("share") }.map do |name, times|
-        sorted = times.sort
-        p50, p95 = [0.5, 0.95].map { |share| sorted[((sorted.length - 1) * share).round] * 1000 }
-        seen = (name == "whole") ? "all of it" : "#{format("%g", name.split.last.to_f * 100)} % of its width"
-        ["Map on the screen, a million vertices, #{seen}, p50 · p95", format("%.0f ms · %.0f ms", p50, p95)]
-      end
+      found
+        .select { |name, _| name == "whole" || name.start_with?("share") }
+        .map do |name, times|
+          sorted = times.sort
+          p50, p95 = [0.5, 0.95].map { |share| sorted[((sorted.length - 1) * share).round] * 1000 }
+          seen = (name == "whole") ? "all of it" : "#{format("%g", name.split.last.to_f * 100)} % of its width"
+          ["Map on the screen, a million vertices, #{seen}, p50 · p95", format("%.0f ms · %.0f ms", p50, p95)]
+        end
     end
   end
 end

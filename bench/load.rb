@@ -22,7 +22,9 @@ module Bench
       @sheets = ask(Net::HTTP.new("127.0.0.1", @port), "/api/books/#{@book}")["cells"].length
       send_json(Net::HTTP.new("127.0.0.1", @port), Net::HTTP::Post, "/api/books/#{@book}/runs", {sheets: "all"})
       @ends = now + @seconds
-      threads = Array.new(READERS) { |i| Thread.new { read(Random.new(i)) } } + Array.new(EDITORS) { |i| Thread.new { edit(Random.new(100 + i), i) } }
+      threads =
+        Array.new(READERS) { |i| Thread.new { read(Random.new(i)) } } +
+        Array.new(EDITORS) { |i| Thread.new { edit(Random.new(100 + i), i) } }
       threads.each(&:join)
       {"proofs" => told(@proofs), "edits" => told(@edits), "not 200" => @others.size}
     end
@@ -33,7 +35,11 @@ module Bench
 
     def ask(http, path) = JSON.parse(http.get(path).body)
 
-    def send_json(http, kind, path, body) = http.request(kind.new(path, "content-type" => "application/json", "x-session" => "load-load"), JSON.generate(body))
+    def send_json(http, kind, path, body) =
+      http.request(
+        kind.new(path, "content-type" => "application/json", "x-session" => "load-load"),
+        JSON.generate(body)
+      )
 
     def timed(into)
       began = now
@@ -49,7 +55,9 @@ module Bench
         sheet = random.rand(@sheets)
         while now < @ends
           revision = ask(http, "/api/books/#{@book}/revision")["revision"]
-          timed(@proofs) { http.get("/api/books/#{@book}/sheets/#{sheet % @sheets + 1}.svg?r=#{revision}", "accept-encoding" => "gzip") }
+          timed(@proofs) do
+            http.get("/api/books/#{@book}/sheets/#{sheet % @sheets + 1}.svg?r=#{revision}", "accept-encoding" => "gzip")
+          end
           sheet += 1
           sleep LOOK_S * (0.5 + random.rand)
         end
@@ -61,7 +69,14 @@ module Bench
       Net::HTTP.start("127.0.0.1", @port, read_timeout: 120) do |http|
         count = 0
         while now < @ends
-          patch = [{"subtitle" => "Edition #{number}.#{count += 1}"}, {"author" => "Editor #{number}.#{count}"}, {"source" => "Survey #{count}"}][random.rand(3)]
+          patch =
+            [
+              {"subtitle" => "Edition #{number}.#{count += 1}"},
+              {"author" => "Editor #{number}.#{count}"},
+              {"source" => "Survey #{count}"}
+            ][
+              random.rand(3)
+            ]
           timed(@edits) { send_json(http, Net::HTTP::Patch, "/api/books/#{@book}", {patch: patch, label: "Load"}) }
           sleep THINK_S * (0.5 + random.rand)
         end
@@ -76,6 +91,4 @@ module Bench
   end
 end
 
-if $PROGRAM_NAME == __FILE__
-  puts JSON.pretty_generate(Bench::Load.new(Integer(ARGV[0]), Integer(ARGV[1] || 30)).run)
-end
+puts JSON.pretty_generate(Bench::Load.new(Integer(ARGV[0]), Integer(ARGV[1] || 30)).run) if $PROGRAM_NAME == __FILE__

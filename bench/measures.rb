@@ -10,7 +10,14 @@ module Bench
     end
 
     def rows
-      [*demo_rows, *generated_rows, *memory_rows, *GridMeasures.new.rows, *WeaveMeasures.new(@folio_path).rows, *GroundMeasures.new.rows]
+      [
+        *demo_rows,
+        *generated_rows,
+        *memory_rows,
+        *GridMeasures.new.rows,
+        *WeaveMeasures.new(@folio_path).rows,
+        *GroundMeasures.new.rows
+      ]
     end
 
     private
@@ -33,7 +40,12 @@ module Bench
 
     def proofs((book, source), cells)
       count = cells.length
-      draw = ->(cell) { TileLoom::Output::Svg.new(TileLoom::Compose::SheetComposer.new(book: book, source: source, cell: cell, count: count).drawing, size: false).to_s }
+      draw = ->(cell) do
+        TileLoom::Output::Svg.new(
+          TileLoom::Compose::SheetComposer.new(book: book, source: source, cell: cell, count: count).drawing,
+          size: false
+        ).to_s
+      end
       cells.first(10).each(&draw)
       percentiles(cells.map { |cell| clock.then { |start| draw.call(cell).then { clock - start } } })
     end
@@ -57,7 +69,10 @@ module Bench
     def generated_rows
       wide = generated(8_000)
       cells = wide[0].cells(wide[1])
-      vertices = cells.first(20).sum { |cell| wide[1].features("lines", cell.ground.box).sum { |feature| drawn(feature, cell) } } / 20
+      vertices =
+        cells
+          .first(20)
+          .sum { |cell| wide[1].features("lines", cell.ground.box).sum { |feature| drawn(feature, cell) } } / 20
       one = press_rate(wide, cells, 1)
       two = press_rate(wide, cells, 2)
       [
@@ -79,7 +94,12 @@ module Bench
       Dir.mktmpdir do |folder|
         file = File.join(folder, "bench.pdf")
         start = clock
-        press.bind(TileLoom::Output::Parallel.new(processes: processes).map(cells) { |cell| press.page(cell, count: cells.length) }, file)
+        press.bind(
+          TileLoom::Output::Parallel
+            .new(processes: processes)
+            .map(cells) { |cell| press.page(cell, count: cells.length) },
+          file
+        )
         [cells.length / (clock - start), File.size(file) / cells.length]
       end
     end
@@ -88,13 +108,14 @@ module Bench
     def memory_rows
       [20, 200, 1000].map do |count|
         reader, writer = IO.pipe
-        pid = fork do
-          book, source = generated(2_500)
-          cells = book.cells(source).first(count)
-          press_rate([book, source], cells, 1)
-          writer.puts [cells.length, File.read("/proc/self/status")[/VmHWM:\s+(\d+)/, 1].to_i / 1024].join(" ")
-          exit!(0)
-        end
+        pid =
+          fork do
+            book, source = generated(2_500)
+            cells = book.cells(source).first(count)
+            press_rate([book, source], cells, 1)
+            writer.puts [cells.length, File.read("/proc/self/status")[/VmHWM:\s+(\d+)/, 1].to_i / 1024].join(" ")
+            exit!(0)
+          end
         writer.close
         Process.wait(pid)
         printed, megabytes = reader.read.split.map(&:to_i)

@@ -22,15 +22,25 @@ module Bench
 
     # A ragged disc: its edge goes in and out at every vertex.
     def area
-      @area ||= begin
-        random = Random.new(9)
-        ring = (0...VERTICES).flat_map do |index|
-          angle = 2 * Math::PI * index / VERTICES
-          radius = RADIUS_M * (1 + 0.1 * Math.sin(angle * 7) + 0.002 * random.rand)
-          [500_000 + radius * Math.cos(angle), 6_500_000 + radius * Math.sin(angle)]
+      @area ||=
+        begin
+          random = Random.new(9)
+          ring =
+            (0...VERTICES).flat_map do |index|
+              angle = 2 * Math::PI * index / VERTICES
+              radius = RADIUS_M * (1 + 0.1 * Math.sin(angle * 7) + 0.002 * random.rand)
+              [500_000 + radius * Math.cos(angle), 6_500_000 + radius * Math.sin(angle)]
+            end
+          TileLoom::Index::StudyArea.new(
+            [
+              TileLoom::Data::Feature.new(
+                id: 1,
+                wkb: TileLoom::Geometry::Wkb.polygon([ring + ring.first(2)]),
+                attributes: {}
+              )
+            ]
+          )
         end
-        TileLoom::Index::StudyArea.new([TileLoom::Data::Feature.new(id: 1, wkb: TileLoom::Geometry::Wkb.polygon([ring + ring.first(2)]), attributes: {})])
-      end
     end
 
     def size(scale) = TileLoom::Index::CellSize.new(frame_width_mm: 300, frame_height_mm: 240, scale: scale, crs: crs)
@@ -50,27 +60,52 @@ module Bench
     def fewest
       start = clock
       found = TileLoom::Index::FewestSheets.new(area: area, size: size(scale(200)), overlap_mm: 8).find
-      ["Fewest sheets, an area of 100,000 vertices, about 200 cells", format("%.1f s; %d in place of %d, at least %d", clock - start, found.cells.length, found.plain, found.bound)]
+      [
+        "Fewest sheets, an area of 100,000 vertices, about 200 cells",
+        format("%.1f s; %d in place of %d, at least %d", clock - start, found.cells.length, found.plain, found.bound)
+      ]
     end
 
     # Sheets by feature: frames of four sizes that lie over one another, at random.
     def neighbours
       random = Random.new(1)
-      cells = Array.new(3_000) do |index|
-        width = [200.0, 400.0, 1_000.0, 3_000.0][random.rand(4)]
-        TileLoom::Index::Cell.new(number: index + 1, name: index.to_s, row: index, column: 0, scale: 1000, ground: TileLoom::Geometry::TurnedRectangle.new(random.rand * 20_000, random.rand * 20_000, width, width * 0.7, 0.0))
-      end
+      cells =
+        Array.new(3_000) do |index|
+          width = [200.0, 400.0, 1_000.0, 3_000.0][random.rand(4)]
+          TileLoom::Index::Cell.new(
+            number: index + 1,
+            name: index.to_s,
+            row: index,
+            column: 0,
+            scale: 1000,
+            ground:
+              TileLoom::Geometry::TurnedRectangle.new(
+                random.rand * 20_000,
+                random.rand * 20_000,
+                width,
+                width * 0.7,
+                0.0
+              )
+          )
+        end
       start = clock
       found = TileLoom::Index::Neighbours.new(cells)
       cells.each { |cell| TileLoom::Index::MatchLine.of(cell, found.of(cell)) }
-      ["Neighbours and match lines of 3,000 sheets by feature, lying over one another", format("%.1f s for %d pairs", clock - start, found.pairs.length)]
+      [
+        "Neighbours and match lines of 3,000 sheets by feature, lying over one another",
+        format("%.1f s for %d pairs", clock - start, found.pairs.length)
+      ]
     end
 
     def strip
-      line = (0..20_000).flat_map { |index| [index * 5.0, 3000 * Math.sin(index / 900.0) + 40 * Math.sin(index / 11.0)] }
+      line =
+        (0..20_000).flat_map { |index| [index * 5.0, 3000 * Math.sin(index / 900.0) + 40 * Math.sin(index / 11.0)] }
       feature = TileLoom::Data::Feature.new(id: 1, wkb: TileLoom::Geometry::Wkb.line(line), attributes: {})
       start = clock
-      cells = TileLoom::Index::Strip.new(size: size(2500), lead_mm: 10, overlap_mm: 10).cells(TileLoom::Index::Chain.of([feature]))
+      cells =
+        TileLoom::Index::Strip.new(size: size(2500), lead_mm: 10, overlap_mm: 10).cells(
+          TileLoom::Index::Chain.of([feature])
+        )
       ["Strip along a line of 20,000 vertices", format("%.1f s for %d cells", clock - start, cells.length)]
     end
 
@@ -78,7 +113,12 @@ module Bench
     def by_hand
       times = DatabaseProofs.new(@folio_path, child: "weave_child.rb").times
       sorted = times.sort
-      [["A cell moved by hand at 1,000 cells, answered, p50 · p95", format("%.0f ms · %.0f ms", *[0.5, 0.95].map { |share| sorted[((sorted.length - 1) * share).round] * 1000 })]]
+      [
+        [
+          "A cell moved by hand at 1,000 cells, answered, p50 · p95",
+          format("%.0f ms · %.0f ms", *[0.5, 0.95].map { |share| sorted[((sorted.length - 1) * share).round] * 1000 })
+        ]
+      ]
     end
   end
 end

@@ -8,51 +8,189 @@ require "bundler/setup"
 require "json"
 require "tile_loom"
 
-stroke = ->(colour, width_mm, **more) { {"colour" => colour, "width_mm" => width_mm, "cap" => "round"}.merge(more.transform_keys(&:to_s)) }
-equals = ->(name, value) { {"op" => "=", "args" => [{"property" => name}, value]} }
-GROUPS = {"water" => "Water", "lochans" => "Water", "fences" => "Ways and fences", "tracks" => "Ways and fences", "boardwalk" => "Ways and fences"}.freeze
-rule = ->(title, symbol, condition = nil) { {"title" => title, "when" => condition, "symbol" => symbol}.compact }
-layer = lambda do |id, title, rules, **more|
-  {"id" => id, "title" => title, "visible" => true, **(GROUPS.key?(id) ? {"group" => GROUPS[id]} : {}), "data" => {"file" => "skarrow-moss/#{id}.geojson"}}.merge(more.transform_keys(&:to_s)).merge("rules" => rules)
+stroke = ->(colour, width_mm, **more) do
+  {"colour" => colour, "width_mm" => width_mm, "cap" => "round"}.merge(more.transform_keys(&:to_s))
 end
-dam = ->(shape, colour, size) { {"marker" => {"shape" => shape, "size_mm" => size, "colour" => colour, "outline" => stroke.call("#fffdf6", 0.22)}} }
+equals = ->(name, value) { {"op" => "=", "args" => [{"property" => name}, value]} }
+GROUPS = {
+  "water" => "Water",
+  "lochans" => "Water",
+  "fences" => "Ways and fences",
+  "tracks" => "Ways and fences",
+  "boardwalk" => "Ways and fences"
+}.freeze
+rule = ->(title, symbol, condition = nil) { {"title" => title, "when" => condition, "symbol" => symbol}.compact }
+layer =
+  lambda do |id, title, rules, **more|
+    {
+      "id" => id,
+      "title" => title,
+      "visible" => true,
+      **(GROUPS.key?(id) ? {"group" => GROUPS[id]} : {}),
+      "data" => {
+        "file" => "skarrow-moss/#{id}.geojson"
+      }
+    }.merge(more.transform_keys(&:to_s)).merge("rules" => rules)
+  end
+dam = ->(shape, colour, size) do
+  {"marker" => {"shape" => shape, "size_mm" => size, "colour" => colour, "outline" => stroke.call("#fffdf6", 0.22)}}
+end
 
 book = {
-  "format" => "tile-loom-book", "version" => 1,
-  "title" => "Skarrow Moss", "subtitle" => "Dam inspection, spring", "author" => "Skarrow Moss peat team",
-  "subject" => "Field sheets for inspecting peat dams", "source" => "Surveyed and drawn by the Moss team. Heights in metres. An invented place.",
-  "date" => "2026-04-01", "reference" => "EPSG:25829",
+  "format" => "tile-loom-book",
+  "version" => 1,
+  "title" => "Skarrow Moss",
+  "subtitle" => "Dam inspection, spring",
+  "author" => "Skarrow Moss peat team",
+  "subject" => "Field sheets for inspecting peat dams",
+  "source" => "Surveyed and drawn by the Moss team. Heights in metres. An invented place.",
+  "date" => "2026-04-01",
+  "reference" => "EPSG:25829",
   "layers" => [
-    layer.call("restoration-area", "Restoration area", [rule.call("Restoration area", {"fill" => {"colour" => "#e6ebcf", "opacity" => 1}, "strokes" => [stroke.call("#6d8c3f", 1.6, opacity: 0.35), stroke.call("#4f6f2a", 0.35)]})]),
-    layer.call("contours", "Contours", [
-      rule.call("Index contour, 10 m", {"strokes" => [stroke.call("#b07a45", 0.22)]}, equals.call("index", true)),
-      rule.call("Contour, 2 m", {"strokes" => [stroke.call("#c9a077", 0.1)]})
-    ]),
-    layer.call("compartments", "Compartments", [rule.call("Compartment", {"strokes" => [stroke.call("#7d8f5a", 0.25, dash_mm: [2.2, 0.9, 0.4, 0.9])]})],
-      label: {"attribute" => "name", "face" => "sans-semibold", "size_pt" => 9, "colour" => "#5f7440", "halo" => "#eef1dd"}),
-    layer.call("water", "Burns and gullies", [
-      rule.call("Burn", {"strokes" => [stroke.call("#2f7fb5", 0.6)]}, equals.call("kind", "burn")),
-      rule.call("Gully", {"strokes" => [stroke.call("#5a9cc7", 0.25)]})
-    ], label: {"attribute" => "name", "face" => "serif-italic", "size_pt" => 8, "colour" => "#1f6596", "halo" => "#eef3f0"}),
-    layer.call("lochans", "Lochans", [rule.call("Lochan", {"fill" => {"colour" => "#bcdcee", "opacity" => 1}, "strokes" => [stroke.call("#2f7fb5", 0.25)]})],
-      label: {"attribute" => "name", "face" => "serif-italic", "size_pt" => 8.5, "colour" => "#1f6596", "halo" => "#d4e8f3"}),
-    layer.call("fences", "Fences", [rule.call("Fence", {"strokes" => [stroke.call("#6a6a6a", 0.18, dash_mm: [1.4, 0.5, 0.25, 0.5], cap: "butt")]})]),
-    layer.call("tracks", "Tracks", [rule.call("Track", {"strokes" => [stroke.call("#5b4636", 0.95), stroke.call("#fff6e2", 0.6)]})],
-      label: {"attribute" => "name", "face" => "sans-italic", "size_pt" => 7, "colour" => "#5b4636"}),
-    layer.call("boardwalk", "Boardwalk trail", [rule.call("Boardwalk trail", {"strokes" => [stroke.call("#8c2f39", 0.45, dash_mm: [1.5, 0.7], cap: "butt")]})],
-      label: {"attribute" => "name", "face" => "sans-italic", "size_pt" => 7, "colour" => "#8c2f39"}),
-    layer.call("dams", "Peat dams", [
-      rule.call("Dam, sound", dam.call("bar", "#1f2a30", 1.9), equals.call("condition", "sound")),
-      rule.call("Dam, leaking", dam.call("diamond", "#b86a00", 2.1), equals.call("condition", "leaking")),
-      rule.call("Dam, failed", dam.call("cross", "#b3261e", 2.6), equals.call("condition", "failed"))
-    ], label: {"attribute" => "code", "face" => "sans", "size_pt" => 5.5, "colour" => "#1f2a30"}),
-    layer.call("hazards", "Hazards", [rule.call("Hazard", {"marker" => {"shape" => "warning", "size_mm" => 3.4, "colour" => "#c77700"}})],
-      label: {"attribute" => "kind", "face" => "sans-italic", "size_pt" => 6.5, "colour" => "#8a5200"}),
-    layer.call("huts", "Huts", [rule.call("Hut", {"marker" => {"shape" => "hut", "size_mm" => 2.6, "colour" => "#1f2a30"}})],
-      label: {"attribute" => "name", "face" => "sans-semibold", "size_pt" => 7.5})
+    layer.call(
+      "restoration-area",
+      "Restoration area",
+      [
+        rule.call(
+          "Restoration area",
+          {
+            "fill" => {
+              "colour" => "#e6ebcf",
+              "opacity" => 1
+            },
+            "strokes" => [stroke.call("#6d8c3f", 1.6, opacity: 0.35), stroke.call("#4f6f2a", 0.35)]
+          }
+        )
+      ]
+    ),
+    layer.call(
+      "contours",
+      "Contours",
+      [
+        rule.call("Index contour, 10 m", {"strokes" => [stroke.call("#b07a45", 0.22)]}, equals.call("index", true)),
+        rule.call("Contour, 2 m", {"strokes" => [stroke.call("#c9a077", 0.1)]})
+      ]
+    ),
+    layer.call(
+      "compartments",
+      "Compartments",
+      [rule.call("Compartment", {"strokes" => [stroke.call("#7d8f5a", 0.25, dash_mm: [2.2, 0.9, 0.4, 0.9])]})],
+      label: {
+        "attribute" => "name",
+        "face" => "sans-semibold",
+        "size_pt" => 9,
+        "colour" => "#5f7440",
+        "halo" => "#eef1dd"
+      }
+    ),
+    layer.call(
+      "water",
+      "Burns and gullies",
+      [
+        rule.call("Burn", {"strokes" => [stroke.call("#2f7fb5", 0.6)]}, equals.call("kind", "burn")),
+        rule.call("Gully", {"strokes" => [stroke.call("#5a9cc7", 0.25)]})
+      ],
+      label: {
+        "attribute" => "name",
+        "face" => "serif-italic",
+        "size_pt" => 8,
+        "colour" => "#1f6596",
+        "halo" => "#eef3f0"
+      }
+    ),
+    layer.call(
+      "lochans",
+      "Lochans",
+      [
+        rule.call(
+          "Lochan",
+          {"fill" => {"colour" => "#bcdcee", "opacity" => 1}, "strokes" => [stroke.call("#2f7fb5", 0.25)]}
+        )
+      ],
+      label: {
+        "attribute" => "name",
+        "face" => "serif-italic",
+        "size_pt" => 8.5,
+        "colour" => "#1f6596",
+        "halo" => "#d4e8f3"
+      }
+    ),
+    layer.call(
+      "fences",
+      "Fences",
+      [rule.call("Fence", {"strokes" => [stroke.call("#6a6a6a", 0.18, dash_mm: [1.4, 0.5, 0.25, 0.5], cap: "butt")]})]
+    ),
+    layer.call(
+      "tracks",
+      "Tracks",
+      [rule.call("Track", {"strokes" => [stroke.call("#5b4636", 0.95), stroke.call("#fff6e2", 0.6)]})],
+      label: {
+        "attribute" => "name",
+        "face" => "sans-italic",
+        "size_pt" => 7,
+        "colour" => "#5b4636"
+      }
+    ),
+    layer.call(
+      "boardwalk",
+      "Boardwalk trail",
+      [rule.call("Boardwalk trail", {"strokes" => [stroke.call("#8c2f39", 0.45, dash_mm: [1.5, 0.7], cap: "butt")]})],
+      label: {
+        "attribute" => "name",
+        "face" => "sans-italic",
+        "size_pt" => 7,
+        "colour" => "#8c2f39"
+      }
+    ),
+    layer.call(
+      "dams",
+      "Peat dams",
+      [
+        rule.call("Dam, sound", dam.call("bar", "#1f2a30", 1.9), equals.call("condition", "sound")),
+        rule.call("Dam, leaking", dam.call("diamond", "#b86a00", 2.1), equals.call("condition", "leaking")),
+        rule.call("Dam, failed", dam.call("cross", "#b3261e", 2.6), equals.call("condition", "failed"))
+      ],
+      label: {
+        "attribute" => "code",
+        "face" => "sans",
+        "size_pt" => 5.5,
+        "colour" => "#1f2a30"
+      }
+    ),
+    layer.call(
+      "hazards",
+      "Hazards",
+      [rule.call("Hazard", {"marker" => {"shape" => "warning", "size_mm" => 3.4, "colour" => "#c77700"}})],
+      label: {
+        "attribute" => "kind",
+        "face" => "sans-italic",
+        "size_pt" => 6.5,
+        "colour" => "#8a5200"
+      }
+    ),
+    layer.call(
+      "huts",
+      "Huts",
+      [rule.call("Hut", {"marker" => {"shape" => "hut", "size_mm" => 2.6, "colour" => "#1f2a30"}})],
+      label: {
+        "attribute" => "name",
+        "face" => "sans-semibold",
+        "size_pt" => 7.5
+      }
+    )
   ],
-  "layout" => TileLoom::Document::Starter.layout("A3", "landscape", "side-panel").tap { |layout| layout["page"]["binding"] = {"edge" => "left", "gutter_mm" => 12} },
-  "index" => {"kind" => "grid", "area" => "restoration-area", "room" => "50 m", "scale" => 2500, "held" => "projection", "overlap_mm" => 8}
+  "layout" =>
+    TileLoom::Document::Starter
+      .layout("A3", "landscape", "side-panel")
+      .tap { |layout| layout["page"]["binding"] = {"edge" => "left", "gutter_mm" => 12} },
+  "index" => {
+    "kind" => "grid",
+    "area" => "restoration-area",
+    "room" => "50 m",
+    "scale" => 2500,
+    "held" => "projection",
+    "overlap_mm" => 8
+  }
 }
 
 File.write(File.join(__dir__, "skarrow-moss.json"), JSON.pretty_generate(book) + "\n")

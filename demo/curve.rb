@@ -8,7 +8,12 @@ module Demo
     # Corner cutting (Chaikin 1974), ends kept.
     def smooth(points, rounds = 2)
       rounds.times do
-        inner = points.each_cons(2).flat_map { |(x1, y1), (x2, y2)| [[x1 * 0.75 + x2 * 0.25, y1 * 0.75 + y2 * 0.25], [x1 * 0.25 + x2 * 0.75, y1 * 0.25 + y2 * 0.75]] }
+        inner =
+          points
+            .each_cons(2)
+            .flat_map do |(x1, y1), (x2, y2)|
+              [[x1 * 0.75 + x2 * 0.25, y1 * 0.75 + y2 * 0.25], [x1 * 0.25 + x2 * 0.75, y1 * 0.25 + y2 * 0.75]]
+            end
         points = [points.first, *inner, points.last]
       end
       points
@@ -34,16 +39,21 @@ module Demo
     # Bends a line a little by noise that depends on the place alone, so that shared lines stay shared.
     def wander(points, amount, size)
       points.map do |x, y|
-        [x + amount * (HeightField.noise(x / size, y / size, 21) - 0.5), y + amount * (HeightField.noise(x / size, y / size, 22) - 0.5)]
+        [
+          x + amount * (HeightField.noise(x / size, y / size, 21) - 0.5),
+          y + amount * (HeightField.noise(x / size, y / size, 22) - 0.5)
+        ]
       end
     end
 
     # The line with no stretch longer than `step`.
     def densify(points, step)
-      points.each_cons(2).flat_map do |(x1, y1), (x2, y2)|
-        count = [(Math.hypot(x2 - x1, y2 - y1) / step).ceil, 1].max
-        (0...count).map { |i| [x1 + (x2 - x1) * i / count, y1 + (y2 - y1) * i / count] }
-      end + [points.last]
+      points
+        .each_cons(2)
+        .flat_map do |(x1, y1), (x2, y2)|
+          count = [(Math.hypot(x2 - x1, y2 - y1) / step).ceil, 1].max
+          (0...count).map { |i| [x1 + (x2 - x1) * i / count, y1 + (y2 - y1) * i / count] }
+        end + [points.last]
     end
   end
 end

@@ -23,16 +23,19 @@ module Demo
       wet = places.select { |row, column| @flow[row][column] >= least }
       wet.each { |place| fed[@down[place]] = true if @down[place] }
       seen = {}
-      wet.reject { |place| fed[place] }.sort_by { |place| [-length_down(place), *place] }.filter_map do |place|
-        chain = [place]
-        while (following = @down[chain.last])
+      wet
+        .reject { |place| fed[place] }
+        .sort_by { |place| [-length_down(place), *place] }
+        .filter_map do |place|
+          chain = [place]
+          while (following = @down[chain.last])
+            seen[chain.last] = true
+            chain << following
+            break if seen[following]
+          end
           seen[chain.last] = true
-          chain << following
-          break if seen[following]
+          chain if chain.length > 8
         end
-        seen[chain.last] = true
-        chain if chain.length > 8
-      end
     end
 
     # Lowers the terrain along the water, deeper where more flows.
@@ -44,7 +47,9 @@ module Demo
         cut[[row, column]] = [cut[[row, column]], depth].max
         around([row, column]).each { |near| cut[near] = [cut[near], depth * 0.45].max }
       end
-      cut.each { |(row, column), depth| @field.grid[row][column] -= depth if @filled[row][column] - @field.grid[row][column] < 0.5 }
+      cut.each do |(row, column), depth|
+        @field.grid[row][column] -= depth if @filled[row][column] - @field.grid[row][column] < 0.5
+      end
     end
 
     private
@@ -52,7 +57,9 @@ module Demo
     def places = @places ||= (0...@rows).to_a.product((0...@columns).to_a)
 
     def around(place)
-      NEIGHBOURS.map { |dr, dc| [place[0] + dr, place[1] + dc] }.select { |r, c| r.between?(0, @rows - 1) && c.between?(0, @columns - 1) }
+      NEIGHBOURS
+        .map { |dr, dc| [place[0] + dr, place[1] + dc] }
+        .select { |r, c| r.between?(0, @rows - 1) && c.between?(0, @columns - 1) }
     end
 
     def length_down(place)
@@ -84,14 +91,17 @@ module Demo
     def accumulate
       @down.each_key do |place|
         @down[place] = around(place).min_by do |near|
-          (@filled[near[0]][near[1]] - @filled[place[0]][place[1]]) / ((near[0] == place[0] || near[1] == place[1]) ? 1.0 : 1.4142)
+          (@filled[near[0]][near[1]] - @filled[place[0]][place[1]]) /
+            ((near[0] == place[0] || near[1] == place[1]) ? 1.0 : 1.4142)
         end
       end
       @flow = Array.new(@rows) { Array.new(@columns, 1) }
-      @order.sort_by { |row, column| [-@filled[row][column], row, column] }.each do |row, column|
-        following = @down[[row, column]] or next
-        @flow[following[0]][following[1]] += @flow[row][column]
-      end
+      @order
+        .sort_by { |row, column| [-@filled[row][column], row, column] }
+        .each do |row, column|
+          following = @down[[row, column]] or next
+          @flow[following[0]][following[1]] += @flow[row][column]
+        end
     end
   end
 end

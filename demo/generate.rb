@@ -41,30 +41,78 @@ module Demo
 
     # RFC 7946: longitude and latitude, seven decimals (a centimetre).
     def write(name, features, simplify: nil)
-      transform = TileLoom::Crs::Transform.between(TileLoom::Crs::System.find(REFERENCE), TileLoom::Crs::System.find("OGC:CRS84"))
-      lines = features.map do |geometry, attributes|
-        moved = {"type" => geometry["type"], "coordinates" => lonlat(geometry["coordinates"], transform)}
-        JSON.generate({"type" => "Feature", "properties" => attributes, "geometry" => moved})
-      end
-      File.write(File.join(FOLDER, "#{name}.geojson"), %({"type":"FeatureCollection","name":"#{name}","features":[\n#{lines.join(",\n")}\n]}\n))
+      transform =
+        TileLoom::Crs::Transform.between(TileLoom::Crs::System.find(REFERENCE), TileLoom::Crs::System.find("OGC:CRS84"))
+      lines =
+        features.map do |geometry, attributes|
+          moved = {"type" => geometry["type"], "coordinates" => lonlat(geometry["coordinates"], transform)}
+          JSON.generate({"type" => "Feature", "properties" => attributes, "geometry" => moved})
+        end
+      File.write(
+        File.join(FOLDER, "#{name}.geojson"),
+        %({"type":"FeatureCollection","name":"#{name}","features":[\n#{lines.join(",\n")}\n]}\n)
+      )
       puts format("%-18s %5d features", name, features.length)
     end
 
     def lonlat(coordinates, transform)
-      return transform.forward(coordinates.map(&:to_f)).map { |degrees| degrees.round(7) } if coordinates.first.is_a?(Numeric)
+      if coordinates.first.is_a?(Numeric)
+        return transform.forward(coordinates.map(&:to_f)).map { |degrees| degrees.round(7) }
+      end
       return coordinates.map { |part| lonlat(part, transform) } unless coordinates.first.first.is_a?(Numeric)
-      transform.forward(coordinates.flatten.map(&:to_f)).each_slice(2).map { |pair| pair.map { |degrees| degrees.round(7) } }
+      transform
+        .forward(coordinates.flatten.map(&:to_f))
+        .each_slice(2)
+        .map { |pair| pair.map { |degrees| degrees.round(7) } }
     end
 
     # The height field as an ASCII grid; GDAL makes the GeoTIFF and traces the contours.
     def heights(folder)
       ascii = File.join(folder, "heights.asc")
       half = HeightField::STEP / 2
-      head = "ncols #{HeightField::COLUMNS}\nnrows #{HeightField::ROWS}\nxllcorner #{HeightField::WEST - half}\nyllcorner #{HeightField::SOUTH - half}\ncellsize #{HeightField::STEP}\n"
-      File.write(ascii, head + @field.grid.reverse.map { |row| row.map { |height| format("%.2f", height) }.join(" ") }.join("\n") + "\n")
-      tool("gdalwarp", "-q", "-overwrite", "-s_srs", REFERENCE, "-t_srs", REFERENCE, "-tr", "20", "20", "-r", "average", "-co", "COMPRESS=DEFLATE", "-co", "PREDICTOR=3", ascii, File.join(FOLDER, "heights.tif"))
+      head =
+        "ncols #{HeightField::COLUMNS}\nnrows #{HeightField::ROWS}\nxllcorner #{HeightField::WEST - half}\nyllcorner " \
+        "#{HeightField::SOUTH - half}\ncellsize #{HeightField::STEP}\n"
+      File.write(
+        ascii,
+        head + @field.grid.reverse.map { |row| row.map { |height| format("%.2f", height) }.join(" ") }.join("\n") + "\n"
+      )
+      tool(
+        "gdalwarp",
+        "-q",
+        "-overwrite",
+        "-s_srs",
+        REFERENCE,
+        "-t_srs",
+        REFERENCE,
+        "-tr",
+        "20",
+        "20",
+        "-r",
+        "average",
+        "-co",
+        "COMPRESS=DEFLATE",
+        "-co",
+        "PREDICTOR=3",
+        ascii,
+        File.join(FOLDER, "heights.tif")
+      )
       fine = File.join(folder, "fine.tif")
-      tool("gdalwarp", "-q", "-s_srs", REFERENCE, "-t_srs", REFERENCE, "-tr", "5", "5", "-r", "cubicspline", ascii, fine)
+      tool(
+        "gdalwarp",
+        "-q",
+        "-s_srs",
+        REFERENCE,
+        "-t_srs",
+        REFERENCE,
+        "-tr",
+        "5",
+        "5",
+        "-r",
+        "cubicspline",
+        ascii,
+        fine
+      )
       lines = File.join(folder, "contours.geojson")
       tool("gdal_contour", "-q", "-a", "height_m", "-i", "2", "-f", "GeoJSON", fine, lines)
       write("contours", contours(JSON.parse(File.read(lines))["features"]))
@@ -76,7 +124,10 @@ module Demo
         flat = feature["geometry"]["coordinates"].flatten
         shape = TileLoom::Geometry::Geos.read(TileLoom::Geometry::Wkb.line(flat))
         next if shape.length < 60
-        thin = TileLoom::Geometry::Wkb.each_run(TileLoom::Geometry::Geos.write(shape.simplify(0.5))).first[1].each_slice(2).to_a
+        thin =
+          TileLoom::Geometry::Wkb.each_run(TileLoom::Geometry::Geos.write(shape.simplify(0.5))).first[1].each_slice(
+            2
+          ).to_a
         height = feature["properties"]["height_m"].round
         [{"type" => "LineString", "coordinates" => thin}, {"height_m" => height, "index" => (height % 10).zero?}]
       end

@@ -37,7 +37,9 @@ module Setup
     def socket
       path = File.join(folder, "server.sock")
       return path if path.bytesize <= LONGEST_SOCKET
-      File.join(Dir.tmpdir, "tile-loom-#{Process.uid}-#{Digest::SHA256.hexdigest(folder)[0, 16]}").tap { |short| FileUtils.mkdir_p(short, mode: 0o700) && FileUtils.chmod(0o700, short) } + "/server.sock"
+      File
+        .join(Dir.tmpdir, "tile-loom-#{Process.uid}-#{Digest::SHA256.hexdigest(folder)[0, 16]}")
+        .tap { |short| FileUtils.mkdir_p(short, mode: 0o700) && FileUtils.chmod(0o700, short) } + "/server.sock"
     end
 
     # What the server carries out at every start, so that a data folder of an earlier version is brought to it.
@@ -47,7 +49,9 @@ module Setup
     def self.options(host:, port:, user:, password:)
       Dir.mktmpdir("tile-loom-options") do |place|
         file = File.join(place, "options.cnf")
-        File.write(file, "[client]\nhost=#{host}\nport=#{port}\nuser=#{user}\npassword=\"#{password.to_s.gsub(/["\\]/) { |char| "\\#{char}" }}\"\ndefault-character-set=utf8mb4\n", perm: 0o600)
+        quoted = password.to_s.gsub(/["\\]/) { |char| "\\#{char}" }
+        lines = ["[client]", "host=#{host}", "port=#{port}", "user=#{user}", "password=\"#{quoted}\""]
+        File.write(file, [*lines, "default-character-set=utf8mb4", ""].join("\n"), perm: 0o600)
         yield file
       end
     end
@@ -56,13 +60,15 @@ module Setup
 
     def statements
       account = "'#{NAME}'@'127.0.0.1'"
-      ["CREATE USER IF NOT EXISTS #{account} IDENTIFIED BY '#{password}';",
+      [
+        "CREATE USER IF NOT EXISTS #{account} IDENTIFIED BY '#{password}';",
         "ALTER USER #{account} IDENTIFIED BY '#{password}';",
         "GRANT ALL ON `tile\\_loom%`.* TO #{account};",
         "CREATE USER IF NOT EXISTS 'root'@'localhost' IDENTIFIED VIA unix_socket;",
         "ALTER USER 'root'@'localhost' IDENTIFIED VIA unix_socket;",
         "DELETE FROM mysql.global_priv WHERE User = '' OR (User = 'root' AND Host <> 'localhost');",
-        "FLUSH PRIVILEGES;"]
+        "FLUSH PRIVILEGES;"
+      ]
     end
 
     def write(file, text) = File.open(file, File::WRONLY | File::CREAT | File::TRUNC, 0o600) { |io| io.write(text) }

@@ -5,7 +5,26 @@ require_relative "shell"
 module Setup
   # Debian packages that are missing.
   class DebianPackages
-    RUN = %w[mariadb-server libproj25 proj-data proj-bin libgeos-c1v5 libharfbuzz0b libfribidi0 libvips42 gdal-bin sqlite3 util-linux qpdf build-essential ruby-dev ruby-bundler libyaml-dev libssl-dev libffi-dev].freeze
+    RUN = %w[
+      mariadb-server
+      libproj25
+      proj-data
+      proj-bin
+      libgeos-c1v5
+      libharfbuzz0b
+      libfribidi0
+      libvips42
+      gdal-bin
+      sqlite3
+      util-linux
+      qpdf
+      build-essential
+      ruby-dev
+      ruby-bundler
+      libyaml-dev
+      libssl-dev
+      libffi-dev
+    ].freeze
     TEST = %w[chromium chromium-driver poppler-utils geographiclib-tools libharfbuzz-bin fonts-dejavu-core].freeze
 
     def initialize(names) = @names = names
@@ -15,9 +34,19 @@ module Setup
       return if missing.empty?
       Shell.say "Installing Debian packages: #{missing.join(" ")}"
       quiet = {"DEBIAN_FRONTEND" => "noninteractive"}
-      sudo = Process.uid.zero? ? [] : ["sudo", "-E"]
+      sudo = Process.uid.zero? ? [] : %w[sudo -E]
       Shell.run(*sudo, "apt-get", "update", "-qq", env: quiet, doing: "Updating the list of Debian packages")
-      Shell.run(*sudo, "apt-get", "install", "-y", "-qq", "--no-install-recommends", *missing, env: quiet, doing: "Installing Debian packages")
+      Shell.run(
+        *sudo,
+        "apt-get",
+        "install",
+        "-y",
+        "-qq",
+        "--no-install-recommends",
+        *missing,
+        env: quiet,
+        doing: "Installing Debian packages"
+      )
     end
 
     private

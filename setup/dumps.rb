@@ -44,13 +44,23 @@ module Setup
     def load(file)
       raise Failure, "There is no dump #{file}." unless File.file?(file)
       with_options do |options|
-        Shell.run("mariadb", "--defaults-file=#{options}", "-e", "DROP DATABASE IF EXISTS `#{name}`; CREATE DATABASE `#{name}` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci", doing: "Emptying the database")
-        status = Open3.popen2("mariadb", "--defaults-file=#{options}", "--max-allowed-packet=256M", name) do |input, _, waiter|
-          Zlib::GzipReader.open(file) { |unzipped| IO.copy_stream(unzipped, input) }
-          input.close
-          waiter.value
+        Shell.run(
+          "mariadb",
+          "--defaults-file=#{options}",
+          "-e",
+          "DROP DATABASE IF EXISTS `#{name}`; CREATE DATABASE `#{name}` CHARACTER SET utf8mb4 COLLATE " \
+          "utf8mb4_unicode_ci",
+          doing: "Emptying the database"
+        )
+        status =
+          Open3.popen2("mariadb", "--defaults-file=#{options}", "--max-allowed-packet=256M", name) do |input, _, waiter|
+            Zlib::GzipReader.open(file) { |unzipped| IO.copy_stream(unzipped, input) }
+            input.close
+            waiter.value
+          end
+        unless status.success?
+          raise Failure, "The dump #{File.basename(file)} could not be read into the database (see above)."
         end
-        raise Failure, "The dump #{File.basename(file)} could not be read into the database (see above)." unless status.success?
       end
     rescue Zlib::Error, Errno::EPIPE
       raise Failure, "The dump #{File.basename(file)} is damaged."
@@ -61,16 +71,44 @@ module Setup
     def name = @address.path.delete_prefix("/")
 
     def with_options(&block)
-      DatabaseAccount.options(host: @address.host, port: @address.port || 3306, user: @address.user, password: @address.password && URI.decode_www_form_component(@address.password), &block)
+      DatabaseAccount.options(
+        host: @address.host,
+        port: @address.port || 3306,
+        user: @address.user,
+        password: @address.password && URI.decode_www_form_component(@address.password),
+        &block
+      )
     end
 
     # The definitions of tables that are left out are written all the same.
     def write(part)
       with_options do |options|
-        base = ["nice", "-n", "15", "mariadb-dump", "--defaults-file=#{options}", "--single-transaction", "--quick", "--hex-blob", "--no-tablespaces", "--skip-lock-tables", "--max-allowed-packet=256M"]
+        base = [
+          "nice",
+          "-n",
+          "15",
+          "mariadb-dump",
+          "--defaults-file=#{options}",
+          "--single-transaction",
+          "--quick",
+          "--hex-blob",
+          "--no-tablespaces",
+          "--skip-lock-tables",
+          "--max-allowed-packet=256M"
+        ]
         File.open(part, File::WRONLY | File::CREAT | File::TRUNC, 0o600) do |io|
           zip = Zlib::GzipWriter.new(io, Zlib::BEST_SPEED)
-          left_out = Shell.run("mariadb", "--defaults-file=#{options}", "--batch", "--skip-column-names", "-e", "SHOW TABLES", name, doing: "Asking the database for its tables").split & LEFT_OUT
+          left_out =
+            Shell.run(
+              "mariadb",
+              "--defaults-file=#{options}",
+              "--batch",
+              "--skip-column-names",
+              "-e",
+              "SHOW TABLES",
+              name,
+              doing: "Asking the database for its tables"
+            ).split & LEFT_OUT
           append(zip, [*base, "--no-data", name, *left_out]) if left_out.any?
           append(zip, [*base, *left_out.map { |table| "--ignore-table=#{name}.#{table}" }, name])
           zip.finish
@@ -82,15 +120,18 @@ module Setup
     # A dump that is whole says so at its end.
     def append(zip, command)
       tail = +""
-      status = Open3.popen2(*command) do |input, output, waiter|
-        input.close
-        while (bytes = output.read(1024**2))
-          zip.write(bytes)
-          tail = (tail + bytes)[-200..] || bytes
+      status =
+        Open3.popen2(*command) do |input, output, waiter|
+          input.close
+          while (bytes = output.read(1024**2))
+            zip.write(bytes)
+            tail = (tail + bytes)[-200..] || bytes
+          end
+          waiter.value
         end
-        waiter.value
+      unless status.success? && tail.include?("Dump completed")
+        raise Failure, "The dump of the books failed (see above)."
       end
-      raise Failure, "The dump of the books failed (see above)." unless status.success? && tail.include?("Dump completed")
     end
   end
 end

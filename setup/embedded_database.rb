@@ -25,14 +25,24 @@ module Setup
         port = TCPServer.open("127.0.0.1", 0) { |server| server.addr[1] }
         database = new(folder: File.join(folder, "mariadb"), port: port, durable: false)
         database.start
-        yield(database.environment.merge("DATABASE_URL" => nil, "DATABASE_NAME" => "tile_loom_test", "STORE" => File.join(folder, "store")))
+        yield(
+          database.environment.merge(
+            "DATABASE_URL" => nil,
+            "DATABASE_NAME" => "tile_loom_test",
+            "STORE" => File.join(folder, "store")
+          )
+        )
       ensure
         database&.stop
       end
     end
 
     # durable: does a change that was answered outlast a power cut? (Not wanted for specs.)
-    def initialize(folder: File.join(Shell::ROOT, "var/mariadb"), port: Integer(ENV.fetch("DATABASE_PORT", "33117")), durable: true)
+    def initialize(
+      folder: File.join(Shell::ROOT, "var/mariadb"),
+      port: Integer(ENV.fetch("DATABASE_PORT", "33117")),
+      durable: true
+    )
       @folder, @port, @durable = folder, port, durable
       @account = DatabaseAccount.new("#{folder}-access")
     end
@@ -45,7 +55,9 @@ module Setup
     def start(recovery: 0)
       if listening?
         return adopt if ours?
-        raise Failure, "Port #{port}, on which the database would listen, is taken by another program; name another with DATABASE_PORT."
+        raise Failure,
+          "Port #{port}, on which the database would listen, is taken by another program; name another with " \
+          "DATABASE_PORT."
       end
       close_to_others
       room
@@ -66,7 +78,8 @@ module Setup
       wait_for_greeting
       Process.kill("TERM", @pid)
       return FileUtils.rm_f(running) if ProcessRecord.ended?(@pid, seconds: seconds)
-      Shell.say "The database did not end within #{seconds} s, so it was killed; it brings its rows in order at the next start."
+      Shell.say "The database did not end within #{seconds} s, so it was killed; it brings its rows in order at the " \
+        "next start."
       Process.kill("KILL", @pid)
       ProcessRecord.ended?(@pid, seconds: seconds)
     rescue Errno::ESRCH
@@ -80,16 +93,47 @@ module Setup
 
     # Runs SQL as Tile Loom's account; returns what it prints, tab-separated.
     def query(sql, name: "")
-      DatabaseAccount.options(host: "127.0.0.1", port: port, user: DatabaseAccount::NAME, password: account.password) do |options|
-        Shell.run("mariadb", "--defaults-file=#{options}", "--batch", "--skip-column-names", "-e", sql, *[name].reject(&:empty?), doing: "Asking the database")
+      DatabaseAccount.options(
+        host: "127.0.0.1",
+        port: port,
+        user: DatabaseAccount::NAME,
+        password: account.password
+      ) do |options|
+        Shell.run(
+          "mariadb",
+          "--defaults-file=#{options}",
+          "--batch",
+          "--skip-column-names",
+          "-e",
+          sql,
+          *[name].reject(&:empty?),
+          doing: "Asking the database"
+        )
       end
     end
 
     # Options of the server.
     def options(recovery = 0)
-      ["--datadir=#{folder}", "--port=#{port}", "--bind-address=127.0.0.1", "--socket=#{account.socket}", "--pid-file=#{pid_file}", "--init-file=#{account.statements_file}",
-        "--secure-file-priv=#{account.outfiles}", "--local-infile=0", "--skip-log-bin", "--skip-name-resolve", "--skip-symbolic-links", "--max-allowed-packet=256M", "--innodb-buffer-pool-size=512M",
-        "--innodb-flush-log-at-trx-commit=#{@durable ? 1 : 2}", "--innodb-doublewrite=1", "--character-set-server=utf8mb4", *(recovery.positive? ? ["--innodb-force-recovery=#{recovery}"] : []), *user]
+      [
+        "--datadir=#{folder}",
+        "--port=#{port}",
+        "--bind-address=127.0.0.1",
+        "--socket=#{account.socket}",
+        "--pid-file=#{pid_file}",
+        "--init-file=#{account.statements_file}",
+        "--secure-file-priv=#{account.outfiles}",
+        "--local-infile=0",
+        "--skip-log-bin",
+        "--skip-name-resolve",
+        "--skip-symbolic-links",
+        "--max-allowed-packet=256M",
+        "--innodb-buffer-pool-size=512M",
+        "--innodb-flush-log-at-trx-commit=#{@durable ? 1 : 2}",
+        "--innodb-doublewrite=1",
+        "--character-set-server=utf8mb4",
+        *(recovery.positive? ? ["--innodb-force-recovery=#{recovery}"] : []),
+        *user
+      ]
     end
 
     def log = File.join(folder, "server.log")
@@ -128,7 +172,8 @@ module Setup
     def room
       free = Shell.run("df", "--output=avail", "-m", folder, doing: "Looking at the free disk space").lines.last.to_i
       return if free >= LEAST_FREE_MB
-      raise Failure, "The disk of #{folder} has only #{free} MB left; Tile Loom needs at least #{LEAST_FREE_MB} MB there."
+      raise Failure,
+        "The disk of #{folder} has only #{free} MB left; Tile Loom needs at least #{LEAST_FREE_MB} MB there."
     end
 
     # A folder of an earlier version was open to others.
@@ -138,17 +183,39 @@ module Setup
       account.prepare
     end
 
-    def close_files = Find.find(folder) { |path| FileUtils.chmod(File.directory?(path) ? 0o700 : 0o600, path) unless File.socket?(path) }
+    def close_files =
+      Find.find(folder) do |path|
+        FileUtils.chmod(File.directory?(path) ? 0o700 : 0o600, path) unless File.socket?(path)
+      end
 
     def create
       Shell.say "Creating the database"
-      Shell.run("mariadb-install-db", "--no-defaults", "--auth-root-authentication-method=socket", "--skip-test-db", "--datadir=#{folder}", *user, doing: "Creating the database")
+      Shell.run(
+        "mariadb-install-db",
+        "--no-defaults",
+        "--auth-root-authentication-method=socket",
+        "--skip-test-db",
+        "--datadir=#{folder}",
+        *user,
+        doing: "Creating the database"
+      )
       close_files
     end
 
     def launch(recovery)
       File.new(running, File::WRONLY | File::CREAT, 0o600).close
-      @pid = Process.spawn({"UMASK" => "0600", "UMASK_DIR" => "0700"}, "mariadbd", "--no-defaults", *options(recovery), in: File::NULL, out: [log, "a", 0o600], err: [log, "a", 0o600], pgroup: true, umask: 0o077)
+      @pid =
+        Process.spawn(
+          {"UMASK" => "0600", "UMASK_DIR" => "0700"},
+          "mariadbd",
+          "--no-defaults",
+          *options(recovery),
+          in: File::NULL,
+          out: [log, "a", 0o600],
+          err: [log, "a", 0o600],
+          pgroup: true,
+          umask: 0o077
+        )
       wait
     rescue Errno::ENOENT
       raise Failure, "The database server mariadbd is not installed."
@@ -174,19 +241,27 @@ module Setup
 
     # The server speaks first (MariaDB's protocol, "Initial Handshake Packet").
     def greets?
-      Socket.tcp("127.0.0.1", port, connect_timeout: 1) { |socket| socket.wait_readable(1) && !socket.read_nonblock(1, exception: false).nil? }
+      Socket.tcp("127.0.0.1", port, connect_timeout: 1) do |socket|
+        socket.wait_readable(1) && !socket.read_nonblock(1, exception: false).nil?
+      end
     rescue SystemCallError
       false
     end
 
     # The end of its log in words, and what to do.
     def what_is_wrong
-      said = File.exist?(log) ? File.open(log) { |io| io.seek([-20_000, -io.size].max, IO::SEEK_END) && io.read.scrub } : ""
+      said =
+        File.exist?(log) ? File.open(log) { |io| io.seek([-20_000, -io.size].max, IO::SEEK_END) && io.read.scrub } : ""
       case said
-      when /No space left|errno: 28|disk full/i then ": the disk is full; make room and start again"
-      when /Unable to lock|another mysqld|another process/i then ": another server has this folder open; end it first"
-      when /corrupt|Database page|checksum|assertion failure|crash/i then ": its files are damaged. “bin/start --rebuild” makes the spatial indexes anew from the rows; if that does not help, “bin/restore” brings back the last dump"
-      else ""
+      when /No space left|errno: 28|disk full/i
+        ": the disk is full; make room and start again"
+      when /Unable to lock|another mysqld|another process/i
+        ": another server has this folder open; end it first"
+      when /corrupt|Database page|checksum|assertion failure|crash/i
+        ": its files are damaged. “bin/start --rebuild” makes the spatial indexes anew from the rows; if that does " \
+        "not help, “bin/restore” brings back the last dump"
+      else
+        ""
       end
     end
   end

@@ -2,5 +2,6 @@
 
 module Setup
   # Something that keeps Tile Loom from starting, in one clear sentence.
-  class Failure < StandardError; end
+  class Failure < StandardError
+  end
 end

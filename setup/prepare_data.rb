@@ -8,7 +8,9 @@ require_relative "../app/boot"
 require_relative "dumps"
 
 begin
-  App::Database.prepare { puts "A dump from before the change of tables: #{Setup::Dumps.new(App::Database.url).make("before-migration")}" }
+  App::Database.prepare do
+    puts "A dump from before the change of tables: #{Setup::Dumps.new(App::Database.url).make("before-migration")}"
+  end
   App::WorkerSettings.free_orphans
   App::Sweep.new.run.each { |sentence| puts sentence }
   if App::Book.none?

@@ -17,21 +17,33 @@ module Setup
 
     # Was this process begun by a start command that is gone?
     def self.orphaned?(number, folder: FOLDER)
-      all(folder).any? { |record| record["children"].any? { |child| child["pid"] == number && child["began"] == began(number) } && began(record["pid"]) != record["began"] }
+      all(folder).any? do |record|
+        record["children"].any? { |child| child["pid"] == number && child["began"] == began(number) } &&
+          began(record["pid"]) != record["began"]
+      end
     end
 
     def self.all(folder)
-      Dir[File.join(folder, "start-*.json")].filter_map { |file| JSON.parse(File.read(file)).merge("file" => file) rescue nil } # standard:disable Style/RescueModifier
+      Dir[File.join(folder, "start-*.json")].filter_map do |file|
+        JSON.parse(File.read(file)).merge("file" => file)
+      rescue
+        nil
+      end # standard:disable Style/RescueModifier
     end
 
     # Ends what start commands that are gone left behind, but for those that are named; returns how many.
     def self.end_orphans(folder: FOLDER, but: %w[database])
-      all(folder).reject { |record| began(record["pid"]) == record["began"] }.sum do |record|
-        left = record["children"].select { |child| !but.include?(child["name"]) && began(child["pid"]) == child["began"] }
-        left.each { |child| finish(child["pid"]) }
-        FileUtils.rm_f(record["file"]) if (record["children"] - left).none? { |child| began(child["pid"]) == child["began"] }
-        left.length
-      end
+      all(folder)
+        .reject { |record| began(record["pid"]) == record["began"] }
+        .sum do |record|
+          left =
+            record["children"].select { |child| !but.include?(child["name"]) && began(child["pid"]) == child["began"] }
+          left.each { |child| finish(child["pid"]) }
+          if (record["children"] - left).none? { |child| began(child["pid"]) == child["began"] }
+            FileUtils.rm_f(record["file"])
+          end
+          left.length
+        end
     end
 
     # Asks a process group to end, and ends it when it does not.
@@ -75,7 +87,11 @@ module Setup
 
     # Aside, then renamed, so that it is whole whenever the power goes.
     def write
-      File.open("#{file}.part", File::WRONLY | File::CREAT | File::TRUNC, 0o600) { |io| io.write(JSON.generate("pid" => Process.pid, "began" => self.class.began(Process.pid), "children" => @children.values)) }
+      File.open("#{file}.part", File::WRONLY | File::CREAT | File::TRUNC, 0o600) do |io|
+        io.write(
+          JSON.generate("pid" => Process.pid, "began" => self.class.began(Process.pid), "children" => @children.values)
+        )
+      end
       File.rename("#{file}.part", file)
     end
   end

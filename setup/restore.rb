@@ -22,7 +22,13 @@ module Setup
       dumps = Dumps.new(url)
       keep_what_is_there(dumps)
       dumps.load(@file)
-      _, err, status = Open3.capture3(Gems::ENVIRONMENT.merge(@database&.environment || {}), "ruby", "setup/prepare_data.rb", chdir: Shell::ROOT)
+      _, err, status =
+        Open3.capture3(
+          Gems::ENVIRONMENT.merge(@database&.environment || {}),
+          "ruby",
+          "setup/prepare_data.rb",
+          chdir: Shell::ROOT
+        )
       raise Failure, err.lines.last.to_s.strip unless status.success?
       Shell.say "The books are as they were in #{File.basename(@file)}. Start with bin/start."
       0
@@ -37,15 +43,29 @@ module Setup
 
     def list
       found = Dumps.new.list
-      Shell.say found.empty? ? "There is no dump yet; one is made each day while bin/start runs, and before tables change." : "Dumps, the last one at the end:\n#{found.map { |file| "  bin/restore #{file.delete_prefix("#{Shell::ROOT}/")}  (#{(File.size(file) / 1024.0**2).ceil} MB)" }.join("\n")}"
+      if found.empty?
+        Shell.say "There is no dump yet; one is made each day while bin/start runs, and before tables change."
+      else
+        Shell.say "Dumps, the last one at the end:\n#{found.map { |file| line(file) }.join("\n")}"
+      end
       found.empty? ? 1 : 0
     end
 
-    def url = ENV["DATABASE_URL"] || "trilogy://#{DatabaseAccount::NAME}:#{@database.account.password}@127.0.0.1:#{@database.port}/#{ENV.fetch("DATABASE_NAME", "tile_loom")}"
+    def line(file)
+      size = (File.size(file) / 1024.0**2).ceil
+      "  bin/restore #{file.delete_prefix("#{Shell::ROOT}/")}  (#{size} MB)"
+    end
+
+    def url =
+      ENV["DATABASE_URL"] ||
+        "trilogy://#{DatabaseAccount::NAME}:#{@database.account.password}@127.0.0.1:#{@database.port}/" \
+        "#{ENV.fetch("DATABASE_NAME", "tile_loom")}"
 
     def open_database
       return unless @database
-      raise Failure, "Tile Loom runs; stop it first (Ctrl-C where bin/start runs)." unless @database.start || @database.pid
+      unless @database.start || @database.pid
+        raise Failure, "Tile Loom runs; stop it first (Ctrl-C where bin/start runs)."
+      end
     rescue Failure => failure
       raise if failure.message.start_with?("Tile Loom", "Port")
       aside = "#{@database.folder}-damaged-#{Time.now.strftime("%Y%m%d-%H%M%S")}"

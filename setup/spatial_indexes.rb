@@ -14,14 +14,20 @@ module Setup
 
     # Names of tables whose check does not say that all is well.
     def damaged
-      present.reject { |table| @database.query("CHECK TABLE `#{table}`", name: @name).lines.last.to_s.split("\t").last.to_s.strip == "OK" }
+      present.reject do |table|
+        @database.query("CHECK TABLE `#{table}`", name: @name).lines.last.to_s.split("\t").last.to_s.strip == "OK"
+      end
     end
 
     # Makes the indexes of these tables anew.
     def rebuild(tables = present)
       tables.each do |table|
         index = "index_#{table}_on_#{TABLES.fetch(table)}"
-        @database.query("ALTER TABLE `#{table}` DROP INDEX IF EXISTS `#{index}`; ALTER TABLE `#{table}` ADD SPATIAL INDEX `#{index}` (`#{TABLES.fetch(table)}`)", name: @name)
+        @database.query(
+          "ALTER TABLE `#{table}` DROP INDEX IF EXISTS `#{index}`; ALTER TABLE `#{table}` ADD SPATIAL INDEX " \
+          "`#{index}` (`#{TABLES.fetch(table)}`)",
+          name: @name
+        )
       end
     end
 
@@ -29,7 +35,12 @@ module Setup
     def rescue_rows
       [1, 2, 3].each do |recovery|
         @database.start(recovery: recovery)
-        present.each { |table| @database.query("ALTER TABLE `#{table}` DROP INDEX IF EXISTS `index_#{table}_on_#{TABLES.fetch(table)}`", name: @name) }
+        present.each do |table|
+          @database.query(
+            "ALTER TABLE `#{table}` DROP INDEX IF EXISTS `index_#{table}_on_#{TABLES.fetch(table)}`",
+            name: @name
+          )
+        end
         @database.stop
         @database.start
         return rebuild

@@ -34,7 +34,9 @@ module Setup
       File.umask(0o077)
       close_to_others
       ended = ProcessRecord.end_orphans
-      Shell.say "Ended #{ended} #{(ended == 1) ? "process" : "processes"} that an earlier start had left behind." if ended.positive?
+      if ended.positive?
+        Shell.say "Ended #{ended} #{(ended == 1) ? "process" : "processes"} that an earlier start had left behind."
+      end
       free_port!
       prepare
       start_database
@@ -64,7 +66,8 @@ module Setup
 
     def warn_of_open_door
       return unless App::BindAddress.open?(@bind)
-      Shell.say "WARNING: there is no sign-in yet. Whoever reaches this machine at port #{@port} can read, change and remove every book. Leave BIND out to be reached from this machine alone."
+      Shell.say "WARNING: there is no sign-in yet. Whoever reaches this machine at port #{@port} can read, change " \
+        "and remove every book. Leave BIND out to be reached from this machine alone."
     end
 
     # Books, passwords and files of others' data are for this user alone.
@@ -73,7 +76,11 @@ module Setup
       folders.each do |folder|
         next FileUtils.mkdir_p(folder, mode: 0o700) unless File.directory?(folder)
         next if File.stat(folder).mode.nobits?(0o077) || !File.owned?(folder)
-        Find.find(folder) { |path| File.chmod(File.directory?(path) ? 0o700 : 0o600, path) if File.owned?(path) && !File.symlink?(path) && !File.socket?(path) }
+        Find.find(folder) do |path|
+          if File.owned?(path) && !File.symlink?(path) && !File.socket?(path)
+            File.chmod(File.directory?(path) ? 0o700 : 0o600, path)
+          end
+        end
       end
     rescue SystemCallError => error
       raise Failure, "The folder for books and files cannot be used: #{error.message}."
@@ -160,12 +167,40 @@ module Setup
     end
 
     def spawn_server
-      Process.spawn(environment.merge("STATEMENT_SECONDS" => "40"), "ruby", "--yjit", "-S", "bundle", "exec", "puma", "--silent", "--config", "config/puma.rb",
-        "--bind", "tcp://#{@bind.include?(":") ? "[#{@bind}]" : @bind}:#{@port}", "config.ru", chdir: Shell::ROOT, in: File::NULL, pgroup: true)
+      Process.spawn(
+        environment.merge("STATEMENT_SECONDS" => "40"),
+        "ruby",
+        "--yjit",
+        "-S",
+        "bundle",
+        "exec",
+        "puma",
+        "--silent",
+        "--config",
+        "config/puma.rb",
+        "--bind",
+        "tcp://#{@bind.include?(":") ? "[#{@bind}]" : @bind}:#{@port}",
+        "config.ru",
+        chdir: Shell::ROOT,
+        in: File::NULL,
+        pgroup: true
+      )
     end
 
     def spawn_worker(*options)
-      Process.spawn(environment.merge(Gems::BULK_WORK), "nice", "-n", "10", "ruby", "--yjit", "bin/worker", *options, chdir: Shell::ROOT, in: File::NULL, pgroup: true)
+      Process.spawn(
+        environment.merge(Gems::BULK_WORK),
+        "nice",
+        "-n",
+        "10",
+        "ruby",
+        "--yjit",
+        "bin/worker",
+        *options,
+        chdir: Shell::ROOT,
+        in: File::NULL,
+        pgroup: true
+      )
     end
 
     def wait_for_server
@@ -173,7 +208,9 @@ module Setup
         TCPSocket.new(App::BindAddress::ANY.include?(@bind) ? "127.0.0.1" : @bind, @port).close
         return
       rescue SystemCallError
-        raise Failure, "The web server did not start (see above)." if Process.wait(@children[:server].pid, Process::WNOHANG)
+        if Process.wait(@children[:server].pid, Process::WNOHANG)
+          raise Failure, "The web server did not start (see above)."
+        end
         sleep 0.1
       end
       raise Failure, "The web server did not start within a minute."
@@ -224,7 +261,20 @@ module Setup
       @dumping = nil
       return if @looked && now - @looked < 60
       @looked = now
-      @dumping = Process.spawn(environment, "nice", "-n", "15", "ruby", "setup/dump.rb", chdir: Shell::ROOT, in: File::NULL, pgroup: true) if Dumps.new.due?
+      if Dumps.new.due?
+        @dumping =
+          Process.spawn(
+            environment,
+            "nice",
+            "-n",
+            "15",
+            "ruby",
+            "setup/dump.rb",
+            chdir: Shell::ROOT,
+            in: File::NULL,
+            pgroup: true
+          )
+      end
     rescue Errno::ECHILD
       @dumping = nil
     end
@@ -233,8 +283,19 @@ module Setup
     def stop
       %w[INT TERM HUP].each { |signal| trap(signal, "IGNORE") }
       own = @children.values.reject { |child| child.name == :database || child.due }
-      own.each { |child| Process.kill("TERM", child.pid) rescue nil } # standard:disable Style/RescueModifier
-      own.each { |child| ProcessRecord.ended?(child.pid, seconds: SECONDS_TO_END) || (Process.kill("KILL", -child.pid) rescue nil) } # standard:disable Style/RescueModifier
+      own.each do |child|
+        Process.kill("TERM", child.pid)
+      rescue
+        nil
+      end # standard:disable Style/RescueModifier
+      own.each do |child|
+        ProcessRecord.ended?(child.pid, seconds: SECONDS_TO_END) ||
+          begin
+            Process.kill("KILL", -child.pid)
+          rescue
+            nil
+          end
+      end # standard:disable Style/RescueModifier
       ProcessRecord.finish(@dumping) if @dumping
       @database&.stop
       @record&.close

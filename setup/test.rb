@@ -39,6 +39,7 @@ module Setup
     def style
       {
         "standard" => -> { check("bundle", "exec", "standardrb") },
+        "line limit" => -> { check("bundle", "exec", "rubocop", "--format", "quiet") },
         "tsc" => -> { check("npx", "tsc", "--noEmit", dir: FrontEnd::WEB) },
         "eslint" => -> { check("npx", "eslint", "src", dir: FrontEnd::WEB) },
         "prettier" => -> { check("npx", "prettier", "--check", "--log-level", "warn", "src", dir: FrontEnd::WEB) }
@@ -57,26 +58,58 @@ module Setup
 
     def specs(*parts)
       folders = parts.map { |part| "spec/#{part}" }
-      system(Gems::ENVIRONMENT.merge(@database || {}), "bundle", "exec", "rspec", *folders, *@options, chdir: Shell::ROOT) ? 0 : 1
+      if system(
+        Gems::ENVIRONMENT.merge(@database || {}),
+        "bundle",
+        "exec",
+        "rspec",
+        *folders,
+        *@options,
+        chdir: Shell::ROOT
+      )
+        0
+      else
+        1
+      end
     end
 
     # The specs of core and application run beside those in the browser, which leave a processor free much of
     # the time, with tables and a store of their own; what they say comes at the end. Returns the worse exit status.
     def beside(others)
-      own = @database.merge("DATABASE_NAME" => "#{@database["DATABASE_NAME"]}_beside", "STORE" => "#{@database["STORE"]}-beside")
+      own =
+        @database.merge(
+          "DATABASE_NAME" => "#{@database["DATABASE_NAME"]}_beside",
+          "STORE" => "#{@database["STORE"]}-beside"
+        )
       Tempfile.create("specs-beside") do |said|
-        running = Process.spawn(Gems::ENVIRONMENT.merge(own), "bundle", "exec", "rspec", "spec/core", "spec/app", *@options, chdir: Shell::ROOT, out: said.path, err: said.path)
+        running =
+          Process.spawn(
+            Gems::ENVIRONMENT.merge(own),
+            "bundle",
+            "exec",
+            "rspec",
+            "spec/core",
+            "spec/app",
+            *@options,
+            chdir: Shell::ROOT,
+            out: said.path,
+            err: said.path
+          )
         status = others.call
         ended = wait_for(running)
         Shell.say "The specs of core and application:\n#{File.read(said.path)}"
-        warn "They did not end within #{MINUTES_BESIDE} minutes after those in the browser, so they were ended." unless ended
+        unless ended
+          warn "They did not end within #{MINUTES_BESIDE} minutes after those in the browser, so they were ended."
+        end
         [status, ended&.success? ? 0 : 1].max
       end
     end
 
     # A run that hangs is shown as far as it came. Returns its status, or nil where it had to be ended.
     def wait_for(running)
-      (MINUTES_BESIDE * 60).times { Process.wait2(running, Process::WNOHANG)&.then { |_, status| return status } || sleep(1) }
+      (MINUTES_BESIDE * 60).times do
+        Process.wait2(running, Process::WNOHANG)&.then { |_, status| return status } || sleep(1)
+      end
       Process.kill("KILL", running)
       Process.wait(running)
       nil

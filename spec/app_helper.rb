@@ -10,18 +10,75 @@ Delayed::Worker.logger = Logger.new(IO::NULL)
 module AppSpecs
   def empty_database
     tables = ActiveRecord::Base.connection.tables - %w[schema_migrations ar_internal_metadata]
-    ActiveRecord::Base.connection.disable_referential_integrity { tables.each { |table| ActiveRecord::Base.connection.execute("DELETE FROM #{ActiveRecord::Base.connection.quote_table_name(table)}") } }
+    ActiveRecord::Base.connection.disable_referential_integrity do
+      tables.each do |table|
+        ActiveRecord::Base.connection.execute("DELETE FROM #{ActiveRecord::Base.connection.quote_table_name(table)}")
+      end
+    end
   end
 
   # A book of one area of 2 km × 1 km and a few points, in the database.
   def kept_book(scale: 2500, **changes)
     reference = "EPSG:25829"
     crs = {"type" => "name", "properties" => {"name" => reference}}
-    area = {"type" => "FeatureCollection", "crs" => crs, "features" => [{"type" => "Feature", "properties" => {"name" => "Moss"}, "geometry" => {"type" => "Polygon", "coordinates" => [[[402_000, 6_528_000], [404_000, 6_528_000], [404_000, 6_529_000], [402_000, 6_529_000], [402_000, 6_528_000]]]}}]}
-    dams = {"type" => "FeatureCollection", "crs" => crs, "features" => (0...20).map { |i| {"type" => "Feature", "properties" => {"code" => "D#{i}"}, "geometry" => {"type" => "Point", "coordinates" => [402_050 + i * 100, 6_528_500]}} }}
-    settings = TileLoom::Document::Starter.document(title: "Test moss", reference: reference, area: "area", scale: scale,
-      layers: [{id: "area", title: "Area", kind: "area", data: {"collection" => area}}, {id: "dams", title: "Dams", kind: "point", data: {"collection" => dams}}])
-    App::NewBook.from_folio(TileLoom::Document::Folio.new(nil, TileLoom::Document::Book.new(deep_merge(settings, JSON.parse(JSON.generate(changes))))))
+    area = {
+      "type" => "FeatureCollection",
+      "crs" => crs,
+      "features" => [
+        {
+          "type" => "Feature",
+          "properties" => {
+            "name" => "Moss"
+          },
+          "geometry" => {
+            "type" => "Polygon",
+            "coordinates" => [
+              [
+                [402_000, 6_528_000],
+                [404_000, 6_528_000],
+                [404_000, 6_529_000],
+                [402_000, 6_529_000],
+                [402_000, 6_528_000]
+              ]
+            ]
+          }
+        }
+      ]
+    }
+    dams = {
+      "type" => "FeatureCollection",
+      "crs" => crs,
+      "features" =>
+        (0...20).map do |i|
+          {
+            "type" => "Feature",
+            "properties" => {
+              "code" => "D#{i}"
+            },
+            "geometry" => {
+              "type" => "Point",
+              "coordinates" => [402_050 + i * 100, 6_528_500]
+            }
+          }
+        end
+    }
+    settings =
+      TileLoom::Document::Starter.document(
+        title: "Test moss",
+        reference: reference,
+        area: "area",
+        scale: scale,
+        layers: [
+          {id: "area", title: "Area", kind: "area", data: {"collection" => area}},
+          {id: "dams", title: "Dams", kind: "point", data: {"collection" => dams}}
+        ]
+      )
+    App::NewBook.from_folio(
+      TileLoom::Document::Folio.new(
+        nil,
+        TileLoom::Document::Book.new(deep_merge(settings, JSON.parse(JSON.generate(changes))))
+      )
+    )
   end
 end
 

@@ -9,13 +9,30 @@ require "vips"
 Capybara.register_driver(:chromium) do |app|
   profile = Dir.mktmpdir("chromium")
   at_exit { FileUtils.rm_rf(profile) }
-  options = Selenium::WebDriver::Options.chrome(binary: "/usr/bin/chromium", args: %W[
-    --headless --no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking
-    --disable-component-update --disable-sync --window-size=1280,900 --user-data-dir=#{profile}
-  ])
+  options =
+    Selenium::WebDriver::Options.chrome(
+      binary: "/usr/bin/chromium",
+      args: %W[
+        --headless
+        --no-sandbox
+        --disable-gpu
+        --disable-quic
+        --no-first-run
+        --disable-background-networking
+        --disable-component-update
+        --disable-sync
+        --window-size=1280,900
+        --user-data-dir=#{profile}
+      ]
+    )
   # On a busy machine a page may be without a processor for longer than the 30 s that a script is given otherwise.
   options.timeouts = {script: 120_000}
-  Capybara::Selenium::Driver.new(app, browser: :chrome, options: options, service: Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver"))
+  Capybara::Selenium::Driver.new(
+    app,
+    browser: :chrome,
+    options: options,
+    service: Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver")
+  )
 end
 
 Capybara.app = SERVER
@@ -69,7 +86,9 @@ module BrowserSpecs
     supports_block_expectations
     match do |block|
       deadline = Process.clock_gettime(Process::CLOCK_MONOTONIC) + 15
-      sleep 0.1 until wanted === (@found = block.call) || Process.clock_gettime(Process::CLOCK_MONOTONIC) > deadline
+      until wanted === (@found = block.call) || Process.clock_gettime(Process::CLOCK_MONOTONIC) > deadline
+        sleep 0.1
+      end
       wanted === @found
     end
     failure_message { "expected it to become #{wanted.inspect}, but it stayed #{@found.inspect}" }
@@ -88,15 +107,30 @@ module BrowserSpecs
 
   # axe-core finds nothing on this page at WCAG 2.2 AA, once it has come to rest.
   def expect_accessible
-    page.execute_script(File.read(File.join(TileLoom::ROOT, "web/node_modules/axe-core/axe.min.js"))) unless page.evaluate_script("!!window.axe")
+    unless page.evaluate_script("!!window.axe")
+      page.execute_script(File.read(File.join(TileLoom::ROOT, "web/node_modules/axe-core/axe.min.js")))
+    end
     page.evaluate_async_script(RESTING)
-    found = page.evaluate_async_script("axe.run(document, {runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']}).then(arguments[0])")
-    problems = found["violations"].map { |violation| "#{violation["id"]}: #{violation["help"]} #{violation["nodes"].first(3).map { |node| node["html"][0, 160] }}" }
+    found =
+      page.evaluate_async_script(
+        "axe.run(document, {runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', " \
+        "'best-practice']}).then(arguments[0])"
+      )
+    problems =
+      found["violations"].map do |violation|
+        "#{violation["id"]}: #{violation["help"]} #{violation["nodes"].first(3).map { |node| node["html"][0, 160] }}"
+      end
     expect(problems).to eq([])
   end
 
   def worker
-    pid = Process.spawn({"DELAYED_SILENT" => "1"}, File.join(TileLoom::ROOT, "bin/worker"), out: File::NULL, err: File::NULL)
+    pid =
+      Process.spawn(
+        {"DELAYED_SILENT" => "1"},
+        File.join(TileLoom::ROOT, "bin/worker"),
+        out: File::NULL,
+        err: File::NULL
+      )
     yield
   ensure
     Process.kill("TERM", pid)

@@ -6,11 +6,14 @@ module App
   class BookChanges
     # What a request was based on is no longer how the book stands.
     class Stale < StandardError
-      SENTENCE = "The book was changed elsewhere meanwhile; it is shown as it stands now. Make the change again if it is still wanted."
+      SENTENCE =
+        "The book was changed elsewhere meanwhile; it is shown as it stands now. Make the change again if it is " \
+        "still wanted."
     end
 
     # The book is being drawn in another reference; nothing else changes until that is done.
-    class Busy < TileLoom::Invalid; end
+    class Busy < TileLoom::Invalid
+    end
 
     # session: of the browser that asks; nil for nobody's.
     def initialize(book, session: nil)
@@ -46,7 +49,9 @@ module App
 
     # The cells stay as they are, each marked, although the frame or the data changed.
     def keep_cells
-      of_cells("Keep the cells") { @book.index.keep(@book.index.core_cells.each { |cell| cell.kept = true }, with: WeaveState.new(@book).now) }
+      of_cells("Keep the cells") do
+        @book.index.keep(@book.index.core_cells.each { |cell| cell.kept = true }, with: WeaveState.new(@book).now)
+      end
     end
 
     # A change of the cells alone, made in the block.
@@ -74,7 +79,12 @@ module App
         yield
         @book.reload
         after = @book.settings
-        cells = CellChange.around(@book.index) { @book.weave if @book.index.rows.empty? && covers_changed?(before, after) } if before["index"]["area"]
+        if before["index"]["area"]
+          cells =
+            CellChange.around(@book.index) do
+              @book.weave if @book.index.rows.empty? && covers_changed?(before, after)
+            end
+        end
         record(label, before, after, cells: cells)
       end
     end
@@ -90,14 +100,23 @@ module App
     def record(label, before, after, cells: nil)
       place = Book.where(id: @book.id).pick(:edit_position)
       @book.edits.where("position > ?", place).delete_all
-      edit = @book.edits.create!(label: label.to_s[0, 200], before: before, after: after, cells: cells, position: place + 1, session: @session)
+      edit =
+        @book.edits.create!(
+          label: label.to_s[0, 200],
+          before: before,
+          after: after,
+          cells: cells,
+          position: place + 1,
+          session: @session
+        )
       @book.edits.where("position <= ?", place + 1 - Edit::MOST_KEPT).delete_all
       @book.update_columns(edit_position: place + 1)
       edit
     end
 
     # Says up to where changes are done, after an edit was undone or redone. The book is locked by the caller.
-    def moved(edit, direction) = @book.update_columns(edit_position: (direction == "undo") ? edit.position - 1 : edit.position)
+    def moved(edit, direction) =
+      @book.update_columns(edit_position: (direction == "undo") ? edit.position - 1 : edit.position)
 
     private
 
@@ -119,7 +138,12 @@ module App
 
     def refuse_others(edit, direction)
       return if edit.of?(@session)
-      raise TileLoom::Invalid.new("The last change, “#{edit.label}”, was made by someone else and stands on top of yours; undo takes back your own changes only. Change by hand what is to be otherwise, or ask them to undo theirs.") if direction == "undo"
+      if direction == "undo"
+        raise TileLoom::Invalid.new(
+                "The last change, “#{edit.label}”, was made by someone else and stands on top of yours; undo takes " \
+                "back your own changes only. Change by hand what is to be otherwise, or ask them to undo theirs."
+              )
+      end
       raise TileLoom::Invalid.new("“#{edit.label}” was undone by someone else; only they can redo it.")
     end
 
@@ -137,7 +161,12 @@ module App
 
     # The effect on the cells, as a CellChange keeps it, or nil.
     def write(before, after)
-      raise TileLoom::Invalid.new("The transformation between two datums is changed on Ground, with the reference.", path: "/operations") if before["operations"] != after["operations"]
+      if before["operations"] != after["operations"]
+        raise TileLoom::Invalid.new(
+          "The transformation between two datums is changed on Ground, with the reference.",
+          path: "/operations"
+        )
+      end
       refuse(before, after)
       BookRows.new(@book).write(after)
       @book.reload
@@ -146,10 +175,14 @@ module App
 
     # What the cells do when the document changes: what GridIndex#keep answers, or nil where they stay.
     def follow(before, after)
-      if TileLoom::Index::Spec.names_differ?(before["index"], after["index"]) then name_all(before, after)
-      elsif before["index"]["order"] != after["index"]["order"] && only?(before, after, "order") then @book.index.keep(in_order)
-      elsif weave?(before, after) then @book.weave
-      elsif frame_size(before) != frame_size(after) then @book.fit_cells
+      if TileLoom::Index::Spec.names_differ?(before["index"], after["index"])
+        name_all(before, after)
+      elsif before["index"]["order"] != after["index"]["order"] && only?(before, after, "order")
+        @book.index.keep(in_order)
+      elsif weave?(before, after)
+        @book.weave
+      elsif frame_size(before) != frame_size(after)
+        @book.fit_cells
       end
     end
 
@@ -181,12 +214,27 @@ module App
 
     def refuse(before, after)
       types = Layer.where(book_id: @book.id).to_h { |layer| [[layer.key, layer.edition], layer.fields] }
-      wanted = Array(after["layers"]).grep(Hash).to_h { |layer| [layer["id"], [layer["id"], layer.fetch("edition", 1)]] }
-      TileLoom::Document::Check.demand(after, attributes: wanted.transform_values { |row| types[row] }.compact, enclosures: Enclosure.reader)
+      wanted =
+        Array(after["layers"]).grep(Hash).to_h { |layer| [layer["id"], [layer["id"], layer.fetch("edition", 1)]] }
+      TileLoom::Document::Check.demand(
+        after,
+        attributes: wanted.transform_values { |row| types[row] }.compact,
+        enclosures: Enclosure.reader
+      )
       refuse_bars(before, after)
-      raise TileLoom::Invalid.new("The reference of a book is changed by choosing another in the sentence of Ground.", path: "/reference") if before["reference"] != after["reference"]
+      if before["reference"] != after["reference"]
+        raise TileLoom::Invalid.new(
+          "The reference of a book is changed by choosing another in the sentence of Ground.",
+          path: "/reference"
+        )
+      end
       unknown = wanted.find { |_, row| !types.key?(row) }
-      raise TileLoom::Invalid.new("There is no data for the layer “#{unknown[0]}”; bring it in as a file.", path: "/layers") if unknown
+      if unknown
+        raise TileLoom::Invalid.new(
+          "There is no data for the layer “#{unknown[0]}”; bring it in as a file.",
+          path: "/layers"
+        )
+      end
     end
 
     # A scale bar that is changed must fit; one that another scale leaves no room for is marked on its sheet.
@@ -194,18 +242,32 @@ module App
       return if before["layout"] == after["layout"]
       known = before.dig("layout", "elements").to_h { |element| [element["id"], element] }
       core = Book.core(after)
-      core.layout.elements.grep(TileLoom::Furniture::Elements::ScaleBar).each { |bar| bar.check(core) if known[bar.id] != bar.settings }
+      core
+        .layout
+        .elements
+        .grep(TileLoom::Furniture::Elements::ScaleBar)
+        .each { |bar| bar.check(core) if known[bar.id] != bar.settings }
     end
 
     # The sentence of Weave weaves at once; a frame or data that change leave the cells where they are.
     def weave?(before, after) = before["index"] != after["index"]
 
-    def frame_size(settings) = TileLoom::Layout::Layout.new(settings["layout"]).frame_box.then { |box| [box.width.round(6), box.height.round(6)] }
+    def frame_size(settings) =
+      TileLoom::Layout::Layout
+        .new(settings["layout"])
+        .frame_box
+        .then { |box| [box.width.round(6), box.height.round(6)] }
 
     # Did the data of the study area change? (Another edition of one of its layers.)
     def covers_changed?(before, after)
       layers = TileLoom::Index::AreaChoice.new(after.dig("index", "area")).layers
-      [before, after].map { |settings| settings["layers"].select { |layer| layers.include?(layer["id"]) }.map { |layer| [layer["id"], layer["edition"]] } }.uniq.length > 1
+      [before, after].map do |settings|
+        settings["layers"]
+          .select { |layer| layers.include?(layer["id"]) }
+          .map { |layer| [layer["id"], layer["edition"]] }
+      end
+        .uniq
+        .length > 1
     end
   end
 end

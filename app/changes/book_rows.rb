@@ -24,8 +24,13 @@ module App
     def layers(list)
       rows = Layer.where(book_id: @book.id).index_by { |row| [row.key, row.edition] }
       list.each_with_index do |entry, position|
-        rows.delete([entry["id"], entry.fetch("edition", 1)]).update!(position: position, title: entry["title"], visible: entry.fetch("visible", true),
-          removed: false, style: entry.except(*Layer::OWN))
+        rows.delete([entry["id"], entry.fetch("edition", 1)]).update!(
+          position: position,
+          title: entry["title"],
+          visible: entry.fetch("visible", true),
+          removed: false,
+          style: entry.except(*Layer::OWN)
+        )
       end
       rows.each_value { |row| row.update!(removed: true) unless row.removed }
     end

@@ -12,8 +12,15 @@ module App
         shifts = ChosenOperations.new(settings["operations"], settings["reference"])
         settings["layers"].each_with_index do |layer, position|
           reader = shifts.reader { |crs| folio.reader(layer, position, target: crs) }
-          LayerImport.new(book).keep(reader, key: layer["id"], title: layer["title"], position: position,
-            visible: layer.fetch("visible", true), style: layer.except(*Layer::OWN), name: layer.dig("data", "file"))
+          LayerImport.new(book).keep(
+            reader,
+            key: layer["id"],
+            title: layer["title"],
+            position: position,
+            visible: layer.fetch("visible", true),
+            style: layer.except(*Layer::OWN),
+            name: layer.dig("data", "file")
+          )
           tell(book, layer, reader.told)
         end
         book.update_columns(operations: shifts.entries)
@@ -23,7 +30,9 @@ module App
 
     # What of a layer's data was left out or mended stands with the files that came in.
     def self.tell(book, layer, sentences)
-      Arrival.create!(book_id: book.id, name: layer["title"], state: "done", path: "", remarks: sentences.first(50)) if sentences.any?
+      if sentences.any?
+        Arrival.create!(book_id: book.id, name: layer["title"], state: "done", path: "", remarks: sentences.first(50))
+      end
     end
     private_class_method :tell
 

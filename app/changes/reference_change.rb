@@ -6,7 +6,9 @@ module App
     # definition: of the reference to be. Returns the open Reprojection; Invalid where it does not do.
     def self.start(book, definition, session: nil)
       target = TileLoom::Crs::System.find(definition).for_fixed_scale!(path: "/reference")
-      raise TileLoom::Invalid.new("The book is drawn in #{target.name} already.", path: "/reference") if target.code == book.reference
+      if target.code == book.reference
+        raise TileLoom::Invalid.new("The book is drawn in #{target.name} already.", path: "/reference")
+      end
       enqueue(book, target.code, operations: operations(book, target), session: session)
     end
 
@@ -14,31 +16,52 @@ module App
     # none did, the book changes at once, and nil is returned.
     def self.shift(book, datums, name, session: nil)
       shifts = DatumShifts.new(book)
-      raise TileLoom::Invalid.new("“#{name}” is no transformation between #{datums.join(" and ")} here; choose one of those that are offered.", path: "/name") unless shifts.offered?(datums, name)
+      unless shifts.offered?(datums, name)
+        raise TileLoom::Invalid.new(
+          "“#{name}” is no transformation between #{datums.join(" and ")} here; choose one of those that are offered.",
+          path: "/name"
+        )
+      end
       fresh = TileLoom::Crs::Operations.new(book.operations).with(datums, name).to_a
       return enqueue(book, book.reference, operations: fresh, session: session) if shifts.moves?(datums)
       BookChanges.new(book, session: session).choose_operations(fresh, label: label(name))
       nil
     end
 
-    # The book's transformations with those that its layers need to come to the target, the most accurate for its ground.
+    # The book's transformations with those that its layers need to come to the target, the most accurate for its
+    # ground.
     def self.operations(book, target)
       own = TileLoom::Crs::System.find(book.reference)
       box = book.extent&.then { |ground| TileLoom::Crs::Transform.between(own, own.geographic).box(ground).to_a }
-      references = book.layers.reject(&:removed).map(&:original_reference).uniq.map { |code| TileLoom::Crs::System.find(code) }
-      references.reduce(TileLoom::Crs::Operations.new(book.operations)) { |known, from| known.including(from, target, target, box: box) }.to_a.presence
+      references =
+        book.layers.reject(&:removed).map(&:original_reference).uniq.map { |code| TileLoom::Crs::System.find(code) }
+      references
+        .reduce(TileLoom::Crs::Operations.new(book.operations)) do |known, from|
+          known.including(from, target, target, box: box)
+        end
+        .to_a
+        .presence
     end
     private_class_method :operations
 
     def self.label(name) = "Transformation #{name}"[0, 200]
 
     # Is it the doing of a job, so that undo and redo are one too?
-    def self.of?(edit) = edit.before["reference"] != edit.after["reference"] || Reprojection.exists?(edit_id: edit.id, direction: "forward")
+    def self.of?(edit) =
+      edit.before["reference"] != edit.after["reference"] ||
+        Reprojection.exists?(edit_id: edit.id, direction: "forward")
 
     # An undo or redo of an Edit that changed the reference.
     def self.step(book, edit, direction, session: nil)
       document = (direction == "undo") ? edit.before : edit.after
-      enqueue(book, document["reference"], operations: document["operations"], edit_id: edit.id, direction: direction, session: session)
+      enqueue(
+        book,
+        document["reference"],
+        operations: document["operations"],
+        edit_id: edit.id,
+        direction: direction,
+        session: session
+      )
     end
 
     def self.enqueue(book, target, **values)
@@ -63,7 +86,9 @@ module App
     def finish(boxes)
       @book.with_lock do
         raise Stopped unless @change.wanted?
-        raise TileLoom::Invalid.new("Data came into the book meanwhile; change its reference again.") unless boxes.keys.sort == Layer.settled(@book.id).pluck(:id).sort
+        unless boxes.keys.sort == Layer.settled(@book.id).pluck(:id).sort
+          raise TileLoom::Invalid.new("Data came into the book meanwhile; change its reference again.")
+        end
         before = @book.settings
         cells = @book.index.core_cells
         after, carried = outcome(before, cells)
@@ -78,10 +103,19 @@ module App
     # [document, cells] as they are to be.
     def outcome(before, cells)
       return undone if @change.direction != "forward"
-      return [before.merge("operations" => @change.operations), cells] if @change.target == before["reference"]
-      carry = TileLoom::Index::Carry.new(from: TileLoom::Crs::System.find(before["reference"]), to: TileLoom::Crs::System.find(@change.target),
-        frame: @book.document.layout.frame_box, held: before.dig("index", "held") || "projection")
-      after = before.merge({"reference" => @change.target, "operations" => @change.operations}.compact, "index" => before["index"].merge("area" => area(before.dig("index", "area"), carry)))
+      return before.merge("operations" => @change.operations), cells if @change.target == before["reference"]
+      carry =
+        TileLoom::Index::Carry.new(
+          from: TileLoom::Crs::System.find(before["reference"]),
+          to: TileLoom::Crs::System.find(@change.target),
+          frame: @book.document.layout.frame_box,
+          held: before.dig("index", "held") || "projection"
+        )
+      after =
+        before.merge(
+          {"reference" => @change.target, "operations" => @change.operations}.compact,
+          "index" => before["index"].merge("area" => area(before.dig("index", "area"), carry))
+        )
       [after, cells.map { |cell| carry.cell(cell) }]
     end
 
@@ -110,7 +144,10 @@ module App
     end
 
     def put(after, cells, boxes)
-      ActiveRecord::Base.connection.exec_update("UPDATE features JOIN reprojected_shapes ON reprojected_shapes.feature_id = features.id AND reprojected_shapes.reprojection_id = #{@change.id.to_i} SET features.shape = reprojected_shapes.shape")
+      ActiveRecord::Base.connection.exec_update(
+        "UPDATE features JOIN reprojected_shapes ON reprojected_shapes.feature_id = features.id AND " \
+        "reprojected_shapes.reprojection_id = #{@change.id.to_i} SET features.shape = reprojected_shapes.shape"
+      )
       boxes.each { |id, box| Layer.where(id: id).update_all({coarse_levels: nil, **Layer.bounds(box)}) }
       BookRows.new(@book).write(after)
       @book.index.keep(cells)

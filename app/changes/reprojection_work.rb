@@ -15,16 +15,24 @@ module App
       scale = Book.find(@change.book_id).index.settings["scale"]
       target = TileLoom::Crs::System.find(@change.target, operations: TileLoom::Crs::Operations.new(@change.operations))
       done = 0
-      Layer.settled(@change.book_id).order(:id).to_h do |layer|
-        reprojector = TileLoom::Data::Reprojector.new(from: TileLoom::Crs::System.find(layer.original_reference), to: target, scale: scale)
-        box = nil
-        layer.each_batch(BATCH, :id, :original) do |features|
-          raise Stopped unless @change.wanted?
-          box = [box, keep(layer, features, reprojector)].compact.reduce { |all, other| all.union(other) }
-          @change.update_columns(done: done += features.length)
+      Layer
+        .settled(@change.book_id)
+        .order(:id)
+        .to_h do |layer|
+          reprojector =
+            TileLoom::Data::Reprojector.new(
+              from: TileLoom::Crs::System.find(layer.original_reference),
+              to: target,
+              scale: scale
+            )
+          box = nil
+          layer.each_batch(BATCH, :id, :original) do |features|
+            raise Stopped unless @change.wanted?
+            box = [box, keep(layer, features, reprojector)].compact.reduce { |all, other| all.union(other) }
+            @change.update_columns(done: done += features.length)
+          end
+          [layer.id, box]
         end
-        [layer.id, box]
-      end
     end
 
     def clear = ReprojectedShape.where(reprojection_id: @change.id).delete_all
@@ -32,7 +40,8 @@ module App
     private
 
     def keep(layer, features, reprojector)
-      originals = features.map { |identity, id, wkb| Original.new(id, "Feature #{identity} of #{layer.title}", wkb.to_s.b) }
+      originals =
+        features.map { |identity, id, wkb| Original.new(id, "Feature #{identity} of #{layer.title}", wkb.to_s.b) }
       rows = []
       reprojector.each(originals) do |item, shape|
         raise shape if shape.is_a?(TileLoom::Invalid)

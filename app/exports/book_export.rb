@@ -15,7 +15,10 @@ module App
       yield JSON.generate(settings).delete_suffix("}") + ',"layers":['
       layers.each_with_index do |layer, index|
         yield ",\n" if index.positive?
-        yield JSON.generate(layer).delete_suffix("}") + %(,"data":{"collection":{"type":"FeatureCollection","crs":#{JSON.generate(crs)},"features":[)
+        yield(
+          JSON.generate(layer).delete_suffix("}") +
+            %(,"data":{"collection":{"type":"FeatureCollection","crs":#{JSON.generate(crs)},"features":[)
+        )
         features(layer["id"]) { |text| yield text }
         yield "]}}}"
       end
@@ -28,11 +31,14 @@ module App
 
     def features(key)
       first = true
-      @book.layers.find { |layer| layer.key == key }.each_geojson do |_, feature|
-        yield ",\n" unless first
-        first = false
-        yield JSON.generate(feature)
-      end
+      @book
+        .layers
+        .find { |layer| layer.key == key }
+        .each_geojson do |_, feature|
+          yield ",\n" unless first
+          first = false
+          yield JSON.generate(feature)
+        end
     end
   end
 end

@@ -12,7 +12,16 @@ module App
 
     # A VectorFile to write to, and what to write.
     def written(format)
-      VectorFile.new("#{TileLoom::Document::Starter.id_for(@book.title, [])}-cells", format, crs: @book.crs, among: FORMATS, of: "cells", layer: "cells", degree_places: 11, shape: CORNERS)
+      VectorFile.new(
+        "#{TileLoom::Document::Starter.id_for(@book.title, [])}-cells",
+        format,
+        crs: @book.crs,
+        among: FORMATS,
+        of: "cells",
+        layer: "cells",
+        degree_places: 11,
+        shape: CORNERS
+      )
     end
 
     def features = @book.index.core_cells.lazy.map { |cell| feature(cell) }
@@ -20,9 +29,19 @@ module App
     # What a file holds, in the book's reference.
     def features_of(file)
       crs = @book.crs
-      features = TileLoom::Data::FileReader.open(file, target: crs, columns: TileLoom::Data::Columns.new(**(csv?(file) ? {wkt: CORNERS} : {})), reference: csv?(file) ? crs : nil).features
+      features =
+        TileLoom::Data::FileReader.open(
+          file,
+          target: crs,
+          columns: TileLoom::Data::Columns.new(**(csv?(file) ? {wkt: CORNERS} : {})),
+          reference: csv?(file) ? crs : nil
+        ).features
       raise TileLoom::Invalid.new("The file holds no cells.") if features.empty?
-      raise TileLoom::Invalid.new("The file holds #{features.length} cells; the most is #{TileLoom::Index::Grid::MOST_CELLS}.") if features.length > TileLoom::Index::Grid::MOST_CELLS
+      if features.length > TileLoom::Index::Grid::MOST_CELLS
+        raise TileLoom::Invalid.new(
+                "The file holds #{features.length} cells; the most is #{TileLoom::Index::Grid::MOST_CELLS}."
+              )
+      end
       features
     end
 
@@ -41,8 +60,25 @@ module App
     def feature(cell)
       ground = cell.ground
       ring = (ground.corners + ground.corners.first(2)).each_slice(2).to_a
-      values = [cell.number, cell.name, cell.row + 1, cell.column + 1, cell.scale, ground.rotation_deg, ground.centre_x, ground.centre_y, cell.pinned ? 1 : 0]
-      {"type" => "Feature", "properties" => COLUMNS.zip(values).to_h, "geometry" => {"type" => "Polygon", "coordinates" => [ring]}}
+      values = [
+        cell.number,
+        cell.name,
+        cell.row + 1,
+        cell.column + 1,
+        cell.scale,
+        ground.rotation_deg,
+        ground.centre_x,
+        ground.centre_y,
+        cell.pinned ? 1 : 0
+      ]
+      {
+        "type" => "Feature",
+        "properties" => COLUMNS.zip(values).to_h,
+        "geometry" => {
+          "type" => "Polygon",
+          "coordinates" => [ring]
+        }
+      }
     end
 
     def cell(feature, index)
@@ -53,8 +89,16 @@ module App
       x, y, turn = %w[x y turn].map { |key| Float(values[key].to_s, exception: false) }
       x, y = middle(feature) unless x && y
       size = core.index.size(core.crs, core.layout.frame_box, scale)
-      TileLoom::Index::Cell.new(number: Integer(values["number"].to_s, exception: false) || index + 1, name: name[0, 80], row: [values["row"].to_i - 1, 0].max, column: [values["column"].to_i - 1, 0].max,
-        scale: scale, ground: TileLoom::Geometry::TurnedRectangle.new(x, y, *size.at(x, y), turn || 0.0), pinned: true, moved: true)
+      TileLoom::Index::Cell.new(
+        number: Integer(values["number"].to_s, exception: false) || index + 1,
+        name: name[0, 80],
+        row: [values["row"].to_i - 1, 0].max,
+        column: [values["column"].to_i - 1, 0].max,
+        scale: scale,
+        ground: TileLoom::Geometry::TurnedRectangle.new(x, y, *size.at(x, y), turn || 0.0),
+        pinned: true,
+        moved: true
+      )
     end
 
     def core = @core ||= Book.core(@book.settings)
@@ -69,7 +113,10 @@ module App
 
     def refuse_twice(cells)
       twice = cells.group_by { |cell| cell.name.downcase }.find { |_, list| list.length > 1 } or return
-      raise TileLoom::Invalid.new("The name “#{twice[1].first.name}” stands #{twice[1].length} times in the file; every cell needs a name of its own.")
+      raise TileLoom::Invalid.new(
+              "The name “#{twice[1].first.name}” stands #{twice[1].length} times in the file; every cell needs a " \
+              "name of its own."
+            )
     end
   end
 end

@@ -11,24 +11,50 @@ module App
     # What of a book makes its design.
     def self.of(book)
       layout = book.layout.settings
-      own = Book::OWN.to_h { |list| [list, (book.public_send(list) || []).select { |entry| used(layout).include?(entry["id"]) }] }
+      own =
+        Book::OWN.to_h do |list|
+          [list, (book.public_send(list) || []).select { |entry| used(layout).include?(entry["id"]) }]
+        end
       {"format" => FORMAT, "version" => VERSION, "layout" => layout, **own}
     end
 
     # Ids of the drawings, pictures and typefaces that a layout asks for.
     def self.used(layout)
-      layout["elements"].flat_map { |element| [*element.values_at("drawing", "picture", "face"), *(element["grids"] || []).map { |grid| grid.dig("labels", "face") }] }.compact
+      layout["elements"]
+        .flat_map do |element|
+          [
+            *element.values_at("drawing", "picture", "face"),
+            *(element["grids"] || []).map { |grid| grid.dig("labels", "face") }
+          ]
+        end
+        .compact
     end
 
     # text: of such a file. Invalid says what it is instead.
     def self.read(text)
       parsed = TileLoom::Assets::JsonText.parse(text, what: "The file", nesting: 60)
-      raise TileLoom::Invalid.new("The file is not a design; take one from a book’s Sheet step.") unless parsed.is_a?(Hash) && parsed["format"] == FORMAT
-      raise TileLoom::Invalid.new("The design was made by a later version (#{parsed["version"]}) than this one (#{VERSION}) reads; bring Tile Loom up to date.") unless parsed["version"] == VERSION
+      unless parsed.is_a?(Hash) && parsed["format"] == FORMAT
+        raise TileLoom::Invalid.new("The file is not a design; take one from a book’s Sheet step.")
+      end
+      unless parsed["version"] == VERSION
+        raise TileLoom::Invalid.new(
+                "The design was made by a later version (#{parsed["version"]}) than this one (#{VERSION}) reads; bring " \
+                "Tile Loom up to date."
+              )
+      end
       raise TileLoom::Invalid.new("The design file holds no layout.") unless parsed["layout"].is_a?(Hash)
       lists = Book::OWN.map { |list| parsed.fetch(list, []) }
-      raise TileLoom::Invalid.new("The design file is broken: #{Book::OWN.join(", ")} must be lists.") unless lists.all? { |list| list.is_a?(Array) && list.all?(Hash) }
-      finding = PARTS.flat_map { |name, part| Array(parsed.fetch(name, [])).each_with_index.flat_map { |entry, index| TileLoom::Document::Schema.part_findings(part, entry, path: "/#{name}/#{index}") } }.first
+      unless lists.all? { |list| list.is_a?(Array) && list.all?(Hash) }
+        raise TileLoom::Invalid.new("The design file is broken: #{Book::OWN.join(", ")} must be lists.")
+      end
+      finding =
+        PARTS
+          .flat_map do |name, part|
+            Array(parsed.fetch(name, [])).each_with_index.flat_map do |entry, index|
+              TileLoom::Document::Schema.part_findings(part, entry, path: "/#{name}/#{index}")
+            end
+          end
+          .first
       raise finding if finding
       Enclosure.take_in(parsed, TileLoom::Assets::Enclosures.none)
     end
@@ -41,7 +67,14 @@ module App
       changes.apply_to_fresh(label: label) do
         layout = @design["layout"]
         layout = layout.merge("page" => book.layout.page) unless page
-        patch = {"layout" => {"name" => layout["name"], "elements" => layout["elements"], "page" => whole(layout["page"], book), "guides" => layout.fetch("guides", nil)}}
+        patch = {
+          "layout" => {
+            "name" => layout["name"],
+            "elements" => layout["elements"],
+            "page" => whole(layout["page"], book),
+            "guides" => layout.fetch("guides", nil)
+          }
+        }
         patch.merge(with_own(book))
       end
     end
@@ -50,11 +83,13 @@ module App
 
     # The lists of a book's own, with what the design brings.
     def with_own(book)
-      Book::OWN.filter_map do |list|
-        own = book.public_send(list) || []
-        fresh = (@design[list] || []).reject { |entry| own.any? { |known| known["id"] == entry["id"] } }
-        [list, own + fresh] if fresh.any?
-      end.to_h
+      Book::OWN
+        .filter_map do |list|
+          own = book.public_send(list) || []
+          fresh = (@design[list] || []).reject { |entry| own.any? { |known| known["id"] == entry["id"] } }
+          [list, own + fresh] if fresh.any?
+        end
+        .to_h
     end
 
     # A merge patch that leaves nothing of the page before.

@@ -18,20 +18,36 @@ module App
       TileLoom::Document::Check.demand(document, enclosures: Enclosure.reader)
       rows = @book.index.rows
       raise TileLoom::Invalid.new("The book has no sheets to print; weave an index first.") if rows.empty?
-      picked = TileLoom::Output::Press.new(book: @book.document, source: nil).pick(sheets, rows.map { |row| Cell.core_of(row) })
+      picked =
+        TileLoom::Output::Press.new(book: @book.document, source: nil).pick(
+          sheets,
+          rows.map { |row| Cell.core_of(row) }
+        )
       ActiveRecord::Base.transaction do
-        run = @book.press_runs.create!(sheets: sheets.to_s.strip[0, 1000].presence || "all", total: picked.length, revision: @book.revision, document: document,
-          cells: rows)
+        run =
+          @book.press_runs.create!(
+            sheets: sheets.to_s.strip[0, 1000].presence || "all",
+            total: picked.length,
+            revision: @book.revision,
+            document: document,
+            cells: rows
+          )
         cut(run, picked)
         run
       end
     end
 
     def cut(run, picked)
-      picked.each_slice(PressPiece::SHEETS).with_index do |cells, position|
-        piece = run.pieces.create!(position: position, numbers: cells.map { |cell| (cell == TileLoom::Output::Press::KEY) ? PressPiece::KEY : cell.number })
-        WorkQueue.put(:press_piece, piece.id, turn: Turn.press(position))
-      end
+      picked
+        .each_slice(PressPiece::SHEETS)
+        .with_index do |cells, position|
+          piece =
+            run.pieces.create!(
+              position: position,
+              numbers: cells.map { |cell| (cell == TileLoom::Output::Press::KEY) ? PressPiece::KEY : cell.number }
+            )
+          WorkQueue.put(:press_piece, piece.id, turn: Turn.press(position))
+        end
     end
   end
 end

@@ -8,18 +8,25 @@ module App
   class VectorFile
     # Ending of the file that GDAL writes (which tells it the format), ending of the download, type. GDAL zips
     # a Shapefile whose name ends in .shp.zip by itself.
-    FORMATS = {"geojson" => [".geojson", ".geojson", "application/geo+json"], "gpkg" => [".gpkg", ".gpkg", "application/geopackage+sqlite3"],
-               "shp" => [".shp.zip", ".zip", "application/zip"], "csv" => [".csv", ".csv", "text/csv"]}.freeze
+    FORMATS = {
+      "geojson" => %w[.geojson .geojson application/geo+json],
+      "gpkg" => %w[.gpkg .gpkg application/geopackage+sqlite3],
+      "shp" => %w[.shp.zip .zip application/zip],
+      "csv" => %w[.csv .csv text/csv]
+    }.freeze
 
     # GDAL's name of what writes each, its last word.
     DRIVERS = {"geojson" => "GeoJSON", "gpkg" => "GPKG", "shp" => "Shapefile", "csv" => "CSV"}.freeze
 
     attr_reader :type
 
-    # title: of the file; layer: of the layer in it; crs: that the features are in; among: the formats to choose from; of: what is written, in
+    # title: of the file; layer: of the layer in it; crs: that the features are in; among: the formats to choose from;
+    # of: what is written, in
     # words; degree_places: decimals of longitude and latitude; shape: what a table calls its well-known text.
     def initialize(title, format, crs:, among:, of:, layer: title, degree_places: 9, shape: "shape")
-      raise TileLoom::Invalid.new("“#{format}” is not a format for #{of}; use one of #{among.join(", ")}.") unless among.include?(format)
+      unless among.include?(format)
+        raise TileLoom::Invalid.new("“#{format}” is not a format for #{of}; use one of #{among.join(", ")}.")
+      end
       @title, @layer, @format, @crs, @degree_places, @shape = title, layer, format, crs, degree_places, shape
       @written, @ending, @type = FORMATS.fetch(format)
     end
@@ -32,9 +39,20 @@ module App
     def make(features)
       Dir.mktmpdir("tile-loom-export") do |folder|
         source = File.join(folder, "source.geojsonl")
-        File.open(source, "w") { |io| features.each { |feature| io.puts(JSON.generate(degrees? ? in_degrees(feature) : feature)) } }
+        File.open(source, "w") do |io|
+          features.each { |feature| io.puts(JSON.generate(degrees? ? in_degrees(feature) : feature)) }
+        end
         written = File.join(folder, "#{@title}#{@written}")
-        TileLoom::Data::GdalProcess.new(name, drivers: [DRIVERS.fetch(@format)]).capture("ogr2ogr", "-a_srs", degrees? ? LONGITUDE_FIRST : @crs.code, *options, "-nln", @layer, written, source)
+        TileLoom::Data::GdalProcess.new(name, drivers: [DRIVERS.fetch(@format)]).capture(
+          "ogr2ogr",
+          "-a_srs",
+          degrees? ? LONGITUDE_FIRST : @crs.code,
+          *options,
+          "-nln",
+          @layer,
+          written,
+          source
+        )
         yield written
       end
     end
@@ -51,7 +69,9 @@ module App
     end
 
     def geometry_in_degrees(geometry)
-      return geometry.merge("geometries" => geometry["geometries"].map { |part| geometry_in_degrees(part) }) if geometry["geometries"]
+      if geometry["geometries"]
+        return geometry.merge("geometries" => geometry["geometries"].map { |part| geometry_in_degrees(part) })
+      end
       places = geometry["coordinates"].flatten
       @transform ||= TileLoom::Crs::Transform.between(@crs, TileLoom::Crs::System.find(LONGITUDE_FIRST))
       found = @transform.forward(places, strict: true).each_slice(2)
@@ -59,14 +79,19 @@ module App
     end
 
     # The same nesting with other positions, taken from an enumerator.
-    def filled(part, positions) = part.first.is_a?(Numeric) ? positions.next : part.map { |inner| filled(inner, positions) }
+    def filled(part, positions) =
+      part.first.is_a?(Numeric) ? positions.next : part.map { |inner| filled(inner, positions) }
 
     def options
       case @format
-      when "geojson" then ["-lco", "RFC7946=YES", "-lco", "COORDINATE_PRECISION=#{@degree_places}"]
-      when "shp" then ["-lco", "ENCODING=UTF-8"]
-      when "csv" then ["-lco", "GEOMETRY=AS_WKT", "-lco", "GEOMETRY_NAME=#{@shape}"]
-      else []
+      when "geojson"
+        ["-lco", "RFC7946=YES", "-lco", "COORDINATE_PRECISION=#{@degree_places}"]
+      when "shp"
+        %w[-lco ENCODING=UTF-8]
+      when "csv"
+        ["-lco", "GEOMETRY=AS_WKT", "-lco", "GEOMETRY_NAME=#{@shape}"]
+      else
+        []
       end
     end
   end

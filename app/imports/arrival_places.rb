@@ -24,17 +24,28 @@ module App
 
     def candidates
       return [[@layer["reference"], "as the file says"]] if @layer["reference"]
-      [*(degrees? ? [["EPSG:4326", "longitude and latitude"]] : []), [@book.reference, "the book’s own"], *others, *suggested]
+      [
+        *(degrees? ? [["EPSG:4326", "longitude and latitude"]] : []),
+        [@book.reference, "the book’s own"],
+        *others,
+        *suggested
+      ]
     end
 
     def degrees? = TileLoom::Data::Inspection::Found.new(box: @layer["box"]).degrees?
 
-    def others = @book.layers.reject(&:removed).map(&:original_reference).uniq.map { |code| [code, "as other data of the book"] }
+    def others =
+      @book.layers.reject(&:removed).map(&:original_reference).uniq.map { |code| [code, "as other data of the book"] }
 
     def suggested
       box = @book.extent or return []
-      degrees = TileLoom::Crs::Transform.between(@target, TileLoom::Crs::System.find("OGC:CRS84")).box(box, strict: true)
-      TileLoom::Crs::Suggestions.new(degrees.to_a).list.first(MOST_SUGGESTED).map { |suggestion| [suggestion.code, suggestion.reason] }
+      degrees =
+        TileLoom::Crs::Transform.between(@target, TileLoom::Crs::System.find("OGC:CRS84")).box(box, strict: true)
+      TileLoom::Crs::Suggestions
+        .new(degrees.to_a)
+        .list
+        .first(MOST_SUGGESTED)
+        .map { |suggestion| [suggestion.code, suggestion.reason] }
     end
 
     def place(code, reason)
@@ -43,7 +54,13 @@ module App
       west, south, east, north = @layer["box"]
       box = TileLoom::Geometry::Box.new(west, south, east, north)
       ring = TileLoom::Crs::Transform.between(crs, @target).forward(box.corners, strict: true)
-      Place.new(code: crs.code, name: crs.name, reason: reason, ring: ring.each_slice(2).to_a, distance_m: distance(TileLoom::Geometry::Box.around(ring)))
+      Place.new(
+        code: crs.code,
+        name: crs.name,
+        reason: reason,
+        ring: ring.each_slice(2).to_a,
+        distance_m: distance(TileLoom::Geometry::Box.around(ring))
+      )
     rescue TileLoom::Invalid
       nil
     end

@@ -47,7 +47,9 @@ module App
     # Names of the attributes with so few values that they may decide on a symbol.
     def few_valued
       seen = Hash.new { |hash, name| hash[name] = {} }
-      each_row { |_, _, properties| properties.each { |name, value| seen[name][value] = true if seen[name].length <= MOST_VALUES } }
+      each_row do |_, _, properties|
+        properties.each { |name, value| seen[name][value] = true if seen[name].length <= MOST_VALUES }
+      end
       seen.select { |_, values| values.length <= MOST_VALUES }.keys
     end
 

@@ -28,7 +28,8 @@ module App
     def row(connection, layer_id, feature, original)
       shape = feature.wkb.unpack1("H*")
       same = feature.wkb == original.wkb
-      "(#{layer_id.to_i},#{feature.id.to_i},x'#{GeometryType::PREFIX_HEX}#{shape}',x'#{same ? shape : original.wkb.unpack1("H*")}',#{connection.quote(JSON.generate(feature.attributes))})"
+      "(#{layer_id.to_i},#{feature.id.to_i},x'#{GeometryType::PREFIX_HEX}#{shape}',x'" \
+      "#{same ? shape : original.wkb.unpack1("H*")}',#{connection.quote(JSON.generate(feature.attributes))})"
     end
   end
 end

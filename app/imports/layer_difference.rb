@@ -20,8 +20,13 @@ module App
       appeared, vanished = new.keys - old.keys, old.keys - new.keys
       changed = (old.keys & new.keys).reject { |key| old[key] == new[key] }
       same = new.length - appeared.length - changed.length
-      ["#{appeared.length} appeared, #{vanished.length} vanished, #{changed.length} changed, #{same} stayed as they were#{" (told apart by #{key})" if key}.",
-        *list("Appeared", appeared), *list("Vanished", vanished), *list("Changed", changed)]
+      [
+        "#{appeared.length} appeared, #{vanished.length} vanished, #{changed.length} changed, #{same} stayed as they " \
+        "were#{" (told apart by #{key})" if key}.",
+        *list("Appeared", appeared),
+        *list("Vanished", vanished),
+        *list("Changed", changed)
+      ]
     end
 
     private
@@ -31,14 +36,20 @@ module App
     # The originals, as they came: another reference or a mended ring is no change of the data.
     def read(layer)
       [].tap do |all|
-        layer.each_batch(5_000, :properties, :original) { |rows| all.concat(rows.map { |_, properties, original| Row.new(properties, Digest::MD5.digest(original.to_s)) }) }
+        layer.each_batch(5_000, :properties, :original) do |rows|
+          all.concat(rows.map { |_, properties, original| Row.new(properties, Digest::MD5.digest(original.to_s)) })
+        end
       end
     end
 
     def key
       return @key if defined?(@key)
       names = [@before, @after].map { |rows| rows.first&.properties.to_h.keys }.reduce(:&)
-      @key = names.sort_by.with_index { |name, index| [name.match?(LIKELY) ? 0 : 1, index] }.find { |name| tells_apart?(name) }
+      @key =
+        names
+          .sort_by
+          .with_index { |name, index| [name.match?(LIKELY) ? 0 : 1, index] }
+          .find { |name| tells_apart?(name) }
     end
 
     def tells_apart?(name)

@@ -8,35 +8,73 @@ module App
     # reader: TileLoom::Data::GeojsonReader. style: nil for a sober one by kind of geometry; removed:
     # not shown yet; began: called with the row before its features come. Yields the count so far after
     # each batch. Returns the Layer. The caller sees to it that a failure leaves nothing.
-    def keep(reader, key:, title:, position: nil, visible: true, style: nil, name: nil, removed: false, edition: 1, began: nil, &progress)
-      layer = Layer.create!(book_id: @book.id, key: key, edition: edition, title: title[0, 200], visible: visible, removed: removed, style: style || {"rules" => []},
-        position: position || next_position, original_reference: reader.source_reference.code, original_name: name.to_s[0, 250])
+    def keep(
+      reader,
+      key:,
+      title:,
+      position: nil,
+      visible: true,
+      style: nil,
+      name: nil,
+      removed: false,
+      edition: 1,
+      began: nil,
+      &progress
+    )
+      layer =
+        Layer.create!(
+          book_id: @book.id,
+          key: key,
+          edition: edition,
+          title: title[0, 200],
+          visible: visible,
+          removed: removed,
+          style: style || {"rules" => []},
+          position: position || next_position,
+          original_reference: reader.source_reference.code,
+          original_name: name.to_s[0, 250]
+        )
       began&.call(layer)
       tally = store(reader, layer, &progress)
       raise TileLoom::Invalid.new("The file holds no features with a geometry.") if tally.count.zero?
-      layer.update!(feature_count: tally.count, kind: tally.kind, fields: tally.types.to_h, vertex_count: tally.vertices, **Layer.bounds(tally.box))
-      layer.update!(style: {"rules" => [{"title" => layer.title, "symbol" => TileLoom::Document::Starter.symbol(layer.kind, colour(layer))}]}) unless style
+      layer.update!(
+        feature_count: tally.count,
+        kind: tally.kind,
+        fields: tally.types.to_h,
+        vertex_count: tally.vertices,
+        **Layer.bounds(tally.box)
+      )
+      unless style
+        layer.update!(
+          style: {
+            "rules" => [
+              {"title" => layer.title, "symbol" => TileLoom::Document::Starter.symbol(layer.kind, colour(layer))}
+            ]
+          }
+        )
+      end
       WorkQueue.put(:coarse_levels, layer.id, turn: Turn::COARSE) if CoarseLevels.new(layer).wanted?
       layer
     end
 
     private
 
-    Tally = Struct.new(:count, :kinds, :box, :vertices, :types) do
-      def kind = kinds.one? ? kinds.first : "mixed"
-    end
+    Tally = Struct.new(:count, :kinds, :box, :vertices, :types) { def kind = kinds.one? ? kinds.first : "mixed" }
 
     def next_position = (Layer.where(book_id: @book.id).maximum(:position) || -1) + 1
 
-    def colour(layer) = TileLoom::Document::Starter::COLOURS[layer.position % TileLoom::Document::Starter::COLOURS.length]
+    def colour(layer) =
+      TileLoom::Document::Starter::COLOURS[layer.position % TileLoom::Document::Starter::COLOURS.length]
 
     def store(reader, layer)
       tally = Tally.new(0, [], nil, 0, TileLoom::Data::AttributeTypes.new)
-      TileLoom::Data::ReadAhead.new(reader.each_batch).each do |pairs|
-        FeatureRows.insert(layer, pairs)
-        count(tally, pairs.map(&:first))
-        yield tally.count if block_given?
-      end
+      TileLoom::Data::ReadAhead
+        .new(reader.each_batch)
+        .each do |pairs|
+          FeatureRows.insert(layer, pairs)
+          count(tally, pairs.map(&:first))
+          yield tally.count if block_given?
+        end
       tally
     end
 

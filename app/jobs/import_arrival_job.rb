@@ -4,116 +4,154 @@ module App
   # Brings the chosen layers of a file into its book, batch by batch; none of them shows before all
   # are whole, and what was begun goes again when it fails or is stopped. While the book is being drawn in another
   # reference it waits, and brings them in that one then.
-  ImportArrivalJob = Struct.new(:arrival_id) do
-    def perform
-      arrival = Arrival.find_by(id: arrival_id) or return
-      return unless arrival.wanted?
-      wait_for_reference(arrival)
-      bring(arrival)
-    rescue TileLoom::Invalid => error
-      warn "#{arrival.name}: #{error.detail}" if error.detail
-      give_up(arrival, "failed", arrival.named(error.message))
-    rescue Stopped
-      give_up(arrival, "cancelled")
-    rescue Later, SignalException
-      begin_afresh(arrival)
-      raise
-    rescue Errno::ENOSPC, Errno::EDQUOT
-      give_up(arrival, "failed", "The server’s disk is full, so #{arrival.name} could not be brought in; make room and bring it in again.")
-    rescue
-      give_up(arrival, nil)
-      raise
-    end
-
-    def failure(job)
-      arrival = Arrival.find_by(id: arrival_id) or return
-      begin_afresh(arrival)
-      arrival.turn("failed", reason: WorkerSettings.reason(job, "Importing #{arrival.name}"))
-    end
-
-    private
-
-    def wait_for_reference(arrival)
-      raise Later if Reprojection.open_for(arrival.book)
-    end
-
-    def bring(arrival)
-      loop do
+  ImportArrivalJob =
+    Struct.new(:arrival_id) do
+      def perform
+        arrival = Arrival.find_by(id: arrival_id) or return
+        return unless arrival.wanted?
+        wait_for_reference(arrival)
+        bring(arrival)
+      rescue TileLoom::Invalid => error
+        warn "#{arrival.name}: #{error.detail}" if error.detail
+        give_up(arrival, "failed", arrival.named(error.message))
+      rescue Stopped
+        give_up(arrival, "cancelled")
+      rescue Later, SignalException
         begin_afresh(arrival)
-        reference = Book.where(id: arrival.book_id).pick(:reference)
-        layers = []
-        shifts = ChosenOperations.new(Book.where(id: arrival.book_id).pick(:operations), reference)
-        arrival.with_file { |file| arrival.choice["layers"].each { |wanted| import(arrival, file, wanted, layers, shifts) } }
-        return if show(arrival, layers, reference, shifts)
+        raise
+      rescue Errno::ENOSPC, Errno::EDQUOT
+        give_up(
+          arrival,
+          "failed",
+          "The server’s disk is full, so #{arrival.name} could not be brought in; make room and bring it in again."
+        )
+      rescue
+        give_up(arrival, nil)
+        raise
       end
-    rescue BookChanges::Busy
-      raise Later
-    end
 
-    # Shown and done in one transaction: a retry finds either all of it or nothing. false where the book is drawn in
-    # another reference by now.
-    def show(arrival, layers, reference, shifts)
-      book = Book.find(arrival.book_id)
-      old = replaced(arrival)
-      remarks = old ? LayerDifference.new(old, layers.first).sentences : []
-      BookChanges.new(book, session: arrival.session).record_import(old ? "Update #{old.title} from #{arrival.name}" : "Bring in #{arrival.name}") do
-        return false if book.reference != reference
-        Book.where(id: book.id).update_all(operations: shifts.entries)
-        raise Stopped unless arrival.turn("done", remarks: (remarks + arrival.remarks).first(50))
-        take_over(old, layers.first) if old
-        Layer.where(id: layers.map(&:id)).update_all(removed: false)
+      def failure(job)
+        arrival = Arrival.find_by(id: arrival_id) or return
+        begin_afresh(arrival)
+        arrival.turn("failed", reason: WorkerSettings.reason(job, "Importing #{arrival.name}"))
       end
-      true
-    end
 
-    # The layer that is to get fresh features, or nil; Invalid where it has gone.
-    def replaced(arrival)
-      return nil unless arrival.replaces
-      Layer.find_by(book_id: arrival.book_id, key: arrival.replaces, removed: false) or raise TileLoom::Invalid.new("The layer that was to be updated has been removed from the book.")
-    end
+      private
 
-    # Style, labels, place and name stay.
-    def take_over(old, fresh)
-      fresh.update!(style: old.style, position: old.position, title: old.title, visible: old.visible)
-      old.update!(removed: true)
-    end
-
-    def import(arrival, file, wanted, layers, shifts)
-      reference = arrival.choice["reference"].to_s.strip.then { |code| code.empty? ? nil : TileLoom::Crs::System.find(code) }
-      reader = shifts.reader(box: degrees(arrival, wanted, reference)) { |crs| arrival.reader(file, wanted["name"], target: crs, reference: reference) }
-      before = layers.sum(&:feature_count)
-      began = ->(row) { layers << row.tap { row.update!(arrival_id: arrival.id) } }
-      LayerImport.new(arrival.book).keep(reader, title: wanted["title"], name: arrival.name, removed: true, began: began, **place(arrival, wanted)) do |count|
-        raise Stopped unless arrival.wanted?
-        arrival.update_columns(done: before + count)
+      def wait_for_reference(arrival)
+        raise Later if Reprojection.open_for(arrival.book)
       end
-      arrival.remember(reader)
-    end
 
-    # [west, south, east, north] of a layer as the report has it; nil where that is not told.
-    def degrees(arrival, wanted, reference)
-      report = arrival.report.find { |layer| layer["name"] == wanted["name"] }
-      crs = reference || TileLoom::Crs::System.find(report&.fetch("reference", nil) || "OGC:CRS84")
-      corners = report&.fetch("box", nil) or return nil
-      TileLoom::Crs::Transform.between(crs, crs.geographic).box(TileLoom::Geometry::Box.new(*corners)).to_a.then { |found| found if found.all?(&:finite?) }
-    end
+      def bring(arrival)
+        loop do
+          begin_afresh(arrival)
+          reference = Book.where(id: arrival.book_id).pick(:reference)
+          layers = []
+          shifts = ChosenOperations.new(Book.where(id: arrival.book_id).pick(:operations), reference)
+          arrival.with_file do |file|
+            arrival.choice["layers"].each { |wanted| import(arrival, file, wanted, layers, shifts) }
+          end
+          return if show(arrival, layers, reference, shifts)
+        end
+      rescue BookChanges::Busy
+        raise Later
+      end
 
-    # A key of its own, or the next edition of the layer's that it replaces.
-    def place(arrival, wanted)
-      old = replaced(arrival)
-      return {key: TileLoom::Document::Starter.id_for(wanted["title"], Layer.where(book_id: arrival.book_id).pluck(:key))} unless old
-      {key: old.key, edition: Layer.where(book_id: arrival.book_id, key: old.key).maximum(:edition) + 1, style: old.style}
-    end
+      # Shown and done in one transaction: a retry finds either all of it or nothing. false where the book is drawn in
+      # another reference by now.
+      def show(arrival, layers, reference, shifts)
+        book = Book.find(arrival.book_id)
+        old = replaced(arrival)
+        remarks = old ? LayerDifference.new(old, layers.first).sentences : []
+        BookChanges
+          .new(book, session: arrival.session)
+          .record_import(old ? "Update #{old.title} from #{arrival.name}" : "Bring in #{arrival.name}") do
+            return false if book.reference != reference
+            Book.where(id: book.id).update_all(operations: shifts.entries)
+            raise Stopped unless arrival.turn("done", remarks: (remarks + arrival.remarks).first(50))
+            take_over(old, layers.first) if old
+            Layer.where(id: layers.map(&:id)).update_all(removed: false)
+          end
+        true
+      end
 
-    # What an attempt before this one left behind goes.
-    def begin_afresh(arrival)
-      Layer.where(arrival_id: arrival.id, removed: true).each(&:discard) unless arrival.reload.state == "done"
-      arrival.update!(remarks: [], done: 0) if Arrival::OPEN.include?(arrival.state)
-    end
+      # The layer that is to get fresh features, or nil; Invalid where it has gone.
+      def replaced(arrival)
+        return nil unless arrival.replaces
+        Layer.find_by(book_id: arrival.book_id, key: arrival.replaces, removed: false) or
+          raise TileLoom::Invalid.new("The layer that was to be updated has been removed from the book.")
+      end
 
-    def give_up(arrival, state, reason = nil)
-      begin_afresh(arrival)
-      arrival.turn(state, reason: reason) if state
+      # Style, labels, place and name stay.
+      def take_over(old, fresh)
+        fresh.update!(style: old.style, position: old.position, title: old.title, visible: old.visible)
+        old.update!(removed: true)
+      end
+
+      def import(arrival, file, wanted, layers, shifts)
+        reference =
+          arrival.choice["reference"].to_s.strip.then { |code| code.empty? ? nil : TileLoom::Crs::System.find(code) }
+        reader =
+          shifts.reader(box: degrees(arrival, wanted, reference)) do |crs|
+            arrival.reader(file, wanted["name"], target: crs, reference: reference)
+          end
+        before = layers.sum(&:feature_count)
+        began = ->(row) { layers << row.tap { row.update!(arrival_id: arrival.id) } }
+        LayerImport
+          .new(arrival.book)
+          .keep(
+            reader,
+            title: wanted["title"],
+            name: arrival.name,
+            removed: true,
+            began: began,
+            **place(arrival, wanted)
+          ) do |count|
+            raise Stopped unless arrival.wanted?
+            arrival.update_columns(done: before + count)
+          end
+        arrival.remember(reader)
+      end
+
+      # [west, south, east, north] of a layer as the report has it; nil where that is not told.
+      def degrees(arrival, wanted, reference)
+        report = arrival.report.find { |layer| layer["name"] == wanted["name"] }
+        crs = reference || TileLoom::Crs::System.find(report&.fetch("reference", nil) || "OGC:CRS84")
+        corners = report&.fetch("box", nil) or return nil
+        TileLoom::Crs::Transform
+          .between(crs, crs.geographic)
+          .box(TileLoom::Geometry::Box.new(*corners))
+          .to_a
+          .then { |found| found if found.all?(&:finite?) }
+      end
+
+      # A key of its own, or the next edition of the layer's that it replaces.
+      def place(arrival, wanted)
+        old = replaced(arrival)
+        unless old
+          return (
+            {
+              key:
+                TileLoom::Document::Starter.id_for(wanted["title"], Layer.where(book_id: arrival.book_id).pluck(:key))
+            }
+          )
+        end
+        {
+          key: old.key,
+          edition: Layer.where(book_id: arrival.book_id, key: old.key).maximum(:edition) + 1,
+          style: old.style
+        }
+      end
+
+      # What an attempt before this one left behind goes.
+      def begin_afresh(arrival)
+        Layer.where(arrival_id: arrival.id, removed: true).each(&:discard) unless arrival.reload.state == "done"
+        arrival.update!(remarks: [], done: 0) if Arrival::OPEN.include?(arrival.state)
+      end
+
+      def give_up(arrival, state, reason = nil)
+        begin_afresh(arrival)
+        arrival.turn(state, reason: reason) if state
+      end
     end
-  end
 end

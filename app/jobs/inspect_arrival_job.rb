@@ -2,37 +2,52 @@
 
 module App
   # Looks into a file that has arrived and reports its layers.
-  InspectArrivalJob = Struct.new(:arrival_id) do
-    def perform
-      arrival = Arrival.find_by(id: arrival_id) or return
-      return unless arrival.wanted?
-      layers = arrival.with_file { |file| TileLoom::Data::Inspection.new(file, columns: arrival.columns, wanted: arrival.asked).layers }
-      arrival.update!(report: layers.map { |layer| describe(layer, arrival) })
-      arrival.turn("ready", from: %w[inspecting])
-    rescue TileLoom::Invalid => error
-      warn "#{arrival.name}: #{error.detail}" if error.detail
-      arrival.turn("failed", reason: arrival.named(error.message))
-      arrival.drop_original
-    end
+  InspectArrivalJob =
+    Struct.new(:arrival_id) do
+      def perform
+        arrival = Arrival.find_by(id: arrival_id) or return
+        return unless arrival.wanted?
+        layers =
+          arrival.with_file do |file|
+            TileLoom::Data::Inspection.new(file, columns: arrival.columns, wanted: arrival.asked).layers
+          end
+        arrival.update!(report: layers.map { |layer| describe(layer, arrival) })
+        arrival.turn("ready", from: %w[inspecting])
+      rescue TileLoom::Invalid => error
+        warn "#{arrival.name}: #{error.detail}" if error.detail
+        arrival.turn("failed", reason: arrival.named(error.message))
+        arrival.drop_original
+      end
 
-    def failure(job)
-      arrival = Arrival.find_by(id: arrival_id) or return
-      arrival.turn("failed", reason: WorkerSettings.reason(job, "Looking into #{arrival.name}"))
-      arrival.drop_original
-    end
+      def failure(job)
+        arrival = Arrival.find_by(id: arrival_id) or return
+        arrival.turn("failed", reason: WorkerSettings.reason(job, "Looking into #{arrival.name}"))
+        arrival.drop_original
+      end
 
-    private
+      private
 
-    # Where a format has no names for layers, GDAL takes the file's: then the sender's counts, not ours.
-    def title(layer, arrival)
-      plain = ->(name) { File.basename(name, ".*") }
-      ((layer.name == plain.call(arrival.path)) ? plain.call(arrival.name) : layer.name).tr("_", " ")
-    end
+      # Where a format has no names for layers, GDAL takes the file's: then the sender's counts, not ours.
+      def title(layer, arrival)
+        plain = ->(name) { File.basename(name, ".*") }
+        ((layer.name == plain.call(arrival.path)) ? plain.call(arrival.name) : layer.name).tr("_", " ")
+      end
 
-    def describe(layer, arrival)
-      reference = layer.reference
-      {"name" => layer.name, "title" => title(layer, arrival), "count" => layer.count, "geometry" => layer.geometry, "attributes" => layer.attributes, "box" => layer.box, "reference" => reference, "columns" => layer.columns, "asks_columns" => layer.geometry == "None",
-       "reference_name" => reference && TileLoom::Crs::System.find(reference).name, "asks_reference" => reference.nil? && !layer.degrees?}
+      def describe(layer, arrival)
+        reference = layer.reference
+        {
+          "name" => layer.name,
+          "title" => title(layer, arrival),
+          "count" => layer.count,
+          "geometry" => layer.geometry,
+          "attributes" => layer.attributes,
+          "box" => layer.box,
+          "reference" => reference,
+          "columns" => layer.columns,
+          "asks_columns" => layer.geometry == "None",
+          "reference_name" => reference && TileLoom::Crs::System.find(reference).name,
+          "asks_reference" => reference.nil? && !layer.degrees?
+        }
+      end
     end
-  end
 end

@@ -3,63 +3,82 @@
 module App
   # Makes the book that a file was brought for: its layers with progress, its index at the end; it is listed when it is
   # whole, and gone when it is stopped or fails.
-  StartBookJob = Struct.new(:arrival_id) do
-    def perform
-      arrival = Arrival.find_by(id: arrival_id) or return
-      return unless arrival.wanted?
-      clear(arrival)
-      book = make(arrival)
-      Book.transaction do
-        raise Stopped unless arrival.turn("done", book_id: book.id)
-        book.update_columns(making: false)
-      end
-    rescue TileLoom::Invalid => error
-      warn "#{arrival.name}: #{error.detail}" if error.detail
-      clear(arrival)
-      # What was wrong can be put right: the file is ready as before.
-      arrival.turn("ready", reason: arrival.named(error.message))
-    rescue Stopped
-      clear(arrival)
-    rescue SignalException
-      clear(arrival)
-      raise
-    end
-
-    def failure(job)
-      arrival = Arrival.find_by(id: arrival_id) or return
-      clear(arrival)
-      arrival.turn("failed", reason: WorkerSettings.reason(job, "Making the book"))
-    end
-
-    private
-
-    def make(arrival)
-      start = BookStart.new(arrival, arrival.choice["start"])
-      settings = start.settings
-      book = NewBook.new(settings).create
-      book.update_columns(making: true)
-      arrival.update!(choice: arrival.choice.merge("making" => book.id), remarks: [], done: 0)
-      done = 0
-      shifts = ChosenOperations.new(nil, start.crs.code)
-      arrival.with_file do |file|
-        start.chosen.each do |layer|
-          reader = shifts.reader(box: start.degrees_box) { |crs| arrival.reader(file, layer["name"], target: crs, reference: start.file_reference(layer["name"]), scale: settings["index"]["scale"]) }
-          kept = LayerImport.new(book).keep(reader, key: start.keys.fetch(layer["name"]), title: layer["title"], name: arrival.name, began: ->(row) { row.update!(arrival_id: arrival.id) }) do |count|
-            raise Stopped unless arrival.wanted?
-            arrival.update_columns(done: done + count)
-          end
-          done += kept.feature_count
-          arrival.remember(reader)
+  StartBookJob =
+    Struct.new(:arrival_id) do
+      def perform
+        arrival = Arrival.find_by(id: arrival_id) or return
+        return unless arrival.wanted?
+        clear(arrival)
+        book = make(arrival)
+        Book.transaction do
+          raise Stopped unless arrival.turn("done", book_id: book.id)
+          book.update_columns(making: false)
         end
+      rescue TileLoom::Invalid => error
+        warn "#{arrival.name}: #{error.detail}" if error.detail
+        clear(arrival)
+        # What was wrong can be put right: the file is ready as before.
+        arrival.turn("ready", reason: arrival.named(error.message))
+      rescue Stopped
+        clear(arrival)
+      rescue SignalException
+        clear(arrival)
+        raise
       end
-      book.update_columns(operations: shifts.entries)
-      Book.find(book.id).tap(&:weave)
-    end
 
-    # What an attempt before this one left behind.
-    def clear(arrival)
-      number = arrival.reload.choice["making"] or return
-      Book.where(id: number, making: true).find_each(&:discard)
+      def failure(job)
+        arrival = Arrival.find_by(id: arrival_id) or return
+        clear(arrival)
+        arrival.turn("failed", reason: WorkerSettings.reason(job, "Making the book"))
+      end
+
+      private
+
+      def make(arrival)
+        start = BookStart.new(arrival, arrival.choice["start"])
+        settings = start.settings
+        book = NewBook.new(settings).create
+        book.update_columns(making: true)
+        arrival.update!(choice: arrival.choice.merge("making" => book.id), remarks: [], done: 0)
+        done = 0
+        shifts = ChosenOperations.new(nil, start.crs.code)
+        arrival.with_file do |file|
+          start.chosen.each do |layer|
+            reader =
+              shifts.reader(box: start.degrees_box) do |crs|
+                arrival.reader(
+                  file,
+                  layer["name"],
+                  target: crs,
+                  reference: start.file_reference(layer["name"]),
+                  scale: settings["index"]["scale"]
+                )
+              end
+            kept =
+              LayerImport
+                .new(book)
+                .keep(
+                  reader,
+                  key: start.keys.fetch(layer["name"]),
+                  title: layer["title"],
+                  name: arrival.name,
+                  began: ->(row) { row.update!(arrival_id: arrival.id) }
+                ) do |count|
+                  raise Stopped unless arrival.wanted?
+                  arrival.update_columns(done: done + count)
+                end
+            done += kept.feature_count
+            arrival.remember(reader)
+          end
+        end
+        book.update_columns(operations: shifts.entries)
+        Book.find(book.id).tap(&:weave)
+      end
+
+      # What an attempt before this one left behind.
+      def clear(arrival)
+        number = arrival.reload.choice["making"] or return
+        Book.where(id: number, making: true).find_each(&:discard)
+      end
     end
-  end
 end

@@ -39,7 +39,16 @@ module App
     # the file does not say it; wanted: nil for what is read within a request.
     # scale: of the book, at which edges in degrees bend as they should.
     def reader(file, layer, target:, reference:, wanted: asked, scale: book&.index&.settings&.fetch("scale", nil))
-      TileLoom::Data::FileReader.open(file, target: target, layer: layer, reference: reference, lenient: true, columns: columns, wanted: wanted, scale: scale)
+      TileLoom::Data::FileReader.open(
+        file,
+        target: target,
+        layer: layer,
+        reference: reference,
+        lenient: true,
+        columns: columns,
+        wanted: wanted,
+        scale: scale
+      )
     end
 
     # Keeps what a reader put right and left out, to be told.
@@ -62,10 +71,10 @@ module App
     # Looks into a table again, with its columns of places as they are named. Invalid for columns that are not there.
     def look_again(wanted)
       wanted = wanted.slice("x", "y", "wkt").transform_values(&:to_s)
-      TileLoom::Data::Columns.new(wanted).check(report.flat_map { |layer| layer["attributes"].map { |attribute| attribute["name"] } })
-      transaction do
-        reload.enqueue if turn("inspecting", from: %w[ready], choice: choice.merge("columns" => wanted))
-      end
+      TileLoom::Data::Columns.new(wanted).check(
+        report.flat_map { |layer| layer["attributes"].map { |attribute| attribute["name"] } }
+      )
+      transaction { reload.enqueue if turn("inspecting", from: %w[ready], choice: choice.merge("columns" => wanted)) }
     end
 
     # Begins to bring in the layers of these names, once.

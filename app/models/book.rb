@@ -28,10 +28,15 @@ module App
 
     # The book document without its data.
     def settings
-      {"format" => "tile-loom-book", "version" => 1}
-        .merge(attributes.slice(*TEXTS))
+      {"format" => "tile-loom-book", "version" => 1}.merge(attributes.slice(*TEXTS))
         .merge(OWN.filter_map { |list| public_send(list).presence&.then { |entries| [list, entries] } }.to_h)
-        .merge("layers" => layers.reject(&:removed).map(&:settings), "layout" => layout.settings, "key_layout" => key_layout&.settings, "index" => index.settings).compact
+        .merge(
+          "layers" => layers.reject(&:removed).map(&:settings),
+          "layout" => layout.settings,
+          "key_layout" => key_layout&.settings,
+          "index" => index.settings
+        )
+        .compact
     end
 
     # The core's view of the book, with the cells that were kept.
@@ -50,10 +55,12 @@ module App
 
     # What weaving now would come to; with: other settings to weave by. For a frame of another size all cells
     # but the pinned ones are named afresh, as at another scale.
-    def answer(with: settings, afresh: false) = self.class.core(with).weave(source, before: index.core_cells, afresh: afresh || WeaveState.new(self).other_size?)
+    def answer(with: settings, afresh: false) =
+      self.class.core(with).weave(source, before: index.core_cells, afresh: afresh || WeaveState.new(self).other_size?)
 
     # The same for changed settings: all cells are named afresh where they call them otherwise.
-    def answer_to(changed) = answer(with: changed, afresh: TileLoom::Index::Spec.names_differ?(index.settings, changed["index"]))
+    def answer_to(changed) =
+      answer(with: changed, afresh: TileLoom::Index::Spec.names_differ?(index.settings, changed["index"]))
 
     # The cells stay where they are and show what the frame now covers there.
     def fit_cells

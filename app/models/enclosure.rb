@@ -22,12 +22,26 @@ module App
     # A document, or a design, whose enclosures came with it: kept here, named by content alone.
     # enclosures: TileLoom::Assets::Enclosures that hold the bytes.
     def self.take_in(settings, enclosures)
-      settings.merge(LISTS.filter_map { |list| settings[list] && [list, settings[list].map { |entry| taken(list, entry, enclosures) }] }.to_h)
+      settings.merge(
+        LISTS
+          .filter_map { |list| settings[list] && [list, settings[list].map { |entry| taken(list, entry, enclosures) }] }
+          .to_h
+      )
     end
 
     # The same with the bytes in it, to be carried away.
     def self.put_in(settings)
-      settings.merge(LISTS.filter_map { |list| settings[list].present? && [list, settings[list].map { |entry| entry.except("content").merge("data" => [reader.bytes(entry)].pack("m0")) }] }.to_h)
+      settings.merge(
+        LISTS
+          .filter_map do |list|
+            settings[list].present? &&
+              [
+                list,
+                settings[list].map { |entry| entry.except("content").merge("data" => [reader.bytes(entry)].pack("m0")) }
+              ]
+          end
+          .to_h
+      )
     end
 
     def self.taken(list, entry, enclosures)

@@ -10,9 +10,12 @@ module App
     def features(layer_id, box, detail: nil)
       layer = @layers[layer_id] or return []
       level = detail && layer.coarse_levels&.select { |_, tolerance| tolerance <= detail }&.last
-      rows(layer, box, level).order(:identity).pluck(:identity, :shape, :properties).map do |identity, shape, properties|
-        TileLoom::Data::Feature.new(id: identity, wkb: shape, attributes: properties, thinned: !level.nil?)
-      end
+      rows(layer, box, level)
+        .order(:identity)
+        .pluck(:identity, :shape, :properties)
+        .map do |identity, shape, properties|
+          TileLoom::Data::Feature.new(id: identity, wkb: shape, attributes: properties, thinned: !level.nil?)
+        end
     end
 
     # As the import counted them; of layers from before that was done, as their first features tell.
@@ -29,13 +32,17 @@ module App
       rows = level ? CoarseFeature.where(layer_id: layer.id, level: level[0]) : Feature.where(layer_id: layer.id)
       return rows if box.nil? || all_of?(layer, box)
       # Binary data are quoted as a hexadecimal literal.
-      rows.where("MBRIntersects(shape, ST_GeomFromWKB(?))", ActiveModel::Type::Binary::Data.new(TileLoom::Geometry::Wkb.box(box)))
+      rows.where(
+        "MBRIntersects(shape, ST_GeomFromWKB(?))",
+        ActiveModel::Type::Binary::Data.new(TileLoom::Geometry::Wkb.box(box))
+      )
     end
 
     # Where the whole layer is asked for, its own index is the quicker way.
     def all_of?(layer, box)
       extent = layer.extent
-      extent && box.min_x <= extent.min_x && box.min_y <= extent.min_y && box.max_x >= extent.max_x && box.max_y >= extent.max_y
+      extent && box.min_x <= extent.min_x && box.min_y <= extent.min_y && box.max_x >= extent.max_x &&
+        box.max_y >= extent.max_y
     end
   end
 end

@@ -11,7 +11,23 @@ module App
     attribute :woven, :json
 
     BATCH = 5_000
-    COLUMNS = %w[cell_id number name row column scale centre_x centre_y width height rotation_deg kept pinned moved feature].freeze
+    COLUMNS = %w[
+      cell_id
+      number
+      name
+      row
+      column
+      scale
+      centre_x
+      centre_y
+      width
+      height
+      rotation_deg
+      kept
+      pinned
+      moved
+      feature
+    ].freeze
 
     TRUTHS = %w[kept pinned moved].freeze
 
@@ -38,7 +54,9 @@ module App
     # Takes rows out and others in.
     def exchange(gone, fresh)
       fresh = with_ids(fresh)
-      gone.each_slice(BATCH) { |slice| Cell.where(grid_index_id: id, number: slice.map { |row| row["number"] }).delete_all }
+      gone.each_slice(BATCH) do |slice|
+        Cell.where(grid_index_id: id, number: slice.map { |row| row["number"] }).delete_all
+      end
       fresh.each_slice(BATCH) { |slice| insert(slice) }
       association(:cells).reset
       @rows = nil
@@ -59,32 +77,50 @@ module App
     end
 
     def refuse_beyond(cells)
-      lost = cells.find do |cell|
-        ground = cell.ground
-        numbers = [ground.centre_x, ground.centre_y, ground.width, ground.height, ground.rotation_deg]
-        !SCALES.cover?(cell.scale) || !numbers.all? { |number| number.to_f.finite? && number.abs <= LARGEST_PLACE } || !ground.width.positive? || !ground.height.positive?
+      lost =
+        cells.find do |cell|
+          ground = cell.ground
+          numbers = [ground.centre_x, ground.centre_y, ground.width, ground.height, ground.rotation_deg]
+          !SCALES.cover?(cell.scale) || !numbers.all? { |number| number.to_f.finite? && number.abs <= LARGEST_PLACE } ||
+            !ground.width.positive? || !ground.height.positive?
+        end
+      if lost
+        raise TileLoom::Invalid.new(
+                "Cell #{lost.name} would lie or reach beyond what a map can show, or its scale is not from 1 to #{TileLoom::Units::Number.grouped(SCALES.end)}."
+              )
       end
-      raise TileLoom::Invalid.new("Cell #{lost.name} would lie or reach beyond what a map can show, or its scale is not from 1 to #{TileLoom::Units::Number.grouped(SCALES.end)}.") if lost
     end
 
     # Many rows in one statement: numbers as numbers, the name quoted by the driver.
     def insert(slice)
       connection = self.class.connection
       values = slice.map { |row| "(#{[id, *COLUMNS.map { |name| literal(connection, row[name]) }].join(",")})" }
-      connection.execute("INSERT INTO cells (grid_index_id,#{COLUMNS.map { |name| connection.quote_column_name(name) }.join(",")}) VALUES #{values.join(",")}")
+      connection.execute(
+        "INSERT INTO cells (grid_index_id,#{COLUMNS.map { |name|
+          connection.quote_column_name(name)
+        }.join(",")}) VALUES #{values.join(",")}"
+      )
     end
 
     def literal(connection, value)
       case value
-      when Integer then value
-      when Float then value.finite? ? value : raise(TileLoom::Invalid.new("A cell has a place that is not a number."))
-      else connection.quote(value)
+      when Integer
+        value
+      when Float
+        value.finite? ? value : raise(TileLoom::Invalid.new("A cell has a place that is not a number."))
+      else
+        connection.quote(value)
       end
     end
 
     def read_rows
       query = Cell.where(grid_index_id: id).order(:number).select(*COLUMNS).to_sql
-      self.class.connection.select_all(query).to_a.each { |row| TRUTHS.each { |name| row[name] = row[name] == 1 || row[name] == true } }
+      self
+        .class
+        .connection
+        .select_all(query)
+        .to_a
+        .each { |row| TRUTHS.each { |name| row[name] = row[name] == 1 || row[name] == true } }
     end
   end
 end

@@ -11,7 +11,9 @@ module App
     # Keeps a definition under a name, in place of the one of that name; Invalid where either does not do.
     def self.define(name, definition)
       name = check_name(name)
-      raise TileLoom::Invalid.new("#{MOST} references are kept already; drop one first.") if count >= MOST && !exists?(name: name)
+      if count >= MOST && !exists?(name: name)
+        raise TileLoom::Invalid.new("#{MOST} references are kept already; drop one first.")
+      end
       TileLoom::Crs::System.find(definition).for_fixed_scale!
       keep(name, definition: definition)
     end

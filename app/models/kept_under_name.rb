@@ -8,7 +8,12 @@ module App
     # The name as it is kept; Invalid for one that is none.
     def check_name(name)
       name = name.to_s.strip
-      raise TileLoom::Invalid.new("Give the #{self::TITLE} a name of at most #{LONGEST_NAME} characters.", path: "/name") if name.empty? || name.length > LONGEST_NAME
+      if name.empty? || name.length > LONGEST_NAME
+        raise TileLoom::Invalid.new(
+          "Give the #{self::TITLE} a name of at most #{LONGEST_NAME} characters.",
+          path: "/name"
+        )
+      end
       name
     end
 

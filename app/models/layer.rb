@@ -26,7 +26,13 @@ module App
     def each_batch(size, *columns)
       last = -1
       loop do
-        rows = Feature.where(layer_id: id).where("identity > ?", last).order(:identity).limit(size).pluck(:identity, *columns)
+        rows =
+          Feature
+            .where(layer_id: id)
+            .where("identity > ?", last)
+            .order(:identity)
+            .limit(size)
+            .pluck(:identity, *columns)
         return if rows.empty?
         last = Array(rows.last).first
         yield rows
@@ -34,7 +40,15 @@ module App
     end
 
     # All but those that an import is filling at this moment: it brings them in the book's reference by itself.
-    def self.settled(book_id) = where(book_id: book_id).where.not(id: where(book_id: book_id, removed: true, arrival_id: Arrival.where(book_id: book_id, state: "importing").select(:id)).select(:id))
+    def self.settled(book_id) =
+      where(book_id: book_id).where.not(
+        id:
+          where(
+            book_id: book_id,
+            removed: true,
+            arrival_id: Arrival.where(book_id: book_id, state: "importing").select(:id)
+          ).select(:id)
+      )
 
     # Its entry in the book document.
     def settings
@@ -48,7 +62,10 @@ module App
     def each_geojson
       each_batch(1000, :shape, :properties) do |rows|
         rows.each do |identity, shape, properties|
-          yield identity, {"type" => "Feature", "properties" => properties, "geometry" => TileLoom::Geometry::Geojson.of(shape)}
+          yield(
+            identity,
+            {"type" => "Feature", "properties" => properties, "geometry" => TileLoom::Geometry::Geojson.of(shape)}
+          )
         end
       end
     end

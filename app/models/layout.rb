@@ -13,6 +13,7 @@ module App
     def settings = {"name" => name, "page" => page, "elements" => elements, "guides" => guides}.compact
 
     # The columns that keep the entry of a book document.
-    def self.row_of(entry) = {name: entry["name"].to_s, page: entry["page"], elements: entry["elements"], guides: entry["guides"]}
+    def self.row_of(entry) =
+      {name: entry["name"].to_s, page: entry["page"], elements: entry["elements"], guides: entry["guides"]}
   end
 end

@@ -23,15 +23,28 @@ module App
     end
 
     # For the browser: what changed, the frame as it was, how many cells were kept through a change.
-    def to_h = {"changed" => changed, "frame_then" => @book.index.woven&.fetch("frame", nil), "kept" => @book.index.rows.count { |row| row["kept"] }}
+    def to_h =
+      {
+        "changed" => changed,
+        "frame_then" => @book.index.woven&.fetch("frame", nil),
+        "kept" => @book.index.rows.count { |row| row["kept"] }
+      }
 
     private
 
-    def frame = TileLoom::Layout::Layout.new(@book.layout.settings).frame_box.then { |box| [box.width.round(3), box.height.round(3)] }
+    def frame =
+      TileLoom::Layout::Layout
+        .new(@book.layout.settings)
+        .frame_box
+        .then { |box| [box.width.round(3), box.height.round(3)] }
 
     def editions
       used = TileLoom::Index::AreaChoice.new(@book.index.settings["area"]).layers
-      @book.layers.reject(&:removed).select { |layer| used.include?(layer.key) }.to_h { |layer| [layer.key, layer.edition] }
+      @book
+        .layers
+        .reject(&:removed)
+        .select { |layer| used.include?(layer.key) }
+        .to_h { |layer| [layer.key, layer.edition] }
     end
   end
 end

@@ -38,7 +38,11 @@ module App
       return true unless session
       open = Weaving.where(book_id: book_id, purpose: "answer", session: session, state: OPEN).lock.to_a
       last = open.max_by { |one| [one.wanted["turn"].to_i, one.id] }
-      Weaving.where(id: open.map(&:id) - [last.id]).update_all(state: "cancelled", reason: OVERTAKEN, updated_at: Time.now.utc)
+      Weaving.where(id: open.map(&:id) - [last.id]).update_all(
+        state: "cancelled",
+        reason: OVERTAKEN,
+        updated_at: Time.now.utc
+      )
       reload
       last.id == id
     end

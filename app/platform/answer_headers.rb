@@ -6,7 +6,9 @@ module App
   class AnswerHeaders
     DATA = "default-src 'none'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'"
     # A drawing, should it be opened by itself: shown, with pictures and faces of ours, in an origin of its own.
-    DRAWING = "default-src 'none'; style-src 'unsafe-inline'; img-src 'self' data:; font-src 'self' data:; base-uri 'none'; form-action 'none'; frame-ancestors 'none'; sandbox"
+    DRAWING =
+      "default-src 'none'; style-src 'unsafe-inline'; img-src 'self' data:; font-src 'self' data:; base-uri 'none'; " \
+      "form-action 'none'; frame-ancestors 'none'; sandbox"
 
     def initialize(app) = @app = app
 

@@ -8,16 +8,22 @@ module App
   class Deadline
     SECONDS, FILE_SECONDS = 30, 300
 
-    SENTENCE = "This took longer than the server gives to one request, so it was stopped; nothing was changed. Ask for less at once, or try again when the server has less to do."
+    SENTENCE =
+      "This took longer than the server gives to one request, so it was stopped; nothing was changed. Ask for less " \
+      "at once, or try again when the server has less to do."
 
-    def self.files?(env) = env["REQUEST_METHOD"] == "POST" && env["CONTENT_TYPE"].to_s.start_with?("multipart/form-data")
+    def self.files?(env) =
+      env["REQUEST_METHOD"] == "POST" && env["CONTENT_TYPE"].to_s.start_with?("multipart/form-data")
 
     # Each request in the log would be too much.
     Rack::Timeout::Logger.disable
 
     # seconds, file_seconds: how long.
     def initialize(app, seconds: SECONDS, file_seconds: FILE_SECONDS)
-      @plain, @files = [seconds, file_seconds].map { |limit| Rack::Timeout.new(app, service_timeout: limit, wait_timeout: false, service_past_wait: true) }
+      @plain, @files =
+        [seconds, file_seconds].map do |limit|
+          Rack::Timeout.new(app, service_timeout: limit, wait_timeout: false, service_past_wait: true)
+        end
     end
 
     def call(env)

@@ -4,7 +4,16 @@ module App
   # Refuses requests for a name that is not ours (DNS rebinding). The Host header alone says what was asked for; what a
   # proxy forwards counts only from an address that PROXIES names, and is gone for all that comes after otherwise.
   class HostGuard
-    FORWARDED = %w[HTTP_FORWARDED HTTP_X_FORWARDED_HOST HTTP_X_FORWARDED_PORT HTTP_X_FORWARDED_PROTO HTTP_X_FORWARDED_SCHEME HTTP_X_FORWARDED_SSL HTTP_X_FORWARDED_FOR HTTP_X_FORWARDED_SERVER].freeze
+    FORWARDED = %w[
+      HTTP_FORWARDED
+      HTTP_X_FORWARDED_HOST
+      HTTP_X_FORWARDED_PORT
+      HTTP_X_FORWARDED_PROTO
+      HTTP_X_FORWARDED_SCHEME
+      HTTP_X_FORWARDED_SSL
+      HTTP_X_FORWARDED_FOR
+      HTTP_X_FORWARDED_SERVER
+    ].freeze
 
     # hosts: names to answer to; proxies: addresses.
     def initialize(app, hosts, proxies = [])

@@ -16,10 +16,26 @@ module App
     end
 
     def make(where)
-      return Shrine::Storage::FileSystem.new(where.empty? ? File.join(Store.folder, "originals") : File.expand_path(where), permissions: 0o600, directory_permissions: 0o700) unless where.include?("://")
-      address = where.match(%r{\As3://([^/]+)/?(.*)\z}) or raise TileLoom::Invalid.new("ORIGINALS is #{where}; it must be a folder or s3://BUCKET/PREFIX.")
+      unless where.include?("://")
+        return (
+          Shrine::Storage::FileSystem.new(
+            where.empty? ? File.join(Store.folder, "originals") : File.expand_path(where),
+            permissions: 0o600,
+            directory_permissions: 0o700
+          )
+        )
+      end
+      address = where.match(%r{\As3://([^/]+)/?(.*)\z}) or
+        raise TileLoom::Invalid.new("ORIGINALS is #{where}; it must be a folder or s3://BUCKET/PREFIX.")
       require "shrine/storage/s3"
-      Shrine::Storage::S3.new(**{bucket: address[1], prefix: address[2].empty? ? nil : address[2].chomp("/"), endpoint: ENV["AWS_ENDPOINT_URL_S3"], force_path_style: ENV.key?("AWS_ENDPOINT_URL_S3")}.compact)
+      Shrine::Storage::S3.new(
+        **{
+          bucket: address[1],
+          prefix: address[2].empty? ? nil : address[2].chomp("/"),
+          endpoint: ENV["AWS_ENDPOINT_URL_S3"],
+          force_path_style: ENV.key?("AWS_ENDPOINT_URL_S3")
+        }.compact
+      )
     end
 
     # io: read from where it stands to its end.

@@ -8,7 +8,11 @@ module App
     module_function
 
     def answer(status, message, **headers)
-      [status, {"content-type" => "application/json"}.merge(headers.transform_keys(&:to_s)), [JSON.generate({"message" => message})]]
+      [
+        status,
+        {"content-type" => "application/json"}.merge(headers.transform_keys(&:to_s)),
+        [JSON.generate({"message" => message})]
+      ]
     end
   end
 end

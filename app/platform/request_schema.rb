@@ -24,7 +24,9 @@ module App
 
     def schemer(route)
       @schemers ||= {}
-      @schemers[route] ||= TileLoom::Document::Schema.compiled(all["routes"].fetch(route).merge("$defs" => all["$defs"]))
+      @schemers[route] ||= TileLoom::Document::Schema.compiled(
+        all["routes"].fetch(route).merge("$defs" => all["$defs"])
+      )
     end
   end
 end

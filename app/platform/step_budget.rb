@@ -4,7 +4,8 @@ module App
   # How much work a request may do itself; more is for a job. (A listener of TileLoom::Pulse.)
   class StepBudget
     # The work is more than a request does.
-    class Exceeded < StandardError; end
+    class Exceeded < StandardError
+    end
 
     # About a second of weaving.
     STEPS = 20_000

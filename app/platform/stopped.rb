@@ -2,5 +2,6 @@
 
 module App
   # Someone has stopped the work.
-  class Stopped < StandardError; end
+  class Stopped < StandardError
+  end
 end

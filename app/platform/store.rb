@@ -9,7 +9,9 @@ module App
     module_function
 
     def folder
-      File.expand_path(ENV.fetch("STORE", File.join(TileLoom::ROOT, "var/store"))).tap { |path| FileUtils.mkdir_p(path) }
+      File
+        .expand_path(ENV.fetch("STORE", File.join(TileLoom::ROOT, "var/store")))
+        .tap { |path| FileUtils.mkdir_p(path) }
     end
   end
 end

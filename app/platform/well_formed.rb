@@ -11,11 +11,18 @@ module App
     def call(env)
       parts = [env["PATH_INFO"], env["QUERY_STRING"]].map(&:to_s)
       return Plain.answer(414, "This address is longer than #{LONGEST} characters.") if parts.sum(&:bytesize) > LONGEST
-      return Plain.answer(400, "This address is not UTF-8 text without control characters.") unless parts.all? { |part| text?(part) }
-      return Plain.answer(400, "This address has more than #{MOST_PARAMETERS} parameters.") if parts[1].count("&;") >= MOST_PARAMETERS
+      unless parts.all? { |part| text?(part) }
+        return Plain.answer(400, "This address is not UTF-8 text without control characters.")
+      end
+      if parts[1].count("&;") >= MOST_PARAMETERS
+        return Plain.answer(400, "This address has more than #{MOST_PARAMETERS} parameters.")
+      end
       @app.call(env)
     rescue Rack::BadRequest, Rack::Multipart::MultipartPartLimitError, EOFError, EncodingError => error
-      Plain.answer(400, "The request does not read (#{error.class.name.split("::").last.gsub(/(?<=[a-z])(?=[A-Z])/, " ").downcase}).")
+      Plain.answer(
+        400,
+        "The request does not read (#{error.class.name.split("::").last.gsub(/(?<=[a-z])(?=[A-Z])/, " ").downcase})."
+      )
     end
 
     private

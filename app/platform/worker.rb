@@ -17,10 +17,14 @@ module App
 
     def handle_failed_job(job, error)
       case error
-      when SignalException then put_back(job, 0)
-      when Later then put_back(job, Later::SECONDS)
-      when *AWAY then put_back(job, AWAY_SECONDS)
-      else super
+      when SignalException
+        put_back(job, 0)
+      when Later
+        put_back(job, Later::SECONDS)
+      when *AWAY
+        put_back(job, AWAY_SECONDS)
+      else
+        super
       end
     end
 

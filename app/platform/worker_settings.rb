@@ -23,11 +23,18 @@ module App
     # died is set aside with its reason.
     def free_orphans
       host = Socket.gethostname
-      Delayed::Job.where.not(locked_by: nil).where("locked_by LIKE ?", "%host:#{ActiveRecord::Base.sanitize_sql_like(host)} pid:%").find_each do |job|
-        next if alive?(job.locked_by)
-        deaths = job.deaths + 1
-        (deaths < MOST_DEATHS) ? job.update_columns(locked_by: nil, locked_at: nil, deaths: deaths) : set_aside(job, deaths)
-      end
+      Delayed::Job
+        .where.not(locked_by: nil)
+        .where("locked_by LIKE ?", "%host:#{ActiveRecord::Base.sanitize_sql_like(host)} pid:%")
+        .find_each do |job|
+          next if alive?(job.locked_by)
+          deaths = job.deaths + 1
+          if deaths < MOST_DEATHS
+            job.update_columns(locked_by: nil, locked_at: nil, deaths: deaths)
+          else
+            set_aside(job, deaths)
+          end
+        end
     end
 
     # worker: its name.

@@ -29,19 +29,31 @@ module App
 
     def matching(search, condition, only)
       rows = Feature.where(layer_id: @layer.id)
-      rows = rows.where("LOWER(properties) LIKE ?", "%#{ActiveRecord::Base.sanitize_sql_like(search.downcase)}%") unless search.strip.empty?
+      unless search.strip.empty?
+        rows =
+          rows.where(
+            "LOWER(properties) LIKE ?",
+            "%#{ActiveRecord::Base.sanitize_sql_like(search.downcase)}%"
+          )
+      end
       rows = rows.where(identity: only) if only
       condition ? rows.where(id: ids_that_meet(rows, condition)) : rows
     end
 
     def ids_that_meet(rows, condition)
-      rows.in_batches(of: BATCH).flat_map { |batch| batch.pluck(:id, :properties).filter_map { |id, properties| id if condition.match?(properties) } }
+      rows
+        .in_batches(of: BATCH)
+        .flat_map do |batch|
+          batch.pluck(:id, :properties).filter_map { |id, properties| id if condition.match?(properties) }
+        end
     end
 
     # Identities of the rows of one page.
     def sorted(rows, sort, descending, offset, size)
       return rows.order(identity: descending ? :desc : :asc).offset(offset).limit(size).pluck(:id) if sort.empty?
-      return by_number(rows, sort, descending).offset(offset).limit(size).pluck(:id) if %w[integer real].include?(@layer.fields&.fetch(sort, nil))
+      if %w[integer real].include?(@layer.fields&.fetch(sort, nil))
+        return by_number(rows, sort, descending).offset(offset).limit(size).pluck(:id)
+      end
       by_text(rows, sort, descending)[offset, size] || []
     end
 

@@ -14,9 +14,7 @@ module App
     end
 
     # For a book: the same key of another book, or of other data, is another part.
-    Scope = Struct.new(:parts, :name) do
-      def fetch(key, &block) = parts.fetch([name, key], &block)
-    end
+    Scope = Struct.new(:parts, :name) { def fetch(key, &block) = parts.fetch([name, key], &block) }
 
     def scope(*name) = Scope.new(self, name)
 
@@ -45,11 +43,16 @@ module App
 
     def numbers(part)
       case part
-      when TileLoom::Scene::Path then part.runs.sum(&:length) + 20
-      when TileLoom::Scene::Group then part.children.sum(20) { |child| numbers(child) }
-      when Array then part.sum { |item| numbers(item) }
-      when Struct then part.to_a.sum { |item| numbers(item) }
-      else 20
+      when TileLoom::Scene::Path
+        part.runs.sum(&:length) + 20
+      when TileLoom::Scene::Group
+        part.children.sum(20) { |child| numbers(child) }
+      when Array
+        part.sum { |item| numbers(item) }
+      when Struct
+        part.to_a.sum { |item| numbers(item) }
+      else
+        20
       end
     end
 

@@ -15,8 +15,13 @@ module App
     # paper's edge, in mm by side.
     def to_h
       surround = @frame.surround(view, @composer)
-      {"grids" => @frame.grids.map { |grid| grid_words(grid, surround) }, "room" => rounded(surround.room), "beyond" => rounded(beyond),
-       "presets" => presets.all.map { |preset| {"key" => preset.key, "title" => preset.title, "note" => preset.note} }}
+      {
+        "grids" => @frame.grids.map { |grid| grid_words(grid, surround) },
+        "room" => rounded(surround.room),
+        "beyond" => rounded(beyond),
+        "presets" =>
+          presets.all.map { |preset| {"key" => preset.key, "title" => preset.title, "note" => preset.note} }
+      }
     end
 
     # A grid with other settings: its sentence, its interval as it would be typed, and its lines as ghosts over
@@ -26,7 +31,8 @@ module App
       grid = TileLoom::CoordinateGrid::Grid.new(ghost(settings), path: "/grid", faces: @composer.book.faces)
       grid.check(@composer.book.crs)
       surround = @frame.surround(view, @composer, grids: [grid])
-      drawn = surround.drawn.first or return {"sentence" => "It is not drawn on this sheet.", "warnings" => [], "svg" => nil}
+      drawn = surround.drawn.first or
+        return {"sentence" => "It is not drawn on this sheet.", "warnings" => [], "svg" => nil}
       {**told(drawn), "svg" => drawn.meshes.any? ? svg([*drawn.nodes, *drawn.labels&.texts]) : nil}
     end
 
@@ -35,7 +41,12 @@ module App
     # mm by which border and all labels would go beyond the paper, by side.
     def beyond
       page, box = @composer.page, view.frame
-      free = {"top" => box.min_y, "left" => box.min_x, "right" => page.width_mm - box.max_x, "bottom" => page.height_mm - box.max_y}
+      free = {
+        "top" => box.min_y,
+        "left" => box.min_x,
+        "right" => page.width_mm - box.max_x,
+        "bottom" => page.height_mm - box.max_y
+      }
       wanted_room.to_h { |side, mm| [side, [mm - free[side], 0.0].max] }
     end
 
@@ -56,7 +67,19 @@ module App
     def ghost(settings)
       labels = settings["labels"]&.merge("colour" => GHOST)
       stroke = settings.fetch("stroke", {})
-      settings.merge("id" => "ghost", "hidden" => false, "stroke" => stroke.merge("colour" => GHOST, "opacity" => 0.75, "width_mm" => [stroke.fetch("width_mm", 0).to_f, GHOST_MM].max), "labels" => labels, "major" => settings["major"]&.except("stroke"), "halo" => nil).compact
+      settings.merge(
+        "id" => "ghost",
+        "hidden" => false,
+        "stroke" =>
+          stroke.merge(
+            "colour" => GHOST,
+            "opacity" => 0.75,
+            "width_mm" => [stroke.fetch("width_mm", 0).to_f, GHOST_MM].max
+          ),
+        "labels" => labels,
+        "major" => settings["major"]&.except("stroke"),
+        "halo" => nil
+      ).compact
     end
 
     def grid_words(grid, surround)
@@ -67,14 +90,26 @@ module App
     def told(drawn)
       words = TileLoom::CoordinateGrid::Words.new(drawn, view)
       mesh = drawn.meshes.first
-      typed = (mesh && mesh.trouble.nil?) ? %i[x y].to_h { |axis| [axis.to_s, TileLoom::CoordinateGrid::Interval.typed(mesh.interval(axis), mesh.crs)] } : nil
-      {"sentence" => words.sentence, "warnings" => words.warnings, "angles" => mesh&.crs&.geographic? || false, "interval" => typed, "lettered" => !(mesh && TileLoom::CoordinateGrid::Squares.of(mesh.crs)).nil?,
-       "pitch_mm" => typed && %i[x y].map { |axis| mesh.pitch_mm(axis).to_f.round(1) }}.compact
+      typed =
+        if mesh && mesh.trouble.nil?
+          %i[x y].to_h { |axis| [axis.to_s, TileLoom::CoordinateGrid::Interval.typed(mesh.interval(axis), mesh.crs)] }
+        end
+      {
+        "sentence" => words.sentence,
+        "warnings" => words.warnings,
+        "angles" => mesh&.crs&.geographic? || false,
+        "interval" => typed,
+        "lettered" => !(mesh && TileLoom::CoordinateGrid::Squares.of(mesh.crs)).nil?,
+        "pitch_mm" => typed && %i[x y].map { |axis| mesh.pitch_mm(axis).to_f.round(1) }
+      }.compact
     end
 
     def svg(nodes)
       page = @composer.page
-      TileLoom::Output::Svg.new(TileLoom::Scene::Drawing.new(width_mm: page.width_mm, height_mm: page.height_mm, nodes: nodes), size: false).to_s
+      TileLoom::Output::Svg.new(
+        TileLoom::Scene::Drawing.new(width_mm: page.width_mm, height_mm: page.height_mm, nodes: nodes),
+        size: false
+      ).to_s
     end
 
     def rounded(room) = room.transform_values { |mm| mm.round(2) }

@@ -11,9 +11,12 @@ module App
     # {sentence, warnings}
     def to_h
       case @element
-      when TileLoom::Furniture::Elements::ScaleBar then bar
-      when TileLoom::Furniture::Elements::NorthArrow then arrow
-      else raise TileLoom::Invalid.new("“#{@element.id}” is neither a scale bar nor a north arrow.")
+      when TileLoom::Furniture::Elements::ScaleBar
+        bar
+      when TileLoom::Furniture::Elements::NorthArrow
+        arrow
+      else
+        raise TileLoom::Invalid.new("“#{@element.id}” is neither a scale bar nor a north arrow.")
       end
     end
 
@@ -25,8 +28,12 @@ module App
       drawing = @element.drawing(@composer, @element.box(@composer.page))
       ruling, error = drawing.ruling, measure.error
       total = "#{number(ruling.total.to_f, 4)} #{ruling.unit.symbol}"
-      {"sentence" => "#{total} in #{ruling.count} divisions, #{number(measure.paper_mm(ruling.metres(ruling.total)), 2)} mm on this sheet; off by at most #{percent(error)} anywhere in the frame.",
-       "warnings" => [too_far(error), too_low(drawing)].compact}
+      {
+        "sentence" =>
+          "#{total} in #{ruling.count} divisions, #{number(measure.paper_mm(ruling.metres(ruling.total)),
+            2)} mm on this sheet; off by at most #{percent(error)} anywhere in the frame.",
+        "warnings" => [too_far(error), too_low(drawing)].compact
+      }
     rescue TileLoom::Invalid => problem
       {"sentence" => problem.message, "warnings" => [problem.message]}
     end
@@ -36,16 +43,28 @@ module App
     # Does it reach below its box?
     def too_low(drawing)
       box = @element.box(@composer.page)
-      lowest = drawing.nodes.map { |node| node.is_a?(TileLoom::Scene::Text) ? node.y : node.runs.flat_map { |run| run.each_slice(2).map(&:last) }.max }.max
-      "It is #{number(lowest - box.min_y, 1)} mm high, and its box is #{number(box.height, 1)} mm; make the box higher." if lowest > box.max_y + 0.05
+      lowest =
+        drawing
+          .nodes
+          .map do |node|
+            node.is_a?(TileLoom::Scene::Text) ? node.y : node.runs.flat_map { |run| run.each_slice(2).map(&:last) }.max
+          end
+          .max
+      if lowest > box.max_y + 0.05
+        "It is #{number(lowest - box.min_y,
+          1)} mm high, and its box is #{number(box.height, 1)} mm; make the box higher."
+      end
     end
 
     def percent(error) = (error.share.abs < 5e-6) ? "0.001 %" : "#{number(error.share.abs * 100, 3)} %"
 
     def too_far(error)
       return nil if error.share.abs <= @element.limit
-      return "It is drawn as a bar by latitude, since one bar would be off by #{percent(error)}." if @element.by_latitude?(@composer)
-      "Off by more than #{number(@element.limit * 100, 2)} % in parts of this frame#{": a bar by latitude would be true" if measure.cylindrical?}."
+      if @element.by_latitude?(@composer)
+        return "It is drawn as a bar by latitude, since one bar would be off by #{percent(error)}."
+      end
+      "Off by more than #{number(@element.limit * 100, 2)} % in parts of this frame" \
+      "#{": a bar by latitude would be true" if measure.cylindrical?}."
     end
 
     def arrow
@@ -54,12 +73,16 @@ module App
       angle = norths.on_page(@element.north)
       spread = norths.spread_deg
       turn = angle && TileLoom::Units::Angle.wrapped(angle)
-      words = if turn
-        "#{name}, #{number(turn.abs, 2)}° #{turn.negative? ? "left" : "right"} of upright on this sheet."
-      else
-        norths.trouble
-      end
-      turning = (@element.north != "grid" && spread > TileLoom::View::Norths::MOST_SPREAD_DEG) ? "North turns by #{number(spread, 1)}° across this sheet; the arrow holds for one place of it." : nil
+      words =
+        if turn
+          "#{name}, #{number(turn.abs, 2)}° #{turn.negative? ? "left" : "right"} of upright on this sheet."
+        else
+          norths.trouble
+        end
+      turning =
+        if @element.north != "grid" && spread > TileLoom::View::Norths::MOST_SPREAD_DEG
+          "North turns by #{number(spread, 1)}° across this sheet; the arrow holds for one place of it."
+        end
       {"sentence" => words, "warnings" => [*(angle ? nil : norths.trouble), turning].compact}
     end
   end

@@ -8,13 +8,34 @@ module App
     # session: of the browser that asks.
     def book(book, session: nil)
       {
-        "id" => book.id, "revision" => book.revision, "document" => book.settings,
-        "reference" => reference(book), "distortion" => distortion(book), "ground_m" => ground_m(book), "sheet_m" => sheet_m(book), "layers" => book.layers.reject(&:removed).map { |layer| layer(layer, TileLoom::Symbology::MarkerSet.new(book.markers || [])) },
-        "cells" => book.index.core_cells.map { |cell| cell(cell) }, "frame" => frame(book), "key_frame" => book.key_layout && key_frame(book),
+        "id" => book.id,
+        "revision" => book.revision,
+        "document" => book.settings,
+        "reference" => reference(book),
+        "distortion" => distortion(book),
+        "ground_m" => ground_m(book),
+        "sheet_m" => sheet_m(book),
+        "layers" =>
+          book
+            .layers
+            .reject(&:removed)
+            .map { |layer| layer(layer, TileLoom::Symbology::MarkerSet.new(book.markers || [])) },
+        "cells" => book.index.core_cells.map { |cell| cell(cell) },
+        "frame" => frame(book),
+        "key_frame" => book.key_layout && key_frame(book),
         **steps(book, session),
         "reprojection" => Reprojection.open_for(book)&.then { |change| reprojection(change) },
-        "told" => Reprojection.where(book_id: book.id, state: "failed").where("updated_at > ?", Time.now.utc - 600).order(:id).last&.reason,
-        "sizes" => TileLoom::Layout::PageSize::ALL.keys, "faces" => faces(book), "weave" => WeaveState.new(book).to_h, "naming" => naming(book),
+        "told" =>
+          Reprojection
+            .where(book_id: book.id, state: "failed")
+            .where("updated_at > ?", Time.now.utc - 600)
+            .order(:id)
+            .last
+            &.reason,
+        "sizes" => TileLoom::Layout::PageSize::ALL.keys,
+        "faces" => faces(book),
+        "weave" => WeaveState.new(book).to_h,
+        "naming" => naming(book),
         "kinds" => TileLoom::Layout::NewElement::TITLES,
         "data_endings" => TileLoom::Data::FileFormat::ALL.flat_map(&:endings)
       }
@@ -22,23 +43,55 @@ module App
 
     # What undo and redo would do, and whether that is the browser's own to undo.
     def steps(book, session)
-      edits = book.edits.where(position: book.edit_position..book.edit_position + 1).select(:label, :position, :session).index_by(&:position)
+      edits =
+        book
+          .edits
+          .where(position: book.edit_position..book.edit_position + 1)
+          .select(:label, :position, :session)
+          .index_by(&:position)
       last, following = edits.values_at(book.edit_position, book.edit_position + 1)
-      {"undo" => last&.label, "redo" => following&.label, "undo_own" => last.nil? || last.of?(session), "redo_own" => following.nil? || following.of?(session)}
+      {
+        "undo" => last&.label,
+        "redo" => following&.label,
+        "undo_own" => last.nil? || last.of?(session),
+        "redo_own" => following.nil? || following.of?(session)
+      }
     end
 
     # How sheets are called: the kind of names, and an example where the pattern gives one.
-    def naming(book) = TileLoom::Index::Spec.new(book.index.settings).naming.then { |naming| {"kind" => naming.kind, "example" => naming.example} }
+    def naming(book) =
+      TileLoom::Index::Spec
+        .new(book.index.settings)
+        .naming
+        .then { |naming| {"kind" => naming.kind, "example" => naming.example} }
 
     # All typefaces; css: what a browser calls it; content: where the file of an own one is.
     def faces(book)
       own = (book.faces || []).to_h { |entry| [entry["id"], entry["content"]] }
-      TileLoom::Type::FaceSet.new(book.faces || [], enclosures: Enclosure.reader).all.map { |face| {"key" => face.key, "family" => face.family, "weight" => face.weight, "italic" => face.style == "italic", "css" => face.css_family, "content" => own[face.key]}.compact }
+      TileLoom::Type::FaceSet
+        .new(book.faces || [], enclosures: Enclosure.reader)
+        .all
+        .map do |face|
+          {
+            "key" => face.key,
+            "family" => face.family,
+            "weight" => face.weight,
+            "italic" => face.style == "italic",
+            "css" => face.css_family,
+            "content" => own[face.key]
+          }.compact
+        end
     end
 
     def reference(book)
       crs = book.crs
-      {"code" => crs.register_code, "definition" => crs.code, "name" => crs.name, "metres_per_unit" => crs.metres_per_unit, "unit" => crs.unit&.symbol || crs.unit_name}
+      {
+        "code" => crs.register_code,
+        "definition" => crs.code,
+        "name" => crs.name,
+        "metres_per_unit" => crs.metres_per_unit,
+        "unit" => crs.unit&.symbol || crs.unit_name
+      }
     end
 
     # What the reference does to lengths over the book's ground; nothing while there is none.
@@ -71,64 +124,154 @@ module App
 
     # A small picture of each rule's symbol, as the legend draws it.
     def swatches(layer, drawings)
-      layer.style["rules"].map { |rule| TileLoom::Output::Swatch.new(TileLoom::Symbology::Symbol.new(rule["symbol"], drawings: drawings), layer.kind).to_svg }
+      layer.style["rules"].map do |rule|
+        TileLoom::Output::Swatch.new(
+          TileLoom::Symbology::Symbol.new(rule["symbol"], drawings: drawings),
+          layer.kind
+        ).to_svg
+      end
     end
 
     def layer(layer, drawings)
-      {"swatches" => swatches(layer, drawings), "id" => layer.key, "kind" => layer.kind, "count" => layer.feature_count, "name" => layer.original_name,
-       "box" => layer.extent&.to_a, "original_reference" => layer.original_reference}
+      {
+        "swatches" => swatches(layer, drawings),
+        "id" => layer.key,
+        "kind" => layer.kind,
+        "count" => layer.feature_count,
+        "name" => layer.original_name,
+        "box" => layer.extent&.to_a,
+        "original_reference" => layer.original_reference
+      }
     end
 
     def frame(book) = page(layout = TileLoom::Layout::Layout.new(book.layout.settings), layout.frame_box)
 
-    def key_frame(book) = page(layout = TileLoom::Layout::Layout.new(book.key_layout.settings, path: "/key_layout"), layout.key_frame.box(layout.page))
+    def key_frame(book) =
+      page(
+        layout = TileLoom::Layout::Layout.new(book.key_layout.settings, path: "/key_layout"),
+        layout.key_frame.box(layout.page)
+      )
 
     # A page with the boxes of its elements; box: of the frame that decides what it shows.
     def page(layout, box)
-      {"width_mm" => box.width.round(3), "height_mm" => box.height.round(3), "page_width_mm" => layout.page.width_mm, "page_height_mm" => layout.page.height_mm,
-       "even_shift_mm" => (layout.page.for_page(2).live_area.min_x - layout.page.live_area.min_x).round(3),
-       "live" => rectangle(layout.page.live_area), "elements" => layout.elements.to_h { |element| [element.id, rectangle(element.box(layout.page))] }}
+      {
+        "width_mm" => box.width.round(3),
+        "height_mm" => box.height.round(3),
+        "page_width_mm" => layout.page.width_mm,
+        "page_height_mm" => layout.page.height_mm,
+        "even_shift_mm" => (layout.page.for_page(2).live_area.min_x - layout.page.live_area.min_x).round(3),
+        "live" => rectangle(layout.page.live_area),
+        "elements" => layout.elements.to_h { |element| [element.id, rectangle(element.box(layout.page))] }
+      }
     end
 
     # [left, top, width, height] in page mm.
     def rectangle(box) = [box.min_x, box.min_y, box.width, box.height].map { |number| number.round(3) }
 
     def cell(cell)
-      {"id" => cell.id, "number" => cell.number, "name" => cell.name, "row" => cell.row, "column" => cell.column, "scale" => cell.scale,
-       "corners" => cell.ground.corners.each_slice(2).to_a, "centre" => [cell.ground.centre_x, cell.ground.centre_y],
-       "width" => cell.ground.width, "height" => cell.ground.height, "kept" => cell.kept == true, "pinned" => cell.pinned == true, "moved" => cell.moved == true, "turn_deg" => cell.ground.rotation_deg}
+      {
+        "id" => cell.id,
+        "number" => cell.number,
+        "name" => cell.name,
+        "row" => cell.row,
+        "column" => cell.column,
+        "scale" => cell.scale,
+        "corners" => cell.ground.corners.each_slice(2).to_a,
+        "centre" => [cell.ground.centre_x, cell.ground.centre_y],
+        "width" => cell.ground.width,
+        "height" => cell.ground.height,
+        "kept" => cell.kept == true,
+        "pinned" => cell.pinned == true,
+        "moved" => cell.moved == true,
+        "turn_deg" => cell.ground.rotation_deg
+      }
     end
 
     # titles: of the layers by id; cells: false leaves them out, where the browser has them.
     def answer(answer, titles:, cells: true)
       width, height = answer.sheet_m
-      {"cells" => cells ? answer.cells.map { |found| cell(found) } : [], "count" => answer.cells.length, "rows" => answer.rows, "columns" => answer.columns,
-       "sheet_width_m" => width, "sheet_height_m" => height, "sheet_spread" => answer.sheet_spread, "left_out_m2" => answer.left_out_m2.round(1), "left_out" => answer.left_out.sentences(titles), "notes" => answer.notes, "scales" => answer.cells.map(&:scale).minmax.compact,
-       **(answer.renewal ? {"come" => answer.renewal.come, "go" => answer.renewal.go, "stay" => answer.renewal.stay.length} : {})}
+      {
+        "cells" => cells ? answer.cells.map { |found| cell(found) } : [],
+        "count" => answer.cells.length,
+        "rows" => answer.rows,
+        "columns" => answer.columns,
+        "sheet_width_m" => width,
+        "sheet_height_m" => height,
+        "sheet_spread" => answer.sheet_spread,
+        "left_out_m2" => answer.left_out_m2.round(1),
+        "left_out" => answer.left_out.sentences(titles),
+        "notes" => answer.notes,
+        "scales" => answer.cells.map(&:scale).minmax.compact,
+        **(
+          if answer.renewal
+            {"come" => answer.renewal.come, "go" => answer.renewal.go, "stay" => answer.renewal.stay.length}
+          else
+            {}
+          end
+        )
+      }
     end
 
     # Pieces left out, overlap, sheets that show almost nothing.
     def cover(answer)
       overlap, share = answer.cover.overlap
-      {"pieces" => answer.cover.left_out(answer.least).map { |piece| {"m2" => answer.ground_m2(piece.geometry).round(1), "box" => piece.box.to_a, "rings" => piece.rings.map { |ring| ring.each_slice(2).to_a }} },
-       "overlap_m2" => (overlap * answer.plane_m2).round(1), "overlap_share" => share.round(4), "almost_empty" => answer.cover.almost_empty.map(&:number)}
+      {
+        "pieces" =>
+          answer
+            .cover
+            .left_out(answer.least)
+            .map do |piece|
+              {
+                "m2" => answer.ground_m2(piece.geometry).round(1),
+                "box" => piece.box.to_a,
+                "rings" => piece.rings.map { |ring| ring.each_slice(2).to_a }
+              }
+            end,
+        "overlap_m2" => (overlap * answer.plane_m2).round(1),
+        "overlap_share" => share.round(4),
+        "almost_empty" => answer.cover.almost_empty.map(&:number)
+      }
     end
 
     def arrival(arrival)
-      arrival.attributes.slice("id", "name", "bytes", "state", "report", "done", "total", "reason", "remarks", "replaces")
+      arrival.attributes.slice(
+        "id",
+        "name",
+        "bytes",
+        "state",
+        "report",
+        "done",
+        "total",
+        "reason",
+        "remarks",
+        "replaces"
+      )
     end
 
     # A file that a book is to be made of; book: its number once it is made.
     def start(arrival)
-      arrival(arrival).merge("book" => (arrival.state == "done") ? arrival.book_id : nil, "suggestions" => (arrival.state == "ready") ? BookStart.new(arrival).suggestions : [])
+      arrival(arrival).merge(
+        "book" => (arrival.state == "done") ? arrival.book_id : nil,
+        "suggestions" => (arrival.state == "ready") ? BookStart.new(arrival).suggestions : []
+      )
     end
 
     def weaving(weaving) = weaving.attributes.slice("id", "state", "done", "total", "reason")
 
     def run(run)
-      {"id" => run.id, "sheets" => run.sheets, "state" => run.state, "total" => run.total, "done" => (run.state == "done") ? run.total : run.done,
-       "reason" => run.reason, "bytes" => run.bytes, "created_at" => run.created_at.iso8601, "finished_at" => run.finished_at&.iso8601,
-       "revision" => run.revision, "ready" => run.state == "done"}
+      {
+        "id" => run.id,
+        "sheets" => run.sheets,
+        "state" => run.state,
+        "total" => run.total,
+        "done" => (run.state == "done") ? run.total : run.done,
+        "reason" => run.reason,
+        "bytes" => run.bytes,
+        "created_at" => run.created_at.iso8601,
+        "finished_at" => run.finished_at&.iso8601,
+        "revision" => run.revision,
+        "ready" => run.state == "done"
+      }
     end
   end
 end

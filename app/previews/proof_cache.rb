@@ -12,7 +12,12 @@ module App
     MOST_FILES = 3_000
 
     # Of the code that draws: pages of another version are not these.
-    CODE = Dir[File.join(TileLoom::ROOT, "{lib,fonts}/**/*"), File.join(TileLoom::ROOT, "app/previews/snapshot.rb")].sort.select { |file| File.file?(file) }.reduce(Digest::SHA256.new) { |sum, file| sum << file << File.size(file).to_s << File.mtime(file).to_f.to_s }.hexdigest
+    CODE =
+      Dir[File.join(TileLoom::ROOT, "{lib,fonts}/**/*"), File.join(TileLoom::ROOT, "app/previews/snapshot.rb")]
+        .sort
+        .select { |file| File.file?(file) }
+        .reduce(Digest::SHA256.new) { |sum, file| sum << file << File.size(file).to_s << File.mtime(file).to_f.to_s }
+        .hexdigest
 
     module_function
 
@@ -20,10 +25,11 @@ module App
     def fetch(fingerprint)
       name = Digest::SHA256.hexdigest([CODE, *fingerprint].join("\n"))
       path = File.join(folder, name[0, 2], "#{name}.svgz")
-      read(path) || File.open(lock_of(name), File::RDWR | File::CREAT, 0o600) do |lock|
-        lock.flock(File::LOCK_EX)
-        read(path) || Zlib.gzip(yield, level: 4).tap { |bytes| keep(path, bytes) }
-      end
+      read(path) ||
+        File.open(lock_of(name), File::RDWR | File::CREAT, 0o600) do |lock|
+          lock.flock(File::LOCK_EX)
+          read(path) || Zlib.gzip(yield, level: 4).tap { |bytes| keep(path, bytes) }
+        end
     end
 
     def folder = File.join(Store.folder, "proofs")
@@ -43,7 +49,14 @@ module App
     def sweep
       files = Dir[File.join(folder, "*/*")]
       return 0 if files.length <= MOST_FILES
-      gone = files.sort_by { |file| File.mtime(file) rescue Time.at(0) }.first(files.length - MOST_FILES * 3 / 4) # standard:disable Style/RescueModifier
+      gone =
+        files
+          .sort_by do |file|
+            File.mtime(file)
+        rescue
+          Time.at(0)
+          end
+          .first(files.length - MOST_FILES * 3 / 4) # standard:disable Style/RescueModifier
       FileUtils.rm_f(gone)
       gone.length
     end

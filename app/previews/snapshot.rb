@@ -19,7 +19,10 @@ module App
 
     def initialize(book)
       @revision = book.revision
-      @data = [book.id, *book.layers.reject(&:removed).map { |layer| [layer.id, layer.feature_count, layer.min_x].join(" ") }]
+      @data = [
+        book.id,
+        *book.layers.reject(&:removed).map { |layer| [layer.id, layer.feature_count, layer.min_x].join(" ") }
+      ]
       @document = book.document
       @source = book.source
       @cells = @document.cells(@source)
@@ -27,10 +30,19 @@ module App
 
     # The cell with this number; Invalid names what there is.
     def cell(number)
-      cells.find { |cell| cell.number == number } || raise(TileLoom::Invalid.new("There is no sheet #{number}; the book has #{cells.length}."))
+      cells.find { |cell| cell.number == number } ||
+        raise(TileLoom::Invalid.new("There is no sheet #{number}; the book has #{cells.length}."))
     end
 
-    def composer(cell, **options) = TileLoom::Compose::SheetComposer.new(book: document, source: source, cell: cell, count: cells.length, parts: DrawnParts::ALL.scope(*@data), **options)
+    def composer(cell, **options) =
+      TileLoom::Compose::SheetComposer.new(
+        book: document,
+        source: source,
+        cell: cell,
+        count: cells.length,
+        parts: DrawnParts::ALL.scope(*@data),
+        **options
+      )
 
     # Stands for the key sheet where sheets are asked for by number.
     KEY = 0
@@ -43,14 +55,27 @@ module App
     end
 
     # thumb: drawn coarsely, for small pictures. Gzipped.
-    def sheet_svgz(number, thumb: false) = ProofCache.fetch([fingerprint, number, thumb]) { sheet_svg(number, thumb: thumb) }
+    def sheet_svgz(number, thumb: false) =
+      ProofCache.fetch([fingerprint, number, thumb]) { sheet_svg(number, thumb: thumb) }
 
     def sheet_svg(number, thumb: false)
       svg(composer_of(number, **(thumb ? {tolerance_mm: 1.2, names: false} : {})).drawing, small: thumb)
     end
 
     # Of all that a page is drawn from.
-    def fingerprint = @fingerprint ||= Digest::SHA256.hexdigest(JSON.generate([@data, document.settings, cells.map { |cell| [*cell.to_a.drop(1).reject { |part| part.is_a?(TileLoom::Geometry::TurnedRectangle) }, cell.ground.to_a] }]))
+    def fingerprint =
+      @fingerprint ||=
+        Digest::SHA256.hexdigest(
+          JSON.generate(
+            [
+              @data,
+              document.settings,
+              cells.map do |cell|
+                [*cell.to_a.drop(1).reject { |part| part.is_a?(TileLoom::Geometry::TurnedRectangle) }, cell.ground.to_a]
+              end
+            ]
+          )
+        )
 
     # The middle sheet as other elements would make it; its frame covers other ground about the same place.
     def design_svg(elements)
@@ -58,16 +83,41 @@ module App
       other = Book.core(document.settings.merge("layout" => layout.merge("elements" => elements)))
       cell = cells[cells.length / 2] or raise TileLoom::Invalid.new("There is no sheet to show yet.")
       frame = other.layout.frame_box
-      size = TileLoom::Index::CellSize.new(frame_width_mm: frame.width, frame_height_mm: frame.height, scale: cell.scale, crs: document.crs, held: document.index.held)
-      ground = cell.ground.dup.tap { |rectangle| rectangle.width, rectangle.height = size.at(rectangle.centre_x, rectangle.centre_y) }
-      composer = TileLoom::Compose::SheetComposer.new(book: other, source: source, cell: cell.dup.tap { |fresh| fresh.ground = ground }, count: cells.length, tolerance_mm: 1.2, names: false)
+      size =
+        TileLoom::Index::CellSize.new(
+          frame_width_mm: frame.width,
+          frame_height_mm: frame.height,
+          scale: cell.scale,
+          crs: document.crs,
+          held: document.index.held
+        )
+      ground =
+        cell.ground.dup.tap do |rectangle|
+          rectangle.width, rectangle.height = size.at(rectangle.centre_x, rectangle.centre_y)
+        end
+      composer =
+        TileLoom::Compose::SheetComposer.new(
+          book: other,
+          source: source,
+          cell: cell.dup.tap { |fresh| fresh.ground = ground },
+          count: cells.length,
+          tolerance_mm: 1.2,
+          names: false
+        )
       svg(composer.drawing, small: true)
     end
 
     # The whole index as a small picture.
     def key_svg
       page = document.layout.page
-      drawing = TileLoom::View::IndexDrawing.new(book: document, source: source, cells: cells, width_mm: page.width_mm / 4, height_mm: page.height_mm / 4).drawing
+      drawing =
+        TileLoom::View::IndexDrawing.new(
+          book: document,
+          source: source,
+          cells: cells,
+          width_mm: page.width_mm / 4,
+          height_mm: page.height_mm / 4
+        ).drawing
       TileLoom::Output::Svg.new(drawing, size: false).to_s
     end
 
@@ -82,8 +132,16 @@ module App
       frame = TileLoom::Geometry::Box.at(0.0, 0.0, width_px * pixel_mm * distance, height_px * pixel_mm * distance)
       ground = TileLoom::Geometry::TurnedRectangle.new(*box.centre, box.width, box.height, 0.0)
       view = TileLoom::View::FrameView.new(frame: frame, ground: ground, crs: document.crs)
-      nodes = TileLoom::View::GroundDrawing.new(layers: only ? document.layers.select { |layer| only.include?(layer.id) } : document.layers, source: source, view: view, tolerance_mm: 0.1 * distance, names: distance <= 1,
-        seen_scale: seen_scale, coarse_mm: pixel_mm * distance).nodes
+      nodes =
+        TileLoom::View::GroundDrawing.new(
+          layers: only ? document.layers.select { |layer| only.include?(layer.id) } : document.layers,
+          source: source,
+          view: view,
+          tolerance_mm: 0.1 * distance,
+          names: distance <= 1,
+          seen_scale: seen_scale,
+          coarse_mm: pixel_mm * distance
+        ).nodes
       drawing = TileLoom::Scene::Drawing.new(width_mm: frame.width, height_mm: frame.height, nodes: nodes)
       TileLoom::Output::Svg.new(drawing, size: false).to_s
     end
@@ -99,7 +157,10 @@ module App
     # A page for the browser: its pictures come by their addresses, which a browser keeps; a small picture
     # of a page cannot load others, so it holds reduced ones.
     def svg(drawing, small:)
-      pictures = small ? ->(raster) { TileLoom::Output::Svg.inline(raster.reduced(SMALL_PX)) } : ->(raster) { "/api/enclosures/#{raster.content}" }
+      pictures =
+        small ?
+          ->(raster) { TileLoom::Output::Svg.inline(raster.reduced(SMALL_PX)) } :
+          ->(raster) { "/api/enclosures/#{raster.content}" }
       TileLoom::Output::Svg.new(drawing, size: false, pictures: pictures).to_s
     end
 
@@ -107,9 +168,17 @@ module App
     def sheet_facts(number)
       composer = composer_of(number)
       view = composer.view
-      {"width_m" => view.ground_size.width_m, "height_m" => view.ground_size.height_m,
-       "true_scale" => view.true_scale, "point_scale" => view.bar_scale_factor, "meridian_scale" => view.factors.meridional_scale, "areal_scale" => view.factors.areal_scale, "convergence_deg" => view.factors.convergence_deg,
-       "convergence" => composer.values["sheet"]["convergence"].to_s, "left_out" => composer.left_out}
+      {
+        "width_m" => view.ground_size.width_m,
+        "height_m" => view.ground_size.height_m,
+        "true_scale" => view.true_scale,
+        "point_scale" => view.bar_scale_factor,
+        "meridian_scale" => view.factors.meridional_scale,
+        "areal_scale" => view.factors.areal_scale,
+        "convergence_deg" => view.factors.convergence_deg,
+        "convergence" => composer.values["sheet"]["convergence"].to_s,
+        "left_out" => composer.left_out
+      }
     end
   end
 end

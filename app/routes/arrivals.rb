@@ -5,15 +5,31 @@ module App
     # Files on their way into a book: they arrive, are reported, and are kept or dropped.
     class Arrivals < Base
       get "/api/books/:book_id/arrivals" do
-        json(Arrival.where(book_id: book.id).where("state IN (?) OR updated_at > ?", Arrival::OPEN, Time.now.utc - 600).order(id: :desc).limit(10).map { |found| Presenter.arrival(found) })
+        json(
+          Arrival
+            .where(book_id: book.id)
+            .where("state IN (?) OR updated_at > ?", Arrival::OPEN, Time.now.utc - 600)
+            .order(id: :desc)
+            .limit(10)
+            .map { |found| Presenter.arrival(found) }
+        )
       end
 
       post "/api/books/:book_id/arrivals" do
         upload = uploaded_file
         TileLoom::Data::FileFormat.of(upload[:name])
         replaces = params["replaces"].to_s
-        raise TileLoom::Invalid.new("The layer that is to be updated is not in the book.") unless replaces.empty? || Layer.exists?(book_id: book.id, key: replaces, removed: false)
-        made = Arrival.accept(upload[:tempfile], book_id: book.id, name: upload[:name][0, 250], replaces: replaces.presence, session: session_id)
+        unless replaces.empty? || Layer.exists?(book_id: book.id, key: replaces, removed: false)
+          raise TileLoom::Invalid.new("The layer that is to be updated is not in the book.")
+        end
+        made =
+          Arrival.accept(
+            upload[:tempfile],
+            book_id: book.id,
+            name: upload[:name][0, 250],
+            replaces: replaces.presence,
+            session: session_id
+          )
         status 201
         json(Presenter.arrival(made))
       end
@@ -21,7 +37,10 @@ module App
       post "/api/books/:book_id/arrivals/:arrival_id/keep" do
         wanted = body_json
         refuse_unknown(wanted)
-        arrival.import(wanted["layers"].map { |layer| layer["name"] }, choice: arrival.choice.merge(wanted.slice("layers", "reference")))
+        arrival.import(
+          wanted["layers"].map { |layer| layer["name"] },
+          choice: arrival.choice.merge(wanted.slice("layers", "reference"))
+        )
         json(Presenter.arrival(arrival.reload))
       end
 
@@ -33,7 +52,14 @@ module App
 
       # Where each of its layers lies, or would lie by each likely reference.
       get "/api/books/:book_id/arrivals/:arrival_id/places" do
-        json(arrival.report.select { |layer| layer["box"] }.to_h { |layer| [layer["name"], ArrivalPlaces.new(arrival, layer).list.map { |place| place.to_h.transform_keys(&:to_s) }] })
+        json(
+          arrival
+            .report
+            .select { |layer| layer["box"] }
+            .to_h do |layer|
+              [layer["name"], ArrivalPlaces.new(arrival, layer).list.map { |place| place.to_h.transform_keys(&:to_s) }]
+            end
+        )
       end
 
       post "/api/books/:book_id/arrivals/:arrival_id/cancel" do
@@ -49,13 +75,33 @@ module App
       def refuse_unknown(wanted)
         layers = wanted["layers"]
         known = arrival.report.map { |layer| layer["name"] }
-        fits = layers.is_a?(Array) && layers.any? && layers.all? { |layer| layer.is_a?(Hash) && known.include?(layer["name"]) && layer["title"].is_a?(String) && layer["title"].strip != "" }
-        raise TileLoom::Invalid.new("Choose at least one of the file’s layers, each with a title.", path: "/layers") unless fits
-        raise TileLoom::Invalid.new("Choose one of the file’s layers; one layer of the book is updated.", path: "/layers") if arrival.replaces && layers.length > 1
+        fits =
+          layers.is_a?(Array) && layers.any? &&
+          layers.all? do |layer|
+            layer.is_a?(Hash) && known.include?(layer["name"]) && layer["title"].is_a?(String) &&
+              layer["title"].strip != ""
+          end
+        unless fits
+          raise TileLoom::Invalid.new("Choose at least one of the file’s layers, each with a title.", path: "/layers")
+        end
+        if arrival.replaces && layers.length > 1
+          raise TileLoom::Invalid.new(
+            "Choose one of the file’s layers; one layer of the book is updated.",
+            path: "/layers"
+          )
+        end
         arrival.demand_places(layers.map { |layer| layer["name"] })
-        asks = arrival.report.any? { |layer| layer["asks_reference"] && layers.any? { |chosen| chosen["name"] == layer["name"] } }
+        asks =
+          arrival.report.any? do |layer|
+            layer["asks_reference"] && layers.any? { |chosen| chosen["name"] == layer["name"] }
+          end
         code = wanted["reference"].to_s.strip
-        raise TileLoom::Invalid.new("#{arrival.name} does not say which reference its coordinates are in; name one.", path: "/reference") if asks && code.empty?
+        if asks && code.empty?
+          raise TileLoom::Invalid.new(
+            "#{arrival.name} does not say which reference its coordinates are in; name one.",
+            path: "/reference"
+          )
+        end
         TileLoom::Crs::System.find(code) unless code.empty?
       end
     end

@@ -7,12 +7,17 @@ module App
     class Bars < Base
       # Titles of the shipped forms with their pictures, from plain to ornate.
       get "/api/north-arrows" do
-        json(TileLoom::Furniture::NorthArrowSet::TITLES.map { |form, title| {"id" => form, "title" => title, "svg" => TileLoom::Furniture::NorthArrowSet.drawing(form).to_svg} })
+        json(
+          TileLoom::Furniture::NorthArrowSet::TITLES.map do |form, title|
+            {"id" => form, "title" => title, "svg" => TileLoom::Furniture::NorthArrowSet.drawing(form).to_svg}
+          end
+        )
       end
 
       get "/api/books/:book_id/sheets/:number/measured/:element" do
         composer = Snapshot.of(book).composer_of(whole(params["number"]))
-        element = composer.layout.elements.find { |known| known.id == params["element"] } or raise ActiveRecord::RecordNotFound
+        element = composer.layout.elements.find { |known| known.id == params["element"] } or
+          raise ActiveRecord::RecordNotFound
         json(Measured.new(composer, element).to_h)
       end
 
@@ -29,7 +34,10 @@ module App
       # A style out of a file is kept under its title.
       post "/api/bar-styles/file" do
         upload = uploaded_file
-        title, style = TileLoom::Document::BarStyleFile.read(upload[:tempfile].read(TileLoom::Document::BarStyleFile::LARGEST_BYTES + 1))
+        title, style =
+          TileLoom::Document::BarStyleFile.read(
+            upload[:tempfile].read(TileLoom::Document::BarStyleFile::LARGEST_BYTES + 1)
+          )
         KeptBarStyle.keep(KeptBarStyle.check_name(title.empty? ? upload[:title] : title), style: style)
         json(kept)
       end
@@ -52,7 +60,11 @@ module App
         only = wanted["only"]
         changes.apply_to_fresh(label: "Style of scale bars") do
           settings = book.reload.settings
-          %w[layout key_layout].select { |name| settings[name] }.to_h { |name| [name, {"elements" => settings[name]["elements"].map { |element| styled(element, style, only) }}] }
+          %w[layout key_layout]
+            .select { |name| settings[name] }
+            .to_h do |name|
+              [name, {"elements" => settings[name]["elements"].map { |element| styled(element, style, only) }}]
+            end
         end
         json(shown(book.reload))
       end
@@ -61,7 +73,8 @@ module App
 
       def style_of(wanted)
         elements = %w[layout key_layout].flat_map { |name| book.settings[name].to_h.fetch("elements", []) }
-        bar = elements.find { |element| element["kind"] == "scale_bar" && element["id"] == wanted["element"] } or raise TileLoom::Invalid.new("There is no scale bar “#{wanted["element"]}”.", path: "/element")
+        bar = elements.find { |element| element["kind"] == "scale_bar" && element["id"] == wanted["element"] } or
+          raise TileLoom::Invalid.new("There is no scale bar “#{wanted["element"]}”.", path: "/element")
         TileLoom::Document::BarStyleFile.of(bar)
       end
 

@@ -22,7 +22,12 @@ module App
 
       error TileLoom::Invalid do |error|
         warn "#{error.message} #{error.detail}" if error.detail
-        halt_with(422, error.message, error.path, choices: error.is_a?(TileLoom::Output::Range::Ambiguous) ? error.choices : nil)
+        halt_with(
+          422,
+          error.message,
+          error.path,
+          choices: error.is_a?(TileLoom::Output::Range::Ambiguous) ? error.choices : nil
+        )
       end
 
       error ActiveRecord::RecordNotFound, ActiveModel::RangeError do
@@ -30,7 +35,11 @@ module App
       end
 
       error ActiveRecord::RecordNotUnique, ActiveRecord::Deadlocked do
-        halt_with(409, "Someone else changed the same thing at the same moment; it is shown as it stands now. Make the change again if it is still wanted.")
+        halt_with(
+          409,
+          "Someone else changed the same thing at the same moment; it is shown as it stands now. Make the change " \
+          "again if it is still wanted."
+        )
       end
 
       # MariaDB’s way of saying that a text or a number does not go where it should.
@@ -42,7 +51,11 @@ module App
         halt_with(507, NO_ROOM)
       end
 
-      error ActiveRecord::ConnectionNotEstablished, ActiveRecord::ConnectionFailed, ActiveRecord::LockWaitTimeout, ActiveRecord::StatementTimeout, ActiveRecord::QueryCanceled do |error|
+      error ActiveRecord::ConnectionNotEstablished,
+        ActiveRecord::ConnectionFailed,
+        ActiveRecord::LockWaitTimeout,
+        ActiveRecord::StatementTimeout,
+        ActiveRecord::QueryCanceled do |error|
         told(error)
         halt_with(503, "The database is away or busy at the moment; nothing was changed. Try again shortly.")
       end
@@ -58,19 +71,24 @@ module App
       end
 
       error do |error|
-        halt_with(400, "The request does not read.") if error.is_a?(Sinatra::BadRequest) || error.is_a?(Rack::BadRequest)
+        if error.is_a?(Sinatra::BadRequest) || error.is_a?(Rack::BadRequest)
+          halt_with(400, "The request does not read.")
+        end
         told(error)
         halt_with(507, NO_ROOM) if error.message.match?(/table .* is full|disk full|no space left|errno: 28/i)
         halt_with(500, "Something went wrong on our side; nothing was changed. It is in the server’s log.")
       end
 
-      NO_ROOM = "The server’s disk is full, so this could not be kept; ask whoever looks after the server to make room, then try again."
+      NO_ROOM =
+        "The server’s disk is full, so this could not be kept; ask whoever looks after the server to make room, then " \
+        "try again."
 
       not_found { halt_with(404, "There is nothing at this address.") }
 
       private
 
-      def told(error) = warn("#{error.class}: #{error.message.to_s[0, 2_000]}\n  #{Array(error.backtrace).first(12).join("\n  ")}")
+      def told(error) =
+        warn("#{error.class}: #{error.message.to_s[0, 2_000]}\n  #{Array(error.backtrace).first(12).join("\n  ")}")
 
       # choices: what was meant, where that is asked: [{"text", "says"}].
       def halt_with(status, message, path = nil, choices: nil)
@@ -84,7 +102,9 @@ module App
       def uploaded_file
         upload = params["file"]
         # Fields of a form can imitate an upload by their names; the parts of a real one are Rack's own temporary file.
-        raise TileLoom::Invalid.new("Choose a file to bring in.") unless upload.is_a?(Hash) && upload[:tempfile].is_a?(Tempfile) && File.file?(upload[:tempfile].path)
+        unless upload.is_a?(Hash) && upload[:tempfile].is_a?(Tempfile) && File.file?(upload[:tempfile].path)
+          raise TileLoom::Invalid.new("Choose a file to bring in.")
+        end
         name = File.basename(upload[:filename].to_s.dup.force_encoding(Encoding::UTF_8).scrub.tr("\\", "/"))
         title = name.sub(/\.(geo)?json\z/i, "").tr("_", " ").strip[0, 200]
         {tempfile: upload[:tempfile], name: name, title: title.empty? ? "Layer" : title}
@@ -119,10 +139,17 @@ module App
       # Are all values texts as they should be? Files are looked at by whoever reads them.
       def texts?(value)
         case value
-        when Hash then value.all? { |key, item| texts?(key) && (key == "head" || key == :head || texts?(item)) }
-        when Array then value.all? { |item| texts?(item) }
-        when String then value.dup.force_encoding(Encoding::UTF_8).then { |text| text.valid_encoding? && !text.match?(TileLoom::Assets::JsonText::CONTROL) }
-        else true
+        when Hash
+          value.all? { |key, item| texts?(key) && (key == "head" || key == :head || texts?(item)) }
+        when Array
+          value.all? { |item| texts?(item) }
+        when String
+          value
+            .dup
+            .force_encoding(Encoding::UTF_8)
+            .then { |text| text.valid_encoding? && !text.match?(TileLoom::Assets::JsonText::CONTROL) }
+        else
+          true
         end
       end
 

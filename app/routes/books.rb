@@ -6,13 +6,27 @@ module App
     class Books < Base
       get "/api/books" do
         sheets = GridIndex.joins(:cells).group(:book_id).count
-        json(Book.where(making: false).order(:id).map { |found| found.attributes.slice("id", "title", "subtitle", "revision").merge("sheets" => sheets.fetch(found.id, 0)) })
+        json(
+          Book
+            .where(making: false)
+            .order(:id)
+            .map do |found|
+              found.attributes.slice("id", "title", "subtitle", "revision").merge("sheets" => sheets.fetch(found.id, 0))
+            end
+        )
       end
 
       get("/api/books/:book_id") { json(shown(book)) }
 
       # A light question, asked often, so that a second tab notices changes.
-      get("/api/books/:book_id/revision") { json({"revision" => Book.where(id: whole(params["book_id"])).pick(:revision) || raise(ActiveRecord::RecordNotFound)}) }
+      get("/api/books/:book_id/revision") do
+        json(
+          {
+            "revision" =>
+              Book.where(id: whole(params["book_id"])).pick(:revision) || raise(ActiveRecord::RecordNotFound)
+          }
+        )
+      end
 
       patch "/api/books/:book_id" do
         request_body = body_json

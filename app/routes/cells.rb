@@ -5,7 +5,17 @@ module App
     # Cells by hand, what they cover, and cells as files.
     class Cells < Base
       # {"do": what, "cells": their ids, "revision": of the book that was seen, ...}: see TileLoom::Index::Handwork.
-      DEEDS = {"move" => "Move cells", "turn" => "Turn cells", "scale" => "Scale of cells", "pin" => "Pin cells", "remove" => "Remove cells", "add" => "Add a cell", "split" => "Split a cell", "rename" => "Rename a sheet", "place" => "Order of sheets"}.freeze
+      DEEDS = {
+        "move" => "Move cells",
+        "turn" => "Turn cells",
+        "scale" => "Scale of cells",
+        "pin" => "Pin cells",
+        "remove" => "Remove cells",
+        "add" => "Add a cell",
+        "split" => "Split a cell",
+        "rename" => "Rename a sheet",
+        "place" => "Order of sheets"
+      }.freeze
       MOST_LISTED = 200
 
       post "/api/books/:book_id/cells" do
@@ -33,7 +43,9 @@ module App
         layer = Layer.find_by!(book_id: book.id, key: params["key"].to_s, removed: false)
         snapshot = Snapshot.of(book)
         found = TileLoom::Index::FeatureCover.new(snapshot.cells, snapshot.source.features(layer.key, nil))
-        json({"count" => found.count, **%w[missing cut several].to_h { |name| [name, listed(found.public_send(name))] }})
+        json(
+          {"count" => found.count, **%w[missing cut several].to_h { |name| [name, listed(found.public_send(name))] }}
+        )
       end
 
       get "/api/books/:book_id/cells/file" do
@@ -51,7 +63,9 @@ module App
           FileUtils.cp(upload[:tempfile].path, path)
           file = CellFile.new(book)
           features = file.features_of(path)
-          changes.of_cells("Cells of #{upload[:name]}") { book.index.keep(file.cells(features), with: WeaveState.new(book).now) }
+          changes.of_cells("Cells of #{upload[:name]}") do
+            book.index.keep(file.cells(features), with: WeaveState.new(book).now)
+          end
         end
         json(shown(book.reload))
       end
@@ -62,38 +76,74 @@ module App
         index = TileLoom::Index::Spec.new(book.index.settings)
         frame = TileLoom::Layout::Layout.new(book.layout.settings).frame_box
         crs = TileLoom::Crs::System.find(book.reference)
-        TileLoom::Index::Handwork.new(book.index.core_cells, size: ->(scale) { index.size(crs, frame, scale) }, scale: index.scale)
+        TileLoom::Index::Handwork.new(
+          book.index.core_cells,
+          size: ->(scale) { index.size(crs, frame, scale) },
+          scale: index.scale
+        )
       end
 
       def done(handwork, deed, wanted)
         numbers = numbers_of(wanted.fetch("cells", []))
         case deed
-        when "move" then handwork.move(numbers, measure(wanted, "dx"), measure(wanted, "dy"))
-        when "turn" then handwork.turn(numbers, measure(wanted, "turn_deg"))
-        when "scale" then handwork.scale(numbers, measure(wanted, "scale"))
-        when "pin" then handwork.pin(numbers, wanted["on"] == true)
-        when "remove" then handwork.remove(numbers)
-        when "add" then handwork.add(measure(wanted, "x"), measure(wanted, "y"))
-        when "split" then handwork.split(numbers.first.to_i, measure(wanted, "scale"))
-        when "rename" then handwork.rename(numbers.first.to_i, wanted["name"])
-        else handwork.place_at(numbers.first.to_i, measure(wanted, "place").to_i)
+        when "move"
+          handwork.move(numbers, measure(wanted, "dx"), measure(wanted, "dy"))
+        when "turn"
+          handwork.turn(numbers, measure(wanted, "turn_deg"))
+        when "scale"
+          handwork.scale(numbers, measure(wanted, "scale"))
+        when "pin"
+          handwork.pin(numbers, wanted["on"] == true)
+        when "remove"
+          handwork.remove(numbers)
+        when "add"
+          handwork.add(measure(wanted, "x"), measure(wanted, "y"))
+        when "split"
+          handwork.split(numbers.first.to_i, measure(wanted, "scale"))
+        when "rename"
+          handwork.rename(numbers.first.to_i, wanted["name"])
+        else
+          handwork.place_at(numbers.first.to_i, measure(wanted, "place").to_i)
         end
       end
 
       # The places in the order that the cells with these ids have now.
       def numbers_of(ids)
         known = book.index.rows.to_h { |row| row.values_at("cell_id", "number") }
-        ids.map { |id| known[id] || raise(TileLoom::Invalid.new("A cell that was meant is not in the index any more; look at it as it stands now, and make the change again if it is still wanted.", path: "/cells")) }
+        ids.map do |id|
+          known[id] ||
+            raise(
+              TileLoom::Invalid.new(
+                "A cell that was meant is not in the index any more; look at it as it stands now, and make the " \
+                "change again if it is still wanted.",
+                path: "/cells"
+              )
+            )
+        end
       end
 
-      def measure(wanted, name) = wanted[name] || raise(TileLoom::Invalid.new("“#{name}” must be a number.", path: "/#{name}"))
+      def measure(wanted, name) =
+        wanted[name] || raise(TileLoom::Invalid.new("“#{name}” must be a number.", path: "/#{name}"))
 
       # Identities, boxes and a name of the first few.
       def listed(features)
-        {"count" => features.length, "first" => features.first(MOST_LISTED).map { |feature| {"id" => feature.id, "name" => label(feature), "box" => TileLoom::Geometry::Geos.envelope(TileLoom::Geometry::Geos.read(feature.wkb))&.to_a} }}
+        {
+          "count" => features.length,
+          "first" =>
+            features
+              .first(MOST_LISTED)
+              .map do |feature|
+                {
+                  "id" => feature.id,
+                  "name" => label(feature),
+                  "box" => TileLoom::Geometry::Geos.envelope(TileLoom::Geometry::Geos.read(feature.wkb))&.to_a
+                }
+              end
+        }
       end
 
-      def label(feature) = (feature.attributes.values_at("name", "Name", "title", "code").compact.first || feature.id).to_s[0, 80]
+      def label(feature) =
+        (feature.attributes.values_at("name", "Name", "title", "code").compact.first || feature.id).to_s[0, 80]
     end
   end
 end

@@ -5,11 +5,22 @@ module App
     # Designs: the shipped ones, those that were kept, and files.
     class Designs < Base
       # What each is for, in the words of the list.
-      NOTES = {"side-panel" => "legend beside the map", "foot-panel" => "title below, for upright pages", "frame-only" => "the map, its name and scale", "two-column-key" => "a wide key in two columns",
-               "portrait-strip" => "a narrow strip on the left", "pocket" => "small pages for the field", "wall-sheet" => "large paper, read from afar", "plain-proof" => "a plain sheet for checking"}.freeze
+      NOTES = {
+        "side-panel" => "legend beside the map",
+        "foot-panel" => "title below, for upright pages",
+        "frame-only" => "the map, its name and scale",
+        "two-column-key" => "a wide key in two columns",
+        "portrait-strip" => "a narrow strip on the left",
+        "pocket" => "small pages for the field",
+        "wall-sheet" => "large paper, read from afar",
+        "plain-proof" => "a plain sheet for checking"
+      }.freeze
 
       get "/api/designs" do
-        shipped = TileLoom::Layout::Designs.names.map { |name| {"name" => name, "title" => name.tr("-", " ").capitalize, "note" => NOTES[name]} }
+        shipped =
+          TileLoom::Layout::Designs.names.map do |name|
+            {"name" => name, "title" => name.tr("-", " ").capitalize, "note" => NOTES[name]}
+          end
         json({"shipped" => shipped, "kept" => kept})
       end
 
@@ -20,8 +31,18 @@ module App
 
       post "/api/books/:book_id/design" do
         wanted = body_json
-        design = wanted["kept"] ? KeptDesign.find(whole(wanted["kept"])).attributes.slice("layout", *Book::OWN) : shipped(wanted["name"].to_s)
-        DesignFile.new(design).apply_to(book, changes: changes, label: "Design #{wanted["name"]}", page: !wanted["kept"].nil?)
+        design =
+          if wanted["kept"]
+            KeptDesign.find(whole(wanted["kept"])).attributes.slice("layout", *Book::OWN)
+          else
+            shipped(wanted["name"].to_s)
+          end
+        DesignFile.new(design).apply_to(
+          book,
+          changes: changes,
+          label: "Design #{wanted["name"]}",
+          page: !wanted["kept"].nil?
+        )
         json(shown(book.reload))
       end
 
@@ -35,7 +56,9 @@ module App
       patch "/api/designs/kept/:kept_id" do
         name = KeptDesign.check_name(body_json["name"])
         row = KeptDesign.find(whole(params["kept_id"]))
-        raise TileLoom::Invalid.new("There is a design of the name “#{name}” already.", path: "/name") if KeptDesign.where(name: name).where.not(id: row.id).exists?
+        if KeptDesign.where(name: name).where.not(id: row.id).exists?
+          raise TileLoom::Invalid.new("There is a design of the name “#{name}” already.", path: "/name")
+        end
         row.update!(name: name)
         json(kept)
       end
@@ -52,7 +75,11 @@ module App
 
       post "/api/books/:book_id/design/file" do
         upload = uploaded_file
-        DesignFile.new(DesignFile.read(upload[:tempfile].read(BodyLimit::LARGEST))).apply_to(book, changes: changes, label: "Design #{upload[:title]}")
+        DesignFile.new(DesignFile.read(upload[:tempfile].read(BodyLimit::LARGEST))).apply_to(
+          book,
+          changes: changes,
+          label: "Design #{upload[:title]}"
+        )
         json(shown(book.reload))
       end
 

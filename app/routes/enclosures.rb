@@ -8,7 +8,14 @@ module App
       post "/api/books/:book_id/faces" do
         name, bytes = uploaded(TileLoom::Type::FontFile::LARGEST_BYTES)
         font = TileLoom::Type::FontFile.new(bytes, name: name)
-        take("faces", font.title, bytes, Enclosure.font_media(bytes), "Typeface #{font.title}", TileLoom::Type::Library.keys)
+        take(
+          "faces",
+          font.title,
+          bytes,
+          Enclosure.font_media(bytes),
+          "Typeface #{font.title}",
+          TileLoom::Type::Library.keys
+        )
       end
 
       # A PNG or JPEG file becomes a picture of the book.
@@ -24,7 +31,11 @@ module App
         row = Enclosure.find_by!(content: params["content"].to_s)
         cache_control :private, :immutable, max_age: 31_536_000
         content_type row.media
-        params["most"] ? TileLoom::Artwork::Raster.new(row.bytes).reduced(number("most", 16..4000).to_i).bytes : row.bytes
+        if params["most"]
+          TileLoom::Artwork::Raster.new(row.bytes).reduced(number("most", 16..4000).to_i).bytes
+        else
+          row.bytes
+        end
       end
 
       private
@@ -36,7 +47,11 @@ module App
         changes.apply_to_fresh(label: label) do
           own = book.public_send(list) || []
           entry = own.find { |known| known["content"] == content } and next {}
-          entry = {"id" => TileLoom::Document::Starter.id_for(title, own.map { |other| other["id"] } + taken), "title" => title[0, 200], "content" => content}
+          entry = {
+            "id" => TileLoom::Document::Starter.id_for(title, own.map { |other| other["id"] } + taken),
+            "title" => title[0, 200],
+            "content" => content
+          }
           {list => own + [entry]}
         end
         status 201
@@ -46,7 +61,9 @@ module App
       # [name, bytes] of the file of a form; what is too large is refused before it is read.
       def uploaded(largest)
         upload = uploaded_file
-        raise TileLoom::Invalid.new("#{upload[:name]} is larger than #{largest / 1024 / 1024} MB; save it smaller.") if upload[:tempfile].size > largest
+        if upload[:tempfile].size > largest
+          raise TileLoom::Invalid.new("#{upload[:name]} is larger than #{largest / 1024 / 1024} MB; save it smaller.")
+        end
         [upload[:name], upload[:tempfile].read]
       end
     end

@@ -19,7 +19,8 @@ module App
       # {id}: copies a grid of this sheet's frame to the frame of the other layout.
       post "/api/books/:book_id/sheets/:number/grids/copy" do
         id = body_json["id"]
-        grid = frame_of(role)["grids"].to_a.find { |known| known["id"] == id } or raise TileLoom::Invalid.new("The frame has no grid “#{id}”.", path: "/id")
+        grid = frame_of(role)["grids"].to_a.find { |known| known["id"] == id } or
+          raise TileLoom::Invalid.new("The frame has no grid “#{id}”.", path: "/id")
         add((role == "key") ? "sheets" : "key", grid, grid["id"], "Copy a grid")
       end
 
@@ -30,8 +31,15 @@ module App
         raise TileLoom::Invalid.new("Border and labels have room already.") if beyond.values.all?(&:zero?)
         box = composer.gridded_frame.box(composer.page)
         # Rounded inwards, so that nothing is left over.
-        inner = TileLoom::Geometry::Box.new((box.min_x + beyond["left"]).ceil(1), (box.min_y + beyond["top"]).ceil(1), (box.max_x - beyond["right"]).floor(1), (box.max_y - beyond["bottom"]).floor(1))
-        place = TileLoom::Furniture::Place.new(composer.gridded_frame.settings["place"]).moved(composer.page.live_area, inner)
+        inner =
+          TileLoom::Geometry::Box.new(
+            (box.min_x + beyond["left"]).ceil(1),
+            (box.min_y + beyond["top"]).ceil(1),
+            (box.max_x - beyond["right"]).floor(1),
+            (box.max_y - beyond["bottom"]).floor(1)
+          )
+        place =
+          TileLoom::Furniture::Place.new(composer.gridded_frame.settings["place"]).moved(composer.page.live_area, inner)
         json(change(role, "Room for labels") { |frame| frame.merge("place" => place) })
       end
 
@@ -45,12 +53,13 @@ module App
       def trial = GridTrial.new(Snapshot.of(book).composer_of(sheet_number))
 
       # Role → [its name in the book document, the kind of its frame].
-      FRAMES = {"sheets" => ["layout", "map_frame"], "key" => ["key_layout", "key_frame"]}.freeze
+      FRAMES = {"sheets" => %w[layout map_frame], "key" => %w[key_layout key_frame]}.freeze
 
       def frame_of(role)
         name, kind = FRAMES.fetch(role)
         layout = book.settings[name] or raise TileLoom::Invalid.new("The book has no key sheet; add one first.")
-        layout["elements"].find { |element| element["kind"] == kind } or raise TileLoom::Invalid.new("The layout has no frame for grids.")
+        layout["elements"].find { |element| element["kind"] == kind } or
+          raise TileLoom::Invalid.new("The layout has no frame for grids.")
       end
 
       def add(role, settings, id, label)

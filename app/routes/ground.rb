@@ -10,9 +10,13 @@ module App
       # only: the ids of layers, where the others are on the screen already.
       get "/api/books/:book_id/ground.svg" do
         sides = params["box"].to_s.split(",", -1).map { |part| Float(part, exception: false) }
-        raise TileLoom::Invalid.new("“box” must be four numbers: west, south, east, north.") unless sides.length == 4 && sides.all? { |side| side&.finite? && side.abs <= LARGEST }
+        unless sides.length == 4 && sides.all? { |side| side&.finite? && side.abs <= LARGEST }
+          raise TileLoom::Invalid.new("“box” must be four numbers: west, south, east, north.")
+        end
         box = TileLoom::Geometry::Box.new(*sides)
-        raise TileLoom::Invalid.new("“box” must be from #{LEAST} to #{LARGEST.to_i} units wide and high.") unless [box.width, box.height].all? { |side| side.between?(LEAST, LARGEST) }
+        unless [box.width, box.height].all? { |side| side.between?(LEAST, LARGEST) }
+          raise TileLoom::Invalid.new("“box” must be from #{LEAST} to #{LARGEST.to_i} units wide and high.")
+        end
         only = params["only"]&.then { |list| list.to_s.split(",") }
         drawing Snapshot.of(book).ground_svg(box, number("width", 1..6000), number("height", 1..6000), only: only)
       end

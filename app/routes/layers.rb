@@ -12,15 +12,29 @@ module App
       end
 
       get "/api/books/:book_id/layers/:key/table" do
-        json(AttributeTable.new(layer).page(page: number("page", 0..1_000_000).to_i, size: number("size", 1..200).to_i, sort: params["sort"].to_s,
-          descending: params["descending"] == "1", search: params["search"].to_s[0, 200], condition: condition, only: picked))
+        json(
+          AttributeTable.new(layer).page(
+            page: number("page", 0..1_000_000).to_i,
+            size: number("size", 1..200).to_i,
+            sort: params["sort"].to_s,
+            descending: params["descending"] == "1",
+            search: params["search"].to_s[0, 200],
+            condition: condition,
+            only: picked
+          )
+        )
       end
 
       # The commonest values of an attribute, for a symbol each.
       get "/api/books/:book_id/layers/:key/values" do
         found = Hash.new(0)
         each_value { |value| found[value] += 1 }
-        json(found.sort_by { |value, count| [-count, value.to_s] }.first(MOST_VALUES).map { |value, count| {"value" => value, "count" => count} })
+        json(
+          found
+            .sort_by { |value, count| [-count, value.to_s] }
+            .first(MOST_VALUES)
+            .map { |value, count| {"value" => value, "count" => count} }
+        )
       end
 
       # Classes of a number: their bounds, how many features each holds, the condition for each.
@@ -28,8 +42,15 @@ module App
         values = []
         each_value { |value| values << value }
         attribute = params["attribute"].to_s
-        list = TileLoom::Symbology::Classes.new(values, way: params["way"].to_s, count: number("count", 1..TileLoom::Symbology::Classes::MOST).to_i).list
-        json(list.map { |entry| {"title" => entry.title, "count" => entry.count, "when" => entry.condition(attribute)} })
+        list =
+          TileLoom::Symbology::Classes.new(
+            values,
+            way: params["way"].to_s,
+            count: number("count", 1..TileLoom::Symbology::Classes::MOST).to_i
+          ).list
+        json(
+          list.map { |entry| {"title" => entry.title, "count" => entry.count, "when" => entry.condition(attribute)} }
+        )
       end
 
       # The feature at a place of the map, the topmost first; reach: in ground units.
@@ -51,7 +72,12 @@ module App
 
       def sampled
         types = TileLoom::Data::AttributeTypes.new
-        Feature.where(layer_id: layer.id).order(:identity).limit(200).pluck(:properties).each { |properties| types.observe(properties) }
+        Feature
+          .where(layer_id: layer.id)
+          .order(:identity)
+          .limit(200)
+          .pluck(:properties)
+          .each { |properties| types.observe(properties) }
         types.to_h
       end
 
@@ -64,11 +90,15 @@ module App
       def condition
         text = params["when"].to_s
         return nil if text.empty?
-        TileLoom::Data::Condition.new(TileLoom::Assets::JsonText.parse(text, what: "The filter", nesting: 40), path: "/when").tap { |found| found.check_types(layer.fields || sampled) }
+        TileLoom::Data::Condition
+          .new(TileLoom::Assets::JsonText.parse(text, what: "The filter", nesting: 40), path: "/when")
+          .tap { |found| found.check_types(layer.fields || sampled) }
       end
 
       # Identities of features that are picked, or nil for all.
-      def picked = params["only"] && params["only"].to_s.split(",").first(5_000).filter_map { |part| Integer(part, exception: false) }
+      def picked =
+        params["only"] &&
+          params["only"].to_s.split(",").first(5_000).filter_map { |part| Integer(part, exception: false) }
     end
   end
 end

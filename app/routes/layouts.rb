@@ -13,10 +13,14 @@ module App
       post "/api/books/:book_id/layout/boxes" do
         wanted = asked
         boxes = wanted["boxes"]
-        raise TileLoom::Invalid.new("“boxes” must name elements with four numbers each.") unless boxes.is_a?(Hash) && boxes.values.all? { |box| four_numbers?(box) }
+        unless boxes.is_a?(Hash) && boxes.values.all? { |box| four_numbers?(box) }
+          raise TileLoom::Invalid.new("“boxes” must name elements with four numbers each.")
+        end
         change(wanted["label"] || "Move") do
           refuse_locked(boxes.keys)
-          elements.map { |element| boxes[element["id"]] ? element.merge("place" => moved(element, boxes[element["id"]])) : element }
+          elements.map do |element|
+            boxes[element["id"]] ? element.merge("place" => moved(element, boxes[element["id"]])) : element
+          end
         end
       end
 
@@ -28,7 +32,9 @@ module App
         raise TileLoom::Invalid.new("“dx_mm” and “dy_mm” must be numbers.") unless four_numbers?([dx, dy, 0, 0])
         change(wanted["label"] || "Move") do
           refuse_locked(ids)
-          elements.map { |element| ids.include?(element["id"]) ? element.merge("place" => shifted(element["id"], dx, dy)) : element }
+          elements.map do |element|
+            ids.include?(element["id"]) ? element.merge("place" => shifted(element["id"], dx, dy)) : element
+          end
         end
       end
 
@@ -36,7 +42,11 @@ module App
       post "/api/books/:book_id/layout/elements" do
         wanted = asked
         list = wanted["elements"] || [wanted]
-        raise TileLoom::Invalid.new("“elements” must be a list of elements, each with a kind and a box of four numbers.") unless list.is_a?(Array) && list.all? { |entry| entry.is_a?(Hash) && four_numbers?(entry["box"]) }
+        unless list.is_a?(Array) && list.all? { |entry| entry.is_a?(Hash) && four_numbers?(entry["box"]) }
+          raise TileLoom::Invalid.new(
+                  "“elements” must be a list of elements, each with a kind and a box of four numbers."
+                )
+        end
         raise TileLoom::Invalid.new("“elements” names nothing to add.") if list.empty?
         made = []
         title = TileLoom::Layout::NewElement::TITLES[list.first["kind"]]
@@ -51,10 +61,20 @@ module App
         changes.apply_to_fresh(label: "Page in the map’s proportion") do
           @design = nil
           area = book.document.study_area(book.source).box
-          raise TileLoom::Invalid.new("The study area has no height or no width, so it has no proportion; choose another, or give it room.") unless area&.width&.positive? && area.height.positive?
+          unless area&.width&.positive? && area.height.positive?
+            raise TileLoom::Invalid.new(
+                    "The study area has no height or no width, so it has no proportion; choose another, or give it " \
+                    "room."
+                  )
+          end
           frame, page = design.frame_box, design.page
           wanted = frame.width * area.height / area.width
-          fresh = {"size" => TileLoom::Layout::PageSize::CUSTOM, "width_mm" => page.width_mm.round(3), "height_mm" => (page.height_mm + wanted - frame.height).round(3), "orientation" => nil}
+          fresh = {
+            "size" => TileLoom::Layout::PageSize::CUSTOM,
+            "width_mm" => page.width_mm.round(3),
+            "height_mm" => (page.height_mm + wanted - frame.height).round(3),
+            "orientation" => nil
+          }
           {"layout" => {"page" => fresh, "elements" => elements.map { |element| as_high(element, wanted) }}}
         end
         json(shown(book.reload))
@@ -65,7 +85,18 @@ module App
         on = body_json["on"] == true
         changes.apply_to_fresh(label: on ? "With a key sheet" : "Without a key sheet") do
           next {} if on == !book.key_layout.nil?
-          {"key_layout" => on ? {"name" => "key-sheet", "page" => book.layout.page, "elements" => TileLoom::Layout::Designs.key_elements} : nil}
+          {
+            "key_layout" =>
+              (
+                if on
+                  {
+                    "name" => "key-sheet",
+                    "page" => book.layout.page,
+                    "elements" => TileLoom::Layout::Designs.key_elements
+                  }
+                end
+              )
+          }
         end
         json(shown(book.reload))
       end
@@ -91,7 +122,9 @@ module App
         body_json.tap do |wanted|
           @role = wanted.fetch("role", "sheets").to_s
           raise TileLoom::Invalid.new("“role” must be sheets or key.", path: "/role") unless ROLES.key?(@role)
-          raise TileLoom::Invalid.new("The book has no key sheet; add one first.") if @role == "key" && book.key_layout.nil?
+          if @role == "key" && book.key_layout.nil?
+            raise TileLoom::Invalid.new("The book has no key sheet; add one first.")
+          end
         end
       end
 
@@ -99,17 +132,30 @@ module App
 
       def elements = design.elements.map(&:settings)
 
-      def four_numbers?(box) = box.is_a?(Array) && box.length == 4 && box.all? { |number| number.is_a?(Numeric) && number.to_f.finite? && number.abs <= 10_000 }
+      def four_numbers?(box) =
+        box.is_a?(Array) && box.length == 4 &&
+          box.all? { |number| number.is_a?(Numeric) && number.to_f.finite? && number.abs <= 10_000 }
 
       def moved(element, (left, top, width, height))
-        raise TileLoom::Invalid.new("An element’s sides cannot be less than nothing.", path: "/boxes/#{element["id"]}") if width.negative? || height.negative?
-        TileLoom::Furniture::Place.new(element["place"]).moved(design.page.live_area, TileLoom::Geometry::Box.at(left.to_f, top.to_f, width.to_f, height.to_f))
+        if width.negative? || height.negative?
+          raise TileLoom::Invalid.new(
+            "An element’s sides cannot be less than nothing.",
+            path: "/boxes/#{element["id"]}"
+          )
+        end
+        TileLoom::Furniture::Place.new(element["place"]).moved(
+          design.page.live_area,
+          TileLoom::Geometry::Box.at(left.to_f, top.to_f, width.to_f, height.to_f)
+        )
       end
 
       def shifted(id, dx, dy)
         element = design.elements.find { |known| known.id == id }
         box = element.box(design.page)
-        TileLoom::Furniture::Place.new(element.settings["place"]).moved(design.page.live_area, TileLoom::Geometry::Box.at(box.min_x + dx, box.min_y + dy, box.width, box.height))
+        TileLoom::Furniture::Place.new(element.settings["place"]).moved(
+          design.page.live_area,
+          TileLoom::Geometry::Box.at(box.min_x + dx, box.min_y + dy, box.width, box.height)
+        )
       end
 
       # A main frame of fixed height gets the wanted one; a stretched one follows the page.
@@ -135,8 +181,14 @@ module App
       end
 
       def new_element(entry, made)
-        TileLoom::Layout::NewElement.make(entry["kind"].to_s, TileLoom::Geometry::Box.at(*entry["box"].map(&:to_f)), page: design.page,
-          taken: (elements + made).map { |element| element["id"] }, settings: entry["settings"].to_h, role: @role)
+        TileLoom::Layout::NewElement.make(
+          entry["kind"].to_s,
+          TileLoom::Geometry::Box.at(*entry["box"].map(&:to_f)),
+          page: design.page,
+          taken: (elements + made).map { |element| element["id"] },
+          settings: entry["settings"].to_h,
+          role: @role
+        )
       end
     end
   end

@@ -7,18 +7,30 @@ module App
       # With a picture each.
       get "/api/markers" do
         cache_control :private, max_age: 3600
-        json(TileLoom::Symbology::MarkerSet.shipped.map { |name| {"id" => name, "title" => name.tr("-", " "), "svg" => TileLoom::Symbology::MarkerSet.drawing(name).to_svg} })
+        json(
+          TileLoom::Symbology::MarkerSet.shipped.map do |name|
+            {"id" => name, "title" => name.tr("-", " "), "svg" => TileLoom::Symbology::MarkerSet.drawing(name).to_svg}
+          end
+        )
       end
 
       # An SVG file becomes a marker of the book: only its shapes are taken, the rest is told.
       post "/api/books/:book_id/markers" do
         upload = uploaded_file
-        drawing = TileLoom::Artwork::SvgReader.read(upload[:tempfile].read(TileLoom::Artwork::SvgReader::LARGEST_BYTES + 1), name: upload[:name])
+        drawing =
+          TileLoom::Artwork::SvgReader.read(
+            upload[:tempfile].read(TileLoom::Artwork::SvgReader::LARGEST_BYTES + 1),
+            name: upload[:name]
+          )
         title = File.basename(upload[:name], ".*")[0, 200]
         id = nil
         changes.apply_to_fresh(label: "Marker #{title}") do
           own = book.markers || []
-          id = TileLoom::Document::Starter.id_for(title, own.map { |marker| marker["id"] } + TileLoom::Symbology::MarkerSet.shipped)
+          id =
+            TileLoom::Document::Starter.id_for(
+              title,
+              own.map { |marker| marker["id"] } + TileLoom::Symbology::MarkerSet.shipped
+            )
           {"markers" => own + [{"id" => id, "title" => title, "svg" => drawing.to_svg}]}
         end
         status 201

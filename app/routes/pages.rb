@@ -14,7 +14,8 @@ module App
 
       before do
         next if request.path_info.start_with?("/api/")
-        headers "Content-Security-Policy" => "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; object-src 'none'; base-uri 'none'; frame-ancestors 'none'",
+        headers "Content-Security-Policy" =>
+                  "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; object-src 'none'; base-uri 'none'; frame-ancestors 'none'",
           "X-Content-Type-Options" => "nosniff"
       end
 
@@ -25,7 +26,11 @@ module App
         send_file face.file, type: "font/ttf"
       end
 
-      get("/api/*") { halt 404, {"content-type" => "application/json"}, JSON.generate({"message" => "There is nothing at this address."}) }
+      get("/api/*") do
+        halt 404,
+          {"content-type" => "application/json"},
+          JSON.generate({"message" => "There is nothing at this address."})
+      end
 
       get "/*" do
         page = File.join(BUILT, "index.html")

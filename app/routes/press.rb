@@ -30,7 +30,9 @@ module App
         path = run.path
         halt_with(404, "This run has no file.") unless path && File.file?(path)
         content_type "application/pdf"
-        send_file path, filename: "#{TileLoom::Document::Starter.id_for(book.title, [])}-#{run.id}.pdf", disposition: "attachment"
+        send_file path,
+          filename: "#{TileLoom::Document::Starter.id_for(book.title, [])}-#{run.id}.pdf",
+          disposition: "attachment"
       end
 
       private

@@ -30,7 +30,11 @@ module App
       post "/api/starts/:start_id/book" do
         refuse_unless_ready
         BookStart.new(start, body_json).settings
-        start.import(body_json["layers"].map { |layer| layer["name"] }, reason: nil, choice: start.choice.merge("start" => body_json))
+        start.import(
+          body_json["layers"].map { |layer| layer["name"] },
+          reason: nil,
+          choice: start.choice.merge("start" => body_json)
+        )
         status 202
         json(Presenter.start(start.reload))
       end
@@ -44,9 +48,14 @@ module App
       private
 
       # One that has not become a book's yet, or that just did.
-      def start = @start ||= Arrival.find_by!(id: whole(params["start_id"])).tap { |found| raise ActiveRecord::RecordNotFound unless found.start? }
+      def start =
+        @start ||=
+          Arrival
+            .find_by!(id: whole(params["start_id"]))
+            .tap { |found| raise ActiveRecord::RecordNotFound unless found.start? }
 
-      def refuse_unless_ready = (raise TileLoom::Invalid.new("#{start.name} is not ready to make a book of.") unless start.state == "ready")
+      def refuse_unless_ready =
+        (raise TileLoom::Invalid.new("#{start.name} is not ready to make a book of.") unless start.state == "ready")
 
       # What keeps a scale from being proposed is told beside what is known.
       def proposal(wanted)

@@ -5,14 +5,31 @@ module App
     # What an index would come to, before anything is kept.
     class Weave < Base
       # Scales beside the wanted one, so that nobody finds a scale by trial and error.
-      NEIGHBOURS = [500, 1000, 1250, 2000, 2500, 4000, 5000, 10_000, 12_500, 20_000, 25_000, 50_000, 100_000, 250_000].freeze
+      NEIGHBOURS = [
+        500,
+        1000,
+        1250,
+        2000,
+        2500,
+        4000,
+        5000,
+        10_000,
+        12_500,
+        20_000,
+        25_000,
+        50_000,
+        100_000,
+        250_000
+      ].freeze
 
       # The outline that the map shows is true to this share of the area's larger side.
       MOST_OUTLINE = 1.0 / 3000
 
       post "/api/books/:book_id/weave" do
         settings = changed(body_json)
-        woven("answer", body_json.slice("patch", "turn")) { json(Presenter.answer(book.answer_to(settings), titles: book.layer_titles)) }
+        woven("answer", body_json.slice("patch", "turn")) do
+          json(Presenter.answer(book.answer_to(settings), titles: book.layer_titles))
+        end
       end
 
       # Old and new names side by side, as naming all by the pattern (or a changed one) would give them.
@@ -20,8 +37,17 @@ module App
         settings = changed(body_json)
         index = TileLoom::Index::Spec.new(settings["index"])
         # Naming all by the pattern that is there leaves their order as it is.
-        cells = (settings["index"] == book.index.settings) ? book.index.core_cells : index.ordered(book.index.core_cells, book.source)
-        json(cells.zip(index.renamed(cells, book.source)).map { |old, fresh| {"number" => fresh.number, "old" => old.name, "new" => fresh.name} })
+        cells =
+          if settings["index"] == book.index.settings
+            book.index.core_cells
+          else
+            index.ordered(book.index.core_cells, book.source)
+          end
+        json(
+          cells
+            .zip(index.renamed(cells, book.source))
+            .map { |old, fresh| {"number" => fresh.number, "old" => old.name, "new" => fresh.name} }
+        )
       end
 
       post("/api/books/:book_id/names/anew") { json(shown(changes.name_anew.reload)) }
@@ -29,14 +55,18 @@ module App
       post "/api/books/:book_id/scales" do
         settings = changed(body_json)
         kept = (settings == book.settings) ? {settings.dig("index", "scale") => book.index.rows.length} : {}
-        json(scales_near(settings).map { |scale| {"scale" => scale, "count" => kept[scale] || count(settings, scale)} })
+        json(
+          scales_near(settings).map { |scale| {"scale" => scale, "count" => kept[scale] || count(settings, scale)} }
+        )
       end
 
       # The frame or the data changed since the cells were woven: weave by what is now, or keep the cells.
       post("/api/books/:book_id/weave/anew") { woven("anew", {}) { json(shown(changes.weave_anew.reload)) } }
 
       # Long work on the index: how far it is, and what came of it.
-      get("/api/books/:book_id/weavings/:weaving_id") { json(Presenter.weaving(weaving.asked).merge({"answer" => weaving.answer}.compact)) }
+      get("/api/books/:book_id/weavings/:weaving_id") do
+        json(Presenter.weaving(weaving.asked).merge({"answer" => weaving.answer}.compact))
+      end
 
       post "/api/books/:book_id/weavings/:weaving_id/cancel" do
         weaving.turn("cancelled", reason: "Stopped by hand.")
@@ -49,7 +79,18 @@ module App
       post "/api/books/:book_id/area" do
         document = Book.core(changed(body_json))
         area = document.study_area(book.source)
-        json({"ground_m2" => area.ground_m2(document.crs).round(1), "box" => area.box.to_a, "size_m" => TileLoom::Crs::GroundSize.new(document.crs, TileLoom::Geometry::TurnedRectangle.of(area.box)).to_a.map { |metres| metres.round(2) }, "rings" => area.outline(MOST_OUTLINE).map { |ring| ring.each_slice(2).to_a }})
+        json(
+          {
+            "ground_m2" => area.ground_m2(document.crs).round(1),
+            "box" => area.box.to_a,
+            "size_m" =>
+              TileLoom::Crs::GroundSize
+                .new(document.crs, TileLoom::Geometry::TurnedRectangle.of(area.box))
+                .to_a
+                .map { |metres| metres.round(2) },
+            "rings" => area.outline(MOST_OUTLINE).map { |ring| ring.each_slice(2).to_a }
+          }
+        )
       end
 
       private
@@ -72,7 +113,13 @@ module App
       # Of a plain grid: the fewest sheets are looked for at the scale that is chosen alone. nil where there
       # would be too many.
       def count(settings, scale)
-        StepBudget.hold(StepBudget::STEPS / 2) { Book.core(MergePatch.apply(settings, {"index" => {"scale" => scale, "fewest" => nil}})).weave(book.source).cells.length }
+        StepBudget.hold(StepBudget::STEPS / 2) do
+          Book
+            .core(MergePatch.apply(settings, {"index" => {"scale" => scale, "fewest" => nil}}))
+            .weave(book.source)
+            .cells
+            .length
+        end
       rescue TileLoom::Invalid, StepBudget::Exceeded
         nil
       end

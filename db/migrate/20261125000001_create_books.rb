@@ -30,7 +30,7 @@ class CreateBooks < ActiveRecord::Migration[7.2]
       t.text :original_reference
       t.string :original_name
       t.timestamps
-      t.index [:book_id, :key], unique: true
+      t.index %i[book_id key], unique: true
     end
 
     create_table :features do |t|
@@ -39,7 +39,7 @@ class CreateBooks < ActiveRecord::Migration[7.2]
       t.column :shape, "geometry NOT NULL"
       t.binary :original, limit: 4_294_967_295, null: false
       t.json :properties, null: false
-      t.index [:layer_id, :identity]
+      t.index %i[layer_id identity]
       t.index :shape, type: :spatial
     end
 
@@ -67,8 +67,8 @@ class CreateBooks < ActiveRecord::Migration[7.2]
       t.column :width, :double, null: false
       t.column :height, :double, null: false
       t.column :rotation_deg, :double, null: false, default: 0
-      t.index [:grid_index_id, :number], unique: true
-      t.index [:grid_index_id, :name], unique: true
+      t.index %i[grid_index_id number], unique: true
+      t.index %i[grid_index_id name], unique: true
     end
 
     create_table :edits do |t|
@@ -102,7 +102,7 @@ class CreateBooks < ActiveRecord::Migration[7.2]
       t.integer :done, null: false, default: 0
       t.boolean :finished, null: false, default: false
       t.binary :pages, limit: 4_294_967_295
-      t.index [:press_run_id, :position], unique: true
+      t.index %i[press_run_id position], unique: true
     end
 
     create_table :delayed_jobs do |t|
@@ -112,7 +112,7 @@ class CreateBooks < ActiveRecord::Migration[7.2]
       t.datetime :run_at, :locked_at, :failed_at
       t.string :locked_by, :queue
       t.timestamps null: true
-      t.index [:priority, :run_at]
+      t.index %i[priority run_at]
     end
   end
 end

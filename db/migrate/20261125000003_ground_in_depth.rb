@@ -7,8 +7,8 @@ class GroundInDepth < ActiveRecord::Migration[7.2]
     add_column :layers, :edition, :integer, null: false, default: 1
     add_column :layers, :vertex_count, :bigint, null: false, default: 0
     add_column :layers, :coarse_levels, :json
-    remove_index :layers, [:book_id, :key], unique: true
-    add_index :layers, [:book_id, :key, :edition], unique: true
+    remove_index :layers, %i[book_id key], unique: true
+    add_index :layers, %i[book_id key edition], unique: true
     add_column :arrivals, :replaces, :string, limit: 80
 
     # Geometry drawn coarsely, for maps that are zoomed out; see App::CoarseLevels.
@@ -17,7 +17,7 @@ class GroundInDepth < ActiveRecord::Migration[7.2]
       t.integer :level, :identity, null: false
       t.column :shape, "geometry NOT NULL"
       t.json :properties, null: false
-      t.index [:layer_id, :level]
+      t.index %i[layer_id level]
       t.index :shape, type: :spatial
     end
 
@@ -51,8 +51,13 @@ class GroundInDepth < ActiveRecord::Migration[7.2]
 
   # Layers that came in before learn how large they are, and get their coarser levels.
   def count_vertices
-    execute("UPDATE layers SET vertex_count = COALESCE((SELECT SUM(LENGTH(original)) DIV 16 FROM features WHERE features.layer_id = layers.id), 0)")
+    execute(
+      "UPDATE layers SET vertex_count = COALESCE((SELECT SUM(LENGTH(original)) DIV 16 FROM features WHERE " \
+      "features.layer_id = layers.id), 0)"
+    )
     App::Layer.reset_column_information
-    App::Layer.find_each { |layer| Delayed::Job.enqueue(App::CoarseLevelsJob.new(layer.id)) if App::CoarseLevels.new(layer).wanted? }
+    App::Layer.find_each do |layer|
+      Delayed::Job.enqueue(App::CoarseLevelsJob.new(layer.id)) if App::CoarseLevels.new(layer).wanted?
+    end
   end
 end

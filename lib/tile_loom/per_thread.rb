@@ -10,7 +10,8 @@ module TileLoom
 
     # What stands under the key, or what the block gives, which then does.
     def fetch(key)
-      kept = Thread.current.thread_variable_get(@name) || {}.tap { |fresh| Thread.current.thread_variable_set(@name, fresh) }
+      kept =
+        Thread.current.thread_variable_get(@name) || {}.tap { |fresh| Thread.current.thread_variable_set(@name, fresh) }
       kept.clear if kept.size > @most
       kept[key] ||= yield
     end

@@ -7,15 +7,20 @@ RSpec.describe App::Routes::Books do
 
   let(:book) { kept_book }
 
-  def change(patch, revision: nil) = send_json(:patch, "/api/books/#{book.id}", {patch: patch, label: "Test", revision: revision}.compact)
+  def change(patch, revision: nil) =
+    send_json(:patch, "/api/books/#{book.id}", {patch: patch, label: "Test", revision: revision}.compact)
 
   it "shows a book with its document, layers and cells" do
     ask("/api/books/#{book.id}")
     expect(answer["document"]["title"]).to eq("Test moss")
-    expect(answer["layers"].map { |layer| layer.values_at("id", "kind", "count") }).to eq([["area", "area", 1], ["dams", "point", 20]])
+    expect(answer["layers"].map { |layer| layer.values_at("id", "kind", "count") }).to eq(
+      [["area", "area", 1], ["dams", "point", 20]]
+    )
     expect(answer["cells"].map { |cell| cell["name"] }).to eq(book.index.cells.pluck(:name))
     expect(TileLoom::Document::Schema.findings(answer["document"])).to be_empty
-    expect(answer["distortion"]).to eq({"words" => "A kilometre on the ground prints 0.3 m too short everywhere here.", "warnings" => []})
+    expect(answer["distortion"]).to eq(
+      {"words" => "A kilometre on the ground prints 0.3 m too short everywhere here.", "warnings" => []}
+    )
   end
 
   it "keeps a change at once, weaves anew, and undoes and redoes it" do
@@ -43,12 +48,26 @@ RSpec.describe App::Routes::Books do
 
   # Each refused change leaves the book as it was.
   {
-    "a scale of zero" => [{"index" => {"scale" => 0}}, "/index/scale"], "a million cells" => [{"index" => {"scale" => 5, "overlap_mm" => 0}}, "/index/scale"],
-    "margins larger than the page" => [{"layout" => {"page" => {"margins_mm" => {"left" => 250, "right" => 250}}}}, "/layout/page/margins_mm"],
+    "a scale of zero" => [{"index" => {"scale" => 0}}, "/index/scale"],
+    "a million cells" => [{"index" => {"scale" => 5, "overlap_mm" => 0}}, "/index/scale"],
+    "margins larger than the page" => [
+      {"layout" => {"page" => {"margins_mm" => {"left" => 250, "right" => 250}}}},
+      "/layout/page/margins_mm"
+    ],
     "an overlap larger than the frame" => [{"index" => {"overlap_mm" => 400}}, "/index/overlap_mm"],
-    "an unknown reference" => [{"reference" => "EPSG:0"}, "/reference"], "a geographic reference" => [{"reference" => "EPSG:4326"}, "/reference"],
+    "an unknown reference" => [{"reference" => "EPSG:0"}, "/reference"],
+    "a geographic reference" => [{"reference" => "EPSG:4326"}, "/reference"],
     "another reference under data that is there" => [{"reference" => "EPSG:25830"}, "/reference"],
-    "an unknown key" => [{"paint" => 1}, "/paint"], "a layer without data" => [{"layers" => [{"id" => "area", "title" => "A", "rules" => [{"title" => "", "symbol" => {}}]}, {"id" => "moon", "title" => "M", "rules" => [{"title" => "", "symbol" => {}}]}]}, "/layers"]
+    "an unknown key" => [{"paint" => 1}, "/paint"],
+    "a layer without data" => [
+      {
+        "layers" => [
+          {"id" => "area", "title" => "A", "rules" => [{"title" => "", "symbol" => {}}]},
+          {"id" => "moon", "title" => "M", "rules" => [{"title" => "", "symbol" => {}}]}
+        ]
+      },
+      "/layers"
+    ]
   }.each do |name, (patch, path)|
     it "refuses #{name} and changes nothing" do
       before = book.reload.settings
@@ -87,7 +106,9 @@ RSpec.describe App::Routes::Books do
     expect(last_response.status).to eq(201)
     copy = App::Book.find(answer["id"])
     expect(copy.settings).to eq(book.reload.settings)
-    expect(copy.index.cells.map { |cell| cell.attributes.except("id", "grid_index_id") }).to eq(book.index.cells.map { |cell| cell.attributes.except("id", "grid_index_id") })
+    expect(copy.index.cells.map { |cell| cell.attributes.except("id", "grid_index_id") }).to eq(
+      book.index.cells.map { |cell| cell.attributes.except("id", "grid_index_id") }
+    )
     shapes = ->(known) { known.source.features("dams", nil).map { |feature| [feature.wkb, feature.attributes] } }
     expect(shapes.call(copy)).to eq(shapes.call(book))
   end
@@ -95,10 +116,13 @@ RSpec.describe App::Routes::Books do
   it "prints the exported file through the core as it prints from the database" do
     ask("/api/books/#{book.id}/file")
     folio = TileLoom::Document::Folio.new(nil, TileLoom::Document::Book.parse(last_response.body))
-    ours, theirs = [[book.document, book.source], [folio.document, folio.source]].map do |document, source|
-      cell = document.cells(source).first
-      TileLoom::Output::Svg.new(TileLoom::Compose::SheetComposer.new(book: document, source: source, cell: cell, count: 9).drawing).to_s
-    end
+    ours, theirs =
+      [[book.document, book.source], [folio.document, folio.source]].map do |document, source|
+        cell = document.cells(source).first
+        TileLoom::Output::Svg.new(
+          TileLoom::Compose::SheetComposer.new(book: document, source: source, cell: cell, count: 9).drawing
+        ).to_s
+      end
     expect(ours).to eq(theirs)
   end
 
@@ -125,11 +149,23 @@ RSpec.describe App::Routes::Books do
     it "refuses other names, other origins, other types, and what is too large" do
       get("/api/books", {}, "HTTP_HOST" => "evil.example")
       expect(last_response.status).to eq(403)
-      post("/api/books/#{book.id}/undo", "{}", "CONTENT_TYPE" => "application/json", "HTTP_HOST" => "localhost", "HTTP_ORIGIN" => "http://evil.example")
+      post(
+        "/api/books/#{book.id}/undo",
+        "{}",
+        "CONTENT_TYPE" => "application/json",
+        "HTTP_HOST" => "localhost",
+        "HTTP_ORIGIN" => "http://evil.example"
+      )
       expect(last_response.status).to eq(403)
       post("/api/books/#{book.id}/weave", "patch=1", "HTTP_HOST" => "localhost")
       expect(last_response.status).to eq(415)
-      post("/api/books", "{}", "CONTENT_TYPE" => "application/json", "HTTP_HOST" => "localhost", "CONTENT_LENGTH" => (100 * 1024 * 1024).to_s)
+      post(
+        "/api/books",
+        "{}",
+        "CONTENT_TYPE" => "application/json",
+        "HTTP_HOST" => "localhost",
+        "CONTENT_LENGTH" => (100 * 1024 * 1024).to_s
+      )
       expect(last_response.status).to eq(413)
       send_json(:patch, "/api/books/#{book.id}", [1])
       expect(last_response.status).to eq(422)

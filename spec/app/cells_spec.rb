@@ -12,7 +12,16 @@ RSpec.describe App::Routes::Cells do
   def cell(name) = rows.find { |row| row["name"] == name }
 
   def deed(what, names = [], revision: nil, **more)
-    send_json(:post, "/api/books/#{book.id}/cells", {do: what, cells: Array(names).map { |name| cell(name)["cell_id"] }, revision: revision || App::Book.find(book.id).revision, **more}).then { answer }
+    send_json(
+      :post,
+      "/api/books/#{book.id}/cells",
+      {
+        do: what,
+        cells: Array(names).map { |name| cell(name)["cell_id"] },
+        revision: revision || App::Book.find(book.id).revision,
+        **more
+      }
+    ).then { answer }
   end
 
   def undo = App::BookChanges.new(App::Book.find(book.id)).undo
@@ -23,7 +32,12 @@ RSpec.describe App::Routes::Cells do
     before = rows
     at = cell("B1")
     deed("move", "B1", dx: 30.5, dy: -10)
-    expect(cell("B1")).to include("centre_x" => at["centre_x"] + 30.5, "centre_y" => at["centre_y"] - 10, "pinned" => true, "moved" => true)
+    expect(cell("B1")).to include(
+      "centre_x" => at["centre_x"] + 30.5,
+      "centre_y" => at["centre_y"] - 10,
+      "pinned" => true,
+      "moved" => true
+    )
     deed("turn", %w[B1 C1], turn_deg: 12.5)
     expect([cell("B1"), cell("C1")].map { |row| row["rotation_deg"] }).to eq([12.5, 12.5])
     deed("scale", "B1", scale: 1250)
@@ -41,9 +55,9 @@ RSpec.describe App::Routes::Cells do
     deed("rename", "B1a", name: "Summit")
     expect(deed("rename", "Summit", name: "a1")["message"]).to match(/Sheet 1 is called “A1” already/)
     deed("place", "Summit", place: 2)
-    expect(rows.map { |row| row["name"] }.first(3)).to eq(["A1", "Summit", "C1"])
+    expect(rows.map { |row| row["name"] }.first(3)).to eq(%w[A1 Summit C1])
     change({"index" => {"overlap_mm" => 6}})
-    expect(rows.map { |row| row["name"] }.first(3)).to eq(["A1", "Summit", "C1"])
+    expect(rows.map { |row| row["name"] }.first(3)).to eq(%w[A1 Summit C1])
     undo
     deed("split", "A1", scale: 1250)
     expect(rows.map { |row| row["name"] }.first(5)).to eq(%w[A1-1 A1-2 A1-3 A1-4 Summit])
@@ -74,7 +88,9 @@ RSpec.describe App::Routes::Cells do
     change({"index" => {"room" => "1 m"}})
     expect(rows.first["name"]).to eq("Summit")
     send_json(:post, "/api/books/#{book.id}/names", {patch: {index: {naming: {kind: "numbers", digits: 2}}}})
-    expect(answer.first(2)).to eq([{"number" => 1, "old" => "Summit", "new" => "01"}, {"number" => 2, "old" => "B1", "new" => "02"}])
+    expect(answer.first(2)).to eq(
+      [{"number" => 1, "old" => "Summit", "new" => "01"}, {"number" => 2, "old" => "B1", "new" => "02"}]
+    )
     undo
     change({"index" => {"naming" => {"kind" => "numbers", "digits" => 2}}})
     expect(rows.map { |row| row["name"] }).to eq(%w[01 02 03 04 05 06])
@@ -98,7 +114,20 @@ RSpec.describe App::Routes::Cells do
     expect([answer["pieces"].length, piece["m2"]]).to match([1, be_within(1).of(answer["left_out_m2"])])
     expect(answer["overlap_m2"]).to be_between(0, total)
     ask("/api/books/#{book.id}/cover/dams")
-    expect(answer["count"]).to eq(answer["missing"]["count"] + App::Book.find(book.id).source.features("dams", nil).count { |dam| rows.any? { |row| TileLoom::Geometry::Geos.polygon(App::Cell.core_of(row).ground.corners).intersects?(TileLoom::Geometry::Geos.read(dam.wkb)) } })
+    expect(answer["count"]).to eq(
+      answer["missing"]["count"] +
+        App::Book
+          .find(book.id)
+          .source
+          .features("dams", nil)
+          .count do |dam|
+            rows.any? do |row|
+              TileLoom::Geometry::Geos.polygon(App::Cell.core_of(row).ground.corners).intersects?(
+                TileLoom::Geometry::Geos.read(dam.wkb)
+              )
+            end
+          end
+    )
   end
 
   App::CellFile::FORMATS.each do |format|
@@ -110,22 +139,60 @@ RSpec.describe App::Routes::Cells do
       expect(last_response.status).to eq(200), last_response.body[0, 300]
       bytes = last_response.body
       deed("remove", %w[A1 B1])
-      file = Rack::Test::UploadedFile.new(StringIO.new(bytes), "application/octet-stream", original_filename: "cells#{App::VectorFile::FORMATS[format][1]}")
+      file =
+        Rack::Test::UploadedFile.new(
+          StringIO.new(bytes),
+          "application/octet-stream",
+          original_filename: "cells#{App::VectorFile::FORMATS[format][1]}"
+        )
       post("/api/books/#{book.id}/cells/file", {"file" => file}, "HTTP_HOST" => "localhost")
       expect(last_response.status).to eq(200), last_response.body[0, 300]
       expect(rows.map { |row| row["name"] }).to eq(before.map { |row| row["name"] })
-      before.zip(rows).each { |one, other| %w[centre_x centre_y width rotation_deg scale].each { |key| expect(other[key]).to be_within(1e-5).of(one[key]) } }
+      before
+        .zip(rows)
+        .each do |one, other|
+          %w[centre_x centre_y width rotation_deg scale].each do |key|
+            expect(other[key]).to be_within(1e-5).of(one[key])
+          end
+        end
     end
   end
 
   it "refuses a file of cells with a name twice, or without a scale" do
     ring = [[402_000, 6_528_000], [402_100, 6_528_000], [402_100, 6_528_100], [402_000, 6_528_000]]
-    feature = ->(properties) { {"type" => "Feature", "properties" => properties, "geometry" => {"type" => "Polygon", "coordinates" => [ring]}} }
-    send = lambda do |*list|
-      text = JSON.generate("type" => "FeatureCollection", "crs" => {"type" => "name", "properties" => {"name" => "EPSG:25829"}}, "features" => list.map(&feature))
-      post("/api/books/#{book.id}/cells/file", {"file" => Rack::Test::UploadedFile.new(StringIO.new(text), "application/json", original_filename: "cells.geojson")}, "HTTP_HOST" => "localhost")
-      answer["message"]
+    feature = ->(properties) do
+      {
+        "type" => "Feature",
+        "properties" => properties,
+        "geometry" => {
+          "type" => "Polygon",
+          "coordinates" => [ring]
+        }
+      }
     end
+    send =
+      lambda do |*list|
+        text =
+          JSON.generate(
+            "type" => "FeatureCollection",
+            "crs" => {
+              "type" => "name",
+              "properties" => {
+                "name" => "EPSG:25829"
+              }
+            },
+            "features" => list.map(&feature)
+          )
+        post(
+          "/api/books/#{book.id}/cells/file",
+          {
+            "file" =>
+              Rack::Test::UploadedFile.new(StringIO.new(text), "application/json", original_filename: "cells.geojson")
+          },
+          "HTTP_HOST" => "localhost"
+        )
+        answer["message"]
+      end
     before = rows
     expect(send[{"name" => "A", "scale" => 1000}, {"name" => "a", "scale" => 1000}]).to match(/“A” stands 2 times/)
     expect(send[{"name" => "A"}]).to match(/has no scale/)

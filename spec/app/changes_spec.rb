@@ -5,11 +5,21 @@ require "app_helper"
 RSpec.describe App::MergePatch do
   # RFC 7396, appendix A: the table of examples.
   [
-    [{"a" => "b"}, {"a" => "c"}, {"a" => "c"}], [{"a" => "b"}, {"b" => "c"}, {"a" => "b", "b" => "c"}], [{"a" => "b"}, {"a" => nil}, {}],
-    [{"a" => "b", "b" => "c"}, {"a" => nil}, {"b" => "c"}], [{"a" => ["b"]}, {"a" => "c"}, {"a" => "c"}], [{"a" => "c"}, {"a" => ["b"]}, {"a" => ["b"]}],
-    [{"a" => {"b" => "c"}}, {"a" => {"b" => "d", "c" => nil}}, {"a" => {"b" => "d"}}], [{"a" => [{"b" => "c"}]}, {"a" => [1]}, {"a" => [1]}],
-    [["a", "b"], ["c", "d"], ["c", "d"]], [{"a" => "b"}, ["c"], ["c"]], [{"a" => "foo"}, nil, nil], [{"a" => "foo"}, "bar", "bar"],
-    [{"e" => nil}, {"a" => 1}, {"e" => nil, "a" => 1}], [[1, 2], {"a" => "b", "c" => nil}, {"a" => "b"}], [{}, {"a" => {"bb" => {"ccc" => nil}}}, {"a" => {"bb" => {}}}]
+    [{"a" => "b"}, {"a" => "c"}, {"a" => "c"}],
+    [{"a" => "b"}, {"b" => "c"}, {"a" => "b", "b" => "c"}],
+    [{"a" => "b"}, {"a" => nil}, {}],
+    [{"a" => "b", "b" => "c"}, {"a" => nil}, {"b" => "c"}],
+    [{"a" => ["b"]}, {"a" => "c"}, {"a" => "c"}],
+    [{"a" => "c"}, {"a" => ["b"]}, {"a" => ["b"]}],
+    [{"a" => {"b" => "c"}}, {"a" => {"b" => "d", "c" => nil}}, {"a" => {"b" => "d"}}],
+    [{"a" => [{"b" => "c"}]}, {"a" => [1]}, {"a" => [1]}],
+    [%w[a b], %w[c d], %w[c d]],
+    [{"a" => "b"}, ["c"], ["c"]],
+    [{"a" => "foo"}, nil, nil],
+    [{"a" => "foo"}, "bar", "bar"],
+    [{"e" => nil}, {"a" => 1}, {"e" => nil, "a" => 1}],
+    [[1, 2], {"a" => "b", "c" => nil}, {"a" => "b"}],
+    [{}, {"a" => {"bb" => {"ccc" => nil}}}, {"a" => {"bb" => {}}}]
   ].each do |target, patch, result|
     it("turns #{target} by #{patch} into #{result}") { expect(described_class.apply(target, patch)).to eq(result) }
   end
@@ -38,12 +48,19 @@ RSpec.describe App::BookChanges do
     layers[0]["rules"][0]["title"] = "Moss"
     change({"layers" => layers})
     expect(woven.call).to eq(ids)
-    [{"index" => {"overlap_mm" => 9}}, {"index" => {"scale" => 2000}}, {"index" => {"scale" => 2500}}, {"index" => {"area" => "dams"}}].each do |patch|
+    [
+      {"index" => {"overlap_mm" => 9}},
+      {"index" => {"scale" => 2000}},
+      {"index" => {"scale" => 2500}},
+      {"index" => {"area" => "dams"}}
+    ].each do |patch|
       before = woven.call
       change(patch)
       expect(woven.call & before).to be_empty
     end
-    expect(book.index.cells.first.to_core.ground.width).to be_within(1e-9).of(book.document.layout.frame_box.width * 2.5)
+    expect(book.index.cells.first.to_core.ground.width).to be_within(1e-9).of(
+      book.document.layout.frame_box.width * 2.5
+    )
   end
 
   it "keeps the features of a layer that was taken out, so that undo brings it back" do
@@ -56,11 +73,18 @@ RSpec.describe App::BookChanges do
 
   it "undoes many steps and redoes them all to the same document" do
     settings = [book.settings]
-    [{"title" => "A"}, {"index" => {"scale" => 5000}}, {"layout" => {"page" => {"size" => "A4"}}}, {"index" => {"room" => "20 m"}}].each do |patch|
+    [
+      {"title" => "A"},
+      {"index" => {"scale" => 5000}},
+      {"layout" => {"page" => {"size" => "A4"}}},
+      {"index" => {"room" => "20 m"}}
+    ].each do |patch|
       change(patch)
       settings << book.reload.settings
     end
-    (settings.length - 2).downto(0) { |step| expect(described_class.new(book).undo.reload.settings).to eq(settings[step]) }
+    (settings.length - 2).downto(0) do |step|
+      expect(described_class.new(book).undo.reload.settings).to eq(settings[step])
+    end
     described_class.new(book).undo
     expect(book.reload.settings).to eq(settings.first)
     1.upto(settings.length - 1) { |step| expect(described_class.new(book).redo.reload.settings).to eq(settings[step]) }
@@ -93,9 +117,15 @@ RSpec.describe App::GeometryType do
   it "writes geometries that MariaDB reads as the same" do
     book = kept_book
     feature = App::Layer.find_by!(book_id: book.id, key: "dams").features.order(:identity).first
-    text, valid = ActiveRecord::Base.connection.select_rows("SELECT ST_AsText(shape), ST_IsSimple(shape) FROM features WHERE id = #{feature.id}").first
+    text, valid =
+      ActiveRecord::Base
+        .connection
+        .select_rows("SELECT ST_AsText(shape), ST_IsSimple(shape) FROM features WHERE id = #{feature.id}")
+        .first
     expect(text).to eq("POINT(402050 6528500)")
     expect(valid).to eq(1)
-    expect(TileLoom::Geometry::Wkb.each_run(feature.shape).first[1].map { |number| number.round(6) }).to eq([402_050, 6_528_500])
+    expect(TileLoom::Geometry::Wkb.each_run(feature.shape).first[1].map { |number| number.round(6) }).to eq(
+      [402_050, 6_528_500]
+    )
   end
 end

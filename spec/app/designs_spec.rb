@@ -9,27 +9,56 @@ RSpec.describe App::Routes::Designs do
 
   def fresh = App::Book.find(book.id)
 
-  def send_design(text) = post("/api/books/#{book.id}/design/file", {"file" => Rack::Test::UploadedFile.new(StringIO.new(text), "application/json", original_filename: "plain.json")}, "HTTP_HOST" => "localhost").then { answer }
+  def send_design(text) =
+    post(
+      "/api/books/#{book.id}/design/file",
+      {
+        "file" => Rack::Test::UploadedFile.new(StringIO.new(text), "application/json", original_filename: "plain.json")
+      },
+      "HTTP_HOST" => "localhost"
+    ).then { answer }
 
   it "lists what ships, shows each on a sheet of the book, and takes one; undo brings back the one before" do
     ask("/api/designs")
     expect(answer["shipped"].length).to be >= 8
     before = fresh.settings
-    answer["shipped"].map { |design| design["name"] }.each do |name|
-      ask("/api/books/#{book.id}/designs/#{name}.svg")
-      expect([name, last_response.status, last_response.body[0, 4]]).to eq([name, 200, "<svg"])
-      send_json(:post, "/api/books/#{book.id}/design", {name: name})
-      expect([last_response.status, fresh.settings["layout"]["name"]]).to eq([200, name]), last_response.body
-      ask("/api/books/#{book.id}/sheets/1.svg")
-      expect(last_response.status).to eq(200)
-      App::BookChanges.new(fresh).undo
-    end
+    answer["shipped"]
+      .map { |design| design["name"] }
+      .each do |name|
+        ask("/api/books/#{book.id}/designs/#{name}.svg")
+        expect([name, last_response.status, last_response.body[0, 4]]).to eq([name, 200, "<svg"])
+        send_json(:post, "/api/books/#{book.id}/design", {name: name})
+        expect([last_response.status, fresh.settings["layout"]["name"]]).to eq([200, name]), last_response.body
+        ask("/api/books/#{book.id}/sheets/1.svg")
+        expect(last_response.status).to eq(200)
+        App::BookChanges.new(fresh).undo
+      end
     expect(fresh.settings).to eq(before)
   end
 
   it "keeps a page under a name, renames it, uses it in another book, and forgets it" do
-    App::BookChanges.new(book).apply({"layout" => {"page" => {"size" => "A4"}}, "markers" => [{"id" => "logo", "title" => "Logo", "svg" => '<svg xmlns="http://www.w3.org/2000/svg"><rect width="4" height="4"/></svg>'}]}, label: "x")
-    send_json(:post, "/api/books/#{book.id}/layout/elements", {kind: "picture", box: [20, 20, 20, 20], settings: {drawing: "logo"}})
+    App::BookChanges.new(book).apply(
+      {
+        "layout" => {
+          "page" => {
+            "size" => "A4"
+          }
+        },
+        "markers" => [
+          {
+            "id" => "logo",
+            "title" => "Logo",
+            "svg" => '<svg xmlns="http://www.w3.org/2000/svg"><rect width="4" height="4"/></svg>'
+          }
+        ]
+      },
+      label: "x"
+    )
+    send_json(
+      :post,
+      "/api/books/#{book.id}/layout/elements",
+      {kind: "picture", box: [20, 20, 20, 20], settings: {drawing: "logo"}}
+    )
     send_json(:post, "/api/books/#{book.id}/design/keep", {name: "House style"})
     id = answer.first["id"]
     send_json(:patch, "/api/designs/kept/#{id}", {name: "House style, A4"})
@@ -55,9 +84,20 @@ RSpec.describe App::Routes::Designs do
   end
 
   {
-    "no JSON" => ["<svg/>", /not JSON/], "another file" => ['{"format":"x"}', /is not a design/], "a later version" => ['{"format":"tile-loom-layout","version":7,"layout":{}}', /later version \(7\) than this one \(1\)/],
-    "a layout without a frame" => ['{"format":"tile-loom-layout","version":1,"layout":{"name":"x","page":{"size":"A4","margins_mm":{"top":1,"right":1,"bottom":1,"left":1}},"elements":[{"kind":"box","id":"b","place":{}}]}}', /no map frame/],
-    "an element that is none" => ['{"format":"tile-loom-layout","version":1,"layout":{"name":"x","page":{"size":"A4","margins_mm":{"top":1,"right":1,"bottom":1,"left":1}},"elements":[{"kind":"ufo","id":"b","place":{}}]}}', /“kind” is "ufo"; use one of/]
+    "no JSON" => ["<svg/>", /not JSON/],
+    "another file" => ['{"format":"x"}', /is not a design/],
+    "a later version" => [
+      '{"format":"tile-loom-layout","version":7,"layout":{}}',
+      /later version \(7\) than this one \(1\)/
+    ],
+    "a layout without a frame" => [
+      '{"format":"tile-loom-layout","version":1,"layout":{"name":"x","page":{"size":"A4","margins_mm":{"top":1,"right":1,"bottom":1,"left":1}},"elements":[{"kind":"box","id":"b","place":{}}]}}',
+      /no map frame/
+    ],
+    "an element that is none" => [
+      '{"format":"tile-loom-layout","version":1,"layout":{"name":"x","page":{"size":"A4","margins_mm":{"top":1,"right":1,"bottom":1,"left":1}},"elements":[{"kind":"ufo","id":"b","place":{}}]}}',
+      /“kind” is "ufo"; use one of/
+    ]
   }.each do |name, (text, sentence)|
     it "refuses #{name} and changes nothing" do
       before = fresh.settings

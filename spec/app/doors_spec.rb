@@ -17,11 +17,16 @@ RSpec.describe "Doors" do
         fifo = File.join(folder, "fifo").tap { |path| File.mkfifo(path) }
         [secret, "/etc/passwd", "/dev/zero", fifo].each do |path|
           fields = {"file" => {"tempfile" => path, "filename" => "b.geojson", "type" => "application/json"}}
-          ["arrivals", "markers", "faces", "pictures", "cells/file", "design/file"].each do |address|
+          %w[arrivals markers faces pictures cells/file design/file].each do |address|
             post("/api/books/#{book.id}/#{address}", fields, "HTTP_HOST" => "localhost")
-            expect([last_response.status, answer["message"]]).to eq([422, "Choose a file to bring in."]), "#{address}: #{last_response.body}"
+            expect([last_response.status, answer["message"]]).to eq([422, "Choose a file to bring in."]),
+              "#{address}: #{last_response.body}"
           end
-          ["/api/starts", "/api/bar-styles/file"].each { |address| post(address, fields.merge("scale" => "2500"), "HTTP_HOST" => "localhost").then { expect(last_response.status).to eq(422) } }
+          %w[/api/starts /api/bar-styles/file].each do |address|
+            post(address, fields.merge("scale" => "2500"), "HTTP_HOST" => "localhost").then do
+              expect(last_response.status).to eq(422)
+            end
+          end
         end
         expect([App::Arrival.count, App::Book.count]).to eq([0, 1])
       end
@@ -32,18 +37,27 @@ RSpec.describe "Doors" do
     def named(host, **more) = get("/api/books", {}, {"HTTP_HOST" => host}.merge(more.transform_keys(&:to_s)))
 
     it "is that of the Host header, whatever is said to have been forwarded" do
-      {"HTTP_X_FORWARDED_HOST" => "localhost", "HTTP_FORWARDED" => "host=localhost"}.each { |header, value| expect(named("moor.example", header => value).status).to eq(403) }
+      {"HTTP_X_FORWARDED_HOST" => "localhost", "HTTP_FORWARDED" => "host=localhost"}.each do |header, value|
+        expect(named("moor.example", header => value).status).to eq(403)
+      end
       expect(named("localhost", HTTP_X_FORWARDED_HOST: "moor.example").status).to eq(200)
       ["LocalHost:7400", "127.0.0.1", "[::1]:7400"].each { |host| expect(named(host).status).to eq(200) }
-      ["localhost@moor.example", "localhost, moor.example", "", "localhost:x", "\xFF"].each { |host| expect(named(host).status).to eq(403) }
+      ["localhost@moor.example", "localhost, moor.example", "", "localhost:x", "\xFF"].each do |host|
+        expect(named(host).status).to eq(403)
+      end
     end
 
     it "may come from a proxy that the settings name" do
-      guard = App::HostGuard.new(->(env) { [200, {}, [env.keys.grep(/FORWARDED/).join]] }, ["moor.example"], ["10.0.0.1"])
+      guard =
+        App::HostGuard.new(->(env) { [200, {}, [env.keys.grep(/FORWARDED/).join]] }, ["moor.example"], ["10.0.0.1"])
       asked = {"HTTP_HOST" => "inside", "HTTP_X_FORWARDED_HOST" => "moor.example"}
       expect(guard.call(asked.merge("REMOTE_ADDR" => "10.0.0.1"))[0]).to eq(200)
       expect(guard.call(asked.merge("REMOTE_ADDR" => "10.0.0.2"))[0]).to eq(403)
-      expect(guard.call({"HTTP_HOST" => "moor.example", "HTTP_X_FORWARDED_PROTO" => "https", "REMOTE_ADDR" => "10.0.0.2"})[2]).to eq([""])
+      expect(
+        guard.call({"HTTP_HOST" => "moor.example", "HTTP_X_FORWARDED_PROTO" => "https", "REMOTE_ADDR" => "10.0.0.2"})[
+          2
+        ]
+      ).to eq([""])
     end
 
     it "is one that the start command prints, and the page warns where others can reach the server" do
@@ -58,9 +72,19 @@ RSpec.describe "Doors" do
   end
 
   it "says with every answer that it is what it is called and that nothing of it runs" do
-    {"/api/books" => /\Adefault-src 'none'/, "/api/nothing" => /default-src 'none'/, "/api/books/#{book.id}/sheets/1.svg" => /default-src 'none'.*sandbox/, "/api/books/#{book.id}/key.svg" => /sandbox/, "/books" => /default-src 'self'/}.each do |path, policy|
+    {
+      "/api/books" => /\Adefault-src 'none'/,
+      "/api/nothing" => /default-src 'none'/,
+      "/api/books/#{book.id}/sheets/1.svg" => /default-src 'none'.*sandbox/,
+      "/api/books/#{book.id}/key.svg" => /sandbox/,
+      "/books" => /default-src 'self'/
+    }.each do |path, policy|
       ask(path)
-      expect(last_response.headers.to_h).to include("x-content-type-options" => "nosniff", "content-security-policy" => policy), path
+      expect(last_response.headers.to_h).to include(
+        "x-content-type-options" => "nosniff",
+        "content-security-policy" => policy
+      ),
+        path
     end
     get("/api/books", {}, "HTTP_HOST" => "moor.example")
     expect(last_response.headers["x-content-type-options"]).to eq("nosniff")
@@ -69,22 +93,44 @@ RSpec.describe "Doors" do
   describe "bodies" do
     it "are of at most two megabytes and a hundred levels, but for book files" do
       send_json(:patch, "/api/books/#{book.id}", {patch: {title: "x" * 3_000_000}})
-      expect([last_response.status, answer["message"]]).to eq([413, "This is larger than 2 MB, the most that is taken at once."])
-      patch("/api/books/#{book.id}", "{\"patch\":" + "[" * 200, "CONTENT_TYPE" => "application/json", "HTTP_HOST" => "localhost")
+      expect([last_response.status, answer["message"]]).to eq(
+        [413, "This is larger than 2 MB, the most that is taken at once."]
+      )
+      patch(
+        "/api/books/#{book.id}",
+        "{\"patch\":" + "[" * 200,
+        "CONTENT_TYPE" => "application/json",
+        "HTTP_HOST" => "localhost"
+      )
       expect([last_response.status, answer["message"]]).to match([422, /nested more than 100 levels/])
       post("/api/books", "[#{"[]," * 4_000_001}[]]", "CONTENT_TYPE" => "application/json", "HTTP_HOST" => "localhost")
-      expect([last_response.status, answer["message"]]).to match([422, /4,000,003 lists and objects; the most is 4,000,000/])
+      expect([last_response.status, answer["message"]]).to match(
+        [422, /4,000,003 lists and objects; the most is 4,000,000/]
+      )
     end
 
     it "are of two gigabytes at most where data files come in, for a book that is there or to be" do
-      long = ->(path, bytes) { App::BodyLimit.new(->(_) { [200, {}, []] }).call(Rack::MockRequest.env_for(path, :method => "POST", "CONTENT_TYPE" => "multipart/form-data; boundary=x").merge("CONTENT_LENGTH" => bytes.to_s))[0] }
+      long = ->(path, bytes) do
+        App::BodyLimit.new(->(_) { [200, {}, []] }).call(
+          Rack::MockRequest.env_for(path, :method => "POST", "CONTENT_TYPE" => "multipart/form-data; boundary=x").merge(
+            "CONTENT_LENGTH" => bytes.to_s
+          )
+        )[
+          0
+        ]
+      end
       gigabyte = 1024**3
-      expect(["/api/starts", "/api/books/1/arrivals"].map { |path| [long[path, 2 * gigabyte], long[path, 2 * gigabyte + 1]] }).to eq([[200, 413]] * 2)
-      expect(["/api/books/1/pictures", "/api/books"].map { |path| long[path, gigabyte] }).to eq([413] * 2)
+      expect(
+        %w[/api/starts /api/books/1/arrivals].map { |path| [long[path, 2 * gigabyte], long[path, 2 * gigabyte + 1]] }
+      ).to eq([[200, 413]] * 2)
+      expect(%w[/api/books/1/pictures /api/books].map { |path| long[path, gigabyte] }).to eq([413] * 2)
     end
 
     it "fit what their address takes, each with a schema" do
-      routes = App::Server::ROUTES.flat_map { |group| group.routes.flat_map { |verb, list| list.map { |pattern, *| "#{verb} #{pattern}" } } }
+      routes =
+        App::Server::ROUTES.flat_map do |group|
+          group.routes.flat_map { |verb, list| list.map { |pattern, *| "#{verb} #{pattern}" } }
+        end
       unknown = App::RequestSchema.routes - routes
       expect(unknown).to be_empty
       App::RequestSchema.routes.each { |route| expect(App::RequestSchema.schemer(route).valid_schema?).to be(true) }
@@ -92,14 +138,25 @@ RSpec.describe "Doors" do
 
     it "hold numbers that can be reckoned with and texts that are texts" do
       path = "/api/books/#{book.id}"
-      {'{"patch":{"index":{"scale":1e400}}}' => /beyond 1\.8e308/, '{"patch":{"title":"\ud800"}}' => /half a character|not JSON/, '{"patch":{"title":"a\u0000"}}' => /control character/, "{\"patch\":{\"title\":\"\xFF\"}}" => /not UTF-8/,
-       '{"patch":[]}' => /must be an object/, "[]" => /not a JSON object/, '{"patch":{},"revision":"1"}' => /revision/}.each do |text, sentence|
+      {
+        '{"patch":{"index":{"scale":1e400}}}' => /beyond 1\.8e308/,
+        '{"patch":{"title":"\ud800"}}' => /half a character|not JSON/,
+        '{"patch":{"title":"a\u0000"}}' => /control character/,
+        "{\"patch\":{\"title\":\"\xFF\"}}" => /not UTF-8/,
+        '{"patch":[]}' => /must be an object/,
+        "[]" => /not a JSON object/,
+        '{"patch":{},"revision":"1"}' => /revision/
+      }.each do |text, sentence|
         patch(path, text, "CONTENT_TYPE" => "application/json", "HTTP_HOST" => "localhost")
         expect([last_response.status, answer["message"]]).to match([422, sentence])
       end
-      ["/api/books/%ff", "/api/books?x=%ff", "/api/books/1/%00", "/api/references?search=%C3%28"].each { |address| expect(ask(address).status).to eq(400) }
-      expect(get("/api/books?#{(0..5_000).map { |i| "a#{i}=1" }.join("&")}", {}, "HTTP_HOST" => "localhost").status).to eq(400)
-      ["1,2,3,4,5", "1,2,3", "-1e308,-1e308,1e308,1e308", "0,0,0,0", "a,b,c,d", "nan,0,1,1"].each do |box|
+      %w[/api/books/%ff /api/books?x=%ff /api/books/1/%00 /api/references?search=%C3%28].each do |address|
+        expect(ask(address).status).to eq(400)
+      end
+      expect(
+        get("/api/books?#{(0..5_000).map { |i| "a#{i}=1" }.join("&")}", {}, "HTTP_HOST" => "localhost").status
+      ).to eq(400)
+      %w[1,2,3,4,5 1,2,3 -1e308,-1e308,1e308,1e308 0,0,0,0 a,b,c,d nan,0,1,1].each do |box|
         ask("/api/books/#{book.id}/ground.svg?box=#{box}&width=100&height=100")
         expect([last_response.status, answer["message"]]).to match([422, /“box” must be/])
       end
@@ -107,12 +164,17 @@ RSpec.describe "Doors" do
   end
 
   it "ends a request that takes too long in words, and uses its connection no more" do
-    slow = Rack::Builder.new do
-      use App::Deadline, seconds: 1
-      run(->(_env) { ActiveRecord::Base.connection.select_value("SELECT SLEEP(20)").then { [200, {}, ["done"]] } })
-    end.to_app
+    slow =
+      Rack::Builder
+        .new do
+          use App::Deadline, seconds: 1
+          run(->(_env) { ActiveRecord::Base.connection.select_value("SELECT SLEEP(20)").then { [200, {}, ["done"]] } })
+        end
+        .to_app
     status, headers, body = slow.call(Rack::MockRequest.env_for("/"))
-    expect([status, headers["retry-after"], JSON.parse(body.first)["message"]]).to match([503, "10", /stopped; nothing was changed/])
+    expect([status, headers["retry-after"], JSON.parse(body.first)["message"]]).to match(
+      [503, "10", /stopped; nothing was changed/]
+    )
     expect(ActiveRecord::Base.connection.select_value("SELECT 7")).to eq(7)
   end
 
@@ -125,7 +187,9 @@ RSpec.describe "Doors" do
   end
 
   it "keeps what a full database cannot take in words, too" do
-    allow(App::Book).to receive(:find).and_raise(ActiveRecord::StatementInvalid.new("Trilogy::ProtocolError: 1114: The table 'books' is full"))
+    allow(App::Book).to receive(:find).and_raise(
+      ActiveRecord::StatementInvalid.new("Trilogy::ProtocolError: 1114: The table 'books' is full")
+    )
     expect(ask("/api/books/1").status).to eq(507)
   end
 end

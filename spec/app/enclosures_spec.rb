@@ -16,12 +16,36 @@ RSpec.describe App::Routes::Enclosures do
 
   def change(patch) = App::BookChanges.new(App::Book.find(book.id)).apply(patch, label: "x")
 
-  def picture(width, height) = (Vips::Image.black(width, height) + [40, 90, 60]).cast(:uchar).copy(interpretation: :srgb)
+  def picture(width, height) =
+    (Vips::Image.black(width, height) + [40, 90, 60]).cast(:uchar).copy(interpretation: :srgb)
 
   # The title in a face of one's own, and a logo, in the book's layout.
   def use(face, logo)
-    elements = App::Book.find(book.id).settings["layout"]["elements"].map { |known| (known["id"] == "title") ? known.merge("face" => face) : known }
-    change({"layout" => {"elements" => elements + [{"kind" => "picture", "id" => "logo", "place" => {"left_mm" => 5, "top_mm" => 5, "width_mm" => 20, "height_mm" => 20}, "picture" => logo}]}})
+    elements =
+      App::Book.find(book.id).settings["layout"]["elements"].map do |known|
+        (known["id"] == "title") ? known.merge("face" => face) : known
+      end
+    change(
+      {
+        "layout" => {
+          "elements" =>
+            elements +
+              [
+                {
+                  "kind" => "picture",
+                  "id" => "logo",
+                  "place" => {
+                    "left_mm" => 5,
+                    "top_mm" => 5,
+                    "width_mm" => 20,
+                    "height_mm" => 20
+                  },
+                  "picture" => logo
+                }
+              ]
+        }
+      }
+    )
   end
 
   it "takes typefaces and pictures, draws with them, and carries them in the book’s file and in a design" do
@@ -32,13 +56,16 @@ RSpec.describe App::Routes::Enclosures do
     use(face, logo)
     ask("/api/books/#{book.id}/sheets/1.svg")
     content = App::Book.find(book.id).pictures.first["content"]
-    expect(last_response.body).to include(%(href="/api/enclosures/#{content}")).and match(/font-family="Loom own [0-9a-f]{12}"/)
+    expect(last_response.body).to include(%(href="/api/enclosures/#{content}")).and match(
+            /font-family="Loom own [0-9a-f]{12}"/
+          )
     ask("/api/books/#{book.id}/sheets/1.svg?thumb=1")
     expect(last_response.body).to include(%(href="data:image/png;base64,))
     ask("/api/enclosures/#{content}")
     expect([last_response.media_type, last_response.body.b]).to eq(["image/png", picture(80, 60).pngsave_buffer])
     ask("/api/books/#{book.id}/file")
-    copy = App::NewBook.from_folio(TileLoom::Document::Folio.new(nil, TileLoom::Document::Book.parse(last_response.body)))
+    copy =
+      App::NewBook.from_folio(TileLoom::Document::Folio.new(nil, TileLoom::Document::Book.parse(last_response.body)))
     copy = App::Book.find(copy.id)
     expect([copy.faces, copy.pictures]).to eq([App::Book.find(book.id).faces, App::Book.find(book.id).pictures])
     ask("/api/books/#{book.id}/design/file")

@@ -14,17 +14,34 @@ RSpec.describe App::Routes::Grids do
     answer
   end
 
-  def frame(layout = "layout") = App::Book.find(book.id).settings[layout]["elements"].find { |element| %w[map_frame key_frame].include?(element["kind"]) }
+  def frame(layout = "layout") =
+    App::Book.find(book.id).settings[layout]["elements"].find do |element|
+      %w[map_frame key_frame].include?(element["kind"])
+    end
 
   def patch_frame(changes, layout = "layout")
-    elements = App::Book.find(book.id).settings[layout]["elements"].map { |element| (element["id"] == frame(layout)["id"]) ? element.merge(changes) : element }
+    elements =
+      App::Book.find(book.id).settings[layout]["elements"].map do |element|
+        (element["id"] == frame(layout)["id"]) ? element.merge(changes) : element
+      end
     send_json(:patch, "/api/books/#{book.id}", {label: "Frame", patch: {layout => {elements: elements}}})
   end
 
   it "says of each grid what it comes to on a sheet" do
     metric, graticule = told["grids"]
-    expect(metric).to include("id" => "metric", "sentence" => "A line every 100 m, 40 mm apart; labels bottom and left.", "warnings" => [], "interval" => {"x" => "100 m", "y" => "100 m"}, "angles" => false)
-    expect(graticule["sentence"]).to match(/\AA line every \d+″ of longitude and \d+″ of latitude, [\d.]+ and [\d.]+ mm apart; labels top and right\.\z/)
+    expect(metric).to include(
+      "id" => "metric",
+      "sentence" => "A line every 100 m, 40 mm apart; labels bottom and left.",
+      "warnings" => [],
+      "interval" => {
+        "x" => "100 m",
+        "y" => "100 m"
+      },
+      "angles" => false
+    )
+    expect(graticule["sentence"]).to match(
+      /\AA line every \d+″ of longitude and \d+″ of latitude, [\d.]+ and [\d.]+ mm apart; labels top and right\.\z/
+    )
     expect(told["presets"].map { |preset| preset["key"] }).to eq(%w[metric utm mgrs graticule dots])
     expect(told["beyond"].values).to all(eq(0))
   end
@@ -43,18 +60,31 @@ RSpec.describe App::Routes::Grids do
 
   it "tries a grid without keeping it: words, interval and ghost lines" do
     send_json(:post, "#{path}/try", {grid: frame["grids"][0].merge("wished_mm" => 100)})
-    expect(answer).to include("sentence" => "A line every 200 m, 80 mm apart; labels bottom and left.", "interval" => {"x" => "200 m", "y" => "200 m"})
+    expect(answer).to include(
+      "sentence" => "A line every 200 m, 80 mm apart; labels bottom and left.",
+      "interval" => {
+        "x" => "200 m",
+        "y" => "200 m"
+      }
+    )
     expect(answer["svg"]).to include(App::GridTrial::GHOST)
     expect(frame["grids"][0]["wished_mm"]).to eq(40)
   end
 
   it "refuses intervals that do not fit, in the trial and when they are to be kept" do
-    {"0 m" => /more than nothing/, "-5 m" => /more than nothing/, "30 sec" => /counts in metres; write a length/, "much" => /is not an interval/}.each do |interval, said|
+    {
+      "0 m" => /more than nothing/,
+      "-5 m" => /more than nothing/,
+      "30 sec" => /counts in metres; write a length/,
+      "much" => /is not an interval/
+    }.each do |interval, said|
       grid = frame["grids"][0].merge("interval" => {"x" => interval})
       send_json(:post, "#{path}/try", {grid: grid})
       expect([last_response.status, answer["message"]]).to match([422, said])
       patch_frame({"grids" => [grid]})
-      expect([last_response.status, answer["message"], answer["path"]]).to match([422, said, %r{/layout/elements/\d+/grids/0/interval/x}])
+      expect([last_response.status, answer["message"], answer["path"]]).to match(
+        [422, said, %r{/layout/elements/\d+/grids/0/interval/x}]
+      )
     end
     send_json(:post, "#{path}/try", {grid: {"id" => "x", "reference" => "book", "stroke" => {}, "look" => "stars"}})
     expect(answer["message"]).to match(/“look” is "stars"; use one of lines, crosses/)
@@ -80,7 +110,21 @@ RSpec.describe App::Routes::Grids do
   end
 
   it "makes room on the paper for border and labels where they have none" do
-    patch_frame({"place" => {"left_mm" => -9, "top_mm" => -9, "right_mm" => 66, "bottom_mm" => 8}, "border" => {"kind" => "banded", "thickness_mm" => 4, "gap_mm" => 2}})
+    patch_frame(
+      {
+        "place" => {
+          "left_mm" => -9,
+          "top_mm" => -9,
+          "right_mm" => 66,
+          "bottom_mm" => 8
+        },
+        "border" => {
+          "kind" => "banded",
+          "thickness_mm" => 4,
+          "gap_mm" => 2
+        }
+      }
+    )
     expect(last_response.status).to eq(200)
     expect(told["beyond"]).to include("right" => 0.0, "bottom" => 0.0)
     expect(told["beyond"].values_at("left", "top")).to all(be > 5)

@@ -22,7 +22,7 @@ RSpec.describe App::Routes::Ground do
     ask("/api/books/#{book.id}/ground.svg?box=402000,6528000,404000,6529000&width=800&height=400")
     expect(last_response.content_type).to include("image/svg+xml")
     expect(last_response.body).to include('data-part="area"', 'data-part="dams"')
-    ["1,2,3", "a,b,c,d", "5,5,1,1", "0,0,NaN,1"].each do |box|
+    %w[1,2,3 a,b,c,d 5,5,1,1 0,0,NaN,1].each do |box|
       ask("/api/books/#{book.id}/ground.svg?box=#{box}&width=800&height=400")
       expect(last_response.status).to eq(422)
     end

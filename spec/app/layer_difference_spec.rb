@@ -8,20 +8,59 @@ RSpec.describe App::LayerDifference do
   let(:book) { kept_book }
 
   def layer(key, *features)
-    list = features.map { |properties, x| {"type" => "Feature", "properties" => properties, "geometry" => {"type" => "Point", "coordinates" => [x, 58.87]}} }
-    App::LayerImport.new(book).keep(TileLoom::Data::GeojsonReader.from_text(JSON.generate({"type" => "FeatureCollection", "features" => list}), target: book.document.crs), key: key, title: key)
+    list =
+      features.map do |properties, x|
+        {
+          "type" => "Feature",
+          "properties" => properties,
+          "geometry" => {
+            "type" => "Point",
+            "coordinates" => [x, 58.87]
+          }
+        }
+      end
+    App::LayerImport.new(book).keep(
+      TileLoom::Data::GeojsonReader.from_text(
+        JSON.generate({"type" => "FeatureCollection", "features" => list}),
+        target: book.document.crs
+      ),
+      key: key,
+      title: key
+    )
   end
 
-  def sentences(before, after) = described_class.new(layer("before-#{App::Layer.count}", *before), layer("after-#{App::Layer.count}", *after)).sentences
+  def sentences(before, after) =
+    described_class.new(
+      layer("before-#{App::Layer.count}", *before),
+      layer("after-#{App::Layer.count}", *after)
+    ).sentences
 
   it "knows features again by an attribute that tells them apart, though they moved and changed order" do
-    before = [[{"name" => "A", "state" => "sound"}, -10.7], [{"name" => "B", "state" => "sound"}, -10.6], [{"name" => "C", "state" => "sound"}, -10.5]]
-    after = [[{"name" => "C", "state" => "failed"}, -10.5], [{"name" => "D", "state" => "sound"}, -10.4], [{"name" => "A", "state" => "sound"}, -10.7]]
-    expect(sentences(before, after)).to eq(["1 appeared, 1 vanished, 1 changed, 1 stayed as they were (told apart by name).", "Appeared: D.", "Vanished: B.", "Changed: C."])
+    before = [
+      [{"name" => "A", "state" => "sound"}, -10.7],
+      [{"name" => "B", "state" => "sound"}, -10.6],
+      [{"name" => "C", "state" => "sound"}, -10.5]
+    ]
+    after = [
+      [{"name" => "C", "state" => "failed"}, -10.5],
+      [{"name" => "D", "state" => "sound"}, -10.4],
+      [{"name" => "A", "state" => "sound"}, -10.7]
+    ]
+    expect(sentences(before, after)).to eq(
+      [
+        "1 appeared, 1 vanished, 1 changed, 1 stayed as they were (told apart by name).",
+        "Appeared: D.",
+        "Vanished: B.",
+        "Changed: C."
+      ]
+    )
   end
 
   it "prefers a code to a name, and passes over an attribute that repeats or is missing somewhere" do
-    before = [[{"state" => "sound", "label" => "x", "code" => 1}, -10.7], [{"state" => "sound", "label" => "y", "code" => 2}, -10.6]]
+    before = [
+      [{"state" => "sound", "label" => "x", "code" => 1}, -10.7],
+      [{"state" => "sound", "label" => "y", "code" => 2}, -10.6]
+    ]
     expect(sentences(before, before).first).to include("told apart by code")
     gaps = [[{"code" => nil, "label" => "x"}, -10.7], [{"code" => 2, "label" => "y"}, -10.6]]
     expect(sentences(gaps, gaps).first).to include("told apart by label")
@@ -29,7 +68,9 @@ RSpec.describe App::LayerDifference do
 
   it "counts wholes where nothing tells features apart" do
     same = [[{"state" => "sound"}, -10.7], [{"state" => "sound"}, -10.7]]
-    expect(sentences(same, [same.first, [{"state" => "failed"}, -10.7]])).to eq(["1 appeared, 1 vanished, 0 changed, 1 stayed as they were."])
+    expect(sentences(same, [same.first, [{"state" => "failed"}, -10.7]])).to eq(
+      ["1 appeared, 1 vanished, 0 changed, 1 stayed as they were."]
+    )
   end
 
   it "names five and counts the rest" do
@@ -65,13 +106,24 @@ RSpec.describe App::FeatureRows do
     stub_const("App::FeatureRows::LARGEST", 600)
     book = kept_book
     names = ["O'Hara", 'back\\slash "quoted"', "Ωμέγα", "x'); DROP TABLE features; --", "line\nbreak", nil]
-    features = names.each_with_index.map { |name, n| TileLoom::Data::Feature.new(id: n + 1, wkb: TileLoom::Geometry::Wkb.point(1.5 + n, 2.5), attributes: {"name" => name}) }
+    features =
+      names.each_with_index.map do |name, n|
+        TileLoom::Data::Feature.new(
+          id: n + 1,
+          wkb: TileLoom::Geometry::Wkb.point(1.5 + n, 2.5),
+          attributes: {
+            "name" => name
+          }
+        )
+      end
     layer = App::Layer.find_by!(book_id: book.id, key: "dams")
     App::Feature.where(layer_id: layer.id).delete_all
     described_class.insert(layer, features.map { |feature| [feature, feature] })
     kept = App::Feature.where(layer_id: layer.id).order(:identity)
     expect(kept.map { |row| row.properties["name"] }).to eq(names)
-    expect(kept.map { |row| TileLoom::Geometry::Wkb.each_run(row.shape).first[1] }).to eq((0..5).map { |n| [1.5 + n, 2.5] })
+    expect(kept.map { |row| TileLoom::Geometry::Wkb.each_run(row.shape).first[1] }).to eq(
+      (0..5).map { |n| [1.5 + n, 2.5] }
+    )
     expect(kept.first.original.to_s.b).to eq(features.first.wkb)
   end
 end

@@ -21,14 +21,22 @@ RSpec.describe App::Routes::Layers do
         expect(report).to include((format == "geojson") ? "WGS 84" : "UTM zone 29N")
         # What went out comes in again at the same place.
         features = TileLoom::Data::FileReader.open(file, target: book.document.crs).features
-        places = [features, book.source.features("dams", nil)].map { |list| list.map { |feature| TileLoom::Geometry::Wkb.each_run(feature.wkb).first[1] }.sort }
-        places[0].zip(places[1]).each { |ours, theirs| expect(Math.hypot(ours[0] - theirs[0], ours[1] - theirs[1])).to be < 0.001 }
+        places =
+          [features, book.source.features("dams", nil)].map do |list|
+            list.map { |feature| TileLoom::Geometry::Wkb.each_run(feature.wkb).first[1] }.sort
+          end
+        places[0]
+          .zip(places[1])
+          .each { |ours, theirs| expect(Math.hypot(ours[0] - theirs[0], ours[1] - theirs[1])).to be < 0.001 }
       end
     end
   end
 
   describe "the table" do
-    def table(**options) = ask("/api/books/#{book.id}/layers/dams/table?#{URI.encode_www_form({page: 0, size: 5}.merge(options))}").then { answer }
+    def table(**options) =
+      ask("/api/books/#{book.id}/layers/dams/table?#{URI.encode_www_form({page: 0, size: 5}.merge(options))}").then do
+        answer
+      end
 
     it "gives a page of rows in the order of the file, with where each lies" do
       expect(table["total"]).to eq(20)
@@ -39,8 +47,12 @@ RSpec.describe App::Routes::Layers do
 
     # Text that holds numbers sorts naturally: D2 before D10 (common practice).
     it "sorts naturally, both ways, and searches" do
-      expect(table(sort: "code", size: 12)["rows"].map { |row| row["attributes"]["code"] }.last(3)).to eq(%w[D9 D10 D11])
-      expect(table(sort: "code", descending: 1)["rows"].map { |row| row["attributes"]["code"] }).to eq(%w[D19 D18 D17 D16 D15])
+      expect(table(sort: "code", size: 12)["rows"].map { |row| row["attributes"]["code"] }.last(3)).to eq(
+        %w[D9 D10 D11]
+      )
+      expect(table(sort: "code", descending: 1)["rows"].map { |row| row["attributes"]["code"] }).to eq(
+        %w[D19 D18 D17 D16 D15]
+      )
       expect(table(search: "d1", size: 50)["total"]).to eq(11)
       expect(table(search: "%")["total"]).to eq(0)
       expect(table(search: "' OR 1=1 --")["total"]).to eq(0)
@@ -48,29 +60,60 @@ RSpec.describe App::Routes::Layers do
   end
 
   describe "the table’s filter" do
-    def table(**options) = ask("/api/books/#{book.id}/layers/dams/table?#{URI.encode_www_form({page: 0, size: 50}.merge(options))}").then { answer }
+    def table(**options) =
+      ask(
+        "/api/books/#{book.id}/layers/dams/table?#{URI.encode_www_form({page: 0, size: 50}.merge(options))}"
+      ).then { answer }
 
     it "keeps the rows that meet a condition, or that are picked, and refuses one that does not fit" do
       like = JSON.generate({"op" => "like", "args" => [{"property" => "code"}, "D1_"]})
       expect(table(when: like)["total"]).to eq(10)
       expect(table(when: like, sort: "code", descending: 1)["rows"].first["attributes"]["code"]).to eq("D19")
       expect(table(only: "3,5,x")["rows"].map { |row| row["id"] }).to eq([3, 5])
-      expect(table(when: JSON.generate({"op" => ">", "args" => [{"property" => "code"}, 3]}))["message"]).to match(/compares “code”, which is text, with 3/)
+      expect(table(when: JSON.generate({"op" => ">", "args" => [{"property" => "code"}, 3]}))["message"]).to match(
+        /compares “code”, which is text, with 3/
+      )
       expect(table(when: "{")["message"]).to match(/not JSON/)
     end
   end
 
   it "finds the feature at a place of the map, and none where there is none" do
-    at = ->(x, y, reach) { ask("/api/books/#{book.id}/layers/dams/at?x=#{x}&y=#{y}&reach=#{reach}").then { JSON.parse(last_response.body) } }
+    at = ->(x, y, reach) do
+      ask("/api/books/#{book.id}/layers/dams/at?x=#{x}&y=#{y}&reach=#{reach}").then { JSON.parse(last_response.body) }
+    end
     expect(at[402_153, 6_528_498, 10]).to eq({"id" => 2, "box" => [402_150.0, 6_528_500.0, 402_150.0, 6_528_500.0]})
     expect(at[402_170, 6_528_500, 10]).to be_nil
   end
 
   it "makes classes of a number, each with its condition" do
-    lengths = JSON.generate({"type" => "FeatureCollection", "features" => (1..10).map { |i| {"type" => "Feature", "properties" => {"length" => i * 10}, "geometry" => {"type" => "Point", "coordinates" => [-10.7, 58.87]}} }})
-    App::LayerImport.new(book).keep(TileLoom::Data::GeojsonReader.from_text(lengths, target: book.document.crs), key: "walls", title: "Walls")
+    lengths =
+      JSON.generate(
+        {
+          "type" => "FeatureCollection",
+          "features" =>
+            (1..10).map do |i|
+              {
+                "type" => "Feature",
+                "properties" => {
+                  "length" => i * 10
+                },
+                "geometry" => {
+                  "type" => "Point",
+                  "coordinates" => [-10.7, 58.87]
+                }
+              }
+            end
+        }
+      )
+    App::LayerImport.new(book).keep(
+      TileLoom::Data::GeojsonReader.from_text(lengths, target: book.document.crs),
+      key: "walls",
+      title: "Walls"
+    )
     ask("/api/books/#{book.id}/layers/walls/classes?attribute=length&way=equal&count=3")
-    expect(answer.map { |entry| [entry["title"], entry["count"]] }).to eq([["10 – 40", 3], ["40 – 70", 3], ["70 – 100", 4]])
+    expect(answer.map { |entry| [entry["title"], entry["count"]] }).to eq(
+      [["10 – 40", 3], ["40 – 70", 3], ["70 – 100", 4]]
+    )
     expect(TileLoom::Data::Condition.new(answer.first["when"]).match?({"length" => 39.9})).to be(true)
     ask("/api/books/#{book.id}/layers/dams/classes?attribute=code&way=equal&count=3")
     expect(answer["message"]).to match(/holds no numbers/)

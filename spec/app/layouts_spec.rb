@@ -20,8 +20,12 @@ RSpec.describe App::Routes::Layouts do
     before = element("title")["place"]
     expect(before.keys).to contain_exactly("right_mm", "top_mm", "width_mm", "height_mm")
     fresh = boxes({"title" => [340, 20, 60, 18], "main" => [20, 20, 300, 250]})
-    expect(element("title")["place"]).to eq({"right_mm" => 10.0, "top_mm" => 10.0, "width_mm" => 60.0, "height_mm" => 18.0})
-    expect(element("main")["place"]).to eq({"left_mm" => 10.0, "right_mm" => 90.0, "top_mm" => 10.0, "bottom_mm" => 17.0})
+    expect(element("title")["place"]).to eq(
+      {"right_mm" => 10.0, "top_mm" => 10.0, "width_mm" => 60.0, "height_mm" => 18.0}
+    )
+    expect(element("main")["place"]).to eq(
+      {"left_mm" => 10.0, "right_mm" => 90.0, "top_mm" => 10.0, "bottom_mm" => 17.0}
+    )
     expect(fresh["frame"]["elements"]["title"]).to eq([340.0, 20.0, 60.0, 18.0])
     App::BookChanges.new(book.reload).undo
     expect(element("title")["place"]).to eq(before)
@@ -38,7 +42,9 @@ RSpec.describe App::Routes::Layouts do
     before = rows
     boxes({"main" => [20, 20, 100, 100]})
     expect(told).to include("changed" => ["frame"], "kept" => 0)
-    expect(rows.map { |row| row.values_at("name", "centre_x", "centre_y", "scale") }).to eq(before.map { |row| row.values_at("name", "centre_x", "centre_y", "scale") })
+    expect(rows.map { |row| row.values_at("name", "centre_x", "centre_y", "scale") }).to eq(
+      before.map { |row| row.values_at("name", "centre_x", "centre_y", "scale") }
+    )
     expect(rows.map { |row| row["width"].round(6) }.uniq).to eq([250.0])
     step(:undo)
     expect([rows, told["changed"]]).to eq([before, []])
@@ -70,20 +76,37 @@ RSpec.describe App::Routes::Layouts do
     send_json(:post, "/api/books/#{book.id}/layout/key", {on: true})
     expect(answer["key_frame"]["elements"].keys).to include("key", "title")
     send_json(:post, "/api/books/#{book.id}/layout/boxes", {role: "key", boxes: {"title" => [30, 20, 100, 12]}})
-    expect(answer["document"]["key_layout"]["elements"].find { |known| known["id"] == "title" }["place"]).to include("height_mm" => 12.0)
+    expect(answer["document"]["key_layout"]["elements"].find { |known| known["id"] == "title" }["place"]).to include(
+      "height_mm" => 12.0
+    )
     expect(answer["document"]["layout"]["elements"]).to eq(elements)
     ask("/api/books/#{book.id}/sheets/0.svg")
     names = last_response.body.scan(/<text[^>]*>([^<]*)</).flatten
     expect(names).to include("Test moss", *rows.map { |row| row["name"] })
     ask("/api/books/#{book.id}/sheets/0/values")
-    expect(answer).to include({"name" => "sheet.name", "value" => "Key"}, {"name" => "sheet.row", "value" => ""}, {"name" => "sheet.count", "value" => rows.length.to_s})
+    expect(answer).to include(
+      {"name" => "sheet.name", "value" => "Key"},
+      {"name" => "sheet.row", "value" => ""},
+      {"name" => "sheet.count", "value" => rows.length.to_s}
+    )
     {"all" => [0, *1..rows.length], "key, 2" => [0, 2], "1-2" => [1, 2]}.each do |sheets, numbers|
       run = App::PressOrder.new(App::Book.find(book.id)).place(sheets)
       expect([run.total, run.pieces.flat_map(&:numbers)]).to eq([numbers.length, numbers])
     end
     send_json(:post, "/api/books/#{book.id}/layout/elements", {role: "key", kind: "map_frame", box: [1, 1, 50, 50]})
     expect(answer["message"]).to match(/the key sheet has a key frame/)
-    send_json(:patch, "/api/books/#{book.id}", {label: "x", patch: {"key_layout" => {"elements" => answer_elements.reject { |known| known["kind"] == "key_frame" }}}})
+    send_json(
+      :patch,
+      "/api/books/#{book.id}",
+      {
+        label: "x",
+        patch: {
+          "key_layout" => {
+            "elements" => answer_elements.reject { |known| known["kind"] == "key_frame" }
+          }
+        }
+      }
+    )
     expect(answer["message"]).to match(/has no key frame/)
     send_json(:post, "/api/books/#{book.id}/layout/key", {on: false})
     expect(answer["document"]).not_to have_key("key_layout")
@@ -96,13 +119,22 @@ RSpec.describe App::Routes::Layouts do
   # Each step says how far, so that steps which come at once add up.
   it "adds up quick steps that meet at the server" do
     before = App::Presenter.book(App::Book.find(book.id))["frame"]["elements"]["title"]
-    threads = Array.new(6) do
-      Thread.new do
-        Rack::MockRequest.new(SERVER).post("/api/books/#{book.id}/layout/shift", :input => JSON.generate({ids: ["title"], dx_mm: -1, dy_mm: 2}), "CONTENT_TYPE" => "application/json", "HTTP_HOST" => "localhost").status
-      ensure
-        ActiveRecord::Base.connection_handler.clear_active_connections!
+    threads =
+      Array.new(6) do
+        Thread.new do
+          Rack::MockRequest
+            .new(SERVER)
+            .post(
+              "/api/books/#{book.id}/layout/shift",
+              :input => JSON.generate({ids: ["title"], dx_mm: -1, dy_mm: 2}),
+              "CONTENT_TYPE" => "application/json",
+              "HTTP_HOST" => "localhost"
+            )
+            .status
+        ensure
+          ActiveRecord::Base.connection_handler.clear_active_connections!
+        end
       end
-    end
     expect(threads.map(&:value)).to eq([200] * 6)
     after = App::Presenter.book(App::Book.find(book.id))["frame"]["elements"]["title"]
     expect([after[0] - before[0], after[1] - before[1]]).to eq([-6.0, 12.0])
@@ -117,7 +149,19 @@ RSpec.describe App::Routes::Layouts do
   end
 
   it "refuses more elements than a page can be edited with, and a text longer than can be set, and keeps what was" do
-    many = Array.new(10_000) { |index| {"kind" => "box", "id" => "b#{index}", "place" => {"left_mm" => 1, "top_mm" => 1, "width_mm" => 1, "height_mm" => 1}} }
+    many =
+      Array.new(10_000) do |index|
+        {
+          "kind" => "box",
+          "id" => "b#{index}",
+          "place" => {
+            "left_mm" => 1,
+            "top_mm" => 1,
+            "width_mm" => 1,
+            "height_mm" => 1
+          }
+        }
+      end
     before = elements
     send_json(:patch, "/api/books/#{book.id}", {label: "x", patch: {"layout" => {"elements" => before + many}}})
     expect([last_response.status, answer["message"]]).to match([422, /“elements” has 10,0\d\d entries; at most 500/])
@@ -132,7 +176,14 @@ RSpec.describe App::Routes::Layouts do
     expect(boxes({"title" => [1, 2, 0, 4]})["message"]).to match(/no room on this page for this element/)
     expect(boxes({"moon" => [1, 2, 3, 4]})["message"]).to match(/no element “moon”/)
     expect(boxes({"title" => "x"})["message"]).to match(/must be a list/)
-    App::BookChanges.new(book.reload).apply({"layout" => {"elements" => elements.map { |known| (known["id"] == "title") ? known.merge("locked" => true) : known }}}, label: "Lock")
+    App::BookChanges.new(book.reload).apply(
+      {
+        "layout" => {
+          "elements" => elements.map { |known| (known["id"] == "title") ? known.merge("locked" => true) : known }
+        }
+      },
+      label: "Lock"
+    )
     expect(boxes({"title" => [1, 2, 3, 4]})["message"]).to match(/“title” is locked/)
   end
 
@@ -141,10 +192,21 @@ RSpec.describe App::Routes::Layouts do
       made = add({kind: kind, box: [350, 20, 30, 20]})
       expect(made["made"]).to eq(["#{kind.tr("_", "-")}-1"]), made["message"]
     end
-    expect(element("ellipse-1")["place"]).to eq({"right_mm" => 30.0, "top_mm" => 10.0, "width_mm" => 30.0, "height_mm" => 20.0})
+    expect(element("ellipse-1")["place"]).to eq(
+      {"right_mm" => 30.0, "top_mm" => 10.0, "width_mm" => 30.0, "height_mm" => 20.0}
+    )
     ask("/api/books/#{book.id}/sheets/1.svg")
     expect(last_response.status).to eq(200)
-    copies = add({elements: [{kind: "text", box: [20, 200, 40, 10], settings: element("title")}, {kind: "text", box: [20, 220, 40, 10]}], label: "Paste"})
+    copies =
+      add(
+        {
+          elements: [
+            {kind: "text", box: [20, 200, 40, 10], settings: element("title")},
+            {kind: "text", box: [20, 220, 40, 10]}
+          ],
+          label: "Paste"
+        }
+      )
     expect(copies["made"]).to eq(%w[text-2 text-3])
     expect(element("text-2")).to include("text" => "{{ book.title }}", "place" => include("bottom_mm" => 77.0))
     expect(add({kind: "map_frame", box: [1, 1, 20, 20]})["message"]).to match(/one map frame/)
@@ -165,14 +227,32 @@ RSpec.describe App::Routes::Layouts do
     expect([frame["page_width_mm"], answer["document"]["layout"]["page"]["size"]]).to eq([420, "custom"])
     App::BookChanges.new(book.reload).undo
     boxes({"main" => [20, 20, 300, 100]})
-    App::BookChanges.new(book.reload).apply({"layout" => {"elements" => elements.map { |known| (known["id"] == "main") ? known.merge("place" => {"left_mm" => 10, "width_mm" => 300, "top_mm" => 10, "height_mm" => 100}) : known }}}, label: "Fix")
+    App::BookChanges.new(book.reload).apply(
+      {
+        "layout" => {
+          "elements" =>
+            elements.map do |known|
+              if known["id"] == "main"
+                known.merge("place" => {"left_mm" => 10, "width_mm" => 300, "top_mm" => 10, "height_mm" => 100})
+              else
+                known
+              end
+            end
+        }
+      },
+      label: "Fix"
+    )
     send_json(:post, "/api/books/#{book.id}/layout/proportion", {})
     expect(answer["frame"].values_at("width_mm", "height_mm", "page_height_mm")).to eq([300, 150, 347])
   end
 
   it "says what live text gives on a sheet, and finds the hardest one" do
     ask("/api/books/#{book.id}/sheets/2/values")
-    expect(answer).to include({"name" => "sheet.name", "value" => "B1"}, {"name" => "sheet.number", "value" => "2"}, {"name" => "book.title", "value" => "Test moss"})
+    expect(answer).to include(
+      {"name" => "sheet.name", "value" => "B1"},
+      {"name" => "sheet.number", "value" => "2"},
+      {"name" => "book.title", "value" => "Test moss"}
+    )
     ask("/api/books/#{book.id}/layout/hardest")
     expect(answer["number"]).to be_between(1, book.index.cells.count)
     expect(answer["overflowing"]).to eq([])

@@ -73,7 +73,10 @@ RSpec.describe App::Routes::Press do
     run = order
     Delayed::Worker.new(quiet: true).work_off(1)
     dead = Process.spawn("true").tap { |pid| Process.wait(pid) }
-    Delayed::Job.order(:id).first.update_columns(locked_by: "host:#{Socket.gethostname} pid:#{dead}", locked_at: Delayed::Job.db_time_now)
+    Delayed::Job
+      .order(:id)
+      .first
+      .update_columns(locked_by: "host:#{Socket.gethostname} pid:#{dead}", locked_at: Delayed::Job.db_time_now)
     work
     expect(run.reload.state).to eq("running")
     App::WorkerSettings.free_orphans
@@ -85,7 +88,10 @@ RSpec.describe App::Routes::Press do
 
   it "leaves a job alone whose worker lives" do
     order("1")
-    Delayed::Job.first.update_columns(locked_by: "host:#{Socket.gethostname} pid:#{Process.pid}", locked_at: Delayed::Job.db_time_now)
+    Delayed::Job.first.update_columns(
+      locked_by: "host:#{Socket.gethostname} pid:#{Process.pid}",
+      locked_at: Delayed::Job.db_time_now
+    )
     App::WorkerSettings.free_orphans
     expect(Delayed::Job.first.locked_by).not_to be_nil
   end
@@ -107,7 +113,10 @@ RSpec.describe App::Routes::Press do
       Delayed::Job.update_all(run_at: Time.now.utc - 1)
       work
     end
-    expect(run.reload).to have_attributes(state: "failed", reason: /Drawing sheet 1 failed several times, so it is set aside/)
+    expect(run.reload).to have_attributes(
+      state: "failed",
+      reason: /Drawing sheet 1 failed several times, so it is set aside/
+    )
   end
 
   it "refuses a range that names no sheet" do

@@ -7,25 +7,35 @@ RSpec.describe App::ProofCache do
 
   let(:book) { kept_book }
 
-  def sheet(number = 1, **headers) = get("/api/books/#{book.id}/sheets/#{number}.svg", {}, {"HTTP_HOST" => "localhost"}.merge(headers))
+  def sheet(number = 1, **headers) =
+    get("/api/books/#{book.id}/sheets/#{number}.svg", {}, {"HTTP_HOST" => "localhost"}.merge(headers))
 
   def drawn
     count = 0
-    allow_any_instance_of(App::Snapshot).to receive(:sheet_svg).and_wrap_original { |original, *args, **options| (count += 1) && original.call(*args, **options) }
+    allow_any_instance_of(App::Snapshot).to receive(:sheet_svg).and_wrap_original { |original, *args, **options|
+      (count += 1) && original.call(*args, **options)
+    }
     yield
     count
   end
 
   it "draws a page once for all who ask, and gives it packed or plain" do
-    count = drawn do
-      sheet
-      plain = last_response.body
-      sheet(1, "HTTP_ACCEPT_ENCODING" => "gzip")
-      expect([last_response.headers["content-encoding"], Zlib.gunzip(last_response.body)]).to eq(["gzip", plain])
-      expect(plain).to start_with("<svg")
-    end
+    count =
+      drawn do
+        sheet
+        plain = last_response.body
+        sheet(1, "HTTP_ACCEPT_ENCODING" => "gzip")
+        expect([last_response.headers["content-encoding"], Zlib.gunzip(last_response.body)]).to eq(["gzip", plain])
+        expect(plain).to start_with("<svg")
+      end
     expect(count).to eq(1)
-    one = drawn { Array.new(6) { Thread.new { App::Snapshot.of(App::Book.find(book.id)).sheet_svgz(2) } }.map(&:value).then { |all| expect(all.uniq.length).to eq(1) } }
+    one =
+      drawn do
+        Array
+          .new(6) { Thread.new { App::Snapshot.of(App::Book.find(book.id)).sheet_svgz(2) } }
+          .map(&:value)
+          .then { |all| expect(all.uniq.length).to eq(1) }
+      end
     expect(one).to eq(1)
   end
 
@@ -39,7 +49,11 @@ RSpec.describe App::ProofCache do
     expect(drawn { sheet }).to eq(0)
     expect(last_response.body).to eq(before)
     cell = App::Book.find(book.id).index.rows.first
-    send_json(:post, "/api/books/#{book.id}/cells", {do: "move", cells: [cell["cell_id"]], dx: 25, dy: 0, revision: App::Book.find(book.id).revision})
+    send_json(
+      :post,
+      "/api/books/#{book.id}/cells",
+      {do: "move", cells: [cell["cell_id"]], dx: 25, dy: 0, revision: App::Book.find(book.id).revision}
+    )
     sheet
     expect(last_response.body).not_to eq(before)
   end

@@ -15,7 +15,10 @@ RSpec.describe "Together" do
   def at_once(*given)
     blocks = given.flatten
     gate = Queue.new
-    threads = blocks.map { |block| Thread.new { gate.pop && block.call.tap { ActiveRecord::Base.connection_handler.clear_active_connections! } } }
+    threads =
+      blocks.map do |block|
+        Thread.new { gate.pop && block.call.tap { ActiveRecord::Base.connection_handler.clear_active_connections! } }
+      end
     blocks.each { gate << true }
     threads.map(&:value)
   end
@@ -24,12 +27,25 @@ RSpec.describe "Together" do
   def request(method, path, body = nil, session: nil, file: nil)
     browser = Rack::Test::Session.new(SERVER)
     env = {"HTTP_HOST" => "localhost", "HTTP_X_SESSION" => session}.compact
-    given = file ? {"file" => Rack::Test::UploadedFile.new(StringIO.new(file[1]), "application/octet-stream", original_filename: file[0])} : JSON.generate(body || {})
+    given =
+      if file
+        {
+          "file" =>
+            Rack::Test::UploadedFile.new(
+              StringIO.new(file[1]),
+              "application/octet-stream",
+              original_filename: file[0]
+            )
+        }
+      else
+        JSON.generate(body || {})
+      end
     browser.public_send(method.downcase, path, given, file ? env : env.merge("CONTENT_TYPE" => "application/json"))
     [browser.last_response.status, JSON.parse(browser.last_response.body)]
   end
 
-  def title(text, session) = request("PATCH", "/api/books/#{book.id}", {patch: {title: text}, label: text}, session: session)
+  def title(text, session) =
+    request("PATCH", "/api/books/#{book.id}", {patch: {title: text}, label: text}, session: session)
 
   def step(what, session) = request("POST", "/api/books/#{book.id}/#{what}", {}, session: session)
 
@@ -38,11 +54,16 @@ RSpec.describe "Together" do
   describe "lists" do
     it "hold all of ten markers, faces and pictures that are added at once" do
       book
-      answers = at_once(Array.new(10) { |i| -> { request("POST", "/api/books/#{book.id}/markers", file: ["mark#{i}.svg", svg]) } })
+      answers =
+        at_once(
+          Array.new(10) { |i| -> { request("POST", "/api/books/#{book.id}/markers", file: ["mark#{i}.svg", svg]) } }
+        )
       expect(answers.map(&:first)).to eq([201] * 10)
       expect(fresh.markers.map { |marker| marker["id"] }.sort).to eq((0..9).map { |i| "mark#{i}" })
       png = ->(i) { Vips::Image.black(4 + i, 4).cast(:uchar).write_to_buffer(".png") }
-      at_once(*Array.new(6) { |i| -> { request("POST", "/api/books/#{book.id}/pictures", file: ["pic#{i}.png", png[i]]) } })
+      at_once(
+        *Array.new(6) { |i| -> { request("POST", "/api/books/#{book.id}/pictures", file: ["pic#{i}.png", png[i]]) } }
+      )
       expect(fresh.pictures.length).to eq(6)
     end
 
@@ -50,7 +71,7 @@ RSpec.describe "Together" do
       book
       at_once(*Array.new(6) { -> { request("POST", "/api/books/#{book.id}/design/keep", {name: "Field"}) } })
       expect(App::KeptDesign.pluck(:name)).to eq(["Field"])
-      ["😀", "😁", "Ås", "As", "field"].each { |name| request("POST", "/api/books/#{book.id}/design/keep", {name: name}) }
+      %w[😀 😁 Ås As field].each { |name| request("POST", "/api/books/#{book.id}/design/keep", {name: name}) }
       expect(App::KeptDesign.pluck(:name)).to contain_exactly("Field", "😀", "😁", "Ås", "As", "field")
     end
   end
@@ -58,28 +79,38 @@ RSpec.describe "Together" do
   describe "undo and redo" do
     it "leave no hole in the chain whatever runs at once" do
       5.times { |i| title("T#{i}", "sessionA") }
-      work = Array.new(4) { -> { 5.times.map { step("undo", "sessionA")[0] } } } + Array.new(2) { -> { 5.times.map { step("redo", "sessionA")[0] } } } + [-> { title("new", "sessionA")[0] }]
+      work =
+        Array.new(4) { -> { 5.times.map { step("undo", "sessionA")[0] } } } +
+        Array.new(2) { -> { 5.times.map { step("redo", "sessionA")[0] } } } + [-> { title("new", "sessionA")[0] }]
       expect(at_once(*work).flatten.uniq - [200, 409]).to be_empty
       positions = App::Edit.where(book_id: book.id).order(:position).pluck(:position)
       expect(positions).to eq((positions.first..positions.last).to_a)
       expect(fresh.edit_position).to be_between(0, positions.last)
       # All the way back and forth again leads to the same.
-      expect(App::Edit.where(book_id: book.id, position: fresh.edit_position).pick(:after)&.fetch("title") || "Test moss").to eq(fresh.title)
+      expect(
+        App::Edit.where(book_id: book.id, position: fresh.edit_position).pick(:after)&.fetch("title") || "Test moss"
+      ).to eq(fresh.title)
     end
 
     it "cannot be put out of order in the database" do
       title("One", "sessionA")
       edit = App::Edit.last
-      expect { App::Edit.create!(book_id: book.id, label: "x", before: {}, after: {}, position: edit.position) }.to raise_error(ActiveRecord::RecordNotUnique)
+      expect {
+        App::Edit.create!(book_id: book.id, label: "x", before: {}, after: {}, position: edit.position)
+      }.to raise_error(ActiveRecord::RecordNotUnique)
     end
 
     it "take back one's own changes, and say so where another's stands on top" do
       title("Mine", "sessionA")
-      expect(step("undo", "sessionB")).to match([422, include("message" => /“Mine”, was made by someone else and stands on top of yours/)])
+      expect(step("undo", "sessionB")).to match(
+        [422, include("message" => /“Mine”, was made by someone else and stands on top of yours/)]
+      )
       title("Theirs", "sessionB")
       expect(step("undo", "sessionA")).to match([422, include("message" => /“Theirs”, was made by someone else/)])
       expect(fresh.title).to eq("Theirs")
-      expect(step("undo", "sessionB")).to match([200, include("undo" => "Mine", "undo_own" => false, "redo" => "Theirs", "redo_own" => true)])
+      expect(step("undo", "sessionB")).to match(
+        [200, include("undo" => "Mine", "undo_own" => false, "redo" => "Theirs", "redo_own" => true)]
+      )
       expect(step("redo", "sessionA")).to match([422, include("message" => /only they can redo it/)])
       expect(step("undo", "sessionA")).to match([200, include("undo" => nil)])
       expect(fresh.title).to eq("Test moss")
@@ -94,7 +125,8 @@ RSpec.describe "Together" do
   describe "cells" do
     def cells = fresh.index.rows
 
-    def move(id, revision) = request("POST", "/api/books/#{book.id}/cells", {do: "move", cells: [id], dx: 30, dy: 0, revision: revision})
+    def move(id, revision) =
+      request("POST", "/api/books/#{book.id}/cells", {do: "move", cells: [id], dx: 30, dy: 0, revision: revision})
 
     it "are meant by an id that stays, so that a drag after another's removal moves the one that was dragged" do
       seen = fresh.revision
@@ -102,7 +134,11 @@ RSpec.describe "Together" do
       request("POST", "/api/books/#{book.id}/cells", {do: "remove", cells: [first["cell_id"]], revision: seen})
       expect(move(dragged["cell_id"], seen)).to match([409, include("message" => /changed elsewhere/)])
       expect(move(dragged["cell_id"], fresh.revision)[0]).to eq(200)
-      expect(cells.find { |row| row["moved"] }).to include("cell_id" => dragged["cell_id"], "name" => dragged["name"], "number" => 1)
+      expect(cells.find { |row| row["moved"] }).to include(
+        "cell_id" => dragged["cell_id"],
+        "name" => dragged["name"],
+        "number" => 1
+      )
       expect(move(first["cell_id"], fresh.revision)).to match([422, include("message" => /not in the index any more/)])
     end
 
@@ -121,10 +157,20 @@ RSpec.describe "Together" do
 
     it "refuse places that no map shows, in words" do
       [{do: "move", dx: 9e8, dy: 9e8}, {do: "add", x: 9e8, y: 9e8}].each do |wanted|
-        status, said = request("POST", "/api/books/#{book.id}/cells", {cells: [cells.first["cell_id"]], revision: fresh.revision, **wanted})
+        status, said =
+          request(
+            "POST",
+            "/api/books/#{book.id}/cells",
+            {cells: [cells.first["cell_id"]], revision: fresh.revision, **wanted}
+          )
         expect([status, said["message"]]).to match([422, /lies? .*(outside|beyond)|beyond/]), wanted.inspect
       end
-      status, = request("POST", "/api/books/#{book.id}/cells", {do: "scale", cells: [cells.first["cell_id"]], scale: 1e-300, revision: fresh.revision})
+      status, =
+        request(
+          "POST",
+          "/api/books/#{book.id}/cells",
+          {do: "scale", cells: [cells.first["cell_id"]], scale: 1e-300, revision: fresh.revision}
+        )
       expect(status).to eq(422)
     end
   end
@@ -133,7 +179,19 @@ RSpec.describe "Together" do
     def work = App::Worker.new(quiet: true, exit_on_complete: true).start
 
     def arrive
-      file = ["hags.geojson", JSON.generate({"type" => "Feature", "properties" => {}, "geometry" => {"type" => "Point", "coordinates" => [-10.7, 58.87]}})]
+      file = [
+        "hags.geojson",
+        JSON.generate(
+          {
+            "type" => "Feature",
+            "properties" => {},
+            "geometry" => {
+              "type" => "Point",
+              "coordinates" => [-10.7, 58.87]
+            }
+          }
+        )
+      ]
       id = request("POST", "/api/books/#{book.id}/arrivals", file: file, session: "sessionA")[1]["id"]
       work
       request("POST", "/api/books/#{book.id}/arrivals/#{id}/keep", {layers: [{name: "original", title: "Hags"}]})
@@ -151,7 +209,7 @@ RSpec.describe "Together" do
       work
       Delayed::Job.update_all(run_at: Time.now.utc - 1)
       work
-      expect([arrival.reload.state, fresh.reference]).to eq(["done", "EPSG:32629"])
+      expect([arrival.reload.state, fresh.reference]).to eq(%w[done EPSG:32629])
       shape = TileLoom::Geometry::Wkb.each_run(App::Layer.find_by!(key: "hags").features.first.shape).first[1]
       theirs = transverse_mercator(-10.7, 58.87, central: -9, ellipsoid: [6_378_137, "1/298.257223563"])
       expect(shape).to match([be_within(0.5).of(theirs[:x]), be_within(0.5).of(theirs[:y])])
@@ -162,15 +220,19 @@ RSpec.describe "Together" do
       arrival = arrive
       changed = false
       allow(TileLoom::Data::FileReader).to receive(:open).and_wrap_original do |original, *args, **options|
-        original.call(*args, **options).tap do
-          next if changed
-          changed = true
-          App::ReferenceChange.start(fresh, "EPSG:32629")
-          App::ReprojectionJob.new(App::Reprojection.last.id).perform
-        end
+        original
+          .call(*args, **options)
+          .tap do
+            next if changed
+            changed = true
+            App::ReferenceChange.start(fresh, "EPSG:32629")
+            App::ReprojectionJob.new(App::Reprojection.last.id).perform
+          end
       end
       App::ImportArrivalJob.new(arrival.id).perform
-      expect([arrival.reload.state, fresh.reference, App::Layer.where(key: "hags").count, App::Reprojection.last.state]).to eq(["done", "EPSG:32629", 1, "done"])
+      expect(
+        [arrival.reload.state, fresh.reference, App::Layer.where(key: "hags").count, App::Reprojection.last.state]
+      ).to eq(["done", "EPSG:32629", 1, "done"])
     end
   end
 end

@@ -13,12 +13,43 @@ RSpec.describe "Kinds of index" do
   def rows = App::Book.find(book.id).index.rows
 
   def bring(title, *features)
-    collection = {"type" => "FeatureCollection", "crs" => {"type" => "name", "properties" => {"name" => "EPSG:25829"}}, "features" => features}
-    reader = TileLoom::Data::GeojsonReader.from_text(JSON.generate(collection), target: TileLoom::Crs::System.find("EPSG:25829"))
-    ActiveRecord::Base.transaction { App::LayerImport.new(App::Book.find(book.id)).keep(reader, key: title, title: title, position: 9, style: {"rules" => [{"title" => title, "symbol" => {}}]}) }
+    collection = {
+      "type" => "FeatureCollection",
+      "crs" => {
+        "type" => "name",
+        "properties" => {
+          "name" => "EPSG:25829"
+        }
+      },
+      "features" => features
+    }
+    reader =
+      TileLoom::Data::GeojsonReader.from_text(
+        JSON.generate(collection),
+        target: TileLoom::Crs::System.find("EPSG:25829")
+      )
+    ActiveRecord::Base.transaction do
+      App::LayerImport.new(App::Book.find(book.id)).keep(
+        reader,
+        key: title,
+        title: title,
+        position: 9,
+        style: {
+          "rules" => [{"title" => title, "symbol" => {}}]
+        }
+      )
+    end
   end
 
-  def feature(type, coordinates, **properties) = {"type" => "Feature", "properties" => properties.transform_keys(&:to_s), "geometry" => {"type" => type, "coordinates" => coordinates}}
+  def feature(type, coordinates, **properties) =
+    {
+      "type" => "Feature",
+      "properties" => properties.transform_keys(&:to_s),
+      "geometry" => {
+        "type" => type,
+        "coordinates" => coordinates
+      }
+    }
 
   def ring(west, south, east, north) = [[[west, south], [east, south], [east, north], [west, north], [west, south]]]
 
@@ -37,7 +68,11 @@ RSpec.describe "Kinds of index" do
   end
 
   it "makes a sheet for each feature, named by an attribute, tells what is too large, and fills live text from it" do
-    bring("sites", feature("Polygon", ring(402_000, 6_528_000, 402_300, 6_528_200), name: "Low hag", order: 2), feature("Polygon", ring(403_000, 6_528_000, 404_200, 6_528_200), name: "Long hag", order: 1))
+    bring(
+      "sites",
+      feature("Polygon", ring(402_000, 6_528_000, 402_300, 6_528_200), name: "Low hag", order: 2),
+      feature("Polygon", ring(403_000, 6_528_000, 404_200, 6_528_200), name: "Long hag", order: 1)
+    )
     patch = {"kind" => "features", "area" => "sites", "naming" => {"kind" => "attribute", "attribute" => "name"}}
     send_json(:post, "/api/books/#{book.id}/weave", {patch: {index: patch}})
     expect(answer["notes"].join).to match(/1 feature is larger than the frame \(Long hag\)/)
@@ -48,17 +83,46 @@ RSpec.describe "Kinds of index" do
     change({"index" => {"order" => {"kind" => "attribute", "attribute" => "order"}}})
     expect(rows.map { |row| row["name"] }).to eq(["Long hag", "Low hag"])
     ask("/api/books/#{book.id}/sheets/1/values")
-    expect(answer).to include({"name" => "feature.name", "value" => "Long hag"}, {"name" => "sheet.ratio", "value" => "1:5,000"})
-    change({"layout" => {"elements" => App::Book.find(book.id).settings["layout"]["elements"].map { |known| (known["id"] == "subtitle") ? known.merge("text" => "{{ feature.name }}") : known }}})
+    expect(answer).to include(
+      {"name" => "feature.name", "value" => "Long hag"},
+      {"name" => "sheet.ratio", "value" => "1:5,000"}
+    )
+    change(
+      {
+        "layout" => {
+          "elements" =>
+            App::Book.find(book.id).settings["layout"]["elements"].map do |known|
+              (known["id"] == "subtitle") ? known.merge("text" => "{{ feature.name }}") : known
+            end
+        }
+      }
+    )
     ask("/api/books/#{book.id}/sheets/2.svg")
     expect(last_response.body).to include("Low hag")
-    expect { change({"layout" => {"elements" => App::Book.find(book.id).settings["layout"]["elements"].map { |known| (known["id"] == "subtitle") ? known.merge("text" => "{{ feature.colour }}") : known }}}) }.to invalid(/colour/)
+    expect {
+      change(
+        {
+          "layout" => {
+            "elements" =>
+              App::Book.find(book.id).settings["layout"]["elements"].map do |known|
+                (known["id"] == "subtitle") ? known.merge("text" => "{{ feature.colour }}") : known
+              end
+          }
+        }
+      )
+    }.to invalid(/colour/)
   end
 
   it "takes cells from polygons drawn elsewhere, and says which do not fit" do
     bring("index", feature("Polygon", ring(402_000, 6_528_000, 402_500, 6_528_500), sheet: "Old 1"))
-    send_json(:post, "/api/books/#{book.id}/weave", {patch: {index: {kind: "layer", area: "index", naming: {kind: "attribute", attribute: "sheet"}}}})
-    expect([answer["cells"].map { |cell| [cell["name"], cell["centre"]] }, answer["notes"].join]).to match([[["Old 1", [402_250.0, 6_528_250.0]]], /1 of 1 polygons are not of the frame’s shape/])
+    send_json(
+      :post,
+      "/api/books/#{book.id}/weave",
+      {patch: {index: {kind: "layer", area: "index", naming: {kind: "attribute", attribute: "sheet"}}}}
+    )
+    expect([answer["cells"].map { |cell| [cell["name"], cell["centre"]] }, answer["notes"].join]).to match(
+      [[["Old 1", [402_250.0, 6_528_250.0]]], /1 of 1 polygons are not of the frame’s shape/]
+    )
   end
 
   it "finds the fewest sheets and says how many were saved; lays corners on round coordinates" do
@@ -70,16 +134,44 @@ RSpec.describe "Kinds of index" do
   end
 
   it "refuses in words what cannot be woven so" do
-    {{kind: "strip", area: "dams"} => /no line to follow/, {start: {kind: "round", multiple: "9 km"}} => /leave no step/, {turn: 400} => /“turn”/,
-     {kind: "features", area: "dams", rule: {kind: "attribute", attribute: "code"}} => /which is no scale/, {overlap: {x: "much"}} => /not written as expected/, {kind: "strip", lead_mm: 400} => /leaves no room|no line/}.each do |patch, words|
+    {
+      {kind: "strip", area: "dams"} => /no line to follow/,
+      {start: {kind: "round", multiple: "9 km"}} => /leave no step/,
+      {turn: 400} => /“turn”/,
+      {kind: "features", area: "dams", rule: {kind: "attribute", attribute: "code"}} => /which is no scale/,
+      {overlap: {x: "much"}} => /not written as expected/,
+      {kind: "strip", lead_mm: 400} => /leaves no room|no line/
+    }.each do |patch, words|
       send_json(:post, "/api/books/#{book.id}/weave", {patch: {index: patch}})
       expect([last_response.status, answer["message"]]).to match([422, words])
     end
   end
 
   it "prints match lines and the diagram of adjoining sheets, from where the cells really are" do
-    elements = App::Book.find(book.id).settings["layout"]["elements"].map { |known| (known["id"] == "main") ? known.merge("match_lines" => {}) : known }
-    change({"layout" => {"elements" => elements + [{"kind" => "adjoining", "id" => "around", "place" => {"right_mm" => 5, "bottom_mm" => 60, "width_mm" => 36, "height_mm" => 27}}]}})
+    elements =
+      App::Book.find(book.id).settings["layout"]["elements"].map do |known|
+        (known["id"] == "main") ? known.merge("match_lines" => {}) : known
+      end
+    change(
+      {
+        "layout" => {
+          "elements" =>
+            elements +
+              [
+                {
+                  "kind" => "adjoining",
+                  "id" => "around",
+                  "place" => {
+                    "right_mm" => 5,
+                    "bottom_mm" => 60,
+                    "width_mm" => 36,
+                    "height_mm" => 27
+                  }
+                }
+              ]
+        }
+      }
+    )
     ask("/api/books/#{book.id}/sheets/1.svg")
     texts = last_response.body.scan(/<text[^>]*>([^<]*)</).flatten
     expect(texts).to include("Sheet B1", "Sheet A2").and include("B1", "A2", "B2")

@@ -11,7 +11,9 @@ RSpec.describe App::Routes::Weave do
     send_json(:post, "/api/books/#{book.id}/weave", {patch: {index: {scale: 5000}}})
     expect(answer["count"]).to eq(answer["cells"].length)
     expect(answer["left_out_m2"]).to eq(0)
-    expect(answer["sheet_width_m"]).to be_within(book.document.layout.frame_box.width * 5 * 1e-3).of(book.document.layout.frame_box.width * 5)
+    expect(answer["sheet_width_m"]).to be_within(book.document.layout.frame_box.width * 5 * 1e-3).of(
+      book.document.layout.frame_box.width * 5
+    )
     expect(App::Book.find(book.id).index.settings["scale"]).to eq(2500)
   end
 

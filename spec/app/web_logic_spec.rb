@@ -6,35 +6,78 @@ RSpec.describe "The front end’s own reckoning" do
   describe "lengths as they are typed" do
     # Hand-worked: an inch is 25.4 mm, a point 1/72 inch.
     it "reads numbers, units and sums" do
-      found = web("sheet/lengths.ts", 'm.readLength("12.5", "mm")', 'm.readLength("297/2", "mm")', 'm.readLength("(210-20)/4+1", "mm")', 'm.readLength("2 in", "mm")', 'm.readLength("1", "in")',
-        'm.readLength("72 pt", "in")', 'm.readLength("12,5", "mm")', 'm.readLength("-3*2", "mm")', 'm.readLength("1+2*3", "mm")')
+      found =
+        web(
+          "sheet/lengths.ts",
+          'm.readLength("12.5", "mm")',
+          'm.readLength("297/2", "mm")',
+          'm.readLength("(210-20)/4+1", "mm")',
+          'm.readLength("2 in", "mm")',
+          'm.readLength("1", "in")',
+          'm.readLength("72 pt", "in")',
+          'm.readLength("12,5", "mm")',
+          'm.readLength("-3*2", "mm")',
+          'm.readLength("1+2*3", "mm")'
+        )
       expect(found).to eq([12.5, 148.5, 48.5, 50.8, 25.4, 25.4, 12.5, -6, 7])
     end
 
     it "does not read what is no length" do
-      expect(web("sheet/lengths.ts", *['""', '"two"', '"1/0"', '"3+"', '"(3"', '"3 ft"', '"alert(1)"', '"3 4"'].map { |text| "m.readLength(#{text}, 'mm')" })).to all(be_nil)
+      expect(
+        web(
+          "sheet/lengths.ts",
+          *['""', '"two"', '"1/0"', '"3+"', '"(3"', '"3 ft"', '"alert(1)"', '"3 4"'].map do |text|
+            "m.readLength(#{text}, 'mm')"
+          end
+        )
+      ).to all(be_nil)
     end
 
     it "shows a length in each unit without a tail of noughts" do
-      expect(web("sheet/lengths.ts", 'm.shown(25.4, "in")', 'm.shown(25.4, "pt")', 'm.shown(12.3456, "mm")')).to eq(["1", "72", "12.35"])
+      expect(web("sheet/lengths.ts", 'm.shown(25.4, "in")', 'm.shown(25.4, "pt")', 'm.shown(12.3456, "mm")')).to eq(
+        %w[1 72 12.35]
+      )
     end
   end
 
   describe "boxes" do
     it "draws a handle’s sides, keeps the proportion when asked, and never turns a box inside out" do
-      found = web("sheet/boxes.ts", "m.resized([10, 10, 40, 20], {x: 1, y: 0}, 5, 99, false)", "m.resized([10, 10, 40, 20], {x: -1, y: -1}, 4, 6, false)", "m.resized([10, 10, 40, 20], {x: 1, y: 1}, 20, 1, true)", "m.resized([10, 10, 40, 20], {x: -1, y: 0}, 100, 0, false)")
+      found =
+        web(
+          "sheet/boxes.ts",
+          "m.resized([10, 10, 40, 20], {x: 1, y: 0}, 5, 99, false)",
+          "m.resized([10, 10, 40, 20], {x: -1, y: -1}, 4, 6, false)",
+          "m.resized([10, 10, 40, 20], {x: 1, y: 1}, 20, 1, true)",
+          "m.resized([10, 10, 40, 20], {x: -1, y: 0}, 100, 0, false)"
+        )
       expect(found).to eq([[10, 10, 45, 20], [14, 16, 36, 14], [10, 10, 60, 30], [49.5, 10, 0.5, 20]])
     end
 
     it "lines boxes up on a side of all of them, a single one on the margins" do
       two = "{a: [0, 0, 10, 10], b: [30, 20, 20, 5]}"
-      found = web("sheet/boxes.ts", "m.aligned(#{two}, 'right', [0, 0, 200, 100])", "m.aligned(#{two}, 'middle', [0, 0, 200, 100])", "m.aligned({a: [3, 3, 10, 10]}, 'centre', [20, 0, 100, 50])")
-      expect(found).to eq([{"a" => [40, 0, 10, 10], "b" => [30, 20, 20, 5]}, {"a" => [0, 7.5, 10, 10], "b" => [30, 10, 20, 5]}, {"a" => [65, 3, 10, 10]}])
+      found =
+        web(
+          "sheet/boxes.ts",
+          "m.aligned(#{two}, 'right', [0, 0, 200, 100])",
+          "m.aligned(#{two}, 'middle', [0, 0, 200, 100])",
+          "m.aligned({a: [3, 3, 10, 10]}, 'centre', [20, 0, 100, 50])"
+        )
+      expect(found).to eq(
+        [
+          {"a" => [40, 0, 10, 10], "b" => [30, 20, 20, 5]},
+          {"a" => [0, 7.5, 10, 10], "b" => [30, 10, 20, 5]},
+          {"a" => [65, 3, 10, 10]}
+        ]
+      )
     end
 
     it "gives neighbours the same gap, and leaves the outermost where they are" do
-      expect(web("sheet/boxes.ts", "m.distributed({a: [0, 0, 10, 1], c: [90, 0, 10, 1], b: [15, 0, 20, 1]}, 0)")).to eq({"a" => [0, 0, 10, 1], "b" => [40, 0, 20, 1], "c" => [90, 0, 10, 1]})
-      expect(web("sheet/boxes.ts", "m.distributed({a: [0, 0, 10, 1], b: [15, 0, 20, 1]}, 0)")).to eq({"a" => [0, 0, 10, 1], "b" => [15, 0, 20, 1]})
+      expect(web("sheet/boxes.ts", "m.distributed({a: [0, 0, 10, 1], c: [90, 0, 10, 1], b: [15, 0, 20, 1]}, 0)")).to eq(
+        {"a" => [0, 0, 10, 1], "b" => [40, 0, 20, 1], "c" => [90, 0, 10, 1]}
+      )
+      expect(web("sheet/boxes.ts", "m.distributed({a: [0, 0, 10, 1], b: [15, 0, 20, 1]}, 0)")).to eq(
+        {"a" => [0, 0, 10, 1], "b" => [15, 0, 20, 1]}
+      )
     end
   end
 
@@ -42,34 +85,88 @@ RSpec.describe "The front end’s own reckoning" do
     to = "m.targets([0, 0, 210, 297], [10, 10, 190, 277], [[50, 50, 20, 10]])"
 
     it "brings an edge to the nearest edge and a middle to a middle, and shows the line" do
-      found = web("sheet/snapping.ts", "m.snapMove([11, 100.2, 30, 10], #{to}, 2, 0.5)", "m.snapMove([44, 51, 31, 8.2], #{to}, 1, 0.5)")
-      expect(found[0]).to match({"dx" => -1, "dy" => be_within(1e-9).of(-0.2), "guides" => [{"axis" => 0, "at" => 10}]})
+      found =
+        web(
+          "sheet/snapping.ts",
+          "m.snapMove([11, 100.2, 30, 10], #{to}, 2, 0.5)",
+          "m.snapMove([44, 51, 31, 8.2], #{to}, 1, 0.5)"
+        )
+      expect(found[0]).to match(
+        {"dx" => -1, "dy" => be_within(1e-9).of(-0.2), "guides" => [{"axis" => 0, "at" => 10}]}
+      )
       expect(found[1]["guides"]).to include({"axis" => 0, "at" => 60}, {"axis" => 1, "at" => 55})
       expect(found[1]["dx"]).to be_within(1e-9).of(0.5)
     end
 
     it "keeps to the grid where nothing is near, and to nothing at all when it is asked not to snap" do
-      expect(web("sheet/snapping.ts", "m.snapMove([100.3, 200.1, 7, 7], #{to}, 0.1, 0.5)")).to include("dx" => be_within(1e-9).of(0.2), "dy" => be_within(1e-9).of(-0.1), "guides" => [])
-      expect(web("sheet/snapping.ts", "m.snapMove([10.4, 10.4, 7, 7], #{to}, 0, 0)")).to eq({"dx" => 0, "dy" => 0, "guides" => []})
+      expect(web("sheet/snapping.ts", "m.snapMove([100.3, 200.1, 7, 7], #{to}, 0.1, 0.5)")).to include(
+        "dx" => be_within(1e-9).of(0.2),
+        "dy" => be_within(1e-9).of(-0.1),
+        "guides" => []
+      )
+      expect(web("sheet/snapping.ts", "m.snapMove([10.4, 10.4, 7, 7], #{to}, 0, 0)")).to eq(
+        {"dx" => 0, "dy" => 0, "guides" => []}
+      )
     end
 
     it "snaps only the sides that a handle moves" do
-      expect(web("sheet/snapping.ts", "m.snapSides([20, 20, 29.5, 5], {x: 1, y: 0}, #{to}, 1, 0.5)")).to eq({"dx" => 0.5, "dy" => 0, "guides" => [{"axis" => 0, "at" => 50}]})
+      expect(web("sheet/snapping.ts", "m.snapSides([20, 20, 29.5, 5], {x: 1, y: 0}, #{to}, 1, 0.5)")).to eq(
+        {"dx" => 0.5, "dy" => 0, "guides" => [{"axis" => 0, "at" => 50}]}
+      )
     end
   end
 
   # What the controls write is read by the core, which is checked against the standard on its own.
   describe "conditions from controls" do
-    attributes = JSON.generate([{name: "depth", type: "real"}, {name: "name", type: "text"}, {name: "seen", type: "date"}, {name: "open", type: "boolean"}])
-    features = {"a" => {"depth" => 5, "name" => "Black Hag 50%", "seen" => "2026-04-01", "open" => true}, "b" => {"depth" => 12.5, "name" => "White hag", "seen" => "2025-01-01", "open" => false}, "c" => {"name" => nil}}
+    attributes =
+      JSON.generate(
+        [
+          {name: "depth", type: "real"},
+          {name: "name", type: "text"},
+          {name: "seen", type: "date"},
+          {name: "open", type: "boolean"}
+        ]
+      )
+    features = {
+      "a" => {
+        "depth" => 5,
+        "name" => "Black Hag 50%",
+        "seen" => "2026-04-01",
+        "open" => true
+      },
+      "b" => {
+        "depth" => 12.5,
+        "name" => "White hag",
+        "seen" => "2025-01-01",
+        "open" => false
+      },
+      "c" => {
+        "name" => nil
+      }
+    }
     {
-      {attribute: "depth", is: ">", value: 5} => %w[b], {attribute: "depth", is: "between", value: [5, 6]} => %w[a], {attribute: "depth", is: "missing", value: ""} => %w[c], {attribute: "depth", is: "there", value: ""} => %w[a b],
-      {attribute: "name", is: "holds", value: "HAG"} => %w[a b], {attribute: "name", is: "starts", value: "White"} => %w[b], {attribute: "name", is: "holds", value: "50%"} => %w[a], {attribute: "name", is: "in", value: ["White hag", "x"]} => %w[b],
-      {attribute: "seen", is: "before", value: "2026-01-01"} => %w[b], {attribute: "seen", is: "from", value: "2026-04-01"} => %w[a], {attribute: "open", is: "yes", value: ""} => %w[a], {attribute: "open", is: "no", value: ""} => %w[b]
+      {attribute: "depth", is: ">", value: 5} => %w[b],
+      {attribute: "depth", is: "between", value: [5, 6]} => %w[a],
+      {attribute: "depth", is: "missing", value: ""} => %w[c],
+      {attribute: "depth", is: "there", value: ""} => %w[a b],
+      {attribute: "name", is: "holds", value: "HAG"} => %w[a b],
+      {attribute: "name", is: "starts", value: "White"} => %w[b],
+      {attribute: "name", is: "holds", value: "50%"} => %w[a],
+      {attribute: "name", is: "in", value: ["White hag", "x"]} => %w[b],
+      {attribute: "seen", is: "before", value: "2026-01-01"} => %w[b],
+      {attribute: "seen", is: "from", value: "2026-04-01"} => %w[a],
+      {attribute: "open", is: "yes", value: ""} => %w[a],
+      {attribute: "open", is: "no", value: ""} => %w[b]
     }.each do |test, met|
-      it "#{test[:attribute]} #{test[:is]} #{test[:value]} goes out as CQL2, is met by the right features, and comes back as it was" do
+      it "#{test[:attribute]} #{test[:is]} #{test[:value]} goes out as CQL2, is met by the right features, and comes " \
+        "back as it was" do
         tests = JSON.generate({all: true, list: [test]})
-        cql, back = web("ground/conditions.ts", "m.toCql(#{tests}, #{attributes})", "m.fromCql(m.toCql(#{tests}, #{attributes}), #{attributes})")
+        cql, back =
+          web(
+            "ground/conditions.ts",
+            "m.toCql(#{tests}, #{attributes})",
+            "m.fromCql(m.toCql(#{tests}, #{attributes}), #{attributes})"
+          )
         condition = TileLoom::Data::Condition.new(cql)
         condition.check_types({"depth" => "real", "name" => "text", "seen" => "date", "open" => "boolean"})
         expect(features.select { |_, feature| condition.match?(feature) }.keys).to eq(met)
@@ -80,8 +177,17 @@ RSpec.describe "The front end’s own reckoning" do
     end
 
     it "joins several by and or or, and leaves alone what the controls cannot show" do
-      list = JSON.generate({all: false, list: [{attribute: "depth", is: ">", value: 5}, {attribute: "open", is: "yes", value: ""}]})
-      cql, back, strange = web("ground/conditions.ts", "m.toCql(#{list}, #{attributes})", "m.fromCql(m.toCql(#{list}, #{attributes}), #{attributes})", 'm.fromCql({op: ">", args: [{op: "+", args: [{property: "depth"}, 1]}, 3]}, [])')
+      list =
+        JSON.generate(
+          {all: false, list: [{attribute: "depth", is: ">", value: 5}, {attribute: "open", is: "yes", value: ""}]}
+        )
+      cql, back, strange =
+        web(
+          "ground/conditions.ts",
+          "m.toCql(#{list}, #{attributes})",
+          "m.fromCql(m.toCql(#{list}, #{attributes}), #{attributes})",
+          'm.fromCql({op: ">", args: [{op: "+", args: [{property: "depth"}, 1]}, 3]}, [])'
+        )
       expect(cql["op"]).to eq("or")
       expect(back).to eq(JSON.parse(list))
       expect(strange).to be_nil
@@ -91,7 +197,15 @@ RSpec.describe "The front end’s own reckoning" do
   # Cynthia Brewer's palettes as the npm package has them: YlGnBu in three classes, from its table.
   describe "palettes" do
     it "gives the colours of a palette, reversed, fewer than it starts with, and more than it ends with" do
-      found = web("ground/palettes.ts", 'm.colours("YlGnBu", 3)', 'm.colours("YlGnBu", 3, true)', 'm.colours("YlGnBu", 2)', 'm.colours("Dark2", 10)', "m.RAMPS.map(name => m.colours(name, 12).length)")
+      found =
+        web(
+          "ground/palettes.ts",
+          'm.colours("YlGnBu", 3)',
+          'm.colours("YlGnBu", 3, true)',
+          'm.colours("YlGnBu", 2)',
+          'm.colours("Dark2", 10)',
+          "m.RAMPS.map(name => m.colours(name, 12).length)"
+        )
       expect(found[0]).to eq(%w[#edf8b1 #7fcdbb #2c7fb8])
       expect(found[1]).to eq(found[0].reverse)
       expect(found[2]).to eq(found[0].last(2))
@@ -101,7 +215,37 @@ RSpec.describe "The front end’s own reckoning" do
   end
 
   it "says which area an index covers, and writes one whole layer as its id" do
-    book = JSON.generate({document: {layers: [{id: "moss", title: "Moss"}, {id: "dams", title: "Dams"}], index: {area: [{layer: "moss", when: {op: "isNull", args: []}}, {layer: "dams", features: [1, 2]}, {polygon: []}, {polygon: []}]}}})
-    expect(web("api/area.ts", "m.areaInWords(#{book})", 'm.areaOf([{layer: "moss"}])', 'm.areaOf([{layer: "moss", features: [1]}])', 'm.partsOf("moss")')).to eq(["part of Moss, 2 features of Dams and 2 drawn shapes", "moss", [{"layer" => "moss", "features" => [1]}], [{"layer" => "moss"}]])
+    book =
+      JSON.generate(
+        {
+          document: {
+            layers: [{id: "moss", title: "Moss"}, {id: "dams", title: "Dams"}],
+            index: {
+              area: [
+                {layer: "moss", when: {op: "isNull", args: []}},
+                {layer: "dams", features: [1, 2]},
+                {polygon: []},
+                {polygon: []}
+              ]
+            }
+          }
+        }
+      )
+    expect(
+      web(
+        "api/area.ts",
+        "m.areaInWords(#{book})",
+        'm.areaOf([{layer: "moss"}])',
+        'm.areaOf([{layer: "moss", features: [1]}])',
+        'm.partsOf("moss")'
+      )
+    ).to eq(
+      [
+        "part of Moss, 2 features of Dams and 2 drawn shapes",
+        "moss",
+        [{"layer" => "moss", "features" => [1]}],
+        [{"layer" => "moss"}]
+      ]
+    )
   end
 end

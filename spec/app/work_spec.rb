@@ -41,7 +41,10 @@ RSpec.describe "Work" do
   end
 
   describe "a job over which workers die" do
-    def die = Delayed::Job.update_all(locked_at: Time.now.utc, locked_by: "host:#{Socket.gethostname} pid:999999999 began:1").then { App::WorkerSettings.free_orphans }
+    def die =
+      Delayed::Job
+        .update_all(locked_at: Time.now.utc, locked_by: "host:#{Socket.gethostname} pid:999999999 began:1")
+        .then { App::WorkerSettings.free_orphans }
 
     it "is taken up again, and set aside with its reason after the third" do
       run = App::PressOrder.new(book).place("all")
@@ -49,7 +52,10 @@ RSpec.describe "Work" do
       expect(Delayed::Job.pluck(:deaths, :locked_by)).to eq([[2, nil]])
       die
       expect(Delayed::Job.count).to eq(0)
-      expect(run.reload).to have_attributes(state: "failed", reason: /Drawing sheets 1 to 6 ended the worker 3 times, so it is set aside/)
+      expect(run.reload).to have_attributes(
+        state: "failed",
+        reason: /Drawing sheets 1 to 6 ended the worker 3 times, so it is set aside/
+      )
       expect(run.pieces.first.reason).to eq(run.reason)
     end
 
@@ -72,7 +78,9 @@ RSpec.describe "Work" do
       order = Delayed::Job.order(:priority, :id).map { |one| one.payload_object }
       expect(order.first).to be_a(App::InspectArrivalJob)
       pieces = order.drop(1).map { |piece| App::PressPiece.find(piece.piece_id) }
-      expect(pieces.first(3).map { |piece| [piece.press_run.book_id, piece.position] }).to eq([[other.id, 0], [book.id, 0], [other.id, 1]])
+      expect(pieces.first(3).map { |piece| [piece.press_run.book_id, piece.position] }).to eq(
+        [[other.id, 0], [book.id, 0], [other.id, 1]]
+      )
     end
 
     it "let the quick worker take what somebody waits for, and nothing else" do
@@ -84,7 +92,12 @@ RSpec.describe "Work" do
   end
 
   describe "an index that takes long" do
-    def change_index(settings) = send_json(:patch, "/api/books/#{book.id}", {patch: {index: settings}, label: "Index", revision: fresh.revision})
+    def change_index(settings) =
+      send_json(
+        :patch,
+        "/api/books/#{book.id}",
+        {patch: {index: settings}, label: "Index", revision: fresh.revision}
+      )
 
     before do
       book
@@ -99,7 +112,14 @@ RSpec.describe "Work" do
       expect([last_response.status, answer["weaving"]]).to match([202, include("state" => "waiting")])
       worker.start
       ask("/api/books/#{book.id}/weavings/#{weaving.id}")
-      expect(answer).to include("state" => "done", "answer" => include("count" => fresh.answer(with: App::MergePatch.apply(fresh.settings, {"index" => {"scale" => 1000}})).cells.length))
+      expect(answer).to include(
+        "state" => "done",
+        "answer" =>
+          include(
+            "count" =>
+              fresh.answer(with: App::MergePatch.apply(fresh.settings, {"index" => {"scale" => 1000}})).cells.length
+          )
+      )
       expect(fresh.index.rows.length).to eq(6)
     end
 
@@ -113,7 +133,7 @@ RSpec.describe "Work" do
       expect(fresh.index.rows).to eq(before)
       send_json(:post, "/api/books/#{book.id}/weave/anew", {})
       worker.start
-      expect([weaving.purpose, weaving.state]).to eq(["anew", "done"])
+      expect([weaving.purpose, weaving.state]).to eq(%w[anew done])
     end
 
     it "is stopped at once and changes nothing then; a change of another in between is told" do
@@ -125,7 +145,9 @@ RSpec.describe "Work" do
       change_index({scale: 1000})
       App::BookChanges.new(fresh).apply({"title" => "Another"}, label: "x")
       worker.start
-      expect([weaving.state, weaving.reason, fresh.settings["index"]["scale"]]).to match(["failed", /changed elsewhere/, 2500])
+      expect([weaving.state, weaving.reason, fresh.settings["index"]["scale"]]).to match(
+        ["failed", /changed elsewhere/, 2500]
+      )
     end
 
     it "ends in the middle when it is not wanted any more" do
@@ -138,12 +160,21 @@ RSpec.describe "Work" do
     end
 
     it "answers the later of two that met on their way" do
-      begun = lambda do |scale, turn, session = "sessionA1"|
-        post("/api/books/#{book.id}/weave", JSON.generate({patch: {index: {scale: scale}}, turn: turn}), "CONTENT_TYPE" => "application/json", "HTTP_HOST" => "localhost", "HTTP_X_SESSION" => session)
-        App::Weaving.last
-      end
+      begun =
+        lambda do |scale, turn, session = "sessionA1"|
+          post(
+            "/api/books/#{book.id}/weave",
+            JSON.generate({patch: {index: {scale: scale}}, turn: turn}),
+            "CONTENT_TYPE" => "application/json",
+            "HTTP_HOST" => "localhost",
+            "HTTP_X_SESSION" => session
+          )
+          App::Weaving.last
+        end
       first, later, overtaken, other = begun[1000, 10], begun[2000, 30], begun[400, 20], begun[500, 5, "sessionB1"]
-      expect([first, later, overtaken, other].map { |one| one.reload.state }).to eq(%w[cancelled waiting cancelled waiting])
+      expect([first, later, overtaken, other].map { |one| one.reload.state }).to eq(
+        %w[cancelled waiting cancelled waiting]
+      )
       worker.start
       expect([later, other].map { |one| one.reload.state }).to eq(%w[done done])
     end
@@ -170,7 +201,12 @@ RSpec.describe "Work" do
   describe "what was left lying" do
     it "is taken up again, or told, where a kill came between row and job" do
       lost = App::Arrival.create!(book_id: book.id, name: "lost.geojson")
-      half = App::Arrival.accept(StringIO.new("{}").tap { |io| io.define_singleton_method(:size) { 2 } }, book_id: book.id, name: "half.geojson")
+      half =
+        App::Arrival.accept(
+          StringIO.new("{}").tap { |io| io.define_singleton_method(:size) { 2 } },
+          book_id: book.id,
+          name: "half.geojson"
+        )
       Delayed::Job.delete_all
       expect(App::Sweep.new.arrivals).to eq("2 files: taken up again that an end of the server had left.")
       expect(lost.reload).to have_attributes(state: "failed", reason: /lost\.geojson did not arrive whole/)
@@ -188,7 +224,10 @@ RSpec.describe "Work" do
 
     it "is swept out: layers beyond undo, pages of ended runs, finished work, with numbers" do
       dams = App::Layer.find_by!(book_id: book.id, key: "dams")
-      App::BookChanges.new(book).apply({"layers" => book.settings["layers"].reject { |layer| layer["id"] == "dams" }}, label: "x")
+      App::BookChanges.new(book).apply(
+        {"layers" => book.settings["layers"].reject { |layer| layer["id"] == "dams" }},
+        label: "x"
+      )
       expect(App::Sweep.new.layers).to be_nil
       App::Edit.delete_all
       expect(App::Sweep.new.layers).to eq("1 removed layer: with 20 features deleted, which no undo could bring back.")
@@ -198,7 +237,13 @@ RSpec.describe "Work" do
       expect(App::Sweep.new.pages).to be_nil
       run.finish("failed")
       expect(App::Sweep.new.pages).to eq("1 piece: of ended runs emptied of its pages.")
-      App::Weaving.create!(book_id: book.id, purpose: "answer", state: "done", asked_at: Time.now.utc, updated_at: Time.now.utc - 7200)
+      App::Weaving.create!(
+        book_id: book.id,
+        purpose: "answer",
+        state: "done",
+        asked_at: Time.now.utc,
+        updated_at: Time.now.utc - 7200
+      )
       expect(App::Sweep.new.weavings).to match(/1 finished piece of work on an index: forgotten/)
     end
 
@@ -237,7 +282,16 @@ RSpec.describe "Work" do
     seen = []
     layer.each_batch(7, :properties) { |rows| seen << rows.map(&:first) }
     expect(seen).to eq((1..20).each_slice(7).to_a)
-    plan = ActiveRecord::Base.connection.select_all("EXPLAIN #{App::Feature.where(layer_id: layer.id).where("identity > ?", 3).order(:identity).limit(7).to_sql}").to_a.first
-    expect([plan["key"], plan["Extra"].to_s]).to match([/layer_id_and_identity/, satisfy { |extra| !extra.include?("filesort") }])
+    plan =
+      ActiveRecord::Base
+        .connection
+        .select_all(
+          "EXPLAIN #{App::Feature.where(layer_id: layer.id).where("identity > ?", 3).order(:identity).limit(7).to_sql}"
+        )
+        .to_a
+        .first
+    expect([plan["key"], plan["Extra"].to_s]).to match(
+      [/layer_id_and_identity/, satisfy { |extra| !extra.include?("filesort") }]
+    )
   end
 end

@@ -10,7 +10,10 @@ RSpec.describe "Scale bars and north arrows", type: :feature do
 
   it "count, look and are kept as styles; what does not fit is told beside the field" do
     visit "/books/#{@book.id}/sheet?sheet=14&picked=scale"
-    expect(page).to have_css("aside [role=status]", text: /100 m in 5 divisions, 39\.99 mm on this sheet; off by at most 0\.001 %/)
+    expect(page).to have_css(
+      "aside [role=status]",
+      text: /100 m in 5 divisions, 39\.99 mm on this sheet; off by at most 0\.001 %/
+    )
     pick("Style", "one line for two units")
     pick("And below", "ft, miles")
     expect(page).to have_css("[data-sheet='14'] svg text", text: "200 ft", visible: :all)
@@ -21,7 +24,10 @@ RSpec.describe "Scale bars and north arrows", type: :feature do
     find_field("Divisions").send_keys(:escape)
     fill_in("A division is", with: "100 m")
     find_field("A division is").send_keys(:enter)
-    expect(page).to have_css("aside [role=alert]", text: /4 divisions of 100 m take 160 mm at 1:2,500, and the room is 52 mm/)
+    expect(page).to have_css(
+      "aside [role=alert]",
+      text: /4 divisions of 100 m take 160 mm at 1:2,500, and the room is 52 mm/
+    )
     find_field("A division is").send_keys(:escape)
     fill_in("Keep this style as", with: "Field pair")
     find_field("Keep this style as").send_keys(:enter)

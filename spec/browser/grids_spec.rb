@@ -8,11 +8,17 @@ RSpec.describe "Coordinate grids", type: :feature do
 
   before do
     visit "/books/#{@book.id}/sheet?sheet=14&picked=main"
-    expect(page).to have_css("[aria-label='Grids of this frame'] li", text: "A line every 100 m, 40 mm apart; labels bottom and left.")
+    expect(page).to have_css(
+      "[aria-label='Grids of this frame'] li",
+      text: "A line every 100 m, 40 mm apart; labels bottom and left."
+    )
     expect(page).to have_css("[data-sheet='14'] svg", visible: :all)
   end
 
-  def frame(layout = "layout") = App::Book.find(@book.id).settings[layout]["elements"].find { |element| %w[map_frame key_frame].include?(element["kind"]) }
+  def frame(layout = "layout") =
+    App::Book.find(@book.id).settings[layout]["elements"].find do |element|
+      %w[map_frame key_frame].include?(element["kind"])
+    end
 
   def grid(id = "metric") = frame["grids"].find { |known| known["id"] == id }
 

@@ -19,12 +19,16 @@ RSpec.describe "Proof and print", type: :feature do
 
   # [word, left, right] in mm by poppler.
   def printed(file)
-    outside("pdftotext", "-bbox", file, "-").scan(/<word xMin="([\d.-]+)" yMin="[\d.-]+" xMax="([\d.-]+)" yMax="[\d.-]+">([^<]*)</).map { |left, right, word| [CGI.unescapeHTML(word), left.to_f * 25.4 / 72, right.to_f * 25.4 / 72] }
+    outside("pdftotext", "-bbox", file, "-")
+      .scan(/<word xMin="([\d.-]+)" yMin="[\d.-]+" xMax="([\d.-]+)" yMax="[\d.-]+">([^<]*)</)
+      .map { |left, right, word| [CGI.unescapeHTML(word), left.to_f * 25.4 / 72, right.to_f * 25.4 / 72] }
   end
 
   TileLoom::Layout::Designs.names.each do |name|
     it "agree on every text of #{name} to 0.1 mm, word by word" do
-      App::DesignFile.new({"layout" => {"name" => name, "elements" => TileLoom::Layout::Designs.elements(name)}}).apply_to(App::Book.find(@book.id), label: name, page: false)
+      App::DesignFile.new(
+        {"layout" => {"name" => name, "elements" => TileLoom::Layout::Designs.elements(name)}}
+      ).apply_to(App::Book.find(@book.id), label: name, page: false)
       visit "/books/#{@book.id}/proof?sheet=9"
       expect(page).to have_css("[data-sheet='9'] svg text")
       page.evaluate_async_script("document.fonts.ready.then(() => arguments[0]())")
@@ -38,14 +42,15 @@ RSpec.describe "Proof and print", type: :feature do
         words = printed(file)
         texts = shown
         expect(texts.length).to be > 10
-        apart = texts.flat_map do |string, left, right|
-          list = string.split(/[\s\u2009]+/)
-          ends = [[list.first, 1, left], [list.last, 2, right]]
-          ends.filter_map do |word, side, mm|
-            nearest = words.select { |found| found[0] == word }.map { |found| (found[side] - mm).abs }.min
-            [string, side, nearest] unless nearest && nearest < 0.1
+        apart =
+          texts.flat_map do |string, left, right|
+            list = string.split(/[\s\u2009]+/)
+            ends = [[list.first, 1, left], [list.last, 2, right]]
+            ends.filter_map do |word, side, mm|
+              nearest = words.select { |found| found[0] == word }.map { |found| (found[side] - mm).abs }.min
+              [string, side, nearest] unless nearest && nearest < 0.1
+            end
           end
-        end
         expect(apart).to eq([])
       end
     end

@@ -30,7 +30,27 @@ RSpec.describe "The steps", type: :feature do
     it "reports what is in a file, brings it in, and says what is wrong with one that is none" do
       worker do
         Dir.mktmpdir do |folder|
-          File.write("#{folder}/stiles.geojson", JSON.generate({"type" => "FeatureCollection", "features" => [{"type" => "Feature", "properties" => {"code" => "S1", "steps" => 3}, "geometry" => {"type" => "Point", "coordinates" => [-10.68, 58.88]}}]}))
+          File.write(
+            "#{folder}/stiles.geojson",
+            JSON.generate(
+              {
+                "type" => "FeatureCollection",
+                "features" => [
+                  {
+                    "type" => "Feature",
+                    "properties" => {
+                      "code" => "S1",
+                      "steps" => 3
+                    },
+                    "geometry" => {
+                      "type" => "Point",
+                      "coordinates" => [-10.68, 58.88]
+                    }
+                  }
+                ]
+              }
+            )
+          )
           File.write("#{folder}/broken.geojson", "<html>")
           attach_file("Data files", "#{folder}/stiles.geojson", visible: :all)
           expect(page).to have_css("aside", text: "A file has arrived", wait: 30)
@@ -42,7 +62,11 @@ RSpec.describe "The steps", type: :feature do
           click_button("Bring it in")
           expect(page).to have_css("aside li:first-child", text: "Stiles", wait: 30)
           attach_file("Data files", "#{folder}/broken.geojson", visible: :all)
-          expect(page).to have_css("[role=alert]", text: /broken\.geojson was not brought in\. The file is not JSON/, wait: 30)
+          expect(page).to have_css(
+            "[role=alert]",
+            text: /broken\.geojson was not brought in\. The file is not JSON/,
+            wait: 30
+          )
           click_button("Close this message")
           click_button("Undo")
           expect(page).to have_css("aside li:first-child", text: "Huts")
@@ -143,7 +167,9 @@ RSpec.describe "The steps", type: :feature do
       fill_in("Value of rule 1, condition 1", with: "300")
       find_field("Value of rule 1, condition 1").send_keys(:enter)
       expect(page).to have_text("All changes kept")
-      expect { App::Layer.find_by!(key: "contours").style["rules"][0]["when"] }.to become({"op" => ">", "args" => [{"property" => "height_m"}, 300]})
+      expect { App::Layer.find_by!(key: "contours").style["rules"][0]["when"] }.to become(
+        {"op" => ">", "args" => [{"property" => "height_m"}, 300]}
+      )
       expect_accessible
       undo(3)
     end
@@ -178,7 +204,11 @@ RSpec.describe "The steps", type: :feature do
       click_button("Drawing of the mark of Huts: hut")
       expect_accessible
       Dir.mktmpdir do |folder|
-        File.write("#{folder}/bothy.svg", '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 10 10"><script>alert(1)</script><path fill="currentColor" d="M0 10V5L5 0L10 5V10Z"/></svg>')
+        File.write(
+          "#{folder}/bothy.svg",
+          '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 10 10"><script>alert(1)</script><path ' \
+'fill="currentColor" d="M0 10V5L5 0L10 5V10Z"/></svg>'
+        )
         attach_file("SVG of a mark of your own", "#{folder}/bothy.svg", visible: :all)
         expect(page).to have_text("Left out of it: <script>.")
       end
@@ -195,7 +225,15 @@ RSpec.describe "The steps", type: :feature do
       expect(page).to have_button("1 row picked")
       find("[role=row]", text: "Gate Bothy").click
       expect(page).to have_css("[data-ground] svg text", text: "Gate Bothy")
-      page.driver.browser.action.move_to(find(".ol-viewport").native, 0, 0).key_down(:shift).click.key_up(:shift).perform
+      page
+        .driver
+        .browser
+        .action
+        .move_to(find(".ol-viewport").native, 0, 0)
+        .key_down(:shift)
+        .click
+        .key_up(:shift)
+        .perform
       expect(page).to have_button("2 rows picked")
       click_button("Take them as study area")
       expect(page).to have_button("Study area: 2 features of Huts")
@@ -248,7 +286,9 @@ RSpec.describe "The steps", type: :feature do
         click_button("Draw the book in it")
         expect(page).to have_button("Reference: Moss grid", wait: 40)
         expect(page).to have_css("[data-ground=drawn] [data-part=dams]", visible: :all)
-        expect(App::Book.find(@book.id).index.cells.pluck(:rotation_deg).map { |angle| angle.round(1) }.uniq).to eq([1.4])
+        expect(App::Book.find(@book.id).index.cells.pluck(:rotation_deg).map { |angle| angle.round(1) }.uniq).to eq(
+          [1.4]
+        )
         click_button("Undo")
         expect(page).to have_button("Reference: ETRS89 / UTM zone 29N", wait: 40)
       end
@@ -266,7 +306,12 @@ RSpec.describe "The steps", type: :feature do
           expect(page).to have_css("aside h2", text: "Fresh data for Huts", wait: 30)
           expect_accessible
           click_button("Update the layer")
-          expect(page).to have_css("[role=alert]", text: /0 appeared, 1 vanished, 0 changed, 4 stayed as they were \(told apart by name\)\. Vanished: Gate Bothy\./, wait: 30)
+          expect(page).to have_css(
+            "[role=alert]",
+            text:
+              /0 appeared, 1 vanished, 0 changed, 4 stayed as they were \(told apart by name\)\. Vanished: Gate Bothy\./,
+            wait: 30
+          )
           click_button("Undo")
           expect(page).to have_text("5 features")
         end
@@ -283,7 +328,11 @@ RSpec.describe "The steps", type: :feature do
           pick("East or lon", "ost")
           pick("North or lat", "nord")
           click_button("Look again")
-          expect(page).to have_css("aside label", text: "on the ground of the book by ETRS89 / UTM zone 29N, the book’s own", wait: 30)
+          expect(page).to have_css(
+            "aside label",
+            text: "on the ground of the book by ETRS89 / UTM zone 29N, the book’s own",
+            wait: 30
+          )
           expect_accessible
           click_button("Bring it in")
           expect(page).to have_css("aside li:first-child", text: "wells", wait: 30)
@@ -339,7 +388,10 @@ RSpec.describe "The steps", type: :feature do
 
     it "says what follows for the index when the frame changes; weaves anew, or keeps the cells and marks them" do
       choose("Page size", "A4")
-      expect(page).to have_css("[aria-label='The index is out of step']", text: /the frame changed \(it was 314 mm × 261 mm\). Woven anew, 27 sheets become \d+ sheets of 477.6 × 435.1 m/)
+      expect(page).to have_css(
+        "[aria-label='The index is out of step']",
+        text: /the frame changed \(it was 314 mm × 261 mm\). Woven anew, 27 sheets become \d+ sheets of 477.6 × 435.1 m/
+      )
       expect_accessible
       click_button("Keep the cells")
       expect(page).to have_no_css("[aria-label='The index is out of step']")
@@ -348,7 +400,9 @@ RSpec.describe "The steps", type: :feature do
       click_button("Weave anew")
       expect(page).to have_no_css("[aria-label='The index is out of step']")
       expect(page).to have_no_css("footer", text: "◆ kept")
-      expect { App::Book.find(@book.id).index.cells.count }.to become(App::Book.find(@book.id).tap(&:weave).index.cells.count)
+      expect { App::Book.find(@book.id).index.cells.count }.to become(
+        App::Book.find(@book.id).tap(&:weave).index.cells.count
+      )
       undo(2)
       expect(page).to have_text("27 sheets in all")
     end
@@ -358,7 +412,11 @@ RSpec.describe "The steps", type: :feature do
         logo = File.join(folder, "club logo.png")
         (Vips::Image.black(300, 150) + [40, 90, 60]).cast(:uchar).copy(interpretation: :srgb).write_to_file(logo)
         within("aside") { click_button("Title") }
-        attach_file("Typeface of your own", File.join(TileLoom::ROOT, "web/node_modules/source-sans/OTF/SourceSans3-Medium.otf"), make_visible: true)
+        attach_file(
+          "Typeface of your own",
+          File.join(TileLoom::ROOT, "web/node_modules/source-sans/OTF/SourceSans3-Medium.otf"),
+          make_visible: true
+        )
         expect(page).to have_css("svg text[font-family^='Loom own']", text: "Skarrow Moss")
         family = find("svg text[font-family^='Loom own']", text: "Skarrow Moss")["font-family"]
         expect { page.evaluate_script("document.fonts.check('12px \"#{family}\"')") }.to become(true)
@@ -368,7 +426,9 @@ RSpec.describe "The steps", type: :feature do
         click_button("New element")
         find("[role=menuitem]", text: "Picture").click
         attach_file("Picture of your own", logo, make_visible: true)
-        expect { page.evaluate_script("document.querySelector('[data-sheet] svg image')?.href.baseVal") }.to become(%r{\A/api/enclosures/[0-9a-f]{64}\z})
+        expect { page.evaluate_script("document.querySelector('[data-sheet] svg image')?.href.baseVal") }.to become(
+          %r{\A/api/enclosures/[0-9a-f]{64}\z}
+        )
         expect_accessible
         undo(4)
         expect(page).to have_no_css("svg text[font-family^='Loom own']")
@@ -400,10 +460,19 @@ RSpec.describe "The steps", type: :feature do
       expect(page).to have_css("[data-sheet='1'] svg text", text: "A1")
       paper = find("[data-sheet='1']").native.rect
       ruler = find("[data-ruler=down]").native
-      page.driver.browser.action.move_to(ruler).click_and_hold.move_to_location((paper.x + 100 * per_mm).round, (paper.y + 60).round).perform
-      expect(page).to have_css("[role=status]", text: / mm/)
+      page
+        .driver
+        .browser
+        .action
+        .move_to(ruler)
+        .click_and_hold
+        .move_to_location((paper.x + 100 * per_mm).round, (paper.y + 60).round)
+        .perform
+      expect(page).to have_css("[role=status]", text: %r{ mm})
       page.driver.browser.action.release.perform
-      expect { App::Book.find(@book.id).layout.then { |page| page.guides&.dig("x") }&.map { |mm| (mm - 100).abs < 1 } }.to become([true])
+      expect {
+        App::Book.find(@book.id).layout.then { |page| page.guides&.dig("x") }&.map { |mm| (mm - 100).abs < 1 }
+      }.to become([true])
       fill_in("Level, mm from the top", with: "50; 297/2")
       find_field("Level, mm from the top").send_keys(:enter)
       expect(page).to have_css("[data-guide='y 148.5']")
@@ -413,7 +482,15 @@ RSpec.describe "The steps", type: :feature do
       handle = find("[data-handle=turn]").native.rect
       box = find("[data-element='sheet-name']").native.rect
       # From above the middle to the right of it: a quarter turn.
-      page.driver.browser.action.move_to_location((handle.x + 6).round, (handle.y + 6).round).click_and_hold.move_to_location((box.x + box.width / 2 + 200).round, (box.y + box.height / 2).round).release.perform
+      page
+        .driver
+        .browser
+        .action
+        .move_to_location((handle.x + 6).round, (handle.y + 6).round)
+        .click_and_hold
+        .move_to_location((box.x + box.width / 2 + 200).round, (box.y + box.height / 2).round)
+        .release
+        .perform
       expect(page).to have_css("svg text[transform^='rotate(90']", text: "A1")
       click_button("Picked")
       expect(page).to have_css("[aria-label=Zoom]", text: /[2-9]\d\d %/)
@@ -436,7 +513,10 @@ RSpec.describe "The steps", type: :feature do
       field = find_field("Text")
       field.set("{{ sheet.nane }}")
       field.send_keys(:tab)
-      expect(page).to have_css("aside [role=alert]", text: /asks for “nane”, which this sheet does not know; use one of/)
+      expect(page).to have_css(
+        "aside [role=alert]",
+        text: /asks for “nane”, which this sheet does not know; use one of/
+      )
       field.set("Blatt {{ sheet.name }}")
       field.send_keys(:enter)
       expect(page).to have_css("svg text", text: "Blatt A1")
@@ -469,13 +549,17 @@ RSpec.describe "The steps", type: :feature do
     it "moves an element with the pointer and with the keys, sizes it by a handle, and undoes each" do
       expect(page).to have_css("[data-sheet='1'] svg text", text: "A1")
       before = place("north")
-      drag("[data-element=north]", -100, -20, keys: :alt) { expect(page).to have_css("[role=status]", text: /from the margins/) }
+      drag("[data-element=north]", -100, -20, keys: :alt) do
+        expect(page).to have_css("[role=status]", text: /from the margins/)
+      end
       moved = [before[0] - 100 / per_mm, before[1] - 20 / per_mm]
       expect { place("north").first(2).zip(moved).all? { |one, other| (one - other).abs < 0.3 } }.to become(true)
       expect(page).to have_css("aside h2", text: "North")
       at = place("north")
       page.driver.browser.action.send_keys(:arrow_right).key_down(:shift).send_keys(:arrow_down).key_up(:shift).perform
-      expect { place("north").first(2).map { |mm| mm.round(2) } }.to become([at[0] + 1, at[1] + 10].map { |mm| mm.round(2) })
+      expect { place("north").first(2).map { |mm| mm.round(2) } }.to become(
+        [at[0] + 1, at[1] + 10].map { |mm| mm.round(2) }
+      )
       width = place("north")[2]
       drag("[data-handle='1,0']", 40, 0, keys: :alt)
       expect { (place("north")[2] - width - 40 / per_mm).abs < 0.3 }.to become(true)
@@ -497,7 +581,15 @@ RSpec.describe "The steps", type: :feature do
       undo(3)
       canvas = find("[data-canvas]").native
       corner = [canvas.rect.width / 2, canvas.rect.height / 2]
-      page.driver.browser.action.move_to(canvas, (corner[0] - 4).round, (corner[1] * 0.62).round).click_and_hold.move_by(-(66 * per_mm).round, (60 * per_mm).round).release.perform
+      page
+        .driver
+        .browser
+        .action
+        .move_to(canvas, (corner[0] - 4).round, (corner[1] * 0.62).round)
+        .click_and_hold
+        .move_by(-(66 * per_mm).round, (60 * per_mm).round)
+        .release
+        .perform
       expect(page).to have_css("aside h2", text: /\d elements/)
       expect_accessible
     end
@@ -511,7 +603,9 @@ RSpec.describe "The steps", type: :feature do
       pick("Unit", "in")
       fill_in("Width, in", with: "2 in")
       find_field("Width, in").send_keys(:enter)
-      expect { place("legend").values_at(0, 2).map { |mm| mm.round(2) } }.to become([404.5 - 50.8, 50.8].map { |mm| mm.round(2) })
+      expect { place("legend").values_at(0, 2).map { |mm| mm.round(2) } }.to become(
+        [404.5 - 50.8, 50.8].map { |mm| mm.round(2) }
+      )
       fill_in("Width, in", with: "two")
       find_field("Width, in").send_keys(:enter)
       expect(page).to have_css("aside [role=alert]", text: "Write a length or a sum")
@@ -574,7 +668,15 @@ RSpec.describe "The steps", type: :feature do
     expect(page).to have_css("main a", text: "Skarrow Moss")
     expect_accessible
     Dir.mktmpdir do |folder|
-      File.write("#{folder}/islet.geojson", JSON.generate({"type" => "Polygon", "coordinates" => [[[-10.70, 58.86], [-10.68, 58.86], [-10.68, 58.87], [-10.70, 58.86]]]}))
+      File.write(
+        "#{folder}/islet.geojson",
+        JSON.generate(
+          {
+            "type" => "Polygon",
+            "coordinates" => [[[-10.70, 58.86], [-10.68, 58.86], [-10.68, 58.87], [-10.70, 58.86]]]
+          }
+        )
+      )
       worker do
         attach_file("Data file of the new book", "#{folder}/islet.geojson", visible: :all)
         # The proposed scale is chosen already; its neighbours stand beside it with their counts.

@@ -18,7 +18,10 @@ RSpec.describe "A newcomer", type: :feature do
     expect(page).to have_css(strip_of(count))
     expect_accessible
     type_value("Scale", "5000")
-    expect(page).to have_css("[role=dialog] [role=status]", text: /\d+ sheets of 1,570.5 × 1,305.4 m\. Nothing left out\./)
+    expect(page).to have_css(
+      "[role=dialog] [role=status]",
+      text: /\d+ sheets of 1,570.5 × 1,305.4 m\. Nothing left out\./
+    )
     expect(page).to have_text("It would be")
     expect(App::GridIndex.first.settings["scale"]).to eq(2500)
     click_button("Drop")
@@ -47,7 +50,12 @@ RSpec.describe "A newcomer", type: :feature do
 
   it "is told in words what cannot be done, beside the field" do
     visit "/books/#{@book.id}/weave"
-    {"0" => /at least 1/, "-5" => /at least 1/, "house" => /Write a scale/, "10" => /would make up to [\d,]+ cells/}.each do |text, sentence|
+    {
+      "0" => /at least 1/,
+      "-5" => /at least 1/,
+      "house" => /Write a scale/,
+      "10" => /would make up to [\d,]+ cells/
+    }.each do |text, sentence|
       type_value("Scale", text)
       click_button("Keep")
       expect(page).to have_css("[role=dialog] [role=alert]", text: sentence)

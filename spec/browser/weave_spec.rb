@@ -152,7 +152,10 @@ RSpec.describe "Weave", type: :feature do
   end
 
   # Does the page know the job for this scale? (Each key that is typed asks for one, in place of the one before.)
-  def asked_for(scale) = App::Weaving.last&.then { |last| last.wanted.dig("patch", "index", "scale") == scale && last.asked_at > last.created_at }
+  def asked_for(scale) =
+    App::Weaving.last&.then do |last|
+      last.wanted.dig("patch", "index", "scale") == scale && last.asked_at > last.created_at
+    end
 
   it "works an index out in a job where that is long, shows how far it is, and stops it" do
     allow(App::StepBudget).to receive(:hold).and_raise(App::StepBudget::Exceeded)

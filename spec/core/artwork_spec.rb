@@ -1,9 +1,11 @@
 # frozen_string_literal: true
 
 RSpec.describe TileLoom::Artwork::SvgReader do
-  def read(body, head = 'viewBox="0 0 100 100"') = described_class.read(%(<svg xmlns="http://www.w3.org/2000/svg" #{head}>#{body}</svg>))
+  def read(body, head = 'viewBox="0 0 100 100"') =
+    described_class.read(%(<svg xmlns="http://www.w3.org/2000/svg" #{head}>#{body}</svg>))
 
-  def box(drawing) = TileLoom::Geometry::Box.around(drawing.shapes.flat_map(&:runs).flatten).to_a.map { |number| number.round(3) }
+  def box(drawing) =
+    TileLoom::Geometry::Box.around(drawing.shapes.flat_map(&:runs).flatten).to_a.map { |number| number.round(3) }
 
   it "reads the basic shapes into a square about the middle" do
     expect(box(read('<rect x="10" y="20" width="80" height="60"/>'))).to eq([-0.4, -0.3, 0.4, 0.3])
@@ -34,12 +36,17 @@ RSpec.describe TileLoom::Artwork::SvgReader do
   end
 
   it "follows nested transforms as the standard multiplies them" do
-    drawing = read('<g transform="translate(50 50)"><g transform="rotate(90) scale(2)"><rect width="10" height="5"/></g></g>')
+    drawing =
+      read('<g transform="translate(50 50)"><g transform="rotate(90) scale(2)"><rect width="10" height="5"/></g></g>')
     expect(box(drawing)).to eq([-0.1, 0, 0, 0.2])
   end
 
   it "takes colours from attributes and styles, from the parent too, and leaves the user's own open" do
-    shapes = read('<g fill="#abc"><rect width="9" height="9"/><rect width="9" height="9" style="fill: rgb(255, 0, 16); opacity:.5"/><rect width="9" height="9" fill="currentColor" stroke="white" stroke-width="2"/></g>').shapes
+    shapes =
+      read(
+        '<g fill="#abc"><rect width="9" height="9"/><rect width="9" height="9" style="fill: rgb(255, 0, 16); ' \
+'opacity:.5"/><rect width="9" height="9" fill="currentColor" stroke="white" stroke-width="2"/></g>'
+      ).shapes
     expect(shapes.map(&:fill)).to eq(["#aabbcc", "#ff0010", :own])
     expect(shapes[1].opacity).to eq(0.5)
     expect([shapes[2].stroke, shapes[2].width]).to eq(["#ffffff", 0.02])
@@ -50,16 +57,20 @@ RSpec.describe TileLoom::Artwork::SvgReader do
       <script>alert(1)</script><image href="http://example.org/a.png"/><text>Hello</text><foreignObject><p/></foreignObject>
       <a href="javascript:alert(1)"><rect width="50" height="50" onclick="alert(2)"/></a><use href="#x"/><style>rect{fill:url(http://example.org)}</style>
     SVG
-    expect(drawing.left_out).to eq(["<script>", "<image>", "<text>", "<foreignObject>", "links", "<use>", "<style>"])
-    expect(drawing.to_svg).not_to match(/script|href|image|onclick|http:(?!\/\/www.w3.org)|style/)
+    expect(drawing.left_out).to eq(%w[<script> <image> <text> <foreignObject> links <use> <style>])
+    expect(drawing.to_svg).not_to match(%r{script|href|image|onclick|http:(?!//www.w3.org)|style})
     expect(described_class.read(drawing.to_svg).shapes.length).to eq(1)
   end
 
   {
-    "no SVG" => ["<html/>", /is not SVG/], "broken markup" => ["<svg><rect</svg>", /not well-formed/], "nothing to draw" => ['<svg xmlns="http://www.w3.org/2000/svg"><script/></svg>', /holds no shapes.*<script>/],
+    "no SVG" => ["<html/>", /is not SVG/],
+    "broken markup" => ["<svg><rect</svg>", /not well-formed/],
+    "nothing to draw" => ['<svg xmlns="http://www.w3.org/2000/svg"><script/></svg>', /holds no shapes.*<script>/],
     "entities" => [%(<!DOCTYPE svg [<!ENTITY a "b">]><svg><rect width="1" height="1"/></svg>), /declares entities/],
-    "a path that does not read" => ['<svg><path d="M0 0 L hello"/></svg>', /does not read/], "a path that stops" => ['<svg><path d="M0 0 L 5"/></svg>', /ends in the middle/],
-    "too many points" => ["<svg><path d=\"M0 0#{"L1 1" * 40_000}\"/></svg>", /more than 30000 points/], "a large file" => ["<svg>#{" " * 500_001}</svg>", /larger than 500 kB/],
+    "a path that does not read" => ['<svg><path d="M0 0 L hello"/></svg>', /does not read/],
+    "a path that stops" => ['<svg><path d="M0 0 L 5"/></svg>', /ends in the middle/],
+    "too many points" => ["<svg><path d=\"M0 0#{"L1 1" * 40_000}\"/></svg>", /more than 30000 points/],
+    "a large file" => ["<svg>#{" " * 500_001}</svg>", /larger than 500 kB/],
     "deep nesting" => ["<svg>#{"<g>" * 50}<rect width='1' height='1'/>#{"</g>" * 50}</svg>", /nested more than 30 deep/]
   }.each do |name, (text, sentence)|
     it("refuses #{name}") { expect { described_class.read(text) }.to invalid(sentence) }

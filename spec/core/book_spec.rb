@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
 RSpec.describe TileLoom::Document do
-  def findings(**changes) = TileLoom::Document::Check.new(deep_merge(demo_settings, JSON.parse(JSON.generate(changes)))).findings
+  def findings(**changes) =
+    TileLoom::Document::Check.new(deep_merge(demo_settings, JSON.parse(JSON.generate(changes)))).findings
 
   it("finds nothing wrong in the demo book") { expect(findings).to be_empty }
 
@@ -20,14 +21,28 @@ RSpec.describe TileLoom::Document do
     "an absurd scale" => [{index: {scale: 10**12}}, "/index/scale", /must be at most/],
     "an unknown reference" => [{reference: "EPSG:999999"}, "/reference", /not a coordinate reference/],
     "a geographic reference" => [{reference: "EPSG:4258"}, "/reference", /degrees, which cannot hold a fixed scale/],
-    "margins larger than the page" => [{layout: {page: {margins_mm: {left: 300, right: 300}}}}, "/layout/page/margins_mm", /margins leave/],
-    "a study area that is no layer" => [{index: {area: "moon"}}, "/index/area", /“moon” is not a layer of this book/],
+    "margins larger than the page" => [
+      {layout: {page: {margins_mm: {left: 300, right: 300}}}},
+      "/layout/page/margins_mm",
+      /margins leave/
+    ],
+    "a study area that is no layer" => [
+      {index: {area: "moon"}},
+      "/index/area",
+      /“moon” is not a layer of this book/
+    ],
     "a length without a unit" => [{index: {room: "50"}}, "/index/room", /a length with its unit/],
     "a day that does not exist" => [{date: "2026-02-30"}, "/date", /not a day of the calendar/],
     "a page size nobody makes" => [{layout: {page: {size: "A9"}}}, "/layout/page/size", /use one of A0, A1/],
-    "a custom page without a size" => [{layout: {page: {size: "custom"}}}, "/layout/page", /lacks width_mm, height_mm/]
+    "a custom page without a size" => [
+      {layout: {page: {size: "custom"}}},
+      "/layout/page",
+      /lacks width_mm, height_mm/
+    ]
   }.each do |name, (changes, path, sentence)|
-    it("says where and what: #{name}") { expect(findings(**changes).map { |finding| [finding.path, finding.message] }).to include([path, match(sentence)]) }
+    it("says where and what: #{name}") do
+      expect(findings(**changes).map { |finding| [finding.path, finding.message] }).to include([path, match(sentence)])
+    end
   end
 
   it "says which text asks for what it cannot have" do
@@ -43,7 +58,10 @@ RSpec.describe TileLoom::Document do
     settings = demo_settings
     settings["layers"][1]["id"] = settings["layers"][0]["id"]
     settings["layout"]["elements"].find { |element| element["kind"] == "map_frame" }["grids"][0]["reference"] = "EPSG:0"
-    expect(described_class::Check.new(settings).findings.map(&:path)).to include("/layers/1/id", match(%r{/layout/elements/\d+/grids/0/reference}))
+    expect(described_class::Check.new(settings).findings.map(&:path)).to include(
+      "/layers/1/id",
+      match(%r{/layout/elements/\d+/grids/0/reference})
+    )
   end
 
   it "refuses what is no book at all" do

@@ -3,16 +3,34 @@
 RSpec.describe TileLoom::Index::Carry do
   from, to = %w[EPSG:25829 EPSG:27700].map { |code| TileLoom::Crs::System.find(code) }
   frame = TileLoom::Geometry::Box.at(0, 0, 200, 160)
-  cell = TileLoom::Index::Cell.new(number: 4, name: "B2", row: 1, column: 1, scale: 2500, ground: TileLoom::Geometry::TurnedRectangle.new(610_000.0, 6_528_000.0, 500.0, 400.0, 0.0))
+  cell =
+    TileLoom::Index::Cell.new(
+      number: 4,
+      name: "B2",
+      row: 1,
+      column: 1,
+      scale: 2500,
+      ground: TileLoom::Geometry::TurnedRectangle.new(610_000.0, 6_528_000.0, 500.0, 400.0, 0.0)
+    )
 
   # cs2cs of PROJ's own programs, through the geographic reference, as the independent path.
   it "keeps a cell's corners on the ground to within what the two grids differ in scale" do
     carried = described_class.new(from: from, to: to, frame: frame, held: "projection").cell(cell)
     input = cell.ground.corners.each_slice(2).map { |x, y| format("%.6f %.6f", x, y) }.join("\n") + "\n"
-    theirs = outside("cs2cs", "-f", "%.4f", "EPSG:25829", "EPSG:27700", input: input).lines.map { |row| row.split.first(2).map(&:to_f) }
-    scales = [[from, cell], [to, carried]].map { |crs, found| TileLoom::Crs::Factors.at(crs, found.ground.centre_x, found.ground.centre_y).point_scale }
+    theirs =
+      outside("cs2cs", "-f", "%.4f", "EPSG:25829", "EPSG:27700", input: input).lines.map do |row|
+        row.split.first(2).map(&:to_f)
+      end
+    scales =
+      [[from, cell], [to, carried]].map do |crs, found|
+        TileLoom::Crs::Factors.at(crs, found.ground.centre_x, found.ground.centre_y).point_scale
+      end
     apart = Math.hypot(250, 200) * (scales[1] / scales[0] - 1).abs
-    carried.ground.corners.each_slice(2).zip(theirs) { |ours, (x, y)| expect(Math.hypot(ours[0] - x, ours[1] - y)).to be_within(0.01).of(apart) }
+    carried
+      .ground
+      .corners
+      .each_slice(2)
+      .zip(theirs) { |ours, (x, y)| expect(Math.hypot(ours[0] - x, ours[1] - y)).to be_within(0.01).of(apart) }
     expect([carried.name, carried.number, carried.scale]).to eq(["B2", 4, 2500])
     expect(carried.ground.rotation_deg).not_to eq(0)
   end

@@ -2,7 +2,8 @@
 
 RSpec.describe TileLoom::Symbology::Classes do
   # d3-array and simple-statistics (npm), which share no code with ours, run by node.
-  def node(program) = JSON.parse(outside("node", "--input-type=module", "-e", program, chdir: File.join(TileLoom::ROOT, "web")))
+  def node(program) =
+    JSON.parse(outside("node", "--input-type=module", "-e", program, chdir: File.join(TileLoom::ROOT, "web")))
 
   def breaks(values, way, count) = described_class.new(values, way: way, count: count).breaks
 
@@ -17,14 +18,22 @@ RSpec.describe TileLoom::Symbology::Classes do
   samples.each do |name, values|
     (2..7).each do |count|
       it "finds the natural breaks of #{name} in #{count} classes as simple-statistics’ ckmeans does" do
-        theirs = node("import {ckmeans} from 'simple-statistics'; console.log(JSON.stringify(ckmeans(#{JSON.generate(values)}, #{count}).map(c => c[0])))")
+        theirs =
+          node(
+            "import {ckmeans} from 'simple-statistics'; console.log(JSON.stringify(ckmeans(#{JSON.generate(values)}, " \
+            "#{count}).map(c => c[0])))"
+          )
         ours = breaks(values, "natural", count)
         expect(spread(values, ours)).to be_within(1e-6).of(spread(values, theirs + [values.max]))
       end
     end
 
     it "cuts #{name} into quantiles as d3-array does" do
-      theirs = node("import {quantile} from 'd3-array'; const v=#{JSON.generate(values)}; console.log(JSON.stringify([0,.2,.4,.6,.8,1].map(p => quantile(v, p))))")
+      theirs =
+        node(
+          "import {quantile} from 'd3-array'; const v=#{JSON.generate(values)}; " \
+          "console.log(JSON.stringify([0,.2,.4,.6,.8,1].map(p => quantile(v, p))))"
+        )
       expect(breaks(values, "quantile", 5)).to match(theirs.uniq.map { |value| be_within(1e-9).of(value) })
     end
 
@@ -53,7 +62,10 @@ RSpec.describe TileLoom::Symbology::Classes do
     described_class::WAYS.each_key do |way|
       list = described_class.new(samples["a long tail"], way: way, count: 6).list
       expect(list.sum(&:count)).to eq(200)
-      hits = samples["a long tail"].map { |value| list.count { |entry| TileLoom::Data::Condition.new(entry.condition("v")).match?({"v" => value}) } }
+      hits =
+        samples["a long tail"].map do |value|
+          list.count { |entry| TileLoom::Data::Condition.new(entry.condition("v")).match?({"v" => value}) }
+        end
       expect(hits.uniq).to eq([1])
     end
   end

@@ -13,20 +13,23 @@ RSpec.describe "bin/loom" do
   demo = SmallBooks::DEMO
 
   it "makes a PDF of the sheets asked for, twice the same" do
-    digests = %w[one two].map do |name|
-      done, out, err = loom("make", demo, "--out", "#{@folder}/#{name}.pdf", "--sheets", "1-2,C2")
-      expect(err).to eq("")
-      expect(done).to be(true)
-      expect(out).to include("Sheet A1, 1 of 3", "3 sheets in")
-      Digest::SHA256.file("#{@folder}/#{name}.pdf").hexdigest
-    end
+    digests =
+      %w[one two].map do |name|
+        done, out, err = loom("make", demo, "--out", "#{@folder}/#{name}.pdf", "--sheets", "1-2,C2")
+        expect(err).to eq("")
+        expect(done).to be(true)
+        expect(out).to include("Sheet A1, 1 of 3", "3 sheets in")
+        Digest::SHA256.file("#{@folder}/#{name}.pdf").hexdigest
+      end
     expect(digests.uniq.length).to eq(1)
     expect(outside("pdfinfo", "#{@folder}/one.pdf")).to match(/Pages:\s+3/)
   end
 
   it "says what cannot be done and leaves nothing behind" do
     expect(loom("make", demo, "--out", "#{@folder}/none/x.pdf")[2]).to match(/cannot be written/)
-    expect(loom("make", demo, "--out", "#{@folder}/x.pdf", "--sheets", "99")[2]).to match(/There is no sheet “99”; the book has \d+ sheets/)
+    expect(loom("make", demo, "--out", "#{@folder}/x.pdf", "--sheets", "99")[2]).to match(
+      /There is no sheet “99”; the book has \d+ sheets/
+    )
     expect(loom("make", "#{@folder}/none.json", "--out", "#{@folder}/x.pdf")[2]).to match(/does not exist/)
     expect(Dir.children(@folder)).to be_empty
   end
@@ -44,11 +47,18 @@ RSpec.describe "bin/loom" do
   it "finds by check that the data is missing, or the sheets too many" do
     settings = demo_settings
     settings["layers"].each { |layer| layer["data"]["file"] = File.join(File.dirname(demo), layer["data"]["file"]) }
-    File.write("#{@folder}/many.json", JSON.generate(settings.merge("index" => settings["index"].merge("scale" => 10, "overlap_mm" => 0))))
-    expect(loom("check", "#{@folder}/many.json")[2]).to match(%r{/index/scale: At 1:10 this would make up to [\d,]+ cells})
+    File.write(
+      "#{@folder}/many.json",
+      JSON.generate(settings.merge("index" => settings["index"].merge("scale" => 10, "overlap_mm" => 0)))
+    )
+    expect(loom("check", "#{@folder}/many.json")[2]).to match(
+      %r{/index/scale: At 1:10 this would make up to [\d,]+ cells}
+    )
     settings["layers"][0]["data"]["file"] = "gone.geojson"
     File.write("#{@folder}/gone.json", JSON.generate(settings))
-    expect(loom("check", "#{@folder}/gone.json")[2]).to match(%r{/layers/0/data: Layer “Restoration area”: The data file .*gone.geojson does not exist})
+    expect(loom("check", "#{@folder}/gone.json")[2]).to match(
+      %r{/layers/0/data: Layer “Restoration area”: The data file .*gone.geojson does not exist}
+    )
   end
 
   # Natural Earth (public domain) from the npm package world-atlas: a book at a small scale in an
@@ -57,9 +67,46 @@ RSpec.describe "bin/loom" do
     atlas = File.join(TileLoom::ROOT, "web/node_modules/world-atlas/countries-50m.json")
     counts = outside("ogrinfo", "-ro", "-so", atlas, "countries")[/Feature Count: (\d+)/, 1].to_i
     only = "#{@folder}/europe.gpkg"
-    outside("ogr2ogr", "-f", "GPKG", "-nln", "europe", "-spat", "-25", "30", "45", "72", "-clipsrc", "-25", "30", "45", "72", only, atlas, "countries")
+    outside(
+      "ogr2ogr",
+      "-f",
+      "GPKG",
+      "-nln",
+      "europe",
+      "-spat",
+      "-25",
+      "30",
+      "45",
+      "72",
+      "-clipsrc",
+      "-25",
+      "30",
+      "45",
+      "72",
+      only,
+      atlas,
+      "countries"
+    )
     conic = "+proj=aea +lat_1=40.5 +lat_2=61.5 +lat_0=51 +lon_0=10 +datum=WGS84 +units=m"
-    done, out, err = loom("new", "--data", only, "--area", "europe", "--scale", "10000000", "--page", "A3", "--landscape", "--reference", conic, "--title", "Countries", "--out", "#{@folder}/countries.json")
+    done, out, err =
+      loom(
+        "new",
+        "--data",
+        only,
+        "--area",
+        "europe",
+        "--scale",
+        "10000000",
+        "--page",
+        "A3",
+        "--landscape",
+        "--reference",
+        conic,
+        "--title",
+        "Countries",
+        "--out",
+        "#{@folder}/countries.json"
+      )
     expect([done, err]).to eq([true, ""])
     expect(out).to include("A book of 1 layer in")
     done, _, err = loom("make", "#{@folder}/countries.json", "--out", "#{@folder}/countries.pdf")
@@ -76,9 +123,57 @@ RSpec.describe "bin/loom" do
 
   it "says which option of a new book is wrong" do
     data = File.join(TileLoom::ROOT, "demo/skarrow-moss/huts.geojson")
-    expect(loom("new", "--data", data, "--area", "huts", "--scale", "2500", "--reference", "EPSG:4258", "--out", "#{@folder}/x.json")[2]).to match(/degrees/)
-    expect(loom("new", "--data", data, "--area", "moon", "--scale", "2500", "--reference", "EPSG:25829", "--out", "#{@folder}/x.json")[2]).to match(/no layer “moon” in the data; it has huts/)
-    expect(loom("new", "--data", data, "--area", "huts", "--scale", "0", "--reference", "EPSG:25829", "--out", "#{@folder}/x.json")[2]).to match(%r{/index/scale.*at least 1})
+    expect(
+      loom(
+        "new",
+        "--data",
+        data,
+        "--area",
+        "huts",
+        "--scale",
+        "2500",
+        "--reference",
+        "EPSG:4258",
+        "--out",
+        "#{@folder}/x.json"
+      )[
+        2
+      ]
+    ).to match(/degrees/)
+    expect(
+      loom(
+        "new",
+        "--data",
+        data,
+        "--area",
+        "moon",
+        "--scale",
+        "2500",
+        "--reference",
+        "EPSG:25829",
+        "--out",
+        "#{@folder}/x.json"
+      )[
+        2
+      ]
+    ).to match(/no layer “moon” in the data; it has huts/)
+    expect(
+      loom(
+        "new",
+        "--data",
+        data,
+        "--area",
+        "huts",
+        "--scale",
+        "0",
+        "--reference",
+        "EPSG:25829",
+        "--out",
+        "#{@folder}/x.json"
+      )[
+        2
+      ]
+    ).to match(%r{/index/scale.*at least 1})
     expect(Dir.children(@folder)).to be_empty
   end
 end
@@ -100,11 +195,22 @@ RSpec.describe TileLoom::Output::Range do
 
     it "asks which is meant where a part is the number of one sheet and the name of another" do
       expect { described_class.new("1").pick(turned) }.to raise_error(TileLoom::Output::Range::Ambiguous) { |error|
-        expect(error.message).to eq("“1”: sheet 3 is named 1, and number 1 is named 3. Which? Write #1 for the number or \"1\" for the name.")
-        expect(error.choices).to eq([{"text" => "#1", "says" => "number 1, sheet 3"}, {"text" => "\"1\"", "says" => "the sheet named 1, number 3"}])
+        expect(error.message).to eq(
+          "“1”: sheet 3 is named 1, and number 1 is named 3. Which? Write #1 for the number or \"1\" for the name."
+        )
+        expect(error.choices).to eq(
+          [
+            {"text" => "#1", "says" => "number 1, sheet 3"},
+            {"text" => "\"1\"", "says" => "the sheet named 1, number 3"}
+          ]
+        )
       }
-      expect([pick("#1", turned), pick("\"1\"", turned), pick("2", turned), pick("#1-#3", turned)]).to eq([[1], [3], [2], [1, 2, 3]])
-      expect { pick("2, 1-2", turned) }.to raise_error(TileLoom::Output::Range::Ambiguous) { |error| expect(error.choices.map { |choice| choice["text"] }).to eq(["2, #1-2", "2, \"1\"-2"]) }
+      expect([pick("#1", turned), pick("\"1\"", turned), pick("2", turned), pick("#1-#3", turned)]).to eq(
+        [[1], [3], [2], [1, 2, 3]]
+      )
+      expect { pick("2, 1-2", turned) }.to raise_error(TileLoom::Output::Range::Ambiguous) { |error|
+        expect(error.choices.map { |choice| choice["text"] }).to eq(["2, #1-2", "2, \"1\"-2"])
+      }
     end
 
     it "does not ask where both readings are one sheet" do

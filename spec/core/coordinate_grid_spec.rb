@@ -9,7 +9,9 @@ RSpec.describe TileLoom::CoordinateGrid do
 
     # Common practice: 1-2-5 for lengths; 1, 2, 5, 10, 15, 20, 30 of seconds and minutes for angles.
     it "come from the standard series" do
-      expect([series.at_most(199), series.at_most(200), series.at_least(201), series.nearest(0.07)]).to eq([100, 200, 500, Rational(5, 100)])
+      expect([series.at_most(199), series.at_most(200), series.at_least(201), series.nearest(0.07)]).to eq(
+        [100, 200, 500, Rational(5, 100)]
+      )
       expect(series.nearest_angle_deg(0.26)).to eq(Rational(1, 4))
       expect(series.nearest_angle_deg(22.0 / 3600)).to eq(Rational(20, 3600))
     end
@@ -38,29 +40,63 @@ RSpec.describe TileLoom::CoordinateGrid do
       expect(interval.parse("5 mi").in(crs["EPSG:25829"])).to eq(Rational(804_672, 100))
       expect(interval.parse("30 sec").in(crs["EPSG:4258"])).to eq(Rational(1, 120))
       expect(interval.parse("7.5′").in(crs["EPSG:4258"])).to eq(Rational(1, 8))
-      expect { interval.parse("200 m").in(crs["EPSG:4258"]) }.to raise_error(TileLoom::Invalid, /200 m, but ETRS89 counts in degrees; write an angle/)
-      expect { interval.parse("1 deg").in(crs["EPSG:2277"]) }.to raise_error(TileLoom::Invalid, /counts in US survey foots?; write a length/)
+      expect { interval.parse("200 m").in(crs["EPSG:4258"]) }.to raise_error(
+        TileLoom::Invalid,
+        /200 m, but ETRS89 counts in degrees; write an angle/
+      )
+      expect { interval.parse("1 deg").in(crs["EPSG:2277"]) }.to raise_error(
+        TileLoom::Invalid,
+        /counts in US survey foots?; write a length/
+      )
     end
 
     it "are refused when they are nothing, less, no number, of no unit, or larger than the world" do
-      {"0 m" => /more than nothing/, "-5 m" => /more than nothing/, "NaN" => /is not an interval/, "ten m" => /is not an interval/, "5" => /is not an interval/,
-       "5 furlongs" => /not a unit/, "30000 km" => /larger than the world/, "200 deg" => /larger than the world/}.each do |text, said|
-        expect { interval.parse(text) }.to raise_error(TileLoom::Invalid, said), text
-      end
+      {
+        "0 m" => /more than nothing/,
+        "-5 m" => /more than nothing/,
+        "NaN" => /is not an interval/,
+        "ten m" => /is not an interval/,
+        "5" => /is not an interval/,
+        "5 furlongs" => /not a unit/,
+        "30000 km" => /larger than the world/,
+        "200 deg" => /larger than the world/
+      }.each { |text, said| expect { interval.parse(text) }.to raise_error(TileLoom::Invalid, said), text }
     end
 
     it "may be one for the whole book, whatever a sheet's scale" do
       grid = described_class::Grid.new({"id" => "g", "reference" => "book", "fitted" => "book", "stroke" => {}})
       close = view(scale: 2500)
       expect(grid.meshes(close, like: view(scale: 10_000)).first.interval(:x)).to eq(500)
-      expect(described_class::Grid.new({"id" => "g", "reference" => "book", "stroke" => {}}).meshes(close, like: view(scale: 10_000)).first.interval(:x)).to eq(100)
+      expect(
+        described_class::Grid
+          .new({"id" => "g", "reference" => "book", "stroke" => {}})
+          .meshes(close, like: view(scale: 10_000))
+          .first
+          .interval(:x)
+      ).to eq(100)
     end
 
     it "may be fixed for each axis and counted from an origin of their own" do
-      grid = described_class::Grid.new({"id" => "g", "reference" => "book", "interval" => {"x" => "1 km", "y" => "500 m"}, "origin" => {"x" => "250 m"}, "stroke" => {}})
+      grid =
+        described_class::Grid.new(
+          {
+            "id" => "g",
+            "reference" => "book",
+            "interval" => {
+              "x" => "1 km",
+              "y" => "500 m"
+            },
+            "origin" => {
+              "x" => "250 m"
+            },
+            "stroke" => {}
+          }
+        )
       lines = grid.meshes(view).first.lines.select { |line| line.pieces.any? }
       expect(lines.select { |line| line.axis == :x }.map(&:value)).to eq([401_250, 402_250, 403_250])
-      expect(lines.select { |line| line.axis == :y }.map(&:value)).to eq([6_527_000, 6_527_500, 6_528_000, 6_528_500, 6_529_000])
+      expect(lines.select { |line| line.axis == :y }.map(&:value)).to eq(
+        [6_527_000, 6_527_500, 6_528_000, 6_528_500, 6_529_000]
+      )
     end
   end
 
@@ -74,7 +110,21 @@ RSpec.describe TileLoom::CoordinateGrid do
       lines.each do |line|
         line.pieces.each do |piece|
           east, north = sheet.to_ground(piece.first(2))
-          lat, lon = outside("TransverseMercatorProj", "-r", "-l", "-9", "-k", "0.9996", "-p", "9", "-e", "6378137", "1/298.257222101", input: format("%.6f %.6f\n", east - 500_000, north)).split.map(&:to_f)
+          lat, lon =
+            outside(
+              "TransverseMercatorProj",
+              "-r",
+              "-l",
+              "-9",
+              "-k",
+              "0.9996",
+              "-p",
+              "9",
+              "-e",
+              "6378137",
+              "1/298.257222101",
+              input: format("%.6f %.6f\n", east - 500_000, north)
+            ).split.map(&:to_f)
           off = (((line.axis == :x) ? lon : lat) - line.value).abs
           metres = off * 111_320 * ((line.axis == :x) ? Math.cos(lat * Math::PI / 180) : 1)
           expect(metres * 1000 / 10_000).to be < 0.02
@@ -89,46 +139,111 @@ RSpec.describe TileLoom::CoordinateGrid do
     sheet = view(reference: "EPSG:3034", centre: [4_050_000, 2_900_000], scale: 200_000)
     nodes = mesh(sheet, "EPSG:25832").nodes
     expect(nodes.length).to be > 10
-    nodes.first(8).each do |node|
-      grid = mesh(sheet, "EPSG:25832")
-      east, north = node.x_index * grid.interval(:x), node.y_index * grid.interval(:y)
-      lat, lon = outside("TransverseMercatorProj", "-r", "-l", "9", "-k", "0.9996", "-p", "9", "-e", "6378137", "1/298.257222101", input: format("%.6f %.6f\n", east - 500_000, north)).split.map(&:to_f)
-      x, y = outside("ConicProj", "-c", "35", "65", "-l", "10", "-p", "6", "-e", "6378137", "1/298.257222101", input: format("%.12f %.12f\n", lat, lon)).split.map(&:to_f)
-      y0 = outside("ConicProj", "-c", "35", "65", "-l", "10", "-p", "6", "-e", "6378137", "1/298.257222101", input: "52 10\n").split[1].to_f
-      page = sheet.to_page([x + 4_000_000, y - y0 + 2_800_000])
-      expect(Math.hypot(page[0] - node.x, page[1] - node.y)).to be < 0.01
-    end
+    nodes
+      .first(8)
+      .each do |node|
+        grid = mesh(sheet, "EPSG:25832")
+        east, north = node.x_index * grid.interval(:x), node.y_index * grid.interval(:y)
+        lat, lon =
+          outside(
+            "TransverseMercatorProj",
+            "-r",
+            "-l",
+            "9",
+            "-k",
+            "0.9996",
+            "-p",
+            "9",
+            "-e",
+            "6378137",
+            "1/298.257222101",
+            input: format("%.6f %.6f\n", east - 500_000, north)
+          ).split.map(&:to_f)
+        x, y =
+          outside(
+            "ConicProj",
+            "-c",
+            "35",
+            "65",
+            "-l",
+            "10",
+            "-p",
+            "6",
+            "-e",
+            "6378137",
+            "1/298.257222101",
+            input: format("%.12f %.12f\n", lat, lon)
+          ).split.map(&:to_f)
+        y0 =
+          outside(
+            "ConicProj",
+            "-c",
+            "35",
+            "65",
+            "-l",
+            "10",
+            "-p",
+            "6",
+            "-e",
+            "6378137",
+            "1/298.257222101",
+            input: "52 10\n"
+          ).split[
+            1
+          ].to_f
+        page = sheet.to_page([x + 4_000_000, y - y0 + 2_800_000])
+        expect(Math.hypot(page[0] - node.x, page[1] - node.y)).to be < 0.01
+      end
   end
 
   # proj4 (npm), which shares no code with PROJ: crossings of the graticule in an equal-area book and in a polar
   # stereographic one, both turned.
-  {"EPSG:3035" => ["+proj=laea +lat_0=52 +lon_0=10 +x_0=4321000 +y_0=3210000 +ellps=GRS80 +units=m", [4_500_000, 3_600_000], 2_000_000],
-   "EPSG:3031" => ["+proj=stere +lat_0=-90 +lat_ts=-71 +lon_0=0 +x_0=0 +y_0=0 +ellps=WGS84 +units=m", [900_000, 1_400_000], 2_000_000]}.each do |code, (definition, centre, scale)|
+  {
+    "EPSG:3035" => [
+      "+proj=laea +lat_0=52 +lon_0=10 +x_0=4321000 +y_0=3210000 +ellps=GRS80 +units=m",
+      [4_500_000, 3_600_000],
+      2_000_000
+    ],
+    "EPSG:3031" => [
+      "+proj=stere +lat_0=-90 +lat_ts=-71 +lon_0=0 +x_0=0 +y_0=0 +ellps=WGS84 +units=m",
+      [900_000, 1_400_000],
+      2_000_000
+    ]
+  }.each do |code, (definition, centre, scale)|
     it "draws the crossings of a graticule in #{code} where proj4 says" do
       sheet = view(reference: code, centre: centre, scale: scale, rotation: -17.0)
       grid = mesh(sheet, "EPSG:4326")
       nodes = grid.nodes
       expect(nodes.length).to be > 12
       places = nodes.map { |node| [(node.x_index * grid.interval(:x)).to_f, (node.y_index * grid.interval(:y)).to_f] }
-      program = "import proj4 from 'proj4'; const to = proj4(#{JSON.generate(definition)}); console.log(JSON.stringify(#{JSON.generate(places)}.map((place) => to.forward(place))))"
-      theirs = JSON.parse(outside("node", "--input-type=module", "-e", program, chdir: File.join(TileLoom::ROOT, "web")))
-      nodes.zip(theirs) { |node, place| expect(sheet.to_page(place).zip([node.x, node.y]).map { |a, b| (a - b).abs }.max).to be < 0.005 }
+      program =
+        "import proj4 from 'proj4'; const to = proj4(#{JSON.generate(definition)}); " \
+        "console.log(JSON.stringify(#{JSON.generate(places)}.map((place) => to.forward(place))))"
+      theirs =
+        JSON.parse(outside("node", "--input-type=module", "-e", program, chdir: File.join(TileLoom::ROOT, "web")))
+      nodes.zip(theirs) do |node, place|
+        expect(sheet.to_page(place).zip([node.x, node.y]).map { |a, b| (a - b).abs }.max).to be < 0.005
+      end
     end
   end
 
   it "lets no chord leave the true curve by more than 0.02 mm" do
     sheet = view(reference: "EPSG:3035", centre: [4_000_000, 4_000_000], scale: 10_000_000)
     to_page = TileLoom::Crs::Transform.between(TileLoom::Crs::System.find("EPSG:4258"), sheet.crs)
-    drawn(mesh(sheet, "EPSG:4258")).select { |line| line.axis == :y }.each do |line|
-      line.pieces.each do |piece|
-        piece.each_slice(2).each_cons(2) do |from, to|
-          middle = [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2]
-          lon, lat = to_page.inverse(sheet.to_ground(middle))
-          truth = sheet.to_page(to_page.forward([lon, line.value.to_f]))
-          expect(Math.hypot(truth[0] - middle[0], truth[1] - middle[1])).to be < 0.02, "at #{lat}"
+    drawn(mesh(sheet, "EPSG:4258"))
+      .select { |line| line.axis == :y }
+      .each do |line|
+        line.pieces.each do |piece|
+          piece
+            .each_slice(2)
+            .each_cons(2) do |from, to|
+              middle = [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2]
+              lon, lat = to_page.inverse(sheet.to_ground(middle))
+              truth = sheet.to_page(to_page.forward([lon, line.value.to_f]))
+              expect(Math.hypot(truth[0] - middle[0], truth[1] - middle[1])).to be < 0.02, "at #{lat}"
+            end
         end
       end
-    end
   end
 
   it "draws the grid of the book's own reference straight and at its numbers" do
@@ -139,7 +254,9 @@ RSpec.describe TileLoom::CoordinateGrid do
     line = lines.find { |known| known.value == 402_000 && known.axis == :x }
     expect(line.pieces.length).to eq(1)
     expect(line.pieces.first.each_slice(2).map(&:first)).to all(be_within(1e-9).of(170))
-    expect(line.pieces.first.each_slice(2).map(&:last).minmax).to match([be_within(1e-9).of(30), be_within(1e-9).of(230)])
+    expect(line.pieces.first.each_slice(2).map(&:last).minmax).to match(
+      [be_within(1e-9).of(30), be_within(1e-9).of(230)]
+    )
   end
 
   it "keeps all lines inside the frame" do
@@ -166,18 +283,25 @@ RSpec.describe TileLoom::CoordinateGrid do
     pole = sheet.to_page([0.0, 0.0])
     meridians, parallels = drawn(grid).partition { |line| line.axis == :x }
     expect(meridians.length).to eq(360 / grid.interval(:x))
-    meridians.each { |line| expect(line.pieces.flatten.each_slice(2).map { |x, y| Math.hypot(x - pole[0], y - pole[1]) }.min).to be < 0.02 }
+    meridians.each do |line|
+      expect(line.pieces.flatten.each_slice(2).map { |x, y| Math.hypot(x - pole[0], y - pole[1]) }.min).to be < 0.02
+    end
     e = Math.sqrt(0.0066943799901413165)
     t = ->(lat) { Math.tan(Math::PI / 4 - lat / 2) / ((1 - e * Math.sin(lat)) / (1 + e * Math.sin(lat)))**(e / 2) }
     standard = 71 * Math::PI / 180
     m = Math.cos(standard) / Math.sqrt(1 - e**2 * Math.sin(standard)**2)
     radius = 6_378_137 * m * t.call(80 * Math::PI / 180) / t.call(standard) / 20_000
     circle = parallels.find { |line| line.value == 80 }
-    circle.pieces.flatten.each_slice(2) { |x, y| expect(Math.hypot(x - pole[0], y - pole[1])).to be_within(0.01).of(radius) }
+    circle
+      .pieces
+      .flatten
+      .each_slice(2) { |x, y| expect(Math.hypot(x - pole[0], y - pole[1])).to be_within(0.01).of(radius) }
   end
 
   it "says why nothing is drawn: too many lines, with their number, or a ground beyond the reference" do
-    expect(mesh(view, "EPSG:25829", interval: 1r).trouble).to match(/would draw 3,\d\d\d lines, more than 400, so none is drawn/)
+    expect(mesh(view, "EPSG:25829", interval: 1r).trouble).to match(
+      /would draw 3,\d\d\d lines, more than 400, so none is drawn/
+    )
     expect(mesh(view, "EPSG:25829", interval: 1r).lines).to eq([])
     far = view(reference: "EPSG:3031", centre: [0, 0], scale: 20_000_000)
     expect(mesh(far, "+proj=gnom +lat_0=90 +lon_0=0 +datum=WGS84").trouble).to match(/cannot be drawn on this sheet/)
@@ -187,21 +311,33 @@ RSpec.describe TileLoom::CoordinateGrid do
     # At 54° N 6° E zones 31 and 32 meet; positions by GeographicLib's GeoConvert, which shares no code with PROJ.
     it "draws each zone up to the meridian where the next begins" do
       sheet = view(reference: "EPSG:3035", centre: [4_059_000, 3_437_000], scale: 500_000)
-      grid = described_class::Grid.new({"id" => "u", "reference" => "utm", "interval" => {"x" => "10 km", "y" => "10 km"}, "stroke" => {}})
+      grid =
+        described_class::Grid.new(
+          {"id" => "u", "reference" => "utm", "interval" => {"x" => "10 km", "y" => "10 km"}, "stroke" => {}}
+        )
       meshes = grid.meshes(sheet)
       expect(meshes.map { |found| found.zone.number }).to eq([31, 32])
       meshes.each do |found|
         expect(found.nodes).not_to be_empty
-        found.nodes.first(12).each do |node|
-          lon, lat = sheet.to_geographic.forward(sheet.to_ground([node.x, node.y]))
-          zone, east, north = outside("GeoConvert", "-u", "-p", "3", input: format("%.12f %.12f\n", lat, lon)).split
-          expect(zone).to eq("#{found.zone.number}n")
-          # 0.05 mm on paper.
-          expect([east.to_f - node.x_index * 10_000, north.to_f - node.y_index * 10_000].map(&:abs)).to all(be < 25)
-        end
+        found
+          .nodes
+          .first(12)
+          .each do |node|
+            lon, lat = sheet.to_geographic.forward(sheet.to_ground([node.x, node.y]))
+            zone, east, north = outside("GeoConvert", "-u", "-p", "3", input: format("%.12f %.12f\n", lat, lon)).split
+            expect(zone).to eq("#{found.zone.number}n")
+            # 0.05 mm on paper.
+            expect([east.to_f - node.x_index * 10_000, north.to_f - node.y_index * 10_000].map(&:abs)).to all(be < 25)
+          end
       end
       # A ten thousandth of a millimetre on paper is 5 cm here.
-      ends = meshes.first.lines.flat_map(&:pieces).flat_map { |piece| [piece.first(2), piece.last(2)] }.map { |place| sheet.to_geographic.forward(sheet.to_ground(place)).first }
+      ends =
+        meshes
+          .first
+          .lines
+          .flat_map(&:pieces)
+          .flat_map { |piece| [piece.first(2), piece.last(2)] }
+          .map { |place| sheet.to_geographic.forward(sheet.to_ground(place)).first }
       expect(ends.max).to be_within(1e-6).of(6.0)
       expect(described_class::Zone.edges(sheet)).not_to be_empty
     end
@@ -215,24 +351,52 @@ RSpec.describe TileLoom::CoordinateGrid do
     it "has nothing to draw beyond 84° N and says what to do" do
       sheet = view(reference: "EPSG:3995", centre: [0, 0], scale: 500_000)
       entry = surround(sheet, [{"id" => "u", "reference" => "utm", "stroke" => {}}]).drawn.first
-      expect(described_class::Words.new(entry, sheet).warnings).to eq(["UTM has no zone here: it ends at 84° N and 80° S. Choose a polar reference such as EPSG:5041 or EPSG:5042."])
+      expect(described_class::Words.new(entry, sheet).warnings).to eq(
+        ["UTM has no zone here: it ends at 84° N and 80° S. Choose a polar reference such as EPSG:5041 or EPSG:5042."]
+      )
     end
   end
 
   describe "letters of squares" do
     # GeographicLib's GeoConvert over the world, at both hemispheres, in odd and even zones.
     it "are those of MGRS" do
-      places = [[-10.7, 58.9], [0.5, 51.5], [147.3, -42.9], [-69.1, -16.4], [3.5, 60.4], [18.0, 78.0], [179.9, -1.0], [-179.9, 1.0], [36.8, -1.3], [-122.4, 37.8], [15.0, 83.9], [25.0, -79.9]]
+      places = [
+        [-10.7, 58.9],
+        [0.5, 51.5],
+        [147.3, -42.9],
+        [-69.1, -16.4],
+        [3.5, 60.4],
+        [18.0, 78.0],
+        [179.9, -1.0],
+        [-179.9, 1.0],
+        [36.8, -1.3],
+        [-122.4, 37.8],
+        [15.0, 83.9],
+        [25.0, -79.9]
+      ]
       found = places.map { |lon, lat| described_class::Squares::Mgrs.reference(lon, lat) }
       # GeoConvert writes zones with two digits.
-      wanted = outside("GeoConvert", "-m", "-p", "0", input: places.map { |lon, lat| "#{lat} #{lon}\n" }.join).split.map { |text| text.delete_prefix("0") }
+      wanted =
+        outside("GeoConvert", "-m", "-p", "0", input: places.map { |lon, lat| "#{lat} #{lon}\n" }.join)
+          .split
+          .map { |text| text.delete_prefix("0") }
       expect(found).to eq(wanted)
     end
 
     # mgrs (npm), another hand's implementation.
     it "are those of the npm package mgrs" do
       places = [[-10.7, 58.9], [2.3, 48.9], [151.2, -33.9], [-58.4, -34.6], [10.8, 59.9]]
-      theirs = JSON.parse(outside("node", "--input-type=module", "-e", "import mgrs from 'mgrs'; console.log(JSON.stringify(#{JSON.generate(places)}.map((place) => mgrs.forward(place, 3))))", chdir: File.join(TileLoom::ROOT, "web")))
+      theirs =
+        JSON.parse(
+          outside(
+            "node",
+            "--input-type=module",
+            "-e",
+            "import mgrs from 'mgrs'; console.log(JSON.stringify(#{JSON.generate(places)}.map((place) => " \
+            "mgrs.forward(place, 3))))",
+            chdir: File.join(TileLoom::ROOT, "web")
+          )
+        )
       expect(places.map { |lon, lat| described_class::Squares::Mgrs.reference(lon, lat, digits: 3) }).to eq(theirs)
     end
 
@@ -240,7 +404,11 @@ RSpec.describe TileLoom::CoordinateGrid do
     # memory: Ben Nevis lies in NN, Lerwick in HU, Land's End in SW. Ordnance Survey Ireland: Dublin lies in O.
     it "are those of the national grids of Great Britain and Ireland" do
       british = described_class::Squares::British.new
-      expect([[651_409, 313_177], [216_600, 771_300], [447_700, 1_141_200], [134_200, 25_000], [0, 0]].map { |place| british.letters(*place) }).to eq(%w[TG NN HU SW SV])
+      expect(
+        [[651_409, 313_177], [216_600, 771_300], [447_700, 1_141_200], [134_200, 25_000], [0, 0]].map do |place|
+          british.letters(*place)
+        end
+      ).to eq(%w[TG NN HU SW SV])
       irish = described_class::Squares::Irish.new
       expect([[315_900, 234_700], [0, 0], [499_999, 499_999]].map { |place| irish.letters(*place) }).to eq(%w[O V E])
     end

@@ -8,10 +8,17 @@ RSpec.describe "The demo ground" do
 
   # Heights from the GeoTIFF, by GDAL.
   def heights(places)
-    outside("gdallocationinfo", "-valonly", "-geoloc", File.join(TileLoom::ROOT, "demo/skarrow-moss/heights.tif"), input: places.map { |x, y| "#{x} #{y}\n" }.join).lines.map { |line| Float(line, exception: false) }
+    outside(
+      "gdallocationinfo",
+      "-valonly",
+      "-geoloc",
+      File.join(TileLoom::ROOT, "demo/skarrow-moss/heights.tif"),
+      input: places.map { |x, y| "#{x} #{y}\n" }.join
+    ).lines.map { |line| Float(line, exception: false) }
   end
 
-  def vertices(feature) = TileLoom::Geometry::Wkb.each_run(feature.wkb).flat_map { |_, coordinates| coordinates.each_slice(2).to_a }
+  def vertices(feature) =
+    TileLoom::Geometry::Wkb.each_run(feature.wkb).flat_map { |_, coordinates| coordinates.each_slice(2).to_a }
 
   it("is small") { expect(Dir["#{folder}/*"].sum { |file| File.size(file) }).to be < 3_000_000 }
 
@@ -38,20 +45,29 @@ RSpec.describe "The demo ground" do
 
   it "has contours at their heights" do
     sample = source.features("contours", nil).each_slice(20).map(&:first)
-    differences = sample.flat_map do |feature|
-      places = vertices(feature).each_slice(25).map(&:first)
-      heights(places).compact.map { |height| (height - feature.attributes["height_m"]).abs }
-    end
+    differences =
+      sample.flat_map do |feature|
+        places = vertices(feature).each_slice(25).map(&:first)
+        heights(places).compact.map { |height| (height - feature.attributes["height_m"]).abs }
+      end
     expect(differences.sort[(differences.length * 0.9).floor]).to be < 2.5
   end
 
   it "has a few hundred dams, on gullies, with what an inspection asks for" do
     dams = source.features("dams", nil)
     expect(dams.length).to be_between(200, 600)
-    gullies = TileLoom::Geometry::Geos.union(source.features("water", nil).map { |feature| TileLoom::Geometry::Geos.read(feature.wkb) })
+    gullies =
+      TileLoom::Geometry::Geos.union(
+        source.features("water", nil).map { |feature| TileLoom::Geometry::Geos.read(feature.wkb) }
+      )
     expect(dams.map { |dam| TileLoom::Geometry::Geos.read(dam.wkb).distance(gullies) }.max).to be < 1
     dams.each do |dam|
-      expect(dam.attributes).to include("code" => match(/\AD\d{3}\z/), "type" => be_in(%w[peat timber stone coir]), "condition" => be_in(%w[sound leaking failed]), "inspected" => match(/\A20\d\d-\d\d-\d\d\z/))
+      expect(dam.attributes).to include(
+        "code" => match(/\AD\d{3}\z/),
+        "type" => be_in(%w[peat timber stone coir]),
+        "condition" => be_in(%w[sound leaking failed]),
+        "inspected" => match(/\A20\d\d-\d\d-\d\d\z/)
+      )
     end
     expect(dams.map { |dam| dam.attributes["code"] }.uniq.length).to eq(dams.length)
   end
@@ -64,14 +80,28 @@ RSpec.describe "The demo ground" do
   end
 
   it "has lochans that lie level, below their shores" do
-    source.features("lochans", nil).each do |feature|
-      shore = heights(vertices(feature)).compact
-      expect(shore.sum / shore.length).to be_within(3).of(feature.attributes["level_m"])
-    end
+    source
+      .features("lochans", nil)
+      .each do |feature|
+        shore = heights(vertices(feature)).compact
+        expect(shore.sum / shore.length).to be_within(3).of(feature.attributes["level_m"])
+      end
   end
 
   it "has every layer that the team needs" do
-    expect(folio.document.layers.map(&:id)).to include("restoration-area", "contours", "compartments", "water", "lochans", "fences", "tracks", "boardwalk", "dams", "hazards", "huts")
+    expect(folio.document.layers.map(&:id)).to include(
+      "restoration-area",
+      "contours",
+      "compartments",
+      "water",
+      "lochans",
+      "fences",
+      "tracks",
+      "boardwalk",
+      "dams",
+      "hazards",
+      "huts"
+    )
     expect(source.features("boardwalk", nil).first.attributes["name"]).to eq("Skarrow Boardwalk")
   end
 end

@@ -16,18 +16,62 @@ RSpec.describe TileLoom::Assets::Enclosures do
     press(book, source, folder, cells: book.cells(source).first(1))
   end
 
-  def text(face) = {"kind" => "text", "id" => "own", "place" => {"left_mm" => 20, "top_mm" => 20, "width_mm" => 150, "height_mm" => 20}, "text" => "Wavy AV fjord", "face" => face, "size_pt" => 24}
+  def text(face) =
+    {
+      "kind" => "text",
+      "id" => "own",
+      "place" => {
+        "left_mm" => 20,
+        "top_mm" => 20,
+        "width_mm" => 150,
+        "height_mm" => 20
+      },
+      "text" => "Wavy AV fjord",
+      "face" => face,
+      "size_pt" => 24
+    }
 
-  def picture(id, **more) = {"kind" => "picture", "id" => "logo", "place" => {"left_mm" => 20, "top_mm" => 20, "width_mm" => 40, "height_mm" => 30}, "picture" => id}.merge(more.transform_keys(&:to_s))
+  def picture(id, **more) =
+    {
+      "kind" => "picture",
+      "id" => "logo",
+      "place" => {
+        "left_mm" => 20,
+        "top_mm" => 20,
+        "width_mm" => 40,
+        "height_mm" => 30
+      },
+      "picture" => id
+    }.merge(more.transform_keys(&:to_s))
 
   # Places of the words of a page in points (poppler).
-  def words(file) = outside("pdftotext", "-bbox", file, "-").scan(/<word xMin="([\d.-]+)" yMin="[\d.-]+" xMax="([\d.-]+)" yMax="[\d.-]+">([^<]*)</)
+  def words(file) =
+    outside("pdftotext", "-bbox", file, "-").scan(
+      /<word xMin="([\d.-]+)" yMin="[\d.-]+" xMax="([\d.-]+)" yMax="[\d.-]+">([^<]*)</
+    )
 
   # Advance of a string in font units at 1000 to the em, kerned and without ligatures (hb-shape).
-  def shaped(file, string) = JSON.parse(outside("hb-shape", "--output-format=json", "--font-size=1000", "--features=-liga,-clig,-calt,-dlig", file, string)).sum { |glyph| glyph["ax"] }
+  def shaped(file, string) =
+    JSON
+      .parse(
+        outside(
+          "hb-shape",
+          "--output-format=json",
+          "--font-size=1000",
+          "--features=-liga,-clig,-calt,-dlig",
+          file,
+          string
+        )
+      )
+      .sum { |glyph| glyph["ax"] }
 
-  {"TrueType" => [File.join(TileLoom::ROOT, "fonts/RobotoCondensed_700Bold.ttf"), /CID TrueType .*yes yes yes/],
-   "OpenType with compact outlines" => [File.join(TileLoom::ROOT, "web/node_modules/source-sans/OTF/SourceSans3-Bold.otf"), /CID Type 0C \(OT\) .*yes no  yes/]}.each do |kind, (file, row)|
+  {
+    "TrueType" => [File.join(TileLoom::ROOT, "fonts/RobotoCondensed_700Bold.ttf"), /CID TrueType .*yes yes yes/],
+    "OpenType with compact outlines" => [
+      File.join(TileLoom::ROOT, "web/node_modules/source-sans/OTF/SourceSans3-Bold.otf"),
+      /CID Type 0C \(OT\) .*yes no  yes/
+    ]
+  }.each do |kind, (file, row)|
     it "prints in a typeface of the book’s own (#{kind}), as wide as hb-shape says, embedded and searchable" do
       Dir.mktmpdir do |folder|
         pdf = printed(folder, [text("mine")], faces: [entry("mine", File.binread(file))])
@@ -50,19 +94,26 @@ RSpec.describe TileLoom::Assets::Enclosures do
     expect { read[sans[0, 400]] }.to invalid(/broken|no Unicode|no outlines/)
     expect { read[sans.byteslice(0, 4) + "\0" * 60] }.to invalid(/broken font: it lacks cmap/)
     # fsType is eight bytes into the OS/2 table (OpenType 1.9, OS/2).
-    table = (0...sans[4, 2].unpack1("n")).map { |index| sans[12 + 16 * index, 16] }.find { |row| row.start_with?("OS/2") }
+    table =
+      (0...sans[4, 2].unpack1("n")).map { |index| sans[12 + 16 * index, 16] }.find { |row| row.start_with?("OS/2") }
     restricted = sans.dup.tap { |bytes| bytes[table[8, 4].unpack1("N") + 8, 2] = [2].pack("n") }
     expect { read[restricted] }.to invalid(/may not be embedded/)
     expect(read[sans].title).to eq("Source Sans 3 Regular")
-    expect { printed(Dir.tmpdir, [text("theirs")]) }.to invalid(/“theirs” is not a typeface/, path: "/layout/elements/12/face")
-    expect { printed(Dir.tmpdir, [text("mine")], faces: [{"id" => "mine", "title" => "Mine", "file" => "gone.ttf"}]) }.to invalid(/did not come with the book/)
+    expect { printed(Dir.tmpdir, [text("theirs")]) }.to invalid(
+      /“theirs” is not a typeface/,
+      path: "/layout/elements/12/face"
+    )
+    expect {
+      printed(Dir.tmpdir, [text("mine")], faces: [{"id" => "mine", "title" => "Mine", "file" => "gone.ttf"}])
+    }.to invalid(/did not come with the book/)
   end
 
   # 40 × 30 mm of a 400 × 200 picture: whole, it is 40 × 20 mm; filling, 60 × 30 mm, cut at the sides.
   it "prints pictures in their proportion, JPEG as it is, opacity as a mask" do
     half = Vips::Image.black(200, 200) + [200, 30, 30]
     image = half.join(Vips::Image.black(200, 200) + [30, 30, 200], :horizontal).cast(:uchar).copy(interpretation: :srgb)
-    clear = image.bandjoin((Vips::Image.black(200, 200) + 255).join(Vips::Image.black(200, 200), :horizontal).cast(:uchar))
+    clear =
+      image.bandjoin((Vips::Image.black(200, 200) + 255).join(Vips::Image.black(200, 200), :horizontal).cast(:uchar))
     {"inside" => 254, "fill" => 169}.each do |fit, ppi|
       Dir.mktmpdir do |folder|
         pdf = printed(folder, [picture("logo", fit: fit)], pictures: [entry("logo", image.jpegsave_buffer(Q: 95))])
@@ -98,13 +149,20 @@ RSpec.describe TileLoom::Assets::Enclosures do
 
   # A PNG says its size in its first 24 bytes (ISO/IEC 15948, IHDR); this one has 20,000 × 20,000 pixels.
   it "refuses a picture that would fill the memory before reading it, and what is no picture" do
-    header = "\x89PNG\r\n\x1a\n".b + chunk("IHDR", [20_000, 20_000, 8, 2, 0, 0, 0].pack("NNCCCCC")) + chunk("IDAT", Zlib::Deflate.deflate("\0" * 100)) + chunk("IEND", "")
-    expect { TileLoom::Artwork::Raster.new(header, name: "huge.png").settled }.to raise_error(TileLoom::Invalid, /20,000 × 20,000 pixels/)
+    header =
+      "\x89PNG\r\n\x1a\n".b + chunk("IHDR", [20_000, 20_000, 8, 2, 0, 0, 0].pack("NNCCCCC")) +
+      chunk("IDAT", Zlib::Deflate.deflate("\0" * 100)) + chunk("IEND", "")
+    expect { TileLoom::Artwork::Raster.new(header, name: "huge.png").settled }.to raise_error(
+      TileLoom::Invalid,
+      /20,000 × 20,000 pixels/
+    )
     read = ->(bytes) { TileLoom::Artwork::Raster.new(bytes, name: "logo.png").settled }
     expect { read["GIF89a"] }.to invalid(/neither PNG nor JPEG/)
     whole = Vips::Image.black(300, 300).pngsave_buffer
     expect { read[whole[0, whole.bytesize / 2]] }.to invalid(/logo.png is damaged/)
-    expect { read[Vips::Image.gaussnoise(300, 300).jpegsave_buffer.then { |bytes| bytes[0, bytes.bytesize / 2] }] }.to invalid(/damaged/)
+    expect {
+      read[Vips::Image.gaussnoise(300, 300).jpegsave_buffer.then { |bytes| bytes[0, bytes.bytesize / 2] }]
+    }.to invalid(/damaged/)
     expect(read[whole].bytes).to eq(whole)
   end
 

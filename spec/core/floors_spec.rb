@@ -54,7 +54,8 @@ RSpec.describe "The floors" do
   end
 
   it "tell file, line and constant of an arrow that runs up" do
-    wrong = "module TileLoom\n  module Units\n    class Bad\n      def draw = View::FrameView.new\n    end\n  end\nend\n"
+    wrong =
+      "module TileLoom\n  module Units\n    class Bad\n      def draw = View::FrameView.new\n    end\n  end\nend\n"
     graph = ConstantGraph.new(self.class.sources("lib/tile_loom").merge("units/bad.rb" => wrong))
     expect(rising(graph, floors.values.flatten)).to eq(["units/bad.rb:4 uses View::FrameView of view, above units"])
   end

@@ -9,16 +9,17 @@ RSpec.describe TileLoom::Geometry do
       {
         "POINT (3 4)" => wkb.point(3.0, 4.0),
         "LINESTRING (0 0, 1 2, 5 5)" => wkb.line([0.0, 0.0, 1.0, 2.0, 5.0, 5.0]),
-        "POLYGON ((0 0, 4 0, 4 4, 0 0), (2 1, 3 1, 3 2, 2 1))" => wkb.polygon([[0.0, 0.0, 4.0, 0.0, 4.0, 4.0, 0.0, 0.0], [2.0, 1.0, 3.0, 1.0, 3.0, 2.0, 2.0, 1.0]]),
+        "POLYGON ((0 0, 4 0, 4 4, 0 0), (2 1, 3 1, 3 2, 2 1))" =>
+          wkb.polygon([[0.0, 0.0, 4.0, 0.0, 4.0, 4.0, 0.0, 0.0], [2.0, 1.0, 3.0, 1.0, 3.0, 2.0, 2.0, 1.0]]),
         "MULTIPOINT (1 2, 3 4)" => wkb.collection(4, [wkb.point(1.0, 2.0), wkb.point(3.0, 4.0)])
-      }.each do |text, bytes|
-        expect(TileLoom::Geometry::Geos.write(Geos::WktReader.new.read(text))).to eq(bytes), text
-      end
+      }.each { |text, bytes| expect(TileLoom::Geometry::Geos.write(Geos::WktReader.new.read(text))).to eq(bytes), text }
     end
 
     it "gives its runs, and moves them all" do
       bytes = wkb.collection(7, [wkb.point(1.0, 2.0), wkb.polygon([[0.0, 0.0, 1.0, 0.0, 1.0, 1.0, 0.0, 0.0]])])
-      expect(wkb.each_run(bytes).map { |type, coordinates, ring| [type, coordinates.length, ring] }).to eq([[1, 2, false], [3, 8, true]])
+      expect(wkb.each_run(bytes).map { |type, coordinates, ring| [type, coordinates.length, ring] }).to eq(
+        [[1, 2, false], [3, 8, true]]
+      )
       moved = wkb.map(bytes) { |coordinates| coordinates.map { |number| number + 10 } }
       expect(wkb.each_run(moved).first[1]).to eq([11, 12])
       expect(moved.bytesize).to eq(bytes.bytesize)
@@ -51,7 +52,10 @@ RSpec.describe TileLoom::Geometry do
       100.times do
         line = Array.new(16) { random.rand(-10.0..20.0) }
         theirs = TileLoom::Geometry::Geos.read(wkb.line(line)).clip_by_rect(0, 0, 10, 10).length
-        ours = cut.call(line).sum { |piece| piece.each_slice(2).each_cons(2).sum { |(x1, y1), (x2, y2)| Math.hypot(x2 - x1, y2 - y1) } }
+        ours =
+          cut
+            .call(line)
+            .sum { |piece| piece.each_slice(2).each_cons(2).sum { |(x1, y1), (x2, y2)| Math.hypot(x2 - x1, y2 - y1) } }
         expect(ours).to be_within(1e-9).of(theirs)
       end
     end

@@ -3,12 +3,15 @@
 RSpec.describe TileLoom::CoordinateGrid::Labels do
   include GridViews
 
-  line = ->(axis, value) { TileLoom::CoordinateGrid::Line.new(axis: axis, value: value, index: 0, pieces: [], course: []) }
+  line = ->(axis, value) do
+    TileLoom::CoordinateGrid::Line.new(axis: axis, value: value, index: 0, pieces: [], course: [])
+  end
   degrees = TileLoom::Crs::System.find("EPSG:4258")
   metres = TileLoom::Crs::System.find("EPSG:25829")
   thin = "\u2009"
 
-  def caption(line, crs, step, full: true, **settings) = TileLoom::CoordinateGrid::Caption.of(line, crs, step, settings.transform_keys(&:to_s), full: full).to_s
+  def caption(line, crs, step, full: true, **settings) =
+    TileLoom::CoordinateGrid::Caption.of(line, crs, step, settings.transform_keys(&:to_s), full: full).to_s
 
   # Worked by hand; the carry of 59.999″ is a classic of the trade (common practice).
   describe "of angles" do
@@ -35,14 +38,28 @@ RSpec.describe TileLoom::CoordinateGrid::Labels do
       expect(caption(line[:x, -7r], degrees, 1r, zeros: true)).to eq("007°W")
       expect(caption(line[:y, -7r], degrees, 1r, zeros: true)).to eq("07°S")
       expect(caption(line[:x, Rational(-15, 2)], degrees, Rational(1, 2), notation: "decimal")).to eq("7.5°W")
-      expect(caption(line[:x, Rational(-15, 2)], degrees, Rational(1, 2), notation: "decimal", zeros: true)).to eq("007.5°W")
+      expect(caption(line[:x, Rational(-15, 2)], degrees, Rational(1, 2), notation: "decimal", zeros: true)).to eq(
+        "007.5°W"
+      )
     end
 
     it "say in short only what changes from one to the next" do
-      expect(caption(line[:y, 58 + Rational(53, 60)], degrees, Rational(1, 60), full: false, form: "short")).to eq("53′")
+      expect(caption(line[:y, 58 + Rational(53, 60)], degrees, Rational(1, 60), full: false, form: "short")).to eq(
+        "53′"
+      )
       expect(caption(line[:y, 58r], degrees, Rational(1, 60), full: false, form: "short")).to eq("58°00′N")
-      expect(caption(line[:y, 58 + Rational(53, 60) + Rational(1, 120)], degrees, Rational(1, 120), full: false, form: "short")).to eq("30″")
-      expect(caption(line[:y, 58 + Rational(53, 60)], degrees, Rational(1, 120), full: false, form: "short")).to eq("53′")
+      expect(
+        caption(
+          line[:y, 58 + Rational(53, 60) + Rational(1, 120)],
+          degrees,
+          Rational(1, 120),
+          full: false,
+          form: "short"
+        )
+      ).to eq("30″")
+      expect(caption(line[:y, 58 + Rational(53, 60)], degrees, Rational(1, 120), full: false, form: "short")).to eq(
+        "53′"
+      )
     end
   end
 
@@ -53,13 +70,20 @@ RSpec.describe TileLoom::CoordinateGrid::Labels do
       expect(caption(line[:x, Rational(804_001, 2)], metres, Rational(1, 2), thousands: "none")).to eq("402000.5")
       expect(caption(line[:y, -1500r], metres, 500r)).to eq("\u22121#{thin}500")
       expect(caption(line[:y, -1500r], metres, 500r, hemisphere: "letters")).to eq("1#{thin}500S")
-      expect(caption(line[:x, 1_571_000r], TileLoom::Crs::System.find("EPSG:2277"), 500r, unit: true)).to eq("1#{thin}571#{thin}000\u202fft")
+      expect(caption(line[:x, 1_571_000r], TileLoom::Crs::System.find("EPSG:2277"), 500r, unit: true)).to eq(
+        "1#{thin}571#{thin}000\u202fft"
+      )
     end
 
     # DMA TM 8358.1, figures of chapter 3 (from memory): principal digits large, the leading one and the zeros
     # small, on the first and last line of a side the whole number.
     it "have principal digits large and the others small, as topographic sheets have them" do
-      parts = ->(value, step, full) { TileLoom::CoordinateGrid::Caption.of(line[:y, value], metres, step, {"form" => "short"}, full: full).parts.map { |part| [part.string, part.small] } }
+      parts = ->(value, step, full) do
+        TileLoom::CoordinateGrid::Caption
+          .of(line[:y, value], metres, step, {"form" => "short"}, full: full)
+          .parts
+          .map { |part| [part.string, part.small] }
+      end
       expect(parts[6_528_000r, 1000r, false]).to eq([["65", true], ["28", false]])
       expect(parts[6_528_000r, 1000r, true]).to eq([["65", true], ["28", false], ["000m", true], ["N", false]])
       expect(parts[6_528_500r, 100r, false]).to eq([["65", true], ["285", false]])
@@ -68,43 +92,109 @@ RSpec.describe TileLoom::CoordinateGrid::Labels do
   end
 
   describe "round the frame" do
-    settings = {"id" => "g", "reference" => "book", "labels" => {"sides" => %w[top right bottom left], "size_pt" => 7}}
+    settings = {
+      "id" => "g",
+      "reference" => "book",
+      "labels" => {
+        "sides" => %w[top right bottom left],
+        "size_pt" => 7
+      }
+    }
 
-    def labels(view, *grids, **options) = surround(view, grids, **options).drawn.flat_map { |entry| entry.labels.placed }
+    def labels(view, *grids, **options) =
+      surround(view, grids, **options).drawn.flat_map { |entry| entry.labels.placed }
 
     it "stand outside at each side where lines cross it, turned along it" do
       sheet = view
       found = labels(sheet, settings).group_by(&:side)
       expect(found.transform_values(&:length)).to eq("top" => 7, "bottom" => 7, "left" => 5, "right" => 5)
-      expect(found.transform_values { |list| list.map { |label| label.spot.turn_deg }.uniq }).to eq("top" => [0.0], "bottom" => [0.0], "left" => [-90.0], "right" => [90.0])
+      expect(found.transform_values { |list| list.map { |label| label.spot.turn_deg }.uniq }).to eq(
+        "top" => [0.0],
+        "bottom" => [0.0],
+        "left" => [-90.0],
+        "right" => [90.0]
+      )
       expect(found["bottom"].map { |label| label.caption.to_s }).to include("402\u2009000")
       expect(found["left"].map { |label| label.caption.to_s }).to include("6\u2009528\u2009000")
-      outside = {"top" => ->(box) { box.max_y <= 30 }, "bottom" => ->(box) { box.min_y >= 230 }, "left" => ->(box) { box.max_x <= 20 }, "right" => ->(box) { box.min_x >= 320 }}
+      outside = {
+        "top" => ->(box) { box.max_y <= 30 },
+        "bottom" => ->(box) { box.min_y >= 230 },
+        "left" => ->(box) { box.max_x <= 20 },
+        "right" => ->(box) { box.min_x >= 320 }
+      }
       found.each { |side, list| expect(list.map { |label| outside[side].call(label.spot.box) }).to all(be(true)) }
     end
 
     it "never touch one another, of one grid or of several, turned or not" do
-      graticule = {"id" => "h", "reference" => "geographic", "wished_mm" => 30, "labels" => {"sides" => %w[top right bottom left], "size_pt" => 8, "corners" => true, "turn" => "upright"}}
+      graticule = {
+        "id" => "h",
+        "reference" => "geographic",
+        "wished_mm" => 30,
+        "labels" => {
+          "sides" => %w[top right bottom left],
+          "size_pt" => 8,
+          "corners" => true,
+          "turn" => "upright"
+        }
+      }
       [0.0, 5.0, 33.0, 45.0].each do |rotation|
         sheet = view(rotation: rotation)
-        many = labels(sheet, settings.merge("wished_mm" => 12, "labels" => settings["labels"].merge("families" => "both", "turn" => "line")), graticule)
+        many =
+          labels(
+            sheet,
+            settings.merge(
+              "wished_mm" => 12,
+              "labels" => settings["labels"].merge("families" => "both", "turn" => "line")
+            ),
+            graticule
+          )
         expect(many.length).to be > 20
-        many.combination(2) { |one, other| expect(one.spot.touches?(other.spot)).to be(false), "#{one.caption} and #{other.caption} at #{rotation}°" }
+        many.combination(2) do |one, other|
+          expect(one.spot.touches?(other.spot)).to be(false), "#{one.caption} and #{other.caption} at #{rotation}°"
+        end
       end
     end
 
     it "thin out to round values: every 2nd, 5th or 10th, whichever the series has" do
-      found = surround(view, [settings.merge("interval" => {"x" => "50 m", "y" => "50 m"}, "labels" => settings["labels"].merge("sides" => ["top"]))]).drawn.first
+      found =
+        surround(
+          view,
+          [
+            settings.merge(
+              "interval" => {
+                "x" => "50 m",
+                "y" => "50 m"
+              },
+              "labels" => settings["labels"].merge("sides" => ["top"])
+            )
+          ]
+        ).drawn.first
       values = found.labels.placed.map { |label| label.caption.to_s.delete("\u2009").to_i }
       # Those of the frame's corners stand beside them, where the next one would touch them.
       expect(values.sort).to eq((400_500..403_500).step(100).to_a)
-      expect(TileLoom::CoordinateGrid::Words.new(found, view).warnings).to include(/Labels at the top would touch, so that only every 2nd is written/)
+      expect(TileLoom::CoordinateGrid::Words.new(found, view).warnings).to include(
+        /Labels at the top would touch, so that only every 2nd is written/
+      )
       expect(TileLoom::Units::Series.multiples(200r, angle: false).first(3)).to eq([1, 5, 10])
       expect(TileLoom::Units::Series.multiples(Rational(1, 240), angle: true).first(4)).to eq([1, 2, 4, 8])
     end
 
     it "say the first and the last in full, the others short" do
-      found = labels(view, settings.merge("interval" => {"x" => "500 m", "y" => "500 m"}, "labels" => {"sides" => ["bottom"], "form" => "short", "size_pt" => 7})).sort_by { |label| label.spot.x }
+      found =
+        labels(
+          view,
+          settings.merge(
+            "interval" => {
+              "x" => "500 m",
+              "y" => "500 m"
+            },
+            "labels" => {
+              "sides" => ["bottom"],
+              "form" => "short",
+              "size_pt" => 7
+            }
+          )
+        ).sort_by { |label| label.spot.x }
       expect(found.map { |label| label.caption.to_s }).to eq(%w[400500mE 4010 4015 4020 4025 4030 403500mE])
     end
 
@@ -114,12 +204,21 @@ RSpec.describe TileLoom::CoordinateGrid::Labels do
       both = labels(turned, settings.merge("labels" => {"sides" => ["top"], "families" => "both"}))
       expect(own.map { |label| label.caption.to_s.length }.uniq).to eq([7])
       expect(both.map { |label| label.caption.to_s.length }.uniq.sort).to eq([7, 9])
-      expect(labels(view(rotation: 90.0), settings.merge("labels" => {"sides" => ["top"]})).map { |label| label.caption.to_s.length }.uniq).to eq([9])
+      expect(
+        labels(view(rotation: 90.0), settings.merge("labels" => {"sides" => ["top"]}))
+          .map { |label| label.caption.to_s.length }
+          .uniq
+      ).to eq([9])
     end
 
     it "tell the frame's corners in full, to the unit" do
       found = labels(view, settings.merge("labels" => {"sides" => %w[top left], "corners" => true, "size_pt" => 7}))
-      expect(found.map { |label| label.caption.to_s }).to include("400\u2009500", "403\u2009500", "6\u2009527\u2009000", "6\u2009529\u2009000")
+      expect(found.map { |label| label.caption.to_s }).to include(
+        "400\u2009500",
+        "403\u2009500",
+        "6\u2009527\u2009000",
+        "6\u2009529\u2009000"
+      )
     end
 
     it "stay on the paper; those without room are counted and told" do
@@ -128,32 +227,107 @@ RSpec.describe TileLoom::CoordinateGrid::Labels do
       expect(entry.labels.placed.map(&:side)).not_to include("bottom")
       # The top has them all; where it has none, they stand on their lines, but for those on the frame itself.
       expect([entry.labels.placed.count { |label| label.side.nil? }, entry.labels.unlabelled]).to eq([0, []])
-      alone = surround(view, [settings.merge("labels" => settings["labels"].merge("sides" => ["bottom"]))], paper: paper).drawn.first.labels
+      alone =
+        surround(view, [settings.merge("labels" => settings["labels"].merge("sides" => ["bottom"]))], paper: paper)
+          .drawn
+          .first
+          .labels
       expect(alone.off_paper).to eq(7)
-      expect([alone.placed.count { |label| label.side.nil? }, alone.unlabelled.map(&:value)]).to eq([5, [400_500, 403_500]])
+      expect([alone.placed.count { |label| label.side.nil? }, alone.unlabelled.map(&:value)]).to eq(
+        [5, [400_500, 403_500]]
+      )
       expect(entry.labels.off_paper).to eq(7)
-      expect(TileLoom::CoordinateGrid::Words.new(entry, view).warnings).to include(/7 labels have no room on the paper there; make room round the frame/)
+      expect(TileLoom::CoordinateGrid::Words.new(entry, view).warnings).to include(
+        /7 labels have no room on the paper there; make room round the frame/
+      )
     end
 
     # Round a pole all sides are crossed by meridians, and most parallels by none.
     it "have a place for every line of a polar sheet, or tell how many have none" do
       polar = TileLoom::Crs::System.find("EPSG:3413")
-      {20_000_000 => {"x" => "2 deg", "y" => "1 deg"}, 5_000_000 => {"x" => "1 deg", "y" => "30 min"}, 2_000_000 => {}}.each do |scale, interval|
-        view = TileLoom::View::FrameView.new(frame: TileLoom::Geometry::Box.at(40, 40, 400, 280), crs: polar, ground: TileLoom::Geometry::TurnedRectangle.new(0, 0, 0.4 * scale, 0.28 * scale, 0.0))
-        entry = surround(view, [{"id" => "g", "reference" => "geographic", "look" => "lines", "interval" => interval, "stroke" => {"width_mm" => 0.1}, "labels" => {"sides" => %w[top right bottom left], "size_pt" => 6}}.reject { |_, value| value == {} }]).drawn.first
+      {
+        20_000_000 => {
+          "x" => "2 deg",
+          "y" => "1 deg"
+        },
+        5_000_000 => {
+          "x" => "1 deg",
+          "y" => "30 min"
+        },
+        2_000_000 => {}
+      }.each do |scale, interval|
+        view =
+          TileLoom::View::FrameView.new(
+            frame: TileLoom::Geometry::Box.at(40, 40, 400, 280),
+            crs: polar,
+            ground: TileLoom::Geometry::TurnedRectangle.new(0, 0, 0.4 * scale, 0.28 * scale, 0.0)
+          )
+        entry =
+          surround(
+            view,
+            [
+              {
+                "id" => "g",
+                "reference" => "geographic",
+                "look" => "lines",
+                "interval" => interval,
+                "stroke" => {
+                  "width_mm" => 0.1
+                },
+                "labels" => {
+                  "sides" => %w[top right bottom left],
+                  "size_pt" => 6
+                }
+              }.reject { |_, value| value == {} }
+            ]
+          ).drawn.first
         lines = entry.meshes.first.lines.select { |line| line.pieces.any? }
         said = entry.labels.placed.map(&:line).uniq(&:object_id)
-        expect([entry.labels.unlabelled.length, said.length + entry.labels.ruled_out]).to eq([0, lines.length]), scale.to_s
-        expect(lines.group_by(&:axis).transform_values { |list| list.count { |line| said.any? { |known| known.equal?(line) } } }).to match(x: be > 10, y: be > 3)
+        expect([entry.labels.unlabelled.length, said.length + entry.labels.ruled_out]).to eq([0, lines.length]),
+          scale.to_s
+        expect(
+          lines
+            .group_by(&:axis)
+            .transform_values { |list| list.count { |line| said.any? { |known| known.equal?(line) } } }
+        ).to match(x: be > 10, y: be > 3)
         told = TileLoom::CoordinateGrid::Words.new(entry, view).warnings
-        expect(told.grep(/line/)).to match(entry.labels.ruled_out.zero? ? [] : [/\A#{entry.labels.ruled_out} lines of “g” have no label by that rule/])
+        expect(told.grep(/line/)).to match(
+          entry.labels.ruled_out.zero? ? [] : [/\A#{entry.labels.ruled_out} lines of “g” have no label by that rule/]
+        )
         entry.labels.placed.combination(2) { |one, other| expect(one.spot.touches?(other.spot)).to be(false) }
       end
     end
 
     it "thin out by tens of decimal degrees as of any number" do
-      view = TileLoom::View::FrameView.new(frame: TileLoom::Geometry::Box.at(40, 40, 400, 280), crs: TileLoom::Crs::System.find("EPSG:25829"), ground: TileLoom::Geometry::TurnedRectangle.new(402_000, 6_528_000, 3_400, 2_380, 0.0))
-      entry = surround(view, [{"id" => "g", "reference" => "geographic", "look" => "lines", "interval" => {"x" => "0.001 deg", "y" => "0.001 deg"}, "stroke" => {"width_mm" => 0.1}, "labels" => {"sides" => ["top"], "size_pt" => 6, "notation" => "decimal"}}]).drawn.first
+      view =
+        TileLoom::View::FrameView.new(
+          frame: TileLoom::Geometry::Box.at(40, 40, 400, 280),
+          crs: TileLoom::Crs::System.find("EPSG:25829"),
+          ground: TileLoom::Geometry::TurnedRectangle.new(402_000, 6_528_000, 3_400, 2_380, 0.0)
+        )
+      entry =
+        surround(
+          view,
+          [
+            {
+              "id" => "g",
+              "reference" => "geographic",
+              "look" => "lines",
+              "interval" => {
+                "x" => "0.001 deg",
+                "y" => "0.001 deg"
+              },
+              "stroke" => {
+                "width_mm" => 0.1
+              },
+              "labels" => {
+                "sides" => ["top"],
+                "size_pt" => 6,
+                "notation" => "decimal"
+              }
+            }
+          ]
+        ).drawn.first
       lines = entry.meshes.first.lines.count { |line| line.axis == :x && line.pieces.any? }
       expect([lines, entry.labels.placed.length]).to match([be > 50, be > lines / 6])
     end
@@ -161,13 +335,28 @@ RSpec.describe TileLoom::CoordinateGrid::Labels do
     it "begin beyond the border, and the next grid's beyond the first one's" do
       banded = {"kind" => "banded", "thickness_mm" => 3, "gap_mm" => 1}
       drawn = surround(view, [settings, settings.merge("id" => "h", "reference" => "geographic")], border: banded).drawn
-      inner, outer = drawn.map { |entry| entry.labels.placed.select { |label| label.side == "top" }.map { |label| label.spot.box } }
+      inner, outer =
+        drawn.map { |entry| entry.labels.placed.select { |label| label.side == "top" }.map { |label| label.spot.box } }
       expect(inner.map(&:max_y).max).to be < 30 - 4
       expect(outer.map(&:max_y).max).to be < inner.map(&:min_y).min
     end
 
     it "on the lines leave a gap in them" do
-      entry = surround(view, [settings.merge("labels" => {"sides" => ["left"], "place" => "inside", "gap_mm" => 0.5, "size_pt" => 7, "turn" => "upright"})]).drawn.first
+      entry =
+        surround(
+          view,
+          [
+            settings.merge(
+              "labels" => {
+                "sides" => ["left"],
+                "place" => "inside",
+                "gap_mm" => 0.5,
+                "size_pt" => 7,
+                "turn" => "upright"
+              }
+            )
+          ]
+        ).drawn.first
       runs = entry.nodes.flat_map(&:runs)
       expect(entry.labels.placed.length).to eq(5)
       entry.labels.placed.each do |label|

@@ -3,9 +3,19 @@
 RSpec.describe TileLoom::Data do
   utm = TileLoom::Crs::System.find("EPSG:25829")
 
-  def read(text, **options) = TileLoom::Data::GeojsonReader.from_text(text, target: TileLoom::Crs::System.find("EPSG:25829"), **options)
+  def read(text, **options) =
+    TileLoom::Data::GeojsonReader.from_text(text, target: TileLoom::Crs::System.find("EPSG:25829"), **options)
 
-  def collection(*geometries) = JSON.generate({"type" => "FeatureCollection", "features" => geometries.map { |geometry| {"type" => "Feature", "properties" => {"name" => "Hag"}, "geometry" => geometry} }})
+  def collection(*geometries) =
+    JSON.generate(
+      {
+        "type" => "FeatureCollection",
+        "features" =>
+          geometries.map do |geometry|
+            {"type" => "Feature", "properties" => {"name" => "Hag"}, "geometry" => geometry}
+          end
+      }
+    )
 
   describe "GeoJSON" do
     # RFC 7946, section 1.5: the example of three features.
@@ -26,29 +36,64 @@ RSpec.describe TileLoom::Data do
     end
 
     it "reads multi geometries, collections and bare geometries" do
-      features = read(collection(
-        {"type" => "MultiPoint", "coordinates" => [[-9, 50], [-9, 51]]}, {"type" => "MultiLineString", "coordinates" => [[[-9, 50], [-9, 51]]]},
-        {"type" => "MultiPolygon", "coordinates" => [[[[-9, 50], [-8, 50], [-8, 51], [-9, 50]]]]}, {"type" => "GeometryCollection", "geometries" => [{"type" => "Point", "coordinates" => [-9, 50]}]}
-      )).features
+      features =
+        read(
+          collection(
+            {"type" => "MultiPoint", "coordinates" => [[-9, 50], [-9, 51]]},
+            {"type" => "MultiLineString", "coordinates" => [[[-9, 50], [-9, 51]]]},
+            {"type" => "MultiPolygon", "coordinates" => [[[[-9, 50], [-8, 50], [-8, 51], [-9, 50]]]]},
+            {"type" => "GeometryCollection", "geometries" => [{"type" => "Point", "coordinates" => [-9, 50]}]}
+          )
+        ).features
       expect(features.map { |feature| feature.wkb.getbyte(1) }).to eq([4, 5, 6, 7])
       expect(read('{"type":"Point","coordinates":[-9,50]}').features.length).to eq(1)
     end
 
     it "honours the reference that the file names" do
-      text = JSON.generate({"type" => "FeatureCollection", "crs" => {"type" => "name", "properties" => {"name" => "urn:ogc:def:crs:EPSG::25829"}}, "features" => [{"type" => "Feature", "properties" => {}, "geometry" => {"type" => "Point", "coordinates" => [402_000.125, 6_528_000.5]}}]})
+      text =
+        JSON.generate(
+          {
+            "type" => "FeatureCollection",
+            "crs" => {
+              "type" => "name",
+              "properties" => {
+                "name" => "urn:ogc:def:crs:EPSG::25829"
+              }
+            },
+            "features" => [
+              {
+                "type" => "Feature",
+                "properties" => {},
+                "geometry" => {
+                  "type" => "Point",
+                  "coordinates" => [402_000.125, 6_528_000.5]
+                }
+              }
+            ]
+          }
+        )
       expect(TileLoom::Geometry::Wkb.each_run(read(text).features.first.wkb).first[1]).to eq([402_000.125, 6_528_000.5])
     end
 
     it "comes back the same when written and read again" do
-      shapes = [{"type" => "MultiPolygon", "coordinates" => [[[[0.0, 0.0], [4.0, 0.0], [4.0, 4.0], [0.0, 0.0]], [[2.0, 1.0], [3.0, 1.0], [3.0, 2.0], [2.0, 1.0]]]]},
-        {"type" => "LineString", "coordinates" => [[1.5, 2.5], [3.0, 4.0]]}, {"type" => "MultiPoint", "coordinates" => [[1.0, 2.0]]},
-        {"type" => "GeometryCollection", "geometries" => [{"type" => "Point", "coordinates" => [1.0, 2.0]}]}]
+      shapes = [
+        {
+          "type" => "MultiPolygon",
+          "coordinates" => [
+            [[[0.0, 0.0], [4.0, 0.0], [4.0, 4.0], [0.0, 0.0]], [[2.0, 1.0], [3.0, 1.0], [3.0, 2.0], [2.0, 1.0]]]
+          ]
+        },
+        {"type" => "LineString", "coordinates" => [[1.5, 2.5], [3.0, 4.0]]},
+        {"type" => "MultiPoint", "coordinates" => [[1.0, 2.0]]},
+        {"type" => "GeometryCollection", "geometries" => [{"type" => "Point", "coordinates" => [1.0, 2.0]}]}
+      ]
       reader = TileLoom::Data::GeojsonReader.new(JSON.parse(collection(*shapes)), target: utm, reference: utm)
       expect(reader.features.map { |feature| TileLoom::Geometry::Geojson.of(feature.wkb) }).to eq(shapes)
     end
 
     it "mends a polygon that crosses itself, and says which" do
-      reader = read(collection({"type" => "Polygon", "coordinates" => [[[-9, 50], [-8, 51], [-8, 50], [-9, 51], [-9, 50]]]}))
+      reader =
+        read(collection({"type" => "Polygon", "coordinates" => [[[-9, 50], [-8, 51], [-8, 50], [-9, 51], [-9, 50]]]}))
       shape = TileLoom::Geometry::Geos.read(reader.features.first.wkb)
       expect(shape).to be_valid
       expect(shape.area).to be > 0
@@ -56,24 +101,35 @@ RSpec.describe TileLoom::Data do
     end
 
     it "closes a ring that was left open" do
-      expect(read(collection({"type" => "Polygon", "coordinates" => [[[-9, 50], [-8, 50], [-8, 51]]]})).features.length).to eq(1)
+      expect(
+        read(collection({"type" => "Polygon", "coordinates" => [[[-9, 50], [-8, 50], [-8, 51]]]})).features.length
+      ).to eq(1)
     end
 
     # What is refused, and the sentence that says so.
     {
-      "not JSON" => ["<html>", /not JSON/], "not GeoJSON" => ['{"a":1}', /not GeoJSON/], "a list" => ["[1]", /not GeoJSON/],
+      "not JSON" => ["<html>", /not JSON/],
+      "not GeoJSON" => ['{"a":1}', /not GeoJSON/],
+      "a list" => ["[1]", /not GeoJSON/],
       "an empty collection" => ['{"type":"FeatureCollection","features":[]}', /holds no features/],
-      "no number" => ['{"type":"Point","coordinates":[null,5]}', /Feature 1 has a coordinate that is not a pair of finite numbers/],
+      "no number" => [
+        '{"type":"Point","coordinates":[null,5]}',
+        /Feature 1 has a coordinate that is not a pair of finite numbers/
+      ],
       "a number written NaN" => ['{"type":"Point","coordinates":[NaN,5]}', /not JSON/],
       "a number beyond numbers" => ['{"type":"Point","coordinates":[1e999,5]}', /finite numbers/],
-      "outside the domain" => ['{"type":"Point","coordinates":[-9,1000]}', /Feature 1 lies outside what ETRS89 .* can show: the point -9, 1000/],
-      "an unknown type" => ['{"type":"Feature","properties":{"name":"x"},"geometry":{"type":"Circle","coordinates":[1,2]}}', /Feature 1 \(x\) has a geometry of the unknown type “Circle”/],
+      "outside the domain" => [
+        '{"type":"Point","coordinates":[-9,1000]}',
+        /Feature 1 lies outside what ETRS89 .* can show: the point -9, 1000/
+      ],
+      "an unknown type" => [
+        '{"type":"Feature","properties":{"name":"x"},"geometry":{"type":"Circle","coordinates":[1,2]}}',
+        /Feature 1 \(x\) has a geometry of the unknown type “Circle”/
+      ],
       "a line of one point" => ['{"type":"LineString","coordinates":[[1,2]]}', /fewer than two points/],
       "a ring of two points" => ['{"type":"Polygon","coordinates":[[[1,2],[3,4]]]}', /fewer than three points/],
       "bytes that are no text" => ["\xff\xfe{}", /not UTF-8/]
-    }.each do |name, (text, sentence)|
-      it("refuses #{name}") { expect { read(text).features }.to invalid(sentence) }
-    end
+    }.each { |name, (text, sentence)| it("refuses #{name}") { expect { read(text).features }.to invalid(sentence) } }
   end
 
   # OGC 21-065r2 (CQL2), from memory: comparisons, logic, in, between, isNull in its JSON encoding.
@@ -83,11 +139,32 @@ RSpec.describe TileLoom::Data do
     it "compare and combine attributes" do
       vehicle = {"vehicle_height" => 4, "owner" => "Mike", "floors" => nil}
       expect(holds?({"op" => ">", "args" => [{"property" => "vehicle_height"}, 3]}, vehicle)).to be(true)
-      expect(holds?({"op" => "and", "args" => [{"op" => "=", "args" => [{"property" => "owner"}, "Mike"]}, {"op" => "<", "args" => [{"property" => "vehicle_height"}, 4]}]}, vehicle)).to be(false)
-      expect(holds?({"op" => "or", "args" => [{"op" => "isNull", "args" => [{"property" => "floors"}]}, {"op" => "=", "args" => [1, 2]}]}, vehicle)).to be(true)
+      expect(
+        holds?(
+          {
+            "op" => "and",
+            "args" => [
+              {"op" => "=", "args" => [{"property" => "owner"}, "Mike"]},
+              {"op" => "<", "args" => [{"property" => "vehicle_height"}, 4]}
+            ]
+          },
+          vehicle
+        )
+      ).to be(false)
+      expect(
+        holds?(
+          {
+            "op" => "or",
+            "args" => [{"op" => "isNull", "args" => [{"property" => "floors"}]}, {"op" => "=", "args" => [1, 2]}]
+          },
+          vehicle
+        )
+      ).to be(true)
       expect(holds?({"op" => "in", "args" => [{"property" => "owner"}, %w[Tom Mike]]}, vehicle)).to be(true)
       expect(holds?({"op" => "between", "args" => [{"property" => "vehicle_height"}, 4, 5]}, vehicle)).to be(true)
-      expect(holds?({"op" => "not", "args" => [{"op" => "<>", "args" => [{"property" => "owner"}, "Mike"]}]}, vehicle)).to be(true)
+      expect(
+        holds?({"op" => "not", "args" => [{"op" => "<>", "args" => [{"property" => "owner"}, "Mike"]}]}, vehicle)
+      ).to be(true)
     end
 
     it "are false where a value is missing or of another kind" do
@@ -115,12 +192,18 @@ RSpec.describe TileLoom::Data do
       package = File.join(folder, "a.gpkg")
       outside("ogr2ogr", "-f", "GPKG", "-nln", "hags", package, geojson)
       expect(described_class::GdalReader.new(package).layers).to eq(["hags"])
-      expect(described_class::FileReader.open(package, target: utm).features.first.attributes).to include("name" => "Hag")
-      expect { described_class::FileReader.open(package, target: utm, layer: "none") }.to invalid(/has no layer “none”; it has hags/)
+      expect(described_class::FileReader.open(package, target: utm).features.first.attributes).to include(
+        "name" => "Hag"
+      )
+      expect { described_class::FileReader.open(package, target: utm, layer: "none") }.to invalid(
+        /has no layer “none”; it has hags/
+      )
       broken = File.join(folder, "b.gpkg")
       File.write(broken, "nothing")
       expect { described_class::FileReader.open(broken, target: utm) }.to invalid(/b\.gpkg could not be read/)
-      expect { described_class::FileReader.open(File.join(folder, "c.geojson"), target: utm) }.to invalid(/does not exist/)
+      expect { described_class::FileReader.open(File.join(folder, "c.geojson"), target: utm) }.to invalid(
+        /does not exist/
+      )
     end
   end
 end

@@ -23,19 +23,40 @@ RSpec.describe "Hostile files" do
   describe "SQLite containers" do
     it "opens what GDAL writes, with its spatial index and its triggers" do
       path = geopackage
-      expect(outside("sqlite3", path, "SELECT count(*) FROM sqlite_master WHERE type = 'trigger' OR sql LIKE 'CREATE VIRTUAL%'").to_i).to be > 3
+      expect(
+        outside(
+          "sqlite3",
+          path,
+          "SELECT count(*) FROM sqlite_master WHERE type = 'trigger' OR sql LIKE 'CREATE VIRTUAL%'"
+        ).to_i
+      ).to be > 3
       expect(inspection(path).map(&:name)).to eq(["huts"])
     end
 
     # SQLite runs what a master table holds when the data are read (sqlite.org/security.html).
     {
-      "a virtual table over a file" => ["INSERT INTO sqlite_master VALUES ('table', 'leak', 'leak', 0, 'CREATE VIRTUAL TABLE leak USING VirtualText(''/etc/passwd'', ''UTF-8'', 0)')", /holds the virtual table “leak”/],
-      "one that calls itself an index" => ["INSERT INTO sqlite_master VALUES ('table', 'rtree_x', 'rtree_x', 0, 'CREATE VIRTUAL TABLE rtree_x USING VirtualText(''/etc/passwd'')')", /holds the virtual table “rtree_x”/],
+      "a virtual table over a file" => [
+        "INSERT INTO sqlite_master VALUES ('table', 'leak', 'leak', 0, 'CREATE VIRTUAL TABLE leak USING VirtualText(''/etc/passwd'', ''UTF-8'', 0)')",
+        /holds the virtual table “leak”/
+      ],
+      "one that calls itself an index" => [
+        "INSERT INTO sqlite_master VALUES ('table', 'rtree_x', 'rtree_x', 0, 'CREATE VIRTUAL TABLE rtree_x USING VirtualText(''/etc/passwd'')')",
+        /holds the virtual table “rtree_x”/
+      ],
       "a view over anything" => ["CREATE VIEW leak AS SELECT * FROM huts", /holds the view “leak”/],
-      "a view without end" => ["CREATE VIEW endless AS WITH RECURSIVE c(n) AS (SELECT 1 UNION ALL SELECT n + 1 FROM c) SELECT count(*) AS n FROM c", /holds the view “endless”/],
+      "a view without end" => [
+        "CREATE VIEW endless AS WITH RECURSIVE c(n) AS (SELECT 1 UNION ALL SELECT n + 1 FROM c) SELECT count(*) AS n FROM c",
+        /holds the view “endless”/
+      ],
       "a trigger" => ["CREATE TRIGGER t AFTER INSERT ON huts BEGIN DELETE FROM huts; END", /holds the trigger “t”/],
-      "a trigger under the name of the standard" => ["CREATE TRIGGER rtree_huts_geom_insert2 AFTER INSERT ON huts BEGIN SELECT load_extension('x'); END", /holds the trigger/],
-      "a column that is worked out" => ["CREATE TABLE g (a, b GENERATED ALWAYS AS (hex(zeroblob(1000000000))))", /worked out when it is read/]
+      "a trigger under the name of the standard" => [
+        "CREATE TRIGGER rtree_huts_geom_insert2 AFTER INSERT ON huts BEGIN SELECT load_extension('x'); END",
+        /holds the trigger/
+      ],
+      "a column that is worked out" => [
+        "CREATE TABLE g (a, b GENERATED ALWAYS AS (hex(zeroblob(1000000000))))",
+        /worked out when it is read/
+      ]
     }.each do |name, (sql, sentence)|
       it "does not open #{name}, whatever the file's ending" do
         name = (sql.start_with?("CREATE TRIGGER rtree_huts_geom_insert2") ? "trigger.gpkg" : "a.gpkg")
@@ -52,7 +73,11 @@ RSpec.describe "Hostile files" do
     ENV["TILE_LOOM_SECRET"] = "x"
     expect(reader.capture("env")).not_to match(/TILE_LOOM_SECRET|DATABASE/)
     expect(reader.capture("pwd").strip).to match(/tile-loom-read/)
-    expect(reader.capture("ogrinfo", "--formats").scan(/^\s+(\S.*?) -/).flatten).to contain_exactly("KML", "GeoJSONSeq", "Memory")
+    expect(reader.capture("ogrinfo", "--formats").scan(/^\s+(\S.*?) -/).flatten).to contain_exactly(
+      "KML",
+      "GeoJSONSeq",
+      "Memory"
+    )
     next if TileLoom::Data::LimitedProcess.offline.empty?
     expect(reader.capture("cat", "/proc/net/dev").lines.drop(2).map { |line| line[/\w+/] }).to eq(["lo"])
   ensure
@@ -62,7 +87,11 @@ RSpec.describe "Hostile files" do
   # A schema beside or far away, an entity, a link: none is followed.
   it "does not follow what a file points to" do
     file("secret.xsd", "root:x:0:0")
-    path = file("a.gml", %(<?xml version="1.0"?><!DOCTYPE x [<!ENTITY leak SYSTEM "file:///etc/passwd">]><gml:FeatureCollection xmlns:gml="http://www.opengis.net/gml" xmlns:x="http://x" xmlns:xsi="http://www.w3.org/2001/XMLSchema-instance" xsi:schemaLocation="http://x http://127.0.0.1:9/x.xsd"><gml:featureMember><x:a><x:name>&leak;</x:name><x:g><gml:Point><gml:coordinates>1,2</gml:coordinates></gml:Point></x:g></x:a></gml:featureMember></gml:FeatureCollection>))
+    path =
+      file(
+        "a.gml",
+        %(<?xml version="1.0"?><!DOCTYPE x [<!ENTITY leak SYSTEM "file:///etc/passwd">]><gml:FeatureCollection xmlns:gml="http://www.opengis.net/gml" xmlns:x="http://x" xmlns:xsi="http://www.w3.org/2001/XMLSchema-instance" xsi:schemaLocation="http://x http://127.0.0.1:9/x.xsd"><gml:featureMember><x:a><x:name>&leak;</x:name><x:g><gml:Point><gml:coordinates>1,2</gml:coordinates></gml:Point></x:g></x:a></gml:featureMember></gml:FeatureCollection>)
+      )
     begin
       features = TileLoom::Data::FileReader.open(path, target: TileLoom::Crs::System.find("EPSG:4326")).features
       expect(features.map(&:attributes).to_s).not_to include("root:")
@@ -76,24 +105,44 @@ RSpec.describe "Hostile files" do
     reader = TileLoom::Data::LimitedProcess.new("slow", wanted: -> { (asked += 1) < 2 })
     expect { reader.capture("sleep", "600") }.to invalid(/slow could not be read/)
     expect(asked).to eq(2)
-    expect(Dir["/proc/[0-9]*/cmdline"].filter_map { |place| File.read(place) rescue nil }.grep(/sleep\0600/)).to be_empty # standard:disable Style/RescueModifier
+    expect(
+      Dir["/proc/[0-9]*/cmdline"]
+        .filter_map do |place|
+          File.read(place)
+      rescue
+        nil
+        end
+        .grep(/sleep\0600/)
+    ).to be_empty # standard:disable Style/RescueModifier
   end
 
   describe "what is said" do
     it "names files, not where on the machine they lie" do
       path = file("broken.kml", "<kml><Document><Placemark>")
-      expect { inspection(path) }.to raise_error(TileLoom::Invalid) { |error| expect(error.message).to match(/\Abroken\.kml could not be read/).and(not_include(@folder)) }
-      expect { TileLoom::Output::Press.aside(File.join(@folder, "none/x.pdf")) { |io| io } }.to raise_error(TileLoom::Invalid) { |error| expect([error.message, error.detail]).to match([not_include(@folder), include(@folder)]) }
+      expect { inspection(path) }.to raise_error(TileLoom::Invalid) { |error|
+        expect(error.message).to match(/\Abroken\.kml could not be read/).and(not_include(@folder))
+      }
+      expect { TileLoom::Output::Press.aside(File.join(@folder, "none/x.pdf")) { |io| io } }.to raise_error(
+        TileLoom::Invalid
+      ) { |error| expect([error.message, error.detail]).to match([not_include(@folder), include(@folder)]) }
     end
 
-    feature = ->(properties, point = "[-10.7,58.8]") { %({"type":"FeatureCollection","features":[{"type":"Feature","properties":#{properties},"geometry":{"type":"Point","coordinates":#{point}}}]}) }
+    feature = ->(properties, point = "[-10.7,58.8]") do
+      %({"type":"FeatureCollection","features":[{"type":"Feature","properties":#{properties},"geometry":{"type":"Point","coordinates":#{point}}}]})
+    end
     {
       "a list as properties" => [feature['["a"]'], /Feature 1 of the file has properties that are not an object/],
       "a text as properties" => [feature['"a"'], /Feature 1 of the file has properties that are not an object/],
       "a number beyond all" => [feature['{"n":1e400}'], /Feature 1 has a value of “n” beyond 1\.8e308/],
       "one in a list" => [feature['{"n":[1e400]}'], /Feature 1 has a value of “n” that is not a number or a text/],
-      "a place beyond all" => [feature["{}", "[1e400,0]"], /Feature 1 has a coordinate that is not a pair of finite numbers/],
-      "a CRS as a text that is none" => [feature["{}"].sub("{", '{"crs":"nowhere at all",'), /“nowhere at all” is not a coordinate reference/],
+      "a place beyond all" => [
+        feature["{}", "[1e400,0]"],
+        /Feature 1 has a coordinate that is not a pair of finite numbers/
+      ],
+      "a CRS as a text that is none" => [
+        feature["{}"].sub("{", '{"crs":"nowhere at all",'),
+        /“nowhere at all” is not a coordinate reference/
+      ],
       "a CRS as a list" => [feature["{}"].sub("{", '{"crs":[1],'), /The file’s “crs” does not read: \[1\]/],
       "nested without end" => ["[" * 100_000, /nested more than 60 levels deep/]
     }.each do |name, (text, sentence)|
@@ -106,19 +155,33 @@ RSpec.describe "Hostile files" do
     it "takes a CRS named by a text, and asks for one that GDAL does not know" do
       path = file("a.geojson", feature["{}", "[402000,6528000]"].sub("{", '{"crs":"EPSG:25829",'))
       expect(TileLoom::Data::FileReader.open(path, target: utm).features.length).to eq(1)
-      gml = file("b.gml", %(<gml:FeatureCollection xmlns:gml="http://www.opengis.net/gml" xmlns:x="http://x"><gml:featureMember><x:a><x:g><gml:Point srsName="urn:nowhere:1"><gml:coordinates>402000,6528000</gml:coordinates></gml:Point></x:g></x:a></gml:featureMember></gml:FeatureCollection>))
+      gml =
+        file(
+          "b.gml",
+          %(<gml:FeatureCollection xmlns:gml="http://www.opengis.net/gml" xmlns:x="http://x"><gml:featureMember><x:a><x:g><gml:Point srsName="urn:nowhere:1"><gml:coordinates>402000,6528000</gml:coordinates></gml:Point></x:g></x:a></gml:featureMember></gml:FeatureCollection>)
+        )
       expect(inspection(gml).first.reference).to be_nil
     end
 
     it "refuses a layer whose name would be an option of the tool" do
-      path = file("a.kml", "<kml xmlns='http://www.opengis.net/kml/2.2'><Document><Folder><name>-progress</name><Placemark><Point><coordinates>-10,58</coordinates></Point></Placemark></Folder></Document></kml>")
-      expect { TileLoom::Data::GdalReader.new(path).open("-progress", target: utm) }.to invalid(/does not begin with a hyphen/)
+      path =
+        file(
+          "a.kml",
+          "<kml xmlns='http://www.opengis.net/kml/2.2'><Document><Folder><name>-progress</name><Placemark><Point><coordinates>-10,58</coordinates></Point></Placemark></Folder></Document></kml>"
+        )
+      expect { TileLoom::Data::GdalReader.new(path).open("-progress", target: utm) }.to invalid(
+        /does not begin with a hyphen/
+      )
     end
   end
 
   it "counts lists and objects before it builds any, so that a small file does not fill the memory" do
-    expect { TileLoom::Assets::JsonText.parse("[#{"[]," * 1_000}[]]", parts: 1_000) }.to invalid(/has 1,002 lists and objects; the most is 1,000/)
-    ["[1e999]", "[\"\\ud800\"]", "[\"a\\u0000\"]", "[1#{"0" * 400}]", "\xFF", "{"].each { |text| expect { TileLoom::Assets::JsonText.parse(text) }.to invalid }
+    expect { TileLoom::Assets::JsonText.parse("[#{"[]," * 1_000}[]]", parts: 1_000) }.to invalid(
+      /has 1,002 lists and objects; the most is 1,000/
+    )
+    ["[1e999]", "[\"\\ud800\"]", "[\"a\\u0000\"]", "[1#{"0" * 400}]", "\xFF", "{"].each do |text|
+      expect { TileLoom::Assets::JsonText.parse(text) }.to invalid
+    end
     expect(TileLoom::Assets::JsonText.parse("\uFEFF{\"a\":\"b\\n\"}")).to eq({"a" => "b\n"})
   end
 

@@ -8,11 +8,12 @@ RSpec.describe "Hostile texts" do
   def grows(one, two) = two / one.to_f
 
   it "reads the numbers of a path once each" do
-    steps = [5_000, 10_000].map do |length|
-      scanner = TileLoom::Artwork::PathScanner.new("M0 0L" + "1 " * length)
-      scanner.each { |token| token }
-      scanner.steps
-    end
+    steps =
+      [5_000, 10_000].map do |length|
+        scanner = TileLoom::Artwork::PathScanner.new("M0 0L" + "1 " * length)
+        scanner.each { |token| token }
+        scanner.steps
+      end
     expect(grows(*steps)).to be_between(1.8, 2.2)
     digits = TileLoom::Artwork::PathScanner.new("M" + "1" * 5_000)
     expect { digits.each { |token| token } }.to invalid(/does not read/)
@@ -21,7 +22,9 @@ RSpec.describe "Hostile texts" do
 
   # SVG 1.1, 8.3.9: numbers and flags may stand without blanks.
   it "reads path data as the standard's grammar has it" do
-    runs = ->(text) { TileLoom::Artwork::PathData.runs(text).map { |run| run.coordinates.map { |number| number.round(6) } } }
+    runs = ->(text) do
+      TileLoom::Artwork::PathData.runs(text).map { |run| run.coordinates.map { |number| number.round(6) } }
+    end
     expect(runs["M.5.5-3-3 1e1 1.e1"]).to eq([[0.5, 0.5, -3, -3, 10, 10]])
     expect(runs["M0 0a1 1 0 0110 0"].first.last(2)).to eq([10, 0])
     expect(runs["M1,2 3,4"]).to eq([[1, 2, 3, 4]])
@@ -30,38 +33,65 @@ RSpec.describe "Hostile texts" do
 
   # CQL2 (OGC 21-065r2), "like": % any number of characters, _ one, \ the next as it is.
   it "matches patterns without going back and forth" do
-    steps = [1_000, 2_000].map { |length| TileLoom::Data::TextPattern.new("%a%a%a%b").tap { |pattern| pattern.match?("a" * length) }.steps }
+    steps =
+      [1_000, 2_000].map do |length|
+        TileLoom::Data::TextPattern.new("%a%a%a%b").tap { |pattern| pattern.match?("a" * length) }.steps
+      end
     expect(grows(*steps)).to be_between(1.8, 2.2)
     match = ->(pattern, text) { TileLoom::Data::TextPattern.new(pattern).match?(text) }
-    expect([match["%a%b", "xaxb"], match["a_c", "abc"], match["a_c", "ac"], match["100\\%", "100%"], match["100\\%", "1000"], match["%", ""], match["", ""], match["%%x%", "axb"], match["a", "a\n"]])
-      .to eq([true, true, false, true, false, true, true, true, false])
+    expect(
+      [
+        match["%a%b", "xaxb"],
+        match["a_c", "abc"],
+        match["a_c", "ac"],
+        match["100\\%", "100%"],
+        match["100\\%", "1000"],
+        match["%", ""],
+        match["", ""],
+        match["%%x%", "axb"],
+        match["a", "a\n"]
+      ]
+    ).to eq([true, true, false, true, false, true, true, true, false])
   end
 
   it "works out powers without their digits, and is false where a number overflows" do
     power = {"op" => ">", "args" => [{"op" => "^", "args" => [{"op" => "^", "args" => [10, 10]}, 10]}, 1]}
     expect(TileLoom::Data::Condition.new(power).match?({})).to be(true)
     {"^" => [10, 400], "div" => [1, 0], "%" => [1, 0.0], "*" => [1e308, 10]}.each do |op, args|
-      expect(TileLoom::Data::Condition.new({"op" => "=", "args" => [{"op" => op, "args" => args}, 1]}).match?({})).to be(false)
+      expect(
+        TileLoom::Data::Condition.new({"op" => "=", "args" => [{"op" => op, "args" => args}, 1]}).match?({})
+      ).to be(false)
     end
   end
 
   it "takes conditions of so many parts and no more, with names that are texts" do
     wide = {"op" => "or", "args" => Array.new(3_000) { {"op" => "=", "args" => [{"property" => "a"}, 1]} }}
     expect { TileLoom::Data::Condition.new(wide) }.to invalid(/has more than 2000 parts/)
-    expect { TileLoom::Data::Condition.new({"op" => "=", "args" => [{"property" => ["a"]}, 1]}) }.to invalid(/does not read/)
+    expect { TileLoom::Data::Condition.new({"op" => "=", "args" => [{"property" => ["a"]}, 1]}) }.to invalid(
+      /does not read/
+    )
   end
 
   describe "definitions of references" do
     # With k = 1e-300 PROJ's series do not end; files are not for a definition to name.
     {
-      "+proj=tmerc +lon_0=9 +k=1e-300 +ellps=GRS80" => /k=1e-300; give a number from/, "+proj=tmerc +lon_0=9 +k=nan +ellps=GRS80" => /k=nan/, "+proj=tmerc +lat_0=1e9 +ellps=GRS80" => /lat_0=1e9; give a number from -90 to 90/,
-      "+proj=merc +a=1e-9 +b=1e-9" => /a=1e-9/, "+proj=merc +nadgrids=/etc/passwd" => /names a file/, "+init=/etc/passwd:x" => /names a file/, "+proj=pipeline +step +proj=merc" => /key “step”/,
+      "+proj=tmerc +lon_0=9 +k=1e-300 +ellps=GRS80" => /k=1e-300; give a number from/,
+      "+proj=tmerc +lon_0=9 +k=nan +ellps=GRS80" => /k=nan/,
+      "+proj=tmerc +lat_0=1e9 +ellps=GRS80" => /lat_0=1e9; give a number from -90 to 90/,
+      "+proj=merc +a=1e-9 +b=1e-9" => /a=1e-9/,
+      "+proj=merc +nadgrids=/etc/passwd" => /names a file/,
+      "+init=/etc/passwd:x" => /names a file/,
+      "+proj=pipeline +step +proj=merc" => /key “step”/,
       "+proj=merc +ellps=GRS80\n+x=1" => /control character|key “x”/
-    }.each { |definition, sentence| it("refuses #{definition.inspect}") { expect { TileLoom::Crs::System.find(definition) }.to invalid(sentence) } }
+    }.each do |definition, sentence|
+      it("refuses #{definition.inspect}") { expect { TileLoom::Crs::System.find(definition) }.to invalid(sentence) }
+    end
 
     it "refuses the same in well-known text, and takes what registers hold" do
       wkt = TileLoom::Crs::System.find("EPSG:25829").wkt(:PJ_WKT2_2019)
-      expect { TileLoom::Crs::System.find(wkt.sub("0.9996", "1e-300")) }.to invalid(/“Scale factor at natural origin” of/)
+      expect { TileLoom::Crs::System.find(wkt.sub("0.9996", "1e-300")) }.to invalid(
+        /“Scale factor at natural origin” of/
+      )
       expect { TileLoom::Crs::System.find(wkt.sub("6378137", "1e-3")) }.to invalid(/semi major axis/)
       %w[EPSG:3857 EPSG:27700 EPSG:2277 EPSG:5514 EPSG:3031 EPSG:31467].each do |code|
         crs = TileLoom::Crs::System.find(code)
@@ -79,20 +109,26 @@ RSpec.describe "Hostile texts" do
 
   # JSON Schema 2020-12, 6.3.3: patterns are ECMA-262, in which ^ and $ are the ends of the text.
   it "holds every pattern of the schemas against the whole text, not a line of it" do
-    patterns = ->(part) {
+    patterns = ->(part) do
       if part.is_a?(Hash)
         [*(part["pattern"].is_a?(String) ? [part["pattern"]] : []), *part.values.flat_map(&patterns)]
       else
         (part.is_a?(Array) ? part.flat_map(&patterns) : [])
       end
-    }
+    end
     all = patterns[JSON.parse(File.read(TileLoom::Document::Schema::FILE))]
     expect(all.length).to be > 5
     all.each do |pattern|
       expect(pattern).to match(/\A\^.*\$\z/)
       schema = TileLoom::Document::Schema.compiled({"type" => "string", "pattern" => pattern})
-      ["\n\"><img src=x>", "\n", "x\n"].each { |tail| ["a", "#123456", "8 mm", "2026-04-01", "0" * 64, "AAAA"].each { |head| expect(schema.valid?("#{head}#{tail}") && head + tail != "8 mm\n").to be(false) } }
+      ["\n\"><img src=x>", "\n", "x\n"].each do |tail|
+        ["a", "#123456", "8 mm", "2026-04-01", "0" * 64, "AAAA"].each do |head|
+          expect(schema.valid?("#{head}#{tail}") && head + tail != "8 mm\n").to be(false)
+        end
+      end
     end
-    expect { TileLoom::Document::Book.parse(JSON.generate(small_settings.merge("title" => "a\u0000b"))) }.to invalid(/control character \(U\+0000\)/)
+    expect { TileLoom::Document::Book.parse(JSON.generate(small_settings.merge("title" => "a\u0000b"))) }.to invalid(
+      /control character \(U\+0000\)/
+    )
   end
 end

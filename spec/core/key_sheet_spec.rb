@@ -6,15 +6,42 @@ require "vips"
 RSpec.describe TileLoom::Compose::IndexSheetComposer do
   # Two districts of 2 km by 1 km side by side, the western one larger on the first sheets.
   def book_of(elements: [], key: TileLoom::Layout::Designs.key_elements, **changes)
-    features = [rectangle(400_000, 6_500_000, 402_000, 6_501_000, id: 1, attributes: {"name" => "West moor", "Holder of site" => "Trust"}), rectangle(402_000, 6_500_000, 404_000, 6_501_000, id: 2, attributes: {"name" => "East moor"})]
+    features = [
+      rectangle(
+        400_000,
+        6_500_000,
+        402_000,
+        6_501_000,
+        id: 1,
+        attributes: {
+          "name" => "West moor",
+          "Holder of site" => "Trust"
+        }
+      ),
+      rectangle(402_000, 6_500_000, 404_000, 6_501_000, id: 2, attributes: {"name" => "East moor"})
+    ]
     book, source = small_book(features, scale: 2500, **changes)
-    settings = book.settings.merge("key_layout" => {"name" => "key", "page" => book.settings["layout"]["page"], "elements" => key}, "edition" => "2nd edition")
+    settings =
+      book.settings.merge(
+        "key_layout" => {
+          "name" => "key",
+          "page" => book.settings["layout"]["page"],
+          "elements" => key
+        },
+        "edition" => "2nd edition"
+      )
     settings["layout"]["elements"] += elements
     TileLoom::Document::Check.demand(settings)
     [TileLoom::Document::Book.new(settings), source]
   end
 
-  def composer(book, source, index) = TileLoom::Compose::SheetComposer.new(book: book, source: source, cell: book.cells(source)[index], count: book.cells(source).length)
+  def composer(book, source, index) =
+    TileLoom::Compose::SheetComposer.new(
+      book: book,
+      source: source,
+      cell: book.cells(source)[index],
+      count: book.cells(source).length
+    )
 
   it "shows every cell, at a scale of two figures that holds them all" do
     book, source = book_of
@@ -61,7 +88,9 @@ RSpec.describe TileLoom::Compose::IndexSheetComposer do
     first, final = book.cells(source).values_at(0, -1)
     expect(fill[0, "{{ feature.name }}, {{ feature[\"Holder of site\"] }}"]).to eq("West moor, Trust")
     expect(fill[last, "{{ feature.name }}|{{ feature[\"Holder of site\"] }}"]).to eq("East moor|")
-    expect(fill[0, "{{ neighbours.east }} {{ neighbours.south_east }} {{ neighbours.south }}|{{ neighbours.north }}"]).to eq("B1 B2 A2|")
+    expect(
+      fill[0, "{{ neighbours.east }} {{ neighbours.south_east }} {{ neighbours.south }}|{{ neighbours.north }}"]
+    ).to eq("B1 B2 A2|")
     expect(fill[0, "{{ layout.page }}, {{ book.edition }}"]).to eq("A3 landscape, 2nd edition")
     expect([first.name, final.name]).to eq(["A1", final.name])
     expect { fill[0, "{{ feature.colour }}"] }.to invalid(/asks for “feature.colour”|asks for “colour”/)
@@ -69,14 +98,27 @@ RSpec.describe TileLoom::Compose::IndexSheetComposer do
   end
 
   it "shows where a sheet lies in a locator" do
-    locator = {"kind" => "locator", "id" => "where", "place" => {"left_mm" => 5, "top_mm" => 5, "width_mm" => 40, "height_mm" => 30}}
+    locator = {
+      "kind" => "locator",
+      "id" => "where",
+      "place" => {
+        "left_mm" => 5,
+        "top_mm" => 5,
+        "width_mm" => 40,
+        "height_mm" => 30
+      }
+    }
     book, source = book_of(elements: [locator])
-    places = [0, 3].map do |index|
-      sheet = composer(book, source, index)
-      element = book.layout.elements.last
-      group = element.nodes(sheet, element.box(sheet.page)).find { |node| node.is_a?(TileLoom::Scene::Group) && node.name == "cells" }
-      TileLoom::Geometry::Box.around(group.children.first.runs.first).centre
-    end
+    places =
+      [0, 3].map do |index|
+        sheet = composer(book, source, index)
+        element = book.layout.elements.last
+        group =
+          element
+            .nodes(sheet, element.box(sheet.page))
+            .find { |node| node.is_a?(TileLoom::Scene::Group) && node.name == "cells" }
+        TileLoom::Geometry::Box.around(group.children.first.runs.first).centre
+      end
     cells = book.cells(source).values_at(0, 3)
     shift = [cells[1].ground.centre_x - cells[0].ground.centre_x, cells[0].ground.centre_y - cells[1].ground.centre_y]
     moved = places.transpose.map { |from, to| to - from }
@@ -87,7 +129,16 @@ RSpec.describe TileLoom::Compose::IndexSheetComposer do
   # Ten pixels a millimetre: an area at 16 % of dark blue-grey on white is nearly white, not dark, though its line
   # is opaque (ISO 32000-2, 11.6.4.4: constant opacity).
   it "prints a faint area with an opaque line as the screen shows it" do
-    around = {"kind" => "adjoining", "id" => "around", "place" => {"left_mm" => 350, "top_mm" => 130, "width_mm" => 30, "height_mm" => 30}}
+    around = {
+      "kind" => "adjoining",
+      "id" => "around",
+      "place" => {
+        "left_mm" => 350,
+        "top_mm" => 130,
+        "width_mm" => 30,
+        "height_mm" => 30
+      }
+    }
     book, source = book_of(elements: [around])
     Dir.mktmpdir do |folder|
       file = press(book, source, folder, cells: book.cells(source).first(1))
@@ -101,9 +152,25 @@ RSpec.describe TileLoom::Compose::IndexSheetComposer do
 
   it "refuses a key sheet without a key frame, or with a map frame, and checks its texts" do
     elements = TileLoom::Layout::Designs.key_elements
-    expect { book_of(key: elements.reject { |element| element["kind"] == "key_frame" }) }.to invalid(/has no key frame/, path: "/key_layout/elements")
-    map = {"kind" => "map_frame", "id" => "m", "place" => {"left_mm" => 5, "top_mm" => 5, "width_mm" => 40, "height_mm" => 30}}
+    expect { book_of(key: elements.reject { |element| element["kind"] == "key_frame" }) }.to invalid(
+      /has no key frame/,
+      path: "/key_layout/elements"
+    )
+    map = {
+      "kind" => "map_frame",
+      "id" => "m",
+      "place" => {
+        "left_mm" => 5,
+        "top_mm" => 5,
+        "width_mm" => 40,
+        "height_mm" => 30
+      }
+    }
     expect { book_of(key: elements + [map]) }.to invalid(/key frame in its place/)
-    expect { book_of(key: elements + [{"kind" => "text", "id" => "t", "place" => map["place"], "text" => "{{ book.colour }}"}]) }.to invalid(/“book.colour”|“colour”/, path: "/key_layout/elements/#{elements.length}/text")
+    expect {
+      book_of(
+        key: elements + [{"kind" => "text", "id" => "t", "place" => map["place"], "text" => "{{ book.colour }}"}]
+      )
+    }.to invalid(/“book.colour”|“colour”/, path: "/key_layout/elements/#{elements.length}/text")
   end
 end

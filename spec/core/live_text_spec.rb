@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
 RSpec.describe TileLoom::Compose::LiveText do
-  def filled(template, **values) = described_class.new(template, path: "/t").fill({"sheet" => values.transform_keys(&:to_s)})
+  def filled(template, **values) =
+    described_class.new(template, path: "/t").fill({"sheet" => values.transform_keys(&:to_s)})
 
   # Hand-worked: 260.985 m is 856.25 international feet (0.3048 m) and 0.162167 miles (1609.344 m).
   it "turns lengths into other units and writes numbers as people read them" do
@@ -14,13 +15,20 @@ RSpec.describe TileLoom::Compose::LiveText do
 
   # Carries by hand: 59.9996 seconds round to a full minute.
   it "writes angles in degrees, minutes and seconds, with hemispheres and carries" do
-    expect(filled('{{ sheet.latitude | dms: "N,S" }}', latitude: -(33 + 59 / 60.0 + 59.9996 / 3600))).to eq("34°00′00″S")
+    expect(filled('{{ sheet.latitude | dms: "N,S" }}', latitude: -(33 + 59 / 60.0 + 59.9996 / 3600))).to eq(
+      "34°00′00″S"
+    )
     expect(filled('{{ sheet.longitude | dms: "E,W", 1 }}', longitude: 10.5)).to eq("10°30′00.0″E")
   end
 
   it "knows Liquid’s own filters, and says what it does not know" do
-    expect(filled('{{ sheet.name | upcase }}, {{ "2026-04-01" | date: "%-d %B %Y" }}', name: "b3")).to eq("B3, 1 April 2026")
-    expect { filled("{{ sheet.name | shout }}", name: "b3") }.to invalid(/uses the filter “shout”, which is not known; use one of decimals, dms, padded, to_unit/, path: "/t")
+    expect(filled('{{ sheet.name | upcase }}, {{ "2026-04-01" | date: "%-d %B %Y" }}', name: "b3")).to eq(
+      "B3, 1 April 2026"
+    )
+    expect { filled("{{ sheet.name | shout }}", name: "b3") }.to invalid(
+      /uses the filter “shout”, which is not known; use one of decimals, dms, padded, to_unit/,
+      path: "/t"
+    )
     expect { filled("{{ sheet.name | decimals: 2 }}", name: "b3") }.to invalid(/“decimals” needs a number, not “b3”/)
     expect { filled('{{ sheet.width_m | to_unit: "rod" }}', width_m: 3) }.to invalid(/“rod” is not a unit of length/)
   end

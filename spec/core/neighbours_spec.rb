@@ -2,7 +2,14 @@
 
 RSpec.describe TileLoom::Index::Neighbours do
   def cell(number, x, y, width: 100.0, height: 60.0, turn: 0.0)
-    TileLoom::Index::Cell.new(number: number, name: "S#{number}", row: 0, column: 0, scale: 1000, ground: TileLoom::Geometry::TurnedRectangle.new(x, y, width, height, turn))
+    TileLoom::Index::Cell.new(
+      number: number,
+      name: "S#{number}",
+      row: 0,
+      column: 0,
+      scale: 1000,
+      ground: TileLoom::Geometry::TurnedRectangle.new(x, y, width, height, turn)
+    )
   end
 
   def names(cells, number)
@@ -19,7 +26,16 @@ RSpec.describe TileLoom::Index::Neighbours do
     end
   end
 
-  around_the_middle = {"north_west" => "S1", "north" => "S2", "north_east" => "S3", "west" => "S4", "east" => "S6", "south_west" => "S7", "south" => "S8", "south_east" => "S9"}
+  around_the_middle = {
+    "north_west" => "S1",
+    "north" => "S2",
+    "north_east" => "S3",
+    "west" => "S4",
+    "east" => "S6",
+    "south_west" => "S7",
+    "south" => "S8",
+    "south_east" => "S9"
+  }
 
   it "knows the eight cells around one, as the sheets show them, however the grid is turned" do
     [0, 30, 90, 200].each { |turn| expect(names(nine(turn: turn), 5)).to eq(around_the_middle) }
@@ -38,16 +54,23 @@ RSpec.describe TileLoom::Index::Neighbours do
   it "is mutual for cells anywhere, turned anyhow" do
     random = Random.new(7)
     20.times do
-      cells = (1..40).map { |number| cell(number, random.rand * 500, random.rand * 400, turn: random.rand * 360, width: 60 + random.rand * 60) }
+      cells =
+        (1..40).map do |number|
+          cell(number, random.rand * 500, random.rand * 400, turn: random.rand * 360, width: 60 + random.rand * 60)
+        end
       list = described_class.new(cells)
       cells.each do |one|
-        list.of(one).each do |direction, other|
-          opposite = described_class::DIRECTIONS[(described_class::DIRECTIONS.index(direction) + 4) % 8]
-          expect(list.of(other)[opposite]).to eq(one)
-        end
+        list
+          .of(one)
+          .each do |direction, other|
+            opposite = described_class::DIRECTIONS[(described_class::DIRECTIONS.index(direction) + 4) % 8]
+            expect(list.of(other)[opposite]).to eq(one)
+          end
       end
       brute = cells.combination(2).select { |one, other| grown(one).intersects?(grown(other)) }
-      expect(list.pairs.map { |pair| pair.map(&:number).sort }.sort).to eq(brute.map { |pair| pair.map(&:number).sort }.sort)
+      expect(list.pairs.map { |pair| pair.map(&:number).sort }.sort).to eq(
+        brute.map { |pair| pair.map(&:number).sort }.sort
+      )
     end
   end
 
@@ -55,6 +78,14 @@ RSpec.describe TileLoom::Index::Neighbours do
   def grown(cell)
     size = 1 + described_class::GAP
     ground = cell.ground
-    TileLoom::Geometry::Geos.polygon(TileLoom::Geometry::TurnedRectangle.new(ground.centre_x, ground.centre_y, ground.width * size, ground.height * size, ground.rotation_deg).corners)
+    TileLoom::Geometry::Geos.polygon(
+      TileLoom::Geometry::TurnedRectangle.new(
+        ground.centre_x,
+        ground.centre_y,
+        ground.width * size,
+        ground.height * size,
+        ground.rotation_deg
+      ).corners
+    )
   end
 end

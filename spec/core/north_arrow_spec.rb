@@ -4,14 +4,16 @@ RSpec.describe TileLoom::Furniture::Elements::NorthArrow do
   include GridViews
 
   # What an arrow asks of a sheet.
-  sheet = Struct.new(:view, :book) do
-    def norths = TileLoom::View::Norths.new(view, book.parsed_date)
-  end
+  sheet = Struct.new(:view, :book) { def norths = TileLoom::View::Norths.new(view, book.parsed_date) }
   book = Struct.new(:parsed_date)
 
   let(:box) { TileLoom::Geometry::Box.at(330, 100, 20, 20) }
 
-  def arrow(settings) = TileLoom::Furniture::Element.build({"kind" => "north_arrow", "id" => "north", "place" => {}}.merge(settings), path: "/layout/elements/0")
+  def arrow(settings) =
+    TileLoom::Furniture::Element.build(
+      {"kind" => "north_arrow", "id" => "north", "place" => {}}.merge(settings),
+      path: "/layout/elements/0"
+    )
 
   # Degrees clockwise from the page's top to the letter at the arrow's tip.
   define_method(:points) do |settings, view, date = Date.new(2026, 4, 1)|
@@ -25,9 +27,12 @@ RSpec.describe TileLoom::Furniture::Elements::NorthArrow do
   it "ships at least twelve drawings, all pointing up and within their square" do
     forms = TileLoom::Furniture::NorthArrowSet::TITLES.keys
     expect(forms.length).to be >= 12
-    expect(Dir[File.join(TileLoom::Furniture::NorthArrowSet::FOLDER, "*.svg")].map { |file| File.basename(file, ".svg") }).to match_array(forms)
+    expect(
+      Dir[File.join(TileLoom::Furniture::NorthArrowSet::FOLDER, "*.svg")].map { |file| File.basename(file, ".svg") }
+    ).to match_array(forms)
     forms.each do |form|
-      extent = TileLoom::Geometry::Box.around(TileLoom::Furniture::NorthArrowSet.drawing(form).shapes.flat_map(&:runs).flatten)
+      extent =
+        TileLoom::Geometry::Box.around(TileLoom::Furniture::NorthArrowSet.drawing(form).shapes.flat_map(&:runs).flatten)
       expect(extent.min_y).to be_within(0.02).of(-0.5), form
       expect(extent.to_a.map(&:abs).max).to be < 0.52, form
       expect(points({"form" => form}, view)).to be_within(1e-6).of(0), form
@@ -66,6 +71,8 @@ RSpec.describe TileLoom::Furniture::Elements::NorthArrow do
     expect(nodes[{"letter" => ""}].grep(TileLoom::Scene::Text)).to eq([])
     settings = small_settings
     settings["layout"]["elements"].find { |element| element["kind"] == "north_arrow" }["form"] = "anchor"
-    expect(TileLoom::Document::Check.new(settings).findings.map(&:message)).to include(/There is no north arrow “anchor”; use one of needle/)
+    expect(TileLoom::Document::Check.new(settings).findings.map(&:message)).to include(
+      /There is no north arrow “anchor”; use one of needle/
+    )
   end
 end

@@ -25,7 +25,9 @@ RSpec.describe TileLoom::View::Norths do
     values.each do |year, height, lat, lon, north, east, down, declination|
       it "gives the published field at #{lat}°, #{lon}° in #{year}" do
         field = model.wmm.at(lon, lat, year, height_km: height)
-        expect([field.north, field.east, field.down]).to match([north, east, down].map { |value| be_within(0.001).of(value) })
+        expect([field.north, field.east, field.down]).to match(
+          [north, east, down].map { |value| be_within(0.001).of(value) }
+        )
         expect(field.declination_deg).to be_within(0.0051).of(declination)
       end
     end
@@ -36,7 +38,10 @@ RSpec.describe TileLoom::View::Norths do
     end
 
     it "answers for its five years alone, and says so" do
-      expect { model.wmm.at(0, 50, Date.new(2019, 5, 1)) }.to raise_error(TileLoom::Invalid, /known from 2025 to 2029 .*dated 2019-05-01/)
+      expect { model.wmm.at(0, 50, Date.new(2019, 5, 1)) }.to raise_error(
+        TileLoom::Invalid,
+        /known from 2025 to 2029 .*dated 2019-05-01/
+      )
       expect { model.wmm.at(0, 50, Date.new(2029, 12, 31)) }.not_to raise_error
     end
   end
@@ -49,7 +54,9 @@ RSpec.describe TileLoom::View::Norths do
     expect(norths.convergence_deg.abs).to be_within(0.01 / 3600).of(1 + 35 / 60.0 + 3.65 / 3600)
     expect(norths.convergence_deg).to be > 0
     expect(sheet.factors.point_scale).to be_within(1e-8).of(1.00023056)
-    expect([norths.convergence_deg, -0.26, 0.004, nil].map { |angle| described_class.words(angle) }).to eq(["1°35′ E", "0°16′ W", "0°00′", ""])
+    expect([norths.convergence_deg, -0.26, 0.004, nil].map { |angle| described_class.words(angle) }).to eq(
+      ["1°35′ E", "0°16′ W", "0°00′", ""]
+    )
   end
 
   it "adds up on the page, also of a turned frame: true, grid and magnetic north" do
@@ -74,7 +81,28 @@ RSpec.describe TileLoom::View::Norths do
   describe "on a sheet" do
     def sheet_with(element, date: "2026-04-01", text: nil)
       settings = small_settings.merge("date" => date)
-      settings["layout"] = settings["layout"].merge("elements" => [settings["layout"]["elements"].find { |known| known["kind"] == "map_frame" }, element, *(text && [{"kind" => "text", "id" => "live", "place" => {"left_mm" => 0, "top_mm" => 0, "width_mm" => 90, "height_mm" => 20}, "text" => text}])])
+      settings["layout"] = settings["layout"].merge(
+        "elements" => [
+          settings["layout"]["elements"].find { |known| known["kind"] == "map_frame" },
+          element,
+          *(
+            text &&
+              [
+                {
+                  "kind" => "text",
+                  "id" => "live",
+                  "place" => {
+                    "left_mm" => 0,
+                    "top_mm" => 0,
+                    "width_mm" => 90,
+                    "height_mm" => 20
+                  },
+                  "text" => text
+                }
+              ]
+          )
+        ]
+      )
       book = TileLoom::Document::Book.new(settings)
       source = TileLoom::Data::MemorySource.new("area" => [rectangle(402_000, 6_528_000, 402_500, 6_528_400)])
       cells = book.cells(source)
@@ -90,12 +118,28 @@ RSpec.describe TileLoom::View::Norths do
     it "are a diagram of three arrows with their angles, in words" do
       sheet = sheet_with({"kind" => "north_diagram", "id" => "norths", "place" => place})
       found = texts(sheet.drawing.nodes)
-      expect(found).to include("GN", "MN", a_string_matching(/\AConvergence \d°\d\d′ [EW]\z/), a_string_matching(/\ADeclination \d+°\d\d′ [EW] \(2026-04\)\z/))
-      expect(texts(sheet_with({"kind" => "north_diagram", "id" => "norths", "place" => place}, date: "2035-01-01").drawing.nodes)).to include("Magnetic north not known")
+      expect(found).to include(
+        "GN",
+        "MN",
+        a_string_matching(/\AConvergence \d°\d\d′ [EW]\z/),
+        a_string_matching(/\ADeclination \d+°\d\d′ [EW] \(2026-04\)\z/)
+      )
+      expect(
+        texts(
+          sheet_with(
+            {"kind" => "north_diagram", "id" => "norths", "place" => place},
+            date: "2035-01-01"
+          ).drawing.nodes
+        )
+      ).to include("Magnetic north not known")
     end
 
     it "are live text, with the references of the middle" do
-      sheet = sheet_with({"kind" => "north_diagram", "id" => "norths", "place" => place}, text: "{{ sheet.declination }}|{{ sheet.grid_magnetic }}|{{ sheet.zone }}|{{ sheet.square }}|{{ sheet.mgrs }}")
+      sheet =
+        sheet_with(
+          {"kind" => "north_diagram", "id" => "norths", "place" => place},
+          text: "{{ sheet.declination }}|{{ sheet.grid_magnetic }}|{{ sheet.zone }}|{{ sheet.square }}|{{ sheet.mgrs }}"
+        )
       found = texts(sheet.drawing.nodes).find { |string| string.include?("|") }.split("|")
       lon, lat = sheet.view.centre_lon_lat
       wanted = outside("GeoConvert", "-m", "-p", "0", input: "#{lat} #{lon}\n").strip

@@ -45,14 +45,18 @@ RSpec.describe TileLoom::Crs do
       x, y = project(utm18, -73.5, 40.5)
       expect(x).to be_within(0.1).of(627_106.5)
       expect(y).to be_within(0.1).of(4_484_124.4)
-      expect(described_class::Factors.from_geographic(crs.find(utm18), -73.5, 40.5).point_scale).to be_within(5e-8).of(0.9997989)
+      expect(described_class::Factors.from_geographic(crs.find(utm18), -73.5, 40.5).point_scale).to be_within(5e-8).of(
+        0.9997989
+      )
     end
 
     it "Snyder, PP 1395: Lambert conformal conic with its scale factor" do
       x, y = project(conformal, -75, 35)
       expect(x).to be_within(0.1).of(1_894_410.9)
       expect(y).to be_within(0.1).of(1_564_649.5)
-      expect(described_class::Factors.from_geographic(crs.find(conformal), -75, 35).point_scale).to be_within(5e-8).of(0.9970171)
+      expect(described_class::Factors.from_geographic(crs.find(conformal), -75, 35).point_scale).to be_within(5e-8).of(
+        0.9970171
+      )
     end
 
     # GDA Technical Manual: Flinders Peak and Buninyong.
@@ -66,9 +70,13 @@ RSpec.describe TileLoom::Crs do
     end
 
     it "GDA manual: Vincenty's geodesic" do
-      metres, azimuth = described_class::Geodesic.new(crs.find("EPSG:28355")).inverse_deg(
-        dms(144, 25, 29.52440), -dms(37, 57, 3.72030), dms(143, 55, 35.38390), -dms(37, 39, 10.15610)
-      )
+      metres, azimuth =
+        described_class::Geodesic.new(crs.find("EPSG:28355")).inverse_deg(
+          dms(144, 25, 29.52440),
+          -dms(37, 57, 3.72030),
+          dms(143, 55, 35.38390),
+          -dms(37, 39, 10.15610)
+        )
       expect(metres).to be_within(0.001).of(54_972.271)
       expect(azimuth).to be_within(0.01 / 3600).of(dms(306, 52, 5.37))
     end
@@ -92,9 +100,37 @@ RSpec.describe TileLoom::Crs do
     it "agrees on Albers conic positions" do
       code = "+proj=aea +lat_1=20 +lat_2=60 +lat_0=40 +lon_0=-96 +ellps=GRS80 +units=m"
       [[-75, 35], [-120, 55], [-96, 22]].each do |lon, lat|
-        x, y = outside("ConicProj", "-a", "20", "60", "-l", "-96", "-e", "6378137", "1/298.257222101", "-p", "6", input: "#{lat} #{lon}\n").split.map(&:to_f)
+        x, y =
+          outside(
+            "ConicProj",
+            "-a",
+            "20",
+            "60",
+            "-l",
+            "-96",
+            "-e",
+            "6378137",
+            "1/298.257222101",
+            "-p",
+            "6",
+            input: "#{lat} #{lon}\n"
+          ).split.map(&:to_f)
         # ConicProj measures y from the latitude of least scale; only differences are compared.
-        x0, y0 = outside("ConicProj", "-a", "20", "60", "-l", "-96", "-e", "6378137", "1/298.257222101", "-p", "6", input: "40 -96\n").split.map(&:to_f)
+        x0, y0 =
+          outside(
+            "ConicProj",
+            "-a",
+            "20",
+            "60",
+            "-l",
+            "-96",
+            "-e",
+            "6378137",
+            "1/298.257222101",
+            "-p",
+            "6",
+            input: "40 -96\n"
+          ).split.map(&:to_f)
         ours = project(code, lon, lat)
         expect(ours[0]).to be_within(1e-4).of(x - x0)
         expect(ours[1]).to be_within(1e-4).of(y - y0)
@@ -111,7 +147,18 @@ RSpec.describe TileLoom::Crs do
 
   # GeographicLib's GeoConvert as the independent answer, with the wider zones of Norway and Svalbard.
   it "finds the UTM zone of a place" do
-    [[-10.7, 58.9], [0, 0.1], [179.9, -40], [-180, 10], [5, 60], [2.9, 60], [8, 75], [10, 75], [35, 80], [151, -33]].each do |lon, lat|
+    [
+      [-10.7, 58.9],
+      [0, 0.1],
+      [179.9, -40],
+      [-180, 10],
+      [5, 60],
+      [2.9, 60],
+      [8, 75],
+      [10, 75],
+      [35, 80],
+      [151, -33]
+    ].each do |lon, lat|
       theirs = outside("GeoConvert", "-u", input: "#{lat} #{lon}\n").split.first
       hemisphere = (theirs[-1] == "s") ? 32_700 : 32_600
       expect(described_class::Utm.code(lon, lat)).to eq("EPSG:#{hemisphere + theirs.to_i}"), "#{lon} #{lat}"

@@ -5,29 +5,60 @@ RSpec.describe TileLoom::Bar do
 
   # Scale bars of a sheet: [composer, element] for the settings of the bar.
   def bar_on(settings, reference: "EPSG:25829", centre: [403_000, 6_528_000], scale: 5000, width_mm: 61, turned: nil)
-    book, source = small_book([rectangle(centre[0], centre[1], centre[0] + 100, centre[1] + 100)], scale: scale, reference: reference, **(turned ? {index: {turn: turned}} : {}))
+    book, source =
+      small_book(
+        [rectangle(centre[0], centre[1], centre[0] + 100, centre[1] + 100)],
+        scale: scale,
+        reference: reference,
+        **(turned ? {index: {turn: turned}} : {})
+      )
     cells = book.cells(source)
     sheet = TileLoom::Compose::SheetComposer.new(book: book, source: source, cell: cells[0], count: cells.length)
-    element = TileLoom::Furniture::Element.build({"kind" => "scale_bar", "id" => "bar", "place" => {"left_mm" => 10, "top_mm" => 10, "width_mm" => width_mm, "height_mm" => 20}}.merge(settings), path: "/layout/elements/0")
+    element =
+      TileLoom::Furniture::Element.build(
+        {
+          "kind" => "scale_bar",
+          "id" => "bar",
+          "place" => {
+            "left_mm" => 10,
+            "top_mm" => 10,
+            "width_mm" => width_mm,
+            "height_mm" => 20
+          }
+        }.merge(settings),
+        path: "/layout/elements/0"
+      )
     [sheet, element]
   end
 
-  def drawing(settings, **where) = bar_on(settings, **where).then { |sheet, element| element.drawing(sheet, element.box(sheet.page)) }
+  def drawing(settings, **where) =
+    bar_on(settings, **where).then { |sheet, element| element.drawing(sheet, element.box(sheet.page)) }
 
   def strings(nodes) = nodes.grep(TileLoom::Scene::Text).map(&:string)
 
   # [west, east] of all that is drawn of the bar itself.
-  def span(nodes) = nodes.grep(TileLoom::Scene::Path).flat_map(&:runs).flat_map { |run| run.each_slice(2).map(&:first) }.minmax
+  def span(nodes) =
+    nodes.grep(TileLoom::Scene::Path).flat_map(&:runs).flat_map { |run| run.each_slice(2).map(&:first) }.minmax
 
   # The ends of the bar about the middle of the frame, on the ground, are as far apart as GeographicLib's GeodSolve
   # says that it is: UTM in both hemispheres and off the central meridian, a state grid in US survey feet, Mercator
   # at 60° (where a metre of the plane is half of one on the ground), an equal-area conic at 55°, a turned frame.
   {
     "UTM in the north" => ["EPSG:25829", [403_000, 6_528_000], [6_378_137, "1/298.257222101"], nil],
-    "UTM in the south, far off the central meridian" => ["EPSG:32733", [820_000, 7_100_000], [6_378_137, "1/298.257223563"], nil],
+    "UTM in the south, far off the central meridian" => [
+      "EPSG:32733",
+      [820_000, 7_100_000],
+      [6_378_137, "1/298.257223563"],
+      nil
+    ],
     "a state grid in US survey feet" => ["EPSG:2277", [3_100_000, 10_100_000], [6_378_137, "1/298.257222101"], nil],
     "Mercator at 60°" => ["EPSG:3395", [500_000, 8_362_000], [6_378_137, "1/298.257223563"], nil],
-    "an equal-area conic at 55°" => ["+proj=aea +lat_1=43 +lat_2=62 +lat_0=30 +lon_0=10 +ellps=GRS80 +units=m", [2_000_000, 3_100_000], [6_378_137, "1/298.257222101"], nil],
+    "an equal-area conic at 55°" => [
+      "+proj=aea +lat_1=43 +lat_2=62 +lat_0=30 +lon_0=10 +ellps=GRS80 +units=m",
+      [2_000_000, 3_100_000],
+      [6_378_137, "1/298.257222101"],
+      nil
+    ],
     "a frame turned by 30°" => ["EPSG:25829", [403_000, 6_528_000], [6_378_137, "1/298.257222101"], 30]
   }.each do |name, (reference, centre, ellipsoid, turned)|
     it "is true in #{name}" do
@@ -45,7 +76,14 @@ RSpec.describe TileLoom::Bar do
   end
 
   it "is twice as long in Mercator at 60° as on the plane, and as long as the plane says along the grid" do
-    level, grid = %w[level grid].map { |along| drawing({"measured" => along, "per_division" => "25 m", "divisions" => 2}, reference: "EPSG:3395", centre: [500_000, 8_362_000]) }
+    level, grid =
+      %w[level grid].map do |along|
+        drawing(
+          {"measured" => along, "per_division" => "25 m", "divisions" => 2},
+          reference: "EPSG:3395",
+          centre: [500_000, 8_362_000]
+        )
+      end
     # Snyder, PP 1395, (7-8): k = sqrt(1 - e² sin² φ) / cos φ, at the middle of the sheet.
     lat = bar_on({}, reference: "EPSG:3395", centre: [500_000, 8_362_000])[0].view.centre_lon_lat[1] * Math::PI / 180
     factor = Math.sqrt(1 - 0.00669437999014 * Math.sin(lat)**2) / Math.cos(lat)
@@ -56,14 +94,27 @@ RSpec.describe TileLoom::Bar do
 
   # Worked by hand: the room is 61 mm; at 1:5,000 that is 305 m, less the labels: 200 m.
   it "takes the longest round length that fits with its labels, the same on all sheets of a scale" do
-    {500 => "20", 1250 => "50", 2500 => "100", 5000 => "200", 7000 => "200", 25_000 => "1", 1_000_000 => "50"}.each do |scale, last|
+    {
+      500 => "20",
+      1250 => "50",
+      2500 => "100",
+      5000 => "200",
+      7000 => "200",
+      25_000 => "1",
+      1_000_000 => "50"
+    }.each do |scale, last|
       expect(strings(drawing({}, scale: scale).nodes).last.split.first.to_f).to eq(0).or eq(last.to_f)
       expect(drawing({}, scale: scale).ruling.total.to_f).to eq(last.to_f), "at 1:#{scale}"
     end
     book, source = small_book([rectangle(200_000, 6_528_000, 800_000, 6_528_400)], scale: 100_000)
     cells = book.cells(source)
     element = book.layout.elements.find { |known| known.kind == "scale_bar" }
-    found = cells.map { |cell| TileLoom::Compose::SheetComposer.new(book: book, source: source, cell: cell, count: cells.length).then { |sheet| element.drawing(sheet, element.box(sheet.page)).ruling.total } }
+    found =
+      cells.map do |cell|
+        TileLoom::Compose::SheetComposer
+          .new(book: book, source: source, cell: cell, count: cells.length)
+          .then { |sheet| element.drawing(sheet, element.box(sheet.page)).ruling.total }
+      end
     expect(found.length).to be > 10
     expect(found.uniq.length).to eq(1)
   end
@@ -74,15 +125,28 @@ RSpec.describe TileLoom::Bar do
       box = element.box(sheet.page)
       nodes = element.drawing(sheet, box).nodes
       texts = nodes.grep(TileLoom::Scene::Text)
-      expect([*span(nodes), *texts.flat_map { |text| [text.x, text.x + text.face.width_mm(text.string, text.size_pt)] }].minmax).to match([be >= box.min_x - 1e-6, be <= box.max_x + 1e-6]), "#{units}, #{width} mm"
-      texts.map { |text| [text.x, text.x + text.face.width_mm(text.string, text.size_pt)] }.sort.each_cons(2) { |one, other| expect(one[1]).to be < other[0] }
+      expect(
+        [
+          *span(nodes),
+          *texts.flat_map { |text| [text.x, text.x + text.face.width_mm(text.string, text.size_pt)] }
+        ].minmax
+      ).to match([be >= box.min_x - 1e-6, be <= box.max_x + 1e-6]),
+        "#{units}, #{width} mm"
+      texts
+        .map { |text| [text.x, text.x + text.face.width_mm(text.string, text.size_pt)] }
+        .sort
+        .each_cons(2) { |one, other| expect(one[1]).to be < other[0] }
     end
   end
 
   # NIST SP 811: the foot is 0.3048 m, the US survey foot 1200/3937 m, the yard 0.9144 m, the mile 1609.344 m, the
   # nautical mile 1852 m. A pace of 0.75 m and 4 km an hour: common practice.
   it "counts in exact units, and in kilometres or miles where it is so long" do
-    metres = ->(units, **more) { drawing({"units" => units, **more.transform_keys(&:to_s)}, scale: 5000).ruling.then { |ruling| ruling.metres(ruling.total) / ruling.total } }
+    metres = ->(units, **more) do
+      drawing({"units" => units, **more.transform_keys(&:to_s)}, scale: 5000).ruling.then do |ruling|
+        ruling.metres(ruling.total) / ruling.total
+      end
+    end
     expect(metres["ft"]).to eq(0.3048)
     expect(metres["us-ft"]).to eq(1200 / 3937.0)
     expect(metres["yd"]).to eq(0.9144)
@@ -103,7 +167,9 @@ RSpec.describe TileLoom::Bar do
     expect(strings(drawing({"divisions" => 4, "labelled" => "ends"}).nodes).reverse).to eq(["0", "200 m"])
     expect(strings(drawing({"divisions" => 4, "labelled" => "alternate"}).nodes).reverse).to eq(["0", "100", "200 m"])
     expect(strings(drawing({"unit_text" => "metres", "unit_at" => "middle"}).nodes)).to include("metres")
-    expect(strings(drawing({"decimals" => 1, "divisions" => 2, "per_division" => "50 m"}).nodes).reverse).to eq(["0.0", "50.0", "100.0 m"])
+    expect(strings(drawing({"decimals" => 1, "divisions" => 2, "per_division" => "50 m"}).nodes).reverse).to eq(
+      ["0.0", "50.0", "100.0 m"]
+    )
     expect(strings(drawing({}, scale: 24_000).nodes).reverse).to eq(["0", "0.2", "0.4", "0.6", "0.8", "1 km"])
   end
 
@@ -125,16 +191,36 @@ RSpec.describe TileLoom::Bar do
       expect(east - west).to be_within(1e-6).of(drawn.paper(drawn.ruling)), style
     end
     expect(strings(drawing({"style" => "ratio"}).nodes)).to include("1:5,000")
-    ups = %w[up down through].map { |ticks| drawing({"style" => "line", "ticks" => ticks}).nodes.grep(TileLoom::Scene::Path).flat_map(&:runs).first[1] }
+    ups =
+      %w[up down through].map do |ticks|
+        drawing({"style" => "line", "ticks" => ticks}).nodes.grep(TileLoom::Scene::Path).flat_map(&:runs).first[1]
+      end
     expect(ups.uniq.length).to eq(3)
   end
 
   # Worked by hand: 1:10,000 makes a centimetre 100 m; 1:24,000 an inch 2,000 feet; 1:63,360 an inch a mile.
   it "says the scale in a sentence, with about where it rounds" do
     verbal = described_class::VerbalScale
-    expect([500, 2500, 10_000, 5485, 250_000, 1234.5678].map { |scale| verbal.of(scale) }).to eq(["1 cm is 5 m", "1 cm is 25 m", "1 cm is 100 m", "1 cm is 54.85 m", "1 cm is 2.5 km", "1 cm is about 12.35 m"])
-    expect([12, 600, 4800, 24_000, 25_000, 63_360, 126_720, 31_680, 250_000].map { |scale| verbal.of(scale, units: "imperial") })
-      .to eq(["1 inch is 1 foot", "1 inch is 50 feet", "1 inch is 400 feet", "1 inch is 2,000 feet", "1 inch is about 2,083 feet", "1 inch is 1 mile", "1 inch is 2 miles", "1 inch is 0.5 miles", "1 inch is about 3.946 miles"])
+    expect([500, 2500, 10_000, 5485, 250_000, 1234.5678].map { |scale| verbal.of(scale) }).to eq(
+      ["1 cm is 5 m", "1 cm is 25 m", "1 cm is 100 m", "1 cm is 54.85 m", "1 cm is 2.5 km", "1 cm is about 12.35 m"]
+    )
+    expect(
+      [12, 600, 4800, 24_000, 25_000, 63_360, 126_720, 31_680, 250_000].map do |scale|
+        verbal.of(scale, units: "imperial")
+      end
+    ).to eq(
+      [
+        "1 inch is 1 foot",
+        "1 inch is 50 feet",
+        "1 inch is 400 feet",
+        "1 inch is 2,000 feet",
+        "1 inch is about 2,083 feet",
+        "1 inch is 1 mile",
+        "1 inch is 2 miles",
+        "1 inch is 0.5 miles",
+        "1 inch is about 3.946 miles"
+      ]
+    )
     expect(strings(drawing({"ratio" => "above", "verbal" => "below"}).nodes)).to include("1:5,000", "1 cm is 50 m")
   end
 
@@ -144,42 +230,94 @@ RSpec.describe TileLoom::Bar do
     # Snyder's Mercator: at 60° N the factor is 2, at the frame's edges 1:5,000,000 makes it differ by tens of per cent.
     wide = view(reference: "EPSG:3395", centre: [0, 8_362_000], scale: 5_000_000)
     measure = TileLoom::View::Measure.new(wide)
-    top, = wide.to_geographic.forward(wide.to_ground([wide.frame.centre[0], wide.frame.min_y])).each_slice(2).map(&:last)
+    top, =
+      wide.to_geographic.forward(wide.to_ground([wide.frame.centre[0], wide.frame.min_y])).each_slice(2).map(&:last)
     middle = wide.centre_lon_lat[1]
     k = ->(lat) { Math.sqrt(1 - 0.00669437999014 * Math.sin(lat * Math::PI / 180)**2) / Math.cos(lat * Math::PI / 180) }
     expect(measure.error.share).to be_within(1e-3).of(k[top] / k[middle] - 1)
     expect(measure.cylindrical?).to be(true)
-    expect(TileLoom::View::Measure.new(view(reference: "EPSG:3035", centre: [5_000_000, 4_000_000], scale: 5_000_000)).cylindrical?).to be(false)
+    expect(
+      TileLoom::View::Measure.new(
+        view(reference: "EPSG:3035", centre: [5_000_000, 4_000_000], scale: 5_000_000)
+      ).cylindrical?
+    ).to be(false)
   end
 
   it "becomes a bar by latitude where one bar would be off, each row as long as it is there" do
     wide = view(reference: "EPSG:3395", centre: [0, 8_362_000], scale: 5_000_000)
-    look = described_class::Look.new(face: TileLoom::Type::Library.face("sans"), size_pt: 7, colour: "#000000", light: "#ffffff", stroke_mm: 0.15)
-    bar = described_class::ByLatitude.new(settings: {}, view: wide, box: TileLoom::Geometry::Box.at(20, 20, 135, 30), look: look)
+    look =
+      described_class::Look.new(
+        face: TileLoom::Type::Library.face("sans"),
+        size_pt: 7,
+        colour: "#000000",
+        light: "#ffffff",
+        stroke_mm: 0.15
+      )
+    bar =
+      described_class::ByLatitude.new(
+        settings: {},
+        view: wide,
+        box: TileLoom::Geometry::Box.at(20, 20, 135, 30),
+        look: look
+      )
     levels = bar.nodes.first.runs.first(bar.latitudes.length)
     lengths = levels.map { |x1, _, x2, _| x2 - x1 }
     expect(bar.latitudes.length).to be_between(3, 6)
-    bar.latitudes.zip(lengths) do |lat, length|
-      # GeodSolve: so much along the parallel's level about the middle, in page mm.
-      x, = wide.frame.centre
-      y = wide.to_page(wide.to_geographic.inverse([0.0, lat.to_f]))[1]
-      ends = wide.to_geographic.forward(wide.to_ground([x - length / 2, y, x + length / 2, y]))
-      expect(geodesic_m(*ends, ellipsoid: [6_378_137, "1/298.257223563"])).to be_within(1).of(bar.ruling.metres)
-    end
+    bar
+      .latitudes
+      .zip(lengths) do |lat, length|
+        # GeodSolve: so much along the parallel's level about the middle, in page mm.
+        x, = wide.frame.centre
+        y = wide.to_page(wide.to_geographic.inverse([0.0, lat.to_f]))[1]
+        ends = wide.to_geographic.forward(wide.to_ground([x - length / 2, y, x + length / 2, y]))
+        expect(geodesic_m(*ends, ellipsoid: [6_378_137, "1/298.257223563"])).to be_within(1).of(bar.ruling.metres)
+      end
     expect(lengths).to eq(lengths.sort.reverse)
     expect(strings(bar.nodes).grep(/[NS]/)).to all(match(/\A\d\d°(\d\d′)?N\z/))
-    right = bar.nodes.map { |node| node.is_a?(TileLoom::Scene::Text) ? node.x + node.face.width_mm(node.string, node.size_pt) : node.runs.flat_map { |run| run.each_slice(2).map(&:first) }.max }
+    right =
+      bar.nodes.map do |node|
+        if node.is_a?(TileLoom::Scene::Text)
+          node.x + node.face.width_mm(node.string, node.size_pt)
+        else
+          node.runs.flat_map { |run| run.each_slice(2).map(&:first) }.max
+        end
+      end
     expect(right.max).to be <= 155
   end
 
   it "follows the scale of the frame that it is bound to" do
     settings = small_settings
-    settings["layout"]["elements"] << {"kind" => "locator", "id" => "where", "place" => {"left_mm" => 0, "top_mm" => 0, "width_mm" => 40, "height_mm" => 30}}
+    settings["layout"]["elements"] << {
+      "kind" => "locator",
+      "id" => "where",
+      "place" => {
+        "left_mm" => 0,
+        "top_mm" => 0,
+        "width_mm" => 40,
+        "height_mm" => 30
+      }
+    }
     book = TileLoom::Document::Book.new(settings)
     source = TileLoom::Data::MemorySource.new("area" => [rectangle(403_000, 6_528_000, 407_000, 6_530_000)])
     cells = book.cells(source)
     sheet = TileLoom::Compose::SheetComposer.new(book: book, source: source, cell: cells[0], count: cells.length)
-    bar = TileLoom::Furniture::Element.build({"kind" => "scale_bar", "id" => "bar", "frame" => "where", "ratio" => "above", "thousands" => "point", "place" => {"left_mm" => 0, "top_mm" => 40, "width_mm" => 40, "height_mm" => 12}}, path: "/layout/elements/0")
+    bar =
+      TileLoom::Furniture::Element.build(
+        {
+          "kind" => "scale_bar",
+          "id" => "bar",
+          "frame" => "where",
+          "ratio" => "above",
+          "thousands" => "point",
+          "place" => {
+            "left_mm" => 0,
+            "top_mm" => 40,
+            "width_mm" => 40,
+            "height_mm" => 12
+          }
+        },
+        path: "/layout/elements/0"
+      )
     drawn = bar.drawing(sheet, bar.box(sheet.page))
     locator = sheet.layout.elements.last.then { |element| element.map(sheet, element.box(sheet.page)).view }
     x, y = locator.frame.centre
@@ -205,13 +343,17 @@ RSpec.describe TileLoom::Bar do
 
   it "refuses a room too narrow for any round length, and divisions that do not fit" do
     expect { drawing({}, width_mm: 8).nodes }.to invalid(/room of 8 mm holds no round length with its labels/)
-    expect { drawing({"per_division" => "100 m", "divisions" => 5}).nodes }.to invalid(/5 divisions of 100 m take 100 mm at 1:5,000, and the room is 61 mm/)
+    expect { drawing({"per_division" => "100 m", "divisions" => 5}).nodes }.to invalid(
+      /5 divisions of 100 m take 100 mm at 1:5,000, and the room is 61 mm/
+    )
     expect { drawing({"per_division" => "5 deg"}).nodes }.to invalid(/not a unit of length/)
     {"divisions" => [0, 1000], "height_mm" => [-1], "left" => [-2]}.each do |key, values|
       values.each do |value|
         settings = small_settings
         settings["layout"]["elements"].find { |known| known["kind"] == "scale_bar" }[key] = value
-        expect(TileLoom::Document::Check.new(settings).findings.map(&:message)).to include(/“#{key}” is #{value}; it must be/)
+        expect(TileLoom::Document::Check.new(settings).findings.map(&:message)).to include(
+          /“#{key}” is #{value}; it must be/
+        )
       end
     end
   end

@@ -5,14 +5,27 @@ RSpec.describe "Study area" do
 
   def choice(*parts) = TileLoom::Index::AreaChoice.new(parts)
 
-  def point(x, y, id: 1, **attributes) = TileLoom::Data::Feature.new(id: id, wkb: TileLoom::Geometry::Wkb.point(x.to_f, y.to_f), attributes: attributes.transform_keys(&:to_s))
+  def point(x, y, id: 1, **attributes) =
+    TileLoom::Data::Feature.new(
+      id: id,
+      wkb: TileLoom::Geometry::Wkb.point(x.to_f, y.to_f),
+      attributes: attributes.transform_keys(&:to_s)
+    )
 
-  def line(*numbers) = TileLoom::Data::Feature.new(id: 1, wkb: TileLoom::Geometry::Wkb.line(numbers.map(&:to_f)), attributes: {})
+  def line(*numbers) =
+    TileLoom::Data::Feature.new(id: 1, wkb: TileLoom::Geometry::Wkb.line(numbers.map(&:to_f)), attributes: {})
 
   source = TileLoom::Data::MemorySource.new
 
   before(:all) do
-    source.add("dams", [point(0, 0, id: 1, state: "sound"), point(5000, 0, id: 2, state: "failed"), point(9000, 0, id: 3, state: "failed")])
+    source.add(
+      "dams",
+      [
+        point(0, 0, id: 1, state: "sound"),
+        point(5000, 0, id: 2, state: "failed"),
+        point(9000, 0, id: 3, state: "failed")
+      ]
+    )
     source.add("moss", [rectangle(1000, 1000, 2000, 2000)])
     source.add("track", [line(3000, 0, 3000, 4000)])
   end
@@ -22,29 +35,38 @@ RSpec.describe "Study area" do
   define_method(:source) { source }
 
   it "takes layers of points, lines and areas together" do
-    expect(area({"layer" => "dams"}, {"layer" => "moss"}, {"layer" => "track"}).box.to_a).to eq([0, 0, 9000, 4000])
+    expect(area({"layer" => "dams"}, {"layer" => "moss"}, {"layer" => "track"}).box.to_a).to eq(
+      [0, 0, 9000, 4000]
+    )
   end
 
   it "takes the features that meet a condition, or those that were picked" do
-    expect(area({"layer" => "dams", "when" => {"op" => "=", "args" => [{"property" => "state"}, "failed"]}}).box.to_a).to eq([5000, 0, 9000, 0])
+    expect(
+      area({"layer" => "dams", "when" => {"op" => "=", "args" => [{"property" => "state"}, "failed"]}}).box.to_a
+    ).to eq([5000, 0, 9000, 0])
     expect(area({"layer" => "dams", "features" => [1, 2]}).box.to_a).to eq([0, 0, 5000, 0])
   end
 
   it "takes a shape drawn by hand, closed or not" do
-    open, closed = [[[0, 0], [100, 0], [100, 50]], [[0, 0], [100, 0], [100, 50], [0, 0]]].map { |ring| area({"polygon" => ring}) }
+    open, closed =
+      [[[0, 0], [100, 0], [100, 50]], [[0, 0], [100, 0], [100, 50], [0, 0]]].map { |ring| area({"polygon" => ring}) }
     expect([open.geometry.area, closed.geometry.area]).to eq([2500, 2500])
     expect { area({"polygon" => [[0, 0], [1, 1], [2, 2]]}) }.to invalid(/has no inside/)
   end
 
   it "refuses a layer that is not there and a condition on an attribute that is not" do
-    expect { choice({"layer" => "bog"}).check(%w[dams]) }.to invalid(/“bog” is not a layer of this book; choose one of dams/)
+    expect { choice({"layer" => "bog"}).check(%w[dams]) }.to invalid(
+      /“bog” is not a layer of this book; choose one of dams/
+    )
     condition = {"layer" => "dams", "when" => {"op" => ">", "args" => [{"property" => "height"}, 1]}}
     expect { choice(condition).check(%w[dams], {"dams" => {"state" => "text"}}) }.to invalid(/asks for “height”/)
   end
 
   it "keeps no cell that only touches a surface, but one with a point on its edge" do
     mixed = area({"layer" => "dams"}, {"layer" => "moss"})
-    cell = ->(west, south, size) { TileLoom::Geometry::TurnedRectangle.new(west + size / 2.0, south + size / 2.0, size, size, 0.0) }
+    cell = ->(west, south, size) do
+      TileLoom::Geometry::TurnedRectangle.new(west + size / 2.0, south + size / 2.0, size, size, 0.0)
+    end
     expect(mixed.meets?(cell[2000, 1000, 500])).to be(false)
     expect(mixed.meets?(cell[1900, 1000, 500])).to be(true)
     expect(mixed.meets?(cell[0, 0, 100])).to be(true)
@@ -57,7 +79,16 @@ RSpec.describe "Study area" do
     lonlat = TileLoom::Crs::Transform.between(utm, utm.geographic).forward(corners)
     input = lonlat.each_slice(2).map { |lon, lat| format("%.12f %.12f", lat, lon) }.join("\n") + "\n"
     theirs = outside("Planimeter", "-p", "3", "-e", "6378137", "1/298.257222101", input: input).split.last.to_f.abs
-    ours = TileLoom::Index::StudyArea.new([TileLoom::Data::Feature.new(id: 1, wkb: TileLoom::Geometry::Wkb.polygon([corners + corners.first(2)]), attributes: {})]).ground_m2(utm)
+    ours =
+      TileLoom::Index::StudyArea.new(
+        [
+          TileLoom::Data::Feature.new(
+            id: 1,
+            wkb: TileLoom::Geometry::Wkb.polygon([corners + corners.first(2)]),
+            attributes: {}
+          )
+        ]
+      ).ground_m2(utm)
     # Planimeter writes tenths of a square metre.
     expect(ours).to be_within(0.1).of(theirs)
     # The plane's own area is 0.07 % off in this zone.

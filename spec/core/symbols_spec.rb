@@ -30,10 +30,19 @@ RSpec.describe TileLoom::Symbology::Symbol do
   ring = [10, 10, 50, 10, 50, 30, 10, 30]
 
   it "hatches an area with lines at the spacing asked for, as vectors that end at its edge" do
-    symbol = described_class.new({"pattern" => {"kind" => "lines", "spacing_mm" => 4, "width_mm" => 0.3, "colour" => "#000000"}})
+    symbol =
+      described_class.new(
+        {"pattern" => {"kind" => "lines", "spacing_mm" => 4, "width_mm" => 0.3, "colour" => "#000000"}}
+      )
     print(symbol.nodes(rings: [ring])) do |file|
       expect(outside("pdfimages", "-list", file).lines.length).to eq(2)
-      ys = poppler_paths(file, 1).select { |path| path[:style].include?("stroke-width") }.flat_map { |path| path[:points].map(&:last) }.map { |y| y.round(2) }.uniq.sort
+      ys =
+        poppler_paths(file, 1)
+          .select { |path| path[:style].include?("stroke-width") }
+          .flat_map { |path| path[:points].map(&:last) }
+          .map { |y| y.round(2) }
+          .uniq
+          .sort
       expect(ys).to eq([12, 16, 20, 24, 28])
       black, white, outside_it = pixels(file, [30, 16], [30, 18], [8, 16])
       expect([black, white, outside_it]).to eq([[0, 0, 0], [255, 255, 255], [255, 255, 255]])
@@ -42,24 +51,52 @@ RSpec.describe TileLoom::Symbology::Symbol do
 
   it "leaves the holes of an area open" do
     hole = [20, 14, 40, 14, 40, 26, 20, 26]
-    symbol = described_class.new({"pattern" => {"kind" => "lines", "spacing_mm" => 4, "width_mm" => 1, "colour" => "#000000"}})
-    print(symbol.nodes(rings: [ring, hole])) { |file| expect(pixels(file, [15, 16], [30, 16])).to eq([[0, 0, 0], [255, 255, 255]]) }
+    symbol =
+      described_class.new(
+        {"pattern" => {"kind" => "lines", "spacing_mm" => 4, "width_mm" => 1, "colour" => "#000000"}}
+      )
+    print(symbol.nodes(rings: [ring, hole])) do |file|
+      expect(pixels(file, [15, 16], [30, 16])).to eq([[0, 0, 0], [255, 255, 255]])
+    end
   end
 
   it "draws dots and crossed lines where they belong" do
-    dots = described_class.new({"pattern" => {"kind" => "dots", "spacing_mm" => 4, "width_mm" => 1.2, "colour" => "#000000"}})
-    print(dots.nodes(rings: [ring])) { |file| expect(pixels(file, [24, 16], [26, 16], [24, 18], [28, 20])).to eq([[0, 0, 0], [255, 255, 255], [255, 255, 255], [0, 0, 0]]) }
-    crossed = described_class.new({"pattern" => {"kind" => "crossed", "spacing_mm" => 4, "width_mm" => 1, "colour" => "#000000", "angle_deg" => 45}})
+    dots =
+      described_class.new(
+        {"pattern" => {"kind" => "dots", "spacing_mm" => 4, "width_mm" => 1.2, "colour" => "#000000"}}
+      )
+    print(dots.nodes(rings: [ring])) do |file|
+      expect(pixels(file, [24, 16], [26, 16], [24, 18], [28, 20])).to eq(
+        [[0, 0, 0], [255, 255, 255], [255, 255, 255], [0, 0, 0]]
+      )
+    end
+    crossed =
+      described_class.new(
+        {
+          "pattern" => {
+            "kind" => "crossed",
+            "spacing_mm" => 4,
+            "width_mm" => 1,
+            "colour" => "#000000",
+            "angle_deg" => 45
+          }
+        }
+      )
     # Lines at 45° through the corner of the page: the diagonal is one of them.
     print(crossed.nodes(rings: [ring])) { |file| expect(pixels(file, [20, 20])).to eq([[0, 0, 0]]) }
   end
 
   it "leaves out a pattern finer than a printer can hold" do
-    expect(described_class.new({"pattern" => {"kind" => "dots", "spacing_mm" => 1}}, factor: 0.05).nodes(rings: [ring])).to eq([])
+    expect(
+      described_class.new({"pattern" => {"kind" => "dots", "spacing_mm" => 1}}, factor: 0.05).nodes(rings: [ring])
+    ).to eq([])
   end
 
   it "paints a translucent group as one: what overlaps inside does not show through" do
-    boxes = [[10, 10, 40, 10, 40, 30, 10, 30], [30, 10, 60, 10, 60, 30, 30, 30]].map { |run| scene::Path.new(runs: [run], closed: true, fill: scene::Fill.new(colour: "#000000")) }
+    boxes =
+      [[10, 10, 40, 10, 40, 30, 10, 30], [30, 10, 60, 10, 60, 30, 30, 30]].map do |run|
+        scene::Path.new(runs: [run], closed: true, fill: scene::Fill.new(colour: "#000000"))
+      end
     print([scene::Group.new(children: boxes, opacity: 0.5)]) do |file|
       single, both = pixels(file, [20, 20], [35, 20])
       expect(single).to eq(both)
@@ -73,7 +110,10 @@ RSpec.describe TileLoom::Symbology::Symbol do
   it "ships at least 24 markers, each of which draws" do
     expect(TileLoom::Symbology::MarkerSet.shipped.length).to be >= 24
     TileLoom::Symbology::MarkerSet.shipped.each do |shape|
-      nodes = described_class.new({"marker" => {"shape" => shape, "size_mm" => 10, "colour" => "#204060"}}).nodes(points: [50, 30])
+      nodes =
+        described_class.new({"marker" => {"shape" => shape, "size_mm" => 10, "colour" => "#204060"}}).nodes(
+          points: [50, 30]
+        )
       box = TileLoom::Geometry::Box.around(nodes.flat_map(&:runs).flatten)
       expect([box.width, box.height].max).to be_between(7, 12.1), shape
       expect((box.centre[0] - 50).abs).to be < 2.6, shape
@@ -81,12 +121,39 @@ RSpec.describe TileLoom::Symbology::Symbol do
   end
 
   describe "scales" do
-    settings = {"id" => "a", "title" => "A", "rules" => [{"title" => "A", "symbol" => {"strokes" => [{"width_mm" => 1, "dash_mm" => [2, 1]}], "marker" => {"shape" => "circle", "size_mm" => 2, "colour" => "#000000"}}}], "label" => {"attribute" => "n", "size_pt" => 8}}
+    settings = {
+      "id" => "a",
+      "title" => "A",
+      "rules" => [
+        {
+          "title" => "A",
+          "symbol" => {
+            "strokes" => [{"width_mm" => 1, "dash_mm" => [2, 1]}],
+            "marker" => {
+              "shape" => "circle",
+              "size_mm" => 2,
+              "colour" => "#000000"
+            }
+          }
+        }
+      ],
+      "label" => {
+        "attribute" => "n",
+        "size_pt" => 8
+      }
+    }
 
     it "lets sizes grow and shrink with the ground from the design scale, or stay" do
       layer = TileLoom::Symbology::Layer.new(settings.merge("design_scale" => 5000))
       twice = layer.at(2500)
-      expect([twice.rules[0].symbol.strokes[0].width_mm, twice.rules[0].symbol.strokes[0].dash_mm, twice.rules[0].symbol.marker.size_mm, twice.label.size_pt]).to eq([2, [4, 2], 4, 16])
+      expect(
+        [
+          twice.rules[0].symbol.strokes[0].width_mm,
+          twice.rules[0].symbol.strokes[0].dash_mm,
+          twice.rules[0].symbol.marker.size_mm,
+          twice.label.size_pt
+        ]
+      ).to eq([2, [4, 2], 4, 16])
       expect(layer.at(5000).label.size_pt).to eq(8)
       expect(layer.at(20_000).label.size_pt).to eq(2)
       expect(TileLoom::Symbology::Layer.new(settings).at(1).label.size_pt).to eq(8)
@@ -95,7 +162,9 @@ RSpec.describe TileLoom::Symbology::Symbol do
     it "draws a layer between its scales only, both counted in" do
       layer = TileLoom::Symbology::Layer.new(settings.merge("shown" => {"from" => 1000, "to" => 5000}))
       expect([999, 1000, 5000, 5001].map { |scale| layer.shown_at?(scale) }).to eq([false, true, true, false])
-      expect { TileLoom::Symbology::Layer.new(settings.merge("shown" => {"from" => 5000, "to" => 1000})) }.to invalid(/which is no range/)
+      expect { TileLoom::Symbology::Layer.new(settings.merge("shown" => {"from" => 5000, "to" => 1000})) }.to invalid(
+        /which is no range/
+      )
     end
 
     it "keeps a layer out of a sheet at another scale, and doubles its lines at twice the scale" do
@@ -103,7 +172,13 @@ RSpec.describe TileLoom::Symbology::Symbol do
         book, source = small_book([rectangle(402_000, 6_528_000, 402_100, 6_528_100)], scale: scale)
         layer = book.settings["layers"][0].merge("design_scale" => 5000, "shown" => {"from" => 2000})
         document = TileLoom::Document::Book.new(book.settings.merge("layers" => [layer]))
-        composer = TileLoom::Compose::SheetComposer.new(book: document, source: source, cell: document.cells(source).first, count: 1)
+        composer =
+          TileLoom::Compose::SheetComposer.new(
+            book: document,
+            source: source,
+            cell: document.cells(source).first,
+            count: 1
+          )
         composer.ground_drawing(composer.view).nodes.flat_map(&:children).filter_map { |node| node.stroke&.width_mm }
       end
       expect(wide[5000]).to eq([0.3])
@@ -113,8 +188,16 @@ RSpec.describe TileLoom::Symbology::Symbol do
   end
 
   it "draws a feature by the first rule that it meets, or by all" do
-    rules = [{"title" => "all", "symbol" => {}}, {"title" => "leaking", "when" => {"op" => "=", "args" => [{"property" => "s"}, "leaking"]}, "symbol" => {}}]
-    titles = ->(match) { TileLoom::Symbology::Layer.new({"id" => "a", "title" => "A", "rules" => rules, "match" => match}).rules_for({"s" => "leaking"}).map(&:title) }
+    rules = [
+      {"title" => "all", "symbol" => {}},
+      {"title" => "leaking", "when" => {"op" => "=", "args" => [{"property" => "s"}, "leaking"]}, "symbol" => {}}
+    ]
+    titles = ->(match) do
+      TileLoom::Symbology::Layer
+        .new({"id" => "a", "title" => "A", "rules" => rules, "match" => match})
+        .rules_for({"s" => "leaking"})
+        .map(&:title)
+    end
     expect(titles["first"]).to eq(%w[all])
     expect(titles["all"]).to eq(%w[all leaking])
   end

@@ -3,12 +3,24 @@
 RSpec.describe TileLoom::Type do
   # HarfBuzz by its own program, kerning on and ligatures off, as on our sheets.
   it "measures text as HarfBuzz does" do
-    ["Skarrow Moss", "AVATAR Tо Wa, Yр.", "Łódź To. Αύρα ГДТА", "404 500 · 1:2,500", "58°53′30″N", "Loch Skarrow, Àird nan Eòin", "Grid north"].each do |string|
+    [
+      "Skarrow Moss",
+      "AVATAR Tо Wa, Yр.",
+      "Łódź To. Αύρα ГДТА",
+      "404 500 · 1:2,500",
+      "58°53′30″N",
+      "Loch Skarrow, Àird nan Eòin",
+      "Grid north"
+    ].each do |string|
       described_class::Library::STACKS.each_value do |face|
-        shaped = JSON.parse(outside("hb-shape", "--output-format=json", "--features=-liga,-clig,-calt,-dlig", face.file, string))
+        shaped =
+          JSON.parse(
+            outside("hb-shape", "--output-format=json", "--features=-liga,-clig,-calt,-dlig", face.file, string)
+          )
         expect(shaped.map { |glyph| glyph["g"] }).not_to include(0, ".notdef")
         units = shaped.sum { |glyph| glyph["ax"] }
-        expect(face.width_mm(string, 10)).to be_within(1e-9).of(units * 10 / face.units_per_em * 25.4 / 72), "#{string} in #{face.key}"
+        expect(face.width_mm(string, 10)).to be_within(1e-9).of(units * 10 / face.units_per_em * 25.4 / 72),
+          "#{string} in #{face.key}"
       end
     end
   end
@@ -19,7 +31,9 @@ RSpec.describe TileLoom::Type do
     expect(sans.shows?("漢")).to be(false)
   end
 
-  it("names the faces there are") { expect { described_class::Library.face("comic") }.to invalid(/use one of sans-light, sans, sans-semibold/) }
+  it("names the faces there are") do
+    expect { described_class::Library.face("comic") }.to invalid(/use one of sans-light, sans, sans-semibold/)
+  end
 
   it "sets lines at each side and height of a box" do
     box = TileLoom::Geometry::Box.at(10, 20, 50, 30)

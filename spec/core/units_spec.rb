@@ -19,10 +19,14 @@ RSpec.describe TileLoom::Units do
 
   # Common practice: the handbook example of a 20.55 in × 12.99 in frame at 1:500.
   it "gives the ground of a frame without rounding" do
-    expect([length.parse("20.55 in"), length.parse("12.99 in")].map { |side| (side * 500).metres }).to eq([Rational("260.985"), Rational("164.973")])
+    expect([length.parse("20.55 in"), length.parse("12.99 in")].map { |side| (side * 500).metres }).to eq(
+      [Rational("260.985"), Rational("164.973")]
+    )
   end
 
-  it("loses nothing going there and back") { expect(length.new(0.1, "us-ft").to("nmi").to("us-ft")).to eq(length.new(Rational(1, 10), "us-ft")) }
+  it("loses nothing going there and back") do
+    expect(length.new(0.1, "us-ft").to("nmi").to("us-ft")).to eq(length.new(Rational(1, 10), "us-ft"))
+  end
 
   it "refuses what is not a length, in words" do
     expect { length.parse("fifty") }.to invalid(/“fifty” is not a length/)

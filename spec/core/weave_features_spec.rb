@@ -3,7 +3,8 @@
 RSpec.describe TileLoom::Index::ByFeature do
   def crs = TileLoom::Crs::System.find("EPSG:25829")
 
-  def size = ->(scale) { TileLoom::Index::CellSize.new(frame_width_mm: 200, frame_height_mm: 150, scale: scale, crs: crs) }
+  def size =
+    ->(scale) { TileLoom::Index::CellSize.new(frame_width_mm: 200, frame_height_mm: 150, scale: scale, crs: crs) }
 
   def rule(kind, **more) = TileLoom::Index::ScaleRule.new({"kind" => kind, **more.transform_keys(&:to_s)}, held: 1000)
 
@@ -12,12 +13,25 @@ RSpec.describe TileLoom::Index::ByFeature do
     [weaver.cells(features) { |feature| feature.attributes["name"] }, weaver.too_large]
   end
 
-  def site(west, south, east, north, id:, **attributes) = rectangle(west, south, east, north, id: id, attributes: {"name" => "Site #{id}", **attributes.transform_keys(&:to_s)})
+  def site(west, south, east, north, id:, **attributes) =
+    rectangle(
+      west,
+      south,
+      east,
+      north,
+      id: id,
+      attributes: {
+        "name" => "Site #{id}",
+        **attributes.transform_keys(&:to_s)
+      }
+    )
 
   it "holds the scale, and tells or splits what the frame does not hold" do
     sites = [site(0, 0, 100, 80, id: 1), site(1000, 0, 1350, 100, id: 2)]
     cells, large = weave(sites)
-    expect(cells.map { |cell| [cell.name, cell.scale, cell.ground.centre_x, cell.ground.centre_y, cell.ground.width] }).to eq([["Site 1", 1000, 50.0, 40.0, 200.0], ["Site 2", 1000, 1175.0, 50.0, 200.0]])
+    expect(
+      cells.map { |cell| [cell.name, cell.scale, cell.ground.centre_x, cell.ground.centre_y, cell.ground.width] }
+    ).to eq([["Site 1", 1000, 50.0, 40.0, 200.0], ["Site 2", 1000, 1175.0, 50.0, 200.0]])
     expect(large).to eq(["Site 2"])
     split, = weave(sites, several: true)
     expect(split.map(&:name)).to eq(["Site 1", "Site 2", "Site 2-2"])
@@ -31,7 +45,9 @@ RSpec.describe TileLoom::Index::ByFeature do
     expect(cells.first.scale).to eq(2000)
     # 184 mm between margins of 8 mm: 300,000 / 184 is 1,630.
     expect(weave([site(0, 0, 300, 100, id: 1)], rule: rule("fit", margin: "8 mm"))[0].first.scale).to eq(2000)
-    expect([1, 1.2, 1630, 2000, 2000.5, 5485, 81_000, 99_999].map { |scale| TileLoom::Index::ScaleRule.pleasant(scale) }).to eq([1, 1.25, 2000, 2000, 2500, 6000, 100_000, 100_000])
+    expect(
+      [1, 1.2, 1630, 2000, 2000.5, 5485, 81_000, 99_999].map { |scale| TileLoom::Index::ScaleRule.pleasant(scale) }
+    ).to eq([1, 1.25, 2000, 2000, 2500, 6000, 100_000, 100_000])
     random = Random.new(2)
     50.times do
       feature = site(0, 0, 10 + random.rand * 5000, 10 + random.rand * 5000, id: 1)
@@ -42,19 +58,34 @@ RSpec.describe TileLoom::Index::ByFeature do
   end
 
   it "takes the first rung of a ladder that holds the feature, or what an attribute says" do
-    cells, = weave([site(0, 0, 90, 90, id: 1), site(0, 0, 300, 100, id: 2), site(0, 0, 9000, 100, id: 3)], rule: rule("ladder", ladder: [5000, 1000, 2500], margin: "0 mm"))
+    cells, =
+      weave(
+        [site(0, 0, 90, 90, id: 1), site(0, 0, 300, 100, id: 2), site(0, 0, 9000, 100, id: 3)],
+        rule: rule("ladder", ladder: [5000, 1000, 2500], margin: "0 mm")
+      )
     expect(cells.map(&:scale)).to eq([1000, 2500, 5000])
-    cells, = weave([site(0, 0, 90, 90, id: 1, at: "1:2,500"), site(0, 0, 90, 90, id: 2, at: 500)], rule: rule("attribute", attribute: "at"))
+    cells, =
+      weave(
+        [site(0, 0, 90, 90, id: 1, at: "1:2,500"), site(0, 0, 90, 90, id: 2, at: 500)],
+        rule: rule("attribute", attribute: "at")
+      )
     expect(cells.map(&:scale)).to eq([2500, 500])
-    expect { weave([site(0, 0, 90, 90, id: 1, at: "large")], rule: rule("attribute", attribute: "at")) }.to invalid(/attribute “at” is “large”/, path: "/index/rule/attribute")
+    expect { weave([site(0, 0, 90, 90, id: 1, at: "large")], rule: rule("attribute", attribute: "at")) }.to invalid(
+      /attribute “at” is “large”/,
+      path: "/index/rule/attribute"
+    )
   end
 
   # A comb: the middle of its extent lies outside it, that of its largest circle inside.
   it "centres on the largest circle inside, when asked" do
     comb = ring_feature([[0, 0], [300, 0], [300, 10], [120, 10], [120, 160], [0, 160]])
-    cells = weave([TileLoom::Data::Feature.new(id: 1, wkb: comb.wkb, attributes: {"name" => "Comb"})], centre: "inner")[0]
+    cells =
+      weave([TileLoom::Data::Feature.new(id: 1, wkb: comb.wkb, attributes: {"name" => "Comb"})], centre: "inner")[0]
     shape = TileLoom::Geometry::Geos.read(comb.wkb)
-    middle = TileLoom::Geometry::Geos.read(TileLoom::Geometry::Wkb.point(cells.first.ground.centre_x, cells.first.ground.centre_y))
+    middle =
+      TileLoom::Geometry::Geos.read(
+        TileLoom::Geometry::Wkb.point(cells.first.ground.centre_x, cells.first.ground.centre_y)
+      )
     expect(shape.covers?(middle)).to be(true)
     # A circle of 60 m radius is the largest in a stem 120 m wide.
     expect(shape.boundary.distance(middle)).to be_within(1).of(60)
@@ -63,15 +94,32 @@ RSpec.describe TileLoom::Index::ByFeature do
   describe TileLoom::Index::FromLayer do
     def turned(x, y, width, height, angle, **attributes)
       ground = TileLoom::Geometry::TurnedRectangle.new(x, y, width, height, angle)
-      TileLoom::Data::Feature.new(id: 1, wkb: TileLoom::Geometry::Wkb.polygon([ground.corners + ground.corners.first(2)]), attributes: attributes.transform_keys(&:to_s))
+      TileLoom::Data::Feature.new(
+        id: 1,
+        wkb: TileLoom::Geometry::Wkb.polygon([ground.corners + ground.corners.first(2)]),
+        attributes: attributes.transform_keys(&:to_s)
+      )
     end
 
     it "takes name, scale and turn from polygons drawn elsewhere, and tells those that do not fit the frame" do
-      list = [turned(100, 100, 200, 150, 0, name: "One", scale: 1000), turned(500, 100, 400, 300, 25, name: "Two", scale: 2000), turned(900, 100, 200, 200, 0, name: "Three", scale: 1000)]
+      list = [
+        turned(100, 100, 200, 150, 0, name: "One", scale: 1000),
+        turned(500, 100, 400, 300, 25, name: "Two", scale: 2000),
+        turned(900, 100, 200, 200, 0, name: "Three", scale: 1000)
+      ]
       weaver = described_class.new(size: size, scale: 1000, scale_attribute: "scale")
       cells = weaver.cells(list) { |feature| feature.attributes["name"] }
-      expect(cells.map { |cell| [cell.name, cell.scale, cell.ground.centre_x.round(6), cell.ground.rotation_deg.round(6), cell.ground.width.round(6)] })
-        .to eq([["One", 1000, 100.0, 0.0, 200.0], ["Two", 2000, 500.0, 25.0, 400.0], ["Three", 1000, 900.0, 0.0, 200.0]])
+      expect(
+        cells.map do |cell|
+          [
+            cell.name,
+            cell.scale,
+            cell.ground.centre_x.round(6),
+            cell.ground.rotation_deg.round(6),
+            cell.ground.width.round(6)
+          ]
+        end
+      ).to eq([["One", 1000, 100.0, 0.0, 200.0], ["Two", 2000, 500.0, 25.0, 400.0], ["Three", 1000, 900.0, 0.0, 200.0]])
       expect(weaver.misfits).to eq(["Three"])
       expect { described_class.new(size: size, scale: 1000).cells([]) { "x" } }.to invalid(/no polygons/)
     end

@@ -1,16 +1,34 @@
 # frozen_string_literal: true
 
 RSpec.describe TileLoom::Index::Naming do
-  def cell(number, column, row, name: nil, pinned: nil, x: column * 100.0, y: -row * 60.0) = TileLoom::Index::Cell.new(number: number, name: name, row: row, column: column, scale: 1000, ground: TileLoom::Geometry::TurnedRectangle.new(x, y, 100.0, 60.0, 0.0), pinned: pinned)
+  def cell(number, column, row, name: nil, pinned: nil, x: column * 100.0, y: -row * 60.0) =
+    TileLoom::Index::Cell.new(
+      number: number,
+      name: name,
+      row: row,
+      column: column,
+      scale: 1000,
+      ground: TileLoom::Geometry::TurnedRectangle.new(x, y, 100.0, 60.0, 0.0),
+      pinned: pinned
+    )
 
-  def grid(columns, rows) = (0...rows).to_a.product((0...columns).to_a).each_with_index.map { |(row, column), index| cell(index + 1, column, row) }
+  def grid(columns, rows) =
+    (0...rows)
+      .to_a
+      .product((0...columns).to_a)
+      .each_with_index
+      .map { |(row, column), index| cell(index + 1, column, row) }
 
   def names(settings, cells = grid(2, 2)) = described_class.new(settings).named(cells).map(&:name)
 
   it "writes places and numbers by the pattern" do
     expect(names({})).to eq(%w[A1 B1 A2 B2])
-    expect(names({"rows_from" => "south", "prefix" => "M-", "between" => "/", "digits" => 2})).to eq(%w[M-A/02 M-B/02 M-A/01 M-B/01])
-    expect(names({"columns" => "numbers", "rows" => "letters", "first" => "row", "between" => "."})).to eq(%w[A.1 A.2 B.1 B.2])
+    expect(names({"rows_from" => "south", "prefix" => "M-", "between" => "/", "digits" => 2})).to eq(
+      %w[M-A/02 M-B/02 M-A/01 M-B/01]
+    )
+    expect(names({"columns" => "numbers", "rows" => "letters", "first" => "row", "between" => "."})).to eq(
+      %w[A.1 A.2 B.1 B.2]
+    )
     expect(names({"kind" => "numbers", "digits" => 3})).to eq(%w[001 002 003 004])
     expect(described_class.new({"without_io" => true}).place(8, 0, 1)).to eq("J1")
     expect(described_class.new({"without_io" => true}).place(24, 0, 1)).to eq("AA1")
@@ -21,11 +39,17 @@ RSpec.describe TileLoom::Index::Naming do
     expect([51, 52].map { |column| described_class.new({}).place(column, 0, 1) }).to eq(%w[AZ1 BA1])
     many = names({"without_io" => true}, grid(700, 2))
     expect(many.uniq.length).to eq(1400)
-    expect(described_class.new({}).named(grid(2, 1), own: ["Moor", "moor"]).map(&:name)).to eq(["Moor", "moor (2)"])
+    expect(described_class.new({}).named(grid(2, 1), own: %w[Moor moor]).map(&:name)).to eq(["Moor", "moor (2)"])
   end
 
   describe TileLoom::Index::Order do
-    def order(settings, cells = grid(3, 2)) = described_class.new(settings).numbered(cells.map { |cell| cell.dup.tap { |named| named.name = TileLoom::Index::Naming.cell(cell.column, cell.row) } }).map(&:name)
+    def order(settings, cells = grid(3, 2)) =
+      described_class
+        .new(settings)
+        .numbered(
+          cells.map { |cell| cell.dup.tap { |named| named.name = TileLoom::Index::Naming.cell(cell.column, cell.row) } }
+        )
+        .map(&:name)
 
     it "takes cells by rows, columns, back and forth, from each corner" do
       expect(order({"kind" => "rows"})).to eq(%w[A1 B1 C1 A2 B2 C2])
@@ -39,7 +63,9 @@ RSpec.describe TileLoom::Index::Naming do
     it "goes round the middle, either way, from a chosen start" do
       ring = grid(3, 3)
       expect(order({"kind" => "clockwise"}, ring)).to eq(%w[B2 B1 C1 C2 C3 B3 A3 A2 A1])
-      expect(order({"kind" => "counter_clockwise", "start_deg" => 90}, ring).first(3)).to eq(%w[C2 C1 B2]).or eq(%w[C2 C1 B1])
+      expect(order({"kind" => "counter_clockwise", "start_deg" => 90}, ring).first(3)).to eq(%w[C2 C1 B2]).or eq(
+             %w[C2 C1 B1]
+           )
     end
 
     it "sorts names naturally" do
@@ -56,7 +82,10 @@ RSpec.describe TileLoom::Index::Naming do
       described_class.new(before: before, fresh: fresh, area: within, naming: TileLoom::Index::Naming.new({}))
     end
 
-    def row(columns, from: 0.0) = (0...columns).map { |column| cell(column + 1, column, 0, name: TileLoom::Index::Naming.cell(column, 0), x: from + column * 100) }
+    def row(columns, from: 0.0) =
+      (0...columns).map do |column|
+        cell(column + 1, column, 0, name: TileLoom::Index::Naming.cell(column, 0), x: from + column * 100)
+      end
 
     it "keeps names when cells come on the east or on the west, and gives newcomers a fitting free one" do
       east = renew(row(3), row(5))
@@ -87,7 +116,8 @@ RSpec.describe TileLoom::Index::Naming do
     it "never gives a name twice" do
       random = Random.new(4)
       30.times do
-        before = row(1 + random.rand(6), from: random.rand * 200).each { |cell| cell.pinned = true if random.rand < 0.3 }
+        before =
+          row(1 + random.rand(6), from: random.rand * 200).each { |cell| cell.pinned = true if random.rand < 0.3 }
         names = renew(before, row(1 + random.rand(8), from: random.rand * 300 - 150)).cells.map(&:name)
         expect(names.uniq).to eq(names)
       end
@@ -97,9 +127,16 @@ RSpec.describe TileLoom::Index::Naming do
   describe TileLoom::Index::FeatureCover do
     it "sorts features by how they fall on cells" do
       cells = [cell(1, 0, 0), cell(2, 1, 0)]
-      features = [rectangle(-10, -10, 10, 10, id: 1), rectangle(40, -10, 60, 10, id: 2), rectangle(400, 0, 410, 10, id: 3), rectangle(-60, -10, -40, 10, id: 4)]
+      features = [
+        rectangle(-10, -10, 10, 10, id: 1),
+        rectangle(40, -10, 60, 10, id: 2),
+        rectangle(400, 0, 410, 10, id: 3),
+        rectangle(-60, -10, -40, 10, id: 4)
+      ]
       found = described_class.new(cells, features)
-      expect([found.count, *[found.missing, found.cut, found.several].map { |list| list.map(&:id) }]).to eq([4, [3], [2, 4], [2]])
+      expect([found.count, *[found.missing, found.cut, found.several].map { |list| list.map(&:id) }]).to eq(
+        [4, [3], [2, 4], [2]]
+      )
     end
   end
 end

@@ -3,8 +3,24 @@
 RSpec.describe TileLoom::Index do
   utm = "EPSG:25829"
 
-  def weave(features, width_mm:, height_mm:, scale:, overlap_mm: 0, reference: "EPSG:25829", held: "projection", room: 0.0)
-    size = TileLoom::Index::CellSize.new(frame_width_mm: width_mm, frame_height_mm: height_mm, scale: scale, crs: TileLoom::Crs::System.find(reference), held: held)
+  def weave(
+    features,
+    width_mm:,
+    height_mm:,
+    scale:,
+    overlap_mm: 0,
+    reference: "EPSG:25829",
+    held: "projection",
+    room: 0.0
+  )
+    size =
+      TileLoom::Index::CellSize.new(
+        frame_width_mm: width_mm,
+        frame_height_mm: height_mm,
+        scale: scale,
+        crs: TileLoom::Crs::System.find(reference),
+        held: held
+      )
     area = TileLoom::Index::StudyArea.new(features, room: room)
     TileLoom::Index::Grid.new(area: area, size: size, overlap_mm: overlap_mm)
   end
@@ -20,7 +36,13 @@ RSpec.describe TileLoom::Index do
   # Common practice: a district at 1:24,000 on ANSI B (11 × 17 in) that needs two rows and two columns.
   # 16 in × 10 in of map at 1:24,000 is 9,753.6 m × 6,096 m; the district is 15 km × 10 km.
   it "takes two rows and two columns for a district at 1:24,000 on ANSI B" do
-    cells = weave([rectangle(500_000, 4_000_000, 515_000, 4_010_000)], width_mm: 16 * 25.4, height_mm: 10 * 25.4, scale: 24_000).cells
+    cells =
+      weave(
+        [rectangle(500_000, 4_000_000, 515_000, 4_010_000)],
+        width_mm: 16 * 25.4,
+        height_mm: 10 * 25.4,
+        scale: 24_000
+      ).cells
     expect(cells.map(&:name)).to eq(%w[A1 B1 A2 B2])
     expect(cells.map(&:number)).to eq([1, 2, 3, 4])
     expect(cells.first.ground.width).to be_within(1e-6).of(9_753.6)
@@ -28,7 +50,9 @@ RSpec.describe TileLoom::Index do
 
   # ISO/IEC 29500-1: columns of a spreadsheet.
   it "letters columns as a spreadsheet does" do
-    expect([0, 25, 26, 51, 52, 701, 702].map { |index| described_class::Naming.letters(index) }).to eq(%w[A Z AA AZ BA ZZ AAA])
+    expect([0, 25, 26, 51, 52, 701, 702].map { |index| described_class::Naming.letters(index) }).to eq(
+      %w[A Z AA AZ BA ZZ AAA]
+    )
   end
 
   it "overlaps neighbours by the width asked for, on paper" do
@@ -39,7 +63,14 @@ RSpec.describe TileLoom::Index do
 
   it "counts a US survey foot as a foot, not a metre" do
     # 100 mm at 1:12,000 is 1,200 m on the map plane: 3,937 US survey feet (1200/3937 m each).
-    cell = weave([rectangle(3_000_000, 10_000_000, 3_000_100, 10_000_100)], width_mm: 100, height_mm: 100, scale: 12_000, reference: "EPSG:2277").cells.first
+    cell =
+      weave(
+        [rectangle(3_000_000, 10_000_000, 3_000_100, 10_000_100)],
+        width_mm: 100,
+        height_mm: 100,
+        scale: 12_000,
+        reference: "EPSG:2277"
+      ).cells.first
     expect(cell.ground.width).to be_within(1e-6).of(3_937)
   end
 
@@ -51,7 +82,9 @@ RSpec.describe TileLoom::Index do
 
   it "leaves room for growth" do
     expect(weave([rectangle(0, 0, 100, 100)], width_mm: 100, height_mm: 100, scale: 1000).cells.length).to eq(1)
-    expect(weave([rectangle(0, 0, 100, 100)], width_mm: 100, height_mm: 100, scale: 1000, room: 5.0).cells.length).to eq(4)
+    expect(
+      weave([rectangle(0, 0, 100, 100)], width_mm: 100, height_mm: 100, scale: 1000, room: 5.0).cells.length
+    ).to eq(4)
   end
 
   # Brute force: points thrown into random areas, each found on a cell; each cell useful; names unique.
@@ -59,8 +92,21 @@ RSpec.describe TileLoom::Index do
     random = Random.new(7)
     30.times do
       spokes = Array.new(random.rand(5..14)) { random.rand(200.0..2000.0) }
-      points = spokes.each_with_index.map { |r, i| [10_000 + r * Math.cos(i * 2 * Math::PI / spokes.length), 10_000 + r * Math.sin(i * 2 * Math::PI / spokes.length)] }
-      grid = weave([ring_feature(points)], width_mm: random.rand(60..300), height_mm: random.rand(60..300), scale: 2500, overlap_mm: random.rand(0..20))
+      points =
+        spokes.each_with_index.map do |r, i|
+          [
+            10_000 + r * Math.cos(i * 2 * Math::PI / spokes.length),
+            10_000 + r * Math.sin(i * 2 * Math::PI / spokes.length)
+          ]
+        end
+      grid =
+        weave(
+          [ring_feature(points)],
+          width_mm: random.rand(60..300),
+          height_mm: random.rand(60..300),
+          scale: 2500,
+          overlap_mm: random.rand(0..20)
+        )
       cells = grid.cells
       shape = TileLoom::Geometry::Geos.read(ring_feature(points).wkb)
       prepared = shape.to_prepared
@@ -70,7 +116,9 @@ RSpec.describe TileLoom::Index do
         expect(cells.any? { |cell| cell.ground.box.include?(x, y) }).to be(true)
       end
       expect(cells.map(&:name).uniq.length).to eq(cells.length)
-      cells.each { |cell| expect(shape.intersection(TileLoom::Geometry::Geos.polygon(cell.ground.corners)).area).to be > 0 }
+      cells.each do |cell|
+        expect(shape.intersection(TileLoom::Geometry::Geos.polygon(cell.ground.corners)).area).to be > 0
+      end
     end
   end
 
@@ -81,7 +129,12 @@ RSpec.describe TileLoom::Index do
     grid = weave([area], width_mm: 300, height_mm: 300, scale: 500_000, reference: "EPSG:3857", held: "ground")
     rest = grid.area.left_out(grid.cells.map(&:ground)).area
     expect(rest).to be < 1
-    factor = TileLoom::Crs::Factors.at(TileLoom::Crs::System.find("EPSG:3857"), grid.cells.last.ground.centre_x, grid.cells.last.ground.centre_y).point_scale
+    factor =
+      TileLoom::Crs::Factors.at(
+        TileLoom::Crs::System.find("EPSG:3857"),
+        grid.cells.last.ground.centre_x,
+        grid.cells.last.ground.centre_y
+      ).point_scale
     expect(grid.cells.last.ground.width).to be_within(1e-3).of(150_000 * factor)
   end
 
@@ -91,7 +144,10 @@ RSpec.describe TileLoom::Index do
   end
 
   it "refuses an overlap larger than the frame, and an empty area" do
-    expect { weave([rectangle(0, 0, 10, 10)], width_mm: 100, height_mm: 80, scale: 1000, overlap_mm: 81) }.to invalid(/leaves nothing of a frame 80 mm wide/, path: "/index/overlap_mm")
+    expect { weave([rectangle(0, 0, 10, 10)], width_mm: 100, height_mm: 80, scale: 1000, overlap_mm: 81) }.to invalid(
+      /leaves nothing of a frame 80 mm wide/,
+      path: "/index/overlap_mm"
+    )
     expect { weave([], width_mm: 100, height_mm: 80, scale: 1000) }.to invalid(/is empty/, path: "/index/area")
   end
 
@@ -101,7 +157,10 @@ RSpec.describe TileLoom::Index do
     expect(weave([point], width_mm: 100, height_mm: 100, scale: 1000).cells.length).to eq(1)
     expect(weave([line], width_mm: 100, height_mm: 100, scale: 1000).cells.length).to eq(3)
     # On the edge between two cells: a point must not fall between them.
-    posts = [0, 100, 200].map { |x| TileLoom::Data::Feature.new(id: x, wkb: TileLoom::Geometry::Wkb.point(x.to_f, 0.0), attributes: {}) }
+    posts =
+      [0, 100, 200].map do |x|
+        TileLoom::Data::Feature.new(id: x, wkb: TileLoom::Geometry::Wkb.point(x.to_f, 0.0), attributes: {})
+      end
     cells = weave(posts, width_mm: 100, height_mm: 100, scale: 1000).cells
     [0, 100, 200].each { |x| expect(cells.any? { |cell| cell.ground.box.include?(x, 0) }).to be(true) }
   end

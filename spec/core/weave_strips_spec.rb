@@ -2,21 +2,40 @@
 
 RSpec.describe TileLoom::Index::Strip do
   # A frame of 220 × 120 mm at 1:1,000, the line 10 mm inside: 200 × 100 m of room.
-  let(:size) { TileLoom::Index::CellSize.new(frame_width_mm: 220, frame_height_mm: 120, scale: 1000, crs: TileLoom::Crs::System.find("EPSG:25829")) }
+  let(:size) do
+    TileLoom::Index::CellSize.new(
+      frame_width_mm: 220,
+      frame_height_mm: 120,
+      scale: 1000,
+      crs: TileLoom::Crs::System.find("EPSG:25829")
+    )
+  end
 
-  def line(points, id: 1) = TileLoom::Data::Feature.new(id: id, wkb: TileLoom::Geometry::Wkb.line(points.flatten.map(&:to_f)), attributes: {})
+  def line(points, id: 1) =
+    TileLoom::Data::Feature.new(id: id, wkb: TileLoom::Geometry::Wkb.line(points.flatten.map(&:to_f)), attributes: {})
 
   def strip(**options) = described_class.new(size: size, lead_mm: 10, overlap_mm: 20, **options)
 
-  def woven(features, gap: 0.0, reverse: false, **options) = strip(**options).cells(TileLoom::Index::Chain.of(features, gap: gap, reverse: reverse))
+  def woven(features, gap: 0.0, reverse: false, **options) =
+    strip(**options).cells(TileLoom::Index::Chain.of(features, gap: gap, reverse: reverse))
 
   def shapes(cells) = cells.map { |cell| TileLoom::Geometry::Geos.polygon(cell.ground.corners) }
 
   # Each place of the lines is on a sheet, and 10 m inside its sides.
   def expect_followed(cells, features)
-    inner = cells.map { |cell| cell.ground.dup.tap { |ground| ground.width, ground.height = ground.width - 20 + 1e-6, ground.height - 20 + 1e-6 } }
+    inner =
+      cells.map do |cell|
+        cell.ground.dup.tap do |ground|
+          ground.width, ground.height = ground.width - 20 + 1e-6, ground.height - 20 + 1e-6
+        end
+      end
     cover = TileLoom::Geometry::Geos.union(inner.map { |ground| TileLoom::Geometry::Geos.polygon(ground.corners) })
-    expect(TileLoom::Geometry::Geos.union(features.map { |feature| TileLoom::Geometry::Geos.read(feature.wkb) }).difference(cover).length).to be < 1e-6
+    expect(
+      TileLoom::Geometry::Geos
+        .union(features.map { |feature| TileLoom::Geometry::Geos.read(feature.wkb) })
+        .difference(cover)
+        .length
+    ).to be < 1e-6
   end
 
   # By hand: the first sheet shows 200 m, each other 180 m more; 1,000 m take 1 + 800 / 180, that is 6.
@@ -25,7 +44,12 @@ RSpec.describe TileLoom::Index::Strip do
       cells = woven([line(ends)])
       expect(cells.length).to eq(6)
       expect_followed(cells, [line(ends)])
-      gaps = cells.each_cons(2).map { |one, other| Math.hypot(other.ground.centre_x - one.ground.centre_x, other.ground.centre_y - one.ground.centre_y) }
+      gaps =
+        cells
+          .each_cons(2)
+          .map do |one, other|
+            Math.hypot(other.ground.centre_x - one.ground.centre_x, other.ground.centre_y - one.ground.centre_y)
+          end
       expect(gaps.max - gaps.min).to be < 0.5
     end
     expect(woven([line([[0, 0], [200, 0]])]).length).to eq(1)
@@ -45,13 +69,22 @@ RSpec.describe TileLoom::Index::Strip do
 
   # Half a turn between neighbours would put a reader's map upside down (common practice: one sense along a strip).
   def expect_even_turns(cells, most)
-    changes = cells.map { |cell| cell.ground.rotation_deg }.each_cons(2).map { |one, other| TileLoom::Units::Angle.wrapped(other - one).abs }
+    changes =
+      cells
+        .map { |cell| cell.ground.rotation_deg }
+        .each_cons(2)
+        .map { |one, other| TileLoom::Units::Angle.wrapped(other - one).abs }
     expect(changes.max).to be <= most
   end
 
-  it "turns frames of a strip in one sense where the route passes the upright, north up on most of them or read along it" do
+  it "turns frames of a strip in one sense where the route passes the upright, north up on most of them or read " \
+    "along it" do
     # A bow from 60° to 140° against the easting.
-    bow = (0..80).reduce([[0.0, 0.0]]) { |points, n| angle = (60 + n) * Math::PI / 180 and points + [[points.last[0] + 20 * Math.cos(angle), points.last[1] + 20 * Math.sin(angle)]] }
+    bow =
+      (0..80).reduce([[0.0, 0.0]]) do |points, n|
+        angle = (60 + n) * Math::PI / 180 and
+          points + [[points.last[0] + 20 * Math.cos(angle), points.last[1] + 20 * Math.sin(angle)]]
+      end
     [bow, bow.reverse].each do |points|
       cells = woven([line(points)])
       expect_even_turns(cells, 45)
@@ -62,7 +95,9 @@ RSpec.describe TileLoom::Index::Strip do
     chain = ->(points) { TileLoom::Index::Chain.new(points.flatten.map(&:to_f)) }
     expect(strip.cells([chain[west]]).map { |cell| cell.ground.rotation_deg }.uniq).to eq([0.0])
     expect(strip(upward: "route").cells([chain[west]]).map { |cell| cell.ground.rotation_deg.abs }.uniq).to eq([180.0])
-    expect(strip(upward: "route").cells([chain[[[0, 0], [0, -900]]]]).map { |cell| cell.ground.rotation_deg }.uniq).to eq([-90.0])
+    expect(
+      strip(upward: "route").cells([chain[[[0, 0], [0, -900]]]]).map { |cell| cell.ground.rotation_deg }.uniq
+    ).to eq([-90.0])
   end
 
   # Teeth of 80 m height fit across the frame's 100 m, so that the zigzag of 600 m takes what a straight line
@@ -76,7 +111,12 @@ RSpec.describe TileLoom::Index::Strip do
 
   it "turns at sharp bends and goes round loops" do
     bend = [[0, 0], [400, 0], [400, 20], [10, 20], [10, 400]]
-    loop_ = [[0, 0], [300, 0], *(0..40).map { |i| angle = i * Math::PI / 20 and [300 + 30 * Math.sin(angle), 30 - 30 * Math.cos(angle)] }, [700, 0]]
+    loop_ = [
+      [0, 0],
+      [300, 0],
+      *(0..40).map { |i| angle = i * Math::PI / 20 and [300 + 30 * Math.sin(angle), 30 - 30 * Math.cos(angle)] },
+      [700, 0]
+    ]
     [bend, loop_].each { |points| expect_followed(woven([line(points)]), [line(points)]) }
   end
 
@@ -97,7 +137,9 @@ RSpec.describe TileLoom::Index::Strip do
     expect([chains.length, chains.first.length, chains.first.points.first]).to eq([1, 900.0, [0.0, 0.0]])
     expect(TileLoom::Index::Chain.of(pieces, reverse: true).first.points.first).to eq([900.0, 0.0])
     apart = [line([[0, 0], [300, 0]]), line([[340, 0], [700, 0]], id: 2)]
-    expect([TileLoom::Index::Chain.of(apart).length, TileLoom::Index::Chain.of(apart, gap: 50.0).map(&:length)]).to eq([2, [700.0]])
+    expect([TileLoom::Index::Chain.of(apart).length, TileLoom::Index::Chain.of(apart, gap: 50.0).map(&:length)]).to eq(
+      [2, [700.0]]
+    )
     fork = [line([[0, 0], [500, 0]]), line([[500, 0], [900, 300]], id: 2), line([[500, 0], [900, -300]], id: 3)]
     cells = woven(fork)
     expect(cells.map(&:row).uniq).to eq([0, 1, 2])
@@ -105,8 +147,13 @@ RSpec.describe TileLoom::Index::Strip do
   end
 
   it "refuses a lead or an overlap that leaves nothing of the frame" do
-    expect { described_class.new(size: size, lead_mm: 60) }.to invalid(/lead of 60 mm leaves no room/, path: "/index/lead_mm")
-    expect { described_class.new(size: size, lead_mm: 10, overlap_mm: 99) }.to invalid(/overlap of 99 mm leaves nothing/)
+    expect { described_class.new(size: size, lead_mm: 60) }.to invalid(
+      /lead of 60 mm leaves no room/,
+      path: "/index/lead_mm"
+    )
+    expect { described_class.new(size: size, lead_mm: 10, overlap_mm: 99) }.to invalid(
+      /overlap of 99 mm leaves nothing/
+    )
   end
 
   # Both sheets draw the same ground line, square to the way from one to the other, where they overlap.
@@ -119,7 +166,9 @@ RSpec.describe TileLoom::Index::Strip do
       theirs = TileLoom::Index::MatchLine.of(other, neighbours.of(other)).find { |match| match.neighbour == one }
       x1, y1, x2, y2 = mine.ends
       a1, b1, a2, b2 = theirs.ends
-      [[a1, b1], [a2, b2]].each { |x, y| expect(((x2 - x1) * (y - y1) - (y2 - y1) * (x - x1)).abs / Math.hypot(x2 - x1, y2 - y1)).to be < 1e-6 }
+      [[a1, b1], [a2, b2]].each do |x, y|
+        expect(((x2 - x1) * (y - y1) - (y2 - y1) * (x - x1)).abs / Math.hypot(x2 - x1, y2 - y1)).to be < 1e-6
+      end
       # The line crosses the curve it was woven along: a place of the circle lies on either side of it.
       middle = TileLoom::Geometry::Geos.read(TileLoom::Geometry::Wkb.line(mine.ends))
       expect(middle.intersects?(TileLoom::Geometry::Geos.read(line(ring).wkb))).to be(true)

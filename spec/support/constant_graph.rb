@@ -70,18 +70,25 @@ class ConstantGraph
   def home(scopes, constant)
     parts = constant.delete_prefix("::").split("::")
     around = constant.start_with?("::") ? [[]] : (scopes.length.downto(0).map { |depth| scopes.first(depth) } + [@root])
-    parts.length.downto(1) do |length|
-      around.each do |scope|
-        found = homes[[*scope, *parts.first(length)].join("::")]
-        return found if found
+    parts
+      .length
+      .downto(1) do |length|
+        around.each do |scope|
+          found = homes[[*scope, *parts.first(length)].join("::")]
+          return found if found
+        end
       end
-    end
     nil
   end
 
   # A module that many files reopen is nobody's.
   def homes
-    @homes ||= @readings.flat_map { |path, reading| reading.defined.map { |name| [name, path] } }
-      .group_by(&:first).transform_values { |found| found.map(&:last).uniq }.select { |_, paths| paths.length == 1 }.transform_values(&:first)
+    @homes ||=
+      @readings
+        .flat_map { |path, reading| reading.defined.map { |name| [name, path] } }
+        .group_by(&:first)
+        .transform_values { |found| found.map(&:last).uniq }
+        .select { |_, paths| paths.length == 1 }
+        .transform_values(&:first)
   end
 end

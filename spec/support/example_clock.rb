@@ -4,7 +4,7 @@
 # and it is known why. Far beyond what any takes on a slow machine: no measure of speed.
 class ExampleClock
   # Not for a rescue of the code that stands still.
-  class Stuck < Exception; end # standard:disable Lint/InheritException
+  Stuck = Class.new(Exception) # standard:disable Lint/InheritException
 
   SECONDS = 600
   # What cannot be ended from within takes the run with it after this.
@@ -18,14 +18,15 @@ class ExampleClock
 
   def watch
     runner = Thread.current
-    clock = Thread.new do
-      sleep @seconds
-      @out.puts(report)
-      runner.raise(Stuck, "“#{@name}” stood still for #{@seconds} s; what the threads were doing is told above")
-      sleep @grace_s
-      @out.puts("“#{@name}” cannot be ended, so the run ends here.\n#{report}")
-      @stop.call
-    end
+    clock =
+      Thread.new do
+        sleep @seconds
+        @out.puts(report)
+        runner.raise(Stuck, "“#{@name}” stood still for #{@seconds} s; what the threads were doing is told above")
+        sleep @grace_s
+        @out.puts("“#{@name}” cannot be ended, so the run ends here.\n#{report}")
+        @stop.call
+      end
     yield
   ensure
     clock&.kill

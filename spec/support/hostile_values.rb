@@ -2,9 +2,57 @@
 
 # Values that programs trip over, and random bodies by a JSON Schema. Seeded, so that what fails fails again.
 class HostileValues
-  NUMBERS = [0, -0.0, -1, 1, 2, 0.5, 1e-300, 1e-9, 1e9, 1e12, 1e300, 1.7976931348623157e308, -1e308, 2**31, 2**53 + 1, 2**63, -(2**63), 10**30].freeze
-  TEXTS = ["", " ", "0", "0 m", "-1 m", "1e400 m", "x" * 300, "%", "%999999999d", "{{", "{{ nothing }}", "{{ sheet.name | date: '%99d' }}", "\u202e1", "Å\u030a", "😀" * 30, "' OR 1=1 --", "<img src=x onerror=1>", "../../etc/passwd",
-    "/etc/passwd", "EPSG:0", "+proj=merc +k=1e-300", "#000000\n", "a\tb", "null", "1,2,3,4,5", "nan", "inf", "9" * 400, "[" * 50].freeze
+  NUMBERS = [
+    0,
+    -0.0,
+    -1,
+    1,
+    2,
+    0.5,
+    1e-300,
+    1e-9,
+    1e9,
+    1e12,
+    1e300,
+    1.7976931348623157e308,
+    -1e308,
+    2**31,
+    2**53 + 1,
+    2**63,
+    -(2**63),
+    10**30
+  ].freeze
+  TEXTS = [
+    "",
+    " ",
+    "0",
+    "0 m",
+    "-1 m",
+    "1e400 m",
+    "x" * 300,
+    "%",
+    "%999999999d",
+    "{{",
+    "{{ nothing }}",
+    "{{ sheet.name | date: '%99d' }}",
+    "\u202e1",
+    "Å\u030a",
+    "😀" * 30,
+    "' OR 1=1 --",
+    "<img src=x onerror=1>",
+    "../../etc/passwd",
+    "/etc/passwd",
+    "EPSG:0",
+    "+proj=merc +k=1e-300",
+    "#000000\n",
+    "a\tb",
+    "null",
+    "1,2,3,4,5",
+    "nan",
+    "inf",
+    "9" * 400,
+    "[" * 50
+  ].freeze
   OTHERS = [nil, true, false, [], {}, [[]], [nil], {"" => ""}, {"a" => {"b" => {"c" => []}}}].freeze
 
   def initialize(seed) = @random = Random.new(seed)
@@ -25,12 +73,20 @@ class HostileValues
     return one_of(schema["enum"]) if schema["enum"]
     return by(one_of(schema["oneOf"]), definitions, depth) if schema["oneOf"]
     case Array(schema["type"]).first
-    when "object" then object(schema, definitions, depth)
-    when "array" then Array.new(one_of([0, 1, 2, schema.fetch("minItems", 1)])) { by(schema.fetch("items", {}), definitions, depth + 1) }
-    when "integer", "number" then number(schema)
-    when "string" then one_of(TEXTS)
-    when "boolean" then chance(0.5)
-    else any
+    when "object"
+      object(schema, definitions, depth)
+    when "array"
+      Array.new(one_of([0, 1, 2, schema.fetch("minItems", 1)])) do
+        by(schema.fetch("items", {}), definitions, depth + 1)
+      end
+    when "integer", "number"
+      number(schema)
+    when "string"
+      one_of(TEXTS)
+    when "boolean"
+      chance(0.5)
+    else
+      any
     end
   end
 
@@ -69,9 +125,12 @@ class HostileValues
   def like(value)
     return any if chance(0.25)
     case value
-    when Numeric then one_of(NUMBERS)
-    when String then one_of(TEXTS)
-    else any
+    when Numeric
+      one_of(NUMBERS)
+    when String
+      one_of(TEXTS)
+    else
+      any
     end
   end
 end

@@ -10,32 +10,56 @@ module Outside
 
   # Geodesic length in metres on WGS84's ellipsoid or another: GeographicLib, Karney 2013.
   def geodesic_m(lon1, lat1, lon2, lat2, ellipsoid: [6_378_137, "1/298.257222101"])
-    outside("GeodSolve", "-i", "-p", "6", "-e", *ellipsoid.map(&:to_s), input: "#{lat1} #{lon1} #{lat2} #{lon2}\n").split.last.to_f
+    outside("GeodSolve", "-i", "-p", "6", "-e", *ellipsoid.map(&:to_s), input: "#{lat1} #{lon1} #{lat2} #{lon2}\n")
+      .split
+      .last
+      .to_f
   end
 
   # Easting, northing, convergence and scale of UTM: GeographicLib's exact transverse Mercator, which
   # shares no code with PROJ.
   def transverse_mercator(lon, lat, central:, ellipsoid: [6_378_137, "1/298.257222101"])
-    x, y, convergence, scale = outside("TransverseMercatorProj", "-l", central.to_s, "-k", "0.9996", "-p", "9", "-e", *ellipsoid.map(&:to_s),
-      input: format("%.12f %.12f\n", lat, lon)).split.map(&:to_f)
+    x, y, convergence, scale =
+      outside(
+        "TransverseMercatorProj",
+        "-l",
+        central.to_s,
+        "-k",
+        "0.9996",
+        "-p",
+        "9",
+        "-e",
+        *ellipsoid.map(&:to_s),
+        input: format("%.12f %.12f\n", lat, lon)
+      ).split.map(&:to_f)
     {x: x + 500_000, y: y, convergence: convergence, scale: scale}
   end
 
   # Paths of a page as poppler sees them: [{style, points in mm from the top-left corner}].
   def poppler_paths(pdf, page)
     svg = outside("pdftocairo", "-svg", "-noshrink", "-nocenter", "-f", page.to_s, "-l", page.to_s, pdf, "-")
-    svg.scan(%r{<path ([^>]*?)/>}m).map do |(attributes)|
-      matrix = attributes[/transform="matrix\(([^)]*)\)"/, 1]&.split(",")&.map(&:to_f) || [1, 0, 0, 1, 0, 0]
-      numbers = attributes[/ d="([^"]*)"/, 1].to_s.scan(/-?[\d.]+/).map(&:to_f)
-      points = numbers.each_slice(2).select { |pair| pair.length == 2 }.map do |x, y|
-        [(matrix[0] * x + matrix[2] * y + matrix[4]) * 25.4 / 72, (matrix[1] * x + matrix[3] * y + matrix[5]) * 25.4 / 72]
+    svg
+      .scan(%r{<path ([^>]*?)/>}m)
+      .map do |(attributes)|
+        matrix = attributes[/transform="matrix\(([^)]*)\)"/, 1]&.split(",")&.map(&:to_f) || [1, 0, 0, 1, 0, 0]
+        numbers = attributes[/ d="([^"]*)"/, 1].to_s.scan(/-?[\d.]+/).map(&:to_f)
+        points =
+          numbers
+            .each_slice(2)
+            .select { |pair| pair.length == 2 }
+            .map do |x, y|
+              [
+                (matrix[0] * x + matrix[2] * y + matrix[4]) * 25.4 / 72,
+                (matrix[1] * x + matrix[3] * y + matrix[5]) * 25.4 / 72
+              ]
+            end
+        {style: attributes, points: points}
       end
-      {style: attributes, points: points}
-    end
   end
 
   # What gdalinfo says of a page.
-  def gdal_page(pdf, page) = JSON.parse(outside("gdalinfo", "-json", "--config", "GDAL_PDF_DPI", "600", "PDF:#{page}:#{pdf}"))
+  def gdal_page(pdf, page) =
+    JSON.parse(outside("gdalinfo", "-json", "--config", "GDAL_PDF_DPI", "600", "PDF:#{page}:#{pdf}"))
 
   # Ground coordinates of a place on the page (mm) by the affine map that gdalinfo reports.
   def gdal_ground(info, x_mm, y_mm)

@@ -13,13 +13,35 @@ module SmallBooks
   end
 
   def ring_feature(points)
-    TileLoom::Data::Feature.new(id: 1, wkb: TileLoom::Geometry::Wkb.polygon([(points + [points.first]).flatten.map(&:to_f)]), attributes: {})
+    TileLoom::Data::Feature.new(
+      id: 1,
+      wkb: TileLoom::Geometry::Wkb.polygon([(points + [points.first]).flatten.map(&:to_f)]),
+      attributes: {}
+    )
   end
 
   # A document with one area layer; `changes` is merged into it deeply.
   def small_settings(reference: "EPSG:25829", scale: 2500, **changes)
-    settings = TileLoom::Document::Starter.document(title: "Test sheets", reference: reference, area: "area", scale: scale,
-      layers: [{id: "area", title: "Area", kind: "area", data: {"collection" => {"type" => "FeatureCollection", "features" => []}}}])
+    settings =
+      TileLoom::Document::Starter.document(
+        title: "Test sheets",
+        reference: reference,
+        area: "area",
+        scale: scale,
+        layers: [
+          {
+            id: "area",
+            title: "Area",
+            kind: "area",
+            data: {
+              "collection" => {
+                "type" => "FeatureCollection",
+                "features" => []
+              }
+            }
+          }
+        ]
+      )
     deep_merge(settings, JSON.parse(JSON.generate(changes)))
   end
 

@@ -20,29 +20,59 @@ module TileLoom
       # has none of its own; outline: a Scene::Stroke round what takes that colour, or nil. A drawing of one
       # shape is one path for all points, so that many markers stay one object.
       def paths(points, size, colour:, opacity: 1.0, outline: nil)
-        return [path(shapes.first, points.each_slice(2).flat_map { |x, y| runs(shapes.first, x, y, size) }, size, colour, opacity, outline)] if shapes.one?
-        points.each_slice(2).flat_map { |x, y| shapes.map { |shape| path(shape, runs(shape, x, y, size), size, colour, opacity, outline) } }
+        if shapes.one?
+          return [
+            path(
+              shapes.first,
+              points.each_slice(2).flat_map { |x, y| runs(shapes.first, x, y, size) },
+              size,
+              colour,
+              opacity,
+              outline
+            )
+          ]
+        end
+        points
+          .each_slice(2)
+          .flat_map do |x, y|
+            shapes.map { |shape| path(shape, runs(shape, x, y, size), size, colour, opacity, outline) }
+          end
       end
 
       # As SVG again, which holds nothing but these shapes.
       def to_svg
-        body = shapes.map { |shape| %(<path d="#{outline(shape)}"#{paint("fill", shape.fill)}#{paint("stroke", shape.stroke)}#{%( stroke-width="#{plain(shape.width)}") if shape.stroke}#{%( opacity="#{plain(shape.opacity)}") if shape.opacity < 1} fill-rule="evenodd"/>) }
+        body =
+          shapes.map do |shape|
+            width = %( stroke-width="#{plain(shape.width)}") if shape.stroke
+            opacity = %( opacity="#{plain(shape.opacity)}") if shape.opacity < 1
+            painted = "#{paint("fill", shape.fill)}#{paint("stroke", shape.stroke)}#{width}#{opacity}"
+            %(<path d="#{outline(shape)}"#{painted} fill-rule="evenodd"/>)
+          end
         %(<svg xmlns="http://www.w3.org/2000/svg" viewBox="-0.6 -0.6 1.2 1.2">#{body.join}</svg>)
       end
 
       private
 
-      def runs(shape, x, y, size) = shape.runs.map { |run| run.each_slice(2).flat_map { |dx, dy| [x + dx * size, y + dy * size] } }
+      def runs(shape, x, y, size) =
+        shape.runs.map { |run| run.each_slice(2).flat_map { |dx, dy| [x + dx * size, y + dy * size] } }
 
       def path(shape, runs, size, colour, opacity, outline)
         own = ->(paint) { (paint == :own) ? colour : paint }
         fill = shape.fill && Scene::Fill.new(colour: own[shape.fill], opacity: opacity * shape.opacity)
-        stroke = shape.stroke && Scene::Stroke.new(colour: own[shape.stroke], width_mm: shape.width * size, opacity: opacity * shape.opacity)
+        stroke =
+          shape.stroke &&
+          Scene::Stroke.new(colour: own[shape.stroke], width_mm: shape.width * size, opacity: opacity * shape.opacity)
         stroke ||= outline if shape.fill == :own
         Scene::Path.new(runs: runs, closed: shape.closed || !fill.nil?, fill: fill, stroke: stroke)
       end
 
-      def outline(shape) = shape.runs.map { |run| "M" + run.each_slice(2).map { |x, y| "#{plain(x)} #{plain(y)}" }.join("L") + (shape.closed ? "Z" : "") }.join
+      def outline(shape) =
+        shape
+          .runs
+          .map do |run|
+            "M" + run.each_slice(2).map { |x, y| "#{plain(x)} #{plain(y)}" }.join("L") + (shape.closed ? "Z" : "")
+          end
+          .join
 
       def paint(name, colour) = %( #{name}="#{(colour == :own) ? "currentColor" : colour || "none"}")
 

@@ -8,7 +8,18 @@ module TileLoom
       NUMBER = /[-+]?(?>\d+(?:\.\d*)?|\.\d+)(?>[eE][-+]?\d+)?/
 
       # How many numbers each command takes.
-      ARITY = {"M" => 2, "L" => 2, "H" => 1, "V" => 1, "C" => 6, "S" => 4, "Q" => 4, "T" => 2, "A" => 7, "Z" => 0}.freeze
+      ARITY = {
+        "M" => 2,
+        "L" => 2,
+        "H" => 1,
+        "V" => 1,
+        "C" => 6,
+        "S" => 4,
+        "Q" => 4,
+        "T" => 2,
+        "A" => 7,
+        "Z" => 0
+      }.freeze
       CHORDS = 16
 
       Run = Struct.new(:coordinates, :closed)
@@ -36,33 +47,49 @@ module TileLoom
         # Further pairs after a move are lines.
         @repeat = {"M" => "L", "m" => "l"}.fetch(command, command)
         numbers = @tokens.shift(ARITY.fetch(command.upcase))
-        raise Invalid.new("A path of the drawing ends in the middle.") if numbers.length < ARITY.fetch(command.upcase) || !numbers.all?(Float)
+        if numbers.length < ARITY.fetch(command.upcase) || !numbers.all?(Float)
+          raise Invalid.new("A path of the drawing ends in the middle.")
+        end
         draw(command.upcase, numbers, command == command.downcase)
       end
 
       def draw(command, numbers, relative)
         numbers = absolute(command, numbers) if relative
         case command
-        when "M" then move(*numbers)
-        when "L" then line(*numbers)
-        when "H" then line(numbers[0], @y)
-        when "V" then line(@x, numbers[0])
-        when "C" then cubic(*numbers)
-        when "S" then cubic(*mirrored("C"), *numbers)
-        when "Q" then quadratic(*numbers)
-        when "T" then quadratic(*mirrored("Q"), *numbers)
-        when "A" then arc(*numbers)
-        when "Z" then close
+        when "M"
+          move(*numbers)
+        when "L"
+          line(*numbers)
+        when "H"
+          line(numbers[0], @y)
+        when "V"
+          line(@x, numbers[0])
+        when "C"
+          cubic(*numbers)
+        when "S"
+          cubic(*mirrored("C"), *numbers)
+        when "Q"
+          quadratic(*numbers)
+        when "T"
+          quadratic(*mirrored("Q"), *numbers)
+        when "A"
+          arc(*numbers)
+        when "Z"
+          close
         end
         @last = command
       end
 
       def absolute(command, numbers)
         case command
-        when "H" then [numbers[0] + @x]
-        when "V" then [numbers[0] + @y]
-        when "A" then [*numbers.first(5), numbers[5] + @x, numbers[6] + @y]
-        else numbers.each_slice(2).flat_map { |x, y| [x + @x, y + @y] }
+        when "H"
+          [numbers[0] + @x]
+        when "V"
+          [numbers[0] + @y]
+        when "A"
+          [*numbers.first(5), numbers[5] + @x, numbers[6] + @y]
+        else
+          numbers.each_slice(2).flat_map { |x, y| [x + @x, y + @y] }
         end
       end
 
@@ -94,7 +121,10 @@ module TileLoom
         (1..CHORDS).each do |step|
           t = step / CHORDS.to_f
           u = 1 - t
-          line(u**3 * ox + 3 * u * u * t * x1 + 3 * u * t * t * x2 + t**3 * x, u**3 * oy + 3 * u * u * t * y1 + 3 * u * t * t * y2 + t**3 * y)
+          line(
+            u**3 * ox + 3 * u * u * t * x1 + 3 * u * t * t * x2 + t**3 * x,
+            u**3 * oy + 3 * u * u * t * y1 + 3 * u * t * t * y2 + t**3 * y
+          )
         end
         @control = [x2, y2]
       end
@@ -114,7 +144,13 @@ module TileLoom
         x1, y1 = cos * dx + sin * dy, cos * dy - sin * dx
         grown = Math.sqrt([(x1 / rx)**2 + (y1 / ry)**2, 1].max)
         rx, ry = rx * grown, ry * grown
-        root = Math.sqrt([(rx * rx * ry * ry - rx * rx * y1 * y1 - ry * ry * x1 * x1) / (rx * rx * y1 * y1 + ry * ry * x1 * x1), 0].max)
+        root =
+          Math.sqrt(
+            [
+              (rx * rx * ry * ry - rx * rx * y1 * y1 - ry * ry * x1 * x1) / (rx * rx * y1 * y1 + ry * ry * x1 * x1),
+              0
+            ].max
+          )
         root = -root if (large == 1) == (sweep == 1)
         cx, cy = root * rx * y1 / ry, -root * ry * x1 / rx
         from = Math.atan2((y1 - cy) / ry, (x1 - cx) / rx)

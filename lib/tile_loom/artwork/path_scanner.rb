@@ -42,7 +42,9 @@ module TileLoom
       end
 
       def past_blanks
-        step while (character = peek) && (character == "," || character.match?(/\s/))
+        while (character = peek) && (character == "," || character.match?(/\s/))
+          step
+        end
         character
       end
 
@@ -75,7 +77,9 @@ module TileLoom
 
       def digits
         from = @at
-        step while (character = peek) && DIGITS.cover?(character)
+        while (character = peek) && DIGITS.cover?(character)
+          step
+        end
         @at - from
       end
 

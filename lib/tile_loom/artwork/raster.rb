@@ -17,8 +17,17 @@ module TileLoom
       def initialize(bytes, name: "The picture")
         @bytes, @name = bytes.b, name
         refuse("is neither PNG nor JPEG") unless media
-        refuse("is #{grouped(width_px)} × #{grouped(height_px)} pixels, more than the #{MOST_PIXELS / 1_000_000} million that a page can use; save it smaller") if width_px * height_px > MOST_PIXELS
-        refuse("is #{grouped(width_px)} × #{grouped(height_px)} pixels; a side may have at most #{grouped(LONGEST_SIDE)}") if [width_px, height_px].max > LONGEST_SIDE
+        if width_px * height_px > MOST_PIXELS
+          refuse(
+            "is #{grouped(width_px)} × #{grouped(height_px)} pixels, more than the #{MOST_PIXELS / 1_000_000} " \
+            "million that a page can use; save it smaller"
+          )
+        end
+        if [width_px, height_px].max > LONGEST_SIDE
+          refuse(
+            "is #{grouped(width_px)} × #{grouped(height_px)} pixels; a side may have at most #{grouped(LONGEST_SIDE)}"
+          )
+        end
       end
 
       def media = MEDIA.find { |start, _| @bytes.start_with?(start) }&.last
@@ -36,7 +45,10 @@ module TileLoom
         whole.avg
         return self if upright? && plain?
         turned = whole.autorot.colourspace(:srgb).cast(:uchar)
-        self.class.new((media == "image/jpeg") ? turned.jpegsave_buffer(Q: 92, strip: true) : turned.pngsave_buffer(strip: true), name: @name)
+        self.class.new(
+          (media == "image/jpeg") ? turned.jpegsave_buffer(Q: 92, strip: true) : turned.pngsave_buffer(strip: true),
+          name: @name
+        )
       rescue Vips::Error
         refuse("is damaged: not all of it reads")
       end
@@ -57,7 +69,10 @@ module TileLoom
       def reduced(most)
         return self if [width_px, height_px].max <= most
         small = Vips::Image.thumbnail_buffer(@bytes, most, height: most)
-        self.class.new(small.has_alpha? ? small.pngsave_buffer(strip: true) : small.jpegsave_buffer(Q: 80, strip: true), name: @name)
+        self.class.new(
+          small.has_alpha? ? small.pngsave_buffer(strip: true) : small.jpegsave_buffer(Q: 80, strip: true),
+          name: @name
+        )
       end
 
       private

@@ -13,7 +13,19 @@ module TileLoom
       SHAPES = %w[path rect circle ellipse line polyline polygon].freeze
       # Parts that draw nothing and are no loss.
       SILENT = %w[title desc metadata defs].freeze
-      NAMED = {"black" => "#000000", "white" => "#ffffff", "red" => "#ff0000", "green" => "#008000", "blue" => "#0000ff", "yellow" => "#ffff00", "gray" => "#808080", "grey" => "#808080", "orange" => "#ffa500", "brown" => "#a52a2a", "purple" => "#800080"}.freeze
+      NAMED = {
+        "black" => "#000000",
+        "white" => "#ffffff",
+        "red" => "#ff0000",
+        "green" => "#008000",
+        "blue" => "#0000ff",
+        "yellow" => "#ffff00",
+        "gray" => "#808080",
+        "grey" => "#808080",
+        "orange" => "#ffa500",
+        "brown" => "#a52a2a",
+        "purple" => "#800080"
+      }.freeze
       STEPS = 32
 
       Paint = Struct.new(:fill, :stroke, :width, :opacity)
@@ -32,7 +44,9 @@ module TileLoom
         refuse("is larger than #{LARGEST_BYTES / 1000} kB") if @text.bytesize > LARGEST_BYTES
         refuse("declares entities; save it as plain SVG") if @text.match?(/<!ENTITY/i)
         walk(root, Geometry::Affine::IDENTITY, Paint.new("#000000", nil, 1.0, 1.0), 0)
-        refuse("holds no shapes that can be drawn#{"; #{@left_out.uniq.join(", ")} were left out" if @left_out.any?}") if @shapes.empty?
+        if @shapes.empty?
+          refuse("holds no shapes that can be drawn#{"; #{@left_out.uniq.join(", ")} were left out" if @left_out.any?}")
+        end
         Drawing.new(fitted, left_out: @left_out.uniq)
       end
 
@@ -44,7 +58,7 @@ module TileLoom
       def root = @root ||= parsed
 
       def parsed
-        document = Nokogiri::XML(@text) { |options| options.strict.nonet }
+        document = Nokogiri.XML(@text) { |options| options.strict.nonet }
         refuse("is not SVG") unless document.root&.name == "svg"
         document.root
       rescue Nokogiri::XML::SyntaxError => error
@@ -57,32 +71,47 @@ module TileLoom
         matrix *= Transform.of(node["transform"])
         paint = inherit(node, paint)
         case node.name
-        when "svg", "g" then node.element_children.each { |child| walk(child, matrix, paint, depth + 1) }
-        when *SHAPES then keep(node, matrix, paint)
+        when "svg", "g"
+          node.element_children.each { |child| walk(child, matrix, paint, depth + 1) }
+        when *SHAPES
+          keep(node, matrix, paint)
         when "a"
           @left_out << "links"
           node.element_children.each { |child| walk(child, matrix, paint, depth + 1) }
-        else @left_out << "<#{node.name[0, 30]}>" unless SILENT.include?(node.name)
+        else
+          @left_out << "<#{node.name[0, 30]}>" unless SILENT.include?(node.name)
         end
       end
 
-      def style(node, name) = node["style"].to_s[/(?:\A|;)\s*#{Regexp.escape(name)}\s*:\s*([^;]+)/, 1]&.strip || node[name]
+      def style(node, name) =
+        node["style"].to_s[/(?:\A|;)\s*#{Regexp.escape(name)}\s*:\s*([^;]+)/, 1]&.strip || node[name]
 
       def inherit(node, paint)
         opacity = Float(style(node, "opacity").to_s, exception: false)
-        Paint.new(colour(style(node, "fill"), paint.fill), colour(style(node, "stroke"), paint.stroke),
-          length(style(node, "stroke-width")) || paint.width, paint.opacity * (opacity || 1).clamp(0, 1))
+        Paint.new(
+          colour(style(node, "fill"), paint.fill),
+          colour(style(node, "stroke"), paint.stroke),
+          length(style(node, "stroke-width")) || paint.width,
+          paint.opacity * (opacity || 1).clamp(0, 1)
+        )
       end
 
       def colour(text, inherited)
         case text.to_s.strip.downcase
-        when "", "inherit" then inherited
-        when "none", "transparent" then nil
-        when "currentcolor" then :own
-        when /\A#[0-9a-f]{6}\z/ then text.strip.downcase
-        when /\A#([0-9a-f])([0-9a-f])([0-9a-f])\z/ then "##{$1 * 2}#{$2 * 2}#{$3 * 2}"
-        when /\Argb\(\s*(\d+)\s*,\s*(\d+)\s*,\s*(\d+)\s*\)\z/ then format("#%02x%02x%02x", *[$1, $2, $3].map { |part| part.to_i.clamp(0, 255) })
-        else NAMED[text.strip.downcase] || :own
+        when "", "inherit"
+          inherited
+        when "none", "transparent"
+          nil
+        when "currentcolor"
+          :own
+        when /\A#[0-9a-f]{6}\z/
+          text.strip.downcase
+        when /\A#([0-9a-f])([0-9a-f])([0-9a-f])\z/
+          "##{$1 * 2}#{$2 * 2}#{$3 * 2}"
+        when /\Argb\(\s*(\d+)\s*,\s*(\d+)\s*,\s*(\d+)\s*\)\z/
+          format("#%02x%02x%02x", *[$1, $2, $3].map { |part| part.to_i.clamp(0, 255) })
+        else
+          NAMED[text.strip.downcase] || :own
         end
       end
 
@@ -97,18 +126,31 @@ module TileLoom
         return if runs.empty? || (paint.fill.nil? && paint.stroke.nil?)
         runs = runs.map { |run| matrix.map(run) }
         refuse("has a place that is not a number") unless runs.all? { |run| run.all?(&:finite?) }
-        @shapes << Drawing::Shape.new(runs: runs, closed: closed, fill: paint.fill, stroke: paint.stroke, width: paint.width * matrix.growth, opacity: paint.opacity)
+        @shapes << Drawing::Shape.new(
+          runs: runs,
+          closed: closed,
+          fill: paint.fill,
+          stroke: paint.stroke,
+          width: paint.width * matrix.growth,
+          opacity: paint.opacity
+        )
       end
 
       # [runs, whether they are rings]. An open path with a fill is filled as if it were closed.
       def outline(node)
         case node.name
-        when "path" then PathData.runs(node["d"]).then { |runs| [runs.map(&:coordinates), runs.any?(&:closed)] }
-        when "rect" then [[rectangle(node)], true]
-        when "circle" then [[ellipse(number(node, "cx"), number(node, "cy"), number(node, "r"), number(node, "r"))], true]
-        when "ellipse" then [[ellipse(number(node, "cx"), number(node, "cy"), number(node, "rx"), number(node, "ry"))], true]
-        when "line" then [[%w[x1 y1 x2 y2].map { |name| number(node, name) }], false]
-        else points(node)
+        when "path"
+          PathData.runs(node["d"]).then { |runs| [runs.map(&:coordinates), runs.any?(&:closed)] }
+        when "rect"
+          [[rectangle(node)], true]
+        when "circle"
+          [[ellipse(number(node, "cx"), number(node, "cy"), number(node, "r"), number(node, "r"))], true]
+        when "ellipse"
+          [[ellipse(number(node, "cx"), number(node, "cy"), number(node, "rx"), number(node, "ry"))], true]
+        when "line"
+          [[%w[x1 y1 x2 y2].map { |name| number(node, name) }], false]
+        else
+          points(node)
         end
       end
 
@@ -123,7 +165,10 @@ module TileLoom
         [x, y, x + width, y, x + width, y + height, x, y + height]
       end
 
-      def ellipse(x, y, rx, ry) = (0...STEPS).flat_map { |i| [x + rx * Math.cos(2 * Math::PI * i / STEPS), y + ry * Math.sin(2 * Math::PI * i / STEPS)] }
+      def ellipse(x, y, rx, ry) =
+        (0...STEPS).flat_map do |i|
+          [x + rx * Math.cos(2 * Math::PI * i / STEPS), y + ry * Math.sin(2 * Math::PI * i / STEPS)]
+        end
 
       # Into the unit square: by the viewBox where there is one, else by the shapes themselves.
       def fitted

@@ -10,18 +10,30 @@ module TileLoom
 
       # text: of the attribute, nil for none; what it does not know counts as nothing.
       def of(text)
-        text.to_s.scan(STEP).reduce(Geometry::Affine::IDENTITY) { |all, (name, list)| all * step(name, list.scan(PathData::NUMBER).map(&:to_f)) }
+        text
+          .to_s
+          .scan(STEP)
+          .reduce(Geometry::Affine::IDENTITY) do |all, (name, list)|
+            all * step(name, list.scan(PathData::NUMBER).map(&:to_f))
+          end
       end
 
       def step(name, n)
-        values = case name
-        when "matrix" then (n.length == 6) ? n : [1, 0, 0, 1, 0, 0]
-        when "translate" then [1, 0, 0, 1, n[0] || 0, n[1] || 0]
-        when "scale" then [n[0] || 1, 0, 0, n[1] || n[0] || 1, 0, 0]
-        when "rotate" then return Geometry::Affine.turn(n[0] || 0, n[1] || 0, n[2] || 0)
-        when "skewX" then [1, 0, Math.tan(n[0].to_f * Math::PI / 180), 1, 0, 0]
-        when "skewY" then [1, Math.tan(n[0].to_f * Math::PI / 180), 0, 1, 0, 0]
-        end
+        values =
+          case name
+          when "matrix"
+            (n.length == 6) ? n : [1, 0, 0, 1, 0, 0]
+          when "translate"
+            [1, 0, 0, 1, n[0] || 0, n[1] || 0]
+          when "scale"
+            [n[0] || 1, 0, 0, n[1] || n[0] || 1, 0, 0]
+          when "rotate"
+            return Geometry::Affine.turn(n[0] || 0, n[1] || 0, n[2] || 0)
+          when "skewX"
+            [1, 0, Math.tan(n[0].to_f * Math::PI / 180), 1, 0, 0]
+          when "skewY"
+            [1, Math.tan(n[0].to_f * Math::PI / 180), 0, 1, 0, 0]
+          end
         Geometry::Affine.new(*values.map(&:to_f))
       end
     end

@@ -25,7 +25,9 @@ module TileLoom
       def bytes(entry)
         found = inside(entry) || beside(entry) || (entry["content"] && @kept&.call(entry["content"]))
         raise Invalid.new("The file of “#{entry["title"]}” did not come with the book; bring it in again.") unless found
-        raise Invalid.new("“#{entry["title"]}” is larger than #{LARGEST_BYTES / 1024 / 1024} MB.") if found.bytesize > LARGEST_BYTES
+        if found.bytesize > LARGEST_BYTES
+          raise Invalid.new("“#{entry["title"]}” is larger than #{LARGEST_BYTES / 1024 / 1024} MB.")
+        end
         found
       end
 

@@ -20,30 +20,54 @@ module TileLoom
         text = text.dup.force_encoding(Encoding::UTF_8).delete_prefix("\uFEFF")
         raise Invalid.new("#{what} is not UTF-8 text, so it is not JSON.") unless text.valid_encoding?
         count = text.count("[{")
-        raise Invalid.new("#{what} has #{Units::Number.grouped(count)} lists and objects; the most is #{Units::Number.grouped(parts)}.") if count > parts
+        if count > parts
+          raise Invalid.new(
+                  "#{what} has #{Units::Number.grouped(count)} lists and objects; the most is #{Units::Number.grouped(parts)}."
+                )
+        end
         parsed = JSON.parse(text, max_nesting: nesting)
         check(parsed, what) if values
         parsed
       rescue JSON::NestingError
         raise Invalid.new("#{what} is nested more than #{nesting} levels deep.")
       rescue JSON::ParserError, EncodingError => error
-        raise Invalid.new("#{what} is not JSON: #{error.message.scrub.lines.first.to_s.gsub(CONTROL, " ").strip[0, 120]}.")
+        raise Invalid.new(
+                "#{what} is not JSON: #{error.message.scrub.lines.first.to_s.gsub(CONTROL, " ").strip[0, 120]}."
+              )
       end
 
       # Refuses numbers beyond what a double holds and texts that are none, in all that is in it.
       def check(value, what)
         case value
-        when Hash then value.each { |key, item| [text(key, what), check(item, what)] }
-        when Array then value.each { |item| check(item, what) }
-        when String then text(value, what)
-        when Float then value.finite? || raise(Invalid.new("#{what} holds a number beyond 1.8e308; give numbers that can be reckoned with."))
-        when Integer then value.bit_length <= 1023 || raise(Invalid.new("#{what} holds a whole number of #{value.to_s.length} digits; give numbers that can be reckoned with."))
+        when Hash
+          value.each { |key, item| [text(key, what), check(item, what)] }
+        when Array
+          value.each { |item| check(item, what) }
+        when String
+          text(value, what)
+        when Float
+          value.finite? ||
+            raise(Invalid.new("#{what} holds a number beyond 1.8e308; give numbers that can be reckoned with."))
+        when Integer
+          value.bit_length <= 1023 ||
+            raise(
+              Invalid.new(
+                "#{what} holds a whole number of #{value.to_s.length} digits; give numbers that can be reckoned with."
+              )
+            )
         end
       end
 
       def text(value, what)
-        raise Invalid.new("#{what} holds a text with half a character (a lone surrogate); type it again.") unless value.valid_encoding?
-        raise Invalid.new("#{what} holds a text with a control character (U+#{format("%04X", value[CONTROL].ord)}); take it out.") if value.match?(CONTROL)
+        unless value.valid_encoding?
+          raise Invalid.new("#{what} holds a text with half a character (a lone surrogate); type it again.")
+        end
+        if value.match?(CONTROL)
+          raise Invalid.new(
+                  "#{what} holds a text with a control character (U+#{format("%04X",
+                    value[CONTROL].ord)}); take it out."
+                )
+        end
       end
     end
   end

@@ -16,26 +16,42 @@ module TileLoom
         rows = latitudes.map { |lat| [lat, y(lat)] }
         curves = ruling.values.map { |value| samples.flat_map { |lat| [x(value, lat), y(lat)] } }
         levels = rows.map { |lat, at| [x(ruling.values.first, lat), at, x(ruling.values.last, lat), at] }
-        [Scene::Path.new(runs: levels + curves, closed: false, stroke: @look.stroke), *rows.map { |lat, at| text(@box.min_x, at + height / 2, caption(lat)) }, *numbers]
+        [
+          Scene::Path.new(runs: levels + curves, closed: false, stroke: @look.stroke),
+          *rows.map { |lat, at| text(@box.min_x, at + height / 2, caption(lat)) },
+          *numbers
+        ]
       end
 
       # The longest one that stands in the box at every latitude, with its labels.
       def ruling
-        @ruling ||= begin
-          room = @box.width - column
-          per_mm = latitudes.map { |lat| measure(lat).per_mm }.min
-          Ruling.fitting(room * per_mm, Unit.family(@settings.fetch("units", "metric"), @settings), @settings).find { |found| found.metres / per_mm + beyond(found) <= room && found.metres / per_mm >= Drawing::LEAST_MM } ||
-            raise(Invalid.new("The scale bar’s room of #{Units::Number.plain(@box.width, decimals: 1)} mm holds no length at all latitudes of the frame; make the element wider, or its type smaller.", path: @path))
-        end
+        @ruling ||=
+          begin
+            room = @box.width - column
+            per_mm = latitudes.map { |lat| measure(lat).per_mm }.min
+            Ruling
+              .fitting(room * per_mm, Unit.family(@settings.fetch("units", "metric"), @settings), @settings)
+              .find do |found|
+                found.metres / per_mm + beyond(found) <= room && found.metres / per_mm >= Drawing::LEAST_MM
+              end ||
+              raise(
+                Invalid.new(
+                  "The scale bar’s room of #{Units::Number.plain(@box.width, decimals: 1)} mm holds no length at all " \
+                  "latitudes of the frame; make the element wider, or its type smaller.",
+                  path: @path
+                )
+              )
+          end
       end
 
       # Latitudes that are rows, from north to south.
       def latitudes
-        @latitudes ||= begin
-          low, high = edge_latitudes
-          @step = step = Units::Series.nearest_angle_deg((high - low) / ROWS)
-          ((low / step).ceil..(high / step).floor).map { |n| n * step }.reverse
-        end
+        @latitudes ||=
+          begin
+            low, high = edge_latitudes
+            @step = step = Units::Series.nearest_angle_deg((high - low) / ROWS)
+            ((low / step).ceil..(high / step).floor).map { |n| n * step }.reverse
+          end
       end
 
       private
@@ -44,7 +60,12 @@ module TileLoom
 
       def edge_latitudes
         x, = @view.frame.centre
-        @view.to_geographic.forward(@view.to_ground([x, @view.frame.min_y, x, @view.frame.max_y])).each_slice(2).map(&:last).sort
+        @view
+          .to_geographic
+          .forward(@view.to_ground([x, @view.frame.min_y, x, @view.frame.max_y]))
+          .each_slice(2)
+          .map(&:last)
+          .sort
       end
 
       def samples = @samples ||= (0..STEPS).map { |n| latitudes.first + (latitudes.last - latitudes.first) * n / STEPS }
@@ -52,7 +73,8 @@ module TileLoom
       # Evenly by latitude, however the frame shows them.
       def y(lat)
         span = ROW_MM * [latitudes.length - 1, 1].max
-        @box.min_y + height * 1.6 + height / 2 + span * ((latitudes.first - lat) / [(latitudes.first - latitudes.last).to_f, 1e-9].max).to_f
+        @box.min_y + height * 1.6 + height / 2 +
+          span * ((latitudes.first - lat) / [(latitudes.first - latitudes.last).to_f, 1e-9].max).to_f
       end
 
       # What the names of the latitudes take.
@@ -66,13 +88,20 @@ module TileLoom
       # Where the bar is read at a latitude.
       def measure(lat)
         lon, = @view.centre_lon_lat
-        (@measures ||= {})[lat] ||= View::Measure.new(@view, at: @view.to_page(@view.to_geographic.inverse([lon, lat.to_f])))
+        (@measures ||= {})[lat] ||= View::Measure.new(
+          @view,
+          at: @view.to_page(@view.to_geographic.inverse([lon, lat.to_f]))
+        )
       end
 
       # A mark's place at a latitude, measured there.
-      def x(value, lat) = @box.min_x + column + measure(lat).paper_mm(ruling.metres) * ((value - ruling.values.first) / ruling.whole).to_f
+      def x(value, lat) =
+        @box.min_x + column + measure(lat).paper_mm(ruling.metres) * ((value - ruling.values.first) / ruling.whole).to_f
 
-      def numbers = ruling.values.map { |value| text(x(value, latitudes.first) - width(number(value)) / 2, @box.min_y + height, label(ruling, value)) }
+      def numbers =
+        ruling.values.map do |value|
+          text(x(value, latitudes.first) - width(number(value)) / 2, @box.min_y + height, label(ruling, value))
+        end
 
       def number(value) = Units::Number.grouped(value.abs, decimals: Units::Number.places(value) || 3)
 
@@ -81,7 +110,16 @@ module TileLoom
       # "60°14′N"
       def caption(lat) = Units::Angle.dms(lat, positive: lat.zero? ? "" : "N", negative: "S", step_deg: @step)
 
-      def text(x, y, string) = Scene::Text.new(x: x, y: y, string: string, face: @look.face, size_pt: @look.size_pt, colour: @look.colour, halo: @look.halo)
+      def text(x, y, string) =
+        Scene::Text.new(
+          x: x,
+          y: y,
+          string: string,
+          face: @look.face,
+          size_pt: @look.size_pt,
+          colour: @look.colour,
+          halo: @look.halo
+        )
     end
   end
 end

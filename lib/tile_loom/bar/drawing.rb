@@ -12,7 +12,15 @@ module TileLoom
       # that a millimetre stands for on all sheets of this scale, by which its length is chosen; scale: denominator;
       # verbal: gives the scale in words for units.
       def initialize(settings:, box:, measure:, per_mm:, scale:, look:, verbal:, path: nil)
-        @settings, @box, @measure, @per_mm, @scale, @look, @verbal, @path = settings, box, measure, per_mm, scale, look, verbal, path
+        @settings, @box, @measure, @per_mm, @scale, @look, @verbal, @path =
+          settings,
+          box,
+          measure,
+          per_mm,
+          scale,
+          look,
+          verbal,
+          path
       end
 
       # The Ruling of the first unit.
@@ -72,7 +80,7 @@ module TileLoom
       # What the first and the last label take beyond the bar.
       def end_widths(ruling)
         names = labels(ruling)
-        return [0.0, 0.0] if names.empty?
+        return 0.0, 0.0 if names.empty?
         first, last = names.first, names.last
         [width(first[2]) / 2, width(last[1]) - width(last[2]) / 2]
       end
@@ -82,14 +90,24 @@ module TileLoom
       def narrow(settings, units, width)
         if settings["per_division"]
           wanted = Ruling.fitting(0, units, settings).first
-          "#{settings.fetch("divisions", 4)} divisions of #{settings["per_division"]} take #{Units::Number.plain(ruled(wanted), decimals: 1)} mm at #{Units::Number.ratio(@scale)}, and the room is #{Units::Number.plain(width, decimals: 1)} mm with their labels; #{advice(wanted)}."
+          "#{settings.fetch("divisions", 4)} divisions of #{settings["per_division"]} take " \
+          "#{Units::Number.plain(ruled(wanted), decimals: 1)} mm at #{Units::Number.ratio(@scale)}, and the room is " \
+          "#{Units::Number.plain(width, decimals: 1)} mm with their labels; #{advice(wanted)}."
         else
-          "The scale bar’s room of #{Units::Number.plain(width, decimals: 1)} mm holds no round length with its labels#{" of at least #{Units::Number.plain(@settings["least_mm"])} mm" if @settings["least_mm"]}; make the element wider, take fewer divisions or smaller type."
+          "The scale bar’s room of #{Units::Number.plain(width,
+            decimals: 1)} mm holds no round length with its labels" \
+            "#{" of at least #{Units::Number.plain(@settings["least_mm"])} mm" if @settings["least_mm"]}; make the element " \
+            "wider, take fewer divisions or smaller type."
         end
       end
 
       # Divisions that take more than there is are to be shorter; ones that can hardly be seen longer.
-      def advice(wanted) = (ruled(wanted) < least(nil)) ? "take longer divisions, or more of them" : "take fewer or shorter divisions, or make the element wider"
+      def advice(wanted) =
+        if ruled(wanted) < least(nil)
+          "take longer divisions, or more of them"
+        else
+          "take fewer or shorter divisions, or make the element wider"
+        end
 
       def style = @style ||= Styles.build(@settings, @look)
 
@@ -100,10 +118,12 @@ module TileLoom
       end
 
       def zero_x
-        @zero_x ||= begin
-          taken, (before, after) = paper(ruling), end_widths(ruling)
-          start(taken, before: before, after: after) + taken * (ruling.left.positive? ? (ruling.division / ruling.whole).to_f : 0.0)
-        end
+        @zero_x ||=
+          begin
+            taken, (before, after) = paper(ruling), end_widths(ruling)
+            start(taken, before: before, after: after) +
+              taken * (ruling.left.positive? ? (ruling.division / ruling.whole).to_f : 0.0)
+          end
       end
 
       def height = @look.face.cap_height_mm(@look.size_pt)
@@ -149,12 +169,19 @@ module TileLoom
       # [value, what is written, what of it stands over the mark]
       def labels(ruling)
         values = ruling.values
-        wanted = case @settings.fetch("labelled", "all")
-        when "ends" then [values.first, 0r, values.last]
-        when "alternate" then values.select { |value| value.negative? ? value == values.first : (value / ruling.division).to_i.even? || value == values.last }
-        when "none" then []
-        else values.select { |value| !value.negative? || value == values.first }
-        end
+        wanted =
+          case @settings.fetch("labelled", "all")
+          when "ends"
+            [values.first, 0r, values.last]
+          when "alternate"
+            values.select do |value|
+              value.negative? ? value == values.first : (value / ruling.division).to_i.even? || value == values.last
+            end
+          when "none"
+            []
+          else
+            values.select { |value| !value.negative? || value == values.first }
+          end
         wanted.uniq.map do |value|
           number = number(value.abs, ruling)
           [value, (value == values.last && unit_at == "last") ? "#{number} #{unit(ruling)}" : number, number]
@@ -167,8 +194,19 @@ module TileLoom
       def unit(ruling) = @settings.fetch("unit_text", ruling.unit.symbol)
 
       def number(value, ruling)
-        decimals = @settings.fetch("decimals") { (0..6).find { |places| (ruling.division * 10**places % 1).zero? && (ruling.left.zero? || value < ruling.division || (value * 10**places % 1).zero?) } || 3 }
-        text = Units::Number.grouped(value, separator: Units::Number::SEPARATORS.fetch(@settings.fetch("thousands", "comma")), decimals: decimals)
+        decimals =
+          @settings.fetch("decimals") do
+            (0..6).find do |places|
+              (ruling.division * 10**places % 1).zero? &&
+                (ruling.left.zero? || value < ruling.division || (value * 10**places % 1).zero?)
+            end || 3
+          end
+        text =
+          Units::Number.grouped(
+            value,
+            separator: Units::Number::SEPARATORS.fetch(@settings.fetch("thousands", "comma")),
+            decimals: decimals
+          )
         @settings.key?("decimals") ? text : text.sub(/(\.\d*?)0+\z/, "\\1").delete_suffix(".")
       end
 
@@ -191,15 +229,26 @@ module TileLoom
         text((ends.first + ends.last - width(unit(ruling))) / 2, base, unit(ruling))
       end
 
-      def text(x, y, string) = Scene::Text.new(x: x, y: y, string: string, face: @look.face, size_pt: @look.size_pt, colour: @look.colour, halo: @look.halo)
+      def text(x, y, string) =
+        Scene::Text.new(
+          x: x,
+          y: y,
+          string: string,
+          face: @look.face,
+          size_pt: @look.size_pt,
+          colour: @look.colour,
+          halo: @look.halo
+        )
 
       # Ratio and sentence, where they are wanted.
       def texts_of(place)
-        %w[ratio verbal].select { |key| @settings[key] == place }.map do |key|
-          string = (key == "ratio") ? @look.ratio : @verbal.call(@settings.fetch("verbal_units", "metric"))
-          @y += height * ((place == "below") ? LINE_PITCH : 1) + ((place == "below") ? gap : 0)
-          text(aligned(string), @y, string).tap { @y += (place == "above") ? gap + height * 0.35 : 0 }
-        end
+        %w[ratio verbal]
+          .select { |key| @settings[key] == place }
+          .map do |key|
+            string = (key == "ratio") ? @look.ratio : @verbal.call(@settings.fetch("verbal_units", "metric"))
+            @y += height * ((place == "below") ? LINE_PITCH : 1) + ((place == "below") ? gap : 0)
+            text(aligned(string), @y, string).tap { @y += (place == "above") ? gap + height * 0.35 : 0 }
+          end
       end
 
       def aligned(string) = start(width(string))
@@ -207,15 +256,24 @@ module TileLoom
       # Where something so wide begins; before, after: what stands out of it on its sides.
       def start(taken, before: 0.0, after: 0.0)
         case @settings.fetch("align", "left")
-        when "centre" then @box.min_x + (@box.width - taken + before - after) / 2
-        when "right" then @box.max_x - taken - after
-        else @box.min_x + before
+        when "centre"
+          @box.min_x + (@box.width - taken + before - after) / 2
+        when "right"
+          @box.max_x - taken - after
+        else
+          @box.min_x + before
         end
       end
 
       def backing
         given = @settings["backing"] or return []
-        [Scene::Path.new(runs: [@box.corners], closed: true, fill: Scene::Fill.new(colour: given.fetch("colour", "#ffffff"), opacity: given.fetch("opacity", 1.0).to_f))]
+        [
+          Scene::Path.new(
+            runs: [@box.corners],
+            closed: true,
+            fill: Scene::Fill.new(colour: given.fetch("colour", "#ffffff"), opacity: given.fetch("opacity", 1.0).to_f)
+          )
+        ]
       end
     end
   end

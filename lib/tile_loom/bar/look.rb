@@ -3,12 +3,13 @@
 module TileLoom
   module Bar
     # Colours and type of a bar. ratio: "1:2,500", for the style that has it inside.
-    Look = Struct.new(:face, :size_pt, :colour, :light, :stroke_mm, :halo, :ratio, keyword_init: true) do
-      def stroke = Scene::Stroke.new(colour: colour, width_mm: stroke_mm, join: "miter")
+    Look =
+      Struct.new(:face, :size_pt, :colour, :light, :stroke_mm, :halo, :ratio, keyword_init: true) do
+        def stroke = Scene::Stroke.new(colour: colour, width_mm: stroke_mm, join: "miter")
 
-      def dark = Scene::Fill.new(colour: colour)
+        def dark = Scene::Fill.new(colour: colour)
 
-      def pale = Scene::Fill.new(colour: light)
-    end
+        def pale = Scene::Fill.new(colour: light)
+      end
   end
 end

@@ -39,8 +39,17 @@ module TileLoom
 
       def self.fixed(settings, left)
         length = Units::Length.parse(settings["per_division"])
-        raise Invalid.new("“#{settings["per_division"]}” a division is no length above nothing; write one such as 100 m.") unless length.value.positive?
-        new(unit: Unit.find(length.unit.code), division: length.value, count: settings.fetch("divisions", 4), left: left)
+        unless length.value.positive?
+          raise Invalid.new(
+                  "“#{settings["per_division"]}” a division is no length above nothing; write one such as 100 m."
+                )
+        end
+        new(
+          unit: Unit.find(length.unit.code),
+          division: length.value,
+          count: settings.fetch("divisions", 4),
+          left: left
+        )
       end
 
       # step: 0 for the longest round length that fits, 1 for the next shorter one …
@@ -50,7 +59,12 @@ module TileLoom
         share = left.positive? ? parts / (parts + 1.0) : 1.0
         unit = (family.length > 1 && metres * share < family.first.metres) ? family.last : family.first
         room = metres * share / unit.metres.to_f
-        round = divisions ? shorter(Units::Series.at_most(room / divisions), step) : shorter(Units::Series.at_most(room), step)
+        round =
+          if divisions
+            shorter(Units::Series.at_most(room / divisions), step)
+          else
+            shorter(Units::Series.at_most(room), step)
+          end
         return new(unit: unit, division: round, count: divisions, left: left) if divisions
         count = PARTS.fetch(round.to_f.to_s[/[1-9]/])
         new(unit: unit, division: round / count, count: count, left: left)

@@ -31,7 +31,11 @@ module TileLoom
         off = measure.error_of(true_scale / 1000.0).share.abs * 100 + ROUNDED.fetch(units, 0.0)
         words = of(true_scale, units: units, about: true)
         return words if off < UNTOLD * 100
-        (off > MOST_OFF) ? "#{words} in the middle alone" : "#{words}, within #{Units::Number.plain(ceiling(off), decimals: 4)} %"
+        if off > MOST_OFF
+          "#{words} in the middle alone"
+        else
+          "#{words}, within #{Units::Number.plain(ceiling(off), decimals: 4)} %"
+        end
       end
 
       def figures(value) = value.round(FIGURES - 1 - Math.log10(value).floor)
@@ -56,21 +60,28 @@ module TileLoom
 
       def imperial(scale, about)
         miles = scale / INCHES_PER_MILE
-        return sentence("1 inch", miles, (miles == 1) ? "mile" : "miles", about) if miles >= 1 || PARTS_OF_MILE.include?(1 / miles)
+        if miles >= 1 || PARTS_OF_MILE.include?(1 / miles)
+          return sentence("1 inch", miles, (miles == 1) ? "mile" : "miles", about)
+        end
         feet = scale / INCHES_PER_FOOT
         sentence("1 inch", feet, (feet == 1) ? "foot" : "feet", about)
       end
 
       # Two decimals at least below a hundred, one below a thousand, where they are needed.
       def sentence(paper, value, unit, about)
-        decimals = if value >= 1000 then 0
-        elsif value >= 100 then 1
-        else 2
-        end
+        decimals =
+          if value >= 1000
+            0
+          elsif value >= 100
+            1
+          else
+            2
+          end
         # One figure more than a length has that holds about alone.
         decimals = [decimals, FIGURES - Math.log10(value).floor].max
         rounded = value.round(decimals)
-        "#{paper} is #{"about " if about || rounded != value}#{Units::Number.grouped(rounded, decimals: Units::Number.places(rounded.rationalize))} #{unit}"
+        "#{paper} is #{"about " if about || rounded != value}" \
+        "#{Units::Number.grouped(rounded, decimals: Units::Number.places(rounded.rationalize))} #{unit}"
       end
     end
   end

@@ -16,11 +16,21 @@ module TileLoom
         crs = Crs::System.find(@options[:reference]).for_fixed_scale!(path: "--reference")
         @operations = Crs::Operations::NONE
         layers = @options[:data].flat_map { |file| layers_of(file) }
-        found = layers.each_with_object([]) { |layer, list| list << read(layer, crs, list.map { |item| item[:id] }, &said) }
-        Document::Starter.document(title: @options[:title], reference: @options[:reference], area: area(found), layers: found,
-          scale: scale, size: @options[:page], orientation: @options[:landscape] ? "landscape" : "portrait", design: @options[:design]).then { |document| @operations.to_a.empty? ? document : document.merge("operations" => @operations.to_a) }.tap do |document|
-          Document::Check.demand(document)
-        end
+        found =
+          layers.each_with_object([]) { |layer, list| list << read(layer, crs, list.map { |item| item[:id] }, &said) }
+        Document::Starter
+          .document(
+            title: @options[:title],
+            reference: @options[:reference],
+            area: area(found),
+            layers: found,
+            scale: scale,
+            size: @options[:page],
+            orientation: @options[:landscape] ? "landscape" : "portrait",
+            design: @options[:design]
+          )
+          .then { |document| @operations.to_a.empty? ? document : document.merge("operations" => @operations.to_a) }
+          .tap { |document| Document::Check.demand(document) }
       end
 
       private
@@ -40,20 +50,31 @@ module TileLoom
         @operations = @operations.including(reader.source_reference, crs, crs)
         features = reader.features
         told.concat(reader.told.map { |sentence| "#{name}: #{sentence}" })
-        {id: Document::Starter.id_for(name, taken), title: name, kind: Document::Starter.kind_of(features), data: {"file" => beside(file), "layer" => layer}.compact}
+        {
+          id: Document::Starter.id_for(name, taken),
+          title: name,
+          kind: Document::Starter.kind_of(features),
+          data: {"file" => beside(file), "layer" => layer}.compact
+        }
       rescue Invalid => error
         raise Invalid.new("#{name}: #{error.message}")
       end
 
       # The data file's path from the book's folder, so that both can move together.
       def beside(file)
-        Pathname.new(File.expand_path(file)).relative_path_from(Pathname.new(File.dirname(File.expand_path(@options[:out])))).to_s
+        Pathname
+          .new(File.expand_path(file))
+          .relative_path_from(Pathname.new(File.dirname(File.expand_path(@options[:out]))))
+          .to_s
       end
 
       def area(found)
         wanted = @options[:area]
         match = found.find { |layer| layer[:id] == wanted || layer[:title] == wanted } or
-          raise Invalid.new("There is no layer “#{wanted}” in the data; it has #{found.map { |layer| layer[:title] }.join(", ")}.", path: "--area")
+          raise Invalid.new(
+            "There is no layer “#{wanted}” in the data; it has #{found.map { |layer| layer[:title] }.join(", ")}.",
+            path: "--area"
+          )
         match[:id]
       end
     end

@@ -26,10 +26,16 @@ module TileLoom
           press = Output::Press.new(book: book.document, source: source)
           demand_asked(all, book.document, source)
           cells = press.pick(options[:sheets].to_s, all)
-          pages = Output::Parallel.new(processes: options[:processes]).map(cells) { |cell| press.page(cell, count: all.length, told: true) }
+          pages =
+            Output::Parallel
+              .new(processes: options[:processes])
+              .map(cells) { |cell| press.page(cell, count: all.length, told: true) }
           press.bind(counted(pages, cells), options[:out])
           tell_of_book(book, source)
-          report("#{cells.length} #{(cells.length == 1) ? "sheet" : "sheets"} in #{options[:out]}", {"file" => options[:out], "sheets" => cells.length})
+          report(
+            "#{cells.length} #{(cells.length == 1) ? "sheet" : "sheets"} in #{options[:out]}",
+            {"file" => options[:out], "sheets" => cells.length}
+          )
         end
       end
 
@@ -51,7 +57,8 @@ module TileLoom
         end
       end
 
-      desc "new --data FILE … --area LAYER --scale N --reference EPSG:… --out BOOK.json", "write a first book for data files"
+      desc "new --data FILE … --area LAYER --scale N --reference EPSG:… --out BOOK.json",
+        "write a first book for data files"
       option :data, type: :array, required: true, desc: "data files in any format that GDAL reads"
       option :area, required: true, desc: "the layer that the index covers"
       option :scale, type: :numeric, required: true, desc: "the denominator: 5000 for 1:5,000"
@@ -90,13 +97,21 @@ module TileLoom
         # thousands of sheets.
         def demand_asked(all, document, source)
           return if options[:sheets] || all.length <= MOST_UNASKED
-          raise Invalid.new(["This book has #{Units::Number.grouped(all.length)} sheets.", *ground_warnings(document, source), "If all are meant, say --sheets all."].join(" "))
+          raise Invalid.new(
+                  [
+                    "This book has #{Units::Number.grouped(all.length)} sheets.",
+                    *ground_warnings(document, source),
+                    "If all are meant, say --sheets all."
+                  ].join(" ")
+                )
         end
 
         def look_at_sheets(document, source)
           all = document.cells(source)
           press = Output::Press.new(book: document, source: source)
-          press.pick(options[:sheets].to_s, all).each { |cell| told.add(press.composer(cell, count: all.length).left_out, sheet: name_of(cell)) }
+          press
+            .pick(options[:sheets].to_s, all)
+            .each { |cell| told.add(press.composer(cell, count: all.length).left_out, sheet: name_of(cell)) }
         end
 
         # What was left out of the data, what the weave notes, what no sheet shows, what the reference does there.
@@ -110,7 +125,10 @@ module TileLoom
         end
 
         def ground_warnings(document, source)
-          box = document.settings["layers"].filter_map { |layer| source.extent(layer["id"]) }.reduce { |all, other| all.union(other) } or return []
+          box =
+            document.settings["layers"]
+              .filter_map { |layer| source.extent(layer["id"]) }
+              .reduce { |all, other| all.union(other) } or return []
           Crs::Distortion.new(document.crs, box).warnings
         rescue Invalid => error
           [error.message]

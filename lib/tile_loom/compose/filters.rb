@@ -12,7 +12,10 @@ module TileLoom
 
       # A date in a format of strftime(3); a width of more than two digits would fill the memory.
       def date(input, format = nil)
-        raise Liquid::ArgumentError, "the filter “date” takes a format of at most 200 characters, with widths of at most two digits" if format.to_s.length > 200 || format.to_s.match?(/%[-0^#_]*\d{3}/)
+        if format.to_s.length > 200 || format.to_s.match?(/%[-0^#_]*\d{3}/)
+          raise Liquid::ArgumentError,
+            "the filter “date” takes a format of at most 200 characters, with widths of at most two digits"
+        end
         super
       end
 
@@ -25,7 +28,12 @@ module TileLoom
       # Degrees as degrees, minutes and seconds, with the two hemisphere letters, such as "N,S".
       def dms(input, letters = "", seconds_decimals = 0)
         positive, negative = letters.to_s.split(",")
-        Units::Angle.dms(number(input, "dms"), positive: positive.to_s, negative: negative || ((positive.to_s == "") ? "" : "-#{positive}"), decimals: seconds_decimals.to_i.clamp(0, 6))
+        Units::Angle.dms(
+          number(input, "dms"),
+          positive: positive.to_s,
+          negative: negative || ((positive.to_s == "") ? "" : "-#{positive}"),
+          decimals: seconds_decimals.to_i.clamp(0, 6)
+        )
       end
 
       private

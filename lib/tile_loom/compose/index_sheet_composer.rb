@@ -7,7 +7,8 @@ module TileLoom
     class IndexSheetComposer < SheetComposer
       NAME = "Key"
 
-      def initialize(book:, source:, count:, **options) = super(book: book, source: source, cell: nil, count: count, **options)
+      def initialize(book:, source:, count:, **options) =
+        super(book: book, source: source, cell: nil, count: count, **options)
 
       def layout = book.key_layout
 

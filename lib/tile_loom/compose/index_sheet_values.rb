@@ -9,10 +9,19 @@ module TileLoom
 
       def sheet
         view = @sheet.view
-        SHEET.to_h { |name| [name, ""] }.merge(
-          "name" => IndexSheetComposer::NAME, "count" => @sheet.count, "scale" => @sheet.stated_scale, "ratio" => Units::Number.ratio(@sheet.stated_scale),
-          **extent(view), **edges(view), **place(view), "centre" => centre(view), **surveyed(view)
-        )
+        SHEET
+          .to_h { |name| [name, ""] }
+          .merge(
+            "name" => IndexSheetComposer::NAME,
+            "count" => @sheet.count,
+            "scale" => @sheet.stated_scale,
+            "ratio" => Units::Number.ratio(@sheet.stated_scale),
+            **extent(view),
+            **edges(view),
+            **place(view),
+            "centre" => centre(view),
+            **surveyed(view)
+          )
       end
 
       def neighbours = NEIGHBOURS.to_h { |direction| [direction, ""] }

@@ -24,13 +24,26 @@ module TileLoom
         @template.render!(values, strict_variables: true, strict_filters: true, filters: [Filters])
       rescue Liquid::UndefinedVariable => error
         name = error.message[/undefined variable (\S+)/, 1]
-        raise Invalid.new("The live text asks for “#{name}”, which this sheet does not know; use one of #{LiveValues.names.join(", ")}.", path: @path)
+        raise Invalid.new(
+          "The live text asks for “#{name}”, which this sheet does not know; use one of #{LiveValues.names.join(", ")}.",
+          path: @path
+        )
       rescue Liquid::UndefinedFilter => error
-        raise Invalid.new("The live text uses the filter “#{error.message[/undefined filter (\S+)/, 1]}”, which is not known; use one of #{(Filters.public_instance_methods - [:date]).sort.join(", ")}, or Liquid’s own such as upcase and date.", path: @path)
+        name = error.message[/undefined filter (\S+)/, 1]
+        known = (Filters.public_instance_methods - [:date]).sort
+        raise Invalid.new(
+          "The live text uses the filter “#{name}”, which is not known; use one of #{known.join(", ")}, or Liquid’s " \
+          "own such as upcase and date.",
+          path: @path
+        )
       rescue Liquid::Error => error
         raise Invalid.new("The live text cannot be filled in: #{clean(error)}.", path: @path)
       rescue ArgumentError, TypeError, RangeError, SystemCallError, EncodingError => error
-        raise Invalid.new("The live text cannot be filled in: a filter was given what it cannot work with (#{error.message.lines.first.to_s.strip[0, 80]}).", path: @path)
+        raise Invalid.new(
+          "The live text cannot be filled in: a filter was given what it cannot work with " \
+          "(#{error.message.lines.first.to_s.strip[0, 80]}).",
+          path: @path
+        )
       end
 
       private

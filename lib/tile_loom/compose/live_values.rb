@@ -5,33 +5,87 @@ module TileLoom
     # What live text can say of the book and of a sheet.
     class LiveValues
       BOOK = %w[title subtitle author edition source date].freeze
-      SHEET = %w[name number count row column scale ratio width_m height_m west south east north latitude longitude centre convergence convergence_deg point_scale meridian_scale areal_scale true_scale
-        declination declination_deg declination_change grid_magnetic grid_magnetic_deg zone square mgrs verbal verbal_imperial].freeze
+      SHEET = %w[
+        name
+        number
+        count
+        row
+        column
+        scale
+        ratio
+        width_m
+        height_m
+        west
+        south
+        east
+        north
+        latitude
+        longitude
+        centre
+        convergence
+        convergence_deg
+        point_scale
+        meridian_scale
+        areal_scale
+        true_scale
+        declination
+        declination_deg
+        declination_change
+        grid_magnetic
+        grid_magnetic_deg
+        zone
+        square
+        mgrs
+        verbal
+        verbal_imperial
+      ].freeze
       REFERENCE = %w[name code datum].freeze
       LAYOUT = %w[name page].freeze
       NEIGHBOURS = Index::Neighbours::DIRECTIONS
 
       # feature: names of attributes that features of the study area have.
       def self.names(feature: [])
-        {"book" => BOOK, "sheet" => SHEET, "neighbours" => NEIGHBOURS, "reference" => REFERENCE, "layout" => LAYOUT}.flat_map { |group, names| names.map { |name| "#{group}.#{name}" } } +
-          feature.map { |name| self.name(name) }
+        {
+          "book" => BOOK,
+          "sheet" => SHEET,
+          "neighbours" => NEIGHBOURS,
+          "reference" => REFERENCE,
+          "layout" => LAYOUT
+        }.flat_map { |group, names| names.map { |name| "#{group}.#{name}" } } + feature.map { |name| self.name(name) }
       end
 
       # As a text asks for an attribute.
-      def self.name(attribute) = attribute.match?(/\A[A-Za-z_][A-Za-z0-9_-]*\z/) ? "feature.#{attribute}" : %(feature["#{attribute.delete('"')}"])
+      def self.name(attribute) =
+        if attribute.match?(/\A[A-Za-z_][A-Za-z0-9_-]*\z/)
+          "feature.#{attribute}"
+        else
+          %(feature["#{attribute.delete('"')}"])
+        end
 
       # sheet: a Composer.
       def initialize(sheet) = @sheet = sheet
 
       # The costly ones are worked out when a text asks for them.
-      def to_h = {"book" => book, "sheet" => sheet, "neighbours" => -> { neighbours }, "reference" => reference, "layout" => layout, "feature" => -> { feature }}
+      def to_h =
+        {
+          "book" => book,
+          "sheet" => sheet,
+          "neighbours" => -> { neighbours },
+          "reference" => reference,
+          "layout" => layout,
+          "feature" => -> { feature }
+        }
 
       # Name → text, for all that can be asked.
       def list
-        to_h.flat_map do |group, values|
-          values = values.call if values.respond_to?(:call)
-          values.map { |name, value| [name, value.respond_to?(:call) ? value.call : value] }.map { |name, value| [(group == "feature") ? self.class.name(name) : "#{group}.#{name}", value.to_s] }
-        end.to_h
+        to_h
+          .flat_map do |group, values|
+            values = values.call if values.respond_to?(:call)
+            values
+              .map { |name, value| [name, value.respond_to?(:call) ? value.call : value] }
+              .map { |name, value| [(group == "feature") ? self.class.name(name) : "#{group}.#{name}", value.to_s] }
+          end
+          .to_h
       end
 
       private
@@ -42,10 +96,17 @@ module TileLoom
         cell = @sheet.cell
         view = @sheet.view
         {
-          "name" => cell.name, "number" => cell.number, "count" => @sheet.count,
-          "row" => cell.row + 1, "column" => Index::Naming.letters(cell.column),
-          "scale" => cell.scale, "ratio" => Units::Number.ratio(cell.scale),
-          **extent(view), **edges(cell), **place(view), "centre" => centre(cell),
+          "name" => cell.name,
+          "number" => cell.number,
+          "count" => @sheet.count,
+          "row" => cell.row + 1,
+          "column" => Index::Naming.letters(cell.column),
+          "scale" => cell.scale,
+          "ratio" => Units::Number.ratio(cell.scale),
+          **extent(view),
+          **edges(cell),
+          **place(view),
+          "centre" => centre(cell),
           **surveyed(view)
         }
       end
@@ -60,22 +121,37 @@ module TileLoom
       def surveyed(view)
         norths = @sheet.norths
         {
-          "convergence_deg" => view.factors.convergence_deg, "point_scale" => view.bar_scale_factor, "true_scale" => view.true_scale,
-          "meridian_scale" => view.factors.meridional_scale, "areal_scale" => view.factors.areal_scale,
+          "convergence_deg" => view.factors.convergence_deg,
+          "point_scale" => view.bar_scale_factor,
+          "true_scale" => view.true_scale,
+          "meridian_scale" => view.factors.meridional_scale,
+          "areal_scale" => view.factors.areal_scale,
           "convergence" => View::Norths.words(view.factors.convergence_deg),
-          "declination" => -> { View::Norths.words(norths.declination_deg) }, "declination_deg" => -> { norths.declination_deg || "" }, "declination_change" => -> { View::Norths.words(norths.declination_change_deg) },
-          "grid_magnetic" => -> { View::Norths.words(norths.grid_magnetic_deg) }, "grid_magnetic_deg" => -> { norths.grid_magnetic_deg || "" },
-          "zone" => -> { CoordinateGrid::Squares::Mgrs.designation(*view.centre_lon_lat).to_s }, "square" => -> { mgrs(view)[/[A-Z]{2}(?=\d*\z)/].to_s }, "mgrs" => -> { mgrs(view) },
-          "verbal" => -> { Bar::VerbalScale.on(@sheet.measure, @sheet.stated_scale) }, "verbal_imperial" => -> { Bar::VerbalScale.on(@sheet.measure, @sheet.stated_scale, units: "imperial") }
+          "declination" => -> { View::Norths.words(norths.declination_deg) },
+          "declination_deg" => -> { norths.declination_deg || "" },
+          "declination_change" => -> { View::Norths.words(norths.declination_change_deg) },
+          "grid_magnetic" => -> { View::Norths.words(norths.grid_magnetic_deg) },
+          "grid_magnetic_deg" => -> { norths.grid_magnetic_deg || "" },
+          "zone" => -> { CoordinateGrid::Squares::Mgrs.designation(*view.centre_lon_lat).to_s },
+          "square" => -> { mgrs(view)[/[A-Z]{2}(?=\d*\z)/].to_s },
+          "mgrs" => -> { mgrs(view) },
+          "verbal" => -> { Bar::VerbalScale.on(@sheet.measure, @sheet.stated_scale) },
+          "verbal_imperial" => -> { Bar::VerbalScale.on(@sheet.measure, @sheet.stated_scale, units: "imperial") }
         }
       end
 
-      def mgrs(view) = CoordinateGrid::Squares::Mgrs.reference(*Crs::Transform.to_wgs84(view.crs).point(*view.middle)).to_s
+      def mgrs(view) =
+        CoordinateGrid::Squares::Mgrs.reference(*Crs::Transform.to_wgs84(view.crs).point(*view.middle)).to_s
 
       # Of the ground's box, in units of the book's reference.
       def edges(cell)
         box = cell.ground.box
-        {"west" => box.min_x.round(2), "south" => box.min_y.round(2), "east" => box.max_x.round(2), "north" => box.max_y.round(2)}
+        {
+          "west" => box.min_x.round(2),
+          "south" => box.min_y.round(2),
+          "east" => box.max_x.round(2),
+          "north" => box.max_y.round(2)
+        }
       end
 
       # Of the sheet's middle, in degrees of the reference's own datum.
@@ -85,7 +161,10 @@ module TileLoom
       end
 
       def centre(cell)
-        [cell.ground.centre_x, cell.ground.centre_y].map { |number| Units::Number.grouped(number, separator: CoordinateGrid::Caption::THIN_SPACE) }.join(", ")
+        [cell.ground.centre_x, cell.ground.centre_y].map do |number|
+          Units::Number.grouped(number, separator: CoordinateGrid::Caption::THIN_SPACE)
+        end
+          .join(", ")
       end
 
       def reference
@@ -102,7 +181,15 @@ module TileLoom
       # empty.
       def feature
         area = @sheet.book.index.area
-        area.attribute_names(@sheet.source).to_h { |name| [name, ""] }.merge(ShownFeature.new(area, @sheet.source, @sheet.cell).attributes.transform_values { |value| value.nil? ? "" : value })
+        area
+          .attribute_names(@sheet.source)
+          .to_h { |name| [name, ""] }
+          .merge(
+            ShownFeature
+              .new(area, @sheet.source, @sheet.cell)
+              .attributes
+              .transform_values { |value| value.nil? ? "" : value }
+          )
       end
     end
   end

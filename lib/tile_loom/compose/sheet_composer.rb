@@ -9,8 +9,23 @@ module TileLoom
       # source: where features come from (see Data::MemorySource); count: sheets in the book;
       # tolerance_mm: coarser, and names: false, for small pictures; parts: keeps parts of the drawing by a key of all
       # that they are drawn from but the data (fetch(key) { part }), or nil.
-      def initialize(book:, source:, cell:, count:, tolerance_mm: View::GroundDrawing::TOLERANCE_MM, names: true, parts: nil)
-        @book, @source, @cell, @count, @tolerance_mm, @names, @parts = book, source, cell, count, tolerance_mm, names, parts
+      def initialize(
+        book:,
+        source:,
+        cell:,
+        count:,
+        tolerance_mm: View::GroundDrawing::TOLERANCE_MM,
+        names: true,
+        parts: nil
+      )
+        @book, @source, @cell, @count, @tolerance_mm, @names, @parts =
+          book,
+          source,
+          cell,
+          count,
+          tolerance_mm,
+          names,
+          parts
       end
 
       # A part of the drawing that may have been worked out for another composer. key: what makes it this part.
@@ -37,10 +52,16 @@ module TileLoom
       # A view of the book's scale in the middle of the index: what is the same on all sheets is reckoned for it.
       def nominal_view
         book.once([:nominal_view, layout.main_frame.id]) do
-          middle = cells.map { |known| known.ground.box }.reduce { |all, other| all.union(other) }&.centre || [cell.ground.centre_x, cell.ground.centre_y]
+          middle =
+            cells.map { |known| known.ground.box }.reduce { |all, other| all.union(other) }&.centre ||
+            [cell.ground.centre_x, cell.ground.centre_y]
           frame = layout.frame_box
           per_mm = book.index.scale / 1000.0 / book.crs.metres_per_unit
-          View::FrameView.new(frame: frame, ground: Geometry::TurnedRectangle.new(*middle, frame.width * per_mm, frame.height * per_mm, 0.0), crs: book.crs)
+          View::FrameView.new(
+            frame: frame,
+            ground: Geometry::TurnedRectangle.new(*middle, frame.width * per_mm, frame.height * per_mm, 0.0),
+            crs: book.crs
+          )
         end
       end
 
@@ -52,15 +73,35 @@ module TileLoom
 
       # Scene::Drawing of the page.
       def drawing
-        @drawing ||= Scene::Drawing.new(width_mm: page.width_mm, height_mm: page.height_mm,
-          nodes: layout.elements.map { |element| element.draw(self) }, viewports: [viewport].compact, title: title,
-          bleed_mm: page.bleed_mm, trim_marks: page.trim_marks?)
+        @drawing ||=
+          Scene::Drawing.new(
+            width_mm: page.width_mm,
+            height_mm: page.height_mm,
+            nodes: layout.elements.map { |element| element.draw(self) },
+            viewports: [viewport].compact,
+            title: title,
+            bleed_mm: page.bleed_mm,
+            trim_marks: page.trim_marks?
+          )
       end
 
       def ground_drawing(view)
-        @ground_drawing ||= part("ground", book.once("drawn") { JSON.generate(book.settings.slice("reference", "layers", "markers", "faces")) }, *view.place, @tolerance_mm, @names) do
-          View::GroundDrawing.new(layers: book.layers, source: source, view: view, tolerance_mm: @tolerance_mm, names: @names).drawn
-        end
+        @ground_drawing ||=
+          part(
+            "ground",
+            book.once("drawn") { JSON.generate(book.settings.slice("reference", "layers", "markers", "faces")) },
+            *view.place,
+            @tolerance_mm,
+            @names
+          ) do
+            View::GroundDrawing.new(
+              layers: book.layers,
+              source: source,
+              view: view,
+              tolerance_mm: @tolerance_mm,
+              names: @names
+            ).drawn
+          end
       end
 
       def shown_rules = ground_drawing(view).shown_rules
@@ -73,13 +114,17 @@ module TileLoom
       def live_values = LiveValues.new(self)
 
       # Characters of all filled-in texts, to find the sheet that is hardest for a design.
-      def text_length = texts.sum { |element| element.templates.sum { |path, template| live_text(template, path: path).length } }
+      def text_length =
+        texts.sum { |element| element.templates.sum { |path, template| live_text(template, path: path).length } }
 
       # Ids of the texts that do not stand in their boxes.
       def overflowing = texts.reject { |element| element.fits?(self) }.map(&:id)
 
       # What this sheet does not show for want of room or of data, or not as it says, in sentences.
-      def left_out = (layout.elements.flat_map { |element| element.left_out(self) } + names_left_out + needle + missing_characters).uniq
+      def left_out =
+        (
+          layout.elements.flat_map { |element| element.left_out(self) } + names_left_out + needle + missing_characters
+        ).uniq
 
       def name = cell.name
 
@@ -92,43 +137,70 @@ module TileLoom
       # Live texts that ask for the compass needle where it is not known have nothing in its place.
       NEEDLE = /sheet\.(declination|grid_magnetic)/
 
-      def needle = (texts.any? { |element| element.templates.any? { |_, template| template.match?(NEEDLE) } } && norths.declination_deg.nil?) ? [norths.trouble].compact : []
+      def needle =
+        if texts.any? { |element| element.templates.any? { |_, template| template.match?(NEEDLE) } } &&
+            norths.declination_deg.nil?
+          [norths.trouble].compact
+        else
+          []
+        end
 
       def missing_characters
-        strings(drawing.nodes).group_by(&:first).flat_map do |face, list|
-          list.map(&:last).uniq.filter_map do |string|
-            lost = face.missing(string)
-            "The text “#{string[0, 60]}” has #{listed(lost)}, which no typeface of the book has; bring in one that does." if lost.any?
+        strings(drawing.nodes)
+          .group_by(&:first)
+          .flat_map do |face, list|
+            list
+              .map(&:last)
+              .uniq
+              .filter_map do |string|
+                lost = face.missing(string)
+                if lost.any?
+                  "The text “#{string[0,
+                    60]}” has #{listed(lost)}, which no typeface of the book has; bring in one that does."
+                end
+              end
           end
-        end
       end
 
       MOST_CHARACTERS = 5
 
       # "☃ (U+2603)"
       def listed(characters)
-        characters.first(MOST_CHARACTERS).map { |character| format("%s (U+%04X)", character, character.ord) }.join(", ") + ((characters.length > MOST_CHARACTERS) ? " and #{characters.length - MOST_CHARACTERS} more characters" : "")
+        characters
+          .first(MOST_CHARACTERS)
+          .map { |character| format("%s (U+%04X)", character, character.ord) }
+          .join(", ") +
+          ((characters.length > MOST_CHARACTERS) ? " and #{characters.length - MOST_CHARACTERS} more characters" : "")
       end
 
       # [face, string] of all texts among the nodes.
       def strings(nodes)
         nodes.flat_map do |node|
           case node
-          when Scene::Text then [[node.face, node.string]]
-          when Scene::Group then strings(node.children)
-          else []
+          when Scene::Text
+            [[node.face, node.string]]
+          when Scene::Group
+            strings(node.children)
+          else
+            []
           end
         end
       end
 
-      def texts = layout.elements.select { |element| element.is_a?(TileLoom::Furniture::Elements::TextBox) && !element.hidden? }
+      def texts =
+        layout.elements.select { |element| element.is_a?(TileLoom::Furniture::Elements::TextBox) && !element.hidden? }
 
       # nil where a corner of the frame lies beyond the earth, as in a view of the globe.
       def viewport
         order = view.ground.corners.each_slice(2).to_a.values_at(0, 3, 2, 1)
         lonlat = view.to_geographic.forward(order.flatten)
         return nil unless lonlat.all?(&:finite?)
-        Scene::Viewport.new(frame: view.frame, corners_lat_lon: lonlat.each_slice(2).map(&:reverse), crs: view.crs, name: name)
+        Scene::Viewport.new(
+          frame: view.frame,
+          corners_lat_lon: lonlat.each_slice(2).map(&:reverse),
+          crs: view.crs,
+          name: name
+        )
       end
     end
   end

@@ -16,7 +16,10 @@ module TileLoom
         own = @cell.feature && features.find { |feature| feature.id == @cell.feature }
         return own.attributes if own
         window = @ground.shape
-        best = features.filter_map { |feature| [amount(feature, window), feature] }.select { |amount, _| amount.last.positive? || amount.first.zero? }
+        best =
+          features
+            .filter_map { |feature| [amount(feature, window), feature] }
+            .select { |amount, _| amount.last.positive? || amount.first.zero? }
         best.max_by { |amount, feature| [amount, -feature.id] }&.last&.attributes || {}
       end
 
@@ -27,7 +30,7 @@ module TileLoom
         shape = Geometry::Geos.read(feature.wkb)
         part = shape.intersection(window)
         return nil if part.empty?
-        return [2, part.area] if part.area.positive?
+        return 2, part.area if part.area.positive?
         part.length.positive? ? [1, part.length] : [0, 0.0]
       rescue ::Geos::GEOSException
         nil

@@ -9,7 +9,8 @@ module TileLoom
 
       # settings: "border" of a map frame; view: View::FrameView; mesh: of the grid whose interval it steps by,
       # or nil for even steps.
-      def self.build(settings, view:, mesh: nil) = const_get(ALL.fetch(settings.fetch("kind", "plain"))).new(settings, view: view, mesh: mesh)
+      def self.build(settings, view:, mesh: nil) =
+        const_get(ALL.fetch(settings.fetch("kind", "plain"))).new(settings, view: view, mesh: mesh)
     end
   end
 end

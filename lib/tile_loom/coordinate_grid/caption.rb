@@ -14,9 +14,11 @@ module TileLoom
       attr_reader :parts
 
       # parts: [string, small?] pairs.
-      def initialize(*parts) = @parts = parts.reject { |string, _| string.empty? }.map { |string, small| Part.new(string, small == true) }
+      def initialize(*parts) =
+        @parts = parts.reject { |string, _| string.empty? }.map { |string, small| Part.new(string, small == true) }
 
-      # For the label of a line. settings: "labels" of a grid; full: is it to stand for itself? tolerance: by how much, in
+      # For the label of a line. settings: "labels" of a grid; full: is it to stand for itself? tolerance: by how much,
+      # in
       # units of crs, the number may be off its line, or nil.
       def self.of(line, crs, step, settings = {}, full: true, tolerance: nil)
         manner = crs.geographic? ? Captions::Angle.new(settings, tolerance) : Captions::Length.new(settings, tolerance)
@@ -35,7 +37,15 @@ module TileLoom
         parts.map do |part|
           dx, dy = turn.point(left, part.small ? base - RAISED * size_pt * Type::Face::MM_PER_PT : base)
           left += face.width_mm(part.string, size(part, size_pt))
-          Scene::Text.new(x: x + dx, y: y + dy, string: part.string, face: face, size_pt: size(part, size_pt), rotation_deg: turn_deg, **style)
+          Scene::Text.new(
+            x: x + dx,
+            y: y + dy,
+            string: part.string,
+            face: face,
+            size_pt: size(part, size_pt),
+            rotation_deg: turn_deg,
+            **style
+          )
         end
       end
 

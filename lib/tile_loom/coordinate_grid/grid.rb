@@ -20,9 +20,12 @@ module TileLoom
       # no reference of its own.
       def crs(book_crs)
         case @settings["reference"]
-        when "book" then book_crs
-        when "geographic" then book_crs.geographic
-        else Crs::System.find(@settings["reference"])
+        when "book"
+          book_crs
+        when "geographic"
+          book_crs.geographic
+        else
+          Crs::System.find(@settings["reference"])
         end
       end
 
@@ -35,9 +38,12 @@ module TileLoom
       def drawn_on?(view)
         return false if @settings["hidden"]
         case @settings.fetch("drawn_on", "all")
-        when "upright" then view.ground.upright?
-        when "turned" then !view.ground.upright?
-        else true
+        when "upright"
+          view.ground.upright?
+        when "turned"
+          !view.ground.upright?
+        else
+          true
         end
       end
 
@@ -63,7 +69,13 @@ module TileLoom
       # Refuses what no sheet could draw.
       def check(book_crs)
         found = zoned? ? Zone.new(1, false).crs : crs(book_crs)
-        raise Invalid.new("#{found.name} counts southwards first, which a coordinate grid cannot show; choose the same one counted east and north.", path: "#{@path}/reference") if found.ways.first == "south" && found.reversed?
+        if found.ways.first == "south" && found.reversed?
+          raise Invalid.new(
+            "#{found.name} counts southwards first, which a coordinate grid cannot show; choose the same one counted " \
+            "east and north.",
+            path: "#{@path}/reference"
+          )
+        end
         fixed(found)
         offset(found)
       end
@@ -71,7 +83,15 @@ module TileLoom
       private
 
       def mesh(view, crs, like, zone)
-        Mesh.new(view: view, crs: crs, wished_mm: @settings.fetch("wished_mm", 40).to_f, interval: fixed(crs), origin: offset(crs), like: like, zone: zone)
+        Mesh.new(
+          view: view,
+          crs: crs,
+          wished_mm: @settings.fetch("wished_mm", 40).to_f,
+          interval: fixed(crs),
+          origin: offset(crs),
+          like: like,
+          zone: zone
+        )
       end
 
       # {x:, y:} in units of the reference, without those that are automatic.
@@ -80,7 +100,15 @@ module TileLoom
       def offset(crs) = lengths("origin", crs, :any)
 
       def lengths(name, crs, least)
-        (@settings[name] || {}).to_h { |axis, text| [axis.to_sym, Interval.parse(text, path: "#{@path}/#{name}/#{axis}", least: least).in(crs, path: "#{@path}/#{name}/#{axis}")] }
+        (@settings[name] || {}).to_h do |axis, text|
+          [
+            axis.to_sym,
+            Interval.parse(text, path: "#{@path}/#{name}/#{axis}", least: least).in(
+              crs,
+              path: "#{@path}/#{name}/#{axis}"
+            )
+          ]
+        end
       end
     end
   end

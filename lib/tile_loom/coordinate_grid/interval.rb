@@ -6,7 +6,7 @@ module TileLoom
     # angle ("30 sec", "5 min", "1 deg"; ″ ′ ° are read too). It keeps its meaning whatever reference the grid
     # has: 100 m are never taken for 100 degrees.
     class Interval
-      ANGLES = {"deg" => 1r, "min" => 1/60r, "sec" => 1/3600r}.freeze
+      ANGLES = {"deg" => 1r, "min" => 1 / 60r, "sec" => 1 / 3600r}.freeze
       SIGNS = {"°" => "deg", "′" => "min", "'" => "min", "″" => "sec", "\"" => "sec"}.freeze
       PATTERN = /\A\s*([-+]?\d+(?:[.,]\d+)?)\s*([a-z-]+|[°′'″"])\s*\z/i
       # No line of a larger interval could ever be a second one: half round the earth.
@@ -18,15 +18,28 @@ module TileLoom
       # least: :positive for an interval, :any for an offset.
       def self.parse(text, path: nil, least: :positive)
         match = PATTERN.match(text.to_s) or
-          raise Invalid.new("“#{text}” is not an interval; write a number and its unit, such as 100 m, 500 ft, 5 min or 30 sec.", path: path)
+          raise Invalid.new(
+            "“#{text}” is not an interval; write a number and its unit, such as 100 m, 500 ft, 5 min or 30 sec.",
+            path: path
+          )
         new(match[1].tr(",", ".").to_r, match[2].downcase, path: path, least: least)
       end
 
       def initialize(value, unit, path: nil, least: :positive)
         @value, @unit = value, SIGNS.fetch(unit, unit)
-        raise Invalid.new("“#{@unit}” is not a unit for an interval; use one of #{[*Units::LengthUnit::ALL.keys, *ANGLES.keys].join(", ")}.", path: path) unless angle? || Units::LengthUnit::ALL.key?(@unit)
-        raise Invalid.new("The interval is #{self}; it must be more than nothing.", path: path) if least == :positive && !value.positive?
-        raise Invalid.new("The interval is #{self}, which is larger than the world; write a smaller one.", path: path) if angle? ? degrees.abs > LARGEST_DEG : metres.abs > LARGEST_M
+        unless angle? || Units::LengthUnit::ALL.key?(@unit)
+          raise Invalid.new(
+            "“#{@unit}” is not a unit for an interval; use one of " \
+            "#{[*Units::LengthUnit::ALL.keys, *ANGLES.keys].join(", ")}.",
+            path: path
+          )
+        end
+        if least == :positive && !value.positive?
+          raise Invalid.new("The interval is #{self}; it must be more than nothing.", path: path)
+        end
+        if angle? ? degrees.abs > LARGEST_DEG : metres.abs > LARGEST_M
+          raise Invalid.new("The interval is #{self}, which is larger than the world; write a smaller one.", path: path)
+        end
         freeze
       end
 
@@ -58,8 +71,14 @@ module TileLoom
       private
 
       def mismatch(crs)
-        return "The interval is #{self}, but #{crs.name} counts in #{crs.unit&.name || crs.unit_name}s; write a length such as 100 m, or leave it empty for an automatic one." if angle?
-        "The interval is #{self}, but #{crs.name} counts in degrees; write an angle such as 30 sec or 5 min, or leave it empty for an automatic one."
+        if angle?
+          return (
+            "The interval is #{self}, but #{crs.name} counts in #{crs.unit&.name || crs.unit_name}s; write a length " \
+            "such as 100 m, or leave it empty for an automatic one."
+          )
+        end
+        "The interval is #{self}, but #{crs.name} counts in degrees; write an angle such as 30 sec or 5 min, or " \
+        "leave it empty for an automatic one."
       end
     end
   end

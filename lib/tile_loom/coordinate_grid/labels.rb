@@ -43,14 +43,26 @@ module TileLoom
       # How many lines the rule leaves out.
       def ruled_out = without(placed).count { |_, line| @ruled_out.key?(line) }
 
-      # By how many mm labels with a fixed number of decimals are off their lines, at most, where that is too much; or nil.
+      # By how many mm labels with a fixed number of decimals are off their lines, at most, where that is too much; or
+      # nil.
       def off_mm
         return nil unless @settings.key?("decimals")
         off = @meshes.flat_map { |mesh| mesh.lines.map { |line| off_line(mesh, line) } }.max
         off if off && off > TOLERANCE_MM
       end
 
-      def texts = placed.flat_map { |label| label.caption.texts(label.spot.x, label.spot.y, face: @face, size_pt: size_pt, turn_deg: label.spot.turn_deg, colour: @settings.fetch("colour", "#1f2a30"), halo: halo) }
+      def texts =
+        placed.flat_map do |label|
+          label.caption.texts(
+            label.spot.x,
+            label.spot.y,
+            face: @face,
+            size_pt: size_pt,
+            turn_deg: label.spot.turn_deg,
+            colour: @settings.fetch("colour", "#1f2a30"),
+            halo: halo
+          )
+        end
 
       # Spots round which lines are left out, where a gap is wanted.
       def gaps
@@ -65,7 +77,10 @@ module TileLoom
         return 0.0 if inside?
         dx, dy = Side::OUTWARD.fetch(side)
         (x, y), = Side.ends(side, frame)
-        placed.select { |label| label.side == side }.map { |label| (label.spot.x - x) * dx + (label.spot.y - y) * dy + label.spot.reach(dx, dy) }.max || 0.0
+        placed
+          .select { |label| label.side == side }
+          .map { |label| (label.spot.x - x) * dx + (label.spot.y - y) * dy + label.spot.reach(dx, dy) }
+          .max || 0.0
       end
 
       def sides = @settings.fetch("sides") & Side::ALL
@@ -93,7 +108,10 @@ module TileLoom
       end
 
       def family(side, mesh, axis)
-        crossings = mesh.crossings[side].select { |crossing| crossing.line.axis == axis && crossing.steepness >= LEAST_STEEPNESS }.sort_by(&:along)
+        crossings =
+          mesh.crossings[side]
+            .select { |crossing| crossing.line.axis == axis && crossing.steepness >= LEAST_STEEPNESS }
+            .sort_by(&:along)
         return [] if crossings.empty?
         short = @settings["form"] == "short"
         ends = short ? [crossings.first, crossings.last].uniq : []
@@ -108,16 +126,25 @@ module TileLoom
       def regular(side, mesh, axis, crossings, full:)
         step = mesh.interval(axis)
         spots = {}.compare_by_identity
-        crossings.each { |crossing| spots[crossing] = spot(side, mesh, crossing, full: full).grow(Placement::GAP_MM / 2) }
-        multiple = Units::Series.multiples(step, angle: mesh.crs.geographic?).find do |many|
-          # A label that gave way to a corner is no measure for the others.
-          kept = crossings.select { |crossing| (crossing.line.index % many).zero? && corner(side, crossing).nil? }
-          kept.each_cons(2).none? { |one, other| spots[one].touches?(spots[other]) }
+        crossings.each do |crossing|
+          spots[crossing] = spot(side, mesh, crossing, full: full).grow(Placement::GAP_MM / 2)
         end
+        multiple =
+          Units::Series
+            .multiples(step, angle: mesh.crs.geographic?)
+            .find do |many|
+              # A label that gave way to a corner is no measure for the others.
+              kept = crossings.select { |crossing| (crossing.line.index % many).zero? && corner(side, crossing).nil? }
+              kept.each_cons(2).none? { |one, other| spots[one].touches?(spots[other]) }
+            end
         every[side] = multiple if multiple.to_i > 1
-        crossings.each { |crossing| @ruled_out[crossing.line] = true unless multiple && (crossing.line.index % multiple).zero? }
+        crossings.each do |crossing|
+          @ruled_out[crossing.line] = true unless multiple && (crossing.line.index % multiple).zero?
+        end
         return [] unless multiple
-        crossings.select { |crossing| (crossing.line.index % multiple).zero? }.sort_by { |crossing| corner(side, crossing) ? 0 : 1 }
+        crossings
+          .select { |crossing| (crossing.line.index % multiple).zero? }
+          .sort_by { |crossing| corner(side, crossing) ? 0 : 1 }
       end
 
       # Near a corner a label may give way along its side by so much.
@@ -131,11 +158,14 @@ module TileLoom
         end
         along = Side.level?(side) ? [1.0, 0.0] : [0.0, 1.0]
         places = SLIDES_MM.lazy.map { |slide| slide.zero? ? spot : spot.move(along[0] * slide, along[1] * slide) }
-        found = places.find { |place| @placement.claim(place) } || beside_corner(side, mesh, crossing, spot.reach(*along), full)
+        found =
+          places.find { |place| @placement.claim(place) } ||
+          beside_corner(side, mesh, crossing, spot.reach(*along), full)
         found && Label.new(caption: caption(mesh, crossing, full), spot: found, side: side, line: crossing.line)
       end
 
-      # So near to the side's end that the label goes beyond it, it may end with the side; it still stands over its line.
+      # So near to the side's end that the label goes beyond it, it may end with the side; it still stands over its
+      # line.
       def beside_corner(side, mesh, crossing, reach, full)
         index = Side.ends(side, frame).index { |x, y| ((Side.level?(side) ? x : y) - crossing.along).abs < reach }
         return nil if index.nil? || inside? || @settings["turn"] == "line"
@@ -147,7 +177,12 @@ module TileLoom
       def without(labels)
         said = {}.compare_by_identity
         labels.each { |label| said[label.line] = true }
-        @meshes.flat_map { |mesh| mesh.lines.select { |line| line.pieces.any? && !said.key?(line) && wanted?(mesh, line) }.map { |line| [mesh, line] } }
+        @meshes.flat_map do |mesh|
+          mesh
+            .lines
+            .select { |line| line.pieces.any? && !said.key?(line) && wanted?(mesh, line) }
+            .map { |line| [mesh, line] }
+        end
       end
 
       # Is the line of a family that the sides are to tell? Level and upright ones together are to tell both, although
@@ -160,23 +195,44 @@ module TileLoom
       # Labels of lines that none of their own sides has room for: at the other family's side, or on the line.
       def elsewhere(found)
         return [] if sides.empty?
-        without(found).reject { |_, line| @ruled_out.key?(line) }.filter_map { |mesh, line| at_another_side(mesh, line) || (on_line(mesh, line) if @drawn) }
+        without(found)
+          .reject { |_, line| @ruled_out.key?(line) }
+          .filter_map { |mesh, line| at_another_side(mesh, line) || (on_line(mesh, line) if @drawn) }
       end
 
       def at_another_side(mesh, line)
-        sides.lazy.flat_map { |side| mesh.crossings[side].select { |crossing| crossing.line.equal?(line) }.sort_by { |crossing| -crossing.steepness }.map { |crossing| [side, crossing] } }
-          .filter_map { |side, crossing| claim(side, mesh, crossing, full: true) if crossing.steepness >= LEAST_STEEPNESS || @settings["turn"] != "line" }.first
+        sides
+          .lazy
+          .flat_map do |side|
+            mesh.crossings[side]
+              .select { |crossing| crossing.line.equal?(line) }
+              .sort_by { |crossing| -crossing.steepness }
+              .map { |crossing| [side, crossing] }
+          end
+          .filter_map do |side, crossing|
+            if crossing.steepness >= LEAST_STEEPNESS || @settings["turn"] != "line"
+              claim(side, mesh, crossing, full: true)
+            end
+          end
+          .first
       end
 
       def on_line(mesh, line)
         caption = of_line(mesh, line, true)
-        OnLine.new(line).places.filter_map do |x, y, turn|
-          spot = over(x, y, caption, readable(turn))
-          Label.new(caption: caption, spot: spot, line: line) if inside_frame?(spot) && @placement.claim(spot)
-        end.first
+        OnLine
+          .new(line)
+          .places
+          .filter_map do |x, y, turn|
+            spot = over(x, y, caption, readable(turn))
+            Label.new(caption: caption, spot: spot, line: line) if inside_frame?(spot) && @placement.claim(spot)
+          end
+          .first
       end
 
-      def inside_frame?(spot) = [spot.box, frame].then { |box, room| box.min_x > room.min_x && box.max_x < room.max_x && box.min_y > room.min_y && box.max_y < room.max_y }
+      def inside_frame?(spot) =
+        [spot.box, frame].then do |box, room|
+          box.min_x > room.min_x && box.max_x < room.max_x && box.min_y > room.min_y && box.max_y < room.max_y
+        end
 
       def tolerance(mesh, axis) = (@tolerances ||= {})[[mesh, axis]] ||= mesh.least_units(axis, TOLERANCE_MM)
 
@@ -193,7 +249,15 @@ module TileLoom
         (@captions[crossing] ||= {})[full] ||= of_line(mesh, crossing.line, full)
       end
 
-      def of_line(mesh, line, full) = Caption.of(line, mesh.crs, mesh.interval(line.axis), @settings, full: full, tolerance: tolerance(mesh, line.axis))
+      def of_line(mesh, line, full) =
+        Caption.of(
+          line,
+          mesh.crs,
+          mesh.interval(line.axis),
+          @settings,
+          full: full,
+          tolerance: tolerance(mesh, line.axis)
+        )
 
       # A line that comes out at a corner has its label beside the corner: the other side's is there too.
       AT_CORNER_MM = 0.5
@@ -212,9 +276,20 @@ module TileLoom
       def found_spot(side, mesh, crossing, full)
         corner = corner(side, crossing)
         return flush(side, [crossing.x, crossing.y], corner, caption(mesh, crossing, full)) if corner
-        spot = over(crossing.x, crossing.y, caption(mesh, crossing, full), (@settings["turn"] == "line") ? along_line(crossing) : turn_at(side))
+        spot =
+          over(
+            crossing.x,
+            crossing.y,
+            caption(mesh, crossing, full),
+            (@settings["turn"] == "line") ? along_line(crossing) : turn_at(side)
+          )
         dx, dy = away(side, crossing)
-        far = inside? ? distance + spot.reach(dx, dy) : @offsets.fetch(side, 0.0) + distance + spot.reach(*Side::OUTWARD.fetch(side))
+        far =
+          if inside?
+            distance + spot.reach(dx, dy)
+          else
+            @offsets.fetch(side, 0.0) + distance + spot.reach(*Side::OUTWARD.fetch(side))
+          end
         spot.move(dx * far, dy * far)
       end
 
@@ -222,14 +297,21 @@ module TileLoom
       def away(side, crossing)
         return crossing.inward if inside?
         dx, dy = Side::OUTWARD.fetch(side)
-        return [dx, dy] unless @settings["turn"] == "line"
+        return dx, dy unless @settings["turn"] == "line"
         # On the line's own course beyond the frame, so far out as the label must be.
         across = (crossing.inward[0] * dx + crossing.inward[1] * dy).abs
         [-crossing.inward[0] / across, -crossing.inward[1] / across]
       end
 
       # The Spot of a caption over a place.
-      def over(x, y, caption, turn) = Placement::Spot.new(x: x, y: y, width: caption.width_mm(@face, size_pt), height: @face.cap_height_mm(size_pt), turn_deg: turn)
+      def over(x, y, caption, turn) =
+        Placement::Spot.new(
+          x: x,
+          y: y,
+          width: caption.width_mm(@face, size_pt),
+          height: @face.cap_height_mm(size_pt),
+          turn_deg: turn
+        )
 
       # "upright", or along the side, read from below or from the right.
       def turn_at(side) = (@settings["turn"] == "upright") ? 0.0 : {"left" => -90.0, "right" => 90.0}.fetch(side, 0.0)
@@ -243,15 +325,32 @@ module TileLoom
       def corners
         return [] unless @settings["corners"] && !inside?
         mesh = @meshes.first
-        sides.flat_map { |side| Side.ends(side, frame).each_with_index.filter_map { |place, index| frame_corner(side, mesh, place, index) } }
+        sides.flat_map do |side|
+          Side.ends(side, frame).each_with_index.filter_map { |place, index| frame_corner(side, mesh, place, index) }
+        end
       end
 
       def frame_corner(side, mesh, place, index)
         x, y = mesh.on_grid(place)
         return nil unless x.finite? && y.finite?
         axis = mesh.owner(side)
-        line = Line.new(axis: axis, value: ((axis == :x) ? x : y).rationalize(Rational(1, 10**9)), index: 0, pieces: [], course: [])
-        caption = Caption.of(line, mesh.crs, mesh.crs.geographic? ? Rational(1, 3600) : 1r, @settings.except("form", "decimals"), full: true, tolerance: tolerance(mesh, axis))
+        line =
+          Line.new(
+            axis: axis,
+            value: ((axis == :x) ? x : y).rationalize(Rational(1, 10**9)),
+            index: 0,
+            pieces: [],
+            course: []
+          )
+        caption =
+          Caption.of(
+            line,
+            mesh.crs,
+            mesh.crs.geographic? ? Rational(1, 3600) : 1r,
+            @settings.except("form", "decimals"),
+            full: true,
+            tolerance: tolerance(mesh, axis)
+          )
         spot = flush(side, place, index, caption)
         return nil unless @placement.claim(spot)
         Label.new(caption: caption, spot: spot, side: side)

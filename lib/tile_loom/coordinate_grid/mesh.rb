@@ -37,7 +37,8 @@ module TileLoom
       def lines = @lines ||= family(:x) + family(:y)
 
       # Where lines cross the frame, by side; and where they cross a larger box about it.
-      def crossings = @crossings ||= Crossing.all(lines, view.frame).group_by(&:side).tap { |found| found.default = [].freeze }
+      def crossings =
+        @crossings ||= Crossing.all(lines, view.frame).group_by(&:side).tap { |found| found.default = [].freeze }
 
       def crossings_of(box)
         @beyond ||= {}
@@ -53,7 +54,15 @@ module TileLoom
       # Grid units that a stretch of paper stands for across a family's lines, where it stands for fewest in the frame.
       def least_units(axis, length_mm)
         @least_per_mm ||= {}
-        @least_per_mm[axis] ||= (crs == view.crs) ? units_per_mm(axis, view) : lattice.map { |place| per_mm_at(axis, place, view) }.select { |found| found.finite? && found.positive? }.min || units_per_mm(axis, view)
+        @least_per_mm[axis] ||= if crs == view.crs
+          units_per_mm(axis, view)
+        else
+          lattice
+            .map { |place| per_mm_at(axis, place, view) }
+            .select { |found| found.finite? && found.positive? }
+            .min || units_per_mm(axis, view)
+        end
+
         @least_per_mm[axis] * length_mm
       end
 
@@ -68,7 +77,9 @@ module TileLoom
         moved = @to_page.inverse(view.to_ground(page))
         return moved unless crs.geographic?
         centre = middle_longitude
-        moved.each_slice(2).flat_map { |lon, lat| [lon.finite? ? centre + Units::Angle.wrapped(lon - centre) : lon, lat] }
+        moved
+          .each_slice(2)
+          .flat_map { |lon, lat| [lon.finite? ? centre + Units::Angle.wrapped(lon - centre) : lon, lat] }
       end
 
       # The family whose lines cross a side of the frame more steeply there: they give its labels and bands.
@@ -81,14 +92,19 @@ module TileLoom
           here, there = on_grid([*middle, middle[0] + along[0], middle[1] + along[1]]).each_slice(2).to_a
           changes = {x: (there[0] - here[0]).abs, y: (there[1] - here[1]).abs}
           other = Side.level?(side) ? :x : :y
-          (changes.values.all?(&:finite?) && measured?) ? changes.max_by { |axis, change| change / units_per_mm(axis, @view) }.first : other
+          if changes.values.all?(&:finite?) && measured?
+            changes.max_by { |axis, change| change / units_per_mm(axis, @view) }.first
+          else
+            other
+          end
         end
       end
 
       private
 
       def middle_longitude
-        @middle_longitude ||= @to_page.inverse([view.ground.centre_x, view.ground.centre_y]).first.then { |lon| lon.finite? ? lon : 0.0 }
+        @middle_longitude ||=
+          @to_page.inverse([view.ground.centre_x, view.ground.centre_y]).first.then { |lon| lon.finite? ? lon : 0.0 }
       end
 
       # Grid units in a paper millimetre across the lines of the family, in the middle of a view; by a pole,
@@ -112,7 +128,8 @@ module TileLoom
       # Does the grid have a measure in the frame's middle? Where the frame shows more than the earth, it has none.
       def measured?
         return @measured if defined?(@measured)
-        @measured = %i[x y].all? { |axis| units_per_mm(axis, @view).then { |measure| measure.finite? && measure.positive? } }
+        @measured =
+          %i[x y].all? { |axis| units_per_mm(axis, @view).then { |measure| measure.finite? && measure.positive? } }
       end
 
       # A difference of longitudes the short way round.
@@ -121,7 +138,10 @@ module TileLoom
       def place_of_measure(view)
         pole = pole_in(view) or return view.frame.centre
         x, y = view.frame.centre
-        places = AWAY.map { |share| [view.frame.width, view.frame.height].min * share }.map { |away| [pole[0] + ((pole[0] > x) ? -away : away), pole[1] + ((pole[1] > y) ? -away : away) * 0.1] }
+        places =
+          AWAY
+            .map { |share| [view.frame.width, view.frame.height].min * share }
+            .map { |away| [pole[0] + ((pole[0] > x) ? -away : away), pole[1] + ((pole[1] > y) ? -away : away) * 0.1] }
         # Of a frame that shows more than the earth, one on it.
         places.find { |place| on_grid(place, view).all?(&:finite?) } || places.first
       end
@@ -157,7 +177,10 @@ module TileLoom
       def extent(axis, view)
         index = (axis == :x) ? 0 : 1
         x, y = view.frame.centre
-        west, east, north, south = on_grid([view.frame.min_x, y, view.frame.max_x, y, x, view.frame.min_y, x, view.frame.max_y], view).each_slice(2).map { |place| place[index] }
+        west, east, north, south =
+          on_grid([view.frame.min_x, y, view.frame.max_x, y, x, view.frame.min_y, x, view.frame.max_y], view)
+            .each_slice(2)
+            .map { |place| place[index] }
         [turned(east - west).abs, turned(south - north).abs].select(&:finite?).max || Float::INFINITY
       end
 
@@ -176,7 +199,12 @@ module TileLoom
 
       def round_pole(box)
         pole = pole_in(view) or return box
-        Geometry::Box.new(middle_longitude - 180, [box.min_y, pole[2]].min, middle_longitude + 180, [box.max_y, pole[2]].max)
+        Geometry::Box.new(
+          middle_longitude - 180,
+          [box.min_y, pole[2]].min,
+          middle_longitude + 180,
+          [box.max_y, pole[2]].max
+        )
       end
 
       # Numbers of the lines in the frame's reach: first and last.
@@ -197,9 +225,16 @@ module TileLoom
       def called = (crs.name == "unknown") ? "A grid of the book’s own reference" : crs.name
 
       def find_trouble
-        return "#{called} cannot be drawn on this sheet: its ground lies outside that reference." if reach.nil? || !measured? || %i[x y].any? { |axis| interval(axis).nil? }
+        if reach.nil? || !measured? || %i[x y].any? { |axis| interval(axis).nil? }
+          return "#{called} cannot be drawn on this sheet: its ground lies outside that reference."
+        end
         most = %i[x y].map { |axis| count(axis) }.max
-        return "#{crs.name}: the interval would draw #{Units::Number.grouped(most)} lines, more than #{MOST_LINES}, so none is drawn; choose a wider one." if most > MOST_LINES
+        if most > MOST_LINES
+          return (
+            "#{crs.name}: the interval would draw #{Units::Number.grouped(most)} lines, more than #{MOST_LINES}, so " \
+            "none is drawn; choose a wider one."
+          )
+        end
         nil
       end
 
@@ -207,7 +242,11 @@ module TileLoom
       def indexes(axis)
         first, last = span(axis)
         list = (first..last).to_a
-        (crs.geographic? && axis == :y) ? list.select { |index| (origin(axis) + index * interval(axis)).abs < 90 } : list
+        if crs.geographic? && axis == :y
+          list.select { |index| (origin(axis) + index * interval(axis)).abs < 90 }
+        else
+          list
+        end
       end
 
       def family(axis)
@@ -219,8 +258,13 @@ module TileLoom
         curves(axis, values, *run(axis)).each_with_index.filter_map do |page, place|
           course = runs(page).flat_map { |part| Geometry::SegmentClip.polyline(part, outside) }
           course = course.flat_map { |part| @zone.cut(part, view) } if @zone
-          pieces = course.flat_map { |part| Geometry::SegmentClip.polyline(part, view.frame) }.select { |piece| piece_length(piece) > 0.01 }
-          Line.new(axis: axis, value: values[place], index: found[place], pieces: pieces, course: course) unless course.empty?
+          pieces =
+            course
+              .flat_map { |part| Geometry::SegmentClip.polyline(part, view.frame) }
+              .select { |piece| piece_length(piece) > 0.01 }
+          unless course.empty?
+            Line.new(axis: axis, value: values[place], index: found[place], pieces: pieces, course: course)
+          end
         end
       end
 
@@ -228,7 +272,7 @@ module TileLoom
       def run(axis)
         low, high = (axis == :x) ? [wide_reach.min_y, wide_reach.max_y] : [wide_reach.min_x, wide_reach.max_x]
         margin = (pole_in(view) && axis == :y) ? 0 : (high - low) * 0.05
-        return [low - margin, high + margin] unless crs.geographic? && axis == :x
+        return low - margin, high + margin unless crs.geographic? && axis == :x
         [[low - margin, -90].max, [high + margin, 90].min]
       end
 
@@ -243,7 +287,8 @@ module TileLoom
         chords = least_chords
         loop do
           steps = (0..chords).map { |n| from + (to - from) * n / chords.to_f }
-          flat = values.flat_map { |value| steps.flat_map { |step| (axis == :x) ? [value.to_f, step] : [step, value.to_f] } }
+          flat =
+            values.flat_map { |value| steps.flat_map { |step| (axis == :x) ? [value.to_f, step] : [step, value.to_f] } }
           page = view.to_page(@to_page.forward(flat)).each_slice((chords + 1) * 2).to_a
           return page if chords >= MOST_CHORDS || page.all? { |line| sagitta(line) < TOLERANCE_MM }
           chords *= 2
@@ -277,30 +322,49 @@ module TileLoom
         known = hops.select(&:finite?).sort
         leap = known.empty? ? Float::INFINITY : [known[known.length / 2] * 8, 5.0].max
         leap = Float::INFINITY if points.length < 17
-        points.slice_when { |(x1, y1), (x2, y2)| !(x1 + y1 + x2 + y2).finite? || Math.hypot(x2 - x1, y2 - y1) > leap }
-          .map { |run| run.select { |x, y| x.finite? && y.finite? }.flatten }.reject { |run| run.length < 4 }
+        points
+          .slice_when { |(x1, y1), (x2, y2)| !(x1 + y1 + x2 + y2).finite? || Math.hypot(x2 - x1, y2 - y1) > leap }
+          .map { |run| run.select { |x, y| x.finite? && y.finite? }.flatten }
+          .reject { |run| run.length < 4 }
       end
 
-      def piece_length(piece) = piece.each_slice(2).each_cons(2).sum { |(x1, y1), (x2, y2)| Math.hypot(x2 - x1, y2 - y1) }
+      def piece_length(piece) =
+        piece.each_slice(2).each_cons(2).sum { |(x1, y1), (x2, y2)| Math.hypot(x2 - x1, y2 - y1) }
 
       # A thousandth of an interval away the curve still runs as at the place itself.
-      NEARBY = 1/1000r
+      NEARBY = 1 / 1000r
 
       def meeting
         return [] if trouble
         xs, ys = indexes(:x), indexes(:y)
         return [] if xs.length * ys.length > MOST_NODES
         pairs = xs.product(ys)
-        flat = pairs.flat_map do |i, j|
-          x, y = origin(:x) + i * interval(:x), origin(:y) + j * interval(:y)
-          [x.to_f, y.to_f, x.to_f, (y + NEARBY * interval(:y)).to_f, (x + NEARBY * interval(:x)).to_f, y.to_f]
-        end
+        flat =
+          pairs.flat_map do |i, j|
+            x, y = origin(:x) + i * interval(:x), origin(:y) + j * interval(:y)
+            [x.to_f, y.to_f, x.to_f, (y + NEARBY * interval(:y)).to_f, (x + NEARBY * interval(:x)).to_f, y.to_f]
+          end
         inside = view.frame.grow(1e-9)
-        found = view.to_page(@to_page.forward(flat)).each_slice(6).zip(pairs).filter_map do |(x, y, up_x, up_y, right_x, right_y), (i, j)|
-          next unless x.finite? && y.finite? && inside.include?(x, y)
-          Node.new(x: x, y: y, along: [unit(up_x - x, up_y - y), unit(right_x - x, right_y - y)], x_index: i, y_index: j)
+        found =
+          view
+            .to_page(@to_page.forward(flat))
+            .each_slice(6)
+            .zip(pairs)
+            .filter_map do |(x, y, up_x, up_y, right_x, right_y), (i, j)|
+              next unless x.finite? && y.finite? && inside.include?(x, y)
+              Node.new(
+                x: x,
+                y: y,
+                along: [unit(up_x - x, up_y - y), unit(right_x - x, right_y - y)],
+                x_index: i,
+                y_index: j
+              )
+            end
+        if @zone
+          found.zip(@zone.inside(found.flat_map { |node| [node.x, node.y] }, view)).select(&:last).map(&:first)
+        else
+          found
         end
-        @zone ? found.zip(@zone.inside(found.flat_map { |node| [node.x, node.y] }, view)).select(&:last).map(&:first) : found
       end
 
       def unit(dx, dy)

@@ -5,7 +5,13 @@ module TileLoom
     # What a grid's spacing is, in words for the margin: a field of dots with such a note can stand in for a
     # scale bar.
     class Note
-      PLURALS = {"lines" => "Lines", "crosses" => "Crosses", "ticks" => "Ticks", "dots" => "Dots", "squares" => "Squares"}.freeze
+      PLURALS = {
+        "lines" => "Lines",
+        "crosses" => "Crosses",
+        "ticks" => "Ticks",
+        "dots" => "Dots",
+        "squares" => "Squares"
+      }.freeze
 
       # grid: Grid; mesh: one of its meshes on the sheet.
       def initialize(grid, mesh)
@@ -33,7 +39,11 @@ module TileLoom
         fixed = grid.settings.dig("interval", axis.to_s)
         return length(mesh.interval(axis), mesh.crs) unless fixed
         given = Interval.parse(fixed)
-        given.angle? ? angle(given.degrees) : "#{Units::Number.grouped(given.value, decimals: decimals(given.value))} #{Units::LengthUnit.find(given.unit).symbol}"
+        if given.angle?
+          angle(given.degrees)
+        else
+          "#{Units::Number.grouped(given.value, decimals: decimals(given.value))} #{Units::LengthUnit.find(given.unit).symbol}"
+        end
       end
 
       # "100 m", "2 km", "30″"
@@ -77,16 +87,21 @@ module TileLoom
       # "about 1.01 km, within 0.4 %,": the interval in the middle, and by how much it is off at most elsewhere.
       def on_ground
         low, middle, high = shares
-        told = %i[x y].map { |axis| Bar::VerbalScale.figures(@mesh.interval(axis).to_f * @mesh.crs.metres_per_unit * middle) }.uniq
+        told =
+          %i[x y]
+            .map { |axis| Bar::VerbalScale.figures(@mesh.interval(axis).to_f * @mesh.crs.metres_per_unit * middle) }
+            .uniq
         nominal = @mesh.interval(:x).to_f * @mesh.crs.metres_per_unit * middle
         rounding = told.first / nominal
         within = [rounding * middle / low - 1, 1 - rounding * middle / high].map(&:abs).max * 100
-        "about #{told.map { |metres| metres_in_words(metres) }.join(" and ")} (within #{Units::Number.plain(Bar::VerbalScale.ceiling(within), decimals: 4)} %)"
+        words = told.map { |metres| metres_in_words(metres) }.join(" and ")
+        "about #{words} (within #{Units::Number.plain(Bar::VerbalScale.ceiling(within), decimals: 4)} %)"
       end
 
       def metres_in_words(metres)
         value, unit = (metres >= 1000) ? [metres / 1000, "km"] : [metres, "m"]
-        "#{Units::Number.grouped(value, decimals: [Bar::VerbalScale::FIGURES - 1 - Math.log10(value).floor, 0].max)} #{unit}"
+        "#{Units::Number.grouped(value, decimals: [Bar::VerbalScale::FIGURES - 1 - Math.log10(value).floor, 0].max)} " \
+        "#{unit}"
       end
 
       # Two figures will do for a distance that is judged by eye.
@@ -100,9 +115,12 @@ module TileLoom
       # [symbol, in units of the reference] in which the spacing is told.
       def unit_of
         fixed = @grid.settings.dig("interval", "x")&.then { |text| Interval.parse(text) }
-        return [Units::LengthUnit.find(fixed.unit).symbol, Interval.new(1r, fixed.unit).in(@mesh.crs)] if fixed
+        return Units::LengthUnit.find(fixed.unit).symbol, Interval.new(1r, fixed.unit).in(@mesh.crs) if fixed
         unit = @mesh.crs.unit
-        return ["km", 1000r] if unit&.code == "m" && %i[x y].all? { |axis| @mesh.interval(axis) >= 1000 && (@mesh.interval(axis) % 1000).zero? }
+        if unit&.code == "m" &&
+            %i[x y].all? { |axis| @mesh.interval(axis) >= 1000 && (@mesh.interval(axis) % 1000).zero? }
+          return "km", 1000r
+        end
         [unit&.symbol || @mesh.crs.unit_name, 1r]
       end
     end

@@ -26,12 +26,13 @@ module TileLoom
 
       def at(run, share)
         left = length_of(run) * share
-        from, to = stretches(run).find do |(x1, y1), (x2, y2)|
-          length = Math.hypot(x2 - x1, y2 - y1)
-          next true if left <= length
-          left -= length
-          false
-        end || run.each_slice(2).to_a.last(2)
+        from, to =
+          stretches(run).find do |(x1, y1), (x2, y2)|
+            length = Math.hypot(x2 - x1, y2 - y1)
+            next true if left <= length
+            left -= length
+            false
+          end || run.each_slice(2).to_a.last(2)
         dx, dy = to[0] - from[0], to[1] - from[1]
         along = left / Math.hypot(dx, dy)
         [from[0] + dx * along, from[1] + dy * along, Math.atan2(dy, dx) * 180 / Math::PI]

@@ -17,13 +17,15 @@ module TileLoom
         def upright? = turn_deg.zero?
 
         def box
-          @box ||= begin
-            across, down = reach(1.0, 0.0), reach(0.0, 1.0)
-            Geometry::Box.new(x - across, y - down, x + across, y + down)
-          end
+          @box ||=
+            begin
+              across, down = reach(1.0, 0.0), reach(0.0, 1.0)
+              Geometry::Box.new(x - across, y - down, x + across, y + down)
+            end
         end
 
-        def grow(margin) = self.class.new(x: x, y: y, width: width + 2 * margin, height: height + 2 * margin, turn_deg: turn_deg)
+        def grow(margin) =
+          self.class.new(x: x, y: y, width: width + 2 * margin, height: height + 2 * margin, turn_deg: turn_deg)
 
         # The same one, moved.
         def move(dx, dy) = self.class.new(x: x + dx, y: y + dy, width: width, height: height, turn_deg: turn_deg)
@@ -37,7 +39,9 @@ module TileLoom
         # Two rectangles are apart when a line along a side of one of them parts them (separating axes).
         def touches?(other)
           return false unless box.intersects?(other.box)
-          (directions + other.directions).none? { |dx, dy| ((x - other.x) * dx + (y - other.y) * dy).abs > reach(dx, dy) + other.reach(dx, dy) }
+          (directions + other.directions).none? do |dx, dy|
+            ((x - other.x) * dx + (y - other.y) * dy).abs > reach(dx, dy) + other.reach(dx, dy)
+          end
         end
       end
 
@@ -52,7 +56,12 @@ module TileLoom
         @spots = []
       end
 
-      def on_paper?(spot) = @paper.nil? || spot.box.then { |box| box.min_x >= @paper.min_x && box.max_x <= @paper.max_x && box.min_y >= @paper.min_y && box.max_y <= @paper.max_y }
+      def on_paper?(spot) =
+        @paper.nil? ||
+          spot.box.then do |box|
+            box.min_x >= @paper.min_x && box.max_x <= @paper.max_x && box.min_y >= @paper.min_y &&
+              box.max_y <= @paper.max_y
+          end
 
       def free?(spot) = spot.grow(GAP_MM / 2).then { |wide| @spots.none? { |taken| taken.touches?(wide) } }
 

@@ -21,53 +21,141 @@ module TileLoom
       def all = [metric, *national, *utm, graticule, dots]
 
       # Invalid for one that this ground does not have.
-      def find(key) = all.find { |preset| preset.key == key } || raise(Invalid.new("“#{key}” is no grid for this ground; use one of #{all.map(&:key).join(", ")}.", path: "/preset"))
+      def find(key) =
+        all.find { |preset| preset.key == key } ||
+          raise(
+            Invalid.new(
+              "“#{key}” is no grid for this ground; use one of #{all.map(&:key).join(", ")}.",
+              path: "/preset"
+            )
+          )
 
       private
 
       def lon_lat = @lon_lat ||= Crs::Transform.to_wgs84(@crs).point(@x, @y)
 
-      def stroke(colour, width = 0.12, **more) = {"colour" => colour, "width_mm" => width, "opacity" => 0.85}.merge(more.transform_keys(&:to_s))
+      def stroke(colour, width = 0.12, **more) =
+        {"colour" => colour, "width_mm" => width, "opacity" => 0.85}.merge(more.transform_keys(&:to_s))
 
-      def labels(colour, sides = %w[bottom left], **more) = {"sides" => sides, "size_pt" => 6.5, "colour" => colour, "distance_mm" => 1.2}.merge(more.transform_keys(&:to_s))
+      def labels(colour, sides = %w[bottom left], **more) =
+        {"sides" => sides, "size_pt" => 6.5, "colour" => colour, "distance_mm" => 1.2}.merge(
+          more.transform_keys(&:to_s)
+        )
 
       def metric
         foot = @crs.unit && @crs.unit.code != "m"
-        Preset.new(key: "metric", title: foot ? "Grid in #{@crs.unit.name.sub("foot", "feet")}" : "Metric grid", note: "eastings and northings of #{@crs.name}",
-          settings: {"reference" => "book", "wished_mm" => 40, "look" => "lines", "stroke" => stroke(BLUE), "labels" => labels(BLUE)})
+        Preset.new(
+          key: "metric",
+          title: foot ? "Grid in #{@crs.unit.name.sub("foot", "feet")}" : "Metric grid",
+          note: "eastings and northings of #{@crs.name}",
+          settings: {
+            "reference" => "book",
+            "wished_mm" => 40,
+            "look" => "lines",
+            "stroke" => stroke(BLUE),
+            "labels" => labels(BLUE)
+          }
+        )
       end
 
       def utm
         return [] unless lon_lat[1].between?(-80, 84)
         zone = Squares::Mgrs.designation(*lon_lat)
-        [Preset.new(key: "utm", title: "UTM grid", note: "in the zones that a sheet shows, here #{zone}",
-          settings: {"reference" => "utm", "wished_mm" => 40, "look" => "lines", "stroke" => stroke(BLUE), "labels" => labels(BLUE, hemisphere: "letters", unit: true)}),
-          Preset.new(key: "mgrs", title: "MGRS and USNG references", note: "principal digits large, letters of the 100 km squares, here #{Squares::Mgrs.reference(*lon_lat)[/\A\d+[A-Z]{3}/]}",
-            settings: {"reference" => "utm", "wished_mm" => 40, "look" => "lines", "stroke" => stroke(INK), "squares" => {"size_pt" => 12}, "labels" => labels(INK, Side::ALL, form: "short", size_pt: 9)})]
+        [
+          Preset.new(
+            key: "utm",
+            title: "UTM grid",
+            note: "in the zones that a sheet shows, here #{zone}",
+            settings: {
+              "reference" => "utm",
+              "wished_mm" => 40,
+              "look" => "lines",
+              "stroke" => stroke(BLUE),
+              "labels" => labels(BLUE, hemisphere: "letters", unit: true)
+            }
+          ),
+          Preset.new(
+            key: "mgrs",
+            title: "MGRS and USNG references",
+            note:
+              "principal digits large, letters of the 100 km squares, here #{Squares::Mgrs.reference(*lon_lat)[/\A\d+[A-Z]{3}/]}",
+            settings: {
+              "reference" => "utm",
+              "wished_mm" => 40,
+              "look" => "lines",
+              "stroke" => stroke(INK),
+              "squares" => {
+                "size_pt" => 12
+              },
+              "labels" => labels(INK, Side::ALL, form: "short", size_pt: 9)
+            }
+          )
+        ]
       end
 
       def national
-        NATIONAL.select { |code, _| inside?(code) }.map do |code, place|
-          Preset.new(key: "national", title: "National grid of #{place}", note: "with the letters of its 100 km squares",
-            settings: {"reference" => code, "wished_mm" => 40, "look" => "lines", "stroke" => stroke(BLUE), "squares" => {"size_pt" => 12}, "labels" => labels(BLUE, Side::ALL, form: "short", size_pt: 8)})
-        end.first(1)
+        NATIONAL
+          .select { |code, _| inside?(code) }
+          .map do |code, place|
+            Preset.new(
+              key: "national",
+              title: "National grid of #{place}",
+              note: "with the letters of its 100 km squares",
+              settings: {
+                "reference" => code,
+                "wished_mm" => 40,
+                "look" => "lines",
+                "stroke" => stroke(BLUE),
+                "squares" => {
+                  "size_pt" => 12
+                },
+                "labels" => labels(BLUE, Side::ALL, form: "short", size_pt: 8)
+              }
+            )
+          end
+          .first(1)
       end
 
       def inside?(code)
         west, south, east, north = Crs::System.find(code).area_of_use
         # The areas of both overlap over the sea between; the grid in use is that of the land.
-        lon_lat[0].between?(west, east) && lon_lat[1].between?(south, north) && (code != "EPSG:27700" || lon_lat[0] > -5.3 || lon_lat[1] > 55.3)
+        lon_lat[0].between?(west, east) && lon_lat[1].between?(south, north) &&
+          (code != "EPSG:27700" || lon_lat[0] > -5.3 || lon_lat[1] > 55.3)
       end
 
       def graticule
-        Preset.new(key: "graticule", title: "Graticule", note: "longitude and latitude of #{@crs.datum}",
-          settings: {"reference" => "geographic", "wished_mm" => 80, "look" => "lines", "stroke" => stroke(BROWN, dash_mm: [2.4, 1.2]), "labels" => labels(BROWN, %w[top right])})
+        Preset.new(
+          key: "graticule",
+          title: "Graticule",
+          note: "longitude and latitude of #{@crs.datum}",
+          settings: {
+            "reference" => "geographic",
+            "wished_mm" => 80,
+            "look" => "lines",
+            "stroke" => stroke(BROWN, dash_mm: [2.4, 1.2]),
+            "labels" => labels(BROWN, %w[top right])
+          }
+        )
       end
 
       def dots
         own = (Crs::Factors.at(@crs, @x, @y).point_scale - 1).abs > MOST_ERROR
-        Preset.new(key: "dots", title: "Field of dots", note: "at an even distance#{" in an equidistant reference" if own}: with a note, it stands in for a scale bar",
-          settings: {"reference" => own ? equidistant : "book", "wished_mm" => 30, "fitted" => "book", "look" => "dots", "size_mm" => 0.8, "stroke" => {"colour" => INK}})
+        Preset.new(
+          key: "dots",
+          title: "Field of dots",
+          note:
+            "at an even distance#{" in an equidistant reference" if own}: with a note, it stands in for a scale bar",
+          settings: {
+            "reference" => own ? equidistant : "book",
+            "wished_mm" => 30,
+            "fitted" => "book",
+            "look" => "dots",
+            "size_mm" => 0.8,
+            "stroke" => {
+              "colour" => INK
+            }
+          }
+        )
       end
 
       # Distances from the middle are true in all directions.

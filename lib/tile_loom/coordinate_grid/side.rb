@@ -15,10 +15,14 @@ module TileLoom
       # The two ends of a side of a box, from left to right or from top to bottom.
       def ends(side, box)
         case side
-        when "top" then [[box.min_x, box.min_y], [box.max_x, box.min_y]]
-        when "bottom" then [[box.min_x, box.max_y], [box.max_x, box.max_y]]
-        when "left" then [[box.min_x, box.min_y], [box.min_x, box.max_y]]
-        else [[box.max_x, box.min_y], [box.max_x, box.max_y]]
+        when "top"
+          [[box.min_x, box.min_y], [box.max_x, box.min_y]]
+        when "bottom"
+          [[box.min_x, box.max_y], [box.max_x, box.max_y]]
+        when "left"
+          [[box.min_x, box.min_y], [box.min_x, box.max_y]]
+        else
+          [[box.max_x, box.min_y], [box.max_x, box.max_y]]
         end
       end
     end

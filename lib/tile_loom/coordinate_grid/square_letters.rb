@@ -10,7 +10,8 @@ module TileLoom
       LEAST_SHARE = 0.01
       FROM_CORNER_MM = 2.5
 
-      # mesh: of the lettered grid; placement: shared with the labels; settings: colour, size_pt of the grid's "squares".
+      # mesh: of the lettered grid; placement: shared with the labels; settings: colour, size_pt of the grid's
+      # "squares".
       def initialize(mesh:, settings:, placement:, face:)
         @mesh, @settings, @placement, @face = mesh, settings, placement, face
         @lettering = Squares.of(mesh.crs)
@@ -20,10 +21,30 @@ module TileLoom
         return [] unless @lettering
         seen = visible
         seen.flat_map do |letters, places|
-          x, y = (seen.length == 1 && single_zone?) ? corner(letters) : places.transpose.map { |list| list.sum / list.length }
+          x, y =
+            if seen.length == 1 && single_zone?
+              corner(letters)
+            else
+              places.transpose.map { |list| list.sum / list.length }
+            end
           caption = Caption.new([letters])
-          @placement.take(Placement::Spot.new(x: x, y: y, width: caption.width_mm(@face, size_pt), height: @face.cap_height_mm(size_pt), turn_deg: 0.0))
-          caption.texts(x, y, face: @face, size_pt: size_pt, colour: @settings.fetch("colour", "#1f2a30"), halo: Scene::Stroke.new(colour: "#ffffff", width_mm: size_pt * 0.05))
+          @placement.take(
+            Placement::Spot.new(
+              x: x,
+              y: y,
+              width: caption.width_mm(@face, size_pt),
+              height: @face.cap_height_mm(size_pt),
+              turn_deg: 0.0
+            )
+          )
+          caption.texts(
+            x,
+            y,
+            face: @face,
+            size_pt: size_pt,
+            colour: @settings.fetch("colour", "#1f2a30"),
+            halo: Scene::Stroke.new(colour: "#ffffff", width_mm: size_pt * 0.05)
+          )
         end
       end
 
@@ -40,12 +61,20 @@ module TileLoom
         steps = (0...STEPS).map { |n| (n + 0.5) / STEPS }
         page = frame.lattice(steps)
         page = page.zip(@mesh.zone.inside(page.flatten, @mesh.view)).select(&:last).map(&:first) if @mesh.zone
-        places = page.zip(@mesh.on_grid(page.flatten).each_slice(2)).group_by { |_, (east, north)| (east.finite? && north.finite?) ? @lettering.letters(east, north) : nil }
-        places.reject { |letters, list| letters.nil? || list.length < LEAST_SHARE * STEPS * STEPS }.transform_values { |list| list.map(&:first) }
+        places =
+          page
+            .zip(@mesh.on_grid(page.flatten).each_slice(2))
+            .group_by { |_, (east, north)| (east.finite? && north.finite?) ? @lettering.letters(east, north) : nil }
+        places
+          .reject { |letters, list| letters.nil? || list.length < LEAST_SHARE * STEPS * STEPS }
+          .transform_values { |list| list.map(&:first) }
       end
 
       def corner(letters)
-        [frame.min_x + FROM_CORNER_MM + Caption.new([letters]).width_mm(@face, size_pt) / 2, frame.max_y - FROM_CORNER_MM - @face.cap_height_mm(size_pt) / 2]
+        [
+          frame.min_x + FROM_CORNER_MM + Caption.new([letters]).width_mm(@face, size_pt) / 2,
+          frame.max_y - FROM_CORNER_MM - @face.cap_height_mm(size_pt) / 2
+        ]
       end
     end
   end

@@ -11,11 +11,16 @@ module TileLoom
       # The lettering of a reference, or nil where it defines none.
       def of(crs)
         case crs.epsg
-        when 32_601..32_660 then Mgrs.new(crs.epsg - 32_600)
-        when 32_701..32_760 then Mgrs.new(crs.epsg - 32_700)
-        when 25_828..25_838 then Mgrs.new(crs.epsg - 25_800)
-        when 27_700 then British.new
-        when 29_901, 29_902, 29_903 then Irish.new
+        when 32_601..32_660
+          Mgrs.new(crs.epsg - 32_600)
+        when 32_701..32_760
+          Mgrs.new(crs.epsg - 32_700)
+        when 25_828..25_838
+          Mgrs.new(crs.epsg - 25_800)
+        when 27_700
+          British.new
+        when 29_901, 29_902, 29_903
+          Irish.new
         end
       end
     end

@@ -6,28 +6,42 @@ module TileLoom
     # labels, with one placement for all of them.
     class Surround
       # A grid with its meshes in this frame and its Labels (nil where it has none).
-      Drawn = Struct.new(:grid, :meshes, :labels, keyword_init: true) do
-        # The fixed number of decimals of its labels.
-        def labels_decimals = grid.labels["decimals"]
+      Drawn =
+        Struct.new(:grid, :meshes, :labels, keyword_init: true) do
+          # The fixed number of decimals of its labels.
+          def labels_decimals = grid.labels["decimals"]
 
-        def nodes = [*meshes.flat_map { |mesh| grid.look(gaps: labels ? labels.gaps : []).nodes(mesh) }, *edges]
+          def nodes = [*meshes.flat_map { |mesh| grid.look(gaps: labels ? labels.gaps : []).nodes(mesh) }, *edges]
 
-        # Where one zone ends and the next begins, a heavier line.
-        def edges
-          return [] unless meshes.length > 1
-          runs = Zone.edges(meshes.first.view)
-          stroke = TileLoom::Symbology::Symbol.stroke(grid.settings.fetch("stroke", {}))
-          stroke.width_mm *= 2.5
-          stroke.dash_mm = nil
-          runs.empty? ? [] : [Scene::Path.new(runs: runs, closed: false, stroke: stroke)]
+          # Where one zone ends and the next begins, a heavier line.
+          def edges
+            return [] unless meshes.length > 1
+            runs = Zone.edges(meshes.first.view)
+            stroke = TileLoom::Symbology::Symbol.stroke(grid.settings.fetch("stroke", {}))
+            stroke.width_mm *= 2.5
+            stroke.dash_mm = nil
+            runs.empty? ? [] : [Scene::Path.new(runs: runs, closed: false, stroke: stroke)]
+          end
         end
-      end
 
       attr_reader :view
 
       # grids: Grid list; border: settings of a border; paper: the page's Box or nil; like: see Grid#meshes.
-      def initialize(view:, grids: [], border: nil, paper: nil, like: nil, letters_face: Type::Library.face("sans-semibold"))
-        @view, @grids, @border_settings, @paper, @like, @letters_face = view, grids.select { |grid| grid.drawn_on?(view) }, border, paper, like, letters_face
+      def initialize(
+        view:,
+        grids: [],
+        border: nil,
+        paper: nil,
+        like: nil,
+        letters_face: Type::Library.face("sans-semibold")
+      )
+        @view, @grids, @border_settings, @paper, @like, @letters_face =
+          view,
+          grids.select { |grid| grid.drawn_on?(view) },
+          border,
+          paper,
+          like,
+          letters_face
       end
 
       # Scene nodes below the layers of the ground.
@@ -35,22 +49,38 @@ module TileLoom
 
       # Scene nodes above them: grids, border, letters of squares, labels.
       def over
-        [*drawn.reject { |entry| entry.grid.under? }.flat_map(&:nodes), *(@border_settings ? border.nodes : []), *letters, *drawn.flat_map { |entry| entry.labels ? entry.labels.texts : [] }]
+        [
+          *drawn.reject { |entry| entry.grid.under? }.flat_map(&:nodes),
+          *(@border_settings ? border.nodes : []),
+          *letters,
+          *drawn.flat_map { |entry| entry.labels ? entry.labels.texts : [] }
+        ]
       end
 
       # Drawn list of the grids of this sheet with their labels placed, in their order: the labels of one stand
       # outside those of the one before where both have a side.
       def drawn
-        @drawn ||= begin
-          letters
-          offsets = Side::ALL.to_h { |side| [side, edge_room] }
-          @grids.map do |grid|
-            found = meshes[grid.id]
-            labels = (grid.labels && found.any?) ? Labels.new(meshes: found, settings: grid.labels, placement: placement, face: grid.face, offsets: offsets.dup, drawn: grid.lines?) : nil
-            labels&.sides&.each { |side| offsets[side] = [offsets[side], labels.room(side)].max }
-            Drawn.new(grid: grid, meshes: found, labels: labels)
+        @drawn ||=
+          begin
+            letters
+            offsets = Side::ALL.to_h { |side| [side, edge_room] }
+            @grids.map do |grid|
+              found = meshes[grid.id]
+              labels =
+                if grid.labels && found.any?
+                  Labels.new(
+                    meshes: found,
+                    settings: grid.labels,
+                    placement: placement,
+                    face: grid.face,
+                    offsets: offsets.dup,
+                    drawn: grid.lines?
+                  )
+                end
+              labels&.sides&.each { |side| offsets[side] = [offsets[side], labels.room(side)].max }
+              Drawn.new(grid: grid, meshes: found, labels: labels)
+            end
           end
-        end
       end
 
       # mm beyond the frame on each side.
@@ -78,9 +108,19 @@ module TileLoom
       def placement = @placement ||= Placement.new(paper: @paper)
 
       def letters
-        @letters ||= @grids.select { |grid| grid.settings["squares"] }.flat_map do |grid|
-          meshes[grid.id].flat_map { |mesh| SquareLetters.new(mesh: mesh, settings: grid.settings["squares"], placement: placement, face: @letters_face).texts }
-        end
+        @letters ||=
+          @grids
+            .select { |grid| grid.settings["squares"] }
+            .flat_map do |grid|
+              meshes[grid.id].flat_map do |mesh|
+                SquareLetters.new(
+                  mesh: mesh,
+                  settings: grid.settings["squares"],
+                  placement: placement,
+                  face: @letters_face
+                ).texts
+              end
+            end
       end
     end
   end

@@ -4,7 +4,13 @@ module TileLoom
   module CoordinateGrid
     # What a grid comes to on a sheet, in sentences: what is drawn how far apart, and what is to be warned of.
     class Words
-      NOUNS = {"lines" => "line", "crosses" => "cross", "ticks" => "tick", "dots" => "dot", "squares" => "square"}.freeze
+      NOUNS = {
+        "lines" => "line",
+        "crosses" => "cross",
+        "ticks" => "tick",
+        "dots" => "dot",
+        "squares" => "square"
+      }.freeze
       # drawn: a Surround::Drawn; view: of the sheet.
       def initialize(drawn, view)
         @drawn, @view = drawn, view
@@ -32,7 +38,11 @@ module TileLoom
       def noun = NOUNS.fetch(@drawn.grid.settings.fetch("look", "lines"))
 
       def trouble
-        return "UTM has no zone here: it ends at 84° N and 80° S. Choose a polar reference such as EPSG:5041 or EPSG:5042." if @drawn.meshes.empty?
+        if @drawn.meshes.empty?
+          return (
+            "UTM has no zone here: it ends at 84° N and 80° S. Choose a polar reference such as EPSG:5041 or EPSG:5042."
+          )
+        end
         @drawn.meshes.filter_map(&:trouble).first
       end
 
@@ -70,19 +80,37 @@ module TileLoom
       # A position is read between two lines.
       def few
         return nil if nothing
-        short = Side::ALL.select { |side| @drawn.meshes.sum { |found| found.crossings[side].count { |crossing| found.owner(side) == crossing.line.axis } } < 2 }
-        "Fewer than two lines of #{name} cross the #{sides(short)}; choose a closer interval to read positions there." if short.any?
+        short =
+          Side::ALL.select do |side|
+            @drawn.meshes.sum do |found|
+              found.crossings[side].count { |crossing| found.owner(side) == crossing.line.axis }
+            end < 2
+          end
+        if short.any?
+          "Fewer than two lines of #{name} cross the #{sides(short)}; choose a closer interval to read positions there."
+        end
       end
 
       def many_nodes
         return nil if %w[lines ticks].include?(@drawn.grid.settings.fetch("look", "lines"))
-        most = @drawn.meshes.map { |found| %i[x y].map { |axis| found.lines.count { |line| line.axis == axis } }.reduce(:*) }.max
-        "#{name} would draw #{Units::Number.grouped(most)} #{noun}s, more than #{Units::Number.grouped(Mesh::MOST_NODES)}, so none is drawn; choose a wider interval." if most > Mesh::MOST_NODES
+        most =
+          @drawn
+            .meshes
+            .map { |found| %i[x y].map { |axis| found.lines.count { |line| line.axis == axis } }.reduce(:*) }
+            .max
+        if most > Mesh::MOST_NODES
+          "#{name} would draw #{Units::Number.grouped(most)} #{noun}s, more than " \
+          "#{Units::Number.grouped(Mesh::MOST_NODES)}, so none is drawn; choose a wider interval."
+        end
       end
 
       def touching
         @drawn.labels&.placed
-        (@drawn.labels&.every || {}).group_by(&:last).map { |many, list| "Labels at the #{sides(list.map(&:first))} would touch, so that only every #{ordinal(many)} is written." }
+        (@drawn.labels&.every || {})
+          .group_by(&:last)
+          .map do |many, list|
+            "Labels at the #{sides(list.map(&:first))} would touch, so that only every #{ordinal(many)} is written."
+          end
       end
 
       def unwritten
@@ -92,20 +120,28 @@ module TileLoom
 
       def off_paper
         count = @drawn.labels&.off_paper.to_i
-        "#{count} #{(count == 1) ? "label has" : "labels have"} no room on the paper there; make room round the frame." if count.positive?
+        if count.positive?
+          "#{count} #{(count == 1) ? "label has" : "labels have"} no room on the paper there; make room round the " \
+          "frame."
+        end
       end
 
       # stubs: are lines that cut off a corner alone among them? (No wider interval would help with those.)
       def unlabelled(stubs: true)
         count = @drawn.labels&.unlabelled.to_a.count { |line| stubs || !@drawn.labels.stub?(line) }
-        "#{count} #{lines_have(count)} no room for a label on this sheet; choose a wider interval, or make room round the frame." if count.positive?
+        if count.positive?
+          "#{count} #{lines_have(count)} no room for a label on this sheet; choose a wider interval, or make room " \
+          "round the frame."
+        end
       end
 
       def lines_have(count) = (count == 1) ? "line of #{name} has" : "lines of #{name} have"
 
       def off_line
         off = @drawn.labels&.off_mm or return
-        "Labels of #{name} are rounded: with #{decimals(@drawn.labels_decimals)} they lie up to #{Units::Number.plain(off, decimals: (off < 1) ? 2 : 1)} mm off their lines; take more decimals, or leave them automatic."
+        "Labels of #{name} are rounded: with #{decimals(@drawn.labels_decimals)} they lie up to " \
+        "#{Units::Number.plain(off,
+          decimals: (off < 1) ? 2 : 1)} mm off their lines; take more decimals, or leave them automatic."
       end
 
       def decimals(count) = if count.zero?
@@ -116,17 +152,26 @@ module TileLoom
 
       # 2 in a million apart: 500 m off in the Texas state plane's false origin (NIST SP 811, B.8).
       def feet
-        given = %w[x y].filter_map { |axis| @drawn.grid.settings.dig("interval", axis) || @drawn.grid.settings.dig("origin", axis) }.map { |text| Interval.parse(text, least: :any) }
+        given =
+          %w[x y]
+            .filter_map do |axis|
+              @drawn.grid.settings.dig("interval", axis) || @drawn.grid.settings.dig("origin", axis)
+            end
+            .map { |text| Interval.parse(text, least: :any) }
         other = {"ft" => "us-ft", "us-ft" => "ft"}
         mixed = given.find { |interval| other[interval.unit] && other[interval.unit] == mesh.crs.unit&.code } or return
-        "“#{mixed}” counts #{Units::LengthUnit.find(mixed.unit).plural}, but #{mesh.crs.name} counts #{mesh.crs.unit.plural}; write #{Units::Number.plain(mixed.value.to_f)} #{mesh.crs.unit.code} for lines on its own round numbers."
+        "“#{mixed}” counts #{Units::LengthUnit.find(mixed.unit).plural}, but #{mesh.crs.name} counts " \
+        "#{mesh.crs.unit.plural}; write #{Units::Number.plain(mixed.value.to_f)} #{mesh.crs.unit.code} for lines on " \
+        "its own round numbers."
       end
 
       def name = "“#{@drawn.grid.name}”"
 
       def sides(list) = (list.length == 1) ? list.first : "#{list[0..-2].join(", ")} and #{list.last}"
 
-      def ordinal(number) = "#{number}#{(number % 100).between?(11, 13) ? "th" : {1 => "st", 2 => "nd", 3 => "rd"}.fetch(number % 10, "th")}"
+      def ordinal(number) =
+        "#{number}" \
+        "#{(number % 100).between?(11, 13) ? "th" : {1 => "st", 2 => "nd", 3 => "rd"}.fetch(number % 10, "th")}"
     end
   end
 end

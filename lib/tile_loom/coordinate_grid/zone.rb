@@ -28,9 +28,18 @@ module TileLoom
         # Zones begin and end on the frame's edge, but for a pole's.
         steps, ends = (0..32).map { |n| n / 32.0 }, [0.0, 0.5, 1.0]
         page = (steps.product(ends) + ends.product(steps)).flat_map { |u, v| box.place(u, v) }
-        places = view.to_geographic.forward(view.to_ground(page)).each_slice(2).select { |lon, lat| lon.finite? && lat.finite? && lat.between?(-80, 84) }
+        places =
+          view
+            .to_geographic
+            .forward(view.to_ground(page))
+            .each_slice(2)
+            .select { |lon, lat| lon.finite? && lat.finite? && lat.between?(-80, 84) }
         whole = places.length == page.length / 2
-        zones = places.map { |lon, lat| [Crs::Utm.zone(lon, lat), lat < 0] }.uniq.sort_by { |number, south| [south ? 1 : 0, number] }
+        zones =
+          places
+            .map { |lon, lat| [Crs::Utm.zone(lon, lat), lat < 0] }
+            .uniq
+            .sort_by { |number, south| [south ? 1 : 0, number] }
         zones.map { |number, south| new(number, south, whole: whole && zones.length == 1) }
       end
 
@@ -39,14 +48,21 @@ module TileLoom
       # For each place of a flat page run: does it lie in the zone?
       def inside(run, view)
         return Array.new(run.length / 2, true) if @whole
-        view.to_geographic.forward(view.to_ground(run)).each_slice(2).map { |lon, lat| lon.finite? && lat.finite? && include?(lon, lat) }
+        view
+          .to_geographic
+          .forward(view.to_ground(run))
+          .each_slice(2)
+          .map { |lon, lat| lon.finite? && lat.finite? && include?(lon, lat) }
       end
 
       # The meridians (and where a zone is wider, parts of them) at which zones of a view meet: flat page runs.
       def self.edges(view)
         mesh = Mesh.new(view: view, crs: Crs::System.find("EPSG:4326"), interval: {x: 3r, y: 90r})
         return [] if mesh.trouble
-        mesh.lines.select { |line| line.axis == :x }.flat_map { |line| line.pieces.flat_map { |piece| parted(piece, line.value.to_f, view) } }
+        mesh
+          .lines
+          .select { |line| line.axis == :x }
+          .flat_map { |line| line.pieces.flat_map { |piece| parted(piece, line.value.to_f, view) } }
       end
 
       # East and west of a meridian by this much lie different zones.
@@ -54,10 +70,17 @@ module TileLoom
 
       def self.parted(piece, lon, view)
         lats = view.to_geographic.forward(view.to_ground(piece)).each_slice(2).map(&:last)
-        piece.each_slice(2).zip(lats).slice_when { |(_, one), (_, other)| part?(lon, one) != part?(lon, other) }.select { |run| part?(lon, run.first[1]) }.map { |run| run.flat_map(&:first) }.select { |run| run.length >= 4 }
+        piece
+          .each_slice(2)
+          .zip(lats)
+          .slice_when { |(_, one), (_, other)| part?(lon, one) != part?(lon, other) }
+          .select { |run| part?(lon, run.first[1]) }
+          .map { |run| run.flat_map(&:first) }
+          .select { |run| run.length >= 4 }
       end
 
-      def self.part?(lon, lat) = lat.between?(-80, 84) && Crs::Utm.zone(lon - HAIR_DEG, lat) != Crs::Utm.zone(lon + HAIR_DEG, lat)
+      def self.part?(lon, lat) =
+        lat.between?(-80, 84) && Crs::Utm.zone(lon - HAIR_DEG, lat) != Crs::Utm.zone(lon + HAIR_DEG, lat)
       private_class_method :parted, :part?
 
       # Halvings of a chord of some millimetres until the edge is known to a ten thousandth of one.

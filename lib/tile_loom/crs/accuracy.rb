@@ -23,14 +23,23 @@ module TileLoom
       # A warning, or nil when all is well.
       def warning
         return rough if metres.nil?
-        "The way from #{@from.datum} to #{@to.datum} is accurate to #{Units::Number.plain(metres, decimals: 1)} m only." if metres > NOTEWORTHY_M
+        if metres > NOTEWORTHY_M
+          "The way from #{@from.datum} to #{@to.datum} is accurate to #{Units::Number.plain(metres,
+            decimals: 1)} m only."
+        end
       end
 
       private
 
       def rough
-        return "There is no accurate way from #{@from.datum} to #{@to.datum} here: PROJ knows only a rough one, which may be off by hundreds of metres. Compare with a known place." if operation.ballpark?
-        "The way from #{@from.datum} to #{@to.datum}, “#{operation.name}”, is #{"made for #{operation.area} and " unless operation.area.empty?}of unknown accuracy here. Compare with a known place."
+        if operation.ballpark?
+          return (
+            "There is no accurate way from #{@from.datum} to #{@to.datum} here: PROJ knows only a rough one, which " \
+            "may be off by hundreds of metres. Compare with a known place."
+          )
+        end
+        "The way from #{@from.datum} to #{@to.datum}, “#{operation.name}”, is " \
+        "#{"made for #{operation.area} and " unless operation.area.empty?}of unknown accuracy here. Compare with a known place."
       end
 
       def same_datum? = @from.datum == @to.datum

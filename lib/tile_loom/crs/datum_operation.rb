@@ -38,7 +38,10 @@ module TileLoom
         return Float::INFINITY unless area_of_use
         lon, lat = (box[0] + box[2]) / 2.0, (box[1] + box[3]) / 2.0
         east = [area_of_use.west_lon_degree - lon, lon - area_of_use.east_lon_degree, 0].max
-        Math.hypot(east * Math.cos(lat * Math::PI / 180), [area_of_use.south_lat_degree - lat, lat - area_of_use.north_lat_degree, 0].max)
+        Math.hypot(
+          east * Math.cos(lat * Math::PI / 180),
+          [area_of_use.south_lat_degree - lat, lat - area_of_use.north_lat_degree, 0].max
+        )
       end
 
       # What PROJ applies, longitude before latitude in degrees.
@@ -63,7 +66,11 @@ module TileLoom
         end
       end
 
-      def self.by_accuracy(list) = list.each_with_index.sort_by { |operation, index| [operation.accuracy_m || Float::INFINITY, index] }.map(&:first)
+      def self.by_accuracy(list) =
+        list
+          .each_with_index
+          .sort_by { |operation, index| [operation.accuracy_m || Float::INFINITY, index] }
+          .map(&:first)
 
       def self.by_distance(list, box)
         rough = list.reject(&:ballpark?)

@@ -8,13 +8,114 @@ module TileLoom
     # it read a file, and numbers with which its series do not end, are refused.
     module DefinitionCheck
       # Keys of a PROJ string that lead to no file.
-      KEYS = %w[proj type datum ellps a b rf f es e R R_A R_V R_a R_g R_h R_lat_a R_lat_g lat_0 lat_1 lat_2 lat_3 lat_ts lat_b lon_0 lon_1 lon_2 lon_3 lonc lon_wrap alpha gamma azi tilt
-        x_0 y_0 k k_0 units to_meter vunits vto_meter axis pm towgs84 zone nadgrids south north_square south_square over wktext no_defs no_uoff no_off no_rot uneg approx algo h sweep title
-        W M m n q s o_proj o_lat_p o_lon_p o_alpha o_lat_c o_lon_c o_lat_1 o_lon_1 o_lat_2 o_lon_2 rot ns guam hyperbolic mode aperture orient resolution theta].freeze
+      KEYS = %w[
+        proj
+        type
+        datum
+        ellps
+        a
+        b
+        rf
+        f
+        es
+        e
+        R
+        R_A
+        R_V
+        R_a
+        R_g
+        R_h
+        R_lat_a
+        R_lat_g
+        lat_0
+        lat_1
+        lat_2
+        lat_3
+        lat_ts
+        lat_b
+        lon_0
+        lon_1
+        lon_2
+        lon_3
+        lonc
+        lon_wrap
+        alpha
+        gamma
+        azi
+        tilt
+        x_0
+        y_0
+        k
+        k_0
+        units
+        to_meter
+        vunits
+        vto_meter
+        axis
+        pm
+        towgs84
+        zone
+        nadgrids
+        south
+        north_square
+        south_square
+        over
+        wktext
+        no_defs
+        no_uoff
+        no_off
+        no_rot
+        uneg
+        approx
+        algo
+        h
+        sweep
+        title
+        W
+        M
+        m
+        n
+        q
+        s
+        o_proj
+        o_lat_p
+        o_lon_p
+        o_alpha
+        o_lat_c
+        o_lon_c
+        o_lat_1
+        o_lon_1
+        o_lat_2
+        o_lon_2
+        rot
+        ns
+        guam
+        hyperbolic
+        mode
+        aperture
+        orient
+        resolution
+        theta
+      ].freeze
 
       # Of a PROJ string's numbers: key → [least, most].
-      RANGES = {"k" => [1e-3, 1e3], "k_0" => [1e-3, 1e3], "a" => [1e3, 1e9], "b" => [1e3, 1e9], "R" => [1e3, 1e9], "rf" => [1.5, 1e12], "f" => [0, 0.6], "es" => [0, 0.9], "e" => [0, 0.95],
-                "x_0" => [-1e10, 1e10], "y_0" => [-1e10, 1e10], "to_meter" => [1e-6, 1e6], "vto_meter" => [1e-6, 1e6], "h" => [1, 1e12], "zone" => [1, 60]}.freeze
+      RANGES = {
+        "k" => [1e-3, 1e3],
+        "k_0" => [1e-3, 1e3],
+        "a" => [1e3, 1e9],
+        "b" => [1e3, 1e9],
+        "R" => [1e3, 1e9],
+        "rf" => [1.5, 1e12],
+        "f" => [0, 0.6],
+        "es" => [0, 0.9],
+        "e" => [0, 0.95],
+        "x_0" => [-1e10, 1e10],
+        "y_0" => [-1e10, 1e10],
+        "to_meter" => [1e-6, 1e6],
+        "vto_meter" => [1e-6, 1e6],
+        "h" => [1, 1e12],
+        "zone" => [1, 60]
+      }.freeze
       LATITUDE, ANGLE = [-90, 90], [-540, 540]
 
       # Of a parsed definition's parameters, by unit: [least, most].
@@ -44,11 +145,18 @@ module TileLoom
 
       def demand_token(key, value = nil)
         refuse("has the key “#{key.to_s[0, 30]}”, which is not taken here") unless KEYS.include?(key)
-        least, most = RANGES[key] || ((key.start_with?("lat_", "o_lat") && LATITUDE) || (key.start_with?("lon", "o_lon", "alpha", "gamma", "azi", "tilt", "o_alpha") && ANGLE)) || return
+        least, most =
+          RANGES[key] ||
+          (
+            (key.start_with?("lat_", "o_lat") && LATITUDE) ||
+              (key.start_with?("lon", "o_lon", "alpha", "gamma", "azi", "tilt", "o_alpha") && ANGLE)
+          ) || return
         number = Float(value.to_s, exception: false)
         # Angles may be written as 12d30'N.
         return if number.nil? && key.start_with?("la", "lo", "o_", "al", "ga", "az", "ti")
-        refuse("has #{key}=#{value.to_s[0, 30]}; give a number from #{least} to #{most}") unless number&.finite? && number.between?(least, most)
+        unless number&.finite? && number.between?(least, most)
+          refuse("has #{key}=#{value.to_s[0, 30]}; give a number from #{least} to #{most}")
+        end
       end
 
       # Invalid for a definition with numbers that no map has. json: as PROJ writes it (PROJJSON).
@@ -66,19 +174,25 @@ module TileLoom
 
       def parameter(part)
         unit = part["unit"].is_a?(Hash) ? part["unit"]["name"] : part["unit"]
-        least, most = (part["name"].match?(/latitude|parallel/i) && unit == "degree") ? [-90, 90] : BY_UNIT.fetch(unit, LENGTH)
+        least, most =
+          (part["name"].match?(/latitude|parallel/i) && unit == "degree") ? [-90, 90] : BY_UNIT.fetch(unit, LENGTH)
         # Of a datum shift's scale (parts per million) and a scale factor the first is no factor.
         return if part["name"].match?(/difference|rotation|translation/i)
-        refuse("has “#{part["name"]}” of #{part["value"]}; give a number from #{least} to #{most}") unless part["value"].to_f.between?(least, most)
+        unless part["value"].to_f.between?(least, most)
+          refuse("has “#{part["name"]}” of #{part["value"]}; give a number from #{least} to #{most}")
+        end
       end
 
       def length(name, given)
-        value = if given.is_a?(Hash)
-          given["value"].to_f * (given["unit"].is_a?(Hash) ? given["unit"]["conversion_factor"].to_f : 1)
-        else
-          given
+        value =
+          if given.is_a?(Hash)
+            given["value"].to_f * (given["unit"].is_a?(Hash) ? given["unit"]["conversion_factor"].to_f : 1)
+          else
+            given
+          end
+        unless value.is_a?(Numeric) && value.to_f.between?(*AXIS)
+          refuse("has a #{name.tr("_", " ")} of #{value}; give one from #{AXIS[0].to_i} to #{AXIS[1].to_i} m")
         end
-        refuse("has a #{name.tr("_", " ")} of #{value}; give one from #{AXIS[0].to_i} to #{AXIS[1].to_i} m") unless value.is_a?(Numeric) && value.to_f.between?(*AXIS)
       end
 
       def refuse(what) = raise(Invalid.new("The definition of the coordinate reference #{what}."))

@@ -41,7 +41,9 @@ module TileLoom
         degrees = Factors.at(@crs, *@box.centre).convergence_deg
         minutes = (degrees.abs * 60).round
         return "Grid north is true north in the middle." if minutes.zero?
-        "Grid north lies #{Units::Angle.dms(Rational(minutes, 60), step_deg: Rational(1, 60), positive: "", negative: "")} #{degrees.positive? ? "east" : "west"} of true north in the middle."
+        "Grid north lies " \
+        "#{Units::Angle.dms(Rational(minutes, 60), step_deg: Rational(1, 60), positive: "", negative: "")} " \
+        "#{degrees.positive? ? "east" : "west"} of true north in the middle."
       end
 
       # Sentences, empty when all is well.
@@ -50,10 +52,13 @@ module TileLoom
       private
 
       def places
-        @places ||= STEPS.product(STEPS).flat_map do |u, v|
-          factors = Factors.at(@crs, *@box.place(u, v))
-          factors.axes.map { |scale| Place.new(scale: scale, area: factors.areal_scale, where: where(u, v)) }
-        end
+        @places ||=
+          STEPS
+            .product(STEPS)
+            .flat_map do |u, v|
+              factors = Factors.at(@crs, *@box.place(u, v))
+              factors.axes.map { |scale| Place.new(scale: scale, area: factors.areal_scale, where: where(u, v)) }
+            end
       end
 
       def where(u, v)
@@ -65,26 +70,33 @@ module TileLoom
       def error(place)
         metres = (place.scale - 1) * 1000
         return "true" if metres.abs < 0.005
-        "#{Units::Number.plain(metres.abs, decimals: (metres.abs < 0.1) ? 2 : 1)} m too #{metres.positive? ? "long" : "short"}"
+        "#{Units::Number.plain(metres.abs, decimals: (metres.abs < 0.1) ? 2 : 1)} m too " \
+        "#{metres.positive? ? "long" : "short"}"
       end
 
       def area_error(place)
         percent = (place.area - 1) * 100
         return "true" if percent.abs < 0.0005
-        "#{Units::Number.plain(percent.abs, decimals: (percent.abs < 0.1) ? 3 : 2)} % too #{percent.positive? ? "large" : "small"}"
+        "#{Units::Number.plain(percent.abs, decimals: (percent.abs < 0.1) ? 3 : 2)} % too " \
+        "#{percent.positive? ? "large" : "small"}"
       end
 
       def too_far
         worst = [least, most].max_by { |place| (place.scale - 1).abs }
         return if (worst.scale - 1).abs <= MOST_ERROR
-        "The scale is off by more than 1 in 1,000 (#{worst.where}); hold the scale on the ground, or choose a reference made for this place."
+        "The scale is off by more than 1 in 1,000 (#{worst.where}); hold the scale on the ground, or choose a " \
+        "reference made for this place."
       end
 
       # The corners against the area of use that the register states, a tenth of a degree forgiven.
       def outside
         west, south, east, north = @crs.area_of_use || return
         lonlat = Transform.between(@crs, @crs.geographic).forward(@box.corners).each_slice(2)
-        inside = lonlat.all? { |lon, lat| lat.between?(south - 0.1, north + 0.1) && ((west <= east) ? lon.between?(west - 0.1, east + 0.1) : lon >= west - 0.1 || lon <= east + 0.1) }
+        inside =
+          lonlat.all? do |lon, lat|
+            lat.between?(south - 0.1, north + 0.1) &&
+              ((west <= east) ? lon.between?(west - 0.1, east + 0.1) : lon >= west - 0.1 || lon <= east + 0.1)
+          end
         "The ground leaves the area that #{@crs.name} is made for." unless inside
       end
     end

@@ -27,7 +27,13 @@ module TileLoom
       def self.at(crs, x, y)
         crs.for_fixed_scale!
         lonlat = Transform.between(crs, crs.geographic).point(x, y)
-        raise Invalid.new("The point #{[x, y].map { |number| Units::Number.plain(number, decimals: 6) }.join(", ")} lies outside what #{crs.name} can show.") unless ground?(crs, x, y, lonlat)
+        unless ground?(crs, x, y, lonlat)
+          raise Invalid.new(
+                  "The point #{[x, y].map { |number|
+                    Units::Number.plain(number, decimals: 6)
+                  }.join(", ")} lies outside what #{crs.name} can show."
+                )
+        end
         from_geographic(crs, *lonlat)
       end
 
@@ -56,7 +62,8 @@ module TileLoom
         freeze
       end
 
-      # The largest and the smallest scale at the point, whatever the direction: the axes of the indicatrix (Snyder, USGS
+      # The largest and the smallest scale at the point, whatever the direction: the axes of the indicatrix (Snyder,
+      # USGS
       # PP 1395, equations 4-12 and 4-13).
       def axes
         h, k, s = meridional_scale, parallel_scale, areal_scale
@@ -77,7 +84,8 @@ module TileLoom
         plane = Transform.between(crs.geographic, crs).forward(places, strict: true).each_slice(2).to_a
         [plane.first(4), plane.last(4)].flat_map do |two_before, before, after, two_after|
           [0, 1].map do |axis|
-            slope = (two_before[axis] - 8 * before[axis] + 8 * after[axis] - two_after[axis]) / (12 * STEP_DEG * RADIANS)
+            slope =
+              (two_before[axis] - 8 * before[axis] + 8 * after[axis] - two_after[axis]) / (12 * STEP_DEG * RADIANS)
             slope * crs.metres_per_unit
           end
         end

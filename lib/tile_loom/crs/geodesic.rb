@@ -10,9 +10,10 @@ module TileLoom
 
       # Two points in degrees; returns [metres, azimuth at the first point in degrees 0…360].
       def inverse_deg(lon1, lat1, lon2, lat2)
-        from, to = [[lon1, lat1], [lon2, lat2]].map do |lon, lat|
-          Proj::Coordinate.new(lam: lon * Math::PI / 180, phi: lat * Math::PI / 180)
-        end
+        from, to =
+          [[lon1, lat1], [lon2, lat2]].map do |lon, lat|
+            Proj::Coordinate.new(lam: lon * Math::PI / 180, phi: lat * Math::PI / 180)
+          end
         answer = crs.proj_object.geod_distance(from, to)
         [answer.x, answer.y % 360]
       end

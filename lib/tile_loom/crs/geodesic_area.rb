@@ -13,8 +13,8 @@ module TileLoom
         extend FFI::Library
 
         ffi_lib Proj::Api.ffi_libraries.map(&:name)
-        attach_function :geod_init, [:pointer, :double, :double], :void
-        attach_function :geod_polygonarea, [:pointer, :pointer, :pointer, :int, :pointer, :pointer], :void
+        attach_function :geod_init, %i[pointer double double], :void
+        attach_function :geod_polygonarea, %i[pointer pointer pointer int pointer pointer], :void
       end
 
       def initialize(crs) = @crs = crs
@@ -22,7 +22,10 @@ module TileLoom
       # geometry: of GEOS, in units of the reference; holes are taken off. Square metres.
       def of(geometry)
         return 0.0 if geometry.empty?
-        Geometry::Geos.parts(geometry).grep(::Geos::Polygon).sum { |polygon| ring(polygon.exterior_ring) - polygon.interior_rings.sum { |hole| ring(hole) } }
+        Geometry::Geos
+          .parts(geometry)
+          .grep(::Geos::Polygon)
+          .sum { |polygon| ring(polygon.exterior_ring) - polygon.interior_rings.sum { |hole| ring(hole) } }
       end
 
       private
@@ -43,10 +46,13 @@ module TileLoom
       def doubles(numbers) = FFI::MemoryPointer.new(:double, numbers.length).write_array_of_double(numbers)
 
       def ellipsoid
-        @ellipsoid ||= FFI::MemoryPointer.new(STRUCT_BYTES).tap do |memory|
-          a, e2 = @crs.ellipsoid
-          Library.geod_init(memory, a, 1 - Math.sqrt(1 - e2))
-        end
+        @ellipsoid ||=
+          FFI::MemoryPointer
+            .new(STRUCT_BYTES)
+            .tap do |memory|
+              a, e2 = @crs.ellipsoid
+              Library.geod_init(memory, a, 1 - Math.sqrt(1 - e2))
+            end
       end
     end
   end

@@ -25,7 +25,10 @@ module TileLoom
       def along(across, up)
         angle = @rectangle.rotation_deg * Math::PI / 180
         dx, dy = across * Math.cos(angle) - up * Math.sin(angle), across * Math.sin(angle) + up * Math.cos(angle)
-        places = (0..PARTS).flat_map { |n| [@rectangle.centre_x + dx * (n / PARTS.to_f - 0.5), @rectangle.centre_y + dy * (n / PARTS.to_f - 0.5)] }
+        places =
+          (0..PARTS).flat_map do |n|
+            [@rectangle.centre_x + dx * (n / PARTS.to_f - 0.5), @rectangle.centre_y + dy * (n / PARTS.to_f - 0.5)]
+          end
         Geodesic.new(@crs).length_m(places)
       end
     end

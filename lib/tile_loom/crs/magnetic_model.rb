@@ -19,7 +19,16 @@ module TileLoom
 
       # Strengths in nT towards true north, east and down; declination and inclination in degrees, east and down
       # positive; declination_change in degrees a year.
-      Field = Struct.new(:north, :east, :down, :declination_deg, :inclination_deg, :declination_change_deg, keyword_init: true)
+      Field =
+        Struct.new(
+          :north,
+          :east,
+          :down,
+          :declination_deg,
+          :inclination_deg,
+          :declination_change_deg,
+          keyword_init: true
+        )
 
       def self.wmm = @wmm ||= new(JSON.parse(File.read(FILE)))
 
@@ -38,7 +47,12 @@ module TileLoom
       def at(lon_deg, lat_deg, date, height_km: 0.0)
         year = date.is_a?(Numeric) ? date : self.class.year(date)
         unless year.between?(epoch, valid_until)
-          raise Invalid.new("The magnetic declination is known from #{epoch.to_i} to #{valid_until.to_i - 1} (#{name}), and the book is dated #{date.is_a?(Numeric) ? year : date.iso8601}; give the book a date in these years, or leave magnetic north out.", path: "/date")
+          raise Invalid.new(
+            "The magnetic declination is known from #{epoch.to_i} to #{valid_until.to_i - 1} (#{name}), and the book " \
+            "is dated #{date.is_a?(Numeric) ? year : date.iso8601}; give the book a date in these years, or leave " \
+            "magnetic north out.",
+            path: "/date"
+          )
         end
         field(lon_deg, lat_deg.clamp(-HIGHEST_LATITUDE, HIGHEST_LATITUDE), height_km, year - epoch)
       end
@@ -47,11 +61,23 @@ module TileLoom
 
       def field(lon, lat, height, years)
         sphere = geocentric(lat, height)
-        north, east, down = turn(sum(lon, sphere) { |g, h, g_change, h_change| [g + years * g_change, h + years * h_change] }, lat, sphere)
-        north_change, east_change, = turn(sum(lon, sphere) { |_, _, g_change, h_change| [g_change, h_change] }, lat, sphere)
+        north, east, down =
+          turn(
+            sum(lon, sphere) { |g, h, g_change, h_change| [g + years * g_change, h + years * h_change] },
+            lat,
+            sphere
+          )
+        north_change, east_change, =
+          turn(sum(lon, sphere) { |_, _, g_change, h_change| [g_change, h_change] }, lat, sphere)
         level = north**2 + east**2
-        Field.new(north: north, east: east, down: down, declination_deg: Math.atan2(east, north) / RADIANS,
-          inclination_deg: Math.atan2(down, Math.sqrt(level)) / RADIANS, declination_change_deg: (north * east_change - east * north_change) / level / RADIANS)
+        Field.new(
+          north: north,
+          east: east,
+          down: down,
+          declination_deg: Math.atan2(east, north) / RADIANS,
+          inclination_deg: Math.atan2(down, Math.sqrt(level)) / RADIANS,
+          declination_change_deg: (north * east_change - east * north_change) / level / RADIANS
+        )
       end
 
       # [geocentric latitude in radians, radius in km]
@@ -90,7 +116,8 @@ module TileLoom
         values, slopes = {[0, 0] => 1.0}, {[0, 0] => 0.0}
         (1..DEGREE).each do |n|
           (0..n).each do |m|
-            values[[n, m]], slopes[[n, m]] = (m == n) ? diagonal(n, sin, cos, values, slopes) : inner(n, m, sin, cos, values, slopes)
+            values[[n, m]], slopes[[n, m]] =
+              (m == n) ? diagonal(n, sin, cos, values, slopes) : inner(n, m, sin, cos, values, slopes)
           end
         end
         [values, slopes]
@@ -106,8 +133,10 @@ module TileLoom
         before = Math.sqrt((n - 1)**2 - m**2)
         root = Math.sqrt(n**2 - m**2)
         value, slope = values[[n - 1, m]], slopes[[n - 1, m]]
-        [((2 * n - 1) * sin * value - before * values.fetch([n - 2, m], 0.0)) / root,
-          ((2 * n - 1) * (cos * value + sin * slope) - before * slopes.fetch([n - 2, m], 0.0)) / root]
+        [
+          ((2 * n - 1) * sin * value - before * values.fetch([n - 2, m], 0.0)) / root,
+          ((2 * n - 1) * (cos * value + sin * slope) - before * slopes.fetch([n - 2, m], 0.0)) / root
+        ]
       end
     end
   end

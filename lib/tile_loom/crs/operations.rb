@@ -28,15 +28,34 @@ module TileLoom
         (one, other), = DatumOperation.ordered(from, to)
         wanted = chosen([one.datum, other.datum])
         found = DatumOperation.candidates(from, to, box)
-        return found.first || raise(Invalid.new("PROJ knows no transformation between #{one.datum} and #{other.datum}; choose another reference.")) unless wanted
+        unless wanted
+          return (
+            found.first ||
+              raise(
+                Invalid.new(
+                  "PROJ knows no transformation between #{one.datum} and #{other.datum}; choose another reference."
+                )
+              )
+          )
+        end
         found.find { |operation| operation.name == wanted } ||
-          raise(Invalid.new("The book uses the transformation “#{wanted}” between #{one.datum} and #{other.datum}, which is not to be had here; a grid that it needs may be missing. Choose another on Ground.", path: "/operations"))
+          raise(
+            Invalid.new(
+              "The book uses the transformation “#{wanted}” between #{one.datum} and #{other.datum}, which is not to " \
+              "be had here; a grid that it needs may be missing. Choose another on Ground.",
+              path: "/operations"
+            )
+          )
       end
 
       # With another choice for a pair of datums.
-      def with(datums, name) = self.class.new(to_a.reject { |entry| entry["datums"] == datums.sort } + [{"datums" => datums.sort, "name" => name}])
+      def with(datums, name) =
+        self.class.new(
+          to_a.reject { |entry| entry["datums"] == datums.sort } + [{"datums" => datums.sort, "name" => name}]
+        )
 
-      # With a choice for the pair, none of it rough, where there is none yet; box: of the data in degrees, or nil for the area of the
+      # With a choice for the pair, none of it rough, where there is none yet; box: of the data in degrees, or nil for
+      # the area of the
       # book's reference.
       def including(from, to, crs, box: nil)
         (one, other), = DatumOperation.ordered(from, to)

@@ -31,10 +31,19 @@ module TileLoom
       # Grids made for topographic mapping of the smallest area that holds the ground.
       def grids
         fitting = Catalogue.all.select { |entry| entry.holds?(@box) && !entry.name.include?("UTM") }
-        fitting.sort_by { |entry| [entry.extent.round(1), entry.code] }.lazy.select { |entry| topographic?(entry) }.first(MOST_GRIDS).map do |entry|
-          crs = System.find(entry.code)
-          Suggestion.new(code: entry.code, name: entry.name, reason: "made for topographic maps of #{place(entry)}; counts in #{crs.unit&.name || crs.unit_name}")
-        end
+        fitting
+          .sort_by { |entry| [entry.extent.round(1), entry.code] }
+          .lazy
+          .select { |entry| topographic?(entry) }
+          .first(MOST_GRIDS)
+          .map do |entry|
+            crs = System.find(entry.code)
+            Suggestion.new(
+              code: entry.code,
+              name: entry.name,
+              reason: "made for topographic maps of #{place(entry)}; counts in #{crs.unit&.name || crs.unit_name}"
+            )
+          end
       end
 
       def topographic?(entry)
@@ -49,17 +58,41 @@ module TileLoom
 
       # The zone in the frame of the continent, where it has one.
       def regional(zone)
-        name = System.find(zone).name[%r{UTM zone \w+}]
-        entry = FRAMES.lazy.filter_map { |frame| Catalogue.all.find { |known| known.name == "#{frame} / #{name}" && known.holds?(@box) } }.first or return []
-        [Suggestion.new(code: entry.code, name: entry.name, reason: "the same zone in the reference frame of #{place(entry)}")]
+        name = System.find(zone).name[/UTM zone \w+/]
+        entry =
+          FRAMES
+            .lazy
+            .filter_map do |frame|
+              Catalogue.all.find { |known| known.name == "#{frame} / #{name}" && known.holds?(@box) }
+            end
+            .first or return []
+        [
+          Suggestion.new(
+            code: entry.code,
+            name: entry.name,
+            reason: "the same zone in the reference frame of #{place(entry)}"
+          )
+        ]
       end
 
       def zones
         return [] unless @south >= -80 && @north <= 84
         codes = [@west, @lon, @east].map { |lon| Utm.code(lon, @lat) }.uniq
         codes.flat_map do |code|
-          reason = codes.one? ? "the UTM zone that the ground lies in" : "one of the #{codes.length} UTM zones that the ground lies in"
-          [Suggestion.new(code: code, name: System.find(code).name, reason: "#{reason}; known everywhere, scale within 1 in 1,000 of true across its zone"), *regional(code)]
+          reason =
+            if codes.one?
+              "the UTM zone that the ground lies in"
+            else
+              "one of the #{codes.length} UTM zones that the ground lies in"
+            end
+          [
+            Suggestion.new(
+              code: code,
+              name: System.find(code).name,
+              reason: "#{reason}; known everywhere, scale within 1 in 1,000 of true across its zone"
+            ),
+            *regional(code)
+          ]
         end
       end
 
@@ -71,8 +104,16 @@ module TileLoom
         at = "+lat_1=#{low} +lat_2=#{high} +lat_0=#{@lat.round(2)} +lon_0=#{@lon.round(2)} +datum=WGS84 +units=m"
         parallels = "with standard parallels #{low}° and #{high}°, a quarter in from top and bottom"
         [
-          Suggestion.new(code: "+proj=aea #{at}", name: "Equal-area conic of its own", reason: "a wide ground; areas stay true, #{parallels}"),
-          Suggestion.new(code: "+proj=eqdc #{at}", name: "Equidistant conic of its own", reason: "a wide ground; distances along meridians stay true, #{parallels}"),
+          Suggestion.new(
+            code: "+proj=aea #{at}",
+            name: "Equal-area conic of its own",
+            reason: "a wide ground; areas stay true, #{parallels}"
+          ),
+          Suggestion.new(
+            code: "+proj=eqdc #{at}",
+            name: "Equidistant conic of its own",
+            reason: "a wide ground; distances along meridians stay true, #{parallels}"
+          ),
           *(round? ? [azimuthal("a wide ground about as high as it is broad; areas stay true")] : [])
         ]
       end
@@ -80,7 +121,11 @@ module TileLoom
       def round? = ((@east - @west) * Math.cos(@lat * Math::PI / 180) / (@north - @south)).between?(0.75, 1.33)
 
       def azimuthal(reason)
-        Suggestion.new(code: "+proj=laea +lat_0=#{@lat.round(2)} +lon_0=#{@lon.round(2)} +datum=WGS84 +units=m", name: "Azimuthal equal-area of its own", reason: reason)
+        Suggestion.new(
+          code: "+proj=laea +lat_0=#{@lat.round(2)} +lon_0=#{@lon.round(2)} +datum=WGS84 +units=m",
+          name: "Azimuthal equal-area of its own",
+          reason: reason
+        )
       end
     end
   end

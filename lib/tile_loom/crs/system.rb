@@ -73,11 +73,12 @@ module TileLoom
 
       # [semi-major axis, squared eccentricity] of the ellipsoid, metres.
       def ellipsoid
-        @ellipsoid ||= begin
-          parameters = geographic.proj_object.ellipsoid.parameters
-          a, b = parameters.values_at(:semi_major_axis, :semi_minor_axis)
-          [a, 1 - (b / a)**2]
-        end
+        @ellipsoid ||=
+          begin
+            parameters = geographic.proj_object.ellipsoid.parameters
+            a, b = parameters.values_at(:semi_major_axis, :semi_minor_axis)
+            [a, 1 - (b / a)**2]
+          end
       end
 
       def ==(other) = other.is_a?(System) && other.code == code
@@ -88,7 +89,8 @@ module TileLoom
 
       # Which ways its axes count, as the authority lists them: "east", "north", "west", "south". (Of a polar
       # reference both go the way of a meridian.)
-      def directions = @directions ||= [0, 1].map { |index| horizontal.coordinate_system.axis_info(index).direction.to_s }
+      def directions =
+        @directions ||= [0, 1].map { |index| horizontal.coordinate_system.axis_info(index).direction.to_s }
 
       # The ways of x and y as coordinates are given here.
       def ways = (directions == %w[north east]) ? %w[east north] : directions
@@ -104,9 +106,17 @@ module TileLoom
         if projected?
           return self unless reversed?
           ways = directions.sort.map { |way| "#{way}wards" }.join(" and ")
-          raise Invalid.new("#{name} counts #{ways}, so that north would not be up; choose a reference that counts east and north#{counterpart}.", path: path)
+          raise Invalid.new(
+            "#{name} counts #{ways}, so that north would not be up; choose a reference that counts east and " \
+            "north#{counterpart}.",
+            path: path
+          )
         end
-        raise Invalid.new("#{name} counts in degrees, which cannot hold a fixed scale; choose a projected reference, such as a UTM zone.", path: path)
+        raise Invalid.new(
+          "#{name} counts in degrees, which cannot hold a fixed scale; choose a projected reference, such as a UTM " \
+          "zone.",
+          path: path
+        )
       end
 
       private
@@ -126,18 +136,27 @@ module TileLoom
       def read
         Proj::Crs.new(@code)
       rescue Proj::Error, ArgumentError
-        raise Invalid.new("“#{@code.gsub(/[[:space:][:cntrl:]]+/, " ")[0, 80]}” is not a coordinate reference that PROJ knows; name one such as EPSG:25829.")
+        raise Invalid.new(
+                "“#{@code.gsub(/[[:space:][:cntrl:]]+/, " ")[0,
+                  80]}” is not a coordinate reference that PROJ knows; name one such as EPSG:25829."
+              )
       end
 
       def describe
         @name = Context.text(@proj.name)
-        @kind = case @proj.proj_type
-        when :PJ_TYPE_PROJECTED_CRS then :projected
-        when :PJ_TYPE_GEOGRAPHIC_2D_CRS, :PJ_TYPE_GEOGRAPHIC_3D_CRS then :geographic
-        when :PJ_TYPE_BOUND_CRS then bound_kind
-        else
-          raise Invalid.new("#{@name} is neither a projected nor a geographic reference; choose one that maps the ground.")
-        end
+        @kind =
+          case @proj.proj_type
+          when :PJ_TYPE_PROJECTED_CRS
+            :projected
+          when :PJ_TYPE_GEOGRAPHIC_2D_CRS, :PJ_TYPE_GEOGRAPHIC_3D_CRS
+            :geographic
+          when :PJ_TYPE_BOUND_CRS
+            bound_kind
+          else
+            raise Invalid.new(
+                    "#{@name} is neither a projected nor a geographic reference; choose one that maps the ground."
+                  )
+          end
         axis = horizontal.coordinate_system.axis_info(0)
         @metres_per_unit = projected? ? axis.unit_conv_factor : nil
         @unit_name = Context.text(axis.unit_name)

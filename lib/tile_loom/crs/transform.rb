@@ -10,7 +10,8 @@ module TileLoom
       attr_reader :from, :to
 
       # A transform for this thread (PROJ objects are not shared between threads).
-      def self.between(from, to) = KEPT.fetch([from.code, to.code, (from.operations || to.operations)&.key]) { new(from, to) }
+      def self.between(from, to) =
+        KEPT.fetch([from.code, to.code, (from.operations || to.operations)&.key]) { new(from, to) }
 
       # Longitude and latitude on WGS 84, which magnetic north and military references are reckoned on.
       def self.to_wgs84(crs) = between(crs, System.find("EPSG:4326"))
@@ -53,9 +54,15 @@ module TileLoom
       end
 
       # [what PROJ applies, is it applied forward?], or nil where nothing is to be done.
-      def plain(from, to) = (from == to) ? nil : [Proj::Transformation.new(from.proj_object, to.proj_object).normalize_for_visualization, true]
+      def plain(from, to) =
+        if from == to
+          nil
+        else
+          [Proj::Transformation.new(from.proj_object, to.proj_object).normalize_for_visualization, true]
+        end
 
-      # From datum to datum, by the book's operation; nil where the datum stays, or a reference brings its own way along.
+      # From datum to datum, by the book's operation; nil where the datum stays, or a reference brings its own way
+      # along.
       def shift
         return @shift if defined?(@shift)
         @shift = nil
@@ -70,7 +77,9 @@ module TileLoom
 
       def through_proj(coordinates, direction)
         steps = (direction == :PJ_FWD) ? @steps : @steps.reverse
-        steps.reduce(coordinates) { |places, (operation, forward)| applied(operation, places, (forward == (direction == :PJ_FWD)) ? :PJ_FWD : :PJ_INV) }
+        steps.reduce(coordinates) do |places, (operation, forward)|
+          applied(operation, places, (forward == (direction == :PJ_FWD)) ? :PJ_FWD : :PJ_INV)
+        end
       end
 
       def applied(operation, coordinates, direction)
@@ -79,8 +88,22 @@ module TileLoom
         buffer.write_bytes(coordinates.pack("E*"))
         stride = 2 * DOUBLE
         Proj::Api.proj_errno_reset(operation)
-        Proj::Api.proj_trans_generic(operation, direction,
-          buffer, stride, count, buffer + DOUBLE, stride, count, nil, 0, 0, nil, 0, 0)
+        Proj::Api.proj_trans_generic(
+          operation,
+          direction,
+          buffer,
+          stride,
+          count,
+          buffer + DOUBLE,
+          stride,
+          count,
+          nil,
+          0,
+          0,
+          nil,
+          0,
+          0
+        )
         buffer.read_bytes(coordinates.length * DOUBLE).unpack("E*")
       end
     end

@@ -12,8 +12,16 @@ module TileLoom
 
       UNITS = {
         "m" => "metre",
-        "ft" => {"type" => "LinearUnit", "name" => "foot", "conversion_factor" => 0.3048},
-        "us-ft" => {"type" => "LinearUnit", "name" => "US survey foot", "conversion_factor" => 1200 / 3937.0}
+        "ft" => {
+          "type" => "LinearUnit",
+          "name" => "foot",
+          "conversion_factor" => 0.3048
+        },
+        "us-ft" => {
+          "type" => "LinearUnit",
+          "name" => "US survey foot",
+          "conversion_factor" => 1200 / 3937.0
+        }
       }.freeze
       LONGEST_NAME = 100
 
@@ -26,7 +34,9 @@ module TileLoom
 
       # Parameter list in the order of the definition; values in degrees, in metres or feet, or bare.
       def parameters
-        @definition.dig("conversion", "parameters").map { |entry| Parameter.new(name: entry["name"], value: entry["value"], unit: unit_of(entry["unit"])) }
+        @definition
+          .dig("conversion", "parameters")
+          .map { |entry| Parameter.new(name: entry["name"], value: entry["value"], unit: unit_of(entry["unit"])) }
       end
 
       # A key of UNITS, or nil where it counts in another.
@@ -51,7 +61,9 @@ module TileLoom
       def named(name)
         text = name.to_s.strip
         text = "#{@crs.name}, tuned" if text.empty?
-        raise Invalid.new("The name of the reference is longer than #{LONGEST_NAME} characters.", path: "/name") if text.length > LONGEST_NAME
+        if text.length > LONGEST_NAME
+          raise Invalid.new("The name of the reference is longer than #{LONGEST_NAME} characters.", path: "/name")
+        end
         text
       end
 
@@ -59,23 +71,37 @@ module TileLoom
         conversion.delete("id")
         conversion["name"] = "unnamed"
         values.each do |name, value|
-          entry = conversion["parameters"].find { |known| known["name"] == name } or
-            raise Invalid.new("#{@crs.name} has no parameter “#{name}”; it has #{conversion["parameters"].map { |known| known["name"] }.join(", ")}.", path: "/values")
+          entry = conversion["parameters"].find { |known| known["name"] == name } or raise unknown(name, conversion)
           entry["value"] = checked(name, value, unit_of(entry["unit"]))
         end
+      end
+
+      def unknown(name, conversion)
+        names = conversion["parameters"].map { |known| known["name"] }
+        Invalid.new("#{@crs.name} has no parameter “#{name}”; it has #{names.join(", ")}.", path: "/values")
       end
 
       def checked(name, value, unit)
         path = "/values/#{name}"
         raise Invalid.new("“#{name}” must be a number.", path: path) unless value.is_a?(Numeric) && value.to_f.finite?
         most = name.match?(/latitude|parallel/i) ? 90 : 360
-        raise Invalid.new("“#{name}” must be from -#{most} to #{most} degrees.", path: path) if unit == "degree" && value.abs > most
-        raise Invalid.new("“#{name}” must be more than 0 and at most 10.", path: path) if unit == "unity" && !(value.positive? && value <= 10)
+        if unit == "degree" && value.abs > most
+          raise Invalid.new("“#{name}” must be from -#{most} to #{most} degrees.", path: path)
+        end
+        if unit == "unity" && !(value.positive? && value <= 10)
+          raise Invalid.new("“#{name}” must be more than 0 and at most 10.", path: path)
+        end
         value
       end
 
       def set_unit(fresh, unit)
-        known = UNITS.fetch(unit) { raise Invalid.new("“#{unit}” is not a unit for a reference; use one of #{UNITS.keys.join(", ")}.", path: "/unit") }
+        known =
+          UNITS.fetch(unit) do
+            raise Invalid.new(
+              "“#{unit}” is not a unit for a reference; use one of #{UNITS.keys.join(", ")}.",
+              path: "/unit"
+            )
+          end
         fresh["coordinate_system"]["axis"].each { |axis| axis["unit"] = known }
         fresh["coordinate_system"].delete("id")
       end

@@ -27,13 +27,20 @@ module TileLoom
 
       def type(value)
         case value
-        when nil then nil
-        when Integer then "integer"
-        when Numeric then "real"
-        when true, false then "boolean"
-        when DATE then "date"
-        when MOMENT then "date and time"
-        else "text"
+        when nil
+          nil
+        when Integer
+          "integer"
+        when Numeric
+          "real"
+        when true, false
+          "boolean"
+        when DATE
+          "date"
+        when MOMENT
+          "date and time"
+        else
+          "text"
         end
       end
 

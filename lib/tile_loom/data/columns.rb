@@ -19,7 +19,13 @@ module TileLoom
       # Open options of GDAL's CSV driver.
       def options
         names = named? ? [[@settings["x"]], [@settings["y"]], [@settings["wkt"]]] : [X, Y, TEXT]
-        ["-oo", "AUTODETECT_TYPE=YES", *%w[X Y GEOM].zip(names).flat_map { |key, list| list.compact.empty? ? [] : ["-oo", "#{key}_POSSIBLE_NAMES=#{list.join(",")}"] }]
+        [
+          "-oo",
+          "AUTODETECT_TYPE=YES",
+          *%w[X Y GEOM]
+            .zip(names)
+            .flat_map { |key, list| list.compact.empty? ? [] : ["-oo", "#{key}_POSSIBLE_NAMES=#{list.join(",")}"] }
+        ]
       end
 
       # What these columns (by name) would be taken for: {"x", "y"}, {"wkt"} or nil.
@@ -35,9 +41,14 @@ module TileLoom
       def check(names)
         return unless named?
         missing = @settings.values - names
-        raise Invalid.new("The table has no column “#{missing.first}”; it has #{names.join(", ")}.", path: "/columns") if missing.any?
+        if missing.any?
+          raise Invalid.new("The table has no column “#{missing.first}”; it has #{names.join(", ")}.", path: "/columns")
+        end
         return if @settings.key?("wkt") ^ (@settings.key?("x") && @settings.key?("y"))
-        raise Invalid.new("The places of a table need two columns, one for east and one for north, or one of well-known text.", path: "/columns")
+        raise Invalid.new(
+          "The places of a table need two columns, one for east and one for north, or one of well-known text.",
+          path: "/columns"
+        )
       end
     end
   end

@@ -6,13 +6,24 @@ module TileLoom
     # or, not, in, between, like, isNull, casei, arithmetic, dates and timestamps on {"property": name}.
     class Condition
       COMPARISONS = {
-        "=" => ->(a, b) { a == b }, "<>" => ->(a, b) { a != b },
-        "<" => ->(a, b) { a < b }, "<=" => ->(a, b) { a <= b },
-        ">" => ->(a, b) { a > b }, ">=" => ->(a, b) { a >= b }
+        "=" => ->(a, b) { a == b },
+        "<>" => ->(a, b) { a != b },
+        "<" => ->(a, b) { a < b },
+        "<=" => ->(a, b) { a <= b },
+        ">" => ->(a, b) { a > b },
+        ">=" => ->(a, b) { a >= b }
       }.freeze
       ARITHMETIC = {"+" => :+, "-" => :-, "*" => :*, "/" => :fdiv, "%" => :%, "div" => :div, "^" => :**}.freeze
       # Operations that are true or false, and how many arguments they take.
-      LOGIC = {"and" => 1.., "or" => 1.., "not" => 1..1, "in" => 2..2, "between" => 3..3, "like" => 2..2, "isNull" => 1..1}.freeze
+      LOGIC = {
+        "and" => 1..,
+        "or" => 1..,
+        "not" => 1..1,
+        "in" => 2..2,
+        "between" => 3..3,
+        "like" => 2..2,
+        "isNull" => 1..1
+      }.freeze
       MOST_DEPTH = 20
       NUMERIC = %w[integer real].freeze
       # What an attribute counts as beside a value of another type.
@@ -32,7 +43,9 @@ module TileLoom
       # another type. types: name → "integer", "real", "text", "date", "date and time", "boolean", …
       def check_types(types)
         attributes.each do |name|
-          refuse("asks for “#{name}”, which the layer does not have; it has #{types.keys.first(20).join(", ")}") unless types.key?(name)
+          unless types.key?(name)
+            refuse("asks for “#{name}”, which the layer does not have; it has #{types.keys.first(20).join(", ")}")
+          end
         end
         compare_types(@expression, types)
       end
@@ -47,7 +60,12 @@ module TileLoom
         return node["args"].each { |part| check_part(part, depth) } if known?(node)
         return refuse_value(node) if node.key?("property") || node.key?("date") || node.key?("timestamp")
         refuse("holds a part that does not read: #{JSON.generate(node)[0, 60]}") unless node.key?("op")
-        refuse("’s operation “#{node["op"]}” is not known; use #{[*COMPARISONS.keys, *LOGIC.keys, *ARITHMETIC.keys, "casei"].join(", ")}") unless arity(node["op"])
+        unless arity(node["op"])
+          refuse(
+            "’s operation “#{node["op"]}” is not known; use " \
+            "#{[*COMPARISONS.keys, *LOGIC.keys, *ARITHMETIC.keys, "casei"].join(", ")}"
+          )
+        end
         refuse("’s operation “#{node["op"]}” has the wrong number of arguments")
       end
 
@@ -56,7 +74,9 @@ module TileLoom
 
       # Names, dates and times are texts.
       def refuse_value(node)
-        refuse("holds a part that does not read: #{JSON.generate(node)[0, 60]}") unless node.values_at("property", "date", "timestamp").compact.all?(String)
+        unless node.values_at("property", "date", "timestamp").compact.all?(String)
+          refuse("holds a part that does not read: #{JSON.generate(node)[0, 60]}")
+        end
       end
 
       def check_part(part, depth)
@@ -65,7 +85,9 @@ module TileLoom
         part.is_a?(Array) ? part.each { |item| check(item, depth + 1) } : check(part, depth + 1)
       end
 
-      def known?(node) = node.key?("op") && node["args"].is_a?(Array) && !!arity(node["op"])&.cover?(node["args"].length) && (node["op"] != "in" || node["args"][1].is_a?(Array))
+      def known?(node) =
+        node.key?("op") && node["args"].is_a?(Array) && !!arity(node["op"])&.cover?(node["args"].length) &&
+          (node["op"] != "in" || node["args"][1].is_a?(Array))
 
       def arity(op)
         return 2..2 if COMPARISONS.key?(op) || ARITHMETIC.key?(op)
@@ -77,15 +99,24 @@ module TileLoom
         return node == true unless node.is_a?(Hash)
         op, args = node.values_at("op", "args")
         case op
-        when "and" then args.all? { |part| truth(part, attributes) }
-        when "or" then args.any? { |part| truth(part, attributes) }
-        when "not" then !truth(args[0], attributes)
-        when "isNull" then value(args[0], attributes).nil?
-        when "in" then args[1].any? { |item| compare("=", value(item, attributes), value(args[0], attributes)) }
-        when "between" then within?(*args.map { |part| value(part, attributes) })
-        when "like" then like?(value(args[0], attributes), value(args[1], attributes))
-        when nil then value(node, attributes) == true
-        else compare(op, value(args[0], attributes), value(args[1], attributes))
+        when "and"
+          args.all? { |part| truth(part, attributes) }
+        when "or"
+          args.any? { |part| truth(part, attributes) }
+        when "not"
+          !truth(args[0], attributes)
+        when "isNull"
+          value(args[0], attributes).nil?
+        when "in"
+          args[1].any? { |item| compare("=", value(item, attributes), value(args[0], attributes)) }
+        when "between"
+          within?(*args.map { |part| value(part, attributes) })
+        when "like"
+          like?(value(args[0], attributes), value(args[1], attributes))
+        when nil
+          value(node, attributes) == true
+        else
+          compare(op, value(args[0], attributes), value(args[1], attributes))
         end
       end
 
@@ -123,9 +154,12 @@ module TileLoom
 
       def names_in(node)
         case node
-        when Array then node.flat_map { |part| names_in(part) }
-        when Hash then node.key?("property") ? [node["property"]] : names_in(node["args"])
-        else []
+        when Array
+          node.flat_map { |part| names_in(part) }
+        when Hash
+          node.key?("property") ? [node["property"]] : names_in(node["args"])
+        else
+          []
         end
       end
 
@@ -136,16 +170,27 @@ module TileLoom
         attribute, type = sides.find { |part, _| part.is_a?(Hash) && part.key?("property") }
         return unless attribute
         other = sides.find { |_, found| found != type }
-        refuse("compares “#{attribute["property"]}”, which is #{type}, with #{JSON.generate(other[0])[0, 40]}, which is #{other[1]}") if other
-        refuse("looks for a pattern in “#{attribute["property"]}”, which is #{type}; patterns are for text") if node["op"] == "like" && type != "text"
+        if other
+          refuse(
+            "compares “#{attribute["property"]}”, which is #{type}, with #{JSON.generate(other[0])[0, 40]}, which is " \
+            "#{other[1]}"
+          )
+        end
+        if node["op"] == "like" && type != "text"
+          refuse("looks for a pattern in “#{attribute["property"]}”, which is #{type}; patterns are for text")
+        end
       end
 
       def type_of(part, types)
         case part
-        when Numeric then "number"
-        when true, false then "boolean"
-        when String then "text"
-        when Hash then type_of_node(part, types)
+        when Numeric
+          "number"
+        when true, false
+          "boolean"
+        when String
+          "text"
+        when Hash
+          type_of_node(part, types)
         end
       end
 

@@ -21,7 +21,8 @@ module TileLoom
         return file unless @zipped || File.extname(file).downcase == ".kmz"
         check = ZipCheck.new(file).demand
         return file unless @zipped
-        folder = check.folder_of(@zipped) or raise Invalid.new("#{File.basename(file)} holds no file that ends in #{@zipped}, so it is no #{title}.")
+        folder = check.folder_of(@zipped) or
+          raise Invalid.new("#{File.basename(file)} holds no file that ends in #{@zipped}, so it is no #{title}.")
         ["/vsizip/#{file}", folder].reject(&:empty?).join("/")
       end
 
@@ -41,7 +42,8 @@ module TileLoom
         new("CSV", %w[.csv], %w[CSV])
       ].freeze
 
-      # A Shapefile with the files that belong to it beside it, as on a disk of one's own; one that is sent comes zipped.
+      # A Shapefile with the files that belong to it beside it, as on a disk of one's own; one that is sent comes
+      # zipped.
       BESIDE = new("Shapefile", %w[.shp], %w[Shapefile])
 
       # The format of a file by its name; Invalid lists what can be read.
@@ -49,8 +51,11 @@ module TileLoom
         ending = File.extname(file).downcase
         return BESIDE if ending == ".shp" && File.file?(file.sub(/\.shp\z/i, ".shx"))
         ALL.find { |format| format.endings.include?(ending) } or
-          raise Invalid.new("#{File.basename(file)} is of a kind that is not read here; bring #{ALL.map { |format| "#{format.title} (#{format.endings.join(", ")})" }.join(", ")}.")
+          raise Invalid.new("#{File.basename(file)} is of a kind that is not read here; bring #{known}.")
       end
+
+      # "GeoJSON (.geojson, .json), …"
+      def self.known = ALL.map { |format| "#{format.title} (#{format.endings.join(", ")})" }.join(", ")
     end
   end
 end

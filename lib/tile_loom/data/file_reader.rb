@@ -13,14 +13,34 @@ module TileLoom
       # A GeojsonReader for one layer of the file, into the target reference (see GdalReader#open).
       def open(file, target:, layer: nil, reference: nil, lenient: false, columns: Columns.new, wanted: nil, scale: nil)
         raise Invalid.new("The data file #{File.basename(file)} does not exist.") unless File.file?(file)
-        raise Invalid.new("The data file #{File.basename(file)} is larger than #{LARGEST_BYTES / 1024**3} GB.") if File.size(file) > LARGEST_BYTES
-        return GeojsonReader.from_text(File.binread(file), target: target, reference: reference, lenient: lenient, scale: scale) if direct?(file)
-        GdalReader.new(file, columns: columns, wanted: wanted).open(layer, target: target, reference: reference, lenient: lenient, scale: scale)
+        if File.size(file) > LARGEST_BYTES
+          raise Invalid.new("The data file #{File.basename(file)} is larger than #{LARGEST_BYTES / 1024**3} GB.")
+        end
+        if direct?(file)
+          return (
+            GeojsonReader.from_text(
+              File.binread(file),
+              target: target,
+              reference: reference,
+              lenient: lenient,
+              scale: scale
+            )
+          )
+        end
+        GdalReader.new(file, columns: columns, wanted: wanted).open(
+          layer,
+          target: target,
+          reference: reference,
+          lenient: lenient,
+          scale: scale
+        )
       rescue Errno::EACCES
         raise Invalid.new("The data file #{File.basename(file)} cannot be read: permission is denied.")
       end
 
-      def direct?(file) = %w[.geojson .json].include?(File.extname(file).downcase) && File.size(file) <= LARGEST_DIRECT_BYTES && !topojson?(file)
+      def direct?(file) =
+        %w[.geojson .json].include?(File.extname(file).downcase) && File.size(file) <= LARGEST_DIRECT_BYTES &&
+          !topojson?(file)
 
       def topojson?(file) = File.open(file, "rb") { |io| io.read(2000) }.to_s.match?(/"type"\s*:\s*"Topology"/)
     end

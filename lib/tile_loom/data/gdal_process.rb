@@ -16,7 +16,13 @@ module TileLoom
       # Short names of all drivers that this GDAL was built with, which are skipped unless they are allowed: GDAL
       # knows a list of those to leave out alone.
       def self.all_drivers
-        @all_drivers ||= %w[ogrinfo gdalinfo].flat_map { |tool| Open3.capture2e({"LC_ALL" => "C.UTF-8"}, tool, "--formats").first.scan(/^\s+(\S.*?) -[a-z]/).flatten }.uniq.freeze
+        @all_drivers ||=
+          %w[ogrinfo gdalinfo]
+            .flat_map do |tool|
+              Open3.capture2e({"LC_ALL" => "C.UTF-8"}, tool, "--formats").first.scan(/^\s+(\S.*?) -[a-z]/).flatten
+            end
+            .uniq
+            .freeze
       end
 
       private
@@ -24,14 +30,34 @@ module TileLoom
       # A schema is never fetched, nor what a file points to; SQLite extensions stay unloaded.
       def environment(folder)
         skipped = self.class.all_drivers.reject { |name| (@drivers + ALWAYS).include?(name.split.last) }.join(",")
-        super.merge("GDAL_SKIP" => skipped, "GDAL_DRIVER_PATH" => "disable", "CPL_TMPDIR" => folder, "CPL_VSIL_CURL_ALLOWED_EXTENSIONS" => ".none", "GDAL_HTTP_TIMEOUT" => "1",
-          "GML_DOWNLOAD_SCHEMA" => "NO", "GML_SKIP_RESOLVE_ELEMS" => "ALL", "PROJ_NETWORK" => "OFF", "SQLITE_LOAD_EXTENSIONS" => "NO")
+        super.merge(
+          "GDAL_SKIP" => skipped,
+          "GDAL_DRIVER_PATH" => "disable",
+          "CPL_TMPDIR" => folder,
+          "CPL_VSIL_CURL_ALLOWED_EXTENSIONS" => ".none",
+          "GDAL_HTTP_TIMEOUT" => "1",
+          "GML_DOWNLOAD_SCHEMA" => "NO",
+          "GML_SKIP_RESOLVE_ELEMS" => "ALL",
+          "PROJ_NETWORK" => "OFF",
+          "SQLITE_LOAD_EXTENSIONS" => "NO"
+        )
       end
 
       # The driver's own first complaint in one line, with names of files alone.
       def told(said)
         line = said.lines.reject { |text| text.start_with?("Warning") }.grep(/ERROR|FAILURE|Unable/i).first.to_s
-        line = line.strip.sub(/\A(ERROR \d+|FAILURE)\s*:\s*/, "").gsub(%r{(?<![\w.])/(?:[^/\s'"`]+/)+([^/\s'"`]*)}, '\1').gsub(/[[:cntrl:]]+/, " ").squeeze(" ").strip.chomp(".")[0, 160]
+        line =
+          line
+            .strip
+            .sub(/\A(ERROR \d+|FAILURE)\s*:\s*/, "")
+            .gsub(%r{(?<![\w.])/(?:[^/\s'"`]+/)+([^/\s'"`]*)}, '\1')
+            .gsub(/[[:cntrl:]]+/, " ")
+            .squeeze(" ")
+            .strip
+            .chomp(".")[
+              0,
+              160
+          ]
         line unless line.empty? || line.start_with?("Unable to open datasource")
       end
     end

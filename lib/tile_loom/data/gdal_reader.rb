@@ -23,9 +23,20 @@ module TileLoom
       # says, or for one that says nothing; lenient: what cannot be read is listed, the rest comes in.
       def open(layer = nil, target:, reference: nil, lenient: false, scale: nil)
         found = find(layer)
-        raise Invalid.new("#{File.basename(@file)} has no columns of places; name those that hold them.", path: "/columns") if found.geometry == "None"
-        GeojsonReader.new({"type" => "FeatureCollection", "features" => stream(found)}, target: target,
-          reference: reference || stated(found), lenient: lenient, remarks: @remarks, scale: scale)
+        if found.geometry == "None"
+          raise Invalid.new(
+            "#{File.basename(@file)} has no columns of places; name those that hold them.",
+            path: "/columns"
+          )
+        end
+        GeojsonReader.new(
+          {"type" => "FeatureCollection", "features" => stream(found)},
+          target: target,
+          reference: reference || stated(found),
+          lenient: lenient,
+          remarks: @remarks,
+          scale: scale
+        )
       end
 
       private
@@ -33,7 +44,12 @@ module TileLoom
       def find(layer)
         found = layer ? named(layer) : @inspection.layers.first
         # A name that begins with a hyphen would be an option to the tool.
-        raise Invalid.new("#{File.basename(@file)} has a layer called “#{found.name[0, 60]}”; give it a name that does not begin with a hyphen.") if found.name.start_with?("-")
+        if found.name.start_with?("-")
+          raise Invalid.new(
+                  "#{File.basename(@file)} has a layer called “#{found.name[0,
+                    60]}”; give it a name that does not begin with a hyphen."
+                )
+        end
         found
       end
 
@@ -46,18 +62,41 @@ module TileLoom
       def stated(found)
         return Crs::System.find(found.reference) if found.reference
         return Crs::System.find("OGC:CRS84") if found.degrees?
-        raise Invalid.new("#{File.basename(@file)} does not say which reference its coordinates are in; name one.", path: "/reference")
+        raise Invalid.new(
+          "#{File.basename(@file)} does not say which reference its coordinates are in; name one.",
+          path: "/reference"
+        )
       end
 
       def stream(found)
-        dates = found.attributes.select { |attribute| attribute["type"].start_with?("date") }.map { |attribute| attribute["name"] }
+        dates =
+          found
+            .attributes
+            .select { |attribute| attribute["type"].start_with?("date") }
+            .map { |attribute| attribute["name"] }
         Enumerator.new do |features|
-          command = ["ogr2ogr", "-f", "GeoJSONSeq", "-a_srs", "none", "-lco", "COORDINATE_PRECISION=10", "-dim", "XY", *@format.options(@columns), "/vsistdout/", @format.address(@file), found.name]
-          GdalProcess.new(File.basename(@file), drivers: @format.drivers, wanted: @wanted).each_line(*command) do |line|
-            feature = JSON.parse(utf8(line), max_nesting: 60)
-            dates.each { |name| iso(feature["properties"], name) }
-            features << feature
-          end
+          command = [
+            "ogr2ogr",
+            "-f",
+            "GeoJSONSeq",
+            "-a_srs",
+            "none",
+            "-lco",
+            "COORDINATE_PRECISION=10",
+            "-dim",
+            "XY",
+            *@format.options(@columns),
+            "/vsistdout/",
+            @format.address(@file),
+            found.name
+          ]
+          GdalProcess
+            .new(File.basename(@file), drivers: @format.drivers, wanted: @wanted)
+            .each_line(*command) do |line|
+              feature = JSON.parse(utf8(line), max_nesting: 60)
+              dates.each { |name| iso(feature["properties"], name) }
+              features << feature
+            end
         end
       end
 

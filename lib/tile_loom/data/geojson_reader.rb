@@ -7,14 +7,19 @@ module TileLoom
     # Reads GeoJSON (RFC 7946; the "crs" member of its 2008 forerunner is honoured) into features in
     # the book's reference. What is refused says which feature; what is repaired is listed in `repairs`.
     class GeojsonReader
-      TYPES = {"MultiPoint" => ["Point", 4], "MultiLineString" => ["LineString", 5], "MultiPolygon" => ["Polygon", 6]}.freeze
+      TYPES = {
+        "MultiPoint" => ["Point", 4],
+        "MultiLineString" => ["LineString", 5],
+        "MultiPolygon" => ["Polygon", 6]
+      }.freeze
       LONGEST_TEXT = 10_000
       # A batch is so many features, or fewer where their geometry is large.
       BATCH, BATCH_BYTES = 2_000, 4 * 1024**2
 
       Original = Struct.new(:id, :wkb, :attributes, :name, keyword_init: true)
 
-      # repairs, refused: sentences that name the feature. Unless the reader is lenient, refused holds those alone that the
+      # repairs, refused: sentences that name the feature. Unless the reader is lenient, refused holds those alone that
+      # the
       # target cannot show.
       attr_reader :refused, :remarks, :source_reference
 
@@ -69,7 +74,10 @@ module TileLoom
       private
 
       def remark_empty
-        @remarks << "#{@empty} #{(@empty == 1) ? "feature has" : "features have"} no geometry and #{(@empty == 1) ? "is" : "are"} left out." if @empty.positive?
+        if @empty.positive?
+          @remarks << "#{@empty} #{(@empty == 1) ? "feature has" : "features have"} no geometry and " \
+          "#{(@empty == 1) ? "is" : "are"} left out."
+        end
         @empty = 0
       end
 
@@ -93,7 +101,8 @@ module TileLoom
           list = @document["features"]
           raise Invalid.new("The file is not GeoJSON: its “features” is not a list.") unless list.is_a?(Enumerable)
           list
-        when "Feature" then [@document]
+        when "Feature"
+          [@document]
         when "Point", "LineString", "Polygon", "GeometryCollection", *TYPES.keys
           [{"type" => "Feature", "geometry" => @document, "properties" => {}}]
         else
@@ -105,7 +114,12 @@ module TileLoom
         stated = @document.is_a?(Hash) ? @document["crs"] : nil
         return Crs::System.find("OGC:CRS84") if stated.nil?
         name = (stated.is_a?(Hash) && stated["properties"].is_a?(Hash)) ? stated["properties"]["name"] : stated
-        raise Invalid.new("The file’s “crs” does not read: #{JSON.generate(stated)[0, 60]}; it must name one, as in {\"type\": \"name\", \"properties\": {\"name\": \"EPSG:25829\"}}, or be left out.") unless name.is_a?(String)
+        unless name.is_a?(String)
+          raise Invalid.new(
+            "The file’s “crs” does not read: #{JSON.generate(stated)[0, 60]}; it must name one, as in " \
+            "{\"type\": \"name\", \"properties\": {\"name\": \"EPSG:25829\"}}, or be left out."
+          )
+        end
         code = name[/\Aurn:ogc:def:crs:([A-Za-z]+):[^:]*:([A-Za-z0-9]+)\z/] ? "#{$1}:#{$2}" : name
         Crs::System.find(code)
       end
@@ -115,11 +129,19 @@ module TileLoom
           raise Invalid.new("Feature #{index + 1} of the file is not a GeoJSON Feature.")
         end
         attributes = entry["properties"] || {}
-        raise Invalid.new("Feature #{index + 1} of the file has properties that are not an object with names and values.") unless attributes.is_a?(Hash)
+        unless attributes.is_a?(Hash)
+          raise Invalid.new(
+                  "Feature #{index + 1} of the file has properties that are not an object with names and values."
+                )
+        end
         name = "Feature #{index + 1}#{title_of(entry, attributes)}"
         return (@empty += 1) && nil if empty?(entry["geometry"])
-        Original.new(id: index + 1, name: name, attributes: attributes.to_h { |key, value| [sound(key), plain(value, key, name)] },
-          wkb: encode(entry["geometry"], name, 0))
+        Original.new(
+          id: index + 1,
+          name: name,
+          attributes: attributes.to_h { |key, value| [sound(key), plain(value, key, name)] },
+          wkb: encode(entry["geometry"], name, 0)
+        )
       end
 
       # RFC 7946, 3.1: empty coordinates, or null, for a feature without a place; of parts, all of them.
@@ -127,7 +149,11 @@ module TileLoom
         return true if geometry.nil?
         return false unless geometry.is_a?(Hash)
         parts = geometry["coordinates"] || geometry["geometries"]
-        parts.is_a?(Array) && (parts.empty? || (%w[MultiPolygon MultiLineString Polygon].include?(geometry["type"]) && parts.all?([])) || (geometry["type"] == "GeometryCollection" && parts.all? { |part| empty?(part) }))
+        parts.is_a?(Array) &&
+          (
+            parts.empty? || (%w[MultiPolygon MultiLineString Polygon].include?(geometry["type"]) && parts.all?([])) ||
+              (geometry["type"] == "GeometryCollection" && parts.all? { |part| empty?(part) })
+          )
       end
 
       def title_of(entry, attributes)
@@ -137,11 +163,20 @@ module TileLoom
 
       def plain(value, key, name)
         case value
-        when String then sound(value)[0, LONGEST_TEXT]
-        when Hash, Array then JSON.generate(value)[0, LONGEST_TEXT]
-        when Float then value.finite? ? value : raise(Invalid.new("#{name} has a value of “#{key}” beyond 1.8e308, which is no number that can be kept."))
-        when Integer then (value.bit_length < 64) ? value : plain(value.to_f, key, name)
-        else value
+        when String
+          sound(value)[0, LONGEST_TEXT]
+        when Hash, Array
+          JSON.generate(value)[0, LONGEST_TEXT]
+        when Float
+          if value.finite?
+            value
+          else
+            raise(Invalid.new("#{name} has a value of “#{key}” beyond 1.8e308, which is no number that can be kept."))
+          end
+        when Integer
+          (value.bit_length < 64) ? value : plain(value.to_f, key, name)
+        else
+          value
         end
       rescue JSON::GeneratorError
         raise Invalid.new("#{name} has a value of “#{key}” that is not a number or a text that can be kept.")
@@ -151,22 +186,27 @@ module TileLoom
       def sound(text) = text.scrub.delete("\u0000-\u0008\u000B\u000C\u000E-\u001F")
 
       def encode(geometry, name, depth)
-        raise Invalid.new("#{name} has a geometry that is not a GeoJSON geometry.") unless geometry.is_a?(Hash) && depth < Geometry::Wkb::MOST_DEPTH
+        unless geometry.is_a?(Hash) && depth < Geometry::Wkb::MOST_DEPTH
+          raise Invalid.new("#{name} has a geometry that is not a GeoJSON geometry.")
+        end
         type, coordinates = geometry.values_at("type", "coordinates")
         case type
-        when "Point", "LineString", "Polygon" then encode_simple(type, coordinates, name)
+        when "Point", "LineString", "Polygon"
+          encode_simple(type, coordinates, name)
         when *TYPES.keys
           member, code = TYPES[type]
           Geometry::Wkb.collection(code, list(coordinates, name).map { |part| encode_simple(member, part, name) })
         when "GeometryCollection"
           Geometry::Wkb.collection(7, list(geometry["geometries"], name).map { |part| encode(part, name, depth + 1) })
-        else raise Invalid.new("#{name} has a geometry of the unknown type “#{type.to_s[0, 40]}”.")
+        else
+          raise Invalid.new("#{name} has a geometry of the unknown type “#{type.to_s[0, 40]}”.")
         end
       end
 
       def encode_simple(type, coordinates, name)
         case type
-        when "Point" then Geometry::Wkb.point(*position(coordinates, name))
+        when "Point"
+          Geometry::Wkb.point(*position(coordinates, name))
         when "LineString"
           flat = positions(coordinates, name)
           raise Invalid.new("#{name} has a line of fewer than two points.") if flat.length < 4

@@ -6,12 +6,22 @@ module TileLoom
     # attributes with types, extent and reference. From the report of GDAL's ogrinfo.
     class Inspection
       # columns: of a table, what its places were taken from, or nil where they must be named.
-      Found = Struct.new(:name, :count, :geometry, :attributes, :box, :reference, :columns, keyword_init: true) do
-        # Could the coordinates be longitude and latitude?
-        def degrees? = box.nil? || (box[0] >= -180 && box[2] <= 180 && box[1] >= -90 && box[3] <= 90)
-      end
+      Found =
+        Struct.new(:name, :count, :geometry, :attributes, :box, :reference, :columns, keyword_init: true) do
+          # Could the coordinates be longitude and latitude?
+          def degrees? = box.nil? || (box[0] >= -180 && box[2] <= 180 && box[1] >= -90 && box[3] <= 90)
+        end
 
-      TYPES = {"Integer" => "integer", "Integer64" => "integer", "Real" => "real", "Date" => "date", "DateTime" => "date and time", "Time" => "time", "String" => "text", "Binary" => "binary"}.freeze
+      TYPES = {
+        "Integer" => "integer",
+        "Integer64" => "integer",
+        "Real" => "real",
+        "Date" => "date",
+        "DateTime" => "date and time",
+        "Time" => "time",
+        "String" => "text",
+        "Binary" => "binary"
+      }.freeze
 
       # columns: a Columns, where a table's places were named by hand.
       # wanted: asked now and then; false ends the look.
@@ -24,16 +34,25 @@ module TileLoom
 
       # Found entries; Invalid for a file of another kind, or one that holds nothing.
       def layers
-        @layers ||= begin
-          # Our own reader says better than GDAL what is wrong with GeoJSON.
-          GeojsonReader.parse(File.binread(@file)) if FileReader.direct?(@file)
-          text = GdalProcess.new(name, drivers: @format.drivers, wanted: @wanted).capture("ogrinfo", "-ro", "-so", "-al", *@format.options(@columns), @format.address(@file))
-          found = text.split(/^Layer name: /).drop(1).map { |part| layer(part) }
-          found = found.reject { |entry| entry.geometry == "None" } unless table?
-          raise Invalid.new("#{name} holds no layer with a geometry.") if found.empty?
-          raise Invalid.new("#{name} holds no features.") if found.all? { |entry| entry.count.zero? }
-          found
-        end
+        @layers ||=
+          begin
+            # Our own reader says better than GDAL what is wrong with GeoJSON.
+            GeojsonReader.parse(File.binread(@file)) if FileReader.direct?(@file)
+            text =
+              GdalProcess.new(name, drivers: @format.drivers, wanted: @wanted).capture(
+                "ogrinfo",
+                "-ro",
+                "-so",
+                "-al",
+                *@format.options(@columns),
+                @format.address(@file)
+              )
+            found = text.split(/^Layer name: /).drop(1).map { |part| layer(part) }
+            found = found.reject { |entry| entry.geometry == "None" } unless table?
+            raise Invalid.new("#{name} holds no layer with a geometry.") if found.empty?
+            raise Invalid.new("#{name} holds no features.") if found.all? { |entry| entry.count.zero? }
+            found
+          end
       end
 
       private
@@ -45,13 +64,22 @@ module TileLoom
         names = attributes.map { |attribute| attribute["name"] }
         @columns.check(names) if table?
         columns = (@columns.among(names) if table? && !part.match?(/^Geometry: None$/))
-        Found.new(columns: columns, name: part.lines.first.strip, count: part[/^Feature Count: (\d+)/, 1].to_i, geometry: part[/^Geometry(?: \([^)]*\))?: (.+)$/, 1].to_s.strip,
-          attributes: attributes, box: box(part), reference: reference(part))
+        Found.new(
+          columns: columns,
+          name: part.lines.first.strip,
+          count: part[/^Feature Count: (\d+)/, 1].to_i,
+          geometry: part[/^Geometry(?: \([^)]*\))?: (.+)$/, 1].to_s.strip,
+          attributes: attributes,
+          box: box(part),
+          reference: reference(part)
+        )
       end
 
       # Attribute lines follow the reference: "name: Type (width.precision)".
       def attributes(part)
-        part.scan(/^([^\s:][^:\n]*): (\w+)(?:\(\w+\))? \(\d+\.\d+\)/).map { |name, type| {"name" => name, "type" => TYPES.fetch(type, "text")} }
+        part
+          .scan(/^([^\s:][^:\n]*): (\w+)(?:\(\w+\))? \(\d+\.\d+\)/)
+          .map { |name, type| {"name" => name, "type" => TYPES.fetch(type, "text")} }
       end
 
       def box(part)

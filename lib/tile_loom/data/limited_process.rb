@@ -27,24 +27,25 @@ module TileLoom
 
       # Yields each line that the program prints, as UTF-8; ends the program when the block leaves early.
       def each_line(*command)
-        Dir.mktmpdir("tile-loom-read") do |folder|
-          run(folder, command) { |line| yield line }
-        end
+        Dir.mktmpdir("tile-loom-read") { |folder| run(folder, command) { |line| yield line } }
       end
 
       # unshare takes the network away; some systems do not let a user do that, which the log tells once.
       def self.offline
-        @@offline ||= begin # standard:disable Style/ClassVars
-          command = %w[unshare --map-root-user --net]
-          _, status = Open3.capture2e(*command, "true")
-          status.success? ? command : without("this system does not let a process give it up")
-        rescue Errno::ENOENT
-          without("unshare is not installed")
-        end
+        @@offline ||=
+          begin
+            # standard:disable Style/ClassVars
+            command = %w[unshare --map-root-user --net]
+            _, status = Open3.capture2e(*command, "true")
+            status.success? ? command : without("this system does not let a process give it up")
+          rescue Errno::ENOENT
+            without("unshare is not installed")
+          end
       end
 
       def self.without(why)
-        warn "Programs that read data files keep the network: #{why}. Formats that would follow a file to a host are not among those they read."
+        warn "Programs that read data files keep the network: #{why}. Formats that would follow a file to a host are " \
+          "not among those they read."
         []
       end
       private_class_method :without
@@ -53,10 +54,18 @@ module TileLoom
 
       def environment(folder) = {"PATH" => PATH, "HOME" => folder, "TMPDIR" => folder, "LC_ALL" => "C.UTF-8"}
 
-      def limits = [*self.class.offline, "timeout", "--kill-after=5", SECONDS.to_s, "prlimit", "--as=#{MEMORY_BYTES}", "--core=0"]
+      def limits =
+        [*self.class.offline, "timeout", "--kill-after=5", SECONDS.to_s, "prlimit", "--as=#{MEMORY_BYTES}", "--core=0"]
 
       def run(folder, command)
-        Open3.popen3(environment(folder), *limits, *command, pgroup: true, unsetenv_others: true, chdir: folder) do |input, output, errors, waiter|
+        Open3.popen3(
+          environment(folder),
+          *limits,
+          *command,
+          pgroup: true,
+          unsetenv_others: true,
+          chdir: folder
+        ) do |input, output, errors, waiter|
           input.close
           said = Thread.new { errors.read(64 * 1024).tap { errors.read } }
           said.report_on_exception = false
@@ -64,7 +73,11 @@ module TileLoom
           total = 0
           output.each_line do |line|
             total += line.bytesize
-            raise Invalid.new("#{@name} unfolds to more than #{MOST_OUTPUT_BYTES / 1024**3} GB, the most that is taken.") if total > MOST_OUTPUT_BYTES
+            if total > MOST_OUTPUT_BYTES
+              raise Invalid.new(
+                      "#{@name} unfolds to more than #{MOST_OUTPUT_BYTES / 1024**3} GB, the most that is taken."
+                    )
+            end
             yield line.force_encoding(Encoding::UTF_8)
           end
           status = waiter.value
@@ -76,10 +89,13 @@ module TileLoom
       end
 
       def watch(waiter)
-        @wanted && Thread.new do
-          sleep ASKED_EVERY_S while waiter.alive? && @wanted.call
-          stop(waiter)
-        end.tap { |thread| thread.report_on_exception = false }
+        @wanted &&
+          Thread
+            .new do
+              sleep ASKED_EVERY_S while waiter.alive? && @wanted.call
+              stop(waiter)
+            end
+            .tap { |thread| thread.report_on_exception = false }
       end
 
       # The whole group, so that what the program started ends with it.
@@ -92,12 +108,19 @@ module TileLoom
       # timeout(1) ends with 124, or is killed itself after it.
       def refuse(said, status)
         said = said.dup.force_encoding(Encoding::UTF_8).scrub
-        raise Invalid.new("#{@name} could not be read: #{reason(said, status)}.", detail: said.strip.empty? ? nil : said.strip[0, 2_000])
+        raise Invalid.new(
+          "#{@name} could not be read: #{reason(said, status)}.",
+          detail: said.strip.empty? ? nil : said.strip[0, 2_000]
+        )
       end
 
       def reason(said, status)
-        return "it took longer than #{SECONDS / 60} minutes; bring it in smaller parts" if [124, 137].include?(status.exitstatus)
-        return "reading it takes more than #{MEMORY_BYTES / 1024**3} GB of memory; bring it in smaller parts" if said.match?(/bad_alloc|out of memory|cannot allocate/i)
+        if [124, 137].include?(status.exitstatus)
+          return "it took longer than #{SECONDS / 60} minutes; bring it in smaller parts"
+        end
+        if said.match?(/bad_alloc|out of memory|cannot allocate/i)
+          return "reading it takes more than #{MEMORY_BYTES / 1024**3} GB of memory; bring it in smaller parts"
+        end
         told(said) || unread
       end
 

@@ -19,11 +19,12 @@ module TileLoom
 
       def add(layer_id, features)
         tree = features.empty? ? nil : ::Geos::STRtree.new(10)
-        boxes = features.each_with_index.map do |feature, index|
-          geometry = Geometry::Geos.read(feature.wkb)
-          tree.insert(geometry, index)
-          Geometry::Geos.envelope(geometry)
-        end
+        boxes =
+          features.each_with_index.map do |feature, index|
+            geometry = Geometry::Geos.read(feature.wkb)
+            tree.insert(geometry, index)
+            Geometry::Geos.envelope(geometry)
+          end
         @layers[layer_id] = {features: features, tree: tree, extent: boxes.compact.reduce { |a, b| a.union(b) }}
       end
 
@@ -33,7 +34,10 @@ module TileLoom
         layer[:tree].query(Geometry::Geos.box(box)).sort.map { |index| layer[:features][index] }
       end
 
-      def attribute_names(layer_id) = (@names ||= {})[layer_id] ||= (@layers.dig(layer_id, :features) || []).flat_map { |feature| feature.attributes.keys }.uniq
+      def attribute_names(layer_id) =
+        (@names ||= {})[layer_id] ||= (@layers.dig(layer_id, :features) || [])
+          .flat_map { |feature| feature.attributes.keys }
+          .uniq
 
       def extent(layer_id) = @layers.dig(layer_id, :extent)
     end

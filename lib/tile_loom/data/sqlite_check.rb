@@ -14,10 +14,46 @@ module TileLoom
 
       VIEWS = %w[st_spatial_ref_sys spatial_ref_sys st_geometry_columns geometry_columns].freeze
       # Triggers by name: of the spatial index, of feature counts, of the tables of tiles and metadata.
-      TRIGGERS = [/\Artree_.+_(insert|delete|update\d*)\z/i, /\Atrigger_(insert|delete)_feature_count_.+\z/i, /_(zoom_level|tile_column|tile_row|pixel_x_size|pixel_y_size|matrix_width|matrix_height)_(insert|update)\z/i,
-        /\Agpkg_metadata(_reference)?_.+_(insert|update)\z/i, /\Agpkg2?_(tile|zoom)_.+\z/i].freeze
+      TRIGGERS = [
+        /\Artree_.+_(insert|delete|update\d*)\z/i,
+        /\Atrigger_(insert|delete)_feature_count_.+\z/i,
+        /_(zoom_level|tile_column|tile_row|pixel_x_size|pixel_y_size|matrix_width|matrix_height)_(insert|update)\z/i,
+        /\Agpkg_metadata(_reference)?_.+_(insert|update)\z/i,
+        /\Agpkg2?_(tile|zoom)_.+\z/i
+      ].freeze
       # What may stand before a bracket in them.
-      CALLS = %w[st_isempty st_minx st_maxx st_miny st_maxy raise abort count coalesce lower upper min max typeof strftime julianday cast round values in exists when and or not select where on into as].freeze
+      CALLS = %w[
+        st_isempty
+        st_minx
+        st_maxx
+        st_miny
+        st_maxy
+        raise
+        abort
+        count
+        coalesce
+        lower
+        upper
+        min
+        max
+        typeof
+        strftime
+        julianday
+        cast
+        round
+        values
+        in
+        exists
+        when
+        and
+        or
+        not
+        select
+        where
+        on
+        into
+        as
+      ].freeze
 
       def self.sqlite?(file) = File.open(file, "rb") { |io| io.read(MAGIC.bytesize) } == MAGIC
 
@@ -25,7 +61,9 @@ module TileLoom
 
       # Refuses what the standard does not have; returns self.
       def demand
-        refuse("holds more than #{Units::Number.grouped(MOST_ENTRIES)} tables and indexes") if entries.length > MOST_ENTRIES
+        if entries.length > MOST_ENTRIES
+          refuse("holds more than #{Units::Number.grouped(MOST_ENTRIES)} tables and indexes")
+        end
         entries.each { |entry| look(entry) }
         self
       end
@@ -37,21 +75,32 @@ module TileLoom
       def refuse(what) = raise(Invalid.new("#{name} #{what}; it is not opened. Export it anew with its tables alone."))
 
       def look(entry)
-        refuse("holds a definition of #{Units::Number.grouped(entry.sql.length)} characters") if entry.sql.length > LONGEST_SQL
+        if entry.sql.length > LONGEST_SQL
+          refuse("holds a definition of #{Units::Number.grouped(entry.sql.length)} characters")
+        end
         return view(entry) if entry.type == "view"
         return trigger(entry) if entry.type == "trigger"
         return if entry.sql.empty?
         return virtual(entry) if entry.plain.match?(/\ACREATE\s+VIRTUAL/i)
-        refuse("holds #{entry.type} #{shown(entry)} that is worked out when it is read") if entry.plain.match?(/\bAS\s*\(/i) || (entry.type == "index" && entry.plain.scan(/\w+\s*\(/).length > 1)
+        if entry.plain.match?(/\bAS\s*\(/i) || (entry.type == "index" && entry.plain.scan(/\w+\s*\(/).length > 1)
+          refuse("holds #{entry.type} #{shown(entry)} that is worked out when it is read")
+        end
       end
 
       def virtual(entry)
-        return if entry.name.match?(/\Artree_/i) && entry.plain.match?(/\ACREATE VIRTUAL TABLE \S+ USING "?rtree"?\s*\([^()]*\)\z/i)
+        if entry.name.match?(/\Artree_/i) &&
+            entry.plain.match?(/\ACREATE VIRTUAL TABLE \S+ USING "?rtree"?\s*\([^()]*\)\z/i)
+          return
+        end
         refuse("holds the virtual table #{shown(entry)}, which could read other files")
       end
 
       def view(entry)
-        return if VIEWS.include?(entry.name.downcase) && calls(entry).empty? && entry.plain.scan(/\b(?:FROM|JOIN)\s+(\S+)/i).flatten.all? { |table| table.match?(/\A"?gpkg_/i) } && !entry.plain.match?(/\bWITH\b/i)
+        if VIEWS.include?(entry.name.downcase) && calls(entry).empty? &&
+            entry.plain.scan(/\b(?:FROM|JOIN)\s+(\S+)/i).flatten.all? { |table| table.match?(/\A"?gpkg_/i) } &&
+            !entry.plain.match?(/\bWITH\b/i)
+          return
+        end
         refuse("holds the view #{shown(entry)}, which is not of the GeoPackage standard")
       end
 
@@ -67,18 +116,28 @@ module TileLoom
 
       # Of the master table; SQLite's own shell in its safe mode reads it, in a limited process.
       def entries
-        @entries ||= begin
-          query = "SELECT type, coalesce(name, '') AS name, coalesce(sql, '') AS sql FROM sqlite_master LIMIT #{MOST_ENTRIES + 1}"
-          text = Reading.new(name).capture("sqlite3", "-safe", "-readonly", "-batch", "-json", @file, query)
-          text.strip.empty? ? [] : JSON.parse(text.scrub).map { |row| entry(row) }
-        end
+        @entries ||=
+          begin
+            query =
+              "SELECT type, coalesce(name, '') AS name, coalesce(sql, '') AS sql FROM sqlite_master LIMIT " \
+              "#{MOST_ENTRIES + 1}"
+            text = Reading.new(name).capture("sqlite3", "-safe", "-readonly", "-batch", "-json", @file, query)
+            text.strip.empty? ? [] : JSON.parse(text.scrub).map { |row| entry(row) }
+          end
       rescue JSON::ParserError
         refuse("has a master table that does not read")
       end
 
       # Without comments, texts and quoted names, blanks folded.
       def entry(row)
-        plain = row["sql"][0, LONGEST_SQL].gsub(%r{/\*.*?\*/}m, " ").gsub(/--[^\n]*/, " ").gsub(/'(?:[^']|'')*'/, "''").gsub(/"(?:[^"]|"")*"/) { |quoted| "\"#{quoted[1..].tr(" (),", "____")}" }.gsub(/\s+/, " ").strip
+        plain =
+          row["sql"][0, LONGEST_SQL]
+            .gsub(%r{/\*.*?\*/}m, " ")
+            .gsub(/--[^\n]*/, " ")
+            .gsub(/'(?:[^']|'')*'/, "''")
+            .gsub(/"(?:[^"]|"")*"/) { |quoted| "\"#{quoted[1..].tr(" (),", "____")}" }
+            .gsub(/\s+/, " ")
+            .strip
         Entry.new(type: row["type"], name: row["name"], sql: row["sql"], plain: plain)
       end
 

@@ -18,7 +18,10 @@ module TileLoom
       def initialize(pattern)
         @parts = pattern.scan(/\\.|[^\\]|\\\z/m).map { |part| {"%" => ANY, "_" => ONE}[part] || part[-1] }
         # Several % in a row say no more than one.
-        @parts = @parts.chunk_while { |one, other| one == ANY && other == ANY }.flat_map { |run| (run.first == ANY) ? [ANY] : run }
+        @parts =
+          @parts
+            .chunk_while { |one, other| one == ANY && other == ANY }
+            .flat_map { |run| (run.first == ANY) ? [ANY] : run }
         @steps = 0
       end
 

@@ -21,16 +21,28 @@ module TileLoom
       # Refuses what could do harm; returns self.
       def demand
         name = File.basename(@file)
-        raise Invalid.new("#{name} holds #{entries.length} files; the most is #{MOST_ENTRIES}.") if entries.length > MOST_ENTRIES
+        if entries.length > MOST_ENTRIES
+          raise Invalid.new("#{name} holds #{entries.length} files; the most is #{MOST_ENTRIES}.")
+        end
         outside = entries.find { |entry| leads_out?(entry.name) }
-        raise Invalid.new("#{name} holds a file whose name leads outside it (#{outside.name[0, 60]}); it is not opened. Zip the data anew.") if outside
-        raise Invalid.new("#{name} would unfold to #{unfolded / 1024**2} MB, far more than its own size; it is not opened.") if bomb?
+        if outside
+          raise Invalid.new(
+                  "#{name} holds a file whose name leads outside it (#{outside.name[0,
+                    60]}); it is not opened. Zip the data anew."
+                )
+        end
+        if bomb?
+          raise Invalid.new(
+                  "#{name} would unfold to #{unfolded / 1024**2} MB, far more than its own size; it is not opened."
+                )
+        end
         self
       end
 
       # The folder inside with a file of this ending, "" at the top; nil where there is none.
       def folder_of(ending)
-        found = entries.map(&:name).find { |name| name.downcase.end_with?(ending) && !name.start_with?("__MACOSX/") } or return nil
+        found = entries.map(&:name).find { |name| name.downcase.end_with?(ending) && !name.start_with?("__MACOSX/") } or
+          return nil
         folder = File.dirname(found)
         (folder == ".") ? "" : folder
       end
@@ -43,7 +55,8 @@ module TileLoom
         raise Invalid.new("#{File.basename(@file)} is not a zip file, or it is damaged.")
       end
 
-      def leads_out?(name) = name.start_with?("/", "\\") || name.match?(/\A[A-Za-z]:/) || name.tr("\\", "/").split("/").include?("..")
+      def leads_out?(name) =
+        name.start_with?("/", "\\") || name.match?(/\A[A-Za-z]:/) || name.tr("\\", "/").split("/").include?("..")
 
       def unfolded = entries.sum(&:size)
 

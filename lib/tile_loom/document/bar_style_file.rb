@@ -19,14 +19,22 @@ module TileLoom
       # An element's settings in another style.
       def put_on(settings, style) = settings.except(*keys).merge(style)
 
-      def write(title, style) = JSON.pretty_generate({"format" => FORMAT, "version" => 1, "title" => title, "style" => style})
+      def write(title, style) =
+        JSON.pretty_generate({"format" => FORMAT, "version" => 1, "title" => title, "style" => style})
 
       # JSON text → [title, style]; Invalid says what is wrong.
       def read(text)
         raise Invalid.new("The file is too large for a style of scale bars.") if text.bytesize > LARGEST_BYTES
         document = Assets::JsonText.parse(text, what: "The file", nesting: 20)
-        raise Invalid.new("The file is not a style of scale bars; it lacks “format”: “#{FORMAT}”.") unless document.is_a?(Hash) && document["format"] == FORMAT
-        raise Invalid.new("The style is of version #{document["version"].inspect}; this application reads version 1.", path: "/version") unless document["version"] == 1
+        unless document.is_a?(Hash) && document["format"] == FORMAT
+          raise Invalid.new("The file is not a style of scale bars; it lacks “format”: “#{FORMAT}”.")
+        end
+        unless document["version"] == 1
+          raise Invalid.new(
+            "The style is of version #{document["version"].inspect}; this application reads version 1.",
+            path: "/version"
+          )
+        end
         [document["title"].to_s[0, 200], checked(document["style"])]
       end
 

@@ -22,13 +22,12 @@ module TileLoom
       def initialize(settings, fits: false, enclosures: TileLoom::Assets::Enclosures.none)
         @settings, @enclosures = settings, enclosures
         return if fits
-        findings = settings.is_a?(Hash) ? Schema.findings(settings) : [Invalid.new("The book is not a JSON object.", path: "/")]
+        findings =
+          settings.is_a?(Hash) ? Schema.findings(settings) : [Invalid.new("The book is not a JSON object.", path: "/")]
         raise findings.first unless findings.empty?
       end
 
-      %w[title subtitle author subject edition source date].each do |name|
-        define_method(name) { settings[name] }
-      end
+      %w[title subtitle author subject edition source date].each { |name| define_method(name) { settings[name] } }
 
       def parsed_date
         (date.to_s == "") ? nil : Date.iso8601(date)
@@ -46,7 +45,11 @@ module TileLoom
         raise Invalid.new(error.message, path: "/reference")
       end
 
-      def layers = @layers ||= settings["layers"].each_with_index.map { |layer, index| TileLoom::Symbology::Layer.new(layer, drawings: markers, faces: faces, path: "/layers/#{index}") }
+      def layers =
+        @layers ||=
+          settings["layers"].each_with_index.map do |layer, index|
+            TileLoom::Symbology::Layer.new(layer, drawings: markers, faces: faces, path: "/layers/#{index}")
+          end
 
       # The drawings of point markers: the shipped ones and the book's own.
       def markers = @markers ||= TileLoom::Symbology::MarkerSet.new(settings.fetch("markers", []))
@@ -60,7 +63,9 @@ module TileLoom
       def layout = @layout ||= Layout::Layout.new(settings["layout"], faces: faces)
 
       # The design of the key sheet, or nil where the book has none.
-      def key_layout = @key_layout ||= settings["key_layout"] && Layout::Layout.new(settings["key_layout"], faces: faces, path: "/key_layout")
+      def key_layout =
+        @key_layout ||=
+          settings["key_layout"] && Layout::Layout.new(settings["key_layout"], faces: faces, path: "/key_layout")
 
       def index = @index ||= Index::Spec.new(settings["index"])
 
@@ -80,7 +85,8 @@ module TileLoom
       def with_cells(cells) = tap { @cells, @neighbours = cells, nil }
 
       # before, afresh: see Index#weave.
-      def weave(source, before: [], afresh: false) = index.weave(crs: crs, frame: layout.frame_box, source: source, before: before, afresh: afresh)
+      def weave(source, before: [], afresh: false) =
+        index.weave(crs: crs, frame: layout.frame_box, source: source, before: before, afresh: afresh)
 
       # What the cells as they are come to: a Index::Answer.
       def cover(source) = index.cover(cells(source), crs: crs, frame: layout.frame_box, source: source)

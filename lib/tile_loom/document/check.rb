@@ -21,7 +21,12 @@ module TileLoom
       # Invalid findings; empty when the book can be woven and printed. source: to check the weave with,
       # or nil to leave the data out.
       def findings(source: nil)
-        shape = @settings.is_a?(Hash) ? Schema.findings(@settings) : [Invalid.new("The book is not a JSON object.", path: "/")]
+        shape =
+          if @settings.is_a?(Hash)
+            Schema.findings(@settings)
+          else
+            [Invalid.new("The book is not a JSON object.", path: "/")]
+          end
         return shape unless shape.empty?
         @book = Book.new(@settings, fits: true, enclosures: @enclosures)
         missing = enclosed
@@ -41,25 +46,50 @@ module TileLoom
       end
 
       def ids
-        duplicates("/layers", @settings["layers"]) + %w[markers faces pictures].flat_map { |list| duplicates("/#{list}", @settings.fetch(list, [])) } + layouts.flat_map { |path, elements| duplicates(path, elements) + elements.each_with_index.flat_map { |element, index| duplicates("#{path}/#{index}/grids", element["grids"] || []) } }
+        duplicates("/layers", @settings["layers"]) +
+          %w[markers faces pictures].flat_map { |list| duplicates("/#{list}", @settings.fetch(list, [])) } +
+          layouts.flat_map do |path, elements|
+            duplicates(path, elements) +
+              elements.each_with_index.flat_map do |element, index|
+                duplicates("#{path}/#{index}/grids", element["grids"] || [])
+              end
+          end
       end
 
       def duplicates(path, list)
         seen = {}
-        list.each_with_index.filter_map do |item, index|
-          next seen[item["id"]] = true unless seen[item["id"]]
-          Invalid.new("The id “#{item["id"]}” is used twice; give each its own.", path: "#{path}/#{index}/id")
-        end.grep(Invalid)
+        list
+          .each_with_index
+          .filter_map do |item, index|
+            next seen[item["id"]] = true unless seen[item["id"]]
+            Invalid.new("The id “#{item["id"]}” is used twice; give each its own.", path: "#{path}/#{index}/id")
+          end
+          .grep(Invalid)
       end
 
       # Typefaces and pictures that elements, grids and names ask for.
       def enclosed
-        elements = layouts.flat_map { |list, elements| elements.each_with_index.map { |element, index| ["#{list}/#{index}", element] } }.flat_map do |path, element|
-          labels = (element["grids"] || []).each_with_index.filter_map { |grid, place| grid.dig("labels", "face")&.then { |face| ["#{path}/grids/#{place}/labels/face", face] } }
-          faces = [*(element["face"] && [["#{path}/face", element["face"]]]), *labels].flat_map { |at, face| typeface(at, face) }
-          faces + (element["picture"] ? collect("#{path}/picture") { @book.pictures.picture(element["picture"]) } : [])
-        end
-        names = @settings["layers"].each_with_index.flat_map { |layer, index| layer.dig("label", "face") ? typeface("/layers/#{index}/label/face", layer["label"]["face"]) : [] }
+        elements =
+          layouts
+            .flat_map do |list, elements|
+              elements.each_with_index.map { |element, index| ["#{list}/#{index}", element] }
+            end
+            .flat_map do |path, element|
+              labels =
+                (element["grids"] || []).each_with_index.filter_map do |grid, place|
+                  grid.dig("labels", "face")&.then { |face| ["#{path}/grids/#{place}/labels/face", face] }
+                end
+              faces =
+                [*(element["face"] && [["#{path}/face", element["face"]]]), *labels].flat_map do |at, face|
+                  typeface(at, face)
+                end
+              faces +
+                (element["picture"] ? collect("#{path}/picture") { @book.pictures.picture(element["picture"]) } : [])
+            end
+        names =
+          @settings["layers"].each_with_index.flat_map do |layer, index|
+            layer.dig("label", "face") ? typeface("/layers/#{index}/label/face", layer["label"]["face"]) : []
+          end
         elements + names
       end
 
@@ -69,19 +99,26 @@ module TileLoom
         found = collect("/reference") { @book.crs }
         return found unless found.empty?
         gridded.each do |path, frame|
-          frame.grids.each_with_index { |grid, place| found += collect("#{path}/grids/#{place}/reference") { grid.check(@book.crs) } }
+          frame.grids.each_with_index do |grid, place|
+            found += collect("#{path}/grids/#{place}/reference") { grid.check(@book.crs) }
+          end
         end
         found
       end
 
       # [path, frame] of all frames that carry grids.
-      def gridded = [@book.layout, @book.key_layout].compact.flat_map(&:elements).select { |element| element.is_a?(TileLoom::Furniture::Gridded) }.map { |element| [element.path, element] }
+      def gridded =
+        [@book.layout, @book.key_layout].compact
+          .flat_map(&:elements)
+          .select { |element| element.is_a?(TileLoom::Furniture::Gridded) }
+          .map { |element| [element.path, element] }
 
       def page
-        sheets = collect("/layout") do
-          @book.layout.main_frame
-          @book.layout.elements.each { |element| element.box(@book.layout.page) }
-        end
+        sheets =
+          collect("/layout") do
+            @book.layout.main_frame
+            @book.layout.elements.each { |element| element.box(@book.layout.page) }
+          end
         sheets + (@book.key_layout ? key_page : [])
       end
 
@@ -89,17 +126,29 @@ module TileLoom
         collect("/key_layout") do
           @book.key_layout.key_frame
           @book.key_layout.elements.each do |element|
-            raise Invalid.new("A map frame shows one cell; a key sheet has a key frame in its place.", path: element.path) if element.is_a?(TileLoom::Furniture::Elements::MapFrame)
+            if element.is_a?(TileLoom::Furniture::Elements::MapFrame)
+              raise Invalid.new(
+                "A map frame shows one cell; a key sheet has a key frame in its place.",
+                path: element.path
+              )
+            end
             element.box(@book.key_layout.page)
           end
         end
       end
 
       # [path, elements] of each layout.
-      def layouts = %w[layout key_layout].filter_map { |name| @settings[name] && ["/#{name}/elements", @settings[name]["elements"]] }
+      def layouts =
+        %w[layout key_layout].filter_map do |name|
+          @settings[name] && ["/#{name}/elements", @settings[name]["elements"]]
+        end
 
       # North arrows of a form that ships.
-      def arrows = [@book.layout, @book.key_layout].compact.flat_map(&:elements).grep(TileLoom::Furniture::Elements::NorthArrow).flat_map { |arrow| collect("#{arrow.path}/form") { arrow.check } }
+      def arrows =
+        [@book.layout, @book.key_layout].compact
+          .flat_map(&:elements)
+          .grep(TileLoom::Furniture::Elements::NorthArrow)
+          .flat_map { |arrow| collect("#{arrow.path}/form") { arrow.check } }
 
       # Rules and their conditions, which must fit the layer's attributes.
       def conditions
@@ -111,16 +160,23 @@ module TileLoom
         end
       end
 
-      def area = collect("/index/area") { @book.index.area.check(@settings["layers"].map { |layer| layer["id"] }, @attributes) }
+      def area =
+        collect("/index/area") { @book.index.area.check(@settings["layers"].map { |layer| layer["id"] }, @attributes) }
 
       def date = collect("/date") { @book.parsed_date }
 
       # Live texts are filled with the values of a sheet that stands for all.
       def live_texts
-        values = LiveSample.values(attributes: @attributes && @book.index.area.layers.flat_map { |layer| @attributes.fetch(layer, {}).keys })
-        [@book.layout, @book.key_layout].compact.flat_map(&:elements).flat_map(&:templates).flat_map do |path, template|
-          collect(path) { TileLoom::Compose::LiveText.new(template, path: path).fill(values) }
-        end
+        values =
+          LiveSample.values(
+            attributes: @attributes && @book.index.area.layers.flat_map { |layer| @attributes.fetch(layer, {}).keys }
+          )
+        [@book.layout, @book.key_layout].compact
+          .flat_map(&:elements)
+          .flat_map(&:templates)
+          .flat_map do |path, template|
+            collect(path) { TileLoom::Compose::LiveText.new(template, path: path).fill(values) }
+          end
       end
 
       def weave(source) = collect("/index") { @book.weave(source) }

@@ -8,7 +8,13 @@ module TileLoom
 
       def self.read(path)
         raise Invalid.new("The book #{path} does not exist.") unless File.file?(path)
-        new(path, Book.parse(File.binread(path), enclosures: TileLoom::Assets::Enclosures.new(folder: File.dirname(File.expand_path(path)))))
+        new(
+          path,
+          Book.parse(
+            File.binread(path),
+            enclosures: TileLoom::Assets::Enclosures.new(folder: File.dirname(File.expand_path(path)))
+          )
+        )
       rescue Errno::EACCES
         raise Invalid.new("The book #{path} cannot be read: permission is denied.")
       end
@@ -23,12 +29,13 @@ module TileLoom
 
       # All layers read into memory, in the book's reference. Yields each layer's title before it is read.
       def source
-        @source ||= Data::MemorySource.new.tap do |source|
-          document.settings["layers"].each_with_index do |layer, index|
-            yield layer["title"] if block_given?
-            source.add(layer["id"], located(layer, index) { read(layer, reader(layer, index)) })
+        @source ||=
+          Data::MemorySource.new.tap do |source|
+            document.settings["layers"].each_with_index do |layer, index|
+              yield layer["title"] if block_given?
+              source.add(layer["id"], located(layer, index) { read(layer, reader(layer, index)) })
+            end
           end
-        end
       end
 
       # The Data::GeojsonReader of a layer's entry in the document; target: the book's Crs, as the document has it or
@@ -36,9 +43,16 @@ module TileLoom
       def reader(layer, index, target: document.crs)
         located(layer, index) do
           data = layer["data"] or raise Invalid.new("it says nothing of its data; give it a file or a collection.")
-          next Data::GeojsonReader.new(data["collection"], target: target, scale: document.index.scale) if data["collection"]
+          if data["collection"]
+            next Data::GeojsonReader.new(data["collection"], target: target, scale: document.index.scale)
+          end
           raise Invalid.new("its data is in the file #{data["file"]}, which did not come with the book.") unless path
-          Data::FileReader.open(File.expand_path(data["file"], File.dirname(path)), target: target, layer: data["layer"], scale: document.index.scale)
+          Data::FileReader.open(
+            File.expand_path(data["file"], File.dirname(path)),
+            target: target,
+            layer: data["layer"],
+            scale: document.index.scale
+          )
         end
       end
 

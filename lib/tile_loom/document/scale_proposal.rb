@@ -5,7 +5,32 @@ module TileLoom
     # A standard scale at which an area makes a handy book, with its neighbours and what each would take.
     class ScaleProposal
       # The usual scales of plans and maps (common practice).
-      STANDARD = [100, 200, 250, 500, 1000, 1250, 2000, 2500, 4000, 5000, 10_000, 12_500, 20_000, 25_000, 50_000, 100_000, 250_000, 500_000, 1_000_000, 2_500_000, 5_000_000, 10_000_000, 25_000_000, 50_000_000].freeze
+      STANDARD = [
+        100,
+        200,
+        250,
+        500,
+        1000,
+        1250,
+        2000,
+        2500,
+        4000,
+        5000,
+        10_000,
+        12_500,
+        20_000,
+        25_000,
+        50_000,
+        100_000,
+        250_000,
+        500_000,
+        1_000_000,
+        2_500_000,
+        5_000_000,
+        10_000_000,
+        25_000_000,
+        50_000_000
+      ].freeze
       # So many sheets are a book that can be leafed through and carried.
       HANDY = 6..60
       # Of scales that give so many, the one nearest in proportion to this number.
@@ -21,36 +46,42 @@ module TileLoom
       end
 
       # The scale that is proposed.
-      def best = @best ||= counted.min_by { |entry| [HANDY.cover?(entry.count) ? 0 : 1, Math.log(entry.count / BEST).abs] }
+      def best =
+        @best ||= counted.min_by { |entry| [HANDY.cover?(entry.count) ? 0 : 1, Math.log(entry.count / BEST).abs] }
 
       # Scale list: the proposed one between its neighbours; count nil where there would be too many.
       def list
         place = STANDARD.index(best.scale)
-        [place - 1, place, place + 1].select { |index| index.between?(0, STANDARD.length - 1) }.map { |index| Scale.new(scale: STANDARD[index], count: count(STANDARD[index])) }
+        [place - 1, place, place + 1].select { |index| index.between?(0, STANDARD.length - 1) }
+          .map { |index| Scale.new(scale: STANDARD[index], count: count(STANDARD[index])) }
       end
 
       private
 
       # From the smallest scale up, until there are far too many.
       def counted
-        STANDARD.reverse.each_with_object([]) do |scale, found|
-          number = count(scale) or break found
-          found << Scale.new(scale: scale, count: number)
-          break found if number > HANDY.end * 4
-        end
+        STANDARD
+          .reverse
+          .each_with_object([]) do |scale, found|
+            number = count(scale) or break found
+            found << Scale.new(scale: scale, count: number)
+            break found if number > HANDY.end * 4
+          end
       end
 
       def count(scale)
         @counts ||= {}
         return @counts[scale] if @counts.key?(scale)
-        size = Index::CellSize.new(frame_width_mm: @frame.width, frame_height_mm: @frame.height, scale: scale, crs: @crs)
+        size =
+          Index::CellSize.new(frame_width_mm: @frame.width, frame_height_mm: @frame.height, scale: scale, crs: @crs)
         grid = Index::Grid.new(area: @area, size: size, overlap_mm: @overlap_mm)
         @counts[scale] = (places(grid) > MOST_PLACES) ? nil : grid.count
       end
 
       # By the extent alone, before any cell is made.
       def places(grid)
-        [[grid.bounds.width, 0], [grid.bounds.height, 1]].map { |length, axis| (length / grid.pitch[axis]).ceil + 1 }.reduce(:*)
+        [[grid.bounds.width, 0], [grid.bounds.height, 1]].map { |length, axis| (length / grid.pitch[axis]).ceil + 1 }
+          .reduce(:*)
       end
     end
   end

@@ -14,14 +14,21 @@ module TileLoom
 
       # Invalid findings, each with its path; empty when the document fits.
       def findings(document)
-        schemer.validate(document).first(MOST_FINDINGS).map { |error| Invalid.new(sentence(error), path: path(error)) }.uniq { |finding| [finding.path, finding.message] }
+        schemer
+          .validate(document)
+          .first(MOST_FINDINGS)
+          .map { |error| Invalid.new(sentence(error), path: path(error)) }
+          .uniq { |finding| [finding.path, finding.message] }
       end
 
       # Of a part of the document alone, such as one coordinate grid. name: of the part in the schema.
       def part_findings(name, part, path:)
         @parts ||= {}
         @parts[name] ||= compiled({"$ref" => "#/$defs/#{name}", "$defs" => definitions})
-        @parts[name].validate(part).first(MOST_FINDINGS).map { |error| Invalid.new(sentence(error), path: "#{path}#{error["data_pointer"]}") }
+        @parts[name]
+          .validate(part)
+          .first(MOST_FINDINGS)
+          .map { |error| Invalid.new(sentence(error), path: "#{path}#{error["data_pointer"]}") }
       end
 
       def definition(name) = definitions.fetch(name)
@@ -45,29 +52,56 @@ module TileLoom
         given = given(error["data"])
         schema = error["schema"]
         case error["type"]
-        when "required" then "“#{name}” lacks #{Array(error.dig("details", "missing_keys")).join(", ")}."
-        when "schema" then "“#{name}” is not a known key; check its spelling or leave it out."
-        when "enum" then "“#{name}” is #{given}; use one of #{Array(schema["enum"]).join(", ")}."
-        when "const" then "“#{name}” is #{given}; it must be #{JSON.generate(schema["const"])}."
-        when "minimum", "exclusiveMinimum" then "“#{name}” is #{given}; it must be #{(error["type"] == "minimum") ? "at least" : "more than"} #{schema[error["type"]]}."
-        when "maximum" then "“#{name}” is #{given}; it must be at most #{schema["maximum"]}."
-        when "maxItems" then "“#{name}” has #{Units::Number.grouped(error["data"].length)} entries; at most #{Units::Number.grouped(schema["maxItems"])} can be."
-        when "maxLength" then "“#{name}” has #{Units::Number.grouped(error["data"].length)} characters; at most #{Units::Number.grouped(schema["maxLength"])} can be."
-        when "pattern" then "“#{name}” is #{given}, which is not written as expected (#{hint(name)})."
-        when "string", "number", "integer", "array", "object", "boolean" then "“#{name}” is #{given}; it must be #{article(error["type"])}."
-        else "“#{name}” does not fit: #{error["error"]}."
+        when "required"
+          "“#{name}” lacks #{Array(error.dig("details", "missing_keys")).join(", ")}."
+        when "schema"
+          "“#{name}” is not a known key; check its spelling or leave it out."
+        when "enum"
+          "“#{name}” is #{given}; use one of #{Array(schema["enum"]).join(", ")}."
+        when "const"
+          "“#{name}” is #{given}; it must be #{JSON.generate(schema["const"])}."
+        when "minimum", "exclusiveMinimum"
+          "“#{name}” is #{given}; it must be #{(error["type"] == "minimum") ? "at least" : "more than"} " \
+          "#{schema[error["type"]]}."
+        when "maximum"
+          "“#{name}” is #{given}; it must be at most #{schema["maximum"]}."
+        when "maxItems"
+          "“#{name}” has #{Units::Number.grouped(error["data"].length)} entries; at most " \
+          "#{Units::Number.grouped(schema["maxItems"])} can be."
+        when "maxLength"
+          "“#{name}” has #{Units::Number.grouped(error["data"].length)} characters; at most " \
+          "#{Units::Number.grouped(schema["maxLength"])} can be."
+        when "pattern"
+          "“#{name}” is #{given}, which is not written as expected (#{hint(name)})."
+        when "string", "number", "integer", "array", "object", "boolean"
+          "“#{name}” is #{given}; it must be #{article(error["type"])}."
+        else
+          "“#{name}” does not fit: #{error["error"]}."
         end
       end
 
       # A value in short; a large one is not written out first.
-      def given(data) = ((data.respond_to?(:length) && data.length > 200) ? data.class.name.downcase : JSON.generate(data))[0, 60]
+      def given(data) =
+        ((data.respond_to?(:length) && data.length > 200) ? data.class.name.downcase : JSON.generate(data))[0, 60]
 
-      def article(type) = {"string" => "text", "number" => "a number", "integer" => "a whole number", "array" => "a list", "object" => "an object", "boolean" => "true or false"}[type]
+      def article(type) =
+        {
+          "string" => "text",
+          "number" => "a number",
+          "integer" => "a whole number",
+          "array" => "a list",
+          "object" => "an object",
+          "boolean" => "true or false"
+        }[
+          type
+        ]
 
       def hint(name)
         return "a colour such as #8c2f39" if name.include?("colour") || name == "halo"
         return "a length with its unit, such as 50 m" if %w[room multiple gap].include?(name)
-        return "a width on paper, a share or a ground length, such as 8 mm, 5 % or 20 m" if %w[x y margin].include?(name)
+        if %w[x y margin].include?(name)
+          return "a width on paper, a share or a ground length, such as 8 mm, 5 % or 20 m"
+        end
         return "a date such as 2026-04-01" if name == "date"
         "letters, digits, - and _"
       end

@@ -9,41 +9,105 @@ module TileLoom
       module_function
 
       # layers: [{id, title, kind: "point" | "line" | "area", data}]; returns the settings of a document.
-      def document(title:, reference:, layers:, area:, scale:, size: "A3", orientation: "landscape", design: "side-panel")
+      def document(
+        title:,
+        reference:,
+        layers:,
+        area:,
+        scale:,
+        size: "A3",
+        orientation: "landscape",
+        design: "side-panel"
+      )
         {
-          "format" => "tile-loom-book", "version" => 1, "title" => title, "subtitle" => "", "author" => "", "subject" => "", "source" => "", "date" => "",
+          "format" => "tile-loom-book",
+          "version" => 1,
+          "title" => title,
+          "subtitle" => "",
+          "author" => "",
+          "subject" => "",
+          "source" => "",
+          "date" => "",
           "reference" => reference,
           "layers" => layers.each_with_index.map { |layer, index| layer(layer, index) },
           "layout" => layout(size, orientation, design),
-          "index" => {"kind" => "grid", "area" => area, "room" => "0 m", "scale" => scale, "held" => "projection", "overlap_mm" => 5}
+          "index" => {
+            "kind" => "grid",
+            "area" => area,
+            "room" => "0 m",
+            "scale" => scale,
+            "held" => "projection",
+            "overlap_mm" => 5
+          }
         }
       end
 
       def layout(size, orientation, design)
         {
           "name" => design,
-          "page" => {"size" => size, "orientation" => orientation, "margins_mm" => {"top" => 10, "right" => 10, "bottom" => 10, "left" => 10}},
+          "page" => {
+            "size" => size,
+            "orientation" => orientation,
+            "margins_mm" => {
+              "top" => 10,
+              "right" => 10,
+              "bottom" => 10,
+              "left" => 10
+            }
+          },
           "elements" => Layout::Designs.elements(design)
         }
       end
 
       def layer(given, index)
-        {"id" => given[:id], "title" => given[:title], "visible" => true, "data" => given[:data],
-         "rules" => [{"title" => given[:title], "symbol" => symbol(given[:kind], COLOURS[index % COLOURS.length])}]}.compact
+        {
+          "id" => given[:id],
+          "title" => given[:title],
+          "visible" => true,
+          "data" => given[:data],
+          "rules" => [{"title" => given[:title], "symbol" => symbol(given[:kind], COLOURS[index % COLOURS.length])}]
+        }.compact
       end
 
       def symbol(kind, colour)
         case kind
-        when "point" then {"marker" => {"shape" => "circle", "size_mm" => 1.6, "colour" => colour, "outline" => {"colour" => "#ffffff", "width_mm" => 0.2}}}
-        when "line" then {"strokes" => [{"colour" => colour, "width_mm" => 0.3, "cap" => "round"}]}
-        when "area" then {"fill" => {"colour" => colour, "opacity" => 0.18}, "strokes" => [{"colour" => colour, "width_mm" => 0.3}]}
-        else symbol("area", colour).merge(symbol("point", colour))
+        when "point"
+          {
+            "marker" => {
+              "shape" => "circle",
+              "size_mm" => 1.6,
+              "colour" => colour,
+              "outline" => {
+                "colour" => "#ffffff",
+                "width_mm" => 0.2
+              }
+            }
+          }
+        when "line"
+          {"strokes" => [{"colour" => colour, "width_mm" => 0.3, "cap" => "round"}]}
+        when "area"
+          {
+            "fill" => {
+              "colour" => colour,
+              "opacity" => 0.18
+            },
+            "strokes" => [{"colour" => colour, "width_mm" => 0.3}]
+          }
+        else
+          symbol("area", colour).merge(symbol("point", colour))
         end
       end
 
       # The kind of a layer by its features.
       def kind_of(features)
-        kinds = features.map { |feature| {1 => "point", 4 => "point", 2 => "line", 5 => "line", 3 => "area", 6 => "area"}[feature.wkb.getbyte(1)] || "mixed" }.uniq
+        kinds =
+          features
+            .map do |feature|
+              {1 => "point", 4 => "point", 2 => "line", 5 => "line", 3 => "area", 6 => "area"}[
+                feature.wkb.getbyte(1)
+              ] || "mixed"
+            end
+            .uniq
         kinds.one? ? kinds.first : "mixed"
       end
 

@@ -8,11 +8,21 @@ module TileLoom
       attr_reader :id, :settings, :path
 
       KINDS = {
-        "map_frame" => "MapFrame", "text" => "TextBox", "scale_bar" => "ScaleBar",
-        "north_arrow" => "NorthArrow", "neatline" => "Neatline", "legend" => "Legend",
-        "line" => "Line", "box" => "Box", "ellipse" => "Ellipse", "picture" => "Picture",
-        "key_frame" => "IndexFrame", "locator" => "Locator", "adjoining" => "Adjoining",
-        "grid_note" => "GridNote", "north_diagram" => "NorthDiagram"
+        "map_frame" => "MapFrame",
+        "text" => "TextBox",
+        "scale_bar" => "ScaleBar",
+        "north_arrow" => "NorthArrow",
+        "neatline" => "Neatline",
+        "legend" => "Legend",
+        "line" => "Line",
+        "box" => "Box",
+        "ellipse" => "Ellipse",
+        "picture" => "Picture",
+        "key_frame" => "IndexFrame",
+        "locator" => "Locator",
+        "adjoining" => "Adjoining",
+        "grid_note" => "GridNote",
+        "north_diagram" => "NorthDiagram"
       }.freeze
 
       def self.build(settings, path:, faces: Type::Library)
@@ -59,12 +69,17 @@ module TileLoom
       private
 
       # An area with a line round it: fill, stroke and corner_mm of the settings.
-      def panel(box, settings, plain_stroke) = painted([outline(box, settings.fetch("corner_mm", 0).to_f)], settings, plain_stroke)
+      def panel(box, settings, plain_stroke) =
+        painted([outline(box, settings.fetch("corner_mm", 0).to_f)], settings, plain_stroke)
 
       # Rings in the fill and stroke of the settings; plain_stroke: where they have none.
       def painted(rings, settings, plain_stroke)
-        fill = settings["fill"] && Scene::Fill.new(**settings["fill"].slice("colour", "opacity").transform_keys(&:to_sym))
-        stroke = (settings["stroke"] || plain_stroke)&.then { |line| TileLoom::Symbology::Symbol.stroke({"join" => "miter"}.merge(line)) }
+        fill =
+          settings["fill"] && Scene::Fill.new(**settings["fill"].slice("colour", "opacity").transform_keys(&:to_sym))
+        stroke =
+          (settings["stroke"] || plain_stroke)&.then do |line|
+            TileLoom::Symbology::Symbol.stroke({"join" => "miter"}.merge(line))
+          end
         [Scene::Path.new(runs: rings, closed: true, fill: fill, stroke: stroke)]
       end
 
@@ -74,7 +89,12 @@ module TileLoom
       def outline(box, radius)
         radius = [radius, box.width / 2, box.height / 2].min
         return box.corners unless radius.positive?
-        centres = [[box.max_x - radius, box.min_y + radius, -90], [box.max_x - radius, box.max_y - radius, 0], [box.min_x + radius, box.max_y - radius, 90], [box.min_x + radius, box.min_y + radius, 180]]
+        centres = [
+          [box.max_x - radius, box.min_y + radius, -90],
+          [box.max_x - radius, box.max_y - radius, 0],
+          [box.min_x + radius, box.max_y - radius, 90],
+          [box.min_x + radius, box.min_y + radius, 180]
+        ]
         centres.flat_map do |x, y, from|
           (0..QUARTER_STEPS).flat_map do |step|
             angle = (from + 90.0 * step / QUARTER_STEPS) * Math::PI / 180

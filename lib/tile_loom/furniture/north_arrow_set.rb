@@ -6,18 +6,37 @@ module TileLoom
     module NorthArrowSet
       FOLDER = File.expand_path("north_arrows", __dir__)
       # Form → its title, from plain to ornate.
-      TITLES = {"needle" => "Needle", "shaft" => "Shaft", "half-point" => "Half point", "solid" => "Solid", "outline" => "Outline", "post" => "Post", "dart" => "Dart", "leaf" => "Leaf", "ring" => "Ring",
-                "disc" => "Disc", "crossed" => "Crossed", "rose-four" => "Rose of four", "rose-eight" => "Rose of eight", "rose-sixteen" => "Rose of sixteen"}.freeze
+      TITLES = {
+        "needle" => "Needle",
+        "shaft" => "Shaft",
+        "half-point" => "Half point",
+        "solid" => "Solid",
+        "outline" => "Outline",
+        "post" => "Post",
+        "dart" => "Dart",
+        "leaf" => "Leaf",
+        "ring" => "Ring",
+        "disc" => "Disc",
+        "crossed" => "Crossed",
+        "rose-four" => "Rose of four",
+        "rose-eight" => "Rose of eight",
+        "rose-sixteen" => "Rose of sixteen"
+      }.freeze
       LOCK = Mutex.new
 
       module_function
 
       # An Artwork::Drawing; Invalid for a form that does not ship.
       def drawing(form, path: nil)
-        raise Invalid.new("There is no north arrow “#{form}”; use one of #{TITLES.keys.join(", ")}.", path: path) unless TITLES.key?(form)
+        unless TITLES.key?(form)
+          raise Invalid.new("There is no north arrow “#{form}”; use one of #{TITLES.keys.join(", ")}.", path: path)
+        end
         LOCK.synchronize do
           @drawings ||= {}
-          @drawings[form] ||= Artwork::SvgReader.read(File.read(File.join(FOLDER, "#{form}.svg")), name: "The north arrow #{form}")
+          @drawings[form] ||= Artwork::SvgReader.read(
+            File.read(File.join(FOLDER, "#{form}.svg")),
+            name: "The north arrow #{form}"
+          )
         end
       end
     end

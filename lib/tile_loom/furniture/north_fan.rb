@@ -47,11 +47,13 @@ module TileLoom
         placed = {"true" => @norths["true"]}
         [[east, 1], [west, -1]].each do |list, sign|
           real = last = 0.0
-          list.sort_by { |_, angle| angle.abs }.each do |kind, angle|
-            last = (minutes(angle.abs) == minutes(real)) ? last : [angle.abs, last + least].max
-            real = angle.abs
-            placed[kind] = @norths["true"] + sign * last
-          end
+          list
+            .sort_by { |_, angle| angle.abs }
+            .each do |kind, angle|
+              last = (minutes(angle.abs) == minutes(real)) ? last : [angle.abs, last + least].max
+              real = angle.abs
+              placed[kind] = @norths["true"] + sign * last
+            end
         end
         placed
       end
@@ -60,18 +62,21 @@ module TileLoom
 
       # The longest arrows that lie in the room with their letters.
       def length
-        @length ||= begin
-          low, high = 0.0, 2 * [@box.width, @box.height].max
-          HALVINGS.times { fits?(middle = (low + high) / 2) ? low = middle : high = middle }
-          low
-        end
+        @length ||=
+          begin
+            low, high = 0.0, 2 * [@box.width, @box.height].max
+            HALVINGS.times { fits?(middle = (low + high) / 2) ? low = middle : high = middle }
+            low
+          end
       end
 
       def fits?(length) = extent(length).then { |found| found.width <= @box.width && found.height <= @box.height }
 
       # Box of all that is drawn about a foot at [0, 0].
       def extent(length)
-        placed.map { |kind, angle| marks(kind, angle, length) }.reduce(Geometry::Box.new(0.0, 0.0, 0.0, 0.0)) { |all, box| all.union(box) }
+        placed
+          .map { |kind, angle| marks(kind, angle, length) }
+          .reduce(Geometry::Box.new(0.0, 0.0, 0.0, 0.0)) { |all, box| all.union(box) }
       end
 
       # Box of a tip's star or letters.
@@ -79,18 +84,20 @@ module TileLoom
         x, y = at(angle, *mark(kind, length))
         half = (kind == "true") ? letters * 0.75 : half_width(kind)
         tip = at(angle, 0, -length * SHARES.fetch(kind))
-        Geometry::Box.new(x - half, y - letters * 0.75, x + half, y + letters * 0.75).union(Geometry::Box.new(*tip, *tip))
+        Geometry::Box.new(x - half, y - letters * 0.75, x + half, y + letters * 0.75).union(
+          Geometry::Box.new(*tip, *tip)
+        )
       end
 
       # Where the middle of the star or of the letters lies, before it is turned: beyond the tip, or beside the shaft
       # of an arrow that lies on another's.
       def mark(kind, length)
         length *= SHARES.fetch(kind)
-        return [0.0, -length - letters * 0.8] if kind == "true"
+        return 0.0, -length - letters * 0.8 if kind == "true"
         sharing = placed.keys.select { |other| placed[other] == placed[kind] }
         place = (sharing - ["true"]).index(kind)
         # The tip of a line that true north lies on is the star's.
-        return [0.0, -length - letters * 1.1] if place.zero? && !sharing.include?("true")
+        return 0.0, -length - letters * 1.1 if place.zero? && !sharing.include?("true")
         side = (place.zero? || !sharing.include?("true")) ? free_side(kind) : -free_side(kind)
         [side * (half_width(kind) + letters * 0.6), -length * BESIDE]
       end
@@ -110,25 +117,41 @@ module TileLoom
       def arrow(kind, angle)
         reach = length * SHARES.fetch(kind)
         place = ->(run) { run.each_slice(2).flat_map { |x, y| at(angle, x, y).zip(foot).map(&:sum) } }
-        shaft = Scene::Path.new(runs: [place.call([0, 0, 0, -reach])], closed: false, stroke: Scene::Stroke.new(colour: @colour, width_mm: 0.18))
+        shaft =
+          Scene::Path.new(
+            runs: [place.call([0, 0, 0, -reach])],
+            closed: false,
+            stroke: Scene::Stroke.new(colour: @colour, width_mm: 0.18)
+          )
         [shaft, *head(kind, reach, place)]
       end
 
       def head(kind, reach, place)
         half = letters * 0.35
         case kind
-        when "true" then [filled(star(letters * 0.75, -reach - letters * 0.8), place)]
-        when "grid" then [filled([0, -reach, -half, -reach + half * 3, half, -reach + half * 3], place), letter(kind, place)]
-        else [filled([0, -reach, half * 1.4, -reach + half * 3.4, 0, -reach + half * 3.4], place), letter(kind, place)]
+        when "true"
+          [filled(star(letters * 0.75, -reach - letters * 0.8), place)]
+        when "grid"
+          [filled([0, -reach, -half, -reach + half * 3, half, -reach + half * 3], place), letter(kind, place)]
+        else
+          [filled([0, -reach, half * 1.4, -reach + half * 3.4, 0, -reach + half * 3.4], place), letter(kind, place)]
         end
       end
 
-      def filled(run, place) = Scene::Path.new(runs: [place.call(run)], closed: true, fill: Scene::Fill.new(colour: @colour))
+      def filled(run, place) =
+        Scene::Path.new(runs: [place.call(run)], closed: true, fill: Scene::Fill.new(colour: @colour))
 
       # Upright letters.
       def letter(kind, place)
         x, y = place.call(mark(kind, length))
-        Scene::Text.new(x: x - half_width(kind), y: y + letters / 2, string: LETTERS[kind], face: @face, size_pt: @size_pt, colour: @colour)
+        Scene::Text.new(
+          x: x - half_width(kind),
+          y: y + letters / 2,
+          string: LETTERS[kind],
+          face: @face,
+          size_pt: @size_pt,
+          colour: @colour
+        )
       end
 
       def star(radius, y)

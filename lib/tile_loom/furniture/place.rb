@@ -13,7 +13,12 @@ module TileLoom
         left, width = span("left_mm", "width_mm", "right_mm", area.min_x, area.max_x)
         top, height = span("top_mm", "height_mm", "bottom_mm", area.min_y, area.max_y)
         unless least ? (width >= least && height >= least && width + height > 0) : (width.positive? && height.positive?)
-          raise Invalid.new("There is no room on this page for this element: it would be #{Units::Number.plain(width, decimals: 1)} × #{Units::Number.plain(height, decimals: 1)} mm. Make the margins smaller or the page larger.", path: path)
+          raise Invalid.new(
+            "There is no room on this page for this element: it would be #{Units::Number.plain(width,
+              decimals: 1)} × " \
+              "#{Units::Number.plain(height, decimals: 1)} mm. Make the margins smaller or the page larger.",
+            path: path
+          )
         end
         Geometry::Box.at(left, top, width, height)
       end
@@ -28,24 +33,35 @@ module TileLoom
 
       # A place for a box that had none: tied to the edges that are nearer.
       def self.nearest(area, box)
-        across = (box.centre[0] <= area.centre[0]) ? {"left_mm" => 0, "width_mm" => 1} : {"right_mm" => 0, "width_mm" => 1}
-        down = (box.centre[1] <= area.centre[1]) ? {"top_mm" => 0, "height_mm" => 1} : {"bottom_mm" => 0, "height_mm" => 1}
+        across =
+          (box.centre[0] <= area.centre[0]) ? {"left_mm" => 0, "width_mm" => 1} : {"right_mm" => 0, "width_mm" => 1}
+        down =
+          if box.centre[1] <= area.centre[1]
+            {"top_mm" => 0, "height_mm" => 1}
+          else
+            {"bottom_mm" => 0, "height_mm" => 1}
+          end
         new(across.merge(down)).moved(area, box)
       end
 
       private
 
       def ties(near, size, far, before, length, after)
-        if @settings[size].nil? then {near => before, far => after}
-        elsif @settings[near] then {near => before, size => length}
-        else {size => length, far => after}
+        if @settings[size].nil?
+          {near => before, far => after}
+        elsif @settings[near]
+          {near => before, size => length}
+        else
+          {size => length, far => after}
         end.transform_values { |value| value.round(3) }
       end
 
       def span(near, size, far, low, high)
         start, length, finish = @settings.values_at(near, size, far).map { |value| value&.to_f }
-        if start && length then [low + start, length]
-        elsif length then [high - (finish || 0.0) - length, length]
+        if start && length
+          [low + start, length]
+        elsif length
+          [high - (finish || 0.0) - length, length]
         else
           first = low + (start || 0.0)
           [first, high - (finish || 0.0) - first]

@@ -3,40 +3,47 @@
 module TileLoom
   module Geometry
     # An upright rectangle; the unit is that of the plane it lies in (page mm or ground units).
-    Box = Struct.new(:min_x, :min_y, :max_x, :max_y) do
-      def self.around(coordinates)
-        xs, ys = coordinates.each_slice(2).to_a.transpose
-        new(xs.min, ys.min, xs.max, ys.max)
+    Box =
+      Struct.new(:min_x, :min_y, :max_x, :max_y) do
+        def self.around(coordinates)
+          xs, ys = coordinates.each_slice(2).to_a.transpose
+          new(xs.min, ys.min, xs.max, ys.max)
+        end
+
+        # left, top, width, height on a page, y down.
+        def self.at(left, top, width, height) = new(left, top, left + width, top + height)
+
+        def width = max_x - min_x
+
+        def height = max_y - min_y
+
+        def centre = [(min_x + max_x) / 2.0, (min_y + max_y) / 2.0]
+
+        def grow(margin, margin_y = margin) =
+          self.class.new(min_x - margin, min_y - margin_y, max_x + margin, max_y + margin_y)
+
+        # The place at shares of its width and height from the first corner.
+        def place(across, along) = [min_x + across * width, min_y + along * height]
+
+        # Places at all pairs of the shares.
+        def lattice(shares) = shares.product(shares).map { |across, along| place(across, along) }
+
+        def corners = [min_x, min_y, max_x, min_y, max_x, max_y, min_x, max_y]
+
+        def include?(x, y) = x.between?(min_x, max_x) && y.between?(min_y, max_y)
+
+        def intersects?(other)
+          min_x <= other.max_x && max_x >= other.min_x && min_y <= other.max_y && max_y >= other.min_y
+        end
+
+        def union(other)
+          self.class.new(
+            [min_x, other.min_x].min,
+            [min_y, other.min_y].min,
+            [max_x, other.max_x].max,
+            [max_y, other.max_y].max
+          )
+        end
       end
-
-      # left, top, width, height on a page, y down.
-      def self.at(left, top, width, height) = new(left, top, left + width, top + height)
-
-      def width = max_x - min_x
-
-      def height = max_y - min_y
-
-      def centre = [(min_x + max_x) / 2.0, (min_y + max_y) / 2.0]
-
-      def grow(margin, margin_y = margin) = self.class.new(min_x - margin, min_y - margin_y, max_x + margin, max_y + margin_y)
-
-      # The place at shares of its width and height from the first corner.
-      def place(across, along) = [min_x + across * width, min_y + along * height]
-
-      # Places at all pairs of the shares.
-      def lattice(shares) = shares.product(shares).map { |across, along| place(across, along) }
-
-      def corners = [min_x, min_y, max_x, min_y, max_x, max_y, min_x, max_y]
-
-      def include?(x, y) = x.between?(min_x, max_x) && y.between?(min_y, max_y)
-
-      def intersects?(other)
-        min_x <= other.max_x && max_x >= other.min_x && min_y <= other.max_y && max_y >= other.min_y
-      end
-
-      def union(other)
-        self.class.new([min_x, other.min_x].min, [min_y, other.min_y].min, [max_x, other.max_x].max, [max_y, other.max_y].max)
-      end
-    end
   end
 end

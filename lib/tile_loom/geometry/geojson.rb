@@ -4,14 +4,25 @@ module TileLoom
   module Geometry
     # Well-known binary as a GeoJSON geometry (RFC 7946, 3.1), coordinates in full.
     module Geojson
-      NAMES = {1 => "Point", 2 => "LineString", 3 => "Polygon", 4 => "MultiPoint", 5 => "MultiLineString", 6 => "MultiPolygon"}.freeze
+      NAMES = {
+        1 => "Point",
+        2 => "LineString",
+        3 => "Polygon",
+        4 => "MultiPoint",
+        5 => "MultiLineString",
+        6 => "MultiPolygon"
+      }.freeze
 
       module_function
 
       def of(wkb) = of_geometry(Geos.read(wkb))
 
       def of_geometry(geometry)
-        return {"type" => "GeometryCollection", "geometries" => Geos.parts(geometry).map { |part| of_geometry(part) }} if geometry.type_id == 7
+        if geometry.type_id == 7
+          return (
+            {"type" => "GeometryCollection", "geometries" => Geos.parts(geometry).map { |part| of_geometry(part) }}
+          )
+        end
         {"type" => NAMES.fetch(wkb_type(geometry)), "coordinates" => coordinates(geometry)}
       end
 
@@ -19,9 +30,12 @@ module TileLoom
         return Geos.parts(geometry).map { |part| coordinates(part) } if geometry.is_a?(::Geos::GeometryCollection)
         runs = Wkb.each_run(Geos.write(geometry)).map { |_, flat, _| flat.each_slice(2).to_a }
         case wkb_type(geometry)
-        when 1 then runs.first.first
-        when 2 then runs.first
-        else runs
+        when 1
+          runs.first.first
+        when 2
+          runs.first
+        else
+          runs
         end
       end
 

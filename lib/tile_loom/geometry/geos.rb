@@ -7,7 +7,8 @@ module TileLoom
       module_function
 
       def read(bytes)
-        reader = Thread.current.thread_variable_get(:tile_loom_wkb_reader) ||
+        reader =
+          Thread.current.thread_variable_get(:tile_loom_wkb_reader) ||
           ::Geos::WkbReader.new.tap { |made| Thread.current.thread_variable_set(:tile_loom_wkb_reader, made) }
         reader.read(bytes)
       end

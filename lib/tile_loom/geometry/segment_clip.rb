@@ -49,8 +49,12 @@ module TileLoom
           end
           return nil if enter > leave
         end
-        [enter.zero? ? x1 : x1 + enter * dx, enter.zero? ? y1 : y1 + enter * dy,
-          (leave >= 1) ? x2 : x1 + leave * dx, (leave >= 1) ? y2 : y1 + leave * dy]
+        [
+          enter.zero? ? x1 : x1 + enter * dx,
+          enter.zero? ? y1 : y1 + enter * dy,
+          (leave >= 1) ? x2 : x1 + leave * dx,
+          (leave >= 1) ? y2 : y1 + leave * dy
+        ]
       end
     end
   end

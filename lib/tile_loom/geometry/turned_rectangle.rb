@@ -3,46 +3,47 @@
 module TileLoom
   module Geometry
     # A rectangle about its centre, turned counter-clockwise by rotation_deg (ground planes: y up).
-    TurnedRectangle = Struct.new(:centre_x, :centre_y, :width, :height, :rotation_deg) do
-      # An upright one.
-      def self.of(box) = new(*box.centre, box.width, box.height, 0.0)
+    TurnedRectangle =
+      Struct.new(:centre_x, :centre_y, :width, :height, :rotation_deg) do
+        # An upright one.
+        def self.of(box) = new(*box.centre, box.width, box.height, 0.0)
 
-      # Flat corners: lower left, lower right, upper right, upper left, as seen on the sheet.
-      def corners
-        cos, sin = turn
-        [[-1, -1], [1, -1], [1, 1], [-1, 1]].flat_map do |sx, sy|
-          x = sx * width / 2.0
-          y = sy * height / 2.0
-          [centre_x + x * cos - y * sin, centre_y + x * sin + y * cos]
+        # Flat corners: lower left, lower right, upper right, upper left, as seen on the sheet.
+        def corners
+          cos, sin = turn
+          [[-1, -1], [1, -1], [1, 1], [-1, 1]].flat_map do |sx, sy|
+            x = sx * width / 2.0
+            y = sy * height / 2.0
+            [centre_x + x * cos - y * sin, centre_y + x * sin + y * cos]
+          end
+        end
+
+        def box = Box.around(corners)
+
+        # As a GEOS polygon.
+        def shape = Geos.polygon(corners)
+
+        def upright? = (rotation_deg % 360).abs < 1e-12
+
+        # The affine map that takes ground to a page frame (mm, y down) whose box this rectangle fills.
+        def onto(frame)
+          cos, sin = turn
+          scale_x = frame.width / width.to_f
+          scale_y = frame.height / height.to_f
+          frame_x, frame_y = frame.centre
+          a = cos * scale_x
+          c = sin * scale_x
+          b = sin * scale_y
+          d = -cos * scale_y
+          Affine.new(a, b, c, d, frame_x - a * centre_x - c * centre_y, frame_y - b * centre_x - d * centre_y)
+        end
+
+        private
+
+        def turn
+          angle = rotation_deg * Math::PI / 180
+          upright? ? [1.0, 0.0] : [Math.cos(angle), Math.sin(angle)]
         end
       end
-
-      def box = Box.around(corners)
-
-      # As a GEOS polygon.
-      def shape = Geos.polygon(corners)
-
-      def upright? = (rotation_deg % 360).abs < 1e-12
-
-      # The affine map that takes ground to a page frame (mm, y down) whose box this rectangle fills.
-      def onto(frame)
-        cos, sin = turn
-        scale_x = frame.width / width.to_f
-        scale_y = frame.height / height.to_f
-        frame_x, frame_y = frame.centre
-        a = cos * scale_x
-        c = sin * scale_x
-        b = sin * scale_y
-        d = -cos * scale_y
-        Affine.new(a, b, c, d, frame_x - a * centre_x - c * centre_y, frame_y - b * centre_x - d * centre_y)
-      end
-
-      private
-
-      def turn
-        angle = rotation_deg * Math::PI / 180
-        upright? ? [1.0, 0.0] : [Math.cos(angle), Math.sin(angle)]
-      end
-    end
   end
 end

@@ -42,7 +42,9 @@ module TileLoom
         result = bytes.dup
         at = 0
         walk(bytes, 0, 0) do |_type, offset, count|
-          result[offset, count * 16] = ((at.zero? && count * 2 == coordinates.length) ? coordinates : coordinates[at, count * 2]).pack("E*")
+          result[offset, count * 16] = (
+            (at.zero? && count * 2 == coordinates.length) ? coordinates : coordinates[at, count * 2]
+          ).pack("E*")
           at += count * 2
         end
         result
@@ -54,12 +56,14 @@ module TileLoom
         max_x = max_y = -Float::INFINITY
         all.each do |bytes|
           walk(bytes, 0, 0) do |_type, offset, count|
-            bytes.unpack("@#{offset}E#{count * 2}").each_slice(2) do |x, y|
-              min_x = x if x < min_x
-              max_x = x if x > max_x
-              min_y = y if y < min_y
-              max_y = y if y > max_y
-            end
+            bytes
+              .unpack("@#{offset}E#{count * 2}")
+              .each_slice(2) do |x, y|
+                min_x = x if x < min_x
+                max_x = x if x > max_x
+                min_y = y if y < min_y
+                max_y = y if y > max_y
+              end
           end
         end
         (min_x <= max_x) ? Box.new(min_x, min_y, max_x, max_y) : nil

@@ -7,20 +7,28 @@ module TileLoom
     class Answer
       attr_reader :cells, :size, :rows, :columns, :area, :notes, :renewal, :left_out
 
-      # left_out: a LeftOut over the study area's features; notes: sentences; renewal: the Renewal that led to the cells, or nil.
+      # left_out: a LeftOut over the study area's features; notes: sentences; renewal: the Renewal that led to the
+      # cells, or nil.
       def initialize(cells:, size:, area:, left_out: nil, rows: nil, columns: nil, notes: [], renewal: nil)
         @cells, @size, @area, @left_out, @notes, @renewal = cells, size, area, left_out, notes, renewal
         @rows = rows || cells.map(&:row).uniq.length
         @columns = columns || cells.map(&:column).uniq.length
       end
 
-      # [width, height] in metres on the ground of the sheet in the middle of the list; while there is none, frame × scale.
-      def sheet_m = @sheet_m ||= cells.empty? ? size.nominal_m : Crs::GroundSize.new(size.crs, cells[cells.length / 2].ground).to_a
+      # [width, height] in metres on the ground of the sheet in the middle of the list; while there is none, frame ×
+      # scale.
+      def sheet_m =
+        @sheet_m ||= cells.empty? ? size.nominal_m : Crs::GroundSize.new(size.crs, cells[cells.length / 2].ground).to_a
 
       # By which share the outermost sheets show more or less ground than that one, at most.
       def sheet_spread
         return 0.0 if cells.empty? || cells.map(&:scale).uniq.length > 1
-        Cell.outermost(cells).flat_map { |cell| Crs::GroundSize.new(size.crs, cell.ground).to_a.zip(sheet_m).map { |here, middle| (here / middle - 1).abs } }.max
+        Cell
+          .outermost(cells)
+          .flat_map do |cell|
+            Crs::GroundSize.new(size.crs, cell.ground).to_a.zip(sheet_m).map { |here, middle| (here / middle - 1).abs }
+          end
+          .max
       end
 
       def cover = @cover ||= Cover.new(cells, area)
@@ -33,10 +41,11 @@ module TileLoom
 
       # Square metres on the ground, in the middle of the cells, that a square unit of the reference stands for.
       def plane_m2
-        @plane_m2 ||= begin
-          centre = cells.map { |cell| cell.ground.box }.reduce { |all, box| all.union(box) }.centre
-          size.crs.metres_per_unit**2 / Crs::Factors.at(size.crs, *centre).areal_scale
-        end
+        @plane_m2 ||=
+          begin
+            centre = cells.map { |cell| cell.ground.box }.reduce { |all, box| all.union(box) }.centre
+            size.crs.metres_per_unit**2 / Crs::Factors.at(size.crs, *centre).areal_scale
+          end
       end
 
       # Of a GEOS geometry in units of the reference.

@@ -11,7 +11,10 @@ module TileLoom
       def initialize(settings, path: "/index/area")
         @path = path
         @parts = settings.is_a?(String) ? [{"layer" => settings}] : settings
-        @conditions = @parts.map.with_index { |part, index| part["when"] && Data::Condition.new(part["when"], path: "#{path}/#{index}/when") }
+        @conditions =
+          @parts.map.with_index do |part, index|
+            part["when"] && Data::Condition.new(part["when"], path: "#{path}/#{index}/when")
+          end
         @layers = @parts.filter_map { |part| part["layer"] }.uniq
       end
 
@@ -20,7 +23,13 @@ module TileLoom
 
       # The same as [id of its layer, Data::Feature]; nil for shapes drawn by hand.
       def by_layer(source, box = nil)
-        @parts.each_with_index.flat_map { |part, index| part["polygon"] ? [[nil, drawn(part, index)]] : chosen(part, index, source, box).map { |feature| [part["layer"], feature] } }
+        @parts.each_with_index.flat_map do |part, index|
+          if part["polygon"]
+            [[nil, drawn(part, index)]]
+          else
+            chosen(part, index, source, box).map { |feature| [part["layer"], feature] }
+          end
+        end
       end
 
       # Names of the attributes that features of these layers have, as the first features tell.
@@ -30,8 +39,15 @@ module TileLoom
       # types: layer id → {name → type}, or nil where they are not known.
       def check(ids, types = nil)
         missing = @layers - ids
-        raise Invalid.new("The study area “#{missing.first}” is not a layer of this book; choose one of #{ids.join(", ")}.", path: @path) if missing.any?
-        @parts.each_with_index { |part, index| types && @conditions[index]&.check_types(types.fetch(part["layer"], {})) }
+        if missing.any?
+          raise Invalid.new(
+            "The study area “#{missing.first}” is not a layer of this book; choose one of #{ids.join(", ")}.",
+            path: @path
+          )
+        end
+        @parts.each_with_index do |part, index|
+          types && @conditions[index]&.check_types(types.fetch(part["layer"], {}))
+        end
         @parts.each_with_index { |part, index| drawn(part, index) if part["polygon"] }
       end
 
@@ -49,7 +65,12 @@ module TileLoom
         ring += ring.first(2) unless ring.first(2) == ring.last(2)
         shape = Geometry::Geos.read(Geometry::Wkb.polygon([ring.map(&:to_f)]))
         shape = shape.make_valid unless shape.valid?
-        raise Invalid.new("The drawn area has no inside; draw at least three corners that do not lie on one line.", path: "#{@path}/#{index}/polygon") unless shape.area.positive?
+        unless shape.area.positive?
+          raise Invalid.new(
+            "The drawn area has no inside; draw at least three corners that do not lie on one line.",
+            path: "#{@path}/#{index}/polygon"
+          )
+        end
         Data::Feature.new(id: 0, wkb: Geometry::Geos.write(shape), attributes: {})
       end
     end

@@ -12,7 +12,8 @@ module TileLoom
       # Features that the frame does not hold at their scale: [name, share of the feature in the frame].
       attr_reader :too_large
 
-      # size: gives a CellSize for a scale; rule: a ScaleRule; centre: "extent" (the middle of its extent) or "inner" (the
+      # size: gives a CellSize for a scale; rule: a ScaleRule; centre: "extent" (the middle of its extent) or "inner"
+      # (the
       # middle of the largest circle inside it); several: is a feature too large for a frame split?
       # overlap_mm: between the sheets of one feature.
       def initialize(size:, rule:, centre: "extent", several: false, overlap_mm: [0.0, 0.0])
@@ -23,16 +24,40 @@ module TileLoom
       # Cells in the order of the features. Yields each feature for its name; column counts the sheets of
       # one feature.
       def cells(features)
-        raise Invalid.new("There is no feature to make a sheet of; choose another layer, or another filter.", path: "/index/area") if features.empty?
-        raise Invalid.new("This would make #{Units::Number.grouped(features.length)} sheets; the most is #{Units::Number.grouped(MOST_CELLS)}. Filter the features.", path: "/index/area") if features.length > MOST_CELLS
+        if features.empty?
+          raise Invalid.new(
+            "There is no feature to make a sheet of; choose another layer, or another filter.",
+            path: "/index/area"
+          )
+        end
+        if features.length > MOST_CELLS
+          raise Invalid.new(
+            "This would make #{Units::Number.grouped(features.length)} sheets; the most is " \
+            "#{Units::Number.grouped(MOST_CELLS)}. Filter the features.",
+            path: "/index/area"
+          )
+        end
         @too_large = []
         Pulse.expect(features.length * STEPS)
-        found = features.each_with_index.flat_map do |feature, row|
-          Pulse.step(STEPS)
-          name = yield(feature).to_s
-          rectangles(feature, name).each_with_index.map { |(rectangle, scale), column| [row, column, rectangle, scale, column.zero? ? name : "#{name}-#{column + 1}", feature.id] }
+        found =
+          features.each_with_index.flat_map do |feature, row|
+            Pulse.step(STEPS)
+            name = yield(feature).to_s
+            rectangles(feature, name).each_with_index.map do |(rectangle, scale), column|
+              [row, column, rectangle, scale, column.zero? ? name : "#{name}-#{column + 1}", feature.id]
+            end
+          end
+        found.each_with_index.map do |(row, column, rectangle, scale, name, id), index|
+          Cell.new(
+            number: index + 1,
+            name: name,
+            row: row,
+            column: column,
+            scale: scale,
+            ground: rectangle,
+            feature: id
+          )
         end
-        found.each_with_index.map { |(row, column, rectangle, scale, name, id), index| Cell.new(number: index + 1, name: name, row: row, column: column, scale: scale, ground: rectangle, feature: id) }
       end
 
       private

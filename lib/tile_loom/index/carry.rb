@@ -18,7 +18,12 @@ module TileLoom
       # Flat ring [x, y, …] in the other reference, with points along its sides, since they may bend.
       def ring(coordinates)
         corners = coordinates.each_slice(2).to_a
-        dense = corners.each_cons(2).flat_map { |(x1, y1), (x2, y2)| (0...STEPS).map { |i| [x1 + (x2 - x1) * i / STEPS.to_f, y1 + (y2 - y1) * i / STEPS.to_f] } } + [corners.last]
+        dense =
+          corners
+            .each_cons(2)
+            .flat_map do |(x1, y1), (x2, y2)|
+              (0...STEPS).map { |i| [x1 + (x2 - x1) * i / STEPS.to_f, y1 + (y2 - y1) * i / STEPS.to_f] }
+            end + [corners.last]
         @transform.forward(dense.flatten, strict: true).map { |number| number.round(6) }
       end
 
@@ -30,7 +35,14 @@ module TileLoom
       def rectangle(cell)
         ground = cell.ground
         x, y = @transform.point(ground.centre_x, ground.centre_y).map { |number| number.round(6) }
-        width, height = CellSize.new(frame_width_mm: @frame.width, frame_height_mm: @frame.height, scale: cell.scale, crs: @to, held: @held).at(x, y)
+        width, height =
+          CellSize.new(
+            frame_width_mm: @frame.width,
+            frame_height_mm: @frame.height,
+            scale: cell.scale,
+            crs: @to,
+            held: @held
+          ).at(x, y)
         Geometry::TurnedRectangle.new(x, y, width, height, turn(ground).round(9))
       end
 

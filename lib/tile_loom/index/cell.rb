@@ -8,9 +8,26 @@ module TileLoom
     # the frame or the data changed; pinned: a fresh weave leaves it alone; moved: it was placed by hand;
     # feature: the identity of the feature that it was made for, or nil; id: what it is meant by as long as it is there,
     # wherever it stands in the order, or nil for one that is not kept yet.
-    Cell = Struct.new(:id, :number, :name, :row, :column, :scale, :ground, :kept, :pinned, :moved, :feature, keyword_init: true) do
-      # Those that lie outermost to the four sides, each once.
-      def self.outermost(cells) = %i[centre_x centre_y].flat_map { |axis| cells.minmax_by { |cell| cell.ground.public_send(axis) } }.uniq(&:number)
-    end
+    Cell =
+      Struct.new(
+        :id,
+        :number,
+        :name,
+        :row,
+        :column,
+        :scale,
+        :ground,
+        :kept,
+        :pinned,
+        :moved,
+        :feature,
+        keyword_init: true
+      ) do
+        # Those that lie outermost to the four sides, each once.
+        def self.outermost(cells) =
+          %i[centre_x centre_y]
+            .flat_map { |axis| cells.minmax_by { |cell| cell.ground.public_send(axis) } }
+            .uniq(&:number)
+      end
   end
 end

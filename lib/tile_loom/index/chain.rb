@@ -18,19 +18,40 @@ module TileLoom
       # bridged; branches are chains of their own. Rings of areas count as lines. Longest first; each begins at
       # its western end (the southern one where both are as far west), or the other way round.
       def self.of(features, gap: 0.0, reverse: false)
-        lines = features.flat_map { |feature| Geometry::Wkb.each_run(feature.wkb).select { |kind, run, _| kind != Geometry::Wkb::POINT && run.length >= 4 }.map { |_, run| run } }
+        lines =
+          features.flat_map do |feature|
+            Geometry::Wkb
+              .each_run(feature.wkb)
+              .select { |kind, run, _| kind != Geometry::Wkb::POINT && run.length >= 4 }
+              .map { |_, run| run }
+          end
         return [] if lines.empty?
         merged = Geometry::Geos.union(lines.map { |run| Geometry::Geos.read(Geometry::Wkb.line(run)) })
         merged = merged.line_merge if merged.is_a?(::Geos::GeometryCollection)
-        chains = Geometry::Geos.parts(merged).map { |part| Geometry::Wkb.each_run(Geometry::Geos.write(part)).first[1].each_slice(2).to_a }
-        bridge(chains, gap).map { |points| directed(points, reverse) }.map { |points| new(points.flatten) }.select { |chain| chain.length.positive? }.sort_by { |chain| [-chain.length, *chain.points.first] }
+        chains =
+          Geometry::Geos
+            .parts(merged)
+            .map { |part| Geometry::Wkb.each_run(Geometry::Geos.write(part)).first[1].each_slice(2).to_a }
+        bridge(chains, gap)
+          .map { |points| directed(points, reverse) }
+          .map { |points| new(points.flatten) }
+          .select { |chain| chain.length.positive? }
+          .sort_by { |chain| [-chain.length, *chain.points.first] }
       end
 
       # Ends that lie nearest are joined first, by a straight stretch.
       def self.bridge(chains, gap)
         return chains unless gap.positive?
         loop do
-          pair = chains.combination(2).flat_map { |one, other| [[one, other], [one, other.reverse], [one.reverse, other], [one.reverse, other.reverse]].map { |a, b| [Math.hypot(a.last[0] - b.first[0], a.last[1] - b.first[1]), a, b, one, other] } }.min_by(&:first)
+          pair =
+            chains
+              .combination(2)
+              .flat_map do |one, other|
+                [[one, other], [one, other.reverse], [one.reverse, other], [one.reverse, other.reverse]].map do |a, b|
+                  [Math.hypot(a.last[0] - b.first[0], a.last[1] - b.first[1]), a, b, one, other]
+                end
+              end
+              .min_by(&:first)
           return chains if pair.nil? || pair[0] > gap
           _, a, b, one, other = pair
           chains = chains.reject { |chain| chain.equal?(one) || chain.equal?(other) } + [a + b]

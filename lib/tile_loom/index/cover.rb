@@ -19,7 +19,14 @@ module TileLoom
       # Pieces of the area on no cell, the largest first; least: square reference units below which one does
       # not count.
       def left_out(least)
-        Geometry::Geos.parts(rest).reject { |part| part.empty? || part.area < least }.sort_by { |part| -part.area }.first(MOST_PIECES).map { |part| Piece.new(geometry: part, area: part.area, box: Geometry::Geos.envelope(part), rings: rings(part)) }
+        Geometry::Geos
+          .parts(rest)
+          .reject { |part| part.empty? || part.area < least }
+          .sort_by { |part| -part.area }
+          .first(MOST_PIECES)
+          .map do |part|
+            Piece.new(geometry: part, area: part.area, box: Geometry::Geos.envelope(part), rings: rings(part))
+          end
       end
 
       # All of it, in square reference units.
@@ -35,13 +42,16 @@ module TileLoom
       def rest = @rest ||= @area.outside(union)
 
       # Cells that show almost nothing of the area.
-      def almost_empty = @area.surface_area.zero? ? [] : @cells.select { |cell| @area.share_of(cell.ground) < ALMOST_NOTHING }
+      def almost_empty =
+        @area.surface_area.zero? ? [] : @cells.select { |cell| @area.share_of(cell.ground) < ALMOST_NOTHING }
 
       private
 
       def rings(part)
         box = Geometry::Geos.envelope(part)
-        Geometry::Wkb.each_run(Geometry::Geos.write(part.simplify([box.width, box.height].max * TRUE_TO))).map { |_, run| run }
+        Geometry::Wkb
+          .each_run(Geometry::Geos.write(part.simplify([box.width, box.height].max * TRUE_TO)))
+          .map { |_, run| run }
       end
 
       def shapes = @shapes ||= @cells.map { |cell| cell.ground.shape }

@@ -16,10 +16,11 @@ module TileLoom
       # Turns that are tried beside the area's own, in degrees.
       TURNS = [0, 30, -30].freeze
 
-      Found = Struct.new(:cells, :grid, :shift, :plain, :bound, keyword_init: true) do
-        # Sheets that were saved against the plain grid.
-        def saved = plain - cells.length
-      end
+      Found =
+        Struct.new(:cells, :grid, :shift, :plain, :bound, keyword_init: true) do
+          # Sheets that were saved against the plain grid.
+          def saved = plain - cells.length
+        end
 
       # area, size, overlap_mm, keep: see Grid; turns: may the grid be turned? stop: asked now and then,
       # true ends the search with the best so far.

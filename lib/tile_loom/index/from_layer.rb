@@ -11,7 +11,8 @@ module TileLoom
       # Names of polygons whose shape is not the frame's.
       attr_reader :misfits
 
-      # size: gives a CellSize for a scale; scale: held where nothing else says; scale_attribute, turn_attribute: names of
+      # size: gives a CellSize for a scale; scale: held where nothing else says; scale_attribute, turn_attribute: names
+      # of
       # attributes, or nil.
       def initialize(size:, scale:, scale_attribute: nil, turn_attribute: nil)
         @size, @scale, @scale_attribute, @turn_attribute = size, scale, scale_attribute, turn_attribute
@@ -20,16 +21,29 @@ module TileLoom
 
       # Yields each feature for its name.
       def cells(features)
-        raise Invalid.new("The layer holds no polygons to take cells from.", path: "/index/area") if features.none? { |feature| surface?(feature) }
-        @misfits = []
-        features.select { |feature| surface?(feature) }.each_with_index.map do |feature, index|
-          name = yield(feature).to_s
-          x, y, width, height, turn = place(feature)
-          scale = scale_of(feature)
-          wide, high = @size.call(scale).at(x, y)
-          @misfits << name unless near?(width, wide) && near?(height, high)
-          Cell.new(number: index + 1, name: name, row: index, column: 0, scale: scale, ground: Geometry::TurnedRectangle.new(x, y, wide, high, turn), feature: feature.id)
+        if features.none? { |feature| surface?(feature) }
+          raise Invalid.new("The layer holds no polygons to take cells from.", path: "/index/area")
         end
+        @misfits = []
+        features
+          .select { |feature| surface?(feature) }
+          .each_with_index
+          .map do |feature, index|
+            name = yield(feature).to_s
+            x, y, width, height, turn = place(feature)
+            scale = scale_of(feature)
+            wide, high = @size.call(scale).at(x, y)
+            @misfits << name unless near?(width, wide) && near?(height, high)
+            Cell.new(
+              number: index + 1,
+              name: name,
+              row: index,
+              column: 0,
+              scale: scale,
+              ground: Geometry::TurnedRectangle.new(x, y, wide, high, turn),
+              feature: feature.id
+            )
+          end
       end
 
       private
@@ -38,16 +52,34 @@ module TileLoom
 
       def near?(one, other) = (one - other).abs <= other * TOLERANCE
 
-      def scale_of(feature) = @scale_attribute ? ScaleRule.new({"kind" => "attribute", "attribute" => @scale_attribute}, held: @scale).scale(nil, feature.attributes) : @scale
+      def scale_of(feature) =
+        if @scale_attribute
+          ScaleRule.new({"kind" => "attribute", "attribute" => @scale_attribute}, held: @scale).scale(
+            nil,
+            feature.attributes
+          )
+        else
+          @scale
+        end
 
       # Middle, sides and turn of the smallest rectangle round the polygon, its longer side along the frame's.
       def place(feature)
-        ring = Geometry::Wkb.each_run(Geometry::Geos.write(Geometry::Geos.read(feature.wkb).minimum_rotated_rectangle)).first[1]
+        ring =
+          Geometry::Wkb.each_run(
+            Geometry::Geos.write(Geometry::Geos.read(feature.wkb).minimum_rotated_rectangle)
+          ).first[
+            1
+          ]
         corners = ring.each_slice(2).first(4)
         x, y = corners.transpose.map { |values| values.sum / 4 }
         sides = corners.each_cons(2).first(2).map { |(x1, y1), (x2, y2)| [x2 - x1, y2 - y1] }
         wide, high = sides.sort_by { |dx, dy| ((Math.atan2(dy, dx) * 180 / Math::PI + 45) % 180 < 90) ? 0 : 1 }
-        turn = @turn_attribute ? Float(feature.attributes[@turn_attribute].to_s, exception: false) || 0.0 : (Math.atan2(wide[1], wide[0]) * 180 / Math::PI + 90) % 180 - 90
+        turn =
+          if @turn_attribute
+            Float(feature.attributes[@turn_attribute].to_s, exception: false) || 0.0
+          else
+            (Math.atan2(wide[1], wide[0]) * 180 / Math::PI + 90) % 180 - 90
+          end
         [x, y, Math.hypot(*wide), Math.hypot(*high), turn.round(9)]
       end
     end

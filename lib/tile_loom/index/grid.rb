@@ -33,7 +33,14 @@ module TileLoom
       # grid is moved along its axes, in reference units.
       def cells(shift: [0.0, 0.0])
         kept(shift).each_with_index.map do |(row, column, rectangle), index|
-          Cell.new(number: index + 1, name: Naming.cell(column, row), row: row, column: column, scale: size.scale, ground: rectangle)
+          Cell.new(
+            number: index + 1,
+            name: Naming.cell(column, row),
+            row: row,
+            column: column,
+            scale: size.scale,
+            ground: rectangle
+          )
         end
       end
 
@@ -43,9 +50,10 @@ module TileLoom
       # Distances of neighbouring cells along the axes, in reference units. With corners on multiples of a
       # length, they are multiples too: the neighbours overlap a little more.
       def pitch
-        @pitch ||= [size.frame_width_mm, size.frame_height_mm].each_with_index.map do |frame, axis|
-          @step[axis] ? own_step(axis) : stepped((frame - overlap_mm[axis]) * units_per_mm)
-        end
+        @pitch ||=
+          [size.frame_width_mm, size.frame_height_mm].each_with_index.map do |frame, axis|
+            @step[axis] ? own_step(axis) : stepped((frame - overlap_mm[axis]) * units_per_mm)
+          end
       end
 
       # Ground size of a cell along the axes, the smallest over the area.
@@ -64,29 +72,57 @@ module TileLoom
       # The smallest ground width of a paper millimetre over the area: the pitch that leaves no gap
       # anywhere, whatever the point scale factor does.
       def units_per_mm
-        @units_per_mm ||= begin
-          box = area.box
-          xs = [box.min_x, box.centre[0], box.max_x]
-          ys = [box.min_y, box.centre[1], box.max_y]
-          (size.held == "ground") ? xs.product(ys).map { |x, y| size.units_per_mm(x, y) }.min : size.units_per_mm(0, 0)
-        end
+        @units_per_mm ||=
+          begin
+            box = area.box
+            xs = [box.min_x, box.centre[0], box.max_x]
+            ys = [box.min_y, box.centre[1], box.max_y]
+            if size.held == "ground"
+              xs.product(ys).map { |x, y| size.units_per_mm(x, y) }.min
+            else
+              size.units_per_mm(0, 0)
+            end
+          end
       end
 
       # A step of its own may not leave gaps, nor next to nothing of a frame.
       def own_step(axis)
         step, shown = @step[axis], extent[axis]
         plain = ->(length) { Units::Number.plain(length, decimals: 2) }
-        raise Invalid.new("A step of #{plain[step]} leaves gaps: a sheet shows only #{plain[shown]} that way. Make it smaller, or take a smaller scale.", path: "/index/step") if step > shown * (1 + 1e-9)
-        raise Invalid.new("A step of #{plain[step]} is too small for sheets that show #{plain[shown]} that way; make it larger.", path: "/index/step") if step < shown * Overlap::LEAST_STEP
+        if step > shown * (1 + 1e-9)
+          raise Invalid.new(
+            "A step of #{plain[step]} leaves gaps: a sheet shows only #{plain[shown]} that way. Make it smaller, or " \
+            "take a smaller scale.",
+            path: "/index/step"
+          )
+        end
+        if step < shown * Overlap::LEAST_STEP
+          raise Invalid.new(
+            "A step of #{plain[step]} is too small for sheets that show #{plain[shown]} that way; make it larger.",
+            path: "/index/step"
+          )
+        end
         step
       end
 
       def stepped(length)
         return length unless @start.kind == "round"
         multiple = @start.multiple
-        raise Invalid.new("Corners cannot lie on multiples of nothing; give a length such as 100 m.", path: "/index/start/multiple") unless multiple&.positive?
+        unless multiple&.positive?
+          raise Invalid.new(
+            "Corners cannot lie on multiples of nothing; give a length such as 100 m.",
+            path: "/index/start/multiple"
+          )
+        end
         steps = (length / multiple + 1e-9).floor
-        raise Invalid.new("Corners on multiples of #{Units::Number.plain(multiple, decimals: 3)} leave no step: neighbouring sheets are only #{Units::Number.plain(length, decimals: 1)} apart. Choose a smaller multiple.", path: "/index/start/multiple") if steps.zero?
+        if steps.zero?
+          raise Invalid.new(
+            "Corners on multiples of #{Units::Number.plain(multiple,
+              decimals: 3)} leave no step: neighbouring sheets are only #{Units::Number.plain(length,
+                decimals: 1)} apart. Choose a smaller multiple.",
+            path: "/index/start/multiple"
+          )
+        end
         steps * multiple
       end
 
@@ -98,9 +134,12 @@ module TileLoom
       # A corner of the grid along its axes, or nil where it is centred.
       def origin
         case @start.kind
-        when "round" then [0.0, 0.0]
-        when "point" then axes.along([@start.x.to_f, @start.y.to_f])
-        else [nil, nil]
+        when "round"
+          [0.0, 0.0]
+        when "point"
+          axes.along([@start.x.to_f, @start.y.to_f])
+        else
+          [nil, nil]
         end
       end
 
@@ -123,7 +162,9 @@ module TileLoom
       def kept(shift)
         refuse_too_many
         Pulse.expect(rows * columns)
-        rectangles(shift).select { |_, _, rectangle| counted { keep?(rectangle) } }.tap { |kept| refuse(kept.length, "#{Units::Number.grouped(kept.length)} cells") if kept.length > MOST_CELLS }
+        rectangles(shift)
+          .select { |_, _, rectangle| counted { keep?(rectangle) } }
+          .tap { |kept| refuse(kept.length, "#{Units::Number.grouped(kept.length)} cells") if kept.length > MOST_CELLS }
       end
 
       def counted
@@ -157,25 +198,46 @@ module TileLoom
 
       def refuse_overlap
         smaller = [size.frame_width_mm, size.frame_height_mm].min
-        raise Invalid.new("The overlap cannot be less than nothing.", path: "/index/overlap_mm") if overlap_mm.any?(&:negative?)
+        if overlap_mm.any?(&:negative?)
+          raise Invalid.new("The overlap cannot be less than nothing.", path: "/index/overlap_mm")
+        end
         return if overlap_mm.max < smaller * 0.9
-        raise Invalid.new("An overlap of #{Units::Number.plain(overlap_mm.max)} mm leaves nothing of a frame #{Units::Number.plain(smaller, decimals: 1)} mm wide; make it smaller.", path: "/index/overlap_mm")
+        raise Invalid.new(
+          "An overlap of #{Units::Number.plain(overlap_mm.max)} mm leaves nothing of a frame " \
+          "#{Units::Number.plain(smaller, decimals: 1)} mm wide; make it smaller.",
+          path: "/index/overlap_mm"
+        )
       end
 
       def refuse_round_turned
         return unless @start.kind == "round" && !(turn_deg % 90).zero?
-        raise Invalid.new("A grid that is turned by #{Units::Number.plain(turn_deg, decimals: 2)}° has no corners on round coordinates; begin it at a point, or do not turn it.", path: "/index/start")
+        raise Invalid.new(
+          "A grid that is turned by #{Units::Number.plain(turn_deg,
+            decimals: 2)}° has no corners on round coordinates; begin it at a point, or do not turn it.",
+          path: "/index/start"
+        )
       end
 
       def refuse_too_many(one_way = nil)
         total = one_way || rows * columns
         return if total <= MOST_PLACES
-        told = one_way ? "more than #{Units::Number.grouped(MOST_CELLS)} cells one way" : "up to #{Units::Number.grouped(total)} cells (#{Units::Number.grouped(columns)} columns by #{Units::Number.grouped(rows)} rows)"
+        told =
+          if one_way
+            "more than #{Units::Number.grouped(MOST_CELLS)} cells one way"
+          else
+            "up to #{Units::Number.grouped(total)} cells (#{Units::Number.grouped(columns)} columns by " \
+            "#{Units::Number.grouped(rows)} rows)"
+          end
         refuse(total, told)
       end
 
       def refuse(total, told)
-        raise Invalid.new("At #{Units::Number.ratio(size.scale)} this would make #{told}; the most is #{Units::Number.grouped(MOST_CELLS)}. Choose a smaller scale, such as #{Units::Number.ratio(smaller_scale(total))}.", path: "/index/scale")
+        raise Invalid.new(
+          "At #{Units::Number.ratio(size.scale)} this would make #{told}; the most is " \
+          "#{Units::Number.grouped(MOST_CELLS)}. Choose a smaller scale, such as " \
+          "#{Units::Number.ratio(smaller_scale(total))}.",
+          path: "/index/scale"
+        )
       end
 
       # A scale of the 1-2-5 series at which a few hundred cells remain.

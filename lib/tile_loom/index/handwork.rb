@@ -14,7 +14,8 @@ module TileLoom
       end
 
       # By so much, in reference units.
-      def move(numbers, dx, dy) = placed(numbers) { |ground| [ground.centre_x + dx, ground.centre_y + dy, ground.rotation_deg] }
+      def move(numbers, dx, dy) =
+        placed(numbers) { |ground| [ground.centre_x + dx, ground.centre_y + dy, ground.rotation_deg] }
 
       # About their middles, counter-clockwise to an angle.
       def turn(numbers, angle)
@@ -23,8 +24,16 @@ module TileLoom
       end
 
       def scale(numbers, scale)
-        raise Invalid.new("A scale must be more than nothing, such as 2500.", path: "/scale") unless scale.positive? && scale <= 1e9
-        change(numbers) { |cell| at(cell, cell.ground.centre_x, cell.ground.centre_y, cell.ground.rotation_deg, scale).merge(pinned: true, moved: true, scale: Units::Number.tidy(scale)) }
+        unless scale.positive? && scale <= 1e9
+          raise Invalid.new("A scale must be more than nothing, such as 2500.", path: "/scale")
+        end
+        change(numbers) do |cell|
+          at(cell, cell.ground.centre_x, cell.ground.centre_y, cell.ground.rotation_deg, scale).merge(
+            pinned: true,
+            moved: true,
+            scale: Units::Number.tidy(scale)
+          )
+        end
       end
 
       def pin(numbers, on) = change(numbers) { |_| {pinned: on} }
@@ -39,8 +48,17 @@ module TileLoom
         near = @cells.min_by { |cell| [Math.hypot(cell.ground.centre_x - x, cell.ground.centre_y - y), cell.number] }
         scale, angle = near&.scale || @scale, near&.ground&.rotation_deg || 0.0
         refuse_beyond(nil, @size.call(scale).crs, x, y)
-        made = Cell.new(number: @cells.length + 1, name: name || free(near&.name || Naming.cell(0, 0)), row: near&.row || 0, column: near&.column || 0, scale: scale,
-          ground: Geometry::TurnedRectangle.new(x, y, *@size.call(scale).at(x, y), angle), pinned: true, moved: true)
+        made =
+          Cell.new(
+            number: @cells.length + 1,
+            name: name || free(near&.name || Naming.cell(0, 0)),
+            row: near&.row || 0,
+            column: near&.column || 0,
+            scale: scale,
+            ground: Geometry::TurnedRectangle.new(x, y, *@size.call(scale).at(x, y), angle),
+            pinned: true,
+            moved: true
+          )
         refuse_taken(made.name, nil)
         @cells + [made]
       end
@@ -48,17 +66,39 @@ module TileLoom
       # The cell gives way to as many at a larger scale as show its ground.
       def split(number, scale)
         cell = known([number]).first
-        raise Invalid.new("To split #{cell.name}, take a larger scale than its own #{Units::Number.ratio(cell.scale)}.", path: "/scale") unless scale.positive? && scale < cell.scale
-        area = StudyArea.new([Data::Feature.new(id: 0, wkb: Geometry::Wkb.polygon([cell.ground.corners + cell.ground.corners.first(2)]), attributes: {})])
+        unless scale.positive? && scale < cell.scale
+          raise Invalid.new(
+            "To split #{cell.name}, take a larger scale than its own #{Units::Number.ratio(cell.scale)}.",
+            path: "/scale"
+          )
+        end
+        area =
+          StudyArea.new(
+            [
+              Data::Feature.new(
+                id: 0,
+                wkb: Geometry::Wkb.polygon([cell.ground.corners + cell.ground.corners.first(2)]),
+                attributes: {}
+              )
+            ]
+          )
         parts = Grid.new(area: area, size: @size.call(scale), turn_deg: cell.ground.rotation_deg).cells
-        raise Invalid.new("At #{Units::Number.ratio(scale)} #{cell.name} would become #{parts.length} sheets; the most is #{MOST_PARTS}.", path: "/scale") if parts.length > MOST_PARTS
+        if parts.length > MOST_PARTS
+          raise Invalid.new(
+            "At #{Units::Number.ratio(scale)} #{cell.name} would become #{parts.length} sheets; the most is " \
+            "#{MOST_PARTS}.",
+            path: "/scale"
+          )
+        end
         put_in_place(cell, parts)
       end
 
       def rename(number, name)
         known([number])
         name = name.to_s.strip
-        raise Invalid.new("Give the sheet a name of at most #{Naming::LONGEST} characters.", path: "/name") if name.empty? || name.length > Naming::LONGEST
+        if name.empty? || name.length > Naming::LONGEST
+          raise Invalid.new("Give the sheet a name of at most #{Naming::LONGEST} characters.", path: "/name")
+        end
         refuse_taken(name, number)
         change([number]) { |_| {name: name} }
       end
@@ -75,14 +115,22 @@ module TileLoom
       def known(numbers)
         raise Invalid.new("Pick at least one cell.", path: "/numbers") if numbers.empty?
         missing = numbers - @cells.map(&:number)
-        raise Invalid.new("There is no sheet #{missing.first}; the book has #{@cells.length}.", path: "/numbers") if missing.any?
+        if missing.any?
+          raise Invalid.new("There is no sheet #{missing.first}; the book has #{@cells.length}.", path: "/numbers")
+        end
         @cells.select { |cell| numbers.include?(cell.number) }
       end
 
       # The block gives what changes of a cell.
       def change(numbers)
         known(numbers)
-        @cells.map { |cell| numbers.include?(cell.number) ? cell.dup.tap { |fresh| yield(cell).each { |name, value| fresh[name] = value } } : cell }
+        @cells.map do |cell|
+          if numbers.include?(cell.number)
+            cell.dup.tap { |fresh| yield(cell).each { |name, value| fresh[name] = value } }
+          else
+            cell
+          end
+        end
       end
 
       def placed(numbers)
@@ -101,22 +149,37 @@ module TileLoom
         way = Crs::Transform.between(crs, crs.geographic)
         again = way.inverse(way.forward([x.to_f, y.to_f]))
         return if again.all?(&:finite?) && Math.hypot(again[0] - x, again[1] - y) * crs.metres_per_unit <= 1.0
-        raise Invalid.new("#{cell ? "Cell #{cell.name}" : "The new cell"} would lie outside what #{crs.name} can show; give it a place on its ground.")
+        raise Invalid.new(
+                "#{cell ? "Cell #{cell.name}" : "The new cell"} would lie outside what #{crs.name} can show; give it a " \
+                "place on its ground."
+              )
       end
 
       def free(wanted) = Naming.free(wanted, @cells.to_h { |cell| [cell.name.downcase, true] })
 
       def refuse_taken(name, number)
         other = @cells.find { |cell| cell.number != number && cell.name.casecmp?(name) } or return
-        raise Invalid.new("Sheet #{other.number} is called “#{other.name}” already; every sheet has a name of its own.", path: "/name")
+        raise Invalid.new(
+          "Sheet #{other.number} is called “#{other.name}” already; every sheet has a name of its own.",
+          path: "/name"
+        )
       end
 
       def put_in_place(cell, parts)
         taken = (@cells - [cell]).to_h { |other| [other.name.downcase, true] }
-        fresh = parts.each_with_index.map do |part, index|
-          name = Naming.free("#{cell.name}-#{index + 1}", taken).tap { |free| taken[free.downcase] = true }
-          Cell.new(**part.to_h, name: name, row: cell.row, column: cell.column, pinned: true, moved: true, feature: cell.feature)
-        end
+        fresh =
+          parts.each_with_index.map do |part, index|
+            name = Naming.free("#{cell.name}-#{index + 1}", taken).tap { |free| taken[free.downcase] = true }
+            Cell.new(
+              **part.to_h,
+              name: name,
+              row: cell.row,
+              column: cell.column,
+              pinned: true,
+              moved: true,
+              feature: cell.feature
+            )
+          end
         place = @cells.index(cell)
         Order.counted(@cells[0...place] + fresh + @cells[(place + 1)..])
       end

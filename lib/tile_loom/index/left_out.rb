@@ -10,7 +10,12 @@ module TileLoom
       Loss = Struct.new(:layer, :kind, :whole, :count, :size, keyword_init: true)
 
       KINDS = {1 => :point, 4 => :point, 2 => :line, 5 => :line, 3 => :area, 6 => :area}.freeze
-      WORDS = {:point => %w[point points], :line => %w[line lines], :area => %w[polygon polygons], nil => %w[feature features]}.freeze
+      WORDS = {
+        :point => %w[point points],
+        :line => %w[line lines],
+        :area => %w[polygon polygons],
+        nil => %w[feature features]
+      }.freeze
       # Less than this on paper is rounding.
       LEAST_MM = 0.1
 
@@ -23,19 +28,27 @@ module TileLoom
 
       # Loss list, by layer; wholly missing ones first.
       def losses
-        @losses ||= found.group_by { |loss| [loss.layer, loss.kind, loss.whole] }.map { |(layer, kind, whole), list| Loss.new(layer: layer, kind: kind, whole: whole, count: list.length, size: list.sum(&:size)) }
-          .sort_by.with_index { |loss, index| [loss.whole ? 0 : 1, index] }
+        @losses ||=
+          found
+            .group_by { |loss| [loss.layer, loss.kind, loss.whole] }
+            .map do |(layer, kind, whole), list|
+              Loss.new(layer: layer, kind: kind, whole: whole, count: list.length, size: list.sum(&:size))
+            end
+            .sort_by
+            .with_index { |loss, index| [loss.whole ? 0 : 1, index] }
       end
 
       # In words: "1 point of Hazards on no sheet". titles: layer id → title.
       def sentences(titles)
         losses.map do |loss|
           one, many = WORDS.fetch(loss.kind)
-          what = if loss.layer
-            "#{Units::Number.grouped(loss.count)} #{(loss.count == 1) ? one : many} of #{titles.fetch(loss.layer, loss.layer)}"
-          else
-            "#{Units::Number.grouped(loss.count)} drawn #{(loss.count == 1) ? "shape" : "shapes"}"
-          end
+          what =
+            if loss.layer
+              "#{Units::Number.grouped(loss.count)} #{(loss.count == 1) ? one : many} of " \
+              "#{titles.fetch(loss.layer, loss.layer)}"
+            else
+              "#{Units::Number.grouped(loss.count)} drawn #{(loss.count == 1) ? "shape" : "shapes"}"
+            end
           loss.whole ? "#{what} on no sheet" : "#{what} partly on no sheet#{length(loss)}"
         end
       end
@@ -49,7 +62,8 @@ module TileLoom
       def tree = @tree ||= Geometry::ShapeTree.new(shapes)
 
       # Where most cells are near, all of them are as good, and united once.
-      def union_of(near) = (near.length * 2 > shapes.length) ? (@union ||= Geometry::Geos.union(shapes)) : Geometry::Geos.union(near)
+      def union_of(near) =
+        (near.length * 2 > shapes.length) ? (@union ||= Geometry::Geos.union(shapes)) : Geometry::Geos.union(near)
 
       def found
         @features.filter_map do |layer, feature|
@@ -65,10 +79,21 @@ module TileLoom
 
       def loss(layer, feature, shape, rest, near)
         kind = KINDS[feature.wkb.getbyte(1)]
-        size = {point: ->(part) { part.empty? ? 0.0 : part.num_geometries.to_f }, line: ->(part) { part.length }, area: ->(part) { part.area }}.fetch(kind) { ->(part) { part.length + part.area } }
+        size =
+          {
+            point: ->(part) { part.empty? ? 0.0 : part.num_geometries.to_f },
+            line: ->(part) { part.length },
+            area: ->(part) { part.area }
+          }.fetch(kind) { ->(part) { part.length + part.area } }
         missing, all = size[rest], size[shape]
         return nil if rest.empty? || missing <= least(kind)
-        Loss.new(layer: layer, kind: kind, whole: near.empty? || missing >= all * (1 - 1e-9), count: 1, size: (kind == :line) ? ground_m(rest) : missing)
+        Loss.new(
+          layer: layer,
+          kind: kind,
+          whole: near.empty? || missing >= all * (1 - 1e-9),
+          count: 1,
+          size: (kind == :line) ? ground_m(rest) : missing
+        )
       end
 
       def ground_m(lines)

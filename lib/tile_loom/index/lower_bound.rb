@@ -31,14 +31,21 @@ module TileLoom
 
       def parted?(one, other)
         dx, dy = (one[0] - other[0]).abs, (one[1] - other[1]).abs
-        @turns ? Math.hypot(dx, dy) > Math.hypot(*@extent) * (1 + 1e-9) : dx > @extent[0] * (1 + 1e-9) || dy > @extent[1] * (1 + 1e-9)
+        if @turns
+          Math.hypot(dx, dy) > Math.hypot(*@extent) * (1 + 1e-9)
+        else
+          dx > @extent[0] * (1 + 1e-9) || dy > @extent[1] * (1 + 1e-9)
+        end
       end
 
       # Vertices of the area, the outermost first, and a lattice of places inside it.
       def places
         box = @area.box
         step = [[box.width, box.height].max / PLACES, 1e-9].max
-        lattice = (0..(box.height / step).floor).flat_map { |j| (0..(box.width / step).floor).map { |i| [box.min_x + i * step, box.min_y + j * step] } }
+        lattice =
+          (0..(box.height / step).floor).flat_map do |j|
+            (0..(box.width / step).floor).map { |i| [box.min_x + i * step, box.min_y + j * step] }
+          end
         inside = lattice.select { |x, y| @area.holds?(Geometry::Geos.read(Geometry::Wkb.point(x, y))) }
         every = [(@area.coordinates.length / 2 / 400), 1].max
         vertices = @area.coordinates.each_slice(2).each_slice(every).map(&:first)

@@ -13,11 +13,14 @@ module TileLoom
       # The match lines of a cell: with the cells beside it in its row or column (or along its line), or
       # straight above, below and beside it. neighbours: {direction → Cell}.
       def self.of(cell, neighbours)
-        neighbours.filter_map { |direction, other| new(cell, other) if MAIN.include?(direction) || beside?(cell, other) }.select(&:there?)
+        neighbours
+          .filter_map { |direction, other| new(cell, other) if MAIN.include?(direction) || beside?(cell, other) }
+          .select(&:there?)
       end
 
       def self.beside?(one, other)
-        (one.row == other.row && (one.column - other.column).abs == 1) || (one.column == other.column && (one.row - other.row).abs == 1)
+        (one.row == other.row && (one.column - other.column).abs == 1) ||
+          (one.column == other.column && (one.row - other.row).abs == 1)
       end
 
       def initialize(cell, neighbour)
@@ -29,10 +32,11 @@ module TileLoom
 
       # Flat ground coordinates [x1, y1, x2, y2] of the line inside the cell.
       def ends
-        @ends ||= begin
-          shared = shape(@cell).intersection(shape(@neighbour))
-          shared.empty? ? nil : across(shared.centroid)
-        end
+        @ends ||=
+          begin
+            shared = shape(@cell).intersection(shape(@neighbour))
+            shared.empty? ? nil : across(shared.centroid)
+          end
       end
 
       private
@@ -44,12 +48,19 @@ module TileLoom
         one, other = [@cell, @neighbour].sort_by(&:number).map(&:ground)
         dx, dy = direction(one, other)
         reach = @cell.ground.width + @cell.ground.height
-        line = Geometry::Geos.read(Geometry::Wkb.line([middle.x - dy * reach, middle.y + dx * reach, middle.x + dy * reach, middle.y - dx * reach]))
+        line =
+          Geometry::Geos.read(
+            Geometry::Wkb.line(
+              [middle.x - dy * reach, middle.y + dx * reach, middle.x + dy * reach, middle.y - dx * reach]
+            )
+          )
         part = line.intersection(shape(@cell))
         if part.empty?
           nil
         else
-          Geometry::Wkb.each_run(Geometry::Geos.write(part)).first[1].then { |run| (run.length >= 4) ? run.first(2) + run.last(2) : nil }
+          Geometry::Wkb.each_run(Geometry::Geos.write(part)).first[1].then do |run|
+            (run.length >= 4) ? run.first(2) + run.last(2) : nil
+          end
         end
       end
 

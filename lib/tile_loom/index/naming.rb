@@ -36,17 +36,22 @@ module TileLoom
       # The name of a place; row, column: from 0 at the north-west; rows: how many there are.
       def place(column, row, rows)
         row = rows - 1 - row if @settings["rows_from"] == "south"
-        parts = [written(column, @settings.fetch("columns", "letters")), written(row, @settings.fetch("rows", "numbers"))]
+        parts = [
+          written(column, @settings.fetch("columns", "letters")),
+          written(row, @settings.fetch("rows", "numbers"))
+        ]
         parts.reverse! if @settings["first"] == "row"
         "#{prefix}#{parts.join(@settings.fetch("between", ""))}"
       end
 
       def number(number) = "#{prefix}#{number.to_s.rjust(@settings.fetch("digits", 1), "0")}"
 
-      def feature(attributes, fallback) = "#{prefix}#{attributes[attribute].to_s.strip.then { |text| text.empty? ? fallback : text }}"[0, LONGEST]
+      def feature(attributes, fallback) =
+        "#{prefix}#{attributes[attribute].to_s.strip.then { |text| text.empty? ? fallback : text }}"[0, LONGEST]
 
       # Two names of the pattern; those of attributes are not known beforehand.
-      def example = {"places" => [place(0, 0, 1), place(1, 0, 1)], "numbers" => [number(1), number(2)]}.fetch(kind, [])
+      def example =
+        {"places" => [place(0, 0, 1), place(1, 0, 1)], "numbers" => [number(1), number(2)]}.fetch(kind, [])
 
       # The cells with names of this pattern, none twice. own: names that cells bring along (of features), in
       # the order of the cells, or nil.
@@ -54,9 +59,13 @@ module TileLoom
         rows = cells.map(&:row).max.to_i + 1
         taken = {}
         cells.each_with_index.map do |cell, index|
-          wanted = own&.at(index) || (if kind == "numbers" then number(cell.number)
-                                      else place(cell.column, cell.row, rows)
-                                      end)
+          wanted =
+            own&.at(index) ||
+            if kind == "numbers"
+              number(cell.number)
+            else
+              place(cell.column, cell.row, rows)
+            end
           name = own ? self.class.ordinal(wanted, taken) : self.class.free(wanted, taken)
           taken[name.downcase] = true
           cell.dup.tap { |fresh| fresh.name = name }
@@ -66,7 +75,10 @@ module TileLoom
       # The name itself, or with the first of a, b, … z, aa, … that makes it free.
       def self.free(wanted, taken)
         return wanted unless taken.key?(wanted.downcase)
-        (0..).lazy.map { |index| "#{wanted[0, LONGEST - 4]}#{letters(index).downcase}" }.find { |name| !taken.key?(name.downcase) }
+        (0..)
+          .lazy
+          .map { |index| "#{wanted[0, LONGEST - 4]}#{letters(index).downcase}" }
+          .find { |name| !taken.key?(name.downcase) }
       end
 
       # A name that several features have: with the first number from 2 that makes it free.
@@ -79,7 +91,12 @@ module TileLoom
 
       def prefix = @settings.fetch("prefix", "")
 
-      def written(index, how) = (how == "letters") ? self.class.letters(index, @alphabet) : (index + 1).to_s.rjust(@settings.fetch("digits", 1), "0")
+      def written(index, how) =
+        if how == "letters"
+          self.class.letters(index, @alphabet)
+        else
+          (index + 1).to_s.rjust(@settings.fetch("digits", 1), "0")
+        end
     end
   end
 end

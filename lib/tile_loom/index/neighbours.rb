@@ -22,40 +22,55 @@ module TileLoom
 
       # Pairs of cells that touch, overlap or nearly touch: [one, other], each pair once.
       def pairs
-        @pairs ||= begin
-          corners = @cells.map { |cell| grown(cell.ground) }
-          near(corners).flat_map { |index, others| others.filter_map { |other| [@cells[other], @cells[index]] if close?(other, index, corners) } }
-        end
+        @pairs ||=
+          begin
+            corners = @cells.map { |cell| grown(cell.ground) }
+            near(corners).flat_map do |index, others|
+              others.filter_map { |other| [@cells[other], @cells[index]] if close?(other, index, corners) }
+            end
+          end
       end
 
       private
 
       def found
-        @found ||= begin
-          taken = Hash.new { |hash, key| hash[key] = {} }
-          pairs.map { |one, other| [*towards(one.ground, other.ground), one, other] }.sort_by { |distance, _, one, other| [distance, one.number, other.number] }.each do |_, direction, one, other|
-            opposite = (direction + 4) % 8
-            next if taken[one.number].key?(DIRECTIONS[direction]) || taken[other.number].key?(DIRECTIONS[opposite])
-            taken[one.number][DIRECTIONS[direction]] = other
-            taken[other.number][DIRECTIONS[opposite]] = one
+        @found ||=
+          begin
+            taken = Hash.new { |hash, key| hash[key] = {} }
+            pairs
+              .map { |one, other| [*towards(one.ground, other.ground), one, other] }
+              .sort_by { |distance, _, one, other| [distance, one.number, other.number] }
+              .each do |_, direction, one, other|
+                opposite = (direction + 4) % 8
+                next if taken[one.number].key?(DIRECTIONS[direction]) || taken[other.number].key?(DIRECTIONS[opposite])
+                taken[one.number][DIRECTIONS[direction]] = other
+                taken[other.number][DIRECTIONS[opposite]] = one
+              end
+            taken
           end
-          taken
-        end
       end
 
       # Place of a cell in the list → places before it of cells whose boxes meet its own.
       def near(corners)
         shapes = corners.map { |ring| Geometry::Geos.box(Geometry::Box.around(ring)) }
         tree = Geometry::ShapeTree.new(shapes)
-        shapes.each_with_index.with_object(Hash.new { |hash, key| hash[key] = {} }) do |(shape, index), found|
-          nearest(index, tree.indexes(shape)).each { |other| found[[index, other].max][[index, other].min] = true unless other == index }
-        end.transform_values { |others| others.keys.sort }.sort
+        shapes
+          .each_with_index
+          .with_object(Hash.new { |hash, key| hash[key] = {} }) do |(shape, index), found|
+            nearest(index, tree.indexes(shape)).each do |other|
+              found[[index, other].max][[index, other].min] = true unless other == index
+            end
+          end
+          .transform_values { |others| others.keys.sort }
+          .sort
       end
 
       def nearest(index, others)
         return others if others.length <= NEAREST
         here = @cells[index].ground
-        others.min_by(NEAREST) { |other| (@cells[other].ground.centre_x - here.centre_x)**2 + (@cells[other].ground.centre_y - here.centre_y)**2 }
+        others.min_by(NEAREST) do |other|
+          (@cells[other].ground.centre_x - here.centre_x)**2 + (@cells[other].ground.centre_y - here.centre_y)**2
+        end
       end
 
       # [how far, place in DIRECTIONS] from one rectangle to the other, counted in their mean size, in axes
@@ -77,11 +92,19 @@ module TileLoom
       # Do they meet when each is a little larger? Two rectangles are apart when one of their four axes
       # parts them (the theorem of separating axes).
       def close?(one, other, corners)
-        [one, other].map { |index| @cells[index].ground.rotation_deg }.uniq.none? { |turn| parted?(corners[one], corners[other], turn) }
+        [one, other].map { |index| @cells[index].ground.rotation_deg }
+          .uniq
+          .none? { |turn| parted?(corners[one], corners[other], turn) }
       end
 
       def grown(rectangle)
-        Geometry::TurnedRectangle.new(rectangle.centre_x, rectangle.centre_y, rectangle.width * (1 + GAP), rectangle.height * (1 + GAP), rectangle.rotation_deg).corners
+        Geometry::TurnedRectangle.new(
+          rectangle.centre_x,
+          rectangle.centre_y,
+          rectangle.width * (1 + GAP),
+          rectangle.height * (1 + GAP),
+          rectangle.rotation_deg
+        ).corners
       end
 
       def parted?(first, second, turn)

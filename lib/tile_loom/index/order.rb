@@ -6,7 +6,18 @@ module TileLoom
   module Index
     # In which order cells are taken: their numbers.
     class Order
-      KINDS = %w[rows columns rows_back_forth columns_back_forth clockwise counter_clockwise as_woven names attribute by_hand].freeze
+      KINDS = %w[
+        rows
+        columns
+        rows_back_forth
+        columns_back_forth
+        clockwise
+        counter_clockwise
+        as_woven
+        names
+        attribute
+        by_hand
+      ].freeze
       CORNERS = %w[north_west north_east south_west south_east].freeze
 
       # settings: the "order" of an index: {"kind", "from": a corner, "start_deg": the bearing from the middle at
@@ -24,21 +35,33 @@ module TileLoom
       def numbered(cells, values: {}) = self.class.counted(sorted(cells, values))
 
       # The cells with numbers from 1 in the order of the list.
-      def self.counted(list) = list.each_with_index.map { |cell, index| (cell.number == index + 1) ? cell : cell.dup.tap { |fresh| fresh.number = index + 1 } }
+      def self.counted(list) =
+        list.each_with_index.map do |cell, index|
+          (cell.number == index + 1) ? cell : cell.dup.tap { |fresh| fresh.number = index + 1 }
+        end
 
       private
 
       def sorted(cells, values)
         case kind
-        when "rows" then cells.sort_by { |cell| [row(cell), column(cell), cell.number] }
-        when "columns" then cells.sort_by { |cell| [column(cell), row(cell), cell.number] }
-        when "rows_back_forth" then back_and_forth(cells, ->(cell) { row(cell) }, ->(cell) { column(cell) })
-        when "columns_back_forth" then back_and_forth(cells, ->(cell) { column(cell) }, ->(cell) { row(cell) })
-        when "clockwise" then round(cells, 1)
-        when "counter_clockwise" then round(cells, -1)
-        when "attribute" then cells.sort_by { |cell| [Naturally.normalize(values[cell.feature].to_s), cell.number] }
-        when "names" then cells.sort_by { |cell| [Naturally.normalize(cell.name), cell.number] }
-        else cells.sort_by(&:number)
+        when "rows"
+          cells.sort_by { |cell| [row(cell), column(cell), cell.number] }
+        when "columns"
+          cells.sort_by { |cell| [column(cell), row(cell), cell.number] }
+        when "rows_back_forth"
+          back_and_forth(cells, ->(cell) { row(cell) }, ->(cell) { column(cell) })
+        when "columns_back_forth"
+          back_and_forth(cells, ->(cell) { column(cell) }, ->(cell) { row(cell) })
+        when "clockwise"
+          round(cells, 1)
+        when "counter_clockwise"
+          round(cells, -1)
+        when "attribute"
+          cells.sort_by { |cell| [Naturally.normalize(values[cell.feature].to_s), cell.number] }
+        when "names"
+          cells.sort_by { |cell| [Naturally.normalize(cell.name), cell.number] }
+        else
+          cells.sort_by(&:number)
         end
       end
 
@@ -48,16 +71,23 @@ module TileLoom
 
       # Each second line goes back, counting the lines that there are.
       def back_and_forth(cells, line, place)
-        cells.group_by(&line).sort.each_with_index.flat_map do |(_, list), index|
-          ordered = list.sort_by { |cell| [place[cell], cell.number] }
-          index.odd? ? ordered.reverse : ordered
-        end
+        cells
+          .group_by(&line)
+          .sort
+          .each_with_index
+          .flat_map do |(_, list), index|
+            ordered = list.sort_by { |cell| [place[cell], cell.number] }
+            index.odd? ? ordered.reverse : ordered
+          end
       end
 
       # Round the middle of all cells by bearing, from the start; on one bearing the nearer first.
       def round(cells, sense)
         return cells if cells.empty?
-        x, y = [cells.map { |cell| cell.ground.centre_x }, cells.map { |cell| cell.ground.centre_y }].map { |values| values.minmax.sum / 2 }
+        x, y =
+          [cells.map { |cell| cell.ground.centre_x }, cells.map { |cell| cell.ground.centre_y }].map do |values|
+            values.minmax.sum / 2
+          end
         start = @settings.fetch("start_deg", 0).to_f
         cells.sort_by do |cell|
           dx, dy = cell.ground.centre_x - x, cell.ground.centre_y - y

@@ -12,18 +12,30 @@ module TileLoom
 
       def initialize(text, path: "/index/overlap")
         match = PATTERN.match(text.to_s) or
-          raise Invalid.new("“#{text}” is no overlap; write millimetres on paper (8 mm), a share of the frame (5 %) or a length on the ground (20 m).", path: path)
+          raise Invalid.new(
+            "“#{text}” is no overlap; write millimetres on paper (8 mm), a share of the frame (5 %) or a length on " \
+            "the ground (20 m).",
+            path: path
+          )
         @value, @unit, @path = match[1].to_r, match[2], path
       end
 
       # In mm on paper, for a frame so wide (or high) at a scale.
       def mm(frame_mm, scale)
-        wide = if @unit == "%" then frame_mm * @value / 100
-        elsif ON_PAPER.include?(@unit) then Units::Length.new(@value, @unit).metres * 1000
-        else Units::Length.new(@value, @unit).metres * 1000 / scale.to_r
-        end.to_f
+        wide =
+          if @unit == "%"
+            frame_mm * @value / 100
+          elsif ON_PAPER.include?(@unit)
+            Units::Length.new(@value, @unit).metres * 1000
+          else
+            Units::Length.new(@value, @unit).metres * 1000 / scale.to_r
+          end.to_f
         return wide if wide <= frame_mm * (1 - LEAST_STEP)
-        raise Invalid.new("An overlap of #{Units::Number.plain(wide, decimals: 1)} mm leaves nothing of a frame #{Units::Number.plain(frame_mm, decimals: 1)} mm wide; make it smaller.", path: @path)
+        raise Invalid.new(
+          "An overlap of #{Units::Number.plain(wide, decimals: 1)} mm leaves nothing of a frame " \
+          "#{Units::Number.plain(frame_mm, decimals: 1)} mm wide; make it smaller.",
+          path: @path
+        )
       end
     end
   end

@@ -24,9 +24,11 @@ module TileLoom
       # Cells that show a touched square when the first cell begins so many squares before the area does.
       def count((along, up))
         Pulse.step(LOOK_UPS * @wide * @high / @steps / @steps)
-        (-up...@high).step(@steps).sum do |bottom|
-          (-along...@wide).step(@steps).count { |left| any?(left, bottom, left + @cell[0], bottom + @cell[1]) }
-        end
+        (-up...@high)
+          .step(@steps)
+          .sum do |bottom|
+            (-along...@wide).step(@steps).count { |left| any?(left, bottom, left + @cell[0], bottom + @cell[1]) }
+          end
       end
 
       # What a shift means to Grid#cells: its distance from the centred grid along the axes.
@@ -65,9 +67,8 @@ module TileLoom
       def quarter(left, bottom, right, top, blocks)
         middle = (right - left > 1) ? (left + right) / 2 : right
         centre = (top - bottom > 1) ? (bottom + top) / 2 : top
-        [[left, middle], [middle, right]].product([[bottom, centre], [centre, top]]).each do |(from, to), (low, high)|
-          blocks << [from, low, to, high] if to > from && high > low
-        end
+        [[left, middle], [middle, right]].product([[bottom, centre], [centre, top]])
+          .each { |(from, to), (low, high)| blocks << [from, low, to, high] if to > from && high > low }
       end
 
       # Drawn in by a hair, as cells are: what only touches an edge does not count.

@@ -34,7 +34,14 @@ module TileLoom
         offset = offset(old)
         taken = @pinned.to_h { |cell| [cell.name.downcase, true] }
         old.each_value { |cell| taken[cell.name.downcase] = true }
-        named = @fresh.map { |cell| old[cell.number] ? with(cell, old[cell.number].name, old[cell.number].id) : newcomer(cell, old, offset, taken) }
+        named =
+          @fresh.map do |cell|
+            if old[cell.number]
+              with(cell, old[cell.number].name, old[cell.number].id)
+            else
+              newcomer(cell, old, offset, taken)
+            end
+          end
         tell(named)
         named + @pinned
       end
@@ -62,14 +69,21 @@ module TileLoom
       def matched
         free = @before.reject(&:pinned)
         side = [@fresh.first.ground.width, @fresh.first.ground.height]
-        buckets = free.group_by { |cell| [(cell.ground.centre_x / side[0]).floor, (cell.ground.centre_y / side[1]).floor] }
-        near = @fresh.flat_map { |cell| candidates(cell, buckets, side).map { |other| [apart(cell, other, side), cell.number, other] } }
+        buckets =
+          free.group_by { |cell| [(cell.ground.centre_x / side[0]).floor, (cell.ground.centre_y / side[1]).floor] }
+        near =
+          @fresh.flat_map do |cell|
+            candidates(cell, buckets, side).map { |other| [apart(cell, other, side), cell.number, other] }
+          end
         taken = {}
-        near.select { |distance, *| distance < SAME_PLACE }.sort_by { |distance, number, other| [distance.round(9), number, other.number] }.each_with_object({}) do |(_, number, other), found|
-          next if found.key?(number) || taken[other.number]
-          taken[other.number] = true
-          found[number] = other
-        end
+        near
+          .select { |distance, *| distance < SAME_PLACE }
+          .sort_by { |distance, number, other| [distance.round(9), number, other.number] }
+          .each_with_object({}) do |(_, number, other), found|
+            next if found.key?(number) || taken[other.number]
+            taken[other.number] = true
+            found[number] = other
+          end
       end
 
       def candidates(cell, buckets, side)
@@ -77,12 +91,20 @@ module TileLoom
         [-1, 0, 1].product([-1, 0, 1]).flat_map { |i, j| buckets.fetch([column + i, row + j], []) }
       end
 
-      def apart(one, other, side) = [(one.ground.centre_x - other.ground.centre_x).abs / side[0], (one.ground.centre_y - other.ground.centre_y).abs / side[1]].max
+      def apart(one, other, side) =
+        [
+          (one.ground.centre_x - other.ground.centre_x).abs / side[0],
+          (one.ground.centre_y - other.ground.centre_y).abs / side[1]
+        ].max
 
       # By how many columns and rows the fresh grid counts otherwise than the old one.
       def offset(old)
         by_number = @fresh.to_h { |cell| [cell.number, cell] }
-        old.map { |number, other| [other.column - by_number[number].column, other.row - by_number[number].row] }.tally.max_by { |shift, count| [count, shift] }&.first || [0, 0]
+        old
+          .map { |number, other| [other.column - by_number[number].column, other.row - by_number[number].row] }
+          .tally
+          .max_by { |shift, count| [count, shift] }
+          &.first || [0, 0]
       end
 
       # Every free name is better than none of its kind: first that of its place, then a neighbour's.
@@ -96,7 +118,15 @@ module TileLoom
 
       def placed(cell, column, row, old)
         return @naming.place(column, row, @before.map(&:row).max + 1) unless column.negative? || row.negative?
-        old.values.min_by { |other| [Math.hypot(other.ground.centre_x - cell.ground.centre_x, other.ground.centre_y - cell.ground.centre_y), other.number] }.name
+        old
+          .values
+          .min_by do |other|
+            [
+              Math.hypot(other.ground.centre_x - cell.ground.centre_x, other.ground.centre_y - cell.ground.centre_y),
+              other.number
+            ]
+          end
+          .name
       end
 
       def tell(named)

@@ -20,17 +20,23 @@ module TileLoom
       # [width, height] mm less a margin on each side (called with that frame).
       def scale(frame_mm, attributes, &need)
         case @kind
-        when "fit" then pleasant(need.call(inside(frame_mm)))
-        when "ladder" then rung(need.call(inside(frame_mm)))
-        when "attribute" then read(attributes)
-        else @held
+        when "fit"
+          pleasant(need.call(inside(frame_mm)))
+        when "ladder"
+          rung(need.call(inside(frame_mm)))
+        when "attribute"
+          read(attributes)
+        else
+          @held
         end
       end
 
       # The next pleasant denominator, never a smaller one than asked for.
       def self.pleasant(scale)
         power = 10**Math.log10(scale).floor
-        (PLEASANT.map { |step| step * power } + [10 * power]).find { |step| step >= scale * (1 - 1e-9) }.then { |found| Units::Number.tidy(found.to_f) }
+        (PLEASANT.map { |step| step * power } + [10 * power])
+          .find { |step| step >= scale * (1 - 1e-9) }
+          .then { |found| Units::Number.tidy(found.to_f) }
       end
 
       private
@@ -41,9 +47,18 @@ module TileLoom
 
       # A margin of 10 % leaves 10 % of the thing's own size free on each side (common practice).
       def inside(frame_mm)
-        match = Overlap::PATTERN.match(margin) or raise Invalid.new("“#{margin}” is no margin; write a share (10 %) or millimetres on paper (8 mm).", path: "#{@path}/margin")
+        match = Overlap::PATTERN.match(margin) or
+          raise Invalid.new(
+            "“#{margin}” is no margin; write a share (10 %) or millimetres on paper (8 mm).",
+            path: "#{@path}/margin"
+          )
         return frame_mm.map { |side| side / (1 + match[1].to_f / 50) } if match[2] == "%"
-        raise Invalid.new("A margin is a share (10 %) or a width on paper (8 mm), not “#{margin}”.", path: "#{@path}/margin") unless Overlap::ON_PAPER.include?(match[2])
+        unless Overlap::ON_PAPER.include?(match[2])
+          raise Invalid.new(
+            "A margin is a share (10 %) or a width on paper (8 mm), not “#{margin}”.",
+            path: "#{@path}/margin"
+          )
+        end
         width = (Units::Length.new(match[1].to_r, match[2]).metres * 1000).to_f
         frame_mm.map { |side| [side - 2 * width, 1e-3].max }
       end
@@ -57,7 +72,11 @@ module TileLoom
         name = @settings["attribute"]
         value = Float(attributes[name].to_s.delete(" ,").sub(/\A1:/, ""), exception: false)
         return Units::Number.tidy(value) if value&.finite? && value.positive?
-        raise Invalid.new("The attribute “#{name}” is “#{attributes[name].to_s[0, 40]}” for a feature, which is no scale; write denominators such as 2500, or take another rule.", path: "#{@path}/attribute")
+        raise Invalid.new(
+          "The attribute “#{name}” is “#{attributes[name].to_s[0,
+            40]}” for a feature, which is no scale; write denominators such as 2500, or take another rule.",
+          path: "#{@path}/attribute"
+        )
       end
     end
   end

@@ -7,7 +7,12 @@ module TileLoom
     class Spec
       attr_reader :area, :scale, :held, :room, :settings
 
-      KINDS = {"grid" => "GridGenerator", "strip" => "StripGenerator", "features" => "FeatureGenerator", "layer" => "LayerGenerator"}.freeze
+      KINDS = {
+        "grid" => "GridGenerator",
+        "strip" => "StripGenerator",
+        "features" => "FeatureGenerator",
+        "layer" => "LayerGenerator"
+      }.freeze
 
       def initialize(settings)
         @settings = settings
@@ -21,10 +26,16 @@ module TileLoom
 
       def naming = @naming ||= Naming.new({"kind" => KINDS_NAMED.fetch(kind)}.merge(settings.fetch("naming", {})))
 
-      def order = @order ||= Order.new({"kind" => (kind == "grid") ? "rows" : "as_woven"}.merge(settings.fetch("order", {})))
+      def order =
+        @order ||= Order.new({"kind" => (kind == "grid") ? "rows" : "as_woven"}.merge(settings.fetch("order", {})))
 
       # What a kind of index calls its cells unless it is told otherwise.
-      KINDS_NAMED = {"grid" => "places", "strip" => "numbers", "features" => "attribute", "layer" => "attribute"}.freeze
+      KINDS_NAMED = {
+        "grid" => "places",
+        "strip" => "numbers",
+        "features" => "attribute",
+        "layer" => "attribute"
+      }.freeze
 
       # What the index must cover; source: see Data::MemorySource.
       def study_area(crs:, source:)
@@ -35,13 +46,27 @@ module TileLoom
       def fitted(cells, crs:, frame:)
         cells.map do |cell|
           width, height = size(crs, frame, cell.scale).at(cell.ground.centre_x, cell.ground.centre_y)
-          cell.dup.tap { |fresh| fresh.ground = Geometry::TurnedRectangle.new(cell.ground.centre_x, cell.ground.centre_y, width, height, cell.ground.rotation_deg) }
+          cell.dup.tap do |fresh|
+            fresh.ground =
+              Geometry::TurnedRectangle.new(
+                cell.ground.centre_x,
+                cell.ground.centre_y,
+                width,
+                height,
+                cell.ground.rotation_deg
+              )
+          end
         end
       end
 
       # What these cells come to: a Index::Answer.
       def cover(cells, crs:, frame:, source:)
-        Answer.new(cells: cells, size: size(crs, frame), area: study_area(crs: crs, source: source), left_out: left_out(cells, crs, frame, source))
+        Answer.new(
+          cells: cells,
+          size: size(crs, frame),
+          area: study_area(crs: crs, source: source),
+          left_out: left_out(cells, crs, frame, source)
+        )
       end
 
       # frame: Box of the main frame in page mm; before: the cells as they are, whose pinned ones and names
@@ -54,7 +79,14 @@ module TileLoom
         fresh = naming.named(order.numbered(woven, values: values), own: own && own_names(woven, own, values))
         renewal = Renewal.new(before: before, fresh: fresh, area: weaver.area, naming: naming, afresh: afresh)
         cells = in_order(renewal.cells, before, values)
-        Answer.new(cells: cells, size: size(crs, frame), area: weaver.area, left_out: left_out(cells, crs, frame, source), notes: weaver.notes, renewal: renewal)
+        Answer.new(
+          cells: cells,
+          size: size(crs, frame),
+          area: weaver.area,
+          left_out: left_out(cells, crs, frame, source),
+          notes: weaver.notes,
+          renewal: renewal
+        )
       end
 
       # The cells in the order of the settings.
@@ -67,16 +99,27 @@ module TileLoom
       def renamed(cells, source)
         return naming.named(cells) unless naming.kind == "attribute"
         known = area.features(source).to_h { |feature| [feature.id, feature] }
-        naming.named(cells, own: cells.map { |cell| known[cell.feature]&.then { |feature| naming.feature(feature.attributes, feature.id.to_s) } || cell.name })
+        naming.named(
+          cells,
+          own:
+            cells.map do |cell|
+              known[cell.feature]&.then { |feature| naming.feature(feature.attributes, feature.id.to_s) } || cell.name
+            end
+        )
       end
 
-      def size(crs, frame, scale = self.scale) = CellSize.new(frame_width_mm: frame.width, frame_height_mm: frame.height, scale: scale, crs: crs, held: held)
+      def size(crs, frame, scale = self.scale) =
+        CellSize.new(frame_width_mm: frame.width, frame_height_mm: frame.height, scale: scale, crs: crs, held: held)
 
       # How much neighbours overlap, [across, down] in mm on paper.
       def overlap_mm(frame, scale = self.scale)
         given = settings["overlap"] || {}
         [["x", frame.width], ["y", frame.height]].map do |axis, length|
-          given[axis] ? Overlap.new(given[axis], path: "/index/overlap/#{axis}").mm(length, scale) : settings.fetch("overlap_mm", 0).to_f
+          if given[axis]
+            Overlap.new(given[axis], path: "/index/overlap/#{axis}").mm(length, scale)
+          else
+            settings.fetch("overlap_mm", 0).to_f
+          end
         end
       end
 

@@ -23,11 +23,24 @@ module TileLoom
 
       # Cells along the chains, one after the other: column counts along a chain, row the chains.
       def cells(chains)
-        found = chains.each_with_index.flat_map do |chain, row|
-          parts = stretches(chain).map { |from, to| chain.between(from, to) }
-          parts.zip(turns(parts)).each_with_index.map { |(points, turn), column| [row, column, rectangle(points, turn)] }
+        found =
+          chains.each_with_index.flat_map do |chain, row|
+            parts = stretches(chain).map { |from, to| chain.between(from, to) }
+            parts
+              .zip(turns(parts))
+              .each_with_index
+              .map { |(points, turn), column| [row, column, rectangle(points, turn)] }
+          end
+        found.each_with_index.map do |(row, column, rectangle), index|
+          Cell.new(
+            number: index + 1,
+            name: (index + 1).to_s,
+            row: row,
+            column: column,
+            scale: @size.scale,
+            ground: rectangle
+          )
         end
-        found.each_with_index.map { |(row, column, rectangle), index| Cell.new(number: index + 1, name: (index + 1).to_s, row: row, column: column, scale: @size.scale, ground: rectangle) }
       end
 
       # [[from, to], …] along a chain: the least number, and as even as that number allows.
@@ -46,8 +59,21 @@ module TileLoom
 
       def refuse
         room = [@size.frame_width_mm, @size.frame_height_mm].min - 2 * @lead_mm
-        raise Invalid.new("A lead of #{Units::Number.plain(@lead_mm)} mm leaves no room in a frame #{Units::Number.plain(@size.frame_width_mm, decimals: 1)} × #{Units::Number.plain(@size.frame_height_mm, decimals: 1)} mm; make it smaller.", path: "/index/lead_mm") if room <= 1
-        raise Invalid.new("An overlap of #{Units::Number.plain(@overlap_mm)} mm leaves nothing of a frame that holds #{Units::Number.plain(room, decimals: 1)} mm of the line; make it smaller.", path: "/index/overlap") if @overlap_mm > room * 0.9
+        if room <= 1
+          raise Invalid.new(
+            "A lead of #{Units::Number.plain(@lead_mm)} mm leaves no room in a frame " \
+            "#{Units::Number.plain(@size.frame_width_mm,
+              decimals: 1)} × #{Units::Number.plain(@size.frame_height_mm, decimals: 1)} mm; make it smaller.",
+            path: "/index/lead_mm"
+          )
+        end
+        if @overlap_mm > room * 0.9
+          raise Invalid.new(
+            "An overlap of #{Units::Number.plain(@overlap_mm)} mm leaves nothing of a frame that holds " \
+            "#{Units::Number.plain(room, decimals: 1)} mm of the line; make it smaller.",
+            path: "/index/overlap"
+          )
+        end
       end
 
       # Stretches, each as long as a frame holds and not longer than a limit; nil where that takes more than
@@ -57,7 +83,12 @@ module TileLoom
         from, before = 0.0, nil
         loop do
           return nil if found.length >= most && most < MOST_CELLS
-          raise Invalid.new("This would make more than #{Units::Number.grouped(MOST_CELLS)} cells; choose a smaller scale.", path: "/index/scale") if found.length >= MOST_CELLS
+          if found.length >= MOST_CELLS
+            raise Invalid.new(
+              "This would make more than #{Units::Number.grouped(MOST_CELLS)} cells; choose a smaller scale.",
+              path: "/index/scale"
+            )
+          end
           to = reach(chain, from, limit, before)
           found << [from, to]
           before = turn(chain.between(from, to), before)
@@ -92,10 +123,15 @@ module TileLoom
       def per_mm(place) = @size.units_per_mm(*place)
 
       # Ground room inside the lead, [along, across].
-      def room_at(place) = [@size.frame_width_mm, @size.frame_height_mm].map { |frame| (frame - 2 * @lead_mm) * per_mm(place) }
+      def room_at(place) =
+        [@size.frame_width_mm, @size.frame_height_mm].map { |frame| (frame - 2 * @lead_mm) * per_mm(place) }
 
       # Does a frame that is turned to follow the stretch hold it?
-      def fits?(points, room, before) = spread(points, turn(points, before)).each_slice(2).zip(room).all? { |(low, high), length| high - low <= length * (1 + 1e-9) }
+      def fits?(points, room, before) =
+        spread(points, turn(points, before))
+          .each_slice(2)
+          .zip(room)
+          .all? { |(low, high), length| high - low <= length * (1 + 1e-9) }
 
       def along_route? = @upward == "route"
 

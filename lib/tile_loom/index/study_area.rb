@@ -18,7 +18,8 @@ module TileLoom
       def box = Geometry::Geos.envelope(geometry)
 
       # All its vertices, flat.
-      def coordinates = @coordinates ||= Geometry::Wkb.each_run(Geometry::Geos.write(geometry)).flat_map { |_, run| run }
+      def coordinates =
+        @coordinates ||= Geometry::Wkb.each_run(Geometry::Geos.write(geometry)).flat_map { |_, run| run }
 
       # A cell must reach this share of its size into a surface; touching its edge alone does not count.
       LEAST_REACH = 1e-7
@@ -43,11 +44,22 @@ module TileLoom
       # so that large coordinates do not blur the angle.
       def best_turn_deg
         x, y = box.centre
-        hull = Geometry::Wkb.each_run(Geometry::Geos.write(geometry.convex_hull)).first[1].each_slice(2).map { |px, py| [px - x, py - y] }
+        hull =
+          Geometry::Wkb.each_run(Geometry::Geos.write(geometry.convex_hull)).first[1]
+            .each_slice(2)
+            .map { |px, py| [px - x, py - y] }
         return 0.0 if hull.length < 2
-        angles = hull.each_cons(2).map { |(x1, y1), (x2, y2)| (Math.atan2(y2 - y1, x2 - x1) * 180 / Math::PI + 45) % 90 - 45 }.uniq
+        angles =
+          hull
+            .each_cons(2)
+            .map { |(x1, y1), (x2, y2)| (Math.atan2(y2 - y1, x2 - x1) * 180 / Math::PI + 45) % 90 - 45 }
+            .uniq
         flat = hull.flatten
-        angles.min_by { |angle| Axes.new(angle).box(flat).then { |round| [(round.width * round.height).round(6), angle.abs, angle] } }.round(9)
+        angles
+          .min_by do |angle|
+            Axes.new(angle).box(flat).then { |round| [(round.width * round.height).round(6), angle.abs, angle] }
+          end
+          .round(9)
       end
 
       # Of the surfaces, in square reference units.
@@ -74,7 +86,9 @@ module TileLoom
       # Rings of the surfaces, simplified to a share of the larger side; flat coordinates.
       def outline(share)
         return [] if surface.empty?
-        Geometry::Wkb.each_run(Geometry::Geos.write(surface.simplify([box.width, box.height].max * share))).map { |_, coordinates| coordinates }
+        Geometry::Wkb
+          .each_run(Geometry::Geos.write(surface.simplify([box.width, box.height].max * share)))
+          .map { |_, coordinates| coordinates }
       end
 
       # Ground area in square metres on the reference's ellipsoid; points and lines have none.
@@ -98,7 +112,13 @@ module TileLoom
 
       def drawn_in(rectangle)
         share = 1 - 2 * LEAST_REACH
-        Geometry::TurnedRectangle.new(rectangle.centre_x, rectangle.centre_y, rectangle.width * share, rectangle.height * share, rectangle.rotation_deg)
+        Geometry::TurnedRectangle.new(
+          rectangle.centre_x,
+          rectangle.centre_y,
+          rectangle.width * share,
+          rectangle.height * share,
+          rectangle.rotation_deg
+        )
       end
     end
   end

@@ -20,7 +20,9 @@ module TileLoom
 
       # The paper in words: "A3 landscape", "300 × 200 mm".
       def name
-        return [@settings["size"], (width_mm > height_mm) ? "landscape" : "portrait"].join(" ") unless @settings["size"] == PageSize::CUSTOM
+        unless @settings["size"] == PageSize::CUSTOM
+          return [@settings["size"], (width_mm > height_mm) ? "landscape" : "portrait"].join(" ")
+        end
         "#{Units::Number.plain(width_mm, decimals: 1)} × #{Units::Number.plain(height_mm, decimals: 1)} mm"
       end
 
@@ -37,7 +39,13 @@ module TileLoom
         top, right, bottom, left = EDGES.map { |edge| margins_mm[edge] + ((binding_edge == edge) ? gutter_mm : 0.0) }
         area = Geometry::Box.new(left, top, width_mm - right, height_mm - bottom)
         return area if area.width >= 10 && area.height >= 10
-        raise Invalid.new("The margins leave #{Units::Number.plain(area.width, decimals: 1)} × #{Units::Number.plain(area.height, decimals: 1)} mm of a page of #{Units::Number.plain(width_mm, decimals: 1)} × #{Units::Number.plain(height_mm, decimals: 1)} mm; make them smaller.", path: "/layout/page/margins_mm")
+        raise Invalid.new(
+          "The margins leave #{Units::Number.plain(area.width, decimals: 1)} × " \
+          "#{Units::Number.plain(area.height, decimals: 1)} mm of a page of " \
+          "#{Units::Number.plain(width_mm, decimals: 1)} × #{Units::Number.plain(height_mm, decimals: 1)} mm; make " \
+          "them smaller.",
+          path: "/layout/page/margins_mm"
+        )
       end
 
       OTHER = {"left" => "right", "right" => "left"}.freeze
@@ -45,18 +53,31 @@ module TileLoom
       private
 
       def turned_over
-        margins = @settings["margins_mm"].merge("left" => @settings["margins_mm"]["right"], "right" => @settings["margins_mm"]["left"])
-        self.class.new(@settings.merge("margins_mm" => margins, "binding" => @settings["binding"].merge("edge" => OTHER.fetch(binding_edge), "mirrored" => false)))
+        margins =
+          @settings["margins_mm"].merge(
+            "left" => @settings["margins_mm"]["right"],
+            "right" => @settings["margins_mm"]["left"]
+          )
+        self.class.new(
+          @settings.merge(
+            "margins_mm" => margins,
+            "binding" => @settings["binding"].merge("edge" => OTHER.fetch(binding_edge), "mirrored" => false)
+          )
+        )
       end
 
       def oriented(settings)
-        size = if settings["size"] == PageSize::CUSTOM
-          [settings["width_mm"].to_f, settings["height_mm"].to_f]
-        else
-          PageSize::ALL.fetch(settings["size"]) do
-            raise Invalid.new("“#{settings["size"]}” is not a page size; use one of #{PageSize.names.join(", ")}.", path: "/layout/page/size")
+        size =
+          if settings["size"] == PageSize::CUSTOM
+            [settings["width_mm"].to_f, settings["height_mm"].to_f]
+          else
+            PageSize::ALL.fetch(settings["size"]) do
+              raise Invalid.new(
+                "“#{settings["size"]}” is not a page size; use one of #{PageSize.names.join(", ")}.",
+                path: "/layout/page/size"
+              )
+            end
           end
-        end
         return size if settings["size"] == PageSize::CUSTOM && settings["orientation"].nil?
         (settings["orientation"] == "landscape") ? size.minmax.reverse : size.minmax
       end

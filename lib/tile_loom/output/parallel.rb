@@ -18,7 +18,10 @@ module TileLoom
       def run(items, block)
         pipes = Array.new([@processes, items.length].min) { |index| spawn_share(items, index, block) }
         items.each_index do |index|
-          yield Pdf::Page.read(pipes[index % pipes.length][0]) || raise(Invalid.new("A drawing process stopped before sheet #{index + 1}; there may be too little memory."))
+          yield(
+            Pdf::Page.read(pipes[index % pipes.length][0]) ||
+              raise(Invalid.new("A drawing process stopped before sheet #{index + 1}; there may be too little memory."))
+          )
         end
       ensure
         pipes&.each do |reader, pid|
@@ -29,15 +32,16 @@ module TileLoom
 
       def spawn_share(items, share, block)
         reader, writer = IO.pipe(binmode: true)
-        pid = fork do
-          reader.close
-          items.each_with_index { |item, index| writer.write(block.call(item).dump) if index % @processes == share }
-        rescue Errno::EPIPE
-          nil
-        ensure
-          writer.close
-          exit!(0)
-        end
+        pid =
+          fork do
+            reader.close
+            items.each_with_index { |item, index| writer.write(block.call(item).dump) if index % @processes == share }
+          rescue Errno::EPIPE
+            nil
+          ensure
+            writer.close
+            exit!(0)
+          end
         writer.close
         [reader, pid]
       end

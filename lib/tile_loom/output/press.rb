@@ -34,19 +34,34 @@ module TileLoom
       # Writes the pages that the enumerable gives into the file, aside first, then renamed.
       # Invalid when the place cannot be written.
       def bind(pages, file)
-        self.class.aside(file) do |io|
-          writer = Pdf::Writer.new(io, title: @book.title, author: @book.author, subject: @book.subject, date: @book.parsed_date, faces: @book.faces, pictures: @book.pictures.method(:of_content))
-          pages.each { |page| writer.add(page) }
-          writer.close
-        end
+        self
+          .class
+          .aside(file) do |io|
+            writer =
+              Pdf::Writer.new(
+                io,
+                title: @book.title,
+                author: @book.author,
+                subject: @book.subject,
+                date: @book.parsed_date,
+                faces: @book.faces,
+                pictures: @book.pictures.method(:of_content)
+              )
+            pages.each { |page| writer.add(page) }
+            writer.close
+          end
       end
 
       # Opens a file beside the wanted one and renames it when the block is done and all of it is on the disk; leaves
       # nothing behind when it is not.
       def self.aside(file)
         folder, name = File.dirname(File.expand_path(file)), File.basename(file)
-        raise Invalid.new("#{name} cannot be written: its folder does not exist.", detail: folder) unless File.directory?(folder)
-        raise Invalid.new("#{name} cannot be written: there is a folder of that name.", detail: file) if File.directory?(file)
+        unless File.directory?(folder)
+          raise Invalid.new("#{name} cannot be written: its folder does not exist.", detail: folder)
+        end
+        if File.directory?(file)
+          raise Invalid.new("#{name} cannot be written: there is a folder of that name.", detail: file)
+        end
         temporary = File.join(folder, ".#{name}.#{Process.pid}.part")
         File.open(temporary, "wb") do |io|
           yield io

@@ -53,8 +53,20 @@ module TileLoom
       def meant(name, cells)
         plain = name[/\A"(.+)"\z/, 1]
         number = name[/\A#(\d+)\z/, 1] || (name if name.match?(/\A\d{1,9}\z/))
-        {number: number && cells.find { |cell| cell.number == number.to_i }&.number,
-         name: name.start_with?("#") ? nil : (cells.find { |cell| cell.name == (plain || name) } || cells.find { |cell| cell.name.casecmp?(plain || name) })&.number}.compact
+        {
+          number: number && cells.find { |cell| cell.number == number.to_i }&.number,
+          name:
+            (
+              if name.start_with?("#")
+                nil
+              else
+                (
+                  cells.find { |cell| cell.name == (plain || name) } ||
+                    cells.find { |cell| cell.name.casecmp?(plain || name) }
+                )&.number
+              end
+            )
+        }.compact
       end
 
       def one(name, part, cells)
@@ -65,29 +77,43 @@ module TileLoom
       end
 
       def ask(name, part, found, cells)
-        by_number, by_name = found.values_at(:number, :name).map { |number| cells.find { |cell| cell.number == number } }
-        readings = {"##{name}" => "number #{name}, sheet #{by_number.name}", "\"#{name}\"" => "the sheet named #{name}, number #{by_name.number}"}
+        by_number, by_name =
+          found.values_at(:number, :name).map { |number| cells.find { |cell| cell.number == number } }
+        readings = {
+          "##{name}" => "number #{name}, sheet #{by_number.name}",
+          "\"#{name}\"" => "the sheet named #{name}, number #{by_name.number}"
+        }
         choices = readings.map { |text, says| {"text" => reread(part, name, text), "says" => says} }
-        raise Ambiguous.new("“#{name}”: sheet #{by_name.number} is named #{name}, and number #{name} is named #{by_number.name}. Which? Write #{readings.keys.join(" for the number or ")} for the name.", choices: choices)
+        raise Ambiguous.new(
+          "“#{name}”: sheet #{by_name.number} is named #{name}, and number #{name} is named #{by_number.name}. Which? " \
+          "Write #{readings.keys.join(" for the number or ")} for the name.",
+          choices: choices
+        )
       end
 
       # The whole text with the one part read so.
       def reread(part, name, text)
-        parts.map { |known|
-          if known == part
-            if known == name
-              text
+        parts
+          .map do |known|
+            if known == part
+              if known == name
+                text
+              else
+                known.split("-", 2).map { |side| (side.strip == name) ? text : side.strip }.join("-")
+              end
             else
-              known.split("-", 2).map { |side| (side.strip == name) ? text : side.strip }.join("-")
+              known
             end
-          else
-            known
           end
-        }.join(", ")
+          .join(", ")
       end
 
       def refuse(name, cells)
-        raise Invalid.new("There is no sheet “#{name}”; the book has #{cells.length} sheets, #{cells.first&.name} to #{cells.last&.name}. Write, for example, 1-3, 7.", path: "/sheets")
+        raise Invalid.new(
+          "There is no sheet “#{name}”; the book has #{cells.length} sheets, #{cells.first&.name} to " \
+          "#{cells.last&.name}. Write, for example, 1-3, 7.",
+          path: "/sheets"
+        )
       end
     end
   end

@@ -9,6 +9,7 @@ module TileLoom
     # paths are whole; width and height say millimetres.
     class Svg
       PER_MM = 100.0
+      STYLE = "font-kerning:normal;font-variant-ligatures:none;text-rendering:geometricPrecision"
 
       # drawing: Scene::Drawing; size: false leaves out width and height, for pictures that fill their box;
       # pictures: gives the address of a Raster, where its pixels are not to be in the text itself.
@@ -24,7 +25,7 @@ module TileLoom
         width, height = number(@drawing.width_mm), number(@drawing.height_mm)
         @out << %(<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 #{width} #{height}")
         @out << %( width="#{plain(@drawing.width_mm)}mm" height="#{plain(@drawing.height_mm)}mm") if @size
-        @out << %( fill="none" style="font-kerning:normal;font-variant-ligatures:none;text-rendering:geometricPrecision">)
+        @out << %( fill="none" style="#{STYLE}">)
         @drawing.nodes.each { |node| write(node) }
         @out << "</svg>"
       end
@@ -33,10 +34,14 @@ module TileLoom
 
       def write(node)
         case node
-        when Scene::Path then path(node)
-        when Scene::Text then text(node)
-        when Scene::Image then image(node)
-        when Scene::Group then group(node)
+        when Scene::Path
+          path(node)
+        when Scene::Text
+          text(node)
+        when Scene::Image
+          image(node)
+        when Scene::Group
+          group(node)
         end
       end
 
@@ -57,7 +62,12 @@ module TileLoom
 
       # Clips are named by what they are, so that several drawings can stand in one page.
       def clip(area)
-        inside = area.is_a?(Scene::Outline) ? outline_of(area) : %(<rect x="#{number(area.min_x)}" y="#{number(area.min_y)}" width="#{number(area.width)}" height="#{number(area.height)}"/>)
+        inside =
+          if area.is_a?(Scene::Outline)
+            outline_of(area)
+          else
+            %(<rect x="#{number(area.min_x)}" y="#{number(area.min_y)}" width="#{number(area.width)}" height="#{number(area.height)}"/>)
+          end
         id = "clip#{Zlib.crc32(inside).to_s(36)}"
         @out << %( clip-path="url(##{id})"><clipPath id="#{id}">#{inside}</clipPath>)
       end
@@ -100,21 +110,31 @@ module TileLoom
       end
 
       def image(node)
-        @out << %(<image x="#{number(node.x)}" y="#{number(node.y)}" width="#{number(node.width_mm)}" height="#{number(node.height_mm)}" preserveAspectRatio="none" href="#{escape(@pictures.call(node.raster))}")
+        @out << %(<image x="#{number(node.x)}" y="#{number(node.y)}")
+        @out << %( width="#{number(node.width_mm)}" height="#{number(node.height_mm)}")
+        @out << %( preserveAspectRatio="none" href="#{escape(@pictures.call(node.raster))}")
         @out << turn(node) << "/>"
       end
 
       # Clockwise about the node's own place.
-      def turn(node) = node.rotation_deg.zero? ? "" : %( transform="rotate(#{plain(node.rotation_deg)} #{number(node.x)} #{number(node.y)})")
+      def turn(node) =
+        if node.rotation_deg.zero?
+          ""
+        else
+          %( transform="rotate(#{plain(node.rotation_deg)} #{number(node.x)} #{number(node.y)})")
+        end
 
       def paint(fill)
         %( fill="#{escape(fill.colour)}" fill-rule="evenodd"#{%( fill-opacity="#{plain(fill.opacity)}") if fill.opacity < 1})
       end
 
       def stroke(stroke)
-        result = %( stroke="#{escape(stroke.colour)}" stroke-width="#{plain(stroke.width_mm * PER_MM)}" stroke-linejoin="#{stroke.join}")
+        result =
+          %( stroke="#{escape(stroke.colour)}" stroke-width="#{plain(stroke.width_mm * PER_MM)}" stroke-linejoin="#{stroke.join}")
         result << %( stroke-linecap="#{stroke.cap}") unless stroke.cap == "butt"
-        result << %( stroke-dasharray="#{stroke.dash_mm.map { |mm| plain(mm * PER_MM) }.join(" ")}") if stroke.dash_mm&.any?
+        if stroke.dash_mm&.any?
+          result << %( stroke-dasharray="#{stroke.dash_mm.map { |mm| plain(mm * PER_MM) }.join(" ")}")
+        end
         result << %( stroke-opacity="#{plain(stroke.opacity)}") if stroke.opacity < 1
         result
       end
@@ -126,7 +146,9 @@ module TileLoom
         return piece(node, runs.first&.face || node.face, node.string, node.x) if runs.length < 2 && !runs.first&.rtl
         x = node.x
         runs.each do |run|
-          width = run.width_mm(node.size_pt, tracking_pt: node.tracking_pt) + run.string.count(" ") * node.word_pt * Type::Face::MM_PER_PT
+          width =
+            run.width_mm(node.size_pt, tracking_pt: node.tracking_pt) +
+            run.string.count(" ") * node.word_pt * Type::Face::MM_PER_PT
           piece(node, run.face, run.string, run.rtl ? x + width : x, run.rtl ? "rtl" : "ltr")
           x += width
         end
@@ -134,9 +156,13 @@ module TileLoom
 
       def piece(node, face, string, x, direction = nil)
         size = node.size_pt * Type::Face::MM_PER_PT * PER_MM
-        @out << %(<text x="#{number(x)}" y="#{number(node.y)}" font-family="#{escape(face.css_family)}" font-size="#{plain(size)}" font-weight="#{face.weight}" font-style="#{face.style}" fill="#{escape(node.colour)}" xml:space="preserve")
+        @out << %(<text x="#{number(x)}" y="#{number(node.y)}" font-family="#{escape(face.css_family)}")
+        @out << %( font-size="#{plain(size)}" font-weight="#{face.weight}" font-style="#{face.style}")
+        @out << %( fill="#{escape(node.colour)}" xml:space="preserve")
         @out << %( direction="#{direction}" unicode-bidi="bidi-override") if direction
-        @out << %( letter-spacing="#{plain(node.tracking_pt * Type::Face::MM_PER_PT * PER_MM)}") unless node.tracking_pt.zero?
+        unless node.tracking_pt.zero?
+          @out << %( letter-spacing="#{plain(node.tracking_pt * Type::Face::MM_PER_PT * PER_MM)}")
+        end
         @out << %( word-spacing="#{plain(node.word_pt * Type::Face::MM_PER_PT * PER_MM)}") unless node.word_pt.zero?
         @out << turn(node)
         @out << %( paint-order="stroke"#{stroke(node.halo)}) if node.halo

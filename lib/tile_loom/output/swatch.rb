@@ -19,7 +19,12 @@ module TileLoom
 
       def nodes
         point = (@kind == "point" || @kind == "mixed") ? [WIDTH_MM / 2, HEIGHT_MM / 2] : []
-        rings = (@symbol.area? && @kind != "line") ? [Geometry::Box.new(0.6, 0.8, WIDTH_MM - 0.6, HEIGHT_MM - 0.8).corners] : []
+        rings =
+          if @symbol.area? && @kind != "line"
+            [Geometry::Box.new(0.6, 0.8, WIDTH_MM - 0.6, HEIGHT_MM - 0.8).corners]
+          else
+            []
+          end
         lines = (rings.empty? && @kind != "point") ? [[0.4, HEIGHT_MM / 2, WIDTH_MM - 0.4, HEIGHT_MM / 2]] : []
         @symbol.nodes(points: point, lines: lines, rings: rings)
       end

@@ -5,8 +5,9 @@ module TileLoom
     # Nodes drawn together. clip: a Box in page mm, an Outline, or nil; layer: a Layer that readers of a
     # PDF can switch, or nil; name: what the group is, for those who look for it on the screen;
     # opacity: of the group as a whole, so that what overlaps inside it does not show through.
-    Group = Struct.new(:children, :clip, :layer, :name, :opacity, keyword_init: true) do
-      def initialize(children:, clip: nil, layer: nil, name: nil, opacity: 1.0) = super
-    end
+    Group =
+      Struct.new(:children, :clip, :layer, :name, :opacity, keyword_init: true) do
+        def initialize(children:, clip: nil, layer: nil, name: nil, opacity: 1.0) = super
+      end
   end
 end

@@ -4,8 +4,9 @@ module TileLoom
   module Scene
     # A picture of pixels whose upper left corner is at (x, y), in page millimetres, so wide and so high,
     # turned clockwise by rotation_deg about that corner. raster: an Artwork::Raster.
-    Image = Struct.new(:x, :y, :width_mm, :height_mm, :raster, :rotation_deg, keyword_init: true) do
-      def initialize(x:, y:, width_mm:, height_mm:, raster:, rotation_deg: 0.0) = super
-    end
+    Image =
+      Struct.new(:x, :y, :width_mm, :height_mm, :raster, :rotation_deg, keyword_init: true) do
+        def initialize(x:, y:, width_mm:, height_mm:, raster:, rotation_deg: 0.0) = super
+      end
   end
 end

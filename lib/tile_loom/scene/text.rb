@@ -5,8 +5,32 @@ module TileLoom
     # One line of text that starts at (x, y) on its baseline, in page millimetres; face: a Type::Face;
     # size_pt; turned clockwise by rotation_deg about its start; halo: a Stroke drawn under it, or nil;
     # tracking_pt: added after each character; word_pt: added to each space (for justified lines).
-    Text = Struct.new(:x, :y, :string, :face, :size_pt, :colour, :rotation_deg, :halo, :tracking_pt, :word_pt, keyword_init: true) do
-      def initialize(x:, y:, string:, face:, size_pt:, colour: "#1f2a30", rotation_deg: 0.0, halo: nil, tracking_pt: 0.0, word_pt: 0.0) = super
-    end
+    Text =
+      Struct.new(
+        :x,
+        :y,
+        :string,
+        :face,
+        :size_pt,
+        :colour,
+        :rotation_deg,
+        :halo,
+        :tracking_pt,
+        :word_pt,
+        keyword_init: true
+      ) do
+        def initialize(
+          x:,
+          y:,
+          string:,
+          face:,
+          size_pt:,
+          colour: "#1f2a30",
+          rotation_deg: 0.0,
+          halo: nil,
+          tracking_pt: 0.0,
+          word_pt: 0.0
+        ) = super
+      end
   end
 end

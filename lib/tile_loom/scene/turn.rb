@@ -16,10 +16,14 @@ module TileLoom
 
       def node(node)
         case node
-        when Path then with(node, runs: node.runs.map { |run| @map.map(run) })
-        when Text, Image then placed(node)
-        when Group then with(node, children: nodes(node.children), clip: clip(node.clip))
-        else node
+        when Path
+          with(node, runs: node.runs.map { |run| @map.map(run) })
+        when Text, Image
+          placed(node)
+        when Group
+          with(node, children: nodes(node.children), clip: clip(node.clip))
+        else
+          node
         end
       end
 

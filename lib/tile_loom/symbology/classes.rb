@@ -10,22 +10,38 @@ module TileLoom
       WAYS = {"equal" => "EqualInterval", "quantile" => "Quantile", "natural" => "Natural", "round" => "Round"}.freeze
 
       # One class: from its lower bound, up to its upper one (which counts in for the last).
-      Class = Struct.new(:from, :to, :last, :count, keyword_init: true) do
-        # The condition on an attribute, in CQL2 JSON.
-        def condition(attribute)
-          property = {"property" => attribute}
-          {"op" => "and", "args" => [{"op" => ">=", "args" => [property, from]}, {"op" => last ? "<=" : "<", "args" => [property, to]}]}
-        end
+      Class =
+        Struct.new(:from, :to, :last, :count, keyword_init: true) do
+          # The condition on an attribute, in CQL2 JSON.
+          def condition(attribute)
+            property = {"property" => attribute}
+            {
+              "op" => "and",
+              "args" => [
+                {"op" => ">=", "args" => [property, from]},
+                {"op" => last ? "<=" : "<", "args" => [property, to]}
+              ]
+            }
+          end
 
-        def title = "#{Units::Number.grouped(from)} – #{Units::Number.grouped(to)}"
-      end
+          def title = "#{Units::Number.grouped(from)} – #{Units::Number.grouped(to)}"
+        end
 
       # values: numbers, others are passed over; way: a key of WAYS; count: of classes.
       def initialize(values, way:, count:)
         @values = values.select { |value| value.is_a?(Numeric) && value.to_f.finite? }.sort
-        raise Invalid.new("The attribute holds no numbers; choose one of numbers, or a symbol for each value.", path: "/attribute") if @values.empty?
-        raise Invalid.new("“#{way}” is no way to make classes; use one of #{WAYS.keys.join(", ")}.", path: "/way") unless WAYS.key?(way)
-        raise Invalid.new("The number of classes must be from 1 to #{MOST}.", path: "/count") unless count.is_a?(Integer) && count.between?(1, MOST)
+        if @values.empty?
+          raise Invalid.new(
+            "The attribute holds no numbers; choose one of numbers, or a symbol for each value.",
+            path: "/attribute"
+          )
+        end
+        unless WAYS.key?(way)
+          raise Invalid.new("“#{way}” is no way to make classes; use one of #{WAYS.keys.join(", ")}.", path: "/way")
+        end
+        unless count.is_a?(Integer) && count.between?(1, MOST)
+          raise Invalid.new("The number of classes must be from 1 to #{MOST}.", path: "/count")
+        end
         @way, @count = way, count
       end
 
@@ -37,7 +53,12 @@ module TileLoom
         pairs = breaks.each_cons(2).to_a
         pairs.each_with_index.map do |(from, to), index|
           last = index == pairs.length - 1
-          Class.new(from: from, to: to, last: last, count: @values.count { |value| value >= from && (last ? value <= to : value < to) })
+          Class.new(
+            from: from,
+            to: to,
+            last: last,
+            count: @values.count { |value| value >= from && (last ? value <= to : value < to) }
+          )
         end
       end
 

@@ -21,7 +21,10 @@ module TileLoom
         @visible = settings.fetch("visible", true)
         @opacity = settings.fetch("opacity", 1.0)
         @factor = factor
-        @rules = settings["rules"].each_with_index.map { |rule, index| Rule.new(rule, drawings: drawings, factor: factor, path: "#{path}/rules/#{index}") }
+        @rules =
+          settings["rules"].each_with_index.map do |rule, index|
+            Rule.new(rule, drawings: drawings, factor: factor, path: "#{path}/rules/#{index}")
+          end
         @label = settings["label"] && Label.new(settings["label"], factor: factor, faces: faces)
         refuse_empty_range
       end
@@ -38,7 +41,11 @@ module TileLoom
       def at(scale)
         design = @settings["design_scale"] or return self
         factor = [design / scale.to_f, LARGEST_FACTOR].min
-        (@factor == factor) ? self : Layer.new(@settings, drawings: @drawings, faces: @faces, path: @path, factor: factor)
+        if @factor == factor
+          self
+        else
+          Layer.new(@settings, drawings: @drawings, faces: @faces, path: @path, factor: factor)
+        end
       end
 
       # The rules that draw a feature of these attributes.
@@ -56,7 +63,11 @@ module TileLoom
       def refuse_empty_range
         range = @settings["shown"]
         return unless range && range["from"] && range["to"] && range["from"] > range["to"]
-        raise Invalid.new("The layer “#{title}” is to be drawn from #{Units::Number.ratio(range["from"])} to #{Units::Number.ratio(range["to"])}, which is no range; swap the two.", path: "#{@path}/shown")
+        raise Invalid.new(
+          "The layer “#{title}” is to be drawn from #{Units::Number.ratio(range["from"])} to " \
+          "#{Units::Number.ratio(range["to"])}, which is no range; swap the two.",
+          path: "#{@path}/shown"
+        )
       end
     end
   end

@@ -9,12 +9,16 @@ module TileLoom
       LOCK = Mutex.new
 
       # Names of the shipped drawings.
-      def self.shipped = @shipped ||= Dir[File.join(FOLDER, "*.svg")].map { |file| File.basename(file, ".svg") }.sort.freeze
+      def self.shipped =
+        @shipped ||= Dir[File.join(FOLDER, "*.svg")].map { |file| File.basename(file, ".svg") }.sort.freeze
 
       def self.drawing(name)
         LOCK.synchronize do
           @drawings ||= {}
-          @drawings[name] ||= Artwork::SvgReader.read(File.read(File.join(FOLDER, "#{name}.svg")), name: "The marker #{name}")
+          @drawings[name] ||= Artwork::SvgReader.read(
+            File.read(File.join(FOLDER, "#{name}.svg")),
+            name: "The marker #{name}"
+          )
         end
       end
 
@@ -26,9 +30,16 @@ module TileLoom
 
       # An Artwork::Drawing; Invalid for a name that is neither shipped nor the book's own.
       def drawing(name, path: nil)
-        return @read[name] ||= Artwork::SvgReader.read(@own[name]["svg"], name: "The marker “#{@own[name]["title"]}”") if @own.key?(name)
+        if @own.key?(name)
+          return (
+            @read[name] ||= Artwork::SvgReader.read(@own[name]["svg"], name: "The marker “#{@own[name]["title"]}”")
+          )
+        end
         return self.class.drawing(name) if self.class.shipped.include?(name)
-        raise Invalid.new("There is no marker “#{name}”; choose one of the shipped set, or bring in a drawing of your own.", path: path)
+        raise Invalid.new(
+          "There is no marker “#{name}”; choose one of the shipped set, or bring in a drawing of your own.",
+          path: path
+        )
       end
     end
   end

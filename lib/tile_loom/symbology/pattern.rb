@@ -19,14 +19,21 @@ module TileLoom
         "dots" => [Family.new(turned_deg: 0, dash: [0, 1], round: true)],
         "staggered-dots" => [Family.new(turned_deg: 0, dash: [0, 1], round: true, shift: 0.5)],
         "dashes" => [Family.new(turned_deg: 0, dash: [0.6, 0.4], shift: 0.5)],
-        "plus-signs" => [Family.new(turned_deg: 0, dash: [0.4, 0.6], shift: nil), Family.new(turned_deg: 90, dash: [0.4, 0.6], shift: nil)]
+        "plus-signs" => [
+          Family.new(turned_deg: 0, dash: [0.4, 0.6], shift: nil),
+          Family.new(turned_deg: 90, dash: [0.4, 0.6], shift: nil)
+        ]
       }.freeze
 
       def initialize(settings, factor: 1.0)
         @families = KINDS.fetch(settings["kind"])
         @spacing = settings.fetch("spacing_mm", 2.0) * factor.to_f
         @angle_deg = settings.fetch("angle_deg", 0.0)
-        @stroke = {colour: settings.fetch("colour", "#1f2a30"), width_mm: settings.fetch("width_mm", 0.15) * factor.to_f, opacity: settings.fetch("opacity", 1.0)}
+        @stroke = {
+          colour: settings.fetch("colour", "#1f2a30"),
+          width_mm: settings.fetch("width_mm", 0.15) * factor.to_f,
+          opacity: settings.fetch("opacity", 1.0)
+        }
       end
 
       # A Scene::Group of the pattern inside these rings (page mm), or nil where the pattern is so fine
@@ -58,7 +65,12 @@ module TileLoom
         from -= family.dash[0] / 2.0 * @spacing if family.dash
         from += family.shift * @spacing if family.shift && row.odd?
         across = row * @spacing
-        [from * cos - across * sin, from * sin + across * cos, along[1] * cos - across * sin, along[1] * sin + across * cos]
+        [
+          from * cos - across * sin,
+          from * sin + across * cos,
+          along[1] * cos - across * sin,
+          along[1] * sin + across * cos
+        ]
       end
 
       def stroke(family)

@@ -10,13 +10,19 @@ module TileLoom
       # drawings: a MarkerSet; factor: by which all sizes grow or shrink.
       def initialize(settings, drawings: MarkerSet.new, factor: 1.0, path: nil)
         @strokes = (settings["strokes"] || []).map { |stroke| self.class.stroke(stroke, factor) }
-        @fill = settings["fill"] && Scene::Fill.new(**settings["fill"].slice("colour", "opacity").transform_keys(&:to_sym))
+        @fill =
+          settings["fill"] && Scene::Fill.new(**settings["fill"].slice("colour", "opacity").transform_keys(&:to_sym))
         @pattern = settings["pattern"] && Pattern.new(settings["pattern"], factor: factor)
-        @marker = settings["marker"] && Marker.new(settings["marker"], drawings: drawings, factor: factor, path: path && "#{path}/marker")
+        @marker =
+          settings["marker"] &&
+          Marker.new(settings["marker"], drawings: drawings, factor: factor, path: path && "#{path}/marker")
       end
 
       def self.stroke(settings, factor = 1.0)
-        stroke = Scene::Stroke.new(**settings.slice("colour", "width_mm", "dash_mm", "cap", "join", "opacity").transform_keys(&:to_sym))
+        stroke =
+          Scene::Stroke.new(
+            **settings.slice("colour", "width_mm", "dash_mm", "cap", "join", "opacity").transform_keys(&:to_sym)
+          )
         return stroke if (factor - 1).abs < 1e-12
         stroke.width_mm *= factor
         stroke.dash_mm = stroke.dash_mm&.map { |length| length * factor }

@@ -19,9 +19,11 @@ module TileLoom
 
       # FRIBIDI_PAR_ON: by the first letter that has a direction (rules P2 and P3). FRIBIDI_PAR_RTL.
       BY_CONTENT, RIGHT_TO_LEFT = 0x40, 0x111
-      # Characters without which a text runs from left to right all through: letters of the right-to-left scripts, and the
+      # Characters without which a text runs from left to right all through: letters of the right-to-left scripts, and
+      # the
       # controls that change the direction.
-      ANY = /[\u0590-\u08FF\u200E\u200F\u202A-\u202E\u2066-\u2069\uFB1D-\uFDFF\uFE70-\uFEFC\u{10800}-\u{10FFF}\u{1E800}-\u{1EFFF}]/
+      ANY =
+        /[\u0590-\u08FF\u200E\u200F\u202A-\u202E\u2066-\u2069\uFB1D-\uFDFF\uFE70-\uFEFC\u{10800}-\u{10FFF}\u{1E800}-\u{1EFFF}]/
 
       module_function
 
@@ -49,7 +51,10 @@ module TileLoom
       def visual(parts, levels)
         order = parts.each_index.to_a
         (levels.max || 0).downto(1) do |level|
-          order = order.chunk_while { |one, other| (levels[one] >= level) == (levels[other] >= level) }.flat_map { |chunk| (levels[chunk.first] >= level) ? chunk.reverse : chunk }
+          order =
+            order
+              .chunk_while { |one, other| (levels[one] >= level) == (levels[other] >= level) }
+              .flat_map { |chunk| (levels[chunk.first] >= level) ? chunk.reverse : chunk }
         end
         order.map { |index| parts[index] }
       end

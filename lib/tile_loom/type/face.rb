@@ -27,7 +27,8 @@ module TileLoom
       end
 
       # Of a part of a string: see Shaper#shape.
-      def shape_part(string, start, length, rtl:, script:) = shaper.shape(string, start: start, length: length, rtl: rtl, script: script)
+      def shape_part(string, start, length, rtl:, script:) =
+        shaper.shape(string, start: start, length: length, rtl: rtl, script: script)
 
       # Height of capitals, and the ascent and descent (below zero) of the line, in mm at a size.
       def cap_height_mm(size_pt) = metric(cap_height, size_pt)
@@ -46,13 +47,22 @@ module TileLoom
       # Advance of a glyph in font units.
       def advance(glyph) = @advances[glyph] ||= font.horizontal_metrics.for(glyph).advance_width
 
-      # The character that a glyph is reached by, of several one that is no other's compatibility form (a Greek mu, not a
+      # The character that a glyph is reached by, of several one that is no other's compatibility form (a Greek mu, not
+      # a
       # micro sign); nil where it comes by shaping alone.
       def character(glyph)
         @characters ||= {}
         return @characters[glyph] if @characters.key?(glyph)
-        @reached ||= cmap.code_map.reject { |codepoint, _| codepoint < 32 || codepoint.between?(127, 159) || SHAPED.any? { |range| range.cover?(codepoint) } }.group_by(&:last)
-        @characters[glyph] = @reached[glyph]&.map { |codepoint, _| [codepoint].pack("U") }&.min_by { |character| [(character.unicode_normalize(:nfkc) == character) ? 0 : 1, character] }
+        @reached ||=
+          cmap
+            .code_map
+            .reject do |codepoint, _|
+              codepoint < 32 || codepoint.between?(127, 159) || SHAPED.any? { |range| range.cover?(codepoint) }
+            end
+            .group_by(&:last)
+        @characters[glyph] = @reached[glyph]
+          &.map { |codepoint, _| [codepoint].pack("U") }
+          &.min_by { |character| [(character.unicode_normalize(:nfkc) == character) ? 0 : 1, character] }
       end
 
       # Arabic letters as they look at a place in a word (Unicode's presentation forms).
@@ -74,7 +84,10 @@ module TileLoom
 
       private
 
-      def told_cap_height = (font.os2.exists? && font.os2.version.to_i >= 2 && font.os2.cap_height.to_i.positive?) ? font.os2.cap_height : nil
+      def told_cap_height =
+        if font.os2.exists? && font.os2.version.to_i >= 2 && font.os2.cap_height.to_i.positive?
+          font.os2.cap_height
+        end
 
       # From TrueType's outlines; nil where the font has others, or none of it.
       def outline_height(letter)

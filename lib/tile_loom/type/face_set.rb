@@ -31,7 +31,9 @@ module TileLoom
 
       def plain(key)
         return Library.face(key).first unless @own.key?(key)
-        @read[key] ||= READINGS.fetch([key, @own[key]["content"] || @own[key].hash]) { FontFile.new(@enclosures.bytes(@own[key]), name: @own[key]["title"]).face(key) }
+        @read[key] ||= READINGS.fetch([key, @own[key]["content"] || @own[key].hash]) do
+          FontFile.new(@enclosures.bytes(@own[key]), name: @own[key]["title"]).face(key)
+        end
       end
 
       def others(key)

@@ -12,7 +12,25 @@ module TileLoom
       # The Face that it is of.
       attr_reader :first
 
-      def_delegators :first, :key, :family, :weight, :style, :file, :css_family, :bytes, :font, :compact?, :units_per_em, :cap_height, :cap_height_mm, :ascent_mm, :descent_mm, :glyph, :advance, :character, :shows?
+      def_delegators :first,
+        :key,
+        :family,
+        :weight,
+        :style,
+        :file,
+        :css_family,
+        :bytes,
+        :font,
+        :compact?,
+        :units_per_em,
+        :cap_height,
+        :cap_height_mm,
+        :ascent_mm,
+        :descent_mm,
+        :glyph,
+        :advance,
+        :character,
+        :shows?
 
       # others: gives the list of them, once it is asked for.
       def initialize(face, &others)
@@ -31,7 +49,9 @@ module TileLoom
       # In mm at a size in points, kerned; tracking_pt: added after each character.
       def width_mm(string, size_pt, tracking_pt: 0.0)
         @widths.clear if @widths.size > Face::MOST_SHAPED
-        (@widths[string] ||= {})[[size_pt, tracking_pt]] ||= runs(string).sum { |run| run.width_mm(size_pt, tracking_pt: tracking_pt) }
+        (@widths[string] ||= {})[[size_pt, tracking_pt]] ||= runs(string).sum do |run|
+          run.width_mm(size_pt, tracking_pt: tracking_pt)
+        end
       end
 
       # Characters that none of the faces has.

@@ -9,7 +9,11 @@ module TileLoom
       LARGEST_BYTES = 20 * 1024 * 1024
       # First four bytes of fonts that are read, and of what is refused by its name.
       READ = ["\x00\x01\x00\x00".b, "true".b, "OTTO".b].freeze
-      OTHERS = {"ttcf" => "a collection of several faces; bring in one face of it as TTF or OTF", "wOFF" => "a web font; bring in its TTF or OTF", "wOF2" => "a web font; bring in its TTF or OTF"}.freeze
+      OTHERS = {
+        "ttcf" => "a collection of several faces; bring in one face of it as TTF or OTF",
+        "wOFF" => "a web font; bring in its TTF or OTF",
+        "wOF2" => "a web font; bring in its TTF or OTF"
+      }.freeze
       # OpenType, OS/2 table, fsType: the lowest four bits say what its licence lets one do; 2 alone is
       # "must not be embedded".
       RESTRICTED = 0x0002
@@ -29,7 +33,15 @@ module TileLoom
 
       # A Face under a key of the book.
       def face(key)
-        Face.new(key, family, weight, italic? ? "italic" : "normal", nil, bytes: @bytes, css_family: "Loom own #{TileLoom::Assets::Enclosures.content_of(@bytes)[0, 12]}")
+        Face.new(
+          key,
+          family,
+          weight,
+          italic? ? "italic" : "normal",
+          nil,
+          bytes: @bytes,
+          css_family: "Loom own #{TileLoom::Assets::Enclosures.content_of(@bytes)[0, 12]}"
+        )
       end
 
       def family = naming(16) || naming(1) || @name
@@ -38,7 +50,8 @@ module TileLoom
 
       def weight = font.os2.exists? ? font.os2.weight_class.clamp(1, 1000) : 400
 
-      def italic? = font.header.mac_style.anybits?(2) || (font.postscript.exists? && font.postscript.italic_angle.to_i != 0)
+      def italic? =
+        font.header.mac_style.anybits?(2) || (font.postscript.exists? && font.postscript.italic_angle.to_i != 0)
 
       private
 
@@ -51,19 +64,37 @@ module TileLoom
         missing = TABLES.reject { |table| font.directory.tables.key?(table) }
         refuse("is a broken font: it lacks #{missing.join(", ")}") if missing.any?
         refuse("says nothing of characters that could be set (it has no Unicode map)") if font.cmap.unicode.empty?
-        refuse("has no outlines that can be printed") unless font.directory.tables.key?("glyf") || font.directory.tables.key?("CFF ")
-        refuse("may not be embedded: its maker forbids that (OS/2 fsType)") if font.os2.exists? && (font.os2.type & USAGE) == RESTRICTED
-        refuse("is a broken font: its letters have no width") unless %w[n A 0].any? { |letter| FaceStack.new(face("trial")) { [] }.width_mm(letter, 10) > 0 } || letters?
+        unless font.directory.tables.key?("glyf") || font.directory.tables.key?("CFF ")
+          refuse("has no outlines that can be printed")
+        end
+        if font.os2.exists? && (font.os2.type & USAGE) == RESTRICTED
+          refuse("may not be embedded: its maker forbids that (OS/2 fsType)")
+        end
+        unless %w[n A 0].any? { |letter| FaceStack.new(face("trial")) { [] }.width_mm(letter, 10) > 0 } || letters?
+          refuse("is a broken font: its letters have no width")
+        end
       end
 
       # A face of another script may have no Latin letter at all.
-      def letters? = font.cmap.unicode.first.code_map.values.uniq.first(200).any? { |glyph| glyph.positive? && font.horizontal_metrics.for(glyph).advance_width.positive? }
+      def letters? =
+        font
+          .cmap
+          .unicode
+          .first
+          .code_map
+          .values
+          .uniq
+          .first(200)
+          .any? { |glyph| glyph.positive? && font.horizontal_metrics.for(glyph).advance_width.positive? }
 
       def font = @font ||= TTFunk::File.new(@bytes)
 
       def naming(id)
         text = font.name.strings[id]&.find { |string| string.to_s.strip != "" }
-        text && text.to_s.dup.force_encoding(Encoding::UTF_8).scrub("").delete("\u0000").strip[0, 100].then { |clean| clean.empty? ? nil : clean }
+        text &&
+          text.to_s.dup.force_encoding(Encoding::UTF_8).scrub("").delete("\u0000").strip[0, 100].then do |clean|
+            clean.empty? ? nil : clean
+          end
       end
     end
   end

@@ -7,7 +7,14 @@ module TileLoom
       # box: page mm; align: left, centre, right, justify; anchor: top, middle, bottom; leading: line pitch
       # over size; tracking_pt: added after each character.
       def initialize(face:, size_pt:, colour: "#1f2a30", align: "left", anchor: "top", leading: 1.2, tracking_pt: 0.0)
-        @face, @size_pt, @colour, @align, @anchor, @leading, @tracking_pt = face, size_pt, colour, align, anchor, leading, tracking_pt
+        @face, @size_pt, @colour, @align, @anchor, @leading, @tracking_pt =
+          face,
+          size_pt,
+          colour,
+          align,
+          anchor,
+          leading,
+          tracking_pt
       end
 
       def lines(string, width_mm) = broken(string, width_mm).map(&:first)
@@ -30,8 +37,16 @@ module TileLoom
         first = (pitch_mm - (ascent - descent)) / 2 + ascent
         rows.each_with_index.filter_map do |(row, last), index|
           next if row.empty?
-          Scene::Text.new(x: start_of(row, box), y: top + first + index * pitch_mm, string: row,
-            face: @face, size_pt: @size_pt, colour: @colour, tracking_pt: @tracking_pt, word_pt: word_pt(row, last, box))
+          Scene::Text.new(
+            x: start_of(row, box),
+            y: top + first + index * pitch_mm,
+            string: row,
+            face: @face,
+            size_pt: @size_pt,
+            colour: @colour,
+            tracking_pt: @tracking_pt,
+            word_pt: word_pt(row, last, box)
+          )
         end
       end
 
@@ -41,17 +56,23 @@ module TileLoom
 
       def top(box, height)
         case @anchor
-        when "middle" then box.min_y + (box.height - height) / 2
-        when "bottom" then box.max_y - height
-        else box.min_y
+        when "middle"
+          box.min_y + (box.height - height) / 2
+        when "bottom"
+          box.max_y - height
+        else
+          box.min_y
         end
       end
 
       def start_of(row, box)
         case @align
-        when "centre" then box.min_x + (box.width - width(row)) / 2
-        when "right" then box.max_x - width(row)
-        else box.min_x
+        when "centre"
+          box.min_x + (box.width - width(row)) / 2
+        when "right"
+          box.max_x - width(row)
+        else
+          box.min_x
         end
       end
 
@@ -64,22 +85,26 @@ module TileLoom
 
       # [line, is it the last of its paragraph?]
       def broken(string, width_mm)
-        string.split("\n", -1).flat_map do |paragraph|
-          rows = break_paragraph(paragraph, width_mm)
-          rows.each_with_index.map { |row, index| [row, index == rows.length - 1] }
-        end
+        string
+          .split("\n", -1)
+          .flat_map do |paragraph|
+            rows = break_paragraph(paragraph, width_mm)
+            rows.each_with_index.map { |row, index| [row, index == rows.length - 1] }
+          end
       end
 
       def break_paragraph(paragraph, width_mm)
         rows = [+""]
-        paragraph.split(" ").each do |word|
-          candidate = rows.last.empty? ? word : "#{rows.last} #{word}"
-          if rows.last.empty? || width(candidate) <= width_mm
-            rows[-1] = candidate
-          else
-            rows << word
+        paragraph
+          .split(" ")
+          .each do |word|
+            candidate = rows.last.empty? ? word : "#{rows.last} #{word}"
+            if rows.last.empty? || width(candidate) <= width_mm
+              rows[-1] = candidate
+            else
+              rows << word
+            end
           end
-        end
         rows
       end
     end

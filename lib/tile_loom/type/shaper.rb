@@ -58,13 +58,17 @@ module TileLoom
       # bytes: of a font file.
       def initialize(bytes)
         @bytes = FFI::MemoryPointer.new(:char, bytes.bytesize).put_bytes(0, bytes)
-        @font = Library.hb_font_create(Library.hb_face_create(Library.hb_blob_create(@bytes, bytes.bytesize, READ_ONLY, nil, nil), 0))
+        @font =
+          Library.hb_font_create(
+            Library.hb_face_create(Library.hb_blob_create(@bytes, bytes.bytesize, READ_ONLY, nil, nil), 0)
+          )
         @buffer = Library.hb_buffer_create
         @features = features
       end
 
       # Glyph list of a string, left to right, of a part of it where start and length (bytes) say so: its neighbours
-      # shape it too, as letters that join. rtl: does it run from right to left? script: a tag, or nil to go by what it holds.
+      # shape it too, as letters that join. rtl: does it run from right to left? script: a tag, or nil to go by what it
+      # holds.
       def shape(string, start: 0, length: string.bytesize, rtl: false, script: nil)
         return [] if string.empty?
         LOCK.synchronize { shaped(string.encode(Encoding::UTF_8), start, length, rtl, script) }
@@ -93,7 +97,15 @@ module TileLoom
         infos = infos.read_array_of_uint32(number * WORDS)
         places = places.read_array_of_int32(number * WORDS)
         texts = texts(text, Array.new(number) { |index| infos[index * WORDS + 2] }, behind)
-        Array.new(number) { |index| Glyph.new(infos[index * WORDS], places[index * WORDS], places[index * WORDS + 2], places[index * WORDS + 3], texts[index]) }
+        Array.new(number) do |index|
+          Glyph.new(
+            infos[index * WORDS],
+            places[index * WORDS],
+            places[index * WORDS + 2],
+            places[index * WORDS + 3],
+            texts[index]
+          )
+        end
       end
 
       # What each glyph stands for: its cluster's characters, at the first glyph of the cluster.

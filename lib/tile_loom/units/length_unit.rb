@@ -16,24 +16,26 @@ module TileLoom
       def to_s = symbol
 
       # "US survey feet"
-      def plural = if name.end_with?("foot")
-                     name.sub(/foot\z/, "feet")
-                   else
-                     name.end_with?("inch") ? "#{name}es" : "#{name}s"
-                   end
+      def plural =
+        if name.end_with?("foot")
+          name.sub(/foot\z/, "feet")
+        else
+          name.end_with?("inch") ? "#{name}es" : "#{name}s"
+        end
 
-      ALL = [
-        new("mm", "mm", "millimetre", Rational(1, 1000)),
-        new("in", "in", "inch", Rational(254, 10_000)),
-        new("pt", "pt", "point", Rational(254, 720_000)),
-        new("m", "m", "metre", 1),
-        new("km", "km", "kilometre", 1000),
-        new("ft", "ft", "international foot", Rational(3048, 10_000)),
-        new("us-ft", "ft", "US survey foot", Rational(1200, 3937)),
-        new("yd", "yd", "yard", Rational(9144, 10_000)),
-        new("mi", "mi", "statute mile", Rational(1_609_344, 1000)),
-        new("nmi", "nmi", "nautical mile", 1852)
-      ].to_h { |unit| [unit.code, unit] }.freeze
+      ALL =
+        [
+          new("mm", "mm", "millimetre", Rational(1, 1000)),
+          new("in", "in", "inch", Rational(254, 10_000)),
+          new("pt", "pt", "point", Rational(254, 720_000)),
+          new("m", "m", "metre", 1),
+          new("km", "km", "kilometre", 1000),
+          new("ft", "ft", "international foot", Rational(3048, 10_000)),
+          new("us-ft", "ft", "US survey foot", Rational(1200, 3937)),
+          new("yd", "yd", "yard", Rational(9144, 10_000)),
+          new("mi", "mi", "statute mile", Rational(1_609_344, 1000)),
+          new("nmi", "nmi", "nautical mile", 1852)
+        ].to_h { |unit| [unit.code, unit] }.freeze
 
       # The unit with this code; Invalid names the known ones.
       def self.find(code)

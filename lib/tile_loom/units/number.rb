@@ -16,7 +16,8 @@ module TileLoom
       # more than a few or a rounded value would be off by more than a tolerance; else as many as keep within it.
       # All Rational or Float in one unit; tolerance: nil where none is known; nil where nothing up to `most` does.
       def places_within(step, value, tolerance, most: 9)
-        exact = [step, value % step].map { |number| places(number, most: most) }.then { |found| found.max if found.all? }
+        exact =
+          [step, value % step].map { |number| places(number, most: most) }.then { |found| found.max if found.all? }
         return exact if tolerance.nil? || !tolerance.positive?
         # A rounded number is off by half its last place at most.
         needed = (-Math.log10(2 * tolerance)).ceil.clamp(0, most)

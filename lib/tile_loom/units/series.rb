@@ -37,7 +37,9 @@ module TileLoom
       def angle_at_most_deg(value) = ANGLES_DEG.reverse.find { |angle| angle <= value } || ANGLES_DEG.first
 
       def around(value)
-        raise Invalid.new("There is no round length near #{value}; give the grid a fixed interval, or another scale.") unless value.to_f.finite? && value.positive?
+        unless value.to_f.finite? && value.positive?
+          raise Invalid.new("There is no round length near #{value}; give the grid a fixed interval, or another scale.")
+        end
         power = Math.log10(value).floor
         ((power - 1)..(power + 1)).flat_map { |n| [1, 2, 5].map { |digit| digit * Rational(10)**n } }
       end
@@ -45,7 +47,14 @@ module TileLoom
       # By which whole numbers a step is multiplied to come to other round spacings: every 2nd, 5th, 10th line,
       # whichever of them is round itself. Ascending, from 1.
       def multiples(step, angle:)
-        round = angle ? ANGLES_DEG.select { |number| number > step && (number / step).denominator == 1 }.map { |number| (number / step).to_i } : lengths(step)
+        round =
+          if angle
+            ANGLES_DEG
+              .select { |number| number > step && (number / step).denominator == 1 }
+              .map { |number| (number / step).to_i }
+          else
+            lengths(step)
+          end
         # Of decimals of a degree there are none near by.
         round = lengths(step) if angle && (round.empty? || round.first > NEXT)
         [1, *(round.empty? ? [2, 5, 10, 20, 50, 100] : round)]

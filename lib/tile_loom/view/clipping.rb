@@ -18,10 +18,14 @@ module TileLoom
       def each_run(&block)
         return whole(&block) if @tolerance.nil? && inside?
         case @wkb.getbyte(1)
-        when 1, 4 then points(@wkb, &block)
-        when 2, 5 then lines(cut(@wkb), &block)
-        when 3, 6 then rings(cut(@wkb), &block)
-        else mixed(&block)
+        when 1, 4
+          points(@wkb, &block)
+        when 2, 5
+          lines(cut(@wkb), &block)
+        when 3, 6
+          rings(cut(@wkb), &block)
+        else
+          mixed(&block)
         end
       end
 
@@ -43,8 +47,9 @@ module TileLoom
 
       def cut(bytes)
         geometry = Geometry::Geos.read(bytes)
-        inside = geometry.x_min >= @window.min_x && geometry.x_max <= @window.max_x &&
-          geometry.y_min >= @window.min_y && geometry.y_max <= @window.max_y
+        inside =
+          geometry.x_min >= @window.min_x && geometry.x_max <= @window.max_x && geometry.y_min >= @window.min_y &&
+          geometry.y_max <= @window.max_y
         inside ? geometry : geometry.clip_by_rect(@window.min_x, @window.min_y, @window.max_x, @window.max_y)
       end
 
@@ -66,9 +71,9 @@ module TileLoom
 
       # Members of a collection, each by its own kind.
       def mixed(&block)
-        Geometry::Geos.parts(Geometry::Geos.read(@wkb)).each do |part|
-          self.class.new(Geometry::Geos.write(part), @window, @tolerance).each_run(&block)
-        end
+        Geometry::Geos
+          .parts(Geometry::Geos.read(@wkb))
+          .each { |part| self.class.new(Geometry::Geos.write(part), @window, @tolerance).each_run(&block) }
       end
     end
   end

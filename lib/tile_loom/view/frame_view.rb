@@ -12,7 +12,18 @@ module TileLoom
       end
 
       # What tells it from another view of the same reference: numbers.
-      def place = [frame.min_x, frame.min_y, frame.width, frame.height, ground.centre_x, ground.centre_y, ground.width, ground.height, ground.rotation_deg]
+      def place =
+        [
+          frame.min_x,
+          frame.min_y,
+          frame.width,
+          frame.height,
+          ground.centre_x,
+          ground.centre_y,
+          ground.width,
+          ground.height,
+          ground.rotation_deg
+        ]
 
       def affine = @affine ||= ground.onto(frame)
 
@@ -40,10 +51,11 @@ module TileLoom
       # The ground in the frame's middle; where that lies beyond the edge of the earth, as on a sheet in the corner of a
       # world map, the nearest of its places that do not.
       def middle
-        @middle ||= begin
-          centre = [ground.centre_x, ground.centre_y]
-          Crs::Factors.ground?(crs, *centre) ? centre : (nearest_ground || centre)
-        end
+        @middle ||=
+          begin
+            centre = [ground.centre_x, ground.centre_y]
+            Crs::Factors.ground?(crs, *centre) ? centre : (nearest_ground || centre)
+          end
       end
 
       # That place on the page.
@@ -56,7 +68,12 @@ module TileLoom
       def bar_scale_factor = units_per_mm * crs.metres_per_unit * 1000 / true_scale
 
       def nearest_ground
-        places = STEPS.product(STEPS).sort_by { |u, v| Math.hypot(u - 0.5, v - 0.5) }.lazy.map { |u, v| to_ground(frame.place(u, v)) }
+        places =
+          STEPS
+            .product(STEPS)
+            .sort_by { |u, v| Math.hypot(u - 0.5, v - 0.5) }
+            .lazy
+            .map { |u, v| to_ground(frame.place(u, v)) }
         places.find { |place| Crs::Factors.ground?(crs, *place) }
       end
       private :nearest_ground

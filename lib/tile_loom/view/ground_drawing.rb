@@ -15,7 +15,10 @@ module TileLoom
       def initialize(layers:, source:, view:, tolerance_mm: TOLERANCE_MM, names: true, seen_scale: nil, coarse_mm: nil)
         @detail = coarse_mm && coarse_mm * view.units_per_mm
         @source, @view, @tolerance_mm, @names = source, view, tolerance_mm, names
-        @layers = layers.select { |layer| layer.visible? && layer.shown_at?(seen_scale || view.scale) }.map { |layer| layer.at(view.scale) }
+        @layers =
+          layers
+            .select { |layer| layer.visible? && layer.shown_at?(seen_scale || view.scale) }
+            .map { |layer| layer.at(view.scale) }
       end
 
       # Scene groups, the bottom layer first, then the names of things above all of them.
@@ -32,19 +35,33 @@ module TileLoom
       # Labels that found no room, in sentences.
       def names_left_out
         return [] unless @names
-        fieldless + placed[1].missed.filter_map { |layer, (lost, wanted)| "#{lost} of #{wanted} labels of #{layer.title} have no room on this sheet." if lost.positive? }
+        fieldless +
+          placed[1].missed.filter_map do |layer, (lost, wanted)|
+            "#{lost} of #{wanted} labels of #{layer.title} have no room on this sheet." if lost.positive?
+          end
       end
 
       private
 
       # Labels that ask for a field which none of the layer's features has.
       def fieldless
-        @layers.select { |layer| layer.label && !@source.attribute_names(layer.id).include?(layer.label.attribute) }
-          .map { |layer| "The labels of #{layer.title} ask for the field “#{layer.label.attribute}”, which none of its features has." }
+        @layers
+          .select { |layer| layer.label && !@source.attribute_names(layer.id).include?(layer.label.attribute) }
+          .map do |layer|
+            "The labels of #{layer.title} ask for the field “#{layer.label.attribute}”, which none of its features has."
+          end
       end
 
       def drawings
-        @drawings ||= @layers.map { |layer| LayerDrawing.new(layer: layer, features: @source.features(layer.id, reach(layer), detail: @detail), view: view, tolerance_mm: @tolerance_mm) }
+        @drawings ||=
+          @layers.map do |layer|
+            LayerDrawing.new(
+              layer: layer,
+              features: @source.features(layer.id, reach(layer), detail: @detail),
+              view: view,
+              tolerance_mm: @tolerance_mm
+            )
+          end
       end
 
       # Ground box whose features may leave paint in the frame.
@@ -53,7 +70,11 @@ module TileLoom
       def names = @names ? placed[0] : []
 
       # [nodes, the NamePlacing that found their places].
-      def placed = @placed ||= NamePlacing.new(view).then { |placing| [placing.place(drawings.select { |drawing| drawing.layer.label }), placing] }
+      def placed =
+        @placed ||=
+          NamePlacing
+            .new(view)
+            .then { |placing| [placing.place(drawings.select { |drawing| drawing.layer.label }), placing] }
     end
   end
 end

@@ -7,7 +7,8 @@ module TileLoom
       # width_mm, height_mm: of the picture; the index fills it as far as its proportion lets it.
       def initialize(book:, source:, cells:, width_mm:, height_mm:)
         @width_mm, @height_mm = width_mm, height_mm
-        @map = IndexMap.new(book: book, source: source, cells: cells, box: Geometry::Box.at(0.0, 0.0, width_mm, height_mm))
+        @map =
+          IndexMap.new(book: book, source: source, cells: cells, box: Geometry::Box.at(0.0, 0.0, width_mm, height_mm))
       end
 
       # Scene::Drawing.

@@ -14,21 +14,51 @@ module TileLoom
 
       # box: Geometry::Box in page mm; colour: of the cells; here: the Cell that is picked out, or nil;
       # names: are they written? faces: a Type::FaceSet; round: is the scale to be a round number?
-      def initialize(book:, source:, cells:, box:, colour: THREAD, here: nil, names: true, face: Type::Library.face("sans-bold"), round: false)
-        @book, @source, @cells, @box, @colour, @here, @names, @face, @round = book, source, cells, box, colour, here, names, face, round
+      def initialize(
+        book:,
+        source:,
+        cells:,
+        box:,
+        colour: THREAD,
+        here: nil,
+        names: true,
+        face: Type::Library.face("sans-bold"),
+        round: false
+      )
+        @book, @source, @cells, @box, @colour, @here, @names, @face, @round =
+          book,
+          source,
+          cells,
+          box,
+          colour,
+          here,
+          names,
+          face,
+          round
       end
 
       # Scene nodes, clipped to the box.
-      def nodes = @cells.empty? ? [] : [ground, Scene::Group.new(children: [*here, outlines, *names], clip: @box, name: "cells")]
+      def nodes =
+        @cells.empty? ? [] : [ground, Scene::Group.new(children: [*here, outlines, *names], clip: @box, name: "cells")]
 
       # A FrameView of the box.
       def view
-        @view ||= begin
-          box = @cells.empty? ? Geometry::Box.new(0, 0, 1, 1) : @cells.map { |cell| cell.ground.box }.reduce { |all, other| all.union(other) }
-          box = box.grow([box.width, box.height].max * ROOM)
-          per_mm = rounded([box.width / @box.width, box.height / @box.height].max)
-          FrameView.new(frame: @box, ground: Geometry::TurnedRectangle.new(*box.centre, @box.width * per_mm, @box.height * per_mm, 0.0), crs: @book.crs)
-        end
+        @view ||=
+          begin
+            box =
+              if @cells.empty?
+                Geometry::Box.new(0, 0, 1, 1)
+              else
+                @cells.map { |cell| cell.ground.box }.reduce { |all, other| all.union(other) }
+              end
+            box = box.grow([box.width, box.height].max * ROOM)
+            per_mm = rounded([box.width / @box.width, box.height / @box.height].max)
+            FrameView.new(
+              frame: @box,
+              ground: Geometry::TurnedRectangle.new(*box.centre, @box.width * per_mm, @box.height * per_mm, 0.0),
+              crs: @book.crs
+            )
+          end
       end
 
       private
@@ -46,11 +76,26 @@ module TileLoom
 
       def drawn_ground
         areas = @book.layers.select { |layer| layer.rules.any? { |rule| rule.symbol.area? } }
-        Scene::Group.new(children: GroundDrawing.new(layers: areas, source: @source, view: view, tolerance_mm: TOLERANCE_MM, names: false).nodes, clip: @box, name: "ground")
+        Scene::Group.new(
+          children:
+            GroundDrawing.new(
+              layers: areas,
+              source: @source,
+              view: view,
+              tolerance_mm: TOLERANCE_MM,
+              names: false
+            ).nodes,
+          clip: @box,
+          name: "ground"
+        )
       end
 
       def outlines
-        Scene::Path.new(runs: @cells.map { |cell| ring(cell) }, closed: true, stroke: Scene::Stroke.new(colour: @colour, width_mm: 0.25, join: "miter"))
+        Scene::Path.new(
+          runs: @cells.map { |cell| ring(cell) },
+          closed: true,
+          stroke: Scene::Stroke.new(colour: @colour, width_mm: 0.25, join: "miter")
+        )
       end
 
       def ring(cell) = view.to_page(cell.ground.corners)
@@ -58,7 +103,14 @@ module TileLoom
       # The picked one differs in area and in line, not in colour alone.
       def here
         return [] unless @here
-        [Scene::Path.new(runs: [ring(@here)], closed: true, fill: Scene::Fill.new(colour: PICKED, opacity: 0.55), stroke: Scene::Stroke.new(colour: PICKED, width_mm: 0.6, join: "miter"))]
+        [
+          Scene::Path.new(
+            runs: [ring(@here)],
+            closed: true,
+            fill: Scene::Fill.new(colour: PICKED, opacity: 0.55),
+            stroke: Scene::Stroke.new(colour: PICKED, width_mm: 0.6, join: "miter")
+          )
+        ]
       end
 
       # Names only where they are smaller than their cells.
@@ -70,8 +122,15 @@ module TileLoom
           size_pt = [size_pt, size_pt * box.width * 0.9 / @face.width_mm(cell.name, size_pt)].min if size_pt.positive?
           next if size_pt < LEAST_PT
           x, y = box.centre
-          Scene::Text.new(x: x - @face.width_mm(cell.name, size_pt) / 2, y: y + @face.cap_height_mm(size_pt) / 2, string: cell.name, face: @face, size_pt: size_pt, colour: @colour,
-            halo: Scene::Stroke.new(colour: "#fffdf6", width_mm: size_pt * 0.06))
+          Scene::Text.new(
+            x: x - @face.width_mm(cell.name, size_pt) / 2,
+            y: y + @face.cap_height_mm(size_pt) / 2,
+            string: cell.name,
+            face: @face,
+            size_pt: size_pt,
+            colour: @colour,
+            halo: Scene::Stroke.new(colour: "#fffdf6", width_mm: size_pt * 0.06)
+          )
         end
       end
 

@@ -23,28 +23,34 @@ module TileLoom
 
       # rule → its points, lines and rings in page mm.
       def gathered
-        @gathered ||= features.each_with_object({}) do |feature, found|
-          rules = layer.rules_for(feature.attributes)
-          next if rules.empty?
-          runs = page_runs(feature)
-          next if runs.empty?
-          rules.each { |rule| gather(runs, found[rule] ||= Gathered.new([], [], [])) }
-        end
+        @gathered ||=
+          features.each_with_object({}) do |feature, found|
+            rules = layer.rules_for(feature.attributes)
+            next if rules.empty?
+            runs = page_runs(feature)
+            next if runs.empty?
+            rules.each { |rule| gather(runs, found[rule] ||= Gathered.new([], [], [])) }
+          end
       end
 
       # [kind, coordinates in page mm] of what is in view.
       def page_runs(feature)
         runs = []
-        Clipping.new(feature.wkb, @window, feature.thinned ? nil : @tolerance).each_run { |kind, coordinates| runs << [kind, view.to_page(coordinates)] }
+        Clipping
+          .new(feature.wkb, @window, feature.thinned ? nil : @tolerance)
+          .each_run { |kind, coordinates| runs << [kind, view.to_page(coordinates)] }
         runs
       end
 
       def gather(runs, into)
         runs.each do |kind, page|
           case kind
-          when Geometry::Wkb::POINT then into.points.concat(page)
-          when Geometry::Wkb::LINE then into.lines << page
-          else into.rings << page
+          when Geometry::Wkb::POINT
+            into.points.concat(page)
+          when Geometry::Wkb::LINE
+            into.lines << page
+          else
+            into.rings << page
           end
         end
       end

@@ -14,14 +14,16 @@ module TileLoom
       end
 
       # A scene group, cut by the frame.
-      def group = Scene::Group.new(children: [path, *name], clip: @view.frame, name: "match line #{@line.neighbour.name}")
+      def group =
+        Scene::Group.new(children: [path, *name], clip: @view.frame, name: "match line #{@line.neighbour.name}")
 
       private
 
       def ends = @ends ||= upright(@view.to_page(@line.ends))
 
       # So that the name reads from the left, or upwards.
-      def upright((x1, y1, x2, y2)) = (x1 < x2 - 1e-6 || ((x1 - x2).abs <= 1e-6 && y1 > y2)) ? [x1, y1, x2, y2] : [x2, y2, x1, y1]
+      def upright((x1, y1, x2, y2)) =
+        (x1 < x2 - 1e-6 || ((x1 - x2).abs <= 1e-6 && y1 > y2)) ? [x1, y1, x2, y2] : [x2, y2, x1, y1]
 
       def path = Scene::Path.new(runs: [ends], closed: false, stroke: @stroke)
 
@@ -37,8 +39,18 @@ module TileLoom
         drop = (side == 1) ? DISTANCE_MM + @face.cap_height_mm(@size_pt) : -DISTANCE_MM
         x = (x1 + x2) / 2 - along[0] * width / 2 - along[1] * drop
         y = (y1 + y2) / 2 - along[1] * width / 2 + along[0] * drop
-        [Scene::Text.new(x: x, y: y, string: string, face: @face, size_pt: @size_pt, colour: @stroke.colour, rotation_deg: Math.atan2(along[1], along[0]) * 180 / Math::PI,
-          halo: Scene::Stroke.new(colour: "#fffdf6", width_mm: HALO_MM))]
+        [
+          Scene::Text.new(
+            x: x,
+            y: y,
+            string: string,
+            face: @face,
+            size_pt: @size_pt,
+            colour: @stroke.colour,
+            rotation_deg: Math.atan2(along[1], along[0]) * 180 / Math::PI,
+            halo: Scene::Stroke.new(colour: "#fffdf6", width_mm: HALO_MM)
+          )
+        ]
       end
 
       # On which side of the line (1: below it as it reads, -1: above) the middle of the frame lies.

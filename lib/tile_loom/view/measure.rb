@@ -46,20 +46,24 @@ module TileLoom
       # Is the scale along the page's horizontal the same all along a level, as in an upright frame of a
       # cylindrical reference, so that a bar by latitude is honest?
       def cylindrical?
-        @view.ground.upright? && STEPS.all? do |v|
-          row = STEPS.map { |u| Crs::Factors.at(@view.crs, *@view.to_ground(@view.frame.place(u, v))) }
-          row.all? { |factors| factors.convergence_deg.abs < 1e-6 && (factors.parallel_scale / row.first.parallel_scale - 1).abs < 1e-6 }
-        end
+        @view.ground.upright? &&
+          STEPS.all? do |v|
+            row = STEPS.map { |u| Crs::Factors.at(@view.crs, *@view.to_ground(@view.frame.place(u, v))) }
+            row.all? do |factors|
+              factors.convergence_deg.abs < 1e-6 && (factors.parallel_scale / row.first.parallel_scale - 1).abs < 1e-6
+            end
+          end
       end
 
       private
 
       # Places all over the frame; of one that shows more than the earth, many, so that enough lie on it.
       def lattice
-        @lattice ||= begin
-          places = @view.frame.lattice(STEPS)
-          (places.count { |found| axes_at(found).any? } * 2 > places.length) ? places : @view.frame.lattice(FINE)
-        end
+        @lattice ||=
+          begin
+            places = @view.frame.lattice(STEPS)
+            (places.count { |found| axes_at(found).any? } * 2 > places.length) ? places : @view.frame.lattice(FINE)
+          end
       end
 
       FINE = (0..24).map { |n| n / 24.0 }.freeze

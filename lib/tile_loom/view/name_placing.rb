@@ -18,7 +18,11 @@ module TileLoom
         taken = []
         drawings.reverse.flat_map do |drawing|
           texts = drawing.features.filter_map { |feature| text_for(feature, drawing.layer, taken) }
-          texts.empty? ? [] : [Scene::Group.new(children: texts, layer: drawing.layer.scene_layer, name: "#{drawing.layer.id} names")]
+          if texts.empty?
+            []
+          else
+            [Scene::Group.new(children: texts, layer: drawing.layer.scene_layer, name: "#{drawing.layer.id} names")]
+          end
         end
       end
 
@@ -41,7 +45,15 @@ module TileLoom
           return nil
         end
         taken << room
-        Scene::Text.new(x: x, y: y, string: string, face: label.face, size_pt: label.size_pt, colour: label.colour, halo: label.halo)
+        Scene::Text.new(
+          x: x,
+          y: y,
+          string: string,
+          face: label.face,
+          size_pt: label.size_pt,
+          colour: label.colour,
+          halo: label.halo
+        )
       end
 
       # A point beside the frame is none of its features, although its marker may reach into it.
@@ -60,9 +72,12 @@ module TileLoom
       # Start of the baseline in page mm, or nil where the feature is not in view.
       def anchor(feature, layer, width, height)
         case feature.wkb.getbyte(1)
-        when 1, 4 then beside(feature, layer, height)
-        when 2, 5 then centred(line_middle(feature), width, -0.9)
-        when 3, 6 then centred(inner_point(feature), width, height / 2)
+        when 1, 4
+          beside(feature, layer, height)
+        when 2, 5
+          centred(line_middle(feature), width, -0.9)
+        when 3, 6
+          centred(inner_point(feature), width, height / 2)
         end
       end
 

@@ -2,7 +2,8 @@
 
 module TileLoom
   module View
-    # The three norths in the middle of a view, or at another place of it: true (the meridian), grid (the reference's y axis), magnetic (the
+    # The three norths in the middle of a view, or at another place of it: true (the meridian), grid (the reference's y
+    # axis), magnetic (the
     # compass needle by the World Magnetic Model). Angles in degrees, clockwise positive.
     class Norths
       # Where the directions of north in a frame differ by more than this, one arrow does not hold for all of it.
@@ -16,7 +17,8 @@ module TileLoom
       end
 
       # From true to grid north.
-      def convergence_deg = @convergence_deg ||= (@at ? Crs::Factors.at(@view.crs, *ground) : @view.factors).convergence_deg
+      def convergence_deg =
+        @convergence_deg ||= (@at ? Crs::Factors.at(@view.crs, *ground) : @view.factors).convergence_deg
 
       # Which way each north lies on the page, from its upper edge.
       def grid_on_page = @view.ground.rotation_deg
@@ -60,7 +62,11 @@ module TileLoom
       def self.words(degrees)
         return "" if degrees.nil?
         minutes = (degrees * 60).round
-        minutes.zero? ? "0°00′" : Units::Angle.dms(minutes/60r, positive: " E", negative: " W", step_deg: Rational(1, 60))
+        if minutes.zero?
+          "0°00′"
+        else
+          Units::Angle.dms(minutes/60r, positive: " E", negative: " W", step_deg: Rational(1, 60))
+        end
       end
 
       private

@@ -8,7 +8,9 @@ module TileLoom
         def height = 2 * bar_height + between
 
         def nodes(xs, zero, top)
-          [[top, 0], [top + bar_height + between, 1]].flat_map { |y, first| [frame(xs, y, bar_height), *filled(dark(cells(xs, y, bar_height), zero, first: first))] }
+          [[top, 0], [top + bar_height + between, 1]].flat_map do |y, first|
+            [frame(xs, y, bar_height), *filled(dark(cells(xs, y, bar_height), zero, first: first))]
+          end
         end
 
         private

@@ -10,9 +10,26 @@ module TileLoom
 
         def nodes(xs, zero, top)
           high = ->(x) { height * (LEAST + (1 - LEAST) * (x - xs.first) / (xs.last - xs.first)) }
-          wedges = xs.each_cons(2).map { |from, to| [from, top + height - high[from], to, top + height - high[to], to, top + height, from, top + height] }
-          outline = [xs.first, top + height - high[xs.first], xs.last, top, xs.last, top + height, xs.first, top + height]
-          [Scene::Path.new(runs: [outline], closed: true, fill: @look.pale, stroke: @look.stroke), *filled(dark(wedges, zero))]
+          wedges =
+            xs
+              .each_cons(2)
+              .map do |from, to|
+                [from, top + height - high[from], to, top + height - high[to], to, top + height, from, top + height]
+              end
+          outline = [
+            xs.first,
+            top + height - high[xs.first],
+            xs.last,
+            top,
+            xs.last,
+            top + height,
+            xs.first,
+            top + height
+          ]
+          [
+            Scene::Path.new(runs: [outline], closed: true, fill: @look.pale, stroke: @look.stroke),
+            *filled(dark(wedges, zero))
+          ]
         end
       end
     end

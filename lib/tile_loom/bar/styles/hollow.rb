@@ -5,7 +5,10 @@ module TileLoom
     module Styles
       # Divisions in outline.
       class Hollow < Style
-        def nodes(xs, _zero, top) = [frame(xs, top, height), lines(xs[1..-2].map { |x| [x, top, x, top + height] })].reject { |node| node.runs.empty? }
+        def nodes(xs, _zero, top) =
+          [frame(xs, top, height), lines(xs[1..-2].map { |x| [x, top, x, top + height] })].reject do |node|
+            node.runs.empty?
+          end
       end
     end
   end

@@ -8,7 +8,9 @@ module TileLoom
         def height = tick_height
 
         def nodes(xs, _zero, top)
-          base = {"up" => top + height, "down" => top, "through" => top + height / 2}.fetch(@settings.fetch("ticks", "up"))
+          base = {"up" => top + height, "down" => top, "through" => top + height / 2}.fetch(
+            @settings.fetch("ticks", "up")
+          )
           [lines([[xs.first, base, xs.last, base], *xs.map { |x| [x, top, x, top + height] }])]
         end
       end

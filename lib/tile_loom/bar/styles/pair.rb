@@ -9,7 +9,8 @@ module TileLoom
 
         def pair? = true
 
-        def nodes(xs, _zero, top) = [lines([[xs.first, top + height, xs.last, top + height], *xs.map { |x| [x, top, x, top + height] }])]
+        def nodes(xs, _zero, top) =
+          [lines([[xs.first, top + height, xs.last, top + height], *xs.map { |x| [x, top, x, top + height] }])]
 
         # The second unit below the line that begins at top.
         def below(xs, top) = [lines([[xs.first, top, xs.last, top], *xs.map { |x| [x, top, x, top + tick_height] }])]

@@ -14,8 +14,19 @@ module TileLoom
           mark = height * MARKS
           width = @look.face.width_mm(@look.ratio, @look.size_pt)
           inside = ((xs.first + xs.last - width) / 2 - mark)..((xs.first + xs.last + width) / 2 + mark)
-          marks = xs[1..-2].flat_map { |x| [[x, top, x, top + mark], [x, top + height - mark, x, top + height]] }.reject { |x, *| inside.cover?(x) }
-          text = Scene::Text.new(x: (xs.first + xs.last - width) / 2, y: top + (height + @look.face.cap_height_mm(@look.size_pt)) / 2, string: @look.ratio, face: @look.face, size_pt: @look.size_pt, colour: @look.colour)
+          marks =
+            xs[1..-2]
+              .flat_map { |x| [[x, top, x, top + mark], [x, top + height - mark, x, top + height]] }
+              .reject { |x, *| inside.cover?(x) }
+          text =
+            Scene::Text.new(
+              x: (xs.first + xs.last - width) / 2,
+              y: top + (height + @look.face.cap_height_mm(@look.size_pt)) / 2,
+              string: @look.ratio,
+              face: @look.face,
+              size_pt: @look.size_pt,
+              colour: @look.colour
+            )
           [frame(xs, top, height), *(marks.empty? ? [] : [lines(marks)]), text]
         end
       end

@@ -22,16 +22,29 @@ module TileLoom
 
         def tick_height = @settings.fetch("tick_mm", TICK_MM).to_f
 
-        def cells(xs, top, height) = xs.each_cons(2).map { |from, to| [from, top, to, top, to, top + height, from, top + height] }
+        def cells(xs, top, height) =
+          xs.each_cons(2).map { |from, to| [from, top, to, top, to, top + height, from, top + height] }
 
         # Cells that are dark: every second one, counted from nought.
-        def dark(list, zero, first: 0) = list.each_with_index.select { |_, index| (index - zero + first).even? }.map(&:first)
+        def dark(list, zero, first: 0) =
+          list.each_with_index.select { |_, index| (index - zero + first).even? }.map(&:first)
 
         def filled(runs) = runs.empty? ? [] : [Scene::Path.new(runs: runs, closed: true, fill: @look.dark)]
 
-        def frame(xs, top, height) = Scene::Path.new(runs: [[xs.first, top, xs.last, top, xs.last, top + height, xs.first, top + height]], closed: true, fill: @look.pale, stroke: @look.stroke)
+        def frame(xs, top, height) =
+          Scene::Path.new(
+            runs: [[xs.first, top, xs.last, top, xs.last, top + height, xs.first, top + height]],
+            closed: true,
+            fill: @look.pale,
+            stroke: @look.stroke
+          )
 
-        def lines(runs) = Scene::Path.new(runs: runs, closed: false, stroke: Scene::Stroke.new(colour: @look.colour, width_mm: @look.stroke_mm, cap: "square", join: "miter"))
+        def lines(runs) =
+          Scene::Path.new(
+            runs: runs,
+            closed: false,
+            stroke: Scene::Stroke.new(colour: @look.colour, width_mm: @look.stroke_mm, cap: "square", join: "miter")
+          )
       end
     end
   end

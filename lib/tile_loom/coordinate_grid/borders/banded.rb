@@ -16,10 +16,31 @@ module TileLoom
         def blocks? = @settings.fetch("corner_blocks", false)
 
         def body
-          dark = (0...rows).flat_map { |row| Side::ALL.flat_map { |side| row_of(side, row) } } + (blocks? ? corners : [])
-          [Scene::Path.new(runs: [outer.corners, inner.corners], closed: true, fill: Scene::Fill.new(colour: @settings.fetch("light", "#ffffff"))),
-            *(dark.empty? ? [] : [Scene::Path.new(runs: dark, closed: true, fill: Scene::Fill.new(colour: @settings.fetch("dark", stroke.colour)))]),
-            *between, outline(inner, thin), outline(outer)]
+          dark =
+            (0...rows).flat_map { |row| Side::ALL.flat_map { |side| row_of(side, row) } } + (blocks? ? corners : [])
+          [
+            Scene::Path.new(
+              runs: [outer.corners, inner.corners],
+              closed: true,
+              fill: Scene::Fill.new(colour: @settings.fetch("light", "#ffffff"))
+            ),
+            *(
+              if dark.empty?
+                []
+              else
+                [
+                  Scene::Path.new(
+                    runs: dark,
+                    closed: true,
+                    fill: Scene::Fill.new(colour: @settings.fetch("dark", stroke.colour))
+                  )
+                ]
+              end
+            ),
+            *between,
+            outline(inner, thin),
+            outline(outer)
+          ]
         end
 
         def thin = @thin ||= stroke.dup.tap { |line| line.width_mm = [stroke.width_mm, 0.2].min }
@@ -33,17 +54,36 @@ module TileLoom
         def row_of(side, row)
           from, to = edge(row), edge(row + 1)
           ends = bounds(side, row)
-          ends.each_cons(2).with_index.filter_map do |(one, other), index|
-            next unless (parity(side, one, other, index) + row).even?
-            [*on(side, from, one.inner), *on(side, from, other.inner), *on(side, to, other.outer), *on(side, to, one.outer)]
-          end
+          ends
+            .each_cons(2)
+            .with_index
+            .filter_map do |(one, other), index|
+              next unless (parity(side, one, other, index) + row).even?
+              [
+                *on(side, from, one.inner),
+                *on(side, from, other.inner),
+                *on(side, to, other.outer),
+                *on(side, to, one.outer)
+              ]
+            end
         end
 
         # The side's steps at the row's two edges, with its corners.
         def bounds(side, row)
-          low, high = Side.ends(side, edge(row)).zip(Side.ends(side, edge(row + 1))).map { |near, far| Step.new(inner: along(side, near), outer: along(side, blocks? ? near : far)) }
-          low, high = [low, high].zip(Side.ends(side, inner)).map { |_, place| Step.new(inner: along(side, place), outer: along(side, place)) } if blocks?
-          middle = steps(side).map { |step| Step.new(inner: at(step, row), outer: at(step, row + 1).clamp(low.outer, high.outer)) }
+          low, high =
+            Side
+              .ends(side, edge(row))
+              .zip(Side.ends(side, edge(row + 1)))
+              .map { |near, far| Step.new(inner: along(side, near), outer: along(side, blocks? ? near : far)) }
+          if blocks?
+            low, high =
+              [low, high].zip(Side.ends(side, inner))
+                .map { |_, place| Step.new(inner: along(side, place), outer: along(side, place)) }
+          end
+          middle =
+            steps(side).map do |step|
+              Step.new(inner: at(step, row), outer: at(step, row + 1).clamp(low.outer, high.outer))
+            end
           [low, *middle.select { |step| step.inner > low.inner + 1e-6 && step.inner < high.inner - 1e-6 }, high]
         end
 

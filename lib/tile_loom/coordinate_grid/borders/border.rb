@@ -35,13 +35,25 @@ module TileLoom
 
         def outer = frame.grow(gap + thickness)
 
-        def stroke = @stroke ||= TileLoom::Symbology::Symbol.stroke({"colour" => "#1f2a30", "width_mm" => 0.35}.merge(@settings.slice("colour", "width_mm", "dash_mm", "opacity")).merge("join" => "miter"))
+        def stroke =
+          @stroke ||=
+            TileLoom::Symbology::Symbol.stroke(
+              {"colour" => "#1f2a30", "width_mm" => 0.35}.merge(
+                @settings.slice("colour", "width_mm", "dash_mm", "opacity")
+              ).merge("join" => "miter")
+            )
 
         # The thin line at the ground's edge, where the border stands away from it or where it is wanted.
         def ground_edge
           return [] if gap.zero? || @settings.dig("inner", "width_mm") == 0
           given = {"colour" => stroke.colour, "width_mm" => 0.15}.merge(@settings["inner"] || {})
-          [Scene::Path.new(runs: [frame.corners], closed: true, stroke: TileLoom::Symbology::Symbol.stroke(given.merge("join" => "miter")))]
+          [
+            Scene::Path.new(
+              runs: [frame.corners],
+              closed: true,
+              stroke: TileLoom::Symbology::Symbol.stroke(given.merge("join" => "miter"))
+            )
+          ]
         end
 
         def outline(box, line = stroke) = Scene::Path.new(runs: [box.corners], closed: true, stroke: line)
@@ -54,7 +66,12 @@ module TileLoom
 
         def by_grid(side)
           own = @mesh.owner(side)
-          at_inner, at_outer = [inner, outer].map { |box| @mesh.crossings_of(box)[side].select { |crossing| crossing.line.axis == own }.to_h { |crossing| [crossing.line.index, crossing.along] } }
+          at_inner, at_outer =
+            [inner, outer].map do |box|
+              @mesh.crossings_of(box)[side]
+                .select { |crossing| crossing.line.axis == own }
+                .to_h { |crossing| [crossing.line.index, crossing.along] }
+            end
           at_inner.sort_by(&:last).map { |index, along| Step.new(inner: along, outer: at_outer.fetch(index, along)) }
         end
 
@@ -72,8 +89,21 @@ module TileLoom
 
         # Lines across the border at every step, from its inner to its outer edge.
         def ticks(from: inner, to: outer)
-          runs = Side::ALL.flat_map { |side| steps(side).map { |step| [*on(side, from, step.inner), *on(side, to, step.outer)] } }
-          runs.empty? ? [] : [Scene::Path.new(runs: runs, closed: false, stroke: Scene::Stroke.new(colour: stroke.colour, width_mm: [stroke.width_mm, 0.2].min))]
+          runs =
+            Side::ALL.flat_map do |side|
+              steps(side).map { |step| [*on(side, from, step.inner), *on(side, to, step.outer)] }
+            end
+          if runs.empty?
+            []
+          else
+            [
+              Scene::Path.new(
+                runs: runs,
+                closed: false,
+                stroke: Scene::Stroke.new(colour: stroke.colour, width_mm: [stroke.width_mm, 0.2].min)
+              )
+            ]
+          end
         end
       end
     end

@@ -28,21 +28,32 @@ module TileLoom
         # As few parts as the interval needs.
         def notation(step)
           @settings.fetch("notation") do
-            if (step % 1).zero? then "d"
-            elsif (step * 60 % 1).zero? then "dm"
-            else "dms"
+            if (step % 1).zero?
+              "d"
+            elsif (step * 60 % 1).zero?
+              "dm"
+            else
+              "dms"
             end
           end
         end
 
         # As many as the values need, of the last part.
         def decimals(step, value, parts_of_degree)
-          @settings.fetch("decimals") { Units::Number.places_within(step * parts_of_degree, value * parts_of_degree, @tolerance && @tolerance * parts_of_degree) || 3 }
+          @settings.fetch("decimals") do
+            Units::Number.places_within(
+              step * parts_of_degree,
+              value * parts_of_degree,
+              @tolerance && @tolerance * parts_of_degree
+            ) || 3
+          end
         end
 
         def decimal(axis, value, step)
           text = Units::Number.grouped(value.abs, separator: "", decimals: decimals(step, value, 1))
-          text = text.rjust(width(axis) + (text.include?(".") ? text.length - text.index(".") : 0), "0") if @settings["zeros"]
+          text = text.rjust(width(axis) + (text.include?(".") ? text.length - text.index(".") : 0), "0") if @settings[
+            "zeros"
+          ]
           signed(axis, value, "#{text}°", text.delete("0.").empty?)
         end
 
@@ -56,11 +67,19 @@ module TileLoom
           total = (value.abs * PARTS.fetch(kind) * unit).round
           degrees, rest = total.divmod(PARTS.fetch(kind) * unit)
           minutes, seconds = (kind == "dms") ? rest.divmod(60 * unit) : [rest, 0]
-          text = case kind
-          when "d" then "#{degree(axis, degrees, rest, places, unit)}°"
-          when "dm" then short?(full, rest) ? "#{two(minutes, places, unit)}′" : "#{degree(axis, degrees)}°#{two(minutes, places, unit)}′"
-          else seconds_text(axis, degrees, minutes, seconds, places, unit, full)
-          end
+          text =
+            case kind
+            when "d"
+              "#{degree(axis, degrees, rest, places, unit)}°"
+            when "dm"
+              if short?(full, rest)
+                "#{two(minutes, places, unit)}′"
+              else
+                "#{degree(axis, degrees)}°#{two(minutes, places, unit)}′"
+              end
+            else
+              seconds_text(axis, degrees, minutes, seconds, places, unit, full)
+            end
           short?(full, rest) ? text : signed(axis, value, text, total.zero?)
         end
 

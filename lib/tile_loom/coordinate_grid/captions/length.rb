@@ -18,7 +18,9 @@ module TileLoom
 
         # A Caption. axis: :x or :y; value, step: Rationals in units of crs.
         def of(axis, value, step, crs, full: true)
-          return topographic(axis, value, step, crs, full) if @settings["form"] == "short" && (value % 1).zero? && (step % 1).zero? && !value.negative?
+          if @settings["form"] == "short" && (value % 1).zero? && (step % 1).zero? && !value.negative?
+            return topographic(axis, value, step, crs, full)
+          end
           Caption.new([plain(axis, value, step, crs)])
         end
 
@@ -26,7 +28,12 @@ module TileLoom
 
         def plain(axis, value, step, crs)
           shown = letters? ? value.abs : value
-          text = Units::Number.grouped(shown, separator: Units::Number::SEPARATORS.fetch(@settings.fetch("thousands", "thin")), decimals: decimals(step, value))
+          text =
+            Units::Number.grouped(
+              shown,
+              separator: Units::Number::SEPARATORS.fetch(@settings.fetch("thousands", "thin")),
+              decimals: decimals(step, value)
+            )
           text = text.sub(/\A-/, "\u2212")
           text += "\u202f#{unit(crs)}" if @settings["unit"]
           text += letter(axis, value, crs) if letters?
@@ -34,7 +41,8 @@ module TileLoom
         end
 
         # As many as the values need.
-        def decimals(step, value) = @settings.fetch("decimals") { Units::Number.places_within(step, value, @tolerance) || 3 }
+        def decimals(step, value) =
+          @settings.fetch("decimals") { Units::Number.places_within(step, value, @tolerance) || 3 }
 
         def unit(crs) = crs.unit&.symbol || crs.unit_name
 
@@ -56,7 +64,12 @@ module TileLoom
           places = [PRINCIPAL - zeros, 1].max
           lead, principal = kept[0...-places].to_s, kept[-places..] || kept
           return Caption.new([lead, true], [principal, false]) unless full
-          Caption.new([lead, true], [principal, false], ["0" * zeros + unit(crs), true], [letter(axis, value, crs), false])
+          Caption.new(
+            [lead, true],
+            [principal, false],
+            ["0" * zeros + unit(crs), true],
+            [letter(axis, value, crs), false]
+          )
         end
 
         # How many zeros all values of an interval end with.

@@ -7,7 +7,11 @@ module TileLoom
       class Crosses < Look
         def nodes(mesh)
           arm = @settings.fetch("arm_mm", 2.0).to_f
-          minor, major = mesh.nodes.partition { |node| !node.major?(every) }.map { |nodes| nodes.flat_map { |node| arms(node, arm, mesh.view.frame) } }
+          minor, major =
+            mesh
+              .nodes
+              .partition { |node| !node.major?(every) }
+              .map { |nodes| nodes.flat_map { |node| arms(node, arm, mesh.view.frame) } }
           ticks = edge_ticks(mesh, inside: arm)
           strokes(minor + ticks[0], major + ticks[1])
         end
@@ -15,7 +19,12 @@ module TileLoom
         private
 
         def arms(node, arm, frame)
-          node.along.flat_map { |dx, dy| Geometry::SegmentClip.polyline([node.x - dx * arm, node.y - dy * arm, node.x + dx * arm, node.y + dy * arm], frame) }
+          node.along.flat_map do |dx, dy|
+            Geometry::SegmentClip.polyline(
+              [node.x - dx * arm, node.y - dy * arm, node.x + dx * arm, node.y + dy * arm],
+              frame
+            )
+          end
         end
       end
     end

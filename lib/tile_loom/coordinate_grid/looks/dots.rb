@@ -8,7 +8,8 @@ module TileLoom
         STEPS = 24
         ROUND = (0...STEPS).map { |n| [Math.cos(2 * Math::PI * n / STEPS), Math.sin(2 * Math::PI * n / STEPS)] }.freeze
 
-        def nodes(mesh) = shapes(mesh) { |node, size| ROUND.flat_map { |x, y| [node.x + x * size / 2, node.y + y * size / 2] } }
+        def nodes(mesh) =
+          shapes(mesh) { |node, size| ROUND.flat_map { |x, y| [node.x + x * size / 2, node.y + y * size / 2] } }
       end
     end
   end

@@ -9,7 +9,9 @@ module TileLoom
           shapes(mesh) do |node, size|
             (ux, uy), (vx, vy) = node.along
             half = size / 2
-            [[-1, -1], [1, -1], [1, 1], [-1, 1]].flat_map { |u, v| [node.x + half * (u * ux + v * vx), node.y + half * (u * uy + v * vy)] }
+            [[-1, -1], [1, -1], [1, 1], [-1, 1]].flat_map do |u, v|
+              [node.x + half * (u * ux + v * vx), node.y + half * (u * uy + v * vy)]
+            end
           end
         end
       end

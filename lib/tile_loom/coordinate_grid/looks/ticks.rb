@@ -7,12 +7,17 @@ module TileLoom
       class Ticks < Look
         def nodes(mesh)
           length = @settings.fetch("tick_mm", 2.0).to_f
-          inside, outside = {"inside" => [length, 0.0], "outside" => [0.0, length], "across" => [length / 2, length / 2]}.fetch(@settings.fetch("ticks", "inside"))
+          inside, outside =
+            {"inside" => [length, 0.0], "outside" => [0.0, length], "across" => [length / 2, length / 2]}.fetch(
+              @settings.fetch("ticks", "inside")
+            )
           strokes(*edge_ticks(mesh, inside: inside, outside: outside))
         end
 
         # mm that they reach beyond the frame.
-        def outside_mm = {"inside" => 0.0, "outside" => 1.0, "across" => 0.5}.fetch(@settings.fetch("ticks", "inside")) * @settings.fetch("tick_mm", 2.0).to_f
+        def outside_mm =
+          {"inside" => 0.0, "outside" => 1.0, "across" => 0.5}.fetch(@settings.fetch("ticks", "inside")) *
+            @settings.fetch("tick_mm", 2.0).to_f
       end
     end
   end

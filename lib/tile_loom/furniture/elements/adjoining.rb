@@ -5,25 +5,58 @@ module TileLoom
     module Elements
       # The diagram of adjoining sheets: this one in the middle, the names of those around it in their places.
       class Adjoining < Element
-        PLACES = {"north_west" => [0, 0], "north" => [1, 0], "north_east" => [2, 0], "west" => [0, 1], "east" => [2, 1], "south_west" => [0, 2], "south" => [1, 2], "south_east" => [2, 2]}.freeze
+        PLACES = {
+          "north_west" => [0, 0],
+          "north" => [1, 0],
+          "north_east" => [2, 0],
+          "west" => [0, 1],
+          "east" => [2, 1],
+          "south_west" => [0, 2],
+          "south" => [1, 2],
+          "south_east" => [2, 2]
+        }.freeze
         # What a name keeps from the sides of its place, and how small it may become.
         ROOM, LEAST_PT = 0.84, 2.5
 
         def nodes(sheet, box)
           around = sheet.neighbours
-          cells = PLACES.select { |direction, _| around.key?(direction) }.map { |direction, place| [place, around[direction].name] }
-          [outlines(box, cells.map(&:first)), here(box), *[*cells, [[1, 1], sheet.name]].flat_map { |place, name| name(box, place, name) }]
+          cells =
+            PLACES
+              .select { |direction, _| around.key?(direction) }
+              .map { |direction, place| [place, around[direction].name] }
+          [
+            outlines(box, cells.map(&:first)),
+            here(box),
+            *[*cells, [[1, 1], sheet.name]].flat_map { |place, name| name(box, place, name) }
+          ]
         end
 
         private
 
-        def part(box, (column, row)) = Geometry::Box.at(box.min_x + column * box.width / 3, box.min_y + row * box.height / 3, box.width / 3, box.height / 3)
+        def part(box, (column, row)) =
+          Geometry::Box.at(
+            box.min_x + column * box.width / 3,
+            box.min_y + row * box.height / 3,
+            box.width / 3,
+            box.height / 3
+          )
 
         def stroke = Scene::Stroke.new(colour: colour, width_mm: 0.15, join: "miter")
 
-        def outlines(box, places) = Scene::Path.new(runs: [*places, [1, 1]].map { |place| part(box, place).corners }, closed: true, stroke: stroke)
+        def outlines(box, places) =
+          Scene::Path.new(
+            runs: [*places, [1, 1]].map { |place| part(box, place).corners },
+            closed: true,
+            stroke: stroke
+          )
 
-        def here(box) = Scene::Path.new(runs: [part(box, [1, 1]).corners], closed: true, fill: Scene::Fill.new(colour: colour, opacity: 0.16), stroke: Scene::Stroke.new(colour: colour, width_mm: 0.4, join: "miter"))
+        def here(box) =
+          Scene::Path.new(
+            runs: [part(box, [1, 1]).corners],
+            closed: true,
+            fill: Scene::Fill.new(colour: colour, opacity: 0.16),
+            stroke: Scene::Stroke.new(colour: colour, width_mm: 0.4, join: "miter")
+          )
 
         def name(box, place, string)
           room = part(box, place)
@@ -32,7 +65,16 @@ module TileLoom
           size = [wanted, wanted * room.width * ROOM / used.width_mm(string, wanted)].min
           return [] if size < LEAST_PT
           x, y = room.centre
-          [Scene::Text.new(x: x - used.width_mm(string, size) / 2, y: y + used.cap_height_mm(size) / 2, string: string, face: used, size_pt: size, colour: colour)]
+          [
+            Scene::Text.new(
+              x: x - used.width_mm(string, size) / 2,
+              y: y + used.cap_height_mm(size) / 2,
+              string: string,
+              face: used,
+              size_pt: size,
+              colour: colour
+            )
+          ]
         end
       end
     end

@@ -14,13 +14,15 @@ module TileLoom
         end
 
         # The View::IndexMap in its box.
-        def map(sheet, box) = View::IndexMap.new(book: sheet.book, source: sheet.source, cells: sheet.cells, box: box, **manner(sheet))
+        def map(sheet, box) =
+          View::IndexMap.new(book: sheet.book, source: sheet.source, cells: sheet.cells, box: box, **manner(sheet))
 
         def view_on(sheet) = map(sheet, box(sheet.page)).view
 
         private
 
-        def manner(_sheet) = {colour: settings.fetch("colour", View::IndexMap::THREAD), face: face("sans-bold"), round: true}
+        def manner(_sheet) =
+          {colour: settings.fetch("colour", View::IndexMap::THREAD), face: face("sans-bold"), round: true}
       end
     end
   end

@@ -8,10 +8,13 @@ module TileLoom
         SWATCH_MM = 8.0
 
         def nodes(sheet, box)
-          rows(sheet).first(fitting(box)).each_with_index.flat_map do |rule, index|
-            top = box.min_y + index * pitch
-            [*swatch(rule.symbol, Geometry::Box.at(box.min_x, top, SWATCH_MM, pitch)), *title(rule, box, top, pitch)]
-          end
+          rows(sheet)
+            .first(fitting(box))
+            .each_with_index
+            .flat_map do |rule, index|
+              top = box.min_y + index * pitch
+              [*swatch(rule.symbol, Geometry::Box.at(box.min_x, top, SWATCH_MM, pitch)), *title(rule, box, top, pitch)]
+            end
         end
 
         MOST_NAMED = 5
@@ -20,8 +23,12 @@ module TileLoom
           rows, fitting = rows(sheet), fitting(box(sheet.page))
           return [] if hidden? || rows.length <= fitting
           lost = rows.drop(fitting).map { |rule| "“#{rule.title}”" }
-          named = "#{lost.first(MOST_NAMED).join(", ")}#{" and #{lost.length - MOST_NAMED} more" if lost.length > MOST_NAMED}"
-          ["The legend has room for #{fitting} of #{rows.length} rows; left out: #{named}. Make it higher, or its rows closer."]
+          named =
+            "#{lost.first(MOST_NAMED).join(", ")}#{" and #{lost.length - MOST_NAMED} more" if lost.length > MOST_NAMED}"
+          [
+            "The legend has room for #{fitting} of #{rows.length} rows; left out: #{named}. Make it higher, or its " \
+            "rows closer."
+          ]
         end
 
         private
@@ -35,13 +42,20 @@ module TileLoom
 
         def swatch(symbol, room)
           x, y = room.centre
-          return symbol.nodes(points: [x, y], rings: [Geometry::Box.at(room.min_x, y - 1.5, SWATCH_MM, 3.0).corners]) if symbol.area?
+          if symbol.area?
+            return symbol.nodes(points: [x, y], rings: [Geometry::Box.at(room.min_x, y - 1.5, SWATCH_MM, 3.0).corners])
+          end
           symbol.nodes(points: [x, y], lines: [[room.min_x, y, room.max_x, y]])
         end
 
         def title(rule, box, top, pitch)
           room = Geometry::Box.new(box.min_x + SWATCH_MM + 2.5, top, box.max_x, top + pitch)
-          Type::Setting.new(face: face, size_pt: settings.fetch("size_pt", 8).to_f, colour: colour, anchor: "middle").set(rule.title, room)
+          Type::Setting.new(
+            face: face,
+            size_pt: settings.fetch("size_pt", 8).to_f,
+            colour: colour,
+            anchor: "middle"
+          ).set(rule.title, room)
         end
       end
     end

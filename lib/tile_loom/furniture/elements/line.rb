@@ -7,7 +7,13 @@ module TileLoom
       class Line < Element
         def nodes(_sheet, box)
           run = rising? ? [box.min_x, box.max_y, box.max_x, box.min_y] : [box.min_x, box.min_y, box.max_x, box.max_y]
-          [Scene::Path.new(runs: [run], closed: false, stroke: TileLoom::Symbology::Symbol.stroke(settings["stroke"] || {"width_mm" => 0.3}))]
+          [
+            Scene::Path.new(
+              runs: [run],
+              closed: false,
+              stroke: TileLoom::Symbology::Symbol.stroke(settings["stroke"] || {"width_mm" => 0.3})
+            )
+          ]
         end
 
         # A line may be flat: its box then has no height, or no width.

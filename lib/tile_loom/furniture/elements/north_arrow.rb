@@ -15,7 +15,11 @@ module TileLoom
           size = [box.width, box.height].min
           x, y = box.centre
           arrow = Scene::Turn.new(turn, x, y).nodes(drawing.paths([x, y], size * ARROW, colour: colour))
-          letter.empty? ? arrow : [*arrow, letter_at(Geometry::Affine.turn(turn, x, y).point(x, y - size * (tip * ARROW + APART)), size)]
+          if letter.empty?
+            arrow
+          else
+            [*arrow, letter_at(Geometry::Affine.turn(turn, x, y).point(x, y - size * (tip * ARROW + APART)), size)]
+          end
         end
 
         # Refuses a form that does not ship.
@@ -47,7 +51,14 @@ module TileLoom
         def letter_at((x, y), size)
           bold = face("sans-bold")
           size_pt = size * LETTER / Type::Face::MM_PER_PT
-          Scene::Text.new(x: x - bold.width_mm(letter, size_pt) / 2, y: y + bold.cap_height_mm(size_pt) / 2, string: letter, face: bold, size_pt: size_pt, colour: colour)
+          Scene::Text.new(
+            x: x - bold.width_mm(letter, size_pt) / 2,
+            y: y + bold.cap_height_mm(size_pt) / 2,
+            string: letter,
+            face: bold,
+            size_pt: size_pt,
+            colour: colour
+          )
         end
       end
     end

@@ -21,7 +21,8 @@ module TileLoom
 
         # A book without a date has none of the needle, which the diagram says itself; a date that the model does not
         # know is told.
-        def left_out(sheet) = (hidden? || sheet.book.parsed_date.nil? || sheet.norths.declination_deg) ? [] : [sheet.norths.trouble].compact
+        def left_out(sheet) =
+          (hidden? || sheet.book.parsed_date.nil? || sheet.norths.declination_deg) ? [] : [sheet.norths.trouble].compact
 
         private
 
@@ -43,7 +44,12 @@ module TileLoom
         end
 
         # kind → degrees clockwise on the page
-        def directions(norths) = {"true" => norths.true_on_page, "grid" => norths.grid_on_page, "magnetic" => norths.magnetic_on_page}.compact
+        def directions(norths) =
+          {
+            "true" => norths.true_on_page,
+            "grid" => norths.grid_on_page,
+            "magnetic" => norths.magnetic_on_page
+          }.compact
       end
     end
   end

@@ -25,7 +25,8 @@ module TileLoom
           size = fills? ? ratios.max : ratios.min
           width, height = raster.width_px * size, raster.height_px * size
           x, y = box.centre
-          image = Scene::Image.new(x: x - width / 2, y: y - height / 2, width_mm: width, height_mm: height, raster: raster)
+          image =
+            Scene::Image.new(x: x - width / 2, y: y - height / 2, width_mm: width, height_mm: height, raster: raster)
           fills? ? [Scene::Group.new(children: [image], clip: box)] : [image]
         end
 

@@ -12,22 +12,41 @@ module TileLoom
         def nodes(sheet, box)
           drawing = drawing(sheet, box)
           return drawing.nodes unless by_latitude?(sheet)
-          Bar::ByLatitude.new(settings: settings, view: view(sheet), box: box, look: look(scale(sheet)), path: path).nodes
+          Bar::ByLatitude.new(
+            settings: settings,
+            view: view(sheet),
+            box: box,
+            look: look(scale(sheet)),
+            path: path
+          ).nodes
         end
 
         # The Bar::Drawing in a box of a sheet.
         def drawing(sheet, box)
-          Bar::Drawing.new(settings: settings, box: box, measure: measure(sheet), per_mm: per_mm(sheet), scale: scale(sheet), look: look(scale(sheet)), path: path,
-            verbal: ->(units) { Bar::VerbalScale.on(measure_of(view(sheet), sheet), scale(sheet), units: units) })
+          Bar::Drawing.new(
+            settings: settings,
+            box: box,
+            measure: measure(sheet),
+            per_mm: per_mm(sheet),
+            scale: scale(sheet),
+            look: look(scale(sheet)),
+            path: path,
+            verbal: ->(units) { Bar::VerbalScale.on(measure_of(view(sheet), sheet), scale(sheet), units: units) }
+          )
         end
 
         def left_out(sheet)
           return [] if hidden?
           error = measure(sheet).error
           found = []
-          found << "The #{called} is off by up to #{Units::Number.plain(error.share.abs * 100, decimals: 2)} % in parts of this sheet, more than its limit of #{Units::Number.plain(limit * 100, decimals: 2)} %." if error.share.abs > limit && !by_latitude?(sheet)
+          if error.share.abs > limit && !by_latitude?(sheet)
+            off, most = [error.share.abs, limit].map { |share| Units::Number.plain(share * 100, decimals: 2) }
+            found << "The #{called} is off by up to #{off} % in parts of this sheet, more than its limit of #{most} %."
+          end
           drawing = drawing(sheet, box(sheet.page))
-          found << "The #{called} has a shorter length on this sheet than on the others, where it would not fit." if !by_latitude?(sheet) && drawing.shortened?
+          if !by_latitude?(sheet) && drawing.shortened?
+            found << "The #{called} has a shorter length on this sheet than on the others, where it would not fit."
+          end
           found
         rescue Invalid => problem
           [problem.message]
@@ -37,19 +56,49 @@ module TileLoom
         # sheet lies.)
         def check(book)
           return if settings["frame"] && settings["frame"] != book.layout.main_frame.id
-          view = book.layout.frame_box.then { |box| View::FrameView.new(frame: box, crs: book.crs, ground: Geometry::TurnedRectangle.new(0, 0, box.width * book.index.scale / 1000.0 / book.crs.metres_per_unit, box.height * book.index.scale / 1000.0 / book.crs.metres_per_unit, 0.0)) }
-          Bar::Drawing.new(settings: settings, box: box(book.layout.page), measure: View::Measure.new(view, along: "grid"), per_mm: book.index.scale / 1000.0, scale: book.index.scale, look: look(book.index.scale), path: path, verbal: ->(units) { Bar::VerbalScale.of(book.index.scale, units: units) }).nodes
+          view =
+            book.layout.frame_box.then do |box|
+              View::FrameView.new(
+                frame: box,
+                crs: book.crs,
+                ground:
+                  Geometry::TurnedRectangle.new(
+                    0,
+                    0,
+                    box.width * book.index.scale / 1000.0 / book.crs.metres_per_unit,
+                    box.height * book.index.scale / 1000.0 / book.crs.metres_per_unit,
+                    0.0
+                  )
+              )
+            end
+          Bar::Drawing.new(
+            settings: settings,
+            box: box(book.layout.page),
+            measure: View::Measure.new(view, along: "grid"),
+            per_mm: book.index.scale / 1000.0,
+            scale: book.index.scale,
+            look: look(book.index.scale),
+            path: path,
+            verbal: ->(units) { Bar::VerbalScale.of(book.index.scale, units: units) }
+          ).nodes
         end
 
         def called = settings["title"] ? "scale bar “#{settings["title"]}”" : "scale bar"
 
         # The View::Measure that it is drawn by.
-        def measure(sheet) = (at.nil? && along == "level") ? measure_of(view(sheet), sheet) : View::Measure.new(view(sheet), at: at, along: along)
+        def measure(sheet) =
+          if at.nil? && along == "level"
+            measure_of(view(sheet), sheet)
+          else
+            View::Measure.new(view(sheet), at: at, along: along)
+          end
 
         def limit = settings.fetch("error_limit_percent", ERROR_LIMIT_PERCENT).to_f / 100
 
         # Is it drawn as a bar by latitude on this sheet?
-        def by_latitude?(sheet) = settings["over_limit"] == "by_latitude" && measure(sheet).then { |found| found.error.share.abs > limit && found.cylindrical? }
+        def by_latitude?(sheet) =
+          settings["over_limit"] == "by_latitude" &&
+            measure(sheet).then { |found| found.error.share.abs > limit && found.cylindrical? }
 
         # The view of the frame that it is bound to.
         def view(sheet)
@@ -67,7 +116,9 @@ module TileLoom
         # One length for all sheets of one scale goes by the sheet on which it takes most paper.
         def per_mm(sheet)
           own = view(sheet)
-          return measure(sheet).per_mm unless own.equal?(sheet.view) && sheet.nominal_view && settings.fetch("fitted", "book") == "book"
+          unless own.equal?(sheet.view) && sheet.nominal_view && settings.fetch("fitted", "book") == "book"
+            return measure(sheet).per_mm
+          end
           sheet.book.once([:bar_per_mm, id, sheet.cell.scale]) { narrowest(sheet, own) }
         end
 
@@ -79,7 +130,12 @@ module TileLoom
           alike = sheet.cells.select { |cell| cell.scale == sheet.cell.scale }
           every = (alike.length / MOST_MEASURED.to_f).ceil
           some = alike.each_with_index.select { |_, index| (index % every).zero? }.map(&:first)
-          (some + Index::Cell.outermost(alike)).uniq(&:number).filter_map { |cell| metres_per_mm(View::FrameView.new(frame: own.frame, ground: cell.ground, crs: own.crs)) }.min || measure(sheet).per_mm
+          (some + Index::Cell.outermost(alike))
+            .uniq(&:number)
+            .filter_map do |cell|
+              metres_per_mm(View::FrameView.new(frame: own.frame, ground: cell.ground, crs: own.crs))
+            end
+            .min || measure(sheet).per_mm
         end
 
         def metres_per_mm(view)
@@ -100,8 +156,19 @@ module TileLoom
         end
 
         def look(scale)
-          Bar::Look.new(face: face, size_pt: settings.fetch("size_pt", 7).to_f, colour: colour, light: settings.fetch("light", "#ffffff"), stroke_mm: settings.fetch("stroke_mm", 0.15).to_f,
-            halo: settings["halo"] && Scene::Stroke.halo(settings["halo"]), ratio: Units::Number.ratio(scale, separator: Units::Number::SEPARATORS.fetch(settings.fetch("thousands", "comma"))))
+          Bar::Look.new(
+            face: face,
+            size_pt: settings.fetch("size_pt", 7).to_f,
+            colour: colour,
+            light: settings.fetch("light", "#ffffff"),
+            stroke_mm: settings.fetch("stroke_mm", 0.15).to_f,
+            halo: settings["halo"] && Scene::Stroke.halo(settings["halo"]),
+            ratio:
+              Units::Number.ratio(
+                scale,
+                separator: Units::Number::SEPARATORS.fetch(settings.fetch("thousands", "comma"))
+              )
+          )
         end
       end
     end

@@ -27,7 +27,10 @@ module TileLoom
 
         def left_out(sheet)
           return [] if hidden? || fits?(sheet)
-          ["The text “#{settings["title"] || id}” takes more room than its box, so that it runs over what stands beside or below it; make the box larger, or let the text shrink."]
+          [
+            "The text “#{settings["title"] || id}” takes more room than its box, so that it runs over what stands " \
+            "beside or below it; make the box larger, or let the text shrink."
+          ]
         end
 
         private
@@ -38,8 +41,15 @@ module TileLoom
         def size_pt = settings.fetch("size_pt", 9).to_f
 
         def setting(size)
-          Type::Setting.new(face: face, size_pt: size, colour: colour, align: settings.fetch("align", "left"), anchor: settings.fetch("anchor", "top"),
-            leading: settings.fetch("line_height", 1.2).to_f, tracking_pt: settings.fetch("tracking_pt", 0).to_f)
+          Type::Setting.new(
+            face: face,
+            size_pt: size,
+            colour: colour,
+            align: settings.fetch("align", "left"),
+            anchor: settings.fetch("anchor", "top"),
+            leading: settings.fetch("line_height", 1.2).to_f,
+            tracking_pt: settings.fetch("tracking_pt", 0).to_f
+          )
         end
 
         # The largest size that fits, between the least and the wanted one.

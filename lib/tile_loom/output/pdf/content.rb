@@ -14,7 +14,8 @@ module TileLoom
 
         attr_reader :glyphs, :layers, :opacities, :forms, :images
 
-        # glyphs: face key → {glyph id → the characters that it stands for}; layers: id → title; opacities: percentages used;
+        # glyphs: face key → {glyph id → the characters that it stands for}; layers: id → title; opacities: percentages
+        # used;
         # forms: content streams of the groups that are painted as one (transparency groups); images: SHA-256
         # of the pictures used.
         def initialize(drawing)
@@ -30,9 +31,18 @@ module TileLoom
           @out = +"".b
           @opacity = 100
           outside = @drawing.outside_mm * 72 / 25.4
-          @out << "q #{real(POINTS_PER_MICRON)} 0 0 #{real(-POINTS_PER_MICRON)} #{real(outside)} #{real(@drawing.height_mm * 72 / 25.4 + outside)} cm\n"
+          @out << "q #{real(POINTS_PER_MICRON)} 0 0 #{real(-POINTS_PER_MICRON)} #{real(outside)} " \
+            "#{real(@drawing.height_mm * 72 / 25.4 + outside)} cm\n"
           @drawing.nodes.each { |node| write(node) }
-          path(Scene::Path.new(runs: @drawing.trim_lines, closed: false, stroke: Scene::Stroke.new(colour: "#000000", width_mm: 0.1))) if @drawing.trim_marks
+          if @drawing.trim_marks
+            path(
+              Scene::Path.new(
+                runs: @drawing.trim_lines,
+                closed: false,
+                stroke: Scene::Stroke.new(colour: "#000000", width_mm: 0.1)
+              )
+            )
+          end
           @out << "Q\n"
         end
 
@@ -42,10 +52,14 @@ module TileLoom
 
         def write(node)
           case node
-          when Scene::Path then path(node)
-          when Scene::Text then text(node)
-          when Scene::Image then image(node)
-          when Scene::Group then group(node)
+          when Scene::Path
+            path(node)
+          when Scene::Text
+            text(node)
+          when Scene::Image
+            image(node)
+          when Scene::Group
+            group(node)
           end
         end
 
@@ -79,7 +93,8 @@ module TileLoom
             area.runs.each { |run| outline(run, true) }
             @out << "W* n\n"
           else
-            @out << "#{number(area.min_x)} #{number(area.min_y)} #{number(area.max_x) - number(area.min_x)} #{number(area.max_y) - number(area.min_y)} re W n\n"
+            @out << "#{number(area.min_x)} #{number(area.min_y)} #{number(area.max_x) - number(area.min_x)} " \
+              "#{number(area.max_y) - number(area.min_y)} re W n\n"
           end
           yield
           @out << "Q\n"
@@ -95,9 +110,12 @@ module TileLoom
           fill(node.fill) if node.fill
           stroke(node.stroke) if node.stroke
           node.runs.each { |run| outline(run, node.closed) }
-          @out << if node.fill && node.stroke then "B*\n"
-          elsif node.fill then "f*\n"
-          else "S\n"
+          @out << if node.fill && node.stroke
+            "B*\n"
+          elsif node.fill
+            "f*\n"
+          else
+            "S\n"
           end
         end
 
@@ -131,7 +149,8 @@ module TileLoom
         def stroke(stroke)
           opacity(stroke.opacity)
           dash = (stroke.dash_mm || []).map { |mm| number(mm) }.join(" ")
-          @out << colour(stroke.colour) << " RG #{number(stroke.width_mm)} w #{CAPS.fetch(stroke.cap)} J #{JOINS.fetch(stroke.join)} j [#{dash}] 0 d\n"
+          @out << colour(stroke.colour) <<
+            " RG #{number(stroke.width_mm)} w #{CAPS.fetch(stroke.cap)} J #{JOINS.fetch(stroke.join)} j [#{dash}] 0 d\n"
         end
 
         # An image fills the unit square of its own space, y up.
@@ -142,7 +161,8 @@ module TileLoom
           cos, sin = Math.cos(angle) * PER_MM, Math.sin(angle) * PER_MM
           width, height = node.width_mm, node.height_mm
           x, y = node.x * PER_MM - sin * height, node.y * PER_MM + cos * height
-          @out << "q #{[cos * width, sin * width, sin * height, -cos * height, x, y].map { |value| real(value) }.join(" ")} cm /#{Names.image(node.raster.content)} Do Q\n"
+          matrix = [cos * width, sin * width, sin * height, -cos * height, x, y].map { |value| real(value) }.join(" ")
+          @out << "q #{matrix} cm /#{Names.image(node.raster.content)} Do Q\n"
         end
 
         def text(node)
@@ -163,7 +183,8 @@ module TileLoom
           runs.each_with_index do |run, index|
             @out << " /#{Names.font(run.face.key)} #{real(node.size_pt)} Tf"
             @out << " #{mode} Tr #{matrix} Tm" if index.zero?
-            @out << " " << marked(run, Glyphs.new(run, node).operators { |glyph, text| @glyphs[run.face.key][glyph] ||= text })
+            @out << " " <<
+              marked(run, Glyphs.new(run, node).operators { |glyph, text| @glyphs[run.face.key][glyph] ||= text })
           end
           @out << " ET\n"
         end
@@ -172,11 +193,16 @@ module TileLoom
         def marked(run, operators)
           map = @glyphs[run.face.key]
           exact = run.glyphs.all? { |glyph| glyph.text == map[glyph.glyph] || glyph.text.empty? || alike?(glyph, map) }
-          exact ? operators : "/Span << /ActualText <#{("\uFEFF" + run.string).encode("UTF-16BE").unpack1("H*")}> >> BDC #{operators} EMC"
+          if exact
+            operators
+          else
+            "/Span << /ActualText <#{("\uFEFF" + run.string).encode("UTF-16BE").unpack1("H*")}> >> BDC #{operators} EMC"
+          end
         end
 
         # A space that does not break is read as a space, the ohm sign as an omega (Unicode's compatibility forms).
-        def alike?(glyph, map) = !glyph.glyph.zero? && glyph.text.unicode_normalize(:nfkc) == map[glyph.glyph].unicode_normalize(:nfkc)
+        def alike?(glyph, map) =
+          !glyph.glyph.zero? && glyph.text.unicode_normalize(:nfkc) == map[glyph.glyph].unicode_normalize(:nfkc)
 
         # Text space is in points with y up; page space in micrometres with y down.
         def text_matrix(node)

@@ -46,8 +46,17 @@ module TileLoom
         end
 
         def composite(file, reference, name, cid)
-          file.write(reference, {Type: :Font, Subtype: :Type0, BaseFont: name, Encoding: :"Identity-H",
-            DescendantFonts: [cid], ToUnicode: file.add({}, stream: Zlib::Deflate.deflate(unicode_map, 9))})
+          file.write(
+            reference,
+            {
+              Type: :Font,
+              Subtype: :Type0,
+              BaseFont: name,
+              Encoding: :"Identity-H",
+              DescendantFonts: [cid],
+              ToUnicode: file.add({}, stream: Zlib::Deflate.deflate(unicode_map, 9))
+            }
+          )
         end
 
         # Six letters that depend on the subset alone.
@@ -57,17 +66,40 @@ module TileLoom
 
         def cid_font(name, descriptor, map)
           widths = @used.flat_map { |glyph, _| [glyph, [per_mille_exact(@face.advance(glyph))]] }
-          {Type: :Font, Subtype: map ? :CIDFontType2 : :CIDFontType0, BaseFont: name, FontDescriptor: descriptor, CIDToGIDMap: map, DW: 0, W: widths,
-           CIDSystemInfo: {Registry: PDF::Core::LiteralString.new("Adobe"), Ordering: PDF::Core::LiteralString.new("Identity"), Supplement: 0}}.compact
+          {
+            Type: :Font,
+            Subtype: map ? :CIDFontType2 : :CIDFontType0,
+            BaseFont: name,
+            FontDescriptor: descriptor,
+            CIDToGIDMap: map,
+            DW: 0,
+            W: widths,
+            CIDSystemInfo: {
+              Registry: PDF::Core::LiteralString.new("Adobe"),
+              Ordering: PDF::Core::LiteralString.new("Identity"),
+              Supplement: 0
+            }
+          }.compact
         end
 
         def per_mille_exact(units) = units * 1000 / @face.units_per_em
 
         def descriptor(file, name, data)
           font = @face.font
-          file.add({:Type => :FontDescriptor, :FontName => name, (@face.compact? ? :FontFile3 : :FontFile2) => data, :FontBBox => font.bbox.map { |units| per_mille(units) },
-            :Flags => (@face.style == "italic") ? 68 : 4, :StemV => 80, :ItalicAngle => (@face.style == "italic") ? -11 : 0,
-            :Ascent => per_mille(font.ascent), :Descent => per_mille(font.descent), :CapHeight => per_mille(@face.cap_height)})
+          file.add(
+            {
+              :Type => :FontDescriptor,
+              :FontName => name,
+              (@face.compact? ? :FontFile3 : :FontFile2) => data,
+              :FontBBox => font.bbox.map { |units| per_mille(units) },
+              :Flags => (@face.style == "italic") ? 68 : 4,
+              :StemV => 80,
+              :ItalicAngle => (@face.style == "italic") ? -11 : 0,
+              :Ascent => per_mille(font.ascent),
+              :Descent => per_mille(font.descent),
+              :CapHeight => per_mille(@face.cap_height)
+            }
+          )
         end
 
         def glyph_map(file, subset)
@@ -77,8 +109,12 @@ module TileLoom
         end
 
         def unicode_map
-          rows = @used.reject { |_, text| text.empty? }.map { |glyph, text| format("<%04x> <%s>", glyph, text.encode("UTF-16BE").unpack1("H*")) }
-          blocks = rows.each_slice(100).map { |slice| "#{slice.length} beginbfchar\n#{slice.join("\n")}\nendbfchar\n" }.join
+          rows =
+            @used
+              .reject { |_, text| text.empty? }
+              .map { |glyph, text| format("<%04x> <%s>", glyph, text.encode("UTF-16BE").unpack1("H*")) }
+          blocks =
+            rows.each_slice(100).map { |slice| "#{slice.length} beginbfchar\n#{slice.join("\n")}\nendbfchar\n" }.join
           <<~CMAP
             /CIDInit /ProcSet findresource begin
             12 dict begin

@@ -18,7 +18,16 @@ module TileLoom
 
         private
 
-        def head(colours) = {Type: :XObject, Subtype: :Image, Width: @raster.width_px, Height: @raster.height_px, ColorSpace: SPACES.fetch(colours), BitsPerComponent: 8, Interpolate: false}
+        def head(colours) =
+          {
+            Type: :XObject,
+            Subtype: :Image,
+            Width: @raster.width_px,
+            Height: @raster.height_px,
+            ColorSpace: SPACES.fetch(colours),
+            BitsPerComponent: 8,
+            Interpolate: false
+          }
 
         def jpeg(file) = file.add(head(@raster.jpeg_colours).merge(Filter: :DCTDecode), stream: @raster.bytes)
 

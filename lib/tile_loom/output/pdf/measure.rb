@@ -17,7 +17,10 @@ module TileLoom
           OBJECT
           viewport = file.reserve
           box = @settings["box_pt"].map { |points| format("%.8f", points) }.join(" ")
-          file.write_raw(viewport, "<< /Type /Viewport /BBox [#{box}] /Name #{PDF::Core.pdf_object(@settings["name"])} /Measure #{measure} >>")
+          file.write_raw(
+            viewport,
+            "<< /Type /Viewport /BBox [#{box}] /Name #{PDF::Core.pdf_object(@settings["name"])} /Measure #{measure} >>"
+          )
           viewport
         end
 

@@ -15,18 +15,38 @@ module TileLoom
         def self.of(drawing, told: [])
           content = Content.new(drawing)
           streams = [content.to_s, *content.forms].map { |text| Zlib::Deflate.deflate(text, 6) }
-          new({
-            "width_pt" => drawing.width_mm * 72 / 25.4, "height_pt" => drawing.height_mm * 72 / 25.4,
-            "outside_pt" => drawing.outside_mm * 72 / 25.4, "bleed_pt" => drawing.bleed_mm * 72 / 25.4, "title" => drawing.title, "layers" => content.layers, "images" => content.images.keys, "opacities" => content.opacities.keys.sort,
-            "told" => told, "streams" => streams.map(&:bytesize), "glyphs" => content.glyphs.transform_values(&:to_a), "viewports" => drawing.viewports.map { |viewport| measure(viewport, drawing) }
-          }, streams.join)
+          new(
+            {
+              "width_pt" => drawing.width_mm * 72 / 25.4,
+              "height_pt" => drawing.height_mm * 72 / 25.4,
+              "outside_pt" => drawing.outside_mm * 72 / 25.4,
+              "bleed_pt" => drawing.bleed_mm * 72 / 25.4,
+              "title" => drawing.title,
+              "layers" => content.layers,
+              "images" => content.images.keys,
+              "opacities" => content.opacities.keys.sort,
+              "told" => told,
+              "streams" => streams.map(&:bytesize),
+              "glyphs" => content.glyphs.transform_values(&:to_a),
+              "viewports" => drawing.viewports.map { |viewport| measure(viewport, drawing) }
+            },
+            streams.join
+          )
         end
 
         # The box in points, y up, and the corners in degrees.
         def self.measure(viewport, drawing)
           frame = viewport.frame
-          box = [frame.min_x, drawing.height_mm - frame.max_y, frame.max_x, drawing.height_mm - frame.min_y].map { |mm| (mm + drawing.outside_mm) * 72 / 25.4 }
-          {"box_pt" => box, "corners_lat_lon" => viewport.corners_lat_lon, **reference(viewport.crs), "name" => viewport.name}
+          box =
+            [frame.min_x, drawing.height_mm - frame.max_y, frame.max_x, drawing.height_mm - frame.min_y].map do |mm|
+              (mm + drawing.outside_mm) * 72 / 25.4
+            end
+          {
+            "box_pt" => box,
+            "corners_lat_lon" => viewport.corners_lat_lon,
+            **reference(viewport.crs),
+            "name" => viewport.name
+          }
         end
 
         # A projection that has neither a number nor a text of WKT 1 leaves readers the degrees of its corners.

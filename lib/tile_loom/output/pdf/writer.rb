@@ -26,8 +26,13 @@ module TileLoom
           contents = @file.add({}, stream: content)
           shared = @file.add(resources(head))
           viewports = head["viewports"].map { |viewport| Measure.new(viewport).write(@file) }
-          entry = {Type: :Page, Parent: @tree, **boxes(head),
-                   Contents: contents, Resources: forms.empty? ? shared : with_forms(forms, head, shared)}
+          entry = {
+            Type: :Page,
+            Parent: @tree,
+            **boxes(head),
+            Contents: contents,
+            Resources: forms.empty? ? shared : with_forms(forms, head, shared)
+          }
           entry[:VP] = viewports unless viewports.empty?
           @pages << [@file.add(entry), head["title"], head["height_pt"] + 2 * head["outside_pt"]]
           head["glyphs"].each { |key, pairs| @glyphs[key].merge!(pairs.to_h) { |_, first, _| first } }
@@ -36,8 +41,16 @@ module TileLoom
         def close
           @fonts.each { |key, reference| Font.new(@faces.face(key), @glyphs[key]).write(@file, reference) }
           @file.write(@tree, {Type: :Pages, Kids: @pages.map(&:first), Count: @pages.length})
-          catalog = {Type: :Catalog, Pages: @tree, Outlines: outlines, PageMode: :UseOutlines,
-                     ViewerPreferences: {DisplayDocTitle: true, PrintScaling: :None}}
+          catalog = {
+            Type: :Catalog,
+            Pages: @tree,
+            Outlines: outlines,
+            PageMode: :UseOutlines,
+            ViewerPreferences: {
+              DisplayDocTitle: true,
+              PrintScaling: :None
+            }
+          }
           catalog[:OCProperties] = layer_properties if @layers.any?
           @file.close(root: @file.add(catalog), info: @file.add(info))
         end
@@ -52,7 +65,12 @@ module TileLoom
           found[:Font] = fonts unless fonts.empty?
           found[:ExtGState] = states unless states.empty?
           found[:Properties] = layers unless layers.empty?
-          images = head.fetch("images", []).to_h { |content| [Names.image(content).to_sym, @images[content] ||= Image.new(@pictures.call(content)).write(@file)] }
+          images =
+            head
+              .fetch("images", [])
+              .to_h do |content|
+                [Names.image(content).to_sym, @images[content] ||= Image.new(@pictures.call(content)).write(@file)]
+              end
           found[:XObject] = images unless images.empty?
           found
         end
@@ -62,20 +80,45 @@ module TileLoom
           outside, bleed, width, height = head.values_at("outside_pt", "bleed_pt", "width_pt", "height_pt")
           media = [0, 0, width + 2 * outside, height + 2 * outside]
           return {MediaBox: media} if outside.zero?
-          {MediaBox: media, BleedBox: [outside - bleed, outside - bleed, outside + width + bleed, outside + height + bleed], TrimBox: [outside, outside, outside + width, outside + height]}
+          {
+            MediaBox: media,
+            BleedBox: [outside - bleed, outside - bleed, outside + width + bleed, outside + height + bleed],
+            TrimBox: [outside, outside, outside + width, outside + height]
+          }
         end
 
         # Forms count in the page's own unit and paint with its resources; each is a group of its own.
         def with_forms(forms, head, shared)
           outside, width, height = head.values_at("outside_pt", "width_pt", "height_pt")
-          box = [-outside, -outside, width + outside, height + outside].map { |points| (points / Content::POINTS_PER_MICRON).round }
-          objects = forms.each_with_index.to_h do |form, index|
-            [Names.form(index + 1).to_sym, @file.add({Type: :XObject, Subtype: :Form, BBox: box, Resources: shared, Group: {S: :Transparency, I: false, K: false}}, stream: form)]
-          end
+          box =
+            [-outside, -outside, width + outside, height + outside].map do |points|
+              (points / Content::POINTS_PER_MICRON).round
+            end
+          objects =
+            forms.each_with_index.to_h do |form, index|
+              [
+                Names.form(index + 1).to_sym,
+                @file.add(
+                  {
+                    Type: :XObject,
+                    Subtype: :Form,
+                    BBox: box,
+                    Resources: shared,
+                    Group: {
+                      S: :Transparency,
+                      I: false,
+                      K: false
+                    }
+                  },
+                  stream: form
+                )
+              ]
+            end
           resources(head).then { |found| found.merge(XObject: found.fetch(:XObject, {}).merge(objects)) }
         end
 
-        def opacity(percent) = @opacities[percent] ||= @file.add({Type: :ExtGState, CA: percent / 100.0, ca: percent / 100.0})
+        def opacity(percent) =
+          @opacities[percent] ||= @file.add({Type: :ExtGState, CA: percent / 100.0, ca: percent / 100.0})
 
         def layer(id, title) = @layers[id] ||= @file.add({Type: :OCG, Name: title})
 
@@ -101,7 +144,9 @@ module TileLoom
           found = {Title: @about[:title], Producer: "Tile Loom", Creator: "Tile Loom"}
           found[:Author] = @about[:author] if @about[:author].to_s != ""
           found[:Subject] = @about[:subject] if @about[:subject].to_s != ""
-          found[:CreationDate] = Time.utc(*@about[:date].then { |date| [date.year, date.month, date.day] }) if @about[:date]
+          found[:CreationDate] = Time.utc(*@about[:date].then { |date| [date.year, date.month, date.day] }) if @about[
+            :date
+          ]
           found
         end
       end

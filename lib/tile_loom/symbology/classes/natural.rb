@@ -69,9 +69,7 @@ module TileLoom
 
         def walk_back(starts, length)
           last = length - 1
-          starts.reverse.map do |from|
-            from[last].tap { |start| last = start - 1 }
-          end.reverse
+          starts.reverse.map { |from| from[last].tap { |start| last = start - 1 } }.reverse
         end
       end
     end

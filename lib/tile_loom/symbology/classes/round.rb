@@ -8,7 +8,7 @@ module TileLoom
       class Round
         def breaks(values, count)
           low, high = values.first, values.last
-          return [low, high] if low == high
+          return low, high if low == high
           step = best_step(low, high, count)
           first, last = (low / step).floor, (high / step).ceil
           (first..last).map { |multiple| tidy(multiple * step) }
