@@ -63,11 +63,8 @@ module Bench
           surround =
             TileLoom::CoordinateGrid::Surround.new(
               view: view,
-              grids: grids.map { |settings| TileLoom::CoordinateGrid::Grid.new(settings) },
-              border: {
-                "kind" => "banded",
-                "thickness_mm" => 2
-              },
+              grids: grids.map { |settings| TileLoom::CoordinateGrid::Grid.new({"stroke" => {}, **settings}) },
+              border: TileLoom::CoordinateGrid::BorderSpec.new({"kind" => "banded", "thickness_mm" => 2}),
               paper: TileLoom::Geometry::Box.new(0, 0, 420, 297)
             )
           nodes = surround.under + surround.over

@@ -3,6 +3,7 @@
 require_relative "debian_packages"
 require_relative "embedded_database"
 require_relative "front_end"
+require_relative "generated"
 require_relative "gems"
 require "tempfile"
 
@@ -40,6 +41,7 @@ module Setup
       {
         "standard" => -> { check("bundle", "exec", "standardrb") },
         "line limit" => -> { check("bundle", "exec", "rubocop", "--format", "quiet") },
+        "generated files" => -> { Generated.new.run(check: true).zero? },
         "tsc" => -> { check("npx", "tsc", "--noEmit", dir: FrontEnd::WEB) },
         "eslint" => -> { check("npx", "eslint", "src", dir: FrontEnd::WEB) },
         "prettier" => -> { check("npx", "prettier", "--check", "--log-level", "warn", "src", dir: FrontEnd::WEB) }

@@ -50,7 +50,7 @@ module App
     # The cells stay as they are, each marked, although the frame or the data changed.
     def keep_cells
       of_cells("Keep the cells") do
-        @book.index.keep(@book.index.core_cells.each { |cell| cell.kept = true }, with: WeaveState.new(@book).now)
+        @book.index.keep(@book.index.core_cells.map { |cell| cell.with(kept: true) }, with: WeaveState.new(@book).now)
       end
     end
 
@@ -81,9 +81,7 @@ module App
         after = @book.settings
         if before["index"]["area"]
           cells =
-            CellChange.around(@book.index) do
-              @book.weave if @book.index.rows.empty? && covers_changed?(before, after)
-            end
+            CellChange.around(@book.index) { @book.weave if @book.index.rows.empty? && covers_changed?(before, after) }
         end
         record(label, before, after, cells: cells)
       end
@@ -191,7 +189,7 @@ module App
       only?(before, after, "naming", "order") ? @book.index.keep(renamed(in_order)) : @book.weave(afresh: true)
     end
 
-    def core_index = TileLoom::Index::Spec.new(@book.index.settings)
+    def core_index = @book.index.core
 
     def in_order = core_index.ordered(@book.index.core_cells, @book.source)
 
@@ -246,7 +244,7 @@ module App
         .layout
         .elements
         .grep(TileLoom::Furniture::Elements::ScaleBar)
-        .each { |bar| bar.check(core) if known[bar.id] != bar.settings }
+        .each { |bar| bar.check(core) if known[bar.id] != bar.given }
     end
 
     # The sentence of Weave weaves at once; a frame or data that change leave the cells where they are.
@@ -254,13 +252,13 @@ module App
 
     def frame_size(settings) =
       TileLoom::Layout::Layout
-        .new(settings["layout"])
+        .new(settings["layout"], path: "/layout")
         .frame_box
         .then { |box| [box.width.round(6), box.height.round(6)] }
 
     # Did the data of the study area change? (Another edition of one of its layers.)
     def covers_changed?(before, after)
-      layers = TileLoom::Index::AreaChoice.new(after.dig("index", "area")).layers
+      layers = TileLoom::Index::AreaChoice.read(after.dig("index", "area")).layers
       [before, after].map do |settings|
         settings["layers"]
           .select { |layer| layers.include?(layer["id"]) }

@@ -10,16 +10,16 @@ module App
       ActiveRecord::Base.transaction do
         book = new(Enclosure.take_in(settings, folio.document.enclosures)).create
         shifts = ChosenOperations.new(settings["operations"], settings["reference"])
-        settings["layers"].each_with_index do |layer, position|
+        folio.document.layers.each_with_index do |layer, position|
           reader = shifts.reader { |crs| folio.reader(layer, position, target: crs) }
           LayerImport.new(book).keep(
             reader,
-            key: layer["id"],
-            title: layer["title"],
+            key: layer.id,
+            title: layer.title,
             position: position,
-            visible: layer.fetch("visible", true),
-            style: layer.except(*Layer::OWN),
-            name: layer.dig("data", "file")
+            visible: layer.visible?,
+            style: layer.given.except(*Layer::OWN),
+            name: layer.data&.fetch("file", nil)
           )
           tell(book, layer, reader.told)
         end
@@ -31,7 +31,7 @@ module App
     # What of a layer's data was left out or mended stands with the files that came in.
     def self.tell(book, layer, sentences)
       if sentences.any?
-        Arrival.create!(book_id: book.id, name: layer["title"], state: "done", path: "", remarks: sentences.first(50))
+        Arrival.create!(book_id: book.id, name: layer.title, state: "done", path: "", remarks: sentences.first(50))
       end
     end
     private_class_method :tell

@@ -50,7 +50,7 @@ module App
     def cells(features)
       cells = features.each_with_index.map { |feature, index| cell(feature, index) }.sort_by(&:number)
       refuse_twice(cells)
-      cells.each_with_index { |cell, index| cell.number = index + 1 }
+      cells.each_with_index.map { |cell, index| cell.with(number: index + 1) }
     end
 
     private

@@ -116,7 +116,10 @@ module App
     end
 
     def layout =
-      TileLoom::Layout::Layout.new(TileLoom::Document::Starter.layout(page[:size], page[:orientation], "side-panel"))
+      TileLoom::Layout::Layout.new(
+        TileLoom::Document::Starter.layout(page[:size], page[:orientation], "side-panel"),
+        path: "/layout"
+      )
 
     def report(name) =
       @arrival.report.find { |layer| layer["name"] == name } ||

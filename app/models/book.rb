@@ -71,6 +71,9 @@ module App
     # The book's reference, with the transformations that bring other datums to its own.
     def crs = TileLoom::Crs::System.find(reference, operations: TileLoom::Crs::Operations.new(operations))
 
+    # The typefaces, drawings and pictures: its own, and those that ship.
+    def assets = TileLoom::Document::Contents.assets(settings.slice(*OWN), enclosures: Enclosure.reader)
+
     def source = FeatureSource.new(layers)
 
     # Box of all that the layers hold, in the book's reference; nil while there is none.

@@ -37,15 +37,17 @@ module App
             settings[list].present? &&
               [
                 list,
-                settings[list].map { |entry| entry.except("content").merge("data" => [reader.bytes(entry)].pack("m0")) }
+                settings[list].map { |entry| entry.except("content").merge("data" => [bytes_of(entry)].pack("m0")) }
               ]
           end
           .to_h
       )
     end
 
+    def self.bytes_of(entry, enclosures = reader) = enclosures.bytes(TileLoom::Assets::Enclosure.new(entry))
+
     def self.taken(list, entry, enclosures)
-      bytes = enclosures.bytes(entry)
+      bytes = bytes_of(entry, enclosures)
       if list == "faces"
         TileLoom::Type::FontFile.new(bytes, name: "The typeface “#{entry["title"]}”")
         media = font_media(bytes)

@@ -48,6 +48,9 @@ module App
 
     def reload(*) = super.tap { @rows = nil }
 
+    # Its settings as the core has them.
+    def core = TileLoom::Index::Spec.new(settings, path: "/index")
+
     # The cells as the core has them.
     def core_cells = rows.map { |row| Cell.core_of(row) }
 
@@ -96,9 +99,9 @@ module App
       connection = self.class.connection
       values = slice.map { |row| "(#{[id, *COLUMNS.map { |name| literal(connection, row[name]) }].join(",")})" }
       connection.execute(
-        "INSERT INTO cells (grid_index_id,#{COLUMNS.map { |name|
-          connection.quote_column_name(name)
-        }.join(",")}) VALUES #{values.join(",")}"
+        "INSERT INTO cells (grid_index_id,#{
+          COLUMNS.map { |name| connection.quote_column_name(name) }.join(",")
+        }) VALUES #{values.join(",")}"
       )
     end
 

@@ -12,6 +12,9 @@ module App
 
     def settings = {"name" => name, "page" => page, "elements" => elements, "guides" => guides}.compact
 
+    # As the core has it; without the typefaces that the book may have of its own.
+    def core = TileLoom::Layout::Layout.new(settings, path: (role == "key") ? "/key_layout" : "/layout")
+
     # The columns that keep the entry of a book document.
     def self.row_of(entry) =
       {name: entry["name"].to_s, page: entry["page"], elements: entry["elements"], guides: entry["guides"]}

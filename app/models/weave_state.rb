@@ -32,14 +32,10 @@ module App
 
     private
 
-    def frame =
-      TileLoom::Layout::Layout
-        .new(@book.layout.settings)
-        .frame_box
-        .then { |box| [box.width.round(3), box.height.round(3)] }
+    def frame = @book.layout.core.frame_box.then { |box| [box.width.round(3), box.height.round(3)] }
 
     def editions
-      used = TileLoom::Index::AreaChoice.new(@book.index.settings["area"]).layers
+      used = @book.index.core.area.layers
       @book
         .layers
         .reject(&:removed)

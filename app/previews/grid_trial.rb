@@ -28,7 +28,7 @@ module App
     # the page.
     def try(settings)
       refuse(settings)
-      grid = TileLoom::CoordinateGrid::Grid.new(ghost(settings), path: "/grid", faces: @composer.book.faces)
+      grid = TileLoom::CoordinateGrid::Grid.new(ghost(settings), path: "/grid", assets: @composer.book.assets)
       grid.check(@composer.book.crs)
       surround = @frame.surround(view, @composer, grids: [grid])
       drawn = surround.drawn.first or

@@ -15,11 +15,7 @@ module App
         "distortion" => distortion(book),
         "ground_m" => ground_m(book),
         "sheet_m" => sheet_m(book),
-        "layers" =>
-          book
-            .layers
-            .reject(&:removed)
-            .map { |layer| layer(layer, TileLoom::Symbology::MarkerSet.new(book.markers || [])) },
+        "layers" => book.assets.then { |assets| book.layers.reject(&:removed).map { |layer| layer(layer, assets) } },
         "cells" => book.index.core_cells.map { |cell| cell(cell) },
         "frame" => frame(book),
         "key_frame" => book.key_layout && key_frame(book),
@@ -36,7 +32,7 @@ module App
         "faces" => faces(book),
         "weave" => WeaveState.new(book).to_h,
         "naming" => naming(book),
-        "kinds" => TileLoom::Layout::NewElement::TITLES,
+        "kinds" => TileLoom::Furniture::Elements.all.transform_values(&:title),
         "data_endings" => TileLoom::Data::FileFormat::ALL.flat_map(&:endings)
       }
     end
@@ -61,26 +57,23 @@ module App
     # How sheets are called: the kind of names, and an example where the pattern gives one.
     def naming(book) =
       TileLoom::Index::Spec
-        .new(book.index.settings)
+        .new(book.index.settings, path: "/index")
         .naming
         .then { |naming| {"kind" => naming.kind, "example" => naming.example} }
 
     # All typefaces; css: what a browser calls it; content: where the file of an own one is.
     def faces(book)
       own = (book.faces || []).to_h { |entry| [entry["id"], entry["content"]] }
-      TileLoom::Type::FaceSet
-        .new(book.faces || [], enclosures: Enclosure.reader)
-        .all
-        .map do |face|
-          {
-            "key" => face.key,
-            "family" => face.family,
-            "weight" => face.weight,
-            "italic" => face.style == "italic",
-            "css" => face.css_family,
-            "content" => own[face.key]
-          }.compact
-        end
+      book.assets.faces.all.map do |face|
+        {
+          "key" => face.key,
+          "family" => face.family,
+          "weight" => face.weight,
+          "italic" => face.style == "italic",
+          "css" => face.css_family,
+          "content" => own[face.key]
+        }.compact
+      end
     end
 
     def reference(book)
@@ -123,18 +116,15 @@ module App
     end
 
     # A small picture of each rule's symbol, as the legend draws it.
-    def swatches(layer, drawings)
+    def swatches(layer, assets)
       layer.style["rules"].map do |rule|
-        TileLoom::Output::Swatch.new(
-          TileLoom::Symbology::Symbol.new(rule["symbol"], drawings: drawings),
-          layer.kind
-        ).to_svg
+        TileLoom::Output::Swatch.new(TileLoom::Symbology::Symbol.new(rule["symbol"], assets: assets), layer.kind).to_svg
       end
     end
 
-    def layer(layer, drawings)
+    def layer(layer, assets)
       {
-        "swatches" => swatches(layer, drawings),
+        "swatches" => swatches(layer, assets),
         "id" => layer.key,
         "kind" => layer.kind,
         "count" => layer.feature_count,
@@ -144,13 +134,9 @@ module App
       }
     end
 
-    def frame(book) = page(layout = TileLoom::Layout::Layout.new(book.layout.settings), layout.frame_box)
+    def frame(book) = page(layout = book.layout.core, layout.frame_box)
 
-    def key_frame(book) =
-      page(
-        layout = TileLoom::Layout::Layout.new(book.key_layout.settings, path: "/key_layout"),
-        layout.key_frame.box(layout.page)
-      )
+    def key_frame(book) = page(layout = book.key_layout.core, layout.key_frame.box(layout.page))
 
     # A page with the boxes of its elements; box: of the frame that decides what it shows.
     def page(layout, box)

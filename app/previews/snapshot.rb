@@ -91,15 +91,12 @@ module App
           crs: document.crs,
           held: document.index.held
         )
-      ground =
-        cell.ground.dup.tap do |rectangle|
-          rectangle.width, rectangle.height = size.at(rectangle.centre_x, rectangle.centre_y)
-        end
+      ground = cell.ground.sized(*size.at(cell.ground.centre_x, cell.ground.centre_y))
       composer =
         TileLoom::Compose::SheetComposer.new(
           book: other,
           source: source,
-          cell: cell.dup.tap { |fresh| fresh.ground = ground },
+          cell: cell.with(ground: ground),
           count: cells.length,
           tolerance_mm: 1.2,
           names: false

@@ -73,8 +73,8 @@ module App
       private
 
       def handwork
-        index = TileLoom::Index::Spec.new(book.index.settings)
-        frame = TileLoom::Layout::Layout.new(book.layout.settings).frame_box
+        index = book.index.core
+        frame = book.layout.core.frame_box
         crs = TileLoom::Crs::System.find(book.reference)
         TileLoom::Index::Handwork.new(
           book.index.core_cells,

@@ -38,8 +38,7 @@ module App
             (box.max_x - beyond["right"]).floor(1),
             (box.max_y - beyond["bottom"]).floor(1)
           )
-        place =
-          TileLoom::Furniture::Place.new(composer.gridded_frame.settings["place"]).moved(composer.page.live_area, inner)
+        place = composer.gridded_frame.place.moved(composer.page.live_area, inner)
         json(change(role, "Room for labels") { |frame| frame.merge("place" => place) })
       end
 

@@ -49,7 +49,7 @@ module App
         end
         raise TileLoom::Invalid.new("“elements” names nothing to add.") if list.empty?
         made = []
-        title = TileLoom::Layout::NewElement::TITLES[list.first["kind"]]
+        title = TileLoom::Furniture::Elements.all[list.first["kind"]]&.title
         change(wanted["label"] || "New #{title.to_s.downcase}", made: made) do
           list.each { |entry| made << new_element(entry, made) }
           elements + made
@@ -130,7 +130,7 @@ module App
 
       def design = @design ||= Book.core(book.settings).then { |core| (@role == "key") ? core.key_layout : core.layout }
 
-      def elements = design.elements.map(&:settings)
+      def elements = design.elements.map(&:given)
 
       def four_numbers?(box) =
         box.is_a?(Array) && box.length == 4 &&
@@ -152,7 +152,7 @@ module App
       def shifted(id, dx, dy)
         element = design.elements.find { |known| known.id == id }
         box = element.box(design.page)
-        TileLoom::Furniture::Place.new(element.settings["place"]).moved(
+        element.place.moved(
           design.page.live_area,
           TileLoom::Geometry::Box.at(box.min_x + dx, box.min_y + dy, box.width, box.height)
         )

@@ -35,7 +35,7 @@ module App
       # Old and new names side by side, as naming all by the pattern (or a changed one) would give them.
       post "/api/books/:book_id/names" do
         settings = changed(body_json)
-        index = TileLoom::Index::Spec.new(settings["index"])
+        index = TileLoom::Index::Spec.new(settings["index"], path: "/index")
         # Naming all by the pattern that is there leaves their order as it is.
         cells =
           if settings["index"] == book.index.settings

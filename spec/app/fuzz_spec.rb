@@ -79,8 +79,23 @@ RSpec.describe "Any request" do
     names
       .map do |name|
         "#{name}=" \
-        "#{CGI.escape(@values.one_of([@values.one_of(HostileValues::TEXTS), @values.one_of(HostileValues::NUMBERS).to_s,
-          "402000,6528000,403000,6529000", "name", "code", "equal", "5", '{"op":"=","args":[{"property":"code"},"D1"]}', '{"op":"like","args":[{"property":"code"},1e999]}']).to_s)}"
+          "#{
+            CGI.escape(
+              @values.one_of(
+                [
+                  @values.one_of(HostileValues::TEXTS),
+                  @values.one_of(HostileValues::NUMBERS).to_s,
+                  "402000,6528000,403000,6529000",
+                  "name",
+                  "code",
+                  "equal",
+                  "5",
+                  '{"op":"=","args":[{"property":"code"},"D1"]}',
+                  '{"op":"like","args":[{"property":"code"},1e999]}'
+                ]
+              ).to_s
+            )
+          }"
       end
       .join("&")
   end
@@ -104,7 +119,7 @@ RSpec.describe "Any request" do
 
   # One of a kind, with settings that elements of some kind have.
   def element
-    kinds = TileLoom::Layout::NewElement::TITLES.keys
+    kinds = TileLoom::Furniture::Elements.keys
     all = before_elements.flat_map(&:to_a).to_h.except("id", "place", "kind")
     {"kind" => @values.one_of(kinds)}.merge(
       all.slice(*@values.some(all.keys)).transform_values { |value| @values.chance(0.5) ? value : @values.any }
@@ -145,7 +160,7 @@ RSpec.describe "Any request" do
   it "of a change of the document is kept whole, or refused in words, and what is kept can be drawn" do
     faults = []
     @book = App::NewBook.from_folio(TileLoom::Document::Folio.read(SmallBooks::DEMO))
-    schema = JSON.parse(File.read(TileLoom::Document::Schema::FILE))
+    schema = JSON.parse(TileLoom::Document::Schema.text)
     (cases / 2).times do
       before = App::Book.find(@book.id)
       document = @values.disturbed(before.settings, times: @values.one_of([1, 1, 2]))

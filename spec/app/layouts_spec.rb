@@ -188,7 +188,7 @@ RSpec.describe App::Routes::Layouts do
   end
 
   it "adds an element of each kind, tied to the nearer edges, with an id of its own" do
-    (TileLoom::Furniture::Element::KINDS.keys - %w[map_frame key_frame]).each do |kind|
+    (TileLoom::Furniture::Elements.keys - %w[map_frame key_frame]).each do |kind|
       made = add({kind: kind, box: [350, 20, 30, 20]})
       expect(made["made"]).to eq(["#{kind.tr("_", "-")}-1"]), made["message"]
     end

@@ -18,7 +18,7 @@ RSpec.describe TileLoom::CoordinateGrid do
 
     it "suit the scale: about as far apart on paper as wished" do
       [1000, 2500, 10_000, 25_000, 250_000].each do |scale|
-        found = mesh(view(scale: scale), "EPSG:25829", wished_mm: 40)
+        found = mesh(view(scale: scale), "EPSG:25829", target_mm: 40)
         on_paper = found.interval(:x) * 1000 / scale
         expect(on_paper).to be_between(40 / 1.6, 40 * 1.6)
       end
@@ -26,7 +26,7 @@ RSpec.describe TileLoom::CoordinateGrid do
 
     it "let at least two lines cross each side, however small the frame is for the wished spacing" do
       [0.0, 30.0].each do |rotation|
-        lines = drawn(mesh(view(rotation: rotation), "EPSG:4258", wished_mm: 280))
+        lines = drawn(mesh(view(rotation: rotation), "EPSG:4258", target_mm: 280))
         expect(lines.map(&:axis).tally.values).to all(be >= 2)
       end
     end

@@ -49,7 +49,7 @@ RSpec.describe TileLoom::CoordinateGrid::Borders do
 
   it "follow the grid's true course beyond the frame: the ends of bands lie on its lines" do
     sheet = view(rotation: 20.0)
-    grid = mesh(sheet, "EPSG:4258", wished_mm: 30)
+    grid = mesh(sheet, "EPSG:4258", target_mm: 30)
     dark =
       bands(
         sheet,

@@ -11,7 +11,7 @@ RSpec.describe TileLoom::CoordinateGrid::Labels do
   thin = "\u2009"
 
   def caption(line, crs, step, full: true, **settings) =
-    TileLoom::CoordinateGrid::Caption.of(line, crs, step, settings.transform_keys(&:to_s), full: full).to_s
+    TileLoom::CoordinateGrid::Caption.of(line, crs, step, label_spec(**settings), full: full).to_s
 
   # Worked by hand; the carry of 59.999″ is a classic of the trade (common practice).
   describe "of angles" do
@@ -80,7 +80,7 @@ RSpec.describe TileLoom::CoordinateGrid::Labels do
     it "have principal digits large and the others small, as topographic sheets have them" do
       parts = ->(value, step, full) do
         TileLoom::CoordinateGrid::Caption
-          .of(line[:y, value], metres, step, {"form" => "short"}, full: full)
+          .of(line[:y, value], metres, step, label_spec(form: "short"), full: full)
           .parts
           .map { |part| [part.string, part.small] }
       end

@@ -147,7 +147,7 @@ RSpec.describe TileLoom::Layout do
         TileLoom::CoordinateGrid::Surround.new(
           view: view,
           grids: layout.main_frame.grids,
-          border: layout.main_frame.settings["border"],
+          border: layout.main_frame.border,
           paper: TileLoom::Geometry::Box.new(0, 0, page.width_mm, page.height_mm)
         )
       expect(surround.drawn.flat_map { |entry| TileLoom::CoordinateGrid::Words.new(entry, view).warnings }).to eq([]),
@@ -212,7 +212,7 @@ RSpec.describe TileLoom::Layout do
 
     it "round their corners, fill and hide" do
       draw = ->(settings) do
-        TileLoom::Furniture::Element.build(
+        TileLoom::Furniture::Element.read(
           {
             "kind" => "box",
             "id" => "b",

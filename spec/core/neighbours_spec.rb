@@ -42,10 +42,13 @@ RSpec.describe TileLoom::Index::Neighbours do
     expect(names(nine, 1)).to eq({"east" => "S2", "south_east" => "S5", "south" => "S4"})
   end
 
+  # The cell so many units further east.
+  def shifted(cell, by) = cell.with(ground: cell.ground.class.new(*cell.ground.to_a.tap { |members| members[0] += by }))
+
   it "counts a moved cell where it is, over a small gap too, and not one that is far" do
-    moved = nine.tap { |cells| cells[5].ground.centre_x += 15 }
+    moved = nine.tap { |cells| cells[5] = shifted(cells[5], 15) }
     expect(names(moved, 5)).to eq(around_the_middle)
-    away = nine.tap { |cells| cells[5].ground.centre_x += 60 }
+    away = nine.tap { |cells| cells[5] = shifted(cells[5], 60) }
     expect(names(away, 5)).to eq(around_the_middle.except("east"))
     expect(names([cell(1, 0, 0)], 1)).to eq({})
   end

@@ -10,7 +10,7 @@ RSpec.describe TileLoom::Furniture::Elements::NorthArrow do
   let(:box) { TileLoom::Geometry::Box.at(330, 100, 20, 20) }
 
   def arrow(settings) =
-    TileLoom::Furniture::Element.build(
+    TileLoom::Furniture::Element.read(
       {"kind" => "north_arrow", "id" => "north", "place" => {}}.merge(settings),
       path: "/layout/elements/0"
     )

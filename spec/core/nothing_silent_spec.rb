@@ -50,7 +50,7 @@ RSpec.describe "Nothing" do
           line[axis, value],
           crs(code),
           500r,
-          {"hemisphere" => "letters", "thousands" => "none"}
+          TileLoom::CoordinateGrid::LabelSpec.new({"sides" => [], "hemisphere" => "letters", "thousands" => "none"})
         ).to_s
       end
       expect(

@@ -145,15 +145,8 @@ RSpec.describe TileLoom::Output::Pdf do
     it "is placed on earth in #{reference}, turned by #{rotation}°" do
       area = rectangle(centre[0], centre[1], centre[0] + 10, centre[1] + 10)
       book, source = small_book([area], scale: 5000, reference: reference)
-      cell = book.cells(source).first
-      cell.ground =
-        TileLoom::Geometry::TurnedRectangle.new(
-          cell.ground.centre_x,
-          cell.ground.centre_y,
-          cell.ground.width,
-          cell.ground.height,
-          rotation
-        )
+      upright = book.cells(source).first
+      cell = upright.with(ground: upright.ground.class.new(*upright.ground.to_a.first(4), rotation))
       pdf = press(book, source, @folder, cells: [cell])
       info = gdal_page(pdf, 1)
       expect(info["coordinateSystem"]["wkt"]).to include(%(ID["EPSG",#{reference[/\d+/]}]))

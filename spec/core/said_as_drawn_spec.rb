@@ -264,7 +264,7 @@ RSpec.describe "What is said" do
         settings = {"left" => index % 3, "align" => %w[left centre right][index % 3], "labelled" => "all"}
         bar =
           TileLoom::Bar::Drawing.new(
-            settings: settings,
+            style: TileLoom::Bar::Style.new(settings),
             box: box,
             measure: TileLoom::View::Measure.new(view),
             per_mm: elsewhere,

@@ -15,7 +15,7 @@ RSpec.describe TileLoom::Bar do
     cells = book.cells(source)
     sheet = TileLoom::Compose::SheetComposer.new(book: book, source: source, cell: cells[0], count: cells.length)
     element =
-      TileLoom::Furniture::Element.build(
+      TileLoom::Furniture::Element.read(
         {
           "kind" => "scale_bar",
           "id" => "bar",
@@ -185,7 +185,7 @@ RSpec.describe TileLoom::Bar do
   end
 
   it "is drawn in each style to its length, within its height" do
-    described_class::Styles::ALL.each_key do |style|
+    described_class::Styles.keys.each do |style|
       drawn = drawing({"style" => style, "left" => 2})
       west, east = span(drawn.nodes)
       expect(east - west).to be_within(1e-6).of(drawn.paper(drawn.ruling)), style
@@ -255,7 +255,7 @@ RSpec.describe TileLoom::Bar do
       )
     bar =
       described_class::ByLatitude.new(
-        settings: {},
+        style: described_class::Style.plain,
         view: wide,
         box: TileLoom::Geometry::Box.at(20, 20, 135, 30),
         look: look
@@ -302,7 +302,7 @@ RSpec.describe TileLoom::Bar do
     cells = book.cells(source)
     sheet = TileLoom::Compose::SheetComposer.new(book: book, source: source, cell: cells[0], count: cells.length)
     bar =
-      TileLoom::Furniture::Element.build(
+      TileLoom::Furniture::Element.read(
         {
           "kind" => "scale_bar",
           "id" => "bar",

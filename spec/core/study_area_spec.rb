@@ -3,7 +3,7 @@
 RSpec.describe "Study area" do
   utm = TileLoom::Crs::System.find("EPSG:25829")
 
-  def choice(*parts) = TileLoom::Index::AreaChoice.new(parts)
+  def choice(*parts) = TileLoom::Index::AreaChoice.read(parts)
 
   def point(x, y, id: 1, **attributes) =
     TileLoom::Data::Feature.new(

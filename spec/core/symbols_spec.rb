@@ -87,9 +87,8 @@ RSpec.describe TileLoom::Symbology::Symbol do
   end
 
   it "leaves out a pattern finer than a printer can hold" do
-    expect(
-      described_class.new({"pattern" => {"kind" => "dots", "spacing_mm" => 1}}, factor: 0.05).nodes(rings: [ring])
-    ).to eq([])
+    fine = described_class.new({"pattern" => {"kind" => "dots", "spacing_mm" => 1}}).scaled(0.05)
+    expect(fine.nodes(rings: [ring])).to eq([])
   end
 
   it "paints a translucent group as one: what overlaps inside does not show through" do

@@ -6,7 +6,8 @@ RSpec.describe TileLoom::Index::ByFeature do
   def size =
     ->(scale) { TileLoom::Index::CellSize.new(frame_width_mm: 200, frame_height_mm: 150, scale: scale, crs: crs) }
 
-  def rule(kind, **more) = TileLoom::Index::ScaleRule.new({"kind" => kind, **more.transform_keys(&:to_s)}, held: 1000)
+  def rule(kind, **more) =
+    TileLoom::Index::ScaleRule.new({"kind" => kind, **more.transform_keys(&:to_s)}, path: "/index/rule").holding(1000)
 
   def weave(features, rule: self.rule("hold"), **options)
     weaver = described_class.new(size: size, rule: rule, **options)

@@ -97,11 +97,12 @@ RSpec.describe TileLoom::Index::Naming do
     end
 
     it "keeps pinned cells where they are, and weaves nothing that they show already" do
-      before = row(3).tap { |cells| cells[1].pinned = true }
-      before[1].name = "Summit"
+      before = row(3).tap { |cells| cells[1] = cells[1].with(pinned: true, name: "Summit") }
       renewal = renew(before, row(3))
       expect(renewal.cells.map(&:name).sort).to eq(%w[A1 C1 Summit])
-      moved = row(3).tap { |cells| cells[1].pinned = true and cells[1].ground.centre_x += 30 }
+      ground = row(3)[1].ground
+      east = ground.class.new(ground.centre_x + 30, *ground.to_a.drop(1))
+      moved = row(3).tap { |cells| cells[1] = cells[1].with(pinned: true, ground: east) }
       renewal = renew(moved, row(3))
       expect(renewal.cells.map(&:name).sort).to eq(%w[A1 B1 B1a C1])
       shapes = renewal.cells.map { |cell| TileLoom::Geometry::Geos.polygon(cell.ground.corners) }
@@ -109,15 +110,14 @@ RSpec.describe TileLoom::Index::Naming do
     end
 
     it "names all afresh when the cells are of another size" do
-      large = row(2).each { |cell| cell.ground.width = 300.0 }
-      expect(renew(row(3).each { |cell| cell.name = "X#{cell.number}" }, large).cells.map(&:name)).to eq(%w[A1 B1])
+      large = row(2).map { |cell| cell.with(ground: cell.ground.sized(300.0, cell.ground.height)) }
+      expect(renew(row(3).map { |cell| cell.with(name: "X#{cell.number}") }, large).cells.map(&:name)).to eq(%w[A1 B1])
     end
 
     it "never gives a name twice" do
       random = Random.new(4)
       30.times do
-        before =
-          row(1 + random.rand(6), from: random.rand * 200).each { |cell| cell.pinned = true if random.rand < 0.3 }
+        before = row(1 + random.rand(6), from: random.rand * 200).map { |cell| cell.with(pinned: random.rand < 0.3) }
         names = renew(before, row(1 + random.rand(8), from: random.rand * 300 - 150)).cells.map(&:name)
         expect(names.uniq).to eq(names)
       end

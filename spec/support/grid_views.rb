@@ -26,12 +26,16 @@ module GridViews
   # Lines of which something is seen in the frame.
   def drawn(mesh) = mesh.lines.select { |line| line.pieces.any? }
 
-  # grids: settings.
-  def surround(view, grids, **options)
+  # grids: settings; border: settings.
+  def surround(view, grids, border: nil, **options)
     GRID::Surround.new(
       view: view,
       grids: grids.map { |settings| GRID::Grid.new({"stroke" => {}}.merge(settings)) },
+      border: border && GRID::BorderSpec.new(border),
       **options
     )
   end
+
+  # A LabelSpec of such settings, on no side.
+  def label_spec(**settings) = GRID::LabelSpec.new({"sides" => []}.merge(settings.transform_keys(&:to_s)))
 end

@@ -7,9 +7,9 @@ module TileLoom
       # Pictures of the same bytes are read once in a process.
       READINGS = TileLoom::Assets::Readings.new(12)
 
-      # own: the "pictures" of a book document; enclosures: where their bytes are.
+      # own: Assets::Enclosure list; enclosures: where their bytes are.
       def initialize(own = [], enclosures: TileLoom::Assets::Enclosures.none)
-        @own = own.to_h { |entry| [entry["id"], entry] }
+        @own = own.to_h { |entry| [entry.id, entry] }
         @enclosures = enclosures
         @read = {}
       end
@@ -18,8 +18,8 @@ module TileLoom
       def picture(id, path: nil)
         entry = @own[id] or
           raise Invalid.new("There is no picture “#{id}” in this book; bring it in first.", path: path)
-        @read[id] ||= READINGS.fetch(entry["content"]) do
-          Raster.new(@enclosures.bytes(entry), name: "The picture “#{entry["title"]}”")
+        @read[id] ||= READINGS.fetch(entry.content) do
+          Raster.new(@enclosures.bytes(entry), name: "The picture “#{entry.title}”")
         end
       end
 

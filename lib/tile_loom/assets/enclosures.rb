@@ -21,12 +21,12 @@ module TileLoom
         @folder, @kept = folder, kept
       end
 
-      # Bytes of an entry; Invalid where they are not to be had.
+      # Bytes of an Enclosure; Invalid where they are not to be had.
       def bytes(entry)
-        found = inside(entry) || beside(entry) || (entry["content"] && @kept&.call(entry["content"]))
-        raise Invalid.new("The file of “#{entry["title"]}” did not come with the book; bring it in again.") unless found
+        found = inside(entry) || beside(entry) || (entry.content && @kept&.call(entry.content))
+        raise Invalid.new("The file of “#{entry.title}” did not come with the book; bring it in again.") unless found
         if found.bytesize > LARGEST_BYTES
-          raise Invalid.new("“#{entry["title"]}” is larger than #{LARGEST_BYTES / 1024 / 1024} MB.")
+          raise Invalid.new("“#{entry.title}” is larger than #{LARGEST_BYTES / 1024 / 1024} MB.")
         end
         found
       end
@@ -34,15 +34,15 @@ module TileLoom
       private
 
       def inside(entry)
-        entry["data"]&.unpack1("m0")
+        entry.data&.unpack1("m0")
       rescue ArgumentError
-        raise Invalid.new("The data of “#{entry["title"]}” is not base64 (RFC 4648); export it again.")
+        raise Invalid.new("The data of “#{entry.title}” is not base64 (RFC 4648); export it again.")
       end
 
       def beside(entry)
-        return nil unless entry["file"] && @folder
-        path = File.expand_path(entry["file"], @folder)
-        raise Invalid.new("The file #{entry["file"]} of “#{entry["title"]}” does not exist.") unless File.file?(path)
+        return nil unless entry.file && @folder
+        path = File.expand_path(entry.file, @folder)
+        raise Invalid.new("The file #{entry.file} of “#{entry.title}” does not exist.") unless File.file?(path)
         File.binread(path, LARGEST_BYTES + 1)
       end
     end

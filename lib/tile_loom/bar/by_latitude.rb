@@ -7,9 +7,9 @@ module TileLoom
     class ByLatitude
       ROWS, ROW_MM, STEPS = 4, 3.2, 24
 
-      # settings: of the element; view: of the frame.
-      def initialize(settings:, view:, box:, look:, path: nil)
-        @settings, @view, @box, @look, @path = settings, view, box, look, path
+      # style: a Style; view: of the frame.
+      def initialize(style:, view:, box:, look:, path: nil)
+        @style, @view, @box, @look, @path = style, view, box, look, path
       end
 
       def nodes
@@ -30,7 +30,7 @@ module TileLoom
             room = @box.width - column
             per_mm = latitudes.map { |lat| measure(lat).per_mm }.min
             Ruling
-              .fitting(room * per_mm, Unit.family(@settings.fetch("units", "metric"), @settings), @settings)
+              .fitting(room * per_mm, @style.family(@style.units), @style)
               .find do |found|
                 found.metres / per_mm + beyond(found) <= room && found.metres / per_mm >= Drawing::LEAST_MM
               end ||

@@ -4,16 +4,16 @@ module TileLoom
   module Bar
     # A scale bar in its room: bars, labels, ratio and sentence, one over the other from the top.
     class Drawing
-      LABEL_GAP_MM, BARS_GAP_MM, LINE_PITCH = 0.8, 0.8, 1.35
+      LINE_PITCH = 1.35
       # Less than this in mm is no bar.
       LEAST_MM = 5.0
 
-      # settings: of the element; box: page mm; measure: Measure of the frame that it is bound to; per_mm: metres
+      # style: a Style; box: page mm; measure: Measure of the frame that it is bound to; per_mm: metres
       # that a millimetre stands for on all sheets of this scale, by which its length is chosen; scale: denominator;
       # verbal: gives the scale in words for units.
-      def initialize(settings:, box:, measure:, per_mm:, scale:, look:, verbal:, path: nil)
-        @settings, @box, @measure, @per_mm, @scale, @look, @verbal, @path =
-          settings,
+      def initialize(style:, box:, measure:, per_mm:, scale:, look:, verbal:, path: nil)
+        @style, @box, @measure, @per_mm, @scale, @look, @verbal, @path =
+          style,
           box,
           measure,
           per_mm,
@@ -24,7 +24,7 @@ module TileLoom
       end
 
       # The Ruling of the first unit.
-      def ruling = @ruling ||= kept_in(chosen(@settings.fetch("units", "metric")))
+      def ruling = @ruling ||= kept_in(chosen(@style.units))
 
       # Has it another length than is meant for all sheets, since that does not stand in its box on this one?
       def shortened?
@@ -33,7 +33,7 @@ module TileLoom
       end
 
       # That of the second, or nil.
-      def second = @settings["second_units"] && @second ||= chosen(@settings["second_units"], most: paper(ruling))
+      def second = @style.second_units && @second ||= chosen(@style.second_units, most: paper(ruling))
 
       # mm of the whole first bar on this sheet's paper.
       def paper(ruling) = @measure.paper_mm(ruling.metres)
@@ -49,20 +49,19 @@ module TileLoom
       def kept_in(found)
         return found if paper(found) + end_widths(found).sum <= @box.width + 1e-6
         @shortened, @per_mm = true, @measure.per_mm
-        chosen(@settings.fetch("units", "metric"))
+        chosen(@style.units)
       end
 
       # The longest round length that fits with its labels.
       def chosen(family, most: nil)
-        width = most || [@box.width, @settings.fetch("most_mm", @box.width).to_f].min
-        units = Unit.family(family, @settings)
-        settings = most ? @settings.except("per_division", "divisions") : @settings
-        found = Ruling.fitting(width * @per_mm, units, settings).find { |ruling| fits?(ruling, width) }
+        width = most || [@box.width, @style.maximum_mm || @box.width].min
+        units = @style.family(family)
+        found = Ruling.fitting(width * @per_mm, units, @style, free: !most.nil?).find { |ruling| fits?(ruling, width) }
         return found if found && ruled(found) >= least(most)
-        raise Invalid.new(narrow(settings, units, width), path: @path)
+        raise Invalid.new(narrow(units, width, free: !most.nil?), path: @path)
       end
 
-      def least(most) = most ? 0.0 : [@settings.fetch("least_mm", LEAST_MM).to_f, 0.0].max
+      def least(most) = most ? 0.0 : @style.minimum_mm || LEAST_MM
 
       # mm at the nominal scale.
       def ruled(ruling) = ruling.metres / @per_mm
@@ -70,7 +69,7 @@ module TileLoom
       def fits?(ruling, width)
         first, last = end_widths(ruling)
         # A second bar ends where the first one does or before.
-        return ruled(ruling) <= width + 1e-9 if width < @box.width - 1e-9 && @settings["most_mm"].nil?
+        return ruled(ruling) <= width + 1e-9 if width < @box.width - 1e-9 && @style.maximum_mm.nil?
         ruled(ruling) * SLACK <= width && ruled(ruling) * SLACK + first + last <= @box.width
       end
 
@@ -87,17 +86,17 @@ module TileLoom
 
       def width(string) = @look.face.width_mm(string, @look.size_pt)
 
-      def narrow(settings, units, width)
-        if settings["per_division"]
-          wanted = Ruling.fitting(0, units, settings).first
-          "#{settings.fetch("divisions", 4)} divisions of #{settings["per_division"]} take " \
+      def narrow(units, width, free:)
+        room = Units::Number.plain(width, decimals: 1)
+        if @style.division_length && !free
+          wanted = Ruling.fitting(0, units, @style).first
+          "#{wanted.count} divisions of #{@style.division_length} take " \
           "#{Units::Number.plain(ruled(wanted), decimals: 1)} mm at #{Units::Number.ratio(@scale)}, and the room is " \
-          "#{Units::Number.plain(width, decimals: 1)} mm with their labels; #{advice(wanted)}."
+          "#{room} mm with their labels; #{advice(wanted)}."
         else
-          "The scale bar’s room of #{Units::Number.plain(width,
-            decimals: 1)} mm holds no round length with its labels" \
-            "#{" of at least #{Units::Number.plain(@settings["least_mm"])} mm" if @settings["least_mm"]}; make the element " \
-            "wider, take fewer divisions or smaller type."
+          least = " of at least #{Units::Number.plain(@style.minimum_mm)} mm" if @style.minimum_mm
+          "The scale bar’s room of #{room} mm holds no round length with its labels#{least}; make the element wider, " \
+          "take fewer divisions or smaller type."
         end
       end
 
@@ -109,7 +108,7 @@ module TileLoom
           "take fewer or shorter divisions, or make the element wider"
         end
 
-      def style = @style ||= Styles.build(@settings, @look)
+      def drawn = @drawn ||= Styles.build(@style, @look)
 
       # Page x of the marks; the zero of both bars is the same.
       def xs(ruling)
@@ -128,7 +127,7 @@ module TileLoom
 
       def height = @look.face.cap_height_mm(@look.size_pt)
 
-      def gap = @settings.fetch("label_gap_mm", LABEL_GAP_MM).to_f
+      def gap = @style.label_gap_mm
 
       # Labels above the first bar, unless they are wanted below it.
       def above
@@ -141,22 +140,22 @@ module TileLoom
         captions(ruling, @y).tap { @y += gap }
       end
 
-      def below? = @settings["labels_at"] == "below" && second.nil?
+      def below? = @style.labels_at == "below" && second.nil?
 
       def bars
-        first = style.nodes(xs(ruling), ruling.left, @y)
-        @y += style.height
+        first = drawn.nodes(xs(ruling), ruling.left, @y)
+        @y += drawn.height
         return first unless second
-        return first + paired if style.pair?
-        @y += @settings.fetch("bars_gap_mm", BARS_GAP_MM).to_f
-        found = first + style.nodes(xs(second), second.left, @y)
-        @y += style.height
+        return first + paired if drawn.pair?
+        @y += @style.bars_gap_mm
+        found = first + drawn.nodes(xs(second), second.left, @y)
+        @y += drawn.height
         found
       end
 
       def paired
-        found = style.below(xs(second), @y)
-        @y += style.height
+        found = drawn.below(xs(second), @y)
+        @y += drawn.height
         found
       end
 
@@ -170,7 +169,7 @@ module TileLoom
       def labels(ruling)
         values = ruling.values
         wanted =
-          case @settings.fetch("labelled", "all")
+          case @style.labelled
           when "ends"
             [values.first, 0r, values.last]
           when "alternate"
@@ -189,25 +188,20 @@ module TileLoom
       end
 
       # Two units are told apart at their last labels.
-      def unit_at = @settings["second_units"] ? "last" : @settings.fetch("unit_at", "last")
+      def unit_at = @style.second_units ? "last" : @style.unit_at
 
-      def unit(ruling) = @settings.fetch("unit_text", ruling.unit.symbol)
+      def unit(ruling) = @style.unit_text || ruling.unit.symbol
 
       def number(value, ruling)
         decimals =
-          @settings.fetch("decimals") do
-            (0..6).find do |places|
-              (ruling.division * 10**places % 1).zero? &&
-                (ruling.left.zero? || value < ruling.division || (value * 10**places % 1).zero?)
-            end || 3
-          end
+          @style.decimals ||
+          (0..6).find do |places|
+            (ruling.division * 10**places % 1).zero? &&
+              (ruling.left.zero? || value < ruling.division || (value * 10**places % 1).zero?)
+          end || 3
         text =
-          Units::Number.grouped(
-            value,
-            separator: Units::Number::SEPARATORS.fetch(@settings.fetch("thousands", "comma")),
-            decimals: decimals
-          )
-        @settings.key?("decimals") ? text : text.sub(/(\.\d*?)0+\z/, "\\1").delete_suffix(".")
+          Units::Number.grouped(value, separator: Units::Number::SEPARATORS.fetch(@style.thousands), decimals: decimals)
+        @style.decimals ? text : text.sub(/(\.\d*?)0+\z/, "\\1").delete_suffix(".")
       end
 
       # Texts over their marks; one that would touch the one before is left out, the last one never.
@@ -219,7 +213,7 @@ module TileLoom
           kept << [left, string] if kept.empty? || left + width(string) < kept.last[0] - 0.4
         end
         found = kept.map { |x, string| text(x, base, string) }
-        found << middle_unit(ruling, base + gap + style.height + gap + height) if unit_at == "middle" && !below?
+        found << middle_unit(ruling, base + gap + drawn.height + gap + height) if unit_at == "middle" && !below?
         found
       end
 
@@ -242,10 +236,9 @@ module TileLoom
 
       # Ratio and sentence, where they are wanted.
       def texts_of(place)
-        %w[ratio verbal]
-          .select { |key| @settings[key] == place }
-          .map do |key|
-            string = (key == "ratio") ? @look.ratio : @verbal.call(@settings.fetch("verbal_units", "metric"))
+        {ratio: @style.ratio, verbal: @style.verbal}.select { |_, at| at == place }
+          .map do |key, _|
+            string = (key == :ratio) ? @look.ratio : @verbal.call(@style.verbal_units)
             @y += height * ((place == "below") ? LINE_PITCH : 1) + ((place == "below") ? gap : 0)
             text(aligned(string), @y, string).tap { @y += (place == "above") ? gap + height * 0.35 : 0 }
           end
@@ -255,7 +248,7 @@ module TileLoom
 
       # Where something so wide begins; before, after: what stands out of it on its sides.
       def start(taken, before: 0.0, after: 0.0)
-        case @settings.fetch("align", "left")
+        case @style.align
         when "centre"
           @box.min_x + (@box.width - taken + before - after) / 2
         when "right"
@@ -266,14 +259,7 @@ module TileLoom
       end
 
       def backing
-        given = @settings["backing"] or return []
-        [
-          Scene::Path.new(
-            runs: [@box.corners],
-            closed: true,
-            fill: Scene::Fill.new(colour: given.fetch("colour", "#ffffff"), opacity: given.fetch("opacity", 1.0).to_f)
-          )
-        ]
+        @style.backing ? [Scene::Path.new(runs: [@box.corners], closed: true, fill: @style.backing)] : []
       end
     end
   end

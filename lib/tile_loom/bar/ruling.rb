@@ -26,29 +26,24 @@ module TileLoom
 
       def metres(value = whole) = (value * unit.metres).to_f
 
-      # Rulings for a room, the longest first. metres: what fits into it; settings: of a scale bar; family: units.
-      # Lazy, since a shorter one may have to do.
-      def self.fitting(metres, family, settings)
-        left = settings.fetch("left", 0)
-        return [fixed(settings, left)] if settings["per_division"]
-        (0..MOST_STEPS).lazy.map { |step| chosen(metres, family, settings["divisions"], left, step) }
+      # Rulings for a room, the longest first. metres: what fits into it; style: a Style; family: units; free: whatever
+      # lengths and numbers of divisions the style has fixed. Lazy, since a shorter one may have to do.
+      def self.fitting(metres, family, style, free: false)
+        return [fixed(style)] if style.division_length && !free
+        divisions = style.divisions unless free
+        (0..MOST_STEPS).lazy.map { |step| chosen(metres, family, divisions, style.extension, step) }
       end
 
       # So many shorter lengths are tried.
       MOST_STEPS = 12
 
-      def self.fixed(settings, left)
-        length = Units::Length.parse(settings["per_division"])
-        unless length.value.positive?
-          raise Invalid.new(
-                  "“#{settings["per_division"]}” a division is no length above nothing; write one such as 100 m."
-                )
-        end
+      def self.fixed(style)
+        length = style.fixed_division
         new(
           unit: Unit.find(length.unit.code),
           division: length.value,
-          count: settings.fetch("divisions", 4),
-          left: left
+          count: style.divisions || Style::DIVISIONS,
+          left: style.extension
         )
       end
 

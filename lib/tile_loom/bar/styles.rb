@@ -2,21 +2,13 @@
 
 module TileLoom
   module Bar
-    # How a bar is drawn: each style is a file in styles/ and answers `height` and `nodes(xs, zero, top)`.
+    # How a bar is drawn: each style is a file in styles/ that declares itself and answers `height` and
+    # `nodes(xs, zero, top)`.
     module Styles
-      ALL = {
-        "alternating" => "Alternating",
-        "double" => "Double",
-        "hollow" => "Hollow",
-        "line" => "Line",
-        "stepped" => "Stepped",
-        "graded" => "Graded",
-        "ratio" => "Ratio",
-        "pair" => "Pair"
-      }.freeze
+      extend Values::Kinds
 
-      # settings: of a scale bar; look: what the element gives of type and colour.
-      def self.build(settings, look) = const_get(ALL.fetch(settings.fetch("style", "alternating"))).new(settings, look)
+      # style: a Style; look: what the element gives of type and colour.
+      def self.build(style, look) = of(style.style).new(style, look)
     end
   end
 end

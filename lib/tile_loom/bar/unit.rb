@@ -12,8 +12,7 @@ module TileLoom
         "yards" => %w[mi yd],
         "nautical" => %w[nmi m]
       }.freeze
-      # A pace of 0.75 m and a walk of 4 km an hour, where nothing else is said (common practice).
-      PACE_M, WALK_KMH = 0.75, 4.0
+      CODES = %w[m km ft us-ft yd mi nmi paces minutes].freeze
 
       attr_reader :code, :symbol, :metres
 
@@ -22,20 +21,23 @@ module TileLoom
         @code, @symbol, @metres = code, symbol, metres
       end
 
-      # code: of a LengthUnit, "paces" or "minutes"; settings: pace_m and walk_kmh of a scale bar.
-      def self.find(code, settings = {})
+      # A Values::Choice of families and units.
+      def self.choice = Values::Choice.new(*FAMILIES.keys, *CODES)
+
+      # code: of a LengthUnit, "paces" or "minutes", which need the length of a pace or the speed of a walk.
+      def self.find(code, pace_m: nil, walk_kmh: nil)
         case code
         when "paces"
-          new(code, "paces", settings.fetch("pace_m", PACE_M).to_s.to_r)
+          new(code, "paces", pace_m.to_s.to_r)
         when "minutes"
-          new(code, "min", settings.fetch("walk_kmh", WALK_KMH).to_s.to_r * 1000 / 60)
+          new(code, "min", walk_kmh.to_s.to_r * 1000 / 60)
         else
           Units::LengthUnit.find(code).then { |known| new(code, known.symbol, known.metres) }
         end
       end
 
       # The units that a setting stands for, the larger one first.
-      def self.family(name, settings = {}) = FAMILIES.fetch(name, [name]).map { |code| find(code, settings) }
+      def self.family(name, **walked) = FAMILIES.fetch(name, [name]).map { |code| find(code, **walked) }
     end
   end
 end

@@ -48,7 +48,9 @@ module TileLoom
 
       private
 
-      def graticule = CoordinateGrid::Surround.new(view: view, grids: [CoordinateGrid::Grid.new(GRATICULE)]).over
+      def graticule
+        CoordinateGrid::Surround.new(view: view, grids: [CoordinateGrid::Grid.new(GRATICULE, path: "/graticule")]).over
+      end
 
       def view
         @view ||=

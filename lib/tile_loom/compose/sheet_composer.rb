@@ -87,13 +87,7 @@ module TileLoom
 
       def ground_drawing(view)
         @ground_drawing ||=
-          part(
-            "ground",
-            book.once("drawn") { JSON.generate(book.settings.slice("reference", "layers", "markers", "faces")) },
-            *view.place,
-            @tolerance_mm,
-            @names
-          ) do
+          part("ground", book.key_of("reference", "layers", "markers", "faces"), *view.place, @tolerance_mm, @names) do
             View::GroundDrawing.new(
               layers: book.layers,
               source: source,
@@ -155,8 +149,9 @@ module TileLoom
               .filter_map do |string|
                 lost = face.missing(string)
                 if lost.any?
-                  "The text “#{string[0,
-                    60]}” has #{listed(lost)}, which no typeface of the book has; bring in one that does."
+                  "The text “#{
+                    string[0, 60]
+                  }” has #{listed(lost)}, which no typeface of the book has; bring in one that does."
                 end
               end
           end
@@ -187,8 +182,7 @@ module TileLoom
         end
       end
 
-      def texts =
-        layout.elements.select { |element| element.is_a?(TileLoom::Furniture::Elements::TextBox) && !element.hidden? }
+      def texts = layout.elements.select { |element| element.text? && !element.hidden? }
 
       # nil where a corner of the frame lies beyond the earth, as in a view of the globe.
       def viewport

@@ -17,11 +17,10 @@ module TileLoom
       def initialize(*parts) =
         @parts = parts.reject { |string, _| string.empty? }.map { |string, small| Part.new(string, small == true) }
 
-      # For the label of a line. settings: "labels" of a grid; full: is it to stand for itself? tolerance: by how much,
-      # in
-      # units of crs, the number may be off its line, or nil.
-      def self.of(line, crs, step, settings = {}, full: true, tolerance: nil)
-        manner = crs.geographic? ? Captions::Angle.new(settings, tolerance) : Captions::Length.new(settings, tolerance)
+      # For the label of a line. spec: a LabelSpec; full: is it to stand for itself? tolerance: by how much, in units of
+      # crs, the number may be off its line, or nil.
+      def self.of(line, crs, step, spec, full: true, tolerance: nil)
+        manner = crs.geographic? ? Captions::Angle.new(spec, tolerance) : Captions::Length.new(spec, tolerance)
         manner.of(line.axis, line.value, step, crs, full: full)
       end
 

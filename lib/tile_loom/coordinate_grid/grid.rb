@@ -3,15 +3,49 @@
 module TileLoom
   module CoordinateGrid
     # A coordinate grid as a map frame states it: its own reference, intervals, look and labels.
-    class Grid
-      attr_reader :id, :title, :settings
+    class Grid < Values::Value
+      INTERVAL =
+        Values::Named.new(
+          "gridInterval",
+          Values::Text.new(most: 40),
+          about: "A length or an angle with its unit: 100 m, 500 ft, 5 min, 30 sec."
+        )
 
-      # settings: an entry of "grids" of a map frame in the book document; faces: a Type::FaceSet; path: where it is.
-      def initialize(settings, faces: Type::Library, path: nil)
-        @faces, @path = faces, path
-        @id, @title = settings.values_at("id", "title")
-        @settings = settings
-      end
+      define "grid"
+      part :id, Values::Types::ID, required: true
+      part :title, text(most: 200)
+      part :reference,
+        text(least: 1, most: 20_000),
+        required: true,
+        about:
+          "\"book\", \"geographic\" (longitude and latitude of the book's reference), \"utm\" (the zones that the frame shows, on WGS 84), or a reference of its own."
+      part :hidden, flag, default: false
+      part :drawn_on,
+        choice("all", "upright", "turned"),
+        default: "all",
+        about: "Which sheets: all, those that stand upright, those that are turned (as in a strip)."
+      part :under, flag, default: false, about: "Below the layers of the ground."
+      part :target_mm,
+        number(above: 0, most: 2000),
+        key: "wished_mm",
+        default: 40,
+        about: "Spacing aimed at on paper; an automatic interval is the nearest of the standard series."
+      part :fitted,
+        choice("sheet", "book"),
+        default: "sheet",
+        about: "An automatic interval suits each sheet's scale, or is one for the whole book."
+      part :interval,
+        fields(x: INTERVAL, y: INTERVAL),
+        default: {},
+        about: "Fixed intervals; without one, the interval is automatic."
+      part :origin, fields(x: INTERVAL, y: INTERVAL), default: {}, about: "Where lines are counted from."
+      part :look, Looks.choice, default: "lines"
+      take Looks.own_parts
+      part :stroke, Scene::Stroke::TYPE, required: true
+      part :index_lines, IndexLines.type, key: "major", about: "Every nth line is drawn heavier."
+      part :halo, Scene::Halo::TYPE
+      part :squares, Squares100.type, about: "The letters of the 100 km squares, where the reference defines them."
+      part :labels, LabelSpec.type
 
       # What it is called.
       def name = title || id
@@ -19,25 +53,23 @@ module TileLoom
       # "book" stands for the book's reference, "geographic" for its longitude and latitude; a grid in zones has
       # no reference of its own.
       def crs(book_crs)
-        case @settings["reference"]
+        case reference
         when "book"
           book_crs
         when "geographic"
           book_crs.geographic
         else
-          Crs::System.find(@settings["reference"])
+          Crs::System.find(reference)
         end
       end
 
       # Drawn in the UTM zones that the frame shows.
-      def zoned? = @settings["reference"] == "utm"
-
-      def under? = @settings.fetch("under", false)
+      def zoned? = reference == "utm"
 
       # Is it drawn on a sheet that lies so? "drawn_on": all sheets, those that stand upright, those that are turned.
       def drawn_on?(view)
-        return false if @settings["hidden"]
-        case @settings.fetch("drawn_on", "all")
+        return false if hidden?
+        case drawn_on
         when "upright"
           view.ground.upright?
         when "turned"
@@ -50,21 +82,26 @@ module TileLoom
       # Mesh list for a frame: one, or one for each zone. like: the view that suits an interval that is one for
       # the whole book.
       def meshes(view, like: nil)
-        like = nil unless @settings["fitted"] == "book"
+        like = nil unless fitted == "book"
         zoned? ? Zone.of(view).map { |zone| mesh(view, zone.crs, like, zone) } : [mesh(view, crs(view.crs), like, nil)]
       end
 
-      def look(gaps: []) = Looks.build(@settings, gaps: gaps)
+      def drawn(gaps: []) = Looks.build(self, gaps: gaps)
 
       # Is it drawn as lines all over the frame?
-      def lines? = @settings.fetch("look", "lines") == "lines"
+      def lines? = look == "lines"
 
       # mm that its ticks reach beyond the frame.
-      def ticks_outside_mm = (@settings["look"] == "ticks") ? look.outside_mm : 0.0
+      def ticks_outside_mm = (look == "ticks") ? drawn.outside_mm : 0.0
 
-      def labels = @settings["labels"]
+      # The stroke of its index lines.
+      def index_stroke = index_lines ? index_lines.stroke_over(stroke) : stroke.with(width_mm: stroke.width_mm * 2)
 
-      def face = @faces.face((labels || {}).fetch("face", "sans"))
+      # The Type::Face of its labels.
+      def face = faces.face(labels.face)
+
+      # That of letters in its squares.
+      def letters_face = faces.face("sans-semibold")
 
       # Refuses what no sheet could draw.
       def check(book_crs)
@@ -73,7 +110,7 @@ module TileLoom
           raise Invalid.new(
             "#{found.name} counts southwards first, which a coordinate grid cannot show; choose the same one counted " \
             "east and north.",
-            path: "#{@path}/reference"
+            path: "#{path}/reference"
           )
         end
         fixed(found)
@@ -86,7 +123,7 @@ module TileLoom
         Mesh.new(
           view: view,
           crs: crs,
-          wished_mm: @settings.fetch("wished_mm", 40).to_f,
+          target_mm: target_mm,
           interval: fixed(crs),
           origin: offset(crs),
           like: like,
@@ -94,20 +131,17 @@ module TileLoom
         )
       end
 
+      def faces = (assets || Symbology::Assets.shipped).faces
+
       # {x:, y:} in units of the reference, without those that are automatic.
-      def fixed(crs) = lengths("interval", crs, :positive)
+      def fixed(crs) = lengths("interval", interval, crs, :positive)
 
-      def offset(crs) = lengths("origin", crs, :any)
+      def offset(crs) = lengths("origin", origin, crs, :any)
 
-      def lengths(name, crs, least)
-        (@settings[name] || {}).to_h do |axis, text|
-          [
-            axis.to_sym,
-            Interval.parse(text, path: "#{@path}/#{name}/#{axis}", least: least).in(
-              crs,
-              path: "#{@path}/#{name}/#{axis}"
-            )
-          ]
+      def lengths(name, given, crs, least)
+        given.compact.to_h do |axis, text|
+          place = "#{path}/#{name}/#{axis}"
+          [axis, Interval.parse(text, path: place, least: least).in(crs, path: place)]
         end
       end
     end

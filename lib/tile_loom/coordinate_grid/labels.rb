@@ -16,11 +16,11 @@ module TileLoom
       # A number may be off its line by so much on paper.
       TOLERANCE_MM = 0.05
 
-      # meshes: of the grid in this frame; settings: its "labels"; placement: shared; offsets: side → mm from the
+      # meshes: of the grid in this frame; spec: its LabelSpec; placement: shared; offsets: side → mm from the
       # frame to where labels outside may begin (a border lies between); face: a Type::Face; drawn: are there lines on
       # which a label can stand?
-      def initialize(meshes:, settings:, placement:, face:, offsets: {}, drawn: true)
-        @meshes, @settings, @placement, @face, @offsets, @drawn = meshes, settings, placement, face, offsets, drawn
+      def initialize(meshes:, spec:, placement:, face:, offsets: {}, drawn: true)
+        @meshes, @spec, @placement, @face, @offsets, @drawn = meshes, spec, placement, face, offsets, drawn
         @ruled_out = {}.compare_by_identity
         @off_paper = {}.compare_by_identity
       end
@@ -46,7 +46,7 @@ module TileLoom
       # By how many mm labels with a fixed number of decimals are off their lines, at most, where that is too much; or
       # nil.
       def off_mm
-        return nil unless @settings.key?("decimals")
+        return nil unless @spec.decimals
         off = @meshes.flat_map { |mesh| mesh.lines.map { |line| off_line(mesh, line) } }.max
         off if off && off > TOLERANCE_MM
       end
@@ -59,14 +59,14 @@ module TileLoom
             face: @face,
             size_pt: size_pt,
             turn_deg: label.spot.turn_deg,
-            colour: @settings.fetch("colour", "#1f2a30"),
+            colour: @spec.colour,
             halo: halo
           )
         end
 
       # Spots round which lines are left out, where a gap is wanted.
       def gaps
-        return placed.map { |label| label.spot.grow(@settings["gap_mm"].to_f) } if inside? && @settings["gap_mm"]
+        return placed.map { |label| label.spot.grow(@spec.gap_mm) } if inside? && @spec.gap_mm
         placed.reject(&:side).map { |label| label.spot.grow(ON_LINE_GAP_MM) }
       end
 
@@ -83,7 +83,7 @@ module TileLoom
           .max || 0.0
       end
 
-      def sides = @settings.fetch("sides") & Side::ALL
+      def sides = @spec.sides & Side::ALL
 
       # Lines of the side whose labels had to be left out so that the rest can be read: every how many is kept.
       def every = @every ||= {}
@@ -92,17 +92,17 @@ module TileLoom
 
       def frame = @meshes.first.view.frame
 
-      def inside? = @settings["place"] == "inside"
+      def inside? = @spec.inside?
 
-      def size_pt = @settings.fetch("size_pt", 6).to_f
+      def size_pt = @spec.size_pt
 
-      def distance = @settings.fetch("distance_mm", 1.2).to_f
+      def distance = @spec.distance_mm
 
-      def halo = @settings["halo"] && Scene::Stroke.halo(@settings["halo"])
+      def halo = @spec.halo&.under_text
 
       def along(side)
         @meshes.flat_map do |mesh|
-          axes = (@settings["families"] == "both") ? %i[x y] : [mesh.owner(side)]
+          axes = @spec.both? ? %i[x y] : [mesh.owner(side)]
           axes.flat_map { |axis| family(side, mesh, axis) }
         end
       end
@@ -113,7 +113,7 @@ module TileLoom
             .select { |crossing| crossing.line.axis == axis && crossing.steepness >= LEAST_STEEPNESS }
             .sort_by(&:along)
         return [] if crossings.empty?
-        short = @settings["form"] == "short"
+        short = @spec.short?
         ends = short ? [crossings.first, crossings.last].uniq : []
         # First and last say it in full; where there is no room for that on the paper, the next one does.
         found = ends.filter_map { |crossing| claim(side, mesh, crossing, full: true) }
@@ -168,7 +168,7 @@ module TileLoom
       # line.
       def beside_corner(side, mesh, crossing, reach, full)
         index = Side.ends(side, frame).index { |x, y| ((Side.level?(side) ? x : y) - crossing.along).abs < reach }
-        return nil if index.nil? || inside? || @settings["turn"] == "line"
+        return nil if index.nil? || inside? || @spec.turn == "line"
         spot = flush(side, Side.ends(side, frame)[index], index, caption(mesh, crossing, full))
         spot if @placement.claim(spot)
       end
@@ -188,7 +188,7 @@ module TileLoom
       # Is the line of a family that the sides are to tell? Level and upright ones together are to tell both, although
       # near a pole all may belong to one.
       def wanted?(mesh, line)
-        both = @settings["families"] == "both" || sides.map { |side| Side.level?(side) }.uniq.length == 2
+        both = @spec.both? || sides.map { |side| Side.level?(side) }.uniq.length == 2
         both || sides.any? { |side| mesh.owner(side) == line.axis }
       end
 
@@ -210,9 +210,7 @@ module TileLoom
               .map { |crossing| [side, crossing] }
           end
           .filter_map do |side, crossing|
-            if crossing.steepness >= LEAST_STEEPNESS || @settings["turn"] != "line"
-              claim(side, mesh, crossing, full: true)
-            end
+            claim(side, mesh, crossing, full: true) if crossing.steepness >= LEAST_STEEPNESS || @spec.turn != "line"
           end
           .first
       end
@@ -238,8 +236,8 @@ module TileLoom
 
       # mm on paper.
       def off_line(mesh, line)
-        part = mesh.crs.geographic? ? Captions::Angle.parts(@settings, mesh.interval(line.axis)) : 1
-        unit = 10**@settings["decimals"]
+        part = mesh.crs.geographic? ? Captions::Angle.parts(@spec, mesh.interval(line.axis)) : 1
+        unit = 10**@spec.decimals
         off = (line.value * part * unit - (line.value * part * unit).round).abs / (part * unit)
         (off / mesh.least_units(line.axis, 1.0)).to_f
       end
@@ -250,21 +248,14 @@ module TileLoom
       end
 
       def of_line(mesh, line, full) =
-        Caption.of(
-          line,
-          mesh.crs,
-          mesh.interval(line.axis),
-          @settings,
-          full: full,
-          tolerance: tolerance(mesh, line.axis)
-        )
+        Caption.of(line, mesh.crs, mesh.interval(line.axis), @spec, full: full, tolerance: tolerance(mesh, line.axis))
 
       # A line that comes out at a corner has its label beside the corner: the other side's is there too.
       AT_CORNER_MM = 0.5
 
       # 0 or 1: the end of the side where the line comes out, or nil.
       def corner(side, crossing)
-        return nil if inside? || @settings["turn"] == "line"
+        return nil if inside? || @spec.turn == "line"
         Side.ends(side, frame).index { |x, y| ((Side.level?(side) ? x : y) - crossing.along).abs < AT_CORNER_MM }
       end
 
@@ -281,7 +272,7 @@ module TileLoom
             crossing.x,
             crossing.y,
             caption(mesh, crossing, full),
-            (@settings["turn"] == "line") ? along_line(crossing) : turn_at(side)
+            (@spec.turn == "line") ? along_line(crossing) : turn_at(side)
           )
         dx, dy = away(side, crossing)
         far =
@@ -297,7 +288,7 @@ module TileLoom
       def away(side, crossing)
         return crossing.inward if inside?
         dx, dy = Side::OUTWARD.fetch(side)
-        return dx, dy unless @settings["turn"] == "line"
+        return dx, dy unless @spec.turn == "line"
         # On the line's own course beyond the frame, so far out as the label must be.
         across = (crossing.inward[0] * dx + crossing.inward[1] * dy).abs
         [-crossing.inward[0] / across, -crossing.inward[1] / across]
@@ -314,7 +305,7 @@ module TileLoom
         )
 
       # "upright", or along the side, read from below or from the right.
-      def turn_at(side) = (@settings["turn"] == "upright") ? 0.0 : {"left" => -90.0, "right" => 90.0}.fetch(side, 0.0)
+      def turn_at(side) = (@spec.turn == "upright") ? 0.0 : {"left" => -90.0, "right" => 90.0}.fetch(side, 0.0)
 
       def along_line(crossing) = readable(Math.atan2(crossing.inward[1], crossing.inward[0]) * 180 / Math::PI)
 
@@ -323,7 +314,7 @@ module TileLoom
 
       # The frame's own corners, each coordinate beside the end of its side.
       def corners
-        return [] unless @settings["corners"] && !inside?
+        return [] unless @spec.corners? && !inside?
         mesh = @meshes.first
         sides.flat_map do |side|
           Side.ends(side, frame).each_with_index.filter_map { |place, index| frame_corner(side, mesh, place, index) }
@@ -347,7 +338,7 @@ module TileLoom
             line,
             mesh.crs,
             mesh.crs.geographic? ? Rational(1, 3600) : 1r,
-            @settings.except("form", "decimals"),
+            @spec.in_full,
             full: true,
             tolerance: tolerance(mesh, axis)
           )

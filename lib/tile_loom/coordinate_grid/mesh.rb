@@ -15,12 +15,12 @@ module TileLoom
 
       attr_reader :view, :crs, :zone
 
-      # crs: the grid's own Crs::System; wished_mm: spacing aimed at on paper;
+      # crs: the grid's own Crs::System; target_mm: spacing aimed at on paper;
       # interval: fixed {x: Rational, y: Rational} in units of crs, one for both, or nil where it is automatic;
       # origin: where lines are counted from; like: the view that an automatic interval suits, where it is not
       # this one; zone: a Zone outside which nothing is drawn, or nil.
-      def initialize(view:, crs:, wished_mm: 40.0, interval: nil, origin: {}, like: nil, zone: nil)
-        @view, @crs, @wished_mm, @like, @zone, @origin = view, crs, wished_mm, like, zone, origin
+      def initialize(view:, crs:, target_mm: 40.0, interval: nil, origin: {}, like: nil, zone: nil)
+        @view, @crs, @target_mm, @like, @zone, @origin = view, crs, target_mm, like, zone, origin
         @fixed = interval.is_a?(Hash) ? interval : {x: interval, y: interval}
         @to_page = Crs::Transform.between(crs, view.crs)
       end
@@ -164,9 +164,9 @@ module TileLoom
 
       def automatic(axis)
         view = @like || @view
-        wished = units_per_mm(axis, view) * @wished_mm
-        return nil unless wished.finite? && wished.positive?
-        found = crs.geographic? ? Units::Series.nearest_angle_deg(wished) : Units::Series.nearest(wished)
+        target = units_per_mm(axis, view) * @target_mm
+        return nil unless target.finite? && target.positive?
+        found = crs.geographic? ? Units::Series.nearest_angle_deg(target) : Units::Series.nearest(target)
         # A position is read between two lines: at least so many cross a side, however small the frame.
         half = extent(axis, view) / 2
         return found if found <= half || !half.finite? || !half.positive?

@@ -5,14 +5,6 @@ module TileLoom
     # What a grid's spacing is, in words for the margin: a field of dots with such a note can stand in for a
     # scale bar.
     class Note
-      PLURALS = {
-        "lines" => "Lines",
-        "crosses" => "Crosses",
-        "ticks" => "Ticks",
-        "dots" => "Dots",
-        "squares" => "Squares"
-      }.freeze
-
       # grid: Grid; mesh: one of its meshes on the sheet.
       def initialize(grid, mesh)
         @grid, @mesh = grid, mesh
@@ -36,7 +28,7 @@ module TileLoom
       def words(axis) = self.class.interval(@grid, @mesh, axis)
 
       def self.interval(grid, mesh, axis)
-        fixed = grid.settings.dig("interval", axis.to_s)
+        fixed = grid.interval[axis]
         return length(mesh.interval(axis), mesh.crs) unless fixed
         given = Interval.parse(fixed)
         if given.angle?
@@ -64,7 +56,7 @@ module TileLoom
 
       private
 
-      def things = PLURALS.fetch(@grid.settings.fetch("look", "lines"))
+      def things = Looks.of(@grid.look).title
 
       # Metres on the ground over those of the grid along both families, at places all over the frame: [least, in the
       # middle, most], or nil where it is not known.
@@ -114,7 +106,7 @@ module TileLoom
 
       # [symbol, in units of the reference] in which the spacing is told.
       def unit_of
-        fixed = @grid.settings.dig("interval", "x")&.then { |text| Interval.parse(text) }
+        fixed = @grid.interval[:x]&.then { |text| Interval.parse(text) }
         return Units::LengthUnit.find(fixed.unit).symbol, Interval.new(1r, fixed.unit).in(@mesh.crs) if fixed
         unit = @mesh.crs.unit
         if unit&.code == "m" &&

@@ -10,10 +10,9 @@ module TileLoom
       LEAST_SHARE = 0.01
       FROM_CORNER_MM = 2.5
 
-      # mesh: of the lettered grid; placement: shared with the labels; settings: colour, size_pt of the grid's
-      # "squares".
-      def initialize(mesh:, settings:, placement:, face:)
-        @mesh, @settings, @placement, @face = mesh, settings, placement, face
+      # mesh: of the lettered grid; placement: shared with the labels; spec: a Squares100.
+      def initialize(mesh:, spec:, placement:, face:)
+        @mesh, @spec, @placement, @face = mesh, spec, placement, face
         @lettering = Squares.of(mesh.crs)
       end
 
@@ -42,7 +41,7 @@ module TileLoom
             y,
             face: @face,
             size_pt: size_pt,
-            colour: @settings.fetch("colour", "#1f2a30"),
+            colour: @spec.colour,
             halo: Scene::Stroke.new(colour: "#ffffff", width_mm: size_pt * 0.05)
           )
         end
@@ -52,7 +51,7 @@ module TileLoom
 
       def frame = @mesh.view.frame
 
-      def size_pt = @settings.fetch("size_pt", 12).to_f
+      def size_pt = @spec.size_pt
 
       def single_zone? = !@mesh.zone || Zone.of(@mesh.view).length == 1
 

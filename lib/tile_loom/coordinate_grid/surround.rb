@@ -5,43 +5,32 @@ module TileLoom
     # Everything that coordinate grids put into and round one map frame on one sheet: lines, border, ticks and
     # labels, with one placement for all of them.
     class Surround
+      # How much heavier the edge of a zone is than the grid's lines.
+      EDGE = 2.5
+
       # A grid with its meshes in this frame and its Labels (nil where it has none).
       Drawn =
         Struct.new(:grid, :meshes, :labels, keyword_init: true) do
           # The fixed number of decimals of its labels.
-          def labels_decimals = grid.labels["decimals"]
+          def labels_decimals = grid.labels.decimals
 
-          def nodes = [*meshes.flat_map { |mesh| grid.look(gaps: labels ? labels.gaps : []).nodes(mesh) }, *edges]
+          def nodes = [*meshes.flat_map { |mesh| grid.drawn(gaps: labels ? labels.gaps : []).nodes(mesh) }, *edges]
 
           # Where one zone ends and the next begins, a heavier line.
           def edges
             return [] unless meshes.length > 1
             runs = Zone.edges(meshes.first.view)
-            stroke = TileLoom::Symbology::Symbol.stroke(grid.settings.fetch("stroke", {}))
-            stroke.width_mm *= 2.5
-            stroke.dash_mm = nil
+            stroke = grid.stroke.with(width_mm: grid.stroke.width_mm * EDGE, dash_mm: nil)
             runs.empty? ? [] : [Scene::Path.new(runs: runs, closed: false, stroke: stroke)]
           end
         end
 
       attr_reader :view
 
-      # grids: Grid list; border: settings of a border; paper: the page's Box or nil; like: see Grid#meshes.
-      def initialize(
-        view:,
-        grids: [],
-        border: nil,
-        paper: nil,
-        like: nil,
-        letters_face: Type::Library.face("sans-semibold")
-      )
-        @view, @grids, @border_settings, @paper, @like, @letters_face =
-          view,
-          grids.select { |grid| grid.drawn_on?(view) },
-          border,
-          paper,
-          like,
-          letters_face
+      # grids: Grid list; border: a BorderSpec or nil; paper: the page's Box or nil; like: see Grid#meshes.
+      def initialize(view:, grids: [], border: nil, paper: nil, like: nil)
+        @view, @border_spec, @paper, @like = view, border, paper, like
+        @grids = grids.select { |grid| grid.drawn_on?(view) }
       end
 
       # Scene nodes below the layers of the ground.
@@ -51,7 +40,7 @@ module TileLoom
       def over
         [
           *drawn.reject { |entry| entry.grid.under? }.flat_map(&:nodes),
-          *(@border_settings ? border.nodes : []),
+          *(@border_spec ? border.nodes : []),
           *letters,
           *drawn.flat_map { |entry| entry.labels ? entry.labels.texts : [] }
         ]
@@ -70,7 +59,7 @@ module TileLoom
                 if grid.labels && found.any?
                   Labels.new(
                     meshes: found,
-                    settings: grid.labels,
+                    spec: grid.labels,
                     placement: placement,
                     face: grid.face,
                     offsets: offsets.dup,
@@ -88,10 +77,10 @@ module TileLoom
         Side::ALL.to_h { |side| [side, [edge_room, *drawn.filter_map { |entry| entry.labels&.room(side) }].max] }
       end
 
-      def border = @border ||= Borders.build(@border_settings || {}, view: view, mesh: step_mesh)
+      def border = @border ||= Borders.build(@border_spec || BorderSpec.plain, view: view, mesh: step_mesh)
 
       # How far the border and ticks reach beyond the frame, on every side.
-      def edge_room = @edge_room ||= [@border_settings ? border.room_mm : 0.0, *@grids.map(&:ticks_outside_mm)].max
+      def edge_room = @edge_room ||= [@border_spec ? border.room_mm : 0.0, *@grids.map(&:ticks_outside_mm)].max
 
       private
 
@@ -99,9 +88,9 @@ module TileLoom
 
       # The grid whose interval the border's steps have: the one that is named, else the first.
       def step_mesh
-        steps = (@border_settings || {})["steps"] || {}
-        return nil if steps["mm"]
-        id = steps["grid"] || @grids.first&.id
+        steps = @border_spec&.steps || {}
+        return nil if steps[:mm]
+        id = steps[:grid] || @grids.first&.id
         (meshes[id] || meshes.values.first)&.first
       end
 
@@ -110,15 +99,10 @@ module TileLoom
       def letters
         @letters ||=
           @grids
-            .select { |grid| grid.settings["squares"] }
+            .select(&:squares)
             .flat_map do |grid|
               meshes[grid.id].flat_map do |mesh|
-                SquareLetters.new(
-                  mesh: mesh,
-                  settings: grid.settings["squares"],
-                  placement: placement,
-                  face: @letters_face
-                ).texts
+                SquareLetters.new(mesh: mesh, spec: grid.squares, placement: placement, face: grid.letters_face).texts
               end
             end
       end

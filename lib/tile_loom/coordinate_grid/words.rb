@@ -4,13 +4,6 @@ module TileLoom
   module CoordinateGrid
     # What a grid comes to on a sheet, in sentences: what is drawn how far apart, and what is to be warned of.
     class Words
-      NOUNS = {
-        "lines" => "line",
-        "crosses" => "cross",
-        "ticks" => "tick",
-        "dots" => "dot",
-        "squares" => "square"
-      }.freeze
       # drawn: a Surround::Drawn; view: of the sheet.
       def initialize(drawn, view)
         @drawn, @view = drawn, view
@@ -35,7 +28,7 @@ module TileLoom
 
       def mesh = @drawn.meshes.first
 
-      def noun = NOUNS.fetch(@drawn.grid.settings.fetch("look", "lines"))
+      def noun = Looks.of(@drawn.grid.look).noun
 
       def trouble
         if @drawn.meshes.empty?
@@ -92,7 +85,7 @@ module TileLoom
       end
 
       def many_nodes
-        return nil if %w[lines ticks].include?(@drawn.grid.settings.fetch("look", "lines"))
+        return nil if %w[lines ticks].include?(@drawn.grid.look)
         most =
           @drawn
             .meshes
@@ -122,7 +115,7 @@ module TileLoom
         count = @drawn.labels&.off_paper.to_i
         if count.positive?
           "#{count} #{(count == 1) ? "label has" : "labels have"} no room on the paper there; make room round the " \
-          "frame."
+            "frame."
         end
       end
 
@@ -140,8 +133,9 @@ module TileLoom
       def off_line
         off = @drawn.labels&.off_mm or return
         "Labels of #{name} are rounded: with #{decimals(@drawn.labels_decimals)} they lie up to " \
-        "#{Units::Number.plain(off,
-          decimals: (off < 1) ? 2 : 1)} mm off their lines; take more decimals, or leave them automatic."
+          "#{
+            Units::Number.plain(off, decimals: (off < 1) ? 2 : 1)
+          } mm off their lines; take more decimals, or leave them automatic."
       end
 
       def decimals(count) = if count.zero?
@@ -152,12 +146,8 @@ module TileLoom
 
       # 2 in a million apart: 500 m off in the Texas state plane's false origin (NIST SP 811, B.8).
       def feet
-        given =
-          %w[x y]
-            .filter_map do |axis|
-              @drawn.grid.settings.dig("interval", axis) || @drawn.grid.settings.dig("origin", axis)
-            end
-            .map { |text| Interval.parse(text, least: :any) }
+        fixed = %i[x y].filter_map { |axis| @drawn.grid.interval[axis] || @drawn.grid.origin[axis] }
+        given = fixed.map { |text| Interval.parse(text, least: :any) }
         other = {"ft" => "us-ft", "us-ft" => "ft"}
         mixed = given.find { |interval| other[interval.unit] && other[interval.unit] == mesh.crs.unit&.code } or return
         "“#{mixed}” counts #{Units::LengthUnit.find(mixed.unit).plural}, but #{mesh.crs.name} counts " \
@@ -171,7 +161,7 @@ module TileLoom
 
       def ordinal(number) =
         "#{number}" \
-        "#{(number % 100).between?(11, 13) ? "th" : {1 => "st", 2 => "nd", 3 => "rd"}.fetch(number % 10, "th")}"
+          "#{(number % 100).between?(11, 13) ? "th" : {1 => "st", 2 => "nd", 3 => "rd"}.fetch(number % 10, "th")}"
     end
   end
 end

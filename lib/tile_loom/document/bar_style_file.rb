@@ -12,7 +12,7 @@ module TileLoom
       module_function
 
       # Names of the settings that are style and not place or measure.
-      def keys = Schema.definition("scaleBarStyle")["properties"].keys
+      def keys = Bar::Style.keys
 
       def of(settings) = settings.slice(*keys)
 

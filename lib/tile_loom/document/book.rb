@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "date"
+require "forwardable"
 require "json"
 
 module TileLoom
@@ -12,22 +13,33 @@ module TileLoom
       attr_reader :settings, :enclosures
 
       # Reads JSON text; Invalid for what is not JSON.
-      def self.parse(text, enclosures: TileLoom::Assets::Enclosures.none)
+      def self.parse(text, enclosures: Assets::Enclosures.none)
         raise Invalid.new("The book is larger than #{LARGEST_BYTES / 1024 / 1024} MB.") if text.bytesize > LARGEST_BYTES
         new(Assets::JsonText.parse(text, what: "The book"), enclosures: enclosures)
       end
 
       # settings: the parsed document. Refuses one that does not fit the schema; fits: it is known to, since
       # it was checked when it was kept. enclosures: where the bytes of its typefaces and pictures are.
-      def initialize(settings, fits: false, enclosures: TileLoom::Assets::Enclosures.none)
+      def initialize(settings, fits: false, enclosures: Assets::Enclosures.none)
         @settings, @enclosures = settings, enclosures
-        return if fits
-        findings =
-          settings.is_a?(Hash) ? Schema.findings(settings) : [Invalid.new("The book is not a JSON object.", path: "/")]
-        raise findings.first unless findings.empty?
+        Schema.demand(settings) unless fits
+        @contents = Contents.of(settings, enclosures: enclosures)
       end
 
-      %w[title subtitle author subject edition source date].each { |name| define_method(name) { settings[name] } }
+      # The values that the document states.
+      attr_reader :contents
+
+      extend Forwardable
+
+      def_delegators :contents, :title, :subtitle, :author, :subject, :edition, :source, :date, :layers, :layout, :index
+
+      # The design of the index sheet, or nil where the book has none.
+      def key_layout = contents.index_layout
+
+      # The typefaces, the drawings of markers and the pictures: the book's own ones and those that ship.
+      def_delegators :assets, :faces, :markers, :pictures
+
+      def assets = contents.assets
 
       def parsed_date
         (date.to_s == "") ? nil : Date.iso8601(date)
@@ -36,44 +48,23 @@ module TileLoom
       end
 
       # How other datums are brought to the book's own.
-      def operations = @operations ||= Crs::Operations.new(settings["operations"])
+      def operations = @operations ||= Crs::Operations.new(contents.operations)
 
       # PROJ objects belong to threads, so the reference is looked up anew for each.
       def crs
-        Crs::System.find(settings["reference"], operations: operations).for_fixed_scale!
+        Crs::System.find(contents.reference, operations: operations).for_fixed_scale!
       rescue Invalid => error
         raise Invalid.new(error.message, path: "/reference")
       end
-
-      def layers =
-        @layers ||=
-          settings["layers"].each_with_index.map do |layer, index|
-            TileLoom::Symbology::Layer.new(layer, drawings: markers, faces: faces, path: "/layers/#{index}")
-          end
-
-      # The drawings of point markers: the shipped ones and the book's own.
-      def markers = @markers ||= TileLoom::Symbology::MarkerSet.new(settings.fetch("markers", []))
-
-      # The typefaces: the shipped ones and the book's own.
-      def faces = @faces ||= Type::FaceSet.new(settings.fetch("faces", []), enclosures: @enclosures)
-
-      # The book's own pictures.
-      def pictures = @pictures ||= Artwork::PictureSet.new(settings.fetch("pictures", []), enclosures: @enclosures)
-
-      def layout = @layout ||= Layout::Layout.new(settings["layout"], faces: faces)
-
-      # The design of the key sheet, or nil where the book has none.
-      def key_layout =
-        @key_layout ||=
-          settings["key_layout"] && Layout::Layout.new(settings["key_layout"], faces: faces, path: "/key_layout")
-
-      def index = @index ||= Index::Spec.new(settings["index"])
 
       # The cells of the index over the study area that the source holds.
       def cells(source) = @cells ||= weave(source).cells
 
       # What the block gives, worked out once for this document: parts of drawings that every sheet has.
       def once(key) = (@once ||= {})[key] ||= yield
+
+      # Parts of the document as text, by which drawings are told apart that depend on them alone.
+      def key_of(*keys) = once([:key_of, keys]) { JSON.generate(settings.slice(*keys)) }
 
       # Where in the book the page of a cell comes, from 1: after the key sheet, if there is one.
       def page_number(cell) = cell.number + (key_layout ? 1 : 0)

@@ -7,31 +7,27 @@ module TileLoom
     class Check
       # Raises the first finding, if there is one.
       # attributes, enclosures: see below.
-      def self.demand(settings, attributes: nil, enclosures: TileLoom::Assets::Enclosures.none)
+      def self.demand(settings, attributes: nil, enclosures: Assets::Enclosures.none)
         found = new(settings, attributes: attributes, enclosures: enclosures).findings.first
         raise found if found
       end
 
       # attributes: layer id → {attribute → type}, to check conditions against; nil where not known.
       # enclosures: where the bytes of typefaces and pictures are.
-      def initialize(settings, attributes: nil, enclosures: TileLoom::Assets::Enclosures.none)
+      def initialize(settings, attributes: nil, enclosures: Assets::Enclosures.none)
         @settings, @attributes, @enclosures = settings, attributes, enclosures
       end
 
       # Invalid findings; empty when the book can be woven and printed. source: to check the weave with,
       # or nil to leave the data out.
       def findings(source: nil)
-        shape =
-          if @settings.is_a?(Hash)
-            Schema.findings(@settings)
-          else
-            [Invalid.new("The book is not a JSON object.", path: "/")]
-          end
+        shape = Schema.findings(@settings)
         return shape unless shape.empty?
-        @book = Book.new(@settings, fits: true, enclosures: @enclosures)
+        unread = collect { @book = Book.new(@settings, fits: true, enclosures: @enclosures) }
+        return unread unless unread.empty?
         missing = enclosed
         return missing unless missing.empty?
-        meaning = [*ids, *references, *page, *arrows, *conditions, *live_texts, *area, *date]
+        meaning = [*ids, *references, *pages, *drawings, *conditions, *live_texts, *area, *date]
         meaning += weave(source) if meaning.empty? && source
         meaning
       end
@@ -45,138 +41,96 @@ module TileLoom
         [error.path ? error : Invalid.new(error.message, path: path)]
       end
 
+      def contents = @book.contents
+
+      def layouts = [contents.layout, contents.index_layout].compact
+
+      def elements = layouts.flat_map(&:elements)
+
+      def frames = elements.select(&:gridded?)
+
+      # Lists of which each entry has an id of its own.
       def ids
-        duplicates("/layers", @settings["layers"]) +
-          %w[markers faces pictures].flat_map { |list| duplicates("/#{list}", @settings.fetch(list, [])) } +
-          layouts.flat_map do |path, elements|
-            duplicates(path, elements) +
-              elements.each_with_index.flat_map do |element, index|
-                duplicates("#{path}/#{index}/grids", element["grids"] || [])
-              end
-          end
+        lists = [contents.markers, contents.faces, contents.pictures].zip(%w[/markers /faces /pictures])
+        lists += [[contents.layers, "/layers"]]
+        lists += layouts.map { |layout| [layout.elements, "#{layout.path}/elements"] }
+        lists += frames.map { |frame| [frame.grids, "#{frame.path}/grids"] }
+        lists.flat_map { |list, path| duplicates(path, list) }
       end
 
       def duplicates(path, list)
-        seen = {}
         list
           .each_with_index
-          .filter_map do |item, index|
-            next seen[item["id"]] = true unless seen[item["id"]]
-            Invalid.new("The id “#{item["id"]}” is used twice; give each its own.", path: "#{path}/#{index}/id")
+          .group_by { |item, _| item.id }
+          .each_value
+          .flat_map { |found| found.drop(1) }
+          .map do |item, index|
+            Invalid.new("The id “#{item.id}” is used twice; give each its own.", path: "#{path}/#{index}/id")
           end
-          .grep(Invalid)
       end
 
       # Typefaces and pictures that elements, grids and names ask for.
       def enclosed
-        elements =
-          layouts
-            .flat_map do |list, elements|
-              elements.each_with_index.map { |element, index| ["#{list}/#{index}", element] }
-            end
-            .flat_map do |path, element|
-              labels =
-                (element["grids"] || []).each_with_index.filter_map do |grid, place|
-                  grid.dig("labels", "face")&.then { |face| ["#{path}/grids/#{place}/labels/face", face] }
-                end
-              faces =
-                [*(element["face"] && [["#{path}/face", element["face"]]]), *labels].flat_map do |at, face|
-                  typeface(at, face)
-                end
-              faces +
-                (element["picture"] ? collect("#{path}/picture") { @book.pictures.picture(element["picture"]) } : [])
-            end
-        names =
-          @settings["layers"].each_with_index.flat_map do |layer, index|
-            layer.dig("label", "face") ? typeface("/layers/#{index}/label/face", layer["label"]["face"]) : []
-          end
-        elements + names
+        faces = elements.flat_map(&:typefaces) + contents.layers.flat_map(&:typefaces)
+        found = faces.flat_map { |path, key| collect(path) { @book.faces.face(key) } }
+        found +
+          elements.flat_map(&:pictures).flat_map { |path, id| collect(path) { @book.pictures.picture(id, path: path) } }
       end
-
-      def typeface(path, key) = collect(path) { @book.faces.face(key) }
 
       def references
         found = collect("/reference") { @book.crs }
         return found unless found.empty?
-        gridded.each do |path, frame|
-          frame.grids.each_with_index do |grid, place|
-            found += collect("#{path}/grids/#{place}/reference") { grid.check(@book.crs) }
-          end
-        end
-        found
+        frames.flat_map(&:grids).flat_map { |grid| collect("#{grid.path}/reference") { grid.check(@book.crs) } }
       end
 
-      # [path, frame] of all frames that carry grids.
-      def gridded =
-        [@book.layout, @book.key_layout].compact
-          .flat_map(&:elements)
-          .select { |element| element.is_a?(TileLoom::Furniture::Gridded) }
-          .map { |element| [element.path, element] }
-
-      def page
-        sheets =
+      def pages
+        found =
           collect("/layout") do
-            @book.layout.main_frame
-            @book.layout.elements.each { |element| element.box(@book.layout.page) }
+            contents.layout.main_frame
+            contents.layout.elements.each { |element| element.box(contents.layout.page) }
           end
-        sheets + (@book.key_layout ? key_page : [])
+        contents.index_layout ? found + index_page(contents.index_layout) : found
       end
 
-      def key_page
-        collect("/key_layout") do
-          @book.key_layout.key_frame
-          @book.key_layout.elements.each do |element|
-            if element.is_a?(TileLoom::Furniture::Elements::MapFrame)
+      def index_page(layout)
+        collect(layout.path) do
+          layout.key_frame
+          layout.elements.each do |element|
+            if element.decides_cells?
               raise Invalid.new(
                 "A map frame shows one cell; a key sheet has a key frame in its place.",
                 path: element.path
               )
             end
-            element.box(@book.key_layout.page)
+            element.box(layout.page)
           end
         end
       end
 
-      # [path, elements] of each layout.
-      def layouts =
-        %w[layout key_layout].filter_map do |name|
-          @settings[name] && ["/#{name}/elements", @settings[name]["elements"]]
-        end
+      # Drawings that ship, or that are the book's own: of markers, north arrows.
+      def drawings = [*elements, *contents.layers].flat_map { |value| collect(value.path) { value.check_drawings } }
 
-      # North arrows of a form that ships.
-      def arrows =
-        [@book.layout, @book.key_layout].compact
-          .flat_map(&:elements)
-          .grep(TileLoom::Furniture::Elements::NorthArrow)
-          .flat_map { |arrow| collect("#{arrow.path}/form") { arrow.check } }
-
-      # Rules and their conditions, which must fit the layer's attributes.
+      # Conditions, which must fit the layer's attributes.
       def conditions
         collect("/layers") do
-          @book.layers.each do |layer|
+          contents.layers.each do |layer|
             types = @attributes && @attributes[layer.id] or next
             layer.rules.each { |rule| rule.condition&.check_types(types) }
           end
         end
       end
 
-      def area =
-        collect("/index/area") { @book.index.area.check(@settings["layers"].map { |layer| layer["id"] }, @attributes) }
+      def area = collect("/index/area") { contents.index.area.check(contents.layers.map(&:id), @attributes) }
 
       def date = collect("/date") { @book.parsed_date }
 
       # Live texts are filled with the values of a sheet that stands for all.
       def live_texts
-        values =
-          LiveSample.values(
-            attributes: @attributes && @book.index.area.layers.flat_map { |layer| @attributes.fetch(layer, {}).keys }
-          )
-        [@book.layout, @book.key_layout].compact
-          .flat_map(&:elements)
+        known = @attributes && contents.index.area.layers.flat_map { |layer| @attributes.fetch(layer, {}).keys }
+        values = LiveSample.values(attributes: known)
+        elements
           .flat_map(&:templates)
-          .flat_map do |path, template|
-            collect(path) { TileLoom::Compose::LiveText.new(template, path: path).fill(values) }
-          end
+          .flat_map { |path, template| collect(path) { Compose::LiveText.new(template, path: path).fill(values) } }
       end
 
       def weave(source) = collect("/index") { @book.weave(source) }

@@ -31,18 +31,18 @@ module TileLoom
       def source
         @source ||=
           Data::MemorySource.new.tap do |source|
-            document.settings["layers"].each_with_index do |layer, index|
-              yield layer["title"] if block_given?
-              source.add(layer["id"], located(layer, index) { read(layer, reader(layer, index)) })
+            document.layers.each_with_index do |layer, index|
+              yield layer.title if block_given?
+              source.add(layer.id, located(layer, index) { read(layer, reader(layer, index)) })
             end
           end
       end
 
-      # The Data::GeojsonReader of a layer's entry in the document; target: the book's Crs, as the document has it or
+      # The Data::GeojsonReader of a Symbology::Layer of the document; target: the book's Crs, as the document has it or
       # with transformations of its own.
       def reader(layer, index, target: document.crs)
         located(layer, index) do
-          data = layer["data"] or raise Invalid.new("it says nothing of its data; give it a file or a collection.")
+          data = layer.data or raise Invalid.new("it says nothing of its data; give it a file or a collection.")
           if data["collection"]
             next Data::GeojsonReader.new(data["collection"], target: target, scale: document.index.scale)
           end
@@ -59,14 +59,14 @@ module TileLoom
       private
 
       def read(layer, reader)
-        reader.features.tap { told.concat(reader.told.map { |sentence| "#{layer["title"]}: #{sentence}" }) }
+        reader.features.tap { told.concat(reader.told.map { |sentence| "#{layer.title}: #{sentence}" }) }
       end
 
       def located(layer, index)
         yield
       rescue Invalid => error
         raise error if error.path
-        raise Invalid.new("Layer “#{layer["title"]}”: #{error.message}", path: "/layers/#{index}/data")
+        raise Invalid.new("Layer “#{layer.title}”: #{error.message}", path: "/layers/#{index}/data")
       end
     end
   end

@@ -7,18 +7,49 @@ module TileLoom
   module Document
     # The published JSON Schema of the book document, and its findings in sentences.
     module Schema
-      FILE = File.join(ROOT, "docs", "book.schema.json")
       MOST_FINDINGS = 50
 
       module_function
 
+      # The schema itself, made of what the values declare.
+      def document
+        @document ||=
+          begin
+            definitions = {}
+            body = Contents.record.body(definitions)
+            # A style of scale bars travels as a file of its own.
+            Bar::Style.type.schema(definitions)
+            {
+              "$schema" => "https://json-schema.org/draft/2020-12/schema",
+              "$id" => "https://tileloom.example/book.schema.json",
+              "title" => "Tile Loom book, version #{Contents::VERSION}",
+              "description" => ABOUT,
+              **body,
+              "$defs" => definitions
+            }
+          end
+      end
+
+      ABOUT =
+        "A map book: ground (reference and layers), the layout of its sheets, and the grid index. Lengths on paper " \
+          "end in _mm (type in _pt); ground lengths are text with a unit, such as \"50 m\"; scale is the denominator."
+
+      # As it is published.
+      def text = JSON.pretty_generate(document) + "\n"
+
       # Invalid findings, each with its path; empty when the document fits.
       def findings(document)
-        schemer
-          .validate(document)
-          .first(MOST_FINDINGS)
+        return [Invalid.new("The book is not a JSON object.", path: "/")] unless document.is_a?(Hash)
+        found = schemer.validate(document).first(MOST_FINDINGS)
+        found
           .map { |error| Invalid.new(sentence(error), path: path(error)) }
           .uniq { |finding| [finding.path, finding.message] }
+      end
+
+      # Raises the first finding, if there is one.
+      def demand(document)
+        finding = findings(document).first
+        raise finding if finding
       end
 
       # Of a part of the document alone, such as one coordinate grid. name: of the part in the schema.
@@ -33,9 +64,9 @@ module TileLoom
 
       def definition(name) = definitions.fetch(name)
 
-      def definitions = @definitions ||= JSON.parse(File.read(FILE))["$defs"]
+      def definitions = document["$defs"]
 
-      def schemer = @schemer ||= compiled(JSON.parse(File.read(FILE)))
+      def schemer = @schemer ||= compiled(document)
 
       # Patterns are those of JSON Schema (ECMA-262), in which ^ and $ stand for the ends of the text; Ruby's own would
       # take them for the ends of a line.
@@ -62,15 +93,15 @@ module TileLoom
           "“#{name}” is #{given}; it must be #{JSON.generate(schema["const"])}."
         when "minimum", "exclusiveMinimum"
           "“#{name}” is #{given}; it must be #{(error["type"] == "minimum") ? "at least" : "more than"} " \
-          "#{schema[error["type"]]}."
+            "#{schema[error["type"]]}."
         when "maximum"
           "“#{name}” is #{given}; it must be at most #{schema["maximum"]}."
         when "maxItems"
           "“#{name}” has #{Units::Number.grouped(error["data"].length)} entries; at most " \
-          "#{Units::Number.grouped(schema["maxItems"])} can be."
+            "#{Units::Number.grouped(schema["maxItems"])} can be."
         when "maxLength"
           "“#{name}” has #{Units::Number.grouped(error["data"].length)} characters; at most " \
-          "#{Units::Number.grouped(schema["maxLength"])} can be."
+            "#{Units::Number.grouped(schema["maxLength"])} can be."
         when "pattern"
           "“#{name}” is #{given}, which is not written as expected (#{hint(name)})."
         when "string", "number", "integer", "array", "object", "boolean"

@@ -2,51 +2,84 @@
 
 module TileLoom
   module Furniture
-    # One thing on a layout. A kind of element is a file in elements/: it says its `kind` and answers
+    # One thing on a layout. A kind of element is a file in elements/: it declares itself and its parts, and answers
     # `nodes(sheet, box)` with scene nodes in page millimetres. Adding a kind is adding a file.
-    class Element
-      attr_reader :id, :settings, :path
+    class Element < Values::Value
+      extend Values::Kind
 
-      KINDS = {
-        "map_frame" => "MapFrame",
-        "text" => "TextBox",
-        "scale_bar" => "ScaleBar",
-        "north_arrow" => "NorthArrow",
-        "neatline" => "Neatline",
-        "legend" => "Legend",
-        "line" => "Line",
-        "box" => "Box",
-        "ellipse" => "Ellipse",
-        "picture" => "Picture",
-        "key_frame" => "IndexFrame",
-        "locator" => "Locator",
-        "adjoining" => "Adjoining",
-        "grid_note" => "GridNote",
-        "north_diagram" => "NorthDiagram"
-      }.freeze
+      # An element of the kind that the object names.
+      def self.read(given, path: "", assets: nil) = Elements.of(given["kind"]).new(given, path: path, assets: assets)
 
-      def self.build(settings, path:, faces: Type::Library)
-        Elements.const_get(KINDS.fetch(settings["kind"])).new(settings, path: path, faces: faces)
+      class << self
+        # What a new one begins with, as the document has it.
+        def start(settings = nil) = settings ? @start = settings.freeze : @start || {}
+
+        # Why a page can hold but one of it, which is there already, or nil.
+        def only_one(why = nil) = why ? @only_one = why : @only_one
+
+        # On which pages it does not stand: {role of the layout → why}.
+        def refused_on(roles = nil) = roles ? @refused_on = roles.transform_keys(&:to_s) : @refused_on || {}
+
+        # Its definition in the schema is called after it.
+        def record
+          own = Values::Part.new(:kind, Values::Plain.new({"const" => key}), required: true)
+          Values::Record.new("#{key}_element", parts.merge(kind: own), more: @more || {})
+        end
       end
 
-      # faces: a Type::FaceSet.
-      def initialize(settings, path: nil, faces: Type::Library)
-        @settings, @path, @faces = settings, path, faces
-        @id = settings["id"]
+      # The Type of elements of all kinds.
+      class Union < Values::Type
+        def schema(definitions)
+          unless definitions.key?("element")
+            definitions["element"] = nil
+            kinds = Elements.all.transform_values { |kind| kind.record.schema(definitions) }
+            definitions["element"] = {
+              "type" => "object",
+              "required" => %w[kind id place],
+              "properties" => {
+                "kind" => {
+                  "enum" => kinds.keys
+                }
+              },
+              "allOf" =>
+                kinds.map do |key, reference|
+                  {"if" => {"properties" => {"kind" => {"const" => key}}}, "then" => reference}
+                end
+            }
+          end
+          {"$ref" => "#/$defs/element"}
+        end
+
+        def read(json, path:, assets:) = Element.read(json, path: path, assets: assets)
+
+        def write(value) = value.given
       end
 
-      def kind = settings["kind"]
+      define
+      part :kind, Values::Plain.new({"type" => "string"}), required: true
+      part :id, Values::Types::ID, required: true
+      part :place, Place.type, required: true
+      part :own_title, text(most: 200), key: "title", about: "What it is called where it is designed."
+      part :rotation_deg, number(-360..360), default: 0, about: "Clockwise about the middle of its box."
+      part :hidden, flag, default: false
+      part :locked, flag, default: false, about: "A locked element does not respond to editing."
+      part :group, Values::Types::ID, about: "Elements of the same group are selected together."
 
       # Its box in page mm, before it is turned.
-      def box(page) = Place.new(settings["place"]).within(page.live_area, path: "#{path}/place", least: least_mm)
+      def box(page) = place.within(page.live_area, least: least_mm)
 
       # A side must be longer than this.
       def least_mm = nil
 
-      # Degrees clockwise about the middle of its box.
-      def rotation_deg = settings.fetch("rotation_deg", 0).to_f
+      # What may be asked of any element: does it carry coordinate grids, does its size decide the cells, does it show
+      # the whole index, is it a text that may not fit?
+      def gridded? = false
 
-      def hidden? = settings.fetch("hidden", false)
+      def decides_cells? = false
+
+      def shows_index? = false
+
+      def text? = false
 
       # A scene group for one sheet (Compose::SheetComposer).
       def draw(sheet)
@@ -61,27 +94,26 @@ module TileLoom
       def left_out(_sheet) = []
 
       # What it is called where it is spoken of.
-      def title = settings.fetch("title", id)
+      def title = own_title || id
 
       # The live texts of the element, as [path, template], to be checked before any is printed.
       def templates = []
 
+      # Typefaces that it asks for, as [path, key].
+      def typefaces = given.key?("face") ? [["#{path}/face", given["face"]]] : []
+
+      # Pictures of the book's own that it asks for, as [path, id].
+      def pictures = []
+
+      # Refuses drawings that are not there.
+      def check_drawings = nil
+
       private
 
-      # An area with a line round it: fill, stroke and corner_mm of the settings.
-      def panel(box, settings, plain_stroke) =
-        painted([outline(box, settings.fetch("corner_mm", 0).to_f)], settings, plain_stroke)
+      # An area with a line round it, in the fill and the stroke (nil for none), its corners rounded by a radius in mm.
+      def panel(box, fill, stroke, corner_mm = 0.0) = painted([outline(box, corner_mm)], fill, stroke)
 
-      # Rings in the fill and stroke of the settings; plain_stroke: where they have none.
-      def painted(rings, settings, plain_stroke)
-        fill =
-          settings["fill"] && Scene::Fill.new(**settings["fill"].slice("colour", "opacity").transform_keys(&:to_sym))
-        stroke =
-          (settings["stroke"] || plain_stroke)&.then do |line|
-            TileLoom::Symbology::Symbol.stroke({"join" => "miter"}.merge(line))
-          end
-        [Scene::Path.new(runs: rings, closed: true, fill: fill, stroke: stroke)]
-      end
+      def painted(rings, fill, stroke) = [Scene::Path.new(runs: rings, closed: true, fill: fill, stroke: stroke)]
 
       QUARTER_STEPS = 8
 
@@ -103,9 +135,10 @@ module TileLoom
         end
       end
 
-      def face(default = "sans") = @faces.face(settings.fetch("face", default))
+      def faces = (assets || Symbology::Assets.shipped).faces
 
-      def colour = settings.fetch("colour", "#1f2a30")
+      # The Type::Face of a key.
+      def typeface(key) = faces.face(key)
     end
   end
 end

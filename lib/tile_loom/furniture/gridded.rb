@@ -4,10 +4,21 @@ module TileLoom
   module Furniture
     # Frames that carry coordinate grids and a border.
     module Gridded
-      def grids =
-        (settings["grids"] || []).each_with_index.map do |grid, index|
-          CoordinateGrid::Grid.new(grid, faces: @faces, path: "#{path}/grids/#{index}")
-        end
+      BORDER = CoordinateGrid::BorderSpec.type
+      GRIDS = Values::List.new(CoordinateGrid::Grid.type, most: 10)
+
+      def self.included(element)
+        element.part(:border, BORDER, default: {})
+        element.part(:grids, GRIDS, default: [])
+      end
+
+      def gridded? = true
+
+      # With those of the labels of its grids.
+      def typefaces
+        labels = grids.filter_map(&:labels).select { |label| label.given?(:face) }
+        super + labels.map { |label| ["#{label.path}/face", label.face] }
+      end
 
       # What of the grids is not drawn or labelled on a sheet, in sentences.
       def left_out(sheet)
@@ -22,10 +33,9 @@ module TileLoom
         CoordinateGrid::Surround.new(
           view: view,
           grids: grids,
-          border: settings.fetch("border", {}),
+          border: border,
           paper: endless ? nil : Geometry::Box.new(0, 0, sheet.page.width_mm, sheet.page.height_mm),
-          like: sheet.nominal_view,
-          letters_face: @faces.face("sans-semibold")
+          like: sheet.nominal_view
         )
       end
     end

@@ -4,19 +4,25 @@ module TileLoom
   module Furniture
     # Where an element lies: tied to edges of the live area by distances, or stretched between them.
     # Of left_mm, width_mm, right_mm two are given; of top_mm, height_mm, bottom_mm likewise.
-    class Place
-      def initialize(settings) = @settings = settings
+    class Place < Values::Value
+      define "place", about: "Distances from the edges of the live area (the page inside margins and gutter), or sizes."
+      part :left_mm, number(-5000..5000)
+      part :right_mm, number(-5000..5000)
+      part :top_mm, number(-5000..5000)
+      part :bottom_mm, number(-5000..5000)
+      part :width_mm, number(0..5000)
+      part :height_mm, number(0..5000)
 
-      # The box in page mm within a live area; Invalid when nothing is left of it. least: what each side must
-      # be at least, or nil where it must be more than nothing.
-      def within(area, path: nil, least: nil)
-        left, width = span("left_mm", "width_mm", "right_mm", area.min_x, area.max_x)
-        top, height = span("top_mm", "height_mm", "bottom_mm", area.min_y, area.max_y)
+      # The box in page mm within a live area; Invalid when nothing is left of it. least: what each side must be at
+      # least, or nil where it must be greater than zero.
+      def within(area, least: nil)
+        left, width = span(left_mm, width_mm, right_mm, area.min_x, area.max_x)
+        top, height = span(top_mm, height_mm, bottom_mm, area.min_y, area.max_y)
         unless least ? (width >= least && height >= least && width + height > 0) : (width.positive? && height.positive?)
+          size = [width, height].map { |side| Units::Number.plain(side, decimals: 1) }.join(" × ")
           raise Invalid.new(
-            "There is no room on this page for this element: it would be #{Units::Number.plain(width,
-              decimals: 1)} × " \
-              "#{Units::Number.plain(height, decimals: 1)} mm. Make the margins smaller or the page larger.",
+            "There is no room on this page for this element: it would be #{size} mm. Make the margins smaller or the " \
+            "page larger.",
             path: path
           )
         end
@@ -47,17 +53,16 @@ module TileLoom
       private
 
       def ties(near, size, far, before, length, after)
-        if @settings[size].nil?
+        if given[size].nil?
           {near => before, far => after}
-        elsif @settings[near]
+        elsif given[near]
           {near => before, size => length}
         else
           {size => length, far => after}
         end.transform_values { |value| value.round(3) }
       end
 
-      def span(near, size, far, low, high)
-        start, length, finish = @settings.values_at(near, size, far).map { |value| value&.to_f }
+      def span(start, length, finish, low, high)
         if start && length
           [low + start, length]
         elsif length

@@ -5,6 +5,14 @@ module TileLoom
     # A rectangle about its centre, turned counter-clockwise by rotation_deg (ground planes: y up).
     TurnedRectangle =
       Struct.new(:centre_x, :centre_y, :width, :height, :rotation_deg) do
+        def initialize(...)
+          super
+          freeze
+        end
+
+        # The same place and turn with other sides.
+        def sized(width, height) = self.class.new(centre_x, centre_y, width, height, rotation_deg)
+
         # An upright one.
         def self.of(box) = new(*box.centre, box.width, box.height, 0.0)
 

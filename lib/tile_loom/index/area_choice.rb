@@ -3,34 +3,38 @@
 module TileLoom
   module Index
     # What the study area is made of, as the document states it: whole layers, the features of a layer
-    # that meet a condition or were picked, shapes drawn by hand, any number of them together.
+    # that meet a condition or were selected, shapes drawn by hand, any number of them together.
     class AreaChoice
+      # As a part of the document: the id of a layer, or a list of parts.
+      class Reading < Values::Type
+        PARTS = Values::List.new(AreaPart.type, least: 1, most: 100)
+
+        def schema(definitions) = {"oneOf" => [Values::Types::ID.schema(definitions), PARTS.schema(definitions)]}
+
+        def read(json, path:, assets: nil)
+          parts = json.is_a?(String) ? [{"layer" => json}] : json
+          AreaChoice.new(PARTS.read(parts, path: path, assets: assets), path: path)
+        end
+      end
+
       attr_reader :layers
 
-      # settings: the id of a layer, or a list of parts {"layer", "when", "features"} and {"polygon"}.
-      def initialize(settings, path: "/index/area")
-        @path = path
-        @parts = settings.is_a?(String) ? [{"layer" => settings}] : settings
-        @conditions =
-          @parts.map.with_index do |part, index|
-            part["when"] && Data::Condition.new(part["when"], path: "#{path}/#{index}/when")
-          end
-        @layers = @parts.filter_map { |part| part["layer"] }.uniq
+      # parts: AreaPart list.
+      def initialize(parts, path: "/index/area")
+        @parts, @path = parts, path
+        @layers = parts.filter_map(&:layer).uniq
+        freeze
       end
+
+      # Of JSON that the schema has checked.
+      def self.read(json) = Reading.new.read(json, path: "/index/area")
 
       # Data::Feature list in the book's reference; box: only those that meet it.
       def features(source, box = nil) = by_layer(source, box).map(&:last)
 
       # The same as [id of its layer, Data::Feature]; nil for shapes drawn by hand.
-      def by_layer(source, box = nil)
-        @parts.each_with_index.flat_map do |part, index|
-          if part["polygon"]
-            [[nil, drawn(part, index)]]
-          else
-            chosen(part, index, source, box).map { |feature| [part["layer"], feature] }
-          end
-        end
-      end
+      def by_layer(source, box = nil) =
+        @parts.flat_map { |part| part.found(source, box).map { |feature| [part.layer, feature] } }
 
       # Names of the attributes that features of these layers have, as the first features tell.
       def attribute_names(source) = @layers.flat_map { |layer| source.attribute_names(layer) }.uniq
@@ -45,33 +49,10 @@ module TileLoom
             path: @path
           )
         end
-        @parts.each_with_index do |part, index|
-          types && @conditions[index]&.check_types(types.fetch(part["layer"], {}))
+        @parts.each do |part|
+          part.condition&.check_types(types.fetch(part.layer, {})) if types
+          part.drawn if part.polygon
         end
-        @parts.each_with_index { |part, index| drawn(part, index) if part["polygon"] }
-      end
-
-      private
-
-      def chosen(part, index, source, box)
-        features = source.features(part["layer"], box)
-        features = features.select { |feature| @conditions[index].match?(feature.attributes) } if @conditions[index]
-        picked = part["features"]&.to_h { |id| [id, true] }
-        picked ? features.select { |feature| picked[feature.id] } : features
-      end
-
-      def drawn(part, index)
-        ring = part["polygon"].flatten
-        ring += ring.first(2) unless ring.first(2) == ring.last(2)
-        shape = Geometry::Geos.read(Geometry::Wkb.polygon([ring.map(&:to_f)]))
-        shape = shape.make_valid unless shape.valid?
-        unless shape.area.positive?
-          raise Invalid.new(
-            "The drawn area has no inside; draw at least three corners that do not lie on one line.",
-            path: "#{@path}/#{index}/polygon"
-          )
-        end
-        Data::Feature.new(id: 0, wkb: Geometry::Geos.write(shape), attributes: {})
       end
     end
   end

@@ -13,7 +13,7 @@ module TileLoom
       end
 
       # A Cell in the other reference; Invalid where it cannot be shown there.
-      def cell(cell) = cell.dup.tap { |carried| carried.ground = rectangle(cell) }
+      def cell(cell) = cell.with(ground: rectangle(cell))
 
       # Flat ring [x, y, …] in the other reference, with points along its sides, since they may bend.
       def ring(coordinates)

@@ -23,6 +23,14 @@ module TileLoom
         :feature,
         keyword_init: true
       ) do
+        def initialize(...)
+          super
+          freeze
+        end
+
+        # The same cell with other members.
+        def with(**members) = self.class.new(**to_h, **members)
+
         # Those that lie outermost to the four sides, each once.
         def self.outermost(cells) =
           %i[centre_x centre_y]

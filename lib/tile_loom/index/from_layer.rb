@@ -54,10 +54,7 @@ module TileLoom
 
       def scale_of(feature) =
         if @scale_attribute
-          ScaleRule.new({"kind" => "attribute", "attribute" => @scale_attribute}, held: @scale).scale(
-            nil,
-            feature.attributes
-          )
+          ScaleRule.new({"kind" => "attribute", "attribute" => @scale_attribute}).scale(nil, feature.attributes)
         else
           @scale
         end

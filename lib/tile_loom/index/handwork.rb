@@ -124,13 +124,7 @@ module TileLoom
       # The block gives what changes of a cell.
       def change(numbers)
         known(numbers)
-        @cells.map do |cell|
-          if numbers.include?(cell.number)
-            cell.dup.tap { |fresh| yield(cell).each { |name, value| fresh[name] = value } }
-          else
-            cell
-          end
-        end
+        @cells.map { |cell| numbers.include?(cell.number) ? cell.with(**yield(cell)) : cell }
       end
 
       def placed(numbers)
@@ -151,7 +145,7 @@ module TileLoom
         return if again.all?(&:finite?) && Math.hypot(again[0] - x, again[1] - y) * crs.metres_per_unit <= 1.0
         raise Invalid.new(
                 "#{cell ? "Cell #{cell.name}" : "The new cell"} would lie outside what #{crs.name} can show; give it a " \
-                "place on its ground."
+                  "place on its ground."
               )
       end
 

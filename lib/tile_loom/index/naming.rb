@@ -3,7 +3,7 @@
 module TileLoom
   module Index
     # What cells are called: column and row ("A1"), numbers ("07"), or an attribute of their feature.
-    class Naming
+    class Naming < Values::Value
       ALPHABET = ("A".."Z").to_a.freeze
       # I and O are easily read as 1 and 0.
       WITHOUT_IO = (ALPHABET - %w[I O]).freeze
@@ -21,30 +21,30 @@ module TileLoom
 
       def self.cell(column, row) = "#{letters(column)}#{row + 1}"
 
-      # settings: the "naming" of an index: {"kind": "places" | "numbers" | "attribute", "columns", "rows":
-      # "letters" | "numbers", "first": "column" | "row", "between", "rows_from": "north" | "south",
-      # "digits", "prefix", "without_io", "attribute"}.
-      def initialize(settings = {})
-        @settings = settings || {}
-        @alphabet = @settings["without_io"] ? WITHOUT_IO : ALPHABET
-      end
-
-      def kind = @settings.fetch("kind", "places")
-
-      def attribute = @settings["attribute"]
+      define
+      part :kind,
+        choice("places", "numbers", "attribute"),
+        default: "places",
+        about: "By column and row, by number, or by an attribute of the feature."
+      part :columns, choice("letters", "numbers"), default: "letters"
+      part :rows, choice("letters", "numbers"), default: "numbers"
+      part :first, choice("column", "row"), default: "column"
+      part :separator, text(most: 5), key: "between", default: ""
+      part :rows_from, choice("north", "south"), default: "north"
+      part :digits, whole(1..9), default: 1
+      part :prefix, text(most: 40), default: ""
+      part :without_io, flag, default: false, about: "The letters I and O are left out."
+      part :attribute, text(least: 1, most: 200)
 
       # The name of a place; row, column: from 0 at the north-west; rows: how many there are.
       def place(column, row, rows)
-        row = rows - 1 - row if @settings["rows_from"] == "south"
-        parts = [
-          written(column, @settings.fetch("columns", "letters")),
-          written(row, @settings.fetch("rows", "numbers"))
-        ]
-        parts.reverse! if @settings["first"] == "row"
-        "#{prefix}#{parts.join(@settings.fetch("between", ""))}"
+        row = rows - 1 - row if rows_from == "south"
+        written = [written(column, columns), written(row, self.rows)]
+        written.reverse! if first == "row"
+        "#{prefix}#{written.join(separator)}"
       end
 
-      def number(number) = "#{prefix}#{number.to_s.rjust(@settings.fetch("digits", 1), "0")}"
+      def number(number) = "#{prefix}#{number.to_s.rjust(digits, "0")}"
 
       def feature(attributes, fallback) =
         "#{prefix}#{attributes[attribute].to_s.strip.then { |text| text.empty? ? fallback : text }}"[0, LONGEST]
@@ -68,7 +68,7 @@ module TileLoom
             end
           name = own ? self.class.ordinal(wanted, taken) : self.class.free(wanted, taken)
           taken[name.downcase] = true
-          cell.dup.tap { |fresh| fresh.name = name }
+          cell.with(name: name)
         end
       end
 
@@ -89,13 +89,11 @@ module TileLoom
 
       private
 
-      def prefix = @settings.fetch("prefix", "")
-
       def written(index, how) =
         if how == "letters"
-          self.class.letters(index, @alphabet)
+          self.class.letters(index, without_io? ? WITHOUT_IO : ALPHABET)
         else
-          (index + 1).to_s.rjust(@settings.fetch("digits", 1), "0")
+          (index + 1).to_s.rjust(digits, "0")
         end
     end
   end

@@ -5,7 +5,7 @@ require "naturally"
 module TileLoom
   module Index
     # In which order cells are taken: their numbers.
-    class Order
+    class Order < Values::Value
       KINDS = %w[
         rows
         columns
@@ -20,25 +20,20 @@ module TileLoom
       ].freeze
       CORNERS = %w[north_west north_east south_west south_east].freeze
 
-      # settings: the "order" of an index: {"kind", "from": a corner, "start_deg": the bearing from the middle at
-      # which going round begins, "attribute": of the features}.
-      def initialize(settings = {})
-        @settings = settings || {}
-        @from = @settings.fetch("from", "north_west")
-      end
-
-      def kind = @settings.fetch("kind", "rows")
-
-      def attribute = @settings["attribute"]
+      define
+      part :kind, choice(*KINDS), required: true, default: "rows"
+      part :attribute,
+        text(least: 1, most: 200),
+        about: "By which attribute of the features the cells are taken, naturally."
+      part :from, choice(*CORNERS), default: "north_west"
+      part :start_deg, number(0..360), default: 0, about: "Going round begins at this bearing from the middle."
 
       # The cells with numbers from 1, in their order. values: identity of a feature → what it is taken by.
       def numbered(cells, values: {}) = self.class.counted(sorted(cells, values))
 
       # The cells with numbers from 1 in the order of the list.
       def self.counted(list) =
-        list.each_with_index.map do |cell, index|
-          (cell.number == index + 1) ? cell : cell.dup.tap { |fresh| fresh.number = index + 1 }
-        end
+        list.each_with_index.map { |cell, index| (cell.number == index + 1) ? cell : cell.with(number: index + 1) }
 
       private
 
@@ -65,9 +60,9 @@ module TileLoom
         end
       end
 
-      def row(cell) = @from.start_with?("north") ? cell.row : -cell.row
+      def row(cell) = from.start_with?("north") ? cell.row : -cell.row
 
-      def column(cell) = @from.end_with?("west") ? cell.column : -cell.column
+      def column(cell) = from.end_with?("west") ? cell.column : -cell.column
 
       # Each second line goes back, counting the lines that there are.
       def back_and_forth(cells, line, place)
@@ -88,7 +83,7 @@ module TileLoom
           [cells.map { |cell| cell.ground.centre_x }, cells.map { |cell| cell.ground.centre_y }].map do |values|
             values.minmax.sum / 2
           end
-        start = @settings.fetch("start_deg", 0).to_f
+        start = start_deg
         cells.sort_by do |cell|
           dx, dy = cell.ground.centre_x - x, cell.ground.centre_y - y
           bearing = Math.atan2(dx, dy) * 180 / Math::PI

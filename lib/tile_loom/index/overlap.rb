@@ -6,6 +6,12 @@ module TileLoom
     # frame ("5 %"), or on the ground ("20 m").
     class Overlap
       PATTERN = /\A\s*(\d+(?:\.\d+)?)\s*(%|mm|in|pt|m|km|ft|us-ft|yd|mi|nmi)\s*\z/
+      # As a part of the document.
+      TEXT =
+        Values::Named.new(
+          "overlap",
+          Values::Text.new(pattern: "^\\s*\\d{1,12}(\\.\\d{1,12})?\\s*(%|#{Values::GroundLength::UNITS})\\s*$")
+        )
       ON_PAPER = %w[mm in pt].freeze
       # A frame must advance by at least this share of itself.
       LEAST_STEP = 0.1

@@ -48,7 +48,7 @@ module TileLoom
 
       private
 
-      def with(cell, name, id = nil) = cell.dup.tap { |fresh| fresh.name, fresh.id = name, id }
+      def with(cell, name, id = nil) = cell.with(name: name, id: id)
 
       def wanted?(cell)
         Pulse.step

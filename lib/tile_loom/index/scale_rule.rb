@@ -4,22 +4,30 @@ module TileLoom
   module Index
     # At which scale a sheet shows a thing: held for all; fitted to the thing with a margin, rounded up to a
     # pleasant denominator; the first of a ladder that it fits; or read from an attribute.
-    class ScaleRule
+    class ScaleRule < Values::Value
       KINDS = %w[hold fit ladder attribute].freeze
       # Steps of a pleasant denominator, times powers of ten (common practice).
       PLEASANT = [1, 1.25, 1.5, 2, 2.5, 3, 4, 5, 6, 7.5, 8, 10].map { |step| step.to_s.to_r }.freeze
       LADDER = [500, 1000, 1250, 2000, 2500, 5000, 10_000, 20_000, 25_000, 50_000, 100_000].freeze
 
-      # settings: {"kind", "margin" ("10 %" or "8 mm"), "ladder", "attribute"}; held: the scale that is held.
-      def initialize(settings, held:, path: "/index/rule")
-        @settings, @held, @path = settings || {}, held, path
-        @kind = @settings.fetch("kind", "hold")
-      end
+      define
+      part :kind, choice(*KINDS), required: true, default: "hold"
+      part :margin,
+        Overlap::TEXT,
+        default: "10 %",
+        about: "Free round the feature: a share of it (10 %), or on paper (8 mm)."
+      part :ladder, list(Values::Types::SCALE, least: 1, most: 60), default: LADDER
+      part :attribute, text(least: 1, most: 200)
+
+      # The rule with the scale that it holds where it says nothing else.
+      def holding(scale) = reckoned(held: scale)
+
+      def held = @parts[:held]
 
       # The denominator for a thing. need: the least one at which it stands in the frame, by a frame of
       # [width, height] mm less a margin on each side (called with that frame).
       def scale(frame_mm, attributes, &need)
-        case @kind
+        case kind
         when "fit"
           pleasant(need.call(inside(frame_mm)))
         when "ladder"
@@ -27,7 +35,7 @@ module TileLoom
         when "attribute"
           read(attributes)
         else
-          @held
+          held
         end
       end
 
@@ -43,20 +51,18 @@ module TileLoom
 
       def pleasant(scale) = self.class.pleasant(scale)
 
-      def margin = @settings.fetch("margin", "10 %")
-
       # A margin of 10 % leaves 10 % of the thing's own size free on each side (common practice).
       def inside(frame_mm)
         match = Overlap::PATTERN.match(margin) or
           raise Invalid.new(
             "“#{margin}” is no margin; write a share (10 %) or millimetres on paper (8 mm).",
-            path: "#{@path}/margin"
+            path: "#{path}/margin"
           )
         return frame_mm.map { |side| side / (1 + match[1].to_f / 50) } if match[2] == "%"
         unless Overlap::ON_PAPER.include?(match[2])
           raise Invalid.new(
             "A margin is a share (10 %) or a width on paper (8 mm), not “#{margin}”.",
-            path: "#{@path}/margin"
+            path: "#{path}/margin"
           )
         end
         width = (Units::Length.new(match[1].to_r, match[2]).metres * 1000).to_f
@@ -64,18 +70,19 @@ module TileLoom
       end
 
       def rung(need)
-        ladder = @settings.fetch("ladder", LADDER).sort
+        ladder = self.ladder.sort
         ladder.find { |scale| scale >= need * (1 - 1e-9) } || ladder.last
       end
 
       def read(attributes)
-        name = @settings["attribute"]
+        name = attribute
         value = Float(attributes[name].to_s.delete(" ,").sub(/\A1:/, ""), exception: false)
         return Units::Number.tidy(value) if value&.finite? && value.positive?
         raise Invalid.new(
-          "The attribute “#{name}” is “#{attributes[name].to_s[0,
-            40]}” for a feature, which is no scale; write denominators such as 2500, or take another rule.",
-          path: "#{@path}/attribute"
+          "The attribute “#{name}” is “#{
+                  attributes[name].to_s[0, 40]
+                }” for a feature, which is no scale; write denominators such as 2500, or take another rule.",
+          path: "#{path}/attribute"
         )
       end
     end

@@ -4,58 +4,52 @@ module TileLoom
   module Index
     # The index as the document states it: what to cover, at which scale, how. Each kind of index is a
     # weaver of its own (weavers/).
-    class Spec
-      attr_reader :area, :scale, :held, :room, :settings
-
-      KINDS = {
-        "grid" => "GridGenerator",
-        "strip" => "StripGenerator",
-        "features" => "FeatureGenerator",
-        "layer" => "LayerGenerator"
-      }.freeze
-
-      def initialize(settings)
-        @settings = settings
-        @area = AreaChoice.new(settings["area"])
-        @scale = settings["scale"]
-        @held = settings.fetch("held", "projection")
-        @room = Units::Length.parse(settings.fetch("room", "0 m"))
+    class Spec < Values::Value
+      SIDES = ->(type) do
+        Values::Record.new(nil, %i[x y].to_h { |axis| [axis, Values::Part.new(axis, type)] }) { |**found| found }
       end
 
-      def kind = settings.fetch("kind", "grid")
+      define "index"
+      part :kind,
+        Generators.choice,
+        required: true,
+        default: "grid",
+        about:
+          "Rows and columns; frames along a line; a sheet for each feature; cells from polygons drawn elsewhere."
+      part :area,
+        AreaChoice::Reading.new,
+        required: true,
+        about: "What the index covers: the id of a layer, or parts together."
+      part :buffer, Values::Types::GROUND_LENGTH, key: "room", default: "0 m", about: "Room for growth round the area."
+      part :scale, Values::Types::SCALE, required: true
+      part :held,
+        choice("projection", "ground"),
+        default: "projection",
+        about: "What the scale holds: the map plane (projection), or the ground at the sheet's centre."
+      part :overlap,
+        SIDES[Overlap::TEXT],
+        default: {},
+        about:
+          "How much neighbours overlap, each way its own: \"8 mm\" on paper, \"5 %\" of the frame, \"20 m\" of ground; of a strip, x is along the line."
+      part :overlap_both_mm, number(0..5000), key: "overlap_mm", default: 0
+      take Generators.own_parts
+      part :own_naming, Naming.type, key: "naming"
+      part :own_order, Order.type, key: "order"
 
-      def naming = @naming ||= Naming.new({"kind" => KINDS_NAMED.fetch(kind)}.merge(settings.fetch("naming", {})))
-
-      def order =
-        @order ||= Order.new({"kind" => (kind == "grid") ? "rows" : "as_woven"}.merge(settings.fetch("order", {})))
-
-      # What a kind of index calls its cells unless it is told otherwise.
-      KINDS_NAMED = {
-        "grid" => "places",
-        "strip" => "numbers",
-        "features" => "attribute",
-        "layer" => "attribute"
-      }.freeze
+      # naming: how its cells are called; order: in which order they are taken. Each kind has ways of its own where
+      # nothing is said.
+      attr_reader :naming, :order
 
       # What the index must cover; source: see Data::MemorySource.
       def study_area(crs:, source:)
-        StudyArea.new(area.features(source), room: (kind == "grid") ? room_in(crs) : 0.0)
+        StudyArea.new(area.features(source), room: (kind == "grid") ? units(buffer, crs) : 0.0)
       end
 
       # The same cells, each showing what the frame covers about its centre at its scale.
       def fitted(cells, crs:, frame:)
         cells.map do |cell|
-          width, height = size(crs, frame, cell.scale).at(cell.ground.centre_x, cell.ground.centre_y)
-          cell.dup.tap do |fresh|
-            fresh.ground =
-              Geometry::TurnedRectangle.new(
-                cell.ground.centre_x,
-                cell.ground.centre_y,
-                width,
-                height,
-                cell.ground.rotation_deg
-              )
-          end
+          sides = size(crs, frame, cell.scale).at(cell.ground.centre_x, cell.ground.centre_y)
+          cell.with(ground: cell.ground.sized(*sides))
         end
       end
 
@@ -73,7 +67,7 @@ module TileLoom
       # stay (all names: see Renewal); afresh: names by the pattern, whatever they were. Returns a
       # Index::Answer.
       def weave(crs:, frame:, source:, before: [], afresh: false)
-        weaver = Generators.const_get(KINDS.fetch(kind)).new(self, crs: crs, frame: frame, source: source)
+        weaver = Generators.of(kind).new(self, crs: crs, frame: frame, source: source)
         woven, own = weaver.cells
         values = order_values(source)
         fresh = naming.named(order.numbered(woven, values: values), own: own && own_names(woven, own, values))
@@ -113,24 +107,25 @@ module TileLoom
 
       # How much neighbours overlap, [across, down] in mm on paper.
       def overlap_mm(frame, scale = self.scale)
-        given = settings["overlap"] || {}
-        [["x", frame.width], ["y", frame.height]].map do |axis, length|
-          if given[axis]
-            Overlap.new(given[axis], path: "/index/overlap/#{axis}").mm(length, scale)
-          else
-            settings.fetch("overlap_mm", 0).to_f
-          end
+        {x: frame.width, y: frame.height}.map do |axis, length|
+          given = overlap[axis]
+          given ? Overlap.new(given, path: "#{path}/overlap/#{axis}").mm(length, scale) : overlap_both_mm
         end
       end
 
-      # A ground length of the settings ("100 m") in units of the reference.
-      def ground(text, crs) = (Units::Length.parse(text).metres / crs.metres_per_unit.to_r).to_f
+      # A Units::Length in units of the reference.
+      def units(length, crs) = (length.metres / crs.metres_per_unit.to_r).to_f
 
       private
 
       def left_out(cells, crs, frame, source) = LeftOut.new(cells, area.by_layer(source), size(crs, frame))
 
-      def room_in(crs) = (room.metres / crs.metres_per_unit.to_r).to_f
+      def settle
+        declared = Generators.of(kind)
+        naming = {"kind" => declared.named_by}.merge(own_naming&.given || {})
+        @naming = Naming.new(naming, path: "#{path}/naming")
+        @order = own_order || Order.new({"kind" => declared.ordered_by}, path: "#{path}/order")
+      end
 
       # An order by hand is that of the cells as they were; newcomers come last.
       def in_order(cells, before, values)

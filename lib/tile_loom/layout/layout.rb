@@ -3,36 +3,32 @@
 module TileLoom
   module Layout
     # The design of a page: the paper and its elements in drawing order.
-    class Layout
-      attr_reader :name, :page, :elements
+    class Layout < Values::Value
+      guides = Values::Named.new("guides", Values::List.new(Values::Number.new(-5000..5000), most: 100))
 
-      # settings: "layout" or "key_layout" of the book document; faces: a Type::FaceSet; path: where in the
-      # document it is.
-      def initialize(settings, faces: Type::Library, path: "/layout")
-        @path = path
-        @name = settings["name"]
-        @page = Page.new(settings["page"])
-        @elements =
-          settings["elements"].each_with_index.map do |element, index|
-            TileLoom::Furniture::Element.build(element, path: "#{path}/elements/#{index}", faces: faces)
-          end
-      end
+      define "layout"
+      part :name, text(most: 200)
+      part :page, Page.type, required: true
+      part :guides,
+        fields(x: guides, y: guides),
+        about: "Lines to snap to, in mm from the page's left and upper edge; they do not print."
+      part :elements, list(Furniture::Element::Union.new, least: 1, most: 500), required: true
 
       # The map frame that drives the cells.
       def main_frame
-        elements.find { |element| element.is_a?(TileLoom::Furniture::Elements::MapFrame) } or
+        elements.find(&:decides_cells?) or
           raise Invalid.new(
             "The layout has no map frame; add one, since its size decides the cells.",
-            path: "#{@path}/elements"
+            path: "#{path}/elements"
           )
       end
 
       # The key frame, whose scale the key sheet has.
       def key_frame
-        elements.find { |element| element.is_a?(TileLoom::Furniture::Elements::IndexFrame) } or
+        elements.find(&:shows_index?) or
           raise Invalid.new(
             "The key sheet has no key frame; add one, since it shows the index.",
-            path: "#{@path}/elements"
+            path: "#{path}/elements"
           )
       end
 

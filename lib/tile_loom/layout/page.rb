@@ -3,40 +3,53 @@
 module TileLoom
   module Layout
     # The paper: size, orientation, margins, and more room on the edge that will be bound. All in mm.
-    class Page
+    class Page < Values::Value
       EDGES = %w[top right bottom left].freeze
 
-      attr_reader :width_mm, :height_mm, :margins_mm, :binding_edge, :gutter_mm, :bleed_mm
+      define nil,
+        if: {
+          "properties" => {
+            "size" => {
+              "const" => PageSize::CUSTOM
+            }
+          }
+        },
+        then: {
+          "required" => %w[width_mm height_mm]
+        }
+      part :size, choice(*PageSize.names), required: true
+      part :own_width_mm, number(50..5000), key: "width_mm"
+      part :own_height_mm, number(50..5000), key: "height_mm"
+      part :orientation, choice("portrait", "landscape")
+      part :margins_mm, Margins.type, required: true
+      part :binding, Binding.type
+      part :bleed_mm, number(0..50), default: 0, about: "How far the drawing goes beyond the trimmed page."
+      part :trim_marks, flag, default: false
 
-      # settings: "layout/page" of the book document.
-      def initialize(settings)
-        @width_mm, @height_mm = oriented(settings)
-        @margins_mm = EDGES.to_h { |edge| [edge, settings.dig("margins_mm", edge).to_f] }
-        @binding_edge = settings.dig("binding", "edge")
-        @gutter_mm = settings.dig("binding", "gutter_mm").to_f
-        @bleed_mm = settings.fetch("bleed_mm", 0).to_f
-        @settings = settings
-      end
+      def width_mm = oriented[0]
+
+      def height_mm = oriented[1]
+
+      def binding_edge = binding&.edge
+
+      def gutter_mm = binding ? binding.gutter_mm : 0.0
 
       # The paper in words: "A3 landscape", "300 × 200 mm".
       def name
-        unless @settings["size"] == PageSize::CUSTOM
-          return [@settings["size"], (width_mm > height_mm) ? "landscape" : "portrait"].join(" ")
-        end
+        return [size, (width_mm > height_mm) ? "landscape" : "portrait"].join(" ") unless size == PageSize::CUSTOM
         "#{Units::Number.plain(width_mm, decimals: 1)} × #{Units::Number.plain(height_mm, decimals: 1)} mm"
       end
 
       # Printed on both sides, even pages have left and right the other way round.
-      def mirrored? = @settings.dig("binding", "mirrored") == true && %w[left right].include?(binding_edge)
-
-      def trim_marks? = @settings.fetch("trim_marks", false)
+      def mirrored? = binding&.mirrored? && %w[left right].include?(binding_edge)
 
       # The page as it is at a number in the book, counted from 1 at the first page.
-      def for_page(number) = (mirrored? && number.even?) ? (@even ||= turned_over) : self
+      def for_page(number) = (mirrored? && number.even?) ? turned_over : self
 
       # The part of the page inside margins and gutter, in page mm.
       def live_area
-        top, right, bottom, left = EDGES.map { |edge| margins_mm[edge] + ((binding_edge == edge) ? gutter_mm : 0.0) }
+        top, right, bottom, left =
+          EDGES.map { |edge| margins_mm.public_send(edge) + ((binding_edge == edge) ? gutter_mm : 0.0) }
         area = Geometry::Box.new(left, top, width_mm - right, height_mm - bottom)
         return area if area.width >= 10 && area.height >= 10
         raise Invalid.new(
@@ -52,34 +65,23 @@ module TileLoom
 
       private
 
-      def turned_over
-        margins =
-          @settings["margins_mm"].merge(
-            "left" => @settings["margins_mm"]["right"],
-            "right" => @settings["margins_mm"]["left"]
-          )
-        self.class.new(
-          @settings.merge(
-            "margins_mm" => margins,
-            "binding" => @settings["binding"].merge("edge" => OTHER.fetch(binding_edge), "mirrored" => false)
-          )
+      def turned_over =
+        with(
+          margins_mm: margins_mm.with(left: margins_mm.right, right: margins_mm.left),
+          binding: binding.with(edge: OTHER.fetch(binding_edge), mirrored: false)
         )
+
+      # Standard sizes alone, and own ones.
+      def settle
+        return if size == PageSize::CUSTOM || PageSize::ALL.key?(size)
+        names = PageSize.names.join(", ")
+        raise Invalid.new("“#{size}” is not a page size; use one of #{names}.", path: "#{path}/size")
       end
 
-      def oriented(settings)
-        size =
-          if settings["size"] == PageSize::CUSTOM
-            [settings["width_mm"].to_f, settings["height_mm"].to_f]
-          else
-            PageSize::ALL.fetch(settings["size"]) do
-              raise Invalid.new(
-                "“#{settings["size"]}” is not a page size; use one of #{PageSize.names.join(", ")}.",
-                path: "/layout/page/size"
-              )
-            end
-          end
-        return size if settings["size"] == PageSize::CUSTOM && settings["orientation"].nil?
-        (settings["orientation"] == "landscape") ? size.minmax.reverse : size.minmax
+      def oriented
+        return own_width_mm, own_height_mm if size == PageSize::CUSTOM && orientation.nil?
+        sides = (size == PageSize::CUSTOM) ? [own_width_mm, own_height_mm] : PageSize::ALL.fetch(size)
+        (orientation == "landscape") ? sides.minmax.reverse : sides.minmax
       end
     end
   end

@@ -7,6 +7,8 @@ module TileLoom
     # may go beyond the trimmed page; trim_marks: are there marks to cut by?
     Drawing =
       Struct.new(:width_mm, :height_mm, :nodes, :viewports, :title, :bleed_mm, :trim_marks, keyword_init: true) do
+        prepend Node
+
         # Length of a trim mark, and what stays free between it and the bleed.
         MARK_MM, GAP_MM = 5.0, 1.0
 

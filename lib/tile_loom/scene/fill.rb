@@ -3,6 +3,17 @@
 module TileLoom
   module Scene
     # A flat area colour: "#rrggbb" and opacity 0…1.
-    Fill = Struct.new(:colour, :opacity, keyword_init: true) { def initialize(colour:, opacity: 1.0) = super }
+    Fill =
+      Struct.new(:colour, :opacity, keyword_init: true) do
+        prepend Node
+
+        def initialize(colour:, opacity: 1.0) = super
+      end
+
+    Fill::PARTS = {
+      colour: Values::Part.new(:colour, Values::Types::COLOUR, required: true),
+      opacity: Values::Part.new(:opacity, Values::Types::OPACITY, default: 1)
+    }.freeze
+    Fill::TYPE = Values::Record.new("fill", Fill::PARTS) { |**parts| Fill.new(**parts) }
   end
 end

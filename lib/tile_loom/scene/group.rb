@@ -7,6 +7,8 @@ module TileLoom
     # opacity: of the group as a whole, so that what overlaps inside it does not show through.
     Group =
       Struct.new(:children, :clip, :layer, :name, :opacity, keyword_init: true) do
+        prepend Node
+
         def initialize(children:, clip: nil, layer: nil, name: nil, opacity: 1.0) = super
       end
   end

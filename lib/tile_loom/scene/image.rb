@@ -6,6 +6,8 @@ module TileLoom
     # turned clockwise by rotation_deg about that corner. raster: an Artwork::Raster.
     Image =
       Struct.new(:x, :y, :width_mm, :height_mm, :raster, :rotation_deg, keyword_init: true) do
+        prepend Node
+
         def initialize(x:, y:, width_mm:, height_mm:, raster:, rotation_deg: 0.0) = super
       end
   end

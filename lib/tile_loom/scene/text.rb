@@ -19,6 +19,8 @@ module TileLoom
         :word_pt,
         keyword_init: true
       ) do
+        prepend Node
+
         def initialize(
           x:,
           y:,

@@ -17,11 +17,11 @@ module TileLoom
       def node(node)
         case node
         when Path
-          with(node, runs: node.runs.map { |run| @map.map(run) })
+          node.with(runs: node.runs.map { |run| @map.map(run) })
         when Text, Image
           placed(node)
         when Group
-          with(node, children: nodes(node.children), clip: clip(node.clip))
+          node.with(children: nodes(node.children), clip: clip(node.clip))
         else
           node
         end
@@ -29,10 +29,8 @@ module TileLoom
 
       def placed(node)
         x, y = @map.point(node.x, node.y)
-        with(node, x: x, y: y, rotation_deg: node.rotation_deg + @angle_deg)
+        node.with(x: x, y: y, rotation_deg: node.rotation_deg + @angle_deg)
       end
-
-      def with(node, **values) = node.class.new(**node.to_h, **values)
 
       def clip(area)
         return nil unless area

@@ -3,17 +3,18 @@
 module TileLoom
   module Symbology
     # The name of a feature beside or inside it: which attribute, in what type. Sizes are for paper.
-    class Label
-      attr_reader :attribute, :face, :size_pt, :colour, :halo
+    class Label < Values::Value
+      define
+      part :attribute, text(least: 1, most: 200), required: true
+      part :face_key, Values::Types::FACE, key: "face", default: "sans"
+      part :size_pt, Values::Types::SIZE_PT, default: 7
+      part :colour, Values::Types::COLOUR, default: "#1f2a30"
+      part :halo, LabelHalo.new, default: "#fffdf6"
 
-      # factor: by which sizes grow or shrink; faces: a Type::FaceSet.
-      def initialize(settings, factor: 1.0, faces: Type::Library)
-        @attribute = settings["attribute"]
-        @face = faces.face(settings.fetch("face", "sans"))
-        @size_pt = settings.fetch("size_pt", 7) * factor.to_f
-        @colour = settings.fetch("colour", "#1f2a30")
-        @halo = Scene::Stroke.new(colour: settings.fetch("halo", "#fffdf6"), width_mm: 0.5 * factor, opacity: 0.85)
-      end
+      def face = (assets || Assets.shipped).faces.face(face_key)
+
+      # With sizes that many times as large.
+      def scaled(factor) = reckoned(size_pt: size_pt * factor, halo: halo.scaled(factor))
     end
   end
 end

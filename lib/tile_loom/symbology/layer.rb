@@ -7,66 +7,102 @@ module TileLoom
     #
     # Sizes are fixed on paper, or (with a design scale) grow and shrink with the ground, right at that
     # scale. A layer may be drawn only between two scales.
-    class Layer
+    class Layer < Values::Value
       # Sizes may shrink to nothing, but not grow beyond this many times.
       LARGEST_FACTOR = 50.0
 
-      attr_reader :id, :title, :rules, :label, :opacity
+      # Where its features are, for a book that is a file; the core's Folio reads it.
+      DATA =
+        Values::Plain.new(
+          {
+            "description" =>
+              "Where the features are: a file beside the book (any format GDAL reads, and a layer in it), or a " \
+              "GeoJSON collection in the book itself.",
+            "type" => "object",
+            "additionalProperties" => false,
+            "properties" => {
+              "file" => {
+                "type" => "string",
+                "minLength" => 1,
+                "maxLength" => 1000
+              },
+              "layer" => {
+                "type" => "string",
+                "minLength" => 1,
+                "maxLength" => 200
+              },
+              "collection" => {
+                "type" => "object"
+              }
+            },
+            "oneOf" => [{"required" => ["file"]}, {"required" => ["collection"]}]
+          }
+        )
 
-      # drawings: a MarkerSet; faces: a Type::FaceSet.
-      def initialize(settings, drawings: MarkerSet.new, faces: Type::Library, path: nil, factor: 1.0)
-        @settings, @drawings, @faces, @path = settings, drawings, faces, path
-        @id = settings["id"]
-        @title = settings["title"]
-        @visible = settings.fetch("visible", true)
-        @opacity = settings.fetch("opacity", 1.0)
-        @factor = factor
-        @rules =
-          settings["rules"].each_with_index.map do |rule, index|
-            Rule.new(rule, drawings: drawings, factor: factor, path: "#{path}/rules/#{index}")
-          end
-        @label = settings["label"] && Label.new(settings["label"], factor: factor, faces: faces)
-        refuse_empty_range
-      end
-
-      def visible? = @visible
+      define "layer"
+      part :id, Values::Types::ID, required: true
+      part :title, text(least: 1, most: 200), required: true
+      part :visible, flag, default: true
+      part :edition,
+        whole(1..),
+        about: "Which file the data came from last: 1, and one more with each update from a file."
+      part :group, text(most: 200), about: "Layers of the same group are listed together."
+      part :locked, flag, default: false, about: "A locked layer does not respond to editing."
+      part :opacity, Values::Types::OPACITY, default: 1
+      part :match,
+        choice("first", "all"),
+        default: "first",
+        about: "Is a feature drawn by the first rule that it meets, or by all?"
+      part :shown,
+        fields(from: Values::Types::SCALE, to: Values::Types::SCALE),
+        about: "The scales (denominators) between which the layer is drawn, both counted in."
+      part :design_scale,
+        Values::Types::SCALE,
+        about:
+          "Sizes are right at this scale and grow and shrink with the ground; without it they are fixed on paper."
+      part :data, DATA
+      part :label, Label.type
+      part :rules, list(Rule.type, least: 1, most: 200), required: true
 
       # Is it drawn at this scale (denominator)? Both ends of its range count in.
       def shown_at?(scale)
-        range = @settings["shown"] or return true
-        scale.between?(range.fetch("from", 0), range.fetch("to", Float::INFINITY))
+        return true unless shown
+        scale.between?(shown[:from] || 0, shown[:to] || Float::INFINITY)
       end
 
       # The layer as it is drawn at a scale: itself, or with sizes that follow the ground.
       def at(scale)
-        design = @settings["design_scale"] or return self
-        factor = [design / scale.to_f, LARGEST_FACTOR].min
-        if @factor == factor
-          self
-        else
-          Layer.new(@settings, drawings: @drawings, faces: @faces, path: @path, factor: factor)
-        end
+        return self unless design_scale
+        factor = [design_scale / scale.to_f, LARGEST_FACTOR].min
+        reckoned(rules: rules.map { |rule| rule.scaled(factor) }, label: label&.scaled(factor))
       end
 
       # The rules that draw a feature of these attributes.
       def rules_for(attributes)
-        return rules.select { |rule| rule.match?(attributes) } if @settings["match"] == "all"
+        return rules.select { |rule| rule.match?(attributes) } if match == "all"
         [rules.find { |rule| rule.match?(attributes) }].compact
       end
 
+      # How far paint reaches beyond the geometry, in mm on paper.
       def reach_mm = rules.map { |rule| rule.symbol.reach_mm }.max.to_f
+
+      # Typefaces that it asks for, as [path, key].
+      def typefaces = label&.given?(:face_key) ? [["#{label.path}/face", label.face_key]] : []
+
+      # Refuses markers that are not there.
+      def check_drawings = rules.each { |rule| rule.symbol.marker&.drawing }
 
       def scene_layer = Scene::Layer.new(id: id, title: title)
 
       private
 
-      def refuse_empty_range
-        range = @settings["shown"]
-        return unless range && range["from"] && range["to"] && range["from"] > range["to"]
+      def settle
+        from, to = shown&.values_at(:from, :to)
+        return unless from && to && from > to
         raise Invalid.new(
-          "The layer “#{title}” is to be drawn from #{Units::Number.ratio(range["from"])} to " \
-          "#{Units::Number.ratio(range["to"])}, which is no range; swap the two.",
-          path: "#{@path}/shown"
+          "The layer “#{title}” is to be drawn from #{Units::Number.ratio(from)} to #{Units::Number.ratio(to)}, " \
+          "which is no range; swap the two.",
+          path: "#{path}/shown"
         )
       end
     end

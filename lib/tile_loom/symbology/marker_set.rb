@@ -2,7 +2,7 @@
 
 module TileLoom
   module Symbology
-    # The drawings that point markers can have: the shipped set (one SVG file each in ground/markers) and
+    # The drawings that point markers can have: the shipped set (one SVG file each in markers/) and
     # a book's own, which its document carries as SVG.
     class MarkerSet
       FOLDER = File.expand_path("markers", __dir__)
@@ -22,18 +22,16 @@ module TileLoom
         end
       end
 
-      # own: the "markers" of a book document, [{"id", "title", "svg"}].
+      # own: OwnMarker list.
       def initialize(own = [])
-        @own = own.to_h { |entry| [entry["id"], entry] }
+        @own = own.to_h { |entry| [entry.id, entry] }
         @read = {}
       end
 
       # An Artwork::Drawing; Invalid for a name that is neither shipped nor the book's own.
       def drawing(name, path: nil)
         if @own.key?(name)
-          return (
-            @read[name] ||= Artwork::SvgReader.read(@own[name]["svg"], name: "The marker “#{@own[name]["title"]}”")
-          )
+          return (@read[name] ||= Artwork::SvgReader.read(@own[name].svg, name: "The marker “#{@own[name].title}”"))
         end
         return self.class.drawing(name) if self.class.shipped.include?(name)
         raise Invalid.new(

@@ -3,16 +3,16 @@
 module TileLoom
   module Symbology
     # A symbol for the features that meet a condition (all of them where it has none).
-    class Rule
-      attr_reader :title, :symbol, :condition
+    class Rule < Values::Value
+      define "rule"
+      part :title, text(most: 200), required: true
+      part :condition, Data::ConditionType.new, key: "when", about: "A condition in OGC CQL2 JSON (OGC 21-065r2)."
+      part :symbol, Symbol.type, required: true
 
-      def initialize(settings, drawings: MarkerSet.new, factor: 1.0, path: nil)
-        @title = settings["title"]
-        @condition = settings["when"] && Data::Condition.new(settings["when"], path: "#{path}/when")
-        @symbol = Symbol.new(settings["symbol"], drawings: drawings, factor: factor, path: "#{path}/symbol")
-      end
+      # With sizes that many times as large.
+      def scaled(factor) = reckoned(symbol: symbol.scaled(factor))
 
-      def match?(attributes) = @condition.nil? || @condition.match?(attributes)
+      def match?(attributes) = condition.nil? || condition.match?(attributes)
     end
   end
 end

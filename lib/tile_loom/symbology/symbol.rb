@@ -4,35 +4,25 @@ module TileLoom
   module Symbology
     # How a feature is drawn, all sizes for paper: an area fill, a pattern over it, strokes (drawn in
     # order, so a wide one below a narrow one is a casing), a point marker.
-    class Symbol
-      attr_reader :strokes, :fill, :pattern, :marker
-
-      # drawings: a MarkerSet; factor: by which all sizes grow or shrink.
-      def initialize(settings, drawings: MarkerSet.new, factor: 1.0, path: nil)
-        @strokes = (settings["strokes"] || []).map { |stroke| self.class.stroke(stroke, factor) }
-        @fill =
-          settings["fill"] && Scene::Fill.new(**settings["fill"].slice("colour", "opacity").transform_keys(&:to_sym))
-        @pattern = settings["pattern"] && Pattern.new(settings["pattern"], factor: factor)
-        @marker =
-          settings["marker"] &&
-          Marker.new(settings["marker"], drawings: drawings, factor: factor, path: path && "#{path}/marker")
-      end
-
-      def self.stroke(settings, factor = 1.0)
-        stroke =
-          Scene::Stroke.new(
-            **settings.slice("colour", "width_mm", "dash_mm", "cap", "join", "opacity").transform_keys(&:to_sym)
-          )
-        return stroke if (factor - 1).abs < 1e-12
-        stroke.width_mm *= factor
-        stroke.dash_mm = stroke.dash_mm&.map { |length| length * factor }
-        stroke
-      end
+    class Symbol < Values::Value
+      define "symbol"
+      part :strokes, list(Scene::Stroke::TYPE, most: 8), default: []
+      part :fill, Scene::Fill::TYPE
+      part :pattern, Pattern.type
+      part :marker, Marker.type
 
       def area? = !fill.nil? || !pattern.nil?
 
       # How far paint reaches beyond the geometry, in mm.
       def reach_mm = [*strokes.map(&:width_mm), marker&.size_mm.to_f, 0.0].max
+
+      # With sizes that many times as large.
+      def scaled(factor) =
+        reckoned(
+          strokes: strokes.map { |stroke| stroke.scaled(factor) },
+          pattern: pattern&.scaled(factor),
+          marker: marker&.scaled(factor)
+        )
 
       # Scene nodes for what was gathered: points as flat [x, y, …], lines and rings as runs, in page mm.
       def nodes(points: [], lines: [], rings: [])

@@ -7,9 +7,9 @@ module TileLoom
       # Own faces are read once in a process, whatever book names them.
       READINGS = TileLoom::Assets::Readings.new(24)
 
-      # own: the "faces" of a book document; enclosures: where their bytes are.
+      # own: Assets::Enclosure list; enclosures: where their bytes are.
       def initialize(own = [], enclosures: TileLoom::Assets::Enclosures.none)
-        @own = own.to_h { |entry| [entry["id"], entry] }
+        @own = own.to_h { |entry| [entry.id, entry] }
         @enclosures = enclosures
         @read, @stacks = {}, {}
       end
@@ -31,8 +31,8 @@ module TileLoom
 
       def plain(key)
         return Library.face(key).first unless @own.key?(key)
-        @read[key] ||= READINGS.fetch([key, @own[key]["content"] || @own[key].hash]) do
-          FontFile.new(@enclosures.bytes(@own[key]), name: @own[key]["title"]).face(key)
+        @read[key] ||= READINGS.fetch([key, @own[key].content || @own[key].hash]) do
+          FontFile.new(@enclosures.bytes(@own[key]), name: @own[key].title).face(key)
         end
       end
 

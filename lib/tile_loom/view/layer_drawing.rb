@@ -24,7 +24,7 @@ module TileLoom
       # rule → its points, lines and rings in page mm.
       def gathered
         @gathered ||=
-          features.each_with_object({}) do |feature, found|
+          features.each_with_object({}.compare_by_identity) do |feature, found|
             rules = layer.rules_for(feature.attributes)
             next if rules.empty?
             runs = page_runs(feature)

@@ -33,8 +33,9 @@ module TileLoom
         return nil if string.empty?
         label = layer.label
         string = string[0, 60]
-        width = label.face.width_mm(string, label.size_pt)
-        height = label.face.cap_height_mm(label.size_pt)
+        face = label.face
+        width = face.width_mm(string, label.size_pt)
+        height = face.cap_height_mm(label.size_pt)
         place = anchor(feature, layer, width, height) or return nil
         x, y = place
         room = Geometry::Box.new(x, y - height, x + width, y).grow(0.6)
@@ -49,7 +50,7 @@ module TileLoom
           x: x,
           y: y,
           string: string,
-          face: label.face,
+          face: face,
           size_pt: label.size_pt,
           colour: label.colour,
           halo: label.halo

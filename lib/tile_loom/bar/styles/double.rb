@@ -5,6 +5,9 @@ module TileLoom
     module Styles
       # Two bars, one over the other, dark where the other is light.
       class Double < Style
+        kind "double", "Double chequered", rank: 2
+        part :gap_mm, Values::Number.new(0..50), default: 0, about: "Between the rows of a double bar."
+
         def height = 2 * bar_height + between
 
         def nodes(xs, zero, top)
@@ -15,7 +18,7 @@ module TileLoom
 
         private
 
-        def between = @settings.fetch("gap_mm", 0).to_f
+        def between = @style.gap_mm
       end
     end
   end

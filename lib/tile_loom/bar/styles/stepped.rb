@@ -5,6 +5,8 @@ module TileLoom
     module Styles
       # A line that goes up and down by a step at each mark.
       class Stepped < Style
+        kind "stepped", "Stepped", rank: 5
+
         def nodes(xs, zero, top)
           run =
             xs

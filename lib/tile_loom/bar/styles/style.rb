@@ -3,12 +3,14 @@
 module TileLoom
   module Bar
     module Styles
-      # What styles have in common. xs: page x of all marks, ascending; zero: which of them is nought; top: page y.
+      # What styles have in common. xs: page x of all marks, ascending; zero: which of them is zero; top: page y.
       class Style
-        HEIGHT_MM, TICK_MM = 1.6, 1.6
+        extend Values::Kind
+        extend Values::OwnParts
 
-        def initialize(settings, look)
-          @settings, @look = settings, look
+        # style: a Bar::Style; look: a Look.
+        def initialize(style, look)
+          @style, @look = style, look
         end
 
         def height = bar_height
@@ -18,14 +20,14 @@ module TileLoom
 
         private
 
-        def bar_height = @settings.fetch("height_mm", HEIGHT_MM).to_f
+        def bar_height = @style.height_mm
 
-        def tick_height = @settings.fetch("tick_mm", TICK_MM).to_f
+        def tick_height = @style.tick_mm
 
         def cells(xs, top, height) =
           xs.each_cons(2).map { |from, to| [from, top, to, top, to, top + height, from, top + height] }
 
-        # Cells that are dark: every second one, counted from nought.
+        # Cells that are dark: every second one, counted from zero.
         def dark(list, zero, first: 0) =
           list.each_with_index.select { |_, index| (index - zero + first).even? }.map(&:first)
 

@@ -7,13 +7,19 @@ module TileLoom
       # beyond the frame; which of two steps is dark follows from the grid's numbers, so that neighbouring
       # sheets go together. Corners are mitred, or solid blocks.
       class Banded < Border
+        kind "banded", "Banded", rank: 4
+        part :rows, Values::Whole.new(1..2), default: 1
+        part :dark, Values::Types::COLOUR, about: "The line's own colour where none is given."
+        part :light, Values::Types::COLOUR, default: "#ffffff"
+        part :corner_blocks, Values::Flag.new, default: false
+
         private
 
-        def thickness = @settings.fetch("thickness_mm", 2.0).to_f
+        def thickness = @spec.thickness_mm || 2.0
 
-        def rows = @settings.fetch("rows", 1)
+        def rows = @spec.rows
 
-        def blocks? = @settings.fetch("corner_blocks", false)
+        def blocks? = @spec.corner_blocks?
 
         def body
           dark =
@@ -22,19 +28,13 @@ module TileLoom
             Scene::Path.new(
               runs: [outer.corners, inner.corners],
               closed: true,
-              fill: Scene::Fill.new(colour: @settings.fetch("light", "#ffffff"))
+              fill: Scene::Fill.new(colour: @spec.light)
             ),
             *(
               if dark.empty?
                 []
               else
-                [
-                  Scene::Path.new(
-                    runs: dark,
-                    closed: true,
-                    fill: Scene::Fill.new(colour: @settings.fetch("dark", stroke.colour))
-                  )
-                ]
+                [Scene::Path.new(runs: dark, closed: true, fill: Scene::Fill.new(colour: @spec.dark || stroke.colour))]
               end
             ),
             *between,
@@ -43,7 +43,7 @@ module TileLoom
           ]
         end
 
-        def thin = @thin ||= stroke.dup.tap { |line| line.width_mm = [stroke.width_mm, 0.2].min }
+        def thin = @thin ||= stroke.with(width_mm: [stroke.width_mm, 0.2].min)
 
         def between = (1...rows).map { |row| outline(edge(row), thin) }
 

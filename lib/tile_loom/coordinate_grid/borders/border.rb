@@ -6,12 +6,16 @@ module TileLoom
       # What borders have in common: a margin between the ground and the border, a line at the ground's edge,
       # and steps along the sides, by a grid's lines on their true course or evenly.
       class Border
+        extend Values::Kind
+        extend Values::OwnParts
+
         # Where a step begins on one side: at the border's inner edge and at its outer one, along the side in mm.
         Step = Struct.new(:inner, :outer, keyword_init: true)
         STEP_MM = 20.0
 
-        def initialize(settings, view:, mesh: nil)
-          @settings, @view, @mesh = settings, view, mesh
+        # spec: a BorderSpec.
+        def initialize(spec, view:, mesh: nil)
+          @spec, @view, @mesh = spec, view, mesh
         end
 
         # mm that the border takes beyond the frame.
@@ -23,7 +27,7 @@ module TileLoom
 
         def frame = @view.frame
 
-        def gap = @settings.fetch("gap_mm", 0).to_f
+        def gap = @spec.gap_mm
 
         # Between its inner and its outer edge.
         def thickness = 0.0
@@ -35,25 +39,14 @@ module TileLoom
 
         def outer = frame.grow(gap + thickness)
 
-        def stroke =
-          @stroke ||=
-            TileLoom::Symbology::Symbol.stroke(
-              {"colour" => "#1f2a30", "width_mm" => 0.35}.merge(
-                @settings.slice("colour", "width_mm", "dash_mm", "opacity")
-              ).merge("join" => "miter")
-            )
+        def stroke = @stroke ||= @spec.stroke
 
         # The thin line at the ground's edge, where the border stands away from it or where it is wanted.
         def ground_edge
-          return [] if gap.zero? || @settings.dig("inner", "width_mm") == 0
-          given = {"colour" => stroke.colour, "width_mm" => 0.15}.merge(@settings["inner"] || {})
-          [
-            Scene::Path.new(
-              runs: [frame.corners],
-              closed: true,
-              stroke: TileLoom::Symbology::Symbol.stroke(given.merge("join" => "miter"))
-            )
-          ]
+          width = @spec.inner[:width_mm]
+          return [] if gap.zero? || width.zero?
+          line = Scene::Stroke.new(colour: @spec.inner[:colour] || stroke.colour, width_mm: width, join: "miter")
+          [Scene::Path.new(runs: [frame.corners], closed: true, stroke: line)]
         end
 
         def outline(box, line = stroke) = Scene::Path.new(runs: [box.corners], closed: true, stroke: line)
@@ -77,7 +70,7 @@ module TileLoom
 
         def evenly(side)
           from, to = Side.ends(side, frame).map { |x, y| Side.level?(side) ? x : y }
-          count = [((to - from) / @settings.dig("steps", "mm").then { |mm| (mm || STEP_MM).to_f }).round, 1].max
+          count = [((to - from) / (@spec.steps[:mm] || STEP_MM)).round, 1].max
           (1...count).map { |n| from + (to - from) * n / count }.map { |along| Step.new(inner: along, outer: along) }
         end
 

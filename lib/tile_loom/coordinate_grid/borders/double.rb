@@ -5,13 +5,15 @@ module TileLoom
     module Borders
       # Two lines, the outer one heavier, with ticks between them at every step.
       class Double < Border
+        kind "double", "Double", rank: 3
+
         private
 
-        def thickness = @settings.fetch("thickness_mm", 2.0).to_f
+        def thickness = @spec.thickness_mm || 2.0
 
         def body = [outline(inner, thin), *ticks, outline(outer)]
 
-        def thin = stroke.dup.tap { |line| line.width_mm = stroke.width_mm / 2 }
+        def thin = stroke.with(width_mm: stroke.width_mm / 2)
       end
     end
   end

@@ -5,6 +5,8 @@ module TileLoom
     module Borders
       # One line.
       class Plain < Border
+        kind "plain", "Plain", rank: 1
+
         private
 
         def body = [outline(inner)]

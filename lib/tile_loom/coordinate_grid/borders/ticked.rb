@@ -5,9 +5,11 @@ module TileLoom
     module Borders
       # A line with ticks outward at every step.
       class Ticked < Border
+        kind "ticked", "Ticked", rank: 2
+
         private
 
-        def thickness = @settings.fetch("thickness_mm", 1.5).to_f
+        def thickness = @spec.thickness_mm || 1.5
 
         def body = [outline(inner), *ticks]
       end

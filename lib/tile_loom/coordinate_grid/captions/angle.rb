@@ -9,51 +9,40 @@ module TileLoom
         NOTATIONS = %w[d dm dms decimal].freeze
         LETTERS = {x: %w[E W], y: %w[N S]}.freeze
 
-        # settings: "labels" of a grid: form, notation, decimals, hemisphere, zeros; tolerance: see Caption.of.
-        def initialize(settings, tolerance = nil)
-          @settings, @tolerance = settings, tolerance
+        # spec: a LabelSpec; tolerance: see Caption.of.
+        def initialize(spec, tolerance = nil)
+          @spec, @tolerance = spec, tolerance
         end
 
         # Parts of a degree that labels of such an interval count in the end: 1, 60 or 3600.
-        def self.parts(settings, step) = PARTS.fetch(new(settings).notation(step), 1)
+        def self.parts(spec, step) = PARTS.fetch(new(spec).notation(step), 1)
 
         # A Caption. value, step: Rationals in degrees.
         def of(axis, value, step, _crs, full: true)
           value = Units::Angle.wrapped(value) if axis == :x
           value = 180r if axis == :x && value == -180
           return Caption.new([decimal(axis, value, step)]) if notation(step) == "decimal"
-          Caption.new([dms(axis, value, step, full || @settings["form"] != "short")])
+          Caption.new([dms(axis, value, step, full || !@spec.short?)])
         end
 
         # As few parts as the interval needs.
         def notation(step)
-          @settings.fetch("notation") do
-            if (step % 1).zero?
-              "d"
-            elsif (step * 60 % 1).zero?
-              "dm"
-            else
-              "dms"
-            end
-          end
+          return @spec.notation if @spec.notation
+          return "d" if (step % 1).zero?
+          (step * 60 % 1).zero? ? "dm" : "dms"
         end
 
         # As many as the values need, of the last part.
         def decimals(step, value, parts_of_degree)
-          @settings.fetch("decimals") do
-            Units::Number.places_within(
-              step * parts_of_degree,
-              value * parts_of_degree,
-              @tolerance && @tolerance * parts_of_degree
-            ) || 3
-          end
+          return @spec.decimals if @spec.decimals
+          tolerance = @tolerance && @tolerance * parts_of_degree
+          Units::Number.places_within(step * parts_of_degree, value * parts_of_degree, tolerance) || 3
         end
 
         def decimal(axis, value, step)
           text = Units::Number.grouped(value.abs, separator: "", decimals: decimals(step, value, 1))
-          text = text.rjust(width(axis) + (text.include?(".") ? text.length - text.index(".") : 0), "0") if @settings[
-            "zeros"
-          ]
+          after = text.include?(".") ? text.length - text.index(".") : 0
+          text = text.rjust(width(axis) + after, "0") if @spec.zeros?
           signed(axis, value, "#{text}°", text.delete("0.").empty?)
         end
 
@@ -93,7 +82,7 @@ module TileLoom
         def short?(full, rest) = !full && !rest.zero?
 
         def degree(axis, degrees, rest = 0, places = 0, unit = 1)
-          whole = @settings["zeros"] ? degrees.to_s.rjust(width(axis), "0") : degrees.to_s
+          whole = @spec.zeros? ? degrees.to_s.rjust(width(axis), "0") : degrees.to_s
           places.zero? ? whole : "#{whole}.#{rest.to_s.rjust(places, "0")}"
         end
 
@@ -105,10 +94,10 @@ module TileLoom
           places.zero? ? format("%02d", whole) : format("%02d.%0#{places}d", whole, part)
         end
 
-        # Nought has no hemisphere; nor has 180°.
+        # Zero has no hemisphere; nor has 180°.
         def signed(axis, value, text, zero)
           return text if zero || (axis == :x && value == 180)
-          return value.negative? ? "\u2212#{text}" : text if @settings["hemisphere"] == "signs"
+          return value.negative? ? "\u2212#{text}" : text if @spec.hemisphere == "signs"
           text + LETTERS.fetch(axis)[value.negative? ? 1 : 0]
         end
       end

@@ -11,14 +11,14 @@ module TileLoom
         # Up to ten thousands digits are principal ones.
         PRINCIPAL = 5
 
-        # settings: "labels" of a grid: form, decimals, unit, thousands, signs; tolerance: see Caption.of.
-        def initialize(settings, tolerance = nil)
-          @settings, @tolerance = settings, tolerance
+        # spec: a LabelSpec; tolerance: see Caption.of.
+        def initialize(spec, tolerance = nil)
+          @spec, @tolerance = spec, tolerance
         end
 
         # A Caption. axis: :x or :y; value, step: Rationals in units of crs.
         def of(axis, value, step, crs, full: true)
-          if @settings["form"] == "short" && (value % 1).zero? && (step % 1).zero? && !value.negative?
+          if @spec.short? && (value % 1).zero? && (step % 1).zero? && !value.negative?
             return topographic(axis, value, step, crs, full)
           end
           Caption.new([plain(axis, value, step, crs)])
@@ -31,23 +31,22 @@ module TileLoom
           text =
             Units::Number.grouped(
               shown,
-              separator: Units::Number::SEPARATORS.fetch(@settings.fetch("thousands", "thin")),
+              separator: Units::Number::SEPARATORS.fetch(@spec.thousands),
               decimals: decimals(step, value)
             )
           text = text.sub(/\A-/, "\u2212")
-          text += "\u202f#{unit(crs)}" if @settings["unit"]
+          text += "\u202f#{unit(crs)}" if @spec.unit?
           text += letter(axis, value, crs) if letters?
           text
         end
 
         # As many as the values need.
-        def decimals(step, value) =
-          @settings.fetch("decimals") { Units::Number.places_within(step, value, @tolerance) || 3 }
+        def decimals(step, value) = @spec.decimals || Units::Number.places_within(step, value, @tolerance) || 3
 
         def unit(crs) = crs.unit&.symbol || crs.unit_name
 
         # Signs are plain numbers; letters say which way.
-        def letters? = @settings["hemisphere"] == "letters"
+        def letters? = @spec.hemisphere == "letters"
 
         LETTERS = {"east" => %w[E W], "west" => %w[W E], "north" => %w[N S], "south" => %w[S N]}.freeze
 

@@ -5,8 +5,12 @@ module TileLoom
     module Looks
       # Crosses where lines meet, their arms along the lines, and ticks of the same length at the frame.
       class Crosses < Look
+        kind "crosses", "Crosses", rank: 2
+        noun "cross"
+        part :arm_mm, Values::Number.new(above: 0, most: 100), default: 2, about: "Arms of crosses."
+
         def nodes(mesh)
-          arm = @settings.fetch("arm_mm", 2.0).to_f
+          arm = @grid.arm_mm
           minor, major =
             mesh
               .nodes

@@ -5,6 +5,10 @@ module TileLoom
     module Looks
       # Round dots where lines meet. A field of them at a known distance stands in for a scale bar.
       class Dots < Look
+        kind "dots", "Dots", rank: 4
+        noun "dot"
+        own_parts[:size_mm] = SIZE
+
         STEPS = 24
         ROUND = (0...STEPS).map { |n| [Math.cos(2 * Math::PI * n / STEPS), Math.sin(2 * Math::PI * n / STEPS)] }.freeze
 

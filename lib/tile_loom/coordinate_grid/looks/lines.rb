@@ -5,6 +5,9 @@ module TileLoom
     module Looks
       # Lines through the frame, left out round labels that stand on them.
       class Lines < Look
+        kind "lines", "Lines", rank: 1
+        noun "line"
+
         def nodes(mesh)
           minor, major =
             mesh

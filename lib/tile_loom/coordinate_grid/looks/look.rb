@@ -5,25 +5,34 @@ module TileLoom
     module Looks
       # What the looks have in common: the stroke, the heavier one of every nth line, a halo below.
       class Look
-        def initialize(settings, gaps: [])
-          @settings, @gaps = settings, gaps
+        extend Values::Kind
+        extend Values::OwnParts
+
+        # What one of them is called, where they are counted; many: are there as many as lines meet?
+        def self.noun(noun = @noun) = @noun = noun
+
+        SIZE =
+          Values::Part.new(
+            :size_mm,
+            Values::Number.new(above: 0, most: 50),
+            default: 0.6,
+            about: "Of dots and squares."
+          )
+        HALO_MM = 0.3
+
+        # grid: a Grid.
+        def initialize(grid, gaps: [])
+          @grid, @gaps = grid, gaps
         end
 
         private
 
-        def stroke = @stroke ||= TileLoom::Symbology::Symbol.stroke(@settings.fetch("stroke", {}))
+        def stroke = @grid.stroke
 
-        def every = @settings.dig("major", "every")
+        def every = @grid.index_lines&.every
 
         # Of every nth line; twice as wide where nothing else is said.
-        def major_stroke =
-          @major_stroke ||=
-            TileLoom::Symbology::Symbol.stroke(
-              @settings
-                .fetch("stroke", {})
-                .merge("width_mm" => stroke.width_mm * 2)
-                .merge(@settings.dig("major", "stroke") || {})
-            )
+        def major_stroke = @grid.index_stroke
 
         # Paths of both levels over their halo. minor, major: flat runs.
         def strokes(minor, major)
@@ -33,16 +42,14 @@ module TileLoom
         end
 
         def halo(runs, line)
-          given = @settings["halo"] or return nil
-          Scene::Path.new(
-            runs: runs,
-            closed: false,
-            stroke:
-              Scene::Stroke.new(
-                colour: given.fetch("colour", "#ffffff"),
-                width_mm: line.width_mm + 2 * given.fetch("width_mm", 0.3).to_f
-              )
-          )
+          return nil unless @grid.halo
+          Scene::Path.new(runs: runs, closed: false, stroke: rim(line.width_mm))
+        end
+
+        # The stroke of a halo round something so wide.
+        def rim(width_mm)
+          given = @grid.halo
+          Scene::Stroke.new(colour: given.colour, width_mm: width_mm + 2 * (given.width_mm || HALO_MM))
         end
 
         # Short lines from the frame's edge along the lines that cross it. inside, outside: lengths in mm.
@@ -71,17 +78,11 @@ module TileLoom
 
         # Areas of both levels over their halo; paths at the nodes by the block, which gets a node and the size in mm.
         def shapes(mesh, &block)
-          size = @settings.fetch("size_mm", 0.6).to_f
+          size = @grid.size_mm
           minor, major = mesh.nodes.partition { |node| !node.major?(every) }
           [[minor, size, stroke], [major, size * 1.8, major_stroke]].reject { |nodes, *| nodes.empty? }
             .map do |nodes, width, line|
-              halo =
-                @settings["halo"]&.then do |given|
-                  Scene::Stroke.new(
-                    colour: given.fetch("colour", "#ffffff"),
-                    width_mm: 2 * given.fetch("width_mm", 0.3).to_f
-                  )
-                end
+              halo = @grid.halo && rim(0)
               runs = nodes.map { |node| block.call(node, width) }
               [
                 *(halo && [Scene::Path.new(runs: runs, closed: true, stroke: halo)]),

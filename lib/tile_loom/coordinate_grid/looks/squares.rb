@@ -5,6 +5,10 @@ module TileLoom
     module Looks
       # Small squares where lines meet, as the lines lie there.
       class Squares < Look
+        kind "squares", "Squares", rank: 5
+        noun "square"
+        own_parts[:size_mm] = SIZE
+
         def nodes(mesh)
           shapes(mesh) do |node, size|
             (ux, uy), (vx, vy) = node.along

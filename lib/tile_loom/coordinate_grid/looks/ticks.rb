@@ -5,19 +5,22 @@ module TileLoom
     module Looks
       # Short lines at the frame alone, inside it, outside it, or across it.
       class Ticks < Look
+        kind "ticks", "Ticks", rank: 3
+        noun "tick"
+        part :tick_mm, Values::Number.new(above: 0, most: 100), default: 2, about: "Length of ticks."
+        part :ticks, Values::Choice.new("inside", "outside", "across"), default: "inside"
+
         def nodes(mesh)
-          length = @settings.fetch("tick_mm", 2.0).to_f
+          length = @grid.tick_mm
           inside, outside =
             {"inside" => [length, 0.0], "outside" => [0.0, length], "across" => [length / 2, length / 2]}.fetch(
-              @settings.fetch("ticks", "inside")
+              @grid.ticks
             )
           strokes(*edge_ticks(mesh, inside: inside, outside: outside))
         end
 
         # mm that they reach beyond the frame.
-        def outside_mm =
-          {"inside" => 0.0, "outside" => 1.0, "across" => 0.5}.fetch(@settings.fetch("ticks", "inside")) *
-            @settings.fetch("tick_mm", 2.0).to_f
+        def outside_mm = {"inside" => 0.0, "outside" => 1.0, "across" => 0.5}.fetch(@grid.ticks) * @grid.tick_mm
       end
     end
   end

@@ -5,6 +5,12 @@ module TileLoom
     module Elements
       # The diagram of adjoining sheets: this one in the middle, the names of those around it in their places.
       class Adjoining < Element
+        kind "adjoining", "Adjoining sheets", rank: 13
+        start "size_pt" => 7
+        part :face, Values::Types::FACE, default: "sans"
+        part :size_pt, Values::Types::SIZE_PT, default: 7
+        part :colour, Values::Types::COLOUR, default: "#1f2a30"
+
         PLACES = {
           "north_west" => [0, 0],
           "north" => [1, 0],
@@ -60,9 +66,8 @@ module TileLoom
 
         def name(box, place, string)
           room = part(box, place)
-          used = (place == [1, 1]) ? @faces.face("sans-bold") : face
-          wanted = settings.fetch("size_pt", 7).to_f
-          size = [wanted, wanted * room.width * ROOM / used.width_mm(string, wanted)].min
+          used = (place == [1, 1]) ? typeface("sans-bold") : typeface(face)
+          size = [size_pt, size_pt * room.width * ROOM / used.width_mm(string, size_pt)].min
           return [] if size < LEAST_PT
           x, y = room.centre
           [

@@ -5,6 +5,11 @@ module TileLoom
     module Elements
       # An ellipse that fills its box.
       class Ellipse < Element
+        kind "ellipse", "Ellipse", rank: 10
+        start "stroke" => {"colour" => "#1f2a30", "width_mm" => 0.3}
+        part :fill, Scene::Fill::TYPE
+        part :stroke, Scene::Stroke::TYPE, default: {"width_mm" => 0.3}, under: {"join" => "miter"}
+
         STEPS = 72
 
         def nodes(_sheet, box)
@@ -16,7 +21,7 @@ module TileLoom
                 y + box.height / 2 * Math.sin(2 * Math::PI * i / STEPS)
               ]
             end
-          painted([ring], settings, {"width_mm" => 0.3})
+          painted([ring], fill, stroke)
         end
       end
     end

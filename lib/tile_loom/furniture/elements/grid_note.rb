@@ -5,6 +5,11 @@ module TileLoom
     module Elements
       # The spacing of one of the frame's grids in words: "Dots 1 km apart; the diagonal is about 1.4 km."
       class GridNote < TextBox
+        kind "grid_note", "Note on a grid", rank: 16
+        start "size_pt" => 7
+        leave_out :text
+        part :grid, Values::Types::ID, about: "Whose spacing it tells; the first one's where none is named."
+
         def templates = []
 
         private
@@ -12,7 +17,7 @@ module TileLoom
         # Nothing where the grid is not drawn on the sheet.
         def string(sheet)
           frame = sheet.gridded_frame
-          grid = settings["grid"] ? frame.grids.find { |known| known.id == settings["grid"] } : frame.grids.first
+          grid = self.grid ? frame.grids.find { |known| known.id == self.grid } : frame.grids.first
           return "" unless grid&.drawn_on?(sheet.view)
           CoordinateGrid::Note.new(grid, grid.meshes(sheet.view, like: sheet.nominal_view).first).to_s
         end

@@ -5,6 +5,13 @@ module TileLoom
     module Elements
       # What the symbols of the visible layers mean: a row for each rule that the sheet shows.
       class Legend < Element
+        kind "legend", "Legend", rank: 5
+        start "size_pt" => 8, "pitch_mm" => 5.4
+        part :pitch_mm, number(above: 0, most: 100), default: 5.2
+        part :face, Values::Types::FACE, default: "sans"
+        part :size_pt, Values::Types::SIZE_PT, default: 8
+        part :colour, Values::Types::COLOUR, default: "#1f2a30"
+
         SWATCH_MM = 8.0
 
         def nodes(sheet, box)
@@ -12,8 +19,8 @@ module TileLoom
             .first(fitting(box))
             .each_with_index
             .flat_map do |rule, index|
-              top = box.min_y + index * pitch
-              [*swatch(rule.symbol, Geometry::Box.at(box.min_x, top, SWATCH_MM, pitch)), *title(rule, box, top, pitch)]
+              top = box.min_y + index * pitch_mm
+              [*swatch(rule.symbol, Geometry::Box.at(box.min_x, top, SWATCH_MM, pitch_mm)), *name(rule, box, top)]
             end
         end
 
@@ -35,10 +42,8 @@ module TileLoom
 
         def rows(sheet) = sheet.shown_rules.reverse
 
-        def pitch = settings.fetch("pitch_mm", 5.2).to_f
-
         # A thousandth of a row is rounding.
-        def fitting(box) = [(box.height / pitch + 0.001).floor, 0].max
+        def fitting(box) = [(box.height / pitch_mm + 0.001).floor, 0].max
 
         def swatch(symbol, room)
           x, y = room.centre
@@ -48,14 +53,12 @@ module TileLoom
           symbol.nodes(points: [x, y], lines: [[room.min_x, y, room.max_x, y]])
         end
 
-        def title(rule, box, top, pitch)
-          room = Geometry::Box.new(box.min_x + SWATCH_MM + 2.5, top, box.max_x, top + pitch)
-          Type::Setting.new(
-            face: face,
-            size_pt: settings.fetch("size_pt", 8).to_f,
-            colour: colour,
-            anchor: "middle"
-          ).set(rule.title, room)
+        def name(rule, box, top)
+          room = Geometry::Box.new(box.min_x + SWATCH_MM + 2.5, top, box.max_x, top + pitch_mm)
+          Type::Setting.new(face: typeface(face), size_pt: size_pt, colour: colour, anchor: "middle").set(
+            rule.title,
+            room
+          )
         end
       end
     end

@@ -5,9 +5,16 @@ module TileLoom
     module Elements
       # A small map of the index that shows where this sheet lies.
       class Locator < IndexFrame
+        kind "locator", "Locator", rank: 14
+        start "border" => {"colour" => "#545c60", "width_mm" => 0.2}
+        part :colour, Values::Types::COLOUR, default: "#545c60", about: "Of the cells."
+        part :face, Values::Types::FACE, default: "sans"
+
+        def shows_index? = false
+
         private
 
-        def manner(sheet) = {colour: settings.fetch("colour", "#545c60"), face: face, here: sheet.cell, names: false}
+        def manner(sheet) = {colour: colour, face: typeface(face), here: sheet.cell, names: false}
       end
     end
   end

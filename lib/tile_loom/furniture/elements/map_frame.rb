@@ -5,12 +5,21 @@ module TileLoom
     module Elements
       # The rectangle that shows the sheet's ground: layers, coordinate grids, border.
       class MapFrame < Element
+        kind "map_frame", "Map frame", rank: 1
+        start "border" => {"width_mm" => 0.4}, "grids" => []
+        only_one "A layout has one map frame so far, which decides the cells."
+        refused_on key: "A map frame shows one cell; the key sheet has a key frame."
+
         include Gridded
+
+        part :match_lines, MatchLines.type, about: "Where neighbouring sheets take over, with their names."
+
+        def decides_cells? = true
 
         def nodes(sheet, _box)
           view = sheet.view
           under, over = surround_nodes(sheet, view)
-          [*under, *ground_nodes(sheet, view), *match_lines(sheet, view), *over]
+          [*under, *ground_nodes(sheet, view), *match_line_nodes(sheet, view), *over]
         end
 
         def view_on(sheet) = sheet.view
@@ -21,8 +30,8 @@ module TileLoom
         def surround_nodes(sheet, view)
           sheet.part(
             "surround",
-            JSON.generate(settings.slice("grids", "border")),
-            JSON.generate(sheet.book.settings.slice("reference", "faces")),
+            JSON.generate(given.slice("grids", "border")),
+            sheet.book.key_of("reference", "faces"),
             sheet.page.width_mm,
             sheet.page.height_mm,
             *view.place,
@@ -34,22 +43,17 @@ module TileLoom
           [Scene::Group.new(children: sheet.ground_drawing(view).nodes, clip: view.frame, name: "ground")]
         end
 
-        def match_lines(sheet, view)
-          given = settings["match_lines"] or return []
+        def match_line_nodes(sheet, view)
+          return [] unless match_lines
           lines = Index::MatchLine.of(sheet.cell, sheet.neighbours)
-          stroke =
-            TileLoom::Symbology::Symbol.stroke(
-              {"colour" => "#8c2f39", "width_mm" => 0.3, "dash_mm" => [4.0, 1.2, 0.8, 1.2]}.merge(
-                given.fetch("stroke", {})
-              )
-            )
+          face = typeface(match_lines.face)
           lines.map do |line|
             View::MatchLineDrawing.new(
               line,
               view,
-              stroke: stroke,
-              face: @faces.face(given.fetch("face", "sans-semibold")),
-              size_pt: given.fetch("size_pt", 7).to_f
+              stroke: match_lines.stroke,
+              face: face,
+              size_pt: match_lines.size_pt
             ).group
           end
         end

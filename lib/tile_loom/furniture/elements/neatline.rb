@@ -5,11 +5,13 @@ module TileLoom
     module Elements
       # The line that bounds the page's content.
       class Neatline < Element
-        def nodes(_sheet, box)
-          stroke = TileLoom::Symbology::Symbol.stroke(settings["stroke"] || {"width_mm" => 0.5})
-          stroke.join = "miter"
-          [Scene::Path.new(runs: [box.corners], closed: true, stroke: stroke)]
-        end
+        kind "neatline", "Neatline", rank: 6
+        start "stroke" => {"width_mm" => 0.5}
+        part :stroke, Scene::Stroke::TYPE, default: {"width_mm" => 0.5}
+
+        # Its corners are sharp.
+        def nodes(_sheet, box) =
+          [Scene::Path.new(runs: [box.corners], closed: true, stroke: stroke.with(join: "miter"))]
       end
     end
   end

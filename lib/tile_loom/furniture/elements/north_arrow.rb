@@ -6,6 +6,17 @@ module TileLoom
       # An arrow to grid, true or magnetic north of the frame's middle, or of the place nearest to the arrow; it
       # turns with the frame. The letter at its tip stays upright.
       class NorthArrow < Element
+        kind "north_arrow", "North arrow", rank: 4
+        part :colour, Values::Types::COLOUR, default: "#1f2a30"
+        part :north, choice("grid", "true", "magnetic"), default: "grid", about: "Which north it points to."
+        part :form, text(most: 40), default: "needle", about: "One of the shipped drawings."
+        part :letter, text(most: 5), default: "N"
+        part :at,
+          choice("frame", "here"),
+          default: "frame",
+          about: "North of the frame's middle, or of the place nearest to the arrow."
+        part :face, Values::Types::FACE, default: "sans-bold"
+
         # How much of the smaller side arrow and letter take; the letter's height and its distance from the tip.
         ARROW, LETTER, APART = 0.72, 0.16, 0.1
 
@@ -23,21 +34,17 @@ module TileLoom
         end
 
         # Refuses a form that does not ship.
-        def check = drawing
-
-        def north = settings.fetch("north", "grid")
+        def check_drawings = drawing
 
         # The View::Norths that it follows.
         def norths(sheet, box)
-          return sheet.norths unless settings["at"] == "here"
+          return sheet.norths unless at == "here"
           View::Norths.new(sheet.view, sheet.book.parsed_date, at: nearest(sheet.view.frame, box))
         end
 
         private
 
-        def drawing = NorthArrowSet.drawing(settings.fetch("form", "needle"), path: "#{path}/form")
-
-        def letter = settings.fetch("letter", "N")
+        def drawing = NorthArrowSet.drawing(form, path: "#{path}/form")
 
         # How far the drawing's tip is from its middle, as a share of its size.
         def tip = -drawing.shapes.flat_map(&:runs).flat_map { |run| run.each_slice(2).map(&:last) }.min
@@ -49,7 +56,7 @@ module TileLoom
         end
 
         def letter_at((x, y), size)
-          bold = face("sans-bold")
+          bold = typeface(face)
           size_pt = size * LETTER / Type::Face::MM_PER_PT
           Scene::Text.new(
             x: x - bold.width_mm(letter, size_pt) / 2,

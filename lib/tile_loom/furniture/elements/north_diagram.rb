@@ -6,6 +6,11 @@ module TileLoom
       # Arrows to true, grid and magnetic north, with the angles between them in words below. Norths that had to be
       # drawn further apart than they are, are marked as not to scale.
       class NorthDiagram < Element
+        kind "north_diagram", "Diagram of norths", rank: 15
+        part :face, Values::Types::FACE, default: "sans"
+        part :size_pt, Values::Types::SIZE_PT, default: 6.5
+        part :colour, Values::Types::COLOUR, default: "#1f2a30"
+
         LEADING = 1.25
         LINES = 5
 
@@ -13,9 +18,10 @@ module TileLoom
           norths = sheet.norths
           # One line more may have to say that the arrows are not to scale.
           room = Geometry::Box.new(box.min_x, box.min_y, box.max_x, [box.max_y - LINES * pitch, box.min_y].max)
-          fan = NorthFan.new(directions(norths), room, face: face, size_pt: size_pt, colour: colour)
+          fan = NorthFan.new(directions(norths), room, face: typeface(face), size_pt: size_pt, colour: colour)
           lines = words(norths, sheet.book.parsed_date, fan)
-          note = Type::Setting.new(face: face, size_pt: size_pt, colour: colour, align: "centre", leading: LEADING)
+          note =
+            Type::Setting.new(face: typeface(face), size_pt: size_pt, colour: colour, align: "centre", leading: LEADING)
           [*fan.nodes, *note.set(lines.join("\n"), Geometry::Box.new(box.min_x, room.max_y, box.max_x, box.max_y))]
         end
 
@@ -25,8 +31,6 @@ module TileLoom
           (hidden? || sheet.book.parsed_date.nil? || sheet.norths.declination_deg) ? [] : [sheet.norths.trouble].compact
 
         private
-
-        def size_pt = settings.fetch("size_pt", 6.5).to_f
 
         def pitch = size_pt * LEADING * Type::Face::MM_PER_PT
 

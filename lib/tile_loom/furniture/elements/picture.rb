@@ -6,12 +6,25 @@ module TileLoom
       # A drawing of the book's own (an SVG, of which only shapes are kept) or a picture of pixels: whole and
       # as large as its box lets it be, or filling the box and cut by it.
       class Picture < Element
-        def nodes(sheet, box) = settings["picture"] ? pixels(sheet, box) : shapes(sheet, box)
+        kind "picture", "Picture", rank: 11
+        start "drawing" => "flag", "colour" => "#1f2a30"
+        define nil, oneOf: [{"required" => ["drawing"]}, {"required" => ["picture"]}]
+        part :drawing, Values::Types::ID, about: "One of the book's own markers, or of the shipped ones."
+        part :colour, Values::Types::COLOUR, default: "#1f2a30"
+        part :picture, Values::Types::ID, about: "One of the book's own pictures."
+        part :fit,
+          choice("inside", "fill"),
+          default: "inside",
+          about: "A picture whole inside its box, or filling it and cut by it."
+
+        def nodes(sheet, box) = picture ? pixels(sheet, box) : shapes(sheet, box)
+
+        def pictures = picture ? [["#{path}/picture", picture]] : []
 
         private
 
         def shapes(sheet, box)
-          drawing = sheet.book.markers.drawing(settings["drawing"], path: "#{path}/drawing")
+          drawing = sheet.book.markers.drawing(self.drawing, path: "#{path}/drawing")
           extent = Geometry::Box.around(drawing.shapes.flat_map(&:runs).flatten)
           size = [box.width / extent.width, box.height / extent.height].min
           middle_x, middle_y = extent.centre
@@ -20,7 +33,7 @@ module TileLoom
         end
 
         def pixels(sheet, box)
-          raster = sheet.book.pictures.picture(settings["picture"], path: "#{path}/picture")
+          raster = sheet.book.pictures.picture(picture, path: "#{path}/picture")
           ratios = [box.width / raster.width_px, box.height / raster.height_px]
           size = fills? ? ratios.max : ratios.min
           width, height = raster.width_px * size, raster.height_px * size
@@ -30,7 +43,7 @@ module TileLoom
           fills? ? [Scene::Group.new(children: [image], clip: box)] : [image]
         end
 
-        def fills? = settings["fit"] == "fill"
+        def fills? = fit == "fill"
       end
     end
   end

@@ -6,25 +6,44 @@ module TileLoom
       # A bar that stands for ground distance where it is read (see View::Measure), of a round length that fits its
       # room; with ratio and sentence if wanted. It belongs to the page's own frame or to another one.
       class ScaleBar < Element
-        # A bar is warned of, or changes, where it is off by more than this in the frame.
-        ERROR_LIMIT_PERCENT = 1.0
+        point = {
+          x_mm: Values::Part.new(:x_mm, Values::Number.new(-5000..5000), required: true),
+          y_mm: Values::Part.new(:y_mm, Values::Number.new(-5000..5000), required: true)
+        }
+
+        kind "scale_bar", "Scale bar", rank: 3
+        take Bar::Style.parts
+        part :frame, Values::Types::ID, about: "The frame whose scale it has; the page's own where none is named."
+        part :measured,
+          choice("level", "grid"),
+          default: "level",
+          about: "Along the page's horizontal on the ground, or along the grid as the reference counts."
+        part :at,
+          Values::Record.new(nil, point) { |x_mm:, y_mm:| [x_mm, y_mm] },
+          about: "The place on the page where it is true; the frame's middle where none is given."
+        part :error_limit_percent,
+          number(above: 0, most: 100),
+          default: 1,
+          about: "Off by more than this anywhere in the frame, it is warned of."
+        part :over_limit, choice("warn", "by_latitude"), default: "warn"
+        part :fitted,
+          choice("book", "sheet"),
+          default: "book",
+          about: "One round length for all sheets of a scale, or the longest for each sheet."
+
+        # What of it is style: a Bar::Style.
+        def bar_style = Bar::Style.new(given.slice(*Bar::Style.keys), path: path, assets: assets)
 
         def nodes(sheet, box)
           drawing = drawing(sheet, box)
           return drawing.nodes unless by_latitude?(sheet)
-          Bar::ByLatitude.new(
-            settings: settings,
-            view: view(sheet),
-            box: box,
-            look: look(scale(sheet)),
-            path: path
-          ).nodes
+          Bar::ByLatitude.new(style: bar_style, view: view(sheet), box: box, look: look(scale(sheet)), path: path).nodes
         end
 
         # The Bar::Drawing in a box of a sheet.
         def drawing(sheet, box)
           Bar::Drawing.new(
-            settings: settings,
+            style: bar_style,
             box: box,
             measure: measure(sheet),
             per_mm: per_mm(sheet),
@@ -55,7 +74,7 @@ module TileLoom
         # Refuses what would not fit at the book's scale. (By the plane: what the ground makes of it is known where a
         # sheet lies.)
         def check(book)
-          return if settings["frame"] && settings["frame"] != book.layout.main_frame.id
+          return if frame && frame != book.layout.main_frame.id
           view =
             book.layout.frame_box.then do |box|
               View::FrameView.new(
@@ -72,7 +91,7 @@ module TileLoom
               )
             end
           Bar::Drawing.new(
-            settings: settings,
+            style: bar_style,
             box: box(book.layout.page),
             measure: View::Measure.new(view, along: "grid"),
             per_mm: book.index.scale / 1000.0,
@@ -83,29 +102,28 @@ module TileLoom
           ).nodes
         end
 
-        def called = settings["title"] ? "scale bar “#{settings["title"]}”" : "scale bar"
+        def called = own_title ? "scale bar “#{own_title}”" : "scale bar"
 
         # The View::Measure that it is drawn by.
         def measure(sheet) =
-          if at.nil? && along == "level"
+          if at.nil? && measured == "level"
             measure_of(view(sheet), sheet)
           else
-            View::Measure.new(view(sheet), at: at, along: along)
+            View::Measure.new(view(sheet), at: at, along: measured)
           end
 
-        def limit = settings.fetch("error_limit_percent", ERROR_LIMIT_PERCENT).to_f / 100
+        def limit = error_limit_percent / 100
 
         # Is it drawn as a bar by latitude on this sheet?
         def by_latitude?(sheet) =
-          settings["over_limit"] == "by_latitude" &&
+          over_limit == "by_latitude" &&
             measure(sheet).then { |found| found.error.share.abs > limit && found.cylindrical? }
 
         # The view of the frame that it is bound to.
         def view(sheet)
-          id = settings["frame"]
-          frame = id && sheet.layout.elements.find { |element| element.id == id && element.is_a?(Gridded) }
-          return sheet.view if frame.nil? || frame == sheet.gridded_frame
-          frame.map(sheet, frame.box(sheet.page)).view
+          bound = frame && sheet.layout.elements.find { |element| element.id == frame && element.gridded? }
+          return sheet.view if bound.nil? || bound.equal?(sheet.gridded_frame)
+          bound.map(sheet, bound.box(sheet.page)).view
         end
 
         private
@@ -116,9 +134,7 @@ module TileLoom
         # One length for all sheets of one scale goes by the sheet on which it takes most paper.
         def per_mm(sheet)
           own = view(sheet)
-          unless own.equal?(sheet.view) && sheet.nominal_view && settings.fetch("fitted", "book") == "book"
-            return measure(sheet).per_mm
-          end
+          return measure(sheet).per_mm unless own.equal?(sheet.view) && sheet.nominal_view && fitted == "book"
           sheet.book.once([:bar_per_mm, id, sheet.cell.scale]) { narrowest(sheet, own) }
         end
 
@@ -139,14 +155,10 @@ module TileLoom
         end
 
         def metres_per_mm(view)
-          View::Measure.new(view, at: at, along: along).per_mm
+          View::Measure.new(view, at: at, along: measured).per_mm
         rescue Invalid
           nil
         end
-
-        def at = settings["at"]&.then { |place| [place["x_mm"].to_f, place["y_mm"].to_f] }
-
-        def along = settings.fetch("measured", "level")
 
         # The denominator that is told: what the sheet is held at; of another frame that of its plane.
         def scale(sheet)
@@ -157,17 +169,13 @@ module TileLoom
 
         def look(scale)
           Bar::Look.new(
-            face: face,
-            size_pt: settings.fetch("size_pt", 7).to_f,
+            face: typeface(face),
+            size_pt: size_pt,
             colour: colour,
-            light: settings.fetch("light", "#ffffff"),
-            stroke_mm: settings.fetch("stroke_mm", 0.15).to_f,
-            halo: settings["halo"] && Scene::Stroke.halo(settings["halo"]),
-            ratio:
-              Units::Number.ratio(
-                scale,
-                separator: Units::Number::SEPARATORS.fetch(settings.fetch("thousands", "comma"))
-              )
+            light: light,
+            stroke_mm: stroke_mm,
+            halo: halo&.under_text,
+            ratio: Units::Number.ratio(scale, separator: Units::Number::SEPARATORS.fetch(thousands))
           )
         end
       end

@@ -6,55 +6,73 @@ module TileLoom
       # Text with live text (Liquid), wrapped in its box, on a panel of its own if wanted. It may shrink
       # to fit, down to a least size.
       class TextBox < Element
+        kind "text", "Text", rank: 2
+        start "text" => "Text", "size_pt" => 10
+        part :text, text(most: 10_000), required: true
+        part :face, Values::Types::FACE, default: "sans"
+        part :size_pt, Values::Types::SIZE_PT, default: 9
+        part :colour, Values::Types::COLOUR, default: "#1f2a30"
+        part :align, choice("left", "centre", "right", "justify"), default: "left"
+        part :anchor, choice("top", "middle", "bottom"), default: "top"
+        part :tracking_pt, number(-20..100), default: 0
+        part :line_height, number(0.5..5), default: 1.2
+        part :minimum_pt,
+          Values::Types::SIZE_PT,
+          key: "least_pt",
+          about: "Down to which size it may shrink to fit its box."
+        part :padding_mm, Values::Types::LENGTH_MM, default: 0
+        part :fill, Scene::Fill::TYPE
+        part :stroke, Scene::Stroke::TYPE, under: {"join" => "miter"}
+        part :corner_mm, Values::Types::LENGTH_MM, default: 0
+
         STEP_PT = 0.25
+
+        def text? = true
 
         def nodes(sheet, box)
           string = string(sheet)
-          room = box.grow(-settings.fetch("padding_mm", 0).to_f)
-          backing = (settings["fill"] || settings["stroke"]) ? panel(box, settings, nil) : []
+          room = box.grow(-padding_mm)
+          backing = (fill || stroke) ? panel(box, fill, stroke, corner_mm) : []
           return backing if room.width <= 0 || room.height <= 0
           [*backing, *fitting(string, room).set(string, room)]
         end
 
-        def templates = [["#{path}/text", settings["text"]]]
+        def templates = [["#{path}/text", text]]
 
         # Does the text of a sheet stand in its box?
         def fits?(sheet)
           string = string(sheet)
-          room = box(sheet.page).grow(-settings.fetch("padding_mm", 0).to_f)
+          room = box(sheet.page).grow(-padding_mm)
           fitting(string, room).fits?(string, room)
         end
 
         def left_out(sheet)
           return [] if hidden? || fits?(sheet)
           [
-            "The text “#{settings["title"] || id}” takes more room than its box, so that it runs over what stands " \
-            "beside or below it; make the box larger, or let the text shrink."
+            "The text “#{title}” takes more room than its box, so that it runs over what stands beside or below it; " \
+            "make the box larger, or let the text shrink."
           ]
         end
 
         private
 
         # What it says on a sheet.
-        def string(sheet) = sheet.live_text(settings["text"], path: "#{path}/text")
+        def string(sheet) = sheet.live_text(text, path: "#{path}/text")
 
-        def size_pt = settings.fetch("size_pt", 9).to_f
-
-        def setting(size)
+        def setting(size) =
           Type::Setting.new(
-            face: face,
+            face: typeface(face),
             size_pt: size,
             colour: colour,
-            align: settings.fetch("align", "left"),
-            anchor: settings.fetch("anchor", "top"),
-            leading: settings.fetch("line_height", 1.2).to_f,
-            tracking_pt: settings.fetch("tracking_pt", 0).to_f
+            align: align,
+            anchor: anchor,
+            leading: line_height,
+            tracking_pt: tracking_pt
           )
-        end
 
         # The largest size that fits, between the least and the wanted one.
         def fitting(string, room)
-          least = settings["least_pt"]&.to_f or return setting(size_pt)
+          least = minimum_pt or return setting(size_pt)
           size = size_pt
           size -= STEP_PT while size > least && !setting(size).fits?(string, room)
           setting([size, least].max)

@@ -5,13 +5,25 @@ module TileLoom
     module Generators
       # One sheet for each feature of the study area.
       class FeatureGenerator < Generator
+        kind "features", "Sheets by feature", rank: 3
+        named_by "attribute"
+        part :rule, ScaleRule.type, default: {"kind" => "hold"}, about: "Sheets by feature: their scale."
+        part :centre,
+          Values::Choice.new("extent", "inner"),
+          default: "extent",
+          about: "Sheets by feature: about the middle of the extent, or of the largest circle inside."
+        part :several,
+          Values::Flag.new,
+          default: false,
+          about: "Sheets by feature: several for one that is larger than the frame."
+
         def cells
           weaver =
             ByFeature.new(
               size: ->(scale) { size(scale) },
-              rule: ScaleRule.new(settings["rule"], held: @index.scale),
-              centre: settings.fetch("centre", "extent"),
-              several: settings.fetch("several", false),
+              rule: @index.rule.holding(@index.scale),
+              centre: @index.centre,
+              several: @index.several?,
               overlap_mm: overlap_mm
             )
           names = []
@@ -25,13 +37,13 @@ module TileLoom
         def told(names)
           return if names.empty?
           ending =
-            if settings["several"]
+            if @index.several?
               "they have several sheets each"
             else
               "take a smaller scale, another scale rule, or several sheets for each"
             end
           @notes << "#{names.length} #{(names.length == 1) ? "feature is" : "features are"} larger than the frame (" \
-          "#{listed(names)}): #{ending}."
+            "#{listed(names)}): #{ending}."
         end
       end
     end

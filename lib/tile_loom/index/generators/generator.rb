@@ -5,6 +5,14 @@ module TileLoom
     module Generators
       # Weaves one kind of index by its settings: `cells` answers [cells, names that they bring along or nil].
       class Generator
+        extend Values::Kind
+        extend Values::OwnParts
+
+        # What cells are called (a kind of Naming) and in which order they are taken (of Order) where nothing is said.
+        def self.named_by(kind = @named_by) = @named_by = kind
+
+        def self.ordered_by(kind = @ordered_by || "as_woven") = @ordered_by = kind
+
         # Sentences that are to be told of what was woven.
         attr_reader :notes
 
@@ -16,8 +24,6 @@ module TileLoom
         def area = @area ||= @index.study_area(crs: @crs, source: @source)
 
         private
-
-        def settings = @index.settings
 
         def size(scale = @index.scale) = @index.size(@crs, @frame, scale)
 

@@ -5,8 +5,72 @@ module TileLoom
     module Generators
       # Rows and columns over the study area.
       class GridGenerator < Generator
+        begins = [
+          {
+            "type" => "object",
+            "required" => %w[kind multiple],
+            "additionalProperties" => false,
+            "properties" => {
+              "kind" => {
+                "const" => "round"
+              },
+              "multiple" => {
+                "$ref" => "#/$defs/groundLength"
+              }
+            }
+          },
+          {
+            "type" => "object",
+            "required" => %w[kind x y],
+            "additionalProperties" => false,
+            "properties" => {
+              "kind" => {
+                "const" => "point"
+              },
+              "x" => {
+                "type" => "number",
+                "minimum" => -1_000_000_000,
+                "maximum" => 1_000_000_000
+              },
+              "y" => {
+                "type" => "number",
+                "minimum" => -1_000_000_000,
+                "maximum" => 1_000_000_000
+              }
+            }
+          }
+        ]
+        sides = %i[x y].to_h { |axis| [axis, Values::Part.new(axis, Values::Types::GROUND_LENGTH)] }
+        share = {"type" => "number", "exclusiveMinimum" => 0, "maximum" => 1}
+        turned = {"type" => "number", "minimum" => -180, "maximum" => 180}
+
+        kind "grid", "Grid", rank: 1
+        named_by "places"
+        ordered_by "rows"
+        part :keep,
+          Values::Plain.new({"oneOf" => [{"enum" => %w[touching all]}, share]}),
+          default: "touching",
+          about: "Grid: which cells stay: those that touch the area, that hold at least this share of area, or all."
+        part :spacing,
+          Values::Record.new(nil, sides) { |**found| found },
+          key: "step",
+          default: {},
+          about:
+            "Grid: neighbours are so far apart on the ground, each way its own, whatever the frame shows; in place of an overlap."
+        part :start,
+          Values::Plain.new({"oneOf" => begins}),
+          about:
+            "Grid: sheet corners on multiples of a ground length, or a corner at a point of the reference; without it the grid is centred on the area."
+        part :turn,
+          Values::Plain.new({"oneOf" => [{"const" => "best"}, turned]}),
+          default: 0,
+          about: "Grid: counter-clockwise in degrees, or \"best\", as the area lies."
+        part :fewest,
+          Values::Choice.new("moved", "turned"),
+          about: "Grid: look for the place (and the turn) at which the fewest sheets cover."
+
         def cells
-          return fewest, nil if settings["fewest"]
+          return fewest, nil if @index.fewest
           [
             Grid.new(
               area: area,
@@ -23,21 +87,17 @@ module TileLoom
 
         private
 
-        def keep = settings.fetch("keep", "touching")
+        def keep = @index.keep
 
         # Ground lengths by which neighbours are apart, in place of an overlap.
-        def step = %w[x y].map { |axis| settings.dig("step", axis)&.then { |text| @index.ground(text, @crs) } }
+        def step = %i[x y].map { |axis| @index.spacing[axis]&.then { |length| @index.units(length, @crs) } }
 
-        def turn = (settings["turn"] == "best") ? area.best_turn_deg : settings.fetch("turn", 0).to_f
+        def turn = (@index.turn == "best") ? area.best_turn_deg : @index.turn.to_f
 
         def start
-          given = settings["start"] or return Grid::CENTRED
-          Grid::Start.new(
-            kind: given["kind"],
-            x: given["x"],
-            y: given["y"],
-            multiple: given["multiple"] && @index.ground(given["multiple"], @crs)
-          )
+          given = @index.start or return Grid::CENTRED
+          multiple = given["multiple"] && @index.units(Units::Length.parse(given["multiple"]), @crs)
+          Grid::Start.new(kind: given["kind"], x: given["x"], y: given["y"], multiple: multiple)
         end
 
         # Grid lines of the fewest sheets lie where the search puts them: start and turn of the settings rest.
@@ -48,7 +108,7 @@ module TileLoom
               size: size,
               overlap_mm: overlap_mm,
               keep: keep,
-              turns: settings["fewest"] == "turned"
+              turns: @index.fewest == "turned"
             ).find
           saved =
             (found.saved.zero? ? "none fewer than" : "#{found.saved} fewer than the #{found.plain} of") +

@@ -5,13 +5,20 @@ module TileLoom
     module Generators
       # Cells from polygons that were drawn elsewhere.
       class LayerGenerator < Generator
+        kind "layer", "Cells of a layer", rank: 4
+        named_by "attribute"
+        part :scale_attribute, Values::Text.new(least: 1, most: 200), about: "From a layer: where the scale is."
+        part :turn_attribute,
+          Values::Text.new(least: 1, most: 200),
+          about: "From a layer: where the turn is, counter-clockwise in degrees."
+
         def cells
           weaver =
             FromLayer.new(
               size: ->(scale) { size(scale) },
               scale: @index.scale,
-              scale_attribute: settings["scale_attribute"],
-              turn_attribute: settings["turn_attribute"]
+              scale_attribute: @index.scale_attribute,
+              turn_attribute: @index.turn_attribute
             )
           cells = weaver.cells(features) { |feature| name_of(feature) }
           if weaver.misfits.any?

@@ -5,13 +5,31 @@ module TileLoom
     module Generators
       # Frames that follow the lines of the study area.
       class StripGenerator < Generator
+        kind "strip", "Strip", rank: 2
+        named_by "numbers"
+        part :clearance_mm,
+          Values::Number.new(0..5000),
+          key: "lead_mm",
+          default: 10,
+          about: "Strip: how far the line stays inside the frame's sides."
+        part :maximum_turn_deg,
+          Values::Number.new(0..180),
+          key: "most_turn_deg",
+          default: 180,
+          about: "Strip: how far frames may be turned either way."
+        part :upward,
+          Values::Choice.new("north", "route"),
+          default: "north",
+          about:
+            "Strip: frames turned one sense, so that north is up on as many as can be, or so that all are read along the route."
+        part :gap,
+          Values::Types::GROUND_LENGTH,
+          default: "0 m",
+          about: "Strip: gaps of the line up to this length are bridged."
+        part :reverse, Values::Flag.new, default: false, about: "Strip: followed the other way."
+
         def cells
-          chains =
-            Chain.of(
-              features,
-              gap: @index.ground(settings.fetch("gap", "0 m"), @crs),
-              reverse: settings.fetch("reverse", false)
-            )
+          chains = Chain.of(features, gap: @index.units(@index.gap, @crs), reverse: @index.reverse?)
           if chains.empty?
             raise Invalid.new("The study area holds no line to follow; choose a layer of lines.", path: "/index/area")
           end
@@ -22,10 +40,10 @@ module TileLoom
           strip =
             Strip.new(
               size: size,
-              lead_mm: settings.fetch("lead_mm", 10),
+              lead_mm: @index.clearance_mm,
               overlap_mm: overlap_mm.first,
-              most_turn_deg: settings.fetch("most_turn_deg", 180),
-              upward: settings.fetch("upward", "north")
+              most_turn_deg: @index.maximum_turn_deg,
+              upward: @index.upward
             )
           [strip.cells(chains), nil]
         end

@@ -1,0 +1,84 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Document
+    # Everything that a book document states: the root of its values and of its JSON Schema.
+    class Contents < Values::Value
+      FORMAT, VERSION = "tile-loom-book", 1
+
+      operation =
+        Values::Plain.new(
+          {
+            "type" => "object",
+            "required" => %w[datums name],
+            "additionalProperties" => false,
+            "properties" => {
+              "datums" => {
+                "type" => "array",
+                "minItems" => 2,
+                "maxItems" => 2,
+                "items" => {
+                  "type" => "string",
+                  "minLength" => 1,
+                  "maxLength" => 200
+                }
+              },
+              "name" => {
+                "type" => "string",
+                "minLength" => 1,
+                "maxLength" => 500
+              }
+            }
+          }
+        )
+
+      define
+      part :format, Values::Plain.new({"const" => FORMAT}), required: true
+      part :version, Values::Plain.new({"const" => VERSION}), required: true
+      part :title, text(least: 1, most: 200), required: true
+      part :subtitle, text(most: 200)
+      part :author, text(most: 200)
+      part :subject, text(most: 500)
+      part :edition, text(most: 200), about: "Edition or revision, as the sheets say it."
+      part :source, text(most: 2000)
+      part :date, text(pattern: "^(\\d{4}-\\d{2}-\\d{2})?$")
+      part :reference, text(least: 1, most: 20_000), required: true
+      part :operations,
+        list(operation, most: 50),
+        default: [],
+        about:
+          "Between two datums, the transformation that brings data and grids of one to the other, by its name in PROJ's database."
+      part :layers, list(Symbology::Layer.type, most: 500), required: true
+      part :markers,
+        list(Symbology::OwnMarker.type, most: 200),
+        default: [],
+        about: "The book's own drawings for point markers."
+      part :faces, list(Assets::Enclosure.type, most: 60), default: [], about: "The book's own typefaces."
+      part :pictures,
+        list(Assets::Enclosure.type, most: 200),
+        default: [],
+        about: "The book's own pictures, PNG or JPEG."
+      part :layout, Layout::Layout.type, required: true, about: "The page of every cell."
+      part :index_layout,
+        Layout::Layout.type,
+        key: "key_layout",
+        about: "The page of the key sheet, which comes first; without it there is none."
+      part :index, Index::Spec.type, required: true
+
+      # JSON that the schema has checked → Contents with what the book draws with of its own. enclosures: where the
+      # bytes of its typefaces and pictures are.
+      def self.of(json, enclosures: Assets::Enclosures.none) = new(json, assets: assets(json, enclosures: enclosures))
+
+      # The Symbology::Assets of a document, or of the part of it that holds its own ones.
+      def self.assets(json, enclosures:)
+        faces, pictures, markers =
+          %i[faces pictures markers].map { |name| parts[name].read(json, path: "", assets: nil) }
+        Symbology::Assets.new(
+          faces: Type::FaceSet.new(faces, enclosures: enclosures),
+          markers: Symbology::MarkerSet.new(markers),
+          pictures: Artwork::PictureSet.new(pictures, enclosures: enclosures)
+        )
+      end
+    end
+  end
+end

@@ -1,0 +1,55 @@
+# frozen_string_literal: true
+
+require "json"
+require "open3"
+require_relative "front_end"
+require_relative "gems"
+
+module Setup
+  # Files that are made of what the core declares, and kept beside the sources so that they can be read and used
+  # without running anything.
+  class Generated
+    SCHEMA = File.join(Shell::ROOT, "docs/book.schema.json")
+    TYPES = File.join(FrontEnd::WEB, "src/generated/book.ts")
+    KINDS = File.join(FrontEnd::WEB, "src/generated/kinds.ts")
+
+    # check: writes nothing and says which files are stale. Returns the exit status.
+    def run(check: false)
+      stale = files.reject { |file, text| File.file?(file) && File.read(file) == text }
+      stale.each { |file, text| check ? warn("#{file} is stale; run bin/generate.") : write(file, text) }
+      (check && stale.any?) ? 1 : 0
+    end
+
+    private
+
+    def files
+      declared = JSON.parse(core)
+      {
+        SCHEMA => declared.fetch("schema"),
+        TYPES => front_end("types.mjs", declared.fetch("schema")),
+        KINDS => front_end("kinds.mjs", JSON.generate(declared.fetch("kinds")))
+      }
+    end
+
+    # What the core declares, from a process of its own.
+    def core
+      program =
+        'require "bundler/setup"; require "json"; require "tile_loom"; print JSON.generate(TileLoom::Document::Declared.all)'
+      run_for("ruby", "-Ilib", "-e", program, env: Gems::ENVIRONMENT)
+    end
+
+    def front_end(script, input) = run_for("node", "generate/#{script}", input: input, dir: FrontEnd::WEB)
+
+    def run_for(*command, input: "", env: {}, dir: Shell::ROOT)
+      out, problem, status = Open3.capture3(env, *command, stdin_data: input, chdir: dir)
+      raise Failure, "#{command.first} failed: #{problem}" unless status.success?
+      out
+    end
+
+    def write(file, text)
+      FileUtils.mkdir_p(File.dirname(file))
+      File.write(file, text)
+      Shell.say "Wrote #{file.delete_prefix("#{Shell::ROOT}/")}"
+    end
+  end
+end

@@ -1,0 +1,74 @@
+# frozen_string_literal: true
+
+# A kind is declared once, in its own file; schema, menus, starting settings and drawing follow from that.
+RSpec.describe "A kind that is added" do
+  schema = TileLoom::Document::Schema
+
+  # As if a file had been added: the schema that was made before is forgotten for the while, and after it.
+  def with_kind(room, name, kind)
+    room.const_set(name, kind)
+    forget
+    yield
+  ensure
+    room.send(:remove_const, name)
+    forget
+  end
+
+  def forget
+    TileLoom::Document::Schema.instance_variables.each do |kept|
+      TileLoom::Document::Schema.instance_variable_set(kept, nil)
+    end
+  end
+
+  it "as an element stands in the schema, in menus, on a page and in print" do
+    toy =
+      Class.new(TileLoom::Furniture::Element) do
+        kind "spot", "Spot", rank: 50
+        start "radius_mm" => 4
+        part :radius_mm, number(above: 0, most: 50), default: 2.5
+
+        def nodes(_sheet, box)
+          x, y = box.centre
+          ring = [x - radius_mm, y, x, y - radius_mm, x + radius_mm, y, x, y + radius_mm]
+          [TileLoom::Scene::Path.new(runs: [ring], closed: true, fill: TileLoom::Scene::Fill.new(colour: "#123456"))]
+        end
+      end
+    with_kind(TileLoom::Furniture::Elements, :Spot, toy) do
+      expect(schema.definition("spot_element")["properties"]["radius_mm"]).to include("default" => 2.5, "maximum" => 50)
+      expect(TileLoom::Document::Declared.kinds["elements"]).to include({"key" => "spot", "title" => "Spot"})
+      book, source = small_book([rectangle(500_000, 6_100_000, 500_500, 6_100_400)])
+      box = TileLoom::Geometry::Box.at(20, 20, 10, 10)
+      made = TileLoom::Layout::NewElement.make("spot", box, page: book.layout.page, taken: ["spot-1"])
+      expect(made).to include("kind" => "spot", "id" => "spot-2", "radius_mm" => 4)
+
+      settings =
+        book.settings.merge(
+          "layout" => book.settings["layout"].merge("elements" => [*book.settings["layout"]["elements"], made])
+        )
+      expect(TileLoom::Document::Check.new(settings).findings).to eq([])
+      wrong =
+        settings.merge(
+          "layout" =>
+            settings["layout"].merge(
+              "elements" => [*settings["layout"]["elements"][0..-2], made.merge("radius_mm" => 0)]
+            )
+        )
+      expect(schema.findings(wrong).map(&:message)).to include(/“radius_mm” is 0; it must be more than 0/)
+
+      drawn = TileLoom::Document::Book.new(settings)
+      sheet =
+        TileLoom::Compose::SheetComposer.new(book: drawn, source: source, cell: drawn.cells(source).first, count: 1)
+      expect(TileLoom::Output::Svg.new(sheet.drawing).to_s).to include('fill="#123456"')
+    end
+    expect(TileLoom::Furniture::Elements.keys).not_to include("spot")
+  end
+
+  it "is listed for the front end as it is declared" do
+    kinds = File.read(File.join(TileLoom::ROOT, "web/src/generated/kinds.ts"))
+    TileLoom::Document::Declared
+      .kinds
+      .each_value
+      .flat_map(&:itself)
+      .each { |kind| expect(kinds).to include(%(["#{kind["key"]}", "#{kind["title"]}"])) }
+  end
+end

@@ -1,0 +1,1326 @@
+// Made by bin/generate out of docs/book.schema.json. Do not edit.
+
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "id".
+ *
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "face".
+ */
+export type Id = string;
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "opacity".
+ */
+export type Opacity = number;
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "scale".
+ */
+export type Scale = number;
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "size_pt".
+ */
+export type SizePt = number;
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "colour".
+ */
+export type Colour = string;
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "length_mm".
+ */
+export type LengthMm = number;
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "guides".
+ */
+export type Guides = number[];
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "element".
+ */
+export type Element =
+  | MapFrameElement
+  | TextElement
+  | ScaleBarElement
+  | NorthArrowElement
+  | LegendElement
+  | NeatlineElement
+  | LineElement
+  | BoxElement
+  | EllipseElement
+  | PictureElement
+  | KeyFrameElement
+  | AdjoiningElement
+  | LocatorElement
+  | NorthDiagramElement
+  | GridNoteElement;
+/**
+ * A length or an angle with its unit: 100 m, 500 ft, 5 min, 30 sec.
+ *
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "gridInterval".
+ */
+export type GridInterval = string;
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "groundLength".
+ */
+export type GroundLength = string;
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "overlap".
+ */
+export type Overlap = string;
+
+/**
+ * A map book: ground (reference and layers), the layout of its sheets, and the grid index. Lengths on paper end in _mm (type in _pt); ground lengths are text with a unit, such as "50 m"; scale is the denominator.
+ */
+export interface BookDocument {
+  format: "tile-loom-book";
+  version: 1;
+  title: string;
+  subtitle?: string;
+  author?: string;
+  subject?: string;
+  /**
+   * Edition or revision, as the sheets say it.
+   */
+  edition?: string;
+  source?: string;
+  date?: string;
+  reference: string;
+  /**
+   * Between two datums, the transformation that brings data and grids of one to the other, by its name in PROJ's database.
+   */
+  operations?: {
+    /**
+     * @minItems 2
+     * @maxItems 2
+     */
+    datums: [string, string];
+    name: string;
+  }[];
+  layers: Layer[];
+  /**
+   * The book's own drawings for point markers.
+   */
+  markers?: OwnMarker[];
+  /**
+   * The book's own typefaces.
+   */
+  faces?: Enclosure[];
+  /**
+   * The book's own pictures, PNG or JPEG.
+   */
+  pictures?: Enclosure[];
+  layout: Layout;
+  key_layout?: Layout;
+  index: Index;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "layer".
+ */
+export interface Layer {
+  id: Id;
+  title: string;
+  visible?: boolean;
+  /**
+   * Which file the data came from last: 1, and one more with each update from a file.
+   */
+  edition?: number;
+  /**
+   * Layers of the same group are listed together.
+   */
+  group?: string;
+  /**
+   * A locked layer does not respond to editing.
+   */
+  locked?: boolean;
+  opacity?: Opacity;
+  /**
+   * Is a feature drawn by the first rule that it meets, or by all?
+   */
+  match?: "first" | "all";
+  /**
+   * The scales (denominators) between which the layer is drawn, both counted in.
+   */
+  shown?: {
+    from?: Scale;
+    to?: Scale;
+  };
+  design_scale?: Scale;
+  /**
+   * Where the features are: a file beside the book (any format GDAL reads, and a layer in it), or a GeoJSON collection in the book itself.
+   */
+  data?: {
+    file?: string;
+    layer?: string;
+    collection?: {};
+  };
+  label?: {
+    attribute: string;
+    face?: Id;
+    size_pt?: SizePt;
+    colour?: Colour;
+    halo?: Colour;
+  };
+  rules: Rule[];
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "rule".
+ */
+export interface Rule {
+  title: string;
+  /**
+   * A condition in OGC CQL2 JSON (OGC 21-065r2).
+   */
+  when?: {};
+  symbol: MapSymbol;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "mapSymbol".
+ */
+export interface MapSymbol {
+  strokes?: Stroke[];
+  fill?: Fill;
+  pattern?: {
+    kind: "lines" | "crossed" | "dots" | "staggered-dots" | "dashes" | "plus-signs";
+    colour?: Colour;
+    spacing_mm?: number;
+    width_mm?: number;
+    angle_deg?: number;
+    opacity?: Opacity;
+  };
+  marker?: {
+    shape: Id;
+    size_mm: number;
+    colour: Colour;
+    opacity?: Opacity;
+    outline?: Stroke;
+  };
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "stroke".
+ */
+export interface Stroke {
+  colour?: Colour;
+  width_mm?: number;
+  dash_mm?: number[];
+  cap?: "butt" | "round" | "square";
+  join?: "miter" | "round" | "bevel";
+  opacity?: Opacity;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "fill".
+ */
+export interface Fill {
+  colour: Colour;
+  opacity?: Opacity;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "ownMarker".
+ */
+export interface OwnMarker {
+  id: Id;
+  title: string;
+  svg: string;
+}
+/**
+ * A file that the book carries: its bytes in base64, a file beside the book, or (where the application keeps them) their SHA-256.
+ *
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "enclosure".
+ */
+export interface Enclosure {
+  id: Id;
+  title: string;
+  content?: string;
+  data?: string;
+  file?: string;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "layout".
+ */
+export interface Layout {
+  name?: string;
+  page: {
+    size:
+      | "A0"
+      | "A1"
+      | "A2"
+      | "A3"
+      | "A4"
+      | "A5"
+      | "A6"
+      | "B0"
+      | "B1"
+      | "B2"
+      | "B3"
+      | "B4"
+      | "B5"
+      | "B6"
+      | "ANSI A"
+      | "ANSI B"
+      | "ANSI C"
+      | "ANSI D"
+      | "ANSI E"
+      | "ARCH A"
+      | "ARCH B"
+      | "ARCH C"
+      | "ARCH D"
+      | "ARCH E"
+      | "custom";
+    width_mm?: number;
+    height_mm?: number;
+    orientation?: "portrait" | "landscape";
+    margins_mm: {
+      top: LengthMm;
+      right: LengthMm;
+      bottom: LengthMm;
+      left: LengthMm;
+    };
+    binding?: {
+      edge: "left" | "top" | "right";
+      gutter_mm: LengthMm;
+      /**
+       * Printed on both sides: even pages of the book (a key sheet is page 1) have left and right the other way round.
+       */
+      mirrored?: boolean;
+    };
+    /**
+     * How far the drawing goes beyond the trimmed page.
+     */
+    bleed_mm?: number;
+    trim_marks?: boolean;
+  };
+  /**
+   * Lines to snap to, in mm from the page's left and upper edge; they do not print.
+   */
+  guides?: {
+    x?: Guides;
+    y?: Guides;
+  };
+  elements: Element[];
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "map_frame_element".
+ */
+export interface MapFrameElement {
+  kind: "map_frame";
+  id: Id;
+  place: Place;
+  /**
+   * What it is called where it is designed.
+   */
+  title?: string;
+  /**
+   * Clockwise about the middle of its box.
+   */
+  rotation_deg?: number;
+  hidden?: boolean;
+  /**
+   * A locked element does not respond to editing.
+   */
+  locked?: boolean;
+  group?: Id;
+  border?: Border;
+  grids?: Grid[];
+  /**
+   * Where neighbouring sheets take over, with their names.
+   */
+  match_lines?: {
+    stroke?: Stroke;
+    face?: Id;
+    size_pt?: SizePt;
+  };
+}
+/**
+ * Distances from the edges of the live area (the page inside margins and gutter), or sizes.
+ *
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "place".
+ */
+export interface Place {
+  left_mm?: number;
+  right_mm?: number;
+  top_mm?: number;
+  bottom_mm?: number;
+  width_mm?: number;
+  height_mm?: number;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "border".
+ */
+export interface Border {
+  kind?: "plain" | "ticked" | "double" | "banded";
+  colour?: Colour;
+  /**
+   * Of its line.
+   */
+  width_mm?: number;
+  dash_mm?: number[];
+  opacity?: Opacity;
+  cap?: "butt" | "round" | "square";
+  join?: "miter" | "round" | "bevel";
+  /**
+   * Margin between the ground and the border.
+   */
+  gap_mm?: number;
+  /**
+   * From its inner to its outer edge; as the kind has it where none is given.
+   */
+  thickness_mm?: number;
+  /**
+   * The line at the ground's edge where there is a margin; width 0 for none.
+   */
+  inner?: {
+    colour?: Colour;
+    width_mm?: number;
+  };
+  /**
+   * By a grid's lines (the first one's where none is named), or evenly by about so many mm.
+   */
+  steps?: {
+    grid?: Id;
+    mm?: number;
+  };
+  rows?: number;
+  dark?: Colour;
+  light?: Colour;
+  corner_blocks?: boolean;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "grid".
+ */
+export interface Grid {
+  id: Id;
+  title?: string;
+  /**
+   * "book", "geographic" (longitude and latitude of the book's reference), "utm" (the zones that the frame shows, on WGS 84), or a reference of its own.
+   */
+  reference: string;
+  hidden?: boolean;
+  /**
+   * Which sheets: all, those that stand upright, those that are turned (as in a strip).
+   */
+  drawn_on?: "all" | "upright" | "turned";
+  /**
+   * Below the layers of the ground.
+   */
+  under?: boolean;
+  /**
+   * Spacing aimed at on paper; an automatic interval is the nearest of the standard series.
+   */
+  wished_mm?: number;
+  /**
+   * An automatic interval suits each sheet's scale, or is one for the whole book.
+   */
+  fitted?: "sheet" | "book";
+  /**
+   * Fixed intervals; without one, the interval is automatic.
+   */
+  interval?: {
+    x?: GridInterval;
+    y?: GridInterval;
+  };
+  /**
+   * Where lines are counted from.
+   */
+  origin?: {
+    x?: GridInterval;
+    y?: GridInterval;
+  };
+  look?: "lines" | "crosses" | "ticks" | "dots" | "squares";
+  /**
+   * Arms of crosses.
+   */
+  arm_mm?: number;
+  /**
+   * Length of ticks.
+   */
+  tick_mm?: number;
+  ticks?: "inside" | "outside" | "across";
+  /**
+   * Of dots and squares.
+   */
+  size_mm?: number;
+  stroke: Stroke;
+  /**
+   * Every nth line is drawn heavier.
+   */
+  major?: {
+    every: number;
+    stroke?: Stroke;
+  };
+  halo?: Halo;
+  /**
+   * The letters of the 100 km squares, where the reference defines them.
+   */
+  squares?: {
+    size_pt?: SizePt;
+    colour?: Colour;
+  };
+  labels?: {
+    sides: ("top" | "right" | "bottom" | "left")[];
+    place?: "outside" | "inside";
+    /**
+     * Along the side, upright, or along the line.
+     */
+    turn?: "edge" | "upright" | "line";
+    /**
+     * A side has the labels of the lines that cross it more steeply, or of both.
+     */
+    families?: "own" | "both";
+    /**
+     * In full, or short with the first and last in full.
+     */
+    form?: "full" | "short";
+    /**
+     * Degrees, degrees and minutes, degrees, minutes and seconds, or decimal degrees; as the interval needs it where none is given.
+     */
+    notation?: "d" | "dm" | "dms" | "decimal";
+    /**
+     * As many as keep a label within 0.05 mm of its line where none are given.
+     */
+    decimals?: number;
+    /**
+     * Angles have letters and lengths signs where nothing is given.
+     */
+    hemisphere?: "letters" | "signs";
+    /**
+     * Leading zeros of degrees: 007°.
+     */
+    zeros?: boolean;
+    thousands?: "thin" | "comma" | "point" | "none";
+    /**
+     * The unit after each length.
+     */
+    unit?: boolean;
+    /**
+     * The coordinates of the frame's corners in full.
+     */
+    corners?: boolean;
+    distance_mm?: LengthMm;
+    /**
+     * Lines keep so clear of labels that stand on them.
+     */
+    gap_mm?: number;
+    face?: Id;
+    size_pt?: SizePt;
+    colour?: Colour;
+    halo?: Halo;
+  };
+}
+/**
+ * A lighter rim so that it can be read over the map.
+ *
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "halo".
+ */
+export interface Halo {
+  colour?: Colour;
+  width_mm?: number;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "text_element".
+ */
+export interface TextElement {
+  kind: "text";
+  id: Id;
+  place: Place;
+  /**
+   * What it is called where it is designed.
+   */
+  title?: string;
+  /**
+   * Clockwise about the middle of its box.
+   */
+  rotation_deg?: number;
+  hidden?: boolean;
+  /**
+   * A locked element does not respond to editing.
+   */
+  locked?: boolean;
+  group?: Id;
+  text: string;
+  face?: Id;
+  size_pt?: SizePt;
+  colour?: Colour;
+  align?: "left" | "centre" | "right" | "justify";
+  anchor?: "top" | "middle" | "bottom";
+  tracking_pt?: number;
+  line_height?: number;
+  least_pt?: SizePt;
+  padding_mm?: LengthMm;
+  fill?: Fill;
+  stroke?: Stroke;
+  corner_mm?: LengthMm;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "scale_bar_element".
+ */
+export interface ScaleBarElement {
+  kind: "scale_bar";
+  id: Id;
+  place: Place;
+  /**
+   * What it is called where it is designed.
+   */
+  title?: string;
+  /**
+   * Clockwise about the middle of its box.
+   */
+  rotation_deg?: number;
+  hidden?: boolean;
+  /**
+   * A locked element does not respond to editing.
+   */
+  locked?: boolean;
+  group?: Id;
+  style?: "alternating" | "double" | "hollow" | "line" | "stepped" | "graded" | "ratio" | "pair";
+  /**
+   * Between the rows of a double bar.
+   */
+  gap_mm?: number;
+  /**
+   * Of the line: up, down or through it.
+   */
+  ticks?: "up" | "down" | "through";
+  /**
+   * A family changes to its larger unit where the bar is at least one of it long.
+   */
+  units?:
+    | "metric"
+    | "imperial"
+    | "survey"
+    | "yards"
+    | "nautical"
+    | "m"
+    | "km"
+    | "ft"
+    | "us-ft"
+    | "yd"
+    | "mi"
+    | "nmi"
+    | "paces"
+    | "minutes";
+  /**
+   * A second bar below, from the same zero.
+   */
+  second_units?:
+    | "metric"
+    | "imperial"
+    | "survey"
+    | "yards"
+    | "nautical"
+    | "m"
+    | "km"
+    | "ft"
+    | "us-ft"
+    | "yd"
+    | "mi"
+    | "nmi"
+    | "paces"
+    | "minutes";
+  /**
+   * Length of a pace (common practice).
+   */
+  pace_m?: number;
+  /**
+   * Kilometres an hour, for minutes of walking (common practice).
+   */
+  walk_kmh?: number;
+  /**
+   * To the right of zero; as many as are round where none are given.
+   */
+  divisions?: number;
+  /**
+   * A fixed length with its unit, such as 100 m; else the longest round one that fits.
+   */
+  per_division?: string;
+  /**
+   * Subdivisions to the left of zero.
+   */
+  left?: number;
+  /**
+   * Shorter than this it is refused; 5 mm where nothing is said.
+   */
+  least_mm?: number;
+  most_mm?: number;
+  height_mm?: number;
+  tick_mm?: number;
+  /**
+   * Between the bars of two units.
+   */
+  bars_gap_mm?: number;
+  labelled?: "all" | "alternate" | "ends" | "none";
+  labels_at?: "above" | "below";
+  label_gap_mm?: number;
+  /**
+   * As many as the values need where none are given.
+   */
+  decimals?: number;
+  thousands?: "thin" | "comma" | "point" | "none";
+  unit_at?: "last" | "middle" | "none";
+  /**
+   * The unit's own symbol where nothing is given.
+   */
+  unit_text?: string;
+  /**
+   * The representative fraction.
+   */
+  ratio?: "none" | "above" | "below";
+  /**
+   * The scale in a sentence.
+   */
+  verbal?: "none" | "above" | "below";
+  verbal_units?: "metric" | "imperial";
+  align?: "left" | "centre" | "right";
+  light?: Colour;
+  stroke_mm?: number;
+  halo?: Halo;
+  backing?: Fill;
+  face?: Id;
+  size_pt?: SizePt;
+  colour?: Colour;
+  frame?: Id;
+  /**
+   * Along the page's horizontal on the ground, or along the grid as the reference counts.
+   */
+  measured?: "level" | "grid";
+  /**
+   * The place on the page where it is true; the frame's middle where none is given.
+   */
+  at?: {
+    x_mm: number;
+    y_mm: number;
+  };
+  /**
+   * Off by more than this anywhere in the frame, it is warned of.
+   */
+  error_limit_percent?: number;
+  over_limit?: "warn" | "by_latitude";
+  /**
+   * One round length for all sheets of a scale, or the longest for each sheet.
+   */
+  fitted?: "book" | "sheet";
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "north_arrow_element".
+ */
+export interface NorthArrowElement {
+  kind: "north_arrow";
+  id: Id;
+  place: Place;
+  /**
+   * What it is called where it is designed.
+   */
+  title?: string;
+  /**
+   * Clockwise about the middle of its box.
+   */
+  rotation_deg?: number;
+  hidden?: boolean;
+  /**
+   * A locked element does not respond to editing.
+   */
+  locked?: boolean;
+  group?: Id;
+  colour?: Colour;
+  /**
+   * Which north it points to.
+   */
+  north?: "grid" | "true" | "magnetic";
+  /**
+   * One of the shipped drawings.
+   */
+  form?: string;
+  letter?: string;
+  /**
+   * North of the frame's middle, or of the place nearest to the arrow.
+   */
+  at?: "frame" | "here";
+  face?: Id;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "legend_element".
+ */
+export interface LegendElement {
+  kind: "legend";
+  id: Id;
+  place: Place;
+  /**
+   * What it is called where it is designed.
+   */
+  title?: string;
+  /**
+   * Clockwise about the middle of its box.
+   */
+  rotation_deg?: number;
+  hidden?: boolean;
+  /**
+   * A locked element does not respond to editing.
+   */
+  locked?: boolean;
+  group?: Id;
+  pitch_mm?: number;
+  face?: Id;
+  size_pt?: SizePt;
+  colour?: Colour;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "neatline_element".
+ */
+export interface NeatlineElement {
+  kind: "neatline";
+  id: Id;
+  place: Place;
+  /**
+   * What it is called where it is designed.
+   */
+  title?: string;
+  /**
+   * Clockwise about the middle of its box.
+   */
+  rotation_deg?: number;
+  hidden?: boolean;
+  /**
+   * A locked element does not respond to editing.
+   */
+  locked?: boolean;
+  group?: Id;
+  stroke?: Stroke;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "line_element".
+ */
+export interface LineElement {
+  kind: "line";
+  id: Id;
+  place: Place;
+  /**
+   * What it is called where it is designed.
+   */
+  title?: string;
+  /**
+   * Clockwise about the middle of its box.
+   */
+  rotation_deg?: number;
+  hidden?: boolean;
+  /**
+   * A locked element does not respond to editing.
+   */
+  locked?: boolean;
+  group?: Id;
+  stroke?: Stroke;
+  slope?: "down" | "up";
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "box_element".
+ */
+export interface BoxElement {
+  kind: "box";
+  id: Id;
+  place: Place;
+  /**
+   * What it is called where it is designed.
+   */
+  title?: string;
+  /**
+   * Clockwise about the middle of its box.
+   */
+  rotation_deg?: number;
+  hidden?: boolean;
+  /**
+   * A locked element does not respond to editing.
+   */
+  locked?: boolean;
+  group?: Id;
+  fill?: Fill;
+  stroke?: Stroke;
+  corner_mm?: LengthMm;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "ellipse_element".
+ */
+export interface EllipseElement {
+  kind: "ellipse";
+  id: Id;
+  place: Place;
+  /**
+   * What it is called where it is designed.
+   */
+  title?: string;
+  /**
+   * Clockwise about the middle of its box.
+   */
+  rotation_deg?: number;
+  hidden?: boolean;
+  /**
+   * A locked element does not respond to editing.
+   */
+  locked?: boolean;
+  group?: Id;
+  fill?: Fill;
+  stroke?: Stroke;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "picture_element".
+ */
+export interface PictureElement {
+  kind: "picture";
+  id: Id;
+  place: Place;
+  /**
+   * What it is called where it is designed.
+   */
+  title?: string;
+  /**
+   * Clockwise about the middle of its box.
+   */
+  rotation_deg?: number;
+  hidden?: boolean;
+  /**
+   * A locked element does not respond to editing.
+   */
+  locked?: boolean;
+  group?: Id;
+  drawing?: Id;
+  colour?: Colour;
+  picture?: Id;
+  /**
+   * A picture whole inside its box, or filling it and cut by it.
+   */
+  fit?: "inside" | "fill";
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "key_frame_element".
+ */
+export interface KeyFrameElement {
+  kind: "key_frame";
+  id: Id;
+  place: Place;
+  /**
+   * What it is called where it is designed.
+   */
+  title?: string;
+  /**
+   * Clockwise about the middle of its box.
+   */
+  rotation_deg?: number;
+  hidden?: boolean;
+  /**
+   * A locked element does not respond to editing.
+   */
+  locked?: boolean;
+  group?: Id;
+  border?: Border;
+  grids?: Grid[];
+  colour?: Colour;
+  face?: Id;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "adjoining_element".
+ */
+export interface AdjoiningElement {
+  kind: "adjoining";
+  id: Id;
+  place: Place;
+  /**
+   * What it is called where it is designed.
+   */
+  title?: string;
+  /**
+   * Clockwise about the middle of its box.
+   */
+  rotation_deg?: number;
+  hidden?: boolean;
+  /**
+   * A locked element does not respond to editing.
+   */
+  locked?: boolean;
+  group?: Id;
+  face?: Id;
+  size_pt?: SizePt;
+  colour?: Colour;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "locator_element".
+ */
+export interface LocatorElement {
+  kind: "locator";
+  id: Id;
+  place: Place;
+  /**
+   * What it is called where it is designed.
+   */
+  title?: string;
+  /**
+   * Clockwise about the middle of its box.
+   */
+  rotation_deg?: number;
+  hidden?: boolean;
+  /**
+   * A locked element does not respond to editing.
+   */
+  locked?: boolean;
+  group?: Id;
+  border?: Border;
+  grids?: Grid[];
+  colour?: Colour;
+  face?: Id;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "north_diagram_element".
+ */
+export interface NorthDiagramElement {
+  kind: "north_diagram";
+  id: Id;
+  place: Place;
+  /**
+   * What it is called where it is designed.
+   */
+  title?: string;
+  /**
+   * Clockwise about the middle of its box.
+   */
+  rotation_deg?: number;
+  hidden?: boolean;
+  /**
+   * A locked element does not respond to editing.
+   */
+  locked?: boolean;
+  group?: Id;
+  face?: Id;
+  size_pt?: SizePt;
+  colour?: Colour;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "grid_note_element".
+ */
+export interface GridNoteElement {
+  kind: "grid_note";
+  id: Id;
+  place: Place;
+  /**
+   * What it is called where it is designed.
+   */
+  title?: string;
+  /**
+   * Clockwise about the middle of its box.
+   */
+  rotation_deg?: number;
+  hidden?: boolean;
+  /**
+   * A locked element does not respond to editing.
+   */
+  locked?: boolean;
+  group?: Id;
+  face?: Id;
+  size_pt?: SizePt;
+  colour?: Colour;
+  align?: "left" | "centre" | "right" | "justify";
+  anchor?: "top" | "middle" | "bottom";
+  tracking_pt?: number;
+  line_height?: number;
+  least_pt?: SizePt;
+  padding_mm?: LengthMm;
+  fill?: Fill;
+  stroke?: Stroke;
+  corner_mm?: LengthMm;
+  grid?: Id;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "index".
+ */
+export interface Index {
+  /**
+   * Rows and columns; frames along a line; a sheet for each feature; cells from polygons drawn elsewhere.
+   */
+  kind: "grid" | "strip" | "features" | "layer";
+  /**
+   * What the index covers: the id of a layer, or parts together.
+   */
+  area: Id | AreaPart[];
+  room?: GroundLength;
+  scale: Scale;
+  /**
+   * What the scale holds: the map plane (projection), or the ground at the sheet's centre.
+   */
+  held?: "projection" | "ground";
+  /**
+   * How much neighbours overlap, each way its own: "8 mm" on paper, "5 %" of the frame, "20 m" of ground; of a strip, x is along the line.
+   */
+  overlap?: {
+    x?: Overlap;
+    y?: Overlap;
+  };
+  overlap_mm?: number;
+  /**
+   * Grid: which cells stay: those that touch the area, that hold at least this share of area, or all.
+   */
+  keep?: ("touching" | "all") | number;
+  /**
+   * Grid: neighbours are so far apart on the ground, each way its own, whatever the frame shows; in place of an overlap.
+   */
+  step?: {
+    x?: GroundLength;
+    y?: GroundLength;
+  };
+  /**
+   * Grid: sheet corners on multiples of a ground length, or a corner at a point of the reference; without it the grid is centred on the area.
+   */
+  start?:
+    | {
+        kind: "round";
+        multiple: GroundLength;
+      }
+    | {
+        kind: "point";
+        x: number;
+        y: number;
+      };
+  /**
+   * Grid: counter-clockwise in degrees, or "best", as the area lies.
+   */
+  turn?: "best" | number;
+  /**
+   * Grid: look for the place (and the turn) at which the fewest sheets cover.
+   */
+  fewest?: "moved" | "turned";
+  /**
+   * Strip: how far the line stays inside the frame's sides.
+   */
+  lead_mm?: number;
+  /**
+   * Strip: how far frames may be turned either way.
+   */
+  most_turn_deg?: number;
+  /**
+   * Strip: frames turned one sense, so that north is up on as many as can be, or so that all are read along the route.
+   */
+  upward?: "north" | "route";
+  gap?: GroundLength;
+  /**
+   * Strip: followed the other way.
+   */
+  reverse?: boolean;
+  /**
+   * Sheets by feature: their scale.
+   */
+  rule?: {
+    kind: "hold" | "fit" | "ladder" | "attribute";
+    margin?: Overlap;
+    ladder?: Scale[];
+    attribute?: string;
+  };
+  /**
+   * Sheets by feature: about the middle of the extent, or of the largest circle inside.
+   */
+  centre?: "extent" | "inner";
+  /**
+   * Sheets by feature: several for one that is larger than the frame.
+   */
+  several?: boolean;
+  /**
+   * From a layer: where the scale is.
+   */
+  scale_attribute?: string;
+  /**
+   * From a layer: where the turn is, counter-clockwise in degrees.
+   */
+  turn_attribute?: string;
+  naming?: {
+    /**
+     * By column and row, by number, or by an attribute of the feature.
+     */
+    kind?: "places" | "numbers" | "attribute";
+    columns?: "letters" | "numbers";
+    rows?: "letters" | "numbers";
+    first?: "column" | "row";
+    between?: string;
+    rows_from?: "north" | "south";
+    digits?: number;
+    prefix?: string;
+    /**
+     * The letters I and O are left out.
+     */
+    without_io?: boolean;
+    attribute?: string;
+  };
+  order?: {
+    kind:
+      | "rows"
+      | "columns"
+      | "rows_back_forth"
+      | "columns_back_forth"
+      | "clockwise"
+      | "counter_clockwise"
+      | "as_woven"
+      | "names"
+      | "attribute"
+      | "by_hand";
+    /**
+     * By which attribute of the features the cells are taken, naturally.
+     */
+    attribute?: string;
+    from?: "north_west" | "north_east" | "south_west" | "south_east";
+    /**
+     * Going round begins at this bearing from the middle.
+     */
+    start_deg?: number;
+  };
+}
+/**
+ * A layer (all of it, the features that meet a condition, or those of these identities), or a polygon drawn by hand as [x, y] corners in the book's reference.
+ *
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "areaPart".
+ */
+export interface AreaPart {
+  layer?: Id;
+  when?: {};
+  features?: number[];
+  polygon?: [number, number][];
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "scaleBarStyle".
+ */
+export interface ScaleBarStyle {
+  style?: "alternating" | "double" | "hollow" | "line" | "stepped" | "graded" | "ratio" | "pair";
+  /**
+   * Between the rows of a double bar.
+   */
+  gap_mm?: number;
+  /**
+   * Of the line: up, down or through it.
+   */
+  ticks?: "up" | "down" | "through";
+  /**
+   * A family changes to its larger unit where the bar is at least one of it long.
+   */
+  units?:
+    | "metric"
+    | "imperial"
+    | "survey"
+    | "yards"
+    | "nautical"
+    | "m"
+    | "km"
+    | "ft"
+    | "us-ft"
+    | "yd"
+    | "mi"
+    | "nmi"
+    | "paces"
+    | "minutes";
+  /**
+   * A second bar below, from the same zero.
+   */
+  second_units?:
+    | "metric"
+    | "imperial"
+    | "survey"
+    | "yards"
+    | "nautical"
+    | "m"
+    | "km"
+    | "ft"
+    | "us-ft"
+    | "yd"
+    | "mi"
+    | "nmi"
+    | "paces"
+    | "minutes";
+  /**
+   * Length of a pace (common practice).
+   */
+  pace_m?: number;
+  /**
+   * Kilometres an hour, for minutes of walking (common practice).
+   */
+  walk_kmh?: number;
+  /**
+   * To the right of zero; as many as are round where none are given.
+   */
+  divisions?: number;
+  /**
+   * A fixed length with its unit, such as 100 m; else the longest round one that fits.
+   */
+  per_division?: string;
+  /**
+   * Subdivisions to the left of zero.
+   */
+  left?: number;
+  /**
+   * Shorter than this it is refused; 5 mm where nothing is said.
+   */
+  least_mm?: number;
+  most_mm?: number;
+  height_mm?: number;
+  tick_mm?: number;
+  /**
+   * Between the bars of two units.
+   */
+  bars_gap_mm?: number;
+  labelled?: "all" | "alternate" | "ends" | "none";
+  labels_at?: "above" | "below";
+  label_gap_mm?: number;
+  /**
+   * As many as the values need where none are given.
+   */
+  decimals?: number;
+  thousands?: "thin" | "comma" | "point" | "none";
+  unit_at?: "last" | "middle" | "none";
+  /**
+   * The unit's own symbol where nothing is given.
+   */
+  unit_text?: string;
+  /**
+   * The representative fraction.
+   */
+  ratio?: "none" | "above" | "below";
+  /**
+   * The scale in a sentence.
+   */
+  verbal?: "none" | "above" | "below";
+  verbal_units?: "metric" | "imperial";
+  align?: "left" | "centre" | "right";
+  light?: Colour;
+  stroke_mm?: number;
+  halo?: Halo;
+  backing?: Fill;
+  face?: Id;
+  size_pt?: SizePt;
+  colour?: Colour;
+}

@@ -1,0 +1,48 @@
+// Made by bin/generate out of what the core declares. Do not edit.
+
+export const elements = [
+  ["map_frame", "Map frame"],
+  ["text", "Text"],
+  ["scale_bar", "Scale bar"],
+  ["north_arrow", "North arrow"],
+  ["legend", "Legend"],
+  ["neatline", "Neatline"],
+  ["line", "Line"],
+  ["box", "Box"],
+  ["ellipse", "Ellipse"],
+  ["picture", "Picture"],
+  ["key_frame", "Key frame"],
+  ["adjoining", "Adjoining sheets"],
+  ["locator", "Locator"],
+  ["north_diagram", "Diagram of norths"],
+  ["grid_note", "Note on a grid"],
+] as const;
+export const barStyles = [
+  ["alternating", "Chequered"],
+  ["double", "Double chequered"],
+  ["hollow", "Outline"],
+  ["line", "Ticked line"],
+  ["stepped", "Stepped"],
+  ["graded", "Tapered"],
+  ["ratio", "Fraction alone"],
+  ["pair", "Two units"],
+] as const;
+export const gridLooks = [
+  ["lines", "Lines"],
+  ["crosses", "Crosses"],
+  ["ticks", "Ticks"],
+  ["dots", "Dots"],
+  ["squares", "Squares"],
+] as const;
+export const borders = [
+  ["plain", "Plain"],
+  ["ticked", "Ticked"],
+  ["double", "Double"],
+  ["banded", "Banded"],
+] as const;
+export const indexKinds = [
+  ["grid", "Grid"],
+  ["strip", "Strip"],
+  ["features", "Sheets by feature"],
+  ["layer", "Cells of a layer"],
+] as const;
