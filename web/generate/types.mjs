@@ -12,6 +12,7 @@ function forTypes(node, name) {
   if (Array.isArray(node)) return node.map((item) => forTypes(item));
   if (node === null || typeof node !== "object") return node;
   if (name === "element") return { oneOf: node.allOf.map((kind) => forTypes(kind.then)) };
+  if (node.type === "object" && !node.properties) return { tsType: "unknown" };
   const kept = Object.fromEntries(Object.entries(node).filter(([key]) => !["if", "then", "default", "uniqueItems"].includes(key)));
   if (kept.properties) delete kept.oneOf;
   if (!(kept.minItems === 2 && kept.maxItems === 2)) {

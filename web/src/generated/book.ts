@@ -160,7 +160,7 @@ export interface Layer {
   data?: {
     file?: string;
     layer?: string;
-    collection?: {};
+    collection?: unknown;
   };
   label?: {
     attribute: string;
@@ -177,10 +177,7 @@ export interface Layer {
  */
 export interface Rule {
   title: string;
-  /**
-   * A condition in OGC CQL2 JSON (OGC 21-065r2).
-   */
-  when?: {};
+  when?: unknown;
   symbol: MapSymbol;
 }
 /**
@@ -1208,7 +1205,7 @@ export interface Index {
  */
 export interface AreaPart {
   layer?: Id;
-  when?: {};
+  when?: unknown;
   features?: number[];
   polygon?: [number, number][];
 }

@@ -1,0 +1,133 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Document
+    # Version 1 of the book format in the words of version 2: other names for the same things, and angles clockwise
+    # throughout. What version 1 did not know stays where it is, for the schema to tell.
+    module Upgrade
+      FROM = 1
+
+      BOOK = {"reference" => "crs", "key_layout" => "index_layout"}.freeze
+      LAYER = {"edition" => "version", "shown" => "visible_scales"}.freeze
+      SCALES = {"from" => "largest", "to" => "smallest"}.freeze
+      TEXT = {"least_pt" => "minimum_pt"}.freeze
+      BAR = {
+        "per_division" => "division_length",
+        "left" => "extension",
+        "least_mm" => "minimum_mm",
+        "most_mm" => "maximum_mm",
+        "ratio" => "fraction",
+        "at" => "true_at",
+        "over_limit" => "if_exceeded"
+      }.freeze
+      BAR_STYLES = {
+        "alternating" => "chequered",
+        "double" => "double_chequered",
+        "hollow" => "outline",
+        "line" => "ticked_line",
+        "graded" => "tapered",
+        "ratio" => "fraction_alone",
+        "pair" => "two_units"
+      }.freeze
+      GRID = {
+        "reference" => "crs",
+        "wished_mm" => "target_mm",
+        "major" => "index_lines",
+        "under" => "draw_order"
+      }.freeze
+      DRAWN_ON = {"upright" => "unrotated", "turned" => "rotated"}.freeze
+      LABELS = {
+        "place" => "position",
+        "turn" => "orientation",
+        "distance_mm" => "label_gap_mm",
+        "gap_mm" => "line_gap_mm"
+      }.freeze
+      ORIENTATIONS = {"edge" => "along_edge", "upright" => "level", "line" => "along_line"}.freeze
+      INDEX = {
+        "room" => "buffer",
+        "step" => "spacing",
+        "start" => "origin",
+        "turn" => "rotation_deg",
+        "lead_mm" => "clearance_mm",
+        "most_turn_deg" => "maximum_rotation_deg",
+        "gap" => "gap_tolerance",
+        "rule" => "scale_rule",
+        "scale_attribute" => "scale_field",
+        "turn_attribute" => "rotation_field"
+      }.freeze
+      RULES = {"hold" => "fixed", "ladder" => "standard_scales", "attribute" => "field"}.freeze
+      RULE = {"ladder" => "standard_scales", "attribute" => "field"}.freeze
+      NAMING = {"between" => "separator", "attribute" => "field"}.freeze
+      LIVE = {
+        "sheet.ratio" => "sheet.fraction",
+        "sheet.declination_change" => "sheet.annual_change",
+        "reference." => "crs."
+      }.freeze
+
+      module_function
+
+      # A whole document; one of another version than the first as it is.
+      def book(document)
+        return document unless document.is_a?(Hash) && document["version"] == FROM
+        named(document, BOOK, "version" => ->(_) { Contents::VERSION }, "layers" => each(:layer),
+          "key_layout" => ->(value) { layout(value) }, "layout" => ->(value) { layout(value) },
+          "index" => ->(value) { index(value) })
+      end
+
+      def layer(layer) = named(layer, LAYER, "shown" => ->(scales) { named(scales, SCALES) })
+
+      def layout(layout) = named(layout, {}, "elements" => each(:element))
+
+      def element(element)
+        return element unless element.is_a?(Hash)
+        case element["kind"]
+        when "scale_bar"
+          bar(element)
+        when "text", "grid_note"
+          named(element, TEXT, "text" => ->(text) { live(text) })
+        when "key_frame"
+          frame(element).merge("kind" => "index_frame")
+        else
+          frame(element)
+        end
+      end
+
+      # A scale bar, or its style alone.
+      def bar(bar) = named(bar, BAR, "style" => ->(style) { BAR_STYLES.fetch(style, style) })
+
+      def frame(frame) = named(frame, {}, "grids" => each(:grid))
+
+      def grid(grid)
+        named(grid, GRID, "labels" => ->(labels) { self.labels(labels) },
+          "under" => ->(under) { (under == true) ? "below" : "above" },
+          "drawn_on" => ->(sheets) { DRAWN_ON.fetch(sheets, sheets) })
+      end
+
+      def labels(labels)
+        named(labels, LABELS, "turn" => ->(turn) { ORIENTATIONS.fetch(turn, turn) },
+          "families" => ->(families) { (families == "own") ? "main" : families })
+      end
+
+      def index(index)
+        named(index, INDEX, "held" => ->(held) { (held == "ground") ? "ellipsoid" : held },
+          "turn" => ->(turn) { turn.is_a?(Numeric) ? -turn : ((turn == "best") ? "align" : turn) },
+          "rule" => ->(rule) { named(rule, RULE, "kind" => ->(kind) { RULES.fetch(kind, kind) }) },
+          "naming" => ->(naming) { named(naming, NAMING, "kind" => field) },
+          "order" => ->(order) { named(order, {"attribute" => "field"}, "kind" => field) })
+      end
+
+      def live(text) = text.is_a?(String) ? text.gsub(/\b(?:sheet\.(?:ratio|declination_change)\b|reference\.(?=name|code|datum))/, LIVE) : text
+
+      def field = ->(kind) { {"attribute" => "field", "as_woven" => "as_generated"}.fetch(kind, kind) }
+
+      # The object with members under other names, in the order that they have; values: what becomes of some of them, by
+      # their old names.
+      def named(object, names, values = {})
+        return object unless object.is_a?(Hash)
+        object.to_h { |key, value| [names.fetch(key, key), values.key?(key) ? values[key].call(value) : value] }
+      end
+
+      def each(method) = ->(list) { list.is_a?(Array) ? list.map { |item| public_send(method, item) } : list }
+    end
+  end
+end
