@@ -39,7 +39,7 @@ module App
         else
           arrival.turn(
             "failed",
-            reason: "#{arrival.name} did not arrive whole, since the server ended meanwhile; bring it in again."
+            reason: "#{arrival.name} did not arrive whole, since the server ended meanwhile; import it again."
           )
         end
       end
@@ -143,7 +143,7 @@ module App
           .edits
           .pluck(:before, :after)
           .flatten
-          .flat_map { |document| document["layers"].map { |layer| [layer["id"], layer.fetch("edition", 1)] } }
+          .flat_map { |document| document["layers"].map { |layer| [layer["id"], layer.fetch("version", 1)] } }
           .to_set
       busy = Arrival.where(book_id: book.id, state: "importing").pluck(:id)
       removed.reject { |layer| reachable.include?([layer.key, layer.edition]) || busy.include?(layer.arrival_id) }

@@ -38,14 +38,14 @@ end
 
 book = {
   "format" => "tile-loom-book",
-  "version" => 1,
+  "version" => 2,
   "title" => "Skarrow Moss",
   "subtitle" => "Dam inspection, spring",
   "author" => "Skarrow Moss peat team",
   "subject" => "Field sheets for inspecting peat dams",
   "source" => "Surveyed and drawn by the Moss team. Heights in metres. An invented place.",
   "date" => "2026-04-01",
-  "reference" => "EPSG:25829",
+  "crs" => "EPSG:25829",
   "layers" => [
     layer.call(
       "restoration-area",
@@ -186,7 +186,7 @@ book = {
   "index" => {
     "kind" => "grid",
     "area" => "restoration-area",
-    "room" => "50 m",
+    "buffer" => "50 m",
     "scale" => 2500,
     "held" => "projection",
     "overlap_mm" => 8

@@ -59,9 +59,9 @@ module BrowserSpecs
   end
 
   def keep
-    click_button("Keep")
+    click_button("Apply")
     expect(page).to have_no_css("[role=dialog]")
-    expect(page).to have_text("All changes kept")
+    expect(page).to have_text("All changes saved")
   end
 
   def choose(label, title)
@@ -79,7 +79,7 @@ module BrowserSpecs
     find("li[role=option]", text: option, match: :prefer_exact).click
   end
 
-  def undo(times = 1) = times.times { click_button("Undo") && expect(page).to(have_text("All changes kept")) }
+  def undo(times = 1) = times.times { click_button("Undo") && expect(page).to(have_text("All changes saved")) }
 
   # What the block gives, asked again for a while: what a worker or a request is about to write.
   RSpec::Matchers.define :become do |wanted|

@@ -42,14 +42,15 @@ module App
     end
 
     # Weaves the cells by the settings as they stand.
-    def weave_anew(revision: nil, &done) = of_cells("Weave anew", revision: revision) { @book.weave.tap { done&.call } }
+    def weave_anew(revision: nil, &done) =
+      of_cells("Rebuild the index", revision: revision) { @book.weave.tap { done&.call } }
 
     # Names all cells by the pattern, whatever they were called.
     def name_anew = of_cells("Name all anew") { @book.index.keep(renamed(@book.index.core_cells)) }
 
     # The cells stay as they are, each marked, although the frame or the data changed.
     def keep_cells
-      of_cells("Keep the cells") do
+      of_cells("Leave the cells as they are") do
         @book.index.keep(@book.index.core_cells.map { |cell| cell.with(kept: true) }, with: WeaveState.new(@book).now)
       end
     end
@@ -161,7 +162,7 @@ module App
     def write(before, after)
       if before["operations"] != after["operations"]
         raise TileLoom::Invalid.new(
-          "The transformation between two datums is changed on Ground, with the reference.",
+          "The transformation between two datums is changed on Ground, with the CRS.",
           path: "/operations"
         )
       end
@@ -213,23 +214,23 @@ module App
     def refuse(before, after)
       types = Layer.where(book_id: @book.id).to_h { |layer| [[layer.key, layer.edition], layer.fields] }
       wanted =
-        Array(after["layers"]).grep(Hash).to_h { |layer| [layer["id"], [layer["id"], layer.fetch("edition", 1)]] }
+        Array(after["layers"]).grep(Hash).to_h { |layer| [layer["id"], [layer["id"], layer.fetch("version", 1)]] }
       TileLoom::Document::Check.demand(
         after,
         attributes: wanted.transform_values { |row| types[row] }.compact,
         enclosures: Enclosure.reader
       )
       refuse_bars(before, after)
-      if before["reference"] != after["reference"]
+      if before["crs"] != after["crs"]
         raise TileLoom::Invalid.new(
-          "The reference of a book is changed by choosing another in the sentence of Ground.",
-          path: "/reference"
+          "The CRS of a book is changed by choosing another in the sentence of Ground.",
+          path: "/crs"
         )
       end
       unknown = wanted.find { |_, row| !types.key?(row) }
       if unknown
         raise TileLoom::Invalid.new(
-          "There is no data for the layer “#{unknown[0]}”; bring it in as a file.",
+          "There is no data for the layer “#{unknown[0]}”; import it as a file.",
           path: "/layers"
         )
       end
@@ -262,7 +263,7 @@ module App
       [before, after].map do |settings|
         settings["layers"]
           .select { |layer| layers.include?(layer["id"]) }
-          .map { |layer| [layer["id"], layer["edition"]] }
+          .map { |layer| [layer["id"], layer["version"]] }
       end
         .uniq
         .length > 1

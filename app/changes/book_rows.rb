@@ -6,10 +6,11 @@ module App
     def initialize(book) = @book = book
 
     def write(settings)
-      @book.update!(settings.slice(*Book::TEXTS).merge(Book::OWN.to_h { |list| [list, settings[list]] }))
+      own = Book::OWN.to_h { |list| [list, settings[list]] }
+      @book.update!(settings.slice(*Book::TEXTS).merge(own, "reference" => settings["crs"]))
       layers(settings["layers"])
       @book.layout.update!(Layout.row_of(settings["layout"]))
-      key_layout(settings["key_layout"])
+      key_layout(settings["index_layout"])
       @book.index.update!(settings: settings["index"])
     end
 
@@ -24,7 +25,7 @@ module App
     def layers(list)
       rows = Layer.where(book_id: @book.id).index_by { |row| [row.key, row.edition] }
       list.each_with_index do |entry, position|
-        rows.delete([entry["id"], entry.fetch("edition", 1)]).update!(
+        rows.delete([entry["id"], entry.fetch("version", 1)]).update!(
           position: position,
           title: entry["title"],
           visible: entry.fetch("visible", true),

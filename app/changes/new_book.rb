@@ -9,7 +9,7 @@ module App
       TileLoom::Document::Check.demand(settings, enclosures: folio.document.enclosures)
       ActiveRecord::Base.transaction do
         book = new(Enclosure.take_in(settings, folio.document.enclosures)).create
-        shifts = ChosenOperations.new(settings["operations"], settings["reference"])
+        shifts = ChosenOperations.new(settings["operations"], settings["crs"])
         folio.document.layers.each_with_index do |layer, position|
           reader = shifts.reader { |crs| folio.reader(layer, position, target: crs) }
           LayerImport.new(book).keep(
@@ -39,9 +39,9 @@ module App
     def initialize(settings) = @settings = settings
 
     def create
-      book = Book.create!(defaults.merge(@settings.slice(*Book::TEXTS)).merge(@settings.slice(*Book::OWN)))
+      book = Book.create!(defaults.merge(@settings.slice(*Book::TEXTS, *Book::OWN), "reference" => @settings["crs"]))
       book.create_layout!(Layout.row_of(@settings["layout"]).merge(role: "sheets"))
-      book.create_key_layout!(Layout.row_of(@settings["key_layout"]).merge(role: "key")) if @settings["key_layout"]
+      book.create_key_layout!(Layout.row_of(@settings["index_layout"]).merge(role: "key")) if @settings["index_layout"]
       book.create_index!(settings: @settings["index"])
       book
     end

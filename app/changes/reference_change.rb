@@ -48,15 +48,14 @@ module App
 
     # Is it the doing of a job, so that undo and redo are one too?
     def self.of?(edit) =
-      edit.before["reference"] != edit.after["reference"] ||
-        Reprojection.exists?(edit_id: edit.id, direction: "forward")
+      edit.before["crs"] != edit.after["crs"] || Reprojection.exists?(edit_id: edit.id, direction: "forward")
 
     # An undo or redo of an Edit that changed the reference.
     def self.step(book, edit, direction, session: nil)
       document = (direction == "undo") ? edit.before : edit.after
       enqueue(
         book,
-        document["reference"],
+        document["crs"],
         operations: document["operations"],
         edit_id: edit.id,
         direction: direction,
@@ -75,7 +74,7 @@ module App
     end
     private_class_method :enqueue
 
-    BUSY = "The reference of this book is being changed; wait for it, or stop it first."
+    BUSY = "The CRS of this book is being changed; wait for it, or stop it first."
 
     def initialize(change)
       @change = change
@@ -87,7 +86,7 @@ module App
       @book.with_lock do
         raise Stopped unless @change.wanted?
         unless boxes.keys.sort == Layer.settled(@book.id).pluck(:id).sort
-          raise TileLoom::Invalid.new("Data came into the book meanwhile; change its reference again.")
+          raise TileLoom::Invalid.new("Data came into the book meanwhile; change its CRS again.")
         end
         before = @book.settings
         cells = @book.index.core_cells
@@ -103,17 +102,17 @@ module App
     # [document, cells] as they are to be.
     def outcome(before, cells)
       return undone if @change.direction != "forward"
-      return before.merge("operations" => @change.operations), cells if @change.target == before["reference"]
+      return before.merge("operations" => @change.operations), cells if @change.target == before["crs"]
       carry =
         TileLoom::Index::Carry.new(
-          from: TileLoom::Crs::System.find(before["reference"]),
+          from: TileLoom::Crs::System.find(before["crs"]),
           to: TileLoom::Crs::System.find(@change.target),
           frame: @book.document.layout.frame_box,
           held: before.dig("index", "held") || "projection"
         )
       after =
         before.merge(
-          {"reference" => @change.target, "operations" => @change.operations}.compact,
+          {"crs" => @change.target, "operations" => @change.operations}.compact,
           "index" => before["index"].merge("area" => area(before.dig("index", "area"), carry))
         )
       [after, cells.map { |cell| carry.cell(cell) }]
@@ -139,7 +138,7 @@ module App
     end
 
     def label(before)
-      return "Reference #{TileLoom::Crs::System.find(@change.target).name}" if @change.target != before["reference"]
+      return "Reference #{TileLoom::Crs::System.find(@change.target).name}" if @change.target != before["crs"]
       self.class.label((@change.operations - before.fetch("operations", [])).first&.fetch("name").to_s)
     end
 

@@ -2,10 +2,10 @@
 
 module App
   # The cells of a book as a file in an open format, and cells out of such a file. Attributes: number, name,
-  # row, column, scale, turn (counter-clockwise, degrees), x and y of the middle, corners as well-known text.
+  # row, column, scale, rotation (clockwise, degrees), x and y of the middle, corners as well-known text.
   class CellFile
     FORMATS = VectorFile::FORMATS.keys.freeze
-    COLUMNS = %w[number name row column scale turn x y pinned].freeze
+    COLUMNS = %w[number name row column scale rotation x y pinned].freeze
     CORNERS = "corners"
 
     def initialize(book) = @book = book
@@ -66,7 +66,7 @@ module App
         cell.row + 1,
         cell.column + 1,
         cell.scale,
-        ground.rotation_deg,
+        0.0 - ground.rotation_deg,
         ground.centre_x,
         ground.centre_y,
         cell.pinned ? 1 : 0
@@ -86,7 +86,7 @@ module App
       name = values["name"].to_s.strip
       raise TileLoom::Invalid.new("Cell #{index + 1} of the file has no name.") if name.empty?
       scale = whole(values, "scale", name)
-      x, y, turn = %w[x y turn].map { |key| Float(values[key].to_s, exception: false) }
+      x, y, rotation, turn = %w[x y rotation turn].map { |key| Float(values[key].to_s, exception: false) }
       x, y = middle(feature) unless x && y
       size = core.index.size(core.crs, core.layout.frame_box, scale)
       TileLoom::Index::Cell.new(
@@ -95,11 +95,14 @@ module App
         row: [values["row"].to_i - 1, 0].max,
         column: [values["column"].to_i - 1, 0].max,
         scale: scale,
-        ground: TileLoom::Geometry::TurnedRectangle.new(x, y, *size.at(x, y), turn || 0.0),
+        ground: TileLoom::Geometry::TurnedRectangle.new(x, y, *size.at(x, y), counter_clockwise(rotation, turn)),
         pinned: true,
         moved: true
       )
     end
+
+    # Files of version 1 have a turn the other way.
+    def counter_clockwise(rotation, turn) = rotation ? 0.0 - rotation : (turn || 0.0)
 
     def core = @core ||= Book.core(@book.settings)
 

@@ -4,7 +4,7 @@ module App
   # A layout as a file of its own, to be carried to another book: the layout of the book document, and
   # the own drawings that it uses.
   class DesignFile
-    FORMAT, VERSION = "tile-loom-layout", 1
+    FORMAT, VERSION = "tile-loom-layout", TileLoom::Document::Contents::VERSION
     # Lists of it → what the schema calls their entries.
     PARTS = {"markers" => "ownMarker", "faces" => "enclosure", "pictures" => "enclosure"}.freeze
 
@@ -34,12 +34,15 @@ module App
     def self.read(text)
       parsed = TileLoom::Assets::JsonText.parse(text, what: "The file", nesting: 60)
       unless parsed.is_a?(Hash) && parsed["format"] == FORMAT
-        raise TileLoom::Invalid.new("The file is not a design; take one from a book’s Sheet step.")
+        raise TileLoom::Invalid.new("The file is not a design; export one from a book’s Sheet step.")
+      end
+      if parsed["version"] == TileLoom::Document::Upgrade::FROM
+        parsed = parsed.merge("version" => VERSION, "layout" => TileLoom::Document::Upgrade.layout(parsed["layout"]))
       end
       unless parsed["version"] == VERSION
         raise TileLoom::Invalid.new(
-                "The design was made by a later version (#{parsed["version"]}) than this one (#{VERSION}) reads; bring " \
-                "Tile Loom up to date."
+                "The design was made by a later version (#{parsed["version"]}) than this one (#{VERSION}) reads; update " \
+                  "Tile Loom."
               )
       end
       raise TileLoom::Invalid.new("The design file holds no layout.") unless parsed["layout"].is_a?(Hash)

@@ -17,7 +17,7 @@ module App
       document = @book.settings
       TileLoom::Document::Check.demand(document, enclosures: Enclosure.reader)
       rows = @book.index.rows
-      raise TileLoom::Invalid.new("The book has no sheets to print; weave an index first.") if rows.empty?
+      raise TileLoom::Invalid.new("The book has no sheets to print; generate an index first.") if rows.empty?
       picked =
         TileLoom::Output::Press.new(book: @book.document, source: nil).pick(
           sheets,

@@ -84,7 +84,7 @@ module App
       return TileLoom::Crs::System.find(code) unless code.empty?
       if report(name)["asks_reference"]
         raise TileLoom::Invalid.new(
-          "#{@arrival.name} does not say which reference its coordinates are in; name one.",
+          "#{@arrival.name} does not name the CRS of its coordinates; name one.",
           path: "/file_reference"
         )
       end
@@ -170,7 +170,7 @@ module App
         degrees_box ||
         raise(
           TileLoom::Invalid.new(
-            "Name the coordinate reference of the book; it is not known yet where its ground is.",
+            "Name the CRS of the book; it is not known yet where its ground is.",
             path: "/reference"
           )
         )

@@ -21,10 +21,10 @@ module App
       changed = (old.keys & new.keys).reject { |key| old[key] == new[key] }
       same = new.length - appeared.length - changed.length
       [
-        "#{appeared.length} appeared, #{vanished.length} vanished, #{changed.length} changed, #{same} stayed as they " \
-        "were#{" (told apart by #{key})" if key}.",
-        *list("Appeared", appeared),
-        *list("Vanished", vanished),
+        "#{appeared.length} added, #{vanished.length} removed, #{changed.length} changed, #{same} " \
+          "unchanged#{" (matched by #{key})" if key}.",
+        *list("Added", appeared),
+        *list("Removed", vanished),
         *list("Changed", changed)
       ]
     end

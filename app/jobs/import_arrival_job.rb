@@ -23,7 +23,7 @@ module App
         give_up(
           arrival,
           "failed",
-          "The server’s disk is full, so #{arrival.name} could not be brought in; make room and bring it in again."
+          "The server’s disk is full, so #{arrival.name} could not be imported; make room and import it again."
         )
       rescue
         give_up(arrival, nil)
@@ -65,7 +65,7 @@ module App
         remarks = old ? LayerDifference.new(old, layers.first).sentences : []
         BookChanges
           .new(book, session: arrival.session)
-          .record_import(old ? "Update #{old.title} from #{arrival.name}" : "Bring in #{arrival.name}") do
+          .record_import(old ? "Update #{old.title} from #{arrival.name}" : "Import #{arrival.name}") do
             return false if book.reference != reference
             Book.where(id: book.id).update_all(operations: shifts.entries)
             raise Stopped unless arrival.turn("done", remarks: (remarks + arrival.remarks).first(50))

@@ -31,7 +31,8 @@ module App
       private
 
       def sheets(piece)
-        first, last = piece.numbers.minmax.map { |number| (number == PressPiece::KEY) ? "the key sheet" : number.to_s }
+        first, last =
+          piece.numbers.minmax.map { |number| (number == PressPiece::KEY) ? "the index sheet" : number.to_s }
         if first == last
           "sheet #{first}".sub("sheet the", "the")
         else

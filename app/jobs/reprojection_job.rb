@@ -24,7 +24,7 @@ module App
       def failure(job)
         Reprojection.find_by(id: reprojection_id)&.turn(
           "failed",
-          reason: WorkerSettings.reason(job, "Changing the reference")
+          reason: WorkerSettings.reason(job, "Changing the CRS")
         )
       end
 

@@ -3,7 +3,7 @@
 module App
   # A book's row, and its document put together from the rows that belong to it.
   class Book < ActiveRecord::Base
-    TEXTS = %w[title subtitle author subject edition source date reference].freeze
+    TEXTS = %w[title subtitle author subject edition source date].freeze
 
     has_many :layers, -> { order(:position, :id) }
     has_one :layout, -> { where(role: "sheets") }
@@ -28,12 +28,15 @@ module App
 
     # The book document without its data.
     def settings
-      {"format" => "tile-loom-book", "version" => 1}.merge(attributes.slice(*TEXTS))
+      {"format" => TileLoom::Document::Contents::FORMAT, "version" => TileLoom::Document::Contents::VERSION}.merge(
+        attributes.slice(*TEXTS),
+        "crs" => reference
+      )
         .merge(OWN.filter_map { |list| public_send(list).presence&.then { |entries| [list, entries] } }.to_h)
         .merge(
           "layers" => layers.reject(&:removed).map(&:settings),
           "layout" => layout.settings,
-          "key_layout" => key_layout&.settings,
+          "index_layout" => key_layout&.settings,
           "index" => index.settings
         )
         .compact

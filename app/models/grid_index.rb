@@ -98,11 +98,8 @@ module App
     def insert(slice)
       connection = self.class.connection
       values = slice.map { |row| "(#{[id, *COLUMNS.map { |name| literal(connection, row[name]) }].join(",")})" }
-      connection.execute(
-        "INSERT INTO cells (grid_index_id,#{
-          COLUMNS.map { |name| connection.quote_column_name(name) }.join(",")
-        }) VALUES #{values.join(",")}"
-      )
+      names = COLUMNS.map { |name| connection.quote_column_name(name) }
+      connection.execute("INSERT INTO cells (grid_index_id,#{names.join(",")}) VALUES #{values.join(",")}")
     end
 
     def literal(connection, value)

@@ -12,7 +12,7 @@ module App
     def self.define(name, definition)
       name = check_name(name)
       if count >= MOST && !exists?(name: name)
-        raise TileLoom::Invalid.new("#{MOST} references are kept already; drop one first.")
+        raise TileLoom::Invalid.new("#{MOST} CRSs are saved already; delete one first.")
       end
       TileLoom::Crs::System.find(definition).for_fixed_scale!
       keep(name, definition: definition)

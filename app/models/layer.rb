@@ -14,7 +14,7 @@ module App
     attribute :coarse_levels, :json
 
     # What of a document's entry is not the layer's style.
-    OWN = %w[id title visible edition data].freeze
+    OWN = %w[id title visible version data].freeze
 
     # Deletes it with its features, a batch at a time, so that no statement runs long.
     def discard
@@ -53,7 +53,7 @@ module App
     # Its entry in the book document.
     def settings
       entry = {"id" => key, "title" => title, "visible" => visible}
-      entry["edition"] = edition if edition > 1
+      entry["version"] = edition if edition > 1
       entry.merge(style)
     end
 

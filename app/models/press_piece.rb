@@ -5,7 +5,7 @@ module App
   # workers on other machines can share the work.
   class PressPiece < ActiveRecord::Base
     SHEETS = 16
-    # Stands for the key sheet among the numbers.
+    # Stands for the index sheet among the numbers.
     KEY = 0
 
     belongs_to :press_run

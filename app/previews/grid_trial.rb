@@ -77,7 +77,7 @@ module App
             "width_mm" => [stroke.fetch("width_mm", 0).to_f, GHOST_MM].max
           ),
         "labels" => labels,
-        "major" => settings["major"]&.except("stroke"),
+        "index_lines" => settings["index_lines"]&.except("stroke"),
         "halo" => nil
       ).compact
     end

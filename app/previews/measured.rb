@@ -28,10 +28,11 @@ module App
       drawing = @element.drawing(@composer, @element.box(@composer.page))
       ruling, error = drawing.ruling, measure.error
       total = "#{number(ruling.total.to_f, 4)} #{ruling.unit.symbol}"
+      paper = number(measure.paper_mm(ruling.metres(ruling.total)), 2)
       {
         "sentence" =>
-          "#{total} in #{ruling.count} divisions, #{number(measure.paper_mm(ruling.metres(ruling.total)),
-            2)} mm on this sheet; off by at most #{percent(error)} anywhere in the frame.",
+          "#{total} in #{ruling.count} divisions, #{paper} mm on this sheet; off by at most #{percent(error)} " \
+          "anywhere in the frame.",
         "warnings" => [too_far(error), too_low(drawing)].compact
       }
     rescue TileLoom::Invalid => problem
@@ -50,10 +51,9 @@ module App
             node.is_a?(TileLoom::Scene::Text) ? node.y : node.runs.flat_map { |run| run.each_slice(2).map(&:last) }.max
           end
           .max
-      if lowest > box.max_y + 0.05
-        "It is #{number(lowest - box.min_y,
-          1)} mm high, and its box is #{number(box.height, 1)} mm; make the box higher."
-      end
+      return nil if lowest <= box.max_y + 0.05
+      high, room = number(lowest - box.min_y, 1), number(box.height, 1)
+      "It is #{high} mm high, and its box is #{room} mm; make the box higher."
     end
 
     def percent(error) = (error.share.abs < 5e-6) ? "0.001 %" : "#{number(error.share.abs * 100, 3)} %"
@@ -64,7 +64,7 @@ module App
         return "It is drawn as a bar by latitude, since one bar would be off by #{percent(error)}."
       end
       "Off by more than #{number(@element.limit * 100, 2)} % in parts of this frame" \
-      "#{": a bar by latitude would be true" if measure.cylindrical?}."
+        "#{": a bar by latitude would be true" if measure.cylindrical?}."
     end
 
     def arrow

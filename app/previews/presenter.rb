@@ -31,7 +31,8 @@ module App
         "sizes" => TileLoom::Layout::PageSize::ALL.keys,
         "faces" => faces(book),
         "weave" => WeaveState.new(book).to_h,
-        "naming" => naming(book),
+        "naming" => index(book).naming.then { |naming| {"kind" => naming.kind, "example" => naming.example} },
+        "overlap_mm" => index(book).overlap_mm(book.layout.core.frame_box),
         "kinds" => TileLoom::Furniture::Elements.all.transform_values(&:title),
         "data_endings" => TileLoom::Data::FileFormat::ALL.flat_map(&:endings)
       }
@@ -54,12 +55,7 @@ module App
       }
     end
 
-    # How sheets are called: the kind of names, and an example where the pattern gives one.
-    def naming(book) =
-      TileLoom::Index::Spec
-        .new(book.index.settings, path: "/index")
-        .naming
-        .then { |naming| {"kind" => naming.kind, "example" => naming.example} }
+    def index(book) = TileLoom::Index::Spec.new(book.index.settings, path: "/index")
 
     # All typefaces; css: what a browser calls it; content: where the file of an own one is.
     def faces(book)
@@ -169,7 +165,7 @@ module App
         "kept" => cell.kept == true,
         "pinned" => cell.pinned == true,
         "moved" => cell.moved == true,
-        "turn_deg" => cell.ground.rotation_deg
+        "rotation_deg" => 0.0 - cell.ground.rotation_deg
       }
     end
 

@@ -44,13 +44,13 @@ module App
         **options
       )
 
-    # Stands for the key sheet where sheets are asked for by number.
+    # Stands for the index sheet where sheets are asked for by number.
     KEY = 0
 
-    # The composer of a sheet, or of the key sheet.
+    # The composer of a sheet, or of the index sheet.
     def composer_of(number, **options)
       return composer(cell(number), **options) unless number == KEY
-      raise TileLoom::Invalid.new("The book has no key sheet.") unless document.key_layout
+      raise TileLoom::Invalid.new("The book has no index sheet.") unless document.key_layout
       TileLoom::Compose::IndexSheetComposer.new(book: document, source: source, count: cells.length, **options)
     end
 

@@ -98,7 +98,7 @@ module App
         code = wanted["reference"].to_s.strip
         if asks && code.empty?
           raise TileLoom::Invalid.new(
-            "#{arrival.name} does not say which reference its coordinates are in; name one.",
+            "#{arrival.name} does not name the CRS of its coordinates; name one.",
             path: "/reference"
           )
         end

@@ -3,7 +3,7 @@
 module App
   module Routes
     # Scale bars and north arrows: what they come to on a sheet, and styles of bars that are kept, shared as files
-    # and put on all bars of a book. Sheet 0 is the key sheet.
+    # and put on all bars of a book. Sheet 0 is the index sheet.
     class Bars < Base
       # Titles of the shipped forms with their pictures, from plain to ornate.
       get "/api/north-arrows" do
@@ -60,7 +60,7 @@ module App
         only = wanted["only"]
         changes.apply_to_fresh(label: "Style of scale bars") do
           settings = book.reload.settings
-          %w[layout key_layout]
+          %w[layout index_layout]
             .select { |name| settings[name] }
             .to_h do |name|
               [name, {"elements" => settings[name]["elements"].map { |element| styled(element, style, only) }}]
@@ -72,7 +72,7 @@ module App
       private
 
       def style_of(wanted)
-        elements = %w[layout key_layout].flat_map { |name| book.settings[name].to_h.fetch("elements", []) }
+        elements = %w[layout index_layout].flat_map { |name| book.settings[name].to_h.fetch("elements", []) }
         bar = elements.find { |element| element["kind"] == "scale_bar" && element["id"] == wanted["element"] } or
           raise TileLoom::Invalid.new("There is no scale bar “#{wanted["element"]}”.", path: "/element")
         TileLoom::Document::BarStyleFile.of(bar)

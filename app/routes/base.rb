@@ -31,7 +31,7 @@ module App
       end
 
       error ActiveRecord::RecordNotFound, ActiveModel::RangeError do
-        halt_with(404, "That is not here (any more).")
+        halt_with(404, "No longer exists; reload the page.")
       end
 
       error ActiveRecord::RecordNotUnique, ActiveRecord::Deadlocked do
@@ -44,7 +44,7 @@ module App
 
       # MariaDB’s way of saying that a text or a number does not go where it should.
       error ActiveRecord::ValueTooLong, ActiveRecord::RangeError do
-        halt_with(422, "A text or a number of the request is longer or larger than what is kept.")
+        halt_with(422, "A text or a number of the request is longer or larger than can be saved.")
       end
 
       error Errno::ENOSPC, Errno::EDQUOT do
@@ -76,12 +76,12 @@ module App
         end
         told(error)
         halt_with(507, NO_ROOM) if error.message.match?(/table .* is full|disk full|no space left|errno: 28/i)
-        halt_with(500, "Something went wrong on our side; nothing was changed. It is in the server’s log.")
+        halt_with(500, "Nothing was changed. See the server log, then try again.")
       end
 
       NO_ROOM =
-        "The server’s disk is full, so this could not be kept; ask whoever looks after the server to make room, then " \
-        "try again."
+        "The server’s disk is full, so this could not be saved; ask whoever looks after the server to make room, " \
+        "then try again."
 
       not_found { halt_with(404, "There is nothing at this address.") }
 
@@ -103,7 +103,7 @@ module App
         upload = params["file"]
         # Fields of a form can imitate an upload by their names; the parts of a real one are Rack's own temporary file.
         unless upload.is_a?(Hash) && upload[:tempfile].is_a?(Tempfile) && File.file?(upload[:tempfile].path)
-          raise TileLoom::Invalid.new("Choose a file to bring in.")
+          raise TileLoom::Invalid.new("Choose a file to import.")
         end
         name = File.basename(upload[:filename].to_s.dup.force_encoding(Encoding::UTF_8).scrub.tr("\\", "/"))
         title = name.sub(/\.(geo)?json\z/i, "").tr("_", " ").strip[0, 200]

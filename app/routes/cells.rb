@@ -7,7 +7,7 @@ module App
       # {"do": what, "cells": their ids, "revision": of the book that was seen, ...}: see TileLoom::Index::Handwork.
       DEEDS = {
         "move" => "Move cells",
-        "turn" => "Turn cells",
+        "rotate" => "Rotate cells",
         "scale" => "Scale of cells",
         "pin" => "Pin cells",
         "remove" => "Remove cells",
@@ -88,8 +88,9 @@ module App
         case deed
         when "move"
           handwork.move(numbers, measure(wanted, "dx"), measure(wanted, "dy"))
-        when "turn"
-          handwork.turn(numbers, measure(wanted, "turn_deg"))
+        when "rotate"
+          # Clockwise, as everywhere; the plane counts the other way.
+          handwork.turn(numbers, -measure(wanted, "rotation_deg"))
         when "scale"
           handwork.scale(numbers, measure(wanted, "scale"))
         when "pin"

@@ -7,7 +7,7 @@ module App
       # What each is for, in the words of the list.
       NOTES = {
         "side-panel" => "legend beside the map",
-        "foot-panel" => "title below, for upright pages",
+        "foot-panel" => "title below, for portrait pages",
         "frame-only" => "the map, its name and scale",
         "two-column-key" => "a wide key in two columns",
         "portrait-strip" => "a narrow strip on the left",

@@ -3,7 +3,7 @@
 module App
   module Routes
     # Coordinate grids of the frames: what they come to on a sheet, new ones, copies, room for their labels.
-    # Sheet 0 is the key sheet, whose frame is that of the key layout.
+    # Sheet 0 is the index sheet, whose frame is that of the key layout.
     class Grids < Base
       get("/api/books/:book_id/sheets/:number/grids") { json(trial.to_h) }
 
@@ -52,11 +52,11 @@ module App
       def trial = GridTrial.new(Snapshot.of(book).composer_of(sheet_number))
 
       # Role → [its name in the book document, the kind of its frame].
-      FRAMES = {"sheets" => %w[layout map_frame], "key" => %w[key_layout key_frame]}.freeze
+      FRAMES = {"sheets" => %w[layout map_frame], "key" => %w[index_layout index_frame]}.freeze
 
       def frame_of(role)
         name, kind = FRAMES.fetch(role)
-        layout = book.settings[name] or raise TileLoom::Invalid.new("The book has no key sheet; add one first.")
+        layout = book.settings[name] or raise TileLoom::Invalid.new("The book has no index sheet; add one first.")
         layout["elements"].find { |element| element["kind"] == kind } or
           raise TileLoom::Invalid.new("The layout has no frame for grids.")
       end

@@ -3,11 +3,11 @@
 module App
   module Routes
     # The layouts of a book: elements put where they are wanted, new ones, what live text can say. A request
-    # says by its "role" which layout it means: that of the sheets, or that of the key sheet.
+    # says by its "role" which layout it means: that of the sheets, or that of the index sheet.
     class Layouts < Base
-      MOST_HARDEST = 3_000
+      MOST_COMPARED = 3_000
       # Role → its name in the book document.
-      ROLES = {"sheets" => "layout", "key" => "key_layout"}.freeze
+      ROLES = {"sheets" => "layout", "key" => "index_layout"}.freeze
 
       # boxes: id → [left, top, width, height] in page mm. What is tied to an edge stays tied.
       post "/api/books/:book_id/layout/boxes" do
@@ -80,19 +80,19 @@ module App
         json(shown(book.reload))
       end
 
-      # {on}: with a key sheet, or without.
+      # {on}: with an index sheet, or without.
       post "/api/books/:book_id/layout/key" do
         on = body_json["on"] == true
-        changes.apply_to_fresh(label: on ? "With a key sheet" : "Without a key sheet") do
+        changes.apply_to_fresh(label: on ? "With an index sheet" : "Without an index sheet") do
           next {} if on == !book.key_layout.nil?
           {
-            "key_layout" =>
+            "index_layout" =>
               (
                 if on
                   {
-                    "name" => "key-sheet",
+                    "name" => "index-sheet",
                     "page" => book.layout.page,
-                    "elements" => TileLoom::Layout::Designs.key_elements
+                    "elements" => TileLoom::Layout::Designs.index_elements
                   }
                 end
               )
@@ -108,10 +108,10 @@ module App
       end
 
       # The sheet on which texts are longest: where designs break.
-      get "/api/books/:book_id/layout/hardest" do
+      get "/api/books/:book_id/layout/fullest" do
         snapshot = Snapshot.of(book)
-        found = snapshot.cells.first(MOST_HARDEST).max_by { |cell| snapshot.composer(cell).text_length }
-        raise TileLoom::Invalid.new("There is no sheet yet; weave an index first.") unless found
+        found = snapshot.cells.first(MOST_COMPARED).max_by { |cell| snapshot.composer(cell).text_length }
+        raise TileLoom::Invalid.new("There is no sheet yet; generate an index first.") unless found
         json({"number" => found.number, "overflowing" => snapshot.composer(found).overflowing})
       end
 
@@ -123,7 +123,7 @@ module App
           @role = wanted.fetch("role", "sheets").to_s
           raise TileLoom::Invalid.new("“role” must be sheets or key.", path: "/role") unless ROLES.key?(@role)
           if @role == "key" && book.key_layout.nil?
-            raise TileLoom::Invalid.new("The book has no key sheet; add one first.")
+            raise TileLoom::Invalid.new("The book has no index sheet; add one first.")
           end
         end
       end
@@ -138,10 +138,7 @@ module App
 
       def moved(element, (left, top, width, height))
         if width.negative? || height.negative?
-          raise TileLoom::Invalid.new(
-            "An element’s sides cannot be less than nothing.",
-            path: "/boxes/#{element["id"]}"
-          )
+          raise TileLoom::Invalid.new("An element’s sides cannot be negative.", path: "/boxes/#{element["id"]}")
         end
         TileLoom::Furniture::Place.new(element["place"]).moved(
           design.page.live_area,

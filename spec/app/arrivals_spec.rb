@@ -393,14 +393,14 @@ RSpec.describe App::Routes::Arrivals do
         )
       expect(arrival.remarks.first(4)).to eq(
         [
-          "1 appeared, 1 vanished, 1 changed, 18 stayed as they were (told apart by code).",
-          "Appeared: D77.",
-          "Vanished: D0.",
+          "1 added, 1 removed, 1 changed, 18 unchanged (matched by code).",
+          "Added: D77.",
+          "Removed: D0.",
           "Changed: D2."
         ]
       )
       after = book.reload.settings
-      expect(after["layers"].map { |layer| layer.except("edition") }).to eq(before["layers"])
+      expect(after["layers"].map { |layer| layer.except("version") }).to eq(before["layers"])
       expect(book.source.features("dams", nil).map { |feature| feature.attributes["code"] }).to include("D77").and(
         satisfy { |list| !list.include?("D0") }
       )
@@ -410,7 +410,8 @@ RSpec.describe App::Routes::Arrivals do
       expect(App::Book.find(book.id).source.features("dams", nil).first.attributes["code"]).to eq("D1")
     end
 
-    it "leaves the cells where they are when the study area got other features, says so, and weaves anew if told to" do
+    it "leaves the cells where they are when the study area got other features, says so, and rebuilds the index if " \
+         "told to" do
       cells = -> { App::Book.find(book.id).index.cells.count }
       before = cells.call
       square = {

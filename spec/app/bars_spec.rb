@@ -13,7 +13,7 @@ RSpec.describe App::Routes::Bars do
   end
 
   def bars =
-    %w[layout key_layout]
+    %w[layout index_layout]
       .flat_map { |name| App::Book.find(book.id).settings[name].to_h.fetch("elements", []) }
       .select { |element| element["kind"] == "scale_bar" }
 
@@ -45,11 +45,11 @@ RSpec.describe App::Routes::Bars do
       {"divisions" => 1000} => /at most 20/,
       {"height_mm" => -2} => /must be more than 0/,
       {
-        "per_division" => "100 m",
+        "division_length" => "100 m",
         "divisions" => 9
       } =>
         /9 divisions of 100 m take 360 mm at 1:2,500, and the room is 52 mm/,
-      {"per_division" => "30 sec"} => /not a unit of length/,
+      {"division_length" => "30 sec"} => /not a unit of length/,
       {
         "place" => {
           "right_mm" => 1,
@@ -68,7 +68,7 @@ RSpec.describe App::Routes::Bars do
   end
 
   it "lets the scale change although a bar of fixed divisions has no room then, and marks the bar on its sheet" do
-    patch_element("scale_bar", {"per_division" => "25 m", "divisions" => 4})
+    patch_element("scale_bar", {"division_length" => "25 m", "divisions" => 4})
     expect(last_response.status).to eq(200)
     send_json(:patch, "/api/books/#{book.id}", {label: "Scale", patch: {index: {scale: 1000}}})
     expect(last_response.status).to eq(200)
@@ -80,38 +80,38 @@ RSpec.describe App::Routes::Bars do
 
   it "keeps styles by name, puts them on all bars of the book, and takes them along as files" do
     send_json(:post, "/api/books/#{book.id}/layout/key", {on: true})
-    patch_element("scale_bar", {"style" => "stepped", "colour" => "#8c2f39", "left" => 4})
+    patch_element("scale_bar", {"style" => "stepped", "colour" => "#8c2f39", "extension" => 4})
     send_json(:post, "/api/bar-styles", {name: "Red steps", style: bars.first})
     expect(answer.map { |style| style["name"] }).to eq(["Red steps"])
     id = answer.first["id"]
-    patch_element("scale_bar", {"style" => "hollow"})
+    patch_element("scale_bar", {"style" => "outline"})
     send_json(:post, "/api/books/#{book.id}/bar-style", {style_id: id})
-    expect(bars.map { |bar| bar.slice("style", "colour", "left") }).to eq(
-      [{"style" => "stepped", "colour" => "#8c2f39", "left" => 4}] * 2
+    expect(bars.map { |bar| bar.slice("style", "colour", "extension") }).to eq(
+      [{"style" => "stepped", "colour" => "#8c2f39", "extension" => 4}] * 2
     )
     expect(bars.map { |bar| bar["place"] }.uniq.length).to eq(2)
     App::BookChanges.new(App::Book.find(book.id)).undo
-    expect(bars.map { |bar| bar["style"] }).to eq(["hollow", nil])
+    expect(bars.map { |bar| bar["style"] }).to eq(["outline", nil])
     send_json(:post, "/api/books/#{book.id}/bar-style", {element: "scale"})
-    expect(bars.map { |bar| bar["style"] }).to eq(%w[hollow hollow])
+    expect(bars.map { |bar| bar["style"] }).to eq(%w[outline outline])
     get "/api/bar-styles/#{id}/file", {}, "HTTP_HOST" => "localhost"
     file = last_response.body
     expect(JSON.parse(file)).to include(
       "format" => "tile-loom-scale-bar",
-      "version" => 1,
+      "version" => 2,
       "title" => "Red steps",
       "style" => include("style" => "stepped")
     )
     delete "/api/bar-styles/#{id}", {}, "HTTP_HOST" => "localhost"
     expect(answer).to eq([])
     expect(TileLoom::Document::BarStyleFile.read(file)).to eq(
-      ["Red steps", {"style" => "stepped", "colour" => "#8c2f39", "left" => 4}]
+      ["Red steps", {"style" => "stepped", "colour" => "#8c2f39", "extension" => 4}]
     )
     {
       "{}" => /lacks “format”/,
       "<html>" => /not JSON/,
-      file.sub("stepped", "wobbly") => /“style” is "wobbly"; use one of alternating/,
-      file.sub('"version": 1', '"version": 9') => /version 9/
+      file.sub("stepped", "wobbly") => /“style” is "wobbly"; use one of chequered/,
+      file.sub('"version": 2', '"version": 9') => /version 9/
     }.each do |text, said|
       expect { TileLoom::Document::BarStyleFile.read(text) }.to raise_error(TileLoom::Invalid, said)
     end

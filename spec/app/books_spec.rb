@@ -19,11 +19,11 @@ RSpec.describe App::Routes::Books do
     expect(answer["cells"].map { |cell| cell["name"] }).to eq(book.index.cells.pluck(:name))
     expect(TileLoom::Document::Schema.findings(answer["document"])).to be_empty
     expect(answer["distortion"]).to eq(
-      {"words" => "A kilometre on the ground prints 0.3 m too short everywhere here.", "warnings" => []}
+      {"words" => "Grid distances are 0.3 m per km short (scale factor 0.9997) everywhere here.", "warnings" => []}
     )
   end
 
-  it "keeps a change at once, weaves anew, and undoes and redoes it" do
+  it "keeps a change at once, rebuilds the index, and undoes and redoes it" do
     before = book.index.cells.count
     change({"index" => {"scale" => 5000}})
     expect(last_response.status).to eq(200)
@@ -55,9 +55,9 @@ RSpec.describe App::Routes::Books do
       "/layout/page/margins_mm"
     ],
     "an overlap larger than the frame" => [{"index" => {"overlap_mm" => 400}}, "/index/overlap_mm"],
-    "an unknown reference" => [{"reference" => "EPSG:0"}, "/reference"],
-    "a geographic reference" => [{"reference" => "EPSG:4326"}, "/reference"],
-    "another reference under data that is there" => [{"reference" => "EPSG:25830"}, "/reference"],
+    "an unknown reference" => [{"crs" => "EPSG:0"}, "/crs"],
+    "a geographic reference" => [{"crs" => "EPSG:4326"}, "/crs"],
+    "another reference under data that is there" => [{"crs" => "EPSG:25830"}, "/crs"],
     "an unknown key" => [{"paint" => 1}, "/paint"],
     "a layer without data" => [
       {
@@ -139,7 +139,7 @@ RSpec.describe App::Routes::Books do
   describe "requests" do
     it "answers 404 in words for what is not there" do
       ask("/api/books/999999")
-      expect([last_response.status, answer["message"]]).to eq([404, "That is not here (any more)."])
+      expect([last_response.status, answer["message"]]).to eq([404, "No longer exists; reload the page."])
       ask("/api/books/1%20OR%201=1")
       expect(last_response.status).to eq(404)
       ask("/api/nothing")

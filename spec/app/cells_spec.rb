@@ -38,7 +38,7 @@ RSpec.describe App::Routes::Cells do
       "pinned" => true,
       "moved" => true
     )
-    deed("turn", %w[B1 C1], turn_deg: 12.5)
+    deed("rotate", %w[B1 C1], rotation_deg: -12.5)
     expect([cell("B1"), cell("C1")].map { |row| row["rotation_deg"] }).to eq([12.5, 12.5])
     deed("scale", "B1", scale: 1250)
     expect(cell("B1")).to include("scale" => 1250, "width" => at["width"] / 2)
@@ -64,9 +64,18 @@ RSpec.describe App::Routes::Cells do
     expect(deed("split", "C1", scale: 5000)["message"]).to match(/take a larger scale than its own/)
     5.times { undo }
     expect(rows.map { |row| row["name"] }).to eq(names)
-    expect(deed("remove", [])["message"]).to match(/Pick at least one cell/)
-    expect(deed("fly")["message"]).to match(/use one of move, turn/)
+    expect(deed("remove", [])["message"]).to match(/Select at least one cell/)
+    expect(deed("fly")["message"]).to match(/use one of move, rotate/)
     expect(deed("move", "A1", dx: "far", dy: 0)["message"]).to match(/“dx” is "far"; it must be a number/)
+  end
+
+  # International yard and pound agreement, 1959: a foot is 0.3048 m.
+  it "says how much neighbours are to overlap on paper, whatever unit it was given in" do
+    change({"index" => {"overlap" => {"x" => "100 ft", "y" => "5 %"}}})
+    get "/api/books/#{book.id}", {}, "HTTP_HOST" => "localhost"
+    expect(answer["overlap_mm"]).to match(
+      [be_within(1e-9).of(30.48 / 2.5), be_within(1e-3).of(answer["frame"]["height_mm"] * 0.05)]
+    )
   end
 
   it "keeps pinned cells and names when the index is woven again, and says what comes and goes before" do
@@ -85,7 +94,7 @@ RSpec.describe App::Routes::Cells do
   it "names all anew only when told to, showing old and new; and takes another order without touching the cells" do
     deed("rename", "A1", name: "Summit")
     places = rows.map { |row| row.values_at("centre_x", "centre_y") }.sort
-    change({"index" => {"room" => "1 m"}})
+    change({"index" => {"buffer" => "1 m"}})
     expect(rows.first["name"]).to eq("Summit")
     send_json(:post, "/api/books/#{book.id}/names", {patch: {index: {naming: {kind: "numbers", digits: 2}}}})
     expect(answer.first(2)).to eq(
@@ -133,7 +142,7 @@ RSpec.describe App::Routes::Cells do
   App::CellFile::FORMATS.each do |format|
     it "goes out as #{format} and comes in again with names, places, scales and turns" do
       deed("move", "B1", dx: 30, dy: 5)
-      deed("turn", "B1", turn_deg: 10)
+      deed("rotate", "B1", rotation_deg: -10)
       before = rows
       ask("/api/books/#{book.id}/cells/file?format=#{format}")
       expect(last_response.status).to eq(200), last_response.body[0, 300]

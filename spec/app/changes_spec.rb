@@ -40,7 +40,7 @@ RSpec.describe App::BookChanges do
     expect(App::Edit.first.after["title"]).to eq("Other")
   end
 
-  it "weaves anew when scale, overlap or study area changes, and not for a title or a style" do
+  it "rebuilds the index when scale, overlap or study area changes, and not for a title or a style" do
     woven = -> { book.reload.index.cells.pluck(:id) }
     ids = woven.call
     change({"title" => "Other"})
@@ -77,7 +77,7 @@ RSpec.describe App::BookChanges do
       {"title" => "A"},
       {"index" => {"scale" => 5000}},
       {"layout" => {"page" => {"size" => "A4"}}},
-      {"index" => {"room" => "20 m"}}
+      {"index" => {"buffer" => "20 m"}}
     ].each do |patch|
       change(patch)
       settings << book.reload.settings

@@ -88,7 +88,7 @@ RSpec.describe App::Routes::Designs do
     "another file" => ['{"format":"x"}', /is not a design/],
     "a later version" => [
       '{"format":"tile-loom-layout","version":7,"layout":{}}',
-      /later version \(7\) than this one \(1\)/
+      /later version \(7\) than this one \(2\)/
     ],
     "a layout without a frame" => [
       '{"format":"tile-loom-layout","version":1,"layout":{"name":"x","page":{"size":"A4","margins_mm":{"top":1,"right":1,"bottom":1,"left":1}},"elements":[{"kind":"box","id":"b","place":{}}]}}',

@@ -19,7 +19,7 @@ RSpec.describe "Doors" do
           fields = {"file" => {"tempfile" => path, "filename" => "b.geojson", "type" => "application/json"}}
           %w[arrivals markers faces pictures cells/file design/file].each do |address|
             post("/api/books/#{book.id}/#{address}", fields, "HTTP_HOST" => "localhost")
-            expect([last_response.status, answer["message"]]).to eq([422, "Choose a file to bring in."]),
+            expect([last_response.status, answer["message"]]).to eq([422, "Choose a file to import."]),
               "#{address}: #{last_response.body}"
           end
           %w[/api/starts /api/bar-styles/file].each do |address|

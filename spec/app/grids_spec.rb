@@ -16,7 +16,7 @@ RSpec.describe App::Routes::Grids do
 
   def frame(layout = "layout") =
     App::Book.find(book.id).settings[layout]["elements"].find do |element|
-      %w[map_frame key_frame].include?(element["kind"])
+      %w[map_frame index_frame].include?(element["kind"])
     end
 
   def patch_frame(changes, layout = "layout")
@@ -59,7 +59,7 @@ RSpec.describe App::Routes::Grids do
   end
 
   it "tries a grid without keeping it: words, interval and ghost lines" do
-    send_json(:post, "#{path}/try", {grid: frame["grids"][0].merge("wished_mm" => 100)})
+    send_json(:post, "#{path}/try", {grid: frame["grids"][0].merge("target_mm" => 100)})
     expect(answer).to include(
       "sentence" => "A line every 200 m, 80 mm apart; labels bottom and left.",
       "interval" => {
@@ -68,13 +68,13 @@ RSpec.describe App::Routes::Grids do
       }
     )
     expect(answer["svg"]).to include(App::GridTrial::GHOST)
-    expect(frame["grids"][0]["wished_mm"]).to eq(40)
+    expect(frame["grids"][0]["target_mm"]).to eq(40)
   end
 
   it "refuses intervals that do not fit, in the trial and when they are to be kept" do
     {
-      "0 m" => /more than nothing/,
-      "-5 m" => /more than nothing/,
+      "0 m" => /greater than zero/,
+      "-5 m" => /greater than zero/,
       "30 sec" => /counts in metres; write a length/,
       "much" => /is not an interval/
     }.each do |interval, said|
@@ -86,7 +86,7 @@ RSpec.describe App::Routes::Grids do
         [422, said, %r{/layout/elements/\d+/grids/0/interval/x}]
       )
     end
-    send_json(:post, "#{path}/try", {grid: {"id" => "x", "reference" => "book", "stroke" => {}, "look" => "stars"}})
+    send_json(:post, "#{path}/try", {grid: {"id" => "x", "crs" => "book", "stroke" => {}, "look" => "stars"}})
     expect(answer["message"]).to match(/“look” is "stars"; use one of lines, crosses/)
     send_json(:post, "#{path}/try", {grid: frame["grids"][0].merge("interval" => {"x" => "5 cm"})})
     expect(last_response.status).to eq(422)
@@ -94,12 +94,12 @@ RSpec.describe App::Routes::Grids do
     expect(answer["warnings"].first).to match(/would draw [\d,]+ lines, more than 400, so none is drawn/)
   end
 
-  it "copies a grid to the key sheet's frame and back, where it suits that scale" do
+  it "copies a grid to the index sheet's frame and back, where it suits that scale" do
     send_json(:post, "/api/books/#{book.id}/layout/key", {on: true})
     send_json(:post, "#{path}/copy", {id: "graticule"})
     App::BookChanges.new(App::Book.find(book.id)).undo
     send_json(:post, "#{path}/copy", {id: "metric"})
-    expect(frame("key_layout")["grids"].map { |grid| grid["id"] }).to eq(["metric"])
+    expect(frame("index_layout")["grids"].map { |grid| grid["id"] }).to eq(["metric"])
     get path(0), {}, "HTTP_HOST" => "localhost"
     expect(answer["grids"][0]["sentence"]).to match(/\AA line every /)
     expect(answer["grids"][0]["warnings"]).to eq([])

@@ -18,7 +18,7 @@ RSpec.describe "Ground in depth" do
     found =
       send_svg(
         '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 10 10"><script>alert(1)</script><rect width="10" ' \
-'height="5"/></svg>'
+          'height="5"/></svg>'
       )
     expect(found).to include("id" => "hag", "left_out" => ["<script>"])
     layers = book.reload.settings["layers"]
@@ -53,7 +53,7 @@ RSpec.describe "Ground in depth" do
     send_json(
       :post,
       "/api/books/#{book.id}/area",
-      {patch: {index: {area: [{layer: "area"}, {layer: "dams", features: [1, 2]}], room: "100 m"}}}
+      {patch: {index: {area: [{layer: "area"}, {layer: "dams", features: [1, 2]}], buffer: "100 m"}}}
     )
     # 2 km × 1 km with 100 m round it, corners rounded: 2.2 × 1.2 less (4 − π) · 0.1², and the scale of the zone.
     expect(answer["ground_m2"]).to be_within(4_000).of((2_200 * 1_200 - (4 - Math::PI) * 100**2) / 0.99972**2)

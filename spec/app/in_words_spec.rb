@@ -21,8 +21,8 @@ RSpec.describe "In words" do
     ).then { [last_response.status, answer["message"]] }
 
   it "steps and multiples of nothing" do
-    expect(patch_book(index: {step: {x: "0 m", y: "0 m"}})).to match([422, /step of 0 is too small/])
-    expect(patch_book(index: {start: {kind: "round", multiple: "0 m"}})).to match([422, /multiple/])
+    expect(patch_book(index: {spacing: {x: "0 m", y: "0 m"}})).to match([422, /step of 0 is too small/])
+    expect(patch_book(index: {origin: {kind: "round", multiple: "0 m"}})).to match([422, /multiple/])
   end
 
   # CQL2 arithmetic (OGC 21-065r2) on what an attribute holds.
@@ -82,8 +82,8 @@ RSpec.describe "In words" do
     settings["index"] = settings["index"].merge(
       "kind" => "features",
       "naming" => {
-        "kind" => "attribute",
-        "attribute" => "name"
+        "kind" => "field",
+        "field" => "name"
       }
     )
     made = App::NewBook.from_folio(TileLoom::Document::Folio.new(nil, TileLoom::Document::Book.new(settings)))
@@ -117,7 +117,7 @@ RSpec.describe "In words" do
       whole.merge("layers" => whole["layers"].map { |layer| layer.merge("data" => {"file" => "/etc/passwd"}) }),
       whole.merge("index" => nil),
       whole.merge("layout" => []),
-      whole.merge("reference" => 5),
+      whole.merge("crs" => 5),
       whole.merge(
         "layers" =>
           whole["layers"].map do |layer|

@@ -47,12 +47,7 @@ RSpec.describe App::LayerDifference do
       [{"name" => "A", "state" => "sound"}, -10.7]
     ]
     expect(sentences(before, after)).to eq(
-      [
-        "1 appeared, 1 vanished, 1 changed, 1 stayed as they were (told apart by name).",
-        "Appeared: D.",
-        "Vanished: B.",
-        "Changed: C."
-      ]
+      ["1 added, 1 removed, 1 changed, 1 unchanged (matched by name).", "Added: D.", "Removed: B.", "Changed: C."]
     )
   end
 
@@ -61,21 +56,21 @@ RSpec.describe App::LayerDifference do
       [{"state" => "sound", "label" => "x", "code" => 1}, -10.7],
       [{"state" => "sound", "label" => "y", "code" => 2}, -10.6]
     ]
-    expect(sentences(before, before).first).to include("told apart by code")
+    expect(sentences(before, before).first).to include("matched by code")
     gaps = [[{"code" => nil, "label" => "x"}, -10.7], [{"code" => 2, "label" => "y"}, -10.6]]
-    expect(sentences(gaps, gaps).first).to include("told apart by label")
+    expect(sentences(gaps, gaps).first).to include("matched by label")
   end
 
   it "counts wholes where nothing tells features apart" do
     same = [[{"state" => "sound"}, -10.7], [{"state" => "sound"}, -10.7]]
     expect(sentences(same, [same.first, [{"state" => "failed"}, -10.7]])).to eq(
-      ["1 appeared, 1 vanished, 0 changed, 1 stayed as they were."]
+      ["1 added, 1 removed, 0 changed, 1 unchanged."]
     )
   end
 
   it "names five and counts the rest" do
     many = (1..9).map { |n| [{"code" => "D#{n}"}, -10.7] }
-    expect(sentences([many.first], many)[1]).to eq("Appeared: D2, D3, D4, D5, D6 and 3 more.")
+    expect(sentences([many.first], many)[1]).to eq("Added: D2, D3, D4, D5, D6 and 3 more.")
   end
 end
 

@@ -52,7 +52,7 @@ RSpec.describe App::Routes::Layouts do
     expect(rows.first["width"].round(6)).to eq(250.0)
   end
 
-  it "weaves anew or keeps the cells and marks them, each of which can be undone" do
+  it "rebuilds the index or keeps the cells and marks them, each of which can be undone" do
     boxes({"main" => [20, 20, 100, 100]})
     fitted = rows
     send_json(:post, "/api/books/#{book.id}/weave/anew", {})
@@ -72,11 +72,11 @@ RSpec.describe App::Routes::Layouts do
   end
 
   # Six cells, two rows of three: the second in the first row is B1.
-  it "adds a key sheet that shows every cell by name, designs it apart, prints it first, and does without it" do
+  it "adds an index sheet that shows every cell by name, designs it apart, prints it first, and does without it" do
     send_json(:post, "/api/books/#{book.id}/layout/key", {on: true})
     expect(answer["key_frame"]["elements"].keys).to include("key", "title")
     send_json(:post, "/api/books/#{book.id}/layout/boxes", {role: "key", boxes: {"title" => [30, 20, 100, 12]}})
-    expect(answer["document"]["key_layout"]["elements"].find { |known| known["id"] == "title" }["place"]).to include(
+    expect(answer["document"]["index_layout"]["elements"].find { |known| known["id"] == "title" }["place"]).to include(
       "height_mm" => 12.0
     )
     expect(answer["document"]["layout"]["elements"]).to eq(elements)
@@ -85,36 +85,36 @@ RSpec.describe App::Routes::Layouts do
     expect(names).to include("Test moss", *rows.map { |row| row["name"] })
     ask("/api/books/#{book.id}/sheets/0/values")
     expect(answer).to include(
-      {"name" => "sheet.name", "value" => "Key"},
+      {"name" => "sheet.name", "value" => "Index"},
       {"name" => "sheet.row", "value" => ""},
       {"name" => "sheet.count", "value" => rows.length.to_s}
     )
-    {"all" => [0, *1..rows.length], "key, 2" => [0, 2], "1-2" => [1, 2]}.each do |sheets, numbers|
+    {"all" => [0, *1..rows.length], "index, 2" => [0, 2], "1-2" => [1, 2]}.each do |sheets, numbers|
       run = App::PressOrder.new(App::Book.find(book.id)).place(sheets)
       expect([run.total, run.pieces.flat_map(&:numbers)]).to eq([numbers.length, numbers])
     end
     send_json(:post, "/api/books/#{book.id}/layout/elements", {role: "key", kind: "map_frame", box: [1, 1, 50, 50]})
-    expect(answer["message"]).to match(/the key sheet has a key frame/)
+    expect(answer["message"]).to match(/the index sheet has an index frame/)
     send_json(
       :patch,
       "/api/books/#{book.id}",
       {
         label: "x",
         patch: {
-          "key_layout" => {
-            "elements" => answer_elements.reject { |known| known["kind"] == "key_frame" }
+          "index_layout" => {
+            "elements" => answer_elements.reject { |known| known["kind"] == "index_frame" }
           }
         }
       }
     )
-    expect(answer["message"]).to match(/has no key frame/)
+    expect(answer["message"]).to match(/has no index frame/)
     send_json(:post, "/api/books/#{book.id}/layout/key", {on: false})
-    expect(answer["document"]).not_to have_key("key_layout")
+    expect(answer["document"]).not_to have_key("index_layout")
     step(:undo)
-    expect(App::Book.find(book.id).settings["key_layout"]["elements"].length).to be > 5
+    expect(App::Book.find(book.id).settings["index_layout"]["elements"].length).to be > 5
   end
 
-  def answer_elements = App::Book.find(book.id).settings["key_layout"]["elements"]
+  def answer_elements = App::Book.find(book.id).settings["index_layout"]["elements"]
 
   # Each step says how far, so that steps which come at once add up.
   it "adds up quick steps that meet at the server" do
@@ -172,7 +172,7 @@ RSpec.describe App::Routes::Layouts do
   end
 
   it "refuses what cannot be, in words" do
-    expect(boxes({"title" => [1, 2, -3, 4]})["message"]).to match(/cannot be less than nothing/)
+    expect(boxes({"title" => [1, 2, -3, 4]})["message"]).to match(/cannot be negative/)
     expect(boxes({"title" => [1, 2, 0, 4]})["message"]).to match(/no room on this page for this element/)
     expect(boxes({"moon" => [1, 2, 3, 4]})["message"]).to match(/no element “moon”/)
     expect(boxes({"title" => "x"})["message"]).to match(/must be a list/)
@@ -188,7 +188,7 @@ RSpec.describe App::Routes::Layouts do
   end
 
   it "adds an element of each kind, tied to the nearer edges, with an id of its own" do
-    (TileLoom::Furniture::Elements.keys - %w[map_frame key_frame]).each do |kind|
+    (TileLoom::Furniture::Elements.keys - %w[map_frame index_frame]).each do |kind|
       made = add({kind: kind, box: [350, 20, 30, 20]})
       expect(made["made"]).to eq(["#{kind.tr("_", "-")}-1"]), made["message"]
     end
@@ -210,7 +210,7 @@ RSpec.describe App::Routes::Layouts do
     expect(copies["made"]).to eq(%w[text-2 text-3])
     expect(element("text-2")).to include("text" => "{{ book.title }}", "place" => include("bottom_mm" => 77.0))
     expect(add({kind: "map_frame", box: [1, 1, 20, 20]})["message"]).to match(/one map frame/)
-    expect(add({kind: "key_frame", box: [1, 1, 20, 20]})["message"]).to match(/belongs on the key sheet/)
+    expect(add({kind: "index_frame", box: [1, 1, 20, 20]})["message"]).to match(/belongs on the index sheet/)
     expect(add({kind: "hologram", box: [1, 1, 20, 20]})["message"]).to match(/no kind of element/)
   end
 
@@ -253,7 +253,7 @@ RSpec.describe App::Routes::Layouts do
       {"name" => "sheet.number", "value" => "2"},
       {"name" => "book.title", "value" => "Test moss"}
     )
-    ask("/api/books/#{book.id}/layout/hardest")
+    ask("/api/books/#{book.id}/layout/fullest")
     expect(answer["number"]).to be_between(1, book.index.cells.count)
     expect(answer["overflowing"]).to eq([])
   end

@@ -99,7 +99,7 @@ RSpec.describe App::Routes::Press do
   it "says why a run has failed" do
     run = order("1")
     document = run.document
-    document["reference"] = "EPSG:0"
+    document["crs"] = "EPSG:0"
     run.update!(document: document)
     work
     expect(run.reload.state).to eq("failed")

@@ -120,7 +120,7 @@ RSpec.describe App::ReferenceChange do
     expect([fresh.reference, App::Reprojection.last.state]).to eq(%w[EPSG:25829 failed])
     expect(App::Reprojection.last.reason).to match(/Feature 1 of Area lies outside what/)
     expect(App::ReprojectedShape.count).to eq(0)
-    expect { App::BookChanges.new(book.reload).apply({"reference" => "EPSG:27700"}, label: "x") }.to invalid(
+    expect { App::BookChanges.new(book.reload).apply({"crs" => "EPSG:27700"}, label: "x") }.to invalid(
       /changed by choosing another/
     )
   end
@@ -144,7 +144,7 @@ RSpec.describe App::ReferenceChange do
     it "says what it does to lengths, areas and north here, and draws the graticule" do
       found = look({definition: "EPSG:3857"})
       expect(found["words"]).to match(
-        [/A kilometre on the ground prints .* too long/, /Areas print .* % too large/, /Grid north is true north/]
+        [/Grid distances are .* m per km long/, /Areas print .* % too large/, /Grid north is true north/]
       )
       expect(found["warnings"]).to include(/off by more than 1 in 1,000/)
       expect(found["picture"]).to start_with("<svg").and include("°")
@@ -178,7 +178,7 @@ RSpec.describe App::ReferenceChange do
 
     it "warns of a datum without an accurate way" do
       rough = look({definition: "+proj=utm +zone=29 +ellps=clrk66"})
-      expect(rough["warnings"]).to include(/There is no accurate way from/)
+      expect(rough["warnings"]).to include(/There is no accurate transformation from/)
     end
 
     it "says what is wrong with a definition, and which parameter does not do" do

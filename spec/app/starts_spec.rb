@@ -149,7 +149,7 @@ RSpec.describe App::Routes::Starts do
     send_json(:post, "/api/starts/#{start["id"]}/columns", {columns: {x: "a", y: "b"}})
     work
     start = ask("/api/starts/#{start["id"]}").then { answer }
-    expect(propose(start)["problem"]).to match(/Name the coordinate reference of the book/)
+    expect(propose(start)["problem"]).to match(/Name the CRS of the book/)
     expect(propose(start, file_reference: "EPSG:25829")).to include(
       "proposed" => Integer,
       "suggestions" => include(include("code" => "EPSG:25829"))

@@ -73,19 +73,19 @@ RSpec.describe "Kinds of index" do
       feature("Polygon", ring(402_000, 6_528_000, 402_300, 6_528_200), name: "Low hag", order: 2),
       feature("Polygon", ring(403_000, 6_528_000, 404_200, 6_528_200), name: "Long hag", order: 1)
     )
-    patch = {"kind" => "features", "area" => "sites", "naming" => {"kind" => "attribute", "attribute" => "name"}}
+    patch = {"kind" => "features", "area" => "sites", "naming" => {"kind" => "field", "field" => "name"}}
     send_json(:post, "/api/books/#{book.id}/weave", {patch: {index: patch}})
     expect(answer["notes"].join).to match(/1 feature is larger than the frame \(Long hag\)/)
     change({"index" => patch})
     expect(rows.map { |row| row["name"] }).to eq(["Low hag", "Long hag"])
-    change({"index" => {"order" => {"kind" => "names"}, "rule" => {"kind" => "fit"}}})
+    change({"index" => {"order" => {"kind" => "names"}, "scale_rule" => {"kind" => "fit"}}})
     expect(rows.map { |row| [row["name"], row["scale"]] }).to eq([["Long hag", 5000], ["Low hag", 1250]])
-    change({"index" => {"order" => {"kind" => "attribute", "attribute" => "order"}}})
+    change({"index" => {"order" => {"kind" => "field", "field" => "order"}}})
     expect(rows.map { |row| row["name"] }).to eq(["Long hag", "Low hag"])
     ask("/api/books/#{book.id}/sheets/1/values")
     expect(answer).to include(
       {"name" => "feature.name", "value" => "Long hag"},
-      {"name" => "sheet.ratio", "value" => "1:5,000"}
+      {"name" => "sheet.fraction", "value" => "1:5,000"}
     )
     change(
       {
@@ -118,7 +118,7 @@ RSpec.describe "Kinds of index" do
     send_json(
       :post,
       "/api/books/#{book.id}/weave",
-      {patch: {index: {kind: "layer", area: "index", naming: {kind: "attribute", attribute: "sheet"}}}}
+      {patch: {index: {kind: "layer", area: "index", naming: {kind: "field", field: "sheet"}}}}
     )
     expect([answer["cells"].map { |cell| [cell["name"], cell["centre"]] }, answer["notes"].join]).to match(
       [[["Old 1", [402_250.0, 6_528_250.0]]], /1 of 1 polygons are not of the frame’s shape/]
@@ -127,8 +127,8 @@ RSpec.describe "Kinds of index" do
 
   it "finds the fewest sheets and says how many were saved; lays corners on round coordinates" do
     send_json(:post, "/api/books/#{book.id}/weave", {patch: {index: {fewest: "moved"}}})
-    expect(answer["notes"].join).to match(/fewest sheets found: \d+.*No cover can do with fewer than \d+/)
-    change({"index" => {"start" => {"kind" => "round", "multiple" => "100 m"}}})
+    expect(answer["notes"].join).to match(/fewest sheets found: \d+.*At least \d+ are needed/)
+    change({"index" => {"origin" => {"kind" => "round", "multiple" => "100 m"}}})
     corners = rows.map { |row| App::Cell.core_of(row).ground.corners.first(2) }
     expect(corners.flatten.map { |place| (place / 100 - (place / 100).round).abs }.max).to be < 1e-9
   end
@@ -136,11 +136,11 @@ RSpec.describe "Kinds of index" do
   it "refuses in words what cannot be woven so" do
     {
       {kind: "strip", area: "dams"} => /no line to follow/,
-      {start: {kind: "round", multiple: "9 km"}} => /leave no step/,
-      {turn: 400} => /“turn”/,
-      {kind: "features", area: "dams", rule: {kind: "attribute", attribute: "code"}} => /which is no scale/,
+      {origin: {kind: "round", multiple: "9 km"}} => /leave no step/,
+      {rotation_deg: 400} => /“rotation_deg”/,
+      {kind: "features", area: "dams", scale_rule: {kind: "field", field: "code"}} => /which is no scale/,
       {overlap: {x: "much"}} => /not written as expected/,
-      {kind: "strip", lead_mm: 400} => /leaves no room|no line/
+      {kind: "strip", clearance_mm: 400} => /leaves no room|no line/
     }.each do |patch, words|
       send_json(:post, "/api/books/#{book.id}/weave", {patch: {index: patch}})
       expect([last_response.status, answer["message"]]).to match([422, words])

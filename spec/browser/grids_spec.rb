@@ -7,7 +7,7 @@ RSpec.describe "Coordinate grids", type: :feature do
   before(:all) { @book = demo_book }
 
   before do
-    visit "/books/#{@book.id}/sheet?sheet=14&picked=main"
+    visit "/books/#{@book.id}/sheet?sheet=14&selected=main"
     expect(page).to have_css(
       "[aria-label='Grids of this frame'] li",
       text: "A line every 100 m, 40 mm apart; labels bottom and left."
@@ -17,7 +17,7 @@ RSpec.describe "Coordinate grids", type: :feature do
 
   def frame(layout = "layout") =
     App::Book.find(@book.id).settings[layout]["elements"].find do |element|
-      %w[map_frame key_frame].include?(element["kind"])
+      %w[map_frame index_frame].include?(element["kind"])
     end
 
   def grid(id = "metric") = frame["grids"].find { |known| known["id"] == id }
@@ -29,13 +29,13 @@ RSpec.describe "Coordinate grids", type: :feature do
     page.driver.browser.action.move_to(slider, -12, 0).click_and_hold.move_by(3, 0).perform
     expect(page).to have_css("[data-ghost] svg", visible: :all)
     page.driver.browser.action.release.perform
-    expect { grid["wished_mm"] }.to become(60..120)
-    wished = grid["wished_mm"]
+    expect { grid["target_mm"] }.to become(60..120)
+    wished = grid["target_mm"]
     expect(page).to have_css("aside [role=status]", text: "A line every 200 m, 80 mm apart")
     find("aside input[type=range]", visible: :all).send_keys(*([:arrow_right] * 3))
-    expect { grid["wished_mm"] }.to become(wished + 3)
+    expect { grid["target_mm"] }.to become(wished + 3)
     expect(page).to have_no_css("[data-ghost]", visible: :all)
-    pick("Chosen", "fixed")
+    pick("Interval", "fixed")
     expect(page).to have_field("East", with: "200 m")
     fill_in("East", with: "100 m")
     expect(page).to have_css("aside [role=status]", text: "A line every 100 m east and 200 m north")
@@ -45,17 +45,17 @@ RSpec.describe "Coordinate grids", type: :feature do
     find_field("East").send_keys(:enter)
     expect(page).to have_css("aside [role=alert]", text: "counts in metres; write a length such as 100 m")
     find_field("East").send_keys(:escape)
-    pick("Of", "longitude and latitude")
-    within("[role=alertdialog]") { expect(page).to have_text("100 m does not count in this reference.") }
+    pick("CRS", "longitude and latitude")
+    within("[role=alertdialog]") { expect(page).to have_text("100 m does not fit this CRS.") }
     expect_accessible
     within("[role=alertdialog]") { find("button", text: /sec, about as far apart/, match: :first).click }
-    expect { grid["reference"] }.to become("geographic")
+    expect { grid["crs"] }.to become("geographic")
     expect(page).to have_css("aside [role=status]", text: /\AA line every \d+″/)
     undo(5)
-    expect(grid).to include("reference" => "book", "wished_mm" => 40)
+    expect(grid).to include("crs" => "book", "target_mm" => 40)
   end
 
-  it "adds references with letters, puts steps into the border, and copies a grid to the key sheet" do
+  it "adds references with letters, puts steps into the border, and copies a grid to the index sheet" do
     click_button("Add a grid")
     expect_accessible
     find("[role=menuitem]", text: "MGRS and USNG references").click
@@ -66,12 +66,12 @@ RSpec.describe "Coordinate grids", type: :feature do
     pick("Rows", "two")
     expect { frame["border"]["rows"] }.to become(2)
     undo
-    choose("Which page", "the key sheet")
+    choose("Which page", "the index sheet")
     expect(page).to have_css("[data-sheet='0'] svg", visible: :all)
-    visit "/books/#{@book.id}/sheet?sheet=14&picked=main"
+    visit "/books/#{@book.id}/sheet?sheet=14&selected=main"
     click_button("Graticule")
-    click_button("Copy to the key sheet")
-    expect { frame("key_layout")["grids"]&.map { |known| known["id"] } }.to become(["graticule"])
+    click_button("Copy to the index sheet")
+    expect { frame("index_layout")["grids"]&.map { |known| known["id"] } }.to become(["graticule"])
     undo(3)
   end
 end

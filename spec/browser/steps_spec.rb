@@ -12,7 +12,7 @@ RSpec.describe "The steps", type: :feature do
 
     it "shows layers, hides and orders them, and is accessible" do
       expect(page).to have_css("[data-ground=drawn] [data-part=dams]", visible: :all)
-      expect(page).to have_text("A kilometre on the ground prints 0.3 m too short everywhere here.")
+      expect(page).to have_text("Grid distances are 0.3 m per km short (scale factor 0.9997) everywhere here.")
       expect_accessible
       find("li", text: "Peat dams").find(".MuiCheckbox-root").click
       expect(page).to have_no_css("[data-part=dams]", visible: :all)
@@ -59,12 +59,12 @@ RSpec.describe "The steps", type: :feature do
           expect(page).to have_css("aside", text: "WGS 84")
           expect_accessible
           fill_in("Title of stiles", with: "Stiles")
-          click_button("Bring it in")
+          click_button("Import")
           expect(page).to have_css("aside li:first-child", text: "Stiles", wait: 30)
           attach_file("Data files", "#{folder}/broken.geojson", visible: :all)
           expect(page).to have_css(
             "[role=alert]",
-            text: /broken\.geojson was not brought in\. The file is not JSON/,
+            text: /broken\.geojson was not imported\. The file is not JSON/,
             wait: 30
           )
           click_button("Close this message")
@@ -85,7 +85,7 @@ RSpec.describe "The steps", type: :feature do
       worker do
         page.execute_script(drop)
         expect(page).to have_css("aside", text: "The file does not say", wait: 30)
-        click_button("Drop it")
+        click_button("Discard")
         expect(page).to have_css("aside h2", text: "Layers")
       end
     end
@@ -151,7 +151,7 @@ RSpec.describe "The steps", type: :feature do
       click_button("Contours")
       pick("Drawn with", "by classes of a number")
       fill_in("Classes", with: "4")
-      pick("Broken at", "round numbers")
+      pick("Class breaks", "round numbers")
       expect_accessible
       click_button("Make")
       made = -> { App::Layer.find_by!(key: "contours").style["rules"] }
@@ -166,7 +166,7 @@ RSpec.describe "The steps", type: :feature do
       expect(page).to have_css("[role=alert]", text: "a number")
       fill_in("Value of rule 1, condition 1", with: "300")
       find_field("Value of rule 1, condition 1").send_keys(:enter)
-      expect(page).to have_text("All changes kept")
+      expect(page).to have_text("All changes saved")
       expect { App::Layer.find_by!(key: "contours").style["rules"][0]["when"] }.to become(
         {"op" => ">", "args" => [{"property" => "height_m"}, 300]}
       )
@@ -178,14 +178,14 @@ RSpec.describe "The steps", type: :feature do
       click_button("Lochans")
       click_button("Pattern")
       expect(page).to have_css("[data-part=lochans] g[clip-path] path[stroke-width='15']", visible: :all)
-      fill_in("Drawn from", with: "1:50,000")
-      find_field("Drawn from").send_keys(:enter)
+      fill_in("Largest scale", with: "1:50,000")
+      find_field("Largest scale").send_keys(:enter)
       expect(page).to have_no_css("[data-part=lochans] path", visible: :all)
-      find_field("Drawn from").set("", clear: :backspace)
-      find_field("Drawn from").send_keys(:enter)
+      find_field("Largest scale").set("", clear: :backspace)
+      find_field("Largest scale").send_keys(:enter)
       expect(page).to have_css("[data-part=lochans] path", visible: :all)
-      fill_in("Strength, %", with: "40")
-      find_field("Strength, %").send_keys(:enter)
+      fill_in("Layer opacity, %", with: "40")
+      find_field("Layer opacity, %").send_keys(:enter)
       expect(page).to have_css("[data-part=lochans][opacity='0.4']", visible: :all)
       fill_in("Group", with: "Water")
       find_field("Group").send_keys(:enter)
@@ -201,19 +201,19 @@ RSpec.describe "The steps", type: :feature do
 
     it "takes a mark of one’s own, cleaned, and says what was left out" do
       click_button("Huts")
-      click_button("Drawing of the mark of Huts: hut")
+      click_button("Drawing of the marker of Huts: hut")
       expect_accessible
       Dir.mktmpdir do |folder|
         File.write(
           "#{folder}/bothy.svg",
           '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 10 10"><script>alert(1)</script><path ' \
-'fill="currentColor" d="M0 10V5L5 0L10 5V10Z"/></svg>'
+            'fill="currentColor" d="M0 10V5L5 0L10 5V10Z"/></svg>'
         )
         attach_file("SVG of a mark of your own", "#{folder}/bothy.svg", visible: :all)
         expect(page).to have_text("Left out of it: <script>.")
       end
       click_button("bothy")
-      expect(page).to have_button("Drawing of the mark of Huts: bothy")
+      expect(page).to have_button("Drawing of the marker of Huts: bothy")
       expect(page).to have_css("[data-part=huts]", visible: :all)
       undo(2)
     end
@@ -222,7 +222,7 @@ RSpec.describe "The steps", type: :feature do
       click_button("Huts")
       click_button("Attributes")
       find("[role=row]", text: "Skarrow Hut").find("input[type=checkbox]", visible: :all).click
-      expect(page).to have_button("1 row picked")
+      expect(page).to have_button("1 row selected")
       find("[role=row]", text: "Gate Bothy").click
       expect(page).to have_css("[data-ground] svg text", text: "Gate Bothy")
       page
@@ -234,8 +234,8 @@ RSpec.describe "The steps", type: :feature do
         .click
         .key_up(:shift)
         .perform
-      expect(page).to have_button("2 rows picked")
-      click_button("Take them as study area")
+      expect(page).to have_button("2 rows selected")
+      click_button("Use as study area")
       expect(page).to have_button("Study area: 2 features of Huts")
       click_button("Filter")
       click_button("Condition")
@@ -268,10 +268,10 @@ RSpec.describe "The steps", type: :feature do
 
     it "looks at another reference, tunes it, draws the book in it, and undoes that" do
       expect(page).to have_css("[data-ground=drawn]")
-      click_button("Reference: ETRS89 / UTM zone 29N")
+      click_button("CRS: ETRS89 / UTM zone 29N")
       expect(page).to have_css("aside [role=status]", text: "Grid north lies 1°26′ west of true north")
       expect_accessible
-      click_button("Tune it")
+      click_button("Edit parameters")
       fill_in("Longitude of natural origin, °", with: "-10.67")
       find_field("Longitude of natural origin, °").send_keys(:enter)
       expect(page).to have_css("aside [role=status]", text: "Grid north is true north in the middle")
@@ -279,18 +279,18 @@ RSpec.describe "The steps", type: :feature do
       find_field("Name").send_keys(:enter)
       expect(page).to have_css("aside h3", text: "Moss grid")
       expect_accessible
-      click_button("Keep for other books")
+      click_button("Save for other books")
       expect(page).to have_css("ul[aria-label='Kept references'] li", text: "Moss grid")
       before = App::Book.find(@book.id).index.cells.pluck(:name, :centre_x)
       worker do
         click_button("Draw the book in it")
-        expect(page).to have_button("Reference: Moss grid", wait: 40)
+        expect(page).to have_button("CRS: Moss grid", wait: 40)
         expect(page).to have_css("[data-ground=drawn] [data-part=dams]", visible: :all)
         expect(App::Book.find(@book.id).index.cells.pluck(:rotation_deg).map { |angle| angle.round(1) }.uniq).to eq(
           [1.4]
         )
         click_button("Undo")
-        expect(page).to have_button("Reference: ETRS89 / UTM zone 29N", wait: 40)
+        expect(page).to have_button("CRS: ETRS89 / UTM zone 29N", wait: 40)
       end
       expect(App::Book.find(@book.id).index.cells.pluck(:name, :centre_x)).to eq(before)
     end
@@ -308,8 +308,7 @@ RSpec.describe "The steps", type: :feature do
           click_button("Update the layer")
           expect(page).to have_css(
             "[role=alert]",
-            text:
-              /0 appeared, 1 vanished, 0 changed, 4 stayed as they were \(told apart by name\)\. Vanished: Gate Bothy\./,
+            text: /0 added, 1 removed, 0 changed, 4 unchanged \(matched by name\)\. Removed: Gate Bothy\./,
             wait: 30
           )
           click_button("Undo")
@@ -334,7 +333,7 @@ RSpec.describe "The steps", type: :feature do
             wait: 30
           )
           expect_accessible
-          click_button("Bring it in")
+          click_button("Import")
           expect(page).to have_css("aside li:first-child", text: "wells", wait: 30)
           click_button("Undo")
         end
@@ -366,7 +365,7 @@ RSpec.describe "The steps", type: :feature do
       card_value("Design").click
       within("aside") { click_button(text: /\AFoot panel/) }
       choose("Orientation", "portrait")
-      choose("Binding edge", "no side")
+      choose("Binding edge", "unbound")
       expect(page).to have_text(/The frame is 174 mm × 231 mm/)
       expect(page).to have_css("[data-sheet='1'] svg text", text: /Sheet 1 of/)
       undo(4)
@@ -375,7 +374,7 @@ RSpec.describe "The steps", type: :feature do
 
     it "refuses margins larger than the page, and a gutter that leaves nothing" do
       type_value("Margins, all four", "150")
-      click_button("Keep")
+      click_button("Apply")
       expect(page).to have_css("[role=dialog] [role=alert]", text: /margins leave .* make them smaller/i)
       find("[role=dialog] input").send_keys(:escape)
       expect(page).to have_no_css("[role=dialog]")
@@ -386,20 +385,20 @@ RSpec.describe "The steps", type: :feature do
       expect(page).to have_text("The frame is 314 mm × 261 mm")
     end
 
-    it "says what follows for the index when the frame changes; weaves anew, or keeps the cells and marks them" do
+    it "says what follows for the index when the frame changes; rebuilds it, or keeps the cells and marks them" do
       choose("Page size", "A4")
       expect(page).to have_css(
         "[aria-label='The index is out of step']",
-        text: /the frame changed \(it was 314 mm × 261 mm\). Woven anew, 27 sheets become \d+ sheets of 477.6 × 435.1 m/
+        text: /the frame changed \(it was 314 mm × 261 mm\). Rebuilt, 27 sheets become \d+ sheets of 477.6 × 435.1 m/
       )
       expect_accessible
-      click_button("Keep the cells")
+      click_button("Leave the cells")
       expect(page).to have_no_css("[aria-label='The index is out of step']")
-      expect(page).to have_css("footer", text: "◆ kept · 1")
+      expect(page).to have_css("footer", text: "◆ unchanged · 1")
       click_button("Undo")
-      click_button("Weave anew")
+      click_button("Rebuild the index")
       expect(page).to have_no_css("[aria-label='The index is out of step']")
-      expect(page).to have_no_css("footer", text: "◆ kept")
+      expect(page).to have_no_css("footer", text: "◆ unchanged")
       expect { App::Book.find(@book.id).index.cells.count }.to become(
         App::Book.find(@book.id).tap(&:weave).index.cells.count
       )
@@ -435,23 +434,23 @@ RSpec.describe "The steps", type: :feature do
       end
     end
 
-    it "adds a key sheet, designs it, shows it in the proof and the strip, and does without it" do
-      choose("Which page", "the key sheet")
+    it "adds an index sheet, designs it, shows it in the proof and the strip, and does without it" do
+      choose("Which page", "the index sheet")
       expect(page).to have_css("[data-sheet='0'] svg text", text: "F3")
       expect(page).to have_text("shows 27 sheets by name")
       expect_accessible
       within("aside") { click_button("Count") }
       fill_in("Size, pt", with: "14")
       find_field("Size, pt").send_keys(:enter)
-      expect(page).to have_css("[data-sheet='0'] svg text", text: "Key to 27 sheets")
+      expect(page).to have_css("[data-sheet='0'] svg text", text: "Index to 27 sheets")
       click_link("Proof")
-      expect(page).to have_text("The key sheet, before 27 sheets")
+      expect(page).to have_text("The index sheet, before 27 sheets")
       page.driver.browser.action.send_keys(:page_down).perform
       expect(page).to have_css("[data-sheet='1'] svg text", text: "A1")
-      find("footer button", text: "Key").click
+      find("footer button", text: "Index").click
       expect(page).to have_css("[data-sheet='0']")
       click_link("Sheet")
-      click_button("Do without a key sheet")
+      click_button("Remove the index sheet")
       expect(page).to have_css("[data-sheet='1']")
       undo(3)
     end
@@ -492,7 +491,7 @@ RSpec.describe "The steps", type: :feature do
         .release
         .perform
       expect(page).to have_css("svg text[transform^='rotate(90']", text: "A1")
-      click_button("Picked")
+      click_button("Selection")
       expect(page).to have_css("[aria-label=Zoom]", text: /[2-9]\d\d %/)
       undo(4)
     end
@@ -503,7 +502,7 @@ RSpec.describe "The steps", type: :feature do
       find_field("Across, mm").send_keys(:enter)
       find("footer a", text: "1 element off the page").click
       expect(page).to have_css("aside h2", text: "Ratio")
-      click_button("Line up: Left")
+      click_button("Align: Left")
       expect(page).to have_no_css("footer a", text: "off the page")
       undo(2)
     end
@@ -609,7 +608,7 @@ RSpec.describe "The steps", type: :feature do
       fill_in("Width, in", with: "two")
       find_field("Width, in").send_keys(:enter)
       expect(page).to have_css("aside [role=alert]", text: "Write a length or a sum")
-      click_button("Line up: Right")
+      click_button("Align: Right")
       expect { (place("legend")[0] + place("legend")[2]).round(3) }.to become(410.0)
       undo(3)
     end
@@ -625,8 +624,8 @@ RSpec.describe "The steps", type: :feature do
       expect(page).to have_css("svg text", text: "Handle with care")
       pick("Family", "Condensed")
       expect(page).to have_css("svg text[font-family='Loom Condensed']", text: "Handle with care")
-      fill_in("Turned, °", with: "30")
-      find_field("Turned, °").send_keys(:enter)
+      fill_in("Rotation, ° clockwise", with: "30")
+      find_field("Rotation, ° clockwise").send_keys(:enter)
       expect(page).to have_css("svg text[transform^='rotate(30']", text: "Handle with care")
       click_button("Area colour")
       expect(page).to have_field("Corner, mm")
@@ -640,7 +639,7 @@ RSpec.describe "The steps", type: :feature do
       within("aside") { click_button("Text 2") }
       click_button("Remove")
       expect(page).to have_css("svg text", text: "Handle with care", count: 1)
-      click_button("Show the hardest sheet")
+      click_button("Show the fullest sheet")
       expect(page).to have_css("[data-sheet]")
       undo(8)
       expect(page).to have_no_css("svg text", text: "Handle with care")
@@ -682,11 +681,11 @@ RSpec.describe "The steps", type: :feature do
         # The proposed scale is chosen already; its neighbours stand beside it with their counts.
         expect(page).to have_css("[role=radiogroup] label", count: 3)
         expect(page).to have_css("[role=radiogroup] label", text: /\A1:[\d,]+\s*\d+ sheets?, proposed\z/)
-        find_field("Coordinate reference").click
+        find_field("Coordinate reference system (CRS)").click
         expect(page).to have_css("[role=option]", text: "the UTM zone that the ground lies in")
-        fill_in("Coordinate reference", with: "25829")
+        fill_in("Coordinate reference system (CRS)", with: "25829")
         find("[role=option]", text: "ETRS89 / UTM zone 29N", match: :first).click
-        expect(page).to have_field("Coordinate reference", with: "EPSG:25829")
+        expect(page).to have_field("Coordinate reference system (CRS)", with: "EPSG:25829")
         fill_in("Title", with: "The islet")
         expect_accessible
         click_button("Start the book")
@@ -710,6 +709,6 @@ RSpec.describe "The steps", type: :feature do
 
   it "says so when there is no such book" do
     visit "/books/999999/weave"
-    expect(page).to have_css("[role=alert]", text: "That is not here")
+    expect(page).to have_css("[role=alert]", text: "No longer exists; reload the page")
   end
 end

@@ -24,7 +24,7 @@ RSpec.describe "A newcomer", type: :feature do
     )
     expect(page).to have_text("It would be")
     expect(App::GridIndex.first.settings["scale"]).to eq(2500)
-    click_button("Drop")
+    click_button("Cancel")
     expect(page).to have_no_text("It would be")
     expect(App::Cell.count).to eq(count)
   end
@@ -57,7 +57,7 @@ RSpec.describe "A newcomer", type: :feature do
       "10" => /would make up to [\d,]+ cells/
     }.each do |text, sentence|
       type_value("Scale", text)
-      click_button("Keep")
+      click_button("Apply")
       expect(page).to have_css("[role=dialog] [role=alert]", text: sentence)
       find("[role=dialog] input").send_keys(:escape)
       expect(page).to have_no_css("[role=dialog]")
@@ -102,10 +102,10 @@ RSpec.describe "A newcomer", type: :feature do
   it "presses some sheets, sees progress, and gets the PDF; the run is still there after a reload" do
     worker do
       visit "/books/#{@book.id}/press"
-      expect(page).to have_text("Nothing has been pressed yet.")
+      expect(page).to have_text("Nothing has been exported yet.")
       type_value("Which sheets", "1-3, 7")
-      click_button("Keep")
-      click_button("Press")
+      click_button("Apply")
+      click_button("Export PDF")
       expect(page).to have_css("[data-run]", text: "1-3, 7 (4 sheets)")
       expect(page).to have_text("Done", wait: 40)
       expect_accessible
@@ -123,7 +123,7 @@ RSpec.describe "A newcomer", type: :feature do
 
   it "stops a run" do
     visit "/books/#{@book.id}/press"
-    click_button("Press")
+    click_button("Export PDF")
     expect(page).to have_text("Waiting for a worker")
     find("button", text: "Stop").click
     expect(page).to have_text("Stopped")
@@ -133,8 +133,8 @@ RSpec.describe "A newcomer", type: :feature do
   it "is told which sheet does not exist" do
     visit "/books/#{@book.id}/press"
     type_value("Which sheets", "900")
-    click_button("Keep")
-    click_button("Press")
+    click_button("Apply")
+    click_button("Export PDF")
     expect(page).to have_css("[role=alert]", text: /There is no sheet “900”/)
   end
 end

@@ -25,27 +25,27 @@ RSpec.describe "Weave", type: :feature do
     expect(page).to have_text(/26 names stay; [A-F]\d go/)
     expect_accessible
     expect(rows.length).to eq(27)
-    click_button("Weave so")
+    click_button("Apply")
     expect(page).to have_text("26 sheets, each 785.2 × 652.7 m")
     expect(page).to have_css("button[aria-label='How it lies: moved for the fewest sheets']")
     undo
     expect(page).to have_text("27 sheets, each 785.2 × 652.7 m")
-    pick("Begins", "corners on round coordinates")
+    pick("Grid origin", "corners on round coordinates")
     expect(page).to have_css("aside [role=status]", text: /\d+ sheets of/)
     fill_in("Corners on multiples of", with: "5 km")
     find_field("Corners on multiples of").send_keys(:enter)
     expect(page).to have_css("aside [role=alert]", text: /leave no step/)
-    click_button("Drop")
-    expect(page).to have_no_button("Weave so")
+    click_button("Cancel")
+    expect(page).to have_no_button("Apply")
   end
 
   it "names sheets by a pattern, old and new side by side, and takes them in another order" do
     card_value("Names").click
-    fill_in("Before each name", with: "SM ")
-    find_field("Before each name").send_keys(:enter)
+    fill_in("Prefix", with: "SM ")
+    find_field("Prefix").send_keys(:enter)
     expect(page).to have_css("[aria-label='Old and new names'] tr", text: /A1\s*SM A1/)
     expect_accessible
-    click_button("Weave so")
+    click_button("Apply")
     expect(page).to have_css("footer", text: "SM A1")
     choose("Order", "rows back and forth")
     expect { rows.map { |row| row["name"] }.values_at(5, 6) }.to become(["SM F2", "SM E2"])
@@ -88,9 +88,10 @@ RSpec.describe "Weave", type: :feature do
     fill_in("Name", with: "Gate")
     find_field("Name").send_keys(:enter)
     expect(page).to have_css("footer", text: "Gate")
-    fill_in("Turned, °", with: "15")
-    find_field("Turned, °").send_keys(:enter)
-    expect { cell("Gate")["rotation_deg"] }.to become(15.0)
+    fill_in("Rotation, ° clockwise", with: "15")
+    find_field("Rotation, ° clockwise").send_keys(:enter)
+    # Kept as the plane has it, counter-clockwise.
+    expect { cell("Gate")["rotation_deg"] }.to become(-15.0)
     expect_accessible
     fill_in("Split into sheets at 1 : n", with: "1250")
     find_field("Split into sheets at 1 : n").send_keys(:enter)
@@ -117,7 +118,7 @@ RSpec.describe "Weave", type: :feature do
     expect(page).to have_css("aside h2", text: "C3")
     click_button("Remove")
     expect(page).to have_text(/26 sheets, each .* ha left out; 1 polygon of Restoration area partly on no sheet\. /)
-    click_button("Cover and files")
+    click_button("Coverage and files")
     expect(page).to have_css("[aria-label='Pieces left out'] li", count: 1)
     pick("Of layer", "Peat dams")
     expect(page).to have_css("aside", text: /\d+ of \d+ on no sheet/)
@@ -131,21 +132,21 @@ RSpec.describe "Weave", type: :feature do
   it "weaves a strip along a line and a sheet for each feature, and goes back" do
     choose("Study area", "Tracks")
     choose("Kind of index", "a strip")
-    expect(page).to have_text(/Cover Tracks by a strip, 10 mm inside the sides, turned freely at 1:2,500/)
+    expect(page).to have_text(/Cover Tracks by a strip, 10 mm clear of the sides, free rotation at 1:2,500/)
     card_value("How it lies").click
     fill_in("Maximum rotation, °", with: "0")
     find_field("Maximum rotation, °").send_keys(:enter)
     expect(page).to have_css("aside [role=status]", text: /\d+ sheets of/)
     expect_accessible
-    click_button("Weave so")
+    click_button("Apply")
     expect { rows.map { |row| row["rotation_deg"] }.uniq }.to become([0.0])
     choose("Study area", "Lochans")
     choose("Kind of index", "a sheet for each feature")
     expect(page).to have_text(/Cover Lochans by a sheet for each feature, at the same scale/)
     pick("Named by", "name")
-    pick("Scale of a sheet", "fits the feature")
-    expect(page).to have_button("Weave so")
-    click_button("Weave so")
+    pick("Scale rule", "Fit with margin")
+    expect(page).to have_button("Apply")
+    click_button("Apply")
     expect { rows.map { |row| row["scale"] }.uniq.length }.to become(1..9)
     undo(6)
     expect(page).to have_text("27 sheets, each 785.2 × 652.7 m")
@@ -164,7 +165,7 @@ RSpec.describe "Weave", type: :feature do
     expect(page).to have_css("[role=status]", text: "Working out the index")
     expect { asked_for(1000) }.to become(true)
     expect_accessible
-    click_button("Drop")
+    click_button("Cancel")
     expect(page).to have_no_css("[role=status]", text: "Working out the index")
     expect { App::Weaving.last.state }.to become("cancelled")
     type_value("Scale", "2000")
@@ -174,7 +175,7 @@ RSpec.describe "Weave", type: :feature do
       click_button("Stop")
     end
     expect(page).to have_css("[role=dialog] [role=alert]", text: "Stopped by hand.")
-    click_button("Drop")
+    click_button("Cancel")
     worker do
       type_value("Scale", "4000")
       expect(page).to have_css("[role=dialog]", text: /12 sheets/)

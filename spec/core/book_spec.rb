@@ -14,17 +14,37 @@ RSpec.describe TileLoom::Document do
 
   # Each wrong value, where it is, and what is said.
   {
-    "an unknown key" => [{reference: "EPSG:25829", colour: "red"}, "/colour", /“colour” is not a known key/],
+    "an unknown key" => [{crs: "EPSG:25829", colour: "red"}, "/colour", /“colour” is not a known key/],
     "an unknown key deep inside" => [{layout: {page: {sise: "A3"}}}, "/layout/page/sise", /not a known key/],
     "a wrong type" => [{title: 5}, "/title", /“title” is 5; it must be text/],
     "a scale of zero" => [{index: {scale: 0}}, "/index/scale", /must be at least 1/],
     "a negative scale" => [{index: {scale: -2500}}, "/index/scale", /must be at least 1/],
     "an absurd scale" => [{index: {scale: 10**12}}, "/index/scale", /must be at most/],
-    "an unknown reference" => [{reference: "EPSG:999999"}, "/reference", /not a coordinate reference/],
-    "a geographic reference" => [{reference: "EPSG:4258"}, "/reference", /degrees, which cannot hold a fixed scale/],
+    "an unknown reference" => [{crs: "EPSG:999999"}, "/crs", /not a coordinate reference/],
+    "a geographic reference" => [{crs: "EPSG:4258"}, "/crs", /degrees, which cannot hold a fixed scale/],
     "margins larger than the page" => [
       {layout: {page: {margins_mm: {left: 300, right: 300}}}},
       "/layout/page/margins_mm",
+      /margins leave/
+    ],
+    "margins larger than the page of the index sheet" => [
+      {
+        index_layout: {
+          name: "Index",
+          page: {
+            size: "A4",
+            orientation: "portrait",
+            margins_mm: {
+              top: 10,
+              right: 150,
+              bottom: 10,
+              left: 150
+            }
+          },
+          elements: TileLoom::Layout::Designs.index_elements
+        }
+      },
+      "/index_layout/page/margins_mm",
       /margins leave/
     ],
     "a study area that is no layer" => [
@@ -32,7 +52,7 @@ RSpec.describe TileLoom::Document do
       "/index/area",
       /“moon” is not a layer of this book/
     ],
-    "a length without a unit" => [{index: {room: "50"}}, "/index/room", /a length with its unit/],
+    "a length without a unit" => [{index: {buffer: "50"}}, "/index/buffer", /a length with its unit/],
     "a day that does not exist" => [{date: "2026-02-30"}, "/date", /not a day of the calendar/],
     "a page size nobody makes" => [{layout: {page: {size: "A9"}}}, "/layout/page/size", /use one of A0, A1/],
     "a custom page without a size" => [
@@ -58,10 +78,10 @@ RSpec.describe TileLoom::Document do
   it "finds ids used twice, and grids in an unknown reference" do
     settings = demo_settings
     settings["layers"][1]["id"] = settings["layers"][0]["id"]
-    settings["layout"]["elements"].find { |element| element["kind"] == "map_frame" }["grids"][0]["reference"] = "EPSG:0"
+    settings["layout"]["elements"].find { |element| element["kind"] == "map_frame" }["grids"][0]["crs"] = "EPSG:0"
     expect(described_class::Check.new(settings).findings.map(&:path)).to include(
       "/layers/1/id",
-      match(%r{/layout/elements/\d+/grids/0/reference})
+      match(%r{/layout/elements/\d+/grids/0/crs})
     )
   end
 

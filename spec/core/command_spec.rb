@@ -36,7 +36,7 @@ RSpec.describe "bin/loom" do
 
   it "checks a book and lists what is wrong, each with its path" do
     expect(loom("check", demo)).to match([true, /Nothing is wrong/, ""])
-    settings = demo_settings.merge("reference" => "EPSG:0", "colour" => 1)
+    settings = demo_settings.merge("crs" => "EPSG:0", "colour" => 1)
     settings["index"]["scale"] = 0
     File.write("#{@folder}/bad.json", JSON.generate(settings))
     done, _, err = loom("check", "#{@folder}/bad.json")

@@ -52,8 +52,8 @@ RSpec.describe TileLoom::CoordinateGrid do
 
     it "are refused when they are nothing, less, no number, of no unit, or larger than the world" do
       {
-        "0 m" => /more than nothing/,
-        "-5 m" => /more than nothing/,
+        "0 m" => /greater than zero/,
+        "-5 m" => /greater than zero/,
         "NaN" => /is not an interval/,
         "ten m" => /is not an interval/,
         "5" => /is not an interval/,
@@ -64,12 +64,12 @@ RSpec.describe TileLoom::CoordinateGrid do
     end
 
     it "may be one for the whole book, whatever a sheet's scale" do
-      grid = described_class::Grid.new({"id" => "g", "reference" => "book", "fitted" => "book", "stroke" => {}})
+      grid = described_class::Grid.new({"id" => "g", "crs" => "book", "fitted" => "book", "stroke" => {}})
       close = view(scale: 2500)
       expect(grid.meshes(close, like: view(scale: 10_000)).first.interval(:x)).to eq(500)
       expect(
         described_class::Grid
-          .new({"id" => "g", "reference" => "book", "stroke" => {}})
+          .new({"id" => "g", "crs" => "book", "stroke" => {}})
           .meshes(close, like: view(scale: 10_000))
           .first
           .interval(:x)
@@ -81,7 +81,7 @@ RSpec.describe TileLoom::CoordinateGrid do
         described_class::Grid.new(
           {
             "id" => "g",
-            "reference" => "book",
+            "crs" => "book",
             "interval" => {
               "x" => "1 km",
               "y" => "500 m"
@@ -313,7 +313,7 @@ RSpec.describe TileLoom::CoordinateGrid do
       sheet = view(reference: "EPSG:3035", centre: [4_059_000, 3_437_000], scale: 500_000)
       grid =
         described_class::Grid.new(
-          {"id" => "u", "reference" => "utm", "interval" => {"x" => "10 km", "y" => "10 km"}, "stroke" => {}}
+          {"id" => "u", "crs" => "utm", "interval" => {"x" => "10 km", "y" => "10 km"}, "stroke" => {}}
         )
       meshes = grid.meshes(sheet)
       expect(meshes.map { |found| found.zone.number }).to eq([31, 32])
@@ -350,9 +350,9 @@ RSpec.describe TileLoom::CoordinateGrid do
 
     it "has nothing to draw beyond 84° N and says what to do" do
       sheet = view(reference: "EPSG:3995", centre: [0, 0], scale: 500_000)
-      entry = surround(sheet, [{"id" => "u", "reference" => "utm", "stroke" => {}}]).drawn.first
+      entry = surround(sheet, [{"id" => "u", "crs" => "utm", "stroke" => {}}]).drawn.first
       expect(described_class::Words.new(entry, sheet).warnings).to eq(
-        ["UTM has no zone here: it ends at 84° N and 80° S. Choose a polar reference such as EPSG:5041 or EPSG:5042."]
+        ["UTM has no zone here: it ends at 84° N and 80° S. Choose a polar CRS such as EPSG:5041 or EPSG:5042."]
       )
     end
   end

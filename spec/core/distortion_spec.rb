@@ -26,18 +26,18 @@ RSpec.describe TileLoom::Crs::Distortion do
       expect(place.scale).to be_within(1e-8).of(scale)
     end
     expect(found.most.where).to match(/west/)
-    expect(found.in_words).to eq("A kilometre on the ground prints 0.3 m too short everywhere here.")
+    expect(found.in_words).to eq("Grid distances are 0.3 m per km short (scale factor 0.9997) everywhere here.")
     expect(found.warnings).to be_empty
   end
 
   # By hand: at the central meridian UTM's scale is 0.9996, so a kilometre prints 0.4 m too short.
   it "speaks as a ruler does" do
     expect(distortion("EPSG:25829", 499_000, 6_500_000, 501_000, 6_502_000).in_words).to eq(
-      "A kilometre on the ground prints 0.4 m too short everywhere here."
+      "Grid distances are 0.4 m per km short (scale factor 0.9996) everywhere here."
     )
     # 200 km from it, k = 0.9996 · (1 + 200²/(2 · 6378²)) = 1.00009 (Snyder's first term).
     expect(distortion("EPSG:25829", 300_000, 6_000_000, 700_000, 6_100_000).in_words).to match(
-      /0\.4 m too short \(.*\) to 0\.09 m too long \(.*\)/
+      /0\.4 m per km short \(.*\) to 0\.09 m per km long \(.*\)/
     )
   end
 
@@ -47,7 +47,7 @@ RSpec.describe TileLoom::Crs::Distortion do
       /off by more than 1 in 1,000/
     )
     expect(distortion("EPSG:27700", 1_200_000, 100_000, 1_300_000, 200_000).warnings.join).to match(
-      /leaves the area that OSGB36 .* is made for/
+      /beyond the area of use of OSGB36/
     )
   end
 end

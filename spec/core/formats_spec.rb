@@ -59,7 +59,7 @@ RSpec.describe TileLoom::Data::Inspection do
         "-rzip",
         "-e",
         'Zip::File.open("dams.zip", create: true) { |zip| Dir["dams.*"].reject { |file| file.end_with?("zip") }.each ' \
-        "{ |file| zip.add(file, file) } }"
+          "{ |file| zip.add(file, file) } }"
       )
     end
     found = described_class.new("#{@folder}/dams.zip").layers.first
@@ -108,7 +108,7 @@ RSpec.describe TileLoom::Data::Inspection do
   it "asks for the reference of a file that names none and is not in degrees" do
     File.write("#{@folder}/metres.csv", "name,x,y\nA,403000.5,6528000.25\n")
     expect { TileLoom::Data::FileReader.open("#{@folder}/metres.csv", target: utm) }.to invalid(
-      /does not say which reference/,
+      /does not name the CRS/,
       path: "/reference"
     )
     feature = TileLoom::Data::FileReader.open("#{@folder}/metres.csv", target: utm, reference: utm).features.first
@@ -155,7 +155,7 @@ RSpec.describe TileLoom::Data::Inspection do
       /a\.kml (is not KML, as its ending says|could not be read)/
     )
     expect { described_class.new("#{@folder}/a.exe").layers }.to invalid(
-      /is of a kind that is not read here; bring GeoJSON/
+      /is of a kind that is not read here; import GeoJSON/
     )
   end
 

@@ -5,7 +5,7 @@ require "vips"
 RSpec.describe TileLoom::CoordinateGrid::Borders do
   include GridViews
 
-  metric = {"id" => "m", "reference" => "book", "wished_mm" => 40}
+  metric = {"id" => "m", "crs" => "book", "target_mm" => 40}
 
   def border(view, settings, *grids) = surround(view, grids, border: settings).border
 
@@ -54,7 +54,7 @@ RSpec.describe TileLoom::CoordinateGrid::Borders do
       bands(
         sheet,
         {"kind" => "banded", "thickness_mm" => 3, "gap_mm" => 2},
-        {"id" => "g", "reference" => "geographic", "wished_mm" => 30}
+        {"id" => "g", "crs" => "geographic", "target_mm" => 30}
       )
     expect(dark.length).to be > 8
     corners = [18, 15, 322, 325, 28, 25, 232, 235]
@@ -105,7 +105,7 @@ RSpec.describe TileLoom::CoordinateGrid::Borders do
           metric.merge("stroke" => {"colour" => "#000000", "width_mm" => 0.1}),
           {
             "id" => "g",
-            "reference" => "geographic",
+            "crs" => "geographic",
             "look" => "lines",
             "stroke" => {
               "colour" => "#ff0000",

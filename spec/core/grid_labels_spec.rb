@@ -92,14 +92,7 @@ RSpec.describe TileLoom::CoordinateGrid::Labels do
   end
 
   describe "round the frame" do
-    settings = {
-      "id" => "g",
-      "reference" => "book",
-      "labels" => {
-        "sides" => %w[top right bottom left],
-        "size_pt" => 7
-      }
-    }
+    settings = {"id" => "g", "crs" => "book", "labels" => {"sides" => %w[top right bottom left], "size_pt" => 7}}
 
     def labels(view, *grids, **options) =
       surround(view, grids, **options).drawn.flat_map { |entry| entry.labels.placed }
@@ -128,13 +121,13 @@ RSpec.describe TileLoom::CoordinateGrid::Labels do
     it "never touch one another, of one grid or of several, turned or not" do
       graticule = {
         "id" => "h",
-        "reference" => "geographic",
-        "wished_mm" => 30,
+        "crs" => "geographic",
+        "target_mm" => 30,
         "labels" => {
           "sides" => %w[top right bottom left],
           "size_pt" => 8,
           "corners" => true,
-          "turn" => "upright"
+          "orientation" => "level"
         }
       }
       [0.0, 5.0, 33.0, 45.0].each do |rotation|
@@ -143,8 +136,8 @@ RSpec.describe TileLoom::CoordinateGrid::Labels do
           labels(
             sheet,
             settings.merge(
-              "wished_mm" => 12,
-              "labels" => settings["labels"].merge("families" => "both", "turn" => "line")
+              "target_mm" => 12,
+              "labels" => settings["labels"].merge("families" => "both", "orientation" => "along_line")
             ),
             graticule
           )
@@ -238,7 +231,7 @@ RSpec.describe TileLoom::CoordinateGrid::Labels do
       )
       expect(entry.labels.off_paper).to eq(7)
       expect(TileLoom::CoordinateGrid::Words.new(entry, view).warnings).to include(
-        /7 labels have no room on the paper there; make room round the frame/
+        /7 labels have no room on the paper there; widen the margins there/
       )
     end
 
@@ -268,7 +261,7 @@ RSpec.describe TileLoom::CoordinateGrid::Labels do
             [
               {
                 "id" => "g",
-                "reference" => "geographic",
+                "crs" => "geographic",
                 "look" => "lines",
                 "interval" => interval,
                 "stroke" => {
@@ -311,7 +304,7 @@ RSpec.describe TileLoom::CoordinateGrid::Labels do
           [
             {
               "id" => "g",
-              "reference" => "geographic",
+              "crs" => "geographic",
               "look" => "lines",
               "interval" => {
                 "x" => "0.001 deg",
@@ -334,7 +327,7 @@ RSpec.describe TileLoom::CoordinateGrid::Labels do
 
     it "begin beyond the border, and the next grid's beyond the first one's" do
       banded = {"kind" => "banded", "thickness_mm" => 3, "gap_mm" => 1}
-      drawn = surround(view, [settings, settings.merge("id" => "h", "reference" => "geographic")], border: banded).drawn
+      drawn = surround(view, [settings, settings.merge("id" => "h", "crs" => "geographic")], border: banded).drawn
       inner, outer =
         drawn.map { |entry| entry.labels.placed.select { |label| label.side == "top" }.map { |label| label.spot.box } }
       expect(inner.map(&:max_y).max).to be < 30 - 4
@@ -349,10 +342,10 @@ RSpec.describe TileLoom::CoordinateGrid::Labels do
             settings.merge(
               "labels" => {
                 "sides" => ["left"],
-                "place" => "inside",
-                "gap_mm" => 0.5,
+                "position" => "inside",
+                "line_gap_mm" => 0.5,
                 "size_pt" => 7,
-                "turn" => "upright"
+                "orientation" => "level"
               }
             )
           ]

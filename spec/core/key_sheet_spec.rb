@@ -5,7 +5,7 @@ require "vips"
 
 RSpec.describe TileLoom::Compose::IndexSheetComposer do
   # Two districts of 2 km by 1 km side by side, the western one larger on the first sheets.
-  def book_of(elements: [], key: TileLoom::Layout::Designs.key_elements, **changes)
+  def book_of(elements: [], key: TileLoom::Layout::Designs.index_elements, **changes)
     features = [
       rectangle(
         400_000,
@@ -23,7 +23,7 @@ RSpec.describe TileLoom::Compose::IndexSheetComposer do
     book, source = small_book(features, scale: 2500, **changes)
     settings =
       book.settings.merge(
-        "key_layout" => {
+        "index_layout" => {
           "name" => "key",
           "page" => book.settings["layout"]["page"],
           "elements" => key
@@ -56,7 +56,7 @@ RSpec.describe TileLoom::Compose::IndexSheetComposer do
     expect([spread[0] / frame.width, spread[1] / frame.height].max).to be > 0.8
   end
 
-  # A gutter is where the pages are bound, and the key sheet is the first of them.
+  # A gutter is where the pages are bound, and the index sheet is the first of them.
   it "counts as the first page of a book that is printed on both sides" do
     binding = {page: {binding: {edge: "left", gutter_mm: 10, mirrored: true}}}
     with_key, source = book_of(layout: binding)
@@ -72,7 +72,7 @@ RSpec.describe TileLoom::Compose::IndexSheetComposer do
     cells = book.cells(source)
     Dir.mktmpdir do |folder|
       file = File.join(folder, "key.pdf")
-      press.bind(press.pick("key, 1", cells).map { |cell| press.page(cell, count: cells.length) }, file)
+      press.bind(press.pick("index, 1", cells).map { |cell| press.page(cell, count: cells.length) }, file)
       expect(outside("pdfinfo", file)).to match(/Pages:\s+2/)
       words = outside("pdftotext", "-f", "1", "-l", "1", file, "-").split
       expect(words).to include(*cells.map(&:name))
@@ -150,11 +150,11 @@ RSpec.describe TileLoom::Compose::IndexSheetComposer do
     end
   end
 
-  it "refuses a key sheet without a key frame, or with a map frame, and checks its texts" do
-    elements = TileLoom::Layout::Designs.key_elements
-    expect { book_of(key: elements.reject { |element| element["kind"] == "key_frame" }) }.to invalid(
-      /has no key frame/,
-      path: "/key_layout/elements"
+  it "refuses an index sheet without an index frame, or with a map frame, and checks its texts" do
+    elements = TileLoom::Layout::Designs.index_elements
+    expect { book_of(key: elements.reject { |element| element["kind"] == "index_frame" }) }.to invalid(
+      /has no index frame/,
+      path: "/index_layout/elements"
     )
     map = {
       "kind" => "map_frame",
@@ -166,11 +166,11 @@ RSpec.describe TileLoom::Compose::IndexSheetComposer do
         "height_mm" => 30
       }
     }
-    expect { book_of(key: elements + [map]) }.to invalid(/key frame in its place/)
+    expect { book_of(key: elements + [map]) }.to invalid(/index frame in its place/)
     expect {
       book_of(
         key: elements + [{"kind" => "text", "id" => "t", "place" => map["place"], "text" => "{{ book.colour }}"}]
       )
-    }.to invalid(/“book.colour”|“colour”/, path: "/key_layout/elements/#{elements.length}/text")
+    }.to invalid(/“book.colour”|“colour”/, path: "/index_layout/elements/#{elements.length}/text")
   end
 end

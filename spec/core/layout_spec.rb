@@ -5,7 +5,8 @@ RSpec.describe TileLoom::Layout do
     TileLoom::Layout::Page.new(
       {"size" => size, "margins_mm" => {"top" => 10, "right" => 11, "bottom" => 12, "left" => 13}}.merge(
         more.transform_keys(&:to_s)
-      )
+      ),
+      path: "/layout/page"
     )
 
   # ISO 216, table 1; ASME Y14.1 (from memory).

@@ -122,7 +122,7 @@ RSpec.describe TileLoom::View::Norths do
         "GN",
         "MN",
         a_string_matching(/\AConvergence \d°\d\d′ [EW]\z/),
-        a_string_matching(/\ADeclination \d+°\d\d′ [EW] \(2026-04\)\z/)
+        a_string_matching(/\ADeclination \d+°\d\d′ [EW] \(April 2026\)\z/)
       )
       expect(
         texts(
@@ -131,7 +131,7 @@ RSpec.describe TileLoom::View::Norths do
             date: "2035-01-01"
           ).drawing.nodes
         )
-      ).to include("Magnetic north not known")
+      ).to include("Magnetic north unavailable")
     end
 
     it "are live text, with the references of the middle" do

@@ -84,7 +84,7 @@ RSpec.describe "Nothing" do
       )
       values = cells.to_h { |cell| [cell.feature, cell.name] }
       expect(
-        TileLoom::Index::Order.new({"kind" => "attribute"}).numbered(cells, values: values).map(&:name).first(2)
+        TileLoom::Index::Order.new({"kind" => "field"}).numbered(cells, values: values).map(&:name).first(2)
       ).to eq(["", "Moss"])
     end
 
@@ -101,7 +101,7 @@ RSpec.describe "Nothing" do
         page = TileLoom::Output::Pdf::Page.of(sheet.drawing, told: sheet.left_out)
         expect(page.told.grep(/cannot be drawn/)).to eq([])
         expect(sheet.values["sheet"]["verbal"].call).to match(
-          /\A1 cm is about [\d,]+ km(, within \d+ %| in the middle alone)\z/
+          /\A1 cm represents about [\d,]+ km(, within \d+ %| in the middle alone)\z/
         )
       end
     end
@@ -178,7 +178,7 @@ RSpec.describe "Nothing" do
         {
           "id" => "g",
           "title" => "Fine",
-          "reference" => "book",
+          "crs" => "book",
           "look" => "lines",
           "stroke" => {
             "width_mm" => 0.1
@@ -369,7 +369,7 @@ RSpec.describe "Nothing" do
     )
     grid =
       TileLoom::CoordinateGrid::Grid.new(
-        {"id" => "g", "reference" => "book", "look" => "dots", "interval" => {"x" => "5000 ft", "y" => "5000 ft"}}
+        {"id" => "g", "crs" => "book", "look" => "dots", "interval" => {"x" => "5000 ft", "y" => "5000 ft"}}
       )
     view =
       TileLoom::View::FrameView.new(
@@ -388,7 +388,7 @@ RSpec.describe "Nothing" do
       TileLoom::CoordinateGrid::Grid.new(
         {
           "id" => "g",
-          "reference" => "book",
+          "crs" => "book",
           "look" => "lines",
           "interval" => {
             "x" => "500 ft",

@@ -107,7 +107,7 @@ RSpec.describe "What is said" do
               TileLoom::CoordinateGrid::Grid.new(
                 {
                   "id" => "g",
-                  "reference" => reference,
+                  "crs" => reference,
                   "look" => "lines",
                   "labels" => {
                     "sides" => %w[top right bottom left],
@@ -165,7 +165,7 @@ RSpec.describe "What is said" do
 
   describe "of lengths" do
     def said(text)
-      number, unit = text.match(/is (?:about )?([\d,.]+) (km|miles?|m|feet|foot)/).captures
+      number, unit = text.match(/represents (?:about )?([\d,.]+) (km|miles?|m|feet|foot)/).captures
       metres =
         number.delete(",").to_f *
         {"km" => 1000, "m" => 1, "mile" => 1609.344, "miles" => 1609.344, "feet" => 0.3048, "foot" => 0.3048}.fetch(
@@ -228,7 +228,7 @@ RSpec.describe "What is said" do
         )
       grid =
         TileLoom::CoordinateGrid::Grid.new(
-          {"id" => "g", "reference" => "book", "look" => "lines", "interval" => {"x" => "2 km", "y" => "2 km"}}
+          {"id" => "g", "crs" => "book", "look" => "lines", "interval" => {"x" => "2 km", "y" => "2 km"}}
         )
       note = TileLoom::CoordinateGrid::Note.new(grid, grid.meshes(view).first).to_s
       length, within =

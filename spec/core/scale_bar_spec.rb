@@ -10,7 +10,7 @@ RSpec.describe TileLoom::Bar do
         [rectangle(centre[0], centre[1], centre[0] + 100, centre[1] + 100)],
         scale: scale,
         reference: reference,
-        **(turned ? {index: {turn: turned}} : {})
+        **(turned ? {index: {rotation_deg: -turned}} : {})
       )
     cells = book.cells(source)
     sheet = TileLoom::Compose::SheetComposer.new(book: book, source: source, cell: cells[0], count: cells.length)
@@ -79,7 +79,7 @@ RSpec.describe TileLoom::Bar do
     level, grid =
       %w[level grid].map do |along|
         drawing(
-          {"measured" => along, "per_division" => "25 m", "divisions" => 2},
+          {"measured" => along, "division_length" => "25 m", "divisions" => 2},
           reference: "EPSG:3395",
           centre: [500_000, 8_362_000]
         )
@@ -121,7 +121,7 @@ RSpec.describe TileLoom::Bar do
 
   it "keeps room for its labels: nothing goes beyond the element" do
     [31, 45, 61, 90].product(%w[metric imperial survey nautical yards paces minutes], [0, 5]) do |width, units, left|
-      sheet, element = bar_on({"units" => units, "left" => left}, width_mm: width)
+      sheet, element = bar_on({"units" => units, "extension" => left}, width_mm: width)
       box = element.box(sheet.page)
       nodes = element.drawing(sheet, box).nodes
       texts = nodes.grep(TileLoom::Scene::Text)
@@ -161,20 +161,22 @@ RSpec.describe TileLoom::Bar do
   end
 
   it "has divisions right of nought and finer ones left of it, labelled as it is wanted" do
-    ruling = drawing({"divisions" => 3, "left" => 5}).ruling
+    ruling = drawing({"divisions" => 3, "extension" => 5}).ruling
     expect(ruling.values).to eq([-50, -40, -30, -20, -10, 0, 50, 100, 150])
-    expect(strings(drawing({"divisions" => 3, "left" => 5}).nodes).reverse).to eq(["50", "0", "50", "100", "150 m"])
+    expect(strings(drawing({"divisions" => 3, "extension" => 5}).nodes).reverse).to eq(
+      ["50", "0", "50", "100", "150 m"]
+    )
     expect(strings(drawing({"divisions" => 4, "labelled" => "ends"}).nodes).reverse).to eq(["0", "200 m"])
     expect(strings(drawing({"divisions" => 4, "labelled" => "alternate"}).nodes).reverse).to eq(["0", "100", "200 m"])
     expect(strings(drawing({"unit_text" => "metres", "unit_at" => "middle"}).nodes)).to include("metres")
-    expect(strings(drawing({"decimals" => 1, "divisions" => 2, "per_division" => "50 m"}).nodes).reverse).to eq(
+    expect(strings(drawing({"decimals" => 1, "divisions" => 2, "division_length" => "50 m"}).nodes).reverse).to eq(
       ["0.0", "50.0", "100.0 m"]
     )
     expect(strings(drawing({}, scale: 24_000).nodes).reverse).to eq(["0", "0.2", "0.4", "0.6", "0.8", "1 km"])
   end
 
   it "puts a second unit below, from the same nought" do
-    %w[alternating pair].each do |style|
+    %w[chequered two_units].each do |style|
       sheet, element = bar_on({"style" => style, "second_units" => "imperial"})
       drawn = element.drawing(sheet, element.box(sheet.page))
       expect(strings(drawn.nodes)).to include("200 m", "500 ft")
@@ -186,14 +188,20 @@ RSpec.describe TileLoom::Bar do
 
   it "is drawn in each style to its length, within its height" do
     described_class::Styles.keys.each do |style|
-      drawn = drawing({"style" => style, "left" => 2})
+      drawn = drawing({"style" => style, "extension" => 2})
       west, east = span(drawn.nodes)
       expect(east - west).to be_within(1e-6).of(drawn.paper(drawn.ruling)), style
     end
-    expect(strings(drawing({"style" => "ratio"}).nodes)).to include("1:5,000")
+    expect(strings(drawing({"style" => "fraction_alone"}).nodes)).to include("1:5,000")
     ups =
       %w[up down through].map do |ticks|
-        drawing({"style" => "line", "ticks" => ticks}).nodes.grep(TileLoom::Scene::Path).flat_map(&:runs).first[1]
+        drawing({"style" => "ticked_line", "ticks" => ticks})
+          .nodes
+          .grep(TileLoom::Scene::Path)
+          .flat_map(&:runs)
+          .first[
+          1
+        ]
       end
     expect(ups.uniq.length).to eq(3)
   end
@@ -202,7 +210,14 @@ RSpec.describe TileLoom::Bar do
   it "says the scale in a sentence, with about where it rounds" do
     verbal = described_class::VerbalScale
     expect([500, 2500, 10_000, 5485, 250_000, 1234.5678].map { |scale| verbal.of(scale) }).to eq(
-      ["1 cm is 5 m", "1 cm is 25 m", "1 cm is 100 m", "1 cm is 54.85 m", "1 cm is 2.5 km", "1 cm is about 12.35 m"]
+      [
+        "1 cm represents 5 m",
+        "1 cm represents 25 m",
+        "1 cm represents 100 m",
+        "1 cm represents 54.85 m",
+        "1 cm represents 2.5 km",
+        "1 cm represents about 12.35 m"
+      ]
     )
     expect(
       [12, 600, 4800, 24_000, 25_000, 63_360, 126_720, 31_680, 250_000].map do |scale|
@@ -210,18 +225,21 @@ RSpec.describe TileLoom::Bar do
       end
     ).to eq(
       [
-        "1 inch is 1 foot",
-        "1 inch is 50 feet",
-        "1 inch is 400 feet",
-        "1 inch is 2,000 feet",
-        "1 inch is about 2,083 feet",
-        "1 inch is 1 mile",
-        "1 inch is 2 miles",
-        "1 inch is 0.5 miles",
-        "1 inch is about 3.946 miles"
+        "1 inch represents 1 foot",
+        "1 inch represents 50 feet",
+        "1 inch represents 400 feet",
+        "1 inch represents 2,000 feet",
+        "1 inch represents about 2,083 feet",
+        "1 inch represents 1 mile",
+        "1 inch represents 2 miles",
+        "1 inch represents 0.5 miles",
+        "1 inch represents about 3.946 miles"
       ]
     )
-    expect(strings(drawing({"ratio" => "above", "verbal" => "below"}).nodes)).to include("1:5,000", "1 cm is 50 m")
+    expect(strings(drawing({"fraction" => "above", "verbal" => "below"}).nodes)).to include(
+      "1:5,000",
+      "1 cm represents 50 m"
+    )
   end
 
   it "says how far it is off anywhere in the frame" do
@@ -307,7 +325,7 @@ RSpec.describe TileLoom::Bar do
           "kind" => "scale_bar",
           "id" => "bar",
           "frame" => "where",
-          "ratio" => "above",
+          "fraction" => "above",
           "thousands" => "point",
           "place" => {
             "left_mm" => 0,
@@ -343,11 +361,11 @@ RSpec.describe TileLoom::Bar do
 
   it "refuses a room too narrow for any round length, and divisions that do not fit" do
     expect { drawing({}, width_mm: 8).nodes }.to invalid(/room of 8 mm holds no round length with its labels/)
-    expect { drawing({"per_division" => "100 m", "divisions" => 5}).nodes }.to invalid(
+    expect { drawing({"division_length" => "100 m", "divisions" => 5}).nodes }.to invalid(
       /5 divisions of 100 m take 100 mm at 1:5,000, and the room is 61 mm/
     )
-    expect { drawing({"per_division" => "5 deg"}).nodes }.to invalid(/not a unit of length/)
-    {"divisions" => [0, 1000], "height_mm" => [-1], "left" => [-2]}.each do |key, values|
+    expect { drawing({"division_length" => "5 deg"}).nodes }.to invalid(/not a unit of length/)
+    {"divisions" => [0, 1000], "height_mm" => [-1], "extension" => [-2]}.each do |key, values|
       values.each do |value|
         settings = small_settings
         settings["layout"]["elements"].find { |known| known["kind"] == "scale_bar" }[key] = value

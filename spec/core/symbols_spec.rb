@@ -159,17 +159,18 @@ RSpec.describe TileLoom::Symbology::Symbol do
     end
 
     it "draws a layer between its scales only, both counted in" do
-      layer = TileLoom::Symbology::Layer.new(settings.merge("shown" => {"from" => 1000, "to" => 5000}))
+      layer =
+        TileLoom::Symbology::Layer.new(settings.merge("visible_scales" => {"largest" => 1000, "smallest" => 5000}))
       expect([999, 1000, 5000, 5001].map { |scale| layer.shown_at?(scale) }).to eq([false, true, true, false])
-      expect { TileLoom::Symbology::Layer.new(settings.merge("shown" => {"from" => 5000, "to" => 1000})) }.to invalid(
-        /which is no range/
-      )
+      expect {
+        TileLoom::Symbology::Layer.new(settings.merge("visible_scales" => {"largest" => 5000, "smallest" => 1000}))
+      }.to invalid(/which is no range/)
     end
 
     it "keeps a layer out of a sheet at another scale, and doubles its lines at twice the scale" do
       wide = ->(scale) do
         book, source = small_book([rectangle(402_000, 6_528_000, 402_100, 6_528_100)], scale: scale)
-        layer = book.settings["layers"][0].merge("design_scale" => 5000, "shown" => {"from" => 2000})
+        layer = book.settings["layers"][0].merge("design_scale" => 5000, "visible_scales" => {"largest" => 2000})
         document = TileLoom::Document::Book.new(book.settings.merge("layers" => [layer]))
         composer =
           TileLoom::Compose::SheetComposer.new(

@@ -101,7 +101,7 @@ RSpec.describe TileLoom::Furniture::Elements::TextBox do
         [words.map { |word| word[4] }.max, words[0][4] - words[0][2]]
       end
     end
-    free, shrunk, stopped = heights.call, heights.call(least_pt: 5), heights.call(least_pt: 15)
+    free, shrunk, stopped = heights.call, heights.call(minimum_pt: 5), heights.call(minimum_pt: 15)
     expect(free[0]).to be > 70
     expect(shrunk[0]).to be <= 70.5
     expect(stopped[1] / free[1]).to be_within(0.01).of(15 / 20.0)

@@ -82,7 +82,7 @@ RSpec.describe TileLoom::Crs::Tuning do
     "a latitude beyond the pole" => [{values: {"Latitude of natural origin" => 91}}, /from -90 to 90/],
     "a scale factor of nothing" => [{values: {"Scale factor at natural origin" => 0}}, /more than 0/],
     "text for a number" => [{values: {"False easting" => "far"}}, /must be a number/],
-    "an unknown unit" => [{unit: "rod"}, /not a unit for a reference/],
+    "an unknown unit" => [{unit: "rod"}, /not a unit for a CRS/],
     "a long name" => [{name: "x" * 101}, /longer than 100/]
   }.each do |name, (options, sentence)|
     it("refuses #{name}") { expect { described_class.new(crs["EPSG:25829"]).with(**options) }.to invalid(sentence) }
@@ -104,6 +104,6 @@ RSpec.describe TileLoom::Crs::Tuning do
     )
     expect(accuracy["EPSG:25830", "EPSG:25829", [-9, 58, -8, 59]].metres).to eq(0)
     rough = accuracy["+proj=longlat +ellps=clrk66", "EPSG:25829", [-9, 58, -8, 59]]
-    expect([rough.metres, rough.warning]).to match([nil, /no accurate way/])
+    expect([rough.metres, rough.warning]).to match([nil, /no accurate transformation/])
   end
 end

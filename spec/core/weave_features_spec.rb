@@ -7,9 +7,9 @@ RSpec.describe TileLoom::Index::ByFeature do
     ->(scale) { TileLoom::Index::CellSize.new(frame_width_mm: 200, frame_height_mm: 150, scale: scale, crs: crs) }
 
   def rule(kind, **more) =
-    TileLoom::Index::ScaleRule.new({"kind" => kind, **more.transform_keys(&:to_s)}, path: "/index/rule").holding(1000)
+    TileLoom::Index::ScaleRule.new({"kind" => kind, **more.transform_keys(&:to_s)}, path: "/index/scale_rule").holding(1000)
 
-  def weave(features, rule: self.rule("hold"), **options)
+  def weave(features, rule: self.rule("fixed"), **options)
     weaver = described_class.new(size: size, rule: rule, **options)
     [weaver.cells(features) { |feature| feature.attributes["name"] }, weaver.too_large]
   end
@@ -62,18 +62,18 @@ RSpec.describe TileLoom::Index::ByFeature do
     cells, =
       weave(
         [site(0, 0, 90, 90, id: 1), site(0, 0, 300, 100, id: 2), site(0, 0, 9000, 100, id: 3)],
-        rule: rule("ladder", ladder: [5000, 1000, 2500], margin: "0 mm")
+        rule: rule("standard_scales", standard_scales: [5000, 1000, 2500], margin: "0 mm")
       )
     expect(cells.map(&:scale)).to eq([1000, 2500, 5000])
     cells, =
       weave(
         [site(0, 0, 90, 90, id: 1, at: "1:2,500"), site(0, 0, 90, 90, id: 2, at: 500)],
-        rule: rule("attribute", attribute: "at")
+        rule: rule("field", field: "at")
       )
     expect(cells.map(&:scale)).to eq([2500, 500])
-    expect { weave([site(0, 0, 90, 90, id: 1, at: "large")], rule: rule("attribute", attribute: "at")) }.to invalid(
-      /attribute “at” is “large”/,
-      path: "/index/rule/attribute"
+    expect { weave([site(0, 0, 90, 90, id: 1, at: "large")], rule: rule("field", field: "at")) }.to invalid(
+      /field “at” is “large”/,
+      path: "/index/scale_rule/field"
     )
   end
 
@@ -108,7 +108,7 @@ RSpec.describe TileLoom::Index::ByFeature do
         turned(500, 100, 400, 300, 25, name: "Two", scale: 2000),
         turned(900, 100, 200, 200, 0, name: "Three", scale: 1000)
       ]
-      weaver = described_class.new(size: size, scale: 1000, scale_attribute: "scale")
+      weaver = described_class.new(size: size, scale: 1000, scale_field: "scale")
       cells = weaver.cells(list) { |feature| feature.attributes["name"] }
       expect(
         cells.map do |cell|

@@ -23,10 +23,10 @@ RSpec.describe TileLoom::Index::Naming do
 
   it "writes places and numbers by the pattern" do
     expect(names({})).to eq(%w[A1 B1 A2 B2])
-    expect(names({"rows_from" => "south", "prefix" => "M-", "between" => "/", "digits" => 2})).to eq(
+    expect(names({"rows_from" => "south", "prefix" => "M-", "separator" => "/", "digits" => 2})).to eq(
       %w[M-A/02 M-B/02 M-A/01 M-B/01]
     )
-    expect(names({"columns" => "numbers", "rows" => "letters", "first" => "row", "between" => "."})).to eq(
+    expect(names({"columns" => "numbers", "rows" => "letters", "first" => "row", "separator" => "."})).to eq(
       %w[A.1 A.2 B.1 B.2]
     )
     expect(names({"kind" => "numbers", "digits" => 3})).to eq(%w[001 002 003 004])

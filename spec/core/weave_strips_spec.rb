@@ -78,7 +78,7 @@ RSpec.describe TileLoom::Index::Strip do
   end
 
   it "turns frames of a strip in one sense where the route passes the upright, north up on most of them or read " \
-    "along it" do
+       "along it" do
     # A bow from 60° to 140° against the easting.
     bow =
       (0..80).reduce([[0.0, 0.0]]) do |points, n|
@@ -148,8 +148,8 @@ RSpec.describe TileLoom::Index::Strip do
 
   it "refuses a lead or an overlap that leaves nothing of the frame" do
     expect { described_class.new(size: size, lead_mm: 60) }.to invalid(
-      /lead of 60 mm leaves no room/,
-      path: "/index/lead_mm"
+      /clearance of 60 mm leaves no room/,
+      path: "/index/clearance_mm"
     )
     expect { described_class.new(size: size, lead_mm: 10, overlap_mm: 99) }.to invalid(
       /overlap of 99 mm leaves nothing/

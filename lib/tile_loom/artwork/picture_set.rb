@@ -16,8 +16,7 @@ module TileLoom
 
       # A Raster; Invalid for an id that the book does not have.
       def picture(id, path: nil)
-        entry = @own[id] or
-          raise Invalid.new("There is no picture “#{id}” in this book; bring it in first.", path: path)
+        entry = @own[id] or raise Invalid.new("There is no picture “#{id}” in this book; import it first.", path: path)
         @read[id] ||= READINGS.fetch(entry.content) do
           Raster.new(@enclosures.bytes(entry), name: "The picture “#{entry.title}”")
         end

@@ -24,7 +24,7 @@ module TileLoom
       # Bytes of an Enclosure; Invalid where they are not to be had.
       def bytes(entry)
         found = inside(entry) || beside(entry) || (entry.content && @kept&.call(entry.content))
-        raise Invalid.new("The file of “#{entry.title}” did not come with the book; bring it in again.") unless found
+        raise Invalid.new("The file of “#{entry.title}” did not come with the book; import it again.") unless found
         if found.bytesize > LARGEST_BYTES
           raise Invalid.new("“#{entry.title}” is larger than #{LARGEST_BYTES / 1024 / 1024} MB.")
         end

@@ -236,9 +236,9 @@ module TileLoom
 
       # Ratio and sentence, where they are wanted.
       def texts_of(place)
-        {ratio: @style.ratio, verbal: @style.verbal}.select { |_, at| at == place }
+        {fraction: @style.fraction, verbal: @style.verbal}.select { |_, at| at == place }
           .map do |key, _|
-            string = (key == :ratio) ? @look.ratio : @verbal.call(@style.verbal_units)
+            string = (key == :fraction) ? @look.ratio : @verbal.call(@style.verbal_units)
             @y += height * ((place == "below") ? LINE_PITCH : 1) + ((place == "below") ? gap : 0)
             text(aligned(string), @y, string).tap { @y += (place == "above") ? gap + height * 0.35 : 0 }
           end

@@ -6,7 +6,7 @@ module TileLoom
     # without where it is measured.
     class Style < Values::Value
       define "scaleBarStyle"
-      part :style, Styles.choice, default: "alternating"
+      part :style, Styles.choice, default: "chequered"
       take Styles.own_parts
       part :units,
         Unit.choice,
@@ -21,14 +21,10 @@ module TileLoom
       part :divisions, whole(1..20), about: "To the right of zero; as many as are round where none are given."
       part :division_length,
         text(most: 40),
-        key: "per_division",
         about: "A fixed length with its unit, such as 100 m; else the longest round one that fits."
-      part :extension, whole(0..20), key: "left", default: 0, about: "Subdivisions to the left of zero."
-      part :minimum_mm,
-        number(0..2000),
-        key: "least_mm",
-        about: "Shorter than this it is refused; 5 mm where nothing is said."
-      part :maximum_mm, number(above: 0, most: 2000), key: "most_mm"
+      part :extension, whole(0..20), default: 0, about: "Subdivisions to the left of zero."
+      part :minimum_mm, number(0..2000), about: "Shorter than this it is refused; 5 mm where nothing is said."
+      part :maximum_mm, number(above: 0, most: 2000)
       part :height_mm, number(above: 0, most: 50), default: 1.6
       part :tick_mm, number(above: 0, most: 50), default: 1.6
       part :bars_gap_mm, number(0..50), default: 0.8, about: "Between the bars of two units."
@@ -39,7 +35,7 @@ module TileLoom
       part :thousands, choice("thin", "comma", "point", "none"), default: "comma"
       part :unit_at, choice("last", "middle", "none"), default: "last"
       part :unit_text, text(most: 40), about: "The unit's own symbol where nothing is given."
-      part :ratio, choice("none", "above", "below"), default: "none", about: "The representative fraction."
+      part :fraction, choice("none", "above", "below"), default: "none", about: "The representative fraction."
       part :verbal, choice("none", "above", "below"), default: "none", about: "The scale in a sentence."
       part :verbal_units, choice("metric", "imperial"), default: "metric"
       part :align, choice("left", "centre", "right"), default: "left"

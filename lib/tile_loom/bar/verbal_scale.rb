@@ -2,8 +2,8 @@
 
 module TileLoom
   module Bar
-    # A scale in a sentence: "1 cm is 100 m", "1 inch is 2,000 feet". It says "about" where the number that it
-    # tells is rounded.
+    # A scale in a sentence: "1 cm represents 100 m", "1 inch represents 2,000 feet". It says "about" where the number
+    # that it tells is rounded.
     module VerbalScale
       INCHES_PER_FOOT, FEET_PER_MILE, INCHES_PER_MILE = 12, 5280, 63_360
 
@@ -80,8 +80,8 @@ module TileLoom
         # One figure more than a length has that holds about alone.
         decimals = [decimals, FIGURES - Math.log10(value).floor].max
         rounded = value.round(decimals)
-        "#{paper} is #{"about " if about || rounded != value}" \
-        "#{Units::Number.grouped(rounded, decimals: Units::Number.places(rounded.rationalize))} #{unit}"
+        "#{paper} represents #{"about " if about || rounded != value}" \
+          "#{Units::Number.grouped(rounded, decimals: Units::Number.places(rounded.rationalize))} #{unit}"
       end
     end
   end

@@ -7,8 +7,8 @@ module TileLoom
       GRATICULE = {
         "id" => "graticule",
         "title" => "Graticule",
-        "reference" => "geographic",
-        "wished_mm" => 22,
+        "crs" => "geographic",
+        "target_mm" => 22,
         "stroke" => {
           "colour" => "#2f74a8",
           "width_mm" => 0.15

@@ -2,10 +2,10 @@
 
 module TileLoom
   module Compose
-    # Composes the key sheet: the page that shows the whole index. Its scale, north and coordinates are
-    # those of its key frame.
+    # Composes the index sheet: the page that shows the whole index. Its scale, north and coordinates are
+    # those of its index frame.
     class IndexSheetComposer < SheetComposer
-      NAME = "Key"
+      NAME = "Index"
 
       def initialize(book:, source:, count:, **options) =
         super(book: book, source: source, cell: nil, count: count, **options)
@@ -20,7 +20,7 @@ module TileLoom
 
       def gridded_frame = layout.key_frame
 
-      # The key sheet is one of its kind.
+      # The index sheet is one of its kind.
       def nominal_view = nil
 
       def live_values = IndexSheetValues.new(self)
@@ -30,11 +30,6 @@ module TileLoom
       def title = NAME
 
       def neighbours = {}
-
-      private
-
-      # It names cells, not features.
-      def names_left_out = []
     end
   end
 end

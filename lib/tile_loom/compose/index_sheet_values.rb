@@ -2,7 +2,7 @@
 
 module TileLoom
   module Compose
-    # What live text can say on the key sheet: of the book, and of the map that shows the index. What only
+    # What live text can say on the index sheet: of the book, and of the map that shows the index. What only
     # a cell has is empty.
     class IndexSheetValues < LiveValues
       private
@@ -15,7 +15,7 @@ module TileLoom
             "name" => IndexSheetComposer::NAME,
             "count" => @sheet.count,
             "scale" => @sheet.stated_scale,
-            "ratio" => Units::Number.ratio(@sheet.stated_scale),
+            "fraction" => Units::Number.ratio(@sheet.stated_scale),
             **extent(view),
             **edges(view),
             **place(view),

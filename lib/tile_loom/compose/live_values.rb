@@ -12,7 +12,7 @@ module TileLoom
         row
         column
         scale
-        ratio
+        fraction
         width_m
         height_m
         west
@@ -30,7 +30,7 @@ module TileLoom
         true_scale
         declination
         declination_deg
-        declination_change
+        annual_change
         grid_magnetic
         grid_magnetic_deg
         zone
@@ -39,7 +39,7 @@ module TileLoom
         verbal
         verbal_imperial
       ].freeze
-      REFERENCE = %w[name code datum].freeze
+      CRS = %w[name code datum].freeze
       LAYOUT = %w[name page].freeze
       NEIGHBOURS = Index::Neighbours::DIRECTIONS
 
@@ -49,7 +49,7 @@ module TileLoom
           "book" => BOOK,
           "sheet" => SHEET,
           "neighbours" => NEIGHBOURS,
-          "reference" => REFERENCE,
+          "crs" => CRS,
           "layout" => LAYOUT
         }.flat_map { |group, names| names.map { |name| "#{group}.#{name}" } } + feature.map { |name| self.name(name) }
       end
@@ -71,7 +71,7 @@ module TileLoom
           "book" => book,
           "sheet" => sheet,
           "neighbours" => -> { neighbours },
-          "reference" => reference,
+          "crs" => crs,
           "layout" => layout,
           "feature" => -> { feature }
         }
@@ -102,7 +102,7 @@ module TileLoom
           "row" => cell.row + 1,
           "column" => Index::Naming.letters(cell.column),
           "scale" => cell.scale,
-          "ratio" => Units::Number.ratio(cell.scale),
+          "fraction" => Units::Number.ratio(cell.scale),
           **extent(view),
           **edges(cell),
           **place(view),
@@ -129,7 +129,7 @@ module TileLoom
           "convergence" => View::Norths.words(view.factors.convergence_deg),
           "declination" => -> { View::Norths.words(norths.declination_deg) },
           "declination_deg" => -> { norths.declination_deg || "" },
-          "declination_change" => -> { View::Norths.words(norths.declination_change_deg) },
+          "annual_change" => -> { View::Norths.words(norths.declination_change_deg) },
           "grid_magnetic" => -> { View::Norths.words(norths.grid_magnetic_deg) },
           "grid_magnetic_deg" => -> { norths.grid_magnetic_deg || "" },
           "zone" => -> { CoordinateGrid::Squares::Mgrs.designation(*view.centre_lon_lat).to_s },
@@ -167,7 +167,7 @@ module TileLoom
           .join(", ")
       end
 
-      def reference
+      def crs
         crs = @sheet.view.crs
         {"name" => crs.name, "code" => crs.code, "datum" => crs.datum}
       end

@@ -51,18 +51,7 @@ module TileLoom
 
       # A view of the book's scale in the middle of the index: what is the same on all sheets is reckoned for it.
       def nominal_view
-        book.once([:nominal_view, layout.main_frame.id]) do
-          middle =
-            cells.map { |known| known.ground.box }.reduce { |all, other| all.union(other) }&.centre ||
-            [cell.ground.centre_x, cell.ground.centre_y]
-          frame = layout.frame_box
-          per_mm = book.index.scale / 1000.0 / book.crs.metres_per_unit
-          View::FrameView.new(
-            frame: frame,
-            ground: Geometry::TurnedRectangle.new(*middle, frame.width * per_mm, frame.height * per_mm, 0.0),
-            crs: book.crs
-          )
-        end
+        @nominal_view ||= View::FrameView.new(frame: layout.frame_box, ground: nominal_ground, crs: book.crs)
       end
 
       # All cells of the index.
@@ -85,20 +74,27 @@ module TileLoom
           )
       end
 
+      # What the layers draw in a view of this sheet: a View::GroundDrawing::Drawn.
       def ground_drawing(view)
-        @ground_drawing ||=
-          part("ground", book.key_of("reference", "layers", "markers", "faces"), *view.place, @tolerance_mm, @names) do
-            View::GroundDrawing.new(
-              layers: book.layers,
-              source: source,
-              view: view,
-              tolerance_mm: @tolerance_mm,
-              names: @names
-            ).drawn
-          end
+        (@ground_drawings ||= {})[view.place] ||= part(
+          "ground",
+          book.key_of("crs", "layers", "markers", "faces"),
+          *view.place,
+          @tolerance_mm,
+          @names
+        ) do
+          View::GroundDrawing.new(
+            layers: book.layers,
+            source: source,
+            view: view,
+            tolerance_mm: @tolerance_mm,
+            names: @names
+          ).drawn
+        end
       end
 
-      def shown_rules = ground_drawing(view).shown_rules
+      # Rules of the layers that the frame of this page drew something by, in drawing order.
+      def shown_rules = gridded_frame.shown_rules(self)
 
       # Text with its live values filled in; Invalid names the value that is unknown.
       def live_text(template, path: nil) = LiveText.new(template, path: path).fill(values)
@@ -115,10 +111,7 @@ module TileLoom
       def overflowing = texts.reject { |element| element.fits?(self) }.map(&:id)
 
       # What this sheet does not show for want of room or of data, or not as it says, in sentences.
-      def left_out =
-        (
-          layout.elements.flat_map { |element| element.left_out(self) } + names_left_out + needle + missing_characters
-        ).uniq
+      def left_out = (layout.elements.flat_map { |element| element.left_out(self) } + needle + missing_characters).uniq
 
       def name = cell.name
 
@@ -126,10 +119,20 @@ module TileLoom
 
       private
 
-      def names_left_out = ground_drawing(view).names_left_out
+      # Geometry::TurnedRectangle, which alone is kept for other sheets, as references belong to a thread.
+      def nominal_ground
+        book.once([:nominal_ground, layout.main_frame.id]) do
+          middle =
+            cells.map { |known| known.ground.box }.reduce { |all, other| all.union(other) }&.centre ||
+            [cell.ground.centre_x, cell.ground.centre_y]
+          frame = layout.frame_box
+          per_mm = book.index.scale / 1000.0 / book.crs.metres_per_unit
+          Geometry::TurnedRectangle.new(*middle, frame.width * per_mm, frame.height * per_mm, 0.0)
+        end
+      end
 
       # Live texts that ask for the compass needle where it is not known have nothing in its place.
-      NEEDLE = /sheet\.(declination|grid_magnetic)/
+      NEEDLE = /sheet\.(declination|grid_magnetic|annual_change)/
 
       def needle =
         if texts.any? { |element| element.templates.any? { |_, template| template.match?(NEEDLE) } } &&
@@ -148,11 +151,9 @@ module TileLoom
               .uniq
               .filter_map do |string|
                 lost = face.missing(string)
-                if lost.any?
-                  "The text “#{
-                    string[0, 60]
-                  }” has #{listed(lost)}, which no typeface of the book has; bring in one that does."
-                end
+                next if lost.empty?
+                shown = string[0, 60]
+                "The text “#{shown}” has #{listed(lost)}, which no typeface of the book has; import one that does."
               end
           end
       end

@@ -16,18 +16,18 @@ module TileLoom
       part :title, text(most: 200)
       part :reference,
         text(least: 1, most: 20_000),
+        key: "crs",
         required: true,
         about:
           "\"book\", \"geographic\" (longitude and latitude of the book's reference), \"utm\" (the zones that the frame shows, on WGS 84), or a reference of its own."
       part :hidden, flag, default: false
       part :drawn_on,
-        choice("all", "upright", "turned"),
+        choice("all", "unrotated", "rotated"),
         default: "all",
-        about: "Which sheets: all, those that stand upright, those that are turned (as in a strip)."
-      part :under, flag, default: false, about: "Below the layers of the ground."
+        about: "Which sheets: all, those that are not rotated, those that are (as in a strip)."
+      part :draw_order, choice("above", "below"), default: "above", about: "Above or below the layers of the ground."
       part :target_mm,
         number(above: 0, most: 2000),
-        key: "wished_mm",
         default: 40,
         about: "Spacing aimed at on paper; an automatic interval is the nearest of the standard series."
       part :fitted,
@@ -42,7 +42,7 @@ module TileLoom
       part :look, Looks.choice, default: "lines"
       take Looks.own_parts
       part :stroke, Scene::Stroke::TYPE, required: true
-      part :index_lines, IndexLines.type, key: "major", about: "Every nth line is drawn heavier."
+      part :index_lines, IndexLines.type, about: "Every nth line is drawn heavier."
       part :halo, Scene::Halo::TYPE
       part :squares, Squares100.type, about: "The letters of the 100 km squares, where the reference defines them."
       part :labels, LabelSpec.type
@@ -70,14 +70,16 @@ module TileLoom
       def drawn_on?(view)
         return false if hidden?
         case drawn_on
-        when "upright"
+        when "unrotated"
           view.ground.upright?
-        when "turned"
+        when "rotated"
           !view.ground.upright?
         else
           true
         end
       end
+
+      def under? = draw_order == "below"
 
       # Mesh list for a frame: one, or one for each zone. like: the view that suits an interval that is one for
       # the whole book.
@@ -110,7 +112,7 @@ module TileLoom
           raise Invalid.new(
             "#{found.name} counts southwards first, which a coordinate grid cannot show; choose the same one counted " \
             "east and north.",
-            path: "#{path}/reference"
+            path: "#{path}/crs"
           )
         end
         fixed(found)

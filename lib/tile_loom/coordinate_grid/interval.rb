@@ -30,12 +30,12 @@ module TileLoom
         unless angle? || Units::LengthUnit::ALL.key?(@unit)
           raise Invalid.new(
             "“#{@unit}” is not a unit for an interval; use one of " \
-            "#{[*Units::LengthUnit::ALL.keys, *ANGLES.keys].join(", ")}.",
+              "#{[*Units::LengthUnit::ALL.keys, *ANGLES.keys].join(", ")}.",
             path: path
           )
         end
         if least == :positive && !value.positive?
-          raise Invalid.new("The interval is #{self}; it must be more than nothing.", path: path)
+          raise Invalid.new("The interval is #{self}; it must be greater than zero.", path: path)
         end
         if angle? ? degrees.abs > LARGEST_DEG : metres.abs > LARGEST_M
           raise Invalid.new("The interval is #{self}, which is larger than the world; write a smaller one.", path: path)

@@ -6,14 +6,14 @@ module TileLoom
     class LabelSpec < Values::Value
       define
       part :sides, list(choice(*%w[top right bottom left]), unique: true), required: true
-      part :place, choice("outside", "inside"), default: "outside"
-      part :turn,
-        choice("edge", "upright", "line"),
-        default: "edge",
-        about: "Along the side, upright, or along the line."
+      part :position, choice("outside", "inside"), default: "outside"
+      part :orientation,
+        choice("along_edge", "level", "along_line"),
+        default: "along_edge",
+        about: "Along the side, level, or along the line."
       part :families,
-        choice("own", "both"),
-        default: "own",
+        choice("main", "both"),
+        default: "main",
         about: "A side has the labels of the lines that cross it more steeply, or of both."
       part :form, choice("full", "short"), default: "full", about: "In full, or short with the first and last in full."
       part :notation,
@@ -28,14 +28,14 @@ module TileLoom
       part :thousands, choice("thin", "comma", "point", "none"), default: "thin"
       part :unit, flag, default: false, about: "The unit after each length."
       part :corners, flag, default: false, about: "The coordinates of the frame's corners in full."
-      part :distance_mm, Values::Types::LENGTH_MM, default: 1.2
-      part :gap_mm, number(0..20), about: "Lines keep so clear of labels that stand on them."
+      part :label_gap_mm, Values::Types::LENGTH_MM, default: 1.2
+      part :line_gap_mm, number(0..20), about: "Lines keep so clear of labels that stand on them."
       part :face, Values::Types::FACE, default: "sans"
       part :size_pt, Values::Types::SIZE_PT, default: 6
       part :colour, Values::Types::COLOUR, default: "#1f2a30"
       part :halo, Scene::Halo::TYPE
 
-      def inside? = place == "inside"
+      def inside? = position == "inside"
 
       def short? = form == "short"
 

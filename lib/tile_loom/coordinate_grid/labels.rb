@@ -66,7 +66,7 @@ module TileLoom
 
       # Spots round which lines are left out, where a gap is wanted.
       def gaps
-        return placed.map { |label| label.spot.grow(@spec.gap_mm) } if inside? && @spec.gap_mm
+        return placed.map { |label| label.spot.grow(@spec.line_gap_mm) } if inside? && @spec.line_gap_mm
         placed.reject(&:side).map { |label| label.spot.grow(ON_LINE_GAP_MM) }
       end
 
@@ -96,7 +96,7 @@ module TileLoom
 
       def size_pt = @spec.size_pt
 
-      def distance = @spec.distance_mm
+      def distance = @spec.label_gap_mm
 
       def halo = @spec.halo&.under_text
 
@@ -168,7 +168,7 @@ module TileLoom
       # line.
       def beside_corner(side, mesh, crossing, reach, full)
         index = Side.ends(side, frame).index { |x, y| ((Side.level?(side) ? x : y) - crossing.along).abs < reach }
-        return nil if index.nil? || inside? || @spec.turn == "line"
+        return nil if index.nil? || inside? || @spec.orientation == "along_line"
         spot = flush(side, Side.ends(side, frame)[index], index, caption(mesh, crossing, full))
         spot if @placement.claim(spot)
       end
@@ -210,7 +210,9 @@ module TileLoom
               .map { |crossing| [side, crossing] }
           end
           .filter_map do |side, crossing|
-            claim(side, mesh, crossing, full: true) if crossing.steepness >= LEAST_STEEPNESS || @spec.turn != "line"
+            if crossing.steepness >= LEAST_STEEPNESS || @spec.orientation != "along_line"
+              claim(side, mesh, crossing, full: true)
+            end
           end
           .first
       end
@@ -255,7 +257,7 @@ module TileLoom
 
       # 0 or 1: the end of the side where the line comes out, or nil.
       def corner(side, crossing)
-        return nil if inside? || @spec.turn == "line"
+        return nil if inside? || @spec.orientation == "along_line"
         Side.ends(side, frame).index { |x, y| ((Side.level?(side) ? x : y) - crossing.along).abs < AT_CORNER_MM }
       end
 
@@ -272,7 +274,7 @@ module TileLoom
             crossing.x,
             crossing.y,
             caption(mesh, crossing, full),
-            (@spec.turn == "line") ? along_line(crossing) : turn_at(side)
+            (@spec.orientation == "along_line") ? along_line(crossing) : turn_at(side)
           )
         dx, dy = away(side, crossing)
         far =
@@ -288,7 +290,7 @@ module TileLoom
       def away(side, crossing)
         return crossing.inward if inside?
         dx, dy = Side::OUTWARD.fetch(side)
-        return dx, dy unless @spec.turn == "line"
+        return dx, dy unless @spec.orientation == "along_line"
         # On the line's own course beyond the frame, so far out as the label must be.
         across = (crossing.inward[0] * dx + crossing.inward[1] * dy).abs
         [-crossing.inward[0] / across, -crossing.inward[1] / across]
@@ -305,7 +307,7 @@ module TileLoom
         )
 
       # "upright", or along the side, read from below or from the right.
-      def turn_at(side) = (@spec.turn == "upright") ? 0.0 : {"left" => -90.0, "right" => 90.0}.fetch(side, 0.0)
+      def turn_at(side) = (@spec.orientation == "level") ? 0.0 : {"left" => -90.0, "right" => 90.0}.fetch(side, 0.0)
 
       def along_line(crossing) = readable(Math.atan2(crossing.inward[1], crossing.inward[0]) * 180 / Math::PI)
 

@@ -222,11 +222,11 @@ module TileLoom
       def count(axis) = span(axis).then { |first, last| [last - first + 1, 0].max }
 
       # PROJ calls a definition without a name unknown.
-      def called = (crs.name == "unknown") ? "A grid of the book’s own reference" : crs.name
+      def called = (crs.name == "unknown") ? "A grid of the book’s own CRS" : crs.name
 
       def find_trouble
         if reach.nil? || !measured? || %i[x y].any? { |axis| interval(axis).nil? }
-          return "#{called} cannot be drawn on this sheet: its ground lies outside that reference."
+          return "#{called} cannot be drawn on this sheet: its ground lies outside that CRS."
         end
         most = %i[x y].map { |axis| count(axis) }.max
         if most > MOST_LINES

@@ -18,7 +18,7 @@ module TileLoom
         return "" if @mesh.nil? || @mesh.trouble
         x, y = %i[x y].map { |axis| words(axis) }
         return "#{things} every #{(x == y) ? x : "#{x} of longitude and #{y} of latitude"}." if @mesh.crs.geographic?
-        apart = "#{things} #{(x == y) ? x : "#{x} from west to east and #{y} from south to north"} apart"
+        apart = "#{things} #{(x == y) ? "#{x} apart" : "#{x} apart east–west, #{y} apart north–south"}"
         off = most_off
         return "#{apart} on the grid, #{on_ground} on the ground." if off && off > UNTOLD
         "#{apart}; the diagonal is about #{diagonal}."

@@ -38,7 +38,7 @@ module TileLoom
         {"colour" => colour, "width_mm" => width, "opacity" => 0.85}.merge(more.transform_keys(&:to_s))
 
       def labels(colour, sides = %w[bottom left], **more) =
-        {"sides" => sides, "size_pt" => 6.5, "colour" => colour, "distance_mm" => 1.2}.merge(
+        {"sides" => sides, "size_pt" => 6.5, "colour" => colour, "label_gap_mm" => 1.2}.merge(
           more.transform_keys(&:to_s)
         )
 
@@ -49,8 +49,8 @@ module TileLoom
           title: foot ? "Grid in #{@crs.unit.name.sub("foot", "feet")}" : "Metric grid",
           note: "eastings and northings of #{@crs.name}",
           settings: {
-            "reference" => "book",
-            "wished_mm" => 40,
+            "crs" => "book",
+            "target_mm" => 40,
             "look" => "lines",
             "stroke" => stroke(BLUE),
             "labels" => labels(BLUE)
@@ -67,8 +67,8 @@ module TileLoom
             title: "UTM grid",
             note: "in the zones that a sheet shows, here #{zone}",
             settings: {
-              "reference" => "utm",
-              "wished_mm" => 40,
+              "crs" => "utm",
+              "target_mm" => 40,
               "look" => "lines",
               "stroke" => stroke(BLUE),
               "labels" => labels(BLUE, hemisphere: "letters", unit: true)
@@ -80,8 +80,8 @@ module TileLoom
             note:
               "principal digits large, letters of the 100 km squares, here #{Squares::Mgrs.reference(*lon_lat)[/\A\d+[A-Z]{3}/]}",
             settings: {
-              "reference" => "utm",
-              "wished_mm" => 40,
+              "crs" => "utm",
+              "target_mm" => 40,
               "look" => "lines",
               "stroke" => stroke(INK),
               "squares" => {
@@ -102,8 +102,8 @@ module TileLoom
               title: "National grid of #{place}",
               note: "with the letters of its 100 km squares",
               settings: {
-                "reference" => code,
-                "wished_mm" => 40,
+                "crs" => code,
+                "target_mm" => 40,
                 "look" => "lines",
                 "stroke" => stroke(BLUE),
                 "squares" => {
@@ -129,8 +129,8 @@ module TileLoom
           title: "Graticule",
           note: "longitude and latitude of #{@crs.datum}",
           settings: {
-            "reference" => "geographic",
-            "wished_mm" => 80,
+            "crs" => "geographic",
+            "target_mm" => 80,
             "look" => "lines",
             "stroke" => stroke(BROWN, dash_mm: [2.4, 1.2]),
             "labels" => labels(BROWN, %w[top right])
@@ -146,8 +146,8 @@ module TileLoom
           note:
             "at an even distance#{" in an equidistant reference" if own}: with a note, it stands in for a scale bar",
           settings: {
-            "reference" => own ? equidistant : "book",
-            "wished_mm" => 30,
+            "crs" => own ? equidistant : "book",
+            "target_mm" => 30,
             "fitted" => "book",
             "look" => "dots",
             "size_mm" => 0.8,

@@ -32,9 +32,7 @@ module TileLoom
 
       def trouble
         if @drawn.meshes.empty?
-          return (
-            "UTM has no zone here: it ends at 84° N and 80° S. Choose a polar reference such as EPSG:5041 or EPSG:5042."
-          )
+          return "UTM has no zone here: it ends at 84° N and 80° S. Choose a polar CRS such as EPSG:5041 or EPSG:5042."
         end
         @drawn.meshes.filter_map(&:trouble).first
       end
@@ -114,8 +112,7 @@ module TileLoom
       def off_paper
         count = @drawn.labels&.off_paper.to_i
         if count.positive?
-          "#{count} #{(count == 1) ? "label has" : "labels have"} no room on the paper there; make room round the " \
-            "frame."
+          "#{count} #{(count == 1) ? "label has" : "labels have"} no room on the paper there; widen the margins there."
         end
       end
 
@@ -123,8 +120,8 @@ module TileLoom
       def unlabelled(stubs: true)
         count = @drawn.labels&.unlabelled.to_a.count { |line| stubs || !@drawn.labels.stub?(line) }
         if count.positive?
-          "#{count} #{lines_have(count)} no room for a label on this sheet; choose a wider interval, or make room " \
-          "round the frame."
+          "#{count} #{lines_have(count)} no room for a label on this sheet; choose a wider interval, or wider " \
+          "margins."
         end
       end
 
@@ -132,17 +129,15 @@ module TileLoom
 
       def off_line
         off = @drawn.labels&.off_mm or return
-        "Labels of #{name} are rounded: with #{decimals(@drawn.labels_decimals)} they lie up to " \
-          "#{
-            Units::Number.plain(off, decimals: (off < 1) ? 2 : 1)
-          } mm off their lines; take more decimals, or leave them automatic."
+        far = Units::Number.plain(off, decimals: (off < 1) ? 2 : 1)
+        "Labels of #{name} are rounded: with #{decimals(@drawn.labels_decimals)} they lie up to #{far} mm off their " \
+        "lines; take more decimals, or leave them automatic."
       end
 
-      def decimals(count) = if count.zero?
-                              "no decimals"
-                            else
-                              "#{count} #{(count == 1) ? "decimal" : "decimals"}"
-                            end
+      def decimals(count)
+        return "no decimals" if count.zero?
+        "#{count} #{(count == 1) ? "decimal" : "decimals"}"
+      end
 
       # 2 in a million apart: 500 m off in the Texas state plane's false origin (NIST SP 811, B.8).
       def feet

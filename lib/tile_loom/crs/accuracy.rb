@@ -23,10 +23,9 @@ module TileLoom
       # A warning, or nil when all is well.
       def warning
         return rough if metres.nil?
-        if metres > NOTEWORTHY_M
-          "The way from #{@from.datum} to #{@to.datum} is accurate to #{Units::Number.plain(metres,
-            decimals: 1)} m only."
-        end
+        return nil if metres <= NOTEWORTHY_M
+        reached = Units::Number.plain(metres, decimals: 1)
+        "The way from #{@from.datum} to #{@to.datum} is accurate to #{reached} m only."
       end
 
       private
@@ -34,12 +33,12 @@ module TileLoom
       def rough
         if operation.ballpark?
           return (
-            "There is no accurate way from #{@from.datum} to #{@to.datum} here: PROJ knows only a rough one, which " \
-            "may be off by hundreds of metres. Compare with a known place."
+            "There is no accurate transformation from #{@from.datum} to #{@to.datum} here: PROJ has only a rough " \
+            "one, which may be off by hundreds of metres. Compare with a known place."
           )
         end
         "The way from #{@from.datum} to #{@to.datum}, “#{operation.name}”, is " \
-        "#{"made for #{operation.area} and " unless operation.area.empty?}of unknown accuracy here. Compare with a known place."
+          "#{"made for #{operation.area} and " unless operation.area.empty?}of unknown accuracy here. Compare with a known place."
       end
 
       def same_datum? = @from.datum == @to.datum

@@ -195,7 +195,7 @@ module TileLoom
         end
       end
 
-      def refuse(what) = raise(Invalid.new("The definition of the coordinate reference #{what}."))
+      def refuse(what) = raise(Invalid.new("The definition of the CRS #{what}."))
     end
   end
 end

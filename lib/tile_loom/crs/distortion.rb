@@ -24,8 +24,8 @@ module TileLoom
       # "A kilometre on the ground prints 0.3 m too short (west edge) to 0.2 m too short (east edge)."
       def in_words
         low, high = [least, most].map { |place| error(place) }
-        return "A kilometre on the ground prints #{low} everywhere here." if low == high
-        "A kilometre on the ground prints #{low} (#{least.where}) to #{high} (#{most.where})."
+        return "Grid distances are #{low} everywhere here." if low == high
+        "Grid distances are #{low} (#{least.where}) to #{high} (#{most.where})."
       end
 
       # "Areas print 0.08 % too small (west edge) to 0.05 % too small (east edge)."
@@ -42,8 +42,8 @@ module TileLoom
         minutes = (degrees.abs * 60).round
         return "Grid north is true north in the middle." if minutes.zero?
         "Grid north lies " \
-        "#{Units::Angle.dms(Rational(minutes, 60), step_deg: Rational(1, 60), positive: "", negative: "")} " \
-        "#{degrees.positive? ? "east" : "west"} of true north in the middle."
+          "#{Units::Angle.dms(Rational(minutes, 60), step_deg: Rational(1, 60), positive: "", negative: "")} " \
+          "#{degrees.positive? ? "east" : "west"} of true north in the middle."
       end
 
       # Sentences, empty when all is well.
@@ -70,22 +70,22 @@ module TileLoom
       def error(place)
         metres = (place.scale - 1) * 1000
         return "true" if metres.abs < 0.005
-        "#{Units::Number.plain(metres.abs, decimals: (metres.abs < 0.1) ? 2 : 1)} m too " \
-        "#{metres.positive? ? "long" : "short"}"
+        "#{Units::Number.plain(metres.abs, decimals: (metres.abs < 0.1) ? 2 : 1)} m per km " \
+          "#{metres.positive? ? "long" : "short"} (scale factor #{format("%.4f", place.scale)})"
       end
 
       def area_error(place)
         percent = (place.area - 1) * 100
         return "true" if percent.abs < 0.0005
         "#{Units::Number.plain(percent.abs, decimals: (percent.abs < 0.1) ? 3 : 2)} % too " \
-        "#{percent.positive? ? "large" : "small"}"
+          "#{percent.positive? ? "large" : "small"}"
       end
 
       def too_far
         worst = [least, most].max_by { |place| (place.scale - 1).abs }
         return if (worst.scale - 1).abs <= MOST_ERROR
-        "The scale is off by more than 1 in 1,000 (#{worst.where}); hold the scale on the ground, or choose a " \
-        "reference made for this place."
+        "The scale is off by more than 1 in 1,000 (#{worst.where}); hold the scale on the ground, or choose a CRS " \
+        "made for this place."
       end
 
       # The corners against the area of use that the register states, a tenth of a degree forgiven.
@@ -97,7 +97,7 @@ module TileLoom
             lat.between?(south - 0.1, north + 0.1) &&
               ((west <= east) ? lon.between?(west - 0.1, east + 0.1) : lon >= west - 0.1 || lon <= east + 0.1)
           end
-        "The ground leaves the area that #{@crs.name} is made for." unless inside
+        "The data extend beyond the area of use of #{@crs.name}." unless inside
       end
     end
   end

@@ -28,11 +28,8 @@ module TileLoom
         crs.for_fixed_scale!
         lonlat = Transform.between(crs, crs.geographic).point(x, y)
         unless ground?(crs, x, y, lonlat)
-          raise Invalid.new(
-                  "The point #{[x, y].map { |number|
-                    Units::Number.plain(number, decimals: 6)
-                  }.join(", ")} lies outside what #{crs.name} can show."
-                )
+          point = [x, y].map { |number| Units::Number.plain(number, decimals: 6) }.join(", ")
+          raise Invalid.new("The point #{point} lies outside what #{crs.name} can show.")
         end
         from_geographic(crs, *lonlat)
       end

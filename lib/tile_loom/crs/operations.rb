@@ -31,11 +31,7 @@ module TileLoom
         unless wanted
           return (
             found.first ||
-              raise(
-                Invalid.new(
-                  "PROJ knows no transformation between #{one.datum} and #{other.datum}; choose another reference."
-                )
-              )
+              raise(Invalid.new("No transformation from #{one.datum} to #{other.datum}; choose another CRS."))
           )
         end
         found.find { |operation| operation.name == wanted } ||

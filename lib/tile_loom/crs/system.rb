@@ -23,7 +23,7 @@ module TileLoom
         @operations = operations
         @code = code.to_s.strip
         if @code.empty? || @code.length > LONGEST_DEFINITION
-          raise Invalid.new("A coordinate reference is missing; name one such as EPSG:25829.")
+          raise Invalid.new("The coordinate reference system (CRS) is missing; name one such as EPSG:25829.")
         end
         DefinitionCheck.demand_text(@code) unless register_code
         @code += " +type=crs" if @code.start_with?("+proj") && !@code.include?("+type=crs")
@@ -107,14 +107,13 @@ module TileLoom
           return self unless reversed?
           ways = directions.sort.map { |way| "#{way}wards" }.join(" and ")
           raise Invalid.new(
-            "#{name} counts #{ways}, so that north would not be up; choose a reference that counts east and " \
+            "#{name} counts #{ways}, so that north would not be up; choose a CRS that counts east and " \
             "north#{counterpart}.",
             path: path
           )
         end
         raise Invalid.new(
-          "#{name} counts in degrees, which cannot hold a fixed scale; choose a projected reference, such as a UTM " \
-          "zone.",
+          "#{name} counts in degrees, which cannot hold a fixed scale; choose a projected CRS, such as a UTM zone.",
           path: path
         )
       end
@@ -136,10 +135,8 @@ module TileLoom
       def read
         Proj::Crs.new(@code)
       rescue Proj::Error, ArgumentError
-        raise Invalid.new(
-                "“#{@code.gsub(/[[:space:][:cntrl:]]+/, " ")[0,
-                  80]}” is not a coordinate reference that PROJ knows; name one such as EPSG:25829."
-              )
+        shown = @code.gsub(/[[:space:][:cntrl:]]+/, " ")[0, 80]
+        raise Invalid.new("“#{shown}” is not a coordinate reference that PROJ knows; name one such as EPSG:25829.")
       end
 
       def describe
@@ -153,9 +150,7 @@ module TileLoom
           when :PJ_TYPE_BOUND_CRS
             bound_kind
           else
-            raise Invalid.new(
-                    "#{@name} is neither a projected nor a geographic reference; choose one that maps the ground."
-                  )
+            raise Invalid.new("#{@name} is neither a projected nor a geographic CRS; choose one that maps the ground.")
           end
         axis = horizontal.coordinate_system.axis_info(0)
         @metres_per_unit = projected? ? axis.unit_conv_factor : nil

@@ -62,7 +62,7 @@ module TileLoom
         text = name.to_s.strip
         text = "#{@crs.name}, tuned" if text.empty?
         if text.length > LONGEST_NAME
-          raise Invalid.new("The name of the reference is longer than #{LONGEST_NAME} characters.", path: "/name")
+          raise Invalid.new("The name of the CRS is longer than #{LONGEST_NAME} characters.", path: "/name")
         end
         text
       end
@@ -97,10 +97,7 @@ module TileLoom
       def set_unit(fresh, unit)
         known =
           UNITS.fetch(unit) do
-            raise Invalid.new(
-              "“#{unit}” is not a unit for a reference; use one of #{UNITS.keys.join(", ")}.",
-              path: "/unit"
-            )
+            raise Invalid.new("“#{unit}” is not a unit for a CRS; use one of #{UNITS.keys.join(", ")}.", path: "/unit")
           end
         fresh["coordinate_system"]["axis"].each { |axis| axis["unit"] = known }
         fresh["coordinate_system"].delete("id")

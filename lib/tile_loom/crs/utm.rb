@@ -19,9 +19,9 @@ module TileLoom
       # The code of the zone on WGS 84: EPSG:32601…32660 north, EPSG:32701…32760 south.
       def code(lon_deg, lat_deg)
         unless lat_deg.between?(-80, 84)
+          latitude = Units::Number.plain(lat_deg, decimals: 1)
           raise Invalid.new(
-                  "At latitude #{Units::Number.plain(lat_deg,
-                    decimals: 1)}° there is no UTM zone; name a polar reference, such as EPSG:3413 or EPSG:3031."
+                  "At latitude #{latitude}° there is no UTM zone; name a polar reference, such as EPSG:3413 or EPSG:3031."
                 )
         end
         format("EPSG:%d", ((lat_deg < 0) ? 32_700 : 32_600) + zone(lon_deg, lat_deg))

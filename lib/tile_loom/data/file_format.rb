@@ -51,7 +51,7 @@ module TileLoom
         ending = File.extname(file).downcase
         return BESIDE if ending == ".shp" && File.file?(file.sub(/\.shp\z/i, ".shx"))
         ALL.find { |format| format.endings.include?(ending) } or
-          raise Invalid.new("#{File.basename(file)} is of a kind that is not read here; bring #{known}.")
+          raise Invalid.new("#{File.basename(file)} is of a kind that is not read here; import #{known}.")
       end
 
       # "GeoJSON (.geojson, .json), …"

@@ -45,9 +45,10 @@ module TileLoom
         found = layer ? named(layer) : @inspection.layers.first
         # A name that begins with a hyphen would be an option to the tool.
         if found.name.start_with?("-")
+          called = found.name[0, 60]
           raise Invalid.new(
-                  "#{File.basename(@file)} has a layer called “#{found.name[0,
-                    60]}”; give it a name that does not begin with a hyphen."
+                  "#{File.basename(@file)} has a layer called “#{called}”; give it a name that does not begin with a " \
+                  "hyphen."
                 )
         end
         found
@@ -63,7 +64,7 @@ module TileLoom
         return Crs::System.find(found.reference) if found.reference
         return Crs::System.find("OGC:CRS84") if found.degrees?
         raise Invalid.new(
-          "#{File.basename(@file)} does not say which reference its coordinates are in; name one.",
+          "#{File.basename(@file)} does not name the CRS of its coordinates; name one.",
           path: "/reference"
         )
       end

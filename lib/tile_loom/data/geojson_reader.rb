@@ -76,7 +76,7 @@ module TileLoom
       def remark_empty
         if @empty.positive?
           @remarks << "#{@empty} #{(@empty == 1) ? "feature has" : "features have"} no geometry and " \
-          "#{(@empty == 1) ? "is" : "are"} left out."
+            "#{(@empty == 1) ? "is" : "are"} left out."
         end
         @empty = 0
       end
@@ -116,9 +116,9 @@ module TileLoom
         name = (stated.is_a?(Hash) && stated["properties"].is_a?(Hash)) ? stated["properties"]["name"] : stated
         unless name.is_a?(String)
           raise Invalid.new(
-            "The file’s “crs” does not read: #{JSON.generate(stated)[0, 60]}; it must name one, as in " \
-            "{\"type\": \"name\", \"properties\": {\"name\": \"EPSG:25829\"}}, or be left out."
-          )
+                  "The file’s “crs” does not read: #{JSON.generate(stated)[0, 60]}; it must name one, as in " \
+                    "{\"type\": \"name\", \"properties\": {\"name\": \"EPSG:25829\"}}, or be left out."
+                )
         end
         code = name[/\Aurn:ogc:def:crs:([A-Za-z]+):[^:]*:([A-Za-z0-9]+)\z/] ? "#{$1}:#{$2}" : name
         Crs::System.find(code)
@@ -171,7 +171,7 @@ module TileLoom
           if value.finite?
             value
           else
-            raise(Invalid.new("#{name} has a value of “#{key}” beyond 1.8e308, which is no number that can be kept."))
+            raise(Invalid.new("#{name} has a value of “#{key}” beyond 1.8e308, which is no number that can be saved."))
           end
         when Integer
           (value.bit_length < 64) ? value : plain(value.to_f, key, name)
@@ -179,7 +179,7 @@ module TileLoom
           value
         end
       rescue JSON::GeneratorError
-        raise Invalid.new("#{name} has a value of “#{key}” that is not a number or a text that can be kept.")
+        raise Invalid.new("#{name} has a value of “#{key}” that is not a number or a text that can be saved.")
       end
 
       # NUL and its like are no text; half characters give way to U+FFFD.

@@ -45,7 +45,7 @@ module TileLoom
 
       def self.without(why)
         warn "Programs that read data files keep the network: #{why}. Formats that would follow a file to a host are " \
-          "not among those they read."
+               "not among those they read."
         []
       end
       private_class_method :without
@@ -116,10 +116,10 @@ module TileLoom
 
       def reason(said, status)
         if [124, 137].include?(status.exitstatus)
-          return "it took longer than #{SECONDS / 60} minutes; bring it in smaller parts"
+          return "it took longer than #{SECONDS / 60} minutes; import it in smaller parts"
         end
         if said.match?(/bad_alloc|out of memory|cannot allocate/i)
-          return "reading it takes more than #{MEMORY_BYTES / 1024**3} GB of memory; bring it in smaller parts"
+          return "reading it takes more than #{MEMORY_BYTES / 1024**3} GB of memory; import it in smaller parts"
         end
         told(said) || unread
       end

@@ -26,9 +26,9 @@ module TileLoom
         end
         outside = entries.find { |entry| leads_out?(entry.name) }
         if outside
+          path = outside.name[0, 60]
           raise Invalid.new(
-                  "#{name} holds a file whose name leads outside it (#{outside.name[0,
-                    60]}); it is not opened. Zip the data anew."
+                  "#{name} holds a file whose name leads outside it (#{path}); it is not opened. Zip the data anew."
                 )
         end
         if bomb?

@@ -20,7 +20,7 @@ module TileLoom
       def put_on(settings, style) = settings.except(*keys).merge(style)
 
       def write(title, style) =
-        JSON.pretty_generate({"format" => FORMAT, "version" => 1, "title" => title, "style" => style})
+        JSON.pretty_generate({"format" => FORMAT, "version" => Contents::VERSION, "title" => title, "style" => style})
 
       # JSON text → [title, style]; Invalid says what is wrong.
       def read(text)
@@ -29,13 +29,16 @@ module TileLoom
         unless document.is_a?(Hash) && document["format"] == FORMAT
           raise Invalid.new("The file is not a style of scale bars; it lacks “format”: “#{FORMAT}”.")
         end
-        unless document["version"] == 1
+        unless [Upgrade::FROM, Contents::VERSION].include?(document["version"])
           raise Invalid.new(
-            "The style is of version #{document["version"].inspect}; this application reads version 1.",
+            "The style is of version #{document["version"].inspect}; this application reads versions " \
+              "#{Upgrade::FROM} and #{Contents::VERSION}.",
             path: "/version"
           )
         end
-        [document["title"].to_s[0, 200], checked(document["style"])]
+        style = document["style"]
+        style = Upgrade.bar(style) if document["version"] == Upgrade::FROM
+        [document["title"].to_s[0, 200], checked(style)]
       end
 
       # A style that fits the schema.

@@ -15,7 +15,7 @@ module TileLoom
       # Reads JSON text; Invalid for what is not JSON.
       def self.parse(text, enclosures: Assets::Enclosures.none)
         raise Invalid.new("The book is larger than #{LARGEST_BYTES / 1024 / 1024} MB.") if text.bytesize > LARGEST_BYTES
-        new(Assets::JsonText.parse(text, what: "The book"), enclosures: enclosures)
+        new(Upgrade.book(Assets::JsonText.parse(text, what: "The book")), enclosures: enclosures)
       end
 
       # settings: the parsed document. Refuses one that does not fit the schema; fits: it is known to, since
@@ -52,9 +52,9 @@ module TileLoom
 
       # PROJ objects belong to threads, so the reference is looked up anew for each.
       def crs
-        Crs::System.find(contents.reference, operations: operations).for_fixed_scale!
+        Crs::System.find(contents.crs, operations: operations).for_fixed_scale!
       rescue Invalid => error
-        raise Invalid.new(error.message, path: "/reference")
+        raise Invalid.new(error.message, path: "/crs")
       end
 
       # The cells of the index over the study area that the source holds.
@@ -66,7 +66,7 @@ module TileLoom
       # Parts of the document as text, by which drawings are told apart that depend on them alone.
       def key_of(*keys) = once([:key_of, keys]) { JSON.generate(settings.slice(*keys)) }
 
-      # Where in the book the page of a cell comes, from 1: after the key sheet, if there is one.
+      # Where in the book the page of a cell comes, from 1: after the index sheet, if there is one.
       def page_number(cell) = cell.number + (key_layout ? 1 : 0)
 
       # Which cells lie next to which.

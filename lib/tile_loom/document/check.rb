@@ -78,9 +78,9 @@ module TileLoom
       end
 
       def references
-        found = collect("/reference") { @book.crs }
+        found = collect("/crs") { @book.crs }
         return found unless found.empty?
-        frames.flat_map(&:grids).flat_map { |grid| collect("#{grid.path}/reference") { grid.check(@book.crs) } }
+        frames.flat_map(&:grids).flat_map { |grid| collect("#{grid.path}/crs") { grid.check(@book.crs) } }
       end
 
       def pages
@@ -98,7 +98,7 @@ module TileLoom
           layout.elements.each do |element|
             if element.decides_cells?
               raise Invalid.new(
-                "A map frame shows one cell; a key sheet has a key frame in its place.",
+                "A map frame shows one cell; an index sheet has an index frame in its place.",
                 path: element.path
               )
             end

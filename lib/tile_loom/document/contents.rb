@@ -4,7 +4,7 @@ module TileLoom
   module Document
     # Everything that a book document states: the root of its values and of its JSON Schema.
     class Contents < Values::Value
-      FORMAT, VERSION = "tile-loom-book", 1
+      FORMAT, VERSION = "tile-loom-book", 2
 
       operation =
         Values::Plain.new(
@@ -42,7 +42,7 @@ module TileLoom
       part :edition, text(most: 200), about: "Edition or revision, as the sheets say it."
       part :source, text(most: 2000)
       part :date, text(pattern: "^(\\d{4}-\\d{2}-\\d{2})?$")
-      part :reference, text(least: 1, most: 20_000), required: true
+      part :crs, text(least: 1, most: 20_000), required: true
       part :operations,
         list(operation, most: 50),
         default: [],
@@ -61,8 +61,7 @@ module TileLoom
       part :layout, Layout::Layout.type, required: true, about: "The page of every cell."
       part :index_layout,
         Layout::Layout.type,
-        key: "key_layout",
-        about: "The page of the key sheet, which comes first; without it there is none."
+        about: "The page of the index sheet, which comes first; without it there is none."
       part :index, Index::Spec.type, required: true
 
       # JSON that the schema has checked → Contents with what the book draws with of its own. enclosures: where the

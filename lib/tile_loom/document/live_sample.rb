@@ -18,7 +18,7 @@ module TileLoom
         {
           "book" => TileLoom::Compose::LiveValues::BOOK.to_h { |name| [name, "text"] },
           "sheet" => TileLoom::Compose::LiveValues::SHEET.to_h { |name| [name, 1] },
-          "reference" => TileLoom::Compose::LiveValues::REFERENCE.to_h { |name| [name, "text"] },
+          "crs" => TileLoom::Compose::LiveValues::CRS.to_h { |name| [name, "text"] },
           "layout" => TileLoom::Compose::LiveValues::LAYOUT.to_h { |name| [name, "text"] },
           "neighbours" => TileLoom::Compose::LiveValues::NEIGHBOURS.to_h { |name| [name, "text"] },
           "feature" => attributes ? attributes.to_h { |name| [name, "1"] } : AnyAttribute.new

@@ -40,7 +40,8 @@ module TileLoom
       # Invalid findings, each with its path; empty when the document fits.
       def findings(document)
         return [Invalid.new("The book is not a JSON object.", path: "/")] unless document.is_a?(Hash)
-        found = schemer.validate(document).first(MOST_FINDINGS)
+        too_long = list_schemer.validate(document).select { |error| error["type"] == "maxItems" }
+        found = too_long.any? ? too_long : schemer.validate(document).first(MOST_FINDINGS)
         found
           .map { |error| Invalid.new(sentence(error), path: path(error)) }
           .uniq { |finding| [finding.path, finding.message] }
@@ -67,6 +68,20 @@ module TileLoom
       def definitions = document["$defs"]
 
       def schemer = @schemer ||= compiled(document)
+
+      # Looks at how long lists are, not at what is in them, so that no time goes into each of too many entries.
+      def list_schemer = @list_schemer ||= compiled(without_entries(document))
+
+      def without_entries(schema)
+        case schema
+        when Hash
+          (schema.key?("maxItems") ? schema.except("items") : schema).transform_values { |part| without_entries(part) }
+        when Array
+          schema.map { |part| without_entries(part) }
+        else
+          schema
+        end
+      end
 
       # Patterns are those of JSON Schema (ECMA-262), in which ^ and $ stand for the ends of the text; Ruby's own would
       # take them for the ends of a line.
@@ -129,7 +144,7 @@ module TileLoom
 
       def hint(name)
         return "a colour such as #8c2f39" if name.include?("colour") || name == "halo"
-        return "a length with its unit, such as 50 m" if %w[room multiple gap].include?(name)
+        return "a length with its unit, such as 50 m" if %w[buffer multiple gap_tolerance].include?(name)
         if %w[x y margin].include?(name)
           return "a width on paper, a share or a ground length, such as 8 mm, 5 % or 20 m"
         end

@@ -21,20 +21,20 @@ module TileLoom
       )
         {
           "format" => "tile-loom-book",
-          "version" => 1,
+          "version" => Contents::VERSION,
           "title" => title,
           "subtitle" => "",
           "author" => "",
           "subject" => "",
           "source" => "",
           "date" => "",
-          "reference" => reference,
+          "crs" => reference,
           "layers" => layers.each_with_index.map { |layer, index| layer(layer, index) },
           "layout" => layout(size, orientation, design),
           "index" => {
             "kind" => "grid",
             "area" => area,
-            "room" => "0 m",
+            "buffer" => "0 m",
             "scale" => scale,
             "held" => "projection",
             "overlap_mm" => 5

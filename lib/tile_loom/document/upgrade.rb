@@ -69,9 +69,15 @@ module TileLoom
       # A whole document; one of another version than the first as it is.
       def book(document)
         return document unless document.is_a?(Hash) && document["version"] == FROM
-        named(document, BOOK, "version" => ->(_) { Contents::VERSION }, "layers" => each(:layer),
-          "key_layout" => ->(value) { layout(value) }, "layout" => ->(value) { layout(value) },
-          "index" => ->(value) { index(value) })
+        named(
+          document,
+          BOOK,
+          "version" => ->(_) { Contents::VERSION },
+          "layers" => each(:layer),
+          "key_layout" => ->(value) { layout(value) },
+          "layout" => ->(value) { layout(value) },
+          "index" => ->(value) { index(value) }
+        )
       end
 
       def layer(layer) = named(layer, LAYER, "shown" => ->(scales) { named(scales, SCALES) })
@@ -98,25 +104,52 @@ module TileLoom
       def frame(frame) = named(frame, {}, "grids" => each(:grid))
 
       def grid(grid)
-        named(grid, GRID, "labels" => ->(labels) { self.labels(labels) },
+        named(
+          grid,
+          GRID,
+          "labels" => ->(labels) { self.labels(labels) },
           "under" => ->(under) { (under == true) ? "below" : "above" },
-          "drawn_on" => ->(sheets) { DRAWN_ON.fetch(sheets, sheets) })
+          "drawn_on" => ->(sheets) { DRAWN_ON.fetch(sheets, sheets) }
+        )
       end
 
       def labels(labels)
-        named(labels, LABELS, "turn" => ->(turn) { ORIENTATIONS.fetch(turn, turn) },
-          "families" => ->(families) { (families == "own") ? "main" : families })
+        named(
+          labels,
+          LABELS,
+          "turn" => ->(turn) { ORIENTATIONS.fetch(turn, turn) },
+          "families" => ->(families) { (families == "own") ? "main" : families }
+        )
       end
 
       def index(index)
-        named(index, INDEX, "held" => ->(held) { (held == "ground") ? "ellipsoid" : held },
-          "turn" => ->(turn) { turn.is_a?(Numeric) ? -turn : ((turn == "best") ? "align" : turn) },
-          "rule" => ->(rule) { named(rule, RULE, "kind" => ->(kind) { RULES.fetch(kind, kind) }) },
-          "naming" => ->(naming) { named(naming, NAMING, "kind" => field) },
-          "order" => ->(order) { named(order, {"attribute" => "field"}, "kind" => field) })
+        # Values of data stay as they are, so that their sense is told.
+        sense = (index.is_a?(Hash) && index.key?("turn_attribute")) ? {"rotation_sense" => "counter_clockwise"} : {}
+        renamed =
+          named(
+            index,
+            INDEX,
+            "held" => ->(held) { (held == "ground") ? "ellipsoid" : held },
+            "turn" => ->(turn) {
+              if turn.is_a?(Numeric)
+                -turn
+              else
+                ((turn == "best") ? "align" : turn)
+              end
+            },
+            "rule" => ->(rule) { named(rule, RULE, "kind" => ->(kind) { RULES.fetch(kind, kind) }) },
+            "naming" => ->(naming) { named(naming, NAMING, "kind" => field) },
+            "order" => ->(order) { named(order, {"attribute" => "field"}, "kind" => field) }
+          )
+        sense.empty? ? renamed : renamed.merge(sense)
       end
 
-      def live(text) = text.is_a?(String) ? text.gsub(/\b(?:sheet\.(?:ratio|declination_change)\b|reference\.(?=name|code|datum))/, LIVE) : text
+      def live(text) =
+        if text.is_a?(String)
+          text.gsub(/\b(?:sheet\.(?:ratio|declination_change)\b|reference\.(?=name|code|datum))/, LIVE)
+        else
+          text
+        end
 
       def field = ->(kind) { {"attribute" => "field", "as_woven" => "as_generated"}.fetch(kind, kind) }
 

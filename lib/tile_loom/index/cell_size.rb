@@ -6,7 +6,7 @@ module TileLoom
     class CellSize
       attr_reader :frame_width_mm, :frame_height_mm, :scale, :crs, :held
 
-      # held: "projection", the scale of the map plane; "ground", the true scale at the sheet's centre.
+      # held: "projection", the scale of the map plane; "ellipsoid", the true scale at the sheet's centre.
       def initialize(frame_width_mm:, frame_height_mm:, scale:, crs:, held: "projection")
         @frame_width_mm, @frame_height_mm, @scale, @crs, @held = frame_width_mm, frame_height_mm, scale, crs, held
       end
@@ -21,7 +21,7 @@ module TileLoom
       end
 
       # 1 where the scale of the projection is held, else the point scale factor.
-      def factor(x, y) = (held == "ground") ? Crs::Factors.at(crs, x, y).point_scale : 1.0
+      def factor(x, y) = (held == "ellipsoid") ? Crs::Factors.at(crs, x, y).point_scale : 1.0
 
       # The nominal size in metres, [width, height]: frame × scale.
       def nominal_m = [frame_width_mm * scale / 1000.0, frame_height_mm * scale / 1000.0]

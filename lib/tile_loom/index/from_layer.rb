@@ -11,11 +11,10 @@ module TileLoom
       # Names of polygons whose shape is not the frame's.
       attr_reader :misfits
 
-      # size: gives a CellSize for a scale; scale: held where nothing else says; scale_attribute, turn_attribute: names
-      # of
-      # attributes, or nil.
-      def initialize(size:, scale:, scale_attribute: nil, turn_attribute: nil)
-        @size, @scale, @scale_attribute, @turn_attribute = size, scale, scale_attribute, turn_attribute
+      # size: gives a CellSize for a scale; scale: held where nothing else says; scale_field, rotation_field: names of
+      # attributes, or nil; clockwise: is that how the rotation counts?
+      def initialize(size:, scale:, scale_field: nil, rotation_field: nil, clockwise: true)
+        @size, @scale, @scale_field, @rotation_field, @clockwise = size, scale, scale_field, rotation_field, clockwise
         @misfits = []
       end
 
@@ -53,8 +52,8 @@ module TileLoom
       def near?(one, other) = (one - other).abs <= other * TOLERANCE
 
       def scale_of(feature) =
-        if @scale_attribute
-          ScaleRule.new({"kind" => "attribute", "attribute" => @scale_attribute}).scale(nil, feature.attributes)
+        if @scale_field
+          ScaleRule.new({"kind" => "field", "field" => @scale_field}).scale(nil, feature.attributes)
         else
           @scale
         end
@@ -72,8 +71,9 @@ module TileLoom
         sides = corners.each_cons(2).first(2).map { |(x1, y1), (x2, y2)| [x2 - x1, y2 - y1] }
         wide, high = sides.sort_by { |dx, dy| ((Math.atan2(dy, dx) * 180 / Math::PI + 45) % 180 < 90) ? 0 : 1 }
         turn =
-          if @turn_attribute
-            Float(feature.attributes[@turn_attribute].to_s, exception: false) || 0.0
+          if @rotation_field
+            read = Float(feature.attributes[@rotation_field].to_s, exception: false) || 0.0
+            @clockwise ? -read : read
           else
             (Math.atan2(wide[1], wide[0]) * 180 / Math::PI + 90) % 180 - 90
           end

@@ -77,7 +77,7 @@ module TileLoom
             box = area.box
             xs = [box.min_x, box.centre[0], box.max_x]
             ys = [box.min_y, box.centre[1], box.max_y]
-            if size.held == "ground"
+            if size.held == "ellipsoid"
               xs.product(ys).map { |x, y| size.units_per_mm(x, y) }.min
             else
               size.units_per_mm(0, 0)
@@ -116,10 +116,10 @@ module TileLoom
         end
         steps = (length / multiple + 1e-9).floor
         if steps.zero?
+          wanted, apart = Units::Number.plain(multiple, decimals: 3), Units::Number.plain(length, decimals: 1)
           raise Invalid.new(
-            "Corners on multiples of #{Units::Number.plain(multiple,
-              decimals: 3)} leave no step: neighbouring sheets are only #{Units::Number.plain(length,
-                decimals: 1)} apart. Choose a smaller multiple.",
+            "Corners on multiples of #{wanted} leave no step: neighbouring sheets are only #{apart} apart. Choose a " \
+            "smaller multiple.",
             path: "/index/start/multiple"
           )
         end
@@ -164,7 +164,7 @@ module TileLoom
         Pulse.expect(rows * columns)
         rectangles(shift)
           .select { |_, _, rectangle| counted { keep?(rectangle) } }
-          .tap { |kept| refuse(kept.length, "#{Units::Number.grouped(kept.length)} cells") if kept.length > MOST_CELLS }
+          .tap { |list| refuse(list.length, "#{Units::Number.grouped(list.length)} cells") if list.length > MOST_CELLS }
       end
 
       def counted
@@ -198,9 +198,7 @@ module TileLoom
 
       def refuse_overlap
         smaller = [size.frame_width_mm, size.frame_height_mm].min
-        if overlap_mm.any?(&:negative?)
-          raise Invalid.new("The overlap cannot be less than nothing.", path: "/index/overlap_mm")
-        end
+        raise Invalid.new("The overlap cannot be negative.", path: "/index/overlap_mm") if overlap_mm.any?(&:negative?)
         return if overlap_mm.max < smaller * 0.9
         raise Invalid.new(
           "An overlap of #{Units::Number.plain(overlap_mm.max)} mm leaves nothing of a frame " \
@@ -211,9 +209,10 @@ module TileLoom
 
       def refuse_round_turned
         return unless @start.kind == "round" && !(turn_deg % 90).zero?
+        rotation = Units::Number.plain(0.0 - turn_deg, decimals: 2)
         raise Invalid.new(
-          "A grid that is turned by #{Units::Number.plain(turn_deg,
-            decimals: 2)}° has no corners on round coordinates; begin it at a point, or do not turn it.",
+          "A grid that is turned by #{rotation}° has no corners on round coordinates; begin it at a point, or do not " \
+          "turn it.",
           path: "/index/start"
         )
       end

@@ -19,13 +19,13 @@ module TileLoom
 
       # About their middles, counter-clockwise to an angle.
       def turn(numbers, angle)
-        raise Invalid.new("A turn must be from -180 to 180 degrees.", path: "/turn_deg") unless angle.abs <= 180
+        raise Invalid.new("Enter a rotation from -180 to 180°.", path: "/rotation_deg") unless angle.abs <= 180
         placed(numbers) { |ground| [ground.centre_x, ground.centre_y, angle] }
       end
 
       def scale(numbers, scale)
         unless scale.positive? && scale <= 1e9
-          raise Invalid.new("A scale must be more than nothing, such as 2500.", path: "/scale")
+          raise Invalid.new("A scale must be greater than zero, such as 2500.", path: "/scale")
         end
         change(numbers) do |cell|
           at(cell, cell.ground.centre_x, cell.ground.centre_y, cell.ground.rotation_deg, scale).merge(
@@ -113,7 +113,7 @@ module TileLoom
       private
 
       def known(numbers)
-        raise Invalid.new("Pick at least one cell.", path: "/numbers") if numbers.empty?
+        raise Invalid.new("Select at least one cell.", path: "/numbers") if numbers.empty?
         missing = numbers - @cells.map(&:number)
         if missing.any?
           raise Invalid.new("There is no sheet #{missing.first}; the book has #{@cells.length}.", path: "/numbers")

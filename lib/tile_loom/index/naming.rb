@@ -23,18 +23,18 @@ module TileLoom
 
       define
       part :kind,
-        choice("places", "numbers", "attribute"),
+        choice("places", "numbers", "field"),
         default: "places",
-        about: "By column and row, by number, or by an attribute of the feature."
+        about: "By column and row, by number, or by a field of the feature."
       part :columns, choice("letters", "numbers"), default: "letters"
       part :rows, choice("letters", "numbers"), default: "numbers"
       part :first, choice("column", "row"), default: "column"
-      part :separator, text(most: 5), key: "between", default: ""
+      part :separator, text(most: 5), default: ""
       part :rows_from, choice("north", "south"), default: "north"
       part :digits, whole(1..9), default: 1
       part :prefix, text(most: 40), default: ""
       part :without_io, flag, default: false, about: "The letters I and O are left out."
-      part :attribute, text(least: 1, most: 200)
+      part :field, text(least: 1, most: 200)
 
       # The name of a place; row, column: from 0 at the north-west; rows: how many there are.
       def place(column, row, rows)
@@ -47,7 +47,7 @@ module TileLoom
       def number(number) = "#{prefix}#{number.to_s.rjust(digits, "0")}"
 
       def feature(attributes, fallback) =
-        "#{prefix}#{attributes[attribute].to_s.strip.then { |text| text.empty? ? fallback : text }}"[0, LONGEST]
+        "#{prefix}#{attributes[field].to_s.strip.then { |text| text.empty? ? fallback : text }}"[0, LONGEST]
 
       # Two names of the pattern; those of attributes are not known beforehand.
       def example =

@@ -13,18 +13,16 @@ module TileLoom
         columns_back_forth
         clockwise
         counter_clockwise
-        as_woven
+        as_generated
         names
-        attribute
+        field
         by_hand
       ].freeze
       CORNERS = %w[north_west north_east south_west south_east].freeze
 
       define
       part :kind, choice(*KINDS), required: true, default: "rows"
-      part :attribute,
-        text(least: 1, most: 200),
-        about: "By which attribute of the features the cells are taken, naturally."
+      part :field, text(least: 1, most: 200), about: "By which field of the features the cells are taken, naturally."
       part :from, choice(*CORNERS), default: "north_west"
       part :start_deg, number(0..360), default: 0, about: "Going round begins at this bearing from the middle."
 
@@ -51,7 +49,7 @@ module TileLoom
           round(cells, 1)
         when "counter_clockwise"
           round(cells, -1)
-        when "attribute"
+        when "field"
           cells.sort_by { |cell| [Naturally.normalize(values[cell.feature].to_s), cell.number] }
         when "names"
           cells.sort_by { |cell| [Naturally.normalize(cell.name), cell.number] }

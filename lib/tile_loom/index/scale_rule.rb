@@ -5,19 +5,19 @@ module TileLoom
     # At which scale a sheet shows a thing: held for all; fitted to the thing with a margin, rounded up to a
     # pleasant denominator; the first of a ladder that it fits; or read from an attribute.
     class ScaleRule < Values::Value
-      KINDS = %w[hold fit ladder attribute].freeze
+      KINDS = %w[fixed fit standard_scales field].freeze
       # Steps of a pleasant denominator, times powers of ten (common practice).
       PLEASANT = [1, 1.25, 1.5, 2, 2.5, 3, 4, 5, 6, 7.5, 8, 10].map { |step| step.to_s.to_r }.freeze
       LADDER = [500, 1000, 1250, 2000, 2500, 5000, 10_000, 20_000, 25_000, 50_000, 100_000].freeze
 
       define
-      part :kind, choice(*KINDS), required: true, default: "hold"
+      part :kind, choice(*KINDS), required: true, default: "fixed"
       part :margin,
         Overlap::TEXT,
         default: "10 %",
         about: "Free round the feature: a share of it (10 %), or on paper (8 mm)."
-      part :ladder, list(Values::Types::SCALE, least: 1, most: 60), default: LADDER
-      part :attribute, text(least: 1, most: 200)
+      part :standard_scales, list(Values::Types::SCALE, least: 1, most: 60), default: LADDER
+      part :field, text(least: 1, most: 200)
 
       # The rule with the scale that it holds where it says nothing else.
       def holding(scale) = reckoned(held: scale)
@@ -30,9 +30,9 @@ module TileLoom
         case kind
         when "fit"
           pleasant(need.call(inside(frame_mm)))
-        when "ladder"
+        when "standard_scales"
           rung(need.call(inside(frame_mm)))
-        when "attribute"
+        when "field"
           read(attributes)
         else
           held
@@ -70,19 +70,19 @@ module TileLoom
       end
 
       def rung(need)
-        ladder = self.ladder.sort
+        ladder = standard_scales.sort
         ladder.find { |scale| scale >= need * (1 - 1e-9) } || ladder.last
       end
 
       def read(attributes)
-        name = attribute
+        name = field
         value = Float(attributes[name].to_s.delete(" ,").sub(/\A1:/, ""), exception: false)
         return Units::Number.tidy(value) if value&.finite? && value.positive?
+        found = attributes[name].to_s[0, 40]
         raise Invalid.new(
-          "The attribute “#{name}” is “#{
-                  attributes[name].to_s[0, 40]
-                }” for a feature, which is no scale; write denominators such as 2500, or take another rule.",
-          path: "#{path}/attribute"
+          "The field “#{name}” is “#{found}” for a feature, which is no scale; write denominators such as 2500, or " \
+          "choose another rule.",
+          path: "#{path}/field"
         )
       end
     end

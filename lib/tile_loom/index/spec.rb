@@ -20,12 +20,12 @@ module TileLoom
         AreaChoice::Reading.new,
         required: true,
         about: "What the index covers: the id of a layer, or parts together."
-      part :buffer, Values::Types::GROUND_LENGTH, key: "room", default: "0 m", about: "Room for growth round the area."
+      part :buffer, Values::Types::GROUND_LENGTH, default: "0 m", about: "The buffer round the area."
       part :scale, Values::Types::SCALE, required: true
       part :held,
-        choice("projection", "ground"),
+        choice("projection", "ellipsoid"),
         default: "projection",
-        about: "What the scale holds: the map plane (projection), or the ground at the sheet's centre."
+        about: "What the scale holds: the map plane (projection), or the ellipsoid at the sheet's centre."
       part :overlap,
         SIDES[Overlap::TEXT],
         default: {},
@@ -91,7 +91,7 @@ module TileLoom
 
       # The cells with names by the pattern, none of their own kept.
       def renamed(cells, source)
-        return naming.named(cells) unless naming.kind == "attribute"
+        return naming.named(cells) unless naming.kind == "field"
         known = area.features(source).to_h { |feature| [feature.id, feature] }
         naming.named(
           cells,
@@ -136,8 +136,8 @@ module TileLoom
 
       # Identity of a feature → what its cells are taken by.
       def order_values(source)
-        return {} unless order.kind == "attribute"
-        area.features(source).to_h { |feature| [feature.id, feature.attributes[order.attribute]] }
+        return {} unless order.kind == "field"
+        area.features(source).to_h { |feature| [feature.id, feature.attributes[order.field]] }
       end
 
       # Names that cells bring along, in the order that they have now.

@@ -60,11 +60,12 @@ module TileLoom
       def refuse
         room = [@size.frame_width_mm, @size.frame_height_mm].min - 2 * @lead_mm
         if room <= 1
+          frame =
+            [@size.frame_width_mm, @size.frame_height_mm].map { |side| Units::Number.plain(side, decimals: 1) }
+              .join(" × ")
           raise Invalid.new(
-            "A lead of #{Units::Number.plain(@lead_mm)} mm leaves no room in a frame " \
-            "#{Units::Number.plain(@size.frame_width_mm,
-              decimals: 1)} × #{Units::Number.plain(@size.frame_height_mm, decimals: 1)} mm; make it smaller.",
-            path: "/index/lead_mm"
+            "A clearance of #{Units::Number.plain(@lead_mm)} mm leaves no room in a frame of #{frame} mm; make it smaller.",
+            path: "/index/clearance_mm"
           )
         end
         if @overlap_mm > room * 0.9

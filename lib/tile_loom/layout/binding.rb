@@ -11,7 +11,7 @@ module TileLoom
         flag,
         default: false,
         about:
-          "Printed on both sides: even pages of the book (a key sheet is page 1) have left and right the other way round."
+          "Printed on both sides: even pages of the book (an index sheet is page 1) have left and right the other way round."
     end
   end
 end

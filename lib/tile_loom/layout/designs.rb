@@ -16,8 +16,8 @@ module TileLoom
         JSON.parse(File.read(File.join(FOLDER, "#{name}.json")))
       end
 
-      # The elements of a key sheet.
-      def key_elements = JSON.parse(File.read(File.join(FOLDER, "key/key-sheet.json")))
+      # The elements of an index sheet.
+      def index_elements = JSON.parse(File.read(File.join(FOLDER, "index/index-sheet.json")))
     end
   end
 end

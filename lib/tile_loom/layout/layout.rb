@@ -23,11 +23,11 @@ module TileLoom
           )
       end
 
-      # The key frame, whose scale the key sheet has.
+      # The index frame, whose scale the index sheet has.
       def key_frame
         elements.find(&:shows_index?) or
           raise Invalid.new(
-            "The key sheet has no key frame; add one, since it shows the index.",
+            "The index sheet has no index frame; add one, since it shows the index.",
             path: "#{path}/elements"
           )
       end

@@ -57,7 +57,7 @@ module TileLoom
           "#{Units::Number.plain(area.height, decimals: 1)} mm of a page of " \
           "#{Units::Number.plain(width_mm, decimals: 1)} × #{Units::Number.plain(height_mm, decimals: 1)} mm; make " \
           "them smaller.",
-          path: "/layout/page/margins_mm"
+          path: "#{path}/margins_mm"
         )
       end
 

@@ -10,7 +10,7 @@ module TileLoom
         @book, @source = book, source
       end
 
-      # Stands for the key sheet among the cells to print.
+      # Stands for the index sheet among the cells to print.
       KEY = :key
 
       # What a range of sheets comes to, in the order of the pages: KEY and cells. text: as Range reads it.
@@ -20,7 +20,7 @@ module TileLoom
         range.key? ? [KEY, *picked] : picked
       end
 
-      # The Pdf::Page of a cell, or of the key sheet. told: does it bring along what it leaves out?
+      # The Pdf::Page of a cell, or of the index sheet. told: does it bring along what it leaves out?
       def page(cell, count: @book.cells(@source).length, told: false)
         composer = composer(cell, count: count)
         Pdf::Page.of(composer.drawing, told: told ? composer.left_out : [])

@@ -3,10 +3,10 @@
 module TileLoom
   module Output
     # Which sheets to print, as people write it: "1-3, 7, B2-C1", "all". A part is a sheet's number or its name; "#3" is
-    # the number alone and "\"3\"" the name alone. One that could be either of two sheets is asked about. "key" is the
-    # key sheet, where the book has one.
+    # the number alone and "\"3\"" the name alone. One that could be either of two sheets is asked about. "index" is the
+    # index sheet, where the book has one.
     class Range
-      KEY = "key"
+      KEY = "index"
 
       # A part that is the number of one sheet and the name of another.
       class Ambiguous < Invalid
@@ -19,12 +19,12 @@ module TileLoom
         end
       end
 
-      # key: has the book a key sheet?
+      # key: has the book an index sheet?
       def initialize(text, key: false)
         @text, @has_key = text.to_s.strip, key
       end
 
-      # Is the key sheet meant?
+      # Is the index sheet meant?
       def key? = @has_key && (all? || parts.any? { |part| part.casecmp?(KEY) })
 
       # The cells meant, in book order; Invalid names the part that is not known, Ambiguous the one that is two.
@@ -86,7 +86,7 @@ module TileLoom
         choices = readings.map { |text, says| {"text" => reread(part, name, text), "says" => says} }
         raise Ambiguous.new(
           "“#{name}”: sheet #{by_name.number} is named #{name}, and number #{name} is named #{by_number.name}. Which? " \
-          "Write #{readings.keys.join(" for the number or ")} for the name.",
+            "Write #{readings.keys.join(" for the number or ")} for the name.",
           choices: choices
         )
       end

@@ -32,7 +32,7 @@ module TileLoom
         @values = values.select { |value| value.is_a?(Numeric) && value.to_f.finite? }.sort
         if @values.empty?
           raise Invalid.new(
-            "The attribute holds no numbers; choose one of numbers, or a symbol for each value.",
+            "The field holds no numbers; choose one of numbers, or a symbol for each value.",
             path: "/attribute"
           )
         end

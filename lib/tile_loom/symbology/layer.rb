@@ -43,7 +43,7 @@ module TileLoom
       part :id, Values::Types::ID, required: true
       part :title, text(least: 1, most: 200), required: true
       part :visible, flag, default: true
-      part :edition,
+      part :version,
         whole(1..),
         about: "Which file the data came from last: 1, and one more with each update from a file."
       part :group, text(most: 200), about: "Layers of the same group are listed together."
@@ -53,21 +53,21 @@ module TileLoom
         choice("first", "all"),
         default: "first",
         about: "Is a feature drawn by the first rule that it meets, or by all?"
-      part :shown,
-        fields(from: Values::Types::SCALE, to: Values::Types::SCALE),
+      part :visible_scales,
+        fields(largest: Values::Types::SCALE, smallest: Values::Types::SCALE),
         about: "The scales (denominators) between which the layer is drawn, both counted in."
       part :design_scale,
         Values::Types::SCALE,
         about:
-          "Sizes are right at this scale and grow and shrink with the ground; without it they are fixed on paper."
+          "Sizes are correct at this scale and grow and shrink with the ground; without it they are fixed on paper."
       part :data, DATA
       part :label, Label.type
       part :rules, list(Rule.type, least: 1, most: 200), required: true
 
       # Is it drawn at this scale (denominator)? Both ends of its range count in.
       def shown_at?(scale)
-        return true unless shown
-        scale.between?(shown[:from] || 0, shown[:to] || Float::INFINITY)
+        return true unless visible_scales
+        scale.between?(visible_scales[:largest] || 0, visible_scales[:smallest] || Float::INFINITY)
       end
 
       # The layer as it is drawn at a scale: itself, or with sizes that follow the ground.
@@ -97,12 +97,12 @@ module TileLoom
       private
 
       def settle
-        from, to = shown&.values_at(:from, :to)
+        from, to = visible_scales&.values_at(:largest, :smallest)
         return unless from && to && from > to
         raise Invalid.new(
           "The layer “#{title}” is to be drawn from #{Units::Number.ratio(from)} to #{Units::Number.ratio(to)}, " \
           "which is no range; swap the two.",
-          path: "#{path}/shown"
+          path: "#{path}/visible_scales"
         )
       end
     end

@@ -35,7 +35,7 @@ module TileLoom
         end
         return self.class.drawing(name) if self.class.shipped.include?(name)
         raise Invalid.new(
-          "There is no marker “#{name}”; choose one of the shipped set, or bring in a drawing of your own.",
+          "There is no marker “#{name}”; choose one of the shipped set, or import a drawing of your own.",
           path: path
         )
       end

@@ -10,9 +10,9 @@ module TileLoom
       # First four bytes of fonts that are read, and of what is refused by its name.
       READ = ["\x00\x01\x00\x00".b, "true".b, "OTTO".b].freeze
       OTHERS = {
-        "ttcf" => "a collection of several faces; bring in one face of it as TTF or OTF",
-        "wOFF" => "a web font; bring in its TTF or OTF",
-        "wOF2" => "a web font; bring in its TTF or OTF"
+        "ttcf" => "a collection of several faces; import one face of it as TTF or OTF",
+        "wOFF" => "a web font; import its TTF or OTF",
+        "wOF2" => "a web font; import its TTF or OTF"
       }.freeze
       # OpenType, OS/2 table, fsType: the lowest four bits say what its licence lets one do; 2 alone is
       # "must not be embedded".
@@ -60,7 +60,7 @@ module TileLoom
       def check
         refuse("is larger than #{LARGEST_BYTES / 1024 / 1024} MB") if @bytes.bytesize > LARGEST_BYTES
         refuse("is #{OTHERS[@bytes[0, 4]]}") if OTHERS.key?(@bytes[0, 4])
-        refuse("is no font; bring in a TTF or OTF file") unless READ.include?(@bytes[0, 4])
+        refuse("is no font; import a TTF or OTF file") unless READ.include?(@bytes[0, 4])
         missing = TABLES.reject { |table| font.directory.tables.key?(table) }
         refuse("is a broken font: it lacks #{missing.join(", ")}") if missing.any?
         refuse("says nothing of characters that could be set (it has no Unicode map)") if font.cmap.unicode.empty?

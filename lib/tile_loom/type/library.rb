@@ -48,7 +48,7 @@ module TileLoom
       def face(key)
         STACKS.fetch(key.to_s) do
           raise Invalid.new(
-                  "“#{key}” is not a typeface of this book; use one of #{FACES.keys.join(", ")}, or bring in your own."
+                  "“#{key}” is not a typeface of this book; use one of #{FACES.keys.join(", ")}, or import your own."
                 )
         end
       end

@@ -18,10 +18,21 @@ module TileLoom
           layout :tag, :uint32, :value, :uint32, :start, :uint, :end, :uint
         end
 
-        attach_function :hb_blob_create, %i[pointer uint int pointer pointer], :pointer
-        attach_function :hb_face_create, %i[pointer uint], :pointer
-        attach_function :hb_font_create, [:pointer], :pointer
-        attach_function :hb_buffer_create, [], :pointer
+        # hb_*_t that is ours, released when nothing holds it any more. (What is made of another holds that itself.)
+        class Owned < FFI::AutoPointer
+          def self.release(pointer) = Library.public_send(:"hb_#{name[/\w+\z/].downcase}_destroy", pointer)
+        end
+
+        Blob = Class.new(Owned)
+        Face = Class.new(Owned)
+        Font = Class.new(Owned)
+        Buffer = Class.new(Owned)
+        %i[blob face font buffer].each { |name| attach_function :"hb_#{name}_destroy", [:pointer], :void }
+
+        attach_function :hb_blob_create, %i[pointer uint int pointer pointer], Blob
+        attach_function :hb_face_create, %i[pointer uint], Face
+        attach_function :hb_font_create, [:pointer], Font
+        attach_function :hb_buffer_create, [], Buffer
         attach_function :hb_buffer_reset, [:pointer], :void
         attach_function :hb_buffer_add_utf8, %i[pointer pointer int uint int], :void
         attach_function :hb_buffer_set_direction, %i[pointer int], :void

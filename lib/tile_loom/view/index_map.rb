@@ -61,6 +61,9 @@ module TileLoom
           end
       end
 
+      # Rules that drew something in it, in drawing order.
+      def shown_rules = @cells.empty? ? [] : drawn_ground.shown_rules
+
       private
 
       # Up to the next scale of two figures (1:38,412 becomes 1:39,000).
@@ -71,23 +74,14 @@ module TileLoom
         (scale / step - 1e-9).ceil * step / 1000 / @book.crs.metres_per_unit
       end
 
-      # Areas alone: lines and points would only darken so small a map. Every sheet's locator shows the same.
-      def ground = @book.once([:key_ground, @box, view.ground]) { drawn_ground }
+      def ground = Scene::Group.new(children: drawn_ground.nodes, clip: @box, name: "ground")
 
+      # Areas alone: lines and points would only darken so small a map. Every sheet's locator shows the same.
       def drawn_ground
-        areas = @book.layers.select { |layer| layer.rules.any? { |rule| rule.symbol.area? } }
-        Scene::Group.new(
-          children:
-            GroundDrawing.new(
-              layers: areas,
-              source: @source,
-              view: view,
-              tolerance_mm: TOLERANCE_MM,
-              names: false
-            ).nodes,
-          clip: @box,
-          name: "ground"
-        )
+        @book.once([:index_ground, @box, view.ground]) do
+          areas = @book.layers.select { |layer| layer.rules.any? { |rule| rule.symbol.area? } }
+          GroundDrawing.new(layers: areas, source: @source, view: view, tolerance_mm: TOLERANCE_MM, names: false).drawn
+        end
       end
 
       def outlines

@@ -1,52 +1,55 @@
-// The book document (docs/book.schema.json) and what the server adds to it.
+// The book document, as the core declares it, and what the server adds to it.
+import type {
+  AreaPart,
+  BookDocument,
+  Border,
+  Element,
+  Enclosure,
+  Fill,
+  Grid,
+  Halo,
+  Index,
+  Layer,
+  Layout,
+  MapFrameElement,
+  MapSymbol,
+  OwnMarker,
+  Rule,
+  ScaleBarElement,
+  ScaleBarStyle,
+  Stroke,
+} from "../generated/book";
 
-export interface Stroke {
-  colour?: string;
-  width_mm?: number;
-  dash_mm?: number[];
-  cap?: string;
-  join?: string;
-  opacity?: number;
-}
-export interface Marker {
-  shape: string;
-  size_mm: number;
-  colour: string;
-  outline?: Stroke;
-}
-export interface Pattern {
-  kind: string;
-  colour?: string;
-  spacing_mm?: number;
-  width_mm?: number;
-  angle_deg?: number;
-  opacity?: number;
-}
-export interface MapSymbol {
-  strokes?: Stroke[];
-  fill?: { colour: string; opacity?: number };
-  pattern?: Pattern;
-  marker?: Marker;
-}
-export interface Rule {
-  title: string;
-  when?: unknown;
-  symbol: MapSymbol;
-}
-export interface Layer {
-  id: string;
-  title: string;
-  visible: boolean;
-  edition?: number;
-  group?: string;
-  locked?: boolean;
-  opacity?: number;
-  match?: "first" | "all";
-  shown?: { from?: number; to?: number };
-  design_scale?: number;
-  rules: Rule[];
-  label?: unknown;
-}
+export type {
+  AreaPart,
+  BookDocument,
+  Border,
+  Element,
+  Fill,
+  Grid,
+  Halo,
+  Index,
+  Layer,
+  Layout,
+  MapSymbol,
+  Rule,
+  ScaleBarElement,
+  ScaleBarStyle,
+  Stroke,
+};
+
+export type Pattern = NonNullable<MapSymbol["pattern"]>;
+export type Marker = NonNullable<MapSymbol["marker"]>;
+export type Page = Layout["page"];
+export type Guides = NonNullable<Layout["guides"]>;
+export type GridLabels = NonNullable<Grid["labels"]>;
+export type GridLook = NonNullable<Grid["look"]>;
+export type Naming = NonNullable<Index["naming"]>;
+
+// An element of one kind.
+export type ElementOf<Kind extends Element["kind"]> = Extract<Element, { kind: Kind }>;
+// Elements that carry coordinate grids and a border.
+export type GriddedElement = MapFrameElement | ElementOf<"index_frame"> | ElementOf<"locator">;
 
 // West, south, east and north in ground units.
 export type Extent = [number, number, number, number];
@@ -55,146 +58,7 @@ export type Extent = [number, number, number, number];
 export type Rectangle = [number, number, number, number];
 
 export type Edge = "top" | "right" | "bottom" | "left";
-export interface Page {
-  size: string;
-  width_mm?: number;
-  height_mm?: number;
-  orientation?: "portrait" | "landscape";
-  margins_mm: Record<Edge, number>;
-  binding?: { edge: "left" | "top" | "right"; gutter_mm: number; mirrored?: boolean };
-  bleed_mm?: number;
-  trim_marks?: boolean;
-}
-export interface Element {
-  kind: string;
-  id: string;
-  place: Record<string, number>;
-  title?: string;
-  rotation_deg?: number;
-  hidden?: boolean;
-  locked?: boolean;
-  group?: string;
-  text?: string;
-  face?: string;
-  size_pt?: number;
-  least_pt?: number;
-  colour?: string;
-  align?: string;
-  anchor?: string;
-  tracking_pt?: number;
-  line_height?: number;
-  padding_mm?: number;
-  corner_mm?: number;
-  fill?: { colour: string; opacity?: number };
-  stroke?: Stroke;
-  border?: Border;
-  slope?: string;
-  drawing?: string;
-  picture?: string;
-  match_lines?: { size_pt?: number };
-  fit?: string;
-  grids?: Grid[];
-  grid?: string;
-  north?: string;
-  // A north arrow.
-  form?: string;
-  letter?: string;
-  at?: string | { x_mm: number; y_mm: number };
-  // A scale bar.
-  style?: string;
-  ticks?: string;
-  units?: string;
-  second_units?: string;
-  pace_m?: number;
-  walk_kmh?: number;
-  divisions?: number;
-  per_division?: string;
-  left?: number;
-  least_mm?: number;
-  most_mm?: number;
-  height_mm?: number;
-  tick_mm?: number;
-  gap_mm?: number;
-  bars_gap_mm?: number;
-  labelled?: string;
-  labels_at?: string;
-  label_gap_mm?: number;
-  decimals?: number;
-  thousands?: string;
-  unit_at?: string;
-  unit_text?: string;
-  ratio?: string;
-  verbal?: string;
-  verbal_units?: string;
-  light?: string;
-  stroke_mm?: number;
-  halo?: Halo;
-  backing?: { colour: string; opacity?: number };
-  frame?: string;
-  measured?: string;
-  error_limit_percent?: number;
-  over_limit?: string;
-  fitted?: string;
-}
-export interface Halo {
-  colour?: string;
-  width_mm?: number;
-}
-export type GridLook = "lines" | "crosses" | "ticks" | "dots" | "squares";
-export interface GridLabels {
-  sides: Edge[];
-  place?: "outside" | "inside";
-  turn?: "edge" | "upright" | "line";
-  families?: "own" | "both";
-  form?: "full" | "short";
-  notation?: "d" | "dm" | "dms" | "decimal";
-  decimals?: number;
-  hemisphere?: "letters" | "signs";
-  zeros?: boolean;
-  thousands?: "thin" | "comma" | "point" | "none";
-  unit?: boolean;
-  corners?: boolean;
-  distance_mm?: number;
-  gap_mm?: number;
-  face?: string;
-  size_pt?: number;
-  colour?: string;
-  halo?: Halo;
-}
-// A coordinate grid of a frame; an interval is written with its unit, such as 100 m or 30 sec.
-export interface Grid {
-  id: string;
-  title?: string;
-  reference: string;
-  hidden?: boolean;
-  drawn_on?: "all" | "upright" | "turned";
-  under?: boolean;
-  wished_mm?: number;
-  fitted?: "sheet" | "book";
-  interval?: { x?: string; y?: string };
-  origin?: { x?: string; y?: string };
-  look?: GridLook;
-  stroke: Stroke;
-  major?: { every: number; stroke?: Stroke };
-  halo?: Halo;
-  arm_mm?: number;
-  tick_mm?: number;
-  ticks?: "inside" | "outside" | "across";
-  size_mm?: number;
-  squares?: { size_pt?: number; colour?: string };
-  labels?: GridLabels;
-}
-export interface Border extends Stroke {
-  kind?: "plain" | "ticked" | "double" | "banded";
-  gap_mm?: number;
-  thickness_mm?: number;
-  inner?: Stroke;
-  steps?: { grid?: string; mm?: number };
-  rows?: number;
-  dark?: string;
-  light?: string;
-  corner_blocks?: boolean;
-}
+
 // What a grid comes to on a sheet: in words, and its interval as it would be typed.
 export interface GridWords {
   id: string;
@@ -211,92 +75,10 @@ export interface Grids {
   beyond: Record<Edge, number>;
   presets: { key: string; title: string; note: string }[];
 }
-// Lines to snap to, in mm from the page's left and upper edge.
-export interface Guides {
-  x?: number[];
-  y?: number[];
-}
-export interface Layout {
-  name: string;
-  page: Page;
-  elements: Element[];
-  guides?: Guides;
-}
-// A typeface or a picture that the book carries.
-export interface Enclosed {
-  id: string;
-  title: string;
-  content: string;
-}
-// Part of the study area: a layer, the features of it that meet a condition or were picked, or a drawn shape.
-export interface AreaPart {
-  layer?: string;
-  when?: unknown;
-  features?: number[];
-  polygon?: [number, number][];
-}
-export interface Naming {
-  kind?: "places" | "numbers" | "attribute";
-  columns?: string;
-  rows?: string;
-  first?: string;
-  between?: string;
-  rows_from?: string;
-  digits?: number;
-  prefix?: string;
-  without_io?: boolean;
-  attribute?: string;
-}
-export interface Index {
-  kind: "grid" | "strip" | "features" | "layer";
-  area: string | AreaPart[];
-  room?: string;
-  scale: number;
-  held?: "projection" | "ground";
-  overlap_mm?: number;
-  overlap?: { x?: string; y?: string };
-  keep?: "touching" | "all" | number;
-  start?: { kind: "round" | "point"; multiple?: string; x?: number; y?: number };
-  turn?: number | "best";
-  fewest?: "moved" | "turned";
-  lead_mm?: number;
-  most_turn_deg?: number;
-  upward?: "north" | "route";
-  gap?: string;
-  reverse?: boolean;
-  rule?: { kind: "hold" | "fit" | "ladder" | "attribute"; margin?: string; ladder?: number[]; attribute?: string };
-  centre?: "extent" | "inner";
-  several?: boolean;
-  scale_attribute?: string;
-  turn_attribute?: string;
-  naming?: Naming;
-  order?: { kind: string; from?: string; start_deg?: number; attribute?: string };
-  step?: { x?: string; y?: string };
-}
-
 // A drawing for point markers.
-export interface Drawing {
-  id: string;
-  title: string;
-  svg: string;
-}
-
-export interface BookDocument {
-  title: string;
-  subtitle: string;
-  author: string;
-  edition?: string;
-  source: string;
-  date: string;
-  reference: string;
-  layers: Layer[];
-  markers?: Drawing[];
-  faces?: Enclosed[];
-  pictures?: Enclosed[];
-  layout: Layout;
-  key_layout?: Layout;
-  index: Index;
-}
+export type Drawing = OwnMarker;
+// A typeface or a picture that the book carries.
+export type Enclosed = Enclosure;
 
 export interface Cell {
   // Stays with the cell wherever it stands in the order.
@@ -315,8 +97,8 @@ export interface Cell {
   // A fresh weave leaves it alone; it was placed by hand.
   pinned: boolean;
   moved: boolean;
-  // Counter-clockwise.
-  turn_deg: number;
+  // Clockwise.
+  rotation_deg: number;
 }
 
 // What the cells were woven with and may change later.
@@ -360,6 +142,8 @@ export interface Book {
   weave: { changed: Cause[]; frame_then: [number, number] | null; kept: number };
   // The kind of names that sheets have, and an example of the pattern.
   naming: { kind: NonNullable<Naming["kind"]>; example: string[] };
+  // How much neighbours are to overlap on paper, across and down.
+  overlap_mm: [number, number];
   undo: string | null;
   redo: string | null;
   // Are they this browser's own (or nobody's)?

@@ -23,9 +23,9 @@ export function useAreaAttributes(area: Index["area"]): string[] {
 // A layer's attributes with their types; none for no layer.
 export function useAttributes(layer: string | undefined) {
   const book = useBook();
-  const edition = book.document.layers.find((known) => known.id === layer)?.edition ?? 1;
+  const version = book.document.layers.find((known) => known.id === layer)?.version ?? 1;
   return useQuery({
-    queryKey: ["attributes", book.id, layer, edition],
+    queryKey: ["attributes", book.id, layer, version],
     queryFn: ({ signal }) => get<Attribute[]>(`/api/books/${book.id}/layers/${layer}/attributes`, signal),
     enabled: layer !== undefined,
   });

@@ -1,6 +1,12 @@
 import { readNumber } from "../api/words";
 import { Field } from "./Field";
 
+// "Width, mm" → " mm"
+const unitOf = (label: string) => {
+  const unit = label.split(",")[1]?.trim() ?? "";
+  return unit === "" ? "" : unit.startsWith("°") ? "°" : ` ${unit.split(" ")[0]}`;
+};
+
 // A number within limits.
 export function Measured({
   label,
@@ -21,7 +27,8 @@ export function Measured({
       value={String(value)}
       onKeep={async (text) => {
         const number = readNumber(text);
-        if (number === null || number < least || number > most) throw new Error(`${least} to ${most}`);
+        if (number === null || number < least || number > most)
+          throw new Error(`Enter a value from ${least} to ${most}${unitOf(label)}.`);
         await onKeep(number);
       }}
     />

@@ -26,7 +26,7 @@ export function ReferenceField({
   value,
   onChange,
   suggestions,
-  label = "Coordinate reference",
+  label = "Coordinate reference system (CRS)",
   help,
   onPick,
 }: {

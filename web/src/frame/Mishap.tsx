@@ -14,7 +14,7 @@ export class Mishap extends Component<{ children: ReactNode }, { failed: boolean
     return (
       <Box component="main" role="alert" sx={{ display: "grid", placeContent: "center", gap: 2, height: "100%", p: 4 }}>
         <Typography component="h1" variant="h2">
-          This page has failed. Your changes are kept.
+          This page has failed. Your changes are saved.
         </Typography>
         <Button variant="contained" onClick={() => window.location.reload()}>
           Show the book again

@@ -35,7 +35,7 @@ export function OutOfStep() {
     >
       <WarningIcon fontSize="small" sx={{ color: "warning.main" }} />
       <Box sx={{ flex: 1, fontSize: 14 }}>
-        Since the cells were woven, <b>{changed.map((part) => reasons[part]).join(" and ")} changed</b>
+        Since the index was generated, <b>{changed.map((part) => reasons[part]).join(" and ")} changed</b>
         {changed.includes("frame") && frame_then && (
           <>
             {" "}
@@ -45,7 +45,7 @@ export function OutOfStep() {
         .{" "}
         {anew.data ? (
           <>
-            Woven anew, {count(book.cells.length, "sheet")} become <b>{count(anew.data.count, "sheet")}</b> of{" "}
+            Rebuilt, {count(book.cells.length, "sheet")} become <b>{count(anew.data.count, "sheet")}</b> of{" "}
             {groundSize(anew.data.sheet_width_m, anew.data.sheet_height_m)}
             {difference(anew.data)}.
           </>
@@ -54,13 +54,13 @@ export function OutOfStep() {
         ) : (
           "…"
         )}{" "}
-        Kept, the sheets stay where they are at their scale, and each is marked.
+        Left as they are, the sheets keep their place and scale, and each is marked.
       </Box>
       <Button variant="contained" color="secondary" onClick={() => act("weave/anew")}>
-        Weave anew
+        Rebuild the index
       </Button>
       <Button variant="outlined" onClick={() => act("weave/keep")}>
-        Keep the cells
+        Leave the cells
       </Button>
     </Box>
   );

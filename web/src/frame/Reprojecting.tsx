@@ -34,7 +34,7 @@ export function Reprojecting() {
       <LinearProgress
         variant="determinate"
         value={Math.min((100 * change.done) / Math.max(change.total, 1), 100)}
-        aria-label="Changing the reference"
+        aria-label="Changing the CRS"
         sx={{ flex: 1, height: 6 }}
       />
       <Button onClick={stop}>Stop</Button>

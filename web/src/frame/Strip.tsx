@@ -2,7 +2,7 @@ import { Box, Typography } from "@mui/material";
 import { useEffect, useRef, useState, type DragEvent, type ReactNode } from "react";
 import { Link, useLocation } from "react-router";
 import { useBook, useChange } from "../api/book";
-import type { Book } from "../api/types";
+import type { Book, Cell } from "../api/types";
 import { count } from "../api/words";
 import { useRested } from "./useRested";
 import { useSheet } from "./useSheet";
@@ -92,7 +92,7 @@ export function Strip() {
             <Item left={0}>
               <Box
                 component={Link}
-                to={`/books/${book.id}/sheet?picked=${away[0]}`}
+                to={`/books/${book.id}/sheet?selected=${away[0]}`}
                 sx={{
                   display: "grid",
                   placeItems: "center",
@@ -114,19 +114,19 @@ export function Strip() {
             </Item>
           )}
           <Item left={before - STEP}>
-            {book.document.key_layout ? (
+            {book.document.index_layout ? (
               <Picture
                 current={number === 0}
                 onPick={() => go(0)}
                 image={`/api/books/${book.id}/sheets/0.svg?thumb=1&r=${drawn}`}
-                name="Key"
+                name="Index"
                 note=""
               />
             ) : (
               <Picture
                 to={`/books/${book.id}/weave`}
                 image={`/api/books/${book.id}/key.svg?r=${drawn}`}
-                name="Key"
+                name="Index"
                 note=""
               />
             )}
@@ -159,7 +159,7 @@ export function Strip() {
                 onPick={() => go(known.number)}
                 image={`/api/books/${book.id}/sheets/${known.number}.svg?thumb=1&r=${drawn}`}
                 name={known.name}
-                note={`${known.kept ? "◆ kept · " : ""}${known.pinned ? "■ " : ""}${known.number}`}
+                note={`${marks(known)}${known.number}`}
               />
             </Item>
           ))}
@@ -168,6 +168,9 @@ export function Strip() {
     </Box>
   );
 }
+
+// It stayed as it was when the frame or the data changed; it is pinned.
+const marks = (cell: Cell) => [cell.kept && "◆ unchanged · ", cell.pinned && "■ "].filter(Boolean).join("");
 
 interface Dragging {
   onDragStart: () => void;

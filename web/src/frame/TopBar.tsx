@@ -117,7 +117,7 @@ function History() {
         </span>
       </Tooltip>
       <Typography role="status" sx={{ fontSize: 13, color: "ink.quiet", ml: 0.5, minWidth: 108 }}>
-        {pending ? "Keeping…" : "All changes kept"}
+        {pending ? "Keeping…" : "All changes saved"}
       </Typography>
     </Box>
   );

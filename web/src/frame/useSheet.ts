@@ -4,7 +4,7 @@ import { useBook } from "../api/book";
 import type { Cell } from "../api/types";
 
 // The sheet that is looked at: part of the address, so that a reload or a second tab shows the same.
-// number: its place in the book, 0 for the key sheet, which has no cell.
+// number: its place in the book, 0 for the index sheet, which has no cell.
 export function useSheet(): {
   cell: Cell | undefined;
   number: number | null;
@@ -15,7 +15,7 @@ export function useSheet(): {
   const book = useBook();
   const [search, setSearch] = useSearchParams();
   const wanted = Number(search.get("sheet") ?? 1);
-  const first = book.document.key_layout ? 0 : 1;
+  const first = book.document.index_layout ? 0 : 1;
   const cell =
     wanted === 0 && first === 0 ? undefined : (book.cells.find((known) => known.number === wanted) ?? book.cells[0]);
   const number = wanted === 0 && first === 0 ? 0 : (cell?.number ?? null);

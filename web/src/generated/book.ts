@@ -53,7 +53,7 @@ export type Element =
   | BoxElement
   | EllipseElement
   | PictureElement
-  | KeyFrameElement
+  | IndexFrameElement
   | AdjoiningElement
   | LocatorElement
   | NorthDiagramElement
@@ -81,7 +81,7 @@ export type Overlap = string;
  */
 export interface BookDocument {
   format: "tile-loom-book";
-  version: 1;
+  version: 2;
   title: string;
   subtitle?: string;
   author?: string;
@@ -92,7 +92,7 @@ export interface BookDocument {
   edition?: string;
   source?: string;
   date?: string;
-  reference: string;
+  crs: string;
   /**
    * Between two datums, the transformation that brings data and grids of one to the other, by its name in PROJ's database.
    */
@@ -118,7 +118,7 @@ export interface BookDocument {
    */
   pictures?: Enclosure[];
   layout: Layout;
-  key_layout?: Layout;
+  index_layout?: Layout;
   index: Index;
 }
 /**
@@ -132,7 +132,7 @@ export interface Layer {
   /**
    * Which file the data came from last: 1, and one more with each update from a file.
    */
-  edition?: number;
+  version?: number;
   /**
    * Layers of the same group are listed together.
    */
@@ -149,9 +149,9 @@ export interface Layer {
   /**
    * The scales (denominators) between which the layer is drawn, both counted in.
    */
-  shown?: {
-    from?: Scale;
-    to?: Scale;
+  visible_scales?: {
+    largest?: Scale;
+    smallest?: Scale;
   };
   design_scale?: Scale;
   /**
@@ -291,7 +291,7 @@ export interface Layout {
       edge: "left" | "top" | "right";
       gutter_mm: LengthMm;
       /**
-       * Printed on both sides: even pages of the book (a key sheet is page 1) have left and right the other way round.
+       * Printed on both sides: even pages of the book (an index sheet is page 1) have left and right the other way round.
        */
       mirrored?: boolean;
     };
@@ -409,20 +409,20 @@ export interface Grid {
   /**
    * "book", "geographic" (longitude and latitude of the book's reference), "utm" (the zones that the frame shows, on WGS 84), or a reference of its own.
    */
-  reference: string;
+  crs: string;
   hidden?: boolean;
   /**
-   * Which sheets: all, those that stand upright, those that are turned (as in a strip).
+   * Which sheets: all, those that are not rotated, those that are (as in a strip).
    */
-  drawn_on?: "all" | "upright" | "turned";
+  drawn_on?: "all" | "unrotated" | "rotated";
   /**
-   * Below the layers of the ground.
+   * Above or below the layers of the ground.
    */
-  under?: boolean;
+  draw_order?: "above" | "below";
   /**
    * Spacing aimed at on paper; an automatic interval is the nearest of the standard series.
    */
-  wished_mm?: number;
+  target_mm?: number;
   /**
    * An automatic interval suits each sheet's scale, or is one for the whole book.
    */
@@ -459,7 +459,7 @@ export interface Grid {
   /**
    * Every nth line is drawn heavier.
    */
-  major?: {
+  index_lines?: {
     every: number;
     stroke?: Stroke;
   };
@@ -473,15 +473,15 @@ export interface Grid {
   };
   labels?: {
     sides: ("top" | "right" | "bottom" | "left")[];
-    place?: "outside" | "inside";
+    position?: "outside" | "inside";
     /**
-     * Along the side, upright, or along the line.
+     * Along the side, level, or along the line.
      */
-    turn?: "edge" | "upright" | "line";
+    orientation?: "along_edge" | "level" | "along_line";
     /**
      * A side has the labels of the lines that cross it more steeply, or of both.
      */
-    families?: "own" | "both";
+    families?: "main" | "both";
     /**
      * In full, or short with the first and last in full.
      */
@@ -511,11 +511,11 @@ export interface Grid {
      * The coordinates of the frame's corners in full.
      */
     corners?: boolean;
-    distance_mm?: LengthMm;
+    label_gap_mm?: LengthMm;
     /**
      * Lines keep so clear of labels that stand on them.
      */
-    gap_mm?: number;
+    line_gap_mm?: number;
     face?: Id;
     size_pt?: SizePt;
     colour?: Colour;
@@ -562,7 +562,7 @@ export interface TextElement {
   anchor?: "top" | "middle" | "bottom";
   tracking_pt?: number;
   line_height?: number;
-  least_pt?: SizePt;
+  minimum_pt?: SizePt;
   padding_mm?: LengthMm;
   fill?: Fill;
   stroke?: Stroke;
@@ -590,7 +590,15 @@ export interface ScaleBarElement {
    */
   locked?: boolean;
   group?: Id;
-  style?: "alternating" | "double" | "hollow" | "line" | "stepped" | "graded" | "ratio" | "pair";
+  style?:
+    | "chequered"
+    | "double_chequered"
+    | "outline"
+    | "ticked_line"
+    | "stepped"
+    | "tapered"
+    | "fraction_alone"
+    | "two_units";
   /**
    * Between the rows of a double bar.
    */
@@ -650,16 +658,16 @@ export interface ScaleBarElement {
   /**
    * A fixed length with its unit, such as 100 m; else the longest round one that fits.
    */
-  per_division?: string;
+  division_length?: string;
   /**
    * Subdivisions to the left of zero.
    */
-  left?: number;
+  extension?: number;
   /**
    * Shorter than this it is refused; 5 mm where nothing is said.
    */
-  least_mm?: number;
-  most_mm?: number;
+  minimum_mm?: number;
+  maximum_mm?: number;
   height_mm?: number;
   tick_mm?: number;
   /**
@@ -682,7 +690,7 @@ export interface ScaleBarElement {
   /**
    * The representative fraction.
    */
-  ratio?: "none" | "above" | "below";
+  fraction?: "none" | "above" | "below";
   /**
    * The scale in a sentence.
    */
@@ -704,7 +712,7 @@ export interface ScaleBarElement {
   /**
    * The place on the page where it is true; the frame's middle where none is given.
    */
-  at?: {
+  true_at?: {
     x_mm: number;
     y_mm: number;
   };
@@ -712,7 +720,7 @@ export interface ScaleBarElement {
    * Off by more than this anywhere in the frame, it is warned of.
    */
   error_limit_percent?: number;
-  over_limit?: "warn" | "by_latitude";
+  if_exceeded?: "warn" | "by_latitude";
   /**
    * One round length for all sheets of a scale, or the longest for each sheet.
    */
@@ -915,10 +923,10 @@ export interface PictureElement {
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema
- * via the `definition` "key_frame_element".
+ * via the `definition` "index_frame_element".
  */
-export interface KeyFrameElement {
-  kind: "key_frame";
+export interface IndexFrameElement {
+  kind: "index_frame";
   id: Id;
   place: Place;
   /**
@@ -1048,7 +1056,7 @@ export interface GridNoteElement {
   anchor?: "top" | "middle" | "bottom";
   tracking_pt?: number;
   line_height?: number;
-  least_pt?: SizePt;
+  minimum_pt?: SizePt;
   padding_mm?: LengthMm;
   fill?: Fill;
   stroke?: Stroke;
@@ -1068,12 +1076,12 @@ export interface Index {
    * What the index covers: the id of a layer, or parts together.
    */
   area: Id | AreaPart[];
-  room?: GroundLength;
+  buffer?: GroundLength;
   scale: Scale;
   /**
-   * What the scale holds: the map plane (projection), or the ground at the sheet's centre.
+   * What the scale holds: the map plane (projection), or the ellipsoid at the sheet's centre.
    */
-  held?: "projection" | "ground";
+  held?: "projection" | "ellipsoid";
   /**
    * How much neighbours overlap, each way its own: "8 mm" on paper, "5 %" of the frame, "20 m" of ground; of a strip, x is along the line.
    */
@@ -1089,14 +1097,14 @@ export interface Index {
   /**
    * Grid: neighbours are so far apart on the ground, each way its own, whatever the frame shows; in place of an overlap.
    */
-  step?: {
+  spacing?: {
     x?: GroundLength;
     y?: GroundLength;
   };
   /**
    * Grid: sheet corners on multiples of a ground length, or a corner at a point of the reference; without it the grid is centred on the area.
    */
-  start?:
+  origin?:
     | {
         kind: "round";
         multiple: GroundLength;
@@ -1107,9 +1115,9 @@ export interface Index {
         y: number;
       };
   /**
-   * Grid: counter-clockwise in degrees, or "best", as the area lies.
+   * Grid: clockwise in degrees, or "align", as the area lies.
    */
-  turn?: "best" | number;
+  rotation_deg?: "align" | number;
   /**
    * Grid: look for the place (and the turn) at which the fewest sheets cover.
    */
@@ -1117,16 +1125,16 @@ export interface Index {
   /**
    * Strip: how far the line stays inside the frame's sides.
    */
-  lead_mm?: number;
+  clearance_mm?: number;
   /**
-   * Strip: how far frames may be turned either way.
+   * Strip: how far frames may be rotated either way.
    */
-  most_turn_deg?: number;
+  maximum_rotation_deg?: number;
   /**
    * Strip: frames turned one sense, so that north is up on as many as can be, or so that all are read along the route.
    */
   upward?: "north" | "route";
-  gap?: GroundLength;
+  gap_tolerance?: GroundLength;
   /**
    * Strip: followed the other way.
    */
@@ -1134,11 +1142,11 @@ export interface Index {
   /**
    * Sheets by feature: their scale.
    */
-  rule?: {
-    kind: "hold" | "fit" | "ladder" | "attribute";
+  scale_rule?: {
+    kind: "fixed" | "fit" | "standard_scales" | "field";
     margin?: Overlap;
-    ladder?: Scale[];
-    attribute?: string;
+    standard_scales?: Scale[];
+    field?: string;
   };
   /**
    * Sheets by feature: about the middle of the extent, or of the largest circle inside.
@@ -1151,20 +1159,21 @@ export interface Index {
   /**
    * From a layer: where the scale is.
    */
-  scale_attribute?: string;
+  scale_field?: string;
   /**
-   * From a layer: where the turn is, counter-clockwise in degrees.
+   * From a layer: where the rotation in degrees is.
    */
-  turn_attribute?: string;
+  rotation_field?: string;
+  rotation_sense?: "clockwise" | "counter_clockwise";
   naming?: {
     /**
-     * By column and row, by number, or by an attribute of the feature.
+     * By column and row, by number, or by a field of the feature.
      */
-    kind?: "places" | "numbers" | "attribute";
+    kind?: "places" | "numbers" | "field";
     columns?: "letters" | "numbers";
     rows?: "letters" | "numbers";
     first?: "column" | "row";
-    between?: string;
+    separator?: string;
     rows_from?: "north" | "south";
     digits?: number;
     prefix?: string;
@@ -1172,7 +1181,7 @@ export interface Index {
      * The letters I and O are left out.
      */
     without_io?: boolean;
-    attribute?: string;
+    field?: string;
   };
   order?: {
     kind:
@@ -1182,14 +1191,14 @@ export interface Index {
       | "columns_back_forth"
       | "clockwise"
       | "counter_clockwise"
-      | "as_woven"
+      | "as_generated"
       | "names"
-      | "attribute"
+      | "field"
       | "by_hand";
     /**
-     * By which attribute of the features the cells are taken, naturally.
+     * By which field of the features the cells are taken, naturally.
      */
-    attribute?: string;
+    field?: string;
     from?: "north_west" | "north_east" | "south_west" | "south_east";
     /**
      * Going round begins at this bearing from the middle.
@@ -1214,7 +1223,15 @@ export interface AreaPart {
  * via the `definition` "scaleBarStyle".
  */
 export interface ScaleBarStyle {
-  style?: "alternating" | "double" | "hollow" | "line" | "stepped" | "graded" | "ratio" | "pair";
+  style?:
+    | "chequered"
+    | "double_chequered"
+    | "outline"
+    | "ticked_line"
+    | "stepped"
+    | "tapered"
+    | "fraction_alone"
+    | "two_units";
   /**
    * Between the rows of a double bar.
    */
@@ -1274,16 +1291,16 @@ export interface ScaleBarStyle {
   /**
    * A fixed length with its unit, such as 100 m; else the longest round one that fits.
    */
-  per_division?: string;
+  division_length?: string;
   /**
    * Subdivisions to the left of zero.
    */
-  left?: number;
+  extension?: number;
   /**
    * Shorter than this it is refused; 5 mm where nothing is said.
    */
-  least_mm?: number;
-  most_mm?: number;
+  minimum_mm?: number;
+  maximum_mm?: number;
   height_mm?: number;
   tick_mm?: number;
   /**
@@ -1306,7 +1323,7 @@ export interface ScaleBarStyle {
   /**
    * The representative fraction.
    */
-  ratio?: "none" | "above" | "below";
+  fraction?: "none" | "above" | "below";
   /**
    * The scale in a sentence.
    */

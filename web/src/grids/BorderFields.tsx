@@ -1,18 +1,18 @@
 import { Box, Checkbox, FormControlLabel } from "@mui/material";
-import type { Border, Element } from "../api/types";
+import type { Border, GriddedElement } from "../api/types";
+import { borders } from "../generated/kinds";
 import { Choice } from "../fields/Choice";
 import { Colour } from "../fields/Colour";
 import { Measured } from "../fields/Measured";
 
-const KINDS = [
-  ["plain", "a line"],
-  ["ticked", "ticked"],
-  ["double", "two lines"],
-  ["banded", "banded"],
-] as const;
-
 // What bounds the map; its steps follow a grid of the frame, or are even.
-export function BorderFields({ frame, onKeep }: { frame: Element; onKeep: (border: Border) => Promise<unknown> }) {
+export function BorderFields({
+  frame,
+  onKeep,
+}: {
+  frame: GriddedElement;
+  onKeep: (border: Border) => Promise<unknown>;
+}) {
   const border = frame.border ?? {};
   const kind = border.kind ?? "plain";
   const keep = (patch: Partial<Border>) => onKeep({ ...border, ...patch });
@@ -33,12 +33,7 @@ export function BorderFields({ frame, onKeep }: { frame: Element; onKeep: (borde
           alignItems: "end",
         }}
       >
-        <Choice
-          label="Border"
-          value={kind}
-          choices={KINDS}
-          onChoose={(chosen) => keep({ kind: chosen as Border["kind"] })}
-        />
+        <Choice label="Border" value={kind} choices={borders} onChoose={(chosen) => keep({ kind: chosen })} />
         <Measured
           label="Line, mm"
           value={border.width_mm ?? 0.35}
@@ -93,7 +88,7 @@ export function BorderFields({ frame, onKeep }: { frame: Element; onKeep: (borde
         {kind === "banded" && (
           <Choice
             label="Rows"
-            value={String(border.rows ?? 1)}
+            value={border.rows === 2 ? "2" : "1"}
             choices={[
               ["1", "one"],
               ["2", "two"],

@@ -3,7 +3,8 @@ import { Box, Button, Checkbox, FormControlLabel, Slider } from "@mui/material";
 import { useEffect, useRef, useState } from "react";
 import { useBook, useChange } from "../api/book";
 import { post } from "../api/client";
-import type { Element, Grid, GridLabels, GridLook, GridWords } from "../api/types";
+import type { Grid, GridLabels, GriddedElement, GridWords } from "../api/types";
+import { gridLooks } from "../generated/kinds";
 import { Card, Heading } from "../frame/Card";
 import { Field } from "../fields/Field";
 import { Choice } from "../fields/Choice";
@@ -15,7 +16,7 @@ import { GridLabelFields } from "./GridLabelFields";
 import { useTrial } from "./useGrids";
 
 interface GridCardProps {
-  frame: Element;
+  frame: GriddedElement;
   grid: Grid;
   words: GridWords | undefined;
   sheet: number;
@@ -25,13 +26,6 @@ interface GridCardProps {
   onBack: () => void;
 }
 
-const LOOKS: readonly (readonly [GridLook, string])[] = [
-  ["lines", "lines"],
-  ["crosses", "crosses"],
-  ["ticks", "ticks at the frame"],
-  ["dots", "dots"],
-  ["squares", "small squares"],
-];
 const NARROWEST = 5,
   WIDEST = 200;
 const REST_MS = 450;
@@ -60,9 +54,9 @@ export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }:
   const keep = (patch: Partial<Grid>) => put({ ...grid, ...patch });
   // Keys move it by many small steps: it is kept when it rests.
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
-  const settle = (wished_mm: number) => {
+  const settle = (target_mm: number) => {
     clearTimeout(timer.current);
-    timer.current = setTimeout(() => void latest.current({ wished_mm }).catch(() => undefined), REST_MS);
+    timer.current = setTimeout(() => void latest.current({ target_mm }).catch(() => undefined), REST_MS);
   };
   const latest = useRef(keep);
   useEffect(() => {
@@ -70,10 +64,10 @@ export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }:
   });
   useEffect(() => () => clearTimeout(timer.current), []);
   const told = draft && trial?.data ? trial.data : words;
-  const angles = words?.angles ?? grid.reference === "geographic";
+  const angles = words?.angles ?? grid.crs === "geographic";
   const fixed = !!grid.interval;
-  const key = book.document.key_layout;
-  const other = sheet === 0 ? "the sheets" : key ? "the key sheet" : null;
+  const key = book.document.index_layout;
+  const other = sheet === 0 ? "the sheets" : key ? "the index sheet" : null;
   return (
     <Card title={name} note="coordinate grid">
       <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 0.5 }}>
@@ -88,20 +82,20 @@ export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }:
           told && <GridTold sentence={told.sentence} warnings={told.warnings} />
         )}
       </Box>
-      <Field label="Called" value={name} onKeep={(title) => keep({ title: title.trim() || undefined })} />
+      <Field label="Name" value={name} onKeep={(title) => keep({ title: title.trim() || undefined })} />
       <Reference
         grid={grid}
         onChoose={async (reference) => {
-          if (reference === grid.reference) return;
-          const fresh = { ...grid, reference };
-          if (!fixed) return keep({ reference });
+          if (reference === grid.crs) return;
+          const fresh = { ...grid, crs: reference };
+          if (!fixed) return keep({ crs: reference });
           // Intervals keep their unit: where the reference counts otherwise, that is asked and not guessed.
           try {
             await post(`/api/books/${book.id}/sheets/${sheet}/grids/try`, { grid: fresh });
           } catch {
             return setQuestion(fresh);
           }
-          return keep({ reference });
+          return keep({ crs: reference });
         }}
       />
       {question && (
@@ -128,7 +122,7 @@ export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }:
         }}
       >
         <Choice
-          label="Chosen"
+          label="Interval"
           value={fixed ? "fixed" : "auto"}
           choices={[
             ["auto", "automatic"],
@@ -138,13 +132,13 @@ export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }:
         />
         {!fixed && (
           <Choice
-            label="The same for"
+            label="One interval for"
             value={grid.fitted ?? "sheet"}
             choices={[
               ["sheet", "each sheet"],
               ["book", "the whole book"],
             ]}
-            onChoose={(fitted) => keep({ fitted: fitted as Grid["fitted"] })}
+            onChoose={(fitted) => keep({ fitted })}
           />
         )}
         {fixed && <Box />}
@@ -167,7 +161,7 @@ export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }:
           (["x", "y"] as const).map((axis) => (
             <Tried
               key={axis}
-              label={axis === "x" ? "Counted from, east" : "Counted from, north"}
+              label={`Origin, ${axis === "x" ? (angles ? "longitude" : "easting") : angles ? "latitude" : "northing"}`}
               value={grid.origin?.[axis] ?? ""}
               placeholder={angles ? "0 deg" : "0 m"}
               onTry={(text) =>
@@ -182,17 +176,17 @@ export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }:
       {!fixed && (
         <Box sx={{ display: "flex", alignItems: "center", gap: 2, pl: 1, mt: 1 }}>
           <Slider
-            aria-label="Wished spacing on paper, mm"
+            aria-label="Target spacing, mm"
             size="small"
             min={NARROWEST}
             max={WIDEST}
-            value={draft?.wished_mm ?? grid.wished_mm ?? 40}
+            value={draft?.target_mm ?? grid.target_mm ?? 40}
             valueLabelDisplay="off"
-            onChange={(_, value) => setDraft({ ...grid, wished_mm: value })}
+            onChange={(_, value) => setDraft({ ...grid, target_mm: value })}
             onChangeCommitted={(_, value) => settle(value)}
           />
           <Box sx={{ fontSize: 13, whiteSpace: "nowrap", minWidth: 86 }}>
-            about {draft?.wished_mm ?? grid.wished_mm ?? 40} mm
+            about {draft?.target_mm ?? grid.target_mm ?? 40} mm
           </Box>
         </Box>
       )}
@@ -227,10 +221,10 @@ export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }:
         value={grid.drawn_on ?? "all"}
         choices={[
           ["all", "all sheets"],
-          ["upright", "upright sheets"],
-          ["turned", "turned sheets, as in a strip"],
+          ["unrotated", "sheets without rotation"],
+          ["rotated", "rotated sheets, as in a strip"],
         ]}
-        onChoose={(drawn_on) => keep({ drawn_on: drawn_on === "all" ? undefined : (drawn_on as Grid["drawn_on"]) })}
+        onChoose={(drawn_on) => keep({ drawn_on: drawn_on === "all" ? undefined : drawn_on })}
       />
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.5, mt: 1 }}>
         <Button onClick={() => void keep({ hidden: grid.hidden ? undefined : true }).catch(() => undefined)}>
@@ -257,6 +251,12 @@ export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }:
     </Card>
   );
 }
+
+// "2nd", "5th", "11th"
+const ordinal = (n: number) => {
+  const teens = n % 100 > 10 && n % 100 < 14;
+  return `${n}${teens ? "th" : (["th", "st", "nd", "rd"][n % 10] ?? "th")}`;
+};
 
 // A field whose text is tried while it is typed.
 function Tried({
@@ -286,16 +286,16 @@ function Tried({
 }
 
 const KNOWN: readonly (readonly [string, string])[] = [
-  ["book", "the book’s reference"],
+  ["book", "the book’s CRS"],
   ["geographic", "longitude and latitude"],
   ["utm", "UTM, by zone"],
   ["other", "another"],
 ];
 
 function Reference({ grid, onChoose }: { grid: Grid; onChoose: (reference: string) => Promise<unknown> }) {
-  const named = KNOWN.some(([known]) => known === grid.reference);
+  const named = KNOWN.some(([known]) => known === grid.crs);
   const [other, setOther] = useState(!named);
-  const [text, setText] = useState(named ? "" : grid.reference);
+  const [text, setText] = useState(named ? "" : grid.crs);
   const [problem, setProblem] = useState<string | null>(null);
   const choose = (reference: string) => {
     setProblem(null);
@@ -304,8 +304,8 @@ function Reference({ grid, onChoose }: { grid: Grid; onChoose: (reference: strin
   return (
     <Box sx={{ mt: 1, display: "grid", gap: 1 }}>
       <Choice
-        label="Of"
-        value={other ? "other" : grid.reference}
+        label="CRS"
+        value={other ? "other" : grid.crs}
         choices={KNOWN}
         onChoose={async (known) => {
           setOther(known === "other");
@@ -316,7 +316,7 @@ function Reference({ grid, onChoose }: { grid: Grid; onChoose: (reference: strin
         <ReferenceField
           value={text}
           suggestions={[]}
-          label="Reference of the grid"
+          label="CRS of the grid"
           help="name, code or place"
           onChange={setText}
           onPick={(code) => {
@@ -354,7 +354,7 @@ function Question({
     ...grid,
     interval: undefined,
     origin: undefined,
-    wished_mm: pitch ? Math.min(Math.max(pitch, NARROWEST), WIDEST) : grid.wished_mm,
+    target_mm: pitch ? Math.min(Math.max(pitch, NARROWEST), WIDEST) : grid.target_mm,
   };
   const trial = useTrial(sheet, automatic);
   const near = trial?.data?.interval;
@@ -364,7 +364,7 @@ function Question({
       aria-label="Which interval?"
       sx={{ mt: 1, p: 1, border: 1, borderColor: "warning.main", fontSize: 13.5 }}
     >
-      {was.interval?.x ?? was.interval?.y} does not count in this reference. Which interval is it to have?
+      {was.interval?.x ?? was.interval?.y} does not fit this CRS. Choose an interval:
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.5, mt: 0.5 }}>
         {near && (
           <Button variant="outlined" onClick={() => onKeep({ ...grid, interval: near, origin: undefined })}>
@@ -374,7 +374,7 @@ function Question({
         <Button variant="outlined" onClick={() => onKeep(automatic)}>
           An automatic one
         </Button>
-        <Button onClick={onDrop}>Leave the reference</Button>
+        <Button onClick={onDrop}>Cancel</Button>
       </Box>
     </Box>
   );
@@ -393,7 +393,7 @@ function Look({ grid, keep }: { grid: Grid; keep: (patch: Partial<Grid>) => Prom
   const stroke = (patch: Partial<Grid["stroke"]>) => keep({ stroke: { ...grid.stroke, ...patch } });
   const dash =
     Object.keys(DASHES).find((title) => JSON.stringify(DASHES[title]) === JSON.stringify(grid.stroke.dash_mm)) ?? "own";
-  const every = grid.major?.every;
+  const every = grid.index_lines?.every;
   return (
     <Box sx={{ display: "flex", gap: 1, alignItems: "flex-start" }}>
       <Box sx={{ pt: 1.75 }}>
@@ -413,12 +413,7 @@ function Look({ grid, keep }: { grid: Grid; keep: (patch: Partial<Grid>) => Prom
           alignItems: "end",
         }}
       >
-        <Choice
-          label="Drawn as"
-          value={look}
-          choices={LOOKS}
-          onChoose={(chosen) => keep({ look: chosen as GridLook })}
-        />
+        <Choice label="Drawn as" value={look} choices={gridLooks} onChoose={(chosen) => keep({ look: chosen })} />
         {shapes ? (
           <Measured
             label="Size, mm"
@@ -463,7 +458,7 @@ function Look({ grid, keep }: { grid: Grid; keep: (patch: Partial<Grid>) => Prom
               ["outside", "outside"],
               ["across", "across"],
             ]}
-            onChoose={(ticks) => keep({ ticks: ticks as Grid["ticks"] })}
+            onChoose={(ticks) => keep({ ticks })}
           />
         )}
         {look === "lines" && (
@@ -477,40 +472,40 @@ function Look({ grid, keep }: { grid: Grid; keep: (patch: Partial<Grid>) => Prom
           />
         )}
         <Measured
-          label="Cover, %"
+          label="Opacity, %"
           value={Math.round((grid.stroke.opacity ?? 1) * 100)}
           least={0}
           most={100}
           onKeep={(percent) => stroke({ opacity: percent / 100 })}
         />
         <Choice
-          label="Heavier"
+          label="Index lines"
           value={every ? String(every) : "none"}
           choices={[
             ["none", "none"],
             ...[...new Set([2, 4, 5, 6, 10, ...(every ? [every] : [])])]
               .sort((a, b) => a - b)
-              .map((n) => [String(n), `every ${n}th`.replace("2th", "2nd")] as const),
+              .map((n) => [String(n), `every ${ordinal(n)}`] as const),
           ]}
-          onChoose={(n) => keep({ major: n === "none" ? undefined : { ...grid.major, every: Number(n) } })}
+          onChoose={(n) => keep({ index_lines: n === "none" ? undefined : { ...grid.index_lines, every: Number(n) } })}
         />
         {every && !shapes && (
           <Measured
-            label="Heavier width, mm"
-            value={grid.major?.stroke?.width_mm ?? (grid.stroke.width_mm ?? 0.2) * 2}
+            label="Index line width, mm"
+            value={grid.index_lines?.stroke?.width_mm ?? (grid.stroke.width_mm ?? 0.2) * 2}
             least={0.01}
             most={10}
-            onKeep={(width_mm) => keep({ major: { every, stroke: { ...grid.major?.stroke, width_mm } } })}
+            onKeep={(width_mm) => keep({ index_lines: { every, stroke: { ...grid.index_lines?.stroke, width_mm } } })}
           />
         )}
         <Choice
-          label="Against layers"
-          value={grid.under ? "under" : "over"}
+          label="Draw order"
+          value={grid.draw_order ?? "above"}
           choices={[
-            ["over", "on top"],
-            ["under", "beneath"],
+            ["above", "above the layers"],
+            ["below", "below the layers"],
           ]}
-          onChoose={(where) => keep({ under: where === "under" ? true : undefined })}
+          onChoose={(draw_order) => keep({ draw_order: draw_order === "above" ? undefined : draw_order })}
         />
         <Measured
           label="Halo, mm"

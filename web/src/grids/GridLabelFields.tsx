@@ -6,7 +6,7 @@ import { Colour } from "../fields/Colour";
 import { Measured } from "../fields/Measured";
 
 const SIDES: Edge[] = ["top", "right", "bottom", "left"];
-const DEFAULT: GridLabels = { sides: [], size_pt: 6.5, distance_mm: 1.2 };
+const DEFAULT: GridLabels = { sides: [], size_pt: 6.5, label_gap_mm: 1.2 };
 
 // Which sides of the frame are labelled, where the labels stand, and what they say.
 export function GridLabelFields({
@@ -25,7 +25,7 @@ export function GridLabelFields({
     const sides = SIDES.filter((known) => (known === side ? on : now.sides.includes(known)));
     return onKeep(sides.length ? { ...now, sides } : undefined);
   };
-  const inside = now.place === "inside";
+  const inside = now.position === "inside";
   return (
     <>
       <Box role="group" aria-label="Labelled sides" sx={{ display: "grid", gridTemplateColumns: "1fr 1fr" }}>
@@ -64,23 +64,23 @@ export function GridLabelFields({
             }}
           >
             <Choice
-              label="Stand"
-              value={now.place ?? "outside"}
+              label="Position"
+              value={now.position ?? "outside"}
               choices={[
                 ["outside", "outside"],
                 ["inside", "on the lines"],
               ]}
-              onChoose={(place) => keep({ place: place as GridLabels["place"] })}
+              onChoose={(position) => keep({ position })}
             />
             <Choice
-              label="Turned"
-              value={now.turn ?? "edge"}
+              label="Orientation"
+              value={now.orientation ?? "along_edge"}
               choices={[
-                ["edge", "along side"],
-                ["upright", "upright"],
-                ["line", "along line"],
+                ["along_edge", "along the edge"],
+                ["level", "level"],
+                ["along_line", "along the line"],
               ]}
-              onChoose={(turn) => keep({ turn: turn as GridLabels["turn"] })}
+              onChoose={(orientation) => keep({ orientation })}
             />
             <Measured
               label="Size, pt"
@@ -90,11 +90,11 @@ export function GridLabelFields({
               onKeep={(size_pt) => keep({ size_pt })}
             />
             <Measured
-              label="Distance, mm"
-              value={now.distance_mm ?? 1.2}
+              label="Label gap, mm"
+              value={now.label_gap_mm ?? 1.2}
               least={0}
               most={100}
-              onKeep={(distance_mm) => keep({ distance_mm })}
+              onKeep={(label_gap_mm) => keep({ label_gap_mm })}
             />
             <Choice
               label="Typeface"
@@ -115,7 +115,7 @@ export function GridLabelFields({
                 ["full", "in full"],
                 ["short", "short, ends in full"],
               ]}
-              onChoose={(form) => keep({ form: form as GridLabels["form"] })}
+              onChoose={(form) => keep({ form })}
             />
             {angles ? (
               <>
@@ -129,9 +129,7 @@ export function GridLabelFields({
                     ["dms", "D°M′S″"],
                     ["decimal", "D.d°"],
                   ]}
-                  onChoose={(notation) =>
-                    keep({ notation: notation === "auto" ? undefined : (notation as GridLabels["notation"]) })
-                  }
+                  onChoose={(notation) => keep({ notation: notation === "auto" ? undefined : notation })}
                 />
                 <Choice
                   label="Hemisphere"
@@ -140,7 +138,7 @@ export function GridLabelFields({
                     ["letters", "N S E W"],
                     ["signs", "sign"],
                   ]}
-                  onChoose={(hemisphere) => keep({ hemisphere: hemisphere as GridLabels["hemisphere"] })}
+                  onChoose={(hemisphere) => keep({ hemisphere })}
                 />
               </>
             ) : (
@@ -154,16 +152,16 @@ export function GridLabelFields({
                     ["point", "402.000"],
                     ["none", "402000"],
                   ]}
-                  onChoose={(thousands) => keep({ thousands: thousands as GridLabels["thousands"] })}
+                  onChoose={(thousands) => keep({ thousands })}
                 />
                 <Choice
                   label="Direction"
                   value={now.hemisphere ?? "signs"}
                   choices={[
-                    ["signs", "not said"],
+                    ["signs", "none"],
                     ["letters", "E and N"],
                   ]}
-                  onChoose={(hemisphere) => keep({ hemisphere: hemisphere as GridLabels["hemisphere"] })}
+                  onChoose={(hemisphere) => keep({ hemisphere })}
                 />
               </>
             )}
@@ -177,13 +175,13 @@ export function GridLabelFields({
               onChoose={(places) => keep({ decimals: places === "auto" ? undefined : Number(places) })}
             />
             <Choice
-              label="They name"
-              value={now.families ?? "own"}
+              label="Lines labelled"
+              value={now.families ?? "main"}
               choices={[
-                ["own", "own lines"],
-                ["both", "both kinds"],
+                ["main", "main family"],
+                ["both", "both families"],
               ]}
-              onChoose={(families) => keep({ families: families as GridLabels["families"] })}
+              onChoose={(families) => keep({ families })}
             />
             <Measured
               label="Halo, mm"
@@ -197,10 +195,10 @@ export function GridLabelFields({
             {inside && (
               <Measured
                 label="Gap in lines, mm"
-                value={now.gap_mm ?? 0}
+                value={now.line_gap_mm ?? 0}
                 least={0}
                 most={20}
-                onKeep={(gap_mm) => keep({ gap_mm: gap_mm === 0 ? undefined : gap_mm })}
+                onKeep={(line_gap_mm) => keep({ line_gap_mm: line_gap_mm === 0 ? undefined : line_gap_mm })}
               />
             )}
           </Box>

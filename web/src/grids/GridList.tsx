@@ -2,7 +2,7 @@ import WarningIcon from "@mui/icons-material/WarningAmberOutlined";
 import { Box, Button, Menu, MenuItem } from "@mui/material";
 import { useState } from "react";
 import { useBook } from "../api/book";
-import type { Book, Element, Grids } from "../api/types";
+import type { Book, GriddedElement, Grids } from "../api/types";
 import { useChange } from "../api/book";
 import { Heading } from "../frame/Card";
 
@@ -15,7 +15,7 @@ export function GridList({
   sheet,
   onOpen,
 }: {
-  frame: Element;
+  frame: GriddedElement;
   grids: Grids | undefined;
   sheet: number | null;
   onOpen: (id: string) => void;
@@ -88,7 +88,7 @@ export function GridList({
         </Box>
       )}
       {book.cells.length === 0 && sheet !== 0 && (
-        <Box sx={{ fontSize: 13 }}>Weave an index first: grids are set with the map in view.</Box>
+        <Box sx={{ fontSize: 13 }}>Generate an index first: grids are set with the map in view.</Box>
       )}
     </>
   );

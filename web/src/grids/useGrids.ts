@@ -4,7 +4,7 @@ import { useBook } from "../api/book";
 import { get, post } from "../api/client";
 import type { Grid, Grids, GridWords } from "../api/types";
 
-// What the grids of a sheet's frame come to; sheet 0 is the key sheet.
+// What the grids of a sheet's frame come to; sheet 0 is the index sheet.
 export function useGrids(sheet: number | null) {
   const book = useBook();
   return useQuery({

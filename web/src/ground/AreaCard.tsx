@@ -17,7 +17,7 @@ import { useAttributes, type Attribute } from "../api/useAttributes";
 
 const NONE: Attribute[] = [];
 
-// What the index must cover: layers, the part of a layer that meets a condition, picked features, drawn shapes.
+// What the index must cover: layers, the part of a layer that meets a condition, selected features, drawn shapes.
 export function AreaCard({
   drawing,
   onDraw,
@@ -54,9 +54,9 @@ export function AreaCard({
       </Button>
       <Told onRings={onRings} />
       <Field
-        label="Room for growth round it"
-        value={book.document.index.room ?? "0 m"}
-        onKeep={(room) => change("Room", { index: { room } })}
+        label="Buffer"
+        value={book.document.index.buffer ?? "0 m"}
+        onKeep={(buffer) => change("Buffer", { index: { buffer } })}
       />
       <Typography component="h3" sx={{ fontSize: 14, fontWeight: 700, mt: 2 }}>
         Layers
@@ -75,7 +75,7 @@ export function AreaCard({
                 {layer.title}
                 {part?.features && (
                   <Box sx={{ fontSize: 12.5, color: "text.secondary" }}>
-                    {count(part.features.length, "picked feature")}
+                    {count(part.features.length, "selected feature")}
                   </Box>
                 )}
               </Box>
@@ -134,8 +134,8 @@ export function AreaCard({
         </Typography>
       )}
       <Typography sx={{ fontSize: 12.5, color: "text.secondary", mt: 1.5 }}>
-        Picked features: open a layer’s attributes, pick rows or press features on the map, and take them as the study
-        area there.
+        Selected features: open a layer’s attributes, select rows or click features on the map, and take them as the
+        study area there.
       </Typography>
     </Card>
   );

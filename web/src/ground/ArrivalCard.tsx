@@ -34,7 +34,7 @@ export function ArrivalCard({
   const book = useBook();
   const drop = (
     <Button color="inherit" onClick={() => arrivals.drop(arrival)}>
-      {arrival.state === "ready" ? "Drop it" : "Stop"}
+      {arrival.state === "ready" ? "Discard" : "Stop"}
     </Button>
   );
   const replaced = arrival.replaces ? book.document.layers.find((layer) => layer.id === arrival.replaces)?.title : null;
@@ -51,11 +51,11 @@ export function ArrivalCard({
       )}
       {arrival.state === "importing" && (
         <>
-          <Typography role="status">{`${count(arrival.done, "feature")} of ${arrival.total} brought in`}</Typography>
+          <Typography role="status">{`${count(arrival.done, "feature")} of ${arrival.total} imported`}</Typography>
           <LinearProgress
             variant="determinate"
             value={Math.min((100 * arrival.done) / Math.max(arrival.total, 1), 100)}
-            aria-label="Bringing the file in"
+            aria-label="Importing the file"
             sx={{ my: 1, height: 6 }}
           />
           {drop}
@@ -145,7 +145,7 @@ function Report({
                 sx={{ p: 0.5 }}
                 checked={chosen[layer.name] ?? false}
                 onChange={(event) => setChosen({ ...chosen, [layer.name]: event.target.checked })}
-                slotProps={{ input: { "aria-label": `Bring in ${layer.title}` } }}
+                slotProps={{ input: { "aria-label": `Import ${layer.title}` } }}
               />
             )}
             {!only && single && (
@@ -176,7 +176,7 @@ function Report({
         </Box>
       ))}
       {wanted.some((layer) => !layer.reference) && !lost && (
-        <Box role="radiogroup" aria-label="Where each likely reference would put it">
+        <Box role="radiogroup" aria-label="Where each likely CRS would put it">
           <Typography sx={{ fontSize: 13.5, fontWeight: 600 }}>
             The file does not say its reference. It would lie
           </Typography>
@@ -203,7 +203,7 @@ function Report({
             </Box>
           ))}
           <ReferenceField
-            label="Another reference"
+            label="Another CRS"
             value={likely.some((place) => place.code === code) ? "" : code}
             onChange={(text) => {
               if (text !== "") setReference(text);
@@ -220,10 +220,10 @@ function Report({
       )}
       <Box sx={{ display: "flex", gap: 1, mt: 2 }}>
         <Button type="submit" variant="contained" disabled={lost || wanted.length === 0}>
-          {single ? "Update the layer" : "Bring it in"}
+          {single ? "Update the layer" : "Import"}
         </Button>
         <Button color="inherit" onClick={() => arrivals.drop(arrival)}>
-          Drop it
+          Discard
         </Button>
       </Box>
     </Box>

@@ -12,7 +12,7 @@ import { ConditionEditor } from "./ConditionEditor";
 import type { Attribute } from "../api/useAttributes";
 
 export type Box4 = [number, number, number, number];
-// Picked features by identity, with where each lies.
+// Selected features by identity, with where each lies.
 export type Picked = Map<number, Box4 | null>;
 
 interface Row {
@@ -24,14 +24,14 @@ interface Row {
 interface AttributeTableProps {
   layer: Layer;
   attributes: Attribute[];
-  picked: Picked;
-  onPicked: (picked: Picked) => void;
+  selected: Picked;
+  onPicked: (selected: Picked) => void;
   onGo: (box: Box4) => void;
   onClose: () => void;
 }
 
-// The attributes of a layer's features, a page at a time; rows that are picked show on the map, and back.
-export function AttributeTable({ layer, attributes, picked, onPicked, onGo, onClose }: AttributeTableProps) {
+// The attributes of a layer's features, a page at a time; rows that are selected show on the map, and back.
+export function AttributeTable({ layer, attributes, selected, onPicked, onGo, onClose }: AttributeTableProps) {
   const book = useBook();
   const { change } = useChange();
   const [paging, setPaging] = useState({ page: 0, pageSize: 50 });
@@ -48,9 +48,9 @@ export function AttributeTable({ layer, attributes, picked, onPicked, onGo, onCl
     search,
   });
   if (filter) asked.set("when", JSON.stringify(filter));
-  if (only && picked.size) asked.set("only", [...picked.keys()].join(","));
+  if (only && selected.size) asked.set("only", [...selected.keys()].join(","));
   const table = useQuery({
-    queryKey: ["table", book.id, layer.id, layer.edition ?? 1, book.reference.definition, asked.toString()],
+    queryKey: ["table", book.id, layer.id, layer.version ?? 1, book.reference.definition, asked.toString()],
     queryFn: ({ signal }) =>
       get<{ total: number; rows: Row[] }>(`/api/books/${book.id}/layers/${layer.id}/table?${asked}`, signal),
     placeholderData: keepPreviousData,
@@ -64,16 +64,16 @@ export function AttributeTable({ layer, attributes, picked, onPicked, onGo, onCl
     align: type === "integer" || type === "real" ? "right" : "left",
     valueGetter: (_, row) => row.attributes[name],
   }));
-  // Rows of other pages that are picked stay so.
+  // Rows of other pages that are selected stay so.
   const pick = (model: GridRowSelectionModel) => {
-    const fresh = new Map([...picked].filter(([id]) => !rows.some((row) => row.id === id)));
+    const fresh = new Map([...selected].filter(([id]) => !rows.some((row) => row.id === id)));
     const chosen = (row: Row) => (model.type === "include" ? model.ids.has(row.id) : !model.ids.has(row.id));
     rows.filter(chosen).forEach((row) => fresh.set(row.id, row.box));
     onPicked(fresh);
   };
   const cover = () => {
     void change("Study area", {
-      index: { area: [{ layer: layer.id, features: [...picked.keys()].sort((a, b) => a - b) }] },
+      index: { area: [{ layer: layer.id, features: [...selected.keys()].sort((a, b) => a - b) }] },
     }).catch(() => undefined);
   };
   return (
@@ -111,12 +111,12 @@ export function AttributeTable({ layer, attributes, picked, onPicked, onGo, onCl
         >
           {filter ? "Filtered" : "Filter"}
         </Button>
-        {picked.size > 0 && (
+        {selected.size > 0 && (
           <>
             <Button onClick={() => setOnly(!only)} aria-pressed={only}>
-              {only ? "All rows" : `${count(picked.size, "row")} picked`}
+              {only ? "All rows" : `${count(selected.size, "row")} selected`}
             </Button>
-            <Button onClick={cover}>Take them as study area</Button>
+            <Button onClick={cover}>Use as study area</Button>
             <Button
               color="inherit"
               onClick={() => {
@@ -124,7 +124,7 @@ export function AttributeTable({ layer, attributes, picked, onPicked, onGo, onCl
                 onPicked(new Map());
               }}
             >
-              Pick none
+              Clear selection
             </Button>
           </>
         )}
@@ -165,7 +165,7 @@ export function AttributeTable({ layer, attributes, picked, onPicked, onGo, onCl
             checkboxSelection
             disableRowSelectionOnClick
             keepNonExistentRowsSelected
-            rowSelectionModel={{ type: "include", ids: new Set(picked.keys()) }}
+            rowSelectionModel={{ type: "include", ids: new Set(selected.keys()) }}
             onRowSelectionModelChange={pick}
             paginationMode="server"
             sortingMode="server"

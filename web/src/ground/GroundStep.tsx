@@ -32,7 +32,7 @@ export function GroundStep() {
   const [card, setCard] = useState<CardShown>({ kind: "layers" });
   const [table, setTable] = useState(false);
   const [place, setPlace] = useState<Box4 | null>(null);
-  const [picked, setPicked] = useState<Picked>(NOTHING);
+  const [selected, setPicked] = useState<Picked>(NOTHING);
   const [draw, setDraw] = useState<Draw | null>(null);
   const [rings, setRings] = useState<Ring[]>([]);
   const open = card.kind === "layer" ? book.document.layers.find((layer) => layer.id === card.id) : undefined;
@@ -70,8 +70,8 @@ export function GroundStep() {
     arrivals.take(event.dataTransfer.files);
   };
   const marks = useMemo(
-    () => [...picked.values()].filter((known): known is Box4 => known !== null).concat(place ? [place] : []),
-    [picked, place],
+    () => [...selected.values()].filter((known): known is Box4 => known !== null).concat(place ? [place] : []),
+    [selected, place],
   );
   const pickable = open && !open.locked ? open.id : null;
   const pick = useCallback(
@@ -134,14 +134,14 @@ export function GroundStep() {
         <EntryValue
           label="Subtitle"
           shown={book.document.subtitle || "no subtitle"}
-          text={book.document.subtitle}
+          text={book.document.subtitle ?? ""}
           read={(text) => text.trim()}
           expected=""
           onKeep={(subtitle) => change("Subtitle", { subtitle })}
         />
         , is drawn in{" "}
         <CardValue
-          label="Reference"
+          label="CRS"
           shown={book.reference.name}
           open={card.kind === "reference"}
           onOpen={() => show({ kind: "reference" })}
@@ -183,7 +183,7 @@ export function GroundStep() {
               key={open.id}
               layer={open}
               attributes={attributes.data ?? []}
-              picked={picked}
+              selected={selected}
               onPicked={setPicked}
               onGo={setPlace}
               onClose={() => {
@@ -259,8 +259,8 @@ function Told({ arrivals }: { arrivals: Arrivals }) {
   if (!arrival) return null;
   const text =
     arrival.state === "failed"
-      ? `${arrival.name} was not brought in. ${arrival.reason ?? ""}`
-      : `${arrival.name} came in. ${arrival.replaces ? "" : `${count(arrival.remarks.length, "remark")}: `}${arrival.remarks.slice(0, 4).join(" ")}`;
+      ? `${arrival.name} was not imported. ${arrival.reason ?? ""}`
+      : `${arrival.name} was imported. ${arrival.replaces ? "" : `${count(arrival.remarks.length, "warning")}: `}${arrival.remarks.slice(0, 4).join(" ")}`;
   return (
     <Notice
       text={text}

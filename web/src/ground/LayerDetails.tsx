@@ -81,7 +81,7 @@ export function LayerDetails({
           <Box sx={{ mt: 1 }}>
             <RuleList layer={layer} info={info} attributes={attributes} put={put} />
           </Box>
-          <Heading text="Names on the map" />
+          <Heading text="Labels" />
           <Names layer={layer} attributes={attributes} put={put} />
           <Heading text="When and how strongly" />
           <Appearance layer={layer} put={put} />
@@ -89,12 +89,12 @@ export function LayerDetails({
       )}
       <Heading text="Data" />
       <Box sx={{ fontSize: 13, color: "text.secondary", overflowWrap: "anywhere" }}>
-        {[info?.name ? `From ${info.name}` : null, `came in ${shortName(info?.original_reference ?? "")}`]
+        {[info?.name ? `From ${info.name}` : null, `imported in ${shortName(info?.original_reference ?? "")}`]
           .filter(Boolean)
           .join("; ")}
       </Box>
       {!layer.locked && <UpdateFromFile layer={layer} arrivals={arrivals} />}
-      <Box sx={{ fontSize: 13, color: "text.secondary", mt: 1 }}>Take the layer as</Box>
+      <Box sx={{ fontSize: 13, color: "text.secondary", mt: 1 }}>Export the layer as</Box>
       <Box sx={{ display: "flex", gap: 0.5 }}>
         {[
           ["geojson", "GeoJSON"],
@@ -126,7 +126,7 @@ export function LayerDetails({
 }
 
 // A long definition of its own says enough by its first words.
-const shortName = (code: string) => (code.length > 40 ? "a reference of its own" : code);
+const shortName = (code: string) => (code.length > 40 ? "a CRS of its own" : code);
 
 function GroupField({ layer, put }: { layer: Layer; put: Put }) {
   const book = useBook();
@@ -176,15 +176,15 @@ function UpdateFromFile({ layer, arrivals }: { layer: Layer; arrivals: Arrivals 
 // How strongly a layer shows, between which scales, with sizes that stay or that follow the ground.
 function Appearance({ layer, put }: { layer: Layer; put: Put }) {
   const book = useBook();
-  const shown = layer.shown ?? {};
-  const range = async (end: "from" | "to", text: string) => {
+  const scales = layer.visible_scales ?? {};
+  const range = async (end: "largest" | "smallest", text: string) => {
     const scale = text.trim() === "" ? null : readScale(text);
     if (text.trim() !== "" && (scale === null || scale <= 0)) throw new Error("Write a scale, such as 1:10,000.");
-    const fresh = { ...shown, [end]: scale ?? undefined };
+    const fresh = { ...scales, [end]: scale ?? undefined };
     if (scale === null) delete fresh[end];
     await put(
       `Scales of ${layer.title}`,
-      Object.keys(fresh).length ? { ...layer, shown: fresh } : without(layer, "shown"),
+      Object.keys(fresh).length ? { ...layer, visible_scales: fresh } : without(layer, "visible_scales"),
     );
   };
   const design = async (text: string) => {
@@ -195,29 +195,29 @@ function Appearance({ layer, put }: { layer: Layer; put: Put }) {
   return (
     <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr)", gap: 1, alignItems: "end" }}>
       <Field
-        label="Strength, %"
+        label="Layer opacity, %"
         value={String(Math.round((layer.opacity ?? 1) * 100))}
         onKeep={async (text) => {
           const percent = readNumber(text);
-          if (percent === null || percent < 0 || percent > 100) throw new Error("0 to 100");
+          if (percent === null || percent < 0 || percent > 100) throw new Error("Enter a value from 0 to 100 %.");
           await put(
-            `Strength of ${layer.title}`,
+            `Opacity of ${layer.title}`,
             percent === 100 ? without(layer, "opacity") : { ...layer, opacity: percent / 100 },
           );
         }}
       />
       <span />
       <Field
-        label="Drawn from"
-        value={shown.from ? ratio(shown.from) : ""}
+        label="Largest scale"
+        value={scales.largest ? ratio(scales.largest) : ""}
         placeholder="any scale"
-        onKeep={(text) => range("from", text)}
+        onKeep={(text) => range("largest", text)}
       />
       <Field
-        label="to"
-        value={shown.to ? ratio(shown.to) : ""}
+        label="Smallest scale"
+        value={scales.smallest ? ratio(scales.smallest) : ""}
         placeholder="any scale"
-        onKeep={(text) => range("to", text)}
+        onKeep={(text) => range("smallest", text)}
       />
       <TextField
         select
@@ -235,7 +235,11 @@ function Appearance({ layer, put }: { layer: Layer; put: Put }) {
         <MenuItem value="paper">fixed on paper</MenuItem>
         <MenuItem value="ground">follow the ground</MenuItem>
       </TextField>
-      {layer.design_scale ? <Field label="right at" value={ratio(layer.design_scale)} onKeep={design} /> : <span />}
+      {layer.design_scale ? (
+        <Field label="Sizes correct at" value={ratio(layer.design_scale)} onKeep={design} />
+      ) : (
+        <span />
+      )}
     </Box>
   );
 }

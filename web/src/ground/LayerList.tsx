@@ -63,7 +63,7 @@ export function LayerList({ arrivals, onPick }: { arrivals: Arrivals; onPick: (i
         disabled={arrivals.sending}
         onClick={() => input.current?.click()}
       >
-        {arrivals.sending ? "Sending…" : "Bring in data"}
+        {arrivals.sending ? "Sending…" : "Import data"}
       </Button>
       <Box component="ul" sx={{ m: 0, p: 0, listStyle: "none" }}>
         {shown.map((layer, index) => {
@@ -204,8 +204,9 @@ function describe(layer: Layer, book: Book) {
   const info = book.layers.find((known) => known.id === layer.id);
   if (!info) return "";
   const area = partsOf(book.document.index.area).some((part) => part.layer === layer.id) ? "study area" : null;
-  const range = layer.shown
-    ? [layer.shown.from && `from ${ratio(layer.shown.from)}`, layer.shown.to && `to ${ratio(layer.shown.to)}`]
+  const scales = layer.visible_scales;
+  const range = scales
+    ? [scales.largest && `from ${ratio(scales.largest)}`, scales.smallest && `to ${ratio(scales.smallest)}`]
         .filter(Boolean)
         .join(" ")
     : null;

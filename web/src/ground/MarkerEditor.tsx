@@ -47,7 +47,7 @@ export function MarkerEditor({
           onRemove={() =>
             onKeep(Object.fromEntries(Object.entries(marker).filter(([key]) => key !== "outline")) as unknown as Marker)
           }
-          removes={`Take the line round the mark of ${name} away`}
+          removes={`Remove the outline of the marker of ${name}`}
           colour={
             <Colour
               label={`Colour of the line round the mark of ${name}`}
@@ -115,7 +115,7 @@ function Drawings({
         ref={anchor}
         variant="outlined"
         aria-haspopup="dialog"
-        aria-label={`Drawing of the mark of ${name}: ${current?.title ?? marker.shape}`}
+        aria-label={`Drawing of the marker of ${name}: ${current?.title ?? marker.shape}`}
         onClick={() => setOpen(true)}
         sx={{
           minWidth: 0,
@@ -176,7 +176,7 @@ function Drawings({
           }}
         />
         <Button sx={{ mt: 1 }} variant="outlined" onClick={() => input.current?.click()}>
-          Bring in an SVG of your own
+          Import an SVG of your own
         </Button>
         {told && (
           <Typography role="status" sx={{ fontSize: 12.5, mt: 0.5 }}>

@@ -62,7 +62,7 @@ export function ReferenceCard({ onBack }: { onBack: () => void }) {
     staleTime: Infinity,
   });
   const kept = useQuery({
-    queryKey: ["kept references"],
+    queryKey: ["saved CRSs"],
     queryFn: ({ signal }) => get<KeptReference[]>("/api/references/kept", signal),
   });
   const look = useQuery<Look, Refusal>({
@@ -90,13 +90,11 @@ export function ReferenceCard({ onBack }: { onBack: () => void }) {
     );
   const keepIt = () =>
     post("/api/references/kept", { name: found!.name, definition: found!.definition }).then(
-      () => client.invalidateQueries({ queryKey: ["kept references"] }),
+      () => client.invalidateQueries({ queryKey: ["saved CRSs"] }),
       (error: Error) => setProblem(error.message),
     );
   const drop = (id: number) =>
-    post(`/api/references/kept/${id}`, {}, "DELETE").then(() =>
-      client.invalidateQueries({ queryKey: ["kept references"] }),
-    );
+    post(`/api/references/kept/${id}`, {}, "DELETE").then(() => client.invalidateQueries({ queryKey: ["saved CRSs"] }));
   return (
     <Card title="Reference" note="what the book is drawn in">
       <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 0.5 }}>
@@ -187,7 +185,7 @@ export function ReferenceCard({ onBack }: { onBack: () => void }) {
             </Button>
             {!found.code && (
               <Button variant="outlined" disabled={look.isFetching} onClick={() => void keepIt()}>
-                Keep for other books
+                Save for other books
               </Button>
             )}
           </Box>
@@ -207,7 +205,7 @@ function Tuner({ look, onTune }: { look: Look; onTune: (patch: Partial<Tune>) =>
   if (!open)
     return (
       <Button onClick={() => setOpen(true)} sx={{ mt: 0.5 }}>
-        Tune it
+        Edit parameters
       </Button>
     );
   return (
@@ -237,7 +235,7 @@ function Tuner({ look, onTune }: { look: Look; onTune: (patch: Partial<Tune>) =>
         />
       ))}
       <Choice
-        label="Counts in"
+        label="Units"
         value={look.unit ?? ""}
         choices={[
           ...UNITS,

@@ -164,7 +164,7 @@ export function RuleMaker({ layer, attributes, put }: { layer: Layer; attributes
               />
               <TextField
                 select
-                label="Broken at"
+                label="Class breaks"
                 value={way}
                 onChange={(event) => setWay(event.target.value)}
                 sx={{ gridColumn: "1 / -1" }}
@@ -200,7 +200,7 @@ export function RuleMaker({ layer, attributes, put }: { layer: Layer; attributes
           />
           <Box sx={{ display: "flex", gap: 0.5, justifyContent: "flex-end", alignItems: "center" }}>
             <Button color="inherit" onClick={() => setHow(null)}>
-              Drop
+              Cancel
             </Button>
             <Button type="submit" variant="contained">
               Make

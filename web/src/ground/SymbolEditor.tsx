@@ -71,7 +71,7 @@ export function SymbolEditor({
         <Part
           title="Area"
           onRemove={() => onKeep(without(symbol, "fill"))}
-          removes={`Take the area colour of ${name} away`}
+          removes={`Remove the area colour of ${name}`}
           colour={
             <Colour
               label={`Area colour of ${name}`}
@@ -81,7 +81,7 @@ export function SymbolEditor({
           }
         >
           <Measured
-            label="Cover, %"
+            label="Opacity, %"
             value={Math.round((symbol.fill.opacity ?? 1) * 100)}
             least={0}
             most={100}
@@ -138,7 +138,7 @@ export function SymbolEditor({
         {kind !== "point" && strokes.length > 0 && <Add title="Casing" onAdd={casing} />}
         {(kind === "point" || kind === "mixed") && !symbol.marker && (
           <Add
-            title="Mark"
+            title="Marker"
             onAdd={() => onKeep({ ...symbol, marker: { shape: "circle", size_mm: 1.6, colour: "#3d6b35" } })}
           />
         )}
@@ -168,7 +168,7 @@ function StrokePart({
     <Part
       title={title}
       onRemove={onRemove}
-      removes={`Take ${name} away`}
+      removes={`Remove ${name}`}
       more={more}
       onMore={() => setMore(!more)}
       about={name}
@@ -205,7 +205,7 @@ function StrokePart({
             onChoose={(join) => onChange({ join })}
           />
           <Measured
-            label="Cover, %"
+            label="Opacity, %"
             value={Math.round((stroke.opacity ?? 1) * 100)}
             least={0}
             most={100}
@@ -239,7 +239,7 @@ function PatternPart({
     <Part
       title="Pattern"
       onRemove={onRemove}
-      removes={`Take the pattern of ${name} away`}
+      removes={`Remove the pattern of ${name}`}
       colour={
         <Colour
           label={`Pattern colour of ${name}`}
@@ -264,7 +264,7 @@ function PatternPart({
         onKeep={(width_mm) => onKeep({ ...pattern, width_mm })}
       />
       <Measured
-        label="Turned, °"
+        label="Rotation, ° clockwise"
         value={pattern.angle_deg ?? 0}
         least={-360}
         most={360}

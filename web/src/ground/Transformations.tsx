@@ -23,7 +23,7 @@ const MOST_NAMED = 3;
 // Elsewhere than where it is made for nothing is known of it.
 const accuracy = ({ accuracy_m, area }: Operation) =>
   accuracy_m === null
-    ? `${area ? `made for ${area}, ` : ""}accuracy not known here`
+    ? `${area ? `area of use ${area}, ` : ""}accuracy not known here`
     : `accurate to ${accuracy_m}\u00a0m`;
 
 // What brings data and grids of other datums to the book's own.

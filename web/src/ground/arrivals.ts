@@ -39,7 +39,7 @@ export function useArrivals(): Arrivals {
             `${file.name} is larger than 2 GB, the most that is taken at once; cut it in parts, or leave out what the book does not show.`,
           );
         await upload(base, file, replaces ? { replaces } : {}).catch((error: Error) => {
-          throw new Refusal(`${file.name} was not brought in. ${error.message}`);
+          throw new Refusal(`${file.name} was not imported. ${error.message}`);
         });
         await again();
       }

@@ -37,7 +37,7 @@ export function colours(palette: string, count: number, reversed = false): strin
   const smallest = Math.min(...known),
     largest = Math.max(...known);
   const base = sizes[Math.min(Math.max(count, smallest), largest)]!;
-  const picked =
+  const selected =
     count < smallest
       ? base.slice(smallest - count)
       : Array.from(
@@ -47,5 +47,5 @@ export function colours(palette: string, count: number, reversed = false): strin
               count > largest && RAMPS.includes(palette) ? Math.floor((index * largest) / count) : index % base.length
             ]!,
         );
-  return reversed ? [...picked].reverse() : picked;
+  return reversed ? [...selected].reverse() : selected;
 }

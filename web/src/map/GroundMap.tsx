@@ -15,7 +15,7 @@ import { useBook } from "../api/book";
 import type { Book, Cell, Extent } from "../api/types";
 import { coordinate, ratio } from "../api/words";
 import { cellAt, cellFeature, cellsFeature, cellStyle, MANY, manyStyle, type CellRole } from "./cells";
-import { cellDrag, overlapOnPaper } from "./cellDrag";
+import { cellDrag } from "./cellDrag";
 import { drawStyle, markFeature, markStyle, ringFeature } from "./mark";
 import { bookPlane } from "./plane";
 import { GroundLayer } from "./GroundLayer";
@@ -28,9 +28,9 @@ interface GroundMapProps {
   cells?: Cell[];
   // Cells that would replace the kept ones.
   ghosts?: Cell[] | null;
-  picked?: number[];
+  selected?: number[];
   onSelect?: (number: number, add: boolean) => void;
-  // The picked cells were dragged by so much.
+  // The selected cells were dragged by so much.
   onMoved?: (dx: number, dy: number) => Promise<unknown>;
   // Features to point out, by their boxes.
   marks?: Extent[];
@@ -39,7 +39,7 @@ interface GroundMapProps {
   // What is being drawn by hand, and its corners when it is done.
   draw?: Draw | null;
   onDrawn?: (corners: [number, number][]) => void;
-  // A press on the ground: where, and how near counts (both in ground units).
+  // A click on the ground: where, and how near counts (both in ground units).
   onPick?: (x: number, y: number, reach: number, add: boolean) => void;
 }
 
@@ -58,7 +58,7 @@ export function GroundMap({
   box,
   cells,
   ghosts,
-  picked = NONE,
+  selected = NONE,
   onSelect,
   onMoved,
   marks = NO_MARKS,
@@ -77,8 +77,6 @@ export function GroundMap({
   const revision = useRef(book.revision);
   const plane = bookPlane();
   const metresPerUnit = book.reference.metres_per_unit;
-  const index = book.document.index;
-  const overlapMm = useMemo(() => overlapOnPaper(index, book.frame), [index, book.frame]);
   const west = box?.[0],
     south = box?.[1],
     east = box?.[2],
@@ -131,24 +129,24 @@ export function GroundMap({
 
   // While cells are being dragged the map keeps to what it showed when the drag began.
   const now = useMemo(
-    () => ({ cells, ghosts, picked, onMoved, metresPerUnit, overlapMm }),
-    [cells, ghosts, picked, onMoved, metresPerUnit, overlapMm],
+    () => ({ cells, ghosts, selected, onMoved, metresPerUnit, overlapMm: book.overlap_mm }),
+    [cells, ghosts, selected, onMoved, metresPerUnit, book.overlap_mm],
   );
   const [held, setHeld] = useState<typeof now | null>(null);
   const used = held ?? now;
   useEffect(() => {
     if (!map) return;
-    const { cells, ghosts, picked, onMoved } = used;
+    const { cells, ghosts, selected, onMoved } = used;
     // Where cells can be moved by hand, the arrows move them and not the map.
     map.getInteractions().forEach((interaction) => {
       if (interaction instanceof KeyboardPan) interaction.setActive(!onMoved);
     });
-    const role = (number: number): CellRole => (picked.includes(number) ? "selected" : "kept");
+    const role = (number: number): CellRole => (selected.includes(number) ? "selected" : "kept");
     const shown = ghosts ?? cells ?? [];
     const many = shown.length > MANY;
-    // Of very many, only those that are picked are shapes of their own.
+    // Of very many, only those that are selected are shapes of their own.
     const source = new VectorSource({
-      features: (many ? (ghosts ? [] : shown.filter((cell) => picked.includes(cell.number))) : shown).map((cell) =>
+      features: (many ? (ghosts ? [] : shown.filter((cell) => selected.includes(cell.number))) : shown).map((cell) =>
         cellFeature(cell, ghosts ? "ghost" : role(cell.number)),
       ),
     });
@@ -160,7 +158,7 @@ export function GroundMap({
             map,
             source,
             cells,
-            picked,
+            selected,
             unitsPerMm: (of) => of / 1000 / used.metresPerUnit,
             overlap: used.overlapMm,
             onTold: setTold,
@@ -255,7 +253,7 @@ export function GroundMap({
         ref={target}
         tabIndex={0}
         role="application"
-        aria-label={`${label}. Arrow keys move ${onMoved ? "the picked cells" : "it"}, plus and minus make it larger and smaller.`}
+        aria-label={`${label}. Arrow keys move ${onMoved ? "the selected cells" : "it"}, plus and minus make it larger and smaller.`}
         sx={{
           position: "absolute",
           inset: 0,
@@ -326,7 +324,7 @@ function restyled(before: Book, after: Book): string[] | null {
     !old.every(
       (layer, index) =>
         layer.id === fresh[index]!.id &&
-        layer.edition === fresh[index]!.edition &&
+        layer.version === fresh[index]!.version &&
         layer.visible === fresh[index]!.visible,
     )
   )

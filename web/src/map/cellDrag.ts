@@ -2,14 +2,14 @@ import type OlMap from "ol/Map";
 import type Polygon from "ol/geom/Polygon";
 import PointerInteraction from "ol/interaction/Pointer";
 import type VectorSource from "ol/source/Vector";
-import type { Cell, Extent, Frame, Index } from "../api/types";
+import type { Cell, Extent } from "../api/types";
 import { boundsOf, gapInWords, gaps, snapped } from "./snap";
 
 interface CellDragOptions {
   map: OlMap;
   source: VectorSource;
   cells: Cell[];
-  picked: number[];
+  selected: number[];
   // Ground units that a millimetre of paper covers at a scale.
   unitsPerMm: (scale: number) => number;
   // The wished overlap of neighbours in mm on paper, across and down.
@@ -24,38 +24,20 @@ interface CellDragOptions {
 const REACH = 8,
   SLACK = 4;
 
-// The wished overlap on paper; a share or a ground length is counted at the book's scale.
-export function overlapOnPaper(index: Index, frame: Frame): [number, number] {
-  const one = (text: string | undefined, length: number) => {
-    const match = text?.match(/^\s*(\d+(?:\.\d+)?)\s*(%|mm|in|pt|m|km)\s*$/);
-    if (!match) return index.overlap_mm ?? 0;
-    const value = Number(match[1]);
-    return {
-      "%": (value * length) / 100,
-      mm: value,
-      in: value * 25.4,
-      pt: (value * 25.4) / 72,
-      m: (value * 1000) / index.scale,
-      km: (value * 1e6) / index.scale,
-    }[match[2] as "mm"];
-  };
-  return [one(index.overlap?.x, frame.width_mm), one(index.overlap?.y, frame.height_mm)];
-}
-
-// Drags the picked cells; they snap to their neighbours and to round coordinates (not with Alt), and what lies
+// Drags the selected cells; they snap to their neighbours and to round coordinates (not with Alt), and what lies
 // between them and their neighbours is told in mm on paper.
 export function cellDrag({
   map,
   source,
   cells,
-  picked,
+  selected,
   unitsPerMm,
   overlap,
   onTold,
   onMoved,
   onHeld,
 }: CellDragOptions) {
-  const mine = cells.filter((cell) => picked.includes(cell.number));
+  const mine = cells.filter((cell) => selected.includes(cell.number));
   // Cells further off than a few of their sides are no neighbours, wherever the drag goes that is seen on a screen.
   const reach = Math.max(...mine.map((cell) => Math.max(cell.width, cell.height)), 0) * 8;
   const beside = (cell: Cell) =>
@@ -63,11 +45,11 @@ export function cellDrag({
       (own) => Math.abs(own.centre[0] - cell.centre[0]) < reach && Math.abs(own.centre[1] - cell.centre[1]) < reach,
     );
   const others = cells
-    .filter((cell) => !picked.includes(cell.number) && beside(cell))
+    .filter((cell) => !selected.includes(cell.number) && beside(cell))
     .map((cell) => ({ name: cell.name, corners: cell.corners, box: boundsOf(cell) }));
   let from: [number, number] | null = null;
   let shift: [number, number] = [0, 0];
-  const features = () => source.getFeatures().filter((feature) => picked.includes(feature.get("number") as number));
+  const features = () => source.getFeatures().filter((feature) => selected.includes(feature.get("number") as number));
   const whole = (): Extent =>
     mine
       .map(boundsOf)
@@ -86,7 +68,7 @@ export function cellDrag({
       // By their shapes, not by what is on the screen: fresh ones are drawn a moment later.
       const hit = source
         .getFeaturesAtCoordinate(event.coordinate)
-        .some((feature) => picked.includes(feature.get("number") as number));
+        .some((feature) => selected.includes(feature.get("number") as number));
       if (hit) {
         from = event.coordinate as [number, number];
         onHeld(true);
@@ -103,7 +85,7 @@ export function cellDrag({
       const box = whole();
       const moved: Extent = [box[0] + by[0], box[1] + by[1], box[2] + by[0], box[3] + by[1]];
       const perMm = unitsPerMm(mine[0]!.scale);
-      const upright = mine.every((cell) => Math.abs(cell.turn_deg) < 1e-9);
+      const upright = mine.every((cell) => Math.abs(cell.rotation_deg) < 1e-9);
       const snap =
         (event.originalEvent as PointerEvent).altKey || !upright
           ? ([0, 0] as const)

@@ -14,18 +14,18 @@ const PX_PER_MM = 96 / 25.4;
 const NO_GUIDES: Guides = {};
 
 interface PageViewProps {
-  // 0 for the key sheet.
+  // 0 for the index sheet.
   sheet: number;
   // fault: the path in the document of what keeps the sheet from being drawn.
   overlay?: (perMm: number, fault: string | undefined) => ReactNode;
-  // What can be looked at closely: what is picked, on the page.
-  picked?: Rectangle | null;
+  // What can be looked at closely: what is selected, on the page.
+  selected?: Rectangle | null;
   guides?: Guides;
   onGuides?: (guides: Guides) => Promise<unknown>;
 }
 
 // A sheet exactly as it will print, on a quiet surface between rulers in millimetres.
-export function PageView({ sheet, overlay, picked, guides = NO_GUIDES, onGuides }: PageViewProps) {
+export function PageView({ sheet, overlay, selected, guides = NO_GUIDES, onGuides }: PageViewProps) {
   const book = useBook();
   const { page_width_mm: width, page_height_mm: height } = (sheet === 0 && book.key_frame) || book.frame;
   const drawing = useQuery({
@@ -72,18 +72,19 @@ export function PageView({ sheet, overlay, picked, guides = NO_GUIDES, onGuides 
   });
   const widthZoom = (room.width - 40) / width / PX_PER_MM;
   const closeUp = useCallback(() => {
-    if (!picked) return;
-    middle.current = [picked[0] + picked[2] / 2, picked[1] + picked[3] / 2];
+    if (!selected) return;
+    middle.current = [selected[0] + selected[2] / 2, selected[1] + selected[3] / 2];
     setZoom(
       Math.min(
         Math.max(
-          Math.min((room.width - 80) / Math.max(picked[2], 2), (room.height - 80) / Math.max(picked[3], 2)) / PX_PER_MM,
+          Math.min((room.width - 80) / Math.max(selected[2], 2), (room.height - 80) / Math.max(selected[3], 2)) /
+            PX_PER_MM,
           0.1,
         ),
         8,
       ),
     );
-  }, [picked, room]);
+  }, [selected, room]);
   const { pulled, pull } = useGuides(paper, perMm, { x: width, y: height }, guides, onGuides);
   const step = (factor: number) => setZoom(Math.min(Math.max((perMm / PX_PER_MM) * factor, 0.1), 8));
   const keys = useMemo(() => {
@@ -93,10 +94,10 @@ export function PageView({ sheet, overlay, picked, guides = NO_GUIDES, onGuides 
       "+": to(now * 1.25),
       "=": to(now * 1.25),
       "-": to(now / 1.25),
-      0: () => setZoom(null),
-      1: to(1),
-      2: () => setZoom(widthZoom),
-      3: closeUp,
+      f: () => setZoom(null),
+      a: to(1),
+      w: () => setZoom(widthZoom),
+      s: closeUp,
     };
   }, [perMm, widthZoom, closeUp]);
   useShortcuts(keys);
@@ -136,7 +137,7 @@ export function PageView({ sheet, overlay, picked, guides = NO_GUIDES, onGuides 
           <Box
             ref={paper}
             role="img"
-            aria-label={`${sheet === 0 ? "Key sheet" : `Sheet ${sheet}`}, ${width} × ${height} mm`}
+            aria-label={`${sheet === 0 ? "Index sheet" : `Sheet ${sheet}`}, ${width} × ${height} mm`}
             aria-busy={drawing.isFetching}
             data-sheet={drawing.isPlaceholderData ? "" : sheet}
             sx={{
@@ -221,9 +222,9 @@ export function PageView({ sheet, overlay, picked, guides = NO_GUIDES, onGuides 
           Page
         </Button>
         <Button onClick={() => setZoom(widthZoom)}>Width</Button>
-        {picked !== undefined && (
-          <Button onClick={closeUp} disabled={!picked}>
-            Picked
+        {selected !== undefined && (
+          <Button onClick={closeUp} disabled={!selected}>
+            Selection
           </Button>
         )}
       </ButtonGroup>

@@ -41,34 +41,34 @@ export function PressStep() {
     onSettled: () => client.invalidateQueries({ queryKey: ["runs", book.id] }),
   });
   const all = /^(all)?$/i.test(sheets.trim());
-  const key = !!book.document.key_layout;
+  const key = !!book.document.index_layout;
   return (
     <>
       <Statement
         answer={
           <>
             {book.cells.length === 0 ? (
-              "There are no sheets yet; weave an index first."
+              "There are no sheets yet; generate an index first."
             ) : (
               <>
                 The book has <b>{count(book.cells.length, "sheet")}</b>. Text stays text, layers can be switched in the
-                reader, and each page knows where on earth it lies.
+                reader, and pages are georeferenced.
               </>
             )}
           </>
         }
       >
-        Press{" "}
+        Export{" "}
         <EntryValue
           label="Which sheets"
-          shown={all ? (key ? "all sheets with the key sheet" : "all sheets") : `sheets ${sheets}`}
+          shown={all ? (key ? "all sheets with the index sheet" : "all sheets") : `sheets ${sheets}`}
           text={sheets}
           read={(text) => text.trim() || "all"}
           expected=""
           onKeep={async (text) => setSheets(text)}
-          foretold={`all, or places and names such as ${key ? "key, " : ""}1-3, 7, C2`}
+          foretold={`all, or places and names such as ${key ? "index, " : ""}1-3, 7, C2`}
         />{" "}
-        of {book.document.title} into <b>one PDF</b>.{" "}
+        of {book.document.title} as <b>one PDF</b>.{" "}
         <Button
           variant="contained"
           color="secondary"
@@ -76,7 +76,7 @@ export function PressStep() {
           disabled={act.isPending || book.cells.length === 0}
           onClick={() => act.mutate({ path: base, body: { sheets } })}
         >
-          Press
+          Export PDF
         </Button>
       </Statement>
       {act.error && (
@@ -111,8 +111,8 @@ export function PressStep() {
           )}
           {runs.data?.length === 0 && (
             <Typography sx={{ px: 2, pb: 2, color: "text.secondary" }}>
-              Nothing has been pressed yet. Press makes a PDF of the sheets named in the sentence above; it is listed
-              here and stays.
+              Nothing has been exported yet. Export PDF makes a file of the sheets named in the sentence above; it is
+              listed here and stays.
             </Typography>
           )}
           {runs.data && runs.data.length > 0 && (

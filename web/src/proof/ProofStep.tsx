@@ -54,7 +54,7 @@ export function ProofStep() {
             </span>
           ) : (
             <span>
-              The <b>key sheet</b>, before {count(last, "sheet")}
+              The <b>index sheet</b>, before {count(last, "sheet")}
             </span>
           )}
           <IconButton size="small" aria-label="Next sheet" disabled={number === last} onClick={() => step(1)}>
@@ -92,7 +92,7 @@ export function ProofStep() {
       <Box sx={{ flex: 1, minHeight: 0, display: "flex" }}>
         <PageView sheet={number} />
         {!cell ? (
-          <Card title="Key sheet" note="the page that comes first">
+          <Card title="Index sheet" note="the page that comes first">
             <Row name="Shows">{count(last, "sheet")} by name</Row>
             <TrueScale sheet={0} />
             <Row name="Page">{`${mm(book.key_frame!.page_width_mm)} × ${mm(book.key_frame!.page_height_mm)}`}</Row>
@@ -101,7 +101,10 @@ export function ProofStep() {
         ) : (
           <Card title={cell.name} note={`sheet ${cell.number} of ${last}`}>
             <Shown sheet={cell.number} />
-            <Row name="Scale" unit={book.document.index.held === "ground" ? "on the ground" : "on the map grid"}>
+            <Row
+              name="Scale"
+              unit={book.document.index.held === "ellipsoid" ? "on the ellipsoid" : "on the projection"}
+            >
               {ratio(cell.scale)}
             </Row>
             <TrueScale sheet={cell.number} />
@@ -113,7 +116,7 @@ export function ProofStep() {
             </Row>
             <Row name="Page">{`${mm(book.frame.page_width_mm)} × ${mm(book.frame.page_height_mm)}`}</Row>
             <Row name="Frame">{`${mm(book.frame.width_mm)} × ${mm(book.frame.height_mm)}`}</Row>
-            {cell.kept && <Row name="Mark">kept as it was when the frame or the data changed</Row>}
+            {cell.kept && <Row name="Mark">unchanged when the frame or the data changed</Row>}
             <LeftOutOfSheet sheet={cell.number} />
           </Card>
         )}

@@ -85,7 +85,7 @@ export function DesignCard({ onBack }: { onBack: () => void }) {
         ))}
       </Box>
       <Typography component="h3" sx={{ fontSize: 14, fontWeight: 700, mt: 2 }}>
-        Kept designs
+        Saved designs
       </Typography>
       {designs.data?.kept.length === 0 && (
         <Typography sx={{ fontSize: 13, color: "text.secondary" }}>
@@ -119,7 +119,7 @@ export function DesignCard({ onBack }: { onBack: () => void }) {
       ))}
       <Box sx={{ mt: 1 }}>
         <Field
-          label="Keep this page as"
+          label="Save this page as"
           value=""
           placeholder="name of the design"
           onKeep={async (name) => {

@@ -4,7 +4,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { useBook } from "../api/book";
 import { get } from "../api/client";
-import type { Drawing, Element, Rectangle } from "../api/types";
+import type { Drawing, Element, ElementOf, Rectangle } from "../api/types";
 import { Card, Heading } from "../frame/Card";
 import { Field } from "../fields/Field";
 import { Choice } from "../fields/Choice";
@@ -23,7 +23,7 @@ import { NorthArrowFields } from "./NorthArrowFields";
 import { PositionFields } from "./PositionFields";
 import { ScaleBarFields } from "./ScaleBarFields";
 import { PanelFields, SlopeField, TextFields, TypeFields } from "./TextFields";
-import { FRAMES, titleOf, type Elements } from "./useElements";
+import { isFrame, titleOf, type Elements } from "./useElements";
 
 const SIDES: { side: Side; title: string }[] = [
   { side: "left", title: "Left" },
@@ -34,14 +34,14 @@ const SIDES: { side: Side; title: string }[] = [
   { side: "bottom", title: "Bottom" },
 ];
 
-// What is picked on the page: one element with its settings, or several together.
+// What is selected on the page: one element with its settings, or several together.
 export function ElementCard({
-  picked,
+  selected,
   elements,
   onBack,
   onGhost,
 }: {
-  picked: Element[];
+  selected: Element[];
   elements: Elements;
   onBack: () => void;
   onGhost: (svg: string | null) => void;
@@ -49,13 +49,13 @@ export function ElementCard({
   const book = useBook();
   const { frame, sheet } = useLayout();
   const [open, setOpen] = useState<string | null>(null);
-  const one = picked.length === 1 ? picked[0]! : null;
+  const one = selected.length === 1 ? selected[0]! : null;
   const boxes: Boxes = Object.fromEntries(
-    picked.filter((element) => !element.locked).map((element) => [element.id, frame.elements[element.id]!]),
+    selected.filter((element) => !element.locked).map((element) => [element.id, frame.elements[element.id]!]),
   );
   const place = (label: string, wanted: Boxes) => void elements.place(label, wanted).catch(() => undefined);
-  const locked = picked.every((element) => element.locked);
-  const gridded = one && FRAMES.includes(one.kind) ? one : null;
+  const locked = selected.every((element) => element.locked);
+  const gridded = one && isFrame(one) ? one : null;
   const grids = useGrids(gridded ? sheet : null);
   const grid = gridded?.grids?.find((known) => known.id === open);
   if (gridded && grid && sheet !== null && !locked)
@@ -73,7 +73,7 @@ export function ElementCard({
     );
   return (
     <Card
-      title={one ? titleOf(one) : `${picked.length} elements`}
+      title={one ? titleOf(one) : `${selected.length} elements`}
       note={one ? book.kinds[one.kind]?.toLowerCase() : undefined}
     >
       <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 1 }}>
@@ -93,20 +93,20 @@ export function ElementCard({
           )}
           {one && <Settings element={one} elements={elements} />}
           {sheet !== null && (gridded || one?.kind === "legend") && <LeftOutOfSheet sheet={sheet} />}
-          <Heading text="Line up" />
+          <Heading text="Align" />
           <Box sx={{ display: "grid", gridTemplateColumns: "repeat(3, 1fr)", gap: 0.5 }}>
             {SIDES.map(({ side, title }) => (
               <Button
                 key={side}
                 variant="outlined"
-                aria-label={`Line up: ${title}`}
-                onClick={() => place(`Line up ${side}`, aligned(boxes, side, frame.live))}
+                aria-label={`Align: ${title}`}
+                onClick={() => place(`Align ${side}`, aligned(boxes, side, frame.live))}
               >
                 {title}
               </Button>
             ))}
           </Box>
-          {picked.length > 2 && (
+          {selected.length > 2 && (
             <Box sx={{ display: "flex", gap: 0.5, mt: 0.5 }}>
               <Button variant="outlined" onClick={() => place("Even gaps across", distributed(boxes, 0))}>
                 Even gaps across
@@ -152,16 +152,14 @@ export function ElementCard({
             Hide
           </Button>
         )}
-        {picked.some((element) => !FRAMES.includes(element.kind)) && (
-          <Button onClick={elements.duplicate}>Duplicate</Button>
-        )}
-        {picked.length > 1 && !picked.every((element) => element.group && element.group === picked[0]!.group) && (
+        {selected.some((element) => !isFrame(element)) && <Button onClick={elements.duplicate}>Duplicate</Button>}
+        {selected.length > 1 && !selected.every((element) => element.group && element.group === selected[0]!.group) && (
           <Button onClick={() => void elements.group().catch(() => undefined)}>Group</Button>
         )}
-        {picked.some((element) => element.group) && (
+        {selected.some((element) => element.group) && (
           <Button onClick={() => void elements.ungroup().catch(() => undefined)}>Ungroup</Button>
         )}
-        {!locked && picked.some((element) => !FRAMES.includes(element.kind)) && (
+        {!locked && selected.some((element) => !isFrame(element)) && (
           <Button color="error" onClick={elements.remove}>
             Remove
           </Button>
@@ -179,7 +177,7 @@ function Settings({ element, elements }: { element: Element; elements: Elements 
   return (
     <>
       <Field
-        label="Called"
+        label="Name"
         value={titleOf(element)}
         onKeep={(title) => keep({ title: title.trim() === "" ? undefined : title.trim() })}
       />
@@ -191,7 +189,7 @@ function Settings({ element, elements }: { element: Element; elements: Elements 
       {turns && (
         <Box sx={{ mt: 1, width: 110 }}>
           <Measured
-            label="Turned, °"
+            label="Rotation, ° clockwise"
             value={element.rotation_deg ?? 0}
             least={-360}
             most={360}
@@ -239,12 +237,12 @@ function Settings({ element, elements }: { element: Element; elements: Elements 
           </Box>
         </>
       )}
-      {["key_frame", "locator"].includes(element.kind) && (
+      {(element.kind === "index_frame" || element.kind === "locator") && (
         <>
           <Heading text="Cells" />
           <Colour
             label="Colour of the cells"
-            value={element.colour ?? (element.kind === "key_frame" ? "#8c2f39" : "#545c60")}
+            value={element.colour ?? (element.kind === "index_frame" ? "#8c2f39" : "#545c60")}
             onKeep={(colour) => keep({ colour })}
           />
         </>
@@ -288,7 +286,11 @@ function Settings({ element, elements }: { element: Element; elements: Elements 
       )}
       {element.kind === "north_arrow" && <NorthArrowFields element={element} onKeep={keep} />}
       {element.kind === "scale_bar" && <ScaleBarFields element={element} onKeep={keep} />}
-      {["text", "box", "ellipse", "line", "neatline"].includes(element.kind) && (
+      {(element.kind === "text" ||
+        element.kind === "box" ||
+        element.kind === "ellipse" ||
+        element.kind === "line" ||
+        element.kind === "neatline") && (
         <>
           <Heading text={element.kind === "text" ? "Panel" : "Look"} />
           <PanelFields element={element} onKeep={keep} />
@@ -298,10 +300,13 @@ function Settings({ element, elements }: { element: Element; elements: Elements 
   );
 }
 
+type Note = ElementOf<"grid_note">;
+type Picture = ElementOf<"picture">;
+
 // Of which grid it tells the spacing, and its type.
-function NoteFields({ element, onKeep }: { element: Element; onKeep: (patch: Partial<Element>) => Promise<unknown> }) {
+function NoteFields({ element, onKeep }: { element: Note; onKeep: (patch: Partial<Note>) => Promise<unknown> }) {
   const { layout } = useLayout();
-  const grids = layout.elements.find((known) => FRAMES.includes(known.kind))?.grids ?? [];
+  const grids = layout.elements.find(isFrame)?.grids ?? [];
   return (
     <Box sx={{ display: "grid", gap: 1 }}>
       <Choice
@@ -321,8 +326,8 @@ function PictureFields({
   element,
   onKeep,
 }: {
-  element: Element;
-  onKeep: (patch: Partial<Element>) => Promise<unknown>;
+  element: Picture;
+  onKeep: (patch: Partial<Picture>) => Promise<unknown>;
 }) {
   const book = useBook();
   const shipped = useQuery({
@@ -378,14 +383,14 @@ function PictureFields({
           select
           label="In its box"
           value={element.fit ?? "inside"}
-          onChange={(event) => void onKeep({ fit: event.target.value }).catch(() => undefined)}
+          onChange={(event) => void onKeep({ fit: event.target.value as Picture["fit"] }).catch(() => undefined)}
         >
           <MenuItem value="inside">whole, in its proportion</MenuItem>
           <MenuItem value="fill">fills the box, cut by it</MenuItem>
         </TextField>
       )}
       <BringIn
-        title="Bring in a picture"
+        title="Import a picture"
         label="Picture of your own"
         accept=".png,.jpg,.jpeg,.svg,image/png,image/jpeg,image/svg+xml"
         address={(file) => (isSvg(file) ? "markers" : "pictures")}

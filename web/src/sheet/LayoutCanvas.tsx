@@ -7,7 +7,7 @@ import { snapMove, snapSides, targets, type Guide } from "./snapping";
 
 interface LayoutCanvasProps {
   perMm: number;
-  picked: string[];
+  selected: string[];
   onPick: (ids: string[]) => void;
   // Boxes as they are to be, when the pointer lets go.
   onPlace: (label: string, boxes: Boxes) => Promise<unknown>;
@@ -31,7 +31,7 @@ const GRID_MM = 0.5;
 const EDGE_PX = 7;
 
 // The elements of the page as boxes to pick, move and size; the drawing under them is the server's.
-export function LayoutCanvas({ perMm, picked, onPick, onPlace, onTurn, fault }: LayoutCanvasProps) {
+export function LayoutCanvas({ perMm, selected, onPick, onPlace, onTurn, fault }: LayoutCanvasProps) {
   const { layout, frame, guides, shift } = useLayout();
   const { page_width_mm: width, page_height_mm: height } = frame;
   const boxes = useMemo(
@@ -58,11 +58,11 @@ export function LayoutCanvas({ perMm, picked, onPick, onPlace, onTurn, fault }: 
         page,
         live,
         Object.entries(boxes)
-          .filter(([id]) => !picked.includes(id))
+          .filter(([id]) => !selected.includes(id))
           .map(([, box]) => box),
         guides,
       ),
-    [page, live, boxes, picked, guides],
+    [page, live, boxes, selected, guides],
   );
   const boxOf = (id: string) => moved?.[id] ?? boxes[id] ?? page;
   const at = (event: PointerEvent): [number, number] => {
@@ -77,8 +77,14 @@ export function LayoutCanvas({ perMm, picked, onPick, onPlace, onTurn, fault }: 
     event.stopPropagation();
     const ids = family(element);
     const add = event.shiftKey || event.ctrlKey || event.metaKey;
-    const held = ids.every((id) => picked.includes(id));
-    const fresh = add ? (held ? picked.filter((id) => !ids.includes(id)) : [...picked, ...ids]) : held ? picked : ids;
+    const held = ids.every((id) => selected.includes(id));
+    const fresh = add
+      ? held
+        ? selected.filter((id) => !ids.includes(id))
+        : [...selected, ...ids]
+      : held
+        ? selected
+        : ids;
     onPick(fresh);
     const free = fresh.filter((id) => !elements.find((known) => known.id === id)?.locked);
     if (free.length === 0) return;
@@ -100,7 +106,7 @@ export function LayoutCanvas({ perMm, picked, onPick, onPlace, onTurn, fault }: 
     surface.current!.setPointerCapture(event.pointerId);
     const add = event.shiftKey || event.ctrlKey || event.metaKey;
     if (!add) onPick([]);
-    setDrag({ kind: "marquee", from: at(event), add: add ? picked : [] });
+    setDrag({ kind: "marquee", from: at(event), add: add ? selected : [] });
   };
   const move = (event: PointerEvent) => {
     if (!drag) return;
@@ -165,7 +171,7 @@ export function LayoutCanvas({ perMm, picked, onPick, onPlace, onTurn, fault }: 
   }, [moved, boxes, layout.elements]);
   const place = fault?.match(/layout\/elements\/(\d+)/)?.[1];
   const faulty = place === undefined ? undefined : layout.elements[Number(place)]?.id;
-  const lone = picked.length === 1 ? elements.find((element) => element.id === picked[0]) : undefined;
+  const lone = selected.length === 1 ? elements.find((element) => element.id === selected[0]) : undefined;
   const status = moved ? around(Object.values(moved)) : null;
   return (
     <Box
@@ -189,7 +195,7 @@ export function LayoutCanvas({ perMm, picked, onPick, onPlace, onTurn, fault }: 
           element={turned !== null && element.id === lone?.id ? { ...element, rotation_deg: turned } : element}
           box={boxOf(element.id)}
           perMm={perMm}
-          picked={picked.includes(element.id)}
+          selected={selected.includes(element.id)}
           off={!meets(boxOf(element.id), page)}
           fault={faulty === element.id}
           onPress={pressElement}
@@ -380,7 +386,7 @@ function ElementBox({
   element,
   box,
   perMm,
-  picked,
+  selected,
   off,
   fault,
   onPress,
@@ -388,7 +394,7 @@ function ElementBox({
   element: Element;
   box: Rectangle;
   perMm: number;
-  picked: boolean;
+  selected: boolean;
   off: boolean;
   fault: boolean;
   onPress: (event: PointerEvent, element: Element) => void;
@@ -401,7 +407,7 @@ function ElementBox({
     height: Math.max(box[3] * perMm, 4),
     transform: element.rotation_deg ? `rotate(${element.rotation_deg}deg)` : undefined,
   } as const;
-  const line = picked ? "2px solid #1f6f78" : off || fault ? "2px dashed #a3211b" : "1px solid transparent";
+  const line = selected ? "2px solid #1f6f78" : off || fault ? "2px dashed #a3211b" : "1px solid transparent";
   const edges = element.kind === "neatline";
   const responds = { cursor: element.locked ? "not-allowed" : "move", pointerEvents: "auto" } as const;
   return (
@@ -413,7 +419,7 @@ function ElementBox({
         outline: line,
         outlineOffset: -1,
         ...(edges ? { pointerEvents: "none" } : responds),
-        "&:hover": { outline: picked ? line : "1px solid #1f6f7899" },
+        "&:hover": { outline: selected ? line : "1px solid #1f6f7899" },
       }}
     >
       {fault && (

@@ -1,7 +1,7 @@
 import { Box, ButtonBase } from "@mui/material";
 import { useQuery } from "@tanstack/react-query";
 import { get } from "../api/client";
-import type { Drawing, Element } from "../api/types";
+import type { Drawing, ElementOf } from "../api/types";
 import { Heading } from "../frame/Card";
 import { Field } from "../fields/Field";
 import { Choice } from "../fields/Choice";
@@ -26,8 +26,8 @@ export function NorthArrowFields({
   element,
   onKeep,
 }: {
-  element: Element;
-  onKeep: (patch: Partial<Element>) => Promise<unknown>;
+  element: ElementOf<"north_arrow">;
+  onKeep: (patch: Partial<ElementOf<"north_arrow">>) => Promise<unknown>;
 }) {
   const forms = useQuery({
     queryKey: ["north-arrows"],

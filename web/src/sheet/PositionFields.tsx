@@ -27,7 +27,7 @@ export function PositionFields({ box, onKeep }: { box: Rectangle; onKeep: (box: 
   };
   const size = (text: string) => {
     const length = read(text);
-    if (length < 0) throw new Error("A side cannot be less than nothing.");
+    if (length < 0) throw new Error("A side cannot be negative.");
     return length;
   };
   // A size grows about the point.

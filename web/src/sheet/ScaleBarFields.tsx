@@ -3,7 +3,8 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useRef, useState } from "react";
 import { useChange } from "../api/book";
 import { get, post, upload } from "../api/client";
-import type { Element } from "../api/types";
+import type { ScaleBarElement } from "../api/types";
+import { barStyles } from "../generated/kinds";
 import { Heading } from "../frame/Card";
 import { Field } from "../fields/Field";
 import { Choice } from "../fields/Choice";
@@ -13,18 +14,8 @@ import { useLayout } from "./layout";
 import { Told } from "./Told";
 import { titleOf } from "./useElements";
 
-type Keep = (patch: Partial<Element>) => Promise<unknown>;
+type Keep = (patch: Partial<ScaleBarElement>) => Promise<unknown>;
 
-const STYLES = [
-  ["alternating", "dark and light"],
-  ["double", "two rows, dark and light"],
-  ["hollow", "in outline"],
-  ["line", "a line with ticks"],
-  ["stepped", "a stepped line"],
-  ["graded", "widening"],
-  ["ratio", "with the ratio inside"],
-  ["pair", "one line for two units"],
-] as const;
 const UNITS = [
   ["metric", "m, km"],
   ["imperial", "ft, miles"],
@@ -42,7 +33,7 @@ const UNITS = [
   ["minutes", "minutes of walking"],
 ] as const;
 const PLACES = [
-  ["none", "not said"],
+  ["none", "none"],
   ["above", "above"],
   ["below", "below"],
 ] as const;
@@ -53,33 +44,33 @@ const GRID = {
   alignItems: "end",
 } as const;
 // Kinds of frames that a bar can belong to.
-const FRAMES = ["map_frame", "key_frame", "locator"];
+const FRAMES: readonly string[] = ["map_frame", "index_frame", "locator"];
 
 // A scale bar: what it counts, how it is marked and drawn; what it comes to is told above.
-export function ScaleBarFields({ element, onKeep }: { element: Element; onKeep: Keep }) {
+export function ScaleBarFields({ element, onKeep }: { element: ScaleBarElement; onKeep: Keep }) {
   const { layout } = useLayout();
   const frames = layout.elements.filter((known) => FRAMES.includes(known.kind));
   const own = frames.find((known) => known.kind !== "locator");
-  const style = element.style ?? "alternating";
-  const ticked = style === "line" || style === "pair";
+  const style = element.style ?? "chequered";
+  const ticked = style === "ticked_line" || style === "two_units";
   const paced = [element.units, element.second_units].includes("paces"),
     walked = [element.units, element.second_units].includes("minutes");
-  const chosen = typeof element.at === "object" ? element.at : null;
+  const chosen = element.true_at;
   return (
     <>
       <Heading text="Scale bar" />
       <Told id={element.id} />
       <Box sx={{ ...GRID, mt: 1 }}>
         <Choice
-          label="Counts"
+          label="Units"
           value={element.units ?? "metric"}
           choices={UNITS}
           onChoose={(units) => onKeep({ units })}
         />
         <Choice
-          label="And below"
+          label="Second units"
           value={element.second_units ?? "none"}
-          choices={[["none", "nothing more"], ...UNITS]}
+          choices={[["none", "none"], ...UNITS]}
           onChoose={(units) => onKeep({ second_units: units === "none" ? undefined : units })}
         />
         {paced && (
@@ -101,13 +92,13 @@ export function ScaleBarFields({ element, onKeep }: { element: Element; onKeep: 
           />
         )}
         <Field
-          label="A division is"
-          value={element.per_division ?? ""}
+          label="Division length"
+          value={element.division_length ?? ""}
           placeholder="round"
-          onKeep={(text) => onKeep({ per_division: text.trim() || undefined })}
+          onKeep={(text) => onKeep({ division_length: text.trim() || undefined })}
         />
         <Whole label="Divisions" value={element.divisions} onKeep={(divisions) => onKeep({ divisions })} />
-        <Whole label="Parts left of 0" value={element.left} onKeep={(left) => onKeep({ left })} />
+        <Whole label="Extension left of zero" value={element.extension} onKeep={(extension) => onKeep({ extension })} />
         <Choice
           label="Labelled"
           value={element.labelled ?? "all"}
@@ -120,7 +111,7 @@ export function ScaleBarFields({ element, onKeep }: { element: Element; onKeep: 
           onChoose={(labelled) => onKeep({ labelled })}
         />
         <Choice
-          label="Labels stand"
+          label="Label position"
           value={element.labels_at ?? "above"}
           choices={[
             ["above", "above"],
@@ -129,7 +120,7 @@ export function ScaleBarFields({ element, onKeep }: { element: Element; onKeep: 
           onChoose={(labels_at) => onKeep({ labels_at })}
         />
         <Choice
-          label="Unit stands"
+          label="Unit position"
           value={element.unit_at ?? "last"}
           choices={[
             ["last", "after the last"],
@@ -139,7 +130,7 @@ export function ScaleBarFields({ element, onKeep }: { element: Element; onKeep: 
           onChoose={(unit_at) => onKeep({ unit_at })}
         />
         <Field
-          label="Unit is called"
+          label="Unit symbol"
           value={element.unit_text ?? ""}
           placeholder="as usual"
           onKeep={(text) => onKeep({ unit_text: text.trim() || undefined })}
@@ -157,20 +148,20 @@ export function ScaleBarFields({ element, onKeep }: { element: Element; onKeep: 
           onChoose={(thousands) => onKeep({ thousands })}
         />
         <Choice
-          label="Ratio"
-          value={element.ratio ?? "none"}
+          label="Representative fraction"
+          value={element.fraction ?? "none"}
           choices={PLACES}
-          onChoose={(ratio) => onKeep({ ratio })}
+          onChoose={(fraction) => onKeep({ fraction })}
         />
         <Choice
-          label="In a sentence"
+          label="Verbal scale"
           value={element.verbal ?? "none"}
           choices={PLACES}
           onChoose={(verbal) => onKeep({ verbal })}
         />
         {(element.verbal ?? "none") !== "none" && (
           <Choice
-            label="Sentence in"
+            label="Verbal scale in"
             value={element.verbal_units ?? "metric"}
             choices={[
               ["metric", "cm and m"],
@@ -196,9 +187,9 @@ export function ScaleBarFields({ element, onKeep }: { element: Element; onKeep: 
         </Box>
         <Box sx={{ flex: 1, minWidth: 0, ...GRID }}>
           <Box sx={{ gridColumn: "1 / -1", display: "grid" }}>
-            <Choice label="Style" value={style} choices={STYLES} onChoose={(chosen) => onKeep({ style: chosen })} />
+            <Choice label="Style" value={style} choices={barStyles} onChoose={(chosen) => onKeep({ style: chosen })} />
           </Box>
-          {style === "line" ? (
+          {style === "ticked_line" ? (
             <Choice
               label="Ticks"
               value={element.ticks ?? "up"}
@@ -211,7 +202,7 @@ export function ScaleBarFields({ element, onKeep }: { element: Element; onKeep: 
             />
           ) : (
             <Choice
-              label="Lies"
+              label="Alignment"
               value={element.align ?? "left"}
               choices={[
                 ["left", "left"],
@@ -238,7 +229,7 @@ export function ScaleBarFields({ element, onKeep }: { element: Element; onKeep: 
               onKeep={(height_mm) => onKeep({ height_mm })}
             />
           )}
-          {style === "double" ? (
+          {style === "double_chequered" ? (
             <Measured
               label="Between rows, mm"
               value={element.gap_mm ?? 0}
@@ -256,14 +247,14 @@ export function ScaleBarFields({ element, onKeep }: { element: Element; onKeep: 
             />
           )}
           <Measured
-            label="Type, pt"
+            label="Type size, pt"
             value={element.size_pt ?? 7}
             least={1}
             most={100}
             onKeep={(size_pt) => onKeep({ size_pt })}
           />
           <Measured
-            label="Labels off, mm"
+            label="Label gap, mm"
             value={element.label_gap_mm ?? 0.8}
             least={0}
             most={50}
@@ -299,32 +290,32 @@ export function ScaleBarFields({ element, onKeep }: { element: Element; onKeep: 
           onChoose={(frame) => onKeep({ frame: frame === own?.id ? undefined : frame })}
         />
         <Choice
-          label="True"
+          label="Scale"
           value={element.measured ?? "level"}
           choices={[
-            ["level", "on ground"],
-            ["grid", "on grid"],
+            ["level", "on the ellipsoid"],
+            ["grid", "on the projection"],
           ]}
           onChoose={(measured) => onKeep({ measured })}
         />
         <Measured
-          label="May be off, %"
+          label="Error limit, %"
           value={element.error_limit_percent ?? 1}
           least={0.001}
           most={100}
           onKeep={(error_limit_percent) => onKeep({ error_limit_percent })}
         />
         <Choice
-          label="Else"
-          value={element.over_limit ?? "warn"}
+          label="If exceeded"
+          value={element.if_exceeded ?? "warn"}
           choices={[
             ["warn", "warn"],
             ["by_latitude", "a bar by latitude"],
           ]}
-          onChoose={(over_limit) => onKeep({ over_limit })}
+          onChoose={(if_exceeded) => onKeep({ if_exceeded })}
         />
         <Choice
-          label="Length for"
+          label="One length for"
           value={element.fitted ?? "book"}
           choices={[
             ["book", "all sheets"],
@@ -333,24 +324,24 @@ export function ScaleBarFields({ element, onKeep }: { element: Element; onKeep: 
           onChoose={(fitted) => onKeep({ fitted: fitted === "book" ? undefined : fitted })}
         />
         <Field
-          label="Read at, mm"
+          label="True at, mm"
           value={chosen ? `${chosen.x_mm}; ${chosen.y_mm}` : ""}
           placeholder="the middle"
           onKeep={(text) => {
             const parts = text.split(";").map((part) => Number(part.trim().replace(",", ".")));
             if (text.trim() !== "" && (parts.length !== 2 || parts.some((part) => !Number.isFinite(part))))
               throw new Error("Write a place on the page, such as 120; 85.");
-            return onKeep({ at: text.trim() === "" ? undefined : { x_mm: parts[0]!, y_mm: parts[1]! } });
+            return onKeep({ true_at: text.trim() === "" ? undefined : { x_mm: parts[0]!, y_mm: parts[1]! } });
           }}
         />
         <Field
-          label="At least, mm"
-          value={element.least_mm === undefined ? "" : String(element.least_mm)}
+          label="Minimum length, mm"
+          value={element.minimum_mm === undefined ? "" : String(element.minimum_mm)}
           placeholder="5"
           onKeep={(text) => {
             const least = Number(text.trim().replace(",", "."));
             if (text.trim() !== "" && !(least >= 0)) throw new Error("Write millimetres, such as 40.");
-            return onKeep({ least_mm: text.trim() === "" ? undefined : least });
+            return onKeep({ minimum_mm: text.trim() === "" ? undefined : least });
           }}
         />
       </Box>
@@ -382,8 +373,8 @@ function Whole({
   );
 }
 
-// Styles that are kept under names, for any book; as files; on all bars of the book.
-function Styles({ element }: { element: Element }) {
+// Styles that are saved under names, for any book; as files; on all bars of the book.
+function Styles({ element }: { element: ScaleBarElement }) {
   const client = useQueryClient();
   const { ask } = useChange();
   const kept = useQuery({
@@ -406,13 +397,13 @@ function Styles({ element }: { element: Element }) {
   return (
     <Box sx={{ mt: 1 }}>
       <Button aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)} sx={{ px: 0.5 }}>
-        Kept styles
+        Saved styles
       </Button>
       <Button onClick={() => settle(ask("bar-style", { element: element.id }))} sx={{ px: 0.5 }}>
         This style on all bars
       </Button>
       <Field
-        label="Keep this style as"
+        label="Save this style as"
         value=""
         placeholder="a name"
         onKeep={async (name) => {
@@ -430,11 +421,11 @@ function Styles({ element }: { element: Element }) {
         anchorEl={anchor}
         onClose={() => setAnchor(null)}
         slotProps={{
-          list: { dense: true, "aria-label": "Kept styles" },
+          list: { dense: true, "aria-label": "Saved styles" },
           paper: { role: "dialog", "aria-label": "Styles of scale bars" },
         }}
       >
-        {styles.length === 0 && <MenuItem disabled>No style is kept yet</MenuItem>}
+        {styles.length === 0 && <MenuItem disabled>No style is saved yet</MenuItem>}
         {styles.map((style) => (
           <MenuItem key={style.id} onClick={() => settle(ask("bar-style", { style_id: style.id, only: element.id }))}>
             {style.name}
@@ -452,7 +443,7 @@ function Styles({ element }: { element: Element }) {
             href={`/api/bar-styles/${style.id}/file`}
             onClick={() => setAnchor(null)}
           >
-            {style.name}, as a file
+            Export {style.name}
           </MenuItem>
         ))}
         {styles.map((style) => (
@@ -460,10 +451,10 @@ function Styles({ element }: { element: Element }) {
             key={`away ${style.id}`}
             onClick={() => settle(post(`/api/bar-styles/${style.id}`, undefined, "DELETE"))}
           >
-            Forget {style.name}
+            Delete {style.name}
           </MenuItem>
         ))}
-        <MenuItem onClick={() => file.current?.click()}>Take a style from a file …</MenuItem>
+        <MenuItem onClick={() => file.current?.click()}>Import a style …</MenuItem>
       </Menu>
       <input
         ref={file}
@@ -472,9 +463,9 @@ function Styles({ element }: { element: Element }) {
         aria-label="Style of scale bars from a file"
         hidden
         onChange={(event) => {
-          const picked = event.target.files?.[0];
+          const chosenFile = event.target.files?.[0];
           event.target.value = "";
-          if (picked) settle(upload("/api/bar-styles/file", picked));
+          if (chosenFile) settle(upload("/api/bar-styles/file", chosenFile));
         }}
       />
     </Box>

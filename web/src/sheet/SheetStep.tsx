@@ -41,7 +41,7 @@ export function SheetStep() {
   const { role, layout, frame, guides, sheet, shift, keep, ask } = useLayout();
   const [search] = useSearchParams();
   const [wanted, setWanted] = useState<string[]>([]);
-  const asked = search.get("picked");
+  const asked = search.get("selected");
   useEffect(() => {
     if (asked) setWanted([asked]);
   }, [asked]);
@@ -49,7 +49,7 @@ export function SheetStep() {
   const [told, setTold] = useState<string | null>(null);
   const [ghost, setGhost] = useState<string | null>(null);
   const elements = useElements(wanted, setWanted);
-  const picked = layout.elements.filter((element) => wanted.includes(element.id));
+  const selected = layout.elements.filter((element) => wanted.includes(element.id));
   const keys = useMemo(() => {
     const arrows = (mm: number) => ({
       ArrowLeft: () => elements.nudge(-mm, 0),
@@ -71,8 +71,8 @@ export function SheetStep() {
     };
   }, [elements, wanted, layout.elements]);
   useShortcuts(keys);
-  const hardest = async () => {
-    const found = await get<{ number: number; overflowing: string[] }>(`/api/books/${book.id}/layout/hardest`);
+  const fullest = async () => {
+    const found = await get<{ number: number; overflowing: string[] }>(`/api/books/${book.id}/layout/fullest`);
     go(found.number);
     const titles = layout.elements.filter((element) => found.overflowing.includes(element.id)).map(titleOf);
     setTold(
@@ -93,12 +93,12 @@ export function SheetStep() {
         answer={
           role === "key" ? (
             <>
-              The key frame is{" "}
+              The index frame is{" "}
               <b>
                 {mm(frame.width_mm)} × {mm(frame.height_mm)}
               </b>{" "}
               and shows <b>{count(book.cells.length, "sheet")}</b> by name, at a round scale that holds them all. The
-              key sheet comes before the others.
+              index sheet comes before the others.
             </>
           ) : (
             <>
@@ -131,14 +131,14 @@ export function SheetStep() {
             { value: "sheets", title: "the sheets", note: "every cell of the index" },
             {
               value: "key",
-              title: "the key sheet",
-              note: book.document.key_layout ? "the whole index, by name" : "add one: the whole index, by name",
+              title: "the index sheet",
+              note: book.document.index_layout ? "the whole index, by name" : "add one: the whole index, by name",
             },
           ]}
           onChoose={async (chosen) => {
             setWanted([]);
             setDesigns(false);
-            if (chosen === "key" && !book.document.key_layout) await askBook("layout/key", { on: true });
+            if (chosen === "key" && !book.document.index_layout) await askBook("layout/key", { on: true });
             go(chosen === "key" ? 0 : 1);
           }}
         />{" "}
@@ -160,7 +160,7 @@ export function SheetStep() {
                   "Page size",
                   size === "custom"
                     ? { size, width_mm: frame.page_width_mm, height_mm: frame.page_height_mm }
-                    : { size },
+                    : { size: size as typeof page.size },
                 )
           }
         />{" "}
@@ -185,13 +185,13 @@ export function SheetStep() {
             keepPage("Margins", { margins_mm: { top: width, right: width, bottom: width, left: width } })
           }
         />
-        , bound on the{" "}
+        ,{" "}
         <ChoiceValue
           label="Binding edge"
           value={bound}
-          shown={bound === "none" ? "no side" : bound}
+          shown={bound === "none" ? "unbound" : `bound ${bound}`}
           choices={[
-            { value: "none", title: "no side" },
+            { value: "none", title: "unbound" },
             { value: "left", title: "left" },
             { value: "top", title: "top" },
             { value: "right", title: "right" },
@@ -241,7 +241,7 @@ export function SheetStep() {
             , from the design{" "}
             <CardValue
               label="Design"
-              shown={designTitle(layout.name)}
+              shown={designTitle(layout.name ?? "")}
               open={designs}
               onOpen={() => {
                 setWanted([]);
@@ -257,7 +257,7 @@ export function SheetStep() {
         {sheet !== null ? (
           <PageView
             sheet={sheet}
-            picked={around(picked.map((element) => shifted(frame.elements[element.id]!, shift, 0)))}
+            selected={around(selected.map((element) => shifted(frame.elements[element.id]!, shift, 0)))}
             guides={guides}
             onGuides={(guides) => keep("Guides", { guides })}
             overlay={(perMm, fault) => (
@@ -266,7 +266,7 @@ export function SheetStep() {
                 <LayoutCanvas
                   perMm={perMm}
                   fault={fault}
-                  picked={wanted}
+                  selected={wanted}
                   onPick={setWanted}
                   onPlace={elements.place}
                   onTurn={(id, angle) => elements.patch(id, { rotation_deg: angle === 0 ? undefined : angle }, "Turn")}
@@ -279,10 +279,10 @@ export function SheetStep() {
             There is no sheet to show yet. On Weave, say which area to cover.
           </Box>
         )}
-        {picked.length > 0 ? (
+        {selected.length > 0 ? (
           <ElementCard
-            key={picked.map((element) => element.id).join()}
-            picked={picked}
+            key={selected.map((element) => element.id).join()}
+            selected={selected}
             elements={elements}
             onBack={() => setWanted([])}
             onGhost={setGhost}
@@ -294,7 +294,7 @@ export function SheetStep() {
             keepPage={keepPage}
             elements={elements}
             onPick={setWanted}
-            onHardest={() => void hardest().catch((error: Error) => setTold(error.message))}
+            onFullest={() => void fullest().catch((error: Error) => setTold(error.message))}
           />
         )}
       </Box>
@@ -323,18 +323,18 @@ interface PageCardProps {
   keepPage: (label: string, patch: Partial<Page>) => Promise<unknown>;
   elements: Elements;
   onPick: (ids: string[]) => void;
-  onHardest: () => void;
+  onFullest: () => void;
 }
 
 // The page and its elements, the topmost first.
-function PageCard({ keepPage, elements, onPick, onHardest }: PageCardProps) {
+function PageCard({ keepPage, elements, onPick, onFullest }: PageCardProps) {
   const book = useBook();
   const { ask } = useChange();
   const { go } = useSheet();
   const { role, layout, frame, guides, keep } = useLayout();
   return (
     <Card
-      title={role === "key" ? "Key sheet" : "Page"}
+      title={role === "key" ? "Index sheet" : "Page"}
       note={`${mm(frame.page_width_mm)} × ${mm(frame.page_height_mm)}`}
     >
       {layout.page.size === "custom" && (
@@ -342,7 +342,7 @@ function PageCard({ keepPage, elements, onPick, onHardest }: PageCardProps) {
           {(["width_mm", "height_mm"] as const).map((side) => (
             <Field
               key={side}
-              label={`${side === "width_mm" ? "Width" : "Height"}, upright, mm`}
+              label={`${side === "width_mm" ? "Width" : "Height"}, portrait, mm`}
               value={String(layout.page[side] ?? "")}
               onKeep={async (text) => {
                 const length = readLength(text, "mm");
@@ -439,8 +439,8 @@ function PageCard({ keepPage, elements, onPick, onHardest }: PageCardProps) {
       </Box>
       {role === "sheets" && (
         <>
-          <Button sx={{ mt: 1.5 }} variant="outlined" onClick={onHardest}>
-            Show the hardest sheet
+          <Button sx={{ mt: 1.5 }} variant="outlined" onClick={onFullest}>
+            Show the fullest sheet
           </Button>
           <Box sx={{ fontSize: 12.5, color: "text.secondary", mt: 0.5 }}>
             the one with the longest texts, where a design breaks first
@@ -456,7 +456,7 @@ function PageCard({ keepPage, elements, onPick, onHardest }: PageCardProps) {
             void ask("layout/key", { on: false }).catch(() => undefined);
           }}
         >
-          Do without a key sheet
+          Remove the index sheet
         </Button>
       )}
       <Guided guides={guides} onKeep={(guides) => keep("Guides", { guides })} />
@@ -543,7 +543,7 @@ const SIZES: Record<string, [number, number]> = {
   north_diagram: [34, 44],
 };
 
-// A new element comes to the middle of the page and is picked.
+// A new element comes to the middle of the page and is selected.
 function NewElement({ elements }: { elements: Elements }) {
   const book = useBook();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);

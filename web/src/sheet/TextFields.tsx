@@ -3,7 +3,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { useBook } from "../api/book";
 import { get } from "../api/client";
-import type { Element } from "../api/types";
+import type { ElementOf } from "../api/types";
 import { Field } from "../fields/Field";
 import { BringIn } from "./BringIn";
 import { useLayout } from "./layout";
@@ -11,7 +11,12 @@ import { Choice } from "../fields/Choice";
 import { Colour } from "../fields/Colour";
 import { Measured } from "../fields/Measured";
 
-type Keep = (patch: Partial<Element>) => Promise<unknown>;
+type Text = ElementOf<"text">;
+type Typed = Text | ElementOf<"grid_note">;
+type Type = Partial<Omit<Text, "kind" | "text">>;
+type Line = ElementOf<"line">;
+type Panel = Text | Line | ElementOf<"box"> | ElementOf<"ellipse"> | ElementOf<"neatline">;
+type Keep<E> = (patch: Partial<E>) => Promise<unknown>;
 
 const WEIGHTS: Record<number, string> = { 300: "light", 400: "regular", 600: "semibold", 700: "bold" };
 const ACROSS = [
@@ -27,7 +32,7 @@ const DOWN = [
 ] as const;
 
 // A text element: what it says, with live text from a list, and its type.
-export function TextFields({ element, onKeep }: { element: Element; onKeep: Keep }) {
+export function TextFields({ element, onKeep }: { element: Text; onKeep: Keep<Text> }) {
   return (
     <Box sx={{ display: "grid", gap: 1.25 }}>
       <Field label="Text" value={element.text ?? ""} multiline onKeep={(text) => onKeep({ text })} />
@@ -42,7 +47,7 @@ export function TextFields({ element, onKeep }: { element: Element; onKeep: Keep
 }
 
 // How text is set.
-export function TypeFields({ element, onKeep }: { element: Element; onKeep: Keep }) {
+export function TypeFields({ element, onKeep }: { element: Typed; onKeep: (patch: Type) => Promise<unknown> }) {
   const book = useBook();
   const face = book.faces.find((known) => known.key === (element.face ?? "sans")) ?? book.faces[0]!;
   const families = [...new Set(book.faces.map((known) => known.family))];
@@ -108,10 +113,10 @@ export function TypeFields({ element, onKeep }: { element: Element; onKeep: Keep
           />
           <Choice
             label="Style"
-            value={face.italic ? "italic" : "upright"}
+            value={face.italic ? "italic" : "roman"}
             choices={
               [
-                ["upright", "upright"],
+                ["roman", "roman"],
                 ["italic", "italic"],
               ].filter(([style]) => leaning || (style === "italic") === face.italic) as [string, string][]
             }
@@ -151,19 +156,19 @@ export function TypeFields({ element, onKeep }: { element: Element; onKeep: Keep
             onKeep={(padding_mm) => onKeep({ padding_mm })}
           />
           <Field
-            label="Shrinks to, pt"
-            value={element.least_pt ? String(element.least_pt) : ""}
+            label="Minimum size, pt"
+            value={element.minimum_pt ? String(element.minimum_pt) : ""}
             placeholder="never"
             onKeep={(text) => {
               const size = Number(text.trim().replace(",", "."));
               if (text.trim() !== "" && !(size > 0)) throw new Error("Write points, such as 6.");
-              return onKeep({ least_pt: text.trim() === "" ? undefined : size });
+              return onKeep({ minimum_pt: text.trim() === "" ? undefined : size });
             }}
           />
         </Box>
       </Box>
       <BringIn
-        title="Bring in a typeface"
+        title="Import a typeface"
         label="Typeface of your own"
         accept=".ttf,.otf,font/ttf,font/otf"
         address={() => "faces"}
@@ -228,22 +233,22 @@ function LiveText({ onInsert }: { onInsert: (tag: string) => Promise<unknown> })
 }
 
 // Area colour, line and corner of a text's panel, a box or an ellipse.
-export function PanelFields({ element, onKeep }: { element: Element; onKeep: Keep }) {
+export function PanelFields({ element, onKeep }: { element: Panel; onKeep: Keep<Panel> }) {
   const stroke = element.stroke;
+  const filled = element.kind === "text" || element.kind === "box" || element.kind === "ellipse" ? element : null;
+  const fill = filled?.fill;
   const rounds = element.kind === "box" || element.kind === "text";
   return (
     <Box sx={{ display: "grid", gap: 1 }}>
       <Box sx={{ display: "flex", gap: 1, alignItems: "center" }}>
-        {element.fill && (
-          <Colour
-            label="Area colour"
-            value={element.fill.colour}
-            onKeep={(colour) => onKeep({ fill: { ...element.fill, colour } })}
-          />
+        {fill && (
+          <Colour label="Area colour" value={fill.colour} onKeep={(colour) => onKeep({ fill: { ...fill, colour } })} />
         )}
-        <Button onClick={() => void onKeep({ fill: element.fill ? undefined : { colour: "#fffdf6" } })}>
-          {element.fill ? "No area colour" : "Area colour"}
-        </Button>
+        {filled && (
+          <Button onClick={() => void onKeep({ fill: fill ? undefined : { colour: "#fffdf6" } })}>
+            {fill ? "No area colour" : "Area colour"}
+          </Button>
+        )}
       </Box>
       <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
         {stroke && (
@@ -267,7 +272,7 @@ export function PanelFields({ element, onKeep }: { element: Element; onKeep: Kee
             {stroke ? "No line" : "Line round it"}
           </Button>
         )}
-        {rounds && (element.fill || stroke) && (
+        {rounds && (fill || stroke) && (
           <Measured
             label="Corner, mm"
             value={element.corner_mm ?? 0}
@@ -281,13 +286,13 @@ export function PanelFields({ element, onKeep }: { element: Element; onKeep: Kee
   );
 }
 
-export function SlopeField({ element, onKeep }: { element: Element; onKeep: Keep }) {
+export function SlopeField({ element, onKeep }: { element: Line; onKeep: Keep<Line> }) {
   return (
     <TextField
       select
       label="Runs"
       value={element.slope ?? "down"}
-      onChange={(event) => void onKeep({ slope: event.target.value })}
+      onChange={(event) => void onKeep({ slope: event.target.value as Line["slope"] })}
     >
       <MenuItem value="down">from upper left to lower right</MenuItem>
       <MenuItem value="up">from lower left to upper right</MenuItem>

@@ -12,7 +12,7 @@ export interface DesignedLayout {
   layout: Layout;
   frame: Frame;
   guides: Guides;
-  // The sheet that is drawn under it, 0 for the key sheet; none while nothing is woven.
+  // The sheet that is drawn under it, 0 for the index sheet; none while nothing is woven.
   sheet: number | null;
   // By how many mm everything on this page lies further along, where the book is printed on both sides.
   shift: number;
@@ -20,16 +20,16 @@ export interface DesignedLayout {
   ask: <T extends Book>(path: string, body: object) => Promise<T>;
 }
 
-// The layout that is being designed: that of the sheets, or that of the key sheet where it is looked at.
+// The layout that is being designed: that of the sheets, or that of the index sheet where it is looked at.
 export function useLayout(): DesignedLayout {
   const book = useBook();
   const { change, ask } = useChange();
   const { number, cell } = useSheet();
-  const key = number === 0 && book.document.key_layout && book.key_frame;
+  const key = number === 0 && book.document.index_layout && book.key_frame;
   const role: Role = key ? "key" : "sheets";
   const keep = useCallback(
     (label: string, patch: Patch<Layout>) =>
-      change(label, (role === "key" ? { key_layout: patch } : { layout: patch }) as Patch<BookDocument>),
+      change(label, (role === "key" ? { index_layout: patch } : { layout: patch }) as Patch<BookDocument>),
     [change, role],
   );
   const asked = useCallback(
@@ -37,12 +37,12 @@ export function useLayout(): DesignedLayout {
     [ask, role],
   );
   const shown = role === "key" ? 0 : ((cell ?? book.cells[0])?.number ?? null);
-  // The key sheet is the first page, if there is one.
+  // The index sheet is the first page, if there is one.
   const shift =
-    role === "sheets" && shown !== null && (shown + (book.document.key_layout ? 1 : 0)) % 2 === 0
+    role === "sheets" && shown !== null && (shown + (book.document.index_layout ? 1 : 0)) % 2 === 0
       ? book.frame.even_shift_mm
       : 0;
-  const designed = key ? book.document.key_layout! : book.document.layout;
+  const designed = key ? book.document.index_layout! : book.document.layout;
   return useMemo(
     () => ({
       role,

@@ -1,6 +1,6 @@
 import { useMemo } from "react";
 import { useBook } from "../api/book";
-import type { Book, Element, Rectangle } from "../api/types";
+import type { Book, Element, ElementOf, Rectangle } from "../api/types";
 import { shifted, type Boxes } from "./boxes";
 import { useLayout } from "./layout";
 
@@ -9,7 +9,10 @@ const CLIPBOARD = "tile-loom-elements";
 const STEP_MM = 5;
 
 // The frames that decide what a page shows: one of each, never copied, never taken away.
-export const FRAMES = ["map_frame", "key_frame"];
+export const FRAMES: readonly string[] = ["map_frame", "index_frame"];
+
+export const isFrame = (element: Element): element is ElementOf<"map_frame"> | ElementOf<"index_frame"> =>
+  FRAMES.includes(element.kind);
 
 interface Copied {
   kind: string;
@@ -18,14 +21,14 @@ interface Copied {
 }
 
 // What can be done with elements of the layout; each is one change that can be undone.
-export function useElements(picked: string[], onPick: (ids: string[]) => void) {
+export function useElements(selected: string[], onPick: (ids: string[]) => void) {
   const book = useBook();
   const { layout, frame, keep: change, ask } = useLayout();
   return useMemo(() => {
     const elements = layout.elements;
     const boxes = frame.elements;
     const keep = (label: string, fresh: Element[]) => change(label, { elements: fresh });
-    const free = picked.filter((id) => !elements.find((known) => known.id === id)?.locked);
+    const free = selected.filter((id) => !elements.find((known) => known.id === id)?.locked);
     const each = (label: string, ids: string[], patch: (element: Element) => Element) =>
       keep(
         label,
@@ -34,14 +37,14 @@ export function useElements(picked: string[], onPick: (ids: string[]) => void) {
     const add = async (label: string, list: { kind: string; box: Rectangle; settings?: Partial<Element> }[]) =>
       onPick((await ask<Book & { made: string[] }>("layout/elements", { label, elements: list })).made);
     const copied = (): Copied[] =>
-      picked
+      selected
         .map((id) => elements.find((known) => known.id === id)!)
-        .filter((element) => element && !FRAMES.includes(element.kind))
+        .filter((element) => element && !isFrame(element))
         .map((element) => ({ kind: element.kind, settings: element, box: boxes[element.id]! }));
     const move = (by: "front" | "back" | "forward" | "backward") => {
-      const rest = elements.filter((element) => !picked.includes(element.id)),
-        mine = elements.filter((element) => picked.includes(element.id));
-      const lowest = elements.findIndex((element) => picked.includes(element.id));
+      const rest = elements.filter((element) => !selected.includes(element.id)),
+        mine = elements.filter((element) => selected.includes(element.id));
+      const lowest = elements.findIndex((element) => selected.includes(element.id));
       const at =
         by === "front"
           ? rest.length
@@ -55,8 +58,9 @@ export function useElements(picked: string[], onPick: (ids: string[]) => void) {
     return {
       place: (label: string, wanted: Boxes) => ask(`layout/boxes`, { label, boxes: wanted }),
       patch: (id: string, patch: Partial<Element>, label = "Element") =>
-        each(label, [id], (element) => ({ ...element, ...patch })),
-      all: (label: string, patch: Partial<Element>) => each(label, picked, (element) => ({ ...element, ...patch })),
+        each(label, [id], (element) => ({ ...element, ...patch }) as Element),
+      all: (label: string, patch: Partial<Element>) =>
+        each(label, selected, (element) => ({ ...element, ...patch }) as Element),
       nudge: (dx: number, dy: number) => {
         if (free.length)
           void ask("layout/shift", { label: "Nudge", ids: free, dx_mm: dx, dy_mm: dy }).catch(() => undefined);
@@ -94,11 +98,11 @@ export function useElements(picked: string[], onPick: (ids: string[]) => void) {
       order: move,
       group: () => {
         const name = `group-${Date.now().toString(36)}`;
-        return each("Group", picked, (element) => ({ ...element, group: name }));
+        return each("Group", selected, (element) => ({ ...element, group: name }));
       },
-      ungroup: () => each("Ungroup", picked, (element) => ({ ...element, group: undefined })),
+      ungroup: () => each("Ungroup", selected, (element) => ({ ...element, group: undefined })),
     };
-  }, [book.kinds, layout, frame, change, ask, picked, onPick]);
+  }, [book.kinds, layout, frame, change, ask, selected, onPick]);
 }
 
 export type Elements = ReturnType<typeof useElements>;

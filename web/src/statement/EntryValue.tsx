@@ -83,10 +83,10 @@ export function EntryValue<T>({
           />
           <Box sx={{ display: "flex", gap: 1, justifyContent: "flex-end", mt: 1 }}>
             <Button onClick={close} color="inherit">
-              Drop
+              Cancel
             </Button>
             <Button type="submit" variant="contained">
-              Keep
+              Apply
             </Button>
           </Box>
         </Box>

@@ -10,7 +10,7 @@ import { gapInWords, type Gap } from "../map/snap";
 import type { CellDeeds } from "./useCells";
 
 interface CellCardProps {
-  picked: Cell[];
+  selected: Cell[];
   cells: CellDeeds;
   gaps: Gap[];
   onGone: () => void;
@@ -22,19 +22,19 @@ const number = (text: string, expected: string) => {
   return value;
 };
 
-// What is picked: one cell with all that can be changed of it, or several together.
-export function CellCard({ picked, cells, gaps, onGone }: CellCardProps) {
+// What is selected: one cell with all that can be changed of it, or several together.
+export function CellCard({ selected, cells, gaps, onGone }: CellCardProps) {
   const book = useBook();
   const { deed } = cells;
-  const [first] = picked;
+  const [first] = selected;
   if (!first) return null;
-  const one = picked.length === 1;
-  const pinned = picked.every((cell) => cell.pinned);
+  const one = selected.length === 1;
+  const pinned = selected.every((cell) => cell.pinned);
   const same = (values: number[]) => (values.every((value) => value === values[0]) ? String(values[0]) : "");
   const quiet = (work: Promise<unknown>) => void work.catch(() => undefined);
   return (
     <Card
-      title={one ? first.name : count(picked.length, "cell")}
+      title={one ? first.name : count(selected.length, "cell")}
       note={one ? `sheet ${first.number} of ${book.cells.length}` : undefined}
     >
       <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1.25, alignItems: "end" }}>
@@ -42,17 +42,17 @@ export function CellCard({ picked, cells, gaps, onGone }: CellCardProps) {
           <>
             <Field label="Name" value={first.name} onKeep={(name) => deed("rename", { name })} />
             <Field
-              label="Place in the book"
+              label="Sheet order"
               value={String(first.number)}
               onKeep={(text) => deed("place", { place: Math.round(number(text, "Write a number.")) })}
             />
             <Field
-              label="Middle, east"
+              label="Centre easting, m"
               value={String(Math.round(first.centre[0] * 1000) / 1000)}
               onKeep={(text) => deed("move", { dx: number(text, "Write a coordinate.") - first.centre[0], dy: 0 })}
             />
             <Field
-              label="Middle, north"
+              label="Centre northing, m"
               value={String(Math.round(first.centre[1] * 1000) / 1000)}
               onKeep={(text) => deed("move", { dx: 0, dy: number(text, "Write a coordinate.") - first.centre[1] })}
             />
@@ -60,7 +60,7 @@ export function CellCard({ picked, cells, gaps, onGone }: CellCardProps) {
         )}
         <Field
           label="Scale, 1 : n"
-          value={same(picked.map((cell) => cell.scale))}
+          value={same(selected.map((cell) => cell.scale))}
           placeholder="different ones"
           onKeep={async (text) => {
             const scale = readScale(text);
@@ -69,10 +69,10 @@ export function CellCard({ picked, cells, gaps, onGone }: CellCardProps) {
           }}
         />
         <Field
-          label="Turned, °"
-          value={same(picked.map((cell) => Math.round(cell.turn_deg * 1000) / 1000))}
+          label="Rotation, ° clockwise"
+          value={same(selected.map((cell) => Math.round(cell.rotation_deg * 1000) / 1000))}
           placeholder="different ones"
-          onKeep={(text) => deed("turn", { turn_deg: number(text, "Write degrees, counter-clockwise.") })}
+          onKeep={(text) => deed("rotate", { rotation_deg: number(text, "Enter degrees clockwise.") })}
         />
       </Box>
       <FormControlLabel
@@ -81,18 +81,18 @@ export function CellCard({ picked, cells, gaps, onGone }: CellCardProps) {
           <Checkbox
             size="small"
             checked={pinned}
-            indeterminate={!pinned && picked.some((cell) => cell.pinned)}
+            indeterminate={!pinned && selected.some((cell) => cell.pinned)}
             onChange={() => quiet(deed("pin", { on: !pinned }))}
           />
         }
-        label="pinned: a fresh weave leaves it"
+        label="Pinned: not changed by a rebuild"
       />
       {one && (
         <>
           <Shown sheet={first.number} />
           <Row name="Frame">{`${mm(book.frame.width_mm)} × ${mm(book.frame.height_mm)}`}</Row>
           <TrueScale sheet={first.number} />
-          {first.kept && <Row name="Mark">kept as it was when the frame or the data changed</Row>}
+          {first.kept && <Row name="Mark">unchanged when the frame or the data changed</Row>}
           {gaps.length > 0 && (
             <Row name="Neighbours">
               <Box component="ul" sx={{ m: 0, p: 0, listStyle: "none" }}>
@@ -106,8 +106,8 @@ export function CellCard({ picked, cells, gaps, onGone }: CellCardProps) {
         </>
       )}
       <Typography sx={{ fontSize: 12.5, color: "text.secondary", mt: 1 }}>
-        Drag it on the map, or move it by the arrow keys: 1 mm on paper, 10 with Shift, 0.1 with Alt. A press with Shift
-        picks several.
+        Drag it on the map, or move it by the arrow keys: 1 mm on paper, 10 with Shift, 0.1 with Alt. Shift-click
+        selects several.
       </Typography>
       {one && (
         <Box sx={{ mt: 1 }}>

@@ -60,7 +60,7 @@ export function CoverCard({
   };
   const data = cover.data;
   return (
-    <Card title="Cover" note="proven by geometry">
+    <Card title="Coverage" note="proven by geometry">
       <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 1 }}>
         The sheet
       </Button>
@@ -154,7 +154,7 @@ export function CoverCard({
         }}
       />
       <Button sx={{ mt: 0.5 }} onClick={() => input.current?.click()}>
-        Bring cells in
+        Import cells
       </Button>
       <Typography sx={{ fontSize: 12.5, color: "text.secondary" }}>
         Names, places, scales and turns of the file take the place of these; undo brings these back.

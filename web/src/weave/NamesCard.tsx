@@ -52,12 +52,12 @@ export function NamesSettings({
   return (
     <>
       <Choice
-        label="Sheets are called"
+        label="Sheet names"
         value={kind}
         choices={[
           ["places", "by column and row"],
           ["numbers", "by number"],
-          ["attribute", "by an attribute"],
+          ["field", "by a field"],
         ]}
         onChoose={async (chosen) => set({ kind: chosen })}
       />
@@ -101,10 +101,10 @@ export function NamesSettings({
               onChoose={async (rows_from) => set({ rows_from })}
             />
             <Field
-              label="Between them"
-              value={naming.between ?? ""}
+              label="Separator"
+              value={naming.separator ?? ""}
               placeholder="nothing"
-              onKeep={async (between) => set({ between: between.slice(0, 5) })}
+              onKeep={async (separator) => set({ separator: separator.slice(0, 5) })}
             />
             <Measured
               label="Digits at least"
@@ -135,16 +135,16 @@ export function NamesSettings({
           onKeep={async (digits) => set({ digits: Math.round(digits) })}
         />
       )}
-      {kind === "attribute" && (
+      {kind === "field" && (
         <AttributeChoice
-          label="Attribute"
+          label="Field"
           index={index}
-          value={naming.attribute}
-          onChoose={(attribute) => set({ attribute: attribute || null })}
+          value={naming.field}
+          onChoose={(attribute) => set({ field: attribute || null })}
         />
       )}
       <Field
-        label="Before each name"
+        label="Prefix"
         value={naming.prefix ?? ""}
         placeholder="nothing"
         onKeep={async (prefix) => set({ prefix: prefix.slice(0, 40) })}

@@ -29,7 +29,7 @@ interface SettingsCardProps extends Trying {
   children: ReactNode;
 }
 
-// Settings of the weave that are tried before they are kept: the map shows the cells that would come.
+// Settings of the index that are tried before they are applied: the map shows the cells that would come.
 export function SettingsCard({
   title,
   foretold,
@@ -62,10 +62,10 @@ export function SettingsCard({
               disabled={!answer || !!problem}
               onClick={() => void onKeep().catch(() => undefined)}
             >
-              Weave so
+              Apply
             </Button>
             <Button color="inherit" onClick={onDrop}>
-              Drop
+              Cancel
             </Button>
           </Box>
         </Box>
@@ -98,9 +98,9 @@ const length = (text: string, expected: string) => {
   return plain;
 };
 
-// Where a grid begins, how it is turned, which cells stay, and whether to look for the fewest.
+// Where a grid begins, how it is rotated, which cells stay, and whether to look for the fewest.
 export function GridSettings({ index, onTry }: Trying) {
-  const start = index.start;
+  const origin = index.origin;
   const fewest = index.fewest ?? "no";
   return (
     <>
@@ -110,15 +110,15 @@ export function GridSettings({ index, onTry }: Trying) {
         choices={[
           ["no", "the grid lies as set below"],
           ["moved", "move it for the fewest"],
-          ["turned", "move and turn it for the fewest"],
+          ["turned", "move and rotate it for the fewest"],
         ]}
         onChoose={async (value) => onTry({ fewest: value === "no" ? null : (value as "moved") })}
       />
       {fewest === "no" && (
         <>
           <Choice
-            label="Begins"
-            value={start?.kind ?? "centred"}
+            label="Grid origin"
+            value={origin?.kind ?? "centred"}
             choices={[
               ["centred", "centred on the area"],
               ["round", "corners on round coordinates"],
@@ -126,62 +126,65 @@ export function GridSettings({ index, onTry }: Trying) {
             ]}
             onChoose={async (kind) =>
               onTry({
-                start:
+                origin:
                   kind === "centred"
                     ? null
                     : kind === "round"
-                      ? { kind, multiple: start?.multiple ?? "100 m", x: null, y: null }
-                      : { kind: "point", multiple: null, x: start?.x ?? 0, y: start?.y ?? 0 },
+                      ? { kind, multiple: (origin?.kind === "round" && origin.multiple) || "100 m", x: null, y: null }
+                      : { kind: "point", multiple: null, x: 0, y: 0 },
               } as IndexPatch)
             }
           />
-          {start?.kind === "round" && (
+          {origin?.kind === "round" && (
             <Field
               label="Corners on multiples of"
-              value={start.multiple ?? ""}
+              value={origin.multiple ?? ""}
               onKeep={async (text) =>
-                onTry({ start: { multiple: length(text, "Write a ground length, such as 100 m.") } } as IndexPatch)
+                onTry({ origin: { multiple: length(text, "Write a ground length, such as 100 m.") } } as IndexPatch)
               }
             />
           )}
-          {start?.kind === "point" && (
+          {origin?.kind === "point" && (
             <Box sx={{ display: "flex", gap: 1 }}>
               {(["x", "y"] as const).map((axis) => (
                 <Measured
                   key={axis}
                   label={axis === "x" ? "East" : "North"}
-                  value={start[axis] ?? 0}
+                  value={origin[axis] ?? 0}
                   least={-1e9}
                   most={1e9}
-                  onKeep={async (value) => onTry({ start: { [axis]: value } } as IndexPatch)}
+                  onKeep={async (value) => onTry({ origin: { [axis]: value } } as IndexPatch)}
                 />
               ))}
             </Box>
           )}
           <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
             <Field
-              label="Turned, ° counter-clockwise"
-              value={index.turn === "best" ? "as the area lies" : String(index.turn ?? 0)}
+              label="Rotation, ° clockwise"
+              value={index.rotation_deg === "align" ? "aligned to the area" : String(index.rotation_deg ?? 0)}
               onKeep={async (text) => {
-                const turn = readNumber(text);
-                if (turn === null || Math.abs(turn) > 180) throw new Error("-180 to 180");
-                onTry({ turn: turn === 0 ? null : turn });
+                const rotation = readNumber(text);
+                if (rotation === null || Math.abs(rotation) > 180) throw new Error("Enter a value from -180 to 180°.");
+                onTry({ rotation_deg: rotation === 0 ? null : rotation });
               }}
             />
-            <Button onClick={() => onTry({ turn: index.turn === "best" ? null : "best" })} sx={{ flexShrink: 0 }}>
-              {index.turn === "best" ? "Not turned" : "As the area lies"}
+            <Button
+              onClick={() => onTry({ rotation_deg: index.rotation_deg === "align" ? null : "align" })}
+              sx={{ flexShrink: 0 }}
+            >
+              {index.rotation_deg === "align" ? "No rotation" : "Align to area"}
             </Button>
           </Box>
           <Box sx={{ display: "flex", gap: 1 }}>
             {(["x", "y"] as const).map((axis) => (
               <Field
                 key={axis}
-                label={axis === "x" ? "Steps of its own, across" : "and down"}
-                value={index.step?.[axis] ?? ""}
+                label={axis === "x" ? "Column spacing" : "Row spacing"}
+                value={index.spacing?.[axis] ?? ""}
                 placeholder="by the overlap"
                 onKeep={async (text) => {
                   onTry({
-                    step: {
+                    spacing: {
                       [axis]:
                         text.trim() === "" ? null : length(text, "Write a ground length, such as 500 m, or nothing."),
                     },
@@ -193,7 +196,7 @@ export function GridSettings({ index, onTry }: Trying) {
         </>
       )}
       <Choice
-        label="Cells that stay"
+        label="Cells included"
         value={typeof index.keep === "number" ? "share" : (index.keep ?? "touching")}
         choices={[
           ["touching", "that touch the area"],
@@ -204,7 +207,7 @@ export function GridSettings({ index, onTry }: Trying) {
       />
       {typeof index.keep === "number" && (
         <Measured
-          label="Least share of a cell, %"
+          label="Minimum share of a cell, %"
           value={Math.round(index.keep * 1000) / 10}
           least={0.1}
           most={100}
@@ -220,11 +223,11 @@ export function StripSettings({ index, onTry }: Trying) {
   return (
     <>
       <Measured
-        label="The line stays inside the sides by, mm"
-        value={index.lead_mm ?? 10}
+        label="Clearance beside the line, mm"
+        value={index.clearance_mm ?? 10}
         least={0}
         most={1000}
-        onKeep={async (lead_mm) => onTry({ lead_mm })}
+        onKeep={async (clearance_mm) => onTry({ clearance_mm })}
       />
       <Choice
         label="Rotation along the strip"
@@ -238,16 +241,16 @@ export function StripSettings({ index, onTry }: Trying) {
       {index.upward !== "route" && (
         <Measured
           label="Maximum rotation, °"
-          value={index.most_turn_deg ?? 180}
+          value={index.maximum_rotation_deg ?? 180}
           least={0}
           most={180}
-          onKeep={async (most_turn_deg) => onTry({ most_turn_deg })}
+          onKeep={async (maximum_rotation_deg) => onTry({ maximum_rotation_deg })}
         />
       )}
       <Field
-        label="Bridges gaps of the line up to"
-        value={index.gap ?? "0 m"}
-        onKeep={async (text) => onTry({ gap: length(text, "Write a ground length, such as 20 m.") })}
+        label="Gap tolerance"
+        value={index.gap_tolerance ?? "0 m"}
+        onKeep={async (text) => onTry({ gap_tolerance: length(text, "Write a ground length, such as 20 m.") })}
       />
       <FormControlLabel
         control={
@@ -257,7 +260,7 @@ export function StripSettings({ index, onTry }: Trying) {
             onChange={(event) => onTry({ reverse: event.target.checked || null })}
           />
         }
-        label="follow it the other way"
+        label="Reverse direction"
       />
     </>
   );
@@ -267,50 +270,52 @@ const NONE = "";
 
 // The scale rule and the place of a sheet for each feature.
 export function FeatureSettings({ index, onTry }: Trying) {
-  const rule = index.rule ?? { kind: "hold" as const };
+  const rule: NonNullable<Index["scale_rule"]> = index.scale_rule ?? { kind: "fixed" };
   return (
     <>
       <Choice
-        label="Scale of a sheet"
+        label="Scale rule"
         value={rule.kind}
         choices={[
-          ["hold", `the same for all, ${ratio(index.scale)}`],
-          ["fit", "fits the feature"],
-          ["ladder", "first of a ladder that fits"],
-          ["attribute", "in an attribute"],
+          ["fixed", `Fixed, ${ratio(index.scale)}`],
+          ["fit", "Fit with margin"],
+          ["standard_scales", "Standard scales"],
+          ["field", "From a field"],
         ]}
-        onChoose={async (kind) => onTry({ rule: { kind: kind as "hold" } })}
+        onChoose={async (kind) => onTry({ scale_rule: { kind } })}
       />
-      {(rule.kind === "fit" || rule.kind === "ladder") && (
+      {(rule.kind === "fit" || rule.kind === "standard_scales") && (
         <Field
-          label="Room round it"
+          label="Margin"
           value={rule.margin ?? "10 %"}
           onKeep={async (text) => {
             if (!/^\s*\d+(\.\d+)?\s*(%|mm|in|pt)\s*$/.test(text))
               throw new Error("Write a share (10 %) or a width on paper (8 mm).");
-            onTry({ rule: { margin: text.trim() } } as IndexPatch);
+            onTry({ scale_rule: { margin: text.trim() } } as IndexPatch);
           }}
         />
       )}
-      {rule.kind === "ladder" && (
+      {rule.kind === "standard_scales" && (
         <Field
-          label="Ladder of scales"
-          value={(rule.ladder ?? [500, 1000, 1250, 2000, 2500, 5000, 10000, 20000, 25000, 50000, 100000]).join("; ")}
+          label="Standard scales"
+          value={(rule.standard_scales ?? [500, 1000, 1250, 2000, 2500, 5000, 10000, 20000, 25000, 50000, 100000]).join(
+            "; ",
+          )}
           multiline
           onKeep={async (text) => {
-            const ladder = text.split(";").map((part) => readScale(part));
-            if (ladder.some((scale) => scale === null))
+            const scales = text.split(";").map((part) => readScale(part));
+            if (scales.some((scale) => scale === null))
               throw new Error("Write scales with ; between them, such as 500; 1000; 2500.");
-            onTry({ rule: { ladder: ladder as number[] } } as IndexPatch);
+            onTry({ scale_rule: { standard_scales: scales as number[] } } as IndexPatch);
           }}
         />
       )}
-      {rule.kind === "attribute" && (
+      {rule.kind === "field" && (
         <AttributeChoice
-          label="Attribute with the scale"
+          label="Scale field"
           index={index}
-          value={rule.attribute}
-          onChoose={(attribute) => onTry({ rule: { attribute: attribute || null } } as IndexPatch)}
+          value={rule.field}
+          onChoose={(attribute) => onTry({ scale_rule: { field: attribute || null } } as IndexPatch)}
         />
       )}
       <Choice
@@ -335,8 +340,8 @@ export function FeatureSettings({ index, onTry }: Trying) {
       <AttributeChoice
         label="Named by"
         index={index}
-        value={index.naming?.attribute}
-        onChoose={(attribute) => onTry({ naming: attribute ? { kind: "attribute", attribute } : null })}
+        value={index.naming?.field}
+        onChoose={(attribute) => onTry({ naming: attribute ? { kind: "field", field: attribute } : null })}
       />
     </>
   );
@@ -348,23 +353,34 @@ export function LayerSettings({ index, onTry }: Trying) {
       <AttributeChoice
         label="Named by"
         index={index}
-        value={index.naming?.attribute}
-        onChoose={(attribute) => onTry({ naming: attribute ? { kind: "attribute", attribute } : null })}
+        value={index.naming?.field}
+        onChoose={(attribute) => onTry({ naming: attribute ? { kind: "field", field: attribute } : null })}
       />
       <AttributeChoice
-        label="Scale in"
+        label="Scale field"
         index={index}
-        value={index.scale_attribute}
+        value={index.scale_field}
         none={`none: ${ratio(index.scale)}`}
-        onChoose={(attribute) => onTry({ scale_attribute: attribute || null })}
+        onChoose={(attribute) => onTry({ scale_field: attribute || null })}
       />
       <AttributeChoice
-        label="Turn in"
+        label="Rotation field"
         index={index}
-        value={index.turn_attribute}
+        value={index.rotation_field}
         none="none: as the shapes lie"
-        onChoose={(attribute) => onTry({ turn_attribute: attribute || null })}
+        onChoose={(attribute) => onTry({ rotation_field: attribute || null })}
       />
+      {index.rotation_field && (
+        <Choice
+          label="Rotation counts"
+          value={index.rotation_sense ?? "clockwise"}
+          choices={[
+            ["clockwise", "clockwise"],
+            ["counter_clockwise", "counter-clockwise"],
+          ]}
+          onChoose={async (rotation_sense) => onTry({ rotation_sense })}
+        />
+      )}
     </>
   );
 }

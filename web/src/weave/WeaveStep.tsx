@@ -58,18 +58,18 @@ export function WeaveStep() {
   const foretold = trial && tried.data ? inWords(tried.data) : undefined;
   const cell = shown ?? book.cells[0];
   const numbers = useMemo(() => [...new Set([...(cell ? [cell.number] : []), ...more])], [cell, more]);
-  const picked = useMemo(() => book.cells.filter((known) => numbers.includes(known.number)), [book.cells, numbers]);
+  const selected = useMemo(() => book.cells.filter((known) => numbers.includes(known.number)), [book.cells, numbers]);
   const cells = useCells(numbers);
   const near = useMemo(
     () =>
-      picked.length === 1
+      selected.length === 1
         ? gaps(
-            picked[0]!.corners,
-            book.cells.filter((known) => known.number !== picked[0]!.number),
-            cells.perMm(picked[0]!.scale),
+            selected[0]!.corners,
+            book.cells.filter((known) => known.number !== selected[0]!.number),
+            cells.perMm(selected[0]!.scale),
           )
         : [],
-    [picked, book.cells, cells],
+    [selected, book.cells, cells],
   );
   const keys = useMemo(() => {
     const arrows = (prefix: string, by: number) => ({
@@ -134,7 +134,7 @@ export function WeaveStep() {
     setTrial(null);
   };
   const corner = index.order?.from ?? "north_west";
-  const order = index.order?.kind ?? (index.kind === "grid" ? "rows" : "as_woven");
+  const order = index.order?.kind ?? (index.kind === "grid" ? "rows" : "as_generated");
   return (
     <>
       <Statement
@@ -184,22 +184,21 @@ export function WeaveStep() {
         />
         {index.kind === "grid" && (
           <>
-            , with{" "}
+            , with a buffer of{" "}
             <EntryValue
-              label="Room round the study area"
-              shown={index.room ?? "0 m"}
-              text={index.room ?? "0 m"}
+              label="Buffer round the study area"
+              shown={index.buffer ?? "0 m"}
+              text={index.buffer ?? "0 m"}
               read={readLength}
               expected="Write a length with its unit, such as 50 m."
-              onTry={(room) => setTrial(room === null ? null : { room })}
-              onKeep={(room) => keep("Room", { room })}
+              onTry={(buffer) => setTrial(buffer === null ? null : { buffer })}
+              onKeep={(buffer) => keep("Buffer", { buffer })}
               foretold={foretold}
               problem={problem}
-            />{" "}
-            to spare
+            />
           </>
         )}
-        {(index.kind !== "features" || (index.rule?.kind ?? "hold") === "hold") && (
+        {(index.kind !== "features" || (index.scale_rule?.kind ?? "fixed") === "fixed") && (
           <>
             {" "}
             at{" "}
@@ -217,14 +216,14 @@ export function WeaveStep() {
             />
           </>
         )}
-        {index.kind === "features" && (index.rule?.kind ?? "hold") !== "hold" && ","} true to{" "}
+        {index.kind === "features" && (index.scale_rule?.kind ?? "fixed") !== "fixed" && ","} held{" "}
         <ChoiceValue
           label="What the scale holds"
           value={index.held ?? "projection"}
-          onChoose={(held) => keep("Scale held", { held: held as "projection" | "ground" })}
+          onChoose={(held) => keep("Scale held", { held: held as "projection" | "ellipsoid" })}
           choices={[
-            { value: "projection", title: "the map grid", note: "as most printed maps" },
-            { value: "ground", title: "the ground", note: "at each sheet’s centre" },
+            { value: "projection", title: "on the projection", note: "as most printed maps" },
+            { value: "ellipsoid", title: "on the ellipsoid", note: "at each sheet’s centre" },
           ]}
         />
         {index.kind !== "layer" && (
@@ -250,7 +249,7 @@ export function WeaveStep() {
           label="Order"
           value={order}
           choices={[...ORDERS]}
-          onChoose={(kind) => keep("Order", { order: { kind, from: corner, attribute: null } } as IndexPatch)}
+          onChoose={(kind) => keep("Order", { order: { kind, from: corner, field: null } } as IndexPatch)}
         />
         {["rows", "columns", "rows_back_forth", "columns_back_forth"].includes(order) && (
           <>
@@ -260,7 +259,7 @@ export function WeaveStep() {
               label="Begins at"
               value={corner}
               choices={[...CORNERS]}
-              onChoose={(from) => keep("Order", { order: { kind: order, from } })}
+              onChoose={(from) => keep("Order", { order: { kind: order, from: from as typeof corner } })}
             />
           </>
         )}
@@ -279,12 +278,12 @@ export function WeaveStep() {
             />
           </>
         )}
-        {order === "attribute" && (
+        {order === "field" && (
           <>
             {" "}
             <AttributeValue
               index={index}
-              onChoose={(attribute) => keep("Order", { order: { kind: order, attribute } })}
+              onChoose={(attribute) => keep("Order", { order: { kind: order, field: attribute } })}
             />
           </>
         )}
@@ -297,7 +296,7 @@ export function WeaveStep() {
           box={place ?? box}
           cells={book.cells}
           ghosts={trial && tried.data ? tried.data.cells : null}
-          picked={numbers}
+          selected={numbers}
           onSelect={adding || trial ? undefined : select}
           rings={open === "cover" ? pieces : undefined}
           onMoved={open === "cell" && !trial && !adding ? moved : undefined}
@@ -310,7 +309,7 @@ export function WeaveStep() {
             onClick={() => setAdding(!adding)}
             sx={{ bgcolor: adding ? undefined : "background.paper" }}
           >
-            {adding ? "Press on the map where it is to be" : "Add a sheet"}
+            {adding ? "Click the map where it is to be" : "Add a sheet"}
           </Button>
           <Button
             variant="outlined"
@@ -318,10 +317,10 @@ export function WeaveStep() {
             onClick={() => show(open === "cover" ? "cell" : "cover")}
             sx={{ bgcolor: "background.paper" }}
           >
-            Cover and files
+            Coverage and files
           </Button>
         </Box>
-        {(index.kind !== "features" || (index.rule?.kind ?? "hold") === "hold") && (
+        {(index.kind !== "features" || (index.scale_rule?.kind ?? "fixed") === "fixed") && (
           <Scales onChoose={(scale) => keep("Scale", { scale }).catch(() => undefined)} />
         )}
         {open === "settings" ? (
@@ -357,8 +356,8 @@ export function WeaveStep() {
           />
         ) : cell ? (
           <CellCard
-            key={picked.map((known) => known.number).join()}
-            picked={picked}
+            key={selected.map((known) => known.number).join()}
+            selected={selected}
             cells={cells}
             gaps={near}
             onGone={() => setMore([])}
@@ -378,9 +377,9 @@ function AttributeValue({ index, onChoose }: { index: Index; onChoose: (attribut
   const names = useAreaAttributes(index.area);
   return (
     <ChoiceValue
-      label="Attribute of the order"
-      value={index.order?.attribute ?? ""}
-      shown={index.order?.attribute ?? "choose one"}
+      label="Field of the order"
+      value={index.order?.field ?? ""}
+      shown={index.order?.field ?? "choose one"}
       choices={names.map((name) => ({ value: name, title: name }))}
       onChoose={onChoose}
     />
@@ -462,7 +461,7 @@ function Kept({ answer, onOpen }: { answer: Answer; onOpen: () => void }) {
         <>
           {count(answer.columns, "column")} by {count(answer.rows, "row")}
           {answer.columns * answer.rows > answer.count && (
-            <>, {answer.columns * answer.rows - answer.count} places of them empty</>
+            <>, {answer.columns * answer.rows - answer.count} positions empty</>
           )}
           .{" "}
         </>

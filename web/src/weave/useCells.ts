@@ -2,11 +2,11 @@ import { useMemo } from "react";
 import { useBook, useChange } from "../api/book";
 
 // What can be done with cells by hand; each is one change that can be undone.
-export function useCells(picked: number[]) {
+export function useCells(selected: number[]) {
   const book = useBook();
   const { ask } = useChange();
   return useMemo(() => {
-    const deed = (what: string, more: Record<string, unknown> = {}, numbers = picked) =>
+    const deed = (what: string, more: Record<string, unknown> = {}, numbers = selected) =>
       ask("cells", {
         do: what,
         cells: book.cells.filter((cell) => numbers.includes(cell.number)).map((cell) => cell.id),
@@ -15,14 +15,14 @@ export function useCells(picked: number[]) {
     const perMm = (scale: number) => scale / 1000 / book.reference.metres_per_unit;
     return {
       deed,
-      // By millimetres on paper of the first picked cell's sheet, y up.
+      // By millimetres on paper of the first selected cell's sheet, y up.
       nudge: (dx: number, dy: number) => {
-        const scale = book.cells.find((cell) => cell.number === picked[0])?.scale;
+        const scale = book.cells.find((cell) => cell.number === selected[0])?.scale;
         if (scale) void deed("move", { dx: dx * perMm(scale), dy: dy * perMm(scale) }).catch(() => undefined);
       },
       perMm,
     };
-  }, [ask, book.cells, book.reference.metres_per_unit, picked]);
+  }, [ask, book.cells, book.reference.metres_per_unit, selected]);
 }
 
 export type CellDeeds = ReturnType<typeof useCells>;

@@ -4,7 +4,7 @@ import { mm } from "../api/words";
 // What an index does, in the words of the sentence.
 export const KINDS = [
   { value: "grid", title: "a grid", note: "rows and columns over an area" },
-  { value: "strip", title: "a strip", note: "frames turned to follow a line" },
+  { value: "strip", title: "a strip", note: "frames rotated to follow a line" },
   { value: "features", title: "a sheet for each feature", note: "of the study area" },
   { value: "layer", title: "the shapes of a layer", note: "an index drawn elsewhere" },
 ] as const;
@@ -16,9 +16,9 @@ export const ORDERS = [
   { value: "columns_back_forth", title: "columns back and forth" },
   { value: "clockwise", title: "clockwise round the middle" },
   { value: "counter_clockwise", title: "counter-clockwise round the middle" },
-  { value: "as_woven", title: "as they were woven" },
+  { value: "as_generated", title: "as generated" },
   { value: "names", title: "by name" },
-  { value: "attribute", title: "by an attribute" },
+  { value: "field", title: "by a field" },
   { value: "by_hand", title: "by hand" },
 ] as const;
 
@@ -56,18 +56,23 @@ export const overlapAsText = (index: Index) => {
 // How a grid lies, in a few words.
 export function gridInWords(index: Index): string {
   if (index.fewest)
-    return index.fewest === "turned" ? "moved and turned for the fewest sheets" : "moved for the fewest sheets";
+    return index.fewest === "turned" ? "moved and rotated for the fewest sheets" : "moved for the fewest sheets";
   const step =
-    index.step?.x || index.step?.y
-      ? `, stepping ${index.step.x ?? "by the overlap"}${index.step.y && index.step.y !== index.step.x ? ` and ${index.step.y}` : ""}`
+    index.spacing?.x || index.spacing?.y
+      ? `, spaced ${index.spacing.x ?? "by the overlap"}${index.spacing.y && index.spacing.y !== index.spacing.x ? ` and ${index.spacing.y}` : ""}`
       : "";
   const start =
-    index.start?.kind === "round"
-      ? `corners on multiples of ${index.start.multiple}`
-      : index.start?.kind === "point"
+    index.origin?.kind === "round"
+      ? `corners on multiples of ${index.origin.multiple}`
+      : index.origin?.kind === "point"
         ? "from a point"
         : "centred";
-  const turn = index.turn === "best" ? ", turned as the area lies" : index.turn ? `, turned by ${index.turn}°` : "";
+  const turn =
+    index.rotation_deg === "align"
+      ? ", aligned to the area"
+      : index.rotation_deg
+        ? `, rotated ${index.rotation_deg}° clockwise`
+        : "";
   const keep =
     index.keep === "all"
       ? ", all cells"
@@ -78,18 +83,18 @@ export function gridInWords(index: Index): string {
 }
 
 export function stripInWords(index: Index): string {
-  const turn = index.most_turn_deg ?? 180;
-  return `${mm(index.lead_mm ?? 10)} inside the sides, ${index.upward === "route" ? "turned along the route" : turn === 0 ? "never turned" : turn === 180 ? "turned freely" : `turned by at most ${turn}°`}${index.reverse ? ", the other way" : ""}`;
+  const turn = index.maximum_rotation_deg ?? 180;
+  return `${mm(index.clearance_mm ?? 10)} clear of the sides, ${index.upward === "route" ? "rotated along the route" : turn === 0 ? "no rotation" : turn === 180 ? "free rotation" : `rotation up to ${turn}°`}${index.reverse ? ", reversed" : ""}`;
 }
 
 export function ruleInWords(index: Index): string {
-  switch (index.rule?.kind) {
+  switch (index.scale_rule?.kind) {
     case "fit":
-      return `at a scale that fits each with ${index.rule.margin ?? "10 %"} to spare`;
-    case "ladder":
-      return "at the first scale of a ladder that fits";
-    case "attribute":
-      return `at the scale in ${index.rule.attribute ?? "an attribute"}`;
+      return `at a scale that fits each with a margin of ${index.scale_rule.margin ?? "10 %"}`;
+    case "standard_scales":
+      return "at the first standard scale that fits";
+    case "field":
+      return `at the scale in ${index.scale_rule.field ?? "a field"}`;
     default:
       return "at the same scale";
   }
@@ -98,5 +103,5 @@ export function ruleInWords(index: Index): string {
 // How sheets are called: the core's own example of the pattern, or the attribute.
 export function namesInWords({ naming, document }: Book): string {
   if (naming.example.length > 0) return `${naming.example.join(", ")}…`;
-  return document.index.naming?.attribute ? `by ${document.index.naming.attribute}` : "by their identity";
+  return document.index.naming?.field ? `by ${document.index.naming.field}` : "by their identity";
 }

@@ -5,7 +5,7 @@ module TileLoom
     module Styles
       # One bar of dark and light divisions.
       class Alternating < Style
-        kind "alternating", "Chequered", rank: 1
+        kind "chequered", "Chequered", rank: 1
 
         def nodes(xs, zero, top) = [frame(xs, top, height), *filled(dark(cells(xs, top, height), zero))]
       end

@@ -5,7 +5,7 @@ module TileLoom
     module Styles
       # A line with ticks up, down or through it.
       class Line < Style
-        kind "line", "Ticked line", rank: 4
+        kind "ticked_line", "Ticked line", rank: 4
         part :ticks,
           Values::Choice.new("up", "down", "through"),
           default: "up",

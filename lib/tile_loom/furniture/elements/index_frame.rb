@@ -3,12 +3,12 @@
 module TileLoom
   module Furniture
     module Elements
-      # The whole index over its ground, with the names of the sheets: what a key sheet is made for.
+      # The whole index over its ground, with the names of the sheets: what an index sheet is made for.
       class IndexFrame < Element
-        kind "key_frame", "Key frame", rank: 12
+        kind "index_frame", "Index frame", rank: 12
         start "border" => {"width_mm" => 0.35}
-        only_one "A key sheet has one key frame, which decides its scale."
-        refused_on sheets: "A key frame belongs on the key sheet; a locator shows the index on every sheet."
+        only_one "An index sheet has one index frame, which decides its scale."
+        refused_on sheets: "An index frame belongs on the index sheet; a locator shows the index on every sheet."
 
         include Gridded
 
@@ -28,6 +28,8 @@ module TileLoom
           View::IndexMap.new(book: sheet.book, source: sheet.source, cells: sheet.cells, box: box, **manner(sheet))
 
         def view_on(sheet) = map(sheet, box(sheet.page)).view
+
+        def shown_rules(sheet) = map(sheet, box(sheet.page)).shown_rules
 
         private
 

@@ -8,7 +8,7 @@ module TileLoom
         kind "map_frame", "Map frame", rank: 1
         start "border" => {"width_mm" => 0.4}, "grids" => []
         only_one "A layout has one map frame so far, which decides the cells."
-        refused_on key: "A map frame shows one cell; the key sheet has a key frame."
+        refused_on key: "A map frame shows one cell; the index sheet has an index frame."
 
         include Gridded
 
@@ -24,6 +24,10 @@ module TileLoom
 
         def view_on(sheet) = sheet.view
 
+        def shown_rules(sheet) = sheet.ground_drawing(view_on(sheet)).shown_rules
+
+        def left_out(sheet) = hidden? ? [] : [*super, *sheet.ground_drawing(view_on(sheet)).names_left_out]
+
         private
 
         # Grids, labels and border: [below the ground, above it].
@@ -31,7 +35,7 @@ module TileLoom
           sheet.part(
             "surround",
             JSON.generate(given.slice("grids", "border")),
-            sheet.book.key_of("reference", "faces"),
+            sheet.book.key_of("crs", "faces"),
             sheet.page.width_mm,
             sheet.page.height_mm,
             *view.place,

@@ -6,7 +6,7 @@ module TileLoom
       # Arrows to true, grid and magnetic north, with the angles between them in words below. Norths that had to be
       # drawn further apart than they are, are marked as not to scale.
       class NorthDiagram < Element
-        kind "north_diagram", "Diagram of norths", rank: 15
+        kind "north_diagram", "Declination diagram", rank: 15
         part :face, Values::Types::FACE, default: "sans"
         part :size_pt, Values::Types::SIZE_PT, default: 6.5
         part :colour, Values::Types::COLOUR, default: "#1f2a30"
@@ -37,11 +37,11 @@ module TileLoom
         def words(norths, date, fan)
           told = ["Convergence #{View::Norths.words(norths.convergence_deg)}"]
           if norths.declination_deg
-            told << "Declination #{View::Norths.words(norths.declination_deg)} (#{date.strftime("%Y-%m")})"
-            told << "changing #{View::Norths.words(norths.declination_change_deg)} a year"
-            told << "Grid to magnetic #{View::Norths.words(norths.grid_magnetic_deg)}"
+            told << "Declination #{View::Norths.words(norths.declination_deg)} (#{date.strftime("%B %Y")})"
+            told << "Annual change #{View::Norths.words(norths.declination_change_deg)}"
+            told << "Grid–magnetic angle #{View::Norths.words(norths.grid_magnetic_deg)}"
           else
-            told << "Magnetic north not known"
+            told << "Magnetic north unavailable"
           end
           told << "Angles not to scale" if fan.widened?
           told

@@ -18,14 +18,14 @@ module TileLoom
           choice("level", "grid"),
           default: "level",
           about: "Along the page's horizontal on the ground, or along the grid as the reference counts."
-        part :at,
+        part :true_at,
           Values::Record.new(nil, point) { |x_mm:, y_mm:| [x_mm, y_mm] },
           about: "The place on the page where it is true; the frame's middle where none is given."
         part :error_limit_percent,
           number(above: 0, most: 100),
           default: 1,
           about: "Off by more than this anywhere in the frame, it is warned of."
-        part :over_limit, choice("warn", "by_latitude"), default: "warn"
+        part :if_exceeded, choice("warn", "by_latitude"), default: "warn"
         part :fitted,
           choice("book", "sheet"),
           default: "book",
@@ -106,17 +106,17 @@ module TileLoom
 
         # The View::Measure that it is drawn by.
         def measure(sheet) =
-          if at.nil? && measured == "level"
+          if true_at.nil? && measured == "level"
             measure_of(view(sheet), sheet)
           else
-            View::Measure.new(view(sheet), at: at, along: measured)
+            View::Measure.new(view(sheet), at: true_at, along: measured)
           end
 
         def limit = error_limit_percent / 100
 
         # Is it drawn as a bar by latitude on this sheet?
         def by_latitude?(sheet) =
-          over_limit == "by_latitude" &&
+          if_exceeded == "by_latitude" &&
             measure(sheet).then { |found| found.error.share.abs > limit && found.cylindrical? }
 
         # The view of the frame that it is bound to.
@@ -155,7 +155,7 @@ module TileLoom
         end
 
         def metres_per_mm(view)
-          View::Measure.new(view, at: at, along: measured).per_mm
+          View::Measure.new(view, at: true_at, along: measured).per_mm
         rescue Invalid
           nil
         end

@@ -16,10 +16,7 @@ module TileLoom
         part :anchor, choice("top", "middle", "bottom"), default: "top"
         part :tracking_pt, number(-20..100), default: 0
         part :line_height, number(0.5..5), default: 1.2
-        part :minimum_pt,
-          Values::Types::SIZE_PT,
-          key: "least_pt",
-          about: "Down to which size it may shrink to fit its box."
+        part :minimum_pt, Values::Types::SIZE_PT, about: "Down to which size it may shrink to fit its box."
         part :padding_mm, Values::Types::LENGTH_MM, default: 0
         part :fill, Scene::Fill::TYPE
         part :stroke, Scene::Stroke::TYPE, under: {"join" => "miter"}

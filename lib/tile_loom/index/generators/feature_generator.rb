@@ -6,8 +6,8 @@ module TileLoom
       # One sheet for each feature of the study area.
       class FeatureGenerator < Generator
         kind "features", "Sheets by feature", rank: 3
-        named_by "attribute"
-        part :rule, ScaleRule.type, default: {"kind" => "hold"}, about: "Sheets by feature: their scale."
+        named_by "field"
+        part :scale_rule, ScaleRule.type, default: {"kind" => "fixed"}, about: "Sheets by feature: their scale."
         part :centre,
           Values::Choice.new("extent", "inner"),
           default: "extent",
@@ -21,7 +21,7 @@ module TileLoom
           weaver =
             ByFeature.new(
               size: ->(scale) { size(scale) },
-              rule: @index.rule.holding(@index.scale),
+              rule: @index.scale_rule.holding(@index.scale),
               centre: @index.centre,
               several: @index.several?,
               overlap_mm: overlap_mm

@@ -11,7 +11,7 @@ module TileLoom
         # What cells are called (a kind of Naming) and in which order they are taken (of Order) where nothing is said.
         def self.named_by(kind = @named_by) = @named_by = kind
 
-        def self.ordered_by(kind = @ordered_by || "as_woven") = @ordered_by = kind
+        def self.ordered_by(kind = @ordered_by || "as_generated") = @ordered_by = kind
 
         # Sentences that are to be told of what was woven.
         attr_reader :notes

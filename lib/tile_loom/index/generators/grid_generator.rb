@@ -53,18 +53,17 @@ module TileLoom
           about: "Grid: which cells stay: those that touch the area, that hold at least this share of area, or all."
         part :spacing,
           Values::Record.new(nil, sides) { |**found| found },
-          key: "step",
           default: {},
           about:
             "Grid: neighbours are so far apart on the ground, each way its own, whatever the frame shows; in place of an overlap."
-        part :start,
+        part :origin,
           Values::Plain.new({"oneOf" => begins}),
           about:
             "Grid: sheet corners on multiples of a ground length, or a corner at a point of the reference; without it the grid is centred on the area."
-        part :turn,
-          Values::Plain.new({"oneOf" => [{"const" => "best"}, turned]}),
+        part :rotation_deg,
+          Values::Plain.new({"oneOf" => [{"const" => "align"}, turned]}),
           default: 0,
-          about: "Grid: counter-clockwise in degrees, or \"best\", as the area lies."
+          about: "Grid: clockwise in degrees, or \"align\", as the area lies."
         part :fewest,
           Values::Choice.new("moved", "turned"),
           about: "Grid: look for the place (and the turn) at which the fewest sheets cover."
@@ -92,10 +91,11 @@ module TileLoom
         # Ground lengths by which neighbours are apart, in place of an overlap.
         def step = %i[x y].map { |axis| @index.spacing[axis]&.then { |length| @index.units(length, @crs) } }
 
-        def turn = (@index.turn == "best") ? area.best_turn_deg : @index.turn.to_f
+        # Counter-clockwise, as the plane counts.
+        def turn = (@index.rotation_deg == "align") ? area.best_turn_deg : -@index.rotation_deg.to_f
 
         def start
-          given = @index.start or return Grid::CENTRED
+          given = @index.origin or return Grid::CENTRED
           multiple = given["multiple"] && @index.units(Units::Length.parse(given["multiple"]), @crs)
           Grid::Start.new(kind: given["kind"], x: given["x"], y: given["y"], multiple: multiple)
         end
@@ -114,9 +114,13 @@ module TileLoom
             (found.saved.zero? ? "none fewer than" : "#{found.saved} fewer than the #{found.plain} of") +
             " the plain grid"
           turned =
-            found.grid.turn_deg.zero? ? "" : ", turned by #{Units::Number.plain(found.grid.turn_deg, decimals: 1)}°"
-          @notes << "The fewest sheets found: #{found.cells.length}, #{saved}#{turned}. No cover can do with fewer " \
-            "than #{found.bound}."
+            if found.grid.turn_deg.zero?
+              ""
+            else
+              ", rotated #{Units::Number.plain(-found.grid.turn_deg, decimals: 1)}° clockwise"
+            end
+          @notes << "The fewest sheets found: #{found.cells.length}, #{saved}#{turned}. At least #{found.bound} are " \
+            "needed."
           found.cells
         end
       end

@@ -6,19 +6,21 @@ module TileLoom
       # Cells from polygons that were drawn elsewhere.
       class LayerGenerator < Generator
         kind "layer", "Cells of a layer", rank: 4
-        named_by "attribute"
-        part :scale_attribute, Values::Text.new(least: 1, most: 200), about: "From a layer: where the scale is."
-        part :turn_attribute,
+        named_by "field"
+        part :scale_field, Values::Text.new(least: 1, most: 200), about: "From a layer: where the scale is."
+        part :rotation_field,
           Values::Text.new(least: 1, most: 200),
-          about: "From a layer: where the turn is, counter-clockwise in degrees."
+          about: "From a layer: where the rotation in degrees is."
+        part :rotation_sense, Values::Choice.new("clockwise", "counter_clockwise"), default: "clockwise"
 
         def cells
           weaver =
             FromLayer.new(
               size: ->(scale) { size(scale) },
               scale: @index.scale,
-              scale_attribute: @index.scale_attribute,
-              turn_attribute: @index.turn_attribute
+              scale_field: @index.scale_field,
+              rotation_field: @index.rotation_field,
+              clockwise: @index.rotation_sense == "clockwise"
             )
           cells = weaver.cells(features) { |feature| name_of(feature) }
           if weaver.misfits.any?

@@ -9,27 +9,25 @@ module TileLoom
         named_by "numbers"
         part :clearance_mm,
           Values::Number.new(0..5000),
-          key: "lead_mm",
           default: 10,
           about: "Strip: how far the line stays inside the frame's sides."
-        part :maximum_turn_deg,
+        part :maximum_rotation_deg,
           Values::Number.new(0..180),
-          key: "most_turn_deg",
           default: 180,
-          about: "Strip: how far frames may be turned either way."
+          about: "Strip: how far frames may be rotated either way."
         part :upward,
           Values::Choice.new("north", "route"),
           default: "north",
           about:
             "Strip: frames turned one sense, so that north is up on as many as can be, or so that all are read along the route."
-        part :gap,
+        part :gap_tolerance,
           Values::Types::GROUND_LENGTH,
           default: "0 m",
           about: "Strip: gaps of the line up to this length are bridged."
         part :reverse, Values::Flag.new, default: false, about: "Strip: followed the other way."
 
         def cells
-          chains = Chain.of(features, gap: @index.units(@index.gap, @crs), reverse: @index.reverse?)
+          chains = Chain.of(features, gap: @index.units(@index.gap_tolerance, @crs), reverse: @index.reverse?)
           if chains.empty?
             raise Invalid.new("The study area holds no line to follow; choose a layer of lines.", path: "/index/area")
           end
@@ -42,7 +40,7 @@ module TileLoom
               size: size,
               lead_mm: @index.clearance_mm,
               overlap_mm: overlap_mm.first,
-              most_turn_deg: @index.maximum_turn_deg,
+              most_turn_deg: @index.maximum_rotation_deg,
               upward: @index.upward
             )
           [strip.cells(chains), nil]
