@@ -4,15 +4,15 @@ module App
   # The cells of a book as a file in an open format, and cells out of such a file. Attributes: number, name,
   # row, column, scale, rotation (clockwise, degrees), x and y of the middle, corners as well-known text.
   class CellFile
-    FORMATS = VectorFile::FORMATS.keys.freeze
+    FORMATS = TileLoom::Data::VectorFile::FORMATS.keys.freeze
     COLUMNS = %w[number name row column scale rotation x y pinned].freeze
     CORNERS = "corners"
 
     def initialize(book) = @book = book
 
-    # A VectorFile to write to, and what to write.
+    # A TileLoom::Data::VectorFile to write to, and what to write.
     def written(format)
-      VectorFile.new(
+      TileLoom::Data::VectorFile.new(
         "#{TileLoom::Document::Starter.id_for(@book.title, [])}-cells",
         format,
         crs: @book.crs,

@@ -7,7 +7,7 @@ module App
 
     def initialize(layer, format)
       @layer = layer
-      @file = VectorFile.new(layer.key, format, crs: layer.book.crs, among: FORMATS, of: "layers")
+      @file = TileLoom::Data::VectorFile.new(layer.key, format, crs: layer.book.crs, among: FORMATS, of: "layers")
     end
 
     def type = @file.type

@@ -62,7 +62,7 @@ module App
       def show(arrival, layers, reference, shifts)
         book = Book.find(arrival.book_id)
         old = replaced(arrival)
-        remarks = old ? LayerDifference.new(old, layers.first).sentences : []
+        remarks = old ? difference(old, layers.first) : []
         BookChanges
           .new(book, session: arrival.session)
           .record_import(old ? "Update #{old.title} from #{arrival.name}" : "Import #{arrival.name}") do
@@ -81,6 +81,8 @@ module App
         Layer.find_by(book_id: arrival.book_id, key: arrival.replaces, removed: false) or
           raise TileLoom::Invalid.new("The layer that was to be updated has been removed from the book.")
       end
+
+      def difference(old, fresh) = TileLoom::Data::Difference.new(old.as_they_came, fresh.as_they_came).sentences
 
       # Style, labels, place and name stay.
       def take_over(old, fresh)

@@ -10,7 +10,7 @@ module App
     attribute :style, :json
     # name → type of the attributes (TileLoom::Data::AttributeTypes); nil where not known.
     attribute :fields, :json
-    # [[level, tolerance in reference units], …], the coarsest last; see CoarseLevels.
+    # [[level, tolerance in reference units], …], the coarsest last: TileLoom::Data::Generalisation.
     attribute :coarse_levels, :json
 
     # What of a document's entry is not the layer's style.
@@ -66,6 +66,16 @@ module App
             identity,
             {"type" => "Feature", "properties" => properties, "geometry" => TileLoom::Geometry::Geojson.of(shape)}
           )
+        end
+      end
+    end
+
+    # Its features before they were brought to the book's reference or mended: another reference or a mended ring is no
+    # change of the data. TileLoom::Data::Difference::Row list.
+    def as_they_came
+      to_enum(:each_batch, 5_000, :properties, :original).flat_map do |rows|
+        rows.map do |_, properties, original|
+          TileLoom::Data::Difference::Row.new(properties, Digest::MD5.digest(original.to_s))
         end
       end
     end

@@ -4,24 +4,6 @@ module App
   module Routes
     # What an index would come to, before anything is kept.
     class Weave < Base
-      # Scales beside the wanted one, so that nobody finds a scale by trial and error.
-      NEIGHBOURS = [
-        500,
-        1000,
-        1250,
-        2000,
-        2500,
-        4000,
-        5000,
-        10_000,
-        12_500,
-        20_000,
-        25_000,
-        50_000,
-        100_000,
-        250_000
-      ].freeze
-
       # The outline that the map shows is true to this share of the area's larger side.
       MOST_OUTLINE = 1.0 / 3000
 
@@ -55,9 +37,8 @@ module App
       post "/api/books/:book_id/scales" do
         settings = changed(body_json)
         kept = (settings == book.settings) ? {settings.dig("index", "scale") => book.index.rows.length} : {}
-        json(
-          scales_near(settings).map { |scale| {"scale" => scale, "count" => kept[scale] || count(settings, scale)} }
-        )
+        scales = TileLoom::Index::StandardScales.beside(settings.dig("index", "scale"))
+        json(scales.map { |scale| {"scale" => scale, "count" => kept[scale] || count(settings, scale)} })
       end
 
       # The frame or the data changed since the cells were woven: weave by what is now, or keep the cells.
@@ -101,13 +82,6 @@ module App
         settings = MergePatch.apply(book.settings, request_body["patch"] || {})
         TileLoom::Document::Check.demand(settings, enclosures: Enclosure.reader)
         settings
-      end
-
-      def scales_near(settings)
-        scale = settings.dig("index", "scale")
-        below = NEIGHBOURS.select { |other| other < scale }.last(2)
-        above = NEIGHBOURS.select { |other| other > scale }.first(2)
-        [*below, scale, *above]
       end
 
       # Of a plain grid: the fewest sheets are looked for at the scale that is chosen alone. nil where there

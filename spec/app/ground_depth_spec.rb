@@ -95,7 +95,7 @@ RSpec.describe "Ground in depth" do
     end
 
     it "answer a map that is zoomed out with fewer vertices, within a pixel, and never a sheet" do
-      stub_const("App::CoarseLevels::VERTICES", 1000)
+      stub_const("TileLoom::Data::Generalisation::VERTICES", 1000)
       Delayed::Worker.new(quiet: true).work_off
       layer
       Delayed::Worker.new(quiet: true).work_off
@@ -113,7 +113,7 @@ RSpec.describe "Ground in depth" do
     end
 
     it "let one of many points stand for those that look the same, but not for others" do
-      stub_const("App::CoarseLevels::FEATURES", 10)
+      stub_const("TileLoom::Data::Generalisation::FEATURES", 10)
       points =
         (0...400).map do |i|
           {

@@ -4,33 +4,7 @@ module TileLoom
   module Document
     # A standard scale at which an area makes a handy book, with its neighbours and what each would take.
     class ScaleProposal
-      # The usual scales of plans and maps (common practice).
-      STANDARD = [
-        100,
-        200,
-        250,
-        500,
-        1000,
-        1250,
-        2000,
-        2500,
-        4000,
-        5000,
-        10_000,
-        12_500,
-        20_000,
-        25_000,
-        50_000,
-        100_000,
-        250_000,
-        500_000,
-        1_000_000,
-        2_500_000,
-        5_000_000,
-        10_000_000,
-        25_000_000,
-        50_000_000
-      ].freeze
+      STANDARD = Index::StandardScales::ALL
       # So many sheets are a book that can be leafed through and carried.
       HANDY = 6..60
       # Of scales that give so many, the one nearest in proportion to this number.

@@ -52,11 +52,7 @@ module TileLoom
       def near?(one, other) = (one - other).abs <= other * TOLERANCE
 
       def scale_of(feature) =
-        if @scale_field
-          ScaleRule.new({"kind" => "field", "field" => @scale_field}).scale(nil, feature.attributes)
-        else
-          @scale
-        end
+        @scale_field ? ScaleRule.denominator(@scale_field, feature.attributes, path: "/index/scale_field") : @scale
 
       # Middle, sides and turn of the smallest rectangle round the polygon, its longer side along the frame's.
       def place(feature)

@@ -33,7 +33,7 @@ module TileLoom
         when "standard_scales"
           rung(need.call(inside(frame_mm)))
         when "field"
-          read(attributes)
+          self.class.denominator(field, attributes, path: "#{path}/field")
         else
           held
         end
@@ -45,6 +45,19 @@ module TileLoom
         (PLEASANT.map { |step| step * power } + [10 * power])
           .find { |step| step >= scale * (1 - 1e-9) }
           .then { |found| Units::Number.tidy(found.to_f) }
+      end
+
+      # The denominator that a feature's field holds, as a number or as "1:2,500". path: JSON pointer of the setting
+      # that names the field; Invalid carries it.
+      def self.denominator(field, attributes, path:)
+        value = Float(attributes[field].to_s.delete(" ,").sub(/\A1:/, ""), exception: false)
+        return Units::Number.tidy(value) if value&.finite? && value.positive?
+        found = attributes[field].to_s[0, 40]
+        raise Invalid.new(
+          "The field “#{field}” is “#{found}” for a feature, which is no scale; write denominators such as 2500, or " \
+          "choose another rule.",
+          path: path
+        )
       end
 
       private
@@ -72,18 +85,6 @@ module TileLoom
       def rung(need)
         ladder = standard_scales.sort
         ladder.find { |scale| scale >= need * (1 - 1e-9) } || ladder.last
-      end
-
-      def read(attributes)
-        name = field
-        value = Float(attributes[name].to_s.delete(" ,").sub(/\A1:/, ""), exception: false)
-        return Units::Number.tidy(value) if value&.finite? && value.positive?
-        found = attributes[name].to_s[0, 40]
-        raise Invalid.new(
-          "The field “#{name}” is “#{found}” for a feature, which is no scale; write denominators such as 2500, or " \
-          "choose another rule.",
-          path: "#{path}/field"
-        )
       end
     end
   end

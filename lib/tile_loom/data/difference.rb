@@ -1,0 +1,69 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Data
+    # What another version of a layer brings: which features are added, removed, changed, unchanged. Features are
+    # matched by a field that tells them apart in both versions, else by being the same.
+    class Difference
+      # A feature as it came: its fields, and what tells its geometry from another (equal for equal geometry).
+      Row = Struct.new(:properties, :shape)
+
+      # Fields that are identifiers by custom come first.
+      LIKELY = /\A(fid|id|gid|uid|uuid|code|key|ref|number|no|name)\z/i
+      NAMED = 5
+
+      # Each a list of Rows.
+      def initialize(before, after)
+        @before, @after = before, after
+      end
+
+      # Sentences, the counts first.
+      def sentences
+        old, new = keyed(@before), keyed(@after)
+        added, removed = new.keys - old.keys, old.keys - new.keys
+        changed = (old.keys & new.keys).reject { |key| old[key] == new[key] }
+        same = new.length - added.length - changed.length
+        [
+          "#{added.length} added, #{removed.length} removed, #{changed.length} changed, #{same} " \
+            "unchanged#{" (matched by #{field})" if field}.",
+          *list("Added", added),
+          *list("Removed", removed),
+          *list("Changed", changed)
+        ]
+      end
+
+      private
+
+      def field
+        return @field if defined?(@field)
+        names = [@before, @after].map { |rows| rows.first&.properties.to_h.keys }.reduce(:&)
+        @field =
+          names
+            .sort_by
+            .with_index { |name, index| [name.match?(LIKELY) ? 0 : 1, index] }
+            .find { |name| tells_apart?(name) }
+      end
+
+      def tells_apart?(name)
+        [@before, @after].all? do |rows|
+          values = rows.map { |row| row.properties[name] }
+          values.none?(nil) && values.uniq.length == values.length
+        end
+      end
+
+      # identity → what it is made of. Without a field that tells them apart the whole is the identity, and equal ones
+      # are counted.
+      def keyed(rows)
+        return rows.to_h { |row| [row.properties[field], [row.properties, row.shape]] } if field
+        seen = Hash.new(0)
+        rows.to_h { |row| [row.properties, row.shape].then { |whole| [[whole, seen[whole] += 1], whole] } }
+      end
+
+      def list(title, keys)
+        return [] if keys.empty? || !field
+        named = keys.first(NAMED).join(", ")
+        ["#{title}: #{named}#{" and #{keys.length - NAMED} more" if keys.length > NAMED}."]
+      end
+    end
+  end
+end

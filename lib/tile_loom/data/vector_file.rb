@@ -1,0 +1,100 @@
+# frozen_string_literal: true
+
+require "tmpdir"
+
+module TileLoom
+  module Data
+    # Features written as a file in an open format by GDAL, in the book's reference (GeoJSON: in longitude and
+    # latitude, as RFC 7946 asks).
+    class VectorFile
+      # Ending of the file that GDAL writes (which tells it the format), ending of the download, type. GDAL zips
+      # a Shapefile whose name ends in .shp.zip by itself.
+      FORMATS = {
+        "geojson" => %w[.geojson .geojson application/geo+json],
+        "gpkg" => %w[.gpkg .gpkg application/geopackage+sqlite3],
+        "shp" => %w[.shp.zip .zip application/zip],
+        "csv" => %w[.csv .csv text/csv]
+      }.freeze
+
+      # GDAL's name of what writes each, its last word.
+      DRIVERS = {"geojson" => "GeoJSON", "gpkg" => "GPKG", "shp" => "Shapefile", "csv" => "CSV"}.freeze
+
+      attr_reader :type
+
+      # title: of the file; layer: of the layer in it; crs: a Crs::System that the features are in; among: the formats
+      # to choose from, Invalid where it is none of them; of: what is written, in words; degree_places: decimals of
+      # longitude and latitude; shape: what a table calls its well-known text.
+      def initialize(title, format, crs:, among:, of:, layer: title, degree_places: 9, shape: "shape")
+        unless among.include?(format)
+          raise Invalid.new("“#{format}” is not a format for #{of}; use one of #{among.join(", ")}.")
+        end
+        @title, @layer, @format, @crs, @degree_places, @shape = title, layer, format, crs, degree_places, shape
+        @written, @ending, @type = FORMATS.fetch(format)
+      end
+
+      # Of the download.
+      def name = "#{@title}#{@ending}"
+
+      # features: hashes of GeoJSON Features in the book's reference, one at a time. Yields the finished file,
+      # which is gone after the block.
+      def make(features)
+        Dir.mktmpdir("tile-loom-export") do |folder|
+          source = File.join(folder, "source.geojsonl")
+          File.open(source, "w") do |io|
+            features.each { |feature| io.puts(JSON.generate(degrees? ? in_degrees(feature) : feature)) }
+          end
+          written = File.join(folder, "#{@title}#{@written}")
+          GdalProcess.new(name, drivers: [DRIVERS.fetch(@format)]).capture(
+            "ogr2ogr",
+            "-a_srs",
+            degrees? ? LONGITUDE_FIRST : @crs.code,
+            *options,
+            "-nln",
+            @layer,
+            written,
+            source
+          )
+          yield written
+        end
+      end
+
+      private
+
+      LONGITUDE_FIRST = "OGC:CRS84"
+
+      def degrees? = @format == "geojson"
+
+      # By the book's own way to WGS 84, so that what goes out comes in again where it was.
+      def in_degrees(feature)
+        feature.merge("geometry" => feature["geometry"] && geometry_in_degrees(feature["geometry"]))
+      end
+
+      def geometry_in_degrees(geometry)
+        if geometry["geometries"]
+          return geometry.merge("geometries" => geometry["geometries"].map { |part| geometry_in_degrees(part) })
+        end
+        places = geometry["coordinates"].flatten
+        @transform ||= Crs::Transform.between(@crs, Crs::System.find(LONGITUDE_FIRST))
+        found = @transform.forward(places, strict: true).each_slice(2)
+        geometry.merge("coordinates" => filled(geometry["coordinates"], found))
+      end
+
+      # The same nesting with other positions, taken from an enumerator.
+      def filled(part, positions) =
+        part.first.is_a?(Numeric) ? positions.next : part.map { |inner| filled(inner, positions) }
+
+      def options
+        case @format
+        when "geojson"
+          ["-lco", "RFC7946=YES", "-lco", "COORDINATE_PRECISION=#{@degree_places}"]
+        when "shp"
+          %w[-lco ENCODING=UTF-8]
+        when "csv"
+          ["-lco", "GEOMETRY=AS_WKT", "-lco", "GEOMETRY_NAME=#{@shape}"]
+        else
+          []
+        end
+      end
+    end
+  end
+end
