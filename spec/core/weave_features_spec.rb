@@ -7,7 +7,9 @@ RSpec.describe TileLoom::Index::ByFeature do
     ->(scale) { TileLoom::Index::CellSize.new(frame_width_mm: 200, frame_height_mm: 150, scale: scale, crs: crs) }
 
   def rule(kind, **more) =
-    TileLoom::Index::ScaleRule.new({"kind" => kind, **more.transform_keys(&:to_s)}, path: "/index/scale_rule").holding(1000)
+    TileLoom::Index::ScaleRule
+      .new({"kind" => kind, **more.transform_keys(&:to_s)}, path: "/index/scale_rule")
+      .holding(1000)
 
   def weave(features, rule: self.rule("fixed"), **options)
     weaver = described_class.new(size: size, rule: rule, **options)
