@@ -31,7 +31,7 @@ RSpec.describe App::Routes::Grids do
     metric, graticule = told["grids"]
     expect(metric).to include(
       "id" => "metric",
-      "sentence" => "A line every 100 m, 40 mm apart; labels bottom and left.",
+      "sentence" => "Lines 100 m apart, 40 mm on paper; labels bottom and left.",
       "warnings" => [],
       "interval" => {
         "x" => "100 m",
@@ -40,7 +40,7 @@ RSpec.describe App::Routes::Grids do
       "angles" => false
     )
     expect(graticule["sentence"]).to match(
-      /\AA line every \d+″ of longitude and \d+″ of latitude, [\d.]+ and [\d.]+ mm apart; labels top and right\.\z/
+      /\ALines every \d+″ of longitude and \d+″ of latitude, [\d.]+ and [\d.]+ mm on paper; labels top and right\.\z/
     )
     expect(told["presets"].map { |preset| preset["key"] }).to eq(%w[metric utm mgrs graticule dots])
     expect(told["beyond"].values).to all(eq(0))
@@ -61,7 +61,7 @@ RSpec.describe App::Routes::Grids do
   it "tries a grid without keeping it: words, interval and ghost lines" do
     send_json(:post, "#{path}/try", {grid: frame["grids"][0].merge("target_mm" => 100)})
     expect(answer).to include(
-      "sentence" => "A line every 200 m, 80 mm apart; labels bottom and left.",
+      "sentence" => "Lines 200 m apart, 80 mm on paper; labels bottom and left.",
       "interval" => {
         "x" => "200 m",
         "y" => "200 m"
@@ -101,7 +101,7 @@ RSpec.describe App::Routes::Grids do
     send_json(:post, "#{path}/copy", {id: "metric"})
     expect(frame("index_layout")["grids"].map { |grid| grid["id"] }).to eq(["metric"])
     get path(0), {}, "HTTP_HOST" => "localhost"
-    expect(answer["grids"][0]["sentence"]).to match(/\AA line every /)
+    expect(answer["grids"][0]["sentence"]).to match(/\ALines /)
     expect(answer["grids"][0]["warnings"]).to eq([])
     get "/api/books/#{book.id}/sheets/0.svg", {}, "HTTP_HOST" => "localhost"
     expect(last_response.status).to eq(200)

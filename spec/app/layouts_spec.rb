@@ -74,7 +74,7 @@ RSpec.describe App::Routes::Layouts do
   # Six cells, two rows of three: the second in the first row is B1.
   it "adds an index sheet that shows every cell by name, designs it apart, prints it first, and does without it" do
     send_json(:post, "/api/books/#{book.id}/layout/key", {on: true})
-    expect(answer["key_frame"]["elements"].keys).to include("key", "title")
+    expect(answer["key_frame"]["elements"].keys).to include("index", "title")
     send_json(:post, "/api/books/#{book.id}/layout/boxes", {role: "key", boxes: {"title" => [30, 20, 100, 12]}})
     expect(answer["document"]["index_layout"]["elements"].find { |known| known["id"] == "title" }["place"]).to include(
       "height_mm" => 12.0

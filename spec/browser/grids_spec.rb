@@ -10,7 +10,7 @@ RSpec.describe "Coordinate grids", type: :feature do
     visit "/books/#{@book.id}/sheet?sheet=14&selected=main"
     expect(page).to have_css(
       "[aria-label='Grids of this frame'] li",
-      text: "A line every 100 m, 40 mm apart; labels bottom and left."
+      text: "Lines 100 m apart, 40 mm on paper; labels bottom and left."
     )
     expect(page).to have_css("[data-sheet='14'] svg", visible: :all)
   end
@@ -31,14 +31,14 @@ RSpec.describe "Coordinate grids", type: :feature do
     page.driver.browser.action.release.perform
     expect { grid["target_mm"] }.to become(60..120)
     wished = grid["target_mm"]
-    expect(page).to have_css("aside [role=status]", text: "A line every 200 m, 80 mm apart")
+    expect(page).to have_css("aside [role=status]", text: "Lines 200 m apart, 80 mm on paper")
     find("aside input[type=range]", visible: :all).send_keys(*([:arrow_right] * 3))
     expect { grid["target_mm"] }.to become(wished + 3)
     expect(page).to have_no_css("[data-ghost]", visible: :all)
     pick("Interval", "fixed")
     expect(page).to have_field("East", with: "200 m")
     fill_in("East", with: "100 m")
-    expect(page).to have_css("aside [role=status]", text: "A line every 100 m east and 200 m north")
+    expect(page).to have_css("aside [role=status]", text: "Lines 100 m apart east–west, 200 m apart north–south")
     find_field("East").send_keys(:enter)
     expect { grid["interval"]["x"] }.to become("100 m")
     fill_in("East", with: "30 sec")
@@ -50,7 +50,7 @@ RSpec.describe "Coordinate grids", type: :feature do
     expect_accessible
     within("[role=alertdialog]") { find("button", text: /sec, about as far apart/, match: :first).click }
     expect { grid["crs"] }.to become("geographic")
-    expect(page).to have_css("aside [role=status]", text: /\AA line every \d+″/)
+    expect(page).to have_css("aside [role=status]", text: /\ALines every \d+″/)
     undo(5)
     expect(grid).to include("crs" => "book", "target_mm" => 40)
   end

@@ -280,7 +280,7 @@ RSpec.describe "The steps", type: :feature do
       expect(page).to have_css("aside h3", text: "Moss grid")
       expect_accessible
       click_button("Save for other books")
-      expect(page).to have_css("ul[aria-label='Kept references'] li", text: "Moss grid")
+      expect(page).to have_css("ul[aria-label='Saved CRSs'] li", text: "Moss grid")
       before = App::Book.find(@book.id).index.cells.pluck(:name, :centre_x)
       worker do
         click_button("Draw the book in it")
@@ -472,8 +472,8 @@ RSpec.describe "The steps", type: :feature do
       expect {
         App::Book.find(@book.id).layout.then { |page| page.guides&.dig("x") }&.map { |mm| (mm - 100).abs < 1 }
       }.to become([true])
-      fill_in("Level, mm from the top", with: "50; 297/2")
-      find_field("Level, mm from the top").send_keys(:enter)
+      fill_in("Horizontal, mm from the top", with: "50; 297/2")
+      find_field("Horizontal, mm from the top").send_keys(:enter)
       expect(page).to have_css("[data-guide='y 148.5']")
       page.driver.browser.action.click_and_hold(find("[data-guide^='x']").native).move_to(ruler).release.perform
       expect(page).to have_no_css("[data-guide^='x']")
@@ -521,7 +521,7 @@ RSpec.describe "The steps", type: :feature do
       expect(page).to have_css("svg text", text: "Blatt A1")
       click_button("Undo")
       expect(page).to have_css("svg text", text: /\AA1\z/)
-      click_button("Insert live text")
+      click_button("Insert a value")
       expect(page).to have_css("[role=menuitem]", text: /sheet\.row\s*1/)
       expect_accessible
       find("[role=menuitem]", text: "sheet.count").click

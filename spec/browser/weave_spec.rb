@@ -22,7 +22,7 @@ RSpec.describe "Weave", type: :feature do
     pick("Fewest sheets", "move it for the fewest")
     expect(page).to have_css("aside [role=status]", text: "26 sheets of 785.2 × 652.7 m. Nothing left out.")
     expect(page).to have_text(/The fewest sheets found: 26, 1 fewer than the 27 of the plain grid/)
-    expect(page).to have_text(/26 names stay; [A-F]\d go/)
+    expect(page).to have_text(/26 names unchanged; [A-F]\d removed/)
     expect_accessible
     expect(rows.length).to eq(27)
     click_button("Apply")

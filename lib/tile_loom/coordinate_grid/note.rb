@@ -16,12 +16,17 @@ module TileLoom
       # "Dots 5 mi apart; the diagonal is about 7.1 mi." Where the grid's own lengths are not those of the ground, both.
       def to_s
         return "" if @mesh.nil? || @mesh.trouble
-        x, y = %i[x y].map { |axis| words(axis) }
-        return "#{things} every #{(x == y) ? x : "#{x} of longitude and #{y} of latitude"}." if @mesh.crs.geographic?
-        apart = "#{things} #{(x == y) ? "#{x} apart" : "#{x} apart east–west, #{y} apart north–south"}"
+        return "#{spacing}." if @mesh.crs.geographic?
         off = most_off
-        return "#{apart} on the grid, #{on_ground} on the ground." if off && off > UNTOLD
-        "#{apart}; the diagonal is about #{diagonal}."
+        return "#{spacing} on the grid, #{on_ground} on the ground." if off && off > UNTOLD
+        "#{spacing}; the diagonal is about #{diagonal}."
+      end
+
+      # "Dots 5 mi apart", "Lines every 30″ of longitude and 20″ of latitude". The mesh has no trouble.
+      def spacing
+        x, y = %i[x y].map { |axis| words(axis) }
+        return "#{things} every #{(x == y) ? x : "#{x} of longitude and #{y} of latitude"}" if @mesh.crs.geographic?
+        "#{things} #{(x == y) ? "#{x} apart" : "#{x} apart east–west, #{y} apart north–south"}"
       end
 
       # An interval as it is read: as it was typed where it is fixed.

@@ -9,10 +9,10 @@ module TileLoom
         @drawn, @view = drawn, view
       end
 
-      # "A line every 100 m, 40 mm apart; labels bottom and right."
+      # "Lines 100 m apart, 40 mm on paper; labels bottom and right."
       def sentence
         return trouble if trouble
-        "A #{noun} every #{intervals}, #{pitches}#{zone}#{labels}."
+        "#{Note.new(@drawn.grid, mesh).spacing}, #{pitches}#{zone}#{labels}."
       end
 
       # Sentences, empty when all is well.
@@ -28,8 +28,6 @@ module TileLoom
 
       def mesh = @drawn.meshes.first
 
-      def noun = Looks.of(@drawn.grid.look).noun
-
       def trouble
         if @drawn.meshes.empty?
           return "UTM has no zone here: it ends at 84° N and 80° S. Choose a polar CRS such as EPSG:5041 or EPSG:5042."
@@ -39,16 +37,10 @@ module TileLoom
 
       def lines = @drawn.meshes.flat_map(&:lines)
 
-      def intervals
-        x, y = %i[x y].map { |axis| Note.interval(@drawn.grid, mesh, axis) }
-        return x if x == y
-        mesh.crs.geographic? ? "#{x} of longitude and #{y} of latitude" : "#{x} east and #{y} north"
-      end
-
       def pitches
         x, y = %i[x y].map { |axis| mesh.pitch_mm(axis).to_f }
-        return "#{Units::Number.plain(x, decimals: 1)} mm apart" if (x / y - 1).abs < 0.02
-        "#{Units::Number.plain(x, decimals: 1)} and #{Units::Number.plain(y, decimals: 1)} mm apart"
+        return "#{Units::Number.plain(x, decimals: 1)} mm on paper" if (x / y - 1).abs < 0.02
+        "#{Units::Number.plain(x, decimals: 1)} and #{Units::Number.plain(y, decimals: 1)} mm on paper"
       end
 
       def zone
@@ -89,10 +81,9 @@ module TileLoom
             .meshes
             .map { |found| %i[x y].map { |axis| found.lines.count { |line| line.axis == axis } }.reduce(:*) }
             .max
-        if most > Mesh::MOST_NODES
-          "#{name} would draw #{Units::Number.grouped(most)} #{noun}s, more than " \
-          "#{Units::Number.grouped(Mesh::MOST_NODES)}, so none is drawn; choose a wider interval."
-        end
+        return nil if most <= Mesh::MOST_NODES
+        "#{name} would draw #{Units::Number.grouped(most)} #{Looks.of(@drawn.grid.look).title.downcase}, more than " \
+        "#{Units::Number.grouped(Mesh::MOST_NODES)}, so none is drawn; choose a wider interval."
       end
 
       def touching

@@ -116,7 +116,7 @@ export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }:
       <Box
         sx={{
           display: "grid",
-          gridTemplateColumns: fixed ? "minmax(0, 1fr) minmax(0, 1fr)" : "minmax(0, 5fr) minmax(0, 6fr)",
+          gridTemplateColumns: fixed ? "minmax(0, 1fr) minmax(0, 1fr)" : "minmax(0, 2fr) minmax(0, 3fr)",
           gap: 1,
           alignItems: "end",
         }}
@@ -135,7 +135,7 @@ export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }:
             label="One interval for"
             value={grid.fitted ?? "sheet"}
             choices={[
-              ["sheet", "each sheet"],
+              ["sheet", "each sheet’s scale"],
               ["book", "the whole book"],
             ]}
             onChoose={(fitted) => keep({ fitted })}
@@ -498,15 +498,6 @@ function Look({ grid, keep }: { grid: Grid; keep: (patch: Partial<Grid>) => Prom
             onKeep={(width_mm) => keep({ index_lines: { every, stroke: { ...grid.index_lines?.stroke, width_mm } } })}
           />
         )}
-        <Choice
-          label="Draw order"
-          value={grid.draw_order ?? "above"}
-          choices={[
-            ["above", "above the layers"],
-            ["below", "below the layers"],
-          ]}
-          onChoose={(draw_order) => keep({ draw_order: draw_order === "above" ? undefined : draw_order })}
-        />
         <Measured
           label="Halo, mm"
           value={grid.halo?.width_mm ?? 0}
@@ -514,6 +505,17 @@ function Look({ grid, keep }: { grid: Grid; keep: (patch: Partial<Grid>) => Prom
           most={10}
           onKeep={(width_mm) => keep({ halo: width_mm === 0 ? undefined : { ...grid.halo, width_mm } })}
         />
+        <Box sx={{ gridColumn: "1 / -1" }}>
+          <Choice
+            label="Draw order"
+            value={grid.draw_order ?? "above"}
+            choices={[
+              ["above", "above the layers"],
+              ["below", "below the layers"],
+            ]}
+            onChoose={(draw_order) => keep({ draw_order: draw_order === "above" ? undefined : draw_order })}
+          />
+        </Box>
       </Box>
     </Box>
   );

@@ -199,7 +199,7 @@ function Told({ onRings }: { onRings: (rings: Ring[]) => void }) {
               <b>{areaWords(told.data!.ground_m2)}</b> on the ground,{" "}
             </>
           ) : null}
-          {groundSize(...told.data!.size_m)} across, with its room.
+          {groundSize(...told.data!.size_m)} across, buffer included.
         </>
       ) : (
         "…"

@@ -83,7 +83,7 @@ export function LayerDetails({
           </Box>
           <Heading text="Labels" />
           <Names layer={layer} attributes={attributes} put={put} />
-          <Heading text="When and how strongly" />
+          <Heading text="Scales and opacity" />
           <Appearance layer={layer} put={put} />
         </>
       )}

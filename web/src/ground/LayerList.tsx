@@ -189,10 +189,10 @@ export function LayerList({ arrivals, onPick }: { arrivals: Arrivals; onPick: (i
       </Box>
       <Box sx={{ fontSize: 12.5, color: "text.secondary", mt: 1 }}>
         or drop files on the map: GeoJSON, TopoJSON, GeoPackage, zipped Shapefile, KML, GML, FlatGeobuf, GPX, DXF, CSV.
-        You see what is in them before anything is kept.
+        You see what is in them before anything is saved.
       </Box>
       <Button href={`/api/books/${book.id}/file`} fullWidth sx={{ mt: 2 }}>
-        Take the book as one file
+        Export the book as one file
       </Button>
     </Card>
   );

@@ -96,14 +96,14 @@ export function ReferenceCard({ onBack }: { onBack: () => void }) {
   const drop = (id: number) =>
     post(`/api/references/kept/${id}`, {}, "DELETE").then(() => client.invalidateQueries({ queryKey: ["saved CRSs"] }));
   return (
-    <Card title="Reference" note="what the book is drawn in">
+    <Card title="CRS" note="the book’s coordinate reference system">
       <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 0.5 }}>
         All layers
       </Button>
       <ReferenceField
         value={text}
         suggestions={suggestions.data ?? []}
-        label="Another reference"
+        label="Another CRS"
         help="name, code or place; also WKT 2 or a PROJ string"
         onChange={setText}
         onPick={(code) => {
@@ -115,7 +115,7 @@ export function ReferenceCard({ onBack }: { onBack: () => void }) {
         <Button onClick={() => choose(text.trim())}>Look at it</Button>
       )}
       {(kept.data?.length ?? 0) > 0 && (
-        <Box component="ul" aria-label="Kept references" sx={{ m: 0, mt: 1, p: 0, listStyle: "none" }}>
+        <Box component="ul" aria-label="Saved CRSs" sx={{ m: 0, mt: 1, p: 0, listStyle: "none" }}>
           {kept.data!.map((row) => (
             <Box
               component="li"
@@ -211,7 +211,7 @@ function Tuner({ look, onTune }: { look: Look; onTune: (patch: Partial<Tune>) =>
   return (
     <Box
       role="group"
-      aria-label="Parameters of the reference"
+      aria-label="Parameters of the CRS"
       sx={{
         display: "grid",
         gridTemplateColumns: "minmax(0, 1fr)",

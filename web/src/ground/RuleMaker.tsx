@@ -11,7 +11,7 @@ type Put = (label: string, layer: Layer) => Promise<unknown>;
 const WAYS = [
   ["equal", "equal widths"],
   ["quantile", "equal counts"],
-  ["natural", "natural breaks"],
+  ["natural", "natural breaks (Jenks)"],
   ["round", "round numbers"],
 ] as const;
 const HOW = [

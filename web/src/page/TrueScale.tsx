@@ -44,12 +44,12 @@ export function Shown({ sheet }: { sheet: number }) {
   return <Row name="Shows">{facts.data ? groundSize(facts.data.width_m, facts.data.height_m) : "…"}</Row>;
 }
 
-// The scale on the ground at the sheet's centre, and the angle from true north to grid north.
+// The scale on the ellipsoid at the sheet's centre, and the angle from true north to grid north.
 export function TrueScale({ sheet }: { sheet: number }) {
   const facts = useFacts(sheet);
   return (
     <>
-      <Row name="On the ground">{facts.data ? `1:${oneDecimal.format(facts.data.true_scale)}` : "…"}</Row>
+      <Row name="Scale on the ellipsoid">{facts.data ? `1:${oneDecimal.format(facts.data.true_scale)}` : "…"}</Row>
       <Row name="Scale factor">{facts.data ? factors(facts.data) : "…"}</Row>
       <Row name="Convergence">{facts.data?.convergence ?? "…"}</Row>
     </>

@@ -474,7 +474,7 @@ function Guided({ guides, onKeep }: { guides: Guides; onKeep: (guides: Guides) =
         {(["x", "y"] as const).map((axis) => (
           <Field
             key={axis}
-            label={axis === "x" ? "Upright, mm from the left" : "Level, mm from the top"}
+            label={axis === "x" ? "Vertical, mm from the left" : "Horizontal, mm from the top"}
             value={(guides[axis] ?? []).join("; ")}
             placeholder="none"
             onKeep={async (text) => {

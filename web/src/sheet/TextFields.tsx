@@ -178,7 +178,7 @@ export function TypeFields({ element, onKeep }: { element: Typed; onKeep: (patch
   );
 }
 
-// What live text can say, with what it gives on the sheet that is shown.
+// Values for live text, with what it gives on the sheet that is shown.
 function LiveText({ onInsert }: { onInsert: (tag: string) => Promise<unknown> }) {
   const book = useBook();
   const { sheet } = useLayout();
@@ -197,7 +197,7 @@ function LiveText({ onInsert }: { onInsert: (tag: string) => Promise<unknown> })
         aria-haspopup="menu"
         onClick={(event) => setAnchor(event.currentTarget)}
       >
-        Insert live text
+        Insert a value
       </Button>
       <Menu
         open={!!anchor}
@@ -205,7 +205,7 @@ function LiveText({ onInsert }: { onInsert: (tag: string) => Promise<unknown> })
         onClose={() => setAnchor(null)}
         slotProps={{
           list: { dense: true, "aria-label": "Live text" },
-          paper: { role: "dialog", "aria-label": "What live text can say", sx: { maxHeight: 420 } },
+          paper: { role: "dialog", "aria-label": "Values for live text", sx: { maxHeight: 420 } },
         }}
       >
         {(values.data ?? []).map(({ name, value }) => (

@@ -157,8 +157,8 @@ export function NamesSettings({
           {names.error
             ? names.error.message
             : differ.length === 0
-              ? "Every sheet is called so already."
-              : `${count(differ.length, "sheet")} would be called otherwise. Names stay as they are until all are given anew.`}
+              ? "All names match the pattern."
+              : `${count(differ.length, "sheet")} would be renamed. Names stay as they are until you rename all.`}
         </Typography>
         {differ.length > 0 && (
           <Box
@@ -187,7 +187,7 @@ export function NamesSettings({
         )}
         {differ.length > 0 && !tried && (
           <Button variant="outlined" onClick={() => void ask("names/anew", {}).catch(() => undefined)}>
-            Name all anew
+            Rename all
           </Button>
         )}
       </Box>

@@ -74,17 +74,17 @@ export function SettingsCard({
   );
 }
 
-// Which names come, go and stay.
+// Which names are added, removed and unchanged.
 export function Difference({ answer }: { answer: Answer }) {
   const { come = [], go = [], stay = 0 } = answer;
   return (
     <Typography sx={{ fontSize: 13, color: "text.secondary", mt: 0.5 }}>
       {come.length === 0 && go.length === 0 ? (
-        "All names stay."
+        "All names unchanged."
       ) : (
         <>
-          {stay} names stay{come.length > 0 && <>; {listed(come, 6)} come</>}
-          {go.length > 0 && <>; {listed(go, 6)} go</>}.
+          {stay} names unchanged{come.length > 0 && <>; {listed(come, 6)} added</>}
+          {go.length > 0 && <>; {listed(go, 6)} removed</>}.
         </>
       )}
     </Typography>

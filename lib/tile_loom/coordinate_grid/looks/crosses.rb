@@ -6,7 +6,6 @@ module TileLoom
       # Crosses where lines meet, their arms along the lines, and ticks of the same length at the frame.
       class Crosses < Look
         kind "crosses", "Crosses", rank: 2
-        noun "cross"
         part :arm_mm, Values::Number.new(above: 0, most: 100), default: 2, about: "Arms of crosses."
 
         def nodes(mesh)

@@ -6,7 +6,6 @@ module TileLoom
       # Round dots where lines meet. A field of them at a known distance stands in for a scale bar.
       class Dots < Look
         kind "dots", "Dots", rank: 4
-        noun "dot"
         own_parts[:size_mm] = SIZE
 
         STEPS = 24

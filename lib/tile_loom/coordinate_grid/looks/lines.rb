@@ -6,7 +6,6 @@ module TileLoom
       # Lines through the frame, left out round labels that stand on them.
       class Lines < Look
         kind "lines", "Lines", rank: 1
-        noun "line"
 
         def nodes(mesh)
           minor, major =

@@ -8,9 +8,6 @@ module TileLoom
         extend Values::Kind
         extend Values::OwnParts
 
-        # What one of them is called, where they are counted; many: are there as many as lines meet?
-        def self.noun(noun = @noun) = @noun = noun
-
         SIZE =
           Values::Part.new(
             :size_mm,

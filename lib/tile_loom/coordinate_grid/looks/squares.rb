@@ -6,7 +6,6 @@ module TileLoom
       # Small squares where lines meet, as the lines lie there.
       class Squares < Look
         kind "squares", "Squares", rank: 5
-        noun "square"
         own_parts[:size_mm] = SIZE
 
         def nodes(mesh)

@@ -6,7 +6,6 @@ module TileLoom
       # Short lines at the frame alone, inside it, outside it, or across it.
       class Ticks < Look
         kind "ticks", "Ticks", rank: 3
-        noun "tick"
         part :tick_mm, Values::Number.new(above: 0, most: 100), default: 2, about: "Length of ticks."
         part :ticks, Values::Choice.new("inside", "outside", "across"), default: "inside"
 
