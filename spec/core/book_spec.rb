@@ -66,6 +66,14 @@ RSpec.describe TileLoom::Document do
     end
   end
 
+  # RFC 6901: a pointer leads to a part of the document, so each that the core writes out must begin with one.
+  it "points to parts that the schema has" do
+    sources = Dir[File.join(TileLoom::ROOT, "lib/tile_loom/**/*.rb")].reject { |file| file.end_with?("upgrade.rb") }
+    named = sources.flat_map { |file| File.read(file).scan(%r{path: "/index/(\w+)}) }.flatten.uniq
+    expect(named).to include("area", "scale")
+    expect(named - described_class::Schema.definition("index")["properties"].keys).to be_empty
+  end
+
   it "says which text asks for what it cannot have" do
     settings = demo_settings
     place = settings["layout"]["elements"].index { |element| element["kind"] == "text" }

@@ -78,7 +78,7 @@ RSpec.describe TileLoom::Index::Grid do
         size: size(100, 100, 1000),
         start: start("round", multiple: 500.0)
       ).cells
-    }.to invalid(/leave no step/, path: "/index/start/multiple")
+    }.to invalid(/leave no step/, path: "/index/origin/multiple")
     expect {
       described_class.new(
         area: area(rectangle(0, 0, 900, 900)),

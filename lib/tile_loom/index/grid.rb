@@ -93,13 +93,13 @@ module TileLoom
           raise Invalid.new(
             "A step of #{plain[step]} leaves gaps: a sheet shows only #{plain[shown]} that way. Make it smaller, or " \
             "take a smaller scale.",
-            path: "/index/step"
+            path: "/index/spacing"
           )
         end
         if step < shown * Overlap::LEAST_STEP
           raise Invalid.new(
             "A step of #{plain[step]} is too small for sheets that show #{plain[shown]} that way; make it larger.",
-            path: "/index/step"
+            path: "/index/spacing"
           )
         end
         step
@@ -111,7 +111,7 @@ module TileLoom
         unless multiple&.positive?
           raise Invalid.new(
             "Corners cannot lie on multiples of nothing; give a length such as 100 m.",
-            path: "/index/start/multiple"
+            path: "/index/origin/multiple"
           )
         end
         steps = (length / multiple + 1e-9).floor
@@ -120,7 +120,7 @@ module TileLoom
           raise Invalid.new(
             "Corners on multiples of #{wanted} leave no step: neighbouring sheets are only #{apart} apart. Choose a " \
             "smaller multiple.",
-            path: "/index/start/multiple"
+            path: "/index/origin/multiple"
           )
         end
         steps * multiple
@@ -213,7 +213,7 @@ module TileLoom
         raise Invalid.new(
           "A grid that is turned by #{rotation}° has no corners on round coordinates; begin it at a point, or do not " \
           "turn it.",
-          path: "/index/start"
+          path: "/index/origin"
         )
       end
 
