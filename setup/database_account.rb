@@ -4,6 +4,7 @@ require "digest"
 require "fileutils"
 require "securerandom"
 require "tmpdir"
+require_relative "shell"
 
 module Setup
   # Who may into the embedded database: an account of Tile Loom's own with a password that is made here and lies in
@@ -54,6 +55,12 @@ module Setup
         File.write(file, [*lines, "default-character-set=utf8mb4", ""].join("\n"), perm: 0o600)
         yield file
       end
+    end
+
+    # Runs SQL with such options; returns what it prints, a row a line, tab-separated. name: of the database, or nil.
+    def self.ask(options, sql, name, doing:)
+      command = ["mariadb", "--defaults-file=#{options}", "--batch", "--skip-column-names", "-e", sql, name]
+      Shell.run(*command.compact, doing: doing)
     end
 
     private

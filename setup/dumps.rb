@@ -98,17 +98,8 @@ module Setup
         ]
         File.open(part, File::WRONLY | File::CREAT | File::TRUNC, 0o600) do |io|
           zip = Zlib::GzipWriter.new(io, Zlib::BEST_SPEED)
-          left_out =
-            Shell.run(
-              "mariadb",
-              "--defaults-file=#{options}",
-              "--batch",
-              "--skip-column-names",
-              "-e",
-              "SHOW TABLES",
-              name,
-              doing: "Asking the database for its tables"
-            ).split & LEFT_OUT
+          tables = DatabaseAccount.ask(options, "SHOW TABLES", name, doing: "Asking the database for its tables")
+          left_out = tables.split & LEFT_OUT
           append(zip, [*base, "--no-data", name, *left_out]) if left_out.any?
           append(zip, [*base, *left_out.map { |table| "--ignore-table=#{name}.#{table}" }, name])
           zip.finish

@@ -79,7 +79,7 @@ module Setup
       Process.kill("TERM", @pid)
       return FileUtils.rm_f(running) if ProcessRecord.ended?(@pid, seconds: seconds)
       Shell.say "The database did not end within #{seconds} s, so it was killed; it brings its rows in order at the " \
-        "next start."
+                  "next start."
       Process.kill("KILL", @pid)
       ProcessRecord.ended?(@pid, seconds: seconds)
     rescue Errno::ESRCH
@@ -92,24 +92,13 @@ module Setup
     def ended = @pid = nil
 
     # Runs SQL as Tile Loom's account; returns what it prints, tab-separated.
-    def query(sql, name: "")
+    def query(sql, name: nil)
       DatabaseAccount.options(
         host: "127.0.0.1",
         port: port,
         user: DatabaseAccount::NAME,
         password: account.password
-      ) do |options|
-        Shell.run(
-          "mariadb",
-          "--defaults-file=#{options}",
-          "--batch",
-          "--skip-column-names",
-          "-e",
-          sql,
-          *[name].reject(&:empty?),
-          doing: "Asking the database"
-        )
-      end
+      ) { |options| DatabaseAccount.ask(options, sql, name, doing: "Asking the database") }
     end
 
     # Options of the server.

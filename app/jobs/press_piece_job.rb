@@ -18,8 +18,7 @@ module App
       end
 
       # Called when the last attempt has failed, or too many workers ended over it: the piece is set aside with its
-      # reason,
-      # and its run cannot be whole.
+      # reason, and its run cannot be whole.
       def failure(job)
         piece = PressPiece.find_by(id: piece_id) or return
         reason = WorkerSettings.reason(job, "Drawing #{sheets(piece)}")

@@ -2,8 +2,7 @@
 
 module App
   # What brings a book's data and grids to its datum: for each other datum the transformation that is used, its
-  # accuracy,
-  # and what could be used in its place.
+  # accuracy, and what could be used in its place.
   class DatumShifts
     MOST_CANDIDATES = 12
 

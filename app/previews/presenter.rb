@@ -7,6 +7,7 @@ module App
 
     # session: of the browser that asks.
     def book(book, session: nil)
+      layout, index = book.layout.core, TileLoom::Index::Spec.new(book.index.settings, path: "/index")
       {
         "id" => book.id,
         "revision" => book.revision,
@@ -17,8 +18,8 @@ module App
         "sheet_m" => sheet_m(book),
         "layers" => book.assets.then { |assets| book.layers.reject(&:removed).map { |layer| layer(layer, assets) } },
         "cells" => book.index.core_cells.map { |cell| cell(cell) },
-        "frame" => frame(book),
-        "key_frame" => book.key_layout && key_frame(book),
+        "frame" => page(layout, layout.frame_box),
+        "key_frame" => book.key_layout&.core&.then { |own| page(own, own.key_frame.box(own.page)) },
         **steps(book, session),
         "reprojection" => Reprojection.open_for(book)&.then { |change| reprojection(change) },
         "told" =>
@@ -31,9 +32,11 @@ module App
         "sizes" => TileLoom::Layout::PageSize::ALL.keys,
         "faces" => faces(book),
         "weave" => WeaveState.new(book).to_h,
-        "naming" => index(book).naming.then { |naming| {"kind" => naming.kind, "example" => naming.example} },
-        "overlap_mm" => index(book).overlap_mm(book.layout.core.frame_box),
-        "kinds" => TileLoom::Furniture::Elements.all.transform_values(&:title),
+        "naming" => {
+          "kind" => index.naming.kind,
+          "example" => index.naming.example
+        },
+        "overlap_mm" => index.overlap_mm(layout.frame_box),
         "data_endings" => TileLoom::Data::FileFormat::ALL.flat_map(&:endings)
       }
     end
@@ -54,8 +57,6 @@ module App
         "redo_own" => following.nil? || following.of?(session)
       }
     end
-
-    def index(book) = TileLoom::Index::Spec.new(book.index.settings, path: "/index")
 
     # All typefaces; css: what a browser calls it; content: where the file of an own one is.
     def faces(book)
@@ -129,10 +130,6 @@ module App
         "original_reference" => layer.original_reference
       }
     end
-
-    def frame(book) = page(layout = book.layout.core, layout.frame_box)
-
-    def key_frame(book) = page(layout = book.key_layout.core, layout.key_frame.box(layout.page))
 
     # A page with the boxes of its elements; box: of the frame that decides what it shows.
     def page(layout, box)

@@ -336,13 +336,7 @@ RSpec.describe App::Routes::Arrivals do
       ->(list) do
         JSON.generate(
           {
-            "type" => "FeatureCollection",
-            "crs" => {
-              "type" => "name",
-              "properties" => {
-                "name" => "EPSG:25829"
-              }
-            },
+            **collection_in("EPSG:25829"),
             "features" =>
               list.map do |code, x|
                 {

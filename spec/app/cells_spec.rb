@@ -181,17 +181,7 @@ RSpec.describe App::Routes::Cells do
     end
     send =
       lambda do |*list|
-        text =
-          JSON.generate(
-            "type" => "FeatureCollection",
-            "crs" => {
-              "type" => "name",
-              "properties" => {
-                "name" => "EPSG:25829"
-              }
-            },
-            "features" => list.map(&feature)
-          )
+        text = JSON.generate(**collection_in("EPSG:25829"), "features" => list.map(&feature))
         post(
           "/api/books/#{book.id}/cells/file",
           {

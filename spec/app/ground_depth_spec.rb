@@ -65,13 +65,7 @@ RSpec.describe "Ground in depth" do
       wavy =
         JSON.generate(
           {
-            "type" => "FeatureCollection",
-            "crs" => {
-              "type" => "name",
-              "properties" => {
-                "name" => "EPSG:25829"
-              }
-            },
+            **collection_in("EPSG:25829"),
             "features" =>
               (0...60).map do |i|
                 {
@@ -130,18 +124,7 @@ RSpec.describe "Ground in depth" do
         end
       App::LayerImport.new(book).keep(
         TileLoom::Data::GeojsonReader.from_text(
-          JSON.generate(
-            {
-              "type" => "FeatureCollection",
-              "crs" => {
-                "type" => "name",
-                "properties" => {
-                  "name" => "EPSG:25829"
-                }
-              },
-              "features" => points
-            }
-          ),
+          JSON.generate({**collection_in("EPSG:25829"), "features" => points}),
           target: book.document.crs
         ),
         key: "many",

@@ -66,13 +66,7 @@ RSpec.describe "In words" do
             kind: "point",
             data: {
               "collection" => {
-                "type" => "FeatureCollection",
-                "crs" => {
-                  "type" => "name",
-                  "properties" => {
-                    "name" => "EPSG:25829"
-                  }
-                },
+                **collection_in("EPSG:25829"),
                 "features" => points
               }
             }

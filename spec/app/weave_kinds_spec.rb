@@ -13,16 +13,7 @@ RSpec.describe "Kinds of index" do
   def rows = App::Book.find(book.id).index.rows
 
   def bring(title, *features)
-    collection = {
-      "type" => "FeatureCollection",
-      "crs" => {
-        "type" => "name",
-        "properties" => {
-          "name" => "EPSG:25829"
-        }
-      },
-      "features" => features
-    }
+    collection = {**collection_in("EPSG:25829"), "features" => features}
     reader =
       TileLoom::Data::GeojsonReader.from_text(
         JSON.generate(collection),

@@ -209,7 +209,7 @@ RSpec.describe "The steps", type: :feature do
           '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 10 10"><script>alert(1)</script><path ' \
             'fill="currentColor" d="M0 10V5L5 0L10 5V10Z"/></svg>'
         )
-        attach_file("SVG of a mark of your own", "#{folder}/bothy.svg", visible: :all)
+        attach_file("SVG of a marker of your own", "#{folder}/bothy.svg", visible: :all)
         expect(page).to have_text("Left out of it: <script>.")
       end
       click_button("bothy")

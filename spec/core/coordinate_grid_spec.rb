@@ -110,21 +110,7 @@ RSpec.describe TileLoom::CoordinateGrid do
       lines.each do |line|
         line.pieces.each do |piece|
           east, north = sheet.to_ground(piece.first(2))
-          lat, lon =
-            outside(
-              "TransverseMercatorProj",
-              "-r",
-              "-l",
-              "-9",
-              "-k",
-              "0.9996",
-              "-p",
-              "9",
-              "-e",
-              "6378137",
-              "1/298.257222101",
-              input: format("%.6f %.6f\n", east - 500_000, north)
-            ).split.map(&:to_f)
+          lon, lat = transverse_mercator_place(east, north, central: -9).values_at(:lon, :lat)
           off = (((line.axis == :x) ? lon : lat) - line.value).abs
           metres = off * 111_320 * ((line.axis == :x) ? Math.cos(lat * Math::PI / 180) : 1)
           expect(metres * 1000 / 10_000).to be < 0.02
@@ -144,54 +130,9 @@ RSpec.describe TileLoom::CoordinateGrid do
       .each do |node|
         grid = mesh(sheet, "EPSG:25832")
         east, north = node.x_index * grid.interval(:x), node.y_index * grid.interval(:y)
-        lat, lon =
-          outside(
-            "TransverseMercatorProj",
-            "-r",
-            "-l",
-            "9",
-            "-k",
-            "0.9996",
-            "-p",
-            "9",
-            "-e",
-            "6378137",
-            "1/298.257222101",
-            input: format("%.6f %.6f\n", east - 500_000, north)
-          ).split.map(&:to_f)
-        x, y =
-          outside(
-            "ConicProj",
-            "-c",
-            "35",
-            "65",
-            "-l",
-            "10",
-            "-p",
-            "6",
-            "-e",
-            "6378137",
-            "1/298.257222101",
-            input: format("%.12f %.12f\n", lat, lon)
-          ).split.map(&:to_f)
-        y0 =
-          outside(
-            "ConicProj",
-            "-c",
-            "35",
-            "65",
-            "-l",
-            "10",
-            "-p",
-            "6",
-            "-e",
-            "6378137",
-            "1/298.257222101",
-            input: "52 10\n"
-          ).split[
-            1
-          ].to_f
-        page = sheet.to_page([x + 4_000_000, y - y0 + 2_800_000])
+        place = transverse_mercator_place(east, north, central: 9).values_at(:lon, :lat)
+        x, y = conic_shift("-c", [35, 65], 10, [10, 52], place)
+        page = sheet.to_page([x + 4_000_000, y + 2_800_000])
         expect(Math.hypot(page[0] - node.x, page[1] - node.y)).to be < 0.01
       end
   end

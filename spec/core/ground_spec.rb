@@ -53,13 +53,7 @@ RSpec.describe TileLoom::Data do
       text =
         JSON.generate(
           {
-            "type" => "FeatureCollection",
-            "crs" => {
-              "type" => "name",
-              "properties" => {
-                "name" => "urn:ogc:def:crs:EPSG::25829"
-              }
-            },
+            **collection_in("urn:ogc:def:crs:EPSG::25829"),
             "features" => [
               {
                 "type" => "Feature",

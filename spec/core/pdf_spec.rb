@@ -65,22 +65,7 @@ RSpec.describe TileLoom::Output::Pdf do
       half = width / 2 * 2.5
       ends =
         [-1, 1].flat_map do |side|
-          lat, lon =
-            outside(
-              "TransverseMercatorProj",
-              "-r",
-              "-l",
-              "-9",
-              "-k",
-              "0.9996",
-              "-p",
-              "9",
-              "-e",
-              "6378137",
-              "1/298.257222101",
-              input: format("%.6f %.6f\n", ground.centre_x + side * half - 500_000, ground.centre_y)
-            ).split.map(&:to_f)
-          [lon, lat]
+          transverse_mercator_place(ground.centre_x + side * half, ground.centre_y, central: -9).values_at(:lon, :lat)
         end
       # 100 m on the bar; poppler's picture is exact to about 0.2 µm.
       expect(geodesic_m(*ends)).to be_within(0.01).of(100)

@@ -40,21 +40,7 @@ RSpec.describe TileLoom::Crs::Tuning do
     conic = crs["+proj=aea +lat_1=40 +lat_2=60 +lat_0=50 +lon_0=0 +ellps=GRS80 +units=m"]
     names = described_class.new(conic).parameters.map(&:name)
     values = {names.grep(/1st standard/).first => 55, names.grep(/2nd standard/).first => 59}
-    x, y, =
-      outside(
-        "ConicProj",
-        "-a",
-        "55",
-        "59",
-        "-l",
-        "-4",
-        "-p",
-        "6",
-        "-e",
-        "6378137",
-        "1/298.257222101",
-        input: "57 -2\n58 -3\n"
-      ).lines.map { |row| row.split.map(&:to_f) }.then { |a, b| [b[0] - a[0], b[1] - a[1]] }
+    x, y = conic_shift("-a", [55, 59], -4, [-2, 57], [-3, 58])
     tuned = crs[described_class.new(conic).with(values: values.merge("Longitude of false origin" => -4))]
     from, to = place[tuned, -2, 57], place[tuned, -3, 58]
     expect([to[0] - from[0], to[1] - from[1]]).to match([be_within(1e-3).of(x), be_within(1e-3).of(y)])

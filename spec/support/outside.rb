@@ -35,6 +35,43 @@ module Outside
     {x: x + 500_000, y: y, convergence: convergence, scale: scale}
   end
 
+  # The other way, from UTM on GRS 80: longitude and latitude in degrees, convergence and scale.
+  def transverse_mercator_place(east, north, central:)
+    lat, lon, convergence, scale =
+      outside(
+        "TransverseMercatorProj",
+        "-r",
+        "-l",
+        central.to_s,
+        "-k",
+        "0.9996",
+        "-p",
+        "9",
+        *%w[-e 6378137 1/298.257222101],
+        input: format("%.6f %.6f\n", east - 500_000, north)
+      ).split.map(&:to_f)
+    {lon: lon, lat: lat, convergence: convergence, scale: scale}
+  end
+
+  # Easting and northing, in metres from one place to another, in a conic of two standard parallels on GRS 80 by
+  # GeographicLib: option "-c", Lambert conformal, or "-a", Albers. (It measures northing from the latitude of least
+  # scale, so only differences are of use.) Places as [lon, lat].
+  def conic_shift(option, parallels, central, from, to)
+    start, finish =
+      outside(
+        "ConicProj",
+        option,
+        *parallels.map(&:to_s),
+        "-l",
+        central.to_s,
+        "-p",
+        "6",
+        *%w[-e 6378137 1/298.257222101],
+        input: [from, to].map { |lon, lat| format("%.12f %.12f\n", lat, lon) }.join
+      ).lines.map { |row| row.split.map(&:to_f) }
+    [finish[0] - start[0], finish[1] - start[1]]
+  end
+
   # Paths of a page as poppler sees them: [{style, points in mm from the top-left corner}].
   def poppler_paths(pdf, page)
     svg = outside("pdftocairo", "-svg", "-noshrink", "-nocenter", "-f", page.to_s, "-l", page.to_s, pdf, "-")

@@ -49,6 +49,10 @@ module SmallBooks
     base.merge(more) { |_, old, new| (old.is_a?(Hash) && new.is_a?(Hash)) ? deep_merge(old, new) : new }
   end
 
+  # What a GeoJSON collection begins with that names its reference, as files of before RFC 7946 do; its features follow.
+  def collection_in(reference) =
+    {"type" => "FeatureCollection", "crs" => {"type" => "name", "properties" => {"name" => reference}}}
+
   def small_book(features, **options)
     book = TileLoom::Document::Book.new(small_settings(**options))
     [book, TileLoom::Data::MemorySource.new("area" => features)]

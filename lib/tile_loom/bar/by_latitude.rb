@@ -110,16 +110,7 @@ module TileLoom
       # "60°14′N"
       def caption(lat) = Units::Angle.dms(lat, positive: lat.zero? ? "" : "N", negative: "S", step_deg: @step)
 
-      def text(x, y, string) =
-        Scene::Text.new(
-          x: x,
-          y: y,
-          string: string,
-          face: @look.face,
-          size_pt: @look.size_pt,
-          colour: @look.colour,
-          halo: @look.halo
-        )
+      def text(...) = @look.text(...)
     end
   end
 end

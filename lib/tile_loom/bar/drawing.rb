@@ -223,16 +223,7 @@ module TileLoom
         text((ends.first + ends.last - width(unit(ruling))) / 2, base, unit(ruling))
       end
 
-      def text(x, y, string) =
-        Scene::Text.new(
-          x: x,
-          y: y,
-          string: string,
-          face: @look.face,
-          size_pt: @look.size_pt,
-          colour: @look.colour,
-          halo: @look.halo
-        )
+      def text(...) = @look.text(...)
 
       # Ratio and sentence, where they are wanted.
       def texts_of(place)

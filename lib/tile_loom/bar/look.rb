@@ -10,6 +10,10 @@ module TileLoom
         def dark = Scene::Fill.new(colour: colour)
 
         def pale = Scene::Fill.new(colour: light)
+
+        # Scene::Text that starts at (x, y).
+        def text(x, y, string) =
+          Scene::Text.new(x: x, y: y, string: string, face: face, size_pt: size_pt, colour: colour, halo: halo)
       end
   end
 end

@@ -60,8 +60,7 @@ module TileLoom
       end
 
       # The largest and the smallest scale at the point, whatever the direction: the axes of the indicatrix (Snyder,
-      # USGS
-      # PP 1395, equations 4-12 and 4-13).
+      # USGS PP 1395, equations 4-12 and 4-13).
       def axes
         h, k, s = meridional_scale, parallel_scale, areal_scale
         sum, difference = Math.sqrt(h**2 + k**2 + 2 * s), Math.sqrt([h**2 + k**2 - 2 * s, 0].max)

@@ -51,8 +51,7 @@ module TileLoom
         )
 
       # With a choice for the pair, none of it rough, where there is none yet; box: of the data in degrees, or nil for
-      # the area of the
-      # book's reference.
+      # the area of the book's reference.
       def including(from, to, crs, box: nil)
         (one, other), = DatumOperation.ordered(from, to)
         return self if one.datum == other.datum || from.bound? || to.bound? || chosen([one.datum, other.datum])

@@ -19,8 +19,7 @@ module TileLoom
       Original = Struct.new(:id, :wkb, :attributes, :name, keyword_init: true)
 
       # repairs, refused: sentences that name the feature. Unless the reader is lenient, refused holds those alone that
-      # the
-      # target cannot show.
+      # the target cannot show.
       attr_reader :refused, :remarks, :source_reference
 
       # text: GeoJSON; target: Crs::System of the book; reference: overrides what the file says;

@@ -6,7 +6,7 @@ module TileLoom
     module Declared
       module_function
 
-      def all = {"schema" => Schema.text, "kinds" => kinds}
+      def all = {"schema" => Schema.text, "kinds" => {**kinds, "lengthUnits" => units}}
 
       # Thing → [{key, title}], in the order of menus.
       def kinds
@@ -18,6 +18,9 @@ module TileLoom
           "indexKinds" => Index::Generators
         }.transform_values { |kinds| kinds.all.map { |key, kind| {"key" => key, "title" => kind.title} } }
       end
+
+      # Units that a length can be written in, by their codes.
+      def units = Units::LengthUnit::ALL.map { |code, unit| {"key" => code, "title" => unit.name} }
     end
   end
 end

@@ -13,9 +13,8 @@ module TileLoom
       attr_reader :too_large
 
       # size: gives a CellSize for a scale; rule: a ScaleRule; centre: "extent" (the middle of its extent) or "inner"
-      # (the
-      # middle of the largest circle inside it); several: is a feature too large for a frame split?
-      # overlap_mm: between the sheets of one feature.
+      # (the middle of the largest circle inside it); several: is a feature too large for a frame split? overlap_mm:
+      # between the sheets of one feature.
       def initialize(size:, rule:, centre: "extent", several: false, overlap_mm: [0.0, 0.0])
         @size, @rule, @centre, @several, @overlap_mm = size, rule, centre, several, overlap_mm
         @too_large = []

@@ -5,7 +5,7 @@ module TileLoom
     # How much neighbours show of the same ground, one way: on paper ("8 mm", "0.5 in"), as a share of the
     # frame ("5 %"), or on the ground ("20 m").
     class Overlap
-      PATTERN = /\A\s*(\d+(?:\.\d+)?)\s*(%|mm|in|pt|m|km|ft|us-ft|yd|mi|nmi)\s*\z/
+      PATTERN = /\A\s*(\d+(?:\.\d+)?)\s*(%|#{Values::GroundLength::UNITS})\s*\z/
       # As a part of the document.
       TEXT =
         Values::Named.new(

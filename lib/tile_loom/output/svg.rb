@@ -8,6 +8,8 @@ module TileLoom
     # Writes a scene as SVG 1.1. The user unit is a hundredth of a millimetre, so that all numbers of
     # paths are whole; width and height say millimetres.
     class Svg
+      include Writing
+
       PER_MM = 100.0
       STYLE = "font-kerning:normal;font-variant-ligatures:none;text-rendering:geometricPrecision"
 
@@ -31,19 +33,6 @@ module TileLoom
       end
 
       private
-
-      def write(node)
-        case node
-        when Scene::Path
-          path(node)
-        when Scene::Text
-          text(node)
-        when Scene::Image
-          image(node)
-        when Scene::Group
-          group(node)
-        end
-      end
 
       def number(mm) = (mm * PER_MM).round
 

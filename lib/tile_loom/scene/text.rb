@@ -33,6 +33,17 @@ module TileLoom
           tracking_pt: 0.0,
           word_pt: 0.0
         ) = super
+
+        # One whose capitals stand about a place: [x, y] is the middle of its width and of their height.
+        def self.about((x, y), string:, face:, size_pt:, **more) =
+          new(
+            x: x - face.width_mm(string, size_pt) / 2,
+            y: y + face.cap_height_mm(size_pt) / 2,
+            string: string,
+            face: face,
+            size_pt: size_pt,
+            **more
+          )
       end
   end
 end

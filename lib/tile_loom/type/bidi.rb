@@ -20,8 +20,7 @@ module TileLoom
       # FRIBIDI_PAR_ON: by the first letter that has a direction (rules P2 and P3). FRIBIDI_PAR_RTL.
       BY_CONTENT, RIGHT_TO_LEFT = 0x40, 0x111
       # Characters without which a text runs from left to right all through: letters of the right-to-left scripts, and
-      # the
-      # controls that change the direction.
+      # the controls that change the direction.
       ANY =
         /[\u0590-\u08FF\u200E\u200F\u202A-\u202E\u2066-\u2069\uFB1D-\uFDFF\uFE70-\uFEFC\u{10800}-\u{10FFF}\u{1E800}-\u{1EFFF}]/
 

@@ -48,8 +48,7 @@ module TileLoom
       def advance(glyph) = @advances[glyph] ||= font.horizontal_metrics.for(glyph).advance_width
 
       # The character that a glyph is reached by, of several one that is no other's compatibility form (a Greek mu, not
-      # a
-      # micro sign); nil where it comes by shaping alone.
+      # a micro sign); nil where it comes by shaping alone.
       def character(glyph)
         @characters ||= {}
         return @characters[glyph] if @characters.key?(glyph)
@@ -84,10 +83,10 @@ module TileLoom
 
       private
 
-      def told_cap_height =
-        if font.os2.exists? && font.os2.version.to_i >= 2 && font.os2.cap_height.to_i.positive?
-          font.os2.cap_height
-        end
+      def told_cap_height
+        return nil unless font.os2.exists? && font.os2.version.to_i >= 2
+        font.os2.cap_height if font.os2.cap_height.to_i.positive?
+      end
 
       # From TrueType's outlines; nil where the font has others, or none of it.
       def outline_height(letter)

@@ -4,7 +4,7 @@ module TileLoom
   module Values
     # A length on the ground with its unit, such as "50 m": a Units::Length.
     class GroundLength < Type
-      UNITS = "mm|in|pt|m|km|ft|us-ft|yd|mi|nmi"
+      UNITS = Units::LengthUnit::ALL.keys.join("|").freeze
       PATTERN = "^\\s*\\d{1,12}(\\.\\d{1,12})?\\s*(#{UNITS})\\s*$".freeze
 
       def schema(definitions)

@@ -18,6 +18,7 @@ module TileLoom
 
         # Takes over parts that are declared elsewhere: {name → Part}.
         def take(parts)
+          @all_parts = nil
           parts.each do |name, part|
             own_parts[name] = part
             part.type.is_a?(Flag) ? define_method(:"#{name}?") { @parts[name] } : define_method(name) { @parts[name] }
@@ -25,12 +26,18 @@ module TileLoom
         end
 
         # Parts of the class above that this one does not have.
-        def leave_out(*names) = @left_out = names
+        def leave_out(*names)
+          @all_parts = nil
+          @left_out = names
+        end
 
-        # All parts, those of the class above first.
+        # All parts, those of the class above first. Put together once, as every value that is read goes by them.
         def parts
-          above = superclass.respond_to?(:parts) ? superclass.parts : {}
-          above.except(*@left_out).merge(own_parts)
+          @all_parts ||=
+            begin
+              above = superclass.respond_to?(:parts) ? superclass.parts : {}
+              above.except(*@left_out).merge(own_parts).freeze
+            end
         end
 
         # The Type of such a value.

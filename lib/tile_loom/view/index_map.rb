@@ -115,10 +115,8 @@ module TileLoom
           size_pt = (box.height * 0.34 / Type::Face::MM_PER_PT).clamp(0, 14)
           size_pt = [size_pt, size_pt * box.width * 0.9 / @face.width_mm(cell.name, size_pt)].min if size_pt.positive?
           next if size_pt < LEAST_PT
-          x, y = box.centre
-          Scene::Text.new(
-            x: x - @face.width_mm(cell.name, size_pt) / 2,
-            y: y + @face.cap_height_mm(size_pt) / 2,
+          Scene::Text.about(
+            box.centre,
             string: cell.name,
             face: @face,
             size_pt: size_pt,

@@ -3,8 +3,7 @@
 module TileLoom
   module View
     # The three norths in the middle of a view, or at another place of it: true (the meridian), grid (the reference's y
-    # axis), magnetic (the
-    # compass needle by the World Magnetic Model). Angles in degrees, clockwise positive.
+    # axis), magnetic (the compass needle by the World Magnetic Model). Angles in degrees, clockwise positive.
     class Norths
       # Where the directions of north in a frame differ by more than this, one arrow does not hold for all of it.
       MOST_SPREAD_DEG = 2.0

@@ -1,23 +1,14 @@
 // The book document, as the core declares it, and what the server adds to it.
 import type {
-  AreaPart,
   BookDocument,
-  Border,
   Element,
   Enclosure,
-  Fill,
   Grid,
-  Halo,
   Index,
-  Layer,
   Layout,
   MapFrameElement,
   MapSymbol,
   OwnMarker,
-  Rule,
-  ScaleBarElement,
-  ScaleBarStyle,
-  Stroke,
 } from "../generated/book";
 
 export type {
@@ -36,7 +27,7 @@ export type {
   ScaleBarElement,
   ScaleBarStyle,
   Stroke,
-};
+} from "../generated/book";
 
 export type Pattern = NonNullable<MapSymbol["pattern"]>;
 export type Marker = NonNullable<MapSymbol["marker"]>;
@@ -151,7 +142,6 @@ export interface Book {
   redo_own: boolean;
   sizes: string[];
   faces: { key: string; family: string; weight: number; italic: boolean; css: string; content?: string }[];
-  kinds: Record<string, string>;
   reprojection: { name: string; done: number; total: number } | null;
   told: string | null;
   data_endings: string[];

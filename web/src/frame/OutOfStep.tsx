@@ -1,9 +1,9 @@
-import WarningIcon from "@mui/icons-material/WarningAmberOutlined";
 import { Box, Button } from "@mui/material";
 import { useBook, useChange } from "../api/book";
 import { useAnswer } from "../api/weave";
 import type { Answer } from "../api/types";
 import { count, groundSize, listed, mm } from "../api/words";
+import { Banner } from "./Banner";
 
 const reasons = { frame: "the frame", study: "the data of the study area" };
 
@@ -19,21 +19,7 @@ export function OutOfStep() {
   const anew = useAnswer(null);
   const act = (path: string) => void ask(path, {}).catch(() => undefined);
   return (
-    <Box
-      role="region"
-      aria-label="The index is out of step"
-      sx={{
-        display: "flex",
-        alignItems: "center",
-        gap: 1,
-        px: 2.5,
-        py: 0.5,
-        bgcolor: "background.paper",
-        borderBottom: 2,
-        borderColor: "warning.main",
-      }}
-    >
-      <WarningIcon fontSize="small" sx={{ color: "warning.main" }} />
+    <Banner role="region" label="The index is out of step">
       <Box sx={{ flex: 1, fontSize: 14 }}>
         Since the index was generated, <b>{changed.map((part) => reasons[part]).join(" and ")} changed</b>
         {changed.includes("frame") && frame_then && (
@@ -62,6 +48,6 @@ export function OutOfStep() {
       <Button variant="outlined" onClick={() => act("weave/keep")}>
         Leave the cells
       </Button>
-    </Box>
+    </Banner>
   );
 }

@@ -46,3 +46,15 @@ export const indexKinds = [
   ["features", "Sheets by feature"],
   ["layer", "Cells of a layer"],
 ] as const;
+export const lengthUnits = [
+  ["mm", "millimetre"],
+  ["in", "inch"],
+  ["pt", "point"],
+  ["m", "metre"],
+  ["km", "kilometre"],
+  ["ft", "international foot"],
+  ["us-ft", "US survey foot"],
+  ["yd", "yard"],
+  ["mi", "statute mile"],
+  ["nmi", "nautical mile"],
+] as const;

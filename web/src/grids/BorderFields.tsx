@@ -4,6 +4,7 @@ import { borders } from "../generated/kinds";
 import { Choice } from "../fields/Choice";
 import { Colour } from "../fields/Colour";
 import { Measured } from "../fields/Measured";
+import { ColourBeside } from "../fields/ColourBeside";
 
 // What bounds the map; its steps follow a grid of the frame, or are even.
 export function BorderFields({
@@ -19,110 +20,100 @@ export function BorderFields({
   const grids = frame.grids ?? [];
   const steps = border.steps?.mm ? "even" : (border.steps?.grid ?? grids[0]?.id ?? "even");
   return (
-    <Box sx={{ display: "flex", gap: 1, alignItems: "flex-start" }}>
-      <Box sx={{ pt: 1.75 }}>
+    <ColourBeside
+      colour={
         <Colour label="Colour of the border" value={border.colour ?? "#1f2a30"} onKeep={(colour) => keep({ colour })} />
-      </Box>
-      <Box
-        sx={{
-          flex: 1,
-          minWidth: 0,
-          display: "grid",
-          gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr)",
-          gap: 1,
-          alignItems: "end",
-        }}
-      >
-        <Choice label="Border" value={kind} choices={borders} onChoose={(chosen) => keep({ kind: chosen })} />
+      }
+    >
+      <Choice label="Border" value={kind} choices={borders} onChoose={(chosen) => keep({ kind: chosen })} />
+      <Measured
+        label="Line, mm"
+        value={border.width_mm ?? 0.35}
+        least={0.01}
+        most={20}
+        onKeep={(width_mm) => keep({ width_mm })}
+      />
+      <Measured
+        label="Margin, mm"
+        value={border.gap_mm ?? 0}
+        least={0}
+        most={50}
+        onKeep={(gap_mm) => keep({ gap_mm })}
+      />
+      {(border.gap_mm ?? 0) > 0 && (
         <Measured
-          label="Line, mm"
-          value={border.width_mm ?? 0.35}
-          least={0.01}
-          most={20}
-          onKeep={(width_mm) => keep({ width_mm })}
-        />
-        <Measured
-          label="Margin, mm"
-          value={border.gap_mm ?? 0}
+          label="Inner line, mm"
+          value={border.inner?.width_mm ?? 0.15}
           least={0}
-          most={50}
-          onKeep={(gap_mm) => keep({ gap_mm })}
+          most={10}
+          onKeep={(width_mm) => keep({ inner: { ...border.inner, width_mm } })}
         />
-        {(border.gap_mm ?? 0) > 0 && (
-          <Measured
-            label="Inner line, mm"
-            value={border.inner?.width_mm ?? 0.15}
-            least={0}
-            most={10}
-            onKeep={(width_mm) => keep({ inner: { ...border.inner, width_mm } })}
-          />
-        )}
-        {kind !== "plain" && (
-          <Measured
-            label="Thickness, mm"
-            value={border.thickness_mm ?? (kind === "ticked" ? 1.5 : 2)}
-            least={0.1}
-            most={50}
-            onKeep={(thickness_mm) => keep({ thickness_mm })}
-          />
-        )}
-        {kind !== "plain" && (
-          <Box sx={{ gridColumn: "1 / -1", display: "grid" }}>
-            <Choice
-              label="Steps of"
-              value={steps}
-              choices={[...grids.map((grid) => [grid.id, grid.title ?? grid.id] as const), ["even", "even length"]]}
-              onChoose={(chosen) => keep({ steps: chosen === "even" ? { mm: 20 } : { grid: chosen } })}
-            />
-          </Box>
-        )}
-        {kind !== "plain" && steps === "even" && (
-          <Measured
-            label="Step, about mm"
-            value={border.steps?.mm ?? 20}
-            least={0.5}
-            most={2000}
-            onKeep={(mm) => keep({ steps: { mm } })}
-          />
-        )}
-        {kind === "banded" && (
+      )}
+      {kind !== "plain" && (
+        <Measured
+          label="Thickness, mm"
+          value={border.thickness_mm ?? (kind === "ticked" ? 1.5 : 2)}
+          least={0.1}
+          most={50}
+          onKeep={(thickness_mm) => keep({ thickness_mm })}
+        />
+      )}
+      {kind !== "plain" && (
+        <Box sx={{ gridColumn: "1 / -1", display: "grid" }}>
           <Choice
-            label="Rows"
-            value={border.rows === 2 ? "2" : "1"}
-            choices={[
-              ["1", "one"],
-              ["2", "two"],
-            ]}
-            onChoose={(rows) => keep({ rows: Number(rows) })}
+            label="Steps of"
+            value={steps}
+            choices={[...grids.map((grid) => [grid.id, grid.title ?? grid.id] as const), ["even", "even length"]]}
+            onChoose={(chosen) => keep({ steps: chosen === "even" ? { mm: 20 } : { grid: chosen } })}
           />
-        )}
-        {kind === "banded" && (
-          <Box
-            sx={{ gridColumn: "1 / -1", display: "flex", flexWrap: "wrap", alignItems: "center", gap: 1, fontSize: 13 }}
-          >
-            dark{" "}
-            <Colour
-              label="Dark steps"
-              value={border.dark ?? border.colour ?? "#1f2a30"}
-              onKeep={(dark) => keep({ dark })}
-            />
-            light <Colour label="Light steps" value={border.light ?? "#ffffff"} onKeep={(light) => keep({ light })} />
-            <FormControlLabel
-              sx={{ m: 0 }}
-              control={
-                <Checkbox
-                  size="small"
-                  checked={border.corner_blocks ?? false}
-                  onChange={(event) =>
-                    void keep({ corner_blocks: event.target.checked || undefined }).catch(() => undefined)
-                  }
-                />
-              }
-              label="corner blocks"
-            />
-          </Box>
-        )}
-      </Box>
-    </Box>
+        </Box>
+      )}
+      {kind !== "plain" && steps === "even" && (
+        <Measured
+          label="Step, about mm"
+          value={border.steps?.mm ?? 20}
+          least={0.5}
+          most={2000}
+          onKeep={(mm) => keep({ steps: { mm } })}
+        />
+      )}
+      {kind === "banded" && (
+        <Choice
+          label="Rows"
+          value={border.rows === 2 ? "2" : "1"}
+          choices={[
+            ["1", "one"],
+            ["2", "two"],
+          ]}
+          onChoose={(rows) => keep({ rows: Number(rows) })}
+        />
+      )}
+      {kind === "banded" && (
+        <Box
+          sx={{ gridColumn: "1 / -1", display: "flex", flexWrap: "wrap", alignItems: "center", gap: 1, fontSize: 13 }}
+        >
+          dark{" "}
+          <Colour
+            label="Dark steps"
+            value={border.dark ?? border.colour ?? "#1f2a30"}
+            onKeep={(dark) => keep({ dark })}
+          />
+          light <Colour label="Light steps" value={border.light ?? "#ffffff"} onKeep={(light) => keep({ light })} />
+          <FormControlLabel
+            sx={{ m: 0 }}
+            control={
+              <Checkbox
+                size="small"
+                checked={border.corner_blocks ?? false}
+                onChange={(event) =>
+                  void keep({ corner_blocks: event.target.checked || undefined }).catch(() => undefined)
+                }
+              />
+            }
+            label="corner blocks"
+          />
+        </Box>
+      )}
+    </ColourBeside>
   );
 }

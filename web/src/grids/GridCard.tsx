@@ -14,6 +14,7 @@ import { ReferenceField } from "../fields/ReferenceField";
 import { GridTold } from "./GridList";
 import { GridLabelFields } from "./GridLabelFields";
 import { useTrial } from "./useGrids";
+import { ColourBeside } from "../fields/ColourBeside";
 
 interface GridCardProps {
   frame: GriddedElement;
@@ -395,128 +396,116 @@ function Look({ grid, keep }: { grid: Grid; keep: (patch: Partial<Grid>) => Prom
     Object.keys(DASHES).find((title) => JSON.stringify(DASHES[title]) === JSON.stringify(grid.stroke.dash_mm)) ?? "own";
   const every = grid.index_lines?.every;
   return (
-    <Box sx={{ display: "flex", gap: 1, alignItems: "flex-start" }}>
-      <Box sx={{ pt: 1.75 }}>
+    <ColourBeside
+      colour={
         <Colour
           label={`Colour of ${grid.title ?? grid.id}`}
           value={grid.stroke.colour ?? "#1f2a30"}
           onKeep={(colour) => stroke({ colour })}
         />
-      </Box>
-      <Box
-        sx={{
-          flex: 1,
-          minWidth: 0,
-          display: "grid",
-          gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr)",
-          gap: 1,
-          alignItems: "end",
-        }}
-      >
-        <Choice label="Drawn as" value={look} choices={gridLooks} onChoose={(chosen) => keep({ look: chosen })} />
-        {shapes ? (
-          <Measured
-            label="Size, mm"
-            value={grid.size_mm ?? 0.6}
-            least={0.05}
-            most={50}
-            onKeep={(size_mm) => keep({ size_mm })}
-          />
-        ) : (
-          <Measured
-            label="Width, mm"
-            value={grid.stroke.width_mm ?? 0.2}
-            least={0.01}
-            most={10}
-            onKeep={(width_mm) => stroke({ width_mm })}
-          />
-        )}
-        {look === "crosses" && (
-          <Measured
-            label="Arms, mm"
-            value={grid.arm_mm ?? 2}
-            least={0.1}
-            most={100}
-            onKeep={(arm_mm) => keep({ arm_mm })}
-          />
-        )}
-        {look === "ticks" && (
-          <Measured
-            label="Length, mm"
-            value={grid.tick_mm ?? 2}
-            least={0.1}
-            most={100}
-            onKeep={(tick_mm) => keep({ tick_mm })}
-          />
-        )}
-        {look === "ticks" && (
-          <Choice
-            label="Ticks lie"
-            value={grid.ticks ?? "inside"}
-            choices={[
-              ["inside", "inside"],
-              ["outside", "outside"],
-              ["across", "across"],
-            ]}
-            onChoose={(ticks) => keep({ ticks })}
-          />
-        )}
-        {look === "lines" && (
-          <Choice
-            label="Dash"
-            value={dash}
-            choices={[...Object.keys(DASHES), ...(dash === "own" ? ["own"] : [])].map(
-              (title) => [title, title] as const,
-            )}
-            onChoose={(title) => stroke({ dash_mm: DASHES[title] })}
-          />
-        )}
+      }
+    >
+      <Choice label="Drawn as" value={look} choices={gridLooks} onChoose={(chosen) => keep({ look: chosen })} />
+      {shapes ? (
         <Measured
-          label="Opacity, %"
-          value={Math.round((grid.stroke.opacity ?? 1) * 100)}
-          least={0}
-          most={100}
-          onKeep={(percent) => stroke({ opacity: percent / 100 })}
+          label="Size, mm"
+          value={grid.size_mm ?? 0.6}
+          least={0.05}
+          most={50}
+          onKeep={(size_mm) => keep({ size_mm })}
         />
-        <Choice
-          label="Index lines"
-          value={every ? String(every) : "none"}
-          choices={[
-            ["none", "none"],
-            ...[...new Set([2, 4, 5, 6, 10, ...(every ? [every] : [])])]
-              .sort((a, b) => a - b)
-              .map((n) => [String(n), `every ${ordinal(n)}`] as const),
-          ]}
-          onChoose={(n) => keep({ index_lines: n === "none" ? undefined : { ...grid.index_lines, every: Number(n) } })}
-        />
-        {every && !shapes && (
-          <Measured
-            label="Index line width, mm"
-            value={grid.index_lines?.stroke?.width_mm ?? (grid.stroke.width_mm ?? 0.2) * 2}
-            least={0.01}
-            most={10}
-            onKeep={(width_mm) => keep({ index_lines: { every, stroke: { ...grid.index_lines?.stroke, width_mm } } })}
-          />
-        )}
+      ) : (
         <Measured
-          label="Halo, mm"
-          value={grid.halo?.width_mm ?? 0}
-          least={0}
+          label="Width, mm"
+          value={grid.stroke.width_mm ?? 0.2}
+          least={0.01}
           most={10}
-          onKeep={(width_mm) => keep({ halo: width_mm === 0 ? undefined : { ...grid.halo, width_mm } })}
+          onKeep={(width_mm) => stroke({ width_mm })}
         />
-        <Box sx={{ gridColumn: "1 / -1" }}>
-          <Choice
-            label="Draw order"
-            value={grid.draw_order ?? "above"}
-            choices={[
-              ["above", "above the layers"],
-              ["below", "below the layers"],
-            ]}
-            onChoose={(draw_order) => keep({ draw_order: draw_order === "above" ? undefined : draw_order })}
-          />
-        </Box>
+      )}
+      {look === "crosses" && (
+        <Measured
+          label="Arms, mm"
+          value={grid.arm_mm ?? 2}
+          least={0.1}
+          most={100}
+          onKeep={(arm_mm) => keep({ arm_mm })}
+        />
+      )}
+      {look === "ticks" && (
+        <Measured
+          label="Length, mm"
+          value={grid.tick_mm ?? 2}
+          least={0.1}
+          most={100}
+          onKeep={(tick_mm) => keep({ tick_mm })}
+        />
+      )}
+      {look === "ticks" && (
+        <Choice
+          label="Ticks lie"
+          value={grid.ticks ?? "inside"}
+          choices={[
+            ["inside", "inside"],
+            ["outside", "outside"],
+            ["across", "across"],
+          ]}
+          onChoose={(ticks) => keep({ ticks })}
+        />
+      )}
+      {look === "lines" && (
+        <Choice
+          label="Dash"
+          value={dash}
+          choices={[...Object.keys(DASHES), ...(dash === "own" ? ["own"] : [])].map((title) => [title, title] as const)}
+          onChoose={(title) => stroke({ dash_mm: DASHES[title] })}
+        />
+      )}
+      <Measured
+        label="Opacity, %"
+        value={Math.round((grid.stroke.opacity ?? 1) * 100)}
+        least={0}
+        most={100}
+        onKeep={(percent) => stroke({ opacity: percent / 100 })}
+      />
+      <Choice
+        label="Index lines"
+        value={every ? String(every) : "none"}
+        choices={[
+          ["none", "none"],
+          ...[...new Set([2, 4, 5, 6, 10, ...(every ? [every] : [])])]
+            .sort((a, b) => a - b)
+            .map((n) => [String(n), `every ${ordinal(n)}`] as const),
+        ]}
+        onChoose={(n) => keep({ index_lines: n === "none" ? undefined : { ...grid.index_lines, every: Number(n) } })}
+      />
+      {every && !shapes && (
+        <Measured
+          label="Index line width, mm"
+          value={grid.index_lines?.stroke?.width_mm ?? (grid.stroke.width_mm ?? 0.2) * 2}
+          least={0.01}
+          most={10}
+          onKeep={(width_mm) => keep({ index_lines: { every, stroke: { ...grid.index_lines?.stroke, width_mm } } })}
+        />
+      )}
+      <Measured
+        label="Halo, mm"
+        value={grid.halo?.width_mm ?? 0}
+        least={0}
+        most={10}
+        onKeep={(width_mm) => keep({ halo: width_mm === 0 ? undefined : { ...grid.halo, width_mm } })}
+      />
+      <Box sx={{ gridColumn: "1 / -1" }}>
+        <Choice
+          label="Draw order"
+          value={grid.draw_order ?? "above"}
+          choices={[
+            ["above", "above the layers"],
+            ["below", "below the layers"],
+          ]}
+          onChoose={(draw_order) => keep({ draw_order: draw_order === "above" ? undefined : draw_order })}
+        />
       </Box>
-    </Box>
+    </ColourBeside>
   );
 }

@@ -4,6 +4,7 @@ import type { Edge, GridLabels } from "../api/types";
 import { Choice } from "../fields/Choice";
 import { Colour } from "../fields/Colour";
 import { Measured } from "../fields/Measured";
+import { ColourBeside } from "../fields/ColourBeside";
 
 const SIDES: Edge[] = ["top", "right", "bottom", "left"];
 const DEFAULT: GridLabels = { sides: [], size_pt: 6.5, label_gap_mm: 1.2 };
@@ -45,164 +46,154 @@ export function GridLabelFields({
         ))}
       </Box>
       {labels && (
-        <Box sx={{ display: "flex", gap: 1, alignItems: "flex-start" }}>
-          <Box sx={{ pt: 1.75 }}>
+        <ColourBeside
+          colour={
             <Colour
               label="Colour of the labels"
               value={now.colour ?? "#1f2a30"}
               onKeep={(colour) => keep({ colour })}
             />
-          </Box>
-          <Box
-            sx={{
-              flex: 1,
-              minWidth: 0,
-              display: "grid",
-              gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr)",
-              gap: 1,
-              alignItems: "end",
-            }}
-          >
-            <Choice
-              label="Position"
-              value={now.position ?? "outside"}
-              choices={[
-                ["outside", "outside"],
-                ["inside", "on the lines"],
-              ]}
-              onChoose={(position) => keep({ position })}
-            />
-            <Choice
-              label="Orientation"
-              value={now.orientation ?? "along_edge"}
-              choices={[
-                ["along_edge", "along the edge"],
-                ["level", "level"],
-                ["along_line", "along the line"],
-              ]}
-              onChoose={(orientation) => keep({ orientation })}
-            />
-            <Measured
-              label="Size, pt"
-              value={now.size_pt ?? 6}
-              least={1}
-              most={100}
-              onKeep={(size_pt) => keep({ size_pt })}
-            />
-            <Measured
-              label="Label gap, mm"
-              value={now.label_gap_mm ?? 1.2}
-              least={0}
-              most={100}
-              onKeep={(label_gap_mm) => keep({ label_gap_mm })}
-            />
-            <Choice
-              label="Typeface"
-              value={now.face ?? "sans"}
-              choices={book.faces.map(
-                (face) =>
-                  [
-                    face.key,
-                    `${face.family.replace(/^Loom /, "")} ${face.weight}${face.italic ? " italic" : ""}`,
-                  ] as const,
-              )}
-              onChoose={(face) => keep({ face })}
-            />
-            <Choice
-              label="Written"
-              value={now.form ?? "full"}
-              choices={[
-                ["full", "in full"],
-                ["short", "short, ends in full"],
-              ]}
-              onChoose={(form) => keep({ form })}
-            />
-            {angles ? (
-              <>
-                <Choice
-                  label="Angles as"
-                  value={now.notation ?? "auto"}
-                  choices={[
-                    ["auto", "the interval needs"],
-                    ["d", "D°"],
-                    ["dm", "D°M′"],
-                    ["dms", "D°M′S″"],
-                    ["decimal", "D.d°"],
-                  ]}
-                  onChoose={(notation) => keep({ notation: notation === "auto" ? undefined : notation })}
-                />
-                <Choice
-                  label="Hemisphere"
-                  value={now.hemisphere ?? "letters"}
-                  choices={[
-                    ["letters", "N S E W"],
-                    ["signs", "sign"],
-                  ]}
-                  onChoose={(hemisphere) => keep({ hemisphere })}
-                />
-              </>
-            ) : (
-              <>
-                <Choice
-                  label="Thousands"
-                  value={now.thousands ?? "thin"}
-                  choices={[
-                    ["thin", "402 000"],
-                    ["comma", "402,000"],
-                    ["point", "402.000"],
-                    ["none", "402000"],
-                  ]}
-                  onChoose={(thousands) => keep({ thousands })}
-                />
-                <Choice
-                  label="Direction"
-                  value={now.hemisphere ?? "signs"}
-                  choices={[
-                    ["signs", "none"],
-                    ["letters", "E and N"],
-                  ]}
-                  onChoose={(hemisphere) => keep({ hemisphere })}
-                />
-              </>
+          }
+        >
+          <Choice
+            label="Position"
+            value={now.position ?? "outside"}
+            choices={[
+              ["outside", "outside"],
+              ["inside", "on the lines"],
+            ]}
+            onChoose={(position) => keep({ position })}
+          />
+          <Choice
+            label="Orientation"
+            value={now.orientation ?? "along_edge"}
+            choices={[
+              ["along_edge", "along the edge"],
+              ["level", "level"],
+              ["along_line", "along the line"],
+            ]}
+            onChoose={(orientation) => keep({ orientation })}
+          />
+          <Measured
+            label="Size, pt"
+            value={now.size_pt ?? 6}
+            least={1}
+            most={100}
+            onKeep={(size_pt) => keep({ size_pt })}
+          />
+          <Measured
+            label="Label gap, mm"
+            value={now.label_gap_mm ?? 1.2}
+            least={0}
+            most={100}
+            onKeep={(label_gap_mm) => keep({ label_gap_mm })}
+          />
+          <Choice
+            label="Typeface"
+            value={now.face ?? "sans"}
+            choices={book.faces.map(
+              (face) =>
+                [
+                  face.key,
+                  `${face.family.replace(/^Loom /, "")} ${face.weight}${face.italic ? " italic" : ""}`,
+                ] as const,
             )}
-            <Choice
-              label="Decimals"
-              value={now.decimals === undefined ? "auto" : String(now.decimals)}
-              choices={[
-                ["auto", "as needed"],
-                ...[0, 1, 2, 3, 4, 5, 6].map((places) => [String(places), String(places)] as const),
-              ]}
-              onChoose={(places) => keep({ decimals: places === "auto" ? undefined : Number(places) })}
-            />
-            <Choice
-              label="Lines labelled"
-              value={now.families ?? "main"}
-              choices={[
-                ["main", "main family"],
-                ["both", "both families"],
-              ]}
-              onChoose={(families) => keep({ families })}
-            />
-            <Measured
-              label="Halo, mm"
-              value={now.halo?.width_mm ?? 0}
-              least={0}
-              most={10}
-              onKeep={(width_mm) =>
-                keep({ halo: width_mm === 0 ? undefined : { colour: "#ffffff", ...now.halo, width_mm } })
-              }
-            />
-            {inside && (
-              <Measured
-                label="Gap in lines, mm"
-                value={now.line_gap_mm ?? 0}
-                least={0}
-                most={20}
-                onKeep={(line_gap_mm) => keep({ line_gap_mm: line_gap_mm === 0 ? undefined : line_gap_mm })}
+            onChoose={(face) => keep({ face })}
+          />
+          <Choice
+            label="Written"
+            value={now.form ?? "full"}
+            choices={[
+              ["full", "in full"],
+              ["short", "short, ends in full"],
+            ]}
+            onChoose={(form) => keep({ form })}
+          />
+          {angles ? (
+            <>
+              <Choice
+                label="Angles as"
+                value={now.notation ?? "auto"}
+                choices={[
+                  ["auto", "the interval needs"],
+                  ["d", "D°"],
+                  ["dm", "D°M′"],
+                  ["dms", "D°M′S″"],
+                  ["decimal", "D.d°"],
+                ]}
+                onChoose={(notation) => keep({ notation: notation === "auto" ? undefined : notation })}
               />
-            )}
-          </Box>
-        </Box>
+              <Choice
+                label="Hemisphere"
+                value={now.hemisphere ?? "letters"}
+                choices={[
+                  ["letters", "N S E W"],
+                  ["signs", "sign"],
+                ]}
+                onChoose={(hemisphere) => keep({ hemisphere })}
+              />
+            </>
+          ) : (
+            <>
+              <Choice
+                label="Thousands"
+                value={now.thousands ?? "thin"}
+                choices={[
+                  ["thin", "402 000"],
+                  ["comma", "402,000"],
+                  ["point", "402.000"],
+                  ["none", "402000"],
+                ]}
+                onChoose={(thousands) => keep({ thousands })}
+              />
+              <Choice
+                label="Direction"
+                value={now.hemisphere ?? "signs"}
+                choices={[
+                  ["signs", "none"],
+                  ["letters", "E and N"],
+                ]}
+                onChoose={(hemisphere) => keep({ hemisphere })}
+              />
+            </>
+          )}
+          <Choice
+            label="Decimals"
+            value={now.decimals === undefined ? "auto" : String(now.decimals)}
+            choices={[
+              ["auto", "as needed"],
+              ...[0, 1, 2, 3, 4, 5, 6].map((places) => [String(places), String(places)] as const),
+            ]}
+            onChoose={(places) => keep({ decimals: places === "auto" ? undefined : Number(places) })}
+          />
+          <Choice
+            label="Lines labelled"
+            value={now.families ?? "main"}
+            choices={[
+              ["main", "main family"],
+              ["both", "both families"],
+            ]}
+            onChoose={(families) => keep({ families })}
+          />
+          <Measured
+            label="Halo, mm"
+            value={now.halo?.width_mm ?? 0}
+            least={0}
+            most={10}
+            onKeep={(width_mm) =>
+              keep({ halo: width_mm === 0 ? undefined : { colour: "#ffffff", ...now.halo, width_mm } })
+            }
+          />
+          {inside && (
+            <Measured
+              label="Gap in lines, mm"
+              value={now.line_gap_mm ?? 0}
+              least={0}
+              most={20}
+              onKeep={(line_gap_mm) => keep({ line_gap_mm: line_gap_mm === 0 ? undefined : line_gap_mm })}
+            />
+          )}
+        </ColourBeside>
       )}
       {labels && (
         <Box sx={{ display: "grid", mt: 0.5 }}>

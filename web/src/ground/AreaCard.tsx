@@ -81,7 +81,7 @@ export function AreaCard({
               </Box>
               {part?.features && (
                 <Button onClick={() => void keep(parts.map((known) => (known === part ? { layer: layer.id } : known)))}>
-                  Take all of its features
+                  Use all of its features
                 </Button>
               )}
               {part && !part.features && (

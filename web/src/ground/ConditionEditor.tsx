@@ -40,7 +40,7 @@ export function ConditionEditor({ about, attributes, condition, onKeep }: Condit
         <Box component="pre" sx={{ m: 0, fontSize: 11.5, whiteSpace: "pre-wrap", overflowWrap: "anywhere" }}>
           {JSON.stringify(condition)}
         </Box>
-        <Button onClick={() => void put({ all: true, list: [] })}>Begin anew</Button>
+        <Button onClick={() => void put({ all: true, list: [] })}>Start again</Button>
       </Box>
     );
   }

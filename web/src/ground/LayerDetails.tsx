@@ -13,6 +13,7 @@ import { partsOf } from "../api/area";
 import { RuleList } from "./RuleList";
 import { RuleMaker } from "./RuleMaker";
 import { useAttributes, type Attribute } from "../api/useAttributes";
+import { FileInput } from "../fields/FileInput";
 
 type Put = (label: string, layer: Layer) => Promise<unknown>;
 
@@ -155,16 +156,11 @@ function UpdateFromFile({ layer, arrivals }: { layer: Layer; arrivals: Arrivals 
   const input = useRef<HTMLInputElement>(null);
   return (
     <>
-      <input
+      <FileInput
         ref={input}
-        type="file"
-        hidden
+        label={`File with fresh features for ${layer.title}`}
         accept={book.data_endings.join(",")}
-        aria-label={`File with fresh features for ${layer.title}`}
-        onChange={(event) => {
-          arrivals.take([...(event.target.files ?? [])].slice(0, 1), layer.id);
-          event.target.value = "";
-        }}
+        onFiles={(files) => arrivals.take(files.slice(0, 1), layer.id)}
       />
       <Button variant="outlined" sx={{ mt: 0.5 }} disabled={arrivals.sending} onClick={() => input.current?.click()}>
         Update from a file

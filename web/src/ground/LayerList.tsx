@@ -10,6 +10,7 @@ import { Card } from "../frame/Card";
 import { partsOf } from "../api/area";
 import type { Arrivals } from "./arrivals";
 import { Swatch } from "./Swatch";
+import { FileInput } from "../fields/FileInput";
 
 // All layers, the top one first, with their groups as headings.
 export function LayerList({ arrivals, onPick }: { arrivals: Arrivals; onPick: (id: string) => void }) {
@@ -44,17 +45,12 @@ export function LayerList({ arrivals, onPick }: { arrivals: Arrivals; onPick: (i
     );
   return (
     <Card title="Layers" note="top first">
-      <input
+      <FileInput
         ref={input}
-        type="file"
+        label="Data files"
         accept={book.data_endings.join(",")}
         multiple
-        hidden
-        aria-label="Data files"
-        onChange={(event) => {
-          arrivals.take([...(event.target.files ?? [])]);
-          event.target.value = "";
-        }}
+        onFiles={(files) => arrivals.take(files)}
       />
       <Button
         variant="outlined"

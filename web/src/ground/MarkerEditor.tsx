@@ -8,6 +8,7 @@ import { Swatch } from "./Swatch";
 import { Colour } from "../fields/Colour";
 import { Measured } from "../fields/Measured";
 import { Part } from "./SymbolEditor";
+import { FileInput } from "../fields/FileInput";
 
 // The mark of a point: one of the drawings, its colour and size, a line round it.
 export function MarkerEditor({
@@ -164,16 +165,11 @@ function Drawings({
             </Button>
           ))}
         </Box>
-        <input
+        <FileInput
           ref={input}
-          type="file"
+          label="SVG of a marker of your own"
           accept=".svg,image/svg+xml"
-          hidden
-          aria-label="SVG of a mark of your own"
-          onChange={(event) => {
-            void bring(event.target.files?.[0]);
-            event.target.value = "";
-          }}
+          onFiles={([file]) => void bring(file)}
         />
         <Button sx={{ mt: 1 }} variant="outlined" onClick={() => input.current?.click()}>
           Import an SVG of your own

@@ -8,6 +8,7 @@ import { Colour } from "../fields/Colour";
 import { Field } from "../fields/Field";
 import { Measured } from "../fields/Measured";
 import { MarkerEditor } from "./MarkerEditor";
+import { ColourBeside } from "../fields/ColourBeside";
 
 type Keep = (symbol: MapSymbol) => Promise<unknown>;
 
@@ -316,20 +317,8 @@ export function Part({
       ) : (
         <span />
       )}
-      <Box sx={{ gridColumn: "1 / -1", display: "flex", alignItems: "flex-start", gap: 1 }}>
-        <Box sx={{ pt: 1.75 }}>{colour}</Box>
-        <Box
-          sx={{
-            flex: 1,
-            minWidth: 0,
-            display: "grid",
-            gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr)",
-            alignItems: "end",
-            gap: 1,
-          }}
-        >
-          {children}
-        </Box>
+      <Box sx={{ gridColumn: "1 / -1" }}>
+        <ColourBeside colour={colour}>{children}</ColourBeside>
       </Box>
     </Box>
   );

@@ -1,6 +1,7 @@
 import { Box } from "@mui/material";
 import { useState, type PointerEvent, type RefObject } from "react";
 import type { Guides } from "../api/types";
+import { Tag } from "./Tag";
 
 type Axis = "x" | "y";
 interface Pulled {
@@ -102,24 +103,16 @@ export function GuideLines({
       {pulled && (
         <>
           {!pulled.outside && <Box sx={line(pulled.axis, pulled.at, true)} />}
-          <Box
-            role="status"
+          <Tag
             sx={{
-              position: "absolute",
               zIndex: 5,
-              px: 0.75,
-              bgcolor: "#1e2a30",
-              color: "#f6f1e6",
-              fontSize: 12,
-              whiteSpace: "nowrap",
-              pointerEvents: "none",
               ...(pulled.axis === "x"
                 ? { left: Math.max(pulled.at, 0) * perMm + 6, top: 4 }
                 : { top: Math.max(pulled.at, 0) * perMm + 6, left: 4 }),
             }}
           >
             {pulled.outside ? "let go here: no guide" : `${pulled.at} mm`}
-          </Box>
+          </Tag>
         </>
       )}
     </>

@@ -4,6 +4,7 @@ import { useEffect, useRef, useState } from "react";
 import { useBook } from "../api/book";
 import { upload } from "../api/client";
 import type { Book } from "../api/types";
+import { FileInput } from "../fields/FileInput";
 
 interface BringInProps {
   title: string;
@@ -44,17 +45,7 @@ export function BringIn({ title, label, accept, address, onBrought }: BringInPro
   };
   return (
     <>
-      <input
-        ref={input}
-        type="file"
-        hidden
-        accept={accept}
-        aria-label={label}
-        onChange={(event) => {
-          void bring(event.target.files?.[0]);
-          event.target.value = "";
-        }}
-      />
+      <FileInput ref={input} label={label} accept={accept} onFiles={([file]) => void bring(file)} />
       <Button sx={{ justifySelf: "start" }} onClick={() => input.current?.click()}>
         {title}
       </Button>

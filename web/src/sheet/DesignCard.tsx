@@ -8,6 +8,7 @@ import { get, post, upload } from "../api/client";
 import type { Book } from "../api/types";
 import { Card, Heading } from "../frame/Card";
 import { Field } from "../fields/Field";
+import { FileInput } from "../fields/FileInput";
 
 interface Designs {
   shipped: { name: string; title: string; note: string }[];
@@ -129,23 +130,18 @@ export function DesignCard({ onBack }: { onBack: () => void }) {
         />
       </Box>
       <Heading text="As a file" />
-      <input
+      <FileInput
         ref={input}
-        type="file"
-        hidden
+        label="Design file"
         accept=".json,application/json"
-        aria-label="Design file"
-        onChange={(event) => {
-          attempt(bring(event.target.files?.[0]));
-          event.target.value = "";
-        }}
+        onFiles={([file]) => attempt(bring(file))}
       />
       <Box sx={{ display: "flex", gap: 0.5 }}>
         <Button variant="outlined" href={`/api/books/${book.id}/design/file`}>
-          Take this design
+          Export this design
         </Button>
         <Button variant="outlined" onClick={() => input.current?.click()}>
-          Bring one in
+          Import a design
         </Button>
       </Box>
     </Card>

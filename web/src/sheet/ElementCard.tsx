@@ -16,14 +16,14 @@ import { GridList } from "../grids/GridList";
 import { useGrids } from "../grids/useGrids";
 import { LeftOutOfSheet } from "../page/TrueScale";
 import { useLayout } from "./layout";
-import { turns as turnable } from "./LayoutCanvas";
 import { BringIn } from "./BringIn";
 import { aligned, distributed, shifted, type Boxes, type Side } from "./boxes";
 import { NorthArrowFields } from "./NorthArrowFields";
 import { PositionFields } from "./PositionFields";
 import { ScaleBarFields } from "./ScaleBarFields";
 import { PanelFields, SlopeField, TextFields, TypeFields } from "./TextFields";
-import { isFrame, titleOf, type Elements } from "./useElements";
+import { titleOf, type Elements } from "./useElements";
+import { elementTitles, isFrame, rotates } from "./kinds";
 
 const SIDES: { side: Side; title: string }[] = [
   { side: "left", title: "Left" },
@@ -46,7 +46,6 @@ export function ElementCard({
   onBack: () => void;
   onGhost: (svg: string | null) => void;
 }) {
-  const book = useBook();
   const { frame, sheet } = useLayout();
   const [open, setOpen] = useState<string | null>(null);
   const one = selected.length === 1 ? selected[0]! : null;
@@ -74,7 +73,7 @@ export function ElementCard({
   return (
     <Card
       title={one ? titleOf(one) : `${selected.length} elements`}
-      note={one ? book.kinds[one.kind]?.toLowerCase() : undefined}
+      note={one ? elementTitles[one.kind].toLowerCase() : undefined}
     >
       <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 1 }}>
         The page
@@ -173,7 +172,6 @@ function Settings({ element, elements }: { element: Element; elements: Elements 
   const { frame, shift } = useLayout();
   const keep = (patch: Partial<Element>) => elements.patch(element.id, patch, `${titleOf(element)}`);
   const box = shifted(frame.elements[element.id]!, shift, 0);
-  const turns = turnable(element);
   return (
     <>
       <Field
@@ -186,7 +184,7 @@ function Settings({ element, elements }: { element: Element; elements: Elements 
         box={box}
         onKeep={(wanted: Rectangle) => elements.place("Place", { [element.id]: shifted(wanted, -shift, 0) })}
       />
-      {turns && (
+      {rotates(element) && (
         <Box sx={{ mt: 1, width: 110 }}>
           <Measured
             label="Rotation, ° clockwise"
@@ -218,7 +216,7 @@ function Settings({ element, elements }: { element: Element; elements: Elements 
           label="match lines with the neighbours’ names"
         />
       )}
-      {element.kind === "adjoining" && (
+      {(element.kind === "adjoining" || element.kind === "north_diagram") && (
         <>
           <Heading text="Look" />
           <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
@@ -229,7 +227,7 @@ function Settings({ element, elements }: { element: Element; elements: Elements 
             />
             <Measured
               label="Size, pt"
-              value={element.size_pt ?? 7}
+              value={element.size_pt ?? (element.kind === "adjoining" ? 7 : 6.5)}
               least={1}
               most={100}
               onKeep={(size_pt) => keep({ size_pt })}
@@ -263,25 +261,6 @@ function Settings({ element, elements }: { element: Element; elements: Elements 
         <>
           <Heading text="Note" />
           <NoteFields element={element} onKeep={keep} />
-        </>
-      )}
-      {element.kind === "north_diagram" && (
-        <>
-          <Heading text="Look" />
-          <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
-            <Colour
-              label="Colour of the diagram"
-              value={element.colour ?? "#1f2a30"}
-              onKeep={(colour) => keep({ colour })}
-            />
-            <Measured
-              label="Size, pt"
-              value={element.size_pt ?? 6.5}
-              least={1}
-              most={100}
-              onKeep={(size_pt) => keep({ size_pt })}
-            />
-          </Box>
         </>
       )}
       {element.kind === "north_arrow" && <NorthArrowFields element={element} onKeep={keep} />}

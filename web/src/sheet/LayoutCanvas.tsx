@@ -4,6 +4,8 @@ import type { Element, Rectangle } from "../api/types";
 import { around, bottom, HANDLES, resized, resizedTurned, right, shifted, turnedAngle, type Boxes } from "./boxes";
 import { useLayout } from "./layout";
 import { snapMove, snapSides, targets, type Guide } from "./snapping";
+import { rotates } from "./kinds";
+import { Tag } from "../page/Tag";
 
 interface LayoutCanvasProps {
   perMm: number;
@@ -239,54 +241,25 @@ export function LayoutCanvas({ perMm, selected, onPick, onPlace, onTurn, fault }
         />
       )}
       {turned !== null && lone && (
-        <Box
-          role="status"
-          sx={{
-            position: "absolute",
-            left: right(boxOf(lone.id)) * perMm + 8,
-            top: boxOf(lone.id)[1] * perMm,
-            px: 0.75,
-            bgcolor: "#1e2a30",
-            color: "#f6f1e6",
-            fontSize: 12,
-            whiteSpace: "nowrap",
-            pointerEvents: "none",
-            zIndex: 3,
-          }}
-        >
-          {turned}°
-        </Box>
+        <Tag sx={{ left: right(boxOf(lone.id)) * perMm + 8, top: boxOf(lone.id)[1] * perMm }}>{turned}°</Tag>
       )}
       {status && (
-        <Box
-          role="status"
+        <Tag
           sx={{
-            position: "absolute",
             ...(status[0] > width / 2
               ? { right: Math.max((width - right(status)) * perMm, 0) }
               : { left: Math.max(status[0] * perMm, 0) }),
             ...(bottom(status) > height - 12
               ? { bottom: (height - status[1]) * perMm + 6 }
               : { top: bottom(status) * perMm + 6 }),
-            px: 0.75,
-            bgcolor: "#1e2a30",
-            color: "#f6f1e6",
-            fontSize: 12,
-            whiteSpace: "nowrap",
-            pointerEvents: "none",
-            zIndex: 3,
           }}
         >
           {inWords(status, live)}
-        </Box>
+        </Tag>
       )}
     </Box>
   );
 }
-
-// What turns by hand: these do not; a north arrow turns with its frame alone.
-const UPRIGHT = ["map_frame", "key_frame", "locator", "adjoining", "neatline", "legend", "north_arrow"];
-export const turns = (element: Element) => !UPRIGHT.includes(element.kind);
 
 interface HandlesProps {
   element: Element;
@@ -330,7 +303,7 @@ function Handles({ element, box: [left, top, w, h], angle, perMm, onPress, onTur
           }}
         />
       ))}
-      {turns(element) && (
+      {rotates(element) && (
         <Box
           data-handle="turn"
           title="Turn"

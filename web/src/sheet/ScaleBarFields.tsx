@@ -13,6 +13,8 @@ import { Measured } from "../fields/Measured";
 import { useLayout } from "./layout";
 import { Told } from "./Told";
 import { titleOf } from "./useElements";
+import { FileInput } from "../fields/FileInput";
+import { isGridded } from "./kinds";
 
 type Keep = (patch: Partial<ScaleBarElement>) => Promise<unknown>;
 
@@ -43,13 +45,11 @@ const GRID = {
   gap: 1,
   alignItems: "end",
 } as const;
-// Kinds of frames that a bar can belong to.
-const FRAMES: readonly string[] = ["map_frame", "index_frame", "locator"];
 
 // A scale bar: what it counts, how it is marked and drawn; what it comes to is told above.
 export function ScaleBarFields({ element, onKeep }: { element: ScaleBarElement; onKeep: Keep }) {
   const { layout } = useLayout();
-  const frames = layout.elements.filter((known) => FRAMES.includes(known.kind));
+  const frames = layout.elements.filter(isGridded);
   const own = frames.find((known) => known.kind !== "locator");
   const style = element.style ?? "chequered";
   const ticked = style === "ticked_line" || style === "two_units";
@@ -456,17 +456,11 @@ function Styles({ element }: { element: ScaleBarElement }) {
         ))}
         <MenuItem onClick={() => file.current?.click()}>Import a style …</MenuItem>
       </Menu>
-      <input
+      <FileInput
         ref={file}
-        type="file"
+        label="Style of scale bars from a file"
         accept=".json,application/json"
-        aria-label="Style of scale bars from a file"
-        hidden
-        onChange={(event) => {
-          const chosenFile = event.target.files?.[0];
-          event.target.value = "";
-          if (chosenFile) settle(upload("/api/bar-styles/file", chosenFile));
-        }}
+        onFiles={([chosenFile]) => chosenFile && settle(upload("/api/bar-styles/file", chosenFile))}
       />
     </Box>
   );

@@ -23,7 +23,9 @@ import { around, shifted } from "./boxes";
 import { useLayout } from "./layout";
 import { LayoutCanvas } from "./LayoutCanvas";
 import { readLength } from "./lengths";
-import { FRAMES, titleOf, useElements, type Elements } from "./useElements";
+import { titleOf, useElements, type Elements } from "./useElements";
+import { elementTitles, isFrame, type ElementKind } from "./kinds";
+import { elements as elementKinds } from "../generated/kinds";
 
 // A shipped design is named by its file; a kept one by what it was called.
 const designTitle = (name: string) =>
@@ -328,7 +330,6 @@ interface PageCardProps {
 
 // The page and its elements, the topmost first.
 function PageCard({ keepPage, elements, onPick, onFullest }: PageCardProps) {
-  const book = useBook();
   const { ask } = useChange();
   const { go } = useSheet();
   const { role, layout, frame, guides, keep } = useLayout();
@@ -421,7 +422,7 @@ function PageCard({ keepPage, elements, onPick, onFullest }: PageCardProps) {
             >
               {titleOf(element)}
               <Box component="span" sx={{ color: "text.secondary", fontSize: 12.5, ml: 1 }}>
-                {onPage(frame, element.id) ? book.kinds[element.kind]?.toLowerCase() : "off the page"}
+                {onPage(frame, element.id) ? elementTitles[element.kind].toLowerCase() : "off the page"}
               </Box>
             </Button>
             {element.locked && <LockIcon titleAccess="locked" sx={{ fontSize: 15, color: "text.secondary" }} />}
@@ -527,7 +528,7 @@ function onPage(frame: Frame, id: string): boolean {
   return left < frame.page_width_mm && left + width > 0 && top < frame.page_height_mm && top + height > 0;
 }
 
-const SIZES: Record<string, [number, number]> = {
+const SIZES: Partial<Record<ElementKind, [number, number]>> = {
   text: [50, 8],
   line: [40, 0],
   box: [40, 25],
@@ -545,11 +546,10 @@ const SIZES: Record<string, [number, number]> = {
 
 // A new element comes to the middle of the page and is selected.
 function NewElement({ elements }: { elements: Elements }) {
-  const book = useBook();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const { role, frame } = useLayout();
   const { page_width_mm: width, page_height_mm: height } = frame;
-  const create = (kind: string) => {
+  const create = (kind: ElementKind) => {
     const [w, h] = SIZES[kind] ?? [40, 20];
     setAnchor(null);
     void elements.create(kind, [(width - w) / 2, (height - h) / 2, w, h]).catch(() => undefined);
@@ -568,8 +568,8 @@ function NewElement({ elements }: { elements: Elements }) {
           paper: { role: "dialog", "aria-label": "New element" },
         }}
       >
-        {Object.entries(book.kinds)
-          .filter(([kind]) => !FRAMES.includes(kind) && (role === "sheets" || !["locator", "adjoining"].includes(kind)))
+        {elementKinds
+          .filter(([kind]) => !isFrame({ kind }) && (role === "sheets" || !["locator", "adjoining"].includes(kind)))
           .map(([kind, title]) => (
             <MenuItem key={kind} onClick={() => create(kind)}>
               {title}

@@ -10,6 +10,7 @@ import { useLayout } from "./layout";
 import { Choice } from "../fields/Choice";
 import { Colour } from "../fields/Colour";
 import { Measured } from "../fields/Measured";
+import { ColourBeside } from "../fields/ColourBeside";
 
 type Text = ElementOf<"text">;
 type Typed = Text | ElementOf<"grid_note">;
@@ -74,99 +75,84 @@ export function TypeFields({ element, onKeep }: { element: Typed; onKeep: (patch
   };
   return (
     <Box sx={{ display: "grid", gap: 1.25 }}>
-      <Box sx={{ display: "flex", gap: 1, alignItems: "flex-start" }}>
-        <Box sx={{ pt: 1.75 }}>
+      <ColourBeside
+        colour={
           <Colour
             label="Colour of the text"
             value={element.colour ?? "#1f2a30"}
             onKeep={(colour) => onKeep({ colour })}
           />
-        </Box>
-        <Box
-          sx={{
-            flex: 1,
-            minWidth: 0,
-            display: "grid",
-            gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr)",
-            gap: 1,
-            alignItems: "end",
+        }
+      >
+        <Choice
+          label="Family"
+          value={face.family}
+          choices={families.map((family) => [family, family.replace(/^Loom /, "")] as const)}
+          onChoose={(family) => choose(family, face.weight, face.italic)}
+        />
+        <Choice
+          label="Weight"
+          value={String(face.weight)}
+          choices={weights.map((weight) => [String(weight), WEIGHTS[weight] ?? String(weight)] as const)}
+          onChoose={(weight) => choose(face.family, Number(weight), face.italic)}
+        />
+        <Measured
+          label="Size, pt"
+          value={element.size_pt ?? 9}
+          least={1}
+          most={500}
+          onKeep={(size_pt) => onKeep({ size_pt })}
+        />
+        <Choice
+          label="Style"
+          value={face.italic ? "italic" : "roman"}
+          choices={
+            [
+              ["roman", "roman"],
+              ["italic", "italic"],
+            ].filter(([style]) => leaning || (style === "italic") === face.italic) as [string, string][]
+          }
+          onChoose={(style) => choose(face.family, face.weight, style === "italic")}
+        />
+        <Choice
+          label="Across"
+          value={element.align ?? "left"}
+          choices={ACROSS}
+          onChoose={(align) => onKeep({ align })}
+        />
+        <Choice label="Down" value={element.anchor ?? "top"} choices={DOWN} onChoose={(anchor) => onKeep({ anchor })} />
+        <Measured
+          label="Line height"
+          value={element.line_height ?? 1.2}
+          least={0.5}
+          most={5}
+          onKeep={(line_height) => onKeep({ line_height })}
+        />
+        <Measured
+          label="Tracking, pt"
+          value={element.tracking_pt ?? 0}
+          least={-20}
+          most={100}
+          onKeep={(tracking_pt) => onKeep({ tracking_pt })}
+        />
+        <Measured
+          label="Padding, mm"
+          value={element.padding_mm ?? 0}
+          least={0}
+          most={200}
+          onKeep={(padding_mm) => onKeep({ padding_mm })}
+        />
+        <Field
+          label="Minimum size, pt"
+          value={element.minimum_pt ? String(element.minimum_pt) : ""}
+          placeholder="never"
+          onKeep={(text) => {
+            const size = Number(text.trim().replace(",", "."));
+            if (text.trim() !== "" && !(size > 0)) throw new Error("Write points, such as 6.");
+            return onKeep({ minimum_pt: text.trim() === "" ? undefined : size });
           }}
-        >
-          <Choice
-            label="Family"
-            value={face.family}
-            choices={families.map((family) => [family, family.replace(/^Loom /, "")] as const)}
-            onChoose={(family) => choose(family, face.weight, face.italic)}
-          />
-          <Choice
-            label="Weight"
-            value={String(face.weight)}
-            choices={weights.map((weight) => [String(weight), WEIGHTS[weight] ?? String(weight)] as const)}
-            onChoose={(weight) => choose(face.family, Number(weight), face.italic)}
-          />
-          <Measured
-            label="Size, pt"
-            value={element.size_pt ?? 9}
-            least={1}
-            most={500}
-            onKeep={(size_pt) => onKeep({ size_pt })}
-          />
-          <Choice
-            label="Style"
-            value={face.italic ? "italic" : "roman"}
-            choices={
-              [
-                ["roman", "roman"],
-                ["italic", "italic"],
-              ].filter(([style]) => leaning || (style === "italic") === face.italic) as [string, string][]
-            }
-            onChoose={(style) => choose(face.family, face.weight, style === "italic")}
-          />
-          <Choice
-            label="Across"
-            value={element.align ?? "left"}
-            choices={ACROSS}
-            onChoose={(align) => onKeep({ align })}
-          />
-          <Choice
-            label="Down"
-            value={element.anchor ?? "top"}
-            choices={DOWN}
-            onChoose={(anchor) => onKeep({ anchor })}
-          />
-          <Measured
-            label="Line height"
-            value={element.line_height ?? 1.2}
-            least={0.5}
-            most={5}
-            onKeep={(line_height) => onKeep({ line_height })}
-          />
-          <Measured
-            label="Tracking, pt"
-            value={element.tracking_pt ?? 0}
-            least={-20}
-            most={100}
-            onKeep={(tracking_pt) => onKeep({ tracking_pt })}
-          />
-          <Measured
-            label="Padding, mm"
-            value={element.padding_mm ?? 0}
-            least={0}
-            most={200}
-            onKeep={(padding_mm) => onKeep({ padding_mm })}
-          />
-          <Field
-            label="Minimum size, pt"
-            value={element.minimum_pt ? String(element.minimum_pt) : ""}
-            placeholder="never"
-            onKeep={(text) => {
-              const size = Number(text.trim().replace(",", "."));
-              if (text.trim() !== "" && !(size > 0)) throw new Error("Write points, such as 6.");
-              return onKeep({ minimum_pt: text.trim() === "" ? undefined : size });
-            }}
-          />
-        </Box>
-      </Box>
+        />
+      </ColourBeside>
       <BringIn
         title="Import a typeface"
         label="Typeface of your own"

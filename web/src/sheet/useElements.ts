@@ -1,18 +1,12 @@
 import { useMemo } from "react";
-import { useBook } from "../api/book";
-import type { Book, Element, ElementOf, Rectangle } from "../api/types";
+import type { Book, Element, Rectangle } from "../api/types";
 import { shifted, type Boxes } from "./boxes";
 import { useLayout } from "./layout";
+import { elementTitles, isFrame, type ElementKind } from "./kinds";
 
 // Copied elements wait here, for other layouts and other books of this browser.
 const CLIPBOARD = "tile-loom-elements";
 const STEP_MM = 5;
-
-// The frames that decide what a page shows: one of each, never copied, never taken away.
-export const FRAMES: readonly string[] = ["map_frame", "index_frame"];
-
-export const isFrame = (element: Element): element is ElementOf<"map_frame"> | ElementOf<"index_frame"> =>
-  FRAMES.includes(element.kind);
 
 interface Copied {
   kind: string;
@@ -22,7 +16,6 @@ interface Copied {
 
 // What can be done with elements of the layout; each is one change that can be undone.
 export function useElements(selected: string[], onPick: (ids: string[]) => void) {
-  const book = useBook();
   const { layout, frame, keep: change, ask } = useLayout();
   return useMemo(() => {
     const elements = layout.elements;
@@ -66,7 +59,7 @@ export function useElements(selected: string[], onPick: (ids: string[]) => void)
           void ask("layout/shift", { label: "Nudge", ids: free, dx_mm: dx, dy_mm: dy }).catch(() => undefined);
       },
       remove: () => {
-        const gone = free.filter((id) => !FRAMES.includes(elements.find((known) => known.id === id)?.kind ?? ""));
+        const gone = free.filter((id) => !elements.some((known) => known.id === id && isFrame(known)));
         if (!gone.length) return;
         onPick([]);
         void keep(
@@ -94,7 +87,7 @@ export function useElements(selected: string[], onPick: (ids: string[]) => void)
             list.map((entry) => ({ ...entry, box: shifted(entry.box, STEP_MM, STEP_MM) })),
           ).catch(() => undefined);
       },
-      create: (kind: string, box: Rectangle) => add(`New ${book.kinds[kind]!.toLowerCase()}`, [{ kind, box }]),
+      create: (kind: ElementKind, box: Rectangle) => add(`New ${elementTitles[kind].toLowerCase()}`, [{ kind, box }]),
       order: move,
       group: () => {
         const name = `group-${Date.now().toString(36)}`;
@@ -102,7 +95,7 @@ export function useElements(selected: string[], onPick: (ids: string[]) => void)
       },
       ungroup: () => each("Ungroup", selected, (element) => ({ ...element, group: undefined })),
     };
-  }, [book.kinds, layout, frame, change, ask, selected, onPick]);
+  }, [layout, frame, change, ask, selected, onPick]);
 }
 
 export type Elements = ReturnType<typeof useElements>;

@@ -8,6 +8,7 @@ import { Notice } from "../frame/Notice";
 import { OpenServer } from "../frame/OpenServer";
 import { Start } from "./Start";
 import { paper, useArrival } from "./arrive";
+import { FileInput } from "../fields/FileInput";
 
 interface Listed {
   id: number;
@@ -136,19 +137,9 @@ function Open({ onProblem }: { onProblem: (text: string | null) => void }) {
         Open a book file
       </Typography>
       <Box sx={{ fontSize: 13.5, color: "text.secondary" }}>
-        A book that was taken as one file, with its data inside.
+        A book that was exported as one file, with its data inside.
       </Box>
-      <input
-        ref={input}
-        type="file"
-        hidden
-        accept=".json,application/json"
-        aria-label="Book file"
-        onChange={(event) => {
-          void open(event.target.files?.[0]);
-          event.target.value = "";
-        }}
-      />
+      <FileInput ref={input} label="Book file" accept=".json,application/json" onFiles={([file]) => void open(file)} />
       <Button variant="outlined" onClick={() => input.current?.click()}>
         Choose a book file
       </Button>

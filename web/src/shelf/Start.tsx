@@ -8,6 +8,7 @@ import { ColumnChooser } from "../arrivals/ColumnChooser";
 import { Facts } from "../arrivals/Facts";
 import { ReferenceField, type Suggestion } from "../fields/ReferenceField";
 import { paper, useArrival } from "./arrive";
+import { FileInput } from "../fields/FileInput";
 
 // A file that a book is to be made of; book: its number once it is made.
 interface Started extends Arrival {
@@ -71,17 +72,13 @@ export function Start({ onProblem }: { onProblem: (text: string | null) => void 
       <Typography component="h2" variant="h2" id="start-title">
         Start a book
       </Typography>
-      <input
+      <FileInput
         ref={input}
-        type="file"
-        hidden
+        label="Data file of the new book"
         accept={server.data?.data_endings.join(",")}
-        aria-label="Data file of the new book"
-        onChange={(event) => {
-          const file = event.target.files?.[0];
+        onFiles={([file]) => {
           onProblem(null);
           if (file) sending.mutate(file);
-          event.target.value = "";
         }}
       />
       {!data && (

@@ -8,6 +8,7 @@ import type { Book, Extent } from "../api/types";
 import { useCover } from "../api/weave";
 import { area } from "../api/words";
 import { Card, Heading } from "../frame/Card";
+import { FileInput } from "../fields/FileInput";
 
 interface Listed {
   count: number;
@@ -142,22 +143,17 @@ export function CoverCard({
           </Button>
         ))}
       </Box>
-      <input
+      <FileInput
         ref={input}
-        type="file"
-        hidden
+        label="File of cells"
         accept=".geojson,.json,.gpkg,.zip,.csv"
-        aria-label="File of cells"
-        onChange={(event) => {
-          void bring(event.target.files?.[0]);
-          event.target.value = "";
-        }}
+        onFiles={([file]) => void bring(file)}
       />
       <Button sx={{ mt: 0.5 }} onClick={() => input.current?.click()}>
         Import cells
       </Button>
       <Typography sx={{ fontSize: 12.5, color: "text.secondary" }}>
-        Names, places, scales and turns of the file take the place of these; undo brings these back.
+        Names, places, scales and rotations in the file replace these; undo brings these back.
       </Typography>
       {told && (
         <Typography role="alert" sx={{ fontSize: 13, color: "error.main" }}>

@@ -30,6 +30,7 @@ import {
   ORDERS,
   overlapAsText,
   overlapInWords,
+  readGround,
   readOverlap,
   ruleInWords,
   stripInWords,
@@ -189,7 +190,7 @@ export function WeaveStep() {
               label="Buffer round the study area"
               shown={index.buffer ?? "0 m"}
               text={index.buffer ?? "0 m"}
-              read={readLength}
+              read={readGround}
               expected="Write a length with its unit, such as 50 m."
               onTry={(buffer) => setTrial(buffer === null ? null : { buffer })}
               onKeep={(buffer) => keep("Buffer", { buffer })}
@@ -403,12 +404,6 @@ function merged(base: object, patch: object): object {
   }
   return result;
 }
-
-const readLength = (text: string) => {
-  const plain = text.trim();
-  if (/^\d+(\.\d+)?$/.test(plain)) return `${plain} m`;
-  return /^\d+(\.\d+)?\s*(mm|in|pt|m|km|ft|us-ft|yd|mi|nmi)$/.test(plain) ? plain : null;
-};
 
 const readBearing = (text: string) => {
   const bearing = Number(text.trim().replace("°", "").replace(",", "."));

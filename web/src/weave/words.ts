@@ -1,5 +1,6 @@
 import type { Book, Index } from "../api/types";
 import { mm } from "../api/words";
+import { lengthUnits } from "../generated/kinds";
 
 // What an index does, in the words of the sentence.
 export const KINDS = [
@@ -29,7 +30,15 @@ export const CORNERS = [
   { value: "south_east", title: "the south-east" },
 ] as const;
 
-const WIDTH = /^\s*\d+(\.\d+)?\s*(%|mm|in|pt|m|km|ft|us-ft|yd|mi|nmi)?\s*$/;
+const UNITS = lengthUnits.map(([code]) => code).join("|");
+const WIDTH = new RegExp(`^\\s*\\d+(\\.\\d+)?\\s*(%|${UNITS})?\\s*$`);
+
+// A length of ground: "50 m"; a bare number counts metres. null for what is none.
+export function readGround(text: string): string | null {
+  const plain = text.trim();
+  if (/^\d+(\.\d+)?$/.test(plain)) return `${plain} m`;
+  return new RegExp(`^\\d+(\\.\\d+)?\\s*(${UNITS})$`).test(plain) ? plain : null;
+}
 
 // "8", "8 mm", "5 %", "20 m", or one for each way: "8 mm; 5 mm". null for what is none.
 export function readOverlap(text: string): { x: string; y: string } | null {

@@ -69,17 +69,7 @@ module TileLoom
           used = (place == [1, 1]) ? typeface("sans-bold") : typeface(face)
           size = [size_pt, size_pt * room.width * ROOM / used.width_mm(string, size_pt)].min
           return [] if size < LEAST_PT
-          x, y = room.centre
-          [
-            Scene::Text.new(
-              x: x - used.width_mm(string, size) / 2,
-              y: y + used.cap_height_mm(size) / 2,
-              string: string,
-              face: used,
-              size_pt: size,
-              colour: colour
-            )
-          ]
+          [Scene::Text.about(room.centre, string: string, face: used, size_pt: size, colour: colour)]
         end
       end
     end

@@ -55,18 +55,14 @@ module TileLoom
           [x.clamp(frame.min_x, frame.max_x), y.clamp(frame.min_y, frame.max_y)]
         end
 
-        def letter_at((x, y), size)
-          bold = typeface(face)
-          size_pt = size * LETTER / Type::Face::MM_PER_PT
-          Scene::Text.new(
-            x: x - bold.width_mm(letter, size_pt) / 2,
-            y: y + bold.cap_height_mm(size_pt) / 2,
+        def letter_at(place, size) =
+          Scene::Text.about(
+            place,
             string: letter,
-            face: bold,
-            size_pt: size_pt,
+            face: typeface(face),
+            size_pt: size * LETTER / Type::Face::MM_PER_PT,
             colour: colour
           )
-        end
       end
     end
   end

@@ -6,6 +6,8 @@ module TileLoom
       # The content stream of one page. One matrix turns micrometres from the top-left corner, y down,
       # into points, so that all numbers of paths are whole.
       class Content
+        include Writing
+
         PER_MM = 1000
         POINTS_PER_MICRON = 72 / 25_400.0
 
@@ -15,9 +17,8 @@ module TileLoom
         attr_reader :glyphs, :layers, :opacities, :forms, :images
 
         # glyphs: face key → {glyph id → the characters that it stands for}; layers: id → title; opacities: percentages
-        # used;
-        # forms: content streams of the groups that are painted as one (transparency groups); images: SHA-256
-        # of the pictures used.
+        # used; forms: content streams of the groups that are painted as one (transparency groups); images: SHA-256 of
+        # the pictures used.
         def initialize(drawing)
           @drawing = drawing
           @glyphs = Hash.new { |hash, key| hash[key] = {} }
@@ -49,19 +50,6 @@ module TileLoom
         def self.real(value) = format("%.10f", value).sub(/\.?0+\z/, "").sub(/\A-0\z/, "0")
 
         private
-
-        def write(node)
-          case node
-          when Scene::Path
-            path(node)
-          when Scene::Text
-            text(node)
-          when Scene::Image
-            image(node)
-          when Scene::Group
-            group(node)
-          end
-        end
 
         def number(mm) = (mm * PER_MM).round
 

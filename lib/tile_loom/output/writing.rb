@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Output
+    # What the forms of output have in common: each part of a scene goes to the method that is called after it (path,
+    # text, image, group).
+    module Writing
+      private
+
+      def write(node)
+        case node
+        when Scene::Path
+          path(node)
+        when Scene::Text
+          text(node)
+        when Scene::Image
+          image(node)
+        when Scene::Group
+          group(node)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,23 @@
+import { Box } from "@mui/material";
+import type { ReactNode } from "react";
+
+// A colour, and beside it the fields that go with it, two in a row.
+export function ColourBeside({ colour, children }: { colour: ReactNode; children: ReactNode }) {
+  return (
+    <Box sx={{ display: "flex", gap: 1, alignItems: "flex-start" }}>
+      <Box sx={{ pt: 1.75 }}>{colour}</Box>
+      <Box
+        sx={{
+          flex: 1,
+          minWidth: 0,
+          display: "grid",
+          gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr)",
+          gap: 1,
+          alignItems: "end",
+        }}
+      >
+        {children}
+      </Box>
+    </Box>
+  );
+}
