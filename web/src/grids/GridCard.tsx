@@ -495,17 +495,16 @@ function Look({ grid, keep }: { grid: Grid; keep: (patch: Partial<Grid>) => Prom
         most={10}
         onKeep={(width_mm) => keep({ halo: width_mm === 0 ? undefined : { ...grid.halo, width_mm } })}
       />
-      <Box sx={{ gridColumn: "1 / -1" }}>
-        <Choice
-          label="Draw order"
-          value={grid.draw_order ?? "above"}
-          choices={[
-            ["above", "above the layers"],
-            ["below", "below the layers"],
-          ]}
-          onChoose={(draw_order) => keep({ draw_order: draw_order === "above" ? undefined : draw_order })}
-        />
-      </Box>
+      <Choice
+        label="Draw order"
+        wide
+        value={grid.draw_order ?? "above"}
+        choices={[
+          ["above", "above the layers"],
+          ["below", "below the layers"],
+        ]}
+        onChoose={(draw_order) => keep({ draw_order: draw_order === "above" ? undefined : draw_order })}
+      />
     </ColourBeside>
   );
 }

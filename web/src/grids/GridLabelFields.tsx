@@ -64,8 +64,16 @@ export function GridLabelFields({
             ]}
             onChoose={(position) => keep({ position })}
           />
+          <Measured
+            label="Size, pt"
+            value={now.size_pt ?? 6}
+            least={1}
+            most={100}
+            onKeep={(size_pt) => keep({ size_pt })}
+          />
           <Choice
             label="Orientation"
+            wide
             value={now.orientation ?? "along_edge"}
             choices={[
               ["along_edge", "along the edge"],
@@ -73,13 +81,6 @@ export function GridLabelFields({
               ["along_line", "along the line"],
             ]}
             onChoose={(orientation) => keep({ orientation })}
-          />
-          <Measured
-            label="Size, pt"
-            value={now.size_pt ?? 6}
-            least={1}
-            most={100}
-            onKeep={(size_pt) => keep({ size_pt })}
           />
           <Measured
             label="Label gap, mm"
@@ -168,6 +169,7 @@ export function GridLabelFields({
           />
           <Choice
             label="Lines labelled"
+            wide
             value={now.families ?? "main"}
             choices={[
               ["main", "main family"],
