@@ -20,7 +20,7 @@ end
 
 begin
   App::Database.connect
-rescue TileLoom::Invalid => error
+rescue TileLoom::Failure => error
   abort error.message
 end
 require "delayed_job_active_record"

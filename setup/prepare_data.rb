@@ -17,7 +17,12 @@ begin
     puts "Adding the demo book"
     App::NewBook.from_folio(TileLoom::Document::Folio.read(File.join(App::ROOT, "demo/skarrow-moss.json")))
   end
-rescue ActiveRecord::ActiveRecordError, Trilogy::Error, URI::InvalidURIError, TileLoom::Invalid, Setup::Failure => error
+rescue ActiveRecord::ActiveRecordError,
+  Trilogy::Error,
+  URI::InvalidURIError,
+  TileLoom::Refusal,
+  TileLoom::Failure,
+  Setup::Failure => error
   address = App::Database.url.sub(%r{//[^@/]*@}, "//")
   abort "The database at #{address} cannot be used: #{error.message.lines.first.strip}"
 end

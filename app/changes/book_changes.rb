@@ -6,13 +6,12 @@ module App
   class BookChanges
     # What a request was based on is no longer how the book stands.
     class Stale < StandardError
-      SENTENCE =
-        "The book was changed elsewhere meanwhile; it is shown as it stands now. Make the change again if it is " \
-        "still wanted."
+      def initialize = super(TileLoom::Sentences.of("answers.changed_elsewhere"))
     end
 
     # The book is being drawn in another reference; nothing else changes until that is done.
-    class Busy < TileLoom::Invalid
+    class Busy < TileLoom::Refusal
+      def initialize = super("changes.busy")
     end
 
     # session: of the browser that asks; nil for nobody's.
@@ -24,7 +23,7 @@ module App
     # on, or nil not to ask. Returns the book.
     # The block is run when nobody else can change the book any more; what it raises ends the change.
     def apply(patch, label:, revision: nil)
-      raise TileLoom::Invalid.new("A change must be a JSON object.") unless patch.is_a?(Hash)
+      raise TileLoom::Refusal.new("changes.no_object") unless patch.is_a?(Hash)
       apply_to_fresh(label: label, revision: revision) { patch.tap { yield if block_given? } }
     end
 
@@ -123,7 +122,7 @@ module App
     # change of reference is a job of its own.
     def step(side, direction)
       @book.with_lock do
-        raise Busy.new(ReferenceChange::BUSY) if Reprojection.open_for(@book)
+        raise Busy if Reprojection.open_for(@book)
         edit = @book.edits.find_by(position: @book.edit_position + ((direction == "undo") ? 0 : 1)) or next
         refuse_others(edit, direction)
         next ReferenceChange.step(@book, edit, direction, session: @session) if ReferenceChange.of?(edit)
@@ -137,20 +136,15 @@ module App
 
     def refuse_others(edit, direction)
       return if edit.of?(@session)
-      if direction == "undo"
-        raise TileLoom::Invalid.new(
-                "The last change, “#{edit.label}”, was made by someone else and stands on top of yours; undo takes " \
-                "back your own changes only. Change by hand what is to be otherwise, or ask them to undo theirs."
-              )
-      end
-      raise TileLoom::Invalid.new("“#{edit.label}” was undone by someone else; only they can redo it.")
+      raise TileLoom::Refusal.new("changes.undo_of_another", label: edit.label) if direction == "undo"
+      raise TileLoom::Refusal.new("changes.redo_of_another", label: edit.label)
     end
 
     # rows_alone: nothing but cells changes, so that what is read of the book stays true.
     def locked(revision, rows_alone: false)
       @book.with_lock do
         raise Stale if revision && revision != @book.revision
-        raise Busy.new(ReferenceChange::BUSY) if Reprojection.open_for(@book)
+        raise Busy if Reprojection.open_for(@book)
         yield
         @book.reload unless rows_alone
         @book.update!(revision: @book.revision + 1)
@@ -161,10 +155,7 @@ module App
     # The effect on the cells, as a CellChange keeps it, or nil.
     def write(before, after)
       if before["operations"] != after["operations"]
-        raise TileLoom::Invalid.new(
-          "The transformation between two datums is changed on Ground, with the CRS.",
-          path: "/operations"
-        )
+        raise TileLoom::Refusal.new("changes.operations_on_ground", at: "/operations")
       end
       refuse(before, after)
       BookRows.new(@book).write(after)
@@ -221,19 +212,9 @@ module App
         enclosures: Enclosure.reader
       )
       refuse_bars(before, after)
-      if before["crs"] != after["crs"]
-        raise TileLoom::Invalid.new(
-          "The CRS of a book is changed by choosing another in the sentence of Ground.",
-          path: "/crs"
-        )
-      end
+      raise TileLoom::Refusal.new("changes.crs_on_ground", at: "/crs") if before["crs"] != after["crs"]
       unknown = wanted.find { |_, row| !types.key?(row) }
-      if unknown
-        raise TileLoom::Invalid.new(
-          "There is no data for the layer “#{unknown[0]}”; import it as a file.",
-          path: "/layers"
-        )
-      end
+      raise TileLoom::Refusal.new("changes.layer_without_data", layer: unknown[0], at: "/layers") if unknown
     end
 
     # A scale bar that is changed must fit; one that another scale leaves no room for is marked on its sheet.

@@ -3,11 +3,11 @@
 module App
   # Begins and ends a change of a book's reference (the work between is ReprojectionJob's).
   class ReferenceChange
-    # definition: of the reference to be. Returns the open Reprojection; Invalid where it does not do.
+    # definition: of the reference to be. Returns the open Reprojection; Refusal where it does not do.
     def self.start(book, definition, session: nil)
       target = TileLoom::Crs::System.find(definition).for_fixed_scale!(path: "/reference")
       if target.code == book.reference
-        raise TileLoom::Invalid.new("The book is drawn in #{target.name} already.", path: "/reference")
+        raise TileLoom::Refusal.new("changes.crs_already", crs: target.name, at: "/reference")
       end
       enqueue(book, target.code, operations: operations(book, target), session: session)
     end
@@ -17,9 +17,11 @@ module App
     def self.shift(book, datums, name, session: nil)
       shifts = DatumShifts.new(book)
       unless shifts.offered?(datums, name)
-        raise TileLoom::Invalid.new(
-          "“#{name}” is no transformation between #{datums.join(" and ")} here; choose one of those that are offered.",
-          path: "/name"
+        raise TileLoom::Refusal.new(
+          "changes.no_such_operation",
+          operation: name,
+          datums: datums.join(" and "),
+          at: "/name"
         )
       end
       fresh = TileLoom::Crs::Operations.new(book.operations).with(datums, name).to_a
@@ -65,7 +67,7 @@ module App
 
     def self.enqueue(book, target, **values)
       book.with_lock do
-        raise BookChanges::Busy.new(BUSY) if Reprojection.open_for(book)
+        raise BookChanges::Busy if Reprojection.open_for(book)
         total = Feature.where(layer_id: Layer.settled(book.id).select(:id)).count
         change = book.reprojections.create!(target: target, total: total, **values)
         WorkQueue.put(:reprojection, change.id, turn: Turn::REPROJECT)
@@ -73,8 +75,6 @@ module App
       end
     end
     private_class_method :enqueue
-
-    BUSY = "The CRS of this book is being changed; wait for it, or stop it first."
 
     def initialize(change)
       @change = change
@@ -86,7 +86,7 @@ module App
       @book.with_lock do
         raise Stopped unless @change.wanted?
         unless boxes.keys.sort == Layer.settled(@book.id).pluck(:id).sort
-          raise TileLoom::Invalid.new("Data came into the book meanwhile; change its CRS again.")
+          raise TileLoom::Refusal.new("changes.data_came_meanwhile")
         end
         before = @book.settings
         cells = @book.index.core_cells

@@ -9,7 +9,7 @@ module App
 
     def initialize(change) = @change = change
 
-    # Layer id → Box in the target. Stopped when the change is no longer wanted; Invalid names a feature
+    # Layer id → Box in the target. Stopped when the change is no longer wanted; Refusal names a feature
     # that the target cannot show.
     def shapes
       scale = Book.find(@change.book_id).index.settings["scale"]
@@ -44,7 +44,7 @@ module App
         features.map { |identity, id, wkb| Original.new(id, "Feature #{identity} of #{layer.title}", wkb.to_s.b) }
       rows = []
       reprojector.each(originals) do |item, shape|
-        raise shape if shape.is_a?(TileLoom::Invalid)
+        raise shape if shape.is_a?(TileLoom::Refusal)
         rows << {reprojection_id: @change.id, feature_id: item.feature_id, shape: shape}
       end
       ReprojectedShape.insert_all(rows)

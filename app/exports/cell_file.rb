@@ -36,16 +36,18 @@ module App
           columns: TileLoom::Data::Columns.new(**(csv?(file) ? {wkt: CORNERS} : {})),
           reference: csv?(file) ? crs : nil
         ).features
-      raise TileLoom::Invalid.new("The file holds no cells.") if features.empty?
+      raise TileLoom::Refusal.new("exports.no_cells") if features.empty?
       if features.length > TileLoom::Index::Grid::MOST_CELLS
-        raise TileLoom::Invalid.new(
-                "The file holds #{features.length} cells; the most is #{TileLoom::Index::Grid::MOST_CELLS}."
-              )
+        raise TileLoom::Refusal.new(
+          "exports.too_many_cells",
+          count: features.length,
+          most: TileLoom::Index::Grid::MOST_CELLS
+        )
       end
       features
     end
 
-    # Cells of those: the book's order and names as the file has them, all pinned. Invalid for what lacks a name
+    # Cells of those: the book's order and names as the file has them, all pinned. Refusal for what lacks a name
     # or a place, or names two cells alike.
     def cells(features)
       cells = features.each_with_index.map { |feature, index| cell(feature, index) }.sort_by(&:number)
@@ -84,7 +86,7 @@ module App
     def cell(feature, index)
       values = feature.attributes
       name = values["name"].to_s.strip
-      raise TileLoom::Invalid.new("Cell #{index + 1} of the file has no name.") if name.empty?
+      raise TileLoom::Refusal.new("exports.cell_without_name", number: index + 1) if name.empty?
       scale = whole(values, "scale", name)
       x, y, rotation, turn = %w[x y rotation turn].map { |key| Float(values[key].to_s, exception: false) }
       x, y = middle(feature) unless x && y
@@ -111,15 +113,12 @@ module App
     def whole(values, key, name)
       number = Float(values[key].to_s, exception: false)
       return TileLoom::Units::Number.tidy(number) if number&.finite? && number.positive?
-      raise TileLoom::Invalid.new("Cell #{name} of the file has no #{key}; give it a denominator such as 2500.")
+      raise TileLoom::Refusal.new("exports.cell_without_number", name: name, key: key)
     end
 
     def refuse_twice(cells)
       twice = cells.group_by { |cell| cell.name.downcase }.find { |_, list| list.length > 1 } or return
-      raise TileLoom::Invalid.new(
-              "The name “#{twice[1].first.name}” stands #{twice[1].length} times in the file; every cell needs a " \
-              "name of its own."
-            )
+      raise TileLoom::Refusal.new("exports.cell_name_twice", name: twice[1].first.name, count: twice[1].length)
     end
   end
 end

@@ -30,25 +30,20 @@ module App
         .compact
     end
 
-    # text: of such a file. Invalid says what it is instead.
+    # text: of such a file. Refusal says what it is instead.
     def self.read(text)
       parsed = TileLoom::Assets::JsonText.parse(text, what: "The file", nesting: 60)
-      unless parsed.is_a?(Hash) && parsed["format"] == FORMAT
-        raise TileLoom::Invalid.new("The file is not a design; export one from a book’s Sheet step.")
-      end
+      raise TileLoom::Refusal.new("exports.no_design") unless parsed.is_a?(Hash) && parsed["format"] == FORMAT
       if parsed["version"] == TileLoom::Document::Upgrade::FROM
         parsed = parsed.merge("version" => VERSION, "layout" => TileLoom::Document::Upgrade.layout(parsed["layout"]))
       end
       unless parsed["version"] == VERSION
-        raise TileLoom::Invalid.new(
-                "The design was made by a later version (#{parsed["version"]}) than this one (#{VERSION}) reads; update " \
-                  "Tile Loom."
-              )
+        raise TileLoom::Refusal.new("exports.design_of_later_version", found: parsed["version"], known: VERSION)
       end
-      raise TileLoom::Invalid.new("The design file holds no layout.") unless parsed["layout"].is_a?(Hash)
+      raise TileLoom::Refusal.new("exports.design_without_layout") unless parsed["layout"].is_a?(Hash)
       lists = Book::OWN.map { |list| parsed.fetch(list, []) }
       unless lists.all? { |list| list.is_a?(Array) && list.all?(Hash) }
-        raise TileLoom::Invalid.new("The design file is broken: #{Book::OWN.join(", ")} must be lists.")
+        raise TileLoom::Refusal.new("exports.design_lists", lists: Book::OWN.join(", "))
       end
       finding =
         PARTS

@@ -5,7 +5,7 @@ module App
   class PressOrder
     def initialize(book) = @book = book
 
-    # sheets: "all", "1-3, 7", names. Invalid when the book cannot be printed as it stands.
+    # sheets: "all", "1-3, 7", names. Refusal when the book cannot be printed as it stands.
     # Document and cells are of one moment.
     def place(sheets)
       @book.with_lock { place_now(sheets) }
@@ -17,7 +17,7 @@ module App
       document = @book.settings
       TileLoom::Document::Check.demand(document, enclosures: Enclosure.reader)
       rows = @book.index.rows
-      raise TileLoom::Invalid.new("The book has no sheets to print; generate an index first.") if rows.empty?
+      raise TileLoom::Refusal.new("exports.no_sheets") if rows.empty?
       picked =
         TileLoom::Output::Press.new(book: @book.document, source: nil).pick(
           sheets,

@@ -61,7 +61,7 @@ module App
         ring: ring.each_slice(2).to_a,
         distance_m: distance(TileLoom::Geometry::Box.around(ring))
       )
-    rescue TileLoom::Invalid
+    rescue TileLoom::Refusal
       nil
     end
 

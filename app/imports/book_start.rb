@@ -40,7 +40,7 @@ module App
       }
     end
 
-    # The settings of the book, checked, with ids for its layers; Invalid names what does not do.
+    # The settings of the book, checked, with ids for its layers; Refusal names what does not do.
     def settings
       refuse
       TileLoom::Document::Starter
@@ -83,10 +83,7 @@ module App
       code = @wanted["file_reference"].to_s.strip
       return TileLoom::Crs::System.find(code) unless code.empty?
       if report(name)["asks_reference"]
-        raise TileLoom::Invalid.new(
-          "#{@arrival.name} does not name the CRS of its coordinates; name one.",
-          path: "/file_reference"
-        )
+        raise TileLoom::Refusal.new("imports.crs_not_named", name: @arrival.name, at: "/file_reference")
       end
     end
 
@@ -123,14 +120,14 @@ module App
 
     def report(name) =
       @arrival.report.find { |layer| layer["name"] == name } ||
-        raise(TileLoom::Invalid.new("#{@arrival.name} has no layer “#{name}”.", path: "/layers"))
+        raise(TileLoom::Refusal.new("imports.no_such_layer", name: @arrival.name, layer: name, at: "/layers"))
 
     def refuse
       if chosen.empty? || chosen.any? { |layer| layer["title"].to_s.strip.empty? }
-        raise TileLoom::Invalid.new("Choose at least one of the file’s layers, each with a title.", path: "/layers")
+        raise TileLoom::Refusal.new("imports.no_layer_with_title", at: "/layers")
       end
       unless chosen.any? { |layer| layer["name"] == area_name }
-        raise TileLoom::Invalid.new("The study area must be one of the layers that come into the book.", path: "/area")
+        raise TileLoom::Refusal.new("imports.area_not_chosen", at: "/area")
       end
       chosen.each { |layer| report(layer["name"]) }
       @arrival.demand_places(chosen.map { |layer| layer["name"] })
@@ -167,21 +164,14 @@ module App
 
     def utm
       west, south, east, north =
-        degrees_box ||
-        raise(
-          TileLoom::Invalid.new(
-            "Name the CRS of the book; it is not known yet where its ground is.",
-            path: "/reference"
-          )
-        )
+        degrees_box || raise(TileLoom::Refusal.new("imports.book_crs_not_named", at: "/reference"))
       TileLoom::Crs::Utm.code((west + east) / 2, (south + north) / 2)
     end
 
     # [StudyArea, whether it is the extent alone].
     def study_area
-      features, whole =
-        read(area_name || raise(TileLoom::Invalid.new("Choose at least one of the file’s layers.", path: "/layers")))
-      raise TileLoom::Invalid.new("The layer holds no features with a geometry.", path: "/layers") if features.empty?
+      features, whole = read(area_name || raise(TileLoom::Refusal.new("imports.no_layer_chosen", at: "/layers")))
+      raise TileLoom::Refusal.new("imports.layer_without_geometry", at: "/layers") if features.empty?
       return TileLoom::Index::StudyArea.new(features), false if whole
       box = TileLoom::Geometry::Geos.extent(features.map(&:wkb))
       [

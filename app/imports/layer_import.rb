@@ -36,7 +36,7 @@ module App
         )
       began&.call(layer)
       tally = store(reader, layer, &progress)
-      raise TileLoom::Invalid.new("The file holds no features with a geometry.") if tally.count.zero?
+      raise TileLoom::Refusal.new("imports.file_without_geometry") if tally.count.zero?
       layer.update!(
         feature_count: tally.count,
         kind: tally.kind,

@@ -11,7 +11,7 @@ module App
         return unless arrival.wanted?
         wait_for_reference(arrival)
         bring(arrival)
-      rescue TileLoom::Invalid => error
+      rescue TileLoom::Refusal => error
         warn "#{arrival.name}: #{error.detail}" if error.detail
         give_up(arrival, "failed", arrival.named(error.message))
       rescue Stopped
@@ -75,11 +75,11 @@ module App
         true
       end
 
-      # The layer that is to get fresh features, or nil; Invalid where it has gone.
+      # The layer that is to get fresh features, or nil; Refusal where it has gone.
       def replaced(arrival)
         return nil unless arrival.replaces
         Layer.find_by(book_id: arrival.book_id, key: arrival.replaces, removed: false) or
-          raise TileLoom::Invalid.new("The layer that was to be updated has been removed from the book.")
+          raise TileLoom::Refusal.new("imports.updated_layer_removed")
       end
 
       def difference(old, fresh) = TileLoom::Data::Difference.new(old.as_they_came, fresh.as_they_came).sentences

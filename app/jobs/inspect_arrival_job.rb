@@ -13,7 +13,7 @@ module App
           end
         arrival.update!(report: layers.map { |layer| describe(layer, arrival) })
         arrival.turn("ready", from: %w[inspecting])
-      rescue TileLoom::Invalid => error
+      rescue TileLoom::Refusal => error
         warn "#{arrival.name}: #{error.detail}" if error.detail
         arrival.turn("failed", reason: arrival.named(error.message))
         arrival.drop_original

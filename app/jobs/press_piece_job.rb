@@ -11,7 +11,7 @@ module App
         PressRun.where(id: run.id, state: "waiting").update_all(state: "running", updated_at: Time.now.utc)
         draw(piece, run) unless piece.finished
         bind(run) if run.wanted? && run.pieces.where(finished: false).none?
-      rescue TileLoom::Invalid => error
+      rescue TileLoom::Refusal => error
         warn "Run #{run.id}: #{error.detail}" if error.detail
         run.finish("failed", reason: error.message)
         run.pieces.update_all(pages: nil)
@@ -59,12 +59,12 @@ module App
       # What cannot be printed is said with the sheet on which it is.
       def page(press, cell, count)
         press.page(cell, count: count).dump
-      rescue TileLoom::Invalid => error
-        raise TileLoom::Invalid.new(
-          "Sheet " \
-          "#{(cell == TileLoom::Output::Press::KEY) ? TileLoom::Compose::IndexSheetComposer::NAME : cell.name}: " \
-          "#{error.message}",
-          path: error.path
+      rescue TileLoom::Refusal => error
+        raise TileLoom::Refusal.new(
+          "exports.sheet",
+          name: (cell == TileLoom::Output::Press::KEY) ? TileLoom::Compose::IndexSheetComposer::NAME : cell.name,
+          trouble: error.message,
+          at: error.pointer
         )
       end
 

@@ -15,7 +15,7 @@ module App
           .find_each do |layer|
             WorkQueue.put(:coarse_levels, layer.id, turn: Turn::COARSE) if CoarseLevels.new(layer).wanted?
           end
-      rescue TileLoom::Invalid => error
+      rescue TileLoom::Refusal => error
         change.turn("failed", reason: error.message)
       rescue Stopped
         nil

@@ -14,7 +14,7 @@ module App
           raise Stopped unless arrival.turn("done", book_id: book.id)
           book.update_columns(making: false)
         end
-      rescue TileLoom::Invalid => error
+      rescue TileLoom::Refusal => error
         warn "#{arrival.name}: #{error.detail}" if error.detail
         clear(arrival)
         # What was wrong can be put right: the file is ready as before.

@@ -14,8 +14,8 @@ module App
         TileLoom::Pulse.with(WeavingProgress.new(weaving)) do
           (weaving.purpose == "answer") ? answer(weaving) : change(weaving)
         end
-      rescue TileLoom::Invalid, BookChanges::Stale => error
-        weaving.turn("failed", reason: error.is_a?(BookChanges::Stale) ? BookChanges::Stale::SENTENCE : error.message)
+      rescue TileLoom::Refusal, BookChanges::Stale => error
+        weaving.turn("failed", reason: error.message)
       rescue Stopped
         weaving.turn("cancelled", reason: Weaving::FORGOTTEN)
       end

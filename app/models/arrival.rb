@@ -56,10 +56,10 @@ module App
       update!(remarks: (remarks + reader.told).first(50))
     end
 
-    # Invalid where a table among the layers of these names has no columns of places.
+    # Refusal where a table among the layers of these names has no columns of places.
     def demand_places(names)
       lost = report.any? { |layer| layer["asks_columns"] && names.include?(layer["name"]) }
-      raise TileLoom::Invalid.new("#{name} has no columns of places yet; name them.", path: "/columns") if lost
+      raise TileLoom::Refusal.new("imports.no_columns_of_places", name: name, at: "/columns") if lost
     end
 
     # A sentence with the file's own name in place of the store's.
@@ -68,7 +68,7 @@ module App
     # Did it come to make a book of?
     def start? = book_id.nil? || choice.key?("start")
 
-    # Looks into a table again, with its columns of places as they are named. Invalid for columns that are not there.
+    # Looks into a table again, with its columns of places as they are named. Refusal for columns that are not there.
     def look_again(wanted)
       wanted = wanted.slice("x", "y", "wkt").transform_values(&:to_s)
       TileLoom::Data::Columns.new(wanted).check(

@@ -88,9 +88,11 @@ module App
             !ground.width.positive? || !ground.height.positive?
         end
       if lost
-        raise TileLoom::Invalid.new(
-                "Cell #{lost.name} would lie or reach beyond what a map can show, or its scale is not from 1 to #{TileLoom::Units::Number.grouped(SCALES.end)}."
-              )
+        raise TileLoom::Refusal.new(
+          "changes.cell_out_of_reach",
+          name: lost.name,
+          largest_scale: TileLoom::Units::Number.grouped(SCALES.end)
+        )
       end
     end
 
@@ -107,7 +109,7 @@ module App
       when Integer
         value
       when Float
-        value.finite? ? value : raise(TileLoom::Invalid.new("A cell has a place that is not a number."))
+        value.finite? ? value : raise(TileLoom::Failure.new("changes.cell_without_place"))
       else
         connection.quote(value)
       end

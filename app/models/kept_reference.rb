@@ -8,12 +8,10 @@ module App
     TITLE = "reference"
     MOST = 500
 
-    # Keeps a definition under a name, in place of the one of that name; Invalid where either does not do.
+    # Keeps a definition under a name, in place of the one of that name; Refusal where either does not do.
     def self.define(name, definition)
       name = check_name(name)
-      if count >= MOST && !exists?(name: name)
-        raise TileLoom::Invalid.new("#{MOST} CRSs are saved already; delete one first.")
-      end
+      raise TileLoom::Refusal.new("imports.too_many_crs", most: MOST) if count >= MOST && !exists?(name: name)
       TileLoom::Crs::System.find(definition).for_fixed_scale!
       keep(name, definition: definition)
     end

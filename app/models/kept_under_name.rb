@@ -5,14 +5,11 @@ module App
   module KeptUnderName
     LONGEST_NAME = 200
 
-    # The name as it is kept; Invalid for one that is none.
+    # The name as it is kept; Refusal for one that is none.
     def check_name(name)
       name = name.to_s.strip
       if name.empty? || name.length > LONGEST_NAME
-        raise TileLoom::Invalid.new(
-          "Give the #{self::TITLE} a name of at most #{LONGEST_NAME} characters.",
-          path: "/name"
-        )
+        raise TileLoom::Refusal.new("changes.name_too_long", thing: self::TITLE, longest: LONGEST_NAME, at: "/name")
       end
       name
     end

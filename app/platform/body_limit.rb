@@ -15,11 +15,11 @@ module App
       largest = largest(env)
       # A body that does not say how long it is could be of any length.
       if env["HTTP_TRANSFER_ENCODING"] && !env["CONTENT_LENGTH"]
-        return Plain.answer(411, "The request does not say how long its body is.", connection: "close")
+        return Plain.answer(411, "answers.length_wanted", headers: {"connection" => "close"})
       end
       return @app.call(env) if env["CONTENT_LENGTH"].to_i <= largest
       size = (largest >= 1024**3) ? "#{largest / 1024**3} GB" : "#{largest / 1024**2} MB"
-      Plain.answer(413, "This is larger than #{size}, the most that is taken at once.", connection: "close")
+      Plain.answer(413, "answers.too_large", headers: {"connection" => "close"}, most: size)
     end
 
     private

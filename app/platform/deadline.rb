@@ -8,10 +8,6 @@ module App
   class Deadline
     SECONDS, FILE_SECONDS = 30, 300
 
-    SENTENCE =
-      "This took longer than the server gives to one request, so it was stopped; nothing was changed. Ask for less " \
-      "at once, or try again when the server has less to do."
-
     def self.files?(env) =
       env["REQUEST_METHOD"] == "POST" && env["CONTENT_TYPE"].to_s.start_with?("multipart/form-data")
 
@@ -30,7 +26,7 @@ module App
       (self.class.files?(env) ? @files : @plain).call(env)
     rescue Rack::Timeout::Error
       self.class.forget_connection
-      Plain.answer(503, SENTENCE, "retry-after": "10")
+      Plain.answer(503, "answers.took_too_long", headers: {"retry-after" => "10"})
     end
 
     # A query may have been cut off in the middle: its connection must not be used again.

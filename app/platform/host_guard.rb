@@ -24,7 +24,7 @@ module App
       FORWARDED.each { |name| env.delete(name) } unless @proxies.include?(env["REMOTE_ADDR"])
       host = asked(env)
       return @app.call(env) if host && @hosts.include?(host)
-      Plain.answer(403, "This server does not answer to the name “#{host.to_s[0, 80].scrub}”; add it to HOSTS.")
+      Plain.answer(403, "answers.host", host: host.to_s[0, 80].scrub)
     end
 
     private

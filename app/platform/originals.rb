@@ -26,7 +26,7 @@ module App
         )
       end
       address = where.match(%r{\As3://([^/]+)/?(.*)\z}) or
-        raise TileLoom::Invalid.new("ORIGINALS is #{where}; it must be a folder or s3://BUCKET/PREFIX.")
+        raise TileLoom::Failure.new("platform.originals", where: where)
       require "shrine/storage/s3"
       Shrine::Storage::S3.new(
         **{

@@ -7,11 +7,12 @@ module App
   module Plain
     module_function
 
-    def answer(status, message, **headers)
+    # code: of the sentence in the catalogue; values: what it names.
+    def answer(status, code, headers: {}, **values)
       [
         status,
-        {"content-type" => "application/json"}.merge(headers.transform_keys(&:to_s)),
-        [JSON.generate({"message" => message})]
+        {"content-type" => "application/json"}.merge(headers),
+        [JSON.generate({code: code, message: TileLoom::Sentences.of(code, values)})]
       ]
     end
   end

@@ -19,7 +19,7 @@ module App
     # Refuses what does not fit the route with the first finding.
     def demand(route, body)
       error = schemer(route).validate(body).first or return body
-      raise TileLoom::Invalid.new(TileLoom::Document::Schema.sentence(error), path: error["data_pointer"])
+      raise TileLoom::Document::Schema.refusal(error, at: error["data_pointer"])
     end
 
     def schemer(route)

@@ -10,19 +10,15 @@ module App
 
     def call(env)
       parts = [env["PATH_INFO"], env["QUERY_STRING"]].map(&:to_s)
-      return Plain.answer(414, "This address is longer than #{LONGEST} characters.") if parts.sum(&:bytesize) > LONGEST
-      unless parts.all? { |part| text?(part) }
-        return Plain.answer(400, "This address is not UTF-8 text without control characters.")
-      end
+      return Plain.answer(414, "answers.address_too_long", longest: LONGEST) if parts.sum(&:bytesize) > LONGEST
+      return Plain.answer(400, "answers.address_no_text") unless parts.all? { |part| text?(part) }
       if parts[1].count("&;") >= MOST_PARAMETERS
-        return Plain.answer(400, "This address has more than #{MOST_PARAMETERS} parameters.")
+        return Plain.answer(400, "answers.too_many_parameters", most: MOST_PARAMETERS)
       end
       @app.call(env)
     rescue Rack::BadRequest, Rack::Multipart::MultipartPartLimitError, EOFError, EncodingError => error
-      Plain.answer(
-        400,
-        "The request does not read (#{error.class.name.split("::").last.gsub(/(?<=[a-z])(?=[A-Z])/, " ").downcase})."
-      )
+      trouble = error.class.name.split("::").last.gsub(/(?<=[a-z])(?=[A-Z])/, " ").downcase
+      Plain.answer(400, "answers.unreadable_because", trouble: trouble)
     end
 
     private

@@ -47,7 +47,7 @@ module App
         .filter_map do |grid|
           crs = grid.zoned? ? TileLoom::Crs::System.find("EPSG:4326") : grid.crs(@crs)
           {crs: crs, grid: grid.name}
-        rescue TileLoom::Invalid
+        rescue TileLoom::Refusal
           nil
         end
     end

@@ -58,7 +58,7 @@ module App
     def view = @composer.view
 
     def refuse(settings)
-      raise TileLoom::Invalid.new("“grid” must be a grid of a map frame.") unless settings.is_a?(Hash)
+      raise TileLoom::Refusal.new("requests.no_grid") unless settings.is_a?(Hash)
       finding = TileLoom::Document::Schema.part_findings("grid", settings, path: "/grid").first
       raise finding if finding
     end

@@ -16,7 +16,7 @@ module App
       when TileLoom::Furniture::Elements::NorthArrow
         arrow
       else
-        raise TileLoom::Invalid.new("“#{@element.id}” is neither a scale bar nor a north arrow.")
+        raise TileLoom::Refusal.new("requests.not_measured", id: @element.id)
       end
     end
 
@@ -35,7 +35,7 @@ module App
           "anywhere in the frame.",
         "warnings" => [too_far(error), too_low(drawing)].compact
       }
-    rescue TileLoom::Invalid => problem
+    rescue TileLoom::Refusal => problem
       {"sentence" => problem.message, "warnings" => [problem.message]}
     end
 

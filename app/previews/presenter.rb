@@ -89,7 +89,7 @@ module App
       box = book.extent or return nil
       found = TileLoom::Crs::Distortion.new(book.crs, box)
       {"words" => found.in_words, "warnings" => found.warnings}
-    rescue TileLoom::Invalid => error
+    rescue TileLoom::Refusal => error
       {"words" => "", "warnings" => [error.message]}
     end
 
@@ -104,7 +104,7 @@ module App
 
     def size_m(book, rectangle)
       TileLoom::Crs::GroundSize.new(book.crs, rectangle).to_a.map { |metres| metres.round(2) }
-    rescue TileLoom::Invalid
+    rescue TileLoom::Refusal
       nil
     end
 

@@ -28,10 +28,10 @@ module App
       @cells = @document.cells(@source)
     end
 
-    # The cell with this number; Invalid names what there is.
+    # The cell with this number; Refusal names what there is.
     def cell(number)
       cells.find { |cell| cell.number == number } ||
-        raise(TileLoom::Invalid.new("There is no sheet #{number}; the book has #{cells.length}."))
+        raise(TileLoom::Refusal.new("requests.no_such_sheet", number: number, count: cells.length))
     end
 
     def composer(cell, **options) =
@@ -50,7 +50,7 @@ module App
     # The composer of a sheet, or of the index sheet.
     def composer_of(number, **options)
       return composer(cell(number), **options) unless number == KEY
-      raise TileLoom::Invalid.new("The book has no index sheet.") unless document.key_layout
+      raise TileLoom::Refusal.new("requests.no_index_sheet") unless document.key_layout
       TileLoom::Compose::IndexSheetComposer.new(book: document, source: source, count: cells.length, **options)
     end
 
@@ -81,7 +81,7 @@ module App
     def design_svg(elements)
       layout = document.settings["layout"]
       other = Book.core(document.settings.merge("layout" => layout.merge("elements" => elements)))
-      cell = cells[cells.length / 2] or raise TileLoom::Invalid.new("There is no sheet to show yet.")
+      cell = cells[cells.length / 2] or raise TileLoom::Refusal.new("requests.no_sheet_to_show")
       frame = other.layout.frame_box
       size =
         TileLoom::Index::CellSize.new(

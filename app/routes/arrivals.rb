@@ -20,7 +20,7 @@ module App
         TileLoom::Data::FileFormat.of(upload[:name])
         replaces = params["replaces"].to_s
         unless replaces.empty? || Layer.exists?(book_id: book.id, key: replaces, removed: false)
-          raise TileLoom::Invalid.new("The layer that is to be updated is not in the book.")
+          raise TileLoom::Refusal.new("requests.no_layer_to_update")
         end
         made =
           Arrival.accept(
@@ -81,15 +81,8 @@ module App
             layer.is_a?(Hash) && known.include?(layer["name"]) && layer["title"].is_a?(String) &&
               layer["title"].strip != ""
           end
-        unless fits
-          raise TileLoom::Invalid.new("Choose at least one of the file’s layers, each with a title.", path: "/layers")
-        end
-        if arrival.replaces && layers.length > 1
-          raise TileLoom::Invalid.new(
-            "Choose one of the file’s layers; one layer of the book is updated.",
-            path: "/layers"
-          )
-        end
+        raise TileLoom::Refusal.new("imports.no_layer_with_title", at: "/layers") unless fits
+        raise TileLoom::Refusal.new("imports.one_layer_updates", at: "/layers") if arrival.replaces && layers.length > 1
         arrival.demand_places(layers.map { |layer| layer["name"] })
         asks =
           arrival.report.any? do |layer|
@@ -97,10 +90,7 @@ module App
           end
         code = wanted["reference"].to_s.strip
         if asks && code.empty?
-          raise TileLoom::Invalid.new(
-            "#{arrival.name} does not name the CRS of its coordinates; name one.",
-            path: "/reference"
-          )
+          raise TileLoom::Refusal.new("imports.crs_not_named", name: arrival.name, at: "/reference")
         end
         TileLoom::Crs::System.find(code) unless code.empty?
       end

@@ -74,7 +74,7 @@ module App
       def style_of(wanted)
         elements = %w[layout index_layout].flat_map { |name| book.settings[name].to_h.fetch("elements", []) }
         bar = elements.find { |element| element["kind"] == "scale_bar" && element["id"] == wanted["element"] } or
-          raise TileLoom::Invalid.new("There is no scale bar “#{wanted["element"]}”.", path: "/element")
+          raise TileLoom::Refusal.new("requests.no_scale_bar", element: wanted["element"], at: "/element")
         TileLoom::Document::BarStyleFile.of(bar)
       end
 

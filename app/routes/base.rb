@@ -17,38 +17,30 @@ module App
       before do
         content_type :json
         cache_control :no_store
-        halt_with(400, "A value of the request is not UTF-8 text without control characters.") unless texts?(params)
+        halt_with(400, "answers.no_text") unless texts?(params)
       end
 
-      error TileLoom::Invalid do |error|
+      error TileLoom::Refusal do |error|
         warn "#{error.message} #{error.detail}" if error.detail
-        halt_with(
-          422,
-          error.message,
-          error.path,
-          choices: error.is_a?(TileLoom::Output::Range::Ambiguous) ? error.choices : nil
-        )
+        choices = error.choices if error.is_a?(TileLoom::Output::Range::Ambiguous)
+        halt_as_json(422, error.to_h.merge(choices: choices).compact)
       end
 
       error ActiveRecord::RecordNotFound, ActiveModel::RangeError do
-        halt_with(404, "No longer exists; reload the page.")
+        halt_with(404, "answers.gone")
       end
 
       error ActiveRecord::RecordNotUnique, ActiveRecord::Deadlocked do
-        halt_with(
-          409,
-          "Someone else changed the same thing at the same moment; it is shown as it stands now. Make the change " \
-          "again if it is still wanted."
-        )
+        halt_with(409, "answers.changed_at_once")
       end
 
       # MariaDB’s way of saying that a text or a number does not go where it should.
       error ActiveRecord::ValueTooLong, ActiveRecord::RangeError do
-        halt_with(422, "A text or a number of the request is longer or larger than can be saved.")
+        halt_with(422, "answers.too_long_to_save")
       end
 
       error Errno::ENOSPC, Errno::EDQUOT do
-        halt_with(507, NO_ROOM)
+        halt_with(507, "answers.disk_full")
       end
 
       error ActiveRecord::ConnectionNotEstablished,
@@ -57,43 +49,43 @@ module App
         ActiveRecord::StatementTimeout,
         ActiveRecord::QueryCanceled do |error|
         told(error)
-        halt_with(503, "The database is away or busy at the moment; nothing was changed. Try again shortly.")
+        halt_with(503, "answers.database_away")
       end
 
       error Rack::Timeout::RequestTimeoutException do
         Deadline.forget_connection
         headers "retry-after" => "10"
-        halt_with(503, Deadline::SENTENCE)
+        halt_with(503, "answers.took_too_long")
       end
 
       error BookChanges::Stale do
-        halt_with(409, BookChanges::Stale::SENTENCE)
+        halt_with(409, "answers.changed_elsewhere")
       end
 
       error do |error|
-        if error.is_a?(Sinatra::BadRequest) || error.is_a?(Rack::BadRequest)
-          halt_with(400, "The request does not read.")
-        end
+        halt_with(400, "answers.unreadable") if error.is_a?(Sinatra::BadRequest) || error.is_a?(Rack::BadRequest)
         told(error)
-        halt_with(507, NO_ROOM) if error.message.match?(/table .* is full|disk full|no space left|errno: 28/i)
-        halt_with(500, "Nothing was changed. See the server log, then try again.")
+        if error.message.match?(/table .* is full|disk full|no space left|errno: 28/i)
+          halt_with(507, "answers.disk_full")
+        end
+        halt_with(500, "answers.fault")
       end
 
-      NO_ROOM =
-        "The server’s disk is full, so this could not be saved; ask whoever looks after the server to make room, " \
-        "then try again."
-
-      not_found { halt_with(404, "There is nothing at this address.") }
+      not_found { halt_with(404, "answers.no_such_address") }
 
       private
 
       def told(error) =
         warn("#{error.class}: #{error.message.to_s[0, 2_000]}\n  #{Array(error.backtrace).first(12).join("\n  ")}")
 
-      # choices: what was meant, where that is asked: [{"text", "says"}].
-      def halt_with(status, message, path = nil, choices: nil)
+      # code: of the sentence in the catalogue; values: what it names.
+      def halt_with(status, code, **values)
+        halt_as_json(status, {code: code, message: TileLoom::Sentences.of(code, values)})
+      end
+
+      def halt_as_json(status, body)
         content_type :json
-        halt status, JSON.generate({"message" => message, "path" => path, "choices" => choices}.compact)
+        halt status, JSON.generate(body)
       end
 
       def json(object) = JSON.generate(object)
@@ -103,7 +95,7 @@ module App
         upload = params["file"]
         # Fields of a form can imitate an upload by their names; the parts of a real one are Rack's own temporary file.
         unless upload.is_a?(Hash) && upload[:tempfile].is_a?(Tempfile) && File.file?(upload[:tempfile].path)
-          raise TileLoom::Invalid.new("Choose a file to import.")
+          raise TileLoom::Refusal.new("requests.no_file")
         end
         name = File.basename(upload[:filename].to_s.dup.force_encoding(Encoding::UTF_8).scrub.tr("\\", "/"))
         title = name.sub(/\.(geo)?json\z/i, "").tr("_", " ").strip[0, 200]
@@ -129,10 +121,10 @@ module App
       def body_json = @body_json ||= read_json
 
       def read_json
-        halt_with(415, "This address takes application/json.") unless request.media_type == "application/json"
+        halt_with(415, "answers.json_wanted") unless request.media_type == "application/json"
         text = request.body.read(RequestSchema::LARGEST_BYTES).to_s
         parsed = text.empty? ? {} : TileLoom::Assets::JsonText.parse(text, what: "The request")
-        raise TileLoom::Invalid.new("The request is not a JSON object.") unless parsed.is_a?(Hash)
+        raise TileLoom::Refusal.new("requests.no_object") unless parsed.is_a?(Hash)
         RequestSchema.demand(env["sinatra.route"], parsed)
       end
 
@@ -179,7 +171,7 @@ module App
       def number(name, range)
         value = Float(params[name].to_s, exception: false)
         return value if value&.finite? && range.cover?(value)
-        raise TileLoom::Invalid.new("“#{name}” must be a number from #{range.begin} to #{range.end}.")
+        raise TileLoom::Refusal.new("requests.number_out_of_range", name: name, least: range.begin, most: range.end)
       end
     end
   end

@@ -111,20 +111,11 @@ module App
       # The places in the order that the cells with these ids have now.
       def numbers_of(ids)
         known = book.index.rows.to_h { |row| row.values_at("cell_id", "number") }
-        ids.map do |id|
-          known[id] ||
-            raise(
-              TileLoom::Invalid.new(
-                "A cell that was meant is not in the index any more; look at it as it stands now, and make the " \
-                "change again if it is still wanted.",
-                path: "/cells"
-              )
-            )
-        end
+        ids.map { |id| known[id] || raise(TileLoom::Refusal.new("requests.cell_gone", at: "/cells")) }
       end
 
       def measure(wanted, name) =
-        wanted[name] || raise(TileLoom::Invalid.new("“#{name}” must be a number.", path: "/#{name}"))
+        wanted[name] || raise(TileLoom::Refusal.new("requests.no_number", name: name, at: "/#{name}"))
 
       # Identities, boxes and a name of the first few.
       def listed(features)

@@ -57,7 +57,7 @@ module App
         name = KeptDesign.check_name(body_json["name"])
         row = KeptDesign.find(whole(params["kept_id"]))
         if KeptDesign.where(name: name).where.not(id: row.id).exists?
-          raise TileLoom::Invalid.new("There is a design of the name “#{name}” already.", path: "/name")
+          raise TileLoom::Refusal.new("requests.design_name_taken", name: name, at: "/name")
         end
         row.update!(name: name)
         json(kept)

@@ -62,7 +62,7 @@ module App
       def uploaded(largest)
         upload = uploaded_file
         if upload[:tempfile].size > largest
-          raise TileLoom::Invalid.new("#{upload[:name]} is larger than #{largest / 1024 / 1024} MB; save it smaller.")
+          raise TileLoom::Refusal.new("requests.file_too_large", name: upload[:name], most_mb: largest / 1024 / 1024)
         end
         [upload[:name], upload[:tempfile].read]
       end

@@ -20,7 +20,7 @@ module App
       post "/api/books/:book_id/sheets/:number/grids/copy" do
         id = body_json["id"]
         grid = frame_of(role)["grids"].to_a.find { |known| known["id"] == id } or
-          raise TileLoom::Invalid.new("The frame has no grid “#{id}”.", path: "/id")
+          raise TileLoom::Refusal.new("requests.no_such_grid", id: id, at: "/id")
         add((role == "key") ? "sheets" : "key", grid, grid["id"], "Copy a grid")
       end
 
@@ -28,7 +28,7 @@ module App
       post "/api/books/:book_id/sheets/:number/grids/room" do
         composer = Snapshot.of(book).composer_of(sheet_number)
         beyond = GridTrial.new(composer).beyond
-        raise TileLoom::Invalid.new("Border and labels have room already.") if beyond.values.all?(&:zero?)
+        raise TileLoom::Refusal.new("requests.room_already") if beyond.values.all?(&:zero?)
         box = composer.gridded_frame.box(composer.page)
         # Rounded inwards, so that nothing is left over.
         inner =
@@ -56,9 +56,9 @@ module App
 
       def frame_of(role)
         name, kind = FRAMES.fetch(role)
-        layout = book.settings[name] or raise TileLoom::Invalid.new("The book has no index sheet; add one first.")
+        layout = book.settings[name] or raise TileLoom::Refusal.new("requests.add_index_sheet")
         layout["elements"].find { |element| element["kind"] == kind } or
-          raise TileLoom::Invalid.new("The layout has no frame for grids.")
+          raise TileLoom::Refusal.new("requests.no_frame_for_grids")
       end
 
       def add(role, settings, id, label)

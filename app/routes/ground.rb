@@ -11,11 +11,11 @@ module App
       get "/api/books/:book_id/ground.svg" do
         sides = params["box"].to_s.split(",", -1).map { |part| Float(part, exception: false) }
         unless sides.length == 4 && sides.all? { |side| side&.finite? && side.abs <= LARGEST }
-          raise TileLoom::Invalid.new("“box” must be four numbers: west, south, east, north.")
+          raise TileLoom::Refusal.new("requests.box_sides")
         end
         box = TileLoom::Geometry::Box.new(*sides)
         unless [box.width, box.height].all? { |side| side.between?(LEAST, LARGEST) }
-          raise TileLoom::Invalid.new("“box” must be from #{LEAST} to #{LARGEST.to_i} units wide and high.")
+          raise TileLoom::Refusal.new("requests.box_out_of_range", least: LEAST, most: LARGEST.to_i)
         end
         only = params["only"]&.then { |list| list.to_s.split(",") }
         drawing Snapshot.of(book).ground_svg(box, number("width", 1..6000), number("height", 1..6000), only: only)

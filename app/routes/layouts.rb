@@ -14,7 +14,7 @@ module App
         wanted = asked
         boxes = wanted["boxes"]
         unless boxes.is_a?(Hash) && boxes.values.all? { |box| four_numbers?(box) }
-          raise TileLoom::Invalid.new("“boxes” must name elements with four numbers each.")
+          raise TileLoom::Refusal.new("requests.boxes")
         end
         change(wanted["label"] || "Move") do
           refuse_locked(boxes.keys)
@@ -29,7 +29,7 @@ module App
         wanted = asked
         dx, dy = wanted.values_at("dx_mm", "dy_mm")
         ids = Array(wanted["ids"]).map(&:to_s)
-        raise TileLoom::Invalid.new("“dx_mm” and “dy_mm” must be numbers.") unless four_numbers?([dx, dy, 0, 0])
+        raise TileLoom::Refusal.new("requests.move") unless four_numbers?([dx, dy, 0, 0])
         change(wanted["label"] || "Move") do
           refuse_locked(ids)
           elements.map do |element|
@@ -43,11 +43,9 @@ module App
         wanted = asked
         list = wanted["elements"] || [wanted]
         unless list.is_a?(Array) && list.all? { |entry| entry.is_a?(Hash) && four_numbers?(entry["box"]) }
-          raise TileLoom::Invalid.new(
-                  "“elements” must be a list of elements, each with a kind and a box of four numbers."
-                )
+          raise TileLoom::Refusal.new("requests.elements")
         end
-        raise TileLoom::Invalid.new("“elements” names nothing to add.") if list.empty?
+        raise TileLoom::Refusal.new("requests.no_elements") if list.empty?
         made = []
         title = TileLoom::Furniture::Elements.all[list.first["kind"]]&.title
         change(wanted["label"] || "New #{title.to_s.downcase}", made: made) do
@@ -62,10 +60,7 @@ module App
           @design = nil
           area = book.document.study_area(book.source).box
           unless area&.width&.positive? && area.height.positive?
-            raise TileLoom::Invalid.new(
-                    "The study area has no height or no width, so it has no proportion; choose another, or give it " \
-                    "room."
-                  )
+            raise TileLoom::Refusal.new("requests.area_without_proportion")
           end
           frame, page = design.frame_box, design.page
           wanted = frame.width * area.height / area.width
@@ -111,7 +106,7 @@ module App
       get "/api/books/:book_id/layout/fullest" do
         snapshot = Snapshot.of(book)
         found = snapshot.cells.first(MOST_COMPARED).max_by { |cell| snapshot.composer(cell).text_length }
-        raise TileLoom::Invalid.new("There is no sheet yet; generate an index first.") unless found
+        raise TileLoom::Refusal.new("requests.no_sheet_yet") unless found
         json({"number" => found.number, "overflowing" => snapshot.composer(found).overflowing})
       end
 
@@ -121,10 +116,8 @@ module App
       def asked
         body_json.tap do |wanted|
           @role = wanted.fetch("role", "sheets").to_s
-          raise TileLoom::Invalid.new("“role” must be sheets or key.", path: "/role") unless ROLES.key?(@role)
-          if @role == "key" && book.key_layout.nil?
-            raise TileLoom::Invalid.new("The book has no index sheet; add one first.")
-          end
+          raise TileLoom::Refusal.new("requests.role", at: "/role") unless ROLES.key?(@role)
+          raise TileLoom::Refusal.new("requests.add_index_sheet") if @role == "key" && book.key_layout.nil?
         end
       end
 
@@ -138,7 +131,7 @@ module App
 
       def moved(element, (left, top, width, height))
         if width.negative? || height.negative?
-          raise TileLoom::Invalid.new("An element’s sides cannot be negative.", path: "/boxes/#{element["id"]}")
+          raise TileLoom::Refusal.new("requests.negative_sides", at: "/boxes/#{element["id"]}")
         end
         TileLoom::Furniture::Place.new(element["place"]).moved(
           design.page.live_area,
@@ -163,9 +156,9 @@ module App
 
       def refuse_locked(ids)
         locked = elements.find { |element| ids.include?(element["id"]) && element["locked"] }
-        raise TileLoom::Invalid.new("“#{locked["title"] || locked["id"]}” is locked; unlock it first.") if locked
+        raise TileLoom::Refusal.new("requests.locked", element: locked["title"] || locked["id"]) if locked
         unknown = ids - elements.map { |element| element["id"] }
-        raise TileLoom::Invalid.new("The layout has no element “#{unknown.first}”.") if unknown.any?
+        raise TileLoom::Refusal.new("requests.no_such_element", element: unknown.first) if unknown.any?
       end
 
       # The block gives the elements as they are to be, from how they are once nobody else can change them.

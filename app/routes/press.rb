@@ -28,7 +28,7 @@ module App
 
       get "/api/books/:book_id/runs/:run_id/file" do
         path = run.path
-        halt_with(404, "This run has no file.") unless path && File.file?(path)
+        halt_with(404, "answers.run_without_file") unless path && File.file?(path)
         content_type "application/pdf"
         send_file path,
           filename: "#{TileLoom::Document::Starter.id_for(book.title, [])}-#{run.id}.pdf",

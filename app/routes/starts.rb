@@ -55,15 +55,15 @@ module App
             .tap { |found| raise ActiveRecord::RecordNotFound unless found.start? }
 
       def refuse_unless_ready =
-        (raise TileLoom::Invalid.new("#{start.name} is not ready to make a book of.") unless start.state == "ready")
+        (raise TileLoom::Refusal.new("requests.start_not_ready", name: start.name) unless start.state == "ready")
 
       # What keeps a scale from being proposed is told beside what is known.
       def proposal(wanted)
         StepBudget.hold(StepBudget::STEPS * 3) { wanted.proposal }
       rescue StepBudget::Exceeded
         {"problem" => "The area is too intricate to count its sheets here; choose a scale, and see on Weave."}
-      rescue TileLoom::Invalid => error
-        {"problem" => error.message, "path" => error.path}.compact
+      rescue TileLoom::Refusal => error
+        {"problem" => error.message, "path" => error.pointer}.compact
       end
     end
   end

@@ -94,7 +94,7 @@ module App
             .cells
             .length
         end
-      rescue TileLoom::Invalid, StepBudget::Exceeded
+      rescue TileLoom::Refusal, StepBudget::Exceeded
         nil
       end
     end

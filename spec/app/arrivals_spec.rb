@@ -467,7 +467,7 @@ RSpec.describe App::Routes::Arrivals do
     App::Originals.with_file("1/original.csv") do |file|
       expect([File.basename(file), File.read(file)]).to eq(%w[original.csv bytes])
     end
-    expect { App::Originals.make("ftp://x") }.to invalid(/must be a folder or s3/)
+    expect { App::Originals.make("ftp://x") }.to raise_error(TileLoom::Failure, /must be a folder or s3/)
   ensure
     Aws.config.clear
   end

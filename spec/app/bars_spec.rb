@@ -113,7 +113,7 @@ RSpec.describe App::Routes::Bars do
       file.sub("stepped", "wobbly") => /“style” is "wobbly"; use one of chequered/,
       file.sub('"version": 2', '"version": 9') => /version 9/
     }.each do |text, said|
-      expect { TileLoom::Document::BarStyleFile.read(text) }.to raise_error(TileLoom::Invalid, said)
+      expect { TileLoom::Document::BarStyleFile.read(text) }.to raise_error(TileLoom::Refusal, said)
     end
   end
 end

@@ -62,14 +62,16 @@ RSpec.describe TileLoom::Document do
     ]
   }.each do |name, (changes, path, sentence)|
     it("says where and what: #{name}") do
-      expect(findings(**changes).map { |finding| [finding.path, finding.message] }).to include([path, match(sentence)])
+      expect(findings(**changes).map { |finding| [finding.pointer, finding.message] }).to include(
+        [path, match(sentence)]
+      )
     end
   end
 
   # RFC 6901: a pointer leads to a part of the document, so each that the core writes out must begin with one.
   it "points to parts that the schema has" do
     sources = Dir[File.join(TileLoom::ROOT, "lib/tile_loom/**/*.rb")].reject { |file| file.end_with?("upgrade.rb") }
-    named = sources.flat_map { |file| File.read(file).scan(%r{path: "/index/(\w+)}) }.flatten.uniq
+    named = sources.flat_map { |file| File.read(file).scan(%r{at: "/index/(\w+)}) }.flatten.uniq
     expect(named).to include("area", "scale")
     expect(named - described_class::Schema.definition("index")["properties"].keys).to be_empty
   end
@@ -79,7 +81,7 @@ RSpec.describe TileLoom::Document do
     place = settings["layout"]["elements"].index { |element| element["kind"] == "text" }
     settings["layout"]["elements"][place]["text"] = "{{ sheet.nane }}"
     found = described_class::Check.new(settings).findings
-    expect(found.map(&:path)).to eq(["/layout/elements/#{place}/text"])
+    expect(found.map(&:pointer)).to eq(["/layout/elements/#{place}/text"])
     expect(found.first.message).to match(/asks for “nane”/)
   end
 
@@ -87,7 +89,7 @@ RSpec.describe TileLoom::Document do
     settings = demo_settings
     settings["layers"][1]["id"] = settings["layers"][0]["id"]
     settings["layout"]["elements"].find { |element| element["kind"] == "map_frame" }["grids"][0]["crs"] = "EPSG:0"
-    expect(described_class::Check.new(settings).findings.map(&:path)).to include(
+    expect(described_class::Check.new(settings).findings.map(&:pointer)).to include(
       "/layers/1/id",
       match(%r{/layout/elements/\d+/grids/0/crs})
     )

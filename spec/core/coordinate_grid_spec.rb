@@ -41,11 +41,11 @@ RSpec.describe TileLoom::CoordinateGrid do
       expect(interval.parse("30 sec").in(crs["EPSG:4258"])).to eq(Rational(1, 120))
       expect(interval.parse("7.5′").in(crs["EPSG:4258"])).to eq(Rational(1, 8))
       expect { interval.parse("200 m").in(crs["EPSG:4258"]) }.to raise_error(
-        TileLoom::Invalid,
+        TileLoom::Refusal,
         /200 m, but ETRS89 counts in degrees; write an angle/
       )
       expect { interval.parse("1 deg").in(crs["EPSG:2277"]) }.to raise_error(
-        TileLoom::Invalid,
+        TileLoom::Refusal,
         /counts in US survey foots?; write a length/
       )
     end
@@ -60,7 +60,7 @@ RSpec.describe TileLoom::CoordinateGrid do
         "5 furlongs" => /not a unit/,
         "30000 km" => /larger than the world/,
         "200 deg" => /larger than the world/
-      }.each { |text, said| expect { interval.parse(text) }.to raise_error(TileLoom::Invalid, said), text }
+      }.each { |text, said| expect { interval.parse(text) }.to raise_error(TileLoom::Refusal, said), text }
     end
 
     it "may be one for the whole book, whatever a sheet's scale" do

@@ -153,7 +153,7 @@ RSpec.describe TileLoom::Assets::Enclosures do
       "\x89PNG\r\n\x1a\n".b + chunk("IHDR", [20_000, 20_000, 8, 2, 0, 0, 0].pack("NNCCCCC")) +
       chunk("IDAT", Zlib::Deflate.deflate("\0" * 100)) + chunk("IEND", "")
     expect { TileLoom::Artwork::Raster.new(header, name: "huge.png").settled }.to raise_error(
-      TileLoom::Invalid,
+      TileLoom::Refusal,
       /20,000 × 20,000 pixels/
     )
     read = ->(bytes) { TileLoom::Artwork::Raster.new(bytes, name: "logo.png").settled }

@@ -95,7 +95,7 @@ RSpec.describe "Hostile files" do
     begin
       features = TileLoom::Data::FileReader.open(path, target: TileLoom::Crs::System.find("EPSG:4326")).features
       expect(features.map(&:attributes).to_s).not_to include("root:")
-    rescue TileLoom::Invalid => error
+    rescue TileLoom::Refusal => error
       expect(error.message).not_to include("root:")
     end
   end
@@ -109,8 +109,8 @@ RSpec.describe "Hostile files" do
       Dir["/proc/[0-9]*/cmdline"]
         .filter_map do |place|
           File.read(place)
-      rescue
-        nil
+        rescue
+          nil
         end
         .grep(/sleep\0600/)
     ).to be_empty # standard:disable Style/RescueModifier
@@ -119,11 +119,11 @@ RSpec.describe "Hostile files" do
   describe "what is said" do
     it "names files, not where on the machine they lie" do
       path = file("broken.kml", "<kml><Document><Placemark>")
-      expect { inspection(path) }.to raise_error(TileLoom::Invalid) { |error|
+      expect { inspection(path) }.to raise_error(TileLoom::Refusal) { |error|
         expect(error.message).to match(/\Abroken\.kml could not be read/).and(not_include(@folder))
       }
       expect { TileLoom::Output::Press.aside(File.join(@folder, "none/x.pdf")) { |io| io } }.to raise_error(
-        TileLoom::Invalid
+        TileLoom::Refusal
       ) { |error| expect([error.message, error.detail]).to match([not_include(@folder), include(@folder)]) }
     end
 

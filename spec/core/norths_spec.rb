@@ -39,7 +39,7 @@ RSpec.describe TileLoom::View::Norths do
 
     it "answers for its five years alone, and says so" do
       expect { model.wmm.at(0, 50, Date.new(2019, 5, 1)) }.to raise_error(
-        TileLoom::Invalid,
+        TileLoom::Refusal,
         /known from 2025 to 2029 .*dated 2019-05-01/
       )
       expect { model.wmm.at(0, 50, Date.new(2029, 12, 31)) }.not_to raise_error

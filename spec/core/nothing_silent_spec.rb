@@ -122,9 +122,9 @@ RSpec.describe "Nothing" do
         expect([File.stat(file).mode & 0o777, File.read(file)]).to match([0o600, /unheard_of/])
         File.delete(file)
       }
-      expect { command.guarded { raise TileLoom::Invalid.new("No.", path: "/x") } }.to raise_error(
+      expect { command.guarded { raise TileLoom::Refusal.new("book.no_object", at: "/x") } }.to raise_error(
         Thor::Error,
-        "/x: No."
+        "/x: The book is not a JSON object."
       )
     end
 

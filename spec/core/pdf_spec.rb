@@ -169,8 +169,8 @@ RSpec.describe TileLoom::Output::Pdf do
   it "leaves nothing behind when it cannot finish" do
     book, source = small_book([rectangle(403_000, 6_528_000, 403_300, 6_528_200)])
     press = TileLoom::Output::Press.new(book: book, source: source)
-    failing = Enumerator.new { raise TileLoom::Invalid.new("stopped") }
-    expect { press.bind(failing, File.join(@folder, "half.pdf")) }.to invalid(/stopped/)
+    failing = Enumerator.new { raise TileLoom::Refusal.new("book.date", date: "today") }
+    expect { press.bind(failing, File.join(@folder, "half.pdf")) }.to invalid(/“today” is not a day/)
     expect(Dir.children(@folder)).to be_empty
     expect { press.bind([], File.join(@folder, "missing/x.pdf")) }.to invalid(
       /cannot be written: its folder does not exist/

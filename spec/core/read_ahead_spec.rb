@@ -3,7 +3,7 @@
 RSpec.describe TileLoom::Data::ReadAhead do
   it "gives what the source gives, in its order, and raises what it raises" do
     expect(described_class.new([[1], [2], [3]].each).to_a).to eq([[1], [2], [3]])
-    broken = Enumerator.new { |list| list << [1] and raise TileLoom::Invalid, "torn" }
+    broken = Enumerator.new { |list| list << [1] and raise TileLoom::Refusal.new("book.date", date: "torn") }
     seen = []
     expect { described_class.new(broken).each { |batch| seen << batch } }.to invalid(/torn/)
     expect(seen).to eq([[1]])

@@ -67,9 +67,9 @@ module SmallBooks
   end
 
   def invalid(pattern = nil, path: nil)
-    raise_error(TileLoom::Invalid) do |error|
+    raise_error(TileLoom::Refusal) do |error|
       expect(error.message).to match(pattern) if pattern
-      expect(error.path).to eq(path) if path
+      expect(error.pointer).to eq(path) if path
     end
   end
 end

@@ -33,7 +33,7 @@ module TileLoom
         @control = nil
       end
 
-      # Runs with whether each was closed; Invalid for data that do not read.
+      # Runs with whether each was closed; Refusal for data that do not read.
       def runs
         take until @tokens.empty?
         @runs.select { |run| run.coordinates.length >= 4 }
@@ -43,12 +43,12 @@ module TileLoom
 
       def take
         command = @tokens.first.is_a?(String) ? @tokens.shift : @repeat
-        raise Invalid.new("A path of the drawing starts without a command.") unless command
+        raise Refusal.new("artwork.path_without_command") unless command
         # Further pairs after a move are lines.
         @repeat = {"M" => "L", "m" => "l"}.fetch(command, command)
         numbers = @tokens.shift(ARITY.fetch(command.upcase))
         if numbers.length < ARITY.fetch(command.upcase) || !numbers.all?(Float)
-          raise Invalid.new("A path of the drawing ends in the middle.")
+          raise Refusal.new("artwork.path_ends_early")
         end
         draw(command.upcase, numbers, command == command.downcase)
       end

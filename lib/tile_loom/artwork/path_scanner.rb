@@ -18,7 +18,7 @@ module TileLoom
         @at = @steps = 0
       end
 
-      # Yields tokens: commands as text, numbers as Float. Invalid for what is neither.
+      # Yields tokens: commands as text, numbers as Float. Refusal for what is neither.
       def each
         while (character = past_blanks)
           if COMMANDS.include?(character)
@@ -92,7 +92,7 @@ module TileLoom
         @at = back if digits.zero?
       end
 
-      def refuse = raise(Invalid.new("A path of the drawing does not read."))
+      def refuse = raise(Refusal.new("artwork.path_unreadable"))
     end
   end
 end

@@ -14,9 +14,9 @@ module TileLoom
         @read = {}
       end
 
-      # A Raster; Invalid for an id that the book does not have.
+      # A Raster; Refusal for an id that the book does not have.
       def picture(id, path: nil)
-        entry = @own[id] or raise Invalid.new("There is no picture “#{id}” in this book; import it first.", path: path)
+        entry = @own[id] or raise Refusal.new("artwork.no_such_picture", id: id, at: path)
         @read[id] ||= READINGS.fetch(entry.content) do
           Raster.new(@enclosures.bytes(entry), name: "The picture “#{entry.title}”")
         end

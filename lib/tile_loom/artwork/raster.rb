@@ -13,19 +13,24 @@ module TileLoom
 
       attr_reader :bytes, :name
 
-      # bytes: of the file; name: for what is said of it. Invalid for what is no such picture.
+      # bytes: of the file; name: for what is said of it. Refusal for what is no such picture.
       def initialize(bytes, name: "The picture")
         @bytes, @name = bytes.b, name
-        refuse("is neither PNG nor JPEG") unless media
+        refuse("artwork.neither_png_nor_jpeg") unless media
         if width_px * height_px > MOST_PIXELS
           refuse(
-            "is #{grouped(width_px)} × #{grouped(height_px)} pixels, more than the #{MOST_PIXELS / 1_000_000} " \
-            "million that a page can use; save it smaller"
+            "artwork.too_many_pixels",
+            width_px: grouped(width_px),
+            height_px: grouped(height_px),
+            most_million: MOST_PIXELS / 1_000_000
           )
         end
         if [width_px, height_px].max > LONGEST_SIDE
           refuse(
-            "is #{grouped(width_px)} × #{grouped(height_px)} pixels; a side may have at most #{grouped(LONGEST_SIDE)}"
+            "artwork.side_too_long",
+            width_px: grouped(width_px),
+            height_px: grouped(height_px),
+            longest: grouped(LONGEST_SIDE)
           )
         end
       end
@@ -50,7 +55,7 @@ module TileLoom
           name: @name
         )
       rescue Vips::Error
-        refuse("is damaged: not all of it reads")
+        refuse("artwork.picture_damaged")
       end
 
       # Its pixels for print: [samples of the colours, how many colours, samples of the opacity or nil], a
@@ -77,7 +82,7 @@ module TileLoom
 
       private
 
-      def refuse(what) = raise(Invalid.new("#{@name} #{what}."))
+      def refuse(code, **values) = raise(Refusal.new(code, name: @name, **values))
 
       def grouped(number) = Units::Number.grouped(number)
 
@@ -85,7 +90,7 @@ module TileLoom
       def image
         @image ||= Vips::Image.new_from_buffer(@bytes, "")
       rescue Vips::Error
-        refuse("is damaged: it does not read as #{(media == "image/png") ? "PNG" : "JPEG"}")
+        refuse("artwork.picture_unreadable", format: (media == "image/png") ? "PNG" : "JPEG")
       end
 
       def upright? = !image.get_fields.include?("orientation") || image.get("orientation") == 1

@@ -41,32 +41,33 @@ module TileLoom
       end
 
       def drawing
-        refuse("is larger than #{LARGEST_BYTES / 1000} kB") if @text.bytesize > LARGEST_BYTES
-        refuse("declares entities; save it as plain SVG") if @text.match?(/<!ENTITY/i)
+        refuse("artwork.drawing_too_large", most_kb: LARGEST_BYTES / 1000) if @text.bytesize > LARGEST_BYTES
+        refuse("artwork.entities") if @text.match?(/<!ENTITY/i)
         walk(root, Geometry::Affine::IDENTITY, Paint.new("#000000", nil, 1.0, 1.0), 0)
         if @shapes.empty?
-          refuse("holds no shapes that can be drawn#{"; #{@left_out.uniq.join(", ")} were left out" if @left_out.any?}")
+          left_out = @left_out.any? ? "; #{@left_out.uniq.join(", ")} were left out" : ""
+          refuse("artwork.no_shapes", left_out: left_out)
         end
         Drawing.new(fitted, left_out: @left_out.uniq)
       end
 
       private
 
-      def refuse(what) = raise(Invalid.new("#{@name} #{what}."))
+      def refuse(code, **values) = raise(Refusal.new(code, name: @name, **values))
 
       # Nokogiri neither loads what a document points to nor puts entities in.
       def root = @root ||= parsed
 
       def parsed
         document = Nokogiri.XML(@text) { |options| options.strict.nonet }
-        refuse("is not SVG") unless document.root&.name == "svg"
+        refuse("artwork.no_svg") unless document.root&.name == "svg"
         document.root
       rescue Nokogiri::XML::SyntaxError => error
-        refuse("is not well-formed SVG (#{error.message.to_s.lines.first.to_s.strip[0, 80]})")
+        refuse("artwork.not_well_formed", trouble: error.message.to_s.lines.first.to_s.strip[0, 80])
       end
 
       def walk(node, matrix, paint, depth)
-        refuse("is nested more than #{MOST_DEPTH} deep") if depth > MOST_DEPTH
+        refuse("artwork.nested_too_deep", most: MOST_DEPTH) if depth > MOST_DEPTH
         return if style(node, "display") == "none"
         matrix *= Transform.of(node["transform"])
         paint = inherit(node, paint)
@@ -122,10 +123,10 @@ module TileLoom
       def keep(node, matrix, paint)
         runs, closed = outline(node)
         @numbers += runs.sum(&:length)
-        refuse("has more than #{MOST_NUMBERS / 2} points; draw it simpler") if @numbers > MOST_NUMBERS
+        refuse("artwork.too_many_points", most: MOST_NUMBERS / 2) if @numbers > MOST_NUMBERS
         return if runs.empty? || (paint.fill.nil? && paint.stroke.nil?)
         runs = runs.map { |run| matrix.map(run) }
-        refuse("has a place that is not a number") unless runs.all? { |run| run.all?(&:finite?) }
+        refuse("artwork.place_no_number") unless runs.all? { |run| run.all?(&:finite?) }
         @shapes << Drawing::Shape.new(
           runs: runs,
           closed: closed,
@@ -178,7 +179,7 @@ module TileLoom
           left, top, width, height = xs.min, ys.min, xs.max - xs.min, ys.max - ys.min
         end
         side = [width, height].max
-        refuse("has no size") unless side.positive? && side.finite?
+        refuse("artwork.no_size") unless side.positive? && side.finite?
         place = Geometry::Affine.new(1 / side, 0, 0, 1 / side, -(left + width / 2) / side, -(top + height / 2) / side)
         @shapes.each do |shape|
           shape.runs = shape.runs.map { |run| place.map(run) }

@@ -21,12 +21,12 @@ module TileLoom
         @folder, @kept = folder, kept
       end
 
-      # Bytes of an Enclosure; Invalid where they are not to be had.
+      # Bytes of an Enclosure; Refusal where they are not to be had.
       def bytes(entry)
         found = inside(entry) || beside(entry) || (entry.content && @kept&.call(entry.content))
-        raise Invalid.new("The file of “#{entry.title}” did not come with the book; import it again.") unless found
+        raise Refusal.new("assets.did_not_come", title: entry.title) unless found
         if found.bytesize > LARGEST_BYTES
-          raise Invalid.new("“#{entry.title}” is larger than #{LARGEST_BYTES / 1024 / 1024} MB.")
+          raise Refusal.new("assets.too_large", title: entry.title, most_mb: LARGEST_BYTES / 1024 / 1024)
         end
         found
       end
@@ -36,13 +36,13 @@ module TileLoom
       def inside(entry)
         entry.data&.unpack1("m0")
       rescue ArgumentError
-        raise Invalid.new("The data of “#{entry.title}” is not base64 (RFC 4648); export it again.")
+        raise Refusal.new("assets.no_base64", title: entry.title)
       end
 
       def beside(entry)
         return nil unless entry.file && @folder
         path = File.expand_path(entry.file, @folder)
-        raise Invalid.new("The file #{entry.file} of “#{entry.title}” does not exist.") unless File.file?(path)
+        raise Refusal.new("assets.no_such_file", file: entry.file, title: entry.title) unless File.file?(path)
         File.binread(path, LARGEST_BYTES + 1)
       end
     end

@@ -18,22 +18,27 @@ module TileLoom
       # what: how the text is called in a sentence ("The file"). values: are numbers and texts looked at, too?
       def parse(text, what: "The text", nesting: MOST_NESTING, parts: MOST_PARTS, values: true)
         text = text.dup.force_encoding(Encoding::UTF_8).delete_prefix("\uFEFF")
-        raise Invalid.new("#{what} is not UTF-8 text, so it is not JSON.") unless text.valid_encoding?
+        raise Refusal.new("json.no_utf8", what: what) unless text.valid_encoding?
         count = text.count("[{")
         if count > parts
-          raise Invalid.new(
-                  "#{what} has #{Units::Number.grouped(count)} lists and objects; the most is #{Units::Number.grouped(parts)}."
-                )
+          raise Refusal.new(
+            "json.too_many_parts",
+            what: what,
+            count: Units::Number.grouped(count),
+            most: Units::Number.grouped(parts)
+          )
         end
         parsed = JSON.parse(text, max_nesting: nesting)
         check(parsed, what) if values
         parsed
       rescue JSON::NestingError
-        raise Invalid.new("#{what} is nested more than #{nesting} levels deep.")
+        raise Refusal.new("json.nested_too_deep", what: what, most: nesting)
       rescue JSON::ParserError, EncodingError => error
-        raise Invalid.new(
-                "#{what} is not JSON: #{error.message.scrub.lines.first.to_s.gsub(CONTROL, " ").strip[0, 120]}."
-              )
+        raise Refusal.new(
+          "json.no_json",
+          what: what,
+          trouble: error.message.scrub.lines.first.to_s.gsub(CONTROL, " ").strip[0, 120]
+        )
       end
 
       # Refuses numbers beyond what a double holds and texts that are none, in all that is in it.
@@ -46,27 +51,17 @@ module TileLoom
         when String
           text(value, what)
         when Float
-          value.finite? ||
-            raise(Invalid.new("#{what} holds a number beyond 1.8e308; give numbers that can be reckoned with."))
+          value.finite? || raise(Refusal.new("json.number_too_large", what: what))
         when Integer
           value.bit_length <= 1023 ||
-            raise(
-              Invalid.new(
-                "#{what} holds a whole number of #{value.to_s.length} digits; give numbers that can be reckoned with."
-              )
-            )
+            raise(Refusal.new("json.whole_number_too_large", what: what, digits: value.to_s.length))
         end
       end
 
       def text(value, what)
-        unless value.valid_encoding?
-          raise Invalid.new("#{what} holds a text with half a character (a lone surrogate); type it again.")
-        end
+        raise Refusal.new("json.half_character", what: what) unless value.valid_encoding?
         if value.match?(CONTROL)
-          raise Invalid.new(
-                  "#{what} holds a text with a control character (U+#{format("%04X",
-                    value[CONTROL].ord)}); take it out."
-                )
+          raise Refusal.new("json.control_character", what: what, character: format("%04X", value[CONTROL].ord))
         end
       end
     end

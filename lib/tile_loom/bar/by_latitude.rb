@@ -35,10 +35,10 @@ module TileLoom
                 found.metres / per_mm + beyond(found) <= room && found.metres / per_mm >= Drawing::LEAST_MM
               end ||
               raise(
-                Invalid.new(
-                  "The scale bar’s room of #{Units::Number.plain(@box.width, decimals: 1)} mm holds no length at all " \
-                  "latitudes of the frame; make the element wider, or its type smaller.",
-                  path: @path
+                Refusal.new(
+                  "bar.no_length_at_all_latitudes",
+                  width: Units::Number.plain(@box.width, decimals: 1),
+                  at: @path
                 )
               )
           end

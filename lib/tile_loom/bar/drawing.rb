@@ -58,7 +58,7 @@ module TileLoom
         units = @style.family(family)
         found = Ruling.fitting(width * @per_mm, units, @style, free: !most.nil?).find { |ruling| fits?(ruling, width) }
         return found if found && ruled(found) >= least(most)
-        raise Invalid.new(narrow(units, width, free: !most.nil?), path: @path)
+        raise narrow(units, width, free: !most.nil?)
       end
 
       def least(most) = most ? 0.0 : @style.minimum_mm || LEAST_MM
@@ -88,25 +88,22 @@ module TileLoom
 
       def narrow(units, width, free:)
         room = Units::Number.plain(width, decimals: 1)
-        if @style.division_length && !free
-          wanted = Ruling.fitting(0, units, @style).first
-          "#{wanted.count} divisions of #{@style.division_length} take " \
-          "#{Units::Number.plain(ruled(wanted), decimals: 1)} mm at #{Units::Number.ratio(@scale)}, and the room is " \
-          "#{room} mm with their labels; #{advice(wanted)}."
-        else
-          least = " of at least #{Units::Number.plain(@style.minimum_mm)} mm" if @style.minimum_mm
-          "The scale bar’s room of #{room} mm holds no round length with its labels#{least}; make the element wider, " \
-          "take fewer divisions or smaller type."
-        end
+        return no_room(Ruling.fitting(0, units, @style).first, room) if @style.division_length && !free
+        least = @style.minimum_mm or return Refusal.new("bar.no_round_length", room_mm: room, at: @path)
+        Refusal.new("bar.no_round_length_of_least", room_mm: room, least_mm: Units::Number.plain(least), at: @path)
       end
 
       # Divisions that take more than there is are to be shorter; ones that can hardly be seen longer.
-      def advice(wanted) =
-        if ruled(wanted) < least(nil)
-          "take longer divisions, or more of them"
-        else
-          "take fewer or shorter divisions, or make the element wider"
-        end
+      def no_room(wanted, room) =
+        Refusal.new(
+          (ruled(wanted) < least(nil)) ? "bar.divisions_too_short" : "bar.divisions_too_long",
+          count: wanted.count,
+          length: @style.division_length,
+          taken_mm: Units::Number.plain(ruled(wanted), decimals: 1),
+          scale: Units::Number.ratio(@scale),
+          room_mm: room,
+          at: @path
+        )
 
       def drawn = @drawn ||= Styles.build(@style, @look)
 

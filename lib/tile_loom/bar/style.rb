@@ -56,12 +56,12 @@ module TileLoom
       # How many divisions a fixed length has where none are given.
       DIVISIONS = 4
 
-      # A fixed length of a division: a Units::Length, or nil. Invalid for one that is none.
+      # A fixed length of a division: a Units::Length, or nil. Refusal for one that is none.
       def fixed_division
         return nil unless division_length
         length = Units::Length.parse(division_length)
         return length if length.value.positive?
-        raise Invalid.new("“#{division_length}” a division is no length above zero; write one such as 100 m.")
+        raise Refusal.new("bar.division_length", division_length: division_length)
       end
     end
   end

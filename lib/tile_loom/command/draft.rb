@@ -38,7 +38,7 @@ module TileLoom
       def scale = Units::Number.tidy(@options[:scale])
 
       def layers_of(file)
-        raise Invalid.new("The data file #{file} does not exist.") unless File.file?(file)
+        raise Refusal.new("command.no_such_file", file: file) unless File.file?(file)
         return [[file, nil]] if Data::FileReader.direct?(file)
         Data::GdalReader.new(file).layers.map { |name| [file, name] }
       end
@@ -56,8 +56,8 @@ module TileLoom
           kind: Document::Starter.kind_of(features),
           data: {"file" => beside(file), "layer" => layer}.compact
         }
-      rescue Invalid => error
-        raise Invalid.new("#{name}: #{error.message}")
+      rescue Refusal => error
+        raise Refusal.new("command.file", name: name, trouble: error.message)
       end
 
       # The data file's path from the book's folder, so that both can move together.
@@ -71,9 +71,11 @@ module TileLoom
       def area(found)
         wanted = @options[:area]
         match = found.find { |layer| layer[:id] == wanted || layer[:title] == wanted } or
-          raise Invalid.new(
-            "There is no layer “#{wanted}” in the data; it has #{found.map { |layer| layer[:title] }.join(", ")}.",
-            path: "--area"
+          raise Refusal.new(
+            "command.no_such_layer",
+            layer: wanted,
+            found: found.map { |layer| layer[:title] }.join(", "),
+            at: "--area"
           )
         match[:id]
       end

@@ -44,7 +44,7 @@ module TileLoom
       option :json, type: :boolean, default: false, desc: "the same as JSON"
       def check(path)
         guarded do
-          text = File.file?(path) ? File.binread(path) : raise(Invalid.new("The book #{path} does not exist."))
+          text = File.file?(path) ? File.binread(path) : raise(Refusal.new("command.no_such_book", path: path))
           settings = parsed(text)
           refuse(Document::Check.new(settings, enclosures: beside(path)).findings)
           # Also reads the data and weaves, which finds what only they can show.
@@ -83,8 +83,10 @@ module TileLoom
         # What cannot be done is said in a sentence, not with a stack of calls.
         def guarded
           yield
-        rescue Invalid => error
-          raise Thor::Error, [error.path, error.message].compact.join(": ")
+        rescue Refusal => error
+          raise Thor::Error, [error.pointer, error.message].compact.join(": ")
+        rescue Failure => error
+          raise Thor::Error, error.message
         rescue Thor::Error, Errno::EPIPE
           raise
         rescue StandardError, SystemStackError, NoMemoryError => error
@@ -97,13 +99,11 @@ module TileLoom
         # thousands of sheets.
         def demand_asked(all, document, source)
           return if options[:sheets] || all.length <= MOST_UNASKED
-          raise Invalid.new(
-                  [
-                    "This book has #{Units::Number.grouped(all.length)} sheets.",
-                    *ground_warnings(document, source),
-                    "If all are meant, say --sheets all."
-                  ].join(" ")
-                )
+          raise Refusal.new(
+            "command.too_many_unasked",
+            count: Units::Number.grouped(all.length),
+            warnings: ground_warnings(document, source).map { |sentence| "#{sentence} " }.join
+          )
         end
 
         def look_at_sheets(document, source)
@@ -130,13 +130,13 @@ module TileLoom
               .filter_map { |layer| source.extent(layer["id"]) }
               .reduce { |all, other| all.union(other) } or return []
           Crs::Distortion.new(document.crs, box).warnings
-        rescue Invalid => error
+        rescue Refusal => error
           [error.message]
         end
 
         def refuse(findings)
           return if findings.empty?
-          raise Thor::Error, findings.map { |finding| [finding.path, finding.message].compact.join(": ") }.join("\n")
+          raise Thor::Error, findings.map { |finding| [finding.pointer, finding.message].compact.join(": ") }.join("\n")
         end
 
         def parsed(text) = Document::Upgrade.book(Assets::JsonText.parse(text, what: "The book"))

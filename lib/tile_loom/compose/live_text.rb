@@ -11,10 +11,10 @@ module TileLoom
 
       def initialize(template, path: nil)
         @path = path
-        raise Invalid.new("The text is longer than #{LONGEST} characters.", path: path) if template.length > LONGEST
+        raise Refusal.new("live_text.too_long", longest: LONGEST, at: path) if template.length > LONGEST
         @template = Liquid::Template.parse(template, error_mode: :strict)
       rescue Liquid::SyntaxError => error
-        raise Invalid.new("The live text “#{template[0, 60]}” does not read: #{clean(error)}.", path: path)
+        raise Refusal.new("live_text.unreadable", template: template[0, 60], trouble: clean(error), at: path)
       end
 
       # values: nested hash with string keys.
@@ -24,26 +24,15 @@ module TileLoom
         @template.render!(values, strict_variables: true, strict_filters: true, filters: [Filters])
       rescue Liquid::UndefinedVariable => error
         name = error.message[/undefined variable (\S+)/, 1]
-        raise Invalid.new(
-          "The live text asks for “#{name}”, which this sheet does not know; use one of #{LiveValues.names.join(", ")}.",
-          path: @path
-        )
+        raise Refusal.new("live_text.unknown_value", name: name, known: LiveValues.names.join(", "), at: @path)
       rescue Liquid::UndefinedFilter => error
         name = error.message[/undefined filter (\S+)/, 1]
         known = (Filters.public_instance_methods - [:date]).sort
-        raise Invalid.new(
-          "The live text uses the filter “#{name}”, which is not known; use one of #{known.join(", ")}, or Liquid’s " \
-          "own such as upcase and date.",
-          path: @path
-        )
+        raise Refusal.new("live_text.unknown_filter", name: name, known: known.join(", "), at: @path)
       rescue Liquid::Error => error
-        raise Invalid.new("The live text cannot be filled in: #{clean(error)}.", path: @path)
+        raise Refusal.new("live_text.not_filled", trouble: clean(error), at: @path)
       rescue ArgumentError, TypeError, RangeError, SystemCallError, EncodingError => error
-        raise Invalid.new(
-          "The live text cannot be filled in: a filter was given what it cannot work with " \
-          "(#{error.message.lines.first.to_s.strip[0, 80]}).",
-          path: @path
-        )
+        raise Refusal.new("live_text.filter_refuses", trouble: error.message.lines.first.to_s.strip[0, 80], at: @path)
       end
 
       private

@@ -96,7 +96,7 @@ module TileLoom
       # Rules of the layers that the frame of this page drew something by, in drawing order.
       def shown_rules = gridded_frame.shown_rules(self)
 
-      # Text with its live values filled in; Invalid names the value that is unknown.
+      # Text with its live values filled in; Refusal names the value that is unknown.
       def live_text(template, path: nil) = LiveText.new(template, path: path).fill(values)
 
       def values = @values ||= live_values.to_h

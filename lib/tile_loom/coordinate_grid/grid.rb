@@ -109,11 +109,7 @@ module TileLoom
       def check(book_crs)
         found = zoned? ? Zone.new(1, false).crs : crs(book_crs)
         if found.ways.first == "south" && found.reversed?
-          raise Invalid.new(
-            "#{found.name} counts southwards first, which a coordinate grid cannot show; choose the same one counted " \
-            "east and north.",
-            path: "#{path}/crs"
-          )
+          raise Refusal.new("grid.counts_southwards", name: found.name, at: "#{path}/crs")
         end
         fixed(found)
         offset(found)

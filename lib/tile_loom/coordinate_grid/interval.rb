@@ -17,28 +17,25 @@ module TileLoom
 
       # least: :positive for an interval, :any for an offset.
       def self.parse(text, path: nil, least: :positive)
-        match = PATTERN.match(text.to_s) or
-          raise Invalid.new(
-            "“#{text}” is not an interval; write a number and its unit, such as 100 m, 500 ft, 5 min or 30 sec.",
-            path: path
-          )
+        match = PATTERN.match(text.to_s) or raise Refusal.new("grid.interval_unreadable", text: text, at: path)
         new(match[1].tr(",", ".").to_r, match[2].downcase, path: path, least: least)
       end
 
       def initialize(value, unit, path: nil, least: :positive)
         @value, @unit = value, SIGNS.fetch(unit, unit)
         unless angle? || Units::LengthUnit::ALL.key?(@unit)
-          raise Invalid.new(
-            "“#{@unit}” is not a unit for an interval; use one of " \
-              "#{[*Units::LengthUnit::ALL.keys, *ANGLES.keys].join(", ")}.",
-            path: path
+          raise Refusal.new(
+            "grid.interval_unit",
+            unit: @unit,
+            known: [*Units::LengthUnit::ALL.keys, *ANGLES.keys].join(", "),
+            at: path
           )
         end
         if least == :positive && !value.positive?
-          raise Invalid.new("The interval is #{self}; it must be greater than zero.", path: path)
+          raise Refusal.new("grid.interval_not_positive", interval: self, at: path)
         end
         if angle? ? degrees.abs > LARGEST_DEG : metres.abs > LARGEST_M
-          raise Invalid.new("The interval is #{self}, which is larger than the world; write a smaller one.", path: path)
+          raise Refusal.new("grid.interval_too_large", interval: self, at: path)
         end
         freeze
       end
@@ -49,10 +46,10 @@ module TileLoom
 
       def metres = value * Units::LengthUnit.find(@unit).metres
 
-      # Counted in units of a reference, a Rational; Invalid when a length is to count degrees or the other way
+      # Counted in units of a reference, a Rational; Refusal when a length is to count degrees or the other way
       # round.
       def in(crs, path: nil)
-        raise Invalid.new(mismatch(crs), path: path) unless angle? == crs.geographic?
+        raise mismatch(crs, at: path) unless angle? == crs.geographic?
         return degrees if angle?
         metres / (crs.unit&.metres || crs.metres_per_unit.rationalize(Rational(1, 10**12)))
       end
@@ -70,15 +67,15 @@ module TileLoom
 
       private
 
-      def mismatch(crs)
-        if angle?
-          return (
-            "The interval is #{self}, but #{crs.name} counts in #{crs.unit&.name || crs.unit_name}s; write a length " \
-            "such as 100 m, or leave it empty for an automatic one."
-          )
-        end
-        "The interval is #{self}, but #{crs.name} counts in degrees; write an angle such as 30 sec or 5 min, or " \
-        "leave it empty for an automatic one."
+      def mismatch(crs, at:)
+        return Refusal.new("grid.length_for_degrees", interval: to_s, crs: crs.name, at: at) unless angle?
+        Refusal.new(
+          "grid.angle_for_lengths",
+          interval: to_s,
+          crs: crs.name,
+          unit: crs.unit&.name || crs.unit_name,
+          at: at
+        )
       end
     end
   end

@@ -75,7 +75,7 @@ module TileLoom
       # [shortest, longest] of a unit of the grid at a page place.
       def share_at(place)
         Crs::Factors.at(@mesh.crs, *@mesh.on_grid(place)).axes.map { |scale| 1 / scale }
-      rescue Invalid
+      rescue Refusal
         nil
       end
 

@@ -20,15 +20,10 @@ module TileLoom
 
       def all = [metric, *national, *utm, graticule, dots]
 
-      # Invalid for one that this ground does not have.
+      # Refusal for one that this ground does not have.
       def find(key) =
         all.find { |preset| preset.key == key } ||
-          raise(
-            Invalid.new(
-              "“#{key}” is no grid for this ground; use one of #{all.map(&:key).join(", ")}.",
-              path: "/preset"
-            )
-          )
+          raise(Refusal.new("grid.no_such_preset", key: key, known: all.map(&:key).join(", "), at: "/preset"))
 
       private
 

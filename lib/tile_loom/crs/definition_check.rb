@@ -131,10 +131,10 @@ module TileLoom
 
       module_function
 
-      # Invalid for a text that PROJ must not see.
+      # Refusal for a text that PROJ must not see.
       def demand_text(text)
-        refuse("holds a control character") if text.match?(Assets::JsonText::CONTROL)
-        refuse("names a file (#{text[FILES]}), which is not read here") if text.match?(FILES)
+        refuse("crs.definition_control_character") if text.match?(Assets::JsonText::CONTROL)
+        refuse("crs.definition_names_file", file: text[FILES]) if text.match?(FILES)
         return text.scan(EXTENSION) { |(inner)| demand_proj(inner) } if text.include?("[")
         demand_proj(text) if text.match?(/(\A|\s)\+?proj=/)
       end
@@ -144,7 +144,7 @@ module TileLoom
       end
 
       def demand_token(key, value = nil)
-        refuse("has the key “#{key.to_s[0, 30]}”, which is not taken here") unless KEYS.include?(key)
+        refuse("crs.definition_key", key: key.to_s[0, 30]) unless KEYS.include?(key)
         least, most =
           RANGES[key] ||
           (
@@ -155,11 +155,11 @@ module TileLoom
         # Angles may be written as 12d30'N.
         return if number.nil? && key.start_with?("la", "lo", "o_", "al", "ga", "az", "ti")
         unless number&.finite? && number.between?(least, most)
-          refuse("has #{key}=#{value.to_s[0, 30]}; give a number from #{least} to #{most}")
+          refuse("crs.definition_key_value", key: key, value: value.to_s[0, 30], least: least, most: most)
         end
       end
 
-      # Invalid for a definition with numbers that no map has. json: as PROJ writes it (PROJJSON).
+      # Refusal for a definition with numbers that no map has. json: as PROJ writes it (PROJJSON).
       def demand_parts(json)
         walk(JSON.parse(json))
       end
@@ -179,7 +179,7 @@ module TileLoom
         # Of a datum shift's scale (parts per million) and a scale factor the first is no factor.
         return if part["name"].match?(/difference|rotation|translation/i)
         unless part["value"].to_f.between?(least, most)
-          refuse("has “#{part["name"]}” of #{part["value"]}; give a number from #{least} to #{most}")
+          refuse("crs.definition_parameter", parameter: part["name"], value: part["value"], least: least, most: most)
         end
       end
 
@@ -191,11 +191,11 @@ module TileLoom
             given
           end
         unless value.is_a?(Numeric) && value.to_f.between?(*AXIS)
-          refuse("has a #{name.tr("_", " ")} of #{value}; give one from #{AXIS[0].to_i} to #{AXIS[1].to_i} m")
+          refuse("crs.definition_axis", axis: name.tr("_", " "), value: value, least: AXIS[0].to_i, most: AXIS[1].to_i)
         end
       end
 
-      def refuse(what) = raise(Invalid.new("The definition of the CRS #{what}."))
+      def refuse(code, **values) = raise(Refusal.new(code, **values))
     end
   end
 end

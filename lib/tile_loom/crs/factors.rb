@@ -23,13 +23,13 @@ module TileLoom
       # inverse formulas go on to longitudes that there are not.
       MOST_AWAY_M = 1.0
 
-      # x, y: in the reference's own units; Invalid where they lie on no ground.
+      # x, y: in the reference's own units; Refusal where they lie on no ground.
       def self.at(crs, x, y)
         crs.for_fixed_scale!
         lonlat = Transform.between(crs, crs.geographic).point(x, y)
         unless ground?(crs, x, y, lonlat)
           point = [x, y].map { |number| Units::Number.plain(number, decimals: 6) }.join(", ")
-          raise Invalid.new("The point #{point} lies outside what #{crs.name} can show.")
+          raise Refusal.new("crs.point_outside", point: point, name: crs.name)
         end
         from_geographic(crs, *lonlat)
       end

@@ -17,7 +17,7 @@ module TileLoom
 
       def height_m = @height_m ||= along(0.0, @rectangle.height)
 
-      # [width, height] in metres; Invalid where a middle line leaves what the reference shows.
+      # [width, height] in metres; Refusal where a middle line leaves what the reference shows.
       def to_a = [width_m, height_m]
 
       private

@@ -42,16 +42,18 @@ module TileLoom
         @terms = data["coefficients"].to_h { |n, m, *numbers| [[n, m], numbers] }
       end
 
-      # lon, lat: degrees on WGS 84; date: Date or decimal year; height_km above the ellipsoid. Invalid for a
+      # lon, lat: degrees on WGS 84; date: Date or decimal year; height_km above the ellipsoid. Refusal for a
       # date outside the model's five years.
       def at(lon_deg, lat_deg, date, height_km: 0.0)
         year = date.is_a?(Numeric) ? date : self.class.year(date)
         unless year.between?(epoch, valid_until)
-          raise Invalid.new(
-            "The magnetic declination is known from #{epoch.to_i} to #{valid_until.to_i - 1} (#{name}), and the book " \
-            "is dated #{date.is_a?(Numeric) ? year : date.iso8601}; give the book a date in these years, or leave " \
-            "magnetic north out.",
-            path: "/date"
+          raise Refusal.new(
+            "crs.date_outside_magnetic_model",
+            from: epoch.to_i,
+            to: valid_until.to_i - 1,
+            model: name,
+            date: date.is_a?(Numeric) ? year : date.iso8601,
+            at: "/date"
           )
         end
         field(lon_deg, lat_deg.clamp(-HIGHEST_LATITUDE, HIGHEST_LATITUDE), height_km, year - epoch)

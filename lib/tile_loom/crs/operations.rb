@@ -22,25 +22,16 @@ module TileLoom
 
       def chosen(datums) = @entries.find { |entry| entry.datums == datums.sort }&.name
 
-      # The DatumOperation between two references of different datums; crs: the book's. Invalid where the one that the
+      # The DatumOperation between two references of different datums; crs: the book's. Refusal where the one that the
       # book names is not to be had here.
       def between(from, to, crs, box: crs.area_of_use)
         (one, other), = DatumOperation.ordered(from, to)
         wanted = chosen([one.datum, other.datum])
         found = DatumOperation.candidates(from, to, box)
-        unless wanted
-          return (
-            found.first ||
-              raise(Invalid.new("No transformation from #{one.datum} to #{other.datum}; choose another CRS."))
-          )
-        end
+        return found.first || raise(Refusal.new("crs.no_operation", from: one.datum, to: other.datum)) unless wanted
         found.find { |operation| operation.name == wanted } ||
           raise(
-            Invalid.new(
-              "The book uses the transformation “#{wanted}” between #{one.datum} and #{other.datum}, which is not to " \
-              "be had here; a grid that it needs may be missing. Choose another on Ground.",
-              path: "/operations"
-            )
+            Refusal.new("crs.operation_missing", operation: wanted, from: one.datum, to: other.datum, at: "/operations")
           )
       end
 
@@ -57,7 +48,7 @@ module TileLoom
         return self if one.datum == other.datum || from.bound? || to.bound? || chosen([one.datum, other.datum])
         found = between(from, to, crs, box: box || crs.area_of_use)
         found.ballpark? ? self : with([one.datum, other.datum], found.name)
-      rescue Invalid
+      rescue Refusal
         self
       end
     end

@@ -22,9 +22,7 @@ module TileLoom
       def initialize(code, operations: nil)
         @operations = operations
         @code = code.to_s.strip
-        if @code.empty? || @code.length > LONGEST_DEFINITION
-          raise Invalid.new("The coordinate reference system (CRS) is missing; name one such as EPSG:25829.")
-        end
+        raise Refusal.new("crs.missing") if @code.empty? || @code.length > LONGEST_DEFINITION
         DefinitionCheck.demand_text(@code) unless register_code
         @code += " +type=crs" if @code.start_with?("+proj") && !@code.include?("+type=crs")
         @proj = read
@@ -106,16 +104,9 @@ module TileLoom
         if projected?
           return self unless reversed?
           ways = directions.sort.map { |way| "#{way}wards" }.join(" and ")
-          raise Invalid.new(
-            "#{name} counts #{ways}, so that north would not be up; choose a CRS that counts east and " \
-            "north#{counterpart}.",
-            path: path
-          )
+          raise Refusal.new("crs.counts_otherwise", name: name, ways: ways, instead: counterpart, at: path)
         end
-        raise Invalid.new(
-          "#{name} counts in degrees, which cannot hold a fixed scale; choose a projected CRS, such as a UTM zone.",
-          path: path
-        )
+        raise Refusal.new("crs.in_degrees", name: name, at: path)
       end
 
       private
@@ -128,7 +119,7 @@ module TileLoom
         west, south, east, north = area_of_use || return
         zone = System.find(Utm.code((west + east) / 2.0, (south + north) / 2.0))
         ", such as #{zone.name} (#{zone.code})"
-      rescue Invalid
+      rescue Refusal
         nil
       end
 
@@ -136,7 +127,7 @@ module TileLoom
         Proj::Crs.new(@code)
       rescue Proj::Error, ArgumentError
         shown = @code.gsub(/[[:space:][:cntrl:]]+/, " ")[0, 80]
-        raise Invalid.new("“#{shown}” is not a coordinate reference that PROJ knows; name one such as EPSG:25829.")
+        raise Refusal.new("crs.unknown", wanted: shown)
       end
 
       def describe
@@ -150,7 +141,7 @@ module TileLoom
           when :PJ_TYPE_BOUND_CRS
             bound_kind
           else
-            raise Invalid.new("#{@name} is neither a projected nor a geographic CRS; choose one that maps the ground.")
+            raise Refusal.new("crs.kind", name: @name)
           end
         axis = horizontal.coordinate_system.axis_info(0)
         @metres_per_unit = projected? ? axis.unit_conv_factor : nil

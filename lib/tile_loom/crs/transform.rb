@@ -22,7 +22,7 @@ module TileLoom
         return if @same
         @steps = shift ? [plain(from, from.geographic), shift, plain(to.geographic, to)].compact : [plain(from, to)]
       rescue Proj::Error => error
-        raise Invalid.new("There is no transformation from #{from.name} to #{to.name}: #{error.message}.")
+        raise Refusal.new("crs.no_transformation", from: from.name, to: to.name, trouble: error.message)
       end
 
       # The DatumOperation on the way, or nil where the datum stays.
@@ -34,7 +34,7 @@ module TileLoom
 
       def inverse(coordinates, strict: false) = run(coordinates, :PJ_INV, strict)
 
-      # One point, [x, y]; Invalid when it lies outside the domain.
+      # One point, [x, y]; Refusal when it lies outside the domain.
       def point(x, y) = forward([x, y], strict: true)
 
       # The Box about the corners of a box.
@@ -48,7 +48,7 @@ module TileLoom
         if strict && (index = result.index { |number| !number.finite? })
           first = index - index % 2
           place = coordinates[first, 2].map { |number| Units::Number.plain(number, decimals: 6) }.join(", ")
-          raise Invalid.new("The point #{place} lies outside what #{to.name} can show.")
+          raise Refusal.new("crs.point_outside", point: place, name: to.name)
         end
         result
       end

@@ -43,7 +43,7 @@ module TileLoom
       def unit = @crs.unit&.code
 
       # values: parameter name → number in the unit that `parameters` tells; unit: a key of UNITS, or nil
-      # to leave it. Returns WKT 2; Invalid names the parameter that does not do.
+      # to leave it. Returns WKT 2; Refusal names the parameter that does not do.
       def with(values: {}, unit: nil, name: nil)
         fresh = JSON.parse(JSON.generate(@definition))
         fresh.delete("id")
@@ -61,9 +61,7 @@ module TileLoom
       def named(name)
         text = name.to_s.strip
         text = "#{@crs.name}, tuned" if text.empty?
-        if text.length > LONGEST_NAME
-          raise Invalid.new("The name of the CRS is longer than #{LONGEST_NAME} characters.", path: "/name")
-        end
+        raise Refusal.new("crs.name_too_long", longest: LONGEST_NAME, at: "/name") if text.length > LONGEST_NAME
         text
       end
 
@@ -78,27 +76,27 @@ module TileLoom
 
       def unknown(name, conversion)
         names = conversion["parameters"].map { |known| known["name"] }
-        Invalid.new("#{@crs.name} has no parameter “#{name}”; it has #{names.join(", ")}.", path: "/values")
+        Refusal.new("crs.no_such_parameter", name: @crs.name, parameter: name, known: names.join(", "), at: "/values")
       end
 
       def checked(name, value, unit)
         path = "/values/#{name}"
-        raise Invalid.new("“#{name}” must be a number.", path: path) unless value.is_a?(Numeric) && value.to_f.finite?
+        unless value.is_a?(Numeric) && value.to_f.finite?
+          raise Refusal.new("crs.parameter_no_number", name: name, at: path)
+        end
         most = name.match?(/latitude|parallel/i) ? 90 : 360
         if unit == "degree" && value.abs > most
-          raise Invalid.new("“#{name}” must be from -#{most} to #{most} degrees.", path: path)
+          raise Refusal.new("crs.parameter_degrees", name: name, most: most, at: path)
         end
         if unit == "unity" && !(value.positive? && value <= 10)
-          raise Invalid.new("“#{name}” must be more than 0 and at most 10.", path: path)
+          raise Refusal.new("crs.parameter_scale", name: name, at: path)
         end
         value
       end
 
       def set_unit(fresh, unit)
         known =
-          UNITS.fetch(unit) do
-            raise Invalid.new("“#{unit}” is not a unit for a CRS; use one of #{UNITS.keys.join(", ")}.", path: "/unit")
-          end
+          UNITS.fetch(unit) { raise Refusal.new("crs.unit", unit: unit, known: UNITS.keys.join(", "), at: "/unit") }
         fresh["coordinate_system"]["axis"].each { |axis| axis["unit"] = known }
         fresh["coordinate_system"].delete("id")
       end

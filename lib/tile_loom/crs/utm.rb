@@ -20,9 +20,7 @@ module TileLoom
       def code(lon_deg, lat_deg)
         unless lat_deg.between?(-80, 84)
           latitude = Units::Number.plain(lat_deg, decimals: 1)
-          raise Invalid.new(
-                  "At latitude #{latitude}° there is no UTM zone; name a polar reference, such as EPSG:3413 or EPSG:3031."
-                )
+          raise Refusal.new("crs.no_utm_zone", latitude: latitude)
         end
         format("EPSG:%d", ((lat_deg < 0) ? 32_700 : 32_600) + zone(lon_deg, lat_deg))
       end

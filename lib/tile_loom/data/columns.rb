@@ -42,13 +42,10 @@ module TileLoom
         return unless named?
         missing = @settings.values - names
         if missing.any?
-          raise Invalid.new("The table has no column “#{missing.first}”; it has #{names.join(", ")}.", path: "/columns")
+          raise Refusal.new("data.no_such_column", column: missing.first, known: names.join(", "), at: "/columns")
         end
         return if @settings.key?("wkt") ^ (@settings.key?("x") && @settings.key?("y"))
-        raise Invalid.new(
-          "The places of a table need two columns, one for east and one for north, or one of well-known text.",
-          path: "/columns"
-        )
+        raise Refusal.new("data.columns_needed", at: "/columns")
       end
     end
   end

@@ -43,30 +43,29 @@ module TileLoom
       # another type. types: name → "integer", "real", "text", "date", "date and time", "boolean", …
       def check_types(types)
         attributes.each do |name|
-          unless types.key?(name)
-            refuse("asks for “#{name}”, which the layer does not have; it has #{types.keys.first(20).join(", ")}")
-          end
+          refuse("condition.no_such_field", field: name, known: types.keys.first(20).join(", ")) unless types.key?(name)
         end
         compare_types(@expression, types)
       end
 
       private
 
-      def refuse(what) = raise(Invalid.new("The condition #{what}.".sub(" ’s", "’s"), path: @path))
+      def refuse(code, **values) = raise(Refusal.new(code, at: @path, **values))
 
       def check(node, depth)
-        refuse("is nested more than #{MOST_DEPTH} deep") if depth > MOST_DEPTH
+        refuse("condition.nested_too_deep", most: MOST_DEPTH) if depth > MOST_DEPTH
         return unless node.is_a?(Hash)
         return node["args"].each { |part| check_part(part, depth) } if known?(node)
         return refuse_value(node) if node.key?("property") || node.key?("date") || node.key?("timestamp")
-        refuse("holds a part that does not read: #{JSON.generate(node)[0, 60]}") unless node.key?("op")
+        refuse("condition.part_unreadable", part: JSON.generate(node)[0, 60]) unless node.key?("op")
         unless arity(node["op"])
           refuse(
-            "’s operation “#{node["op"]}” is not known; use " \
-            "#{[*COMPARISONS.keys, *LOGIC.keys, *ARITHMETIC.keys, "casei"].join(", ")}"
+            "condition.operation_unknown",
+            operation: node["op"],
+            known: [*COMPARISONS.keys, *LOGIC.keys, *ARITHMETIC.keys, "casei"].join(", ")
           )
         end
-        refuse("’s operation “#{node["op"]}” has the wrong number of arguments")
+        refuse("condition.number_of_arguments", operation: node["op"])
       end
 
       # All parts of a condition together, since a wide one costs as much as a deep one.
@@ -75,13 +74,13 @@ module TileLoom
       # Names, dates and times are texts.
       def refuse_value(node)
         unless node.values_at("property", "date", "timestamp").compact.all?(String)
-          refuse("holds a part that does not read: #{JSON.generate(node)[0, 60]}")
+          refuse("condition.part_unreadable", part: JSON.generate(node)[0, 60])
         end
       end
 
       def check_part(part, depth)
         @parts = (@parts || 0) + 1
-        refuse("has more than #{MOST_PARTS} parts") if @parts > MOST_PARTS
+        refuse("condition.too_many_parts", most: MOST_PARTS) if @parts > MOST_PARTS
         part.is_a?(Array) ? part.each { |item| check(item, depth + 1) } : check(part, depth + 1)
       end
 
@@ -172,12 +171,15 @@ module TileLoom
         other = sides.find { |_, found| found != type }
         if other
           refuse(
-            "compares “#{attribute["property"]}”, which is #{type}, with #{JSON.generate(other[0])[0, 40]}, which is " \
-            "#{other[1]}"
+            "condition.kinds_differ",
+            field: attribute["property"],
+            type: type,
+            value: JSON.generate(other[0])[0, 40],
+            other: other[1]
           )
         end
         if node["op"] == "like" && type != "text"
-          refuse("looks for a pattern in “#{attribute["property"]}”, which is #{type}; patterns are for text")
+          refuse("condition.pattern_for_text", field: attribute["property"], type: type)
         end
       end
 

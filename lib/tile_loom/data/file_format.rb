@@ -22,7 +22,7 @@ module TileLoom
         check = ZipCheck.new(file).demand
         return file unless @zipped
         folder = check.folder_of(@zipped) or
-          raise Invalid.new("#{File.basename(file)} holds no file that ends in #{@zipped}, so it is no #{title}.")
+          raise Refusal.new("data.zip_without_file", name: File.basename(file), ending: @zipped, format: title)
         ["/vsizip/#{file}", folder].reject(&:empty?).join("/")
       end
 
@@ -46,12 +46,12 @@ module TileLoom
       # zipped.
       BESIDE = new("Shapefile", %w[.shp], %w[Shapefile])
 
-      # The format of a file by its name; Invalid lists what can be read.
+      # The format of a file by its name; Refusal lists what can be read.
       def self.of(file)
         ending = File.extname(file).downcase
         return BESIDE if ending == ".shp" && File.file?(file.sub(/\.shp\z/i, ".shx"))
         ALL.find { |format| format.endings.include?(ending) } or
-          raise Invalid.new("#{File.basename(file)} is of a kind that is not read here; import #{known}.")
+          raise Refusal.new("data.format_unknown", name: File.basename(file), known: known)
       end
 
       # "GeoJSON (.geojson, .json), …"

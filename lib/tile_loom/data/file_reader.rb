@@ -12,9 +12,9 @@ module TileLoom
 
       # A GeojsonReader for one layer of the file, into the target reference (see GdalReader#open).
       def open(file, target:, layer: nil, reference: nil, lenient: false, columns: Columns.new, wanted: nil, scale: nil)
-        raise Invalid.new("The data file #{File.basename(file)} does not exist.") unless File.file?(file)
+        raise Refusal.new("data.no_such_file", name: File.basename(file)) unless File.file?(file)
         if File.size(file) > LARGEST_BYTES
-          raise Invalid.new("The data file #{File.basename(file)} is larger than #{LARGEST_BYTES / 1024**3} GB.")
+          raise Refusal.new("data.file_too_large", name: File.basename(file), most_gb: LARGEST_BYTES / 1024**3)
         end
         if direct?(file)
           return (
@@ -35,7 +35,7 @@ module TileLoom
           scale: scale
         )
       rescue Errno::EACCES
-        raise Invalid.new("The data file #{File.basename(file)} cannot be read: permission is denied.")
+        raise Refusal.new("data.no_permission", name: File.basename(file))
       end
 
       def direct?(file) =

@@ -23,12 +23,7 @@ module TileLoom
       # says, or for one that says nothing; lenient: what cannot be read is listed, the rest comes in.
       def open(layer = nil, target:, reference: nil, lenient: false, scale: nil)
         found = find(layer)
-        if found.geometry == "None"
-          raise Invalid.new(
-            "#{File.basename(@file)} has no columns of places; name those that hold them.",
-            path: "/columns"
-          )
-        end
+        raise Refusal.new("data.no_columns", name: File.basename(@file), at: "/columns") if found.geometry == "None"
         GeojsonReader.new(
           {"type" => "FeatureCollection", "features" => stream(found)},
           target: target,
@@ -46,27 +41,21 @@ module TileLoom
         # A name that begins with a hyphen would be an option to the tool.
         if found.name.start_with?("-")
           called = found.name[0, 60]
-          raise Invalid.new(
-                  "#{File.basename(@file)} has a layer called “#{called}”; give it a name that does not begin with a " \
-                  "hyphen."
-                )
+          raise Refusal.new("data.layer_name_hyphen", name: File.basename(@file), layer: called)
         end
         found
       end
 
       def named(layer)
         @inspection.layers.find { |found| found.name == layer } or
-          raise Invalid.new("#{File.basename(@file)} has no layer “#{layer}”; it has #{layers.join(", ")}.")
+          raise Refusal.new("data.no_such_layer", name: File.basename(@file), layer: layer, known: layers.join(", "))
       end
 
       # A file that says nothing of its reference is taken for longitude and latitude if it could be.
       def stated(found)
         return Crs::System.find(found.reference) if found.reference
         return Crs::System.find("OGC:CRS84") if found.degrees?
-        raise Invalid.new(
-          "#{File.basename(@file)} does not name the CRS of its coordinates; name one.",
-          path: "/reference"
-        )
+        raise Refusal.new("imports.crs_not_named", name: File.basename(@file), at: "/reference")
       end
 
       def stream(found)

@@ -20,7 +20,9 @@ module TileLoom
 
       # repairs, refused: sentences that name the feature. Unless the reader is lenient, refused holds those alone that
       # the target cannot show.
-      attr_reader :refused, :remarks, :source_reference
+      attr_reader :remarks, :source_reference
+
+      def refused = @refused.map(&:message)
 
       # text: GeoJSON; target: Crs::System of the book; reference: overrides what the file says;
       # lenient: a feature that cannot be read is listed in `refused`, the others come in.
@@ -47,7 +49,7 @@ module TileLoom
       # All that is to be told of what was read, in sentences.
       def told = remarks + repairs + refused.map { |sentence| "Left out: #{sentence}" }
 
-      # All features in the target reference; Invalid when there are none or one cannot be read.
+      # All features in the target reference; Refusal when there are none or one cannot be read.
       def features = each_batch.flat_map { |pairs| pairs.map(&:first) }
 
       # Yields arrays of [Feature in the target reference, Original in the file's own].
@@ -65,8 +67,8 @@ module TileLoom
           bytes, originals = 0, []
         end
         pass_on(originals) { |pairs| (shown += pairs.length) && yield(pairs) }
-        raise Invalid.new("The file holds no features.") if count.zero?
-        raise Invalid.new(@refused.first) if shown.zero? && @refused.any? && !@lenient
+        raise Refusal.new("data.no_features") if count.zero?
+        raise @refused.first if shown.zero? && @refused.any? && !@lenient
         remark_empty
       end
 
@@ -88,9 +90,9 @@ module TileLoom
       # Lets a bad feature pass by where the reader is lenient.
       def tolerant
         yield
-      rescue Invalid => error
+      rescue Refusal => error
         raise unless @lenient
-        @refused << error.message
+        @refused << error
         nil
       end
 
@@ -98,14 +100,14 @@ module TileLoom
         case @document.is_a?(Hash) && @document["type"]
         when "FeatureCollection"
           list = @document["features"]
-          raise Invalid.new("The file is not GeoJSON: its “features” is not a list.") unless list.is_a?(Enumerable)
+          raise Refusal.new("data.features_no_list") unless list.is_a?(Enumerable)
           list
         when "Feature"
           [@document]
         when "Point", "LineString", "Polygon", "GeometryCollection", *TYPES.keys
           [{"type" => "Feature", "geometry" => @document, "properties" => {}}]
         else
-          raise Invalid.new("The file is JSON but not GeoJSON: it has no FeatureCollection, Feature or geometry.")
+          raise Refusal.new("data.no_geojson")
         end
       end
 
@@ -113,26 +115,15 @@ module TileLoom
         stated = @document.is_a?(Hash) ? @document["crs"] : nil
         return Crs::System.find("OGC:CRS84") if stated.nil?
         name = (stated.is_a?(Hash) && stated["properties"].is_a?(Hash)) ? stated["properties"]["name"] : stated
-        unless name.is_a?(String)
-          raise Invalid.new(
-                  "The file’s “crs” does not read: #{JSON.generate(stated)[0, 60]}; it must name one, as in " \
-                    "{\"type\": \"name\", \"properties\": {\"name\": \"EPSG:25829\"}}, or be left out."
-                )
-        end
+        raise Refusal.new("data.crs_unreadable", found: JSON.generate(stated)[0, 60]) unless name.is_a?(String)
         code = name[/\Aurn:ogc:def:crs:([A-Za-z]+):[^:]*:([A-Za-z0-9]+)\z/] ? "#{$1}:#{$2}" : name
         Crs::System.find(code)
       end
 
       def original(entry, index)
-        unless entry.is_a?(Hash) && entry["type"] == "Feature"
-          raise Invalid.new("Feature #{index + 1} of the file is not a GeoJSON Feature.")
-        end
+        raise Refusal.new("data.no_feature", number: index + 1) unless entry.is_a?(Hash) && entry["type"] == "Feature"
         attributes = entry["properties"] || {}
-        unless attributes.is_a?(Hash)
-          raise Invalid.new(
-                  "Feature #{index + 1} of the file has properties that are not an object with names and values."
-                )
-        end
+        raise Refusal.new("data.properties_no_object", number: index + 1) unless attributes.is_a?(Hash)
         name = "Feature #{index + 1}#{title_of(entry, attributes)}"
         return (@empty += 1) && nil if empty?(entry["geometry"])
         Original.new(
@@ -167,18 +158,14 @@ module TileLoom
         when Hash, Array
           JSON.generate(value)[0, LONGEST_TEXT]
         when Float
-          if value.finite?
-            value
-          else
-            raise(Invalid.new("#{name} has a value of “#{key}” beyond 1.8e308, which is no number that can be saved."))
-          end
+          value.finite? ? value : raise(Refusal.new("data.value_too_large", name: name, field: key))
         when Integer
           (value.bit_length < 64) ? value : plain(value.to_f, key, name)
         else
           value
         end
       rescue JSON::GeneratorError
-        raise Invalid.new("#{name} has a value of “#{key}” that is not a number or a text that can be saved.")
+        raise Refusal.new("data.value_kind", name: name, field: key)
       end
 
       # NUL and its like are no text; half characters give way to U+FFFD.
@@ -186,7 +173,7 @@ module TileLoom
 
       def encode(geometry, name, depth)
         unless geometry.is_a?(Hash) && depth < Geometry::Wkb::MOST_DEPTH
-          raise Invalid.new("#{name} has a geometry that is not a GeoJSON geometry.")
+          raise Refusal.new("data.no_geometry", name: name)
         end
         type, coordinates = geometry.values_at("type", "coordinates")
         case type
@@ -198,7 +185,7 @@ module TileLoom
         when "GeometryCollection"
           Geometry::Wkb.collection(7, list(geometry["geometries"], name).map { |part| encode(part, name, depth + 1) })
         else
-          raise Invalid.new("#{name} has a geometry of the unknown type “#{type.to_s[0, 40]}”.")
+          raise Refusal.new("data.geometry_type", name: name, type: type.to_s[0, 40])
         end
       end
 
@@ -208,7 +195,7 @@ module TileLoom
           Geometry::Wkb.point(*position(coordinates, name))
         when "LineString"
           flat = positions(coordinates, name)
-          raise Invalid.new("#{name} has a line of fewer than two points.") if flat.length < 4
+          raise Refusal.new("data.line_too_short", name: name) if flat.length < 4
           Geometry::Wkb.line(flat)
         else
           rings = list(coordinates, name).map { |ring| closed(positions(ring, name), name) }
@@ -217,14 +204,14 @@ module TileLoom
       end
 
       def closed(ring, name)
-        raise Invalid.new("#{name} has a polygon ring of fewer than three points.") if ring.length < 6
+        raise Refusal.new("data.ring_too_short", name: name) if ring.length < 6
         ring += ring[0, 2] unless ring[0, 2] == ring[-2, 2]
-        raise Invalid.new("#{name} has a polygon ring of fewer than three points.") if ring.length < 8
+        raise Refusal.new("data.ring_too_short", name: name) if ring.length < 8
         ring
       end
 
       def list(value, name)
-        value.is_a?(Array) ? value : raise(Invalid.new("#{name} has coordinates that are not a list."))
+        value.is_a?(Array) ? value : raise(Refusal.new("data.coordinates_no_list", name: name))
       end
 
       def positions(value, name) = list(value, name).flat_map { |item| position(item, name) }
@@ -232,7 +219,7 @@ module TileLoom
       def position(item, name)
         x, y = item if item.is_a?(Array)
         unless x.is_a?(Numeric) && y.is_a?(Numeric) && x.to_f.finite? && y.to_f.finite?
-          raise Invalid.new("#{name} has a coordinate that is not a pair of finite numbers.")
+          raise Refusal.new("data.coordinates_no_pair", name: name)
         end
         [x.to_f, y.to_f]
       end
@@ -241,7 +228,7 @@ module TileLoom
         pairs = []
         @reprojector.each(originals) do |item, result|
           # What the target cannot show does not keep the rest out.
-          next @refused << result.message if result.is_a?(Invalid)
+          next @refused << result if result.is_a?(Refusal)
           pairs << [Feature.new(id: item.id, attributes: item.attributes, wkb: result), item]
         end
         pairs

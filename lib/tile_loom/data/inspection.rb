@@ -32,7 +32,7 @@ module TileLoom
 
       def table? = @format.table?
 
-      # Found entries; Invalid for a file of another kind, or one that holds nothing.
+      # Found entries; Refusal for a file of another kind, or one that holds nothing.
       def layers
         @layers ||=
           begin
@@ -49,8 +49,8 @@ module TileLoom
               )
             found = text.split(/^Layer name: /).drop(1).map { |part| layer(part) }
             found = found.reject { |entry| entry.geometry == "None" } unless table?
-            raise Invalid.new("#{name} holds no layer with a geometry.") if found.empty?
-            raise Invalid.new("#{name} holds no features.") if found.all? { |entry| entry.count.zero? }
+            raise Refusal.new("data.no_layer_with_geometry", name: name) if found.empty?
+            raise Refusal.new("data.no_features_in", name: name) if found.all? { |entry| entry.count.zero? }
             found
           end
       end
@@ -99,7 +99,7 @@ module TileLoom
       def known(text)
         Crs::System.find(text)
         text
-      rescue Invalid
+      rescue Refusal
         nil
       end
     end

@@ -74,9 +74,7 @@ module TileLoom
           output.each_line do |line|
             total += line.bytesize
             if total > MOST_OUTPUT_BYTES
-              raise Invalid.new(
-                      "#{@name} unfolds to more than #{MOST_OUTPUT_BYTES / 1024**3} GB, the most that is taken."
-                    )
+              raise Refusal.new("data.unfolds_too_large", name: @name, most_gb: MOST_OUTPUT_BYTES / 1024**3)
             end
             yield line.force_encoding(Encoding::UTF_8)
           end
@@ -108,8 +106,10 @@ module TileLoom
       # timeout(1) ends with 124, or is killed itself after it.
       def refuse(said, status)
         said = said.dup.force_encoding(Encoding::UTF_8).scrub
-        raise Invalid.new(
-          "#{@name} could not be read: #{reason(said, status)}.",
+        raise Refusal.new(
+          "data.could_not_be_read",
+          name: @name,
+          reason: reason(said, status),
           detail: said.strip.empty? ? nil : said.strip[0, 2_000]
         )
       end

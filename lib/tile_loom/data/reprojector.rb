@@ -18,7 +18,7 @@ module TileLoom
       end
 
       # originals: anything with `name` and `wkb`. Yields each with its well-known binary in the target, or
-      # with the Invalid that refuses it.
+      # with the Refusal that refuses it.
       def each(originals)
         shapes = originals.map { |item| @densifier.dense(item.wkb) }
         runs = shapes.map { |wkb| Geometry::Wkb.each_run(wkb).map { |_, coordinates| coordinates } }
@@ -38,7 +38,7 @@ module TileLoom
       def outside(item, parts, mine)
         bad = mine.index { |number| !number.finite? } or return
         place = parts.flatten[bad - bad % 2, 2].map { |number| Units::Number.plain(number) }.join(", ")
-        Invalid.new("#{item.name} lies outside what #{@target.name} can show: the point #{place}.")
+        Refusal.new("data.outside_crs", name: item.name, crs: @target.name, point: place)
       end
 
       def mended(wkb, item)

@@ -61,9 +61,7 @@ module TileLoom
 
       # Refuses what the standard does not have; returns self.
       def demand
-        if entries.length > MOST_ENTRIES
-          refuse("holds more than #{Units::Number.grouped(MOST_ENTRIES)} tables and indexes")
-        end
+        refuse("data.too_many_tables", most: Units::Number.grouped(MOST_ENTRIES)) if entries.length > MOST_ENTRIES
         entries.each { |entry| look(entry) }
         self
       end
@@ -72,18 +70,18 @@ module TileLoom
 
       def name = File.basename(@file)
 
-      def refuse(what) = raise(Invalid.new("#{name} #{what}; it is not opened. Export it anew with its tables alone."))
+      def refuse(code, **values) = raise(Refusal.new(code, name: name, **values))
 
       def look(entry)
         if entry.sql.length > LONGEST_SQL
-          refuse("holds a definition of #{Units::Number.grouped(entry.sql.length)} characters")
+          refuse("data.definition_too_long", count: Units::Number.grouped(entry.sql.length))
         end
         return view(entry) if entry.type == "view"
         return trigger(entry) if entry.type == "trigger"
         return if entry.sql.empty?
         return virtual(entry) if entry.plain.match?(/\ACREATE\s+VIRTUAL/i)
         if entry.plain.match?(/\bAS\s*\(/i) || (entry.type == "index" && entry.plain.scan(/\w+\s*\(/).length > 1)
-          refuse("holds #{entry.type} #{shown(entry)} that is worked out when it is read")
+          refuse("data.column_worked_out", type: entry.type, entry: shown(entry))
         end
       end
 
@@ -92,7 +90,7 @@ module TileLoom
             entry.plain.match?(/\ACREATE VIRTUAL TABLE \S+ USING "?rtree"?\s*\([^()]*\)\z/i)
           return
         end
-        refuse("holds the virtual table #{shown(entry)}, which could read other files")
+        refuse("data.virtual_table", entry: shown(entry))
       end
 
       def view(entry)
@@ -101,12 +99,12 @@ module TileLoom
             !entry.plain.match?(/\bWITH\b/i)
           return
         end
-        refuse("holds the view #{shown(entry)}, which is not of the GeoPackage standard")
+        refuse("data.view_not_standard", entry: shown(entry))
       end
 
       def trigger(entry)
         return if TRIGGERS.any? { |pattern| entry.name.match?(pattern) } && calls(entry).empty?
-        refuse("holds the trigger #{shown(entry)}, which is not of the GeoPackage standard")
+        refuse("data.trigger_not_standard", entry: shown(entry))
       end
 
       # Names before a bracket that are none of the known.
@@ -125,7 +123,7 @@ module TileLoom
             text.strip.empty? ? [] : JSON.parse(text.scrub).map { |row| entry(row) }
           end
       rescue JSON::ParserError
-        refuse("has a master table that does not read")
+        refuse("data.master_table")
       end
 
       # Without comments, texts and quoted names, blanks folded.

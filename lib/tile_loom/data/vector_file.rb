@@ -22,11 +22,11 @@ module TileLoom
       attr_reader :type
 
       # title: of the file; layer: of the layer in it; crs: a Crs::System that the features are in; among: the formats
-      # to choose from, Invalid where it is none of them; of: what is written, in words; degree_places: decimals of
+      # to choose from, Refusal where it is none of them; of: what is written, in words; degree_places: decimals of
       # longitude and latitude; shape: what a table calls its well-known text.
       def initialize(title, format, crs:, among:, of:, layer: title, degree_places: 9, shape: "shape")
         unless among.include?(format)
-          raise Invalid.new("“#{format}” is not a format for #{of}; use one of #{among.join(", ")}.")
+          raise Refusal.new("data.no_such_format", format: format, thing: of, known: among.join(", "))
         end
         @title, @layer, @format, @crs, @degree_places, @shape = title, layer, format, crs, degree_places, shape
         @written, @ending, @type = FORMATS.fetch(format)

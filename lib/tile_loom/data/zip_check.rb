@@ -22,20 +22,14 @@ module TileLoom
       def demand
         name = File.basename(@file)
         if entries.length > MOST_ENTRIES
-          raise Invalid.new("#{name} holds #{entries.length} files; the most is #{MOST_ENTRIES}.")
+          raise Refusal.new("data.zip_too_many", name: name, count: entries.length, most: MOST_ENTRIES)
         end
         outside = entries.find { |entry| leads_out?(entry.name) }
         if outside
           path = outside.name[0, 60]
-          raise Invalid.new(
-                  "#{name} holds a file whose name leads outside it (#{path}); it is not opened. Zip the data anew."
-                )
+          raise Refusal.new("data.zip_leads_outside", name: name, path: path)
         end
-        if bomb?
-          raise Invalid.new(
-                  "#{name} would unfold to #{unfolded / 1024**2} MB, far more than its own size; it is not opened."
-                )
-        end
+        raise Refusal.new("data.zip_bomb", name: name, unfolded_mb: unfolded / 1024**2) if bomb?
         self
       end
 
@@ -52,7 +46,7 @@ module TileLoom
       def entries
         @entries ||= Zip::File.open(@file) { |zip| zip.entries.reject(&:directory?) }
       rescue Zip::Error, Errno::EINVAL, EOFError, ArgumentError, RangeError
-        raise Invalid.new("#{File.basename(@file)} is not a zip file, or it is damaged.")
+        raise Refusal.new("data.no_zip", name: File.basename(@file))
       end
 
       def leads_out?(name) =

@@ -22,18 +22,20 @@ module TileLoom
       def write(title, style) =
         JSON.pretty_generate({"format" => FORMAT, "version" => Contents::VERSION, "title" => title, "style" => style})
 
-      # JSON text → [title, style]; Invalid says what is wrong.
+      # JSON text → [title, style]; Refusal says what is wrong.
       def read(text)
-        raise Invalid.new("The file is too large for a style of scale bars.") if text.bytesize > LARGEST_BYTES
+        raise Refusal.new("bar.style_file_too_large") if text.bytesize > LARGEST_BYTES
         document = Assets::JsonText.parse(text, what: "The file", nesting: 20)
         unless document.is_a?(Hash) && document["format"] == FORMAT
-          raise Invalid.new("The file is not a style of scale bars; it lacks “format”: “#{FORMAT}”.")
+          raise Refusal.new("bar.no_style_file", format: FORMAT)
         end
         unless [Upgrade::FROM, Contents::VERSION].include?(document["version"])
-          raise Invalid.new(
-            "The style is of version #{document["version"].inspect}; this application reads versions " \
-              "#{Upgrade::FROM} and #{Contents::VERSION}.",
-            path: "/version"
+          raise Refusal.new(
+            "bar.style_file_version",
+            found: document["version"].inspect,
+            oldest: Upgrade::FROM,
+            newest: Contents::VERSION,
+            at: "/version"
           )
         end
         style = document["style"]

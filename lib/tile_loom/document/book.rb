@@ -12,9 +12,9 @@ module TileLoom
 
       attr_reader :settings, :enclosures
 
-      # Reads JSON text; Invalid for what is not JSON.
+      # Reads JSON text; Refusal for what is not JSON.
       def self.parse(text, enclosures: Assets::Enclosures.none)
-        raise Invalid.new("The book is larger than #{LARGEST_BYTES / 1024 / 1024} MB.") if text.bytesize > LARGEST_BYTES
+        raise Refusal.new("book.too_large", most_mb: LARGEST_BYTES / 1024 / 1024) if text.bytesize > LARGEST_BYTES
         new(Upgrade.book(Assets::JsonText.parse(text, what: "The book")), enclosures: enclosures)
       end
 
@@ -44,7 +44,7 @@ module TileLoom
       def parsed_date
         (date.to_s == "") ? nil : Date.iso8601(date)
       rescue Date::Error
-        raise Invalid.new("“#{date}” is not a day of the calendar.", path: "/date")
+        raise Refusal.new("book.date", date: date, at: "/date")
       end
 
       # How other datums are brought to the book's own.
@@ -53,8 +53,8 @@ module TileLoom
       # PROJ objects belong to threads, so the reference is looked up anew for each.
       def crs
         Crs::System.find(contents.crs, operations: operations).for_fixed_scale!
-      rescue Invalid => error
-        raise Invalid.new(error.message, path: "/crs")
+      rescue Refusal => error
+        raise error.at("/crs")
       end
 
       # The cells of the index over the study area that the source holds.

@@ -18,7 +18,7 @@ module TileLoom
         @settings, @attributes, @enclosures = settings, attributes, enclosures
       end
 
-      # Invalid findings; empty when the book can be woven and printed. source: to check the weave with,
+      # Refusal findings; empty when the book can be woven and printed. source: to check the weave with,
       # or nil to leave the data out.
       def findings(source: nil)
         shape = Schema.findings(@settings)
@@ -37,8 +37,8 @@ module TileLoom
       def collect(path = nil)
         yield
         []
-      rescue Invalid => error
-        [error.path ? error : Invalid.new(error.message, path: path)]
+      rescue Refusal => error
+        [path ? error.at(path) : error]
       end
 
       def contents = @book.contents
@@ -64,9 +64,7 @@ module TileLoom
           .group_by { |item, _| item.id }
           .each_value
           .flat_map { |found| found.drop(1) }
-          .map do |item, index|
-            Invalid.new("The id “#{item.id}” is used twice; give each its own.", path: "#{path}/#{index}/id")
-          end
+          .map { |item, index| Refusal.new("book.id_twice", id: item.id, at: "#{path}/#{index}/id") }
       end
 
       # Typefaces and pictures that elements, grids and names ask for.
@@ -96,12 +94,7 @@ module TileLoom
         collect(layout.path) do
           layout.key_frame
           layout.elements.each do |element|
-            if element.decides_cells?
-              raise Invalid.new(
-                "A map frame shows one cell; an index sheet has an index frame in its place.",
-                path: element.path
-              )
-            end
+            raise Refusal.new("book.map_frame_on_index_sheet", at: element.path) if element.decides_cells?
             element.box(layout.page)
           end
         end

@@ -7,7 +7,7 @@ module TileLoom
       attr_reader :path, :document
 
       def self.read(path)
-        raise Invalid.new("The book #{path} does not exist.") unless File.file?(path)
+        raise Refusal.new("command.no_such_book", path: path) unless File.file?(path)
         new(
           path,
           Book.parse(
@@ -16,7 +16,7 @@ module TileLoom
           )
         )
       rescue Errno::EACCES
-        raise Invalid.new("The book #{path} cannot be read: permission is denied.")
+        raise Refusal.new("command.no_permission", path: path)
       end
 
       # path: nil for a book that must hold its data itself (one that came over a network).
@@ -42,11 +42,11 @@ module TileLoom
       # with transformations of its own.
       def reader(layer, index, target: document.crs)
         located(layer, index) do
-          data = layer.data or raise Invalid.new("it says nothing of its data; give it a file or a collection.")
+          data = layer.data or raise Refusal.new("book.layer_without_data")
           if data["collection"]
             next Data::GeojsonReader.new(data["collection"], target: target, scale: document.index.scale)
           end
-          raise Invalid.new("its data is in the file #{data["file"]}, which did not come with the book.") unless path
+          raise Refusal.new("book.layer_data_elsewhere", file: data["file"]) unless path
           Data::FileReader.open(
             File.expand_path(data["file"], File.dirname(path)),
             target: target,
@@ -64,9 +64,9 @@ module TileLoom
 
       def located(layer, index)
         yield
-      rescue Invalid => error
-        raise error if error.path
-        raise Invalid.new("Layer “#{layer.title}”: #{error.message}", path: "/layers/#{index}/data")
+      rescue Refusal => error
+        raise error if error.pointer
+        raise Refusal.new("book.layer", title: layer.title, trouble: error.message, at: "/layers/#{index}/data")
       end
     end
   end

@@ -37,14 +37,12 @@ module TileLoom
       # As it is published.
       def text = JSON.pretty_generate(document) + "\n"
 
-      # Invalid findings, each with its path; empty when the document fits.
+      # Refusal findings, each with its path; empty when the document fits.
       def findings(document)
-        return [Invalid.new("The book is not a JSON object.", path: "/")] unless document.is_a?(Hash)
+        return [Refusal.new("book.no_object", at: "/")] unless document.is_a?(Hash)
         too_long = list_schemer.validate(document).select { |error| error["type"] == "maxItems" }
         found = too_long.any? ? too_long : schemer.validate(document).first(MOST_FINDINGS)
-        found
-          .map { |error| Invalid.new(sentence(error), path: path(error)) }
-          .uniq { |finding| [finding.path, finding.message] }
+        found.map { |error| refusal(error, at: path(error)) }.uniq { |finding| [finding.pointer, finding.message] }
       end
 
       # Raises the first finding, if there is one.
@@ -60,7 +58,7 @@ module TileLoom
         @parts[name]
           .validate(part)
           .first(MOST_FINDINGS)
-          .map { |error| Invalid.new(sentence(error), path: "#{path}#{error["data_pointer"]}") }
+          .map { |error| refusal(error, at: "#{path}#{error["data_pointer"]}") }
       end
 
       def definition(name) = definitions.fetch(name)
@@ -93,54 +91,58 @@ module TileLoom
         pointer
       end
 
-      def sentence(error)
+      def refusal(error, at:)
         name = error["data_pointer"].split("/").last || "document"
+        code, values = reason(error, error["type"], error["schema"])
+        Refusal.new("schema.#{code}", name: name, at: at, **values)
+      end
+
+      # The code of the catalogue, and what its sentence names besides the part.
+      def reason(error, type, schema)
         given = given(error["data"])
-        schema = error["schema"]
-        case error["type"]
+        case type
         when "required"
-          "“#{name}” lacks #{Array(error.dig("details", "missing_keys")).join(", ")}."
+          ["required", {missing: Array(error.dig("details", "missing_keys")).join(", ")}]
         when "schema"
-          "“#{name}” is not a known key; check its spelling or leave it out."
+          ["unknown_key", {}]
         when "enum"
-          "“#{name}” is #{given}; use one of #{Array(schema["enum"]).join(", ")}."
+          ["enum", {given: given, known: Array(schema["enum"]).join(", ")}]
         when "const"
-          "“#{name}” is #{given}; it must be #{JSON.generate(schema["const"])}."
-        when "minimum", "exclusiveMinimum"
-          "“#{name}” is #{given}; it must be #{(error["type"] == "minimum") ? "at least" : "more than"} " \
-            "#{schema[error["type"]]}."
+          ["const", {given: given, wanted: JSON.generate(schema["const"])}]
+        when "minimum"
+          ["minimum", {given: given, least: schema["minimum"]}]
+        when "exclusiveMinimum"
+          ["exclusive_minimum", {given: given, least: schema["exclusiveMinimum"]}]
         when "maximum"
-          "“#{name}” is #{given}; it must be at most #{schema["maximum"]}."
+          ["maximum", {given: given, most: schema["maximum"]}]
         when "maxItems"
-          "“#{name}” has #{Units::Number.grouped(error["data"].length)} entries; at most " \
-            "#{Units::Number.grouped(schema["maxItems"])} can be."
+          ["max_items", count_and_most(error, schema["maxItems"])]
         when "maxLength"
-          "“#{name}” has #{Units::Number.grouped(error["data"].length)} characters; at most " \
-            "#{Units::Number.grouped(schema["maxLength"])} can be."
+          ["max_length", count_and_most(error, schema["maxLength"])]
         when "pattern"
-          "“#{name}” is #{given}, which is not written as expected (#{hint(name)})."
-        when "string", "number", "integer", "array", "object", "boolean"
-          "“#{name}” is #{given}; it must be #{article(error["type"])}."
+          ["pattern", {given: given, hint: hint(error["data_pointer"].split("/").last || "document")}]
+        when *ARTICLES.keys
+          ["type", {given: given, wanted: ARTICLES[type]}]
         else
-          "“#{name}” does not fit: #{error["error"]}."
+          ["other", {trouble: error["error"]}]
         end
       end
+
+      def count_and_most(error, most) =
+        {count: Units::Number.grouped(error["data"].length), most: Units::Number.grouped(most)}
 
       # A value in short; a large one is not written out first.
       def given(data) =
         ((data.respond_to?(:length) && data.length > 200) ? data.class.name.downcase : JSON.generate(data))[0, 60]
 
-      def article(type) =
-        {
-          "string" => "text",
-          "number" => "a number",
-          "integer" => "a whole number",
-          "array" => "a list",
-          "object" => "an object",
-          "boolean" => "true or false"
-        }[
-          type
-        ]
+      ARTICLES = {
+        "string" => "text",
+        "number" => "a number",
+        "integer" => "a whole number",
+        "array" => "a list",
+        "object" => "an object",
+        "boolean" => "true or false"
+      }.freeze
 
       def hint(name)
         return "a colour such as #8c2f39" if name.include?("colour") || name == "halo"

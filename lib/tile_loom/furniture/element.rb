@@ -14,10 +14,10 @@ module TileLoom
         # What a new one begins with, as the document has it.
         def start(settings = nil) = settings ? @start = settings.freeze : @start || {}
 
-        # Why a page can hold but one of it, which is there already, or nil.
+        # Code of the refusal of a second one, where a page can hold but one of it and has it already; or nil.
         def only_one(why = nil) = why ? @only_one = why : @only_one
 
-        # On which pages it does not stand: {role of the layout → why}.
+        # On which pages it does not stand: {role of the layout → code of the refusal}.
         def refused_on(roles = nil) = roles ? @refused_on = roles.transform_keys(&:to_s) : @refused_on || {}
 
         # Its definition in the schema is called after it.

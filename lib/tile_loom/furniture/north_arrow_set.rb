@@ -26,10 +26,10 @@ module TileLoom
 
       module_function
 
-      # An Artwork::Drawing; Invalid for a form that does not ship.
+      # An Artwork::Drawing; Refusal for a form that does not ship.
       def drawing(form, path: nil)
         unless TITLES.key?(form)
-          raise Invalid.new("There is no north arrow “#{form}”; use one of #{TITLES.keys.join(", ")}.", path: path)
+          raise Refusal.new("furniture.no_such_north_arrow", name: form, known: TITLES.keys.join(", "), at: path)
         end
         LOCK.synchronize do
           @drawings ||= {}

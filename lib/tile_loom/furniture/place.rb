@@ -13,18 +13,14 @@ module TileLoom
       part :width_mm, number(0..5000)
       part :height_mm, number(0..5000)
 
-      # The box in page mm within a live area; Invalid when nothing is left of it. least: what each side must be at
+      # The box in page mm within a live area; Refusal when nothing is left of it. least: what each side must be at
       # least, or nil where it must be greater than zero.
       def within(area, least: nil)
         left, width = span(left_mm, width_mm, right_mm, area.min_x, area.max_x)
         top, height = span(top_mm, height_mm, bottom_mm, area.min_y, area.max_y)
         unless least ? (width >= least && height >= least && width + height > 0) : (width.positive? && height.positive?)
           size = [width, height].map { |side| Units::Number.plain(side, decimals: 1) }.join(" × ")
-          raise Invalid.new(
-            "There is no room on this page for this element: it would be #{size} mm. Make the margins smaller or the " \
-            "page larger.",
-            path: path
-          )
+          raise Refusal.new("furniture.no_room", size: size, at: path)
         end
         Geometry::Box.at(left, top, width, height)
       end

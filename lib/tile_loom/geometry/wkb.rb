@@ -87,9 +87,9 @@ module TileLoom
       end
 
       def walk(bytes, offset, depth, &block)
-        raise Invalid.new("A geometry is nested more than #{MOST_DEPTH} deep.") if depth > MOST_DEPTH
+        raise Refusal.new("geometry.nested_too_deep", most: MOST_DEPTH) if depth > MOST_DEPTH
         order, type = bytes.unpack("@#{offset}CV")
-        raise Invalid.new("A geometry is not in the expected byte order.") unless order == 1
+        raise Refusal.new("geometry.byte_order") unless order == 1
         offset += 5
         case type
         when POINT
@@ -114,7 +114,7 @@ module TileLoom
           count.times { offset = walk(bytes, offset, depth + 1, &block) }
           offset
         else
-          raise Invalid.new("A geometry is of a kind that cannot be drawn (type #{type}).")
+          raise Refusal.new("geometry.kind", type: type)
         end
       end
     end

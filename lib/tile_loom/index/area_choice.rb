@@ -43,12 +43,7 @@ module TileLoom
       # types: layer id → {name → type}, or nil where they are not known.
       def check(ids, types = nil)
         missing = @layers - ids
-        if missing.any?
-          raise Invalid.new(
-            "The study area “#{missing.first}” is not a layer of this book; choose one of #{ids.join(", ")}.",
-            path: @path
-          )
-        end
+        raise Refusal.new("index.no_such_area", area: missing.first, known: ids.join(", "), at: @path) if missing.any?
         @parts.each do |part|
           part.condition&.check_types(types.fetch(part.layer, {})) if types
           part.drawn if part.polygon

@@ -31,18 +31,13 @@ module TileLoom
         wanted ? known.select { |feature| wanted[feature.id] } : known
       end
 
-      # The shape drawn by hand as a feature; Invalid for one without an inside.
+      # The shape drawn by hand as a feature; Refusal for one without an inside.
       def drawn
         ring = polygon.flatten
         ring += ring.first(2) unless ring.first(2) == ring.last(2)
         shape = Geometry::Geos.read(Geometry::Wkb.polygon([ring]))
         shape = shape.make_valid unless shape.valid?
-        unless shape.area.positive?
-          raise Invalid.new(
-            "The drawn area has no inside; draw at least three corners that do not lie on one line.",
-            path: "#{path}/polygon"
-          )
-        end
+        raise Refusal.new("index.area_without_inside", at: "#{path}/polygon") unless shape.area.positive?
         Data::Feature.new(id: 0, wkb: Geometry::Geos.write(shape), attributes: {})
       end
     end

@@ -23,17 +23,13 @@ module TileLoom
       # Cells in the order of the features. Yields each feature for its name; column counts the sheets of
       # one feature.
       def cells(features)
-        if features.empty?
-          raise Invalid.new(
-            "There is no feature to make a sheet of; choose another layer, or another filter.",
-            path: "/index/area"
-          )
-        end
+        raise Refusal.new("index.no_feature", at: "/index/area") if features.empty?
         if features.length > MOST_CELLS
-          raise Invalid.new(
-            "This would make #{Units::Number.grouped(features.length)} sheets; the most is " \
-            "#{Units::Number.grouped(MOST_CELLS)}. Filter the features.",
-            path: "/index/area"
+          raise Refusal.new(
+            "index.too_many_sheets",
+            count: Units::Number.grouped(features.length),
+            most: Units::Number.grouped(MOST_CELLS),
+            at: "/index/area"
           )
         end
         @too_large = []

@@ -12,7 +12,7 @@ module TileLoom
         @transform = Crs::Transform.between(from, to)
       end
 
-      # A Cell in the other reference; Invalid where it cannot be shown there.
+      # A Cell in the other reference; Refusal where it cannot be shown there.
       def cell(cell) = cell.with(ground: rectangle(cell))
 
       # Flat ring [x, y, …] in the other reference, with points along its sides, since they may bend.

@@ -20,9 +20,7 @@ module TileLoom
 
       # Yields each feature for its name.
       def cells(features)
-        if features.none? { |feature| surface?(feature) }
-          raise Invalid.new("The layer holds no polygons to take cells from.", path: "/index/area")
-        end
+        raise Refusal.new("index.no_polygons", at: "/index/area") if features.none? { |feature| surface?(feature) }
         @misfits = []
         features
           .select { |feature| surface?(feature) }

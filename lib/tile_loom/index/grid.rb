@@ -29,7 +29,7 @@ module TileLoom
 
       def rows = down.length
 
-      # Cells row by row from the north-west; Invalid when there would be too many. shift: how far the whole
+      # Cells row by row from the north-west; Refusal when there would be too many. shift: how far the whole
       # grid is moved along its axes, in reference units.
       def cells(shift: [0.0, 0.0])
         kept(shift).each_with_index.map do |(row, column, rectangle), index|
@@ -90,17 +90,10 @@ module TileLoom
         step, shown = @step[axis], extent[axis]
         plain = ->(length) { Units::Number.plain(length, decimals: 2) }
         if step > shown * (1 + 1e-9)
-          raise Invalid.new(
-            "A step of #{plain[step]} leaves gaps: a sheet shows only #{plain[shown]} that way. Make it smaller, or " \
-            "take a smaller scale.",
-            path: "/index/spacing"
-          )
+          raise Refusal.new("index.step_leaves_gaps", step: plain[step], shown: plain[shown], at: "/index/spacing")
         end
         if step < shown * Overlap::LEAST_STEP
-          raise Invalid.new(
-            "A step of #{plain[step]} is too small for sheets that show #{plain[shown]} that way; make it larger.",
-            path: "/index/spacing"
-          )
+          raise Refusal.new("index.step_too_small", step: plain[step], shown: plain[shown], at: "/index/spacing")
         end
         step
       end
@@ -108,20 +101,11 @@ module TileLoom
       def stepped(length)
         return length unless @start.kind == "round"
         multiple = @start.multiple
-        unless multiple&.positive?
-          raise Invalid.new(
-            "Corners cannot lie on multiples of nothing; give a length such as 100 m.",
-            path: "/index/origin/multiple"
-          )
-        end
+        raise Refusal.new("index.multiples_of_nothing", at: "/index/origin/multiple") unless multiple&.positive?
         steps = (length / multiple + 1e-9).floor
         if steps.zero?
           wanted, apart = Units::Number.plain(multiple, decimals: 3), Units::Number.plain(length, decimals: 1)
-          raise Invalid.new(
-            "Corners on multiples of #{wanted} leave no step: neighbouring sheets are only #{apart} apart. Choose a " \
-            "smaller multiple.",
-            path: "/index/origin/multiple"
-          )
+          raise Refusal.new("index.multiples_too_large", multiple: wanted, apart: apart, at: "/index/origin/multiple")
         end
         steps * multiple
       end
@@ -198,23 +182,20 @@ module TileLoom
 
       def refuse_overlap
         smaller = [size.frame_width_mm, size.frame_height_mm].min
-        raise Invalid.new("The overlap cannot be negative.", path: "/index/overlap_mm") if overlap_mm.any?(&:negative?)
+        raise Refusal.new("index.overlap_negative", at: "/index/overlap_mm") if overlap_mm.any?(&:negative?)
         return if overlap_mm.max < smaller * 0.9
-        raise Invalid.new(
-          "An overlap of #{Units::Number.plain(overlap_mm.max)} mm leaves nothing of a frame " \
-          "#{Units::Number.plain(smaller, decimals: 1)} mm wide; make it smaller.",
-          path: "/index/overlap_mm"
+        raise Refusal.new(
+          "index.overlap_leaves_nothing",
+          overlap_mm: Units::Number.plain(overlap_mm.max),
+          frame_mm: Units::Number.plain(smaller, decimals: 1),
+          at: "/index/overlap_mm"
         )
       end
 
       def refuse_round_turned
         return unless @start.kind == "round" && !(turn_deg % 90).zero?
         rotation = Units::Number.plain(0.0 - turn_deg, decimals: 2)
-        raise Invalid.new(
-          "A grid that is turned by #{rotation}° has no corners on round coordinates; begin it at a point, or do not " \
-          "turn it.",
-          path: "/index/origin"
-        )
+        raise Refusal.new("index.turned_off_corners", rotation: rotation, at: "/index/origin")
       end
 
       def refuse_too_many(one_way = nil)
@@ -231,11 +212,13 @@ module TileLoom
       end
 
       def refuse(total, told)
-        raise Invalid.new(
-          "At #{Units::Number.ratio(size.scale)} this would make #{told}; the most is " \
-          "#{Units::Number.grouped(MOST_CELLS)}. Choose a smaller scale, such as " \
-          "#{Units::Number.ratio(smaller_scale(total))}.",
-          path: "/index/scale"
+        raise Refusal.new(
+          "index.too_many_cells",
+          scale: Units::Number.ratio(size.scale),
+          told: told,
+          most: Units::Number.grouped(MOST_CELLS),
+          smaller_scale: Units::Number.ratio(smaller_scale(total)),
+          at: "/index/scale"
         )
       end
 

@@ -19,14 +19,12 @@ module TileLoom
 
       # About their middles, counter-clockwise to an angle.
       def turn(numbers, angle)
-        raise Invalid.new("Enter a rotation from -180 to 180°.", path: "/rotation_deg") unless angle.abs <= 180
+        raise Refusal.new("index.rotation", at: "/rotation_deg") unless angle.abs <= 180
         placed(numbers) { |ground| [ground.centre_x, ground.centre_y, angle] }
       end
 
       def scale(numbers, scale)
-        unless scale.positive? && scale <= 1e9
-          raise Invalid.new("A scale must be greater than zero, such as 2500.", path: "/scale")
-        end
+        raise Refusal.new("index.scale_not_positive", at: "/scale") unless scale.positive? && scale <= 1e9
         change(numbers) do |cell|
           at(cell, cell.ground.centre_x, cell.ground.centre_y, cell.ground.rotation_deg, scale).merge(
             pinned: true,
@@ -67,10 +65,7 @@ module TileLoom
       def split(number, scale)
         cell = known([number]).first
         unless scale.positive? && scale < cell.scale
-          raise Invalid.new(
-            "To split #{cell.name}, take a larger scale than its own #{Units::Number.ratio(cell.scale)}.",
-            path: "/scale"
-          )
+          raise Refusal.new("index.split_scale", name: cell.name, scale: Units::Number.ratio(cell.scale), at: "/scale")
         end
         area =
           StudyArea.new(
@@ -84,10 +79,13 @@ module TileLoom
           )
         parts = Grid.new(area: area, size: @size.call(scale), turn_deg: cell.ground.rotation_deg).cells
         if parts.length > MOST_PARTS
-          raise Invalid.new(
-            "At #{Units::Number.ratio(scale)} #{cell.name} would become #{parts.length} sheets; the most is " \
-            "#{MOST_PARTS}.",
-            path: "/scale"
+          raise Refusal.new(
+            "index.too_many_parts",
+            scale: Units::Number.ratio(scale),
+            name: cell.name,
+            count: parts.length,
+            most: MOST_PARTS,
+            at: "/scale"
           )
         end
         put_in_place(cell, parts)
@@ -97,7 +95,7 @@ module TileLoom
         known([number])
         name = name.to_s.strip
         if name.empty? || name.length > Naming::LONGEST
-          raise Invalid.new("Give the sheet a name of at most #{Naming::LONGEST} characters.", path: "/name")
+          raise Refusal.new("index.name_length", longest: Naming::LONGEST, at: "/name")
         end
         refuse_taken(name, number)
         change([number]) { |_| {name: name} }
@@ -113,10 +111,10 @@ module TileLoom
       private
 
       def known(numbers)
-        raise Invalid.new("Select at least one cell.", path: "/numbers") if numbers.empty?
+        raise Refusal.new("index.no_cell_selected", at: "/numbers") if numbers.empty?
         missing = numbers - @cells.map(&:number)
         if missing.any?
-          raise Invalid.new("There is no sheet #{missing.first}; the book has #{@cells.length}.", path: "/numbers")
+          raise Refusal.new("index.no_such_sheet", number: missing.first, count: @cells.length, at: "/numbers")
         end
         @cells.select { |cell| numbers.include?(cell.number) }
       end
@@ -143,20 +141,14 @@ module TileLoom
         way = Crs::Transform.between(crs, crs.geographic)
         again = way.inverse(way.forward([x.to_f, y.to_f]))
         return if again.all?(&:finite?) && Math.hypot(again[0] - x, again[1] - y) * crs.metres_per_unit <= 1.0
-        raise Invalid.new(
-                "#{cell ? "Cell #{cell.name}" : "The new cell"} would lie outside what #{crs.name} can show; give it a " \
-                  "place on its ground."
-              )
+        raise Refusal.new("index.cell_outside", cell: cell ? "Cell #{cell.name}" : "The new cell", crs: crs.name)
       end
 
       def free(wanted) = Naming.free(wanted, @cells.to_h { |cell| [cell.name.downcase, true] })
 
       def refuse_taken(name, number)
         other = @cells.find { |cell| cell.number != number && cell.name.casecmp?(name) } or return
-        raise Invalid.new(
-          "Sheet #{other.number} is called “#{other.name}” already; every sheet has a name of its own.",
-          path: "/name"
-        )
+        raise Refusal.new("index.name_taken", number: other.number, name: other.name, at: "/name")
       end
 
       def put_in_place(cell, parts)

@@ -17,12 +17,7 @@ module TileLoom
       LEAST_STEP = 0.1
 
       def initialize(text, path: "/index/overlap")
-        match = PATTERN.match(text.to_s) or
-          raise Invalid.new(
-            "“#{text}” is no overlap; write millimetres on paper (8 mm), a share of the frame (5 %) or a length on " \
-            "the ground (20 m).",
-            path: path
-          )
+        match = PATTERN.match(text.to_s) or raise Refusal.new("index.overlap_unreadable", text: text, at: path)
         @value, @unit, @path = match[1].to_r, match[2], path
       end
 
@@ -37,10 +32,11 @@ module TileLoom
             Units::Length.new(@value, @unit).metres * 1000 / scale.to_r
           end.to_f
         return wide if wide <= frame_mm * (1 - LEAST_STEP)
-        raise Invalid.new(
-          "An overlap of #{Units::Number.plain(wide, decimals: 1)} mm leaves nothing of a frame " \
-          "#{Units::Number.plain(frame_mm, decimals: 1)} mm wide; make it smaller.",
-          path: @path
+        raise Refusal.new(
+          "index.overlap_leaves_nothing",
+          overlap_mm: Units::Number.plain(wide, decimals: 1),
+          frame_mm: Units::Number.plain(frame_mm, decimals: 1),
+          at: @path
         )
       end
     end

@@ -48,16 +48,12 @@ module TileLoom
       end
 
       # The denominator that a feature's field holds, as a number or as "1:2,500". path: JSON pointer of the setting
-      # that names the field; Invalid carries it.
+      # that names the field; Refusal carries it.
       def self.denominator(field, attributes, path:)
         value = Float(attributes[field].to_s.delete(" ,").sub(/\A1:/, ""), exception: false)
         return Units::Number.tidy(value) if value&.finite? && value.positive?
         found = attributes[field].to_s[0, 40]
-        raise Invalid.new(
-          "The field “#{field}” is “#{found}” for a feature, which is no scale; write denominators such as 2500, or " \
-          "choose another rule.",
-          path: path
-        )
+        raise Refusal.new("index.scale_of_field", field: field, found: found, at: path)
       end
 
       private
@@ -67,16 +63,10 @@ module TileLoom
       # A margin of 10 % leaves 10 % of the thing's own size free on each side (common practice).
       def inside(frame_mm)
         match = Overlap::PATTERN.match(margin) or
-          raise Invalid.new(
-            "“#{margin}” is no margin; write a share (10 %) or millimetres on paper (8 mm).",
-            path: "#{path}/margin"
-          )
+          raise Refusal.new("index.margin_unreadable", margin: margin, at: "#{path}/margin")
         return frame_mm.map { |side| side / (1 + match[1].to_f / 50) } if match[2] == "%"
         unless Overlap::ON_PAPER.include?(match[2])
-          raise Invalid.new(
-            "A margin is a share (10 %) or a width on paper (8 mm), not “#{margin}”.",
-            path: "#{path}/margin"
-          )
+          raise Refusal.new("index.margin_unit", margin: margin, at: "#{path}/margin")
         end
         width = (Units::Length.new(match[1].to_r, match[2]).metres * 1000).to_f
         frame_mm.map { |side| [side - 2 * width, 1e-3].max }

@@ -63,16 +63,19 @@ module TileLoom
           frame =
             [@size.frame_width_mm, @size.frame_height_mm].map { |side| Units::Number.plain(side, decimals: 1) }
               .join(" × ")
-          raise Invalid.new(
-            "A clearance of #{Units::Number.plain(@lead_mm)} mm leaves no room in a frame of #{frame} mm; make it smaller.",
-            path: "/index/clearance_mm"
+          raise Refusal.new(
+            "index.clearance_leaves_no_room",
+            clearance_mm: Units::Number.plain(@lead_mm),
+            frame_mm: frame,
+            at: "/index/clearance_mm"
           )
         end
         if @overlap_mm > room * 0.9
-          raise Invalid.new(
-            "An overlap of #{Units::Number.plain(@overlap_mm)} mm leaves nothing of a frame that holds " \
-            "#{Units::Number.plain(room, decimals: 1)} mm of the line; make it smaller.",
-            path: "/index/overlap"
+          raise Refusal.new(
+            "index.overlap_leaves_no_line",
+            overlap_mm: Units::Number.plain(@overlap_mm),
+            room_mm: Units::Number.plain(room, decimals: 1),
+            at: "/index/overlap"
           )
         end
       end
@@ -85,9 +88,10 @@ module TileLoom
         loop do
           return nil if found.length >= most && most < MOST_CELLS
           if found.length >= MOST_CELLS
-            raise Invalid.new(
-              "This would make more than #{Units::Number.grouped(MOST_CELLS)} cells; choose a smaller scale.",
-              path: "/index/scale"
+            raise Refusal.new(
+              "index.more_cells_than_may_be",
+              most: Units::Number.grouped(MOST_CELLS),
+              at: "/index/scale"
             )
           end
           to = reach(chain, from, limit, before)

@@ -8,7 +8,7 @@ module TileLoom
 
       # features: Data::Feature list; room: width of the room in reference units.
       def initialize(features, room: 0.0, name: "study area")
-        empty = Invalid.new("The #{name} is empty; choose a layer that holds features.", path: "/index/area")
+        empty = Refusal.new("index.area_empty", name: name, at: "/index/area")
         raise empty if features.empty?
         geometry = Geometry::Geos.union(features.map { |feature| Geometry::Geos.read(feature.wkb) })
         @geometry = room.positive? ? geometry.buffer(room) : geometry

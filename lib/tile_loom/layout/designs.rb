@@ -12,7 +12,7 @@ module TileLoom
       def names = Dir[File.join(FOLDER, "*.json")].map { |file| File.basename(file, ".json") }.sort
 
       def elements(name)
-        raise Invalid.new("“#{name}” is not a design; use one of #{names.join(", ")}.") unless names.include?(name)
+        raise Refusal.new("layout.no_such_design", name: name, known: names.join(", ")) unless names.include?(name)
         JSON.parse(File.read(File.join(FOLDER, "#{name}.json")))
       end
 

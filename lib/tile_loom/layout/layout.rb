@@ -16,20 +16,12 @@ module TileLoom
 
       # The map frame that drives the cells.
       def main_frame
-        elements.find(&:decides_cells?) or
-          raise Invalid.new(
-            "The layout has no map frame; add one, since its size decides the cells.",
-            path: "#{path}/elements"
-          )
+        elements.find(&:decides_cells?) or raise Refusal.new("layout.no_map_frame", at: "#{path}/elements")
       end
 
       # The index frame, whose scale the index sheet has.
       def key_frame
-        elements.find(&:shows_index?) or
-          raise Invalid.new(
-            "The index sheet has no index frame; add one, since it shows the index.",
-            path: "#{path}/elements"
-          )
+        elements.find(&:shows_index?) or raise Refusal.new("layout.no_index_frame", at: "#{path}/elements")
       end
 
       # The box of the main frame in page mm.

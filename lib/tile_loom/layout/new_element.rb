@@ -8,13 +8,13 @@ module TileLoom
 
       # kind: a key of Furniture::Elements; box: Geometry::Box in page mm; settings: over those of the start (of a copy,
       # say); taken: ids that are in use; role: of the layout, "sheets" or "key". Returns settings for the book
-      # document; Invalid where a page of that role does not hold it.
+      # document; Refusal where a page of that role does not hold it.
       def make(kind, box, page:, taken:, settings: {}, role: "sheets")
         known = Furniture::Elements.all
         declared = known[kind] or
-          raise Invalid.new("“#{kind}” is no kind of element; use one of #{known.keys.join(", ")}.", path: "/kind")
+          raise Refusal.new("layout.no_such_element", kind: kind, known: known.keys.join(", "), at: "/kind")
         refused = declared.refused_on[role] || declared.only_one
-        raise Invalid.new(refused, path: "/kind") if refused
+        raise Refusal.new(refused, at: "/kind") if refused
         place = Furniture::Place.nearest(page.live_area, box)
         declared
           .start

@@ -52,12 +52,13 @@ module TileLoom
           EDGES.map { |edge| margins_mm.public_send(edge) + ((binding_edge == edge) ? gutter_mm : 0.0) }
         area = Geometry::Box.new(left, top, width_mm - right, height_mm - bottom)
         return area if area.width >= 10 && area.height >= 10
-        raise Invalid.new(
-          "The margins leave #{Units::Number.plain(area.width, decimals: 1)} × " \
-          "#{Units::Number.plain(area.height, decimals: 1)} mm of a page of " \
-          "#{Units::Number.plain(width_mm, decimals: 1)} × #{Units::Number.plain(height_mm, decimals: 1)} mm; make " \
-          "them smaller.",
-          path: "#{path}/margins_mm"
+        raise Refusal.new(
+          "layout.margins_too_large",
+          width: Units::Number.plain(area.width, decimals: 1),
+          height: Units::Number.plain(area.height, decimals: 1),
+          width_mm: Units::Number.plain(width_mm, decimals: 1),
+          height_mm: Units::Number.plain(height_mm, decimals: 1),
+          at: "#{path}/margins_mm"
         )
       end
 
@@ -75,7 +76,7 @@ module TileLoom
       def settle
         return if size == PageSize::CUSTOM || PageSize::ALL.key?(size)
         names = PageSize.names.join(", ")
-        raise Invalid.new("“#{size}” is not a page size; use one of #{names}.", path: "#{path}/size")
+        raise Refusal.new("layout.page_size", size: size, known: names, at: "#{path}/size")
       end
 
       def oriented

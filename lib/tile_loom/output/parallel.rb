@@ -20,7 +20,7 @@ module TileLoom
         items.each_index do |index|
           yield(
             Pdf::Page.read(pipes[index % pipes.length][0]) ||
-              raise(Invalid.new("A drawing process stopped before sheet #{index + 1}; there may be too little memory."))
+              raise(Failure.new("output.process_stopped", index: index + 1))
           )
         end
       ensure

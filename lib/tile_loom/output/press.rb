@@ -32,7 +32,7 @@ module TileLoom
       end
 
       # Writes the pages that the enumerable gives into the file, aside first, then renamed.
-      # Invalid when the place cannot be written.
+      # Refusal when the place cannot be written.
       def bind(pages, file)
         self
           .class
@@ -56,12 +56,8 @@ module TileLoom
       # nothing behind when it is not.
       def self.aside(file)
         folder, name = File.dirname(File.expand_path(file)), File.basename(file)
-        unless File.directory?(folder)
-          raise Invalid.new("#{name} cannot be written: its folder does not exist.", detail: folder)
-        end
-        if File.directory?(file)
-          raise Invalid.new("#{name} cannot be written: there is a folder of that name.", detail: file)
-        end
+        raise Refusal.new("output.no_such_folder", name: name, detail: folder) unless File.directory?(folder)
+        raise Refusal.new("output.folder_of_that_name", name: name, detail: file) if File.directory?(file)
         temporary = File.join(folder, ".#{name}.#{Process.pid}.part")
         File.open(temporary, "wb") do |io|
           yield io
@@ -71,7 +67,12 @@ module TileLoom
         File.rename(temporary, file)
         File.open(folder) { |entry| entry.fsync }
       rescue SystemCallError => error
-        raise Invalid.new("#{name} cannot be written: #{error.message.split(" @ ").first}.", detail: error.message)
+        raise Refusal.new(
+          "output.not_written",
+          name: name,
+          trouble: error.message.split(" @ ").first,
+          detail: error.message
+        )
       ensure
         FileUtils.rm_f(temporary) if temporary
       end

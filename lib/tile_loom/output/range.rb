@@ -9,12 +9,12 @@ module TileLoom
       KEY = "index"
 
       # A part that is the number of one sheet and the name of another.
-      class Ambiguous < Invalid
+      class Ambiguous < Refusal
         # [{"text": the whole range with that reading, "says": the reading in words}, …]
         attr_reader :choices
 
-        def initialize(message, choices:)
-          super(message, path: "/sheets")
+        def initialize(choices:, **values)
+          super("output.name_or_number", at: "/sheets", **values)
           @choices = choices
         end
       end
@@ -27,12 +27,12 @@ module TileLoom
       # Is the index sheet meant?
       def key? = @has_key && (all? || parts.any? { |part| part.casecmp?(KEY) })
 
-      # The cells meant, in book order; Invalid names the part that is not known, Ambiguous the one that is two.
+      # The cells meant, in book order; Refusal names the part that is not known, Ambiguous the one that is two.
       def pick(cells)
         return cells if all?
         wanted = @has_key ? parts.reject { |part| part.casecmp?(KEY) } : parts
         numbers = wanted.flat_map { |part| span(part, cells) }.uniq
-        raise Invalid.new("The range “#{@text}” names no sheet.", path: "/sheets") if numbers.empty? && !key?
+        raise Refusal.new("output.range_names_none", text: @text, at: "/sheets") if numbers.empty? && !key?
         cells.select { |cell| numbers.include?(cell.number) }
       end
 
@@ -85,9 +85,12 @@ module TileLoom
         }
         choices = readings.map { |text, says| {"text" => reread(part, name, text), "says" => says} }
         raise Ambiguous.new(
-          "“#{name}”: sheet #{by_name.number} is named #{name}, and number #{name} is named #{by_number.name}. Which? " \
-            "Write #{readings.keys.join(" for the number or ")} for the name.",
-          choices: choices
+          choices: choices,
+          name: name,
+          named: by_name.number,
+          numbered: by_number.name,
+          as_number: readings.keys.first,
+          as_name: readings.keys.last
         )
       end
 
@@ -109,10 +112,13 @@ module TileLoom
       end
 
       def refuse(name, cells)
-        raise Invalid.new(
-          "There is no sheet “#{name}”; the book has #{cells.length} sheets, #{cells.first&.name} to " \
-          "#{cells.last&.name}. Write, for example, 1-3, 7.",
-          path: "/sheets"
+        raise Refusal.new(
+          "output.no_such_sheet",
+          name: name,
+          count: cells.length,
+          first: cells.first&.name,
+          last: cells.last&.name,
+          at: "/sheets"
         )
       end
     end

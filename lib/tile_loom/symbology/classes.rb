@@ -30,17 +30,12 @@ module TileLoom
       # values: numbers, others are passed over; way: a key of WAYS; count: of classes.
       def initialize(values, way:, count:)
         @values = values.select { |value| value.is_a?(Numeric) && value.to_f.finite? }.sort
-        if @values.empty?
-          raise Invalid.new(
-            "The field holds no numbers; choose one of numbers, or a symbol for each value.",
-            path: "/attribute"
-          )
-        end
+        raise Refusal.new("symbology.no_numbers", at: "/attribute") if @values.empty?
         unless WAYS.key?(way)
-          raise Invalid.new("“#{way}” is no way to make classes; use one of #{WAYS.keys.join(", ")}.", path: "/way")
+          raise Refusal.new("symbology.no_such_way", way: way, known: WAYS.keys.join(", "), at: "/way")
         end
         unless count.is_a?(Integer) && count.between?(1, MOST)
-          raise Invalid.new("The number of classes must be from 1 to #{MOST}.", path: "/count")
+          raise Refusal.new("symbology.number_of_classes", most: MOST, at: "/count")
         end
         @way, @count = way, count
       end

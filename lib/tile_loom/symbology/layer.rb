@@ -99,10 +99,12 @@ module TileLoom
       def settle
         from, to = visible_scales&.values_at(:largest, :smallest)
         return unless from && to && from > to
-        raise Invalid.new(
-          "The layer “#{title}” is to be drawn from #{Units::Number.ratio(from)} to #{Units::Number.ratio(to)}, " \
-          "which is no range; swap the two.",
-          path: "#{path}/visible_scales"
+        raise Refusal.new(
+          "symbology.scales_swapped",
+          title: title,
+          from: Units::Number.ratio(from),
+          to: Units::Number.ratio(to),
+          at: "#{path}/visible_scales"
         )
       end
     end

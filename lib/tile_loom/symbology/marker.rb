@@ -17,7 +17,7 @@ module TileLoom
       # With sizes that many times as large.
       def scaled(factor) = reckoned(size_mm: size_mm * factor, outline: outline&.scaled(factor))
 
-      # The Artwork::Drawing of its shape; Invalid where there is none of that name.
+      # The Artwork::Drawing of its shape; Refusal where there is none of that name.
       def drawing = (assets || Assets.shipped).markers.drawing(shape, path: "#{path}/shape")
     end
   end

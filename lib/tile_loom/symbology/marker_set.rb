@@ -28,16 +28,13 @@ module TileLoom
         @read = {}
       end
 
-      # An Artwork::Drawing; Invalid for a name that is neither shipped nor the book's own.
+      # An Artwork::Drawing; Refusal for a name that is neither shipped nor the book's own.
       def drawing(name, path: nil)
         if @own.key?(name)
           return (@read[name] ||= Artwork::SvgReader.read(@own[name].svg, name: "The marker “#{@own[name].title}”"))
         end
         return self.class.drawing(name) if self.class.shipped.include?(name)
-        raise Invalid.new(
-          "There is no marker “#{name}”; choose one of the shipped set, or import a drawing of your own.",
-          path: path
-        )
+        raise Refusal.new("symbology.no_such_marker", name: name, at: path)
       end
     end
   end

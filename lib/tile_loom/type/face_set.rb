@@ -14,7 +14,7 @@ module TileLoom
         @read, @stacks = {}, {}
       end
 
-      # A FaceStack: the face, behind it the book's own ones, then the shipped ones; Invalid for a key that is neither
+      # A FaceStack: the face, behind it the book's own ones, then the shipped ones; Refusal for a key that is neither
       # shipped nor the book's own.
       def face(key)
         key = key.to_s

@@ -24,11 +24,11 @@ module TileLoom
       def initialize(bytes, name:)
         @bytes, @name = bytes.b, name
         check
-      rescue Invalid
+      rescue Refusal
         raise
       rescue
         # Broken tables show as errors of whatever kind, wherever they are read.
-        refuse("is a broken font: it does not read to its end")
+        refuse("type.font_ends_early")
       end
 
       # A Face under a key of the book.
@@ -55,23 +55,19 @@ module TileLoom
 
       private
 
-      def refuse(what) = raise(Invalid.new("#{@name} #{what}."))
+      def refuse(code, **values) = raise(Refusal.new(code, name: @name, **values))
 
       def check
-        refuse("is larger than #{LARGEST_BYTES / 1024 / 1024} MB") if @bytes.bytesize > LARGEST_BYTES
-        refuse("is #{OTHERS[@bytes[0, 4]]}") if OTHERS.key?(@bytes[0, 4])
-        refuse("is no font; import a TTF or OTF file") unless READ.include?(@bytes[0, 4])
+        refuse("type.font_too_large", most_mb: LARGEST_BYTES / 1024 / 1024) if @bytes.bytesize > LARGEST_BYTES
+        refuse("type.other_font", found: OTHERS[@bytes[0, 4]]) if OTHERS.key?(@bytes[0, 4])
+        refuse("type.no_font") unless READ.include?(@bytes[0, 4])
         missing = TABLES.reject { |table| font.directory.tables.key?(table) }
-        refuse("is a broken font: it lacks #{missing.join(", ")}") if missing.any?
-        refuse("says nothing of characters that could be set (it has no Unicode map)") if font.cmap.unicode.empty?
-        unless font.directory.tables.key?("glyf") || font.directory.tables.key?("CFF ")
-          refuse("has no outlines that can be printed")
-        end
-        if font.os2.exists? && (font.os2.type & USAGE) == RESTRICTED
-          refuse("may not be embedded: its maker forbids that (OS/2 fsType)")
-        end
+        refuse("type.font_lacks", tables: missing.join(", ")) if missing.any?
+        refuse("type.no_unicode_map") if font.cmap.unicode.empty?
+        refuse("type.no_outlines") unless font.directory.tables.key?("glyf") || font.directory.tables.key?("CFF ")
+        refuse("type.may_not_be_embedded") if font.os2.exists? && (font.os2.type & USAGE) == RESTRICTED
         unless %w[n A 0].any? { |letter| FaceStack.new(face("trial")) { [] }.width_mm(letter, 10) > 0 } || letters?
-          refuse("is a broken font: its letters have no width")
+          refuse("type.no_widths")
         end
       end
 

@@ -47,9 +47,7 @@ module TileLoom
       # A FaceStack.
       def face(key)
         STACKS.fetch(key.to_s) do
-          raise Invalid.new(
-                  "“#{key}” is not a typeface of this book; use one of #{FACES.keys.join(", ")}, or import your own."
-                )
+          raise Refusal.new("type.no_such_typeface", typeface: key, known: FACES.keys.join(", "))
         end
       end
 

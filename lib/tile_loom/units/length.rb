@@ -17,10 +17,9 @@ module TileLoom
         freeze
       end
 
-      # "20.55 in" → Length; Invalid when it does not read as a number and a unit.
+      # "20.55 in" → Length; Refusal when it does not read as a number and a unit.
       def self.parse(text)
-        match = PATTERN.match(text.to_s) or
-          raise Invalid.new("“#{text}” is not a length; write a number and a unit, such as “50 m”.")
+        match = PATTERN.match(text.to_s) or raise Refusal.new("units.no_length", text: text)
         new(match[1].to_r, match[2].downcase)
       end
 

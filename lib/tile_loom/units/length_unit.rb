@@ -37,11 +37,9 @@ module TileLoom
           new("nmi", "nmi", "nautical mile", 1852)
         ].to_h { |unit| [unit.code, unit] }.freeze
 
-      # The unit with this code; Invalid names the known ones.
+      # The unit with this code; Refusal names the known ones.
       def self.find(code)
-        ALL.fetch(code.to_s) do
-          raise Invalid.new("“#{code}” is not a unit of length; use one of #{ALL.keys.join(", ")}.")
-        end
+        ALL.fetch(code.to_s) { raise Refusal.new("units.no_unit", code: code, known: ALL.keys.join(", ")) }
       end
 
       # The unit whose size in metres is nearest to the given one within 1 part in 10^9, or nil.

@@ -37,9 +37,7 @@ module TileLoom
       def angle_at_most_deg(value) = ANGLES_DEG.reverse.find { |angle| angle <= value } || ANGLES_DEG.first
 
       def around(value)
-        unless value.to_f.finite? && value.positive?
-          raise Invalid.new("There is no round length near #{value}; give the grid a fixed interval, or another scale.")
-        end
+        raise Refusal.new("units.no_round_length", value: value) unless value.to_f.finite? && value.positive?
         power = Math.log10(value).floor
         ((power - 1)..(power + 1)).flat_map { |n| [1, 2, 5].map { |digit| digit * Rational(10)**n } }
       end

@@ -79,7 +79,7 @@ module TileLoom
       def axes_at(place)
         (@axes ||= {})[place] ||= begin
           Crs::Factors.at(@view.crs, *@view.to_ground(place)).axes
-        rescue Invalid
+        rescue Refusal
           []
         end
       end

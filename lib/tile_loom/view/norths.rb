@@ -38,9 +38,12 @@ module TileLoom
       def grid_magnetic_deg = field && Units::Angle.wrapped(field.declination_deg - convergence_deg)
 
       # Why the needle is not known, in a sentence, or nil.
-      def trouble
+      def trouble = refusal&.message
+
+      # The Refusal that says so, or nil.
+      def refusal
         field
-        @trouble
+        @refusal
       end
 
       # By how many degrees true north turns against grid north across the frame.
@@ -53,7 +56,7 @@ module TileLoom
 
       def self.convergence_at(crs, x, y)
         Crs::Factors.at(crs, x, y).convergence_deg
-      rescue Invalid
+      rescue Refusal
         nil
       end
 
@@ -73,10 +76,10 @@ module TileLoom
       def field
         return @field if defined?(@field)
         @field = @date ? Crs::MagneticModel.wmm.at(*place, @date) : nil
-        @trouble = "Magnetic north needs a date: give the book one." unless @date
+        @refusal = Refusal.new("crs.no_date") unless @date
         @field
-      rescue Invalid => error
-        @trouble = error.message
+      rescue Refusal => error
+        @refusal = error
         @field = nil
       end
 

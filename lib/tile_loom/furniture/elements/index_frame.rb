@@ -7,8 +7,8 @@ module TileLoom
       class IndexFrame < Element
         kind "index_frame", "Index frame", rank: 12
         start "border" => {"width_mm" => 0.35}
-        only_one "An index sheet has one index frame, which decides its scale."
-        refused_on sheets: "An index frame belongs on the index sheet; a locator shows the index on every sheet."
+        only_one "furniture.one_index_frame"
+        refused_on sheets: "furniture.index_frame_on_sheets"
 
         include Gridded
 

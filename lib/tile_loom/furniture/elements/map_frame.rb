@@ -7,8 +7,8 @@ module TileLoom
       class MapFrame < Element
         kind "map_frame", "Map frame", rank: 1
         start "border" => {"width_mm" => 0.4}, "grids" => []
-        only_one "A layout has one map frame so far, which decides the cells."
-        refused_on key: "A map frame shows one cell; the index sheet has an index frame."
+        only_one "furniture.one_map_frame"
+        refused_on key: "furniture.map_frame_on_index_sheet"
 
         include Gridded
 

@@ -22,7 +22,7 @@ module TileLoom
 
         def nodes(sheet, box)
           norths = norths(sheet, box)
-          turn = norths.on_page(north) || raise(Invalid.new(norths.trouble, path: "#{path}/north"))
+          turn = norths.on_page(north) || raise(norths.refusal.at("#{path}/north"))
           size = [box.width, box.height].min
           x, y = box.centre
           arrow = Scene::Turn.new(turn, x, y).nodes(drawing.paths([x, y], size * ARROW, colour: colour))

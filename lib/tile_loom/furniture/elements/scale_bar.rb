@@ -67,7 +67,7 @@ module TileLoom
             found << "The #{called} has a shorter length on this sheet than on the others, where it would not fit."
           end
           found
-        rescue Invalid => problem
+        rescue Refusal => problem
           [problem.message]
         end
 
@@ -156,7 +156,7 @@ module TileLoom
 
         def metres_per_mm(view)
           View::Measure.new(view, at: true_at, along: measured).per_mm
-        rescue Invalid
+        rescue Refusal
           nil
         end
 

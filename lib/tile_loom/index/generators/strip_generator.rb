@@ -28,9 +28,7 @@ module TileLoom
 
         def cells
           chains = Chain.of(features, gap: @index.units(@index.gap_tolerance, @crs), reverse: @index.reverse?)
-          if chains.empty?
-            raise Invalid.new("The study area holds no line to follow; choose a layer of lines.", path: "/index/area")
-          end
+          raise Refusal.new("index.no_line", at: "/index/area") if chains.empty?
           if chains.length > 1
             @notes << "The line is in #{chains.length} parts (branches, or gaps wider than are bridged); each is " \
               "followed on its own, the longest first."
