@@ -27,7 +27,7 @@ module Setup
       {
         SCHEMA => declared.fetch("schema"),
         TYPES => front_end("types.mjs", declared.fetch("schema")),
-        KINDS => front_end("kinds.mjs", JSON.generate(declared.fetch("kinds")))
+        KINDS => front_end("kinds.mjs", JSON.generate(declared.except("schema")))
       }
     end
 

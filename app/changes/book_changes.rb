@@ -14,6 +14,12 @@ module App
       def initialize = super("changes.busy")
     end
 
+    # What the last change did: the document before it, and its CellChange or nil; revision: of the book before it.
+    Done = Struct.new(:before, :cells, :revision, keyword_init: true)
+
+    # A Done, or nil where nothing was changed yet.
+    attr_reader :done
+
     # session: of the browser that asks; nil for nobody's.
     def initialize(book, session: nil)
       @book, @session = book, session
@@ -34,7 +40,7 @@ module App
         before = @book.settings
         patch = yield
         after = MergePatch.apply(before, patch)
-        next if after == before
+        next note(before) if after == before
         cells = write(before, after)
         record(label, before, after, cells: cells)
       end
@@ -94,8 +100,9 @@ module App
     def redo = step(:after, "redo")
 
     # Keeps what was before and after as an Edit, and forgets what could have been done again.
-    # cells: of a CellChange, or nil. The book is locked by the caller.
+    # cells: a CellChange, or nil. The book is locked by the caller.
     def record(label, before, after, cells: nil)
+      note(before, cells)
       place = Book.where(id: @book.id).pick(:edit_position)
       @book.edits.where("position > ?", place).delete_all
       edit =
@@ -103,7 +110,7 @@ module App
           label: label.to_s[0, 200],
           before: before,
           after: after,
-          cells: cells,
+          cells: cells&.to_bytes,
           position: place + 1,
           session: @session
         )
@@ -152,7 +159,7 @@ module App
       @book
     end
 
-    # The effect on the cells, as a CellChange keeps it, or nil.
+    # The effect on the cells: a CellChange, or nil.
     def write(before, after)
       if before["operations"] != after["operations"]
         raise TileLoom::Refusal.new("changes.operations_on_ground", at: "/operations")
@@ -191,10 +198,19 @@ module App
     def only?(before, after, *keys) = before["index"].except(*keys) == after["index"].except(*keys)
 
     def put(change, side)
-      refuse(@book.settings, change.public_send(side))
-      BookRows.new(@book).write(change.public_send(side))
+      before, after = @book.settings, change.public_send(side)
+      refuse(before, after)
+      BookRows.new(@book).write(after)
       @book.reload
-      change.cells ? CellChange.new(change.cells).put(@book.index, side) : weave_as_before(change)
+      return weave_as_before(change) unless change.cells
+      cells = CellChange.read(change.cells)
+      cells = cells.reversed if side == :before
+      cells.put(@book.index)
+      note(before, cells)
+    end
+
+    def note(before, cells = nil)
+      @done = Done.new(before: before, cells: cells, revision: @book.revision)
     end
 
     # A change that was recorded before cells were recorded with it.

@@ -4,7 +4,7 @@ module App
   # The cells of a book as a file in an open format, and cells out of such a file. Attributes: number, name,
   # row, column, scale, rotation (clockwise, degrees), x and y of the middle, corners as well-known text.
   class CellFile
-    FORMATS = TileLoom::Data::VectorFile::FORMATS.keys.freeze
+    FORMATS = TileLoom::Data::Formats.of_cells.map(&:key).freeze
     COLUMNS = %w[number name row column scale rotation x y pinned].freeze
     CORNERS = "corners"
 

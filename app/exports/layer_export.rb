@@ -3,7 +3,7 @@
 module App
   # A layer's features as a file in an open format.
   class LayerExport
-    FORMATS = %w[geojson gpkg shp].freeze
+    FORMATS = TileLoom::Data::Formats.of_layers.map(&:key).freeze
 
     def initialize(layer, format)
       @layer = layer

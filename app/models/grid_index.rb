@@ -54,6 +54,15 @@ module App
     # The cells as the core has them.
     def core_cells = rows.map { |row| Cell.core_of(row) }
 
+    # The one in the middle of the list, or nil.
+    def middle_cell
+      row = @rows ? rows[rows.length / 2] : read_rows(cells.offset(cells.count / 2).limit(1)).first
+      row && Cell.core_of(row)
+    end
+
+    # How many stayed where they were through a change of frame or data.
+    def kept_count = @rows ? rows.count { |row| row["kept"] } : cells.where(kept: true).count
+
     # Takes rows out and others in.
     def exchange(gone, fresh)
       fresh = with_ids(fresh)
@@ -115,8 +124,8 @@ module App
       end
     end
 
-    def read_rows
-      query = Cell.where(grid_index_id: id).order(:number).select(*COLUMNS).to_sql
+    def read_rows(wanted = cells)
+      query = wanted.select(*COLUMNS).to_sql
       self
         .class
         .connection

@@ -24,11 +24,7 @@ module App
 
     # For the browser: what changed, the frame as it was, how many cells were kept through a change.
     def to_h =
-      {
-        "changed" => changed,
-        "frame_then" => @book.index.woven&.fetch("frame", nil),
-        "kept" => @book.index.rows.count { |row| row["kept"] }
-      }
+      {"changed" => changed, "frame_then" => @book.index.woven&.fetch("frame", nil), "kept" => @book.index.kept_count}
 
     private
 

@@ -5,19 +5,55 @@ module App
   module Presenter
     module_function
 
-    # session: of the browser that asks.
+    # All of a book. session: of the browser that asks.
     def book(book, session: nil)
+      {
+        "document" => book.settings,
+        "cells" => book.index.core_cells.map { |cell| cell(cell) },
+        **ground(book),
+        "faces" => faces(book),
+        **standing(book, session)
+      }
+    end
+
+    # What a change made another, for a browser that has the book as it was before. done: a BookChanges::Done. Of the
+    # document the members that differ (null: gone), of the cells those that went, by id, and those that came.
+    def change(book, done, session: nil)
+      before, after = done.before, book.settings
+      names = (before.keys | after.keys).reject { |name| before[name] == after[name] }
+      {
+        "since" => done.revision,
+        "document" => names.to_h { |name| [name, after[name]] },
+        "cells" => done.cells && cells_changed(done.cells),
+        **((names & %w[crs layers markers]).any? ? ground(book) : {}),
+        **(names.include?("faces") ? {"faces" => faces(book)} : {}),
+        **standing(book, session)
+      }
+    end
+
+    # change: a CellChange. A cell that is another comes under the id that it had.
+    def cells_changed(change)
+      come = change.come.map { |row| cell(Cell.core_of(row)) }
+      {"gone" => change.gone.map { |row| row["cell_id"] } - come.map { |cell| cell["id"] }, "come" => come}
+    end
+
+    # What follows from reference and layers.
+    def ground(book)
+      {
+        "reference" => reference(book),
+        "distortion" => distortion(book),
+        "ground_m" => ground_m(book),
+        "layers" => book.assets.then { |assets| book.layers.reject(&:removed).map { |layer| layer(layer, assets) } }
+      }
+    end
+
+    # What is small, and may be another after any change.
+    def standing(book, session)
       layout, index = book.layout.core, TileLoom::Index::Spec.new(book.index.settings, path: "/index")
       {
         "id" => book.id,
         "revision" => book.revision,
-        "document" => book.settings,
-        "reference" => reference(book),
-        "distortion" => distortion(book),
-        "ground_m" => ground_m(book),
         "sheet_m" => sheet_m(book),
-        "layers" => book.assets.then { |assets| book.layers.reject(&:removed).map { |layer| layer(layer, assets) } },
-        "cells" => book.index.core_cells.map { |cell| cell(cell) },
         "frame" => page(layout, layout.frame_box),
         "key_frame" => book.key_layout&.core&.then { |own| page(own, own.key_frame.box(own.page)) },
         **steps(book, session),
@@ -29,15 +65,12 @@ module App
             .order(:id)
             .last
             &.reason,
-        "sizes" => TileLoom::Layout::PageSize::ALL.keys,
-        "faces" => faces(book),
         "weave" => WeaveState.new(book).to_h,
         "naming" => {
           "kind" => index.naming.kind,
           "example" => index.naming.example
         },
-        "overlap_mm" => index.overlap_mm(layout.frame_box),
-        "data_endings" => TileLoom::Data::FileFormat::ALL.flat_map(&:endings)
+        "overlap_mm" => index.overlap_mm(layout.frame_box)
       }
     end
 
@@ -97,10 +130,7 @@ module App
     # nothing where that is not known.
     def ground_m(book) = book.extent&.then { |box| size_m(book, TileLoom::Geometry::TurnedRectangle.of(box)) }
 
-    def sheet_m(book)
-      rows = book.index.core_cells
-      rows.empty? ? nil : size_m(book, rows[rows.length / 2].ground)
-    end
+    def sheet_m(book) = book.index.middle_cell&.then { |cell| size_m(book, cell.ground) }
 
     def size_m(book, rectangle)
       TileLoom::Crs::GroundSize.new(book.crs, rectangle).to_a.map { |metres| metres.round(2) }

@@ -17,7 +17,7 @@ module App
 
       post "/api/books/:book_id/arrivals" do
         upload = uploaded_file
-        TileLoom::Data::FileFormat.of(upload[:name])
+        TileLoom::Data::Formats.of_file(upload[:name])
         replaces = params["replaces"].to_s
         unless replaces.empty? || Layer.exists?(book_id: book.id, key: replaces, removed: false)
           raise TileLoom::Refusal.new("requests.no_layer_to_update")

@@ -158,9 +158,17 @@ module App
         json({"weaving" => Presenter.weaving(weaving)})
       end
 
-      def changes = BookChanges.new(book, session: session_id)
+      def changes = @changes ||= BookChanges.new(book, session: session_id)
 
-      def shown(book) = Presenter.book(book, session: session_id)
+      # The book after a change: what is another, where the browser says (X-Revision) that it has the book as it was
+      # before; else all of it.
+      def shown(book)
+        done = changes.done
+        if done && done.revision.to_s == request.env["HTTP_X_REVISION"] && book.revision == done.revision + 1
+          return Presenter.change(book, done, session: session_id)
+        end
+        Presenter.book(book, session: session_id)
+      end
 
       def book = @book ||= Book.find(whole(params["book_id"]))
 

@@ -6,7 +6,7 @@ module App
     class Starts < Base
       post "/api/starts" do
         upload = uploaded_file
-        TileLoom::Data::FileFormat.of(upload[:name])
+        TileLoom::Data::Formats.of_file(upload[:name])
         made = Arrival.accept(upload[:tempfile], name: upload[:name][0, 250], session: session_id)
         status 201
         json(Presenter.start(made))

@@ -152,7 +152,7 @@ RSpec.describe App::Routes::Cells do
         Rack::Test::UploadedFile.new(
           StringIO.new(bytes),
           "application/octet-stream",
-          original_filename: "cells#{TileLoom::Data::VectorFile::FORMATS[format][1]}"
+          original_filename: "cells#{TileLoom::Data::Formats.of(format).ending}"
         )
       post("/api/books/#{book.id}/cells/file", {"file" => file}, "HTTP_HOST" => "localhost")
       expect(last_response.status).to eq(200), last_response.body[0, 300]

@@ -36,6 +36,12 @@ RSpec.describe "A kind that is added" do
     with_kind(TileLoom::Furniture::Elements, :Spot, toy) do
       expect(schema.definition("spot_element")["properties"]["radius_mm"]).to include("default" => 2.5, "maximum" => 50)
       expect(TileLoom::Document::Declared.kinds["elements"]).to include({"key" => "spot", "title" => "Spot"})
+      expect(TileLoom::Document::Declared.elements["spot"]).to eq(
+        "sizeMm" => [40, 20],
+        "turns" => true,
+        "gridded" => false,
+        "roles" => %w[sheets key]
+      )
       book, source = small_book([rectangle(500_000, 6_100_000, 500_500, 6_100_400)])
       box = TileLoom::Geometry::Box.at(20, 20, 10, 10)
       made = TileLoom::Layout::NewElement.make("spot", box, page: book.layout.page, taken: ["spot-1"])
@@ -61,6 +67,26 @@ RSpec.describe "A kind that is added" do
       expect(TileLoom::Output::Svg.new(sheet.drawing).to_s).to include('fill="#123456"')
     end
     expect(TileLoom::Furniture::Elements.keys).not_to include("spot")
+  end
+
+  it "as a format is known by its ending, read, and offered to write in" do
+    toy =
+      Class.new(TileLoom::Data::Format) do
+        kind "toy", "Toy", rank: 50
+        reads ".toy", drivers: %w[FlatGeobuf]
+        writes ".toy", as: ".fgb", type: "application/octet-stream", driver: "FlatGeobuf"
+      end
+    with_kind(TileLoom::Data::Formats, :Toy, toy) do
+      expect(TileLoom::Data::Formats.of_file("fens.TOY")).to be(toy)
+      expect(TileLoom::Document::Declared.lists["dataEndings"]).to include(".toy")
+      expect(TileLoom::Document::Declared.kinds["layerFormats"]).to include({"key" => "toy", "title" => "Toy"})
+      crs = TileLoom::Crs::System.find("EPSG:25829")
+      point = {"type" => "Feature", "properties" => {"name" => "Fen"}, "geometry" => {"type" => "Point"}}
+      point["geometry"]["coordinates"] = [402_000.5, 6_528_000.25]
+      TileLoom::Data::VectorFile
+        .new("fens", "toy", crs: crs, among: %w[toy], of: "layers")
+        .make([point]) { |path| expect(File.binread(path, 3)).to eq("fgb") }
+    end
   end
 
   it "is listed for the front end as it is declared" do

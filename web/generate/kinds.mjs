@@ -1,10 +1,12 @@
-// The kinds of things that the core declares (on standard input), as lists for menus.
+// What the core declares (on standard input): kinds of things as lists for menus, what is known of the kinds of
+// elements, plain lists.
 import { readFileSync } from "node:fs";
 import { format } from "prettier";
 
-const kinds = JSON.parse(readFileSync(0, "utf8"));
-const lists = Object.entries(kinds).map(
-  ([name, list]) => `export const ${name} = ${JSON.stringify(list.map(({ key, title }) => [key, title]))} as const;`,
+const { kinds, elements, lists } = JSON.parse(readFileSync(0, "utf8"));
+const menus = Object.entries(kinds).map(([name, list]) => [name, list.map(({ key, title }) => [key, title])]);
+const constants = [...menus, ["elementTraits", elements], ...Object.entries(lists)].map(
+  ([name, value]) => `export const ${name} = ${JSON.stringify(value)} as const;`,
 );
-const text = ["// Made by bin/generate out of what the core declares. Do not edit.", "", ...lists].join("\n");
+const text = ["// Made by bin/generate out of what the core declares. Do not edit.", "", ...constants].join("\n");
 process.stdout.write(await format(text, { parser: "typescript", printWidth: 120 }));

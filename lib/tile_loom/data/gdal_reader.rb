@@ -11,7 +11,7 @@ module TileLoom
       # wanted: see LimitedProcess.
       def initialize(file, columns: Columns.new, wanted: nil)
         @file, @columns, @wanted = File.expand_path(file), columns, wanted
-        @format = FileFormat.of(file)
+        @format = Formats.of_file(file)
         @inspection = Inspection.new(file, columns: columns, wanted: wanted)
         @remarks = []
       end
@@ -75,7 +75,7 @@ module TileLoom
             "COORDINATE_PRECISION=10",
             "-dim",
             "XY",
-            *@format.options(@columns),
+            *@format.open_options(@columns),
             "/vsistdout/",
             @format.address(@file),
             found.name

@@ -27,7 +27,7 @@ module TileLoom
       # wanted: asked now and then; false ends the look.
       def initialize(file, columns: Columns.new, wanted: nil)
         @file, @columns, @wanted = File.expand_path(file), columns, wanted
-        @format = FileFormat.of(file)
+        @format = Formats.of_file(file)
       end
 
       def table? = @format.table?
@@ -44,7 +44,7 @@ module TileLoom
                 "-ro",
                 "-so",
                 "-al",
-                *@format.options(@columns),
+                *@format.open_options(@columns),
                 @format.address(@file)
               )
             found = text.split(/^Layer name: /).drop(1).map { |part| layer(part) }

@@ -7,20 +7,6 @@ module TileLoom
     # Features written as a file in an open format by GDAL, in the book's reference (GeoJSON: in longitude and
     # latitude, as RFC 7946 asks).
     class VectorFile
-      # Ending of the file that GDAL writes (which tells it the format), ending of the download, type. GDAL zips
-      # a Shapefile whose name ends in .shp.zip by itself.
-      FORMATS = {
-        "geojson" => %w[.geojson .geojson application/geo+json],
-        "gpkg" => %w[.gpkg .gpkg application/geopackage+sqlite3],
-        "shp" => %w[.shp.zip .zip application/zip],
-        "csv" => %w[.csv .csv text/csv]
-      }.freeze
-
-      # GDAL's name of what writes each, its last word.
-      DRIVERS = {"geojson" => "GeoJSON", "gpkg" => "GPKG", "shp" => "Shapefile", "csv" => "CSV"}.freeze
-
-      attr_reader :type
-
       # title: of the file; layer: of the layer in it; crs: a Crs::System that the features are in; among: the formats
       # to choose from, Refusal where it is none of them; of: what is written, in words; degree_places: decimals of
       # longitude and latitude; shape: what a table calls its well-known text.
@@ -28,12 +14,14 @@ module TileLoom
         unless among.include?(format)
           raise Refusal.new("data.no_such_format", format: format, thing: of, known: among.join(", "))
         end
-        @title, @layer, @format, @crs, @degree_places, @shape = title, layer, format, crs, degree_places, shape
-        @written, @ending, @type = FORMATS.fetch(format)
+        @title, @layer, @crs, @degree_places, @shape = title, layer, crs, degree_places, shape
+        @format = Formats.of(format)
       end
 
       # Of the download.
-      def name = "#{@title}#{@ending}"
+      def name = "#{@title}#{@format.ending}"
+
+      def type = @format.type
 
       # features: hashes of GeoJSON Features in the book's reference, one at a time. Yields the finished file,
       # which is gone after the block.
@@ -43,8 +31,9 @@ module TileLoom
           File.open(source, "w") do |io|
             features.each { |feature| io.puts(JSON.generate(degrees? ? in_degrees(feature) : feature)) }
           end
-          written = File.join(folder, "#{@title}#{@written}")
-          GdalProcess.new(name, drivers: [DRIVERS.fetch(@format)]).capture(
+          # A file of one feature is not known for what it is without its driver’s name.
+          written = File.join(folder, "#{@title}#{@format.written}")
+          GdalProcess.new(name, drivers: [@format.driver]).capture(
             "ogr2ogr",
             "-a_srs",
             degrees? ? LONGITUDE_FIRST : @crs.code,
@@ -52,7 +41,7 @@ module TileLoom
             "-nln",
             @layer,
             written,
-            source
+            "GeoJSONSeq:#{source}"
           )
           yield written
         end
@@ -62,7 +51,7 @@ module TileLoom
 
       LONGITUDE_FIRST = "OGC:CRS84"
 
-      def degrees? = @format == "geojson"
+      def degrees? = @format.degrees?
 
       # By the book's own way to WGS 84, so that what goes out comes in again where it was.
       def in_degrees(feature)
@@ -83,18 +72,7 @@ module TileLoom
       def filled(part, positions) =
         part.first.is_a?(Numeric) ? positions.next : part.map { |inner| filled(inner, positions) }
 
-      def options
-        case @format
-        when "geojson"
-          ["-lco", "RFC7946=YES", "-lco", "COORDINATE_PRECISION=#{@degree_places}"]
-        when "shp"
-          %w[-lco ENCODING=UTF-8]
-        when "csv"
-          ["-lco", "GEOMETRY=AS_WKT", "-lco", "GEOMETRY_NAME=#{@shape}"]
-        else
-          []
-        end
-      end
+      def options = @format.layer_options(degree_places: @degree_places, shape: @shape)
     end
   end
 end

@@ -2,21 +2,42 @@
 
 module TileLoom
   module Document
-    # What the core declares, for those who show it: the schema, and the kinds of things with their titles.
+    # What the core declares, for those who show it: the schema, the kinds of things with their titles, what is known
+    # of each kind of element, and plain lists.
     module Declared
       module_function
 
-      def all = {"schema" => Schema.text, "kinds" => {**kinds, "lengthUnits" => units}}
+      def all = {"schema" => Schema.text, "kinds" => kinds, "elements" => elements, "lists" => lists}
 
       # Thing → [{key, title}], in the order of menus.
       def kinds
         {
-          "elements" => Furniture::Elements,
-          "barStyles" => Bar::Styles,
-          "gridLooks" => CoordinateGrid::Looks,
-          "borders" => CoordinateGrid::Borders,
-          "indexKinds" => Index::Generators
-        }.transform_values { |kinds| kinds.all.map { |key, kind| {"key" => key, "title" => kind.title} } }
+          "elements" => Furniture::Elements.all.values,
+          "barStyles" => Bar::Styles.all.values,
+          "gridLooks" => CoordinateGrid::Looks.all.values,
+          "borders" => CoordinateGrid::Borders.all.values,
+          "indexKinds" => Index::Generators.all.values,
+          "layerFormats" => Data::Formats.of_layers,
+          "cellFormats" => Data::Formats.of_cells
+        }.transform_values { |kinds| kinds.map { |kind| {"key" => kind.key, "title" => kind.title} } }
+          .merge("lengthUnits" => units)
+      end
+
+      # Key → the size of a new one in mm, whether it turns by hand, whether it carries coordinate grids, the roles of
+      # pages that take one more.
+      def elements
+        Furniture::Elements.all.transform_values do |kind|
+          {"sizeMm" => kind.size_mm, "turns" => kind.turns?, "gridded" => kind.gridded?, "roles" => kind.roles}
+        end
+      end
+
+      # Sizes of pages; endings of the data files and of the files of cells that are read.
+      def lists
+        {
+          "pageSizes" => Layout::PageSize::ALL.keys,
+          "dataEndings" => Data::Formats.endings,
+          "cellEndings" => Data::Formats.of_cells.flat_map(&:endings)
+        }
       end
 
       # Units that a length can be written in, by their codes.

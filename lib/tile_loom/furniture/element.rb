@@ -20,12 +20,26 @@ module TileLoom
         # On which pages it does not stand: {role of the layout → code of the refusal}.
         def refused_on(roles = nil) = roles ? @refused_on = roles.transform_keys(&:to_s) : @refused_on || {}
 
+        # Width and height of a new one in mm.
+        def size_mm(*sides) = sides.empty? ? @size_mm || [40, 20] : @size_mm = sides.freeze
+
+        # Does it turn by hand? Does it carry coordinate grids?
+        def turns? = true
+
+        def gridded? = include?(Gridded)
+
+        # The roles of pages that take one more.
+        def roles = only_one ? [] : ROLES - refused_on.keys
+
         # Its definition in the schema is called after it.
         def record
           own = Values::Part.new(:kind, Values::Plain.new({"const" => key}), required: true)
           Values::Record.new("#{key}_element", parts.merge(kind: own), more: @more || {})
         end
       end
+
+      # What a page is for: the sheets, or the index sheet.
+      ROLES = %w[sheets key].freeze
 
       # The Type of elements of all kinds.
       class Union < Values::Type
@@ -73,7 +87,7 @@ module TileLoom
 
       # What may be asked of any element: does it carry coordinate grids, does its size decide the cells, does it show
       # the whole index, is it a text that may not fit?
-      def gridded? = false
+      def gridded? = self.class.gridded?
 
       def decides_cells? = false
 

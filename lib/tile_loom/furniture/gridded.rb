@@ -12,8 +12,6 @@ module TileLoom
         element.part(:grids, GRIDS, default: [])
       end
 
-      def gridded? = true
-
       # With those of the labels of its grids.
       def typefaces
         labels = grids.filter_map(&:labels).select { |label| label.given?(:face) }

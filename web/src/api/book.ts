@@ -1,7 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { createContext, useContext, useEffect, useRef } from "react";
 import { get, post, Refusal } from "./client";
-import type { Book, BookDocument, Patch, Weaving } from "./types";
+import { changed } from "./changed";
+import type { Book, BookChange, BookDocument, Patch, Weaving } from "./types";
 import { settled } from "./weaving";
 
 export function useBookQuery(id: number) {
@@ -50,11 +51,18 @@ export interface Changing {
 export function useChanging(book: Book | undefined): Changing {
   const client = useQueryClient();
   const base = `/api/books/${book?.id}`;
+  const held = () => client.getQueryData<Book>(["book", book?.id]) ?? book;
   const keep = (fresh: Book) => client.setQueryData(["book", fresh.id], fresh);
   const mutation = useMutation<Book, Refusal, { path: string; body: unknown; method: string }>({
     mutationFn: async ({ path, body, method }) => {
-      const answer = await post<Book | { weaving: Weaving }>(path, body, method);
-      return (book && (await settled<Book>(client, book.id, answer))) ?? get<Book>(base);
+      const before = held();
+      const answer = await post<Book | BookChange | { weaving: Weaving }>(path, body, {
+        method,
+        revision: before?.revision,
+      });
+      const fresh = book && (await settled<Book | BookChange>(client, book.id, answer));
+      if (fresh && "since" in fresh) return (before && changed(before, fresh)) ?? get<Book>(base);
+      return fresh ?? get<Book>(base);
     },
     onSuccess: keep,
     onError: (error) => {
@@ -68,7 +76,7 @@ export function useChanging(book: Book | undefined): Changing {
     last.current = turn.catch(() => undefined);
     return turn;
   };
-  const current = () => client.getQueryData<Book>(["book", book?.id])?.revision ?? book?.revision;
+  const current = () => held()?.revision;
   // Cells are meant as they stand when the change's turn has come, after this browser's own changes.
   const send = (path: string, body: unknown) =>
     inTurn(() =>

@@ -61,10 +61,17 @@ export async function getText(path: string, signal?: AbortSignal): Promise<strin
   return response.text();
 }
 
-export async function post<T>(path: string, body: unknown, method = "POST", signal?: AbortSignal): Promise<T> {
-  return answer<T>(
-    await send(path, { method, headers: { "content-type": "application/json" }, body: JSON.stringify(body), signal }),
-  );
+// revision: of the book that the browser has; the answer is what is another after the change.
+export async function post<T>(
+  path: string,
+  body: unknown,
+  { method = "POST", signal, revision }: { method?: string; signal?: AbortSignal; revision?: number } = {},
+): Promise<T> {
+  const headers = {
+    "content-type": "application/json",
+    ...(revision !== undefined && { "x-revision": `${revision}` }),
+  };
+  return answer<T>(await send(path, { method, headers, body: JSON.stringify(body), signal }));
 }
 
 export async function upload<T>(path: string, file: File, fields: Record<string, string> = {}): Promise<T> {

@@ -140,11 +140,19 @@ export interface Book {
   // Are they this browser's own (or nobody's)?
   undo_own: boolean;
   redo_own: boolean;
-  sizes: string[];
   faces: { key: string; family: string; weight: number; italic: boolean; css: string; content?: string }[];
   reprojection: { name: string; done: number; total: number } | null;
   told: string | null;
-  data_endings: string[];
+}
+
+// A book after a change, for a browser that has it as it was: the parts that are another. Of the document the members
+// that differ (null: gone); of the cells those that went, by id, and those that came.
+export interface BookChange extends Partial<Omit<Book, "document" | "cells">> {
+  id: number;
+  revision: number;
+  since: number;
+  document: { [Member in keyof BookDocument]?: BookDocument[Member] | null };
+  cells: { gone: number[]; come: Cell[] } | null;
 }
 
 export interface Answer {

@@ -20,8 +20,7 @@ export function useAnswer(index: IndexPatch | null, enabled = true) {
       const answer = await post<Answer | { weaving: Weaving }>(
         `/api/books/${book.id}/weave`,
         { patch: index ? { index } : {}, turn: Date.now() },
-        "POST",
-        signal,
+        { signal },
       );
       return (await settled<Answer>(client, book.id, answer, signal))!;
     },

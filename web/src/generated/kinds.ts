@@ -46,6 +46,17 @@ export const indexKinds = [
   ["features", "Sheets by feature"],
   ["layer", "Cells of a layer"],
 ] as const;
+export const layerFormats = [
+  ["geojson", "GeoJSON"],
+  ["gpkg", "GeoPackage"],
+  ["shp", "Shapefile"],
+] as const;
+export const cellFormats = [
+  ["geojson", "GeoJSON"],
+  ["gpkg", "GeoPackage"],
+  ["shp", "Shapefile"],
+  ["csv", "CSV"],
+] as const;
 export const lengthUnits = [
   ["mm", "millimetre"],
   ["in", "inch"],
@@ -58,3 +69,61 @@ export const lengthUnits = [
   ["mi", "statute mile"],
   ["nmi", "nautical mile"],
 ] as const;
+export const elementTraits = {
+  map_frame: { sizeMm: [40, 20], turns: false, gridded: true, roles: [] },
+  text: { sizeMm: [50, 8], turns: true, gridded: false, roles: ["sheets", "key"] },
+  scale_bar: { sizeMm: [60, 9], turns: true, gridded: false, roles: ["sheets", "key"] },
+  north_arrow: { sizeMm: [18, 22], turns: false, gridded: false, roles: ["sheets", "key"] },
+  legend: { sizeMm: [50, 80], turns: false, gridded: false, roles: ["sheets", "key"] },
+  neatline: { sizeMm: [100, 80], turns: true, gridded: false, roles: ["sheets", "key"] },
+  line: { sizeMm: [40, 0], turns: true, gridded: false, roles: ["sheets", "key"] },
+  box: { sizeMm: [40, 25], turns: true, gridded: false, roles: ["sheets", "key"] },
+  ellipse: { sizeMm: [30, 30], turns: true, gridded: false, roles: ["sheets", "key"] },
+  picture: { sizeMm: [20, 20], turns: true, gridded: false, roles: ["sheets", "key"] },
+  index_frame: { sizeMm: [40, 20], turns: false, gridded: true, roles: [] },
+  adjoining: { sizeMm: [36, 27], turns: false, gridded: false, roles: ["sheets"] },
+  locator: { sizeMm: [45, 35], turns: false, gridded: true, roles: ["sheets"] },
+  north_diagram: { sizeMm: [34, 44], turns: true, gridded: false, roles: ["sheets", "key"] },
+  grid_note: { sizeMm: [50, 4], turns: true, gridded: false, roles: ["sheets", "key"] },
+} as const;
+export const pageSizes = [
+  "A0",
+  "A1",
+  "A2",
+  "A3",
+  "A4",
+  "A5",
+  "A6",
+  "B0",
+  "B1",
+  "B2",
+  "B3",
+  "B4",
+  "B5",
+  "B6",
+  "ANSI A",
+  "ANSI B",
+  "ANSI C",
+  "ANSI D",
+  "ANSI E",
+  "ARCH A",
+  "ARCH B",
+  "ARCH C",
+  "ARCH D",
+  "ARCH E",
+] as const;
+export const dataEndings = [
+  ".geojson",
+  ".json",
+  ".topojson",
+  ".gpkg",
+  ".zip",
+  ".kml",
+  ".kmz",
+  ".gml",
+  ".fgb",
+  ".gpx",
+  ".dxf",
+  ".csv",
+] as const;
+export const cellEndings = [".geojson", ".json", ".gpkg", ".zip", ".csv"] as const;

@@ -32,7 +32,7 @@ export function useTrial(sheet: number | null, grid: Grid | null) {
   const tried = useQuery({
     queryKey: ["grid-trial", book.id, book.revision, sheet, settled],
     queryFn: ({ signal }) =>
-      post<Tried>(`/api/books/${book.id}/sheets/${sheet!}/grids/try`, { grid: settled }, "POST", signal),
+      post<Tried>(`/api/books/${book.id}/sheets/${sheet!}/grids/try`, { grid: settled }, { signal }),
     enabled: sheet !== null && !!settled,
     placeholderData: keepPreviousData,
     retry: false,

@@ -179,7 +179,7 @@ function Told({ onRings }: { onRings: (rings: Ring[]) => void }) {
     Refusal
   >({
     queryKey: ["area", book.id, book.revision],
-    queryFn: ({ signal }) => post(`/api/books/${book.id}/area`, {}, "POST", signal),
+    queryFn: ({ signal }) => post(`/api/books/${book.id}/area`, {}, { signal }),
     retry: false,
   });
   const rings = told.data?.rings;

@@ -14,6 +14,7 @@ import { RuleList } from "./RuleList";
 import { RuleMaker } from "./RuleMaker";
 import { useAttributes, type Attribute } from "../api/useAttributes";
 import { FileInput } from "../fields/FileInput";
+import { dataEndings, layerFormats } from "../generated/kinds";
 
 type Put = (label: string, layer: Layer) => Promise<unknown>;
 
@@ -97,11 +98,7 @@ export function LayerDetails({
       {!layer.locked && <UpdateFromFile layer={layer} arrivals={arrivals} />}
       <Box sx={{ fontSize: 13, color: "text.secondary", mt: 1 }}>Export the layer as</Box>
       <Box sx={{ display: "flex", gap: 0.5 }}>
-        {[
-          ["geojson", "GeoJSON"],
-          ["gpkg", "GeoPackage"],
-          ["shp", "Shapefile"],
-        ].map(([format, title]) => (
+        {layerFormats.map(([format, title]) => (
           <Button key={format} variant="outlined" href={`${base}/file?format=${format}`}>
             {title}
           </Button>
@@ -152,14 +149,13 @@ function GroupField({ layer, put }: { layer: Layer; put: Put }) {
 }
 
 function UpdateFromFile({ layer, arrivals }: { layer: Layer; arrivals: Arrivals }) {
-  const book = useBook();
   const input = useRef<HTMLInputElement>(null);
   return (
     <>
       <FileInput
         ref={input}
         label={`File with fresh features for ${layer.title}`}
-        accept={book.data_endings.join(",")}
+        accept={dataEndings.join(",")}
         onFiles={(files) => arrivals.take(files.slice(0, 1), layer.id)}
       />
       <Button variant="outlined" sx={{ mt: 0.5 }} disabled={arrivals.sending} onClick={() => input.current?.click()}>

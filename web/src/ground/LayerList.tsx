@@ -11,6 +11,7 @@ import { partsOf } from "../api/area";
 import type { Arrivals } from "./arrivals";
 import { Swatch } from "./Swatch";
 import { FileInput } from "../fields/FileInput";
+import { dataEndings } from "../generated/kinds";
 
 // All layers, the top one first, with their groups as headings.
 export function LayerList({ arrivals, onPick }: { arrivals: Arrivals; onPick: (id: string) => void }) {
@@ -48,7 +49,7 @@ export function LayerList({ arrivals, onPick }: { arrivals: Arrivals; onPick: (i
       <FileInput
         ref={input}
         label="Data files"
-        accept={book.data_endings.join(",")}
+        accept={dataEndings.join(",")}
         multiple
         onFiles={(files) => arrivals.take(files)}
       />

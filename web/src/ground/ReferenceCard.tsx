@@ -68,7 +68,7 @@ export function ReferenceCard({ onBack }: { onBack: () => void }) {
   const look = useQuery<Look, Refusal>({
     queryKey: ["reference look", book.id, book.revision, definition, tune],
     queryFn: ({ signal }) =>
-      post<Look>(`/api/books/${book.id}/reference/look`, { definition, ...(tune && { tune }) }, "POST", signal),
+      post<Look>(`/api/books/${book.id}/reference/look`, { definition, ...(tune && { tune }) }, { signal }),
     placeholderData: keepPreviousData,
     retry: false,
     staleTime: Infinity,
@@ -94,7 +94,9 @@ export function ReferenceCard({ onBack }: { onBack: () => void }) {
       (error: Error) => setProblem(error.message),
     );
   const drop = (id: number) =>
-    post(`/api/references/kept/${id}`, {}, "DELETE").then(() => client.invalidateQueries({ queryKey: ["saved CRSs"] }));
+    post(`/api/references/kept/${id}`, {}, { method: "DELETE" }).then(() =>
+      client.invalidateQueries({ queryKey: ["saved CRSs"] }),
+    );
   return (
     <Card title="CRS" note="the book’s coordinate reference system">
       <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 0.5 }}>

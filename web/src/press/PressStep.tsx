@@ -122,7 +122,7 @@ export function PressStep() {
               revision={book.revision}
               onCancel={(run) => act.mutate({ path: `${base}/${run.id}/cancel`, body: {} })}
               onDelete={(run) =>
-                void post(`${base}/${run.id}`, {}, "DELETE").finally(() =>
+                void post(`${base}/${run.id}`, {}, { method: "DELETE" }).finally(() =>
                   client.invalidateQueries({ queryKey: ["runs", book.id] }),
                 )
               }

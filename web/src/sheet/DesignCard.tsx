@@ -99,7 +99,7 @@ export function DesignCard({ onBack }: { onBack: () => void }) {
             label="Name"
             value={row.name}
             onKeep={async (name) => {
-              await post(`/api/designs/kept/${row.id}`, { name }, "PATCH");
+              await post(`/api/designs/kept/${row.id}`, { name }, { method: "PATCH" });
               await again();
             }}
           />
@@ -112,7 +112,7 @@ export function DesignCard({ onBack }: { onBack: () => void }) {
           <IconButton
             size="small"
             aria-label={`Forget ${row.name}`}
-            onClick={() => attempt(post(`/api/designs/kept/${row.id}`, {}, "DELETE").then(again))}
+            onClick={() => attempt(post(`/api/designs/kept/${row.id}`, {}, { method: "DELETE" }).then(again))}
           >
             <CloseIcon sx={{ fontSize: 16 }} />
           </IconButton>

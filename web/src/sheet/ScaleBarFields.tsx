@@ -449,7 +449,7 @@ function Styles({ element }: { element: ScaleBarElement }) {
         {styles.map((style) => (
           <MenuItem
             key={`away ${style.id}`}
-            onClick={() => settle(post(`/api/bar-styles/${style.id}`, undefined, "DELETE"))}
+            onClick={() => settle(post(`/api/bar-styles/${style.id}`, undefined, { method: "DELETE" }))}
           >
             Delete {style.name}
           </MenuItem>

@@ -24,8 +24,8 @@ import { useLayout } from "./layout";
 import { LayoutCanvas } from "./LayoutCanvas";
 import { readLength } from "./lengths";
 import { titleOf, useElements, type Elements } from "./useElements";
-import { elementTitles, isFrame, type ElementKind } from "./kinds";
-import { elements as elementKinds } from "../generated/kinds";
+import { elementTitles, traits, type ElementKind } from "./kinds";
+import { elements as elementKinds, pageSizes } from "../generated/kinds";
 
 // A shipped design is named by its file; a kept one by what it was called.
 const designTitle = (name: string) =>
@@ -149,7 +149,7 @@ export function SheetStep() {
           label="Page size"
           value={page.size}
           choices={[
-            ...book.sizes.map((size) => ({ value: size, title: size })),
+            ...pageSizes.map((size) => ({ value: size, title: size })),
             { value: "custom", title: "custom", note: "width and height of your own" },
             ...(role === "sheets"
               ? [{ value: "map", title: "the map’s proportion", note: "this width, as high as the study area asks" }]
@@ -528,29 +528,13 @@ function onPage(frame: Frame, id: string): boolean {
   return left < frame.page_width_mm && left + width > 0 && top < frame.page_height_mm && top + height > 0;
 }
 
-const SIZES: Partial<Record<ElementKind, [number, number]>> = {
-  text: [50, 8],
-  line: [40, 0],
-  box: [40, 25],
-  ellipse: [30, 30],
-  picture: [20, 20],
-  scale_bar: [60, 9],
-  north_arrow: [18, 22],
-  legend: [50, 80],
-  neatline: [100, 80],
-  locator: [45, 35],
-  adjoining: [36, 27],
-  grid_note: [50, 4],
-  north_diagram: [34, 44],
-};
-
 // A new element comes to the middle of the page and is selected.
 function NewElement({ elements }: { elements: Elements }) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const { role, frame } = useLayout();
   const { page_width_mm: width, page_height_mm: height } = frame;
   const create = (kind: ElementKind) => {
-    const [w, h] = SIZES[kind] ?? [40, 20];
+    const [w, h] = traits[kind].sizeMm;
     setAnchor(null);
     void elements.create(kind, [(width - w) / 2, (height - h) / 2, w, h]).catch(() => undefined);
   };
@@ -569,7 +553,7 @@ function NewElement({ elements }: { elements: Elements }) {
         }}
       >
         {elementKinds
-          .filter(([kind]) => !isFrame({ kind }) && (role === "sheets" || !["locator", "adjoining"].includes(kind)))
+          .filter(([kind]) => traits[kind].roles.includes(role))
           .map(([kind, title]) => (
             <MenuItem key={kind} onClick={() => create(kind)}>
               {title}

@@ -9,6 +9,7 @@ import { Facts } from "../arrivals/Facts";
 import { ReferenceField, type Suggestion } from "../fields/ReferenceField";
 import { paper, useArrival } from "./arrive";
 import { FileInput } from "../fields/FileInput";
+import { dataEndings, pageSizes } from "../generated/kinds";
 
 // A file that a book is to be made of; book: its number once it is made.
 interface Started extends Arrival {
@@ -25,11 +26,6 @@ interface Proposal {
   problem?: string;
 }
 
-interface Server {
-  data_endings: string[];
-  sizes: string[];
-}
-
 const waits = (start: Started | undefined) => start?.state === "inspecting" || start?.state === "importing";
 
 // A book from a file of any kind that Ground imports: it is looked into, a scale is proposed, the book is made.
@@ -38,11 +34,6 @@ export function Start({ onProblem }: { onProblem: (text: string | null) => void 
   const arrive = useArrival();
   const input = useRef<HTMLInputElement>(null);
   const [id, setId] = useState<number | null>(null);
-  const server = useQuery({
-    queryKey: ["server"],
-    queryFn: ({ signal }) => get<Server>("/api/server", signal),
-    staleTime: Infinity,
-  });
   const start = useQuery({
     queryKey: ["start", id],
     queryFn: ({ signal }) => get<Started>(`/api/starts/${id}`, signal),
@@ -75,7 +66,7 @@ export function Start({ onProblem }: { onProblem: (text: string | null) => void 
       <FileInput
         ref={input}
         label="Data file of the new book"
-        accept={server.data?.data_endings.join(",")}
+        accept={dataEndings.join(",")}
         onFiles={([file]) => {
           onProblem(null);
           if (file) sending.mutate(file);
@@ -83,9 +74,7 @@ export function Start({ onProblem }: { onProblem: (text: string | null) => void 
       />
       {!data && (
         <>
-          <Box sx={{ fontSize: 13.5, color: "text.secondary" }}>
-            From a data file: {server.data?.data_endings.join(", ") ?? "…"}.
-          </Box>
+          <Box sx={{ fontSize: 13.5, color: "text.secondary" }}>From a data file: {dataEndings.join(", ")}.</Box>
           <Button variant="outlined" disabled={sending.isPending} onClick={() => input.current?.click()}>
             {sending.isPending ? "Sending…" : "Choose a data file"}
           </Button>
@@ -136,7 +125,6 @@ export function Start({ onProblem }: { onProblem: (text: string | null) => void 
         <Review
           key={`${data.id} ${JSON.stringify(data.report.map((layer) => layer.columns))}`}
           start={data}
-          sizes={server.data?.sizes ?? ["A3"]}
           onStarted={keep}
           onDrop={drop}
         />
@@ -148,12 +136,10 @@ export function Start({ onProblem }: { onProblem: (text: string | null) => void 
 // What is in the file, and what is to become of it.
 function Review({
   start,
-  sizes,
   onStarted,
   onDrop,
 }: {
   start: Started;
-  sizes: string[];
   onStarted: (fresh: Started) => void;
   onDrop: () => void;
 }) {
@@ -186,7 +172,7 @@ function Review({
   };
   const proposal = useQuery<Proposal, Refusal>({
     queryKey: ["proposal", start.id, body],
-    queryFn: ({ signal }) => post<Proposal>(`/api/starts/${start.id}/proposal`, body, "POST", signal),
+    queryFn: ({ signal }) => post<Proposal>(`/api/starts/${start.id}/proposal`, body, { signal }),
     enabled: wanted.length > 0 && !lost && (!asks || fileReference !== ""),
     placeholderData: keepPreviousData,
     retry: false,
@@ -277,7 +263,7 @@ function Review({
           value={page.size}
           onChange={(event) => setPage({ ...page, size: event.target.value })}
         >
-          {sizes.map((size) => (
+          {pageSizes.map((size) => (
             <MenuItem key={size} value={size}>
               {size}
             </MenuItem>

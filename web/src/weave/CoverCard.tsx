@@ -9,6 +9,7 @@ import { useCover } from "../api/weave";
 import { area } from "../api/words";
 import { Card, Heading } from "../frame/Card";
 import { FileInput } from "../fields/FileInput";
+import { cellEndings, cellFormats } from "../generated/kinds";
 
 interface Listed {
   count: number;
@@ -20,13 +21,6 @@ interface FeatureCover {
   cut: Listed;
   several: Listed;
 }
-
-const FORMATS = [
-  ["geojson", "GeoJSON"],
-  ["gpkg", "GeoPackage"],
-  ["shp", "Shapefile"],
-  ["csv", "CSV"],
-] as const;
 
 // What the cells cover and miss, by exact geometry; cells as files.
 export function CoverCard({
@@ -137,7 +131,7 @@ export function CoverCard({
       )}
       <Heading text="Cells as files" />
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.5 }}>
-        {FORMATS.map(([format, title]) => (
+        {cellFormats.map(([format, title]) => (
           <Button key={format} variant="outlined" href={`/api/books/${book.id}/cells/file?format=${format}`}>
             {title}
           </Button>
@@ -146,7 +140,7 @@ export function CoverCard({
       <FileInput
         ref={input}
         label="File of cells"
-        accept=".geojson,.json,.gpkg,.zip,.csv"
+        accept={cellEndings.join(",")}
         onFiles={([file]) => void bring(file)}
       />
       <Button sx={{ mt: 0.5 }} onClick={() => input.current?.click()}>

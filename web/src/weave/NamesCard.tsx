@@ -44,7 +44,7 @@ export function NamesSettings({
   const names = useQuery({
     queryKey: ["names", book.id, book.revision, tried],
     queryFn: ({ signal }) =>
-      post<Renamed[]>(`/api/books/${book.id}/names`, { patch: tried ? { index: tried } : {} }, "POST", signal),
+      post<Renamed[]>(`/api/books/${book.id}/names`, { patch: tried ? { index: tried } : {} }, { signal }),
     retry: false,
   });
   const set = (patch: Record<string, unknown>) => onTry({ naming: patch } as IndexPatch);

@@ -490,7 +490,7 @@ function Scales({ onChoose }: { onChoose: (scale: number) => void }) {
   const index = book.document.index;
   const scales = useQuery({
     queryKey: ["scales", book.id, index, book.frame.width_mm, book.frame.height_mm],
-    queryFn: ({ signal }) => post<ScaleCount[]>(`/api/books/${book.id}/scales`, {}, "POST", signal),
+    queryFn: ({ signal }) => post<ScaleCount[]>(`/api/books/${book.id}/scales`, {}, { signal }),
     staleTime: Infinity,
     enabled: index.kind !== "layer",
   });

@@ -6,6 +6,8 @@ module TileLoom
       # The diagram of adjoining sheets: this one in the middle, the names of those around it in their places.
       class Adjoining < Element
         kind "adjoining", "Adjoining sheets", rank: 13
+        size_mm 36, 27
+        refused_on key: "furniture.adjoining_on_index_sheet"
         start "size_pt" => 7
         part :face, Values::Types::FACE, default: "sans"
         part :size_pt, Values::Types::SIZE_PT, default: 7
@@ -23,6 +25,8 @@ module TileLoom
         }.freeze
         # What a name keeps from the sides of its place, and how small it may become.
         ROOM, LEAST_PT = 0.84, 2.5
+
+        def self.turns? = false
 
         def nodes(sheet, box)
           around = sheet.neighbours

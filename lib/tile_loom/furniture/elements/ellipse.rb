@@ -6,6 +6,7 @@ module TileLoom
       # An ellipse that fills its box.
       class Ellipse < Element
         kind "ellipse", "Ellipse", rank: 10
+        size_mm 30, 30
         start "stroke" => {"colour" => "#1f2a30", "width_mm" => 0.3}
         part :fill, Scene::Fill::TYPE
         part :stroke, Scene::Stroke::TYPE, default: {"width_mm" => 0.3}, under: {"join" => "miter"}

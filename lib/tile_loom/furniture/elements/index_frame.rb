@@ -15,6 +15,8 @@ module TileLoom
         part :colour, Values::Types::COLOUR, default: View::IndexMap::THREAD, about: "Of the cells and their names."
         part :face, Values::Types::FACE, default: "sans-bold"
 
+        def self.turns? = false
+
         def shows_index? = true
 
         def nodes(sheet, box)

@@ -6,6 +6,7 @@ module TileLoom
       # What the symbols of the visible layers mean: a row for each rule that the sheet shows.
       class Legend < Element
         kind "legend", "Legend", rank: 5
+        size_mm 50, 80
         start "size_pt" => 8, "pitch_mm" => 5.4
         part :pitch_mm, number(above: 0, most: 100), default: 5.2
         part :face, Values::Types::FACE, default: "sans"
@@ -13,6 +14,8 @@ module TileLoom
         part :colour, Values::Types::COLOUR, default: "#1f2a30"
 
         SWATCH_MM = 8.0
+
+        def self.turns? = false
 
         def nodes(sheet, box)
           rows(sheet)

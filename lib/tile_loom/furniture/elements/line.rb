@@ -6,6 +6,7 @@ module TileLoom
       # A straight line across its box: from the upper left to the lower right corner, or rising.
       class Line < Element
         kind "line", "Line", rank: 8
+        size_mm 40, 0
         start "stroke" => {"colour" => "#1f2a30", "width_mm" => 0.3}
         part :stroke, Scene::Stroke::TYPE, default: {"width_mm" => 0.3}
         part :slope, choice("down", "up"), default: "down"

@@ -14,6 +14,8 @@ module TileLoom
 
         part :match_lines, MatchLines.type, about: "Where neighbouring sheets take over, with their names."
 
+        def self.turns? = false
+
         def decides_cells? = true
 
         def nodes(sheet, _box)

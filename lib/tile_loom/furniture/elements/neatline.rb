@@ -6,6 +6,7 @@ module TileLoom
       # The line that bounds the page's content.
       class Neatline < Element
         kind "neatline", "Neatline", rank: 6
+        size_mm 100, 80
         start "stroke" => {"width_mm" => 0.5}
         part :stroke, Scene::Stroke::TYPE, default: {"width_mm" => 0.5}
 
@@ -16,3 +17,5 @@ module TileLoom
     end
   end
 end
+
+def self.turns? = false

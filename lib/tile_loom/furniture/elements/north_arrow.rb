@@ -7,6 +7,7 @@ module TileLoom
       # turns with the frame. The letter at its tip stays upright.
       class NorthArrow < Element
         kind "north_arrow", "North arrow", rank: 4
+        size_mm 18, 22
         part :colour, Values::Types::COLOUR, default: "#1f2a30"
         part :north, choice("grid", "true", "magnetic"), default: "grid", about: "Which north it points to."
         part :form, text(most: 40), default: "needle", about: "One of the shipped drawings."
@@ -19,6 +20,8 @@ module TileLoom
 
         # How much of the smaller side arrow and letter take; the letter's height and its distance from the tip.
         ARROW, LETTER, APART = 0.72, 0.16, 0.1
+
+        def self.turns? = false
 
         def nodes(sheet, box)
           norths = norths(sheet, box)

@@ -7,6 +7,7 @@ module TileLoom
       # drawn further apart than they are, are marked as not to scale.
       class NorthDiagram < Element
         kind "north_diagram", "Declination diagram", rank: 15
+        size_mm 34, 44
         part :face, Values::Types::FACE, default: "sans"
         part :size_pt, Values::Types::SIZE_PT, default: 6.5
         part :colour, Values::Types::COLOUR, default: "#1f2a30"

@@ -7,6 +7,7 @@ module TileLoom
       # as large as its box lets it be, or filling the box and cut by it.
       class Picture < Element
         kind "picture", "Picture", rank: 11
+        size_mm 20, 20
         start "drawing" => "flag", "colour" => "#1f2a30"
         define nil, oneOf: [{"required" => ["drawing"]}, {"required" => ["picture"]}]
         part :drawing, Values::Types::ID, about: "One of the book's own markers, or of the shipped ones."

@@ -12,6 +12,7 @@ module TileLoom
         }
 
         kind "scale_bar", "Scale bar", rank: 3
+        size_mm 60, 9
         take Bar::Style.parts
         part :frame, Values::Types::ID, about: "The frame whose scale it has; the page's own where none is named."
         part :measured,

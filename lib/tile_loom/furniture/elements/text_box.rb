@@ -7,6 +7,7 @@ module TileLoom
       # to fit, down to a least size.
       class TextBox < Element
         kind "text", "Text", rank: 2
+        size_mm 50, 8
         start "text" => "Text", "size_pt" => 10
         part :text, text(most: 10_000), required: true
         part :face, Values::Types::FACE, default: "sans"

@@ -1,0 +1,13 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Data
+    module Formats
+      # FlatGeobuf.
+      class Fgb < Format
+        kind "fgb", "FlatGeobuf", rank: 7
+        reads ".fgb", drivers: %w[FlatGeobuf]
+      end
+    end
+  end
+end
