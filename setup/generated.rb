@@ -12,6 +12,7 @@ module Setup
     SCHEMA = File.join(Shell::ROOT, "docs/book.schema.json")
     TYPES = File.join(FrontEnd::WEB, "src/generated/book.ts")
     KINDS = File.join(FrontEnd::WEB, "src/generated/kinds.ts")
+    DEFAULTS = File.join(FrontEnd::WEB, "src/generated/defaults.ts")
 
     # check: writes nothing and says which files are stale. Returns the exit status.
     def run(check: false)
@@ -27,6 +28,7 @@ module Setup
       {
         SCHEMA => declared.fetch("schema"),
         TYPES => front_end("types.mjs", declared.fetch("schema")),
+        DEFAULTS => front_end("defaults.mjs", declared.fetch("schema")),
         KINDS => front_end("kinds.mjs", JSON.generate(declared.except("schema")))
       }
     end

@@ -5,6 +5,8 @@ import { Choice } from "../fields/Choice";
 import { Colour } from "../fields/Colour";
 import { Measured } from "../fields/Measured";
 import { ColourBeside } from "../fields/ColourBeside";
+import { filled } from "../fields/filled";
+import { defaults } from "../generated/defaults";
 
 // What bounds the map; its steps follow a grid of the frame, or are even.
 export function BorderFields({
@@ -15,35 +17,28 @@ export function BorderFields({
   onKeep: (border: Border) => Promise<unknown>;
 }) {
   const border = frame.border ?? {};
-  const kind = border.kind ?? "plain";
+  const shown = filled(border, defaults.border);
+  const kind = shown.kind;
   const keep = (patch: Partial<Border>) => onKeep({ ...border, ...patch });
   const grids = frame.grids ?? [];
   const steps = border.steps?.mm ? "even" : (border.steps?.grid ?? grids[0]?.id ?? "even");
   return (
     <ColourBeside
-      colour={
-        <Colour label="Colour of the border" value={border.colour ?? "#1f2a30"} onKeep={(colour) => keep({ colour })} />
-      }
+      colour={<Colour label="Colour of the border" value={shown.colour} onKeep={(colour) => keep({ colour })} />}
     >
       <Choice label="Border" value={kind} choices={borders} onChoose={(chosen) => keep({ kind: chosen })} />
       <Measured
         label="Line, mm"
-        value={border.width_mm ?? 0.35}
+        value={shown.width_mm}
         least={0.01}
         most={20}
         onKeep={(width_mm) => keep({ width_mm })}
       />
-      <Measured
-        label="Margin, mm"
-        value={border.gap_mm ?? 0}
-        least={0}
-        most={50}
-        onKeep={(gap_mm) => keep({ gap_mm })}
-      />
-      {(border.gap_mm ?? 0) > 0 && (
+      <Measured label="Margin, mm" value={shown.gap_mm} least={0} most={50} onKeep={(gap_mm) => keep({ gap_mm })} />
+      {shown.gap_mm > 0 && (
         <Measured
           label="Inner line, mm"
-          value={border.inner?.width_mm ?? 0.15}
+          value={filled(border.inner, defaults.border_inner).width_mm}
           least={0}
           most={10}
           onKeep={(width_mm) => keep({ inner: { ...border.inner, width_mm } })}
@@ -92,19 +87,14 @@ export function BorderFields({
         <Box
           sx={{ gridColumn: "1 / -1", display: "flex", flexWrap: "wrap", alignItems: "center", gap: 1, fontSize: 13 }}
         >
-          dark{" "}
-          <Colour
-            label="Dark steps"
-            value={border.dark ?? border.colour ?? "#1f2a30"}
-            onKeep={(dark) => keep({ dark })}
-          />
-          light <Colour label="Light steps" value={border.light ?? "#ffffff"} onKeep={(light) => keep({ light })} />
+          dark <Colour label="Dark steps" value={border.dark ?? shown.colour} onKeep={(dark) => keep({ dark })} />
+          light <Colour label="Light steps" value={shown.light} onKeep={(light) => keep({ light })} />
           <FormControlLabel
             sx={{ m: 0 }}
             control={
               <Checkbox
                 size="small"
-                checked={border.corner_blocks ?? false}
+                checked={shown.corner_blocks}
                 onChange={(event) =>
                   void keep({ corner_blocks: event.target.checked || undefined }).catch(() => undefined)
                 }

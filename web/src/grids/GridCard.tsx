@@ -15,6 +15,8 @@ import { GridTold } from "./GridList";
 import { GridLabelFields } from "./GridLabelFields";
 import { useTrial } from "./useGrids";
 import { ColourBeside } from "../fields/ColourBeside";
+import { filled } from "../fields/filled";
+import { defaults } from "../generated/defaults";
 
 interface GridCardProps {
   frame: GriddedElement;
@@ -33,6 +35,7 @@ const REST_MS = 450;
 
 // One coordinate grid: it is set with the map in view, and what is being tried shows as ghost lines.
 export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }: GridCardProps) {
+  const shown = filled(grid, defaults.grid);
   const book = useBook();
   const { ask } = useChange();
   const [draft, setDraft] = useState<Grid | null>(null);
@@ -134,7 +137,7 @@ export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }:
         {!fixed && (
           <Choice
             label="One interval for"
-            value={grid.fitted ?? "sheet"}
+            value={shown.fitted}
             choices={[
               ["sheet", "each sheet’s scale"],
               ["book", "the whole book"],
@@ -181,13 +184,13 @@ export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }:
             size="small"
             min={NARROWEST}
             max={WIDEST}
-            value={draft?.target_mm ?? grid.target_mm ?? 40}
+            value={draft?.target_mm ?? shown.target_mm}
             valueLabelDisplay="off"
             onChange={(_, value) => setDraft({ ...grid, target_mm: value })}
             onChangeCommitted={(_, value) => settle(value)}
           />
           <Box sx={{ fontSize: 13, whiteSpace: "nowrap", minWidth: 86 }}>
-            about {draft?.target_mm ?? grid.target_mm ?? 40} mm
+            about {draft?.target_mm ?? shown.target_mm} mm
           </Box>
         </Box>
       )}
@@ -219,7 +222,7 @@ export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }:
       <Heading text="Grid" />
       <Choice
         label="Drawn on"
-        value={grid.drawn_on ?? "all"}
+        value={shown.drawn_on}
         choices={[
           ["all", "all sheets"],
           ["unrotated", "sheets without rotation"],
@@ -389,7 +392,9 @@ const DASHES: Record<string, number[] | undefined> = {
 };
 
 function Look({ grid, keep }: { grid: Grid; keep: (patch: Partial<Grid>) => Promise<unknown> }) {
-  const look = grid.look ?? "lines";
+  const drawn = filled(grid.stroke, defaults.stroke);
+  const shown = filled(grid, defaults.grid);
+  const look = shown.look;
   const shapes = look === "dots" || look === "squares";
   const stroke = (patch: Partial<Grid["stroke"]>) => keep({ stroke: { ...grid.stroke, ...patch } });
   const dash =
@@ -400,7 +405,7 @@ function Look({ grid, keep }: { grid: Grid; keep: (patch: Partial<Grid>) => Prom
       colour={
         <Colour
           label={`Colour of ${grid.title ?? grid.id}`}
-          value={grid.stroke.colour ?? "#1f2a30"}
+          value={drawn.colour}
           onKeep={(colour) => stroke({ colour })}
         />
       }
@@ -409,7 +414,7 @@ function Look({ grid, keep }: { grid: Grid; keep: (patch: Partial<Grid>) => Prom
       {shapes ? (
         <Measured
           label="Size, mm"
-          value={grid.size_mm ?? 0.6}
+          value={shown.size_mm}
           least={0.05}
           most={50}
           onKeep={(size_mm) => keep({ size_mm })}
@@ -417,25 +422,19 @@ function Look({ grid, keep }: { grid: Grid; keep: (patch: Partial<Grid>) => Prom
       ) : (
         <Measured
           label="Width, mm"
-          value={grid.stroke.width_mm ?? 0.2}
+          value={drawn.width_mm}
           least={0.01}
           most={10}
           onKeep={(width_mm) => stroke({ width_mm })}
         />
       )}
       {look === "crosses" && (
-        <Measured
-          label="Arms, mm"
-          value={grid.arm_mm ?? 2}
-          least={0.1}
-          most={100}
-          onKeep={(arm_mm) => keep({ arm_mm })}
-        />
+        <Measured label="Arms, mm" value={shown.arm_mm} least={0.1} most={100} onKeep={(arm_mm) => keep({ arm_mm })} />
       )}
       {look === "ticks" && (
         <Measured
           label="Length, mm"
-          value={grid.tick_mm ?? 2}
+          value={shown.tick_mm}
           least={0.1}
           most={100}
           onKeep={(tick_mm) => keep({ tick_mm })}
@@ -444,7 +443,7 @@ function Look({ grid, keep }: { grid: Grid; keep: (patch: Partial<Grid>) => Prom
       {look === "ticks" && (
         <Choice
           label="Ticks lie"
-          value={grid.ticks ?? "inside"}
+          value={shown.ticks}
           choices={[
             ["inside", "inside"],
             ["outside", "outside"],
@@ -463,7 +462,7 @@ function Look({ grid, keep }: { grid: Grid; keep: (patch: Partial<Grid>) => Prom
       )}
       <Measured
         label="Opacity, %"
-        value={Math.round((grid.stroke.opacity ?? 1) * 100)}
+        value={Math.round(drawn.opacity * 100)}
         least={0}
         most={100}
         onKeep={(percent) => stroke({ opacity: percent / 100 })}
@@ -482,7 +481,7 @@ function Look({ grid, keep }: { grid: Grid; keep: (patch: Partial<Grid>) => Prom
       {every && !shapes && (
         <Measured
           label="Index line width, mm"
-          value={grid.index_lines?.stroke?.width_mm ?? (grid.stroke.width_mm ?? 0.2) * 2}
+          value={grid.index_lines?.stroke?.width_mm ?? drawn.width_mm * 2}
           least={0.01}
           most={10}
           onKeep={(width_mm) => keep({ index_lines: { every, stroke: { ...grid.index_lines?.stroke, width_mm } } })}
@@ -498,7 +497,7 @@ function Look({ grid, keep }: { grid: Grid; keep: (patch: Partial<Grid>) => Prom
       <Choice
         label="Draw order"
         wide
-        value={grid.draw_order ?? "above"}
+        value={shown.draw_order}
         choices={[
           ["above", "above the layers"],
           ["below", "below the layers"],

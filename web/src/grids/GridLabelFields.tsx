@@ -5,6 +5,8 @@ import { Choice } from "../fields/Choice";
 import { Colour } from "../fields/Colour";
 import { Measured } from "../fields/Measured";
 import { ColourBeside } from "../fields/ColourBeside";
+import { filled } from "../fields/filled";
+import { defaults } from "../generated/defaults";
 
 const SIDES: Edge[] = ["top", "right", "bottom", "left"];
 const DEFAULT: GridLabels = { sides: [], size_pt: 6.5, label_gap_mm: 1.2 };
@@ -21,6 +23,7 @@ export function GridLabelFields({
 }) {
   const book = useBook();
   const now = labels ?? DEFAULT;
+  const shown = filled(now, defaults.grid_labels);
   const keep = (patch: Partial<GridLabels>) => onKeep({ ...now, ...patch });
   const toggle = (side: Edge, on: boolean) => {
     const sides = SIDES.filter((known) => (known === side ? on : now.sides.includes(known)));
@@ -47,17 +50,11 @@ export function GridLabelFields({
       </Box>
       {labels && (
         <ColourBeside
-          colour={
-            <Colour
-              label="Colour of the labels"
-              value={now.colour ?? "#1f2a30"}
-              onKeep={(colour) => keep({ colour })}
-            />
-          }
+          colour={<Colour label="Colour of the labels" value={shown.colour} onKeep={(colour) => keep({ colour })} />}
         >
           <Choice
             label="Position"
-            value={now.position ?? "outside"}
+            value={shown.position}
             choices={[
               ["outside", "outside"],
               ["inside", "on the lines"],
@@ -66,7 +63,7 @@ export function GridLabelFields({
           />
           <Measured
             label="Size, pt"
-            value={now.size_pt ?? 6}
+            value={shown.size_pt}
             least={1}
             most={100}
             onKeep={(size_pt) => keep({ size_pt })}
@@ -74,7 +71,7 @@ export function GridLabelFields({
           <Choice
             label="Orientation"
             wide
-            value={now.orientation ?? "along_edge"}
+            value={shown.orientation}
             choices={[
               ["along_edge", "along the edge"],
               ["level", "level"],
@@ -84,14 +81,14 @@ export function GridLabelFields({
           />
           <Measured
             label="Label gap, mm"
-            value={now.label_gap_mm ?? 1.2}
+            value={shown.label_gap_mm}
             least={0}
             most={100}
             onKeep={(label_gap_mm) => keep({ label_gap_mm })}
           />
           <Choice
             label="Typeface"
-            value={now.face ?? "sans"}
+            value={shown.face}
             choices={book.faces.map(
               (face) =>
                 [
@@ -103,7 +100,7 @@ export function GridLabelFields({
           />
           <Choice
             label="Written"
-            value={now.form ?? "full"}
+            value={shown.form}
             choices={[
               ["full", "in full"],
               ["short", "short, ends in full"],
@@ -138,7 +135,7 @@ export function GridLabelFields({
             <>
               <Choice
                 label="Thousands"
-                value={now.thousands ?? "thin"}
+                value={shown.thousands}
                 choices={[
                   ["thin", "402 000"],
                   ["comma", "402,000"],
@@ -170,7 +167,7 @@ export function GridLabelFields({
           <Choice
             label="Lines labelled"
             wide
-            value={now.families ?? "main"}
+            value={shown.families}
             choices={[
               ["main", "main family"],
               ["both", "both families"],
@@ -202,16 +199,16 @@ export function GridLabelFields({
           {angles ? (
             <Ticked
               label="leading zeros, as in 007°"
-              on={now.zeros ?? false}
+              on={shown.zeros}
               onKeep={(zeros) => keep({ zeros: zeros || undefined })}
             />
           ) : (
-            <Ticked label="with the unit" on={now.unit ?? false} onKeep={(unit) => keep({ unit: unit || undefined })} />
+            <Ticked label="with the unit" on={shown.unit} onKeep={(unit) => keep({ unit: unit || undefined })} />
           )}
           {!inside && (
             <Ticked
               label="corners of the frame in full"
-              on={now.corners ?? false}
+              on={shown.corners}
               onKeep={(corners) => keep({ corners: corners || undefined })}
             />
           )}

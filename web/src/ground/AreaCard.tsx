@@ -14,6 +14,8 @@ import { areaOf, partsOf } from "../api/area";
 import type { Ring } from "./ArrivalCard";
 import { ConditionEditor } from "./ConditionEditor";
 import { useAttributes, type Attribute } from "../api/useAttributes";
+import { filled } from "../fields/filled";
+import { defaults } from "../generated/defaults";
 
 const NONE: Attribute[] = [];
 
@@ -30,6 +32,7 @@ export function AreaCard({
   onBack: () => void;
 }) {
   const book = useBook();
+  const shown = filled(book.document.index, defaults.index);
   const { change } = useChange();
   const [problem, setProblem] = useState<string | null>(null);
   const parts = partsOf(book.document.index.area);
@@ -53,11 +56,7 @@ export function AreaCard({
         All layers
       </Button>
       <Told onRings={onRings} />
-      <Field
-        label="Buffer"
-        value={book.document.index.buffer ?? "0 m"}
-        onKeep={(buffer) => change("Buffer", { index: { buffer } })}
-      />
+      <Field label="Buffer" value={shown.buffer} onKeep={(buffer) => change("Buffer", { index: { buffer } })} />
       <Typography component="h3" sx={{ fontSize: 14, fontWeight: 700, mt: 2 }}>
         Layers
       </Typography>

@@ -15,6 +15,8 @@ import { RuleMaker } from "./RuleMaker";
 import { useAttributes, type Attribute } from "../api/useAttributes";
 import { FileInput } from "../fields/FileInput";
 import { dataEndings, layerFormats } from "../generated/kinds";
+import { filled } from "../fields/filled";
+import { defaults } from "../generated/defaults";
 
 type Put = (label: string, layer: Layer) => Promise<unknown>;
 
@@ -167,6 +169,7 @@ function UpdateFromFile({ layer, arrivals }: { layer: Layer; arrivals: Arrivals 
 
 // How strongly a layer shows, between which scales, with sizes that stay or that follow the ground.
 function Appearance({ layer, put }: { layer: Layer; put: Put }) {
+  const shown = filled(layer, defaults.layer);
   const book = useBook();
   const scales = layer.visible_scales ?? {};
   const range = async (end: "largest" | "smallest", text: string) => {
@@ -188,7 +191,7 @@ function Appearance({ layer, put }: { layer: Layer; put: Put }) {
     <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr)", gap: 1, alignItems: "end" }}>
       <Field
         label="Layer opacity, %"
-        value={String(Math.round((layer.opacity ?? 1) * 100))}
+        value={String(Math.round(shown.opacity * 100))}
         onKeep={async (text) => {
           const percent = readNumber(text);
           if (percent === null || percent < 0 || percent > 100) throw new Error("Enter a value from 0 to 100 %.");
@@ -246,6 +249,7 @@ interface Label {
 
 function Names({ layer, attributes, put }: { layer: Layer; attributes: Attribute[]; put: Put }) {
   const label = layer.label as Label | undefined;
+  const shown = filled(label, defaults.layer_label);
   const choose = (attribute: string) =>
     put(
       `Names of ${layer.title}`,
@@ -270,7 +274,7 @@ function Names({ layer, attributes, put }: { layer: Layer; attributes: Attribute
       {label && (
         <Field
           label="Size, pt"
-          value={String(label.size_pt ?? 7)}
+          value={String(shown.size_pt)}
           onKeep={async (text) => {
             const size_pt = readNumber(text);
             if (size_pt === null || size_pt <= 0) throw new Error("Write points, such as 7.");

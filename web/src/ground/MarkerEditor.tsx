@@ -9,6 +9,8 @@ import { Colour } from "../fields/Colour";
 import { Measured } from "../fields/Measured";
 import { Part } from "./SymbolEditor";
 import { FileInput } from "../fields/FileInput";
+import { filled } from "../fields/filled";
+import { defaults } from "../generated/defaults";
 
 // The mark of a point: one of the drawings, its colour and size, a line round it.
 export function MarkerEditor({
@@ -21,6 +23,7 @@ export function MarkerEditor({
   onKeep: (marker: Marker) => Promise<unknown>;
 }) {
   const outline = marker.outline;
+  const shown = filled(outline, defaults.stroke);
   return (
     <>
       <Part
@@ -52,14 +55,14 @@ export function MarkerEditor({
           colour={
             <Colour
               label={`Colour of the line round the mark of ${name}`}
-              value={outline.colour ?? "#ffffff"}
+              value={shown.colour}
               onKeep={(colour) => onKeep({ ...marker, outline: { ...outline, colour } })}
             />
           }
         >
           <Measured
             label="Width, mm"
-            value={outline.width_mm ?? 0.2}
+            value={shown.width_mm}
             least={0.01}
             most={20}
             onKeep={(width_mm) => onKeep({ ...marker, outline: { ...outline, width_mm } })}

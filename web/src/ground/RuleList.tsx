@@ -11,6 +11,8 @@ import { inWords } from "./conditions";
 import { Swatch } from "./Swatch";
 import { SymbolEditor } from "./SymbolEditor";
 import type { Attribute } from "../api/useAttributes";
+import { filled } from "../fields/filled";
+import { defaults } from "../generated/defaults";
 
 type Put = (label: string, layer: Layer) => Promise<unknown>;
 
@@ -26,6 +28,7 @@ export function RuleList({
   attributes: Attribute[];
   put: Put;
 }) {
+  const shown = filled(layer, defaults.layer);
   const [open, setOpen] = useState(layer.rules.length === 1 ? 0 : -1);
   const rules = layer.rules;
   const keep = (fresh: Rule[], label = `Style of ${layer.title}`) => put(label, { ...layer, rules: fresh });
@@ -62,7 +65,7 @@ export function RuleList({
         select
         fullWidth
         label="A feature is drawn by"
-        value={layer.match ?? "first"}
+        value={shown.match}
         sx={{ mb: 0.5 }}
         onChange={(event) =>
           void put(`Rules of ${layer.title}`, { ...layer, match: event.target.value as "first" | "all" })

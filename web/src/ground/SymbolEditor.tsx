@@ -9,6 +9,8 @@ import { Field } from "../fields/Field";
 import { Measured } from "../fields/Measured";
 import { MarkerEditor } from "./MarkerEditor";
 import { ColourBeside } from "../fields/ColourBeside";
+import { filled } from "../fields/filled";
+import { defaults } from "../generated/defaults";
 
 type Keep = (symbol: MapSymbol) => Promise<unknown>;
 
@@ -50,6 +52,7 @@ export function SymbolEditor({
   name: string;
   onKeep: Keep;
 }) {
+  const fill = filled(symbol.fill, defaults.fill);
   const strokes = symbol.strokes ?? [];
   const area = kind === "area" || kind === "mixed";
   const stroke = (index: number, patch: Partial<Stroke>) =>
@@ -62,7 +65,12 @@ export function SymbolEditor({
     onKeep({
       ...symbol,
       strokes: [
-        { ...strokes[0], colour: "#4a4038", width_mm: round((strokes[0]?.width_mm ?? 0.2) + 0.3), opacity: 1 },
+        {
+          ...strokes[0],
+          colour: "#4a4038",
+          width_mm: round(filled(strokes[0], defaults.stroke).width_mm + 0.3),
+          opacity: 1,
+        },
         ...strokes,
       ],
     });
@@ -83,7 +91,7 @@ export function SymbolEditor({
         >
           <Measured
             label="Opacity, %"
-            value={Math.round((symbol.fill.opacity ?? 1) * 100)}
+            value={Math.round(fill.opacity * 100)}
             least={0}
             most={100}
             onKeep={(percent) => onKeep({ ...symbol, fill: { ...symbol.fill!, opacity: percent / 100 } })}
@@ -164,6 +172,7 @@ function StrokePart({
   onChange: (patch: Partial<Stroke>) => Promise<unknown>;
   onRemove: () => Promise<unknown>;
 }) {
+  const drawn = filled(stroke, defaults.stroke);
   const [more, setMore] = useState(false);
   return (
     <Part
@@ -173,17 +182,11 @@ function StrokePart({
       more={more}
       onMore={() => setMore(!more)}
       about={name}
-      colour={
-        <Colour
-          label={`Colour of ${name}`}
-          value={stroke.colour ?? "#1f2a30"}
-          onKeep={(colour) => onChange({ colour })}
-        />
-      }
+      colour={<Colour label={`Colour of ${name}`} value={drawn.colour} onKeep={(colour) => onChange({ colour })} />}
     >
       <Measured
         label="Width, mm"
-        value={stroke.width_mm ?? 0.2}
+        value={drawn.width_mm}
         least={0.01}
         most={100}
         onKeep={(width_mm) => onChange({ width_mm })}
@@ -198,16 +201,11 @@ function StrokePart({
       />
       {more && (
         <>
-          <Choice label="Ends" value={stroke.cap ?? "butt"} choices={CAPS} onChoose={(cap) => onChange({ cap })} />
-          <Choice
-            label="Corners"
-            value={stroke.join ?? "round"}
-            choices={JOINS}
-            onChoose={(join) => onChange({ join })}
-          />
+          <Choice label="Ends" value={drawn.cap} choices={CAPS} onChoose={(cap) => onChange({ cap })} />
+          <Choice label="Corners" value={drawn.join} choices={JOINS} onChoose={(join) => onChange({ join })} />
           <Measured
             label="Opacity, %"
-            value={Math.round((stroke.opacity ?? 1) * 100)}
+            value={Math.round(drawn.opacity * 100)}
             least={0}
             most={100}
             onKeep={(percent) => onChange({ opacity: percent / 100 })}
@@ -236,6 +234,7 @@ function PatternPart({
   onKeep: (pattern: Pattern) => Promise<unknown>;
   onRemove: () => Promise<unknown>;
 }) {
+  const shown = filled(pattern, defaults.symbol_pattern);
   return (
     <Part
       title="Pattern"
@@ -244,7 +243,7 @@ function PatternPart({
       colour={
         <Colour
           label={`Pattern colour of ${name}`}
-          value={pattern.colour ?? "#1f2a30"}
+          value={shown.colour}
           onKeep={(colour) => onKeep({ ...pattern, colour })}
         />
       }
@@ -252,21 +251,21 @@ function PatternPart({
       <Choice label="Of" value={pattern.kind} choices={PATTERNS} onChoose={(kind) => onKeep({ ...pattern, kind })} />
       <Measured
         label="Apart, mm"
-        value={pattern.spacing_mm ?? 2}
+        value={shown.spacing_mm}
         least={0.2}
         most={200}
         onKeep={(spacing_mm) => onKeep({ ...pattern, spacing_mm })}
       />
       <Measured
         label="Width, mm"
-        value={pattern.width_mm ?? 0.15}
+        value={shown.width_mm}
         least={0.01}
         most={100}
         onKeep={(width_mm) => onKeep({ ...pattern, width_mm })}
       />
       <Measured
         label="Rotation, ° clockwise"
-        value={pattern.angle_deg ?? 0}
+        value={shown.angle_deg}
         least={-360}
         most={360}
         onKeep={(angle_deg) => onKeep({ ...pattern, angle_deg })}

@@ -23,7 +23,7 @@ import { PositionFields } from "./PositionFields";
 import { ScaleBarFields } from "./ScaleBarFields";
 import { PanelFields, SlopeField, TextFields, TypeFields } from "./TextFields";
 import { titleOf, type Elements } from "./useElements";
-import { elementTitles, isFrame, rotates } from "./kinds";
+import { elementTitles, isFrame, rotates, whole } from "./kinds";
 
 const SIDES: { side: Side; title: string }[] = [
   { side: "left", title: "Left" },
@@ -188,7 +188,7 @@ function Settings({ element, elements }: { element: Element; elements: Elements 
         <Box sx={{ mt: 1, width: 110 }}>
           <Measured
             label="Rotation, ° clockwise"
-            value={element.rotation_deg ?? 0}
+            value={whole(element).rotation_deg}
             least={-360}
             most={360}
             onKeep={(rotation_deg) => keep({ rotation_deg: rotation_deg === 0 ? undefined : rotation_deg })}
@@ -220,14 +220,10 @@ function Settings({ element, elements }: { element: Element; elements: Elements 
         <>
           <Heading text="Look" />
           <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
-            <Colour
-              label="Colour of the diagram"
-              value={element.colour ?? "#1f2a30"}
-              onKeep={(colour) => keep({ colour })}
-            />
+            <Colour label="Colour of the diagram" value={whole(element).colour} onKeep={(colour) => keep({ colour })} />
             <Measured
               label="Size, pt"
-              value={element.size_pt ?? (element.kind === "adjoining" ? 7 : 6.5)}
+              value={whole(element).size_pt}
               least={1}
               most={100}
               onKeep={(size_pt) => keep({ size_pt })}
@@ -238,11 +234,7 @@ function Settings({ element, elements }: { element: Element; elements: Elements 
       {(element.kind === "index_frame" || element.kind === "locator") && (
         <>
           <Heading text="Cells" />
-          <Colour
-            label="Colour of the cells"
-            value={element.colour ?? (element.kind === "index_frame" ? "#8c2f39" : "#545c60")}
-            onKeep={(colour) => keep({ colour })}
-          />
+          <Colour label="Colour of the cells" value={whole(element).colour} onKeep={(colour) => keep({ colour })} />
         </>
       )}
       {element.kind === "line" && (
@@ -308,6 +300,7 @@ function PictureFields({
   element: Picture;
   onKeep: (patch: Partial<Picture>) => Promise<unknown>;
 }) {
+  const shown = whole(element);
   const book = useBook();
   const shipped = useQuery({
     queryKey: ["markers"],
@@ -332,11 +325,7 @@ function PictureFields({
     <Box sx={{ display: "grid", gap: 1 }}>
       <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
         {!element.picture && (
-          <Colour
-            label="Colour of the drawing"
-            value={element.colour ?? "#1f2a30"}
-            onKeep={(colour) => onKeep({ colour })}
-          />
+          <Colour label="Colour of the drawing" value={shown.colour} onKeep={(colour) => onKeep({ colour })} />
         )}
         <TextField
           select
@@ -361,7 +350,7 @@ function PictureFields({
         <TextField
           select
           label="In its box"
-          value={element.fit ?? "inside"}
+          value={shown.fit}
           onChange={(event) => void onKeep({ fit: event.target.value as Picture["fit"] }).catch(() => undefined)}
         >
           <MenuItem value="inside">whole, in its proportion</MenuItem>

@@ -7,6 +7,7 @@ import { Field } from "../fields/Field";
 import { Choice } from "../fields/Choice";
 import { Colour } from "../fields/Colour";
 import { Told } from "./Told";
+import { whole } from "./kinds";
 
 // North in some languages: the letter at the tip.
 const LETTERS: readonly (readonly [string, string])[] = [
@@ -29,13 +30,14 @@ export function NorthArrowFields({
   element: ElementOf<"north_arrow">;
   onKeep: (patch: Partial<ElementOf<"north_arrow">>) => Promise<unknown>;
 }) {
+  const shown = whole(element);
   const forms = useQuery({
     queryKey: ["north-arrows"],
     queryFn: ({ signal }) => get<Drawing[]>("/api/north-arrows", signal),
     staleTime: Infinity,
   });
-  const form = element.form ?? "needle",
-    letter = element.letter ?? "N";
+  const form = shown.form,
+    letter = shown.letter;
   const known = LETTERS.some(([mark]) => mark === letter);
   return (
     <>
@@ -68,17 +70,13 @@ export function NorthArrowFields({
         ))}
       </Box>
       <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
-        <Colour
-          label="Colour of the arrow"
-          value={element.colour ?? "#1f2a30"}
-          onKeep={(colour) => onKeep({ colour })}
-        />
+        <Colour label="Colour of the arrow" value={shown.colour} onKeep={(colour) => onKeep({ colour })} />
         <Box
           sx={{ flex: 1, minWidth: 0, display: "grid", gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr)", gap: 1 }}
         >
           <Choice
             label="Points to"
-            value={element.north ?? "grid"}
+            value={shown.north}
             choices={[
               ["grid", "grid north"],
               ["true", "true north"],

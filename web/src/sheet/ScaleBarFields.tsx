@@ -14,7 +14,7 @@ import { useLayout } from "./layout";
 import { Told } from "./Told";
 import { titleOf } from "./useElements";
 import { FileInput } from "../fields/FileInput";
-import { isGridded } from "./kinds";
+import { isGridded, whole } from "./kinds";
 
 type Keep = (patch: Partial<ScaleBarElement>) => Promise<unknown>;
 
@@ -48,10 +48,11 @@ const GRID = {
 
 // A scale bar: what it counts, how it is marked and drawn; what it comes to is told above.
 export function ScaleBarFields({ element, onKeep }: { element: ScaleBarElement; onKeep: Keep }) {
+  const shown = whole(element);
   const { layout } = useLayout();
   const frames = layout.elements.filter(isGridded);
   const own = frames.find((known) => known.kind !== "locator");
-  const style = element.style ?? "chequered";
+  const style = shown.style;
   const ticked = style === "ticked_line" || style === "two_units";
   const paced = [element.units, element.second_units].includes("paces"),
     walked = [element.units, element.second_units].includes("minutes");
@@ -61,12 +62,7 @@ export function ScaleBarFields({ element, onKeep }: { element: ScaleBarElement; 
       <Heading text="Scale bar" />
       <Told id={element.id} />
       <Box sx={{ ...GRID, mt: 1 }}>
-        <Choice
-          label="Units"
-          value={element.units ?? "metric"}
-          choices={UNITS}
-          onChoose={(units) => onKeep({ units })}
-        />
+        <Choice label="Units" value={shown.units} choices={UNITS} onChoose={(units) => onKeep({ units })} />
         <Choice
           label="Second units"
           value={element.second_units ?? "none"}
@@ -74,18 +70,12 @@ export function ScaleBarFields({ element, onKeep }: { element: ScaleBarElement; 
           onChoose={(units) => onKeep({ second_units: units === "none" ? undefined : units })}
         />
         {paced && (
-          <Measured
-            label="Pace, m"
-            value={element.pace_m ?? 0.75}
-            least={0.1}
-            most={3}
-            onKeep={(pace_m) => onKeep({ pace_m })}
-          />
+          <Measured label="Pace, m" value={shown.pace_m} least={0.1} most={3} onKeep={(pace_m) => onKeep({ pace_m })} />
         )}
         {walked && (
           <Measured
             label="Walk, km an hour"
-            value={element.walk_kmh ?? 4}
+            value={shown.walk_kmh}
             least={0.1}
             most={30}
             onKeep={(walk_kmh) => onKeep({ walk_kmh })}
@@ -101,7 +91,7 @@ export function ScaleBarFields({ element, onKeep }: { element: ScaleBarElement; 
         <Whole label="Extension left of zero" value={element.extension} onKeep={(extension) => onKeep({ extension })} />
         <Choice
           label="Labelled"
-          value={element.labelled ?? "all"}
+          value={shown.labelled}
           choices={[
             ["all", "every mark"],
             ["alternate", "every second"],
@@ -112,7 +102,7 @@ export function ScaleBarFields({ element, onKeep }: { element: ScaleBarElement; 
         />
         <Choice
           label="Label position"
-          value={element.labels_at ?? "above"}
+          value={shown.labels_at}
           choices={[
             ["above", "above"],
             ["below", "below"],
@@ -121,7 +111,7 @@ export function ScaleBarFields({ element, onKeep }: { element: ScaleBarElement; 
         />
         <Choice
           label="Unit position"
-          value={element.unit_at ?? "last"}
+          value={shown.unit_at}
           choices={[
             ["last", "after the last"],
             ["middle", "in the middle"],
@@ -138,7 +128,7 @@ export function ScaleBarFields({ element, onKeep }: { element: ScaleBarElement; 
         <Whole label="Decimals" value={element.decimals} onKeep={(decimals) => onKeep({ decimals })} />
         <Choice
           label="Thousands"
-          value={element.thousands ?? "comma"}
+          value={shown.thousands}
           choices={[
             ["comma", "1,000"],
             ["thin", "1 000"],
@@ -149,20 +139,15 @@ export function ScaleBarFields({ element, onKeep }: { element: ScaleBarElement; 
         />
         <Choice
           label="Representative fraction"
-          value={element.fraction ?? "none"}
+          value={shown.fraction}
           choices={PLACES}
           onChoose={(fraction) => onKeep({ fraction })}
         />
-        <Choice
-          label="Verbal scale"
-          value={element.verbal ?? "none"}
-          choices={PLACES}
-          onChoose={(verbal) => onKeep({ verbal })}
-        />
-        {(element.verbal ?? "none") !== "none" && (
+        <Choice label="Verbal scale" value={shown.verbal} choices={PLACES} onChoose={(verbal) => onKeep({ verbal })} />
+        {shown.verbal !== "none" && (
           <Choice
             label="Verbal scale in"
-            value={element.verbal_units ?? "metric"}
+            value={shown.verbal_units}
             choices={[
               ["metric", "cm and m"],
               ["imperial", "inches and feet"],
@@ -174,16 +159,8 @@ export function ScaleBarFields({ element, onKeep }: { element: ScaleBarElement; 
       <Heading text="Look" />
       <Box sx={{ display: "flex", gap: 1, alignItems: "flex-start" }}>
         <Box sx={{ pt: 1.75, display: "grid", gap: 0.5 }}>
-          <Colour
-            label="Colour of the bar"
-            value={element.colour ?? "#1f2a30"}
-            onKeep={(colour) => onKeep({ colour })}
-          />
-          <Colour
-            label="Light colour of the bar"
-            value={element.light ?? "#ffffff"}
-            onKeep={(light) => onKeep({ light })}
-          />
+          <Colour label="Colour of the bar" value={shown.colour} onKeep={(colour) => onKeep({ colour })} />
+          <Colour label="Light colour of the bar" value={shown.light} onKeep={(light) => onKeep({ light })} />
         </Box>
         <Box sx={{ flex: 1, minWidth: 0, ...GRID }}>
           <Box sx={{ gridColumn: "1 / -1", display: "grid" }}>
@@ -192,7 +169,7 @@ export function ScaleBarFields({ element, onKeep }: { element: ScaleBarElement; 
           {style === "ticked_line" ? (
             <Choice
               label="Ticks"
-              value={element.ticks ?? "up"}
+              value={shown.ticks}
               choices={[
                 ["up", "up"],
                 ["down", "down"],
@@ -203,7 +180,7 @@ export function ScaleBarFields({ element, onKeep }: { element: ScaleBarElement; 
           ) : (
             <Choice
               label="Alignment"
-              value={element.align ?? "left"}
+              value={shown.align}
               choices={[
                 ["left", "left"],
                 ["centre", "centred"],
@@ -215,7 +192,7 @@ export function ScaleBarFields({ element, onKeep }: { element: ScaleBarElement; 
           {ticked ? (
             <Measured
               label="Ticks, mm"
-              value={element.tick_mm ?? 1.6}
+              value={shown.tick_mm}
               least={0.1}
               most={50}
               onKeep={(tick_mm) => onKeep({ tick_mm })}
@@ -223,7 +200,7 @@ export function ScaleBarFields({ element, onKeep }: { element: ScaleBarElement; 
           ) : (
             <Measured
               label="Height, mm"
-              value={element.height_mm ?? 1.6}
+              value={shown.height_mm}
               least={0.1}
               most={50}
               onKeep={(height_mm) => onKeep({ height_mm })}
@@ -232,7 +209,7 @@ export function ScaleBarFields({ element, onKeep }: { element: ScaleBarElement; 
           {style === "double_chequered" ? (
             <Measured
               label="Between rows, mm"
-              value={element.gap_mm ?? 0}
+              value={shown.gap_mm}
               least={0}
               most={50}
               onKeep={(gap_mm) => onKeep({ gap_mm })}
@@ -240,7 +217,7 @@ export function ScaleBarFields({ element, onKeep }: { element: ScaleBarElement; 
           ) : (
             <Measured
               label="Line, mm"
-              value={element.stroke_mm ?? 0.15}
+              value={shown.stroke_mm}
               least={0.01}
               most={5}
               onKeep={(stroke_mm) => onKeep({ stroke_mm })}
@@ -248,14 +225,14 @@ export function ScaleBarFields({ element, onKeep }: { element: ScaleBarElement; 
           )}
           <Measured
             label="Type size, pt"
-            value={element.size_pt ?? 7}
+            value={shown.size_pt}
             least={1}
             most={100}
             onKeep={(size_pt) => onKeep({ size_pt })}
           />
           <Measured
             label="Label gap, mm"
-            value={element.label_gap_mm ?? 0.8}
+            value={shown.label_gap_mm}
             least={0}
             most={50}
             onKeep={(label_gap_mm) => onKeep({ label_gap_mm })}
@@ -291,7 +268,7 @@ export function ScaleBarFields({ element, onKeep }: { element: ScaleBarElement; 
         />
         <Choice
           label="Scale"
-          value={element.measured ?? "level"}
+          value={shown.measured}
           choices={[
             ["level", "on the ellipsoid"],
             ["grid", "on the projection"],
@@ -300,14 +277,14 @@ export function ScaleBarFields({ element, onKeep }: { element: ScaleBarElement; 
         />
         <Measured
           label="Error limit, %"
-          value={element.error_limit_percent ?? 1}
+          value={shown.error_limit_percent}
           least={0.001}
           most={100}
           onKeep={(error_limit_percent) => onKeep({ error_limit_percent })}
         />
         <Choice
           label="If exceeded"
-          value={element.if_exceeded ?? "warn"}
+          value={shown.if_exceeded}
           choices={[
             ["warn", "warn"],
             ["by_latitude", "a bar by latitude"],
@@ -316,7 +293,7 @@ export function ScaleBarFields({ element, onKeep }: { element: ScaleBarElement; 
         />
         <Choice
           label="One length for"
-          value={element.fitted ?? "book"}
+          value={shown.fitted}
           choices={[
             ["book", "all sheets"],
             ["sheet", "each sheet"],

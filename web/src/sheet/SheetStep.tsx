@@ -26,6 +26,8 @@ import { readLength } from "./lengths";
 import { titleOf, useElements, type Elements } from "./useElements";
 import { elementTitles, traits, type ElementKind } from "./kinds";
 import { elements as elementKinds, pageSizes } from "../generated/kinds";
+import { filled } from "../fields/filled";
+import { defaults } from "../generated/defaults";
 
 // A shipped design is named by its file; a kept one by what it was called.
 const designTitle = (name: string) =>
@@ -333,6 +335,7 @@ function PageCard({ keepPage, elements, onPick, onFullest }: PageCardProps) {
   const { ask } = useChange();
   const { go } = useSheet();
   const { role, layout, frame, guides, keep } = useLayout();
+  const page = filled(layout.page, defaults.layout_page);
   return (
     <Card
       title={role === "key" ? "Index sheet" : "Page"}
@@ -374,7 +377,7 @@ function PageCard({ keepPage, elements, onPick, onFullest }: PageCardProps) {
       <Box sx={{ display: "flex", alignItems: "flex-end", gap: 1, mb: 2 }}>
         <Field
           label="Bleed, mm"
-          value={String(layout.page.bleed_mm ?? 0)}
+          value={String(page.bleed_mm)}
           onKeep={async (text) => {
             const bleed_mm = readLength(text, "mm");
             if (bleed_mm === null || bleed_mm < 0 || bleed_mm > 50) throw new Error("0 to 50");
@@ -386,7 +389,7 @@ function PageCard({ keepPage, elements, onPick, onFullest }: PageCardProps) {
           control={
             <Checkbox
               size="small"
-              checked={layout.page.trim_marks ?? false}
+              checked={page.trim_marks}
               onChange={(event) =>
                 void keepPage("Trim marks", { trim_marks: event.target.checked }).catch(() => undefined)
               }

@@ -11,6 +11,9 @@ import { Choice } from "../fields/Choice";
 import { Colour } from "../fields/Colour";
 import { Measured } from "../fields/Measured";
 import { ColourBeside } from "../fields/ColourBeside";
+import { filled } from "../fields/filled";
+import { defaults } from "../generated/defaults";
+import { whole } from "./kinds";
 
 type Text = ElementOf<"text">;
 type Typed = Text | ElementOf<"grid_note">;
@@ -49,8 +52,9 @@ export function TextFields({ element, onKeep }: { element: Text; onKeep: Keep<Te
 
 // How text is set.
 export function TypeFields({ element, onKeep }: { element: Typed; onKeep: (patch: Type) => Promise<unknown> }) {
+  const shown = whole(element);
   const book = useBook();
-  const face = book.faces.find((known) => known.key === (element.face ?? "sans")) ?? book.faces[0]!;
+  const face = book.faces.find((known) => known.key === shown.face) ?? book.faces[0]!;
   const families = [...new Set(book.faces.map((known) => known.family))];
   const weights = [
     ...new Set(
@@ -76,13 +80,7 @@ export function TypeFields({ element, onKeep }: { element: Typed; onKeep: (patch
   return (
     <Box sx={{ display: "grid", gap: 1.25 }}>
       <ColourBeside
-        colour={
-          <Colour
-            label="Colour of the text"
-            value={element.colour ?? "#1f2a30"}
-            onKeep={(colour) => onKeep({ colour })}
-          />
-        }
+        colour={<Colour label="Colour of the text" value={shown.colour} onKeep={(colour) => onKeep({ colour })} />}
       >
         <Choice
           label="Family"
@@ -98,7 +96,7 @@ export function TypeFields({ element, onKeep }: { element: Typed; onKeep: (patch
         />
         <Measured
           label="Size, pt"
-          value={element.size_pt ?? 9}
+          value={shown.size_pt}
           least={1}
           most={500}
           onKeep={(size_pt) => onKeep({ size_pt })}
@@ -114,30 +112,25 @@ export function TypeFields({ element, onKeep }: { element: Typed; onKeep: (patch
           }
           onChoose={(style) => choose(face.family, face.weight, style === "italic")}
         />
-        <Choice
-          label="Across"
-          value={element.align ?? "left"}
-          choices={ACROSS}
-          onChoose={(align) => onKeep({ align })}
-        />
-        <Choice label="Down" value={element.anchor ?? "top"} choices={DOWN} onChoose={(anchor) => onKeep({ anchor })} />
+        <Choice label="Across" value={shown.align} choices={ACROSS} onChoose={(align) => onKeep({ align })} />
+        <Choice label="Down" value={shown.anchor} choices={DOWN} onChoose={(anchor) => onKeep({ anchor })} />
         <Measured
           label="Line height"
-          value={element.line_height ?? 1.2}
+          value={shown.line_height}
           least={0.5}
           most={5}
           onKeep={(line_height) => onKeep({ line_height })}
         />
         <Measured
           label="Tracking, pt"
-          value={element.tracking_pt ?? 0}
+          value={shown.tracking_pt}
           least={-20}
           most={100}
           onKeep={(tracking_pt) => onKeep({ tracking_pt })}
         />
         <Measured
           label="Padding, mm"
-          value={element.padding_mm ?? 0}
+          value={shown.padding_mm}
           least={0}
           most={200}
           onKeep={(padding_mm) => onKeep({ padding_mm })}
@@ -221,8 +214,9 @@ function LiveText({ onInsert }: { onInsert: (tag: string) => Promise<unknown> })
 // Area colour, line and corner of a text's panel, a box or an ellipse.
 export function PanelFields({ element, onKeep }: { element: Panel; onKeep: Keep<Panel> }) {
   const stroke = element.stroke;
-  const filled = element.kind === "text" || element.kind === "box" || element.kind === "ellipse" ? element : null;
-  const fill = filled?.fill;
+  const drawn = filled(stroke, defaults.stroke);
+  const panel = element.kind === "text" || element.kind === "box" || element.kind === "ellipse" ? element : null;
+  const fill = panel?.fill;
   const rounds = element.kind === "box" || element.kind === "text";
   return (
     <Box sx={{ display: "grid", gap: 1 }}>
@@ -230,7 +224,7 @@ export function PanelFields({ element, onKeep }: { element: Panel; onKeep: Keep<
         {fill && (
           <Colour label="Area colour" value={fill.colour} onKeep={(colour) => onKeep({ fill: { ...fill, colour } })} />
         )}
-        {filled && (
+        {panel && (
           <Button onClick={() => void onKeep({ fill: fill ? undefined : { colour: "#fffdf6" } })}>
             {fill ? "No area colour" : "Area colour"}
           </Button>
@@ -240,14 +234,14 @@ export function PanelFields({ element, onKeep }: { element: Panel; onKeep: Keep<
         {stroke && (
           <Colour
             label="Colour of the line"
-            value={stroke.colour ?? "#1f2a30"}
+            value={drawn.colour}
             onKeep={(colour) => onKeep({ stroke: { ...stroke, colour } })}
           />
         )}
         {stroke && (
           <Measured
             label="Line, mm"
-            value={stroke.width_mm ?? 0.3}
+            value={drawn.width_mm}
             least={0.01}
             most={100}
             onKeep={(width_mm) => onKeep({ stroke: { ...stroke, width_mm } })}
@@ -261,7 +255,7 @@ export function PanelFields({ element, onKeep }: { element: Panel; onKeep: Keep<
         {rounds && (fill || stroke) && (
           <Measured
             label="Corner, mm"
-            value={element.corner_mm ?? 0}
+            value={whole(element).corner_mm}
             least={0}
             most={500}
             onKeep={(corner_mm) => onKeep({ corner_mm })}
@@ -277,7 +271,7 @@ export function SlopeField({ element, onKeep }: { element: Line; onKeep: Keep<Li
     <TextField
       select
       label="Runs"
-      value={element.slope ?? "down"}
+      value={whole(element).slope}
       onChange={(event) => void onKeep({ slope: event.target.value as Line["slope"] })}
     >
       <MenuItem value="down">from upper left to lower right</MenuItem>

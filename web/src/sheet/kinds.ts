@@ -1,7 +1,17 @@
 import type { Element, ElementOf, GriddedElement } from "../api/types";
+import { filled, type Filled } from "../fields/filled";
+import { defaults } from "../generated/defaults";
 import { elements, elementTraits } from "../generated/kinds";
 
 export type ElementKind = Element["kind"];
+
+// An element with what it does not say filled in.
+export function whole<Kind extends ElementKind>(
+  element: ElementOf<Kind>,
+): Filled<ElementOf<Kind>, (typeof defaults)[`${Kind}_element`]> {
+  return filled(element, defaults[`${element.kind as Kind}_element`]);
+}
+
 // What a page is for: the sheets, or the index sheet.
 export type Role = "sheets" | "key";
 

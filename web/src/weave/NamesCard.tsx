@@ -20,6 +20,8 @@ import { Field } from "../fields/Field";
 import { Choice } from "../fields/Choice";
 import { Measured } from "../fields/Measured";
 import { AttributeChoice } from "./SettingsCard";
+import { filled } from "../fields/filled";
+import { defaults } from "../generated/defaults";
 
 interface Renamed {
   number: number;
@@ -40,6 +42,7 @@ export function NamesSettings({
   const book = useBook();
   const { ask } = useChange();
   const naming = index.naming ?? {};
+  const shown = filled(naming, defaults.index_naming);
   const kind = naming.kind ?? book.naming.kind;
   const names = useQuery({
     queryKey: ["names", book.id, book.revision, tried],
@@ -66,7 +69,7 @@ export function NamesSettings({
           <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1 }}>
             <Choice
               label="Columns"
-              value={naming.columns ?? "letters"}
+              value={shown.columns}
               choices={[
                 ["letters", "letters"],
                 ["numbers", "numbers"],
@@ -75,7 +78,7 @@ export function NamesSettings({
             />
             <Choice
               label="Rows"
-              value={naming.rows ?? "numbers"}
+              value={shown.rows}
               choices={[
                 ["numbers", "numbers"],
                 ["letters", "letters"],
@@ -84,7 +87,7 @@ export function NamesSettings({
             />
             <Choice
               label="First"
-              value={naming.first ?? "column"}
+              value={shown.first}
               choices={[
                 ["column", "the column"],
                 ["row", "the row"],
@@ -93,7 +96,7 @@ export function NamesSettings({
             />
             <Choice
               label="Rows from"
-              value={naming.rows_from ?? "north"}
+              value={shown.rows_from}
               choices={[
                 ["north", "the north"],
                 ["south", "the south"],
@@ -102,13 +105,13 @@ export function NamesSettings({
             />
             <Field
               label="Separator"
-              value={naming.separator ?? ""}
+              value={shown.separator}
               placeholder="nothing"
               onKeep={async (separator) => set({ separator: separator.slice(0, 5) })}
             />
             <Measured
               label="Digits at least"
-              value={naming.digits ?? 1}
+              value={shown.digits}
               least={1}
               most={9}
               onKeep={async (digits) => set({ digits: Math.round(digits) })}
@@ -118,7 +121,7 @@ export function NamesSettings({
             control={
               <Checkbox
                 size="small"
-                checked={naming.without_io ?? false}
+                checked={shown.without_io}
                 onChange={(event) => set({ without_io: event.target.checked })}
               />
             }
@@ -129,7 +132,7 @@ export function NamesSettings({
       {kind === "numbers" && (
         <Measured
           label="Digits at least"
-          value={naming.digits ?? 1}
+          value={shown.digits}
           least={1}
           most={9}
           onKeep={async (digits) => set({ digits: Math.round(digits) })}
@@ -145,7 +148,7 @@ export function NamesSettings({
       )}
       <Field
         label="Prefix"
-        value={naming.prefix ?? ""}
+        value={shown.prefix}
         placeholder="nothing"
         onKeep={async (prefix) => set({ prefix: prefix.slice(0, 40) })}
       />

@@ -9,6 +9,8 @@ import { Field } from "../fields/Field";
 import { useAreaAttributes } from "../api/useAttributes";
 import { Choice } from "../fields/Choice";
 import { Measured } from "../fields/Measured";
+import { filled } from "../fields/filled";
+import { defaults } from "../generated/defaults";
 
 export interface Trying {
   // The index as it would be.
@@ -100,6 +102,7 @@ const length = (text: string, expected: string) => {
 
 // Where a grid begins, how it is rotated, which cells stay, and whether to look for the fewest.
 export function GridSettings({ index, onTry }: Trying) {
+  const shown = filled(index, defaults.index);
   const origin = index.origin;
   const fewest = index.fewest ?? "no";
   return (
@@ -161,7 +164,7 @@ export function GridSettings({ index, onTry }: Trying) {
           <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
             <Field
               label="Rotation, ° clockwise"
-              value={index.rotation_deg === "align" ? "aligned to the area" : String(index.rotation_deg ?? 0)}
+              value={index.rotation_deg === "align" ? "aligned to the area" : String(shown.rotation_deg)}
               onKeep={async (text) => {
                 const rotation = readNumber(text);
                 if (rotation === null || Math.abs(rotation) > 180) throw new Error("Enter a value from -180 to 180°.");
@@ -197,7 +200,7 @@ export function GridSettings({ index, onTry }: Trying) {
       )}
       <Choice
         label="Cells included"
-        value={typeof index.keep === "number" ? "share" : (index.keep ?? "touching")}
+        value={typeof shown.keep === "number" ? "share" : shown.keep}
         choices={[
           ["touching", "that touch the area"],
           ["share", "that hold a share of it"],
@@ -220,18 +223,19 @@ export function GridSettings({ index, onTry }: Trying) {
 
 // How frames follow a line.
 export function StripSettings({ index, onTry }: Trying) {
+  const shown = filled(index, defaults.index);
   return (
     <>
       <Measured
         label="Clearance beside the line, mm"
-        value={index.clearance_mm ?? 10}
+        value={shown.clearance_mm}
         least={0}
         most={1000}
         onKeep={async (clearance_mm) => onTry({ clearance_mm })}
       />
       <Choice
         label="Rotation along the strip"
-        value={index.upward ?? "north"}
+        value={shown.upward}
         choices={[
           ["north", "north as far up as it can be"],
           ["route", "read along the route, left to right"],
@@ -241,7 +245,7 @@ export function StripSettings({ index, onTry }: Trying) {
       {index.upward !== "route" && (
         <Measured
           label="Maximum rotation, °"
-          value={index.maximum_rotation_deg ?? 180}
+          value={shown.maximum_rotation_deg}
           least={0}
           most={180}
           onKeep={async (maximum_rotation_deg) => onTry({ maximum_rotation_deg })}
@@ -249,14 +253,14 @@ export function StripSettings({ index, onTry }: Trying) {
       )}
       <Field
         label="Gap tolerance"
-        value={index.gap_tolerance ?? "0 m"}
+        value={shown.gap_tolerance}
         onKeep={async (text) => onTry({ gap_tolerance: length(text, "Write a ground length, such as 20 m.") })}
       />
       <FormControlLabel
         control={
           <Checkbox
             size="small"
-            checked={index.reverse ?? false}
+            checked={shown.reverse}
             onChange={(event) => onTry({ reverse: event.target.checked || null })}
           />
         }
@@ -270,7 +274,9 @@ const NONE = "";
 
 // The scale rule and the place of a sheet for each feature.
 export function FeatureSettings({ index, onTry }: Trying) {
+  const shown = filled(index, defaults.index);
   const rule: NonNullable<Index["scale_rule"]> = index.scale_rule ?? { kind: "fixed" };
+  const shownRule = filled(rule, defaults.index_scale_rule);
   return (
     <>
       <Choice
@@ -287,7 +293,7 @@ export function FeatureSettings({ index, onTry }: Trying) {
       {(rule.kind === "fit" || rule.kind === "standard_scales") && (
         <Field
           label="Margin"
-          value={rule.margin ?? "10 %"}
+          value={shownRule.margin}
           onKeep={async (text) => {
             if (!/^\s*\d+(\.\d+)?\s*(%|mm|in|pt)\s*$/.test(text))
               throw new Error("Write a share (10 %) or a width on paper (8 mm).");
@@ -298,9 +304,7 @@ export function FeatureSettings({ index, onTry }: Trying) {
       {rule.kind === "standard_scales" && (
         <Field
           label="Standard scales"
-          value={(rule.standard_scales ?? [500, 1000, 1250, 2000, 2500, 5000, 10000, 20000, 25000, 50000, 100000]).join(
-            "; ",
-          )}
+          value={shownRule.standard_scales.join("; ")}
           multiline
           onKeep={async (text) => {
             const scales = text.split(";").map((part) => readScale(part));
@@ -320,7 +324,7 @@ export function FeatureSettings({ index, onTry }: Trying) {
       )}
       <Choice
         label="Centred on"
-        value={index.centre ?? "extent"}
+        value={shown.centre}
         choices={[
           ["extent", "the middle of its extent"],
           ["inner", "the largest circle inside it"],
@@ -331,7 +335,7 @@ export function FeatureSettings({ index, onTry }: Trying) {
         control={
           <Checkbox
             size="small"
-            checked={index.several ?? false}
+            checked={shown.several}
             onChange={(event) => onTry({ several: event.target.checked || null })}
           />
         }
@@ -348,6 +352,7 @@ export function FeatureSettings({ index, onTry }: Trying) {
 }
 
 export function LayerSettings({ index, onTry }: Trying) {
+  const shown = filled(index, defaults.index);
   return (
     <>
       <AttributeChoice
@@ -373,7 +378,7 @@ export function LayerSettings({ index, onTry }: Trying) {
       {index.rotation_field && (
         <Choice
           label="Rotation counts"
-          value={index.rotation_sense ?? "clockwise"}
+          value={shown.rotation_sense}
           choices={[
             ["clockwise", "clockwise"],
             ["counter_clockwise", "counter-clockwise"],

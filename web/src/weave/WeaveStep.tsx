@@ -35,6 +35,8 @@ import {
   ruleInWords,
   stripInWords,
 } from "./words";
+import { filled } from "../fields/filled";
+import { defaults } from "../generated/defaults";
 
 type Open = "cell" | "settings" | "names" | "cover";
 
@@ -42,13 +44,14 @@ type Open = "cell" | "settings" | "names" | "cover";
 export function WeaveStep() {
   const book = useBook();
   const { change } = useChange();
-  const { cell: shown, go } = useSheet();
+  const { cell: current, go } = useSheet();
   const [trial, setTrial] = useState<IndexPatch | null>(null);
   const [open, setOpen] = useState<Open>("cell");
   const [more, setMore] = useState<number[]>([]);
   const [adding, setAdding] = useState(false);
   const [place, setPlace] = useState<Extent | null>(null);
   const index = book.document.index;
+  const shown = filled(index, defaults.index);
   const trialIndex = useMemo(() => (trial ? (merged(index, trial) as Index) : index), [index, trial]);
   const cover = useCover();
   const tried = useAnswer(trial, trial !== null);
@@ -57,7 +60,7 @@ export function WeaveStep() {
     setTrial(value === null ? null : patch(value));
   const problem = tried.error?.message;
   const foretold = trial && tried.data ? inWords(tried.data) : undefined;
-  const cell = shown ?? book.cells[0];
+  const cell = current ?? book.cells[0];
   const numbers = useMemo(() => [...new Set([...(cell ? [cell.number] : []), ...more])], [cell, more]);
   const selected = useMemo(() => book.cells.filter((known) => numbers.includes(known.number)), [book.cells, numbers]);
   const cells = useCells(numbers);
@@ -134,7 +137,7 @@ export function WeaveStep() {
     await keep(label, trial!);
     setTrial(null);
   };
-  const corner = index.order?.from ?? "north_west";
+  const { from: corner, start_deg } = filled(index.order, defaults.index_order);
   const order = index.order?.kind ?? (index.kind === "grid" ? "rows" : "as_generated");
   return (
     <>
@@ -188,8 +191,8 @@ export function WeaveStep() {
             , with a buffer of{" "}
             <EntryValue
               label="Buffer round the study area"
-              shown={index.buffer ?? "0 m"}
-              text={index.buffer ?? "0 m"}
+              shown={shown.buffer}
+              text={shown.buffer}
               read={readGround}
               expected="Write a length with its unit, such as 50 m."
               onTry={(buffer) => setTrial(buffer === null ? null : { buffer })}
@@ -199,7 +202,7 @@ export function WeaveStep() {
             />
           </>
         )}
-        {(index.kind !== "features" || (index.scale_rule?.kind ?? "fixed") === "fixed") && (
+        {(index.kind !== "features" || shown.scale_rule.kind === "fixed") && (
           <>
             {" "}
             at{" "}
@@ -217,10 +220,10 @@ export function WeaveStep() {
             />
           </>
         )}
-        {index.kind === "features" && (index.scale_rule?.kind ?? "fixed") !== "fixed" && ","} held{" "}
+        {index.kind === "features" && shown.scale_rule.kind !== "fixed" && ","} held{" "}
         <ChoiceValue
           label="What the scale holds"
-          value={index.held ?? "projection"}
+          value={shown.held}
           onChoose={(held) => keep("Scale held", { held: held as "projection" | "ellipsoid" })}
           choices={[
             { value: "projection", title: "on the projection", note: "as most printed maps" },
@@ -270,8 +273,8 @@ export function WeaveStep() {
             from a bearing of{" "}
             <EntryValue
               label="Bearing at which it begins"
-              shown={`${index.order?.start_deg ?? 0}°`}
-              text={String(index.order?.start_deg ?? 0)}
+              shown={`${start_deg}°`}
+              text={String(start_deg)}
               unit="°"
               read={readBearing}
               expected="Write degrees from north, 0 to 360."
@@ -321,7 +324,7 @@ export function WeaveStep() {
             Coverage and files
           </Button>
         </Box>
-        {(index.kind !== "features" || (index.scale_rule?.kind ?? "fixed") === "fixed") && (
+        {(index.kind !== "features" || shown.scale_rule.kind === "fixed") && (
           <Scales onChoose={(scale) => keep("Scale", { scale }).catch(() => undefined)} />
         )}
         {open === "settings" ? (

@@ -1,6 +1,8 @@
 import type { Book, Index } from "../api/types";
 import { mm } from "../api/words";
 import { lengthUnits } from "../generated/kinds";
+import { filled } from "../fields/filled";
+import { defaults } from "../generated/defaults";
 
 // What an index does, in the words of the sentence.
 export const KINDS = [
@@ -49,14 +51,16 @@ export function readOverlap(text: string): { x: string; y: string } | null {
 }
 
 export function overlapInWords(index: Index): string {
-  const plain = mm(index.overlap_mm ?? 0);
+  const shown = filled(index, defaults.index);
+  const plain = mm(shown.overlap_mm);
   const x = index.overlap?.x ?? plain,
     y = index.overlap?.y ?? plain;
   return x === y || index.kind === "strip" ? x : `${x} across, ${y} down`;
 }
 
 export const overlapAsText = (index: Index) => {
-  const plain = `${index.overlap_mm ?? 0} mm`;
+  const shown = filled(index, defaults.index);
+  const plain = `${shown.overlap_mm} mm`;
   const x = index.overlap?.x ?? plain,
     y = index.overlap?.y ?? plain;
   return x === y ? x : `${x}; ${y}`;
@@ -92,14 +96,15 @@ export function gridInWords(index: Index): string {
 }
 
 export function stripInWords(index: Index): string {
-  const turn = index.maximum_rotation_deg ?? 180;
-  return `${mm(index.clearance_mm ?? 10)} clear of the sides, ${index.upward === "route" ? "rotated along the route" : turn === 0 ? "no rotation" : turn === 180 ? "free rotation" : `rotation up to ${turn}°`}${index.reverse ? ", reversed" : ""}`;
+  const shown = filled(index, defaults.index);
+  const turn = shown.maximum_rotation_deg;
+  return `${mm(shown.clearance_mm)} clear of the sides, ${index.upward === "route" ? "rotated along the route" : turn === 0 ? "no rotation" : turn === 180 ? "free rotation" : `rotation up to ${turn}°`}${index.reverse ? ", reversed" : ""}`;
 }
 
 export function ruleInWords(index: Index): string {
   switch (index.scale_rule?.kind) {
     case "fit":
-      return `at a scale that fits each with a margin of ${index.scale_rule.margin ?? "10 %"}`;
+      return `at a scale that fits each with a margin of ${filled(index.scale_rule, defaults.index_scale_rule).margin}`;
     case "standard_scales":
       return "at the first standard scale that fits";
     case "field":

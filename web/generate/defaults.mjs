@@ -1,0 +1,40 @@
+// What a part of the book document is where it does not say so, out of the JSON Schema (on standard input): the defaults
+// of each part by its name, those of a part within it by both names.
+import { readFileSync } from "node:fs";
+import { format } from "prettier";
+
+const schema = JSON.parse(readFileSync(0, "utf8"));
+const found = {};
+
+// The definition that a node points to, with what the node says otherwise.
+function resolved(node) {
+  const name = node.$ref?.replace("#/$defs/", "");
+  if (!name) return node;
+  const target = resolved(schema.$defs[name]);
+  if (!node.properties) return target;
+  const members = { ...target.properties };
+  for (const [key, value] of Object.entries(node.properties)) members[key] = { ...members[key], ...value };
+  return { ...target, properties: members };
+}
+
+function collect(name, node) {
+  if (node.items) collect(name, node.items);
+  if (!node.properties) return;
+  const defaults = {};
+  for (const [key, member] of Object.entries(node.properties)) {
+    const value = member.default ?? resolved(member).default;
+    if (value !== undefined) defaults[key] = value;
+    const own = member.$ref && !member.properties ? {} : resolved(member);
+    collect(`${name}_${key}`, own);
+  }
+  if (Object.keys(defaults).length > 0) found[name] = defaults;
+}
+
+for (const [name, node] of Object.entries(schema.$defs)) collect(name, node);
+const text = [
+  "// Made by bin/generate out of docs/book.schema.json. Do not edit.",
+  "",
+  "// The defaults of the parts of the book document by their names.",
+  `export const defaults = ${JSON.stringify(found)} as const;`,
+].join("\n");
+process.stdout.write(await format(text, { parser: "typescript", printWidth: 120 }));
