@@ -15,7 +15,7 @@ module App
     # Another transformation between two datums: layers that came by it are brought in again from their originals. Where
     # none did, the book changes at once, and nil is returned.
     def self.shift(book, datums, name, session: nil)
-      shifts = DatumShifts.new(book)
+      shifts = book.datum_shifts
       unless shifts.offered?(datums, name)
         raise TileLoom::Refusal.new(
           "changes.no_such_operation",

@@ -45,6 +45,14 @@ module App
     # The core's view of the book, with the cells that were kept.
     def document = self.class.core(settings).with_cells(index.core_cells)
 
+    # How its data and grids come to its datum.
+    def datum_shifts =
+      TileLoom::Document::DatumShifts.new(
+        document,
+        layers: layers.reject(&:removed).map { |layer| [layer.title, layer.original_reference] },
+        ground: extent
+      )
+
     # A checked document as the core sees it, with typefaces and pictures from the store.
     def self.core(settings) = TileLoom::Document::Book.new(settings, fits: true, enclosures: Enclosure.reader)
 

@@ -69,8 +69,7 @@ module App
         "naming" => {
           "kind" => index.naming.kind,
           "example" => index.naming.example
-        },
-        "overlap_mm" => index.overlap_mm(layout.frame_box)
+        }
       }
     end
 

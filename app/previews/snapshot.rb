@@ -77,31 +77,12 @@ module App
           )
         )
 
-    # The middle sheet as other elements would make it; its frame covers other ground about the same place.
+    # The middle sheet as other elements would make it.
     def design_svg(elements)
       layout = document.settings["layout"]
       other = Book.core(document.settings.merge("layout" => layout.merge("elements" => elements)))
-      cell = cells[cells.length / 2] or raise TileLoom::Refusal.new("requests.no_sheet_to_show")
-      frame = other.layout.frame_box
-      size =
-        TileLoom::Index::CellSize.new(
-          frame_width_mm: frame.width,
-          frame_height_mm: frame.height,
-          scale: cell.scale,
-          crs: document.crs,
-          held: document.index.held
-        )
-      ground = cell.ground.sized(*size.at(cell.ground.centre_x, cell.ground.centre_y))
-      composer =
-        TileLoom::Compose::SheetComposer.new(
-          book: other,
-          source: source,
-          cell: cell.with(ground: ground),
-          count: cells.length,
-          tolerance_mm: 1.2,
-          names: false
-        )
-      svg(composer.drawing, small: true)
+      drawing = TileLoom::Compose::DesignTrial.new(book: other, source: source, cells: cells).drawing
+      svg(drawing || raise(TileLoom::Refusal.new("requests.no_sheet_to_show")), small: true)
     end
 
     # The whole index as a small picture.
@@ -118,35 +99,19 @@ module App
       TileLoom::Output::Svg.new(drawing, size: false).to_s
     end
 
-    # The ground as a map for the screen: box in the book's reference, drawn at a size in pixels of
-    # 1/96 inch, so that paper sizes look as they print. Far out, the map is drawn as if on a larger
-    # paper and seen from afar, without names, so that it stays readable.
-    # only: ids of the layers to draw, or nil for all.
+    # See TileLoom::View::ScreenMap.
     def ground_svg(box, width_px, height_px, only: nil)
-      pixel_mm = 25.4 / 96
-      seen_scale = box.width * document.crs.metres_per_unit * 1000 / (width_px * pixel_mm)
-      distance = (seen_scale / (document.index.scale * NEAR)).clamp(1.0, FAR)
-      frame = TileLoom::Geometry::Box.at(0.0, 0.0, width_px * pixel_mm * distance, height_px * pixel_mm * distance)
-      ground = TileLoom::Geometry::TurnedRectangle.new(*box.centre, box.width, box.height, 0.0)
-      view = TileLoom::View::FrameView.new(frame: frame, ground: ground, crs: document.crs)
-      nodes =
-        TileLoom::View::GroundDrawing.new(
-          layers: only ? document.layers.select { |layer| only.include?(layer.id) } : document.layers,
+      map =
+        TileLoom::View::ScreenMap.new(
+          book: document,
           source: source,
-          view: view,
-          tolerance_mm: 0.1 * distance,
-          names: distance <= 1,
-          seen_scale: seen_scale,
-          coarse_mm: pixel_mm * distance
-        ).nodes
-      drawing = TileLoom::Scene::Drawing.new(width_mm: frame.width, height_mm: frame.height, nodes: nodes)
-      TileLoom::Output::Svg.new(drawing, size: false).to_s
+          box: box,
+          width_px: width_px,
+          height_px: height_px,
+          only: only
+        )
+      TileLoom::Output::Svg.new(map.drawing, size: false).to_s
     end
-
-    # Up to this many times smaller than in print, symbols keep their paper size; beyond, they shrink
-    # with the map down to a fourth.
-    NEAR = 2.5
-    FAR = 4.0
 
     # Pixels at most on the longer side of a picture in a small picture of a page.
     SMALL_PX = 160
@@ -159,23 +124,6 @@ module App
           ->(raster) { TileLoom::Output::Svg.inline(raster.reduced(SMALL_PX)) } :
           ->(raster) { "/api/enclosures/#{raster.content}" }
       TileLoom::Output::Svg.new(drawing, size: false, pictures: pictures).to_s
-    end
-
-    # What a surveyor asks of a sheet: its true scale and the angle between norths.
-    def sheet_facts(number)
-      composer = composer_of(number)
-      view = composer.view
-      {
-        "width_m" => view.ground_size.width_m,
-        "height_m" => view.ground_size.height_m,
-        "true_scale" => view.true_scale,
-        "point_scale" => view.bar_scale_factor,
-        "meridian_scale" => view.factors.meridional_scale,
-        "areal_scale" => view.factors.areal_scale,
-        "convergence_deg" => view.factors.convergence_deg,
-        "convergence" => composer.values["sheet"]["convergence"].to_s,
-        "left_out" => composer.left_out
-      }
     end
   end
 end

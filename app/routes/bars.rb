@@ -18,7 +18,7 @@ module App
         composer = Snapshot.of(book).composer_of(whole(params["number"]))
         element = composer.layout.elements.find { |known| known.id == params["element"] } or
           raise ActiveRecord::RecordNotFound
-        json(Measured.new(composer, element).to_h)
+        json(TileLoom::Compose::Measured.new(composer, element).to_h)
       end
 
       get("/api/bar-styles") { json(kept) }

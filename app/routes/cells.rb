@@ -31,6 +31,22 @@ module App
         json(shown(book))
       end
 
+      # What lies between cells in the hand and those beside them, moved by dx and dy on the ground or not yet; by which
+      # shifts their edges meet. In sentences and in ground units.
+      post "/api/books/:book_id/cells/beside" do
+        wanted = body_json
+        alignment = alignment(wanted["cells"])
+        dx, dy = wanted.fetch("dx", 0), wanted.fetch("dy", 0)
+        json(
+          {
+            "moved" => alignment.moved(dx, dy),
+            "gaps" => alignment.gaps(dx, dy).map(&:to_s),
+            "shifts" => alignment.shifts,
+            "round" => alignment.round
+          }
+        )
+      end
+
       # What the kept cells leave out, show twice, hardly show: pieces with their boxes.
       get "/api/books/:book_id/cover" do
         snapshot = Snapshot.of(book)
@@ -49,11 +65,11 @@ module App
       end
 
       get "/api/books/:book_id/cells/file" do
-        cells = CellFile.new(book)
+        cells = TileLoom::Document::CellFile.new(book.document)
         file = cells.written(params["format"].to_s)
         attachment(file.name)
         content_type file.type
-        file.make(cells.features) { |path| File.binread(path) }
+        file.make(cells.features(book.index.core_cells)) { |path| File.binread(path) }
       end
 
       post "/api/books/:book_id/cells/file" do
@@ -61,7 +77,7 @@ module App
         Dir.mktmpdir("tile-loom-cells") do |folder|
           path = File.join(folder, "cells#{File.extname(upload[:name]).downcase[/\A\.[a-z]{1,8}\z/]}")
           FileUtils.cp(upload[:tempfile].path, path)
-          file = CellFile.new(book)
+          file = TileLoom::Document::CellFile.new(book.document)
           features = file.features_of(path)
           changes.of_cells("Cells of #{upload[:name]}") do
             book.index.keep(file.cells(features), with: WeaveState.new(book).now)
@@ -71,6 +87,20 @@ module App
       end
 
       private
+
+      # ids: of the cells in the hand.
+      def alignment(ids)
+        snapshot = Snapshot.of(book)
+        numbers = snapshot.cells.select { |cell| ids.include?(cell.id) }.map(&:number)
+        document = snapshot.document
+        frame = document.layout.frame_box
+        TileLoom::Index::Alignment.new(
+          snapshot.cells,
+          numbers,
+          size: ->(scale) { document.index.size(document.crs, frame, scale) },
+          overlap_mm: document.index.overlap_mm(frame)
+        )
+      end
 
       def handwork
         index = book.index.core
@@ -87,7 +117,7 @@ module App
         numbers = numbers_of(wanted.fetch("cells", []))
         case deed
         when "move"
-          handwork.move(numbers, measure(wanted, "dx"), measure(wanted, "dy"))
+          moved(handwork, numbers, wanted)
         when "rotate"
           # Clockwise, as everywhere; the plane counts the other way.
           handwork.turn(numbers, -measure(wanted, "rotation_deg"))
@@ -106,6 +136,14 @@ module App
         else
           handwork.place_at(numbers.first.to_i, measure(wanted, "place").to_i)
         end
+      end
+
+      # On the ground, or on paper.
+      def moved(handwork, numbers, wanted)
+        if wanted["dx_mm"] || wanted["dy_mm"]
+          return handwork.nudge(numbers, measure(wanted, "dx_mm"), measure(wanted, "dy_mm"))
+        end
+        handwork.move(numbers, measure(wanted, "dx"), measure(wanted, "dy"))
       end
 
       # The places in the order that the cells with these ids have now.

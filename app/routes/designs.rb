@@ -37,7 +37,7 @@ module App
           else
             shipped(wanted["name"].to_s)
           end
-        DesignFile.new(design).apply_to(
+        DesignChange.new(design).apply_to(
           book,
           changes: changes,
           label: "Design #{wanted["name"]}",
@@ -48,7 +48,7 @@ module App
 
       post "/api/books/:book_id/design/keep" do
         name = KeptDesign.check_name(body_json["name"])
-        file = DesignFile.of(book)
+        file = TileLoom::Document::DesignFile.of(book.settings)
         KeptDesign.keep(name, layout: file["layout"].merge("name" => name), **file.slice(*Book::OWN))
         json(kept)
       end
@@ -70,12 +70,12 @@ module App
 
       get "/api/books/:book_id/design/file" do
         attachment("#{TileLoom::Document::Starter.id_for("#{book.title} design", [])}.json")
-        JSON.pretty_generate(Enclosure.put_in(DesignFile.of(book)))
+        JSON.pretty_generate(Enclosure.put_in(TileLoom::Document::DesignFile.of(book.settings)))
       end
 
       post "/api/books/:book_id/design/file" do
         upload = uploaded_file
-        DesignFile.new(DesignFile.read(upload[:tempfile].read(BodyLimit::LARGEST))).apply_to(
+        DesignChange.read(upload[:tempfile].read(BodyLimit::LARGEST)).apply_to(
           book,
           changes: changes,
           label: "Design #{upload[:title]}"

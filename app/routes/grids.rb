@@ -8,7 +8,11 @@ module App
       get("/api/books/:book_id/sheets/:number/grids") { json(trial.to_h) }
 
       # {grid}: settings of a grid that is being tried.
-      post("/api/books/:book_id/sheets/:number/grids/try") { json(trial.try(body_json["grid"])) }
+      post "/api/books/:book_id/sheets/:number/grids/try" do
+        tried = trial.try(grid_asked)
+        svg = tried["drawing"]&.then { |drawing| TileLoom::Output::Svg.new(drawing, size: false).to_s }
+        json(tried.except("drawing").merge("svg" => svg))
+      end
 
       # {preset}: a grid of that kind comes into the frame, drawn last.
       post "/api/books/:book_id/sheets/:number/grids" do
@@ -26,19 +30,7 @@ module App
 
       # The frame gives way so that border and labels have room on the paper.
       post "/api/books/:book_id/sheets/:number/grids/room" do
-        composer = Snapshot.of(book).composer_of(sheet_number)
-        beyond = GridTrial.new(composer).beyond
-        raise TileLoom::Refusal.new("requests.room_already") if beyond.values.all?(&:zero?)
-        box = composer.gridded_frame.box(composer.page)
-        # Rounded inwards, so that nothing is left over.
-        inner =
-          TileLoom::Geometry::Box.new(
-            (box.min_x + beyond["left"]).ceil(1),
-            (box.min_y + beyond["top"]).ceil(1),
-            (box.max_x - beyond["right"]).floor(1),
-            (box.max_y - beyond["bottom"]).floor(1)
-          )
-        place = composer.gridded_frame.place.moved(composer.page.live_area, inner)
+        place = trial.place_with_room or raise TileLoom::Refusal.new("requests.room_already")
         json(change(role, "Room for labels") { |frame| frame.merge("place" => place) })
       end
 
@@ -49,7 +41,15 @@ module App
       # Of the layout that this sheet has.
       def role = sheet_number.zero? ? "key" : "sheets"
 
-      def trial = GridTrial.new(Snapshot.of(book).composer_of(sheet_number))
+      def trial = TileLoom::Compose::GridTrial.new(Snapshot.of(book).composer_of(sheet_number))
+
+      # Settings of a grid that fit the schema.
+      def grid_asked
+        grid = body_json["grid"]
+        raise TileLoom::Refusal.new("requests.no_grid") unless grid.is_a?(Hash)
+        TileLoom::Document::Schema.part_findings("grid", grid, path: "/grid").first&.then { |finding| raise finding }
+        grid
+      end
 
       # Role → [its name in the book document, the kind of its frame].
       FRAMES = {"sheets" => %w[layout map_frame], "key" => %w[index_layout index_frame]}.freeze

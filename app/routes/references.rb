@@ -39,7 +39,7 @@ module App
       end
 
       # What brings data and grids to the book's datum, and what could in its place.
-      get("/api/books/:book_id/operations") { json(DatumShifts.new(book).list) }
+      get("/api/books/:book_id/operations") { json(book.datum_shifts.list) }
 
       # Another of them: a job where layers came by it.
       post "/api/books/:book_id/operations" do

@@ -4,7 +4,9 @@ module App
   module Routes
     # Sheets as they will print.
     class Sheets < Base
-      get("/api/books/:book_id/sheets/:number/facts") { json(Snapshot.of(book).sheet_facts(whole(params["number"]))) }
+      get("/api/books/:book_id/sheets/:number/facts") do
+        json(TileLoom::Compose::SheetFacts.new(Snapshot.of(book).composer_of(whole(params["number"]))).to_h)
+      end
 
       get "/api/books/:book_id/sheets/:number.svg" do
         packed_drawing Snapshot.of(book).sheet_svgz(whole(params["number"]), thumb: params["thumb"] == "1")

@@ -69,13 +69,35 @@ RSpec.describe App::Routes::Cells do
     expect(deed("move", "A1", dx: "far", dy: 0)["message"]).to match(/“dx” is "far"; it must be a number/)
   end
 
+  def beside(name, **more)
+    send_json(:post, "/api/books/#{book.id}/cells/beside", {cells: [cell(name)["cell_id"]], **more})
+    answer
+  end
+
   # International yard and pound agreement, 1959: a foot is 0.3048 m.
-  it "says how much neighbours are to overlap on paper, whatever unit it was given in" do
+  it "lets cells come to the overlap that is wished, whatever unit it was given in" do
     change({"index" => {"overlap" => {"x" => "100 ft", "y" => "5 %"}}})
-    get "/api/books/#{book.id}", {}, "HTTP_HOST" => "localhost"
-    expect(answer["overlap_mm"]).to match(
-      [be_within(1e-9).of(30.48 / 2.5), be_within(1e-3).of(answer["frame"]["height_mm"] * 0.05)]
+    found = beside("A1")
+    expect(found["gaps"]).to include("B1: 12.2 mm overlap", "A2: #{format("%.1f", 261 * 0.05)} mm overlap")
+    # Where it stands, its edges overlap as wished; 30.48 m further east they meet; 13.05 mm of 2.5 m further south.
+    expect(found["shifts"].first).to include(be_within(1e-6).of(0), be_within(1e-6).of(-30.48))
+    expect(found["shifts"].last).to include(be_within(1e-6).of(0), be_within(1e-6).of(261 * 0.05 * 2.5))
+    expect(beside("A1", dx: -50)).to include(
+      "moved" => "moved by -20.0 mm east, 0.0 mm north on paper",
+      "gaps" => include("B1: 7.8 mm gap")
     )
+  end
+
+  it "moves cells by millimetres on paper at the scale that the sheets hold" do
+    at = cell("B1")
+    deed("move", "B1", dx_mm: 4, dy_mm: -1.5)
+    expect(cell("B1")).to include("centre_x" => at["centre_x"] + 10, "centre_y" => at["centre_y"] - 3.75)
+    change({"index" => {"held" => "ellipsoid"}})
+    factor = cell("A2")["width"] / (326 * 2.5)
+    from = cell("A2")["centre_x"]
+    deed("move", "A2", dx_mm: 100, dy_mm: 0)
+    expect(cell("A2")["centre_x"] - from).to be_within(1e-6).of(250 * factor)
+    expect(factor).not_to be_within(1e-5).of(1)
   end
 
   it "keeps pinned cells and names when the index is woven again, and says what comes and goes before" do
@@ -139,7 +161,7 @@ RSpec.describe App::Routes::Cells do
     )
   end
 
-  App::CellFile::FORMATS.each do |format|
+  TileLoom::Document::CellFile.formats.each do |format|
     it "goes out as #{format} and comes in again with names, places, scales and turns" do
       deed("move", "B1", dx: 30, dy: 5)
       deed("rotate", "B1", rotation_deg: -10)

@@ -69,9 +69,9 @@ RSpec.describe App::Routes::Enclosures do
     copy = App::Book.find(copy.id)
     expect([copy.faces, copy.pictures]).to eq([App::Book.find(book.id).faces, App::Book.find(book.id).pictures])
     ask("/api/books/#{book.id}/design/file")
-    design = App::DesignFile.read(last_response.body)
+    design = App::DesignChange.read(last_response.body)
     other = kept_book
-    App::DesignFile.new(design).apply_to(other, label: "Design")
+    design.apply_to(other, label: "Design")
     expect(App::Book.find(other.id).pictures.map { |entry| entry["content"] }).to eq([content])
     send_json(:post, "/api/books/#{book.id}/design/keep", {name: "With a logo"})
     third = kept_book

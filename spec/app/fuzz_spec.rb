@@ -210,7 +210,7 @@ RSpec.describe "Any request" do
     faults = []
     files = {
       "/api/books" => JSON.parse(App::BookExport.new(@book).to_a.join),
-      "/api/books/#{@book.id}/design/file" => App::DesignFile.of(@book),
+      "/api/books/#{@book.id}/design/file" => TileLoom::Document::DesignFile.of(@book.settings),
       "/api/bar-styles/file" => {
         "format" => "tile-loom-scale-bar",
         "version" => 1,

@@ -67,7 +67,7 @@ RSpec.describe App::Routes::Grids do
         "y" => "200 m"
       }
     )
-    expect(answer["svg"]).to include(App::GridTrial::GHOST)
+    expect(answer["svg"]).to include(TileLoom::Compose::GridTrial::GHOST)
     expect(frame["grids"][0]["target_mm"]).to eq(40)
   end
 

@@ -86,7 +86,7 @@ RSpec.describe "In words" do
   end
 
   it "files of other kinds, and of wrong types" do
-    design = App::DesignFile.of(book)
+    design = TileLoom::Document::DesignFile.of(book.settings)
     {
       "[]" => /not a design/,
       "{" => /not JSON/,

@@ -26,7 +26,7 @@ RSpec.describe "Proof and print", type: :feature do
 
   TileLoom::Layout::Designs.names.each do |name|
     it "agree on every text of #{name} to 0.1 mm, word by word" do
-      App::DesignFile.new(
+      App::DesignChange.new(
         {"layout" => {"name" => name, "elements" => TileLoom::Layout::Designs.elements(name)}}
       ).apply_to(App::Book.find(@book.id), label: name, page: false)
       visit "/books/#{@book.id}/proof?sheet=9"

@@ -17,6 +17,13 @@ module TileLoom
       def move(numbers, dx, dy) =
         placed(numbers) { |ground| [ground.centre_x + dx, ground.centre_y + dy, ground.rotation_deg] }
 
+      # By so much in mm on paper at the scale of the first of them.
+      def nudge(numbers, dx_mm, dy_mm)
+        cell = @cells.find { |known| known.number == numbers.first } or raise Refusal.new("index.no_cell_selected")
+        per_mm = @size.call(cell.scale).units_per_mm(cell.ground.centre_x, cell.ground.centre_y)
+        move(numbers, dx_mm * per_mm, dy_mm * per_mm)
+      end
+
       # About their middles, counter-clockwise to an angle.
       def turn(numbers, angle)
         raise Refusal.new("index.rotation", at: "/rotation_deg") unless angle.abs <= 180

@@ -133,8 +133,6 @@ export interface Book {
   weave: { changed: Cause[]; frame_then: [number, number] | null; kept: number };
   // The kind of names that sheets have, and an example of the pattern.
   naming: { kind: NonNullable<Naming["kind"]>; example: string[] };
-  // How much neighbours are to overlap on paper, across and down.
-  overlap_mm: [number, number];
   undo: string | null;
   redo: string | null;
   // Are they this browser's own (or nobody's)?

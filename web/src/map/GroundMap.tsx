@@ -15,6 +15,7 @@ import { useBook } from "../api/book";
 import type { Book, Cell, Extent } from "../api/types";
 import { coordinate, ratio } from "../api/words";
 import { cellAt, cellFeature, cellsFeature, cellStyle, MANY, manyStyle, type CellRole } from "./cells";
+import { beside } from "./beside";
 import { cellDrag } from "./cellDrag";
 import { drawStyle, markFeature, markStyle, ringFeature } from "./mark";
 import { bookPlane } from "./plane";
@@ -76,7 +77,6 @@ export function GroundMap({
   const ground = useRef<GroundLayer | null>(null);
   const revision = useRef(book.revision);
   const plane = bookPlane();
-  const metresPerUnit = book.reference.metres_per_unit;
   const west = box?.[0],
     south = box?.[1],
     east = box?.[2],
@@ -128,10 +128,7 @@ export function GroundMap({
   }, [book]);
 
   // While cells are being dragged the map keeps to what it showed when the drag began.
-  const now = useMemo(
-    () => ({ cells, ghosts, selected, onMoved, metresPerUnit, overlapMm: book.overlap_mm }),
-    [cells, ghosts, selected, onMoved, metresPerUnit, book.overlap_mm],
-  );
+  const now = useMemo(() => ({ cells, ghosts, selected, onMoved }), [cells, ghosts, selected, onMoved]);
   const [held, setHeld] = useState<typeof now | null>(null);
   const used = held ?? now;
   useEffect(() => {
@@ -159,8 +156,7 @@ export function GroundMap({
             source,
             cells,
             selected,
-            unitsPerMm: (of) => of / 1000 / used.metresPerUnit,
-            overlap: used.overlapMm,
+            ask: (held, by) => beside(book.id, held, by),
             onTold: setTold,
             onMoved,
             onHeld: (on) => setHeld(on ? used : null),
@@ -171,7 +167,7 @@ export function GroundMap({
       map.removeLayer(layer);
       if (drag) map.removeInteraction(drag);
     };
-  }, [map, used]);
+  }, [map, used, book.id]);
 
   useEffect(() => {
     const shown = ghosts ?? cells ?? [];

@@ -6,13 +6,12 @@ import { count, mm, readNumber, readScale } from "../api/words";
 import { Card, Row } from "../frame/Card";
 import { Field } from "../fields/Field";
 import { LeftOutOfSheet, Shown, TrueScale } from "../page/TrueScale";
-import { gapInWords, type Gap } from "../map/snap";
+import { useBeside } from "../map/beside";
 import type { CellDeeds } from "./useCells";
 
 interface CellCardProps {
   selected: Cell[];
   cells: CellDeeds;
-  gaps: Gap[];
   onGone: () => void;
 }
 
@@ -23,12 +22,13 @@ const number = (text: string, expected: string) => {
 };
 
 // What is selected: one cell with all that can be changed of it, or several together.
-export function CellCard({ selected, cells, gaps, onGone }: CellCardProps) {
+export function CellCard({ selected, cells, onGone }: CellCardProps) {
   const book = useBook();
   const { deed } = cells;
   const [first] = selected;
-  if (!first) return null;
   const one = selected.length === 1;
+  const gaps = useBeside(one ? first : undefined)?.gaps ?? [];
+  if (!first) return null;
   const pinned = selected.every((cell) => cell.pinned);
   const same = (values: number[]) => (values.every((value) => value === values[0]) ? String(values[0]) : "");
   const quiet = (work: Promise<unknown>) => void work.catch(() => undefined);
@@ -97,7 +97,7 @@ export function CellCard({ selected, cells, gaps, onGone }: CellCardProps) {
             <Row name="Neighbours">
               <Box component="ul" sx={{ m: 0, p: 0, listStyle: "none" }}>
                 {gaps.map((gap) => (
-                  <li key={gap.name}>{gapInWords(gap)}</li>
+                  <li key={gap}>{gap}</li>
                 ))}
               </Box>
             </Row>

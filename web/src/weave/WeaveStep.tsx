@@ -1,5 +1,6 @@
 import { Box, Button } from "@mui/material";
 import { useQuery } from "@tanstack/react-query";
+import mergePatch from "json-merge-patch";
 import { useCallback, useMemo, useState, type ReactNode } from "react";
 import { useBook, useChange } from "../api/book";
 import { post } from "../api/client";
@@ -20,7 +21,6 @@ import { CellCard } from "./CellCard";
 import { CoverCard } from "./CoverCard";
 import { NamesSettings } from "./NamesCard";
 import { FeatureSettings, GridSettings, LayerSettings, SettingsCard, StripSettings } from "./SettingsCard";
-import { gaps } from "../map/snap";
 import { useCells } from "./useCells";
 import {
   CORNERS,
@@ -52,7 +52,10 @@ export function WeaveStep() {
   const [place, setPlace] = useState<Extent | null>(null);
   const index = book.document.index;
   const shown = filled(index, defaults.index);
-  const trialIndex = useMemo(() => (trial ? (merged(index, trial) as Index) : index), [index, trial]);
+  const trialIndex = useMemo(
+    () => (trial ? (mergePatch.apply(structuredClone(index), trial) as Index) : index),
+    [index, trial],
+  );
   const cover = useCover();
   const tried = useAnswer(trial, trial !== null);
   const keep = (label: string, patch: IndexPatch) => change(label, { index: patch });
@@ -64,17 +67,6 @@ export function WeaveStep() {
   const numbers = useMemo(() => [...new Set([...(cell ? [cell.number] : []), ...more])], [cell, more]);
   const selected = useMemo(() => book.cells.filter((known) => numbers.includes(known.number)), [book.cells, numbers]);
   const cells = useCells(numbers);
-  const near = useMemo(
-    () =>
-      selected.length === 1
-        ? gaps(
-            selected[0]!.corners,
-            book.cells.filter((known) => known.number !== selected[0]!.number),
-            cells.perMm(selected[0]!.scale),
-          )
-        : [],
-    [selected, book.cells, cells],
-  );
   const keys = useMemo(() => {
     const arrows = (prefix: string, by: number) => ({
       [`${prefix}ArrowLeft`]: () => cells.nudge(-by, 0),
@@ -131,7 +123,7 @@ export function WeaveStep() {
     onDrop: () => setTrial(null),
     onBack: () => show("cell"),
     index: trialIndex,
-    onTry: (patch: IndexPatch) => setTrial((known) => merged(known ?? {}, patch) as IndexPatch),
+    onTry: (patch: IndexPatch) => setTrial((known) => mergePatch.merge(known ?? {}, patch) as IndexPatch),
   };
   const keepTrial = (label: string) => async () => {
     await keep(label, trial!);
@@ -363,7 +355,6 @@ export function WeaveStep() {
             key={selected.map((known) => known.number).join()}
             selected={selected}
             cells={cells}
-            gaps={near}
             onGone={() => setMore([])}
           />
         ) : (
@@ -388,24 +379,6 @@ function AttributeValue({ index, onChoose }: { index: Index; onChoose: (attribut
       onChoose={onChoose}
     />
   );
-}
-
-// A merge patch (RFC 7396) on an object.
-function merged(base: object, patch: object): object {
-  const result: Record<string, unknown> = { ...base };
-  for (const [key, value] of Object.entries(patch)) {
-    if (value === undefined) continue;
-    const before = result[key];
-    result[key] =
-      value !== null &&
-      typeof value === "object" &&
-      !Array.isArray(value) &&
-      before !== null &&
-      typeof before === "object"
-        ? merged(before, value)
-        : value;
-  }
-  return result;
 }
 
 const readBearing = (text: string) => {

@@ -1,0 +1,42 @@
+import { useQuery } from "@tanstack/react-query";
+import { useBook } from "../api/book";
+import { post } from "../api/client";
+import type { Cell } from "../api/types";
+
+// What the server says of cells in the hand and those beside them: how far they were moved and what lies between, in
+// words; the shifts in ground units by which their edges meet, east and north; the step of round coordinates and the
+// corner that comes to them.
+export interface Beside {
+  moved: string;
+  gaps: string[];
+  shifts: [number[], number[]];
+  round: { step: number; corner: [number, number] };
+}
+
+export const beside = (book: number, cells: Cell[], [dx, dy]: [number, number] = [0, 0], signal?: AbortSignal) =>
+  post<Beside>(`/api/books/${book}/cells/beside`, { cells: cells.map((cell) => cell.id), dx, dy }, { signal });
+
+export function useBeside(cell: Cell | undefined) {
+  const book = useBook();
+  return useQuery({
+    queryKey: ["beside", book.id, book.revision, cell?.id],
+    queryFn: ({ signal }) => beside(book.id, [cell!], [0, 0], signal),
+    enabled: cell !== undefined,
+    staleTime: Infinity,
+  }).data;
+}
+
+// Where the hand lets cells come to: the nearest shift within reach each way on its own, else one to a round coordinate.
+export function snapped(by: [number, number], { shifts, round }: Beside, reach: number): [number, number] {
+  const along = (axis: 0 | 1) => {
+    const nearest = shifts[axis].reduce(
+      (best, shift) => (Math.abs(shift - by[axis]) < Math.abs(best - by[axis]) ? shift : best),
+      Infinity,
+    );
+    if (Math.abs(nearest - by[axis]) <= reach) return nearest;
+    const corner = round.corner[axis];
+    const even = Math.round((corner + by[axis]) / round.step) * round.step - corner;
+    return shifts[axis].length > 0 && Math.abs(even - by[axis]) <= reach ? even : by[axis];
+  };
+  return [along(0), along(1)];
+}
