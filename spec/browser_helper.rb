@@ -39,7 +39,8 @@ Capybara.app = SERVER
 Capybara.server = :puma, {Silent: true, Threads: "1:4"}
 Capybara.server_host = "127.0.0.1"
 Capybara.default_driver = :chromium
-Capybara.default_max_wait_time = 15
+# Two browsers share a slow machine’s processors; what comes at once is waited for no longer.
+Capybara.default_max_wait_time = 30
 Capybara.save_path = Dir.tmpdir
 Capybara.enable_aria_label = true
 
@@ -85,7 +86,7 @@ module BrowserSpecs
   RSpec::Matchers.define :become do |wanted|
     supports_block_expectations
     match do |block|
-      deadline = Process.clock_gettime(Process::CLOCK_MONOTONIC) + 15
+      deadline = Process.clock_gettime(Process::CLOCK_MONOTONIC) + 30
       until wanted === (@found = block.call) || Process.clock_gettime(Process::CLOCK_MONOTONIC) > deadline
         sleep 0.1
       end
