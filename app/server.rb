@@ -15,7 +15,7 @@ module App
       Routes::Layers,
       Routes::Markers,
       Routes::Enclosures,
-      Routes::Weave,
+      Routes::Index,
       Routes::Cells,
       Routes::Sheets,
       Routes::Layouts,

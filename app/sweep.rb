@@ -10,7 +10,7 @@ module App
     # A temporary file this old belongs to no request that runs.
     OLD_S = 24 * 3600
 
-    def run = [uploads, books, arrivals, originals, pages, files, layers, weavings, enclosures].compact
+    def run = [uploads, books, arrivals, originals, pages, files, layers, index_runs, enclosures].compact
 
     # Files of requests whose server was killed. Only in the folder that bin/start gives its children.
     def uploads
@@ -82,7 +82,7 @@ module App
       told(gone.length, "file", "of no run deleted (#{megabytes(bytes)})")
     end
 
-    # Layers that were removed, or replaced by another edition, and that no undo or redo can bring back.
+    # Layers that were removed, or replaced by another version, and that no undo or redo can bring back.
     def layers
       gone =
         Book.find_each.flat_map do |book|
@@ -96,8 +96,9 @@ module App
       told(gone.length, "removed layer", "with #{features} features deleted, which no undo could bring back")
     end
 
-    def weavings
-      count = Weaving.where.not(state: Weaving::OPEN).where("updated_at < ?", Time.now.utc - Weaving::KEPT_S).delete_all
+    def index_runs
+      count =
+        IndexRun.where.not(state: IndexRun::OPEN).where("updated_at < ?", Time.now.utc - IndexRun::KEPT_S).delete_all
       told(count, "finished piece of work on an index", "forgotten")
     end
 
@@ -146,7 +147,7 @@ module App
           .flat_map { |document| document["layers"].map { |layer| [layer["id"], layer.fetch("version", 1)] } }
           .to_set
       busy = Arrival.where(book_id: book.id, state: "importing").pluck(:id)
-      removed.reject { |layer| reachable.include?([layer.key, layer.edition]) || busy.include?(layer.arrival_id) }
+      removed.reject { |layer| reachable.include?([layer.key, layer.version]) || busy.include?(layer.arrival_id) }
     end
   end
 end

@@ -15,7 +15,7 @@ module Bench
         *generated_rows,
         *memory_rows,
         *GridMeasures.new.rows,
-        *WeaveMeasures.new(@folio_path).rows,
+        *IndexMeasures.new(@folio_path).rows,
         *GroundMeasures.new.rows
       ]
     end

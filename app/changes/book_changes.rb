@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module App
-  # The one place through which a book changes: it checks the new document, writes rows, weaves again
+  # The one place through which a book changes: it checks the new document, writes rows, rebuilds the index
   # where that is called for, and records what was before and after.
   class BookChanges
     # What a request was based on is no longer how the book stands.
@@ -46,9 +46,9 @@ module App
       end
     end
 
-    # Weaves the cells by the settings as they stand.
-    def weave_anew(revision: nil, &done) =
-      of_cells("Rebuild the index", revision: revision) { @book.weave.tap { done&.call } }
+    # Rebuilds the index by the settings as they stand.
+    def rebuild(revision: nil, &done) =
+      of_cells("Rebuild the index", revision: revision) { @book.generate.tap { done&.call } }
 
     # Names all cells by the pattern, whatever they were called.
     def name_anew = of_cells("Name all anew") { @book.index.keep(renamed(@book.index.core_cells)) }
@@ -56,7 +56,7 @@ module App
     # The cells stay as they are, each marked, although the frame or the data changed.
     def keep_cells
       of_cells("Leave the cells as they are") do
-        @book.index.keep(@book.index.core_cells.map { |cell| cell.with(kept: true) }, with: WeaveState.new(@book).now)
+        @book.index.keep(@book.index.core_cells.map { |cell| cell.with(kept: true) }, with: IndexState.new(@book).now)
       end
     end
 
@@ -87,7 +87,9 @@ module App
         after = @book.settings
         if before["index"]["area"]
           cells =
-            CellChange.around(@book.index) { @book.weave if @book.index.rows.empty? && covers_changed?(before, after) }
+            CellChange.around(@book.index) do
+              @book.generate if @book.index.rows.empty? && covers_changed?(before, after)
+            end
         end
         record(label, before, after, cells: cells)
       end
@@ -176,8 +178,8 @@ module App
         name_all(before, after)
       elsif before["index"]["order"] != after["index"]["order"] && only?(before, after, "order")
         @book.index.keep(in_order)
-      elsif weave?(before, after)
-        @book.weave
+      elsif rebuild?(before, after)
+        @book.generate
       elsif frame_size(before) != frame_size(after)
         @book.fit_cells
       end
@@ -185,7 +187,7 @@ module App
 
     # A fresh pattern of names is for all cells; where nothing else changed, they stay where they are.
     def name_all(before, after)
-      only?(before, after, "naming", "order") ? @book.index.keep(renamed(in_order)) : @book.weave(afresh: true)
+      only?(before, after, "naming", "order") ? @book.index.keep(renamed(in_order)) : @book.generate(afresh: true)
     end
 
     def core_index = @book.index.core
@@ -202,7 +204,7 @@ module App
       refuse(before, after)
       BookRows.new(@book).write(after)
       @book.reload
-      return weave_as_before(change) unless change.cells
+      return generate_as_before(change) unless change.cells
       cells = CellChange.read(change.cells)
       cells = cells.reversed if side == :before
       cells.put(@book.index)
@@ -214,12 +216,12 @@ module App
     end
 
     # A change that was recorded before cells were recorded with it.
-    def weave_as_before(change)
-      @book.weave if weave?(change.before, change.after)
+    def generate_as_before(change)
+      @book.generate if rebuild?(change.before, change.after)
     end
 
     def refuse(before, after)
-      types = Layer.where(book_id: @book.id).to_h { |layer| [[layer.key, layer.edition], layer.fields] }
+      types = Layer.where(book_id: @book.id).to_h { |layer| [[layer.key, layer.version], layer.fields] }
       wanted =
         Array(after["layers"]).grep(Hash).to_h { |layer| [layer["id"], [layer["id"], layer.fetch("version", 1)]] }
       TileLoom::Document::Check.demand(
@@ -245,8 +247,8 @@ module App
         .each { |bar| bar.check(core) if known[bar.id] != bar.given }
     end
 
-    # The sentence of Weave weaves at once; a frame or data that change leave the cells where they are.
-    def weave?(before, after) = before["index"] != after["index"]
+    # The sentence of Weave rebuilds the index at once; a frame or data that change leave the cells where they are.
+    def rebuild?(before, after) = before["index"] != after["index"]
 
     def frame_size(settings) =
       TileLoom::Layout::Layout
@@ -254,7 +256,7 @@ module App
         .frame_box
         .then { |box| [box.width.round(6), box.height.round(6)] }
 
-    # Did the data of the study area change? (Another edition of one of its layers.)
+    # Did the data of the study area change? (Another version of one of its layers.)
     def covers_changed?(before, after)
       layers = TileLoom::Index::AreaChoice.read(after.dig("index", "area")).layers
       [before, after].map do |settings|

@@ -10,20 +10,20 @@ module App
       @book.update!(settings.slice(*Book::TEXTS).merge(own, "reference" => settings["crs"]))
       layers(settings["layers"])
       @book.layout.update!(Layout.row_of(settings["layout"]))
-      key_layout(settings["index_layout"])
+      index_layout(settings["index_layout"])
       @book.index.update!(settings: settings["index"])
     end
 
     private
 
-    def key_layout(entry)
-      return @book.key_layout&.destroy! unless entry
-      (@book.key_layout || @book.build_key_layout(role: "key")).update!(Layout.row_of(entry))
+    def index_layout(entry)
+      return @book.index_layout&.destroy! unless entry
+      (@book.index_layout || @book.build_index_layout(role: "index")).update!(Layout.row_of(entry))
     end
 
-    # Layers, and editions of layers, that the document no longer names are kept aside, not deleted.
+    # Layers, and versions of layers, that the document no longer names are kept aside, not deleted.
     def layers(list)
-      rows = Layer.where(book_id: @book.id).index_by { |row| [row.key, row.edition] }
+      rows = Layer.where(book_id: @book.id).index_by { |row| [row.key, row.version] }
       list.each_with_index do |entry, position|
         rows.delete([entry["id"], entry.fetch("version", 1)]).update!(
           position: position,

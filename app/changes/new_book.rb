@@ -24,7 +24,7 @@ module App
           tell(book, layer, reader.told)
         end
         book.update_columns(operations: shifts.entries)
-        book.reload.tap(&:weave)
+        book.reload.tap(&:generate)
       end
     end
 
@@ -41,7 +41,9 @@ module App
     def create
       book = Book.create!(defaults.merge(@settings.slice(*Book::TEXTS, *Book::OWN), "reference" => @settings["crs"]))
       book.create_layout!(Layout.row_of(@settings["layout"]).merge(role: "sheets"))
-      book.create_key_layout!(Layout.row_of(@settings["index_layout"]).merge(role: "key")) if @settings["index_layout"]
+      if @settings["index_layout"]
+        book.create_index_layout!(Layout.row_of(@settings["index_layout"]).merge(role: "index"))
+      end
       book.create_index!(settings: @settings["index"])
       book
     end

@@ -2,7 +2,7 @@
 
 module App
   # The long part of a change of reference: every feature of the book, from its original into the target,
-  # aside. Layers and editions that are set aside go along, so that undo finds them in the book's reference.
+  # aside. Layers and versions that are set aside go along, so that undo finds them in the book's reference.
   class ReprojectionWork
     BATCH = 2_000
     Original = Struct.new(:feature_id, :name, :wkb)

@@ -44,7 +44,7 @@ module App
           piece =
             run.pieces.create!(
               position: position,
-              numbers: cells.map { |cell| (cell == TileLoom::Output::Press::KEY) ? PressPiece::KEY : cell.number }
+              numbers: cells.map { |cell| (cell == TileLoom::Output::Press::INDEX) ? PressPiece::INDEX : cell.number }
             )
           WorkQueue.put(:press_piece, piece.id, turn: Turn.press(position))
         end

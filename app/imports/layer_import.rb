@@ -17,7 +17,7 @@ module App
       style: nil,
       name: nil,
       removed: false,
-      edition: 1,
+      version: 1,
       began: nil,
       &progress
     )
@@ -25,7 +25,7 @@ module App
         Layer.create!(
           book_id: @book.id,
           key: key,
-          edition: edition,
+          version: version,
           title: title[0, 200],
           visible: visible,
           removed: removed,

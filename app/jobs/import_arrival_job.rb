@@ -127,7 +127,7 @@ module App
           .then { |found| found if found.all?(&:finite?) }
       end
 
-      # A key of its own, or the next edition of the layer's that it replaces.
+      # A key of its own, or the next version of the layer's that it replaces.
       def place(arrival, wanted)
         old = replaced(arrival)
         unless old
@@ -140,7 +140,7 @@ module App
         end
         {
           key: old.key,
-          edition: Layer.where(book_id: arrival.book_id, key: old.key).maximum(:edition) + 1,
+          version: Layer.where(book_id: arrival.book_id, key: old.key).maximum(:version) + 1,
           style: old.style
         }
       end

@@ -31,7 +31,7 @@ module App
 
       def sheets(piece)
         first, last =
-          piece.numbers.minmax.map { |number| (number == PressPiece::KEY) ? "the index sheet" : number.to_s }
+          piece.numbers.minmax.map { |number| (number == PressPiece::INDEX) ? "the index sheet" : number.to_s }
         if first == last
           "sheet #{first}".sub("sheet the", "the")
         else
@@ -43,7 +43,7 @@ module App
         book = run.core_document
         press = TileLoom::Output::Press.new(book: book, source: run.book.source)
         cells = run.printed_cells.select { |cell| piece.numbers.include?(cell.number) }
-        cells.unshift(TileLoom::Output::Press::KEY) if piece.numbers.include?(PressPiece::KEY)
+        cells.unshift(TileLoom::Output::Press::INDEX) if piece.numbers.include?(PressPiece::INDEX)
         pages = +"".b
         stopped =
           cells.each_with_index.find do |cell, index|
@@ -62,7 +62,8 @@ module App
       rescue TileLoom::Refusal => error
         raise TileLoom::Refusal.new(
           "exports.sheet",
-          name: (cell == TileLoom::Output::Press::KEY) ? TileLoom::Compose::IndexSheetComposer::NAME : cell.name,
+          name:
+            (cell == TileLoom::Output::Press::INDEX) ? TileLoom::Compose::IndexSheetComposer::NAME : cell.name,
           trouble: error.message,
           at: error.pointer
         )

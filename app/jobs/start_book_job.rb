@@ -72,7 +72,7 @@ module App
           end
         end
         book.update_columns(operations: shifts.entries)
-        Book.find(book.id).tap(&:weave)
+        Book.find(book.id).tap(&:generate)
       end
 
       # What an attempt before this one left behind.

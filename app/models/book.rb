@@ -7,7 +7,7 @@ module App
 
     has_many :layers, -> { order(:position, :id) }
     has_one :layout, -> { where(role: "sheets") }
-    has_one :key_layout, -> { where(role: "key") }, class_name: "App::Layout"
+    has_one :index_layout, -> { where(role: "index") }, class_name: "App::Layout"
     has_one :index, class_name: "App::GridIndex"
     has_many :edits
     has_many :press_runs
@@ -36,7 +36,7 @@ module App
         .merge(
           "layers" => layers.reject(&:removed).map(&:settings),
           "layout" => layout.settings,
-          "index_layout" => key_layout&.settings,
+          "index_layout" => index_layout&.settings,
           "index" => index.settings
         )
         .compact
@@ -56,18 +56,21 @@ module App
     # A checked document as the core sees it, with typefaces and pictures from the store.
     def self.core(settings) = TileLoom::Document::Book.new(settings, fits: true, enclosures: Enclosure.reader)
 
-    # Weaves the index by the settings as they stand and keeps its cells; pinned cells and names stay, or all
+    # Generates the index by the settings as they stand and keeps its cells; pinned cells and names stay, or all
     # are named afresh. Returns what GridIndex#keep does.
-    def weave(afresh: false) = index.keep((ready || answer(afresh: afresh)).cells, with: WeaveState.new(self).now)
+    def generate(afresh: false) = index.keep((ready || answer(afresh: afresh)).cells, with: IndexState.new(self).now)
 
-    # What weaving comes to, worked out before the book was locked; whoever sets it knows that the book has not changed
-    # since.
+    # What the index comes to, worked out before the book was locked; whoever sets it knows that the book has not
+    # changed since.
     attr_accessor :ready
 
-    # What weaving now would come to; with: other settings to weave by. For a frame of another size all cells
+    # What the index would come to now; with: other settings to generate it by. For a frame of another size all cells
     # but the pinned ones are named afresh, as at another scale.
     def answer(with: settings, afresh: false) =
-      self.class.core(with).weave(source, before: index.core_cells, afresh: afresh || WeaveState.new(self).other_size?)
+      self
+        .class
+        .core(with)
+        .generate(source, before: index.core_cells, afresh: afresh || IndexState.new(self).other_size?)
 
     # The same for changed settings: all cells are named afresh where they call them otherwise.
     def answer_to(changed) =

@@ -2,7 +2,7 @@
 
 module App
   # A layer of a book. Removing one keeps its features, so that undo can bring it back; an update from a
-  # file makes a new row, an edition of the same key, and sets the one before aside.
+  # file makes a new row, a version of the same key, and sets the one before aside.
   class Layer < ActiveRecord::Base
     belongs_to :book
     has_many :features
@@ -53,7 +53,7 @@ module App
     # Its entry in the book document.
     def settings
       entry = {"id" => key, "title" => title, "visible" => visible}
-      entry["version"] = edition if edition > 1
+      entry["version"] = version if version > 1
       entry.merge(style)
     end
 

@@ -6,7 +6,7 @@ module App
   class PressPiece < ActiveRecord::Base
     SHEETS = 16
     # Stands for the index sheet among the numbers.
-    KEY = 0
+    INDEX = 0
 
     belongs_to :press_run
 

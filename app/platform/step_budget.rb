@@ -7,7 +7,7 @@ module App
     class Exceeded < StandardError
     end
 
-    # About a second of weaving.
+    # About a second of generating cells.
     STEPS = 20_000
 
     def self.hold(steps = STEPS, &block) = TileLoom::Pulse.with(new(steps), &block)

@@ -4,7 +4,7 @@ module App
   # In which turn jobs are taken: what somebody waits for before what runs by itself. The quick worker takes those of
   # the first kind alone.
   module Turn
-    LOOK, WEAVE = 0, 2
+    LOOK, INDEX = 0, 2
     # The last that the quick worker takes.
     QUICK = 9
     IMPORT, REPROJECT, COARSE, PRESS = 10, 12, 20, 30

@@ -55,7 +55,7 @@ module App
         "revision" => book.revision,
         "sheet_m" => sheet_m(book),
         "frame" => page(layout, layout.frame_box),
-        "key_frame" => book.key_layout&.core&.then { |own| page(own, own.key_frame.box(own.page)) },
+        "index_frame" => book.index_layout&.core&.then { |own| page(own, own.index_frame.box(own.page)) },
         **steps(book, session),
         "reprojection" => Reprojection.open_for(book)&.then { |change| reprojection(change) },
         "told" =>
@@ -65,7 +65,7 @@ module App
             .order(:id)
             .last
             &.reason,
-        "weave" => WeaveState.new(book).to_h,
+        "index_state" => IndexState.new(book).to_h,
         "naming" => {
           "kind" => index.naming.kind,
           "example" => index.naming.example
@@ -264,7 +264,7 @@ module App
       )
     end
 
-    def weaving(weaving) = weaving.attributes.slice("id", "state", "done", "total", "reason")
+    def index_run(run) = run.attributes.slice("id", "state", "done", "total", "reason")
 
     def run(run)
       {

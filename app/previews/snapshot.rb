@@ -45,12 +45,12 @@ module App
       )
 
     # Stands for the index sheet where sheets are asked for by number.
-    KEY = 0
+    INDEX = 0
 
     # The composer of a sheet, or of the index sheet.
     def composer_of(number, **options)
-      return composer(cell(number), **options) unless number == KEY
-      raise TileLoom::Refusal.new("requests.no_index_sheet") unless document.key_layout
+      return composer(cell(number), **options) unless number == INDEX
+      raise TileLoom::Refusal.new("requests.no_index_sheet") unless document.index_layout
       TileLoom::Compose::IndexSheetComposer.new(book: document, source: source, count: cells.length, **options)
     end
 
@@ -86,7 +86,7 @@ module App
     end
 
     # The whole index as a small picture.
-    def key_svg
+    def index_svg
       page = document.layout.page
       drawing =
         TileLoom::View::IndexDrawing.new(

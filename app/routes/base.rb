@@ -148,14 +148,14 @@ module App
       # Which browser asks, by a text that it made up; nil for one that does not say.
       def session_id = @session_id ||= request.env["HTTP_X_SESSION"].to_s[/\A[A-Za-z0-9-]{8,64}\z/]
 
-      # Weaves within a request as far as that is a matter of a second; beyond, a job goes on with it, and the answer
+      # Generates within a request as far as that is a matter of a second; beyond, a job goes on with it, and the answer
       # says which (202).
-      def woven(purpose, wanted)
+      def generated(purpose, wanted)
         StepBudget.hold { yield }
       rescue StepBudget::Exceeded
-        weaving = Weaving.begin(book, purpose, wanted, session: session_id)
+        run = IndexRun.begin(book, purpose, wanted, session: session_id)
         status 202
-        json({"weaving" => Presenter.weaving(weaving)})
+        json({"run" => Presenter.index_run(run)})
       end
 
       def changes = @changes ||= BookChanges.new(book, session: session_id)

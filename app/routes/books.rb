@@ -31,7 +31,7 @@ module App
       patch "/api/books/:book_id" do
         request_body = body_json
         label = request_body["label"] || "Change"
-        woven("change", request_body.slice("patch", "revision").merge("label" => label)) do
+        generated("change", request_body.slice("patch", "revision").merge("label" => label)) do
           changes.apply(request_body["patch"], label: label, revision: request_body["revision"])
           json(shown(book.reload))
         end

@@ -24,7 +24,7 @@ module App
         changes.of_cells(DEEDS[deed], revision: wanted["revision"]) do
           handwork = handwork()
           cells = done(handwork, deed, wanted)
-          # A place that was given by hand stays when the index is woven again.
+          # A place that was given by hand stays when the index is rebuilt.
           book.index.settings = book.index.settings.merge("order" => {"kind" => "by_hand"}) if deed == "place"
           book.index.keep(cells)
         end
@@ -80,7 +80,7 @@ module App
           file = TileLoom::Document::CellFile.new(book.document)
           features = file.features_of(path)
           changes.of_cells("Cells of #{upload[:name]}") do
-            book.index.keep(file.cells(features), with: WeaveState.new(book).now)
+            book.index.keep(file.cells(features), with: IndexState.new(book).now)
           end
         end
         json(shown(book.reload))

@@ -25,7 +25,7 @@ module App
         id = body_json["id"]
         grid = frame_of(role)["grids"].to_a.find { |known| known["id"] == id } or
           raise TileLoom::Refusal.new("requests.no_such_grid", id: id, at: "/id")
-        add((role == "key") ? "sheets" : "key", grid, grid["id"], "Copy a grid")
+        add((role == "index") ? "sheets" : "index", grid, grid["id"], "Copy a grid")
       end
 
       # The frame gives way so that border and labels have room on the paper.
@@ -39,7 +39,7 @@ module App
       def sheet_number = @sheet_number ||= whole(params["number"])
 
       # Of the layout that this sheet has.
-      def role = sheet_number.zero? ? "key" : "sheets"
+      def role = sheet_number.zero? ? "index" : "sheets"
 
       def trial = TileLoom::Compose::GridTrial.new(Snapshot.of(book).composer_of(sheet_number))
 
@@ -52,7 +52,7 @@ module App
       end
 
       # Role → [its name in the book document, the kind of its frame].
-      FRAMES = {"sheets" => %w[layout map_frame], "key" => %w[index_layout index_frame]}.freeze
+      FRAMES = {"sheets" => %w[layout map_frame], "index" => %w[index_layout index_frame]}.freeze
 
       def frame_of(role)
         name, kind = FRAMES.fetch(role)

@@ -7,7 +7,7 @@ module App
     class Layouts < Base
       MOST_COMPARED = 3_000
       # Role → its name in the book document.
-      ROLES = {"sheets" => "layout", "key" => "index_layout"}.freeze
+      ROLES = {"sheets" => "layout", "index" => "index_layout"}.freeze
 
       # boxes: id → [left, top, width, height] in page mm. What is tied to an edge stays tied.
       post "/api/books/:book_id/layout/boxes" do
@@ -76,10 +76,10 @@ module App
       end
 
       # {on}: with an index sheet, or without.
-      post "/api/books/:book_id/layout/key" do
+      post "/api/books/:book_id/layout/index" do
         on = body_json["on"] == true
         changes.apply_to_fresh(label: on ? "With an index sheet" : "Without an index sheet") do
-          next {} if on == !book.key_layout.nil?
+          next {} if on == !book.index_layout.nil?
           {
             "index_layout" =>
               (
@@ -117,11 +117,12 @@ module App
         body_json.tap do |wanted|
           @role = wanted.fetch("role", "sheets").to_s
           raise TileLoom::Refusal.new("requests.role", at: "/role") unless ROLES.key?(@role)
-          raise TileLoom::Refusal.new("requests.add_index_sheet") if @role == "key" && book.key_layout.nil?
+          raise TileLoom::Refusal.new("requests.add_index_sheet") if @role == "index" && book.index_layout.nil?
         end
       end
 
-      def design = @design ||= Book.core(book.settings).then { |core| (@role == "key") ? core.key_layout : core.layout }
+      def design =
+        @design ||= Book.core(book.settings).then { |core| (@role == "index") ? core.index_layout : core.layout }
 
       def elements = design.elements.map(&:given)
 

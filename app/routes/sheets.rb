@@ -12,7 +12,7 @@ module App
         packed_drawing Snapshot.of(book).sheet_svgz(whole(params["number"]), thumb: params["thumb"] == "1")
       end
 
-      get("/api/books/:book_id/key.svg") { drawing Snapshot.of(book).key_svg }
+      get("/api/books/:book_id/index.svg") { drawing Snapshot.of(book).index_svg }
     end
   end
 end

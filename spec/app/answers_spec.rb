@@ -40,7 +40,7 @@ RSpec.describe "The answer to a change" do
       [:post, "/cells", {do: "remove", cells: [ids(held)[2]]}, [ids(held)[2]], nil],
       [:post, "/undo", {}, [], nil],
       [:patch, "", {label: "No subtitle", patch: {subtitle: nil}}, [], 0],
-      [:post, "/weave/keep", {}, [], held["cells"].length]
+      [:post, "/index/keep", {}, [], held["cells"].length]
     ]
     steps.each do |method, path, body, gone, come|
       body = body.merge(revision: held["revision"]) if body.key?(:cells) || body.key?(:patch)

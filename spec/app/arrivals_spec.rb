@@ -428,11 +428,11 @@ RSpec.describe App::Routes::Arrivals do
           }
         )
       )
-      expect([cells.call, App::WeaveState.new(App::Book.find(book.id)).changed]).to match([before, ["study"]])
-      App::BookChanges.new(App::Book.find(book.id)).weave_anew
-      expect([before, cells.call, App::WeaveState.new(App::Book.find(book.id)).changed]).to match([be > 1, 1, []])
+      expect([cells.call, App::IndexState.new(App::Book.find(book.id)).changed]).to match([before, ["study"]])
+      App::BookChanges.new(App::Book.find(book.id)).rebuild
+      expect([before, cells.call, App::IndexState.new(App::Book.find(book.id)).changed]).to match([be > 1, 1, []])
       2.times { App::BookChanges.new(App::Book.find(book.id)).undo }
-      expect([cells.call, App::WeaveState.new(App::Book.find(book.id)).changed]).to eq([before, []])
+      expect([cells.call, App::IndexState.new(App::Book.find(book.id)).changed]).to eq([before, []])
     end
 
     it "refuses a layer that is not in the book" do

@@ -79,7 +79,7 @@ RSpec.describe App::Routes::Bars do
   end
 
   it "keeps styles by name, puts them on all bars of the book, and takes them along as files" do
-    send_json(:post, "/api/books/#{book.id}/layout/key", {on: true})
+    send_json(:post, "/api/books/#{book.id}/layout/index", {on: true})
     patch_element("scale_bar", {"style" => "stepped", "colour" => "#8c2f39", "extension" => 4})
     send_json(:post, "/api/bar-styles", {name: "Red steps", style: bars.first})
     expect(answer.map { |style| style["name"] }).to eq(["Red steps"])

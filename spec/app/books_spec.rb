@@ -157,7 +157,7 @@ RSpec.describe App::Routes::Books do
         "HTTP_ORIGIN" => "http://evil.example"
       )
       expect(last_response.status).to eq(403)
-      post("/api/books/#{book.id}/weave", "patch=1", "HTTP_HOST" => "localhost")
+      post("/api/books/#{book.id}/index/trial", "patch=1", "HTTP_HOST" => "localhost")
       expect(last_response.status).to eq(415)
       post(
         "/api/books",

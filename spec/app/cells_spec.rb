@@ -100,10 +100,10 @@ RSpec.describe App::Routes::Cells do
     expect(factor).not_to be_within(1e-5).of(1)
   end
 
-  it "keeps pinned cells and names when the index is woven again, and says what comes and goes before" do
+  it "keeps pinned cells and names when the index is rebuilt, and says what comes and goes before" do
     deed("move", "B1", dx: 40, dy: 0)
     pinned = cell("B1")
-    send_json(:post, "/api/books/#{book.id}/weave", {patch: {index: {overlap_mm: 20}}})
+    send_json(:post, "/api/books/#{book.id}/index/trial", {patch: {index: {overlap_mm: 20}}})
     expect(answer).to include("come" => be_an(Array), "go" => [], "stay" => 6)
     change({"index" => {"overlap_mm" => 20}})
     expect(cell("B1").except("number")).to eq(pinned.except("number"))

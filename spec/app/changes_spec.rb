@@ -41,22 +41,22 @@ RSpec.describe App::BookChanges do
   end
 
   it "rebuilds the index when scale, overlap or study area changes, and not for a title or a style" do
-    woven = -> { book.reload.index.cells.pluck(:id) }
-    ids = woven.call
+    ids_now = -> { book.reload.index.cells.pluck(:id) }
+    ids = ids_now.call
     change({"title" => "Other"})
     layers = book.reload.settings["layers"]
     layers[0]["rules"][0]["title"] = "Moss"
     change({"layers" => layers})
-    expect(woven.call).to eq(ids)
+    expect(ids_now.call).to eq(ids)
     [
       {"index" => {"overlap_mm" => 9}},
       {"index" => {"scale" => 2000}},
       {"index" => {"scale" => 2500}},
       {"index" => {"area" => "dams"}}
     ].each do |patch|
-      before = woven.call
+      before = ids_now.call
       change(patch)
-      expect(woven.call & before).to be_empty
+      expect(ids_now.call & before).to be_empty
     end
     expect(book.index.cells.first.to_core.ground.width).to be_within(1e-9).of(
       book.document.layout.frame_box.width * 2.5
@@ -101,7 +101,7 @@ RSpec.describe App::BookChanges do
     expect(other.edits.count).to eq(3)
   end
 
-  it "leaves nothing half-written when the weave fails at the end" do
+  it "leaves nothing half-written when generating cells fails at the end" do
     before = book.settings
     allow_any_instance_of(App::GridIndex).to receive(:keep).and_raise("no ink")
     expect { change({"index" => {"scale" => 5000}}) }.to raise_error("no ink")

@@ -76,7 +76,7 @@ RSpec.describe "Doors" do
       "/api/books" => /\Adefault-src 'none'/,
       "/api/nothing" => /default-src 'none'/,
       "/api/books/#{book.id}/sheets/1.svg" => /default-src 'none'.*sandbox/,
-      "/api/books/#{book.id}/key.svg" => /sandbox/,
+      "/api/books/#{book.id}/index.svg" => /sandbox/,
       "/books" => /default-src 'self'/
     }.each do |path, policy|
       ask(path)

@@ -61,7 +61,7 @@ RSpec.describe "Any request" do
       "arrival_id" => @arrival.id,
       "kept_id" => 1,
       "style_id" => 1,
-      "weaving_id" => 1,
+      "index_run_id" => 1,
       "start_id" => @start.id,
       "element" => "map",
       "name" => "side-panel",

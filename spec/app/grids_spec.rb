@@ -95,7 +95,7 @@ RSpec.describe App::Routes::Grids do
   end
 
   it "copies a grid to the index sheet's frame and back, where it suits that scale" do
-    send_json(:post, "/api/books/#{book.id}/layout/key", {on: true})
+    send_json(:post, "/api/books/#{book.id}/layout/index", {on: true})
     send_json(:post, "#{path}/copy", {id: "graticule"})
     App::BookChanges.new(App::Book.find(book.id)).undo
     send_json(:post, "#{path}/copy", {id: "metric"})

@@ -33,7 +33,7 @@ RSpec.describe App::Routes::Layouts do
 
   def rows = App::Book.find(book.id).index.rows
 
-  def told = App::Presenter.book(App::Book.find(book.id))["weave"]
+  def told = App::Presenter.book(App::Book.find(book.id))["index_state"]
 
   def step(direction) = App::BookChanges.new(App::Book.find(book.id)).public_send(direction)
 
@@ -55,15 +55,15 @@ RSpec.describe App::Routes::Layouts do
   it "rebuilds the index or keeps the cells and marks them, each of which can be undone" do
     boxes({"main" => [20, 20, 100, 100]})
     fitted = rows
-    send_json(:post, "/api/books/#{book.id}/weave/anew", {})
+    send_json(:post, "/api/books/#{book.id}/index/rebuild", {})
     expect(answer["cells"].length).to be > fitted.length
-    expect(answer["weave"]).to include("changed" => [], "kept" => 0)
+    expect(answer["index_state"]).to include("changed" => [], "kept" => 0)
     # A frame a third as wide makes another grid: its names are those of the pattern.
     expect(answer["cells"].map { |cell| cell["name"] }).to all(match(/\A[A-Z]+\d+\z/))
     step(:undo)
     expect([rows, told["changed"]]).to eq([fitted, ["frame"]])
-    send_json(:post, "/api/books/#{book.id}/weave/keep", {})
-    expect(answer["weave"]).to include("changed" => [], "kept" => fitted.length)
+    send_json(:post, "/api/books/#{book.id}/index/keep", {})
+    expect(answer["index_state"]).to include("changed" => [], "kept" => fitted.length)
     expect(answer["cells"]).to all(include("kept" => true))
     step(:undo)
     expect(rows).to eq(fitted)
@@ -73,9 +73,9 @@ RSpec.describe App::Routes::Layouts do
 
   # Six cells, two rows of three: the second in the first row is B1.
   it "adds an index sheet that shows every cell by name, designs it apart, prints it first, and does without it" do
-    send_json(:post, "/api/books/#{book.id}/layout/key", {on: true})
-    expect(answer["key_frame"]["elements"].keys).to include("index", "title")
-    send_json(:post, "/api/books/#{book.id}/layout/boxes", {role: "key", boxes: {"title" => [30, 20, 100, 12]}})
+    send_json(:post, "/api/books/#{book.id}/layout/index", {on: true})
+    expect(answer["index_frame"]["elements"].keys).to include("index", "title")
+    send_json(:post, "/api/books/#{book.id}/layout/boxes", {role: "index", boxes: {"title" => [30, 20, 100, 12]}})
     expect(answer["document"]["index_layout"]["elements"].find { |known| known["id"] == "title" }["place"]).to include(
       "height_mm" => 12.0
     )
@@ -93,7 +93,7 @@ RSpec.describe App::Routes::Layouts do
       run = App::PressOrder.new(App::Book.find(book.id)).place(sheets)
       expect([run.total, run.pieces.flat_map(&:numbers)]).to eq([numbers.length, numbers])
     end
-    send_json(:post, "/api/books/#{book.id}/layout/elements", {role: "key", kind: "map_frame", box: [1, 1, 50, 50]})
+    send_json(:post, "/api/books/#{book.id}/layout/elements", {role: "index", kind: "map_frame", box: [1, 1, 50, 50]})
     expect(answer["message"]).to match(/the index sheet has an index frame/)
     send_json(
       :patch,
@@ -108,7 +108,7 @@ RSpec.describe App::Routes::Layouts do
       }
     )
     expect(answer["message"]).to match(/has no index frame/)
-    send_json(:post, "/api/books/#{book.id}/layout/key", {on: false})
+    send_json(:post, "/api/books/#{book.id}/layout/index", {on: false})
     expect(answer["document"]).not_to have_key("index_layout")
     step(:undo)
     expect(App::Book.find(book.id).settings["index_layout"]["elements"].length).to be > 5

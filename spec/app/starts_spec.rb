@@ -172,7 +172,7 @@ RSpec.describe App::Routes::Starts do
     end
   end
 
-  it "says what cannot be woven, leaves the file ready, and lists no half book" do
+  it "says what cannot be generated, leaves the file ready, and lists no half book" do
     start = send_file(island, "a.geojson")
     made = make(start, scale: 1)
     expect(made).to include("state" => "ready", "reason" => match(/would make/))

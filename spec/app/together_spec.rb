@@ -31,11 +31,7 @@ RSpec.describe "Together" do
       if file
         {
           "file" =>
-            Rack::Test::UploadedFile.new(
-              StringIO.new(file[1]),
-              "application/octet-stream",
-              original_filename: file[0]
-            )
+            Rack::Test::UploadedFile.new(StringIO.new(file[1]), "application/octet-stream", original_filename: file[0])
         }
       else
         JSON.generate(body || {})
@@ -142,7 +138,7 @@ RSpec.describe "Together" do
       expect(move(first["cell_id"], fresh.revision)).to match([422, include("message" => /not in the index any more/)])
     end
 
-    it "keep their ids through another weave, renaming and undo, and never share one that was used" do
+    it "keep their ids through a rebuild, renaming and undo, and never share one that was used" do
       before = cells.to_h { |row| row.values_at("name", "cell_id") }
       App::BookChanges.new(book).apply({"index" => {"overlap_mm" => 12}}, label: "x")
       expect(cells.to_h { |row| row.values_at("name", "cell_id") }.slice(*before.keys)).to eq(before)

@@ -71,7 +71,7 @@ RSpec.describe "Work" do
   end
 
   describe "turns" do
-    it "are: looking before weaving before imports before the press, and pieces of all runs side by side" do
+    it "are: looking before the index before imports before the press, and pieces of all runs side by side" do
       other = kept_book(scale: 500)
       [other, book].each { |one| App::PressOrder.new(one).place("all") }
       App::Arrival.accept(Tempfile.new("x"), book_id: book.id, name: "a.geojson")
@@ -105,13 +105,13 @@ RSpec.describe "Work" do
       allow(App::StepBudget).to receive(:hold).and_wrap_original { |original, *_, &block| original.call(5, &block) }
     end
 
-    def weaving = App::Weaving.last
+    def index_run = App::IndexRun.last
 
     it "is worked out by a job when it is asked what it would come to, with progress and answer" do
-      send_json(:post, "/api/books/#{book.id}/weave", {patch: {index: {scale: 1000}}})
-      expect([last_response.status, answer["weaving"]]).to match([202, include("state" => "waiting")])
+      send_json(:post, "/api/books/#{book.id}/index/trial", {patch: {index: {scale: 1000}}})
+      expect([last_response.status, answer["run"]]).to match([202, include("state" => "waiting")])
       worker.start
-      ask("/api/books/#{book.id}/weavings/#{weaving.id}")
+      ask("/api/books/#{book.id}/index/runs/#{index_run.id}")
       expect(answer).to include(
         "state" => "done",
         "answer" =>
@@ -128,33 +128,35 @@ RSpec.describe "Work" do
       change_index({scale: 1000})
       expect([last_response.status, fresh.settings["index"]["scale"]]).to eq([202, 2500])
       worker.start
-      expect([weaving.state, fresh.settings["index"]["scale"], fresh.index.rows.length > 6]).to eq(["done", 1000, true])
+      expect([index_run.state, fresh.settings["index"]["scale"], fresh.index.rows.length > 6]).to eq(
+        ["done", 1000, true]
+      )
       App::BookChanges.new(fresh).undo
       expect(fresh.index.rows).to eq(before)
-      send_json(:post, "/api/books/#{book.id}/weave/anew", {})
+      send_json(:post, "/api/books/#{book.id}/index/rebuild", {})
       worker.start
-      expect([weaving.purpose, weaving.state]).to eq(%w[anew done])
+      expect([index_run.purpose, index_run.state]).to eq(%w[rebuild done])
     end
 
     it "is stopped at once and changes nothing then; a change of another in between is told" do
       change_index({scale: 1000})
-      send_json(:post, "/api/books/#{book.id}/weavings/#{weaving.id}/cancel", {})
+      send_json(:post, "/api/books/#{book.id}/index/runs/#{index_run.id}/cancel", {})
       expect(answer["state"]).to eq("cancelled")
       worker.start
       expect(fresh.settings["index"]["scale"]).to eq(2500)
       change_index({scale: 1000})
       App::BookChanges.new(fresh).apply({"title" => "Another"}, label: "x")
       worker.start
-      expect([weaving.state, weaving.reason, fresh.settings["index"]["scale"]]).to match(
+      expect([index_run.state, index_run.reason, fresh.settings["index"]["scale"]]).to match(
         ["failed", /changed elsewhere/, 2500]
       )
     end
 
     it "ends in the middle when it is not wanted any more" do
       change_index({scale: 1000})
-      stub_const("App::WeavingProgress::EVERY_S", 0.0)
+      stub_const("App::IndexRunProgress::EVERY_S", 0.0)
       steps = 0
-      allow_any_instance_of(App::Weaving).to receive(:wanted?) { (steps += 1) < 4 }
+      allow_any_instance_of(App::IndexRun).to receive(:wanted?) { (steps += 1) < 4 }
       worker.start
       expect([steps, fresh.settings["index"]["scale"], Delayed::Job.count]).to eq([4, 2500, 0])
     end
@@ -163,13 +165,13 @@ RSpec.describe "Work" do
       begun =
         lambda do |scale, turn, session = "sessionA1"|
           post(
-            "/api/books/#{book.id}/weave",
+            "/api/books/#{book.id}/index/trial",
             JSON.generate({patch: {index: {scale: scale}}, turn: turn}),
             "CONTENT_TYPE" => "application/json",
             "HTTP_HOST" => "localhost",
             "HTTP_X_SESSION" => session
           )
-          App::Weaving.last
+          App::IndexRun.last
         end
       first, later, overtaken, other = begun[1000, 10], begun[2000, 30], begun[400, 20], begun[500, 5, "sessionB1"]
       expect([first, later, overtaken, other].map { |one| one.reload.state }).to eq(
@@ -180,21 +182,21 @@ RSpec.describe "Work" do
     end
 
     it "is not worked out any more when the page that asked was left" do
-      send_json(:post, "/api/books/#{book.id}/weave", {patch: {index: {scale: 1000}}})
-      App::Weaving.update_all(asked_at: Time.now.utc - 60)
+      send_json(:post, "/api/books/#{book.id}/index/trial", {patch: {index: {scale: 1000}}})
+      App::IndexRun.update_all(asked_at: Time.now.utc - 60)
       worker.start
-      expect([weaving.state, weaving.reason, Delayed::Job.count]).to match(["cancelled", /Nobody asked/, 0])
-      send_json(:post, "/api/books/#{book.id}/weave", {patch: {index: {scale: 1000}}})
-      App::Weaving.update_all(asked_at: Time.now.utc - 60)
-      ask("/api/books/#{book.id}/weavings/#{weaving.id}")
+      expect([index_run.state, index_run.reason, Delayed::Job.count]).to match(["cancelled", /Nobody asked/, 0])
+      send_json(:post, "/api/books/#{book.id}/index/trial", {patch: {index: {scale: 1000}}})
+      App::IndexRun.update_all(asked_at: Time.now.utc - 60)
+      ask("/api/books/#{book.id}/index/runs/#{index_run.id}")
       worker.start
-      expect(weaving.state).to eq("done")
+      expect(index_run.state).to eq("done")
     end
 
-    it "says in words what cannot be woven" do
+    it "says in words what cannot be generated" do
       change_index({scale: 1})
       worker.start if last_response.status == 202
-      expect([answer["message"], weaving&.reason].compact.join).to match(/would make/)
+      expect([answer["message"], index_run&.reason].compact.join).to match(/would make/)
     end
   end
 
@@ -237,14 +239,14 @@ RSpec.describe "Work" do
       expect(App::Sweep.new.pages).to be_nil
       run.finish("failed")
       expect(App::Sweep.new.pages).to eq("1 piece: of ended runs emptied of its pages.")
-      App::Weaving.create!(
+      App::IndexRun.create!(
         book_id: book.id,
         purpose: "answer",
         state: "done",
         asked_at: Time.now.utc,
         updated_at: Time.now.utc - 7200
       )
-      expect(App::Sweep.new.weavings).to match(/1 finished piece of work on an index: forgotten/)
+      expect(App::Sweep.new.index_runs).to match(/1 finished piece of work on an index: forgotten/)
     end
 
     it "is swept out of the store: originals without an import, files of servers that are gone" do

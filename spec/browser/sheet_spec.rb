@@ -51,7 +51,7 @@ RSpec.describe "Sheet", type: :feature do
     expect(page).to have_no_css("[aria-label='The index is out of step']")
     expect(page).to have_no_css("footer", text: "◆ unchanged")
     expect { App::Book.find(@book.id).index.cells.count }.to become(
-      App::Book.find(@book.id).tap(&:weave).index.cells.count
+      App::Book.find(@book.id).tap(&:generate).index.cells.count
     )
     undo(2)
     expect(page).to have_text("27 sheets in all")

@@ -2,7 +2,7 @@
 
 require "browser_helper"
 
-# Weaving in the browser, by the demo: what is tried shows before it is kept, cells respond to the hand, and every
+# IndexRun in the browser, by the demo: what is tried shows before it is kept, cells respond to the hand, and every
 # step can be undone.
 RSpec.describe "Weave", type: :feature do
   before(:all) { @book = demo_book }
@@ -54,7 +54,7 @@ RSpec.describe "Weave", type: :feature do
   end
 
   it "moves a cell by hand, which is told in mm on paper and pins it, and by the keys" do
-    visit "/books/#{@book.id}/weave?sheet=14"
+    visit "/books/#{@book.id}/rebuild?sheet=14"
     expect(page).to have_css("aside h2", text: "C3")
     expect(page).to have_css("aside", text: "C2: 8.0 mm overlap")
     map = find("[role=application]").native.rect
@@ -71,7 +71,7 @@ RSpec.describe "Weave", type: :feature do
     expect { cell("C3")["pinned"] }.to become(true)
     expect(cell("C3")["centre_x"]).to be > before["centre_x"]
     expect(page).to have_text("1 cell pinned.")
-    visit "/books/#{@book.id}/weave?sheet=14"
+    visit "/books/#{@book.id}/rebuild?sheet=14"
     expect(page).to have_css("aside h2", text: "C3")
     moved = cell("C3")
     find("[role=application]").native.send_keys(:arrow_up)
@@ -129,7 +129,7 @@ RSpec.describe "Weave", type: :feature do
     find("aside button", text: "The sheet").click
   end
 
-  it "weaves a strip along a line and a sheet for each feature, and goes back" do
+  it "generates a strip along a line and a sheet for each feature, and goes back" do
     choose("Study area", "Tracks")
     choose("Kind of index", "a strip")
     expect(page).to have_text(/Cover Tracks by a strip, 10 mm clear of the sides, free rotation at 1:2,500/)
@@ -154,7 +154,7 @@ RSpec.describe "Weave", type: :feature do
 
   # Does the page know the job for this scale? (Each key that is typed asks for one, in place of the one before.)
   def asked_for(scale) =
-    App::Weaving.last&.then do |last|
+    App::IndexRun.last&.then do |last|
       last.wanted.dig("patch", "index", "scale") == scale && last.asked_at > last.created_at
     end
 
@@ -167,7 +167,7 @@ RSpec.describe "Weave", type: :feature do
     expect_accessible
     click_button("Cancel")
     expect(page).to have_no_css("[role=status]", text: "Working out the index")
-    expect { App::Weaving.last.state }.to become("cancelled")
+    expect { App::IndexRun.last.state }.to become("cancelled")
     type_value("Scale", "2000")
     within("[role=dialog]") do
       expect(page).to have_css("[role=status]", text: "Working out the index")

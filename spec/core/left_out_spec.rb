@@ -74,7 +74,7 @@ RSpec.describe TileLoom::Index::LeftOut do
   end
 
   it "counts points, lines and polygons on no sheet, wholly and in part" do
-    cells = book.weave(source).cells
+    cells = book.generate(source).cells
     expect(told(cells)).to eq([[], true])
     corner = cells.find { |cell| cell.ground.box.include?(402_010, 6_528_010) }.name
     # 15 m off: the point at 20 m from the corner stays, that of the multipoint and the line's end at 10 m go.
@@ -97,7 +97,7 @@ RSpec.describe TileLoom::Index::LeftOut do
   end
 
   it "takes what lies on the edge of a sheet, or is cut between two, as shown" do
-    cells = book.weave(source).cells
+    cells = book.generate(source).cells
     edge = cells.first.ground.corners
     pieces =
       TileLoom::Index::LeftOut.new(

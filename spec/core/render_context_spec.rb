@@ -47,7 +47,7 @@ RSpec.describe "Drawing a sheet" do
     }
     book = TileLoom::Document::Book.new(settings)
     index = TileLoom::Compose::IndexSheetComposer.new(book: book, source: source, count: 1)
-    element = book.key_layout.elements.last
+    element = book.index_layout.elements.last
     texts = ->(node) { node.is_a?(TileLoom::Scene::Group) ? node.children.flat_map(&texts) : [node] }
     told = texts.call(element.draw(index)).grep(TileLoom::Scene::Text).map(&:string)
     rules = book.layers.flat_map(&:rules)

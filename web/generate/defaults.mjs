@@ -1,9 +1,9 @@
 // What a part of the book document is where it does not say so, out of the JSON Schema (on standard input): the defaults
 // of each part by its name, those of a part within it by both names.
-import { readFileSync } from "node:fs";
+import { json } from "node:stream/consumers";
 import { format } from "prettier";
 
-const schema = JSON.parse(readFileSync(0, "utf8"));
+const schema = await json(process.stdin);
 const found = {};
 
 // The definition that a node points to, with what the node says otherwise.

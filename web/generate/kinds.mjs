@@ -1,9 +1,9 @@
 // What the core declares (on standard input): kinds of things as lists for menus, what is known of the kinds of
 // elements, plain lists.
-import { readFileSync } from "node:fs";
+import { json } from "node:stream/consumers";
 import { format } from "prettier";
 
-const { kinds, elements, lists } = JSON.parse(readFileSync(0, "utf8"));
+const { kinds, elements, lists } = await json(process.stdin);
 const menus = Object.entries(kinds).map(([name, list]) => [name, list.map(({ key, title }) => [key, title])]);
 const constants = [...menus, ["elementTraits", elements], ...Object.entries(lists)].map(
   ([name, value]) => `export const ${name} = ${JSON.stringify(value)} as const;`,

@@ -1,8 +1,8 @@
 // The front end's types out of the book document's JSON Schema (on standard input).
 import { compile } from "json-schema-to-typescript";
-import { readFileSync } from "node:fs";
+import { json } from "node:stream/consumers";
 
-const schema = JSON.parse(readFileSync(0, "utf8"));
+const schema = await json(process.stdin);
 
 // Names that TypeScript has already.
 const RENAMED = { symbol: "mapSymbol" };

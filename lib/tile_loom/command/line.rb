@@ -47,7 +47,7 @@ module TileLoom
           text = File.file?(path) ? File.binread(path) : raise(Refusal.new("command.no_such_book", path: path))
           settings = parsed(text)
           refuse(Document::Check.new(settings, enclosures: beside(path)).findings)
-          # Also reads the data and weaves, which finds what only they can show.
+          # Also reads the data and generates the index, which finds what only they can show.
           book = Document::Folio.new(path, Document::Book.new(settings, enclosures: beside(path)))
           source = book.source
           refuse(Document::Check.new(settings, enclosures: beside(path)).findings(source: source))
@@ -114,13 +114,13 @@ module TileLoom
             .each { |cell| told.add(press.composer(cell, count: all.length).left_out, sheet: name_of(cell)) }
         end
 
-        # What was left out of the data, what the weave notes, what no sheet shows, what the reference does there.
+        # What was left out of the data, what the index notes, what no sheet shows, what the reference does there.
         def tell_of_book(book, source)
           document = book.document
           titles = document.settings["layers"].to_h { |layer| layer.values_at("id", "title") }
           told.add(book.told)
           told.add(ground_warnings(document, source))
-          told.add(document.weave(source).notes)
+          told.add(document.generate(source).notes)
           told.add(document.cover(source).left_out.sentences(titles).map { |sentence| "Left out: #{sentence}." })
         end
 
@@ -152,7 +152,7 @@ module TileLoom
           told.lines.each { |line| say line }
         end
 
-        def name_of(cell) = (cell == Output::Press::KEY) ? TileLoom::Compose::IndexSheetComposer::NAME : cell.name
+        def name_of(cell) = (cell == Output::Press::INDEX) ? TileLoom::Compose::IndexSheetComposer::NAME : cell.name
 
         def counted(pages, cells)
           pages.each_with_index.lazy.map do |page, index|

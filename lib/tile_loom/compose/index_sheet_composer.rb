@@ -10,15 +10,15 @@ module TileLoom
       def initialize(book:, source:, count:, **options) =
         super(book: book, source: source, cell: nil, count: count, **options)
 
-      def layout = book.key_layout
+      def layout = book.index_layout
 
       def page = layout.page
 
-      def view = @view ||= layout.key_frame.then { |frame| frame.map(self, frame.box(page)).view }
+      def view = @view ||= layout.index_frame.then { |frame| frame.map(self, frame.box(page)).view }
 
       def stated_scale = (view.scale >= 10) ? view.scale.round : Units::Number.tidy(view.scale.round(3))
 
-      def gridded_frame = layout.key_frame
+      def gridded_frame = layout.index_frame
 
       # The index sheet is one of its kind.
       def nominal_view = nil

@@ -34,7 +34,7 @@ module TileLoom
       def_delegators :contents, :title, :subtitle, :author, :subject, :edition, :source, :date, :layers, :layout, :index
 
       # The design of the index sheet, or nil where the book has none.
-      def key_layout = contents.index_layout
+      def index_layout = contents.index_layout
 
       # The typefaces, the drawings of markers and the pictures: the book's own ones and those that ship.
       def_delegators :assets, :faces, :markers, :pictures
@@ -58,7 +58,7 @@ module TileLoom
       end
 
       # The cells of the index over the study area that the source holds.
-      def cells(source) = @cells ||= weave(source).cells
+      def cells(source) = @cells ||= generate(source).cells
 
       # What the block gives, worked out once for this document: parts of drawings that every sheet has.
       def once(key) = (@once ||= {})[key] ||= yield
@@ -67,17 +67,17 @@ module TileLoom
       def key_of(*keys) = once([:key_of, keys]) { JSON.generate(settings.slice(*keys)) }
 
       # Where in the book the page of a cell comes, from 1: after the index sheet, if there is one.
-      def page_number(cell) = cell.number + (key_layout ? 1 : 0)
+      def page_number(cell) = cell.number + (index_layout ? 1 : 0)
 
       # Which cells lie next to which.
       def neighbours(source) = @neighbours ||= Index::Neighbours.new(cells(source))
 
-      # Uses cells that were woven before (and kept elsewhere) in place of weaving again.
+      # Uses cells that were generated before (and kept elsewhere) in place of generating them again.
       def with_cells(cells) = tap { @cells, @neighbours = cells, nil }
 
-      # before, afresh: see Index#weave.
-      def weave(source, before: [], afresh: false) =
-        index.weave(crs: crs, frame: layout.frame_box, source: source, before: before, afresh: afresh)
+      # before, afresh: see Index::Spec#generate.
+      def generate(source, before: [], afresh: false) =
+        index.generate(crs: crs, frame: layout.frame_box, source: source, before: before, afresh: afresh)
 
       # What the cells as they are come to: a Index::Answer.
       def cover(source) = index.cover(cells(source), crs: crs, frame: layout.frame_box, source: source)

@@ -18,7 +18,7 @@ module TileLoom
         @settings, @attributes, @enclosures = settings, attributes, enclosures
       end
 
-      # Refusal findings; empty when the book can be woven and printed. source: to check the weave with,
+      # Refusal findings; empty when the book can be generated and printed. source: to check the index with,
       # or nil to leave the data out.
       def findings(source: nil)
         shape = Schema.findings(@settings)
@@ -28,7 +28,7 @@ module TileLoom
         missing = enclosed
         return missing unless missing.empty?
         meaning = [*ids, *references, *pages, *drawings, *conditions, *live_texts, *area, *date]
-        meaning += weave(source) if meaning.empty? && source
+        meaning += generate(source) if meaning.empty? && source
         meaning
       end
 
@@ -92,7 +92,7 @@ module TileLoom
 
       def index_page(layout)
         collect(layout.path) do
-          layout.key_frame
+          layout.index_frame
           layout.elements.each do |element|
             raise Refusal.new("book.map_frame_on_index_sheet", at: element.path) if element.decides_cells?
             element.box(layout.page)
@@ -126,7 +126,7 @@ module TileLoom
           .flat_map { |path, template| collect(path) { Compose::LiveText.new(template, path: path).fill(values) } }
       end
 
-      def weave(source) = collect("/index") { @book.weave(source) }
+      def generate(source) = collect("/index") { @book.generate(source) }
     end
   end
 end

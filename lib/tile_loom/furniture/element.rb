@@ -39,7 +39,7 @@ module TileLoom
       end
 
       # What a page is for: the sheets, or the index sheet.
-      ROLES = %w[sheets key].freeze
+      ROLES = %w[sheets index].freeze
 
       # The Type of elements of all kinds.
       class Union < Values::Type

@@ -5,7 +5,7 @@ module TileLoom
     # One rectangle of ground. number: its place in the book from 1; row, column: its place in the grid,
     # counted from the north-west from 0; scale: the denominator that its sheet holds;
     # ground: Geometry::TurnedRectangle in units of the book's reference; kept: it stayed where it was when
-    # the frame or the data changed; pinned: a fresh weave leaves it alone; moved: it was placed by hand;
+    # the frame or the data changed; pinned: a rebuild leaves it alone; moved: it was placed by hand;
     # feature: the identity of the feature that it was made for, or nil; id: what it is meant by as long as it is there,
     # wherever it stands in the order, or nil for one that is not kept yet.
     Cell =

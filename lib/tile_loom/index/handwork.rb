@@ -2,7 +2,7 @@
 
 module TileLoom
   module Index
-    # Changes of single cells by hand. What is placed by hand is pinned with it, so that a fresh weave leaves it.
+    # Changes of single cells by hand. What is placed by hand is pinned with it, so that a rebuild leaves it.
     # Each method answers the cells as they are then; numbers stay those of the order, without gaps.
     class Handwork
       # A cell is split into at most so many.

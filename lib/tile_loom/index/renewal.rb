@@ -2,7 +2,7 @@
 
 module TileLoom
   module Index
-    # A fresh weave laid over the cells that are there: pinned cells stay as they are, what they show needs no
+    # A fresh index laid over the cells that are there: pinned cells stay as they are, what they show needs no
     # other cell, and a fresh cell in the place of an old one keeps its name. Others get the name that their
     # place has, where it is free, else their neighbour's with a letter.
     class Renewal
@@ -19,7 +19,7 @@ module TileLoom
       # Are two lengths of cells so near that names go along?
       def self.same_size?(one, other) = (one / other.to_f - 1).abs <= SAME_SIZE
 
-      # before: the cells as they are; fresh: as they were woven now, named by the pattern; area: the StudyArea;
+      # before: the cells as they are; fresh: as they are generated now, named by the pattern; area: the StudyArea;
       # naming: its Naming; afresh: no name of a cell that is not pinned goes along.
       def initialize(before:, fresh:, area:, naming:, afresh: false)
         @before, @area, @naming, @afresh = before, area, naming, afresh

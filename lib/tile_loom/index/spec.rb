@@ -3,7 +3,7 @@
 module TileLoom
   module Index
     # The index as the document states it: what to cover, at which scale, how. Each kind of index is a
-    # weaver of its own (weavers/).
+    # generator of its own (generators/).
     class Spec < Values::Value
       SIDES = ->(type) do
         Values::Record.new(nil, %i[x y].to_h { |axis| [axis, Values::Part.new(axis, type)] }) { |**found| found }
@@ -66,19 +66,19 @@ module TileLoom
       # frame: Box of the main frame in page mm; before: the cells as they are, whose pinned ones and names
       # stay (all names: see Renewal); afresh: names by the pattern, whatever they were. Returns a
       # Index::Answer.
-      def weave(crs:, frame:, source:, before: [], afresh: false)
-        weaver = Generators.of(kind).new(self, crs: crs, frame: frame, source: source)
-        woven, own = weaver.cells
+      def generate(crs:, frame:, source:, before: [], afresh: false)
+        generator = Generators.of(kind).new(self, crs: crs, frame: frame, source: source)
+        generated, own = generator.cells
         values = order_values(source)
-        fresh = naming.named(order.numbered(woven, values: values), own: own && own_names(woven, own, values))
-        renewal = Renewal.new(before: before, fresh: fresh, area: weaver.area, naming: naming, afresh: afresh)
+        fresh = naming.named(order.numbered(generated, values: values), own: own && own_names(generated, own, values))
+        renewal = Renewal.new(before: before, fresh: fresh, area: generator.area, naming: naming, afresh: afresh)
         cells = in_order(renewal.cells, before, values)
         Answer.new(
           cells: cells,
           size: size(crs, frame),
-          area: weaver.area,
+          area: generator.area,
           left_out: left_out(cells, crs, frame, source),
-          notes: weaver.notes,
+          notes: generator.notes,
           renewal: renewal
         )
       end
@@ -141,9 +141,9 @@ module TileLoom
       end
 
       # Names that cells bring along, in the order that they have now.
-      def own_names(woven, own, values)
-        by_cell = woven.each_with_index.to_h { |cell, index| [[cell.row, cell.column], own[index]] }
-        order.numbered(woven, values: values).map { |cell| by_cell[[cell.row, cell.column]] }
+      def own_names(generated, own, values)
+        by_cell = generated.each_with_index.to_h { |cell, index| [[cell.row, cell.column], own[index]] }
+        order.numbered(generated, values: values).map { |cell| by_cell[[cell.row, cell.column]] }
       end
     end
   end

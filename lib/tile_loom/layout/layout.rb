@@ -20,7 +20,7 @@ module TileLoom
       end
 
       # The index frame, whose scale the index sheet has.
-      def key_frame
+      def index_frame
         elements.find(&:shows_index?) or raise Refusal.new("layout.no_index_frame", at: "#{path}/elements")
       end
 

@@ -7,7 +7,7 @@ module TileLoom
       module_function
 
       # kind: a key of Furniture::Elements; box: Geometry::Box in page mm; settings: over those of the start (of a copy,
-      # say); taken: ids that are in use; role: of the layout, "sheets" or "key". Returns settings for the book
+      # say); taken: ids that are in use; role: of the layout, "sheets" or "index". Returns settings for the book
       # document; Refusal where a page of that role does not hold it.
       def make(kind, box, page:, taken:, settings: {}, role: "sheets")
         known = Furniture::Elements.all

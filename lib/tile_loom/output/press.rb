@@ -11,13 +11,13 @@ module TileLoom
       end
 
       # Stands for the index sheet among the cells to print.
-      KEY = :key
+      INDEX = :index
 
-      # What a range of sheets comes to, in the order of the pages: KEY and cells. text: as Range reads it.
+      # What a range of sheets comes to, in the order of the pages: INDEX and cells. text: as Range reads it.
       def pick(text, cells)
-        range = Range.new(text, key: !@book.key_layout.nil?)
+        range = Range.new(text, index: !@book.index_layout.nil?)
         picked = range.pick(cells)
-        range.key? ? [KEY, *picked] : picked
+        range.index? ? [INDEX, *picked] : picked
       end
 
       # The Pdf::Page of a cell, or of the index sheet. told: does it bring along what it leaves out?
@@ -27,7 +27,7 @@ module TileLoom
       end
 
       def composer(cell, count: @book.cells(@source).length)
-        return TileLoom::Compose::IndexSheetComposer.new(book: @book, source: @source, count: count) if cell == KEY
+        return TileLoom::Compose::IndexSheetComposer.new(book: @book, source: @source, count: count) if cell == INDEX
         TileLoom::Compose::SheetComposer.new(book: @book, source: @source, cell: cell, count: count)
       end
 

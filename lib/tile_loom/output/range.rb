@@ -6,7 +6,7 @@ module TileLoom
     # the number alone and "\"3\"" the name alone. One that could be either of two sheets is asked about. "index" is the
     # index sheet, where the book has one.
     class Range
-      KEY = "index"
+      INDEX = "index"
 
       # A part that is the number of one sheet and the name of another.
       class Ambiguous < Refusal
@@ -19,20 +19,20 @@ module TileLoom
         end
       end
 
-      # key: has the book an index sheet?
-      def initialize(text, key: false)
-        @text, @has_key = text.to_s.strip, key
+      # index: has the book an index sheet?
+      def initialize(text, index: false)
+        @text, @has_index = text.to_s.strip, index
       end
 
       # Is the index sheet meant?
-      def key? = @has_key && (all? || parts.any? { |part| part.casecmp?(KEY) })
+      def index? = @has_index && (all? || parts.any? { |part| part.casecmp?(INDEX) })
 
       # The cells meant, in book order; Refusal names the part that is not known, Ambiguous the one that is two.
       def pick(cells)
         return cells if all?
-        wanted = @has_key ? parts.reject { |part| part.casecmp?(KEY) } : parts
+        wanted = @has_index ? parts.reject { |part| part.casecmp?(INDEX) } : parts
         numbers = wanted.flat_map { |part| span(part, cells) }.uniq
-        raise Refusal.new("output.range_names_none", text: @text, at: "/sheets") if numbers.empty? && !key?
+        raise Refusal.new("output.range_names_none", text: @text, at: "/sheets") if numbers.empty? && !index?
         cells.select { |cell| numbers.include?(cell.number) }
       end
 

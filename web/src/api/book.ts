@@ -2,8 +2,8 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { createContext, useContext, useEffect, useRef } from "react";
 import { get, post, Refusal } from "./client";
 import { changed } from "./changed";
-import type { Book, BookChange, BookDocument, Patch, Weaving } from "./types";
-import { settled } from "./weaving";
+import type { Book, BookChange, BookDocument, Patch, IndexRun } from "./types";
+import { settled } from "./indexRun";
 
 export function useBookQuery(id: number) {
   const client = useQueryClient();
@@ -56,7 +56,7 @@ export function useChanging(book: Book | undefined): Changing {
   const mutation = useMutation<Book, Refusal, { path: string; body: unknown; method: string }>({
     mutationFn: async ({ path, body, method }) => {
       const before = held();
-      const answer = await post<Book | BookChange | { weaving: Weaving }>(path, body, {
+      const answer = await post<Book | BookChange | { run: IndexRun }>(path, body, {
         method,
         revision: before?.revision,
       });

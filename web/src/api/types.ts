@@ -85,14 +85,14 @@ export interface Cell {
   height: number;
   // It stayed where it was when the frame or the data changed.
   kept: boolean;
-  // A fresh weave leaves it alone; it was placed by hand.
+  // A rebuild leaves it alone; it was placed by hand.
   pinned: boolean;
   moved: boolean;
   // Clockwise.
   rotation_deg: number;
 }
 
-// What the cells were woven with and may change later.
+// What the cells were generated with and may change later.
 export type Cause = "frame" | "study";
 
 // A page with the boxes of its elements; width_mm, height_mm: of the frame that decides what it shows.
@@ -128,9 +128,9 @@ export interface Book {
   layers: LayerInfo[];
   cells: Cell[];
   frame: Frame;
-  key_frame: Frame | null;
-  // What changed since the cells were woven.
-  weave: { changed: Cause[]; frame_then: [number, number] | null; kept: number };
+  index_frame: Frame | null;
+  // What changed since the cells were generated.
+  index_state: { changed: Cause[]; frame_then: [number, number] | null; kept: number };
   // The kind of names that sheets have, and an example of the pattern.
   naming: { kind: NonNullable<Naming["kind"]>; example: string[] };
   undo: string | null;
@@ -174,7 +174,7 @@ export interface Answer {
   almost_empty?: number[];
 }
 // Work on an index that a job of the server does.
-export interface Weaving {
+export interface IndexRun {
   id: number;
   state: "waiting" | "running" | "done" | "failed" | "cancelled";
   done: number;

@@ -1,6 +1,6 @@
 import { Box, Button } from "@mui/material";
 import { useBook, useChange } from "../api/book";
-import { useAnswer } from "../api/weave";
+import { useAnswer } from "../api/indexAnswer";
 import type { Answer } from "../api/types";
 import { count, groundSize, listed, mm } from "../api/words";
 import { Banner } from "./Banner";
@@ -11,11 +11,11 @@ const reasons = { frame: "the frame", study: "the data of the study area" };
 const difference = ({ come = [], go = [] }: Answer) =>
   `${come.length ? `; ${listed(come, 4)} come` : ""}${go.length ? `; ${listed(go, 4)} go` : ""}`;
 
-// The cells were woven with another frame, or over other data: what would follow, and the two ways on.
+// The cells were generated with another frame, or over other data: what would follow, and the two ways on.
 export function OutOfStep() {
   const book = useBook();
   const { ask } = useChange();
-  const { changed, frame_then } = book.weave;
+  const { changed, frame_then } = book.index_state;
   const anew = useAnswer(null);
   const act = (path: string) => void ask(path, {}).catch(() => undefined);
   return (
@@ -42,10 +42,10 @@ export function OutOfStep() {
         )}{" "}
         Left as they are, the sheets keep their place and scale, and each is marked.
       </Box>
-      <Button variant="contained" color="secondary" onClick={() => act("weave/anew")}>
+      <Button variant="contained" color="secondary" onClick={() => act("index/rebuild")}>
         Rebuild the index
       </Button>
-      <Button variant="outlined" onClick={() => act("weave/keep")}>
+      <Button variant="outlined" onClick={() => act("index/keep")}>
         Leave the cells
       </Button>
     </Banner>

@@ -125,7 +125,7 @@ export function Strip() {
             ) : (
               <Picture
                 to={`/books/${book.id}/weave`}
-                image={`/api/books/${book.id}/key.svg?r=${drawn}`}
+                image={`/api/books/${book.id}/index.svg?r=${drawn}`}
                 name="Index"
                 note=""
               />

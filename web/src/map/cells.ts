@@ -37,7 +37,7 @@ export const manyStyle = (feature: FeatureLike) => {
   return new Style({ stroke: new Stroke({ color: colour.line, width: 0.8, lineDash: colour.dash }) });
 };
 
-// The cell in which a place lies, the last woven where several do.
+// The cell in which a place lies, the last one where several do.
 export function cellAt(cells: Cell[], [x, y]: [number, number]): Cell | undefined {
   return cells.findLast((cell) =>
     cell.corners.every(([x1, y1], index) => {

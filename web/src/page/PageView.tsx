@@ -27,7 +27,7 @@ interface PageViewProps {
 // A sheet exactly as it will print, on a quiet surface between rulers in millimetres.
 export function PageView({ sheet, overlay, selected, guides = NO_GUIDES, onGuides }: PageViewProps) {
   const book = useBook();
-  const { page_width_mm: width, page_height_mm: height } = (sheet === 0 && book.key_frame) || book.frame;
+  const { page_width_mm: width, page_height_mm: height } = (sheet === 0 && book.index_frame) || book.frame;
   const drawing = useQuery({
     queryKey: ["sheet", book.id, book.revision, sheet],
     queryFn: ({ signal }) => getText(`/api/books/${book.id}/sheets/${sheet}.svg?r=${book.revision}`, signal),

@@ -95,7 +95,7 @@ export function ProofStep() {
           <Card title="Index sheet" note="the page that comes first">
             <Row name="Shows">{count(last, "sheet")} by name</Row>
             <TrueScale sheet={0} />
-            <Row name="Page">{`${mm(book.key_frame!.page_width_mm)} × ${mm(book.key_frame!.page_height_mm)}`}</Row>
+            <Row name="Page">{`${mm(book.index_frame!.page_width_mm)} × ${mm(book.index_frame!.page_height_mm)}`}</Row>
             <LeftOutOfSheet sheet={0} />
           </Card>
         ) : (

@@ -95,7 +95,7 @@ export function SheetStep() {
     <>
       <Statement
         answer={
-          role === "key" ? (
+          role === "index" ? (
             <>
               The index frame is{" "}
               <b>
@@ -134,7 +134,7 @@ export function SheetStep() {
           choices={[
             { value: "sheets", title: "the sheets", note: "every cell of the index" },
             {
-              value: "key",
+              value: "index",
               title: "the index sheet",
               note: book.document.index_layout ? "the whole index, by name" : "add one: the whole index, by name",
             },
@@ -142,8 +142,8 @@ export function SheetStep() {
           onChoose={async (chosen) => {
             setWanted([]);
             setDesigns(false);
-            if (chosen === "key" && !book.document.index_layout) await askBook("layout/key", { on: true });
-            go(chosen === "key" ? 0 : 1);
+            if (chosen === "index" && !book.document.index_layout) await askBook("layout/index", { on: true });
+            go(chosen === "index" ? 0 : 1);
           }}
         />{" "}
         on{" "}
@@ -338,7 +338,7 @@ function PageCard({ keepPage, elements, onPick, onFullest }: PageCardProps) {
   const page = filled(layout.page, defaults.layout_page);
   return (
     <Card
-      title={role === "key" ? "Index sheet" : "Page"}
+      title={role === "index" ? "Index sheet" : "Page"}
       note={`${mm(frame.page_width_mm)} × ${mm(frame.page_height_mm)}`}
     >
       {layout.page.size === "custom" && (
@@ -451,13 +451,13 @@ function PageCard({ keepPage, elements, onPick, onFullest }: PageCardProps) {
           </Box>
         </>
       )}
-      {role === "key" && (
+      {role === "index" && (
         <Button
           sx={{ mt: 1.5 }}
           color="error"
           onClick={() => {
             go(1);
-            void ask("layout/key", { on: false }).catch(() => undefined);
+            void ask("layout/index", { on: false }).catch(() => undefined);
           }}
         >
           Remove the index sheet

@@ -2,6 +2,7 @@ import type { Element, ElementOf, GriddedElement } from "../api/types";
 import { filled, type Filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
 import { elements, elementTraits } from "../generated/kinds";
+import type { Role } from "./layout";
 
 export type ElementKind = Element["kind"];
 
@@ -11,9 +12,6 @@ export function whole<Kind extends ElementKind>(
 ): Filled<ElementOf<Kind>, (typeof defaults)[`${Kind}_element`]> {
   return filled(element, defaults[`${element.kind as Kind}_element`]);
 }
-
-// What a page is for: the sheets, or the index sheet.
-export type Role = "sheets" | "key";
 
 // What each kind of element is called, as menus have it.
 export const elementTitles = Object.fromEntries(elements) as Record<ElementKind, string>;

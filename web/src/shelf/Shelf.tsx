@@ -98,7 +98,7 @@ export function Shelf() {
                   <Box
                     component="img"
                     alt=""
-                    src={`/api/books/${book.id}/key.svg?r=${book.revision}`}
+                    src={`/api/books/${book.id}/index.svg?r=${book.revision}`}
                     sx={{ display: "block", width: "100%", height: 150, objectFit: "contain", bgcolor: "#fff" }}
                   />
                   <Box sx={{ fontWeight: 700, mt: 1 }}>{book.title}</Box>

@@ -5,7 +5,7 @@ import { useRef, useState } from "react";
 import { useBook, useChange } from "../api/book";
 import { get, upload } from "../api/client";
 import type { Book, Extent } from "../api/types";
-import { useCover } from "../api/weave";
+import { useCover } from "../api/indexAnswer";
 import { area } from "../api/words";
 import { Card, Heading } from "../frame/Card";
 import { FileInput } from "../fields/FileInput";

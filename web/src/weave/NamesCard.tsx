@@ -14,7 +14,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useBook, useChange } from "../api/book";
 import { post } from "../api/client";
 import type { Index } from "../api/types";
-import type { IndexPatch } from "../api/weave";
+import type { IndexPatch } from "../api/indexAnswer";
 import { count } from "../api/words";
 import { Field } from "../fields/Field";
 import { Choice } from "../fields/Choice";

@@ -2,7 +2,7 @@ import BackIcon from "@mui/icons-material/ArrowBack";
 import { Box, Button, Checkbox, FormControlLabel, Typography } from "@mui/material";
 import type { ReactNode } from "react";
 import type { Answer, Index } from "../api/types";
-import type { IndexPatch } from "../api/weave";
+import type { IndexPatch } from "../api/indexAnswer";
 import { listed, ratio, readNumber, readScale } from "../api/words";
 import { Card } from "../frame/Card";
 import { Field } from "../fields/Field";

@@ -5,7 +5,7 @@ import { useCallback, useMemo, useState, type ReactNode } from "react";
 import { useBook, useChange } from "../api/book";
 import { post } from "../api/client";
 import type { Answer, Cell, Extent, Index, ScaleCount } from "../api/types";
-import { useAnswer, useCover, type IndexPatch } from "../api/weave";
+import { useAnswer, useCover, type IndexPatch } from "../api/indexAnswer";
 import { area, count, groundSize, ratio, readScale } from "../api/words";
 import { Card } from "../frame/Card";
 import { useSheet } from "../frame/useSheet";

@@ -7,7 +7,7 @@ module TileLoom
       class Locator < IndexFrame
         kind "locator", "Locator", rank: 14
         size_mm 45, 35
-        refused_on key: "furniture.locator_on_index_sheet"
+        refused_on index: "furniture.locator_on_index_sheet"
         start "border" => {"colour" => "#545c60", "width_mm" => 0.2}
         part :colour, Values::Types::COLOUR, default: "#545c60", about: "Of the cells."
         part :face, Values::Types::FACE, default: "sans"

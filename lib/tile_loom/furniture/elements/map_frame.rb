@@ -8,7 +8,7 @@ module TileLoom
         kind "map_frame", "Map frame", rank: 1
         start "border" => {"width_mm" => 0.4}, "grids" => []
         only_one "furniture.one_map_frame"
-        refused_on key: "furniture.map_frame_on_index_sheet"
+        refused_on index: "furniture.map_frame_on_index_sheet"
 
         include Gridded
 

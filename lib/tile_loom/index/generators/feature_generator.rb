@@ -18,7 +18,7 @@ module TileLoom
           about: "Sheets by feature: several for one that is larger than the frame."
 
         def cells
-          weaver =
+          generator =
             ByFeature.new(
               size: ->(scale) { size(scale) },
               rule: @index.scale_rule.holding(@index.scale),
@@ -27,8 +27,8 @@ module TileLoom
               overlap_mm: overlap_mm
             )
           names = []
-          cells = weaver.cells(features) { |feature| name_of(feature).tap { |name| names << name } }
-          told(weaver.too_large)
+          cells = generator.cells(features) { |feature| name_of(feature).tap { |name| names << name } }
+          told(generator.too_large)
           [cells, cells.map(&:name)]
         end
 

@@ -3,7 +3,7 @@
 module TileLoom
   module Index
     module Generators
-      # Weaves one kind of index by its settings: `cells` answers [cells, names that they bring along or nil].
+      # Generates one kind of index by its settings: `cells` answers [cells, names that they bring along or nil].
       class Generator
         extend Values::Kind
         extend Values::OwnParts
@@ -13,7 +13,7 @@ module TileLoom
 
         def self.ordered_by(kind = @ordered_by || "as_generated") = @ordered_by = kind
 
-        # Sentences that are to be told of what was woven.
+        # Sentences that are to be told of what was generated.
         attr_reader :notes
 
         def initialize(index, crs:, frame:, source:)

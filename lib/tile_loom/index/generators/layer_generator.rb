@@ -14,7 +14,7 @@ module TileLoom
         part :rotation_sense, Values::Choice.new("clockwise", "counter_clockwise"), default: "clockwise"
 
         def cells
-          weaver =
+          generator =
             FromLayer.new(
               size: ->(scale) { size(scale) },
               scale: @index.scale,
@@ -22,10 +22,10 @@ module TileLoom
               rotation_field: @index.rotation_field,
               clockwise: @index.rotation_sense == "clockwise"
             )
-          cells = weaver.cells(features) { |feature| name_of(feature) }
-          if weaver.misfits.any?
-            @notes << "#{weaver.misfits.length} of #{cells.length} polygons are not of the frame’s shape at their " \
-              "scale (#{listed(weaver.misfits)}); their sheets show what the frame covers about their middle."
+          cells = generator.cells(features) { |feature| name_of(feature) }
+          if generator.misfits.any?
+            @notes << "#{generator.misfits.length} of #{cells.length} polygons are not of the frame’s shape at their " \
+              "scale (#{listed(generator.misfits)}); their sheets show what the frame covers about their middle."
           end
           [cells, cells.map(&:name)]
         end

@@ -4,9 +4,9 @@ require "zlib"
 
 module App
   # Work on an index that is too long for a request: what it would come to (purpose "answer"), or a change of the book
-  # that weaves it ("change": of the document; "anew": by the settings as they are).
+  # that rebuilds it ("change": of the document; "rebuild": by the settings as they are).
   # States: waiting, running, done, failed, cancelled.
-  class Weaving < ActiveRecord::Base
+  class IndexRun < ActiveRecord::Base
     include OpenStates
 
     OPEN = %w[waiting running].freeze
@@ -26,7 +26,7 @@ module App
       transaction do
         made = create!(book_id: book.id, purpose: purpose, wanted: wanted, session: session, asked_at: Time.now.utc)
         next made if purpose == "answer" && !made.latest?
-        WorkQueue.put(:weaving, made.id, turn: Turn::WEAVE)
+        WorkQueue.put(:index_run, made.id, turn: Turn::INDEX)
         made
       end
     end
@@ -36,9 +36,9 @@ module App
     # Ends those that the same browser asked for before it; false, and ended itself, where a later one is there already.
     def latest?
       return true unless session
-      open = Weaving.where(book_id: book_id, purpose: "answer", session: session, state: OPEN).lock.to_a
+      open = IndexRun.where(book_id: book_id, purpose: "answer", session: session, state: OPEN).lock.to_a
       last = open.max_by { |one| [one.wanted["turn"].to_i, one.id] }
-      Weaving.where(id: open.map(&:id) - [last.id]).update_all(
+      IndexRun.where(id: open.map(&:id) - [last.id]).update_all(
         state: "cancelled",
         reason: OVERTAKEN,
         updated_at: Time.now.utc
@@ -50,7 +50,7 @@ module App
     def wanted? = (purpose == "answer") ? open_row.where("asked_at > ?", Time.now.utc - FORGOTTEN_S).exists? : super
 
     # Somebody asks how far it is.
-    def asked = tap { Weaving.where(id: id).update_all(asked_at: Time.now.utc) }
+    def asked = tap { IndexRun.where(id: id).update_all(asked_at: Time.now.utc) }
 
     # The answer for the browser as JSON text, packed.
     def self.pack(answer) = Zlib::Deflate.deflate(JSON.generate(answer), Zlib::BEST_SPEED)

@@ -3,13 +3,13 @@
 module App
   module Routes
     # What an index would come to, before anything is kept.
-    class Weave < Base
+    class Index < Base
       # The outline that the map shows is true to this share of the area's larger side.
       MOST_OUTLINE = 1.0 / 3000
 
-      post "/api/books/:book_id/weave" do
+      post "/api/books/:book_id/index/trial" do
         settings = changed(body_json)
-        woven("answer", body_json.slice("patch", "turn")) do
+        generated("answer", body_json.slice("patch", "turn")) do
           json(Presenter.answer(book.answer_to(settings), titles: book.layer_titles))
         end
       end
@@ -41,20 +41,20 @@ module App
         json(scales.map { |scale| {"scale" => scale, "count" => kept[scale] || count(settings, scale)} })
       end
 
-      # The frame or the data changed since the cells were woven: weave by what is now, or keep the cells.
-      post("/api/books/:book_id/weave/anew") { woven("anew", {}) { json(shown(changes.weave_anew.reload)) } }
+      # The frame or the data changed since the cells were generated: rebuild by what is now, or keep the cells.
+      post("/api/books/:book_id/index/rebuild") { generated("rebuild", {}) { json(shown(changes.rebuild.reload)) } }
 
       # Long work on the index: how far it is, and what came of it.
-      get("/api/books/:book_id/weavings/:weaving_id") do
-        json(Presenter.weaving(weaving.asked).merge({"answer" => weaving.answer}.compact))
+      get("/api/books/:book_id/index/runs/:run_id") do
+        json(Presenter.index_run(run.asked).merge({"answer" => run.answer}.compact))
       end
 
-      post "/api/books/:book_id/weavings/:weaving_id/cancel" do
-        weaving.turn("cancelled", reason: "Stopped by hand.")
-        json(Presenter.weaving(weaving.reload))
+      post "/api/books/:book_id/index/runs/:run_id/cancel" do
+        run.turn("cancelled", reason: "Stopped by hand.")
+        json(Presenter.index_run(run.reload))
       end
 
-      post("/api/books/:book_id/weave/keep") { json(shown(changes.keep_cells.reload)) }
+      post("/api/books/:book_id/index/keep") { json(shown(changes.keep_cells.reload)) }
 
       # What a study area comes to: its area on the ground and its extent.
       post "/api/books/:book_id/area" do
@@ -76,7 +76,7 @@ module App
 
       private
 
-      def weaving = @weaving ||= Weaving.find_by!(book_id: book.id, id: whole(params["weaving_id"]))
+      def run = @run ||= IndexRun.find_by!(book_id: book.id, id: whole(params["run_id"]))
 
       def changed(request_body)
         settings = MergePatch.apply(book.settings, request_body["patch"] || {})
@@ -90,7 +90,7 @@ module App
         StepBudget.hold(StepBudget::STEPS / 2) do
           Book
             .core(MergePatch.apply(settings, {"index" => {"scale" => scale, "fewest" => nil}}))
-            .weave(book.source)
+            .generate(book.source)
             .cells
             .length
         end

@@ -1,13 +1,13 @@
 # frozen_string_literal: true
 
 module App
-  # Keeps the count of steps of a Weaving where the browser sees it, and ends the work when it is not wanted any more.
+  # Keeps the count of steps of an IndexRun where the browser sees it, and ends the work when it is not wanted any more.
   # (A listener of TileLoom::Pulse.)
-  class WeavingProgress
+  class IndexRunProgress
     EVERY_S = 0.5
 
-    def initialize(weaving)
-      @weaving = weaving
+    def initialize(run)
+      @run = run
       @done = @total = 0
       @told = 0.0
     end
@@ -19,8 +19,8 @@ module App
       now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
       return if now - @told < EVERY_S
       @told = now
-      raise Stopped unless @weaving.wanted?
-      @weaving.update_columns(done: [@done, @total].min, total: @total)
+      raise Stopped unless @run.wanted?
+      @run.update_columns(done: [@done, @total].min, total: @total)
     end
   end
 end

@@ -16,7 +16,7 @@ RSpec.describe TileLoom::Index::Strip do
 
   def strip(**options) = described_class.new(size: size, lead_mm: 10, overlap_mm: 20, **options)
 
-  def woven(features, gap: 0.0, reverse: false, **options) =
+  def generated(features, gap: 0.0, reverse: false, **options) =
     strip(**options).cells(TileLoom::Index::Chain.of(features, gap: gap, reverse: reverse))
 
   def shapes(cells) = cells.map { |cell| TileLoom::Geometry::Geos.polygon(cell.ground.corners) }
@@ -41,7 +41,7 @@ RSpec.describe TileLoom::Index::Strip do
   # By hand: the first sheet shows 200 m, each other 180 m more; 1,000 m take 1 + 800 / 180, that is 6.
   it "takes the number of sheets that can be worked out by hand along a straight line, evenly" do
     [[[0, 0], [1000, 0]], [[0, 0], [600, 800]], [[0, 0], [0, -1000]]].each do |ends|
-      cells = woven([line(ends)])
+      cells = generated([line(ends)])
       expect(cells.length).to eq(6)
       expect_followed(cells, [line(ends)])
       gaps =
@@ -52,16 +52,16 @@ RSpec.describe TileLoom::Index::Strip do
           end
       expect(gaps.max - gaps.min).to be < 0.5
     end
-    expect(woven([line([[0, 0], [200, 0]])]).length).to eq(1)
-    expect(woven([line([[0, 0], [200.5, 0]])]).length).to eq(2)
-    expect(woven([line([[0, 0], [30, 0]])]).length).to eq(1)
+    expect(generated([line([[0, 0], [200, 0]])]).length).to eq(1)
+    expect(generated([line([[0, 0], [200.5, 0]])]).length).to eq(2)
+    expect(generated([line([[0, 0], [30, 0]])]).length).to eq(1)
   end
 
   # By hand: a chord of 200 m in a circle of 500 m radius rises 10.1 m and spans an arc of 2·500·asin 0.2 =
   # 201.4 m; the circle of 3,141.6 m takes 1 + (3,141.6 − 201.4) / 181.4, that is 18.
   it "goes round a circle, turned to follow it" do
     ring = (0..720).map { |half| angle = half * Math::PI / 360 and [500 * Math.cos(angle), 500 * Math.sin(angle)] }
-    cells = woven([line(ring)])
+    cells = generated([line(ring)])
     expect(cells.length).to eq(18)
     expect_followed(cells, [line(ring)])
     expect_even_turns(cells, 25)
@@ -86,7 +86,7 @@ RSpec.describe TileLoom::Index::Strip do
           points + [[points.last[0] + 20 * Math.cos(angle), points.last[1] + 20 * Math.sin(angle)]]
       end
     [bow, bow.reverse].each do |points|
-      cells = woven([line(points)])
+      cells = generated([line(points)])
       expect_even_turns(cells, 45)
       expect_followed(cells, [line(points)])
       expect(cells.sum { |cell| Math.cos(cell.ground.rotation_deg * Math::PI / 180) }).to be >= 0
@@ -104,7 +104,7 @@ RSpec.describe TileLoom::Index::Strip do
   # of 600 m does, but for what the last tooth sticks out: 4 sheets.
   it "goes straight through a zigzag that fits across the frame" do
     teeth = (0..30).map { |index| [index * 20, index.odd? ? 80 : 0] }
-    cells = woven([line(teeth)])
+    cells = generated([line(teeth)])
     expect(cells.length).to be_between(4, 5)
     expect_followed(cells, [line(teeth)])
   end
@@ -117,18 +117,18 @@ RSpec.describe TileLoom::Index::Strip do
       *(0..40).map { |i| angle = i * Math::PI / 20 and [300 + 30 * Math.sin(angle), 30 - 30 * Math.cos(angle)] },
       [700, 0]
     ]
-    [bend, loop_].each { |points| expect_followed(woven([line(points)]), [line(points)]) }
+    [bend, loop_].each { |points| expect_followed(generated([line(points)]), [line(points)]) }
   end
 
   it "never turns frames that may not be turned, and holds a limit" do
     wave = (0..200).map { |x| [x * 5, 200 * Math.sin(x / 15.0)] }
-    flat = woven([line(wave)], most_turn_deg: 0)
+    flat = generated([line(wave)], most_turn_deg: 0)
     expect(flat.map { |cell| cell.ground.rotation_deg }.uniq).to eq([0.0])
     expect_followed(flat, [line(wave)])
-    limited = woven([line(wave)], most_turn_deg: 20)
+    limited = generated([line(wave)], most_turn_deg: 20)
     expect(limited.map { |cell| cell.ground.rotation_deg.abs }.max).to be <= 20
     expect_followed(limited, [line(wave)])
-    expect(woven([line(wave)]).length).to be <= flat.length
+    expect(generated([line(wave)]).length).to be <= flat.length
   end
 
   it "joins lines end to end, bridges gaps when asked, follows branches one by one, and goes the other way" do
@@ -141,7 +141,7 @@ RSpec.describe TileLoom::Index::Strip do
       [2, [700.0]]
     )
     fork = [line([[0, 0], [500, 0]]), line([[500, 0], [900, 300]], id: 2), line([[500, 0], [900, -300]], id: 3)]
-    cells = woven(fork)
+    cells = generated(fork)
     expect(cells.map(&:row).uniq).to eq([0, 1, 2])
     expect_followed(cells, fork)
   end
@@ -159,7 +159,7 @@ RSpec.describe TileLoom::Index::Strip do
   # Both sheets draw the same ground line, square to the way from one to the other, where they overlap.
   it "parts neighbours by match lines that both share" do
     ring = (0..180).map { |degree| angle = degree * Math::PI / 180 and [500 * Math.cos(angle), 500 * Math.sin(angle)] }
-    cells = woven([line(ring)])
+    cells = generated([line(ring)])
     neighbours = TileLoom::Index::Neighbours.new(cells)
     cells.each_cons(2) do |one, other|
       mine = TileLoom::Index::MatchLine.of(one, neighbours.of(one)).find { |match| match.neighbour == other }
@@ -169,7 +169,7 @@ RSpec.describe TileLoom::Index::Strip do
       [[a1, b1], [a2, b2]].each do |x, y|
         expect(((x2 - x1) * (y - y1) - (y2 - y1) * (x - x1)).abs / Math.hypot(x2 - x1, y2 - y1)).to be < 1e-6
       end
-      # The line crosses the curve it was woven along: a place of the circle lies on either side of it.
+      # The line crosses the curve it was generated along: a place of the circle lies on either side of it.
       middle = TileLoom::Geometry::Geos.read(TileLoom::Geometry::Wkb.line(mine.ends))
       expect(middle.intersects?(TileLoom::Geometry::Geos.read(line(ring).wkb))).to be(true)
     end

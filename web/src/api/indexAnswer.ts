@@ -1,24 +1,24 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useBook } from "./book";
 import { get, post, type Refusal } from "./client";
-import type { Answer, BookDocument, Patch, Weaving } from "./types";
-import { settled, wait } from "./weaving";
+import type { Answer, BookDocument, Patch, IndexRun } from "./types";
+import { settled, wait } from "./indexRun";
 
 const TYPING_MS = 150;
 
 export type IndexPatch = NonNullable<Patch<BookDocument>["index"]>;
 
-// What an index woven now would come to; null asks with the settings as they stand; enabled: is it wanted?
+// What an index generated now would come to; null asks with the settings as they stand; enabled: is it wanted?
 export function useAnswer(index: IndexPatch | null, enabled = true) {
   const book = useBook();
   const client = useQueryClient();
   return useQuery<Answer, Refusal>({
-    queryKey: ["weave", book.id, book.revision, index],
+    queryKey: ["index answer", book.id, book.revision, index],
     queryFn: async ({ signal }) => {
       // What is still being typed is not asked for; turn: of two that meet on their way the later counts.
       await wait(TYPING_MS, signal);
-      const answer = await post<Answer | { weaving: Weaving }>(
-        `/api/books/${book.id}/weave`,
+      const answer = await post<Answer | { run: IndexRun }>(
+        `/api/books/${book.id}/index/trial`,
         { patch: index ? { index } : {}, turn: Date.now() },
         { signal },
       );

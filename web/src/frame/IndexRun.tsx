@@ -2,13 +2,13 @@ import { Box, Button, LinearProgress } from "@mui/material";
 import { useQuery } from "@tanstack/react-query";
 import { useBook } from "../api/book";
 import { post } from "../api/client";
-import type { Weaving as Work } from "../api/types";
+import type { IndexRun as Work } from "../api/types";
 
 // Long work on the index: how far it is, and a way to stop it. narrow: in a dialog, which is over the rest of the page.
-export function Weaving({ narrow = false }: { narrow?: boolean }) {
+export function IndexRun({ narrow = false }: { narrow?: boolean }) {
   const book = useBook();
   const { data } = useQuery<Work | null>({
-    queryKey: ["weaving", book.id],
+    queryKey: ["index run", book.id],
     queryFn: () => null,
     enabled: false,
     initialData: null,
@@ -45,7 +45,9 @@ export function Weaving({ narrow = false }: { narrow?: boolean }) {
         variant={share === null ? "indeterminate" : "determinate"}
         value={share ?? 0}
       />
-      <Button onClick={() => void post(`/api/books/${book.id}/weavings/${data.id}/cancel`, {}).catch(() => undefined)}>
+      <Button
+        onClick={() => void post(`/api/books/${book.id}/index/runs/${data.id}/cancel`, {}).catch(() => undefined)}
+      >
         Stop
       </Button>
     </Box>

@@ -3,7 +3,7 @@
 RSpec.describe TileLoom::Index do
   utm = "EPSG:25829"
 
-  def weave(
+  def generate(
     features,
     width_mm:,
     height_mm:,
@@ -27,7 +27,7 @@ RSpec.describe TileLoom::Index do
 
   # Common practice: the handbook example.
   it "covers 260.985 m by 164.973 m with a frame of 20.55 in by 12.99 in at 1:500" do
-    grid = weave([rectangle(0, 0, 260.985, 164.973)], width_mm: 20.55 * 25.4, height_mm: 12.99 * 25.4, scale: 500)
+    grid = generate([rectangle(0, 0, 260.985, 164.973)], width_mm: 20.55 * 25.4, height_mm: 12.99 * 25.4, scale: 500)
     expect(grid.size.nominal_m).to match([be_within(1e-9).of(260.985), be_within(1e-9).of(164.973)])
     expect(grid.cells.length).to eq(1)
     expect(grid.cells.first.ground.width).to be_within(1e-9).of(260.985)
@@ -37,7 +37,7 @@ RSpec.describe TileLoom::Index do
   # 16 in × 10 in of map at 1:24,000 is 9,753.6 m × 6,096 m; the district is 15 km × 10 km.
   it "takes two rows and two columns for a district at 1:24,000 on ANSI B" do
     cells =
-      weave(
+      generate(
         [rectangle(500_000, 4_000_000, 515_000, 4_010_000)],
         width_mm: 16 * 25.4,
         height_mm: 10 * 25.4,
@@ -56,7 +56,7 @@ RSpec.describe TileLoom::Index do
   end
 
   it "overlaps neighbours by the width asked for, on paper" do
-    cells = weave([rectangle(0, 0, 2000, 500)], width_mm: 200, height_mm: 200, scale: 2500, overlap_mm: 8).cells
+    cells = generate([rectangle(0, 0, 2000, 500)], width_mm: 200, height_mm: 200, scale: 2500, overlap_mm: 8).cells
     left, right = cells.first(2).map(&:ground)
     expect((left.centre_x + left.width / 2) - (right.centre_x - right.width / 2)).to be_within(1e-9).of(8 * 2.5)
   end
@@ -64,7 +64,7 @@ RSpec.describe TileLoom::Index do
   it "counts a US survey foot as a foot, not a metre" do
     # 100 mm at 1:12,000 is 1,200 m on the map plane: 3,937 US survey feet (1200/3937 m each).
     cell =
-      weave(
+      generate(
         [rectangle(3_000_000, 10_000_000, 3_000_100, 10_000_100)],
         width_mm: 100,
         height_mm: 100,
@@ -76,14 +76,14 @@ RSpec.describe TileLoom::Index do
 
   it "drops cells that do not touch the area, and keeps those that do" do
     ell = ring_feature([[0, 0], [900, 0], [900, 300], [300, 300], [300, 900], [0, 900]])
-    cells = weave([ell], width_mm: 300, height_mm: 300, scale: 1000).cells
+    cells = generate([ell], width_mm: 300, height_mm: 300, scale: 1000).cells
     expect(cells.map(&:name)).to eq(%w[A1 A2 A3 B3 C3])
   end
 
   it "leaves room for growth" do
-    expect(weave([rectangle(0, 0, 100, 100)], width_mm: 100, height_mm: 100, scale: 1000).cells.length).to eq(1)
+    expect(generate([rectangle(0, 0, 100, 100)], width_mm: 100, height_mm: 100, scale: 1000).cells.length).to eq(1)
     expect(
-      weave([rectangle(0, 0, 100, 100)], width_mm: 100, height_mm: 100, scale: 1000, room: 5.0).cells.length
+      generate([rectangle(0, 0, 100, 100)], width_mm: 100, height_mm: 100, scale: 1000, room: 5.0).cells.length
     ).to eq(4)
   end
 
@@ -100,7 +100,7 @@ RSpec.describe TileLoom::Index do
           ]
         end
       grid =
-        weave(
+        generate(
           [ring_feature(points)],
           width_mm: random.rand(60..300),
           height_mm: random.rand(60..300),
@@ -126,7 +126,7 @@ RSpec.describe TileLoom::Index do
   # plane; the index must still have no gap.
   it "leaves no gap where the true ground scale is held" do
     area = rectangle(0, 7_000_000, 300_000, 9_000_000)
-    grid = weave([area], width_mm: 300, height_mm: 300, scale: 500_000, reference: "EPSG:3857", held: "ellipsoid")
+    grid = generate([area], width_mm: 300, height_mm: 300, scale: 500_000, reference: "EPSG:3857", held: "ellipsoid")
     rest = grid.area.left_out(grid.cells.map(&:ground)).area
     expect(rest).to be < 1
     factor =
@@ -139,34 +139,33 @@ RSpec.describe TileLoom::Index do
   end
 
   it "refuses a million cells before computing them, and says how many" do
-    grid = weave([rectangle(0, 0, 100_000, 100_000)], width_mm: 100, height_mm: 100, scale: 1000)
+    grid = generate([rectangle(0, 0, 100_000, 100_000)], width_mm: 100, height_mm: 100, scale: 1000)
     expect { grid.cells }.to invalid(/up to 1,000,000 cells \(1,000 columns by 1,000 rows\)/, path: "/index/scale")
   end
 
   it "refuses an overlap larger than the frame, and an empty area" do
-    expect { weave([rectangle(0, 0, 10, 10)], width_mm: 100, height_mm: 80, scale: 1000, overlap_mm: 81) }.to invalid(
-      /leaves nothing of a frame 80 mm wide/,
-      path: "/index/overlap_mm"
-    )
-    expect { weave([], width_mm: 100, height_mm: 80, scale: 1000) }.to invalid(/is empty/, path: "/index/area")
+    expect {
+      generate([rectangle(0, 0, 10, 10)], width_mm: 100, height_mm: 80, scale: 1000, overlap_mm: 81)
+    }.to invalid(/leaves nothing of a frame 80 mm wide/, path: "/index/overlap_mm")
+    expect { generate([], width_mm: 100, height_mm: 80, scale: 1000) }.to invalid(/is empty/, path: "/index/area")
   end
 
   it "covers points and lines as well as areas" do
     point = TileLoom::Data::Feature.new(id: 1, wkb: TileLoom::Geometry::Wkb.point(50, 50), attributes: {})
     line = TileLoom::Data::Feature.new(id: 2, wkb: TileLoom::Geometry::Wkb.line([0.0, 0.0, 250.0, 0.0]), attributes: {})
-    expect(weave([point], width_mm: 100, height_mm: 100, scale: 1000).cells.length).to eq(1)
-    expect(weave([line], width_mm: 100, height_mm: 100, scale: 1000).cells.length).to eq(3)
+    expect(generate([point], width_mm: 100, height_mm: 100, scale: 1000).cells.length).to eq(1)
+    expect(generate([line], width_mm: 100, height_mm: 100, scale: 1000).cells.length).to eq(3)
     # On the edge between two cells: a point must not fall between them.
     posts =
       [0, 100, 200].map do |x|
         TileLoom::Data::Feature.new(id: x, wkb: TileLoom::Geometry::Wkb.point(x.to_f, 0.0), attributes: {})
       end
-    cells = weave(posts, width_mm: 100, height_mm: 100, scale: 1000).cells
+    cells = generate(posts, width_mm: 100, height_mm: 100, scale: 1000).cells
     [0, 100, 200].each { |x| expect(cells.any? { |cell| cell.ground.box.include?(x, 0) }).to be(true) }
   end
 
   it "says what is left out" do
     book, source = small_book([rectangle(400_000, 6_500_000, 402_000, 6_501_000)], reference: utm)
-    expect(book.weave(source).left_out_m2).to eq(0)
+    expect(book.generate(source).left_out_m2).to eq(0)
   end
 end

@@ -65,7 +65,7 @@ RSpec.describe "Kinds of index" do
       feature("Polygon", ring(403_000, 6_528_000, 404_200, 6_528_200), name: "Long hag", order: 1)
     )
     patch = {"kind" => "features", "area" => "sites", "naming" => {"kind" => "field", "field" => "name"}}
-    send_json(:post, "/api/books/#{book.id}/weave", {patch: {index: patch}})
+    send_json(:post, "/api/books/#{book.id}/index/trial", {patch: {index: patch}})
     expect(answer["notes"].join).to match(/1 feature is larger than the frame \(Long hag\)/)
     change({"index" => patch})
     expect(rows.map { |row| row["name"] }).to eq(["Low hag", "Long hag"])
@@ -108,7 +108,7 @@ RSpec.describe "Kinds of index" do
     bring("index", feature("Polygon", ring(402_000, 6_528_000, 402_500, 6_528_500), sheet: "Old 1"))
     send_json(
       :post,
-      "/api/books/#{book.id}/weave",
+      "/api/books/#{book.id}/index/trial",
       {patch: {index: {kind: "layer", area: "index", naming: {kind: "field", field: "sheet"}}}}
     )
     expect([answer["cells"].map { |cell| [cell["name"], cell["centre"]] }, answer["notes"].join]).to match(
@@ -117,14 +117,14 @@ RSpec.describe "Kinds of index" do
   end
 
   it "finds the fewest sheets and says how many were saved; lays corners on round coordinates" do
-    send_json(:post, "/api/books/#{book.id}/weave", {patch: {index: {fewest: "moved"}}})
+    send_json(:post, "/api/books/#{book.id}/index/trial", {patch: {index: {fewest: "moved"}}})
     expect(answer["notes"].join).to match(/fewest sheets found: \d+.*At least \d+ are needed/)
     change({"index" => {"origin" => {"kind" => "round", "multiple" => "100 m"}}})
     corners = rows.map { |row| App::Cell.core_of(row).ground.corners.first(2) }
     expect(corners.flatten.map { |place| (place / 100 - (place / 100).round).abs }.max).to be < 1e-9
   end
 
-  it "refuses in words what cannot be woven so" do
+  it "refuses in words what cannot be generated so" do
     {
       {kind: "strip", area: "dams"} => /no line to follow/,
       {origin: {kind: "round", multiple: "9 km"}} => /leave no step/,
@@ -133,7 +133,7 @@ RSpec.describe "Kinds of index" do
       {overlap: {x: "much"}} => /not written as expected/,
       {kind: "strip", clearance_mm: 400} => /leaves no room|no line/
     }.each do |patch, words|
-      send_json(:post, "/api/books/#{book.id}/weave", {patch: {index: patch}})
+      send_json(:post, "/api/books/#{book.id}/index/trial", {patch: {index: patch}})
       expect([last_response.status, answer["message"]]).to match([422, words])
     end
   end

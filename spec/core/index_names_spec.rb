@@ -96,7 +96,7 @@ RSpec.describe TileLoom::Index::Naming do
       expect([gone.cells.map(&:name), gone.go]).to eq([%w[A1 B1], %w[C1 D1]])
     end
 
-    it "keeps pinned cells where they are, and weaves nothing that they show already" do
+    it "keeps pinned cells where they are, and generates nothing that they show already" do
       before = row(3).tap { |cells| cells[1] = cells[1].with(pinned: true, name: "Summit") }
       renewal = renew(before, row(3))
       expect(renewal.cells.map(&:name).sort).to eq(%w[A1 C1 Summit])

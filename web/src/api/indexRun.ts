@@ -1,6 +1,6 @@
 import type { QueryClient } from "@tanstack/react-query";
 import { get, post, Refusal } from "./client";
-import type { Weaving } from "./types";
+import type { IndexRun } from "./types";
 
 const EVERY_MS = 400;
 
@@ -14,26 +14,26 @@ export const wait = (ms: number, signal?: AbortSignal) =>
   });
 
 // Work on an index that the server does in a job: `answer` of the request where it was short, else what the job came
-// to. What is under way is told under ["weaving", book], where it can be seen and stopped.
+// to. What is under way is told under ["index run", book], where it can be seen and stopped.
 export async function settled<T extends object>(
   client: QueryClient,
   book: number,
-  answer: T | { weaving: Weaving },
+  answer: T | { run: IndexRun },
   signal?: AbortSignal,
 ): Promise<T | null> {
-  if (!("weaving" in answer)) return answer;
-  const path = `/api/books/${book}/weavings/${answer.weaving.id}`;
-  const show = (weaving: Weaving | null) => client.setQueryData(["weaving", book], weaving);
+  if (!("run" in answer)) return answer;
+  const path = `/api/books/${book}/index/runs/${answer.run.id}`;
+  const show = (run: IndexRun | null) => client.setQueryData(["index run", book], run);
   try {
-    for (let weaving = answer.weaving; ; weaving = await get<Weaving>(path, signal)) {
-      if (weaving.state === "done") return (weaving.answer as T | undefined) ?? null;
-      if (weaving.state === "failed" || weaving.state === "cancelled")
+    for (let run = answer.run; ; run = await get<IndexRun>(path, signal)) {
+      if (run.state === "done") return (run.answer as T | undefined) ?? null;
+      if (run.state === "failed" || run.state === "cancelled")
         throw new Refusal(
-          weaving.reason ?? "Working out the index was stopped.",
+          run.reason ?? "Working out the index was stopped.",
           undefined,
-          weaving.state === "cancelled" ? 409 : 422,
+          run.state === "cancelled" ? 409 : 422,
         );
-      show(weaving);
+      show(run);
       await wait(EVERY_MS, signal);
     }
   } catch (error) {

@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 module Bench
-  # Weaving: many cells over an area of many vertices, the search for the fewest, a cell moved by hand.
-  class WeaveMeasures
+  # The index: many cells over an area of many vertices, the search for the fewest, a cell moved by hand.
+  class IndexMeasures
     VERTICES = 100_000
     RADIUS_M = 20_000.0
 
@@ -11,7 +11,7 @@ module Bench
 
     # Rows of the table: [what, value].
     def rows
-      [woven("10,000 cells", 10_000), woven("100,000 cells", 98_000), fewest, strip, neighbours, *by_hand]
+      [generated("10,000 cells", 10_000), generated("100,000 cells", 98_000), fewest, strip, neighbours, *by_hand]
     end
 
     private
@@ -50,7 +50,7 @@ module Bench
 
     def grid(cells) = TileLoom::Index::Grid.new(area: area, size: size(scale(cells)))
 
-    def woven(title, wanted)
+    def generated(title, wanted)
       area.meets?(TileLoom::Geometry::TurnedRectangle.new(500_000, 6_500_000, 10, 10, 0.0))
       start = clock
       cells = grid(wanted).cells
@@ -111,7 +111,7 @@ module Bench
 
     # Answers of the application to a cell moved by hand, at about 1,000 cells.
     def by_hand
-      times = DatabaseProofs.new(@folio_path, child: "weave_child.rb").times
+      times = DatabaseProofs.new(@folio_path, child: "index_child.rb").times
       sorted = times.sort
       [
         [

@@ -2,13 +2,13 @@
 
 require "app_helper"
 
-RSpec.describe App::Routes::Weave do
+RSpec.describe App::Routes::Index do
   before { empty_database }
 
   let(:book) { kept_book }
 
   it "says what an index would come to without keeping anything" do
-    send_json(:post, "/api/books/#{book.id}/weave", {patch: {index: {scale: 5000}}})
+    send_json(:post, "/api/books/#{book.id}/index/trial", {patch: {index: {scale: 5000}}})
     expect(answer["count"]).to eq(answer["cells"].length)
     expect(answer["left_out_m2"]).to eq(0)
     expect(answer["sheet_width_m"]).to be_within(book.document.layout.frame_box.width * 5 * 1e-3).of(
@@ -24,10 +24,10 @@ RSpec.describe App::Routes::Weave do
     expect(answer.find { |row| row["scale"] == 2500 }["count"]).to eq(book.index.cells.count)
   end
 
-  it "refuses in words what cannot be woven" do
-    send_json(:post, "/api/books/#{book.id}/weave", {patch: {index: {scale: 5, overlap_mm: 0}}})
+  it "refuses in words what cannot be generated" do
+    send_json(:post, "/api/books/#{book.id}/index/trial", {patch: {index: {scale: 5, overlap_mm: 0}}})
     expect(answer["message"]).to match(/would make up to [\d,]+ cells/)
-    send_json(:post, "/api/books/#{book.id}/weave", {patch: {index: {area: "moon"}}})
+    send_json(:post, "/api/books/#{book.id}/index/trial", {patch: {index: {area: "moon"}}})
     expect(answer["path"]).to eq("/index/area")
   end
 

@@ -1,0 +1,51 @@
+# frozen_string_literal: true
+
+module App
+  # Generates an index with progress, to be stopped at any step. A change lands in one go at the end, when the book
+  # still stands as it did at the beginning; where only others changed it and nothing was said of a revision, it is
+  # generated again over what is there.
+  IndexRunJob =
+    Struct.new(:index_run_id) do
+      def perform
+        run = IndexRun.find_by(id: index_run_id) or return
+        return run.turn("cancelled", reason: IndexRun::FORGOTTEN) unless run.wanted?
+        raise Later if run.purpose != "answer" && Reprojection.open_for(run.book)
+        run.turn("running")
+        TileLoom::Pulse.with(IndexRunProgress.new(run)) { (run.purpose == "answer") ? answer(run) : change(run) }
+      rescue TileLoom::Refusal, BookChanges::Stale => error
+        run.turn("failed", reason: error.message)
+      rescue Stopped
+        run.turn("cancelled", reason: IndexRun::FORGOTTEN)
+      end
+
+      def failure(job)
+        IndexRun.find_by(id: index_run_id)&.turn("failed", reason: WorkerSettings.reason(job, "Working out the index"))
+      end
+
+      private
+
+      def answer(run)
+        book = run.book
+        found = book.answer_to(MergePatch.apply(book.settings, run.wanted["patch"] || {}))
+        run.turn("done", result: IndexRun.pack(Presenter.answer(found, titles: book.layer_titles)))
+      end
+
+      def change(run)
+        book = Book.find(run.book_id)
+        seen = book.revision
+        patch = run.wanted["patch"]
+        book.ready = book.answer_to(MergePatch.apply(book.settings, patch || {}))
+        changes = BookChanges.new(book, session: run.session)
+        # Whoever stopped it before this moment stopped the change.
+        done = -> { run.turn("done") || raise(Stopped) }
+        if patch
+          changes.apply(patch, label: run.wanted["label"], revision: run.wanted["revision"] || seen, &done)
+        else
+          changes.rebuild(revision: seen, &done)
+        end
+      rescue BookChanges::Stale
+        raise if run.wanted["revision"] || !run.wanted?
+        retry
+      end
+    end
+end
