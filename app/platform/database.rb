@@ -56,6 +56,8 @@ module App
       context = ActiveRecord::MigrationContext.new(File.join(TileLoom::ROOT, "db/migrate"))
       yield if block_given? && context.current_version.positive? && context.needs_migration?
       context.migrate
+      # What a migration looked at may have other columns by now.
+      ActiveRecord::Base.descendants.each(&:reset_column_information)
     end
 
     def server_settings

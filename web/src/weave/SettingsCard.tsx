@@ -11,6 +11,7 @@ import { Choice } from "../fields/Choice";
 import { Measured } from "../fields/Measured";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
+import type { Trial } from "./useTrial";
 
 export interface Trying {
   // The index as it would be.
@@ -18,38 +19,25 @@ export interface Trying {
   onTry: (patch: IndexPatch) => void;
 }
 
-interface SettingsCardProps extends Trying {
+interface SettingsCardProps {
   title: string;
-  // What it would come to; none while nothing is tried.
-  foretold: ReactNode;
-  answer: Answer | undefined;
-  problem: string | undefined;
-  tried: boolean;
-  onKeep: () => Promise<unknown>;
-  onDrop: () => void;
+  trial: Trial;
+  // What the change is called.
+  label: string;
   onBack: () => void;
   children: ReactNode;
 }
 
 // Settings of the index that are tried before they are applied: the map shows the cells that would come.
-export function SettingsCard({
-  title,
-  foretold,
-  answer,
-  problem,
-  tried,
-  onKeep,
-  onDrop,
-  onBack,
-  children,
-}: SettingsCardProps) {
+export function SettingsCard({ title, trial, label, onBack, children }: SettingsCardProps) {
+  const { answer, foretold, problem } = trial;
   return (
     <Card title={title}>
       <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 1 }}>
         The sheet
       </Button>
       <Box sx={{ display: "grid", gap: 1.5 }}>{children}</Box>
-      {tried && (
+      {trial.trial && (
         <Box sx={{ mt: 2, p: 1.25, border: 2, borderColor: problem ? "error.main" : "thread.main" }}>
           <Typography
             role={problem ? "alert" : "status"}
@@ -62,11 +50,11 @@ export function SettingsCard({
             <Button
               variant="contained"
               disabled={!answer || !!problem}
-              onClick={() => void onKeep().catch(() => undefined)}
+              onClick={() => void trial.keepTrial(label).catch(() => undefined)}
             >
               Apply
             </Button>
-            <Button color="inherit" onClick={onDrop}>
+            <Button color="inherit" onClick={trial.drop}>
               Cancel
             </Button>
           </Box>

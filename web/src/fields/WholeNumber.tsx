@@ -1,0 +1,25 @@
+import { Field } from "./Field";
+
+// A whole number, or none of its own.
+export function WholeNumber({
+  label,
+  value,
+  onKeep,
+}: {
+  label: string;
+  value: number | undefined;
+  onKeep: (value: number | undefined) => Promise<unknown>;
+}) {
+  return (
+    <Field
+      label={label}
+      value={value === undefined ? "" : String(value)}
+      placeholder="as fits"
+      onKeep={(text) => {
+        const number = Number(text.trim());
+        if (text.trim() !== "" && !Number.isInteger(number)) throw new Error("Write a whole number.");
+        return onKeep(text.trim() === "" ? undefined : number);
+      }}
+    />
+  );
+}

@@ -1,0 +1,146 @@
+import { Box } from "@mui/material";
+import type { ScaleBarElement } from "../api/types";
+import { Choice } from "../fields/Choice";
+import { Field } from "../fields/Field";
+import { Measured } from "../fields/Measured";
+import { WholeNumber } from "../fields/WholeNumber";
+import { whole } from "./kinds";
+import { GRID, type Keep } from "./scaleBar";
+
+const UNITS = [
+  ["metric", "m, km"],
+  ["imperial", "ft, miles"],
+  ["survey", "US survey ft, miles"],
+  ["yards", "yards, miles"],
+  ["nautical", "m, nautical miles"],
+  ["m", "metres"],
+  ["km", "kilometres"],
+  ["ft", "feet"],
+  ["us-ft", "US survey feet"],
+  ["yd", "yards"],
+  ["mi", "miles"],
+  ["nmi", "nautical miles"],
+  ["paces", "paces"],
+  ["minutes", "minutes of walking"],
+] as const;
+const PLACES = [
+  ["none", "none"],
+  ["above", "above"],
+  ["below", "below"],
+] as const;
+
+// What a scale bar counts: units, divisions.
+export function UnitFields({ element, onKeep }: { element: ScaleBarElement; onKeep: Keep }) {
+  const shown = whole(element);
+  const units = [element.units, element.second_units];
+  return (
+    <Box sx={{ ...GRID, mt: 1 }}>
+      <Choice label="Units" value={shown.units} choices={UNITS} onChoose={(units) => onKeep({ units })} />
+      <Choice
+        label="Second units"
+        value={element.second_units ?? "none"}
+        choices={[["none", "none"], ...UNITS]}
+        onChoose={(units) => onKeep({ second_units: units === "none" ? undefined : units })}
+      />
+      {units.includes("paces") && (
+        <Measured label="Pace, m" value={shown.pace_m} least={0.1} most={3} onKeep={(pace_m) => onKeep({ pace_m })} />
+      )}
+      {units.includes("minutes") && (
+        <Measured
+          label="Walk, km an hour"
+          value={shown.walk_kmh}
+          least={0.1}
+          most={30}
+          onKeep={(walk_kmh) => onKeep({ walk_kmh })}
+        />
+      )}
+      <Field
+        label="Division length"
+        value={element.division_length ?? ""}
+        placeholder="round"
+        onKeep={(text) => onKeep({ division_length: text.trim() || undefined })}
+      />
+      <WholeNumber label="Divisions" value={element.divisions} onKeep={(divisions) => onKeep({ divisions })} />
+      <WholeNumber
+        label="Extension left of zero"
+        value={element.extension}
+        onKeep={(extension) => onKeep({ extension })}
+      />
+    </Box>
+  );
+}
+
+// How it is marked: labels, the unit, fraction and verbal scale.
+export function MarkFields({ element, onKeep }: { element: ScaleBarElement; onKeep: Keep }) {
+  const shown = whole(element);
+  return (
+    <Box sx={{ ...GRID, mt: 1 }}>
+      <Choice
+        label="Labelled"
+        value={shown.labelled}
+        choices={[
+          ["all", "every mark"],
+          ["alternate", "every second"],
+          ["ends", "the ends"],
+          ["none", "none"],
+        ]}
+        onChoose={(labelled) => onKeep({ labelled })}
+      />
+      <Choice
+        label="Label position"
+        value={shown.labels_at}
+        choices={[
+          ["above", "above"],
+          ["below", "below"],
+        ]}
+        onChoose={(labels_at) => onKeep({ labels_at })}
+      />
+      <Choice
+        label="Unit position"
+        value={shown.unit_at}
+        choices={[
+          ["last", "after the last"],
+          ["middle", "in the middle"],
+          ["none", "nowhere"],
+        ]}
+        onChoose={(unit_at) => onKeep({ unit_at })}
+      />
+      <Field
+        label="Unit symbol"
+        value={element.unit_text ?? ""}
+        placeholder="as usual"
+        onKeep={(text) => onKeep({ unit_text: text.trim() || undefined })}
+      />
+      <WholeNumber label="Decimals" value={element.decimals} onKeep={(decimals) => onKeep({ decimals })} />
+      <Choice
+        label="Thousands"
+        value={shown.thousands}
+        choices={[
+          ["comma", "1,000"],
+          ["thin", "1 000"],
+          ["point", "1.000"],
+          ["none", "1000"],
+        ]}
+        onChoose={(thousands) => onKeep({ thousands })}
+      />
+      <Choice
+        label="Representative fraction"
+        value={shown.fraction}
+        choices={PLACES}
+        onChoose={(fraction) => onKeep({ fraction })}
+      />
+      <Choice label="Verbal scale" value={shown.verbal} choices={PLACES} onChoose={(verbal) => onKeep({ verbal })} />
+      {shown.verbal !== "none" && (
+        <Choice
+          label="Verbal scale in"
+          value={shown.verbal_units}
+          choices={[
+            ["metric", "cm and m"],
+            ["imperial", "inches and feet"],
+          ]}
+          onChoose={(verbal_units) => onKeep({ verbal_units })}
+        />
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,215 @@
+import type { ReactNode } from "react";
+import { areaInWords } from "../api/area";
+import { useBook } from "../api/book";
+import type { IndexPatch } from "../api/indexAnswer";
+import type { Index } from "../api/types";
+import { useAreaAttributes } from "../api/useAttributes";
+import { ratio, readScale } from "../api/words";
+import { filled } from "../fields/filled";
+import { defaults } from "../generated/defaults";
+import { CardValue } from "../statement/CardValue";
+import { ChoiceValue } from "../statement/ChoiceValue";
+import { EntryValue } from "../statement/EntryValue";
+import { Statement } from "../statement/Statement";
+import type { Trial } from "./useTrial";
+import {
+  CORNERS,
+  gridInWords,
+  KINDS,
+  namesInWords,
+  ORDERS,
+  overlapAsText,
+  overlapInWords,
+  readGround,
+  readOverlap,
+  ruleInWords,
+  stripInWords,
+} from "./words";
+
+interface IndexStatementProps {
+  trial: Trial;
+  // The card that is open, and what opens one.
+  open: string;
+  onOpen: (card: "settings" | "names") => void;
+  // What the index comes to.
+  answer: ReactNode;
+}
+
+// The index as a sentence, each value of which can be changed.
+export function IndexStatement({ trial, open, onOpen, answer }: IndexStatementProps) {
+  const book = useBook();
+  const { keep, offer, foretold, problem } = trial;
+  const index = book.document.index;
+  const shown = filled(index, defaults.index);
+  return (
+    <Statement answer={answer}>
+      Cover{" "}
+      <ChoiceValue
+        label="Study area"
+        value={typeof index.area === "string" ? index.area : ""}
+        shown={areaInWords(book)}
+        choices={book.document.layers.map((layer) => ({ value: layer.id, title: layer.title }))}
+        onChoose={(id) => keep("Study area", { area: id })}
+      />{" "}
+      by{" "}
+      <ChoiceValue
+        label="Kind of index"
+        value={index.kind}
+        choices={[...KINDS]}
+        onChoose={(kind) => keep("Kind of index", { kind: kind as "grid", naming: null, order: null })}
+      />
+      {", "}
+      <CardValue
+        label="How it lies"
+        shown={
+          index.kind === "strip"
+            ? stripInWords(index)
+            : index.kind === "features"
+              ? ruleInWords(index)
+              : index.kind === "layer"
+                ? "as they lie"
+                : gridInWords(index)
+        }
+        open={open === "settings"}
+        onOpen={() => onOpen("settings")}
+      />
+      {index.kind === "grid" && (
+        <>
+          , with a buffer of{" "}
+          <EntryValue
+            label="Buffer round the study area"
+            shown={shown.buffer}
+            text={shown.buffer}
+            read={readGround}
+            expected="Write a length with its unit, such as 50 m."
+            onTry={(buffer) => offer(buffer === null ? null : { buffer })}
+            onKeep={(buffer) => keep("Buffer", { buffer })}
+            foretold={foretold}
+            problem={problem}
+          />
+        </>
+      )}
+      {(index.kind !== "features" || shown.scale_rule.kind === "fixed") && (
+        <>
+          {" "}
+          at{" "}
+          <EntryValue
+            label="Scale"
+            shown={ratio(index.scale)}
+            text={String(index.scale)}
+            unit="1 : n"
+            read={readScale}
+            expected="Write a scale, such as 2500 or 1:2,500."
+            onTry={(scale) => offer(scale === null ? null : { scale })}
+            onKeep={(scale) => keep("Scale", { scale })}
+            foretold={foretold}
+            problem={problem}
+          />
+        </>
+      )}
+      {index.kind === "features" && shown.scale_rule.kind !== "fixed" && ","} held{" "}
+      <ChoiceValue
+        label="What the scale holds"
+        value={shown.held}
+        onChoose={(held) => keep("Scale held", { held: held as "projection" | "ellipsoid" })}
+        choices={[
+          { value: "projection", title: "on the projection", note: "as most printed maps" },
+          { value: "ellipsoid", title: "on the ellipsoid", note: "at each sheet’s centre" },
+        ]}
+      />
+      {index.kind !== "layer" && (
+        <>
+          , overlapping by{" "}
+          <EntryValue
+            label="Overlap of neighbours"
+            shown={overlapInWords(index)}
+            text={overlapAsText(index)}
+            read={readOverlap}
+            expected="Write 8 mm, 5 % or 20 m; or one for each way: 8 mm; 5 mm."
+            onTry={(overlap) => offer(overlap === null ? null : { overlap })}
+            onKeep={(overlap) => keep("Overlap", { overlap, overlap_mm: null })}
+            foretold={foretold}
+            problem={problem}
+          />
+        </>
+      )}
+      , named{" "}
+      <CardValue label="Names" shown={namesInWords(book)} open={open === "names"} onOpen={() => onOpen("names")} /> and
+      taken <OrderValues index={index} onKeep={(order) => keep("Order", { order } as IndexPatch)} />.
+    </Statement>
+  );
+}
+
+// In which order sheets are taken, and where that begins.
+function OrderValues({
+  index,
+  onKeep,
+}: {
+  index: Index;
+  onKeep: (order: NonNullable<Index["order"]> | Record<string, unknown>) => Promise<unknown>;
+}) {
+  const { from: corner, start_deg } = filled(index.order, defaults.index_order);
+  const order = index.order?.kind ?? (index.kind === "grid" ? "rows" : "as_generated");
+  return (
+    <>
+      <ChoiceValue
+        label="Order"
+        value={order}
+        choices={[...ORDERS]}
+        onChoose={(kind) => onKeep({ kind, from: corner, field: null })}
+      />
+      {["rows", "columns", "rows_back_forth", "columns_back_forth"].includes(order) && (
+        <>
+          {" "}
+          from{" "}
+          <ChoiceValue
+            label="Begins at"
+            value={corner}
+            choices={[...CORNERS]}
+            onChoose={(from) => onKeep({ kind: order, from: from })}
+          />
+        </>
+      )}
+      {["clockwise", "counter_clockwise"].includes(order) && (
+        <>
+          {" "}
+          from a bearing of{" "}
+          <EntryValue
+            label="Bearing at which it begins"
+            shown={`${start_deg}°`}
+            text={String(start_deg)}
+            unit="°"
+            read={readBearing}
+            expected="Write degrees from north, 0 to 360."
+            onKeep={(start_deg) => onKeep({ kind: order, start_deg })}
+          />
+        </>
+      )}
+      {order === "field" && (
+        <>
+          {" "}
+          <AttributeValue index={index} onChoose={(attribute) => onKeep({ kind: order, field: attribute })} />
+        </>
+      )}
+    </>
+  );
+}
+
+// By which attribute of the features sheets are taken.
+function AttributeValue({ index, onChoose }: { index: Index; onChoose: (attribute: string) => Promise<unknown> }) {
+  const names = useAreaAttributes(index.area);
+  return (
+    <ChoiceValue
+      label="Field of the order"
+      value={index.order?.field ?? ""}
+      shown={index.order?.field ?? "choose one"}
+      choices={names.map((name) => ({ value: name, title: name }))}
+      onChoose={onChoose}
+    />
+  );
+}
+
+const readBearing = (text: string) => {
+  const bearing = Number(text.trim().replace("°", "").replace(",", "."));
+  return text.trim() !== "" && bearing >= 0 && bearing <= 360 ? bearing : null;
+};
