@@ -54,7 +54,7 @@ RSpec.describe "Weave", type: :feature do
   end
 
   it "moves a cell by hand, which is told in mm on paper and pins it, and by the keys" do
-    visit "/books/#{@book.id}/rebuild?sheet=14"
+    visit "/books/#{@book.id}/weave?sheet=14"
     expect(page).to have_css("aside h2", text: "C3")
     expect(page).to have_css("aside", text: "C2: 8.0 mm overlap")
     map = find("[role=application]").native.rect
@@ -71,7 +71,7 @@ RSpec.describe "Weave", type: :feature do
     expect { cell("C3")["pinned"] }.to become(true)
     expect(cell("C3")["centre_x"]).to be > before["centre_x"]
     expect(page).to have_text("1 cell pinned.")
-    visit "/books/#{@book.id}/rebuild?sheet=14"
+    visit "/books/#{@book.id}/weave?sheet=14"
     expect(page).to have_css("aside h2", text: "C3")
     moved = cell("C3")
     find("[role=application]").native.send_keys(:arrow_up)

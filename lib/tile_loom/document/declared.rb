@@ -31,10 +31,11 @@ module TileLoom
         end
       end
 
-      # Sizes of pages; endings of the data files and of the files of cells that are read.
+      # Sizes of pages; what the data files that are read are called; endings of them and of the files of cells that are read.
       def lists
         {
           "pageSizes" => Layout::PageSize::ALL.keys,
+          "dataFormats" => Data::Formats.all.values.map(&:title_of_file),
           "dataEndings" => Data::Formats.endings,
           "cellEndings" => Data::Formats.of_cells.flat_map(&:endings)
         }

@@ -112,6 +112,18 @@ export const pageSizes = [
   "ARCH D",
   "ARCH E",
 ] as const;
+export const dataFormats = [
+  "GeoJSON",
+  "TopoJSON",
+  "GeoPackage",
+  "zipped Shapefile",
+  "KML",
+  "GML",
+  "FlatGeobuf",
+  "GPX",
+  "DXF",
+  "CSV",
+] as const;
 export const dataEndings = [
   ".geojson",
   ".json",

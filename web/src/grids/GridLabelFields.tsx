@@ -1,14 +1,14 @@
 import { Box, Checkbox, FormControlLabel } from "@mui/material";
 import { useBook } from "../api/book";
-import type { Edge, GridLabels } from "../api/types";
+import type { GridLabels } from "../api/types";
 import { Choice } from "../fields/Choice";
 import { Colour } from "../fields/Colour";
-import { Measured } from "../fields/Measured";
 import { ColourBeside } from "../fields/ColourBeside";
+import { Measured } from "../fields/Measured";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
+import { SidesField } from "./SidesField";
 
-const SIDES: Edge[] = ["top", "right", "bottom", "left"];
 const DEFAULT: GridLabels = { sides: [], size_pt: 6.5, label_gap_mm: 1.2 };
 
 // Which sides of the frame are labelled, where the labels stand, and what they say.
@@ -25,29 +25,10 @@ export function GridLabelFields({
   const now = labels ?? DEFAULT;
   const shown = filled(now, defaults.grid_labels);
   const keep = (patch: Partial<GridLabels>) => onKeep({ ...now, ...patch });
-  const toggle = (side: Edge, on: boolean) => {
-    const sides = SIDES.filter((known) => (known === side ? on : now.sides.includes(known)));
-    return onKeep(sides.length ? { ...now, sides } : undefined);
-  };
   const inside = now.position === "inside";
   return (
     <>
-      <Box role="group" aria-label="Labelled sides" sx={{ display: "grid", gridTemplateColumns: "1fr 1fr" }}>
-        {SIDES.map((side) => (
-          <FormControlLabel
-            key={side}
-            control={
-              <Checkbox
-                size="small"
-                checked={now.sides.includes(side)}
-                onChange={(event) => void toggle(side, event.target.checked).catch(() => undefined)}
-                sx={{ py: 0.5 }}
-              />
-            }
-            label={side}
-          />
-        ))}
-      </Box>
+      <SidesField sides={now.sides} onKeep={(sides) => onKeep(sides.length ? { ...now, sides } : undefined)} />
       {labels && (
         <ColourBeside
           colour={<Colour label="Colour of the labels" value={shown.colour} onKeep={(colour) => keep({ colour })} />}
@@ -107,54 +88,7 @@ export function GridLabelFields({
             ]}
             onChoose={(form) => keep({ form })}
           />
-          {angles ? (
-            <>
-              <Choice
-                label="Angles as"
-                value={now.notation ?? "auto"}
-                choices={[
-                  ["auto", "the interval needs"],
-                  ["d", "D°"],
-                  ["dm", "D°M′"],
-                  ["dms", "D°M′S″"],
-                  ["decimal", "D.d°"],
-                ]}
-                onChoose={(notation) => keep({ notation: notation === "auto" ? undefined : notation })}
-              />
-              <Choice
-                label="Hemisphere"
-                value={now.hemisphere ?? "letters"}
-                choices={[
-                  ["letters", "N S E W"],
-                  ["signs", "sign"],
-                ]}
-                onChoose={(hemisphere) => keep({ hemisphere })}
-              />
-            </>
-          ) : (
-            <>
-              <Choice
-                label="Thousands"
-                value={shown.thousands}
-                choices={[
-                  ["thin", "402 000"],
-                  ["comma", "402,000"],
-                  ["point", "402.000"],
-                  ["none", "402000"],
-                ]}
-                onChoose={(thousands) => keep({ thousands })}
-              />
-              <Choice
-                label="Direction"
-                value={now.hemisphere ?? "signs"}
-                choices={[
-                  ["signs", "none"],
-                  ["letters", "E and N"],
-                ]}
-                onChoose={(hemisphere) => keep({ hemisphere })}
-              />
-            </>
-          )}
+          {angles ? <AngleFields now={now} keep={keep} /> : <NumberFields now={now} keep={keep} />}
           <Choice
             label="Decimals"
             value={now.decimals === undefined ? "auto" : String(now.decimals)}
@@ -231,5 +165,68 @@ function Ticked({ label, on, onKeep }: { label: string; on: boolean; onKeep: (on
       }
       label={label}
     />
+  );
+}
+
+interface WrittenProps {
+  now: GridLabels;
+  keep: (patch: Partial<GridLabels>) => Promise<unknown>;
+}
+
+// How longitudes and latitudes are written.
+function AngleFields({ now, keep }: WrittenProps) {
+  return (
+    <>
+      <Choice
+        label="Angles as"
+        value={now.notation ?? "auto"}
+        choices={[
+          ["auto", "the interval needs"],
+          ["d", "D°"],
+          ["dm", "D°M′"],
+          ["dms", "D°M′S″"],
+          ["decimal", "D.d°"],
+        ]}
+        onChoose={(notation) => keep({ notation: notation === "auto" ? undefined : notation })}
+      />
+      <Choice
+        label="Hemisphere"
+        value={now.hemisphere ?? "letters"}
+        choices={[
+          ["letters", "N S E W"],
+          ["signs", "sign"],
+        ]}
+        onChoose={(hemisphere) => keep({ hemisphere })}
+      />
+    </>
+  );
+}
+
+// How eastings and northings are written.
+function NumberFields({ now, keep }: WrittenProps) {
+  const shown = filled(now, defaults.grid_labels);
+  return (
+    <>
+      <Choice
+        label="Thousands"
+        value={shown.thousands}
+        choices={[
+          ["thin", "402 000"],
+          ["comma", "402,000"],
+          ["point", "402.000"],
+          ["none", "402000"],
+        ]}
+        onChoose={(thousands) => keep({ thousands })}
+      />
+      <Choice
+        label="Direction"
+        value={now.hemisphere ?? "signs"}
+        choices={[
+          ["signs", "none"],
+          ["letters", "E and N"],
+        ]}
+        onChoose={(hemisphere) => keep({ hemisphere })}
+      />
+    </>
   );
 }

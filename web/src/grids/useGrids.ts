@@ -22,7 +22,7 @@ export interface Tried extends Omit<GridWords, "id"> {
 const PAUSE_MS = 150;
 
 // A grid as it is being set, before it is kept: its words, and its lines as ghosts for the page.
-export function useTrial(sheet: number | null, grid: Grid | null) {
+export function useGridTrial(sheet: number | null, grid: Grid | null) {
   const book = useBook();
   const [settled, setSettled] = useState<Grid | null>(null);
   useEffect(() => {

@@ -9,7 +9,7 @@ import type { AreaPart, Layer } from "../api/types";
 import { area as areaWords, count, groundSize } from "../api/words";
 import { Card } from "../frame/Card";
 import { Field } from "../fields/Field";
-import type { Draw } from "../map/GroundMap";
+import type { Draw } from "../map/useDraw";
 import { areaOf, partsOf } from "../api/area";
 import type { Ring } from "./ArrivalCard";
 import { ConditionEditor } from "./ConditionEditor";

@@ -1,24 +1,22 @@
-import WarningIcon from "@mui/icons-material/WarningAmberOutlined";
 import { Box } from "@mui/material";
 import { useCallback, useMemo, useState, type DragEvent } from "react";
+import { areaOf, partsOf } from "../api/area";
 import { useBook, useChange } from "../api/book";
 import { get } from "../api/client";
-import { count, groundSize } from "../api/words";
+import { useAttributes } from "../api/useAttributes";
 import { Notice } from "../frame/Notice";
-import { GroundMap, type Draw } from "../map/GroundMap";
-import { CardValue } from "../statement/CardValue";
-import { EntryValue } from "../statement/EntryValue";
-import { Statement } from "../statement/Statement";
-import { areaInWords, areaOf, partsOf } from "../api/area";
+import { GroundMap } from "../map/GroundMap";
+import type { Draw } from "../map/useDraw";
 import { AreaCard } from "./AreaCard";
 import { ArrivalCard, type Ring } from "./ArrivalCard";
-import { useArrivals, type Arrivals } from "./arrivals";
 import { AttributeTable, type Box4, type Picked } from "./AttributeTable";
+import { DropHere } from "./DropHere";
+import { FilesTold } from "./FilesTold";
+import { GroundStatement } from "./GroundStatement";
 import { LayerDetails } from "./LayerDetails";
 import { LayerList } from "./LayerList";
-import { ShiftsInWords } from "./Transformations";
 import { ReferenceCard } from "./ReferenceCard";
-import { useAttributes } from "../api/useAttributes";
+import { useArrivals } from "./arrivals";
 
 type CardShown = { kind: "layers" } | { kind: "layer"; id: string } | { kind: "reference" } | { kind: "area" };
 
@@ -56,7 +54,6 @@ export function GroundStep() {
       ),
     [rings, box],
   );
-  const features = book.layers.reduce((sum, layer) => sum + layer.count, 0);
   const show = (next: CardShown) => {
     setCard(next);
     setPlace(null);
@@ -109,54 +106,9 @@ export function GroundStep() {
   );
   return (
     <>
-      <Statement
-        answer={
-          <>
-            <b>{count(book.layers.length, "layer")}</b> with {count(features, "feature")}
-            {book.ground_m && <> over {groundSize(...book.ground_m)}</>}. {book.distortion?.words}
-            <ShiftsInWords />{" "}
-            {book.distortion?.warnings.map((warning) => (
-              <Warned key={warning} text={warning} />
-            ))}
-          </>
-        }
-      >
-        The book{" "}
-        <EntryValue
-          label="Title of the book"
-          shown={book.document.title}
-          text={book.document.title}
-          read={nonEmpty}
-          expected="Write a title."
-          onKeep={(title) => change("Title", { title })}
-        />
-        ,{" "}
-        <EntryValue
-          label="Subtitle"
-          shown={book.document.subtitle || "no subtitle"}
-          text={book.document.subtitle ?? ""}
-          read={(text) => text.trim()}
-          expected=""
-          onKeep={(subtitle) => change("Subtitle", { subtitle })}
-        />
-        , is drawn in{" "}
-        <CardValue
-          label="CRS"
-          shown={book.reference.name}
-          open={card.kind === "reference"}
-          onOpen={() => show({ kind: "reference" })}
-        />{" "}
-        and covers{" "}
-        <CardValue
-          label="Study area"
-          shown={areaInWords(book)}
-          open={card.kind === "area"}
-          onOpen={() => show({ kind: "area" })}
-        />
-        .
-      </Statement>
+      <GroundStatement open={card.kind} onOpen={(kind) => show({ kind })} />
       {arrivals.problem && <Notice text={arrivals.problem} onClose={arrivals.clear} />}
-      <Told arrivals={arrivals} />
+      <FilesTold arrivals={arrivals} />
       <Box
         onDragOver={(event) => {
           event.preventDefault();
@@ -194,27 +146,7 @@ export function GroundStep() {
             />
           )}
         </Box>
-        {over && (
-          <Box
-            sx={{
-              position: "absolute",
-              inset: 12,
-              zIndex: 20,
-              border: 3,
-              borderStyle: "dashed",
-              borderColor: "primary.main",
-              bgcolor: "#fffdf6cc",
-              color: "#1f2a30",
-              display: "grid",
-              placeItems: "center",
-              fontSize: 22,
-              fontWeight: 700,
-              pointerEvents: "none",
-            }}
-          >
-            Drop data files here
-          </Box>
-        )}
+        {over && <DropHere />}
         {arrival ? (
           <ArrivalCard key={arrival.id} arrival={arrival} arrivals={arrivals} onRings={setRings} />
         ) : card.kind === "reference" ? (
@@ -231,41 +163,9 @@ export function GroundStep() {
   );
 }
 
-const nonEmpty = (text: string) => (text.trim() === "" ? null : text.trim());
-
 const union = (a: Box4, b: Box4): Box4 => [
   Math.min(a[0], b[0]),
   Math.min(a[1], b[1]),
   Math.max(a[2], b[2]),
   Math.max(a[3], b[3]),
 ];
-
-function Warned({ text }: { text: string }) {
-  return (
-    <Box component="span" sx={{ color: "warning.main", fontWeight: 600, ml: 0.5 }}>
-      <WarningIcon sx={{ fontSize: 15, verticalAlign: "-2px", mr: 0.25 }} />
-      {text}
-    </Box>
-  );
-}
-
-// How the last files fared, until it is read.
-function Told({ arrivals }: { arrivals: Arrivals }) {
-  const [read, setRead] = useState<number[]>([]);
-  const arrival = arrivals.list.find(
-    (known) =>
-      !read.includes(known.id) && (known.state === "failed" || (known.state === "done" && known.remarks.length > 0)),
-  );
-  if (!arrival) return null;
-  const text =
-    arrival.state === "failed"
-      ? `${arrival.name} was not imported. ${arrival.reason ?? ""}`
-      : `${arrival.name} was imported. ${arrival.replaces ? "" : `${count(arrival.remarks.length, "warning")}: `}${arrival.remarks.slice(0, 4).join(" ")}`;
-  return (
-    <Notice
-      text={text}
-      kind={arrival.state === "failed" ? "error" : "warning"}
-      onClose={() => setRead([...read, arrival.id])}
-    />
-  );
-}

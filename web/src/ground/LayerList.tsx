@@ -1,17 +1,12 @@
-import ArrowDownIcon from "@mui/icons-material/ArrowDownwardOutlined";
-import ArrowUpIcon from "@mui/icons-material/ArrowUpwardOutlined";
-import LockIcon from "@mui/icons-material/LockOutlined";
-import { Box, Button, Checkbox, IconButton, Tooltip } from "@mui/material";
+import { Box, Button, Checkbox } from "@mui/material";
 import { useRef, useState } from "react";
 import { useBook, useChange } from "../api/book";
-import type { Book, Layer } from "../api/types";
-import { count, ratio } from "../api/words";
-import { Card } from "../frame/Card";
-import { partsOf } from "../api/area";
-import type { Arrivals } from "./arrivals";
-import { Swatch } from "./Swatch";
+import type { Layer } from "../api/types";
 import { FileInput } from "../fields/FileInput";
-import { dataEndings } from "../generated/kinds";
+import { Card } from "../frame/Card";
+import { dataEndings, dataFormats } from "../generated/kinds";
+import { LayerRow } from "./LayerRow";
+import type { Arrivals } from "./arrivals";
 
 // All layers, the top one first, with their groups as headings.
 export function LayerList({ arrivals, onPick }: { arrivals: Arrivals; onPick: (id: string) => void }) {
@@ -82,130 +77,24 @@ export function LayerList({ arrivals, onPick }: { arrivals: Arrivals; onPick: (i
                   {layer.group}
                 </Box>
               )}
-              <Box
-                draggable
-                onDragStart={() => setDragged(layer.id)}
-                onDragOver={(event) => {
-                  if (dragged) {
-                    event.preventDefault();
-                    event.stopPropagation();
-                  }
-                }}
-                onDrop={(event) => {
-                  if (!dragged) return;
-                  event.preventDefault();
-                  event.stopPropagation();
-                  reorder(
-                    dragged,
-                    layers.findIndex((known) => known.id === layer.id),
-                  );
-                  setDragged(null);
-                }}
-                onDragEnd={() => setDragged(null)}
-                sx={{
-                  display: "flex",
-                  alignItems: "center",
-                  gap: 0.5,
-                  py: 0.25,
-                  pl: layer.group ? 1.5 : 0,
-                  borderBottom: 1,
-                  borderColor: "divider",
-                  cursor: "grab",
-                  bgcolor: dragged === layer.id ? "thread.soft" : undefined,
-                }}
-              >
-                <Checkbox
-                  size="small"
-                  checked={layer.visible}
-                  onChange={() => toggle(layer.id)}
-                  disabled={pending}
-                  slotProps={{ input: { "aria-label": `Show ${layer.title}` } }}
-                  sx={{ p: 0.5 }}
-                />
-                <Box sx={{ opacity: layer.visible ? 1 : 0.5, display: "flex" }}>
-                  <Swatch svg={book.layers.find((known) => known.id === layer.id)?.swatches[0] ?? ""} />
-                </Box>
-                <Box sx={{ flex: 1, minWidth: 0 }}>
-                  <Box
-                    component="button"
-                    onClick={() => onPick(layer.id)}
-                    sx={{
-                      font: "inherit",
-                      fontSize: 14,
-                      border: 0,
-                      p: 0,
-                      minHeight: 24,
-                      bgcolor: "transparent",
-                      color: "text.primary",
-                      cursor: "pointer",
-                      display: "block",
-                      maxWidth: "100%",
-                      textAlign: "left",
-                      overflow: "hidden",
-                      textOverflow: "ellipsis",
-                      whiteSpace: "nowrap",
-                      "&:hover": { textDecoration: "underline" },
-                      "&:focus-visible": { outline: "2px solid", outlineColor: "primary.main" },
-                    }}
-                  >
-                    {layer.title}
-                  </Box>
-                  <Box sx={{ fontSize: 12, color: "text.secondary" }}>{describe(layer, book)}</Box>
-                </Box>
-                {layer.locked && <LockIcon titleAccess="locked" sx={{ fontSize: 15, color: "text.secondary" }} />}
-                <Tooltip title="Up">
-                  <span>
-                    <IconButton
-                      size="small"
-                      sx={{ p: 0.25 }}
-                      aria-label={`Move ${layer.title} up`}
-                      disabled={pending || layer === shown[0]}
-                      onClick={() => reorder(layer.id, layers.indexOf(layer) + 1)}
-                    >
-                      <ArrowUpIcon sx={{ fontSize: 16 }} />
-                    </IconButton>
-                  </span>
-                </Tooltip>
-                <Tooltip title="Down">
-                  <span>
-                    <IconButton
-                      size="small"
-                      sx={{ p: 0.25 }}
-                      aria-label={`Move ${layer.title} down`}
-                      disabled={pending || layer === layers[0]}
-                      onClick={() => reorder(layer.id, layers.indexOf(layer) - 1)}
-                    >
-                      <ArrowDownIcon sx={{ fontSize: 16 }} />
-                    </IconButton>
-                  </span>
-                </Tooltip>
-              </Box>
+              <LayerRow
+                layer={layer}
+                dragged={dragged}
+                onDragged={setDragged}
+                onReorder={reorder}
+                onToggle={toggle}
+                onPick={onPick}
+              />
             </Box>
           );
         })}
       </Box>
       <Box sx={{ fontSize: 12.5, color: "text.secondary", mt: 1 }}>
-        or drop files on the map: GeoJSON, TopoJSON, GeoPackage, zipped Shapefile, KML, GML, FlatGeobuf, GPX, DXF, CSV.
-        You see what is in them before anything is saved.
+        or drop files on the map: {dataFormats.join(", ")}. You see what is in them before anything is saved.
       </Box>
       <Button href={`/api/books/${book.id}/file`} fullWidth sx={{ mt: 2 }}>
         Export the book as one file
       </Button>
     </Card>
   );
-}
-
-const NOUNS = { point: "point", line: "line", area: "area", mixed: "shape" };
-
-function describe(layer: Layer, book: Book) {
-  const info = book.layers.find((known) => known.id === layer.id);
-  if (!info) return "";
-  const area = partsOf(book.document.index.area).some((part) => part.layer === layer.id) ? "study area" : null;
-  const scales = layer.visible_scales;
-  const range = scales
-    ? [scales.largest && `from ${ratio(scales.largest)}`, scales.smallest && `to ${ratio(scales.smallest)}`]
-        .filter(Boolean)
-        .join(" ")
-    : null;
-  return [count(info.count, NOUNS[info.kind]), area, range].filter(Boolean).join(", ");
 }

@@ -1,19 +1,14 @@
-import { Box, Button, Checkbox, FormControlLabel, MenuItem, TextField, Typography } from "@mui/material";
+import { Box, Button, MenuItem, TextField, Typography } from "@mui/material";
 import { useState } from "react";
 import { useBook } from "../api/book";
 import { get } from "../api/client";
 import type { Layer, MapSymbol, Rule } from "../api/types";
-import { colours, RAMPS, SETS } from "./palettes";
 import { isNumber, type Attribute } from "../api/useAttributes";
+import { RuleFields, type Making } from "./RuleFields";
+import { RAMPS, SETS, colours } from "./palettes";
 
 type Put = (label: string, layer: Layer) => Promise<unknown>;
 
-const WAYS = [
-  ["equal", "equal widths"],
-  ["quantile", "equal counts"],
-  ["natural", "natural breaks (Jenks)"],
-  ["round", "round numbers"],
-] as const;
 const HOW = [
   ["one", "one symbol for all"],
   ["values", "a symbol for each value"],
@@ -33,11 +28,14 @@ export function RuleMaker({ layer, attributes, put }: { layer: Layer; attributes
   const first = layer.rules[0]!.symbol;
   const numbers = attributes.filter(isNumber);
   const [how, setHow] = useState<string | null>(null);
-  const [attribute, setAttribute] = useState("");
-  const [way, setWay] = useState("natural");
-  const [count, setCount] = useState(5);
-  const [palette, setPalette] = useState("YlGnBu");
-  const [reversed, setReversed] = useState(false);
+  const [making, setMaking] = useState<Making>({
+    attribute: "",
+    way: "natural",
+    count: 5,
+    palette: "YlGnBu",
+    reversed: false,
+  });
+  const { attribute, way, count, palette, reversed } = making;
   const [problem, setProblem] = useState<string | null>(null);
   const base = `/api/books/${book.id}/layers/${layer.id}`;
   const from = how === "classes" ? numbers : attributes;
@@ -140,64 +138,7 @@ export function RuleMaker({ layer, attributes, put }: { layer: Layer; attributes
             borderColor: "divider",
           }}
         >
-          <TextField
-            select
-            label="Attribute"
-            value={chosen}
-            onChange={(event) => setAttribute(event.target.value)}
-            sx={{ gridColumn: how === "values" ? "1 / -1" : undefined }}
-          >
-            {from.map((known) => (
-              <MenuItem key={known.name} value={known.name}>
-                {known.name}
-              </MenuItem>
-            ))}
-          </TextField>
-          {how === "classes" && (
-            <>
-              <TextField
-                label="Classes"
-                type="number"
-                value={count}
-                onChange={(event) => setCount(Number(event.target.value))}
-                slotProps={{ htmlInput: { min: 1, max: 12 } }}
-              />
-              <TextField
-                select
-                label="Class breaks"
-                value={way}
-                onChange={(event) => setWay(event.target.value)}
-                sx={{ gridColumn: "1 / -1" }}
-              >
-                {WAYS.map(([value, title]) => (
-                  <MenuItem key={value} value={value}>
-                    {title}
-                  </MenuItem>
-                ))}
-              </TextField>
-            </>
-          )}
-          <TextField
-            select
-            label="Colours"
-            value={
-              (how === "values" ? SETS : RAMPS).includes(palette) ? palette : how === "values" ? "Dark2" : "YlGnBu"
-            }
-            onChange={(event) => setPalette(event.target.value)}
-            sx={{ gridColumn: "1 / -1" }}
-          >
-            {(how === "values" ? SETS : RAMPS).map((name) => (
-              <MenuItem key={name} value={name}>
-                <Ramp name={name} count={how === "values" ? 6 : count} reversed={reversed} />
-              </MenuItem>
-            ))}
-          </TextField>
-          <FormControlLabel
-            control={
-              <Checkbox size="small" checked={reversed} onChange={(event) => setReversed(event.target.checked)} />
-            }
-            label="reversed"
-          />
+          <RuleFields how={how} from={from} attribute={chosen} making={making} onMaking={setMaking} />
           <Box sx={{ display: "flex", gap: 0.5, justifyContent: "flex-end", alignItems: "center" }}>
             <Button color="inherit" onClick={() => setHow(null)}>
               Cancel
@@ -213,20 +154,6 @@ export function RuleMaker({ layer, attributes, put }: { layer: Layer; attributes
           {problem}
         </Typography>
       )}
-    </Box>
-  );
-}
-
-function Ramp({ name, count, reversed }: { name: string; count: number; reversed: boolean }) {
-  const list = colours(name, Math.min(Math.max(count || 3, 2), 12), reversed);
-  return (
-    <Box sx={{ display: "flex", alignItems: "center", gap: 1 }}>
-      <Box aria-hidden sx={{ display: "flex" }}>
-        {list.map((colour, index) => (
-          <Box key={index} sx={{ width: 108 / list.length, height: 16, bgcolor: colour }} />
-        ))}
-      </Box>
-      <span>{name}</span>
     </Box>
   );
 }

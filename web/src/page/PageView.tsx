@@ -1,15 +1,13 @@
-import { Box, Button, ButtonGroup } from "@mui/material";
-import { useQuery, keepPreviousData } from "@tanstack/react-query";
-import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState, type ReactNode } from "react";
+import { Box } from "@mui/material";
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { useRef, useState, type ReactNode } from "react";
 import { useBook } from "../api/book";
-import { getText, Refusal } from "../api/client";
+import { Refusal, getText } from "../api/client";
 import type { Guides, Rectangle } from "../api/types";
-import { useShortcuts } from "../frame/useShortcuts";
+import { RULER, Ruler } from "./Ruler";
+import { ZoomButtons } from "./ZoomButtons";
 import { GuideLines, useGuides } from "./guides";
-import { Ruler } from "./Ruler";
-
-const RULER = 24;
-const PX_PER_MM = 96 / 25.4;
+import { useZoom } from "./useZoom";
 
 const NO_GUIDES: Guides = {};
 
@@ -34,73 +32,11 @@ export function PageView({ sheet, overlay, selected, guides = NO_GUIDES, onGuide
     placeholderData: keepPreviousData,
     staleTime: Infinity,
   });
-  const surface = useRef<HTMLDivElement>(null);
   const paper = useRef<HTMLDivElement>(null);
-  const [room, setRoom] = useState({ width: 800, height: 500 });
-  const [zoom, setZoom] = useState<number | null>(null);
+  const zoom = useZoom(width, height, selected);
+  const { surface, room, perMm, left, top } = zoom;
   const [scroll, setScroll] = useState({ x: 0, y: 0 });
-  useEffect(() => {
-    const element = surface.current;
-    if (!element) return;
-    const watcher = new ResizeObserver(() => setRoom({ width: element.clientWidth, height: element.clientHeight }));
-    watcher.observe(element);
-    return () => watcher.disconnect();
-  }, []);
-  const fit = Math.min((room.width - 40) / width, (room.height - 36) / height);
-  const perMm = zoom === null ? fit : zoom * PX_PER_MM;
-  const left = Math.max((room.width - width * perMm) / 2, 20);
-  const top = Math.max((room.height - height * perMm) / 2, 18);
-  // What is in the middle of the view stays there when the page grows or shrinks, unless something else is
-  // to come there.
-  const before = useRef({ perMm, left, top });
-  const middle = useRef<[number, number] | null>(null);
-  useLayoutEffect(() => {
-    const element = surface.current;
-    const old = before.current;
-    before.current = { perMm, left, top };
-    if (!element) return;
-    if (middle.current) {
-      const [x, y] = middle.current;
-      middle.current = null;
-      element.scrollTo(x * perMm + left - element.clientWidth / 2, y * perMm + top - element.clientHeight / 2);
-      return;
-    }
-    if (old.perMm === perMm) return;
-    const x = (element.scrollLeft + element.clientWidth / 2 - old.left) / old.perMm;
-    const y = (element.scrollTop + element.clientHeight / 2 - old.top) / old.perMm;
-    element.scrollTo(x * perMm + left - element.clientWidth / 2, y * perMm + top - element.clientHeight / 2);
-  });
-  const widthZoom = (room.width - 40) / width / PX_PER_MM;
-  const closeUp = useCallback(() => {
-    if (!selected) return;
-    middle.current = [selected[0] + selected[2] / 2, selected[1] + selected[3] / 2];
-    setZoom(
-      Math.min(
-        Math.max(
-          Math.min((room.width - 80) / Math.max(selected[2], 2), (room.height - 80) / Math.max(selected[3], 2)) /
-            PX_PER_MM,
-          0.1,
-        ),
-        8,
-      ),
-    );
-  }, [selected, room]);
   const { pulled, pull } = useGuides(paper, perMm, { x: width, y: height }, guides, onGuides);
-  const step = (factor: number) => setZoom(Math.min(Math.max((perMm / PX_PER_MM) * factor, 0.1), 8));
-  const keys = useMemo(() => {
-    const now = perMm / PX_PER_MM;
-    const to = (value: number) => () => setZoom(Math.min(Math.max(value, 0.1), 8));
-    return {
-      "+": to(now * 1.25),
-      "=": to(now * 1.25),
-      "-": to(now / 1.25),
-      f: () => setZoom(null),
-      a: to(1),
-      w: () => setZoom(widthZoom),
-      s: closeUp,
-    };
-  }, [perMm, widthZoom, closeUp]);
-  useShortcuts(keys);
   return (
     <Box sx={{ flex: 1, minWidth: 0, position: "relative", bgcolor: "table.main", overflow: "hidden" }}>
       <Ruler
@@ -192,42 +128,7 @@ export function PageView({ sheet, overlay, selected, guides = NO_GUIDES, onGuide
           {drawing.error.message}
         </Box>
       )}
-      <ButtonGroup
-        size="small"
-        variant="outlined"
-        sx={{
-          position: "absolute",
-          right: 0,
-          top: 0,
-          height: RULER,
-          zIndex: 2,
-          bgcolor: "background.paper",
-          "& .MuiButton-root": { py: 0, fontSize: 12.5 },
-        }}
-        aria-label="Zoom"
-      >
-        <Button onClick={() => step(1 / 1.25)} aria-label="Smaller">
-          −
-        </Button>
-        <Button
-          onClick={() => setZoom(1)}
-          aria-label={`${Math.round((perMm / PX_PER_MM) * 100)} %: show at actual size`}
-        >
-          {Math.round((perMm / PX_PER_MM) * 100)} %
-        </Button>
-        <Button onClick={() => step(1.25)} aria-label="Larger">
-          +
-        </Button>
-        <Button onClick={() => setZoom(null)} aria-pressed={zoom === null}>
-          Page
-        </Button>
-        <Button onClick={() => setZoom(widthZoom)}>Width</Button>
-        {selected !== undefined && (
-          <Button onClick={closeUp} disabled={!selected}>
-            Selection
-          </Button>
-        )}
-      </ButtonGroup>
+      <ZoomButtons zoom={zoom} selected={selected} />
     </Box>
   );
 }

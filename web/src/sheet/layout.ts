@@ -1,6 +1,6 @@
 import { useCallback, useMemo } from "react";
 import { useBook, useChange } from "../api/book";
-import type { Book, BookDocument, Frame, Guides, Layout, Patch } from "../api/types";
+import type { Book, BookDocument, Frame, Guides, Layout, Page, Patch } from "../api/types";
 import { useSheet } from "../frame/useSheet";
 
 const NONE: Guides = {};
@@ -17,6 +17,7 @@ export interface DesignedLayout {
   // By how many mm everything on this page lies further along, where the book is printed on both sides.
   shift: number;
   keep: (label: string, patch: Patch<Layout>) => Promise<Book>;
+  keepPage: (label: string, patch: Partial<Page>) => Promise<Book>;
   ask: <T extends Book>(path: string, body: object) => Promise<T>;
 }
 
@@ -47,6 +48,7 @@ export function useLayout(): DesignedLayout {
     () => ({
       role,
       keep,
+      keepPage: (label, patch) => keep(label, { page: patch as never }),
       ask: asked,
       layout: designed,
       frame: role === "index" ? book.index_frame! : book.frame,

@@ -7,7 +7,7 @@ import { CoverCard } from "./CoverCard";
 import { NamesSettings } from "./NamesCard";
 import { FeatureSettings, GridSettings, LayerSettings, SettingsCard, StripSettings } from "./SettingsCard";
 import type { CellSelection } from "./useCellSelection";
-import type { Trial } from "./useTrial";
+import type { Trial } from "./useIndexTrial";
 import { KINDS } from "./words";
 
 export type Open = "cell" | "settings" | "names" | "cover";

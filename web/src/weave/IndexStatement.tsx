@@ -11,7 +11,7 @@ import { CardValue } from "../statement/CardValue";
 import { ChoiceValue } from "../statement/ChoiceValue";
 import { EntryValue } from "../statement/EntryValue";
 import { Statement } from "../statement/Statement";
-import type { Trial } from "./useTrial";
+import type { Trial } from "./useIndexTrial";
 import {
   CORNERS,
   gridInWords,

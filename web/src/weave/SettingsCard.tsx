@@ -11,7 +11,7 @@ import { Choice } from "../fields/Choice";
 import { Measured } from "../fields/Measured";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
-import type { Trial } from "./useTrial";
+import type { Trial } from "./useIndexTrial";
 
 export interface Trying {
   // The index as it would be.

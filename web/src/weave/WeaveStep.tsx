@@ -7,17 +7,17 @@ import type { Cell, Extent } from "../api/types";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
 import { GroundMap } from "../map/GroundMap";
-import { answerLine, CoverageLine } from "./answerInWords";
 import { IndexCard, type Open } from "./IndexCard";
 import { IndexStatement } from "./IndexStatement";
 import { Scales } from "./Scales";
+import { CoverageLine, answerLine } from "./answerInWords";
 import { useCellSelection } from "./useCellSelection";
-import { useTrial } from "./useTrial";
+import { useIndexTrial } from "./useIndexTrial";
 
 // Which cells cover the study area, at which scale.
 export function WeaveStep() {
   const book = useBook();
-  const trial = useTrial();
+  const trial = useIndexTrial();
   const cover = useCover();
   const [open, setOpen] = useState<Open>("cell");
   const [adding, setAdding] = useState(false);

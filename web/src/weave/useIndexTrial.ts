@@ -6,7 +6,7 @@ import type { Index } from "../api/types";
 import { foretoldInWords } from "./answerInWords";
 
 // An index that is being tried: what it would come to is shown before any of it is kept.
-export function useTrial() {
+export function useIndexTrial() {
   const { document } = useBook();
   const { change } = useChange();
   const [trial, setTrial] = useState<IndexPatch | null>(null);
@@ -36,4 +36,4 @@ export function useTrial() {
   };
 }
 
-export type Trial = ReturnType<typeof useTrial>;
+export type Trial = ReturnType<typeof useIndexTrial>;

@@ -1,0 +1,138 @@
+import type { Grid } from "../api/types";
+import { Choice } from "../fields/Choice";
+import { Colour } from "../fields/Colour";
+import { ColourBeside } from "../fields/ColourBeside";
+import { Measured } from "../fields/Measured";
+import { filled } from "../fields/filled";
+import { defaults } from "../generated/defaults";
+import { gridLooks } from "../generated/kinds";
+
+// "2nd", "5th", "11th"
+const ordinal = (n: number) => {
+  const teens = n % 100 > 10 && n % 100 < 14;
+  return `${n}${teens ? "th" : (["th", "st", "nd", "rd"][n % 10] ?? "th")}`;
+};
+
+const DASHES: Record<string, number[] | undefined> = {
+  solid: undefined,
+  dashed: [2.4, 1.2],
+  "short dashes": [1, 0.6],
+  dots: [0.2, 0.8],
+};
+
+export function GridLookFields({ grid, keep }: { grid: Grid; keep: (patch: Partial<Grid>) => Promise<unknown> }) {
+  const drawn = filled(grid.stroke, defaults.stroke);
+  const shown = filled(grid, defaults.grid);
+  const look = shown.look;
+  const shapes = look === "dots" || look === "squares";
+  const stroke = (patch: Partial<Grid["stroke"]>) => keep({ stroke: { ...grid.stroke, ...patch } });
+  const dash =
+    Object.keys(DASHES).find((title) => JSON.stringify(DASHES[title]) === JSON.stringify(grid.stroke.dash_mm)) ?? "own";
+  const every = grid.index_lines?.every;
+  return (
+    <ColourBeside
+      colour={
+        <Colour
+          label={`Colour of ${grid.title ?? grid.id}`}
+          value={drawn.colour}
+          onKeep={(colour) => stroke({ colour })}
+        />
+      }
+    >
+      <Choice label="Drawn as" value={look} choices={gridLooks} onChoose={(chosen) => keep({ look: chosen })} />
+      {shapes ? (
+        <Measured
+          label="Size, mm"
+          value={shown.size_mm}
+          least={0.05}
+          most={50}
+          onKeep={(size_mm) => keep({ size_mm })}
+        />
+      ) : (
+        <Measured
+          label="Width, mm"
+          value={drawn.width_mm}
+          least={0.01}
+          most={10}
+          onKeep={(width_mm) => stroke({ width_mm })}
+        />
+      )}
+      {look === "crosses" && (
+        <Measured label="Arms, mm" value={shown.arm_mm} least={0.1} most={100} onKeep={(arm_mm) => keep({ arm_mm })} />
+      )}
+      {look === "ticks" && (
+        <Measured
+          label="Length, mm"
+          value={shown.tick_mm}
+          least={0.1}
+          most={100}
+          onKeep={(tick_mm) => keep({ tick_mm })}
+        />
+      )}
+      {look === "ticks" && (
+        <Choice
+          label="Ticks lie"
+          value={shown.ticks}
+          choices={[
+            ["inside", "inside"],
+            ["outside", "outside"],
+            ["across", "across"],
+          ]}
+          onChoose={(ticks) => keep({ ticks })}
+        />
+      )}
+      {look === "lines" && (
+        <Choice
+          label="Dash"
+          value={dash}
+          choices={[...Object.keys(DASHES), ...(dash === "own" ? ["own"] : [])].map((title) => [title, title] as const)}
+          onChoose={(title) => stroke({ dash_mm: DASHES[title] })}
+        />
+      )}
+      <Measured
+        label="Opacity, %"
+        value={Math.round(drawn.opacity * 100)}
+        least={0}
+        most={100}
+        onKeep={(percent) => stroke({ opacity: percent / 100 })}
+      />
+      <Choice
+        label="Index lines"
+        value={every ? String(every) : "none"}
+        choices={[
+          ["none", "none"],
+          ...[...new Set([2, 4, 5, 6, 10, ...(every ? [every] : [])])]
+            .sort((a, b) => a - b)
+            .map((n) => [String(n), `every ${ordinal(n)}`] as const),
+        ]}
+        onChoose={(n) => keep({ index_lines: n === "none" ? undefined : { ...grid.index_lines, every: Number(n) } })}
+      />
+      {every && !shapes && (
+        <Measured
+          label="Index line width, mm"
+          value={grid.index_lines?.stroke?.width_mm ?? drawn.width_mm * 2}
+          least={0.01}
+          most={10}
+          onKeep={(width_mm) => keep({ index_lines: { every, stroke: { ...grid.index_lines?.stroke, width_mm } } })}
+        />
+      )}
+      <Measured
+        label="Halo, mm"
+        value={grid.halo?.width_mm ?? 0}
+        least={0}
+        most={10}
+        onKeep={(width_mm) => keep({ halo: width_mm === 0 ? undefined : { ...grid.halo, width_mm } })}
+      />
+      <Choice
+        label="Draw order"
+        wide
+        value={shown.draw_order}
+        choices={[
+          ["above", "above the layers"],
+          ["below", "below the layers"],
+        ]}
+        onChoose={(draw_order) => keep({ draw_order: draw_order === "above" ? undefined : draw_order })}
+      />
+    </ColourBeside>
+  );
+}

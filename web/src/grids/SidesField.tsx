@@ -1,0 +1,36 @@
+import { Box, Checkbox, FormControlLabel } from "@mui/material";
+import type { Edge } from "../api/types";
+
+const SIDES: Edge[] = ["top", "right", "bottom", "left"];
+
+// The sides of the frame that a grid is labelled on.
+export function SidesField({
+  sides: shown,
+  onKeep,
+}: {
+  sides: readonly Edge[];
+  onKeep: (sides: Edge[]) => Promise<unknown>;
+}) {
+  return (
+    <Box role="group" aria-label="Labelled sides" sx={{ display: "grid", gridTemplateColumns: "1fr 1fr" }}>
+      {SIDES.map((side) => (
+        <FormControlLabel
+          key={side}
+          control={
+            <Checkbox
+              size="small"
+              checked={shown.includes(side)}
+              onChange={(event) =>
+                void onKeep(
+                  SIDES.filter((known) => (known === side ? event.target.checked : shown.includes(known))),
+                ).catch(() => undefined)
+              }
+              sx={{ py: 0.5 }}
+            />
+          }
+          label={side}
+        />
+      ))}
+    </Box>
+  );
+}

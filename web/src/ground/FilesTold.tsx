@@ -1,0 +1,25 @@
+import { useState } from "react";
+import { count } from "../api/words";
+import { Notice } from "../frame/Notice";
+import type { Arrivals } from "./arrivals";
+
+// How the last files fared, until it is read.
+export function FilesTold({ arrivals }: { arrivals: Arrivals }) {
+  const [read, setRead] = useState<number[]>([]);
+  const arrival = arrivals.list.find(
+    (known) =>
+      !read.includes(known.id) && (known.state === "failed" || (known.state === "done" && known.remarks.length > 0)),
+  );
+  if (!arrival) return null;
+  const text =
+    arrival.state === "failed"
+      ? `${arrival.name} was not imported. ${arrival.reason ?? ""}`
+      : `${arrival.name} was imported. ${arrival.replaces ? "" : `${count(arrival.remarks.length, "warning")}: `}${arrival.remarks.slice(0, 4).join(" ")}`;
+  return (
+    <Notice
+      text={text}
+      kind={arrival.state === "failed" ? "error" : "warning"}
+      onClose={() => setRead([...read, arrival.id])}
+    />
+  );
+}

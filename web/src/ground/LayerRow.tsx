@@ -1,0 +1,142 @@
+import ArrowDownIcon from "@mui/icons-material/ArrowDownwardOutlined";
+import ArrowUpIcon from "@mui/icons-material/ArrowUpwardOutlined";
+import LockIcon from "@mui/icons-material/LockOutlined";
+import { Box, Checkbox, IconButton, Tooltip } from "@mui/material";
+import { partsOf } from "../api/area";
+import { useBook, useChange } from "../api/book";
+import type { Book, Layer } from "../api/types";
+import { count, ratio } from "../api/words";
+import { Swatch } from "./Swatch";
+
+interface LayerRowProps {
+  layer: Layer;
+  // The layer that is in the hand.
+  dragged: string | null;
+  onDragged: (id: string | null) => void;
+  // to: its place among the layers, the bottom one first.
+  onReorder: (id: string, to: number) => void;
+  onToggle: (id: string) => void;
+  onPick: (id: string) => void;
+}
+
+// One layer in the list: shown or not, its symbol, its place.
+export function LayerRow({ layer, dragged, onDragged, onReorder, onToggle, onPick }: LayerRowProps) {
+  const book = useBook();
+  const { pending } = useChange();
+  const layers = book.document.layers;
+  return (
+    <Box
+      draggable
+      onDragStart={() => onDragged(layer.id)}
+      onDragOver={(event) => {
+        if (dragged) {
+          event.preventDefault();
+          event.stopPropagation();
+        }
+      }}
+      onDrop={(event) => {
+        if (!dragged) return;
+        event.preventDefault();
+        event.stopPropagation();
+        onReorder(
+          dragged,
+          layers.findIndex((known) => known.id === layer.id),
+        );
+        onDragged(null);
+      }}
+      onDragEnd={() => onDragged(null)}
+      sx={{
+        display: "flex",
+        alignItems: "center",
+        gap: 0.5,
+        py: 0.25,
+        pl: layer.group ? 1.5 : 0,
+        borderBottom: 1,
+        borderColor: "divider",
+        cursor: "grab",
+        bgcolor: dragged === layer.id ? "thread.soft" : undefined,
+      }}
+    >
+      <Checkbox
+        size="small"
+        checked={layer.visible}
+        onChange={() => onToggle(layer.id)}
+        disabled={pending}
+        slotProps={{ input: { "aria-label": `Show ${layer.title}` } }}
+        sx={{ p: 0.5 }}
+      />
+      <Box sx={{ opacity: layer.visible ? 1 : 0.5, display: "flex" }}>
+        <Swatch svg={book.layers.find((known) => known.id === layer.id)?.swatches[0] ?? ""} />
+      </Box>
+      <Box sx={{ flex: 1, minWidth: 0 }}>
+        <Box
+          component="button"
+          onClick={() => onPick(layer.id)}
+          sx={{
+            font: "inherit",
+            fontSize: 14,
+            border: 0,
+            p: 0,
+            minHeight: 24,
+            bgcolor: "transparent",
+            color: "text.primary",
+            cursor: "pointer",
+            display: "block",
+            maxWidth: "100%",
+            textAlign: "left",
+            overflow: "hidden",
+            textOverflow: "ellipsis",
+            whiteSpace: "nowrap",
+            "&:hover": { textDecoration: "underline" },
+            "&:focus-visible": { outline: "2px solid", outlineColor: "primary.main" },
+          }}
+        >
+          {layer.title}
+        </Box>
+        <Box sx={{ fontSize: 12, color: "text.secondary" }}>{describe(layer, book)}</Box>
+      </Box>
+      {layer.locked && <LockIcon titleAccess="locked" sx={{ fontSize: 15, color: "text.secondary" }} />}
+      <Tooltip title="Up">
+        <span>
+          <IconButton
+            size="small"
+            sx={{ p: 0.25 }}
+            aria-label={`Move ${layer.title} up`}
+            disabled={pending || layer === layers[layers.length - 1]}
+            onClick={() => onReorder(layer.id, layers.indexOf(layer) + 1)}
+          >
+            <ArrowUpIcon sx={{ fontSize: 16 }} />
+          </IconButton>
+        </span>
+      </Tooltip>
+      <Tooltip title="Down">
+        <span>
+          <IconButton
+            size="small"
+            sx={{ p: 0.25 }}
+            aria-label={`Move ${layer.title} down`}
+            disabled={pending || layer === layers[0]}
+            onClick={() => onReorder(layer.id, layers.indexOf(layer) - 1)}
+          >
+            <ArrowDownIcon sx={{ fontSize: 16 }} />
+          </IconButton>
+        </span>
+      </Tooltip>
+    </Box>
+  );
+}
+
+const NOUNS = { point: "point", line: "line", area: "area", mixed: "shape" };
+
+function describe(layer: Layer, book: Book) {
+  const info = book.layers.find((known) => known.id === layer.id);
+  if (!info) return "";
+  const area = partsOf(book.document.index.area).some((part) => part.layer === layer.id) ? "study area" : null;
+  const scales = layer.visible_scales;
+  const range = scales
+    ? [scales.largest && `from ${ratio(scales.largest)}`, scales.smallest && `to ${ratio(scales.smallest)}`]
+        .filter(Boolean)
+        .join(" ")
+    : null;
+  return [count(info.count, NOUNS[info.kind]), area, range].filter(Boolean).join(", ");
+}

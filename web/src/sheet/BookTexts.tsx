@@ -1,0 +1,33 @@
+import { Box } from "@mui/material";
+import { useBook, useChange } from "../api/book";
+import { Field } from "../fields/Field";
+import { Heading } from "../frame/Card";
+
+const TEXTS = [
+  ["author", "Author"],
+  ["edition", "Edition or revision"],
+  ["date", "Date, as 2026-04-01"],
+  ["source", "Source and credit"],
+] as const;
+
+// What the book's live texts say.
+export function BookTexts() {
+  const book = useBook();
+  const { change } = useChange();
+  return (
+    <>
+      <Heading text="Texts of the book" />
+      <Box sx={{ display: "grid", gap: 1 }}>
+        {TEXTS.map(([name, title]) => (
+          <Field
+            key={name}
+            label={title}
+            value={book.document[name] ?? ""}
+            multiline={name === "source"}
+            onKeep={(text) => change(title, { [name]: text.trim() })}
+          />
+        ))}
+      </Box>
+    </>
+  );
+}

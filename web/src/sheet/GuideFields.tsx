@@ -1,0 +1,33 @@
+import { Box } from "@mui/material";
+import type { Guides } from "../api/types";
+import { Field } from "../fields/Field";
+import { Heading } from "../frame/Card";
+import { readLength } from "./lengths";
+
+// Places of the guides as numbers, for those who do not pull them out of the rulers.
+export function GuideFields({ guides, onKeep }: { guides: Guides; onKeep: (guides: Guides) => Promise<unknown> }) {
+  return (
+    <>
+      <Heading text="Guides" />
+      <Box sx={{ display: "grid", gap: 1 }}>
+        {(["x", "y"] as const).map((axis) => (
+          <Field
+            key={axis}
+            label={axis === "x" ? "Vertical, mm from the left" : "Horizontal, mm from the top"}
+            value={(guides[axis] ?? []).join("; ")}
+            placeholder="none"
+            onKeep={async (text) => {
+              const places = text
+                .split(";")
+                .filter((part) => part.trim() !== "")
+                .map((part) => readLength(part, "mm"));
+              if (places.some((place) => place === null))
+                throw new Error("Write places with ; between them, such as 20; 45.5; 297/2.");
+              await onKeep({ ...guides, [axis]: (places as number[]).sort((a, b) => a - b) });
+            }}
+          />
+        ))}
+      </Box>
+    </>
+  );
+}

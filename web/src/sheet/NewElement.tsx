@@ -1,0 +1,42 @@
+import { Button, Menu, MenuItem } from "@mui/material";
+import { useState } from "react";
+import { elements as elementKinds } from "../generated/kinds";
+import { traits, type ElementKind } from "./kinds";
+import { useLayout } from "./layout";
+import type { Elements } from "./useElements";
+
+// A new element comes to the middle of the page and is selected.
+export function NewElement({ elements }: { elements: Elements }) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const { role, frame } = useLayout();
+  const { page_width_mm: width, page_height_mm: height } = frame;
+  const create = (kind: ElementKind) => {
+    const [w, h] = traits[kind].sizeMm;
+    setAnchor(null);
+    void elements.create(kind, [(width - w) / 2, (height - h) / 2, w, h]).catch(() => undefined);
+  };
+  return (
+    <>
+      <Button aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>
+        New element
+      </Button>
+      <Menu
+        open={!!anchor}
+        anchorEl={anchor}
+        onClose={() => setAnchor(null)}
+        slotProps={{
+          list: { dense: true, "aria-label": "Kinds of elements" },
+          paper: { role: "dialog", "aria-label": "New element" },
+        }}
+      >
+        {elementKinds
+          .filter(([kind]) => traits[kind].roles.includes(role))
+          .map(([kind, title]) => (
+            <MenuItem key={kind} onClick={() => create(kind)}>
+              {title}
+            </MenuItem>
+          ))}
+      </Menu>
+    </>
+  );
+}

@@ -1,0 +1,206 @@
+import { useBook, useChange } from "../api/book";
+import type { Page } from "../api/types";
+import { count, groundSize, mm, ratio, readNumber } from "../api/words";
+import { useSheet } from "../frame/useSheet";
+import { pageSizes } from "../generated/kinds";
+import { CardValue } from "../statement/CardValue";
+import { ChoiceValue } from "../statement/ChoiceValue";
+import { EntryValue } from "../statement/EntryValue";
+import { Statement } from "../statement/Statement";
+import { useLayout } from "./layout";
+
+// A shipped design is named by its file; a kept one by what it was called.
+const designTitle = (name: string) =>
+  /^[a-z-]+$/.test(name)
+    ? name.replaceAll("-", " ").replace(/^./, (letter) => letter.toUpperCase())
+    : name || "own design";
+
+interface PageStatementProps {
+  // Is the card of designs open, and what opens it?
+  designs: boolean;
+  onDesigns: () => void;
+  // Another page is shown.
+  onPage: () => void;
+}
+
+// The page as a sentence, each value of which can be changed.
+export function PageStatement({ designs, onDesigns, onPage }: PageStatementProps) {
+  const book = useBook();
+  const { ask: askBook } = useChange();
+  const { go } = useSheet();
+  const { role, layout, frame, ask, keepPage } = useLayout();
+  const page = layout.page;
+  const margins = Object.values(page.margins_mm);
+  const even = margins.every((margin) => margin === margins[0]);
+  return (
+    <Statement answer={<FrameInWords />}>
+      Print{" "}
+      <ChoiceValue
+        label="Which page"
+        value={role}
+        choices={[
+          { value: "sheets", title: "the sheets", note: "every cell of the index" },
+          {
+            value: "index",
+            title: "the index sheet",
+            note: book.document.index_layout ? "the whole index, by name" : "add one: the whole index, by name",
+          },
+        ]}
+        onChoose={async (chosen) => {
+          onPage();
+          if (chosen === "index" && !book.document.index_layout) await askBook("layout/index", { on: true });
+          go(chosen === "index" ? 0 : 1);
+        }}
+      />{" "}
+      on{" "}
+      <ChoiceValue
+        label="Page size"
+        value={page.size}
+        choices={[
+          ...pageSizes.map((size) => ({ value: size, title: size })),
+          { value: "custom", title: "custom", note: "width and height of your own" },
+          ...(role === "sheets"
+            ? [{ value: "map", title: "the map’s proportion", note: "this width, as high as the study area asks" }]
+            : []),
+        ]}
+        onChoose={(size) =>
+          size === "map"
+            ? ask("layout/proportion", {})
+            : keepPage(
+                "Page size",
+                size === "custom"
+                  ? { size, width_mm: frame.page_width_mm, height_mm: frame.page_height_mm }
+                  : { size: size as typeof page.size },
+              )
+        }
+      />{" "}
+      <ChoiceValue
+        label="Orientation"
+        value={page.orientation ?? "portrait"}
+        choices={[
+          { value: "landscape", title: "landscape" },
+          { value: "portrait", title: "portrait" },
+        ]}
+        onChoose={(orientation) => keepPage("Orientation", { orientation: orientation as Page["orientation"] })}
+      />{" "}
+      with margins of{" "}
+      <EntryValue
+        label="Margins, all four"
+        shown={even ? mm(margins[0]!) : "different widths"}
+        text={even ? String(margins[0]) : ""}
+        unit="mm"
+        read={readNumber}
+        expected="Write millimetres, such as 10."
+        onKeep={(width) =>
+          keepPage("Margins", { margins_mm: { top: width, right: width, bottom: width, left: width } })
+        }
+      />
+      , <BindingValues />
+      {role === "sheets" && (
+        <>
+          , from the design{" "}
+          <CardValue label="Design" shown={designTitle(layout.name ?? "")} open={designs} onOpen={onDesigns} />
+        </>
+      )}
+      .
+    </Statement>
+  );
+}
+
+// What the frame comes to.
+function FrameInWords() {
+  const book = useBook();
+  const { cell } = useSheet();
+  const { role, frame } = useLayout();
+  const scale = book.document.index.scale;
+  return role === "index" ? (
+    <>
+      The index frame is{" "}
+      <b>
+        {mm(frame.width_mm)} × {mm(frame.height_mm)}
+      </b>{" "}
+      and shows <b>{count(book.cells.length, "sheet")}</b> by name, at a round scale that holds them all. The index
+      sheet comes before the others.
+    </>
+  ) : (
+    <>
+      The frame is{" "}
+      <b>
+        {mm(book.frame.width_mm)} × {mm(book.frame.height_mm)}
+      </b>{" "}
+      and shows{" "}
+      {book.sheet_m && (
+        <>
+          <b>{groundSize(...book.sheet_m)}</b> of ground{" "}
+        </>
+      )}
+      at {ratio(scale)}; <b>{count(book.cells.length, "sheet")}</b> in all. The scale is held when the page changes.{" "}
+      {cell && (
+        <>
+          Seen here: <b>{cell.name}</b>.
+        </>
+      )}
+    </>
+  );
+}
+
+// The bound edge, its gutter, and on how many sides is printed.
+function BindingValues() {
+  const { layout, keep } = useLayout();
+  const page = layout.page;
+  const bound = page.binding?.edge ?? "none";
+  return (
+    <>
+      <ChoiceValue
+        label="Binding edge"
+        value={bound}
+        shown={bound === "none" ? "unbound" : `bound ${bound}`}
+        choices={[
+          { value: "none", title: "unbound" },
+          { value: "left", title: "left" },
+          { value: "top", title: "top" },
+          { value: "right", title: "right" },
+        ]}
+        onChoose={(edge) =>
+          keep("Binding edge", {
+            page: {
+              binding: edge === "none" ? null : { edge: edge as "left", gutter_mm: page.binding?.gutter_mm ?? 12 },
+            },
+          })
+        }
+      />
+      {page.binding && (
+        <>
+          {" "}
+          with{" "}
+          <EntryValue
+            label="Gutter, the extra room on the bound edge"
+            shown={mm(page.binding.gutter_mm)}
+            text={String(page.binding.gutter_mm)}
+            unit="mm"
+            read={readNumber}
+            expected="Write millimetres, such as 12."
+            onKeep={(gutter_mm) => keep("Gutter", { page: { binding: { gutter_mm } } })}
+          />{" "}
+          more
+          {page.binding.edge !== "top" && (
+            <>
+              , printed on{" "}
+              <ChoiceValue
+                label="Printed on"
+                value={page.binding.mirrored ? "both" : "one"}
+                choices={[
+                  { value: "one", title: "one side" },
+                  { value: "both", title: "both sides", note: "even pages mirrored" },
+                ]}
+                onChoose={(sides) =>
+                  keep("Sides", { page: { binding: { mirrored: sides === "both" ? true : null } as never } })
+                }
+              />
+            </>
+          )}
+        </>
+      )}
+    </>
+  );
+}

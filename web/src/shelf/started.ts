@@ -1,0 +1,17 @@
+import type { Arrival } from "../api/types";
+import type { Suggestion } from "../fields/ReferenceField";
+
+// A file that a book is to be made of; book: its number once it is made.
+export interface Started extends Arrival {
+  book: number | null;
+  suggestions: Suggestion[];
+}
+
+export interface Proposal {
+  suggestions: Suggestion[];
+  reference?: { code: string; name: string };
+  scales?: { scale: number; count: number | null }[];
+  proposed?: number;
+  about?: boolean;
+  problem?: string;
+}

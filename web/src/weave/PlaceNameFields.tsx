@@ -1,0 +1,77 @@
+import { Box, Checkbox, FormControlLabel } from "@mui/material";
+import type { Naming } from "../api/types";
+import { Choice } from "../fields/Choice";
+import { Field } from "../fields/Field";
+import { Measured } from "../fields/Measured";
+import { filled } from "../fields/filled";
+import { defaults } from "../generated/defaults";
+
+// How names by column and row are put together.
+export function PlaceNameFields({ naming, onSet }: { naming: Naming; onSet: (patch: Partial<Naming>) => void }) {
+  const shown = filled(naming, defaults.index_naming);
+  return (
+    <>
+      <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1 }}>
+        <Choice
+          label="Columns"
+          value={shown.columns}
+          choices={[
+            ["letters", "letters"],
+            ["numbers", "numbers"],
+          ]}
+          onChoose={async (columns) => onSet({ columns })}
+        />
+        <Choice
+          label="Rows"
+          value={shown.rows}
+          choices={[
+            ["numbers", "numbers"],
+            ["letters", "letters"],
+          ]}
+          onChoose={async (rows) => onSet({ rows })}
+        />
+        <Choice
+          label="First"
+          value={shown.first}
+          choices={[
+            ["column", "the column"],
+            ["row", "the row"],
+          ]}
+          onChoose={async (first) => onSet({ first })}
+        />
+        <Choice
+          label="Rows from"
+          value={shown.rows_from}
+          choices={[
+            ["north", "the north"],
+            ["south", "the south"],
+          ]}
+          onChoose={async (rows_from) => onSet({ rows_from })}
+        />
+        <Field
+          label="Separator"
+          value={shown.separator}
+          placeholder="nothing"
+          onKeep={async (separator) => onSet({ separator: separator.slice(0, 5) })}
+        />
+        <Measured
+          label="Digits at least"
+          value={shown.digits}
+          least={1}
+          most={9}
+          onKeep={async (digits) => onSet({ digits: Math.round(digits) })}
+        />
+      </Box>
+      <FormControlLabel
+        control={
+          <Checkbox
+            size="small"
+            checked={shown.without_io}
+            onChange={(event) => onSet({ without_io: event.target.checked })}
+          />
+        }
+        label="leave the letters I and O out"
+      />
+    </>
+  );
+}
