@@ -31,7 +31,8 @@ module TileLoom
         end
       end
 
-      # Sizes of pages; what the data files that are read are called; endings of them and of the files of cells that are read.
+      # Sizes of pages; what the data files that are read are called, and their endings; endings of the files of cells
+      # that are read.
       def lists
         {
           "pageSizes" => Layout::PageSize::ALL.keys,
