@@ -238,7 +238,7 @@ module App
     # A scale bar that is changed must fit; one that another scale leaves no room for is marked on its sheet.
     def refuse_bars(before, after)
       return if before["layout"] == after["layout"]
-      known = before.dig("layout", "elements").to_h { |element| [element["id"], element] }
+      known = Book.core(before).layout.elements.to_h { |element| [element.id, element.given] }
       core = Book.core(after)
       core
         .layout
@@ -251,21 +251,20 @@ module App
     def rebuild?(before, after) = before["index"] != after["index"]
 
     def frame_size(settings) =
-      TileLoom::Layout::Layout
-        .new(settings["layout"], path: "/layout")
-        .frame_box
-        .then { |box| [box.width.round(6), box.height.round(6)] }
+      Book.core(settings).layout.frame_box.then { |box| [box.width.round(6), box.height.round(6)] }
 
     # Did the data of the study area change? (Another version of one of its layers.)
     def covers_changed?(before, after)
-      layers = TileLoom::Index::AreaChoice.read(after.dig("index", "area")).layers
-      [before, after].map do |settings|
-        settings["layers"]
-          .select { |layer| layers.include?(layer["id"]) }
-          .map { |layer| [layer["id"], layer["version"]] }
-      end
-        .uniq
-        .length > 1
+      covered = Book.core(after).index.area.layers
+      versions =
+        [before, after].map do |settings|
+          Book
+            .core(settings)
+            .layers
+            .select { |layer| covered.include?(layer.id) }
+            .map { |layer| [layer.id, layer.version] }
+        end
+      versions.uniq.length > 1
     end
   end
 end

@@ -108,7 +108,7 @@ module App
           from: TileLoom::Crs::System.find(before["crs"]),
           to: TileLoom::Crs::System.find(@change.target),
           frame: @book.document.layout.frame_box,
-          held: before.dig("index", "held") || "projection"
+          held: @book.document.index.held
         )
       after =
         before.merge(

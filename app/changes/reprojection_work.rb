@@ -12,7 +12,7 @@ module App
     # Layer id → Box in the target. Stopped when the change is no longer wanted; Refusal names a feature
     # that the target cannot show.
     def shapes
-      scale = Book.find(@change.book_id).index.settings["scale"]
+      scale = Book.find(@change.book_id).index.core.scale
       target = TileLoom::Crs::System.find(@change.target, operations: TileLoom::Crs::Operations.new(@change.operations))
       done = 0
       Layer

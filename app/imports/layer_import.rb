@@ -59,7 +59,10 @@ module App
 
     private
 
-    Tally = Struct.new(:count, :kinds, :box, :vertices, :types) { def kind = kinds.one? ? kinds.first : "mixed" }
+    Tally =
+      Struct.new(:count, :kinds, :box, :vertices, :types) do
+        def kind = TileLoom::Symbology::LayerKinds.of_kinds(kinds).key
+      end
 
     def next_position = (Layer.where(book_id: @book.id).maximum(:position) || -1) + 1
 
@@ -80,7 +83,7 @@ module App
 
     def count(tally, features)
       tally.count += features.length
-      tally.kinds |= [TileLoom::Document::Starter.kind_of(features)]
+      tally.kinds |= [TileLoom::Symbology::LayerKinds.of_features(features)]
       # A point is 16 bytes of well-known binary; the heads count for little.
       tally.vertices += features.sum { |feature| feature.wkb.bytesize / 16 }
       tally.box = [tally.box, TileLoom::Geometry::Wkb.extent(features.map(&:wkb))].compact.reduce { |a, b| a.union(b) }

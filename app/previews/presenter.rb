@@ -191,7 +191,7 @@ module App
         "kept" => cell.kept == true,
         "pinned" => cell.pinned == true,
         "moved" => cell.moved == true,
-        "rotation_deg" => 0.0 - cell.ground.rotation_deg
+        "rotation_deg" => cell.ground.rotation_deg
       }
     end
 

@@ -119,8 +119,7 @@ module App
         when "move"
           moved(handwork, numbers, wanted)
         when "rotate"
-          # Clockwise, as everywhere; the plane counts the other way.
-          handwork.turn(numbers, -measure(wanted, "rotation_deg"))
+          handwork.turn(numbers, measure(wanted, "rotation_deg"))
         when "scale"
           handwork.scale(numbers, measure(wanted, "scale"))
         when "pin"

@@ -17,7 +17,7 @@ module App
       # Old and new names side by side, as naming all by the pattern (or a changed one) would give them.
       post "/api/books/:book_id/names" do
         settings = changed(body_json)
-        index = TileLoom::Index::Spec.new(settings["index"], path: "/index")
+        index = Book.core(settings).index
         # Naming all by the pattern that is there leaves their order as it is.
         cells =
           if settings["index"] == book.index.settings
@@ -36,8 +36,9 @@ module App
 
       post "/api/books/:book_id/scales" do
         settings = changed(body_json)
-        kept = (settings == book.settings) ? {settings.dig("index", "scale") => book.index.rows.length} : {}
-        scales = TileLoom::Index::StandardScales.beside(settings.dig("index", "scale"))
+        scale = Book.core(settings).index.scale
+        kept = (settings == book.settings) ? {scale => book.index.rows.length} : {}
+        scales = TileLoom::Index::StandardScales.beside(scale)
         json(scales.map { |scale| {"scale" => scale, "count" => kept[scale] || count(settings, scale)} })
       end
 

@@ -39,7 +39,7 @@ RSpec.describe App::Routes::Cells do
       "moved" => true
     )
     deed("rotate", %w[B1 C1], rotation_deg: -12.5)
-    expect([cell("B1"), cell("C1")].map { |row| row["rotation_deg"] }).to eq([12.5, 12.5])
+    expect([cell("B1"), cell("C1")].map { |row| row["rotation_deg"] }).to eq([-12.5, -12.5])
     deed("scale", "B1", scale: 1250)
     expect(cell("B1")).to include("scale" => 1250, "width" => at["width"] / 2)
     3.times { undo }

@@ -21,7 +21,7 @@ RSpec.describe BooksInVersion2 do
         "turn" => 12.5
       }
     )
-    design = App::KeptDesign.create!(name: "old", layout: {"elements" => [{"kind" => "index_frame", "id" => "k"}]})
+    design = App::KeptDesign.create!(name: "old", layout: {"elements" => [{"kind" => "key_frame", "id" => "k"}]})
     style = App::KeptBarStyle.create!(name: "old", style: {"style" => "graded", "per_division" => "5 m"})
     old = {"reference" => "EPSG:25829", "layers" => [], "index" => {"room" => "1 m"}}
     edit = App::Edit.create!(book_id: book.id, position: 90, label: "old", before: old, after: old)

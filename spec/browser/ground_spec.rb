@@ -277,7 +277,9 @@ RSpec.describe "Ground", type: :feature do
       click_button("Draw the book in it")
       expect(page).to have_button("CRS: Moss grid", wait: 40)
       expect(page).to have_css("[data-ground=drawn] [data-part=dams]", visible: :all)
-      expect(App::Book.find(@book.id).index.cells.pluck(:rotation_deg).map { |angle| angle.round(1) }.uniq).to eq([1.4])
+      expect(App::Book.find(@book.id).index.cells.pluck(:rotation_deg).map { |angle| angle.round(1) }.uniq).to eq(
+        [-1.4]
+      )
       click_button("Undo")
       expect(page).to have_button("CRS: ETRS89 / UTM zone 29N", wait: 40)
     end

@@ -90,8 +90,7 @@ RSpec.describe "Weave", type: :feature do
     expect(page).to have_css("footer", text: "Gate")
     fill_in("Rotation, ° clockwise", with: "15")
     find_field("Rotation, ° clockwise").send_keys(:enter)
-    # Kept as the plane has it, counter-clockwise.
-    expect { cell("Gate")["rotation_deg"] }.to become(-15.0)
+    expect { cell("Gate")["rotation_deg"] }.to become(15.0)
     expect_accessible
     fill_in("Split into sheets at 1 : n", with: "1250")
     find_field("Split into sheets at 1 : n").send_keys(:enter)

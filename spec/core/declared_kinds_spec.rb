@@ -89,6 +89,42 @@ RSpec.describe "A kind that is added" do
     end
   end
 
+  it "as a way of class breaks makes classes and stands in menus" do
+    toy =
+      Class.new do
+        extend TileLoom::Values::Kind
+
+        kind "halves", "two halves", rank: 50
+
+        def breaks(values, _count) = [values.first, values[values.length / 2], values.last]
+      end
+    with_kind(TileLoom::Symbology::Breaks, :Halves, toy) do
+      classes = TileLoom::Symbology::Classes.new([1, 2, 3, 4], way: "halves", count: 2)
+      expect(classes.list.map(&:title)).to eq(["1 – 3", "3 – 4"])
+      expect(TileLoom::Document::Declared.kinds["classBreaks"]).to include(
+        {"key" => "halves", "title" => "two halves"}
+      )
+    end
+  end
+
+  it "as a kind of layer is known by its shapes, and has a symbol to begin with" do
+    toy =
+      Class.new(TileLoom::Symbology::LayerKind) do
+        kind "curve", "curve", rank: 50
+        types 8
+
+        def self.strokes? = true
+
+        def self.symbol(colour) = {"strokes" => [{"colour" => colour}]}
+      end
+    with_kind(TileLoom::Symbology::LayerKinds, :Curve, toy) do
+      feature = TileLoom::Data::Feature.new(id: 1, attributes: {}, wkb: [1, 8].pack("CV"))
+      expect(TileLoom::Symbology::LayerKinds.of_features([feature])).to be(toy)
+      expect(TileLoom::Document::Starter.symbol("curve", "#123456")).to eq("strokes" => [{"colour" => "#123456"}])
+      expect(TileLoom::Document::Declared.layer_kinds["curve"]).to include("strokes" => true, "fills" => false)
+    end
+  end
+
   it "is listed for the front end as it is declared" do
     kinds = File.read(File.join(TileLoom::ROOT, "web/src/generated/kinds.ts"))
     TileLoom::Document::Declared

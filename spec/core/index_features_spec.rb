@@ -99,7 +99,7 @@ RSpec.describe TileLoom::Index::ByFeature do
 
   describe TileLoom::Index::FromLayer do
     def turned(x, y, width, height, angle, **attributes)
-      ground = TileLoom::Geometry::TurnedRectangle.new(x, y, width, height, angle)
+      ground = TileLoom::Geometry::TurnedRectangle.turned(x, y, width, height, angle)
       TileLoom::Data::Feature.new(
         id: 1,
         wkb: TileLoom::Geometry::Wkb.polygon([ground.corners + ground.corners.first(2)]),
@@ -121,7 +121,7 @@ RSpec.describe TileLoom::Index::ByFeature do
             cell.name,
             cell.scale,
             cell.ground.centre_x.round(6),
-            cell.ground.rotation_deg.round(6),
+            cell.ground.turn_deg.round(6),
             cell.ground.width.round(6)
           ]
         end

@@ -219,7 +219,7 @@ RSpec.describe TileLoom::Index::Grid do
   end
 
   def inside?(ground, x, y)
-    u, v = TileLoom::Index::Axes.new(ground.rotation_deg).along([x - ground.centre_x, y - ground.centre_y])
+    u, v = TileLoom::Index::Axes.new(ground.turn_deg).along([x - ground.centre_x, y - ground.centre_y])
     u.abs <= ground.width / 2 + 1e-6 && v.abs <= ground.height / 2 + 1e-6
   end
 

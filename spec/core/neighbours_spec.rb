@@ -8,7 +8,7 @@ RSpec.describe TileLoom::Index::Neighbours do
       row: 0,
       column: 0,
       scale: 1000,
-      ground: TileLoom::Geometry::TurnedRectangle.new(x, y, width, height, turn)
+      ground: TileLoom::Geometry::TurnedRectangle.turned(x, y, width, height, turn)
     )
   end
 

@@ -27,7 +27,7 @@ RSpec.describe TileLoom::View do
   end
 
   it "maps ground to paper by one affine map, turned frames included" do
-    rectangle = TileLoom::Geometry::TurnedRectangle.new(1000, 2000, 500, 300, 30)
+    rectangle = TileLoom::Geometry::TurnedRectangle.turned(1000, 2000, 500, 300, 30)
     frame = TileLoom::Geometry::Box.at(10, 20, 250, 150)
     map = rectangle.onto(frame)
     expect(map.map(rectangle.corners).each_slice(2).to_a.flatten).to match(
@@ -41,7 +41,7 @@ RSpec.describe TileLoom::View do
     book, source = small_book([rectangle(403_000, 6_528_000, 403_050, 6_528_050)])
     cell = book.cells(source).first.dup
     cell.ground =
-      TileLoom::Geometry::TurnedRectangle.new(
+      TileLoom::Geometry::TurnedRectangle.turned(
         cell.ground.centre_x,
         cell.ground.centre_y,
         cell.ground.width,

@@ -11,7 +11,7 @@ module GridViews
       frame: TileLoom::Geometry::Box.at(20, 30, 300, 200),
       crs: crs,
       ground:
-        TileLoom::Geometry::TurnedRectangle.new(
+        TileLoom::Geometry::TurnedRectangle.turned(
           *centre,
           0.3 * scale / crs.metres_per_unit,
           0.2 * scale / crs.metres_per_unit,

@@ -53,7 +53,7 @@ module TileLoom
         {
           id: Document::Starter.id_for(name, taken),
           title: name,
-          kind: Document::Starter.kind_of(features),
+          kind: Symbology::LayerKinds.of_features(features).key,
           data: {"file" => beside(file), "layer" => layer}.compact
         }
       rescue Refusal => error

@@ -117,7 +117,7 @@ module TileLoom
         # What was left out of the data, what the index notes, what no sheet shows, what the reference does there.
         def tell_of_book(book, source)
           document = book.document
-          titles = document.settings["layers"].to_h { |layer| layer.values_at("id", "title") }
+          titles = document.layers.to_h { |layer| [layer.id, layer.title] }
           told.add(book.told)
           told.add(ground_warnings(document, source))
           told.add(document.generate(source).notes)
@@ -126,9 +126,8 @@ module TileLoom
 
         def ground_warnings(document, source)
           box =
-            document.settings["layers"]
-              .filter_map { |layer| source.extent(layer["id"]) }
-              .reduce { |all, other| all.union(other) } or return []
+            document.layers.filter_map { |layer| source.extent(layer.id) }.reduce { |all, other| all.union(other) } or
+            return []
           Crs::Distortion.new(document.crs, box).warnings
         rescue Refusal => error
           [error.message]

@@ -70,7 +70,7 @@ module TileLoom
           cell.row + 1,
           cell.column + 1,
           cell.scale,
-          0.0 - ground.rotation_deg,
+          ground.rotation_deg,
           ground.centre_x,
           ground.centre_y,
           cell.pinned ? 1 : 0
@@ -99,14 +99,14 @@ module TileLoom
           row: [values["row"].to_i - 1, 0].max,
           column: [values["column"].to_i - 1, 0].max,
           scale: scale,
-          ground: Geometry::TurnedRectangle.new(x, y, *size.at(x, y), counter_clockwise(rotation, turn)),
+          ground: Geometry::TurnedRectangle.new(x, y, *size.at(x, y), clockwise(rotation, turn)),
           pinned: true,
           moved: true
         )
       end
 
       # Files of version 1 have a turn the other way.
-      def counter_clockwise(rotation, turn) = rotation ? 0.0 - rotation : (turn || 0.0)
+      def clockwise(rotation, turn) = rotation || 0.0 - (turn || 0.0)
 
       def middle(feature) = Geometry::Geos.read(feature.wkb).centroid.then { |point| [point.x, point.y] }
 

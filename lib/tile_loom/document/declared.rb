@@ -3,11 +3,11 @@
 module TileLoom
   module Document
     # What the core declares, for those who show it: the schema, the kinds of things with their titles, what is known
-    # of each kind of element, and plain lists.
+    # of each kind of element and of layer, and plain lists.
     module Declared
       module_function
 
-      def all = {"schema" => Schema.text, "kinds" => kinds, "elements" => elements, "lists" => lists}
+      def all = {"schema" => Schema.text, "kinds" => kinds, "traits" => traits, "lists" => lists}
 
       # Thing → [{key, title}], in the order of menus.
       def kinds
@@ -17,17 +17,28 @@ module TileLoom
           "gridLooks" => CoordinateGrid::Looks.all.values,
           "borders" => CoordinateGrid::Borders.all.values,
           "indexKinds" => Index::Generators.all.values,
+          "layerKinds" => Symbology::LayerKinds.all.values,
+          "classBreaks" => Symbology::Breaks.all.values,
           "layerFormats" => Data::Formats.of_layers,
           "cellFormats" => Data::Formats.of_cells
         }.transform_values { |kinds| kinds.map { |kind| {"key" => kind.key, "title" => kind.title} } }
           .merge("lengthUnits" => units)
       end
 
+      def traits = {"elementTraits" => elements, "layerKindTraits" => layer_kinds}
+
       # Key → the size of a new one in mm, whether it turns by hand, whether it carries coordinate grids, the roles of
       # pages that take one more.
       def elements
         Furniture::Elements.all.transform_values do |kind|
           {"sizeMm" => kind.size_mm, "turns" => kind.turns?, "gridded" => kind.gridded?, "roles" => kind.roles}
+        end
+      end
+
+      # Key → whether it is drawn by markers, by strokes, by fills.
+      def layer_kinds
+        Symbology::LayerKinds.all.transform_values do |kind|
+          {"markers" => kind.markers?, "strokes" => kind.strokes?, "fills" => kind.fills?}
         end
       end
 

@@ -69,47 +69,8 @@ module TileLoom
         }.compact
       end
 
-      def symbol(kind, colour)
-        case kind
-        when "point"
-          {
-            "marker" => {
-              "shape" => "circle",
-              "size_mm" => 1.6,
-              "colour" => colour,
-              "outline" => {
-                "colour" => "#ffffff",
-                "width_mm" => 0.2
-              }
-            }
-          }
-        when "line"
-          {"strokes" => [{"colour" => colour, "width_mm" => 0.3, "cap" => "round"}]}
-        when "area"
-          {
-            "fill" => {
-              "colour" => colour,
-              "opacity" => 0.18
-            },
-            "strokes" => [{"colour" => colour, "width_mm" => 0.3}]
-          }
-        else
-          symbol("area", colour).merge(symbol("point", colour))
-        end
-      end
-
-      # The kind of a layer by its features.
-      def kind_of(features)
-        kinds =
-          features
-            .map do |feature|
-              {1 => "point", 4 => "point", 2 => "line", 5 => "line", 3 => "area", 6 => "area"}[
-                feature.wkb.getbyte(1)
-              ] || "mixed"
-            end
-            .uniq
-        kinds.one? ? kinds.first : "mixed"
-      end
+      # kind: a key of Symbology::LayerKinds.
+      def symbol(kind, colour) = Symbology::LayerKinds.of(kind).symbol(colour)
 
       # A layer id out of any text, not among those taken.
       def id_for(text, taken)

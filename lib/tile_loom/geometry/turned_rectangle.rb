@@ -2,13 +2,20 @@
 
 module TileLoom
   module Geometry
-    # A rectangle about its centre, turned counter-clockwise by rotation_deg (ground planes: y up).
+    # A rectangle about its centre, turned clockwise by rotation_deg (ground planes: y up).
     TurnedRectangle =
       Struct.new(:centre_x, :centre_y, :width, :height, :rotation_deg) do
         def initialize(...)
           super
           freeze
         end
+
+        # turn_deg: counter-clockwise, as angles of the plane count.
+        def self.turned(centre_x, centre_y, width, height, turn_deg) =
+          new(centre_x, centre_y, width, height, 0.0 - turn_deg)
+
+        # Counter-clockwise, as angles of the plane count.
+        def turn_deg = 0.0 - rotation_deg
 
         # The same place and turn with other sides.
         def sized(width, height) = self.class.new(centre_x, centre_y, width, height, rotation_deg)
@@ -68,7 +75,7 @@ module TileLoom
         private
 
         def turn
-          angle = rotation_deg * Math::PI / 180
+          angle = turn_deg * Math::PI / 180
           upright? ? [1.0, 0.0] : [Math.cos(angle), Math.sin(angle)]
         end
       end

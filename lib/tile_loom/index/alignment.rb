@@ -32,16 +32,17 @@ module TileLoom
         @size, @overlap_mm = size, overlap_mm
       end
 
-      # From the first cell, shifted by dx and dy in ground units, to those near by; the nearest first.
+      # From the first cell, shifted by dx and dy in ground units, to those near by; the nearest first, and of those
+      # that are alike the one whose middle is nearest.
       def gaps(dx = 0.0, dy = 0.0)
         ground = shifted(first.ground, dx, dy)
         per_mm = units_per_mm(ground)
         @beside
           .map { |cell| [cell, ground.apart(cell.ground)] }
           .select { |_, apart| apart < [ground.width, ground.height].max * NEAR }
-          .map { |cell, apart| Gap.new(name: cell.name, mm: apart / per_mm) }
-          .sort_by { |gap| gap.mm.abs }
+          .sort_by { |cell, apart| [(apart / per_mm).abs.round(2), between(ground, cell.ground)] }
           .first(MOST_GAPS)
+          .map { |cell, apart| Gap.new(name: cell.name, mm: apart / per_mm) }
       end
 
       # "moved by 2.0 mm east, -1.5 mm north on paper".
@@ -71,6 +72,8 @@ module TileLoom
       private
 
       def first = @held.first
+
+      def between(one, other) = Math.hypot(one.centre_x - other.centre_x, one.centre_y - other.centre_y)
 
       def box = @box ||= @held.map { |cell| cell.ground.box }.reduce { |all, one| all.union(one) }
 

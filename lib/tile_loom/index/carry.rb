@@ -43,7 +43,7 @@ module TileLoom
             crs: @to,
             held: @held
           ).at(x, y)
-        Geometry::TurnedRectangle.new(x, y, width, height, turn(ground).round(9))
+        Geometry::TurnedRectangle.turned(x, y, width, height, turn(ground).round(9))
       end
 
       # The direction of the lower edge through the centre, in the other reference.

@@ -37,7 +37,7 @@ module TileLoom
               row: index,
               column: 0,
               scale: scale,
-              ground: Geometry::TurnedRectangle.new(x, y, wide, high, turn),
+              ground: Geometry::TurnedRectangle.turned(x, y, wide, high, turn),
               feature: feature.id
             )
           end

@@ -164,7 +164,7 @@ module TileLoom
         rows.each_with_index.flat_map do |v, row|
           columns.each_with_index.map do |u, column|
             x, y = axes.ground([u + width / 2, v + height / 2])
-            [row, column, Geometry::TurnedRectangle.new(x, y, *size.at(x, y), turn_deg)]
+            [row, column, Geometry::TurnedRectangle.turned(x, y, *size.at(x, y), turn_deg)]
           end
         end
       end

@@ -24,7 +24,7 @@ module TileLoom
         move(numbers, dx_mm * per_mm, dy_mm * per_mm)
       end
 
-      # About their middles, counter-clockwise to an angle.
+      # About their middles, clockwise to an angle.
       def turn(numbers, angle)
         raise Refusal.new("index.rotation", at: "/rotation_deg") unless angle.abs <= 180
         placed(numbers) { |ground| [ground.centre_x, ground.centre_y, angle] }
@@ -84,7 +84,7 @@ module TileLoom
               )
             ]
           )
-        parts = Grid.new(area: area, size: @size.call(scale), turn_deg: cell.ground.rotation_deg).cells
+        parts = Grid.new(area: area, size: @size.call(scale), turn_deg: cell.ground.turn_deg).cells
         if parts.length > MOST_PARTS
           raise Refusal.new(
             "index.too_many_parts",

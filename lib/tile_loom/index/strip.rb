@@ -182,7 +182,7 @@ module TileLoom
       def rectangle(points, angle)
         left, right, low, high = spread(points, angle)
         x, y = Axes.new(angle).ground([(left + right) / 2, (low + high) / 2])
-        Geometry::TurnedRectangle.new(x, y, *@size.at(x, y), angle.round(9))
+        Geometry::TurnedRectangle.turned(x, y, *@size.at(x, y), angle.round(9))
       end
     end
   end

@@ -6,9 +6,9 @@ module TileLoom
     class Swatch
       WIDTH_MM, HEIGHT_MM = 7.0, 5.0
 
-      # kind: of the layer's geometry ("point", "line", "area", "mixed").
+      # kind: a key of Symbology::LayerKinds.
       def initialize(symbol, kind)
-        @symbol, @kind = symbol, kind
+        @symbol, @kind = symbol, Symbology::LayerKinds.of(kind)
       end
 
       def to_svg
@@ -18,14 +18,14 @@ module TileLoom
       private
 
       def nodes
-        point = (@kind == "point" || @kind == "mixed") ? [WIDTH_MM / 2, HEIGHT_MM / 2] : []
+        point = @kind.markers? ? [WIDTH_MM / 2, HEIGHT_MM / 2] : []
         rings =
-          if @symbol.area? && @kind != "line"
+          if @symbol.area? && (@kind.fills? || !@kind.strokes?)
             [Geometry::Box.new(0.6, 0.8, WIDTH_MM - 0.6, HEIGHT_MM - 0.8).corners]
           else
             []
           end
-        lines = (rings.empty? && @kind != "point") ? [[0.4, HEIGHT_MM / 2, WIDTH_MM - 0.4, HEIGHT_MM / 2]] : []
+        lines = (rings.empty? && @kind.strokes?) ? [[0.4, HEIGHT_MM / 2, WIDTH_MM - 0.4, HEIGHT_MM / 2]] : []
         @symbol.nodes(points: point, lines: lines, rings: rings)
       end
     end

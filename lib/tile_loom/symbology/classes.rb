@@ -2,12 +2,9 @@
 
 module TileLoom
   module Symbology
-    # Classes of a number: where one ends and the next begins. Each way of finding the breaks is a
-    # class in ground/classes that answers breaks(sorted values, count) with count + 1 rising bounds (or
-    # fewer, where the values do not allow as many).
+    # Classes of a number: where one ends and the next begins.
     class Classes
       MOST = 12
-      WAYS = {"equal" => "EqualInterval", "quantile" => "Quantile", "natural" => "Natural", "round" => "Round"}.freeze
 
       # One class: from its lower bound, up to its upper one (which counts in for the last).
       Class =
@@ -27,12 +24,12 @@ module TileLoom
           def title = "#{Units::Number.grouped(from)} – #{Units::Number.grouped(to)}"
         end
 
-      # values: numbers, others are passed over; way: a key of WAYS; count: of classes.
+      # values: numbers, others are passed over; way: a key of Breaks; count: of classes.
       def initialize(values, way:, count:)
         @values = values.select { |value| value.is_a?(Numeric) && value.to_f.finite? }.sort
         raise Refusal.new("symbology.no_numbers", at: "/attribute") if @values.empty?
-        unless WAYS.key?(way)
-          raise Refusal.new("symbology.no_such_way", way: way, known: WAYS.keys.join(", "), at: "/way")
+        unless Breaks.all.key?(way)
+          raise Refusal.new("symbology.no_such_way", way: way, known: Breaks.keys.join(", "), at: "/way")
         end
         unless count.is_a?(Integer) && count.between?(1, MOST)
           raise Refusal.new("symbology.number_of_classes", most: MOST, at: "/count")
@@ -59,7 +56,7 @@ module TileLoom
 
       private
 
-      def way = Classes.const_get(WAYS.fetch(@way)).new
+      def way = Breaks.of(@way).new
     end
   end
 end

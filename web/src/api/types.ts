@@ -11,6 +11,8 @@ import type {
   OwnMarker,
 } from "../generated/book";
 
+import type { layerKindTraits } from "../generated/kinds";
+
 export type {
   AreaPart,
   BookDocument,
@@ -106,9 +108,12 @@ export interface Frame {
   elements: Record<string, Rectangle>;
 }
 
+// What the features of a layer are.
+export type LayerKind = keyof typeof layerKindTraits;
+
 export interface LayerInfo {
   id: string;
-  kind: "point" | "line" | "area" | "mixed";
+  kind: LayerKind;
   count: number;
   name: string | null;
   box: [number, number, number, number] | null;

@@ -46,6 +46,18 @@ export const indexKinds = [
   ["features", "Sheets by feature"],
   ["layer", "Cells of a layer"],
 ] as const;
+export const layerKinds = [
+  ["point", "point"],
+  ["line", "line"],
+  ["area", "area"],
+  ["mixed", "shape"],
+] as const;
+export const classBreaks = [
+  ["equal", "equal widths"],
+  ["quantile", "equal counts"],
+  ["natural", "natural breaks (Jenks)"],
+  ["round", "round numbers"],
+] as const;
 export const layerFormats = [
   ["geojson", "GeoJSON"],
   ["gpkg", "GeoPackage"],
@@ -85,6 +97,12 @@ export const elementTraits = {
   locator: { sizeMm: [45, 35], turns: false, gridded: true, roles: ["sheets"] },
   north_diagram: { sizeMm: [34, 44], turns: true, gridded: false, roles: ["sheets", "index"] },
   grid_note: { sizeMm: [50, 4], turns: true, gridded: false, roles: ["sheets", "index"] },
+} as const;
+export const layerKindTraits = {
+  point: { markers: true, strokes: false, fills: false },
+  line: { markers: false, strokes: true, fills: false },
+  area: { markers: false, strokes: true, fills: true },
+  mixed: { markers: true, strokes: true, fills: true },
 } as const;
 export const pageSizes = [
   "A0",

@@ -4,8 +4,9 @@ import LockIcon from "@mui/icons-material/LockOutlined";
 import { Box, Checkbox, IconButton, Tooltip } from "@mui/material";
 import { partsOf } from "../api/area";
 import { useBook, useChange } from "../api/book";
-import type { Book, Layer } from "../api/types";
+import type { Book, Layer, LayerKind } from "../api/types";
 import { count, ratio } from "../api/words";
+import { layerKinds } from "../generated/kinds";
 import { Swatch } from "./Swatch";
 
 interface LayerRowProps {
@@ -126,7 +127,7 @@ export function LayerRow({ layer, dragged, onDragged, onReorder, onToggle, onPic
   );
 }
 
-const NOUNS = { point: "point", line: "line", area: "area", mixed: "shape" };
+const NOUNS = Object.fromEntries(layerKinds) as Record<LayerKind, string>;
 
 function describe(layer: Layer, book: Book) {
   const info = book.layers.find((known) => known.id === layer.id);

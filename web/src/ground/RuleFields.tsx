@@ -1,13 +1,7 @@
 import { Box, Checkbox, FormControlLabel, MenuItem, TextField } from "@mui/material";
 import type { Attribute } from "../api/useAttributes";
+import { classBreaks } from "../generated/kinds";
 import { RAMPS, SETS, colours } from "./palettes";
-
-const WAYS = [
-  ["equal", "equal widths"],
-  ["quantile", "equal counts"],
-  ["natural", "natural breaks (Jenks)"],
-  ["round", "round numbers"],
-] as const;
 
 // By what rules are to be made, and in which colours.
 export interface Making {
@@ -61,7 +55,7 @@ export function RuleFields({ how, from, attribute, making, onMaking }: RuleField
             onChange={(event) => onMaking({ ...making, way: event.target.value })}
             sx={{ gridColumn: "1 / -1" }}
           >
-            {WAYS.map(([value, title]) => (
+            {classBreaks.map(([value, title]) => (
               <MenuItem key={value} value={value}>
                 {title}
               </MenuItem>

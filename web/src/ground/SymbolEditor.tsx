@@ -2,15 +2,16 @@ import AddIcon from "@mui/icons-material/Add";
 import RemoveIcon from "@mui/icons-material/Remove";
 import { Box, Button, IconButton } from "@mui/material";
 import { useState, type ReactNode } from "react";
-import type { MapSymbol, Pattern, Stroke } from "../api/types";
+import type { LayerKind, MapSymbol, Pattern, Stroke } from "../api/types";
 import { Choice } from "../fields/Choice";
 import { Colour } from "../fields/Colour";
+import { ColourBeside } from "../fields/ColourBeside";
 import { Field } from "../fields/Field";
 import { Measured } from "../fields/Measured";
-import { MarkerEditor } from "./MarkerEditor";
-import { ColourBeside } from "../fields/ColourBeside";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
+import { layerKindTraits } from "../generated/kinds";
+import { MarkerEditor } from "./MarkerEditor";
 
 type Keep = (symbol: MapSymbol) => Promise<unknown>;
 
@@ -48,13 +49,13 @@ export function SymbolEditor({
   onKeep,
 }: {
   symbol: MapSymbol;
-  kind: string;
+  kind: LayerKind;
   name: string;
   onKeep: Keep;
 }) {
   const fill = filled(symbol.fill, defaults.fill);
   const strokes = symbol.strokes ?? [];
-  const area = kind === "area" || kind === "mixed";
+  const { fills, markers, strokes: stroked } = layerKindTraits[kind];
   const stroke = (index: number, patch: Partial<Stroke>) =>
     onKeep({
       ...symbol,
@@ -76,7 +77,7 @@ export function SymbolEditor({
     });
   return (
     <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr)", gap: 1.25 }}>
-      {area && symbol.fill && (
+      {fills && symbol.fill && (
         <Part
           title="Area"
           onRemove={() => onKeep(without(symbol, "fill"))}
@@ -98,7 +99,7 @@ export function SymbolEditor({
           />
         </Part>
       )}
-      {area && symbol.pattern && (
+      {fills && symbol.pattern && (
         <PatternPart
           pattern={symbol.pattern}
           name={name}
@@ -106,7 +107,7 @@ export function SymbolEditor({
           onRemove={() => onKeep(without(symbol, "pattern"))}
         />
       )}
-      {kind !== "point" &&
+      {stroked &&
         strokes.map((known, index) => (
           <StrokePart
             key={index}
@@ -118,10 +119,10 @@ export function SymbolEditor({
           />
         ))}
       <Box sx={{ display: "flex", flexWrap: "wrap", columnGap: 0.5 }}>
-        {area && !symbol.fill && (
+        {fills && !symbol.fill && (
           <Add title="Area colour" onAdd={() => onKeep({ ...symbol, fill: { colour: "#c9d6b0", opacity: 0.5 } })} />
         )}
-        {area && !symbol.pattern && (
+        {fills && !symbol.pattern && (
           <Add
             title="Pattern"
             onAdd={() =>
@@ -138,14 +139,14 @@ export function SymbolEditor({
             }
           />
         )}
-        {kind !== "point" && (
+        {stroked && (
           <Add
             title="Line on top"
             onAdd={() => onKeep({ ...symbol, strokes: [...strokes, { colour: "#1f2a30", width_mm: 0.2 }] })}
           />
         )}
-        {kind !== "point" && strokes.length > 0 && <Add title="Casing" onAdd={casing} />}
-        {(kind === "point" || kind === "mixed") && !symbol.marker && (
+        {stroked && strokes.length > 0 && <Add title="Casing" onAdd={casing} />}
+        {markers && !symbol.marker && (
           <Add
             title="Marker"
             onAdd={() => onKeep({ ...symbol, marker: { shape: "circle", size_mm: 1.6, colour: "#3d6b35" } })}

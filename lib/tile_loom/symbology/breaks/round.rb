@@ -2,10 +2,14 @@
 
 module TileLoom
   module Symbology
-    class Classes
+    module Breaks
       # Bounds at whole multiples of a step from the series 1, 2, 5, the step that comes nearest to the
       # wanted number of classes.
       class Round
+        extend Values::Kind
+
+        kind "round", "round numbers", rank: 4
+
         def breaks(values, count)
           low, high = values.first, values.last
           return low, high if low == high

@@ -2,10 +2,14 @@
 
 module TileLoom
   module Symbology
-    class Classes
+    module Breaks
       # Classes of the same number of features: quantiles of type 7 (Hyndman and Fan 1996), which most
       # statistics programs use.
       class Quantile
+        extend Values::Kind
+
+        kind "quantile", "equal counts", rank: 2
+
         def breaks(values, count)
           (0..count).map do |step|
             place = (values.length - 1) * step.fdiv(count)

@@ -2,11 +2,15 @@
 
 module TileLoom
   module Symbology
-    class Classes
+    module Breaks
       # Natural breaks: the classes with the least sum of squared distances to their means, which Fisher
       # (1958) showed how to find exactly and Jenks (1967) brought to maps. The search for each class's
       # start is halved again and again, since it never moves back (Wang and Song 2011).
       class Natural
+        extend Values::Kind
+
+        kind "natural", "natural breaks (Jenks)", rank: 3
+
         # More different values than this stand for themselves only in part: so many quantiles are taken.
         MOST_VALUES = 5_000
 
