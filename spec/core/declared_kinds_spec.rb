@@ -125,6 +125,11 @@ RSpec.describe "A kind that is added" do
     end
   end
 
+  it "has a title for each unit that is counted in" do
+    expect(TileLoom::Bar::Unit::TITLES.keys).to eq([*TileLoom::Bar::Unit::FAMILIES.keys, *TileLoom::Bar::Unit::CODES])
+    expect(TileLoom::Crs::Tuning::TITLES.keys).to eq(TileLoom::Crs::Tuning::UNITS.keys)
+  end
+
   it "is listed for the front end as it is declared" do
     kinds = File.read(File.join(TileLoom::ROOT, "web/src/generated/kinds.ts"))
     TileLoom::Document::Declared

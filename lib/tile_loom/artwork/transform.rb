@@ -18,6 +18,7 @@ module TileLoom
           end
       end
 
+      # One step of an SVG transform list ("rotate(30)") as a Geometry::Affine; n: its numbers. (SVG 1.1, 7.6.)
       def step(name, n)
         values =
           case name

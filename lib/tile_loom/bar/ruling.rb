@@ -37,6 +37,7 @@ module TileLoom
       # So many shorter lengths are tried.
       MOST_STEPS = 12
 
+      # The ruling of a style that states its division length.
       def self.fixed(style)
         length = style.fixed_division
         new(

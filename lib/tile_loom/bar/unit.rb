@@ -13,6 +13,23 @@ module TileLoom
         "nautical" => %w[nmi m]
       }.freeze
       CODES = %w[m km ft us-ft yd mi nmi paces minutes].freeze
+      # As a menu has them.
+      TITLES = {
+        "metric" => "m, km",
+        "imperial" => "ft, miles",
+        "survey" => "US survey ft, miles",
+        "yards" => "yards, miles",
+        "nautical" => "m, nautical miles",
+        "m" => "metres",
+        "km" => "kilometres",
+        "ft" => "feet",
+        "us-ft" => "US survey feet",
+        "yd" => "yards",
+        "mi" => "miles",
+        "nmi" => "nautical miles",
+        "paces" => "paces",
+        "minutes" => "minutes of walking"
+      }.freeze
 
       attr_reader :code, :symbol, :metres
 

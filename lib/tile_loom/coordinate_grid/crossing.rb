@@ -6,6 +6,7 @@ module TileLoom
     # direction it goes on into the frame (a unit vector).
     Crossing =
       Struct.new(:line, :side, :x, :y, :steepness, :inward, keyword_init: true) do
+        # Crossings of all lines with the sides of a frame (a Box in page mm).
         def self.all(lines, frame)
           lines.flat_map { |line| of(line, line.pieces, frame) }
         end

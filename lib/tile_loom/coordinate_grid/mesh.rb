@@ -40,6 +40,7 @@ module TileLoom
       def crossings =
         @crossings ||= Crossing.all(lines, view.frame).group_by(&:side).tap { |found| found.default = [].freeze }
 
+      # Where its lines cross the sides of a box in page mm that is larger than the frame: {side → Crossing list}.
       def crossings_of(box)
         @beyond ||= {}
         @beyond[box] ||= Crossing.beyond(lines, box).group_by(&:side).tap { |found| found.default = [].freeze }

@@ -56,6 +56,7 @@ module TileLoom
         @spots = []
       end
 
+      # Does a spot lie on the page?
       def on_paper?(spot) =
         @paper.nil? ||
           spot.box.then do |box|

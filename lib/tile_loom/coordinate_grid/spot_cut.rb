@@ -16,6 +16,7 @@ module TileLoom
         parts(local, box).map { |part| to.inverse.map(part) }
       end
 
+      # The parts of a flat run [x, y, …] outside a box.
       def parts(run, box)
         found, part = [], run[0, 2]
         (0..run.length - 4).step(2) do |at|

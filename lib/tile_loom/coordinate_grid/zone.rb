@@ -79,6 +79,7 @@ module TileLoom
           .select { |run| run.length >= 4 }
       end
 
+      # Does a place in degrees lie in the zone?
       def self.part?(lon, lat) =
         lat.between?(-80, 84) && Crs::Utm.zone(lon - HAIR_DEG, lat) != Crs::Utm.zone(lon + HAIR_DEG, lat)
       private_class_method :parted, :part?

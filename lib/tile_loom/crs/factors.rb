@@ -34,12 +34,14 @@ module TileLoom
         from_geographic(crs, *lonlat)
       end
 
+      # Does a place (in the reference's own units) lie on ground that the reference can show?
       def self.ground?(crs, x, y, lonlat = Transform.between(crs, crs.geographic).forward([x, y]))
         return false unless lonlat.all?(&:finite?)
         back = Transform.between(crs.geographic, crs).forward(lonlat)
         back.all?(&:finite?) && Math.hypot(back[0] - x, back[1] - y) * crs.metres_per_unit <= MOST_AWAY_M
       end
 
+      # Of a place in degrees on the reference's own datum.
       def self.from_geographic(crs, lon_deg, lat_deg)
         crs.for_fixed_scale!
         new(crs, lon_deg, lat_deg.clamp(-HIGHEST_LATITUDE, HIGHEST_LATITUDE))

@@ -23,6 +23,8 @@ module TileLoom
           "conversion_factor" => 1200 / 3937.0
         }
       }.freeze
+      # As a menu has them.
+      TITLES = {"m" => "metres", "ft" => "international feet", "us-ft" => "US survey feet"}.freeze
       LONGEST_NAME = 100
 
       def initialize(crs)

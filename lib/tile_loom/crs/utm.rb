@@ -7,6 +7,7 @@ module TileLoom
     module Utm
       module_function
 
+      # The number of the UTM zone of a place in degrees, with the exceptions for Norway and Svalbard (DMA TM 8358.2).
       def zone(lon_deg, lat_deg)
         lon = Units::Angle.wrapped(lon_deg)
         return 32 if lat_deg.between?(56, 63.999999) && lon.between?(3, 11.999999)

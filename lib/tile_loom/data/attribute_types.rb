@@ -12,6 +12,7 @@ module TileLoom
         @types = {}
       end
 
+      # Takes the values of a feature into account: {name → value}.
       def observe(attributes)
         attributes.each do |name, value|
           seen = type(value)

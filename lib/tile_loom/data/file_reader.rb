@@ -38,6 +38,7 @@ module TileLoom
         raise Refusal.new("data.no_permission", name: File.basename(file))
       end
 
+      # Is the file read without GDAL?
       def direct?(file) =
         %w[.geojson .json].include?(File.extname(file).downcase) && File.size(file) <= LARGEST_DIRECT_BYTES &&
           !topojson?(file)

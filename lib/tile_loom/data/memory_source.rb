@@ -17,6 +17,7 @@ module TileLoom
         layers.each { |id, features| add(id, features) }
       end
 
+      # Takes Features in as a layer.
       def add(layer_id, features)
         tree = features.empty? ? nil : ::Geos::STRtree.new(10)
         boxes =
@@ -28,12 +29,14 @@ module TileLoom
         @layers[layer_id] = {features: features, tree: tree, extent: boxes.compact.reduce { |a, b| a.union(b) }}
       end
 
+      # The Features of a layer in a Box of the book's reference, all where it is nil; detail: of no account here.
       def features(layer_id, box, detail: nil)
         layer = @layers[layer_id] or return []
         return layer[:features] if box.nil? || layer[:tree].nil?
         layer[:tree].query(Geometry::Geos.box(box)).sort.map { |index| layer[:features][index] }
       end
 
+      # Names of attributes in the order in which they first come.
       def attribute_names(layer_id) =
         (@names ||= {})[layer_id] ||= (@layers.dig(layer_id, :features) || [])
           .flat_map { |feature| feature.attributes.keys }

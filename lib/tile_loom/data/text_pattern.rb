@@ -25,6 +25,7 @@ module TileLoom
         @steps = 0
       end
 
+      # Does the whole text fit the pattern?
       def match?(text)
         characters = text.chars
         at = part = 0

@@ -19,6 +19,7 @@ module TileLoom
       # An element's settings in another style.
       def put_on(settings, style) = settings.except(*keys).merge(style)
 
+      # JSON text of a style under its title.
       def write(title, style) =
         JSON.pretty_generate({"format" => FORMAT, "version" => Contents::VERSION, "title" => title, "style" => style})
 

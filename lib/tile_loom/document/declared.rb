@@ -21,8 +21,7 @@ module TileLoom
           "classBreaks" => Symbology::Breaks.all.values,
           "layerFormats" => Data::Formats.of_layers,
           "cellFormats" => Data::Formats.of_cells
-        }.transform_values { |kinds| kinds.map { |kind| {"key" => kind.key, "title" => kind.title} } }
-          .merge("lengthUnits" => units)
+        }.transform_values { |kinds| kinds.map { |kind| {"key" => kind.key, "title" => kind.title} } }.merge(units)
       end
 
       def traits = {"elementTraits" => elements, "layerKindTraits" => layer_kinds}
@@ -53,8 +52,14 @@ module TileLoom
         }
       end
 
-      # Units that a length can be written in, by their codes.
-      def units = Units::LengthUnit::ALL.map { |code, unit| {"key" => code, "title" => unit.name} }
+      # Units by their codes: that a length can be written in, that a scale bar counts, that a CRS counts in.
+      def units
+        {
+          "lengthUnits" => Units::LengthUnit::ALL.transform_values(&:name),
+          "barUnits" => Bar::Unit::TITLES,
+          "crsUnits" => Crs::Tuning::TITLES
+        }.transform_values { |titles| titles.map { |code, title| {"key" => code, "title" => title} } }
+      end
     end
   end
 end

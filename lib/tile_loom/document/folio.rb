@@ -6,6 +6,7 @@ module TileLoom
     class Folio
       attr_reader :path, :document
 
+      # The book in a file, with the files that lie beside it. Refusal where it cannot be read.
       def self.read(path)
         raise Refusal.new("command.no_such_book", path: path) unless File.file?(path)
         new(

@@ -85,12 +85,14 @@ module TileLoom
       # take them for the ends of a line.
       def compiled(schema) = JSONSchemer.schema(schema, regexp_resolver: "ecma")
 
+      # JSON pointer of what an error of the schema is about.
       def path(error)
         pointer = error["data_pointer"]
         pointer = "/" if pointer.empty?
         pointer
       end
 
+      # An error of the schema (json_schemer's) as a Refusal at a JSON pointer.
       def refusal(error, at:)
         name = error["data_pointer"].split("/").last || "document"
         code, values = reason(error, error["type"], error["schema"])

@@ -42,6 +42,7 @@ module TileLoom
         }
       end
 
+      # Settings of the layout of a ready-made design on paper of a size.
       def layout(size, orientation, design)
         {
           "name" => design,

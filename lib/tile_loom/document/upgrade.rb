@@ -84,6 +84,7 @@ module TileLoom
 
       def layout(layout) = named(layout, {}, "elements" => each(:element))
 
+      # Settings of an element of version 1 in the words of version 2.
       def element(element)
         return element unless element.is_a?(Hash)
         case element["kind"]
@@ -103,6 +104,7 @@ module TileLoom
 
       def frame(frame) = named(frame, {}, "grids" => each(:grid))
 
+      # Settings of a coordinate grid, likewise.
       def grid(grid)
         named(
           grid,
@@ -113,6 +115,7 @@ module TileLoom
         )
       end
 
+      # Settings of a grid's labels, likewise.
       def labels(labels)
         named(
           labels,
@@ -122,6 +125,7 @@ module TileLoom
         )
       end
 
+      # Settings of an index, likewise.
       def index(index)
         # Values of data stay as they are, so that their sense is told.
         sense = (index.is_a?(Hash) && index.key?("turn_attribute")) ? {"rotation_sense" => "counter_clockwise"} : {}
@@ -144,6 +148,7 @@ module TileLoom
         sense.empty? ? renamed : renamed.merge(sense)
       end
 
+      # Live text, likewise.
       def live(text) =
         if text.is_a?(String)
           text.gsub(/\b(?:sheet\.(?:ratio|declination_change)\b|reference\.(?=name|code|datum))/, LIVE)

@@ -5,6 +5,7 @@ module TileLoom
     # An upright rectangle; the unit is that of the plane it lies in (page mm or ground units).
     Box =
       Struct.new(:min_x, :min_y, :max_x, :max_y) do
+        # The Box of flat coordinates [x, y, …].
         def self.around(coordinates)
           xs, ys = coordinates.each_slice(2).to_a.transpose
           new(xs.min, ys.min, xs.max, ys.max)
@@ -19,6 +20,7 @@ module TileLoom
 
         def centre = [(min_x + max_x) / 2.0, (min_y + max_y) / 2.0]
 
+        # With so much more on each side, across and up.
         def grow(margin, margin_y = margin) =
           self.class.new(min_x - margin, min_y - margin_y, max_x + margin, max_y + margin_y)
 
@@ -32,10 +34,12 @@ module TileLoom
 
         def include?(x, y) = x.between?(min_x, max_x) && y.between?(min_y, max_y)
 
+        # Have they a point in common? (Touching counts.)
         def intersects?(other)
           min_x <= other.max_x && max_x >= other.min_x && min_y <= other.max_y && max_y >= other.min_y
         end
 
+        # The Box of both.
         def union(other)
           self.class.new(
             [min_x, other.min_x].min,

@@ -17,6 +17,7 @@ module TileLoom
 
       def of(wkb) = of_geometry(Geos.read(wkb))
 
+      # A GeoJSON geometry (RFC 7946) of a GEOS geometry.
       def of_geometry(geometry)
         if geometry.type_id == 7
           return (
@@ -26,6 +27,7 @@ module TileLoom
         {"type" => NAMES.fetch(wkb_type(geometry)), "coordinates" => coordinates(geometry)}
       end
 
+      # Its coordinates, nested as its type asks.
       def coordinates(geometry)
         return Geos.parts(geometry).map { |part| coordinates(part) } if geometry.is_a?(::Geos::GeometryCollection)
         runs = Wkb.each_run(Geos.write(geometry)).map { |_, flat, _| flat.each_slice(2).to_a }

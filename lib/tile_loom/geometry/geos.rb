@@ -6,6 +6,7 @@ module TileLoom
     module Geos
       module_function
 
+      # A GEOS geometry of well-known binary; Refusal for bytes that are none.
       def read(bytes)
         reader =
           Thread.current.thread_variable_get(:tile_loom_wkb_reader) ||
@@ -13,6 +14,7 @@ module TileLoom
         reader.read(bytes)
       end
 
+      # Well-known binary of a GEOS geometry.
       def write(geometry)
         writer = Thread.current.thread_variable_get(:tile_loom_wkb_writer) || new_writer
         writer.write(geometry)
@@ -28,6 +30,7 @@ module TileLoom
         (0...geometry.num_geometries).map { |index| geometry.get_geometry_n(index) }
       end
 
+      # The union of GEOS geometries.
       def union(geometries)
         geometries = geometries.reject(&:empty?)
         return ::Geos.create_empty_geometry_collection if geometries.empty?
@@ -38,6 +41,7 @@ module TileLoom
       # The Box of many geometries in well-known binary, or nil where all are empty.
       def extent(all) = all.filter_map { |bytes| envelope(read(bytes)) }.reduce { |box, other| box.union(other) }
 
+      # The Box round a GEOS geometry, or nil where it is empty.
       def envelope(geometry)
         return nil if geometry.empty?
         Box.new(geometry.x_min, geometry.y_min, geometry.x_max, geometry.y_max)

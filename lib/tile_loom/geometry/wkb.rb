@@ -81,11 +81,14 @@ module TileLoom
       # type: 4…7; parts: well-known binary of each member.
       def collection(type, parts) = [1, type, parts.length].pack("CVV") + parts.join
 
+      # Well-known binary of a Box as a polygon.
       def box(box)
         ring = box.corners
         polygon([ring + ring[0, 2]])
       end
 
+      # Yields type, offset and number of points of each run of a geometry; returns the offset after it. Refusal for
+      # what is nested too deep or no geometry.
       def walk(bytes, offset, depth, &block)
         raise Refusal.new("geometry.nested_too_deep", most: MOST_DEPTH) if depth > MOST_DEPTH
         order, type = bytes.unpack("@#{offset}CV")

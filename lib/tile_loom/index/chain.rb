@@ -59,6 +59,8 @@ module TileLoom
       end
       private_class_method :bridge
 
+      # The points of a chain from its western end, or from the other; those of a ring as they are, or
+      # the other way round.
       def self.directed(points, reverse)
         closed = points.first == points.last
         forward = closed || (points.first <=> points.last) <= 0

@@ -30,6 +30,7 @@ module TileLoom
         placed(numbers) { |ground| [ground.centre_x, ground.centre_y, angle] }
       end
 
+      # To the scale with this denominator, about their middles. Refusal for one that is not greater than zero.
       def scale(numbers, scale)
         raise Refusal.new("index.scale_not_positive", at: "/scale") unless scale.positive? && scale <= 1e9
         change(numbers) do |cell|
@@ -43,6 +44,7 @@ module TileLoom
 
       def pin(numbers, on) = change(numbers) { |_| {pinned: on} }
 
+      # Takes them out; the numbers close up.
       def remove(numbers)
         known(numbers)
         Order.counted(@cells.reject { |cell| numbers.include?(cell.number) })
@@ -98,6 +100,7 @@ module TileLoom
         put_in_place(cell, parts)
       end
 
+      # Refusal for a name that is empty, too long or taken.
       def rename(number, name)
         known([number])
         name = name.to_s.strip

@@ -18,6 +18,7 @@ module TileLoom
           .select(&:there?)
       end
 
+      # Do two cells share enough for a line between them?
       def self.beside?(one, other)
         (one.row == other.row && (one.column - other.column).abs == 1) ||
           (one.column == other.column && (one.row - other.row).abs == 1)

@@ -102,6 +102,7 @@ module TileLoom
         )
       end
 
+      # The CellSize for a frame (a Box in mm) at a scale.
       def size(crs, frame, scale = self.scale) =
         CellSize.new(frame_width_mm: frame.width, frame_height_mm: frame.height, scale: scale, crs: crs, held: held)
 

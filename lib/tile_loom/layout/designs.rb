@@ -11,6 +11,7 @@ module TileLoom
       # Names of the designs that ship, and the elements of one.
       def names = Dir[File.join(FOLDER, "*.json")].map { |file| File.basename(file, ".json") }.sort
 
+      # Settings of the elements of a ready-made design; Refusal for a name that is none.
       def elements(name)
         raise Refusal.new("layout.no_such_design", name: name, known: names.join(", ")) unless names.include?(name)
         JSON.parse(File.read(File.join(FOLDER, "#{name}.json")))

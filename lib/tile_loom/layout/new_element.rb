@@ -22,6 +22,7 @@ module TileLoom
           .merge("kind" => kind, "id" => id(kind, taken), "place" => place)
       end
 
+      # The first id of the kind that is free.
       def id(kind, taken)
         base = kind.tr("_", "-")
         (1..).lazy.map { |number| "#{base}-#{number}" }.find { |id| !taken.include?(id) }

@@ -26,6 +26,7 @@ module TileLoom
         Pdf::Page.of(composer.drawing, told: told ? composer.left_out : [])
       end
 
+      # The composer of a cell's sheet, or of the index sheet; count: of the sheets.
       def composer(cell, count: @book.cells(@source).length)
         return TileLoom::Compose::IndexSheetComposer.new(book: @book, source: @source, count: count) if cell == INDEX
         TileLoom::Compose::SheetComposer.new(book: @book, source: @source, cell: cell, count: count)

@@ -12,6 +12,7 @@ module TileLoom
       def self.shipped =
         @shipped ||= Dir[File.join(FOLDER, "*.svg")].map { |file| File.basename(file, ".svg") }.sort.freeze
 
+      # The Artwork::Drawing of a shipped or own marker, read once.
       def self.drawing(name)
         LOCK.synchronize do
           @drawings ||= {}

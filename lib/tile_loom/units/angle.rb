@@ -21,6 +21,8 @@ module TileLoom
         "#{degrees}°#{tail(minutes, seconds, unit, decimals, step_deg)}#{letter}"
       end
 
+      # Minutes and seconds as they follow the degrees, as far as a step needs them; unit: of a second
+      # that is counted in.
       def tail(minutes, seconds, unit, decimals, step_deg)
         step_seconds = step_deg && (step_deg * 3600 * unit).round
         return "" if step_seconds && (step_seconds % (3600 * unit)).zero? && minutes.zero? && seconds.zero?

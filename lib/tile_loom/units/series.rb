@@ -36,6 +36,8 @@ module TileLoom
       # The largest angle of the series that is not above the value, or the smallest of all.
       def angle_at_most_deg(value) = ANGLES_DEG.reverse.find { |angle| angle <= value } || ANGLES_DEG.first
 
+      # Numbers of the series 1, 2, 5 on both sides of a value, as Rationals; Refusal for one that is not
+      # greater than zero.
       def around(value)
         raise Refusal.new("units.no_round_length", value: value) unless value.to_f.finite? && value.positive?
         power = Math.log10(value).floor
@@ -58,6 +60,7 @@ module TileLoom
         [1, *(round.empty? ? [2, 5, 10, 20, 50, 100] : round)]
       end
 
+      # By what a step of the series 1, 2, 5 (a Rational) is multiplied to come to the next round ones.
       def lengths(step)
         leading = step / Rational(10)**Math.log10(step).floor
         {1r => [2, 5, 10, 20, 50, 100], 2r => [5, 10, 25, 50, 100], 5r => [2, 4, 10, 20, 40, 100]}.fetch(leading, [])

@@ -54,6 +54,7 @@ module TileLoom
         found.map { |angle| Units::Angle.wrapped(angle - middle) }.minmax.then { |low, high| high.to_f - low.to_f }
       end
 
+      # Degrees from true to grid north at a place in the reference's own units.
       def self.convergence_at(crs, x, y)
         Crs::Factors.at(crs, x, y).convergence_deg
       rescue Refusal

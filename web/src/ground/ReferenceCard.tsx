@@ -1,16 +1,17 @@
 import BackIcon from "@mui/icons-material/ArrowBack";
+import CloseIcon from "@mui/icons-material/Close";
 import WarningIcon from "@mui/icons-material/WarningAmberOutlined";
 import { Box, Button, IconButton, TextField, Typography } from "@mui/material";
-import CloseIcon from "@mui/icons-material/Close";
 import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useBook } from "../api/book";
-import { get, post, Refusal } from "../api/client";
+import { Refusal, get, post } from "../api/client";
 import type { Book } from "../api/types";
-import { Card } from "../frame/Card";
+import { Choice } from "../fields/Choice";
 import { Field } from "../fields/Field";
 import { ReferenceField, type Suggestion } from "../fields/ReferenceField";
-import { Choice } from "../fields/Choice";
+import { Card } from "../frame/Card";
+import { crsUnits } from "../generated/kinds";
 import { Transformations } from "./Transformations";
 
 interface Parameter {
@@ -41,11 +42,6 @@ interface KeptReference {
   definition: string;
 }
 
-const UNITS = [
-  ["m", "metres"],
-  ["ft", "international feet"],
-  ["us-ft", "US survey feet"],
-] as const;
 const MARKS: Record<string, string> = { degree: "°", metre: "m", unity: "" };
 
 // The reference that the book is drawn in: another one is found, tuned, looked at, and then taken.
@@ -240,8 +236,8 @@ function Tuner({ look, onTune }: { look: Look; onTune: (patch: Partial<Tune>) =>
         label="Units"
         value={look.unit ?? ""}
         choices={[
-          ...UNITS,
-          ...(UNITS.some(([unit]) => unit === look.unit) ? [] : [[look.unit ?? "", look.unit_name] as const]),
+          ...crsUnits,
+          ...(crsUnits.some(([unit]) => unit === look.unit) ? [] : [[look.unit ?? "", look.unit_name] as const]),
         ]}
         onChoose={async (unit) => onTune({ unit })}
       />

@@ -4,25 +4,10 @@ import { Choice } from "../fields/Choice";
 import { Field } from "../fields/Field";
 import { Measured } from "../fields/Measured";
 import { WholeNumber } from "../fields/WholeNumber";
+import { barUnits } from "../generated/kinds";
 import { whole } from "./kinds";
 import { GRID, type Keep } from "./scaleBar";
 
-const UNITS = [
-  ["metric", "m, km"],
-  ["imperial", "ft, miles"],
-  ["survey", "US survey ft, miles"],
-  ["yards", "yards, miles"],
-  ["nautical", "m, nautical miles"],
-  ["m", "metres"],
-  ["km", "kilometres"],
-  ["ft", "feet"],
-  ["us-ft", "US survey feet"],
-  ["yd", "yards"],
-  ["mi", "miles"],
-  ["nmi", "nautical miles"],
-  ["paces", "paces"],
-  ["minutes", "minutes of walking"],
-] as const;
 const PLACES = [
   ["none", "none"],
   ["above", "above"],
@@ -35,11 +20,11 @@ export function UnitFields({ element, onKeep }: { element: ScaleBarElement; onKe
   const units = [element.units, element.second_units];
   return (
     <Box sx={{ ...GRID, mt: 1 }}>
-      <Choice label="Units" value={shown.units} choices={UNITS} onChoose={(units) => onKeep({ units })} />
+      <Choice label="Units" value={shown.units} choices={barUnits} onChoose={(units) => onKeep({ units })} />
       <Choice
         label="Second units"
         value={element.second_units ?? "none"}
-        choices={[["none", "none"], ...UNITS]}
+        choices={[["none", "none"], ...barUnits]}
         onChoose={(units) => onKeep({ second_units: units === "none" ? undefined : units })}
       />
       {units.includes("paces") && (

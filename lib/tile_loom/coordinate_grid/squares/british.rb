@@ -8,6 +8,8 @@ module TileLoom
       class British
         ALPHABET = "ABCDEFGHJKLMNOPQRSTUVWXYZ"
 
+        # The two letters of the 100 km square that a place lies in (metres), nil outside. (Ordnance Survey, The
+        # National Grid.)
         def letters(east, north)
           column, row = (east / SIDE_M).floor, (north / SIDE_M).floor
           return nil unless column.between?(0, 6) && row.between?(0, 12)

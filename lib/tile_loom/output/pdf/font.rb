@@ -23,6 +23,7 @@ module TileLoom
           @face, @used = face, used.sort.to_h
         end
 
+        # Writes the font's objects into an ObjectFile under a reference.
         def write(file, reference)
           return write_compact(file, reference) if @face.compact?
           subset = GlyphSubset.new(@face.font, @used.keys)

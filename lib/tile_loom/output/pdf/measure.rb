@@ -8,6 +8,7 @@ module TileLoom
       class Measure
         def initialize(settings) = @settings = settings
 
+        # Writes the viewport's dictionary into an ObjectFile; returns its reference.
         def write(file)
           measure = file.reserve
           file.write_raw(measure, <<~OBJECT.strip)

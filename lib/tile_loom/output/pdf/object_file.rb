@@ -43,6 +43,7 @@ module TileLoom
 
         def add(data, stream: nil) = reserve.tap { |reference| write(reference, data, stream: stream) }
 
+        # Writes the cross-reference table and the trailer (ISO 32000-2, 7.5.4 and 7.5.5).
         def close(root:, info:)
           start = @position
           id = PDF::Core::ByteString.new(@digest.digest[0, 16])

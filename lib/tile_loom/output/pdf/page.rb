@@ -55,6 +55,7 @@ module TileLoom
           {"wkt" => crs.geographic.wkt, "epsg" => crs.geographic.epsg, "geographic" => true}
         end
 
+        # The next page that `dump` wrote into a stream, or nil at its end.
         def self.read(io)
           length = io.read(4) or return nil
           head = JSON.parse(io.read(length.unpack1("V")))

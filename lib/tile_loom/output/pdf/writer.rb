@@ -20,6 +20,7 @@ module TileLoom
           @opacities = {}
         end
 
+        # Adds a finished Page to the file.
         def add(page)
           head = page.head
           content, *forms = page.streams
