@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState, type PointerEvent } from "react";
+import { useCallback, useEffect, useMemo, useRef, useState, type PointerEvent } from "react";
 import type { Element, Rectangle } from "../api/types";
 import { around, bottom, resized, resizedTurned, right, shifted, turnedAngle, type Boxes } from "./boxes";
 import { useLayout } from "./layout";
@@ -14,6 +14,16 @@ type Drag =
 const REACH = 6,
   SLACK = 3;
 const GRID_MM = 0.5;
+// What the pointer holds, and what it comes to.
+interface Hand {
+  drag: Drag | null;
+  moved: Boxes | null;
+  turned: number | null;
+  lines: Guide[];
+  marquee: Rectangle | null;
+}
+const EMPTY: Hand = { drag: null, moved: null, turned: null, lines: [], marquee: null };
+
 interface LayoutDragProps {
   perMm: number;
   selected: string[];
@@ -31,16 +41,16 @@ export function useLayoutDrag({ perMm, selected, boxes, live, page, onPick, onPl
   const { layout, frame, guides, shift } = useLayout();
   const elements = layout.elements.filter((element) => !element.hidden);
   const surface = useRef<HTMLDivElement>(null);
-  const [drag, setDrag] = useState<Drag | null>(null);
-  const [moved, setMoved] = useState<Boxes | null>(null);
-  const [turned, setTurned] = useState<number | null>(null);
-  const [lines, setLines] = useState<Guide[]>([]);
-  const [marquee, setMarquee] = useState<Rectangle | null>(null);
+  const [hand, setHand] = useState<Hand>(EMPTY);
+  // The pointer may let go before what it did last is drawn: what it does counts from here.
+  const now = useRef<Hand>(EMPTY);
+  const put = useCallback((patch: Partial<Hand>) => {
+    now.current = { ...now.current, ...patch };
+    setHand(now.current);
+  }, []);
+  const { moved, turned, lines, marquee } = hand;
   // What was moved stays where it was let go until the fresh drawing is there.
-  useEffect(() => {
-    setMoved(null);
-    setTurned(null);
-  }, [layout, frame]);
+  useEffect(() => put({ moved: null, turned: null }), [layout, frame, put]);
   const others = useMemo(
     () =>
       targets(
@@ -78,26 +88,27 @@ export function useLayoutDrag({ perMm, selected, boxes, live, page, onPick, onPl
     const free = fresh.filter((id) => !elements.find((known) => known.id === id)?.locked);
     if (free.length === 0) return;
     surface.current!.setPointerCapture(event.pointerId);
-    setDrag({ kind: "move", from: at(event), boxes: Object.fromEntries(free.map((id) => [id, boxOf(id)])) });
+    put({ drag: { kind: "move", from: at(event), boxes: Object.fromEntries(free.map((id) => [id, boxOf(id)])) } });
   };
   const pressHandle = (event: PointerEvent, id: string, handle: { x: number; y: number }) => {
     event.stopPropagation();
     surface.current!.setPointerCapture(event.pointerId);
-    setDrag({ kind: "size", from: at(event), id, box: boxOf(id), handle });
+    put({ drag: { kind: "size", from: at(event), id, box: boxOf(id), handle } });
   };
   const pressTurn = (event: PointerEvent, id: string) => {
     event.stopPropagation();
     surface.current!.setPointerCapture(event.pointerId);
-    setDrag({ kind: "turn", from: at(event), id, box: boxOf(id) });
+    put({ drag: { kind: "turn", from: at(event), id, box: boxOf(id) } });
   };
   const pressPage = (event: PointerEvent) => {
     if (event.button !== 0) return;
     surface.current!.setPointerCapture(event.pointerId);
     const add = event.shiftKey || event.ctrlKey || event.metaKey;
     if (!add) onPick([]);
-    setDrag({ kind: "marquee", from: at(event), add: add ? selected : [] });
+    put({ drag: { kind: "marquee", from: at(event), add: add ? selected : [] } });
   };
   const move = (event: PointerEvent) => {
+    const { drag, moved, marquee } = now.current;
     if (!drag) return;
     const [x, y] = at(event);
     let dx = x - drag.from[0],
@@ -105,51 +116,42 @@ export function useLayoutDrag({ perMm, selected, boxes, live, page, onPick, onPl
     if (!moved && !marquee && Math.hypot(dx, dy) * perMm < SLACK) return;
     const [reach, grid] = event.altKey ? [0, 0] : [REACH / perMm, GRID_MM];
     if (drag.kind === "marquee")
-      return setMarquee([Math.min(x, drag.from[0]), Math.min(y, drag.from[1]), Math.abs(dx), Math.abs(dy)]);
+      return put({ marquee: [Math.min(x, drag.from[0]), Math.min(y, drag.from[1]), Math.abs(dx), Math.abs(dy)] });
     if (drag.kind === "move") {
       // Shift holds the direction.
       if (event.shiftKey) [dx, dy] = Math.abs(dx) > Math.abs(dy) ? [dx, 0] : [0, dy];
       const snap = snapMove(shifted(around(Object.values(drag.boxes))!, dx, dy), others, reach, grid);
-      setLines(snap.guides);
-      return setMoved(
-        Object.fromEntries(
-          Object.entries(drag.boxes).map(([id, box]) => [id, shifted(box, dx + snap.dx, dy + snap.dy)]),
-        ),
-      );
+      const places = Object.entries(drag.boxes).map(([id, box]) => [id, shifted(box, dx + snap.dx, dy + snap.dy)]);
+      return put({ lines: snap.guides, moved: Object.fromEntries(places) as Boxes });
     }
     // Whole degrees; Shift: steps of 15; Alt: tenths.
     if (drag.kind === "turn")
-      return setTurned(turnedAngle(drag.box, [x, y], event.shiftKey ? 15 : event.altKey ? 0.1 : 1));
+      return put({ turned: turnedAngle(drag.box, [x, y], event.shiftKey ? 15 : event.altKey ? 0.1 : 1) });
     const angle = elements.find((element) => element.id === drag.id)?.rotation_deg ?? 0;
     if (angle !== 0)
-      return setMoved({ [drag.id]: resizedTurned(drag.box, drag.handle, dx, dy, event.shiftKey, angle) });
+      return put({ moved: { [drag.id]: resizedTurned(drag.box, drag.handle, dx, dy, event.shiftKey, angle) } });
     const wanted = resized(drag.box, drag.handle, dx, dy, event.shiftKey);
     const snap = event.shiftKey ? { dx: 0, dy: 0, guides: [] } : snapSides(wanted, drag.handle, others, reach, grid);
-    setLines(snap.guides);
-    setMoved({ [drag.id]: resized(drag.box, drag.handle, dx + snap.dx, dy + snap.dy, event.shiftKey) });
+    put({
+      lines: snap.guides,
+      moved: { [drag.id]: resized(drag.box, drag.handle, dx + snap.dx, dy + snap.dy, event.shiftKey) },
+    });
   };
   const release = () => {
+    const { drag, moved, turned, marquee } = now.current;
     if (drag?.kind === "marquee" && marquee)
       onPick([
         ...new Set([...drag.add, ...elements.filter((element) => inside(boxOf(element.id), marquee)).flatMap(family)]),
       ]);
-    if (drag?.kind === "turn" && turned !== null) void onTurn(drag.id, turned).catch(() => setTurned(null));
+    if (drag?.kind === "turn" && turned !== null) void onTurn(drag.id, turned).catch(() => put({ turned: null }));
     if (drag && (drag.kind === "move" || drag.kind === "size") && moved)
       void onPlace(
         drag.kind === "move" ? "Move" : "Size",
         Object.fromEntries(Object.entries(moved).map(([id, box]) => [id, shifted(box, -shift, 0)])),
-      ).catch(() => setMoved(null));
-    setDrag(null);
-    setLines([]);
-    setMarquee(null);
+      ).catch(() => put({ moved: null }));
+    put({ drag: null, lines: [], marquee: null });
   };
-  const cancel = () => {
-    setDrag(null);
-    setMoved(null);
-    setTurned(null);
-    setLines([]);
-    setMarquee(null);
-  };
+  const cancel = () => put(EMPTY);
   return {
     surface,
     boxOf,
