@@ -138,7 +138,7 @@ module App
     end
 
     def label(before)
-      return "Reference #{TileLoom::Crs::System.find(@change.target).name}" if @change.target != before["crs"]
+      return "CRS #{TileLoom::Crs::System.find(@change.target).name}" if @change.target != before["crs"]
       self.class.label((@change.operations - before.fetch("operations", [])).first&.fetch("name").to_s)
     end
 

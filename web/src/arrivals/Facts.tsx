@@ -31,7 +31,7 @@ export function Facts({
         {count(layer.count, "feature")}
         {layer.asks_columns ? "" : `, ${layer.geometry.toLowerCase()}`}
       </dd>
-      <dt>Reference</dt>
+      <dt>CRS</dt>
       <dd>{layer.reference_name ?? "not said"}</dd>
       {corners && !brief && (
         <>
