@@ -180,7 +180,7 @@ module App
         @book.index.keep(in_order)
       elsif rebuild?(before, after)
         @book.generate
-      elsif frame_size(before) != frame_size(after)
+      elsif before["layout"] != after["layout"] && frame_size(before) != frame_size(after)
         @book.fit_cells
       end
     end
@@ -235,34 +235,31 @@ module App
       raise TileLoom::Refusal.new("changes.layer_without_data", layer: unknown[0], at: "/layers") if unknown
     end
 
+    # A document as the core sees it, read once however often it is asked for.
+    def core(settings) = (@cores ||= {}.compare_by_identity)[settings] ||= Book.core(settings)
+
     # A scale bar that is changed must fit; one that another scale leaves no room for is marked on its sheet.
     def refuse_bars(before, after)
       return if before["layout"] == after["layout"]
-      known = Book.core(before).layout.elements.to_h { |element| [element.id, element.given] }
-      core = Book.core(after)
-      core
+      known = core(before).layout.elements.to_h { |element| [element.id, element.given] }
+      core(after)
         .layout
         .elements
         .grep(TileLoom::Furniture::Elements::ScaleBar)
-        .each { |bar| bar.check(core) if known[bar.id] != bar.given }
+        .each { |bar| bar.check(core(after)) if known[bar.id] != bar.given }
     end
 
     # The sentence of Weave rebuilds the index at once; a frame or data that change leave the cells where they are.
     def rebuild?(before, after) = before["index"] != after["index"]
 
-    def frame_size(settings) =
-      Book.core(settings).layout.frame_box.then { |box| [box.width.round(6), box.height.round(6)] }
+    def frame_size(settings) = core(settings).layout.frame_box.then { |box| [box.width.round(6), box.height.round(6)] }
 
     # Did the data of the study area change? (Another version of one of its layers.)
     def covers_changed?(before, after)
-      covered = Book.core(after).index.area.layers
+      covered = core(after).index.area.layers
       versions =
         [before, after].map do |settings|
-          Book
-            .core(settings)
-            .layers
-            .select { |layer| covered.include?(layer.id) }
-            .map { |layer| [layer.id, layer.version] }
+          core(settings).layers.select { |layer| covered.include?(layer.id) }.map { |layer| [layer.id, layer.version] }
         end
       versions.uniq.length > 1
     end

@@ -103,12 +103,13 @@ module App
     def outcome(before, cells)
       return undone if @change.direction != "forward"
       return before.merge("operations" => @change.operations), cells if @change.target == before["crs"]
+      document = @book.document
       carry =
         TileLoom::Index::Carry.new(
           from: TileLoom::Crs::System.find(before["crs"]),
           to: TileLoom::Crs::System.find(@change.target),
-          frame: @book.document.layout.frame_box,
-          held: @book.document.index.held
+          frame: document.layout.frame_box,
+          held: document.index.held
         )
       after =
         before.merge(

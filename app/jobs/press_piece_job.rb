@@ -62,8 +62,7 @@ module App
       rescue TileLoom::Refusal => error
         raise TileLoom::Refusal.new(
           "exports.sheet",
-          name:
-            (cell == TileLoom::Output::Press::INDEX) ? TileLoom::Compose::IndexSheetComposer::NAME : cell.name,
+          name: TileLoom::Output::Press.name_of(cell),
           trouble: error.message,
           at: error.pointer
         )

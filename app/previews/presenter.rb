@@ -49,7 +49,7 @@ module App
 
     # What is small, and may be another after any change.
     def standing(book, session)
-      layout, index = book.layout.core, TileLoom::Index::Spec.new(book.index.settings, path: "/index")
+      layout, naming = book.layout.core, book.index.core.naming
       {
         "id" => book.id,
         "revision" => book.revision,
@@ -67,8 +67,8 @@ module App
             &.reason,
         "index_state" => IndexState.new(book).to_h,
         "naming" => {
-          "kind" => index.naming.kind,
-          "example" => index.naming.example
+          "kind" => naming.kind,
+          "example" => naming.example
         }
       }
     end

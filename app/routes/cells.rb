@@ -65,11 +65,12 @@ module App
       end
 
       get "/api/books/:book_id/cells/file" do
-        cells = TileLoom::Document::CellFile.new(book.document)
+        snapshot = Snapshot.of(book)
+        cells = TileLoom::Document::CellFile.new(snapshot.document)
         file = cells.written(params["format"].to_s)
         attachment(file.name)
         content_type file.type
-        file.make(cells.features(book.index.core_cells)) { |path| File.binread(path) }
+        file.make(cells.features(snapshot.cells)) { |path| File.binread(path) }
       end
 
       post "/api/books/:book_id/cells/file" do
@@ -77,7 +78,7 @@ module App
         Dir.mktmpdir("tile-loom-cells") do |folder|
           path = File.join(folder, "cells#{File.extname(upload[:name]).downcase[/\A\.[a-z]{1,8}\z/]}")
           FileUtils.cp(upload[:tempfile].path, path)
-          file = TileLoom::Document::CellFile.new(book.document)
+          file = TileLoom::Document::CellFile.new(Book.core(book.settings))
           features = file.features_of(path)
           changes.of_cells("Cells of #{upload[:name]}") do
             book.index.keep(file.cells(features), with: IndexState.new(book).now)
@@ -91,14 +92,13 @@ module App
       # ids: of the cells in the hand.
       def alignment(ids)
         snapshot = Snapshot.of(book)
-        numbers = snapshot.cells.select { |cell| ids.include?(cell.id) }.map(&:number)
+        wanted = ids.to_set
         document = snapshot.document
-        frame = document.layout.frame_box
         TileLoom::Index::Alignment.new(
           snapshot.cells,
-          numbers,
-          size: ->(scale) { document.index.size(document.crs, frame, scale) },
-          overlap_mm: document.index.overlap_mm(frame)
+          snapshot.cells.select { |cell| wanted.include?(cell.id) }.map(&:number),
+          size: document.method(:cell_size),
+          overlap_mm: document.index.overlap_mm(document.layout.frame_box)
         )
       end
 

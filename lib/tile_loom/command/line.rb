@@ -151,7 +151,7 @@ module TileLoom
           told.lines.each { |line| say line }
         end
 
-        def name_of(cell) = (cell == Output::Press::INDEX) ? TileLoom::Compose::IndexSheetComposer::NAME : cell.name
+        def name_of(cell) = Output::Press.name_of(cell)
 
         def counted(pages, cells)
           pages.each_with_index.lazy.map do |page, index|

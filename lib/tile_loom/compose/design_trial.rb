@@ -28,7 +28,7 @@ module TileLoom
       private
 
       def fitted(cell)
-        size = @book.index.size(@book.crs, @book.layout.frame_box, cell.scale)
+        size = @book.cell_size(cell.scale)
         cell.ground.sized(*size.at(cell.ground.centre_x, cell.ground.centre_y))
       end
     end

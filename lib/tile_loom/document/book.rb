@@ -57,6 +57,9 @@ module TileLoom
         raise error.at("/crs")
       end
 
+      # The Index::CellSize of what its frame covers at a scale.
+      def cell_size(scale = index.scale) = index.size(crs, layout.frame_box, scale)
+
       # The cells of the index over the study area that the source holds.
       def cells(source) = @cells ||= generate(source).cells
 

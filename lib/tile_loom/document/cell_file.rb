@@ -8,10 +8,8 @@ module TileLoom
       COLUMNS = %w[number name row column scale rotation x y pinned].freeze
       CORNERS = "corners"
 
-      # book: a Book; title: for the name of a file.
-      def initialize(book, title: book.contents.title)
-        @book, @title = book, title
-      end
+      # book: a Book.
+      def initialize(book) = @book = book
 
       # Keys of the formats that it is written in.
       def self.formats = Data::Formats.of_cells.map(&:key)
@@ -19,7 +17,7 @@ module TileLoom
       # A Data::VectorFile to write to; Refusal for a format that is none of them.
       def written(format)
         Data::VectorFile.new(
-          "#{Starter.id_for(@title, [])}-cells",
+          "#{Starter.id_for(@book.title, [])}-cells",
           format,
           crs: @book.crs,
           among: self.class.formats,
@@ -92,7 +90,7 @@ module TileLoom
         scale = scale(values, name)
         x, y, rotation, turn = %w[x y rotation turn].map { |key| Float(values[key].to_s, exception: false) }
         x, y = middle(feature) unless x && y
-        size = @book.index.size(@book.crs, @book.layout.frame_box, scale)
+        size = @book.cell_size(scale)
         Index::Cell.new(
           number: Integer(values["number"].to_s, exception: false) || index + 1,
           name: name[0, 80],

@@ -20,6 +20,9 @@ module TileLoom
         # The same place and turn with other sides.
         def sized(width, height) = self.class.new(centre_x, centre_y, width, height, rotation_deg)
 
+        # The same elsewhere, by so much.
+        def moved(dx, dy) = self.class.new(centre_x + dx, centre_y + dy, width, height, rotation_deg)
+
         # An upright one.
         def self.of(box) = new(*box.centre, box.width, box.height, 0.0)
 

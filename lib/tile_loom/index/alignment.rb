@@ -26,16 +26,17 @@ module TileLoom
       # cells: Cells of the whole index; numbers: of those in the hand, the first of which gives the scale; size: scale
       # → CellSize; overlap_mm: [across, down] that neighbours are to have.
       def initialize(cells, numbers, size:, overlap_mm: [0.0, 0.0])
-        @held = numbers.filter_map { |number| cells.find { |cell| cell.number == number } }
+        by_number = cells.to_h { |cell| [cell.number, cell] }
+        @held = by_number.values_at(*numbers).compact
         raise Refusal.new("index.no_cell_selected") if @held.empty?
-        @beside = cells.reject { |cell| numbers.include?(cell.number) }.select { |cell| beside?(cell) }
+        @beside = by_number.except(*numbers).values.select { |cell| beside?(cell) }
         @size, @overlap_mm = size, overlap_mm
       end
 
       # From the first cell, shifted by dx and dy in ground units, to those near by; the nearest first, and of those
       # that are alike the one whose middle is nearest.
       def gaps(dx = 0.0, dy = 0.0)
-        ground = shifted(first.ground, dx, dy)
+        ground = first.ground.moved(dx, dy)
         per_mm = units_per_mm(ground)
         @beside
           .map { |cell| [cell, ground.apart(cell.ground)] }
@@ -47,7 +48,7 @@ module TileLoom
 
       # "moved by 2.0 mm east, -1.5 mm north on paper".
       def moved(dx, dy)
-        per_mm = units_per_mm(shifted(first.ground, dx, dy))
+        per_mm = units_per_mm(first.ground.moved(dx, dy))
         "moved by #{format("%.1f", dx / per_mm)} mm east, #{format("%.1f", dy / per_mm)} mm north on paper"
       end
 
@@ -94,15 +95,6 @@ module TileLoom
           .uniq
           .sort
       end
-
-      def shifted(ground, dx, dy) =
-        Geometry::TurnedRectangle.new(
-          ground.centre_x + dx,
-          ground.centre_y + dy,
-          ground.width,
-          ground.height,
-          ground.rotation_deg
-        )
 
       def units_per_mm(ground) = @size.call(first.scale).units_per_mm(ground.centre_x, ground.centre_y)
     end

@@ -98,13 +98,7 @@ module TileLoom
       end
 
       def grown(rectangle)
-        Geometry::TurnedRectangle.new(
-          rectangle.centre_x,
-          rectangle.centre_y,
-          rectangle.width * (1 + GAP),
-          rectangle.height * (1 + GAP),
-          rectangle.rotation_deg
-        ).corners
+        rectangle.sized(rectangle.width * (1 + GAP), rectangle.height * (1 + GAP)).corners
       end
 
       def parted?(first, second, turn)

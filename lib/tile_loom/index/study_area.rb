@@ -112,13 +112,7 @@ module TileLoom
 
       def drawn_in(rectangle)
         share = 1 - 2 * LEAST_REACH
-        Geometry::TurnedRectangle.new(
-          rectangle.centre_x,
-          rectangle.centre_y,
-          rectangle.width * share,
-          rectangle.height * share,
-          rectangle.rotation_deg
-        )
+        rectangle.sized(rectangle.width * share, rectangle.height * share)
       end
     end
   end

@@ -20,6 +20,9 @@ module TileLoom
         range.index? ? [INDEX, *picked] : picked
       end
 
+      # What a cell's sheet is called, or the index sheet.
+      def self.name_of(cell) = (cell == INDEX) ? Compose::IndexSheetComposer::NAME : cell.name
+
       # The Pdf::Page of a cell, or of the index sheet. told: does it bring along what it leaves out?
       def page(cell, count: @book.cells(@source).length, told: false)
         composer = composer(cell, count: count)

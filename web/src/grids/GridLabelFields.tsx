@@ -4,6 +4,7 @@ import type { GridLabels } from "../api/types";
 import { Choice } from "../fields/Choice";
 import { Colour } from "../fields/Colour";
 import { ColourBeside } from "../fields/ColourBeside";
+import { HaloField } from "../fields/HaloField";
 import { Measured } from "../fields/Measured";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
@@ -108,15 +109,7 @@ export function GridLabelFields({
             ]}
             onChoose={(families) => keep({ families })}
           />
-          <Measured
-            label="Halo, mm"
-            value={now.halo?.width_mm ?? 0}
-            least={0}
-            most={10}
-            onKeep={(width_mm) =>
-              keep({ halo: width_mm === 0 ? undefined : { colour: "#ffffff", ...now.halo, width_mm } })
-            }
-          />
+          <HaloField halo={now.halo} onKeep={(halo) => keep({ halo: halo && { colour: "#ffffff", ...halo } })} />
           {inside && (
             <Measured
               label="Gap in lines, mm"

@@ -2,6 +2,7 @@ import type { Grid } from "../api/types";
 import { Choice } from "../fields/Choice";
 import { Colour } from "../fields/Colour";
 import { ColourBeside } from "../fields/ColourBeside";
+import { HaloField } from "../fields/HaloField";
 import { Measured } from "../fields/Measured";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
@@ -116,13 +117,7 @@ export function GridLookFields({ grid, keep }: { grid: Grid; keep: (patch: Parti
           onKeep={(width_mm) => keep({ index_lines: { every, stroke: { ...grid.index_lines?.stroke, width_mm } } })}
         />
       )}
-      <Measured
-        label="Halo, mm"
-        value={grid.halo?.width_mm ?? 0}
-        least={0}
-        most={10}
-        onKeep={(width_mm) => keep({ halo: width_mm === 0 ? undefined : { ...grid.halo, width_mm } })}
-      />
+      <HaloField halo={grid.halo} onKeep={(halo) => keep({ halo })} />
       <Choice
         label="Draw order"
         wide

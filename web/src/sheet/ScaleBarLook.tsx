@@ -2,6 +2,7 @@ import { Box } from "@mui/material";
 import type { ScaleBarElement } from "../api/types";
 import { Choice } from "../fields/Choice";
 import { Colour } from "../fields/Colour";
+import { HaloField } from "../fields/HaloField";
 import { Measured } from "../fields/Measured";
 import { barStyles } from "../generated/kinds";
 import { whole } from "./kinds";
@@ -93,13 +94,7 @@ export function LookFields({ element, onKeep }: { element: ScaleBarElement; onKe
           most={50}
           onKeep={(label_gap_mm) => onKeep({ label_gap_mm })}
         />
-        <Measured
-          label="Halo, mm"
-          value={element.halo?.width_mm ?? 0}
-          least={0}
-          most={10}
-          onKeep={(width_mm) => onKeep({ halo: width_mm === 0 ? undefined : { ...element.halo, width_mm } })}
-        />
+        <HaloField halo={element.halo} onKeep={(halo) => onKeep({ halo })} />
         <Choice
           label="Backing"
           value={element.backing ? "white" : "none"}

@@ -1,0 +1,21 @@
+import type { Halo } from "../api/types";
+import { Measured } from "./Measured";
+
+// How far a halo reaches; none where it reaches nowhere.
+export function HaloField({
+  halo,
+  onKeep,
+}: {
+  halo: Halo | undefined;
+  onKeep: (halo: Halo | undefined) => Promise<unknown>;
+}) {
+  return (
+    <Measured
+      label="Halo, mm"
+      value={halo?.width_mm ?? 0}
+      least={0}
+      most={10}
+      onKeep={(width_mm) => onKeep(width_mm === 0 ? undefined : { ...halo, width_mm })}
+    />
+  );
+}
