@@ -54,14 +54,13 @@ export function BorderFields({
         />
       )}
       {kind !== "plain" && (
-        <Box sx={{ gridColumn: "1 / -1", display: "grid" }}>
-          <Choice
-            label="Steps of"
-            value={steps}
-            choices={[...grids.map((grid) => [grid.id, grid.title ?? grid.id] as const), ["even", "even length"]]}
-            onChoose={(chosen) => keep({ steps: chosen === "even" ? { mm: 20 } : { grid: chosen } })}
-          />
-        </Box>
+        <Choice
+          wide
+          label="Steps of"
+          value={steps}
+          choices={[...grids.map((grid) => [grid.id, grid.title ?? grid.id] as const), ["even", "even length"]]}
+          onChoose={(chosen) => keep({ steps: chosen === "even" ? { mm: 20 } : { grid: chosen } })}
+        />
       )}
       {kind !== "plain" && steps === "even" && (
         <Measured

@@ -2,10 +2,11 @@ import { Box, ButtonBase } from "@mui/material";
 import { useQuery } from "@tanstack/react-query";
 import { get } from "../api/client";
 import type { Drawing, ElementOf } from "../api/types";
-import { Heading } from "../frame/Card";
-import { Field } from "../fields/Field";
 import { Choice } from "../fields/Choice";
 import { Colour } from "../fields/Colour";
+import { ColourBeside } from "../fields/ColourBeside";
+import { Field } from "../fields/Field";
+import { Heading } from "../frame/Card";
 import { Told } from "./Told";
 import { whole } from "./kinds";
 
@@ -69,41 +70,37 @@ export function NorthArrowFields({
           </ButtonBase>
         ))}
       </Box>
-      <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
-        <Colour label="Colour of the arrow" value={shown.colour} onKeep={(colour) => onKeep({ colour })} />
-        <Box
-          sx={{ flex: 1, minWidth: 0, display: "grid", gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr)", gap: 1 }}
-        >
-          <Choice
-            label="Points to"
-            value={shown.north}
-            choices={[
-              ["grid", "grid north"],
-              ["true", "true north"],
-              ["magnetic", "magnetic"],
-            ]}
-            onChoose={(north) => onKeep({ north })}
-          />
-          <Choice
-            label="At"
-            value={element.at === "here" ? "here" : "frame"}
-            choices={[
-              ["frame", "middle"],
-              ["here", "beside it"],
-            ]}
-            onChoose={(at) => onKeep({ at: at === "here" ? "here" : undefined })}
-          />
-          <Box sx={{ gridColumn: "1 / -1", display: "grid" }}>
-            <Choice
-              label="Letter"
-              value={known ? letter : "own"}
-              choices={[...LETTERS, ...(known ? [] : [["own", "own"] as const])]}
-              onChoose={(mark) => onKeep({ letter: mark })}
-            />
-          </Box>
-          <Field label="Own letters" value={letter} onKeep={(text) => onKeep({ letter: text.trim() })} />
-        </Box>
-      </Box>
+      <ColourBeside
+        colour={<Colour label="Colour of the arrow" value={shown.colour} onKeep={(colour) => onKeep({ colour })} />}
+      >
+        <Choice
+          label="Points to"
+          value={shown.north}
+          choices={[
+            ["grid", "grid north"],
+            ["true", "true north"],
+            ["magnetic", "magnetic"],
+          ]}
+          onChoose={(north) => onKeep({ north })}
+        />
+        <Choice
+          label="At"
+          value={element.at === "here" ? "here" : "frame"}
+          choices={[
+            ["frame", "middle"],
+            ["here", "beside it"],
+          ]}
+          onChoose={(at) => onKeep({ at: at === "here" ? "here" : undefined })}
+        />
+        <Choice
+          label="Letter"
+          wide
+          value={known ? letter : "own"}
+          choices={[...LETTERS, ...(known ? [] : [["own", "own"] as const])]}
+          onChoose={(mark) => onKeep({ letter: mark })}
+        />
+        <Field label="Own letters" value={letter} onKeep={(text) => onKeep({ letter: text.trim() })} />
+      </ColourBeside>
     </>
   );
 }

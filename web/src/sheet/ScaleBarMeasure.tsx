@@ -19,12 +19,14 @@ export function MeasureFields({ element, onKeep }: { element: ScaleBarElement; o
     <Box sx={GRID}>
       <Choice
         label="Of the frame"
+        wide
         value={element.frame ?? own?.id ?? ""}
         choices={frames.map((known) => [known.id, titleOf(known)] as const)}
         onChoose={(frame) => onKeep({ frame: frame === own?.id ? undefined : frame })}
       />
       <Choice
         label="Scale"
+        wide
         value={shown.measured}
         choices={[
           ["level", "on the ellipsoid"],
