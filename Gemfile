@@ -13,6 +13,7 @@ gem "rubyzip", "~> 2.3"
 gem "thor", "~> 1.3"
 gem "ttfunk", "~> 1.8"
 gem "zeitwerk", "~> 2.6"
+gem "zip_kit", "~> 6.3"
 
 # Application
 gem "activerecord", "~> 7.2.0"

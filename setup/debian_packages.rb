@@ -12,6 +12,7 @@ module Setup
       proj-bin
       libgeos-c1v5
       libharfbuzz0b
+      libharfbuzz-subset0
       libfribidi0
       libvips42
       gdal-bin

@@ -59,11 +59,12 @@ module TileLoom
       end
 
       # Its pixels for print: [samples of the colours, how many colours, samples of the opacity or nil], a
-      # byte each, row by row.
-      def samples
+      # byte each, row by row. profile: an IccProfile of a press in whose colours they are to be.
+      def samples(profile: nil)
         picture = image.colourspace((image.bands < 3) ? :"b-w" : :srgb).cast(:uchar)
         alpha = picture.has_alpha? ? picture[picture.bands - 1] : nil
         colours = alpha ? picture.extract_band(0, n: picture.bands - 1) : picture
+        colours = profile.device(colours.colourspace(:srgb)) if profile
         [colours.write_to_memory, colours.bands, alpha&.write_to_memory]
       end
 
@@ -76,6 +77,16 @@ module TileLoom
         small = Vips::Image.thumbnail_buffer(@bytes, most, height: most)
         self.class.new(
           small.has_alpha? ? small.pngsave_buffer(strip: true) : small.jpegsave_buffer(Q: 80, strip: true),
+          name: @name
+        )
+      end
+
+      # The same picture of so many pixels a row.
+      def of_width(width)
+        small = Vips::Image.thumbnail_buffer(@bytes, width, height: 1_000_000, size: :down)
+        jpeg = media == "image/jpeg" && !small.has_alpha?
+        self.class.new(
+          jpeg ? small.jpegsave_buffer(Q: 92, strip: true) : small.pngsave_buffer(strip: true),
           name: @name
         )
       end

@@ -23,19 +23,48 @@ module TileLoom
           refuse(Document::Check.new(book.document.settings, enclosures: book.document.enclosures).findings)
           source = book.source { |title| progress "Reading #{title}" }
           all = book.document.cells(source)
-          press = Output::Press.new(book: book.document, source: source)
+          press = Output::Press.new(book: book.document, source: source, order: order_of_sheets)
           demand_asked(all, book.document, source)
-          cells = press.pick(options[:sheets].to_s, all)
+          cells = press.picked
           pages =
             Output::Parallel
               .new(processes: options[:processes])
               .map(cells) { |cell| press.page(cell, count: all.length, told: true) }
-          press.bind(counted(pages, cells), options[:out])
+          press.order.form.bind(press, counted(pages, cells), options[:out])
           tell_of_book(book, source)
           report(
             "#{cells.length} #{(cells.length == 1) ? "sheet" : "sheets"} in #{options[:out]}",
             {"file" => options[:out], "sheets" => cells.length}
           )
+        end
+      end
+
+      desc "export BOOK.json --as FORM --out FOLDER",
+        "hand a book on in one of its forms: #{Output::Forms.keys.join(", ")}"
+      option :as, desc: "the form; its parts as --set format=jpeg pdf.tagged=true"
+      option :set, type: :array, default: [], desc: "parts of the form"
+      option :preset, desc: "one of the book’s own orders, by its name"
+      option :out, required: true, desc: "the folder to write into, or a file that ends in .zip"
+      option :sheets, desc: "which sheets, such as 1-3,7; all of them where nothing is said"
+      option :ppi, type: :numeric, desc: "pixels an inch"
+      option :name, desc: "live text that files are named by"
+      option :password_file, desc: "a file whose first line is the password that opens what is exported"
+      option :processes, type: :numeric, default: 1, desc: "how many processes draw at once"
+      option :json, type: :boolean, default: false, desc: "what was done and what is to be told, as JSON"
+      def export(path)
+        guarded do
+          book = Document::Folio.read(path)
+          refuse(Document::Check.new(book.document.settings, enclosures: book.document.enclosures).findings)
+          source = book.source { |title| progress "Reading #{title}" }
+          press = Output::Press.new(book: book.document, source: source, order: Asked.new(options, book.document).order)
+          demand_asked(press.cells, book.document, source)
+          press.check
+          told.add(Output::Plan.new(press, workers: options[:processes]).told)
+          done = Export.new(press, options) { |text| progress text }.run
+          done.told.each { |sheet, sentences| told.add(sentences, sheet: sheet) }
+          tell_of_book(book, source)
+          report(done.sentence, done.to_h)
+          exit 1 if done.missing.any?
         end
       end
 
@@ -94,6 +123,8 @@ module TileLoom
         end
 
         def told = @told ||= Told.new
+
+        def order_of_sheets = Output::Order.new({"sheets" => options[:sheets].to_s})
 
         # Data far from where the reference is made for, or a scale that is none for the ground, may make tens of
         # thousands of sheets.

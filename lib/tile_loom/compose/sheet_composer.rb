@@ -7,6 +7,7 @@ module TileLoom
       attr_reader :book, :source, :cell, :count
 
       # source: where features come from (see Data::MemorySource); count: sheets in the book;
+      # things: {layer id → names of the attributes that its features carry in the drawing};
       # tolerance_mm: coarser, and names: false, for small pictures; parts: keeps parts of the drawing by a key of all
       # that they are drawn from but the data (fetch(key) { part }), or nil.
       def initialize(
@@ -16,16 +17,18 @@ module TileLoom
         count:,
         tolerance_mm: View::GroundDrawing::TOLERANCE_MM,
         names: true,
-        parts: nil
+        parts: nil,
+        things: {}
       )
-        @book, @source, @cell, @count, @tolerance_mm, @names, @parts =
+        @book, @source, @cell, @count, @tolerance_mm, @names, @parts, @things =
           book,
           source,
           cell,
           count,
           tolerance_mm,
           names,
-          parts
+          parts,
+          things
       end
 
       # A part of the drawing that may have been worked out for another composer. key: what makes it this part.
@@ -67,7 +70,7 @@ module TileLoom
             width_mm: page.width_mm,
             height_mm: page.height_mm,
             nodes: layout.elements.map { |element| element.draw(self) },
-            viewports: [viewport].compact,
+            viewports: viewports,
             title: title,
             bleed_mm: page.bleed_mm,
             trim_marks: page.trim_marks?
@@ -88,7 +91,8 @@ module TileLoom
             source: source,
             view: view,
             tolerance_mm: @tolerance_mm,
-            names: @names
+            names: @names,
+            things: @things
           ).drawn
         end
       end
@@ -185,8 +189,11 @@ module TileLoom
 
       def texts = layout.elements.select { |element| element.text? && !element.hidden? }
 
+      # Of all frames of the page.
+      def viewports = layout.elements.flat_map { |element| element.views(self) }.filter_map { |view| viewport(view) }
+
       # nil where a corner of the frame lies beyond the earth, as in a view of the globe.
-      def viewport
+      def viewport(view)
         order = view.ground.corners.each_slice(2).to_a.values_at(0, 3, 2, 1)
         lonlat = view.to_geographic.forward(order.flatten)
         return nil unless lonlat.all?(&:finite?)

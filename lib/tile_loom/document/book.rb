@@ -31,7 +31,20 @@ module TileLoom
 
       extend Forwardable
 
-      def_delegators :contents, :title, :subtitle, :author, :subject, :edition, :source, :date, :layers, :layout, :index
+      def_delegators :contents,
+        :title,
+        :subtitle,
+        :author,
+        :subject,
+        :edition,
+        :source,
+        :date,
+        :layers,
+        :layout,
+        :index,
+        :palette,
+        :orders,
+        :language
 
       # The design of the index sheet, or nil where the book has none.
       def index_layout = contents.index_layout

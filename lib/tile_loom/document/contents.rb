@@ -58,6 +58,18 @@ module TileLoom
         list(Assets::Enclosure.type, most: 200),
         default: [],
         about: "The book's own pictures, PNG or JPEG."
+      part :palette,
+        list(Symbology::Ink.type, most: 200),
+        default: [],
+        about: "Colours that files for a printing press carry as they are to be printed."
+      part :orders,
+        list(Output::Order.type, most: 100),
+        default: [],
+        about: "Ways in which the book is handed on, each under a name."
+      part :language,
+        text(pattern: "^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$"),
+        default: "en",
+        about: "Of its texts (RFC 5646), for those who have it read out."
       part :layout, Layout::Layout.type, required: true, about: "The page of every cell."
       part :index_layout,
         Layout::Layout.type,

@@ -101,8 +101,14 @@ module TileLoom
         box = box(sheet.page)
         nodes = nodes(sheet, box)
         nodes = Scene::Turn.new(rotation_deg, *box.centre).nodes(nodes) unless rotation_deg.zero?
-        Scene::Group.new(children: nodes, name: "#{kind} #{id}")
+        Scene::Group.new(children: nodes, name: "#{kind} #{id}", tag: tag(sheet, box))
       end
+
+      # What it says to those who do not see the page: a sentence or two in words; nil for what only adorns it.
+      def spoken(_sheet) = nil
+
+      # The views of ground that it shows on a sheet, each in its frame: View::FrameView.
+      def views(_sheet) = []
 
       # What of it a sheet does not show for want of room, in sentences.
       def left_out(_sheet) = []
@@ -123,6 +129,12 @@ module TileLoom
       def check_drawings = nil
 
       private
+
+      # A Scene::Tag, or nil.
+      def tag(sheet, box)
+        words = spoken(sheet)
+        words && Scene::Tag.new(role: :figure, words: words, place: [box.min_x, box.min_y])
+      end
 
       # An area with a line round it, in the fill and the stroke (nil for none), its corners rounded by a radius in mm.
       def panel(box, fill, stroke, corner_mm = 0.0) = painted([outline(box, corner_mm)], fill, stroke)

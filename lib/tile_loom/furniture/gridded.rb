@@ -25,13 +25,22 @@ module TileLoom
         surround(view, sheet).drawn.flat_map { |entry| CoordinateGrid::Words.new(entry, view).losses }
       end
 
+      def views(sheet) = hidden? ? [] : [view_on(sheet)]
+
+      # The titles of the layers that it shows, to be read out.
+      def shown_in_words(sheet)
+        shown = shown_rules(sheet)
+        titles = sheet.book.layers.select { |layer| layer.rules.any? { |rule| shown.include?(rule) } }.map(&:title)
+        titles.empty? ? "" : ", showing #{titles.reverse.join(", ")}"
+      end
+
       # The CoordinateGrid::Surround of the frame on a sheet; grids: others to try, or the frame's own; endless: as if
-      # the paper had no end.
-      def surround(view, sheet, grids: self.grids, endless: false)
+      # the paper had no end; bordered: with its border?
+      def surround(view, sheet, grids: self.grids, endless: false, bordered: true)
         CoordinateGrid::Surround.new(
           view: view,
           grids: grids,
-          border: border,
+          border: bordered ? border : nil,
           paper: endless ? nil : Geometry::Box.new(0, 0, sheet.page.width_mm, sheet.page.height_mm),
           like: sheet.nominal_view
         )

@@ -2,12 +2,12 @@
 
 module TileLoom
   module Output
-    # Draws pages in several processes of this machine, in order. Each process takes every n-th item
-    # and sends its pages through a pipe, so that no more than a few wait in memory.
+    # Works in several processes of this machine, in order. Each process takes every n-th item and sends what it made
+    # through a pipe, so that no more than a few wait in memory.
     class Parallel
       def initialize(processes: 1) = @processes = processes.to_i.clamp(1, 16)
 
-      # A lazy enumerator of what the block gives for each item: Pdf::Page.
+      # A lazy enumerator of what the block gives for each item.
       def map(items, &block)
         return items.each.lazy.map(&block) if @processes == 1 || items.length < 2
         Enumerator.new { |found| run(items, block) { |page| found << page } }
@@ -17,12 +17,7 @@ module TileLoom
 
       def run(items, block)
         pipes = Array.new([@processes, items.length].min) { |index| spawn_share(items, index, block) }
-        items.each_index do |index|
-          yield(
-            Pdf::Page.read(pipes[index % pipes.length][0]) ||
-              raise(Failure.new("output.process_stopped", index: index + 1))
-          )
-        end
+        items.each_index { |index| yield taken(pipes[index % pipes.length][0], index) }
       ensure
         pipes&.each do |reader, pid|
           reader.close
@@ -30,12 +25,21 @@ module TileLoom
         end
       end
 
+      # The pipe's other end is a process of ours.
+      def taken(pipe, index)
+        Marshal.load(pipe) # standard:disable Security/MarshalLoad
+      rescue EOFError, TypeError
+        raise Failure.new("output.process_stopped", index: index + 1)
+      end
+
       def spawn_share(items, share, block)
         reader, writer = IO.pipe(binmode: true)
         pid =
           fork do
             reader.close
-            items.each_with_index { |item, index| writer.write(block.call(item).dump) if index % @processes == share }
+            items.each_with_index do |item, index|
+              Marshal.dump(block.call(item), writer) if index % @processes == share
+            end
           rescue Errno::EPIPE
             nil
           ensure

@@ -1,17 +1,25 @@
 # frozen_string_literal: true
 
+require "date"
 require "fileutils"
 
 module TileLoom
   module Output
-    # Prints sheets of a book: pages one by one, and files that appear only when whole.
+    # Makes what an order asks for of a book: which sheets, their pages, the names of the files, and files that appear
+    # only when whole.
     class Press
-      def initialize(book:, source:)
-        @book, @source = book, source
+      attr_reader :book, :source, :order, :today
+
+      # order: an Order; cells: of the index, where they are known; today: the date of files that must have one where
+      # the book has none.
+      def initialize(book:, source:, order: Order.plain, cells: nil, today: Date.today)
+        @book, @source, @order, @cells, @today = book, source, order, cells, today
       end
 
-      # Stands for the index sheet among the cells to print.
-      INDEX = :index
+      # Stands for the index sheet among the cells to print; for all of the book, and for its ground.
+      INDEX, BOOK, GROUND = :index, :book, :ground
+
+      def cells = @cells ||= @book.cells(@source)
 
       # What a range of sheets comes to, in the order of the pages: INDEX and cells. text: as Range reads it.
       def pick(text, cells)
@@ -20,39 +28,121 @@ module TileLoom
         range.index? ? [INDEX, *picked] : picked
       end
 
+      # What the order's range and condition come to. Refusal where that is nothing.
+      def picked
+        @picked ||=
+          begin
+            found = pick(@order.sheets, cells)
+            found = found.select { |item| meets?(item) } if @order.where
+            raise Refusal.new("output.no_sheet_meets", at: "/where") if found.empty?
+            found
+          end
+      end
+
+      # What of the range was read as a name or a number, in sentences.
+      def readings = Range.new(@order.sheets, index: !@book.index_layout.nil?).readings(cells)
+
+      # What the order makes files of: sheets, or the one thing that its form is about.
+      def items = @items ||= @order.form.items(self)
+
+      # {item → name of its file}; BOOK for a form that is one file.
+      def names = file_names.to_h
+
+      def file_names = @file_names ||= FileNames.new(self)
+
+      # {number → name} of the sheets.
+      def sheets = picked.to_h { |item| [number_of(item), self.class.name_of(item)] }
+
+      # Refuses what cannot be made.
+      def check
+        @order.form.check(self)
+        items
+        names
+        self
+      end
+
       # What a cell's sheet is called, or the index sheet.
-      def self.name_of(cell) = (cell == INDEX) ? Compose::IndexSheetComposer::NAME : cell.name
+      def self.name_of(cell)
+        return Compose::IndexSheetComposer::NAME if cell == INDEX
+        cell.is_a?(Symbol) ? "the #{cell}" : cell.name
+      end
+
+      # 0 for the index sheet.
+      def number_of(item) = (item == INDEX) ? Scene::Link::INDEX_SHEET : item.number
 
       # The Pdf::Page of a cell, or of the index sheet. told: does it bring along what it leaves out?
-      def page(cell, count: @book.cells(@source).length, told: false)
+      def page(cell, count: cells.length, told: false)
         composer = composer(cell, count: count)
-        Pdf::Page.of(composer.drawing, told: told ? composer.left_out : [])
+        manner = @order.form.manner
+        Pdf::Page.of(
+          composer.drawing,
+          told: told ? composer.left_out : [],
+          sheet: number_of(cell),
+          name: self.class.name_of(cell),
+          part: part_of(cell),
+          georeferenced: manner.georeferenced?,
+          inks: inks(manner),
+          tagged: manner.tagged?,
+          switchable: manner.switchable?,
+          ppi: @order.ppi
+        )
       end
+
+      # Writes pages into one file, as the form binds them. Refusal when the place cannot be written.
+      def bind(pages, file, secrets: nil) = @order.form.bind(self, pages, file, secrets: secrets)
 
       # The composer of a cell's sheet, or of the index sheet; count: of the sheets.
-      def composer(cell, count: @book.cells(@source).length)
-        return TileLoom::Compose::IndexSheetComposer.new(book: @book, source: @source, count: count) if cell == INDEX
-        TileLoom::Compose::SheetComposer.new(book: @book, source: @source, cell: cell, count: count)
+      def composer(cell, count: cells.length)
+        things = @order.form.manner.object_data.to_h { |entry| [entry.layer, entry.fields || []] }
+        if cell == INDEX
+          return Compose::IndexSheetComposer.new(book: @book, source: @source, count: count, things: things)
+        end
+        Compose::SheetComposer.new(book: @book, source: @source, cell: cell, count: count, things: things)
       end
 
-      # Writes the pages that the enumerable gives into the file, aside first, then renamed.
-      # Refusal when the place cannot be written.
-      def bind(pages, file)
-        self
-          .class
-          .aside(file) do |io|
-            writer =
-              Pdf::Writer.new(
-                io,
-                title: @book.title,
-                author: @book.author,
-                subject: @book.subject,
-                date: @book.parsed_date,
-                faces: @book.faces,
-                pictures: @book.pictures.method(:of_content)
-              )
-            pages.each { |page| writer.add(page) }
-            writer.close
+      # The Artwork::IccProfile of the printing press.
+      def profile = Artwork::IccProfile.shipped("coated")
+
+      # Live text of a file's name. counter: of the file, from 1.
+      def live_name(item, pattern, counter)
+        text = Compose::LiveText.new(pattern, path: "/file_name")
+        own = FileValues.new(self, item, counter)
+        text.fill(own.to_h)
+      rescue Refusal => error
+        raise unless error.code == "live_text.unknown_value" && item.respond_to?(:number)
+        text.fill(
+          composer(item)
+            .values
+            .merge(own.to_h) { |_, full, light| (full.is_a?(Hash) && light.is_a?(Hash)) ? full.merge(light) : light }
+        )
+      end
+
+      # What came of an item: a page or the names of its files, or the sentence that says why there is none.
+      Outcome = Struct.new(:item, :made, :trouble)
+
+      # Does the block's work for an item; what cannot be printed is said with the sheet on which it is, and does not
+      # keep the others from it.
+      def attempt(item)
+        Outcome.new(item, yield, nil)
+      rescue Refusal => error
+        Outcome.new(item, nil, error.message)
+      end
+
+      # What one of the items takes: a page drawn for it.
+      Sample = Struct.new(:item, :bytes, :seconds)
+
+      # Of the item in the middle; nil where there is no sheet among them.
+      def sample(items)
+        item =
+          items.reject { |one| one.is_a?(Symbol) }.then { |list| list[list.length / 2] } ||
+          items.find { |one| one == INDEX }
+        item &&
+          (@samples ||= {})[item] ||= begin
+            # What is worked out once for all sheets is not counted for each.
+            page(item)
+            before = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+            bytes = page(item).dump.bytesize
+            Sample.new(item, bytes, Process.clock_gettime(Process::CLOCK_MONOTONIC) - before)
           end
       end
 
@@ -80,6 +170,36 @@ module TileLoom
       ensure
         FileUtils.rm_f(temporary) if temporary
       end
+
+      private
+
+      def inks(manner) =
+        @inks ||= manner.press? ? Pdf::Inks.new(palette: @book.palette, profile: profile) : Pdf::Inks.new
+
+      CHUNK = 25
+
+      # The rows of a grid; of other indexes so many sheets together.
+      def part_of(cell)
+        return nil if cell == INDEX
+        return "Row #{cell.row + 1}" if @book.index.kind == "grid"
+        "Sheets #{(cell.number - 1) / CHUNK * CHUNK + 1} and on"
+      end
+
+      # The index sheet meets no condition on sheets.
+      def meets?(item) =
+        item != INDEX &&
+          @order.where.match?(
+            Compose::ShownFeature
+              .new(@book.index.area, @source, item)
+              .attributes
+              .merge(
+                "sheet.name" => item.name,
+                "sheet.number" => item.number,
+                "sheet.row" => item.row + 1,
+                "sheet.column" => Index::Naming.letters(item.column),
+                "sheet.scale" => item.scale
+              )
+          )
     end
   end
 end

@@ -36,7 +36,28 @@ module TileLoom
         cells.select { |cell| numbers.include?(cell.number) }
       end
 
+      # For what each part that is a number was taken, in sentences.
+      def readings(cells)
+        return [] if all?
+        parts
+          .flat_map { |part| meant(part, cells).any? ? [part] : part.split("-", 2).map(&:strip) }
+          .uniq
+          .filter_map { |name| reading(name, cells) }
+      end
+
       private
+
+      def reading(name, cells)
+        found = meant(name, cells)
+        return nil unless name.match?(/\d/) && found.values.uniq.length == 1
+        cell = cells.find { |known| known.number == found.values.first }
+        return nil if cell.name == cell.number.to_s
+        if found.key?(:name)
+          "“#{name}” is the sheet of that name, number #{cell.number}."
+        else
+          "“#{name}” is number #{cell.number}, sheet #{cell.name}."
+        end
+      end
 
       def all? = @text.empty? || @text.casecmp?("all")
 

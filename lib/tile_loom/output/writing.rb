@@ -3,9 +3,14 @@
 module TileLoom
   module Output
     # What the forms of output have in common: each part of a scene goes to the method that is called after it (path,
-    # text, image, group).
+    # text, image, group, link, thing).
     module Writing
       private
+
+      # Where the form knows no links, and no data of features.
+      def link(_node) = nil
+
+      def thing(_node) = nil
 
       def write(node)
         case node
@@ -17,6 +22,10 @@ module TileLoom
           image(node)
         when Scene::Group
           group(node)
+        when Scene::Link
+          link(node)
+        when Scene::Thing
+          thing(node)
         end
       end
     end

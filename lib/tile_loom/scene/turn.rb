@@ -16,8 +16,10 @@ module TileLoom
 
       def node(node)
         case node
-        when Path
+        when Path, Thing
           node.with(runs: node.runs.map { |run| @map.map(run) })
+        when Link
+          node.with(ring: @map.map(node.ring))
         when Text, Image
           placed(node)
         when Group

@@ -67,6 +67,12 @@ module TileLoom
       # Arabic letters as they look at a place in a word (Unicode's presentation forms).
       SHAPED = [0xFB50..0xFDFF, 0xFE70..0xFEFF].freeze
 
+      # See Shaper#outline.
+      def outline(glyph) = (@outlines ||= {})[glyph] ||= shaper.outline(glyph)
+
+      # A font file of the characters alone, with what they are shaped by.
+      def subset(characters) = Subset.of(bytes, characters)
+
       def shows?(string) = string.each_codepoint.all? { |codepoint| codepoint < 32 || glyph(codepoint) != 0 }
 
       def units_per_em = @units_per_em ||= font.header.units_per_em.to_f

@@ -44,6 +44,19 @@ module TileLoom
         attach_function :hb_shape, %i[pointer pointer pointer uint], :void
         attach_function :hb_buffer_get_glyph_infos, %i[pointer pointer], :pointer
         attach_function :hb_buffer_get_glyph_positions, %i[pointer pointer], :pointer
+
+        # Outlines of glyphs: hb_draw_funcs_t and what it calls, with places in font units.
+        callback :to_place, %i[pointer pointer pointer float float pointer], :void
+        callback :to_curve, %i[pointer pointer pointer float float float float pointer], :void
+        callback :to_cubic, %i[pointer pointer pointer float float float float float float pointer], :void
+        callback :to_close, %i[pointer pointer pointer pointer], :void
+        attach_function :hb_draw_funcs_create, [], :pointer
+        attach_function :hb_draw_funcs_set_move_to_func, %i[pointer to_place pointer pointer], :void
+        attach_function :hb_draw_funcs_set_line_to_func, %i[pointer to_place pointer pointer], :void
+        attach_function :hb_draw_funcs_set_quadratic_to_func, %i[pointer to_curve pointer pointer], :void
+        attach_function :hb_draw_funcs_set_cubic_to_func, %i[pointer to_cubic pointer pointer], :void
+        attach_function :hb_draw_funcs_set_close_path_func, %i[pointer to_close pointer pointer], :void
+        attach_function :hb_font_get_glyph_shape, %i[pointer uint32 pointer pointer], :void
       end
 
       # glyph: its number in the face; advance, and by how much it is off its place to the right and up: in font units;
@@ -85,7 +98,36 @@ module TileLoom
         LOCK.synchronize { shaped(string.encode(Encoding::UTF_8), start, length, rtl, script) }
       end
 
+      # The outline of a glyph: a list of [:move | :line | :quadratic | :cubic | :close, coordinates in font units, y up].
+      def outline(glyph)
+        LOCK.synchronize do
+          @outline = []
+          Library.hb_font_get_glyph_shape(@font, glyph, pens, nil)
+          @outline
+        end
+      end
+
       private
+
+      # hb_draw_funcs_t that writes down what it is called with; its functions stay as long as the shaper does.
+      def pens
+        @pens ||=
+          begin
+            @functions = {
+              move: ->(_, _, _, *to, _) { @outline << [:move, to] },
+              line: ->(_, _, _, *to, _) { @outline << [:line, to] },
+              quadratic: ->(_, _, _, *to, _) { @outline << [:quadratic, to] },
+              cubic: ->(_, _, _, *to, _) { @outline << [:cubic, to] },
+              close: ->(*) { @outline << [:close, []] }
+            }
+            Library.hb_draw_funcs_create.tap do |functions|
+              @functions.each do |name, function|
+                ending = (name == :close) ? "close_path" : "#{name}_to"
+                Library.public_send(:"hb_draw_funcs_set_#{ending}_func", functions, function, nil, nil)
+              end
+            end
+          end
+      end
 
       def shaped(text, start, length, rtl, script)
         bytes = FFI::MemoryPointer.new(:char, text.bytesize).put_bytes(0, text.b)

@@ -11,8 +11,19 @@ module TileLoom
 
       # coarse_mm: what is smaller is not looked at, so that coarser geometry will do (a map on the screen);
       # tolerance_mm: how far a simplified line may leave the true one on paper; seen_scale: the scale at
-      # which it is looked at, where that is not the view's own (a drawing that is shown smaller).
-      def initialize(layers:, source:, view:, tolerance_mm: TOLERANCE_MM, names: true, seen_scale: nil, coarse_mm: nil)
+      # which it is looked at, where that is not the view's own (a drawing that is shown smaller); things: {layer id →
+      # names of the attributes that its features carry in the drawing}.
+      def initialize(
+        layers:,
+        source:,
+        view:,
+        tolerance_mm: TOLERANCE_MM,
+        names: true,
+        seen_scale: nil,
+        coarse_mm: nil,
+        things: {}
+      )
+        @things = things
         @detail = coarse_mm && coarse_mm * view.units_per_mm
         @source, @view, @tolerance_mm, @names = source, view, tolerance_mm, names
         @layers =
@@ -59,7 +70,8 @@ module TileLoom
               layer: layer,
               features: @source.features(layer.id, reach(layer), detail: @detail),
               view: view,
-              tolerance_mm: @tolerance_mm
+              tolerance_mm: @tolerance_mm,
+              fields: @things[layer.id]
             )
           end
       end

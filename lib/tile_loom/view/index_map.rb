@@ -39,7 +39,11 @@ module TileLoom
 
       # Scene nodes, clipped to the box.
       def nodes =
-        @cells.empty? ? [] : [ground, Scene::Group.new(children: [*here, outlines, *names], clip: @box, name: "cells")]
+        if @cells.empty?
+          []
+        else
+          [ground, Scene::Group.new(children: [*here, outlines, *names, *links], clip: @box, name: "cells")]
+        end
 
       # A FrameView of the box.
       def view
@@ -106,6 +110,17 @@ module TileLoom
           )
         ]
       end
+
+      # Cells that a finger can meet lead to their sheets.
+      def links =
+        @cells.filter_map do |cell|
+          ring = ring(cell)
+          box = Geometry::Box.around(ring)
+          next if [box.width, box.height].min < LEAST_LINK_MM || cell == @here
+          Scene::Link.new(ring: ring, sheet: cell.number, words: "Sheet #{cell.name}")
+        end
+
+      LEAST_LINK_MM = 1.5
 
       # Names only where they are smaller than their cells.
       def names

@@ -7,8 +7,10 @@ module TileLoom
     class LayerDrawing
       attr_reader :layer, :features, :view
 
-      def initialize(layer:, features:, view:, tolerance_mm:)
-        @layer, @features, @view = layer, features, view
+      # fields: names of the attributes that its features carry in the drawing; nil where they carry none, all where it
+      # is empty.
+      def initialize(layer:, features:, view:, tolerance_mm:, fields: nil)
+        @layer, @features, @view, @fields = layer, features, view, fields
         @tolerance = tolerance_mm * view.units_per_mm
         @window = view.ground.box.grow((layer.reach_mm + 1.0) * view.units_per_mm)
       end
@@ -29,6 +31,7 @@ module TileLoom
             next if rules.empty?
             runs = page_runs(feature)
             next if runs.empty?
+            things.concat(things_of(feature, runs)) if @fields
             rules.each { |rule| gather(runs, found[rule] ||= Gathered.new([], [], [])) }
           end
       end
@@ -56,10 +59,27 @@ module TileLoom
       end
 
       def painted
-        layer.rules.flat_map do |rule|
-          parts = gathered[rule]
-          parts ? rule.symbol.nodes(points: parts.points, lines: parts.lines, rings: parts.rings) : []
-        end
+        drawn =
+          layer.rules.flat_map do |rule|
+            parts = gathered[rule]
+            parts ? rule.symbol.nodes(points: parts.points, lines: parts.lines, rings: parts.rings) : []
+          end
+        drawn + things
+      end
+
+      def things = @things ||= []
+
+      SHAPES = {Geometry::Wkb::POINT => :point, Geometry::Wkb::LINE => :line}.freeze
+
+      # A Scene::Thing for each kind of shape that a feature has here.
+      def things_of(feature, runs)
+        properties = @fields.empty? ? feature.attributes : feature.attributes.slice(*@fields)
+        title = properties.values.grep(String).first || "#{layer.title} #{feature.id}"
+        runs
+          .group_by { |kind, _| SHAPES.fetch(kind, :area) }
+          .map do |shape, list|
+            Scene::Thing.new(runs: list.map(&:last), shape: shape, title: title, properties: properties)
+          end
       end
     end
   end

@@ -7,6 +7,8 @@ module TileLoom
       # How far the name stands from the line, and what it keeps from the ends.
       DISTANCE_MM = 0.8
       HALO_MM = 0.5
+      # Of the link round it.
+      ROOM_MM = 1.0
 
       # line: a Index::MatchLine; view: a FrameView; stroke: a Scene::Stroke.
       def initialize(line, view, stroke:, face:, size_pt:)
@@ -39,7 +41,7 @@ module TileLoom
         drop = (side == 1) ? DISTANCE_MM + @face.cap_height_mm(@size_pt) : -DISTANCE_MM
         x = (x1 + x2) / 2 - along[0] * width / 2 - along[1] * drop
         y = (y1 + y2) / 2 - along[1] * width / 2 + along[0] * drop
-        [
+        text =
           Scene::Text.new(
             x: x,
             y: y,
@@ -50,7 +52,18 @@ module TileLoom
             rotation_deg: Math.atan2(along[1], along[0]) * 180 / Math::PI,
             halo: Scene::Stroke.new(colour: "#fffdf6", width_mm: HALO_MM)
           )
-        ]
+        [text, link(text, width)]
+      end
+
+      # Round the name and up to the line, as wide as a fingertip needs it at least.
+      def link(text, width)
+        height = @face.cap_height_mm(@size_pt)
+        box = Geometry::Box.new(text.x, text.y - height, text.x + width, text.y).grow(ROOM_MM)
+        Scene::Link.new(
+          ring: Geometry::Affine.turn(text.rotation_deg, text.x, text.y).map(box.corners),
+          sheet: @line.neighbour.number,
+          words: text.string
+        )
       end
 
       # On which side of the line (1: below it as it reads, -1: above) the middle of the frame lies.

@@ -30,6 +30,13 @@ export type SizePt = number;
 export type Colour = string;
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "form".
+ */
+export type Form = {
+  kind: "pdf_book" | "pdf_sheets" | "images" | "svg_sheets" | "ground" | "imposed";
+};
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
  * via the `definition` "length_mm".
  */
 export type LengthMm = number;
@@ -117,6 +124,18 @@ export interface BookDocument {
    * The book's own pictures, PNG or JPEG.
    */
   pictures?: Enclosure[];
+  /**
+   * Colours that files for a printing press carry as they are to be printed.
+   */
+  palette?: Ink[];
+  /**
+   * Ways in which the book is handed on, each under a name.
+   */
+  orders?: Order[];
+  /**
+   * Of its texts (RFC 5646), for those who have it read out.
+   */
+  language?: string;
   layout: Layout;
   index_layout?: Layout;
   index: Index;
@@ -244,6 +263,48 @@ export interface Enclosure {
   content?: string;
   data?: string;
   file?: string;
+}
+/**
+ * A colour of the palette: how it looks on the screen, and what is printed.
+ *
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "ink".
+ */
+export interface Ink {
+  colour: Colour;
+  name: string;
+  /**
+   * Cyan, magenta, yellow and black in per cent; for an ink of its own, what stands for it.
+   */
+  cmyk: number[];
+  /**
+   * Is it an ink of its own, called by its name on the plates?
+   */
+  spot?: boolean;
+  /**
+   * Is it printed over what lies below, without a gap for it?
+   */
+  overprint?: boolean;
+}
+/**
+ * Which sheets are handed on in which form.
+ *
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "order".
+ */
+export interface Order {
+  name?: string;
+  sheets?: string;
+  where?: unknown;
+  /**
+   * Pixels an inch: of pictures in the files, and of images.
+   */
+  ppi?: number;
+  /**
+   * Live text, of which names of files are made.
+   */
+  file_name?: string;
+  form?: Form;
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema
@@ -920,6 +981,10 @@ export interface PictureElement {
    * A picture whole inside its box, or filling it and cut by it.
    */
   fit?: "inside" | "fill";
+  /**
+   * What it shows, for those who do not see it.
+   */
+  alternative?: string;
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema
@@ -1217,6 +1282,200 @@ export interface AreaPart {
   when?: unknown;
   features?: number[];
   polygon?: [number, number][];
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "pdf_book_form".
+ */
+export interface PdfBookForm {
+  kind: "pdf_book";
+  pdf?: PdfManner;
+}
+/**
+ * What PDF files carry beside their pages.
+ *
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "pdf_manner".
+ */
+export interface PdfManner {
+  version?: "1.7" | "2.0";
+  standard?: "none" | "pdf_a_2u" | "pdf_a_3u" | "pdf_x_4";
+  /**
+   * Colours of the screen, or those of the book's palette and of a printing press.
+   */
+  colours?: "screen" | "press";
+  /**
+   * With the structure that screen readers go by.
+   */
+  tagged?: boolean;
+  links?: boolean;
+  georeferenced?: boolean;
+  /**
+   * Can a reader switch the layers?
+   */
+  switchable?: boolean;
+  layers?: PdfLayer[];
+  object_data?: PdfObjectData[];
+  attach_book?: boolean;
+  attach_data?: boolean;
+  opens_at?: "page" | "width" | "actual size";
+  panel?: "bookmarks" | "layers" | "none";
+  /**
+   * Readable over a network before all of it is there.
+   */
+  linearized?: boolean;
+  /**
+   * With a password, which is asked for when it is exported.
+   */
+  protected?: boolean;
+  /**
+   * What a protected file lets its reader print.
+   */
+  printing?: "full" | "low" | "none";
+  changing?: boolean;
+  copying?: boolean;
+}
+/**
+ * How a layer is found when the file is opened, and whether it is printed.
+ *
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "pdf_layer".
+ */
+export interface PdfLayer {
+  id: Id;
+  shown?: boolean;
+  printed?: "as shown" | "always" | "never";
+}
+/**
+ * A layer whose features carry their attributes.
+ *
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "pdf_object_data".
+ */
+export interface PdfObjectData {
+  layer: Id;
+  /**
+   * All of them where none is named.
+   */
+  fields?: string[];
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "pdf_sheets_form".
+ */
+export interface PdfSheetsForm {
+  kind: "pdf_sheets";
+  pdf?: PdfManner;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "images_form".
+ */
+export interface ImagesForm {
+  kind: "images";
+  format?: "png" | "jpeg" | "tiff" | "webp" | "geotiff";
+  shows?: "page" | "map frame" | "frame with border";
+  /**
+   * Without the white of the paper.
+   */
+  clear?: boolean;
+  depth?: "colour" | "grey" | "256 colours";
+  /**
+   * Of JPEG and WebP.
+   */
+  quality?: number;
+  /**
+   * With a world file and a file that names the reference beside it.
+   */
+  placed?: boolean;
+  /**
+   * Are turned sheets drawn anew in a GeoTIFF so that north is up?
+   */
+  north_up?: boolean;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "svg_sheets_form".
+ */
+export interface SvgSheetsForm {
+  kind: "svg_sheets";
+  /**
+   * Text with its typefaces in the file, or its outlines.
+   */
+  text?: "text" | "outlines";
+  links?: boolean;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "ground_form".
+ */
+export interface GroundForm {
+  kind: "ground";
+  format?: "mbtiles" | "geopackage";
+  scale?: Scale;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "imposed_form".
+ */
+export interface ImposedForm {
+  kind: "imposed";
+  /**
+   * How pages lie on the paper.
+   */
+  lay?: "several on one" | "booklet" | "parts of large pages";
+  paper?:
+    | "A0"
+    | "A1"
+    | "A2"
+    | "A3"
+    | "A4"
+    | "A5"
+    | "A6"
+    | "B0"
+    | "B1"
+    | "B2"
+    | "B3"
+    | "B4"
+    | "B5"
+    | "B6"
+    | "ANSI A"
+    | "ANSI B"
+    | "ANSI C"
+    | "ANSI D"
+    | "ANSI E"
+    | "ARCH A"
+    | "ARCH B"
+    | "ARCH C"
+    | "ARCH D"
+    | "ARCH E";
+  orientation?: "portrait" | "landscape" | "as fits";
+  /**
+   * Pages beside each other, where several lie on one.
+   */
+  across?: number;
+  down?: number;
+  /**
+   * Between pages.
+   */
+  gap_mm?: number;
+  /**
+   * What the printer leaves free at each edge of the paper.
+   */
+  margin_mm?: number;
+  /**
+   * By how much neighbouring parts of a large page show the same.
+   */
+  overlap_mm?: number;
+  /**
+   * Marks to cut by, and crosses by which parts are laid together.
+   */
+  marks?: boolean;
+  /**
+   * Are pages kept at their size where they fit?
+   */
+  true_size?: boolean;
+  pdf?: PdfManner;
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema

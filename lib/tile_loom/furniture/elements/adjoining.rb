@@ -33,13 +33,17 @@ module TileLoom
           cells =
             PLACES
               .select { |direction, _| around.key?(direction) }
-              .map { |direction, place| [place, around[direction].name] }
+              .map { |direction, place| [place, around[direction]] }
           [
             outlines(box, cells.map(&:first)),
             here(box),
-            *[*cells, [[1, 1], sheet.name]].flat_map { |place, name| name(box, place, name) }
+            *[*cells, [[1, 1], sheet]].flat_map { |place, known| name(box, place, known.name) },
+            *cells.map { |place, cell| link(box, place, cell) }
           ]
         end
+
+        def spoken(sheet) =
+          "Sheet #{sheet.name} and those around it: #{sheet.neighbours.map { |direction, cell| "#{direction.tr("_", " ")} #{cell.name}" }.join(", ")}."
 
         private
 
@@ -50,6 +54,9 @@ module TileLoom
             box.width / 3,
             box.height / 3
           )
+
+        def link(box, place, cell) =
+          Scene::Link.new(ring: part(box, place).corners, sheet: cell.number, words: "Sheet #{cell.name}")
 
         def stroke = Scene::Stroke.new(colour: colour, width_mm: 0.15, join: "miter")
 

@@ -25,9 +25,18 @@ module TileLoom
           [*surround.under, *map.nodes, *surround.over]
         end
 
+        def inside(sheet)
+          map = map(sheet, box(sheet.page))
+          surround = surround(map.view, sheet, bordered: false)
+          [*surround.under, *map.nodes, *surround.over]
+        end
+
         # The View::IndexMap in its box.
         def map(sheet, box) =
           View::IndexMap.new(book: sheet.book, source: sheet.source, cells: sheet.cells, box: box, **manner(sheet))
+
+        def spoken(sheet) =
+          "Index of the #{sheet.cells.length} sheets#{", #{sheet.cells.first.name} to #{sheet.cells.last.name}" if sheet.cells.any?}."
 
         def view_on(sheet) = map(sheet, box(sheet.page)).view
 

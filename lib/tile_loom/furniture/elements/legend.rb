@@ -27,6 +27,8 @@ module TileLoom
             end
         end
 
+        def spoken(sheet) = "Legend: #{rows(sheet).first(fitting(box(sheet.page))).map(&:title).join(", ")}."
+
         MOST_NAMED = 5
 
         def left_out(sheet)

@@ -14,6 +14,8 @@ module TileLoom
 
         def shows_index? = false
 
+        def spoken(sheet) = "Locator: sheet #{sheet.name} among the #{sheet.cells.length} sheets of the index."
+
         private
 
         def manner(sheet) = {colour: colour, face: typeface(face), here: sheet.cell, names: false}

@@ -26,6 +26,16 @@ module TileLoom
 
         def view_on(sheet) = sheet.view
 
+        def spoken(sheet) =
+          "Map of sheet #{sheet.name} at #{Units::Number.ratio(sheet.stated_scale)}#{shown_in_words(sheet)}."
+
+        # What lies in the frame, without border and labels beside it.
+        def inside(sheet)
+          view = sheet.view
+          surround = surround(view, sheet, bordered: false)
+          [*surround.under, *ground_nodes(sheet, view), *match_line_nodes(sheet, view), *surround.over]
+        end
+
         def shown_rules(sheet) = sheet.ground_drawing(view_on(sheet)).shown_rules
 
         def left_out(sheet) = hidden? ? [] : [*super, *sheet.ground_drawing(view_on(sheet)).names_left_out]

@@ -23,6 +23,8 @@ module TileLoom
 
         def self.turns? = false
 
+        def spoken(_sheet) = "North arrow: #{north} north."
+
         def nodes(sheet, box)
           norths = norths(sheet, box)
           turn = norths.on_page(north) || raise(norths.refusal.at("#{path}/north"))

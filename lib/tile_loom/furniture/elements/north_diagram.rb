@@ -15,6 +15,8 @@ module TileLoom
         LEADING = 1.25
         LINES = 5
 
+        def spoken(_sheet) = "The angles between grid, true and magnetic north."
+
         def nodes(sheet, box)
           norths = sheet.norths
           # One line more may have to say that the arrows are not to scale.

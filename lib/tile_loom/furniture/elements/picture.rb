@@ -18,6 +18,10 @@ module TileLoom
           default: "inside",
           about: "A picture whole inside its box, or filling it and cut by it."
 
+        part :alternative, text(most: 500), about: "What it shows, for those who do not see it."
+
+        def spoken(_sheet) = alternative || own_title
+
         def nodes(sheet, box) = picture ? pixels(sheet, box) : shapes(sheet, box)
 
         def pictures = picture ? [["#{path}/picture", picture]] : []

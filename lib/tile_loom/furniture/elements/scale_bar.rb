@@ -35,6 +35,14 @@ module TileLoom
         # What of it is style: a Bar::Style.
         def bar_style = Bar::Style.new(given.slice(*Bar::Style.keys), path: path, assets: assets)
 
+        def spoken(sheet)
+          drawing(sheet, box(sheet.page)).ruling.then do |ruling|
+            "Scale bar of #{Units::Number.plain(ruling.total.to_f, decimals: 4)} #{ruling.unit.symbol}."
+          end
+        rescue Refusal
+          "Scale bar."
+        end
+
         def nodes(sheet, box)
           drawing = drawing(sheet, box)
           return drawing.nodes unless by_latitude?(sheet)

@@ -32,7 +32,8 @@ module TileLoom
           room = box.grow(-padding_mm)
           backing = (fill || stroke) ? panel(box, fill, stroke, corner_mm) : []
           return backing if room.width <= 0 || room.height <= 0
-          [*backing, *fitting(string, room).set(string, room)]
+          texts = fitting(string, room).set(string, room)
+          [*backing, *texts, *texts.flat_map { |text| WebAddresses.links(text) }]
         end
 
         def templates = [["#{path}/text", text]]
@@ -53,6 +54,8 @@ module TileLoom
         end
 
         private
+
+        def tag(_sheet, box) = Scene::Tag.new(role: :text, size_pt: size_pt, place: [box.min_x, box.min_y])
 
         # What it says on a sheet.
         def string(sheet) = sheet.live_text(text, path: "#{path}/text")

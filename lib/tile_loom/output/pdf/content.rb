@@ -14,36 +14,38 @@ module TileLoom
         CAPS = {"butt" => 0, "round" => 1, "square" => 2}.freeze
         JOINS = {"miter" => 0, "round" => 1, "bevel" => 2}.freeze
 
-        attr_reader :glyphs, :layers, :opacities, :forms, :images
+        attr_reader :glyphs, :layers, :states, :forms, :images, :links, :tags, :things, :spots
 
-        # glyphs: face key → {glyph id → the characters that it stands for}; layers: id → title; opacities: percentages
-        # used; forms: content streams of the groups that are painted as one (transparency groups); images: SHA-256 of
-        # the pictures used.
-        def initialize(drawing)
-          @drawing = drawing
+        # glyphs: face key → {glyph id → the characters that it stands for}; layers: id → title; states: the graphics
+        # states used, [percentage of opacity, overprint?]; forms: content streams of the groups that are painted as one
+        # (transparency groups); images: Names key → [SHA-256, width in px or nil]; links: [[ring in points], target
+        # …]; tags and things: see Marks; spots: names of the inks of their own.
+        #
+        # inks: Inks; tagged: with the marks of a structure; ppi: pixels of pictures above which they are reduced.
+        def initialize(drawing, inks: Inks.new, tagged: false, switchable: true, ppi: nil)
+          @drawing, @inks, @tagged, @switchable, @ppi = drawing, inks, tagged, switchable, ppi
           @glyphs = Hash.new { |hash, key| hash[key] = {} }
           @layers = {}
-          @opacities = {}
+          @states = {}
           @forms = []
           @images = {}
+          @links = []
+          @tags = []
+          @things = []
+          @spots = {}
+          @marks = 0
+          @around = []
         end
 
         def to_s
           @out = +"".b
-          @opacity = 100
+          @opacity, @over = 100, false
           outside = @drawing.outside_mm * 72 / 25.4
           @out << "q #{real(POINTS_PER_MICRON)} 0 0 #{real(-POINTS_PER_MICRON)} #{real(outside)} " \
             "#{real(@drawing.height_mm * 72 / 25.4 + outside)} cm\n"
-          @drawing.nodes.each { |node| write(node) }
-          if @drawing.trim_marks
-            path(
-              Scene::Path.new(
-                runs: @drawing.trim_lines,
-                closed: false,
-                stroke: Scene::Stroke.new(colour: "#000000", width_mm: 0.1)
-              )
-            )
-          end
+          @drawing.nodes.each { |node| marked_part(node) }
+          trim_marks if @drawing.trim_marks
+          things_marked
           @out << "Q\n"
         end
 
@@ -55,21 +57,117 @@ module TileLoom
 
         def real(value) = self.class.real(value)
 
+        # What of the page a structure has a place for, and what it passes over (ISO 32000-2, 14.8.2.2).
+        def marked_part(node)
+          return write(node) unless @tagged
+          tag = node.is_a?(Scene::Group) ? node.tag : nil
+          return artifact { write(node) } if tag.nil? || node.children.empty?
+          @out << "/#{(tag.role == :text) ? "P" : "Figure"} << /MCID #{@marks} >> BDC\n"
+          write(node)
+          @out << "EMC\n"
+          @tags << {
+            "mark" => @marks,
+            "role" => tag.role.to_s,
+            "words" => tag.words,
+            "size_pt" => tag.size_pt,
+            "place" => tag.place
+          }.compact
+          @marks += 1
+        end
+
+        def artifact
+          @out << "/Artifact BMC\n"
+          yield
+          @out << "EMC\n"
+        end
+
+        def trim_marks
+          marks = Scene::Stroke.new(colour: "#000000", width_mm: 0.1)
+          draw = -> { path(Scene::Path.new(runs: @drawing.trim_lines, closed: false, stroke: marks)) }
+          @tagged ? artifact(&draw) : draw.call
+        end
+
         def group(node)
-          if node.layer
+          switched = node.layer && @switchable
+          if switched
             @layers[node.layer.id] = node.layer.title
             @out << "/OC /#{Names.layer(node.layer.id)} BDC\n"
           end
+          @around.push(node)
           clipped(node.clip) { (node.opacity < 1) ? as_one(node) : node.children.each { |child| write(child) } }
-          @out << "EMC\n" if node.layer
+          @around.pop
+          @out << "EMC\n" if switched
+        end
+
+        def link(node)
+          clips = @around.filter_map(&:clip)
+          return if clips.any? && !reaches?(node, clips)
+          @links << {
+            "ring" => node.ring.each_slice(2).flat_map { |x, y| point(x, y) },
+            "sheet" => node.sheet,
+            "address" => node.address,
+            "words" => node.words
+          }.compact
+        end
+
+        # Does its middle lie in all that it is cut by?
+        def reaches?(node, clips)
+          x, y = Geometry::Box.around(node.ring).centre
+          clips.all? do |clip|
+            !clip.is_a?(Geometry::Box) || (x.between?(clip.min_x, clip.max_x) && y.between?(clip.min_y, clip.max_y))
+          end
+        end
+
+        # Page millimetres → points of the medium.
+        def point(x, y)
+          outside = @drawing.outside_mm
+          [(x + outside) * 72 / 25.4, (@drawing.height_mm - y + outside) * 72 / 25.4].map { |value| value.round(3) }
+        end
+
+        def thing(node) = @things << [node, @around.filter_map(&:clip), @around.filter_map(&:layer).last]
+
+        # Features that carry their attributes lie over the page, unseen, each with a mark of its own.
+        def things_marked
+          @things =
+            @things.map do |node, clips, layer|
+              @out << "/OC /#{Names.layer(layer.id)} BDC\n" if layer && @switchable
+              @out << "/Span << /MCID #{@marks} >> BDC\nq\n"
+              clips.each { |clip| clip_to(clip) }
+              @opacity = nil
+              opacity(0)
+              unseen(node)
+              @out << "Q\nEMC\n"
+              @opacity = nil
+              @out << "EMC\n" if layer && @switchable
+              @marks += 1
+              {"mark" => @marks - 1, "title" => node.title, "layer" => layer&.title, "properties" => node.properties}
+            end
+        end
+
+        UNSEEN_MM = 1.0
+
+        def unseen(node)
+          if node.shape == :point
+            half = UNSEEN_MM / 2
+            node
+              .runs
+              .flatten
+              .each_slice(2) do |x, y|
+                @out << "#{number(x - half)} #{number(y - half)} #{number(UNSEEN_MM)} #{number(UNSEEN_MM)} re\n"
+              end
+            return @out << "f\n"
+          end
+          @out << "#{number(UNSEEN_MM)} w\n" if node.shape == :line
+          node.runs.each { |run| outline(run, node.shape == :area) }
+          @out << ((node.shape == :area) ? "f*\n" : "S\n")
         end
 
         # A form of its own, laid on the page at the group's opacity.
         def as_one(node)
-          page, @out, @opacity = @out, +"".b, nil
+          page, @out, @opacity, @over = @out, +"".b, nil, nil
           node.children.each { |child| write(child) }
           @forms << @out
-          @out, @opacity = page, nil
+          @out, @opacity, @over = page, nil, nil
           opacity(node.opacity)
           @out << "/#{Names.form(@forms.length)} Do\n"
         end
@@ -77,6 +175,13 @@ module TileLoom
         def clipped(area)
           return yield unless area
           @out << "q "
+          clip_to(area)
+          yield
+          @out << "Q\n"
+          @opacity = @over = nil
+        end
+
+        def clip_to(area)
           if area.is_a?(Scene::Outline)
             area.runs.each { |run| outline(run, true) }
             @out << "W* n\n"
@@ -84,9 +189,6 @@ module TileLoom
             @out << "#{number(area.min_x)} #{number(area.min_y)} #{number(area.max_x) - number(area.min_x)} " \
               "#{number(area.max_y) - number(area.min_y)} re W n\n"
           end
-          yield
-          @out << "Q\n"
-          @opacity = nil
         end
 
         # One opacity holds for area and line of a path; where they differ, each is painted by itself.
@@ -119,38 +221,51 @@ module TileLoom
           out << "h\n" if closed
         end
 
-        def colour(hex) = hex.delete_prefix("#").scan(/../).map { |pair| real((pair.hex / 255.0).round(4)) }.join(" ")
-
-        def opacity(value)
+        # Sets the opacity and whether it is printed over what lies below, where they are not so already.
+        def opacity(value, over: false)
           percent = (value * 100).round
-          return if percent == @opacity
-          @opacity = percent
-          @opacities[percent] = true
-          @out << "/#{Names.opacity(percent)} gs\n"
+          return if percent == @opacity && over == @over
+          @opacity, @over = percent, over
+          @states[[percent, over]] = true
+          @out << "/#{Names.state(percent, over)} gs\n"
+        end
+
+        def colour(hex, stroke: false)
+          spot = @inks.spot(hex)
+          @spots[spot.name] = true if spot
+          @out << @inks.operators(hex, stroke: stroke) << "\n"
         end
 
         def fill(fill)
-          opacity(fill.opacity)
-          @out << colour(fill.colour) << " rg\n"
+          opacity(fill.opacity, over: @inks.overprint?(fill.colour))
+          colour(fill.colour)
         end
 
         def stroke(stroke)
-          opacity(stroke.opacity)
+          opacity(stroke.opacity, over: @inks.overprint?(stroke.colour))
+          colour(stroke.colour, stroke: true)
           dash = (stroke.dash_mm || []).map { |mm| number(mm) }.join(" ")
-          @out << colour(stroke.colour) <<
-            " RG #{number(stroke.width_mm)} w #{CAPS.fetch(stroke.cap)} J #{JOINS.fetch(stroke.join)} j [#{dash}] 0 d\n"
+          @out << "#{number(stroke.width_mm)} w #{CAPS.fetch(stroke.cap)} J #{JOINS.fetch(stroke.join)} j [#{dash}] " \
+            "0 d\n"
         end
 
         # An image fills the unit square of its own space, y up.
         def image(node)
-          @images[node.raster.content] = true
+          key = image_key(node)
           opacity(1.0)
           angle = node.rotation_deg * Math::PI / 180
           cos, sin = Math.cos(angle) * PER_MM, Math.sin(angle) * PER_MM
           width, height = node.width_mm, node.height_mm
           x, y = node.x * PER_MM - sin * height, node.y * PER_MM + cos * height
           matrix = [cos * width, sin * width, sin * height, -cos * height, x, y].map { |value| real(value) }.join(" ")
-          @out << "q #{matrix} cm /#{Names.image(node.raster.content)} Do Q\n"
+          @out << "q #{matrix} cm /#{key} Do Q\n"
+        end
+
+        # A picture of more pixels than the resolution has a use for is reduced; the name says so.
+        def image_key(node)
+          wanted = @ppi && (node.width_mm * @ppi / 25.4).ceil
+          width = (wanted && wanted < node.raster.width_px) ? wanted : nil
+          Names.image(node.raster.content, width).tap { |key| @images[key] = [node.raster.content, width].compact }
         end
 
         def text(node)
@@ -160,8 +275,8 @@ module TileLoom
             stroke(node.halo)
             show(node, matrix, runs, 1)
           end
-          opacity(1.0)
-          @out << colour(node.colour) << " rg\n"
+          opacity(1.0, over: @inks.overprint?(node.colour, text: true))
+          colour(node.colour)
           show(node, matrix, runs, 0)
         end
 

@@ -14,10 +14,11 @@ module TileLoom
 
         def form(number) = "X#{number}"
 
-        # content: the SHA-256 of a picture's file.
-        def image(content) = "I#{content[0, 20]}"
+        # content: the SHA-256 of a picture's file; width: in px, of one that is reduced.
+        def image(content, width = nil) = "I#{content[0, 20]}#{"w#{width}" if width}"
 
-        def opacity(percent) = "O#{percent}"
+        # A graphics state: opacity in per cent, over: printed over what lies below.
+        def state(percent, over = false) = "O#{percent}#{"over" if over}"
       end
     end
   end

@@ -9,12 +9,13 @@ module TileLoom
       # Writes PDF objects (ISO 32000-2, 7.5) to a stream as they come and remembers only where each
       # one lies, so that a book of any length takes the same memory.
       class ObjectFile
-        def initialize(io)
+        # version: of the file's head, such as "1.7".
+        def initialize(io, version: "1.7")
           @io = io
           @offsets = [0]
           @position = 0
           @digest = Digest::SHA256.new
-          put("%PDF-1.7\n%\xE2\xE3\xCF\xD3\n".b)
+          put("%PDF-#{version}\n%\xE2\xE3\xCF\xD3\n".b)
         end
 
         # A number for an object that is written later.
@@ -40,6 +41,16 @@ module TileLoom
           end
           put("endobj\n")
         end
+
+        # A stream whose bytes stand as they are, such as metadata that programs find without reading PDF.
+        def add_plain(data, bytes)
+          reserve.tap do |reference|
+            write_raw(reference, PDF::Core.pdf_object(data.merge(Length: bytes.bytesize)), stream: bytes.b)
+          end
+        end
+
+        # What identifies all that is written so far.
+        def fingerprint = @digest.hexdigest
 
         def add(data, stream: nil) = reserve.tap { |reference| write(reference, data, stream: stream) }
 

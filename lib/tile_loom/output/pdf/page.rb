@@ -11,9 +11,11 @@ module TileLoom
       class Page
         attr_reader :head, :body
 
-        # told: sentences of what the sheet leaves out, for whoever binds the pages.
-        def self.of(drawing, told: [])
-          content = Content.new(drawing)
+        # told: sentences of what the sheet leaves out, for whoever binds the pages; sheet: its number (0: the index
+        # sheet) and name: of the page, by which others lead to it; part: of the book that it belongs to, or nil; how:
+        # see Content.
+        def self.of(drawing, told: [], sheet: nil, name: nil, part: nil, georeferenced: true, **how)
+          content = Content.new(drawing, **how)
           streams = [content.to_s, *content.forms].map { |text| Zlib::Deflate.deflate(text, 6) }
           new(
             {
@@ -22,14 +24,21 @@ module TileLoom
               "outside_pt" => drawing.outside_mm * 72 / 25.4,
               "bleed_pt" => drawing.bleed_mm * 72 / 25.4,
               "title" => drawing.title,
+              "sheet" => sheet,
+              "name" => name,
+              "part" => part,
               "layers" => content.layers,
-              "images" => content.images.keys,
-              "opacities" => content.opacities.keys.sort,
+              "images" => content.images,
+              "states" => content.states.keys.sort_by { |percent, over| [percent, over ? 1 : 0] },
+              "spots" => content.spots.keys.sort,
+              "links" => content.links,
+              "tags" => content.tags,
+              "things" => content.things,
               "told" => told,
               "streams" => streams.map(&:bytesize),
               "glyphs" => content.glyphs.transform_values(&:to_a),
-              "viewports" => drawing.viewports.map { |viewport| measure(viewport, drawing) }
-            },
+              "viewports" => georeferenced ? drawing.viewports.map { |viewport| measure(viewport, drawing) } : []
+            }.compact,
             streams.join
           )
         end

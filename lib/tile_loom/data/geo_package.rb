@@ -1,0 +1,59 @@
+# frozen_string_literal: true
+
+require "tmpdir"
+
+module TileLoom
+  module Data
+    # Layers of features as one GeoPackage (OGC 12-128r18), a table each, in the book's reference.
+    class GeoPackage
+      # GDAL with a date of its own, so that the same data make the same file.
+      class Writer < GdalProcess
+        def initialize(name, date)
+          super(name, drivers: ["GPKG"])
+          @date = date
+        end
+
+        private
+
+        def environment(folder) = super.merge("OGR_CURRENT_DATE" => "#{@date || "2000-01-01"}T00:00:00.000Z")
+      end
+
+      # name: of the file; date: of its contents, a Date or nil.
+      def initialize(name, crs:, date: nil)
+        @name, @crs, @date = name, crs, date
+      end
+
+      # layers: [[name of the table, Feature list], …]. Layers without features are left out.
+      def bytes(layers)
+        Dir.mktmpdir("tile-loom-package") do |folder|
+          file = File.join(folder, "data.gpkg")
+          layers.reject { |_, features| features.empty? }.each { |table, features| add(folder, file, table, features) }
+          File.binread(file)
+        end
+      end
+
+      private
+
+      def add(folder, file, table, features)
+        lines = File.join(folder, "#{table}.geojsonl")
+        File.open(lines, "w") { |io| features.each { |feature| io.puts(JSON.generate(geojson(feature))) } }
+        existing = File.file?(file) ? %w[-update -append] : []
+        Writer.new(@name, @date).capture(
+          "ogr2ogr",
+          "-f",
+          "GPKG",
+          *existing,
+          "-a_srs",
+          @crs.code,
+          "-nln",
+          table,
+          file,
+          "GeoJSONSeq:#{lines}"
+        )
+      end
+
+      def geojson(feature) =
+        {"type" => "Feature", "properties" => feature.attributes, "geometry" => Geometry::Geojson.of(feature.wkb)}
+    end
+  end
+end

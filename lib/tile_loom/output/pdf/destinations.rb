@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Output
+    module Pdf
+      # Names by which pages are reached from inside and outside of a document (ISO 32000-1, 12.3.2.3).
+      class Destinations
+        def initialize = @pages = {}
+
+        # What the page of a sheet is reached by. number: of the sheet, 0 for the index sheet.
+        def self.key(number, name) = number.zero? ? "index" : "sheet-#{name}"
+
+        def add(key, page, height_pt) = @pages[key] = [page, :XYZ, 0, height_pt, nil]
+
+        # Writes the name tree; returns its reference, or nil where there is none.
+        def write(file)
+          return nil if @pages.empty?
+          sorted = @pages.sort_by { |key, _| key.b }
+          file.add({Names: sorted.flat_map { |key, place| [PDF::Core::LiteralString.new(key.b), place] }})
+        end
+      end
+    end
+  end
+end

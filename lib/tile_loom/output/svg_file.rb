@@ -1,0 +1,112 @@
+# frozen_string_literal: true
+
+require "erb"
+
+module TileLoom
+  module Output
+    # A page as an SVG file of its own: layers as groups with their titles, text as text with its typefaces inside the
+    # file or as outlines, and links where they lead somewhere.
+    class SvgFile < Svg
+      # text: "text" or "outlines"; elsewhere: {number of a sheet → name of the file beside this one}.
+      def initialize(drawing, text: "text", elsewhere: {})
+        super(drawing)
+        @outlined, @elsewhere = text == "outlines", elsewhere
+        @used = Hash.new { |hash, key| hash[key] = +"" }
+        @ids = {}
+      end
+
+      def to_s
+        written = super
+        return written if @used.empty?
+        written.sub(">", "><style>#{@used.map { |face, characters| rule(face, characters) }.join}</style>")
+      end
+
+      private
+
+      # CSS Fonts 4, 4.1.
+      def rule(face, characters)
+        data = [face.subset(characters.chars.uniq.sort.join)].pack("m0")
+        "@font-face{font-family:'#{face.css_family}';font-weight:#{face.weight};font-style:#{face.style};" \
+          "src:url(data:font/#{face.compact? ? "otf" : "ttf"};base64,#{data})}"
+      end
+
+      def group(node)
+        return super unless node.layer
+        @out << %(<g id="#{id(node.layer.id)}"><title>#{escape(node.layer.title)}</title>)
+        super
+        @out << "</g>"
+      end
+
+      # A name as XML has it, once in the file.
+      def id(text)
+        base = "layer-#{text.gsub(/[^A-Za-z0-9_-]/, "-")}"
+        number = @ids[base] = (@ids[base] || 0) + 1
+        (number == 1) ? base : "#{base}-#{number}"
+      end
+
+      def link(node)
+        address = node.address || @elsewhere[node.sheet] or return
+        @out << %(<a href="#{escape(node.address ? address : self.class.relative(address))}"><path fill="#000000" fill-opacity="0" d=")
+        outline(node.ring, true)
+        @out << %("/></a>)
+      end
+
+      # A file beside this one as an address (RFC 3986).
+      def self.relative(name) = ERB::Util.url_encode(name)
+
+      def text(node)
+        unless @outlined
+          node.face.runs(node.string).each { |run| @used[run.face] << run.string }
+          return super
+        end
+        paths = outlines(node)
+        return if paths.empty?
+        turned = turn(node)
+        @out << %(<path d="#{paths}" fill="#{escape(node.colour)}"#{turned})
+        @out << %( paint-order="stroke"#{stroke(node.halo)}) if node.halo
+        @out << "/>"
+      end
+
+      # Of all glyphs of a line, where they stand before it is turned.
+      def outlines(node)
+        x = node.x
+        node
+          .face
+          .runs(node.string)
+          .map do |run|
+            per_unit = node.size_pt * Type::Face::MM_PER_PT / run.face.units_per_em
+            run
+              .glyphs
+              .map do |glyph|
+                drawn = outline_of_glyph(run.face, glyph, x, node.y, per_unit)
+                x += glyph.advance * per_unit + spaced(glyph, node)
+                drawn
+              end
+              .join
+          end
+          .join
+      end
+
+      LETTERS = {move: "M", line: "L", quadratic: "Q", cubic: "C", close: "Z"}.freeze
+
+      def outline_of_glyph(face, glyph, x, y, per_unit)
+        face
+          .outline(glyph.glyph)
+          .map do |kind, places|
+            numbers =
+              places
+                .each_slice(2)
+                .flat_map { |u, v| [x + (u + glyph.x_offset) * per_unit, y - (v + glyph.y_offset) * per_unit] }
+            LETTERS.fetch(kind) + numbers.map { |mm| plain(mm * PER_MM) }.join(" ")
+          end
+          .join
+      end
+
+      # mm added after a glyph; marks take none.
+      def spaced(glyph, node)
+        return 0.0 unless glyph.advance.positive?
+        (node.tracking_pt + ((glyph.text == " ") ? node.word_pt : 0.0)) * Type::Face::MM_PER_PT
+      end
+    end
+  end
+end
