@@ -10,7 +10,7 @@ module App
     # A temporary file this old belongs to no request that runs.
     OLD_S = 24 * 3600
 
-    def run = [uploads, books, arrivals, originals, pages, files, layers, index_runs, enclosures].compact
+    def run = [uploads, books, arrivals, originals, expired, pages, files, layers, index_runs, enclosures].compact
 
     # Files of requests whose server was killed. Only in the folder that bin/start gives its children.
     def uploads
@@ -60,22 +60,31 @@ module App
       told(gone.length, "original", "removed that belong to no import (#{megabytes(bytes)})")
     end
 
+    # Finished runs beyond the days that the operator keeps them for.
+    def expired
+      days = PressRun.kept_days or return
+      gone = PressRun.where(state: PressRun::ENDED).where("finished_at < ?", Time.now.utc - days * 86_400).to_a
+      gone.each(&:discard)
+      told(gone.length, "run", "deleted with its files, older than #{days} days")
+    end
+
     # Of runs that came to nothing.
     def pages
       count =
         PressPiece
-          .where(press_run_id: PressRun.where.not(state: PressRun::OPEN).select(:id))
+          .where(press_run_id: PressRun.where.not(state: [*PressRun::OPEN, "incomplete"]).select(:id))
           .where.not(pages: nil)
           .update_all(pages: nil)
       told(count, "piece", "of ended runs emptied of its pages")
     end
 
-    # PDFs of which there is no run, and parts of such that were never whole.
+    # Files of which there is no run; of a folder alone.
     def files
-      named = PressRun.where.not(file: nil).pluck(:file).to_set
+      folder = Finished.folder or return
+      named = PressFile.pluck(:place).to_set { |place| File.expand_path(place, folder) }
       gone =
-        Dir[File.join(Store.folder, "{run-*.pdf,.run-*.part}")].reject do |path|
-          named.include?(File.basename(path)) || Time.now - File.mtime(path) < 3600
+        Dir[File.join(folder, "**/*")].reject do |path|
+          File.directory?(path) || named.include?(path) || Time.now - File.mtime(path) < 3600
         end
       bytes = gone.sum { |path| size(path) }
       FileUtils.rm_f(gone)
@@ -108,7 +117,7 @@ module App
         Book.pluck(:faces, :pictures),
         KeptDesign.pluck(:faces, :pictures),
         Edit.pluck(:before, :after),
-        PressRun.where(state: PressRun::OPEN).pluck(:document)
+        PressRun.where(state: [*PressRun::OPEN, "incomplete"]).pluck(:document, :later)
       ].to_json.scan(/[0-9a-f]{64}/).to_set
       gone =
         Enclosure

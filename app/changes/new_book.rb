@@ -39,7 +39,8 @@ module App
     def initialize(settings) = @settings = settings
 
     def create
-      book = Book.create!(defaults.merge(@settings.slice(*Book::TEXTS, *Book::OWN), "reference" => @settings["crs"]))
+      given = @settings.slice(*Book::TEXTS, *Book::OWN, *Book::HANDED_ON, "language")
+      book = Book.create!(defaults.merge(given, "reference" => @settings["crs"]))
       book.create_layout!(Layout.row_of(@settings["layout"]).merge(role: "sheets"))
       if @settings["index_layout"]
         book.create_index_layout!(Layout.row_of(@settings["index_layout"]).merge(role: "index"))

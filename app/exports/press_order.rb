@@ -1,51 +1,98 @@
 # frozen_string_literal: true
 
 module App
-  # Asks for a run of the press: which sheets, cut into pieces, one job each.
+  # Asks for a run of the press: an order over a book, cut into pieces, one job each.
   class PressOrder
-    def initialize(book) = @book = book
-
-    # sheets: "all", "1-3, 7", names. Refusal when the book cannot be printed as it stands.
-    # Document and cells are of one moment.
-    def place(sheets)
-      @book.with_lock { place_now(sheets) }
+    # given: the order as JSON; Refusal for what is none.
+    def initialize(book, given = {})
+      finding = TileLoom::Document::Schema.part_findings("order", given, path: "").first
+      raise finding if finding
+      @book, @given = book, given
+      @order = TileLoom::Output::Order.new(given)
     end
+
+    # What it would come to: Output::Plan#to_h. Refusal when the book cannot be printed as it stands.
+    def plan = TileLoom::Output::Plan.new(press(@book.settings, @book.index.rows).check).to_h
+
+    # Document and cells are of one moment. secrets: Output::Secrets or nil; session, address: of whoever asks.
+    def place(secrets: nil, session: nil, address: nil, title: nil)
+      @secrets, @about = secrets, {asked_by: session, asked_from: address, title: title || @order.name}
+      @book.with_lock { place_now }
+    end
+
+    # Has the sheets that a run lacks drawn from the book as it is now.
+    def self.complete(run)
+      run.book.with_lock do
+        document, rows = run.book.settings, run.book.index.rows
+        numbers = rows.map { |row| row["number"] }
+        gone = run.missing.keys.map(&:to_i).select { |number| number.positive? && !numbers.include?(number) }
+        raise TileLoom::Refusal.new("exports.sheet_gone", number: gone.first) if gone.any?
+        again(run, {"document" => document, "cells" => rows, "revision" => run.book.revision})
+      end
+    end
+
+    def self.again(run, later)
+      lacking = run.pieces.select { |piece| piece.lacking.any? }
+      unless lacking.any? && run.turn("waiting", from: %w[incomplete], later: later, finished_at: nil, reason: nil)
+        return false
+      end
+      lacking.each do |piece|
+        piece.update!(finished: false, done: piece.numbers.length - piece.lacking.length)
+        WorkQueue.put(:press_piece, piece.id, turn: Turn.press(piece.position))
+      end
+      true
+    end
+    private_class_method :again
 
     private
 
-    def place_now(sheets)
-      document = @book.settings
+    def press(document, rows)
       TileLoom::Document::Check.demand(document, enclosures: Enclosure.reader)
-      rows = @book.index.rows
       raise TileLoom::Refusal.new("exports.no_sheets") if rows.empty?
-      picked =
-        TileLoom::Output::Press.new(book: @book.document, source: nil).pick(
-          sheets,
-          rows.map { |row| Cell.core_of(row) }
-        )
+      cells = rows.map { |row| Cell.core_of(row) }
+      TileLoom::Output::Press.new(
+        book: Book.core(document).with_cells(cells),
+        source: @book.source,
+        order: @order,
+        cells: cells
+      )
+    end
+
+    def place_now
+      document, rows = @book.settings, @book.index.rows
+      press = press(document, rows).check
+      demand_secrets
       ActiveRecord::Base.transaction do
         run =
           @book.press_runs.create!(
-            sheets: sheets.to_s.strip[0, 1000].presence || "all",
-            total: picked.length,
+            sheets: @order.sheets.strip.presence || "all",
+            order_given: @given,
+            names: press.names.transform_keys { |item| key_of(item) },
+            told: press.order.form.told(press) + press.file_names.told,
+            total: press.items.length,
             revision: @book.revision,
             document: document,
-            cells: rows
+            cells: rows,
+            secrets: @secrets && JSON.generate(@secrets.to_h.compact),
+            **@about
           )
-        cut(run, picked)
+        cut(run, press.items)
         run
       end
     end
 
-    def cut(run, picked)
-      picked
-        .each_slice(PressPiece::SHEETS)
-        .with_index do |cells, position|
-          piece =
-            run.pieces.create!(
-              position: position,
-              numbers: cells.map { |cell| (cell == TileLoom::Output::Press::INDEX) ? PressPiece::INDEX : cell.number }
-            )
+    def key_of(item) = (item == TileLoom::Output::Press::BOOK) ? "book" : PressPiece.number_of(item).to_s
+
+    def demand_secrets
+      manner = @order.form.manner
+      raise TileLoom::Refusal.new("output.no_password", at: "/password") if manner.protected? && !@secrets&.any?
+    end
+
+    def cut(run, items)
+      items
+        .each_slice(@order.form.paged? ? PressPiece::SHEETS : PressPiece::FILES)
+        .with_index do |slice, position|
+          piece = run.pieces.create!(position: position, numbers: slice.map { |item| PressPiece.number_of(item) })
           WorkQueue.put(:press_piece, piece.id, turn: Turn.press(position))
         end
     end

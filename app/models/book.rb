@@ -16,7 +16,10 @@ module App
     # Lists of what the book brings of its own, and of the transformations between datums that it uses.
     OWN = %w[operations markers faces pictures].freeze
 
-    OWN.each { |list| attribute list, :json }
+    # Lists of what the book says of the ways in which it is handed on.
+    HANDED_ON = %w[palette orders].freeze
+
+    [*OWN, *HANDED_ON].each { |list| attribute list, :json }
 
     # Deletes it with all that is its own, layers a batch at a time.
     def discard
@@ -32,7 +35,10 @@ module App
         attributes.slice(*TEXTS),
         "crs" => reference
       )
-        .merge(OWN.filter_map { |list| public_send(list).presence&.then { |entries| [list, entries] } }.to_h)
+        .merge({"language" => language.presence}.compact)
+        .merge(
+          [*OWN, *HANDED_ON].filter_map { |list| public_send(list).presence&.then { |entries| [list, entries] } }.to_h
+        )
         .merge(
           "layers" => layers.reject(&:removed).map(&:settings),
           "layout" => layout.settings,

@@ -4,12 +4,31 @@ module App
   # A range of sheets of a run, drawn by one worker; its finished pages wait in the database, so that
   # workers on other machines can share the work.
   class PressPiece < ActiveRecord::Base
+    # Sheets of a piece: of pages that are bound, and of files that are each finished by themselves.
     SHEETS = 16
-    # Stands for the index sheet among the numbers.
-    INDEX = 0
+    FILES = 4
+    # Stand for the index sheet and for the ground of all sheets among the numbers.
+    INDEX, GROUND = 0, -1
 
     belongs_to :press_run
 
     attribute :numbers, :json
+    # {number → why it is missing}
+    attribute :missing, :json
+    # {name of a sheet → sentences}
+    attribute :told, :json
+
+    def self.number_of(item)
+      case item
+      when TileLoom::Output::Press::INDEX
+        INDEX
+      when TileLoom::Output::Press::GROUND
+        GROUND
+      else
+        item.number
+      end
+    end
+
+    def lacking = missing || {}
   end
 end

@@ -1,39 +1,76 @@
 # frozen_string_literal: true
 
 module App
-  # One run of the press. It prints the book as it was when asked for, whatever changes meanwhile.
-  # States: waiting, running, done, failed, cancelled.
+  # One run of the press: an order over a book as it was when asked for, whatever changes meanwhile.
+  # States: waiting, running, done, incomplete (sheets are missing), failed, cancelled.
   class PressRun < ActiveRecord::Base
     include OpenStates
 
     OPEN = %w[waiting running].freeze
+    # What came to an end with all that it made.
+    ENDED = %w[done incomplete failed cancelled].freeze
 
     belongs_to :book
     has_many :pieces, -> { order(:position) }, class_name: "App::PressPiece"
+    has_many :files, -> { order(:position) }, class_name: "App::PressFile"
 
     attribute :document, :json
     attribute :cells, :json
+    attribute :order_given, :json
+    # {number of an item → name of its file}; of a form that is one file, {"book" → its name}
+    attribute :names, :json
+    attribute :told, :json
+    # The book as it was when the missing sheets were asked for: {document, cells, revision}.
+    attribute :later, :json
 
     def done = pieces.sum(:done)
 
-    def printed_cells = cells.map { |row| Cell.core_of(row) }
+    def printed_cells(later: false) = (later ? self.later.fetch("cells") : cells).map { |row| Cell.core_of(row) }
 
-    def core_document = Book.core(document).with_cells(printed_cells)
-
-    # Ends an open run once; true for the caller that did.
-    def finish(state, **values) = turn(state, finished_at: Time.now.utc, **values)
-
-    def self.file_name(id) = "run-#{id}.pdf"
-
-    # Deletes it with its pieces and its file; an open one ends with it.
-    def discard
-      finish("cancelled", reason: "Deleted.")
-      place = path || File.join(Store.folder, self.class.file_name(id))
-      PressPiece.where(press_run_id: id).delete_all
-      destroy!
-      FileUtils.rm_f(place)
+    def core_document(later: false)
+      cells = printed_cells(later: later)
+      Book.core(later ? self.later.fetch("document") : document).with_cells(cells)
     end
 
-    def path = file && File.join(Store.folder, file)
+    # An Output::Order; runs of before there were such made one PDF.
+    def order = TileLoom::Output::Order.new(order_given || {"sheets" => sheets})
+
+    # The press that makes it. later: of the book as it was when the missing sheets were asked for.
+    def press(source: book.source, later: false)
+      document = core_document(later: later)
+      TileLoom::Output::Press.new(
+        book: document,
+        source: source,
+        order: order,
+        cells: document.cells(source),
+        today: created_at.to_date
+      )
+    end
+
+    # Passwords are forgotten when it ends.
+    def given_secrets =
+      secrets.presence && TileLoom::Output::Secrets.new(**JSON.parse(secrets).transform_keys(&:to_sym))
+
+    # Ends an open run once; true for the caller that did. One that lacks sheets keeps its passwords for them.
+    def finish(state, **values)
+      forgotten = (state == "incomplete") ? {} : {secrets: nil}
+      turn(state, finished_at: Time.now.utc, **forgotten, **values)
+    end
+
+    # {number → why}, of all pieces.
+    def missing = pieces.reduce({}) { |all, piece| all.merge(piece.lacking) }
+
+    def expires_at = self.class.kept_days && finished_at && (finished_at + self.class.kept_days * 86_400)
+
+    # For how many days finished runs are kept, as the operator says; nil: for good.
+    def self.kept_days = ENV["KEEP_RUNS_DAYS"].to_s[/\A[1-9]\d{0,3}\z/]&.to_i
+
+    # Deletes it with its pieces and its files; an open one ends with it.
+    def discard
+      finish("cancelled", reason: "Deleted.")
+      PressPiece.where(press_run_id: id).delete_all
+      files.each(&:discard)
+      destroy!
+    end
   end
 end

@@ -4,10 +4,10 @@ module App
   # In which turn jobs are taken: what somebody waits for before what runs by itself. The quick worker takes those of
   # the first kind alone.
   module Turn
-    LOOK, INDEX = 0, 2
+    LOOK, INDEX, PRINT = 0, 2, 5
     # The last that the quick worker takes.
     QUICK = 9
-    IMPORT, REPROJECT, COARSE, PRESS = 10, 12, 20, 30
+    IMPORT, REPROJECT, COARSE, PRESS_FIRST, PRESS = 10, 12, 20, 25, 30
     # Beyond this, pieces of runs are alike.
     MOST_PIECES = 10_000
 

@@ -266,20 +266,47 @@ module App
 
     def index_run(run) = run.attributes.slice("id", "state", "done", "total", "reason")
 
-    def run(run)
+    # session: of the browser that asks.
+    def run(run, session: nil)
+      files = run.files.to_a
       {
         "id" => run.id,
+        "title" => run.title,
+        "order" => run.order_given || {"sheets" => run.sheets, "form" => {"kind" => "pdf_book"}},
         "sheets" => run.sheets,
         "state" => run.state,
         "total" => run.total,
         "done" => (run.state == "done") ? run.total : run.done,
         "reason" => run.reason,
-        "bytes" => run.bytes,
+        "bytes" => files.sum(&:bytes),
         "created_at" => run.created_at.iso8601,
         "finished_at" => run.finished_at&.iso8601,
+        "expires_at" => run.expires_at&.iso8601,
         "revision" => run.revision,
+        "later_revision" => run.later&.fetch("revision"),
+        "own" => !run.asked_by.nil? && run.asked_by == session,
+        "asked_from" => run.asked_from,
+        "printing" => run.printing,
+        "printable" => !Printer.address.nil? && files.any?(&:pdf?),
+        "told" => run_told(run),
+        "files" => files.first(MOST_FILES).map { |file| file.attributes.slice("id", "name", "bytes", "sha256") },
+        "file_count" => files.length,
         "ready" => run.state == "done"
       }
+    end
+
+    MOST_FILES = 200
+
+    # Sentences of the run, each with the sheets that it is about.
+    def run_told(run)
+      found = Hash.new { |hash, sentence| hash[sentence] = [] }
+      run.pieces.each do |piece|
+        (piece.told || {}).each { |sheet, list| list.each { |sentence| found[sentence] << sheet } }
+      end
+      [
+        *(run.told || []).map { |sentence| {"message" => sentence, "sheets" => []} },
+        *found.map { |sentence, sheets| {"message" => sentence, "sheets" => sheets} }
+      ]
     end
   end
 end

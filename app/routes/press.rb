@@ -2,43 +2,134 @@
 
 module App
   module Routes
-    # Runs of the press: ask for one, watch it, stop it, fetch what it made.
+    # Runs of the press: what an order would come to, asking for it, watching, stopping, fetching what was made.
     class Press < Base
       get "/api/books/:book_id/runs" do
         json(runs)
       end
 
+      # {colour} becomes an ink; {colour, ink}: an ink's values; {colour, ink: null}: it is taken out.
+      post "/api/books/:book_id/palette" do
+        body = body_json
+        remove = body.key?("ink") && body["ink"].nil?
+        change = TileLoom::Document::PaletteChange.new(body["colour"], ink: body["ink"], remove: remove)
+        changes.apply_to_fresh(label: "Palette") { change.patch(book.settings) }
+        json(shown(book.reload))
+      end
+
+      # What an order would come to.
+      post "/api/books/:book_id/plan" do
+        json(PressOrder.new(book, body_json["order"] || {}).plan)
+      end
+
       post "/api/books/:book_id/runs" do
-        run = PressOrder.new(book).place(body_json["sheets"].to_s)
+        body = body_json
+        given = body["order"] || {"sheets" => body["sheets"].to_s}
+        secrets = TileLoom::Output::Secrets.new(open: body["password"], owner: body["owner_password"])
+        placed =
+          PressOrder.new(book, given).place(
+            secrets: secrets.any? ? secrets : nil,
+            session: session_id,
+            address: request.ip,
+            title: body["title"]
+          )
         status 201
-        json(Presenter.run(run))
+        json(shown_run(placed))
       end
 
       post "/api/books/:book_id/runs/:run_id/cancel" do
         run.finish("cancelled", reason: "Stopped by hand.")
         run.pieces.update_all(pages: nil)
-        json(Presenter.run(run.reload))
+        run.files.each(&:discard)
+        json(shown_run(run.reload))
       end
 
-      # The run is forgotten and its file deleted.
+      # The same order over the book as it is now.
+      post "/api/books/:book_id/runs/:run_id/repeat" do
+        manner = run.order.form.manner
+        raise TileLoom::Refusal.new("exports.password_forgotten") if manner.protected? && body_json["password"].nil?
+        secrets = TileLoom::Output::Secrets.new(open: body_json["password"])
+        placed =
+          PressOrder.new(book, run.order.given).place(
+            secrets: secrets.any? ? secrets : nil,
+            session: session_id,
+            address: request.ip,
+            title: run.title
+          )
+        status 201
+        json(shown_run(placed))
+      end
+
+      # What it lacks, from the book as it is now.
+      post "/api/books/:book_id/runs/:run_id/missing" do
+        PressOrder.complete(run)
+        json(shown_run(run.reload))
+      end
+
+      post "/api/books/:book_id/runs/:run_id/print" do
+        raise TileLoom::Refusal.new("exports.no_printer") unless Printer.address
+        raise TileLoom::Refusal.new("exports.nothing_to_print") if run.files.none?(&:pdf?)
+        run.update!(printing: "Waiting")
+        WorkQueue.put(:print_run, run.id, turn: Turn::PRINT)
+        json(shown_run(run.reload))
+      end
+
+      # Before all others that wait.
+      post "/api/books/:book_id/runs/:run_id/first" do
+        PressQueue.put_first(run)
+        json(runs)
+      end
+
+      patch "/api/books/:book_id/runs/:run_id" do
+        run.update!(title: body_json["title"].to_s.strip.presence)
+        json(shown_run(run))
+      end
+
+      # The run is forgotten and its files deleted.
       delete "/api/books/:book_id/runs/:run_id" do
         run.discard
         json(runs)
       end
 
+      # Its one file, or all of them as a zip.
       get "/api/books/:book_id/runs/:run_id/file" do
-        path = run.path
-        halt_with(404, "answers.run_without_file") unless path && File.file?(path)
-        content_type "application/pdf"
-        send_file path,
-          filename: "#{TileLoom::Document::Starter.id_for(book.title, [])}-#{run.id}.pdf",
-          disposition: "attachment"
+        files = run.files.limit(2).to_a
+        halt_with(404, "answers.run_without_file") if files.empty?
+        next send_kept(files.first) if files.one?
+        content_type "application/zip"
+        attachment "#{run_name}.zip"
+        body RunArchive.new(run)
+      end
+
+      get "/api/books/:book_id/runs/:run_id/files/:file_id" do
+        send_kept(run.files.find(whole(params["file_id"])))
       end
 
       private
 
-      # The last ones, the newest first.
-      def runs = book.press_runs.order(id: :desc).limit(50).map { |run| Presenter.run(run) }
+      def send_kept(file)
+        halt_with(404, "answers.run_without_file") unless Finished.kept?(file.place)
+        content_type file.media
+        attachment file.name
+        path = Finished.path(file.place)
+        return send_file(path, filename: file.name, disposition: "attachment", type: file.media) if path
+        body KeptBody.new(file)
+      end
+
+      def run_name = "#{TileLoom::Output::FileNames.legal(run.title || book.title)}-#{run.id}"
+
+      def shown_run(row) = Presenter.run(row, session: session_id)
+
+      # The last ones, the newest first, with their places among those that wait.
+      def runs
+        places = PressQueue.places
+        book
+          .press_runs
+          .order(id: :desc)
+          .limit(50)
+          .includes(:files, :pieces)
+          .map { |row| shown_run(row).merge("place" => places[row.id]).compact }
+      end
 
       def run = @run ||= book.press_runs.find(whole(params["run_id"]))
     end

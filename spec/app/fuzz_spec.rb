@@ -25,7 +25,7 @@ RSpec.describe "Any request" do
     empty_database
     @values = HostileValues.new(seed)
     @book = kept_book
-    @run = App::PressOrder.new(@book).place("1")
+    @run = App::PressOrder.new(@book, {"sheets" => "1"}).place
     @report = [
       {
         "name" => "a",

@@ -90,7 +90,7 @@ RSpec.describe App::Routes::Layouts do
       {"name" => "sheet.count", "value" => rows.length.to_s}
     )
     {"all" => [0, *1..rows.length], "index, 2" => [0, 2], "1-2" => [1, 2]}.each do |sheets, numbers|
-      run = App::PressOrder.new(App::Book.find(book.id)).place(sheets)
+      run = App::PressOrder.new(App::Book.find(book.id), {"sheets" => sheets}).place
       expect([run.total, run.pieces.flat_map(&:numbers)]).to eq([numbers.length, numbers])
     end
     send_json(:post, "/api/books/#{book.id}/layout/elements", {role: "index", kind: "map_frame", box: [1, 1, 50, 50]})

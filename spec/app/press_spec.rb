@@ -15,23 +15,29 @@ RSpec.describe App::Routes::Press do
     App::PressRun.last
   end
 
+  # The path of its one file.
+  def file_of(run) = run.files.first&.then { |file| App::Finished.path(file.place) }
+
+  # All that lies among the finished files.
+  def kept = Dir.glob("**/*", base: App::Finished.folder).select { |path| path.match?(/\.\w+\z/) }
+
   def work = Delayed::Worker.new(quiet: true, exit_on_complete: true).start
 
   it "prints in pieces and shows a file only when it is whole" do
     run = order
     expect(run.pieces.count).to be > 1
-    expect(run.path).to be_nil
+    expect(run.files).to be_empty
     Delayed::Worker.new(quiet: true).work_off(1)
-    expect(run.reload).to have_attributes(state: "running", file: nil, done: 2)
-    expect(Dir.children(App::Store.folder).grep(/run-#{run.id}\./)).to be_empty
+    expect(run.reload).to have_attributes(state: "running", files: [], done: 2)
+    expect(kept.grep(%r{\A#{run.id}/})).to be_empty
     work
     expect(run.reload.state).to eq("done")
-    expect(outside("qpdf", "--check", run.path)).to include("No syntax")
-    expect(outside("pdfinfo", run.path)).to match(/Pages:\s+#{run.total}$/)
+    expect(outside("qpdf", "--check", file_of(run))).to include("No syntax")
+    expect(outside("pdfinfo", file_of(run))).to match(/Pages:\s+#{run.total}$/)
     expect(run.pieces.where.not(pages: nil)).to be_empty
     ask("/api/books/#{book.id}/runs/#{run.id}/file")
-    expect(last_response.body.bytesize).to eq(run.bytes)
-    expect(last_response.headers["content-disposition"]).to include("test-moss-#{run.id}.pdf")
+    expect(last_response.body.bytesize).to eq(run.files.first.bytes)
+    expect(last_response.headers["content-disposition"]).to include("Test moss.pdf")
   end
 
   it "prints the same bytes from the database as the core prints from the exported file" do
@@ -43,7 +49,7 @@ RSpec.describe App::Routes::Press do
       cells = folio.document.cells(folio.source)
       press = TileLoom::Output::Press.new(book: folio.document, source: folio.source)
       press.bind(cells.first(2).map { |cell| press.page(cell) }, "#{folder}/core.pdf")
-      expect(File.binread("#{folder}/core.pdf")).to eq(File.binread(run.reload.path))
+      expect(File.binread("#{folder}/core.pdf")).to eq(File.binread(file_of(run.reload)))
     end
   end
 
@@ -51,7 +57,7 @@ RSpec.describe App::Routes::Press do
     run = order("1")
     send_json(:patch, "/api/books/#{book.id}", {patch: {title: "Changed since"}, label: "Title"})
     work
-    expect(outside("pdftotext", run.reload.path, "-")).to include("Test moss")
+    expect(outside("pdftotext", file_of(run.reload), "-")).to include("Test moss")
   end
 
   it "stops when it is told to, and leaves no file" do
@@ -60,9 +66,9 @@ RSpec.describe App::Routes::Press do
     send_json(:post, "/api/books/#{book.id}/runs/#{run.id}/cancel", {})
     expect(answer["state"]).to eq("cancelled")
     work
-    expect(run.reload).to have_attributes(state: "cancelled", file: nil)
+    expect(run.reload).to have_attributes(state: "cancelled", files: [])
     expect(Delayed::Job.count).to eq(0)
-    expect(Dir.children(App::Store.folder).grep(/run-#{run.id}\./)).to be_empty
+    expect(kept.grep(%r{\A#{run.id}/})).to be_empty
     ask("/api/books/#{book.id}/runs/#{run.id}/file")
     expect(last_response.status).to eq(404)
   end
@@ -83,7 +89,7 @@ RSpec.describe App::Routes::Press do
     finished = run.pieces.find_by!(finished: true)
     expect { work }.not_to change { finished.reload.numbers }
     expect(run.reload.state).to eq("done")
-    expect(outside("pdfinfo", run.path)).to match(/Pages:\s+#{run.total}$/)
+    expect(outside("pdfinfo", file_of(run))).to match(/Pages:\s+#{run.total}$/)
   end
 
   it "leaves a job alone whose worker lives" do

@@ -47,7 +47,7 @@ RSpec.describe "Work" do
         .then { App::WorkerSettings.free_orphans }
 
     it "is taken up again, and set aside with its reason after the third" do
-      run = App::PressOrder.new(book).place("all")
+      run = App::PressOrder.new(book).place
       2.times { die }
       expect(Delayed::Job.pluck(:deaths, :locked_by)).to eq([[2, nil]])
       die
@@ -73,7 +73,7 @@ RSpec.describe "Work" do
   describe "turns" do
     it "are: looking before the index before imports before the press, and pieces of all runs side by side" do
       other = kept_book(scale: 500)
-      [other, book].each { |one| App::PressOrder.new(one).place("all") }
+      [other, book].each { |one| App::PressOrder.new(one).place }
       App::Arrival.accept(Tempfile.new("x"), book_id: book.id, name: "a.geojson")
       order = Delayed::Job.order(:priority, :id).map { |one| one.payload_object }
       expect(order.first).to be_a(App::InspectArrivalJob)
@@ -84,7 +84,7 @@ RSpec.describe "Work" do
     end
 
     it "let the quick worker take what somebody waits for, and nothing else" do
-      App::PressOrder.new(book).place("1")
+      App::PressOrder.new(book, {"sheets" => "1"}).place
       App::Arrival.accept(Tempfile.new("x"), book_id: book.id, name: "a.geojson")
       worker(max_priority: App::Turn::QUICK).start
       expect(Delayed::Job.all.map { |one| one.payload_object.class }).to eq([App::PressPieceJob])
@@ -234,7 +234,7 @@ RSpec.describe "Work" do
       App::Edit.delete_all
       expect(App::Sweep.new.layers).to eq("1 removed layer: with 20 features deleted, which no undo could bring back.")
       expect([App::Layer.exists?(dams.id), App::Feature.where(layer_id: dams.id).count]).to eq([false, 0])
-      run = App::PressOrder.new(fresh).place("all")
+      run = App::PressOrder.new(fresh, {"sheets" => "all"}).place
       run.pieces.update_all(pages: "x")
       expect(App::Sweep.new.pages).to be_nil
       run.finish("failed")
@@ -261,7 +261,8 @@ RSpec.describe "Work" do
 
   it "sweeps files of no run" do
     App::Sweep.new.files
-    path = File.join(App::Store.folder, "run-999999.pdf")
+    path = File.join(App::Finished.folder, "999999/1.pdf")
+    FileUtils.mkdir_p(File.dirname(path))
     File.write(path, "x")
     expect(App::Sweep.new.files).to be_nil
     File.utime(Time.now - 7200, Time.now - 7200, path)
@@ -270,9 +271,9 @@ RSpec.describe "Work" do
   end
 
   it "deletes runs with their files when that is asked for" do
-    run = App::PressOrder.new(book).place("1")
+    run = App::PressOrder.new(book, {"sheets" => "1"}).place
     worker.start
-    path = run.reload.path
+    path = App::Finished.path(run.reload.files.first.place)
     expect(File.exist?(path)).to be(true)
     delete("/api/books/#{book.id}/runs/#{run.id}", {}, "HTTP_HOST" => "localhost")
     expect([last_response.status, answer, File.exist?(path), App::PressPiece.count]).to eq([200, [], false, 0])

@@ -20,11 +20,12 @@ module TileLoom
           "layerKinds" => Symbology::LayerKinds.all.values,
           "classBreaks" => Symbology::Breaks.all.values,
           "layerFormats" => Data::Formats.of_layers,
-          "cellFormats" => Data::Formats.of_cells
+          "cellFormats" => Data::Formats.of_cells,
+          "forms" => Output::Forms.all.values
         }.transform_values { |kinds| kinds.map { |kind| {"key" => kind.key, "title" => kind.title} } }.merge(units)
       end
 
-      def traits = {"elementTraits" => elements, "layerKindTraits" => layer_kinds}
+      def traits = {"elementTraits" => elements, "layerKindTraits" => layer_kinds, "formTraits" => forms}
 
       # Key → the size of a new one in mm, whether it turns by hand, whether it carries coordinate grids, the roles of
       # pages that take one more.
@@ -41,6 +42,13 @@ module TileLoom
         end
       end
 
+      # Key → what is said of it, live text of the names of its files, whether its files are PDFs.
+      def forms
+        Output::Forms.all.transform_values do |kind|
+          {"about" => kind.about, "fileName" => kind.file_name, "pdf" => kind.parts.key?(:pdf)}
+        end
+      end
+
       # Sizes of pages; what the data files that are read are called, and their endings; endings of the files of cells
       # that are read.
       def lists
@@ -48,7 +56,8 @@ module TileLoom
           "pageSizes" => Layout::PageSize::ALL.keys,
           "dataFormats" => Data::Formats.all.values.map(&:title_of_file),
           "dataEndings" => Data::Formats.endings,
-          "cellEndings" => Data::Formats.of_cells.flat_map(&:endings)
+          "cellEndings" => Data::Formats.of_cells.flat_map(&:endings),
+          "pressProfiles" => [Artwork::IccProfile::NAMES.fetch("coated")]
         }
       end
 

@@ -8,6 +8,7 @@ import type {
   Layout,
   MapFrameElement,
   MapSymbol,
+  Order,
   OwnMarker,
 } from "../generated/book";
 
@@ -24,7 +25,11 @@ export type {
   Index,
   Layer,
   Layout,
+  Form,
+  Ink,
   MapSymbol,
+  Order,
+  PdfManner,
   Rule,
   ScaleBarElement,
   ScaleBarStyle,
@@ -219,18 +224,49 @@ export interface Arrival {
   replaces: string | null;
 }
 
+export interface RunFile {
+  id: number;
+  name: string;
+  bytes: number;
+  sha256: string | null;
+}
+
 export interface Run {
   id: number;
+  title: string | null;
+  order: Order;
   sheets: string;
-  state: "waiting" | "running" | "done" | "failed" | "cancelled";
+  state: "waiting" | "running" | "done" | "incomplete" | "failed" | "cancelled";
+  // Its place among those that wait, from 1.
+  place?: number;
   total: number;
   done: number;
   reason: string | null;
-  bytes: number | null;
+  bytes: number;
   created_at: string;
   finished_at: string | null;
+  expires_at: string | null;
   revision: number;
+  later_revision: number | null;
+  own: boolean;
+  asked_from: string | null;
+  printing: string | null;
+  printable: boolean;
+  told: { message: string; sheets: string[] }[];
+  files: RunFile[];
+  file_count: number;
   ready: boolean;
+}
+
+// What an order comes to before it is made.
+export interface Plan {
+  sheets: number;
+  files: number;
+  names: string[];
+  pixels: [number, number] | null;
+  bytes: number;
+  seconds: number;
+  told: string[];
 }
 
 // A JSON merge patch (RFC 7396) on part of the document.

@@ -32,9 +32,7 @@ export type Colour = string;
  * This interface was referenced by `BookDocument`'s JSON-Schema
  * via the `definition` "form".
  */
-export type Form = {
-  kind: "pdf_book" | "pdf_sheets" | "images" | "svg_sheets" | "ground" | "imposed";
-};
+export type Form = PdfBookForm | PdfSheetsForm | ImagesForm | SvgSheetsForm | GroundForm | ImposedForm;
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema
  * via the `definition` "length_mm".
@@ -305,6 +303,200 @@ export interface Order {
    */
   file_name?: string;
   form?: Form;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "pdf_book_form".
+ */
+export interface PdfBookForm {
+  kind: "pdf_book";
+  pdf?: PdfManner;
+}
+/**
+ * What PDF files carry beside their pages.
+ *
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "pdf_manner".
+ */
+export interface PdfManner {
+  version?: "1.7" | "2.0";
+  standard?: "none" | "pdf_a_2u" | "pdf_a_3u" | "pdf_x_4";
+  /**
+   * Colours of the screen, or those of the book's palette and of a printing press.
+   */
+  colours?: "screen" | "press";
+  /**
+   * With the structure that screen readers go by.
+   */
+  tagged?: boolean;
+  links?: boolean;
+  georeferenced?: boolean;
+  /**
+   * Can a reader switch the layers?
+   */
+  switchable?: boolean;
+  layers?: PdfLayer[];
+  object_data?: PdfObjectData[];
+  attach_book?: boolean;
+  attach_data?: boolean;
+  opens_at?: "page" | "width" | "actual size";
+  panel?: "bookmarks" | "layers" | "none";
+  /**
+   * Readable over a network before all of it is there.
+   */
+  linearized?: boolean;
+  /**
+   * With a password, which is asked for when it is exported.
+   */
+  protected?: boolean;
+  /**
+   * What a protected file lets its reader print.
+   */
+  printing?: "full" | "low" | "none";
+  changing?: boolean;
+  copying?: boolean;
+}
+/**
+ * How a layer is found when the file is opened, and whether it is printed.
+ *
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "pdf_layer".
+ */
+export interface PdfLayer {
+  id: Id;
+  shown?: boolean;
+  printed?: "as shown" | "always" | "never";
+}
+/**
+ * A layer whose features carry their attributes.
+ *
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "pdf_object_data".
+ */
+export interface PdfObjectData {
+  layer: Id;
+  /**
+   * All of them where none is named.
+   */
+  fields?: string[];
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "pdf_sheets_form".
+ */
+export interface PdfSheetsForm {
+  kind: "pdf_sheets";
+  pdf?: PdfManner;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "images_form".
+ */
+export interface ImagesForm {
+  kind: "images";
+  format?: "png" | "jpeg" | "tiff" | "webp" | "geotiff";
+  shows?: "page" | "map frame" | "frame with border";
+  /**
+   * Without the white of the paper.
+   */
+  clear?: boolean;
+  depth?: "colour" | "grey" | "256 colours";
+  /**
+   * Of JPEG and WebP.
+   */
+  quality?: number;
+  /**
+   * With a world file and a file that names the reference beside it.
+   */
+  placed?: boolean;
+  /**
+   * Are turned sheets drawn anew in a GeoTIFF so that north is up?
+   */
+  north_up?: boolean;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "svg_sheets_form".
+ */
+export interface SvgSheetsForm {
+  kind: "svg_sheets";
+  /**
+   * Text with its typefaces in the file, or its outlines.
+   */
+  text?: "text" | "outlines";
+  links?: boolean;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "ground_form".
+ */
+export interface GroundForm {
+  kind: "ground";
+  format?: "mbtiles" | "geopackage";
+  scale?: Scale;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "imposed_form".
+ */
+export interface ImposedForm {
+  kind: "imposed";
+  /**
+   * How pages lie on the paper.
+   */
+  lay?: "several on one" | "booklet" | "parts of large pages";
+  paper?:
+    | "A0"
+    | "A1"
+    | "A2"
+    | "A3"
+    | "A4"
+    | "A5"
+    | "A6"
+    | "B0"
+    | "B1"
+    | "B2"
+    | "B3"
+    | "B4"
+    | "B5"
+    | "B6"
+    | "ANSI A"
+    | "ANSI B"
+    | "ANSI C"
+    | "ANSI D"
+    | "ANSI E"
+    | "ARCH A"
+    | "ARCH B"
+    | "ARCH C"
+    | "ARCH D"
+    | "ARCH E";
+  orientation?: "portrait" | "landscape" | "as fits";
+  /**
+   * Pages beside each other, where several lie on one.
+   */
+  across?: number;
+  down?: number;
+  /**
+   * Between pages.
+   */
+  gap_mm?: number;
+  /**
+   * What the printer leaves free at each edge of the paper.
+   */
+  margin_mm?: number;
+  /**
+   * By how much neighbouring parts of a large page show the same.
+   */
+  overlap_mm?: number;
+  /**
+   * Marks to cut by, and crosses by which parts are laid together.
+   */
+  marks?: boolean;
+  /**
+   * Are pages kept at their size where they fit?
+   */
+  true_size?: boolean;
+  pdf?: PdfManner;
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema
@@ -1282,200 +1474,6 @@ export interface AreaPart {
   when?: unknown;
   features?: number[];
   polygon?: [number, number][];
-}
-/**
- * This interface was referenced by `BookDocument`'s JSON-Schema
- * via the `definition` "pdf_book_form".
- */
-export interface PdfBookForm {
-  kind: "pdf_book";
-  pdf?: PdfManner;
-}
-/**
- * What PDF files carry beside their pages.
- *
- * This interface was referenced by `BookDocument`'s JSON-Schema
- * via the `definition` "pdf_manner".
- */
-export interface PdfManner {
-  version?: "1.7" | "2.0";
-  standard?: "none" | "pdf_a_2u" | "pdf_a_3u" | "pdf_x_4";
-  /**
-   * Colours of the screen, or those of the book's palette and of a printing press.
-   */
-  colours?: "screen" | "press";
-  /**
-   * With the structure that screen readers go by.
-   */
-  tagged?: boolean;
-  links?: boolean;
-  georeferenced?: boolean;
-  /**
-   * Can a reader switch the layers?
-   */
-  switchable?: boolean;
-  layers?: PdfLayer[];
-  object_data?: PdfObjectData[];
-  attach_book?: boolean;
-  attach_data?: boolean;
-  opens_at?: "page" | "width" | "actual size";
-  panel?: "bookmarks" | "layers" | "none";
-  /**
-   * Readable over a network before all of it is there.
-   */
-  linearized?: boolean;
-  /**
-   * With a password, which is asked for when it is exported.
-   */
-  protected?: boolean;
-  /**
-   * What a protected file lets its reader print.
-   */
-  printing?: "full" | "low" | "none";
-  changing?: boolean;
-  copying?: boolean;
-}
-/**
- * How a layer is found when the file is opened, and whether it is printed.
- *
- * This interface was referenced by `BookDocument`'s JSON-Schema
- * via the `definition` "pdf_layer".
- */
-export interface PdfLayer {
-  id: Id;
-  shown?: boolean;
-  printed?: "as shown" | "always" | "never";
-}
-/**
- * A layer whose features carry their attributes.
- *
- * This interface was referenced by `BookDocument`'s JSON-Schema
- * via the `definition` "pdf_object_data".
- */
-export interface PdfObjectData {
-  layer: Id;
-  /**
-   * All of them where none is named.
-   */
-  fields?: string[];
-}
-/**
- * This interface was referenced by `BookDocument`'s JSON-Schema
- * via the `definition` "pdf_sheets_form".
- */
-export interface PdfSheetsForm {
-  kind: "pdf_sheets";
-  pdf?: PdfManner;
-}
-/**
- * This interface was referenced by `BookDocument`'s JSON-Schema
- * via the `definition` "images_form".
- */
-export interface ImagesForm {
-  kind: "images";
-  format?: "png" | "jpeg" | "tiff" | "webp" | "geotiff";
-  shows?: "page" | "map frame" | "frame with border";
-  /**
-   * Without the white of the paper.
-   */
-  clear?: boolean;
-  depth?: "colour" | "grey" | "256 colours";
-  /**
-   * Of JPEG and WebP.
-   */
-  quality?: number;
-  /**
-   * With a world file and a file that names the reference beside it.
-   */
-  placed?: boolean;
-  /**
-   * Are turned sheets drawn anew in a GeoTIFF so that north is up?
-   */
-  north_up?: boolean;
-}
-/**
- * This interface was referenced by `BookDocument`'s JSON-Schema
- * via the `definition` "svg_sheets_form".
- */
-export interface SvgSheetsForm {
-  kind: "svg_sheets";
-  /**
-   * Text with its typefaces in the file, or its outlines.
-   */
-  text?: "text" | "outlines";
-  links?: boolean;
-}
-/**
- * This interface was referenced by `BookDocument`'s JSON-Schema
- * via the `definition` "ground_form".
- */
-export interface GroundForm {
-  kind: "ground";
-  format?: "mbtiles" | "geopackage";
-  scale?: Scale;
-}
-/**
- * This interface was referenced by `BookDocument`'s JSON-Schema
- * via the `definition` "imposed_form".
- */
-export interface ImposedForm {
-  kind: "imposed";
-  /**
-   * How pages lie on the paper.
-   */
-  lay?: "several on one" | "booklet" | "parts of large pages";
-  paper?:
-    | "A0"
-    | "A1"
-    | "A2"
-    | "A3"
-    | "A4"
-    | "A5"
-    | "A6"
-    | "B0"
-    | "B1"
-    | "B2"
-    | "B3"
-    | "B4"
-    | "B5"
-    | "B6"
-    | "ANSI A"
-    | "ANSI B"
-    | "ANSI C"
-    | "ANSI D"
-    | "ANSI E"
-    | "ARCH A"
-    | "ARCH B"
-    | "ARCH C"
-    | "ARCH D"
-    | "ARCH E";
-  orientation?: "portrait" | "landscape" | "as fits";
-  /**
-   * Pages beside each other, where several lie on one.
-   */
-  across?: number;
-  down?: number;
-  /**
-   * Between pages.
-   */
-  gap_mm?: number;
-  /**
-   * What the printer leaves free at each edge of the paper.
-   */
-  margin_mm?: number;
-  /**
-   * By how much neighbouring parts of a large page show the same.
-   */
-  overlap_mm?: number;
-  /**
-   * Marks to cut by, and crosses by which parts are laid together.
-   */
-  marks?: boolean;
-  /**
-   * Are pages kept at their size where they fit?
-   */
-  true_size?: boolean;
-  pdf?: PdfManner;
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema

@@ -69,6 +69,14 @@ export const cellFormats = [
   ["shp", "Shapefile"],
   ["csv", "CSV"],
 ] as const;
+export const forms = [
+  ["pdf_book", "one PDF"],
+  ["pdf_sheets", "a PDF a sheet"],
+  ["images", "an image a sheet"],
+  ["svg_sheets", "an SVG a sheet"],
+  ["ground", "the ground as tiles"],
+  ["imposed", "an imposed PDF"],
+] as const;
 export const lengthUnits = [
   ["mm", "millimetre"],
   ["in", "inch"],
@@ -125,6 +133,38 @@ export const layerKindTraits = {
   area: { markers: false, strokes: true, fills: true },
   mixed: { markers: true, strokes: true, fills: true },
 } as const;
+export const formTraits = {
+  pdf_book: {
+    about: "All sheets in one file, with bookmarks, page labels and links.",
+    fileName: "{{ book.title }}",
+    pdf: true,
+  },
+  pdf_sheets: {
+    about: "A file of each sheet; links lead from one to the next as long as they lie side by side.",
+    fileName: "{{ book.title }}_{{ sheet.name }}",
+    pdf: true,
+  },
+  images: {
+    about: "Pixels of each sheet, or of its map frame alone; placed on the ground if wanted.",
+    fileName: "{{ book.title }}_{{ sheet.name }}",
+    pdf: false,
+  },
+  svg_sheets: {
+    about: "A drawing of each sheet for a browser or a drawing program; layers are groups.",
+    fileName: "{{ book.title }}_{{ sheet.name }}",
+    pdf: false,
+  },
+  ground: {
+    about: "What the sheets show, without frames, as one picture of tiles for a phone or a tablet.",
+    fileName: "{{ book.title }}",
+    pdf: false,
+  },
+  imposed: {
+    about: "Several sheets on one, a booklet to fold, or a large sheet in parts over small paper.",
+    fileName: "{{ book.title }}_imposed",
+    pdf: true,
+  },
+} as const;
 export const pageSizes = [
   "A0",
   "A1",
@@ -178,3 +218,4 @@ export const dataEndings = [
   ".csv",
 ] as const;
 export const cellEndings = [".geojson", ".json", ".gpkg", ".zip", ".csv"] as const;
+export const pressProfiles = ["Coated paper, offset (FOGRA39L)"] as const;

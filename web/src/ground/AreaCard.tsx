@@ -12,7 +12,7 @@ import { Field } from "../fields/Field";
 import type { Draw } from "../map/useDraw";
 import { areaOf, partsOf } from "../api/area";
 import type { Ring } from "./ArrivalCard";
-import { ConditionEditor } from "./ConditionEditor";
+import { ConditionEditor } from "../fields/ConditionEditor";
 import { useAttributes, type Attribute } from "../api/useAttributes";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";

@@ -8,7 +8,7 @@ import { useBook, useChange } from "../api/book";
 import { get } from "../api/client";
 import type { Layer } from "../api/types";
 import { count } from "../api/words";
-import { ConditionEditor } from "./ConditionEditor";
+import { ConditionEditor } from "../fields/ConditionEditor";
 import type { Attribute } from "../api/useAttributes";
 
 export type Box4 = [number, number, number, number];

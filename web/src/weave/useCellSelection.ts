@@ -1,5 +1,6 @@
-import { useCallback, useMemo, useState } from "react";
+import { useCallback, useMemo } from "react";
 import { useBook } from "../api/book";
+import { useAlso } from "../frame/useAlso";
 import { useSheet } from "../frame/useSheet";
 import { useShortcuts } from "../frame/useShortcuts";
 import { useCells } from "./useCells";
@@ -9,12 +10,12 @@ import { useCells } from "./useCells";
 export function useCellSelection(byKeys: boolean, onEscape: () => void) {
   const book = useBook();
   const { cell: current, go } = useSheet();
-  const [more, setMore] = useState<number[]>([]);
+  const { also: more, setAlso: setMore } = useAlso();
   const cell = current ?? book.cells[0];
   const numbers = useMemo(() => [...new Set([...(cell ? [cell.number] : []), ...more])], [cell, more]);
   const selected = useMemo(() => book.cells.filter((known) => numbers.includes(known.number)), [book.cells, numbers]);
   const cells = useCells(numbers);
-  const none = useCallback(() => setMore([]), []);
+  const none = useCallback(() => setMore(() => []), [setMore]);
   const keys = useMemo(() => {
     const arrows = (prefix: string, by: number) => ({
       [`${prefix}ArrowLeft`]: () => cells.nudge(-by, 0),
@@ -44,7 +45,7 @@ export function useCellSelection(byKeys: boolean, onEscape: () => void) {
       } else
         setMore((known) => (known.includes(number) ? known.filter((other) => other !== number) : [...known, number]));
     },
-    [go, none],
+    [go, none, setMore],
   );
   return { cell, numbers, selected, cells, select, none };
 }

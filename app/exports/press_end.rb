@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+require "tmpdir"
+
+module App
+  # The end of a run whose pieces are all drawn: pages are bound into the file, and it is said what came of it.
+  class PressEnd
+    def initialize(run) = @run = run
+
+    # Only one worker wins the right to end it; doing it twice would do no harm.
+    def reach
+      missing = @run.missing
+      return lack(missing) if missing.any?
+      bind if @run.order.form.paged?
+      ended = @run.finish("done")
+      ended ? @run.pieces.update_all(pages: nil) : drop
+    end
+
+    private
+
+    def lack(missing)
+      return @run.finish("failed", reason: missing.values.first) if missing.length >= @run.total
+      @run.finish("incomplete", reason: "#{missing.length} of #{@run.total} sheets are missing: #{in_words(missing)}")
+    end
+
+    MOST_NAMED = 3
+
+    # "B2 (why), C4 (why) and 3 more"
+    def in_words(missing)
+      named = missing.first(MOST_NAMED).map { |number, why| "#{name_of(number.to_i)} (#{why.chomp(".")})" }
+      "#{named.join(", ")}#{" and #{missing.length - MOST_NAMED} more" if missing.length > MOST_NAMED}."
+    end
+
+    def name_of(number)
+      return TileLoom::Compose::IndexSheetComposer::NAME if number == PressPiece::INDEX
+      @run.cells.find { |row| row["number"] == number }&.fetch("name") || number.to_s
+    end
+
+    def bind
+      Dir.mktmpdir("tile-loom-press") do |folder|
+        path = File.join(folder, @run.names.fetch("book"))
+        @run.press.bind(pages, path, secrets: @run.given_secrets)
+        PressFile.keep(@run, path, position: 0, media: @run.order.form.media)
+      end
+    end
+
+    # Another worker may have ended it already; a stopped or deleted one keeps nothing.
+    def drop
+      state = PressRun.where(id: @run.id).pick(:state)
+      @run.files.each(&:discard) unless state == "done"
+    end
+
+    # One piece at a time is in memory.
+    def pages
+      Enumerator.new do |found|
+        @run
+          .pieces
+          .pluck(:id)
+          .each do |id|
+            io = StringIO.new(PressPiece.where(id: id).pick(:pages))
+            while (page = TileLoom::Output::Pdf::Page.read(io))
+              found << page
+            end
+          end
+      end
+    end
+  end
+end

@@ -1,0 +1,30 @@
+import { Checkbox, FormControlLabel } from "@mui/material";
+
+// Something that is so, or not.
+export function Flag({
+  label,
+  value,
+  disabled,
+  onKeep,
+}: {
+  label: string;
+  value: boolean;
+  disabled?: boolean;
+  onKeep: (value: boolean) => Promise<unknown>;
+}) {
+  return (
+    <FormControlLabel
+      sx={{ gridColumn: "1 / -1" }}
+      disabled={disabled}
+      control={
+        <Checkbox
+          size="small"
+          checked={value}
+          onChange={(event) => void onKeep(event.target.checked).catch(() => undefined)}
+          sx={{ py: 0.5 }}
+        />
+      }
+      label={label}
+    />
+  );
+}

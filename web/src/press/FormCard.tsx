@@ -1,0 +1,39 @@
+import { Box } from "@mui/material";
+import { Card } from "../frame/Card";
+import { GroundFields } from "./GroundFields";
+import { ImageFields } from "./ImageFields";
+import { ImposedFields } from "./ImposedFields";
+import { PdfFields } from "./PdfFields";
+import { SvgFields } from "./SvgFields";
+import { traits, whole, type FormKind } from "./order";
+import type { OrderDraft } from "./useOrder";
+
+const TITLES: Record<FormKind, string> = {
+  pdf_book: "PDF of the book",
+  pdf_sheets: "PDF of each sheet",
+  images: "Images",
+  svg_sheets: "SVG drawings",
+  ground: "Tiles of the ground",
+  imposed: "Imposed PDF",
+};
+
+// The details of the form that the book is exported in.
+export function FormCard({ draft }: { draft: OrderDraft }) {
+  const { form } = whole(draft.order);
+  return (
+    <Card title={TITLES[form.kind]}>
+      <Box sx={{ fontSize: 12.5, color: "text.secondary", mb: 1.5 }}>{traits(form.kind).about}</Box>
+      {form.kind === "images" && <ImageFields form={form} change={draft.changeForm} />}
+      {form.kind === "svg_sheets" && <SvgFields form={form} change={draft.changeForm} />}
+      {form.kind === "ground" && <GroundFields form={form} change={draft.changeForm} />}
+      {form.kind === "imposed" && <ImposedFields form={form} change={draft.changeForm} />}
+      {"pdf" in traits(form.kind) && traits(form.kind).pdf && (
+        <PdfFields
+          pdf={"pdf" in form ? form.pdf : undefined}
+          imposed={form.kind === "imposed"}
+          change={(patch) => draft.changeForm({ pdf: { ...("pdf" in form ? form.pdf : {}), ...patch } })}
+        />
+      )}
+    </Card>
+  );
+}

@@ -1,0 +1,42 @@
+import { useBook } from "../api/book";
+import { ratio, readScale } from "../api/words";
+import { Choice } from "../fields/Choice";
+import { Field } from "../fields/Field";
+import { filled } from "../fields/filled";
+import { defaults } from "../generated/defaults";
+import { Pair } from "./Pair";
+import type { FormOf } from "./order";
+
+// In which format the ground goes out, and at which scale it is drawn.
+export function GroundFields({
+  form,
+  change,
+}: {
+  form: FormOf<"ground">;
+  change: (patch: Partial<FormOf<"ground">>) => Promise<unknown>;
+}) {
+  const book = useBook();
+  const ground = filled(form, defaults.ground_form);
+  return (
+    <Pair>
+      <Choice
+        label="Format"
+        value={ground.format}
+        choices={[
+          ["mbtiles", "MBTiles"],
+          ["geopackage", "GeoPackage"],
+        ]}
+        onChoose={(format) => change({ format })}
+      />
+      <Field
+        label="Drawn at scale"
+        value={ratio(form.scale ?? book.document.index.scale)}
+        onKeep={async (text) => {
+          const scale = readScale(text);
+          if (scale === null || scale < 1) throw new Error("Enter a scale, such as 1:10,000.");
+          await change({ scale });
+        }}
+      />
+    </Pair>
+  );
+}

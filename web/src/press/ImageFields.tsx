@@ -1,0 +1,83 @@
+import { Choice } from "../fields/Choice";
+import { Flag } from "../fields/Flag";
+import { Measured } from "../fields/Measured";
+import { filled } from "../fields/filled";
+import { defaults } from "../generated/defaults";
+import { Pair } from "./Pair";
+import { FORMATS } from "./inWords";
+import type { FormOf } from "./order";
+
+// What images show and how they are written.
+export function ImageFields({
+  form,
+  change,
+}: {
+  form: FormOf<"images">;
+  change: (patch: Partial<FormOf<"images">>) => Promise<unknown>;
+}) {
+  const image = filled(form, defaults.images_form);
+  const geotiff = image.format === "geotiff";
+  return (
+    <Pair>
+      <Choice
+        label="Format"
+        value={image.format}
+        choices={FORMATS}
+        onChoose={(format) =>
+          change({
+            format,
+            ...(format === "jpeg" && { clear: undefined }),
+            ...(format !== "png" && image.depth === "256 colours" && { depth: undefined }),
+          })
+        }
+      />
+      <Choice
+        label="Colour depth"
+        value={image.depth}
+        choices={[
+          ["colour", "24-bit colour"],
+          ["grey", "8-bit grey"],
+          ...(image.format === "png" ? ([["256 colours", "256 colours"]] as const) : []),
+        ]}
+        onChoose={(depth) => change({ depth })}
+      />
+      <Choice
+        label="Shows"
+        wide
+        value={image.shows}
+        choices={[
+          ["page", "The page"],
+          ["map frame", "The map frame only"],
+          ["frame with border", "The map frame with border and labels"],
+        ]}
+        onChoose={(shows) => change({ shows })}
+      />
+      {(image.format === "jpeg" || image.format === "webp") && (
+        <Measured
+          label="Quality, 10–100"
+          value={image.quality}
+          least={10}
+          most={100}
+          onKeep={(quality) => change({ quality: Math.round(quality) })}
+        />
+      )}
+      {image.format !== "jpeg" && (
+        <Flag label="Clear background" value={image.clear} onKeep={(clear) => change({ clear })} />
+      )}
+      {!geotiff && (
+        <Flag
+          label="World file and .aux.xml beside each"
+          value={image.placed}
+          onKeep={(placed) => change({ placed })}
+        />
+      )}
+      {geotiff && (
+        <Flag
+          label="Turned sheets resampled north up"
+          value={image.north_up}
+          onKeep={(north_up) => change({ north_up })}
+        />
+      )}
+    </Pair>
+  );
+}

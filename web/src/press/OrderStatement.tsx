@@ -1,0 +1,102 @@
+import type { ReactNode } from "react";
+import { useBook } from "../api/book";
+import type { Form } from "../api/types";
+import { bytes, count } from "../api/words";
+import { forms } from "../generated/kinds";
+import { CardValue } from "../statement/CardValue";
+import { ChoiceValue } from "../statement/ChoiceValue";
+import { EntryValue } from "../statement/EntryValue";
+import { Statement } from "../statement/Statement";
+import { RangeValue } from "./RangeValue";
+import { inWords } from "./inWords";
+import { pattern, traits, whole } from "./order";
+import type { OrderDraft } from "./useOrder";
+
+// "Export all sheets as one PDF at 300 ppi, named …, with …."
+export function OrderStatement({
+  draft,
+  card,
+  onCard,
+  children,
+}: {
+  draft: OrderDraft;
+  card: "form" | "palette";
+  onCard: (card: "form" | "palette") => void;
+  children: ReactNode;
+}) {
+  const { order, change, plan } = draft;
+  const { form, ppi } = whole(order);
+  return (
+    <Statement answer={<PlanLine draft={draft} />}>
+      Export <RangeValue draft={draft} /> as{" "}
+      <ChoiceValue
+        label="Form"
+        value={form.kind}
+        choices={forms.map(([value, title]) => ({ value, title, note: traits(value).about }))}
+        onChoose={(kind) => change({ form: { kind } as Form, file_name: undefined })}
+      />{" "}
+      at{" "}
+      <EntryValue
+        label="Resolution"
+        shown={`${ppi} ppi`}
+        text={String(ppi)}
+        unit="ppi"
+        read={(text) => (/^\d+$/.test(text.trim()) && +text >= 36 && +text <= 1200 ? +text : null)}
+        expected="Enter a value from 36 to 1,200 ppi."
+        onKeep={(value) => change({ ppi: value })}
+        foretold="Pixels an inch: of images, and of pictures in other files"
+      />
+      , named{" "}
+      <EntryValue
+        label="Names of the files"
+        shown={pattern(order)}
+        text={pattern(order)}
+        read={(text) => text.trim()}
+        expected=""
+        onKeep={(text) => change({ file_name: text || undefined })}
+        foretold={
+          plan.data?.names[0]
+            ? `For example ${plan.data.names[0]}`
+            : "Live text, such as {{ sheet.name }} or {{ file.counter }}"
+        }
+      />
+      , <CardValue label="Details" shown={inWords(form)} open={card === "form"} onOpen={() => onCard("form")} />
+      {traits(form.kind).pdf && (
+        <>
+          , in{" "}
+          <CardValue
+            label="Colours"
+            shown={coloursOf(form)}
+            open={card === "palette"}
+            onOpen={() => onCard("palette")}
+          />
+        </>
+      )}
+      .{children}
+    </Statement>
+  );
+}
+
+const coloursOf = (form: Form) =>
+  "pdf" in form && (form.pdf?.colours === "press" || form.pdf?.standard === "pdf_x_4")
+    ? "colours of the press"
+    : "screen colours";
+
+// What the order would come to, or why it cannot be made.
+function PlanLine({ draft: { plan } }: { draft: OrderDraft }) {
+  const book = useBook();
+  if (book.cells.length === 0) return <>There are no sheets yet; generate an index first.</>;
+  if (plan.error) return <span role="alert">{plan.error.message}</span>;
+  if (!plan.data) return <>Working out what that comes to…</>;
+  const { files, pixels, told } = plan.data;
+  return (
+    <>
+      <b>{count(files, "file")}</b>
+      {pixels && ` of up to ${pixels.map((side) => side.toLocaleString("en-GB")).join(" × ")} px`}, about{" "}
+      {bytes(plan.data.bytes)}, ready in about {time(plan.data.seconds)}.{told.length > 0 && ` ${told.join(" ")}`}
+    </>
+  );
+}
+
+const time = (seconds: number) =>
+  seconds < 90 ? `${Math.max(Math.round(seconds), 1)} s` : `${Math.round(seconds / 60)} min`;

@@ -1,0 +1,107 @@
+import { Box, Button, IconButton } from "@mui/material";
+import RemoveIcon from "@mui/icons-material/DeleteOutlined";
+import { useState } from "react";
+import { useBook, useChange } from "../api/book";
+import type { BookDocument, Ink } from "../api/types";
+import { Field } from "../fields/Field";
+import { Flag } from "../fields/Flag";
+import { Measured } from "../fields/Measured";
+import { Card } from "../frame/Card";
+import { pressProfiles } from "../generated/kinds";
+
+const PROCESS = ["Cyan, %", "Magenta, %", "Yellow, %", "Black, %"] as const;
+
+// The book's palette: what files for the press carry in place of colours of the screen.
+export function PaletteCard() {
+  const book = useBook();
+  const { ask } = useChange();
+  const inks = book.document.palette ?? [];
+  const colours = coloursOf(book.document).filter((colour) => !inks.some((ink) => ink.colour === colour));
+  const [problem, setProblem] = useState<string | null>(null);
+  const put = async (body: unknown) => {
+    try {
+      await ask("palette", body);
+      setProblem(null);
+    } catch (error) {
+      setProblem((error as Error).message);
+      throw error;
+    }
+  };
+  return (
+    <Card title="Palette">
+      <Box sx={{ fontSize: 12.5, color: "text.secondary", mb: 1.5 }}>
+        Files in colours of the press carry these values; all other colours are converted by the profile “
+        {pressProfiles[0]}”. The screen shows what the profile makes of them.
+      </Box>
+      {problem && (
+        <Box role="alert" sx={{ color: "error.main", fontSize: 13, mb: 1 }}>
+          {problem}
+        </Box>
+      )}
+      {inks.map((ink) => (
+        <InkFields key={ink.colour} ink={ink} onPut={(fresh) => put({ colour: ink.colour, ink: fresh })} />
+      ))}
+      {colours.length > 0 && (
+        <Box role="group" aria-label="Colours of the book" sx={{ display: "flex", flexWrap: "wrap", gap: 0.75, mt: 1 }}>
+          <Box sx={{ width: "100%", fontSize: 12.5, color: "text.secondary" }}>
+            Add a colour that the book draws in:
+          </Box>
+          {colours.map((colour) => (
+            <Button
+              key={colour}
+              variant="outlined"
+              aria-label={`Add ${colour} to the palette`}
+              onClick={() => void put({ colour }).catch(() => undefined)}
+              sx={{ minWidth: 0, width: 30, height: 26, p: 0, bgcolor: colour, "&:hover": { bgcolor: colour } }}
+            />
+          ))}
+        </Box>
+      )}
+    </Card>
+  );
+}
+
+// The colours that the book draws in, each once.
+function coloursOf({ layers, markers, layout, index_layout }: BookDocument): string[] {
+  const found = JSON.stringify([layers, markers, layout, index_layout]).match(/"#[0-9a-fA-F]{6}"/g) ?? [];
+  return [...new Set(found.map((text) => text.slice(1, -1).toLowerCase()))].sort();
+}
+
+function InkFields({ ink, onPut }: { ink: Ink; onPut: (ink: Ink | null) => Promise<unknown> }) {
+  return (
+    <Box role="group" aria-label={ink.name} sx={{ borderBottom: 1, borderColor: "divider", pb: 1, mb: 1 }}>
+      <Box sx={{ display: "flex", gap: 1, alignItems: "center" }}>
+        <Box
+          sx={{ width: 26, height: 26, bgcolor: ink.colour, border: 1, borderColor: "divider", flexShrink: 0 }}
+          title={ink.colour}
+        />
+        <Field label="Name" value={ink.name} onKeep={(name) => onPut({ ...ink, name })} />
+        <IconButton
+          size="small"
+          aria-label={`Remove ${ink.name}`}
+          onClick={() => void onPut(null).catch(() => undefined)}
+        >
+          <RemoveIcon fontSize="small" />
+        </IconButton>
+      </Box>
+      <Box sx={{ display: "grid", gridTemplateColumns: "repeat(4, minmax(0, 1fr))", gap: 0.75, mt: 1 }}>
+        {PROCESS.map((label, place) => (
+          <Measured
+            key={label}
+            label={label}
+            value={ink.cmyk[place]!}
+            least={0}
+            most={100}
+            onKeep={(value) => onPut({ ...ink, cmyk: ink.cmyk.map((old, at) => (at === place ? value : old)) })}
+          />
+        ))}
+      </Box>
+      <Flag
+        label="An ink of its own (spot colour)"
+        value={ink.spot ?? false}
+        onKeep={(spot) => onPut({ ...ink, spot })}
+      />
+      <Flag label="Overprints" value={ink.overprint ?? false} onKeep={(overprint) => onPut({ ...ink, overprint })} />
+    </Box>
+  );
+}

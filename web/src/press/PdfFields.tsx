@@ -1,0 +1,161 @@
+import { useBook } from "../api/book";
+import type { PdfManner } from "../api/types";
+import { Choice } from "../fields/Choice";
+import { Flag } from "../fields/Flag";
+import { filled } from "../fields/filled";
+import { Heading } from "../frame/Card";
+import { defaults } from "../generated/defaults";
+import { Pair } from "./Pair";
+import { PdfLayers } from "./PdfLayers";
+import { PdfObjectData } from "./PdfObjectData";
+import { STANDARDS } from "./inWords";
+
+interface PdfFieldsProps {
+  pdf: PdfManner | undefined;
+  // Of pages that lie on others?
+  imposed: boolean;
+  change: (patch: Partial<PdfManner>) => Promise<unknown>;
+}
+
+// What the PDF carries beside its pages.
+export function PdfFields({ pdf: given, imposed, change }: PdfFieldsProps) {
+  const book = useBook();
+  const pdf = filled(given, defaults.pdf_manner);
+  const exchange = pdf.standard === "pdf_x_4";
+  const open = pdf.standard === "none";
+  return (
+    <>
+      {imposed && <Heading text="PDF" />}
+      <Pair>
+        <Choice
+          label="Standard"
+          value={pdf.standard}
+          choices={STANDARDS}
+          onChoose={(standard) =>
+            change({
+              standard,
+              ...(standard !== "none" && { version: undefined, protected: undefined }),
+              ...((standard === "pdf_a_2u" || standard === "pdf_x_4") && {
+                attach_book: undefined,
+                attach_data: undefined,
+              }),
+            })
+          }
+        />
+        <Choice
+          label="Version"
+          value={open ? pdf.version : "1.7"}
+          choices={
+            open
+              ? [
+                  ["1.7", "1.7"],
+                  ["2.0", "2.0"],
+                ]
+              : [["1.7", exchange ? "1.6, by the standard" : "1.7, by the standard"]]
+          }
+          onChoose={(version) => change({ version })}
+        />
+        {!exchange && (
+          <Choice
+            label="Colours"
+            wide
+            value={pdf.colours}
+            choices={[
+              ["screen", "Of the screen (RGB)"],
+              ["press", "Of the press (CMYK and spot)"],
+            ]}
+            onChoose={(colours) => change({ colours })}
+          />
+        )}
+        {!imposed && (
+          <>
+            {!exchange && <Flag label="Links" value={pdf.links} onKeep={(links) => change({ links })} />}
+            <Flag
+              label="Georeferenced frames"
+              value={pdf.georeferenced}
+              onKeep={(georeferenced) => change({ georeferenced })}
+            />
+            <Flag label="Tagged for screen readers" value={pdf.tagged} onKeep={(tagged) => change({ tagged })} />
+          </>
+        )}
+        <Flag
+          label="Layers that a reader can switch"
+          value={pdf.switchable}
+          onKeep={(switchable) => change({ switchable })}
+        />
+      </Pair>
+      {pdf.switchable && (
+        <PdfLayers pdf={pdf} archive={pdf.standard.startsWith("pdf_a")} layers={book.document.layers} change={change} />
+      )}
+      {!imposed && <PdfObjectData pdf={pdf} layers={book.document.layers} change={change} />}
+      {(open || pdf.standard === "pdf_a_3u") && (
+        <>
+          <Heading text="Attachments" />
+          <Flag label="The book" value={pdf.attach_book} onKeep={(attach_book) => change({ attach_book })} />
+          <Flag
+            label="The data, as GeoPackage"
+            value={pdf.attach_data}
+            onKeep={(attach_data) => change({ attach_data })}
+          />
+        </>
+      )}
+      {!exchange && (
+        <>
+          <Heading text="When it is opened" />
+          <Pair>
+            <Choice
+              label="Page shown"
+              value={pdf.opens_at}
+              choices={[
+                ["page", "Whole"],
+                ["width", "By its width"],
+                ["actual size", "Actual size"],
+              ]}
+              onChoose={(opens_at) => change({ opens_at })}
+            />
+            <Choice
+              label="Beside it"
+              value={pdf.panel}
+              choices={[
+                ["bookmarks", "Bookmarks"],
+                ["layers", "Layers"],
+                ["none", "Nothing"],
+              ]}
+              onChoose={(panel) => change({ panel })}
+            />
+          </Pair>
+        </>
+      )}
+      <Flag
+        label="Linearized, for reading over a network"
+        value={pdf.linearized}
+        onKeep={(linearized) => change({ linearized })}
+      />
+      {open && (
+        <>
+          <Heading text="Protection" />
+          <Pair>
+            <Flag label="A password (AES, 256 bits)" value={pdf.protected} onKeep={(on) => change({ protected: on })} />
+            {pdf.protected && (
+              <>
+                <Choice
+                  label="Printing allowed"
+                  wide
+                  value={pdf.printing}
+                  choices={[
+                    ["full", "In full quality"],
+                    ["low", "In low quality"],
+                    ["none", "None"],
+                  ]}
+                  onChoose={(printing) => change({ printing })}
+                />
+                <Flag label="Changing allowed" value={pdf.changing} onKeep={(changing) => change({ changing })} />
+                <Flag label="Copying allowed" value={pdf.copying} onKeep={(copying) => change({ copying })} />
+              </>
+            )}
+          </Pair>
+        </>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,76 @@
+import { Box, Button, Link } from "@mui/material";
+import type { Run } from "../api/types";
+import { bytes, listed } from "../api/words";
+import { Field } from "../fields/Field";
+import { isOpen } from "./useRuns";
+
+interface RunDetailsProps {
+  run: Run;
+  base: string;
+  act: (path: string, method?: string, body?: unknown) => void;
+  onUse: () => void;
+  onRepeat: () => void;
+}
+
+// Warnings and files of a run, and what can be done with it.
+export function RunDetails({ run, base, act, onUse, onRepeat }: RunDetailsProps) {
+  return (
+    <Box sx={{ mt: 1, pl: 1.5, borderLeft: 3, borderColor: "divider", display: "grid", gap: 1, fontSize: 13 }}>
+      <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", alignItems: "center" }}>
+        <Box sx={{ width: 220 }}>
+          <Field
+            label="Name of the run"
+            value={run.title ?? ""}
+            placeholder={`Run ${run.id}`}
+            onKeep={async (title) => act("", "PATCH", { title: title || null })}
+          />
+        </Box>
+        {!isOpen(run) && <Button onClick={onRepeat}>Repeat</Button>}
+        <Button onClick={onUse}>Use its order</Button>
+        {run.state === "done" && run.printable && <Button onClick={() => act("/print")}>Send to printer</Button>}
+        {!isOpen(run) && (
+          <Button color="error" onClick={() => act("", "DELETE")} aria-label={`Delete run ${run.id} with its files`}>
+            Delete
+          </Button>
+        )}
+      </Box>
+      {run.printing && <Box role="status">Printer: {run.printing}</Box>}
+      {run.later_revision && (
+        <Box>
+          Missing sheets were exported from the book as of change {run.later_revision}, all others as of {run.revision}.
+        </Box>
+      )}
+      {run.expires_at && (
+        <Box>Deleted after {new Date(run.expires_at).toLocaleDateString("en-GB", { dateStyle: "medium" })}.</Box>
+      )}
+      {run.told.length > 0 && (
+        <Box component="ul" sx={{ m: 0, pl: 2.5 }} aria-label={`Warnings of run ${run.id}`}>
+          {run.told.map(({ message, sheets }) => (
+            <li key={message}>
+              {sheets.length > 0 && <b>{listed(sheets, 6)}: </b>}
+              {message}
+            </li>
+          ))}
+        </Box>
+      )}
+      {run.files.length > 0 && (
+        <Box component="table" sx={{ borderCollapse: "collapse", "& td": { pr: 2, py: 0.25, verticalAlign: "top" } }}>
+          <tbody>
+            {run.files.map((file) => (
+              <tr key={file.id}>
+                <td>
+                  <Link href={`${base}/${run.id}/files/${file.id}`}>{file.name}</Link>
+                </td>
+                <td>{bytes(file.bytes)}</td>
+                <td style={{ fontFamily: "monospace", fontSize: 11.5, overflowWrap: "anywhere" }}>
+                  {file.sha256 && `SHA-256 ${file.sha256}`}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </Box>
+      )}
+      {run.file_count > run.files.length && <Box>and {run.file_count - run.files.length} more files</Box>}
+    </Box>
+  );
+}

@@ -1,0 +1,95 @@
+import { Box, Button, IconButton } from "@mui/material";
+import ExpandIcon from "@mui/icons-material/ExpandMore";
+import { useState } from "react";
+import type { Run } from "../api/types";
+import { bytes, count } from "../api/words";
+import { forms } from "../generated/kinds";
+import { RunDetails } from "./RunDetails";
+import { RunState } from "./RunState";
+import { whole } from "./order";
+import { isOpen } from "./useRuns";
+
+interface RunRowProps {
+  run: Run;
+  base: string;
+  revision: number;
+  act: (path: string, method?: string, body?: unknown) => void;
+  onUse: () => void;
+  onRepeat: () => void;
+}
+
+// A run: what was asked for, how far it is, what it made.
+export function RunRow({ run, base, revision, act, onUse, onRepeat }: RunRowProps) {
+  const [unfolded, setUnfolded] = useState(false);
+  const { form, ppi } = whole(run.order);
+  const title = forms.find(([key]) => key === form.kind)![1];
+  const download =
+    run.file_count > 1
+      ? `Download ${count(run.file_count, "file")}, ${bytes(run.bytes)}`
+      : `Download, ${bytes(run.bytes)}`;
+  const asked = new Date(run.created_at).toLocaleString("en-GB", { dateStyle: "medium", timeStyle: "short" });
+  return (
+    <Box
+      component="article"
+      aria-label={`Run ${run.id}`}
+      data-run={run.id}
+      sx={{ borderTop: 1, borderColor: "divider", px: 2, py: 1 }}
+    >
+      <Box
+        sx={{
+          display: "grid",
+          gridTemplateColumns: "minmax(0, 1.1fr) minmax(0, 1fr) auto",
+          gap: 2,
+          alignItems: "center",
+          fontSize: 14,
+        }}
+      >
+        <Box>
+          <Box sx={{ fontWeight: 600 }}>{run.title ?? `Run ${run.id}`}</Box>
+          <Box sx={{ fontSize: 12.5, color: "text.secondary" }}>
+            {run.sheets === "all" ? "all sheets" : `sheets ${run.sheets}`} as {title}, {ppi} ppi · {asked}
+            {!run.own && run.asked_from && ` · from ${run.asked_from}`}
+          </Box>
+        </Box>
+        <RunState run={run} />
+        <Box sx={{ display: "flex", gap: 0.5, justifyContent: "flex-end", alignItems: "center" }}>
+          {isOpen(run) && (
+            <>
+              {(run.place ?? 1) > 1 && <Button onClick={() => act("/first")}>Move to front</Button>}
+              <Button color="error" onClick={() => act("/cancel")} aria-label={`Stop run ${run.id}`}>
+                Stop
+              </Button>
+            </>
+          )}
+          {run.state === "incomplete" && (
+            <Button
+              variant="outlined"
+              onClick={() => act("/missing")}
+              aria-label={`Export the missing sheets of run ${run.id}`}
+            >
+              Export the missing
+            </Button>
+          )}
+          {run.file_count > 0 && !isOpen(run) && (
+            <Button href={`${base}/${run.id}/file`} aria-label={`${download}, run ${run.id}`}>
+              {download}
+            </Button>
+          )}
+          <IconButton
+            size="small"
+            aria-expanded={unfolded}
+            aria-label={`Details of run ${run.id}`}
+            onClick={() => setUnfolded(!unfolded)}
+            sx={{ transform: unfolded ? "rotate(180deg)" : "none" }}
+          >
+            <ExpandIcon fontSize="small" />
+          </IconButton>
+        </Box>
+      </Box>
+      {run.file_count > 0 && run.revision < revision && (
+        <Box sx={{ fontSize: 12.5, color: "text.secondary" }}>The book has changed since.</Box>
+      )}
+      {unfolded && <RunDetails run={run} base={base} act={act} onUse={onUse} onRepeat={onRepeat} />}
+    </Box>
+  );
+}

@@ -1,0 +1,32 @@
+import { Choice } from "../fields/Choice";
+import { Flag } from "../fields/Flag";
+import { filled } from "../fields/filled";
+import { defaults } from "../generated/defaults";
+import { Pair } from "./Pair";
+import type { FormOf } from "./order";
+
+// How the drawings are written.
+export function SvgFields({
+  form,
+  change,
+}: {
+  form: FormOf<"svg_sheets">;
+  change: (patch: Partial<FormOf<"svg_sheets">>) => Promise<unknown>;
+}) {
+  const svg = filled(form, defaults.svg_sheets_form);
+  return (
+    <Pair>
+      <Choice
+        label="Text"
+        wide
+        value={svg.text}
+        choices={[
+          ["text", "As text, typefaces embedded"],
+          ["outlines", "As outlines"],
+        ]}
+        onChoose={(text) => change({ text })}
+      />
+      <Flag label="Links between the sheets" value={svg.links} onKeep={(links) => change({ links })} />
+    </Pair>
+  );
+}

@@ -1,0 +1,57 @@
+import type { Form, PdfManner } from "../api/types";
+import { filled } from "../fields/filled";
+import { defaults } from "../generated/defaults";
+
+export const STANDARDS = [
+  ["none", "No standard"],
+  ["pdf_a_2u", "PDF/A-2u"],
+  ["pdf_a_3u", "PDF/A-3u"],
+  ["pdf_x_4", "PDF/X-4"],
+] as const;
+
+export const FORMATS = [
+  ["png", "PNG"],
+  ["jpeg", "JPEG"],
+  ["tiff", "TIFF"],
+  ["webp", "WebP"],
+  ["geotiff", "GeoTIFF"],
+] as const;
+
+const titleOf = (list: readonly (readonly [string, string])[], key: string) =>
+  list.find(([known]) => known === key)?.[1] ?? key;
+
+// What is chosen of a form, in a few words of the statement.
+export function inWords(form: Form): string {
+  switch (form.kind) {
+    case "images": {
+      const image = filled(form, defaults.images_form);
+      const parts = [
+        `${titleOf(FORMATS, image.format)} of the ${image.shows === "frame with border" ? "frame with its border" : image.shows}`,
+      ];
+      if (image.clear) parts.push("clear background");
+      if (image.depth !== "colour") parts.push(image.depth);
+      if (image.placed || image.format === "geotiff") parts.push("georeferenced");
+      return parts.join(", ");
+    }
+    case "svg_sheets":
+      return form.text === "outlines" ? "text as outlines" : "text as text";
+    case "ground":
+      return form.format === "geopackage" ? "GeoPackage" : "MBTiles";
+    case "imposed":
+      return `${filled(form, defaults.imposed_form).lay} on ${filled(form, defaults.imposed_form).paper}`;
+    default:
+      return pdfInWords(form.pdf);
+  }
+}
+
+function pdfInWords(given: PdfManner | undefined): string {
+  const pdf = filled(given, defaults.pdf_manner);
+  const parts = [pdf.standard === "none" ? `PDF ${pdf.version}` : titleOf(STANDARDS, pdf.standard)];
+  if (pdf.links && pdf.standard !== "pdf_x_4") parts.push("links");
+  if (pdf.switchable) parts.push("layers");
+  if (pdf.tagged) parts.push("tags");
+  if (pdf.object_data.length > 0) parts.push("object data");
+  if (pdf.attach_book || pdf.attach_data) parts.push("attachments");
+  if (pdf.protected) parts.push("a password");
+  return parts.length > 1 ? `${parts.slice(0, -1).join(", ")} and ${parts.at(-1)}` : parts.join("");
+}
