@@ -114,7 +114,7 @@ module App
     # Typefaces and pictures that no book, no kept design, no change to undo and no run names.
     def enclosures
       named = [
-        Book.pluck(:faces, :pictures),
+        Book.pluck(:faces, :pictures, :profiles),
         KeptDesign.pluck(:faces, :pictures),
         Edit.pluck(:before, :after),
         PressRun.where(state: [*PressRun::OPEN, "incomplete"]).pluck(:document, :later)

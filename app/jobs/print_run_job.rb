@@ -17,13 +17,19 @@ module App
         run.update!(printing: error.message)
       end
 
+      # What was sent is not sent again because something went wrong afterwards.
+      def max_attempts = 1
+
+      def failure(_job) =
+        PressRun.find_by(id: run_id)&.update!(printing: "Sending to the printer failed; see the worker’s log.")
+
       # Printed at once as far as the printer is free; what waits there is said.
       def told(printer, jobs)
         left = jobs
-        TRIES.times do
+        PrintRunJob::TRIES.times do
           left = left.reject { |job| printer.state(job) == Ipp::JOB_COMPLETED }
           break if left.empty?
-          sleep TRY_EVERY_S
+          sleep PrintRunJob::TRY_EVERY_S
         end
         return "#{jobs.length} #{(jobs.length == 1) ? "file" : "files"} printed" if left.empty?
         "#{left.length} of #{jobs.length} files wait at the printer (#{reason(printer)})"

@@ -17,7 +17,7 @@ module App
     OWN = %w[operations markers faces pictures].freeze
 
     # Lists of what the book says of the ways in which it is handed on.
-    HANDED_ON = %w[palette orders].freeze
+    HANDED_ON = %w[palette orders profiles].freeze
 
     [*OWN, *HANDED_ON].each { |list| attribute list, :json }
 

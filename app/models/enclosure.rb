@@ -4,7 +4,7 @@ module App
   # The bytes of a typeface or a picture that books carry, once for each content.
   class Enclosure < ActiveRecord::Base
     # Lists of a book document whose entries name enclosures.
-    LISTS = %w[faces pictures].freeze
+    LISTS = %w[faces pictures profiles].freeze
 
     # Keeps bytes and returns their SHA-256.
     def self.keep(bytes, media)
@@ -48,7 +48,10 @@ module App
 
     def self.taken(list, entry, enclosures)
       bytes = bytes_of(entry, enclosures)
-      if list == "faces"
+      if list == "profiles"
+        TileLoom::Artwork::IccProfile.new(bytes, name: "The profile “#{entry["title"]}”").for_press!
+        media = "application/vnd.iccprofile"
+      elsif list == "faces"
         TileLoom::Type::FontFile.new(bytes, name: "The typeface “#{entry["title"]}”")
         media = font_media(bytes)
       else

@@ -26,6 +26,22 @@ module App
         take("pictures", title.empty? ? "picture" : title, raster.bytes, raster.media, "Picture #{title}", [])
       end
 
+      # An ICC file becomes a profile of the book's press.
+      post "/api/books/:book_id/profiles" do
+        name, bytes = uploaded(TileLoom::Artwork::IccProfile::LARGEST_BYTES)
+        TileLoom::Artwork::IccProfile.new(bytes, name: name).for_press!
+        title = File.basename(name, ".*")
+        title = "profile" if title.empty?
+        take(
+          "profiles",
+          title,
+          bytes,
+          "application/vnd.iccprofile",
+          "Profile #{title}",
+          TileLoom::Artwork::IccProfile::PRESSES
+        )
+      end
+
       # Content never changes under its SHA-256, so a browser may keep it. most: pixels on the longer side.
       get "/api/enclosures/:content" do
         row = Enclosure.find_by!(content: params["content"].to_s)

@@ -12,7 +12,9 @@ module App
       post "/api/books/:book_id/palette" do
         body = body_json
         remove = body.key?("ink") && body["ink"].nil?
-        change = TileLoom::Document::PaletteChange.new(body["colour"], ink: body["ink"], remove: remove)
+        profile = book.document.profile(body["profile"] || "coated")
+        change =
+          TileLoom::Document::PaletteChange.new(body["colour"], ink: body["ink"], remove: remove, profile: profile)
         changes.apply_to_fresh(label: "Palette") { change.patch(book.settings) }
         json(shown(book.reload))
       end

@@ -6,6 +6,7 @@ class FormsOfThePress < ActiveRecord::Migration[7.2]
     change_table :books do |t|
       t.json :palette
       t.json :orders
+      t.json :profiles
       t.string :language, limit: 80
     end
     change_table :press_runs do |t|
@@ -64,6 +65,6 @@ class FormsOfThePress < ActiveRecord::Migration[7.2]
     drop_table :press_files
     remove_columns :press_pieces, :told, :missing
     remove_columns :press_runs, :order_given, :names, :told, :later, :title, :asked_by, :asked_from, :secrets, :printing
-    remove_columns :books, :palette, :orders, :language
+    remove_columns :books, :palette, :orders, :profiles, :language
   end
 end

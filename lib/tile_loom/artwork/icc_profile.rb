@@ -20,6 +20,13 @@ module TileLoom
         (@shipped ||= {})[key] ||= new(File.binread(File.join(FOLDER, "#{key}.icc")), name: NAMES.fetch(key))
       end
 
+      # A shipped one of a printing press.
+      def self.of_press(key, path: nil)
+        raise Refusal.new("artwork.no_such_profile", id: key, at: path) unless PRESSES.include?(key)
+        shipped(key)
+      end
+
+      PRESSES = %w[coated].freeze
       NAMES = {"srgb" => "sRGB", "coated" => "Coated paper, offset (FOGRA39L)"}.freeze
 
       # bytes: of the file. Refusal for what is no profile of an output device.
@@ -36,6 +43,12 @@ module TileLoom
 
       # Is it of a printer ("prtr"), as PDF/X asks?
       def of_printer? = @bytes[12, 4] == "prtr"
+
+      # Refuses one that is not of a press in four colours.
+      def for_press!
+        return self if cmyk? && of_printer?
+        raise Refusal.new("artwork.profile_of_no_press", name: @name)
+      end
 
       # "#rrggbb" → shares 0…1 of the device's colours.
       def of_screen(hex)

@@ -43,6 +43,7 @@ module TileLoom
         :layout,
         :index,
         :palette,
+        :profiles,
         :orders,
         :language
 
@@ -53,6 +54,12 @@ module TileLoom
       def_delegators :assets, :faces, :markers, :pictures
 
       def assets = contents.assets
+
+      # The Artwork::IccProfile of an id among its own ones, or of a shipped one; Refusal where there is none.
+      def profile(id, path: nil)
+        entry = profiles.find { |known| known.id == id } or return Artwork::IccProfile.of_press(id, path: path)
+        once([:profile, id]) { Artwork::IccProfile.new(enclosures.bytes(entry), name: entry.title).for_press! }
+      end
 
       def parsed_date
         (date.to_s == "") ? nil : Date.iso8601(date)

@@ -51,7 +51,9 @@ module TileLoom
 
       # Lists of which each entry has an id of its own.
       def ids
-        lists = [contents.markers, contents.faces, contents.pictures].zip(%w[/markers /faces /pictures])
+        lists = [contents.markers, contents.faces, contents.pictures, contents.profiles].zip(
+          %w[/markers /faces /pictures /profiles]
+        )
         lists += [[contents.layers, "/layers"]]
         lists += layouts.map { |layout| [layout.elements, "#{layout.path}/elements"] }
         lists += frames.map { |frame| [frame.grids, "#{frame.path}/grids"] }

@@ -58,6 +58,10 @@ module TileLoom
         list(Assets::Enclosure.type, most: 200),
         default: [],
         about: "The book's own pictures, PNG or JPEG."
+      part :profiles,
+        list(Assets::Enclosure.type, most: 20),
+        default: [],
+        about: "The book's own colour profiles (ICC) of printing presses."
       part :palette,
         list(Symbology::Ink.type, most: 200),
         default: [],

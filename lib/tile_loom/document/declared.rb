@@ -22,7 +22,14 @@ module TileLoom
           "layerFormats" => Data::Formats.of_layers,
           "cellFormats" => Data::Formats.of_cells,
           "forms" => Output::Forms.all.values
-        }.transform_values { |kinds| kinds.map { |kind| {"key" => kind.key, "title" => kind.title} } }.merge(units)
+        }.transform_values { |kinds| kinds.map { |kind| {"key" => kind.key, "title" => kind.title} } }
+          .merge(
+            units,
+            "pressProfiles" =>
+              Artwork::IccProfile::PRESSES.map do |key|
+                {"key" => key, "title" => Artwork::IccProfile::NAMES.fetch(key)}
+              end
+          )
       end
 
       def traits = {"elementTraits" => elements, "layerKindTraits" => layer_kinds, "formTraits" => forms}
@@ -56,8 +63,7 @@ module TileLoom
           "pageSizes" => Layout::PageSize::ALL.keys,
           "dataFormats" => Data::Formats.all.values.map(&:title_of_file),
           "dataEndings" => Data::Formats.endings,
-          "cellEndings" => Data::Formats.of_cells.flat_map(&:endings),
-          "pressProfiles" => [Artwork::IccProfile::NAMES.fetch("coated")]
+          "cellEndings" => Data::Formats.of_cells.flat_map(&:endings)
         }
       end
 

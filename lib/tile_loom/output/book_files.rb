@@ -40,7 +40,9 @@ module TileLoom
             layer.except("data").merge("data" => {"file" => data_name, "layer" => layer["id"]})
           end
         enclosed =
-          %w[faces pictures].to_h { |list| [list, (book.settings[list] || []).map { |entry| enclosed(entry) }] }
+          %w[faces pictures profiles].to_h do |list|
+            [list, (book.settings[list] || []).map { |entry| enclosed(entry) }]
+          end
         sorted(book.settings.merge("layers" => layers, **enclosed.reject { |_, list| list.empty? }))
       end
 

@@ -18,13 +18,18 @@ module TileLoom
         end
       end
 
-      # Tiles of MBTiles 1.3 in spherical Mercator, with coarser levels.
+      # Tiles of MBTiles in spherical Mercator, with coarser levels.
       def mbtiles(image, path, name)
         in_folder(image, path) do |source|
-          run("gdal_translate", "-q", "-of", "MBTILES", "-co", "TILE_FORMAT=PNG", "-co", "NAME=#{name}", source, path)
+          named = ["NAME=#{name}", "DESCRIPTION=#{name}", "TILE_FORMAT=PNG"].flat_map { |option| ["-co", option] }
+          run("gdal_translate", "-q", "-of", "MBTILES", *named, source, path)
           run("gdaladdo", "-q", "-r", "average", path, *levels(image))
+          run("sqlite3", path, COARSEST)
         end
       end
+
+      # GDAL says one level too many.
+      COARSEST = "UPDATE metadata SET value = (SELECT MIN(zoom_level) FROM tiles) WHERE name = 'minzoom'"
 
       # Tiles of a GeoPackage (OGC 12-128r18) in the book's own reference, with coarser levels.
       def geopackage(image, path, name)

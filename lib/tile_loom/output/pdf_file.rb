@@ -12,6 +12,7 @@ module TileLoom
 
       # Refuses layers and fields that are not there.
       def check
+        @press.profile if @manner.press?
         known = book.layers.map(&:id)
         (@manner.layers + @manner.object_data.map { |entry| entry }).each do |entry|
           id = entry.respond_to?(:layer) ? entry.layer : entry.id
@@ -24,8 +25,9 @@ module TileLoom
       def told
         [
           (@manner.exchange? && @manner.given["links"] != false) ? "PDF/X-4 holds no links; they are left out." : nil,
-          if @manner.archive? && @manner.layers.any? { |state| state.printed != "as shown" }
-            "PDF/A prints layers as they are shown; other print states are left out."
+          if @manner.standard != "none" && @manner.layers.any? { |state| state.printed != "as shown" }
+            "#{PdfManner::STANDARD_NAMES.fetch(@manner.standard)} prints layers as they are shown; other print " \
+            "states are left out."
           end,
           if @manner.exchange? && !book.parsed_date
             "The book has no date, which PDF/X-4 asks for; the file is dated today."
@@ -36,7 +38,8 @@ module TileLoom
       # pages: Pdf::Page list or enumerable; title: of the document, where it is not the book's; sheets, elsewhere: see
       # Pdf::Writer. The block may add to the Pdf::Writer what is not a plain page.
       def write(pages, path, title: book.title, sheets: {}, elsewhere: {})
-        Press.aside(path) do |io|
+        demand_password
+        Press.aside(path, finish: method(:finish)) do |io|
           writer =
             Pdf::Writer.new(
               io,
@@ -54,7 +57,6 @@ module TileLoom
           pages.each { |page| block_given? ? yield(writer, page) : writer.add(page) }
           writer.close
         end
-        finish(path)
       end
 
       private
@@ -81,6 +83,11 @@ module TileLoom
 
       def attachments =
         @manner.attachments? ? BookFiles.new(@press, data: @manner.attach_data?, book: @manner.attach_book?).files : []
+
+      # Before anything is written: a file that is to be protected never lies there open.
+      def demand_password
+        raise Refusal.new("output.no_password", at: "/password") if @manner.protected? && !@secrets&.any?
+      end
 
       def finish(path)
         return unless @manner.linearized? || @manner.protected?

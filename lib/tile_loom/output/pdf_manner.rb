@@ -44,6 +44,10 @@ module TileLoom
         choice("screen", "press"),
         default: "screen",
         about: "Colours of the screen, or those of the book's palette and of a printing press."
+      part :profile,
+        Values::Types::ID,
+        default: "coated",
+        about: "Of the press: a shipped colour profile, or one of the book's own."
       part :tagged, flag, default: false, about: "With the structure that screen readers go by."
       part :own_links, flag, key: "links", default: true
       part :georeferenced, flag, default: true

@@ -101,7 +101,7 @@ module TileLoom
       end
 
       # The Artwork::IccProfile of the printing press.
-      def profile = Artwork::IccProfile.shipped("coated")
+      def profile = @book.profile(@order.form.manner.profile, path: @order.form.manner.path)
 
       # Live text of a file's name. counter: of the file, from 1.
       def live_name(item, pattern, counter)
@@ -147,8 +147,8 @@ module TileLoom
       end
 
       # Opens a file beside the wanted one and renames it when the block is done and all of it is on the disk; leaves
-      # nothing behind when it is not.
-      def self.aside(file)
+      # nothing behind when it is not. finish: called with the path of the whole file before it gets its name.
+      def self.aside(file, finish: nil)
         folder, name = File.dirname(File.expand_path(file)), File.basename(file)
         raise Refusal.new("output.no_such_folder", name: name, detail: folder) unless File.directory?(folder)
         raise Refusal.new("output.folder_of_that_name", name: name, detail: file) if File.directory?(file)
@@ -158,6 +158,7 @@ module TileLoom
           io.flush
           io.fsync
         end
+        finish&.call(temporary)
         File.rename(temporary, file)
         File.open(folder) { |entry| entry.fsync }
       rescue SystemCallError => error

@@ -49,7 +49,7 @@ module TileLoom
 
       def reading(name, cells)
         found = meant(name, cells)
-        return nil unless name.match?(/\d/) && found.values.uniq.length == 1
+        return nil unless name.match?(/\A#?\d+\z/) && found.values.uniq.length == 1
         cell = cells.find { |known| known.number == found.values.first }
         return nil if cell.name == cell.number.to_s
         if found.key?(:name)

@@ -48,7 +48,9 @@ module TileLoom
         return [] unless @names
         fieldless +
           placed[1].missed.filter_map do |layer, (lost, wanted)|
-            "#{lost} of #{wanted} labels of #{layer.title} have no room on this sheet." if lost.positive?
+            if lost.positive?
+              "#{lost} of #{wanted} labels of #{layer.title} #{(lost == 1) ? "has" : "have"} no room on this sheet."
+            end
           end
       end
 

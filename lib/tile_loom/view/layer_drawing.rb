@@ -76,11 +76,15 @@ module TileLoom
         properties = @fields.empty? ? feature.attributes : feature.attributes.slice(*@fields)
         title = properties.values.grep(String).first || "#{layer.title} #{feature.id}"
         runs
+          .select { |_, page| shown?(page) }
           .group_by { |kind, _| SHAPES.fetch(kind, :area) }
           .map do |shape, list|
             Scene::Thing.new(runs: list.map(&:last), shape: shape, title: title, properties: properties)
           end
       end
+
+      # Is any of it in the frame itself, beside what reaches into it as paint?
+      def shown?(page) = Geometry::Box.around(page).intersects?(view.frame)
     end
   end
 end

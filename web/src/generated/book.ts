@@ -123,6 +123,10 @@ export interface BookDocument {
    */
   pictures?: Enclosure[];
   /**
+   * The book's own colour profiles (ICC) of printing presses.
+   */
+  profiles?: Enclosure[];
+  /**
    * Colours that files for a printing press carry as they are to be printed.
    */
   palette?: Ink[];
@@ -325,6 +329,7 @@ export interface PdfManner {
    * Colours of the screen, or those of the book's palette and of a printing press.
    */
   colours?: "screen" | "press";
+  profile?: Id;
   /**
    * With the structure that screen readers go by.
    */

@@ -16,6 +16,7 @@ export const defaults = {
     version: "1.7",
     standard: "none",
     colours: "screen",
+    profile: "coated",
     tagged: false,
     links: true,
     georeferenced: true,

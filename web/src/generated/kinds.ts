@@ -110,6 +110,7 @@ export const crsUnits = [
   ["ft", "international feet"],
   ["us-ft", "US survey feet"],
 ] as const;
+export const pressProfiles = [["coated", "Coated paper, offset (FOGRA39L)"]] as const;
 export const elementTraits = {
   map_frame: { sizeMm: [40, 20], turns: false, gridded: true, roles: [] },
   text: { sizeMm: [50, 8], turns: true, gridded: false, roles: ["sheets", "index"] },
@@ -218,4 +219,3 @@ export const dataEndings = [
   ".csv",
 ] as const;
 export const cellEndings = [".geojson", ".json", ".gpkg", ".zip", ".csv"] as const;
-export const pressProfiles = ["Coated paper, offset (FOGRA39L)"] as const;

@@ -1,26 +1,39 @@
 import { Box, Button, IconButton } from "@mui/material";
 import RemoveIcon from "@mui/icons-material/DeleteOutlined";
-import { useState } from "react";
+import { useQueryClient } from "@tanstack/react-query";
+import { useRef, useState } from "react";
 import { useBook, useChange } from "../api/book";
 import type { BookDocument, Ink } from "../api/types";
+import { upload } from "../api/client";
+import { Choice } from "../fields/Choice";
 import { Field } from "../fields/Field";
+import { FileInput } from "../fields/FileInput";
 import { Flag } from "../fields/Flag";
 import { Measured } from "../fields/Measured";
 import { Card } from "../frame/Card";
+import { defaults } from "../generated/defaults";
 import { pressProfiles } from "../generated/kinds";
+import { whole } from "./order";
+import type { OrderDraft } from "./useOrder";
 
 const PROCESS = ["Cyan, %", "Magenta, %", "Yellow, %", "Black, %"] as const;
 
 // The book's palette: what files for the press carry in place of colours of the screen.
-export function PaletteCard() {
+export function PaletteCard({ draft }: { draft: OrderDraft }) {
   const book = useBook();
   const { ask } = useChange();
+  const client = useQueryClient();
+  const { form } = whole(draft.order);
+  const profile = ("pdf" in form && form.pdf?.profile) || defaults.pdf_manner.profile;
+  const profiles = [...pressProfiles, ...(book.document.profiles ?? []).map(({ id, title }) => [id, title] as const)];
+  const file = useRef<HTMLInputElement>(null);
+  const choose = (id: string) => draft.changeForm({ pdf: { ...("pdf" in form ? form.pdf : {}), profile: id } });
   const inks = book.document.palette ?? [];
   const colours = coloursOf(book.document).filter((colour) => !inks.some((ink) => ink.colour === colour));
   const [problem, setProblem] = useState<string | null>(null);
   const put = async (body: unknown) => {
     try {
-      await ask("palette", body);
+      await ask("palette", { profile, ...(body as object) });
       setProblem(null);
     } catch (error) {
       setProblem((error as Error).message);
@@ -30,9 +43,28 @@ export function PaletteCard() {
   return (
     <Card title="Palette">
       <Box sx={{ fontSize: 12.5, color: "text.secondary", mb: 1.5 }}>
-        Files in colours of the press carry these values; all other colours are converted by the profile “
-        {pressProfiles[0]}”. The screen shows what the profile makes of them.
+        Files in colours of the press carry these values; all other colours are converted by the profile. The screen
+        shows what the profile makes of them.
       </Box>
+      <Choice label="Profile of the press" value={profile} choices={profiles} onChoose={choose} />
+      <Button onClick={() => file.current?.click()} sx={{ mb: 1 }}>
+        Import a profile
+      </Button>
+      <FileInput
+        ref={file}
+        label="Profile file"
+        accept=".icc,.icm"
+        onFiles={([chosen]) => {
+          if (!chosen) return;
+          upload<{ id: string }>(`/api/books/${book.id}/profiles`, chosen)
+            .then(async ({ id }) => {
+              await client.invalidateQueries({ queryKey: ["book", book.id] });
+              setProblem(null);
+              await choose(id);
+            })
+            .catch((error: Error) => setProblem(error.message));
+        }}
+      />
       {problem && (
         <Box role="alert" sx={{ color: "error.main", fontSize: 13, mb: 1 }}>
           {problem}

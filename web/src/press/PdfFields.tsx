@@ -85,7 +85,7 @@ export function PdfFields({ pdf: given, imposed, change }: PdfFieldsProps) {
         />
       </Pair>
       {pdf.switchable && (
-        <PdfLayers pdf={pdf} archive={pdf.standard.startsWith("pdf_a")} layers={book.document.layers} change={change} />
+        <PdfLayers pdf={pdf} fixed={!open} layers={book.document.layers} change={change} />
       )}
       {!imposed && <PdfObjectData pdf={pdf} layers={book.document.layers} change={change} />}
       {(open || pdf.standard === "pdf_a_3u") && (

@@ -7,12 +7,13 @@ type State = NonNullable<PdfManner["layers"]>[number];
 interface PdfLayersProps {
   pdf: { layers: readonly State[] | State[] };
   layers: Layer[];
-  archive: boolean;
+  // By a standard, layers print as they are shown.
+  fixed: boolean;
   change: (patch: Partial<PdfManner>) => Promise<unknown>;
 }
 
 // How each layer is found when the file is opened, and whether it prints.
-export function PdfLayers({ pdf, layers, archive, change }: PdfLayersProps) {
+export function PdfLayers({ pdf, layers, fixed, change }: PdfLayersProps) {
   const of = (id: string): State => pdf.layers.find((state) => state.id === id) ?? { id };
   const put = (state: State) => {
     const plain = (state.shown ?? true) && (state.printed ?? "as shown") === "as shown";
@@ -48,7 +49,7 @@ export function PdfLayers({ pdf, layers, archive, change }: PdfLayersProps) {
                 sx={{ p: 0.5 }}
               />
               <Box sx={{ overflow: "hidden", textOverflow: "ellipsis", whiteSpace: "nowrap" }}>{layer.title}</Box>
-              {!archive && (
+              {!fixed && (
                 <TextField
                   select
                   value={state.printed ?? "as shown"}

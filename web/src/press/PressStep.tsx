@@ -85,7 +85,7 @@ export function PressStep() {
             onRepeat={(run) => ask([{ ...run.order, name: run.title ?? undefined }])}
           />
         </Box>
-        {card === "palette" && traits(form.kind).pdf ? <PaletteCard /> : <FormCard draft={draft} />}
+        {card === "palette" && traits(form.kind).pdf ? <PaletteCard draft={draft} /> : <FormCard draft={draft} />}
       </Box>
     </>
   );

@@ -39,8 +39,12 @@ module TileLoom
 
         private
 
-        # In PDF/A no program may switch layers by itself (ISO 19005-2, 6.9): what is shown is printed.
-        def print_state(id) = @manner.archive? ? nil : {"always" => :ON, "never" => :OFF}[@states[id]&.printed]
+        # In PDF/A and PDF/X no program may switch layers by itself (ISO 19005-2, 6.9; ISO 15930-7): what is shown is
+        # printed.
+        def print_state(id)
+          return nil unless @manner.standard == "none"
+          {"always" => :ON, "never" => :OFF}[@states[id]&.printed]
+        end
 
         def usage(id) =
           print_state(id)&.then { |state| {Usage: {Print: {Subtype: :Print, PrintState: state}}} } || {}
