@@ -99,14 +99,15 @@ RSpec.describe "A newcomer", type: :feature do
     expect(page).to have_css("[data-sheet='#{number}']")
   end
 
-  it "presses some sheets, sees progress, and gets the PDF; the run is still there after a reload" do
+  it "exports some sheets, sees progress, and gets the PDF; the run is still there after a reload" do
     worker do
       visit "/books/#{@book.id}/press"
       expect(page).to have_text("Nothing has been exported yet.")
       type_value("Which sheets", "1-3, 7")
       click_button("Apply")
-      click_button("Export PDF")
-      expect(page).to have_css("[data-run]", text: "1-3, 7 (4 sheets)")
+      expect(page).to have_text("“7” is number 7, sheet B2.")
+      click_button("Export", exact: true)
+      expect(page).to have_css("[data-run]", text: "sheets 1-3, 7 as one PDF")
       expect(page).to have_text("Done", wait: 40)
       expect_accessible
       link = find("a", text: /Download/)
@@ -121,9 +122,32 @@ RSpec.describe "A newcomer", type: :feature do
     end
   end
 
+  it "exports images of the map frames under a saved order, and downloads all of them at once" do
+    worker do
+      visit "/books/#{@book.id}/press?sheet=2&also=3"
+      find("button[aria-label^='Which sheets']").click
+      click_button("2 sheets selected on Weave")
+      choose("Form", "an image a sheet")
+      type_value("Resolution", "72")
+      click_button("Apply")
+      expect(page).to have_text("2 files of up to 1,191 × 842 px")
+      pick("Shows", "The map frame only")
+      find("label", text: "World file and .aux.xml beside each").click
+      fill_in("Name of the order", with: "web")
+      click_button("Save this order")
+      click_button("Export web")
+      expect(page).to have_css("article[data-run]", text: "web")
+      expect(page).to have_link(text: /Download 6 files/, wait: 40)
+      find("button[aria-label^='Details of run']").click
+      expect(page).to have_link("Skarrow Moss_B1.png")
+      expect_accessible
+      expect(Net::HTTP.get(URI(find("a", text: /Download 6/)[:href]))).to start_with("PK")
+    end
+  end
+
   it "stops a run" do
     visit "/books/#{@book.id}/press"
-    click_button("Export PDF")
+    click_button("Export", exact: true)
     expect(page).to have_text("Waiting for a worker")
     find("button", text: "Stop").click
     expect(page).to have_text("Stopped")
@@ -134,7 +158,6 @@ RSpec.describe "A newcomer", type: :feature do
     visit "/books/#{@book.id}/press"
     type_value("Which sheets", "900")
     click_button("Apply")
-    click_button("Export PDF")
     expect(page).to have_css("[role=alert]", text: /There is no sheet “900”/)
   end
 end

@@ -12,8 +12,8 @@ RSpec.describe "Forms of a book" do
   end
 
   describe "SVG" do
-    # No typeface of the machine is asked: librsvg knows none of ours by name, so that outlines must look the same as the
-    # PDF by poppler.
+    # No typeface of the machine is asked: librsvg knows none of ours by name, so that outlines must look as the PDF
+    # does by poppler.
     it "with outlines looks as the PDF does, drawn by librsvg" do
       svg = made({"kind" => "svg_sheets", "text" => "outlines"}, sheets: "B2")
       pdf = made({"kind" => "pdf_book"}, sheets: "B2")

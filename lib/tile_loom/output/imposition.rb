@@ -97,7 +97,7 @@ module TileLoom
           .each_index
           .each_slice(columns * rows)
           .with_index
-          .map { |pages, index| side(pages, columns, rows, "#{index + 1}") }
+          .map { |pages, index| side(pages, columns, rows, (index + 1).to_s) }
       end
 
       # In the order in which sides come to lie when the paper is folded and put together: the last beside the first
@@ -137,11 +137,15 @@ module TileLoom
         factor = [factor, 1.0].min if @form.true_size?
         left = @form.margin_mm + column * (cell[0] + gap)
         spare = cell[0] - width * factor
-        x = left + (if @form.manner_of == BOOKLET
-                      column.zero? ? spare : 0
-                    else
-                      spare / 2
-            end)
+        x =
+          left +
+          (
+            if @form.manner_of == BOOKLET
+              column.zero? ? spare : 0
+            else
+              spare / 2
+            end
+          )
         y = @form.margin_mm + row * (cell[1] + gap) + (cell[1] - height * factor) / 2
         Placed.new(page: page, x: x, y: y, factor: factor, clip: nil)
       end
@@ -151,11 +155,17 @@ module TileLoom
           Geometry::Box.at(item.x, item.y, width * item.factor, height * item.factor)
         end
 
+      # As long as there is room.
+      def mark_mm
+        room = [@form.margin_mm - GAP_MM, gap / 2].max
+        (room < MARK_MM) ? room : MARK_MM
+      end
+
       # Beside each corner, outside the page.
       def cut_marks(box)
         [[box.min_x, -1], [box.max_x, 1]].product([[box.min_y, -1], [box.max_y, 1]])
           .flat_map do |(x, side_x), (y, side_y)|
-            near, far = GAP_MM, GAP_MM + [MARK_MM, [@form.margin_mm - GAP_MM, gap / 2].max].min
+            near, far = GAP_MM, GAP_MM + mark_mm
             [[x + side_x * near, y, x + side_x * far, y], [x, y + side_y * near, x, y + side_y * far]]
           end
       end

@@ -27,7 +27,7 @@ module TileLoom
 
       def height = self.class.pixels(@box, @ppi)[1]
 
-      # Yields a Vips::Image of all of it (sRGB, with opacity where it is clear), whose pixels lie in a file that is gone
+      # Yields a Vips::Image of all of it (sRGB, with opacity where it is clear); its pixels lie in a file that is gone
       # afterwards.
       def paint
         if width * height > MOST_PIXELS

@@ -44,15 +44,14 @@ module TileLoom
         (number == 1) ? base : "#{base}-#{number}"
       end
 
+      # A file beside this one is an address, too (RFC 3986).
       def link(node)
         address = node.address || @elsewhere[node.sheet] or return
-        @out << %(<a href="#{escape(node.address ? address : self.class.relative(address))}"><path fill="#000000" fill-opacity="0" d=")
+        address = ERB::Util.url_encode(address) unless node.address
+        @out << %(<a href="#{escape(address)}"><path fill="#000000" fill-opacity="0" d=")
         outline(node.ring, true)
         @out << %("/></a>)
       end
-
-      # A file beside this one as an address (RFC 3986).
-      def self.relative(name) = ERB::Util.url_encode(name)
 
       def text(node)
         unless @outlined

@@ -98,7 +98,7 @@ module TileLoom
         LOCK.synchronize { shaped(string.encode(Encoding::UTF_8), start, length, rtl, script) }
       end
 
-      # The outline of a glyph: a list of [:move | :line | :quadratic | :cubic | :close, coordinates in font units, y up].
+      # The outline of a glyph: a list of [:move, :line, :quadratic, :cubic or :close, coordinates in font units].
       def outline(glyph)
         LOCK.synchronize do
           @outline = []

@@ -1,9 +1,10 @@
 import { Box, Typography } from "@mui/material";
-import { useEffect, useRef, useState, type DragEvent, type ReactNode } from "react";
+import { useEffect, useRef, useState, type DragEvent, type MouseEvent, type ReactNode } from "react";
 import { Link, useLocation } from "react-router";
 import { useBook, useChange } from "../api/book";
 import type { Book, Cell } from "../api/types";
 import { count } from "../api/words";
+import { useAlso } from "./useAlso";
 import { useRested } from "./useRested";
 import { useSheet } from "./useSheet";
 
@@ -21,6 +22,12 @@ export function Strip() {
   const drawn = useRested(book.revision, REST_MS);
   const { ask } = useChange();
   const { number, go } = useSheet();
+  const { also, setAlso } = useAlso();
+  // One alone: those that were selected beside the one before are no longer.
+  const pick = (number: number) => {
+    if (also.length > 0) setAlso(() => []);
+    go(number);
+  };
   const away = offPage(book);
   const strip = useRef<HTMLElement>(null);
   const [view, setView] = useState({ from: 0, wide: 1280 });
@@ -156,7 +163,8 @@ export function Strip() {
             >
               <Picture
                 current={known.number === number}
-                onPick={() => go(known.number)}
+                also={also.includes(known.number)}
+                onPick={(more) => (more ? setAlso((list) => toggled(list, known.number)) : pick(known.number))}
                 image={`/api/books/${book.id}/sheets/${known.number}.svg?thumb=1&r=${drawn}`}
                 name={known.name}
                 note={`${marks(known)}${known.number}`}
@@ -168,6 +176,9 @@ export function Strip() {
     </Box>
   );
 }
+
+const toggled = (list: number[], number: number) =>
+  list.includes(number) ? list.filter((known) => known !== number) : [...list, number];
 
 // It stayed as it was when the frame or the data changed; it is pinned.
 const marks = (cell: Cell) => [cell.kept && "◆ unchanged · ", cell.pinned && "■ "].filter(Boolean).join("");
@@ -221,14 +232,23 @@ interface PictureProps {
   name: string;
   note: string;
   current?: boolean;
+  // Selected beside the one that is looked at?
+  also?: boolean;
   to?: string;
-  onPick?: () => void;
+  // more: beside those that are selected.
+  onPick?: (more: boolean) => void;
 }
 
 // A small picture with its name: a sheet to go to, or the key that leads to the cells.
-function Picture({ image, name, note, current = false, to, onPick }: PictureProps) {
+function Picture({ image, name, note, current = false, also = false, to, onPick }: PictureProps) {
   const { search } = useLocation();
-  const target = to ? { component: Link, to: `${to}${search}` } : { component: "button" as const, onClick: onPick };
+  const target = to
+    ? { component: Link, to: `${to}${search}` }
+    : {
+        component: "button" as const,
+        "aria-pressed": also || undefined,
+        onClick: (event: MouseEvent) => onPick?.(event.shiftKey || event.ctrlKey || event.metaKey),
+      };
   return (
     <Box
       {...target}
@@ -258,8 +278,8 @@ function Picture({ image, name, note, current = false, to, onPick }: PictureProp
           height: 62,
           objectFit: "contain",
           bgcolor: "#fff",
-          outline: current ? "3px solid" : "1px solid",
-          outlineColor: current ? "primary.main" : "table.edge",
+          outline: current ? "3px solid" : also ? "3px dashed" : "1px solid",
+          outlineColor: current || also ? "primary.main" : "table.edge",
         }}
       />
       <Box

@@ -1,3 +1,4 @@
+import { Button } from "@mui/material";
 import type { ReactNode } from "react";
 import { useBook } from "../api/book";
 import type { Form } from "../api/types";
@@ -83,10 +84,26 @@ const coloursOf = (form: Form) =>
     : "screen colours";
 
 // What the order would come to, or why it cannot be made.
-function PlanLine({ draft: { plan } }: { draft: OrderDraft }) {
+function PlanLine({ draft: { plan, change } }: { draft: OrderDraft }) {
   const book = useBook();
   if (book.cells.length === 0) return <>There are no sheets yet; generate an index first.</>;
-  if (plan.error) return <span role="alert">{plan.error.message}</span>;
+  if (plan.error)
+    return (
+      <>
+        <span role="alert">{plan.error.message}</span>{" "}
+        {plan.error.choices?.map(({ text, says }) => (
+          <Button
+            key={text}
+            size="small"
+            variant="outlined"
+            sx={{ ml: 1 }}
+            onClick={() => void change({ sheets: text })}
+          >
+            {says.replace(/^./, (letter) => letter.toUpperCase())}
+          </Button>
+        ))}
+      </>
+    );
   if (!plan.data) return <>Working out what that comes to…</>;
   const { files, pixels, told } = plan.data;
   return (

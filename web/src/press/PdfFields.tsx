@@ -84,9 +84,7 @@ export function PdfFields({ pdf: given, imposed, change }: PdfFieldsProps) {
           onKeep={(switchable) => change({ switchable })}
         />
       </Pair>
-      {pdf.switchable && (
-        <PdfLayers pdf={pdf} fixed={!open} layers={book.document.layers} change={change} />
-      )}
+      {pdf.switchable && <PdfLayers pdf={pdf} fixed={!open} layers={book.document.layers} change={change} />}
       {!imposed && <PdfObjectData pdf={pdf} layers={book.document.layers} change={change} />}
       {(open || pdf.standard === "pdf_a_3u") && (
         <>

@@ -54,12 +54,17 @@ export function RunDetails({ run, base, act, onUse, onRepeat }: RunDetailsProps)
         </Box>
       )}
       {run.files.length > 0 && (
-        <Box component="table" sx={{ borderCollapse: "collapse", "& td": { pr: 2, py: 0.25, verticalAlign: "top" } }}>
+        <Box
+          component="table"
+          sx={{ borderCollapse: "collapse", "& td": { pr: 2, py: 0.25, verticalAlign: "top", height: 26 } }}
+        >
           <tbody>
             {run.files.map((file) => (
               <tr key={file.id}>
                 <td>
-                  <Link href={`${base}/${run.id}/files/${file.id}`}>{file.name}</Link>
+                  <Link href={`${base}/${run.id}/files/${file.id}`} sx={{ display: "inline-block", minHeight: 24 }}>
+                    {file.name}
+                  </Link>
                 </td>
                 <td>{bytes(file.bytes)}</td>
                 <td style={{ fontFamily: "monospace", fontSize: 11.5, overflowWrap: "anywhere" }}>

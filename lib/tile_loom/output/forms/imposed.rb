@@ -52,12 +52,11 @@ module TileLoom
         end
 
         def bind(press, pages, path, secrets: nil)
-          forms = []
           lay = imposition(press)
           PdfFile
             .new(press, manner, secrets: secrets)
-            .write([*pages, :end].lazy, path) do |writer, page|
-              (page == :end) ? lay.sides { |side| writer.add_side(side, forms) } : forms << writer.add_form(page)
+            .write(Enumerator::Chain.new(pages, [:end]), path) do |writer, page|
+              (page == :end) ? lay.sides { |side| writer.add_side(side) } : writer.add_for_sides(page)
             end
         end
 

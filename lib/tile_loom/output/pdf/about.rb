@@ -8,7 +8,7 @@ module TileLoom
         Struct.new(:title, :author, :subject, :date, :language, keyword_init: true) do
           def time = date && Time.utc(date.year, date.month, date.day)
 
-          # The information dictionary (ISO 32000-1, 14.3.3). trapped: is it said that nothing is trapped, as PDF/X asks?
+          # The information dictionary (ISO 32000-1, 14.3.3). trapped: does it say that nothing is trapped (PDF/X)?
           def dictionary(trapped: false)
             {
               Title: title,

@@ -25,114 +25,70 @@ module TileLoom
         )
           @file = ObjectFile.new(io, version: manner.file_version)
           @about = about || About.new(**members)
-          @faces, @pictures, @manner, @profile, @palette = faces, pictures, manner, profile, palette
-          @attachments = attachments
-          @images = {}
+          @faces, @manner, @profile, @attachments = faces, manner, profile, attachments
           @tree = @file.reserve
+          @resources =
+            Resources.new(
+              @file,
+              manner,
+              faces: faces,
+              pictures: pictures,
+              layers: layers,
+              palette: palette,
+              profile: profile
+            )
           @pages = []
           @labels = []
           @destinations = Destinations.new
           @links = Links.new(here: sheets, elsewhere: elsewhere)
-          @layers = LayerProperties.new(layers, manner)
           @structure = Structure.new(@file, tagged: manner.tagged?)
-          @fonts = {}
-          @glyphs = Hash.new { |hash, key| hash[key] = {} }
-          @states = {}
-          @spots = {}
         end
 
         # Adds a finished Page to the file.
         def add(page)
           head = page.head
-          content, *forms = page.streams
           reference = @file.reserve
-          contents = @file.add({}, stream: content)
-          shared = @file.add(resources(head))
+          contents, resources = @resources.content(page)
           viewports = head["viewports"].map { |viewport| Measure.new(viewport).write(@file) }
           entry = {
             Type: :Page,
             Parent: @tree,
             **boxes(head),
             Contents: contents,
-            Resources: forms.empty? ? shared : with_forms(forms, head, shared),
+            Resources: resources,
             **annotated(reference, head)
           }
           entry[:VP] = viewports unless viewports.empty?
-          entry[:Group] = group if transparent?(head)
+          entry[:Group] = @resources.group if @resources.transparent?(head)
           @file.write(reference, entry)
           listed(reference, head)
-          head["glyphs"].each { |key, pairs| @glyphs[key].merge!(pairs.to_h) { |_, first, _| first } }
         end
 
         # Adds parts of a finished Page as pages of their own: boxes in points, [left, bottom, right, top].
         def add_views(page, boxes)
-          head = page.head
-          content, *forms = page.streams
-          contents = @file.add({}, stream: content)
-          shared = @file.add(resources(head))
-          own = forms.empty? ? shared : with_forms(forms, head, shared)
+          contents, resources = @resources.content(page)
           boxes.each do |box|
-            members = {Type: :Page, Parent: @tree, MediaBox: box.map(&:to_f), Contents: contents, Resources: own}
-            members[:Group] = group if transparent?(head)
-            listed(@file.add(members), head.except("sheet"))
-          end
-          head["glyphs"].each { |key, pairs| @glyphs[key].merge!(pairs.to_h) { |_, first, _| first } }
-        end
-
-        # A finished Page as an object that is placed on others; returns [its object, width and height in points, name].
-        def add_form(page)
-          head = page.head
-          content, *forms = page.streams
-          shared = @file.add(resources(head))
-          outside, width, height = head.values_at("outside_pt", "width_pt", "height_pt")
-          members = {
-            Type: :XObject,
-            Subtype: :Form,
-            BBox: [0, 0, width + 2 * outside, height + 2 * outside],
-            Resources: forms.empty? ? shared : with_forms(forms, head, shared)
-          }
-          members[:Group] = group if transparent?(head)
-          head["glyphs"].each { |key, pairs| @glyphs[key].merge!(pairs.to_h) { |_, first, _| first } }
-          [@file.add(members, stream: content), head]
-        end
-
-        # A side of paper with pages on it. side: an Imposition::Side; forms: what `add_form` gave for each page.
-        def add_side(side, forms)
-          per_mm = 72 / 25.4
-          content = +"".b
-          side.placed.each { |item| content << placed(item, side, forms) }
-          content << marks(side)
-          used = side.placed.map(&:page).uniq.to_h { |page| [:"P#{page}", forms[page][0]] }
-          resources = {XObject: used}
-          resources[:Font] = label_font(side) if side.words
-          titles = side.placed.map { |item| forms[item.page][1]["name"] }.uniq
-          titles = ["#{titles.first}, #{side.words}"] if side.words
-          reference =
-            @file.add(
-              {
-                Type: :Page,
-                Parent: @tree,
-                MediaBox: [0, 0, side.width * per_mm, side.height * per_mm],
-                **(@manner.exchange? ? {TrimBox: [0, 0, side.width * per_mm, side.height * per_mm]} : {}),
-                Contents: @file.add({}, stream: Zlib::Deflate.deflate(content + words(side, titles.first), 6)),
-                Resources: resources,
-                Group: group
-              }
-            )
-          listed(
-            reference,
-            {
-              "title" => titles.join(", "),
-              "name" => side.title,
-              "height_pt" => side.height * per_mm,
-              "outside_pt" => 0
+            members = {
+              Type: :Page,
+              Parent: @tree,
+              MediaBox: box.map(&:to_f),
+              Contents: contents,
+              Resources: resources
             }
-          )
+            members[:Group] = @resources.group if @resources.transparent?(page.head)
+            listed(@file.add(members), page.head.except("sheet"))
+          end
         end
+
+        # A finished Page that is to lie on sides of other paper.
+        def add_for_sides(page) = paper.add_page(page)
+
+        # An Imposition::Side with the pages that lie on it.
+        def add_side(side) = listed(*paper.add_side(side))
 
         # Writes what the pages share; the file is whole then.
         def close
-          @fonts.each { |key, reference| Font.new(@faces.face(key), @glyphs[key]).write(@file, reference) }
+          @resources.close
           @file.write(@tree, {Type: :Pages, Kids: @pages.map(&:page), Count: @pages.length})
           catalogue = @file.add(catalogue_members)
           @file.close(root: catalogue, info: @file.add(@about.dictionary(trapped: @manner.exchange?)))
@@ -140,64 +96,17 @@ module TileLoom
 
         private
 
-        # A page at its place, as operators. The paper beyond its cut edges falls away.
-        def placed(item, side, forms)
-          head = forms[item.page][1]
-          per_mm = 72 / 25.4
-          outside, width, height = head.values_at("outside_pt", "width_pt", "height_pt")
-          factor = item.factor
-          left, bottom = item.x * per_mm, (side.height - item.y) * per_mm - height * factor
-          box = item.clip ? clip_box(item.clip, side) : [left, bottom, width * factor, height * factor]
-          "q #{reals(box)} re W n " \
-          "#{reals([factor, 0, 0, factor, left - outside * factor, bottom - outside * factor])} cm /P#{item.page} Do " \
-          "Q\n"
-        end
-
-        def clip_box(box, side) =
-          [box.min_x, side.height - box.max_y, box.width, box.height].map { |mm| mm * 72 / 25.4 }
-
-        MARK_PT = 0.25
-
-        def marks(side)
-          lines =
-            side.marks.map do |x1, y1, x2, y2|
-              from, to = [[x1, y1], [x2, y2]].map { |x, y| reals([x * 72 / 25.4, (side.height - y) * 72 / 25.4]) }
-              "#{from} m #{to} l\n"
-            end
-          "q #{Inks.new(profile: @manner.press? ? @profile : nil).operators(Inks::BLACK, stroke: true)} #{MARK_PT} w\n#{lines.join}S Q\n"
-        end
-
-        LABEL_PT = 6
-
-        # The name of a part, at the foot of the paper.
-        def words(side, title)
-          return "" unless side.words
-          node =
-            Scene::Text.new(
-              x: 0,
-              y: 0,
-              string: title,
+        def paper
+          @paper ||=
+            PaperSides.new(
+              @file,
+              @resources,
+              tree: @tree,
+              inks: Inks.new(profile: @manner.press? ? @profile : nil),
               face: @faces.face("sans"),
-              size_pt: LABEL_PT,
-              colour: Inks::BLACK
+              trimmed: @manner.exchange?
             )
-          run = node.face.runs(node.string)
-          shown =
-            run.map do |part|
-              "/#{Names.font(part.face.key)} #{LABEL_PT} Tf #{Glyphs.new(part, node).operators { |glyph, text| @glyphs[part.face.key][glyph] ||= text }}"
-            end
-          colour = Inks.new(profile: @manner.press? ? @profile : nil).operators(Inks::BLACK)
-          "q #{colour} BT 1 0 0 1 #{reals([side.placed.first.clip.min_x * 72 / 25.4 + 20, LABEL_PT])} Tm #{shown.join(" ")} ET Q\n"
         end
-
-        def label_font(side)
-          @faces
-            .face("sans")
-            .runs(side.words + side.title)
-            .to_h { |run| [Names.font(run.face.key).to_sym, @fonts[run.face.key] ||= @file.reserve] }
-        end
-
-        def reals(numbers) = numbers.map { |number| Content.real(number) }.join(" ")
 
         def catalogue_members
           names, associated = Attachments.new(@attachments, @about).write(@file)
@@ -217,7 +126,7 @@ module TileLoom
               DisplayDocTitle: true,
               PrintScaling: :None
             },
-            OCProperties: @layers.any? ? @layers.to_h : nil,
+            OCProperties: @resources.layers.any? ? @resources.layers.to_h : nil,
             Metadata:
               @file.add_plain(
                 {Type: :Metadata, Subtype: :XML},
@@ -267,8 +176,7 @@ module TileLoom
             )
           found = {}
           found[:Annots] = annotations.map(&:first) unless annotations.empty?
-          found.merge!(StructParents: number, Tabs: :S) if number
-          found
+          number ? found.merge(StructParents: number, Tabs: :S) : found
         end
 
         # [object, number of its entry in the structure or nil]
@@ -277,44 +185,6 @@ module TileLoom
           object = @file.reserve
           @file.write_raw(object, @links.annotation(link, number ? " /StructParent #{number}" : ""))
           [object, number]
-        end
-
-        def resources(head)
-          found = {ProcSet: %i[PDF Text ImageB ImageC]}
-          fonts = head["glyphs"].keys.to_h { |key| [Names.font(key).to_sym, @fonts[key] ||= @file.reserve] }
-          states = head["states"].to_h { |percent, over| [Names.state(percent, over).to_sym, state(percent, over)] }
-          layers = head["layers"].to_h { |id, title| [Names.layer(id).to_sym, @layers.object(@file, id, title)] }
-          spots = (head["spots"] || []).to_h { |name| spot(name) }
-          found[:Font] = fonts unless fonts.empty?
-          found[:ExtGState] = states unless states.empty?
-          found[:Properties] = layers unless layers.empty?
-          found[:ColorSpace] = spots unless spots.empty?
-          images = (head["images"] || {}).to_h { |key, (content, width)| [key.to_sym, image(key, content, width)] }
-          found[:XObject] = images unless images.empty?
-          found
-        end
-
-        def image(key, content, width) =
-          @images[key] ||= Image.new(
-            @pictures.call(content),
-            width: width,
-            profile: @manner.press? ? @profile : nil
-          ).write(@file)
-
-        # A colour of its own with what stands for it (ISO 32000-1, 8.6.6.4).
-        def spot(name)
-          ink = @palette.find { |entry| entry.name == name }
-          [
-            Inks.name(ink).to_sym,
-            @spots[name] ||= @file.add(
-              [
-                :Separation,
-                ink.name.to_sym,
-                :DeviceCMYK,
-                {FunctionType: 2, Domain: [0, 1], C0: [0, 0, 0, 0], C1: ink.shares, N: 1}
-              ]
-            )
-          ]
         end
 
         # ISO 32000-2, 14.11.2: the medium, what is printed beyond the edge, and the page as it is cut.
@@ -328,57 +198,6 @@ module TileLoom
             BleedBox: [outside - bleed, outside - bleed, outside + width + bleed, outside + height + bleed],
             TrimBox: [outside, outside, outside + width, outside + height]
           }
-        end
-
-        def transparent?(head) = head["streams"].length > 1 || head["states"].any? { |percent, _| percent < 100 }
-
-        # In which colours what is transparent is mixed.
-        def group = {S: :Transparency, CS: @manner.press? ? :DeviceCMYK : :DeviceRGB, I: true, K: false}
-
-        # Forms count in the page's own unit and paint with its resources; each is a group of its own.
-        def with_forms(forms, head, shared)
-          outside, width, height = head.values_at("outside_pt", "width_pt", "height_pt")
-          box =
-            [-outside, -outside, width + outside, height + outside].map do |points|
-              (points / Content::POINTS_PER_MICRON).round
-            end
-          objects =
-            forms.each_with_index.to_h do |form, index|
-              [
-                Names.form(index + 1).to_sym,
-                @file.add(
-                  {
-                    Type: :XObject,
-                    Subtype: :Form,
-                    BBox: box,
-                    Resources: shared,
-                    Group: {
-                      S: :Transparency,
-                      I: false,
-                      K: false
-                    }
-                  },
-                  stream: form
-                )
-              ]
-            end
-          resources(head).then { |found| found.merge(XObject: found.fetch(:XObject, {}).merge(objects)) }
-        end
-
-        # Overprint in the mode that leaves out inks of no share (ISO 32000-1, 8.6.7).
-        def state(percent, over)
-          @states[[percent, over]] ||= @file.add(
-            {
-              Type: :ExtGState,
-              CA: percent / 100.0,
-              ca: percent / 100.0,
-              **(if @manner.press?
-                   {OP: over, op: over, OPM: over ? 1 : 0}
-                 else
-                   {}
-                 end)
-            }
-          )
         end
       end
     end
