@@ -41,7 +41,7 @@ module TileLoom
 
       def form
         kind = @options[:as] || "pdf_book"
-        unless Output::Forms.keys.include?(kind)
+        unless Output::Forms.all.key?(kind)
           raise Refusal.new("command.no_such_form", form: kind, known: Output::Forms.keys.join(", "), at: "--as")
         end
         @options[:set].each_with_object({"kind" => kind}) { |text, form| set(form, text) }
