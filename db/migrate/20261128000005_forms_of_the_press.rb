@@ -40,6 +40,13 @@ class FormsOfThePress < ActiveRecord::Migration[7.2]
       WHERE state = 'done' AND file IS NOT NULL
     SQL
     move_files
+    # Their finished pages are of another shape than those to come.
+    execute <<~SQL
+      UPDATE press_runs SET state = 'failed', reason = 'Tile Loom was updated while it ran; export it again.'
+      WHERE state IN ('waiting', 'running')
+    SQL
+    execute "UPDATE press_pieces SET pages = NULL"
+    execute "DELETE FROM delayed_jobs WHERE handler LIKE '%PressPieceJob%'"
     remove_column :press_runs, :file
     remove_column :press_runs, :bytes
   end

@@ -5,29 +5,17 @@ module TileLoom
     # What the name of a file can say without a sheet being drawn: of the book, the page, the sheet by its place in the
     # index, and the file's own number. For a file of all of the book, a sheet is what its sheets have in common.
     class FileValues
-      # press: answers book, order, picked; item: a cell, or a Symbol; counter: of the file, from 1.
-      def initialize(press, item, counter)
-        @press, @item, @counter = press, item, counter
-      end
+      # press: a Press.
+      def initialize(press) = @press = press
 
-      def to_h =
+      # item: a cell, or a Symbol of the Press; counter: of the file, from 1.
+      def of(item, counter) =
         {
-          "book" => Compose::LiveValues::BOOK.to_h { |name| [name, book.public_send(name).to_s] },
-          "page" => {
-            "size" => page.size,
-            "orientation" => (page.width_mm > page.height_mm) ? "landscape" : "portrait"
-          },
-          "layout" => {
-            "name" => layout.name.to_s,
-            "page" => page.name
-          },
-          "sheet" => sheet,
-          "crs" => {
-            "name" => book.crs.name,
-            "code" => book.crs.register_code.to_s
-          },
+          **common,
+          **paper((item == Press::INDEX) ? book.index_layout : book.layout),
+          "sheet" => sheet(item),
           "file" => {
-            "counter" => @counter,
+            "counter" => counter,
             "ppi" => @press.order.ppi
           }
         }
@@ -36,25 +24,44 @@ module TileLoom
 
       def book = @press.book
 
-      def layout = (@item == Press::INDEX) ? book.index_layout : book.layout
+      def common =
+        @common ||= {
+          "book" => Compose::LiveValues::BOOK.to_h { |name| [name, book.public_send(name).to_s] },
+          "crs" => {
+            "name" => book.crs.name,
+            "code" => book.crs.register_code.to_s
+          }
+        }
 
-      def page = layout.page
-
-      def sheet
-        return of_cell if @item.respond_to?(:number)
-        return {"name" => Compose::IndexSheetComposer::NAME, "number" => 0, "scale" => ""} if @item == Press::INDEX
-        of_all
+      def paper(layout)
+        page = layout.page
+        {
+          "page" => {
+            "size" => page.size,
+            "orientation" => (page.width_mm > page.height_mm) ? "landscape" : "portrait"
+          },
+          "layout" => {
+            "name" => layout.name.to_s,
+            "page" => page.name
+          }
+        }
       end
 
-      def of_cell =
+      def sheet(item)
+        return of_cell(item) if item.respond_to?(:number)
+        return {"name" => Compose::IndexSheetComposer::NAME, "number" => 0, "scale" => ""} if item == Press::INDEX
+        @all ||= of_all
+      end
+
+      def of_cell(cell) =
         {
-          "name" => @item.name,
-          "number" => @item.number,
+          "name" => cell.name,
+          "number" => cell.number,
           "count" => @press.cells.length,
-          "row" => @item.row + 1,
-          "column" => Index::Naming.letters(@item.column),
-          "scale" => @item.scale,
-          "fraction" => Units::Number.ratio(@item.scale)
+          "row" => cell.row + 1,
+          "column" => Index::Naming.letters(cell.column),
+          "scale" => cell.scale,
+          "fraction" => Units::Number.ratio(cell.scale)
         }
 
       # The first and the last name, and the scale where all have the same.

@@ -12,7 +12,7 @@ module TileLoom
       # Bytes of a band.
       BAND_BYTES = 96 * 1024 * 1024
       # Pixels of one picture.
-      MOST_PIXELS = 4_000_000_000
+      MOST_PIXELS = 2_500_000_000
 
       # page: a Pdf::Page; box: of the page in mm that is painted; ppi: pixels an inch; clear: without the white of the
       # paper; faces, pictures: see Pdf::Writer.

@@ -24,7 +24,9 @@ module TileLoom
       MOST_NAMED = 3
 
       # [width, height] of the largest picture, or nil.
-      def pixels = items.filter_map { |item| form.pixels(@press, item) }.max_by { |width, height| width * height }
+      def pixels =
+        @pixels ||=
+          Press.spread(items).filter_map { |item| form.pixels(@press, item) }.max_by { |width, height| width * height }
 
       def told = [*@press.readings, *@press.file_names.told, *form.told(@press)]
 

@@ -67,6 +67,12 @@ module TileLoom
         cell.is_a?(Symbol) ? "the #{cell}" : cell.name
       end
 
+      # Some of many items, spread evenly, that stand for all before any is drawn.
+      def self.spread(items, most: 12)
+        return items if items.length <= most
+        (0...most).map { |place| items[place * (items.length - 1) / (most - 1)] }
+      end
+
       # 0 for the index sheet.
       def number_of(item) = (item == INDEX) ? Scene::Link::INDEX_SHEET : item.number
 
@@ -105,16 +111,12 @@ module TileLoom
 
       # Live text of a file's name. counter: of the file, from 1.
       def live_name(item, pattern, counter)
-        text = Compose::LiveText.new(pattern, path: "/file_name")
-        own = FileValues.new(self, item, counter)
-        text.fill(own.to_h)
+        text = (@live_names ||= {})[pattern] ||= Compose::LiveText.new(pattern, path: "/file_name")
+        own = (@file_values ||= FileValues.new(self)).of(item, counter)
+        text.fill(own)
       rescue Refusal => error
         raise unless error.code == "live_text.unknown_value" && item.respond_to?(:number)
-        text.fill(
-          composer(item)
-            .values
-            .merge(own.to_h) { |_, full, light| (full.is_a?(Hash) && light.is_a?(Hash)) ? full.merge(light) : light }
-        )
+        text.fill(with_drawn(composer(item).values, own))
       end
 
       # What came of an item: a page or the names of its files, or the sentence that says why there is none.
@@ -186,21 +188,27 @@ module TileLoom
         "Sheets #{(cell.number - 1) / CHUNK * CHUNK + 1} and on"
       end
 
+      # What only a sheet that is drawn knows, and what files know beside it.
+      def with_drawn(values, own) =
+        values.merge(own) { |_, drawn, known| (drawn.is_a?(Hash) && known.is_a?(Hash)) ? drawn.merge(known) : known }
+
       # The index sheet meets no condition on sheets.
-      def meets?(item) =
-        item != INDEX &&
-          @order.where.match?(
-            Compose::ShownFeature
-              .new(@book.index.area, @source, item)
-              .attributes
-              .merge(
-                "sheet.name" => item.name,
-                "sheet.number" => item.number,
-                "sheet.row" => item.row + 1,
-                "sheet.column" => Index::Naming.letters(item.column),
-                "sheet.scale" => item.scale
-              )
-          )
+      def meets?(item) = item != INDEX && @order.where.match?(sheets_feature(item).merge(of_sheet(item)))
+
+      # Attributes of its feature, where the condition asks for any.
+      def sheets_feature(item)
+        return {} if @order.where.attributes.all? { |name| name.start_with?("sheet.") }
+        Compose::ShownFeature.new(@book.index.area, @source, item).attributes
+      end
+
+      def of_sheet(item) =
+        {
+          "sheet.name" => item.name,
+          "sheet.number" => item.number,
+          "sheet.row" => item.row + 1,
+          "sheet.column" => Index::Naming.letters(item.column),
+          "sheet.scale" => item.scale
+        }
     end
   end
 end

@@ -33,8 +33,11 @@ module TileLoom
           backing = (fill || stroke) ? panel(box, fill, stroke, corner_mm) : []
           return backing if room.width <= 0 || room.height <= 0
           texts = fitting(string, room).set(string, room)
-          [*backing, *texts, *texts.flat_map { |text| WebAddresses.links(text) }]
+          [*backing, *texts, *texts.flat_map { |text| WebAddresses.links(text) }, *neighbour_links(sheet, texts)]
         end
+
+        # Live text of the name of one sheet beside this one.
+        NEIGHBOUR = /\{\{\s*neighbours\.(\w+)/
 
         def templates = [["#{path}/text", text]]
 
@@ -56,6 +59,23 @@ module TileLoom
         private
 
         def tag(_sheet, box) = Scene::Tag.new(role: :text, size_pt: size_pt, place: [box.min_x, box.min_y])
+
+        # A text that names a sheet beside this one leads there.
+        def neighbour_links(sheet, texts)
+          directions = text.scan(NEIGHBOUR).flatten.uniq
+          cell = directions.one? ? sheet.neighbours[directions.first] : nil
+          return [] unless cell && texts.any?
+          box = texts.map { |line| line_box(line) }.reduce { |all, other| all.union(other) }
+          [Scene::Link.new(ring: box.corners, sheet: cell.number, words: "Sheet #{cell.name}")]
+        end
+
+        def line_box(line) =
+          Geometry::Box.new(
+            line.x,
+            line.y - line.face.ascent_mm(line.size_pt),
+            line.x + line.face.width_mm(line.string, line.size_pt, tracking_pt: line.tracking_pt),
+            line.y - line.face.descent_mm(line.size_pt)
+          )
 
         # What it says on a sheet.
         def string(sheet) = sheet.live_text(text, path: "#{path}/text")

@@ -35,18 +35,19 @@ module TileLoom
         def check(press)
           clash("clear", "jpeg") if clear? && format == "jpeg"
           clash("256 colours", format) if depth == "256 colours" && format != "png"
-          press.items.each { |item| fits!(pixels(press, item), press, item) }
+          Press.spread(press.items).each { |item| fits!(pixels(press, item), press, item) }
         end
 
         def estimate(press, items)
-          total = items.sum { |item| pixels(press, item).reduce(:*) }
+          seen = Press.spread(items).map { |item| pixels(press, item).reduce(:*) }
+          total = seen.sum * items.length / seen.length
           sample = press.sample(items)
           [(total * RATES.fetch(format)).round, items.length * sample.seconds + total / PIXELS_A_SECOND]
         end
 
         def told(press)
           return [] unless placed? || format == "geotiff"
-          unplaced = press.items.reject { |item| view(press, item) }
+          unplaced = press.items.reject { |item| frame?(press, item) }
           found = []
           found << "#{unplaced.length} pages have no map frame and are not placed on the ground." if unplaced.any?
           if placed? && format != "geotiff" && !press.book.crs.wkt
@@ -56,6 +57,7 @@ module TileLoom
         end
 
         def make(press, item, folder, name, secrets: nil)
+          fits!(pixels(press, item), press, item)
           painter(press, item).paint do |image|
             image = shaded(image, press.order.ppi)
             path = File.join(folder, name)
@@ -66,6 +68,9 @@ module TileLoom
         end
 
         private
+
+        def frame?(press, item) =
+          (item == Press::INDEX) ? !press.book.index_layout.index_frame.nil? : !press.book.layout.main_frame.nil?
 
         def clash(what, kind) = raise(Refusal.new("output.image_clash", what: what, format: kind.upcase, at: path))
 
