@@ -14,6 +14,7 @@ module Bench
         *demo_rows,
         *generated_rows,
         *memory_rows,
+        *image_rows,
         *GridMeasures.new.rows,
         *IndexMeasures.new(@folio_path).rows,
         *GroundMeasures.new.rows
@@ -102,6 +103,70 @@ module Bench
         )
         [cells.length / (clock - start), File.size(file) / cells.length]
       end
+    end
+
+    # Images of the demo beside what poppler's own program makes of the same pages, and the largest paper.
+    def image_rows
+      ours, theirs = Dir.mktmpdir { |folder| [image_rate(folder), pdftocairo_rate(folder)] }
+      [
+        ["Demo, A3 at 300 ppi to PNG, million pixels a second · pdftocairo", format("%.1f · %.1f", ours, theirs)],
+        ["Demo, A0 at 600 ppi to PNG, peak memory", "#{largest_image} MB"]
+      ]
+    end
+
+    IMAGES = 8
+
+    def image_press(**order)
+      book, source = demo
+      form = {"kind" => "images"}
+      TileLoom::Output::Press.new(
+        book: book,
+        source: source,
+        order:
+          TileLoom::Output::Order.new({"sheets" => "1-#{IMAGES}", "form" => form}.merge(order.transform_keys(&:to_s)))
+      )
+    end
+
+    # Million pixels a second.
+    def image_rate(folder)
+      press = image_press
+      start = clock
+      pixels = press.names.sum { |item, name| made(press, item, folder, name) }
+      pixels / 1e6 / (clock - start)
+    end
+
+    def made(press, item, folder, name)
+      press.order.form.make(press, item, folder, name)
+      press.order.form.pixels(press, item).reduce(:*)
+    end
+
+    def pdftocairo_rate(folder)
+      press = image_press(form: {"kind" => "pdf_book"})
+      file = File.join(folder, "bench.pdf")
+      press.bind(press.items.map { |item| press.page(item) }, file)
+      start = clock
+      system("pdftocairo", "-r", "300", "-png", file, File.join(folder, "page"))
+      IMAGES * 4961 * 3508 / 1e6 / (clock - start)
+    end
+
+    # MB of a process that draws one sheet of A0.
+    def largest_image
+      reader, writer = IO.pipe
+      pid =
+        fork do
+          settings = JSON.parse(File.read(@folio_path))
+          settings["layout"]["page"].merge!("size" => "A0", "orientation" => "landscape")
+          folder = TileLoom::Assets::Enclosures.new(folder: File.dirname(@folio_path))
+          book = TileLoom::Document::Book.new(settings, enclosures: folder)
+          order = TileLoom::Output::Order.new({"sheets" => "1", "ppi" => 600, "form" => {"kind" => "images"}})
+          press = TileLoom::Output::Press.new(book: book, source: demo[1], order: order)
+          Dir.mktmpdir { |place| made(press, press.items.first, place, "a0.png") }
+          writer.puts(File.read("/proc/self/status")[/VmHWM:\s+(\d+)/, 1].to_i / 1024)
+          exit!(0)
+        end
+      writer.close
+      Process.wait(pid)
+      reader.read.to_i
     end
 
     # Peak memory of a process that prints so many sheets of the generated ground at 1:2,500.

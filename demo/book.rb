@@ -46,6 +46,30 @@ book = {
   "source" => "Surveyed and drawn by the Moss team. Heights in metres. An invented place.",
   "date" => "2026-04-01",
   "crs" => "EPSG:25829",
+  "orders" => [
+    {
+      "name" => "tablet",
+      "file_name" => "{{ book.title }}_{{ page.size }}_{{ sheet.scale }}",
+      "form" => {
+        "kind" => "pdf_book",
+        "pdf" => {
+          "tagged" => true,
+          "object_data" => [{"layer" => "dams"}],
+          "opens_at" => "width"
+        }
+      }
+    },
+    {
+      "name" => "map frames",
+      "ppi" => 200,
+      "file_name" => "{{ sheet.name }}",
+      "form" => {
+        "kind" => "images",
+        "format" => "geotiff",
+        "shows" => "map frame"
+      }
+    }
+  ],
   "layers" => [
     layer.call(
       "restoration-area",

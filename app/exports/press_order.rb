@@ -32,7 +32,7 @@ module App
     end
 
     def self.again(run, later)
-      lacking = run.pieces.select { |piece| piece.lacking.any? }
+      lacking = run.pieces.where.not(missing: nil).select { |piece| piece.lacking.any? }
       unless lacking.any? && run.turn("waiting", from: %w[incomplete], later: later, finished_at: nil, reason: nil)
         return false
       end

@@ -16,9 +16,8 @@ module App
       @press = @run.press(later: @again)
       @form = @run.order.form
       @missing, @told, @pages = @piece.lacking.dup, @piece.told || {}, kept_pages
-      # A store that is read by several is not taken for full by what is under way.
-      stopped = items.find { |item| !@run.wanted? || !take(item) }
-      return if stopped
+      @done = @again ? @piece.numbers.length - @piece.lacking.length : 0
+      return forget if items.find { |item| !@run.wanted? || !take(item) }
       @piece.update!(
         pages: @form.paged? ? @piece.numbers.filter_map { |number| @pages[number] }.join : nil,
         missing: @missing,
@@ -54,9 +53,12 @@ module App
       outcome = @press.attempt(item) { @form.paged? ? @press.page(item, told: true) : made(item) }
       outcome.trouble ? @missing[number.to_s] = outcome.trouble : @missing.delete(number.to_s)
       kept(outcome.made, number) if outcome.made.is_a?(TileLoom::Output::Pdf::Page)
-      @piece.update_columns(done: @piece.done + 1)
+      @piece.update_columns(done: @done += 1)
       true
     end
+
+    # A run that was stopped meanwhile keeps no files.
+    def forget = PressFile.where(press_run_id: @run.id).each(&:discard)
 
     def kept(page, number)
       @pages[number] = page.dump

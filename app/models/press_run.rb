@@ -57,8 +57,14 @@ module App
       turn(state, finished_at: Time.now.utc, **forgotten, **values)
     end
 
-    # {number → why}, of all pieces.
-    def missing = pieces.reduce({}) { |all, piece| all.merge(piece.lacking) }
+    # {number → why}, of all pieces, without their pages.
+    def missing = pieces.pluck(:missing).compact.reduce({}, :merge)
+
+    # Without what is large: the document and the cells that it prints.
+    scope :light,
+      -> { select(column_names - %w[document cells later], "JSON_VALUE(later, '$.revision') AS later_revision") }
+
+    def later_revision = has_attribute?("later_revision") ? self["later_revision"]&.to_i : later&.fetch("revision")
 
     def expires_at = self.class.kept_days && finished_at && (finished_at + self.class.kept_days * 86_400)
 

@@ -266,8 +266,8 @@ module App
 
     def index_run(run) = run.attributes.slice("id", "state", "done", "total", "reason")
 
-    # session: of the browser that asks.
-    def run(run, session: nil)
+    # session: of the browser that asks; pieces: [how many are done, what is told] of each piece.
+    def run(run, session: nil, pieces: run.pieces.pluck(:done, :told))
       files = run.files.to_a
       {
         "id" => run.id,
@@ -276,19 +276,19 @@ module App
         "sheets" => run.sheets,
         "state" => run.state,
         "total" => run.total,
-        "done" => (run.state == "done") ? run.total : run.done,
+        "done" => (run.state == "done") ? run.total : pieces.sum(&:first),
         "reason" => run.reason,
         "bytes" => files.sum(&:bytes),
         "created_at" => run.created_at.iso8601,
         "finished_at" => run.finished_at&.iso8601,
         "expires_at" => run.expires_at&.iso8601,
         "revision" => run.revision,
-        "later_revision" => run.later&.fetch("revision"),
+        "later_revision" => run.later_revision,
         "own" => !run.asked_by.nil? && run.asked_by == session,
         "asked_from" => run.asked_from,
         "printing" => run.printing,
         "printable" => !Printer.address.nil? && files.any?(&:pdf?),
-        "told" => run_told(run),
+        "told" => run_told(run, pieces.map(&:last)),
         "files" => files.first(MOST_FILES).map { |file| file.attributes.slice("id", "name", "bytes", "sha256") },
         "file_count" => files.length,
         "ready" => run.state == "done"
@@ -297,11 +297,11 @@ module App
 
     MOST_FILES = 200
 
-    # Sentences of the run, each with the sheets that it is about.
-    def run_told(run)
+    # Sentences of the run, each with the sheets that it is about. told: {name of a sheet → sentences} of each piece.
+    def run_told(run, told)
       found = Hash.new { |hash, sentence| hash[sentence] = [] }
-      run.pieces.each do |piece|
-        (piece.told || {}).each { |sheet, list| list.each { |sentence| found[sentence] << sheet } }
+      told.compact.each do |sheets|
+        sheets.each { |sheet, sentences| sentences.each { |sentence| found[sentence] << sheet } }
       end
       [
         *(run.told || []).map { |sentence| {"message" => sentence, "sheets" => []} },

@@ -125,12 +125,18 @@ module App
       # The last ones, the newest first, with their places among those that wait.
       def runs
         places = PressQueue.places
-        book
-          .press_runs
-          .order(id: :desc)
-          .limit(50)
-          .includes(:files, :pieces)
-          .map { |row| shown_run(row).merge("place" => places[row.id]).compact }
+        rows = book.press_runs.light.order(id: :desc).limit(50).includes(:files).to_a
+        pieces =
+          PressPiece
+            .where(press_run_id: rows.map(&:id))
+            .order(:position)
+            .pluck(:press_run_id, :done, :told)
+            .group_by(&:first)
+            .transform_values { |list| list.map { |piece| piece.drop(1) } }
+        rows.map do |row|
+          shown = Presenter.run(row, session: session_id, pieces: pieces.fetch(row.id, []))
+          shown.merge("place" => places[row.id]).compact
+        end
       end
 
       def run = @run ||= book.press_runs.find(whole(params["run_id"]))

@@ -163,7 +163,7 @@ RSpec.describe "The front end’s own reckoning" do
         tests = JSON.generate({all: true, list: [test]})
         cql, back =
           web(
-            "ground/conditions.ts",
+            "fields/conditions.ts",
             "m.toCql(#{tests}, #{attributes})",
             "m.fromCql(m.toCql(#{tests}, #{attributes}), #{attributes})"
           )
@@ -183,7 +183,7 @@ RSpec.describe "The front end’s own reckoning" do
         )
       cql, back, strange =
         web(
-          "ground/conditions.ts",
+          "fields/conditions.ts",
           "m.toCql(#{list}, #{attributes})",
           "m.fromCql(m.toCql(#{list}, #{attributes}), #{attributes})",
           'm.fromCql({op: ">", args: [{op: "+", args: [{property: "depth"}, 1]}, 3]}, [])'

@@ -34,6 +34,101 @@ RSpec.describe "bin/loom" do
     expect(Dir.children(@folder)).to be_empty
   end
 
+  describe "export" do
+    it "hands on an order of the book, by two processes what one makes" do
+      made =
+        %w[1 2].map do |processes|
+          folder = "#{@folder}/#{processes}"
+          done, out, =
+            loom(
+              "export",
+              demo,
+              "--preset",
+              "map frames",
+              "--sheets",
+              "1-3",
+              "--ppi",
+              "50",
+              "--out",
+              folder,
+              "--processes",
+              processes,
+              "--json"
+            )
+          told = JSON.parse(out)
+          expect([done, told["files"], told["missing"]]).to eq([true, %w[A1.tif B1.tif C1.tif], {}])
+          told["files"].to_h { |name| [name, Digest::SHA256.file("#{folder}/#{name}").hexdigest] }
+        end
+      expect(made.uniq.length).to eq(1)
+    end
+
+    it "hands on a form with its parts, as one zip, with a password out of a file" do
+      File.write("#{@folder}/password", "moss\n")
+      done, out, err =
+        loom(
+          "export",
+          demo,
+          "--as",
+          "pdf_sheets",
+          "--set",
+          "pdf.protected=true",
+          "pdf.printing=none",
+          "--sheets",
+          "1-2",
+          "--name",
+          "{{ sheet.name }}",
+          "--password-file",
+          "#{@folder}/password",
+          "--out",
+          "#{@folder}/sheets.zip"
+        )
+      expect([done, err]).to eq([true, ""])
+      expect(out).to include("2 files in")
+      outside("unzip", "-q", "#{@folder}/sheets.zip", "-d", @folder)
+      expect(outside("qpdf", "--password=moss", "--show-encryption", "#{@folder}/B1.pdf")).to match(
+        /print low resolution: not allowed/
+      )
+    end
+
+    it "names the sheets that it cannot make, makes the others, and fails" do
+      settings = demo_settings
+      settings["layout"]["elements"] << {
+        "kind" => "text",
+        "id" => "fault",
+        "place" => {
+          "left_mm" => 0,
+          "top_mm" => 0,
+          "width_mm" => 20,
+          "height_mm" => 5
+        },
+        "text" => "{% if sheet.name == 'B1' %}{{ sheet.fraction | decimals: 2 }}{% endif %}"
+      }
+      settings["layers"].each do |layer|
+        layer["data"]["file"] = File.join(TileLoom::ROOT, "demo", layer["data"]["file"])
+      end
+      File.write("#{@folder}/book.json", JSON.generate(settings))
+      sheets =
+        loom("export", "#{@folder}/book.json", "--as", "svg_sheets", "--sheets", "1-3", "--out", "#{@folder}/svg")
+      expect([sheets[0], sheets[1]]).to match([false, /2 files in .*\. Missing: B1 \(.*decimals.*needs a number/])
+      book = loom("export", "#{@folder}/book.json", "--sheets", "1-3", "--out", "#{@folder}/pdf")
+      expect([book[0], book[1]]).to match([false, /0 files in .* Missing: B1/])
+      expect(Dir.children("#{@folder}/pdf")).to be_empty
+    end
+
+    it "says what it does not know" do
+      expect(loom("export", demo, "--as", "fax", "--out", @folder)[2]).to match(
+        /There is no form “fax”; a book is handed on as pdf_book, pdf_sheets/
+      )
+      expect(loom("export", demo, "--preset", "moon", "--out", @folder)[2]).to match(
+        /no order “moon”; it has: tablet, map frames/
+      )
+      expect(loom("export", demo, "--as", "images", "--set", "format=gif", "--out", @folder)[2]).to match(
+        %r{/form/format.*png}
+      )
+      expect(loom("export", demo, "--as", "images", "--set", "format", "--out", @folder)[2]).to match(/says no value/)
+    end
+  end
+
   it "checks a book and lists what is wrong, each with its path" do
     expect(loom("check", demo)).to match([true, /Nothing is wrong/, ""])
     settings = demo_settings.merge("crs" => "EPSG:0", "colour" => 1)

@@ -53,15 +53,15 @@ module HandingOn
     )
   end
 
+  # The data of the demo, read once for all specs.
+  def self.ground = @ground ||= TileLoom::Document::Folio.read(SmallBooks::DEMO).source
+
   # The press of the demo, or of changed settings, for an order.
-  def press_of(order, settings: demo_settings)
+  def press_of(order = {}, settings: demo_settings)
     enclosures = TileLoom::Assets::Enclosures.new(folder: File.dirname(SmallBooks::DEMO))
-    folio =
-      TileLoom::Document::Folio.new(SmallBooks::DEMO, TileLoom::Document::Book.new(settings, enclosures: enclosures))
-    (@sources ||= {})[settings["layers"].map { |layer| layer["id"] }] ||= folio.source
     TileLoom::Output::Press.new(
-      book: folio.document,
-      source: @sources.values.first,
+      book: TileLoom::Document::Book.new(settings, enclosures: enclosures),
+      source: HandingOn.ground,
       order: TileLoom::Output::Order.new(order)
     ).check
   end

@@ -20,6 +20,7 @@ export function PasswordAsked({ onGive, onClose }: { onGive: (passwords: Passwor
         <TextField
           autoFocus
           type="password"
+          sx={{ width: 250 }}
           label="Password to open"
           value={open}
           onChange={(event) => setOpen(event.target.value)}
@@ -27,6 +28,7 @@ export function PasswordAsked({ onGive, onClose }: { onGive: (passwords: Passwor
         />
         <TextField
           type="password"
+          sx={{ width: 250 }}
           label="Password to change permissions"
           value={owner}
           onChange={(event) => setOwner(event.target.value)}

@@ -38,7 +38,7 @@ export function RunRow({ run, base, revision, act, onUse, onRepeat }: RunRowProp
       <Box
         sx={{
           display: "grid",
-          gridTemplateColumns: "minmax(0, 1.1fr) minmax(0, 1fr) auto",
+          gridTemplateColumns: "minmax(0, 1.2fr) minmax(0, 1fr) 232px",
           gap: 2,
           alignItems: "center",
           fontSize: 14,

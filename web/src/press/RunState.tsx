@@ -22,7 +22,7 @@ export function RunState({ run }: { run: Run }) {
       <Box sx={{ display: "flex", alignItems: "center", gap: 1 }}>
         <RunningIcon fontSize="small" />
         <Box sx={{ flex: 1 }}>
-          {run.state === "running" ? `Sheet ${run.done} of ${run.total}` : waiting(run)}
+          {run.state === "running" ? under(run) : waiting(run)}
           <LinearProgress
             variant="determinate"
             value={(100 * run.done) / Math.max(run.total, 1)}
@@ -46,6 +46,9 @@ export function RunState({ run }: { run: Run }) {
     </Box>
   );
 }
+
+const under = (run: Run) =>
+  run.order.form?.kind === "ground" ? "Drawing the ground" : `Sheet ${run.done} of ${run.total}`;
 
 const waiting = (run: Run) =>
   run.place && run.place > 1 ? `${count(run.place - 1, "run")} before it` : "Waiting for a worker";

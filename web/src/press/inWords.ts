@@ -37,8 +37,11 @@ export function inWords(form: Form): string {
       return form.text === "outlines" ? "text as outlines" : "text as text";
     case "ground":
       return form.format === "geopackage" ? "GeoPackage" : "MBTiles";
-    case "imposed":
-      return `${filled(form, defaults.imposed_form).lay} on ${filled(form, defaults.imposed_form).paper}`;
+    case "imposed": {
+      const { lay, paper, across, down } = filled(form, defaults.imposed_form);
+      if (lay === "booklet") return `a booklet on ${paper}`;
+      return lay === "several on one" ? `${across * down} on a side of ${paper}` : `parts on ${paper}`;
+    }
     default:
       return pdfInWords(form.pdf);
   }
