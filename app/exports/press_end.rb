@@ -23,13 +23,20 @@ module App
       @run.finish("incomplete", reason: "#{missing.length} of #{@run.total} sheets are missing: #{in_words(missing)}")
     end
 
-    MOST_NAMED = 3
+    MOST_NAMED = 4
 
-    # "B2 (why), C4 (why) and 3 more"
+    # "B1, B2 (why); C4 (another why)"
     def in_words(missing)
-      named = missing.first(MOST_NAMED).map { |number, why| "#{name_of(number.to_i)} (#{why.chomp(".")})" }
-      "#{named.join(", ")}#{" and #{missing.length - MOST_NAMED} more" if missing.length > MOST_NAMED}."
+      named =
+        missing
+          .group_by(&:last)
+          .first(MOST_NAMED)
+          .map { |why, list| "#{listed(list.map { |number, _| name_of(number.to_i) })} (#{why.chomp(".")})" }
+      "#{named.join("; ")}."
     end
+
+    def listed(names) =
+      "#{names.first(MOST_NAMED).join(", ")}#{" and #{names.length - MOST_NAMED} more" if names.length > MOST_NAMED}"
 
     def name_of(number)
       return TileLoom::Compose::IndexSheetComposer::NAME if number == PressPiece::INDEX

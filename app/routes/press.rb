@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "content_disposition"
+
 module App
   module Routes
     # Runs of the press: what an order would come to, asking for it, watching, stopping, fetching what was made.
@@ -99,7 +101,7 @@ module App
         halt_with(404, "answers.run_without_file") if files.empty?
         next send_kept(files.first) if files.one?
         content_type "application/zip"
-        attachment "#{run_name}.zip"
+        headers "content-disposition" => ContentDisposition.attachment("#{run_name}.zip")
         body RunArchive.new(run)
       end
 
@@ -112,9 +114,9 @@ module App
       def send_kept(file)
         halt_with(404, "answers.run_without_file") unless Finished.kept?(file.place)
         content_type file.media
-        attachment file.name
+        headers "content-disposition" => ContentDisposition.attachment(file.name)
         path = Finished.path(file.place)
-        return send_file(path, filename: file.name, disposition: "attachment", type: file.media) if path
+        return send_file(path, type: file.media) if path
         body KeptBody.new(file)
       end
 

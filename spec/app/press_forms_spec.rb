@@ -142,7 +142,10 @@ RSpec.describe App::PressOrder do
       end
     end
     expect(names).to eq(run.files.map(&:name))
+    run.files.last.update!(name: "Moß.pdf")
     ask("#{base}/#{run.id}/files/#{run.files.last.id}")
+    # RFC 6266, 4.3.
+    expect(last_response.headers["content-disposition"]).to include("filename*=UTF-8''Mo%C3%9F.pdf")
     expect(last_response.body.bytesize).to eq(run.files.last.bytes)
   end
 
@@ -186,7 +189,7 @@ RSpec.describe App::PressOrder do
         lacking = run.cells.select { |row| row["column"] == 1 }.map { |row| row["name"] }
         expect([run.state, run.missing.length]).to eq(["incomplete", lacking.length])
         expect(run.reason).to match(
-          /\A#{lacking.length} of #{run.total} sheets are missing: #{lacking.first} \(.*decimals.*needs a number/
+          /\A#{lacking.length} of #{run.total} sheets are missing: #{lacking.join(", ")} \(.*decimals.*needs a number/
         )
         made = run.files.map(&:name)
         expect(made.length).to eq((kind == "pdf_book") ? 0 : run.total - lacking.length)

@@ -498,7 +498,7 @@ export interface ImposedForm {
    */
   marks?: boolean;
   /**
-   * Are pages kept at their size where they fit?
+   * Are pages never enlarged?
    */
   true_size?: boolean;
   pdf?: PdfManner;

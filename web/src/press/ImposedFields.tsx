@@ -96,11 +96,7 @@ export function ImposedFields({
         onKeep={(marks) => change({ marks })}
       />
       {!parts && (
-        <Flag
-          label="Never larger than its own size"
-          value={imposed.true_size}
-          onKeep={(true_size) => change({ true_size })}
-        />
+        <Flag label="Never enlarged" value={imposed.true_size} onKeep={(true_size) => change({ true_size })} />
       )}
     </Pair>
   );

@@ -2,6 +2,7 @@ import ExpandIcon from "@mui/icons-material/ExpandMore";
 import { Accordion, AccordionDetails, AccordionSummary, Box, Checkbox, FormControlLabel } from "@mui/material";
 import type { Layer, PdfManner } from "../api/types";
 import { useAttributes } from "../api/useAttributes";
+import { count } from "../api/words";
 
 type Data = NonNullable<PdfManner["object_data"]>[number];
 
@@ -23,7 +24,7 @@ export function PdfObjectData({ pdf, layers, change }: PdfObjectDataProps) {
         expandIcon={<ExpandIcon />}
         sx={{ px: 0, minHeight: 36, fontSize: 14, fontWeight: 700, fontFamily: "inherit" }}
       >
-        Object data{pdf.object_data.length > 0 && ` of ${pdf.object_data.length}`}
+        Object data{pdf.object_data.length > 0 && ` of ${count(pdf.object_data.length, "layer")}`}
       </AccordionSummary>
       <AccordionDetails sx={{ px: 0, pt: 0 }}>
         {[...layers].reverse().map((layer) => {

@@ -27,6 +27,11 @@ export function BookTexts() {
             onKeep={(text) => change(title, { [name]: text.trim() })}
           />
         ))}
+        <Field
+          label="Language, such as en or de-AT"
+          value={book.document.language ?? "en"}
+          onKeep={(text) => change("Language", { language: text.trim() || null })}
+        />
       </Box>
     </>
   );

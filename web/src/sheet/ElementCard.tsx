@@ -357,6 +357,11 @@ function PictureFields({
           <MenuItem value="fill">fills the box, cut by it</MenuItem>
         </TextField>
       )}
+      <Field
+        label="Alternative text, for tagged PDF"
+        value={element.alternative ?? ""}
+        onKeep={(text) => onKeep({ alternative: text.trim() || undefined })}
+      />
       <BringIn
         title="Import a picture"
         label="Picture of your own"

@@ -62,7 +62,7 @@ module TileLoom
 
         # A text that names a sheet beside this one leads there.
         def neighbour_links(sheet, texts)
-          directions = text.scan(NEIGHBOUR).flatten.uniq
+          directions = templates.map(&:last).join.scan(NEIGHBOUR).flatten.uniq
           cell = directions.one? ? sheet.neighbours[directions.first] : nil
           return [] unless cell && texts.any?
           box = texts.map { |line| line_box(line) }.reduce { |all, other| all.union(other) }

@@ -24,7 +24,7 @@ module TileLoom
           default: 10,
           about: "By how much neighbouring parts of a large page show the same."
         part :marks, flag, default: true, about: "Marks to cut by, and crosses by which parts are laid together."
-        part :true_size, flag, default: false, about: "Are pages kept at their size where they fit?"
+        part :true_size, flag, default: false, about: "Are pages never enlarged?"
         part :pdf, PdfManner.type, default: {}
 
         def self.paged? = true
