@@ -12,7 +12,7 @@ module App
       buffer = +"".b
       sink = Sink.new(buffer, block)
       archive = TileLoom::Output::Archive.new(sink, date: @run.core_document.parsed_date)
-      @run.files.find_each(order: :asc) { |file| add(archive, file) }
+      @run.files.each { |file| add(archive, file) }
       archive.close
       sink.flush
     end

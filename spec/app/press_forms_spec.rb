@@ -352,6 +352,17 @@ RSpec.describe App::PressOrder do
         "HTTP_HOST" => "localhost"
       )
       expect(answer["message"]).to match(/not the profile of a printing press/)
+      damaged = File.binread("#{folder}/coated.icc").tap { |bytes| bytes[200, 60_000] = "\xff".b * 60_000 }
+      Tempfile.create(%w[damaged .icc], binmode: true) do |file|
+        file.write(damaged)
+        file.flush
+        post(
+          "/api/books/#{book.id}/profiles",
+          {file: Rack::Test::UploadedFile.new(file.path)},
+          "HTTP_HOST" => "localhost"
+        )
+        expect(answer["message"]).to match(/is not a colour profile/)
+      end
       run =
         printed(
           {

@@ -149,6 +149,16 @@ RSpec.describe "Forms of a book" do
       expect(places[0] & places[1]).not_to be_empty
     end
 
+    it "refuses more sides than anyone would print" do
+      form =
+        TileLoom::Output::Forms::Imposed.new(
+          {"kind" => "imposed", "lay" => "parts of large pages", "paper" => "A6", "overlap_mm" => 75}
+        )
+      expect { TileLoom::Output::Imposition.new(form, [[5000.0, 5000.0]]) }.to invalid(
+        /would take [\d,]+ sides of paper/
+      )
+    end
+
     it "says that scales do not hold where pages are made smaller" do
       made({"kind" => "imposed", "paper" => "A4"}, sheets: "1-3")
       expect(TileLoom::Output::Plan.new(@press).told.join(" ")).to match(

@@ -45,10 +45,14 @@ module TileLoom
       def of_printer? = @bytes[12, 4] == "prtr"
 
       # Refuses one that is not of a press in four colours.
+      # One that is damaged within shows when a colour is converted.
       def for_press!
-        return self if cmyk? && of_printer?
-        raise Refusal.new("artwork.profile_of_no_press", name: @name)
+        raise Refusal.new("artwork.profile_of_no_press", name: @name) unless cmyk? && of_printer?
+        of_screen(MIDDLE_GREY)
+        self
       end
+
+      MIDDLE_GREY = "#777777"
 
       # "#rrggbb" → shares 0…1 of the device's colours.
       def of_screen(hex)

@@ -18,6 +18,9 @@ module TileLoom
         def environment(folder) = super.merge("OGR_CURRENT_DATE" => "#{@date || "2000-01-01"}T00:00:00.000Z")
       end
 
+      # What is put into another file whole.
+      LARGEST_BYTES = 500 * 1024 * 1024
+
       # name: of the file; date: of its contents, a Date or nil.
       def initialize(name, crs:, date: nil)
         @name, @crs, @date = name, crs, date
@@ -28,7 +31,10 @@ module TileLoom
         Dir.mktmpdir("tile-loom-package") do |folder|
           file = File.join(folder, "data.gpkg")
           layers.reject { |_, features| features.empty? }.each { |table, features| add(folder, file, table, features) }
-          File.binread(file)
+          if File.file?(file) && File.size(file) > LARGEST_BYTES
+            raise Refusal.new("data.package_too_large", name: @name, most_mb: LARGEST_BYTES / 1024 / 1024)
+          end
+          File.file?(file) ? File.binread(file) : +""
         end
       end
 

@@ -23,6 +23,7 @@ module TileLoom
             (form.manner_of == PARTS && room.any? { |side| side <= form.overlap_mm + 10 })
           refuse
         end
+        demand_few
       end
 
       def papers = sides.count
@@ -49,6 +50,22 @@ module TileLoom
       end
 
       private
+
+      # Of all pages together.
+      MOST_SIDES = 20_000
+
+      # A wide page over small paper takes more sides than anyone would print.
+      def demand_few
+        return unless @form.manner_of == PARTS
+        total = @sizes.sum { |width, height| count(width, room[0]) * count(height, room[1]) }
+        return if total <= MOST_SIDES
+        raise Refusal.new(
+          "output.too_many_sides",
+          total: Units::Number.grouped(total),
+          most: Units::Number.grouped(MOST_SIDES),
+          at: "#{@form.path}/paper"
+        )
+      end
 
       def refuse = raise(Refusal.new("output.no_room_on_paper", paper: @form.paper, at: "#{@form.path}/margin_mm"))
 
