@@ -8,8 +8,8 @@ module Bench
     GRIDS = [
       {
         "id" => "metric",
-        "reference" => "book",
-        "wished_mm" => 40,
+        "crs" => "book",
+        "target_mm" => 40,
         "stroke" => {
           "width_mm" => 0.1
         },
@@ -20,8 +20,8 @@ module Bench
       },
       {
         "id" => "graticule",
-        "reference" => "geographic",
-        "wished_mm" => 60,
+        "crs" => "geographic",
+        "target_mm" => 60,
         "stroke" => {
           "width_mm" => 0.1
         },
@@ -34,8 +34,8 @@ module Bench
     ZONED = [
       {
         "id" => "utm",
-        "reference" => "utm",
-        "wished_mm" => 40,
+        "crs" => "utm",
+        "target_mm" => 40,
         "stroke" => {
           "width_mm" => 0.1
         },

@@ -10,7 +10,7 @@ module TileLoom
     # no more than one band is in memory.
     class Painter
       # Bytes of a band.
-      BAND_BYTES = 96 * 1024 * 1024
+      BAND_BYTES = 40 * 1024 * 1024
       # Pixels of one picture.
       MOST_PIXELS = 2_500_000_000
 
