@@ -6,7 +6,7 @@ module App
     def initialize(book) = @book = book
 
     def write(settings)
-      own = [*Book::OWN, *Book::HANDED_ON, "language"].to_h { |part| [part, settings[part]] }
+      own = Book::PARTS.to_h { |part| [part, settings[part]] }
       @book.update!(settings.slice(*Book::TEXTS).merge(own, "reference" => settings["crs"]))
       layers(settings["layers"])
       @book.layout.update!(Layout.row_of(settings["layout"]))

@@ -39,7 +39,7 @@ module App
     def initialize(settings) = @settings = settings
 
     def create
-      given = @settings.slice(*Book::TEXTS, *Book::OWN, *Book::HANDED_ON, "language")
+      given = @settings.slice(*Book::TEXTS, *Book::PARTS)
       book = Book.create!(defaults.merge(given, "reference" => @settings["crs"]))
       book.create_layout!(Layout.row_of(@settings["layout"]).merge(role: "sheets"))
       if @settings["index_layout"]

@@ -28,15 +28,11 @@ module App
     # "B1, B2 (why); C4 (another why)"
     def in_words(missing)
       named =
-        missing
-          .group_by(&:last)
-          .first(MOST_NAMED)
-          .map { |why, list| "#{listed(list.map { |number, _| name_of(number.to_i) })} (#{why.chomp(".")})" }
+        missing.group_by(&:last).first(MOST_NAMED).map { |why, list| "#{named(list.map(&:first))} (#{why.chomp(".")})" }
       "#{named.join("; ")}."
     end
 
-    def listed(names) =
-      "#{names.first(MOST_NAMED).join(", ")}#{" and #{names.length - MOST_NAMED} more" if names.length > MOST_NAMED}"
+    def named(numbers) = TileLoom::Sentences.listed(numbers.map { |number| name_of(number.to_i) }, MOST_NAMED)
 
     def name_of(number)
       return TileLoom::Compose::IndexSheetComposer::NAME if number == PressPiece::INDEX
@@ -47,7 +43,7 @@ module App
       Dir.mktmpdir("tile-loom-press") do |folder|
         path = File.join(folder, @run.names.fetch("book"))
         @run.press.bind(pages, path, secrets: @run.given_secrets)
-        PressFile.keep(@run, path, position: 0, media: @run.order.form.media)
+        PressFile.keep(@run, path, position: 0)
       end
     end
 
@@ -64,10 +60,7 @@ module App
           .pieces
           .pluck(:id)
           .each do |id|
-            io = StringIO.new(PressPiece.where(id: id).pick(:pages))
-            while (page = TileLoom::Output::Pdf::Page.read(io))
-              found << page
-            end
+            TileLoom::Output::Pdf::Page.each(PressPiece.where(id: id).pick(:pages)) { |page| found << page }
           end
       end
     end

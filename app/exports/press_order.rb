@@ -61,7 +61,7 @@ module App
     def place_now
       document, rows = @book.settings, @book.index.rows
       press = press(document, rows).check
-      demand_secrets
+      TileLoom::Output::Secrets.demand(@order.form.manner, @secrets)
       ActiveRecord::Base.transaction do
         run =
           @book.press_runs.create!(
@@ -82,11 +82,6 @@ module App
     end
 
     def key_of(item) = (item == TileLoom::Output::Press::BOOK) ? "book" : PressPiece.number_of(item).to_s
-
-    def demand_secrets
-      manner = @order.form.manner
-      raise TileLoom::Refusal.new("output.no_password", at: "/password") if manner.protected? && !@secrets&.any?
-    end
 
     def cut(run, items)
       items

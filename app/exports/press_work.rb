@@ -39,20 +39,15 @@ module App
 
     # number → bytes, of what was drawn before.
     def kept_pages
-      io = StringIO.new(@piece.pages.to_s)
-      found = {}
-      while (page = TileLoom::Output::Pdf::Page.read(io))
-        found[page.head["sheet"]] = page.dump
-      end
-      found
+      {}.tap { |found| TileLoom::Output::Pdf::Page.each(@piece.pages) { |page| found[page.head["sheet"]] = page.dump } }
     end
 
     # Draws an item; true unless it is not wanted any more.
     def take(item)
       number = PressPiece.number_of(item)
-      outcome = @press.attempt(item) { @form.paged? ? @press.page(item, told: true) : made(item) }
+      outcome = @press.attempt(item) { @form.paged? ? @press.page(item, told: true) : made(item, number) }
       outcome.trouble ? @missing[number.to_s] = outcome.trouble : @missing.delete(number.to_s)
-      kept(outcome.made, number) if outcome.made.is_a?(TileLoom::Output::Pdf::Page)
+      kept(item, number, outcome.made) if outcome.made
       @piece.update_columns(done: @done += 1)
       true
     end
@@ -60,33 +55,23 @@ module App
     # A run that was stopped meanwhile keeps no files.
     def forget = PressFile.where(press_run_id: @run.id).each(&:discard)
 
-    def kept(page, number)
-      @pages[number] = page.dump
-      @told[page.head["name"]] = page.told if page.told.any?
+    def kept(item, number, made)
+      @pages[number] = made.dump if @form.paged?
+      @told[TileLoom::Output::Press.name_of(item)] = made.told if made.told.any?
     end
 
     # Makes the files of an item aside, and keeps them when all of them are whole.
-    def made(item)
+    def made(item, number)
       Dir.mktmpdir("tile-loom-press") do |folder|
-        number = PressPiece.number_of(item)
-        names = @form.make(@press, item, folder, @run.names.fetch(number.to_s), secrets: @run.given_secrets)
-        names.each_with_index do |name, index|
-          PressFile.keep(
-            @run,
-            File.join(folder, name),
-            position: (number + 2) * 10 + index,
-            media: PressFile.media_of(name)
-          )
-        end
-        tell(item)
-        names
+        name = @run.names.fetch(number.to_s)
+        @press
+          .make(item, folder, name: name, secrets: @run.given_secrets)
+          .tap do |made|
+            made.names.each_with_index do |file, index|
+              PressFile.keep(@run, File.join(folder, file), position: (number + 2) * 10 + index)
+            end
+          end
       end
-    end
-
-    def tell(item)
-      return if item == TileLoom::Output::Press::GROUND
-      sentences = @press.composer(item).left_out
-      @told[TileLoom::Output::Press.name_of(item)] = sentences if sentences.any?
     end
   end
 end

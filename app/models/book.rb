@@ -18,6 +18,8 @@ module App
 
     # Lists of what the book says of the ways in which it is handed on.
     HANDED_ON = %w[palette orders profiles].freeze
+    # What a document has of these and its texts where it says anything of it.
+    PARTS = [*OWN, *HANDED_ON, "language"].freeze
 
     [*OWN, *HANDED_ON].each { |list| attribute list, :json }
 
@@ -35,10 +37,7 @@ module App
         attributes.slice(*TEXTS),
         "crs" => reference
       )
-        .merge({"language" => language.presence}.compact)
-        .merge(
-          [*OWN, *HANDED_ON].filter_map { |list| public_send(list).presence&.then { |entries| [list, entries] } }.to_h
-        )
+        .merge(PARTS.filter_map { |part| public_send(part).presence&.then { |value| [part, value] } }.to_h)
         .merge(
           "layers" => layers.reject(&:removed).map(&:settings),
           "layout" => layout.settings,

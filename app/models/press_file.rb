@@ -10,7 +10,7 @@ module App
 
     # Keeps a file from a folder, and its row; one of the same name is replaced. Each has a place of its own, so that
     # two workers over the same file do not write into one another.
-    def self.keep(run, path, position:, media:)
+    def self.keep(run, path, position:)
       name = File.basename(path)
       place = "#{run.id}/#{position}-#{SecureRandom.hex(4)}#{File.extname(name)}"
       File.open(path, "rb") { |io| Finished.keep(io, place) }
@@ -21,7 +21,7 @@ module App
           position: position,
           name: name,
           place: place,
-          media: media,
+          media: media_of(name),
           bytes: File.size(path),
           sha256: Digest::SHA256.file(path).hexdigest
         }

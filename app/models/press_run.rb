@@ -33,7 +33,9 @@ module App
     end
 
     # An Output::Order; runs of before there were such made one PDF.
-    def order = TileLoom::Output::Order.new(order_given || {"sheets" => sheets})
+    def order = TileLoom::Output::Order.new(given)
+
+    def given = order_given || {"sheets" => sheets}
 
     # The press that makes it. later: of the book as it was when the missing sheets were asked for.
     def press(source: book.source, later: false)

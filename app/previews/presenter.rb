@@ -272,7 +272,7 @@ module App
       {
         "id" => run.id,
         "title" => run.title,
-        "order" => run.order_given || {"sheets" => run.sheets, "form" => {"kind" => "pdf_book"}},
+        "order" => run.given,
         "sheets" => run.sheets,
         "state" => run.state,
         "total" => run.total,

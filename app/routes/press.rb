@@ -29,16 +29,7 @@ module App
       post "/api/books/:book_id/runs" do
         body = body_json
         given = body["order"] || {"sheets" => body["sheets"].to_s}
-        secrets = TileLoom::Output::Secrets.new(open: body["password"], owner: body["owner_password"])
-        placed =
-          PressOrder.new(book, given).place(
-            secrets: secrets.any? ? secrets : nil,
-            session: session_id,
-            address: request.ip,
-            title: body["title"]
-          )
-        status 201
-        json(shown_run(placed))
+        placed(given, title: body["title"], open: body["password"], owner: body["owner_password"])
       end
 
       post "/api/books/:book_id/runs/:run_id/cancel" do
@@ -52,16 +43,7 @@ module App
       post "/api/books/:book_id/runs/:run_id/repeat" do
         manner = run.order.form.manner
         raise TileLoom::Refusal.new("exports.password_forgotten") if manner.protected? && body_json["password"].nil?
-        secrets = TileLoom::Output::Secrets.new(open: body_json["password"])
-        placed =
-          PressOrder.new(book, run.order.given).place(
-            secrets: secrets.any? ? secrets : nil,
-            session: session_id,
-            address: request.ip,
-            title: run.title
-          )
-        status 201
-        json(shown_run(placed))
+        placed(run.order.given, title: run.title, open: body_json["password"])
       end
 
       # What it lacks, from the book as it is now.
@@ -110,6 +92,20 @@ module App
       end
 
       private
+
+      # The answer to an order that is placed; passwords: open, owner.
+      def placed(given, title:, **passwords)
+        secrets = TileLoom::Output::Secrets.new(**passwords)
+        run =
+          PressOrder.new(book, given).place(
+            secrets: secrets.any? ? secrets : nil,
+            session: session_id,
+            address: request.ip,
+            title: title
+          )
+        status 201
+        json(shown_run(run))
+      end
 
       def send_kept(file)
         halt_with(404, "answers.run_without_file") unless Finished.kept?(file.place)

@@ -18,6 +18,11 @@ module TileLoom
           .to_h
           .freeze
 
+    # "A1, B1, C1 and 4 more"
+    def listed(names, most)
+      "#{names.first(most).join(", ")}#{" and #{names.length - most} more" if names.length > most}"
+    end
+
     # values: Symbol → anything that has a text. Raises KeyError for an unknown code or a value that is lacking.
     def of(code, values = {}) = format(all.fetch(code), values)
   end

@@ -68,11 +68,12 @@ RSpec.describe TileLoom::Compose::IndexSheetComposer do
 
   it "prints first, with the names of all sheets, and its scale bar true to its own scale" do
     book, source = book_of
-    press = TileLoom::Output::Press.new(book: book, source: source)
+    order = TileLoom::Output::Order.new({"sheets" => "index, 1"})
+    press = TileLoom::Output::Press.new(book: book, source: source, order: order)
     cells = book.cells(source)
     Dir.mktmpdir do |folder|
       file = File.join(folder, "key.pdf")
-      press.bind(press.pick("index, 1", cells).map { |cell| press.page(cell, count: cells.length) }, file)
+      press.bind(press.picked.map { |cell| press.page(cell, count: cells.length) }, file)
       expect(outside("pdfinfo", file)).to match(/Pages:\s+2/)
       words = outside("pdftotext", "-f", "1", "-l", "1", file, "-").split
       expect(words).to include(*cells.map(&:name))

@@ -71,9 +71,10 @@ module TileLoom
           .map(@press.items) { |item| @press.attempt(item) { yield item } }
           .each_with_index
           .map do |outcome, index|
-            item = @press.items[index]
-            @said.call("#{Output::Press.name_of(item)}, #{index + 1} of #{@press.items.length}")
-            @missing[Output::Press.name_of(item)] = outcome.trouble if outcome.trouble
+            name = Output::Press.name_of(@press.items[index])
+            @said.call("#{name}, #{index + 1} of #{@press.items.length}")
+            @missing[name] = outcome.trouble if outcome.trouble
+            @told[name] = outcome.made.told if outcome.made&.told&.any?
             outcome
           end
       end
@@ -83,12 +84,7 @@ module TileLoom
 
       def bound(folder)
         name = @press.names.values.first
-        form.bind(
-          @press,
-          whole(outcomes { |item| @press.page(item, told: true) }),
-          File.join(folder, name),
-          secrets: secrets
-        )
+        @press.bind(whole(outcomes { |item| @press.page(item, told: true) }), File.join(folder, name), secrets: secrets)
         @files << name
       rescue Incomplete
         nil
@@ -97,20 +93,16 @@ module TileLoom
       # The pages one after the other; in the place of an end, a stop where one is missing.
       def whole(outcomes)
         Enumerator.new do |pages|
-          outcomes.each do |outcome|
-            page = outcome.made or next
-            @told[page.head["name"]] = page.told if page.told.any?
-            pages << page
-          end
+          outcomes.each { |outcome| pages << outcome.made if outcome.made }
           raise Incomplete if @missing.any?
         end
       end
 
       def each_made(folder)
-        names = @press.names
-        secrets
-        outcomes { |item| form.make(@press, item, folder, names.fetch(item), secrets: secrets) }.each do |outcome|
-          @files.concat(outcome.made) if outcome.made
+        # Worked out before the processes part.
+        @press.names && secrets
+        outcomes { |item| @press.make(item, folder, secrets: secrets) }.each do |outcome|
+          @files.concat(outcome.made.names) if outcome.made
         end
       end
     end

@@ -19,9 +19,7 @@ module TileLoom
       option :json, type: :boolean, default: false, desc: "what was done and what is to be told, as JSON"
       def make(path)
         guarded do
-          book = Document::Folio.read(path)
-          refuse(Document::Check.new(book.document.settings, enclosures: book.document.enclosures).findings)
-          source = book.source { |title| progress "Reading #{title}" }
+          book, source = opened(path)
           all = book.document.cells(source)
           press = Output::Press.new(book: book.document, source: source, order: order_of_sheets)
           demand_asked(all, book.document, source)
@@ -30,7 +28,7 @@ module TileLoom
             Output::Parallel
               .new(processes: options[:processes])
               .map(cells) { |cell| press.page(cell, count: all.length, told: true) }
-          press.order.form.bind(press, counted(pages, cells), options[:out])
+          press.bind(counted(pages, cells), options[:out])
           tell_of_book(book, source)
           report(
             "#{cells.length} #{(cells.length == 1) ? "sheet" : "sheets"} in #{options[:out]}",
@@ -53,13 +51,15 @@ module TileLoom
       option :json, type: :boolean, default: false, desc: "what was done and what is to be told, as JSON"
       def export(path)
         guarded do
-          book = Document::Folio.read(path)
-          refuse(Document::Check.new(book.document.settings, enclosures: book.document.enclosures).findings)
-          source = book.source { |title| progress "Reading #{title}" }
+          book, source = opened(path)
           press = Output::Press.new(book: book.document, source: source, order: Asked.new(options, book.document).order)
           demand_asked(press.cells, book.document, source)
           press.check
-          told.add(Output::Plan.new(press, workers: options[:processes]).told)
+          plan = Output::Plan.new(press, workers: options[:processes])
+          told.add(plan.told)
+          # Drawing before the processes part would leave libvips in a state that does not outlive it.
+          foretold = Output::Parallel.new.apart { press.attempt(nil) { plan.in_words } }.made
+          progress foretold if foretold
           done = Export.new(press, options) { |text| progress text }.run
           done.told.each { |sheet, sentences| told.add(sentences, sheet: sheet) }
           tell_of_book(book, source)
@@ -122,6 +122,13 @@ module TileLoom
           raise Thor::Error, Fault.new(error, ARGV).sentence
         end
 
+        # A book that nothing is wrong with, and its data.
+        def opened(path)
+          book = Document::Folio.read(path)
+          refuse(Document::Check.new(book.document.settings, enclosures: book.document.enclosures).findings)
+          [book, book.source { |title| progress "Reading #{title}" }]
+        end
+
         def told = @told ||= Told.new
 
         def order_of_sheets = Output::Order.new({"sheets" => options[:sheets].to_s})
@@ -138,11 +145,8 @@ module TileLoom
         end
 
         def look_at_sheets(document, source)
-          all = document.cells(source)
-          press = Output::Press.new(book: document, source: source)
-          press
-            .pick(options[:sheets].to_s, all)
-            .each { |cell| told.add(press.composer(cell, count: all.length).left_out, sheet: name_of(cell)) }
+          press = Output::Press.new(book: document, source: source, order: order_of_sheets)
+          press.picked.each { |cell| told.add(press.composer(cell).left_out, sheet: name_of(cell)) }
         end
 
         # What was left out of the data, what the index notes, what no sheet shows, what the reference does there.

@@ -23,8 +23,7 @@ module TileLoom
 
       def named(sheets)
         return "Sheet #{sheets.first}" if sheets.one?
-        "Sheets #{sheets.first(MOST_NAMED).join(", ")}" \
-        "#{" and #{sheets.length - MOST_NAMED} more" if sheets.length > MOST_NAMED}"
+        "Sheets #{Sentences.listed(sheets, MOST_NAMED)}"
       end
     end
   end

@@ -34,6 +34,9 @@ module TileLoom
       # A part of the drawing that may have been worked out for another composer. key: what makes it this part.
       def part(*key, &block) = @parts ? @parts.fetch(key, &block) : block.call
 
+      # What the block gives, worked out once for this sheet.
+      def once(*key) = (@once ||= {})[key] ||= yield
+
       def layout = book.layout
 
       def page = @page ||= layout.page.for_page(book.page_number(cell))

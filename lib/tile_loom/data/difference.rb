@@ -61,8 +61,7 @@ module TileLoom
 
       def list(title, keys)
         return [] if keys.empty? || !field
-        named = keys.first(NAMED).join(", ")
-        ["#{title}: #{named}#{" and #{keys.length - NAMED} more" if keys.length > NAMED}."]
+        ["#{title}: #{Sentences.listed(keys, NAMED)}."]
       end
     end
   end

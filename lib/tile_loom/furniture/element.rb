@@ -30,44 +30,13 @@ module TileLoom
 
         # The roles of pages that take one more.
         def roles = only_one ? [] : ROLES - refused_on.keys
-
-        # Its definition in the schema is called after it.
-        def record
-          own = Values::Part.new(:kind, Values::Plain.new({"const" => key}), required: true)
-          Values::Record.new("#{key}_element", parts.merge(kind: own), more: @more || {})
-        end
       end
 
       # What a page is for: the sheets, or the index sheet.
       ROLES = %w[sheets index].freeze
 
       # The Type of elements of all kinds.
-      class Union < Values::Type
-        def schema(definitions)
-          unless definitions.key?("element")
-            definitions["element"] = nil
-            kinds = Elements.all.transform_values { |kind| kind.record.schema(definitions) }
-            definitions["element"] = {
-              "type" => "object",
-              "required" => %w[kind id place],
-              "properties" => {
-                "kind" => {
-                  "enum" => kinds.keys
-                }
-              },
-              "allOf" =>
-                kinds.map do |key, reference|
-                  {"if" => {"properties" => {"kind" => {"const" => key}}}, "then" => reference}
-                end
-            }
-          end
-          {"$ref" => "#/$defs/element"}
-        end
-
-        def read(json, path:, assets:) = Element.read(json, path: path, assets: assets)
-
-        def write(value) = value.given
-      end
+      def self.union = @union ||= Values::OneOfKinds.new("element", Element, required: %w[kind id place]) { Elements }
 
       define
       part :kind, Values::Plain.new({"type" => "string"}), required: true
@@ -101,7 +70,7 @@ module TileLoom
         box = box(sheet.page)
         nodes = nodes(sheet, box)
         nodes = Scene::Turn.new(rotation_deg, *box.centre).nodes(nodes) unless rotation_deg.zero?
-        Scene::Group.new(children: nodes, name: "#{kind} #{id}", tag: tag(sheet, box))
+        Scene::Group.new(children: nodes, name: "#{kind} #{id}", tag: -> { tag(sheet, box) })
       end
 
       # What it says to those who do not see the page: a sentence or two in words; nil for what only adorns it.

@@ -20,7 +20,7 @@ module TileLoom
         to_h
         [
           *@collisions.map do |name, items|
-            "#{items.length} files would be called “#{name}” (#{listed(items)}); they are told apart by -2, -3 …"
+            "#{items.length} files would be called “#{name}” (#{Sentences.listed(items.map { |item| Press.name_of(item) }, MOST_NAMED)}); they are told apart by -2, -3 …"
           end,
           *(@mended.zero? ? [] : ["#{counted(@mended)} signs that a name cannot have; they are replaced by -."])
         ]
@@ -65,11 +65,6 @@ module TileLoom
       end
 
       MOST_NAMED = 4
-
-      def listed(items)
-        names = items.first(MOST_NAMED).map { |item| Press.name_of(item) }
-        "#{names.join(", ")}#{" and #{items.length - MOST_NAMED} more" if items.length > MOST_NAMED}"
-      end
 
       def counted(number) = (number == 1) ? "One name has" : "#{number} names have"
     end

@@ -20,40 +20,10 @@ module TileLoom
 
         # Are pages bound into one file?
         def paged? = false
-
-        def record
-          own = Values::Part.new(:kind, Values::Plain.new({"const" => key}), required: true)
-          Values::Record.new("#{key}_form", parts.merge(kind: own), more: @more || {})
-        end
       end
 
       # The Type of forms of all kinds.
-      class Union < Values::Type
-        def schema(definitions)
-          unless definitions.key?("form")
-            definitions["form"] = nil
-            kinds = Forms.all.transform_values { |kind| kind.record.schema(definitions) }
-            definitions["form"] = {
-              "type" => "object",
-              "required" => ["kind"],
-              "properties" => {
-                "kind" => {
-                  "enum" => kinds.keys
-                }
-              },
-              "allOf" =>
-                kinds.map do |key, reference|
-                  {"if" => {"properties" => {"kind" => {"const" => key}}}, "then" => reference}
-                end
-            }
-          end
-          {"$ref" => "#/$defs/form"}
-        end
-
-        def read(json, path:, assets:) = Form.read(json, path: path, assets: assets)
-
-        def write(value) = value.given
-      end
+      def self.union = @union ||= Values::OneOfKinds.new("form", Form, required: %w[kind]) { Forms }
 
       define
       part :kind, Values::Plain.new({"type" => "string"}), required: true
@@ -62,9 +32,6 @@ module TileLoom
 
       # Of the main file of an item, with the dot.
       def ending = raise(NotImplementedError)
-
-      # Its type (RFC 6838).
-      def media = raise(NotImplementedError)
 
       # The PdfManner of the pages that it is made of.
       def manner = PdfManner.plain

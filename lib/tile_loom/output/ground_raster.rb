@@ -32,7 +32,7 @@ module TileLoom
       COARSEST = "UPDATE metadata SET value = (SELECT MIN(zoom_level) FROM tiles) WHERE name = 'minzoom'"
 
       # Tiles of a GeoPackage (OGC 12-128r18) in the book's own reference, with coarser levels.
-      def geopackage(image, path, name)
+      def geopackage(image, path)
         in_folder(image, path) do |source|
           run(
             "gdal_translate",
@@ -42,7 +42,7 @@ module TileLoom
             "-co",
             "TILE_FORMAT=PNG_JPEG",
             "-co",
-            "RASTER_TABLE=#{name}",
+            "RASTER_TABLE=ground",
             source,
             path
           )

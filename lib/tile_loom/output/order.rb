@@ -15,7 +15,7 @@ module TileLoom
           "sheet.column, sheet.scale, and the attributes of the sheet's feature."
       part :ppi, whole(36..1200), default: 300, about: "Pixels an inch: of pictures in the files, and of images."
       part :file_name, text(most: 300), about: "Live text, of which names of files are made."
-      part :form, Form::Union.new, default: {"kind" => "pdf_book"}
+      part :form, Form.union, default: {"kind" => "pdf_book"}
 
       # Live text of the names of files.
       def pattern = (file_name.to_s.strip == "") ? form.class.file_name : file_name

@@ -15,9 +15,9 @@ module TileLoom
       MOST_PIXELS = 2_500_000_000
 
       # page: a Pdf::Page; box: of the page in mm that is painted; ppi: pixels an inch; clear: without the white of the
-      # paper; faces, pictures: see Pdf::Writer.
-      def initialize(page, box:, ppi:, faces:, pictures:, clear: false)
-        @page, @box, @ppi, @clear, @faces, @pictures = page, box, ppi, clear, faces, pictures
+      # paper; book: whose typefaces and pictures it has.
+      def initialize(page, box:, ppi:, book:, clear: false)
+        @page, @box, @ppi, @book, @clear = page, box, ppi, book, clear
       end
 
       # Width and height of so many millimetres in whole pixels.
@@ -63,7 +63,7 @@ module TileLoom
       # A document whose pages are the bands: each sees its part of the one drawing.
       def document
         io = StringIO.new("".b)
-        writer = Pdf::Writer.new(io, title: "", faces: @faces, pictures: @pictures)
+        writer = Pdf::Writer.new(io, title: "", faces: @book.faces, pictures: @book.pictures.method(:of_content))
         writer.add_views(@page, rows.map { |first, count| medium(first, count) })
         writer.close
         io.string

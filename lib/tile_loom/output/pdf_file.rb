@@ -10,15 +10,13 @@ module TileLoom
         @press, @manner, @secrets = press, manner, secrets
       end
 
-      # Refuses layers and fields that are not there.
+      # Refuses layers that are not there.
       def check
         @press.profile if @manner.press?
         known = book.layers.map(&:id)
-        (@manner.layers + @manner.object_data.map { |entry| entry }).each do |entry|
-          id = entry.respond_to?(:layer) ? entry.layer : entry.id
-          next if known.include?(id) || id == Scene::Layer::GRIDS.id
-          raise Refusal.new("output.no_such_layer", layer: id, known: known.join(", "), at: @manner.path)
-        end
+        (@manner.layers.map(&:id) + @manner.object_data.map(&:layer) - known)
+          .first(1)
+          .each { |id| raise Refusal.new("output.no_such_layer", layer: id, known: known.join(", "), at: @manner.path) }
       end
 
       # What a standard leaves out, and what was not given, in sentences.
@@ -38,7 +36,8 @@ module TileLoom
       # pages: Pdf::Page list or enumerable; title: of the document, where it is not the book's; sheets, elsewhere: see
       # Pdf::Writer. The block may add to the Pdf::Writer what is not a plain page.
       def write(pages, path, title: book.title, sheets: {}, elsewhere: {})
-        demand_password
+        # Before anything is written: a file that is to be protected never lies there open.
+        Secrets.demand(@manner, @secrets)
         Press.aside(path, finish: method(:finish)) do |io|
           writer =
             Pdf::Writer.new(
@@ -72,22 +71,14 @@ module TileLoom
           language: book.language
         )
 
-      # The lowest first, grids on top.
+      # The lowest first.
       def layers =
-        [
-          *book.layers.map do |layer|
-            Pdf::LayerProperties::Entry.new(id: layer.id, title: layer.title, group: layer.group)
-          end,
-          Pdf::LayerProperties::Entry.new(id: Scene::Layer::GRIDS.id, title: Scene::Layer::GRIDS.title)
-        ]
+        book.layers.map do |layer|
+          Pdf::LayerProperties::Entry.new(id: layer.id, title: layer.title, group: layer.group)
+        end
 
       def attachments =
         @manner.attachments? ? BookFiles.new(@press, data: @manner.attach_data?, book: @manner.attach_book?).files : []
-
-      # Before anything is written: a file that is to be protected never lies there open.
-      def demand_password
-        raise Refusal.new("output.no_password", at: "/password") if @manner.protected? && !@secrets&.any?
-      end
 
       def finish(path)
         return unless @manner.linearized? || @manner.protected?

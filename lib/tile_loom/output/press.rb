@@ -21,18 +21,11 @@ module TileLoom
 
       def cells = @cells ||= @book.cells(@source)
 
-      # What a range of sheets comes to, in the order of the pages: INDEX and cells. text: as Range reads it.
-      def pick(text, cells)
-        range = Range.new(text, index: !@book.index_layout.nil?)
-        picked = range.pick(cells)
-        range.index? ? [INDEX, *picked] : picked
-      end
-
       # What the order's range and condition come to. Refusal where that is nothing.
       def picked
         @picked ||=
           begin
-            found = pick(@order.sheets, cells)
+            found = in_range
             found = found.select { |item| meets?(item) } if @order.where
             raise Refusal.new("output.no_sheet_meets", at: "/where") if found.empty?
             found
@@ -40,7 +33,7 @@ module TileLoom
       end
 
       # What of the range was read as a name or a number, in sentences.
-      def readings = Range.new(@order.sheets, index: !@book.index_layout.nil?).readings(cells)
+      def readings = range.readings(cells)
 
       # What the order makes files of: sheets, or the one thing that its form is about.
       def items = @items ||= @order.form.items(self)
@@ -77,33 +70,16 @@ module TileLoom
       def number_of(item) = (item == INDEX) ? Scene::Link::INDEX_SHEET : item.number
 
       # The Pdf::Page of a cell, or of the index sheet. told: does it bring along what it leaves out?
-      def page(cell, count: cells.length, told: false)
-        composer = composer(cell, count: count)
-        manner = @order.form.manner
-        Pdf::Page.of(
-          composer.drawing,
-          told: told ? composer.left_out : [],
-          sheet: number_of(cell),
-          name: self.class.name_of(cell),
-          part: part_of(cell),
-          georeferenced: manner.georeferenced?,
-          inks: inks(manner),
-          tagged: manner.tagged?,
-          switchable: manner.switchable?,
-          ppi: @order.ppi
-        )
-      end
+      def page(cell, count: cells.length, told: false) = page_of(composer(cell, count: count), cell, told: told)
 
       # Writes pages into one file, as the form binds them. Refusal when the place cannot be written.
       def bind(pages, file, secrets: nil) = @order.form.bind(self, pages, file, secrets: secrets)
 
-      # The composer of a cell's sheet, or of the index sheet; count: of the sheets.
+      # The composer of a cell's sheet, or of the index sheet; count: of the sheets. The last one stays at hand, since
+      # its sheet is asked for more than once: its page, the place of its frame, what it leaves out.
       def composer(cell, count: cells.length)
-        things = @order.form.manner.object_data.to_h { |entry| [entry.layer, entry.fields || []] }
-        if cell == INDEX
-          return Compose::IndexSheetComposer.new(book: @book, source: @source, count: count, things: things)
-        end
-        Compose::SheetComposer.new(book: @book, source: @source, cell: cell, count: count, things: things)
+        return @at_hand.last if @at_hand&.first == [cell, count]
+        compose(cell, count).tap { |composer| @at_hand = [[cell, count], composer] }
       end
 
       # The Artwork::IccProfile of the printing press.
@@ -119,7 +95,16 @@ module TileLoom
         text.fill(with_drawn(composer(item).values, own))
       end
 
-      # What came of an item: a page or the names of its files, or the sentence that says why there is none.
+      # The names of an item's files, made in a folder, and what its sheet leaves out.
+      Made = Struct.new(:names, :told)
+
+      # name: of the main file; secrets: Secrets or nil.
+      def make(item, folder, name: names.fetch(item), secrets: nil)
+        made = @order.form.make(self, item, folder, name, secrets: secrets)
+        Made.new(made, (item == GROUND) ? [] : composer(item).left_out)
+      end
+
+      # What came of an item: a Pdf::Page or a Made, or the sentence that says why there is none.
       Outcome = Struct.new(:item, :made, :trouble)
 
       # Does the block's work for an item; what cannot be printed is said with the sheet on which it is, and does not
@@ -141,28 +126,33 @@ module TileLoom
         item &&
           (@samples ||= {})[item] ||= begin
             # What is worked out once for all sheets is not counted for each.
-            page(item)
+            page_of(compose(item), item)
             before = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-            bytes = page(item).dump.bytesize
+            bytes = page_of(compose(item), item).dump.bytesize
             Sample.new(item, bytes, Process.clock_gettime(Process::CLOCK_MONOTONIC) - before)
           end
       end
 
-      # Opens a file beside the wanted one and renames it when the block is done and all of it is on the disk; leaves
-      # nothing behind when it is not. finish: called with the path of the whole file before it gets its name.
+      # Opens a file beside the wanted one and gives it the name when the block is done. finish: called with the path of
+      # the written file before that.
       def self.aside(file, finish: nil)
+        whole(file) do |temporary|
+          File.open(temporary, "wb") { |io| yield io }
+          finish&.call(temporary)
+        end
+      end
+
+      # Yields the path of a file beside the wanted one, of the same ending, and renames it when the block is done and
+      # all of it is on the disk; leaves nothing behind when it is not.
+      def self.whole(file)
         folder, name = File.dirname(File.expand_path(file)), File.basename(file)
         raise Refusal.new("output.no_such_folder", name: name, detail: folder) unless File.directory?(folder)
         raise Refusal.new("output.folder_of_that_name", name: name, detail: file) if File.directory?(file)
-        temporary = File.join(folder, ".#{name}.#{Process.pid}.part")
-        File.open(temporary, "wb") do |io|
-          yield io
-          io.flush
-          io.fsync
-        end
-        finish&.call(temporary)
+        temporary = File.join(folder, ".part-#{Process.pid}-#{name}")
+        yield temporary
+        File.open(temporary, &:fsync)
         File.rename(temporary, file)
-        File.open(folder) { |entry| entry.fsync }
+        File.open(folder, &:fsync)
       rescue SystemCallError => error
         raise Refusal.new(
           "output.not_written",
@@ -175,6 +165,35 @@ module TileLoom
       end
 
       private
+
+      def range = Range.new(@order.sheets, index: !@book.index_layout.nil?)
+
+      # In the order of the pages: INDEX and cells.
+      def in_range = range.index? ? [INDEX, *range.pick(cells)] : range.pick(cells)
+
+      def compose(cell, count = cells.length)
+        things = @order.form.manner.object_data.to_h { |entry| [entry.layer, entry.fields || []] }
+        if cell == INDEX
+          return Compose::IndexSheetComposer.new(book: @book, source: @source, count: count, things: things)
+        end
+        Compose::SheetComposer.new(book: @book, source: @source, cell: cell, count: count, things: things)
+      end
+
+      def page_of(composer, cell, told: false)
+        manner = @order.form.manner
+        Pdf::Page.of(
+          composer.drawing,
+          told: told ? composer.left_out : [],
+          sheet: number_of(cell),
+          name: self.class.name_of(cell),
+          part: part_of(cell),
+          georeferenced: manner.georeferenced?,
+          inks: inks(manner),
+          tagged: manner.tagged?,
+          switchable: manner.switchable?,
+          ppi: @order.ppi
+        )
+      end
 
       def inks(manner) =
         @inks ||= manner.press? ? Pdf::Inks.new(palette: @book.palette, profile: profile) : Pdf::Inks.new

@@ -15,6 +15,11 @@ module TileLoom
           super
         end
 
+        # Refuses a manner that protects, without a password. secrets: of a run, or nil.
+        def self.demand(manner, secrets)
+          raise Refusal.new("output.no_password", at: "/password") if manner.protected? && !secrets&.any?
+        end
+
         def any? = [open, owner].any? { |text| text.to_s != "" }
       end
   end

@@ -4,8 +4,5 @@ module TileLoom
   module Scene
     # A ground layer as a reader of the sheet knows it: it can be switched in a PDF.
     Layer = Struct.new(:id, :title, keyword_init: true) { prepend Node }
-
-    # The coordinate grids of a page, which switch as one.
-    Layer::GRIDS = Layer.new(id: "coordinate grids", title: "Coordinate grids")
   end
 end

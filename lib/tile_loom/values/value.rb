@@ -13,6 +13,9 @@ module TileLoom
           @definition, @about, @more = name, about, more.transform_keys(&:to_s)
         end
 
+        # Members of its schema beside those of the parts.
+        def more = @more || {}
+
         # Declares a part; see Part. A Flag is asked as `name?`.
         def part(name, type, **how) = take(name => Part.new(name, type, **how))
 
@@ -43,7 +46,7 @@ module TileLoom
         # The Type of such a value.
         def type = Of.new(self)
 
-        def record = Record.new(@definition, parts, about: @about, more: @more || {})
+        def record = Record.new(@definition, parts, about: @about, more: more)
 
         # A value of nothing but defaults.
         def plain = new({})

@@ -96,7 +96,7 @@ module TileLoom
         )
       end
 
-      def ring(cell) = view.to_page(cell.ground.corners)
+      def ring(cell) = (@rings ||= {}.compare_by_identity)[cell] ||= view.to_page(cell.ground.corners)
 
       # The picked one differs in area and in line, not in colour alone.
       def here

@@ -33,7 +33,9 @@ module TileLoom
 
         # The View::IndexMap in its box.
         def map(sheet, box) =
-          View::IndexMap.new(book: sheet.book, source: sheet.source, cells: sheet.cells, box: box, **manner(sheet))
+          sheet.once(:index_map, self) do
+            View::IndexMap.new(book: sheet.book, source: sheet.source, cells: sheet.cells, box: box, **manner(sheet))
+          end
 
         def spoken(sheet) =
           "Index of the #{sheet.cells.length} sheets#{", #{sheet.cells.first.name} to #{sheet.cells.last.name}" if sheet.cells.any?}."

@@ -35,8 +35,7 @@ module TileLoom
           rows, fitting = rows(sheet), fitting(box(sheet.page))
           return [] if hidden? || rows.length <= fitting
           lost = rows.drop(fitting).map { |rule| "“#{rule.title}”" }
-          named =
-            "#{lost.first(MOST_NAMED).join(", ")}#{" and #{lost.length - MOST_NAMED} more" if lost.length > MOST_NAMED}"
+          named = Sentences.listed(lost, MOST_NAMED)
           [
             "The legend has room for #{fitting} of #{rows.length} rows; left out: #{named}. Make it higher, or its " \
             "rows closer."

@@ -35,7 +35,7 @@ module TileLoom
         def name_of(feature) = @index.naming.feature(feature.attributes, feature.id.to_s)
 
         # "3 features: A, B, C" for a list that may be long.
-        def listed(names) = "#{names.first(5).join(", ")}#{" and #{names.length - 5} more" if names.length > 5}"
+        def listed(names) = Sentences.listed(names, 5)
       end
     end
   end

@@ -16,8 +16,6 @@ module TileLoom
 
         def ending = (format == "mbtiles") ? ".mbtiles" : ".gpkg"
 
-        def media = (format == "mbtiles") ? "application/vnd.sqlite3" : "application/geopackage+sqlite3"
-
         def items(press)
           press.picked
           [Press::GROUND]
@@ -60,19 +58,13 @@ module TileLoom
 
         def make(press, _item, folder, name, secrets: nil)
           view = view(press)
+          raster = GroundRaster.new(PlacedPicture.new(view, view.frame, press.order.ppi))
           painter(press, view).paint do |image|
-            aside = File.join(folder, ".part-#{name}")
-            raster = GroundRaster.new(PlacedPicture.new(view, frame(press), press.order.ppi))
-            if format == "mbtiles"
-              raster.mbtiles(image, aside, press.book.title)
-            else
-              raster.geopackage(image, aside, "ground")
+            Press.whole(File.join(folder, name)) do |aside|
+              (format == "mbtiles") ? raster.mbtiles(image, aside, press.book.title) : raster.geopackage(image, aside)
             end
-            File.rename(aside, File.join(folder, name))
           end
           [name]
-        ensure
-          FileUtils.rm_f(Dir[File.join(folder, ".part-*")])
         end
 
         private
@@ -102,14 +94,7 @@ module TileLoom
           ground = View::GroundDrawing.new(layers: press.book.layers, source: press.source, view: view)
           group = Scene::Group.new(children: ground.nodes, clip: outline(press, view))
           drawing = Scene::Drawing.new(width_mm: view.frame.width, height_mm: view.frame.height, nodes: [group])
-          Painter.new(
-            Pdf::Page.of(drawing),
-            box: view.frame,
-            ppi: press.order.ppi,
-            faces: press.book.faces,
-            pictures: press.book.pictures.method(:of_content),
-            clear: true
-          )
+          Painter.new(Pdf::Page.of(drawing), box: view.frame, ppi: press.order.ppi, book: press.book, clear: true)
         end
 
         def outline(press, view)

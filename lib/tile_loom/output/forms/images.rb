@@ -9,7 +9,7 @@ module TileLoom
         file_name "{{ book.title }}_{{ sheet.name }}"
         about "Pixels of each sheet, or of its map frame alone; placed on the ground if wanted."
         part :format, choice("png", "jpeg", "tiff", "webp", "geotiff"), default: "png"
-        part :shows, choice("page", "map frame", "frame with border"), default: "page"
+        part :shows, choice(*PageArea::SHOWN), default: PageArea::PAGE
         part :clear, flag, default: false, about: "Without the white of the paper."
         part :depth, choice("colour", "grey", "256 colours"), default: "colour"
         part :quality, whole(10..100), default: 90, about: "Of JPEG and WebP."
@@ -28,9 +28,7 @@ module TileLoom
 
         def ending = ENDINGS.fetch(format)
 
-        def media = {"png" => "image/png", "jpeg" => "image/jpeg", "webp" => "image/webp"}.fetch(format, "image/tiff")
-
-        def pixels(press, item) = Painter.pixels(box(press, item), press.order.ppi)
+        def pixels(press, item) = Painter.pixels(area(press, item).box, press.order.ppi)
 
         def check(press)
           clash("clear", "jpeg") if clear? && format == "jpeg"
@@ -57,17 +55,21 @@ module TileLoom
         end
 
         def make(press, item, folder, name, secrets: nil)
-          fits!(pixels(press, item), press, item)
-          painter(press, item).paint do |image|
-            image = shaded(image, press.order.ppi)
-            path = File.join(folder, name)
-            next geotiff(press, item, image, path) if format == "geotiff"
-            save(image, path)
-            [name, *beside(press, item, path)]
-          end
+          area, ppi = area(press, item), press.order.ppi
+          fits!(Painter.pixels(area.box, ppi), press, item)
+          page = Pdf::Page.of(area.drawing, ppi: ppi)
+          place = area.view && PlacedPicture.new(area.view, area.box, ppi)
+          Painter
+            .new(page, box: area.box, ppi: ppi, book: press.book, clear: clear?)
+            .paint do |image|
+              write(shaded(image, ppi), place, File.join(folder, name))
+              [name, *beside(place, File.join(folder, name))]
+            end
         end
 
         private
+
+        def area(press, item) = PageArea.new(press.composer(item), shows)
 
         def frame?(press, item) =
           (item == Press::INDEX) ? !press.book.index_layout.index_frame.nil? : !press.book.layout.main_frame.nil?
@@ -89,48 +91,6 @@ module TileLoom
           )
         end
 
-        # What of the page is shown, in mm.
-        def box(press, item)
-          composer = press.composer(item)
-          page, frame = composer.page, composer.gridded_frame
-          return Geometry::Box.new(0, 0, page.width_mm, page.height_mm) if shows == "page" || frame.nil?
-          inner = frame.box(page)
-          return inner if shows == "map frame"
-          room = frame.surround(frame.view_on(composer), composer).room
-          Geometry::Box.new(
-            inner.min_x - room["left"],
-            inner.min_y - room["top"],
-            inner.max_x + room["right"],
-            inner.max_y + room["bottom"]
-          )
-        end
-
-        def view(press, item) = press.composer(item).then { |composer| composer.gridded_frame&.view_on(composer) }
-
-        def painter(press, item)
-          composer = press.composer(item)
-          drawing = composer.drawing
-          unless shows == "page" || composer.gridded_frame.nil?
-            drawing = drawing.with(nodes: frame_nodes(composer), trim_marks: false)
-          end
-          Painter.new(
-            Pdf::Page.of(drawing, ppi: press.order.ppi),
-            box: box(press, item),
-            ppi: press.order.ppi,
-            faces: press.book.faces,
-            pictures: press.book.pictures.method(:of_content),
-            clear: clear?
-          )
-        end
-
-        # The frame alone: as it stands on the page, or what lies in it.
-        def frame_nodes(composer)
-          frame = composer.gridded_frame
-          group = frame.draw(composer)
-          return [group] unless shows == "map frame"
-          [Scene::Group.new(children: frame.inside(composer), clip: frame.box(composer.page))]
-        end
-
         # ppi as the file says it (pixels a millimetre in libvips).
         def shaded(image, ppi)
           image = image.copy(xres: ppi / 25.4, yres: ppi / 25.4)
@@ -139,18 +99,24 @@ module TileLoom
           image.extract_band(0, n: 3).colourspace(:"b-w").bandjoin(image[3])
         end
 
+        def write(image, place, path)
+          Press.whole(path) do |aside|
+            next GroundRaster.new(place).geotiff(image, aside, north_up: north_up?) if format == "geotiff" && place
+            save(image, aside)
+          end
+        end
+
         def save(image, path)
-          aside = "#{path}.part"
           case format
           when "png"
-            image.pngsave(aside, strip: true, palette: depth == "256 colours", compression: 6)
+            image.pngsave(path, strip: true, palette: depth == "256 colours", compression: 6)
           when "jpeg"
-            image.jpegsave(aside, Q: quality, strip: true, optimize_coding: true)
+            image.jpegsave(path, Q: quality, strip: true, optimize_coding: true)
           when "webp"
-            image.webpsave(aside, Q: quality, strip: true)
+            image.webpsave(path, Q: quality, strip: true)
           else
             image.tiffsave(
-              aside,
+              path,
               compression: :deflate,
               predictor: :horizontal,
               tile: true,
@@ -158,35 +124,19 @@ module TileLoom
               bigtiff: large?(image)
             )
           end
-          File.rename(aside, path)
-        ensure
-          FileUtils.rm_f(aside)
         end
 
         def large?(image) = image.width * image.height * image.bands > 2**31
 
-        def place(press, item) =
-          view(press, item)&.then { |view| PlacedPicture.new(view, box(press, item), press.order.ppi) }
-
-        def geotiff(press, item, image, path)
-          place = place(press, item)
-          return save(image, path).then { [File.basename(path)] } unless place
-          # GDAL tells the format by the ending.
-          aside = File.join(File.dirname(path), ".part-#{File.basename(path)}")
-          GroundRaster.new(place).geotiff(image, aside, north_up: north_up?)
-          File.rename(aside, path)
-          [File.basename(path)]
-        ensure
-          FileUtils.rm_f(aside) if aside
-        end
-
-        def beside(press, item, path)
-          place = placed? ? place(press, item) : nil
-          return [] unless place
+        # Names of the world file and of the file that names the reference, where they are wanted.
+        def beside(place, path)
+          return [] unless placed? && place && format != "geotiff"
           base = path.delete_suffix(ending)
           files = {"#{base}#{WORLDS.fetch(format)}" => place.world_file, "#{path}.aux.xml" => place.auxiliary}.compact
-          files.each { |file, text| File.write(file, text) }
-          files.keys.map { |file| File.basename(file) }
+          files.map do |file, text|
+            Press.aside(file) { |io| io.write(text) }
+            File.basename(file)
+          end
         end
       end
     end

@@ -31,8 +31,6 @@ module TileLoom
 
         def ending = ".pdf"
 
-        def media = "application/pdf"
-
         # What leads to places of pages does not hold for pages that lie on others.
         def manner = pdf.with(tagged: false, own_links: false, georeferenced: false, object_data: nil)
 

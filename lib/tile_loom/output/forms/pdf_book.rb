@@ -14,8 +14,6 @@ module TileLoom
 
         def ending = ".pdf"
 
-        def media = "application/pdf"
-
         def manner = pdf
 
         def check(press) = PdfFile.new(press, pdf).check

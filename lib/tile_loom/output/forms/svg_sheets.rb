@@ -16,8 +16,6 @@ module TileLoom
 
         def ending = ".svg"
 
-        def media = "image/svg+xml"
-
         def make(press, item, folder, name, secrets: nil)
           elsewhere = links? ? press.names.to_h { |other, file| [press.number_of(other), file] } : {}
           drawing = SvgFile.new(press.composer(item).drawing, text: text, elsewhere: elsewhere)

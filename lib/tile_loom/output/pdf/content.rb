@@ -60,7 +60,7 @@ module TileLoom
         # What of the page a structure has a place for, and what it passes over (ISO 32000-2, 14.8.2.2).
         def marked_part(node)
           return write(node) unless @tagged
-          tag = node.is_a?(Scene::Group) ? node.tag : nil
+          tag = node.is_a?(Scene::Group) ? node.tag&.call : nil
           return artifact { write(node) } if tag.nil? || node.children.empty?
           @out << "/#{(tag.role == :text) ? "P" : "Figure"} << /MCID #{@marks} >> BDC\n"
           write(node)

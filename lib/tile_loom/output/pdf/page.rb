@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "json"
+require "stringio"
 require "zlib"
 
 module TileLoom
@@ -69,6 +70,14 @@ module TileLoom
           length = io.read(4) or return nil
           head = JSON.parse(io.read(length.unpack1("V")))
           new(head, io.read(io.read(4).unpack1("V")))
+        end
+
+        # Each page that `dump` wrote into a text of bytes.
+        def self.each(bytes)
+          io = StringIO.new(bytes.to_s)
+          while (page = read(io))
+            yield page
+          end
         end
 
         def initialize(head, body)
