@@ -1,6 +1,6 @@
-import { Accordion, AccordionDetails, AccordionSummary, Box, Checkbox, MenuItem, TextField } from "@mui/material";
-import ExpandIcon from "@mui/icons-material/ExpandMore";
+import { Box, Checkbox, MenuItem, TextField } from "@mui/material";
 import type { Layer, PdfManner } from "../api/types";
+import { Fold } from "./Fold";
 
 type State = NonNullable<PdfManner["layers"]>[number];
 
@@ -21,50 +21,42 @@ export function PdfLayers({ pdf, layers, fixed, change }: PdfLayersProps) {
     void change({ layers: plain ? others : [...others, state] });
   };
   return (
-    <Accordion disableGutters elevation={0} sx={{ bgcolor: "transparent", "&::before": { display: "none" } }}>
-      <AccordionSummary
-        expandIcon={<ExpandIcon />}
-        sx={{ px: 0, minHeight: 36, fontSize: 14, fontWeight: 700, fontFamily: "inherit" }}
-      >
-        Layers as opened
-      </AccordionSummary>
-      <AccordionDetails sx={{ px: 0, pt: 0 }}>
-        {[...layers].reverse().map((layer) => {
-          const state = of(layer.id);
-          return (
-            <Box
-              key={layer.id}
-              sx={{
-                display: "grid",
-                gridTemplateColumns: "32px minmax(0, 1fr) 108px",
-                alignItems: "center",
-                fontSize: 13.5,
-              }}
-            >
-              <Checkbox
-                size="small"
-                checked={state.shown ?? true}
-                onChange={(event) => put({ ...state, shown: event.target.checked })}
-                slotProps={{ input: { "aria-label": `${layer.title} shown` } }}
-                sx={{ p: 0.5 }}
-              />
-              <Box sx={{ overflow: "hidden", textOverflow: "ellipsis", whiteSpace: "nowrap" }}>{layer.title}</Box>
-              {!fixed && (
-                <TextField
-                  select
-                  value={state.printed ?? "as shown"}
-                  onChange={(event) => put({ ...state, printed: event.target.value as State["printed"] })}
-                  slotProps={{ htmlInput: { "aria-label": `${layer.title} printed` } }}
-                >
-                  <MenuItem value="as shown">as shown</MenuItem>
-                  <MenuItem value="always">prints</MenuItem>
-                  <MenuItem value="never">no print</MenuItem>
-                </TextField>
-              )}
-            </Box>
-          );
-        })}
-      </AccordionDetails>
-    </Accordion>
+    <Fold title="Layers as opened">
+      {[...layers].reverse().map((layer) => {
+        const state = of(layer.id);
+        return (
+          <Box
+            key={layer.id}
+            sx={{
+              display: "grid",
+              gridTemplateColumns: "32px minmax(0, 1fr) 108px",
+              alignItems: "center",
+              fontSize: 13.5,
+            }}
+          >
+            <Checkbox
+              size="small"
+              checked={state.shown ?? true}
+              onChange={(event) => put({ ...state, shown: event.target.checked })}
+              slotProps={{ input: { "aria-label": `${layer.title} shown` } }}
+              sx={{ p: 0.5 }}
+            />
+            <Box sx={{ overflow: "hidden", textOverflow: "ellipsis", whiteSpace: "nowrap" }}>{layer.title}</Box>
+            {!fixed && (
+              <TextField
+                select
+                value={state.printed ?? "as shown"}
+                onChange={(event) => put({ ...state, printed: event.target.value as State["printed"] })}
+                slotProps={{ htmlInput: { "aria-label": `${layer.title} printed` } }}
+              >
+                <MenuItem value="as shown">as shown</MenuItem>
+                <MenuItem value="always">prints</MenuItem>
+                <MenuItem value="never">no print</MenuItem>
+              </TextField>
+            )}
+          </Box>
+        );
+      })}
+    </Fold>
   );
 }

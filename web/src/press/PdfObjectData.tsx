@@ -1,8 +1,8 @@
-import ExpandIcon from "@mui/icons-material/ExpandMore";
-import { Accordion, AccordionDetails, AccordionSummary, Box, Checkbox, FormControlLabel } from "@mui/material";
+import { Box, Checkbox, FormControlLabel } from "@mui/material";
 import type { Layer, PdfManner } from "../api/types";
 import { useAttributes } from "../api/useAttributes";
 import { count } from "../api/words";
+import { Fold } from "./Fold";
 
 type Data = NonNullable<PdfManner["object_data"]>[number];
 
@@ -19,35 +19,27 @@ export function PdfObjectData({ pdf, layers, change }: PdfObjectDataProps) {
       object_data: [...pdf.object_data.filter((known) => known.layer !== layer), ...(data ? [data] : [])],
     });
   return (
-    <Accordion disableGutters elevation={0} sx={{ bgcolor: "transparent", "&::before": { display: "none" } }}>
-      <AccordionSummary
-        expandIcon={<ExpandIcon />}
-        sx={{ px: 0, minHeight: 36, fontSize: 14, fontWeight: 700, fontFamily: "inherit" }}
-      >
-        Object data{pdf.object_data.length > 0 && ` of ${count(pdf.object_data.length, "layer")}`}
-      </AccordionSummary>
-      <AccordionDetails sx={{ px: 0, pt: 0 }}>
-        {[...layers].reverse().map((layer) => {
-          const data = pdf.object_data.find((known) => known.layer === layer.id);
-          return (
-            <Box key={layer.id}>
-              <FormControlLabel
-                control={
-                  <Checkbox
-                    size="small"
-                    checked={!!data}
-                    onChange={(event) => put(layer.id, event.target.checked ? { layer: layer.id } : null)}
-                    sx={{ py: 0.5 }}
-                  />
-                }
-                label={layer.title}
-              />
-              {data && <FieldChoice data={data} onPut={(fields) => put(layer.id, { layer: layer.id, fields })} />}
-            </Box>
-          );
-        })}
-      </AccordionDetails>
-    </Accordion>
+    <Fold title={`Object data${pdf.object_data.length > 0 ? ` of ${count(pdf.object_data.length, "layer")}` : ""}`}>
+      {[...layers].reverse().map((layer) => {
+        const data = pdf.object_data.find((known) => known.layer === layer.id);
+        return (
+          <Box key={layer.id}>
+            <FormControlLabel
+              control={
+                <Checkbox
+                  size="small"
+                  checked={!!data}
+                  onChange={(event) => put(layer.id, event.target.checked ? { layer: layer.id } : null)}
+                  sx={{ py: 0.5 }}
+                />
+              }
+              label={layer.title}
+            />
+            {data && <FieldChoice data={data} onPut={(fields) => put(layer.id, { layer: layer.id, fields })} />}
+          </Box>
+        );
+      })}
+    </Fold>
   );
 }
 

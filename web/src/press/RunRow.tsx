@@ -3,10 +3,9 @@ import ExpandIcon from "@mui/icons-material/ExpandMore";
 import { useState } from "react";
 import type { Run } from "../api/types";
 import { bytes, count } from "../api/words";
-import { forms } from "../generated/kinds";
 import { RunDetails } from "./RunDetails";
 import { RunState } from "./RunState";
-import { whole } from "./order";
+import { inBrief, whole } from "./order";
 import { isOpen } from "./useRuns";
 
 interface RunRowProps {
@@ -21,8 +20,7 @@ interface RunRowProps {
 // A run: what was asked for, how far it is, what it made.
 export function RunRow({ run, base, revision, act, onUse, onRepeat }: RunRowProps) {
   const [unfolded, setUnfolded] = useState(false);
-  const { form, ppi } = whole(run.order);
-  const title = forms.find(([key]) => key === form.kind)![1];
+  const { ppi } = whole(run.order);
   const download =
     run.file_count > 1
       ? `Download ${count(run.file_count, "file")}, ${bytes(run.bytes)}`
@@ -47,7 +45,7 @@ export function RunRow({ run, base, revision, act, onUse, onRepeat }: RunRowProp
         <Box>
           <Box sx={{ fontWeight: 600 }}>{run.title ?? `Run ${run.id}`}</Box>
           <Box sx={{ fontSize: 12.5, color: "text.secondary" }}>
-            {run.sheets === "all" ? "all sheets" : `sheets ${run.sheets}`} as {title}, {ppi} ppi · {asked}
+            {inBrief(run.order)}, {ppi} ppi · {asked}
             {!run.own && run.asked_from && ` · from ${run.asked_from}`}
           </Box>
         </Box>

@@ -3,9 +3,8 @@ import { useState } from "react";
 import { useBook, useChange } from "../api/book";
 import type { Order } from "../api/types";
 import { count } from "../api/words";
-import { forms } from "../generated/kinds";
 import { inWords } from "./inWords";
-import { whole } from "./order";
+import { inBrief, whole } from "./order";
 import type { OrderDraft } from "./useOrder";
 
 interface SavedOrdersProps {
@@ -115,8 +114,7 @@ interface OrderRowProps {
 }
 
 function OrderRow({ order, chosen, busy, onChoose, onUse, onExport, onDelete }: OrderRowProps) {
-  const { form, sheets, ppi } = whole(order);
-  const title = forms.find(([key]) => key === form.kind)![1];
+  const { form, ppi } = whole(order);
   return (
     <Box
       sx={{
@@ -137,7 +135,7 @@ function OrderRow({ order, chosen, busy, onChoose, onUse, onExport, onDelete }: 
       />
       <Box sx={{ fontWeight: 600, minWidth: 90 }}>{order.name}</Box>
       <Box sx={{ flex: 1, minWidth: 0, color: "text.secondary", fontSize: 13 }}>
-        {sheets === "all" ? "all sheets" : `sheets ${sheets}`} as {title}, {inWords(form)}, {ppi} ppi
+        {inBrief(order)}, {inWords(form)}, {ppi} ppi
       </Box>
       <Button onClick={onUse} aria-label={`Use ${order.name}`}>
         Use

@@ -1,7 +1,7 @@
 import type { Form, Order } from "../api/types";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
-import { formTraits } from "../generated/kinds";
+import { forms, formTraits } from "../generated/kinds";
 
 export type FormOf<Kind extends Form["kind"]> = Extract<Form, { kind: Kind }>;
 export type FormKind = Form["kind"];
@@ -11,6 +11,13 @@ export const whole = (order: Order) =>
   filled(order, defaults.order) as Required<Pick<Order, "sheets" | "ppi">> & { form: Form } & Order;
 
 export const traits = (kind: FormKind) => formTraits[kind];
+
+// "all sheets as one PDF"
+export function inBrief(order: Order): string {
+  const { sheets, form } = whole(order);
+  const title = forms.find(([key]) => key === form.kind)![1];
+  return `${sheets === "all" ? "all sheets" : `sheets ${sheets}`} as ${title}`;
+}
 
 // Live text of the names of its files.
 export const pattern = (order: Order) => order.file_name || traits(whole(order).form.kind).fileName;
