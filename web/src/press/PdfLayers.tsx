@@ -22,6 +22,10 @@ export function PdfLayers({ pdf, layers, fixed, change }: PdfLayersProps) {
   };
   return (
     <Fold title="Layers as opened">
+      <Box sx={{ display: "flex", justifyContent: "space-between", fontSize: 12.5, color: "text.secondary" }}>
+        <span>Shown</span>
+        {!fixed && <Box sx={{ width: 108 }}>Printed</Box>}
+      </Box>
       {[...layers].reverse().map((layer) => {
         const state = of(layer.id);
         return (
