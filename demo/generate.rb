@@ -10,10 +10,10 @@ require "tile_loom"
 require "fileutils"
 require "json"
 require "tmpdir"
-%w[height_field heap drainage curve landscape].each { |name| require_relative name }
+%w[height_field heap drainage curve landscape pictures].each { |name| require_relative name }
 
 module Demo
-  # Writes the layers as GeoJSON and the heights as GeoTIFF.
+  # Writes the layers as GeoJSON, heights and pictures as GeoTIFF.
   class Generator
     REFERENCE = "EPSG:25829"
     FOLDER = File.join(__dir__, "skarrow-moss")
@@ -35,6 +35,7 @@ module Demo
       write("huts", land.huts)
       write("hazards", land.hazards)
       Dir.mktmpdir { |folder| heights(folder) }
+      Dir.mktmpdir { |folder| Pictures.new(@field, FOLDER, method(:tool)).write(folder) }
     end
 
     private

@@ -4,6 +4,8 @@ require "ffi-geos"
 # Before libvips, which brings another libxml with it.
 require "nokogiri"
 require "proj"
+# GeoTIFF has tags that libvips does not know and need not; set before it loads.
+ENV["VIPS_WARNING"] ||= "0"
 require "zeitwerk"
 
 # The core of Tile Loom: the rules and the computation of a map book.

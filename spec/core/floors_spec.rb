@@ -21,7 +21,7 @@ RSpec.describe "The floors" do
     "base" => %w[root units geometry values assets],
     "crs" => %w[crs],
     "drawing" => %w[scene type artwork],
-    "data" => %w[data],
+    "data" => %w[data raster],
     "symbology" => %w[symbology],
     "index" => %w[index],
     "view" => %w[view],

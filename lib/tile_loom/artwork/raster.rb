@@ -35,6 +35,9 @@ module TileLoom
         end
       end
 
+      # Is it made for one drawing (see Pixels)?
+      def carried? = false
+
       def media = MEDIA.find { |start, _| @bytes.start_with?(start) }&.last
 
       def content = @content ||= TileLoom::Assets::Enclosures.content_of(@bytes)

@@ -4,12 +4,13 @@ module TileLoom
   module Compose
     # Puts one cell on the book's layout and composes the scene.
     class SheetComposer
-      attr_reader :book, :source, :cell, :count
+      attr_reader :book, :source, :cell, :count, :ppi
 
       # source: where features come from (see Data::MemorySource); count: sheets in the book;
       # things: {layer id → names of the attributes that its features carry in the drawing};
       # tolerance_mm: coarser, and names: false, for small pictures; parts: keeps parts of the drawing by a key of all
-      # that they are drawn from but the data (fetch(key) { part }), or nil.
+      # that they are drawn from but the data (fetch(key) { part }), or nil; ppi: pixels an inch of layers of pixels,
+      # the book's where none are given.
       def initialize(
         book:,
         source:,
@@ -18,7 +19,8 @@ module TileLoom
         tolerance_mm: View::GroundDrawing::TOLERANCE_MM,
         names: true,
         parts: nil,
-        things: {}
+        things: {},
+        ppi: nil
       )
         @book, @source, @cell, @count, @tolerance_mm, @names, @parts, @things =
           book,
@@ -29,6 +31,7 @@ module TileLoom
           names,
           parts,
           things
+        @ppi = ppi || book.resolution_ppi
       end
 
       # A part of the drawing that may have been worked out for another composer. key: what makes it this part.
@@ -87,7 +90,8 @@ module TileLoom
           book.key_of("crs", "layers", "markers", "faces"),
           *view.place,
           @tolerance_mm,
-          @names
+          @names,
+          @ppi
         ) do
           View::GroundDrawing.new(
             layers: book.layers,
@@ -95,13 +99,14 @@ module TileLoom
             view: view,
             tolerance_mm: @tolerance_mm,
             names: @names,
-            things: @things
+            things: @things,
+            ppi: @ppi
           ).drawn
         end
       end
 
-      # Rules of the layers that the frame of this page drew something by, in drawing order.
-      def shown_rules = gridded_frame.shown_rules(self)
+      # Rows of a legend for what the frame of this page drew, in drawing order.
+      def legend_entries = gridded_frame.legend_entries(self)
 
       # Text with its live values filled in; Refusal names the value that is unknown.
       def live_text(template, path: nil) = LiveText.new(template, path: path).fill(values)

@@ -25,9 +25,10 @@ module TileLoom
       # All that the program prints, as UTF-8.
       def capture(*command) = (+"").tap { |all| each_line(*command) { |line| all << line } }
 
-      # Yields each line that the program prints, as UTF-8; ends the program when the block leaves early.
-      def each_line(*command)
-        Dir.mktmpdir("tile-loom-read") { |folder| run(folder, command) { |line| yield line } }
+      # Yields each line that the program prints, as UTF-8; ends the program when the block leaves early. ends: of a
+      # line.
+      def each_line(*command, ends: "\n")
+        Dir.mktmpdir("tile-loom-read") { |folder| run(folder, command, ends) { |line| yield line } }
       end
 
       # unshare takes the network away; some systems do not let a user do that, which the log tells once.
@@ -55,9 +56,12 @@ module TileLoom
       def environment(folder) = {"PATH" => PATH, "HOME" => folder, "TMPDIR" => folder, "LC_ALL" => "C.UTF-8"}
 
       def limits =
-        [*self.class.offline, "timeout", "--kill-after=5", SECONDS.to_s, "prlimit", "--as=#{MEMORY_BYTES}", "--core=0"]
+        [*self.class.offline, "timeout", "--kill-after=5", seconds.to_s, "prlimit", "--as=#{MEMORY_BYTES}", "--core=0"]
 
-      def run(folder, command)
+      # Most of them that it may run.
+      def seconds = SECONDS
+
+      def run(folder, command, ends)
         Open3.popen3(
           environment(folder),
           *limits,
@@ -71,7 +75,7 @@ module TileLoom
           said.report_on_exception = false
           watcher = watch(waiter)
           total = 0
-          output.each_line do |line|
+          output.each_line(ends) do |line|
             total += line.bytesize
             if total > MOST_OUTPUT_BYTES
               raise Refusal.new("data.unfolds_too_large", name: @name, most_gb: MOST_OUTPUT_BYTES / 1024**3)
@@ -116,7 +120,7 @@ module TileLoom
 
       def reason(said, status)
         if [124, 137].include?(status.exitstatus)
-          return "it took longer than #{SECONDS / 60} minutes; import it in smaller parts"
+          return "it took longer than #{seconds / 60} minutes; import it in smaller parts"
         end
         if said.match?(/bad_alloc|out of memory|cannot allocate/i)
           return "reading it takes more than #{MEMORY_BYTES / 1024**3} GB of memory; import it in smaller parts"

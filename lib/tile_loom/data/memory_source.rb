@@ -10,6 +10,7 @@ module TileLoom
     #                                         looked at, a source may answer with coarser geometry
     #   extent(layer_id)                      the Box of the layer, or nil when it is empty
     #   attribute_names(layer_id)             what its features have
+    #   raster(layer_id)                      of a layer of pixels, what answers as Raster::Prepared does; else nil
     # in a stable order, so that the same book draws the same.
     class MemorySource
       def initialize(layers = {})
@@ -43,6 +44,13 @@ module TileLoom
           .uniq
 
       def extent(layer_id) = @layers.dig(layer_id, :extent)
+
+      # raster: see Raster::Prepared; extent: its Box in the book's reference.
+      def add_raster(layer_id, raster, extent)
+        @layers[layer_id] = {features: [], tree: nil, extent: extent, raster: raster}
+      end
+
+      def raster(layer_id) = @layers.dig(layer_id, :raster)
     end
   end
 end

@@ -45,7 +45,9 @@ module TileLoom
         :palette,
         :profiles,
         :orders,
-        :language
+        :language,
+        :looks,
+        :resolution_ppi
 
       # The design of the index sheet, or nil where the book has none.
       def index_layout = contents.index_layout

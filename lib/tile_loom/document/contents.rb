@@ -66,6 +66,14 @@ module TileLoom
         list(Symbology::Ink.type, most: 200),
         default: [],
         about: "Colours that files for a printing press carry as they are to be printed."
+      part :resolution_ppi,
+        whole(72..1200),
+        default: 300,
+        about: "Pixels an inch that layers of pixels are drawn with in print."
+      part :looks,
+        list(Symbology::MapLook.type, most: 50),
+        default: [],
+        about: "Which layers the maps show, each under a name."
       part :orders,
         list(Output::Order.type, most: 100),
         default: [],

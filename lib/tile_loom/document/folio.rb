@@ -34,6 +34,7 @@ module TileLoom
           Data::MemorySource.new.tap do |source|
             document.layers.each_with_index do |layer, index|
               yield layer.title if block_given?
+              next add_raster(source, layer, index) if layer.raster?
               source.add(layer.id, located(layer, index) { read(layer, reader(layer, index)) })
             end
           end
@@ -57,7 +58,39 @@ module TileLoom
         end
       end
 
+      # The files of a layer of pixels.
+      def files(layer)
+        data = layer.data or raise Refusal.new("book.layer_without_data")
+        named = data["files"] || [data["file"]].compact
+        raise Refusal.new("book.layer_data_elsewhere", file: named.first.to_s) unless path
+        named.map do |name|
+          file = File.expand_path(name, File.dirname(path))
+          raise Refusal.new("data.no_such_file", name: File.basename(file)) unless File.file?(file)
+          file
+        end
+      end
+
       private
+
+      # Made ready in a process of its own, which leaves libvips as it is here.
+      def add_raster(source, layer, index)
+        located(layer, index) do
+          choice = {picture: layer.data["layer"], kind: layer.data["taken_as"], reference: layer.data["crs"]}
+          files = files(layer)
+          cache = Raster::Cache.new
+          Output::Parallel.new.apart { prepared(cache, files, choice) }&.then { |refusal| raise refusal }
+          raster = cache.fetch(files, **choice)
+          source.add_raster(layer.id, raster, Raster::Extent.new(raster.grid, document.crs).box)
+        end
+      end
+
+      # nil, or the Refusal.
+      def prepared(cache, files, choice)
+        cache.fetch(files, **choice)
+        nil
+      rescue Refusal => error
+        error
+      end
 
       def read(layer, reader)
         reader.features.tap { told.concat(reader.told.map { |sentence| "#{layer.title}: #{sentence}" }) }

@@ -29,8 +29,7 @@ module TileLoom
 
       # The titles of the layers that it shows, to be read out.
       def shown_in_words(sheet)
-        shown = shown_rules(sheet)
-        titles = sheet.book.layers.select { |layer| layer.rules.any? { |rule| shown.include?(rule) } }.map(&:title)
+        titles = shown_layers(sheet).map(&:title)
         titles.empty? ? "" : ", showing #{titles.reverse.join(", ")}"
       end
 

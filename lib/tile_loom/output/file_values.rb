@@ -16,7 +16,7 @@ module TileLoom
           "sheet" => sheet(item),
           "file" => {
             "counter" => counter,
-            "ppi" => @press.order.ppi
+            "ppi" => @press.ppi
           }
         }
 

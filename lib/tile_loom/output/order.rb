@@ -13,7 +13,9 @@ module TileLoom
         about:
           "Of the sheets those that meet a condition (CQL2 JSON) on sheet.name, sheet.number, sheet.row, " \
           "sheet.column, sheet.scale, and the attributes of the sheet's feature."
-      part :ppi, whole(36..1200), default: 300, about: "Pixels an inch: of pictures in the files, and of images."
+      part :ppi,
+        whole(36..1200),
+        about: "Pixels an inch: of pictures in the files, and of images; the book's own where none are given."
       part :file_name, text(most: 300), about: "Live text, of which names of files are made."
       part :form, Form.union, default: {"kind" => "pdf_book"}
 

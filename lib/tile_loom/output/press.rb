@@ -41,6 +41,9 @@ module TileLoom
       # {item → name of its file}; BOOK for a form that is one file.
       def names = file_names.to_h
 
+      # Pixels an inch: the order's, or the book's.
+      def ppi = @order.ppi || @book.resolution_ppi
+
       def file_names = @file_names ||= FileNames.new(self)
 
       # {number → name} of the sheets.
@@ -174,9 +177,9 @@ module TileLoom
       def compose(cell, count = cells.length)
         things = @order.form.manner.object_data.to_h { |entry| [entry.layer, entry.fields || []] }
         if cell == INDEX
-          return Compose::IndexSheetComposer.new(book: @book, source: @source, count: count, things: things)
+          return Compose::IndexSheetComposer.new(book: @book, source: @source, count: count, things: things, ppi: ppi)
         end
-        Compose::SheetComposer.new(book: @book, source: @source, cell: cell, count: count, things: things)
+        Compose::SheetComposer.new(book: @book, source: @source, cell: cell, count: count, things: things, ppi: ppi)
       end
 
       def page_of(composer, cell, told: false)
@@ -191,7 +194,7 @@ module TileLoom
           inks: inks(manner),
           tagged: manner.tagged?,
           switchable: manner.switchable?,
-          ppi: @order.ppi
+          ppi: ppi
         )
       end
 

@@ -44,6 +44,9 @@ module TileLoom
         @out << "<g"
         @out << %( data-part="#{escape(node.name)}") if node.name
         @out << %( opacity="#{plain(node.opacity)}") if node.opacity < 1
+        style = {"mix-blend-mode" => node.blend}.reject { |_, blend| blend == "normal" }
+        style["isolation"] = "isolate" if style.empty? && node.as_one? && node.opacity == 1
+        @out << %( style="#{style.map { |name, value| "#{name}:#{value}" }.join(";")}") unless style.empty?
         node.clip ? clip(node.clip) : @out << ">"
         node.children.each { |child| write(child) }
         @out << "</g>"

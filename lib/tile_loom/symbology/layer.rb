@@ -6,7 +6,8 @@ module TileLoom
     # the bottom. The first rule that a feature meets draws it, or every rule that it meets.
     #
     # Sizes are fixed on paper, or (with a design scale) grow and shrink with the ground, right at that
-    # scale. A layer may be drawn only between two scales.
+    # scale. A layer may be drawn only between two scales. Its data are features, which rules draw, or pixels, which a
+    # look shows.
     class Layer < Values::Value
       # Sizes may shrink to nothing, but not grow beyond this many times.
       LARGEST_FACTOR = 50.0
@@ -16,8 +17,8 @@ module TileLoom
         Values::Plain.new(
           {
             "description" =>
-              "Where the features are: a file beside the book (any format GDAL reads, and a layer in it), or a " \
-              "GeoJSON collection in the book itself.",
+              "Where the data are: a file beside the book (any format GDAL reads, and a layer in it), several that " \
+              "together are one picture, or a GeoJSON collection in the book itself.",
             "type" => "object",
             "additionalProperties" => false,
             "properties" => {
@@ -31,15 +32,35 @@ module TileLoom
                 "minLength" => 1,
                 "maxLength" => 200
               },
+              "files" => {
+                "type" => "array",
+                "minItems" => 1,
+                "maxItems" => 400,
+                "items" => {
+                  "type" => "string",
+                  "minLength" => 1,
+                  "maxLength" => 1000
+                }
+              },
+              "crs" => {
+                "description" => "In place of what the file says of its CRS.",
+                "type" => "string",
+                "minLength" => 1,
+                "maxLength" => 20_000
+              },
+              "taken_as" => {
+                "description" => "What the numbers of a file of pixels are; without it, what they look like.",
+                "enum" => %w[picture classes values]
+              },
               "collection" => {
                 "type" => "object"
               }
             },
-            "oneOf" => [{"required" => ["file"]}, {"required" => ["collection"]}]
+            "oneOf" => [{"required" => ["file"]}, {"required" => ["files"]}, {"required" => ["collection"]}]
           }
         )
 
-      define "layer"
+      define "layer", oneOf: [{"required" => ["rules"]}, {"required" => ["raster"]}]
       part :id, Values::Types::ID, required: true
       part :title, text(least: 1, most: 200), required: true
       part :visible, flag, default: true
@@ -49,6 +70,10 @@ module TileLoom
       part :group, text(most: 200), about: "Layers of the same group are listed together."
       part :locked, flag, default: false, about: "A locked layer does not respond to editing."
       part :opacity, Values::Types::OPACITY, default: 1
+      part :blend,
+        choice("normal", "multiply"),
+        default: "normal",
+        about: "How it is laid on the layers below it: over them, or multiplied with them."
       part :match,
         choice("first", "all"),
         default: "first",
@@ -62,7 +87,11 @@ module TileLoom
           "Sizes are correct at this scale and grow and shrink with the ground; without it they are fixed on paper."
       part :data, DATA
       part :label, Label.type
-      part :rules, list(Rule.type, least: 1, most: 200), required: true
+      part :rules, list(Rule.type, least: 1, most: 200), default: []
+      part :raster, RasterLook.union, about: "How its pixels are shown, of a layer of pixels."
+
+      # Is it made of pixels?
+      def raster? = !raster.nil?
 
       # Is it drawn at this scale (denominator)? Both ends of its range count in.
       def shown_at?(scale)

@@ -12,7 +12,8 @@ module TileLoom
       # coarse_mm: what is smaller is not looked at, so that coarser geometry will do (a map on the screen);
       # tolerance_mm: how far a simplified line may leave the true one on paper; seen_scale: the scale at
       # which it is looked at, where that is not the view's own (a drawing that is shown smaller); things: {layer id →
-      # names of the attributes that its features carry in the drawing}.
+      # names of the attributes that its features carry in the drawing}; ppi: pixels an inch of layers of pixels, which
+      # are not drawn without it.
       def initialize(
         layers:,
         source:,
@@ -21,9 +22,10 @@ module TileLoom
         names: true,
         seen_scale: nil,
         coarse_mm: nil,
-        things: {}
+        things: {},
+        ppi: nil
       )
-        @things = things
+        @things, @ppi = things, ppi
         @detail = coarse_mm && coarse_mm * view.units_per_mm
         @source, @view, @tolerance_mm, @names = source, view, tolerance_mm, names
         @layers =
@@ -36,12 +38,18 @@ module TileLoom
       def nodes = drawings.map(&:group).reject { |group| group.children.empty? } + names
 
       # What is left when it is done.
-      Drawn = Struct.new(:nodes, :shown_rules, :names_left_out)
+      Drawn = Struct.new(:nodes, :entries, :layers, :names_left_out, :told)
 
-      def drawn = Drawn.new(nodes, shown_rules, names_left_out)
+      def drawn = Drawn.new(nodes, entries, shown_layers, names_left_out, told)
 
-      # Rules that drew something here, in drawing order.
-      def shown_rules = drawings.flat_map(&:shown_rules)
+      # Rows of a legend for what drew something here, in drawing order.
+      def entries = drawings.flat_map(&:entries)
+
+      # Layers that drew something here.
+      def shown_layers = drawings.reject { |drawing| drawing.group.children.empty? }.map(&:layer)
+
+      # What is drawn otherwise than asked for, in sentences.
+      def told = drawings.flat_map(&:told)
 
       # Labels that found no room, in sentences.
       def names_left_out
@@ -66,16 +74,22 @@ module TileLoom
       end
 
       def drawings
-        @drawings ||=
-          @layers.map do |layer|
-            LayerDrawing.new(
-              layer: layer,
-              features: @source.features(layer.id, reach(layer), detail: @detail),
-              view: view,
-              tolerance_mm: @tolerance_mm,
-              fields: @things[layer.id]
-            )
-          end
+        @drawings ||= @layers.filter_map { |layer| layer.raster? ? of_pixels(layer) : of_features(layer) }
+      end
+
+      def of_features(layer)
+        LayerDrawing.new(
+          layer: layer,
+          features: @source.features(layer.id, reach(layer), detail: @detail),
+          view: view,
+          tolerance_mm: @tolerance_mm,
+          fields: @things[layer.id]
+        )
+      end
+
+      def of_pixels(layer)
+        raster = @ppi && @source.raster(layer.id) or return nil
+        RasterDrawing.new(layer: layer, raster: raster, view: view, ppi: @ppi)
       end
 
       # Ground box whose features may leave paint in the frame.

@@ -13,7 +13,8 @@ module TileLoom
       TOLERANCE_MM = 0.2
 
       # box: Geometry::Box in page mm; colour: of the cells; here: the Cell that is picked out, or nil;
-      # names: are they written? faces: a Type::FaceSet; round: is the scale to be a round number?
+      # names: are they written? faces: a Type::FaceSet; round: is the scale to be a round number? ppi: see
+      # GroundDrawing.
       def initialize(
         book:,
         source:,
@@ -23,9 +24,10 @@ module TileLoom
         here: nil,
         names: true,
         face: Type::Library.face("sans-bold"),
-        round: false
+        round: false,
+        ppi: nil
       )
-        @book, @source, @cells, @box, @colour, @here, @names, @face, @round =
+        @book, @source, @cells, @box, @colour, @here, @names, @face, @round, @ppi =
           book,
           source,
           cells,
@@ -34,7 +36,8 @@ module TileLoom
           here,
           names,
           face,
-          round
+          round,
+          ppi
       end
 
       # Scene nodes, clipped to the box.
@@ -65,8 +68,10 @@ module TileLoom
           end
       end
 
-      # Rules that drew something in it, in drawing order.
-      def shown_rules = @cells.empty? ? [] : drawn_ground.shown_rules
+      # Rows of a legend for what drew something in it, in drawing order, and the layers that did.
+      def entries = @cells.empty? ? [] : drawn_ground.entries
+
+      def shown_layers = @cells.empty? ? [] : drawn_ground.layers
 
       private
 
@@ -82,9 +87,16 @@ module TileLoom
 
       # Areas alone: lines and points would only darken so small a map. Every sheet's locator shows the same.
       def drawn_ground
-        @book.once([:index_ground, @box, view.ground]) do
-          areas = @book.layers.select { |layer| layer.rules.any? { |rule| rule.symbol.area? } }
-          GroundDrawing.new(layers: areas, source: @source, view: view, tolerance_mm: TOLERANCE_MM, names: false).drawn
+        @book.once([:index_ground, @box, view.ground, @ppi]) do
+          areas = @book.layers.select { |layer| layer.raster? || layer.rules.any? { |rule| rule.symbol.area? } }
+          GroundDrawing.new(
+            layers: areas,
+            source: @source,
+            view: view,
+            tolerance_mm: TOLERANCE_MM,
+            names: false,
+            ppi: @ppi
+          ).drawn
         end
       end
 

@@ -15,9 +15,24 @@ module TileLoom
         @window = view.ground.box.grow((layer.reach_mm + 1.0) * view.units_per_mm)
       end
 
-      def group = Scene::Group.new(children: painted, layer: layer.scene_layer, name: layer.id, opacity: layer.opacity)
+      def group =
+        @group ||=
+          Scene::Group.new(
+            children: painted,
+            layer: layer.scene_layer,
+            name: layer.id,
+            opacity: layer.opacity,
+            blend: layer.blend
+          )
 
-      def shown_rules = layer.rules.select { |rule| gathered.key?(rule) }
+      # Rows of a legend: the rules that drew something.
+      def entries =
+        layer
+          .rules
+          .select { |rule| gathered.key?(rule) }
+          .map { |rule| Symbology::LegendEntry.new(title: rule.title, symbol: rule.symbol) }
+
+      def told = []
 
       private
 

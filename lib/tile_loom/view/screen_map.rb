@@ -6,7 +6,8 @@ module TileLoom
     # print. Far out, the map is drawn as if on a larger paper and seen from afar, without names, so that it stays
     # readable.
     class ScreenMap
-      PIXEL_MM = 25.4 / 96
+      PPI = 96
+      PIXEL_MM = 25.4 / PPI
       # Up to NEAR times smaller than in print, symbols keep their paper size; beyond, they shrink with the map down to
       # a fourth.
       NEAR, FAR = 2.5, 4.0
@@ -28,7 +29,8 @@ module TileLoom
             tolerance_mm: 0.1 * distance,
             names: distance <= 1,
             seen_scale: seen_scale,
-            coarse_mm: PIXEL_MM * distance
+            coarse_mm: PIXEL_MM * distance,
+            ppi: (PPI / distance).ceil
           ).nodes
         Scene::Drawing.new(width_mm: frame.width, height_mm: frame.height, nodes: nodes)
       end

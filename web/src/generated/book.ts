@@ -30,6 +30,13 @@ export type SizePt = number;
 export type Colour = string;
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "raster_look".
+ */
+export type RasterLook = {
+  kind: "picture" | "classes" | "ramp" | "shading";
+};
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
  * via the `definition` "form".
  */
 export type Form = PdfBookForm | PdfSheetsForm | ImagesForm | SvgSheetsForm | GroundForm | ImposedForm;
@@ -131,6 +138,14 @@ export interface BookDocument {
    */
   palette?: Ink[];
   /**
+   * Pixels an inch that layers of pixels are drawn with in print.
+   */
+  resolution_ppi?: number;
+  /**
+   * Which layers the maps show, each under a name.
+   */
+  looks?: MapLook[];
+  /**
    * Ways in which the book is handed on, each under a name.
    */
   orders?: Order[];
@@ -164,6 +179,10 @@ export interface Layer {
   locked?: boolean;
   opacity?: Opacity;
   /**
+   * How it is laid on the layers below it: over them, or multiplied with them.
+   */
+  blend?: "normal" | "multiply";
+  /**
    * Is a feature drawn by the first rule that it meets, or by all?
    */
   match?: "first" | "all";
@@ -176,11 +195,20 @@ export interface Layer {
   };
   design_scale?: Scale;
   /**
-   * Where the features are: a file beside the book (any format GDAL reads, and a layer in it), or a GeoJSON collection in the book itself.
+   * Where the data are: a file beside the book (any format GDAL reads, and a layer in it), several that together are one picture, or a GeoJSON collection in the book itself.
    */
   data?: {
     file?: string;
     layer?: string;
+    files?: string[];
+    /**
+     * In place of what the file says of its CRS.
+     */
+    crs?: string;
+    /**
+     * What the numbers of a file of pixels are; without it, what they look like.
+     */
+    taken_as?: "picture" | "classes" | "values";
     collection?: unknown;
   };
   label?: {
@@ -190,7 +218,8 @@ export interface Layer {
     colour?: Colour;
     halo?: Colour;
   };
-  rules: Rule[];
+  rules?: Rule[];
+  raster?: RasterLook;
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema
@@ -289,6 +318,19 @@ export interface Ink {
   overprint?: boolean;
 }
 /**
+ * Layers that the maps show together, under a name.
+ *
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "map_look".
+ */
+export interface MapLook {
+  title: string;
+  layers: {
+    id: Id;
+    opacity?: Opacity;
+  }[];
+}
+/**
  * Which sheets are handed on in which form.
  *
  * This interface was referenced by `BookDocument`'s JSON-Schema
@@ -299,7 +341,7 @@ export interface Order {
   sheets?: string;
   where?: unknown;
   /**
-   * Pixels an inch: of pictures in the files, and of images.
+   * Pixels an inch: of pictures in the files, and of images; the book's own where none are given.
    */
   ppi?: number;
   /**
@@ -1479,6 +1521,149 @@ export interface AreaPart {
   when?: unknown;
   features?: number[];
   polygon?: [number, number][];
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "picture_raster_look".
+ */
+export interface PictureRasterLook {
+  /**
+   * Which bands are shown: one as grey, three as red, green and blue.
+   */
+  bands?: number[];
+  /**
+   * In per cent; 0 as it is.
+   */
+  brightness?: number;
+  /**
+   * In per cent; 0 as it is.
+   */
+  contrast?: number;
+  /**
+   * In per cent; -100 is grey.
+   */
+  saturation?: number;
+  /**
+   * Above 1 lightens the middle tones.
+   */
+  gamma?: number;
+  /**
+   * Percentages of the pixels, in order of their values, between which black and white are laid; bytes are shown as they are without it, larger numbers between 2 and 98.
+   *
+   * @minItems 2
+   * @maxItems 2
+   */
+  stretch?: [number, number];
+  clear_colour?: Colour;
+  resampling?: "bilinear" | "cubic";
+  kind: "picture";
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "classes_raster_look".
+ */
+export interface ClassesRasterLook {
+  classes: RasterClass[];
+  kind: "classes";
+}
+/**
+ * A value, or the values from one up to below another.
+ *
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "raster_class".
+ */
+export interface RasterClass {
+  value?: number;
+  from?: number;
+  to?: number;
+  title?: string;
+  colour: Colour;
+  /**
+   * Its pixels are clear, and no legend lists it.
+   */
+  hidden?: boolean;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "ramp_raster_look".
+ */
+export interface RampRasterLook {
+  tints?: Colour[];
+  reversed?: boolean;
+  /**
+   * Each colour stands by itself, for an equal part of the range.
+   */
+  stepped?: boolean;
+  between?: "lowest and highest" | "percentages" | "limits";
+  /**
+   * A percentage or a limit, as "between" says; 2 per cent by default.
+   */
+  from?: number;
+  /**
+   * 98 per cent by default.
+   */
+  to?: number;
+  /**
+   * Of the values, as a legend has it.
+   */
+  unit?: string;
+  relief?: Relief;
+  kind: "ramp";
+}
+/**
+ * Shading of heights by lights.
+ *
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "relief".
+ */
+export interface Relief {
+  lights?: Light[];
+  /**
+   * Heights count as so many times as high.
+   */
+  exaggeration?: number;
+  heights_in?: "metres" | "feet";
+}
+/**
+ * A light that shades relief.
+ *
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "light".
+ */
+export interface Light {
+  /**
+   * Where it comes from, clockwise from grid north.
+   */
+  azimuth_deg?: number;
+  /**
+   * Above the horizon.
+   */
+  altitude_deg?: number;
+  /**
+   * Its share among several.
+   */
+  weight?: number;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "shading_raster_look".
+ */
+export interface ShadingRasterLook {
+  lights?: Light[];
+  /**
+   * Heights count as so many times as high.
+   */
+  exaggeration?: number;
+  heights_in?: "metres" | "feet";
+  /**
+   * In per cent: how dark the shades are.
+   */
+  strength?: number;
+  /**
+   * Does a legend list it?
+   */
+  legend?: boolean;
+  kind: "shading";
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema

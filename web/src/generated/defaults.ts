@@ -3,14 +3,25 @@
 // The defaults of the parts of the book document by their names.
 export const defaults = {
   layer_label: { face: "sans", size_pt: 7, colour: "#1f2a30", halo: "#fffdf6" },
-  layer: { visible: true, locked: false, opacity: 1, match: "first" },
+  layer: { visible: true, locked: false, opacity: 1, blend: "normal", match: "first", rules: [] },
   symbol_pattern: { colour: "#1f2a30", spacing_mm: 2, width_mm: 0.15, angle_deg: 0, opacity: 1 },
   symbol_marker: { opacity: 1 },
   symbol: { strokes: [] },
   stroke: { colour: "#1f2a30", width_mm: 0.2, cap: "butt", join: "round", opacity: 1 },
   fill: { opacity: 1 },
+  picture_raster_look: { brightness: 0, contrast: 0, saturation: 0, gamma: 1, resampling: "bilinear" },
+  raster_class: { title: "", hidden: false },
+  ramp_raster_look: {
+    tints: ["#5ab4ac", "#c7eae5", "#f5f5f5", "#f6e8c3", "#d8b365", "#8c510a"],
+    reversed: false,
+    stepped: false,
+    between: "percentages",
+  },
+  relief: { lights: [{}], exaggeration: 1, heights_in: "metres" },
+  light: { azimuth_deg: 315, altitude_deg: 45, weight: 1 },
+  shading_raster_look: { lights: [{}], exaggeration: 1, heights_in: "metres", strength: 100, legend: false },
   ink: { spot: false, overprint: false },
-  order: { sheets: "all", ppi: 300, form: { kind: "pdf_book" } },
+  order: { sheets: "all", form: { kind: "pdf_book" } },
   pdf_book_form: { pdf: {} },
   pdf_manner: {
     version: "1.7",

@@ -42,11 +42,13 @@ module TileLoom
 
         def view_on(sheet) = map(sheet, box(sheet.page)).view
 
-        def shown_rules(sheet) = map(sheet, box(sheet.page)).shown_rules
+        def legend_entries(sheet) = map(sheet, box(sheet.page)).entries
+
+        def shown_layers(sheet) = map(sheet, box(sheet.page)).shown_layers
 
         private
 
-        def manner(_sheet) = {colour: colour, face: typeface(face), round: true}
+        def manner(sheet) = {colour: colour, face: typeface(face), round: true, ppi: sheet.ppi}
       end
     end
   end

@@ -36,9 +36,15 @@ module TileLoom
           [*surround.under, *ground_nodes(sheet, view), *match_line_nodes(sheet, view), *surround.over]
         end
 
-        def shown_rules(sheet) = sheet.ground_drawing(view_on(sheet)).shown_rules
+        def legend_entries(sheet) = sheet.ground_drawing(view_on(sheet)).entries
 
-        def left_out(sheet) = hidden? ? [] : [*super, *sheet.ground_drawing(view_on(sheet)).names_left_out]
+        def shown_layers(sheet) = sheet.ground_drawing(view_on(sheet)).layers
+
+        def left_out(sheet)
+          return [] if hidden?
+          drawn = sheet.ground_drawing(view_on(sheet))
+          [*super, *drawn.names_left_out, *drawn.told]
+        end
 
         private
 

@@ -21,7 +21,7 @@ module TileLoom
           [Press::GROUND]
         end
 
-        def pixels(press, _item) = Painter.pixels(frame(press), press.order.ppi)
+        def pixels(press, _item) = Painter.pixels(frame(press), press.ppi)
 
         def check(press)
           width, height = pixels(press, Press::GROUND)
@@ -31,7 +31,7 @@ module TileLoom
             "output.ground_too_large",
             width: Units::Number.grouped(width),
             height: Units::Number.grouped(height),
-            ppi: [(press.order.ppi / factor).floor, 36].max,
+            ppi: [(press.ppi / factor).floor, 36].max,
             scale: Units::Number.ratio((scale_of(press) * factor).ceil(-2)),
             at: "/ppi"
           )
@@ -39,7 +39,7 @@ module TileLoom
 
         def told(press)
           found = [
-            "It is drawn at #{Units::Number.ratio(scale_of(press))} with #{press.order.ppi} pixels an inch of that scale."
+            "It is drawn at #{Units::Number.ratio(scale_of(press))} with #{press.ppi} pixels an inch of that scale."
           ]
           if format == "mbtiles"
             found << "Tiles of MBTiles lie in spherical Mercator; the picture is brought there from " \
@@ -58,7 +58,7 @@ module TileLoom
 
         def make(press, _item, folder, name, secrets: nil)
           view = view(press)
-          raster = GroundRaster.new(PlacedPicture.new(view, view.frame, press.order.ppi))
+          raster = GroundRaster.new(PlacedPicture.new(view, view.frame, press.ppi))
           painter(press, view).paint do |image|
             Press.whole(File.join(folder, name)) do |aside|
               (format == "mbtiles") ? raster.mbtiles(image, aside, press.book.title) : raster.geopackage(image, aside)
@@ -91,10 +91,10 @@ module TileLoom
 
         # Drawn as one, so that no symbol and no label is cut where tiles or sheets meet; cut to what the sheets show.
         def painter(press, view)
-          ground = View::GroundDrawing.new(layers: press.book.layers, source: press.source, view: view)
+          ground = View::GroundDrawing.new(layers: press.book.layers, source: press.source, view: view, ppi: press.ppi)
           group = Scene::Group.new(children: ground.nodes, clip: outline(press, view))
           drawing = Scene::Drawing.new(width_mm: view.frame.width, height_mm: view.frame.height, nodes: [group])
-          Painter.new(Pdf::Page.of(drawing), box: view.frame, ppi: press.order.ppi, book: press.book, clear: true)
+          Painter.new(Pdf::Page.of(drawing), box: view.frame, ppi: press.ppi, book: press.book, clear: true)
         end
 
         def outline(press, view)

@@ -28,7 +28,7 @@ module TileLoom
 
         def ending = ENDINGS.fetch(format)
 
-        def pixels(press, item) = Painter.pixels(area(press, item).box, press.order.ppi)
+        def pixels(press, item) = Painter.pixels(area(press, item).box, press.ppi)
 
         def check(press)
           clash("clear", "jpeg") if clear? && format == "jpeg"
@@ -55,7 +55,7 @@ module TileLoom
         end
 
         def make(press, item, folder, name, secrets: nil)
-          area, ppi = area(press, item), press.order.ppi
+          area, ppi = area(press, item), press.ppi
           fits!(Painter.pixels(area.box, ppi), press, item)
           page = Pdf::Page.of(area.drawing, ppi: ppi)
           place = area.view && PlacedPicture.new(area.view, area.box, ppi)
@@ -86,7 +86,7 @@ module TileLoom
             width: Units::Number.grouped(width),
             height: Units::Number.grouped(height),
             sheet: Press.name_of(item),
-            ppi: press.order.ppi * most / [width, height].max,
+            ppi: press.ppi * most / [width, height].max,
             at: "/ppi"
           )
         end

@@ -14,11 +14,12 @@ module TileLoom
         CAPS = {"butt" => 0, "round" => 1, "square" => 2}.freeze
         JOINS = {"miter" => 0, "round" => 1, "bevel" => 2}.freeze
 
-        attr_reader :glyphs, :layers, :states, :forms, :images, :links, :tags, :things, :spots
+        attr_reader :glyphs, :layers, :states, :forms, :images, :links, :tags, :things, :spots, :carried
 
         # glyphs: face key → {glyph id → the characters that it stands for}; layers: id → title; states: the graphics
-        # states used, [percentage of opacity, overprint?]; forms: content streams of the groups that are painted as one
-        # (transparency groups); images: Names key → [SHA-256, width in px or nil]; links: [[ring in points], target
+        # states used, [percentage of opacity, overprint?, blend]; forms: content streams of the groups that are painted
+        # as one (transparency groups); images: Names key → [SHA-256, width in px or nil]; carried: Names key → Carried
+        # of pixels that this page alone has; links: [[ring in points], target
         # …]; tags and things: see Marks; spots: names of the inks of their own.
         #
         # inks: Inks; tagged: with the marks of a structure; ppi: pixels of pictures above which they are reduced.
@@ -29,17 +30,20 @@ module TileLoom
           @states = {}
           @forms = []
           @images = {}
+          @carried = {}
           @links = []
           @tags = []
           @things = []
           @spots = {}
           @marks = 0
+          @depth = 0
+          @nested = false
           @around = []
         end
 
         def to_s
           @out = +"".b
-          @opacity, @over = 100, false
+          @opacity, @over, @blend = 100, false, "normal"
           outside = @drawing.outside_mm * 72 / 25.4
           @out << "q #{real(POINTS_PER_MICRON)} 0 0 #{real(-POINTS_PER_MICRON)} #{real(outside)} " \
             "#{real(@drawing.height_mm * 72 / 25.4 + outside)} cm\n"
@@ -48,6 +52,9 @@ module TileLoom
           things_marked
           @out << "Q\n"
         end
+
+        # Does a form paint another?
+        def nested? = @nested
 
         def self.real(value) = format("%.10f", value).sub(/\.?0+\z/, "").sub(/\A-0\z/, "0")
 
@@ -94,7 +101,7 @@ module TileLoom
             @out << "/OC /#{Names.layer(node.layer.id)} BDC\n"
           end
           @around.push(node)
-          clipped(node.clip) { (node.opacity < 1) ? as_one(node) : node.children.each { |child| write(child) } }
+          clipped(node.clip) { node.as_one? ? as_one(node) : node.children.each { |child| write(child) } }
           @around.pop
           @out << "EMC\n" if switched
         end
@@ -165,10 +172,13 @@ module TileLoom
         # A form of its own, laid on the page at the group's opacity.
         def as_one(node)
           page, @out, @opacity, @over = @out, +"".b, nil, nil
+          @depth += 1
           node.children.each { |child| write(child) }
+          @depth -= 1
+          @nested = true if @depth.positive?
           @forms << @out
           @out, @opacity, @over = page, nil, nil
-          opacity(node.opacity)
+          opacity(node.opacity, blend: node.blend)
           @out << "/#{Names.form(@forms.length)} Do\n"
         end
 
@@ -222,12 +232,12 @@ module TileLoom
         end
 
         # Sets the opacity and whether it is printed over what lies below, where they are not so already.
-        def opacity(value, over: false)
+        def opacity(value, over: false, blend: "normal")
           percent = (value * 100).round
-          return if percent == @opacity && over == @over
-          @opacity, @over = percent, over
-          @states[[percent, over]] = true
-          @out << "/#{Names.state(percent, over)} gs\n"
+          return if percent == @opacity && over == @over && blend == @blend
+          @opacity, @over, @blend = percent, over, blend
+          @states[[percent, over, blend]] = true
+          @out << "/#{Names.state(percent, over, blend)} gs\n"
         end
 
         def colour(hex, stroke: false)
@@ -263,9 +273,15 @@ module TileLoom
 
         # A picture of more pixels than the resolution has a use for is reduced; the name says so.
         def image_key(node)
+          return carried_key(node.raster) if node.raster.carried?
           wanted = @ppi && (node.width_mm * @ppi / 25.4).ceil
           width = (wanted && wanted < node.raster.width_px) ? wanted : nil
           Names.image(node.raster.content, width).tap { |key| @images[key] = [node.raster.content, width].compact }
+        end
+
+        def carried_key(pixels)
+          found = Carried.of(pixels, profile: @inks.profile)
+          Names.image(found.content, nil).tap { |key| @carried[key] = found }
         end
 
         def text(node)

@@ -18,6 +18,9 @@ module TileLoom
 
         def press? = !@profile.nil?
 
+        # That of the press, or nil for colours of the screen.
+        attr_reader :profile
+
         # Operators that set a colour ("#rrggbb"). stroke: for lines; the names of spot colours used go to `spots`.
         def operators(hex, stroke: false)
           @written[[hex, stroke]] ||= press? ? press(hex.downcase, stroke) : screen(hex, stroke)
@@ -45,11 +48,12 @@ module TileLoom
             name = self.class.name(ink)
             return stroke ? "/#{name} CS 1 SCN" : "/#{name} cs 1 scn"
           end
-          shares = if ink
-            ink.shares
-          else
-            ((hex == BLACK) ? [0, 0, 0, 1] : @profile.of_screen(hex))
-          end
+          shares =
+            if ink
+              ink.shares
+            else
+              ((hex == BLACK) ? [0, 0, 0, 1] : @profile.of_screen(hex))
+            end
           "#{numbers(shares)} #{stroke ? "K" : "k"}"
         end
 

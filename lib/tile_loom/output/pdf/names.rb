@@ -17,8 +17,9 @@ module TileLoom
         # content: the SHA-256 of a picture's file; width: in px, of one that is reduced.
         def image(content, width = nil) = "I#{content[0, 20]}#{"w#{width}" if width}"
 
-        # A graphics state: opacity in per cent, over: printed over what lies below.
-        def state(percent, over = false) = "O#{percent}#{"over" if over}"
+        # A graphics state: opacity in per cent, over: printed over what lies below; blend: how it is laid on it.
+        def state(percent, over = false, blend = "normal") =
+          "O#{percent}#{"over" if over}#{blend unless blend == "normal"}"
       end
     end
   end

@@ -18,6 +18,9 @@ module TileLoom
         def self.of(drawing, told: [], sheet: nil, name: nil, part: nil, georeferenced: true, **how)
           content = Content.new(drawing, **how)
           streams = [content.to_s, *content.forms].map { |text| Zlib::Deflate.deflate(text, 6) }
+          carried = content.carried.sort.to_h
+          forms = content.forms.length
+          streams.concat(carried.each_value.flat_map(&:data))
           new(
             {
               "width_pt" => drawing.width_mm * 72 / 25.4,
@@ -30,7 +33,10 @@ module TileLoom
               "part" => part,
               "layers" => content.layers,
               "images" => content.images,
-              "states" => content.states.keys.sort_by { |percent, over| [percent, over ? 1 : 0] },
+              "forms" => forms.zero? ? nil : forms,
+              "nested" => content.nested? || nil,
+              "carried" => carried.empty? ? nil : carried.transform_values(&:head),
+              "states" => content.states.keys.sort_by { |percent, over, blend| [percent, over ? 1 : 0, blend] },
               "spots" => content.spots.keys.sort,
               "links" => content.links,
               "tags" => content.tags,
@@ -86,7 +92,16 @@ module TileLoom
 
         def told = head.fetch("told", [])
 
-        # The compressed content of the page, then those of its forms.
+        # The content streams of its forms.
+        def forms = streams[1, head.fetch("forms", 0)]
+
+        # {name → Carried} of the pixels that it alone has.
+        def carried
+          rest = streams.drop(1 + head.fetch("forms", 0))
+          head.fetch("carried", {}).transform_values { |own| Carried.new(own, rest.shift(own["masked"] ? 2 : 1)) }
+        end
+
+        # The compressed content of the page, those of its forms, then the data of the pixels that it carries.
         def streams
           at = 0
           head["streams"].map { |length| body.byteslice(at, length).tap { at += length } }

@@ -12,7 +12,7 @@ module TileLoom
         def initialize(file, manner, faces:, pictures:, layers:, palette:, profile:)
           @file, @manner, @faces, @pictures, @palette, @profile = file, manner, faces, pictures, palette, profile
           @layers = LayerProperties.new(layers, manner)
-          @fonts, @images, @states, @spots = {}, {}, {}, {}
+          @fonts, @images, @carried, @states, @spots = {}, {}, {}, {}, {}
           @glyphs = Hash.new { |hash, key| hash[key] = {} }
         end
 
@@ -22,21 +22,27 @@ module TileLoom
         # The object of what a finished Page names.
         def of_page(page)
           page.head["glyphs"].each { |key, pairs| take(key, pairs.to_h) }
-          shared = @file.add(of(page.head))
-          forms = page.streams.drop(1)
-          forms.empty? ? shared : with_forms(forms, page.head, shared)
+          own = page.carried.to_h { |key, pixels| [key, @carried[key] ||= pixels.write(@file)] }
+          shared = of(page.head, own)
+          page.forms.empty? ? @file.add(shared) : with_forms(page.forms, page.head, shared)
         end
 
         # The dictionary of what a page's head names.
-        def of(head)
+        # carried: {name → object} of pixels that the page alone has.
+        def of(head, carried = {})
           {
             ProcSet: %i[PDF Text ImageB ImageC],
             Font: head["glyphs"].keys.to_h { |key| [Names.font(key).to_sym, font(key)] },
             ExtGState:
-              head["states"].to_h { |percent, over| [Names.state(percent, over).to_sym, state(percent, over)] },
+              head["states"].to_h do |percent, over, blend|
+                [Names.state(percent, over, blend).to_sym, state(percent, over, blend)]
+              end,
             Properties: head["layers"].to_h { |id, title| [Names.layer(id).to_sym, @layers.object(@file, id, title)] },
             ColorSpace: (head["spots"] || []).to_h { |name| spot(name) },
-            XObject: (head["images"] || {}).to_h { |key, (content, width)| [key.to_sym, image(key, content, width)] }
+            XObject:
+              (head["images"] || {})
+                .to_h { |key, (content, width)| [key.to_sym, image(key, content, width)] }
+                .merge(carried.transform_keys(&:to_sym))
           }.reject { |_, members| members.empty? }
         end
 
@@ -53,7 +59,9 @@ module TileLoom
           @fonts.each { |key, reference| Font.new(@faces.face(key), @glyphs[key]).write(@file, reference) }
         end
 
-        def transparent?(head) = head["streams"].length > 1 || head["states"].any? { |percent, _| percent < 100 }
+        def transparent?(head) =
+          head.key?("forms") || head.fetch("carried", {}).any? { |_, own| own["masked"] } ||
+            head["states"].any? { |percent, _| percent < 100 }
 
         # In which colours what is transparent is mixed.
         def group = {S: :Transparency, CS: @manner.press? ? :DeviceCMYK : :DeviceRGB, I: true, K: false}
@@ -61,39 +69,40 @@ module TileLoom
         private
 
         # Forms count in the page's own unit and paint with its resources; each is a group of its own.
-        def with_forms(forms, head, shared)
+        def with_forms(forms, head, members)
+          shared = @file.add(members)
           outside, width, height = head.values_at("outside_pt", "width_pt", "height_pt")
           box =
             [-outside, -outside, width + outside, height + outside].map do |points|
               (points / Content::POINTS_PER_MICRON).round
             end
-          members = {
-            Type: :XObject,
-            Subtype: :Form,
-            BBox: box,
-            Resources: shared,
-            Group: {
-              S: :Transparency,
-              I: false,
-              K: false
-            }
-          }
-          objects =
-            forms.each_with_index.to_h do |form, index|
-              [Names.form(index + 1).to_sym, @file.add(members, stream: form)]
-            end
-          of(head).then { |found| found.merge(XObject: found.fetch(:XObject, {}).merge(objects)) }
+          form = {Type: :XObject, Subtype: :Form, BBox: box, Group: {S: :Transparency, I: true, K: false}}
+          objects = {}
+          forms.each_with_index do |content, index|
+            resources = (head["nested"] && index.positive?) ? @file.add(with_objects(members, objects)) : shared
+            objects[Names.form(index + 1).to_sym] = @file.add(form.merge(Resources: resources), stream: content)
+          end
+          @file.add(with_objects(members, objects))
         end
 
+        def with_objects(members, objects) = members.merge(XObject: members.fetch(:XObject, {}).merge(objects))
+
         # Overprint in the mode that leaves out inks of no share (ISO 32000-1, 8.6.7).
-        def state(percent, over)
-          printed = if @manner.press?
-            {OP: over, op: over, OPM: over ? 1 : 0}
-          else
-            {}
-          end
-          @states[[percent, over]] ||= @file.add(
-            {Type: :ExtGState, CA: percent / 100.0, ca: percent / 100.0, **printed}
+        def state(percent, over, blend)
+          printed =
+            if @manner.press?
+              {OP: over, op: over, OPM: over ? 1 : 0}
+            else
+              {}
+            end
+          @states[[percent, over, blend]] ||= @file.add(
+            {
+              Type: :ExtGState,
+              CA: percent / 100.0,
+              ca: percent / 100.0,
+              **printed,
+              **((blend == "normal") ? {} : {BM: blend.capitalize.to_sym})
+            }
           )
         end
 

@@ -1,0 +1,135 @@
+# frozen_string_literal: true
+
+require "fileutils"
+require "nokogiri"
+require "tmpdir"
+require "zip"
+
+module TileLoom
+  module Raster
+    # The files of a raster laid into a folder of their own under names that are ours: one file of pixels or several,
+    # each with what tells where it lies. Of what a zip archive holds nothing else is unfolded, and of an auxiliary file
+    # no more than it says of the place: such files may name others.
+    class Bundle
+      # path: of the file of pixels; name: as its sender calls it.
+      Part = Struct.new(:path, :name, :format)
+
+      MOST_PARTS = 400
+      LARGEST_BESIDE = 1024 * 1024
+      # What of an auxiliary file is kept.
+      OF_PLACE = %w[SRS GeoTransform GCPList].freeze
+      OF_BANDS = %w[CategoryNames NoDataValue UnitType ColorTable GDALRasterAttributeTable].freeze
+
+      # file: of the sender, a zip or one of pixels (with what lies beside it); name: as its sender calls it.
+      def initialize(file, name: File.basename(file))
+        @file, @name = File.expand_path(file), name
+      end
+
+      # Are there pixels in it, by its name and the list of what it holds?
+      def self.pixels?(file, name: File.basename(file))
+        return !Formats.of_file(name).nil? unless zip?(name)
+        entries(file).any? { |entry| Formats.of_file(entry.name) }
+      end
+
+      def self.zip?(name) = File.extname(name).casecmp?(".zip")
+
+      def self.entries(file)
+        Data::ZipCheck.new(file).demand
+        Zip::File.open(file) { |zip| zip.entries.reject { |entry| entry.directory? || hidden?(entry.name) } }
+      end
+
+      def self.hidden?(name) = name.start_with?("__MACOSX/") || File.basename(name).start_with?(".")
+
+      # Yields its Parts; the folder is gone after the block. Refusal where there are none, or too many.
+      def open
+        Dir.mktmpdir("tile-loom-raster") do |folder|
+          parts = self.class.zip?(@name) ? unfold(folder) : alone(folder)
+          parts.each { |part| part.format.check(part.path) }
+          yield parts
+        end
+      end
+
+      # Yields the Parts of several files.
+      def self.open_all(files, &block) = open_next(files.map { |file| new(file) }, [], &block)
+
+      def self.open_next(bundles, parts, &block)
+        return yield(parts) if bundles.empty?
+        bundles.first.open { |found| open_next(bundles.drop(1), parts + found, &block) }
+      end
+      private_class_method :open_next
+
+      private
+
+      def unfold(folder)
+        Zip::File.open(@file) do |zip|
+          entries = self.class.entries(@file)
+          pixels = entries.select { |entry| Formats.of_file(entry.name) }
+          raise Refusal.new("raster.zip_without_pixels", name: @name, known: Formats.known) if pixels.empty?
+          if pixels.length > MOST_PARTS
+            raise Refusal.new("raster.too_many_files", name: @name, count: pixels.length, most: MOST_PARTS)
+          end
+          pixels.each_with_index.map do |entry, index|
+            part = Part.new(place(folder, index, entry.name), File.basename(entry.name), Formats.of_file(entry.name))
+            write(zip, entry, part.path, Prepare::LARGEST_BYTES)
+            entries
+              .select { |other| beside?(other.name, entry.name) }
+              .each do |other|
+                beside(part.path, entry.name, other.name) { |path| write(zip, other, path, LARGEST_BESIDE) }
+              end
+            part
+          end
+        end
+      end
+
+      # A file on a disk with those that lie beside it.
+      def alone(folder)
+        format = Formats.of_file(@name) or raise Refusal.new("raster.format_unknown", name: @name, known: Formats.known)
+        path = place(folder, 0, @name)
+        File.symlink(@file, path)
+        siblings = Dir.children(File.dirname(@file)).select { |other| beside?(other, File.basename(@file)) }
+        siblings.each do |other|
+          source = File.join(File.dirname(@file), other)
+          next if File.size(source) > LARGEST_BESIDE
+          beside(path, File.basename(@file), other) { |target| FileUtils.cp(source, target) }
+        end
+        [Part.new(path, @name, format)]
+      end
+
+      def place(folder, index, name) = File.join(folder, "#{index}#{File.extname(name).downcase}")
+
+      # a.png: a.pgw, a.prj, a.png.aux.xml, a.aux.xml
+      def beside?(other, name)
+        return false if other == name || !Formats::BESIDE.include?(File.extname(other).downcase)
+        stem = name.delete_suffix(File.extname(name)).downcase
+        [stem, name.downcase].any? { |start| other.downcase.delete_suffix(ending(other)) == start }
+      end
+
+      def ending(name) = name.downcase[/\.aux\.xml\z/] || File.extname(name).downcase
+
+      def beside(path, _name, other)
+        ending = ending(other)
+        return if ending == ".xml"
+        target = (ending == ".aux.xml") ? "#{path}.aux.xml" : "#{path.delete_suffix(File.extname(path))}#{ending}"
+        yield target
+        only_place(target) if ending == ".aux.xml"
+      end
+
+      def only_place(path)
+        read = Nokogiri.XML(File.read(path)) { |config| config.strict.nonet }
+        kept = OF_PLACE.flat_map { |name| read.root.xpath("./#{name}").to_a }
+        bands = read.root.xpath("./PAMRasterBand").to_a
+        bands.each { |band| band.children.each { |child| child.unlink unless OF_BANDS.include?(child.name) } }
+        File.write(path, "<PAMDataset>#{(kept + bands).map(&:to_xml).join}</PAMDataset>")
+      rescue Nokogiri::XML::SyntaxError, NoMethodError
+        FileUtils.rm_f(path)
+      end
+
+      def write(zip, entry, path, most)
+        raise Refusal.new("data.file_too_large", name: entry.name, most_gb: most / 1024**3) if entry.size > most
+        zip.get_input_stream(entry) { |io| File.open(path, "wb") { |out| IO.copy_stream(io, out, most) } }
+      rescue Zip::Error, Zlib::Error
+        raise Refusal.new("data.no_zip", name: @name)
+      end
+    end
+  end
+end

@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Raster
+    # Where a raster lies in another reference.
+    class Extent
+      # Places along each side.
+      STEPS = 16
+
+      # crs: a Crs::System of the other reference.
+      def initialize(grid, crs)
+        @grid, @crs = grid, crs
+      end
+
+      # Flat places round its edge, those that the other reference has.
+      def ring
+        @ring ||=
+          Crs::Transform
+            .between(@grid.system(operations: @crs.operations), @crs)
+            .forward(edge)
+            .each_slice(2)
+            .select { |place| place.all?(&:finite?) }
+            .flatten
+      end
+
+      # Geometry::Box, or nil where it has none.
+      def box = ring.empty? ? nil : Geometry::Box.around(ring)
+
+      private
+
+      def edge
+        steps = (0..STEPS).map { |step| step / STEPS.to_f }
+        sides =
+          steps.map { |s| [s, 0] } + steps.map { |s| [1, s] } + steps.reverse.map { |s| [s, 1] } +
+          steps.reverse.map { |s| [0, s] }
+        @grid.affine.map(sides.flat_map { |u, v| [u * @grid.width, v * @grid.height] })
+      end
+    end
+  end
+end

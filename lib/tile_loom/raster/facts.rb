@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Raster
+    # What is known of a prepared raster beside its pixels, kept as JSON.
+    #
+    # kind: "picture", "classes" or "values"; type: of its numbers, as GDAL calls it; nodata: the number that stands for
+    # nothing, or nil; masked: is there a mask beside it?; lowest, highest, mean, deviation, quantiles (101 of them, in
+    # per cent): lists by band; classes: [{"value", "title", "colour"}, …]; unit: of its values, or nil; ground: Grid.
+    class Facts
+      MEMBERS = %w[kind bands type nodata masked lossy lowest highest mean deviation quantiles classes unit].freeze
+
+      attr_reader :json, :grid
+
+      def initialize(json)
+        @json = json
+        @grid = Grid.of(*json.values_at("width", "height"), json["transform"], json["crs"])
+      end
+
+      MEMBERS.each { |name| define_method(name) { @json[name] } }
+
+      alias_method :masked?, :masked
+      alias_method :lossy?, :lossy
+
+      def heights? = kind == "values"
+
+      # Lowest and highest value between two percentages of the pixels, of a band (from 0).
+      def between(from, to, band = 0)
+        list = quantiles[band]
+        [at_percent(list, from), at_percent(list, to)]
+      end
+
+      private
+
+      def at_percent(list, percent)
+        place = percent.clamp(0, 100) / 100.0 * (list.length - 1)
+        low = place.floor
+        high = [low + 1, list.length - 1].min
+        list[low] + (list[high] - list[low]) * (place - low)
+      end
+    end
+  end
+end

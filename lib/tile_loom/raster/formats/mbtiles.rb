@@ -1,0 +1,17 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Raster
+    module Formats
+      # Tiles of a pyramid in an SQLite file.
+      class Mbtiles < Format
+        kind "mbtiles", "MBTiles"
+        reads ".mbtiles", driver: "MBTiles"
+
+        def self.check(file) = Data::SqliteCheck.new(file).demand
+
+        def self.lossy?(info) = info["bands"].to_a.length >= 3
+      end
+    end
+  end
+end

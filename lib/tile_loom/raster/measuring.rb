@@ -1,0 +1,80 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Raster
+    # What the pixels of a prepared raster come to: statistics by GDAL, quantiles of those of a coarser level.
+    class Measuring
+      MOST_SORTED = 1_000_000
+      MOST_BANDS = 8
+
+      # info: GDAL's report of its pixels, with statistics where they are more than a picture.
+      def initialize(raster, info)
+        @raster, @info = raster, info
+      end
+
+      # Members of Facts, and "values": the whole numbers that are there, of a raster of classes.
+      def to_h
+        lists = sorted
+        known = @info["bands"].map { |band| band.dig("metadata", "") || {} }
+        {
+          "lowest" => pick(known, "MINIMUM") { |index| lists[index]&.first },
+          "highest" => pick(known, "MAXIMUM") { |index| lists[index]&.last },
+          "mean" => pick(known, "MEAN") { |index| mean(lists[index]) },
+          "deviation" => pick(known, "STDDEV") { |index| deviation(lists[index]) },
+          "quantiles" => lists.map { |list| list && quantiles(list) },
+          "values" => (@raster.facts.kind == "classes") ? values : nil
+        }
+      end
+
+      private
+
+      def pick(known, name) = known.each_index.map { |index| known[index]["STATISTICS_#{name}"]&.to_f || yield(index) }
+
+      def level = @raster.levels.find { |level| level.width * level.height <= MOST_SORTED } || @raster.levels.last
+
+      # Values of each band that are there, in order; nil for a band without any.
+      def sorted
+        pixels, mask = @raster.window(level, 0, 0, level.width, level.height)
+        shown = mask&.write_to_memory&.bytes
+        (0...[pixels.bands, MOST_BANDS].min).map do |band|
+          list = pixels[band].cast(:double).write_to_memory.unpack("d*")
+          list = list.each_index.filter_map { |index| list[index] unless shown[index].zero? } if shown
+          list.reject!(&:nan?)
+          list.empty? ? nil : list.sort!
+        end
+      end
+
+      def quantiles(list) = (0..100).map { |percent| list[(percent / 100.0 * (list.length - 1)).round] }
+
+      def mean(list) = list && list.sum / list.length
+
+      def deviation(list)
+        return nil unless list
+        middle = mean(list)
+        Math.sqrt(list.sum { |value| (value - middle)**2 } / list.length)
+      end
+
+      # All of them, from the finest level, in bands of rows.
+      def values
+        found = {}
+        finest = @raster.levels.first
+        rows = [2_000_000 / finest.width, 1].max
+        (0...finest.height).step(rows) do |top|
+          pixels, mask = @raster.window(finest, 0, top, finest.width, [rows, finest.height - top].min)
+          count(pixels, mask, found)
+          break if found.length > Inspection::MOST_CLASSES
+        end
+        found.keys.sort
+      end
+
+      def count(pixels, mask, found)
+        list = pixels.cast(:int).write_to_memory.unpack("l*")
+        if mask
+          shown = mask.write_to_memory.bytes
+          list = list.each_index.filter_map { |index| list[index] unless shown[index].zero? }
+        end
+        list.uniq.each { |value| found[value] = true }
+      end
+    end
+  end
+end

@@ -1,0 +1,254 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module View
+    # A layer of pixels in one view, brought to the pixels that are printed.
+    #
+    # Where rows and columns run along the frame's sides and the raster is the coarser of the two, its own pixels stand
+    # in their true places. All else is resampled: classes at the resolution of the book, so that their edges are where
+    # they should be; other values at their own where that is the coarser.
+    class RasterDrawing
+      # Pixels about a window that ways of resampling look at.
+      MARGIN = 4
+      # Pixels of one picture.
+      MOST_PIXELS = 700_000_000
+
+      attr_reader :layer, :view
+
+      # raster: see Raster::Prepared; ppi: pixels an inch of what is drawn.
+      def initialize(layer:, raster:, view:, ppi:)
+        @layer, @raster, @view, @ppi = layer, raster, view, ppi
+        @told = []
+      end
+
+      def group =
+        @group ||=
+          Scene::Group.new(
+            children: [image].compact,
+            layer: layer.scene_layer,
+            name: layer.id,
+            opacity: layer.opacity,
+            blend: layer.blend
+          )
+
+      # Rows of a legend for it.
+      def entries
+        return [] unless image
+        look.entries(layer.title, facts) { present }
+      end
+
+      # Pixels an inch that the raster has in the middle of the view.
+      def own_ppi = 25.4 / mm_per_pixel
+
+      # What of it is not as asked for here, in sentences.
+      def told = image ? @told.uniq : []
+
+      private
+
+      def look = layer.raster
+
+      def facts = @raster.facts
+
+      def grid = @raster.grid
+
+      def crs = @crs ||= grid.system(operations: view.crs.operations)
+
+      def transform = @transform ||= Crs::Transform.between(view.crs, crs)
+
+      # Flat page mm → pixels of the raster's finest level, from the corner of the first.
+      def on_raster(flat) = grid.inverse.map(transform.forward(view.to_ground(flat)))
+
+      # mm on paper of a pixel of the raster, by the finer of its directions.
+      def mm_per_pixel
+        @mm_per_pixel ||=
+          begin
+            x, y = view.middle_of_page
+            probe = [view.frame.width, view.frame.height].min / 200.0
+            around = on_raster([x - probe, y, x + probe, y, x, y - probe, x, y + probe])
+            across = Math.hypot(shorter(around[2] - around[0]), around[3] - around[1])
+            along = Math.hypot(shorter(around[6] - around[4]), around[7] - around[5])
+            fine = [across, along].max / (2 * probe)
+            (fine.finite? && fine.positive?) ? 1 / fine : 25.4 / @ppi
+          end
+      end
+
+      # Not once round the earth.
+      def shorter(columns) = (period && columns.finite?) ? columns - (columns / period).round * period : columns
+
+      # Columns once round the earth, for rasters that could go on over its edge; or nil.
+      def period
+        return @period if defined?(@period)
+        @period = Crs::Period.of(crs)&.then { |units| units / grid.affine.a.abs if grid.affine.b.zero? }
+      end
+
+      # The same reference, and rows along the page.
+      def along_frame? =
+        crs.code == view.crs.code && view.ground.upright? && grid.upright? && grid.affine.a.positive? &&
+          grid.affine.d.negative?
+
+      def image
+        return @image if defined?(@image)
+        @image = (along_frame? && own_ppi <= @ppi) ? own_pixels : resampled
+      end
+
+      # The raster's own pixels, as wide as they are.
+      def own_pixels
+        corners = on_raster(view.frame.corners)
+        box = Geometry::Box.around(corners)
+        left, top = [box.min_x.floor, 0].max, [box.min_y.floor, 0].max
+        right, bottom = [box.max_x.ceil, grid.width].min, [box.max_y.ceil, grid.height].min
+        return nil if right <= left || bottom <= top
+        place = view.to_page(grid.affine.map([left, top, right, bottom]))
+        bands, mask = worked(finest, left, top, right - left, bottom - top)
+        picture(bands, mask, Geometry::Box.new(*place))
+      end
+
+      def finest = @raster.levels.first
+
+      # Bands of a window as the look wants them, and its mask.
+      def worked(level, left, top, width, height)
+        reach = look.reach
+        pixels, mask = @raster.window(level, left - reach, top - reach, width + 2 * reach, height + 2 * reach)
+        slope = Raster::Slope.new(grid, level.factor, left - reach, top - reach)
+        bands = look.worked(pixels, slope, facts)
+        return bands, mask if reach.zero?
+        [bands.crop(reach, reach, width, height), mask&.crop(reach, reach, width, height)]
+      end
+
+      # [width, height] of the picture in px, and the size of one in mm.
+      def size
+        wanted = (look.interpolation == "nearest") ? @ppi : [@ppi, own_ppi].min
+        pixel = 25.4 / wanted
+        [(view.frame.width / pixel - 1e-6).ceil, (view.frame.height / pixel - 1e-6).ceil, pixel]
+      end
+
+      def resampled
+        width, height, pixel = size
+        demand(width, height)
+        mesh =
+          RasterMesh.new(width, height, period: period) do |flat|
+            on_raster(
+              flat.each_slice(2).flat_map { |x, y| [view.frame.min_x + x * pixel, view.frame.min_y + y * pixel] }
+            )
+          end
+        pieces = mesh.parts.flat_map { |part| pieces(part, pixel) }
+        return nil if pieces.empty?
+        bands, mask = joined(pieces, width, height)
+        picture(bands, mask, Geometry::Box.at(view.frame.min_x, view.frame.min_y, width * pixel, height * pixel))
+      end
+
+      def demand(width, height)
+        return if width * height <= MOST_PIXELS
+        raise Refusal.new(
+          "view.picture_too_large",
+          title: layer.title,
+          width: Units::Number.grouped(width),
+          height: Units::Number.grouped(height),
+          most_million: MOST_PIXELS / 1_000_000
+        )
+      end
+
+      Piece = Struct.new(:part, :bands, :mask)
+
+      # A part as the raster fills it: once, or on both sides of where the earth is cut.
+      def pieces(part, pixel)
+        shifts = period ? (-2..2).map { |turns| turns * period } : [0.0]
+        shifts.filter_map do |shift|
+          box = part.box
+          if box.min_x + shift >= grid.width || box.max_x + shift <= 0 || box.min_y >= grid.height || box.max_y <= 0
+            next
+          end
+          piece(part, shift, pixel)
+        end
+      end
+
+      def piece(part, shift, pixel)
+        level = @raster.level_for(pixel / mm_per_pixel)
+        fx, fy = level.factor
+        box = part.box
+        left, right = [((box.min_x + shift) / fx).floor - MARGIN, ((box.max_x + shift) / fx).ceil + MARGIN]
+        top, bottom = [(box.min_y / fy).floor - MARGIN, (box.max_y / fy).ceil + MARGIN]
+        left, right = [left, -MARGIN].max, [right, level.width + MARGIN].min
+        top, bottom = [top, -MARGIN].max, [bottom, level.height + MARGIN].min
+        bands, mask = worked(level, left, top, right - left, bottom - top)
+        places = part.index.linear([1 / fx, 1 / fy], [shift / fx - left, -top.to_f])
+        taken(part, bands, mask, places)
+      end
+
+      def taken(part, bands, mask, places)
+        mask = (Vips::Image.black(bands.width, bands.height) + 255).cast(:uchar) if mask.nil? && !part.whole
+        shown = mask&.mapim(places, interpolate: Vips::Interpolate.new("nearest"), extend: :black)
+        Piece.new(part, values(bands, mask, places), shown)
+      end
+
+      # What has no value does not run into what is beside it.
+      def values(bands, mask, places)
+        return bands.mapim(places, interpolate: Vips::Interpolate.new("nearest"), extend: :copy) if nearest?
+        way = Vips::Interpolate.new(look.interpolation)
+        middles = places - 0.5
+        return bands.mapim(middles, interpolate: way, extend: :copy) unless mask
+        share = (mask / 255.0).cast(:float)
+        known = mask.ifthenelse(bands.cast(:float), 0.0)
+        shares = share.mapim(middles, interpolate: Vips::Interpolate.new("bilinear"), extend: :copy)
+        sums = known.mapim(middles, interpolate: Vips::Interpolate.new("bilinear"), extend: :copy)
+        mixed = sums / (shares > 1e-4).ifthenelse(shares, 1.0)
+        (bands.format == :uchar) ? mixed.rint.cast(:uchar) : mixed
+      end
+
+      def nearest? = look.interpolation == "nearest"
+
+      # The pieces side by side, laid one by one into a picture in memory; what none of them fills is clear.
+      def joined(pieces, width, height)
+        one = pieces.first
+        return one.bands, one.mask if pieces.one? && one.part.width == width && one.part.height == height
+        bands = Vips::Image.black(width, height, bands: one.bands.bands).cast(one.bands.format).copy_memory
+        mask = Vips::Image.black(width, height).copy_memory
+        pieces
+          .group_by { |piece| piece.part.object_id }
+          .values
+          .each do |list|
+            part = list.first.part
+            colours, shown =
+              list.map { |piece| [piece.bands, piece.mask || all(part)] }.reduce { |below, above| over(below, above) }
+            bands = bands.mutate { |image| image.draw_image!(colours, part.left, part.top) }
+            mask = mask.mutate { |image| image.draw_image!(shown, part.left, part.top) }
+          end
+        [bands, mask]
+      end
+
+      def all(part) = (Vips::Image.black(part.width, part.height) + 255).cast(:uchar)
+
+      def over(below, above) = [above[1].ifthenelse(above[0], below[0]), above[1] | below[1]]
+
+      # A Scene::Image; nil where nothing shows.
+      def picture(bands, mask, box)
+        # Looked at more than once: by the legend, by the eye, by the file.
+        bands = bands.copy_memory if nearest?
+        mask = mask&.copy_memory
+        shown = look.shown(bands, facts)
+        opacity = [mask, shown].compact.reduce { |one, other| one & other }
+        if opacity
+          return nil if opacity.max.zero?
+          opacity = nil if opacity.min == 255
+        end
+        @bands, @opacity = bands, opacity
+        Scene::Image.new(
+          x: box.min_x,
+          y: box.min_y,
+          width_mm: box.width,
+          height_mm: box.height,
+          raster: Artwork::Pixels.new(look.colours(bands, facts), opacity: opacity, lossless: look.lossless?)
+        )
+      end
+
+      # Whole numbers on the page.
+      def present
+        list = @bands[0].cast(:int)
+        bytes = list.write_to_memory.unpack("l*")
+        return bytes.uniq unless @opacity
+        shown = @opacity.write_to_memory.bytes
+        bytes.each_index.filter_map { |index| bytes[index] unless shown[index].zero? }.uniq
+      end
+    end
+  end
+end
