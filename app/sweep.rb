@@ -10,7 +10,8 @@ module App
     # A temporary file this old belongs to no request that runs.
     OLD_S = 24 * 3600
 
-    def run = [uploads, books, arrivals, originals, expired, pages, files, layers, index_runs, enclosures].compact
+    def run =
+      [uploads, books, arrivals, originals, expired, pages, files, layers, rasters, index_runs, enclosures].compact
 
     # Files of requests whose server was killed. Only in the folder that bin/start gives its children.
     def uploads
@@ -103,6 +104,14 @@ module App
       features = gone.sum { |layer| Feature.where(layer_id: layer.id).count }
       gone.each(&:discard)
       told(gone.length, "removed layer", "with #{features} features deleted, which no undo could bring back")
+    end
+
+    # Pixels of no layer, as of an import that was cut off.
+    def rasters
+      gone = Rasters.of_others(Layer.pluck(:id)).select { |path| Time.now - File.mtime(path) > OLD_S }
+      bytes = gone.sum { |path| size(path) }
+      gone.each { |path| FileUtils.rm_rf(path) }
+      told(gone.length, "folder", "of pixels of no layer deleted (#{megabytes(bytes)})")
     end
 
     def index_runs

@@ -7,11 +7,30 @@ $LOAD_PATH.unshift(File.expand_path("../lib", __dir__))
 require "bundler/setup"
 require "json"
 require "tile_loom"
+require_relative "height_field"
+require_relative "pictures"
 
 stroke = ->(colour, width_mm, **more) do
   {"colour" => colour, "width_mm" => width_mm, "cap" => "round"}.merge(more.transform_keys(&:to_s))
 end
 equals = ->(name, value) { {"op" => "=", "args" => [{"property" => name}, value]} }
+IDS = %w[
+  land-cover
+  aerial
+  terrain
+  shading
+  restoration-area
+  contours
+  compartments
+  water
+  lochans
+  fences
+  tracks
+  boardwalk
+  dams
+  hazards
+  huts
+].freeze
 GROUPS = {
   "water" => "Water",
   "lochans" => "Water",
@@ -35,6 +54,21 @@ layer =
 dam = ->(shape, colour, size) do
   {"marker" => {"shape" => shape, "size_mm" => size, "colour" => colour, "outline" => stroke.call("#fffdf6", 0.22)}}
 end
+
+# Layers of pixels, which the plain look leaves out; Pictures names their classes.
+raster =
+  lambda do |id, title, file, look, **more|
+    {
+      "id" => id,
+      "title" => title,
+      "visible" => false,
+      "group" => "Pictures of the ground",
+      "data" => {
+        "file" => "skarrow-moss/#{file}"
+      }
+    }.merge(more.transform_keys(&:to_s)).merge("raster" => look)
+  end
+look = ->(title, hidden) { {"title" => title, "layers" => (IDS - hidden).map { |id| {"id" => id} }} }
 
 book = {
   "format" => "tile-loom-book",
@@ -70,7 +104,42 @@ book = {
       }
     }
   ],
+  "looks" => [
+    look.call("Plan", %w[land-cover aerial terrain shading]),
+    look.call("Over the picture", %w[land-cover terrain shading restoration-area]),
+    look.call("Shaded", %w[land-cover aerial restoration-area])
+  ],
   "layers" => [
+    raster.call(
+      "land-cover",
+      "Land cover",
+      "land-cover.tif",
+      {
+        "kind" => "classes",
+        "classes" =>
+          Demo::Pictures::COVER.map do |value, (title, colour)|
+            {"value" => value, "title" => title, "colour" => colour}
+          end
+      },
+      opacity: 0.6
+    ),
+    raster.call(
+      "aerial",
+      "Aerial picture",
+      "aerial.tif",
+      {"kind" => "picture"},
+      visible_scales: {
+        "smallest" => 30_000
+      }
+    ),
+    raster.call("terrain", "Heights", "terrain.tif", {"kind" => "ramp", "unit" => "m"}, opacity: 0.7),
+    raster.call(
+      "shading",
+      "Shaded relief",
+      "terrain.tif",
+      {"kind" => "shading", "exaggeration" => 1.5},
+      blend: "multiply"
+    ),
     layer.call(
       "restoration-area",
       "Restoration area",

@@ -11,6 +11,7 @@ module App
         book = new(Enclosure.take_in(settings, folio.document.enclosures)).create
         shifts = ChosenOperations.new(settings["operations"], settings["crs"])
         folio.document.layers.each_with_index do |layer, position|
+          next pixels(book, folio, layer, position) if layer.raster?
           reader = shifts.reader { |crs| folio.reader(layer, position, target: crs) }
           LayerImport.new(book).keep(
             reader,
@@ -27,6 +28,37 @@ module App
         book.reload.tap(&:generate)
       end
     end
+
+    # A layer of pixels, with those beside the document; without any where it came alone.
+    def self.pixels(book, folio, layer, position)
+      values = {key: layer.id, title: layer.title, position: position, visible: layer.visible?}
+      style = layer.given.except(*Layer::OWN)
+      if layer.data.nil? || folio.path.nil?
+        Layer.create!(
+          **values,
+          book_id: book.id,
+          kind: "pixels",
+          style: style,
+          removed: false,
+          original_reference: book.reference,
+          feature_count: 0
+        )
+        return tell(book, layer, ["Its pixels do not come with a book file; update the layer from their file."])
+      end
+      data = layer.data
+      _, told =
+        RasterImport.new(book).keep(
+          folio.files(layer),
+          **values,
+          name: File.basename(data["file"] || data["files"].first),
+          picture: data["layer"],
+          kind: data["taken_as"],
+          reference: data["crs"],
+          style: style
+        )
+      tell(book, layer, told)
+    end
+    private_class_method :pixels
 
     # What of a layer's data was left out or mended stands with the files that came in.
     def self.tell(book, layer, sentences)

@@ -19,6 +19,7 @@ module App
         .settled(@change.book_id)
         .order(:id)
         .to_h do |layer|
+          next layer.id, TileLoom::Raster::Extent.new(layer.prepared.grid, target).box if layer.raster
           reprojector =
             TileLoom::Data::Reprojector.new(
               from: TileLoom::Crs::System.find(layer.original_reference),

@@ -2,7 +2,8 @@
 
 module App
   # The whole book as one JSON file: the document with each layer's features as GeoJSON inside it, in
-  # the book's own reference (stated, since RFC 7946 alone would mean longitude and latitude).
+  # the book's own reference (stated, since RFC 7946 alone would mean longitude and latitude). Pixels do not go along:
+  # a layer of them comes in again without, and waits for its file.
   class BookExport
     include Enumerable
 
@@ -15,6 +16,7 @@ module App
       yield JSON.generate(settings).delete_suffix("}") + ',"layers":['
       layers.each_with_index do |layer, index|
         yield ",\n" if index.positive?
+        next yield(JSON.generate(layer)) if layer.key?("raster")
         yield(
           JSON.generate(layer).delete_suffix("}") +
             %(,"data":{"collection":{"type":"FeatureCollection","crs":#{JSON.generate(crs)},"features":[)

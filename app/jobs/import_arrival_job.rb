@@ -82,15 +82,29 @@ module App
           raise TileLoom::Refusal.new("imports.updated_layer_removed")
       end
 
-      def difference(old, fresh) = TileLoom::Data::Difference.new(old.as_they_came, fresh.as_they_came).sentences
+      def difference(old, fresh)
+        return pixels_differ(old, fresh) if fresh.pixels?
+        difference_of_features(old, fresh)
+      end
+
+      def pixels_differ(old, fresh)
+        size = ->(layer) { layer.raster && layer.raster.values_at("width", "height").join(" × ") }
+        ["It had #{size.call(old) || "no"} pixels and has #{size.call(fresh)}."]
+      end
+
+      def difference_of_features(old, fresh) =
+        TileLoom::Data::Difference.new(old.as_they_came, fresh.as_they_came).sentences
 
       # Style, labels, place and name stay.
       def take_over(old, fresh)
+        raise TileLoom::Refusal.new("imports.other_kind", title: old.title) if old.pixels? != fresh.pixels?
         fresh.update!(style: old.style, position: old.position, title: old.title, visible: old.visible)
         old.update!(removed: true)
       end
 
       def import(arrival, file, wanted, layers, shifts)
+        report = arrival.report.find { |layer| layer["name"] == wanted["name"] }
+        return import_pixels(arrival, file, wanted, layers, report) if report["pixels"]
         reference =
           arrival.choice["reference"].to_s.strip.then { |code| code.empty? ? nil : TileLoom::Crs::System.find(code) }
         reader =
@@ -115,6 +129,29 @@ module App
         arrival.remember(reader)
       end
 
+      def import_pixels(arrival, file, wanted, layers, report)
+        began = ->(row) { layers << row.tap { row.update!(arrival_id: arrival.id) } }
+        _, told =
+          RasterImport
+            .new(arrival.book)
+            .keep(
+              [file],
+              title: wanted["title"],
+              name: arrival.name,
+              picture: report["pixels"]["picture"],
+              kind: wanted["taken_as"],
+              reference: arrival.choice["reference"].to_s.strip.presence,
+              wanted: arrival.asked,
+              removed: true,
+              began: began,
+              **place(arrival, wanted)
+            ) do |steps|
+              raise Stopped unless arrival.wanted?
+              arrival.update_columns(done: steps)
+            end
+        arrival.update!(remarks: (arrival.remarks + told).first(50))
+      end
+
       # [west, south, east, north] of a layer as the report has it; nil where that is not told.
       def degrees(arrival, wanted, reference)
         report = arrival.report.find { |layer| layer["name"] == wanted["name"] }
@@ -131,12 +168,8 @@ module App
       def place(arrival, wanted)
         old = replaced(arrival)
         unless old
-          return (
-            {
-              key:
-                TileLoom::Document::Starter.id_for(wanted["title"], Layer.where(book_id: arrival.book_id).pluck(:key))
-            }
-          )
+          keys = Layer.where(book_id: arrival.book_id).pluck(:key)
+          return {key: TileLoom::Document::Starter.id_for(wanted["title"], keys), style: arrival.choice["style"]}
         end
         {
           key: old.key,

@@ -7,11 +7,10 @@ module App
       def perform
         arrival = Arrival.find_by(id: arrival_id) or return
         return unless arrival.wanted?
-        layers =
-          arrival.with_file do |file|
-            TileLoom::Data::Inspection.new(file, columns: arrival.columns, wanted: arrival.asked).layers
-          end
-        arrival.update!(report: layers.map { |layer| describe(layer, arrival) })
+        report = arrival.with_file { |file| of_pixels(file, arrival) || look(file, arrival) }
+        report = report.reject { |layer| layer["pixels"] } if arrival.start?
+        raise TileLoom::Refusal.new("imports.start_from_pixels", name: arrival.name) if report.empty?
+        arrival.update!(report: report)
         arrival.turn("ready", from: %w[inspecting])
       rescue TileLoom::Refusal => error
         warn "#{arrival.name}: #{error.detail}" if error.detail
@@ -26,6 +25,31 @@ module App
       end
 
       private
+
+      def look(file, arrival) =
+        TileLoom::Data::Inspection
+          .new(file, columns: arrival.columns, wanted: arrival.asked)
+          .layers
+          .map { |layer| describe(layer, arrival) }
+
+      # nil where there are none; beside features where a file has both.
+      def of_pixels(file, arrival)
+        return nil unless TileLoom::Raster::Bundle.pixels?(file, name: arrival.name)
+        both =
+          TileLoom::Data::Formats.endings.include?(File.extname(arrival.name).downcase) &&
+          !arrival.name.end_with?(".zip")
+        features = both ? features_of(file, arrival) : []
+        features + RasterReport.new(arrival, file).list
+      rescue TileLoom::Refusal
+        raise unless features&.any?
+        features
+      end
+
+      def features_of(file, arrival)
+        look(file, arrival)
+      rescue TileLoom::Refusal
+        []
+      end
 
       # Where a format has no names for layers, GDAL takes the file's: then the sender's counts, not ours.
       def title(layer, arrival)

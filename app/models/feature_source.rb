@@ -26,6 +26,8 @@ module App
 
     def extent(layer_id) = @layers[layer_id]&.extent
 
+    def raster(layer_id) = (@rasters ||= {})[layer_id] ||= @layers[layer_id]&.prepared
+
     private
 
     def rows(layer, box, level)

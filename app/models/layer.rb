@@ -12,6 +12,8 @@ module App
     attribute :fields, :json
     # [[level, tolerance in reference units], …], the coarsest last: TileLoom::Data::Generalisation.
     attribute :coarse_levels, :json
+    # Of a layer of pixels, what is known of them (TileLoom::Raster::Facts); nil where they did not come along.
+    attribute :raster, :json
 
     # What of a document's entry is not the layer's style.
     OWN = %w[id title visible version data].freeze
@@ -19,8 +21,14 @@ module App
     # Deletes it with its features, a batch at a time, so that no statement runs long.
     def discard
       [Feature, CoarseFeature].each { |rows| nil while rows.where(layer_id: id).limit(20_000).delete_all.positive? }
+      Rasters.drop(id)
       destroy!
     end
+
+    def pixels? = kind == "pixels"
+
+    # The TileLoom::Raster::Prepared of its pixels, or nil.
+    def prepared = raster && TileLoom::Raster::Prepared.new(Rasters.folder(id), TileLoom::Raster::Facts.new(raster))
 
     # Yields a batch of its features at a time, each as [identity, *columns], along the index of layer and identity.
     def each_batch(size, *columns)

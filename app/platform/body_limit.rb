@@ -7,7 +7,7 @@ module App
     # JSON other than book files.
     LARGEST_JSON = RequestSchema::LARGEST_BYTES
     # Data files on their way into a book, or to make one of.
-    LARGEST_FILE = 2 * 1024**3
+    LARGEST_FILE = 4 * 1024**3
 
     def initialize(app) = @app = app
 

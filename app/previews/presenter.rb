@@ -143,9 +143,15 @@ module App
 
     # A small picture of each rule's symbol, as the legend draws it.
     def swatches(layer, assets)
-      layer.style["rules"].map do |rule|
-        TileLoom::Output::Swatch.new(TileLoom::Symbology::Symbol.new(rule["symbol"], assets: assets), layer.kind).to_svg
-      end
+      layer
+        .style
+        .fetch("rules", [])
+        .map do |rule|
+          TileLoom::Output::Swatch.new(
+            TileLoom::Symbology::Symbol.new(rule["symbol"], assets: assets),
+            layer.kind
+          ).to_svg
+        end
     end
 
     def layer(layer, assets)
@@ -156,8 +162,36 @@ module App
         "count" => layer.feature_count,
         "name" => layer.original_name,
         "box" => layer.extent&.to_a,
-        "original_reference" => layer.original_reference
+        "original_reference" => layer.original_reference,
+        **(layer.pixels? ? {"pixels" => pixels(layer)} : {})
       }
+    end
+
+    # What is known of a layer's pixels; nil where there are none.
+    def pixels(layer)
+      raster = layer.prepared or return nil
+      facts = raster.facts
+      facts
+        .json
+        .slice(
+          "kind",
+          "width",
+          "height",
+          "bands",
+          "type",
+          "unit",
+          "nodata",
+          "lowest",
+          "highest",
+          "mean",
+          "deviation",
+          "classes"
+        )
+        .merge(
+          "crs_name" => raster.grid.system.name,
+          "pixel_m" => raster.grid.pixel_m.map { |metres| metres.round(4) },
+          "ends" => (0...facts.quantiles.length).map { |band| facts.quantiles[band] && facts.between(2, 98, band) }
+        )
     end
 
     # A page with the boxes of its elements; box: of the frame that decides what it shows.

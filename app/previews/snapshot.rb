@@ -54,13 +54,22 @@ module App
       TileLoom::Compose::IndexSheetComposer.new(book: document, source: source, count: cells.length, **options)
     end
 
-    # thumb: drawn coarsely, for small pictures. Gzipped.
-    def sheet_svgz(number, thumb: false) =
-      ProofCache.fetch([fingerprint, number, thumb]) { sheet_svg(number, thumb: thumb) }
+    # Pixels an inch of layers of pixels: in small pictures of pages, and of a page as it fills a screen.
+    THUMB_PPI, PROOF_PPI = 30, 110
 
-    def sheet_svg(number, thumb: false)
-      svg(composer_of(number, **(thumb ? {tolerance_mm: 1.2, names: false} : {})).drawing, small: thumb)
+    # thumb: drawn coarsely, for small pictures; ppi: of layers of pixels, as near as the page is looked at. Gzipped.
+    def sheet_svgz(number, thumb: false, ppi: PROOF_PPI)
+      ppi = pixels? ? ppi.clamp(PROOF_PPI, document.resolution_ppi) : PROOF_PPI
+      ProofCache.fetch([fingerprint, number, thumb, ppi]) { sheet_svg(number, thumb: thumb, ppi: ppi) }
     end
+
+    def sheet_svg(number, thumb: false, ppi: PROOF_PPI)
+      manner = thumb ? {tolerance_mm: 1.2, names: false, ppi: THUMB_PPI} : {ppi: ppi}
+      svg(composer_of(number, **manner).drawing, small: thumb)
+    end
+
+    # Does any layer show pixels?
+    def pixels? = document.layers.any? { |layer| layer.raster? && layer.visible? }
 
     # Of all that a page is drawn from.
     def fingerprint =
@@ -120,9 +129,11 @@ module App
     # of a page cannot load others, so it holds reduced ones.
     def svg(drawing, small:)
       pictures =
-        small ?
-          ->(raster) { TileLoom::Output::Svg.inline(raster.reduced(SMALL_PX)) } :
-          ->(raster) { "/api/enclosures/#{raster.content}" }
+        if small
+          ->(raster) { TileLoom::Output::Svg.inline(raster.reduced(SMALL_PX)) }
+        else
+          ->(raster) { raster.carried? ? TileLoom::Output::Svg.inline(raster) : "/api/enclosures/#{raster.content}" }
+        end
       TileLoom::Output::Svg.new(drawing, size: false, pictures: pictures).to_s
     end
   end

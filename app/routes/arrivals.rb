@@ -16,8 +16,8 @@ module App
       end
 
       post "/api/books/:book_id/arrivals" do
-        upload = uploaded_file
-        TileLoom::Data::Formats.of_file(upload[:name])
+        upload = with_beside(uploaded_file)
+        TileLoom::Data::Formats.of_file(upload[:name]) unless TileLoom::Raster::Formats.of_file(upload[:name])
         replaces = params["replaces"].to_s
         unless replaces.empty? || Layer.exists?(book_id: book.id, key: replaces, removed: false)
           raise TileLoom::Refusal.new("requests.no_layer_to_update")
@@ -70,7 +70,32 @@ module App
 
       private
 
+      MOST_BESIDE = 400
+
+      # What comes with a file (what tells its place; the other tiles of one picture) goes along with it in a zip file.
+      def with_beside(upload)
+        beside = Array(params["beside"]).map { |part| uploaded_file(part) }
+        return upload if beside.empty?
+        raise TileLoom::Refusal.new("requests.too_many_files", most: MOST_BESIDE) if beside.length > MOST_BESIDE
+        packed = Tempfile.new(%w[beside .zip], binmode: true)
+        archive = TileLoom::Output::Archive.new(packed)
+        [upload, *beside].uniq { |part| part[:name].downcase }
+          .each { |part| archive.add(part[:name], part[:tempfile].path) }
+        archive.close
+        packed.rewind
+        {tempfile: packed, name: "#{File.basename(upload[:name], ".*")}.zip", title: upload[:title]}
+      end
+
       def arrival = @arrival ||= Arrival.find_by!(book_id: book.id, id: whole(params["arrival_id"]))
+
+      # Pixels that do not say where they lie cannot be drawn.
+      def demand_place(layers)
+        lost =
+          arrival.report.find do |known|
+            known["pixels"] && !known["pixels"]["located"] && layers.any? { |layer| layer["name"] == known["name"] }
+          end
+        raise TileLoom::Refusal.new("raster.no_place", name: arrival.name, at: "/layers") if lost
+      end
 
       def refuse_unknown(wanted)
         layers = wanted["layers"]
@@ -82,6 +107,7 @@ module App
               layer["title"].strip != ""
           end
         raise TileLoom::Refusal.new("imports.no_layer_with_title", at: "/layers") unless fits
+        demand_place(layers)
         raise TileLoom::Refusal.new("imports.one_layer_updates", at: "/layers") if arrival.replaces && layers.length > 1
         arrival.demand_places(layers.map { |layer| layer["name"] })
         asks =

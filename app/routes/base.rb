@@ -91,8 +91,7 @@ module App
       def json(object) = JSON.generate(object)
 
       # The file of a form with what it is called and a title made of that.
-      def uploaded_file
-        upload = params["file"]
+      def uploaded_file(upload = params["file"])
         # Fields of a form can imitate an upload by their names; the parts of a real one are Rack's own temporary file.
         unless upload.is_a?(Hash) && upload[:tempfile].is_a?(Tempfile) && File.file?(upload[:tempfile].path)
           raise TileLoom::Refusal.new("requests.no_file")

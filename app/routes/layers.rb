@@ -59,6 +59,19 @@ module App
         json(FeatureAt.new(layer).find(x, y, number("reach", 0..1e9)))
       end
 
+      # The values of a layer's pixels at a place of the map, by band; null where there are none.
+      get "/api/books/:book_id/layers/:key/value" do
+        x, y = %w[x y].map { |name| number(name, -1e9..1e9) }
+        json({"values" => PixelAt.new(layer).values(x, y)})
+      end
+
+      # A layer of contours is traced from its heights, and comes in as a file does.
+      post "/api/books/:book_id/layers/:key/contours" do
+        made = ContoursAsked.new(layer, body_json, session: session_id).arrival
+        status 201
+        json(Presenter.arrival(made))
+      end
+
       get "/api/books/:book_id/layers/:key/file" do
         export = LayerExport.new(layer, params["format"].to_s)
         attachment(export.name)

@@ -9,7 +9,8 @@ module App
       end
 
       get "/api/books/:book_id/sheets/:number.svg" do
-        packed_drawing Snapshot.of(book).sheet_svgz(whole(params["number"]), thumb: params["thumb"] == "1")
+        ppi = params["ppi"] ? number("ppi", 36..1200).to_i : Snapshot::PROOF_PPI
+        packed_drawing Snapshot.of(book).sheet_svgz(whole(params["number"]), thumb: params["thumb"] == "1", ppi: ppi)
       end
 
       get("/api/books/:book_id/index.svg") { drawing Snapshot.of(book).index_svg }

@@ -26,6 +26,9 @@ module TileLoom
       # Does the drawing bring its bytes along, rather than the book?
       def carried? = true
 
+      # It is no larger than the drawing has a use for.
+      def reduced(_most) = self
+
       # For a browser.
       def media = (@lossless || @opacity) ? "image/png" : "image/jpeg"
 

@@ -50,7 +50,9 @@ module TileLoom
       end
 
       # Yields the Parts of several files.
-      def self.open_all(files, &block) = open_next(files.map { |file| new(file) }, [], &block)
+      # names: as their senders call them.
+      def self.open_all(files, names: [], &block) =
+        open_next(files.zip(names).map { |file, name| new(file, name: name || File.basename(file)) }, [], &block)
 
       def self.open_next(bundles, parts, &block)
         return yield(parts) if bundles.empty?

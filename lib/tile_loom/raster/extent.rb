@@ -23,6 +23,9 @@ module TileLoom
             .flatten
       end
 
+      # Has the other reference all places of its edge?
+      def whole? = ring.length == edge.length
+
       # Geometry::Box, or nil where it has none.
       def box = ring.empty? ? nil : Geometry::Box.around(ring)
 

@@ -115,26 +115,40 @@ module TileLoom
         [bands.crop(reach, reach, width, height), mask&.crop(reach, reach, width, height)]
       end
 
-      # [width, height] of the picture in px, and the size of one in mm.
+      # The picture in pixels counted from the frame's corner, as far as the raster may reach in it: [left, top, width,
+      # height], and the size of a pixel in mm.
       def size
-        wanted = (look.interpolation == "nearest") ? @ppi : [@ppi, own_ppi].min
+        wanted = nearest? ? @ppi : [@ppi, own_ppi].min
         pixel = 25.4 / wanted
-        [(view.frame.width / pixel - 1e-6).ceil, (view.frame.height / pixel - 1e-6).ceil, pixel]
+        across, down = (view.frame.width / pixel - 1e-6).ceil, (view.frame.height / pixel - 1e-6).ceil
+        box = reach or return 0, 0, across, down, pixel
+        left, top =
+          [box.min_x - view.frame.min_x, box.min_y - view.frame.min_y].map { |mm| [(mm / pixel).floor - 2, 0].max }
+        right = [((box.max_x - view.frame.min_x) / pixel).ceil + 2, across].min
+        bottom = [((box.max_y - view.frame.min_y) / pixel).ceil + 2, down].min
+        [left, top, right - left, bottom - top, pixel]
+      end
+
+      # The raster's box on the page; nil where its edge says nothing of that, as of one round the earth.
+      def reach
+        return nil if period && grid.width > period / 2
+        extent = Raster::Extent.new(grid, view.crs)
+        extent.whole? ? Geometry::Box.around(view.to_page(extent.ring)) : nil
       end
 
       def resampled
-        width, height, pixel = size
+        left, top, width, height, pixel = size
+        return nil unless width.positive? && height.positive?
         demand(width, height)
+        x0, y0 = view.frame.min_x + left * pixel, view.frame.min_y + top * pixel
         mesh =
           RasterMesh.new(width, height, period: period) do |flat|
-            on_raster(
-              flat.each_slice(2).flat_map { |x, y| [view.frame.min_x + x * pixel, view.frame.min_y + y * pixel] }
-            )
+            on_raster(flat.each_slice(2).flat_map { |x, y| [x0 + x * pixel, y0 + y * pixel] })
           end
         pieces = mesh.parts.flat_map { |part| pieces(part, pixel) }
         return nil if pieces.empty?
         bands, mask = joined(pieces, width, height)
-        picture(bands, mask, Geometry::Box.at(view.frame.min_x, view.frame.min_y, width * pixel, height * pixel))
+        picture(bands, mask, Geometry::Box.at(x0, y0, width * pixel, height * pixel))
       end
 
       def demand(width, height)
