@@ -12,7 +12,7 @@ const FLOORS = [
   ["frame"],
   ["statement"],
   ["map", "page"],
-  ["arrivals", "grids"],
+  ["arrivals", "grids", "pixels"],
   ["ground", "sheet", "weave", "proof", "press", "shelf"],
 ];
 

@@ -21,7 +21,8 @@ module TileLoom
           "classBreaks" => Symbology::Breaks.all.values,
           "layerFormats" => Data::Formats.of_layers,
           "cellFormats" => Data::Formats.of_cells,
-          "forms" => Output::Forms.all.values
+          "forms" => Output::Forms.all.values,
+          "rasterLooks" => Symbology::RasterLooks.all.values
         }.transform_values { |kinds| kinds.map { |kind| {"key" => kind.key, "title" => kind.title} } }
           .merge(
             units,
@@ -63,6 +64,9 @@ module TileLoom
           "pageSizes" => Layout::PageSize::ALL.keys,
           "dataFormats" => Data::Formats.all.values.map(&:title_of_file),
           "dataEndings" => Data::Formats.endings,
+          "pixelFormats" => Raster::Formats.all.values.map(&:title),
+          "pixelEndings" => Raster::Formats.endings,
+          "besideEndings" => Raster::Formats::BESIDE,
           "cellEndings" => Data::Formats.of_cells.flat_map(&:endings)
         }
       end

@@ -74,10 +74,17 @@ export async function post<T>(
   return answer<T>(await send(path, { method, headers, body: JSON.stringify(body), signal }));
 }
 
-export async function upload<T>(path: string, file: File, fields: Record<string, string> = {}): Promise<T> {
+// beside: files that belong to it.
+export async function upload<T>(
+  path: string,
+  file: File,
+  fields: Record<string, string> = {},
+  beside: File[] = [],
+): Promise<T> {
   const form = new FormData();
   form.append("file", file);
   for (const [name, value] of Object.entries(fields)) form.append(name, value);
+  for (const other of beside) form.append("beside[]", other);
   return answer<T>(await send(path, { method: "POST", body: form }));
 }
 

@@ -25,6 +25,10 @@ export type {
   Index,
   Layer,
   Layout,
+  Light,
+  MapLook,
+  RasterLook,
+  Relief,
   Form,
   Ink,
   MapSymbol,
@@ -116,14 +120,34 @@ export interface Frame {
 // What the features of a layer are.
 export type LayerKind = keyof typeof layerKindTraits;
 
+// What is known of a layer's pixels.
+export interface PixelsInfo {
+  kind: "picture" | "classes" | "values";
+  width: number;
+  height: number;
+  bands: number;
+  type: string;
+  unit: string | null;
+  crs_name: string;
+  // Width and height of one on the ground.
+  pixel_m: [number, number];
+  lowest: (number | null)[];
+  highest: (number | null)[];
+  // Values of each band below which 2 and 98 per cent of the pixels lie.
+  ends: ([number, number] | null)[];
+  classes: { value: number; title?: string; colour?: string }[];
+}
+
 export interface LayerInfo {
   id: string;
-  kind: LayerKind;
+  kind: LayerKind | "pixels";
   count: number;
   name: string | null;
   box: [number, number, number, number] | null;
   original_reference: string;
   swatches: string[];
+  // Of a layer of pixels: null where they did not come along.
+  pixels?: PixelsInfo | null;
 }
 
 export interface Book {
@@ -209,6 +233,31 @@ export interface ArrivedLayer {
   asks_reference: boolean;
   asks_columns: boolean;
   columns: { x?: string; y?: string; wkt?: string } | null;
+  pixels?: ArrivedPixels;
+}
+
+// What is in a file of pixels before any of it is kept.
+export interface ArrivedPixels {
+  format: string;
+  width: number;
+  height: number;
+  bands: number;
+  type: string;
+  // Of one, in units of its reference, and in metres.
+  pixel: [number, number] | null;
+  pixel_m: [number, number] | null;
+  located: boolean;
+  control_points: number;
+  nodata: number | string | null;
+  masked: boolean;
+  guess: PixelsInfo["kind"];
+  statistics: ({ lowest: number; highest: number; mean: number; deviation: number } | null)[];
+  about: boolean;
+  unit: string | null;
+  classes: { value: number; title?: string; colour?: string }[];
+  values: number | null;
+  files?: number;
+  small: string | null;
 }
 
 export interface Arrival {

@@ -32,9 +32,7 @@ export type Colour = string;
  * This interface was referenced by `BookDocument`'s JSON-Schema
  * via the `definition` "raster_look".
  */
-export type RasterLook = {
-  kind: "picture" | "classes" | "ramp" | "shading";
-};
+export type RasterLook = PictureRasterLook | ClassesRasterLook | RampRasterLook | ShadingRasterLook;
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema
  * via the `definition` "form".
@@ -272,6 +270,149 @@ export interface Stroke {
 export interface Fill {
   colour: Colour;
   opacity?: Opacity;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "picture_raster_look".
+ */
+export interface PictureRasterLook {
+  /**
+   * Which bands are shown: one as grey, three as red, green and blue.
+   */
+  bands?: number[];
+  /**
+   * In per cent; 0 as it is.
+   */
+  brightness?: number;
+  /**
+   * In per cent; 0 as it is.
+   */
+  contrast?: number;
+  /**
+   * In per cent; -100 is grey.
+   */
+  saturation?: number;
+  /**
+   * Above 1 lightens the middle tones.
+   */
+  gamma?: number;
+  /**
+   * Percentages of the pixels, in order of their values, between which black and white are laid; bytes are shown as they are without it, larger numbers between 2 and 98.
+   *
+   * @minItems 2
+   * @maxItems 2
+   */
+  stretch?: [number, number];
+  clear_colour?: Colour;
+  resampling?: "bilinear" | "cubic";
+  kind: "picture";
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "classes_raster_look".
+ */
+export interface ClassesRasterLook {
+  classes: RasterClass[];
+  kind: "classes";
+}
+/**
+ * A value, or the values from one up to below another.
+ *
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "raster_class".
+ */
+export interface RasterClass {
+  value?: number;
+  from?: number;
+  to?: number;
+  title?: string;
+  colour: Colour;
+  /**
+   * Its pixels are clear, and no legend lists it.
+   */
+  hidden?: boolean;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "ramp_raster_look".
+ */
+export interface RampRasterLook {
+  tints?: Colour[];
+  reversed?: boolean;
+  /**
+   * Each colour stands by itself, for an equal part of the range.
+   */
+  stepped?: boolean;
+  between?: "lowest and highest" | "percentages" | "limits";
+  /**
+   * A percentage or a limit, as "between" says; 2 per cent by default.
+   */
+  from?: number;
+  /**
+   * 98 per cent by default.
+   */
+  to?: number;
+  /**
+   * Of the values, as a legend has it.
+   */
+  unit?: string;
+  relief?: Relief;
+  kind: "ramp";
+}
+/**
+ * Shading of heights by lights.
+ *
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "relief".
+ */
+export interface Relief {
+  lights?: Light[];
+  /**
+   * Heights count as so many times as high.
+   */
+  exaggeration?: number;
+  heights_in?: "metres" | "feet";
+}
+/**
+ * A light that shades relief.
+ *
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "light".
+ */
+export interface Light {
+  /**
+   * Where it comes from, clockwise from grid north.
+   */
+  azimuth_deg?: number;
+  /**
+   * Above the horizon.
+   */
+  altitude_deg?: number;
+  /**
+   * Its share among several.
+   */
+  weight?: number;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "shading_raster_look".
+ */
+export interface ShadingRasterLook {
+  lights?: Light[];
+  /**
+   * Heights count as so many times as high.
+   */
+  exaggeration?: number;
+  heights_in?: "metres" | "feet";
+  /**
+   * In per cent: how dark the shades are.
+   */
+  strength?: number;
+  /**
+   * Does a legend list it?
+   */
+  legend?: boolean;
+  kind: "shading";
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema
@@ -1521,149 +1662,6 @@ export interface AreaPart {
   when?: unknown;
   features?: number[];
   polygon?: [number, number][];
-}
-/**
- * This interface was referenced by `BookDocument`'s JSON-Schema
- * via the `definition` "picture_raster_look".
- */
-export interface PictureRasterLook {
-  /**
-   * Which bands are shown: one as grey, three as red, green and blue.
-   */
-  bands?: number[];
-  /**
-   * In per cent; 0 as it is.
-   */
-  brightness?: number;
-  /**
-   * In per cent; 0 as it is.
-   */
-  contrast?: number;
-  /**
-   * In per cent; -100 is grey.
-   */
-  saturation?: number;
-  /**
-   * Above 1 lightens the middle tones.
-   */
-  gamma?: number;
-  /**
-   * Percentages of the pixels, in order of their values, between which black and white are laid; bytes are shown as they are without it, larger numbers between 2 and 98.
-   *
-   * @minItems 2
-   * @maxItems 2
-   */
-  stretch?: [number, number];
-  clear_colour?: Colour;
-  resampling?: "bilinear" | "cubic";
-  kind: "picture";
-}
-/**
- * This interface was referenced by `BookDocument`'s JSON-Schema
- * via the `definition` "classes_raster_look".
- */
-export interface ClassesRasterLook {
-  classes: RasterClass[];
-  kind: "classes";
-}
-/**
- * A value, or the values from one up to below another.
- *
- * This interface was referenced by `BookDocument`'s JSON-Schema
- * via the `definition` "raster_class".
- */
-export interface RasterClass {
-  value?: number;
-  from?: number;
-  to?: number;
-  title?: string;
-  colour: Colour;
-  /**
-   * Its pixels are clear, and no legend lists it.
-   */
-  hidden?: boolean;
-}
-/**
- * This interface was referenced by `BookDocument`'s JSON-Schema
- * via the `definition` "ramp_raster_look".
- */
-export interface RampRasterLook {
-  tints?: Colour[];
-  reversed?: boolean;
-  /**
-   * Each colour stands by itself, for an equal part of the range.
-   */
-  stepped?: boolean;
-  between?: "lowest and highest" | "percentages" | "limits";
-  /**
-   * A percentage or a limit, as "between" says; 2 per cent by default.
-   */
-  from?: number;
-  /**
-   * 98 per cent by default.
-   */
-  to?: number;
-  /**
-   * Of the values, as a legend has it.
-   */
-  unit?: string;
-  relief?: Relief;
-  kind: "ramp";
-}
-/**
- * Shading of heights by lights.
- *
- * This interface was referenced by `BookDocument`'s JSON-Schema
- * via the `definition` "relief".
- */
-export interface Relief {
-  lights?: Light[];
-  /**
-   * Heights count as so many times as high.
-   */
-  exaggeration?: number;
-  heights_in?: "metres" | "feet";
-}
-/**
- * A light that shades relief.
- *
- * This interface was referenced by `BookDocument`'s JSON-Schema
- * via the `definition` "light".
- */
-export interface Light {
-  /**
-   * Where it comes from, clockwise from grid north.
-   */
-  azimuth_deg?: number;
-  /**
-   * Above the horizon.
-   */
-  altitude_deg?: number;
-  /**
-   * Its share among several.
-   */
-  weight?: number;
-}
-/**
- * This interface was referenced by `BookDocument`'s JSON-Schema
- * via the `definition` "shading_raster_look".
- */
-export interface ShadingRasterLook {
-  lights?: Light[];
-  /**
-   * Heights count as so many times as high.
-   */
-  exaggeration?: number;
-  heights_in?: "metres" | "feet";
-  /**
-   * In per cent: how dark the shades are.
-   */
-  strength?: number;
-  /**
-   * Does a legend list it?
-   */
-  legend?: boolean;
-  kind: "shading";
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema

@@ -12,7 +12,7 @@ export const defaults = {
   picture_raster_look: { brightness: 0, contrast: 0, saturation: 0, gamma: 1, resampling: "bilinear" },
   raster_class: { title: "", hidden: false },
   ramp_raster_look: {
-    tints: ["#5ab4ac", "#c7eae5", "#f5f5f5", "#f6e8c3", "#d8b365", "#8c510a"],
+    tints: ["#5ab4ac", "#c7eae5", "#f5f5f5", "#f6e8c3", "#d8b365"],
     reversed: false,
     stepped: false,
     between: "percentages",

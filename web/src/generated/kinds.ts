@@ -77,6 +77,12 @@ export const forms = [
   ["ground", "the ground as tiles"],
   ["imposed", "an imposed PDF"],
 ] as const;
+export const rasterLooks = [
+  ["picture", "Picture"],
+  ["classes", "Classes"],
+  ["ramp", "Colour ramp"],
+  ["shading", "Shading"],
+] as const;
 export const lengthUnits = [
   ["mm", "millimetre"],
   ["in", "inch"],
@@ -217,5 +223,35 @@ export const dataEndings = [
   ".gpx",
   ".dxf",
   ".csv",
+] as const;
+export const pixelFormats = ["ASCII grid", "GeoTIFF", "GeoPackage", "JPEG 2000", "JPEG", "MBTiles", "PNG"] as const;
+export const pixelEndings = [
+  ".asc",
+  ".tif",
+  ".tiff",
+  ".gpkg",
+  ".jp2",
+  ".j2k",
+  ".jpx",
+  ".jpg",
+  ".jpeg",
+  ".mbtiles",
+  ".png",
+] as const;
+export const besideEndings = [
+  ".tfw",
+  ".tifw",
+  ".tiffw",
+  ".pgw",
+  ".pngw",
+  ".jgw",
+  ".jpgw",
+  ".jpegw",
+  ".j2w",
+  ".jp2w",
+  ".wld",
+  ".prj",
+  ".xml",
+  ".aux",
 ] as const;
 export const cellEndings = [".geojson", ".json", ".gpkg", ".zip", ".csv"] as const;

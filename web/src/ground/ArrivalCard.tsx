@@ -3,12 +3,13 @@ import { useQuery } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { useBook } from "../api/book";
 import { get } from "../api/client";
-import type { Arrival } from "../api/types";
+import type { Arrival, PixelsInfo } from "../api/types";
 import { bytes, count, metres } from "../api/words";
 import { ColumnChooser } from "../arrivals/ColumnChooser";
 import { Facts } from "../arrivals/Facts";
 import { Card } from "../frame/Card";
 import { ReferenceField } from "../fields/ReferenceField";
+import { ArrivedPixelsFacts } from "../pixels/ArrivedPixelsFacts";
 import type { Arrivals } from "./arrivals";
 
 export type Ring = [number, number][];
@@ -51,7 +52,7 @@ export function ArrivalCard({
       )}
       {arrival.state === "importing" && (
         <>
-          <Typography role="status">{`${count(arrival.done, "feature")} of ${arrival.total} imported`}</Typography>
+          <Typography role="status">{told(arrival)}</Typography>
           <LinearProgress
             variant="determinate"
             value={Math.min((100 * arrival.done) / Math.max(arrival.total, 1), 100)}
@@ -102,6 +103,7 @@ function Report({
   const likely = places.data?.[wanted.find((layer) => !layer.reference)?.name ?? ""] ?? [];
   const [reference, setReference] = useState<string | null>(null);
   const code = reference ?? (asks ? (likely[0]?.code ?? "") : "");
+  const [takenAs, setTakenAs] = useState<Record<string, PixelsInfo["kind"]>>({});
   const [problem, setProblem] = useState<string | null>(null);
   useEffect(() => {
     onRings(
@@ -116,7 +118,11 @@ function Report({
     return () => onRings([]);
   }, [places.data, JSON.stringify(chosen), code]); // eslint-disable-line react-hooks/exhaustive-deps
   const keep = () => {
-    const layers = wanted.map((layer) => ({ name: layer.name, title: titles[layer.name] ?? layer.title }));
+    const layers = wanted.map((layer) => ({
+      name: layer.name,
+      title: titles[layer.name] ?? layer.title,
+      ...(layer.pixels ? { taken_as: takenAs[layer.name] ?? layer.pixels.guess } : {}),
+    }));
     arrivals
       .keep(arrival, layers, wanted.some((layer) => !layer.reference) ? code : "")
       .catch((error: Error) => setProblem(error.message));
@@ -169,7 +175,15 @@ function Report({
               />
             )}
           </Box>
-          <Facts layer={layer} distance={layer.reference ? places.data?.[layer.name]?.[0]?.distance_m : null} />
+          {layer.pixels ? (
+            <ArrivedPixelsFacts
+              layer={layer}
+              takenAs={takenAs[layer.name] ?? layer.pixels.guess}
+              onTakenAs={(kind) => setTakenAs({ ...takenAs, [layer.name]: kind })}
+            />
+          ) : (
+            <Facts layer={layer} distance={layer.reference ? places.data?.[layer.name]?.[0]?.distance_m : null} />
+          )}
           {(layer.asks_columns || layer.columns) && (
             <ColumnChooser layer={layer} onColumns={(columns) => arrivals.columns(arrival, columns)} />
           )}
@@ -219,7 +233,11 @@ function Report({
         </Typography>
       )}
       <Box sx={{ display: "flex", gap: 1, mt: 2 }}>
-        <Button type="submit" variant="contained" disabled={lost || wanted.length === 0}>
+        <Button
+          type="submit"
+          variant="contained"
+          disabled={lost || wanted.length === 0 || wanted.some((layer) => layer.pixels && !layer.pixels.located)}
+        >
           {single ? "Update the layer" : "Import"}
         </Button>
         <Button color="inherit" onClick={() => arrivals.drop(arrival)}>
@@ -228,6 +246,15 @@ function Report({
       </Box>
     </Box>
   );
+}
+
+// How far an import is.
+function told(arrival: Arrival): string {
+  const chosen = arrival.report.filter((layer) => layer.count > 0);
+  if (arrival.total === 0) return `${count(arrival.done, "contour")} traced`;
+  return chosen.some((layer) => layer.pixels)
+    ? `${Math.round((100 * arrival.done) / arrival.total)} % of the pixels made ready`
+    : `${count(arrival.done, "feature")} of ${arrival.total} imported`;
 }
 
 // In words how far from the book's ground something would lie.

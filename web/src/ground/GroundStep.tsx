@@ -1,4 +1,4 @@
-import { Box } from "@mui/material";
+import { Box, Button } from "@mui/material";
 import { useCallback, useMemo, useState, type DragEvent } from "react";
 import { areaOf, partsOf } from "../api/area";
 import { useBook, useChange } from "../api/book";
@@ -109,6 +109,21 @@ export function GroundStep() {
       <GroundStatement open={card.kind} onOpen={(kind) => show({ kind })} />
       {arrivals.problem && <Notice text={arrivals.problem} onClose={arrivals.clear} />}
       <FilesTold arrivals={arrivals} />
+      {arrivals.asked && (
+        <Box
+          role="alertdialog"
+          aria-label="Several pictures"
+          sx={{ display: "flex", gap: 1, alignItems: "center", px: 2, py: 1 }}
+        >
+          <span>{arrivals.asked.count} pictures came at once. Are they tiles of one?</span>
+          <Button variant="contained" onClick={() => arrivals.asked?.answer(true)}>
+            One layer
+          </Button>
+          <Button variant="outlined" onClick={() => arrivals.asked?.answer(false)}>
+            A layer each
+          </Button>
+        </Box>
+      )}
       <Box
         onDragOver={(event) => {
           event.preventDefault();

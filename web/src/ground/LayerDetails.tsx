@@ -14,7 +14,8 @@ import { RuleList } from "./RuleList";
 import { RuleMaker } from "./RuleMaker";
 import { useAttributes, type Attribute } from "../api/useAttributes";
 import { FileInput } from "../fields/FileInput";
-import { dataEndings, layerFormats } from "../generated/kinds";
+import { besideEndings, dataEndings, layerFormats, pixelEndings } from "../generated/kinds";
+import { PixelDetails } from "./PixelDetails";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
 
@@ -48,14 +49,16 @@ export function LayerDetails({
     }).then(onBack, () => undefined);
   const unlock = () => void put(`Unlock ${layer.title}`, without(layer, "locked"));
   return (
-    <Card title={layer.title} note={info && count(info.count, "feature")}>
+    <Card title={layer.title} note={info && (layer.raster ? "pixels" : count(info.count, "feature"))}>
       <Box sx={{ display: "flex", justifyContent: "space-between", mb: 1 }}>
         <Button startIcon={<BackIcon />} onClick={onBack}>
           All layers
         </Button>
-        <Button startIcon={<TableIcon />} onClick={onTable}>
-          Attributes
-        </Button>
+        {!layer.raster && (
+          <Button startIcon={<TableIcon />} onClick={onTable}>
+            Attributes
+          </Button>
+        )}
       </Box>
       {layer.locked ? (
         <Box sx={{ display: "grid", gap: 1, fontSize: 14 }}>
@@ -80,32 +83,45 @@ export function LayerDetails({
             />
             <GroupField layer={layer} put={put} />
           </Box>
-          <Heading text="Symbols" />
-          <RuleMaker layer={layer} attributes={attributes} put={put} />
-          <Box sx={{ mt: 1 }}>
-            <RuleList layer={layer} info={info} attributes={attributes} put={put} />
-          </Box>
-          <Heading text="Labels" />
-          <Names layer={layer} attributes={attributes} put={put} />
+          {layer.raster ? (
+            <PixelDetails layer={layer} info={info} arrivals={arrivals} put={put} />
+          ) : (
+            <>
+              <Heading text="Symbols" />
+              <RuleMaker layer={layer} attributes={attributes} put={put} />
+              <Box sx={{ mt: 1 }}>
+                <RuleList layer={layer} info={info} attributes={attributes} put={put} />
+              </Box>
+              <Heading text="Labels" />
+              <Names layer={layer} attributes={attributes} put={put} />
+            </>
+          )}
           <Heading text="Scales and opacity" />
           <Appearance layer={layer} put={put} />
         </>
       )}
       <Heading text="Data" />
       <Box sx={{ fontSize: 13, color: "text.secondary", overflowWrap: "anywhere" }}>
-        {[info?.name ? `From ${info.name}` : null, `imported in ${shortName(info?.original_reference ?? "")}`]
+        {[
+          info?.name ? `From ${info.name}` : null,
+          layer.raster ? null : `imported in ${shortName(info?.original_reference ?? "")}`,
+        ]
           .filter(Boolean)
           .join("; ")}
       </Box>
       {!layer.locked && <UpdateFromFile layer={layer} arrivals={arrivals} />}
-      <Box sx={{ fontSize: 13, color: "text.secondary", mt: 1 }}>Export the layer as</Box>
-      <Box sx={{ display: "flex", gap: 0.5 }}>
-        {layerFormats.map(([format, title]) => (
-          <Button key={format} variant="outlined" href={`${base}/file?format=${format}`}>
-            {title}
-          </Button>
-        ))}
-      </Box>
+      {!layer.raster && (
+        <>
+          <Box sx={{ fontSize: 13, color: "text.secondary", mt: 1 }}>Export the layer as</Box>
+          <Box sx={{ display: "flex", gap: 0.5 }}>
+            {layerFormats.map(([format, title]) => (
+              <Button key={format} variant="outlined" href={`${base}/file?format=${format}`}>
+                {title}
+              </Button>
+            ))}
+          </Box>
+        </>
+      )}
       {!layer.locked && (
         <Box sx={{ display: "flex", gap: 1, mt: 3 }}>
           <Button startIcon={<LockIcon />} onClick={() => void put(`Lock ${layer.title}`, { ...layer, locked: true })}>
@@ -156,9 +172,10 @@ function UpdateFromFile({ layer, arrivals }: { layer: Layer; arrivals: Arrivals 
     <>
       <FileInput
         ref={input}
-        label={`File with fresh features for ${layer.title}`}
-        accept={dataEndings.join(",")}
-        onFiles={(files) => arrivals.take(files.slice(0, 1), layer.id)}
+        label={`File with fresh ${layer.raster ? "pixels" : "features"} for ${layer.title}`}
+        accept={(layer.raster ? [...pixelEndings, ...besideEndings, ".zip"] : dataEndings).join(",")}
+        multiple={!!layer.raster}
+        onFiles={(files) => arrivals.take(layer.raster ? files : files.slice(0, 1), layer.id)}
       />
       <Button variant="outlined" sx={{ mt: 0.5 }} disabled={arrivals.sending} onClick={() => input.current?.click()}>
         Update from a file

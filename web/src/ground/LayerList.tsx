@@ -4,8 +4,9 @@ import { useBook, useChange } from "../api/book";
 import type { Layer } from "../api/types";
 import { FileInput } from "../fields/FileInput";
 import { Card } from "../frame/Card";
-import { dataEndings, dataFormats } from "../generated/kinds";
+import { besideEndings, dataEndings, dataFormats, pixelEndings, pixelFormats } from "../generated/kinds";
 import { LayerRow } from "./LayerRow";
+import { Looks } from "./Looks";
 import type { Arrivals } from "./arrivals";
 
 // All layers, the top one first, with their groups as headings.
@@ -44,7 +45,7 @@ export function LayerList({ arrivals, onPick }: { arrivals: Arrivals; onPick: (i
       <FileInput
         ref={input}
         label="Data files"
-        accept={dataEndings.join(",")}
+        accept={[...dataEndings, ...pixelEndings, ...besideEndings].join(",")}
         multiple
         onFiles={(files) => arrivals.take(files)}
       />
@@ -57,6 +58,7 @@ export function LayerList({ arrivals, onPick }: { arrivals: Arrivals; onPick: (i
       >
         {arrivals.sending ? "Sending…" : "Import data"}
       </Button>
+      <Looks />
       <Box component="ul" sx={{ m: 0, p: 0, listStyle: "none" }}>
         {shown.map((layer, index) => {
           const opens = layer.group && layer.group !== shown[index - 1]?.group;
@@ -90,7 +92,8 @@ export function LayerList({ arrivals, onPick }: { arrivals: Arrivals; onPick: (i
         })}
       </Box>
       <Box sx={{ fontSize: 12.5, color: "text.secondary", mt: 1 }}>
-        or drop files on the map: {dataFormats.join(", ")}. You see what is in them before anything is saved.
+        or drop files on the map: {[...dataFormats, ...pixelFormats].join(", ")}. You see what is in them before
+        anything is saved.
       </Box>
       <Button href={`/api/books/${book.id}/file`} fullWidth sx={{ mt: 2 }}>
         Export the book as one file

@@ -4,9 +4,11 @@ import LockIcon from "@mui/icons-material/LockOutlined";
 import { Box, Checkbox, IconButton, Tooltip } from "@mui/material";
 import { partsOf } from "../api/area";
 import { useBook, useChange } from "../api/book";
-import type { Book, Layer, LayerKind } from "../api/types";
+import type { Book, Layer, LayerKind, RasterLook } from "../api/types";
 import { count, ratio } from "../api/words";
+import { defaults } from "../generated/defaults";
 import { layerKinds } from "../generated/kinds";
+import { sizeOf } from "../pixels/words";
 import { Swatch } from "./Swatch";
 
 interface LayerRowProps {
@@ -67,7 +69,20 @@ export function LayerRow({ layer, dragged, onDragged, onReorder, onToggle, onPic
         sx={{ p: 0.5 }}
       />
       <Box sx={{ opacity: layer.visible ? 1 : 0.5, display: "flex" }}>
-        <Swatch svg={book.layers.find((known) => known.id === layer.id)?.swatches[0] ?? ""} />
+        {layer.raster ? (
+          <Box
+            sx={{
+              width: 28,
+              height: 20,
+              flexShrink: 0,
+              border: 1,
+              borderColor: "divider",
+              background: tints(layer.raster),
+            }}
+          />
+        ) : (
+          <Swatch svg={book.layers.find((known) => known.id === layer.id)?.swatches[0] ?? ""} />
+        )}
       </Box>
       <Box sx={{ flex: 1, minWidth: 0 }}>
         <Box
@@ -127,6 +142,20 @@ export function LayerRow({ layer, dragged, onDragged, onReorder, onToggle, onPic
   );
 }
 
+// Colours that stand for a look.
+function tints(look: RasterLook): string {
+  const list =
+    look.kind === "classes"
+      ? look.classes.filter((entry) => !entry.hidden).map((entry) => entry.colour)
+      : look.kind === "ramp"
+        ? (look.tints ?? defaults.ramp_raster_look.tints)
+        : look.kind === "shading"
+          ? ["#ffffff", "#8a8a8a"]
+          : ["#6f7f5a", "#b8a878", "#5e7488"];
+  const shown = look.kind === "ramp" && look.reversed ? [...list].reverse() : list;
+  return `linear-gradient(to right, ${[...shown, ...shown.slice(-1)].join(", ")})`;
+}
+
 const NOUNS = Object.fromEntries(layerKinds) as Record<LayerKind, string>;
 
 function describe(layer: Layer, book: Book) {
@@ -139,5 +168,11 @@ function describe(layer: Layer, book: Book) {
         .filter(Boolean)
         .join(" ")
     : null;
-  return [count(info.count, NOUNS[info.kind]), area, range].filter(Boolean).join(", ");
+  const what =
+    info.kind === "pixels"
+      ? info.pixels
+        ? sizeOf(info.pixels.width, info.pixels.height, info.pixels.pixel_m)
+        : "no pixels yet"
+      : count(info.count, NOUNS[info.kind]);
+  return [what, area, range].filter(Boolean).join(", ");
 }

@@ -1,7 +1,7 @@
 import { Box, Checkbox, FormControlLabel, MenuItem, TextField } from "@mui/material";
 import type { Attribute } from "../api/useAttributes";
 import { classBreaks } from "../generated/kinds";
-import { RAMPS, SETS, colours } from "./palettes";
+import { RAMPS, SETS, colours } from "../fields/palettes";
 
 // By what rules are to be made, and in which colours.
 export interface Making {

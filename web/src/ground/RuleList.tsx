@@ -29,8 +29,9 @@ export function RuleList({
   put: Put;
 }) {
   const shown = filled(layer, defaults.layer);
-  const [open, setOpen] = useState(layer.rules.length === 1 ? 0 : -1);
-  const rules = layer.rules;
+  const [open, setOpen] = useState((layer.rules ?? []).length === 1 ? 0 : -1);
+  const rules = layer.rules ?? [];
+  const kind = info && info.kind !== "pixels" ? info.kind : "mixed";
   const keep = (fresh: Rule[], label = `Style of ${layer.title}`) => put(label, { ...layer, rules: fresh });
   const change = (index: number, rule: Rule) => keep(rules.map((known, place) => (place === index ? rule : known)));
   const move = (index: number, by: number) => {
@@ -53,7 +54,7 @@ export function RuleList({
     return (
       <SymbolEditor
         symbol={rules[0]!.symbol}
-        kind={info?.kind ?? "mixed"}
+        kind={kind}
         name={layer.title}
         onKeep={(symbol) => change(0, { ...rules[0]!, symbol })}
       />
@@ -153,7 +154,7 @@ export function RuleList({
                 />
                 <SymbolEditor
                   symbol={rule.symbol}
-                  kind={info?.kind ?? "mixed"}
+                  kind={kind}
                   name={rule.title || `rule ${index + 1}`}
                   onKeep={(symbol) => change(index, { ...rule, symbol })}
                 />

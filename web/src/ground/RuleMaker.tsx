@@ -5,7 +5,7 @@ import { get } from "../api/client";
 import type { Layer, MapSymbol, Rule } from "../api/types";
 import { isNumber, type Attribute } from "../api/useAttributes";
 import { RuleFields, type Making } from "./RuleFields";
-import { RAMPS, SETS, colours } from "./palettes";
+import { RAMPS, SETS, colours } from "../fields/palettes";
 
 type Put = (label: string, layer: Layer) => Promise<unknown>;
 
@@ -25,7 +25,7 @@ interface ClassFound {
 // Makes the rules of a layer: one symbol, one for each value, by classes, by conditions of one's own.
 export function RuleMaker({ layer, attributes, put }: { layer: Layer; attributes: Attribute[]; put: Put }) {
   const book = useBook();
-  const first = layer.rules[0]!.symbol;
+  const first = (layer.rules ?? [])[0]!.symbol;
   const numbers = attributes.filter(isNumber);
   const [how, setHow] = useState<string | null>(null);
   const [making, setMaking] = useState<Making>({
@@ -94,7 +94,7 @@ export function RuleMaker({ layer, attributes, put }: { layer: Layer; attributes
   const byCondition = () =>
     put(`Conditions for ${layer.title}`, {
       ...layer,
-      rules: [...layer.rules.filter((rule) => rule.when), { title: "others", symbol: first }],
+      rules: [...(layer.rules ?? []).filter((rule) => rule.when), { title: "others", symbol: first }],
     });
   const choose = (value: string) => {
     setProblem(null);
@@ -160,7 +160,7 @@ export function RuleMaker({ layer, attributes, put }: { layer: Layer; attributes
 
 // How a layer's rules tell features apart, as far as it can be seen from them.
 export function kindOf(layer: Layer): string {
-  const asked = layer.rules.filter((rule) => rule.when);
+  const asked = (layer.rules ?? []).filter((rule) => rule.when);
   if (asked.length === 0) return "one";
   const of = (rule: Rule, op: string) => (rule.when as { op?: string }).op === op;
   const property = (rule: Rule) => JSON.stringify((rule.when as { args: unknown[] }).args[0]);

@@ -1,10 +1,12 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useRef } from "react";
+import { useEffect, useRef, useState } from "react";
 import { useBook } from "../api/book";
 import { get, post, Refusal, upload } from "../api/client";
-import type { Arrival } from "../api/types";
+import type { Arrival, PixelsInfo } from "../api/types";
+import { asOne, isPixels, together, type Sent } from "./together";
 
 const LARGEST_FILE = 2 * 1024 ** 3;
+const LARGEST_PICTURE = 4 * 1024 ** 3;
 
 const waits = (arrival: Arrival) => arrival.state === "inspecting" || arrival.state === "importing";
 
@@ -13,7 +15,14 @@ export interface Arrivals {
   // replaces: the layer that gets fresh features, else the files bring new layers.
   take: (files: FileList | File[] | null, replaces?: string) => void;
   columns: (arrival: Arrival, columns: { x?: string; y?: string; wkt?: string }) => Promise<unknown>;
-  keep: (arrival: Arrival, layers: { name: string; title: string }[], reference: string) => Promise<unknown>;
+  keep: (
+    arrival: Arrival,
+    layers: { name: string; title: string; taken_as?: PixelsInfo["kind"] }[],
+    reference: string,
+  ) => Promise<unknown>;
+  // Several pictures that came at once: are they one?
+  asked: { count: number; answer: (one: boolean) => void } | null;
+  again: () => Promise<unknown>;
   drop: (arrival: Arrival) => void;
   sending: boolean;
   problem: string | null;
@@ -31,14 +40,15 @@ export function useArrivals(): Arrivals {
     refetchInterval: (state) => (state.state.data?.some(waits) ? 400 : false),
   });
   const again = () => client.invalidateQueries({ queryKey: ["arrivals", book.id] });
-  const sending = useMutation<void, Refusal, { files: File[]; replaces?: string }>({
+  const sending = useMutation<void, Refusal, { files: Sent[]; replaces?: string }>({
     mutationFn: async ({ files, replaces }) => {
-      for (const file of files) {
-        if (file.size > LARGEST_FILE)
+      for (const { file, beside } of files) {
+        const pixels = isPixels(file);
+        if ([file, ...beside].reduce((sum, part) => sum + part.size, 0) > (pixels ? LARGEST_PICTURE : LARGEST_FILE))
           throw new Refusal(
-            `${file.name} is larger than 2 GB, the most that is taken at once; cut it in parts, or leave out what the book does not show.`,
+            `${file.name} is larger than ${pixels ? 4 : 2} GB, the most that is taken at once; cut it in parts, or leave out what the book does not show.`,
           );
-        await upload(base, file, replaces ? { replaces } : {}).catch((error: Error) => {
+        await upload(base, file, replaces ? { replaces } : {}, beside).catch((error: Error) => {
           throw new Refusal(`${file.name} was not imported. ${error.message}`);
         });
         await again();
@@ -52,9 +62,23 @@ export function useArrivals(): Arrivals {
     if (done > before.current) void client.invalidateQueries({ queryKey: ["book", book.id] });
     before.current = done;
   }, [client, book.id, done]);
+  const [waiting, setWaiting] = useState<{ files: Sent[]; replaces?: string } | null>(null);
+  const take = (chosen: FileList | File[] | null, replaces?: string) => {
+    const files = together(Array.from(chosen ?? []));
+    if (files.length > 1 && files.every((known) => isPixels(known.file))) setWaiting({ files, replaces });
+    else sending.mutate({ files, replaces });
+  };
   return {
     list: query.data ?? [],
-    take: (files, replaces) => sending.mutate({ files: Array.from(files ?? []), replaces }),
+    take,
+    again,
+    asked: waiting && {
+      count: waiting.files.length,
+      answer: (one) => {
+        setWaiting(null);
+        sending.mutate({ ...waiting, files: one ? [asOne(waiting.files)] : waiting.files });
+      },
+    },
     columns: (arrival, columns) => post(`${base}/${arrival.id}/columns`, { columns }).finally(again),
     keep: (arrival, layers, reference) => post(`${base}/${arrival.id}/keep`, { layers, reference }).finally(again),
     drop: (arrival) => void post(`${base}/${arrival.id}/cancel`, {}).finally(again),

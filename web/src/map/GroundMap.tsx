@@ -9,6 +9,7 @@ import { useDraw, type Draw } from "./useDraw";
 import { useGround } from "./useGround";
 import { useMarks } from "./useMarks";
 import { useOlMap } from "./useOlMap";
+import { useValue } from "./useValue";
 
 interface GroundMapProps {
   label: string;
@@ -61,6 +62,7 @@ export function GroundMap({
   useDraw(map, draw, onDrawn);
   usePick(map, draw ? undefined : onPick);
   useSelect(map, cells, onSelect);
+  const value = useValue(pointer);
   const metresPerPixel = scale ? scale * book.reference.metres_per_unit : null;
   return (
     <Box sx={{ position: "relative", flex: 1, minWidth: 0, bgcolor: "#f3eee2" }}>
@@ -124,6 +126,7 @@ export function GroundMap({
             {coordinate(pointer[0])} E&ensp;{coordinate(pointer[1])} N
           </span>
         )}
+        {value && <span>{value}</span>}
         {metresPerPixel && <span>screen about {ratio(Math.round(metresPerPixel / (0.0254 / 96) / 100) * 100)}</span>}
       </Box>
     </Box>

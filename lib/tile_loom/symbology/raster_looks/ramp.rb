@@ -9,7 +9,7 @@ module TileLoom
         kind "ramp", "Colour ramp", rank: 3
 
         # ColorBrewer's BrBG turned about (Apache licence), as tints of heights run: green below, brown above.
-        TINTS = %w[#5ab4ac #c7eae5 #f5f5f5 #f6e8c3 #d8b365 #8c510a].freeze
+        TINTS = %w[#5ab4ac #c7eae5 #f5f5f5 #f6e8c3 #d8b365].freeze
         # Entries of the table that a value looks its colour up in.
         TABLE = 4096
 

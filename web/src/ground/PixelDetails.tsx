@@ -1,0 +1,58 @@
+import { Typography } from "@mui/material";
+import { useBook } from "../api/book";
+import { post } from "../api/client";
+import type { Layer, LayerInfo } from "../api/types";
+import { ratio } from "../api/words";
+import { Heading } from "../frame/Card";
+import { ContoursForm } from "../pixels/ContoursForm";
+import { LookFields } from "../pixels/LookFields";
+import { ppiAt, sizeOf } from "../pixels/words";
+import type { Arrivals } from "./arrivals";
+
+// What is particular to a layer of pixels: its look, what it comes to on paper, contours from its heights.
+export function PixelDetails({
+  layer,
+  info,
+  arrivals,
+  put,
+}: {
+  layer: Layer;
+  info: LayerInfo | undefined;
+  arrivals: Arrivals;
+  put: (label: string, layer: Layer) => Promise<unknown>;
+}) {
+  const book = useBook();
+  const pixels = info?.pixels;
+  if (!pixels)
+    return (
+      <Typography role="status" sx={{ fontSize: 14, mt: 1 }}>
+        The pixels of this layer did not come with the book. Update it from their file.
+      </Typography>
+    );
+  const scale = book.document.index.scale;
+  const resolution = book.document.resolution_ppi ?? 300;
+  const own = Math.round(ppiAt(pixels.pixel_m, scale));
+  return (
+    <>
+      <Typography sx={{ fontSize: 13, color: "text.secondary", mt: 1 }}>
+        {sizeOf(pixels.width, pixels.height, pixels.pixel_m)}, {pixels.crs_name}.{" "}
+        {own < resolution
+          ? `Effective ${own} ppi at ${ratio(scale)}, fewer than the book’s ${resolution}.`
+          : `${own} ppi at ${ratio(scale)}, drawn with the book’s ${resolution}.`}
+      </Typography>
+      <Heading text="Look" />
+      <LookFields layer={layer} pixels={pixels} put={put} />
+      {pixels.kind === "values" && (
+        <>
+          <Heading text="Contours" />
+          <ContoursForm
+            unit={pixels.unit ?? "m"}
+            onTrace={(wanted) =>
+              post(`/api/books/${book.id}/layers/${layer.id}/contours`, wanted).finally(arrivals.again)
+            }
+          />
+        </>
+      )}
+    </>
+  );
+}

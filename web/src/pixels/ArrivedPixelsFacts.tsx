@@ -1,0 +1,93 @@
+import { Box } from "@mui/material";
+import type { ArrivedLayer } from "../api/types";
+import { Choice } from "../fields/Choice";
+import type { PixelsInfo } from "../api/types";
+import { TAKEN_AS, plain, sizeOf } from "./words";
+
+const MOST_CLASSES = 12;
+
+// What is in a file of pixels, with a small picture, before any of it is kept. takenAs: what its numbers are to be.
+export function ArrivedPixelsFacts({
+  layer,
+  takenAs,
+  onTakenAs,
+}: {
+  layer: ArrivedLayer;
+  takenAs: PixelsInfo["kind"];
+  onTakenAs: (kind: PixelsInfo["kind"]) => void;
+}) {
+  const pixels = layer.pixels!;
+  const rows: [string, string | null][] = [
+    ["Kind", pixels.files ? `${pixels.files} files, ${pixels.format}` : pixels.format],
+    ["Size", sizeOf(pixels.width, pixels.height, pixels.pixel_m)],
+    ["Bands", `${pixels.bands}, ${pixels.type}`],
+    ["CRS", layer.reference_name ?? "not said"],
+    [
+      "Place",
+      !pixels.located
+        ? "not said"
+        : pixels.control_points > 0 && !pixels.pixel
+          ? `fitted by ${pixels.control_points} control points`
+          : null,
+    ],
+    ["Empty", pixels.masked ? "by a mask" : pixels.nodata === null ? null : `where it is ${pixels.nodata}`],
+    ["Unit", pixels.unit],
+    ...pixels.statistics.map((known, index): [string, string | null] => [
+      pixels.statistics.length > 1 ? `Band ${index + 1}` : "Values",
+      known &&
+        `${pixels.about ? "about " : ""}${plain(known.lowest)} to ${plain(known.highest)}, mean ${plain(known.mean)}`,
+    ]),
+  ];
+  return (
+    <Box sx={{ mt: 0.5 }}>
+      {pixels.small && (
+        <Box
+          component="img"
+          src={pixels.small}
+          alt={`Small picture of ${layer.title}`}
+          sx={{
+            width: "100%",
+            maxHeight: 190,
+            objectFit: "contain",
+            bgcolor: "#f3eee2",
+            border: 1,
+            borderColor: "divider",
+          }}
+        />
+      )}
+      <Box
+        component="dl"
+        sx={{
+          fontSize: 13,
+          color: "text.secondary",
+          my: 0.5,
+          "& dt": { float: "left", clear: "left", mr: 0.75, fontWeight: 600 },
+          "& dd": { m: 0 },
+        }}
+      >
+        {rows.flatMap(([name, text]) => (text ? [<dt key={name}>{name}</dt>, <dd key={`${name}-`}>{text}</dd>] : []))}
+      </Box>
+      {!pixels.located && (
+        <Box role="alert" sx={{ fontSize: 13, color: "error.main", fontWeight: 600 }}>
+          The file does not say where it lies. Import it together with its world file.
+        </Box>
+      )}
+      {pixels.classes.length > 0 && (
+        <Box sx={{ display: "flex", flexWrap: "wrap", columnGap: 1.5, fontSize: 13, mb: 1 }}>
+          {pixels.classes.slice(0, MOST_CLASSES).map((entry) => (
+            <Box key={entry.value} sx={{ display: "flex", alignItems: "center", gap: 0.5 }}>
+              {entry.colour && (
+                <Box sx={{ width: 14, height: 12, bgcolor: entry.colour, border: 1, borderColor: "divider" }} />
+              )}
+              {entry.value} {entry.title}
+            </Box>
+          ))}
+          {pixels.classes.length > MOST_CLASSES && <span>and {pixels.classes.length - MOST_CLASSES} more</span>}
+        </Box>
+      )}
+      <Box sx={{ mt: 1 }}>
+        <Choice label="Taken as" value={takenAs} choices={TAKEN_AS} onChoose={async (kind) => onTakenAs(kind)} />
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,97 @@
+import CloseIcon from "@mui/icons-material/CloseOutlined";
+import { Box, Button, Checkbox, IconButton } from "@mui/material";
+import type { PixelsInfo, RasterLook } from "../api/types";
+import { readNumber } from "../api/words";
+import { Colour } from "../fields/Colour";
+import { Field } from "../fields/Field";
+import { SETS, colours } from "../fields/palettes";
+import { without } from "../fields/without";
+
+type Look = Extract<RasterLook, { kind: "classes" }>;
+type Class = Look["classes"][number];
+
+// "12", "10 to 20", "below 10", "20 and more"
+function valuesOf(entry: Class): string {
+  if (entry.value !== undefined) return String(entry.value);
+  if (entry.from === undefined) return `below ${entry.to}`;
+  return entry.to === undefined ? `${entry.from} and more` : `${entry.from} to ${entry.to}`;
+}
+
+function readValues(text: string, entry: Class): Class {
+  const rest = without(entry, "value", "from", "to");
+  const numbers = (text.match(/-?[\d.,]+/g) ?? []).map(readNumber).filter((number) => number !== null);
+  if (/^\s*(below|<)/i.test(text) && numbers.length === 1) return { ...rest, to: numbers[0] };
+  if (/(more|\+)\s*$/i.test(text) && numbers.length === 1) return { ...rest, from: numbers[0] };
+  if (numbers.length === 2) return { ...rest, from: numbers[0], to: numbers[1] };
+  if (numbers.length === 1 && Number.isInteger(numbers[0])) return { ...rest, value: numbers[0] };
+  throw new Error("Write a whole number, or a range: 10 to 20, below 10, 20 and more.");
+}
+
+// A colour and a title for each class of values.
+export function ClassesFields({
+  look,
+  pixels,
+  onKeep,
+}: {
+  look: Look;
+  pixels: PixelsInfo;
+  onKeep: (label: string, look: RasterLook) => Promise<unknown>;
+}) {
+  const put = (label: string, classes: Class[]) => onKeep(label, { ...look, classes });
+  const change = (index: number, fresh: Class, label = "Class") =>
+    put(
+      label,
+      look.classes.map((known, place) => (place === index ? fresh : known)),
+    );
+  const next = () => {
+    const taken = new Set(look.classes.map((entry) => entry.value));
+    const free = pixels.classes.find((entry) => !taken.has(entry.value))?.value ?? look.classes.length + 1;
+    return put("New class", [...look.classes, { value: free, title: "", colour: colours(SETS[0]!, 1)[0]! }]);
+  };
+  return (
+    <Box>
+      {look.classes.map((entry, index) => (
+        <Box key={index} sx={{ display: "flex", gap: 0.5, alignItems: "flex-start", mb: 0.5 }}>
+          <Checkbox
+            size="small"
+            sx={{ p: 0.5 }}
+            checked={!entry.hidden}
+            onChange={(event) => {
+              void change(index, event.target.checked ? without(entry, "hidden") : { ...entry, hidden: true });
+            }}
+            slotProps={{ input: { "aria-label": `Show ${entry.title || valuesOf(entry)}` } }}
+          />
+          <Colour
+            label={`Colour of ${entry.title || valuesOf(entry)}`}
+            value={entry.colour}
+            onKeep={(colour) => change(index, { ...entry, colour })}
+          />
+          <Box sx={{ width: 84, flexShrink: 0 }}>
+            <Field
+              label="Value"
+              value={valuesOf(entry)}
+              onKeep={async (text) => change(index, readValues(text, entry))}
+            />
+          </Box>
+          <Field label="Title" value={entry.title ?? ""} onKeep={(title) => change(index, { ...entry, title })} />
+          <IconButton
+            size="small"
+            aria-label={`Remove the class ${entry.title || valuesOf(entry)}`}
+            disabled={look.classes.length === 1}
+            onClick={() =>
+              void put(
+                "Remove a class",
+                look.classes.filter((_, place) => place !== index),
+              )
+            }
+          >
+            <CloseIcon fontSize="small" />
+          </IconButton>
+        </Box>
+      ))}
+      <Button variant="outlined" onClick={() => void next()} disabled={look.classes.length >= 256}>
+        Add a class
+      </Button>
+    </Box>
+  );
+}

@@ -1,0 +1,61 @@
+import { Box, Button, Typography } from "@mui/material";
+import { useState } from "react";
+import { Measured } from "../fields/Measured";
+import { Pair } from "./Pair";
+
+// Contours from heights: how far apart, from where they count, which are index lines.
+export function ContoursForm({
+  unit,
+  onTrace,
+}: {
+  unit: string;
+  onTrace: (wanted: { interval: number; base: number; every: number }) => Promise<unknown>;
+}) {
+  const [wanted, setWanted] = useState({ interval: 10, base: 0, every: 5 });
+  const [problem, setProblem] = useState<string | null>(null);
+  const set = (more: Partial<typeof wanted>) => {
+    setWanted({ ...wanted, ...more });
+    return Promise.resolve();
+  };
+  return (
+    <Box sx={{ display: "grid", gap: 1 }}>
+      <Pair>
+        <Measured
+          label={`Interval, ${unit}`}
+          value={wanted.interval}
+          least={0.001}
+          most={1e6}
+          onKeep={(interval) => set({ interval })}
+        />
+        <Measured
+          label={`Counted from, ${unit}`}
+          value={wanted.base}
+          least={-1e6}
+          most={1e6}
+          onKeep={(base) => set({ base })}
+        />
+        <Measured
+          label="Index line every"
+          value={wanted.every}
+          least={1}
+          most={1000}
+          onKeep={(every) => set({ every: Math.round(every) })}
+        />
+      </Pair>
+      <Button
+        variant="outlined"
+        onClick={() => {
+          setProblem(null);
+          onTrace(wanted).catch((error: Error) => setProblem(error.message));
+        }}
+      >
+        Trace contours
+      </Button>
+      {problem && (
+        <Typography role="alert" sx={{ color: "error.main", fontSize: 13, fontWeight: 600 }}>
+          {problem}
+        </Typography>
+      )}
+    </Box>
+  );
+}

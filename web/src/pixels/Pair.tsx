@@ -1,0 +1,11 @@
+import { Box } from "@mui/material";
+import type { ReactNode } from "react";
+
+// Fields two in a row.
+export function Pair({ children }: { children: ReactNode }) {
+  return (
+    <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr)", gap: 1, alignItems: "start" }}>
+      {children}
+    </Box>
+  );
+}

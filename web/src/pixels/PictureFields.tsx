@@ -1,0 +1,104 @@
+import type { PixelsInfo, RasterLook } from "../api/types";
+import { Choice } from "../fields/Choice";
+import { Colour } from "../fields/Colour";
+import { Field } from "../fields/Field";
+import { Flag } from "../fields/Flag";
+import { Measured } from "../fields/Measured";
+import { filled } from "../fields/filled";
+import { without } from "../fields/without";
+import { defaults } from "../generated/defaults";
+import { Box } from "@mui/material";
+import { Pair } from "./Pair";
+
+type Look = Extract<RasterLook, { kind: "picture" }>;
+
+export function PictureFields({
+  look,
+  pixels,
+  onKeep,
+}: {
+  look: Look;
+  pixels: PixelsInfo;
+  onKeep: (label: string, look: RasterLook) => Promise<unknown>;
+}) {
+  const shown = filled(look, defaults.picture_raster_look);
+  const percent = (name: "brightness" | "contrast" | "saturation", label: string) => (
+    <Measured
+      label={`${label}, %`}
+      value={shown[name]}
+      least={-100}
+      most={100}
+      onKeep={(value) => onKeep(label, { ...look, [name]: value })}
+    />
+  );
+  const bands = look.bands ?? (pixels.bands >= 3 ? [1, 2, 3] : [1]);
+  const stretch = look.stretch ?? (pixels.type === "Byte" ? null : [2, 98]);
+  return (
+    <>
+      <Pair>
+        {percent("brightness", "Brightness")}
+        {percent("contrast", "Contrast")}
+        {pixels.bands >= 3 && percent("saturation", "Saturation")}
+        <Measured
+          label="Gamma"
+          value={shown.gamma}
+          least={0.1}
+          most={10}
+          onKeep={(gamma) => onKeep("Gamma", { ...look, gamma })}
+        />
+        <Choice
+          label="Resampling"
+          value={shown.resampling}
+          choices={[
+            ["bilinear", "bilinear"],
+            ["cubic", "cubic"],
+          ]}
+          onChoose={(resampling) => onKeep("Resampling", { ...look, resampling })}
+        />
+        {pixels.bands > 1 && (
+          <Field
+            label="Bands shown"
+            value={bands.join(", ")}
+            onKeep={async (text) => {
+              const list = text
+                .split(/[\s,]+/)
+                .filter(Boolean)
+                .map(Number);
+              const fits = list.every((band) => Number.isInteger(band) && band >= 1 && band <= pixels.bands);
+              if (!fits || (list.length !== 1 && list.length !== 3))
+                throw new Error(`Write one band, or three as red, green and blue, from 1 to ${pixels.bands}.`);
+              await onKeep("Bands", { ...look, bands: list });
+            }}
+          />
+        )}
+        <Field
+          label="Black to white, %"
+          value={stretch ? stretch.join(" to ") : "as it is"}
+          onKeep={async (text) => {
+            const list = text.match(/[\d.]+/g)?.map(Number) ?? [];
+            if (list.length === 0) return onKeep("Stretch", without(look, "stretch"));
+            if (list.length !== 2 || list[0]! >= list[1]! || list[1]! > 100)
+              throw new Error("Write two percentages of the pixels, such as 2 to 98, or nothing.");
+            return onKeep("Stretch", { ...look, stretch: [list[0]!, list[1]!] });
+          }}
+        />
+      </Pair>
+      <Box sx={{ display: "flex", alignItems: "center", gap: 1, mt: 0.5 }}>
+        <Flag
+          label="One colour is clear"
+          value={look.clear_colour !== undefined}
+          onKeep={(on) =>
+            onKeep("Clear colour", on ? { ...look, clear_colour: "#000000" } : without(look, "clear_colour"))
+          }
+        />
+        {look.clear_colour !== undefined && (
+          <Colour
+            label="Clear colour"
+            value={look.clear_colour}
+            onKeep={(clear_colour) => onKeep("Clear colour", { ...look, clear_colour })}
+          />
+        )}
+      </Box>
+    </>
+  );
+}

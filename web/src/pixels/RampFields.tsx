@@ -1,0 +1,128 @@
+import { Box, MenuItem, TextField } from "@mui/material";
+import type { PixelsInfo, RasterLook } from "../api/types";
+import { readNumber } from "../api/words";
+import { Choice } from "../fields/Choice";
+import { Colour } from "../fields/Colour";
+import { Field } from "../fields/Field";
+import { Flag } from "../fields/Flag";
+import { filled } from "../fields/filled";
+import { without } from "../fields/without";
+import { RAMPS, colours } from "../fields/palettes";
+import { defaults } from "../generated/defaults";
+import { Pair } from "./Pair";
+import { ReliefFields } from "./ReliefFields";
+import { plain } from "./words";
+
+type Look = Extract<RasterLook, { kind: "ramp" }>;
+
+const STOPS = 6;
+
+const bar = (tints: string[]) => `linear-gradient(to right, ${tints.join(", ")})`;
+
+// Colours that run with a value, and between which values.
+export function RampFields({
+  look,
+  pixels,
+  onKeep,
+}: {
+  look: Look;
+  pixels: PixelsInfo;
+  onKeep: (label: string, look: RasterLook) => Promise<unknown>;
+}) {
+  const shown = filled(look, defaults.ramp_raster_look);
+  const own = RAMPS.find((name) => colours(name, shown.tints.length).join() === shown.tints.join()) ?? "";
+  const ends: [number, number] =
+    shown.between === "percentages"
+      ? [look.from ?? 2, look.to ?? 98]
+      : [look.from ?? pixels.lowest[0] ?? 0, look.to ?? pixels.highest[0] ?? 1];
+  const end = (name: "from" | "to", label: string, value: number) => (
+    <Field
+      label={label}
+      value={String(Math.round(value * 1000) / 1000)}
+      onKeep={async (text) => {
+        const number = readNumber(text);
+        if (number === null) throw new Error("Write a number.");
+        await onKeep("Range of the ramp", { ...look, [name]: number });
+      }}
+    />
+  );
+  return (
+    <Box sx={{ display: "grid", gap: 1 }}>
+      <TextField
+        select
+        label="Colours"
+        value={own}
+        onChange={(event) => void onKeep("Colours of the ramp", { ...look, tints: colours(event.target.value, STOPS) })}
+        slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+      >
+        <MenuItem value="">own colours</MenuItem>
+        {RAMPS.map((name) => (
+          <MenuItem key={name} value={name}>
+            <Box sx={{ width: 90, height: 12, mr: 1, background: bar(colours(name, STOPS)) }} />
+            {name}
+          </MenuItem>
+        ))}
+      </TextField>
+      <Box sx={{ display: "flex", gap: 0.5, flexWrap: "wrap" }}>
+        {shown.tints.map((tint, index) => (
+          <Colour
+            key={index}
+            label={`Colour ${index + 1} of the ramp`}
+            value={tint}
+            onKeep={(colour) =>
+              onKeep("Colours of the ramp", {
+                ...look,
+                tints: shown.tints.map((known, place) => (place === index ? colour : known)),
+              })
+            }
+          />
+        ))}
+      </Box>
+      <Pair>
+        <Choice
+          label="From and to"
+          wide
+          value={shown.between}
+          choices={[
+            ["percentages", "percentages of the pixels"],
+            [
+              "lowest and highest",
+              `lowest and highest, ${plain(pixels.lowest[0] ?? 0)} to ${plain(pixels.highest[0] ?? 0)}`,
+            ],
+            ["limits", "limits of your own"],
+          ]}
+          onChoose={(between) => onKeep("Range of the ramp", { ...without(look, "from", "to"), between })}
+        />
+        {shown.between !== "lowest and highest" && (
+          <>
+            {end("from", shown.between === "percentages" ? "From, %" : "From", ends[0])}
+            {end("to", shown.between === "percentages" ? "To, %" : "To", ends[1])}
+          </>
+        )}
+        <Field
+          label="Unit in the legend"
+          value={look.unit ?? pixels.unit ?? ""}
+          onKeep={(unit) => onKeep("Unit of the ramp", { ...look, unit: unit.trim() })}
+        />
+      </Pair>
+      <Box>
+        <Flag
+          label="Reversed"
+          value={shown.reversed}
+          onKeep={(reversed) => onKeep("Direction of the ramp", { ...look, reversed })}
+        />
+        <Flag
+          label="In steps of one colour each"
+          value={shown.stepped}
+          onKeep={(stepped) => onKeep("Steps of the ramp", { ...look, stepped })}
+        />
+        <Flag
+          label="With shading"
+          value={look.relief !== undefined}
+          onKeep={(on) => onKeep("Shading", on ? { ...look, relief: {} } : without(look, "relief"))}
+        />
+      </Box>
+      {look.relief && <ReliefFields relief={look.relief} onKeep={(relief) => onKeep("Shading", { ...look, relief })} />}
+    </Box>
+  );
+}

@@ -1,0 +1,67 @@
+import { Box, Button } from "@mui/material";
+import type { Light, Relief } from "../api/types";
+import { Choice } from "../fields/Choice";
+import { Measured } from "../fields/Measured";
+import { Pair } from "./Pair";
+
+// Lights and exaggeration of a relief.
+export function ReliefFields({ relief, onKeep }: { relief: Relief; onKeep: (relief: Relief) => Promise<unknown> }) {
+  const lights: Light[] = relief.lights ?? [{}];
+  const light = (index: number, fresh: Light) =>
+    onKeep({ ...relief, lights: lights.map((known, place) => (place === index ? fresh : known)) });
+  return (
+    <Box sx={{ display: "grid", gap: 1 }}>
+      {lights.map((known, index) => (
+        <Pair key={index}>
+          <Measured
+            label="Light from, °"
+            value={known.azimuth_deg ?? 315}
+            least={0}
+            most={360}
+            onKeep={(azimuth_deg) => light(index, { ...known, azimuth_deg })}
+          />
+          <Measured
+            label="Above the horizon, °"
+            value={known.altitude_deg ?? 45}
+            least={0}
+            most={90}
+            onKeep={(altitude_deg) => light(index, { ...known, altitude_deg })}
+          />
+        </Pair>
+      ))}
+      <Box sx={{ display: "flex", gap: 1 }}>
+        {lights.length < 8 && (
+          <Button
+            variant="outlined"
+            onClick={() => void onKeep({ ...relief, lights: [...lights, { azimuth_deg: (lights.length * 45) % 360 }] })}
+          >
+            Add a light
+          </Button>
+        )}
+        {lights.length > 1 && (
+          <Button color="inherit" onClick={() => void onKeep({ ...relief, lights: lights.slice(0, -1) })}>
+            Remove the last light
+          </Button>
+        )}
+      </Box>
+      <Pair>
+        <Measured
+          label="Exaggeration"
+          value={relief.exaggeration ?? 1}
+          least={0.01}
+          most={100}
+          onKeep={(exaggeration) => onKeep({ ...relief, exaggeration })}
+        />
+        <Choice
+          label="Heights in"
+          value={relief.heights_in ?? "metres"}
+          choices={[
+            ["metres", "metres"],
+            ["feet", "feet"],
+          ]}
+          onChoose={(heights_in) => onKeep({ ...relief, heights_in })}
+        />
+      </Pair>
+    </Box>
+  );
+}

@@ -1,0 +1,37 @@
+import { Box } from "@mui/material";
+import type { RasterLook, Relief } from "../api/types";
+import { Flag } from "../fields/Flag";
+import { Measured } from "../fields/Measured";
+import { ReliefFields } from "./ReliefFields";
+
+type Look = Extract<RasterLook, { kind: "shading" }>;
+
+export function ShadingFields({
+  look,
+  onKeep,
+}: {
+  look: Look;
+  onKeep: (label: string, look: RasterLook) => Promise<unknown>;
+}) {
+  const { lights, exaggeration, heights_in, ...rest } = look;
+  const relief: Relief = Object.fromEntries(
+    Object.entries({ lights, exaggeration, heights_in }).filter(([, value]) => value !== undefined),
+  );
+  return (
+    <Box sx={{ display: "grid", gap: 1 }}>
+      <ReliefFields relief={relief} onKeep={(fresh) => onKeep("Shading", { ...rest, ...fresh })} />
+      <Measured
+        label="Strength, %"
+        value={look.strength ?? 100}
+        least={0}
+        most={100}
+        onKeep={(strength) => onKeep("Strength of the shading", { ...look, strength })}
+      />
+      <Flag
+        label="Listed in legends"
+        value={look.legend ?? false}
+        onKeep={(legend) => onKeep("Shading in legends", { ...look, legend })}
+      />
+    </Box>
+  );
+}

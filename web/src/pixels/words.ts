@@ -1,0 +1,23 @@
+import type { PixelsInfo } from "../api/types";
+
+export const TAKEN_AS: readonly (readonly [PixelsInfo["kind"], string])[] = [
+  ["picture", "a picture"],
+  ["classes", "classes, such as land cover"],
+  ["values", "heights or other values"],
+];
+
+const plain = (number: number, digits = 2) =>
+  new Intl.NumberFormat("en-GB", { maximumFractionDigits: digits }).format(number);
+
+// "4,640 × 3,200 px of 1 m"
+export function sizeOf(width: number, height: number, pixel_m: [number, number] | null): string {
+  const size = `${plain(width)} × ${plain(height)} px`;
+  if (!pixel_m) return size;
+  const [across, down] = pixel_m.map((metres) => plain(metres, metres < 1 ? 3 : 2));
+  return across === down ? `${size} of ${across} m` : `${size} of ${across} × ${down} m`;
+}
+
+// Pixels an inch that they have on paper at a scale.
+export const ppiAt = (pixel_m: [number, number], scale: number) => (0.0254 * scale) / Math.min(...pixel_m);
+
+export { plain };
