@@ -13,6 +13,7 @@ module App
       Routes::Ground,
       Routes::Arrivals,
       Routes::Layers,
+      Routes::Tiles,
       Routes::Markers,
       Routes::Enclosures,
       Routes::Index,

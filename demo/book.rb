@@ -15,6 +15,7 @@ stroke = ->(colour, width_mm, **more) do
 end
 equals = ->(name, value) { {"op" => "=", "args" => [{"property" => name}, value]} }
 IDS = %w[
+  background
   land-cover
   aerial
   terrain
@@ -105,11 +106,25 @@ book = {
     }
   ],
   "looks" => [
-    look.call("Plan", %w[land-cover aerial terrain shading]),
-    look.call("Over the picture", %w[land-cover terrain shading restoration-area]),
-    look.call("Shaded", %w[land-cover aerial restoration-area])
+    look.call("Plan", %w[background land-cover aerial terrain shading]),
+    look.call("Over the picture", %w[background land-cover terrain shading restoration-area]),
+    look.call("Shaded", %w[background land-cover aerial restoration-area])
   ],
   "layers" => [
+    {
+      "id" => "background",
+      "title" => "Background tiles",
+      "visible" => false,
+      "group" => "Pictures of the ground",
+      "tiles" => {
+        "url" => "http://127.0.0.1:7481/{z}/{x}/{y}.png",
+        "attribution" => "Background: Skarrow Moss, an invented place",
+        "most_zoom" => 17
+      },
+      "raster" => {
+        "kind" => "picture"
+      }
+    },
     raster.call(
       "land-cover",
       "Land cover",

@@ -15,7 +15,15 @@ begin
   App::Sweep.new.run.each { |sentence| puts sentence }
   if App::Book.none?
     puts "Adding the demo book"
-    App::NewBook.from_folio(TileLoom::Document::Folio.read(File.join(App::ROOT, "demo/skarrow-moss.json")))
+    demo = App::NewBook.from_folio(TileLoom::Document::Folio.read(File.join(App::ROOT, "demo/skarrow-moss.json")))
+    # Its background tiles come from the stand-in that was started beside it.
+    demo
+      .layers
+      .select { |layer| layer.style["tiles"] && ENV["TILE_STAND_IN"] }
+      .each do |layer|
+        url = layer.style["tiles"]["url"].sub(%r{:\d+(?=/)}, ":#{ENV["TILE_STAND_IN"]}")
+        layer.update!(style: layer.style.merge("tiles" => layer.style["tiles"].merge("url" => url)))
+      end
   end
 rescue ActiveRecord::ActiveRecordError,
   Trilogy::Error,

@@ -67,7 +67,7 @@ module Setup
     def warn_of_open_door
       return unless App::BindAddress.open?(@bind)
       Shell.say "WARNING: there is no sign-in yet. Whoever reaches this machine at port #{@port} can read, change " \
-        "and remove every book. Leave BIND out to be reached from this machine alone."
+                  "and remove every book. Leave BIND out to be reached from this machine alone."
     end
 
     # Books, passwords and files of others' data are for this user alone.
@@ -138,7 +138,18 @@ module Setup
       raise Failure, "#{left.join(" and ")} cannot be mended; bring back the last dump with bin/restore." if left.any?
     end
 
-    def environment = Gems::ENVIRONMENT.merge(@database&.environment || {}, "TMPDIR" => scratch)
+    def environment =
+      Gems::ENVIRONMENT.merge(
+        @database&.environment || {},
+        "TMPDIR" => scratch,
+        "TILE_STAND_IN" => tile_port.to_s,
+        "TILE_HOSTS" => [ENV["TILE_HOSTS"], "127.0.0.1:#{tile_port}"].compact.join(" ")
+      )
+
+    # Of the stand-in for a tile server, which the demo's background tiles come from.
+    TILES_AFTER = 81
+
+    def tile_port = @port + TILES_AFTER
 
     # Files that are on their way lie here, so that what a killed server left can be told from others' files.
     def scratch = File.join(Shell::ROOT, "var/tmp").tap { |folder| FileUtils.mkdir_p(folder, mode: 0o700) }
@@ -156,6 +167,7 @@ module Setup
       child(:worker) { spawn_worker }
       child(:quick_worker) { spawn_worker("--quick") }
       child(:server) { spawn_server }
+      child(:tiles) { spawn_tiles } if free?(tile_port)
       wait_for_server
     end
 
@@ -185,6 +197,32 @@ module Setup
         in: File::NULL,
         pgroup: true
       )
+    end
+
+    def spawn_tiles
+      Process.spawn(
+        environment,
+        "nice",
+        "-n",
+        "10",
+        "ruby",
+        "bin/stand-in",
+        "tiles",
+        "--port",
+        tile_port.to_s,
+        chdir: Shell::ROOT,
+        in: File::NULL,
+        out: File::NULL,
+        pgroup: true
+      )
+    end
+
+    def free?(port)
+      TCPServer.new("127.0.0.1", port).close
+      true
+    rescue SystemCallError
+      Shell.say "Port #{port} is taken, so there is no stand-in for a tile server."
+      false
     end
 
     def spawn_worker(*options)

@@ -33,7 +33,7 @@ module App
     def self.pixels(book, folio, layer, position)
       values = {key: layer.id, title: layer.title, position: position, visible: layer.visible?}
       style = layer.given.except(*Layer::OWN)
-      if layer.data.nil? || folio.path.nil?
+      if layer.tiles || layer.data.nil? || folio.path.nil?
         Layer.create!(
           **values,
           book_id: book.id,
@@ -43,6 +43,7 @@ module App
           original_reference: book.reference,
           feature_count: 0
         )
+        return if layer.tiles
         return tell(book, layer, ["Its pixels do not come with a book file; update the layer from their file."])
       end
       data = layer.data

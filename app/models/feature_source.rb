@@ -26,7 +26,7 @@ module App
 
     def extent(layer_id) = @layers[layer_id]&.extent
 
-    def raster(layer_id) = (@rasters ||= {})[layer_id] ||= @layers[layer_id]&.prepared
+    def raster(layer_id) = (@rasters ||= {})[layer_id] ||= @layers[layer_id]&.drawn
 
     private
 

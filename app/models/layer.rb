@@ -27,6 +27,12 @@ module App
 
     def pixels? = kind == "pixels"
 
+    # What its pixels are drawn from: its own, or tiles that are asked for.
+    def drawn
+      tiles = style["tiles"] or return prepared
+      TileLoom::Raster::Tiles::Pyramid.new(TileLoom::Raster::Tiles::Source.new(tiles), TileCache.fetch, title)
+    end
+
     # The TileLoom::Raster::Prepared of its pixels, or nil.
     def prepared = raster && TileLoom::Raster::Prepared.new(Rasters.folder(id), TileLoom::Raster::Facts.new(raster))
 

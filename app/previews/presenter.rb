@@ -169,8 +169,11 @@ module App
 
     # What is known of a layer's pixels; nil where there are none.
     def pixels(layer)
-      raster = layer.prepared or return nil
+      raster = layer.drawn or return nil
       facts = raster.facts
+      if layer.style["tiles"]
+        return facts.json.slice("kind", "width", "height", "bands", "type").merge(tiles_lie(layer, raster))
+      end
       facts
         .json
         .slice(
@@ -188,11 +191,25 @@ module App
           "classes"
         )
         .merge(
-          "crs_name" => raster.grid.system.name,
-          "pixel_m" => raster.grid.pixel_m.map { |metres| metres.round(4) },
+          lie(raster),
           "ends" => (0...facts.quantiles.length).map { |band| facts.quantiles[band] && facts.between(2, 98, band) }
         )
     end
+
+    # Of tiles a pixel is as large as where the book is.
+    def tiles_lie(layer, raster)
+      known = lie(raster)
+      box = layer.book.extent or return known
+      crs = layer.book.crs
+      place = TileLoom::Crs::Transform.between(crs, raster.grid.system(operations: crs.operations)).forward(box.centre)
+      scale = TileLoom::Crs::Factors.at(raster.grid.system, *place).meridional_scale
+      known.merge("pixel_m" => known["pixel_m"].map { |metres| (metres / scale).round(4) })
+    rescue TileLoom::Refusal
+      known
+    end
+
+    def lie(raster) =
+      {"crs_name" => raster.grid.system.name, "pixel_m" => raster.grid.pixel_m.map { |metres| metres.round(4) }}
 
     # A page with the boxes of its elements; box: of the frame that decides what it shows.
     def page(layout, box)

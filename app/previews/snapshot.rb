@@ -59,7 +59,9 @@ module App
 
     # thumb: drawn coarsely, for small pictures; ppi: of layers of pixels, as near as the page is looked at. Gzipped.
     def sheet_svgz(number, thumb: false, ppi: PROOF_PPI)
-      ppi = pixels? ? ppi.clamp(PROOF_PPI, document.resolution_ppi) : PROOF_PPI
+      ppi = pixels? ? ppi.clamp(PROOF_PPI, [document.resolution_ppi, PROOF_PPI].max) : PROOF_PPI
+      # Tiles that did not come may come the next time.
+      return Zlib.gzip(sheet_svg(number, thumb: thumb, ppi: ppi), level: 4) if tiles?
       ProofCache.fetch([fingerprint, number, thumb, ppi]) { sheet_svg(number, thumb: thumb, ppi: ppi) }
     end
 
@@ -67,6 +69,8 @@ module App
       manner = thumb ? {tolerance_mm: 1.2, names: false, ppi: THUMB_PPI} : {ppi: ppi}
       svg(composer_of(number, **manner).drawing, small: thumb)
     end
+
+    def tiles? = document.layers.any? { |layer| layer.tiles && layer.visible? }
 
     # Does any layer show pixels?
     def pixels? = document.layers.any? { |layer| layer.raster? && layer.visible? }

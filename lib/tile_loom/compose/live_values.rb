@@ -4,7 +4,7 @@ module TileLoom
   module Compose
     # What live text can say of the book and of a sheet.
     class LiveValues
-      BOOK = %w[title subtitle author edition source date].freeze
+      BOOK = %w[title subtitle author edition source date credits].freeze
       SHEET = %w[
         name
         number
@@ -38,6 +38,8 @@ module TileLoom
         mgrs
         verbal
         verbal_imperial
+        lowest
+        highest
       ].freeze
       CRS = %w[name code datum].freeze
       LAYOUT = %w[name page].freeze
@@ -111,6 +113,19 @@ module TileLoom
         }
       end
 
+      # Of the topmost layer of heights or other values that is shown, or (a shading alone) that there is: to a tenth.
+      def height(view, place)
+        layers = @sheet.book.layers.select(&:raster?).reverse
+        found =
+          layers
+            .sort_by { |layer| layer.visible? ? 0 : 1 }
+            .find { |layer| @sheet.source.raster(layer.id)&.facts&.heights? }
+        ends =
+          found &&
+          @sheet.once(:heights, found.id) { View::Heights.new(@sheet.source.raster(found.id), view).ends || [] }
+        ends&.at(place)&.round(1)&.then { |value| Units::Number.tidy(value) } || ""
+      end
+
       # Lengths on the ellipsoid through the frame's middle.
       def extent(view)
         size = view.ground_size
@@ -135,6 +150,8 @@ module TileLoom
           "zone" => -> { CoordinateGrid::Squares::Mgrs.designation(*view.centre_lon_lat).to_s },
           "square" => -> { mgrs(view)[/[A-Z]{2}(?=\d*\z)/].to_s },
           "mgrs" => -> { mgrs(view) },
+          "lowest" => -> { height(view, 0) },
+          "highest" => -> { height(view, 1) },
           "verbal" => -> { Bar::VerbalScale.on(@sheet.measure, @sheet.stated_scale) },
           "verbal_imperial" => -> { Bar::VerbalScale.on(@sheet.measure, @sheet.stated_scale, units: "imperial") }
         }

@@ -85,7 +85,7 @@ module TileLoom
 
       # What the layers draw in a view of this sheet: a View::GroundDrawing::Drawn.
       def ground_drawing(view)
-        (@ground_drawings ||= {})[view.place] ||= part(
+        (@ground_drawings ||= {})[view.place] ||= kept_unless_tiles(
           "ground",
           book.key_of("crs", "layers", "markers", "faces"),
           *view.place,
@@ -103,6 +103,12 @@ module TileLoom
             ppi: @ppi
           ).drawn
         end
+      end
+
+      # Who is to be named for background tiles of this sheet and is not by a text of it.
+      def uncredited(layers)
+        return [] if texts.any? { |element| element.templates.any? { |_, template| template.include?("book.credits") } }
+        layers.filter_map { |layer| layer.tiles&.attribution }.uniq
       end
 
       # Rows of a legend for what the frame of this page drew, in drawing order.
@@ -130,6 +136,11 @@ module TileLoom
       def title = "#{cell.number}  #{cell.name}"
 
       private
+
+      # Tiles that did not come may come the next time.
+      def kept_unless_tiles(*key, &block)
+        (book.layers.any? { |layer| layer.visible? && layer.tiles }) ? block.call : part(*key, &block)
+      end
 
       # Geometry::TurnedRectangle, which alone is kept for other sheets, as references belong to a thread.
       def nominal_ground

@@ -63,6 +63,9 @@ module TileLoom
         once([:profile, id]) { Artwork::IccProfile.new(enclosures.bytes(entry), name: entry.title).for_press! }
       end
 
+      # Who is to be named for the background tiles that its maps show.
+      def credits = layers.select(&:visible?).filter_map { |layer| layer.tiles&.attribution }.uniq.join("; ")
+
       def parsed_date
         (date.to_s == "") ? nil : Date.iso8601(date)
       rescue Date::Error

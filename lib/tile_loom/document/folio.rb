@@ -34,6 +34,7 @@ module TileLoom
           Data::MemorySource.new.tap do |source|
             document.layers.each_with_index do |layer, index|
               yield layer.title if block_given?
+              next add_tiles(source, layer) if layer.tiles
               next add_raster(source, layer, index) if layer.raster?
               source.add(layer.id, located(layer, index) { read(layer, reader(layer, index)) })
             end
@@ -71,6 +72,11 @@ module TileLoom
       end
 
       private
+
+      def add_tiles(source, layer)
+        fetch = Raster::Tiles::Fetch.new(File.join(File.dirname(Raster::Cache.folder), "tiles"))
+        source.add_raster(layer.id, Raster::Tiles::Pyramid.new(layer.tiles, fetch, layer.title), nil)
+      end
 
       # Made ready in a process of its own, which leaves libvips as it is here.
       def add_raster(source, layer, index)

@@ -15,6 +15,8 @@ module TileLoom
     #   window(level, left, top, width, height)   [Vips::Image of its bands, mask or nil] of so many of a level's
     # pixels;
     #                        what lies outside repeats the edge, and its mask is 0
+    #   told                 what of the windows was not to be had, in a sentence, or nil
+    #   afresh               the same for another drawing, with nothing told yet
     class Prepared
       PIXELS, MASK, FACTS = "pixels.tif", "mask.tif", "raster.json"
 
@@ -30,6 +32,11 @@ module TileLoom
       end
 
       def grid = facts.grid
+
+      # All of it is here.
+      def told = nil
+
+      def afresh = self
 
       # What tells its pixels from those of another.
       def key = @key ||= [@folder, File.mtime(path(PIXELS)).to_f]

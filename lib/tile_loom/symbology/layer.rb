@@ -88,6 +88,7 @@ module TileLoom
       part :data, DATA
       part :label, Label.type
       part :rules, list(Rule.type, least: 1, most: 200), default: []
+      part :tiles, Raster::Tiles::Source.type, about: "Of a layer of background tiles, where they come from."
       part :raster, RasterLook.union, about: "How its pixels are shown, of a layer of pixels."
 
       # Is it made of pixels?

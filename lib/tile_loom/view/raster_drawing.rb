@@ -17,8 +17,7 @@ module TileLoom
 
       # raster: see Raster::Prepared; ppi: pixels an inch of what is drawn.
       def initialize(layer:, raster:, view:, ppi:)
-        @layer, @raster, @view, @ppi = layer, raster, view, ppi
-        @told = []
+        @layer, @raster, @view, @ppi = layer, raster.afresh, view, ppi
       end
 
       def group =
@@ -41,7 +40,10 @@ module TileLoom
       def own_ppi = 25.4 / mm_per_pixel
 
       # What of it is not as asked for here, in sentences.
-      def told = image ? @told.uniq : []
+      def told
+        image
+        [@raster.told].compact
+      end
 
       private
 

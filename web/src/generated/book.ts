@@ -217,6 +217,7 @@ export interface Layer {
     halo?: Colour;
   };
   rules?: Rule[];
+  tiles?: TileSource;
   raster?: RasterLook;
 }
 /**
@@ -270,6 +271,49 @@ export interface Stroke {
 export interface Fill {
   colour: Colour;
   opacity?: Opacity;
+}
+/**
+ * Where background tiles come from.
+ *
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "tile_source".
+ */
+export interface TileSource {
+  /**
+   * With {z}, {x} and {y} (or {-y}, from the bottom); or {TileMatrix}, {TileCol} and {TileRow}.
+   */
+  url: string;
+  /**
+   * Who is to be named on every sheet that shows them.
+   */
+  attribution: string;
+  crs?: string;
+  tile_px?: number;
+  least_zoom?: number;
+  most_zoom?: number;
+  /**
+   * The upper left corner of the matrices.
+   *
+   * @minItems 2
+   * @maxItems 2
+   */
+  origin?: [number, number];
+  /**
+   * Levels of another set, the coarsest first.
+   */
+  matrices?: TileMatrix[];
+}
+/**
+ * A level of a tile matrix set (OGC 17-083r4).
+ *
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "tile_matrix".
+ */
+export interface TileMatrix {
+  name: string;
+  units_per_px: number;
+  columns: number;
+  rows: number;
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema

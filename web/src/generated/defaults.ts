@@ -9,6 +9,7 @@ export const defaults = {
   symbol: { strokes: [] },
   stroke: { colour: "#1f2a30", width_mm: 0.2, cap: "butt", join: "round", opacity: 1 },
   fill: { opacity: 1 },
+  tile_source: { crs: "EPSG:3857", tile_px: 256, least_zoom: 0, most_zoom: 19 },
   picture_raster_look: { brightness: 0, contrast: 0, saturation: 0, gamma: 1, resampling: "bilinear" },
   raster_class: { title: "", hidden: false },
   ramp_raster_look: {

@@ -7,6 +7,7 @@ import { Card } from "../frame/Card";
 import { besideEndings, dataEndings, dataFormats, pixelEndings, pixelFormats } from "../generated/kinds";
 import { LayerRow } from "./LayerRow";
 import { Looks } from "./Looks";
+import { TilesForm } from "./TilesForm";
 import type { Arrivals } from "./arrivals";
 
 // All layers, the top one first, with their groups as headings.
@@ -14,6 +15,7 @@ export function LayerList({ arrivals, onPick }: { arrivals: Arrivals; onPick: (i
   const book = useBook();
   const { change, pending } = useChange();
   const input = useRef<HTMLInputElement>(null);
+  const [adding, setAdding] = useState(false);
   const [dragged, setDragged] = useState<string | null>(null);
   const layers = book.document.layers;
   // The list shows the top layer first; the document holds the bottom one first.
@@ -58,6 +60,13 @@ export function LayerList({ arrivals, onPick }: { arrivals: Arrivals; onPick: (i
       >
         {arrivals.sending ? "Sending…" : "Import data"}
       </Button>
+      {adding ? (
+        <TilesForm onDone={() => setAdding(false)} />
+      ) : (
+        <Button fullWidth sx={{ mb: 1 }} onClick={() => setAdding(true)}>
+          Add background tiles
+        </Button>
+      )}
       <Looks />
       <Box component="ul" sx={{ m: 0, p: 0, listStyle: "none" }}>
         {shown.map((layer, index) => {

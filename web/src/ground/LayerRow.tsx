@@ -168,8 +168,9 @@ function describe(layer: Layer, book: Book) {
         .filter(Boolean)
         .join(" ")
     : null;
-  const what =
-    info.kind === "pixels"
+  const what = layer.tiles
+    ? "background tiles"
+    : info.kind === "pixels"
       ? info.pixels
         ? sizeOf(info.pixels.width, info.pixels.height, info.pixels.pixel_m)
         : "no pixels yet"

@@ -7,6 +7,7 @@ import { Heading } from "../frame/Card";
 import { ContoursForm } from "../pixels/ContoursForm";
 import { LookFields } from "../pixels/LookFields";
 import { ppiAt, sizeOf } from "../pixels/words";
+import { TilesDetails } from "./TilesDetails";
 import type { Arrivals } from "./arrivals";
 
 // What is particular to a layer of pixels: its look, what it comes to on paper, contours from its heights.
@@ -29,6 +30,7 @@ export function PixelDetails({
         The pixels of this layer did not come with the book. Update it from their file.
       </Typography>
     );
+  if (layer.tiles) return <TilesDetails layer={layer} pixels={pixels} put={put} />;
   const scale = book.document.index.scale;
   const resolution = book.document.resolution_ppi ?? 300;
   const own = Math.round(ppiAt(pixels.pixel_m, scale));

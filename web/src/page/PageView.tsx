@@ -3,7 +3,8 @@ import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useRef, useState, type ReactNode } from "react";
 import { useBook } from "../api/book";
 import { Refusal, getText } from "../api/client";
-import type { Guides, Rectangle } from "../api/types";
+import type { Book, Guides, Rectangle } from "../api/types";
+import { useRested } from "../frame/useRested";
 import { RULER, Ruler } from "./Ruler";
 import { ZoomButtons } from "./ZoomButtons";
 import { GuideLines, useGuides } from "./guides";
@@ -22,18 +23,28 @@ interface PageViewProps {
   onGuides?: (guides: Guides) => Promise<unknown>;
 }
 
+// Layers of pixels come finer where the page is looked at more closely, up to what prints.
+const STEPS_PPI = [110, 220];
+
+function fineness(ppi: number, book: Book): string {
+  if (!book.document.layers.some((layer) => layer.raster && layer.visible)) return "";
+  const step = STEPS_PPI.find((known) => ppi <= known * 1.2);
+  return `&ppi=${step ?? book.document.resolution_ppi ?? 300}`;
+}
+
 // A sheet exactly as it will print, on a quiet surface between rulers in millimetres.
 export function PageView({ sheet, overlay, selected, guides = NO_GUIDES, onGuides }: PageViewProps) {
   const book = useBook();
   const { page_width_mm: width, page_height_mm: height } = (sheet === 0 && book.index_frame) || book.frame;
+  const paper = useRef<HTMLDivElement>(null);
+  const zoom = useZoom(width, height, selected);
+  const fine = useRested(fineness(zoom.perMm * 25.4, book), 250);
   const drawing = useQuery({
-    queryKey: ["sheet", book.id, book.revision, sheet],
-    queryFn: ({ signal }) => getText(`/api/books/${book.id}/sheets/${sheet}.svg?r=${book.revision}`, signal),
+    queryKey: ["sheet", book.id, book.revision, sheet, fine],
+    queryFn: ({ signal }) => getText(`/api/books/${book.id}/sheets/${sheet}.svg?r=${book.revision}${fine}`, signal),
     placeholderData: keepPreviousData,
     staleTime: Infinity,
   });
-  const paper = useRef<HTMLDivElement>(null);
-  const zoom = useZoom(width, height, selected);
   const { surface, room, perMm, left, top } = zoom;
   const [scroll, setScroll] = useState({ x: 0, y: 0 });
   const { pulled, pull } = useGuides(paper, perMm, { x: width, y: height }, guides, onGuides);

@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+module App
+  # A new layer of background tiles, below all others.
+  class NewTiles
+    # wanted: {"title", "tiles": see TileLoom::Raster::Tiles::Source}; changes: BookChanges of the book.
+    def initialize(book, wanted, changes)
+      @book, @wanted, @changes = book, wanted, changes
+    end
+
+    # Refusal for tiles that are not to be asked for.
+    def layer
+      title = @wanted["title"].strip
+      raise TileLoom::Refusal.new("imports.no_layer_with_title", at: "/title") if title.empty?
+      style = {"tiles" => @wanted["tiles"], "raster" => {"kind" => "picture"}}
+      checked(style)
+      made = nil
+      @changes.record_import("Background tiles #{title}") do
+        keys = Layer.where(book_id: @book.id).pluck(:key)
+        made =
+          Layer.create!(
+            book_id: @book.id,
+            key: TileLoom::Document::Starter.id_for(title, keys),
+            title: title,
+            kind: "pixels",
+            style: style,
+            original_reference: "EPSG:3857",
+            original_name: "",
+            feature_count: 0,
+            position: (Layer.where(book_id: @book.id).minimum(:position) || 1) - 1
+          )
+      end
+      made
+    end
+
+    private
+
+    # By the schema of the book, then by the hosts that may be asked.
+    def checked(style)
+      entry = {"id" => "tiles", "title" => "Tiles", **style}
+      settings = @book.settings
+      TileLoom::Document::Schema.demand(settings.merge("layers" => settings["layers"] + [entry]))
+      source = TileLoom::Raster::Tiles::Source.new(style["tiles"], path: "/tiles")
+      TileLoom::Crs::System.find(source.crs)
+      TileLoom::Raster::Tiles::Hosts.of_environment.demand(source.address(source.levels.first, 0, 0))
+    end
+  end
+end

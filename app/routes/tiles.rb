@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+module App
+  module Routes
+    # Background tiles: what a service offers, and a layer of them.
+    class Tiles < Base
+      # By an address of tiles itself, or of the capabilities of a service.
+      post "/api/books/:book_id/tiles/look" do
+        url = body_json["url"].to_s.strip
+        if url.match?(TileLoom::Raster::Tiles::Source::TOKENS)
+          raise TileLoom::Refusal.new("raster.no_capabilities", at: "/url")
+        end
+        found = TileCache.fetch.get(url)
+        raise TileLoom::Refusal.new("raster.no_capabilities", at: "/url") unless found.tile?
+        json(TileLoom::Raster::Tiles::Capabilities.new(found.bytes).offers.map(&:to_h))
+      end
+
+      post "/api/books/:book_id/tiles" do
+        NewTiles.new(book, body_json, changes).layer
+        json(shown(book.reload))
+      end
+    end
+  end
+end

@@ -1,0 +1,117 @@
+import { Box, Button, MenuItem, TextField, Typography } from "@mui/material";
+import { useState } from "react";
+import { useBook, useChange } from "../api/book";
+import { post } from "../api/client";
+
+interface Offer {
+  title: string;
+  attribution: string | null;
+  source: Record<string, unknown>;
+}
+
+// A layer of background tiles: where they come from, and who is to be named for them.
+export function TilesForm({ onDone }: { onDone: () => void }) {
+  const book = useBook();
+  const { ask } = useChange();
+  const [url, setUrl] = useState("");
+  const [title, setTitle] = useState("");
+  const [attribution, setAttribution] = useState("");
+  const [most, setMost] = useState("19");
+  const [offers, setOffers] = useState<Offer[] | null>(null);
+  const [offer, setOffer] = useState(0);
+  const [problem, setProblem] = useState<string | null>(null);
+  const pattern = /\{(z|TileMatrix)\}/.test(url);
+  const told = (error: Error) => setProblem(error.message);
+  const look = () =>
+    post<Offer[]>(`/api/books/${book.id}/tiles/look`, { url: url.trim() }).then((found) => {
+      setProblem(found.length ? null : "The service offers no tiles in a CRS that is known.");
+      setOffers(found);
+      setOffer(0);
+      setTitle(found[0]?.title ?? "");
+      setAttribution(found[0]?.attribution ?? "");
+    }, told);
+  const add = () => {
+    const chosen = offers?.[offer];
+    const tiles = chosen
+      ? { ...chosen.source, attribution: attribution.trim() }
+      : { url: url.trim(), attribution: attribution.trim(), most_zoom: Number(most) };
+    return ask("tiles", { title: title.trim(), tiles }).then(onDone, told);
+  };
+  return (
+    <Box
+      component="form"
+      aria-label="Background tiles"
+      sx={{ display: "grid", gap: 1, border: 1, borderColor: "divider", p: 1, my: 1 }}
+      onSubmit={(event) => {
+        event.preventDefault();
+        setProblem(null);
+        void (pattern || offers ? add() : look());
+      }}
+    >
+      <TextField
+        label="Address"
+        value={url}
+        onChange={(event) => {
+          setUrl(event.target.value);
+          setOffers(null);
+        }}
+        placeholder="https://host/{z}/{x}/{y}.png"
+        helperText="With {z}, {x} and {y}, or that of WMTS capabilities"
+        slotProps={{ inputLabel: { shrink: true } }}
+      />
+      {offers && offers.length > 0 && (
+        <TextField
+          select
+          label="Tiles"
+          value={offer}
+          onChange={(event) => {
+            const index = Number(event.target.value);
+            setOffer(index);
+            setTitle(offers[index]!.title);
+            setAttribution(offers[index]!.attribution ?? attribution);
+          }}
+        >
+          {offers.map((known, index) => (
+            <MenuItem key={known.title} value={index}>
+              {known.title}
+            </MenuItem>
+          ))}
+        </TextField>
+      )}
+      {(pattern || (offers && offers.length > 0)) && (
+        <>
+          <TextField label="Title" value={title} onChange={(event) => setTitle(event.target.value)} required />
+          <TextField
+            label="Attribution"
+            value={attribution}
+            onChange={(event) => setAttribution(event.target.value)}
+            required
+            helperText="Who is named on every sheet that shows them"
+          />
+          {pattern && (
+            <TextField select label="Largest zoom" value={most} onChange={(event) => setMost(event.target.value)}>
+              {Array.from({ length: 25 }, (_, zoom) => (
+                <MenuItem key={zoom} value={String(zoom)}>
+                  {zoom}
+                </MenuItem>
+              ))}
+            </TextField>
+          )}
+        </>
+      )}
+      {problem && (
+        <Typography role="alert" sx={{ color: "error.main", fontSize: 13, fontWeight: 600 }}>
+          {problem}
+        </Typography>
+      )}
+      <Box sx={{ display: "flex", gap: 1 }}>
+        <Button type="submit" variant="contained" disabled={url.trim() === ""}>
+          {pattern || offers ? "Add the layer" : "Look what is there"}
+        </Button>
+        <Button color="inherit" onClick={onDone}>
+          Cancel
+        </Button>
+      </Box>
+    </Box>
+  );
+}
