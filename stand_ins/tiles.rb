@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 require "json"
-require "vips"
 require "tile_loom"
+require "vips"
 
 module StandIns
   # A tile server: a pyramid in Web Mercator over the demo's own land cover and relief, and its capabilities. It can be
@@ -12,8 +12,8 @@ module StandIns
     MOST_ZOOM = 17
     DEMO = File.join(TileLoom::ROOT, "demo")
 
-    # Told from outside: seconds that each tile takes; status that is answered in place of tiles, so many times (nil: for
-    # good); tiles whose column is a multiple of this are not there.
+    # Told from outside: seconds that each tile takes; status that is answered in place of tiles, so many times (nil:
+    # for good); tiles whose column is a multiple of this are not there.
     attr_accessor :slow_s, :failing, :failing_times, :gaps
 
     # asked: of all tiles, addresses in order; at_once: how many were asked for at the same time at most.

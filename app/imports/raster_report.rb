@@ -82,7 +82,11 @@ module App
       Dir.mktmpdir("tile-loom-small") do |folder|
         target = File.join(folder, "small.png")
         sides = (found.width >= found.height) ? [SMALL_PX, 0] : [0, SMALL_PX]
-        TileLoom::Raster::Process.new(part.name, drivers: [part.format.driver, "PNG"], wanted: @arrival.asked).capture(
+        TileLoom::Raster::Process.new(
+          part.name,
+          drivers: [*part.format.drivers, "PNG"],
+          wanted: @arrival.asked
+        ).capture(
           "gdal_translate",
           "-q",
           "-of",

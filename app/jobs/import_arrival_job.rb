@@ -88,7 +88,7 @@ module App
       end
 
       def pixels_differ(old, fresh)
-        size = ->(layer) { layer.raster && layer.raster.values_at("width", "height").join(" × ") }
+        size = ->(layer) { layer.raster&.values_at("width", "height")&.join(" × ") }
         ["It had #{size.call(old) || "no"} pixels and has #{size.call(fresh)}."]
       end
 

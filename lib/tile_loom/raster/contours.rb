@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "json"
+require "tmpdir"
 
 module TileLoom
   module Raster
@@ -45,27 +46,39 @@ module TileLoom
 
       private
 
+      # In a file first: GDAL's lines of GeoJSON would be in longitude and latitude, by a way of its own.
       def lines
+        Dir.mktmpdir("tile-loom-contours") do |folder|
+          target = File.join(folder, "lines.geojson")
+          traced(target)
+          File.foreach(target) do |line|
+            next unless line.start_with?("{ \"type\": \"Feature\"")
+            yield feature(JSON.parse(line.strip.delete_suffix(",")))
+          end
+        end
+      end
+
+      def traced(target)
         nodata = @raster.facts.nodata
-        Process
-          .new("The heights", drivers: ["GTiff"], wanted: @wanted, seconds: Prepare::SECONDS)
-          .each_line(
-            "gdal_contour",
-            "-q",
-            "-a",
-            "height",
-            "-i",
-            @interval.to_s,
-            "-off",
-            @base.to_s,
-            *((nodata.nil? || nodata == "nan") ? [] : ["-snodata", nodata.to_s]),
-            "-f",
-            "GeoJSONSeq",
-            "-lco",
-            "COORDINATE_PRECISION=#{@raster.grid.system.geographic? ? 9 : 4}",
-            File.join(@raster.folder, Prepared::PIXELS),
-            "/vsistdout/"
-          ) { |line| yield feature(JSON.parse(line)) }
+        Process.new("The heights", drivers: %w[GTiff GeoJSON], wanted: @wanted, seconds: Prepare::SECONDS).capture(
+          "gdal_contour",
+          "-q",
+          "-a",
+          "height",
+          "-i",
+          @interval.to_s,
+          "-off",
+          @base.to_s,
+          *((nodata.nil? || nodata == "nan") ? [] : ["-snodata", nodata.to_s]),
+          "-f",
+          "GeoJSON",
+          "-lco",
+          "RFC7946=NO",
+          "-lco",
+          "COORDINATE_PRECISION=#{@raster.grid.system.geographic? ? 9 : 4}",
+          File.join(@raster.folder, Prepared::PIXELS),
+          target
+        )
       end
 
       def feature(found)

@@ -8,11 +8,12 @@ module TileLoom
       extend Values::Kind
 
       class << self
-        # Of files, in lower case with the dot; GDAL's short name of the driver.
-        attr_reader :endings, :driver
+        # Of files, in lower case with the dot; GDAL's short names of the drivers that read it.
+        attr_reader :endings, :drivers
 
-        def reads(*endings, driver:)
-          @endings, @driver = endings, driver
+        # inside: drivers of what the format holds.
+        def reads(*endings, driver:, inside: [])
+          @endings, @drivers = endings, [driver, *inside]
         end
 
         # Are its pixels stored with loss, as photographs are? info: GDAL's report of the file.

@@ -106,7 +106,7 @@ module TileLoom
 
       def read(*options)
         text =
-          Process.new(@part.name, drivers: [format.driver], wanted: @wanted).capture(
+          Process.new(@part.name, drivers: format.drivers, wanted: @wanted).capture(
             "gdalinfo",
             "-json",
             "-nofl",

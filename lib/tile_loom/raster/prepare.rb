@@ -76,7 +76,7 @@ module TileLoom
       def process =
         Process.new(
           name,
-          drivers: [*@parts.map { |part| part.format.driver }, "GTiff", "COG"].uniq,
+          drivers: [*@parts.flat_map { |part| part.format.drivers }, "GTiff", "COG"].uniq,
           wanted: @wanted,
           seconds: SECONDS
         )

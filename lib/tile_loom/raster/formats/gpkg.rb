@@ -6,7 +6,7 @@ module TileLoom
       # Tiles in a GeoPackage (OGC 12-128r18).
       class Gpkg < Format
         kind "gpkg", "GeoPackage"
-        reads ".gpkg", driver: "GPKG"
+        reads ".gpkg", driver: "GPKG", inside: %w[PNG JPEG WEBP]
 
         def self.check(file) = Data::SqliteCheck.new(file).demand
 

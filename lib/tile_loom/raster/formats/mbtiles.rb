@@ -6,7 +6,7 @@ module TileLoom
       # Tiles of a pyramid in an SQLite file.
       class Mbtiles < Format
         kind "mbtiles", "MBTiles"
-        reads ".mbtiles", driver: "MBTiles"
+        reads ".mbtiles", driver: "MBTiles", inside: %w[SQLite PNG JPEG WEBP]
 
         def self.check(file) = Data::SqliteCheck.new(file).demand
 

@@ -7,8 +7,8 @@ require "uri"
 module TileLoom
   module Raster
     module Tiles
-      # Which hosts are asked for tiles: those that the operator names (TILE_HOSTS: "tiles.example.org, 127.0.0.1:7481"),
-      # by https but on this machine itself, never by an address of a private network.
+      # Which hosts are asked for tiles: those that the operator names (TILE_HOSTS: "tiles.example.org,
+      # 127.0.0.1:7481"), by https but on this machine itself, never by an address of a private network.
       class Hosts
         PRIVATE =
           %w[
@@ -45,12 +45,16 @@ module TileLoom
             raise Refusal.new("raster.tile_address", url: url[0, 120])
           end
           host = uri.host.delete("[]").downcase
-          refuse("raster.tile_host", host) unless @names.include?(host) || @names.include?("#{host}:#{uri.port}")
+          unless @names.include?(host) || @names.include?("#{host}:#{uri.port}")
+            raise Refusal.new("raster.tile_host", host: host)
+          end
           address = address_of(host)
           loopback = LOOPBACK.any? { |range| range.include?(address) }
-          refuse("raster.tile_https", host) unless uri.is_a?(URI::HTTPS) || loopback
+          raise Refusal.new("raster.tile_https", host: host) unless uri.is_a?(URI::HTTPS) || loopback
           own = loopback && host.match?(/\A(localhost|127\.\d+\.\d+\.\d+|::1)\z/)
-          refuse("raster.tile_private", host) if !own && PRIVATE.any? { |range| range.include?(address) }
+          if !own && PRIVATE.any? { |range| range.include?(address) }
+            raise Refusal.new("raster.tile_private", host: host)
+          end
           [uri, address.to_s]
         rescue URI::InvalidURIError
           raise Refusal.new("raster.tile_address", url: url[0, 120])
@@ -58,12 +62,10 @@ module TileLoom
 
         private
 
-        def refuse(code, host) = raise(Refusal.new(code, host: host))
-
         # All of them must be fit to be asked: the first is.
         def address_of(host)
           found = literal(host) || @resolve.call(host).map { |text| IPAddr.new(text) }
-          refuse("raster.tile_host_unknown", host) if found.empty?
+          raise Refusal.new("raster.tile_host_unknown", host: host) if found.empty?
           found = found.map { |address| address.ipv4_mapped? ? address.native : address }
           found.find { |address| PRIVATE.any? { |range| range.include?(address) } } || found.first
         end

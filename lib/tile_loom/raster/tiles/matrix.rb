@@ -3,8 +3,8 @@
 module TileLoom
   module Raster
     module Tiles
-      # A level of a tile matrix set (OGC 17-083r4): its name in addresses, reference units of a pixel, how many tiles it
-      # has across and down.
+      # A level of a tile matrix set (OGC 17-083r4): its name in addresses, reference units of a pixel, how many tiles
+      # it has across and down.
       class Matrix < Values::Value
         define "tile_matrix", about: "A level of a tile matrix set (OGC 17-083r4)."
         part :name, text(least: 1, most: 200), required: true
