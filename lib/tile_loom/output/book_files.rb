@@ -37,6 +37,7 @@ module TileLoom
       def settings
         layers =
           book.settings["layers"].map do |layer|
+            next layer.except("data") if layer.key?("raster")
             layer.except("data").merge("data" => {"file" => data_name, "layer" => layer["id"]})
           end
         enclosed =
@@ -65,7 +66,7 @@ module TileLoom
       def package
         bytes =
           Data::GeoPackage.new(data_name, crs: book.crs, date: book.parsed_date).bytes(
-            book.layers.map { |layer| [layer.id, @press.source.features(layer.id, nil)] }
+            book.layers.reject(&:raster?).map { |layer| [layer.id, @press.source.features(layer.id, nil)] }
           )
         Pdf::Attachments::File.new(
           name: data_name,

@@ -28,7 +28,23 @@ module TileLoom
         @pixels ||=
           Press.spread(items).filter_map { |item| form.pixels(@press, item) }.max_by { |width, height| width * height }
 
-      def told = [*@press.readings, *@press.file_names.told, *form.told(@press)]
+      def told = [*@press.readings, *@press.file_names.told, *form.told(@press), *coarse_pixels]
+
+      # Layers of pixels that are coarser than what is asked for, at the scale of most sheets.
+      def coarse_pixels
+        scale = @press.book.index.scale
+        @press
+          .book
+          .layers
+          .select { |layer| layer.raster? && layer.tiles.nil? && layer.visible? && layer.shown_at?(scale) }
+          .filter_map do |layer|
+            own = @press.source.raster(layer.id)&.grid&.ppi_at(scale)
+            next "The pixels of #{layer.title} are not here; it is left out." if own.nil?
+            next if own >= @press.ppi * 0.995
+            "#{layer.title} has an effective #{own.round} ppi at #{Units::Number.ratio(scale)}, fewer than " \
+            "#{@press.ppi}."
+          end
+      end
 
       # In sentences.
       def in_words
