@@ -17,7 +17,7 @@ module TileLoom
       TRIGGERS = [
         /\Artree_.+_(insert|delete|update\d*)\z/i,
         /\Atrigger_(insert|delete)_feature_count_.+\z/i,
-        /_(zoom|zoom_level|tile_column|tile_row|pixel_x_size|pixel_y_size|matrix_width|matrix_height)_(insert|update)\z/i,
+        /_(zoom(_level)?|tile_column|tile_row|pixel_x_size|pixel_y_size|matrix_width|matrix_height)_(insert|update)\z/i,
         /\Agpkg_metadata(_reference)?_.+_(insert|update)\z/i,
         /\Agpkg2?_(tile|zoom)_.+\z/i
       ].freeze
