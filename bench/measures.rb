@@ -17,7 +17,8 @@ module Bench
         *image_rows,
         *GridMeasures.new.rows,
         *IndexMeasures.new(@folio_path).rows,
-        *GroundMeasures.new.rows
+        *GroundMeasures.new.rows,
+        *RasterMeasures.new.rows
       ]
     end
 

@@ -140,6 +140,36 @@ RSpec.describe App::RasterImport do
     expect(last_response.status).to eq(422)
   end
 
+  it "goes out with the book without its pixels, comes in again, and says so" do
+    kept(sent(picture))
+    get("/api/books/#{book.id}/file", {}, "HTTP_HOST" => "localhost")
+    text = last_response.body
+    post("/api/books", text, {"CONTENT_TYPE" => "application/json", "HTTP_HOST" => "localhost"})
+    expect(last_response.status).to eq(201), last_response.body
+    other = App::Book.find(answer["id"])
+    expect(other.settings["layers"].first).to include("id" => "flight", "raster" => {"kind" => "picture"})
+    expect(App::Arrival.where(book_id: other.id).last.remarks).to eq(
+      ["Its pixels do not come with a book file; update the layer from their file."]
+    )
+    get("/api/books/#{other.id}/sheets/1.svg", {}, "HTTP_HOST" => "localhost")
+    expect(last_response.status).to eq(200)
+  end
+
+  it "lies where it should when the book is drawn in another CRS" do
+    kept(sent(picture))
+    before = layer.extent.to_a
+    change =
+      App::Reprojection.create!(book_id: book.id, target: "EPSG:32628", operations: [], state: "running", total: 1)
+    box = App::ReprojectionWork.new(change).shapes.fetch(layer.id)
+    transform =
+      TileLoom::Crs::Transform.between(
+        TileLoom::Crs::System.find("EPSG:25829"),
+        TileLoom::Crs::System.find("EPSG:32628")
+      )
+    corner = transform.point(before[0], before[1])
+    expect(corner).to match([be_between(box.min_x - 0.01, box.max_x), be_between(box.min_y - 0.01, box.max_y)])
+  end
+
   it "keeps nothing of what cannot be drawn, and leaves no process behind" do
     files = {
       "cut.tif" => File.binread(picture, 20_000),

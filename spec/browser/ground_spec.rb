@@ -26,6 +26,36 @@ RSpec.describe "Ground", type: :feature do
     expect(page).to have_css("aside li:first-child", text: "Huts")
   end
 
+  it "shows what is in a picture, brings it in below the others, and changes its look" do
+    worker do
+      Dir.mktmpdir do |folder|
+        plain, path = "#{folder}/plain.png", "#{folder}/scan.tif"
+        Vips::Image.perlin(300, 200, cell_size: 60, seed: 2).linear(60, 120).cast(:uchar).pngsave(plain)
+        place = %w[-a_srs EPSG:25829 -a_ullr 403000 6529000 403900 6528400]
+        expect(system("gdal_translate", "-q", *place, plain, path)).to be(true)
+        attach_file("Data files", path, visible: :all)
+        expect(page).to have_css("aside img[alt='Small picture of scan']", wait: 30)
+        expect(page).to have_css("aside", text: "300 × 200 px of 3 m")
+        expect_accessible
+        find("aside [role=combobox]", text: "a picture").click
+        find("li[role=option]", text: "heights or other values").click
+        click_button("Import")
+        expect(page).to have_css("[data-part=scan] image", visible: :all, wait: 60)
+        expect(App::Book.find(@book.id).settings["layers"].first["id"]).to eq("scan")
+        click_button("scan")
+        expect(page).to have_css("aside", text: "Effective 21 ppi at 1:2,500")
+        find("aside [role=combobox]", text: "Colour ramp").click
+        find("li[role=option]", text: "Shading").click
+        fill_in("Exaggeration", with: "3").send_keys(:enter)
+        expect(page).to have_text("All changes saved")
+        expect_accessible
+        expect(App::Layer.find_by!(key: "scan").style["raster"]).to eq({"kind" => "shading", "exaggeration" => 3})
+        click_button("Remove from the book")
+        expect(page).to have_no_css("[data-part=scan]", visible: :all)
+      end
+    end
+  end
+
   it "reports what is in a file, brings it in, and says what is wrong with one that is none" do
     worker do
       Dir.mktmpdir do |folder|

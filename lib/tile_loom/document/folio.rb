@@ -80,12 +80,14 @@ module TileLoom
 
       # Made ready in a process of its own, which leaves libvips as it is here.
       def add_raster(source, layer, index)
+        return told << "#{layer.title}: its pixels are not here, so it is not drawn." if layer.data.nil?
         located(layer, index) do
           choice = {picture: layer.data["layer"], kind: layer.data["taken_as"], reference: layer.data["crs"]}
           files = files(layer)
           cache = Raster::Cache.new
           Output::Parallel.new.apart { prepared(cache, files, choice) }&.then { |refusal| raise refusal }
           raster = cache.fetch(files, **choice)
+          told.concat(raster.facts.told.map { |sentence| "#{layer.title}: #{sentence}" })
           source.add_raster(layer.id, raster, Raster::Extent.new(raster.grid, document.crs).box)
         end
       end

@@ -33,6 +33,28 @@ module TileLoom
         titles.empty? ? "" : ", showing #{titles.reverse.join(", ")}"
       end
 
+      CREDIT_PT, CREDIT_ROOM_MM = 5.5, 1.2
+
+      # In the lower right corner, where no text of the page names them.
+      def credits(sheet, view)
+        named = sheet.uncredited(shown_layers(sheet))
+        return [] if named.empty?
+        face = typeface("sans")
+        text = named.join("; ")
+        width = face.width_mm(text, CREDIT_PT)
+        [
+          Scene::Text.new(
+            x: view.frame.max_x - CREDIT_ROOM_MM - width,
+            y: view.frame.max_y - CREDIT_ROOM_MM,
+            string: text,
+            face: face,
+            size_pt: CREDIT_PT,
+            colour: "#1f2a30",
+            halo: Scene::Stroke.new(colour: "#ffffff", width_mm: 0.5)
+          )
+        ]
+      end
+
       # The CoordinateGrid::Surround of the frame on a sheet; grids: others to try, or the frame's own; endless: as if
       # the paper had no end; bordered: with its border?
       def surround(view, sheet, grids: self.grids, endless: false, bordered: true)

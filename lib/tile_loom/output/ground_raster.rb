@@ -19,9 +19,11 @@ module TileLoom
       end
 
       # Tiles of MBTiles in spherical Mercator, with coarser levels.
-      def mbtiles(image, path, name)
+      # credits: who is to be named for what is in it, or "".
+      def mbtiles(image, path, name, credits: "")
         in_folder(image, path) do |source|
-          named = ["NAME=#{name}", "DESCRIPTION=#{name}", "TILE_FORMAT=PNG"].flat_map { |option| ["-co", option] }
+          named = ["NAME=#{name}", "DESCRIPTION=#{[name, credits].reject(&:empty?).join(". ")}", "TILE_FORMAT=PNG"]
+          named = named.flat_map { |option| ["-co", option] }
           run("gdal_translate", "-q", "-of", "MBTILES", *named, source, path)
           run("gdaladdo", "-q", "-r", "average", path, *levels(image))
           run("sqlite3", path, COARSEST)

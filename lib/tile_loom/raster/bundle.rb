@@ -86,6 +86,9 @@ module TileLoom
       # A file on a disk with those that lie beside it.
       def alone(folder)
         format = Formats.of_file(@name) or raise Refusal.new("raster.format_unknown", name: @name, known: Formats.known)
+        if File.size(@file) > Prepare::LARGEST_BYTES
+          raise Refusal.new("data.file_too_large", name: @name, most_gb: Prepare::LARGEST_BYTES / 1024**3)
+        end
         path = place(folder, 0, @name)
         File.symlink(@file, path)
         siblings = Dir.children(File.dirname(@file)).select { |other| beside?(other, File.basename(@file)) }

@@ -19,6 +19,9 @@ module TileLoom
 
       MEMBERS.each { |name| define_method(name) { @json[name] } }
 
+      # Sentences of what was guessed or put right as it was made ready.
+      def told = @json.fetch("told", [])
+
       alias_method :masked?, :masked
       alias_method :lossy?, :lossy
 

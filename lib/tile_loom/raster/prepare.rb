@@ -230,7 +230,8 @@ module TileLoom
           "nodata" => nothing,
           "masked" => masked?,
           "lossy" => lossy?,
-          "unit" => (@kind == "values") ? first.unit : nil
+          "unit" => (@kind == "values") ? first.unit : nil,
+          "told" => told
         }
         File.write(File.join(folder, Prepared::FACTS), JSON.generate(facts))
         measured = Measuring.new(Prepared.read(folder), info).to_h

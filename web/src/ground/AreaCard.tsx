@@ -61,34 +61,39 @@ export function AreaCard({
         Layers
       </Typography>
       <Box component="ul" sx={{ m: 0, p: 0, listStyle: "none" }}>
-        {[...book.document.layers].reverse().map((layer) => {
-          const index = parts.findIndex((part) => part.layer === layer.id);
-          const part = parts[index];
-          return (
-            <Box component="li" key={layer.id} sx={{ borderBottom: 1, borderColor: "divider" }}>
-              <Box
-                component="label"
-                sx={{ display: "flex", alignItems: "center", gap: 0.5, fontSize: 14, cursor: "pointer" }}
-              >
-                <Checkbox size="small" sx={{ p: 0.5 }} checked={!!part} onChange={() => void toggle(layer)} />
-                {layer.title}
+        {[...book.document.layers]
+          .reverse()
+          .filter((layer) => !layer.raster)
+          .map((layer) => {
+            const index = parts.findIndex((part) => part.layer === layer.id);
+            const part = parts[index];
+            return (
+              <Box component="li" key={layer.id} sx={{ borderBottom: 1, borderColor: "divider" }}>
+                <Box
+                  component="label"
+                  sx={{ display: "flex", alignItems: "center", gap: 0.5, fontSize: 14, cursor: "pointer" }}
+                >
+                  <Checkbox size="small" sx={{ p: 0.5 }} checked={!!part} onChange={() => void toggle(layer)} />
+                  {layer.title}
+                  {part?.features && (
+                    <Box sx={{ fontSize: 12.5, color: "text.secondary" }}>
+                      {count(part.features.length, "selected feature")}
+                    </Box>
+                  )}
+                </Box>
                 {part?.features && (
-                  <Box sx={{ fontSize: 12.5, color: "text.secondary" }}>
-                    {count(part.features.length, "selected feature")}
-                  </Box>
+                  <Button
+                    onClick={() => void keep(parts.map((known) => (known === part ? { layer: layer.id } : known)))}
+                  >
+                    Use all of its features
+                  </Button>
+                )}
+                {part && !part.features && (
+                  <PartFilter layer={layer} part={part} onKeep={(fresh) => replace(index, fresh)} />
                 )}
               </Box>
-              {part?.features && (
-                <Button onClick={() => void keep(parts.map((known) => (known === part ? { layer: layer.id } : known)))}>
-                  Use all of its features
-                </Button>
-              )}
-              {part && !part.features && (
-                <PartFilter layer={layer} part={part} onKeep={(fresh) => replace(index, fresh)} />
-              )}
-            </Box>
-          );
-        })}
+            );
+          })}
       </Box>
       <Typography component="h3" sx={{ fontSize: 14, fontWeight: 700, mt: 2 }}>
         Drawn by hand

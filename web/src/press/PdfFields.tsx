@@ -85,7 +85,9 @@ export function PdfFields({ pdf: given, imposed, change }: PdfFieldsProps) {
         />
       </Pair>
       {pdf.switchable && <PdfLayers pdf={pdf} fixed={!open} layers={book.document.layers} change={change} />}
-      {!imposed && <PdfObjectData pdf={pdf} layers={book.document.layers} change={change} />}
+      {!imposed && (
+        <PdfObjectData pdf={pdf} layers={book.document.layers.filter((known) => !known.raster)} change={change} />
+      )}
       {(open || pdf.standard === "pdf_a_3u") && (
         <>
           <Heading text="Attachments" />

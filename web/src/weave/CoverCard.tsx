@@ -111,11 +111,13 @@ export function CoverCard({
       {cover.error && <Typography role="alert">{cover.error.message}</Typography>}
       <Heading text="Features on the sheets" />
       <TextField select fullWidth label="Of layer" value={layer} onChange={(event) => setLayer(event.target.value)}>
-        {book.document.layers.map((known) => (
-          <MenuItem key={known.id} value={known.id}>
-            {known.title}
-          </MenuItem>
-        ))}
+        {book.document.layers
+          .filter((known) => !known.raster)
+          .map((known) => (
+            <MenuItem key={known.id} value={known.id}>
+              {known.title}
+            </MenuItem>
+          ))}
       </TextField>
       {features.data && (
         <>

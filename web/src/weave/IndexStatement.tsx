@@ -48,7 +48,9 @@ export function IndexStatement({ trial, open, onOpen, answer }: IndexStatementPr
         label="Study area"
         value={typeof index.area === "string" ? index.area : ""}
         shown={areaInWords(book)}
-        choices={book.document.layers.map((layer) => ({ value: layer.id, title: layer.title }))}
+        choices={book.document.layers
+          .filter((known) => !known.raster)
+          .map((layer) => ({ value: layer.id, title: layer.title }))}
         onChoose={(id) => keep("Study area", { area: id })}
       />{" "}
       by{" "}

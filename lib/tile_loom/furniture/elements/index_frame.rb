@@ -22,13 +22,13 @@ module TileLoom
         def nodes(sheet, box)
           map = map(sheet, box)
           surround = surround(map.view, sheet)
-          [*surround.under, *map.nodes, *surround.over]
+          [*surround.under, *map.nodes, *credits(sheet, map.view), *surround.over]
         end
 
         def inside(sheet)
           map = map(sheet, box(sheet.page))
           surround = surround(map.view, sheet, bordered: false)
-          [*surround.under, *map.nodes, *surround.over]
+          [*surround.under, *map.nodes, *credits(sheet, map.view), *surround.over]
         end
 
         # The View::IndexMap in its box.

@@ -33,7 +33,13 @@ module TileLoom
         def inside(sheet)
           view = sheet.view
           surround = surround(view, sheet, bordered: false)
-          [*surround.under, *ground_nodes(sheet, view), *match_line_nodes(sheet, view), *surround.over]
+          [
+            *surround.under,
+            *ground_nodes(sheet, view),
+            *match_line_nodes(sheet, view),
+            *credits(sheet, view),
+            *surround.over
+          ]
         end
 
         def legend_entries(sheet) = sheet.ground_drawing(view_on(sheet)).entries
@@ -63,28 +69,6 @@ module TileLoom
 
         def ground_nodes(sheet, view)
           [Scene::Group.new(children: sheet.ground_drawing(view).nodes, clip: view.frame, name: "ground")]
-        end
-
-        CREDIT_PT, CREDIT_ROOM_MM = 5.5, 1.2
-
-        # In the lower right corner, where no text of the page names them.
-        def credits(sheet, view)
-          named = sheet.uncredited(shown_layers(sheet))
-          return [] if named.empty?
-          face = typeface("sans")
-          text = named.join("; ")
-          width = face.width_mm(text, CREDIT_PT)
-          [
-            Scene::Text.new(
-              x: view.frame.max_x - CREDIT_ROOM_MM - width,
-              y: view.frame.max_y - CREDIT_ROOM_MM,
-              string: text,
-              face: face,
-              size_pt: CREDIT_PT,
-              colour: "#1f2a30",
-              halo: Scene::Stroke.new(colour: "#ffffff", width_mm: 0.5)
-            )
-          ]
         end
 
         def match_line_nodes(sheet, view)

@@ -61,7 +61,11 @@ module TileLoom
           raster = GroundRaster.new(PlacedPicture.new(view, view.frame, press.ppi))
           painter(press, view).paint do |image|
             Press.whole(File.join(folder, name)) do |aside|
-              (format == "mbtiles") ? raster.mbtiles(image, aside, press.book.title) : raster.geopackage(image, aside)
+              if format == "mbtiles"
+                raster.mbtiles(image, aside, press.book.title, credits: press.book.credits)
+              else
+                raster.geopackage(image, aside)
+              end
             end
           end
           [name]

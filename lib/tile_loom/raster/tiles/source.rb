@@ -12,7 +12,7 @@ module TileLoom
 
         define "tile_source", about: "Where background tiles come from."
         part :url,
-          text(least: 10, most: 2000, pattern: "^https?://[^\\s{}/]+/"),
+          text(least: 10, most: 2000, pattern: "^https?://[^\\s{}/]+/\\S*$"),
           required: true,
           about: "With {z}, {x} and {y} (or {-y}, from the bottom); or {TileMatrix}, {TileCol} and {TileRow}."
         part :attribution,
