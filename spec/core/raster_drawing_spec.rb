@@ -242,6 +242,18 @@ RSpec.describe TileLoom::View::RasterDrawing do
       expect(mean).to be < 1
     end
 
+    it "casts no shade from what has no height, and leaves it clear" do
+      level = (Vips::Image.black(60, 60) + 100).draw_rect(-9999, 20, 20, 15, 15, fill: true).cast(:short)
+      level = level.insert((Vips::Image.black(3, 3) + 101).cast(:short), 2, 2)
+      path = geotiff("hole", level, "EPSG:25829", [400_000, 6_530_000, 400_600, 6_529_400], "-a_nodata", "-9999")
+      view = raster_view("EPSG:25829", [400_275, 6_529_725], 2_500, width_mm: 60, height_mm: 60)
+      image = drawn(prepared(path, kind: "values"), {"kind" => "shading"}, view).raster.image
+      grey = 1 + 254 * Math.sin(Math::PI / 4)
+      shown = image[1] > 127
+      expect(shown.avg).to be_between(100, 200)
+      expect(shown.ifthenelse(image[0], grey.round).min).to be >= grey.round - 1
+    end
+
     # B. K. P. Horn (1981): a plane that rises 1 in 1 towards the east, under a light from the west at 45°, faces it.
     it "is Horn's on three by three heights by hand" do
       rows = [[0.0, 10.0, 20.0]] * 3

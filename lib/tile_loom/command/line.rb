@@ -29,6 +29,7 @@ module TileLoom
               .new(processes: options[:processes])
               .map(cells) { |cell| press.page(cell, count: all.length, told: true) }
           press.bind(counted(pages, cells), options[:out])
+          told.add(Output::Plan.new(press).coarse_pixels)
           tell_of_book(book, source)
           report(
             "#{cells.length} #{(cells.length == 1) ? "sheet" : "sheets"} in #{options[:out]}",
@@ -81,6 +82,7 @@ module TileLoom
           source = book.source
           refuse(Document::Check.new(settings, enclosures: beside(path)).findings(source: source))
           look_at_sheets(book.document, source)
+          told.add(Output::Plan.new(Output::Press.new(book: book.document, source: source)).coarse_pixels)
           tell_of_book(book, source)
           report("Nothing is wrong in #{path}.", {"file" => path})
         end

@@ -27,6 +27,8 @@ module TileLoom
         flat, up = Math.cos(altitude), Math.sin(altitude)
         towards = (east * (flat * Math.sin(azimuth))) + (north * (flat * Math.cos(azimuth)))
         cosine = (towards * -1 + up) / length
+        # Beside what has no height, the ground counts as level.
+        cosine = cosine.relational(cosine, :equal).ifthenelse(cosine, up)
         (cosine > 0).ifthenelse(cosine, 0) * 254 + 1
       end
     end

@@ -112,8 +112,10 @@ module TileLoom
         reach = look.reach
         pixels, mask = @raster.window(level, left - reach, top - reach, width + 2 * reach, height + 2 * reach)
         slope = Raster::Slope.new(grid, level.factor, left - reach, top - reach)
+        return look.worked(pixels, slope, facts), mask if reach.zero?
+        # What has no value has no slope either.
+        pixels = mask.ifthenelse(pixels.cast(:float), Float::NAN) if mask
         bands = look.worked(pixels, slope, facts)
-        return bands, mask if reach.zero?
         [bands.crop(reach, reach, width, height), mask&.crop(reach, reach, width, height)]
       end
 
@@ -259,11 +261,23 @@ module TileLoom
 
       # Whole numbers on the page.
       def present
-        list = @bands[0].cast(:int)
-        bytes = list.write_to_memory.unpack("l*")
+        lowest = LOWEST.fetch(@bands.format, nil)
+        return counted(lowest) if lowest
+        bytes = @bands[0].cast(:int).write_to_memory.unpack("l*")
         return bytes.uniq unless @opacity
         shown = @opacity.write_to_memory.bytes
         bytes.each_index.filter_map { |index| bytes[index] unless shown[index].zero? }.uniq
+      end
+
+      # Formats of libvips with few values, by the lowest of them; what is clear is counted as one that none has.
+      LOWEST = {uchar: 0, char: -128, short: -32_768, ushort: 0}.freeze
+      NONE = 65_535
+
+      def counted(lowest)
+        numbers = (@bands[0] - lowest).cast(:ushort)
+        numbers = @opacity.ifthenelse(numbers, NONE).cast(:ushort) if @opacity
+        counts = numbers.hist_find.write_to_memory.unpack("L*")
+        counts.each_index.filter_map { |index| index + lowest if counts[index].positive? && index != NONE }
       end
     end
   end
