@@ -143,7 +143,7 @@ RSpec.describe TileLoom::View do
       TileLoom::Data::MemorySource.new(
         "area" => [rectangle(403_000, 6_528_000, 403_050, 6_528_050, attributes: {"size" => 9})]
       )
-    expect(composer(book, source).shown_rules.map(&:title)).to eq(["Big"])
+    expect(composer(book, source).legend_entries.map(&:title)).to eq(["Big"])
   end
 
   describe "live text" do
