@@ -35,20 +35,27 @@ module App
       # nil where there are none; beside features where a file has both.
       def of_pixels(file, arrival)
         return nil unless TileLoom::Raster::Bundle.pixels?(file, name: arrival.name)
-        both =
-          TileLoom::Data::Formats.endings.include?(File.extname(arrival.name).downcase) &&
-          !arrival.name.end_with?(".zip")
-        features = both ? features_of(file, arrival) : []
-        features + RasterReport.new(arrival, file).list
-      rescue TileLoom::Refusal
-        raise unless features&.any?
-        features
+        return RasterReport.new(arrival, file).list unless both?(arrival)
+        features, trouble = features_of(file, arrival)
+        begin
+          features + RasterReport.new(arrival, file).list
+        rescue TileLoom::Refusal => error
+          raise trouble || error if features.empty?
+          features
+        end
       end
 
+      # May a file of its kind hold features too?
+      def both?(arrival)
+        ending = File.extname(arrival.name).downcase
+        ending != ".zip" && TileLoom::Data::Formats.endings.include?(ending)
+      end
+
+      # [list, the Refusal where there are none]
       def features_of(file, arrival)
-        look(file, arrival)
-      rescue TileLoom::Refusal
-        []
+        [look(file, arrival), nil]
+      rescue TileLoom::Refusal => error
+        [[], error]
       end
 
       # Where a format has no names for layers, GDAL takes the file's: then the sender's counts, not ours.

@@ -6,7 +6,8 @@ module App
     LARGEST = 64 * 1024**2
     # JSON other than book files.
     LARGEST_JSON = RequestSchema::LARGEST_BYTES
-    # Data files on their way into a book, or to make one of.
+    # A file to make a book of; files on their way into a book, which may hold pixels.
+    LARGEST_START = 2 * 1024**3
     LARGEST_FILE = 4 * 1024**3
 
     def initialize(app) = @app = app
@@ -26,7 +27,8 @@ module App
 
     def largest(env)
       path = env["PATH_INFO"].to_s
-      return LARGEST_FILE if path.end_with?("/arrivals") || path == "/api/starts"
+      return LARGEST_START if path == "/api/starts"
+      return LARGEST_FILE if path.end_with?("/arrivals")
       (path == "/api/books" || env["CONTENT_TYPE"].to_s.start_with?("multipart/form-data")) ? LARGEST : LARGEST_JSON
     end
   end

@@ -17,7 +17,7 @@ module App
 
       post "/api/books/:book_id/arrivals" do
         upload = with_beside(uploaded_file)
-        TileLoom::Data::Formats.of_file(upload[:name]) unless TileLoom::Raster::Formats.of_file(upload[:name])
+        demand_format(upload)
         replaces = params["replaces"].to_s
         unless replaces.empty? || Layer.exists?(book_id: book.id, key: replaces, removed: false)
           raise TileLoom::Refusal.new("requests.no_layer_to_update")
@@ -71,6 +71,19 @@ module App
       private
 
       MOST_BESIDE = 400
+
+      # Refusal for what is neither features nor pixels, or more features than are taken at once.
+      def demand_format(upload)
+        name = upload[:name]
+        if TileLoom::Raster::Formats.of_file(name) &&
+            !TileLoom::Data::Formats.endings.include?(File.extname(name).downcase)
+          return
+        end
+        TileLoom::Data::Formats.of_file(name)
+        most = TileLoom::Data::FileReader::LARGEST_BYTES
+        return if upload[:tempfile].size <= most || TileLoom::Raster::Bundle.zip?(name)
+        raise TileLoom::Refusal.new("data.file_too_large", name: name, most_gb: most / 1024**3)
+      end
 
       # What comes with a file (what tells its place; the other tiles of one picture) goes along with it in a zip file.
       def with_beside(upload)

@@ -441,15 +441,15 @@ RSpec.describe App::Routes::Arrivals do
     end
   end
 
-  it "refuses more than 2 GB before any of it is read apart" do
+  it "refuses more than 4 GB before any of it is read apart" do
     post(
       "/api/books/#{book.id}/arrivals",
       "x",
       "HTTP_HOST" => "localhost",
-      "CONTENT_LENGTH" => (2 * 1024**3 + 1).to_s,
+      "CONTENT_LENGTH" => (4 * 1024**3 + 1).to_s,
       "CONTENT_TYPE" => "multipart/form-data; boundary=x"
     )
-    expect([last_response.status, answer["message"]]).to match([413, /larger than 2 GB/])
+    expect([last_response.status, answer["message"]]).to match([413, /larger than 4 GB/])
   end
 
   it "keeps originals where ORIGINALS says: a folder, or a server that speaks S3" do

@@ -159,7 +159,7 @@ RSpec.describe "The front end’s own reckoning" do
       {attribute: "open", is: "no", value: ""} => %w[b]
     }.each do |test, met|
       it "#{test[:attribute]} #{test[:is]} #{test[:value]} goes out as CQL2, is met by the right features, and comes " \
-        "back as it was" do
+           "back as it was" do
         tests = JSON.generate({all: true, list: [test]})
         cql, back =
           web(
@@ -199,7 +199,7 @@ RSpec.describe "The front end’s own reckoning" do
     it "gives the colours of a palette, reversed, fewer than it starts with, and more than it ends with" do
       found =
         web(
-          "ground/palettes.ts",
+          "fields/palettes.ts",
           'm.colours("YlGnBu", 3)',
           'm.colours("YlGnBu", 3, true)',
           'm.colours("YlGnBu", 2)',

@@ -57,7 +57,10 @@ module TileLoom
 
       def self.sqlite?(file) = File.open(file, "rb") { |io| io.read(MAGIC.bytesize) } == MAGIC
 
-      def initialize(file) = @file = File.expand_path(file)
+      # name: as its sender calls it.
+      def initialize(file, name: File.basename(file))
+        @file, @name = File.expand_path(file), name
+      end
 
       # Refuses what the standard does not have; returns self.
       def demand
@@ -68,7 +71,7 @@ module TileLoom
 
       private
 
-      def name = File.basename(@file)
+      attr_reader :name
 
       def refuse(code, **values) = raise(Refusal.new(code, name: name, **values))
 

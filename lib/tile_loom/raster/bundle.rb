@@ -44,7 +44,7 @@ module TileLoom
       def open
         Dir.mktmpdir("tile-loom-raster") do |folder|
           parts = self.class.zip?(@name) ? unfold(folder) : alone(folder)
-          parts.each { |part| part.format.check(part.path) }
+          parts.each { |part| part.format.check(part.path, part.name) }
           yield parts
         end
       end

@@ -20,7 +20,7 @@ module TileLoom
         def lossy?(_info) = false
 
         # Refuses a container that holds more than data.
-        def check(_file) = nil
+        def check(_file, _name) = nil
 
         # Options with which GDAL opens one of its pictures. name: of the picture, where it holds several.
         def open_options(_name) = []
