@@ -12,6 +12,8 @@ module Bench
     WIDTH, HEIGHT = 12_000, 10_000
     WEST, NORTH = 403_000.0, 6_530_000.0
     ROUNDS = 5
+    # Width and height of frames in mm. A thousand of the larger would take a quarter of an hour.
+    A3, SMALL = [420.0, 297.0], [140.0, 99.0]
 
     # Rows of the table: [what, value].
     def rows
@@ -24,24 +26,25 @@ module Bench
           ["A photograph of 120 million px made ready (JPEG GeoTIFF)", format("%.1f s", came_in)],
           *sheet_rows(raster, photograph, folder),
           ["A3 under the photograph at screen resolution, p50 · p95", format("%.0f ms · %.0f ms", *proofs(raster))],
+          ["A3 under the photograph, peak memory for 20 sheets", memory(raster, 20, *A3)],
           *[20, 1_000].map do |count|
-            ["A3 under the photograph, peak memory for #{count} sheets", memory(raster, count)]
+            ["A ninth of A3 under the photograph, peak memory for #{count} sheets", memory(raster, count, *SMALL)]
           end
         ]
       end
     end
 
-    # One child: draws so many sheets and prints the peak of its memory in kB.
-    def self.child(folder, count)
+    # One child: draws so many sheets of a size and prints the peak of its memory in kB.
+    def self.child(folder, count, *size)
       bench = new
       raster = TileLoom::Raster::Prepared.read(folder)
-      count.times { |index| bench.page(raster, bench.view(index)) }
+      count.times { |index| bench.page(raster, bench.view(index, size: size)) }
       print File.read("/proc/self/status")[/VmHWM:\s+(\d+)/, 1]
     end
 
-    def view(index = 0, crs: "EPSG:25829")
+    def view(index = 0, crs: "EPSG:25829", size: A3)
       system = TileLoom::Crs::System.find(crs)
-      width, height = 420.0, 297.0
+      width, height = size
       centre = [WEST + 1_400 + index % 20 * 10, NORTH - 1_200 - index / 20 % 20 * 10]
       unless crs == "EPSG:25829"
         centre = TileLoom::Crs::Transform.between(TileLoom::Crs::System.find("EPSG:25829"), system).point(*centre)
@@ -144,11 +147,23 @@ module Bench
       [times[times.length / 2], times[(times.length * 0.95).floor]].map { |seconds| seconds * 1000 }
     end
 
-    def memory(raster, count)
-      program = "require 'tile_loom'; require '#{__FILE__}'; Bench::RasterMeasures.child(ARGV[0], ARGV[1].to_i)"
+    def memory(raster, count, *size)
+      program =
+        "require 'tile_loom'; require '#{__FILE__}'; " \
+          "Bench::RasterMeasures.child(ARGV[0], ARGV[1].to_i, *ARGV.drop(2).map(&:to_f))"
       lib = File.expand_path("../lib", __dir__)
       out, status =
-        Open3.capture2("ruby", "--yjit", "-I#{lib}", "-rbundler/setup", "-e", program, raster.folder, count.to_s)
+        Open3.capture2(
+          "ruby",
+          "--yjit",
+          "-I#{lib}",
+          "-rbundler/setup",
+          "-e",
+          program,
+          raster.folder,
+          count.to_s,
+          *size.map(&:to_s)
+        )
       raise "the measurement of memory failed" unless status.success?
       "#{out.to_i / 1024} MB"
     end
