@@ -144,7 +144,7 @@ book = {
       "aerial.tif",
       {"kind" => "picture"},
       visible_scales: {
-        "smallest" => 30_000
+        "smallest" => 60_000
       }
     ),
     raster.call("terrain", "Heights", "terrain.tif", {"kind" => "ramp", "unit" => "m"}, opacity: 0.7),
