@@ -1,8 +1,9 @@
 import { Typography } from "@mui/material";
-import { useBook } from "../api/book";
+import { useBook, useChange } from "../api/book";
 import { post } from "../api/client";
 import type { Layer, LayerInfo } from "../api/types";
 import { ratio } from "../api/words";
+import { Measured } from "../fields/Measured";
 import { Heading } from "../frame/Card";
 import { ContoursForm } from "../pixels/ContoursForm";
 import { LookFields } from "../pixels/LookFields";
@@ -23,6 +24,7 @@ export function PixelDetails({
   put: (label: string, layer: Layer) => Promise<unknown>;
 }) {
   const book = useBook();
+  const { change } = useChange();
   const pixels = info?.pixels;
   if (!pixels)
     return (
@@ -42,6 +44,13 @@ export function PixelDetails({
           ? `Effective ${own} ppi at ${ratio(scale)}, fewer than the book’s ${resolution}.`
           : `${own} ppi at ${ratio(scale)}, drawn with the book’s ${resolution}.`}
       </Typography>
+      <Measured
+        label="The book’s resolution, ppi"
+        value={resolution}
+        least={72}
+        most={1200}
+        onKeep={(ppi) => change("Resolution", { resolution_ppi: Math.round(ppi) })}
+      />
       <Heading text="Look" />
       <LookFields layer={layer} pixels={pixels} put={put} />
       {pixels.kind === "values" && (

@@ -10,7 +10,7 @@ import { EntryValue } from "../statement/EntryValue";
 import { Statement } from "../statement/Statement";
 import { RangeValue } from "./RangeValue";
 import { inWords } from "./inWords";
-import { pattern, traits, whole } from "./order";
+import { pattern, traits, usePpi, whole } from "./order";
 import type { OrderDraft } from "./useOrder";
 
 // "Export all sheets as one PDF at 300 ppi, named …, with …."
@@ -26,7 +26,8 @@ export function OrderStatement({
   children: ReactNode;
 }) {
   const { order, change, plan } = draft;
-  const { form, ppi } = whole(order);
+  const { form } = whole(order);
+  const ppi = usePpi(order);
   return (
     <Statement answer={<PlanLine draft={draft} />}>
       Export <RangeValue draft={draft} /> as{" "}

@@ -5,7 +5,7 @@ import type { Run } from "../api/types";
 import { bytes, count } from "../api/words";
 import { RunDetails } from "./RunDetails";
 import { RunState } from "./RunState";
-import { inBrief, whole } from "./order";
+import { inBrief, usePpi } from "./order";
 import { isOpen } from "./useRuns";
 
 interface RunRowProps {
@@ -20,7 +20,7 @@ interface RunRowProps {
 // A run: what was asked for, how far it is, what it made.
 export function RunRow({ run, base, revision, act, onUse, onRepeat }: RunRowProps) {
   const [unfolded, setUnfolded] = useState(false);
-  const { ppi } = whole(run.order);
+  const ppi = usePpi(run.order);
   const download =
     run.file_count > 1
       ? `Download ${count(run.file_count, "file")}, ${bytes(run.bytes)}`

@@ -4,7 +4,7 @@ import { useBook, useChange } from "../api/book";
 import type { Order } from "../api/types";
 import { count } from "../api/words";
 import { inWords } from "./inWords";
-import { inBrief, whole } from "./order";
+import { inBrief, usePpi, whole } from "./order";
 import type { OrderDraft } from "./useOrder";
 
 interface SavedOrdersProps {
@@ -114,7 +114,8 @@ interface OrderRowProps {
 }
 
 function OrderRow({ order, chosen, busy, onChoose, onUse, onExport, onDelete }: OrderRowProps) {
-  const { form, ppi } = whole(order);
+  const { form } = whole(order);
+  const ppi = usePpi(order);
   return (
     <Box
       sx={{

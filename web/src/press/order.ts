@@ -1,4 +1,5 @@
 import type { Form, Order } from "../api/types";
+import { useBook } from "../api/book";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
 import { forms, formTraits } from "../generated/kinds";
@@ -6,9 +7,17 @@ import { forms, formTraits } from "../generated/kinds";
 export type FormOf<Kind extends Form["kind"]> = Extract<Form, { kind: Kind }>;
 export type FormKind = Form["kind"];
 
-// An order with what it does not say filled in.
+// An order with what it does not say filled in, but for its resolution.
 export const whole = (order: Order) =>
-  filled(order, defaults.order) as Required<Pick<Order, "sheets" | "ppi">> & { form: Form } & Order;
+  filled(order, defaults.order) as Required<Pick<Order, "sheets">> & { form: Form } & Order;
+
+// Pixels an inch: its own, or the book's.
+export function usePpi(order: Order): number {
+  const book = useBook();
+  return order.ppi ?? book.document.resolution_ppi ?? RESOLUTION_PPI;
+}
+
+const RESOLUTION_PPI = 300;
 
 export const traits = (kind: FormKind) => formTraits[kind];
 
