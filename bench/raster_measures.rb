@@ -141,7 +141,7 @@ module Bench
     def proofs(raster)
       times =
         Array
-          .new(40) { |index| timed { TileLoom::Output::Svg.new(page(raster, view(index), ppi: 110).last).to_s } }
+          .new(40) { |index| timed { TileLoom::Output::Svg.new(page(raster, view(index), ppi: 72).last).to_s } }
           .drop(3)
           .sort
       [times[times.length / 2], times[(times.length * 0.95).floor]].map { |seconds| seconds * 1000 }

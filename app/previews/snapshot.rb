@@ -55,7 +55,7 @@ module App
     end
 
     # Pixels an inch of layers of pixels: in small pictures of pages, and of a page as it fills a screen.
-    THUMB_PPI, PROOF_PPI = 30, 110
+    THUMB_PPI, PROOF_PPI = 30, 72
 
     # thumb: drawn coarsely, for small pictures; ppi: of layers of pixels, as near as the page is looked at. Gzipped.
     def sheet_svgz(number, thumb: false, ppi: PROOF_PPI)

@@ -24,7 +24,7 @@ interface PageViewProps {
 }
 
 // Layers of pixels come finer where the page is looked at more closely, up to what prints.
-const STEPS_PPI = [110, 220];
+const STEPS_PPI = [72, 144, 220];
 
 function fineness(ppi: number, book: Book): string {
   if (!book.document.layers.some((layer) => layer.raster && layer.visible)) return "";
