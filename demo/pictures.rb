@@ -69,7 +69,7 @@ module Demo
     end
 
     # A picture in its place, as a GeoTIFF that ships.
-    def placed(name, window, *options)
+    def placed(name, window, *options, from: path(name))
       west, south, east, north = window
       @tool.call(
         "gdal_translate",
@@ -81,7 +81,7 @@ module Demo
         "-co",
         "TILED=YES",
         *options,
-        path(name),
+        from,
         File.join(@folder, name)
       )
     end
@@ -131,19 +131,8 @@ module Demo
     def land_cover
       cover(ALL, 2).median(5).copy_memory.tiffsave(path("plain.tif"))
       File.write(path("land-cover.vrt"), description)
-      west, south, east, north = ALL
-      @tool.call(
-        "gdal_translate",
-        "-q",
-        "-a_srs",
-        REFERENCE,
-        "-a_ullr",
-        *[west, north, east, south].map(&:to_s),
-        *%w[-co TILED=YES -co COMPRESS=DEFLATE -co ZLEVEL=9],
-        path("land-cover.vrt"),
-        File.join(@folder, "land-cover.tif")
-      )
       # The names of classes lie beside it: in the file they would be a tag of GDAL's own.
+      placed("land-cover.tif", ALL, "-co", "COMPRESS=DEFLATE", "-co", "ZLEVEL=9", from: path("land-cover.vrt"))
     end
 
     def description

@@ -34,15 +34,7 @@ module App
       values = {key: layer.id, title: layer.title, position: position, visible: layer.visible?}
       style = layer.given.except(*Layer::OWN)
       if layer.tiles || layer.data.nil? || folio.path.nil?
-        Layer.create!(
-          **values,
-          book_id: book.id,
-          kind: "pixels",
-          style: style,
-          removed: false,
-          original_reference: book.reference,
-          feature_count: 0
-        )
+        Layer.of_pixels(book, **values, style: style)
         return if layer.tiles
         return tell(book, layer, ["Its pixels do not come with a book file; update the layer from their file."])
       end

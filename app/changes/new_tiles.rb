@@ -18,16 +18,13 @@ module App
       @changes.record_import("Background tiles #{title}") do
         keys = Layer.where(book_id: @book.id).pluck(:key)
         made =
-          Layer.create!(
-            book_id: @book.id,
+          Layer.of_pixels(
+            @book,
             key: TileLoom::Document::Starter.id_for(title, keys),
             title: title,
-            kind: "pixels",
             style: style,
             original_reference: "EPSG:3857",
-            original_name: "",
-            feature_count: 0,
-            position: (Layer.where(book_id: @book.id).minimum(:position) || 1) - 1
+            original_name: ""
           )
       end
       made

@@ -8,44 +8,24 @@ module App
 
     def initialize(book) = @book = book
 
-    # files: of the sender's; name: what they came as; picture: of a file that holds several; kind, reference: see
-    # TileLoom::Raster::Prepare; wanted: false ends it; style: nil for one that suits the pixels; began: called with the
-    # row before its pixels come. Yields steps of STEPS. Returns [the Layer, sentences of what was put right].
-    def keep(
-      files,
-      key:,
-      title:,
-      name:,
-      picture: nil,
-      kind: nil,
-      reference: nil,
-      wanted: nil,
-      position: nil,
-      visible: true,
-      style: nil,
-      removed: false,
-      version: 1,
-      began: nil
-    )
+    # files: of the sender's; name: what they came as; picture, kind, reference, wanted: see
+    # TileLoom::Raster::Prepare.open; style: nil for one that suits the pixels; began: called with the row before its
+    # pixels come; own: more of Layer.of_pixels. Yields steps of STEPS. Returns [the Layer, sentences of what was put
+    # right].
+    def keep(files, name:, picture: nil, kind: nil, reference: nil, wanted: nil, style: nil, began: nil, **own)
       layer =
-        Layer.create!(
-          book_id: @book.id,
-          key: key,
-          version: version,
-          title: title[0, 200],
-          visible: visible,
-          removed: removed,
-          kind: "pixels",
+        Layer.of_pixels(
+          @book,
+          **own,
           style: style || {"raster" => {"kind" => "picture"}},
-          position: position || next_position,
           original_reference: reference || @book.reference,
-          original_name: name.to_s[0, 250],
-          feature_count: 0
+          original_name: name.to_s[0, 250]
         )
       began&.call(layer)
       told = []
+      choice = {picture: picture, kind: kind, reference: reference, wanted: wanted}
       Rasters.make(layer.id) do |folder|
-        prepared(files, name, picture, kind, reference, wanted) do |prepare|
+        TileLoom::Raster::Prepare.open(files, names: [name], **choice) do |prepare|
           prepare.write(folder) { |share| yield((share * STEPS).round) if block_given? }
           told = prepare.told
         end
@@ -62,27 +42,6 @@ module App
     end
 
     private
-
-    def next_position = (Layer.where(book_id: @book.id).minimum(:position) || 1) - 1
-
-    def prepared(files, name, picture, kind, reference, wanted)
-      TileLoom::Raster::Bundle.open_all(files, names: [name]) do |parts|
-        found =
-          parts.flat_map do |part|
-            all = TileLoom::Raster::Inspection.new(part, wanted: wanted).all
-            picture ? all.select { |one| one.picture == picture } : all.first(1)
-          end
-        yield(
-          TileLoom::Raster::Prepare.new(
-            parts,
-            found,
-            kind: kind || found.first.guess,
-            reference: reference,
-            wanted: wanted
-          )
-        )
-      end
-    end
 
     def finish(layer, style)
       raster = TileLoom::Raster::Prepared.read(Rasters.folder(layer.id))

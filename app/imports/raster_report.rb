@@ -25,7 +25,7 @@ module App
 
     def mosaic(parts, found)
       TileLoom::Raster::Mosaic.new(found).check
-      boxes = found.map { |one| one.grid("EPSG:4326").box }
+      boxes = found.map { |one| one.grid.box }
       entry(parts.first, found.first)
         .merge("box" => boxes.reduce { |all, other| all.union(other) }.to_a, "title" => title(@arrival.name))
         .then { |known| known.merge("pixels" => known["pixels"].merge("files" => parts.length)) }
@@ -51,7 +51,7 @@ module App
       }
     end
 
-    def box(found) = found.transform && found.grid("EPSG:4326").box.to_a
+    def box(found) = found.transform && found.grid.box.to_a
 
     def pixels(part, found)
       {
@@ -61,7 +61,7 @@ module App
         "height" => found.height,
         "bands" => found.bands,
         "type" => found.type,
-        "pixel" => found.transform && found.grid("EPSG:4326").pixel,
+        "pixel" => found.transform && found.grid.pixel,
         "pixel_m" => found.transform && found.reference && found.grid.pixel_m,
         "located" => found.located?,
         "control_points" => found.control_points,

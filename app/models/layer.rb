@@ -53,6 +53,21 @@ module App
       end
     end
 
+    # Makes a layer of pixels of a book, without any yet, below its others where no position is given.
+    def self.of_pixels(book, key:, title:, style:, position: nil, original_reference: book.reference, **own)
+      create!(
+        book_id: book.id,
+        key: key,
+        title: title[0, 200],
+        kind: "pixels",
+        style: style,
+        position: position || (where(book_id: book.id).minimum(:position) || 1) - 1,
+        original_reference: original_reference,
+        feature_count: 0,
+        **own
+      )
+    end
+
     # All but those that an import is filling at this moment: it brings them in the book's reference by itself.
     def self.settled(book_id) =
       where(book_id: book_id).where.not(

@@ -8,8 +8,7 @@ module App
     # x, y: in the book's reference. By band; nil where there are none.
     def values(x, y)
       raster = @layer.prepared or return nil
-      crs = @layer.book.crs
-      place = TileLoom::Crs::Transform.between(crs, raster.grid.system(operations: crs.operations)).forward([x, y])
+      place = TileLoom::Raster::Extent.new(raster.grid, @layer.book.crs).own([x, y])
       found = place.all?(&:finite?) ? raster.at(*place) : nil
       found&.all?(&:finite?) ? found : nil
     end

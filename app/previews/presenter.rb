@@ -200,8 +200,7 @@ module App
     def tiles_lie(layer, raster)
       known = lie(raster)
       box = layer.book.extent or return known
-      crs = layer.book.crs
-      place = TileLoom::Crs::Transform.between(crs, raster.grid.system(operations: crs.operations)).forward(box.centre)
+      place = TileLoom::Raster::Extent.new(raster.grid, layer.book.crs).own(box.centre)
       scale = TileLoom::Crs::Factors.at(raster.grid.system, *place).meridional_scale
       known.merge("pixel_m" => known["pixel_m"].map { |metres| (metres / scale).round(4) })
     rescue TileLoom::Refusal

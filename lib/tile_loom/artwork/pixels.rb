@@ -34,7 +34,7 @@ module TileLoom
 
       def bytes
         return @colours.jpegsave_buffer(Q: QUALITY, strip: true) unless @lossless || @opacity
-        (@opacity ? @colours.bandjoin(@opacity) : @colours).pngsave_buffer(strip: true, compression: 4)
+        image.pngsave_buffer(strip: true, compression: 4)
       end
 
       # profile: an IccProfile of a press in whose colours they are to be, or nil.

@@ -91,16 +91,7 @@ module TileLoom
       def reference(part)
         wkt = part[/^Layer SRS WKT:\n(.*?)\n(?=Data axis|\S+: \w+ \(|\z)/m, 1].to_s.strip
         return nil if wkt.empty? || wkt == "(unknown)"
-        code = wkt[/ID\["(\w+)",(\d+)\]\]\s*\z/] && "#{$1}:#{$2}"
-        known(code || wkt)
-      end
-
-      # Driver text that PROJ does not know as a reference counts as none, so that one is asked for.
-      def known(text)
-        Crs::System.find(text)
-        text
-      rescue Refusal
-        nil
+        Crs::Stated.known(Crs::Stated.code(wkt) || wkt)
       end
     end
   end

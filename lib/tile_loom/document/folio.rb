@@ -85,7 +85,9 @@ module TileLoom
           choice = {picture: layer.data["layer"], kind: layer.data["taken_as"], reference: layer.data["crs"]}
           files = files(layer)
           cache = Raster::Cache.new
-          Output::Parallel.new.apart { prepared(cache, files, choice) }&.then { |refusal| raise refusal }
+          unless cache.kept?(files, **choice)
+            Output::Parallel.new.apart { prepared(cache, files, choice) }&.then { |refusal| raise refusal }
+          end
           raster = cache.fetch(files, **choice)
           told.concat(raster.facts.told.map { |sentence| "#{layer.title}: #{sentence}" })
           source.add_raster(layer.id, raster, Raster::Extent.new(raster.grid, document.crs).box)

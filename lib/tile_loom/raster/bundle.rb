@@ -49,8 +49,7 @@ module TileLoom
         end
       end
 
-      # Yields the Parts of several files.
-      # names: as their senders call them.
+      # Yields the Parts of several files; names: as their senders call them.
       def self.open_all(files, names: [], &block) =
         open_next(files.zip(names).map { |file, name| new(file, name: name || File.basename(file)) }, [], &block)
 
@@ -75,9 +74,7 @@ module TileLoom
             write(zip, entry, part.path, Prepare::LARGEST_BYTES)
             entries
               .select { |other| beside?(other.name, entry.name) }
-              .each do |other|
-                beside(part.path, entry.name, other.name) { |path| write(zip, other, path, LARGEST_BESIDE) }
-              end
+              .each { |other| beside(part.path, other.name) { |path| write(zip, other, path, LARGEST_BESIDE) } }
             part
           end
         end
@@ -95,7 +92,7 @@ module TileLoom
         siblings.each do |other|
           source = File.join(File.dirname(@file), other)
           next if File.size(source) > LARGEST_BESIDE
-          beside(path, File.basename(@file), other) { |target| FileUtils.cp(source, target) }
+          beside(path, other) { |target| FileUtils.cp(source, target) }
         end
         [Part.new(path, @name, format)]
       end
@@ -111,7 +108,7 @@ module TileLoom
 
       def ending(name) = name.downcase[/\.aux\.xml\z/] || File.extname(name).downcase
 
-      def beside(path, _name, other)
+      def beside(path, other)
         ending = ending(other)
         return if ending == ".xml"
         target = (ending == ".aux.xml") ? "#{path}.aux.xml" : "#{path.delete_suffix(File.extname(path))}#{ending}"

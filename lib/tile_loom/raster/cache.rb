@@ -19,42 +19,36 @@ module TileLoom
         @folder = folder
       end
 
-      # files: paths; layer: of a file that holds several; kind, reference: see Prepare, nil for what the file says.
-      # Returns a Prepared.
-      def fetch(files, picture: nil, kind: nil, reference: nil)
-        target = File.join(@folder, key(files, picture, kind, reference))
-        make(files, target, picture, kind, reference) unless File.file?(File.join(target, Prepared::FACTS))
+      # files: paths; choice: picture, kind, reference, see Prepare.open. Returns a Prepared.
+      def fetch(files, **choice)
+        target = target(files, choice)
+        make(files, target, choice) unless kept?(files, **choice)
         FileUtils.touch(target)
         Prepared.read(target)
       end
 
-      # Into a folder; see #fetch.
-      def self.prepare(files, folder, picture: nil, kind: nil, reference: nil)
-        Bundle.open_all(files) do |parts|
-          found = parts.flat_map { |part| chosen(part, picture) }
-          Prepare.new(parts, found, kind: kind || found.first.guess, reference: reference).write(folder)
-        end
-      end
+      # Is it there already?
+      def kept?(files, **choice) = File.file?(File.join(target(files, choice), Prepared::FACTS))
 
-      def self.chosen(part, picture)
-        all = Inspection.new(part).all
-        return all.first(1) unless picture
-        all.select { |found| found.picture == picture }.first(1)
-      end
-      private_class_method :chosen
+      # Into a folder; see #fetch.
+      def self.prepare(files, folder, **choice) = Prepare.open(files, **choice) { |prepare| prepare.write(folder) }
 
       private
 
-      def key(files, *choice)
+      # Where it lies, by all that it is made from.
+      def target(files, choice)
         known = files.map { |file| [file, File.size(file), File.mtime(file).to_f] }
-        Digest::SHA256.hexdigest([VERSION, known, choice].inspect)
+        File.join(
+          @folder,
+          Digest::SHA256.hexdigest([VERSION, known, choice.values_at(:picture, :kind, :reference)].inspect)
+        )
       end
 
-      def make(files, target, picture, kind, reference)
+      def make(files, target, choice)
         FileUtils.mkdir_p(@folder, mode: 0o700)
         sweep
         Dir.mktmpdir("part-", @folder) do |aside|
-          self.class.prepare(files, aside, picture: picture, kind: kind, reference: reference)
+          self.class.prepare(files, aside, **choice)
           begin
             File.rename(aside, target)
           rescue Errno::ENOTEMPTY, Errno::EEXIST

@@ -12,11 +12,17 @@ module TileLoom
         @grid, @crs = grid, crs
       end
 
+      # Flat places of the other reference in the raster's own.
+      def own(places) = (@into ||= Crs::Transform.between(@crs, system)).forward(places)
+
+      # Flat places of the other reference in columns and rows, from the corner of the first pixel.
+      def on_grid(places) = inverse.map(own(places))
+
       # Flat places round its edge, those that the other reference has.
       def ring
         @ring ||=
           Crs::Transform
-            .between(@grid.system(operations: @crs.operations), @crs)
+            .between(system, @crs)
             .forward(edge)
             .each_slice(2)
             .select { |place| place.all?(&:finite?) }
@@ -30,6 +36,10 @@ module TileLoom
       def box = ring.empty? ? nil : Geometry::Box.around(ring)
 
       private
+
+      def system = @system ||= @grid.system(operations: @crs.operations)
+
+      def inverse = @inverse ||= @grid.inverse
 
       def edge
         steps = (0..STEPS).map { |step| step / STEPS.to_f }

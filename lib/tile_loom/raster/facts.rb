@@ -6,9 +6,9 @@ module TileLoom
     #
     # kind: "picture", "classes" or "values"; type: of its numbers, as GDAL calls it; nodata: the number that stands for
     # nothing, or nil; masked: is there a mask beside it?; lowest, highest, mean, deviation, quantiles (101 of them, in
-    # per cent): lists by band; classes: [{"value", "title", "colour"}, …]; unit: of its values, or nil; ground: Grid.
+    # per cent): lists by band; classes: [{"value", "title", "colour"}, …]; unit: of its values, or nil; grid: Grid.
     class Facts
-      MEMBERS = %w[kind bands type nodata masked lossy lowest highest mean deviation quantiles classes unit].freeze
+      MEMBERS = %w[kind bands type nodata masked lowest highest mean deviation quantiles classes unit].freeze
 
       attr_reader :json, :grid
 
@@ -23,7 +23,6 @@ module TileLoom
       def told = @json.fetch("told", [])
 
       alias_method :masked?, :masked
-      alias_method :lossy?, :lossy
 
       def heights? = kind == "values"
 

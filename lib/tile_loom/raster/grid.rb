@@ -12,8 +12,6 @@ module TileLoom
           new(width, height, Geometry::Affine.new(a, b, c, d, x, y), crs)
         end
 
-        def transform = [affine.e, affine.a, affine.c, affine.f, affine.b, affine.d]
-
         def system(operations: nil) = Crs::System.find(crs, operations: operations)
 
         # Ground units → [column, row] of corners of pixels.

@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "json"
-
 module TileLoom
   module Raster
     # What is in a file of pixels, before any of it is kept, from the report of GDAL's gdalinfo.
@@ -33,7 +31,6 @@ module TileLoom
           :palette,
           :alpha,
           :scaled,
-          :compression,
           keyword_init: true
         ) do
           def located? = !transform.nil? || control_points.positive?
@@ -87,8 +84,7 @@ module TileLoom
           unit: bands.first["unit"].to_s.strip.then { |unit| unit.empty? ? nil : unit[0, 20] },
           palette: !bands.first["colorTable"].nil?,
           alpha: bands.last["colorInterpretation"] == "Alpha",
-          scaled: bands.first.key?("scale") || bands.first.key?("offset"),
-          compression: info.dig("metadata", "IMAGE_STRUCTURE", "COMPRESSION")
+          scaled: bands.first.key?("scale") || bands.first.key?("offset")
         )
       end
 
@@ -104,20 +100,12 @@ module TileLoom
 
       def sampled? = size[0] * size[1] > FEW_PIXELS
 
-      def read(*options)
-        text =
-          Process.new(@part.name, drivers: format.drivers, wanted: @wanted).capture(
-            "gdalinfo",
-            "-json",
-            "-nofl",
-            *options,
-            *format.open_options(@picture),
-            @part.path
-          )
-        JSON.parse(text[text.index("{")..].gsub(/(?<=[:\s\[,])-?(?:nan|inf)(?=[,\s\]}])/i, "null"))
-      rescue JSON::ParserError, ArgumentError, NoMethodError
-        refuse("raster.unreadable")
-      end
+      def read(*options) =
+        Process.new(@part.name, drivers: format.drivers, wanted: @wanted).info(
+          @part.path,
+          *options,
+          *format.open_options(@picture)
+        )
 
       def demand_size
         bands = report["bands"].to_a
@@ -166,19 +154,11 @@ module TileLoom
 
       def reference(info)
         wkt = (info.dig("coordinateSystem", "wkt") || info.dig("gcps", "coordinateSystem", "wkt")).to_s.strip
-        return nil if wkt.empty?
-        code = wkt[/ID\["(\w+)",(\d+)\]\]\s*\z/] && "#{$1}:#{$2}"
-        known(code) || known(wkt)
+        known(Crs::Stated.code(wkt)) || known(wkt)
       end
 
       # What is no reference on the earth counts as none, so that one is asked for.
-      def known(text)
-        return nil if text.nil? || text.start_with?("LOCAL_CS", "ENGCRS")
-        Crs::System.find(text)
-        text
-      rescue Refusal
-        nil
-      end
+      def known(text) = text.to_s.start_with?("LOCAL_CS", "ENGCRS") ? nil : Crs::Stated.known(text)
 
       def nodata(band)
         value = band["noDataValue"]

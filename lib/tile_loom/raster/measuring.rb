@@ -56,24 +56,15 @@ module TileLoom
 
       # All of them, from the finest level, in bands of rows.
       def values
-        found = {}
+        found = []
         finest = @raster.levels.first
         rows = [2_000_000 / finest.width, 1].max
         (0...finest.height).step(rows) do |top|
           pixels, mask = @raster.window(finest, 0, top, finest.width, [rows, finest.height - top].min)
-          count(pixels, mask, found)
+          found |= Present.numbers(pixels[0], mask)
           break if found.length > Inspection::MOST_CLASSES
         end
-        found.keys.sort
-      end
-
-      def count(pixels, mask, found)
-        list = pixels.cast(:int).write_to_memory.unpack("l*")
-        if mask
-          shown = mask.write_to_memory.bytes
-          list = list.each_index.filter_map { |index| list[index] unless shown[index].zero? }
-        end
-        list.uniq.each { |value| found[value] = true }
+        found.sort
       end
     end
   end

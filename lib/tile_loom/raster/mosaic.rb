@@ -33,7 +33,7 @@ module TileLoom
       def options
         across, down = step
         x0, y0 = @found.first.transform.values_at(0, 3)
-        box = @found.map { |found| found.grid("EPSG:4326").box }.reduce { |all, other| all.union(other) }
+        box = @found.map { |found| found.grid.box }.reduce { |all, other| all.union(other) }
         west = x0 + ((box.min_x - x0) / across).round * across
         east = x0 + ((box.max_x - x0) / across).round * across
         south = y0 + ((box.min_y - y0) / down).round * down
@@ -43,7 +43,7 @@ module TileLoom
 
       private
 
-      def step = @found.first.grid("EPSG:4326").pixel
+      def step = @found.first.grid.pixel
 
       def same_size?(first, other)
         [first, other].map { |found| found.transform.values_at(1, 2, 4, 5) }

@@ -13,8 +13,18 @@ module TileLoom
       SECONDS = 6 * 3600
       # Kinds that a raster is taken as.
       KINDS = %w[picture classes values].freeze
-      # Pixels of which quantiles are found.
-      MOST_SORTED = 1_000_000
+
+      # Yields one of files that are opened for as long: names: as their senders call them; picture: of a file that
+      # holds several; kind: nil for what the first looks like. See #new.
+      def self.open(files, names: [], picture: nil, kind: nil, reference: nil, wanted: nil)
+        Bundle.open_all(files, names: names) do |parts|
+          found = parts.flat_map { |part| chosen(Inspection.new(part, wanted: wanted).all, picture) }
+          yield new(parts, found, kind: kind || found.first.guess, reference: reference, wanted: wanted)
+        end
+      end
+
+      def self.chosen(all, picture) = (picture ? all.select { |found| found.picture == picture } : all).first(1)
+      private_class_method :chosen
 
       # parts: Bundle::Part list; found: an Inspection::Found of each; kind: one of KINDS; reference: code or definition
       # in place of what the files say; wanted: see LimitedProcess.
@@ -205,19 +215,10 @@ module TileLoom
 
       def finish(folder)
         info =
-          JSON.parse(
-            finite(
-              Process.new(name, drivers: ["GTiff"], wanted: @wanted, seconds: SECONDS).capture(
-                "gdalinfo",
-                "-json",
-                "-nofl",
-                *((@kind == "picture") ? [] : ["-stats"]),
-                "--config",
-                "GDAL_PAM_ENABLED",
-                "NO",
-                File.join(folder, Prepared::PIXELS)
-              )
-            )
+          Process.new(name, drivers: ["GTiff"], wanted: @wanted, seconds: SECONDS).info(
+            File.join(folder, Prepared::PIXELS),
+            *((@kind == "picture") ? [] : ["-stats"]),
+            *%w[--config GDAL_PAM_ENABLED NO]
           )
         facts = {
           "kind" => @kind,
@@ -243,8 +244,6 @@ module TileLoom
         )
         Prepared.read(folder)
       end
-
-      def finite(text) = text.gsub(/(?<=[:\s\[,])-?(?:nan|inf)(?=[,\s\]}])/i, "null")
 
       # Those of the file, and those that it has without saying anything of them.
       def classes(values)

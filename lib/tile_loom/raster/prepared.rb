@@ -6,15 +6,15 @@ require "vips"
 module TileLoom
   module Raster
     # A raster ready to be drawn: a cloud-optimised GeoTIFF (OGC 21-026) with coarser levels, beside it a mask where
-    # some of its pixels are none, and what is known of it. All three were written by Preparation, so that they are
+    # some of its pixels are none, and what is known of it. All three were written by Prepare, so that they are
     # read in this process.
     #
     # A raster that is drawn answers
     #   facts, grid          what is known of it (Facts), where its pixels lie (Grid)
     #   levels               [Level], the finest first
-    #   window(level, left, top, width, height)   [Vips::Image of its bands, mask or nil] of so many of a level's
-    # pixels;
-    #                        what lies outside repeats the edge, and its mask is 0
+    #   window(level, left, top, width, height)
+    #                        [Vips::Image of its bands, mask or nil] of so many of a level's pixels; what lies outside
+    #                        repeats the edge, and its mask is 0
     #   told                 what of the windows was not to be had, in a sentence, or nil
     #   afresh               the same for another drawing, with nothing told yet
     class Prepared
@@ -37,9 +37,6 @@ module TileLoom
       def told = nil
 
       def afresh = self
-
-      # What tells its pixels from those of another.
-      def key = @key ||= [@folder, File.mtime(path(PIXELS)).to_f]
 
       def levels
         @levels ||=

@@ -1,12 +1,25 @@
 # frozen_string_literal: true
 
+require "json"
+
 module TileLoom
   module Raster
-    # A GDAL tool over pixels: memory flat, nothing written beside the files, time for large ones.
+    # A GDAL tool over pixels: memory flat, time for large ones.
     class Process < Data::GdalProcess
+      # JSON has no such numbers, which gdalinfo writes all the same.
+      NO_NUMBER = /(?<=[:\s\[,])-?(?:nan|inf)(?=[,\s\]}])/i
+
       def initialize(name, drivers:, wanted: nil, seconds: SECONDS)
         super(name, drivers: drivers, wanted: wanted)
         @seconds = seconds
+      end
+
+      # gdalinfo's report of a file, parsed; Refusal where there is none.
+      def info(path, *options)
+        text = capture("gdalinfo", "-json", "-nofl", *options, path)
+        JSON.parse(text[text.index("{")..].gsub(NO_NUMBER, "null"))
+      rescue JSON::ParserError, ArgumentError, NoMethodError
+        raise Refusal.new("raster.unreadable", name: @name)
       end
 
       private

@@ -50,7 +50,7 @@ module TileLoom
               },
               "taken_as" => {
                 "description" => "What the numbers of a file of pixels are; without it, what they look like.",
-                "enum" => %w[picture classes values]
+                "enum" => Raster::Prepare::KINDS
               },
               "collection" => {
                 "type" => "object"

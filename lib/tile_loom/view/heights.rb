@@ -28,12 +28,8 @@ module TileLoom
 
       private
 
-      def grid = @raster.grid
-
-      def transform = @transform ||= Crs::Transform.between(@view.crs, grid.system(operations: @view.crs.operations))
-
       # Flat corners of the frame in pixels of the finest level.
-      def corners = @corners ||= grid.inverse.map(transform.forward(@view.ground.corners))
+      def corners = @corners ||= Raster::Extent.new(@raster.grid, @view.crs).on_grid(@view.ground.corners)
 
       def box = Geometry::Box.around(corners)
 

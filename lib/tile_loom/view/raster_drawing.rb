@@ -55,10 +55,10 @@ module TileLoom
 
       def crs = @crs ||= grid.system(operations: view.crs.operations)
 
-      def transform = @transform ||= Crs::Transform.between(view.crs, crs)
+      def extent = @extent ||= Raster::Extent.new(grid, view.crs)
 
       # Flat page mm → pixels of the raster's finest level, from the corner of the first.
-      def on_raster(flat) = grid.inverse.map(transform.forward(view.to_ground(flat)))
+      def on_raster(flat) = extent.on_grid(view.to_ground(flat))
 
       # mm on paper of a pixel of the raster, by the finer of its directions.
       def mm_per_pixel
@@ -136,7 +136,6 @@ module TileLoom
       # The raster's box on the page; nil where its edge says nothing of that, as of one round the earth.
       def reach
         return nil if period && grid.width > period / 2
-        extent = Raster::Extent.new(grid, view.crs)
         extent.whole? ? Geometry::Box.around(view.to_page(extent.ring)) : nil
       end
 
@@ -260,25 +259,7 @@ module TileLoom
       end
 
       # Whole numbers on the page.
-      def present
-        lowest = LOWEST.fetch(@bands.format, nil)
-        return counted(lowest) if lowest
-        bytes = @bands[0].cast(:int).write_to_memory.unpack("l*")
-        return bytes.uniq unless @opacity
-        shown = @opacity.write_to_memory.bytes
-        bytes.each_index.filter_map { |index| bytes[index] unless shown[index].zero? }.uniq
-      end
-
-      # Formats of libvips with few values, by the lowest of them; what is clear is counted as one that none has.
-      LOWEST = {uchar: 0, char: -128, short: -32_768, ushort: 0}.freeze
-      NONE = 65_535
-
-      def counted(lowest)
-        numbers = (@bands[0] - lowest).cast(:ushort)
-        numbers = @opacity.ifthenelse(numbers, NONE).cast(:ushort) if @opacity
-        counts = numbers.hist_find.write_to_memory.unpack("L*")
-        counts.each_index.filter_map { |index| index + lowest if counts[index].positive? && index != NONE }
-      end
+      def present = Raster::Present.numbers(@bands[0], @opacity)
     end
   end
 end

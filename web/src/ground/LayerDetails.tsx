@@ -18,6 +18,7 @@ import { besideEndings, dataEndings, layerFormats, pixelEndings } from "../gener
 import { PixelDetails } from "./PixelDetails";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
+import { without } from "../fields/without";
 
 type Put = (label: string, layer: Layer) => Promise<unknown>;
 
@@ -301,8 +302,4 @@ function Names({ layer, attributes, put }: { layer: Layer; attributes: Attribute
       )}
     </Box>
   );
-}
-
-function without(layer: Layer, key: keyof Layer): Layer {
-  return Object.fromEntries(Object.entries(layer).filter(([name]) => name !== key)) as unknown as Layer;
 }

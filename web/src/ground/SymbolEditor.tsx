@@ -12,6 +12,7 @@ import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
 import { layerKindTraits } from "../generated/kinds";
 import { MarkerEditor } from "./MarkerEditor";
+import { without } from "../fields/without";
 
 type Keep = (symbol: MapSymbol) => Promise<unknown>;
 
@@ -350,7 +351,3 @@ const round = (number: number) => Math.round(number * 1000) / 1000;
 
 const clean = (stroke: Stroke): Stroke =>
   Object.fromEntries(Object.entries(stroke).filter(([, value]) => value !== undefined));
-
-function without(symbol: MapSymbol, part: keyof MapSymbol): MapSymbol {
-  return Object.fromEntries(Object.entries(symbol).filter(([name]) => name !== part));
-}

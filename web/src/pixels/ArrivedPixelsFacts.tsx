@@ -86,7 +86,7 @@ export function ArrivedPixelsFacts({
         </Box>
       )}
       <Box sx={{ mt: 1 }}>
-        <Choice label="Taken as" value={takenAs} choices={TAKEN_AS} onChoose={async (kind) => onTakenAs(kind)} />
+        <Choice label="Read as" value={takenAs} choices={TAKEN_AS} onChoose={async (kind) => onTakenAs(kind)} />
       </Box>
     </Box>
   );

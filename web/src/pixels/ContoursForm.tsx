@@ -1,7 +1,7 @@
 import { Box, Button, Typography } from "@mui/material";
 import { useState } from "react";
 import { Measured } from "../fields/Measured";
-import { Pair } from "./Pair";
+import { Pair } from "../fields/Pair";
 
 // Contours from heights: how far apart, from where they count, which are index lines.
 export function ContoursForm({
@@ -28,7 +28,7 @@ export function ContoursForm({
           onKeep={(interval) => set({ interval })}
         />
         <Measured
-          label={`Counted from, ${unit}`}
+          label={`Base, ${unit}`}
           value={wanted.base}
           least={-1e6}
           most={1e6}

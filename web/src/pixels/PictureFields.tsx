@@ -8,7 +8,7 @@ import { filled } from "../fields/filled";
 import { without } from "../fields/without";
 import { defaults } from "../generated/defaults";
 import { Box } from "@mui/material";
-import { Pair } from "./Pair";
+import { Pair } from "../fields/Pair";
 
 type Look = Extract<RasterLook, { kind: "picture" }>;
 

@@ -9,7 +9,7 @@ import { filled } from "../fields/filled";
 import { without } from "../fields/without";
 import { RAMPS, colours } from "../fields/palettes";
 import { defaults } from "../generated/defaults";
-import { Pair } from "./Pair";
+import { Pair } from "../fields/Pair";
 import { ReliefFields } from "./ReliefFields";
 import { plain } from "./words";
 

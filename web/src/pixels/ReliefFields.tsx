@@ -2,7 +2,7 @@ import { Box, Button } from "@mui/material";
 import type { Light, Relief } from "../api/types";
 import { Choice } from "../fields/Choice";
 import { Measured } from "../fields/Measured";
-import { Pair } from "./Pair";
+import { Pair } from "../fields/Pair";
 
 // Lights and exaggeration of a relief.
 export function ReliefFields({ relief, onKeep }: { relief: Relief; onKeep: (relief: Relief) => Promise<unknown> }) {

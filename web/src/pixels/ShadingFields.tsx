@@ -21,11 +21,11 @@ export function ShadingFields({
     <Box sx={{ display: "grid", gap: 1 }}>
       <ReliefFields relief={relief} onKeep={(fresh) => onKeep("Shading", { ...rest, ...fresh })} />
       <Measured
-        label="Strength, %"
+        label="Opacity of the shades, %"
         value={look.strength ?? 100}
         least={0}
         most={100}
-        onKeep={(strength) => onKeep("Strength of the shading", { ...look, strength })}
+        onKeep={(strength) => onKeep("Opacity of the shades", { ...look, strength })}
       />
       <Flag
         label="Listed in legends"

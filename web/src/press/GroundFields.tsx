@@ -4,7 +4,7 @@ import { Choice } from "../fields/Choice";
 import { Field } from "../fields/Field";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
-import { Pair } from "./Pair";
+import { Pair } from "../fields/Pair";
 import type { FormOf } from "./order";
 
 // In which format the ground goes out, and at which scale it is drawn.

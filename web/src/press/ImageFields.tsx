@@ -3,7 +3,7 @@ import { Flag } from "../fields/Flag";
 import { Measured } from "../fields/Measured";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
-import { Pair } from "./Pair";
+import { Pair } from "../fields/Pair";
 import { FORMATS } from "./inWords";
 import type { FormOf } from "./order";
 

@@ -4,7 +4,7 @@ import { Measured } from "../fields/Measured";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
 import { pageSizes } from "../generated/kinds";
-import { Pair } from "./Pair";
+import { Pair } from "../fields/Pair";
 import type { FormOf } from "./order";
 
 type Imposed = FormOf<"imposed">;

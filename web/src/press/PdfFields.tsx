@@ -5,7 +5,7 @@ import { Flag } from "../fields/Flag";
 import { filled } from "../fields/filled";
 import { Heading } from "../frame/Card";
 import { defaults } from "../generated/defaults";
-import { Pair } from "./Pair";
+import { Pair } from "../fields/Pair";
 import { PdfLayers } from "./PdfLayers";
 import { PdfObjectData } from "./PdfObjectData";
 import { STANDARDS } from "./inWords";

@@ -2,7 +2,7 @@ import { Choice } from "../fields/Choice";
 import { Flag } from "../fields/Flag";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
-import { Pair } from "./Pair";
+import { Pair } from "../fields/Pair";
 import type { FormOf } from "./order";
 
 // How the drawings are written.

@@ -42,17 +42,7 @@ module TileLoom
 
         private
 
-        def members(colours, filter) =
-          {
-            Type: :XObject,
-            Subtype: :Image,
-            Width: head["width"],
-            Height: head["height"],
-            ColorSpace: Image::SPACES.fetch(colours),
-            BitsPerComponent: 8,
-            Interpolate: false,
-            Filter: filter
-          }
+        def members(colours, filter) = Image.members(*head.values_at("width", "height"), colours).merge(Filter: filter)
       end
     end
   end

@@ -19,18 +19,21 @@ module TileLoom
         # The object's reference.
         def write(file) = (@raster.jpeg_colours && !@profile) ? jpeg(file) : pixels(file)
 
-        private
-
-        def head(colours) =
+        # Members of an image of so many colours of a byte.
+        def self.members(width, height, colours) =
           {
             Type: :XObject,
             Subtype: :Image,
-            Width: @raster.width_px,
-            Height: @raster.height_px,
+            Width: width,
+            Height: height,
             ColorSpace: SPACES.fetch(colours),
             BitsPerComponent: 8,
             Interpolate: false
           }
+
+        private
+
+        def head(colours) = self.class.members(@raster.width_px, @raster.height_px, colours)
 
         def jpeg(file) = file.add(head(@raster.jpeg_colours).merge(Filter: :DCTDecode), stream: @raster.bytes)
 
