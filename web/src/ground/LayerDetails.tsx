@@ -232,26 +232,30 @@ function Appearance({ layer, put }: { layer: Layer; put: Put }) {
         placeholder="any scale"
         onKeep={(text) => range("smallest", text)}
       />
-      <TextField
-        select
-        label="Sizes"
-        value={layer.design_scale ? "ground" : "paper"}
-        onChange={(event) =>
-          void put(
-            `Sizes of ${layer.title}`,
-            event.target.value === "paper"
-              ? without(layer, "design_scale")
-              : { ...layer, design_scale: book.document.index.scale },
-          )
-        }
-      >
-        <MenuItem value="paper">fixed on paper</MenuItem>
-        <MenuItem value="ground">follow the ground</MenuItem>
-      </TextField>
-      {layer.design_scale ? (
-        <Field label="Sizes correct at" value={ratio(layer.design_scale)} onKeep={design} />
-      ) : (
-        <span />
+      {!layer.raster && (
+        <>
+          <TextField
+            select
+            label="Sizes"
+            value={layer.design_scale ? "ground" : "paper"}
+            onChange={(event) =>
+              void put(
+                `Sizes of ${layer.title}`,
+                event.target.value === "paper"
+                  ? without(layer, "design_scale")
+                  : { ...layer, design_scale: book.document.index.scale },
+              )
+            }
+          >
+            <MenuItem value="paper">fixed on paper</MenuItem>
+            <MenuItem value="ground">follow the ground</MenuItem>
+          </TextField>
+          {layer.design_scale ? (
+            <Field label="Sizes correct at" value={ratio(layer.design_scale)} onKeep={design} />
+          ) : (
+            <span />
+          )}
+        </>
       )}
     </Box>
   );

@@ -51,10 +51,19 @@ export function ClassesFields({
   return (
     <Box>
       {look.classes.map((entry, index) => (
-        <Box key={index} sx={{ display: "flex", gap: 0.5, alignItems: "flex-start", mb: 0.5 }}>
+        <Box
+          key={index}
+          sx={{
+            display: "flex",
+            gap: 0.25,
+            alignItems: "center",
+            mb: 0.5,
+            "& input:not([type=color])": { fontSize: 13.5 },
+          }}
+        >
           <Checkbox
             size="small"
-            sx={{ p: 0.5 }}
+            sx={{ p: 0.25 }}
             checked={!entry.hidden}
             onChange={(event) => {
               void change(index, event.target.checked ? without(entry, "hidden") : { ...entry, hidden: true });
@@ -66,7 +75,7 @@ export function ClassesFields({
             value={entry.colour}
             onKeep={(colour) => change(index, { ...entry, colour })}
           />
-          <Box sx={{ width: 84, flexShrink: 0 }}>
+          <Box sx={{ width: entry.value === undefined ? 76 : 36, flexShrink: 0, ml: 0.5 }}>
             <Field
               label="Value"
               value={valuesOf(entry)}
@@ -76,6 +85,7 @@ export function ClassesFields({
           <Field label="Title" value={entry.title ?? ""} onKeep={(title) => change(index, { ...entry, title })} />
           <IconButton
             size="small"
+            sx={{ p: 0.25 }}
             aria-label={`Remove the class ${entry.title || valuesOf(entry)}`}
             disabled={look.classes.length === 1}
             onClick={() =>
