@@ -17,9 +17,9 @@ module App
     OWN = %w[operations markers faces pictures].freeze
 
     # Lists of what the book says of the ways in which it is handed on.
-    HANDED_ON = %w[palette orders profiles looks].freeze
+    HANDED_ON = %w[palette orders profiles looks fields].freeze
     # What a document has of these and its texts where it says anything of it.
-    PARTS = [*OWN, *HANDED_ON, "language", "resolution_ppi"].freeze
+    PARTS = [*OWN, *HANDED_ON, "language", "description", "resolution_ppi"].freeze
 
     [*OWN, *HANDED_ON].each { |list| attribute list, :json }
 

@@ -54,7 +54,7 @@ RSpec.describe "What a sheet leaves out" do
     told = composer(height_mm: 30).left_out
     expect(told).to eq(
       [
-        "The legend has room for 6 of 10 rows; left out: “Rule 3”, “Rule 2”, “Rule 1”, “Area”. Make it higher, or its rows closer."
+        "The legend has room for 6 of 10 rows; left out: “Rule 3”, “Rule 2”, “Rule 1”, “Area”. Make it larger, let it shrink or take more columns, or let a second legend continue it."
       ]
     )
     drawn = ->(sheet) { TileLoom::Output::Svg.new(sheet.drawing).to_s.scan(/Rule \d/).uniq.length }

@@ -24,7 +24,8 @@ module TileLoom
         @template.render!(values, strict_variables: true, strict_filters: true, filters: [Filters])
       rescue Liquid::UndefinedVariable => error
         name = error.message[/undefined variable (\S+)/, 1]
-        raise Refusal.new("live_text.unknown_value", name: name, known: LiveValues.names.join(", "), at: @path)
+        known = LiveValues.names(fields: values["fields"].to_h.keys)
+        raise Refusal.new("live_text.unknown_value", name: name, known: known.join(", "), at: @path)
       rescue Liquid::UndefinedFilter => error
         name = error.message[/undefined filter (\S+)/, 1]
         known = (Filters.public_instance_methods - [:date]).sort

@@ -4,7 +4,7 @@ module TileLoom
   module Compose
     # What live text can say of the book and of a sheet.
     class LiveValues
-      BOOK = %w[title subtitle author edition source date credits].freeze
+      BOOK = %w[title subtitle author edition source description date credits].freeze
       SHEET = %w[
         name
         number
@@ -45,15 +45,16 @@ module TileLoom
       LAYOUT = %w[name page].freeze
       NEIGHBOURS = Index::Neighbours::DIRECTIONS
 
-      # feature: names of attributes that features of the study area have.
-      def self.names(feature: [])
+      # feature: names of attributes that features of the study area have; fields: of the book's own fields.
+      def self.names(feature: [], fields: [])
         {
           "book" => BOOK,
           "sheet" => SHEET,
           "neighbours" => NEIGHBOURS,
           "crs" => CRS,
           "layout" => LAYOUT
-        }.flat_map { |group, names| names.map { |name| "#{group}.#{name}" } } + feature.map { |name| self.name(name) }
+        }.flat_map { |group, names| names.map { |name| "#{group}.#{name}" } } + feature.map { |name| self.name(name) } +
+          fields.map { |name| "fields.#{name}" }
       end
 
       # As a text asks for an attribute.
@@ -71,6 +72,7 @@ module TileLoom
       def to_h =
         {
           "book" => book,
+          "fields" => @sheet.book.own_fields,
           "sheet" => sheet,
           "neighbours" => -> { neighbours },
           "crs" => crs,

@@ -10,7 +10,7 @@ module TileLoom
       # things: {layer id → names of the attributes that its features carry in the drawing};
       # tolerance_mm: coarser, and names: false, for small pictures; parts: keeps parts of the drawing by a key of all
       # that they are drawn from but the data (fetch(key) { part }), or nil; ppi: pixels an inch of layers of pixels,
-      # the book's where none are given.
+      # the book's where none are given; entries_alone: only its legends are asked for, not its drawing.
       def initialize(
         book:,
         source:,
@@ -20,8 +20,10 @@ module TileLoom
         names: true,
         parts: nil,
         things: {},
-        ppi: nil
+        ppi: nil,
+        entries_alone: false
       )
+        @entries_alone = entries_alone
         @book, @source, @cell, @count, @tolerance_mm, @names, @parts, @things =
           book,
           source,
@@ -83,6 +85,19 @@ module TileLoom
           )
       end
 
+      # What of the legend's entries the layers draw in a view, where nothing else of the drawing is asked for.
+      def ground_entries(view)
+        return ground_drawing(view).entries unless @entries_alone
+        View::GroundDrawing.new(
+          layers: book.layers,
+          source: source,
+          view: view,
+          tolerance_mm: @tolerance_mm,
+          names: false,
+          ppi: @ppi
+        ).entries
+      end
+
       # What the layers draw in a view of this sheet: a View::GroundDrawing::Drawn.
       def ground_drawing(view)
         (@ground_drawings ||= {})[view.place] ||= kept_unless_tiles(
@@ -111,8 +126,25 @@ module TileLoom
         layers.filter_map { |layer| layer.tiles&.attribution }.uniq
       end
 
-      # Rows of a legend for what the frame of this page drew, in drawing order.
-      def legend_entries = gridded_frame.legend_entries(self)
+      # Symbology::LegendEntry list of what a frame of this page drew, in drawing order; the main one where no id is
+      # given.
+      def legend_entries(id = nil)
+        frame = (id && layout.elements.find { |element| element.id == id && element.gridded? }) || gridded_frame
+        once(:legend_entries, frame.id) { frame.legend_entries(self) }
+      end
+
+      # All that the map can show, the topmost first, whatever this sheet has of it.
+      def known_entries =
+        book.once([:known_entries]) do
+          book
+            .layers
+            .select(&:visible?)
+            .flat_map { |layer| layer.legend_entries(layer.raster? ? source.raster(layer.id)&.facts : nil) }
+            .reverse
+        end
+
+      # What any sheet of the book shows of it.
+      def book_entries = book.once([:book_entries]) { BookEntries.new(book, source, known_entries, ppi: ppi).entries }
 
       # Text with its live values filled in; Refusal names the value that is unknown.
       def live_text(template, path: nil) = LiveText.new(template, path: path).fill(values)

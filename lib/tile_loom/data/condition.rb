@@ -39,6 +39,15 @@ module TileLoom
       # The names of the attributes that it asks for.
       def attributes = names_in(@expression).uniq
 
+      # [from, to] where it holds for the numbers of one field between limits, an end nil where it is open; else nil.
+      def range
+        parts = (@expression.is_a?(Hash) && @expression["op"] == "and") ? @expression["args"] : [@expression]
+        limits = parts.map { |part| limit(part) }
+        return nil if limits.empty? || limits.any?(&:nil?) || limits.map(&:first).uniq.length > 1
+        ends = limits.to_h { |_, side, number| [side, number] }
+        (ends.length == limits.length) ? [ends[:from], ends[:to]] : nil
+      end
+
       # Refuses a condition that asks for an attribute that is not there, or compares one with a value of
       # another type. types: name → "integer", "real", "text", "date", "date and time", "boolean", …
       def check_types(types)
@@ -49,6 +58,16 @@ module TileLoom
       end
 
       private
+
+      SIDES = {">=" => :from, ">" => :from, "<" => :to, "<=" => :to}.freeze
+
+      # [field, side, number] of a comparison of a field with a number; else nil.
+      def limit(part)
+        return nil unless part.is_a?(Hash) && SIDES.key?(part["op"])
+        field, number = part["args"]
+        return nil unless field.is_a?(Hash) && field["property"] && number.is_a?(Numeric)
+        [field["property"], SIDES[part["op"]], number]
+      end
 
       def refuse(code, **values) = raise(Refusal.new(code, at: @path, **values))
 

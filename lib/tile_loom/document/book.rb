@@ -38,6 +38,7 @@ module TileLoom
         :subject,
         :edition,
         :source,
+        :description,
         :date,
         :layers,
         :layout,
@@ -65,6 +66,9 @@ module TileLoom
 
       # Who is to be named for the background tiles that its maps show.
       def credits = layers.select(&:visible?).filter_map { |layer| layer.tiles&.attribution }.uniq.join("; ")
+
+      # What it says of itself under names of its own: name → text.
+      def own_fields = contents.fields.to_h { |field| [field.name, field.value] }
 
       def parsed_date
         (date.to_s == "") ? nil : Date.iso8601(date)

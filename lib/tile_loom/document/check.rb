@@ -27,7 +27,7 @@ module TileLoom
         return unread unless unread.empty?
         missing = enclosed
         return missing unless missing.empty?
-        meaning = [*ids, *references, *pages, *drawings, *conditions, *live_texts, *area, *date]
+        meaning = [*ids, *fields, *references, *pages, *drawings, *conditions, *live_texts, *area, *date]
         meaning += generate(source) if meaning.empty? && source
         meaning
       end
@@ -58,6 +58,16 @@ module TileLoom
         lists += layouts.map { |layout| [layout.elements, "#{layout.path}/elements"] }
         lists += frames.map { |frame| [frame.grids, "#{frame.path}/grids"] }
         lists.flat_map { |list, path| duplicates(path, list) }
+      end
+
+      # Two fields of one name would hide one another.
+      def fields
+        contents
+          .fields
+          .group_by(&:name)
+          .each_value
+          .flat_map { |found| found.drop(1) }
+          .map { |field| Refusal.new("book.field_twice", name: field.name, at: "#{field.path}/name") }
       end
 
       def duplicates(path, list)
@@ -122,7 +132,7 @@ module TileLoom
       # Live texts are filled with the values of a sheet that stands for all.
       def live_texts
         known = @attributes && contents.index.area.layers.flat_map { |layer| @attributes.fetch(layer, {}).keys }
-        values = LiveSample.values(attributes: known)
+        values = LiveSample.values(attributes: known, fields: @book.own_fields)
         elements
           .flat_map(&:templates)
           .flat_map { |path, template| collect(path) { Compose::LiveText.new(template, path: path).fill(values) } }

@@ -41,6 +41,11 @@ module TileLoom
       part :subject, text(most: 500)
       part :edition, text(most: 200), about: "Edition or revision, as the sheets say it."
       part :source, text(most: 2000)
+      part :description, text(most: 10_000), about: "Of the book, as long as it need be."
+      part :fields,
+        list(OwnField.type, most: 100),
+        default: [],
+        about: "What else is to be said of it: live text has each by its name."
       part :date, text(pattern: "^(\\d{4}-\\d{2}-\\d{2})?$")
       part :crs, text(least: 1, most: 20_000), required: true
       part :operations,

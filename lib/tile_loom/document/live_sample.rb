@@ -13,9 +13,11 @@ module TileLoom
 
       module_function
 
-      # attributes: names that features of the study area have, or nil where that is not known.
-      def values(attributes: nil)
+      # attributes: names that features of the study area have, or nil where that is not known; fields: of the book's
+      # own fields.
+      def values(attributes: nil, fields: {})
         {
+          "fields" => fields,
           "book" => TileLoom::Compose::LiveValues::BOOK.to_h { |name| [name, "text"] },
           "sheet" => TileLoom::Compose::LiveValues::SHEET.to_h { |name| [name, 1] },
           "crs" => TileLoom::Compose::LiveValues::CRS.to_h { |name| [name, "text"] },

@@ -64,6 +64,9 @@ module TileLoom
 
       def text? = false
 
+      # Is it a legend, that another can continue?
+      def explains? = false
+
       # A scene group for one sheet (Compose::SheetComposer).
       def draw(sheet)
         return Scene::Group.new(children: [], name: "#{kind} #{id}") if hidden?

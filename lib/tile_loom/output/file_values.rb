@@ -27,6 +27,7 @@ module TileLoom
       def common =
         @common ||= {
           "book" => Compose::LiveValues::BOOK.to_h { |name| [name, book.public_send(name).to_s] },
+          "fields" => book.own_fields,
           "crs" => {
             "name" => book.crs.name,
             "code" => book.crs.register_code.to_s

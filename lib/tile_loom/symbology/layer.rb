@@ -107,6 +107,16 @@ module TileLoom
         reckoned(rules: rules.map { |rule| rule.scaled(factor) }, label: label&.scaled(factor))
       end
 
+      # By what edits of legends know one of its rules.
+      def key_of(rule) = rule.id || RuleIds.placed(rules.index { |known| known.equal?(rule) })
+
+      # Symbology::LegendEntry list of all that it can show, whatever a sheet has of it. facts: Raster::Facts of its
+      # pixels, or nil.
+      def legend_entries(facts = nil)
+        return raster ? raster.listed(self, facts) : [] if raster?
+        rules.map { |rule| LegendEntry.of_rule(self, rule) }
+      end
+
       # The rules that draw a feature of these attributes.
       def rules_for(attributes)
         return rules.select { |rule| rule.match?(attributes) } if match == "all"

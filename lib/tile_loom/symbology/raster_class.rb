@@ -17,6 +17,9 @@ module TileLoom
       # From, and up to below.
       def range = value ? [value, value + 1] : [from || -Float::INFINITY, to || Float::INFINITY]
 
+      # By what it is known among the classes of its layer.
+      def key = value ? "value #{value}" : "from #{from} to #{to}"
+
       def holds?(number) = number >= range[0] && number < range[1]
 
       def rgb = colour.delete_prefix("#").scan(/../).map(&:hex)

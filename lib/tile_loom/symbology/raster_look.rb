@@ -43,8 +43,17 @@ module TileLoom
       # 255 where a pixel shows something, of bands on the page; nil for everywhere.
       def shown(_bands, _facts) = nil
 
-      # LegendEntry list. present: the whole numbers that are on the page, asked where the look has a use for them.
-      def entries(_title, _facts, &present) = []
+      # LegendEntry list of all that it can show. facts: Raster::Facts, or nil where they are not known.
+      def listed(_layer, _facts) = []
+
+      # Those of them that are on a page. present: the whole numbers that are there, asked where the look has a use for
+      # them.
+      def entries(layer, facts, &present) = listed(layer, facts)
+
+      private
+
+      # An entry that is known by a name within its layer.
+      def entry(layer, name, **more) = LegendEntry.new(key: "#{layer.id}/#{name}", layer: layer, **more)
     end
   end
 end

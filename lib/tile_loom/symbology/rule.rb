@@ -5,12 +5,17 @@ module TileLoom
     # A symbol for the features that meet a condition (all of them where it has none).
     class Rule < Values::Value
       define "rule"
+      part :id, Values::Types::ID, about: "By which edits of legends know it, whatever becomes of its title."
       part :title, text(most: 200), required: true
       part :condition, Data::ConditionType.new, key: "when", about: "A condition in OGC CQL2 JSON (OGC 21-065r2)."
       part :symbol, Symbol.type, required: true
 
       # With sizes that many times as large.
       def scaled(factor) = reckoned(symbol: symbol.scaled(factor))
+
+      # [from, to] of the numbers that it is for, nil for an end that it leaves open; nil where its condition is not of
+      # that kind.
+      def range = condition&.range
 
       def match?(attributes) = condition.nil? || condition.match?(attributes)
     end

@@ -13,6 +13,12 @@ module TileLoom
 
       def area? = !fill.nil? || !pattern.nil?
 
+      # What it is made for, as far as it tells: :area, :point or :line.
+      def shape
+        return :area if area?
+        (marker && strokes.empty?) ? :point : :line
+      end
+
       # How far paint reaches beyond the geometry, in mm.
       def reach_mm = [*strokes.map(&:width_mm), marker&.size_mm.to_f, 0.0].max
 

@@ -19,6 +19,8 @@ module TileLoom
 
       def lines(string, width_mm) = broken(string, width_mm).map(&:first)
 
+      def width_mm(line) = width(line)
+
       def pitch_mm = @size_pt * @leading * Face::MM_PER_PT
 
       # Do all lines stand in the box, none too long and none below its edge? A hair is forgiven.

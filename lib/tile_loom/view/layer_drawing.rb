@@ -30,13 +30,18 @@ module TileLoom
         layer
           .rules
           .select { |rule| gathered.key?(rule) }
-          .map { |rule| Symbology::LegendEntry.new(title: rule.title, symbol: rule.symbol) }
+          .map { |rule| Symbology::LegendEntry.of_rule(layer, rule, shape(gathered[rule])) }
 
       def told = []
 
       private
 
       Gathered = Struct.new(:points, :lines, :rings)
+
+      def shape(parts)
+        return :area if parts.rings.any?
+        parts.lines.any? ? :line : :point
+      end
 
       # rule → its points, lines and rings in page mm.
       def gathered

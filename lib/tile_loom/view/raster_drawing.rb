@@ -33,7 +33,7 @@ module TileLoom
       # Rows of a legend for it.
       def entries
         return [] unless image
-        look.entries(layer.title, facts) { present }
+        look.entries(layer, facts) { present }
       end
 
       # Pixels an inch that the raster has in the middle of the view.

@@ -77,6 +77,13 @@ export type Element =
 export type GridInterval = string;
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "legend_row".
+ */
+export type LegendRow = {
+  kind: "entry" | "heading" | "note" | "own" | "steps" | "grid";
+};
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
  * via the `definition` "groundLength".
  */
 export type GroundLength = string;
@@ -101,6 +108,14 @@ export interface BookDocument {
    */
   edition?: string;
   source?: string;
+  /**
+   * Of the book, as long as it need be.
+   */
+  description?: string;
+  /**
+   * What else is to be said of it: live text has each by its name.
+   */
+  fields?: OwnField[];
   date?: string;
   crs: string;
   /**
@@ -154,6 +169,17 @@ export interface BookDocument {
   layout: Layout;
   index_layout?: Layout;
   index: Index;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "own_field".
+ */
+export interface OwnField {
+  /**
+   * By which live text asks for it: {{ fields.name }}.
+   */
+  name: string;
+  value?: string;
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema
@@ -225,6 +251,7 @@ export interface Layer {
  * via the `definition` "rule".
  */
 export interface Rule {
+  id?: Id;
   title: string;
   when?: unknown;
   symbol: MapSymbol;
@@ -1271,10 +1298,69 @@ export interface LegendElement {
    */
   locked?: boolean;
   group?: Id;
+  /**
+   * What the sheet shows, what any sheet of the book shows, or the rows alone that are listed.
+   */
+  content?: "sheet" | "book" | "hand";
+  frame?: Id;
+  /**
+   * The layers that it explains; without them all.
+   */
+  layers?: Id[];
+  /**
+   * Above the rows of a legend that nobody has arranged.
+   */
+  headings?: "none" | "layers" | "groups";
+  /**
+   * As they were arranged by hand.
+   */
+  rows?: LegendRow[];
+  continues?: Id;
+  /**
+   * Above all rows, with live text.
+   */
+  legend_title?: string;
+  /**
+   * Height of a row of one line.
+   */
   pitch_mm?: number;
   face?: Id;
   size_pt?: SizePt;
   colour?: Colour;
+  title_face?: Id;
+  title_pt?: SizePt;
+  heading_face?: Id;
+  heading_pt?: SizePt;
+  /**
+   * Above a heading, and below the title.
+   */
+  heading_gap_mm?: number;
+  note_face?: Id;
+  note_pt?: SizePt;
+  minimum_pt?: SizePt;
+  patch_width_mm?: number;
+  patch_height_mm?: number;
+  /**
+   * Between a patch and the words beside it.
+   */
+  label_gap_mm?: number;
+  area_patch?: "rectangle" | "lake" | "own";
+  line_patch?: "straight" | "zigzag" | "curve";
+  patch_drawing?: Id;
+  columns?: number;
+  /**
+   * Up to how many columns it may have where its rows do not fit.
+   */
+  most_columns?: number;
+  column_gap_mm?: number;
+  padding_mm?: LengthMm;
+  fill?: Fill;
+  stroke?: Stroke;
+  corner_mm?: LengthMm;
+  /**
+   * It takes up what its rows need, from this corner of its box and no further than that.
+   */
+  grows_from?: "top left" | "top right" | "bottom left" | "bottom right";
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema
@@ -1706,6 +1792,109 @@ export interface AreaPart {
   when?: unknown;
   features?: number[];
   polygon?: [number, number][];
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "entry_legend_row".
+ */
+export interface EntryLegendRow {
+  kind: "entry";
+  /**
+   * What of the map it stands for: the layer's id and the rule's, with a stroke between them.
+   */
+  of: string[];
+  /**
+   * In place of what the map calls it, in this legend alone.
+   */
+  title?: string;
+  /**
+   * Not listed; the map draws it all the same.
+   */
+  hidden?: boolean;
+  /**
+   * In place of the legend's own for its shape.
+   */
+  patch?: "rectangle" | "lake" | "own" | "straight" | "zigzag" | "curve";
+  bar?: LegendBar;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "legend_bar".
+ */
+export interface LegendBar {
+  direction?: "level" | "upright";
+  length_mm?: number;
+  thickness_mm?: number;
+  /**
+   * The values that are labelled; without any, its two ends.
+   */
+  labels?: number[];
+  decimals?: number;
+  /**
+   * In place of the ramp's own.
+   */
+  unit?: string;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "heading_legend_row".
+ */
+export interface HeadingLegendRow {
+  kind: "heading";
+  title: string;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "note_legend_row".
+ */
+export interface NoteLegendRow {
+  kind: "note";
+  text: string;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "own_legend_row".
+ */
+export interface OwnLegendRow {
+  kind: "own";
+  title: string;
+  /**
+   * Of what the symbol is drawn.
+   */
+  shape?: "point" | "line" | "area";
+  symbol?: MapSymbol;
+  /**
+   * In place of the legend's own for its shape.
+   */
+  patch?: "rectangle" | "lake" | "own" | "straight" | "zigzag" | "curve";
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "steps_legend_row".
+ */
+export interface StepsLegendRow {
+  kind: "steps";
+  /**
+   * The classes of the map, each by its layer's id and its own.
+   */
+  of: string[];
+  title?: string;
+  hidden?: boolean;
+  labels?: "limits" | "ranges" | "titles";
+  decimals?: number;
+  unit?: string;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "grid_legend_row".
+ */
+export interface GridLegendRow {
+  kind: "grid";
+  grid?: Id;
+  /**
+   * In place of "Grid".
+   */
+  title?: string;
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema

@@ -3,88 +3,155 @@
 module TileLoom
   module Furniture
     module Elements
-      # What the symbols of the visible layers mean: a row for each rule, class or ramp that the
-      # sheet shows.
+      # What the symbols of the map mean: rows for the rules, classes and ramps that the sheet (or the book) shows, as
+      # the map has them or as they were arranged by hand.
       class Legend < Element
         kind "legend", "Legend", rank: 5
         size_mm 50, 80
         start "size_pt" => 8, "pitch_mm" => 5.4
-        part :pitch_mm, number(above: 0, most: 100), default: 5.2
+        part :content,
+          choice("sheet", "book", "hand"),
+          default: "sheet",
+          about: "What the sheet shows, what any sheet of the book shows, or the rows alone that are listed."
+        part :frame, Values::Types::ID, about: "Whose map it explains; the page's main frame where none is named."
+        part :layers, list(Values::Types::ID, most: 500), about: "The layers that it explains; without them all."
+        part :headings,
+          choice("none", "layers", "groups"),
+          default: "none",
+          about: "Above the rows of a legend that nobody has arranged."
+        part :rows, list(MapLegend::Row.union, most: 500), default: [], about: "As they were arranged by hand."
+        part :continues,
+          Values::Types::ID,
+          about: "The legend of this page whose rows go on here, where it has no room."
+
+        part :legend_title, text(most: 500), about: "Above all rows, with live text."
+        part :pitch_mm, number(above: 0, most: 100), default: 5.2, about: "Height of a row of one line."
         part :face, Values::Types::FACE, default: "sans"
         part :size_pt, Values::Types::SIZE_PT, default: 8
         part :colour, Values::Types::COLOUR, default: "#1f2a30"
-
-        SWATCH_MM = 8.0
+        part :title_face, Values::Types::FACE, default: "sans-semibold"
+        part :title_pt, Values::Types::SIZE_PT, about: "A quarter larger than the rows where it is not given."
+        part :heading_face, Values::Types::FACE, default: "sans-semibold"
+        part :heading_pt, Values::Types::SIZE_PT, about: "That of the rows where it is not given."
+        part :heading_gap_mm, number(0..100), default: 1.2, about: "Above a heading, and below the title."
+        part :note_face, Values::Types::FACE, default: "sans-italic"
+        part :note_pt, Values::Types::SIZE_PT, about: "That of the rows where it is not given."
+        part :minimum_pt, Values::Types::SIZE_PT, about: "Down to which size it may shrink to fit its box."
+        part :patch_width_mm, number(above: 0, most: 100), default: 8
+        part :patch_height_mm, number(above: 0, most: 100), default: 3
+        part :label_gap_mm, number(0..100), default: 2.5, about: "Between a patch and the words beside it."
+        part :area_patch, choice { MapLegend::Patches.keys_for(:area) }, default: "rectangle"
+        part :line_patch, choice { MapLegend::Patches.keys_for(:line) }, default: "straight"
+        part :patch_drawing, Values::Types::ID, about: "One of the book's own markers, for patches of one's own shape."
+        part :columns, whole(1..12), default: 1
+        part :most_columns, whole(1..12), about: "Up to how many columns it may have where its rows do not fit."
+        part :column_gap_mm, number(0..200), default: 4
+        part :padding_mm, Values::Types::LENGTH_MM, default: 0
+        part :fill, Scene::Fill::TYPE
+        part :stroke, Scene::Stroke::TYPE, under: {"join" => "miter"}
+        part :corner_mm, Values::Types::LENGTH_MM, default: 0
+        part :grows_from,
+          choice("top left", "top right", "bottom left", "bottom right"),
+          about: "It takes up what its rows need, from this corner of its box and no further than that."
 
         def self.turns? = false
 
-        def nodes(sheet, box)
-          rows(sheet)
-            .first(fitting(box))
-            .each_with_index
-            .flat_map do |entry, index|
-              top = box.min_y + index * pitch_mm
-              room = Geometry::Box.at(box.min_x, top, SWATCH_MM, pitch_mm)
-              [*(entry.bar ? bar(entry.bar, room) : swatch(entry.symbol, room)), *name(entry, box, top)]
-            end
-        end
+        def explains? = true
 
-        def spoken(sheet) = "Legend: #{rows(sheet).first(fitting(box(sheet.page))).map(&:title).join(", ")}."
+        def nodes(sheet, box) = on(sheet, box).nodes
+
+        # The MapLegend::Composition on a sheet.
+        def on(sheet, box = box(sheet.page)) =
+          sheet.once(:legend, id) do
+            MapLegend::Composition.new(
+              self,
+              rows: rows_on(sheet),
+              box: box,
+              sheet: sheet,
+              faces: ->(key) { typeface(key) }
+            )
+          end
+
+        # MapLegend::Placed list of all rows that it can have, whatever the sheet shows of them.
+        def arranged_on(sheet) = arrangement(sheet).placed(entries(sheet))
+
+        def spoken(sheet)
+          composed = on(sheet)
+          "Legend: #{composed.standing.map(&:placed).map(&:name).join(", ")}."
+        end
 
         MOST_NAMED = 5
 
         def left_out(sheet)
-          rows, fitting = rows(sheet), fitting(box(sheet.page))
-          return [] if hidden? || rows.length <= fitting
-          lost = rows.drop(fitting).map { |entry| "“#{entry.title}”" }
-          named = Sentences.listed(lost, MOST_NAMED)
+          return [] if hidden?
+          composed = on(sheet)
+          return composed.told if composed.whole? || continued?(sheet)
+          lost = composed.left.map { |placed| "“#{placed.name}”" }
           [
-            "The legend has room for #{fitting} of #{rows.length} rows; left out: #{named}. Make it higher, or its " \
-            "rows closer."
+            *composed.told,
+            "The legend #{named}has room for #{composed.fitting} of #{composed.count} rows; left out: " \
+            "#{Sentences.listed(lost, MOST_NAMED)}. Make it larger, let it shrink or take more columns, or let a " \
+            "second legend continue it."
           ]
         end
 
+        def templates
+          own = legend_title ? [["#{path}/legend_title", legend_title]] : []
+          own + rows.flat_map(&:templates)
+        end
+
+        def typefaces =
+          super +
+            %w[title_face heading_face note_face].filter_map { |key| ["#{path}/#{key}", given[key]] if given[key] }
+
+        def check_drawings
+          rows.each(&:check_drawings)
+          return unless patch_drawing
+          (assets || Symbology::Assets.shipped).markers.drawing(patch_drawing, path: "#{path}/patch_drawing")
+        end
+
+        # What lies behind its rows.
+        def backing(box) = panel(box, fill, stroke, corner_mm)
+
         private
 
-        def rows(sheet) = sheet.legend_entries.reverse
+        # One legend of a page needs no name.
+        def named = own_title ? "“#{own_title}” " : ""
 
-        # A thousandth of a row is rounding.
-        def fitting(box) = [(box.height / pitch_mm + 0.001).floor, 0].max
+        # Does another legend of the page go on with its rows?
+        def continued?(sheet) =
+          sheet.layout.elements.any? { |other| other.explains? && !other.hidden? && other.continues == id }
 
-        def swatch(symbol, room)
-          x, y = room.centre
-          if symbol.area?
-            return symbol.nodes(points: [x, y], rings: [Geometry::Box.at(room.min_x, y - 1.5, SWATCH_MM, 3.0).corners])
-          end
-          symbol.nodes(points: [x, y], lines: [[room.min_x, y, room.max_x, y]])
+        # Those that the one before it has no room for, or its own.
+        def rows_on(sheet)
+          before = continues && sheet.layout.elements.find { |other| other.id == continues && other.explains? }
+          return before.on(sheet).left if before && before.id != id
+          arrangement(sheet).on_sheet(entries(sheet))
         end
 
-        BAR_MM, STRIPS = 3.0, 48
-
-        # Its colours side by side, low to high; strips reach under one another, so that no line shows between them.
-        def bar(bar, room)
-          top = room.centre[1] - BAR_MM / 2
-          count = bar.stepped ? bar.colours.length : STRIPS
-          strip = SWATCH_MM / count
-          (0...count).map do |index|
-            left = room.min_x + index * strip
-            right = bar.stepped ? left + strip : room.max_x
-            colour = Kernel.format("#%02x%02x%02x", *bar.at((index + 0.5) / count).map(&:round))
-            Scene::Path.new(
-              runs: [Geometry::Box.new(left, top, right, top + BAR_MM).corners],
-              closed: true,
-              fill: Scene::Fill.new(colour: colour)
+        def arrangement(sheet) =
+          sheet.once(:legend_arrangement, id) do
+            MapLegend::Arrangement.new(
+              rows: rows,
+              known: of_layers(sheet.known_entries),
+              headings: headings,
+              by_hand: content == "hand"
             )
           end
+
+        # The topmost first.
+        def entries(sheet)
+          case content
+          when "book"
+            of_layers(sheet.book_entries)
+          when "hand"
+            of_layers(sheet.known_entries)
+          else
+            of_layers(sheet.legend_entries(frame).reverse)
+          end
         end
 
-        def name(entry, box, top)
-          room = Geometry::Box.new(box.min_x + SWATCH_MM + 2.5, top, box.max_x, top + pitch_mm)
-          Type::Setting.new(face: typeface(face), size_pt: size_pt, colour: colour, anchor: "middle").set(
-            entry.title,
-            room
-          )
-        end
+        def of_layers(entries) = layers ? entries.select { |entry| layers.include?(entry.layer.id) } : entries
       end
     end
   end

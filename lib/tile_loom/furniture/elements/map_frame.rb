@@ -42,7 +42,7 @@ module TileLoom
           ]
         end
 
-        def legend_entries(sheet) = sheet.ground_drawing(view_on(sheet)).entries
+        def legend_entries(sheet) = sheet.ground_entries(view_on(sheet))
 
         def shown_layers(sheet) = sheet.ground_drawing(view_on(sheet)).layers
 

@@ -74,17 +74,30 @@ module TileLoom
           index.maplut(Vips::Image.new_from_array([[0, *hidden]]).cast(:uchar))
         end
 
-        def entries(_title, _facts)
+        def listed(layer, facts) = shown_classes.map { |known| entry_of(layer, facts, known) }
+
+        def entries(layer, facts)
           present = yield
-          classes
-            .reject(&:hidden?)
-            .select { |entry| present.any? { |value| entry.holds?(value) } }
-            .map { |entry| LegendEntry.new(title: entry.title, symbol: symbol(entry)) }
+          shown_classes
+            .select { |known| present.any? { |value| known.holds?(value) } }
+            .map { |known| entry_of(layer, facts, known) }
         end
 
         private
 
-        def symbol(entry) = Symbol.new({"fill" => {"colour" => entry.colour}})
+        def shown_classes = classes.reject(&:hidden?)
+
+        def entry_of(layer, facts, known)
+          entry(
+            layer,
+            known.key,
+            title: known.title,
+            shape: :area,
+            symbol: Symbol.new({"fill" => {"colour" => known.colour}}),
+            range: known.value ? nil : [known.from, known.to],
+            unit: facts&.unit
+          )
+        end
 
         # The number of the class of each pixel, from 1; 0 for none. The first class that holds a value has it.
         def index_of(bands)

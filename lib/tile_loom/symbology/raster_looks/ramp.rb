@@ -52,11 +52,13 @@ module TileLoom
           relief ? (tints * bands[1] / 255.0).rint.cast(:uchar).copy(interpretation: :srgb) : tints
         end
 
-        def entries(_title, facts)
+        def listed(layer, facts)
+          return [] unless facts
           low, high = ends(facts)
           name = "#{rounded(low, high - low)}–#{rounded(high, high - low)}"
           own = unit || facts.unit
-          [LegendEntry.new(title: own ? "#{name} #{own}" : name, bar: bar)]
+          title = own ? "#{name} #{own}" : name
+          [entry(layer, "ramp", title: title, shape: :area, bar: bar, range: [low, high], unit: own)]
         end
 
         private

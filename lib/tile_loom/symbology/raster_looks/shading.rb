@@ -24,8 +24,10 @@ module TileLoom
           bands.rint.cast(:uchar)
         end
 
-        def entries(title, _facts)
-          legend? ? [LegendEntry.new(title: title, symbol: Symbol.new({"fill" => {"colour" => "#b0b0b0"}}))] : []
+        GREY = Symbol.new({"fill" => {"colour" => "#b0b0b0"}})
+
+        def listed(layer, _facts)
+          legend? ? [entry(layer, "shading", title: layer.title, shape: :area, symbol: GREY)] : []
         end
       end
     end

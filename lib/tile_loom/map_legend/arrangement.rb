@@ -1,0 +1,90 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module MapLegend
+    # The rows of a legend in their order: as the map has them, or as they were arranged by hand. What is new on the map
+    # stands where the map has it, behind its neighbour above; what is gone keeps its row and shows nothing.
+    class Arrangement
+      # rows: Row list by hand; known: Symbology::LegendEntry list of all that the map can show, the topmost first;
+      # headings: "none", "layers" or "groups", above the rows of a map that nobody has arranged; by_hand: nothing comes
+      # in that was not put there.
+      def initialize(rows:, known:, headings: "none", by_hand: false)
+        @rows, @known, @headings, @by_hand = rows, known, headings, by_hand
+      end
+
+      # Placed list of all rows, whatever a sheet shows of them; entries: those that it shows.
+      def placed(entries)
+        on_sheet = entries.to_h { |entry| [entry.key, entry] }
+        list.map do |row, index, fresh|
+          of_map = row.keys.filter_map { |key| by_key[key] }
+          shown = row.keys.filter_map { |key| on_sheet[key] }
+          Placed.new(row: row, entries: shown, known: of_map, index: index, fresh: fresh)
+        end
+      end
+
+      # Those of them that a sheet has: no heading without a row below it.
+      def on_sheet(entries)
+        shown = placed(entries).reject { |placed| placed.row.hidden? || !placed.row.shown?(placed.entries) }
+        shown.each_with_index.filter_map do |placed, index|
+          next placed unless placed.row.heading?
+          below = shown.drop(index + 1).take_while { |other| !other.row.heading? }
+          placed if below.any?
+        end
+      end
+
+      private
+
+      def by_key = @by_key ||= @known.to_h { |entry| [entry.key, entry] }
+
+      # [row, index, fresh] in order.
+      def list = @list ||= (@rows.empty? && !@by_hand) ? as_on_map : arranged
+
+      def as_on_map
+        chunks =
+          if @headings == "none"
+            [[nil, @known]]
+          else
+            @known.chunk_while { |a, b| head(a) == head(b) }.map { |list| [head(list.first), list] }
+          end
+        chunks.flat_map do |title, entries|
+          rows = entries.map { |entry| [Rows::Entry.of(entry), nil, false] }
+          # A layer of one row needs no heading of the same words.
+          if title.nil? || (entries.one? && @headings == "layers")
+            rows
+          else
+            [[Rows::Heading.of(title), nil, false], *rows]
+          end
+        end
+      end
+
+      def head(entry) = (@headings == "groups") ? entry.layer.group : entry.layer.title
+
+      def arranged
+        found = @rows.each_with_index.map { |row, index| [row, index, false] }
+        return found if @by_hand
+        @known.each_with_index do |entry, place|
+          next if found.any? { |row, _| row.of?(entry.key) }
+          found.insert(behind(found, place), [Rows::Entry.of(entry), nil, true])
+        end
+        found
+      end
+
+      # Where a new entry of the map comes in: behind the nearest above it that is there, else before the nearest below.
+      def behind(found, place)
+        @known
+          .first(place)
+          .reverse_each do |entry|
+            index = found.index { |row, _| row.of?(entry.key) }
+            return index + 1 if index
+          end
+        @known
+          .drop(place + 1)
+          .each do |entry|
+            index = found.index { |row, _| row.of?(entry.key) }
+            return index if index
+          end
+        found.length
+      end
+    end
+  end
+end

@@ -1,0 +1,15 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module MapLegend
+    module Patches
+      # A rectangle as large as the room.
+      class Rectangle < Patch
+        kind "rectangle", "Rectangle", rank: 1
+        shape :area
+
+        def runs(box) = [box.corners]
+      end
+    end
+  end
+end

@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module MapLegend
+    module Rows
+      # A coordinate grid of the frame: what it counts in, and how far its lines lie apart.
+      class Grid < Row
+        kind "grid", "Grid", rank: 6
+        part :grid, Values::Types::ID, about: "Which of the frame's; the first one where none is named."
+        part :title, text(most: 500), about: "In place of \"Grid\"."
+
+        def name(_entries) = title || "Grid"
+
+        def block(_placed, manner, width)
+          sheet = manner.sheet
+          frame = sheet.gridded_frame
+          grid = self.grid ? frame.grids.find { |known| known.id == self.grid } : frame.grids.first
+          view = frame.view_on(sheet)
+          return nil unless grid&.drawn_on?(view)
+          mesh = grid.meshes(view, like: sheet.nominal_view).first
+          return nil if mesh.nil? || mesh.trouble
+          spacing = CoordinateGrid::Note.new(grid, mesh).spacing
+          words = "#{name([])}: #{mesh.crs.name}, #{spacing[0].downcase}#{spacing[1..]}"
+          manner.row(words, width) { |room| sample(grid, room) }
+        end
+
+        private
+
+        def sample(grid, room)
+          y = room.centre[1]
+          [Scene::Path.new(runs: [[room.min_x, y, room.max_x, y]], closed: false, stroke: grid.stroke)]
+        end
+      end
+    end
+  end
+end
