@@ -22,6 +22,7 @@ module App
       Routes::Layouts,
       Routes::Grids,
       Routes::Bars,
+      Routes::Legends,
       Routes::Designs,
       Routes::Press
     ].freeze

@@ -12,7 +12,7 @@ const FLOORS = [
   ["frame"],
   ["statement"],
   ["map", "page"],
-  ["arrivals", "grids", "pixels"],
+  ["arrivals", "grids", "pixels", "symbols"],
   ["ground", "sheet", "weave", "proof", "press", "shelf"],
 ];
 

@@ -16,12 +16,6 @@ module App
 
     private
 
-    # Rules have ids once they are kept, so that legends know them.
-    def style(entry)
-      rules = entry["rules"]
-      entry.except(*Layer::OWN).merge({"rules" => rules && TileLoom::Symbology::RuleIds.filled(rules)}.compact)
-    end
-
     def index_layout(entry)
       return @book.index_layout&.destroy! unless entry
       (@book.index_layout || @book.build_index_layout(role: "index")).update!(Layout.row_of(entry))
@@ -36,7 +30,7 @@ module App
           title: entry["title"],
           visible: entry.fetch("visible", true),
           removed: false,
-          style: style(entry)
+          style: entry.except(*Layer::OWN)
         )
       end
       rows.each_value { |row| row.update!(removed: true) unless row.removed }

@@ -15,6 +15,8 @@ module App
     # Of a layer of pixels, what is known of them (TileLoom::Raster::Facts); nil where they did not come along.
     attribute :raster, :json
 
+    before_save :name_rules
+
     # What of a document's entry is not the layer's style.
     OWN = %w[id title visible version data].freeze
 
@@ -114,5 +116,14 @@ module App
 
     # The columns that keep a Box.
     def self.bounds(box) = box ? {min_x: box.min_x, min_y: box.min_y, max_x: box.max_x, max_y: box.max_y} : {}
+
+    private
+
+    # Rules have ids once they are kept, so that legends know them.
+    def name_rules
+      rules = style.to_h["rules"] or return
+      before = style_in_database.to_h["rules"].to_a
+      self.style = style.merge("rules" => TileLoom::Symbology::RuleIds.filled(rules, before: before))
+    end
   end
 end

@@ -22,7 +22,10 @@ module TileLoom
           "layerFormats" => Data::Formats.of_layers,
           "cellFormats" => Data::Formats.of_cells,
           "forms" => Output::Forms.all.values,
-          "rasterLooks" => Symbology::RasterLooks.all.values
+          "rasterLooks" => Symbology::RasterLooks.all.values,
+          "legendRows" => MapLegend::Rows.all.values,
+          "areaPatches" => MapLegend::Patches.all.values.select { |kind| kind.shape == :area },
+          "linePatches" => MapLegend::Patches.all.values.select { |kind| kind.shape == :line }
         }.transform_values { |kinds| kinds.map { |kind| {"key" => kind.key, "title" => kind.title} } }
           .merge(
             units,

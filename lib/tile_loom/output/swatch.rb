@@ -11,9 +11,11 @@ module TileLoom
         @symbol, @kind = symbol, Symbology::LayerKinds.of(kind)
       end
 
-      def to_svg
+      def to_svg = self.class.svg(nodes)
+
+      # Nodes in its room as SVG.
+      def self.svg(nodes) =
         Output::Svg.new(Scene::Drawing.new(width_mm: WIDTH_MM, height_mm: HEIGHT_MM, nodes: nodes), size: false).to_s
-      end
 
       private
 

@@ -24,6 +24,8 @@ export type {
   Halo,
   Index,
   Layer,
+  LegendBar,
+  LegendRow,
   Layout,
   Light,
   MapLook,

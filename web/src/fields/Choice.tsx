@@ -20,6 +20,12 @@ export function Choice<V extends string>({
       select
       label={label}
       value={value}
+      // A choice of none has a title too.
+      slotProps={
+        choices.some(([known]) => known === "")
+          ? { select: { displayEmpty: true }, inputLabel: { shrink: true } }
+          : undefined
+      }
       sx={wide ? { gridColumn: "1 / -1" } : undefined}
       onChange={(event) => void onChoose(event.target.value as V)}
     >

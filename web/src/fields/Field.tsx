@@ -8,6 +8,7 @@ export function Field({
   unit,
   multiline,
   placeholder,
+  focused,
   onKeep,
 }: {
   label: string;
@@ -15,6 +16,8 @@ export function Field({
   unit?: string;
   multiline?: boolean;
   placeholder?: string;
+  // It takes what is typed at once, in place of what it says.
+  focused?: boolean;
   onKeep: (text: string) => Promise<unknown>;
 }) {
   const [text, setText] = useState(value);
@@ -38,6 +41,8 @@ export function Field({
       maxRows={4}
       margin={multiline ? "dense" : "none"}
       placeholder={placeholder}
+      autoFocus={focused}
+      onFocus={focused ? (event) => event.target.select() : undefined}
       error={!!problem}
       helperText={problem}
       onChange={(event) => setText(event.target.value)}

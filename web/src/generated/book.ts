@@ -79,9 +79,8 @@ export type GridInterval = string;
  * This interface was referenced by `BookDocument`'s JSON-Schema
  * via the `definition` "legend_row".
  */
-export type LegendRow = {
-  kind: "entry" | "heading" | "note" | "own" | "steps" | "grid";
-};
+export type LegendRow =
+  EntryLegendRow | HeadingLegendRow | NoteLegendRow | OwnLegendRow | StepsLegendRow | GridLegendRow;
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema
  * via the `definition` "groundLength".
@@ -1364,6 +1363,109 @@ export interface LegendElement {
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "entry_legend_row".
+ */
+export interface EntryLegendRow {
+  kind: "entry";
+  /**
+   * What of the map it stands for: the layer's id and the rule's, with a slash between them.
+   */
+  of: string[];
+  /**
+   * In place of what the map calls it, in this legend alone.
+   */
+  title?: string;
+  /**
+   * Not listed; the map draws it all the same.
+   */
+  hidden?: boolean;
+  /**
+   * In place of the legend's own for its shape.
+   */
+  patch?: "rectangle" | "lake" | "own" | "straight" | "zigzag" | "curve";
+  bar?: LegendBar;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "legend_bar".
+ */
+export interface LegendBar {
+  direction?: "level" | "upright";
+  length_mm?: number;
+  thickness_mm?: number;
+  /**
+   * The values that are labelled; without any, its two ends.
+   */
+  labels?: number[];
+  decimals?: number;
+  /**
+   * In place of the ramp's own.
+   */
+  unit?: string;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "heading_legend_row".
+ */
+export interface HeadingLegendRow {
+  kind: "heading";
+  title: string;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "note_legend_row".
+ */
+export interface NoteLegendRow {
+  kind: "note";
+  text: string;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "own_legend_row".
+ */
+export interface OwnLegendRow {
+  kind: "own";
+  title: string;
+  /**
+   * Of what the symbol is drawn.
+   */
+  shape?: "point" | "line" | "area";
+  symbol?: MapSymbol;
+  /**
+   * In place of the legend's own for its shape.
+   */
+  patch?: "rectangle" | "lake" | "own" | "straight" | "zigzag" | "curve";
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "steps_legend_row".
+ */
+export interface StepsLegendRow {
+  kind: "steps";
+  /**
+   * The classes of the map, each by its layer's id and its own.
+   */
+  of: string[];
+  title?: string;
+  hidden?: boolean;
+  labels?: "limits" | "ranges" | "titles";
+  decimals?: number;
+  unit?: string;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "grid_legend_row".
+ */
+export interface GridLegendRow {
+  kind: "grid";
+  grid?: Id;
+  /**
+   * In place of "Grid".
+   */
+  title?: string;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
  * via the `definition` "neatline_element".
  */
 export interface NeatlineElement {
@@ -1792,109 +1894,6 @@ export interface AreaPart {
   when?: unknown;
   features?: number[];
   polygon?: [number, number][];
-}
-/**
- * This interface was referenced by `BookDocument`'s JSON-Schema
- * via the `definition` "entry_legend_row".
- */
-export interface EntryLegendRow {
-  kind: "entry";
-  /**
-   * What of the map it stands for: the layer's id and the rule's, with a stroke between them.
-   */
-  of: string[];
-  /**
-   * In place of what the map calls it, in this legend alone.
-   */
-  title?: string;
-  /**
-   * Not listed; the map draws it all the same.
-   */
-  hidden?: boolean;
-  /**
-   * In place of the legend's own for its shape.
-   */
-  patch?: "rectangle" | "lake" | "own" | "straight" | "zigzag" | "curve";
-  bar?: LegendBar;
-}
-/**
- * This interface was referenced by `BookDocument`'s JSON-Schema
- * via the `definition` "legend_bar".
- */
-export interface LegendBar {
-  direction?: "level" | "upright";
-  length_mm?: number;
-  thickness_mm?: number;
-  /**
-   * The values that are labelled; without any, its two ends.
-   */
-  labels?: number[];
-  decimals?: number;
-  /**
-   * In place of the ramp's own.
-   */
-  unit?: string;
-}
-/**
- * This interface was referenced by `BookDocument`'s JSON-Schema
- * via the `definition` "heading_legend_row".
- */
-export interface HeadingLegendRow {
-  kind: "heading";
-  title: string;
-}
-/**
- * This interface was referenced by `BookDocument`'s JSON-Schema
- * via the `definition` "note_legend_row".
- */
-export interface NoteLegendRow {
-  kind: "note";
-  text: string;
-}
-/**
- * This interface was referenced by `BookDocument`'s JSON-Schema
- * via the `definition` "own_legend_row".
- */
-export interface OwnLegendRow {
-  kind: "own";
-  title: string;
-  /**
-   * Of what the symbol is drawn.
-   */
-  shape?: "point" | "line" | "area";
-  symbol?: MapSymbol;
-  /**
-   * In place of the legend's own for its shape.
-   */
-  patch?: "rectangle" | "lake" | "own" | "straight" | "zigzag" | "curve";
-}
-/**
- * This interface was referenced by `BookDocument`'s JSON-Schema
- * via the `definition` "steps_legend_row".
- */
-export interface StepsLegendRow {
-  kind: "steps";
-  /**
-   * The classes of the map, each by its layer's id and its own.
-   */
-  of: string[];
-  title?: string;
-  hidden?: boolean;
-  labels?: "limits" | "ranges" | "titles";
-  decimals?: number;
-  unit?: string;
-}
-/**
- * This interface was referenced by `BookDocument`'s JSON-Schema
- * via the `definition` "grid_legend_row".
- */
-export interface GridLegendRow {
-  kind: "grid";
-  grid?: Id;
-  /**
-   * In place of "Grid".
-   */
-  title?: string;
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema

@@ -83,6 +83,24 @@ export const rasterLooks = [
   ["ramp", "Colour ramp"],
   ["shading", "Shading"],
 ] as const;
+export const legendRows = [
+  ["entry", "Entry"],
+  ["heading", "Heading"],
+  ["note", "Note"],
+  ["own", "Own entry"],
+  ["steps", "Joined steps"],
+  ["grid", "Grid"],
+] as const;
+export const areaPatches = [
+  ["rectangle", "Rectangle"],
+  ["lake", "Outline of a lake"],
+  ["own", "Own shape"],
+] as const;
+export const linePatches = [
+  ["straight", "Straight"],
+  ["zigzag", "Zigzag"],
+  ["curve", "Curve"],
+] as const;
 export const lengthUnits = [
   ["mm", "millimetre"],
   ["in", "inch"],

@@ -9,7 +9,7 @@ import { count, ratio } from "../api/words";
 import { defaults } from "../generated/defaults";
 import { layerKinds } from "../generated/kinds";
 import { sizeOf } from "../pixels/words";
-import { Swatch } from "./Swatch";
+import { Swatch } from "../symbols/Swatch";
 
 interface LayerRowProps {
   layer: Layer;

@@ -1,6 +1,6 @@
 import { Box, Checkbox, MenuItem, TextField } from "@mui/material";
 import type { Layer, PdfManner } from "../api/types";
-import { Fold } from "./Fold";
+import { Fold } from "../frame/Fold";
 
 type State = NonNullable<PdfManner["layers"]>[number];
 

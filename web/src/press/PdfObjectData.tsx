@@ -2,7 +2,7 @@ import { Box, Checkbox, FormControlLabel } from "@mui/material";
 import type { Layer, PdfManner } from "../api/types";
 import { useAttributes } from "../api/useAttributes";
 import { count } from "../api/words";
-import { Fold } from "./Fold";
+import { Fold } from "../frame/Fold";
 
 type Data = NonNullable<PdfManner["object_data"]>[number];
 

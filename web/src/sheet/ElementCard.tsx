@@ -18,6 +18,7 @@ import { LeftOutOfSheet } from "../page/TrueScale";
 import { useLayout } from "./layout";
 import { BringIn } from "./BringIn";
 import { aligned, distributed, shifted, type Boxes, type Side } from "./boxes";
+import { LegendFields } from "./legend/LegendFields";
 import { NorthArrowFields } from "./NorthArrowFields";
 import { PositionFields } from "./PositionFields";
 import { ScaleBarFields } from "./ScaleBarFields";
@@ -172,6 +173,15 @@ function Settings({ element, elements }: { element: Element; elements: Elements 
   const { frame, shift } = useLayout();
   const keep = (patch: Partial<Element>) => elements.patch(element.id, patch, `${titleOf(element)}`);
   const box = shifted(frame.elements[element.id]!, shift, 0);
+  const place = (
+    <>
+      <Heading text="Place" />
+      <PositionFields
+        box={box}
+        onKeep={(wanted: Rectangle) => elements.place("Place", { [element.id]: shifted(wanted, -shift, 0) })}
+      />
+    </>
+  );
   return (
     <>
       <Field
@@ -179,11 +189,7 @@ function Settings({ element, elements }: { element: Element; elements: Elements 
         value={titleOf(element)}
         onKeep={(title) => keep({ title: title.trim() === "" ? undefined : title.trim() })}
       />
-      <Heading text="Place" />
-      <PositionFields
-        box={box}
-        onKeep={(wanted: Rectangle) => elements.place("Place", { [element.id]: shifted(wanted, -shift, 0) })}
-      />
+      {element.kind !== "legend" && place}
       {rotates(element) && (
         <Box sx={{ mt: 1, width: 110 }}>
           <Measured
@@ -256,6 +262,13 @@ function Settings({ element, elements }: { element: Element; elements: Elements 
         </>
       )}
       {element.kind === "north_arrow" && <NorthArrowFields element={element} onKeep={keep} />}
+      {element.kind === "legend" && (
+        <LegendFields
+          element={element}
+          onKeep={(patch, label = titleOf(element)) => elements.patch(element.id, patch, label)}
+        />
+      )}
+      {element.kind === "legend" && place}
       {element.kind === "scale_bar" && <ScaleBarFields element={element} onKeep={keep} />}
       {(element.kind === "text" ||
         element.kind === "box" ||

@@ -10,6 +10,7 @@ import { defaults } from "../generated/defaults";
 import { BookTexts } from "./BookTexts";
 import { ElementList } from "./ElementList";
 import { GuideFields } from "./GuideFields";
+import { LegendCheck } from "./legend/LegendCheck";
 import { NewElement } from "./NewElement";
 import { useLayout } from "./layout";
 import { readLength } from "./lengths";
@@ -106,6 +107,7 @@ export function PageCard({ elements, onPick, onFullest }: PageCardProps) {
           <Box sx={{ fontSize: 12.5, color: "text.secondary", mt: 0.5 }}>
             the one with the longest texts, where a design breaks first
           </Box>
+          {layout.elements.some((element) => element.kind === "legend" && !element.hidden) && <LegendCheck />}
         </>
       )}
       {role === "index" && (

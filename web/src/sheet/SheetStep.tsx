@@ -1,5 +1,5 @@
 import { Box } from "@mui/material";
-import { useEffect, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import { useSearchParams } from "react-router";
 import { useBook } from "../api/book";
 import { get } from "../api/client";
@@ -10,6 +10,8 @@ import { DesignCard } from "./DesignCard";
 import { ElementCard } from "./ElementCard";
 import { Ghost } from "./Ghost";
 import { LayoutCanvas } from "./LayoutCanvas";
+import { LegendOnPage } from "./legend/LegendOnPage";
+import { PickedRowContext } from "./legend/useLegend";
 import { PageCard } from "./PageCard";
 import { PageStatement } from "./PageStatement";
 import { around, shifted } from "./boxes";
@@ -32,6 +34,10 @@ export function SheetStep() {
   const [told, setTold] = useState<string | null>(null);
   const [ghost, setGhost] = useState<string | null>(null);
   const elements = useElements(wanted, setWanted);
+  const [row, pick] = useState<number | null>(null);
+  const one = wanted.length === 1 ? wanted[0] : undefined;
+  useEffect(() => pick(null), [one]);
+  const pickedRow = useMemo(() => ({ row, pick }), [row]);
   const selected = layout.elements.filter((element) => wanted.includes(element.id));
   useElementKeys(elements, wanted, setWanted);
   const fullest = async () => {
@@ -44,8 +50,10 @@ export function SheetStep() {
         : null,
     );
   };
+  const lone = selected.length === 1 ? selected[0] : undefined;
+  const legend = lone?.kind === "legend" && !lone.locked && !lone.hidden ? lone : null;
   return (
-    <>
+    <PickedRowContext.Provider value={pickedRow}>
       <PageStatement
         designs={designs}
         onPage={() => {
@@ -76,6 +84,13 @@ export function SheetStep() {
                   onPlace={elements.place}
                   onTurn={(id, angle) => elements.patch(id, { rotation_deg: angle === 0 ? undefined : angle }, "Turn")}
                 />
+                {legend && (
+                  <LegendOnPage
+                    element={legend}
+                    perMm={perMm}
+                    onKeep={(rows, label) => elements.patch(legend.id, { rows }, label)}
+                  />
+                )}
               </>
             )}
           />
@@ -102,6 +117,6 @@ export function SheetStep() {
           />
         )}
       </Box>
-    </>
+    </PickedRowContext.Provider>
   );
 }

@@ -19,7 +19,7 @@ type Text = ElementOf<"text">;
 type Typed = Text | ElementOf<"grid_note">;
 type Type = Partial<Omit<Text, "kind" | "text">>;
 type Line = ElementOf<"line">;
-type Panel = Text | Line | ElementOf<"box"> | ElementOf<"ellipse"> | ElementOf<"neatline">;
+type Panel = Text | ElementOf<"legend"> | Line | ElementOf<"box"> | ElementOf<"ellipse"> | ElementOf<"neatline">;
 type Keep<E> = (patch: Partial<E>) => Promise<unknown>;
 
 const WEIGHTS: Record<number, string> = { 300: "light", 400: "regular", 600: "semibold", 700: "bold" };
@@ -215,9 +215,10 @@ function LiveText({ onInsert }: { onInsert: (tag: string) => Promise<unknown> })
 export function PanelFields({ element, onKeep }: { element: Panel; onKeep: Keep<Panel> }) {
   const stroke = element.stroke;
   const drawn = filled(stroke, defaults.stroke);
-  const panel = element.kind === "text" || element.kind === "box" || element.kind === "ellipse" ? element : null;
+  const backed = element.kind === "text" || element.kind === "legend";
+  const panel = backed || element.kind === "box" || element.kind === "ellipse" ? element : null;
   const fill = panel?.fill;
-  const rounds = element.kind === "box" || element.kind === "text";
+  const rounds = element.kind === "box" || backed;
   return (
     <Box sx={{ display: "grid", gap: 1 }}>
       <Box sx={{ display: "flex", gap: 1, alignItems: "center" }}>
@@ -247,7 +248,7 @@ export function PanelFields({ element, onKeep }: { element: Panel; onKeep: Keep<
             onKeep={(width_mm) => onKeep({ stroke: { ...stroke, width_mm } })}
           />
         )}
-        {element.kind === "text" && (
+        {backed && (
           <Button onClick={() => void onKeep({ stroke: stroke ? undefined : { colour: "#1f2a30", width_mm: 0.3 } })}>
             {stroke ? "No line" : "Line round it"}
           </Button>

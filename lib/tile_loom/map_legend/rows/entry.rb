@@ -9,7 +9,7 @@ module TileLoom
         part :of,
           list(text(least: 1, most: 200), least: 1, most: 50),
           required: true,
-          about: "What of the map it stands for: the layer's id and the rule's, with a stroke between them."
+          about: "What of the map it stands for: the layer's id and the rule's, with a slash between them."
         part :title, text(most: 500), about: "In place of what the map calls it, in this legend alone."
         part :hidden, flag, default: false, about: "Not listed; the map draws it all the same."
         part :patch, choice { Patches.keys }, about: "In place of the legend's own for its shape."

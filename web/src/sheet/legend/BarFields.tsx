@@ -1,0 +1,101 @@
+import { Choice } from "../../fields/Choice";
+import { Field } from "../../fields/Field";
+import { Flag } from "../../fields/Flag";
+import { Measured } from "../../fields/Measured";
+import { Pair } from "../../fields/Pair";
+import { WholeNumber } from "../../fields/WholeNumber";
+import { filled } from "../../fields/filled";
+import { without } from "../../fields/without";
+import { defaults } from "../../generated/defaults";
+import type { LegendBar, LegendRow } from "../../api/types";
+import { readNumber } from "../../api/words";
+
+type Entry = Extract<LegendRow, { kind: "entry" }>;
+
+// A ramp of colours drawn out as a bar, with labels at chosen values.
+export function BarFields({
+  row,
+  ramp,
+  put,
+}: {
+  row: Entry;
+  ramp: [number, number];
+  put: (row: LegendRow, label?: string) => Promise<unknown>;
+}) {
+  const bar = row.bar;
+  const shown = filled(bar, defaults.legend_bar);
+  const keep = (patch: Partial<LegendBar>) =>
+    put(
+      {
+        ...row,
+        bar: Object.fromEntries(Object.entries({ ...bar, ...patch }).filter(([, value]) => value !== undefined)),
+      },
+      "Bar of a ramp",
+    );
+  return (
+    <>
+      <Flag
+        label="Drawn out as a bar"
+        value={bar !== undefined}
+        onKeep={(on) => put(on ? { ...row, bar: {} } : without(row, "bar"), "Bar of a ramp")}
+      />
+      {bar && (
+        <>
+          <Pair>
+            <Choice
+              label="Direction"
+              value={shown.direction}
+              choices={[
+                ["level", "level"],
+                ["upright", "upright"],
+              ]}
+              onChoose={(direction) => keep({ direction })}
+            />
+            <Measured
+              label="Length, mm"
+              value={shown.length_mm}
+              least={5}
+              most={500}
+              onKeep={(length_mm) => keep({ length_mm })}
+            />
+            <Measured
+              label="Thickness, mm"
+              value={shown.thickness_mm}
+              least={0.5}
+              most={50}
+              onKeep={(thickness_mm) => keep({ thickness_mm })}
+            />
+            <WholeNumber label="Decimals" value={bar.decimals} onKeep={(decimals) => keep({ decimals })} />
+          </Pair>
+          <Field
+            label="Labelled values"
+            value={(bar.labels ?? []).join("; ")}
+            placeholder={`its ends, ${tidy(ramp[0])}; ${tidy(ramp[1])}`}
+            onKeep={(text) => keep({ labels: numbers(text) })}
+          />
+          <Field
+            label="Unit"
+            value={bar.unit ?? ""}
+            placeholder="the layer’s own"
+            onKeep={(text) => keep({ unit: text.trim() || undefined })}
+          />
+        </>
+      )}
+    </>
+  );
+}
+
+const tidy = (value: number) => String(Math.round(value * 100) / 100);
+
+function numbers(text: string): number[] | undefined {
+  const parts = text
+    .split(";")
+    .map((part) => part.trim())
+    .filter((part) => part !== "");
+  if (parts.length === 0) return undefined;
+  return parts.map((part) => {
+    const number = readNumber(part);
+    if (number === null) throw new Error("Enter values with semicolons between, such as 300; 350; 400.");
+    return number;
+  });
+}

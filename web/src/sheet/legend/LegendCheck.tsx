@@ -1,0 +1,125 @@
+import { Box, Button, LinearProgress } from "@mui/material";
+import { useEffect, useRef, useState } from "react";
+import { useBook } from "../../api/book";
+import { get } from "../../api/client";
+import { useSheet } from "../../frame/useSheet";
+
+interface Found {
+  number: number;
+  name: string;
+  element: string;
+  sentence: string;
+}
+interface Part {
+  found: Found[];
+  fullest: { number: number; name: string; rows: number } | null;
+  next: number | null;
+  count: number;
+}
+interface Told {
+  found: Found[];
+  fullest: Part["fullest"];
+  // Up to which sheet it has come, or null when it is done.
+  next: number | null;
+  count: number;
+  stopped: boolean;
+}
+
+// Looks through the legends of all sheets, some at a time, until it is stopped: where rows have no room, and which is
+// the fullest.
+export function LegendCheck() {
+  const book = useBook();
+  const { go } = useSheet();
+  const [told, setTold] = useState<Told | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const asking = useRef<AbortController | null>(null);
+  const revision = book.revision;
+  useEffect(() => {
+    setTold(null);
+    return () => asking.current?.abort();
+  }, [revision]);
+  const check = async () => {
+    const stop = new AbortController();
+    asking.current = stop;
+    setProblem(null);
+    let all: Told = { found: [], fullest: null, next: 0, count: 0, stopped: false };
+    try {
+      while (all.next !== null) {
+        setTold(all);
+        const part: Part = await get<Part>(`/api/books/${book.id}/legends/overfull?from=${all.next}`, stop.signal);
+        const fuller = part.fullest && (!all.fullest || part.fullest.rows > all.fullest.rows);
+        all = {
+          found: [...all.found, ...part.found],
+          fullest: fuller ? part.fullest : all.fullest,
+          next: part.next,
+          count: part.count,
+          stopped: false,
+        };
+      }
+      setTold(all);
+    } catch (error) {
+      if (stop.signal.aborted) setTold((known) => known && { ...known, stopped: true });
+      else setProblem((error as Error).message);
+    }
+  };
+  const busy = told !== null && told.next !== null && !told.stopped && !problem;
+  return (
+    <Box sx={{ mt: 1.5 }}>
+      <Box sx={{ display: "flex", gap: 0.5 }}>
+        <Button variant="outlined" disabled={busy} onClick={() => void check()}>
+          Check the legends of all sheets
+        </Button>
+        {busy && <Button onClick={() => asking.current?.abort()}>Stop</Button>}
+      </Box>
+      {busy && (
+        <LinearProgress
+          variant="determinate"
+          aria-label="Sheets whose legends were looked at"
+          value={told.count === 0 ? 0 : (100 * (told.next ?? 0)) / told.count}
+          sx={{ mt: 0.5 }}
+        />
+      )}
+      {problem && (
+        <Box role="alert" sx={{ fontSize: 13, color: "error.main" }}>
+          {problem}
+        </Box>
+      )}
+      <Box role="status" sx={{ fontSize: 13, mt: 0.5 }}>
+        {told && !busy && (
+          <>
+            {summary(told)}
+            {told.fullest && (
+              <>
+                {" "}
+                The fullest has {told.fullest.rows} rows:{" "}
+                <Button sx={{ p: 0, minWidth: 0, verticalAlign: "baseline" }} onClick={() => go(told.fullest!.number)}>
+                  sheet {told.fullest.name}
+                </Button>
+                .
+              </>
+            )}
+          </>
+        )}
+      </Box>
+      {told && !busy && told.found.length > 0 && (
+        <Box component="ul" aria-label="Legends without room" sx={{ m: 0, mt: 0.5, pl: 2, fontSize: 13 }}>
+          {told.found.map(({ number, name, element, sentence }) => (
+            <li key={`${number} ${element} ${sentence}`}>
+              <Button sx={{ p: 0, minWidth: 0, verticalAlign: "baseline" }} onClick={() => go(number)}>
+                {name}
+              </Button>
+              : {sentence}
+            </li>
+          ))}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function summary({ found, count, stopped }: Told): string {
+  if (stopped) return "Stopped before all sheets were looked at.";
+  const sheets = new Set(found.map(({ number }) => number)).size;
+  if (sheets === 0) return `The legends of all ${count} sheets have room.`;
+  return sheets === 1 ? "1 sheet has a legend without room." : `${sheets} sheets have legends without room.`;
+}

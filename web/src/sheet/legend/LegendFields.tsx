@@ -1,0 +1,304 @@
+import { Box, Checkbox, ListItemText, MenuItem, TextField } from "@mui/material";
+import { useBook } from "../../api/book";
+import type { Element, ElementOf } from "../../api/types";
+import { Choice } from "../../fields/Choice";
+import { Colour } from "../../fields/Colour";
+import { ColourBeside } from "../../fields/ColourBeside";
+import { Field } from "../../fields/Field";
+import { Measured } from "../../fields/Measured";
+import { Pair } from "../../fields/Pair";
+import { WholeNumber } from "../../fields/WholeNumber";
+import { Heading } from "../../frame/Card";
+import { Fold } from "../../frame/Fold";
+import { areaPatches, linePatches } from "../../generated/kinds";
+import { FaceChoice } from "../FaceChoice";
+import { PanelFields } from "../TextFields";
+import { elementTitles, isGridded, whole } from "../kinds";
+import { useLayout } from "../layout";
+import { titleOf } from "../useElements";
+import { LegendRows } from "./LegendRows";
+import { useLegend } from "./useLegend";
+
+type Legend = ElementOf<"legend">;
+
+const CONTENT = [
+  ["sheet", "what this sheet shows"],
+  ["book", "what any sheet of the book shows"],
+  ["hand", "the rows that are listed alone"],
+] as const;
+const HEADINGS = [
+  ["none", "none"],
+  ["layers", "layers’ titles"],
+  ["groups", "groups of layers"],
+] as const;
+const CORNERS = [
+  ["", "fills its box"],
+  ["top left", "grows from the top left"],
+  ["top right", "grows from the top right"],
+  ["bottom left", "grows from the bottom left"],
+  ["bottom right", "grows from the bottom right"],
+] as const;
+
+// A legend: what it lists, its rows, how they are laid out and set.
+export function LegendFields({
+  element,
+  onKeep,
+}: {
+  element: Legend;
+  onKeep: (patch: Partial<Element>, label?: string) => Promise<unknown>;
+}) {
+  const book = useBook();
+  const { layout } = useLayout();
+  const legend = useLegend(element.id);
+  const shown = whole(element);
+  const frames = layout.elements.filter(isGridded);
+  const legends = layout.elements.filter((known) => known.kind === "legend" && known.id !== element.id);
+  const layers = book.document.layers;
+  return (
+    <>
+      <Heading text="Content" />
+      <Box sx={{ display: "grid", gap: 1 }}>
+        <div role="status">{legend.data && <Outcome legend={legend.data} />}</div>
+        {legends.length > 0 && (
+          <Choice
+            label="Its rows"
+            value={element.continues ?? ""}
+            choices={[
+              ["", "are its own"],
+              ...legends.map((other) => [other.id, `continue ${titleOf(other)}`] as const),
+            ]}
+            onChoose={(id) => onKeep({ continues: id || undefined })}
+          />
+        )}
+        {!element.continues && (
+          <>
+            <Choice label="Lists" value={shown.content} choices={CONTENT} onChoose={(content) => onKeep({ content })} />
+            {frames.length > 1 && (
+              <Choice
+                label="Explains"
+                value={element.frame ?? ""}
+                choices={[
+                  ["", "the main frame"],
+                  ...frames.map((frame) => [frame.id, `${titleOf(frame)} (${elementTitles[frame.kind]})`] as const),
+                ]}
+                onChoose={(frame) => onKeep({ frame: frame || undefined })}
+              />
+            )}
+            <TextField
+              select
+              label="Layers"
+              value={element.layers ?? []}
+              slotProps={{
+                select: {
+                  multiple: true,
+                  displayEmpty: true,
+                  renderValue: (chosen) =>
+                    (chosen as string[]).length === 0
+                      ? "all"
+                      : layers
+                          .filter((layer) => (chosen as string[]).includes(layer.id))
+                          .map((layer) => layer.title)
+                          .join(", "),
+                },
+                inputLabel: { shrink: true },
+              }}
+              onChange={(event) => {
+                const chosen = event.target.value as unknown as string[];
+                void onKeep({ layers: chosen.length === 0 ? undefined : chosen }).catch(() => undefined);
+              }}
+            >
+              {layers.map((layer) => (
+                <MenuItem key={layer.id} value={layer.id} dense>
+                  <Checkbox size="small" checked={element.layers?.includes(layer.id) ?? false} sx={{ p: 0.5 }} />
+                  <ListItemText primary={layer.title} />
+                </MenuItem>
+              ))}
+            </TextField>
+            {!element.rows && (
+              <Choice
+                label="Headings"
+                value={shown.headings}
+                choices={HEADINGS}
+                onChoose={(headings) => onKeep({ headings })}
+              />
+            )}
+          </>
+        )}
+        <Field
+          label="Title, with live text"
+          value={element.legend_title ?? ""}
+          placeholder="none"
+          onKeep={(text) => onKeep({ legend_title: text.trim() || undefined })}
+        />
+      </Box>
+      {legend.data && !element.continues && (
+        <LegendRows element={element} legend={legend.data} onKeep={(rows, label) => onKeep({ rows }, label)} />
+      )}
+      <Heading text="Layout" />
+      <Pair>
+        <Measured label="Columns" value={shown.columns} least={1} most={12} onKeep={(columns) => onKeep({ columns })} />
+        <WholeNumber
+          label="Up to columns"
+          value={element.most_columns}
+          onKeep={(most_columns) => onKeep({ most_columns })}
+        />
+        <Measured
+          label="Column gap, mm"
+          value={shown.column_gap_mm}
+          least={0}
+          most={200}
+          onKeep={(column_gap_mm) => onKeep({ column_gap_mm })}
+        />
+        <Measured
+          label="Row height, mm"
+          value={shown.pitch_mm}
+          least={0.1}
+          most={100}
+          onKeep={(pitch_mm) => onKeep({ pitch_mm })}
+        />
+        <Measured
+          label="Size, pt"
+          value={shown.size_pt}
+          least={1}
+          most={500}
+          onKeep={(size_pt) => onKeep({ size_pt })}
+        />
+        <Points
+          label="Minimum size, pt"
+          value={element.minimum_pt}
+          never
+          onKeep={(minimum_pt) => onKeep({ minimum_pt })}
+        />
+      </Pair>
+      <Box sx={{ mt: 1 }}>
+        <Choice
+          label="Its box"
+          wide
+          value={element.grows_from ?? ""}
+          choices={CORNERS}
+          onChoose={(corner) => onKeep({ grows_from: corner === "" ? undefined : corner })}
+        />
+      </Box>
+      <Fold title="Patches">
+        <Pair>
+          <Measured
+            label="Patch width, mm"
+            value={shown.patch_width_mm}
+            least={0.1}
+            most={100}
+            onKeep={(patch_width_mm) => onKeep({ patch_width_mm })}
+          />
+          <Measured
+            label="Patch height, mm"
+            value={shown.patch_height_mm}
+            least={0.1}
+            most={100}
+            onKeep={(patch_height_mm) => onKeep({ patch_height_mm })}
+          />
+          <Choice
+            label="Areas"
+            value={shown.area_patch}
+            choices={areaPatches}
+            onChoose={(area_patch) => onKeep({ area_patch })}
+          />
+          <Choice
+            label="Lines"
+            value={shown.line_patch}
+            choices={linePatches}
+            onChoose={(line_patch) => onKeep({ line_patch })}
+          />
+          <Measured
+            label="Gap to the words, mm"
+            value={shown.label_gap_mm}
+            least={0}
+            most={100}
+            onKeep={(label_gap_mm) => onKeep({ label_gap_mm })}
+          />
+          <Choice
+            label="Own shape"
+            value={element.patch_drawing ?? ""}
+            choices={[
+              ["", "none"],
+              ...(book.document.markers ?? []).map((marker) => [marker.id, marker.title] as const),
+            ]}
+            onChoose={(id) => onKeep({ patch_drawing: id || undefined })}
+          />
+        </Pair>
+      </Fold>
+      <Fold title="Type">
+        <ColourBeside
+          colour={<Colour label="Colour of the legend" value={shown.colour} onKeep={(colour) => onKeep({ colour })} />}
+        >
+          <FaceChoice label="Rows" value={shown.face} onChoose={(face) => onKeep({ face })} />
+          <FaceChoice label="Title" value={shown.title_face} onChoose={(title_face) => onKeep({ title_face })} />
+          <Points label="Title size, pt" value={element.title_pt} onKeep={(title_pt) => onKeep({ title_pt })} />
+          <FaceChoice
+            label="Headings"
+            value={shown.heading_face}
+            onChoose={(heading_face) => onKeep({ heading_face })}
+          />
+          <Points label="Heading size, pt" value={element.heading_pt} onKeep={(heading_pt) => onKeep({ heading_pt })} />
+          <FaceChoice label="Notes" value={shown.note_face} onChoose={(note_face) => onKeep({ note_face })} />
+          <Points label="Note size, pt" value={element.note_pt} onKeep={(note_pt) => onKeep({ note_pt })} />
+          <Measured
+            label="Above headings, mm"
+            value={shown.heading_gap_mm}
+            least={0}
+            most={100}
+            onKeep={(heading_gap_mm) => onKeep({ heading_gap_mm })}
+          />
+        </ColourBeside>
+      </Fold>
+      <Heading text="Backing" />
+      <PanelFields element={element} onKeep={onKeep} />
+      <Box sx={{ mt: 1, width: 120 }}>
+        <Measured
+          label="Padding, mm"
+          value={shown.padding_mm}
+          least={0}
+          most={200}
+          onKeep={(padding_mm) => onKeep({ padding_mm })}
+        />
+      </Box>
+    </>
+  );
+}
+
+// "12 rows in 2 columns at 7 pt." Rows that have no room are told below, with what to do.
+function Outcome({ legend }: { legend: { count: number; fitting: number; columns: number; size_pt: number } }) {
+  const rows = `${legend.count} ${legend.count === 1 ? "row" : "rows"}`;
+  const columns = legend.columns > 1 ? ` in ${legend.columns} columns` : "";
+  return (
+    <Box sx={{ fontSize: 13.5 }}>
+      {rows}
+      {columns} at {legend.size_pt} pt
+      {legend.fitting < legend.count ? `; room for ${legend.fitting}` : ""}.
+    </Box>
+  );
+}
+
+// Points, or none of its own.
+function Points({
+  label,
+  value,
+  never = false,
+  onKeep,
+}: {
+  label: string;
+  value: number | undefined;
+  never?: boolean;
+  onKeep: (value: number | undefined) => Promise<unknown>;
+}) {
+  return (
+    <Field
+      label={label}
+      value={value === undefined ? "" : String(value)}
+      placeholder={never ? "does not shrink" : "as the rows"}
+      onKeep={(text) => {
+        const size = Number(text.trim().replace(",", "."));
+        if (text.trim() !== "" && !(size > 0)) throw new Error("Enter points, such as 6.");
+        return onKeep(text.trim() === "" ? undefined : size);
+      }}
+    />
+  );
+}

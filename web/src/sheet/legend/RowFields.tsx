@@ -1,0 +1,220 @@
+import { Box, Button } from "@mui/material";
+import type { LegendRow } from "../../api/types";
+import { Choice } from "../../fields/Choice";
+import { Field } from "../../fields/Field";
+import { Flag } from "../../fields/Flag";
+import { Pair } from "../../fields/Pair";
+import { WholeNumber } from "../../fields/WholeNumber";
+import { areaPatches, linePatches } from "../../generated/kinds";
+import { SymbolEditor } from "../../symbols/SymbolEditor";
+import { useLayout } from "../layout";
+import { isFrame } from "../kinds";
+import { BarFields } from "./BarFields";
+import {
+  changed,
+  inserted,
+  isReset,
+  joined,
+  keysOf,
+  merged,
+  removed,
+  reset,
+  split,
+  titled,
+  type RowShown,
+} from "./rows";
+
+interface RowFieldsProps {
+  rows: RowShown[];
+  index: number;
+  onKeep: (rows: LegendRow[], label: string) => Promise<unknown>;
+  onPick: (row: number | null) => void;
+}
+
+type RowOf<Kind extends LegendRow["kind"]> = Extract<LegendRow, { kind: Kind }>;
+
+const SHAPES = [
+  ["point", "point"],
+  ["line", "line"],
+  ["area", "area"],
+] as const;
+const LABELS = [
+  ["limits", "limits between the steps"],
+  ["ranges", "ranges beside them"],
+  ["titles", "titles of the map"],
+] as const;
+
+// One row of a legend: its words, what of it is drawn and how, and what can be done with it.
+export function RowFields({ rows, index, onKeep, onPick }: RowFieldsProps) {
+  const shown = rows[index]!;
+  const row = shown.row;
+  const put = (fresh: LegendRow, label = "Row of the legend") => onKeep(changed(rows, index, fresh), label);
+  const act = (list: LegendRow[], label: string) => {
+    onPick(null);
+    void onKeep(list, label).catch(() => undefined);
+  };
+  const above = rows.slice(0, index).findLastIndex((other) => other.row.kind === "entry");
+  return (
+    <Box role="group" aria-label={`Row ${shown.name}`} sx={{ display: "grid", gap: 1, pt: 0.5, pb: 1.5, pl: 1 }}>
+      {row.kind === "entry" && (
+        <>
+          <TitleField shown={shown} put={put} />
+          {!shown.ramp && <PatchField row={row} shape={shown.shape} put={put} />}
+          {shown.ramp && <BarFields row={row} ramp={shown.ramp} put={put} />}
+          <Flag
+            label="Hidden in this legend"
+            value={row.hidden ?? false}
+            onKeep={(hidden) => put(given({ ...row, hidden: hidden || undefined }), "Hide in the legend")}
+          />
+        </>
+      )}
+      {row.kind === "heading" && <TitleField shown={shown} put={put} label="Heading" />}
+      {row.kind === "note" && (
+        <Field
+          label="Note, with live text"
+          value={row.text}
+          multiline
+          onKeep={(text) => put(titled(row, text, []), "Note of the legend")}
+        />
+      )}
+      {row.kind === "own" && <OwnFields row={row} shown={shown} put={put} />}
+      {row.kind === "steps" && <StepsFields row={row} shown={shown} put={put} />}
+      {row.kind === "grid" && <GridFields row={row} put={put} />}
+      <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.25 }}>
+        <Button
+          onClick={() => act(inserted(rows, index, { kind: "heading", title: "Heading" }), "Heading of the legend")}
+        >
+          Heading above
+        </Button>
+        {row.kind === "entry" && above >= 0 && (
+          <Button onClick={() => act(merged(rows, above, index), "Merge rows of the legend")}>
+            Merge with {rows[above]!.name}
+          </Button>
+        )}
+        {shown.steps && (
+          <Button onClick={() => act(joined(rows, index), "Steps of the legend")}>Join the classes</Button>
+        )}
+        {keysOf(row).length > 1 && (
+          <Button onClick={() => act(split(rows, index), "Split a row of the legend")}>Split</Button>
+        )}
+        {row.kind === "entry" && shown.state !== "gone" && !isReset(row) && (
+          <Button onClick={() => act(reset(rows, index), "Row as the map has it")}>As the map has it</Button>
+        )}
+        {(row.kind === "heading" || row.kind === "note" || row.kind === "own" || row.kind === "grid") && (
+          <Button color="error" onClick={() => act(removed(rows, index), "Remove a row of the legend")}>
+            Remove
+          </Button>
+        )}
+        {shown.state === "gone" && (
+          <Button color="error" onClick={() => act(removed(rows, index), "Forget a row of the legend")}>
+            Forget it
+          </Button>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+type Put = (row: LegendRow, label?: string) => Promise<unknown>;
+
+// Without members that are not given.
+function given<R extends LegendRow>(row: R): R {
+  return Object.fromEntries(Object.entries(row).filter(([, value]) => value !== undefined)) as unknown as R;
+}
+
+function TitleField({ shown, put, label = "Title in this legend" }: { shown: RowShown; put: Put; label?: string }) {
+  return (
+    <Field
+      label={label}
+      value={shown.name}
+      onKeep={(text) => put(titled(shown.row, text, shown.on_map), "Title in the legend")}
+    />
+  );
+}
+
+function PatchField({ row, shape, put }: { row: RowOf<"entry"> | RowOf<"own">; shape: RowShown["shape"]; put: Put }) {
+  if (shape !== "area" && shape !== "line") return null;
+  return (
+    <Choice
+      label="Patch"
+      value={row.patch ?? ""}
+      choices={[["", "the legend’s own"], ...(shape === "area" ? areaPatches : linePatches)]}
+      onChoose={(patch) => put(given({ ...row, patch: patch === "" ? undefined : patch }), "Patch of the legend")}
+    />
+  );
+}
+
+function OwnFields({ row, shown, put }: { row: RowOf<"own">; shown: RowShown; put: Put }) {
+  return (
+    <>
+      <TitleField shown={shown} put={put} label="Words" />
+      <Pair>
+        <Choice
+          label="Drawn as"
+          value={row.shape ?? "area"}
+          choices={SHAPES}
+          onChoose={(shape) => put({ ...row, shape }, "Own entry of the legend")}
+        />
+        <PatchField row={row} shape={row.shape ?? "area"} put={put} />
+      </Pair>
+      <SymbolEditor
+        symbol={row.symbol ?? {}}
+        kind={row.shape ?? "area"}
+        name={row.title}
+        onKeep={(symbol) => put({ ...row, symbol }, "Own entry of the legend")}
+      />
+    </>
+  );
+}
+
+function StepsFields({ row, shown, put }: { row: RowOf<"steps">; shown: RowShown; put: Put }) {
+  return (
+    <>
+      <Field
+        label="Title above the steps"
+        value={row.title ?? ""}
+        placeholder="none"
+        onKeep={(text) => put(titled(row, text, shown.on_map), "Steps of the legend")}
+      />
+      <Choice
+        label="Labelled with"
+        value={row.labels ?? "limits"}
+        choices={LABELS}
+        onChoose={(labels) => put({ ...row, labels }, "Steps of the legend")}
+      />
+      <Pair>
+        <WholeNumber
+          label="Decimals"
+          value={row.decimals}
+          onKeep={(decimals) => put(given({ ...row, decimals }), "Steps of the legend")}
+        />
+        <Field
+          label="Unit"
+          value={row.unit ?? ""}
+          onKeep={(text) => put(given({ ...row, unit: text.trim() || undefined }), "Steps of the legend")}
+        />
+      </Pair>
+    </>
+  );
+}
+
+function GridFields({ row, put }: { row: RowOf<"grid">; put: Put }) {
+  const { layout } = useLayout();
+  const grids = layout.elements.find(isFrame)?.grids ?? [];
+  return (
+    <>
+      <Choice
+        label="Tells of"
+        value={row.grid ?? ""}
+        choices={[["", "the frame’s first grid"], ...grids.map((grid) => [grid.id, grid.title ?? grid.id] as const)]}
+        onChoose={(grid) => put(given({ ...row, grid: grid || undefined }), "Grid in the legend")}
+      />
+      <Field
+        label="Called"
+        value={row.title ?? ""}
+        placeholder="Grid"
+        onKeep={(text) => put(given({ ...row, title: text.trim() || undefined }), "Grid in the legend")}
+      />
+    </>
+  );
+}
