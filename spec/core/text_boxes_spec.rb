@@ -167,7 +167,7 @@ RSpec.describe TileLoom::Furniture::Elements::TextBox do
     end
     sheet =
       Struct
-        .new(:page) { def live_text(template, path: nil) = template }
+        .new(:page) { def live_text(template, path: nil, written: nil) = template }
         .new(
           TileLoom::Layout::Page.new(
             {"size" => "A4", "margins_mm" => {"top" => 0, "right" => 0, "bottom" => 0, "left" => 0}}

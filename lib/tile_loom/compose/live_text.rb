@@ -17,11 +17,17 @@ module TileLoom
         raise Refusal.new("live_text.unreadable", template: template[0, 60], trouble: clean(error), at: path)
       end
 
-      # values: nested hash with string keys.
-      def fill(values)
+      # values: nested hash with string keys; written: what is made of each before it comes into the text, or nil.
+      def fill(values, written: nil)
         LIMITS.each { |name, limit| @template.resource_limits.public_send(:"#{name}=", limit) }
         @template.resource_limits.reset
-        @template.render!(values, strict_variables: true, strict_filters: true, filters: [Filters])
+        @template.render!(
+          values,
+          strict_variables: true,
+          strict_filters: true,
+          filters: [Filters],
+          global_filter: written
+        )
       rescue Liquid::UndefinedVariable => error
         name = error.message[/undefined variable (\S+)/, 1]
         known = LiveValues.names(fields: values["fields"].to_h.keys)

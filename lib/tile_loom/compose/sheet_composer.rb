@@ -147,7 +147,9 @@ module TileLoom
       def book_entries = book.once([:book_entries]) { BookEntries.new(book, source, known_entries, ppi: ppi).entries }
 
       # Text with its live values filled in; Refusal names the value that is unknown.
-      def live_text(template, path: nil) = LiveText.new(template, path: path).fill(values)
+      # written: see LiveText#fill.
+      def live_text(template, path: nil, written: nil) =
+        LiveText.new(template, path: path).fill(values, written: written)
 
       def values = @values ||= live_values.to_h
 

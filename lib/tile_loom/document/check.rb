@@ -133,9 +133,11 @@ module TileLoom
       def live_texts
         known = @attributes && contents.index.area.layers.flat_map { |layer| @attributes.fetch(layer, {}).keys }
         values = LiveSample.values(attributes: known, fields: @book.own_fields)
-        elements
-          .flat_map(&:templates)
-          .flat_map { |path, template| collect(path) { Compose::LiveText.new(template, path: path).fill(values) } }
+        elements.flat_map do |element|
+          element.templates.flat_map do |path, template|
+            collect(path) { element.check_text(Compose::LiveText.new(template, path: path).fill(values), path) }
+          end
+        end
       end
 
       def generate(source) = collect("/index") { @book.generate(source) }

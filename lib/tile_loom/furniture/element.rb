@@ -91,6 +91,9 @@ module TileLoom
       # The live texts of the element, as [path, template], to be checked before any is printed.
       def templates = []
 
+      # Refuses a text that cannot be set, once its values are filled in; path: of its template.
+      def check_text(_string, _path) = nil
+
       # Typefaces that it asks for, as [path, key].
       def typefaces = given.key?("face") ? [["#{path}/face", given["face"]]] : []
 

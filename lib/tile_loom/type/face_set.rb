@@ -22,6 +22,18 @@ module TileLoom
         @stacks[key] ||= FaceStack.new(plain(key)) { others(key) }
       end
 
+      BOLD = 700
+
+      # The bold or the italic one of a face's family, which is that face where it is so already; nil where the family
+      # has none.
+      def variant(face, bold: false, italic: false)
+        style = italic ? "italic" : face.style
+        return face if style == face.style && (!bold || face.weight >= BOLD)
+        family = all.select { |other| other.family == face.family && other.style == style }
+        family = family.select { |other| other.weight >= 600 && other.weight > face.weight } if bold
+        family.min_by { |other| (other.weight - (bold ? BOLD : face.weight)).abs }
+      end
+
       def keys = Library.keys + @own.keys
 
       # All faces, the shipped ones first.

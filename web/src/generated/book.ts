@@ -1074,10 +1074,37 @@ export interface TextElement {
   tracking_pt?: number;
   line_height?: number;
   minimum_pt?: SizePt;
+  /**
+   * Has it tags for its looks: b, i, u, s, sup, sub, span, p, br, ul, ol and li, as in HTML?
+   */
+  markup?: boolean;
+  paragraph_gap_mm?: number;
+  /**
+   * Of the first line of each paragraph.
+   */
+  first_indent_mm?: number;
+  indent_mm?: number;
+  right_indent_mm?: number;
+  tabs?: TabStop[];
+  columns?: number;
+  column_gap_mm?: number;
+  /**
+   * May words be broken at line ends, as the book's language has it?
+   */
+  hyphenate?: boolean;
   padding_mm?: LengthMm;
   fill?: Fill;
   stroke?: Stroke;
   corner_mm?: LengthMm;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "tab_stop".
+ */
+export interface TabStop {
+  at_mm: number;
+  align?: "left" | "right" | "centre" | "decimal";
+  leader?: string;
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema
@@ -1734,6 +1761,24 @@ export interface GridNoteElement {
   tracking_pt?: number;
   line_height?: number;
   minimum_pt?: SizePt;
+  /**
+   * Has it tags for its looks: b, i, u, s, sup, sub, span, p, br, ul, ol and li, as in HTML?
+   */
+  markup?: boolean;
+  paragraph_gap_mm?: number;
+  /**
+   * Of the first line of each paragraph.
+   */
+  first_indent_mm?: number;
+  indent_mm?: number;
+  right_indent_mm?: number;
+  tabs?: TabStop[];
+  columns?: number;
+  column_gap_mm?: number;
+  /**
+   * May words be broken at line ends, as the book's language has it?
+   */
+  hyphenate?: boolean;
   padding_mm?: LengthMm;
   fill?: Fill;
   stroke?: Stroke;

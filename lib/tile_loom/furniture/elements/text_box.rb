@@ -18,6 +18,18 @@ module TileLoom
         part :tracking_pt, number(-20..100), default: 0
         part :line_height, number(0.5..5), default: 1.2
         part :minimum_pt, Values::Types::SIZE_PT, about: "Down to which size it may shrink to fit its box."
+        part :markup,
+          flag,
+          default: false,
+          about: "Has it tags for its looks: b, i, u, s, sup, sub, span, p, br, ul, ol and li, as in HTML?"
+        part :paragraph_gap_mm, number(0..200), default: 0
+        part :first_indent_mm, number(-200..200), default: 0, about: "Of the first line of each paragraph."
+        part :indent_mm, number(0..1000), default: 0
+        part :right_indent_mm, number(0..1000), default: 0
+        part :tabs, list(Type::TabStop.type, most: 40), default: []
+        part :columns, whole(1..12), default: 1
+        part :column_gap_mm, number(0..500), default: 4
+        part :hyphenate, flag, default: false, about: "May words be broken at line ends, as the book's language has it?"
         part :padding_mm, Values::Types::LENGTH_MM, default: 0
         part :fill, Scene::Fill::TYPE
         part :stroke, Scene::Stroke::TYPE, under: {"join" => "miter"}
@@ -32,8 +44,9 @@ module TileLoom
           room = box.grow(-padding_mm)
           backing = (fill || stroke) ? panel(box, fill, stroke, corner_mm) : []
           return backing if room.width <= 0 || room.height <= 0
-          texts = fitting(string, room).set(string, room)
-          [*backing, *texts, *texts.flat_map { |text| WebAddresses.links(text) }, *neighbour_links(sheet, texts)]
+          set = fitting(string, room, sheet).set(room)
+          texts = set.grep(Scene::Text)
+          [*backing, *set, *texts.flat_map { |text| WebAddresses.links(text) }, *neighbour_links(sheet, texts)]
         end
 
         # Live text of the name of one sheet beside this one.
@@ -45,16 +58,20 @@ module TileLoom
         def fits?(sheet)
           string = string(sheet)
           room = box(sheet.page).grow(-padding_mm)
-          fitting(string, room).fits?(string, room)
+          fitting(string, room, sheet).fits?(room)
         end
 
+        # Refuses tags that are none.
+        def check_text(string, path) = markup? ? marked(string, style(size_pt), 1.0, path).paragraphs : nil
+
         def left_out(sheet)
-          return [] if hidden? || fits?(sheet)
-          [
-            "The text “#{title}” takes more room than its box, so that it runs over what stands beside or below it; " \
-            "make the box larger, or let the text shrink."
-          ]
+          return [] if hidden?
+          [(OVER % title unless fits?(sheet)), *unset(sheet)].compact
         end
+
+        OVER =
+          "The text “%s” takes more room than its box, so that it runs over what stands beside or below it; make the " \
+          "box larger, or let the text shrink."
 
         private
 
@@ -77,26 +94,66 @@ module TileLoom
             line.y - line.face.descent_mm(line.size_pt)
           )
 
-        # What it says on a sheet.
-        def string(sheet) = sheet.live_text(text, path: "#{path}/text")
+        # What it says on a sheet; values come into a text with tags as they are, without any of their own.
+        def string(sheet) =
+          sheet.live_text(text, path: "#{path}/text", written: markup? ? Type::Markup.method(:escape) : nil)
 
-        def setting(size) =
-          Type::Setting.new(
-            face: typeface(face),
-            size_pt: size,
-            colour: colour,
+        def style(size) =
+          Type::TextStyle.new(face: typeface(face), size_pt: size, colour: colour, tracking_pt: tracking_pt)
+
+        def marked(string, style, scale, path) =
+          Type::Markup.new(string, base: style, scale: scale, path: path, faces: faces.method(:variant))
+
+        # A Type::TextBlock of it at a size.
+        def block(string, size, sheet)
+          base = style(size)
+          paragraphs =
+            if markup?
+              marked(string, base, size / size_pt.to_f, "#{path}/text").paragraphs
+            else
+              Type::Paragraph.plain(string, base)
+            end
+          Type::TextBlock.new(paragraphs, base: base, manner: manner(sheet))
+        end
+
+        def manner(sheet) =
+          Type::TextBlock::Manner.new(
             align: align,
             anchor: anchor,
             leading: line_height,
-            tracking_pt: tracking_pt
+            first_indent_mm: first_indent_mm,
+            indent_mm: indent_mm,
+            right_indent_mm: right_indent_mm,
+            paragraph_gap_mm: paragraph_gap_mm,
+            stops: tabs,
+            columns: columns,
+            column_gap_mm: column_gap_mm,
+            hyphenation: hyphenate? ? hyphenation(sheet) : nil
           )
 
+        def hyphenation(sheet) = Type::Hyphenation.of(sheet.book.language)
+
+        # What of its looks cannot be had, in sentences.
+        def unset(sheet)
+          told = []
+          if hyphenate? && hyphenation(sheet).nil?
+            told << "The text “#{title}” is not hyphenated, as there are no patterns for the book's language " \
+              "(#{sheet.book.language})."
+          end
+          return told unless markup?
+          marked = marked(string(sheet), style(size_pt), 1.0, "#{path}/text").tap(&:paragraphs)
+          told +
+            marked.without.map do |name|
+              "The text “#{title}” asks for #{name} type, which the family #{typeface(face).family} has not."
+            end
+        end
+
         # The largest size that fits, between the least and the wanted one.
-        def fitting(string, room)
-          least = minimum_pt or return setting(size_pt)
+        def fitting(string, room, sheet)
+          least = minimum_pt or return block(string, size_pt, sheet)
           size = size_pt
-          size -= STEP_PT while size > least && !setting(size).fits?(string, room)
-          setting([size, least].max)
+          size -= STEP_PT while size > least && !block(string, size, sheet).fits?(room)
+          block(string, [size, least].max, sheet)
         end
       end
     end

@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+require "text/hyphen"
+
+module TileLoom
+  module Type
+    # Where words of a language may be broken, by the patterns of Liang's method (text-hyphen, with those of TeX).
+    class Hyphenation
+      # Language of a book (RFC 5646) → the patterns' name; a region where there are several.
+      PATTERNS = {
+        "en" => "en_uk",
+        "en-us" => "en_us",
+        "de" => "de2",
+        "nb" => "no1",
+        "nn" => "no2",
+        "hu" => "hu1"
+      }.freeze
+      LOCK = Mutex.new
+      # Words of fewer letters stay whole.
+      LEAST = 5
+
+      class << self
+        # Of a language, or nil where there are no patterns for it.
+        def of(language)
+          LOCK.synchronize do
+            @known ||= {}
+            @known.fetch(language) { @known[language] = load(language.to_s.downcase) }
+          end
+        end
+
+        private
+
+        def load(language)
+          names = [PATTERNS[language], PATTERNS[language[/\A[a-z]+/]], language[/\A[a-z]{2,3}(?=\z|-)/]].compact
+          names.each do |name|
+            return new(Text::Hyphen.new(language: name, left: 2, right: 3))
+          rescue LoadError, StandardError
+            next
+          end
+          nil
+        end
+      end
+
+      def initialize(patterns) = @patterns = patterns
+
+      # As numbers of characters before the break; punctuation round the word is none of it.
+      def places(word)
+        letters = word[/\p{L}{#{LEAST},}/o] or return []
+        start = word.index(letters)
+        LOCK.synchronize { @patterns.hyphenate(letters) }.map { |place| start + place }
+      end
+    end
+  end
+end
