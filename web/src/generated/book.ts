@@ -59,6 +59,7 @@ export type Element =
   | NorthArrowElement
   | LegendElement
   | NeatlineElement
+  | TableElement
   | LineElement
   | BoxElement
   | EllipseElement
@@ -1324,6 +1325,7 @@ export interface LegendElement {
    */
   locked?: boolean;
   group?: Id;
+  continues?: Id;
   /**
    * What the sheet shows, what any sheet of the book shows, or the rows alone that are listed.
    */
@@ -1341,7 +1343,6 @@ export interface LegendElement {
    * As they were arranged by hand.
    */
   rows?: LegendRow[];
-  continues?: Id;
   /**
    * Above all rows, with live text.
    */
@@ -1514,6 +1515,103 @@ export interface NeatlineElement {
   locked?: boolean;
   group?: Id;
   stroke?: Stroke;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "table_element".
+ */
+export interface TableElement {
+  kind: "table";
+  id: Id;
+  place: Place;
+  /**
+   * What it is called where it is designed.
+   */
+  title?: string;
+  /**
+   * Clockwise about the middle of its box.
+   */
+  rotation_deg?: number;
+  hidden?: boolean;
+  /**
+   * A locked element does not respond to editing.
+   */
+  locked?: boolean;
+  group?: Id;
+  continues?: Id;
+  columns: TableColumn[];
+  /**
+   * Cells written by hand, with live text, a list a row.
+   */
+  rows?: string[][];
+  layer?: Id;
+  /**
+   * Those that the sheet shows, or all.
+   */
+  records?: "sheet" | "book";
+  when?: unknown;
+  sorted_by?: TableSorting[];
+  /**
+   * Above it, with live text.
+   */
+  caption?: string;
+  /**
+   * What stands in it where there are no rows.
+   */
+  empty?: string;
+  /**
+   * Are the columns' titles shown?
+   */
+  heads?: boolean;
+  face?: Id;
+  head_face?: Id;
+  size_pt?: SizePt;
+  minimum_pt?: SizePt;
+  colour?: Colour;
+  line_height?: number;
+  /**
+   * In each cell.
+   */
+  padding_mm?: number;
+  rule?: Stroke;
+  head_fill?: Fill;
+  band_fill?: Fill;
+  stroke?: Stroke;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "table_column".
+ */
+export interface TableColumn {
+  /**
+   * At its head.
+   */
+  title?: string;
+  /**
+   * Of a layer's records.
+   */
+  field?: string;
+  /**
+   * Of numbers; as they are where it is not given.
+   */
+  decimals?: number;
+  /**
+   * Behind each number.
+   */
+  unit?: string;
+  /**
+   * Columns without one share the rest of the width.
+   */
+  width_mm?: number;
+  align?: "left" | "centre" | "right";
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "table_sorting".
+ */
+export interface TableSorting {
+  field: string;
+  descending?: boolean;
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema

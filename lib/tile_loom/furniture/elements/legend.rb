@@ -9,6 +9,9 @@ module TileLoom
         kind "legend", "Legend", rank: 5
         size_mm 50, 80
         start "size_pt" => 8, "pitch_mm" => 5.4
+
+        include Continuing
+
         part :content,
           choice("sheet", "book", "hand"),
           default: "sheet",
@@ -20,10 +23,6 @@ module TileLoom
           default: "none",
           about: "Above the rows of a legend that nobody has arranged."
         part :rows, list(MapLegend::Row.union, most: 500), default: [], about: "As they were arranged by hand."
-        part :continues,
-          Values::Types::ID,
-          about: "The legend of this page whose rows go on here, where it has no room."
-
         part :legend_title, text(most: 500), about: "Above all rows, with live text."
         part :pitch_mm, number(above: 0, most: 100), default: 5.2, about: "Height of a row of one line."
         part :face, Values::Types::FACE, default: "sans"
@@ -85,10 +84,11 @@ module TileLoom
         def left_out(sheet)
           return [] if hidden?
           composed = on(sheet)
-          return composed.told if composed.whole? || continued?(sheet)
+          told = [*broken_off(sheet), *composed.told]
+          return told if composed.whole? || continued?(sheet)
           lost = composed.left.map { |placed| "“#{placed.name}”" }
           [
-            *composed.told,
+            *told,
             "The legend #{named}has room for #{composed.fitting} of #{composed.count} rows; left out: " \
             "#{Sentences.listed(lost, MOST_NAMED)}. Make it larger, let it shrink or take more columns, or let a " \
             "second legend continue it."
@@ -118,14 +118,10 @@ module TileLoom
         # One legend of a page needs no name.
         def named = own_title ? "“#{own_title}” " : ""
 
-        # Does another legend of the page go on with its rows?
-        def continued?(sheet) =
-          sheet.layout.elements.any? { |other| other.explains? && !other.hidden? && other.continues == id }
-
         # Those that the one before it has no room for, or its own.
         def rows_on(sheet)
-          before = continues && sheet.layout.elements.find { |other| other.id == continues && other.explains? }
-          return before.on(sheet).left if before && before.id != id
+          before = before(sheet)
+          return before.on(sheet).left if before
           arrangement(sheet).on_sheet(entries(sheet))
         end
 

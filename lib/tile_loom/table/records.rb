@@ -1,0 +1,34 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Table
+    # The records of a layer for a table: those of which a sheet shows something, or all.
+    class Records
+      # layer: its id; ground: a Geometry::TurnedRectangle, or nil for all; condition: Data::Condition or nil; sortings:
+      # Sorting list.
+      def initialize(source, layer, ground:, condition: nil, sortings: [])
+        @source, @layer, @ground, @condition, @sortings = source, layer, ground, condition, sortings
+      end
+
+      # {field → value} list in their order.
+      def to_a = @to_a ||= Sorting.sorted(features.map(&:attributes), @sortings)
+
+      private
+
+      def features
+        found = @source.features(@layer, @ground&.box)
+        found = found.select { |feature| @condition.match?(feature.attributes) } if @condition
+        @ground ? found.select { |feature| on_ground?(feature) } : found
+      end
+
+      def window = @window ||= @ground.shape
+
+      def on_ground?(feature)
+        Geometry::Geos.read(feature.wkb).intersects?(window)
+      rescue ::Geos::GEOSException
+        # A geometry that cannot be computed with counts by its box, by which it was found.
+        true
+      end
+    end
+  end
+end
