@@ -111,24 +111,25 @@ module TileLoom
         words && Scene::Tag.new(role: :figure, words: words, place: [box.min_x, box.min_y])
       end
 
-      # An area with a line round it, in the fill and the stroke (nil for none), its corners rounded by a radius in mm.
-      def panel(box, fill, stroke, corner_mm = 0.0) = painted([outline(box, corner_mm)], fill, stroke)
-
+      # Rings in the fill and the stroke (nil for none).
       def painted(rings, fill, stroke) = [Scene::Path.new(runs: rings, closed: true, fill: fill, stroke: stroke)]
 
       QUARTER_STEPS = 8
 
-      # The box's ring, its corners rounded by a radius (at most half its shorter side).
+      # The box's ring, its corners rounded by a radius (at most half its shorter side), or each by its own: upper left,
+      # upper right, lower right, lower left.
       def outline(box, radius)
-        radius = [radius, box.width / 2, box.height / 2].min
-        return box.corners unless radius.positive?
+        upper_left, upper_right, lower_right, lower_left =
+          (radius.is_a?(Array) ? radius : [radius] * 4).map { |given| [given, box.width / 2, box.height / 2].min }
+        return box.corners unless [upper_left, upper_right, lower_right, lower_left].any?(&:positive?)
         centres = [
-          [box.max_x - radius, box.min_y + radius, -90],
-          [box.max_x - radius, box.max_y - radius, 0],
-          [box.min_x + radius, box.max_y - radius, 90],
-          [box.min_x + radius, box.min_y + radius, 180]
+          [box.max_x - upper_right, box.min_y + upper_right, -90, upper_right],
+          [box.max_x - lower_right, box.max_y - lower_right, 0, lower_right],
+          [box.min_x + lower_left, box.max_y - lower_left, 90, lower_left],
+          [box.min_x + upper_left, box.min_y + upper_left, 180, upper_left]
         ]
-        centres.flat_map do |x, y, from|
+        centres.flat_map do |x, y, from, radius|
+          next x, y unless radius.positive?
           (0..QUARTER_STEPS).flat_map do |step|
             angle = (from + 90.0 * step / QUARTER_STEPS) * Math::PI / 180
             [x + radius * Math.cos(angle), y + radius * Math.sin(angle)]

@@ -171,10 +171,7 @@ module TileLoom
 
       def left_of(column) = inner.min_x + column * (column_width + @design.column_gap_mm)
 
-      def backing
-        return [] unless @design.fill || @design.stroke
-        @design.backing(extent)
-      end
+      def backing = @design.backing(extent)
 
       def title = attempt.title ? attempt.title.nodes(inner.min_x, inner.min_y) : []
 

@@ -74,10 +74,11 @@ module TileLoom
       end
 
       def path(node)
+        paint = node.fill && paint(node.fill)
         @out << %(<path d=")
         node.runs.each { |run| outline(run, node.closed) }
         @out << '"'
-        @out << paint(node.fill) if node.fill
+        @out << paint if paint
         @out << stroke(node.stroke) if node.stroke
         @out << "/>"
       end
@@ -116,7 +117,31 @@ module TileLoom
           %( transform="rotate(#{plain(node.rotation_deg)} #{number(node.x)} #{number(node.y)})")
         end
 
+      # Gradients are named by what they are, as clips are.
+      def gradient(gradient)
+        stops =
+          gradient.stops.map do |share, colour, opacity|
+            %(<stop offset="#{plain(share)}" stop-color="#{escape(colour)}"#{%( stop-opacity="#{plain(opacity)}") if opacity < 1}/>)
+          end
+        places = (gradient.kind == :radial) ? circle(gradient) : axis(gradient)
+        inside = %(gradientUnits="userSpaceOnUse" #{places}>#{stops.join})
+        id = "tint#{Zlib.crc32(inside).to_s(36)}"
+        @out << %(<#{gradient.kind}Gradient id="#{id}" #{inside}</#{gradient.kind}Gradient>)
+        %( fill="url(##{id})" fill-rule="evenodd")
+      end
+
+      def axis(gradient)
+        x1, y1, x2, y2 = [*gradient.from, *gradient.to].map { |mm| plain(mm * PER_MM) }
+        %(x1="#{x1}" y1="#{y1}" x2="#{x2}" y2="#{y2}")
+      end
+
+      def circle(gradient)
+        x, y, radius = [*gradient.from, gradient.radius_mm].map { |mm| plain(mm * PER_MM) }
+        %(cx="#{x}" cy="#{y}" r="#{radius}")
+      end
+
       def paint(fill)
+        return gradient(fill.gradient) if fill.gradient
         %( fill="#{escape(fill.colour)}" fill-rule="evenodd"#{%( fill-opacity="#{plain(fill.opacity)}") if fill.opacity < 1})
       end
 

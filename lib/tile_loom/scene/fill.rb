@@ -2,12 +2,12 @@
 
 module TileLoom
   module Scene
-    # A flat area colour: "#rrggbb" and opacity 0…1.
+    # An area colour: "#rrggbb" and opacity 0…1; gradient: a Gradient in its place, or nil.
     Fill =
-      Struct.new(:colour, :opacity, keyword_init: true) do
+      Struct.new(:colour, :opacity, :gradient, keyword_init: true) do
         prepend Node
 
-        def initialize(colour:, opacity: 1.0) = super
+        def initialize(colour:, opacity: 1.0, gradient: nil) = super
       end
 
     Fill::PARTS = {

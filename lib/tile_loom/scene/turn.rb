@@ -16,7 +16,9 @@ module TileLoom
 
       def node(node)
         case node
-        when Path, Thing
+        when Path
+          node.with(runs: node.runs.map { |run| @map.map(run) }, fill: fill(node.fill))
+        when Thing
           node.with(runs: node.runs.map { |run| @map.map(run) })
         when Link
           node.with(ring: @map.map(node.ring))
@@ -28,6 +30,8 @@ module TileLoom
           node
         end
       end
+
+      def fill(fill) = fill&.gradient ? fill.with(gradient: fill.gradient.turned(@map)) : fill
 
       def placed(node)
         x, y = @map.point(node.x, node.y)

@@ -7,7 +7,7 @@ module TileLoom
     Assets =
       Struct.new(:faces, :markers, :pictures, keyword_init: true) do
         # Those of a book that has none of its own.
-        def self.shipped = @shipped ||= new(faces: Type::Library, markers: MarkerSet.new, pictures: nil).freeze
+        def self.shipped = @shipped ||= new(faces: Type::FaceSet.new, markers: MarkerSet.new, pictures: nil).freeze
       end
   end
 end

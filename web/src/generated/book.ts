@@ -1066,6 +1066,14 @@ export interface TextElement {
    */
   locked?: boolean;
   group?: Id;
+  fill?: Fill;
+  gradient?: Gradient;
+  shadow?: Shadow;
+  corner_mm?: LengthMm;
+  /**
+   * Each corner's own radius: upper left, upper right, lower right, lower left.
+   */
+  corners_mm?: LengthMm[];
   text: string;
   face?: Id;
   size_pt?: SizePt;
@@ -1094,9 +1102,51 @@ export interface TextElement {
    */
   hyphenate?: boolean;
   padding_mm?: LengthMm;
-  fill?: Fill;
   stroke?: Stroke;
-  corner_mm?: LengthMm;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "gradient".
+ */
+export interface Gradient {
+  kind?: "linear" | "radial";
+  /**
+   * In which direction it runs, clockwise from rightwards; 90 is downwards.
+   */
+  direction_deg?: number;
+  /**
+   * Colours at shares of the way.
+   */
+  stops: GradientStop[];
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "gradient_stop".
+ */
+export interface GradientStop {
+  at: number;
+  colour: Colour;
+  opacity?: Opacity;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "shadow".
+ */
+export interface Shadow {
+  /**
+   * To the right.
+   */
+  dx_mm?: number;
+  /**
+   * Down.
+   */
+  dy_mm?: number;
+  /**
+   * How wide its edge is.
+   */
+  soft_mm?: number;
+  colour?: Colour;
+  opacity?: Opacity;
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema
@@ -1296,6 +1346,8 @@ export interface NorthArrowElement {
    * One of the shipped drawings.
    */
   form?: string;
+  drawing?: Id;
+  picture?: Id;
   letter?: string;
   /**
    * North of the frame's middle, or of the place nearest to the arrow.
@@ -1325,6 +1377,14 @@ export interface LegendElement {
    */
   locked?: boolean;
   group?: Id;
+  fill?: Fill;
+  gradient?: Gradient;
+  shadow?: Shadow;
+  corner_mm?: LengthMm;
+  /**
+   * Each corner's own radius: upper left, upper right, lower right, lower left.
+   */
+  corners_mm?: LengthMm[];
   continues?: Id;
   /**
    * What the sheet shows, what any sheet of the book shows, or the rows alone that are listed.
@@ -1381,9 +1441,7 @@ export interface LegendElement {
   most_columns?: number;
   column_gap_mm?: number;
   padding_mm?: LengthMm;
-  fill?: Fill;
   stroke?: Stroke;
-  corner_mm?: LengthMm;
   /**
    * It takes up what its rows need, from this corner of its box and no further than that.
    */
@@ -1637,6 +1695,26 @@ export interface LineElement {
   group?: Id;
   stroke?: Stroke;
   slope?: "down" | "up";
+  /**
+   * Places that it goes through, as shares of its box from the upper left.
+   */
+  points?: [number, number][];
+  /**
+   * Does it go through its places in a curve?
+   */
+  smooth?: boolean;
+  /**
+   * What it begins with.
+   */
+  first_end?: "head" | "swept" | "open" | "dot" | "cross_bar";
+  /**
+   * What it ends in.
+   */
+  last_end?: "head" | "swept" | "open" | "dot" | "cross_bar";
+  /**
+   * Size of what it begins with and ends in.
+   */
+  end_mm?: number;
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema
@@ -1661,8 +1739,14 @@ export interface BoxElement {
   locked?: boolean;
   group?: Id;
   fill?: Fill;
-  stroke?: Stroke;
+  gradient?: Gradient;
+  shadow?: Shadow;
   corner_mm?: LengthMm;
+  /**
+   * Each corner's own radius: upper left, upper right, lower right, lower left.
+   */
+  corners_mm?: LengthMm[];
+  stroke?: Stroke;
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema
@@ -1687,6 +1771,8 @@ export interface EllipseElement {
   locked?: boolean;
   group?: Id;
   fill?: Fill;
+  gradient?: Gradient;
+  shadow?: Shadow;
   stroke?: Stroke;
 }
 /**
@@ -1851,6 +1937,14 @@ export interface GridNoteElement {
    */
   locked?: boolean;
   group?: Id;
+  fill?: Fill;
+  gradient?: Gradient;
+  shadow?: Shadow;
+  corner_mm?: LengthMm;
+  /**
+   * Each corner's own radius: upper left, upper right, lower right, lower left.
+   */
+  corners_mm?: LengthMm[];
   face?: Id;
   size_pt?: SizePt;
   colour?: Colour;
@@ -1878,9 +1972,7 @@ export interface GridNoteElement {
    */
   hyphenate?: boolean;
   padding_mm?: LengthMm;
-  fill?: Fill;
   stroke?: Stroke;
-  corner_mm?: LengthMm;
   grid?: Id;
 }
 /**

@@ -142,7 +142,7 @@ export const elementTraits = {
   scale_bar: { sizeMm: [60, 9], turns: true, gridded: false, roles: ["sheets", "index"] },
   north_arrow: { sizeMm: [18, 22], turns: false, gridded: false, roles: ["sheets", "index"] },
   legend: { sizeMm: [50, 80], turns: false, gridded: false, roles: ["sheets", "index"] },
-  neatline: { sizeMm: [100, 80], turns: true, gridded: false, roles: ["sheets", "index"] },
+  neatline: { sizeMm: [100, 80], turns: false, gridded: false, roles: ["sheets", "index"] },
   table: { sizeMm: [90, 60], turns: true, gridded: false, roles: ["sheets", "index"] },
   line: { sizeMm: [40, 0], turns: true, gridded: false, roles: ["sheets", "index"] },
   box: { sizeMm: [40, 25], turns: true, gridded: false, roles: ["sheets", "index"] },

@@ -8,11 +8,13 @@ module TileLoom
         kind "box", "Box", rank: 9
         size_mm 40, 25
         start "stroke" => {"colour" => "#1f2a30", "width_mm" => 0.3}
-        part :fill, Scene::Fill::TYPE
-        part :stroke, Scene::Stroke::TYPE, default: {"width_mm" => 0.3}, under: {"join" => "miter"}
-        part :corner_mm, Values::Types::LENGTH_MM, default: 0
 
-        def nodes(_sheet, box) = panel(box, fill, stroke, corner_mm)
+        include Backed
+        include Backed::Cornered
+
+        part :stroke, Scene::Stroke::TYPE, default: {"width_mm" => 0.3}, under: {"join" => "miter"}
+
+        def nodes(_sheet, box) = backing(box)
       end
     end
   end

@@ -8,7 +8,9 @@ module TileLoom
         kind "ellipse", "Ellipse", rank: 10
         size_mm 30, 30
         start "stroke" => {"colour" => "#1f2a30", "width_mm" => 0.3}
-        part :fill, Scene::Fill::TYPE
+
+        include Backed
+
         part :stroke, Scene::Stroke::TYPE, default: {"width_mm" => 0.3}, under: {"join" => "miter"}
 
         STEPS = 72
@@ -22,7 +24,7 @@ module TileLoom
                 y + box.height / 2 * Math.sin(2 * Math::PI * i / STEPS)
               ]
             end
-          painted([ring], fill, stroke)
+          backed([ring], box)
         end
       end
     end

@@ -10,6 +10,8 @@ module TileLoom
         size_mm 50, 80
         start "size_pt" => 8, "pitch_mm" => 5.4
 
+        include Backed
+        include Backed::Cornered
         include Continuing
 
         part :content,
@@ -46,9 +48,7 @@ module TileLoom
         part :most_columns, whole(1..12), about: "Up to how many columns it may have where its rows do not fit."
         part :column_gap_mm, number(0..200), default: 4
         part :padding_mm, Values::Types::LENGTH_MM, default: 0
-        part :fill, Scene::Fill::TYPE
         part :stroke, Scene::Stroke::TYPE, under: {"join" => "miter"}
-        part :corner_mm, Values::Types::LENGTH_MM, default: 0
         part :grows_from,
           choice("top left", "top right", "bottom left", "bottom right"),
           about: "It takes up what its rows need, from this corner of its box and no further than that."
@@ -111,7 +111,7 @@ module TileLoom
         end
 
         # What lies behind its rows.
-        def backing(box) = panel(box, fill, stroke, corner_mm)
+        public :backing
 
         private
 

@@ -3,17 +3,33 @@
 module TileLoom
   module Furniture
     module Elements
-      # A straight line across its box: from the upper left to the lower right corner, or rising.
+      # A line: straight across its box, from the upper left to the lower right corner or rising; or through places of
+      # its own, bent at them or in a smooth curve. Its ends may be arrowheads.
       class Line < Element
         kind "line", "Line", rank: 8
         size_mm 40, 0
         start "stroke" => {"colour" => "#1f2a30", "width_mm" => 0.3}
+
+        # So many places make a line drawn by hand.
+        MOST_PLACES = 1_000
+
         part :stroke, Scene::Stroke::TYPE, default: {"width_mm" => 0.3}
         part :slope, choice("down", "up"), default: "down"
+        part :points,
+          list(Values::List.new(Values::Number.new(-1..2), least: 2, most: 2), least: 2, most: MOST_PLACES),
+          about: "Places that it goes through, as shares of its box from the upper left."
+        part :smooth, flag, default: false, about: "Does it go through its places in a curve?"
+        part :first_end, choice { LineEnds.keys }, about: "What it begins with."
+        part :last_end, choice { LineEnds.keys }, about: "What it ends in."
+        part :end_mm, number(above: 0, most: 200), default: 3, about: "Size of what it begins with and ends in."
 
         def nodes(_sheet, box)
-          run = rising? ? [box.min_x, box.max_y, box.max_x, box.min_y] : [box.min_x, box.min_y, box.max_x, box.max_y]
-          [Scene::Path.new(runs: [run], closed: false, stroke: stroke)]
+          run = course(box)
+          return [] if run.length < 4
+          first, last = [first_end, last_end].map { |key| key && LineEnds.of(key) }
+          drawn = shortened(shortened(run, last), first, from_start: true)
+          line = (drawn.length < 4) ? [] : [Scene::Path.new(runs: [drawn], closed: false, stroke: stroke)]
+          [*line, *ended(first, reversed(run)), *ended(last, run)]
         end
 
         # A line may be flat: its box then has no height, or no width.
@@ -22,6 +38,73 @@ module TileLoom
         private
 
         def rising? = slope == "up"
+
+        # Flat page mm.
+        def course(box)
+          unless points
+            return rising? ? [box.min_x, box.max_y, box.max_x, box.min_y] : [box.min_x, box.min_y, box.max_x, box.max_y]
+          end
+          run = points.flat_map { |x, y| [box.min_x + x * box.width, box.min_y + y * box.height] }
+          run = run.each_slice(2).chunk_while { |one, other| one == other }.map(&:first).flatten
+          smooth? ? curve(run) : run
+        end
+
+        # Pieces of a curve between two places.
+        STEPS = 12
+
+        # Through all places by Catmull and Rom's cubic ("A class of local interpolating splines", 1974), with the first
+        # and the last place twice.
+        def curve(run)
+          places = run.each_slice(2).to_a
+          return run if places.length < 3
+          padded = [places.first, *places, places.last]
+          padded
+            .each_cons(4)
+            .flat_map { |four| (0...STEPS).flat_map { |step| between(four, step.fdiv(STEPS)) } }
+            .concat(places.last)
+        end
+
+        def between((before, from, to, after), share)
+          2.times.map do |axis|
+            a, b, c, d = before[axis], from[axis], to[axis], after[axis]
+            0.5 *
+              (2 * b + (c - a) * share + (2 * a - 5 * b + 4 * c - d) * share**2 + (3 * b - a - 3 * c + d) * share**3)
+          end
+        end
+
+        def reversed(run) = run.each_slice(2).to_a.reverse.flatten
+
+        # The line up to where what it ends in takes over.
+        def shortened(run, kind, from_start: false)
+          return run unless kind
+          return reversed(shortened(reversed(run), kind)) if from_start
+          rest = kind.shorter * end_mm
+          places = run.each_slice(2).to_a
+          while rest.positive? && places.length > 1
+            (x, y), (far_x, far_y) = places[-2], places[-1]
+            length = Math.hypot(far_x - x, far_y - y)
+            if length > rest
+              share = 1 - rest / length
+              places[-1] = [x + (far_x - x) * share, y + (far_y - y) * share]
+              break
+            end
+            rest -= length
+            places.pop
+          end
+          (places.length < 2) ? [] : places.flatten
+        end
+
+        # At the run's end; it points as the line does over its own length.
+        def ended(kind, run)
+          return [] unless kind
+          tip = run.last(2)
+          back =
+            run.each_slice(2).to_a.reverse.find { |x, y| Math.hypot(tip[0] - x, tip[1] - y) >= end_mm * 0.6 } ||
+            run.first(2)
+          length = Math.hypot(tip[0] - back[0], tip[1] - back[1])
+          return [] unless length.positive?
+          kind.new.nodes(tip, [(tip[0] - back[0]) / length, (tip[1] - back[1]) / length], end_mm, stroke)
+        end
       end
     end
   end

@@ -10,6 +10,8 @@ module TileLoom
         start "stroke" => {"width_mm" => 0.5}
         part :stroke, Scene::Stroke::TYPE, default: {"width_mm" => 0.5}
 
+        def self.turns? = false
+
         # Its corners are sharp.
         def nodes(_sheet, box) =
           [Scene::Path.new(runs: [box.corners], closed: true, stroke: stroke.with(join: "miter"))]
@@ -17,5 +19,3 @@ module TileLoom
     end
   end
 end
-
-def self.turns? = false

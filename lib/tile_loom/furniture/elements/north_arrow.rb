@@ -11,6 +11,10 @@ module TileLoom
         part :colour, Values::Types::COLOUR, default: "#1f2a30"
         part :north, choice("grid", "true", "magnetic"), default: "grid", about: "Which north it points to."
         part :form, text(most: 40), default: "needle", about: "One of the shipped drawings."
+        part :drawing,
+          Values::Types::ID,
+          about: "One of the book's own drawings, pointing up, in place of a shipped one."
+        part :picture, Values::Types::ID, about: "One of the book's own pictures, pointing up, in place of both."
         part :letter, text(most: 5), default: "N"
         part :at,
           choice("frame", "here"),
@@ -30,7 +34,7 @@ module TileLoom
           turn = norths.on_page(north) || raise(norths.refusal.at("#{path}/north"))
           size = [box.width, box.height].min
           x, y = box.centre
-          arrow = Scene::Turn.new(turn, x, y).nodes(drawing.paths([x, y], size * ARROW, colour: colour))
+          arrow = Scene::Turn.new(turn, x, y).nodes(upright(sheet, x, y, size * ARROW))
           if letter.empty?
             arrow
           else
@@ -38,8 +42,10 @@ module TileLoom
           end
         end
 
-        # Refuses a form that does not ship.
-        def check_drawings = drawing
+        # Refuses a form that does not ship, and a drawing that the book has not.
+        def check_drawings = shapes
+
+        def pictures = picture ? [["#{path}/picture", picture]] : []
 
         # The View::Norths that it follows.
         def norths(sheet, box)
@@ -49,10 +55,28 @@ module TileLoom
 
         private
 
-        def drawing = NorthArrowSet.drawing(form, path: "#{path}/form")
+        # Its Artwork::Drawing.
+        def shapes =
+          if drawing
+            (assets || Symbology::Assets.shipped).markers.drawing(drawing, path: "#{path}/drawing")
+          else
+            NorthArrowSet.drawing(form, path: "#{path}/form")
+          end
+
+        # Pointing up, about a place, its larger side that long.
+        def upright(sheet, x, y, size)
+          return shapes.paths([x, y], size, colour: colour) unless picture
+          raster = sheet.book.pictures.picture(picture, path: "#{path}/picture")
+          width, height =
+            [raster.width_px, raster.height_px].map { |px| size * px / [raster.width_px, raster.height_px].max }
+          [Scene::Image.new(x: x - width / 2, y: y - height / 2, width_mm: width, height_mm: height, raster: raster)]
+        end
 
         # How far the drawing's tip is from its middle, as a share of its size.
-        def tip = -drawing.shapes.flat_map(&:runs).flat_map { |run| run.each_slice(2).map(&:last) }.min
+        def tip
+          return 0.5 if picture
+          -shapes.shapes.flat_map(&:runs).flat_map { |run| run.each_slice(2).map(&:last) }.min
+        end
 
         # The place of the frame that is nearest to the arrow.
         def nearest(frame, box)

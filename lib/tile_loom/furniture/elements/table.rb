@@ -176,7 +176,7 @@ module TileLoom
 
         def around(set, box)
           return [] unless stroke
-          panel(Geometry::Box.at(set.box.min_x, set.box.min_y, box.width, set.rows.height_mm), nil, stroke)
+          painted([Geometry::Box.at(set.box.min_x, set.box.min_y, box.width, set.rows.height_mm).corners], nil, stroke)
         end
       end
     end

@@ -9,6 +9,10 @@ module TileLoom
         kind "text", "Text", rank: 2
         size_mm 50, 8
         start "text" => "Text", "size_pt" => 10
+
+        include Backed
+        include Backed::Cornered
+
         part :text, text(most: 10_000), required: true
         part :face, Values::Types::FACE, default: "sans"
         part :size_pt, Values::Types::SIZE_PT, default: 9
@@ -31,9 +35,7 @@ module TileLoom
         part :column_gap_mm, number(0..500), default: 4
         part :hyphenate, flag, default: false, about: "May words be broken at line ends, as the book's language has it?"
         part :padding_mm, Values::Types::LENGTH_MM, default: 0
-        part :fill, Scene::Fill::TYPE
         part :stroke, Scene::Stroke::TYPE, under: {"join" => "miter"}
-        part :corner_mm, Values::Types::LENGTH_MM, default: 0
 
         STEP_PT = 0.25
 
@@ -42,7 +44,7 @@ module TileLoom
         def nodes(sheet, box)
           string = string(sheet)
           room = box.grow(-padding_mm)
-          backing = (fill || stroke) ? panel(box, fill, stroke, corner_mm) : []
+          backing = backing(box)
           return backing if room.width <= 0 || room.height <= 0
           set = fitting(string, room, sheet).set(room)
           texts = set.grep(Scene::Text)

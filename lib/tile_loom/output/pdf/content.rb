@@ -14,13 +14,14 @@ module TileLoom
         CAPS = {"butt" => 0, "round" => 1, "square" => 2}.freeze
         JOINS = {"miter" => 0, "round" => 1, "bevel" => 2}.freeze
 
-        attr_reader :glyphs, :layers, :states, :forms, :images, :links, :tags, :things, :spots, :carried
+        attr_reader :glyphs, :layers, :states, :forms, :images, :links, :tags, :things, :spots, :carried, :shadings
 
         # glyphs: face key → {glyph id → the characters that it stands for}; layers: id → title; states: the graphics
         # states used, [percentage of opacity, overprint?, blend]; forms: content streams of the groups that are painted
         # as one (transparency groups); images: Names key → [SHA-256, width in px or nil]; carried: Names key → Carried
         # of pixels that this page alone has; links: [[ring in points], target
-        # …]; tags and things: see Marks; spots: names of the inks of their own.
+        # …]; tags and things: see Marks; spots: names of the inks of their own;
+        # shadings: Names key → what a Shading is written from.
         #
         # inks: Inks; tagged: with the marks of a structure; ppi: pixels of pictures above which they are reduced.
         def initialize(drawing, inks: Inks.new, tagged: false, switchable: true, ppi: nil)
@@ -31,6 +32,7 @@ module TileLoom
           @forms = []
           @images = {}
           @carried = {}
+          @shadings = {}
           @links = []
           @tags = []
           @things = []
@@ -203,6 +205,10 @@ module TileLoom
 
         # One opacity holds for area and line of a path; where they differ, each is painted by itself.
         def path(node)
+          if node.fill&.gradient
+            shaded(node)
+            return node.stroke ? path(node.with(fill: nil)) : nil
+          end
           if node.fill && node.stroke && node.fill.opacity != node.stroke.opacity
             path(Scene::Path.new(**node.to_h, stroke: nil))
             return path(Scene::Path.new(**node.to_h, fill: nil))
@@ -217,6 +223,19 @@ module TileLoom
           else
             "S\n"
           end
+        end
+
+        # A gradient fills what the path clips it to.
+        def shaded(node)
+          head = Shading.head(node.fill.gradient, inks: @inks, per_mm: PER_MM)
+          key = Names.shading(head)
+          @shadings[key] = head
+          opacity(1.0)
+          @out << "q\n"
+          node.runs.each { |run| outline(run, true) }
+          @out << "W* n\n"
+          @out << "/#{Names.mask(key)} gs\n" if head["opacities"]
+          @out << "/#{key} sh Q\n"
         end
 
         def outline(run, closed)

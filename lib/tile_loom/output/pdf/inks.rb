@@ -26,6 +26,15 @@ module TileLoom
           @written[[hex, stroke]] ||= press? ? press(hex.downcase, stroke) : screen(hex, stroke)
         end
 
+        # Shares of the inks, or of red, green and blue, that stand for a colour. (One of its own is told by what stands
+        # for it.)
+        def shares(hex)
+          return hex.delete_prefix("#").scan(/../).map { |pair| pair.hex / 255.0 } unless press?
+          ink = @palette[hex.downcase]
+          return ink.shares if ink
+          (hex == BLACK) ? [0, 0, 0, 1] : @profile.of_screen(hex.downcase)
+        end
+
         # Is it printed over what lies below? text: black text always is.
         def overprint?(hex, text: false)
           press? && ((text && hex.casecmp?(BLACK)) || @palette[hex.downcase]&.overprint? || false)
@@ -39,8 +48,7 @@ module TileLoom
 
         private
 
-        def screen(hex, stroke) =
-          "#{numbers(hex.delete_prefix("#").scan(/../).map { |pair| pair.hex / 255.0 })} #{stroke ? "RG" : "rg"}"
+        def screen(hex, stroke) = "#{numbers(shares(hex))} #{stroke ? "RG" : "rg"}"
 
         def press(hex, stroke)
           ink = @palette[hex]
@@ -48,13 +56,7 @@ module TileLoom
             name = self.class.name(ink)
             return stroke ? "/#{name} CS 1 SCN" : "/#{name} cs 1 scn"
           end
-          shares =
-            if ink
-              ink.shares
-            else
-              ((hex == BLACK) ? [0, 0, 0, 1] : @profile.of_screen(hex))
-            end
-          "#{numbers(shares)} #{stroke ? "K" : "k"}"
+          "#{numbers(shares(hex))} #{stroke ? "K" : "k"}"
         end
 
         def numbers(shares) = shares.map { |share| Content.real(share.to_f.round(4)) }.join(" ")

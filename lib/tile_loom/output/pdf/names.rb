@@ -12,6 +12,12 @@ module TileLoom
 
         def font(key) = "F#{key.gsub(/[^A-Za-z0-9]/, "x")}"
 
+        # head: what a Shading is written from.
+        def shading(head) = "H#{Digest::SHA256.hexdigest(JSON.generate(head))[0, 16]}"
+
+        # The graphics state in which a shading of its key is as opaque as it should be.
+        def mask(shading) = "M#{shading}"
+
         def form(number) = "X#{number}"
 
         # content: the SHA-256 of a picture's file; width: in px, of one that is reduced.

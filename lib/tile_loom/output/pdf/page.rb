@@ -38,6 +38,7 @@ module TileLoom
               "carried" => carried.empty? ? nil : carried.transform_values(&:head),
               "states" => content.states.keys.sort_by { |percent, over, blend| [percent, over ? 1 : 0, blend] },
               "spots" => content.spots.keys.sort,
+              "shadings" => content.shadings.empty? ? nil : content.shadings.sort.to_h,
               "links" => content.links,
               "tags" => content.tags,
               "things" => content.things,

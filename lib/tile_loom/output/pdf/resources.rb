@@ -12,7 +12,7 @@ module TileLoom
         def initialize(file, manner, faces:, pictures:, layers:, palette:, profile:)
           @file, @manner, @faces, @pictures, @palette, @profile = file, manner, faces, pictures, palette, profile
           @layers = LayerProperties.new(layers, manner)
-          @fonts, @images, @carried, @states, @spots = {}, {}, {}, {}, {}
+          @fonts, @images, @carried, @states, @spots, @shadings = {}, {}, {}, {}, {}, {}
           @glyphs = Hash.new { |hash, key| hash[key] = {} }
         end
 
@@ -23,7 +23,7 @@ module TileLoom
         def of_page(page)
           page.head["glyphs"].each { |key, pairs| take(key, pairs.to_h) }
           own = page.carried.to_h { |key, pixels| [key, @carried[key] ||= pixels.write(@file)] }
-          shared = of(page.head, own)
+          shared = shaded(of(page.head, own), page.head)
           page.forms.empty? ? @file.add(shared) : with_forms(page.forms, page.head, shared)
         end
 
@@ -60,7 +60,8 @@ module TileLoom
         end
 
         def transparent?(head) =
-          head.key?("forms") || head.fetch("carried", {}).any? { |_, own| own["masked"] } ||
+          head.key?("forms") || head.fetch("shadings", {}).any? { |_, own| own["opacities"] } ||
+            head.fetch("carried", {}).any? { |_, own| own["masked"] } ||
             head["states"].any? { |percent, _| percent < 100 }
 
         # In which colours what is transparent is mixed.
@@ -68,15 +69,47 @@ module TileLoom
 
         private
 
+        # With the gradients that a page's head names, and the states in which they are as opaque as they should be.
+        def shaded(members, head)
+          shadings = head["shadings"] or return members
+          box = form_box(head)
+          written = shadings.to_h { |key, own| [key, @shadings[[key, box]] ||= shading(own, box)] }
+          masks = written.filter_map { |key, (_, mask)| mask && [Names.mask(key).to_sym, mask] }.to_h
+          members
+            .merge(
+              Shading: written.to_h { |key, (object, _)| [key.to_sym, object] },
+              ExtGState: members.fetch(:ExtGState, {}).merge(masks)
+            )
+            .reject { |_, list| list.empty? }
+        end
+
+        # [object, that of its mask or nil]
+        def shading(own, box)
+          shading = Shading.new(own)
+          [shading.write(@file), shading.mask(@file, box)]
+        end
+
+        # The whole medium in the page's own unit.
+        def form_box(head)
+          outside, width, height = head.values_at("outside_pt", "width_pt", "height_pt")
+          [-outside, -outside, width + outside, height + outside].map do |points|
+            (points / Content::POINTS_PER_MICRON).round
+          end
+        end
+
         # Forms count in the page's own unit and paint with its resources; each is a group of its own.
         def with_forms(forms, head, members)
           shared = @file.add(members)
-          outside, width, height = head.values_at("outside_pt", "width_pt", "height_pt")
-          box =
-            [-outside, -outside, width + outside, height + outside].map do |points|
-              (points / Content::POINTS_PER_MICRON).round
-            end
-          form = {Type: :XObject, Subtype: :Form, BBox: box, Group: {S: :Transparency, I: true, K: false}}
+          form = {
+            Type: :XObject,
+            Subtype: :Form,
+            BBox: form_box(head),
+            Group: {
+              S: :Transparency,
+              I: true,
+              K: false
+            }
+          }
           objects = {}
           forms.each_with_index do |content, index|
             resources = (head["nested"] && index.positive?) ? @file.add(with_objects(members, objects)) : shared
@@ -89,12 +122,11 @@ module TileLoom
 
         # Overprint in the mode that leaves out inks of no share (ISO 32000-1, 8.6.7).
         def state(percent, over, blend)
-          printed =
-            if @manner.press?
-              {OP: over, op: over, OPM: over ? 1 : 0}
-            else
-              {}
-            end
+          printed = (if @manner.press?
+                       {OP: over, op: over, OPM: over ? 1 : 0}
+                     else
+                       {}
+          end)
           @states[[percent, over, blend]] ||= @file.add(
             {
               Type: :ExtGState,
