@@ -9,17 +9,23 @@ module App
       # Role → its name in the book document.
       ROLES = {"sheets" => "layout", "index" => "index_layout"}.freeze
 
-      # boxes: id → [left, top, width, height] in page mm. What is tied to an edge stays tied.
+      # boxes: id → [left, top, width, height] in page mm. What is tied to an edge stays tied. settings: id → what of
+      # the element changes with it, but its id, its kind and its place.
       post "/api/books/:book_id/layout/boxes" do
         wanted = asked
         boxes = wanted["boxes"]
         unless boxes.is_a?(Hash) && boxes.values.all? { |box| four_numbers?(box) }
           raise TileLoom::Refusal.new("requests.boxes")
         end
+        settings = wanted["settings"] || {}
+        unless settings.is_a?(Hash) && settings.values.all?(Hash)
+          raise TileLoom::Refusal.new("requests.settings", at: "/settings")
+        end
         change(wanted["label"] || "Move") do
-          refuse_locked(boxes.keys)
+          refuse_locked(boxes.keys | settings.keys)
           elements.map do |element|
-            boxes[element["id"]] ? element.merge("place" => moved(element, boxes[element["id"]])) : element
+            box = boxes[element["id"]] or next element
+            element.merge(settings[element["id"]].to_h.except("id", "kind")).merge("place" => moved(element, box))
           end
         end
       end

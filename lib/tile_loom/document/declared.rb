@@ -23,6 +23,7 @@ module TileLoom
           "cellFormats" => Data::Formats.of_cells,
           "forms" => Output::Forms.all.values,
           "rasterLooks" => Symbology::RasterLooks.all.values,
+          "lineEnds" => Furniture::LineEnds.all.values,
           "legendRows" => MapLegend::Rows.all.values,
           "areaPatches" => MapLegend::Patches.all.values.select { |kind| kind.shape == :area },
           "linePatches" => MapLegend::Patches.all.values.select { |kind| kind.shape == :line }

@@ -20,6 +20,7 @@ export type {
   Border,
   Element,
   Fill,
+  Gradient,
   Grid,
   Halo,
   Index,
@@ -39,7 +40,11 @@ export type {
   Rule,
   ScaleBarElement,
   ScaleBarStyle,
+  OwnField,
+  Shadow,
   Stroke,
+  TableColumn,
+  TabStop,
 } from "../generated/book";
 
 export type Pattern = NonNullable<MapSymbol["pattern"]>;

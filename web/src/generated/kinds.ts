@@ -84,6 +84,13 @@ export const rasterLooks = [
   ["ramp", "Colour ramp"],
   ["shading", "Shading"],
 ] as const;
+export const lineEnds = [
+  ["head", "Filled arrowhead"],
+  ["swept", "Swept arrowhead"],
+  ["open", "Open arrowhead"],
+  ["dot", "Dot"],
+  ["cross_bar", "Bar across"],
+] as const;
 export const legendRows = [
   ["entry", "Entry"],
   ["heading", "Heading"],

@@ -2,12 +2,14 @@ import { Box } from "@mui/material";
 import { useBook, useChange } from "../api/book";
 import { Field } from "../fields/Field";
 import { Heading } from "../frame/Card";
+import { OwnFields } from "./OwnFields";
 
 const TEXTS = [
   ["author", "Author"],
   ["edition", "Edition or revision"],
   ["date", "Date, as 2026-04-01"],
   ["source", "Source and credit"],
+  ["description", "Description of the book"],
 ] as const;
 
 // What the book's live texts say.
@@ -23,7 +25,7 @@ export function BookTexts() {
             key={name}
             label={title}
             value={book.document[name] ?? ""}
-            multiline={name === "source"}
+            multiline={name === "source" || name === "description"}
             onKeep={(text) => change(title, { [name]: text.trim() })}
           />
         ))}
@@ -33,6 +35,7 @@ export function BookTexts() {
           onKeep={(text) => change("Language", { language: text.trim() || null })}
         />
       </Box>
+      <OwnFields />
     </>
   );
 }

@@ -22,7 +22,10 @@ import { LegendFields } from "./legend/LegendFields";
 import { NorthArrowFields } from "./NorthArrowFields";
 import { PositionFields } from "./PositionFields";
 import { ScaleBarFields } from "./ScaleBarFields";
-import { PanelFields, SlopeField, TextFields, TypeFields } from "./TextFields";
+import { LineFields } from "./LineFields";
+import { PanelFields } from "./PanelFields";
+import { TableFields } from "./TableFields";
+import { TextFields, TypeFields } from "./TextFields";
 import { titleOf, type Elements } from "./useElements";
 import { elementTitles, isFrame, rotates, whole } from "./kinds";
 
@@ -92,7 +95,9 @@ export function ElementCard({
             </>
           )}
           {one && <Settings element={one} elements={elements} />}
-          {sheet !== null && (gridded || one?.kind === "legend") && <LeftOutOfSheet sheet={sheet} />}
+          {sheet !== null && (gridded || one?.kind === "legend" || one?.kind === "table") && (
+            <LeftOutOfSheet sheet={sheet} />
+          )}
           <Heading text="Align" />
           <Box sx={{ display: "grid", gridTemplateColumns: "repeat(3, 1fr)", gap: 0.5 }}>
             {SIDES.map(({ side, title }) => (
@@ -246,9 +251,10 @@ function Settings({ element, elements }: { element: Element; elements: Elements 
       {element.kind === "line" && (
         <>
           <Heading text="Line" />
-          <SlopeField element={element} onKeep={keep} />
+          <LineFields element={element} onKeep={keep} />
         </>
       )}
+      {element.kind === "table" && <TableFields element={element} onKeep={keep} />}
       {element.kind === "picture" && (
         <>
           <Heading text="Picture" />

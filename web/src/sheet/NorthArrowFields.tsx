@@ -7,6 +7,8 @@ import { Colour } from "../fields/Colour";
 import { ColourBeside } from "../fields/ColourBeside";
 import { Field } from "../fields/Field";
 import { Heading } from "../frame/Card";
+import { useBook } from "../api/book";
+import { BringIn } from "./BringIn";
 import { Told } from "./Told";
 import { whole } from "./kinds";
 
@@ -39,6 +41,7 @@ export function NorthArrowFields({
   });
   const form = shown.form,
     letter = shown.letter;
+  const own = element.drawing ?? element.picture;
   const known = LETTERS.some(([mark]) => mark === letter);
   return (
     <>
@@ -54,12 +57,14 @@ export function NorthArrowFields({
             key={drawing.id}
             aria-label={drawing.title}
             title={drawing.title}
-            aria-pressed={drawing.id === form}
-            onClick={() => void onKeep({ form: drawing.id }).catch(() => undefined)}
+            aria-pressed={!own && drawing.id === form}
+            onClick={() =>
+              void onKeep({ form: drawing.id, drawing: undefined, picture: undefined }).catch(() => undefined)
+            }
             sx={{
               p: 0.5,
               border: 2,
-              borderColor: drawing.id === form ? "primary.main" : "divider",
+              borderColor: !own && drawing.id === form ? "primary.main" : "divider",
               bgcolor: "#fffdf6",
               color: "#1f2a30",
               "& svg": { width: 34, height: 34, display: "block" },
@@ -70,6 +75,7 @@ export function NorthArrowFields({
           </ButtonBase>
         ))}
       </Box>
+      <OwnArrow element={element} onKeep={onKeep} />
       <ColourBeside
         colour={<Colour label="Colour of the arrow" value={shown.colour} onKeep={(colour) => onKeep({ colour })} />}
       >
@@ -101,6 +107,50 @@ export function NorthArrowFields({
         />
         <Field label="Own letters" value={letter} onKeep={(text) => onKeep({ letter: text.trim() })} />
       </ColourBeside>
+    </>
+  );
+}
+
+// A drawing or a picture of the book's own in place of a shipped one; it points up in its file.
+function OwnArrow({
+  element,
+  onKeep,
+}: {
+  element: ElementOf<"north_arrow">;
+  onKeep: (patch: Partial<ElementOf<"north_arrow">>) => Promise<unknown>;
+}) {
+  const book = useBook();
+  const known: (readonly [string, string])[] = [
+    ...(book.document.markers ?? []).map(({ id, title }) => [`drawing ${id}`, title] as const),
+    ...(book.document.pictures ?? []).map(({ id, title }) => [`picture ${id}`, title] as const),
+  ];
+  const value: string = element.picture
+    ? `picture ${element.picture}`
+    : element.drawing
+      ? `drawing ${element.drawing}`
+      : "";
+  const choose = (kind: string, id: string) =>
+    onKeep({
+      drawing: kind === "drawing" ? id : undefined,
+      picture: kind === "picture" ? id : undefined,
+    });
+  return (
+    <>
+      {known.length > 0 && (
+        <Choice
+          label="Drawing of your own"
+          value={value}
+          choices={[["", "none"], ...known]}
+          onChoose={(chosen) => choose(...(chosen.split(" ") as [string, string]))}
+        />
+      )}
+      <BringIn
+        title="Import a north arrow"
+        label="North arrow of your own"
+        accept=".png,.jpg,.jpeg,.svg,image/png,image/jpeg,image/svg+xml"
+        address={(file) => (/\.svg$/i.test(file.name) ? "markers" : "pictures")}
+        onBrought={(id, file) => choose(/\.svg$/i.test(file.name) ? "drawing" : "picture", id)}
+      />
     </>
   );
 }

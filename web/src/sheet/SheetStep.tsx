@@ -10,6 +10,8 @@ import { DesignCard } from "./DesignCard";
 import { ElementCard } from "./ElementCard";
 import { Ghost } from "./Ghost";
 import { LayoutCanvas } from "./LayoutCanvas";
+import { DrawnLineContext } from "./drawnLine";
+import { LineOnPage } from "./LineOnPage";
 import { LegendOnPage } from "./legend/LegendOnPage";
 import { PickedRowContext } from "./legend/useLegend";
 import { PageCard } from "./PageCard";
@@ -50,73 +52,91 @@ export function SheetStep() {
         : null,
     );
   };
+  const [drawing, setDrawing] = useState(false);
+  useEffect(() => setDrawing(false), [one]);
+  const drawnLine = useMemo(() => ({ drawing, setDrawing }), [drawing]);
   const lone = selected.length === 1 ? selected[0] : undefined;
+  const line = lone?.kind === "line" && !lone.locked && !lone.hidden && !lone.rotation_deg ? lone : null;
   const legend = lone?.kind === "legend" && !lone.locked && !lone.hidden ? lone : null;
   return (
     <PickedRowContext.Provider value={pickedRow}>
-      <PageStatement
-        designs={designs}
-        onPage={() => {
-          setWanted([]);
-          setDesigns(false);
-        }}
-        onDesigns={() => {
-          setWanted([]);
-          setDesigns(true);
-        }}
-      />
-      {told && <Notice text={told} kind="warning" onClose={() => setTold(null)} />}
-      <Box sx={{ flex: 1, minHeight: 0, display: "flex" }}>
-        {sheet !== null ? (
-          <PageView
-            sheet={sheet}
-            selected={around(selected.map((element) => shifted(frame.elements[element.id]!, shift, 0)))}
-            guides={guides}
-            onGuides={(guides) => keep("Guides", { guides })}
-            overlay={(perMm, fault) => (
-              <>
-                {ghost && <Ghost svg={ghost} />}
-                <LayoutCanvas
-                  perMm={perMm}
-                  fault={fault}
-                  selected={wanted}
-                  onPick={setWanted}
-                  onPlace={elements.place}
-                  onTurn={(id, angle) => elements.patch(id, { rotation_deg: angle === 0 ? undefined : angle }, "Turn")}
-                />
-                {legend && (
-                  <LegendOnPage
-                    element={legend}
+      <DrawnLineContext.Provider value={drawnLine}>
+        <PageStatement
+          designs={designs}
+          onPage={() => {
+            setWanted([]);
+            setDesigns(false);
+          }}
+          onDesigns={() => {
+            setWanted([]);
+            setDesigns(true);
+          }}
+        />
+        {told && <Notice text={told} kind="warning" onClose={() => setTold(null)} />}
+        <Box sx={{ flex: 1, minHeight: 0, display: "flex" }}>
+          {sheet !== null ? (
+            <PageView
+              sheet={sheet}
+              selected={around(selected.map((element) => shifted(frame.elements[element.id]!, shift, 0)))}
+              guides={guides}
+              onGuides={(guides) => keep("Guides", { guides })}
+              overlay={(perMm, fault) => (
+                <>
+                  {ghost && <Ghost svg={ghost} />}
+                  <LayoutCanvas
                     perMm={perMm}
-                    onKeep={(rows, label) => elements.patch(legend.id, { rows }, label)}
+                    fault={fault}
+                    selected={wanted}
+                    onPick={setWanted}
+                    onPlace={elements.place}
+                    onTurn={(id, angle) =>
+                      elements.patch(id, { rotation_deg: angle === 0 ? undefined : angle }, "Turn")
+                    }
                   />
-                )}
-              </>
-            )}
-          />
-        ) : (
-          <Box sx={{ flex: 1, display: "grid", placeItems: "center" }}>
-            There is no sheet to show yet. On Weave, say which area to cover.
-          </Box>
-        )}
-        {selected.length > 0 ? (
-          <ElementCard
-            key={selected.map((element) => element.id).join()}
-            selected={selected}
-            elements={elements}
-            onBack={() => setWanted([])}
-            onGhost={setGhost}
-          />
-        ) : designs && role === "sheets" ? (
-          <DesignCard onBack={() => setDesigns(false)} />
-        ) : (
-          <PageCard
-            elements={elements}
-            onPick={setWanted}
-            onFullest={() => void fullest().catch((error: Error) => setTold(error.message))}
-          />
-        )}
-      </Box>
+                  {line && (
+                    <LineOnPage
+                      element={line}
+                      box={shifted(frame.elements[line.id]!, shift, 0)}
+                      perMm={perMm}
+                      onKeep={(label, box, points) =>
+                        elements.place(label, { [line.id]: shifted(box, -shift, 0) }, { [line.id]: { points } })
+                      }
+                    />
+                  )}
+                  {legend && (
+                    <LegendOnPage
+                      element={legend}
+                      perMm={perMm}
+                      onKeep={(rows, label) => elements.patch(legend.id, { rows }, label)}
+                    />
+                  )}
+                </>
+              )}
+            />
+          ) : (
+            <Box sx={{ flex: 1, display: "grid", placeItems: "center" }}>
+              There is no sheet to show yet. On Weave, say which area to cover.
+            </Box>
+          )}
+          {selected.length > 0 ? (
+            <ElementCard
+              key={selected.map((element) => element.id).join()}
+              selected={selected}
+              elements={elements}
+              onBack={() => setWanted([])}
+              onGhost={setGhost}
+            />
+          ) : designs && role === "sheets" ? (
+            <DesignCard onBack={() => setDesigns(false)} />
+          ) : (
+            <PageCard
+              elements={elements}
+              onPick={setWanted}
+              onFullest={() => void fullest().catch((error: Error) => setTold(error.message))}
+            />
+          )}
+        </Box>
+      </DrawnLineContext.Provider>
     </PickedRowContext.Provider>
   );
 }

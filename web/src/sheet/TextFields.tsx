@@ -1,25 +1,26 @@
-import { Box, Button, Menu, MenuItem, TextField } from "@mui/material";
+import { Box, Button, Menu, MenuItem } from "@mui/material";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { useBook } from "../api/book";
 import { get } from "../api/client";
 import type { ElementOf } from "../api/types";
 import { Field } from "../fields/Field";
+import { Flag } from "../fields/Flag";
+import { Fold } from "../frame/Fold";
+import { ParagraphFields } from "./ParagraphFields";
+import { StyledText } from "./StyledText";
+import { escaped, plain } from "./tags";
 import { BringIn } from "./BringIn";
 import { useLayout } from "./layout";
 import { Choice } from "../fields/Choice";
 import { Colour } from "../fields/Colour";
 import { Measured } from "../fields/Measured";
 import { ColourBeside } from "../fields/ColourBeside";
-import { filled } from "../fields/filled";
-import { defaults } from "../generated/defaults";
 import { whole } from "./kinds";
 
 type Text = ElementOf<"text">;
 type Typed = Text | ElementOf<"grid_note">;
 type Type = Partial<Omit<Text, "kind" | "text">>;
-type Line = ElementOf<"line">;
-type Panel = Text | ElementOf<"legend"> | Line | ElementOf<"box"> | ElementOf<"ellipse"> | ElementOf<"neatline">;
 type Keep<E> = (patch: Partial<E>) => Promise<unknown>;
 
 const WEIGHTS: Record<number, string> = { 300: "light", 400: "regular", 600: "semibold", 700: "bold" };
@@ -39,13 +40,31 @@ const DOWN = [
 export function TextFields({ element, onKeep }: { element: Text; onKeep: Keep<Text> }) {
   return (
     <Box sx={{ display: "grid", gap: 1.25 }}>
-      <Field label="Text" value={element.text ?? ""} multiline onKeep={(text) => onKeep({ text })} />
+      <StyledText
+        label="Text"
+        value={element.text ?? ""}
+        tagged={element.markup ?? false}
+        onKeep={(text) => onKeep({ text })}
+      />
+      <Flag
+        label="Styles within the text"
+        value={element.markup ?? false}
+        onKeep={(markup) =>
+          onKeep({
+            markup: markup || undefined,
+            text: markup ? escaped(element.text ?? "") : plain(element.text ?? ""),
+          })
+        }
+      />
       <LiveText
         onInsert={(tag) =>
           onKeep({ text: `${element.text ?? ""}${element.text && !/\s$/.test(element.text) ? " " : ""}${tag}` })
         }
       />
       <TypeFields element={element} onKeep={onKeep} />
+      <Fold title="Paragraphs">
+        <ParagraphFields element={element} onKeep={onKeep} />
+      </Fold>
     </Box>
   );
 }
@@ -208,75 +227,5 @@ function LiveText({ onInsert }: { onInsert: (tag: string) => Promise<unknown> })
         {values.isFetching && !values.data && <MenuItem disabled>…</MenuItem>}
       </Menu>
     </>
-  );
-}
-
-// Area colour, line and corner of a text's panel, a box or an ellipse.
-export function PanelFields({ element, onKeep }: { element: Panel; onKeep: Keep<Panel> }) {
-  const stroke = element.stroke;
-  const drawn = filled(stroke, defaults.stroke);
-  const backed = element.kind === "text" || element.kind === "legend";
-  const panel = backed || element.kind === "box" || element.kind === "ellipse" ? element : null;
-  const fill = panel?.fill;
-  const rounds = element.kind === "box" || backed;
-  return (
-    <Box sx={{ display: "grid", gap: 1 }}>
-      <Box sx={{ display: "flex", gap: 1, alignItems: "center" }}>
-        {fill && (
-          <Colour label="Area colour" value={fill.colour} onKeep={(colour) => onKeep({ fill: { ...fill, colour } })} />
-        )}
-        {panel && (
-          <Button onClick={() => void onKeep({ fill: fill ? undefined : { colour: "#fffdf6" } })}>
-            {fill ? "No area colour" : "Area colour"}
-          </Button>
-        )}
-      </Box>
-      <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
-        {stroke && (
-          <Colour
-            label="Colour of the line"
-            value={drawn.colour}
-            onKeep={(colour) => onKeep({ stroke: { ...stroke, colour } })}
-          />
-        )}
-        {stroke && (
-          <Measured
-            label="Line, mm"
-            value={drawn.width_mm}
-            least={0.01}
-            most={100}
-            onKeep={(width_mm) => onKeep({ stroke: { ...stroke, width_mm } })}
-          />
-        )}
-        {backed && (
-          <Button onClick={() => void onKeep({ stroke: stroke ? undefined : { colour: "#1f2a30", width_mm: 0.3 } })}>
-            {stroke ? "No line" : "Line round it"}
-          </Button>
-        )}
-        {rounds && (fill || stroke) && (
-          <Measured
-            label="Corner, mm"
-            value={whole(element).corner_mm}
-            least={0}
-            most={500}
-            onKeep={(corner_mm) => onKeep({ corner_mm })}
-          />
-        )}
-      </Box>
-    </Box>
-  );
-}
-
-export function SlopeField({ element, onKeep }: { element: Line; onKeep: Keep<Line> }) {
-  return (
-    <TextField
-      select
-      label="Runs"
-      value={whole(element).slope}
-      onChange={(event) => void onKeep({ slope: event.target.value as Line["slope"] })}
-    >
-      <MenuItem value="down">from upper left to lower right</MenuItem>
-      <MenuItem value="up">from lower left to upper right</MenuItem>
-    </TextField>
   );
 }

@@ -49,7 +49,9 @@ export function useElements(selected: string[], onPick: (ids: string[]) => void)
       return keep("Order", [...rest.slice(0, at), ...mine, ...rest.slice(at)]);
     };
     return {
-      place: (label: string, wanted: Boxes) => ask(`layout/boxes`, { label, boxes: wanted }),
+      // settings: id → what of the element changes with it.
+      place: (label: string, wanted: Boxes, settings?: Record<string, Partial<Element>>) =>
+        ask(`layout/boxes`, { label, boxes: wanted, settings }),
       patch: (id: string, patch: Partial<Element>, label = "Element") =>
         each(label, [id], (element) => ({ ...element, ...patch }) as Element),
       all: (label: string, patch: Partial<Element>) =>

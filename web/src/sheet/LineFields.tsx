@@ -1,0 +1,81 @@
+import { Box, Button } from "@mui/material";
+import type { ElementOf } from "../api/types";
+import { Choice } from "../fields/Choice";
+import { Flag } from "../fields/Flag";
+import { Measured } from "../fields/Measured";
+import { Pair } from "../fields/Pair";
+import { lineEnds } from "../generated/kinds";
+import { whole } from "./kinds";
+import { bentAgain, straightened, type Shares } from "./bends";
+import { useDrawnLine } from "./drawnLine";
+
+type Line = ElementOf<"line">;
+
+// A line: straight across its box or through places of its own, what it begins with and ends in.
+export function LineFields({ element, onKeep }: { element: Line; onKeep: (patch: Partial<Line>) => Promise<unknown> }) {
+  const shown = whole(element);
+  const drawn = useDrawnLine();
+  const points = element.points as Shares | undefined;
+  const put = (patch: Partial<Line>) => void onKeep(patch).catch(() => undefined);
+  const ends = [["", "nothing"], ...lineEnds] as const;
+  return (
+    <Box sx={{ display: "grid", gap: 1 }}>
+      {!points && (
+        <Choice
+          label="Runs"
+          value={shown.slope}
+          choices={[
+            ["down", "from upper left to lower right"],
+            ["up", "from lower left to upper right"],
+          ]}
+          onChoose={(slope) => onKeep({ slope })}
+        />
+      )}
+      {points && (
+        <>
+          <Box sx={{ fontSize: 13 }}>Through {points.length} places; drag them on the page.</Box>
+          <Flag
+            label="In a smooth curve"
+            value={shown.smooth}
+            onKeep={(smooth) => onKeep({ smooth: smooth || undefined })}
+          />
+        </>
+      )}
+      <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.25 }}>
+        <Button onClick={() => put({ points: bentAgain(points, shown.slope) })}>Add a bend</Button>
+        {points && points.length > 2 && (
+          <Button onClick={() => put({ points: points.filter((_, place) => place !== points.length - 2) })}>
+            Remove the last bend
+          </Button>
+        )}
+        <Button aria-pressed={drawn.drawing} onClick={() => drawn.setDrawing(!drawn.drawing)}>
+          {drawn.drawing ? "Draw it on the page …" : "Draw by hand"}
+        </Button>
+        {points && <Button onClick={() => put(straightened(points))}>Straight</Button>}
+      </Box>
+      <Pair>
+        <Choice
+          label="Begins with"
+          value={element.first_end ?? ""}
+          choices={ends}
+          onChoose={(end) => onKeep({ first_end: end === "" ? undefined : end })}
+        />
+        <Choice
+          label="Ends in"
+          value={element.last_end ?? ""}
+          choices={ends}
+          onChoose={(end) => onKeep({ last_end: end === "" ? undefined : end })}
+        />
+        {(element.first_end || element.last_end) && (
+          <Measured
+            label="Their size, mm"
+            value={shown.end_mm}
+            least={0.1}
+            most={200}
+            onKeep={(end_mm) => onKeep({ end_mm })}
+          />
+        )}
+      </Pair>
+    </Box>
+  );
+}

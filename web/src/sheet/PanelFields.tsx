@@ -1,0 +1,267 @@
+import AddIcon from "@mui/icons-material/Add";
+import RemoveIcon from "@mui/icons-material/Remove";
+import { Box, Button, IconButton } from "@mui/material";
+import type { ElementOf, Fill, Gradient, Shadow } from "../api/types";
+import { Choice } from "../fields/Choice";
+import { Colour } from "../fields/Colour";
+import { ColourBeside } from "../fields/ColourBeside";
+import { Field } from "../fields/Field";
+import { Measured } from "../fields/Measured";
+import { filled } from "../fields/filled";
+import { defaults } from "../generated/defaults";
+import { readNumber } from "../api/words";
+import { whole } from "./kinds";
+
+type Backed = ElementOf<"text"> | ElementOf<"legend"> | ElementOf<"box"> | ElementOf<"ellipse">;
+type Panel = Backed | ElementOf<"line"> | ElementOf<"neatline">;
+type Keep<E> = (patch: Partial<E>) => Promise<unknown>;
+
+const isBacked = (element: Panel): element is Backed =>
+  element.kind === "text" || element.kind === "legend" || element.kind === "box" || element.kind === "ellipse";
+const isCornered = (element: Panel): element is Exclude<Backed, ElementOf<"ellipse">> =>
+  isBacked(element) && element.kind !== "ellipse";
+
+const AREAS = [
+  ["none", "none"],
+  ["colour", "one colour"],
+  ["gradient", "gradient"],
+] as const;
+
+// What lies behind an element, or what it is: its area, the line round it, its corners, its shadow.
+export function PanelFields({ element, onKeep }: { element: Panel; onKeep: Keep<Panel> }) {
+  const stroke = element.stroke;
+  const drawn = filled(stroke, defaults.stroke);
+  const removable = element.kind === "text" || element.kind === "legend";
+  return (
+    <Box sx={{ display: "grid", gap: 1 }}>
+      {isBacked(element) && <AreaFields element={element} onKeep={onKeep} />}
+      <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
+        {stroke && (
+          <Colour
+            label="Colour of the line"
+            value={drawn.colour}
+            onKeep={(colour) => onKeep({ stroke: { ...stroke, colour } })}
+          />
+        )}
+        {stroke && (
+          <Measured
+            label="Line, mm"
+            value={drawn.width_mm}
+            least={0.01}
+            most={100}
+            onKeep={(width_mm) => onKeep({ stroke: { ...stroke, width_mm } })}
+          />
+        )}
+        {removable && (
+          <Button onClick={() => void onKeep({ stroke: stroke ? undefined : { colour: "#1f2a30", width_mm: 0.3 } })}>
+            {stroke ? "No line" : "Line round it"}
+          </Button>
+        )}
+        {isCornered(element) && (element.fill || element.gradient || stroke) && (
+          <Corners element={element} onKeep={onKeep} />
+        )}
+      </Box>
+      {isBacked(element) && <ShadowFields shadow={element.shadow} onKeep={(shadow) => onKeep({ shadow })} />}
+    </Box>
+  );
+}
+
+// One radius for all corners, or four: upper left, upper right, lower right, lower left.
+function Corners({ element, onKeep }: { element: Exclude<Backed, ElementOf<"ellipse">>; onKeep: Keep<Panel> }) {
+  const shown = element.corners_mm ?? [whole(element).corner_mm];
+  return (
+    <Field
+      label="Corners, mm"
+      value={shown.join("; ")}
+      onKeep={(text) => {
+        const radii = text
+          .split(";")
+          .map((part) => part.trim())
+          .filter((part) => part !== "")
+          .map(readNumber);
+        if ((radii.length !== 1 && radii.length !== 4) || radii.some((radius) => radius === null || radius < 0))
+          throw new Error("Enter one radius, or four from the upper left clockwise, such as 0; 3; 3; 0.");
+        return radii.length === 1
+          ? onKeep({ corner_mm: radii[0]!, corners_mm: undefined })
+          : onKeep({ corners_mm: radii as number[] });
+      }}
+    />
+  );
+}
+
+function AreaFields({ element, onKeep }: { element: Backed; onKeep: Keep<Panel> }) {
+  const { fill, gradient } = element;
+  const choose = (kind: "none" | "colour" | "gradient") =>
+    onKeep({
+      fill: kind === "colour" ? (fill ?? { colour: gradient?.stops[0]?.colour ?? "#fffdf6" }) : undefined,
+      gradient:
+        kind === "gradient"
+          ? {
+              stops: [
+                { at: 0, colour: fill?.colour ?? "#e8dfc4" },
+                { at: 1, colour: "#fffdf6" },
+              ],
+            }
+          : undefined,
+    });
+  return (
+    <>
+      <Choice label="Area" value={gradient ? "gradient" : fill ? "colour" : "none"} choices={AREAS} onChoose={choose} />
+      {!gradient && fill && <FillFields fill={fill} onKeep={(fresh) => onKeep({ fill: fresh })} />}
+      {gradient && <GradientFields gradient={gradient} onKeep={(fresh) => onKeep({ gradient: fresh })} />}
+    </>
+  );
+}
+
+function FillFields({ fill, onKeep }: { fill: Fill; onKeep: (fill: Fill) => Promise<unknown> }) {
+  return (
+    <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
+      <Colour label="Area colour" value={fill.colour} onKeep={(colour) => onKeep({ ...fill, colour })} />
+      <Percent label="Opacity, %" value={fill.opacity ?? 1} onKeep={(opacity) => onKeep({ ...fill, opacity })} />
+    </Box>
+  );
+}
+
+function Percent({
+  label,
+  value,
+  onKeep,
+}: {
+  label: string;
+  value: number;
+  onKeep: (share: number) => Promise<unknown>;
+}) {
+  return (
+    <Measured
+      label={label}
+      value={Math.round(value * 1000) / 10}
+      least={0}
+      most={100}
+      onKeep={(percent) => onKeep(percent / 100)}
+    />
+  );
+}
+
+// Colours at places of the way, from its beginning to its end.
+function GradientFields({
+  gradient,
+  onKeep,
+}: {
+  gradient: Gradient;
+  onKeep: (gradient: Gradient) => Promise<unknown>;
+}) {
+  const shown = filled(gradient, defaults.gradient);
+  const stops = gradient.stops;
+  const put = (index: number, patch: Partial<Gradient["stops"][number]>) =>
+    onKeep({ ...gradient, stops: stops.map((stop, place) => (place === index ? { ...stop, ...patch } : stop)) });
+  return (
+    <>
+      <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr)", gap: 1, alignItems: "end" }}>
+        <Choice
+          label="Kind"
+          value={shown.kind}
+          choices={[
+            ["linear", "linear"],
+            ["radial", "radial"],
+          ]}
+          onChoose={(kind) => onKeep({ ...gradient, kind })}
+        />
+        {shown.kind === "linear" && (
+          <Measured
+            label="Direction, ° clockwise"
+            value={shown.direction_deg}
+            least={-360}
+            most={360}
+            onKeep={(direction_deg) => onKeep({ ...gradient, direction_deg })}
+          />
+        )}
+      </Box>
+      <Box
+        component="ol"
+        aria-label="Colours of the gradient"
+        sx={{ m: 0, p: 0, listStyle: "none", display: "grid", gap: 0.5 }}
+      >
+        {stops.map((stop, index) => (
+          <Box component="li" key={index} sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
+            <Colour
+              label={`Colour ${index + 1} of the gradient`}
+              value={stop.colour}
+              onKeep={(colour) => put(index, { colour })}
+            />
+            <Percent label="At, %" value={stop.at} onKeep={(at) => put(index, { at })} />
+            <Percent label="Opacity, %" value={stop.opacity ?? 1} onKeep={(opacity) => put(index, { opacity })} />
+            <IconButton
+              size="small"
+              aria-label={`Remove colour ${index + 1} of the gradient`}
+              disabled={stops.length < 3}
+              onClick={() =>
+                void onKeep({ ...gradient, stops: stops.filter((_, place) => place !== index) }).catch(() => undefined)
+              }
+            >
+              <RemoveIcon sx={{ fontSize: 16 }} />
+            </IconButton>
+          </Box>
+        ))}
+      </Box>
+      <Button
+        startIcon={<AddIcon />}
+        sx={{ justifySelf: "start" }}
+        onClick={() =>
+          void onKeep({
+            ...gradient,
+            stops: [
+              ...stops.slice(0, -1),
+              { at: between(stops), colour: stops[stops.length - 1]!.colour },
+              stops[stops.length - 1]!,
+            ],
+          }).catch(() => undefined)
+        }
+      >
+        Colour
+      </Button>
+    </>
+  );
+}
+
+const between = (stops: Gradient["stops"]) =>
+  Math.round(((stops[stops.length - 2]!.at + stops[stops.length - 1]!.at) / 2) * 1000) / 1000;
+
+function ShadowFields({
+  shadow,
+  onKeep,
+}: {
+  shadow: Shadow | undefined;
+  onKeep: (shadow: Shadow | undefined) => Promise<unknown>;
+}) {
+  const shown = filled(shadow, defaults.shadow);
+  const keep = (patch: Partial<Shadow>) => onKeep({ ...shadow, ...patch });
+  return (
+    <>
+      <Button sx={{ justifySelf: "start" }} onClick={() => void onKeep(shadow ? undefined : {}).catch(() => undefined)}>
+        {shadow ? "No shadow" : "Shadow"}
+      </Button>
+      {shadow && (
+        <ColourBeside
+          colour={<Colour label="Colour of the shadow" value={shown.colour} onKeep={(colour) => keep({ colour })} />}
+        >
+          <Measured
+            label="To the right, mm"
+            value={shown.dx_mm}
+            least={-100}
+            most={100}
+            onKeep={(dx_mm) => keep({ dx_mm })}
+          />
+          <Measured label="Down, mm" value={shown.dy_mm} least={-100} most={100} onKeep={(dy_mm) => keep({ dy_mm })} />
+          <Measured
+            label="Soft edge, mm"
+            value={shown.soft_mm}
+            least={0}
+            most={50}
+            onKeep={(soft_mm) => keep({ soft_mm })}
+          />
+          <Percent label="Opacity, %" value={shown.opacity} onKeep={(opacity) => keep({ opacity })} />
+        </ColourBeside>
+      )}
+    </>
+  );
+}

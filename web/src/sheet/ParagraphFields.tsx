@@ -1,0 +1,123 @@
+import AddIcon from "@mui/icons-material/Add";
+import RemoveIcon from "@mui/icons-material/Remove";
+import { Box, Button, IconButton } from "@mui/material";
+import type { ElementOf, TabStop } from "../api/types";
+import { Choice } from "../fields/Choice";
+import { Field } from "../fields/Field";
+import { Flag } from "../fields/Flag";
+import { Measured } from "../fields/Measured";
+import { Pair } from "../fields/Pair";
+import { filled } from "../fields/filled";
+import { defaults } from "../generated/defaults";
+import { whole } from "./kinds";
+
+type Text = ElementOf<"text">;
+
+const ALIGN = [
+  ["left", "left"],
+  ["right", "right"],
+  ["centre", "centred"],
+  ["decimal", "decimal sign"],
+] as const;
+
+// Gaps and indents of a text's paragraphs, its columns and its tabs.
+export function ParagraphFields({
+  element,
+  onKeep,
+}: {
+  element: Text;
+  onKeep: (patch: Partial<Text>) => Promise<unknown>;
+}) {
+  const shown = whole(element);
+  const tabs = element.tabs ?? [];
+  const put = (list: TabStop[]) => onKeep({ tabs: list.length === 0 ? undefined : list });
+  const change = (index: number, patch: Partial<TabStop>) =>
+    put(tabs.map((tab, place) => (place === index ? { ...tab, ...patch } : tab)));
+  return (
+    <>
+      <Pair>
+        <Measured
+          label="Between paragraphs, mm"
+          value={shown.paragraph_gap_mm}
+          least={0}
+          most={200}
+          onKeep={(paragraph_gap_mm) => onKeep({ paragraph_gap_mm })}
+        />
+        <Measured
+          label="First line, mm"
+          value={shown.first_indent_mm}
+          least={-200}
+          most={200}
+          onKeep={(first_indent_mm) => onKeep({ first_indent_mm })}
+        />
+        <Measured
+          label="Left, mm"
+          value={shown.indent_mm}
+          least={0}
+          most={1000}
+          onKeep={(indent_mm) => onKeep({ indent_mm })}
+        />
+        <Measured
+          label="Right, mm"
+          value={shown.right_indent_mm}
+          least={0}
+          most={1000}
+          onKeep={(right_indent_mm) => onKeep({ right_indent_mm })}
+        />
+        <Measured label="Columns" value={shown.columns} least={1} most={12} onKeep={(columns) => onKeep({ columns })} />
+        <Measured
+          label="Column gap, mm"
+          value={shown.column_gap_mm}
+          least={0}
+          most={500}
+          onKeep={(column_gap_mm) => onKeep({ column_gap_mm })}
+        />
+      </Pair>
+      <Flag
+        label="Hyphenated, in the book’s language"
+        value={shown.hyphenate}
+        onKeep={(hyphenate) => onKeep({ hyphenate: hyphenate || undefined })}
+      />
+      <Box component="ol" aria-label="Tab stops" sx={{ m: 0, p: 0, listStyle: "none", display: "grid", gap: 0.5 }}>
+        {tabs.map((tab, index) => {
+          const stop = filled(tab, defaults.tab_stop);
+          return (
+            <Box component="li" key={index} sx={{ display: "flex", gap: 0.75, alignItems: "flex-end" }}>
+              <Measured
+                label="Tab at, mm"
+                value={tab.at_mm}
+                least={0}
+                most={5000}
+                onKeep={(at_mm) => change(index, { at_mm })}
+              />
+              <Choice
+                label="Aligned"
+                value={stop.align}
+                choices={ALIGN}
+                onChoose={(align) => change(index, { align })}
+              />
+              <Field
+                label="Leader"
+                value={stop.leader}
+                onKeep={(leader) => change(index, { leader: leader.trim() || undefined })}
+              />
+              <IconButton
+                size="small"
+                aria-label={`Remove the tab at ${tab.at_mm} mm`}
+                onClick={() => void put(tabs.filter((_, place) => place !== index)).catch(() => undefined)}
+              >
+                <RemoveIcon sx={{ fontSize: 16 }} />
+              </IconButton>
+            </Box>
+          );
+        })}
+      </Box>
+      <Button
+        startIcon={<AddIcon />}
+        onClick={() => void put([...tabs, { at_mm: (tabs[tabs.length - 1]?.at_mm ?? 0) + 20 }]).catch(() => undefined)}
+      >
+        Tab stop
+      </Button>
+    </>
+  );
+}

@@ -1,0 +1,145 @@
+import { Box, Button, TextField } from "@mui/material";
+import { useEffect, useRef, useState } from "react";
+import { Colour } from "../fields/Colour";
+
+interface StyledTextProps {
+  label: string;
+  value: string;
+  // Has it tags for its looks?
+  tagged: boolean;
+  onKeep: (text: string) => Promise<unknown>;
+}
+
+const TAGS = [
+  ["b", "Bold", "B", { fontWeight: 700 }],
+  ["i", "Italic", "I", { fontStyle: "italic" }],
+  ["u", "Underlined", "U", { textDecoration: "underline" }],
+  ["s", "Struck through", "S", { textDecoration: "line-through" }],
+  ["sup", "Superscript", "x²", {}],
+  ["sub", "Subscript", "x₂", {}],
+] as const;
+
+const SIZES = [6, 7, 8, 9, 10, 12, 14, 18, 24, 36];
+
+// A text with buttons that give the selected part of it a look. It is saved when it is left, or with Ctrl+Enter.
+export function StyledText({ label, value, tagged, onKeep }: StyledTextProps) {
+  const [text, setText] = useState(value);
+  const [problem, setProblem] = useState<string | null>(null);
+  const field = useRef<HTMLTextAreaElement>(null);
+  useEffect(() => setText(value), [value]);
+  const keep = async (fresh: string) => {
+    setText(fresh);
+    if (fresh === value) return setProblem(null);
+    try {
+      await onKeep(fresh);
+      setProblem(null);
+    } catch (error) {
+      setProblem((error as Error).message);
+    }
+  };
+  const wrap = (open: string, close: string) => {
+    const area = field.current!;
+    const [from, to] = [area.selectionStart, area.selectionEnd];
+    if (from === to) return setProblem("Select the words that are to look so, then choose the look.");
+    void keep(`${text.slice(0, from)}${open}${text.slice(from, to)}${close}${text.slice(to)}`);
+  };
+  // Lines that the selection touches become items.
+  const list = (kind: "ul" | "ol") => {
+    const area = field.current!;
+    const from = text.lastIndexOf("\n", area.selectionStart - 1) + 1;
+    const end = text.indexOf("\n", area.selectionEnd);
+    const to = end < 0 ? text.length : end;
+    const items = text
+      .slice(from, to)
+      .split("\n")
+      .map((line) => `<li>${line}</li>`)
+      .join("\n");
+    void keep(`${text.slice(0, from)}<${kind}>\n${items}\n</${kind}>${text.slice(to)}`);
+  };
+  // A press on a button leaves the selection where it is.
+  const stay = (event: { preventDefault: () => void }) => event.preventDefault();
+  return (
+    <Box>
+      {tagged && (
+        <Box
+          role="toolbar"
+          aria-label="Styles of the selected words"
+          sx={{ display: "flex", flexWrap: "wrap", gap: 0.25, mb: 0.5 }}
+        >
+          {TAGS.map(([tag, title, sign, look]) => (
+            <Button
+              key={tag}
+              aria-label={title}
+              title={title}
+              onMouseDown={stay}
+              onClick={() => wrap(`<${tag}>`, `</${tag}>`)}
+              sx={{ minWidth: 28, px: 0.5, py: 0.25, ...look }}
+            >
+              {sign}
+            </Button>
+          ))}
+          <Button
+            title="List"
+            aria-label="List"
+            onMouseDown={stay}
+            onClick={() => list("ul")}
+            sx={{ minWidth: 28, px: 0.5 }}
+          >
+            •
+          </Button>
+          <Button
+            title="Numbered list"
+            aria-label="Numbered list"
+            onMouseDown={stay}
+            onClick={() => list("ol")}
+            sx={{ minWidth: 28, px: 0.5 }}
+          >
+            1.
+          </Button>
+          <select
+            aria-label="Size of the selected words"
+            value=""
+            onChange={(event) => wrap(`<span style="font-size: ${event.target.value}pt">`, "</span>")}
+            style={{ font: "inherit", border: "1px solid #8887", background: "none", color: "inherit", height: 28 }}
+          >
+            <option value="">pt</option>
+            {SIZES.map((size) => (
+              <option key={size} value={size}>
+                {size}
+              </option>
+            ))}
+          </select>
+          <Colour
+            label="Colour of the selected words"
+            value="#1f2a30"
+            onKeep={async (colour) => wrap(`<span style="color: ${colour}">`, "</span>")}
+          />
+        </Box>
+      )}
+      <TextField
+        fullWidth
+        multiline
+        maxRows={10}
+        margin="dense"
+        label={label}
+        value={text}
+        error={!!problem}
+        helperText={problem}
+        inputRef={field}
+        onChange={(event) => setText(event.target.value)}
+        onBlur={() => void keep(text)}
+        onKeyDown={(event) => {
+          if (event.key === "Enter" && (event.ctrlKey || event.metaKey || (!tagged && !event.shiftKey))) {
+            event.preventDefault();
+            void keep(text);
+          }
+          if (event.key === "Escape") {
+            setText(value);
+            setProblem(null);
+          }
+        }}
+        slotProps={{ formHelperText: { role: "alert" } }}
+      />
+    </Box>
+  );
+}

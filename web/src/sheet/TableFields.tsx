@@ -1,0 +1,425 @@
+import AddIcon from "@mui/icons-material/Add";
+import DownIcon from "@mui/icons-material/ArrowDownwardOutlined";
+import UpIcon from "@mui/icons-material/ArrowUpwardOutlined";
+import RemoveIcon from "@mui/icons-material/Remove";
+import { Box, Button, IconButton, TextField } from "@mui/material";
+import { useEffect, useState } from "react";
+import { useBook } from "../api/book";
+import { useAttributes } from "../api/useAttributes";
+import type { ElementOf, TableColumn } from "../api/types";
+import { Choice } from "../fields/Choice";
+import { Colour } from "../fields/Colour";
+import { ColourBeside } from "../fields/ColourBeside";
+import { ConditionEditor } from "../fields/ConditionEditor";
+import { Field } from "../fields/Field";
+import { Flag } from "../fields/Flag";
+import { Measured } from "../fields/Measured";
+import { Pair } from "../fields/Pair";
+import { WholeNumber } from "../fields/WholeNumber";
+import { filled } from "../fields/filled";
+import { Heading } from "../frame/Card";
+import { Fold } from "../frame/Fold";
+import { defaults } from "../generated/defaults";
+import { FaceChoice } from "./FaceChoice";
+import { whole } from "./kinds";
+import { useLayout } from "./layout";
+import { titleOf } from "./useElements";
+
+type Table = ElementOf<"table">;
+
+const ALIGN = [
+  ["left", "left"],
+  ["centre", "centred"],
+  ["right", "right"],
+] as const;
+
+// A table: where its rows come from, its columns, how it is set.
+export function TableFields({
+  element,
+  onKeep,
+}: {
+  element: Table;
+  onKeep: (patch: Partial<Table>) => Promise<unknown>;
+}) {
+  const book = useBook();
+  const { layout } = useLayout();
+  const shown = whole(element);
+  const layers = book.document.layers.filter((layer) => !layer.raster);
+  const attributes = useAttributes(element.layer).data ?? [];
+  const others = layout.elements.filter((known) => known.kind === "table" && known.id !== element.id);
+  // The first fields of a layer as columns.
+  const list = async (id: string) => {
+    if (id === "") return onKeep({ layer: undefined, when: undefined, sorted_by: undefined });
+    return onKeep({ layer: id, rows: undefined, when: undefined, sorted_by: undefined });
+  };
+  return (
+    <>
+      <Heading text="Rows" />
+      <Box sx={{ display: "grid", gap: 1 }}>
+        {others.length > 0 && (
+          <Choice
+            label="Its rows"
+            value={element.continues ?? ""}
+            choices={[["", "are its own"], ...others.map((other) => [other.id, `continue ${titleOf(other)}`] as const)]}
+            onChoose={(id) => onKeep({ continues: id || undefined })}
+          />
+        )}
+        {!element.continues && (
+          <>
+            <Choice
+              label="Lists"
+              value={element.layer ?? ""}
+              choices={[["", "rows by hand"], ...layers.map((layer) => [layer.id, layer.title] as const)]}
+              onChoose={list}
+            />
+            {element.layer ? (
+              <>
+                <Choice
+                  label="Records"
+                  value={shown.records}
+                  choices={[
+                    ["sheet", "those on the sheet"],
+                    ["book", "all"],
+                  ]}
+                  onChoose={(records) => onKeep({ records })}
+                />
+                <ConditionEditor
+                  about={`Records of ${titleOf(element)}`}
+                  attributes={attributes}
+                  condition={element.when}
+                  onKeep={(when) => onKeep({ when: when as Table["when"] })}
+                />
+                <Sorting element={element} fields={attributes.map(({ name }) => name)} onKeep={onKeep} />
+              </>
+            ) : (
+              <Cells element={element} onKeep={onKeep} />
+            )}
+          </>
+        )}
+      </Box>
+      {!element.continues && <Columns element={element} fields={attributes.map(({ name }) => name)} onKeep={onKeep} />}
+      <Heading text="Look" />
+      <Box sx={{ display: "grid", gap: 1 }}>
+        <Field
+          label="Caption, with live text"
+          value={element.caption ?? ""}
+          placeholder="none"
+          onKeep={(text) => onKeep({ caption: text.trim() || undefined })}
+        />
+        <Field
+          label="Where there are no rows"
+          value={element.empty ?? ""}
+          placeholder="nothing"
+          onKeep={(text) => onKeep({ empty: text.trim() || undefined })}
+        />
+        <Flag label="Columns’ titles" value={shown.heads} onKeep={(heads) => onKeep({ heads })} />
+        <ColourBeside
+          colour={<Colour label="Colour of the table" value={shown.colour} onKeep={(colour) => onKeep({ colour })} />}
+        >
+          <Measured
+            label="Size, pt"
+            value={shown.size_pt}
+            least={1}
+            most={500}
+            onKeep={(size_pt) => onKeep({ size_pt })}
+          />
+          <Field
+            label="Minimum size, pt"
+            value={element.minimum_pt ? String(element.minimum_pt) : ""}
+            placeholder="does not shrink"
+            onKeep={(text) => {
+              const size = Number(text.trim().replace(",", "."));
+              if (text.trim() !== "" && !(size > 0)) throw new Error("Enter points, such as 6.");
+              return onKeep({ minimum_pt: text.trim() === "" ? undefined : size });
+            }}
+          />
+          <FaceChoice label="Cells" value={shown.face} onChoose={(face) => onKeep({ face })} />
+          <FaceChoice label="Titles" value={shown.head_face} onChoose={(head_face) => onKeep({ head_face })} />
+          <Measured
+            label="Padding, mm"
+            value={shown.padding_mm}
+            least={0}
+            most={50}
+            onKeep={(padding_mm) => onKeep({ padding_mm })}
+          />
+          <Measured
+            label="Line height"
+            value={shown.line_height}
+            least={0.5}
+            most={5}
+            onKeep={(line_height) => onKeep({ line_height })}
+          />
+        </ColourBeside>
+      </Box>
+      <Fold title="Lines and areas">
+        <Box sx={{ display: "grid", gap: 0.5, justifyItems: "start" }}>
+          <Painted
+            label="area behind the titles"
+            colour={element.head_fill?.colour}
+            start="#e8dfc4"
+            onKeep={(colour) => onKeep({ head_fill: colour === undefined ? undefined : { colour } })}
+          />
+          <Painted
+            label="area behind every other row"
+            colour={element.band_fill?.colour}
+            start="#f6f1e4"
+            onKeep={(colour) => onKeep({ band_fill: colour === undefined ? undefined : { colour } })}
+          />
+          <Painted
+            label="line round the table"
+            colour={element.stroke && filled(element.stroke, defaults.stroke).colour}
+            start="#1f2a30"
+            onKeep={(colour) =>
+              onKeep({ stroke: colour === undefined ? undefined : { width_mm: 0.2, ...element.stroke, colour } })
+            }
+          />
+          <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
+            <Colour
+              label="Colour of the lines below rows"
+              value={filled(shown.rule, defaults.stroke).colour}
+              onKeep={(colour) => onKeep({ rule: { ...shown.rule, colour } })}
+            />
+            <Measured
+              label="Lines below rows, mm"
+              value={filled(shown.rule, defaults.stroke).width_mm}
+              least={0.01}
+              most={100}
+              onKeep={(width_mm) => onKeep({ rule: { ...shown.rule, width_mm } })}
+            />
+          </Box>
+        </Box>
+      </Fold>
+    </>
+  );
+}
+
+// A colour that is there or not.
+function Painted({
+  label,
+  colour,
+  start,
+  onKeep,
+}: {
+  label: string;
+  colour: string | undefined;
+  start: string;
+  onKeep: (colour: string | undefined) => Promise<unknown>;
+}) {
+  return (
+    <Box sx={{ display: "flex", gap: 1, alignItems: "center" }}>
+      {colour && <Colour label={`Colour of the ${label}`} value={colour} onKeep={onKeep} />}
+      <Button onClick={() => void onKeep(colour ? undefined : start).catch(() => undefined)}>
+        {colour ? `No ${label}` : `${label[0]!.toUpperCase()}${label.slice(1)}`}
+      </Button>
+    </Box>
+  );
+}
+
+// Cells by hand: a line a row, with tabs or bars between its cells.
+function Cells({ element, onKeep }: { element: Table; onKeep: (patch: Partial<Table>) => Promise<unknown> }) {
+  const written = (element.rows ?? []).map((row) => row.join(" | ")).join("\n");
+  const [text, setText] = useState(written);
+  const [problem, setProblem] = useState<string | null>(null);
+  useEffect(() => setText(written), [written]);
+  const keep = async () => {
+    if (text === written) return setProblem(null);
+    const rows = text
+      .split("\n")
+      .filter((line) => line.trim() !== "")
+      .map((line) => line.split(/\t|(?<!\|)\|(?!\|)/).map((cell) => cell.trim()));
+    try {
+      await onKeep({ rows });
+      setProblem(null);
+    } catch (error) {
+      setProblem((error as Error).message);
+    }
+  };
+  return (
+    <TextField
+      multiline
+      maxRows={10}
+      margin="dense"
+      label="Rows, with | between cells"
+      value={text}
+      error={!!problem}
+      helperText={problem}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={() => void keep()}
+      slotProps={{ formHelperText: { role: "alert" } }}
+    />
+  );
+}
+
+function Sorting({
+  element,
+  fields,
+  onKeep,
+}: {
+  element: Table;
+  fields: string[];
+  onKeep: (patch: Partial<Table>) => Promise<unknown>;
+}) {
+  const sortings = element.sorted_by ?? [];
+  const put = (index: number, field: string, descending: boolean) => {
+    const list = sortings.filter((_, place) => place !== index);
+    if (field !== "") list.splice(index, 0, descending ? { field, descending } : { field });
+    return onKeep({ sorted_by: list.length === 0 ? undefined : list });
+  };
+  return (
+    <>
+      {[...sortings, { field: "", descending: false }].slice(0, 5).map((sorting, index) => (
+        <Pair key={index}>
+          <Choice
+            label={index === 0 ? "Sorted by" : "then by"}
+            value={sorting.field}
+            choices={[
+              ["", index === 0 ? "as they come" : "nothing more"],
+              ...[...new Set([...fields, sorting.field])]
+                .filter((name) => name !== "")
+                .map((name) => [name, name] as const),
+            ]}
+            onChoose={(field) => put(index, field, sorting.descending ?? false)}
+          />
+          {sorting.field !== "" && (
+            <Choice
+              label="Order"
+              value={sorting.descending ? "down" : "up"}
+              choices={[
+                ["up", "rising"],
+                ["down", "falling"],
+              ]}
+              onChoose={(order) => put(index, sorting.field, order === "down")}
+            />
+          )}
+        </Pair>
+      ))}
+    </>
+  );
+}
+
+function Columns({
+  element,
+  fields,
+  onKeep,
+}: {
+  element: Table;
+  fields: string[];
+  onKeep: (patch: Partial<Table>) => Promise<unknown>;
+}) {
+  const columns = element.columns;
+  const put = (list: TableColumn[]) => void onKeep({ columns: list }).catch(() => undefined);
+  const change = (index: number, patch: Partial<TableColumn>) =>
+    onKeep({
+      columns: columns.map((column, place) =>
+        place === index
+          ? (Object.fromEntries(
+              Object.entries({ ...column, ...patch }).filter(([, value]) => value !== undefined),
+            ) as TableColumn)
+          : column,
+      ),
+    });
+  const move = (index: number, by: number) => {
+    const list = [...columns];
+    const [taken] = list.splice(index, 1);
+    list.splice(index + by, 0, taken!);
+    put(list);
+  };
+  return (
+    <>
+      <Heading text="Columns" />
+      <Box component="ol" aria-label="Columns of the table" sx={{ m: 0, p: 0, listStyle: "none" }}>
+        {columns.map((column, index) => {
+          const shown = filled(column, defaults.table_column);
+          const name = shown.title || column.field || `column ${index + 1}`;
+          return (
+            <Box component="li" key={index} sx={{ borderBottom: 1, borderColor: "divider", py: 1 }}>
+              <Pair>
+                <Field label="Title" value={shown.title} onKeep={(title) => change(index, { title: title.trim() })} />
+                {element.layer && (
+                  <Choice
+                    label="Field"
+                    value={column.field ?? ""}
+                    choices={[
+                      ["", "none"],
+                      ...[...new Set([...fields, column.field ?? ""])]
+                        .filter((field) => field !== "")
+                        .map((field) => [field, field] as const),
+                    ]}
+                    onChoose={(field) =>
+                      change(index, { field: field || undefined, title: shown.title === "" ? field : shown.title })
+                    }
+                  />
+                )}
+                <Field
+                  label="Width, mm"
+                  value={column.width_mm === undefined ? "" : String(column.width_mm)}
+                  placeholder="shared"
+                  onKeep={(text) => {
+                    const width = Number(text.trim().replace(",", "."));
+                    if (text.trim() !== "" && !(width > 0)) throw new Error("Enter millimetres, such as 14.");
+                    return change(index, { width_mm: text.trim() === "" ? undefined : width });
+                  }}
+                />
+                <Choice
+                  label="Aligned"
+                  value={shown.align}
+                  choices={ALIGN}
+                  onChoose={(align) => change(index, { align })}
+                />
+                {element.layer && (
+                  <>
+                    <WholeNumber
+                      label="Decimals"
+                      value={column.decimals}
+                      onKeep={(decimals) => change(index, { decimals })}
+                    />
+                    <Field
+                      label="Unit"
+                      value={column.unit ?? ""}
+                      onKeep={(unit) => change(index, { unit: unit.trim() || undefined })}
+                    />
+                  </>
+                )}
+              </Pair>
+              <Box sx={{ display: "flex" }}>
+                <IconButton
+                  size="small"
+                  disabled={index === 0}
+                  aria-label={`Move ${name} to the left`}
+                  onClick={() => move(index, -1)}
+                >
+                  <UpIcon sx={{ fontSize: 16 }} />
+                </IconButton>
+                <IconButton
+                  size="small"
+                  disabled={index === columns.length - 1}
+                  aria-label={`Move ${name} to the right`}
+                  onClick={() => move(index, 1)}
+                >
+                  <DownIcon sx={{ fontSize: 16 }} />
+                </IconButton>
+                <IconButton
+                  size="small"
+                  disabled={columns.length === 1}
+                  aria-label={`Remove ${name}`}
+                  onClick={() => put(columns.filter((_, place) => place !== index))}
+                >
+                  <RemoveIcon sx={{ fontSize: 16 }} />
+                </IconButton>
+              </Box>
+            </Box>
+          );
+        })}
+      </Box>
+      <Button
+        startIcon={<AddIcon />}
+        onClick={() => {
+          const free = fields.find((field) => !columns.some((column) => column.field === field));
+          put([...columns, element.layer && free ? { field: free, title: free } : { title: "Column" }]);
+        }}
+      >
+        Column
+      </Button>
+    </>
+  );
+}
