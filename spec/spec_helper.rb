@@ -14,6 +14,7 @@ RSpec.configure do |config|
   config.expect_with(:rspec) { |expectations| expectations.syntax = :expect }
   config.include Outside
   config.include SmallBooks
+  config.include PrintedElements
   config.include HandingOn
   config.around { |example| ExampleClock.watch(example.full_description) { example.run } }
 end

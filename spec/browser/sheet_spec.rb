@@ -275,8 +275,8 @@ RSpec.describe "Sheet", type: :feature do
     fill_in("Rotation, ° clockwise", with: "30")
     find_field("Rotation, ° clockwise").send_keys(:enter)
     expect(page).to have_css("svg text[transform^='rotate(30']", text: "Handle with care")
-    click_button("Area colour")
-    expect(page).to have_field("Corner, mm")
+    pick("Area", "one colour")
+    expect(page).to have_field("Corners, mm")
     expect_accessible
     click_button("Duplicate")
     expect(page).to have_css("svg text", text: "Handle with care", count: 2)
@@ -291,5 +291,51 @@ RSpec.describe "Sheet", type: :feature do
     expect(page).to have_css("[data-sheet]")
     undo(8)
     expect(page).to have_no_css("svg text", text: "Handle with care")
+  end
+
+  it "styles words of a text, lists dams in a table, bends a line, gives an area a gradient" do
+    click_button("New element")
+    find("[role=menuitem]", text: "Text").click
+    find("label", text: "Styles within the text").click
+    field = find_field("Text", type: "textarea")
+    expect(page).to have_css("[role=toolbar][aria-label='Styles of the selected words']")
+    field.set("Skarrow Moss")
+    field.native.send_keys(%i[control enter])
+    expect(page).to have_css("svg text", text: "Skarrow Moss")
+    page.execute_script("arguments[0].focus(); arguments[0].setSelectionRange(8, 12)", field)
+    click_button("Bold")
+    expect(page).to have_css("svg text[font-weight='700']", text: /\AMoss\z/)
+    expect_accessible
+    field = find_field("Text", with: "Skarrow <b>Moss</b>")
+    field.set("Skarrow <b>Moss")
+    field.native.send_keys(%i[control enter])
+    expect(page).to have_css("aside [role=alert]", text: "The tags of the text do not go together")
+    field.native.send_keys(:escape)
+    click_button("The page")
+    click_button("New element")
+    find("[role=menuitem]", text: "Table").click
+    pick("Lists", "Peat dams")
+    expect(page).to have_css("[data-part='table table-1'] text", text: /\AD\d+\z/)
+    expect_accessible
+    click_button("The page")
+    click_button("New element")
+    find("[role=menuitem]", text: "Line").click
+    fill_in("Height, mm", with: "20")
+    find_field("Height, mm").send_keys(:enter)
+    click_button("Add a bend")
+    expect(page).to have_text("Through 3 places")
+    expect { App::Book.find(@book.id).settings["layout"]["elements"].last["points"].length }.to become(3)
+    find("[aria-label='Place 2 of the line']").send_keys(%i[shift arrow_up])
+    expect { App::Book.find(@book.id).settings["layout"]["elements"].last["points"][1] }.to become([0.5, 0])
+    pick("Ends in", "Filled arrowhead")
+    expect_accessible
+    click_button("The page")
+    click_button("New element")
+    find("[role=menuitem]", text: "Box").click
+    pick("Area", "gradient")
+    expect(page).to have_css("svg linearGradient", visible: :all)
+    expect_accessible
+    undo(12)
+    expect(page).to have_no_css("[data-part='table table-1']")
   end
 end

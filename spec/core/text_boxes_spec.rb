@@ -2,56 +2,8 @@
 
 # Texts on a page, measured in the printed file by poppler's boxes of words.
 RSpec.describe TileLoom::Furniture::Elements::TextBox do
-  # Prints a sheet whose only text lies 30 mm from the left and 40 mm from the top of an A4 page, in a box of
-  # 60 × 30 mm; yields [word, left, top, right, bottom] in mm, and the file.
-  def printed(**settings)
-    elements = [
-      {
-        "kind" => "map_frame",
-        "id" => "main",
-        "place" => {
-          "left_mm" => 0,
-          "width_mm" => 20,
-          "bottom_mm" => 0,
-          "height_mm" => 20
-        },
-        "grids" => []
-      },
-      {
-        "kind" => "text",
-        "id" => "t",
-        "place" => {
-          "left_mm" => 20,
-          "top_mm" => 30,
-          "width_mm" => 60,
-          "height_mm" => 30
-        }
-      }.merge(settings.transform_keys(&:to_s))
-    ]
-    book, source = small_book([rectangle(402_000, 6_528_000, 402_010, 6_528_010)])
-    page = {
-      "size" => "A4",
-      "orientation" => "portrait",
-      "margins_mm" => {
-        "top" => 10,
-        "right" => 10,
-        "bottom" => 10,
-        "left" => 10
-      }
-    }
-    book =
-      TileLoom::Document::Book.new(
-        book.settings.merge("layout" => {"name" => "x", "page" => page, "elements" => elements})
-      )
-    Dir.mktmpdir do |folder|
-      file = press(book, source, folder)
-      words =
-        outside("pdftotext", "-bbox", file, "-").scan(
-          /<word xMin="([\d.-]+)" yMin="([\d.-]+)" xMax="([\d.-]+)" yMax="([\d.-]+)">([^<]*)</
-        )
-      yield words.map { |*numbers, word| [word, *numbers.map { |number| number.to_f * 25.4 / 72 }] }, file
-    end
-  end
+  # Of a text in the box of PrintedElements.
+  def printed(**settings, &block) = printed_elements([{"kind" => "text", **settings.transform_keys(&:to_s)}], &block)
 
   long = "The moss lies on both sides of the burn and is crossed by the old track in three places."
 

@@ -15,6 +15,9 @@ module TileLoom
         "nn" => "no2",
         "hu" => "hu1"
       }.freeze
+      # What stays whole at a word's ends: two letters at its beginning, three at its end (TeX's lefthyphenmin and
+      # righthyphenmin); text-hyphen breaks behind more letters than it is told.
+      KEPT = {left: 1, right: 2}.freeze
       LOCK = Mutex.new
       # Words of fewer letters stay whole.
       LEAST = 5
@@ -33,7 +36,7 @@ module TileLoom
         def load(language)
           names = [PATTERNS[language], PATTERNS[language[/\A[a-z]+/]], language[/\A[a-z]{2,3}(?=\z|-)/]].compact
           names.each do |name|
-            return new(Text::Hyphen.new(language: name, left: 2, right: 3))
+            return new(Text::Hyphen.new(language: name, **KEPT))
           rescue LoadError, StandardError
             next
           end

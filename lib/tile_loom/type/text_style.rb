@@ -32,7 +32,8 @@ module TileLoom
         # [distance below the baseline, thickness] of an underline in mm, by the face's post table.
         def underline
           table = face.font.postscript
-          position, thickness = table.underline_position, table.underline_thickness
+          # ttfunk reads the signed numbers of the table as unsigned ones.
+          position, thickness = [table.underline_position, table.underline_thickness].map { |raw| signed(raw) }
           unless position && thickness&.positive?
             return -size_pt * 0.1 * Face::MM_PER_PT, size_pt * 0.05 * Face::MM_PER_PT
           end
@@ -40,6 +41,8 @@ module TileLoom
         end
 
         private
+
+        def signed(raw) = (raw && raw > 0x7FFF) ? raw - 0x10000 : raw
 
         def shifted(kind, share, rise)
           share, rise = given(kind) || [share, rise]

@@ -25,18 +25,20 @@ module TileLoom
             blend: layer.blend
           )
 
-      # Rows of a legend: the rules that drew something.
+      # Rows of a legend: the rules of which something lies in the frame. (Paint that reaches into it from beside does
+      # not count.)
       def entries =
         layer
           .rules
-          .select { |rule| gathered.key?(rule) }
+          .select { |rule| gathered[rule]&.shown }
           .map { |rule| Symbology::LegendEntry.of_rule(layer, rule, shape(gathered[rule])) }
 
       def told = []
 
       private
 
-      Gathered = Struct.new(:points, :lines, :rings)
+      # points, lines, rings in page mm; shown: does any of them meet the frame itself?
+      Gathered = Struct.new(:points, :lines, :rings, :shown)
 
       def shape(parts)
         return :area if parts.rings.any?
@@ -52,8 +54,20 @@ module TileLoom
             runs = page_runs(feature)
             next if runs.empty?
             things.concat(things_of(feature, runs)) if @fields
-            rules.each { |rule| gather(runs, found[rule] ||= Gathered.new([], [], [])) }
+            rules.each do |rule|
+              parts = found[rule] ||= Gathered.new([], [], [], false)
+              gather(runs, parts)
+              parts.shown ||= in_frame?(feature)
+            end
           end
+      end
+
+      # A geometry that cannot be computed with counts, as its runs are drawn.
+      def in_frame?(feature)
+        @ground ||= view.ground.shape
+        Geometry::Geos.read(feature.wkb).intersects?(@ground)
+      rescue ::Geos::GEOSException
+        true
       end
 
       # [kind, coordinates in page mm] of what is in view.

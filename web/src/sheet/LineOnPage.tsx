@@ -114,16 +114,21 @@ export function LineOnPage({ element, box, perMm, onKeep }: LineOnPageProps) {
             }}
             sx={{
               position: "absolute",
-              left: x * perMm - 6,
-              top: y * perMm - 6,
-              width: 12,
-              height: 12,
-              borderRadius: "50%",
-              border: "2px solid #1f6f78",
-              bgcolor: "#fffdf6",
+              left: x * perMm - 12,
+              top: y * perMm - 12,
+              width: 24,
+              height: 24,
               pointerEvents: "auto",
               cursor: "grab",
               zIndex: 2,
+              "&::before": {
+                content: '""',
+                position: "absolute",
+                inset: 6,
+                borderRadius: "50%",
+                border: "2px solid #1f6f78",
+                bgcolor: "#fffdf6",
+              },
             }}
           />
         ))}

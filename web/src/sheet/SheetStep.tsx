@@ -36,10 +36,13 @@ export function SheetStep() {
   const [told, setTold] = useState<string | null>(null);
   const [ghost, setGhost] = useState<string | null>(null);
   const elements = useElements(wanted, setWanted);
-  const [row, pick] = useState<number | null>(null);
+  const [picked, setPicked] = useState<{ row: string | null; beside: boolean }>({ row: null, beside: false });
   const one = wanted.length === 1 ? wanted[0] : undefined;
-  useEffect(() => pick(null), [one]);
-  const pickedRow = useMemo(() => ({ row, pick }), [row]);
+  useEffect(() => setPicked({ row: null, beside: false }), [one]);
+  const pickedRow = useMemo(
+    () => ({ ...picked, pick: (row: string | null, beside = false) => setPicked({ row, beside }) }),
+    [picked],
+  );
   const selected = layout.elements.filter((element) => wanted.includes(element.id));
   useElementKeys(elements, wanted, setWanted);
   const fullest = async () => {

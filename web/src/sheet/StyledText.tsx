@@ -1,4 +1,12 @@
-import { Box, Button, TextField } from "@mui/material";
+import BoldIcon from "@mui/icons-material/FormatBold";
+import ItalicIcon from "@mui/icons-material/FormatItalic";
+import ListIcon from "@mui/icons-material/FormatListBulleted";
+import NumbersIcon from "@mui/icons-material/FormatListNumbered";
+import UnderlineIcon from "@mui/icons-material/FormatUnderlined";
+import StruckIcon from "@mui/icons-material/StrikethroughS";
+import SubscriptIcon from "@mui/icons-material/Subscript";
+import SuperscriptIcon from "@mui/icons-material/Superscript";
+import { Box, IconButton, TextField } from "@mui/material";
 import { useEffect, useRef, useState } from "react";
 import { Colour } from "../fields/Colour";
 
@@ -11,12 +19,16 @@ interface StyledTextProps {
 }
 
 const TAGS = [
-  ["b", "Bold", "B", { fontWeight: 700 }],
-  ["i", "Italic", "I", { fontStyle: "italic" }],
-  ["u", "Underlined", "U", { textDecoration: "underline" }],
-  ["s", "Struck through", "S", { textDecoration: "line-through" }],
-  ["sup", "Superscript", "x²", {}],
-  ["sub", "Subscript", "x₂", {}],
+  ["b", "Bold", BoldIcon],
+  ["i", "Italic", ItalicIcon],
+  ["u", "Underlined", UnderlineIcon],
+  ["s", "Struck through", StruckIcon],
+  ["sup", "Superscript", SuperscriptIcon],
+  ["sub", "Subscript", SubscriptIcon],
+] as const;
+const LISTS = [
+  ["ul", "List", ListIcon],
+  ["ol", "Numbered list", NumbersIcon],
 ] as const;
 
 const SIZES = [6, 7, 8, 9, 10, 12, 14, 18, 24, 36];
@@ -66,36 +78,30 @@ export function StyledText({ label, value, tagged, onKeep }: StyledTextProps) {
           aria-label="Styles of the selected words"
           sx={{ display: "flex", flexWrap: "wrap", gap: 0.25, mb: 0.5 }}
         >
-          {TAGS.map(([tag, title, sign, look]) => (
-            <Button
+          {TAGS.map(([tag, title, Icon]) => (
+            <IconButton
               key={tag}
+              size="small"
               aria-label={title}
               title={title}
               onMouseDown={stay}
               onClick={() => wrap(`<${tag}>`, `</${tag}>`)}
-              sx={{ minWidth: 28, px: 0.5, py: 0.25, ...look }}
             >
-              {sign}
-            </Button>
+              <Icon sx={{ fontSize: 18 }} />
+            </IconButton>
           ))}
-          <Button
-            title="List"
-            aria-label="List"
-            onMouseDown={stay}
-            onClick={() => list("ul")}
-            sx={{ minWidth: 28, px: 0.5 }}
-          >
-            •
-          </Button>
-          <Button
-            title="Numbered list"
-            aria-label="Numbered list"
-            onMouseDown={stay}
-            onClick={() => list("ol")}
-            sx={{ minWidth: 28, px: 0.5 }}
-          >
-            1.
-          </Button>
+          {LISTS.map(([tag, title, Icon]) => (
+            <IconButton
+              key={tag}
+              size="small"
+              aria-label={title}
+              title={title}
+              onMouseDown={stay}
+              onClick={() => list(tag)}
+            >
+              <Icon sx={{ fontSize: 18 }} />
+            </IconButton>
+          ))}
           <select
             aria-label="Size of the selected words"
             value=""

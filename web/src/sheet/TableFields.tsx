@@ -5,7 +5,8 @@ import RemoveIcon from "@mui/icons-material/Remove";
 import { Box, Button, IconButton, TextField } from "@mui/material";
 import { useEffect, useState } from "react";
 import { useBook } from "../api/book";
-import { useAttributes } from "../api/useAttributes";
+import { get } from "../api/client";
+import { useAttributes, type Attribute } from "../api/useAttributes";
 import type { ElementOf, TableColumn } from "../api/types";
 import { Choice } from "../fields/Choice";
 import { Colour } from "../fields/Colour";
@@ -27,6 +28,8 @@ import { titleOf } from "./useElements";
 
 type Table = ElementOf<"table">;
 
+const FIRST_FIELDS = 3;
+
 const ALIGN = [
   ["left", "left"],
   ["centre", "centred"],
@@ -47,10 +50,19 @@ export function TableFields({
   const layers = book.document.layers.filter((layer) => !layer.raster);
   const attributes = useAttributes(element.layer).data ?? [];
   const others = layout.elements.filter((known) => known.kind === "table" && known.id !== element.id);
-  // The first fields of a layer as columns.
+  // A table without fields begins with the first ones of its layer.
   const list = async (id: string) => {
     if (id === "") return onKeep({ layer: undefined, when: undefined, sorted_by: undefined });
-    return onKeep({ layer: id, rows: undefined, when: undefined, sorted_by: undefined });
+    const fields = await get<Attribute[]>(`/api/books/${book.id}/layers/${id}/attributes`);
+    const known = element.columns.some(({ field }) => fields.some(({ name }) => name === field));
+    const columns = fields.slice(0, FIRST_FIELDS).map(({ name }) => ({ title: name, field: name }));
+    return onKeep({
+      layer: id,
+      rows: undefined,
+      when: undefined,
+      sorted_by: undefined,
+      ...(known || columns.length === 0 ? {} : { columns }),
+    });
   };
   return (
     <>

@@ -120,6 +120,7 @@ export function LegendCheck() {
 function summary({ found, count, stopped }: Told): string {
   if (stopped) return "Stopped before all sheets were looked at.";
   const sheets = new Set(found.map(({ number }) => number)).size;
-  if (sheets === 0) return `The legends of all ${count} sheets have room.`;
+  if (sheets === 0)
+    return count === 1 ? "The legend of the one sheet has room." : `The legends of all ${count} sheets have room.`;
   return sheets === 1 ? "1 sheet has a legend without room." : `${sheets} sheets have legends without room.`;
 }

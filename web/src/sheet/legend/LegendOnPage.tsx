@@ -9,6 +9,7 @@ import { useLegend, usePickedRow } from "./useLegend";
 
 // From how many pixels on a press is a drag.
 const SLACK = 4;
+const NONE: RowShown[] = [];
 // Of the field beside a row, in pixels.
 const WIDTH = 270,
   APART = 10;
@@ -19,15 +20,16 @@ interface LegendOnPageProps {
   onKeep: (rows: LegendRow[], label: string) => Promise<unknown>;
 }
 
-// The rows of the selected legend on the page: click one to write its title, drag it to another place.
+// The rows of the selected legend on the page: click one to write its title, drag it to another place. (By keyboard the
+// rows of the card do the same.)
 export function LegendOnPage({ element, perMm, onKeep }: LegendOnPageProps) {
   const legend = useLegend(element.id);
-  const { row: picked, pick } = usePickedRow();
   const surface = useRef<HTMLDivElement>(null);
   const drag = useRef<{ index: number; x: number; y: number; far: boolean } | null>(null);
   const [target, setTarget] = useState<{ index: number; before: number } | null>(null);
+  const rows = legend.data?.rows ?? NONE;
+  const { picked, beside, pick } = usePickedRow(rows);
   if (!legend.data || element.continues) return null;
-  const rows = legend.data.rows;
   const at = (event: PointerEvent): [number, number] => {
     const area = surface.current!.getBoundingClientRect();
     return [(event.clientX - area.left) / perMm, (event.clientY - area.top) / perMm];
@@ -53,7 +55,7 @@ export function LegendOnPage({ element, perMm, onKeep }: LegendOnPageProps) {
     setTarget(null);
     if (!held) return;
     event.stopPropagation();
-    if (!held.far) return pick(held.index);
+    if (!held.far) return pick(held.index, true);
     const before = placeAt(rows, ...at(event));
     if (before === null || before === held.index || before === held.index + 1) return;
     void onKeep(moved(rows, held.index, before), "Order of the legend").catch(() => undefined);
@@ -66,22 +68,14 @@ export function LegendOnPage({ element, perMm, onKeep }: LegendOnPageProps) {
           shown.box && (
             <Box
               key={index}
-              role="button"
-              tabIndex={0}
-              aria-label={`Legend row: ${shown.name}`}
-              aria-pressed={picked === index}
+              data-legend-row={shown.name}
+              data-picked={picked === index || undefined}
               onPointerDown={(event) => press(event, index)}
               onPointerMove={move}
               onPointerUp={release}
               onPointerCancel={() => {
                 drag.current = null;
                 setTarget(null);
-              }}
-              onKeyDown={(event) => {
-                if (event.key !== "Enter" && event.key !== " ") return;
-                event.preventDefault();
-                event.stopPropagation();
-                pick(index);
               }}
               sx={{
                 position: "absolute",
@@ -94,7 +88,7 @@ export function LegendOnPage({ element, perMm, onKeep }: LegendOnPageProps) {
                 opacity: target?.index === index ? 0.5 : 1,
                 outline: picked === index ? "2px solid #1f6f78" : "none",
                 bgcolor: shown.fresh ? "#c98a1b26" : undefined,
-                "&:hover, &:focus-visible": { outline: "1px solid #1f6f78" },
+                "&:hover": { outline: "1px solid #1f6f78" },
               }}
             >
               {shown.fresh && <Tag sx={{ right: 0, top: 0 }}>new</Tag>}
@@ -113,8 +107,15 @@ export function LegendOnPage({ element, perMm, onKeep }: LegendOnPageProps) {
           }}
         />
       )}
-      {picked !== null && rows[picked]?.box && (
-        <TitleBeside key={picked} rows={rows} index={picked} perMm={perMm} onKeep={onKeep} onPick={pick} />
+      {picked !== null && beside && rows[picked]?.box && (
+        <TitleBeside
+          key={picked}
+          rows={rows}
+          index={picked}
+          perMm={perMm}
+          onKeep={onKeep}
+          onPick={(row) => pick(row, true)}
+        />
       )}
     </Box>
   );

@@ -26,8 +26,8 @@ interface LegendRowsProps {
 
 // All rows of a legend in their order; one at a time is open to be edited.
 export function LegendRows({ element, legend, onKeep }: LegendRowsProps) {
-  const { row: picked, pick } = usePickedRow();
   const rows = legend.rows;
+  const { picked, pick, pickPut } = usePickedRow(rows);
   const fresh = rows.filter((row) => row.fresh).length;
   const move = (from: number, before: number) => {
     pick(null);
@@ -104,7 +104,7 @@ export function LegendRows({ element, legend, onKeep }: LegendRowsProps) {
             void onKeep(undefined, "Legend as the map has it").catch(() => undefined);
           }}
         >
-          As the map has it
+          All as the map has it
         </Button>
       )}
     </>
@@ -113,7 +113,7 @@ export function LegendRows({ element, legend, onKeep }: LegendRowsProps) {
   // Above the row that is open, else at the end.
   function add(row: LegendRow) {
     const before = picked ?? rows.length;
-    return onKeep(inserted(rows, before, row), "Row of the legend").then(() => pick(before));
+    return onKeep(inserted(rows, before, row), "Row of the legend").then(() => pickPut(before, row));
   }
 }
 

@@ -102,12 +102,12 @@ export function RowFields({ rows, index, onKeep, onPick }: RowFieldsProps) {
         )}
         {(row.kind === "heading" || row.kind === "note" || row.kind === "own" || row.kind === "grid") && (
           <Button color="error" onClick={() => act(removed(rows, index), "Remove a row of the legend")}>
-            Remove
+            Remove the row
           </Button>
         )}
         {shown.state === "gone" && (
           <Button color="error" onClick={() => act(removed(rows, index), "Forget a row of the legend")}>
-            Forget it
+            Forget the row
           </Button>
         )}
       </Box>

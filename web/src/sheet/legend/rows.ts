@@ -30,6 +30,18 @@ const held = (row: LegendRow): Kept => ({ row, keep: true });
 
 export const keysOf = (row: LegendRow): string[] => (row.kind === "entry" || row.kind === "steps" ? row.of : []);
 
+// By what each row is known while others come and go: what it stands for, or the how many-th of its kind it is.
+export function keysOfRows(rows: Pick<RowShown, "row">[]): string[] {
+  const counts = new Map<string, number>();
+  return rows.map(({ row }) => {
+    const [first] = keysOf(row);
+    if (first !== undefined) return `${row.kind} ${first}`;
+    const count = (counts.get(row.kind) ?? 0) + 1;
+    counts.set(row.kind, count);
+    return `${row.kind} ${count}`;
+  });
+}
+
 const plain = (key: string): LegendRow => ({ kind: "entry", of: [key] });
 
 // Each answers the rows to be saved.

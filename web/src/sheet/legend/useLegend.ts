@@ -1,9 +1,10 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { createContext, useContext } from "react";
 import { useBook } from "../../api/book";
+import type { LegendRow } from "../../api/types";
 import { get } from "../../api/client";
 import { useLayout } from "../layout";
-import type { RowShown } from "./rows";
+import { keysOfRows, type RowShown } from "./rows";
 
 export interface LegendShown {
   rows: RowShown[];
@@ -29,10 +30,25 @@ export function useLegend(id: string) {
   });
 }
 
-// The row that is edited, on the page and in the card alike; null for none.
+// The row that is edited, by its key; beside: in a field beside it on the page, too.
 export interface PickedRow {
-  row: number | null;
-  pick: (row: number | null) => void;
+  row: string | null;
+  beside: boolean;
+  pick: (row: string | null, beside?: boolean) => void;
 }
-export const PickedRowContext = createContext<PickedRow>({ row: null, pick: () => undefined });
-export const usePickedRow = () => useContext(PickedRowContext);
+export const PickedRowContext = createContext<PickedRow>({ row: null, beside: false, pick: () => undefined });
+
+// The same by its place among the rows, which may be another after each change.
+export function usePickedRow(rows: RowShown[]) {
+  const { row, beside, pick } = useContext(PickedRowContext);
+  const keys = keysOfRows(rows);
+  const place = row === null ? -1 : keys.indexOf(row);
+  return {
+    picked: place < 0 ? null : place,
+    beside,
+    // One that is just put in at a place.
+    pickPut: (index: number, fresh: LegendRow) =>
+      pick(keysOfRows([...rows.slice(0, index), { row: fresh }, ...rows.slice(index)])[index] ?? null),
+    pick: (index: number | null, onPage = false) => pick(index === null ? null : (keys[index] ?? null), onPage),
+  };
+}

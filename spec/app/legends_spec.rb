@@ -1,0 +1,312 @@
+# frozen_string_literal: true
+
+require "app_helper"
+
+RSpec.describe App::Routes::Legends do
+  before { empty_database }
+
+  let(:book) { kept_book }
+
+  def document = App::Book.find(book.id).settings
+
+  def legend = document["layout"]["elements"].find { |element| element["kind"] == "legend" }
+
+  def shown(sheet = 1, of = book) = ask("/api/books/#{of.id}/sheets/#{sheet}/legends/#{legend["id"]}").then { answer }
+
+  def patch_book(label = "Legend", **patch)
+    send_json(:patch, "/api/books/#{book.id}", {label: label, patch: patch})
+    expect(last_response.status).to eq(200), last_response.body
+  end
+
+  # Of the legend: its settings with these.
+  def keep(**settings)
+    id = legend["id"]
+    elements =
+      document["layout"]["elements"].map do |element|
+        (element["id"] == id) ? element.merge(settings.transform_keys(&:to_s)).compact : element
+      end
+    patch_book(layout: {elements: elements})
+  end
+
+  def titles(sheet = 1) = shown(sheet)["rows"].select { |row| row["state"] == "here" }.map { |row| row["name"] }
+
+  it "gives rules ids when they are kept, which stay when rules move, and come back with the same condition" do
+    expect(document["layers"].map { |layer| layer["rules"].map { |rule| rule["id"] } }).to eq([["rule-1"], ["rule-1"]])
+    dams = document["layers"][1]
+    rule = ->(title, code) do
+      {
+        "title" => title,
+        "when" => {
+          "op" => "=",
+          "args" => [{"property" => "code"}, code]
+        },
+        "symbol" => dams["rules"][0]["symbol"]
+      }
+    end
+    patch_book(
+      layers: [document["layers"][0], dams.merge("rules" => [rule["One", "D1"], rule["Two", "D2"], dams["rules"][0]])]
+    )
+    ids = document["layers"][1]["rules"].to_h { |entry| [entry["title"], entry["id"]] }
+    expect(ids["Dams"]).to eq("rule-1")
+    expect(ids.values.uniq.length).to eq(3)
+    # Made afresh in another order, without ids.
+    patch_book(
+      layers: [
+        document["layers"][0],
+        dams.merge("rules" => [rule["Zwei", "D2"], dams["rules"][0].except("id"), rule["Eins", "D1"]])
+      ]
+    )
+    expect(document["layers"][1]["rules"].to_h { |entry| [entry["title"], entry["id"]] }).to eq(
+      {"Zwei" => ids["Two"], "Dams" => "rule-1", "Eins" => ids["One"]}
+    )
+  end
+
+  it "tells where each row stands, and which the sheet has not" do
+    rows = shown["rows"]
+    expect(rows.map { |row| row["name"] }).to eq(%w[Dams Area])
+    box = rows[0]["box"]
+    expect(rows[1]["box"][1]).to be_within(0.02).of(box[1] + box[3])
+    expect(rows[0]["swatch"]).to start_with("<svg")
+    expect(shown.slice("count", "fitting", "columns")).to eq({"count" => 2, "fitting" => 2, "columns" => 1})
+    # The dams lie in one row of the grid.
+    smaller = kept_book(scale: 1000)
+    states =
+      App::Book
+        .find(smaller.id)
+        .index
+        .rows
+        .map { |row| shown(row["number"], smaller)["rows"].map { |known| known["state"] } }
+    expect(states.uniq).to contain_exactly(%w[here here], %w[elsewhere here])
+    ask("/api/books/#{book.id}/sheets/1/legends/none")
+    expect(last_response.status).to eq(404)
+    ask("/api/books/#{book.id}/sheets/1/legends/title")
+    expect(answer["message"]).to eq("“title” is no legend.")
+  end
+
+  it "keeps edits while the map changes, marks what is new, and goes back to the map when told to" do
+    rules = document["layers"]
+    keep(
+      rows: [
+        {"kind" => "entry", "of" => ["area/rule-1"], "title" => "Moor"},
+        {"kind" => "entry", "of" => ["dams/rule-1"]}
+      ]
+    )
+    expect(titles).to eq(%w[Moor Dams])
+    expect(document["layers"]).to eq(rules)
+    renamed =
+      rules.map do |layer|
+        layer.merge("rules" => layer["rules"].map { |rule| rule.merge("title" => "#{rule["title"]} now") })
+      end
+    fresh = {
+      "title" => "First",
+      "when" => {
+        "op" => "=",
+        "args" => [{"property" => "code"}, "D1"]
+      },
+      "symbol" => rules[1]["rules"][0]["symbol"]
+    }
+    renamed[1]["rules"].unshift(fresh)
+    patch_book(layers: renamed)
+    expect(shown["rows"].map { |row| row.values_at("name", "fresh") }).to eq(
+      [["Moor", false], ["Dams now", false], ["First", true]]
+    )
+    keep(rows: nil)
+    expect(titles).to eq(["Dams now", "First", "Area now"])
+    expect { 3.times { App::BookChanges.new(App::Book.find(book.id)).undo } }.to change { titles }.to(%w[Dams Area])
+  end
+
+  it "looks through the legends of all sheets in parts, names those without room, and tells the fullest" do
+    count = App::Book.find(book.id).index.rows.length
+    found = []
+    fullest = nil
+    at = 0
+    while at
+      ask("/api/books/#{book.id}/legends/overfull?from=#{at}")
+      found += answer["found"]
+      fullest ||= answer["fullest"]
+      at = answer["next"]
+    end
+    expect([found, answer["count"], fullest.slice("number", "rows")]).to eq([[], count, {"number" => 1, "rows" => 2}])
+    keep(place: {"right_mm" => 5, "top_mm" => 58, "width_mm" => 52, "height_mm" => 6})
+    ask("/api/books/#{book.id}/legends/overfull")
+    expect(answer["found"].first).to include("number" => 1, "name" => "A1", "element" => legend["id"])
+    expect(answer["found"].map { |entry| entry["sentence"] }).to all(match(/room for 1 of 2 rows; left out: “Area”/))
+  end
+
+  # By MariaDB's own ST_Intersects on the ground of each sheet.
+  it "has in a table the records that SQL finds on the ground of each sheet" do
+    columns = [{"title" => "Code", "field" => "code"}]
+    send_json(
+      :post,
+      "/api/books/#{book.id}/layout/elements",
+      {
+        "kind" => "table",
+        "box" => [20, 20, 60, 60],
+        "settings" => {
+          "layer" => "dams",
+          "rows" => nil,
+          "columns" => columns,
+          "sorted_by" => [{"field" => "code"}]
+        }.compact
+      }
+    )
+    expect(last_response.status).to eq(200), last_response.body
+    snapshot = App::Snapshot.of(App::Book.find(book.id))
+    layer = App::Layer.find_by(book_id: book.id, key: "dams")
+    lists =
+      snapshot.cells.map do |cell|
+        composer = snapshot.composer(cell)
+        ring = cell.ground.corners.each_slice(2).map { |x, y| "#{x} #{y}" }
+        window = "POLYGON((#{[*ring, ring.first].join(", ")}))"
+        codes =
+          App::Feature
+            .where(layer_id: layer.id)
+            .where("ST_Intersects(shape, ST_GeomFromText(?))", window)
+            .pluck(:properties)
+            .map { |json| (json.is_a?(String) ? JSON.parse(json) : json)["code"] }
+        table = composer.layout.elements.find { |element| element.kind == "table" }
+        expect(table.cells_on(composer).flatten).to match_array(codes)
+        codes.length
+      end
+    expect(lists.sum).to be >= 20
+  end
+
+  it "puts a line's places with its box in one change" do
+    send_json(:post, "/api/books/#{book.id}/layout/elements", {"kind" => "line", "box" => [20, 20, 60, 10]})
+    id = answer["made"].first
+    send_json(
+      :post,
+      "/api/books/#{book.id}/layout/boxes",
+      {
+        label: "Bend",
+        boxes: {
+          id => [30, 30, 40, 20]
+        },
+        settings: {
+          id => {
+            "points" => [[0, 0], [0.5, 1], [1, 0]],
+            "id" => "other"
+          }
+        }
+      }
+    )
+    line = document["layout"]["elements"].find { |element| element["id"] == id }
+    expect(line["points"]).to eq([[0, 0], [0.5, 1], [1, 0]])
+    expect(answer["frame"]["elements"][id]).to eq([30.0, 30.0, 40.0, 20.0])
+    send_json(:post, "/api/books/#{book.id}/layout/boxes", {boxes: {id => [30, 30, 40, 20]}, settings: []})
+    expect(last_response.status).to eq(422)
+    send_json(
+      :post,
+      "/api/books/#{book.id}/layout/boxes",
+      {boxes: {id => [30, 30, 40, 20]}, settings: {id => {"points" => [["a", 1], [1, 1]]}}}
+    )
+    expect(last_response.status).to eq(422)
+    App::BookChanges.new(App::Book.find(book.id)).undo
+    expect(document["layout"]["elements"].find { |element| element["id"] == id }).not_to have_key("points")
+  end
+
+  it "keeps the book's description and own fields, and refuses a name twice" do
+    patch_book(description: "All dams of the moss.", fields: [{"name" => "client", "value" => "Moor trust"}])
+    expect(document.slice("description", "fields")).to eq(
+      {"description" => "All dams of the moss.", "fields" => [{"name" => "client", "value" => "Moor trust"}]}
+    )
+    ask("/api/books/#{book.id}/sheets/1/values")
+    expect(answer).to include({"name" => "fields.client", "value" => "Moor trust"})
+    send_json(
+      :patch,
+      "/api/books/#{book.id}",
+      {label: "x", patch: {fields: [{"name" => "a"}, {"name" => "a"}]}}
+    )
+    expect(answer["message"]).to include("Two fields of the book are called “a”")
+    patch_book(fields: nil)
+    expect(document).not_to have_key("fields")
+  end
+end
+
+RSpec.describe "What the front end does with rows and bends" do
+  def row(row, **more) =
+    {
+      "row" => row,
+      "name" => "",
+      "on_map" => [],
+      "layers" => ["L"],
+      "fresh" => false,
+      "state" => "here",
+      "steps" => false,
+      **more.transform_keys(&:to_s)
+    }
+
+  rows = [
+    {"kind" => "entry", "of" => ["l/a"]},
+    {"kind" => "entry", "of" => ["l/b"], "title" => "Bee"},
+    {"kind" => "heading", "title" => "Head"},
+    {"kind" => "entry", "of" => ["l/c"]}
+  ]
+
+  it "moves, merges, splits, and leaves what is new new" do
+    shown = rows.map { |entry| row(entry) }
+    shown[3] = row(rows[3], fresh: true)
+    list = JSON.generate(shown)
+    moved, merged, split, titled =
+      web(
+        "sheet/legend/rows.ts",
+        "m.moved(#{list}, 0, 3)",
+        "m.merged(#{list}, 0, 1)",
+        "m.split(#{JSON.generate([row({"kind" => "entry", "of" => %w[l/a l/b], "title" => "x"})])}, 0)",
+        "m.titled(#{JSON.generate(rows[1])}, ' Sea ', ['b'])"
+      )
+    expect(moved).to eq([rows[1], rows[2], rows[0]])
+    expect(merged).to eq([{"kind" => "entry", "of" => %w[l/a l/b], "title" => "Bee"}, rows[2]])
+    expect(split).to eq([{"kind" => "entry", "of" => ["l/a"]}, {"kind" => "entry", "of" => ["l/b"]}])
+    expect(titled["title"]).to eq("Sea")
+    back, all, joined =
+      web(
+        "sheet/legend/rows.ts",
+        "m.titled(#{JSON.generate(rows[1])}, 'b', ['b'])",
+        "m.accepted(#{list})",
+        "m.joined(#{JSON.generate([row(rows[0], steps: true), row(rows[2]), row(rows[3], steps: true)])}, 2)"
+      )
+    expect(back).to eq({"kind" => "entry", "of" => ["l/b"]})
+    expect(all).to eq(rows)
+    expect(joined).to eq([{"kind" => "steps", "of" => %w[l/a l/c]}, rows[2]])
+  end
+
+  it "finds the place where a row is let go" do
+    shown = [[10, 10, 40, 5], nil, [10, 15, 40, 5], [60, 10, 40, 5]].map { |box| row(rows[0], **{box: box}.compact) }
+    list = JSON.generate(shown)
+    expect(
+      web(
+        "sheet/legend/rows.ts",
+        "m.placeAt(#{list}, 20, 11)",
+        "m.placeAt(#{list}, 20, 14)",
+        "m.placeAt(#{list}, 20, 19)",
+        "m.placeAt(#{list}, 70, 30)",
+        "m.placeAt([], 1, 1)"
+      )
+    ).to eq([0, 1, 3, 4, nil])
+  end
+
+  # By hand: a straight row of places needs its two ends alone; a corner stays.
+  it "draws a line by hand with no more places than it needs, in a box round them" do
+    thin, boxed, bent =
+      web(
+        "sheet/bends.ts",
+        "m.thinned([[0, 0], [1, 0.1], [2, 0], [3, 0.1], [4, 0], [4, 4]], 0.25)",
+        "m.boxed([[10, 20], [30, 20], [30, 60]])",
+        "m.bentAgain(undefined, 'up')"
+      )
+    expect(thin).to eq([[0, 0], [4, 0], [4, 4]])
+    expect(boxed).to eq({"box" => [10, 20, 20, 40], "points" => [[0, 0], [1, 0], [1, 1]]})
+    expect(bent).to eq([[0, 1], [0.5, 0.5], [1, 0]])
+  end
+
+  it "writes plain text among tags and takes tags away again" do
+    expect(
+      web(
+        "sheet/tags.ts",
+        "m.escaped('a < b & c')",
+        "m.plain('<b>a</b> &lt; <span style=\"color: #a00\">b</span> &amp; c')"
+      )
+    ).to eq(["a &lt; b &amp; c", "a < b & c"])
+  end
+end
