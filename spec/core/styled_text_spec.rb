@@ -113,6 +113,18 @@ RSpec.describe "Styled texts" do
     )
   end
 
+  it "follows a change of the palette within its tags" do
+    book, =
+      book_with_elements(
+        [{"kind" => "text", "markup" => true, "text" => "#A3211B <span style=\"color: #A3211B\">x</span>"}]
+      )
+    change = TileLoom::Document::PaletteChange.new("#a3211b")
+    fresh = change.patch(book.settings)
+    ink = fresh["palette"].first["colour"]
+    expect(ink).not_to eq("#a3211b")
+    expect(fresh["layout"]["elements"][1]["text"]).to include("color: #{ink}\">x")
+  end
+
   it "sets lists with signs or numbers before paragraphs that hang behind them" do
     list =
       "<ul>\n<li>one that is so long that it must go on below itself</li>\n<li>two</li>\n</ul>\n<ol><li>first</li><li>second</li></ol>"

@@ -122,7 +122,7 @@ module TileLoom
 
       # Who is to be named for background tiles of this sheet and is not by a text of it.
       def uncredited(layers)
-        return [] if texts.any? { |element| element.templates.any? { |_, template| template.include?("book.credits") } }
+        return [] if templates.any? { |_, template| template.include?("book.credits") }
         layers.filter_map { |layer| layer.tiles&.attribution }.uniq
       end
 
@@ -156,8 +156,7 @@ module TileLoom
       def live_values = LiveValues.new(self)
 
       # Characters of all filled-in texts, to find the sheet that is hardest for a design.
-      def text_length =
-        texts.sum { |element| element.templates.sum { |path, template| live_text(template, path: path).length } }
+      def text_length = templates.sum { |path, template| live_text(template, path: path).length }
 
       # Ids of the texts that do not stand in their boxes.
       def overflowing = texts.reject { |element| element.fits?(self) }.map(&:id)
@@ -192,8 +191,7 @@ module TileLoom
       NEEDLE = /sheet\.(declination|grid_magnetic|annual_change)/
 
       def needle =
-        if texts.any? { |element| element.templates.any? { |_, template| template.match?(NEEDLE) } } &&
-            norths.declination_deg.nil?
+        if templates.any? { |_, template| template.match?(NEEDLE) } && norths.declination_deg.nil?
           [norths.trouble].compact
         else
           []
@@ -239,6 +237,9 @@ module TileLoom
           end
         end
       end
+
+      # [path, live text] of all elements that are shown.
+      def templates = @templates ||= layout.elements.reject(&:hidden?).flat_map(&:templates)
 
       def texts = layout.elements.select { |element| element.text? && !element.hidden? }
 

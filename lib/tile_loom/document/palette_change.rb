@@ -63,7 +63,10 @@ module TileLoom
       def replaced(part, fresh)
         case part
         when Hash
-          part.transform_values { |value| replaced(value, fresh) }
+          found = part.transform_values { |value| replaced(value, fresh) }
+          # Colours stand within the tags of a styled text.
+          found["text"] = found["text"].gsub(/#{@colour}\b/i, fresh) if part["markup"] == true && found["text"]
+          found
         when Array
           part.map { |value| replaced(value, fresh) }
         when String
