@@ -12,6 +12,7 @@ module Bench
     def rows
       [
         *demo_rows,
+        *legend_rows,
         *generated_rows,
         *memory_rows,
         *image_rows,
@@ -53,6 +54,29 @@ module Bench
     end
 
     def milliseconds(pair) = format("%.0f ms · %.0f ms", *pair)
+
+    # All sheets' legends, looked through for rows without room.
+    LEGENDS = 500
+
+    def legend_rows
+      settings = demo.first.settings
+      settings = settings.merge("index" => settings["index"].merge("scale" => 500))
+      book, source = TileLoom::Document::Book.new(settings), demo.last
+      cells = book.cells(source).first(LEGENDS)
+      start = clock
+      cells.each do |cell|
+        sheet =
+          TileLoom::Compose::SheetComposer.new(
+            book: book,
+            source: source,
+            cell: cell,
+            count: cells.length,
+            entries_alone: true
+          )
+        TileLoom::Compose::LegendShown.overfull(sheet)
+      end
+      [["Demo at 1:500, legends of #{cells.length} sheets checked", format("%.1f s", clock - start)]]
+    end
 
     def demo_rows
       book, source = demo

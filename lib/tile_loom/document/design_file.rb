@@ -32,13 +32,17 @@ module TileLoom
 
         private
 
+        # Members of elements that are typefaces.
+        FACES = %w[face title_face heading_face note_face head_face].freeze
+
         # Ids of the drawings, pictures and typefaces that a layout asks for.
         def used(layout)
           layout["elements"]
             .flat_map do |element|
               [
-                *element.values_at("drawing", "picture", "face"),
-                *(element["grids"] || []).map { |grid| grid.dig("labels", "face") }
+                *element.values_at("drawing", "picture", "patch_drawing", *FACES),
+                *(element["grids"] || []).map { |grid| grid.dig("labels", "face") },
+                *(element["rows"] || []).grep(Hash).map { |row| row.dig("symbol", "marker", "shape") }
               ]
             end
             .compact

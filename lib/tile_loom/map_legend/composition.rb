@@ -5,8 +5,6 @@ module TileLoom
     # A legend on one sheet: its rows measured, made smaller and flowed into columns as far as it may, and laid out in
     # its box. What does not fit goes on in a legend that continues it, or is left out and told.
     class Composition
-      STEP_PT = 0.25
-
       # A size and a number of columns, tried.
       Attempt = Struct.new(:manner, :columns, :title, :blocks, :flow, :width, keyword_init: true)
 
@@ -98,24 +96,28 @@ module TileLoom
       def found
         best = nil
         counts.each do |columns|
-          factors.each do |factor|
-            tried = try(columns, factor)
-            return tried if tried.flow.whole? && wide_enough?(tried)
-            best = tried if best.nil? || tried.flow.placed.sum(&:length) > best.flow.placed.sum(&:length)
-          end
+          whole =
+            Type::Shrinking.first(factors) do |factor|
+              tried = attempted(columns, factor)
+              best = tried if best.nil? || held(tried) > held(best)
+              tried.flow.whole? && wide_enough?(tried)
+            end
+          return attempted(columns, whole) if whole
         end
         best
       end
 
+      def attempted(columns, factor) = (@attempted ||= {})[[columns, factor]] ||= try(columns, factor)
+
+      # How many rows have room.
+      def held(tried) = tried.flow.placed.sum(&:length)
+
       def counts = (@design.columns..[@design.columns, @design.most_columns || 0].max)
 
-      # From its own size down to the least that it may have.
+      # Shares of its own size, the largest first.
       def factors
-        own = @design.size_pt
-        least = [@design.minimum_pt || own, own].min
-        sizes = own.step(least, -STEP_PT).to_a
-        sizes << least if sizes.last > least
-        [1.0, *sizes.drop(1).map { |size| size / own.to_f }]
+        sizes = Type::Shrinking.sizes(@design.size_pt, @design.minimum_pt)
+        [1.0, *sizes.drop(1).map { |size| size / @design.size_pt.to_f }]
       end
 
       def try(columns, factor)

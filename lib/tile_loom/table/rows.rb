@@ -14,9 +14,8 @@ module TileLoom
         @columns, @heads, @cells, @box, @look = columns, heads, cells, box, look
       end
 
-      # How many rows of cells stand in the box.
-      def fitting =
-        @fitting ||= heights.each_with_index.take_while { |_, index| bottom(index) <= @box.height + HAIR_MM }.length
+      # How many rows of cells stand in the box. (Those below are not measured.)
+      def fitting = tops.length - 1
 
       HAIR_MM = 0.001
 
@@ -72,9 +71,15 @@ module TileLoom
 
       def head_height = @head_height ||= @heads ? height_of(@heads, @look.head) : 0.0
 
-      def heights = @heights ||= @cells.map { |row| height_of(row, @look.style) }
-
-      def tops = @tops ||= heights.each_with_object([head_height]) { |height, found| found << found.last + height }
+      # Distances of the rows that stand from the box's upper edge, and of the end of the last.
+      def tops
+        @tops ||=
+          @cells.each_with_object([head_height]) do |row, found|
+            below = found.last + height_of(row, @look.style)
+            break found if below > @box.height + HAIR_MM
+            found << below
+          end
+      end
 
       def top(index) = tops[index]
 

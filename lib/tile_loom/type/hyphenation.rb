@@ -19,8 +19,8 @@ module TileLoom
       # righthyphenmin); text-hyphen breaks behind more letters than it is told.
       KEPT = {left: 1, right: 2}.freeze
       LOCK = Mutex.new
-      # Words of fewer letters stay whole.
-      LEAST = 5
+      # Words of fewer letters stay whole, and what is too long to be a word.
+      LEAST, MOST = 5, 60
 
       class << self
         # Of a language, or nil where there are no patterns for it.
@@ -49,6 +49,7 @@ module TileLoom
       # As numbers of characters before the break; punctuation round the word is none of it.
       def places(word)
         letters = word[/\p{L}{#{LEAST},}/o] or return []
+        return [] if letters.length > MOST
         start = word.index(letters)
         LOCK.synchronize { @patterns.hyphenate(letters) }.map { |place| start + place }
       end

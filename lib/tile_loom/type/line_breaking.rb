@@ -14,15 +14,85 @@ module TileLoom
       end
 
       # Line list. The block gives the width in mm of the line of an index.
-      def lines(&width)
-        @rows, @width = [[[]]], width
-        words.each { |word, space| (word == :tab) ? @rows.last << [] : add(word, space) }
-        @rows.each_with_index.map { |cells, index| line(cells, last: index == @rows.length - 1) }
+      def lines
+        @items = words
+        rows, from = [], 0
+        while from < @items.length
+          room = yield rows.length
+          to = from + fitting(from, room)
+          cells = cells(from, to)
+          if to < @items.length
+            head, tail = broken(cells, *@items[to], room)
+            if head
+              cells = joined_to(cells, head, @items[to][1])
+              @items[to] = [tail, nil]
+            elsif to == from
+              # Longer than a line, and nowhere to be broken.
+              cells = cells(from, to += 1)
+            end
+          end
+          rows << cells
+          from = to
+        end
+        rows << [[]] if rows.empty?
+        rows.each_with_index.map { |cells, index| line(cells, last: index == rows.length - 1) }
       end
 
       private
 
       def line(cells, last: false) = Line.new(cells, stops: @stops, last: last)
+
+      # How many of the items from one on stand in a line of a width: doubled until they do not, then halved to it.
+      def fitting(from, room)
+        most = @items.length - from
+        held = 0
+        tried = 1
+        while tried <= most && stands?(from, tried, room)
+          held = tried
+          tried = [tried * 2, most].min
+          break if held == most
+        end
+        return held if held == most
+        beyond = tried
+        while beyond - held > 1
+          middle = (held + beyond) / 2
+          stands?(from, middle, room) ? held = middle : beyond = middle
+        end
+        held
+      end
+
+      def stands?(from, count, room) = fits?(cells(from, from + count), room)
+
+      # Tabs that close a line take no room.
+      def fits?(cells, room)
+        written = cells.rindex(&:any?) || 0
+        line(cells.first(written + 1)).width_mm <= room + HAIR_MM
+      end
+
+      # Cells of the items of a line.
+      def cells(from, to)
+        @items[from...to].each_with_object([[]]) do |(word, space), found|
+          (word == :tab) ? found << [] : append(found.last, word, space)
+        end
+      end
+
+      # Cells with a word more.
+      def joined_to(cells, word, space)
+        [
+          *cells[0...-1],
+          cells.last.map { |string, style| [string.dup, style] }.tap { |cell| append(cell, word, space) }
+        ]
+      end
+
+      # Neighbours of one style are one piece, so that they are kerned.
+      def append(cell, word, space)
+        add(cell, " ", space || cell.last[1]) if cell.any?
+        word.each { |string, style| add(cell, string.delete(SOFT_HYPHEN), style) }
+      end
+
+      def add(cell, string, style)
+        (cell.any? && cell.last[1] == style) ? cell.last[0] << string : cell << [+"" << string, style]
+      end
 
       # [pieces of a word, style of the space before it], or [:tab, nil].
       def words
@@ -50,59 +120,34 @@ module TileLoom
         found
       end
 
-      def add(word, space)
-        return if put(word, space)
-        head, tail = broken(word, space)
-        if head
-          put(head, space, forced: true)
-        elsif @rows.last == [[]]
-          # Longer than a line, and nowhere to be broken.
-          return put(word, space, forced: true)
-        else
-          tail = word
-        end
-        @rows << [[]]
-        add(tail, nil)
-      end
-
-      # Joins a word to the last line where there is room.
-      def put(word, space, forced: false)
-        cells = with(word, space)
-        return false unless forced || fits?(cells)
-        @rows[-1] = cells
-        true
-      end
-
-      def fits?(cells) = line(cells).width_mm <= @width.call(@rows.length - 1) + HAIR_MM
-
-      def with(word, space)
-        cell = @rows.last.last
-        lead = cell.empty? ? [] : [[" ", space || cell.last[1]]]
-        [*@rows.last[0...-1], joined([*cell, *lead, *word.map { |string, style| [string.delete(SOFT_HYPHEN), style] }])]
-      end
-
-      # Neighbours of one style as one piece, so that they are kerned.
-      def joined(pieces)
-        pieces.each_with_object([]) do |(string, style), found|
-          (found.last && found.last[1] == style) ? found.last[0] += string : found << [string.dup, style]
-        end
-      end
-
       # [what stays on the line with a hyphen, the rest], the longest that fits; nil where none does.
-      def broken(word, space)
+      def broken(cells, word, space, room)
+        return nil if word == :tab
         string = word.map(&:first).join
-        places(string).reverse_each do |place|
-          head = cut(word, 0, place)
-          next if head.empty?
-          hyphened = [*head[0...-1], ["#{head.last[0]}-", head.last[1]]]
-          return hyphened, cut(word, place, string.length - place) if fits?(with(hyphened, space))
-        end
-        nil
+        return nil if string.length > LONGEST
+        places = places(string)
+        long = ->(place) { !fits?(joined_to(cells, hyphened(word, place), space), room) }
+        beyond = places.bsearch_index(&long) || places.length
+        return nil if beyond.zero?
+        place = places[beyond - 1]
+        [hyphened(word, place), cut(word, place, string.length - place)]
       end
 
-      # Where a word may be broken, as numbers of its characters before the break.
+      # Words of more characters stay whole.
+      LONGEST = 1_000
+
+      # A word up to a character, with a hyphen.
+      def hyphened(word, place)
+        *before, last = cut(word, 0, place)
+        [*before, ["#{last[0]}-", last[1]]]
+      end
+
+      # Where a word may be broken, as numbers of its characters before the break, rising.
       def places(string)
-        soft = string.each_char.with_index.filter_map { |character, index| index if character == SOFT_HYPHEN }
+        soft =
+          string.each_char.with_index.filter_map do |character, index|
+            index if character == SOFT_HYPHEN && index.positive?
+          end
         return soft unless soft.empty?
         @hyphenation ? @hyphenation.places(string) : []
       end

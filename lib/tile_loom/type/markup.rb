@@ -159,7 +159,7 @@ module TileLoom
         when "color"
           value.match?(COLOUR)
         when "font-size"
-          value.match?(SIZE) && value.to_f.positive?
+          value.match?(SIZE) && value.to_f.between?(0.5, 1000)
         else
           ALIGN.key?(value)
         end

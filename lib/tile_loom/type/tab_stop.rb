@@ -17,8 +17,16 @@ module TileLoom
       # The stop behind a place: the next of a list, else the next multiple.
       def self.after(x, stops)
         stops.select { |stop| stop.at_mm > x + HAIR_MM }.min_by(&:at_mm) ||
-          new({"at_mm" => ((x + HAIR_MM) / EVERY_MM).floor * EVERY_MM + EVERY_MM})
+          multiple(((x + HAIR_MM) / EVERY_MM).floor + 1)
       end
+
+      # Those of no text's own, each made once.
+      def self.multiple(count) =
+        (@multiples ||= {})[count] ||= new({"at_mm" => count.clamp(0, MOST_MULTIPLES) * EVERY_MM})
+      private_class_method :multiple
+
+      # Beyond that lie no pages.
+      MOST_MULTIPLES = 400
 
       HAIR_MM = 0.01
 

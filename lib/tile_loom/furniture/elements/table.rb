@@ -35,8 +35,6 @@ module TileLoom
         part :band_fill, Scene::Fill::TYPE, about: "Behind every other row."
         part :stroke, Scene::Stroke::TYPE, under: {"join" => "miter"}, about: "Round the table."
 
-        STEP_PT = 0.25
-
         def nodes(sheet, box) = on(sheet, box).then { |set| [*set.caption, *set.rows.nodes, *around(set, box)] }
 
         # A size, tried: the caption's nodes, the Table::Rows, and their box.
@@ -124,10 +122,8 @@ module TileLoom
 
         # The largest size at which all rows fit, between the least and the wanted one.
         def fitting(sheet, box)
-          least = [minimum_pt || size_pt, size_pt].min
-          sizes = size_pt.to_f.step(least, -STEP_PT).to_a
-          sizes << least if sizes.last > least
-          sizes.lazy.map { |size| set(sheet, box, size) }.find { |tried| tried.rows.whole? } || set(sheet, box, least)
+          sizes = Type::Shrinking.sizes(size_pt, minimum_pt)
+          set(sheet, box, Type::Shrinking.first(sizes) { |size| set(sheet, box, size).rows.whole? } || sizes.last)
         end
 
         def set(sheet, box, size)

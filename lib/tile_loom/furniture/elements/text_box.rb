@@ -37,8 +37,6 @@ module TileLoom
         part :padding_mm, Values::Types::LENGTH_MM, default: 0
         part :stroke, Scene::Stroke::TYPE, under: {"join" => "miter"}
 
-        STEP_PT = 0.25
-
         def text? = true
 
         def nodes(sheet, box)
@@ -152,10 +150,9 @@ module TileLoom
 
         # The largest size that fits, between the least and the wanted one.
         def fitting(string, room, sheet)
-          least = minimum_pt or return block(string, size_pt, sheet)
-          size = size_pt
-          size -= STEP_PT while size > least && !block(string, size, sheet).fits?(room)
-          block(string, [size, least].max, sheet)
+          sizes = Type::Shrinking.sizes(size_pt, minimum_pt)
+          sizes.lazy.map { |size| block(string, size, sheet) }.find { |block| block.fits?(room) } ||
+            block(string, sizes.last, sheet)
         end
       end
     end
