@@ -4,17 +4,20 @@ import { Field } from "./Field";
 export function WholeNumber({
   label,
   value,
+  placeholder = "as fits",
   onKeep,
 }: {
   label: string;
   value: number | undefined;
+  // What stands where it has none.
+  placeholder?: string;
   onKeep: (value: number | undefined) => Promise<unknown>;
 }) {
   return (
     <Field
       label={label}
       value={value === undefined ? "" : String(value)}
-      placeholder="as fits"
+      placeholder={placeholder}
       onKeep={(text) => {
         const number = Number(text.trim());
         if (text.trim() !== "" && !Number.isInteger(number)) throw new Error("Write a whole number.");

@@ -382,6 +382,7 @@ function Columns({
                   <>
                     <WholeNumber
                       label="Decimals"
+                      placeholder="as they are"
                       value={column.decimals}
                       onKeep={(decimals) => change(index, { decimals })}
                     />

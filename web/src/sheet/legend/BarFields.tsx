@@ -65,7 +65,12 @@ export function BarFields({
               most={50}
               onKeep={(thickness_mm) => keep({ thickness_mm })}
             />
-            <WholeNumber label="Decimals" value={bar.decimals} onKeep={(decimals) => keep({ decimals })} />
+            <WholeNumber
+              label="Decimals"
+              placeholder="0"
+              value={bar.decimals}
+              onKeep={(decimals) => keep({ decimals })}
+            />
           </Pair>
           <Field
             label="Labelled values"

@@ -139,6 +139,7 @@ export function LegendFields({
         <Measured label="Columns" value={shown.columns} least={1} most={12} onKeep={(columns) => onKeep({ columns })} />
         <WholeNumber
           label="Up to columns"
+          placeholder="no more"
           value={element.most_columns}
           onKeep={(most_columns) => onKeep({ most_columns })}
         />

@@ -185,6 +185,7 @@ function StepsFields({ row, shown, put }: { row: RowOf<"steps">; shown: RowShown
       <Pair>
         <WholeNumber
           label="Decimals"
+          placeholder="0"
           value={row.decimals}
           onKeep={(decimals) => put(given({ ...row, decimals }), "Steps of the legend")}
         />
