@@ -135,7 +135,7 @@ function OwnArrow({
       picture: kind === "picture" ? id : undefined,
     });
   return (
-    <>
+    <Box sx={{ display: "grid", gap: 1, justifyItems: "start", "& > .MuiTextField-root": { width: "100%" }, mb: 1 }}>
       {known.length > 0 && (
         <Choice
           label="Drawing of your own"
@@ -151,6 +151,6 @@ function OwnArrow({
         address={(file) => (/\.svg$/i.test(file.name) ? "markers" : "pictures")}
         onBrought={(id, file) => choose(/\.svg$/i.test(file.name) ? "drawing" : "picture", id)}
       />
-    </>
+    </Box>
   );
 }

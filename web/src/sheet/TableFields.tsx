@@ -15,6 +15,7 @@ import { ConditionEditor } from "../fields/ConditionEditor";
 import { Field } from "../fields/Field";
 import { Flag } from "../fields/Flag";
 import { Measured } from "../fields/Measured";
+import { Points } from "../fields/Points";
 import { Pair } from "../fields/Pair";
 import { WholeNumber } from "../fields/WholeNumber";
 import { filled } from "../fields/filled";
@@ -135,15 +136,11 @@ export function TableFields({
             most={500}
             onKeep={(size_pt) => onKeep({ size_pt })}
           />
-          <Field
+          <Points
             label="Minimum size, pt"
-            value={element.minimum_pt ? String(element.minimum_pt) : ""}
+            value={element.minimum_pt}
             placeholder="does not shrink"
-            onKeep={(text) => {
-              const size = Number(text.trim().replace(",", "."));
-              if (text.trim() !== "" && !(size > 0)) throw new Error("Enter points, such as 6.");
-              return onKeep({ minimum_pt: text.trim() === "" ? undefined : size });
-            }}
+            onKeep={(minimum_pt) => onKeep({ minimum_pt })}
           />
           <FaceChoice label="Cells" value={shown.face} onChoose={(face) => onKeep({ face })} />
           <FaceChoice label="Titles" value={shown.head_face} onChoose={(head_face) => onKeep({ head_face })} />

@@ -4,7 +4,6 @@ import { useState } from "react";
 import { useBook } from "../api/book";
 import { get } from "../api/client";
 import type { ElementOf } from "../api/types";
-import { Field } from "../fields/Field";
 import { Flag } from "../fields/Flag";
 import { Fold } from "../frame/Fold";
 import { ParagraphFields } from "./ParagraphFields";
@@ -15,6 +14,7 @@ import { useLayout } from "./layout";
 import { Choice } from "../fields/Choice";
 import { Colour } from "../fields/Colour";
 import { Measured } from "../fields/Measured";
+import { Points } from "../fields/Points";
 import { ColourBeside } from "../fields/ColourBeside";
 import { whole } from "./kinds";
 
@@ -154,15 +154,11 @@ export function TypeFields({ element, onKeep }: { element: Typed; onKeep: (patch
           most={200}
           onKeep={(padding_mm) => onKeep({ padding_mm })}
         />
-        <Field
+        <Points
           label="Minimum size, pt"
-          value={element.minimum_pt ? String(element.minimum_pt) : ""}
+          value={element.minimum_pt}
           placeholder="never"
-          onKeep={(text) => {
-            const size = Number(text.trim().replace(",", "."));
-            if (text.trim() !== "" && !(size > 0)) throw new Error("Write points, such as 6.");
-            return onKeep({ minimum_pt: text.trim() === "" ? undefined : size });
-          }}
+          onKeep={(minimum_pt) => onKeep({ minimum_pt })}
         />
       </ColourBeside>
       <BringIn

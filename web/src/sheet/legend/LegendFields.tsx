@@ -7,6 +7,7 @@ import { ColourBeside } from "../../fields/ColourBeside";
 import { Field } from "../../fields/Field";
 import { Measured } from "../../fields/Measured";
 import { Pair } from "../../fields/Pair";
+import { Points } from "../../fields/Points";
 import { WholeNumber } from "../../fields/WholeNumber";
 import { Heading } from "../../frame/Card";
 import { Fold } from "../../frame/Fold";
@@ -167,7 +168,7 @@ export function LegendFields({
         <Points
           label="Minimum size, pt"
           value={element.minimum_pt}
-          never
+          placeholder="does not shrink"
           onKeep={(minimum_pt) => onKeep({ minimum_pt })}
         />
       </Pair>
@@ -232,15 +233,30 @@ export function LegendFields({
         >
           <FaceChoice label="Rows" value={shown.face} onChoose={(face) => onKeep({ face })} />
           <FaceChoice label="Title" value={shown.title_face} onChoose={(title_face) => onKeep({ title_face })} />
-          <Points label="Title size, pt" value={element.title_pt} onKeep={(title_pt) => onKeep({ title_pt })} />
+          <Points
+            label="Title size, pt"
+            placeholder="a quarter larger"
+            value={element.title_pt}
+            onKeep={(title_pt) => onKeep({ title_pt })}
+          />
           <FaceChoice
             label="Headings"
             value={shown.heading_face}
             onChoose={(heading_face) => onKeep({ heading_face })}
           />
-          <Points label="Heading size, pt" value={element.heading_pt} onKeep={(heading_pt) => onKeep({ heading_pt })} />
+          <Points
+            label="Heading size, pt"
+            placeholder="as the rows"
+            value={element.heading_pt}
+            onKeep={(heading_pt) => onKeep({ heading_pt })}
+          />
           <FaceChoice label="Notes" value={shown.note_face} onChoose={(note_face) => onKeep({ note_face })} />
-          <Points label="Note size, pt" value={element.note_pt} onKeep={(note_pt) => onKeep({ note_pt })} />
+          <Points
+            label="Note size, pt"
+            placeholder="as the rows"
+            value={element.note_pt}
+            onKeep={(note_pt) => onKeep({ note_pt })}
+          />
           <Measured
             label="Above headings, mm"
             value={shown.heading_gap_mm}
@@ -275,31 +291,5 @@ function Outcome({ legend }: { legend: { count: number; fitting: number; columns
       {columns} at {legend.size_pt} pt
       {legend.fitting < legend.count ? `; room for ${legend.fitting}` : ""}.
     </Box>
-  );
-}
-
-// Points, or none of its own.
-function Points({
-  label,
-  value,
-  never = false,
-  onKeep,
-}: {
-  label: string;
-  value: number | undefined;
-  never?: boolean;
-  onKeep: (value: number | undefined) => Promise<unknown>;
-}) {
-  return (
-    <Field
-      label={label}
-      value={value === undefined ? "" : String(value)}
-      placeholder={never ? "does not shrink" : "as the rows"}
-      onKeep={(text) => {
-        const size = Number(text.trim().replace(",", "."));
-        if (text.trim() !== "" && !(size > 0)) throw new Error("Enter points, such as 6.");
-        return onKeep(text.trim() === "" ? undefined : size);
-      }}
-    />
   );
 }
