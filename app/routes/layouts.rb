@@ -18,14 +18,12 @@ module App
           raise TileLoom::Refusal.new("requests.boxes")
         end
         settings = wanted["settings"] || {}
-        unless settings.is_a?(Hash) && settings.values.all?(Hash)
-          raise TileLoom::Refusal.new("requests.settings", at: "/settings")
-        end
         change(wanted["label"] || "Move") do
           refuse_locked(boxes.keys | settings.keys)
           elements.map do |element|
-            box = boxes[element["id"]] or next element
-            element.merge(settings[element["id"]].to_h.except("id", "kind")).merge("place" => moved(element, box))
+            fresh = element.merge(settings[element["id"]].to_h.except("id", "kind"))
+            box = boxes[element["id"]]
+            box ? fresh.merge("place" => moved(element, box)) : fresh
           end
         end
       end
