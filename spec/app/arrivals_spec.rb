@@ -404,6 +404,62 @@ RSpec.describe App::Routes::Arrivals do
       expect(App::Book.find(book.id).source.features("dams", nil).first.attributes["code"]).to eq("D1")
     end
 
+    # The file has no dam that leaks at first, then none that is sound; the rows of the legend hold all the while.
+    it "keeps the rows of a legend as they were arranged, through data that come and go" do
+      rule = ->(code) do
+        condition = {"op" => "=", "args" => [{"property" => "code"}, code]}
+        {
+          "title" => "value #{code}",
+          "when" => condition,
+          "symbol" => {
+            "marker" => {
+              "shape" => "circle",
+              "size_mm" => 2,
+              "colour" => "#000000"
+            }
+          }
+        }
+      end
+      settings = book.settings
+      layers =
+        settings["layers"].map do |layer|
+          (layer["id"] == "dams") ? layer.merge("rules" => %w[sound leaking].map(&rule)) : layer
+        end
+      App::BookChanges.new(book).apply({"layers" => layers}, label: "Rules")
+      ids =
+        App::Book.find(book.id).settings["layers"].find { |layer| layer["id"] == "dams" }["rules"].map do |known|
+          known["id"]
+        end
+      rows = [
+        {"kind" => "heading", "title" => "Dams"},
+        {"kind" => "entry", "of" => ["dams/#{ids[1]}"], "title" => "It leaks"},
+        {"kind" => "entry", "of" => ["dams/#{ids[0]}"], "title" => "Sound"}
+      ]
+      elements =
+        settings["layout"]["elements"].map do |element|
+          (element["kind"] == "legend") ? element.merge("rows" => rows, "layers" => ["dams"]) : element
+        end
+      App::BookChanges.new(book.reload).apply({"layout" => {"elements" => elements}}, label: "Legend")
+      listed = -> do
+        snapshot = App::Snapshot.of(App::Book.find(book.id))
+        composer = snapshot.composer(snapshot.cells.first)
+        legend = composer.layout.elements.find(&:explains?)
+        legend.on(composer).standing.map { |row| row.placed.name }
+      end
+      x = book.index.core_cells.first.ground.centre_x
+      {
+        ["sound"] => %w[Dams Sound],
+        ["leaking"] => ["Dams", "It leaks"],
+        [] => [],
+        %w[sound leaking] => ["Dams", "It leaks", "Sound"]
+      }.each do |list, wanted|
+        update("dams", codes[[*list.map { |code| [code, x] }, ["else", x + 1]]])
+        expect(listed.call).to eq(wanted)
+      end
+      kept = App::Book.find(book.id).settings["layout"]["elements"].find { |element| element["kind"] == "legend" }
+      expect(kept["rows"]).to eq(rows)
+    end
+
     it "leaves the cells where they are when the study area got other features, says so, and rebuilds the index if " \
          "told to" do
       cells = -> { App::Book.find(book.id).index.cells.count }

@@ -8,7 +8,7 @@ module TileLoom
       class Legend < Element
         kind "legend", "Legend", rank: 5
         size_mm 50, 80
-        start "size_pt" => 8, "pitch_mm" => 5.4
+        start "size_pt" => 8, "pitch_mm" => 5.4, "minimum_pt" => 6, "most_columns" => 2
 
         include Backed
         include Backed::Cornered
