@@ -59,31 +59,35 @@ module TileLoom
 
       def head(entry) = (@headings == "groups") ? entry.layer.group : entry.layer.title
 
+      # Rows by hand, and what is new on the map: behind the nearest above it on the map that has a row, before the
+      # nearest below where none above it has.
       def arranged
-        found = @rows.each_with_index.map { |row, index| [row, index, false] }
-        return found if @by_hand
-        @known.each_with_index do |entry, place|
-          next if found.any? { |row, _| row.of?(entry.key) }
-          found.insert(behind(found, place), [Rows::Entry.of(entry), nil, true])
-        end
-        found
+        return @rows.each_with_index.map { |row, index| [row, index, false] } if @by_hand
+        before, behind = waiting
+        rows =
+          @rows.each_with_index.flat_map do |row, index|
+            [*fresh(before[index]), [row, index, false], *fresh(behind[index])]
+          end
+        rows + fresh(before[nil])
       end
 
-      # Where a new entry of the map comes in: behind the nearest above it that is there, else before the nearest below.
-      def behind(found, place)
-        @known
-          .first(place)
-          .reverse_each do |entry|
-            index = found.index { |row, _| row.of?(entry.key) }
-            return index + 1 if index
+      def fresh(entries) = entries.to_a.map { |entry| [Rows::Entry.of(entry), nil, true] }
+
+      # New entries by the index of the row that they wait before, and of that which they wait behind.
+      def waiting
+        rows = @rows.each_with_index.flat_map { |row, index| row.keys.map { |key| [key, index] } }.to_h
+        before, behind, first, above = {}, {}, [], nil
+        @known.each do |entry|
+          index = rows[entry.key]
+          if index.nil?
+            (above ? behind[above] ||= [] : first) << entry
+          else
+            before[index] = first if above.nil?
+            above = index
           end
-        @known
-          .drop(place + 1)
-          .each do |entry|
-            index = found.index { |row, _| row.of?(entry.key) }
-            return index if index
-          end
-        found.length
+        end
+        before[nil] = first unless above
+        [before, behind]
       end
     end
   end

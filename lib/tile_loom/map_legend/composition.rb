@@ -41,7 +41,7 @@ module TileLoom
           column.map do |place, top|
             Standing.new(
               speaking[place],
-              Geometry::Box.at(left_of(index), rows_top + top, attempt.width, attempt.blocks[place].height_mm)
+              Geometry::Box.at(left_of(index), rows_top + top, column_width, attempt.blocks[place].height_mm)
             )
           end
         end
@@ -164,7 +164,7 @@ module TileLoom
       def content_width
         columns = attempt.flow.placed.length
         rows = columns * column_width + [columns - 1, 0].max * @design.column_gap_mm
-        [rows, attempt.title&.natural_mm.to_f, 0.0].max.clamp(0.0, room.width)
+        [rows, attempt.title&.natural_mm.to_f, 0.0].max.clamp(0.0, [room.width, 0.0].max)
       end
 
       def inner = @inner ||= grows? ? extent.grow(-padding) : room

@@ -49,10 +49,7 @@ module TileLoom
             at = 0.0
             top = 0.0
           end
-          if column >= @columns || top + span(group) > limit + HAIR_MM
-            # Of what stays together what there is room for comes, where it can stand alone.
-            break
-          end
+          break if column >= @columns || top + span(group) > limit + HAIR_MM
           group.each_with_index do |index, place|
             top += @blocks[index].before_mm if place.positive?
             columns[column] << [index, top]
