@@ -76,7 +76,15 @@ module TileLoom
       def room = @room ||= @box.grow(-padding)
 
       # Rows that say nothing on this sheet are none.
-      def speaking = @speaking ||= @rows.select { |placed| placed.row.block(placed, plain, room.width) }
+      def speaking = @speaking ||= @rows.select { |placed| at_full_width[placed] }
+
+      # Placed → its Block at full size over the whole width.
+      def at_full_width
+        @at_full_width ||=
+          {}.compare_by_identity.tap do |found|
+            @rows.each { |placed| found[placed] = placed.row.block(placed, plain, room.width) }
+          end
+      end
 
       def plain = @plain ||= manner(1.0)
 
@@ -124,7 +132,12 @@ module TileLoom
         manner = (factor >= 1.0) ? plain : manner(factor)
         width = [(room.width - (columns - 1) * @design.column_gap_mm) / columns, 1.0].max
         title = heading(manner)
-        list = speaking.map { |placed| placed.row.block(placed, manner, width) }
+        list =
+          if manner.equal?(plain) && columns == 1
+            at_full_width.values_at(*speaking)
+          else
+            speaking.map { |placed| placed.row.block(placed, manner, width) }
+          end
         height = room.height - title&.height_mm.to_f
         Attempt.new(
           manner: manner,

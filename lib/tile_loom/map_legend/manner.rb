@@ -43,33 +43,34 @@ module TileLoom
       # A row: a symbol in its room, or none, and a text beside it. symbol_mm: its height. The block draws the symbol
       # within a Geometry::Box.
       def row(text, width, symbol_mm: 0.0, &symbol)
-        room = width - text_start_mm
-        lines = entry.lines(text, [room, 0.1].max)
+        set = entry.block(text)
+        lines = set.lines([width - text_start_mm, 0.1].max)
         height = [pitch_mm, lines.length * entry.pitch_mm, symbol_mm + SPARE_MM].max
         Block.new(
           height_mm: height,
-          natural_mm: text_start_mm + widest(entry, lines),
+          natural_mm: text_start_mm + widest(lines),
           drawn: ->(x, y) do
             box = Geometry::Box.at(x + (text_start_mm - label_gap_mm - patch_width_mm) / 2, y, patch_width_mm, height)
-            [*symbol&.call(box), *entry.set(text, Geometry::Box.new(x + text_start_mm, y, x + width, y + height))]
+            [*symbol&.call(box), *set.set(Geometry::Box.new(x + text_start_mm, y, x + width, y + height))]
           end
         )
       end
 
       # A text over the whole width.
       def paragraph(text, width, setting, before_mm: 0.0, keeps: false)
-        lines = setting.lines(text, width)
+        set = setting.block(text)
+        lines = set.lines(width)
         height = lines.length * setting.pitch_mm
         Block.new(
           height_mm: height,
-          natural_mm: widest(setting, lines),
+          natural_mm: widest(lines),
           before_mm: before_mm,
           keeps: keeps,
-          drawn: ->(x, y) { setting.set(text, Geometry::Box.at(x, y, width, height)) }
+          drawn: ->(x, y) { set.set(Geometry::Box.at(x, y, width, height)) }
         )
       end
 
-      def widest(setting, lines) = lines.map { |line| setting.width_mm(line) }.max.to_f
+      def widest(lines) = lines.map(&:width_mm).max.to_f
 
       # Nodes of a symbol for a shape in a room, with a Patch of its own or the legend's.
       def symbol(symbol, shape, room, patch: nil)

@@ -45,6 +45,8 @@ module TileLoom
       # How many of the items from one on stand in a line of a width: doubled until they do not, then halved to it.
       def fitting(from, room)
         most = @items.length - from
+        # Most paragraphs are short, and stand in one line or end in it.
+        return most if most <= SHORT && stands?(from, most, room)
         held = 0
         tried = 1
         while tried <= most && stands?(from, tried, room)
@@ -60,6 +62,8 @@ module TileLoom
         end
         held
       end
+
+      SHORT = 12
 
       def stands?(from, count, room) = fits?(cells(from, from + count), room)
 

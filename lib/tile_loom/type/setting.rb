@@ -23,8 +23,7 @@ module TileLoom
       # Scene texts for the string in the box.
       def set(string, box) = block(string).set(box)
 
-      private
-
+      # The TextBlock of a string, for those who measure it before they set it.
       def block(string) = TextBlock.new(Paragraph.plain(string, @style), base: @style, manner: @manner)
     end
   end

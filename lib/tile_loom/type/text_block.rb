@@ -75,7 +75,11 @@ module TileLoom
 
       def column_width(box) = (box.width - (@manner.columns - 1) * @manner.column_gap_mm) / @manner.columns
 
-      def rows(box) = (@rows ||= {})[[box.width, box.height]] ||= placed(column_width(box), box.height)
+      # The height is of account where there is another column to go on in.
+      def rows(box)
+        key = [box.width.round(6), (box.height if @manner.columns > 1)]
+        (@rows ||= {})[key] ||= placed(column_width(box), box.height)
+      end
 
       def bottom(rows) = rows.map { |row| row.top + row.pitch }.max.to_f
 

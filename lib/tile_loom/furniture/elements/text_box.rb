@@ -150,6 +150,7 @@ module TileLoom
 
         # The largest size that fits, between the least and the wanted one.
         def fitting(string, room, sheet)
+          return block(string, size_pt, sheet) unless minimum_pt
           sizes = Type::Shrinking.sizes(size_pt, minimum_pt)
           sizes.lazy.map { |size| block(string, size, sheet) }.find { |block| block.fits?(room) } ||
             block(string, sizes.last, sheet)
