@@ -97,6 +97,7 @@ RSpec.describe "A legend by hand", type: :feature do
       field.set(name)
       field.send_keys((index == 5) ? :enter : :tab)
       expect(page).to have_css("[data-part='legend legend'] text", text: name)
+      expect(page).to have_css("ol[aria-label='Rows of the legend']", text: name)
     end
     expect(page).to have_no_css("[data-picked]")
     # The heading goes, by the card.
@@ -109,11 +110,13 @@ RSpec.describe "A legend by hand", type: :feature do
     wanted = ["Footpath", "Track", "Road, secondary", "Road, primary", "Trunk road", "Motorway", "Moor", "Buildings"]
     expect { printed }.to become(wanted)
     expect(rules).to eq(before)
+    expect(page).to have_css("ol[aria-label='Rows of the legend'] > li:last-child", text: "Buildings")
     # A row is hidden beside the map's own title, and merged with the one above it.
     within("ol[aria-label='Rows of the legend']") { click_button(text: /\ATrack/) }
     expect_accessible
     click_button("Merge with Footpath")
     expect { printed }.to become(["Footpath", *wanted.drop(2)])
+    expect(page).to have_no_css("ol[aria-label='Rows of the legend'] button", text: /\ATrack/)
     within("ol[aria-label='Rows of the legend']") { click_button(text: /\AMotorway/) }
     find("label", text: "Hidden in this legend").click
     expect { printed }.to become(["Footpath", *wanted.drop(2) - ["Motorway"]])

@@ -324,6 +324,9 @@ RSpec.describe "Sheet", type: :feature do
     add["Line"]
     fill_in("Height, mm", with: "20")
     find_field("Height, mm").send_keys(:enter)
+    # The next change is made on what this one comes to.
+    height = -> { page.evaluate_script("document.querySelector('[data-element=line-1]').offsetHeight") }
+    expect(&height).to become(->(pixels) { pixels > 20 })
     click_button("Add a bend")
     expect(page).to have_text("Through 3 places")
     find("[aria-label='Place 2 of the line']").send_keys(%i[shift arrow_up])

@@ -18,7 +18,7 @@ import { elementTitles, isGridded, whole } from "../kinds";
 import { useLayout } from "../layout";
 import { titleOf } from "../useElements";
 import { LegendRows } from "./LegendRows";
-import { useLegend } from "./useLegend";
+import { demandFresh, useLegend } from "./useLegend";
 
 type Legend = ElementOf<"legend">;
 
@@ -133,7 +133,14 @@ export function LegendFields({
         />
       </Box>
       {legend.data && !element.continues && (
-        <LegendRows element={element} legend={legend.data} onKeep={(rows, label) => onKeep({ rows }, label)} />
+        <LegendRows
+          element={element}
+          legend={legend.data}
+          onKeep={async (rows, label) => {
+            demandFresh(legend);
+            return onKeep({ rows }, label);
+          }}
+        />
       )}
       <Heading text="Layout" />
       <Pair>

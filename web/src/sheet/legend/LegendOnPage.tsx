@@ -5,7 +5,7 @@ import type { ElementOf, LegendRow, Rectangle } from "../../api/types";
 import { Tag } from "../../page/Tag";
 import { Field } from "../../fields/Field";
 import { changed, moved, placeAt, titled, type RowShown } from "./rows";
-import { useLegend, usePickedRow } from "./useLegend";
+import { demandFresh, useLegend, usePickedRow } from "./useLegend";
 
 // From how many pixels on a press is a drag.
 const SLACK = 4;
@@ -22,8 +22,12 @@ interface LegendOnPageProps {
 
 // The rows of the selected legend on the page: click one to write its title, drag it to another place. (By keyboard the
 // rows of the card do the same.)
-export function LegendOnPage({ element, perMm, onKeep }: LegendOnPageProps) {
+export function LegendOnPage({ element, perMm, onKeep: onSave }: LegendOnPageProps) {
   const legend = useLegend(element.id);
+  const onKeep = async (rows: LegendRow[], label: string) => {
+    demandFresh(legend);
+    return onSave(rows, label);
+  };
   const surface = useRef<HTMLDivElement>(null);
   const drag = useRef<{ index: number; x: number; y: number; far: boolean } | null>(null);
   const [target, setTarget] = useState<{ index: number; before: number } | null>(null);

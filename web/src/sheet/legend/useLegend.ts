@@ -30,6 +30,11 @@ export function useLegend(id: string) {
   });
 }
 
+// Rows are changed only as they stand now: what was drawn before the last change would take it back.
+export function demandFresh(legend: { isPlaceholderData: boolean }) {
+  if (legend.isPlaceholderData) throw new Error("The legend is being drawn anew; make the change again.");
+}
+
 // The row that is edited, by its key; beside: in a field beside it on the page, too.
 export interface PickedRow {
   row: string | null;
