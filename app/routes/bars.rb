@@ -15,10 +15,7 @@ module App
       end
 
       get "/api/books/:book_id/sheets/:number/measured/:element" do
-        composer = Snapshot.of(book).composer_of(whole(params["number"]))
-        element = composer.layout.elements.find { |known| known.id == params["element"] } or
-          raise ActiveRecord::RecordNotFound
-        json(TileLoom::Compose::Measured.new(composer, element).to_h)
+        json(TileLoom::Compose::Measured.new(*element_on_sheet).to_h)
       end
 
       get("/api/bar-styles") { json(kept) }

@@ -171,6 +171,13 @@ module App
 
       def book = @book ||= Book.find(whole(params["book_id"]))
 
+      # [composer of a sheet, the element of its layout] that the address names.
+      def element_on_sheet
+        composer = Snapshot.of(book).composer_of(whole(params["number"]))
+        element = composer.layout.elements.find { |known| known.id == params["element"] }
+        element ? [composer, element] : raise(ActiveRecord::RecordNotFound)
+      end
+
       def whole(text)
         text.to_s.match?(/\A\d{1,18}\z/) ? text.to_i : raise(ActiveRecord::RecordNotFound)
       end

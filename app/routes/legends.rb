@@ -8,17 +8,14 @@ module App
       MOST_AT_ONCE = 25
 
       get "/api/books/:book_id/sheets/:number/legends/:element" do
-        composer = Snapshot.of(book).composer_of(whole(params["number"]))
-        element = composer.layout.elements.find { |known| known.id == params["element"] } or
-          raise ActiveRecord::RecordNotFound
-        json(drawn(TileLoom::Compose::LegendShown.new(composer, element).to_h))
+        json(drawn(TileLoom::Compose::LegendShown.new(*element_on_sheet).to_h))
       end
 
       # Of the sheets from a number on: {found: [{number, name, element, sentence}], fullest: {number, name, rows} of
       # those that were looked at, next: the number to go on from, or nil at the end, count: of all sheets}.
       get "/api/books/:book_id/legends/overfull" do
         snapshot = Snapshot.of(book)
-        from = [params["from"].to_s.match?(/\A\d{1,9}\z/) ? params["from"].to_i : 0, 0].max
+        from = params["from"] ? whole(params["from"]) : 0
         numbers =
           [*(0 if snapshot.document.index_layout), *snapshot.cells.map(&:number)].select { |number| number >= from }
         asked = numbers.first(MOST_AT_ONCE)
@@ -46,13 +43,12 @@ module App
           .map { |found| {"number" => number, "name" => composer.name, **found} }
       end
 
-      # Its small drawings as SVG.
-      def drawn(shown)
-        rows =
-          shown["rows"].map do |row|
-            row["swatch"] ? row.merge("swatch" => TileLoom::Output::Swatch.svg(row["swatch"])) : row
-          end
-        shown.merge("rows" => rows)
+      # With small drawings in place of its symbols.
+      def drawn(shown) = shown.merge("rows" => shown["rows"].map { |row| row.except("symbol").merge(swatch(row)) })
+
+      def swatch(row)
+        symbol = row["symbol"] or return {}
+        {"swatch" => TileLoom::Output::Swatch.of_shapes(symbol, row["shape"].to_sym)}
       end
     end
   end

@@ -39,6 +39,18 @@ module TileLoom
           end
       end
 
+      # [place, size] at which it stands in the middle of a box, as large as that lets it be.
+      def fitted(box)
+        extent = Geometry::Box.around(shapes.flat_map(&:runs).flatten)
+        size = [box.width / extent.width, box.height / extent.height].min
+        middle_x, middle_y = extent.centre
+        x, y = box.centre
+        [[x - middle_x * size, y - middle_y * size], size]
+      end
+
+      # Flat runs of all its shapes at a size about a place.
+      def outlines((x, y), size) = shapes.flat_map { |shape| runs(shape, x, y, size) }
+
       # As SVG again, which holds nothing but these shapes.
       def to_svg
         body =

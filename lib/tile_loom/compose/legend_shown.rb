@@ -11,7 +11,7 @@ module TileLoom
         raise Refusal.new("requests.no_legend", id: legend.id) unless legend.explains?
       end
 
-      # JSON-ready.
+      # JSON-ready but for the symbols (Symbology::Symbol) of rows.
       def to_h
         {
           "rows" => placed.map { |row| row(row) },
@@ -62,9 +62,9 @@ module TileLoom
           "layers" => placed.known.map { |entry| entry.layer.title }.uniq,
           "fresh" => placed.fresh || false,
           "state" => state(placed),
-          "box" => standing[placed] && edges(standing[placed]),
+          "box" => standing[placed.object_id]&.then { |box| edges(box) },
           "shape" => drawn(placed)&.last&.to_s,
-          "swatch" => swatch(placed),
+          "symbol" => drawn(placed)&.first,
           "ramp" => placed.known.first&.then { |entry| entry.bar && entry.range&.map { |value| value.round(6) } },
           "steps" => steps?(placed)
         }.compact
@@ -77,22 +77,12 @@ module TileLoom
       def state(placed)
         return "gone" if placed.gone?
         return "hidden" if placed.row.hidden?
-        return "here" if standing.key?(placed)
-        left.include?(identity(placed)) ? "overfull" : "elsewhere"
+        return "here" if standing.key?(placed.object_id)
+        (@legend.on(@composer).left.any? { |other| other.equal?(placed) }) ? "overfull" : "elsewhere"
       end
 
-      def identity(placed) = [placed.row.given, placed.index]
-
-      def left = @left ||= @legend.on(@composer).left.map { |placed| identity(placed) }
-
-      # Placed of all rows → its box.
-      def standing
-        @standing ||=
-          begin
-            boxes = @legend.on(@composer).standing.to_h { |known| [identity(known.placed), known.box] }
-            placed.filter_map { |row| boxes[identity(row)]&.then { |box| [row, box] } }.to_h.compare_by_identity
-          end
-      end
+      # Which Placed (by its object_id, as two rows may be alike) → its box.
+      def standing = @standing ||= @legend.on(@composer).standing.to_h { |row| [row.placed.object_id, row.box] }
 
       # Is it one of several classes of a number?
       def steps?(placed)
@@ -108,23 +98,7 @@ module TileLoom
         @composer.known_entries.reject { |entry| listed.include?(entry.key) }
       end
 
-      WIDTH_MM, HEIGHT_MM = 7.0, 5.0
-
-      # A small drawing for a list.
-      def swatch(placed)
-        symbol, shape = drawn(placed)
-        return nil unless symbol
-        x, y = WIDTH_MM / 2, HEIGHT_MM / 2
-        case shape
-        when :point
-          symbol.nodes(points: [x, y])
-        when :line
-          symbol.nodes(lines: [[0.4, y, WIDTH_MM - 0.4, y]])
-        else
-          symbol.nodes(rings: [Geometry::Box.new(0.6, 0.8, WIDTH_MM - 0.6, HEIGHT_MM - 0.8).corners])
-        end
-      end
-
+      # [Symbology::Symbol or nil, its shape], of what is drawn in it; nil of words alone.
       def drawn(placed)
         entry = placed.entries.first || placed.known.first
         return entry.symbol, entry.shape if entry

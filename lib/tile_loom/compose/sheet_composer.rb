@@ -87,15 +87,7 @@ module TileLoom
 
       # What of the legend's entries the layers draw in a view, where nothing else of the drawing is asked for.
       def ground_entries(view)
-        return ground_drawing(view).entries unless @entries_alone
-        View::GroundDrawing.new(
-          layers: book.layers,
-          source: source,
-          view: view,
-          tolerance_mm: @tolerance_mm,
-          names: false,
-          ppi: @ppi
-        ).entries
+        @entries_alone ? ground(view, names: false).entries : ground_drawing(view).entries
       end
 
       # What the layers draw in a view of this sheet: a View::GroundDrawing::Drawn.
@@ -107,17 +99,7 @@ module TileLoom
           @tolerance_mm,
           @names,
           @ppi
-        ) do
-          View::GroundDrawing.new(
-            layers: book.layers,
-            source: source,
-            view: view,
-            tolerance_mm: @tolerance_mm,
-            names: @names,
-            things: @things,
-            ppi: @ppi
-          ).drawn
-        end
+        ) { ground(view).drawn }
       end
 
       # Who is to be named for background tiles of this sheet and is not by a text of it.
@@ -149,7 +131,7 @@ module TileLoom
       # Text with its live values filled in; Refusal names the value that is unknown.
       # written: see LiveText#fill.
       def live_text(template, path: nil, written: nil) =
-        LiveText.new(template, path: path).fill(values, written: written)
+        once(:live_text, template, written) { LiveText.new(template, path: path).fill(values, written: written) }
 
       def values = @values ||= live_values.to_h
 
@@ -169,6 +151,17 @@ module TileLoom
       def title = "#{cell.number}  #{cell.name}"
 
       private
+
+      def ground(view, names: @names) =
+        View::GroundDrawing.new(
+          layers: book.layers,
+          source: source,
+          view: view,
+          tolerance_mm: @tolerance_mm,
+          names: names,
+          things: @things,
+          ppi: @ppi
+        )
 
       # Tiles that did not come may come the next time.
       def kept_unless_tiles(*key, &block)

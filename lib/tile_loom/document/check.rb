@@ -61,22 +61,15 @@ module TileLoom
       end
 
       # Two fields of one name would hide one another.
-      def fields
-        contents
-          .fields
-          .group_by(&:name)
-          .each_value
-          .flat_map { |found| found.drop(1) }
-          .map { |field| Refusal.new("book.field_twice", name: field.name, at: "#{field.path}/name") }
-      end
+      def fields = duplicates("/fields", contents.fields, by: :name, code: "book.field_twice")
 
-      def duplicates(path, list)
+      def duplicates(path, list, by: :id, code: "book.id_twice")
         list
           .each_with_index
-          .group_by { |item, _| item.id }
+          .group_by { |item, _| item.public_send(by) }
           .each_value
           .flat_map { |found| found.drop(1) }
-          .map { |item, index| Refusal.new("book.id_twice", id: item.id, at: "#{path}/#{index}/id") }
+          .map { |item, index| Refusal.new(code, by => item.public_send(by), :at => "#{path}/#{index}/#{by}") }
       end
 
       # Typefaces and pictures that elements, grids and names ask for.

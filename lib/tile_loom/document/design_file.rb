@@ -32,21 +32,21 @@ module TileLoom
 
         private
 
-        # Members of elements that are typefaces.
-        FACES = %w[face title_face heading_face note_face head_face].freeze
-
         # Ids of the drawings, pictures and typefaces that a layout asks for.
         def used(layout)
           layout["elements"]
             .flat_map do |element|
               [
-                *element.values_at("drawing", "picture", "patch_drawing", *FACES),
+                *element.values_at("drawing", "picture", "patch_drawing", *faces(element)),
                 *(element["grids"] || []).map { |grid| grid.dig("labels", "face") },
                 *(element["rows"] || []).grep(Hash).map { |row| row.dig("symbol", "marker", "shape") }
               ]
             end
             .compact
         end
+
+        # Keys of what an element of a kind names typefaces by.
+        def faces(element) = Furniture::Elements.all[element["kind"]]&.face_keys.to_a
 
         def check(parsed)
           unless parsed["version"] == VERSION

@@ -23,6 +23,9 @@ module TileLoom
         # Width and height of a new one in mm.
         def size_mm(*sides) = sides.empty? ? @size_mm || [40, 20] : @size_mm = sides.freeze
 
+        # Keys of its parts that are typefaces.
+        def face_keys = parts.each_value.select { |part| part.type.equal?(Values::Types::FACE) }.map(&:key)
+
         # Does it turn by hand? Does it carry coordinate grids?
         def turns? = true
 
@@ -95,7 +98,7 @@ module TileLoom
       def check_text(_string, _path) = nil
 
       # Typefaces that it asks for, as [path, key].
-      def typefaces = given.key?("face") ? [["#{path}/face", given["face"]]] : []
+      def typefaces = given.slice(*self.class.face_keys).map { |key, face| ["#{path}/#{key}", face] }
 
       # Pictures of the book's own that it asks for, as [path, id].
       def pictures = []

@@ -27,6 +27,13 @@ module TileLoom
 
       def views(sheet) = hidden? ? [] : [view_on(sheet)]
 
+      # [a grid, its mesh on a sheet] of an id, or the first where none is given; nil where it is not drawn there.
+      def grid_on(sheet, id)
+        grid = id ? grids.find { |known| known.id == id } : grids.first
+        view = view_on(sheet)
+        [grid, grid.meshes(view, like: sheet.nominal_view).first] if grid&.drawn_on?(view)
+      end
+
       # The titles of the layers that it shows, to be read out.
       def shown_in_words(sheet)
         titles = shown_layers(sheet).map(&:title)

@@ -22,9 +22,9 @@ module TileLoom
         end
       end
 
-      # Those of them that a sheet has: no heading without a row below it.
-      def on_sheet(entries)
-        shown = placed(entries).reject { |placed| placed.row.hidden? || !placed.row.shown?(placed.entries) }
+      # Those of a Placed list that a sheet has: no heading without a row below it.
+      def self.shown(all)
+        shown = all.reject { |placed| placed.row.hidden? || !placed.row.shown?(placed.entries) }
         shown.each_with_index.filter_map do |placed, index|
           next placed unless placed.row.heading?
           below = shown.drop(index + 1).take_while { |other| !other.row.heading? }

@@ -28,7 +28,7 @@ module TileLoom
       def fitting = count - left.length
 
       # Placed list of the rows that have no room.
-      def left = @left ||= speaking.drop(attempt.flow.placed.sum(&:length))
+      def left = @left ||= speaking.drop(attempt.flow.count)
 
       # In points, and how many columns it has.
       def size_pt = @design.size_pt * attempt.manner.factor
@@ -107,7 +107,7 @@ module TileLoom
           whole =
             Type::Shrinking.first(factors) do |factor|
               tried = attempted(columns, factor)
-              best = tried if best.nil? || held(tried) > held(best)
+              best = tried if best.nil? || tried.flow.count > best.flow.count
               tried.flow.whole? && wide_enough?(tried)
             end
           return attempted(columns, whole) if whole
@@ -116,9 +116,6 @@ module TileLoom
       end
 
       def attempted(columns, factor) = (@attempted ||= {})[[columns, factor]] ||= try(columns, factor)
-
-      # How many rows have room.
-      def held(tried) = tried.flow.placed.sum(&:length)
 
       def counts = (@design.columns..[@design.columns, @design.most_columns || 0].max)
 
@@ -172,10 +169,10 @@ module TileLoom
       def title_height = attempt.title&.height_mm.to_f
 
       # Columns are as wide as their rows need where the legend grows with what it holds.
-      def column_width = grows? ? [attempt.blocks.map(&:natural_mm).max.to_f, attempt.width].min : attempt.width
+      def column_width =
+        @column_width ||= grows? ? [attempt.blocks.map(&:natural_mm).max.to_f, attempt.width].min : attempt.width
 
       def content_width
-        columns = attempt.flow.placed.length
         rows = columns * column_width + [columns - 1, 0].max * @design.column_gap_mm
         [rows, attempt.title&.natural_mm.to_f, 0.0].max.clamp(0.0, [room.width, 0.0].max)
       end

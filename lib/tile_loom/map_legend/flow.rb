@@ -15,8 +15,10 @@ module TileLoom
         @blocks, @columns, @height_mm = blocks, columns, height_mm
       end
 
-      # Do all blocks stand in the room?
-      def whole? = placed.sum { |column| column.length } == @blocks.length
+      # How many blocks stand in the room, and is it all of them?
+      def count = placed.sum(&:length)
+
+      def whole? = count == @blocks.length
 
       # Lists of [index of the block, distance from the column's head in mm], a list for each column that is used.
       def placed = @placed ||= even || fill(@height_mm).reject(&:empty?)

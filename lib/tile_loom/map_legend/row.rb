@@ -18,9 +18,6 @@ module TileLoom
       # Keys of the Symbology::LegendEntry that it stands for.
       def keys = []
 
-      # Does it stand for the entry of a key?
-      def of?(key) = keys.any?(key)
-
       # Is it left out by hand?
       def hidden? = false
 

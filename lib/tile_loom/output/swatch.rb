@@ -11,24 +11,32 @@ module TileLoom
         @symbol, @kind = symbol, Symbology::LayerKinds.of(kind)
       end
 
-      def to_svg = self.class.svg(nodes)
+      # What stands for each shape in its room.
+      SHAPES = {
+        point: {
+          points: [WIDTH_MM / 2, HEIGHT_MM / 2]
+        },
+        line: {
+          lines: [[0.4, HEIGHT_MM / 2, WIDTH_MM - 0.4, HEIGHT_MM / 2]]
+        },
+        area: {
+          rings: [Geometry::Box.new(0.6, 0.8, WIDTH_MM - 0.6, HEIGHT_MM - 0.8).corners]
+        }
+      }.freeze
 
-      # Nodes in its room as SVG.
-      def self.svg(nodes) =
+      # SVG of a symbol for shapes: keys of SHAPES.
+      def self.of_shapes(symbol, *shapes)
+        nodes = symbol.nodes(**SHAPES.values_at(*shapes).reduce({}, :merge))
         Output::Svg.new(Scene::Drawing.new(width_mm: WIDTH_MM, height_mm: HEIGHT_MM, nodes: nodes), size: false).to_s
+      end
+
+      def to_svg = self.class.of_shapes(@symbol, *shapes)
 
       private
 
-      def nodes
-        point = @kind.markers? ? [WIDTH_MM / 2, HEIGHT_MM / 2] : []
-        rings =
-          if @symbol.area? && (@kind.fills? || !@kind.strokes?)
-            [Geometry::Box.new(0.6, 0.8, WIDTH_MM - 0.6, HEIGHT_MM - 0.8).corners]
-          else
-            []
-          end
-        lines = (rings.empty? && @kind.strokes?) ? [[0.4, HEIGHT_MM / 2, WIDTH_MM - 0.4, HEIGHT_MM / 2]] : []
-        @symbol.nodes(points: point, lines: lines, rings: rings)
+      def shapes
+        area = @symbol.area? && (@kind.fills? || !@kind.strokes?)
+        [(:point if @kind.markers?), (:area if area), (:line if !area && @kind.strokes?)].compact
       end
     end
   end

@@ -46,13 +46,7 @@ module TileLoom
 
       def lefts = @lefts ||= widths.each_with_object([0.0]) { |width, found| found << found.last + width }
 
-      def block(text, style, column)
-        Type::TextBlock.new(
-          Type::Paragraph.plain(text, style),
-          base: style,
-          manner: Type::TextBlock::Manner.new(align: column.align, leading: @look.leading)
-        )
-      end
+      def block(text, style, column) = Type::TextBlock.plain(text, style, align: column.align, leading: @look.leading)
 
       def inner(index) = [widths[index] - 2 * @look.padding_mm, 0.1].max
 

@@ -8,14 +8,14 @@ module TileLoom
       # over size; tracking_pt: added after each character.
       def initialize(face:, size_pt:, colour: "#1f2a30", align: "left", anchor: "top", leading: 1.2, tracking_pt: 0.0)
         @style = TextStyle.new(face: face, size_pt: size_pt, colour: colour, tracking_pt: tracking_pt)
-        @manner = TextBlock::Manner.new(align: align, anchor: anchor, leading: leading)
+        @manner = {align: align, anchor: anchor, leading: leading}
       end
 
       def lines(string, width_mm) = block(string).lines(width_mm).map(&:to_s)
 
       def width_mm(line) = @style.width_mm(line)
 
-      def pitch_mm = @style.size_pt * @manner.leading * Face::MM_PER_PT
+      def pitch_mm = @style.size_pt * @manner[:leading] * Face::MM_PER_PT
 
       # Do all lines stand in the box, none too long and none below its edge? A hair is forgiven.
       def fits?(string, box) = block(string).fits?(box)
@@ -24,7 +24,7 @@ module TileLoom
       def set(string, box) = block(string).set(box)
 
       # The TextBlock of a string, for those who measure it before they set it.
-      def block(string) = TextBlock.new(Paragraph.plain(string, @style), base: @style, manner: @manner)
+      def block(string) = TextBlock.plain(string, @style, **@manner)
     end
   end
 end

@@ -45,6 +45,10 @@ module TileLoom
       # A line in its column: its top and its pitch, the width that it has, and its left from the column's.
       Row = Struct.new(:line, :paragraph, :style, :top, :pitch, :left, :width, :column, :first, keyword_init: true)
 
+      # Of a text in one style; manner: members of a Manner.
+      def self.plain(string, style, **manner) =
+        new(Paragraph.plain(string, style), base: style, manner: Manner.new(**manner))
+
       # paragraphs: Paragraph list; base: the TextStyle of lines without text.
       def initialize(paragraphs, base:, manner: Manner.new)
         @paragraphs, @base, @manner = paragraphs, base, manner

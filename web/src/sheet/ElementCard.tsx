@@ -16,7 +16,7 @@ import { GridList } from "../grids/GridList";
 import { useGrids } from "../grids/useGrids";
 import { LeftOutOfSheet } from "../page/TrueScale";
 import { useLayout } from "./layout";
-import { BringIn } from "./BringIn";
+import { ImportArtwork } from "./ImportArtwork";
 import { aligned, distributed, shifted, type Boxes, type Side } from "./boxes";
 import { LegendFields } from "./legend/LegendFields";
 import { NorthArrowFields } from "./NorthArrowFields";
@@ -310,8 +310,6 @@ function NoteFields({ element, onKeep }: { element: Note; onKeep: (patch: Partia
   );
 }
 
-const isSvg = (file: File) => /\.svg$/i.test(file.name);
-
 function PictureFields({
   element,
   onKeep,
@@ -381,13 +379,7 @@ function PictureFields({
         value={element.alternative ?? ""}
         onKeep={(text) => onKeep({ alternative: text.trim() || undefined })}
       />
-      <BringIn
-        title="Import a picture"
-        label="Picture of your own"
-        accept=".png,.jpg,.jpeg,.svg,image/png,image/jpeg,image/svg+xml"
-        address={(file) => (isSvg(file) ? "markers" : "pictures")}
-        onBrought={(id, file) => choose(isSvg(file) ? "drawing" : "picture", id)}
-      />
+      <ImportArtwork title="Import a picture" label="Picture of your own" onBrought={choose} />
     </Box>
   );
 }

@@ -8,7 +8,7 @@ import { ColourBeside } from "../fields/ColourBeside";
 import { Field } from "../fields/Field";
 import { Heading } from "../frame/Card";
 import { useBook } from "../api/book";
-import { BringIn } from "./BringIn";
+import { ImportArtwork } from "./ImportArtwork";
 import { Told } from "./Told";
 import { whole } from "./kinds";
 
@@ -144,13 +144,7 @@ function OwnArrow({
           onChoose={(chosen) => choose(...(chosen.split(" ") as [string, string]))}
         />
       )}
-      <BringIn
-        title="Import a north arrow"
-        label="North arrow of your own"
-        accept=".png,.jpg,.jpeg,.svg,image/png,image/jpeg,image/svg+xml"
-        address={(file) => (/\.svg$/i.test(file.name) ? "markers" : "pictures")}
-        onBrought={(id, file) => choose(/\.svg$/i.test(file.name) ? "drawing" : "picture", id)}
-      />
+      <ImportArtwork title="Import a north arrow" label="North arrow of your own" onBrought={choose} />
     </Box>
   );
 }

@@ -7,6 +7,7 @@ import { Colour } from "../fields/Colour";
 import { ColourBeside } from "../fields/ColourBeside";
 import { Field } from "../fields/Field";
 import { Measured } from "../fields/Measured";
+import { Pair } from "../fields/Pair";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
 import { readNumber } from "../api/words";
@@ -156,7 +157,7 @@ function GradientFields({
     onKeep({ ...gradient, stops: stops.map((stop, place) => (place === index ? { ...stop, ...patch } : stop)) });
   return (
     <>
-      <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr)", gap: 1, alignItems: "end" }}>
+      <Pair>
         <Choice
           label="Kind"
           value={shown.kind}
@@ -175,7 +176,7 @@ function GradientFields({
             onKeep={(direction_deg) => onKeep({ ...gradient, direction_deg })}
           />
         )}
-      </Box>
+      </Pair>
       <Box
         component="ol"
         aria-label="Colours of the gradient"

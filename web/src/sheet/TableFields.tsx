@@ -22,9 +22,9 @@ import { filled } from "../fields/filled";
 import { Heading } from "../frame/Card";
 import { Fold } from "../frame/Fold";
 import { defaults } from "../generated/defaults";
+import { ContinuesChoice } from "./ContinuesChoice";
 import { FaceChoice } from "./FaceChoice";
 import { whole } from "./kinds";
-import { useLayout } from "./layout";
 import { titleOf } from "./useElements";
 
 type Table = ElementOf<"table">;
@@ -46,11 +46,9 @@ export function TableFields({
   onKeep: (patch: Partial<Table>) => Promise<unknown>;
 }) {
   const book = useBook();
-  const { layout } = useLayout();
   const shown = whole(element);
   const layers = book.document.layers.filter((layer) => !layer.raster);
   const attributes = useAttributes(element.layer).data ?? [];
-  const others = layout.elements.filter((known) => known.kind === "table" && known.id !== element.id);
   // A table without fields begins with the first ones of its layer.
   const list = async (id: string) => {
     if (id === "") return onKeep({ layer: undefined, when: undefined, sorted_by: undefined });
@@ -69,14 +67,7 @@ export function TableFields({
     <>
       <Heading text="Rows" />
       <Box sx={{ display: "grid", gap: 1 }}>
-        {others.length > 0 && (
-          <Choice
-            label="Its rows"
-            value={element.continues ?? ""}
-            choices={[["", "are its own"], ...others.map((other) => [other.id, `continue ${titleOf(other)}`] as const)]}
-            onChoose={(id) => onKeep({ continues: id || undefined })}
-          />
-        )}
+        <ContinuesChoice element={element} onKeep={onKeep} />
         {!element.continues && (
           <>
             <Choice

@@ -16,6 +16,7 @@ import { Colour } from "../fields/Colour";
 import { Measured } from "../fields/Measured";
 import { Points } from "../fields/Points";
 import { ColourBeside } from "../fields/ColourBeside";
+import { familyTitle, weightTitle } from "./faces";
 import { whole } from "./kinds";
 
 type Text = ElementOf<"text">;
@@ -23,7 +24,6 @@ type Typed = Text | ElementOf<"grid_note">;
 type Type = Partial<Omit<Text, "kind" | "text">>;
 type Keep<E> = (patch: Partial<E>) => Promise<unknown>;
 
-const WEIGHTS: Record<number, string> = { 300: "light", 400: "regular", 600: "semibold", 700: "bold" };
 const ACROSS = [
   ["left", "left"],
   ["centre", "centred"],
@@ -104,13 +104,13 @@ export function TypeFields({ element, onKeep }: { element: Typed; onKeep: (patch
         <Choice
           label="Family"
           value={face.family}
-          choices={families.map((family) => [family, family.replace(/^Loom /, "")] as const)}
+          choices={families.map((family) => [family, familyTitle(family)] as const)}
           onChoose={(family) => choose(family, face.weight, face.italic)}
         />
         <Choice
           label="Weight"
           value={String(face.weight)}
-          choices={weights.map((weight) => [String(weight), WEIGHTS[weight] ?? String(weight)] as const)}
+          choices={weights.map((weight) => [String(weight), weightTitle(weight)] as const)}
           onChoose={(weight) => choose(face.family, Number(weight), face.italic)}
         />
         <Measured

@@ -17,10 +17,8 @@ module TileLoom
 
         # Nothing where the grid is not drawn on the sheet.
         def string(sheet)
-          frame = sheet.gridded_frame
-          grid = self.grid ? frame.grids.find { |known| known.id == self.grid } : frame.grids.first
-          return "" unless grid&.drawn_on?(sheet.view)
-          CoordinateGrid::Note.new(grid, grid.meshes(sheet.view, like: sheet.nominal_view).first).to_s
+          found = sheet.gridded_frame.grid_on(sheet, grid)
+          found ? CoordinateGrid::Note.new(*found).to_s : ""
         end
       end
     end

@@ -72,7 +72,15 @@ module TileLoom
           end
 
         # MapLegend::Placed list of all rows that it can have, whatever the sheet shows of them.
-        def arranged_on(sheet) = arrangement(sheet).placed(entries(sheet))
+        def arranged_on(sheet) =
+          sheet.once(:legend_rows, id) do
+            MapLegend::Arrangement.new(
+              rows: rows,
+              known: of_layers(sheet.known_entries),
+              headings: headings,
+              by_hand: content == "hand"
+            ).placed(entries(sheet))
+          end
 
         def spoken(sheet)
           composed = on(sheet)
@@ -100,10 +108,6 @@ module TileLoom
           own + rows.flat_map(&:templates)
         end
 
-        def typefaces =
-          super +
-            %w[title_face heading_face note_face].filter_map { |key| ["#{path}/#{key}", given[key]] if given[key] }
-
         def check_drawings
           rows.each(&:check_drawings)
           return unless patch_drawing
@@ -121,19 +125,8 @@ module TileLoom
         # Those that the one before it has no room for, or its own.
         def rows_on(sheet)
           before = before(sheet)
-          return before.on(sheet).left if before
-          arrangement(sheet).on_sheet(entries(sheet))
+          before ? before.on(sheet).left : MapLegend::Arrangement.shown(arranged_on(sheet))
         end
-
-        def arrangement(sheet) =
-          sheet.once(:legend_arrangement, id) do
-            MapLegend::Arrangement.new(
-              rows: rows,
-              known: of_layers(sheet.known_entries),
-              headings: headings,
-              by_hand: content == "hand"
-            )
-          end
 
         # The topmost first.
         def entries(sheet)

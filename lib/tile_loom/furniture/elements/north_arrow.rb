@@ -67,9 +67,8 @@ module TileLoom
         def upright(sheet, x, y, size)
           return shapes.paths([x, y], size, colour: colour) unless picture
           raster = sheet.book.pictures.picture(picture, path: "#{path}/picture")
-          width, height =
-            [raster.width_px, raster.height_px].map { |px| size * px / [raster.width_px, raster.height_px].max }
-          [Scene::Image.new(x: x - width / 2, y: y - height / 2, width_mm: width, height_mm: height, raster: raster)]
+          per_px = size / [raster.width_px, raster.height_px].max
+          [Scene::Image.about([x, y], raster: raster, mm_per_px: per_px)]
         end
 
         # How far the drawing's tip is from its middle, as a share of its size.

@@ -30,21 +30,14 @@ module TileLoom
 
         def shapes(sheet, box)
           drawing = sheet.book.markers.drawing(self.drawing, path: "#{path}/drawing")
-          extent = Geometry::Box.around(drawing.shapes.flat_map(&:runs).flatten)
-          size = [box.width / extent.width, box.height / extent.height].min
-          middle_x, middle_y = extent.centre
-          x, y = box.centre
-          drawing.paths([x - middle_x * size, y - middle_y * size], size, colour: colour)
+          drawing.paths(*drawing.fitted(box), colour: colour)
         end
 
         def pixels(sheet, box)
           raster = sheet.book.pictures.picture(picture, path: "#{path}/picture")
           ratios = [box.width / raster.width_px, box.height / raster.height_px]
           size = fills? ? ratios.max : ratios.min
-          width, height = raster.width_px * size, raster.height_px * size
-          x, y = box.centre
-          image =
-            Scene::Image.new(x: x - width / 2, y: y - height / 2, width_mm: width, height_mm: height, raster: raster)
+          image = Scene::Image.about(box.centre, raster: raster, mm_per_px: size)
           fills? ? [Scene::Group.new(children: [image], clip: box)] : [image]
         end
 

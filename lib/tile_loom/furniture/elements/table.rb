@@ -81,8 +81,6 @@ module TileLoom
           ]
         end
 
-        def typefaces = super + (given.key?("head_face") ? [["#{path}/head_face", given["head_face"]]] : [])
-
         private
 
         def wide = "Words of the table “#{title}” are wider than their column; make it wider, or the type smaller."
@@ -135,7 +133,7 @@ module TileLoom
           heads = heads? ? columns.map(&:title) : nil
           if cells.empty? && empty != ""
             words = sheet.live_text(empty, path: "#{path}/empty")
-            caption += Type::TextBlock.new(Type::Paragraph.plain(words, style), base: style).set(room.grow(-padding_mm))
+            caption += Type::TextBlock.plain(words, style).set(room.grow(-padding_mm))
             heads = nil
           end
           rows =
@@ -165,7 +163,7 @@ module TileLoom
         def headed(sheet, box, style)
           return [], box if caption.nil? || caption.empty?
           words = sheet.live_text(caption, path: "#{path}/caption")
-          block = Type::TextBlock.new(Type::Paragraph.plain(words, style), base: style)
+          block = Type::TextBlock.plain(words, style)
           height = [block.height_mm(box.width) + padding_mm, box.height - 0.1].min
           [block.set(box), Geometry::Box.new(box.min_x, box.min_y + height, box.max_x, box.max_y)]
         end

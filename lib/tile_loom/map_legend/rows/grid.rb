@@ -12,12 +12,7 @@ module TileLoom
         def name(_entries) = title || "Grid"
 
         def block(_placed, manner, width)
-          sheet = manner.sheet
-          frame = sheet.gridded_frame
-          grid = self.grid ? frame.grids.find { |known| known.id == self.grid } : frame.grids.first
-          view = frame.view_on(sheet)
-          return nil unless grid&.drawn_on?(view)
-          mesh = grid.meshes(view, like: sheet.nominal_view).first
+          grid, mesh = manner.sheet.gridded_frame.grid_on(manner.sheet, self.grid)
           return nil if mesh.nil? || mesh.trouble
           spacing = CoordinateGrid::Note.new(grid, mesh).spacing
           words = "#{name([])}: #{mesh.crs.name}, #{spacing[0].downcase}#{spacing[1..]}"

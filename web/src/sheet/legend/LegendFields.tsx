@@ -12,6 +12,7 @@ import { WholeNumber } from "../../fields/WholeNumber";
 import { Heading } from "../../frame/Card";
 import { Fold } from "../../frame/Fold";
 import { areaPatches, linePatches } from "../../generated/kinds";
+import { ContinuesChoice } from "../ContinuesChoice";
 import { FaceChoice } from "../FaceChoice";
 import { PanelFields } from "../PanelFields";
 import { elementTitles, isGridded, whole } from "../kinds";
@@ -53,24 +54,13 @@ export function LegendFields({
   const legend = useLegend(element.id);
   const shown = whole(element);
   const frames = layout.elements.filter(isGridded);
-  const legends = layout.elements.filter((known) => known.kind === "legend" && known.id !== element.id);
   const layers = book.document.layers;
   return (
     <>
       <Heading text="Content" />
       <Box sx={{ display: "grid", gap: 1 }}>
         <div role="status">{legend.data && <Outcome legend={legend.data} />}</div>
-        {legends.length > 0 && (
-          <Choice
-            label="Its rows"
-            value={element.continues ?? ""}
-            choices={[
-              ["", "are its own"],
-              ...legends.map((other) => [other.id, `continue ${titleOf(other)}`] as const),
-            ]}
-            onChoose={(id) => onKeep({ continues: id || undefined })}
-          />
-        )}
+        <ContinuesChoice element={element} onKeep={onKeep} />
         {!element.continues && (
           <>
             <Choice label="Lists" value={shown.content} choices={CONTENT} onChoose={(content) => onKeep({ content })} />

@@ -1,0 +1,25 @@
+import type { ElementOf } from "../api/types";
+import { Choice } from "../fields/Choice";
+import { useLayout } from "./layout";
+import { titleOf } from "./useElements";
+
+// Whether the rows of a legend or a table are its own, or go on from another one of the page; nothing where it is alone.
+export function ContinuesChoice({
+  element,
+  onKeep,
+}: {
+  element: ElementOf<"legend"> | ElementOf<"table">;
+  onKeep: (patch: { continues: string | undefined }) => Promise<unknown>;
+}) {
+  const { layout } = useLayout();
+  const others = layout.elements.filter((known) => known.kind === element.kind && known.id !== element.id);
+  if (others.length === 0) return null;
+  return (
+    <Choice
+      label="Its rows"
+      value={element.continues ?? ""}
+      choices={[["", "are its own"], ...others.map((other) => [other.id, `continue ${titleOf(other)}`] as const)]}
+      onChoose={(id) => onKeep({ continues: id || undefined })}
+    />
+  );
+}
