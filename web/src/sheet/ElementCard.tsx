@@ -77,7 +77,7 @@ export function ElementCard({
   return (
     <Card
       title={one ? titleOf(one) : `${selected.length} elements`}
-      note={one ? elementTitles[one.kind].toLowerCase() : undefined}
+      note={one && titleOf(one) !== elementTitles[one.kind] ? elementTitles[one.kind].toLowerCase() : undefined}
     >
       <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 1 }}>
         The page

@@ -6,10 +6,13 @@ import { familyTitle, weightTitle } from "./faces";
 export function FaceChoice({
   label,
   value,
+  wide,
   onChoose,
 }: {
   label: string;
   value: string;
+  // See Choice.
+  wide?: boolean;
   onChoose: (face: string) => Promise<unknown>;
 }) {
   const { faces } = useBook();
@@ -17,5 +20,5 @@ export function FaceChoice({
     ({ key, family, weight, italic }) =>
       [key, `${familyTitle(family)} ${weightTitle(weight)}${italic ? " italic" : ""}`] as const,
   );
-  return <Choice label={label} value={value} choices={named} onChoose={onChoose} />;
+  return <Choice label={label} value={value} choices={named} wide={wide} onChoose={onChoose} />;
 }

@@ -130,11 +130,11 @@ export function TableFields({
           <Points
             label="Minimum size, pt"
             value={element.minimum_pt}
-            placeholder="does not shrink"
+            placeholder="never"
             onKeep={(minimum_pt) => onKeep({ minimum_pt })}
           />
-          <FaceChoice label="Cells" value={shown.face} onChoose={(face) => onKeep({ face })} />
-          <FaceChoice label="Titles" value={shown.head_face} onChoose={(head_face) => onKeep({ head_face })} />
+          <FaceChoice wide label="Cells" value={shown.face} onChoose={(face) => onKeep({ face })} />
+          <FaceChoice wide label="Titles" value={shown.head_face} onChoose={(head_face) => onKeep({ head_face })} />
           <Measured
             label="Padding, mm"
             value={shown.padding_mm}

@@ -3,7 +3,6 @@ import { useBook } from "../../api/book";
 import type { Element, ElementOf } from "../../api/types";
 import { Choice } from "../../fields/Choice";
 import { Colour } from "../../fields/Colour";
-import { ColourBeside } from "../../fields/ColourBeside";
 import { Field } from "../../fields/Field";
 import { Measured } from "../../fields/Measured";
 import { Pair } from "../../fields/Pair";
@@ -169,10 +168,9 @@ export function LegendFields({
           onKeep={(minimum_pt) => onKeep({ minimum_pt })}
         />
       </Pair>
-      <Box sx={{ mt: 1 }}>
+      <Box sx={{ mt: 1, display: "grid" }}>
         <Choice
-          label="Its box"
-          wide
+          label="Extent"
           value={element.grows_from ?? ""}
           choices={CORNERS}
           onChoose={(corner) => onKeep({ grows_from: corner === "" ? undefined : corner })}
@@ -225,14 +223,20 @@ export function LegendFields({
         </Pair>
       </Fold>
       <Fold title="Type">
-        <ColourBeside
-          colour={<Colour label="Colour of the legend" value={shown.colour} onKeep={(colour) => onKeep({ colour })} />}
+        <Box
+          sx={{
+            display: "grid",
+            gridTemplateColumns: "minmax(0, 2fr) minmax(0, 1fr)",
+            gap: 1,
+            alignItems: "end",
+          }}
         >
           <FaceChoice label="Rows" value={shown.face} onChoose={(face) => onKeep({ face })} />
+          <Colour label="Colour of the legend" value={shown.colour} onKeep={(colour) => onKeep({ colour })} />
           <FaceChoice label="Title" value={shown.title_face} onChoose={(title_face) => onKeep({ title_face })} />
           <Points
-            label="Title size, pt"
-            placeholder="a quarter larger"
+            label="Title, pt"
+            placeholder="× 1.25"
             value={element.title_pt}
             onKeep={(title_pt) => onKeep({ title_pt })}
           />
@@ -242,15 +246,15 @@ export function LegendFields({
             onChoose={(heading_face) => onKeep({ heading_face })}
           />
           <Points
-            label="Heading size, pt"
-            placeholder="as the rows"
+            label="Headings, pt"
+            placeholder="as rows"
             value={element.heading_pt}
             onKeep={(heading_pt) => onKeep({ heading_pt })}
           />
           <FaceChoice label="Notes" value={shown.note_face} onChoose={(note_face) => onKeep({ note_face })} />
           <Points
-            label="Note size, pt"
-            placeholder="as the rows"
+            label="Notes, pt"
+            placeholder="as rows"
             value={element.note_pt}
             onKeep={(note_pt) => onKeep({ note_pt })}
           />
@@ -261,7 +265,7 @@ export function LegendFields({
             most={100}
             onKeep={(heading_gap_mm) => onKeep({ heading_gap_mm })}
           />
-        </ColourBeside>
+        </Box>
       </Fold>
       <Heading text="Backing" />
       <PanelFields element={element} onKeep={onKeep} />

@@ -69,7 +69,9 @@ export function LegendRows({ element, legend, onKeep }: LegendRowsProps) {
                 }}
               >
                 <span>
-                  {shown.name}
+                  <Box component="span" sx={{ mr: 0.75 }}>
+                    {shown.name}
+                  </Box>
                   <Marks shown={shown} />
                 </span>
               </Button>
@@ -121,10 +123,7 @@ function Marks({ shown }: { shown: RowShown }) {
   const words = [shown.fresh ? "new" : null, STATES[shown.state]].filter((word) => word !== null);
   const own = shown.row.kind === "entry" && shown.row.title !== undefined && shown.on_map.length > 0;
   return (
-    <Box
-      component="span"
-      sx={{ color: "text.secondary", fontSize: 12, ml: 0.75, fontStyle: "normal", display: "inline-block" }}
-    >
+    <Box component="span" sx={{ color: "text.secondary", fontSize: 12, fontStyle: "normal", display: "inline-block" }}>
       {[own ? `on the map “${shown.on_map.join(", ")}”` : null, ...words].filter(Boolean).join(" · ")}
     </Box>
   );
