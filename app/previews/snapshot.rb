@@ -102,7 +102,7 @@ module App
     def index_svg
       page = document.layout.page
       drawing =
-        TileLoom::View::IndexDrawing.new(
+        TileLoom::Compose::IndexPicture.new(
           book: document,
           source: source,
           cells: cells,

@@ -22,7 +22,7 @@ module App
 
       error TileLoom::Refusal do |error|
         warn "#{error.message} #{error.detail}" if error.detail
-        choices = error.choices if error.is_a?(TileLoom::Output::Range::Ambiguous)
+        choices = error.choices if error.is_a?(TileLoom::Index::SheetRange::Ambiguous)
         halt_as_json(422, error.to_h.merge(choices: choices).compact)
       end
 

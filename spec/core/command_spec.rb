@@ -276,7 +276,7 @@ RSpec.describe "bin/loom" do
   end
 end
 
-RSpec.describe TileLoom::Output::Range do
+RSpec.describe TileLoom::Index::SheetRange do
   cells = (1..9).map { |number| TileLoom::Index::Cell.new(number: number, name: "A#{number}") }
 
   def pick(text, cells) = described_class.new(text).pick(cells).map(&:number)
@@ -292,7 +292,7 @@ RSpec.describe TileLoom::Output::Range do
     turned = %w[3 2 1].each_with_index.map { |name, index| TileLoom::Index::Cell.new(number: index + 1, name: name) }
 
     it "asks which is meant where a part is the number of one sheet and the name of another" do
-      expect { described_class.new("1").pick(turned) }.to raise_error(TileLoom::Output::Range::Ambiguous) { |error|
+      expect { described_class.new("1").pick(turned) }.to raise_error(TileLoom::Index::SheetRange::Ambiguous) { |error|
         expect(error.message).to eq(
           "“1”: sheet 3 is named 1, and number 1 is named 3. Which? Write #1 for the number or \"1\" for the name."
         )
@@ -306,7 +306,7 @@ RSpec.describe TileLoom::Output::Range do
       expect([pick("#1", turned), pick("\"1\"", turned), pick("2", turned), pick("#1-#3", turned)]).to eq(
         [[1], [3], [2], [1, 2, 3]]
       )
-      expect { pick("2, 1-2", turned) }.to raise_error(TileLoom::Output::Range::Ambiguous) { |error|
+      expect { pick("2, 1-2", turned) }.to raise_error(TileLoom::Index::SheetRange::Ambiguous) { |error|
         expect(error.choices.map { |choice| choice["text"] }).to eq(["2, #1-2", "2, \"1\"-2"])
       }
     end

@@ -40,7 +40,7 @@ RSpec.describe "A kind that is added" do
         "sizeMm" => [40, 20],
         "turns" => true,
         "gridded" => false,
-        "roles" => %w[sheets index]
+        "roles" => %w[sheets index pages]
       )
       book, source = small_book([rectangle(500_000, 6_100_000, 500_500, 6_100_400)])
       box = TileLoom::Geometry::Box.at(20, 20, 10, 10)

@@ -25,7 +25,7 @@ RSpec.describe "The floors" do
     "symbology" => %w[symbology],
     "index" => %w[index],
     "view" => %w[view],
-    "furniture" => %w[bar coordinate_grid map_legend table furniture],
+    "furniture" => %w[bar coordinate_grid map_legend table frames furniture],
     "layout" => %w[layout],
     "compose" => %w[compose],
     "output" => %w[output],

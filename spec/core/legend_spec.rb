@@ -571,8 +571,8 @@ RSpec.describe TileLoom::Furniture::Elements::Legend do
       "place" => {
         "left_mm" => 0,
         "top_mm" => 0,
-        "width_mm" => 60,
-        "height_mm" => 60
+        "width_mm" => 120,
+        "height_mm" => 200
       }
     }
     settings["index_layout"] = {
@@ -588,7 +588,7 @@ RSpec.describe TileLoom::Furniture::Elements::Legend do
     listed = composer.layout.elements.last.on(composer).standing.map { |row| row.placed.entries.first.layer.id }
     expect(listed).not_to be_empty
     expect(listed.uniq).to match_array(drawn.reject(&:raster?).map(&:id))
-    expect(listed).not_to include("dams", "huts")
+    expect(listed).to include("dams", "compartments")
   end
 
   it "is read out with its rows, and refuses rows that are none" do

@@ -65,11 +65,11 @@ RSpec.describe TileLoom::Output::Order do
     it "say for what a number was taken, and ask where it could be two sheets" do
       cells = press.cells.first(3)
       named = cells.zip(%w[3 2x 1]).map { |cell, name| cell.with(name: name) }
-      expect { TileLoom::Output::Range.new("1").pick(named) }.to raise_error(
-        TileLoom::Output::Range::Ambiguous,
+      expect { TileLoom::Index::SheetRange.new("1").pick(named) }.to raise_error(
+        TileLoom::Index::SheetRange::Ambiguous,
         "“1”: sheet 3 is named 1, and number 1 is named 3. Which? Write #1 for the number or \"1\" for the name."
       )
-      expect(TileLoom::Output::Range.new("2").readings(named)).to eq(["“2” is number 2, sheet 2x."])
+      expect(TileLoom::Index::SheetRange.new("2").readings(named)).to eq(["“2” is number 2, sheet 2x."])
     end
   end
 

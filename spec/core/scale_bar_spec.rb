@@ -337,7 +337,7 @@ RSpec.describe TileLoom::Bar do
         path: "/layout/elements/0"
       )
     drawn = bar.drawing(sheet, bar.box(sheet.page))
-    locator = sheet.layout.elements.last.then { |element| element.map(sheet, element.box(sheet.page)).view }
+    locator = sheet.layout.elements.last.view_on(sheet)
     x, y = locator.frame.centre
     half = drawn.paper(drawn.ruling) / 2
     ends = locator.to_geographic.forward(locator.to_ground([x - half, y, x + half, y]))

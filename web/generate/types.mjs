@@ -11,7 +11,7 @@ const RENAMED = { symbol: "mapSymbol" };
 function forTypes(node, name) {
   if (Array.isArray(node)) return node.map((item) => forTypes(item));
   if (node === null || typeof node !== "object") return node;
-  if (["element", "form", "raster_look", "legend_row"].includes(name)) return { oneOf: node.allOf.map((kind) => forTypes(kind.then)) };
+  if (["element", "form", "raster_look", "legend_row", "extent"].includes(name)) return { oneOf: node.allOf.map((kind) => forTypes(kind.then)) };
   if (node.type === "object" && !node.properties) return { tsType: "unknown" };
   const kept = Object.fromEntries(Object.entries(node).filter(([key]) => !["if", "then", "default", "uniqueItems"].includes(key)));
   if (kept.properties) delete kept.oneOf;

@@ -14,7 +14,17 @@ module TileLoom
 
       def page = layout.page
 
-      def view = @view ||= layout.index_frame.then { |frame| frame.map(self, frame.box(page)).view }
+      def page_number = 1
+
+      def view = @view ||= layout.index_frame.view_on(self) || nothing
+
+      # An index without cells has nothing to show.
+      def nothing =
+        View::FrameView.new(
+          frame: layout.index_frame.box(page),
+          ground: Geometry::TurnedRectangle.new(0.5, 0.5, 1.0, 1.0, 0.0),
+          crs: book.crs
+        )
 
       def stated_scale = (view.scale >= 10) ? view.scale.round : Units::Number.tidy(view.scale.round(3))
 

@@ -25,7 +25,6 @@ module TileLoom
       # What of it has no room on this sheet, in sentences.
       def self.overfull(composer) =
         composer
-          .layout
           .elements
           .select(&:explains?)
           .flat_map do |legend|
@@ -35,7 +34,6 @@ module TileLoom
       # How many rows the legends of a sheet have together; those that another continues count once.
       def self.rows(composer) =
         composer
-          .layout
           .elements
           .select { |element| element.explains? && !element.hidden? && !element.continues }
           .sum { |legend| legend.on(composer).count }

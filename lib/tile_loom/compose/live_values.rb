@@ -204,8 +204,8 @@ module TileLoom
           .attribute_names(@sheet.source)
           .to_h { |name| [name, ""] }
           .merge(
-            ShownFeature
-              .new(area, @sheet.source, @sheet.cell)
+            Standing
+              .feature(@sheet.book, @sheet.source, @sheet.cell)
               .attributes
               .transform_values { |value| value.nil? ? "" : value }
           )

@@ -44,7 +44,16 @@ module TileLoom
 
       def layout = book.layout
 
-      def page = @page ||= layout.page.for_page(book.page_number(cell))
+      def page = @page ||= layout.page.for_page(page_number)
+
+      # Where in the book its page comes, from 1.
+      def page_number = book.page_number(cell)
+
+      # The elements that stand on this sheet.
+      def elements = @elements ||= layout.elements.select { |element| element.on?(self) }
+
+      # This sheet as the conditions of what is drawn on it know it: a Data::OnSheet.
+      def on_sheet = @on_sheet ||= Standing.of(book, source, cell)
 
       def view = @view ||= View::FrameView.new(frame: layout.main_frame.box(page), ground: cell.ground, crs: book.crs)
 
@@ -77,7 +86,7 @@ module TileLoom
           Scene::Drawing.new(
             width_mm: page.width_mm,
             height_mm: page.height_mm,
-            nodes: layout.elements.map { |element| element.draw(self) },
+            nodes: elements.map { |element| element.draw(self) },
             viewports: viewports,
             title: title,
             bleed_mm: page.bleed_mm,
@@ -86,20 +95,78 @@ module TileLoom
       end
 
       # What of the legend's entries the layers draw in a view, where nothing else of the drawing is asked for.
-      def ground_entries(view)
-        @entries_alone ? ground(view, names: false).entries : ground_drawing(view).entries
+      def ground_entries(view, shown = all_layers)
+        @entries_alone ? ground(view, shown, names: false).entries : ground_drawing(view, shown).entries
       end
 
-      # What the layers draw in a view of this sheet: a View::GroundDrawing::Drawn.
-      def ground_drawing(view)
-        (@ground_drawings ||= {})[view.place] ||= kept_unless_tiles(
+      # What the layers draw in a view of this sheet: a View::GroundDrawing::Drawn. shown: a View::Shown.
+      def ground_drawing(view, shown = all_layers)
+        (@ground_drawings ||= {})[[view.crs.code, view.place, shown.key]] ||= kept_unless_tiles(
+          shown.layers,
           "ground",
-          book.key_of("crs", "layers", "markers", "faces"),
+          book.key_of("crs", "layers", "looks", "markers", "faces"),
+          view.crs.code,
           *view.place,
           @tolerance_mm,
           @names,
-          @ppi
-        ) { ground(view).drawn }
+          @ppi,
+          shown.key,
+          *((shown.layers.any?(&:asks_sheet?) || shown.ground) ? on_sheet.key : [])
+        ) { ground(view, shown).drawn }
+      end
+
+      # All that the book has, as it has it.
+      def all_layers = @all_layers ||= View::Shown.new(layers: book.layers)
+
+      # The frame of an id on this page, or its main one; nil where there is none.
+      def frame(id)
+        return main_frame if id.nil?
+        elements.find { |element| element.id == id && element.gridded? }
+      end
+
+      # The frame that carries the grids and the scale of this page; nil where it has none.
+      def main_frame = gridded_frame
+
+      # What a frame shows, a View::FrameView; nil where it shows nothing here.
+      def view_of(id) = frame(id)&.view_on(self)
+
+      # Works out what a frame shows. One whose extent goes round to itself shows nothing.
+      def viewing(id)
+        @viewing ||= []
+        return nil if @viewing.include?(id)
+        @viewing.push(id)
+        yield
+      ensure
+        @viewing.delete(id)
+      end
+
+      # The way of geometry from a reference into a view (see Crs::Passages); nil where it is the same.
+      def passage(from, view, tolerance_mm: View::GroundDrawing::TOLERANCE_MM)
+        return Crs::Passages::Globe.new(from, view.crs, view.horizon) if view.globe?
+        return Crs::Passages::Plane.new(from, view.crs, tolerance_mm * view.units_per_mm) unless from == view.crs
+        Crs::Passages::SAME
+      end
+
+      # A geometry of the book's reference in a view's; nil where the view cannot show it.
+      def brought(wkb, view) =
+        (view.crs == book.crs) ? wkb : Crs::Passages.wkb(passage(book.crs, view), wkb)
+
+      # Which part of the index this page is about: nil for all of it.
+      def part_of_index = nil
+
+      # The cells of that part.
+      def cells_of_part = cells
+
+      # How much neighbours overlap on paper, across and down, in mm.
+      def overlap_mm = book.index.overlap_mm(layout.frame_box)
+
+      # [longitude, latitude] of the middle of the index, or of the area that it is to cover.
+      def middle_of_index
+        book.once([:middle_of_index]) do
+          boxes = cells.map { |known| known.ground.box }
+          box = boxes.reduce { |all, other| all.union(other) } || book.study_area(source).box
+          box ? Crs::Transform.between(book.crs, book.crs.geographic).point(*box.centre) : [0.0, 0.0]
+        end
       end
 
       # Who is to be named for background tiles of this sheet and is not by a text of it.
@@ -111,7 +178,7 @@ module TileLoom
       # Symbology::LegendEntry list of what a frame of this page drew, in drawing order; the main one where no id is
       # given.
       def legend_entries(id = nil)
-        frame = (id && layout.elements.find { |element| element.id == id && element.gridded? }) || gridded_frame
+        frame = (id && frame(id)) || main_frame or return []
         once(:legend_entries, frame.id) { frame.legend_entries(self) }
       end
 
@@ -144,7 +211,13 @@ module TileLoom
       def overflowing = texts.reject { |element| element.fits?(self) }.map(&:id)
 
       # What this sheet does not show for want of room or of data, or not as it says, in sentences.
-      def left_out = (layout.elements.flat_map { |element| element.left_out(self) } + needle + missing_characters).uniq
+      def left_out =
+        [
+          *layout.elements.flat_map { |element| element.shown_on&.told(self, element.title).to_a },
+          *elements.flat_map { |element| element.left_out(self) },
+          *needle,
+          *missing_characters
+        ].uniq
 
       def name = cell.name
 
@@ -152,20 +225,31 @@ module TileLoom
 
       private
 
-      def ground(view, names: @names) =
+      def ground(view, shown, names: @names && shown.names) =
         View::GroundDrawing.new(
-          layers: book.layers,
-          source: source,
+          layers: shown.layers,
+          source: source_in(view),
           view: view,
-          tolerance_mm: @tolerance_mm,
+          tolerance_mm: [@tolerance_mm, shown.tolerance_mm].compact.max,
           names: names,
           things: @things,
-          ppi: @ppi
+          ppi: @ppi,
+          on_sheet: on_sheet,
+          exact: shown.exact,
+          shown: shown.ground,
+          taken: shown.taken
         )
 
+      # The features as a view of another reference sees them.
+      def source_in(view)
+        return source if view.crs == book.crs
+        kept = book.once([:elsewhere, view.crs.code, view.globe? ? view.horizon.reach_deg : nil]) { {} }
+        Data::Elsewhere.new(source, kept) { passage(book.crs, view) }
+      end
+
       # Tiles that did not come may come the next time.
-      def kept_unless_tiles(*key, &block)
-        (book.layers.any? { |layer| layer.visible? && layer.tiles }) ? block.call : part(*key, &block)
+      def kept_unless_tiles(layers, *key, &block)
+        (layers.any? { |layer| layer.visible? && layer.tiles }) ? block.call : part(*key, &block)
       end
 
       # Geometry::TurnedRectangle, which alone is kept for other sheets, as references belong to a thread.
@@ -232,12 +316,12 @@ module TileLoom
       end
 
       # [path, live text] of all elements that are shown.
-      def templates = @templates ||= layout.elements.reject(&:hidden?).flat_map(&:templates)
+      def templates = @templates ||= elements.reject(&:hidden?).flat_map(&:templates)
 
-      def texts = layout.elements.select { |element| element.text? && !element.hidden? }
+      def texts = elements.select { |element| element.text? && !element.hidden? }
 
       # Of all frames of the page.
-      def viewports = layout.elements.flat_map { |element| element.views(self) }.filter_map { |view| viewport(view) }
+      def viewports = elements.flat_map { |element| element.views(self) }.filter_map { |view| viewport(view) }
 
       # nil where a corner of the frame lies beyond the earth, as in a view of the globe.
       def viewport(view)

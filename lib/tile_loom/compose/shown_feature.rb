@@ -11,19 +11,28 @@ module TileLoom
       end
 
       # Its attributes; empty where the sheet shows none.
-      def attributes
-        features = @area.features(@source, @ground.box)
-        own = @cell.feature && features.find { |feature| feature.id == @cell.feature }
-        return own.attributes if own
+      def attributes = found&.last&.attributes || {}
+
+      # [id of its layer, or nil where it was drawn by hand, Data::Feature]; nil where the sheet shows none.
+      def found = defined?(@found) ? @found : @found = own || most
+
+      # Is it the one that the sheet was made for?
+      def own? = !own.nil?
+
+      private
+
+      def features = @features ||= @area.by_layer(@source, @ground.box)
+
+      def own = @own ||= @cell.feature && features.find { |_, feature| feature.id == @cell.feature }
+
+      def most
         window = @ground.shape
         best =
           features
-            .filter_map { |feature| [amount(feature, window), feature] }
+            .filter_map { |layer, feature| [amount(feature, window), layer, feature] }
             .select { |amount, _| amount.last.positive? || amount.first.zero? }
-        best.max_by { |amount, feature| [amount, -feature.id] }&.last&.attributes || {}
+        best.max_by { |amount, _, feature| [amount, -feature.id] }&.drop(1)
       end
-
-      private
 
       # [dimension, area or length], or nil where nothing is in the window.
       def amount(feature, window)

@@ -37,9 +37,14 @@ module TileLoom
       def under = drawn.select { |entry| entry.grid.under? }.flat_map(&:nodes)
 
       # Scene nodes above them: grids, border, letters of squares, labels.
-      def over
+      def over = [*lines, *round]
+
+      # The grids that are drawn above the layers, without their labels.
+      def lines = drawn.reject { |entry| entry.grid.under? }.flat_map(&:nodes)
+
+      # Border, letters of squares and labels.
+      def round
         [
-          *drawn.reject { |entry| entry.grid.under? }.flat_map(&:nodes),
           *(@border_spec ? border.nodes : []),
           *letters,
           *drawn.flat_map { |entry| entry.labels ? entry.labels.texts : [] }

@@ -3,7 +3,8 @@
 module TileLoom
   module Data
     # A condition on a feature's attributes, written as OGC CQL2 JSON (OGC 21-065r2): comparisons, and,
-    # or, not, in, between, like, isNull, casei, arithmetic, dates and timestamps on {"property": name}.
+    # or, not, in, between, like, isNull, casei, arithmetic, dates and timestamps on {"property": name}, and functions
+    # of the sheet that is drawn (see SheetFunctions), where one is.
     class Condition
       COMPARISONS = {
         "=" => ->(a, b) { a == b },
@@ -29,15 +30,22 @@ module TileLoom
       # What an attribute counts as beside a value of another type.
       FAMILY = {"integer" => "number", "real" => "number", "date and time" => "date", "time" => "text"}.freeze
 
-      def initialize(expression, path: nil)
-        @expression, @path = expression, path
+      # of_sheet: may it ask for the sheet that is drawn? of_features: and for the feature that it is asked of?
+      def initialize(expression, path: nil, of_sheet: false, of_features: true)
+        @expression, @path, @of_sheet, @of_features = expression, path, of_sheet, of_features
+        @asks_sheet = false
         check(expression, 0)
       end
 
-      def match?(attributes) = truth(@expression, attributes)
+      # seen: OnSheet::Seen, the feature as it stands to a sheet; nil where there is no sheet, so that all that asks for
+      # one is false.
+      def match?(attributes, seen = nil) = truth(@expression, attributes, seen)
 
-      # The names of the attributes that it asks for.
-      def attributes = names_in(@expression).uniq
+      # Does its answer depend on the sheet?
+      def asks_sheet? = @asks_sheet
+
+      # The names of the attributes that it asks for, without what it asks of the sheet.
+      def attributes = names_in(@expression).uniq.reject { |name| @of_sheet && SheetProperties.named?(name) }
 
       # [from, to] where it holds for the numbers of one field between limits, an end nil where it is open; else nil.
       def range
@@ -74,6 +82,7 @@ module TileLoom
       def check(node, depth)
         refuse("condition.nested_too_deep", most: MOST_DEPTH) if depth > MOST_DEPTH
         return unless node.is_a?(Hash)
+        check_function(node) if SheetFunctions::ALL.key?(node["op"]) && known?(node)
         return node["args"].each { |part| check_part(part, depth) } if known?(node)
         return refuse_value(node) if node.key?("property") || node.key?("date") || node.key?("timestamp")
         refuse("condition.part_unreadable", part: JSON.generate(node)[0, 60]) unless node.key?("op")
@@ -81,7 +90,7 @@ module TileLoom
           refuse(
             "condition.operation_unknown",
             operation: node["op"],
-            known: [*COMPARISONS.keys, *LOGIC.keys, *ARITHMETIC.keys, "casei"].join(", ")
+            known: [*COMPARISONS.keys, *LOGIC.keys, *ARITHMETIC.keys, "casei", *SheetFunctions::ALL.keys].join(", ")
           )
         end
         refuse("condition.number_of_arguments", operation: node["op"])
@@ -95,6 +104,28 @@ module TileLoom
         unless node.values_at("property", "date", "timestamp").compact.all?(String)
           refuse("condition.part_unreadable", part: JSON.generate(node)[0, 60])
         end
+        check_name(node["property"]) if node.key?("property")
+      end
+
+      # What is asked of the sheet has names of its own, where a sheet is.
+      def check_name(name)
+        if @of_sheet && SheetProperties.named?(name)
+          @asks_sheet = true
+          unless SheetProperties.known?(name)
+            refuse("condition.no_such_fact", name: name,
+              known: SheetProperties.names.join(", "))
+          end
+        elsif !@of_features
+          refuse("condition.no_feature_here", field: name)
+        end
+      end
+
+      def check_function(node)
+        refuse("condition.no_sheet_here", function: node["op"]) unless @of_sheet
+        refuse("condition.no_feature_here", field: node["op"]) unless @of_features
+        @asks_sheet = true
+        trouble = SheetFunctions.trouble(node)
+        refuse(trouble) if trouble
       end
 
       def check_part(part, depth)
@@ -110,31 +141,31 @@ module TileLoom
       def arity(op)
         return 2..2 if COMPARISONS.key?(op) || ARITHMETIC.key?(op)
         return 1..1 if op == "casei"
-        LOGIC[op]
+        LOGIC[op] || SheetFunctions::ALL[op]&.arity
       end
 
-      def truth(node, attributes)
+      def truth(node, attributes, seen)
         return node == true unless node.is_a?(Hash)
         op, args = node.values_at("op", "args")
         case op
         when "and"
-          args.all? { |part| truth(part, attributes) }
+          args.all? { |part| truth(part, attributes, seen) }
         when "or"
-          args.any? { |part| truth(part, attributes) }
+          args.any? { |part| truth(part, attributes, seen) }
         when "not"
-          !truth(args[0], attributes)
+          !truth(args[0], attributes, seen)
         when "isNull"
-          value(args[0], attributes).nil?
+          value(args[0], attributes, seen).nil?
         when "in"
-          args[1].any? { |item| compare("=", value(item, attributes), value(args[0], attributes)) }
+          args[1].any? { |item| compare("=", value(item, attributes, seen), value(args[0], attributes, seen)) }
         when "between"
-          within?(*args.map { |part| value(part, attributes) })
+          within?(*args.map { |part| value(part, attributes, seen) })
         when "like"
-          like?(value(args[0], attributes), value(args[1], attributes))
-        when nil
-          value(node, attributes) == true
+          like?(value(args[0], attributes, seen), value(args[1], attributes, seen))
+        when nil, *SheetFunctions::ALL.keys
+          value(node, attributes, seen) == true
         else
-          compare(op, value(args[0], attributes), value(args[1], attributes))
+          compare(op, value(args[0], attributes, seen), value(args[1], attributes, seen))
         end
       end
 
@@ -151,14 +182,18 @@ module TileLoom
 
       def like?(text, pattern) = text.is_a?(String) && pattern.is_a?(String) && TextPattern.of(pattern).match?(text)
 
-      def value(node, attributes)
+      def value(node, attributes, seen)
         return node unless node.is_a?(Hash)
-        return attributes[node["property"]] if node.key?("property")
+        return property(node["property"], attributes, seen) if node.key?("property")
         return node["date"] || node["timestamp"] unless node.key?("op")
-        args = node["args"].map { |part| value(part, attributes) }
+        return seen && SheetFunctions.value(node, seen) if SheetFunctions::ALL.key?(node["op"])
+        args = node["args"].map { |part| value(part, attributes, seen) }
         return args[0].to_s.downcase if node["op"] == "casei"
         calculated(node["op"], *args)
       end
+
+      def property(name, attributes, seen) =
+        (@of_sheet && SheetProperties.named?(name)) ? seen&.fact(name) : attributes[name]
 
       def calculated(op, left, right)
         return nil unless left.is_a?(Numeric) && right.is_a?(Numeric)
@@ -216,11 +251,20 @@ module TileLoom
       end
 
       def type_of_node(node, types)
-        return types[node["property"]].then { |type| FAMILY.fetch(type, type) } if node.key?("property")
+        return type_of_property(node["property"], types) if node.key?("property")
         return "date" if node.key?("date") || node.key?("timestamp")
         return "text" if node["op"] == "casei"
+        return "boolean" if SheetFunctions::ALL.key?(node["op"])
         "number" if ARITHMETIC.key?(node["op"])
       end
+
+      # nil for a field of the sheet's feature, which is of another layer.
+      def type_of_property(name, types) =
+        if @of_sheet && SheetProperties.named?(name)
+          SheetProperties.type(name)
+        else
+          types[name].then { |type| FAMILY.fetch(type, type) }
+        end
     end
   end
 end

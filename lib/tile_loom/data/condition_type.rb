@@ -4,9 +4,15 @@ module TileLoom
   module Data
     # A Condition as a part of a value.
     class ConditionType < Values::Type
+      # of_sheet, of_features: see Condition.
+      def initialize(of_sheet: false, of_features: true)
+        super()
+        @of_sheet, @of_features = of_sheet, of_features
+      end
+
       def schema(_definitions) = {"type" => "object"}
 
-      def read(json, path:, **) = Condition.new(json, path: path)
+      def read(json, path:, **) = Condition.new(json, path: path, of_sheet: @of_sheet, of_features: @of_features)
     end
   end
 end

@@ -64,6 +64,12 @@ module TileLoom
         once([:profile, id]) { Artwork::IccProfile.new(enclosures.bytes(entry), name: entry.title).for_press! }
       end
 
+      # The layers as one of its looks has them; Refusal for one that it has not.
+      def layers_of(look, path: nil)
+        found = looks.find { |known| known.id == look } or raise Refusal.new("book.no_such_look", id: look, at: path)
+        once([:layers_of, look]) { found.applied(layers) }
+      end
+
       # Who is to be named for the background tiles that its maps show.
       def credits = layers.select(&:visible?).filter_map { |layer| layer.tiles&.attribution }.uniq.join("; ")
 

@@ -25,13 +25,13 @@ module TileLoom
       end
 
       def one_before(element, sheet) =
-        element.continues && sheet.layout.elements.find { |other| other.id == element.continues && alike?(other) }
+        element.continues && sheet.elements.find { |other| other.id == element.continues && alike?(other) }
 
       def alike?(other) = other.instance_of?(self.class)
 
       # Does another one of the page go on with its rows?
       def continued?(sheet) =
-        sheet.layout.elements.any? do |other|
+        sheet.elements.any? do |other|
           alike?(other) && !other.hidden? && other.continues == id && other.id != id
         end
 

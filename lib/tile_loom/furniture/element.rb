@@ -35,8 +35,8 @@ module TileLoom
         def roles = only_one ? [] : ROLES - refused_on.keys
       end
 
-      # What a page is for: the sheets, or the index sheet.
-      ROLES = %w[sheets index].freeze
+      # What a page is for: the sheets, the index sheet, or a page beside them.
+      ROLES = %w[sheets index pages].freeze
 
       # The Type of elements of all kinds.
       def self.union = @union ||= Values::OneOfKinds.new("element", Element, required: %w[kind id place]) { Elements }
@@ -48,6 +48,7 @@ module TileLoom
       part :own_title, text(most: 200), key: "title", about: "What it is called where it is designed."
       part :rotation_deg, number(-360..360), default: 0, about: "Clockwise about the middle of its box."
       part :hidden, flag, default: false
+      part :shown_on, ShownOn.type, about: "On which sheets it stands; without it on all."
       part :locked, flag, default: false, about: "A locked element does not respond to editing."
       part :group, Values::Types::ID, about: "Elements of the same group are selected together."
 
@@ -69,6 +70,9 @@ module TileLoom
 
       # Is it a legend, that another can continue?
       def explains? = false
+
+      # Does it stand on a sheet (Compose::SheetComposer)?
+      def on?(sheet) = shown_on.nil? || shown_on.holds?(sheet)
 
       # A scene group for one sheet (Compose::SheetComposer).
       def draw(sheet)
@@ -117,28 +121,8 @@ module TileLoom
       # Rings in the fill and the stroke (nil for none).
       def painted(rings, fill, stroke) = [Scene::Path.new(runs: rings, closed: true, fill: fill, stroke: stroke)]
 
-      QUARTER_STEPS = 8
-
-      # The box's ring, its corners rounded by a radius (at most half its shorter side), or each by its own: upper left,
-      # upper right, lower right, lower left.
-      def outline(box, radius)
-        upper_left, upper_right, lower_right, lower_left =
-          (radius.is_a?(Array) ? radius : [radius] * 4).map { |given| [given, box.width / 2, box.height / 2].min }
-        return box.corners unless [upper_left, upper_right, lower_right, lower_left].any?(&:positive?)
-        centres = [
-          [box.max_x - upper_right, box.min_y + upper_right, -90, upper_right],
-          [box.max_x - lower_right, box.max_y - lower_right, 0, lower_right],
-          [box.min_x + lower_left, box.max_y - lower_left, 90, lower_left],
-          [box.min_x + upper_left, box.min_y + upper_left, 180, upper_left]
-        ]
-        centres.flat_map do |x, y, from, radius|
-          next x, y unless radius.positive?
-          (0..QUARTER_STEPS).flat_map do |step|
-            angle = (from + 90.0 * step / QUARTER_STEPS) * Math::PI / 180
-            [x + radius * Math.cos(angle), y + radius * Math.sin(angle)]
-          end
-        end
-      end
+      # The box's ring, its corners rounded by a radius, or each by its own.
+      def outline(box, radius) = box.rounded(radius)
 
       def faces = (assets || Symbology::Assets.shipped).faces
 

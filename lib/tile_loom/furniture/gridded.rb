@@ -7,7 +7,9 @@ module TileLoom
       BORDER = CoordinateGrid::BorderSpec.type
       GRIDS = Values::List.new(CoordinateGrid::Grid.type, most: 10)
 
+      # A module of more than grids tells its own elements.
       def self.included(element)
+        return unless element.is_a?(Class)
         element.part(:border, BORDER, default: {})
         element.part(:grids, GRIDS, default: [])
       end
@@ -25,12 +27,12 @@ module TileLoom
         surround(view, sheet).drawn.flat_map { |entry| CoordinateGrid::Words.new(entry, view).losses }
       end
 
-      def views(sheet) = hidden? ? [] : [view_on(sheet)]
+      def views(sheet) = hidden? ? [] : [view_on(sheet)].compact.reject(&:globe?)
 
       # [a grid, its mesh on a sheet] of an id, or the first where none is given; nil where it is not drawn there.
       def grid_on(sheet, id)
         grid = id ? grids.find { |known| known.id == id } : grids.first
-        view = view_on(sheet)
+        view = view_on(sheet) or return nil
         [grid, grid.meshes(view, like: sheet.nominal_view).first] if grid&.drawn_on?(view)
       end
 

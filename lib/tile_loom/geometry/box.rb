@@ -30,6 +30,38 @@ module TileLoom
         # Places at all pairs of the shares.
         def lattice(shares) = shares.product(shares).map { |across, along| place(across, along) }
 
+        # Its flat ring with corners rounded by a radius (at most half the shorter side), or each by its own: upper
+        # left, upper right, lower right, lower left, with y down.
+        def rounded(radius)
+          upper_left, upper_right, lower_right, lower_left =
+            (radius.is_a?(Array) ? radius : [radius] * 4).map { |given| [given, width / 2, height / 2].min }
+          return corners unless [upper_left, upper_right, lower_right, lower_left].any?(&:positive?)
+          [
+            [max_x - upper_right, min_y + upper_right, -90, upper_right],
+            [max_x - lower_right, max_y - lower_right, 0, lower_right],
+            [min_x + lower_left, max_y - lower_left, 90, lower_left],
+            [min_x + upper_left, min_y + upper_left, 180, upper_left]
+          ].flat_map { |x, y, from, given| quarter(x, y, from, given) }
+        end
+
+        # The flat ring of the ellipse in it.
+        def ellipse(steps)
+          x, y = centre
+          (0...steps).flat_map do |step|
+            angle = 2 * Math::PI * step / steps
+            [x + width / 2 * Math.cos(angle), y + height / 2 * Math.sin(angle)]
+          end
+        end
+
+        def quarter(x, y, from, radius)
+          return [x, y] unless radius.positive?
+          (0..Box::QUARTER_STEPS).flat_map do |step|
+            angle = (from + 90.0 * step / Box::QUARTER_STEPS) * Math::PI / 180
+            [x + radius * Math.cos(angle), y + radius * Math.sin(angle)]
+          end
+        end
+        private :quarter
+
         def corners = [min_x, min_y, max_x, min_y, max_x, max_y, min_x, max_y]
 
         def include?(x, y) = x.between?(min_x, max_x) && y.between?(min_y, max_y)
@@ -49,5 +81,8 @@ module TileLoom
           )
         end
       end
+
+    # Chords that a round corner has.
+    Box::QUARTER_STEPS = 8
   end
 end

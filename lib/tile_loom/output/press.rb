@@ -169,7 +169,7 @@ module TileLoom
 
       private
 
-      def range = Range.new(@order.sheets, index: !@book.index_layout.nil?)
+      def range = Index::SheetRange.new(@order.sheets, index: !@book.index_layout.nil?)
 
       # In the order of the pages: INDEX and cells.
       def in_range = range.index? ? [INDEX, *range.pick(cells)] : range.pick(cells)
@@ -220,7 +220,7 @@ module TileLoom
       # Attributes of its feature, where the condition asks for any.
       def sheets_feature(item)
         return {} if @order.where.attributes.all? { |name| name.start_with?("sheet.") }
-        Compose::ShownFeature.new(@book.index.area, @source, item).attributes
+        Compose::Standing.feature(@book, @source, item).attributes
       end
 
       def of_sheet(item) =

@@ -6,6 +6,10 @@ module TileLoom
     class Label < Values::Value
       define
       part :attribute, text(least: 1, most: 200), required: true
+      part :condition,
+        Data::ConditionType.new(of_sheet: true),
+        key: "when",
+        about: "Which features have one, in OGC CQL2 JSON; without it all."
       part :face_key, Values::Types::FACE, key: "face", default: "sans"
       part :size_pt, Values::Types::SIZE_PT, default: 7
       part :colour, Values::Types::COLOUR, default: "#1f2a30"

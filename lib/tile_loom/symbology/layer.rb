@@ -107,6 +107,13 @@ module TileLoom
         reckoned(rules: rules.map { |rule| rule.scaled(factor) }, label: label&.scaled(factor))
       end
 
+      # The layer as a look has it: shown, and where they are given with another opacity, rules, labels, raster look.
+      def looking(opacity: nil, rules: nil, label: nil, unlabelled: false, raster: nil)
+        other = {opacity: opacity, rules: rules, label: label, raster: raster}.compact
+        other[:label] = nil if unlabelled
+        reckoned(visible: true, **other)
+      end
+
       # By what edits of legends know one of its rules.
       def key_of(rule) = rule.id || RuleIds.placed(rules.index { |known| known.equal?(rule) })
 
@@ -117,11 +124,14 @@ module TileLoom
         rules.map { |rule| LegendEntry.of_rule(self, rule) }
       end
 
-      # The rules that draw a feature of these attributes.
-      def rules_for(attributes)
-        return rules.select { |rule| rule.match?(attributes) } if match == "all"
-        [rules.find { |rule| rule.match?(attributes) }].compact
+      # The rules that draw a feature of these attributes. seen: see Rule#match?.
+      def rules_for(attributes, seen = nil)
+        return rules.select { |rule| rule.match?(attributes, seen) } if match == "all"
+        [rules.find { |rule| rule.match?(attributes, seen) }].compact
       end
+
+      # Does it depend on the sheet what is drawn or labelled?
+      def asks_sheet? = rules.any?(&:asks_sheet?) || !!label&.condition&.asks_sheet?
 
       # How far paint reaches beyond the geometry, in mm on paper.
       def reach_mm = rules.map { |rule| rule.symbol.reach_mm }.max.to_f

@@ -7,7 +7,8 @@ module TileLoom
       define "rule"
       part :id, Values::Types::ID, about: "By which edits of legends know it, whatever becomes of its title."
       part :title, text(most: 200), required: true
-      part :condition, Data::ConditionType.new, key: "when", about: "A condition in OGC CQL2 JSON (OGC 21-065r2)."
+      part :condition, Data::ConditionType.new(of_sheet: true), key: "when",
+        about: "A condition in OGC CQL2 JSON (OGC 21-065r2)."
       part :symbol, Symbol.type, required: true
 
       # With sizes that many times as large.
@@ -17,7 +18,11 @@ module TileLoom
       # that kind.
       def range = condition&.range
 
-      def match?(attributes) = condition.nil? || condition.match?(attributes)
+      # seen: the feature as it stands to the sheet (Data::OnSheet::Seen), or nil.
+      def match?(attributes, seen = nil) = condition.nil? || condition.match?(attributes, seen)
+
+      # Does it depend on the sheet which features it draws?
+      def asks_sheet? = !!condition&.asks_sheet?
     end
   end
 end

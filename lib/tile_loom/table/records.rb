@@ -5,9 +5,10 @@ module TileLoom
     # The records of a layer for a table: those of which a sheet shows something, or all.
     class Records
       # layer: its id; ground: a Geometry::TurnedRectangle, or nil for all; condition: Data::Condition or nil; sortings:
-      # Sorting list.
-      def initialize(source, layer, ground:, condition: nil, sortings: [])
+      # Sorting list; on_sheet: the Data::OnSheet that the condition asks.
+      def initialize(source, layer, ground:, condition: nil, sortings: [], on_sheet: nil)
         @source, @layer, @ground, @condition, @sortings = source, layer, ground, condition, sortings
+        @on_sheet = on_sheet
       end
 
       # {field → value} list in their order.
@@ -17,7 +18,11 @@ module TileLoom
 
       def features
         found = @source.features(@layer, @ground&.box)
-        found = found.select { |feature| @condition.match?(feature.attributes) } if @condition
+        if @condition
+          found = found.select { |feature|
+            @condition.match?(feature.attributes, @on_sheet&.see(@layer, feature))
+          }
+        end
         @ground ? found.select { |feature| on_ground?(feature) } : found
       end
 

@@ -11,6 +11,9 @@ module TileLoom
         @frame, @ground, @crs = frame, ground, crs
       end
 
+      # Does it show a globe?
+      def globe? = false
+
       # What tells it from another view of the same reference: numbers.
       def place =
         [

@@ -13,7 +13,9 @@ module TileLoom
       # tolerance_mm: how far a simplified line may leave the true one on paper; seen_scale: the scale at
       # which it is looked at, where that is not the view's own (a drawing that is shown smaller); things: {layer id →
       # names of the attributes that its features carry in the drawing}; ppi: pixels an inch of layers of pixels, which
-      # are not drawn without it.
+      # are not drawn without it; on_sheet: the Data::OnSheet that conditions ask, or nil; exact: ids of layers that are
+      # not thinned; shown: a GEOS geometry of the ground that is seen, where that is not all of the view; taken: boxes
+      # in page mm where no label may stand.
       def initialize(
         layers:,
         source:,
@@ -23,9 +25,14 @@ module TileLoom
         seen_scale: nil,
         coarse_mm: nil,
         things: {},
-        ppi: nil
+        ppi: nil,
+        on_sheet: nil,
+        exact: [],
+        shown: nil,
+        taken: []
       )
         @things, @ppi = things, ppi
+        @on_sheet, @exact, @shown, @taken = on_sheet, exact, shown, taken
         @detail = coarse_mm && coarse_mm * view.units_per_mm
         @source, @view, @tolerance_mm, @names = source, view, tolerance_mm, names
         @layers =
@@ -35,12 +42,23 @@ module TileLoom
       end
 
       # Scene groups, the bottom layer first, then the names of things above all of them.
-      def nodes = drawings.map(&:group).reject { |group| group.children.empty? } + names
+      def nodes = layer_nodes + names
 
-      # What is left when it is done.
-      Drawn = Struct.new(:nodes, :entries, :layers, :names_left_out, :told)
+      def layer_nodes = drawings.map(&:group).reject { |group| group.children.empty? }
 
-      def drawn = Drawn.new(nodes, entries, shown_layers, names_left_out, told)
+      # What is left when it is done. nodes: of the layers; names: of their labels, whose boxes are taken.
+      Drawn = Struct.new(:nodes, :names, :taken, :entries, :layers, :names_left_out, :told)
+
+      def drawn =
+        Drawn.new(
+          layer_nodes,
+          names,
+          (@names ? placed[1].taken : []),
+          entries,
+          shown_layers,
+          names_left_out,
+          told
+        )
 
       # Rows of a legend for what drew something here, in drawing order.
       def entries = drawings.flat_map(&:entries)
@@ -82,8 +100,10 @@ module TileLoom
           layer: layer,
           features: @source.features(layer.id, reach(layer), detail: @detail),
           view: view,
-          tolerance_mm: @tolerance_mm,
-          fields: @things[layer.id]
+          tolerance_mm: @exact.include?(layer.id) ? nil : @tolerance_mm,
+          fields: @things[layer.id],
+          on_sheet: @on_sheet,
+          shown: @shown
         )
       end
 
@@ -101,7 +121,7 @@ module TileLoom
       def placed =
         @placed ||=
           NamePlacing
-            .new(view)
+            .new(view, taken: @taken)
             .then { |placing| [placing.place(drawings.select { |drawing| drawing.layer.label }), placing] }
     end
   end

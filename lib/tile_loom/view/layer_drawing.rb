@@ -8,12 +8,16 @@ module TileLoom
       attr_reader :layer, :features, :view
 
       # fields: names of the attributes that its features carry in the drawing; nil where they carry none, all where it
-      # is empty.
-      def initialize(layer:, features:, view:, tolerance_mm:, fields: nil)
-        @layer, @features, @view, @fields = layer, features, view, fields
-        @tolerance = tolerance_mm * view.units_per_mm
-        @window = view.ground.box.grow((layer.reach_mm + 1.0) * view.units_per_mm)
+      # is empty; on_sheet: the Data::OnSheet that conditions ask, or nil; tolerance_mm: nil leaves every vertex where
+      # it is; shown: a GEOS geometry of the ground that is seen, where that is not all that the view shows.
+      def initialize(layer:, features:, view:, tolerance_mm:, fields: nil, on_sheet: nil, shown: nil)
+        @layer, @features, @view, @fields, @on_sheet, @ground = layer, features, view, fields, on_sheet, shown
+        @tolerance = tolerance_mm && tolerance_mm * view.units_per_mm
+        @window = self.class.window(layer, view)
       end
+
+      # The Box of ground to which features of a layer are cut in a view.
+      def self.window(layer, view) = view.ground.box.grow((layer.reach_mm + 1.0) * view.units_per_mm)
 
       def group =
         @group ||=
@@ -35,6 +39,12 @@ module TileLoom
 
       def told = []
 
+      # Does a feature have a label on this sheet?
+      def labelled?(feature)
+        condition = layer.label.condition
+        condition.nil? || condition.match?(feature.attributes, @on_sheet&.see(layer.id, feature))
+      end
+
       private
 
       # points, lines, rings in page mm; shown: does any of them meet the frame itself?
@@ -49,7 +59,7 @@ module TileLoom
       def gathered
         @gathered ||=
           features.each_with_object({}.compare_by_identity) do |feature, found|
-            rules = layer.rules_for(feature.attributes)
+            rules = layer.rules_for(feature.attributes, @on_sheet&.see(layer.id, feature))
             next if rules.empty?
             runs = page_runs(feature)
             next if runs.empty?

@@ -6,18 +6,19 @@ module TileLoom
     # an inner point of the part in view. A name that would cover another, or leave the frame, waits.
     class NamePlacing
       # Layer → [labels without room, labels wanted], of features in the frame.
-      attr_reader :missed
+      # taken: boxes in page mm of those that have a place, and of what else has.
+      attr_reader :missed, :taken
 
-      def initialize(view)
-        @view = view
+      def initialize(view, taken: [])
+        @view, @taken = view, taken.dup
         @missed = Hash.new { |hash, layer| hash[layer] = [0, 0] }
       end
 
       # drawings: LayerDrawings of layers with a label, lower layers give way to higher ones.
       def place(drawings)
-        taken = []
         drawings.reverse.flat_map do |drawing|
-          texts = drawing.features.filter_map { |feature| text_for(feature, drawing.layer, taken) }
+          labelled = drawing.features.select { |feature| drawing.labelled?(feature) }
+          texts = labelled.filter_map { |feature| text_for(feature, drawing.layer) }
           if texts.empty?
             []
           else
@@ -28,7 +29,7 @@ module TileLoom
 
       private
 
-      def text_for(feature, layer, taken)
+      def text_for(feature, layer)
         string = feature.attributes[layer.label.attribute].to_s.strip
         return nil if string.empty?
         label = layer.label

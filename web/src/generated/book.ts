@@ -54,6 +54,7 @@ export type Guides = number[];
  */
 export type Element =
   | MapFrameElement
+  | InsetElement
   | TextElement
   | ScaleBarElement
   | NorthArrowElement
@@ -76,6 +77,11 @@ export type Element =
  * via the `definition` "gridInterval".
  */
 export type GridInterval = string;
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "extent".
+ */
+export type Extent = WholeIndexExtent | SheetExtent | NeighboursExtent | FixedExtent | FeaturesExtent | DetailExtent;
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema
  * via the `definition` "legend_row".
@@ -237,6 +243,7 @@ export interface Layer {
   };
   label?: {
     attribute: string;
+    when?: unknown;
     face?: Id;
     size_pt?: SizePt;
     colour?: Colour;
@@ -536,10 +543,28 @@ export interface Ink {
  * via the `definition` "map_look".
  */
 export interface MapLook {
+  id?: Id;
   title: string;
   layers: {
     id: Id;
     opacity?: Opacity;
+    /**
+     * Its symbols in this look; its own where none are given.
+     */
+    rules?: Rule[];
+    /**
+     * Its labels in this look; its own where nothing is said.
+     */
+    label?: {
+      attribute: string;
+      when?: unknown;
+      face?: Id;
+      size_pt?: SizePt;
+      colour?: Colour;
+      halo?: Colour;
+    };
+    unlabelled?: boolean;
+    raster?: RasterLook;
   }[];
 }
 /**
@@ -839,6 +864,7 @@ export interface MapFrameElement {
    */
   rotation_deg?: number;
   hidden?: boolean;
+  shown_on?: ShownOn;
   /**
    * A locked element does not respond to editing.
    */
@@ -846,6 +872,31 @@ export interface MapFrameElement {
   group?: Id;
   border?: Border;
   grids?: Grid[];
+  look?: Id;
+  /**
+   * Of the layers: all that are shown, only areas and pixels, or none.
+   */
+  layers?: "all" | "areas" | "none";
+  /**
+   * With the labels of its layers?
+   */
+  labels?: boolean;
+  shape?: {
+    kind?: "rectangle" | "rounded" | "ellipse" | "polygon";
+    corner_mm?: LengthMm;
+    /**
+     * Corners of a polygon, as shares of the box's width and height.
+     */
+    points?: [number, number][];
+  };
+  fill?: Fill;
+  shadow?: Shadow;
+  cells?: CellsShown;
+  veil?: Veil;
+  /**
+   * The ground of other frames of the page, shown in this one.
+   */
+  outlines?: FrameOutline[];
   /**
    * Where neighbouring sheets take over, with their names.
    */
@@ -868,6 +919,31 @@ export interface Place {
   bottom_mm?: number;
   width_mm?: number;
   height_mm?: number;
+}
+/**
+ * On which sheets: where several things are said, all of them hold.
+ *
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "shown_on".
+ */
+export interface ShownOn {
+  /**
+   * Names, numbers and ranges: "A1, B2-C1, 7".
+   */
+  sheets?: string;
+  /**
+   * Of the sheets; odd and even are numbers of pages.
+   */
+  which?: "all" | "first" | "last" | "not_first" | "not_last" | "odd" | "even";
+  /**
+   * Sheets that have a neighbour there …
+   */
+  neighbour?: "north" | "east" | "south" | "west";
+  /**
+   * … or that have none.
+   */
+  without?: boolean;
+  when?: unknown;
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema
@@ -1046,6 +1122,358 @@ export interface Halo {
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "shadow".
+ */
+export interface Shadow {
+  /**
+   * To the right.
+   */
+  dx_mm?: number;
+  /**
+   * Down.
+   */
+  dy_mm?: number;
+  /**
+   * How wide its edge is.
+   */
+  soft_mm?: number;
+  colour?: Colour;
+  opacity?: Opacity;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "cells_shown".
+ */
+export interface CellsShown {
+  colour?: Colour;
+  /**
+   * Of their lines; 0 for none.
+   */
+  width_mm?: number;
+  fill?: Fill;
+  /**
+   * What is written in them: the names of the sheets, their numbers, or both.
+   */
+  labels?: "none" | "names" | "numbers" | "both";
+  face?: Id;
+  size_pt?: SizePt;
+  halo?: Colour;
+  /**
+   * Which labels have the room where both want it: those of the cells, or those of the features.
+   */
+  first?: "cells" | "features";
+  /**
+   * Is the sheet's own cell set off?
+   */
+  this_sheet?: boolean;
+  this_colour?: Colour;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "veil".
+ */
+export interface Veil {
+  /**
+   * What stays clear: the feature that the sheet is of, the study area, or the sheet's cell.
+   */
+  round?: "feature" | "study_area" | "cell";
+  colour?: Colour;
+  opacity?: Opacity;
+  /**
+   * Kept clear round it, on paper.
+   */
+  margin_mm?: number;
+  /**
+   * How wide its edge is, beyond the margin.
+   */
+  soft_mm?: number;
+  /**
+   * Labels of the layers.
+   */
+  labels?: "above" | "below";
+  /**
+   * Coordinate grids inside the frame.
+   */
+  grids?: "above" | "below";
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "frame_outline".
+ */
+export interface FrameOutline {
+  frame?: Id;
+  /**
+   * A line round it, a veil outside it, or brackets at its corners.
+   */
+  look?: "outline" | "veil" | "brackets";
+  stroke?: Stroke;
+  fill?: Fill;
+  /**
+   * With the letter of that frame, if it has one.
+   */
+  lettered?: boolean;
+  /**
+   * Lines from it to that frame, where both are on the page.
+   */
+  leaders?: boolean;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "inset_element".
+ */
+export interface InsetElement {
+  kind: "inset";
+  id: Id;
+  place: Place;
+  /**
+   * What it is called where it is designed.
+   */
+  title?: string;
+  /**
+   * Clockwise about the middle of its box.
+   */
+  rotation_deg?: number;
+  hidden?: boolean;
+  shown_on?: ShownOn;
+  /**
+   * A locked element does not respond to editing.
+   */
+  locked?: boolean;
+  group?: Id;
+  border?: Border;
+  grids?: Grid[];
+  look?: Id;
+  /**
+   * Of the layers: all that are shown, only areas and pixels, or none.
+   */
+  layers?: "all" | "areas" | "none";
+  /**
+   * With the labels of its layers?
+   */
+  labels?: boolean;
+  shape?: {
+    kind?: "rectangle" | "rounded" | "ellipse" | "polygon";
+    corner_mm?: LengthMm;
+    /**
+     * Corners of a polygon, as shares of the box's width and height.
+     */
+    points?: [number, number][];
+  };
+  fill?: Fill;
+  shadow?: Shadow;
+  cells?: CellsShown;
+  veil?: Veil;
+  /**
+   * The ground of other frames of the page, shown in this one.
+   */
+  outlines?: FrameOutline[];
+  extent?: Extent;
+  /**
+   * "book", or a reference of its own.
+   */
+  crs?: string;
+  globe?: Globe;
+  /**
+   * By which it is known in the frames that show its outline.
+   */
+  letter?: string;
+  letter_pt?: SizePt;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "whole_index_extent".
+ */
+export interface WholeIndexExtent {
+  kind: "whole_index";
+  /**
+   * Its scale: as large as fits; at the next scale of two figures; at the next standard scale; or as it is given.
+   */
+  size?: "fitted" | "round" | "standard" | "held";
+  scale?: Scale;
+  margin_percent?: number;
+  /**
+   * Of the ground, clockwise.
+   */
+  rotation_deg?: number;
+  /**
+   * Rotated as the sheet's own ground is, and by that more.
+   */
+  turned_with_sheet?: boolean;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "sheet_extent".
+ */
+export interface SheetExtent {
+  kind: "sheet";
+  /**
+   * Its scale: as large as fits; at the next scale of two figures; at the next standard scale; or as it is given.
+   */
+  size?: "fitted" | "round" | "standard" | "held";
+  scale?: Scale;
+  /**
+   * Round what is to be seen, of its larger side.
+   */
+  margin_percent?: number;
+  /**
+   * Of the ground, clockwise.
+   */
+  rotation_deg?: number;
+  /**
+   * Rotated as the sheet's own ground is, and by that more.
+   */
+  turned_with_sheet?: boolean;
+  /**
+   * The sheet's ground, so many times as wide and as high.
+   */
+  times?: number;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "neighbours_extent".
+ */
+export interface NeighboursExtent {
+  kind: "neighbours";
+  /**
+   * Its scale: as large as fits; at the next scale of two figures; at the next standard scale; or as it is given.
+   */
+  size?: "fitted" | "round" | "standard" | "held";
+  scale?: Scale;
+  margin_percent?: number;
+  /**
+   * Of the ground, clockwise.
+   */
+  rotation_deg?: number;
+  /**
+   * Rotated as the sheet's own ground is, and by that more.
+   */
+  turned_with_sheet?: boolean;
+  rings?: number;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "fixed_extent".
+ */
+export interface FixedExtent {
+  kind: "fixed";
+  size?: "held";
+  scale: Scale;
+  /**
+   * Round what is to be seen, of its larger side.
+   */
+  margin_percent?: number;
+  /**
+   * Of the ground, clockwise.
+   */
+  rotation_deg?: number;
+  /**
+   * Rotated as the sheet's own ground is, and by that more.
+   */
+  turned_with_sheet?: boolean;
+  /**
+   * Of the middle: easting, in units of the frame's CRS.
+   */
+  x: number;
+  /**
+   * Northing.
+   */
+  y: number;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "features_extent".
+ */
+export interface FeaturesExtent {
+  kind: "features";
+  /**
+   * Its scale: as large as fits; at the next scale of two figures; at the next standard scale; or as it is given.
+   */
+  size?: "fitted" | "round" | "standard" | "held";
+  scale?: Scale;
+  margin_percent?: number;
+  /**
+   * Of the ground, clockwise.
+   */
+  rotation_deg?: number;
+  /**
+   * Rotated as the sheet's own ground is, and by that more.
+   */
+  turned_with_sheet?: boolean;
+  layer?: Id;
+  when?: unknown;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "detail_extent".
+ */
+export interface DetailExtent {
+  kind: "detail";
+  /**
+   * Its scale: as large as fits; at the next scale of two figures; at the next standard scale; or as it is given.
+   */
+  size?: "fitted" | "round" | "standard" | "held";
+  scale?: Scale;
+  /**
+   * Round what is to be seen, of its larger side.
+   */
+  margin_percent?: number;
+  /**
+   * Of the ground, clockwise.
+   */
+  rotation_deg?: number;
+  /**
+   * Rotated as the sheet's own ground is, and by that more.
+   */
+  turned_with_sheet?: boolean;
+  frame?: Id;
+  /**
+   * So many times as large as there.
+   */
+  times?: number;
+  /**
+   * Its middle in that frame: from the frame's left and upper edge.
+   *
+   * @minItems 2
+   * @maxItems 2
+   */
+  at_mm?: [number, number];
+  /**
+   * Or on the ground: [easting, northing].
+   *
+   * @minItems 2
+   * @maxItems 2
+   */
+  at?: [number, number];
+}
+/**
+ * A view of the earth in place of a CRS and an extent.
+ *
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "globe".
+ */
+export interface Globe {
+  projection?: "orthographic" | "equidistant" | "equal_area";
+  centre?: "sheet" | "study_area" | "place";
+  /**
+   * Of a place of its own.
+   */
+  longitude?: number;
+  latitude?: number;
+  /**
+   * Of the ground, clockwise.
+   */
+  rotation_deg?: number;
+  /**
+   * How far round its centre: 90 for the near side, 180 for all (an orthographic view ends at 90).
+   */
+  reach_deg?: number;
+  sea?: Fill;
+  land?: Fill;
+  coast?: Stroke;
+  rim?: Stroke;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
  * via the `definition` "text_element".
  */
 export interface TextElement {
@@ -1061,6 +1489,7 @@ export interface TextElement {
    */
   rotation_deg?: number;
   hidden?: boolean;
+  shown_on?: ShownOn;
   /**
    * A locked element does not respond to editing.
    */
@@ -1130,26 +1559,6 @@ export interface GradientStop {
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema
- * via the `definition` "shadow".
- */
-export interface Shadow {
-  /**
-   * To the right.
-   */
-  dx_mm?: number;
-  /**
-   * Down.
-   */
-  dy_mm?: number;
-  /**
-   * How wide its edge is.
-   */
-  soft_mm?: number;
-  colour?: Colour;
-  opacity?: Opacity;
-}
-/**
- * This interface was referenced by `BookDocument`'s JSON-Schema
  * via the `definition` "tab_stop".
  */
 export interface TabStop {
@@ -1174,6 +1583,7 @@ export interface ScaleBarElement {
    */
   rotation_deg?: number;
   hidden?: boolean;
+  shown_on?: ShownOn;
   /**
    * A locked element does not respond to editing.
    */
@@ -1332,6 +1742,7 @@ export interface NorthArrowElement {
    */
   rotation_deg?: number;
   hidden?: boolean;
+  shown_on?: ShownOn;
   /**
    * A locked element does not respond to editing.
    */
@@ -1372,6 +1783,7 @@ export interface LegendElement {
    */
   rotation_deg?: number;
   hidden?: boolean;
+  shown_on?: ShownOn;
   /**
    * A locked element does not respond to editing.
    */
@@ -1567,6 +1979,7 @@ export interface NeatlineElement {
    */
   rotation_deg?: number;
   hidden?: boolean;
+  shown_on?: ShownOn;
   /**
    * A locked element does not respond to editing.
    */
@@ -1591,6 +2004,7 @@ export interface TableElement {
    */
   rotation_deg?: number;
   hidden?: boolean;
+  shown_on?: ShownOn;
   /**
    * A locked element does not respond to editing.
    */
@@ -1688,6 +2102,7 @@ export interface LineElement {
    */
   rotation_deg?: number;
   hidden?: boolean;
+  shown_on?: ShownOn;
   /**
    * A locked element does not respond to editing.
    */
@@ -1733,6 +2148,7 @@ export interface BoxElement {
    */
   rotation_deg?: number;
   hidden?: boolean;
+  shown_on?: ShownOn;
   /**
    * A locked element does not respond to editing.
    */
@@ -1765,6 +2181,7 @@ export interface EllipseElement {
    */
   rotation_deg?: number;
   hidden?: boolean;
+  shown_on?: ShownOn;
   /**
    * A locked element does not respond to editing.
    */
@@ -1792,6 +2209,7 @@ export interface PictureElement {
    */
   rotation_deg?: number;
   hidden?: boolean;
+  shown_on?: ShownOn;
   /**
    * A locked element does not respond to editing.
    */
@@ -1826,6 +2244,7 @@ export interface IndexFrameElement {
    */
   rotation_deg?: number;
   hidden?: boolean;
+  shown_on?: ShownOn;
   /**
    * A locked element does not respond to editing.
    */
@@ -1833,8 +2252,42 @@ export interface IndexFrameElement {
   group?: Id;
   border?: Border;
   grids?: Grid[];
-  colour?: Colour;
-  face?: Id;
+  look?: Id;
+  /**
+   * Of the layers: all that are shown, only areas and pixels, or none.
+   */
+  layers?: "all" | "areas" | "none";
+  /**
+   * With the labels of its layers?
+   */
+  labels?: boolean;
+  shape?: {
+    kind?: "rectangle" | "rounded" | "ellipse" | "polygon";
+    corner_mm?: LengthMm;
+    /**
+     * Corners of a polygon, as shares of the box's width and height.
+     */
+    points?: [number, number][];
+  };
+  fill?: Fill;
+  shadow?: Shadow;
+  cells?: CellsShown;
+  veil?: Veil;
+  /**
+   * The ground of other frames of the page, shown in this one.
+   */
+  outlines?: FrameOutline[];
+  extent?: Extent;
+  /**
+   * "book", or a reference of its own.
+   */
+  crs?: string;
+  globe?: Globe;
+  /**
+   * By which it is known in the frames that show its outline.
+   */
+  letter?: string;
+  letter_pt?: SizePt;
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema
@@ -1853,6 +2306,7 @@ export interface AdjoiningElement {
    */
   rotation_deg?: number;
   hidden?: boolean;
+  shown_on?: ShownOn;
   /**
    * A locked element does not respond to editing.
    */
@@ -1879,6 +2333,7 @@ export interface LocatorElement {
    */
   rotation_deg?: number;
   hidden?: boolean;
+  shown_on?: ShownOn;
   /**
    * A locked element does not respond to editing.
    */
@@ -1886,8 +2341,36 @@ export interface LocatorElement {
   group?: Id;
   border?: Border;
   grids?: Grid[];
-  colour?: Colour;
-  face?: Id;
+  look?: Id;
+  layers?: "all" | "areas" | "none";
+  labels?: boolean;
+  shape?: {
+    kind?: "rectangle" | "rounded" | "ellipse" | "polygon";
+    corner_mm?: LengthMm;
+    /**
+     * Corners of a polygon, as shares of the box's width and height.
+     */
+    points?: [number, number][];
+  };
+  fill?: Fill;
+  shadow?: Shadow;
+  cells?: CellsShown;
+  veil?: Veil;
+  /**
+   * The ground of other frames of the page, shown in this one.
+   */
+  outlines?: FrameOutline[];
+  extent?: Extent;
+  /**
+   * "book", or a reference of its own.
+   */
+  crs?: string;
+  globe?: Globe;
+  /**
+   * By which it is known in the frames that show its outline.
+   */
+  letter?: string;
+  letter_pt?: SizePt;
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema
@@ -1906,6 +2389,7 @@ export interface NorthDiagramElement {
    */
   rotation_deg?: number;
   hidden?: boolean;
+  shown_on?: ShownOn;
   /**
    * A locked element does not respond to editing.
    */
@@ -1932,6 +2416,7 @@ export interface GridNoteElement {
    */
   rotation_deg?: number;
   hidden?: boolean;
+  shown_on?: ShownOn;
   /**
    * A locked element does not respond to editing.
    */

@@ -2,6 +2,7 @@
 
 export const elements = [
   ["map_frame", "Map frame"],
+  ["inset", "Inset"],
   ["text", "Text"],
   ["scale_bar", "Scale bar"],
   ["north_arrow", "North arrow"],
@@ -145,21 +146,22 @@ export const crsUnits = [
 export const pressProfiles = [["coated", "Coated paper, offset (FOGRA39L)"]] as const;
 export const elementTraits = {
   map_frame: { sizeMm: [40, 20], turns: false, gridded: true, roles: [] },
-  text: { sizeMm: [50, 8], turns: true, gridded: false, roles: ["sheets", "index"] },
-  scale_bar: { sizeMm: [60, 9], turns: true, gridded: false, roles: ["sheets", "index"] },
-  north_arrow: { sizeMm: [18, 22], turns: false, gridded: false, roles: ["sheets", "index"] },
-  legend: { sizeMm: [50, 80], turns: false, gridded: false, roles: ["sheets", "index"] },
-  neatline: { sizeMm: [100, 80], turns: false, gridded: false, roles: ["sheets", "index"] },
-  table: { sizeMm: [90, 60], turns: true, gridded: false, roles: ["sheets", "index"] },
-  line: { sizeMm: [40, 0], turns: true, gridded: false, roles: ["sheets", "index"] },
-  box: { sizeMm: [40, 25], turns: true, gridded: false, roles: ["sheets", "index"] },
-  ellipse: { sizeMm: [30, 30], turns: true, gridded: false, roles: ["sheets", "index"] },
-  picture: { sizeMm: [20, 20], turns: true, gridded: false, roles: ["sheets", "index"] },
+  inset: { sizeMm: [60, 45], turns: false, gridded: true, roles: ["sheets", "index", "pages"] },
+  text: { sizeMm: [50, 8], turns: true, gridded: false, roles: ["sheets", "index", "pages"] },
+  scale_bar: { sizeMm: [60, 9], turns: true, gridded: false, roles: ["sheets", "index", "pages"] },
+  north_arrow: { sizeMm: [18, 22], turns: false, gridded: false, roles: ["sheets", "index", "pages"] },
+  legend: { sizeMm: [50, 80], turns: false, gridded: false, roles: ["sheets", "index", "pages"] },
+  neatline: { sizeMm: [100, 80], turns: false, gridded: false, roles: ["sheets", "index", "pages"] },
+  table: { sizeMm: [90, 60], turns: true, gridded: false, roles: ["sheets", "index", "pages"] },
+  line: { sizeMm: [40, 0], turns: true, gridded: false, roles: ["sheets", "index", "pages"] },
+  box: { sizeMm: [40, 25], turns: true, gridded: false, roles: ["sheets", "index", "pages"] },
+  ellipse: { sizeMm: [30, 30], turns: true, gridded: false, roles: ["sheets", "index", "pages"] },
+  picture: { sizeMm: [20, 20], turns: true, gridded: false, roles: ["sheets", "index", "pages"] },
   index_frame: { sizeMm: [40, 20], turns: false, gridded: true, roles: [] },
   adjoining: { sizeMm: [36, 27], turns: false, gridded: false, roles: ["sheets"] },
   locator: { sizeMm: [45, 35], turns: false, gridded: true, roles: ["sheets"] },
-  north_diagram: { sizeMm: [34, 44], turns: true, gridded: false, roles: ["sheets", "index"] },
-  grid_note: { sizeMm: [50, 4], turns: true, gridded: false, roles: ["sheets", "index"] },
+  north_diagram: { sizeMm: [34, 44], turns: true, gridded: false, roles: ["sheets", "index", "pages"] },
+  grid_note: { sizeMm: [50, 4], turns: true, gridded: false, roles: ["sheets", "index", "pages"] },
 } as const;
 export const layerKindTraits = {
   point: { markers: true, strokes: false, fills: false },

@@ -7,7 +7,7 @@ module TileLoom
       class Adjoining < Element
         kind "adjoining", "Adjoining sheets", rank: 13
         size_mm 36, 27
-        refused_on index: "furniture.adjoining_on_index_sheet"
+        refused_on index: "furniture.adjoining_on_index_sheet", pages: "furniture.adjoining_on_page"
         start "size_pt" => 7
         part :face, Values::Types::FACE, default: "sans"
         part :size_pt, Values::Types::SIZE_PT, default: 7

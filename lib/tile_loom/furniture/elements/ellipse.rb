@@ -15,17 +15,7 @@ module TileLoom
 
         STEPS = 72
 
-        def nodes(_sheet, box)
-          x, y = box.centre
-          ring =
-            (0...STEPS).flat_map do |i|
-              [
-                x + box.width / 2 * Math.cos(2 * Math::PI * i / STEPS),
-                y + box.height / 2 * Math.sin(2 * Math::PI * i / STEPS)
-              ]
-            end
-          backed([ring], box)
-        end
+        def nodes(_sheet, box) = backed([box.ellipse(STEPS)], box)
       end
     end
   end

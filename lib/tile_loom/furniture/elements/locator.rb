@@ -4,21 +4,25 @@ module TileLoom
   module Furniture
     module Elements
       # A small map of the index that shows where this sheet lies.
-      class Locator < IndexFrame
+      class Locator < Inset
         kind "locator", "Locator", rank: 14
         size_mm 45, 35
-        refused_on index: "furniture.locator_on_index_sheet"
+        refused_on index: "furniture.locator_on_index_sheet", pages: "furniture.locator_on_page"
         start "border" => {"colour" => "#545c60", "width_mm" => 0.2}
-        part :colour, Values::Types::COLOUR, default: "#545c60", about: "Of the cells."
-        part :face, Values::Types::FACE, default: "sans"
 
-        def shows_index? = false
+        part :extent, Frames::Extent.union, default: {"kind" => "whole_index"}
+        part :layers, choice("all", "areas", "none"), default: "areas"
+        part :labels, Values::Types::FLAG, default: false
+        part :cells, Frames::Cells.type, default: {"labels" => "none", "colour" => "#545c60"}
 
         def spoken(sheet) = "Locator: sheet #{sheet.name} among the #{sheet.cells.length} sheets of the index."
 
         private
 
-        def manner(sheet) = {colour: colour, face: typeface(face), here: sheet.cell, names: false}
+        # Thinned as so small a map can be.
+        TOLERANCE_MM = 0.2
+
+        def shown(sheet, view) = super.dup.tap { |shown| shown.tolerance_mm = TOLERANCE_MM }
       end
     end
   end

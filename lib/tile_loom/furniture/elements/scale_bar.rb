@@ -130,9 +130,8 @@ module TileLoom
 
         # The view of the frame that it is bound to.
         def view(sheet)
-          bound = frame && sheet.layout.elements.find { |element| element.id == frame && element.gridded? }
-          return sheet.view if bound.nil? || bound.equal?(sheet.gridded_frame)
-          bound.map(sheet, bound.box(sheet.page)).view
+          bound = frame && sheet.elements.find { |element| element.id == frame && element.gridded? }
+          (bound unless bound.equal?(sheet.gridded_frame))&.view_on(sheet) || sheet.view
         end
 
         private

@@ -18,7 +18,7 @@ module TileLoom
           about: "Cells written by hand, with live text, a list a row."
         part :layer, Values::Types::ID, about: "The layer whose records it lists, in place of rows by hand."
         part :records, choice("sheet", "book"), default: "sheet", about: "Those that the sheet shows, or all."
-        part :condition, Data::ConditionType.new, key: "when", about: "Which records, in OGC CQL2 JSON."
+        part :condition, Data::ConditionType.new(of_sheet: true), key: "when", about: "Which records, in OGC CQL2 JSON."
         part :sorted_by, list(TileLoom::Table::Sorting.type, most: 5), default: []
         part :caption, text(most: 500), about: "Above it, with live text."
         part :empty, text(most: 500), default: "", about: "What stands in it where there are no rows."
@@ -105,6 +105,7 @@ module TileLoom
               layer,
               ground: (records == "sheet") ? sheet.view.ground : nil,
               condition: condition,
+              on_sheet: sheet.on_sheet,
               sortings: sorted_by
             ).to_a
           found.map { |record| columns.map { |column| column.words(column.field && record[column.field]) } }

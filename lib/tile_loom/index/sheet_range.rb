@@ -1,11 +1,11 @@
 # frozen_string_literal: true
 
 module TileLoom
-  module Output
+  module Index
     # Which sheets to print, as people write it: "1-3, 7, B2-C1", "all". A part is a sheet's number or its name; "#3" is
     # the number alone and "\"3\"" the name alone. One that could be either of two sheets is asked about. "index" is the
     # index sheet, where the book has one.
-    class Range
+    class SheetRange
       INDEX = "index"
 
       # A part that is the number of one sheet and the name of another.

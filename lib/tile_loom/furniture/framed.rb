@@ -1,0 +1,250 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Furniture
+    # What all frames that show ground have in common: which layers, in which outline, with what over them.
+    module Framed
+      include Gridded
+
+      def self.included(element)
+        Gridded.included(element)
+        element.part(
+          :look,
+          Values::Types::ID,
+          about: "Of the book's looks the one that its layers have; without one they are as the book has them."
+        )
+        element.part(
+          :layers,
+          Values::Choice.new("all", "areas", "none"),
+          default: "all",
+          about: "Of the layers: all that are shown, only areas and pixels, or none."
+        )
+        element.part(:labels, Values::Types::FLAG, default: true, about: "With the labels of its layers?")
+        element.part(:shape, Frames::Shape.type, default: {})
+        element.part(:fill, Scene::Fill::TYPE, about: "Below the ground.")
+        element.part(:shadow, Shadow.type)
+        element.part(:cells, Frames::Cells.type, about: "The cells of the index over the ground.")
+        element.part(:veil, Frames::Veil.type)
+        element.part(
+          :outlines,
+          Values::List.new(Frames::FrameOutline.type, most: 20),
+          default: [],
+          about: "The ground of other frames of the page, shown in this one."
+        )
+      end
+
+      # With that of the names of cells.
+      def typefaces = super + (cells&.given?(:face) ? [["#{cells.path}/face", cells.face]] : [])
+
+      def nodes(sheet, _box)
+        view = view_on(sheet) or return []
+        under, lines, round = surround_nodes(sheet, view)
+        [*backing(view), *cut(under, view), *inner(sheet, view, lines), *round, *rim(view), *leaders(sheet, view)]
+      end
+
+      # What lies in the frame, without border and labels beside it.
+      def inside(sheet)
+        view = view_on(sheet) or return []
+        surround = surround(view, sheet, bordered: false)
+        [*cut(surround.under, view), *inner(sheet, view, surround.lines), *surround.round]
+      end
+
+      # Its flat ring on the page.
+      def ring_on(sheet) = ring(view_on(sheet))
+
+      # The letter by which it is known in other frames, or nil.
+      def letter = nil
+
+      def legend_entries(sheet)
+        view_on(sheet).then { |view| view ? sheet.ground_entries(view, shown(sheet, view)) : [] }
+      end
+
+      def shown_layers(sheet) = view_on(sheet).then { |view| view ? drawn(sheet, view).layers : [] }
+
+      def left_out(sheet)
+        return [] if hidden?
+        view = view_on(sheet) or return nothing_shown(sheet)
+        [
+          *super,
+          *drawn(sheet, view).then { |drawn|
+            [*drawn.names_left_out, *drawn.told].map { |sentence|
+              located(sentence)
+            }
+          },
+          *cells_left_out(sheet, view),
+          *veil&.told(sheet, view),
+          *outline_drawings(sheet, view).filter_map(&:trouble),
+          *((!plain?(view) && grids.any?(&:labels)) ? ["“#{title}” is no rectangle, so its grids have no labels."] : [])
+        ]
+      end
+
+      private
+
+      # What is said of one of several frames says which.
+      def located(sentence) = sentence
+
+      # Why nothing is drawn on a sheet, in sentences.
+      def nothing_shown(_sheet) = []
+
+      # Is it a rectangle, so that borders and labels stand round it?
+      def plain?(view) = shape.rectangle? && !view.globe?
+
+      def ring(view) = view.globe? ? view.disc : shape.ring(view.frame)
+
+      # What the ground is cut by.
+      def clip(view) = plain?(view) ? view.frame : Scene::Outline.new(runs: [ring(view)])
+
+      def cut(nodes, view) =
+        (nodes.empty? || plain?(view)) ? nodes : [Scene::Group.new(children: nodes, clip: clip(view), name: "grids")]
+
+      def backing(view)
+        return [] unless fill || shadow
+        rings = [ring(view)]
+        [*shadow&.nodes(rings), *(fill ? painted(rings, fill, nil) : [])]
+      end
+
+      # One that is no rectangle has its border as a line along its outline, and no labels of grids.
+      def surround(view, sheet, grids: self.grids, **more)
+        return super if plain?(view)
+        super(view, sheet, grids: grids.map { |grid| grid.with(labels: nil, squares: nil) }, **more, bordered: false)
+      end
+
+      def rim(view) =
+        (plain?(view) || view.globe?) ? [] : painted([ring(view)], nil, border.stroke)
+
+      # Grids, labels and border: [below the ground, lines above it, what stands round it].
+      def surround_nodes(sheet, view)
+        sheet.part(
+          "surround",
+          JSON.generate(given.slice("grids", "border", "shape")),
+          sheet.book.key_of("crs", "faces"),
+          sheet.page.width_mm,
+          sheet.page.height_mm,
+          view.crs.code,
+          *view.place,
+          *sheet.nominal_view&.place
+        ) { surrounding(sheet, view) }
+      end
+
+      # From the ground up to what stands over it: layers, cells, outlines, the veil, labels.
+      def inner(sheet, view, lines)
+        drawn = drawn(sheet, view)
+        globe_under, globe_over = globe_nodes(sheet, view)
+        below, above = (veil && veil.labels == "above") ? [[], drawn.names] : [drawn.names, []]
+        first, then_lines = (veil && veil.grids == "below") ? [lines, []] : [[], lines]
+        [
+          Scene::Group.new(children: [*globe_under, *drawn.nodes, *below], clip: clip(view), name: "ground"),
+          *cell_nodes(sheet, view, drawn),
+          *cut(first, view),
+          *clipped("veil", veil&.nodes(sheet, view, ring(view)), view),
+          *clipped("labels", above, view),
+          *clipped("outlines", outline_drawings(sheet, view).flat_map(&:nodes), view),
+          *over_ground(sheet, view),
+          *credits(sheet, view),
+          *cut(then_lines, view),
+          *globe_over
+        ]
+      end
+
+      def surrounding(sheet, view) =
+        surround(view, sheet).then { |surround| [surround.under, surround.lines, surround.round] }
+
+      def clipped(name, nodes, view) =
+        (nodes.nil? || nodes.empty?) ? [] : [Scene::Group.new(children: nodes, clip: clip(view), name: name)]
+
+      # What a kind of frame has over its ground.
+      def over_ground(_sheet, _view) = []
+
+      def globe_nodes(_sheet, _view) = [[], []]
+
+      def leaders(sheet, view) = outline_drawings(sheet, view).flat_map(&:leaders)
+
+      def outline_drawings(sheet, view) =
+        sheet.once(:outlines, id) do
+          outlines.map do |outline|
+            Frames::OutlineDrawing.new(
+              outline,
+              sheet: sheet,
+              view: view,
+              ring: ring(view),
+              other: sheet.frame(outline.frame),
+              face: typeface("sans-bold")
+            )
+          end
+        end
+
+      # The View::GroundDrawing::Drawn of its ground.
+      def drawn(sheet, view) = sheet.ground_drawing(view, shown(sheet, view))
+
+      # What of the ground it shows: a View::Shown.
+      def shown(sheet, view) =
+        sheet.once(:shown, id) do
+          View::Shown.new(
+            layers: layers_shown(sheet.book),
+            names: labels?,
+            exact: veil ? veil.exact_layers(sheet) : [],
+            ground: ground_seen(sheet, view),
+            taken: (cells&.first == "cells") ? cells_drawing(sheet, view).labels.map { |_, box| box } : [],
+            key: [look, layers, labels?, given["cells"], given["veil"], given["shape"]]
+          )
+        end
+
+      # Of which its legend tells: nil where it shows all of its box.
+      def ground_seen(sheet, view)
+        outline = Geometry::Geos.polygon(view.to_ground(ring(view))) unless plain?(view)
+        clear = veil.clear(sheet, view) if veil&.hides?
+        return outline || clear unless outline && clear
+        outline.intersection(clear)
+      end
+
+      def layers_shown(book)
+        list = look ? book.layers_of(look) : book.layers
+        case layers
+        when "none"
+          []
+        when "areas"
+          list.select { |layer| layer.raster? || layer.rules.any? { |rule| rule.symbol.area? } }
+        else
+          list
+        end
+      end
+
+      def cells_drawing(sheet, view) =
+        sheet.once(:cells, id) do
+          View::CellsDrawing.new(
+            look: cells,
+            cells: sheet.cells_of_part,
+            view: view,
+            face: typeface(cells.face),
+            here: sheet.cell,
+            passage: sheet.passage(sheet.book.crs, view),
+            links: true
+          )
+        end
+
+      def cell_nodes(sheet, view, drawn)
+        return [] unless cells
+        drawing = cells_drawing(sheet, view)
+        texts = free_labels(drawing, drawn).map(&:first)
+        clipped("cells", drawing.nodes + texts, view)
+      end
+
+      # Labels of cells that no label of a feature stands in the way of, where those come first.
+      def free_labels(drawing, drawn)
+        return drawing.labels if cells.first == "cells"
+        drawing.labels.reject { |_, box| drawn.taken.any? { |other| other.intersects?(box) } }
+      end
+
+      MOST_NAMED = 8
+
+      def cells_left_out(sheet, view)
+        return [] unless cells
+        drawing = cells_drawing(sheet, view)
+        lost = drawing.labels.map(&:last) - free_labels(drawing, drawn(sheet, view)).map(&:last)
+        names = drawing.missed + lost.map(&:name)
+        return [] if names.empty?
+        ["In “#{title}” the labels of #{names.length} cells have no room: #{Sentences.listed(names, MOST_NAMED)}."]
+      end
+    end
+  end
+end

@@ -1,0 +1,34 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module View
+    # A frame that shows a globe: a disc in the middle of its box.
+    class GlobeView < FrameView
+      # Chords of the disc: of one of 200 mm, 0.02 mm off.
+      CHORDS = 240
+
+      attr_reader :horizon
+
+      # radius_m: of the disc on the plane; room_mm: between the disc and the nearest side of the box.
+      def initialize(box:, crs:, horizon:, radius_m:, rotation_deg:, room_mm: 0.0)
+        @horizon, @radius_m, @room_mm = horizon, radius_m, room_mm
+        per_mm = radius_m / crs.metres_per_unit / (([box.width, box.height].min / 2.0) - room_mm)
+        super(
+          frame: box,
+          ground: Geometry::TurnedRectangle.new(0.0, 0.0, box.width * per_mm, box.height * per_mm, rotation_deg),
+          crs: crs
+        )
+      end
+
+      def globe? = true
+
+      def radius_mm = [frame.width, frame.height].min / 2.0 - @room_mm
+
+      # The flat ring of the disc in page mm.
+      def disc
+        x, y = frame.centre
+        Geometry::Box.new(x - radius_mm, y - radius_mm, x + radius_mm, y + radius_mm).ellipse(CHORDS)
+      end
+    end
+  end
+end
