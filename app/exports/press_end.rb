@@ -35,8 +35,8 @@ module App
     def named(numbers) = TileLoom::Sentences.listed(numbers.map { |number| name_of(number.to_i) }, MOST_NAMED)
 
     def name_of(number)
-      return TileLoom::Compose::IndexSheetComposer::NAME if number == PressPiece::INDEX
-      @run.cells.find { |row| row["number"] == number }&.fetch("name") || number.to_s
+      return @run.cells.find { |row| row["number"] == number }&.fetch("name") || number.to_s if number.positive?
+      @run.press.run.leaf(number)&.name || number.to_s
     end
 
     def bind

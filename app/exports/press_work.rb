@@ -31,8 +31,7 @@ module App
     # Items of the press by the numbers of the piece.
     def items
       wanted = @again ? @piece.lacking.keys.map(&:to_i) : @piece.numbers
-      all = @press.cells.to_h { |cell| [cell.number, cell] }
-      all[PressPiece::INDEX] = TileLoom::Output::Press::INDEX
+      all = @press.run.leaves.to_h { |leaf| [leaf.number, leaf] }
       all[PressPiece::GROUND] = TileLoom::Output::Press::GROUND
       wanted.filter_map { |number| all[number] }
     end
@@ -60,6 +59,9 @@ module App
       @told[TileLoom::Output::Press.name_of(item)] = made.told if made.told.any?
     end
 
+    # In the order of the pages, behind the file of the ground.
+    def place_of(item) = item.is_a?(Symbol) ? 1 : item.position + 1
+
     # Makes the files of an item aside, and keeps them when all of them are whole.
     def made(item, number)
       Dir.mktmpdir("tile-loom-press") do |folder|
@@ -68,7 +70,7 @@ module App
           .make(item, folder, name: name, secrets: @run.given_secrets)
           .tap do |made|
             made.names.each_with_index do |file, index|
-              PressFile.keep(@run, File.join(folder, file), position: (number + 2) * 10 + index)
+              PressFile.keep(@run, File.join(folder, file), position: place_of(item) * 10 + index)
             end
           end
       end

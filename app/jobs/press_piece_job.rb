@@ -30,10 +30,14 @@ module App
 
       private
 
+      def name(piece, number) = piece.press_run.press.run.leaf(number)&.name || number
+
       def sheets(piece)
         return "the ground" if piece.numbers == [PressPiece::GROUND]
         first, last =
-          piece.numbers.minmax.map { |number| (number == PressPiece::INDEX) ? "the index sheet" : number.to_s }
+          piece.numbers.values_at(0, -1).map { |number|
+          number.positive? ? number.to_s : "the page #{name(piece, number)}"
+        }
         if first == last
           "sheet #{first}".sub("sheet the", "the")
         else

@@ -16,12 +16,14 @@ module App
     # Lists of what the book brings of its own, and of the transformations between datums that it uses.
     OWN = %w[operations markers faces pictures].freeze
 
-    # Lists of what the book says of the ways in which it is handed on.
-    HANDED_ON = %w[palette orders profiles looks fields].freeze
+    # What the book says of the ways in which it is handed on, and of its pages beside the sheets.
+    HANDED_ON = %w[palette orders profiles looks fields pages index_pages].freeze
     # What a document has of these and its texts where it says anything of it.
     PARTS = [*OWN, *HANDED_ON, "language", "description", "resolution_ppi"].freeze
 
     [*OWN, *HANDED_ON].each { |list| attribute list, :json }
+
+    before_save :name_looks
 
     # Deletes it with all that is its own, layers a batch at a time.
     def discard
@@ -29,6 +31,19 @@ module App
       press_runs.each(&:discard)
       Arrival.where(book_id: id).update_all(book_id: nil)
       self.class.where(id: id).delete_all
+    end
+
+    # Frames know looks by ids, whatever becomes of their titles.
+    def name_looks
+      return if looks.blank? || looks.all? { |look| look["id"] }
+      taken = looks.filter_map { |look| look["id"] }
+      self.looks =
+        looks.map do |look|
+          next look if look["id"]
+          id = (1..).lazy.map { |number| "look-#{number}" }.find { |free| !taken.include?(free) }
+          taken << id
+          {"id" => id}.merge(look)
+        end
     end
 
     # The book document without its data.

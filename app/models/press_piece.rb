@@ -7,8 +7,8 @@ module App
     # Sheets of a piece: of pages that are bound, and of files that are each finished by themselves.
     SHEETS = 16
     FILES = 4
-    # Stand for the index sheet and for the ground of all sheets among the numbers.
-    INDEX, GROUND = 0, -1
+    # Stands for the ground of all sheets among the numbers of pages (see TileLoom::Layout::Leaf).
+    GROUND = -1
 
     belongs_to :press_run
 
@@ -18,16 +18,7 @@ module App
     # {name of a sheet → sentences}
     attribute :told, :json
 
-    def self.number_of(item)
-      case item
-      when TileLoom::Output::Press::INDEX
-        INDEX
-      when TileLoom::Output::Press::GROUND
-        GROUND
-      else
-        item.number
-      end
-    end
+    def self.number_of(item) = (item == TileLoom::Output::Press::GROUND) ? GROUND : item.number
 
     def lacking = missing || {}
   end

@@ -56,6 +56,7 @@ module App
         "sheet_m" => sheet_m(book),
         "frame" => page(layout, layout.frame_box),
         "index_frame" => book.index_layout&.core&.then { |own| page(own, own.index_frame.box(own.page)) },
+        **pages_beside(book),
         **steps(book, session),
         "reprojection" => Reprojection.open_for(book)&.then { |change| reprojection(change) },
         "told" =>
@@ -222,6 +223,40 @@ module App
         "elements" => layout.elements.to_h { |element| [element.id, rectangle(element.box(layout.page))] }
       }
     end
+
+    # Pages beside the sheets, and id of a free one → the boxes of its elements.
+    def pages_beside(book)
+      return {"pages" => [], "page_frames" => {}} unless book.index_layout || book.pages.present?
+      snapshot = Snapshot.of(book)
+      {"pages" => pages(snapshot.run), "page_frames" => page_frames(snapshot.document.pages)}
+    end
+
+    # In their order. after: behind how many sheets it stands.
+    def pages(run)
+      sheets = 0
+      run
+        .leaves
+        .filter_map do |leaf|
+          sheets += 1 if leaf.sheet?
+          next if leaf.sheet?
+          {
+            "number" => leaf.number,
+            "kind" => leaf.kind.to_s,
+            "name" => leaf.name,
+            "page" => leaf.page&.id,
+            "position" => leaf.position,
+            "folio" => leaf.folio,
+            "after" => sheets,
+            "sheets" => leaf.cells.length
+          }
+        end
+    end
+
+    def page_frames(list) =
+      list.to_h do |own|
+        layout = own.layout
+        [own.id, page(layout, layout.elements.find(&:gridded?)&.box(layout.page) || layout.page.live_area)]
+      end
 
     # [left, top, width, height] in page mm.
     def rectangle(box) = [box.min_x, box.min_y, box.width, box.height].map { |number| number.round(3) }

@@ -45,13 +45,24 @@ module App
       )
 
     # Stands for the index sheet where sheets are asked for by number.
-    INDEX = 0
+    INDEX = TileLoom::Layout::Leaf::INDEX
 
-    # The composer of a sheet, or of the index sheet.
+    # All pages of the book.
+    def run = document.run(source)
+
+    # The composer of a page by its number (see TileLoom::Layout::Leaf).
     def composer_of(number, **options)
-      return composer(cell(number), **options) unless number == INDEX
-      raise TileLoom::Refusal.new("requests.no_index_sheet") unless document.index_layout
-      TileLoom::Compose::IndexSheetComposer.new(book: document, source: source, count: cells.length, **options)
+      return composer(cell(number), **options) if number.positive?
+      leaf = run.leaf(number)
+      raise TileLoom::Refusal.new((number == INDEX) ? "requests.no_index_sheet" : "requests.no_such_page") unless leaf
+      TileLoom::Compose::Composers.of(
+        document,
+        source,
+        leaf,
+        count: cells.length,
+        parts: DrawnParts::ALL.scope(*@data),
+        **options
+      )
     end
 
     # Pixels an inch of layers of pixels: in small pictures of pages, and of a page as it fills a screen.

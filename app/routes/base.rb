@@ -173,9 +173,15 @@ module App
 
       # [composer of a sheet, the element of its layout] that the address names.
       def element_on_sheet
-        composer = Snapshot.of(book).composer_of(whole(params["number"]))
+        composer = Snapshot.of(book).composer_of(page_number)
         element = composer.layout.elements.find { |known| known.id == params["element"] }
         element ? [composer, element] : raise(ActiveRecord::RecordNotFound)
+      end
+
+      # The number of a page, which of pages that are no sheets is zero or below.
+      def page_number
+        text = params["number"].to_s
+        text.match?(/\A-?\d{1,9}\z/) ? text.to_i : raise(ActiveRecord::RecordNotFound)
       end
 
       def whole(text)

@@ -2,8 +2,8 @@
 
 module App
   module Routes
-    # Coordinate grids of the frames: what they come to on a sheet, new ones, copies, room for their labels.
-    # Sheet 0 is the index sheet, whose frame is that of the key layout.
+    # Coordinate grids of the frames: what they come to on a page, new ones, copies, room for their labels. A request
+    # names the page by its number and the frame by its id; without one it means the page's main frame.
     class Grids < Base
       get("/api/books/:book_id/sheets/:number/grids") { json(trial.to_h) }
 
@@ -17,31 +17,45 @@ module App
       # {preset}: a grid of that kind comes into the frame, drawn last.
       post "/api/books/:book_id/sheets/:number/grids" do
         preset = trial.presets.find(body_json["preset"].to_s)
-        add(role, preset.settings.merge("title" => preset.title), preset.key, "New grid")
+        add(role, frame["id"], preset.settings.merge("title" => preset.title), preset.key, "New grid")
       end
 
       # {id}: copies a grid of this sheet's frame to the frame of the other layout.
       post "/api/books/:book_id/sheets/:number/grids/copy" do
         id = body_json["id"]
-        grid = frame_of(role)["grids"].to_a.find { |known| known["id"] == id } or
+        grid = frame["grids"].to_a.find { |known| known["id"] == id } or
           raise TileLoom::Refusal.new("requests.no_such_grid", id: id, at: "/id")
-        add((role == "index") ? "sheets" : "index", grid, grid["id"], "Copy a grid")
+        other = (role == "index") ? "sheets" : "index"
+        add(other, main_of(other), grid, grid["id"], "Copy a grid")
       end
 
       # The frame gives way so that border and labels have room on the paper.
       post "/api/books/:book_id/sheets/:number/grids/room" do
         place = trial.place_with_room or raise TileLoom::Refusal.new("requests.room_already")
-        json(change(role, "Room for labels") { |frame| frame.merge("place" => place) })
+        json(change(role, frame["id"], "Room for labels") { |frame| frame.merge("place" => place) })
       end
 
       private
 
-      def sheet_number = @sheet_number ||= whole(params["number"])
+      def sheet_number = @sheet_number ||= page_number
 
-      # Of the layout that this sheet has.
-      def role = sheet_number.zero? ? "index" : "sheets"
+      # Of the layout that this page has; that of a free page by its id.
+      def role
+        return "sheets" if sheet_number.positive?
+        leaf = Snapshot.of(book).run.leaf(sheet_number)
+        leaf&.page? ? leaf.page.id : "index"
+      end
 
-      def trial = TileLoom::Compose::GridTrial.new(Snapshot.of(book).composer_of(sheet_number))
+      def frame_id = (params["frame"] || (request.post? && body_json["frame"]))&.to_s.presence
+
+      def trial = TileLoom::Compose::GridTrial.new(Snapshot.of(book).composer_of(sheet_number), frame_id)
+
+      # Settings of the frame that is meant.
+      def frame
+        id = frame_id || main_of(role)
+        elements_of(book.settings, role).find { |element| element["id"] == id } or
+          raise TileLoom::Refusal.new("requests.no_frame_for_grids")
+      end
 
       # Settings of a grid that fit the schema.
       def grid_asked
@@ -51,33 +65,47 @@ module App
         grid
       end
 
-      # Role → [its name in the book document, the kind of its frame].
+      # Role → [its name in the book document, the kind of its main frame].
       FRAMES = {"sheets" => %w[layout map_frame], "index" => %w[index_layout index_frame]}.freeze
 
-      def frame_of(role)
-        name, kind = FRAMES.fetch(role)
-        layout = book.settings[name] or raise TileLoom::Refusal.new("requests.add_index_sheet")
-        layout["elements"].find { |element| element["kind"] == kind } or
+      # The id of a layout's main frame.
+      def main_of(role)
+        kinds = FRAMES.key?(role) ? [FRAMES[role].last] : %w[inset]
+        elements_of(book.settings, role).find { |element| kinds.include?(element["kind"]) }&.fetch("id") or
           raise TileLoom::Refusal.new("requests.no_frame_for_grids")
       end
 
-      def add(role, settings, id, label)
+      def elements_of(settings, role)
+        return page_of(settings, role)["layout"]["elements"] unless FRAMES.key?(role)
+        layout = settings[FRAMES[role].first] or raise TileLoom::Refusal.new("requests.add_index_sheet")
+        layout["elements"]
+      end
+
+      def page_of(settings, id) =
+        settings["pages"].to_a.find { |page| page["id"] == id } || raise(TileLoom::Refusal.new("requests.no_such_page"))
+
+      def add(role, id, settings, grid_id, label)
         made = nil
-        change(role, label) do |frame|
+        change(role, id, label) do |frame|
           grids = frame["grids"] || []
           taken = grids.map { |grid| grid["id"] }
-          made = [id, *(2..taken.length + 2).map { |number| "#{id}-#{number}" }].find { |free| !taken.include?(free) }
+          made =
+            [grid_id, *(2..taken.length + 2).map { |number| "#{grid_id}-#{number}" }].find do |free|
+              !taken.include?(free)
+            end
           frame.merge("grids" => [*grids, settings.merge("id" => made)])
         end.then { |answer| json(answer.merge("made" => [made])) }
       end
 
       # The block gives the frame as it is to be.
-      def change(role, label)
-        name, kind = FRAMES.fetch(role)
-        frame_of(role)
+      def change(role, id, label)
         changes.apply_to_fresh(label: label) do
-          elements = book.reload.settings[name]["elements"]
-          {name => {"elements" => elements.map { |element| (element["kind"] == kind) ? yield(element) : element }}}
+          settings = book.reload.settings
+          list = elements_of(settings, role).map { |element| (element["id"] == id) ? yield(element) : element }
+          next {FRAMES[role].first => {"elements" => list}} if FRAMES.key?(role)
+          page = page_of(settings, role)
+          fresh = page.merge("layout" => page["layout"].merge("elements" => list))
+          {"pages" => settings["pages"].map { |known| (known["id"] == role) ? fresh : known }}
         end
         shown(book.reload)
       end

@@ -3,11 +3,12 @@
 module App
   module Routes
     # The layouts of a book: elements put where they are wanted, new ones, what live text can say. A request
-    # says by its "role" which layout it means: that of the sheets, or that of the index sheet.
+    # says by its "role" which layout it means: that of the sheets, that of the index sheet, or with "page" (an id) that
+    # of a free page.
     class Layouts < Base
       MOST_COMPARED = 3_000
       # Role → its name in the book document.
-      ROLES = {"sheets" => "layout", "index" => "index_layout"}.freeze
+      ROLES = {"sheets" => "layout", "index" => "index_layout", "pages" => "pages"}.freeze
 
       # boxes: id → [left, top, width, height] in page mm. What is tied to an edge stays tied. settings: id → what of
       # the element changes with it, but its id, its kind and its place.
@@ -58,6 +59,20 @@ module App
         end
       end
 
+      # {box, letter, at_mm}: a detail of the map frame and its outline in it, together.
+      post "/api/books/:book_id/layout/detail" do
+        wanted = asked
+        raise TileLoom::Refusal.new("requests.elements") unless four_numbers?(wanted["box"])
+        made = []
+        change("New detail #{wanted["letter"]}".strip, made: made) do
+          main = elements.find { |element| element["kind"] == "map_frame" } or
+            raise TileLoom::Refusal.new("requests.no_frame_for_grids")
+          made << new_element({"kind" => "inset", "box" => wanted["box"], "settings" => detail_of(wanted)}, made)
+          outline = {"frame" => made.first["id"], "leaders" => true}
+          elements.map { |element| (element["id"] == main["id"]) ? with_outline(element, outline) : element } + made
+        end
+      end
+
       # The page keeps its width and becomes as high as lets the frame have the study area's proportion.
       post "/api/books/:book_id/layout/proportion" do
         changes.apply_to_fresh(label: "Page in the map’s proportion") do
@@ -100,9 +115,36 @@ module App
         json(shown(book.reload))
       end
 
+      # What the frames of a page show: middle, scale and rotation, and the affine map from page mm to ground.
+      get "/api/books/:book_id/sheets/:number/frames" do
+        composer = Snapshot.of(book).composer_of(page_number)
+        frames = composer.elements.select(&:gridded?).filter_map { |frame| [frame, frame.view_on(composer)] }
+        json(frames.select(&:last).map { |frame, view| frame_place(frame, view) })
+      end
+
+      # {title, design, place, sheet}: one more free page, with the elements of a ready-made design, or none.
+      post "/api/books/:book_id/pages" do
+        wanted = body_json
+        made = nil
+        changes.apply_to_fresh(label: "New page #{wanted["title"]}") do
+          list = book.settings["pages"] || []
+          made = new_page(wanted, list)
+          {"pages" => [*list, made]}
+        end
+        json(shown(book.reload).merge("made" => [made["id"]]))
+      end
+
+      # The index sheet in the design of the sheets: their elements, with an index frame in place of the map frame.
+      post "/api/books/:book_id/layout/index/from-sheets" do
+        changes.apply_to_fresh(label: "Index sheet in the design of the sheets") do
+          {"index_layout" => TileLoom::Layout::IndexDesign.of(book.settings["layout"])}
+        end
+        json(shown(book.reload))
+      end
+
       # What live text can say, with its value on a sheet.
       get "/api/books/:book_id/sheets/:number/values" do
-        values = Snapshot.of(book).composer_of(whole(params["number"])).live_values.list
+        values = Snapshot.of(book).composer_of(page_number).live_values.list
         json(values.map { |name, value| {"name" => name, "value" => value} })
       end
 
@@ -122,13 +164,73 @@ module App
           @role = wanted.fetch("role", "sheets").to_s
           raise TileLoom::Refusal.new("requests.role", at: "/role") unless ROLES.key?(@role)
           raise TileLoom::Refusal.new("requests.add_index_sheet") if @role == "index" && book.index_layout.nil?
+          @page = wanted["page"].to_s if @role == "pages"
         end
       end
 
-      def design =
-        @design ||= Book.core(book.settings).then { |core| (@role == "index") ? core.index_layout : core.layout }
+      def design = @design ||= Book.core(book.settings).then { |core| design_of(core) }
+
+      def design_of(core)
+        case @role
+        when "index"
+          core.index_layout
+        when "pages"
+          core.pages.find { |page| page.id == @page }&.layout or
+            raise TileLoom::Refusal.new("requests.no_such_page")
+        else
+          core.layout
+        end
+      end
+
+      # What of the document is to change for the layout to have these elements.
+      def with_elements(list)
+        return {ROLES.fetch(@role) => {"elements" => list}} unless @role == "pages"
+        fresh =
+          book.settings.fetch("pages").map do |page|
+            (page["id"] == @page) ? page.merge("layout" => page["layout"].merge("elements" => list)) : page
+          end
+        {"pages" => fresh}
+      end
 
       def elements = design.elements.map(&:given)
+
+      def detail_of(wanted) =
+        {
+          "title" => "Detail #{wanted["letter"]}".strip,
+          "letter" => wanted["letter"].presence,
+          "extent" => {"kind" => "detail", "at_mm" => wanted["at_mm"], "times" => 4}
+        }.compact
+
+      def with_outline(element, outline) = element.merge("outlines" => [*element["outlines"], outline])
+
+      def frame_place(frame, view)
+        ground, map = view.ground, view.inverse
+        {
+          "id" => frame.id,
+          "x" => ground.centre_x,
+          "y" => ground.centre_y,
+          "scale" => view.scale,
+          "rotation_deg" => ground.rotation_deg,
+          "to_ground" => map.to_a,
+          "globe" => view.globe?
+        }
+      end
+
+      def new_page(wanted, list)
+        ids = list.map { |page| page["id"] }
+        design = wanted["design"]
+        {
+          "id" => (1..).lazy.map { |number| "page-#{number}" }.find { |id| !ids.include?(id) },
+          "title" => wanted["title"],
+          "place" => wanted["place"],
+          "sheet" => wanted["sheet"],
+          "layout" => {
+            "name" => design || "empty",
+            "page" => book.settings.dig("layout", "page"),
+            "elements" => design ? TileLoom::Layout::Designs.page_elements(design) : []
+          }
+        }.compact
+      end
 
       def four_numbers?(box) =
         box.is_a?(Array) && box.length == 4 &&
@@ -170,7 +272,7 @@ module App
       def change(label, made: nil)
         changes.apply_to_fresh(label: label) do
           @design = nil
-          {ROLES.fetch(@role) => {"elements" => yield}}
+          with_elements(yield)
         end
         json(shown(book.reload).merge({"made" => made&.map { |element| element["id"] }}.compact))
       end

@@ -11,19 +11,18 @@ module App
         json(drawn(TileLoom::Compose::LegendShown.new(*element_on_sheet).to_h))
       end
 
-      # Of the sheets from a number on: {found: [{number, name, element, sentence}], fullest: {number, name, rows} of
-      # those that were looked at, next: the number to go on from, or nil at the end, count: of all sheets}.
+      # Of the pages from a place in the book on: {found: [{number, name, element, sentence}], fullest: {number, name,
+      # rows} of those that were looked at, next: the place to go on from, or nil at the end, count: of all sheets}.
       get "/api/books/:book_id/legends/overfull" do
         snapshot = Snapshot.of(book)
-        from = params["from"] ? whole(params["from"]) : 0
-        numbers =
-          [*(0 if snapshot.document.index_layout), *snapshot.cells.map(&:number)].select { |number| number >= from }
-        asked = numbers.first(MOST_AT_ONCE)
-        composers = asked.map { |number| [number, snapshot.composer_of(number, entries_alone: true)] }
+        from = params["from"] ? whole(params["from"]) : 1
+        leaves = snapshot.run.leaves.reject { |leaf| leaf.blank? || leaf.position < from }
+        asked = leaves.first(MOST_AT_ONCE)
+        composers = asked.map { |leaf| [leaf.number, snapshot.composer_of(leaf.number, entries_alone: true)] }
         json(
           "found" => composers.flat_map { |number, composer| overfull(number, composer) },
           "fullest" => fullest(composers),
-          "next" => numbers[asked.length],
+          "next" => leaves[asked.length]&.position,
           "count" => snapshot.cells.length
         )
       end

@@ -5,12 +5,12 @@ module App
     # Sheets as they will print.
     class Sheets < Base
       get("/api/books/:book_id/sheets/:number/facts") do
-        json(TileLoom::Compose::SheetFacts.new(Snapshot.of(book).composer_of(whole(params["number"]))).to_h)
+        json(TileLoom::Compose::SheetFacts.new(Snapshot.of(book).composer_of(page_number)).to_h)
       end
 
       get "/api/books/:book_id/sheets/:number.svg" do
         ppi = params["ppi"] ? number("ppi", 36..1200).to_i : Snapshot::PROOF_PPI
-        packed_drawing Snapshot.of(book).sheet_svgz(whole(params["number"]), thumb: params["thumb"] == "1", ppi: ppi)
+        packed_drawing Snapshot.of(book).sheet_svgz(page_number, thumb: params["thumb"] == "1", ppi: ppi)
       end
 
       get("/api/books/:book_id/index.svg") { drawing Snapshot.of(book).index_svg }

@@ -6,10 +6,12 @@ module TileLoom
     class GridTrial
       GHOST, GHOST_MM = "#8c2f39", 0.5
 
-      # composer: of the sheet; frame: the frame that carries the grids.
-      def initialize(composer)
+      # composer: of the sheet; frame: id of the frame that carries the grids; the page's main one where it is nil.
+      # Refusal for one that shows nothing there.
+      def initialize(composer, frame = nil)
         @composer = composer
-        @frame = composer.gridded_frame
+        @frame = composer.frame(frame)
+        raise Refusal.new("requests.no_frame_for_grids") unless @frame&.view_on(composer)
       end
 
       # For each grid its sentence and warnings, and what border and labels take beyond the frame and beyond the
@@ -29,7 +31,7 @@ module TileLoom
       # drawing: a Scene::Drawing of its lines as ghosts over the page, or nil where there are none.
       def try(settings)
         grid = CoordinateGrid::Grid.new(ghost(settings), path: "/grid", assets: @composer.book.assets)
-        grid.check(@composer.book.crs)
+        grid.check(view.crs)
         surround = @frame.surround(view, @composer, grids: [grid])
         drawn = surround.drawn.first or
           return {"sentence" => "It is not drawn on this sheet.", "warnings" => [], "drawing" => nil}
@@ -37,7 +39,7 @@ module TileLoom
         {**told(drawn), "drawing" => drawn.meshes.any? ? over_page(nodes) : nil}
       end
 
-      def presets = CoordinateGrid::Presets.new(@composer.book.crs, view.ground.centre_x, view.ground.centre_y)
+      def presets = CoordinateGrid::Presets.new(view.crs, view.ground.centre_x, view.ground.centre_y)
 
       # mm by which border and all labels would go beyond the paper, by side.
       def beyond
@@ -72,7 +74,7 @@ module TileLoom
       # What all labels would take, whether there is paper or not.
       def wanted_room = @frame.surround(view, @composer, endless: true).room
 
-      def view = @composer.view
+      def view = @view ||= @frame.view_on(@composer)
 
       # It stands out from the one that is there.
       def ghost(settings)

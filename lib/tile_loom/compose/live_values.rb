@@ -41,6 +41,7 @@ module TileLoom
         lowest
         highest
       ].freeze
+      PAGE = %w[number count title].freeze
       CRS = %w[name code datum].freeze
       LAYOUT = %w[name page].freeze
       NEIGHBOURS = Index::Neighbours::DIRECTIONS
@@ -50,6 +51,7 @@ module TileLoom
         {
           "book" => BOOK,
           "sheet" => SHEET,
+          "page" => PAGE,
           "neighbours" => NEIGHBOURS,
           "crs" => CRS,
           "layout" => LAYOUT
@@ -74,6 +76,7 @@ module TileLoom
           "book" => book,
           "fields" => @sheet.book.own_fields,
           "sheet" => sheet,
+          "page" => -> { page },
           "neighbours" => -> { neighbours },
           "crs" => crs,
           "layout" => layout,
@@ -189,6 +192,13 @@ module TileLoom
       def crs
         crs = @sheet.view.crs
         {"name" => crs.name, "code" => crs.code, "datum" => crs.datum}
+      end
+
+      # The number that it prints, empty where it prints none.
+      def page
+        run = @sheet.book.run(@sheet.source)
+        leaf = @sheet.leaf
+        {"number" => leaf&.folio || "", "count" => run.folios, "title" => leaf&.name.to_s}
       end
 
       def layout = {"name" => @sheet.layout.name.to_s, "page" => @sheet.page.name}

@@ -46,11 +46,17 @@ module TileLoom
 
       def page = @page ||= layout.page.for_page(page_number)
 
+      # Its page among those of the book: a Layout::Leaf.
+      def leaf = @leaf ||= book.run(source).leaf(cell.number)
+
       # Where in the book its page comes, from 1.
-      def page_number = book.page_number(cell)
+      def page_number = leaf.position
 
       # The elements that stand on this sheet.
       def elements = @elements ||= layout.elements.select { |element| element.on?(self) }
+
+      # The ShownFeature of a cell's sheet.
+      def feature_of(cell) = Standing.feature(book, source, cell)
 
       # This sheet as the conditions of what is drawn on it know it: a Data::OnSheet.
       def on_sheet = @on_sheet ||= Standing.of(book, source, cell)
@@ -151,7 +157,7 @@ module TileLoom
       def brought(wkb, view) =
         (view.crs == book.crs) ? wkb : Crs::Passages.wkb(passage(book.crs, view), wkb)
 
-      # Which part of the index this page is about: nil for all of it.
+      # Which part of the index this page is about, in other words than another page: nil for all of it.
       def part_of_index = nil
 
       # The cells of that part.

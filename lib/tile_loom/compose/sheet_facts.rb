@@ -19,8 +19,20 @@ module TileLoom
           "areal_scale" => view.factors.areal_scale,
           "convergence_deg" => view.factors.convergence_deg,
           "convergence" => @composer.values["sheet"]["convergence"].to_s,
-          "left_out" => @composer.left_out
+          "left_out" => @composer.left_out,
+          "feature" => feature
         }
+      end
+
+      private
+
+      # The feature that the sheet is of: its name (the first of its texts), and whether the sheet was made for it or
+      # shows most of it; nil where it has none.
+      def feature
+        shown = @composer.cell && @composer.feature_of(@composer.cell)
+        _, found = shown&.found
+        return nil unless found
+        {"name" => found.attributes.values.grep(String).first || found.id.to_s, "own" => shown.own?}
       end
     end
   end

@@ -48,6 +48,7 @@ module TileLoom
         :orders,
         :language,
         :looks,
+        :pages,
         :resolution_ppi
 
       # The design of the index sheet, or nil where the book has none.
@@ -104,14 +105,20 @@ module TileLoom
       # Parts of the document as text, by which drawings are told apart that depend on them alone.
       def key_of(*keys) = once([:key_of, keys]) { JSON.generate(settings.slice(*keys)) }
 
-      # Where in the book the page of a cell comes, from 1: after the index sheet, if there is one.
-      def page_number(cell) = cell.number + (index_layout ? 1 : 0)
+      # All its pages in their order: a Layout::Run.
+      def run(source) =
+        @run ||=
+          Layout::Run.new(
+            pages: contents.pages,
+            index: index_layout && (contents.index_pages || Layout::IndexPages.plain),
+            cells: cells(source)
+          )
 
       # Which cells lie next to which.
       def neighbours(source) = @neighbours ||= Index::Neighbours.new(cells(source))
 
       # Uses cells that were generated before (and kept elsewhere) in place of generating them again.
-      def with_cells(cells) = tap { @cells, @neighbours = cells, nil }
+      def with_cells(cells) = tap { @cells, @neighbours, @run = cells, nil, nil }
 
       # before, afresh: see Index::Spec#generate.
       def generate(source, before: [], afresh: false) =

@@ -43,7 +43,7 @@ module TileLoom
 
       def contents = @book.contents
 
-      def layouts = [contents.layout, contents.index_layout].compact
+      def layouts = [contents.layout, contents.index_layout, *contents.pages.map(&:layout)].compact
 
       def elements = layouts.flat_map(&:elements)
 
@@ -54,7 +54,7 @@ module TileLoom
         lists = [contents.markers, contents.faces, contents.pictures, contents.profiles].zip(
           %w[/markers /faces /pictures /profiles]
         )
-        lists += [[contents.layers, "/layers"]]
+        lists += [[contents.layers, "/layers"], [contents.pages, "/pages"]]
         lists += layouts.map { |layout| [layout.elements, "#{layout.path}/elements"] }
         lists += frames.map { |frame| [frame.grids, "#{frame.path}/grids"] }
         lists.flat_map { |list, path| duplicates(path, list) }
@@ -92,7 +92,26 @@ module TileLoom
             contents.layout.main_frame
             contents.layout.elements.each { |element| element.box(contents.layout.page) }
           end
-        contents.index_layout ? found + index_page(contents.index_layout) : found
+        found += index_page(contents.index_layout) if contents.index_layout
+        found + contents.pages.flat_map { |page| free_page(page.layout) } + looks
+      end
+
+      def free_page(layout)
+        collect(layout.path) do
+          layout.elements.each do |element|
+            refused = element.class.refused_on["pages"]
+            raise Refusal.new(refused, at: element.path) if refused
+            element.box(layout.page)
+          end
+        end
+      end
+
+      # Looks and references that frames ask for.
+      def looks
+        frames.flat_map do |frame|
+          collect("#{frame.path}/look") { @book.layers_of(frame.look) if frame.look } +
+            (frame.respond_to?(:crs_of) ? collect("#{frame.path}/crs") { frame.crs_of(@book) } : [])
+        end
       end
 
       def index_page(layout)

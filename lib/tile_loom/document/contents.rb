@@ -90,7 +90,10 @@ module TileLoom
       part :layout, Layout::Layout.type, required: true, about: "The page of every cell."
       part :index_layout,
         Layout::Layout.type,
-        about: "The page of the index sheet, which comes first; without it there is none."
+        about: "The page of the index sheet; without it there is none."
+      part :index_pages, Layout::IndexPages.type, about: "Where it stands in the book, and in how many parts."
+      part :pages, list(Layout::FreePage.type, most: 300), default: [],
+        about: "Pages beside the sheets: covers, notes, contents."
       part :index, Index::Spec.type, required: true
 
       # JSON that the schema has checked → Contents with what the book draws with of its own. enclosures: where the

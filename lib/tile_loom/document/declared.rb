@@ -25,6 +25,7 @@ module TileLoom
           "rasterLooks" => Symbology::RasterLooks.all.values,
           "lineEnds" => Furniture::LineEnds.all.values,
           "legendRows" => MapLegend::Rows.all.values,
+          "extents" => Frames::Extents.all.values,
           "areaPatches" => MapLegend::Patches.all.values.select { |kind| kind.shape == :area },
           "linePatches" => MapLegend::Patches.all.values.select { |kind| kind.shape == :line }
         }.transform_values { |kinds| kinds.map { |kind| {"key" => kind.key, "title" => kind.title} } }
@@ -66,6 +67,8 @@ module TileLoom
       def lists
         {
           "pageSizes" => Layout::PageSize::ALL.keys,
+          "pageDesigns" => Layout::Designs.page_names,
+          "standardScales" => Index::StandardScales::ALL,
           "dataFormats" => Data::Formats.all.values.map(&:title_of_file),
           "dataEndings" => Data::Formats.endings,
           "pixelFormats" => Raster::Formats.all.values.map(&:title),

@@ -20,6 +20,7 @@ module TileLoom
           "fields" => fields,
           "book" => TileLoom::Compose::LiveValues::BOOK.to_h { |name| [name, "text"] },
           "sheet" => TileLoom::Compose::LiveValues::SHEET.to_h { |name| [name, 1] },
+          "page" => TileLoom::Compose::LiveValues::PAGE.to_h { |name| [name, 1] },
           "crs" => TileLoom::Compose::LiveValues::CRS.to_h { |name| [name, "text"] },
           "layout" => TileLoom::Compose::LiveValues::LAYOUT.to_h { |name| [name, "text"] },
           "neighbours" => TileLoom::Compose::LiveValues::NEIGHBOURS.to_h { |name| [name, "text"] },

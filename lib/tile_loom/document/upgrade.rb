@@ -66,8 +66,14 @@ module TileLoom
 
       module_function
 
-      # A whole document; one of another version than the first as it is.
-      def book(document)
+      # Frames of the index had the colour and the typeface of their cells as parts of their own.
+      CELLS = %w[colour face].freeze
+
+      # A whole document in today's words.
+      def book(document) = cells(first(document))
+
+      # One of the first version; another as it is.
+      def first(document)
         return document unless document.is_a?(Hash) && document["version"] == FROM
         named(
           document,
@@ -78,6 +84,25 @@ module TileLoom
           "layout" => ->(value) { layout(value) },
           "index" => ->(value) { index(value) }
         )
+      end
+
+      def cells(document)
+        return document unless document.is_a?(Hash)
+        %w[layout index_layout].reduce(document) do |found, key|
+          layout = found[key]
+          next found unless layout.is_a?(Hash) && layout["elements"].is_a?(Array)
+          fresh = layout["elements"].map { |element| cells_of(element) }
+          (fresh == layout["elements"]) ? found : found.merge(key => layout.merge("elements" => fresh))
+        end
+      end
+
+      # Settings of an element, with the look of its cells in one place.
+      def cells_of(element)
+        return element unless element.is_a?(Hash) && %w[index_frame locator].include?(element["kind"])
+        own = element.slice(*CELLS)
+        return element if own.empty?
+        own = {"labels" => "none"}.merge(own) if element["kind"] == "locator"
+        element.except(*CELLS).merge("cells" => own.merge(element["cells"].to_h))
       end
 
       def layer(layer) = named(layer, LAYER, "shown" => ->(scales) { named(scales, SCALES) })

@@ -78,6 +78,12 @@ module TileLoom
         ]
       end
 
+      # One that is no rectangle has its border as a line along its outline, and no labels of grids.
+      def surround(view, sheet, grids: self.grids, **more)
+        return super if plain?(view)
+        super(view, sheet, grids: grids.map { |grid| grid.with(labels: nil, squares: nil) }, **more, bordered: false)
+      end
+
       private
 
       # What is said of one of several frames says which.
@@ -101,12 +107,6 @@ module TileLoom
         return [] unless fill || shadow
         rings = [ring(view)]
         [*shadow&.nodes(rings), *(fill ? painted(rings, fill, nil) : [])]
-      end
-
-      # One that is no rectangle has its border as a line along its outline, and no labels of grids.
-      def surround(view, sheet, grids: self.grids, **more)
-        return super if plain?(view)
-        super(view, sheet, grids: grids.map { |grid| grid.with(labels: nil, squares: nil) }, **more, bordered: false)
       end
 
       def rim(view) =

@@ -3,10 +3,10 @@
 module TileLoom
   module Index
     # Which sheets to print, as people write it: "1-3, 7, B2-C1", "all". A part is a sheet's number or its name; "#3" is
-    # the number alone and "\"3\"" the name alone. One that could be either of two sheets is asked about. "index" is the
-    # index sheet, where the book has one.
+    # the number alone and "\"3\"" the name alone. One that could be either of two sheets is asked about. "index" stands
+    # for the index sheets and "pages" for all pages beside the sheets, where the book has them; so does a page's name.
     class SheetRange
-      INDEX = "index"
+      INDEX, PAGES = "index", "pages"
 
       # A part that is the number of one sheet and the name of another.
       class Ambiguous < Refusal
@@ -19,20 +19,20 @@ module TileLoom
         end
       end
 
-      # index: has the book an index sheet?
-      def initialize(text, index: false)
-        @text, @has_index = text.to_s.strip, index
+      # others: pages that are no sheets, which answer `index?` and `name`.
+      def initialize(text, others: [])
+        @text, @all_others = text.to_s.strip, others
       end
 
-      # Is the index sheet meant?
-      def index? = @has_index && (all? || parts.any? { |part| part.casecmp?(INDEX) })
+      # Those of them that are meant.
+      def others = all? ? @all_others : parts.flat_map { |part| called(part) }.uniq
 
       # The cells meant, in book order; Refusal names the part that is not known, Ambiguous the one that is two.
       def pick(cells)
         return cells if all?
-        wanted = @has_index ? parts.reject { |part| part.casecmp?(INDEX) } : parts
+        wanted = parts.reject { |part| called(part).any? }
         numbers = wanted.flat_map { |part| span(part, cells) }.uniq
-        raise Refusal.new("output.range_names_none", text: @text, at: "/sheets") if numbers.empty? && !index?
+        raise Refusal.new("output.range_names_none", text: @text, at: "/sheets") if numbers.empty? && others.empty?
         cells.select { |cell| numbers.include?(cell.number) }
       end
 
@@ -57,6 +57,13 @@ module TileLoom
         else
           "“#{name}” is number #{cell.number}, sheet #{cell.name}."
         end
+      end
+
+      # Pages that are no sheets, by what a part calls them.
+      def called(part)
+        return @all_others.select(&:index?) if part.casecmp?(INDEX)
+        return @all_others.reject(&:index?) if part.casecmp?(PAGES)
+        @all_others.select { |other| other.name.casecmp?(part) }
       end
 
       def all? = @text.empty? || @text.casecmp?("all")

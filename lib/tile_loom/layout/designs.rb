@@ -17,6 +17,17 @@ module TileLoom
         JSON.parse(File.read(File.join(FOLDER, "#{name}.json")))
       end
 
+      # Names of the designs of free pages, and the elements of one.
+      def page_names = Dir[File.join(FOLDER, "pages/*.json")].map { |file| File.basename(file, ".json") }.sort
+
+      def page_elements(name)
+        unless page_names.include?(name)
+          raise Refusal.new("layout.no_such_design", name: name,
+            known: page_names.join(", "))
+        end
+        JSON.parse(File.read(File.join(FOLDER, "pages/#{name}.json")))
+      end
+
       # The elements of an index sheet.
       def index_elements = JSON.parse(File.read(File.join(FOLDER, "index/index-sheet.json")))
     end

@@ -12,7 +12,7 @@ module TileLoom
       part :guides,
         fields(x: guides, y: guides),
         about: "Lines to snap to, in mm from the page's left and upper edge; they do not print."
-      part :elements, list(Furniture::Element.union, least: 1, most: 500), required: true
+      part :elements, list(Furniture::Element.union, most: 500), required: true
 
       # The map frame that drives the cells.
       def main_frame

@@ -12,7 +12,7 @@ module TileLoom
       def of(item, counter) =
         {
           **common,
-          **paper((item == Press::INDEX) ? book.index_layout : book.layout),
+          **paper(layout_of(item), item),
           "sheet" => sheet(item),
           "file" => {
             "counter" => counter,
@@ -34,10 +34,12 @@ module TileLoom
           }
         }
 
-      def paper(layout)
+      def paper(layout, item)
         page = layout.page
         {
           "page" => {
+            "number" => item.is_a?(Symbol) ? "" : item.folio || "",
+            "title" => item.is_a?(Symbol) ? "" : item.name,
             "size" => page.size,
             "orientation" => (page.width_mm > page.height_mm) ? "landscape" : "portrait"
           },
@@ -48,10 +50,15 @@ module TileLoom
         }
       end
 
+      def layout_of(item)
+        return book.layout if item.is_a?(Symbol) || item.sheet?
+        item.index? ? book.index_layout : item.page.layout
+      end
+
       def sheet(item)
-        return of_cell(item) if item.respond_to?(:number)
-        return {"name" => Compose::IndexSheetComposer::NAME, "number" => 0, "scale" => ""} if item == Press::INDEX
-        @all ||= of_all
+        return @all ||= of_all if item.is_a?(Symbol)
+        return of_cell(item.cell) if item.sheet?
+        {"name" => item.name, "number" => item.index? ? 0 : "", "scale" => ""}
       end
 
       def of_cell(cell) =
@@ -67,7 +74,7 @@ module TileLoom
 
       # The first and the last name, and the scale where all have the same.
       def of_all
-        cells = @press.picked.grep_v(Symbol)
+        cells = @press.picked.filter_map(&:cell)
         scales = cells.map(&:scale).uniq
         {
           "name" => [cells.first&.name, cells.last&.name].uniq.compact.join("-"),

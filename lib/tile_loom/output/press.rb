@@ -16,8 +16,8 @@ module TileLoom
         @book, @source, @order, @cells, @today = book, source, order, cells, today
       end
 
-      # Stands for the index sheet among the cells to print; for all of the book, and for its ground.
-      INDEX, BOOK, GROUND = :index, :book, :ground
+      # Stand for all of the book, and for its ground, where sheets are named.
+      BOOK, GROUND = :book, :ground
 
       def cells = @cells ||= @book.cells(@source)
 
@@ -57,11 +57,11 @@ module TileLoom
         self
       end
 
-      # What a cell's sheet is called, or the index sheet.
-      def self.name_of(cell)
-        return Compose::IndexSheetComposer::NAME if cell == INDEX
-        cell.is_a?(Symbol) ? "the #{cell}" : cell.name
-      end
+      # What a page is called.
+      def self.name_of(item) = item.is_a?(Symbol) ? "the #{item}" : item.name
+
+      # All pages of the book: a Layout::Run.
+      def run = @run ||= @book.tap { |book| book.with_cells(cells) if @cells }.run(@source)
 
       # Some of many items, spread evenly, that stand for all before any is drawn.
       def self.spread(items, most: 12)
@@ -69,21 +69,26 @@ module TileLoom
         (0...most).map { |place| items[place * (items.length - 1) / (most - 1)] }
       end
 
-      # 0 for the index sheet.
-      def number_of(item) = (item == INDEX) ? Scene::Link::INDEX_SHEET : item.number
+      # Zero and below for pages that are no sheets.
+      def number_of(item) = item.number
 
-      # The Pdf::Page of a cell, or of the index sheet. told: does it bring along what it leaves out?
-      def page(cell, count: cells.length, told: false) = page_of(composer(cell, count: count), cell, told: told)
+      # The Pdf::Page of a Layout::Leaf. told: does it bring along what it leaves out?
+      def page(item, count: cells.length, told: false) =
+        page_of(composer(item, count: count), leaf_of(item), told: told)
 
       # Writes pages into one file, as the form binds them. Refusal when the place cannot be written.
       def bind(pages, file, secrets: nil) = @order.form.bind(self, pages, file, secrets: secrets)
 
-      # The composer of a cell's sheet, or of the index sheet; count: of the sheets. The last one stays at hand, since
+      # The composer of a page; count: of the sheets. The last one stays at hand, since
       # its sheet is asked for more than once: its page, the place of its frame, what it leaves out.
-      def composer(cell, count: cells.length)
-        return @at_hand.last if @at_hand&.first == [cell, count]
-        compose(cell, count).tap { |composer| @at_hand = [[cell, count], composer] }
+      def composer(item, count: cells.length)
+        leaf = leaf_of(item)
+        return @at_hand.last if @at_hand&.first == [leaf, count]
+        compose(leaf, count).tap { |composer| @at_hand = [[leaf, count], composer] }
       end
+
+      # The Layout::Leaf of a cell; one as it is.
+      def leaf_of(item) = item.is_a?(Index::Cell) ? run.leaf(item.number) : item
 
       # The Artwork::IccProfile of the printing press.
       def profile = @book.profile(@order.form.manner.profile, path: @order.form.manner.path)
@@ -124,8 +129,8 @@ module TileLoom
       # Of the item in the middle; nil where there is no sheet among them.
       def sample(items)
         item =
-          items.reject { |one| one.is_a?(Symbol) }.then { |list| list[list.length / 2] } ||
-          items.find { |one| one == INDEX }
+          items.select { |one| one.is_a?(Layout::Leaf) && one.sheet? }.then { |list| list[list.length / 2] } ||
+          items.find { |one| one.is_a?(Layout::Leaf) }
         item &&
           (@samples ||= {})[item] ||= begin
             # What is worked out once for all sheets is not counted for each.
@@ -169,17 +174,20 @@ module TileLoom
 
       private
 
-      def range = Index::SheetRange.new(@order.sheets, index: !@book.index_layout.nil?)
+      def range = Index::SheetRange.new(@order.sheets, others: run.others.reject(&:blank?))
 
-      # In the order of the pages: INDEX and cells.
-      def in_range = range.index? ? [INDEX, *range.pick(cells)] : range.pick(cells)
+      # Layout::Leaf list, in the order of the pages. An empty page comes with the one that it stands before.
+      def in_range
+        numbers = range.pick(cells).to_h { |cell| [cell.number, true] }
+        others = range.others.to_h { |leaf| [leaf.number, true] }
+        found = run.leaves.select { |leaf| leaf.sheet? ? numbers[leaf.number] : others[leaf.number] }
+        whole = found.length == run.leaves.reject(&:blank?).length
+        whole ? run.leaves : found
+      end
 
-      def compose(cell, count = cells.length)
+      def compose(leaf, count = cells.length)
         things = @order.form.manner.object_data.to_h { |entry| [entry.layer, entry.fields || []] }
-        if cell == INDEX
-          return Compose::IndexSheetComposer.new(book: @book, source: @source, count: count, things: things, ppi: ppi)
-        end
-        Compose::SheetComposer.new(book: @book, source: @source, cell: cell, count: count, things: things, ppi: ppi)
+        Compose::Composers.of(@book, @source, leaf, count: count, things: things, ppi: ppi)
       end
 
       def page_of(composer, cell, told: false)
@@ -204,18 +212,19 @@ module TileLoom
       CHUNK = 25
 
       # The rows of a grid; of other indexes so many sheets together.
-      def part_of(cell)
-        return nil if cell == INDEX
-        return "Row #{cell.row + 1}" if @book.index.kind == "grid"
-        "Sheets #{(cell.number - 1) / CHUNK * CHUNK + 1} and on"
+      def part_of(leaf)
+        return nil unless leaf.sheet?
+        return "Row #{leaf.cell.row + 1}" if @book.index.kind == "grid"
+        "Sheets #{(leaf.number - 1) / CHUNK * CHUNK + 1} and on"
       end
 
       # What only a sheet that is drawn knows, and what files know beside it.
       def with_drawn(values, own) =
         values.merge(own) { |_, drawn, known| (drawn.is_a?(Hash) && known.is_a?(Hash)) ? drawn.merge(known) : known }
 
-      # The index sheet meets no condition on sheets.
-      def meets?(item) = item != INDEX && @order.where.match?(sheets_feature(item).merge(of_sheet(item)))
+      # Pages that are no sheets meet no condition on sheets.
+      def meets?(leaf) =
+        leaf.sheet? && @order.where.match?(sheets_feature(leaf.cell).merge(of_sheet(leaf.cell)))
 
       # Attributes of its feature, where the condition asks for any.
       def sheets_feature(item)

@@ -37,7 +37,15 @@ export type {
   MapSymbol,
   Order,
   PdfManner,
+  CellsShown,
+  FrameOutline,
+  FreePage,
+  Globe,
+  Extent as FrameExtent,
+  IndexPages,
   Rule,
+  ShownOn,
+  Veil,
   ScaleBarElement,
   ScaleBarStyle,
   OwnField,
@@ -58,7 +66,9 @@ export type Naming = NonNullable<Index["naming"]>;
 // An element of one kind.
 export type ElementOf<Kind extends Element["kind"]> = Extract<Element, { kind: Kind }>;
 // Elements that carry coordinate grids and a border.
-export type GriddedElement = MapFrameElement | ElementOf<"index_frame"> | ElementOf<"locator">;
+export type GriddedElement = MapFrameElement | InsetKind;
+// Those that say for themselves which ground they show.
+export type InsetKind = ElementOf<"inset"> | ElementOf<"index_frame"> | ElementOf<"locator">;
 
 // West, south, east and north in ground units.
 export type Extent = [number, number, number, number];
@@ -124,6 +134,19 @@ export interface Frame {
   elements: Record<string, Rectangle>;
 }
 
+// A page of the book that is no sheet. number: zero for the index sheet, below for the others; page: id of a free one;
+// after: behind how many sheets it stands; folio: the number that it prints; sheets: of an index sheet, how many it shows.
+export interface BookPage {
+  number: number;
+  kind: "index" | "page" | "blank";
+  name: string;
+  page: string | null;
+  position: number;
+  folio: number | null;
+  after: number;
+  sheets: number;
+}
+
 // What the features of a layer are.
 export type LayerKind = keyof typeof layerKindTraits;
 
@@ -170,6 +193,10 @@ export interface Book {
   cells: Cell[];
   frame: Frame;
   index_frame: Frame | null;
+  // Pages that are no sheets, in their order.
+  pages: BookPage[];
+  // Id of a free page → its boxes.
+  page_frames: Record<string, Frame>;
   // What changed since the cells were generated.
   index_state: { changed: Cause[]; frame_then: [number, number] | null; kept: number };
   // The kind of names that sheets have, and an example of the pattern.

@@ -7,6 +7,10 @@ import { partsOf } from "./area";
 export interface Attribute {
   name: string;
   type: string;
+  // What it is called where that is not its name.
+  title?: string;
+  // Is it a function of the condition, and no field?
+  asked?: boolean;
 }
 
 export const isNumber = (attribute: Attribute | undefined) =>

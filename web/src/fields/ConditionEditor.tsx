@@ -153,7 +153,7 @@ function TestRow({
       >
         {attributes.map((known) => (
           <MenuItem key={known.name} value={known.name}>
-            {known.name}
+            {known.title ?? known.name}
           </MenuItem>
         ))}
       </TextField>
@@ -180,8 +180,8 @@ function TestRow({
       {comparison(test.is).takes !== "none" && (
         <ValueField
           test={test}
-          numeric={family(attribute) === "number"}
-          date={family(attribute) === "date"}
+          numeric={["number", "distance"].includes(family(attribute)) && test.is !== "same"}
+          date={family(attribute) === "date" && test.is !== "same"}
           about={about}
           onChange={(value) => onChange({ value })}
         />

@@ -14,7 +14,7 @@ export interface Tests {
   list: Test[];
 }
 
-type Family = "number" | "text" | "date" | "boolean";
+type Family = "number" | "text" | "date" | "boolean" | "distance";
 
 const FAMILIES: Record<string, Family> = {
   integer: "number",
@@ -22,6 +22,7 @@ const FAMILIES: Record<string, Family> = {
   date: "date",
   "date and time": "date",
   boolean: "boolean",
+  distance: "distance",
 };
 
 export const family = (attribute: Attribute | undefined): Family => FAMILIES[attribute?.type ?? ""] ?? "text";
@@ -51,6 +52,8 @@ export const COMPARISONS: Comparison[] = [
   { id: "in", title: "is one of", families: ["text"], takes: "list" },
   { id: "yes", title: "is yes", families: ["boolean"], takes: "none" },
   { id: "no", title: "is no", families: ["boolean"], takes: "none" },
+  { id: "same", title: "is the sheet’s feature’s", families: ["number", "text", "date"], takes: "one" },
+  { id: "within", title: "is at most, m", families: ["distance"], takes: "one" },
   { id: "missing", title: "has no value", families: ANY, takes: "none" },
   { id: "there", title: "has a value", families: ANY, takes: "none" },
 ];
@@ -63,7 +66,10 @@ function testToCql(test: Test, attributes: Attribute[]): Cql {
   const property = { property: test.attribute };
   const kind = family(attributes.find((known) => known.name === test.attribute));
   const known = comparison(test.is);
+  if (attributes.some((entry) => entry.name === test.attribute && entry.asked)) return askedToCql(test);
   switch (test.is) {
+    case "same":
+      return { op: "=", args: [property, { property: `${OF_FEATURE}${String(test.value)}` }] };
     case "between":
       return { op: "between", args: [property, ...(test.value as number[])] };
     case "starts":
@@ -88,6 +94,25 @@ function testToCql(test: Test, attributes: Attribute[]): Cql {
   }
 }
 
+// Before the names of the fields of the feature that a sheet is of.
+const OF_FEATURE = "sheet.feature.";
+
+// A function of the condition.
+function askedToCql(test: Test): Cql {
+  if (test.is === "within") return { op: test.attribute, args: [Number(test.value)] };
+  const asked = { op: test.attribute, args: [] };
+  return test.is === "no" ? { op: "not", args: [asked] } : asked;
+}
+
+function askedFrom(node: Cql, attributes: Attribute[]): Test | null {
+  const inner = node.op === "not" ? (node.args[0] as Cql) : node;
+  if (!attributes.some((known) => known.name === inner?.op && known.asked)) return null;
+  const [metres] = inner.args ?? [];
+  if (typeof metres === "number")
+    return node.op === "not" ? null : { attribute: inner.op, is: "within", value: metres };
+  return { attribute: inner.op, is: node.op === "not" ? "no" : "yes", value: "" };
+}
+
 // One test stands for itself; several are joined by and, or.
 export function toCql(tests: Tests, attributes: Attribute[]): Cql | undefined {
   const parts = tests.list.map((test) => testToCql(test, attributes));
@@ -97,8 +122,13 @@ export function toCql(tests: Tests, attributes: Attribute[]): Cql | undefined {
 const nameOf = (part: unknown) => (part as { property?: string } | null)?.property;
 
 function testFrom(node: Cql, attributes: Attribute[]): Test | null {
+  const asked = askedFrom(node, attributes);
+  if (asked) return asked;
   const [first, second, third] = node.args ?? [];
   const attribute = nameOf(first);
+  const other = nameOf(second);
+  if (attribute && node.op === "=" && other?.startsWith(OF_FEATURE))
+    return { attribute, is: "same", value: other.slice(OF_FEATURE.length) };
   if (node.op === "not") {
     const inner = first as Cql;
     const name = inner?.op === "isNull" ? nameOf(inner.args[0]) : undefined;
@@ -148,7 +178,7 @@ export function inWords(condition: unknown, attributes: Attribute[]): string {
   return tests.list
     .map((test) =>
       [
-        test.attribute,
+        attributes.find((known) => known.name === test.attribute)?.title ?? test.attribute,
         comparison(test.is).title,
         ...(comparison(test.is).takes === "none" ? [] : [valueInWords(test.value)]),
       ].join(" "),

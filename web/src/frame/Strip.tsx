@@ -5,6 +5,7 @@ import { useBook, useChange } from "../api/book";
 import type { Book, Cell } from "../api/types";
 import { count } from "../api/words";
 import { useAlso } from "./useAlso";
+import { leafAt, leafCount } from "./leaves";
 import { useRested } from "./useRested";
 import { useSheet } from "./useSheet";
 
@@ -21,7 +22,7 @@ export function Strip() {
   // The page itself comes first: small pictures follow when changes rest.
   const drawn = useRested(book.revision, REST_MS);
   const { ask } = useChange();
-  const { number, go } = useSheet();
+  const { number, place: shown, go } = useSheet();
   const { also, setAlso } = useAlso();
   // One alone: those that were selected beside the one before are no longer.
   const pick = (number: number) => {
@@ -33,7 +34,9 @@ export function Strip() {
   const [view, setView] = useState({ from: 0, wide: 1280 });
   const [dragged, setDragged] = useState<number | null>(null);
   const [over, setOver] = useState<number | null>(null);
-  const before = (away.length > 0 ? 2 : 1) * STEP;
+  // Before the pages: what lies off the page, and the index where the book has no sheet for it.
+  const before = ((away.length > 0 ? 1 : 0) + (book.document.index_layout ? 0 : 1)) * STEP;
+  const all = leafCount(book);
   const measure = () => {
     const element = strip.current;
     if (element) setView({ from: element.scrollLeft, wide: element.clientWidth });
@@ -49,14 +52,14 @@ export function Strip() {
   useEffect(() => {
     const element = strip.current;
     if (!element || number === null) return;
-    const left = number === 0 ? 0 : before + (number - 1) * STEP,
+    const left = before + shown * STEP,
       right = left + STEP;
     if (left < element.scrollLeft) element.scrollLeft = left - 14;
     else if (right > element.scrollLeft + element.clientWidth) element.scrollLeft = right - element.clientWidth + 14;
     measure();
-  }, [number, before]);
+  }, [number, shown, before]);
   const first = Math.max(Math.floor((view.from - before) / STEP) - SPARE, 0);
-  const last = Math.min(Math.ceil((view.from + view.wide - before) / STEP) + SPARE, book.cells.length);
+  const last = Math.min(Math.ceil((view.from + view.wide - before) / STEP) + SPARE, all);
   const drop = (place: number) => {
     const cell = book.cells.find((known) => known.number === dragged);
     if (cell && dragged !== place) void ask("cells", { do: "place", cells: [cell.id], place }).catch(() => undefined);
@@ -92,7 +95,7 @@ export function Strip() {
             p: 0,
             listStyle: "none",
             height: "100%",
-            width: before + book.cells.length * STEP + 20,
+            width: before + all * STEP + 20,
           }}
         >
           {away.length > 0 && (
@@ -120,57 +123,66 @@ export function Strip() {
               </Box>
             </Item>
           )}
-          <Item left={before - STEP}>
-            {book.document.index_layout ? (
-              <Picture
-                current={number === 0}
-                onPick={() => go(0)}
-                image={`/api/books/${book.id}/sheets/0.svg?thumb=1&r=${drawn}`}
-                name="Index"
-                note=""
-              />
-            ) : (
+          {!book.document.index_layout && (
+            <Item left={before - STEP}>
               <Picture
                 to={`/books/${book.id}/weave`}
                 image={`/api/books/${book.id}/index.svg?r=${drawn}`}
                 name="Index"
                 note=""
               />
-            )}
-          </Item>
-          {book.cells.slice(first, last).map((known) => (
-            <Item
-              key={known.number}
-              left={before + (known.number - 1) * STEP}
-              marked={over === known.number}
-              dragging={{
-                onDragStart: () => setDragged(known.number),
-                onDragEnd: () => {
-                  setDragged(null);
-                  setOver(null);
-                },
-                onDragOver: (event) => {
-                  if (dragged !== null) {
-                    event.preventDefault();
-                    setOver(known.number);
-                  }
-                },
-                onDrop: (event) => {
-                  event.preventDefault();
-                  drop(known.number);
-                },
-              }}
-            >
-              <Picture
-                current={known.number === number}
-                also={also.includes(known.number)}
-                onPick={(more) => (more ? setAlso((list) => toggled(list, known.number)) : pick(known.number))}
-                image={`/api/books/${book.id}/sheets/${known.number}.svg?thumb=1&r=${drawn}`}
-                name={known.name}
-                note={`${marks(known)}${known.number}`}
-              />
             </Item>
-          ))}
+          )}
+          {Array.from({ length: Math.max(last - first, 0) }, (_, index) => first + index).map((place) => {
+            const leaf = leafAt(book, place);
+            if (!leaf) return null;
+            const { cell: known, page } = leaf;
+            if (page)
+              return (
+                <Item key={page.number} left={before + place * STEP}>
+                  <Picture
+                    current={page.number === number}
+                    onPick={() => go(page.number)}
+                    image={`/api/books/${book.id}/sheets/${page.number}.svg?thumb=1&r=${drawn}`}
+                    name={page.name}
+                    note={page.folio === null || page.kind === "index" ? "" : `p. ${page.folio}`}
+                  />
+                </Item>
+              );
+            return (
+              <Item
+                key={known.number}
+                left={before + place * STEP}
+                marked={over === known.number}
+                dragging={{
+                  onDragStart: () => setDragged(known.number),
+                  onDragEnd: () => {
+                    setDragged(null);
+                    setOver(null);
+                  },
+                  onDragOver: (event) => {
+                    if (dragged !== null) {
+                      event.preventDefault();
+                      setOver(known.number);
+                    }
+                  },
+                  onDrop: (event) => {
+                    event.preventDefault();
+                    drop(known.number);
+                  },
+                }}
+              >
+                <Picture
+                  current={known.number === number}
+                  also={also.includes(known.number)}
+                  onPick={(more) => (more ? setAlso((list) => toggled(list, known.number)) : pick(known.number))}
+                  image={`/api/books/${book.id}/sheets/${known.number}.svg?thumb=1&r=${drawn}`}
+                  name={known.name}
+                  note={`${marks(known)}${known.number}`}
+                />
+              </Item>
+            );
+          })}
         </Box>
       )}
     </Box>

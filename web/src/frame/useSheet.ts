@@ -1,24 +1,27 @@
 import { useCallback } from "react";
 import { useSearchParams } from "react-router";
 import { useBook } from "../api/book";
-import type { Cell } from "../api/types";
+import type { BookPage, Cell } from "../api/types";
+import { leafAt, leafCount, placeOf } from "./leaves";
 
-// The sheet that is looked at: part of the address, so that a reload or a second tab shows the same.
-// number: its place in the book, 0 for the index sheet, which has no cell.
+// The page that is looked at: part of the address, so that a reload or a second tab shows the same. number: of a sheet
+// its place among the sheets; 0 for the index sheet and less for other pages, which have no cell. place: in the book,
+// from 0.
 export function useSheet(): {
   cell: Cell | undefined;
+  page: BookPage | undefined;
   number: number | null;
-  first: number;
+  place: number;
   go: (number: number) => void;
   step: (by: number) => void;
 } {
   const book = useBook();
   const [search, setSearch] = useSearchParams();
   const wanted = Number(search.get("sheet") ?? 1);
-  const first = book.document.index_layout ? 0 : 1;
-  const cell =
-    wanted === 0 && first === 0 ? undefined : (book.cells.find((known) => known.number === wanted) ?? book.cells[0]);
-  const number = wanted === 0 && first === 0 ? 0 : (cell?.number ?? null);
+  const page = book.pages.find((known) => known.number === wanted);
+  const cell = page ? undefined : (book.cells.find((known) => known.number === wanted) ?? book.cells[0]);
+  const number = page?.number ?? cell?.number ?? null;
+  const place = number === null ? -1 : placeOf(book, number);
   const go = useCallback(
     (number: number) => {
       setSearch(
@@ -35,10 +38,10 @@ export function useSheet(): {
   const step = useCallback(
     (by: number) => {
       if (number === null) return;
-      const place = Math.min(Math.max(number + by, first), book.cells.length);
-      if (place !== number) go(place);
+      const next = leafAt(book, Math.min(Math.max(place + by, 0), leafCount(book) - 1));
+      if (next && next.number !== number) go(next.number);
     },
-    [book.cells.length, number, first, go],
+    [book, number, place, go],
   );
-  return { cell, number, first, go, step };
+  return { cell, page, number, place, go, step };
 }

@@ -174,6 +174,11 @@ export interface BookDocument {
   language?: string;
   layout: Layout;
   index_layout?: Layout;
+  index_pages?: IndexPages;
+  /**
+   * Pages beside the sheets: covers, notes, contents.
+   */
+  pages?: FreePage[];
   index: Index;
 }
 /**
@@ -1748,6 +1753,7 @@ export interface NorthArrowElement {
    */
   locked?: boolean;
   group?: Id;
+  frame?: Id;
   colour?: Colour;
   /**
    * Which north it points to.
@@ -2017,6 +2023,10 @@ export interface TableElement {
    */
   rows?: string[][];
   layer?: Id;
+  /**
+   * Lists the sheets of the book, or all its pages, in place of rows by hand: see Table::Contents.
+   */
+  contents?: "none" | "sheets" | "pages";
   /**
    * Those that the sheet shows, or all.
    */
@@ -2395,6 +2405,7 @@ export interface NorthDiagramElement {
    */
   locked?: boolean;
   group?: Id;
+  frame?: Id;
   face?: Id;
   size_pt?: SizePt;
   colour?: Colour;
@@ -2459,6 +2470,55 @@ export interface GridNoteElement {
   padding_mm?: LengthMm;
   stroke?: Stroke;
   grid?: Id;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "index_pages".
+ */
+export interface IndexPages {
+  /**
+   * Before the sheets, or behind them.
+   */
+  place?: "first" | "last";
+  /**
+   * Parts side by side.
+   */
+  across?: number;
+  /**
+   * Parts below one another.
+   */
+  down?: number;
+  /**
+   * Does it count among the numbers that pages print?
+   */
+  numbered?: boolean;
+}
+/**
+ * A page beside the sheets, of a design of its own.
+ *
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "free_page".
+ */
+export interface FreePage {
+  id: Id;
+  title: string;
+  /**
+   * First of all; behind the index sheet, before the first sheet; before a sheet; behind all.
+   */
+  place?: "front" | "before_sheets" | "before_sheet" | "back";
+  /**
+   * The name of the sheet that it stands before.
+   */
+  sheet?: string;
+  /**
+   * On a right-hand (odd) or left-hand (even) page; where that is not the next, an empty page comes between.
+   */
+  starts?: "anywhere" | "right" | "left";
+  /**
+   * Does it count among the numbers that pages print?
+   */
+  numbered?: boolean;
+  layout: Layout;
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema

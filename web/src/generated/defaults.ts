@@ -305,6 +305,7 @@ export const defaults = {
     hidden: false,
     locked: false,
     rows: [],
+    contents: "none",
     records: "sheet",
     sorted_by: [],
     empty: "",
@@ -398,6 +399,8 @@ export const defaults = {
     hyphenate: false,
     padding_mm: 0,
   },
+  index_pages: { place: "first", across: 1, down: 1, numbered: true },
+  free_page: { place: "front", starts: "anywhere", numbered: true },
   index_scale_rule: {
     kind: "fixed",
     margin: "10 %",

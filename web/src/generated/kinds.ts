@@ -100,6 +100,14 @@ export const legendRows = [
   ["steps", "Joined steps"],
   ["grid", "Grid"],
 ] as const;
+export const extents = [
+  ["whole_index", "The whole index"],
+  ["sheet", "Round this sheet"],
+  ["neighbours", "This sheet and its neighbours"],
+  ["fixed", "A fixed place"],
+  ["features", "Features"],
+  ["detail", "A detail of another frame"],
+] as const;
 export const areaPatches = [
   ["rectangle", "Rectangle"],
   ["lake", "Outline of a lake"],
@@ -226,6 +234,11 @@ export const pageSizes = [
   "ARCH C",
   "ARCH D",
   "ARCH E",
+] as const;
+export const pageDesigns = ["back-cover", "contents", "cover", "notes", "title-page"] as const;
+export const standardScales = [
+  100, 200, 250, 500, 1000, 1250, 2000, 2500, 4000, 5000, 10000, 12500, 20000, 25000, 50000, 100000, 250000, 500000,
+  1000000, 2500000, 5000000, 10000000, 25000000, 50000000,
 ] as const;
 export const dataFormats = [
   "GeoJSON",

@@ -37,7 +37,7 @@ export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }:
   const { ask } = useChange();
   const [draft, setDraft] = useState<Grid | null>(null);
   const [question, setQuestion] = useState<Grid | null>(null);
-  const trial = useGridTrial(sheet, draft);
+  const trial = useGridTrial(sheet, frame.id, draft);
   const svg = trial?.data?.svg ?? null;
   useEffect(() => {
     onGhost(draft ? svg : null);
@@ -68,7 +68,8 @@ export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }:
   const angles = words?.angles ?? grid.crs === "geographic";
   const fixed = !!grid.interval;
   const key = book.document.index_layout;
-  const other = sheet === 0 ? "the sheets" : key ? "the index sheet" : null;
+  const other =
+    frame.kind === "index_frame" ? "the sheets" : frame.kind === "map_frame" && key ? "the index sheet" : null;
   return (
     <Card title={name} note="coordinate grid">
       <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 0.5 }}>
@@ -92,7 +93,7 @@ export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }:
           if (!fixed) return keep({ crs: reference });
           // Intervals keep their unit: where the reference counts otherwise, that is asked and not guessed.
           try {
-            await post(`/api/books/${book.id}/sheets/${sheet}/grids/try`, { grid: fresh });
+            await post(`/api/books/${book.id}/sheets/${sheet}/grids/try`, { grid: fresh, frame: frame.id });
           } catch {
             return setQuestion(fresh);
           }
@@ -101,6 +102,7 @@ export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }:
       />
       {question && (
         <Question
+          frame={frame.id}
           grid={question}
           sheet={sheet}
           was={grid}
@@ -164,7 +166,11 @@ export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }:
           {grid.hidden ? "Show" : "Hide"}
         </Button>
         {other && (
-          <Button onClick={() => void ask(`sheets/${sheet}/grids/copy`, { id: grid.id }).catch(() => undefined)}>
+          <Button
+            onClick={() =>
+              void ask(`sheets/${sheet}/grids/copy`, { id: grid.id, frame: frame.id }).catch(() => undefined)
+            }
+          >
             Copy to {other}
           </Button>
         )}

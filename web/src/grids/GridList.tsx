@@ -26,7 +26,7 @@ export function GridList({
   const path = `sheets/${sheet}/grids`;
   const add = async (preset: string) => {
     setAnchor(null);
-    const answer = await ask<Book & { made: string[] }>(path, { preset });
+    const answer = await ask<Book & { made: string[] }>(path, { preset, frame: frame.id });
     onOpen(answer.made[0]!);
   };
   const tight = grids ? SIDES.filter((side) => grids.beyond[side] > 0) : [];
@@ -82,7 +82,11 @@ export function GridList({
         <Box role="alert" sx={{ mt: 1, fontSize: 13, color: "warning.main" }}>
           Border and labels go beyond the paper:{" "}
           {tight.map((side) => `${side} by ${grids!.beyond[side].toFixed(1)} mm`).join(", ")}.{" "}
-          <Button color="warning" sx={{ py: 0 }} onClick={() => void ask(`${path}/room`, {}).catch(() => undefined)}>
+          <Button
+            color="warning"
+            sx={{ py: 0 }}
+            onClick={() => void ask(`${path}/room`, { frame: frame.id }).catch(() => undefined)}
+          >
             Make the frame smaller
           </Button>
         </Box>

@@ -8,6 +8,7 @@ export function Question({
   grid,
   was,
   sheet,
+  frame,
   pitch,
   onKeep,
   onDrop,
@@ -15,6 +16,8 @@ export function Question({
   grid: Grid;
   was: Grid;
   sheet: number;
+  // Id of the frame that carries it.
+  frame: string;
   pitch: number | undefined;
   onKeep: (grid: Grid) => void;
   onDrop: () => void;
@@ -25,7 +28,7 @@ export function Question({
     origin: undefined,
     target_mm: pitch ? Math.min(Math.max(pitch, NARROWEST), WIDEST) : grid.target_mm,
   };
-  const trial = useGridTrial(sheet, automatic);
+  const trial = useGridTrial(sheet, frame, automatic);
   const near = trial?.data?.interval;
   return (
     <Box

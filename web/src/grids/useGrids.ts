@@ -4,14 +4,15 @@ import { useBook } from "../api/book";
 import { get, post } from "../api/client";
 import type { Grid, Grids, GridWords } from "../api/types";
 
-// What the grids of a sheet's frame come to; sheet 0 is the index sheet.
-export function useGrids(sheet: number | null) {
+// What the grids of a page's frame come to.
+export function useGrids(sheet: number | null, frame: string | undefined) {
   const book = useBook();
   return useQuery({
-    queryKey: ["grids", book.id, book.revision, sheet],
-    queryFn: ({ signal }) => get<Grids>(`/api/books/${book.id}/sheets/${sheet!}/grids`, signal),
-    enabled: sheet !== null,
+    queryKey: ["grids", book.id, book.revision, sheet, frame],
+    queryFn: ({ signal }) => get<Grids>(`/api/books/${book.id}/sheets/${sheet!}/grids?frame=${frame!}`, signal),
+    enabled: sheet !== null && frame !== undefined,
     placeholderData: keepPreviousData,
+    retry: false,
   });
 }
 
@@ -22,7 +23,7 @@ export interface Tried extends Omit<GridWords, "id"> {
 const PAUSE_MS = 150;
 
 // A grid as it is being set, before it is kept: its words, and its lines as ghosts for the page.
-export function useGridTrial(sheet: number | null, grid: Grid | null) {
+export function useGridTrial(sheet: number | null, frame: string, grid: Grid | null) {
   const book = useBook();
   const [settled, setSettled] = useState<Grid | null>(null);
   useEffect(() => {
@@ -30,9 +31,9 @@ export function useGridTrial(sheet: number | null, grid: Grid | null) {
     return () => clearTimeout(timer);
   }, [grid]);
   const tried = useQuery({
-    queryKey: ["grid-trial", book.id, book.revision, sheet, settled],
+    queryKey: ["grid-trial", book.id, book.revision, sheet, frame, settled],
     queryFn: ({ signal }) =>
-      post<Tried>(`/api/books/${book.id}/sheets/${sheet!}/grids/try`, { grid: settled }, { signal }),
+      post<Tried>(`/api/books/${book.id}/sheets/${sheet!}/grids/try`, { grid: settled, frame }, { signal }),
     enabled: sheet !== null && !!settled,
     placeholderData: keepPreviousData,
     retry: false,

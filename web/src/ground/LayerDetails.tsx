@@ -7,7 +7,9 @@ import { useBook, useChange } from "../api/book";
 import type { Layer } from "../api/types";
 import { count, ratio, readNumber, readScale } from "../api/words";
 import { Card, Heading } from "../frame/Card";
+import { ConditionEditor } from "../fields/ConditionEditor";
 import { Field } from "../fields/Field";
+import { useFeatureAttributes } from "../fields/sheetConditions";
 import type { Arrivals } from "./arrivals";
 import { partsOf } from "../api/area";
 import { RuleList } from "./RuleList";
@@ -261,17 +263,12 @@ function Appearance({ layer, put }: { layer: Layer; put: Put }) {
   );
 }
 
-interface Label {
-  attribute: string;
-  face?: string;
-  size_pt?: number;
-  colour?: string;
-  halo?: string;
-}
+type Label = NonNullable<Layer["label"]>;
 
 function Names({ layer, attributes, put }: { layer: Layer; attributes: Attribute[]; put: Put }) {
-  const label = layer.label as Label | undefined;
+  const label = layer.label;
   const shown = filled(label, defaults.layer_label);
+  const asking = useFeatureAttributes(attributes);
   const choose = (attribute: string) =>
     put(
       `Names of ${layer.title}`,
@@ -303,6 +300,22 @@ function Names({ layer, attributes, put }: { layer: Layer; attributes: Attribute
             await put(`Names of ${layer.title}`, { ...layer, label: { ...label, size_pt } });
           }}
         />
+      )}
+      {label && (
+        <Box sx={{ gridColumn: "1 / -1" }}>
+          <ConditionEditor
+            about={`Labels of ${layer.title}`}
+            attributes={asking}
+            condition={label.when}
+            onKeep={(when) => {
+              const rest = { ...label, when: undefined };
+              return put(`Labels of ${layer.title}`, {
+                ...layer,
+                label: { ...rest, ...(when && { when: when as Label["when"] }) },
+              });
+            }}
+          />
+        </Box>
       )}
     </Box>
   );

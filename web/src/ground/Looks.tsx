@@ -4,16 +4,54 @@ import { useBook, useChange } from "../api/book";
 import type { Layer, MapLook } from "../api/types";
 import { Field } from "../fields/Field";
 
+type Entry = MapLook["layers"][number];
+
+const alike = (one: unknown, other: unknown) => JSON.stringify(one ?? null) === JSON.stringify(other ?? null);
+
 const shows = (look: MapLook, layers: Layer[]) =>
   layers.every((layer) => {
     const entry = look.layers.find((known) => known.id === layer.id);
-    return (
-      layer.visible === (entry !== undefined) &&
-      (!entry || entry.opacity === undefined || (layer.opacity ?? 1) === entry.opacity)
-    );
+    return (layer.visible ?? true) === (entry !== undefined) && (!entry || alike(used(layer, entry), layer));
   });
 
-// Which layers the maps show, under names: one is chosen, or the present one is saved.
+// A layer as a look has it.
+function used(layer: Layer, entry: Entry): Layer {
+  const { opacity, rules, label, unlabelled, raster } = entry;
+  const fresh = {
+    ...layer,
+    ...(opacity !== undefined && opacity !== (layer.opacity ?? 1) && { opacity }),
+    ...(rules && { rules }),
+    ...(label && { label }),
+    ...(raster && { raster }),
+  };
+  if (unlabelled) delete fresh.label;
+  return fresh;
+}
+
+// What a look keeps of a layer: how opaque it is, its symbols and labels.
+const kept = ({ id, opacity, rules, label, raster }: Layer): Entry => ({
+  id,
+  opacity: opacity ?? 1,
+  ...(raster ? { raster } : { rules, ...(label ? { label } : { unlabelled: true }) }),
+});
+
+// By which frames know a look.
+function freeId(title: string, looks: MapLook[]): string {
+  const base =
+    title
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, "-")
+      .replace(/^-+|-+$/g, "")
+      .slice(0, 60) || "look";
+  const taken = looks.map((look) => look.id);
+  for (let number = 1; ; number += 1) {
+    const id = number === 1 ? base : `${base}-${number}`;
+    if (!taken.includes(id)) return id;
+  }
+}
+
+// Which layers the maps show and how, under names: one is chosen, or the present one is saved. Frames of the page can
+// have one each.
 export function Looks() {
   const book = useBook();
   const { change } = useChange();
@@ -27,18 +65,18 @@ export function Looks() {
     void change(`Look ${title}`, {
       layers: layers.map((layer) => {
         const entry = look.layers.find((known) => known.id === layer.id);
-        return { ...layer, visible: !!entry, ...(entry?.opacity === undefined ? {} : { opacity: entry.opacity }) };
+        return entry ? { ...used(layer, entry), visible: true } : { ...layer, visible: false };
       }),
     }).catch(() => undefined);
   };
   const save = async (text: string) => {
     const title = text.trim();
     if (title === "") return setNaming(false);
+    const before = looks.find((known) => known.title === title);
     const fresh: MapLook = {
+      id: before?.id ?? freeId(title, looks),
       title,
-      layers: layers
-        .filter((layer) => layer.visible)
-        .map((layer) => (layer.opacity === undefined ? { id: layer.id } : { id: layer.id, opacity: layer.opacity })),
+      layers: layers.filter((layer) => layer.visible ?? true).map(kept),
     };
     await change(`Save the look ${title}`, { looks: [...looks.filter((known) => known.title !== title), fresh] });
     setNaming(false);

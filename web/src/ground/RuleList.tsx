@@ -8,6 +8,7 @@ import type { Layer, LayerInfo, Rule } from "../api/types";
 import { Field } from "../fields/Field";
 import { ConditionEditor } from "../fields/ConditionEditor";
 import { inWords } from "../fields/conditions";
+import { useFeatureAttributes } from "../fields/sheetConditions";
 import { Swatch } from "../symbols/Swatch";
 import { SymbolEditor } from "../symbols/SymbolEditor";
 import type { Attribute } from "../api/useAttributes";
@@ -29,6 +30,7 @@ export function RuleList({
   put: Put;
 }) {
   const shown = filled(layer, defaults.layer);
+  const asking = useFeatureAttributes(attributes);
   const [open, setOpen] = useState((layer.rules ?? []).length === 1 ? 0 : -1);
   const rules = layer.rules ?? [];
   const kind = info && info.kind !== "pixels" ? info.kind : "mixed";
@@ -97,7 +99,7 @@ export function RuleList({
                   textAlign: "left",
                 }}
               >
-                {rule.title || inWords(rule.when, attributes) || "all"}
+                {rule.title || inWords(rule.when, asking) || "all"}
               </Button>
               <IconButton
                 size="small"
@@ -148,7 +150,7 @@ export function RuleList({
                 </Box>
                 <ConditionEditor
                   about={`rule ${index + 1}`}
-                  attributes={attributes}
+                  attributes={asking}
                   condition={rule.when}
                   onKeep={(when) => change(index, { title: rule.title, symbol: rule.symbol, ...(when && { when }) })}
                 />

@@ -16,6 +16,8 @@ interface Facts {
   convergence_deg: number;
   convergence: string;
   left_out: string[];
+  // The feature that the sheet is of: was it made for it, or does it show most of it?
+  feature: { name: string; own: boolean } | null;
 }
 
 const oneDecimal = new Intl.NumberFormat("en-GB", { minimumFractionDigits: 1, maximumFractionDigits: 1 });
@@ -42,6 +44,17 @@ function factors({ point_scale, meridian_scale, areal_scale }: Facts): string {
 export function Shown({ sheet }: { sheet: number }) {
   const facts = useFacts(sheet);
   return <Row name="Shows">{facts.data ? groundSize(facts.data.width_m, facts.data.height_m) : "…"}</Row>;
+}
+
+// The feature of the study area that the sheet is of.
+export function FeatureShown({ sheet }: { sheet: number }) {
+  const feature = useFacts(sheet).data?.feature;
+  if (!feature) return null;
+  return (
+    <Row name="Feature" unit={feature.own ? undefined : "shown most"}>
+      {feature.name}
+    </Row>
+  );
 }
 
 // The scale on the ellipsoid at the sheet's centre, and the angle from true north to grid north.

@@ -5,11 +5,12 @@ import BeforeIcon from "@mui/icons-material/NavigateBefore";
 import { Autocomplete, Box, createFilterOptions, IconButton, TextField } from "@mui/material";
 import { useMemo, useRef } from "react";
 import { useBook } from "../api/book";
-import type { Cell } from "../api/types";
+import type { BookPage, Cell } from "../api/types";
 import { coordinate, count, mm, ratio } from "../api/words";
 import { Card, Row } from "../frame/Card";
+import { leafAt, leafCount } from "../frame/leaves";
 import { useSheet } from "../frame/useSheet";
-import { LeftOutOfSheet, Shown, TrueScale } from "../page/TrueScale";
+import { FeatureShown, LeftOutOfSheet, Shown, TrueScale } from "../page/TrueScale";
 import { useShortcuts } from "../frame/useShortcuts";
 import { PageView } from "../page/PageView";
 import { Statement } from "../statement/Statement";
@@ -20,7 +21,7 @@ const named = createFilterOptions<Cell>({ limit: 60 });
 // Leafing through the sheets as they will print.
 export function ProofStep() {
   const book = useBook();
-  const { cell, number, first, go, step } = useSheet();
+  const { cell, page, number, place, go, step } = useSheet();
   const jump = useRef<HTMLInputElement>(null);
   const keys = useMemo(() => ({ "/": () => jump.current?.focus() }), []);
   useShortcuts(keys);
@@ -31,6 +32,11 @@ export function ProofStep() {
       </Statement>
     );
   const last = book.cells.length;
+  const end = leafCount(book) - 1;
+  const goTo = (wanted: number) => {
+    const leaf = leafAt(book, wanted);
+    if (leaf) go(leaf.number);
+  };
   return (
     <>
       <Statement
@@ -42,25 +48,30 @@ export function ProofStep() {
         }
       >
         <Box component="span" sx={{ display: "inline-flex", alignItems: "center", gap: 0.5, flexWrap: "wrap" }}>
-          <IconButton size="small" aria-label="First sheet" disabled={number === first} onClick={() => go(first)}>
+          <IconButton size="small" aria-label="First sheet" disabled={place <= 0} onClick={() => goTo(0)}>
             <FirstIcon />
           </IconButton>
-          <IconButton size="small" aria-label="Sheet before" disabled={number === first} onClick={() => step(-1)}>
+          <IconButton size="small" aria-label="Sheet before" disabled={place <= 0} onClick={() => step(-1)}>
             <BeforeIcon />
           </IconButton>
           {cell ? (
             <span>
               Sheet <b>{cell.name}</b>, {cell.number} of {last}, at <b>{ratio(cell.scale)}</b>
             </span>
-          ) : (
+          ) : page?.kind === "index" && page.after === 0 && book.document.pages === undefined ? (
             <span>
               The <b>index sheet</b>, before {count(last, "sheet")}
             </span>
+          ) : (
+            <span>
+              {page?.kind === "index" ? "Index sheet" : page?.kind === "blank" ? "An" : "Page"} <b>{page?.name}</b>,
+              page {place + 1} of {end + 1}
+            </span>
           )}
-          <IconButton size="small" aria-label="Next sheet" disabled={number === last} onClick={() => step(1)}>
+          <IconButton size="small" aria-label="Next sheet" disabled={place >= end} onClick={() => step(1)}>
             <NextIcon />
           </IconButton>
-          <IconButton size="small" aria-label="Last sheet" disabled={number === last} onClick={() => go(last)}>
+          <IconButton size="small" aria-label="Last sheet" disabled={place >= end} onClick={() => goTo(end)}>
             <LastIcon />
           </IconButton>
           <Autocomplete<Cell>
@@ -91,16 +102,12 @@ export function ProofStep() {
       </Statement>
       <Box sx={{ flex: 1, minHeight: 0, display: "flex" }}>
         <PageView sheet={number} />
-        {!cell ? (
-          <Card title="Index sheet" note="the page that comes first">
-            <Row name="Shows">{count(last, "sheet")} by name</Row>
-            <TrueScale sheet={0} />
-            <Row name="Page">{`${mm(book.index_frame!.page_width_mm)} × ${mm(book.index_frame!.page_height_mm)}`}</Row>
-            <LeftOutOfSheet sheet={0} />
-          </Card>
-        ) : (
+        {page ? (
+          <BesideCard page={page} />
+        ) : !cell ? null : (
           <Card title={cell.name} note={`sheet ${cell.number} of ${last}`}>
             <Shown sheet={cell.number} />
+            <FeatureShown sheet={cell.number} />
             <Row
               name="Scale"
               unit={book.document.index.held === "ellipsoid" ? "on the ellipsoid" : "on the projection"}
@@ -122,5 +129,24 @@ export function ProofStep() {
         )}
       </Box>
     </>
+  );
+}
+
+// What a page that is no sheet shows.
+function BesideCard({ page }: { page: BookPage }) {
+  const book = useBook();
+  const index = page.kind === "index";
+  const frame = index ? book.index_frame : page.page !== null ? book.page_frames[page.page] : undefined;
+  return (
+    <Card
+      title={index ? (page.name === "Index" ? "Index sheet" : page.name) : page.name}
+      note={`page ${page.position} of ${leafCount(book)}`}
+    >
+      {index && <Row name="Shows">{count(page.sheets, "sheet")} by name</Row>}
+      {index && <TrueScale sheet={page.number} />}
+      <Row name="Prints">{page.folio === null ? "no number" : `number ${page.folio}`}</Row>
+      {frame && <Row name="Page">{`${mm(frame.page_width_mm)} × ${mm(frame.page_height_mm)}`}</Row>}
+      <LeftOutOfSheet sheet={page.number} />
+    </Card>
   );
 }

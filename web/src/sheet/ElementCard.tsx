@@ -27,7 +27,11 @@ import { PanelFields } from "./PanelFields";
 import { TableFields } from "./TableFields";
 import { TextFields, TypeFields } from "./TextFields";
 import { titleOf, type Elements } from "./useElements";
-import { elementTitles, isFrame, rotates, whole } from "./kinds";
+import { elementTitles, isFrame, isGridded, rotates, whole } from "./kinds";
+import { FrameFields } from "./frames/FrameFields";
+import { SheetGround } from "./frames/SheetGround";
+import { ShownOnFields } from "./ShownOnFields";
+import { Fold } from "../frame/Fold";
 
 const SIDES: { side: Side; title: string }[] = [
   { side: "left", title: "Left" },
@@ -58,8 +62,8 @@ export function ElementCard({
   );
   const place = (label: string, wanted: Boxes) => void elements.place(label, wanted).catch(() => undefined);
   const locked = selected.every((element) => element.locked);
-  const gridded = one && isFrame(one) ? one : null;
-  const grids = useGrids(gridded ? sheet : null);
+  const gridded = one && isGridded(one) ? one : null;
+  const grids = useGrids(gridded ? sheet : null, gridded?.id);
   const grid = gridded?.grids?.find((known) => known.id === open);
   if (gridded && grid && sheet !== null && !locked)
     return (
@@ -86,11 +90,24 @@ export function ElementCard({
         <Typography sx={{ fontSize: 14, mb: 1 }}>Locked: it does not move and does not change.</Typography>
       ) : (
         <>
+          {gridded && !isFrame(gridded) && (
+            <FrameFields
+              element={gridded}
+              onKeep={(patch, label = titleOf(gridded)) => elements.patch(gridded.id, patch, label)}
+            />
+          )}
           {gridded && <GridList frame={gridded} grids={grids.data} sheet={sheet} onOpen={setOpen} />}
           {gridded && (
             <>
               <Heading text="Border" />
               <BorderFields frame={gridded} onKeep={(border) => elements.patch(gridded.id, { border }, "Border")} />
+              {isFrame(gridded) && (
+                <FrameFields
+                  element={gridded}
+                  onKeep={(patch, label = titleOf(gridded)) => elements.patch(gridded.id, patch, label)}
+                />
+              )}
+              {gridded.kind === "map_frame" && <SheetGround />}
               <Heading text="Frame" />
             </>
           )}
@@ -175,7 +192,7 @@ export function ElementCard({
 }
 
 function Settings({ element, elements }: { element: Element; elements: Elements }) {
-  const { frame, shift } = useLayout();
+  const { frame, shift, role } = useLayout();
   const keep = (patch: Partial<Element>) => elements.patch(element.id, patch, `${titleOf(element)}`);
   const box = shifted(frame.elements[element.id]!, shift, 0);
   const place = (
@@ -242,12 +259,6 @@ function Settings({ element, elements }: { element: Element; elements: Elements 
           </Box>
         </>
       )}
-      {(element.kind === "index_frame" || element.kind === "locator") && (
-        <>
-          <Heading text="Cells" />
-          <Colour label="Colour of the cells" value={whole(element).colour} onKeep={(colour) => keep({ colour })} />
-        </>
-      )}
       {element.kind === "line" && (
         <>
           <Heading text="Line" />
@@ -285,6 +296,14 @@ function Settings({ element, elements }: { element: Element; elements: Elements 
           <Heading text={element.kind === "text" ? "Panel" : "Look"} />
           <PanelFields element={element} onKeep={keep} />
         </>
+      )}
+      {role === "sheets" && element.kind !== "map_frame" && (
+        <Fold title={element.shown_on ? "On some sheets" : "On all sheets"}>
+          <ShownOnFields
+            element={element}
+            onKeep={(patch) => elements.patch(element.id, patch, `Sheets of ${titleOf(element)}`)}
+          />
+        </Fold>
       )}
     </>
   );

@@ -15,6 +15,21 @@ export function NewElement({ elements }: { elements: Elements }) {
     setAnchor(null);
     void elements.create(kind, [(width - w) / 2, (height - h) / 2, w, h]).catch(() => undefined);
   };
+  const globe = () => {
+    setAnchor(null);
+    void elements
+      .createWith("New globe", "inset", [(width - 40) / 2, (height - 40) / 2, 40, 40], {
+        title: "Globe",
+        globe: {},
+        layers: "none",
+        outlines: role === "sheets" ? [{}] : undefined,
+      })
+      .catch(() => undefined);
+  };
+  const detail = () => {
+    setAnchor(null);
+    void elements.createDetail().catch(() => undefined);
+  };
   return (
     <>
       <Button aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>
@@ -36,6 +51,8 @@ export function NewElement({ elements }: { elements: Elements }) {
               {title}
             </MenuItem>
           ))}
+        <MenuItem onClick={globe}>Globe</MenuItem>
+        {role === "sheets" && <MenuItem onClick={detail}>Detail of the map, with its outline</MenuItem>}
       </Menu>
     </>
   );

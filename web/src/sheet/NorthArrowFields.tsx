@@ -8,6 +8,7 @@ import { ColourBeside } from "../fields/ColourBeside";
 import { Field } from "../fields/Field";
 import { Heading } from "../frame/Card";
 import { useBook } from "../api/book";
+import { FrameChoice } from "./FrameChoice";
 import { ImportArtwork } from "./ImportArtwork";
 import { Told } from "./Told";
 import { whole } from "./kinds";
@@ -46,6 +47,7 @@ export function NorthArrowFields({
   return (
     <>
       <Heading text="North arrow" />
+      <FrameChoice value={element.frame} onChoose={(frame) => onKeep({ frame })} />
       <Told id={element.id} />
       <Box
         role="group"

@@ -9,7 +9,9 @@ import { useSheet } from "../frame/useSheet";
 import { defaults } from "../generated/defaults";
 import { BookTexts } from "./BookTexts";
 import { ElementList } from "./ElementList";
+import { FreePageFields } from "./FreePageFields";
 import { GuideFields } from "./GuideFields";
+import { IndexPagesFields } from "./IndexPagesFields";
 import { LegendCheck } from "./legend/LegendCheck";
 import { NewElement } from "./NewElement";
 import { useLayout } from "./layout";
@@ -28,13 +30,15 @@ interface PageCardProps {
 export function PageCard({ elements, onPick, onFullest }: PageCardProps) {
   const { ask } = useChange();
   const { go } = useSheet();
-  const { role, layout, frame, guides, keep, keepPage } = useLayout();
+  const { role, page: free, layout, frame, guides, keep, keepPage } = useLayout();
   const page = filled(layout.page, defaults.layout_page);
   return (
     <Card
-      title={role === "index" ? "Index sheet" : "Page"}
+      title={free ? free.title : role === "index" ? "Index sheet" : "Page"}
       note={`${mm(frame.page_width_mm)} × ${mm(frame.page_height_mm)}`}
     >
+      {free && <FreePageFields page={free} />}
+      {role === "index" && <IndexPagesFields />}
       {layout.page.size === "custom" && (
         <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1.5, mb: 2 }}>
           {(["width_mm", "height_mm"] as const).map((side) => (

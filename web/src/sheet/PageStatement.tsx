@@ -1,6 +1,7 @@
 import { useBook, useChange } from "../api/book";
 import type { Page } from "../api/types";
 import { count, groundSize, mm, ratio, readNumber } from "../api/words";
+import { leafCount } from "../frame/leaves";
 import { useSheet } from "../frame/useSheet";
 import { pageSizes } from "../generated/kinds";
 import { CardValue } from "../statement/CardValue";
@@ -21,14 +22,18 @@ interface PageStatementProps {
   onDesigns: () => void;
   // Another page is shown.
   onPage: () => void;
+  // One more page beside the sheets is wanted.
+  onNewPage: () => void;
 }
 
+const NEW_PAGE = "new page";
+
 // The page as a sentence, each value of which can be changed.
-export function PageStatement({ designs, onDesigns, onPage }: PageStatementProps) {
+export function PageStatement({ designs, onDesigns, onPage, onNewPage }: PageStatementProps) {
   const book = useBook();
   const { ask: askBook } = useChange();
   const { go } = useSheet();
-  const { role, layout, frame, ask, keepPage } = useLayout();
+  const { role, page: free, layout, frame, ask, keepPage } = useLayout();
   const page = layout.page;
   const margins = Object.values(page.margins_mm);
   const even = margins.every((margin) => margin === margins[0]);
@@ -37,7 +42,7 @@ export function PageStatement({ designs, onDesigns, onPage }: PageStatementProps
       Print{" "}
       <ChoiceValue
         label="Which page"
-        value={role}
+        value={free?.id ?? role}
         choices={[
           { value: "sheets", title: "the sheets", note: "every cell of the index" },
           {
@@ -45,11 +50,19 @@ export function PageStatement({ designs, onDesigns, onPage }: PageStatementProps
             title: "the index sheet",
             note: book.document.index_layout ? "the whole index, by name" : "add one: the whole index, by name",
           },
+          ...(book.document.pages ?? []).map((known) => ({
+            value: known.id,
+            title: `the page “${known.title}”`,
+            note: "a page beside the sheets",
+          })),
+          { value: NEW_PAGE, title: "a new page", note: "cover, title, contents, notes, back cover, empty" },
         ]}
         onChoose={async (chosen) => {
           onPage();
+          if (chosen === NEW_PAGE) return onNewPage();
           if (chosen === "index" && !book.document.index_layout) await askBook("layout/index", { on: true });
-          go(chosen === "index" ? 0 : 1);
+          const page = book.pages.find((known) => known.page === chosen && known.kind === "page");
+          go(page ? page.number : chosen === "index" ? 0 : 1);
         }}
       />{" "}
       on{" "}
@@ -110,17 +123,33 @@ export function PageStatement({ designs, onDesigns, onPage }: PageStatementProps
 // What the frame comes to.
 function FrameInWords() {
   const book = useBook();
-  const { cell } = useSheet();
+  const { cell, page: shown } = useSheet();
   const { role, frame } = useLayout();
   const scale = book.document.index.scale;
+  const indexes = book.pages.filter((known) => known.kind === "index").length;
+  if (role === "pages" && shown)
+    return (
+      <>
+        Page {shown.position} of {leafCount(book)}; it prints{" "}
+        {shown.folio === null ? (
+          "no number"
+        ) : (
+          <>
+            the number <b>{shown.folio}</b>
+          </>
+        )}
+        .
+      </>
+    );
   return role === "index" ? (
     <>
       The index frame is{" "}
       <b>
         {mm(frame.width_mm)} × {mm(frame.height_mm)}
       </b>{" "}
-      and shows <b>{count(book.cells.length, "sheet")}</b> by name, at a round scale that holds them all. The index
-      sheet comes before the others.
+      and shows <b>{count(shown?.sheets ?? book.cells.length, "sheet")}</b> by name, at a round scale that holds them
+      all. The index {indexes > 1 ? `has ${indexes} sheets, which come` : "sheet comes"}{" "}
+      {book.document.index_pages?.place === "last" ? "after" : "before"} the others.
     </>
   ) : (
     <>

@@ -114,7 +114,7 @@ function AreaFields({ element, onKeep }: { element: Backed; onKeep: Keep<Panel> 
   );
 }
 
-function FillFields({ fill, onKeep }: { fill: Fill; onKeep: (fill: Fill) => Promise<unknown> }) {
+export function FillFields({ fill, onKeep }: { fill: Fill; onKeep: (fill: Fill) => Promise<unknown> }) {
   return (
     <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
       <Colour label="Area colour" value={fill.colour} onKeep={(colour) => onKeep({ ...fill, colour })} />
@@ -123,7 +123,7 @@ function FillFields({ fill, onKeep }: { fill: Fill; onKeep: (fill: Fill) => Prom
   );
 }
 
-function Percent({
+export function Percent({
   label,
   value,
   onKeep,
@@ -227,7 +227,7 @@ function GradientFields({
 const between = (stops: Gradient["stops"]) =>
   Math.round(((stops[stops.length - 2]!.at + stops[stops.length - 1]!.at) / 2) * 1000) / 1000;
 
-function ShadowFields({
+export function ShadowFields({
   shadow,
   onKeep,
 }: {

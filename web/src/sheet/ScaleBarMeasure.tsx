@@ -3,27 +3,17 @@ import type { ScaleBarElement } from "../api/types";
 import { Choice } from "../fields/Choice";
 import { Field } from "../fields/Field";
 import { Measured } from "../fields/Measured";
-import { isGridded, whole } from "./kinds";
-import { useLayout } from "./layout";
+import { FrameChoice } from "./FrameChoice";
+import { whole } from "./kinds";
 import { GRID, type Keep } from "./scaleBar";
-import { titleOf } from "./useElements";
 
 // Where a scale bar is true, and how far off it may be elsewhere.
 export function MeasureFields({ element, onKeep }: { element: ScaleBarElement; onKeep: Keep }) {
   const shown = whole(element);
-  const { layout } = useLayout();
-  const frames = layout.elements.filter(isGridded);
-  const own = frames.find((known) => known.kind !== "locator");
   const chosen = element.true_at;
   return (
     <Box sx={GRID}>
-      <Choice
-        label="Of the frame"
-        wide
-        value={element.frame ?? own?.id ?? ""}
-        choices={frames.map((known) => [known.id, titleOf(known)] as const)}
-        onChoose={(frame) => onKeep({ frame: frame === own?.id ? undefined : frame })}
-      />
+      <FrameChoice value={element.frame} onChoose={(frame) => onKeep({ frame })} />
       <Choice
         label="Scale"
         wide

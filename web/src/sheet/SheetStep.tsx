@@ -14,9 +14,12 @@ import { DrawnLineContext } from "./drawnLine";
 import { LineOnPage } from "./LineOnPage";
 import { LegendOnPage } from "./legend/LegendOnPage";
 import { PickedRowContext } from "./legend/useLegend";
+import { GroundOnPage } from "./frames/GroundOnPage";
+import { NewPageCard } from "./NewPageCard";
 import { PageCard } from "./PageCard";
 import { PageStatement } from "./PageStatement";
 import { around, shifted } from "./boxes";
+import { isGridded } from "./kinds";
 import { useLayout } from "./layout";
 import { useElementKeys } from "./useElementKeys";
 import { titleOf, useElements } from "./useElements";
@@ -33,6 +36,7 @@ export function SheetStep() {
     if (asked) setWanted([asked]);
   }, [asked]);
   const [designs, setDesigns] = useState(false);
+  const [newPage, setNewPage] = useState(false);
   const [told, setTold] = useState<string | null>(null);
   const [ghost, setGhost] = useState<string | null>(null);
   const elements = useElements(wanted, setWanted);
@@ -69,7 +73,9 @@ export function SheetStep() {
           onPage={() => {
             setWanted([]);
             setDesigns(false);
+            setNewPage(false);
           }}
+          onNewPage={() => setNewPage(true)}
           onDesigns={() => {
             setWanted([]);
             setDesigns(true);
@@ -96,6 +102,12 @@ export function SheetStep() {
                       elements.patch(id, { rotation_deg: angle === 0 ? undefined : angle }, "Turn")
                     }
                   />
+                  <GroundOnPage
+                    perMm={perMm}
+                    selected={lone && isGridded(lone) && !lone.hidden ? lone : null}
+                    onPick={(id) => setWanted([id])}
+                    onKeep={(id, patch, label) => elements.patch(id, patch, label)}
+                  />
                   {line && (
                     <LineOnPage
                       element={line}
@@ -121,7 +133,9 @@ export function SheetStep() {
               There is no sheet to show yet. On Weave, say which area to cover.
             </Box>
           )}
-          {selected.length > 0 ? (
+          {newPage ? (
+            <NewPageCard onDone={() => setNewPage(false)} />
+          ) : selected.length > 0 ? (
             <ElementCard
               key={selected.map((element) => element.id).join()}
               selected={selected}

@@ -17,6 +17,7 @@ import { Flag } from "../fields/Flag";
 import { Measured } from "../fields/Measured";
 import { Points } from "../fields/Points";
 import { Pair } from "../fields/Pair";
+import { useFeatureAttributes, useSheetAttributes } from "../fields/sheetConditions";
 import { WholeNumber } from "../fields/WholeNumber";
 import { filled } from "../fields/filled";
 import { Heading } from "../frame/Card";
@@ -30,6 +31,13 @@ import { titleOf } from "./useElements";
 type Table = ElementOf<"table">;
 
 const FIRST_FIELDS = 3;
+
+// What contents have of a sheet or a page, and the columns that they begin with.
+const CONTENTS = ["name", "number", "page", "row", "column", "scale"];
+const CONTENTS_COLUMNS: Table["columns"] = [
+  { title: "Sheet", field: "name" },
+  { title: "Page", field: "page", align: "right", width_mm: 16 },
+];
 
 const ALIGN = [
   ["left", "left"],
@@ -48,15 +56,28 @@ export function TableFields({
   const book = useBook();
   const shown = whole(element);
   const layers = book.document.layers.filter((layer) => !layer.raster);
-  const attributes = useAttributes(element.layer).data ?? [];
+  const ofLayer = useAttributes(element.layer).data ?? [];
+  const ofSheets = useSheetAttributes().filter(({ name }) => name.startsWith("sheet.feature."));
+  const attributes = useFeatureAttributes(ofLayer);
+  const fieldNames =
+    shown.contents === "none"
+      ? ofLayer.map(({ name }) => name)
+      : [...CONTENTS, ...ofSheets.map(({ name }) => name.slice("sheet.".length))];
   // A table without fields begins with the first ones of its layer.
   const list = async (id: string) => {
-    if (id === "") return onKeep({ layer: undefined, when: undefined, sorted_by: undefined });
+    const rest = { layer: undefined, when: undefined, sorted_by: undefined };
+    if (id === "") return onKeep({ ...rest, contents: undefined });
+    if (id.startsWith("contents ")) {
+      const contents = id.split(" ")[1] as Table["contents"];
+      const known = element.columns.some(({ field }) => field && CONTENTS.includes(field));
+      return onKeep({ ...rest, contents, rows: undefined, ...(known ? {} : { columns: CONTENTS_COLUMNS }) });
+    }
     const fields = await get<Attribute[]>(`/api/books/${book.id}/layers/${id}/attributes`);
     const known = element.columns.some(({ field }) => fields.some(({ name }) => name === field));
     const columns = fields.slice(0, FIRST_FIELDS).map(({ name }) => ({ title: name, field: name }));
     return onKeep({
       layer: id,
+      contents: undefined,
       rows: undefined,
       when: undefined,
       sorted_by: undefined,
@@ -72,11 +93,16 @@ export function TableFields({
           <>
             <Choice
               label="Lists"
-              value={element.layer ?? ""}
-              choices={[["", "rows by hand"], ...layers.map((layer) => [layer.id, layer.title] as const)]}
+              value={shown.contents === "none" ? (element.layer ?? "") : `contents ${shown.contents}`}
+              choices={[
+                ["", "rows by hand"],
+                ["contents sheets", "the sheets of the book"],
+                ["contents pages", "all pages of the book"],
+                ...layers.map((layer) => [layer.id, layer.title] as const),
+              ]}
               onChoose={list}
             />
-            {element.layer ? (
+            {shown.contents !== "none" ? null : element.layer ? (
               <>
                 <Choice
                   label="Records"
@@ -93,7 +119,7 @@ export function TableFields({
                   condition={element.when}
                   onKeep={(when) => onKeep({ when: when as Table["when"] })}
                 />
-                <Sorting element={element} fields={attributes.map(({ name }) => name)} onKeep={onKeep} />
+                <Sorting element={element} fields={fieldNames} onKeep={onKeep} />
               </>
             ) : (
               <Cells element={element} onKeep={onKeep} />
@@ -101,7 +127,7 @@ export function TableFields({
           </>
         )}
       </Box>
-      {!element.continues && <Columns element={element} fields={attributes.map(({ name }) => name)} onKeep={onKeep} />}
+      {!element.continues && <Columns element={element} fields={fieldNames} onKeep={onKeep} />}
       <Heading text="Look" />
       <Box sx={{ display: "grid", gap: 1 }}>
         <Field

@@ -1,18 +1,20 @@
 import { useCallback, useMemo } from "react";
 import { useBook, useChange } from "../api/book";
-import type { Book, BookDocument, Frame, Guides, Layout, Page, Patch } from "../api/types";
+import type { Book, BookDocument, FreePage, Frame, Guides, Layout, Page, Patch } from "../api/types";
 import { useSheet } from "../frame/useSheet";
 
 const NONE: Guides = {};
 
-export type Role = "sheets" | "index";
+export type Role = "sheets" | "index" | "pages";
 
 export interface DesignedLayout {
   role: Role;
+  // The free page, where it is one that is designed.
+  page: FreePage | undefined;
   layout: Layout;
   frame: Frame;
   guides: Guides;
-  // The sheet that is drawn under it, 0 for the index sheet; none while no index is there.
+  // The number of the page that is drawn under it; none while no index is there.
   sheet: number | null;
   // By how many mm everything on this page lies further along, where the book is printed on both sides.
   shift: number;
@@ -21,41 +23,67 @@ export interface DesignedLayout {
   ask: <T extends Book>(path: string, body: object) => Promise<T>;
 }
 
-// The layout that is being designed: that of the sheets, or that of the index sheet where it is looked at.
+// A JSON merge patch on a part of the document (RFC 7396).
+function merged<T>(target: T, patch: Patch<T>): T {
+  const found: Record<string, unknown> = { ...(target as Record<string, unknown>) };
+  for (const [key, value] of Object.entries(patch as Record<string, unknown>)) {
+    if (value === null || value === undefined) delete found[key];
+    else if (typeof value === "object" && !Array.isArray(value))
+      found[key] = merged((found[key] ?? {}) as object, value);
+    else found[key] = value;
+  }
+  return found as T;
+}
+
+// The layout that is being designed: that of the sheets, or that of the index sheet or a free page where it is looked
+// at.
 export function useLayout(): DesignedLayout {
   const book = useBook();
   const { change, ask } = useChange();
-  const { number, cell } = useSheet();
-  const index = number === 0 && book.document.index_layout && book.index_frame;
-  const role: Role = index ? "index" : "sheets";
+  const { number, cell, page: beside, place } = useSheet();
+  const page = book.document.pages?.find((known) => known.id === beside?.page);
+  const index = beside?.kind === "index" && book.document.index_layout && book.index_frame;
+  const role: Role = index ? "index" : page ? "pages" : "sheets";
+  const id = page?.id;
+  const pages = book.document.pages;
   const keep = useCallback(
     (label: string, patch: Patch<Layout>) =>
-      change(label, (role === "index" ? { index_layout: patch } : { layout: patch }) as Patch<BookDocument>),
-    [change, role],
+      change(
+        label,
+        (role === "index"
+          ? { index_layout: patch }
+          : role === "pages"
+            ? {
+                pages: pages!.map((known) =>
+                  known.id === id ? { ...known, layout: merged(known.layout, patch) } : known,
+                ),
+              }
+            : { layout: patch }) as Patch<BookDocument>,
+      ),
+    [change, role, pages, id],
   );
   const asked = useCallback(
-    <T extends Book>(path: string, body: object) => ask<T>(path, { ...body, role }),
-    [ask, role],
+    <T extends Book>(path: string, body: object) => ask<T>(path, { ...body, role, ...(id && { page: id }) }),
+    [ask, role, id],
   );
-  const shown = role === "index" ? 0 : ((cell ?? book.cells[0])?.number ?? null);
-  // The index sheet is the first page, if there is one.
-  const shift =
-    role === "sheets" && shown !== null && (shown + (book.document.index_layout ? 1 : 0)) % 2 === 0
-      ? book.frame.even_shift_mm
-      : 0;
-  const designed = index ? book.document.index_layout! : book.document.layout;
+  const shown = role === "sheets" ? ((cell ?? book.cells[0])?.number ?? null) : number;
+  const frame = role === "index" ? book.index_frame! : page ? (book.page_frames[page.id] ?? book.frame) : book.frame;
+  // Places in the book count from 0, pages from 1.
+  const shift = shown !== null && place % 2 === 1 ? frame.even_shift_mm : 0;
+  const designed = index ? book.document.index_layout! : page ? page.layout : book.document.layout;
   return useMemo(
     () => ({
       role,
+      page,
       keep,
       keepPage: (label, patch) => keep(label, { page: patch as never }),
       ask: asked,
       layout: designed,
-      frame: role === "index" ? book.index_frame! : book.frame,
+      frame,
       guides: designed.guides ?? NONE,
       sheet: shown,
       shift,
     }),
-    [book, role, designed, keep, asked, shown, shift],
+    [role, page, designed, frame, keep, asked, shown, shift],
   );
 }

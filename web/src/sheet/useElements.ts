@@ -2,7 +2,7 @@ import { useMemo } from "react";
 import type { Book, Element, Rectangle } from "../api/types";
 import { shifted, type Boxes } from "./boxes";
 import { useLayout } from "./layout";
-import { elementTitles, isFrame, type ElementKind } from "./kinds";
+import { elementTitles, isFrame, isGridded, type ElementKind } from "./kinds";
 
 // Copied elements wait here, for other layouts and other books of this browser.
 const CLIPBOARD = "tile-loom-elements";
@@ -12,6 +12,13 @@ interface Copied {
   kind: string;
   settings: Element;
   box: Rectangle;
+}
+
+// Without the outlines of frames that are gone.
+function without(element: Element, gone: string[]): Element {
+  if (!isGridded(element) || !element.outlines?.some(({ frame }) => frame && gone.includes(frame))) return element;
+  const outlines = element.outlines.filter(({ frame }) => !frame || !gone.includes(frame));
+  return { ...element, outlines: outlines.length ? outlines : undefined };
 }
 
 // What can be done with elements of the layout; each is one change that can be undone.
@@ -66,7 +73,7 @@ export function useElements(selected: string[], onPick: (ids: string[]) => void)
         onPick([]);
         void keep(
           gone.length > 1 ? "Remove elements" : "Remove element",
-          elements.filter((element) => !gone.includes(element.id)),
+          elements.filter((element) => !gone.includes(element.id)).map((element) => without(element, gone)),
         ).catch(() => undefined);
       },
       duplicate: () => {
@@ -90,6 +97,23 @@ export function useElements(selected: string[], onPick: (ids: string[]) => void)
           ).catch(() => undefined);
       },
       create: (kind: ElementKind, box: Rectangle) => add(`New ${elementTitles[kind].toLowerCase()}`, [{ kind, box }]),
+      createWith: (label: string, kind: ElementKind, box: Rectangle, settings: object) =>
+        add(label, [{ kind, box, settings: settings as Partial<Element> }]),
+      // A detail of the map frame and its outline there, together; the next letter that is free.
+      createDetail: async () => {
+        const main = elements.find((known) => known.kind === "map_frame");
+        if (!main) return;
+        const letters = elements.map((known) => (known.kind === "inset" ? known.letter : undefined));
+        const letter = [..."ABCDEFGHIJKLMNOPQRSTUVWXYZ"].find((free) => !letters.includes(free)) ?? "";
+        const [left, top, width, height] = boxes[main.id]!;
+        const size: Rectangle = [left + 6, top + height - 56, 70, 50];
+        const made = await ask<Book & { made: string[] }>("layout/detail", {
+          box: size,
+          letter,
+          at_mm: [Math.round(width / 2), Math.round(height / 2)],
+        });
+        onPick(made.made);
+      },
       order: move,
       group: () => {
         const name = `group-${Date.now().toString(36)}`;

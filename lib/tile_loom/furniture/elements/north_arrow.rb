@@ -8,6 +8,9 @@ module TileLoom
       class NorthArrow < Element
         kind "north_arrow", "North arrow", rank: 4
         size_mm 18, 22
+
+        include OfFrame
+
         part :colour, Values::Types::COLOUR, default: "#1f2a30"
         part :north, choice("grid", "true", "magnetic"), default: "grid", about: "Which north it points to."
         part :form, text(most: 40), default: "needle", about: "One of the shipped drawings."
@@ -49,8 +52,9 @@ module TileLoom
 
         # The View::Norths that it follows.
         def norths(sheet, box)
-          return sheet.norths unless at == "here"
-          View::Norths.new(sheet.view, sheet.book.parsed_date, at: nearest(sheet.view.frame, box))
+          return norths_told(sheet) unless at == "here"
+          view = view_told(sheet)
+          View::Norths.new(view, sheet.book.parsed_date, at: nearest(view.frame, box))
         end
 
         private

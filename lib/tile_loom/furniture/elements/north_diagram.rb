@@ -8,6 +8,9 @@ module TileLoom
       class NorthDiagram < Element
         kind "north_diagram", "Declination diagram", rank: 15
         size_mm 34, 44
+
+        include OfFrame
+
         part :face, Values::Types::FACE, default: "sans"
         part :size_pt, Values::Types::SIZE_PT, default: 6.5
         part :colour, Values::Types::COLOUR, default: "#1f2a30"
@@ -18,7 +21,7 @@ module TileLoom
         def spoken(_sheet) = "The angles between grid, true and magnetic north."
 
         def nodes(sheet, box)
-          norths = sheet.norths
+          norths = norths_told(sheet)
           # One line more may have to say that the arrows are not to scale.
           room = Geometry::Box.new(box.min_x, box.min_y, box.max_x, [box.max_y - LINES * pitch, box.min_y].max)
           fan = NorthFan.new(directions(norths), room, face: typeface(face), size_pt: size_pt, colour: colour)
@@ -31,7 +34,7 @@ module TileLoom
         # A book without a date has none of the needle, which the diagram says itself; a date that the model does not
         # know is told.
         def left_out(sheet) =
-          (hidden? || sheet.book.parsed_date.nil? || sheet.norths.declination_deg) ? [] : [sheet.norths.trouble].compact
+          (hidden? || sheet.book.parsed_date.nil? || norths_told(sheet).declination_deg) ? [] : [norths_told(sheet).trouble].compact
 
         private
 

@@ -17,6 +17,10 @@ module TileLoom
           default: [],
           about: "Cells written by hand, with live text, a list a row."
         part :layer, Values::Types::ID, about: "The layer whose records it lists, in place of rows by hand."
+        part :contents,
+          choice("none", "sheets", "pages"),
+          default: "none",
+          about: "Lists the sheets of the book, or all its pages, in place of rows by hand: see Table::Contents."
         part :records, choice("sheet", "book"), default: "sheet", about: "Those that the sheet shows, or all."
         part :condition, Data::ConditionType.new(of_sheet: true), key: "when", about: "Which records, in OGC CQL2 JSON."
         part :sorted_by, list(TileLoom::Table::Sorting.type, most: 5), default: []
@@ -47,7 +51,7 @@ module TileLoom
         def cells_on(sheet)
           before = before(sheet)
           return before.cells_on(sheet).drop(before.on(sheet).rows.fitting) if before
-          sheet.once(:table_cells, id) { layer ? listed(sheet) : written(sheet) }
+          sheet.once(:table_cells, id) { listing(sheet) }
         end
 
         # Those of the table that it continues, or its own.
@@ -87,6 +91,15 @@ module TileLoom
 
         # Columns that ask for a field which none of the layer's records has.
         def fieldless(sheet)
+          if contents != "none"
+            unknown = columns.filter_map(&:field).reject { |name| TileLoom::Table::Contents.known?(name) }
+            return (
+              unknown.map do |name|
+                "The table “#{title}” asks for “#{name}”, which contents do not have; they have " \
+                  "#{TileLoom::Table::Contents::FIELDS.join(", ")} and feature.NAME."
+              end
+            )
+          end
           return [] unless layer
           unless sheet.book.layers.any? { |known| known.id == layer }
             return ["The table “#{title}” lists the layer “#{layer}”, which the book has not; choose another."]
@@ -98,8 +111,13 @@ module TileLoom
             .map { |name| "The table “#{title}” asks for the field “#{name}”, which none of the layer's records has." }
         end
 
-        def listed(sheet)
-          found =
+        def listing(sheet)
+          return worded(TileLoom::Table::Contents.new(sheet, contents).to_a) if contents != "none"
+          layer ? listed(sheet) : written(sheet)
+        end
+
+        def listed(sheet) =
+          worded(
             TileLoom::Table::Records.new(
               sheet.source,
               layer,
@@ -108,8 +126,10 @@ module TileLoom
               on_sheet: sheet.on_sheet,
               sortings: sorted_by
             ).to_a
-          found.map { |record| columns.map { |column| column.words(column.field && record[column.field]) } }
-        end
+          )
+
+        def worded(records) =
+          records.map { |record| columns.map { |column| column.words(column.field && record[column.field]) } }
 
         def written(sheet)
           rows.each_with_index.map do |row, place|

@@ -75,7 +75,7 @@ module TileLoom
 
         def scale_of(press) = scale || press.book.index.scale
 
-        def cells(press) = press.picked.grep_v(Symbol)
+        def cells(press) = press.picked.filter_map(&:cell)
 
         def box(press) = cells(press).map { |cell| cell.ground.box }.reduce { |all, other| all.union(other) }
 

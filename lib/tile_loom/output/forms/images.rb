@@ -72,7 +72,7 @@ module TileLoom
         def area(press, item) = PageArea.new(press.composer(item), shows)
 
         def frame?(press, item) =
-          (item == Press::INDEX) ? !press.book.index_layout.index_frame.nil? : !press.book.layout.main_frame.nil?
+          !press.composer(item).gridded_frame.nil?
 
         def clash(what, kind) = raise(Refusal.new("output.image_clash", what: what, format: kind.upcase, at: path))
 

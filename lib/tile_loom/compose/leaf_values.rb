@@ -2,9 +2,9 @@
 
 module TileLoom
   module Compose
-    # What live text can say on the index sheet: of the book, and of the map that shows the index. What only
-    # a cell has is empty.
-    class IndexSheetValues < LiveValues
+    # What live text can say on a page that is of no cell, such as the index sheet: of the book, and of the map that it
+    # shows. What only a cell has is empty.
+    class LeafValues < LiveValues
       private
 
       def sheet
@@ -12,7 +12,7 @@ module TileLoom
         SHEET
           .to_h { |name| [name, ""] }
           .merge(
-            "name" => IndexSheetComposer::NAME,
+            "name" => @sheet.name,
             "count" => @sheet.count,
             "scale" => @sheet.stated_scale,
             "fraction" => Units::Number.ratio(@sheet.stated_scale),

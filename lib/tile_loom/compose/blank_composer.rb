@@ -1,0 +1,14 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Compose
+    # An empty page of the size of the one that it stands before.
+    class BlankComposer < LeafComposer
+      def layout = leaf.page.layout
+
+      def elements = []
+
+      def gridded_frame = nil
+    end
+  end
+end

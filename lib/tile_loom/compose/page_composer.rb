@@ -1,0 +1,15 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Compose
+    # Composes a free page.
+    class PageComposer < LeafComposer
+      def layout = leaf.page.layout
+
+      # The first that shows ground of a plane.
+      def gridded_frame
+        @gridded_frame ||= elements.find { |element| element.gridded? && !element.view_on(self)&.globe? }
+      end
+    end
+  end
+end

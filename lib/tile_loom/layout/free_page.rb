@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Layout
+    # A page of the book that is of no cell: a cover, a title, notes, contents, a back cover, an empty page.
+    class FreePage < Values::Value
+      define "free_page", about: "A page beside the sheets, of a design of its own."
+      part :id, Values::Types::ID, required: true
+      part :title, text(least: 1, most: 200), required: true
+      part :place,
+        choice("front", "before_sheets", "before_sheet", "back"),
+        default: "front",
+        about: "First of all; behind the index sheet, before the first sheet; before a sheet; behind all."
+      part :sheet, text(most: 200), about: "The name of the sheet that it stands before."
+      part :starts,
+        choice("anywhere", "right", "left"),
+        default: "anywhere",
+        about: "On a right-hand (odd) or left-hand (even) page; where that is not the next, an empty page comes between."
+      part :numbered, flag, default: true, about: "Does it count among the numbers that pages print?"
+      part :layout, Layout.type, required: true
+
+      private
+
+      def settle
+        return unless place == "before_sheet" && sheet.to_s.strip.empty?
+        raise Refusal.new("layout.page_before_no_sheet", title: title, at: "#{path}/sheet")
+      end
+    end
+  end
+end

@@ -1,0 +1,44 @@
+// What conditions can ask of the sheet that is drawn, as the core has it (lib/tile_loom/data/sheet_properties.rb and
+// sheet_functions.rb).
+import { useBook } from "../api/book";
+import { partsOf } from "../api/area";
+import { useAttributes, type Attribute } from "../api/useAttributes";
+
+const OF_SHEET: Attribute[] = [
+  { name: "sheet.name", type: "text", title: "sheet: name" },
+  { name: "sheet.number", type: "integer", title: "sheet: number" },
+  { name: "sheet.row", type: "integer", title: "sheet: row" },
+  { name: "sheet.column", type: "text", title: "sheet: column" },
+  { name: "sheet.scale", type: "real", title: "sheet: scale, 1 to" },
+  { name: "sheet.north", type: "text", title: "sheet: neighbour north" },
+  { name: "sheet.east", type: "text", title: "sheet: neighbour east" },
+  { name: "sheet.south", type: "text", title: "sheet: neighbour south" },
+  { name: "sheet.west", type: "text", title: "sheet: neighbour west" },
+];
+
+// Of a feature beside the one that the sheet is of.
+const OF_FEATURES: Attribute[] = [
+  { name: "isSheetFeature", type: "boolean", title: "is the sheet’s feature", asked: true },
+  { name: "touchesSheetFeature", type: "boolean", title: "touches the sheet’s feature", asked: true },
+  { name: "withinSheetFeature", type: "distance", title: "distance from the sheet’s feature", asked: true },
+];
+
+// The names that a condition on sheets can ask for: those of the sheet, and the fields of its feature.
+export function useSheetAttributes(): Attribute[] {
+  const book = useBook();
+  const layer = partsOf(book.document.index.area).find((part) => part.layer)?.layer;
+  const fields = useAttributes(book.document.layers.some((known) => known.id === layer) ? layer : undefined);
+  return [
+    ...OF_SHEET,
+    ...(fields.data ?? []).map(({ name, type }) => ({
+      name: `sheet.feature.${name}`,
+      type,
+      title: `sheet’s feature: ${name}`,
+    })),
+  ];
+}
+
+// With what a condition on the features of a layer can ask for beside their own fields.
+export function useFeatureAttributes(own: Attribute[]): Attribute[] {
+  return [...own, ...OF_FEATURES, ...useSheetAttributes()];
+}

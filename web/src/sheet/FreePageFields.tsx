@@ -1,0 +1,89 @@
+import { Button } from "@mui/material";
+import { useBook, useChange } from "../api/book";
+import type { FreePage } from "../api/types";
+import { Choice } from "../fields/Choice";
+import { Field } from "../fields/Field";
+import { Flag } from "../fields/Flag";
+import { filled } from "../fields/filled";
+import { Pair } from "../fields/Pair";
+import { useSheet } from "../frame/useSheet";
+import { defaults } from "../generated/defaults";
+
+// Where a page beside the sheets stands in the book.
+export const PLACES = [
+  ["front", "first of all"],
+  ["before_sheets", "before the first sheet"],
+  ["before_sheet", "before a sheet"],
+  ["back", "behind all"],
+] as const;
+
+// Title, place and number of a page beside the sheets.
+export function FreePageFields({ page }: { page: FreePage }) {
+  const book = useBook();
+  const { change } = useChange();
+  const { go } = useSheet();
+  const shown = filled(page, defaults.free_page);
+  const pages = book.document.pages ?? [];
+  const keep = (patch: Partial<FreePage>, label: string) =>
+    change(label, { pages: pages.map((known) => (known.id === page.id ? { ...known, ...patch } : known)) });
+  return (
+    <div style={{ display: "grid", gap: 8, marginBottom: 16 }}>
+      <Field
+        label="Title"
+        value={page.title}
+        onKeep={async (title) => {
+          if (title.trim() === "") throw new Error("Enter a title.");
+          await keep({ title: title.trim() }, "Title of a page");
+        }}
+      />
+      <Pair>
+        <Choice
+          label="Place in the book"
+          value={shown.place}
+          choices={PLACES}
+          onChoose={(place) =>
+            keep(
+              {
+                place,
+                sheet: place === "before_sheet" ? (page.sheet ?? book.cells[0]?.name ?? "A1") : undefined,
+              },
+              "Place of a page",
+            )
+          }
+        />
+        <Choice
+          label="Begins on"
+          value={shown.starts}
+          choices={[
+            ["anywhere", "the next page"],
+            ["right", "a right-hand page"],
+            ["left", "a left-hand page"],
+          ]}
+          onChoose={(starts) => keep({ starts }, "Side of a page")}
+        />
+        {shown.place === "before_sheet" && (
+          <Field
+            label="Name of the sheet"
+            value={page.sheet ?? ""}
+            onKeep={(sheet) => keep({ sheet: sheet.trim() }, "Place of a page")}
+          />
+        )}
+      </Pair>
+      <Flag
+        label="counts among the numbers that pages print"
+        value={shown.numbered}
+        onKeep={(numbered) => keep({ numbered }, "Number of a page")}
+      />
+      <Button
+        color="error"
+        sx={{ justifySelf: "start" }}
+        onClick={() => {
+          go(1);
+          void change("Remove a page", { pages: pages.filter((known) => known.id !== page.id) }).catch(() => undefined);
+        }}
+      >
+        Remove this page
+      </Button>
+    </div>
+  );
+}

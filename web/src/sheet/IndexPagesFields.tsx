@@ -1,0 +1,59 @@
+import { Button } from "@mui/material";
+import { useBook, useChange } from "../api/book";
+import type { IndexPages } from "../api/types";
+import { Choice } from "../fields/Choice";
+import { Flag } from "../fields/Flag";
+import { filled } from "../fields/filled";
+import { Measured } from "../fields/Measured";
+import { Pair } from "../fields/Pair";
+import { defaults } from "../generated/defaults";
+
+// Where the index sheet stands in the book, and in how many parts.
+export function IndexPagesFields() {
+  const book = useBook();
+  const { change, ask } = useChange();
+  const given = book.document.index_pages;
+  const shown = filled(given, defaults.index_pages);
+  const keep = (patch: Partial<IndexPages>, label: string) => change(label, { index_pages: { ...given, ...patch } });
+  return (
+    <div style={{ display: "grid", gap: 8, marginBottom: 16 }}>
+      <Choice
+        label="Place in the book"
+        value={shown.place}
+        choices={[
+          ["first", "before the sheets"],
+          ["last", "behind the sheets"],
+        ]}
+        onChoose={(place) => keep({ place }, "Place of the index sheet")}
+      />
+      <Pair>
+        <Measured
+          label="Parts across"
+          value={shown.across}
+          least={1}
+          most={12}
+          onKeep={(across) => keep({ across: Math.round(across) }, "Parts of the index sheet")}
+        />
+        <Measured
+          label="Parts down"
+          value={shown.down}
+          least={1}
+          most={12}
+          onKeep={(down) => keep({ down: Math.round(down) }, "Parts of the index sheet")}
+        />
+      </Pair>
+      <Flag
+        label="counts among the numbers that pages print"
+        value={shown.numbered}
+        onKeep={(numbered) => keep({ numbered }, "Number of the index sheet")}
+      />
+      <Button
+        variant="outlined"
+        sx={{ justifySelf: "start" }}
+        onClick={() => void ask("layout/index/from-sheets", {}).catch(() => undefined)}
+      >
+        Start from the sheets’ design
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,86 @@
+import BackIcon from "@mui/icons-material/ArrowBack";
+import { Button } from "@mui/material";
+import { useState } from "react";
+import { useChange } from "../api/book";
+import type { Book, FreePage } from "../api/types";
+import { Choice } from "../fields/Choice";
+import { Field } from "../fields/Field";
+import { Card } from "../frame/Card";
+import { useSheet } from "../frame/useSheet";
+import { pageDesigns } from "../generated/kinds";
+import { PLACES } from "./FreePageFields";
+
+type Design = (typeof pageDesigns)[number] | "";
+
+// What each ready-made design is for, and where such a page usually stands.
+const DESIGNS: Record<(typeof pageDesigns)[number], { title: string; place: NonNullable<FreePage["place"]> }> = {
+  "back-cover": { title: "Back cover", place: "back" },
+  contents: { title: "Contents", place: "before_sheets" },
+  cover: { title: "Cover", place: "front" },
+  notes: { title: "Notes", place: "before_sheets" },
+  "title-page": { title: "Title page", place: "front" },
+};
+
+// One more page beside the sheets.
+export function NewPageCard({ onDone }: { onDone: () => void }) {
+  const { ask } = useChange();
+  const { go } = useSheet();
+  const [design, setDesign] = useState<Design>("cover");
+  const [title, setTitle] = useState("");
+  const [place, setPlace] = useState<NonNullable<FreePage["place"]>>("front");
+  const [sheet, setSheet] = useState("");
+  const [wrong, setWrong] = useState<string | null>(null);
+  const called = title.trim() || (design === "" ? "Empty page" : DESIGNS[design].title);
+  const make = async () => {
+    try {
+      setWrong(null);
+      const answer = await ask<Book & { made: string[] }>("pages", {
+        title: called,
+        place,
+        ...(place === "before_sheet" && { sheet: sheet.trim() }),
+        ...(design !== "" && { design }),
+      });
+      const made = answer.pages.find((known) => known.page === answer.made[0] && known.kind === "page");
+      if (made) go(made.number);
+      onDone();
+    } catch (error) {
+      setWrong((error as Error).message);
+    }
+  };
+  return (
+    <Card title="New page">
+      <Button startIcon={<BackIcon />} onClick={onDone} sx={{ mb: 1 }}>
+        The page
+      </Button>
+      <div style={{ display: "grid", gap: 10 }}>
+        <Choice
+          label="Starts as"
+          value={design}
+          choices={[...pageDesigns.map((known) => [known, DESIGNS[known].title] as const), ["", "Empty page"] as const]}
+          onChoose={async (chosen) => {
+            setDesign(chosen);
+            if (chosen !== "") setPlace(DESIGNS[chosen].place);
+          }}
+        />
+        <Field label="Title" value={title} placeholder={called} onKeep={async (text) => setTitle(text)} />
+        <Choice
+          label="Place in the book"
+          value={place}
+          choices={PLACES}
+          onChoose={async (chosen) => setPlace(chosen)}
+        />
+        {place === "before_sheet" && (
+          <Field label="Name of the sheet" value={sheet} onKeep={async (text) => setSheet(text)} />
+        )}
+        {wrong && (
+          <span role="alert" style={{ fontSize: 13 }}>
+            {wrong}
+          </span>
+        )}
+        <Button variant="contained" onClick={() => void make()}>
+          Add the page
+        </Button>
+      </div>
+    </Card>
+  );
+}

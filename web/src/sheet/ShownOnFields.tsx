@@ -1,0 +1,79 @@
+import { Box } from "@mui/material";
+import type { Element, ShownOn } from "../api/types";
+import { Choice } from "../fields/Choice";
+import { ConditionEditor } from "../fields/ConditionEditor";
+import { Field } from "../fields/Field";
+import { filled } from "../fields/filled";
+import { useSheetAttributes } from "../fields/sheetConditions";
+import { defaults } from "../generated/defaults";
+import { titleOf } from "./useElements";
+
+const WHICH = [
+  ["all", "all"],
+  ["first", "the first"],
+  ["last", "the last"],
+  ["not_first", "all but the first"],
+  ["not_last", "all but the last"],
+  ["odd", "odd pages"],
+  ["even", "even pages"],
+] as const;
+
+const SIDES = ["north", "east", "south", "west"] as const;
+
+// On which sheets an element stands.
+export function ShownOnFields({
+  element,
+  onKeep,
+}: {
+  element: Element;
+  onKeep: (patch: Partial<Element>) => Promise<unknown>;
+}) {
+  const attributes = useSheetAttributes();
+  const given = element.shown_on;
+  const shown = filled(given, defaults.shown_on);
+  const keep = (patch: Partial<ShownOn>) => {
+    const fresh = Object.fromEntries(
+      Object.entries({ ...given, ...patch }).filter(([, value]) => value !== undefined),
+    ) as ShownOn;
+    return onKeep({ shown_on: Object.keys(fresh).length ? fresh : undefined });
+  };
+  const beside = given?.neighbour ? `${shown.without ? "without" : "with"} ${given.neighbour}` : "";
+  return (
+    <Box sx={{ display: "grid", gap: 1 }}>
+      <Field
+        label="Names, numbers or ranges of sheets"
+        value={given?.sheets ?? ""}
+        placeholder="all sheets, or such as A1, B2-C1"
+        onKeep={(text) => keep({ sheets: text.trim() || undefined })}
+      />
+      <Choice
+        label="Of these"
+        value={shown.which}
+        choices={WHICH}
+        onChoose={(which) => keep({ which: which === "all" ? undefined : which })}
+      />
+      <Choice
+        label="Neighbours"
+        value={beside}
+        choices={[
+          ["", "whatever they have"],
+          ...SIDES.map((side): readonly [string, string] => [`with ${side}`, `with a neighbour ${side}`]),
+          ...SIDES.map((side): readonly [string, string] => [`without ${side}`, `without a neighbour ${side}`]),
+        ]}
+        onChoose={(chosen) => {
+          const [way, side] = chosen.split(" ");
+          return keep({
+            neighbour: side as ShownOn["neighbour"],
+            without: way === "without" ? true : undefined,
+          });
+        }}
+      />
+      <ConditionEditor
+        about={`Sheets of ${titleOf(element)}`}
+        attributes={attributes}
+        condition={given?.when}
+        onKeep={(when) => keep({ when: when as ShownOn["when"] })}
+      />
+    </Box>
+  );
+}

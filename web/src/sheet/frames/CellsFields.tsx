@@ -1,0 +1,106 @@
+import type { CellsShown, GriddedElement } from "../../api/types";
+import { Choice } from "../../fields/Choice";
+import { Colour } from "../../fields/Colour";
+import { ColourBeside } from "../../fields/ColourBeside";
+import { Flag } from "../../fields/Flag";
+import { Field } from "../../fields/Field";
+import { Measured } from "../../fields/Measured";
+import { filled } from "../../fields/filled";
+import { readNumber } from "../../api/words";
+import { defaults } from "../../generated/defaults";
+import { FaceChoice } from "../FaceChoice";
+import { FillFields } from "../PanelFields";
+import { whole } from "../kinds";
+import { useLayout } from "../layout";
+import type { KeepFrame } from "./FrameFields";
+
+// The cells of the index over the ground of a frame.
+export function CellsFields({ element, onKeep }: { element: GriddedElement; onKeep: KeepFrame }) {
+  const { role } = useLayout();
+  const always = element.kind === "index_frame" || element.kind === "locator";
+  const cells = whole(element).cells as CellsShown | undefined;
+  const keep = (patch: Partial<CellsShown>) => onKeep({ cells: { ...cells, ...patch } }, "Cells");
+  if (!cells) return <Flag label="show the cells" value={false} onKeep={() => onKeep({ cells: {} }, "Cells")} />;
+  const shown = filled(cells, defaults.cells_shown);
+  return (
+    <div style={{ display: "grid", gap: 8 }}>
+      {!always && <Flag label="show the cells" value onKeep={() => onKeep({ cells: undefined }, "Cells")} />}
+      <ColourBeside
+        colour={<Colour label="Colour of the cells" value={shown.colour} onKeep={(colour) => keep({ colour })} />}
+      >
+        <Measured
+          label="Line, mm"
+          value={shown.width_mm}
+          least={0}
+          most={20}
+          onKeep={(width_mm) => keep({ width_mm })}
+        />
+        <Choice
+          label="Labels"
+          value={shown.labels}
+          choices={[
+            ["names", "names"],
+            ["numbers", "numbers"],
+            ["both", "numbers and names"],
+            ["none", "none"],
+          ]}
+          onChoose={(labels) => keep({ labels })}
+        />
+      </ColourBeside>
+      {shown.labels !== "none" && (
+        <>
+          <ColourBeside
+            colour={<Colour label="Halo of the labels" value={shown.halo} onKeep={(halo) => keep({ halo })} />}
+          >
+            <FaceChoice label="Typeface" value={shown.face} onChoose={(face) => keep({ face })} />
+            <Field
+              label="Size, pt"
+              value={cells.size_pt === undefined ? "" : String(cells.size_pt)}
+              placeholder="as fits"
+              onKeep={async (text) => {
+                const size = text.trim() === "" ? undefined : readNumber(text);
+                if (size === null || (size !== undefined && (size <= 0 || size > 1000)))
+                  throw new Error("Enter a size from 0.1 to 1,000 pt, or nothing.");
+                await keep({ size_pt: size });
+              }}
+            />
+          </ColourBeside>
+          <Choice
+            label="Where both want the room"
+            value={shown.first}
+            choices={[
+              ["cells", "labels of cells come first"],
+              ["features", "labels of features come first"],
+            ]}
+            onChoose={(first) => keep({ first })}
+          />
+        </>
+      )}
+      <Flag
+        label="filled"
+        value={!!cells.fill}
+        onKeep={(on) => keep({ fill: on ? { colour: shown.colour, opacity: 0.12 } : undefined })}
+      />
+      {cells.fill && <FillFields fill={cells.fill} onKeep={(fill) => keep({ fill })} />}
+      {role === "sheets" && (
+        <>
+          <Flag
+            label="the sheet’s own cell set off"
+            value={shown.this_sheet}
+            onKeep={(this_sheet) => keep({ this_sheet })}
+          />
+          {shown.this_sheet && (
+            <span style={{ display: "flex", gap: 8, alignItems: "center" }}>
+              <Colour
+                label="Colour of the sheet’s own cell"
+                value={shown.this_colour}
+                onKeep={(this_colour) => keep({ this_colour })}
+              />
+              its colour
+            </span>
+          )}
+        </>
+      )}
+    </div>
+  );
+}

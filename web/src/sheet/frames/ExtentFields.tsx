@@ -1,0 +1,305 @@
+import { useBook } from "../../api/book";
+import type { FrameExtent, InsetKind } from "../../api/types";
+import { ratio, readScale } from "../../api/words";
+import { useAttributes } from "../../api/useAttributes";
+import { Choice } from "../../fields/Choice";
+import { ConditionEditor } from "../../fields/ConditionEditor";
+import { Field } from "../../fields/Field";
+import { Flag } from "../../fields/Flag";
+import { Measured } from "../../fields/Measured";
+import { Pair } from "../../fields/Pair";
+import { filled } from "../../fields/filled";
+import { useFeatureAttributes } from "../../fields/sheetConditions";
+import { defaults } from "../../generated/defaults";
+import { extents } from "../../generated/kinds";
+import { isGridded } from "../kinds";
+import { useLayout } from "../layout";
+import { titleOf } from "../useElements";
+import type { KeepFrame } from "./FrameFields";
+import { useFrames } from "./useFrames";
+
+type Kind = FrameExtent["kind"];
+type Of<K extends Kind> = Extract<FrameExtent, { kind: K }>;
+
+// Which ground a frame shows, and how large.
+export function ExtentFields({ element, onKeep }: { element: InsetKind; onKeep: KeepFrame<InsetKind> }) {
+  const { role, layout } = useLayout();
+  const { placeOf } = useFrames();
+  const extent = element.extent ?? (defaults[`${element.kind}_element`].extent as FrameExtent);
+  const keep = (fresh: FrameExtent) => onKeep({ extent: fresh }, "Extent");
+  // What is of one sheet has no meaning on a page that is of none.
+  const kinds = extents.filter(
+    ([kind]) =>
+      role === "sheets" || kind === "whole_index" || kind === "fixed" || kind === "features" || kind === extent.kind,
+  );
+  const choose = async (kind: Kind) => {
+    if (kind === extent.kind) return;
+    if (kind === "fixed") {
+      const here = await placeOf(element.id);
+      return keep({ kind, x: here.x, y: here.y, scale: here.scale });
+    }
+    if (kind === "detail") {
+      const main = layout.elements.find((known) => isGridded(known) && known.id !== element.id);
+      return keep({ kind, at_mm: [30, 30], times: 4, ...(main && main.kind !== "map_frame" && { frame: main.id }) });
+    }
+    return keep({ kind } as FrameExtent);
+  };
+  return (
+    <>
+      <Choice label="Shows the ground of" value={extent.kind} choices={kinds} onChoose={choose} />
+      <OwnFields extent={extent} element={element} onKeep={keep} />
+      {extent.kind !== "fixed" && extent.kind !== "detail" && <SizeFields extent={extent} onKeep={keep} />}
+      {extent.kind !== "fixed" && (
+        <Pair>
+          <Rotation extent={extent} onKeep={keep} />
+        </Pair>
+      )}
+      {role === "sheets" && extent.kind !== "fixed" && extent.kind !== "detail" && (
+        <Flag
+          label="rotated as the sheet is"
+          value={extent.turned_with_sheet ?? false}
+          onKeep={(turned_with_sheet) => keep({ ...extent, turned_with_sheet: turned_with_sheet || undefined })}
+        />
+      )}
+    </>
+  );
+}
+
+function Rotation({ extent, onKeep }: { extent: FrameExtent; onKeep: (extent: FrameExtent) => Promise<unknown> }) {
+  return (
+    <Measured
+      label="Rotation, ° clockwise"
+      value={extent.rotation_deg ?? 0}
+      least={-360}
+      most={360}
+      onKeep={(rotation_deg) => onKeep({ ...extent, rotation_deg: rotation_deg || undefined })}
+    />
+  );
+}
+
+function SizeFields({
+  extent,
+  onKeep,
+}: {
+  extent: Exclude<FrameExtent, { kind: "fixed" }>;
+  onKeep: (extent: FrameExtent) => Promise<unknown>;
+}) {
+  const shown = filled(extent, defaults[`${extent.kind}_extent`]);
+  return (
+    <Pair>
+      <Choice
+        label="Scale"
+        value={shown.size}
+        choices={[
+          ["fitted", "as large as fits"],
+          ["round", "next round scale"],
+          ["standard", "next standard scale"],
+          ["held", "held"],
+        ]}
+        onChoose={(size) =>
+          onKeep({ ...extent, size, ...(size === "held" ? { scale: extent.scale ?? 25000 } : { scale: undefined }) })
+        }
+      />
+      {shown.size === "held" ? (
+        <ScaleField scale={extent.scale ?? 25000} onKeep={(scale) => onKeep({ ...extent, scale })} />
+      ) : (
+        <Measured
+          label="Margin, %"
+          value={shown.margin_percent}
+          least={0}
+          most={200}
+          onKeep={(margin_percent) => onKeep({ ...extent, margin_percent })}
+        />
+      )}
+    </Pair>
+  );
+}
+
+function ScaleField({ scale, onKeep }: { scale: number; onKeep: (scale: number) => Promise<unknown> }) {
+  return (
+    <Field
+      label="Scale held"
+      value={ratio(scale)}
+      onKeep={async (text) => {
+        const read = readScale(text);
+        if (read === null || read < 1) throw new Error("Write a scale, such as 1:25,000.");
+        await onKeep(read);
+      }}
+    />
+  );
+}
+
+function OwnFields({
+  extent,
+  element,
+  onKeep,
+}: {
+  extent: FrameExtent;
+  element: InsetKind;
+  onKeep: (extent: FrameExtent) => Promise<unknown>;
+}) {
+  switch (extent.kind) {
+    case "sheet":
+      return (
+        <Measured
+          label="Times the sheet’s width and height"
+          value={extent.times ?? defaults.sheet_extent.times}
+          least={0.05}
+          most={1000}
+          onKeep={(times) => onKeep({ ...extent, times })}
+        />
+      );
+    case "neighbours":
+      return (
+        <Measured
+          label="Rings of neighbours"
+          value={extent.rings ?? defaults.neighbours_extent.rings}
+          least={1}
+          most={20}
+          onKeep={(rings) => onKeep({ ...extent, rings: Math.round(rings) })}
+        />
+      );
+    case "fixed":
+      return <FixedFields extent={extent} onKeep={onKeep} />;
+    case "features":
+      return <FeaturesFields extent={extent} name={titleOf(element)} onKeep={onKeep} />;
+    case "detail":
+      return <DetailFields extent={extent} element={element} onKeep={onKeep} />;
+    default:
+      return null;
+  }
+}
+
+function FixedFields({ extent, onKeep }: { extent: Of<"fixed">; onKeep: (extent: FrameExtent) => Promise<unknown> }) {
+  return (
+    <Pair>
+      <Measured
+        label="Centre easting"
+        value={extent.x}
+        least={-1e9}
+        most={1e9}
+        onKeep={(x) => onKeep({ ...extent, x })}
+      />
+      <Measured
+        label="Centre northing"
+        value={extent.y}
+        least={-1e9}
+        most={1e9}
+        onKeep={(y) => onKeep({ ...extent, y })}
+      />
+      <ScaleField scale={extent.scale} onKeep={(scale) => onKeep({ ...extent, scale })} />
+      <Rotation extent={extent} onKeep={onKeep} />
+    </Pair>
+  );
+}
+
+function FeaturesFields({
+  extent,
+  name,
+  onKeep,
+}: {
+  extent: Of<"features">;
+  name: string;
+  onKeep: (extent: FrameExtent) => Promise<unknown>;
+}) {
+  const book = useBook();
+  const layers = book.document.layers.filter((layer) => !layer.raster);
+  const attributes = useFeatureAttributes(useAttributes(extent.layer).data ?? []);
+  return (
+    <>
+      <Choice
+        label="Of"
+        value={extent.layer ?? ""}
+        choices={[["", "the sheet’s feature"], ...layers.map((layer) => [layer.id, layer.title] as const)]}
+        onChoose={(layer) => onKeep({ ...extent, layer: layer || undefined, when: undefined })}
+      />
+      {extent.layer && (
+        <ConditionEditor
+          about={`Features of ${name}`}
+          attributes={attributes}
+          condition={extent.when}
+          onKeep={(when) => onKeep({ ...extent, when: when as Of<"features">["when"] })}
+        />
+      )}
+    </>
+  );
+}
+
+function DetailFields({
+  extent,
+  element,
+  onKeep,
+}: {
+  extent: Of<"detail">;
+  element: InsetKind;
+  onKeep: (extent: FrameExtent) => Promise<unknown>;
+}) {
+  const { layout } = useLayout();
+  const { detailPlace } = useFrames();
+  const frames = layout.elements.filter((known) => isGridded(known) && known.id !== element.id);
+  const main = frames.find((known) => known.kind === "map_frame");
+  return (
+    <>
+      <Pair>
+        <Choice
+          label="Detail of"
+          value={extent.frame ?? main?.id ?? ""}
+          choices={frames.map((known) => [known.id, titleOf(known)] as const)}
+          onChoose={(frame) => onKeep({ ...extent, frame: frame === main?.id ? undefined : frame })}
+        />
+        <Measured
+          label="Times as large as there"
+          value={extent.times ?? defaults.detail_extent.times}
+          least={1}
+          most={1000}
+          onKeep={(times) => onKeep({ ...extent, times })}
+        />
+      </Pair>
+      <Choice
+        label="Its place"
+        value={extent.at ? "ground" : "frame"}
+        choices={[
+          ["frame", "the same in the frame, on every sheet"],
+          ["ground", "a place of the ground, on its sheets"],
+        ]}
+        onChoose={async (way) => onKeep(await detailPlace(extent, way))}
+      />
+      {extent.at_mm && (
+        <Pair>
+          <Measured
+            label="Across in it, mm"
+            value={extent.at_mm[0]!}
+            least={-5000}
+            most={5000}
+            onKeep={(x) => onKeep({ ...extent, at_mm: [x, extent.at_mm![1]!] })}
+          />
+          <Measured
+            label="Down in it, mm"
+            value={extent.at_mm[1]!}
+            least={-5000}
+            most={5000}
+            onKeep={(y) => onKeep({ ...extent, at_mm: [extent.at_mm![0]!, y] })}
+          />
+        </Pair>
+      )}
+      {extent.at && (
+        <Pair>
+          <Measured
+            label="Centre easting"
+            value={extent.at[0]!}
+            least={-1e9}
+            most={1e9}
+            onKeep={(x) => onKeep({ ...extent, at: [x, extent.at![1]!] })}
+          />
+          <Measured
+            label="Centre northing"
+            value={extent.at[1]!}
+            least={-1e9}
+            most={1e9}
+            onKeep={(y) => onKeep({ ...extent, at: [extent.at![0]!, y] })}
+          />
+        </Pair>
+      )}
+    </>
+  );
+}

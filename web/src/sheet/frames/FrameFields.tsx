@@ -1,0 +1,111 @@
+import { Box } from "@mui/material";
+import { useBook } from "../../api/book";
+import type { GriddedElement, InsetKind } from "../../api/types";
+import { Choice } from "../../fields/Choice";
+import { Field } from "../../fields/Field";
+import { Flag } from "../../fields/Flag";
+import { Pair } from "../../fields/Pair";
+import { Heading } from "../../frame/Card";
+import { Fold } from "../../frame/Fold";
+import { FillFields, ShadowFields } from "../PanelFields";
+import { isFrame, whole } from "../kinds";
+import { CellsFields } from "./CellsFields";
+import { ExtentFields } from "./ExtentFields";
+import { FrameReference } from "./FrameReference";
+import { OutlineFields } from "./OutlineFields";
+import { ShapeFields } from "./ShapeFields";
+import { VeilFields } from "./VeilFields";
+
+export type KeepFrame<E extends GriddedElement = GriddedElement> = (
+  patch: Partial<E>,
+  label?: string,
+) => Promise<unknown>;
+
+export const isInset = (element: GriddedElement): element is InsetKind => element.kind !== "map_frame";
+
+// What a frame shows: which ground in which reference, which layers, and what lies over them.
+export function FrameFields({ element, onKeep }: { element: GriddedElement; onKeep: KeepFrame }) {
+  const shown = whole(element);
+  const globe = isInset(element) && !!element.globe;
+  return (
+    <>
+      {isInset(element) && (
+        <>
+          <Heading text="Ground" />
+          <Box sx={{ display: "grid", gap: 1 }}>
+            <FrameReference element={element} onKeep={onKeep as KeepFrame<InsetKind>} />
+            {!globe && <ExtentFields element={element} onKeep={onKeep as KeepFrame<InsetKind>} />}
+          </Box>
+        </>
+      )}
+      <Heading text="Layers" />
+      <Box sx={{ display: "grid", gap: 1 }}>
+        <Pair>
+          <LookChoice value={element.look} onKeep={(look) => onKeep({ look }, "Look")} />
+          <Choice
+            label="Shows"
+            value={shown.layers}
+            choices={[
+              ["all", "all layers shown"],
+              ["areas", "areas and pixels"],
+              ["none", "no layers"],
+            ]}
+            onChoose={(layers) => onKeep({ layers }, "Layers")}
+          />
+        </Pair>
+        <Flag label="labels of the layers" value={shown.labels} onKeep={(labels) => onKeep({ labels }, "Labels")} />
+      </Box>
+      <Fold title="Cells of the index">
+        <CellsFields element={element} onKeep={onKeep} />
+      </Fold>
+      <Fold title="Veil">
+        <VeilFields veil={element.veil} onKeep={(veil) => onKeep({ veil }, "Veil")} />
+      </Fold>
+      <Fold title="Ground of other frames">
+        <OutlineFields element={element} onKeep={onKeep} />
+      </Fold>
+      <Fold title="Shape and backing">
+        <Box sx={{ display: "grid", gap: 1 }}>
+          {!isFrame(element) && !globe && (
+            <ShapeFields shape={element.shape} onKeep={(shape) => onKeep({ shape }, "Shape")} />
+          )}
+          <Flag
+            label="colour behind the ground"
+            value={!!element.fill}
+            onKeep={(on) => onKeep({ fill: on ? { colour: "#ffffff" } : undefined }, "Backing")}
+          />
+          {element.fill && <FillFields fill={element.fill} onKeep={(fill) => onKeep({ fill }, "Backing")} />}
+          <ShadowFields shadow={element.shadow} onKeep={(shadow) => onKeep({ shadow }, "Shadow")} />
+          {element.kind === "inset" && (
+            <Field
+              label="Letter"
+              value={element.letter ?? ""}
+              placeholder="none"
+              onKeep={(letter) => onKeep({ letter: letter.trim() || undefined }, "Letter")}
+            />
+          )}
+        </Box>
+      </Fold>
+    </>
+  );
+}
+
+// One of the book's looks, or the layers as they are on Ground.
+function LookChoice({
+  value,
+  onKeep,
+}: {
+  value: string | undefined;
+  onKeep: (look: string | undefined) => Promise<unknown>;
+}) {
+  const book = useBook();
+  const looks = (book.document.looks ?? []).filter((look) => look.id !== undefined);
+  return (
+    <Choice
+      label="Look"
+      value={value ?? ""}
+      choices={[["", "as on Ground"], ...looks.map((look) => [look.id!, look.title] as const)]}
+      onChoose={(look) => onKeep(look || undefined)}
+    />
+  );
+}

@@ -1,0 +1,169 @@
+import { useState } from "react";
+import { useBook } from "../../api/book";
+import type { Globe, InsetKind } from "../../api/types";
+import { Choice } from "../../fields/Choice";
+import { Colour } from "../../fields/Colour";
+import { ColourBeside } from "../../fields/ColourBeside";
+import { Flag } from "../../fields/Flag";
+import { Measured } from "../../fields/Measured";
+import { Pair } from "../../fields/Pair";
+import { ReferenceField } from "../../fields/ReferenceField";
+import { filled } from "../../fields/filled";
+import { defaults } from "../../generated/defaults";
+import type { KeepFrame } from "./FrameFields";
+
+type Way = "book" | "own" | "globe";
+
+// In which reference a frame is drawn: the book's, another one, or a view of the globe.
+export function FrameReference({ element, onKeep }: { element: InsetKind; onKeep: KeepFrame<InsetKind> }) {
+  const book = useBook();
+  const [choosing, setChoosing] = useState(false);
+  const own = element.crs !== undefined && element.crs !== "book";
+  const way: Way = element.globe ? "globe" : own || choosing ? "own" : "book";
+  const choose = async (chosen: Way) => {
+    setChoosing(chosen === "own");
+    if (chosen === "own") return;
+    if (chosen === "globe")
+      await onKeep({ globe: {}, crs: undefined, layers: "none", labels: undefined }, "View of the globe");
+    else await onKeep({ globe: undefined, crs: undefined, ...(element.globe && { layers: undefined }) }, "CRS");
+  };
+  return (
+    <>
+      <Choice
+        label="Drawn in"
+        value={way}
+        choices={[
+          ["book", `the book’s CRS (${book.reference.name})`],
+          ["own", "another CRS"],
+          ["globe", "a view of the globe"],
+        ]}
+        onChoose={choose}
+      />
+      {way === "own" && (
+        <OwnReference value={own ? element.crs! : ""} onKeep={(crs) => onKeep({ crs, globe: undefined }, "CRS")} />
+      )}
+      {element.globe && (
+        <GlobeFields globe={element.globe} onKeep={(globe) => onKeep({ globe }, "View of the globe")} />
+      )}
+    </>
+  );
+}
+
+function OwnReference({ value, onKeep }: { value: string; onKeep: (crs: string) => Promise<unknown> }) {
+  const [text, setText] = useState(value);
+  const [wrong, setWrong] = useState<string | null>(null);
+  const keep = (code: string) => {
+    if (code.trim() === "" || code === value) return;
+    setWrong(null);
+    onKeep(code.trim()).catch((error: Error) => setWrong(error.message));
+  };
+  return (
+    <div onBlur={() => keep(text)}>
+      <ReferenceField
+        value={text}
+        onChange={setText}
+        onPick={keep}
+        suggestions={[]}
+        label="CRS of the frame"
+        help={wrong ?? "By name, code or place; or a definition (+proj=…, WKT) with its parameters."}
+      />
+    </div>
+  );
+}
+
+const PROJECTIONS = [
+  ["orthographic", "orthographic (as from afar)"],
+  ["equidistant", "azimuthal equidistant"],
+  ["equal_area", "azimuthal equal-area"],
+] as const;
+
+function GlobeFields({ globe, onKeep }: { globe: Globe; onKeep: (globe: Globe) => Promise<unknown> }) {
+  const shown = filled(globe, defaults.globe);
+  const keep = (patch: Partial<Globe>) => onKeep({ ...globe, ...patch });
+  return (
+    <>
+      <Choice
+        label="Projection"
+        value={shown.projection}
+        choices={PROJECTIONS}
+        onChoose={(projection) =>
+          keep({
+            projection,
+            ...(projection === "orthographic" && shown.reach_deg > 90 ? { reach_deg: undefined } : {}),
+          })
+        }
+      />
+      <Pair>
+        <Choice
+          label="Centred on"
+          value={shown.centre}
+          choices={[
+            ["study_area", "the study area"],
+            ["sheet", "the sheet"],
+            ["place", "a place"],
+          ]}
+          onChoose={(centre) => keep({ centre })}
+        />
+        <Measured
+          label="Rotation, ° clockwise"
+          value={shown.rotation_deg}
+          least={-360}
+          most={360}
+          onKeep={(rotation_deg) => keep({ rotation_deg })}
+        />
+        {shown.centre === "place" && (
+          <>
+            <Measured
+              label="Longitude, °"
+              value={shown.longitude}
+              least={-180}
+              most={180}
+              onKeep={(longitude) => keep({ longitude })}
+            />
+            <Measured
+              label="Latitude, °"
+              value={shown.latitude}
+              least={-90}
+              most={90}
+              onKeep={(latitude) => keep({ latitude })}
+            />
+          </>
+        )}
+        {shown.projection !== "orthographic" && (
+          <Measured
+            label="Shows up to, ° from its centre"
+            value={shown.reach_deg}
+            least={1}
+            most={180}
+            onKeep={(reach_deg) => keep({ reach_deg })}
+          />
+        )}
+      </Pair>
+      <ColourBeside
+        colour={
+          <Colour
+            label="Colour of the sea"
+            value={shown.sea.colour}
+            onKeep={(colour) => keep({ sea: { ...shown.sea, colour } })}
+          />
+        }
+      >
+        <span>sea</span>
+        <span style={{ display: "flex", gap: 8, alignItems: "center" }}>
+          <Colour
+            label="Colour of the land"
+            value={shown.land.colour}
+            onKeep={(colour) => keep({ land: { ...shown.land, colour } })}
+          />
+          land
+        </span>
+      </ColourBeside>
+      <Flag
+        label="a line round the globe"
+        value={!!globe.rim}
+        onKeep={(on) => keep({ rim: on ? { colour: "#7d7a66", width_mm: 0.2 } : undefined })}
+      />
+      <span style={{ fontSize: 12.5 }}>Land: Natural Earth (public domain), generalised.</span>
+    </>
+  );
+}

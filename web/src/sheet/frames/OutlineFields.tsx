@@ -1,0 +1,108 @@
+import RemoveIcon from "@mui/icons-material/Remove";
+import { Box, Button, IconButton } from "@mui/material";
+import type { FrameOutline, GriddedElement } from "../../api/types";
+import { Choice } from "../../fields/Choice";
+import { Colour } from "../../fields/Colour";
+import { ColourBeside } from "../../fields/ColourBeside";
+import { Flag } from "../../fields/Flag";
+import { Measured } from "../../fields/Measured";
+import { filled } from "../../fields/filled";
+import { defaults } from "../../generated/defaults";
+import { isGridded } from "../kinds";
+import { useLayout } from "../layout";
+import { titleOf } from "../useElements";
+import type { KeepFrame } from "./FrameFields";
+
+// The ground of other frames of the page, as it lies in this one.
+export function OutlineFields({ element, onKeep }: { element: GriddedElement; onKeep: KeepFrame }) {
+  const { layout } = useLayout();
+  const others = layout.elements.filter((known) => isGridded(known) && known.id !== element.id);
+  const main = others.find((known) => known.kind === "map_frame" || known.kind === "index_frame");
+  const outlines = element.outlines ?? [];
+  const keep = (fresh: FrameOutline[]) =>
+    onKeep({ outlines: fresh.length ? fresh : undefined }, "Ground of other frames");
+  const put = (index: number, patch: Partial<FrameOutline>) =>
+    keep(outlines.map((known, place) => (place === index ? { ...known, ...patch } : known)));
+  return (
+    <Box sx={{ display: "grid", gap: 1 }}>
+      {outlines.map((outline, index) => {
+        const shown = filled(outline, defaults.frame_outline);
+        const stroke = filled(outline.stroke, defaults.frame_outline_stroke);
+        const other = others.find((known) => known.id === (outline.frame ?? main?.id));
+        return (
+          <Box
+            key={index}
+            role="group"
+            aria-label={`Ground of ${other ? titleOf(other) : "a frame that is gone"}`}
+            sx={{ display: "grid", gap: 1, pl: 1, borderLeft: 2, borderColor: "thread.main" }}
+          >
+            <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
+              <Box sx={{ flex: 1, display: "grid" }}>
+                <Choice
+                  label="Ground of"
+                  value={other?.id ?? ""}
+                  choices={[
+                    ...(other ? [] : [["", "a frame that is gone"] as const]),
+                    ...others.map((known) => [known.id, titleOf(known)] as const),
+                  ]}
+                  onChoose={(frame) => put(index, { frame: frame === main?.id ? undefined : frame })}
+                />
+              </Box>
+              <IconButton
+                size="small"
+                aria-label={`Remove the ground of ${other ? titleOf(other) : "a frame that is gone"}`}
+                onClick={() => void keep(outlines.filter((_, place) => place !== index)).catch(() => undefined)}
+              >
+                <RemoveIcon sx={{ fontSize: 16 }} />
+              </IconButton>
+            </Box>
+            <ColourBeside
+              colour={
+                <Colour
+                  label="Colour of the outline"
+                  value={stroke.colour}
+                  onKeep={(colour) => put(index, { stroke: { ...outline.stroke, colour } })}
+                />
+              }
+            >
+              <Choice
+                label="Shown as"
+                value={shown.look}
+                choices={[
+                  ["outline", "an outline"],
+                  ["brackets", "brackets at its corners"],
+                  ["veil", "a veil outside it"],
+                ]}
+                onChoose={(look) => put(index, { look })}
+              />
+              <Measured
+                label="Line, mm"
+                value={stroke.width_mm}
+                least={0.01}
+                most={100}
+                onKeep={(width_mm) => put(index, { stroke: { ...outline.stroke, width_mm } })}
+              />
+            </ColourBeside>
+            <Flag
+              label="leaders to that frame"
+              value={shown.leaders}
+              onKeep={(leaders) => put(index, { leaders: leaders || undefined })}
+            />
+          </Box>
+        );
+      })}
+      {others.length > 0 ? (
+        <Button
+          sx={{ justifySelf: "start" }}
+          onClick={() =>
+            void keep([...outlines, main || !others[0] ? {} : { frame: others[0].id }]).catch(() => undefined)
+          }
+        >
+          Show the ground of a frame
+        </Button>
+      ) : (
+        <Box sx={{ fontSize: 13, color: "text.secondary" }}>This page has no other frame.</Box>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,81 @@
+import type { GriddedElement } from "../../api/types";
+import { Choice } from "../../fields/Choice";
+import { Field } from "../../fields/Field";
+import { Measured } from "../../fields/Measured";
+import { filled } from "../../fields/filled";
+import { readNumber } from "../../api/words";
+import { defaults } from "../../generated/defaults";
+
+type Shape = NonNullable<GriddedElement["shape"]>;
+
+// A diamond, to begin with.
+const POLYGON: NonNullable<Shape["points"]> = [
+  [0.5, 0],
+  [1, 0.5],
+  [0.5, 1],
+  [0, 0.5],
+];
+
+// "50 0; 100 50; …" in per cent of the frame's width and height.
+const written = (points: number[][]) =>
+  points.map((point) => point.map((share) => +(share * 100).toFixed(2)).join(" ")).join("; ");
+
+function read(text: string): number[][] | null {
+  const points = text
+    .split(";")
+    .map((part) => part.trim())
+    .filter((part) => part !== "")
+    .map((part) => part.split(/\s+/).map(readNumber));
+  const known = points.every(
+    (point) => point.length === 2 && point.every((share) => share !== null && share >= 0 && share <= 100),
+  );
+  return known && points.length >= 3 ? points.map((point) => point.map((share) => share! / 100)) : null;
+}
+
+// The outline of a frame.
+export function ShapeFields({
+  shape,
+  onKeep,
+}: {
+  shape: Shape | undefined;
+  onKeep: (shape: Shape | undefined) => Promise<unknown>;
+}) {
+  const shown = filled(shape, defaults.inset_element_shape);
+  return (
+    <>
+      <Choice
+        label="Shape"
+        value={shown.kind}
+        choices={[
+          ["rectangle", "rectangle"],
+          ["rounded", "rounded rectangle"],
+          ["ellipse", "ellipse"],
+          ["polygon", "polygon"],
+        ]}
+        onChoose={(kind) =>
+          onKeep(kind === "rectangle" ? undefined : kind === "polygon" ? { kind, points: POLYGON } : { kind })
+        }
+      />
+      {shown.kind === "rounded" && (
+        <Measured
+          label="Corners, mm"
+          value={shown.corner_mm}
+          least={0}
+          most={10000}
+          onKeep={(corner_mm) => onKeep({ ...shape, corner_mm })}
+        />
+      )}
+      {shown.kind === "polygon" && (
+        <Field
+          label="Corners, % across and down"
+          value={written(shape?.points ?? POLYGON)}
+          onKeep={async (text) => {
+            const points = read(text);
+            if (!points) throw new Error("Enter three corners or more, such as 50 0; 100 100; 0 100.");
+            await onKeep({ kind: "polygon", points: points as Shape["points"] });
+          }}
+        />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,76 @@
+import { Box, Button } from "@mui/material";
+import { useChange } from "../../api/book";
+import { ratio, readScale } from "../../api/words";
+import { Field } from "../../fields/Field";
+import { Measured } from "../../fields/Measured";
+import { Pair } from "../../fields/Pair";
+import { Heading } from "../../frame/Card";
+import { useSheet } from "../../frame/useSheet";
+import { standardScales } from "../../generated/kinds";
+
+// The ground of the sheet that is looked at: to change it is to change its cell.
+export function SheetGround() {
+  const { ask } = useChange();
+  const { cell } = useSheet();
+  if (!cell) return null;
+  const change = (body: object) => ask("cells", { cells: [cell.id], ...body });
+  const [x, y] = cell.centre;
+  const smaller = standardScales.find((scale) => scale > cell.scale),
+    larger = standardScales.filter((scale) => scale < cell.scale).at(-1);
+  return (
+    <>
+      <Heading text={`Ground of sheet ${cell.name}`} />
+      <Box sx={{ fontSize: 12.5, color: "text.secondary", mb: 1 }}>
+        To change it is to change this sheet’s cell. Hold Space and drag, or double-click the frame, to move it by hand.
+      </Box>
+      <Pair>
+        <Measured
+          label="Centre easting"
+          value={Math.round(x * 1000) / 1000}
+          least={-1e9}
+          most={1e9}
+          onKeep={(wanted) => change({ do: "move", dx: wanted - x, dy: 0 })}
+        />
+        <Measured
+          label="Centre northing"
+          value={Math.round(y * 1000) / 1000}
+          least={-1e9}
+          most={1e9}
+          onKeep={(wanted) => change({ do: "move", dx: 0, dy: wanted - y })}
+        />
+        <Field
+          label="Scale"
+          value={ratio(cell.scale)}
+          onKeep={async (text) => {
+            const scale = readScale(text);
+            if (scale === null || scale < 1) throw new Error("Write a scale, such as 1:2,500.");
+            await change({ do: "scale", scale });
+          }}
+        />
+        <Measured
+          label="Rotation, ° clockwise"
+          value={cell.rotation_deg}
+          least={-180}
+          most={180}
+          onKeep={(rotation_deg) => change({ do: "rotate", rotation_deg })}
+        />
+      </Pair>
+      <Box sx={{ display: "flex", gap: 0.5, mt: 0.5 }}>
+        <Button
+          variant="outlined"
+          disabled={!larger}
+          onClick={() => void change({ do: "scale", scale: larger }).catch(() => undefined)}
+        >
+          {larger ? `Larger, ${ratio(larger)}` : "Larger"}
+        </Button>
+        <Button
+          variant="outlined"
+          disabled={!smaller}
+          onClick={() => void change({ do: "scale", scale: smaller }).catch(() => undefined)}
+        >
+          {smaller ? `Smaller, ${ratio(smaller)}` : "Smaller"}
+        </Button>
+      </Box>
+    </>
+  );
+}

@@ -1,0 +1,67 @@
+import type { Veil } from "../../api/types";
+import { Choice } from "../../fields/Choice";
+import { Colour } from "../../fields/Colour";
+import { ColourBeside } from "../../fields/ColourBeside";
+import { Flag } from "../../fields/Flag";
+import { Measured } from "../../fields/Measured";
+import { Pair } from "../../fields/Pair";
+import { filled } from "../../fields/filled";
+import { defaults } from "../../generated/defaults";
+import { Percent } from "../PanelFields";
+
+const PLACES = [
+  ["above", "above the veil"],
+  ["below", "below the veil"],
+] as const;
+
+// What lies outside the sheet's feature, the study area or the cell is veiled.
+export function VeilFields({
+  veil,
+  onKeep,
+}: {
+  veil: Veil | undefined;
+  onKeep: (veil: Veil | undefined) => Promise<unknown>;
+}) {
+  const keep = (patch: Partial<Veil>) => onKeep({ ...veil, ...patch });
+  if (!veil) return <Flag label="veil what lies outside" value={false} onKeep={() => onKeep({})} />;
+  const shown = filled(veil, defaults.veil);
+  return (
+    <div style={{ display: "grid", gap: 8 }}>
+      <Flag label="veil what lies outside" value onKeep={() => onKeep(undefined)} />
+      <Choice
+        label="What stays clear"
+        value={shown.round}
+        choices={[
+          ["feature", "the sheet’s feature"],
+          ["study_area", "the study area"],
+          ["cell", "the sheet’s cell"],
+        ]}
+        onChoose={(round) => keep({ round })}
+      />
+      <ColourBeside
+        colour={<Colour label="Colour of the veil" value={shown.colour} onKeep={(colour) => keep({ colour })} />}
+      >
+        <Percent label="Opacity, %" value={shown.opacity} onKeep={(opacity) => keep({ opacity })} />
+        <Measured
+          label="Margin, mm"
+          value={shown.margin_mm}
+          least={0}
+          most={500}
+          onKeep={(margin_mm) => keep({ margin_mm })}
+        />
+      </ColourBeside>
+      <Pair>
+        <Measured
+          label="Soft edge, mm"
+          value={shown.soft_mm}
+          least={0}
+          most={200}
+          onKeep={(soft_mm) => keep({ soft_mm })}
+        />
+        <span />
+        <Choice label="Labels" value={shown.labels} choices={PLACES} onChoose={(labels) => keep({ labels })} />
+        <Choice label="Grids" value={shown.grids} choices={PLACES} onChoose={(grids) => keep({ grids })} />
+      </Pair>
+    </div>
+  );
+}

@@ -1,0 +1,62 @@
+import { useQuery } from "@tanstack/react-query";
+import { useBook } from "../../api/book";
+import { get } from "../../api/client";
+import type { FrameExtent } from "../../api/types";
+import { useLayout } from "../layout";
+
+// What a frame shows on the page that is looked at: its middle in units of its reference, its scale, and the affine map
+// from page mm to ground ([a, b, c, d, e, f], x' = a x + c y + e, y' = b x + d y + f).
+export interface FramePlace {
+  id: string;
+  x: number;
+  y: number;
+  scale: number;
+  rotation_deg: number;
+  to_ground: [number, number, number, number, number, number];
+  globe: boolean;
+}
+
+type Detail = Extract<FrameExtent, { kind: "detail" }>;
+
+const round = (value: number) => Math.round(value * 1000) / 1000;
+
+// The places that the frames of a page show.
+export function useFrames() {
+  const book = useBook();
+  const { sheet, layout, frame: boxes } = useLayout();
+  const path = `/api/books/${book.id}/sheets/${sheet}/frames`;
+  const { data } = useQuery({
+    queryKey: ["frames", book.id, book.revision, sheet],
+    queryFn: ({ signal }) => get<FramePlace[]>(path, signal),
+    enabled: sheet !== null,
+    staleTime: Infinity,
+  });
+  const placeOf = async (id: string): Promise<FramePlace> => {
+    const places = data ?? (await get<FramePlace[]>(path));
+    const found = places.find((known) => known.id === id) ?? places[0];
+    if (!found) throw new Error("This page shows no ground yet.");
+    return { ...found, x: round(found.x), y: round(found.y), scale: Math.max(1, Math.round(found.scale)) };
+  };
+  // A detail with its middle in the frame that it is of, or on the ground.
+  const detailPlace = async (extent: Detail, way: "frame" | "ground"): Promise<Detail> => {
+    const main = layout.elements.find((known) => known.kind === "map_frame" || known.kind === "index_frame");
+    const id = extent.frame ?? main?.id ?? "";
+    const { to_ground: map } = await placeOf(id);
+    const [left, top] = boxes.elements[id] ?? [0, 0];
+    const [a, b, c, d, e, f] = map;
+    if (way === "ground" && extent.at_mm) {
+      const x = left + extent.at_mm[0]!,
+        y = top + extent.at_mm[1]!;
+      return { ...extent, at_mm: undefined, at: [round(a * x + c * y + e), round(b * x + d * y + f)] };
+    }
+    if (way === "frame" && extent.at) {
+      const [x, y] = extent.at as [number, number];
+      const det = a * d - b * c;
+      const px = (d * (x - e) - c * (y - f)) / det,
+        py = (a * (y - f) - b * (x - e)) / det;
+      return { ...extent, at: undefined, at_mm: [round(px - left), round(py - top)] };
+    }
+    return extent;
+  };
+  return { places: data ?? [], placeOf, detailPlace };
+}
