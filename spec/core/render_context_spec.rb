@@ -28,7 +28,7 @@ RSpec.describe "Drawing a sheet" do
     expect(one.ground_drawing(one.view)).to equal(drawn)
   end
 
-  it "lists on the index sheet what its index frame draws: areas, not lines and points" do
+  it "lists on the index sheet what its index frame draws: areas, not lines and points, where it shows areas alone" do
     legend = {
       "kind" => "legend",
       "id" => "signs",
@@ -43,7 +43,12 @@ RSpec.describe "Drawing a sheet" do
     settings["index_layout"] = {
       "name" => "Index",
       "page" => settings["layout"]["page"],
-      "elements" => [*TileLoom::Layout::Designs.index_elements, legend]
+      "elements" => [
+        *TileLoom::Layout::Designs.index_elements.map do |element|
+          (element["kind"] == "index_frame") ? element.merge("layers" => "areas") : element
+        end,
+        legend
+      ]
     }
     book = TileLoom::Document::Book.new(settings)
     index = TileLoom::Compose::IndexSheetComposer.new(book: book, source: source, count: 1)

@@ -50,7 +50,7 @@ module TileLoom
       def leaf = @leaf ||= book.run(source).leaf(cell.number)
 
       # Where in the book its page comes, from 1.
-      def page_number = leaf.position
+      def page_number = leaf&.position || cell.number
 
       # The elements that stand on this sheet.
       def elements = @elements ||= layout.elements.select { |element| element.on?(self) }

@@ -11,7 +11,7 @@ module TileLoom
       # Arcs are followed in steps of so many degrees: of great circles, and of the horizon itself.
       STEP_DEG, RIM_STEP_DEG = 2.0, 1.0
       # So far inside the horizon things are cut, in degrees, so that a projection that ends there knows them all.
-      INSIDE_DEG = 1e-4
+      INSIDE_DEG = 1e-3
 
       # Unit vectors of a flat run of degrees.
       def self.vectors(run) = run.each_slice(2).map { |lon, lat| vector(lon, lat) }
@@ -162,23 +162,28 @@ module TileLoom
         return false if points.empty? || beyond?(rings.first)
         # The place that is furthest from all vertices.
         pole = poles.min_by { |place| points.map { |point| dot(point, place) }.max }
-        u = unit(cross(pole, (pole[2].abs < 0.9) ? [0.0, 0.0, 1.0] : [1.0, 0.0, 0.0]))
-        v = cross(u, pole)
-        rings.sum { |run| turned(run, pole, u, v) }.negative?
+        seen_from(pole, rings).negative?
       end
 
       # Is some place of the horizon further from a vertex of a small area than any of its others, so that the area does
-      # not reach it? (Of less than a quarter of the sphere, whose inside is the smaller side.)
+      # not reach it? (Small is less than a quarter of the sphere, if the inside is the smaller side.)
       def beyond?(ring)
         nearest = ring.map { |point| dot(point, ring[0]) }.min
-        nearest > SMALL && poles.any? { |place| dot(place, ring[0]) < nearest }
+        nearest > SMALL && poles.any? { |place| dot(place, ring[0]) < nearest } &&
+          seen_from(ring[0].map { |part| -part }, [ring]).positive?
       end
 
       SMALL = Math.cos(60 * RADIANS)
 
       def poles = @poles ||= (0...8).map { |step| rim_place(0.1 + step * Math::PI / 4) }
 
-      # Twice the signed area of a ring in that projection.
+      # Twice the signed area of rings in a stereographic projection from a place.
+      def seen_from(pole, rings)
+        u = unit(cross(pole, (pole[2].abs < 0.9) ? [0.0, 0.0, 1.0] : [1.0, 0.0, 0.0]))
+        v = cross(u, pole)
+        rings.sum { |run| turned(run, pole, u, v) }
+      end
+
       def turned(run, pole, u, v)
         flat =
           run.map do |point|
@@ -189,18 +194,22 @@ module TileLoom
       end
 
       # With places between that follow the arcs.
-      def followed(points)
-        points
-          .each_cons(2)
-          .flat_map do |from, to|
-            angle = Math.acos(dot(from, to).clamp(-1.0, 1.0))
-            steps = (angle / (STEP_DEG * RADIANS)).ceil
-            next [from] if steps < 2
-            (0...steps).map do |step|
-              a, b = Math.sin(angle * (1 - step / steps.to_f)), Math.sin(angle * step / steps)
-              unit([from[0] * a + to[0] * b, from[1] * a + to[1] * b, from[2] * a + to[2] * b])
-            end
-          end << points.last
+      def followed(points) = points.each_cons(2).flat_map { |from, to| arc(from, to, MOST_HALVINGS) } << points.last
+
+      MOST_HALVINGS = 14
+      STEP, TURN = Math.cos(STEP_DEG * RADIANS), 3 * RADIANS
+
+      # Places of an arc without its end. Round the far side of the earth, which all projections pull apart, no step
+      # goes round the centre by more than a few degrees.
+      def arc(from, to, halvings)
+        return [from] if halvings.zero? || (dot(from, to) >= STEP && !round?(from, to))
+        middle = unit([from[0] + to[0], from[1] + to[1], from[2] + to[2]])
+        arc(from, middle, halvings - 1) + arc(middle, to, halvings - 1)
+      end
+
+      def round?(from, to)
+        return false if dot(from, @centre) > -0.5 && dot(to, @centre) > -0.5
+        ((azimuth(to) - azimuth(from) + Math::PI) % (2 * Math::PI) - Math::PI).abs > TURN
       end
 
       def degrees(points) =

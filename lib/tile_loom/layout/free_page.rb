@@ -15,7 +15,7 @@ module TileLoom
       part :starts,
         choice("anywhere", "right", "left"),
         default: "anywhere",
-        about: "On a right-hand (odd) or left-hand (even) page; where that is not the next, an empty page comes between."
+        about: "On a right-hand (odd) or left-hand (even) page; an empty page comes before it where needed."
       part :numbered, flag, default: true, about: "Does it count among the numbers that pages print?"
       part :layout, Layout.type, required: true
 

@@ -83,12 +83,24 @@ module TileLoom
       # its sheet is asked for more than once: its page, the place of its frame, what it leaves out.
       def composer(item, count: cells.length)
         leaf = leaf_of(item)
-        return @at_hand.last if @at_hand&.first == [leaf, count]
-        compose(leaf, count).tap { |composer| @at_hand = [[leaf, count], composer] }
+        return @at_hand.last if @at_hand&.first == [leaf, leaf.cells, count]
+        compose(leaf, count).tap { |composer| @at_hand = [[leaf, leaf.cells, count], composer] }
       end
 
-      # The Layout::Leaf of a cell; one as it is.
-      def leaf_of(item) = item.is_a?(Index::Cell) ? run.leaf(item.number) : item
+      # The Layout::Leaf of a cell, which may stand otherwise than in the book; one as it is.
+      def leaf_of(item)
+        return item unless item.is_a?(Index::Cell)
+        leaf = run.leaf(item.number)
+        return leaf if leaf&.cell == item
+        Layout::Leaf.new(
+          kind: :sheet,
+          number: item.number,
+          name: item.name,
+          cells: [item],
+          position: leaf&.position,
+          folio: leaf&.folio
+        )
+      end
 
       # The Artwork::IccProfile of the printing press.
       def profile = @book.profile(@order.form.manner.profile, path: @order.form.manner.path)
@@ -181,7 +193,7 @@ module TileLoom
         numbers = range.pick(cells).to_h { |cell| [cell.number, true] }
         others = range.others.to_h { |leaf| [leaf.number, true] }
         found = run.leaves.select { |leaf| leaf.sheet? ? numbers[leaf.number] : others[leaf.number] }
-        whole = found.length == run.leaves.reject(&:blank?).length
+        whole = found.length == run.leaves.count { |leaf| !leaf.blank? }
         whole ? run.leaves : found
       end
 

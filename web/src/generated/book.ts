@@ -2511,7 +2511,7 @@ export interface FreePage {
    */
   sheet?: string;
   /**
-   * On a right-hand (odd) or left-hand (even) page; where that is not the next, an empty page comes between.
+   * On a right-hand (odd) or left-hand (even) page; an empty page comes before it where needed.
    */
   starts?: "anywhere" | "right" | "left";
   /**

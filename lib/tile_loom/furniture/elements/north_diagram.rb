@@ -33,8 +33,11 @@ module TileLoom
 
         # A book without a date has none of the needle, which the diagram says itself; a date that the model does not
         # know is told.
-        def left_out(sheet) =
-          (hidden? || sheet.book.parsed_date.nil? || norths_told(sheet).declination_deg) ? [] : [norths_told(sheet).trouble].compact
+        def left_out(sheet)
+          return [] if hidden? || sheet.book.parsed_date.nil?
+          norths = norths_told(sheet)
+          norths.declination_deg ? [] : [norths.trouble].compact
+        end
 
         private
 

@@ -57,7 +57,11 @@ export function GroundOnPage({ perMm, selected, onPick, onKeep }: GroundOnPagePr
   // A double click enters the frame under it.
   useEffect(() => {
     const enter = (event: MouseEvent) => {
-      const part = (event.target as HTMLElement).closest<HTMLElement>("[data-element]");
+      // The surface that follows the pointer has the event; what lies under it is asked for.
+      const part = document
+        .elementsFromPoint(event.clientX, event.clientY)
+        .map((found) => found.closest<HTMLElement>("[data-element]"))
+        .find((found) => found !== null);
       const found = layout.elements.find((known) => known.id === part?.dataset.element);
       if (!found || !isGridded(found) || found.locked) return;
       onPick(found.id);
