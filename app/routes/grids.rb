@@ -46,7 +46,8 @@ module App
         leaf&.page? ? leaf.page.id : "index"
       end
 
-      def frame_id = (params["frame"] || (request.post? && body_json["frame"]))&.to_s.presence
+      # The id of the frame that is meant; nil for the page's main one.
+      def frame_id = (request.post? ? body_json["frame"] : params["frame"])&.to_s.presence
 
       def trial = TileLoom::Compose::GridTrial.new(Snapshot.of(book).composer_of(sheet_number), frame_id)
 

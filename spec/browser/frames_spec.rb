@@ -42,8 +42,10 @@ RSpec.describe "A book of villages", type: :feature do
   it "shows each village clear and the rest under white at 50 %, under its name, with a detail, its neighbours and a " \
 "globe" do
     visit "/books/#{@book.id}/sheet?sheet=2&selected=#{@main}"
+    expect(page).to have_css("[data-sheet='2'] svg")
+    expect(page).to have_field("Centre easting")
     click_button("Veil")
-    check("veil what lies outside")
+    find("label", text: "veil what lies outside").click
     expect(page).to have_field("Opacity, %", with: "50")
     expect(page).to have_css("[data-sheet='2'] [data-part='veil'] path[fill='#ffffff']", visible: :all)
     add("Text")
@@ -61,7 +63,7 @@ RSpec.describe "A book of villages", type: :feature do
     pick("Shows the ground of", "This sheet and its neighbours")
     saved
     click_button("Cells of the index")
-    check("show the cells")
+    find("label", text: "show the cells").click
     expect(page).to have_css("[data-sheet='2'] [data-part='inset inset-2'] text", text: "Cairnie", visible: :all)
     add("Globe")
     expect(page).to have_css("[data-sheet='2'] [data-part='inset inset-3'] path[fill='#c9c4ae']", visible: :all)

@@ -3,7 +3,7 @@
 RSpec.describe TileLoom::Frames::Globe do
   include Outside
 
-  R = TileLoom::Frames::Globe::RADIUS_M
+  let(:radius) { TileLoom::Frames::Globe::RADIUS_M }
 
   def globe(**settings) = described_class.new(JSON.parse(JSON.generate(settings)))
 
@@ -53,9 +53,9 @@ RSpec.describe TileLoom::Frames::Globe do
       "orthographic" => [1.0, [-110, 30], [-0.1503837, -0.1651911]],
       "equal_area" => [3.0, [100, -20], [-4.2339303, 4.0257775]],
       "equidistant" => [3.0, [100, -20], [-5.8311398, 5.5444634]]
-    }.each do |projection, (radius, (lon, lat), expected)|
+    }.each do |projection, (unit, (lon, lat), expected)|
       crs = globe(projection: projection, centre: "place", longitude: -100, latitude: 40).crs(-100, 40)
-      found = TileLoom::Crs::Transform.between(crs.geographic, crs).forward([lon, lat]).map { |metres| metres / R * radius }
+      found = TileLoom::Crs::Transform.between(crs.geographic, crs).forward([lon, lat]).map { |metres| metres / radius * unit }
       expect(found).to match(expected.map { |value| be_within(1e-7).of(value) })
     end
   end
@@ -71,8 +71,8 @@ RSpec.describe TileLoom::Frames::Globe do
     # The horizon by GeographicLib on a sphere: places 90° away, a hair inside.
     horizon =
       (0...72).map do |step|
-        away = "20 30 #{step * 5} #{R * Math::PI / 2 * 0.99999}\n"
-        lat, lon = outside("GeodSolve", "-p", "9", "-e", R.to_s, "0", input: away).split.first(2).map(&:to_f)
+        away = "20 30 #{step * 5} #{radius * Math::PI / 2 * 0.99999}\n"
+        lat, lon = outside("GeodSolve", "-p", "9", "-e", radius.to_s, "0", input: away).split.first(2).map(&:to_f)
         placed(drawn, lon, lat)
       end
     off = horizon.map { |px, py| Math.hypot(px - x, py - y) - 40 }
@@ -92,7 +92,9 @@ RSpec.describe TileLoom::Frames::Globe do
     lakes = world.polygons.flat_map { |rings| rings.each_index.map(&:positive?) }
     rings = world.polygons.flatten(1)
     input = rings.map { |ring| ring[0...-2].each_slice(2).map { |lon, lat| "#{lat} #{lon}\n" }.join }.join("\n")
-    areas = outside("Planimeter", "-e", R.to_s, "0", "-p", "4", input: input).lines.map { |line| line.split.last.to_f }
+    areas = outside("Planimeter", "-e", radius.to_s, "0", "-p", "4", input: input).lines.map { |line|
+      line.split.last.to_f
+    }
     expected = areas.zip(lakes).sum { |area, lake| lake ? -area.abs : area.abs }
     [[0, 0], [-100, 40], [178, -17], [12, -90]].each do |lon, lat|
       horizon = TileLoom::Crs::Horizon.new(lon, lat, 180)
@@ -137,13 +139,13 @@ RSpec.describe TileLoom::Frames::Globe do
     north = [(0..36).flat_map { |step| [step * 10 - 180.0, 0.0] }]
     crs = globe.crs(0, 0)
     rings = TileLoom::Crs::Passages::Globe.new(crs.geographic, crs, horizon).on_plane(horizon.area(north))
-    expect(rings.sum { |ring| ring_area(ring) }).to be_within(R**2 * 1e-3).of(Math::PI * R**2 / 2)
+    expect(rings.sum { |ring| ring_area(ring) }).to be_within(radius**2 * 1e-3).of(Math::PI * radius**2 / 2)
     # An area on the far side alone is not there; one that is all but a spot of the far side is all of the disc.
     far = [170.0, -5.0, -170.0, -5.0, -170.0, 5.0, 170.0, 5.0, 170.0, -5.0]
     expect(horizon.area([far])).to eq([])
     all = TileLoom::Crs::Passages::Globe.new(crs.geographic, crs,
       horizon).on_plane(horizon.area([far.each_slice(2).to_a.reverse.flatten]))
-    expect(all.sum { |ring| ring_area(ring) }).to be_within(R**2 * 1e-3).of(Math::PI * R**2)
+    expect(all.sum { |ring| ring_area(ring) }).to be_within(radius**2 * 1e-3).of(Math::PI * radius**2)
   end
 
   it "works in a book without data, centred on its sheet or its study area, with a graticule, and says who made the " \

@@ -112,6 +112,7 @@ module TileLoom
           "warnings" => words.warnings,
           "angles" => mesh&.crs&.geographic? || false,
           "interval" => typed,
+          "wider" => mesh && CoordinateGrid::Widening.new(drawn.grid, mesh).intervals,
           "lettered" => !(mesh && CoordinateGrid::Squares.of(mesh.crs)).nil?,
           "pitch_mm" => typed && %i[x y].map { |axis| mesh.pitch_mm(axis).to_f.round(1) }
         }.compact

@@ -6,6 +6,8 @@ module TileLoom
     class PageComposer < LeafComposer
       def layout = leaf.page.layout
 
+      def left_out = [*book.run(source).told(leaf.page), *super]
+
       # The first that shows ground of a plane.
       def gridded_frame
         @gridded_frame ||= elements.find { |element| element.gridded? && !element.view_on(self)&.globe? }

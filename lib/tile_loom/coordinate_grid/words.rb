@@ -18,7 +18,8 @@ module TileLoom
       # Sentences, empty when all is well.
       def warnings
         return [trouble] if trouble
-        [nothing, few, many_nodes, *touching, unwritten, off_paper, unlabelled(stubs: false), off_line, feet].compact
+        [nothing, few, close, many_nodes, *touching, unwritten, off_paper, unlabelled(stubs: false), off_line,
+          feet].compact
       end
 
       # What of it is missing on the sheet or not as it says, in sentences.
@@ -72,6 +73,15 @@ module TileLoom
         if short.any?
           "Fewer than two lines of #{name} cross the #{sides(short)}; choose a closer interval to read positions there."
         end
+      end
+
+      # An interval that was meant for a larger scale.
+      def close
+        widening = Widening.new(@drawn.grid, mesh)
+        wider = widening.intervals or return nil
+        both = wider.values.uniq.join(" by ")
+        "Lines of #{name} are #{Units::Number.plain(widening.pitch_mm, decimals: 1)} mm apart at this scale; " \
+          "an interval of #{both} suits it."
       end
 
       def many_nodes

@@ -34,7 +34,7 @@ module TileLoom
       def sources = @layers.map { |title, code| {crs: Crs::System.find(code), layer: title} } + grids
 
       def grids
-        [@book.layout, @book.index_layout].compact
+        [@book.layout, @book.index_layout, *@book.pages.map(&:layout)].compact
           .flat_map(&:elements)
           .grep(Furniture::Gridded)
           .flat_map(&:grids)

@@ -7,7 +7,7 @@ module TileLoom
     # shows what is printed.
     class PaletteChange
       # Parts of the document that hold colours.
-      PARTS = %w[layers markers layout index_layout].freeze
+      PARTS = %w[layers markers layout index_layout pages looks].freeze
 
       # colour: on the screen ("#rrggbb"), of the book or of the ink that is meant; ink: its values as the document has
       # them, nil for those that the profile gives; remove: is it taken out?

@@ -48,7 +48,7 @@ module TileLoom
       part :own_title, text(most: 200), key: "title", about: "What it is called where it is designed."
       part :rotation_deg, number(-360..360), default: 0, about: "Clockwise about the middle of its box."
       part :hidden, flag, default: false
-      part :shown_on, ShownOn.type, about: "On which sheets it stands; without it on all."
+      part :shown_on, Index::ShownOn.type, about: "On which sheets it stands; without it on all."
       part :locked, flag, default: false, about: "A locked element does not respond to editing."
       part :group, Values::Types::ID, about: "Elements of the same group are selected together."
 

@@ -179,13 +179,20 @@ module TileLoom
       # What of the ground it shows: a View::Shown.
       def shown(sheet, view) =
         sheet.once(:shown, id) do
+          taken = (cells&.first == "cells") ? cells_drawing(sheet, view).labels.map { |_, box| box } : []
           View::Shown.new(
             layers: layers_shown(sheet.book),
             names: labels?,
             exact: veil ? veil.exact_layers(sheet) : [],
             ground: ground_seen(sheet, view),
-            taken: (cells&.first == "cells") ? cells_drawing(sheet, view).labels.map { |_, box| box } : [],
-            key: [look, layers, labels?, given["cells"], given["veil"], given["shape"]]
+            taken: taken,
+            key: [
+              look,
+              layers,
+              labels?,
+              *given.values_at("cells", "veil", "shape"),
+              *taken.flat_map { |box| box.to_a.map { |mm| mm.round(2) } }
+            ]
           )
         end
 

@@ -26,11 +26,11 @@ module TileLoom
       # How many pages print a number.
       def folios = leaves.filter_map(&:folio).max || 0
 
-      # Pages that are to stand before a sheet which is not there, in sentences.
-      def told
+      # Pages that are to stand before a sheet which is not there, in sentences; or that one of them is.
+      def told(only = nil)
         names = @cells.to_h { |cell| [cell.name, true] }
         @pages
-          .select { |page| page.place == "before_sheet" && !names.key?(page.sheet) }
+          .select { |page| page.place == "before_sheet" && !names.key?(page.sheet) && (only.nil? || only == page) }
           .map { |page|
           "The page “#{page.title}” is to stand before sheet #{page.sheet}, which is not in the book; it " \
         "stands " \

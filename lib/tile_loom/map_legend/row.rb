@@ -14,6 +14,7 @@ module TileLoom
 
       define
       part :kind, Values::Plain.new({"type" => "string"}), required: true
+      part :shown_on, Index::ShownOn.type, about: "On which sheets it stands; without it on all."
 
       # Keys of the Symbology::LegendEntry that it stands for.
       def keys = []
@@ -23,6 +24,9 @@ module TileLoom
 
       # Does it stand above what follows, so that it goes where that goes?
       def heading? = false
+
+      # Does it stand on a sheet (Compose::SheetComposer)?
+      def on?(sheet) = shown_on.nil? || shown_on.holds?(sheet)
 
       # Is it on a sheet that shows these entries of its own?
       def shown?(_entries) = true

@@ -87,6 +87,8 @@ export interface GridWords {
   interval?: { x: string; y: string };
   lettered?: boolean;
   pitch_mm?: [number, number];
+  // The interval that suits the scale, where the fixed one is too close.
+  wider?: { x: string; y: string };
 }
 export interface Grids {
   grids: GridWords[];

@@ -10,6 +10,8 @@ const KEYS = [
   ["Delete, Esc", "remove the selection, clear the selection (on Sheet)"],
   ["Shift or Alt while dragging", "hold the direction or the proportion; do not snap (on Sheet)"],
   ["Enter, Esc", "apply or cancel a value that is being edited"],
+  ["Space while dragging, double click", "move the ground in the selected frame (on Sheet)"],
+  ["<, >", "the selected frame’s ground smaller, larger by standard scales (on Sheet)"],
   ["+, −", "larger, smaller (on Sheet and Proof)"],
   ["F, A, W, S", "fit the page, actual size, width, selection (on Sheet and Proof)"],
   ["Alt or Shift while rotating", "tenths of a degree, steps of 15° (on Sheet)"],

@@ -1871,6 +1871,7 @@ export interface LegendElement {
  */
 export interface EntryLegendRow {
   kind: "entry";
+  shown_on?: ShownOn;
   /**
    * What of the map it stands for: the layer's id and the rule's, with a slash between them.
    */
@@ -1913,6 +1914,7 @@ export interface LegendBar {
  */
 export interface HeadingLegendRow {
   kind: "heading";
+  shown_on?: ShownOn;
   title: string;
 }
 /**
@@ -1921,6 +1923,7 @@ export interface HeadingLegendRow {
  */
 export interface NoteLegendRow {
   kind: "note";
+  shown_on?: ShownOn;
   text: string;
 }
 /**
@@ -1929,6 +1932,7 @@ export interface NoteLegendRow {
  */
 export interface OwnLegendRow {
   kind: "own";
+  shown_on?: ShownOn;
   title: string;
   /**
    * Of what the symbol is drawn.
@@ -1946,6 +1950,7 @@ export interface OwnLegendRow {
  */
 export interface StepsLegendRow {
   kind: "steps";
+  shown_on?: ShownOn;
   /**
    * The classes of the map, each by its layer's id and its own.
    */
@@ -1962,6 +1967,7 @@ export interface StepsLegendRow {
  */
 export interface GridLegendRow {
   kind: "grid";
+  shown_on?: ShownOn;
   grid?: Id;
   /**
    * In place of "Grid".

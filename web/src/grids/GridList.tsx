@@ -2,7 +2,7 @@ import WarningIcon from "@mui/icons-material/WarningAmberOutlined";
 import { Box, Button, Menu, MenuItem } from "@mui/material";
 import { useState } from "react";
 import { useBook } from "../api/book";
-import type { Book, GriddedElement, Grids } from "../api/types";
+import type { Book, Grid, GriddedElement, Grids } from "../api/types";
 import { useChange } from "../api/book";
 import { Heading } from "../frame/Card";
 
@@ -14,11 +14,13 @@ export function GridList({
   grids,
   sheet,
   onOpen,
+  onWiden,
 }: {
   frame: GriddedElement;
   grids: Grids | undefined;
   sheet: number | null;
   onOpen: (id: string) => void;
+  onWiden: (grid: Grid) => Promise<unknown>;
 }) {
   const book = useBook();
   const { ask } = useChange();
@@ -74,6 +76,15 @@ export function GridList({
                 {grid.hidden && ", hidden"}
               </Button>
               {words && !grid.hidden && <GridTold sentence={words.sentence} warnings={words.warnings} />}
+              {words?.wider && !grid.hidden && (
+                <Button
+                  color="warning"
+                  sx={{ py: 0 }}
+                  onClick={() => void onWiden({ ...grid, interval: words.wider }).catch(() => undefined)}
+                >
+                  Widen to {[...new Set([words.wider.x, words.wider.y])].join(" by ")}
+                </Button>
+              )}
             </Box>
           );
         })}

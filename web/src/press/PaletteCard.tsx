@@ -94,8 +94,8 @@ export function PaletteCard({ draft }: { draft: OrderDraft }) {
 }
 
 // The colours that the book draws in, each once.
-function coloursOf({ layers, markers, layout, index_layout }: BookDocument): string[] {
-  const found = JSON.stringify([layers, markers, layout, index_layout]).match(/"#[0-9a-fA-F]{6}"/g) ?? [];
+function coloursOf({ layers, markers, layout, index_layout, pages, looks }: BookDocument): string[] {
+  const found = JSON.stringify([layers, markers, layout, index_layout, pages, looks]).match(/"#[0-9a-fA-F]{6}"/g) ?? [];
   return [...new Set(found.map((text) => text.slice(1, -1).toLowerCase()))].sort();
 }
 

@@ -96,7 +96,21 @@ export function ElementCard({
               onKeep={(patch, label = titleOf(gridded)) => elements.patch(gridded.id, patch, label)}
             />
           )}
-          {gridded && <GridList frame={gridded} grids={grids.data} sheet={sheet} onOpen={setOpen} />}
+          {gridded && (
+            <GridList
+              frame={gridded}
+              grids={grids.data}
+              sheet={sheet}
+              onOpen={setOpen}
+              onWiden={(fresh) =>
+                elements.patch(
+                  gridded.id,
+                  { grids: (gridded.grids ?? []).map((known) => (known.id === fresh.id ? fresh : known)) },
+                  "Interval for this scale",
+                )
+              }
+            />
+          )}
           {gridded && (
             <>
               <Heading text="Border" />
@@ -300,8 +314,9 @@ function Settings({ element, elements }: { element: Element; elements: Elements 
       {role === "sheets" && element.kind !== "map_frame" && (
         <Fold title={element.shown_on ? "On some sheets" : "On all sheets"}>
           <ShownOnFields
-            element={element}
-            onKeep={(patch) => elements.patch(element.id, patch, `Sheets of ${titleOf(element)}`)}
+            about={titleOf(element)}
+            given={element.shown_on}
+            onKeep={(shown_on) => elements.patch(element.id, { shown_on }, `Sheets of ${titleOf(element)}`)}
           />
         </Fold>
       )}

@@ -1,12 +1,11 @@
 import { Box } from "@mui/material";
-import type { Element, ShownOn } from "../api/types";
+import type { ShownOn } from "../api/types";
 import { Choice } from "../fields/Choice";
 import { ConditionEditor } from "../fields/ConditionEditor";
 import { Field } from "../fields/Field";
 import { filled } from "../fields/filled";
 import { useSheetAttributes } from "../fields/sheetConditions";
 import { defaults } from "../generated/defaults";
-import { titleOf } from "./useElements";
 
 const WHICH = [
   ["all", "all"],
@@ -20,22 +19,23 @@ const WHICH = [
 
 const SIDES = ["north", "east", "south", "west"] as const;
 
-// On which sheets an element stands.
+// On which sheets an element, or a row of a legend, stands. about: what it is called.
 export function ShownOnFields({
-  element,
+  about,
+  given,
   onKeep,
 }: {
-  element: Element;
-  onKeep: (patch: Partial<Element>) => Promise<unknown>;
+  about: string;
+  given: ShownOn | undefined;
+  onKeep: (shown: ShownOn | undefined) => Promise<unknown>;
 }) {
   const attributes = useSheetAttributes();
-  const given = element.shown_on;
   const shown = filled(given, defaults.shown_on);
   const keep = (patch: Partial<ShownOn>) => {
     const fresh = Object.fromEntries(
       Object.entries({ ...given, ...patch }).filter(([, value]) => value !== undefined),
     ) as ShownOn;
-    return onKeep({ shown_on: Object.keys(fresh).length ? fresh : undefined });
+    return onKeep(Object.keys(fresh).length ? fresh : undefined);
   };
   const beside = given?.neighbour ? `${shown.without ? "without" : "with"} ${given.neighbour}` : "";
   return (
@@ -69,7 +69,7 @@ export function ShownOnFields({
         }}
       />
       <ConditionEditor
-        about={`Sheets of ${titleOf(element)}`}
+        about={`Sheets of ${about}`}
         attributes={attributes}
         condition={given?.when}
         onKeep={(when) => keep({ when: when as ShownOn["when"] })}

@@ -17,7 +17,7 @@ module TileLoom
 
         # Nothing where the grid is not drawn on the sheet.
         def string(sheet)
-          found = sheet.gridded_frame.grid_on(sheet, grid)
+          found = sheet.main_frame&.grid_on(sheet, grid)
           found ? CoordinateGrid::Note.new(*found).to_s : ""
         end
       end

@@ -125,7 +125,7 @@ module TileLoom
         # Those that the one before it has no room for, or its own.
         def rows_on(sheet)
           before = before(sheet)
-          before ? before.on(sheet).left : MapLegend::Arrangement.shown(arranged_on(sheet))
+          before ? before.on(sheet).left : MapLegend::Arrangement.shown(arranged_on(sheet), sheet)
         end
 
         # The topmost first.

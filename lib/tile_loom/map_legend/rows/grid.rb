@@ -12,7 +12,7 @@ module TileLoom
         def name(_entries) = title || "Grid"
 
         def block(_placed, manner, width)
-          grid, mesh = manner.sheet.gridded_frame.grid_on(manner.sheet, self.grid)
+          grid, mesh = manner.sheet.main_frame&.grid_on(manner.sheet, self.grid)
           return nil if mesh.nil? || mesh.trouble
           spacing = CoordinateGrid::Note.new(grid, mesh).spacing
           words = "#{name([])}: #{mesh.crs.name}, #{spacing[0].downcase}#{spacing[1..]}"

@@ -1,3 +1,4 @@
+import { Box, IconButton } from "@mui/material";
 import { useBook } from "../../api/book";
 import type { FrameExtent, InsetKind } from "../../api/types";
 import { ratio, readScale } from "../../api/words";
@@ -11,7 +12,7 @@ import { Pair } from "../../fields/Pair";
 import { filled } from "../../fields/filled";
 import { useFeatureAttributes } from "../../fields/sheetConditions";
 import { defaults } from "../../generated/defaults";
-import { extents } from "../../generated/kinds";
+import { extents, standardScales } from "../../generated/kinds";
 import { isGridded } from "../kinds";
 import { useLayout } from "../layout";
 import { titleOf } from "../useElements";
@@ -116,16 +117,36 @@ function SizeFields({
 }
 
 function ScaleField({ scale, onKeep }: { scale: number; onKeep: (scale: number) => Promise<unknown> }) {
+  const larger = standardScales.filter((known) => known < scale).at(-1),
+    smaller = standardScales.find((known) => known > scale);
   return (
-    <Field
-      label="Scale held"
-      value={ratio(scale)}
-      onKeep={async (text) => {
-        const read = readScale(text);
-        if (read === null || read < 1) throw new Error("Write a scale, such as 1:25,000.");
-        await onKeep(read);
-      }}
-    />
+    <Box sx={{ display: "flex", alignItems: "flex-end" }}>
+      <Field
+        label="Scale held"
+        value={ratio(scale)}
+        onKeep={async (text) => {
+          const read = readScale(text);
+          if (read === null || read < 1) throw new Error("Write a scale, such as 1:25,000.");
+          await onKeep(read);
+        }}
+      />
+      {[
+        { title: "Next larger standard scale", mark: "+", to: larger },
+        { title: "Next smaller standard scale", mark: "−", to: smaller },
+      ].map(({ title, mark, to }) => (
+        <IconButton
+          key={mark}
+          size="small"
+          aria-label={title}
+          title={to ? `${title}: ${ratio(to)}` : title}
+          disabled={!to}
+          onClick={() => to && void onKeep(to).catch(() => undefined)}
+          sx={{ fontSize: 15, width: 24, height: 28 }}
+        >
+          {mark}
+        </IconButton>
+      ))}
+    </Box>
   );
 }
 

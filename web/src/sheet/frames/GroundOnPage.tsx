@@ -1,8 +1,9 @@
 import { Box } from "@mui/material";
-import { useEffect, useState, type PointerEvent } from "react";
+import { useEffect, useRef, useState, type PointerEvent } from "react";
 import { useBook, useChange } from "../../api/book";
 import type { Element, FrameExtent, GriddedElement, InsetKind } from "../../api/types";
 import { defaults } from "../../generated/defaults";
+import { standardScales } from "../../generated/kinds";
 import { shifted } from "../boxes";
 import { isGridded } from "../kinds";
 import { useLayout } from "../layout";
@@ -11,6 +12,9 @@ import { useSheet } from "../../frame/useSheet";
 import { useFrames, type FramePlace } from "./useFrames";
 
 const round = (value: number) => Math.round(value * 1000) / 1000;
+
+const isTyping = (event: KeyboardEvent) =>
+  event.target instanceof HTMLElement && !!event.target.closest("input, textarea, select, button, [role=combobox]");
 
 interface GroundOnPageProps {
   perMm: number;
@@ -36,11 +40,9 @@ export function GroundOnPage({ perMm, selected, onPick, onKeep }: GroundOnPagePr
     setEntered((known) => (known !== null && known !== id ? null : known));
   }, [id]);
   useEffect(() => {
-    const typing = (event: KeyboardEvent) =>
-      event.target instanceof HTMLElement && !!event.target.closest("input, textarea, select, button, [role=combobox]");
     const down = (event: KeyboardEvent) => {
       if (event.key === "Escape") setEntered(null);
-      if (event.key !== " " || !id || typing(event)) return;
+      if (event.key !== " " || !id || isTyping(event)) return;
       event.preventDefault();
       setHeld(true);
     };
@@ -71,6 +73,41 @@ export function GroundOnPage({ perMm, selected, onPick, onKeep }: GroundOnPagePr
     return () => window.removeEventListener("dblclick", enter);
   }, [layout, onPick]);
   const place = places.find((known) => known.id === id);
+  // By standard scales: > shows the ground larger, < smaller.
+  const scaled = useRef<(by: 1 | -1) => void>(() => undefined);
+  useEffect(() => {
+    scaled.current = (by) => {
+      if (!selected || selected.locked || !place || place.globe) return;
+      const scale =
+        by > 0
+          ? standardScales.filter((known) => known < place.scale - 0.5).at(-1)
+          : standardScales.find((known) => known > place.scale + 0.5);
+      if (scale) void rescaled(selected, place, scale).catch(() => undefined);
+    };
+  });
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event)) return;
+      if (event.key === ">") scaled.current(1);
+      else if (event.key === "<") scaled.current(-1);
+    };
+    window.addEventListener("keydown", press);
+    return () => window.removeEventListener("keydown", press);
+  }, []);
+  const rescaled = async (element: GriddedElement, known: FramePlace, scale: number) => {
+    if (element.kind === "map_frame") {
+      if (cell && role === "sheets") await ask("cells", { do: "scale", cells: [cell.id], scale });
+      return;
+    }
+    const extent = element.extent ?? (defaults[`${element.kind}_element`].extent as FrameExtent);
+    const fresh: FrameExtent =
+      extent.kind === "detail"
+        ? { ...extent, times: round(((extent.times ?? defaults.detail_extent.times) * known.scale) / scale) }
+        : extent.kind === "fixed"
+          ? { ...extent, scale }
+          : { ...extent, size: "held", scale };
+    await onKeep(element.id, { extent: fresh } as Partial<Element>, `Scale of ${titleOf(element)}`);
+  };
   const active = selected && place && !place.globe && !selected.locked && (held || entered === selected.id || from);
   if (!active) return null;
   const [left, top, width, height] = shifted(frame.elements[selected.id]!, shift, 0);

@@ -6,6 +6,8 @@ import { Flag } from "../../fields/Flag";
 import { Pair } from "../../fields/Pair";
 import { WholeNumber } from "../../fields/WholeNumber";
 import { areaPatches, linePatches } from "../../generated/kinds";
+import { Fold } from "../../frame/Fold";
+import { ShownOnFields } from "../ShownOnFields";
 import { SymbolEditor } from "../../symbols/SymbolEditor";
 import { useLayout } from "../layout";
 import { isFrame } from "../kinds";
@@ -48,6 +50,7 @@ const LABELS = [
 export function RowFields({ rows, index, onKeep, onPick }: RowFieldsProps) {
   const shown = rows[index]!;
   const row = shown.row;
+  const { role } = useLayout();
   const put = (fresh: LegendRow, label = "Row of the legend") => onKeep(changed(rows, index, fresh), label);
   const act = (list: LegendRow[], label: string) => {
     onPick(null);
@@ -80,6 +83,15 @@ export function RowFields({ rows, index, onKeep, onPick }: RowFieldsProps) {
       {row.kind === "own" && <OwnFields row={row} shown={shown} put={put} />}
       {row.kind === "steps" && <StepsFields row={row} shown={shown} put={put} />}
       {row.kind === "grid" && <GridFields row={row} put={put} />}
+      {role === "sheets" && (
+        <Fold title={row.shown_on ? "On some sheets" : "On all sheets"}>
+          <ShownOnFields
+            about={shown.name}
+            given={row.shown_on}
+            onKeep={(shown_on) => put(given({ ...row, shown_on }), "Sheets of a row of the legend")}
+          />
+        </Fold>
+      )}
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.25 }}>
         <Button
           onClick={() => act(inserted(rows, index, { kind: "heading", title: "Heading" }), "Heading of the legend")}

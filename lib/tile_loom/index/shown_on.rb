@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 module TileLoom
-  module Furniture
-    # On which sheets an element stands: all that is said must hold.
+  module Index
+    # On which sheets an element, or a row of a legend, stands: all that is said must hold.
     class ShownOn < Values::Value
       define "shown_on", about: "On which sheets: where several things are said, all of them hold."
       part :sheets, text(most: 1000), about: "Names, numbers and ranges: \"A1, B2-C1, 7\"."
@@ -43,7 +43,11 @@ module TileLoom
       # Numbers of the sheets that the range means.
       def picked(sheet)
         return {} if sheets.to_s.strip.empty?
-        sheet.book.once([:shown_on, sheets]) { Index::SheetRange.new(sheets).pick(sheet.cells).to_h { |cell| [cell.number, true] } }
+        sheet.book.once([:shown_on, sheets]) {
+          SheetRange.new(sheets).pick(sheet.cells).to_h { |cell|
+            [cell.number, true]
+          }
+        }
       end
 
       def counted?(sheet, cell)
