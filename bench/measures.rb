@@ -13,6 +13,7 @@ module Bench
       [
         *demo_rows,
         *legend_rows,
+        *frame_rows,
         *generated_rows,
         *memory_rows,
         *image_rows,
@@ -54,6 +55,43 @@ module Bench
     end
 
     def milliseconds(pair) = format("%.0f ms · %.0f ms", *pair)
+
+    # What frames beside the main one, and the veil, add to a sheet of the demo.
+    def frame_rows
+      inset = {"kind" => "inset", "id" => "more", "border" => {}}
+      place = {"left_mm" => 10, "top_mm" => 10, "width_mm" => 60, "height_mm" => 45}
+      adds_ms({})
+      plain = adds_ms({})
+      {
+        "A locator of neighbours, areas alone" => {
+          "extent" => {"kind" => "neighbours"},
+          "layers" => "areas",
+          "labels" => false,
+          "cells" => {}
+        },
+        "A globe with the sheet on it" => {"globe" => {}, "layers" => "none", "outlines" => [{}]}
+      }.map { |title, more| [title, adds_ms({"inset" => inset.merge("place" => place, **more)}) - plain] }
+        .push(["A veil round the sheet's feature", adds_ms({"veil" => {}}) - plain])
+        .map { |title, ms| ["#{title}, adds to a sheet (median of 27)", format("%.1f ms", ms)] }
+    end
+
+    # Median of drawing each sheet once, in ms, what all sheets share being there.
+    def adds_ms(more)
+      settings = JSON.parse(File.read(@folio_path))
+      elements = settings["layout"]["elements"]
+      elements.map! { |element| (element["kind"] == "map_frame") ? element.merge(more.slice("veil")) : element }
+      elements << more["inset"] if more["inset"]
+      book = TileLoom::Document::Book.new(settings)
+      source = demo.last
+      cells = book.cells(source)
+      times =
+        cells.map do |cell|
+          start = clock
+          TileLoom::Compose::SheetComposer.new(book: book, source: source, cell: cell, count: cells.length).drawing
+          clock - start
+        end
+      times.sort[times.length / 2] * 1000
+    end
 
     # All sheets' legends, looked through for rows without room.
     LEGENDS = 500

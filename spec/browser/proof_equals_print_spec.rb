@@ -24,10 +24,29 @@ RSpec.describe "Proof and print", type: :feature do
       .map { |left, right, word| [CGI.unescapeHTML(word), left.to_f * 25.4 / 72, right.to_f * 25.4 / 72] }
   end
 
-  TileLoom::Layout::Designs.names.each do |name|
+  # A sheet with a detail, its neighbours by name, and a globe.
+  def self.with_frames
+    inset = ->(id, place, **more) { JSON.parse(JSON.generate({kind: "inset", id: id, place: place, **more})) }
+    main = TileLoom::Layout::Designs.elements("side-panel")
+    frame = main.find { |element| element["kind"] == "map_frame" }
+    frame["outlines"] = [{"frame" => "detail", "leaders" => true}]
+    place = ->(top) { {left_mm: 8, top_mm: top, width_mm: 60, height_mm: 50} }
+    [
+      *main,
+      inset["detail", place[8], letter: "A", extent: {kind: "detail", at_mm: [200, 100], times: 4}],
+      inset["around", place[66], extent: {kind: "neighbours"}, layers: "areas", cells: {labels: "both"}],
+      inset["globe", place[124], globe: {}, layers: "none", outlines: [{}]]
+    ]
+  end
+
+  TileLoom::Layout::Designs
+    .names
+    .to_h { |name| [name, TileLoom::Layout::Designs.elements(name)] }
+    .merge("a page with further frames" => with_frames)
+    .each do |name, elements|
     it "agree on every text of #{name} to 0.1 mm, word by word" do
       App::DesignChange.new(
-        {"layout" => {"name" => name, "elements" => TileLoom::Layout::Designs.elements(name)}}
+        {"layout" => {"name" => name, "elements" => elements}}
       ).apply_to(App::Book.find(@book.id), label: name, page: false)
       visit "/books/#{@book.id}/proof?sheet=9"
       expect(page).to have_css("[data-sheet='9'] svg text")

@@ -32,7 +32,7 @@ module TileLoom
           told.add(Output::Plan.new(press).coarse_pixels)
           tell_of_book(book, source)
           report(
-            "#{cells.length} #{(cells.length == 1) ? "sheet" : "sheets"} in #{options[:out]}",
+            "#{in_words(cells)} in #{options[:out]}",
             {"file" => options[:out], "sheets" => cells.length}
           )
         end
@@ -144,6 +144,12 @@ module TileLoom
             count: Units::Number.grouped(all.length),
             warnings: ground_warnings(document, source).map { |sentence| "#{sentence} " }.join
           )
+        end
+
+        # "27 sheets"; pages, where some are none.
+        def in_words(leaves)
+          kind = (leaves.any? { |leaf| leaf.page? || leaf.blank? }) ? "page" : "sheet"
+          "#{leaves.length} #{kind}#{"s" unless leaves.length == 1}"
         end
 
         def look_at_sheets(document, source)

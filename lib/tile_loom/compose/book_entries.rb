@@ -37,7 +37,8 @@ module TileLoom
             ground: cell.ground,
             crs: @book.crs
           )
-        View::GroundDrawing.new(layers: layers, source: @source, view: view, names: false, ppi: @ppi)
+        View::GroundDrawing.new(layers: layers, source: @source, view: view, names: false, ppi: @ppi,
+          on_sheet: Standing.of(@book, @source, cell))
       end
     end
   end

@@ -86,14 +86,14 @@ module TileLoom
       def steps?(placed)
         entry = placed.known.first
         return false unless placed.row.is_a?(MapLegend::Rows::Entry) && entry&.range && entry.bar.nil?
-        @composer.known_entries.count { |other| other.layer.id == entry.layer.id && other.range } > 1
+        @composer.known_entries(@legend.frame).count { |other| other.layer.id == entry.layer.id && other.range } > 1
       end
 
       # Entries of the map that a legend by hand does not list.
       def addable
         return [] unless @legend.content == "hand"
         listed = placed.flat_map { |row| row.row.keys }
-        @composer.known_entries.reject { |entry| listed.include?(entry.key) }
+        @composer.known_entries(@legend.frame).reject { |entry| listed.include?(entry.key) }
       end
 
       # [Symbology::Symbol or nil, its shape], of what is drawn in it; nil of words alone.

@@ -188,15 +188,17 @@ module TileLoom
         once(:legend_entries, frame.id) { frame.legend_entries(self) }
       end
 
-      # All that the map can show, the topmost first, whatever this sheet has of it.
-      def known_entries =
-        book.once([:known_entries]) do
-          book
-            .layers
+      # All that a frame of this page can show, the topmost first, whatever this sheet has of it; the main one where no
+      # id is given.
+      def known_entries(id = nil)
+        shown = ((id && frame(id)) || main_frame)&.layers_shown(book) || book.layers
+        book.once([:known_entries, shown.map(&:object_id)]) do
+          shown
             .select(&:visible?)
             .flat_map { |layer| layer.legend_entries(layer.raster? ? source.raster(layer.id)&.facts : nil) }
             .reverse
         end
+      end
 
       # What any sheet of the book shows of it.
       def book_entries = book.once([:book_entries]) { BookEntries.new(book, source, known_entries, ppi: ppi).entries }

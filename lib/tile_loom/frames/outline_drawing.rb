@@ -14,10 +14,16 @@ module TileLoom
 
       # Why nothing is drawn, in a sentence; nil where something is.
       def trouble
-        return "The frame “#{@outline.frame}”, whose ground is to be shown, is not on this page." unless @other
+        return missing unless @other
         there = @other.view_on(@sheet) or return nil
         return "“#{@other.title}” shows a globe, whose ground has no outline in another frame." if there.globe?
         rings.empty? ? "The ground of “#{@other.title}” does not lie in this frame’s view." : nil
+      end
+
+      # One that stands on other sheets, or is hidden, is not missed.
+      def missing
+        return nil if @sheet.layout.elements.any? { |element| element.id == @outline.frame }
+        "The frame “#{@outline.frame}”, whose ground is to be shown, is not on this page."
       end
 
       # Scene nodes inside the frame.

@@ -47,7 +47,9 @@ module TileLoom
 
       # What is not as it is asked for, in sentences.
       def told(sheet, view)
-        return [] if shape(sheet, view)
+        clear = clear(sheet, view)
+        return [] if clear&.area&.positive?
+        return ["What is to stay clear of the veil has no area; give it a margin."] if clear
         what = {"feature" => "no feature of the study area", "study_area" => "no study area",
                 "cell" => "no cell"}[round]
         ["This sheet shows #{what}, so nothing of it lies under the veil."]

@@ -78,6 +78,19 @@ module TileLoom
         ]
       end
 
+      # Symbology::Layer list, as its look has them.
+      def layers_shown(book)
+        list = look ? book.layers_of(look) : book.layers
+        case layers
+        when "none"
+          []
+        when "areas"
+          list.select { |layer| layer.raster? || layer.rules.any? { |rule| rule.symbol.area? } }
+        else
+          list
+        end
+      end
+
       # One that is no rectangle has its border as a line along its outline, and no labels of grids.
       def surround(view, sheet, grids: self.grids, **more)
         return super if plain?(view)
@@ -167,7 +180,7 @@ module TileLoom
               sheet: sheet,
               view: view,
               ring: ring(view),
-              other: sheet.frame(outline.frame),
+              other: sheet.frame(outline.frame)&.then { |frame| frame.hidden? ? nil : frame },
               face: typeface("sans-bold")
             )
           end
@@ -202,18 +215,6 @@ module TileLoom
         clear = veil.clear(sheet, view) if veil&.hides?
         return outline || clear unless outline && clear
         outline.intersection(clear)
-      end
-
-      def layers_shown(book)
-        list = look ? book.layers_of(look) : book.layers
-        case layers
-        when "none"
-          []
-        when "areas"
-          list.select { |layer| layer.raster? || layer.rules.any? { |rule| rule.symbol.area? } }
-        else
-          list
-        end
       end
 
       def cells_drawing(sheet, view) =

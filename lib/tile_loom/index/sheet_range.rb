@@ -24,15 +24,18 @@ module TileLoom
         @text, @all_others = text.to_s.strip, others
       end
 
-      # Those of them that are meant.
-      def others = all? ? @all_others : parts.flat_map { |part| called(part) }.uniq
+      # Those of them that are meant. What is the number or the name of a sheet means that sheet.
+      def others(cells) = all? ? @all_others : parts.flat_map { |part| called(part, cells) }.uniq
 
       # The cells meant, in book order; Refusal names the part that is not known, Ambiguous the one that is two.
       def pick(cells)
         return cells if all?
-        wanted = parts.reject { |part| called(part).any? }
+        wanted = parts.reject { |part| called(part, cells).any? }
         numbers = wanted.flat_map { |part| span(part, cells) }.uniq
-        raise Refusal.new("output.range_names_none", text: @text, at: "/sheets") if numbers.empty? && others.empty?
+        if numbers.empty? && others(cells).empty?
+          raise Refusal.new("output.range_names_none", text: @text,
+            at: "/sheets")
+        end
         cells.select { |cell| numbers.include?(cell.number) }
       end
 
@@ -60,7 +63,8 @@ module TileLoom
       end
 
       # Pages that are no sheets, by what a part calls them.
-      def called(part)
+      def called(part, cells)
+        return [] if meant(part, cells).any?
         return @all_others.select(&:index?) if part.casecmp?(INDEX)
         return @all_others.reject(&:index?) if part.casecmp?(PAGES)
         @all_others.select { |other| other.name.casecmp?(part) }

@@ -191,7 +191,7 @@ module TileLoom
       # Layout::Leaf list, in the order of the pages. An empty page comes with the one that it stands before.
       def in_range
         numbers = range.pick(cells).to_h { |cell| [cell.number, true] }
-        others = range.others.to_h { |leaf| [leaf.number, true] }
+        others = range.others(cells).to_h { |leaf| [leaf.number, true] }
         found = run.leaves.select { |leaf| leaf.sheet? ? numbers[leaf.number] : others[leaf.number] }
         whole = found.length == run.leaves.count { |leaf| !leaf.blank? }
         whole ? run.leaves : found

@@ -4,6 +4,7 @@ import { useBook } from "../api/book";
 import { count } from "../api/words";
 import { partsOf } from "../api/area";
 import { useAlso } from "../frame/useAlso";
+import { leafCount } from "../frame/leaves";
 import { useSheet } from "../frame/useSheet";
 import { useAttributes } from "../api/useAttributes";
 import { ConditionEditor } from "../fields/ConditionEditor";
@@ -22,7 +23,9 @@ export function RangeValue({ draft }: { draft: OrderDraft }) {
   const [text, setText] = useState(sheets);
   const withIndex = !!book.document.index_layout;
   const all = /^(all)?$/i.test(sheets.trim());
-  const shown = `${all ? (withIndex ? "all sheets with the index sheet" : "all sheets") : `sheets ${sheets}`}${order.where ? " that meet a condition" : ""}`;
+  const withPages = (book.document.pages ?? []).length > 0;
+  const everything = withPages ? "all pages" : withIndex ? "all sheets with the index sheet" : "all sheets";
+  const shown = `${all ? everything : `sheets ${sheets}`}${order.where ? " that meet a condition" : ""}`;
   const selected = useMemo(
     () =>
       book.cells.filter((known) => known === cell || also.includes(known.number)).map((known) => quoted(known.name)),
@@ -39,7 +42,7 @@ export function RangeValue({ draft }: { draft: OrderDraft }) {
           <Box sx={{ px: 2, pb: 1.5, pt: 0.5, width: 360, display: "grid", gap: 1 }}>
             <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1 }}>
               <Button variant="outlined" onClick={() => keep("all")}>
-                All {count(book.cells.length, "sheet")}
+                {withPages ? `All ${count(leafCount(book), "page")}` : `All ${count(book.cells.length, "sheet")}`}
               </Button>
               {cell && (
                 <Button variant="outlined" onClick={() => keep(quoted(cell.name))}>
@@ -66,7 +69,7 @@ export function RangeValue({ draft }: { draft: OrderDraft }) {
                 value={text}
                 onChange={(event) => setText(event.target.value)}
                 onFocus={(event) => event.target.select()}
-                helperText={`all, or numbers and names such as ${withIndex ? "index, " : ""}1-3, 7, C2`}
+                helperText={`all, or numbers and names such as ${withIndex ? "index, " : ""}${withPages ? "pages, " : ""}1-3, 7, C2`}
                 slotProps={{ htmlInput: { "aria-label": "Which sheets", autoComplete: "off" } }}
               />
               <Button type="submit" variant="contained">

@@ -76,7 +76,7 @@ module TileLoom
           sheet.once(:legend_rows, id) do
             MapLegend::Arrangement.new(
               rows: rows,
-              known: of_layers(sheet.known_entries),
+              known: of_layers(sheet.known_entries(frame)),
               headings: headings,
               by_hand: content == "hand"
             ).placed(entries(sheet))
@@ -134,7 +134,7 @@ module TileLoom
           when "book"
             of_layers(sheet.book_entries)
           when "hand"
-            of_layers(sheet.known_entries)
+            of_layers(sheet.known_entries(frame))
           else
             of_layers(sheet.legend_entries(frame).reverse)
           end

@@ -7,8 +7,15 @@ module TileLoom
       class Destinations
         def initialize = @pages = {}
 
-        # What the page of a sheet is reached by. number: of the sheet, 0 for the index sheet.
-        def self.key(number, name) = number.zero? ? "index" : "sheet-#{name}"
+        # What a page is reached by. number: of a Layout::Leaf, by which sheets, index sheets and other pages are told
+        # apart.
+        def self.key(number, name)
+          return "sheet-#{name}" if number.positive?
+          return "index" if number == Layout::Leaf::INDEX
+          return "empty-#{Layout::Leaf::BLANKS - number + 1}" if number <= Layout::Leaf::BLANKS
+          return "index-#{Layout::Leaf::PARTS - number + 1}" if number < Layout::Leaf::PARTS
+          "page-#{name}"
+        end
 
         def add(key, page, height_pt) = @pages[key] = [page, :XYZ, 0, height_pt, nil]
 
