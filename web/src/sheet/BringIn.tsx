@@ -21,13 +21,13 @@ export function BringIn({ title, label, accept, address, onBrought }: BringInPro
   const client = useQueryClient();
   const input = useRef<HTMLInputElement>(null);
   const [told, setTold] = useState<string | null>(null);
-  const [brought, setBrought] = useState<{ id: string; file: File } | null>(null);
-  // What follows is a change of the book as it is now, with the file in it.
+  const [brought, setBrought] = useState<{ id: string; file: File; revision: number } | null>(null);
+  // What follows is a change of the book with the file in it: it waits until this card has been told of that book.
   useEffect(() => {
-    if (!brought) return;
+    if (!brought || book.revision < brought.revision) return;
     setBrought(null);
     onBrought(brought.id, brought.file).catch((error: Error) => setTold(error.message));
-  }, [brought, onBrought]);
+  }, [brought, book.revision, onBrought]);
   const bring = async (file: File | undefined) => {
     if (!file) return;
     setTold(null);
@@ -38,7 +38,7 @@ export function BringIn({ title, label, accept, address, onBrought }: BringInPro
       );
       client.setQueryData(["book", book.id], made.book);
       if (made.left_out?.length) setTold(`Left out of it: ${made.left_out.join(", ")}.`);
-      setBrought({ id: made.id, file });
+      setBrought({ id: made.id, file, revision: made.book.revision });
     } catch (error) {
       setTold((error as Error).message);
     }
