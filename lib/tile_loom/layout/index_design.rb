@@ -25,8 +25,15 @@ module TileLoom
         return index_frame(element) if element["kind"] == "map_frame"
         declared = Furniture::Elements.of(element["kind"])
         alone = declared.refused_on.key?("index") || OF_A_SHEET.include?(element.dig("extent", "kind"))
-        alone ? nil : element.except("shown_on")
+        alone ? nil : reworded(element).except("shown_on")
       end
+
+      # A text of what only a sheet has says what the page is.
+      OF_A_CELL = /sheet\.(number|row|column)\b/
+      IN_ITS_PLACE = "Index to {{ sheet.count }} sheets"
+
+      def reworded(element) =
+        (element["kind"] == "text" && element["text"].to_s.match?(OF_A_CELL)) ? element.merge("text" => IN_ITS_PLACE) : element
 
       def index_frame(frame)
         grids = frame["grids"].to_a.map { |grid| grid.except(*AUTOMATIC) }

@@ -38,7 +38,7 @@ export function FreePageFields({ page }: { page: FreePage }) {
       />
       <Pair>
         <Choice
-          label="Place in the book"
+          label="Position in the book"
           value={shown.place}
           choices={PLACES}
           onChoose={(place) =>

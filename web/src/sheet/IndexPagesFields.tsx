@@ -18,7 +18,7 @@ export function IndexPagesFields() {
   return (
     <div style={{ display: "grid", gap: 8, marginBottom: 16 }}>
       <Choice
-        label="Place in the book"
+        label="Position in the book"
         value={shown.place}
         choices={[
           ["first", "before the sheets"],

@@ -64,7 +64,7 @@ export function NewPageCard({ onDone }: { onDone: () => void }) {
         />
         <Field label="Title" value={title} placeholder={called} onKeep={async (text) => setTitle(text)} />
         <Choice
-          label="Place in the book"
+          label="Position in the book"
           value={place}
           choices={PLACES}
           onChoose={async (chosen) => setPlace(chosen)}
