@@ -32,8 +32,10 @@ module TileLoom
       OF_A_CELL = /sheet\.(number|row|column)\b/
       IN_ITS_PLACE = "Index to {{ sheet.count }} sheets"
 
-      def reworded(element) =
-        (element["kind"] == "text" && element["text"].to_s.match?(OF_A_CELL)) ? element.merge("text" => IN_ITS_PLACE) : element
+      def reworded(element)
+        return element unless element["kind"] == "text" && element["text"].to_s.match?(OF_A_CELL)
+        element.merge("text" => IN_ITS_PLACE)
+      end
 
       def index_frame(frame)
         grids = frame["grids"].to_a.map { |grid| grid.except(*AUTOMATIC) }
