@@ -64,12 +64,18 @@ module Bench
       plain = adds_ms({})
       {
         "A locator of neighbours, areas alone" => {
-          "extent" => {"kind" => "neighbours"},
+          "extent" => {
+            "kind" => "neighbours"
+          },
           "layers" => "areas",
           "labels" => false,
           "cells" => {}
         },
-        "A globe with the sheet on it" => {"globe" => {}, "layers" => "none", "outlines" => [{}]}
+        "A globe with the sheet on it" => {
+          "globe" => {},
+          "layers" => "none",
+          "outlines" => [{}]
+        }
       }.map { |title, more| [title, adds_ms({"inset" => inset.merge("place" => place, **more)}) - plain] }
         .push(["A veil round the sheet's feature", adds_ms({"veil" => {}}) - plain])
         .map { |title, ms| ["#{title}, adds to a sheet (median of 27)", format("%.1f ms", ms)] }

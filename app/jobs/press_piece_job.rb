@@ -35,9 +35,10 @@ module App
       def sheets(piece)
         return "the ground" if piece.numbers == [PressPiece::GROUND]
         first, last =
-          piece.numbers.values_at(0, -1).map { |number|
-          number.positive? ? number.to_s : "the page #{name(piece, number)}"
-        }
+          piece
+            .numbers
+            .values_at(0, -1)
+            .map { |number| number.positive? ? number.to_s : "the page #{name(piece, number)}" }
         if first == last
           "sheet #{first}".sub("sheet the", "the")
         else

@@ -234,22 +234,20 @@ module App
     # In their order. after: behind how many sheets it stands.
     def pages(run)
       sheets = 0
-      run
-        .leaves
-        .filter_map do |leaf|
-          sheets += 1 if leaf.sheet?
-          next if leaf.sheet?
-          {
-            "number" => leaf.number,
-            "kind" => leaf.kind.to_s,
-            "name" => leaf.name,
-            "page" => leaf.page&.id,
-            "position" => leaf.position,
-            "folio" => leaf.folio,
-            "after" => sheets,
-            "sheets" => leaf.cells.length
-          }
-        end
+      run.leaves.filter_map do |leaf|
+        sheets += 1 if leaf.sheet?
+        next if leaf.sheet?
+        {
+          "number" => leaf.number,
+          "kind" => leaf.kind.to_s,
+          "name" => leaf.name,
+          "page" => leaf.page&.id,
+          "position" => leaf.position,
+          "folio" => leaf.folio,
+          "after" => sheets,
+          "sheets" => leaf.cells.length
+        }
+      end
     end
 
     def page_frames(list) =

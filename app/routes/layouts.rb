@@ -175,8 +175,7 @@ module App
         when "index"
           core.index_layout
         when "pages"
-          core.pages.find { |page| page.id == @page }&.layout or
-            raise TileLoom::Refusal.new("requests.no_such_page")
+          core.pages.find { |page| page.id == @page }&.layout or raise TileLoom::Refusal.new("requests.no_such_page")
         else
           core.layout
         end
@@ -186,9 +185,12 @@ module App
       def with_elements(list)
         return {ROLES.fetch(@role) => {"elements" => list}} unless @role == "pages"
         fresh =
-          book.settings.fetch("pages").map do |page|
-            (page["id"] == @page) ? page.merge("layout" => page["layout"].merge("elements" => list)) : page
-          end
+          book
+            .settings
+            .fetch("pages")
+            .map do |page|
+              (page["id"] == @page) ? page.merge("layout" => page["layout"].merge("elements" => list)) : page
+            end
         {"pages" => fresh}
       end
 
@@ -198,7 +200,11 @@ module App
         {
           "title" => "Detail #{wanted["letter"]}".strip,
           "letter" => wanted["letter"].presence,
-          "extent" => {"kind" => "detail", "at_mm" => wanted["at_mm"], "times" => 4}
+          "extent" => {
+            "kind" => "detail",
+            "at_mm" => wanted["at_mm"],
+            "times" => 4
+          }
         }.compact
 
       def with_outline(element, outline) = element.merge("outlines" => [*element["outlines"], outline])

@@ -27,8 +27,9 @@ RSpec.describe App::Routes::Layouts do
 
   it "makes a page of a ready-made design, which can be undone, and shows it by its number among the others" do
     made = post_to("pages", title: "Front cover", place: "front", design: "cover")
-    expect(made["pages"]).to match([a_hash_including("number" => -100, "kind" => "page", "name" => "Front cover",
-      "position" => 1, "after" => 0)])
+    expect(made["pages"]).to match(
+      [a_hash_including("number" => -100, "kind" => "page", "name" => "Front cover", "position" => 1, "after" => 0)]
+    )
     expect(made["page_frames"][made["made"].first]["elements"].keys).to include("title", "map")
     expect(svg(-100)).to include("Test moss")
     expect(svg(1)).to include("Test moss")
@@ -51,13 +52,29 @@ RSpec.describe App::Routes::Layouts do
 
   it "puts elements on the page that is meant, and grids into the frame that is meant" do
     id = post_to("pages", title: "Notes", place: "back", design: "notes")["made"].first
-    post_to("layout/elements", role: "pages", page: id, kind: "inset", box: [20, 60, 80, 60],
-      settings: {extent: {kind: "whole_index"}})
+    post_to(
+      "layout/elements",
+      role: "pages",
+      page: id,
+      kind: "inset",
+      box: [20, 60, 80, 60],
+      settings: {
+        extent: {
+          kind: "whole_index"
+        }
+      }
+    )
     page = document["pages"].first["layout"]["elements"]
     expect(page.map { |element| element["kind"] }).to include("inset")
     expect(document["layout"]["elements"].map { |element| element["kind"] }).not_to include("inset")
-    send_json(:post, "/api/books/#{book.id}/layout/elements", role: "pages", page: id, kind: "map_frame",
-      box: [20, 60, 80, 60])
+    send_json(
+      :post,
+      "/api/books/#{book.id}/layout/elements",
+      role: "pages",
+      page: id,
+      kind: "map_frame",
+      box: [20, 60, 80, 60]
+    )
     expect([last_response.status, last_response.body]).to match([422, /on a page put an inset/])
     ask("/api/books/#{book.id}/sheets/-100/grids?frame=inset-1")
     preset = answer["presets"].first["key"]
@@ -103,12 +120,23 @@ RSpec.describe App::Routes::Layouts do
   end
 
   it "gives looks ids by which frames know them, and old frames of the index the look of their cells in one place" do
-    send_json(:patch, "/api/books/#{book.id}",
-      {label: "Look", patch: {looks: [{title: "Bare", layers: [{id: "area"}]}]}})
+    send_json(
+      :patch,
+      "/api/books/#{book.id}",
+      {label: "Look", patch: {looks: [{title: "Bare", layers: [{id: "area"}]}]}}
+    )
     expect(document["looks"].first["id"]).to eq("look-1")
     old = {"kind" => "locator", "id" => "l", "place" => {}, "colour" => "#123456", "face" => "serif"}
-    expect(TileLoom::Document::Upgrade.cells_of(old)).to eq("kind" => "locator", "id" => "l", "place" => {},
-      "cells" => {"labels" => "none", "colour" => "#123456", "face" => "serif"})
+    expect(TileLoom::Document::Upgrade.cells_of(old)).to eq(
+      "kind" => "locator",
+      "id" => "l",
+      "place" => {},
+      "cells" => {
+        "labels" => "none",
+        "colour" => "#123456",
+        "face" => "serif"
+      }
+    )
     expect(TileLoom::Document::Upgrade.cells_of(old.except("colour", "face"))).to eq(old.except("colour", "face"))
   end
 end

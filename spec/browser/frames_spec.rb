@@ -6,8 +6,10 @@ RSpec.describe "A book of villages", type: :feature do
   # Three villages of 900 m by 700 m, the last two side by side, a sheet each at 1:10,000.
   before do
     empty_database
-    collection = collection_in("EPSG:25829").merge("features" => [village("Ardroy", 0), village("Balmore", 1200),
-      village("Cairnie", 2100)])
+    collection =
+      collection_in("EPSG:25829").merge(
+        "features" => [village("Ardroy", 0), village("Balmore", 1200), village("Cairnie", 2100)]
+      )
     settings =
       TileLoom::Document::Starter.document(
         title: "Villages",
@@ -18,8 +20,13 @@ RSpec.describe "A book of villages", type: :feature do
       )
     settings["index"] = settings["index"].merge(
       "kind" => "features",
-      "scale_rule" => {"kind" => "fixed"},
-      "naming" => {"kind" => "field", "field" => "name"}
+      "scale_rule" => {
+        "kind" => "fixed"
+      },
+      "naming" => {
+        "kind" => "field",
+        "field" => "name"
+      }
     )
     @book = App::NewBook.from_folio(TileLoom::Document::Folio.new(nil, TileLoom::Document::Book.new(settings)))
     @main = @book.layout.elements.find { |element| element["kind"] == "map_frame" }["id"]
@@ -27,8 +34,16 @@ RSpec.describe "A book of villages", type: :feature do
 
   def village(name, east)
     ring = [[0, 0], [900, 0], [900, 700], [0, 700], [0, 0]].map { |x, y| [402_000 + east + x, 6_528_000 + y] }
-    {"type" => "Feature", "properties" => {"name" => name},
-     "geometry" => {"type" => "Polygon", "coordinates" => [ring]}}
+    {
+      "type" => "Feature",
+      "properties" => {
+        "name" => name
+      },
+      "geometry" => {
+        "type" => "Polygon",
+        "coordinates" => [ring]
+      }
+    }
   end
 
   def saved = expect(page).to have_text("All changes saved")
@@ -40,7 +55,7 @@ RSpec.describe "A book of villages", type: :feature do
   end
 
   it "shows each village clear and the rest under white at 50 %, under its name, with a detail, its neighbours and a " \
-"globe" do
+       "globe" do
     visit "/books/#{@book.id}/sheet?sheet=2&selected=#{@main}"
     expect(page).to have_css("[data-sheet='2'] svg")
     expect(page).to have_field("Centre easting")
@@ -104,8 +119,16 @@ RSpec.describe "A book of villages", type: :feature do
     expect(page).to have_field("Centre easting")
     page.driver.browser.action.move_to(frame.native, -120, 60).double_click.perform
     ground = find("[data-ground='#{@main}']")
-    page.driver.browser.action.move_to(ground.native).pointer_down(:left).move_by(40, 0).move_by(4,
-      0).pointer_up.perform
+    page
+      .driver
+      .browser
+      .action
+      .move_to(ground.native)
+      .pointer_down(:left)
+      .move_by(40, 0)
+      .move_by(4, 0)
+      .pointer_up
+      .perform
     expect { App::Cell.order(:number).first.centre_x < before - 20 }.to become(true)
     saved
     undo

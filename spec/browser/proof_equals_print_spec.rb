@@ -44,34 +44,36 @@ RSpec.describe "Proof and print", type: :feature do
     .to_h { |name| [name, TileLoom::Layout::Designs.elements(name)] }
     .merge("a page with further frames" => with_frames)
     .each do |name, elements|
-    it "agree on every text of #{name} to 0.1 mm, word by word" do
-      App::DesignChange.new(
-        {"layout" => {"name" => name, "elements" => elements}}
-      ).apply_to(App::Book.find(@book.id), label: name, page: false)
-      visit "/books/#{@book.id}/proof?sheet=9"
-      expect(page).to have_css("[data-sheet='9'] svg text")
-      page.evaluate_async_script("document.fonts.ready.then(() => arguments[0]())")
-      book = App::Book.find(@book.id)
-      Dir.mktmpdir do |folder|
-        document, source = book.document, book.source
-        cells = document.cells(source)
-        file = File.join(folder, "sheet.pdf")
-        press = TileLoom::Output::Press.new(book: document, source: source)
-        press.bind([press.page(cells[8], count: cells.length)], file)
-        words = printed(file)
-        texts = shown
-        expect(texts.length).to be > 10
-        apart =
-          texts.flat_map do |string, left, right|
-            list = string.split(/[\s\u2009]+/)
-            ends = [[list.first, 1, left], [list.last, 2, right]]
-            ends.filter_map do |word, side, mm|
-              nearest = words.select { |found| found[0] == word }.map { |found| (found[side] - mm).abs }.min
-              [string, side, nearest] unless nearest && nearest < 0.1
+      it "agree on every text of #{name} to 0.1 mm, word by word" do
+        App::DesignChange.new({"layout" => {"name" => name, "elements" => elements}}).apply_to(
+          App::Book.find(@book.id),
+          label: name,
+          page: false
+        )
+        visit "/books/#{@book.id}/proof?sheet=9"
+        expect(page).to have_css("[data-sheet='9'] svg text")
+        page.evaluate_async_script("document.fonts.ready.then(() => arguments[0]())")
+        book = App::Book.find(@book.id)
+        Dir.mktmpdir do |folder|
+          document, source = book.document, book.source
+          cells = document.cells(source)
+          file = File.join(folder, "sheet.pdf")
+          press = TileLoom::Output::Press.new(book: document, source: source)
+          press.bind([press.page(cells[8], count: cells.length)], file)
+          words = printed(file)
+          texts = shown
+          expect(texts.length).to be > 10
+          apart =
+            texts.flat_map do |string, left, right|
+              list = string.split(/[\s\u2009]+/)
+              ends = [[list.first, 1, left], [list.last, 2, right]]
+              ends.filter_map do |word, side, mm|
+                nearest = words.select { |found| found[0] == word }.map { |found| (found[side] - mm).abs }.min
+                [string, side, nearest] unless nearest && nearest < 0.1
+              end
             end
-          end
-        expect(apart).to eq([])
+          expect(apart).to eq([])
+        end
       end
     end
-  end
 end

@@ -55,7 +55,11 @@ RSpec.describe TileLoom::Frames::Globe do
       "equidistant" => [3.0, [100, -20], [-5.8311398, 5.5444634]]
     }.each do |projection, (unit, (lon, lat), expected)|
       crs = globe(projection: projection, centre: "place", longitude: -100, latitude: 40).crs(-100, 40)
-      found = TileLoom::Crs::Transform.between(crs.geographic, crs).forward([lon, lat]).map { |metres| metres / radius * unit }
+      found =
+        TileLoom::Crs::Transform
+          .between(crs.geographic, crs)
+          .forward([lon, lat])
+          .map { |metres| metres / radius * unit }
       expect(found).to match(expected.map { |value| be_within(1e-7).of(value) })
     end
   end
@@ -80,9 +84,12 @@ RSpec.describe TileLoom::Frames::Globe do
     rim = drawn.disc.each_slice(2).map { |px, py| Math.hypot(px - x, py - y) - 40 }
     expect(rim.map(&:abs).max).to be < 0.05
     # The chords between, too.
-    middles = drawn.disc.each_slice(2).each_cons(2).map { |(x1, y1), (x2, y2)|
-      Math.hypot((x1 + x2) / 2 - x, (y1 + y2) / 2 - y) - 40
-    }
+    middles =
+      drawn
+        .disc
+        .each_slice(2)
+        .each_cons(2)
+        .map { |(x1, y1), (x2, y2)| Math.hypot((x1 + x2) / 2 - x, (y1 + y2) / 2 - y) - 40 }
     expect(middles.map(&:abs).max).to be < 0.05
   end
 
@@ -92,9 +99,8 @@ RSpec.describe TileLoom::Frames::Globe do
     lakes = world.polygons.flat_map { |rings| rings.each_index.map(&:positive?) }
     rings = world.polygons.flatten(1)
     input = rings.map { |ring| ring[0...-2].each_slice(2).map { |lon, lat| "#{lat} #{lon}\n" }.join }.join("\n")
-    areas = outside("Planimeter", "-e", radius.to_s, "0", "-p", "4", input: input).lines.map { |line|
-      line.split.last.to_f
-    }
+    areas =
+      outside("Planimeter", "-e", radius.to_s, "0", "-p", "4", input: input).lines.map { |line| line.split.last.to_f }
     expected = areas.zip(lakes).sum { |area, lake| lake ? -area.abs : area.abs }
     [[0, 0], [-100, 40], [178, -17], [12, -90]].each do |lon, lat|
       horizon = TileLoom::Crs::Horizon.new(lon, lat, 180)
@@ -108,22 +114,28 @@ RSpec.describe TileLoom::Frames::Globe do
   # Natural Earth's land by hand: what is land and what is sea there (an atlas; common knowledge).
   it "shows land where there is land, from any side: Fiji's, a pole's, the far side too" do
     [
-      [178, -17, "orthographic", 90,
-        {[134, -25] => true, [175, -39] => true, [-160, -30] => false, [150, -50] => false}],
+      [
+        178,
+        -17,
+        "orthographic",
+        90,
+        {[134, -25] => true, [175, -39] => true, [-160, -30] => false, [150, -50] => false}
+      ],
       [0, 90, "orthographic", 90, {[-42, 72] => true, [100, 65] => true, [0, 89] => false, [-40, 30] => false}],
       [0, -90, "equidistant", 90, {[60, -80] => true, [0, -89] => true, [-60, -20] => true, [180, -60] => false}],
       [178, -17, "equidistant", 180, {[10, 22] => true, [-100, 40] => true, [-30, 20] => false}]
     ].each do |lon, lat, projection, reach, places|
-      drawn = sheet({centre: "place", longitude: lon, latitude: lat, projection: projection, reach_deg: reach},
-        size: 100)
+      drawn =
+        sheet({centre: "place", longitude: lon, latitude: lat, projection: projection, reach_deg: reach}, size: 100)
       land = paths(frame(drawn).draw(drawn)).find { |node| node.respond_to?(:fill) && node.fill&.colour == "#c9c4ae" }
       places.each do |(east, north), expected|
         x, y = placed(view(drawn), east, north)
         crossings =
           land.runs.sum do |ring|
-            ring.each_slice(2).each_cons(2).count { |(x1, y1), (x2, y2)|
-              (y1 > y) != (y2 > y) && x < x1 + (y - y1) / (y2 - y1) * (x2 - x1)
-            }
+            ring
+              .each_slice(2)
+              .each_cons(2)
+              .count { |(x1, y1), (x2, y2)| (y1 > y) != (y2 > y) && x < x1 + (y - y1) / (y2 - y1) * (x2 - x1) }
           end
         expect([lon, lat, east, north, crossings.odd?]).to eq([lon, lat, east, north, expected])
       end
@@ -143,15 +155,29 @@ RSpec.describe TileLoom::Frames::Globe do
     # An area on the far side alone is not there; one that is all but a spot of the far side is all of the disc.
     far = [170.0, -5.0, -170.0, -5.0, -170.0, 5.0, 170.0, 5.0, 170.0, -5.0]
     expect(horizon.area([far])).to eq([])
-    all = TileLoom::Crs::Passages::Globe.new(crs.geographic, crs,
-      horizon).on_plane(horizon.area([far.each_slice(2).to_a.reverse.flatten]))
+    all =
+      TileLoom::Crs::Passages::Globe.new(crs.geographic, crs, horizon).on_plane(
+        horizon.area([far.each_slice(2).to_a.reverse.flatten])
+      )
     expect(all.sum { |ring| ring_area(ring) }).to be_within(radius**2 * 1e-3).of(Math::PI * radius**2)
   end
 
   it "works in a book without data, centred on its sheet or its study area, with a graticule, and says who made the " \
-"land" do
-    grids = [{id: "g", crs: "geographic", interval: {x: "15 deg", y: "15 deg"},
-              stroke: {colour: "#777777", width_mm: 0.1}}]
+       "land" do
+    grids = [
+      {
+        id: "g",
+        crs: "geographic",
+        interval: {
+          x: "15 deg",
+          y: "15 deg"
+        },
+        stroke: {
+          colour: "#777777",
+          width_mm: 0.1
+        }
+      }
+    ]
     drawn = sheet({centre: "sheet"}, more: {grids: grids, outlines: [{}]})
     middle = view(drawn).to_geographic.point(0.0, 0.0)
     expect(middle).to match(drawn.view.centre_lon_lat.map { |degrees| be_within(0.06).of(degrees) })
@@ -162,9 +188,9 @@ RSpec.describe TileLoom::Frames::Globe do
     expect(lines.map { |x, y| Math.hypot(x - box.centre[0], y - box.centre[1]) }.max).to be < 20.05
     # A sheet of less than a kilometre is a dot of its colour in the middle.
     dot = nodes.find { |node| node.fill&.colour == "#1f6f78" }
-    expect(TileLoom::Geometry::Box.around(dot.runs.first).centre).to match(box.centre.map { |mm|
-      be_within(0.05).of(mm)
-    })
+    expect(TileLoom::Geometry::Box.around(dot.runs.first).centre).to match(
+      box.centre.map { |mm| be_within(0.05).of(mm) }
+    )
     expect(TileLoom::View::World::CREDIT).to eq("Land: Natural Earth")
   end
 end

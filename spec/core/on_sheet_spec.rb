@@ -4,26 +4,39 @@
 RSpec.describe "What depends on the sheet" do
   # Three villages side by side, of 1,000 m by 800 m; the second and third share a border.
   def villages
-    [
-      ["Ardroy", 500_000, 501_000],
-      ["Balmore", 501_150, 502_150],
-      ["Cairnie", 502_150, 503_150]
-    ].each_with_index.map do |(name, west, east), index|
-      rectangle(west, 6_100_000, east, 6_100_800, id: index + 1,
-        attributes: {"name" => name, "parish" => (index < 2) ? "North" : "South"})
+    [["Ardroy", 500_000, 501_000], ["Balmore", 501_150, 502_150], ["Cairnie", 502_150, 503_150]].each_with_index
+      .map do |(name, west, east), index|
+      rectangle(
+        west,
+        6_100_000,
+        east,
+        6_100_800,
+        id: index + 1,
+        attributes: {
+          "name" => name,
+          "parish" => (index < 2) ? "North" : "South"
+        }
+      )
     end
   end
 
   # By feature at 1:10,000, or a plain grid.
-  def book(index: {kind: "features", scale_rule: {kind: "fixed"}, naming: {kind: "field", field: "name"}},
-    elements: [], main: {}, label: nil, rules: nil, scale: 10_000)
+  def book(
+    index: {kind: "features", scale_rule: {kind: "fixed"}, naming: {kind: "field", field: "name"}},
+    elements: [],
+    main: {},
+    label: nil,
+    rules: nil,
+    scale: 10_000
+  )
     settings = small_settings(scale: scale, index: index)
     layer = settings["layers"].first
     layer["rules"] = JSON.parse(JSON.generate(rules)) if rules
     layer["label"] = JSON.parse(JSON.generate(label)) if label
-    list = settings["layout"]["elements"].map { |element|
-      (element["kind"] == "map_frame") ? element.merge(JSON.parse(JSON.generate(main))) : element
-    }
+    list =
+      settings["layout"]["elements"].map do |element|
+        (element["kind"] == "map_frame") ? element.merge(JSON.parse(JSON.generate(main))) : element
+      end
     settings["layout"]["elements"] = [*list, *JSON.parse(JSON.generate(elements))]
     TileLoom::Document::Check.demand(settings)
     TileLoom::Document::Book.new(settings)
@@ -33,9 +46,12 @@ RSpec.describe "What depends on the sheet" do
 
   def sheet(book, name)
     cells = book.cells(source)
-    TileLoom::Compose::SheetComposer.new(book: book, source: source, cell: cells.find { |cell|
-      cell.name == name
-    }, count: cells.length)
+    TileLoom::Compose::SheetComposer.new(
+      book: book,
+      source: source,
+      cell: cells.find { |cell| cell.name == name },
+      count: cells.length
+    )
   end
 
   def nodes(node) = node.is_a?(TileLoom::Scene::Group) ? node.children.flat_map { |child| nodes(child) } : [node]
@@ -62,14 +78,21 @@ RSpec.describe "What depends on the sheet" do
       ]
       made = book(rules: rules)
       # Of Balmore: Cairnie shares its border, Ardroy is 150 m away. Of Ardroy: Cairnie is 1,150 m away.
-      source_fills = ->(name) {
-        sheet(made, name).book.layers.first.then { |layer|
-          villages.to_h { |village|
-            [village.attributes["name"],
-              layer.rules_for(village.attributes, sheet(made, name).on_sheet.see("area", village)).first.symbol.fill.colour]
-          }
-        }
-      }
+      source_fills = ->(name) do
+        sheet(made, name).book.layers.first.then do |layer|
+          villages.to_h do |village|
+            [
+              village.attributes["name"],
+              layer
+                .rules_for(village.attributes, sheet(made, name).on_sheet.see("area", village))
+                .first
+                .symbol
+                .fill
+                .colour
+            ]
+          end
+        end
+      end
       expect(source_fills["Balmore"]).to eq("Ardroy" => "#333333", "Balmore" => "#111111", "Cairnie" => "#222222")
       expect(source_fills["Ardroy"]).to eq("Ardroy" => "#111111", "Balmore" => "#333333", "Cairnie" => "#444444")
       expect(fills(sheet(made, "Balmore"))).to include("#111111", "#222222")
@@ -85,10 +108,18 @@ RSpec.describe "What depends on the sheet" do
       conditions.each do |condition, expected|
         made = book(rules: [rule("#111111", condition), rule("#444444")])
         ardroy = villages.first
-        names = made.cells(source).map(&:name).select { |name|
-          made.layers.first.rules_for(ardroy.attributes,
-            sheet(made, name).on_sheet.see("area", ardroy)).first.title == "#111111"
-        }
+        names =
+          made
+            .cells(source)
+            .map(&:name)
+            .select do |name|
+              made
+                .layers
+                .first
+                .rules_for(ardroy.attributes, sheet(made, name).on_sheet.see("area", ardroy))
+                .first
+                .title == "#111111"
+            end
         expect(names).to eq(expected)
       end
     end
@@ -96,18 +127,36 @@ RSpec.describe "What depends on the sheet" do
     it "is false of a map that is of no sheet, and refused where there is none" do
       made = book(rules: [rule("#111111", {op: "isSheetFeature", args: []}), rule("#444444")])
       expect(made.layers.first.rules_for(villages.first.attributes).map(&:title)).to eq(["#444444"])
+      expect { book(index: {area: [{layer: "area", when: {op: "isSheetFeature", args: []}}]}) }.to invalid(
+        /asks for the sheet/
+      )
+      expect { book(rules: [rule("#111111", {op: "=", args: [{property: "sheet.colour"}, 1]})]) }.to invalid(
+        /sheet.colour/
+      )
+      expect { book(rules: [rule("#111111", {op: "withinSheetFeature", args: [-1]})]) }.to invalid(
+        /from 0 to 1,000,000 m/
+      )
       expect {
-        book(index: {area: [{layer: "area", when: {op: "isSheetFeature", args: []}}]})
-      }.to invalid(/asks for the sheet/)
-      expect {
-        book(rules: [rule("#111111", {op: "=", args: [{property: "sheet.colour"}, 1]})])
-      }.to invalid(/sheet.colour/)
-      expect {
-        book(rules: [rule("#111111", {op: "withinSheetFeature", args: [-1]})])
-      }.to invalid(/from 0 to 1,000,000 m/)
-      expect {
-        book(elements: [{kind: "box", id: "b", place: {left_mm: 0, top_mm: 0, width_mm: 5, height_mm: 5},
-                         shown_on: {when: {op: "=", args: [{property: "name"}, "x"]}}}])
+        book(
+          elements: [
+            {
+              kind: "box",
+              id: "b",
+              place: {
+                left_mm: 0,
+                top_mm: 0,
+                width_mm: 5,
+                height_mm: 5
+              },
+              shown_on: {
+                when: {
+                  op: "=",
+                  args: [{property: "name"}, "x"]
+                }
+              }
+            }
+          ]
+        )
       }.to invalid(/asks for “name” of a feature/)
     end
 
@@ -121,9 +170,9 @@ RSpec.describe "What depends on the sheet" do
   end
 
   it "elements stand on the sheets that are named, counted or met by a condition, and on no others" do
-    box = ->(id, **shown) {
+    box = ->(id, **shown) do
       {kind: "box", id: id, place: {left_mm: 0, top_mm: 0, width_mm: 5, height_mm: 5}, shown_on: shown}
-    }
+    end
     elements = [
       box["named", sheets: "Balmore, 3"],
       box["first", which: "first"],
@@ -135,18 +184,20 @@ RSpec.describe "What depends on the sheet" do
       box["gone", sheets: "Dunmore"]
     ]
     made = book(elements: elements)
-    standing = made.cells(source).to_h { |cell|
-      [cell.name, sheet(made, cell.name).elements.map(&:id) & elements.map { |element|
-        element[:id]
-      }]
-    }
+    standing =
+      made
+        .cells(source)
+        .to_h do |cell|
+          [cell.name, sheet(made, cell.name).elements.map(&:id) & elements.map { |element| element[:id] }]
+        end
     expect(standing["Ardroy"]).to include("first", "odd", "northern")
     expect(standing["Balmore"]).to include("named", "others", "northern")
     expect(standing["Cairnie"]).to include("named", "others", "odd", "end")
     expect(standing.values.flatten.tally).to include("named" => 2, "first" => 1, "others" => 2, "northern" => 2)
     expect(standing.values.flatten).not_to include("gone")
-    expect(sheet(made,
-      "Ardroy").left_out).to include(a_string_matching(/“gone” is shown on the sheets “Dunmore”.*Dunmore/))
+    expect(sheet(made, "Ardroy").left_out).to include(
+      a_string_matching(/“gone” is shown on the sheets “Dunmore”.*Dunmore/)
+    )
   end
 
   describe "the veil" do
@@ -160,16 +211,21 @@ RSpec.describe "What depends on the sheet" do
       composer = sheet(book(main: {veil: {}}), "Balmore")
       veil = veil_paths(composer).first
       view = composer.view
-      feature = TileLoom::Geometry::Geos.polygon(view.to_page(TileLoom::Geometry::Wkb.each_run(villages[1].wkb).first[1][0...-2]))
+      feature =
+        TileLoom::Geometry::Geos.polygon(
+          view.to_page(TileLoom::Geometry::Wkb.each_run(villages[1].wkb).first[1][0...-2])
+        )
       window = TileLoom::Geometry::Geos.box(view.frame)
       expected = window.difference(feature)
       found = area_of(veil.runs).intersection(window)
       expect(found.sym_difference(expected).area).to be < 0.01
       expect(veil.fill.opacity).to eq(0.5)
       # The feature's fill ends in the same numbers, so that no sliver shows at any enlargement.
-      drawn = nodes(composer.layout.main_frame.draw(composer)).grep(TileLoom::Scene::Path).reject { |path|
-        path.equal?(veil)
-      }.flat_map(&:runs)
+      drawn =
+        nodes(composer.layout.main_frame.draw(composer))
+          .grep(TileLoom::Scene::Path)
+          .reject { |path| path.equal?(veil) }
+          .flat_map(&:runs)
       own = veil.runs.last.each_slice(2).to_a
       expect(drawn.map { |run| run.each_slice(2).to_a }).to include(satisfy { |run| (own - run).empty? })
     end
@@ -192,11 +248,11 @@ RSpec.describe "What depends on the sheet" do
         frame = composer.layout.main_frame.draw(composer)
         all = nodes(frame)
         veiled = all.index(veil_paths(composer).first)
-        [all.index { |node|
-          node.is_a?(TileLoom::Scene::Text) && node.string == "Balmore"
-        } <=> veiled, all.index { |node|
-                        node.respond_to?(:stroke) && node.stroke&.colour == "#777777"
-                      } <=> veiled, composer.legend_entries.map(&:title)]
+        [
+          all.index { |node| node.is_a?(TileLoom::Scene::Text) && node.string == "Balmore" } <=> veiled,
+          all.index { |node| node.respond_to?(:stroke) && node.stroke&.colour == "#777777" } <=> veiled,
+          composer.legend_entries.map(&:title)
+        ]
       end
       above, below = order[{}], order[{labels: "below", grids: "below"}]
       expect(above.first(2)).to eq([1, 1])
@@ -206,31 +262,57 @@ RSpec.describe "What depends on the sheet" do
 
     it "that hides what lies outside leaves it out of the legend, too" do
       rules = [rule("#111111", {op: "=", args: [{property: "name"}, "Balmore"]}), rule("#222222")]
-      titles = ->(opacity) {
+      titles = ->(opacity) do
         sheet(book(rules: rules, main: {veil: {opacity: opacity}}), "Ardroy").legend_entries.map(&:title)
-      }
+      end
       expect(titles[0.5]).to include("#222222")
       expect(titles[1]).to eq(["#222222"])
-      cairnie = ->(opacity) {
+      cairnie = ->(opacity) do
         sheet(book(rules: rules, main: {veil: {opacity: opacity}}), "Cairnie").legend_entries.map(&:title)
-      }
+      end
       expect(cairnie[0.5]).to match_array(%w[#111111 #222222])
       expect(cairnie[1]).to match_array(%w[#111111 #222222]).or eq(["#222222"])
     end
 
     it "in a plain grid stays clear of the feature that the sheet shows most of, and the sheet says so" do
-      made = book(index: {kind: "grid"}, main: {veil: {}},
-        elements: [{kind: "text", id: "t", place: {left_mm: 0, top_mm: 0, width_mm: 60, height_mm: 8}, text: "{{ feature.name }}"}], scale: 4000)
-      names = made.cells(source).map do |cell|
-        composer = sheet(made, cell.name)
-        window = cell.ground.shape
-        most = villages.max_by { |village| TileLoom::Geometry::Geos.read(village.wkb).intersection(window).area }
-        expect(composer.live_text("{{ feature.name }}")).to eq(most.attributes["name"])
-        expect(TileLoom::Compose::SheetFacts.new(composer).to_h["feature"]).to eq("name" => most.attributes["name"],
-          "own" => false)
-        expect(composer.on_sheet.own.id).to eq(most.id)
-        most.attributes["name"]
-      end
+      made =
+        book(
+          index: {
+            kind: "grid"
+          },
+          main: {
+            veil: {}
+          },
+          elements: [
+            {
+              kind: "text",
+              id: "t",
+              place: {
+                left_mm: 0,
+                top_mm: 0,
+                width_mm: 60,
+                height_mm: 8
+              },
+              text: "{{ feature.name }}"
+            }
+          ],
+          scale: 4000
+        )
+      names =
+        made
+          .cells(source)
+          .map do |cell|
+            composer = sheet(made, cell.name)
+            window = cell.ground.shape
+            most = villages.max_by { |village| TileLoom::Geometry::Geos.read(village.wkb).intersection(window).area }
+            expect(composer.live_text("{{ feature.name }}")).to eq(most.attributes["name"])
+            expect(TileLoom::Compose::SheetFacts.new(composer).to_h["feature"]).to eq(
+              "name" => most.attributes["name"],
+              "own" => false
+            )
+            expect(composer.on_sheet.own.id).to eq(most.id)
+            most.attributes["name"]
+          end
       expect(names.uniq.length).to be > 1
     end
   end

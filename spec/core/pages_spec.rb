@@ -13,8 +13,10 @@ RSpec.describe TileLoom::Layout::Run do
     settings = small_settings
     settings["pages"] = JSON.parse(JSON.generate(pages)) if pages.any?
     if index
-      settings["index_layout"] =
-        {"page" => settings["layout"]["page"], "elements" => TileLoom::Layout::Designs.index_elements}
+      settings["index_layout"] = {
+        "page" => settings["layout"]["page"],
+        "elements" => TileLoom::Layout::Designs.index_elements
+      }
     end
     settings["index_pages"] = JSON.parse(JSON.generate(index_pages)) if index_pages
     settings["layout"]["elements"] += JSON.parse(JSON.generate(elements))
@@ -23,8 +25,10 @@ RSpec.describe TileLoom::Layout::Run do
   end
 
   def source
-    @source ||= TileLoom::Data::MemorySource.new("area" => [rectangle(500_000, 6_100_000, 502_000, 6_101_000,
-      attributes: {"name" => "Moor"})])
+    @source ||=
+      TileLoom::Data::MemorySource.new(
+        "area" => [rectangle(500_000, 6_100_000, 502_000, 6_101_000, attributes: {"name" => "Moor"})]
+      )
   end
 
   def run(book) = book.run(source)
@@ -43,17 +47,29 @@ RSpec.describe TileLoom::Layout::Run do
         ]
       )
     sheets = made.cells(source).map(&:name)
-    expect(order(made)).to eq([[:page, "Cover"], [:index, "Index"], [:page, "Contents"], *sheets.flat_map { |name|
-      (name == "A2") ? [[:page, "Notes"], name] : [name]
-    }, [:page, "Back"]])
+    expect(order(made)).to eq(
+      [
+        [:page, "Cover"],
+        [:index, "Index"],
+        [:page, "Contents"],
+        *sheets.flat_map { |name| (name == "A2") ? [[:page, "Notes"], name] : [name] },
+        [:page, "Back"]
+      ]
+    )
     expect(run(made).leaves.map(&:position)).to eq((1..sheets.length + 5).to_a)
   end
 
   # A right-hand page has an odd number (The Chicago Manual of Style, 1.9; common practice).
   it "begins pages on the side that they ask for, with empty pages between, and counts those that print a number" do
-    made = book(index: true,
-      pages: [page("c", "Cover", place: "front", numbered: false),
-        page("t", "Contents", place: "before_sheets", starts: "right"), page("b", "Back", place: "back", starts: "left", numbered: false)])
+    made =
+      book(
+        index: true,
+        pages: [
+          page("c", "Cover", place: "front", numbered: false),
+          page("t", "Contents", place: "before_sheets", starts: "right"),
+          page("b", "Back", place: "back", starts: "left", numbered: false)
+        ]
+      )
     leaves = run(made).leaves
     contents, back = leaves.find { |leaf| leaf.name == "Contents" }, leaves.last
     expect(contents.position).to be_odd
@@ -68,10 +84,12 @@ RSpec.describe TileLoom::Layout::Run do
   it "tells of a page that is to stand before a sheet which is not there, and has it at the end" do
     made = book(pages: [page("n", "Notes", place: "before_sheet", sheet: "Z9")])
     expect(order(made).last).to eq([:page, "Notes"])
-    expect(run(made).told).to eq(["The page “Notes” is to stand before sheet Z9, which is not in the book; it stands at the end."])
-    expect {
-      book(pages: [page("n", "Notes", place: "before_sheet")])
-    }.to invalid(/stands before a sheet, but none is named/)
+    expect(run(made).told).to eq(
+      ["The page “Notes” is to stand before sheet Z9, which is not in the book; it stands at the end."]
+    )
+    expect { book(pages: [page("n", "Notes", place: "before_sheet")]) }.to invalid(
+      /stands before a sheet, but none is named/
+    )
   end
 
   it "divides the index into parts, each with its own cells at a scale of its own, before or behind the sheets" do
@@ -87,8 +105,22 @@ RSpec.describe TileLoom::Layout::Run do
   end
 
   it "lists its sheets with the numbers that their pages print" do
-    table = {kind: "table", id: "list", place: {left_mm: 0, top_mm: 0, width_mm: 80, height_mm: 200},
-             contents: "sheets", columns: [{title: "Sheet", field: "name"}, {title: "Of", field: "feature.name"}, {title: "Page", field: "page"}]}
+    table = {
+      kind: "table",
+      id: "list",
+      place: {
+        left_mm: 0,
+        top_mm: 0,
+        width_mm: 80,
+        height_mm: 200
+      },
+      contents: "sheets",
+      columns: [
+        {title: "Sheet", field: "name"},
+        {title: "Of", field: "feature.name"},
+        {title: "Page", field: "page"}
+      ]
+    }
     made = book(index: true, pages: [page("t", "Contents", elements: [table], place: "front")])
     leaf = run(made).leaves.first
     composer = TileLoom::Compose::Composers.of(made, source, leaf, count: 9)
@@ -98,8 +130,17 @@ RSpec.describe TileLoom::Layout::Run do
   end
 
   it "says in live text which page it is, and of how many" do
-    text = {kind: "text", id: "n", place: {left_mm: 0, top_mm: 0, width_mm: 40, height_mm: 8},
-            text: "{{ page.title }} {{ page.number }} of {{ page.count }}"}
+    text = {
+      kind: "text",
+      id: "n",
+      place: {
+        left_mm: 0,
+        top_mm: 0,
+        width_mm: 40,
+        height_mm: 8
+      },
+      text: "{{ page.title }} {{ page.number }} of {{ page.count }}"
+    }
     made = book(pages: [page("c", "Cover", place: "front", elements: [text])], elements: [text])
     cells = made.cells(source)
     sheet = TileLoom::Compose::SheetComposer.new(book: made, source: source, cell: cells.first, count: cells.length)
@@ -110,16 +151,25 @@ RSpec.describe TileLoom::Layout::Run do
 
   # poppler reads what the file says.
   it "prints them all in their order, and some by their names" do
-    text = ->(words) {
+    text = ->(words) do
       {kind: "text", id: "w", place: {left_mm: 10, top_mm: 10, width_mm: 100, height_mm: 10}, text: words}
-    }
-    made = book(index: true,
-      pages: [page("c", "Cover", place: "front", elements: [text["Welcome"]]),
-        page("t", "Notes", place: "before_sheets", starts: "right", elements: [text["Remarks"]])])
+    end
+    made =
+      book(
+        index: true,
+        pages: [
+          page("c", "Cover", place: "front", elements: [text["Welcome"]]),
+          page("t", "Notes", place: "before_sheets", starts: "right", elements: [text["Remarks"]])
+        ]
+      )
     printed = ->(sheets) do
       Dir.mktmpdir do |folder|
-        press = TileLoom::Output::Press.new(book: made, source: source,
-          order: TileLoom::Output::Order.new({"sheets" => sheets}))
+        press =
+          TileLoom::Output::Press.new(
+            book: made,
+            source: source,
+            order: TileLoom::Output::Order.new({"sheets" => sheets})
+          )
         file = File.join(folder, "book.pdf")
         press.bind(press.picked.map { |leaf| press.page(leaf) }, file)
         outside("pdftotext", "-layout", file, "-").split("\f").map(&:strip)
@@ -138,11 +188,30 @@ RSpec.describe TileLoom::Layout::Run do
   it "has an index sheet in the design of the sheets, its grids counted for its own scale" do
     settings = small_settings
     frame = settings["layout"]["elements"].find { |element| element["kind"] == "map_frame" }
-    frame["grids"] =
-      [{"id" => "g", "crs" => "geographic", "interval" => {"x" => "30 sec", "y" => "30 sec"},
-        "stroke" => {"colour" => "#777777", "width_mm" => 0.1}}]
-    settings["layout"]["elements"] << {"kind" => "locator", "id" => "where",
-"place" => {"left_mm" => 0, "top_mm" => 0, "width_mm" => 30, "height_mm" => 30}}
+    frame["grids"] = [
+      {
+        "id" => "g",
+        "crs" => "geographic",
+        "interval" => {
+          "x" => "30 sec",
+          "y" => "30 sec"
+        },
+        "stroke" => {
+          "colour" => "#777777",
+          "width_mm" => 0.1
+        }
+      }
+    ]
+    settings["layout"]["elements"] << {
+      "kind" => "locator",
+      "id" => "where",
+      "place" => {
+        "left_mm" => 0,
+        "top_mm" => 0,
+        "width_mm" => 30,
+        "height_mm" => 30
+      }
+    }
     settings["index_layout"] = TileLoom::Layout::IndexDesign.of(settings["layout"])
     TileLoom::Document::Check.demand(settings)
     elements = settings["index_layout"]["elements"]

@@ -31,10 +31,7 @@ module TileLoom
           press.bind(counted(pages, cells), options[:out])
           told.add(Output::Plan.new(press).coarse_pixels)
           tell_of_book(book, source)
-          report(
-            "#{in_words(cells)} in #{options[:out]}",
-            {"file" => options[:out], "sheets" => cells.length}
-          )
+          report("#{in_words(cells)} in #{options[:out]}", {"file" => options[:out], "sheets" => cells.length})
         end
       end
 

@@ -37,8 +37,14 @@ module TileLoom
             ground: cell.ground,
             crs: @book.crs
           )
-        View::GroundDrawing.new(layers: layers, source: @source, view: view, names: false, ppi: @ppi,
-          on_sheet: Standing.of(@book, @source, cell))
+        View::GroundDrawing.new(
+          layers: layers,
+          source: @source,
+          view: view,
+          names: false,
+          ppi: @ppi,
+          on_sheet: Standing.of(@book, @source, cell)
+        )
       end
     end
   end

@@ -39,13 +39,7 @@ module TileLoom
       def ground
         areas = @book.layers.select { |layer| layer.rules.any? { |rule| rule.symbol.area? } }
         drawn =
-          View::GroundDrawing.new(
-            layers: areas,
-            source: @source,
-            view: view,
-            tolerance_mm: TOLERANCE_MM,
-            names: false
-          )
+          View::GroundDrawing.new(layers: areas, source: @source, view: view, tolerance_mm: TOLERANCE_MM, names: false)
         Scene::Group.new(children: drawn.nodes, clip: frame, name: "ground")
       end
 

@@ -35,7 +35,8 @@ module TileLoom
       def nothing
         frame = gridded_frame&.box(page) || page.live_area
         per_mm = book.index.scale / 1000.0 / book.crs.metres_per_unit
-        place = book.once([:middle_ground]) { Crs::Transform.between(book.crs.geographic, book.crs).forward(middle_of_index) }
+        place =
+          book.once([:middle_ground]) { Crs::Transform.between(book.crs.geographic, book.crs).forward(middle_of_index) }
         place = [0.0, 0.0] unless place.all?(&:finite?)
         View::FrameView.new(
           frame: frame,

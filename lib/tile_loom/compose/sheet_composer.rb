@@ -154,8 +154,7 @@ module TileLoom
       end
 
       # A geometry of the book's reference in a view's; nil where the view cannot show it.
-      def brought(wkb, view) =
-        (view.crs == book.crs) ? wkb : Crs::Passages.wkb(passage(book.crs, view), wkb)
+      def brought(wkb, view) = (view.crs == book.crs) ? wkb : Crs::Passages.wkb(passage(book.crs, view), wkb)
 
       # Which part of the index this page is about, in other words than another page: nil for all of it.
       def part_of_index = nil

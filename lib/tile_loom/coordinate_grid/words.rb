@@ -18,8 +18,18 @@ module TileLoom
       # Sentences, empty when all is well.
       def warnings
         return [trouble] if trouble
-        [nothing, few, close, many_nodes, *touching, unwritten, off_paper, unlabelled(stubs: false), off_line,
-          feet].compact
+        [
+          nothing,
+          few,
+          close,
+          many_nodes,
+          *touching,
+          unwritten,
+          off_paper,
+          unlabelled(stubs: false),
+          off_line,
+          feet
+        ].compact
       end
 
       # What of it is missing on the sheet or not as it says, in sentences.
@@ -93,7 +103,7 @@ module TileLoom
             .max
         return nil if most <= Mesh::MOST_NODES
         "#{name} would draw #{Units::Number.grouped(most)} #{Looks.of(@drawn.grid.look).title.downcase}, more than " \
-        "#{Units::Number.grouped(Mesh::MOST_NODES)}, so none is drawn; choose a wider interval."
+          "#{Units::Number.grouped(Mesh::MOST_NODES)}, so none is drawn; choose a wider interval."
       end
 
       def touching
@@ -122,7 +132,7 @@ module TileLoom
         count = @drawn.labels&.unlabelled.to_a.count { |line| stubs || !@drawn.labels.stub?(line) }
         if count.positive?
           "#{count} #{lines_have(count)} no room for a label on this sheet; choose a wider interval, or wider " \
-          "margins."
+            "margins."
         end
       end
 
@@ -132,7 +142,7 @@ module TileLoom
         off = @drawn.labels&.off_mm or return
         far = Units::Number.plain(off, decimals: (off < 1) ? 2 : 1)
         "Labels of #{name} are rounded: with #{decimals(@drawn.labels_decimals)} they lie up to #{far} mm off their " \
-        "lines; take more decimals, or leave them automatic."
+          "lines; take more decimals, or leave them automatic."
       end
 
       def decimals(count)
@@ -147,8 +157,8 @@ module TileLoom
         other = {"ft" => "us-ft", "us-ft" => "ft"}
         mixed = given.find { |interval| other[interval.unit] && other[interval.unit] == mesh.crs.unit&.code } or return
         "“#{mixed}” counts #{Units::LengthUnit.find(mixed.unit).plural}, but #{mesh.crs.name} counts " \
-        "#{mesh.crs.unit.plural}; write #{Units::Number.plain(mixed.value.to_f)} #{mesh.crs.unit.code} for lines on " \
-        "its own round numbers."
+          "#{mesh.crs.unit.plural}; write #{Units::Number.plain(mixed.value.to_f)} #{mesh.crs.unit.code} for lines on " \
+          "its own round numbers."
       end
 
       def name = "“#{@drawn.grid.name}”"

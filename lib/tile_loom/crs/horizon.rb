@@ -141,9 +141,7 @@ module TileLoom
       # Places of the horizon from an angle on, counter-clockwise as it is seen, without those of its ends.
       def rim(from, sweep)
         steps = [(sweep / (RIM_STEP_DEG * RADIANS)).ceil, 1].max
-        (((sweep > 6.28) ? 0 : 1)...steps).map do |step|
-          rim_place(from + sweep * step / steps)
-        end
+        (((sweep > 6.28) ? 0 : 1)...steps).map { |step| rim_place(from + sweep * step / steps) }
       end
 
       def rim_place(angle)

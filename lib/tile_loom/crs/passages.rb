@@ -16,7 +16,9 @@ module TileLoom
       # Well-known binary in the other reference; nil where nothing of it can be shown.
       def wkb(passage, wkb)
         parts =
-          Geometry::Geos.parts(Geometry::Geos.read(wkb)).flat_map { |part| brought(passage, Geometry::Geos.write(part)) }
+          Geometry::Geos
+            .parts(Geometry::Geos.read(wkb))
+            .flat_map { |part| brought(passage, Geometry::Geos.write(part)) }
         return nil if parts.empty?
         return parts.first if parts.one?
         kinds = parts.map { |part| part.getbyte(1) }.uniq
@@ -35,7 +37,9 @@ module TileLoom
           # Of several rings GEOS makes out which lie in which.
           rings.empty? ? [] : [areas(rings)].compact
         else
-          Geometry::Geos.parts(Geometry::Geos.read(wkb)).flat_map { |part| brought(passage, Geometry::Geos.write(part)) }
+          Geometry::Geos
+            .parts(Geometry::Geos.read(wkb))
+            .flat_map { |part| brought(passage, Geometry::Geos.write(part)) }
         end
       end
 

@@ -112,8 +112,7 @@ module TileLoom
         if @of_sheet && SheetProperties.named?(name)
           @asks_sheet = true
           unless SheetProperties.known?(name)
-            refuse("condition.no_such_fact", name: name,
-              known: SheetProperties.names.join(", "))
+            refuse("condition.no_such_fact", name: name, known: SheetProperties.names.join(", "))
           end
         elsif !@of_features
           refuse("condition.no_feature_here", field: name)

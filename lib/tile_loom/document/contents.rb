@@ -88,11 +88,11 @@ module TileLoom
         default: "en",
         about: "Of its texts (RFC 5646), for those who have it read out."
       part :layout, Layout::Layout.type, required: true, about: "The page of every cell."
-      part :index_layout,
-        Layout::Layout.type,
-        about: "The page of the index sheet; without it there is none."
+      part :index_layout, Layout::Layout.type, about: "The page of the index sheet; without it there is none."
       part :index_pages, Layout::IndexPages.type, about: "Where it stands in the book, and in how many parts."
-      part :pages, list(Layout::FreePage.type, most: 300), default: [],
+      part :pages,
+        list(Layout::FreePage.type, most: 300),
+        default: [],
         about: "Pages beside the sheets: covers, notes, contents."
       part :index, Index::Spec.type, required: true
 

@@ -45,8 +45,7 @@ module TileLoom
 
       private
 
-      def rotation(sheet) =
-        rotation_deg + ((turned_with_sheet? && sheet.cell) ? sheet.cell.ground.rotation_deg : 0.0)
+      def rotation(sheet) = rotation_deg + ((turned_with_sheet? && sheet.cell) ? sheet.cell.ground.rotation_deg : 0.0)
 
       # [middle, width, height] of places along axes that are turned.
       def bounds(places, turn)
@@ -85,7 +84,10 @@ module TileLoom
 
       # Corners of a rectangle of the book's reference in the frame's.
       def brought(corners, sheet, crs)
-        Crs::Transform.between(sheet.book.crs, crs).forward(corners).then { |places| places.all?(&:finite?) ? places : nil }
+        Crs::Transform
+          .between(sheet.book.crs, crs)
+          .forward(corners)
+          .then { |places| places.all?(&:finite?) ? places : nil }
       end
 
       def settle

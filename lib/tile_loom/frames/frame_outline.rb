@@ -19,7 +19,14 @@ module TileLoom
         choice("outline", "veil", "brackets"),
         default: "outline",
         about: "A line round it, a veil outside it, or brackets at its corners."
-      part :stroke, Scene::Stroke::TYPE, default: {}, under: {"colour" => "#1f6f78", "width_mm" => 0.5, "join" => "miter"}
+      part :stroke,
+        Scene::Stroke::TYPE,
+        default: {},
+        under: {
+          "colour" => "#1f6f78",
+          "width_mm" => 0.5,
+          "join" => "miter"
+        }
       part :fill, Scene::Fill::TYPE, about: "Inside it; of a veil, outside it."
       part :lettered, flag, default: true, about: "With the letter of that frame, if it has one."
       part :leaders, flag, default: false, about: "Lines from it to that frame, where both are on the page."

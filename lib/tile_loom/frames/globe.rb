@@ -46,9 +46,7 @@ module TileLoom
       # The Crs::System about a centre.
       def crs(lon, lat)
         method = PROJECTIONS.fetch(projection).first
-        Crs::System.find(
-          "+proj=#{method} +lat_0=#{lat} +lon_0=#{lon} +R=#{RADIUS_M} +units=m +no_defs +type=crs"
-        )
+        Crs::System.find("+proj=#{method} +lat_0=#{lat} +lon_0=#{lon} +R=#{RADIUS_M} +units=m +no_defs +type=crs")
       end
 
       def reach = (projection == "orthographic") ? [reach_deg, 90].min : reach_deg

@@ -39,8 +39,17 @@ module TileLoom
         from = dot? ? dot_ring : rings.first
         to = @other.ring_on(@sheet)
         runs = tangents(from, to)
-        runs.empty? ? [] : [Scene::Path.new(runs: runs, closed: false,
-          stroke: @outline.stroke.with(width_mm: @outline.stroke.width_mm / 2))]
+        if runs.empty?
+          []
+        else
+          [
+            Scene::Path.new(
+              runs: runs,
+              closed: false,
+              stroke: @outline.stroke.with(width_mm: @outline.stroke.width_mm / 2)
+            )
+          ]
+        end
       end
 
       private
@@ -93,9 +102,10 @@ module TileLoom
       def brackets(ring)
         points = ring.each_slice(2).to_a
         points.pop if points.length > 1 && points.first == points.last
-        corners = points.each_index.select { |index|
-          sharp?(points[index - 1], points[index], points[(index + 1) % points.length])
-        }
+        corners =
+          points.each_index.select do |index|
+            sharp?(points[index - 1], points[index], points[(index + 1) % points.length])
+          end
         return [ring] if corners.length < 2
         corners.each_with_index.map do |at, place|
           before = corners[place - 1]
@@ -159,7 +169,11 @@ module TileLoom
       def tangents(one, other)
         return [] if Geometry::Geos.polygon(one).intersects?(Geometry::Geos.polygon(other))
         mine = one.each_slice(2).map { |place| place.map { |part| part.round(9) } }
-        all = ::Geos.create_collection(::Geos::GeomTypes::GEOS_GEOMETRYCOLLECTION, [Geometry::Geos.polygon(one), Geometry::Geos.polygon(other)])
+        all =
+          ::Geos.create_collection(
+            ::Geos::GeomTypes::GEOS_GEOMETRYCOLLECTION,
+            [Geometry::Geos.polygon(one), Geometry::Geos.polygon(other)]
+          )
         hull = Geometry::Wkb.each_run(Geometry::Geos.write(all.convex_hull)).first[1].each_slice(2).to_a
         hull
           .each_cons(2)

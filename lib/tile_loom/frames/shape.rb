@@ -38,8 +38,7 @@ module TileLoom
         ring = points.flatten
         shape = Geometry::Geos.read(Geometry::Wkb.polygon([ring + ring.first(2)]))
         unless shape.valid? && shape.area.positive?
-          raise Refusal.new("frame.polygon_crosses_itself",
-            at: "#{path}/points")
+          raise Refusal.new("frame.polygon_crosses_itself", at: "#{path}/points")
         end
       end
     end

@@ -50,8 +50,8 @@ module TileLoom
         clear = clear(sheet, view)
         return [] if clear&.area&.positive?
         return ["What is to stay clear of the veil has no area; give it a margin."] if clear
-        what = {"feature" => "no feature of the study area", "study_area" => "no study area",
-                "cell" => "no cell"}[round]
+        what =
+          {"feature" => "no feature of the study area", "study_area" => "no study area", "cell" => "no cell"}[round]
         ["This sheet shows #{what}, so nothing of it lies under the veil."]
       end
 
@@ -85,12 +85,13 @@ module TileLoom
           # Only what can come into the view with its margin is worked with.
           reach = (margin_mm + soft_mm + 3.0) * view.units_per_mm
           window = view.ground.box.grow(reach)
-          near = areas(sheet, view).filter_map do |geometry|
-            box = Geometry::Geos.envelope(geometry)
-            next unless box&.intersects?(window)
-            inside = window.include?(box.min_x, box.min_y) && window.include?(box.max_x, box.max_y)
-            inside ? geometry : geometry.clip_by_rect(window.min_x, window.min_y, window.max_x, window.max_y)
-          end
+          near =
+            areas(sheet, view).filter_map do |geometry|
+              box = Geometry::Geos.envelope(geometry)
+              next unless box&.intersects?(window)
+              inside = window.include?(box.min_x, box.min_y) && window.include?(box.max_x, box.max_y)
+              inside ? geometry : geometry.clip_by_rect(window.min_x, window.min_y, window.max_x, window.max_y)
+            end
           near.reject!(&:empty?)
           near.empty? ? nil : Geometry::Geos.union(near)
         end

@@ -31,9 +31,7 @@ module TileLoom
 
       # Does another one of the page go on with its rows?
       def continued?(sheet) =
-        sheet.elements.any? do |other|
-          alike?(other) && !other.hidden? && other.continues == id && other.id != id
-        end
+        sheet.elements.any? { |other| alike?(other) && !other.hidden? && other.continues == id && other.id != id }
 
       # What is said where the one that it continues is not there, in sentences.
       def broken_off(sheet)

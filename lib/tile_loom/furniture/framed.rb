@@ -66,11 +66,9 @@ module TileLoom
         view = view_on(sheet) or return nothing_shown(sheet)
         [
           *super,
-          *drawn(sheet, view).then { |drawn|
-            [*drawn.names_left_out, *drawn.told].map { |sentence|
-              located(sentence)
-            }
-          },
+          *drawn(sheet, view).then do |drawn|
+            [*drawn.names_left_out, *drawn.told].map { |sentence| located(sentence) }
+          end,
           *cells_left_out(sheet, view),
           *veil&.told(sheet, view),
           *outline_drawings(sheet, view).filter_map(&:trouble),
@@ -122,8 +120,7 @@ module TileLoom
         [*shadow&.nodes(rings), *(fill ? painted(rings, fill, nil) : [])]
       end
 
-      def rim(view) =
-        (plain?(view) || view.globe?) ? [] : painted([ring(view)], nil, border.stroke)
+      def rim(view) = (plain?(view) || view.globe?) ? [] : painted([ring(view)], nil, border.stroke)
 
       # Grids, labels and border: [below the ground, lines above it, what stands round it].
       def surround_nodes(sheet, view)

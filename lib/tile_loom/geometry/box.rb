@@ -54,7 +54,7 @@ module TileLoom
         end
 
         def quarter(x, y, from, radius)
-          return [x, y] unless radius.positive?
+          return x, y unless radius.positive?
           (0..Box::QUARTER_STEPS).flat_map do |step|
             angle = (from + 90.0 * step / Box::QUARTER_STEPS) * Math::PI / 180
             [x + radius * Math.cos(angle), y + radius * Math.sin(angle)]

@@ -33,8 +33,7 @@ module TileLoom
         wanted = parts.reject { |part| called(part, cells).any? }
         numbers = wanted.flat_map { |part| span(part, cells) }.uniq
         if numbers.empty? && others(cells).empty?
-          raise Refusal.new("output.range_names_none", text: @text,
-            at: "/sheets")
+          raise Refusal.new("output.range_names_none", text: @text, at: "/sheets")
         end
         cells.select { |cell| numbers.include?(cell.number) }
       end

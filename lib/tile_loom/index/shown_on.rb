@@ -43,11 +43,9 @@ module TileLoom
       # Numbers of the sheets that the range means.
       def picked(sheet)
         return {} if sheets.to_s.strip.empty?
-        sheet.book.once([:shown_on, sheets]) {
-          SheetRange.new(sheets).pick(sheet.cells).to_h { |cell|
-            [cell.number, true]
-          }
-        }
+        sheet
+          .book
+          .once([:shown_on, sheets]) { SheetRange.new(sheets).pick(sheet.cells).to_h { |cell| [cell.number, true] } }
       end
 
       def counted?(sheet, cell)

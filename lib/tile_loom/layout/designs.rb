@@ -22,8 +22,7 @@ module TileLoom
 
       def page_elements(name)
         unless page_names.include?(name)
-          raise Refusal.new("layout.no_such_design", name: name,
-            known: page_names.join(", "))
+          raise Refusal.new("layout.no_such_design", name: name, known: page_names.join(", "))
         end
         JSON.parse(File.read(File.join(FOLDER, "pages/#{name}.json")))
       end

@@ -31,13 +31,13 @@ module TileLoom
         names = @cells.to_h { |cell| [cell.name, true] }
         @pages
           .select { |page| page.place == "before_sheet" && !names.key?(page.sheet) && (only.nil? || only == page) }
-          .map { |page|
-          "The page “#{page.title}” is to stand before sheet #{page.sheet}, which is not in the book; it " \
-        "stands " \
-        "at " \
-        "the " \
-        "end."
-        }
+          .map do |page|
+            "The page “#{page.title}” is to stand before sheet #{page.sheet}, which is not in the book; it " \
+              "stands " \
+              "at " \
+              "the " \
+              "end."
+          end
       end
 
       private
@@ -49,8 +49,10 @@ module TileLoom
         before = (placed["before_sheet"] || []).group_by { |page, _| page.sheet }
         sheets =
           @cells.flat_map do |cell|
-            [*leaves_of(before.delete(cell.name)),
-              Leaf.new(kind: :sheet, number: cell.number, name: cell.name, cells: [cell])]
+            [
+              *leaves_of(before.delete(cell.name)),
+              Leaf.new(kind: :sheet, number: cell.number, name: cell.name, cells: [cell])
+            ]
           end
         first, last = (@index&.place == "last") ? [[], index_leaves] : [index_leaves, []]
         [

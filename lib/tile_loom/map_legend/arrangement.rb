@@ -25,9 +25,7 @@ module TileLoom
       # Those of a Placed list that a sheet (Compose::SheetComposer) has: no heading without a row below it.
       def self.shown(all, sheet)
         shown =
-          all.select do |placed|
-            !placed.row.hidden? && placed.row.on?(sheet) && placed.row.shown?(placed.entries)
-          end
+          all.select { |placed| !placed.row.hidden? && placed.row.on?(sheet) && placed.row.shown?(placed.entries) }
         shown.each_with_index.filter_map do |placed, index|
           next placed unless placed.row.heading?
           below = shown.drop(index + 1).take_while { |other| !other.row.heading? }

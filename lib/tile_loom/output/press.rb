@@ -235,8 +235,7 @@ module TileLoom
         values.merge(own) { |_, drawn, known| (drawn.is_a?(Hash) && known.is_a?(Hash)) ? drawn.merge(known) : known }
 
       # Pages that are no sheets meet no condition on sheets.
-      def meets?(leaf) =
-        leaf.sheet? && @order.where.match?(sheets_feature(leaf.cell).merge(of_sheet(leaf.cell)))
+      def meets?(leaf) = leaf.sheet? && @order.where.match?(sheets_feature(leaf.cell).merge(of_sheet(leaf.cell)))
 
       # Attributes of its feature, where the condition asks for any.
       def sheets_feature(item)

@@ -18,7 +18,7 @@ module TileLoom
           {
             "description" =>
               "Where the data are: a file beside the book (any format GDAL reads, and a layer in it), several that " \
-              "together are one picture, or a GeoJSON collection in the book itself.",
+                "together are one picture, or a GeoJSON collection in the book itself.",
             "type" => "object",
             "additionalProperties" => false,
             "properties" => {

@@ -14,8 +14,7 @@ module TileLoom
             Values::List.new(Rule.type, least: 1, most: 200),
             about: "Its symbols in this look; its own where none are given."
           ),
-        label:
-          Values::Part.new(:label, Label.type, about: "Its labels in this look; its own where nothing is said."),
+        label: Values::Part.new(:label, Label.type, about: "Its labels in this look; its own where nothing is said."),
         unlabelled: Values::Part.new(:unlabelled, Values::Types::FLAG, default: false),
         raster: Values::Part.new(:raster, RasterLook.union, about: "How its pixels are shown in this look.")
       }

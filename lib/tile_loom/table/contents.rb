@@ -18,14 +18,16 @@ module TileLoom
 
       # {field → value} list in the order of the pages.
       def to_a =
-        @sheet.book.once([:contents, @of]) do
-          @sheet
-            .book
-            .run(@sheet.source)
-            .leaves
-            .reject { |leaf| leaf.blank? || (@of == "sheets" && !leaf.sheet?) }
-            .map { |leaf| record(leaf) }
-        end
+        @sheet
+          .book
+          .once([:contents, @of]) do
+            @sheet
+              .book
+              .run(@sheet.source)
+              .leaves
+              .reject { |leaf| leaf.blank? || (@of == "sheets" && !leaf.sheet?) }
+              .map { |leaf| record(leaf) }
+          end
 
       private
 
@@ -42,8 +44,7 @@ module TileLoom
         }
       end
 
-      def feature(cell) =
-        @sheet.feature_of(cell).attributes.transform_keys { |name| "#{FEATURE}#{name}" }
+      def feature(cell) = @sheet.feature_of(cell).attributes.transform_keys { |name| "#{FEATURE}#{name}" }
     end
   end
 end

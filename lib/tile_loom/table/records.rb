@@ -19,9 +19,7 @@ module TileLoom
       def features
         found = @source.features(@layer, @ground&.box)
         if @condition
-          found = found.select { |feature|
-            @condition.match?(feature.attributes, @on_sheet&.see(@layer, feature))
-          }
+          found = found.select { |feature| @condition.match?(feature.attributes, @on_sheet&.see(@layer, feature)) }
         end
         @ground ? found.select { |feature| on_ground?(feature) } : found
       end

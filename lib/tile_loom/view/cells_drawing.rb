@@ -25,7 +25,8 @@ module TileLoom
 
       # Cells that the frame shows something of.
       def shown
-        @shown ||= @cells.select { |cell| rings(cell).any? { |ring| Geometry::Box.around(ring).intersects?(@view.frame) } }
+        @shown ||=
+          @cells.select { |cell| rings(cell).any? { |ring| Geometry::Box.around(ring).intersects?(@view.frame) } }
       end
 
       # Flat rings in page mm.
@@ -43,9 +44,8 @@ module TileLoom
         stroke =
           (Scene::Stroke.new(colour: @look.colour, width_mm: @look.width_mm, join: "miter") if @look.width_mm.positive?)
         # Cells that overlap are filled each by itself, not even and odd.
-        fills = @look.fill ? shown.map { |cell|
-          Scene::Path.new(runs: rings(cell), closed: true, fill: @look.fill)
-        } : []
+        fills =
+          @look.fill ? shown.map { |cell| Scene::Path.new(runs: rings(cell), closed: true, fill: @look.fill) } : []
         [*fills, *(stroke ? [Scene::Path.new(runs: runs, closed: true, stroke: stroke)] : [])]
       end
 

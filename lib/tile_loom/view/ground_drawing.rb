@@ -50,15 +50,7 @@ module TileLoom
       Drawn = Struct.new(:nodes, :names, :taken, :entries, :layers, :names_left_out, :told)
 
       def drawn =
-        Drawn.new(
-          layer_nodes,
-          names,
-          (@names ? placed[1].taken : []),
-          entries,
-          shown_layers,
-          names_left_out,
-          told
-        )
+        Drawn.new(layer_nodes, names, (@names ? placed[1].taken : []), entries, shown_layers, names_left_out, told)
 
       # Rows of a legend for what drew something here, in drawing order.
       def entries = drawings.flat_map(&:entries)

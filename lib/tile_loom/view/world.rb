@@ -36,8 +36,9 @@ module TileLoom
         topology = JSON.parse(File.read(@file))
         arcs = arcs(topology)
         topology["objects"]["land"]["geometries"]
-          .flat_map { |geometry| (geometry["type"] == "MultiPolygon") ? geometry["arcs"] : [geometry["arcs"]] }
-          # There the inside is on the right, as of d3's sphere.
+          .flat_map do |geometry|
+            (geometry["type"] == "MultiPolygon") ? geometry["arcs"] : [geometry["arcs"]]
+          end # There the inside is on the right, as of d3's sphere.
           .map { |rings| rings.map { |list| ring(list, arcs).reverse.flatten } }
       end
 

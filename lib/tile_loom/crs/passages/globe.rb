@@ -32,9 +32,11 @@ module TileLoom
         end
 
         def points(flat)
-          seen = @to_degrees.forward(flat).each_slice(2).select { |place|
-            place.all?(&:finite?) && @horizon.include?(*place)
-          }
+          seen =
+            @to_degrees
+              .forward(flat)
+              .each_slice(2)
+              .select { |place| place.all?(&:finite?) && @horizon.include?(*place) }
           @to_plane.forward(seen.flatten)
         end
 
@@ -51,9 +53,9 @@ module TileLoom
 
         # The outer ring counter-clockwise, the others clockwise.
         def directed(runs) =
-          runs.each_with_index.map { |run, index|
+          runs.each_with_index.map do |run, index|
             (area(run).positive? == index.zero?) ? run : run.each_slice(2).to_a.reverse.flatten
-          }
+          end
 
         def area(run) = run.each_slice(2).each_cons(2).sum { |(x1, y1), (x2, y2)| x1 * y2 - x2 * y1 }
 

@@ -12,7 +12,8 @@ module TileLoom
         part :at_mm,
           list(Values::Number.new(-5000..5000), least: 2, most: 2),
           about: "Its middle in that frame: from the frame's left and upper edge."
-        part :at, list(Values::Number.new(-1e9..1e9), least: 2, most: 2),
+        part :at,
+          list(Values::Number.new(-1e9..1e9), least: 2, most: 2),
           about: "Or on the ground: [easting, northing]."
 
         def alike? = false
@@ -23,8 +24,12 @@ module TileLoom
           per_mm = of.units_per_mm * of.crs.metres_per_unit / crs.metres_per_unit / times
           place = (crs == of.crs) ? centre : Crs::Transform.between(of.crs, crs).forward(centre)
           return nil unless place.all?(&:finite?)
-          Geometry::TurnedRectangle.new(*place, box.width * per_mm, box.height * per_mm,
-            of.ground.rotation_deg + rotation_deg)
+          Geometry::TurnedRectangle.new(
+            *place,
+            box.width * per_mm,
+            box.height * per_mm,
+            of.ground.rotation_deg + rotation_deg
+          )
         end
 
         private

@@ -9,11 +9,8 @@ module TileLoom
         part :margin_percent, number(0..200), default: 3
 
         def focus(sheet, crs)
-          boxes = sheet.book.once([:index_boxes, sheet.part_of_index]) {
-            sheet.cells_of_part.map { |cell|
-              cell.ground.box
-            }
-          }
+          boxes =
+            sheet.book.once([:index_boxes, sheet.part_of_index]) { sheet.cells_of_part.map { |cell| cell.ground.box } }
           return nil if boxes.empty?
           all = boxes.reduce { |box, other| box.union(other) }
           (crs == sheet.book.crs) ? all.corners : brought(boxes.flat_map(&:corners), sheet, crs)

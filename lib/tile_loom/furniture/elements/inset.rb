@@ -57,9 +57,9 @@ module TileLoom
         # What all sheets have alike is worked out once.
         def surrounding(sheet, view) =
           if globe || extent.alike?
-            sheet.book.once([:surrounding, id, view.crs.code, view.place, sheet.page.width_mm, sheet.page.height_mm]) {
-              super
-            }
+            sheet
+              .book
+              .once([:surrounding, id, view.crs.code, view.place, sheet.page.width_mm, sheet.page.height_mm]) { super }
           else
             super
           end

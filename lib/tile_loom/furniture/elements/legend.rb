@@ -98,8 +98,8 @@ module TileLoom
           [
             *told,
             "The legend #{named}has room for #{composed.fitting} of #{composed.count} rows; left out: " \
-            "#{Sentences.listed(lost, MOST_NAMED)}. Make it larger, let it shrink or take more columns, or let a " \
-            "second legend continue it."
+              "#{Sentences.listed(lost, MOST_NAMED)}. Make it larger, let it shrink or take more columns, or let a " \
+              "second legend continue it."
           ]
         end
 
