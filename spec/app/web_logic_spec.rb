@@ -40,6 +40,82 @@ RSpec.describe "The front end’s own reckoning" do
     end
   end
 
+  # Three sheets, an index sheet before them, a page before the second sheet, and one behind all, by hand.
+  describe "pages" do
+    let(:book) do
+      cells = (1..3).map { |number| {number: number, name: "S#{number}"} }
+      pages = [[0, "Index", 1, 0], [-100, "Notes", 3, 1], [-101, "Back", 6, 3]]
+      pages.map! { |number, name, position, after| {number: number, name: name, position: position, after: after} }
+      JSON.generate({cells: cells, pages: pages})
+    end
+
+    it "stand among the sheets in the order that the server gives" do
+      places = (0..6).map { |place| "m.leafAt(#{book}, #{place})?.name ?? null" }
+      expect(web("frame/leaves.ts", *places)).to eq(["Index", "S1", "Notes", "S2", "S3", "Back", nil])
+      numbers = [0, 1, -100, 2, 3, -101, 9, -7]
+      expect(web("frame/leaves.ts", *numbers.map { |number| "m.placeOf(#{book}, #{number})" })).to eq(
+        [0, 1, 2, 3, 4, 5, -1, -1]
+      )
+    end
+  end
+
+  # A frame at 1:1,000 turned by a quarter to the left, so that right on the page is north: 1 mm is 1 m.
+  describe "the ground of a frame" do
+    it "goes with the hand, whatever the frame’s rotation, and a frame that followed the sheet stays where it is put" do
+      place = "{x: 500, y: 900, scale: 1000, rotation_deg: 0, to_ground: [0, 1, 1, 0, 0, 0]}"
+      way, fixed, detail, held =
+        web(
+          "sheet/frames/moving.ts",
+          "m.groundWay(#{place}, [10, 3])",
+          "m.movedExtent({kind: 'neighbours', rings: 2}, #{place}, [10, 3])",
+          "m.movedExtent({kind: 'detail', at_mm: [50, 40], times: 4}, #{place}, [10, 4])",
+          "m.rescaledExtent({kind: 'sheet', times: 3}, 7500, 5000)"
+        )
+      expect(way).to eq([-3, -10])
+      expect(fixed).to eq("kind" => "fixed", "x" => 497, "y" => 890, "scale" => 1000)
+      # Four times as large: ten millimetres there are two and a half in the frame.
+      expect(detail).to include("at_mm" => [47.5, 39])
+      expect(held).to eq("kind" => "sheet", "times" => 3, "size" => "held", "scale" => 5000)
+    end
+  end
+
+  describe "conditions on the sheet" do
+    it "go into CQL2 and come back as they were" do
+      attributes =
+        JSON.generate(
+          [
+            {name: "parish", type: "text"},
+            {name: "isSheetFeature", type: "boolean", asked: true},
+            {name: "withinSheetFeature", type: "distance", asked: true},
+            {name: "sheet.scale", type: "real"}
+          ]
+        )
+      tests =
+        JSON.generate(
+          {
+            all: true,
+            list: [
+              {attribute: "isSheetFeature", is: "no", value: ""},
+              {attribute: "withinSheetFeature", is: "within", value: 200},
+              {attribute: "parish", is: "same", value: "parish"},
+              {attribute: "sheet.scale", is: "<", value: 10_000}
+            ]
+          }
+        )
+      written = "m.toCql(#{tests}, #{attributes})"
+      cql, back = web("fields/conditions.ts", written, "m.fromCql(#{written}, #{attributes})")
+      expect(cql["args"]).to eq(
+        [
+          {"op" => "not", "args" => [{"op" => "isSheetFeature", "args" => []}]},
+          {"op" => "withinSheetFeature", "args" => [200]},
+          {"op" => "=", "args" => [{"property" => "parish"}, {"property" => "sheet.feature.parish"}]},
+          {"op" => "<", "args" => [{"property" => "sheet.scale"}, 10_000]}
+        ]
+      )
+      expect(back).to eq(JSON.parse(tests))
+    end
+  end
+
   describe "boxes" do
     it "draws a handle’s sides, keeps the proportion when asked, and never turns a box inside out" do
       found =

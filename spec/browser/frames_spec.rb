@@ -74,6 +74,13 @@ RSpec.describe "A book of villages", type: :feature do
     expect(page).to have_css("aside h2", text: "Detail A")
     expect(page).to have_css("[data-sheet='2'] [data-part='inset inset-1'] text", text: "A", visible: :all)
     expect(page).to have_css("[data-sheet='2'] [data-part='outlines'] text", text: "A", visible: :all)
+    # The box is dragged in the map, and detail and outline go along.
+    expect(page).to have_field("Across in it, mm")
+    across = find_field("Across in it, mm").value.to_f
+    box = find("[data-detail='inset-1']")
+    page.driver.browser.action.move_to(box.native).pointer_down(:left).move_by(-40, 0).move_by(-4, 0).pointer_up.perform
+    expect { find_field("Across in it, mm").value.to_f < across - 10 }.to become(true)
+    saved
     add("Inset")
     pick("Shows the ground of", "This sheet and its neighbours")
     saved

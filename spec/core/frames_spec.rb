@@ -196,6 +196,29 @@ RSpec.describe TileLoom::Furniture::Elements::Inset do
     expect(ours.length).to be < 200
   end
 
+  # 30″ of latitude are 928 m (the meridian at 55° N), 9.3 mm at 1:100,000; 1′ is the next of the series on maps.
+  it "says where a fixed interval is too close for its scale, and which one is not" do
+    grid = {
+      id: "g",
+      crs: "geographic",
+      interval: {
+        x: "30 sec",
+        y: "30 sec"
+      },
+      stroke: {
+        colour: "#777777",
+        width_mm: 0.1
+      }
+    }
+    told = ->(scale) do
+      frame = inset("in", extent: {kind: "whole_index", size: "held", scale: scale}, grids: [grid])
+      TileLoom::Compose::GridTrial.new(sheet(*book(frame)), "in").to_h["grids"].first
+    end
+    expect(told[100_000]["wider"]).to eq("x" => "1 min", "y" => "1 min")
+    expect(told[100_000]["warnings"]).to include(a_string_matching(/an interval of 1 min suits it/))
+    expect(told[40_000]["wider"]).to be_nil
+  end
+
   it "draws features of the book in a reference of its own where PROJ has them" do
     composer = sheet(*book(inset("in", crs: "EPSG:3857", extent: {kind: "whole_index"}, grids: [])))
     found = view(composer, "in")

@@ -93,6 +93,14 @@ RSpec.describe TileLoom::Frames::Globe do
     expect(middles.map(&:abs).max).to be < 0.05
   end
 
+  it "has the land of npm's package as it is" do
+    %w[land-110m land-50m].each do |name|
+      shipped = File.join(TileLoom::View::World::FOLDER, "#{name}.json")
+      theirs = File.join(TileLoom::ROOT, "web/node_modules/world-atlas/#{name}.json")
+      expect(File.binread(shipped)).to eq(File.binread(theirs))
+    end
+  end
+
   # Areas of the data by GeographicLib's Planimeter on the same sphere (great circles), which shares no code with us.
   it "has the land of the earth as large as the data have it, in an equal-area view of all of it" do
     world = TileLoom::View::World.named("land-110m")
@@ -191,6 +199,6 @@ RSpec.describe TileLoom::Frames::Globe do
     expect(TileLoom::Geometry::Box.around(dot.runs.first).centre).to match(
       box.centre.map { |mm| be_within(0.05).of(mm) }
     )
-    expect(TileLoom::View::World::CREDIT).to eq("Land: Natural Earth")
+    expect(drawn.live_text("{{ book.credits }}")).to eq("Land: Natural Earth")
   end
 end

@@ -71,8 +71,16 @@ module TileLoom
         once([:layers_of, look]) { found.applied(layers) }
       end
 
-      # Who is to be named for the background tiles that its maps show.
-      def credits = layers.select(&:visible?).filter_map { |layer| layer.tiles&.attribution }.uniq.join("; ")
+      # Who is to be named for the background tiles that its maps show, and for the land of its globes.
+      def credits
+        tiles = layers.select(&:visible?).filter_map { |layer| layer.tiles&.attribution }
+        [*tiles, *(globes? ? [View::World::CREDIT] : [])].uniq.join("; ")
+      end
+
+      def globes? =
+        [layout, index_layout, *pages.map(&:layout)].compact
+          .flat_map(&:elements)
+          .any? { |element| element.is_a?(Furniture::Elements::Inset) && element.globe && !element.hidden? }
 
       # What it says of itself under names of its own: name → text.
       def own_fields = contents.fields.to_h { |field| [field.name, field.value] }

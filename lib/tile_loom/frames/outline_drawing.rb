@@ -22,6 +22,7 @@ module TileLoom
 
       # One that stands on other sheets, or is hidden, is not missed.
       def missing
+        return "This page has no main frame whose ground could be shown." if @outline.frame.nil?
         return nil if @sheet.layout.elements.any? { |element| element.id == @outline.frame }
         "The frame “#{@outline.frame}”, whose ground is to be shown, is not on this page."
       end

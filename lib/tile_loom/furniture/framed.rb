@@ -131,6 +131,7 @@ module TileLoom
           sheet.page.width_mm,
           sheet.page.height_mm,
           view.crs.code,
+          view.globe?,
           *view.place,
           *sheet.nominal_view&.place
         ) { surrounding(sheet, view) }

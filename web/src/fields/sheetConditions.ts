@@ -1,5 +1,6 @@
 // What conditions can ask of the sheet that is drawn, as the core has it (lib/tile_loom/data/sheet_properties.rb and
 // sheet_functions.rb).
+import { useMemo } from "react";
 import { useBook } from "../api/book";
 import { partsOf } from "../api/area";
 import { useAttributes, type Attribute } from "../api/useAttributes";
@@ -23,22 +24,27 @@ const OF_FEATURES: Attribute[] = [
   { name: "withinSheetFeature", type: "distance", title: "distance from the sheet’s feature", asked: true },
 ];
 
-// The names that a condition on sheets can ask for: those of the sheet, and the fields of its feature.
+// The names that a condition on sheets can ask for: those of the sheet, and the fields of its feature. The same list as
+// long as nothing of it changes.
 export function useSheetAttributes(): Attribute[] {
   const book = useBook();
   const layer = partsOf(book.document.index.area).find((part) => part.layer)?.layer;
-  const fields = useAttributes(book.document.layers.some((known) => known.id === layer) ? layer : undefined);
-  return [
-    ...OF_SHEET,
-    ...(fields.data ?? []).map(({ name, type }) => ({
-      name: `sheet.feature.${name}`,
-      type,
-      title: `sheet’s feature: ${name}`,
-    })),
-  ];
+  const fields = useAttributes(book.document.layers.some((known) => known.id === layer) ? layer : undefined).data;
+  return useMemo(
+    () => [
+      ...OF_SHEET,
+      ...(fields ?? []).map(({ name, type }) => ({
+        name: `sheet.feature.${name}`,
+        type,
+        title: `sheet’s feature: ${name}`,
+      })),
+    ],
+    [fields],
+  );
 }
 
 // With what a condition on the features of a layer can ask for beside their own fields.
-export function useFeatureAttributes(own: Attribute[]): Attribute[] {
-  return [...own, ...OF_FEATURES, ...useSheetAttributes()];
+export function useFeatureAttributes(own: Attribute[] | undefined): Attribute[] {
+  const ofSheet = useSheetAttributes();
+  return useMemo(() => [...(own ?? []), ...OF_FEATURES, ...ofSheet], [own, ofSheet]);
 }

@@ -19,6 +19,7 @@ import { FileInput } from "../fields/FileInput";
 import { besideEndings, dataEndings, layerFormats, pixelEndings } from "../generated/kinds";
 import { PixelDetails } from "./PixelDetails";
 import { filled } from "../fields/filled";
+import { Fold } from "../frame/Fold";
 import { defaults } from "../generated/defaults";
 import { without } from "../fields/without";
 
@@ -303,18 +304,20 @@ function Names({ layer, attributes, put }: { layer: Layer; attributes: Attribute
       )}
       {label && (
         <Box sx={{ gridColumn: "1 / -1" }}>
-          <ConditionEditor
-            about={`Labels of ${layer.title}`}
-            attributes={asking}
-            condition={label.when}
-            onKeep={(when) => {
-              const rest = { ...label, when: undefined };
-              return put(`Labels of ${layer.title}`, {
-                ...layer,
-                label: { ...rest, ...(when && { when: when as Label["when"] }) },
-              });
-            }}
-          />
+          <Fold title={label.when ? "Labels of some features" : "Labels of all features"}>
+            <ConditionEditor
+              about={`Labels of ${layer.title}`}
+              attributes={asking}
+              condition={label.when}
+              onKeep={(when) => {
+                const rest = { ...label, when: undefined };
+                return put(`Labels of ${layer.title}`, {
+                  ...layer,
+                  label: { ...rest, ...(when && { when: when as Label["when"] }) },
+                });
+              }}
+            />
+          </Fold>
         </Box>
       )}
     </Box>

@@ -14,6 +14,7 @@ import { DrawnLineContext } from "./drawnLine";
 import { LineOnPage } from "./LineOnPage";
 import { LegendOnPage } from "./legend/LegendOnPage";
 import { PickedRowContext } from "./legend/useLegend";
+import { DetailOnPage } from "./frames/DetailOnPage";
 import { GroundOnPage } from "./frames/GroundOnPage";
 import { NewPageCard } from "./NewPageCard";
 import { PageCard } from "./PageCard";
@@ -64,6 +65,7 @@ export function SheetStep() {
   const drawnLine = useMemo(() => ({ drawing, setDrawing }), [drawing]);
   const lone = selected.length === 1 ? selected[0] : undefined;
   const line = lone?.kind === "line" && !lone.locked && !lone.hidden && !lone.rotation_deg ? lone : null;
+  const detail = lone?.kind === "inset" && !lone.locked && !lone.hidden ? lone : null;
   const legend = lone?.kind === "legend" && !lone.locked && !lone.hidden ? lone : null;
   return (
     <PickedRowContext.Provider value={pickedRow}>
@@ -108,6 +110,13 @@ export function SheetStep() {
                     onPick={(id) => setWanted([id])}
                     onKeep={(id, patch, label) => elements.patch(id, patch, label)}
                   />
+                  {detail && (
+                    <DetailOnPage
+                      element={detail}
+                      perMm={perMm}
+                      onKeep={(extent, label) => elements.patch(detail.id, { extent }, label)}
+                    />
+                  )}
                   {line && (
                     <LineOnPage
                       element={line}

@@ -56,12 +56,12 @@ export function TableFields({
   const book = useBook();
   const shown = whole(element);
   const layers = book.document.layers.filter((layer) => !layer.raster);
-  const ofLayer = useAttributes(element.layer).data ?? [];
+  const ofLayer = useAttributes(element.layer).data;
   const ofSheets = useSheetAttributes().filter(({ name }) => name.startsWith("sheet.feature."));
   const attributes = useFeatureAttributes(ofLayer);
   const fieldNames =
     shown.contents === "none"
-      ? ofLayer.map(({ name }) => name)
+      ? (ofLayer ?? []).map(({ name }) => name)
       : [...CONTENTS, ...ofSheets.map(({ name }) => name.slice("sheet.".length))];
   // A table without fields begins with the first ones of its layer.
   const list = async (id: string) => {

@@ -225,7 +225,7 @@ function FeaturesFields({
 }) {
   const book = useBook();
   const layers = book.document.layers.filter((layer) => !layer.raster);
-  const attributes = useFeatureAttributes(useAttributes(extent.layer).data ?? []);
+  const attributes = useFeatureAttributes(useAttributes(extent.layer).data);
   return (
     <>
       <Choice

@@ -1,17 +1,16 @@
 import { Box } from "@mui/material";
-import { useEffect, useRef, useState, type PointerEvent } from "react";
+import { useEffect, useRef, useState } from "react";
 import { useBook, useChange } from "../../api/book";
-import type { Element, FrameExtent, GriddedElement, InsetKind } from "../../api/types";
-import { defaults } from "../../generated/defaults";
+import type { Element, GriddedElement } from "../../api/types";
 import { standardScales } from "../../generated/kinds";
 import { shifted } from "../boxes";
 import { isGridded } from "../kinds";
 import { useLayout } from "../layout";
 import { titleOf } from "../useElements";
 import { useSheet } from "../../frame/useSheet";
+import { extentOf, groundWay, movedExtent, rescaledExtent } from "./moving";
+import { useDragged } from "./useDragged";
 import { useFrames, type FramePlace } from "./useFrames";
-
-const round = (value: number) => Math.round(value * 1000) / 1000;
 
 const isTyping = (event: KeyboardEvent) =>
   event.target instanceof HTMLElement && !!event.target.closest("input, textarea, select, button, [role=combobox]");
@@ -33,8 +32,6 @@ export function GroundOnPage({ perMm, selected, onPick, onKeep }: GroundOnPagePr
   const { places } = useFrames();
   const [held, setHeld] = useState(false);
   const [entered, setEntered] = useState<string | null>(null);
-  const [from, setFrom] = useState<[number, number] | null>(null);
-  const [by, setBy] = useState<[number, number]>([0, 0]);
   const id = selected?.id;
   useEffect(() => {
     setEntered((known) => (known !== null && known !== id ? null : known));
@@ -99,91 +96,54 @@ export function GroundOnPage({ perMm, selected, onPick, onKeep }: GroundOnPagePr
       if (cell && role === "sheets") await ask("cells", { do: "scale", cells: [cell.id], scale });
       return;
     }
-    const extent = element.extent ?? (defaults[`${element.kind}_element`].extent as FrameExtent);
-    const fresh: FrameExtent =
-      extent.kind === "detail"
-        ? { ...extent, times: round(((extent.times ?? defaults.detail_extent.times) * known.scale) / scale) }
-        : extent.kind === "fixed"
-          ? { ...extent, scale }
-          : { ...extent, size: "held", scale };
-    await onKeep(element.id, { extent: fresh } as Partial<Element>, `Scale of ${titleOf(element)}`);
-  };
-  const active = selected && place && !place.globe && !selected.locked && (held || entered === selected.id || from);
-  if (!active) return null;
-  const [left, top, width, height] = shifted(frame.elements[selected.id]!, shift, 0);
-  const at = (event: PointerEvent): [number, number] => [event.clientX / perMm, event.clientY / perMm];
-  const drop = () => {
-    setFrom(null);
-    setBy([0, 0]);
-    if (Math.hypot(...by) < 0.05) return;
-    void moved(selected, place, by).catch(() => undefined);
-  };
-  // The ground goes with the hand, so that the middle of what is shown goes the other way.
-  const moved = async (
-    element: GriddedElement,
-    { to_ground: map, ...known }: FramePlace,
-    [dx, dy]: [number, number],
-  ) => {
-    const [a, b, c, d] = map;
-    const ground: [number, number] = [-(a * dx + c * dy), -(b * dx + d * dy)];
-    if (element.kind === "map_frame") {
-      if (cell && role === "sheets") await ask("cells", { do: "move", cells: [cell.id], dx: ground[0], dy: ground[1] });
-      return;
-    }
-    const inset: InsetKind = element;
-    const extent = inset.extent ?? (defaults[`${inset.kind}_element`].extent as FrameExtent);
-    const label = `Ground of ${titleOf(inset)}`;
-    if (extent.kind === "detail") {
-      const times = extent.times ?? defaults.detail_extent.times;
-      const fresh: FrameExtent = extent.at_mm
-        ? { ...extent, at_mm: [round(extent.at_mm[0]! - dx / times), round(extent.at_mm[1]! - dy / times)] }
-        : { ...extent, at: [round(extent.at![0]! + ground[0]), round(extent.at![1]! + ground[1])] };
-      await onKeep(inset.id, { extent: fresh } as Partial<Element>, label);
-      return;
-    }
-    const fixed: FrameExtent = {
-      kind: "fixed",
-      x: round(known.x + ground[0]),
-      y: round(known.y + ground[1]),
-      scale: extent.kind === "fixed" ? extent.scale : Math.max(1, Math.round(known.scale)),
-      ...(known.rotation_deg !== 0 && { rotation_deg: round(known.rotation_deg) }),
-    };
     await onKeep(
-      inset.id,
-      { extent: fixed } as Partial<Element>,
-      extent.kind === "fixed" ? label : `${label}, now a fixed place`,
+      element.id,
+      { extent: rescaledExtent(extentOf(element), known.scale, scale) } as Partial<Element>,
+      `Scale of ${titleOf(element)}`,
     );
   };
+  const moved = async (element: GriddedElement, known: FramePlace, way: [number, number]) => {
+    if (element.kind === "map_frame") {
+      const [dx, dy] = groundWay(known, way);
+      if (cell && role === "sheets") await ask("cells", { do: "move", cells: [cell.id], dx, dy });
+      return;
+    }
+    const extent = extentOf(element);
+    const fresh = movedExtent(extent, known, way);
+    const label = `Ground of ${titleOf(element)}`;
+    await onKeep(
+      element.id,
+      { extent: fresh } as Partial<Element>,
+      fresh.kind === extent.kind ? label : `${label}, now a fixed place`,
+    );
+  };
+  const { by, dragging, handlers } = useDragged(perMm, async (way) => {
+    if (selected && place) await moved(selected, place, way);
+  });
+  const active = selected && place && !place.globe && !selected.locked && (held || entered === selected.id || dragging);
+  if (!active) return null;
+  const [left, top, width, height] = shifted(frame.elements[selected.id]!, shift, 0);
   return (
     <>
       <Box
+        role="group"
         aria-label={`Drag the ground of ${titleOf(selected)}`}
         data-ground={selected.id}
-        onPointerDown={(event: PointerEvent) => {
-          event.stopPropagation();
-          event.currentTarget.setPointerCapture(event.pointerId);
-          setFrom(at(event));
-        }}
-        onPointerMove={(event: PointerEvent) => {
-          if (!from) return;
-          const [x, y] = at(event);
-          setBy([x - from[0], y - from[1]]);
-        }}
-        onPointerUp={drop}
+        {...handlers}
         sx={{
           position: "absolute",
           left: left * perMm,
           top: top * perMm,
           width: width * perMm,
           height: height * perMm,
-          cursor: from ? "grabbing" : "grab",
+          cursor: dragging ? "grabbing" : "grab",
           outline: "2px dashed",
           outlineColor: "primary.main",
           touchAction: "none",
           overflow: "hidden",
         }}
       >
-        {from && (
+        {dragging && (
           <Box
             sx={{
               position: "absolute",

@@ -3,6 +3,7 @@ import { useBook } from "../../api/book";
 import { get } from "../../api/client";
 import type { FrameExtent } from "../../api/types";
 import { useLayout } from "../layout";
+import { round } from "./moving";
 
 // What a frame shows on the page that is looked at: its middle in units of its reference, its scale, and the affine map
 // from page mm to ground ([a, b, c, d, e, f], x' = a x + c y + e, y' = b x + d y + f).
@@ -18,7 +19,15 @@ export interface FramePlace {
 
 type Detail = Extract<FrameExtent, { kind: "detail" }>;
 
-const round = (value: number) => Math.round(value * 1000) / 1000;
+// Where a place of the ground lies in a frame, from its left and upper edge in mm; corner: of the frame on the page.
+export function detailIn(
+  { to_ground: [a, b, c, d, e, f] }: Pick<FramePlace, "to_ground">,
+  [left, top]: [number, number],
+  [x, y]: [number, number],
+): [number, number] {
+  const det = a * d - b * c;
+  return [(d * (x - e) - c * (y - f)) / det - left, (a * (y - f) - b * (x - e)) / det - top];
+}
 
 // The places that the frames of a page show.
 export function useFrames() {
@@ -50,11 +59,8 @@ export function useFrames() {
       return { ...extent, at_mm: undefined, at: [round(a * x + c * y + e), round(b * x + d * y + f)] };
     }
     if (way === "frame" && extent.at) {
-      const [x, y] = extent.at as [number, number];
-      const det = a * d - b * c;
-      const px = (d * (x - e) - c * (y - f)) / det,
-        py = (a * (y - f) - b * (x - e)) / det;
-      return { ...extent, at: undefined, at_mm: [round(px - left), round(py - top)] };
+      const [x, y] = detailIn({ to_ground: map }, [left, top], extent.at as [number, number]);
+      return { ...extent, at: undefined, at_mm: [round(x), round(y)] };
     }
     return extent;
   };
