@@ -203,7 +203,7 @@ module App
           "extent" => {
             "kind" => "detail",
             "at_mm" => wanted["at_mm"],
-            "times" => 4
+            "times" => wanted.fetch("times", 4)
           }
         }.compact
 

@@ -52,6 +52,8 @@ RSpec.describe "A book of villages", type: :feature do
     click_button("The page") if page.has_button?("The page", wait: 0)
     click_button("New element")
     find("[role=menuitem]", text: title, match: :prefer_exact).click
+    # The menu covers the page until it has faded.
+    expect(page).to have_no_css("[role=menu]")
   end
 
   it "shows each village clear and the rest under white at 50 %, under its name, with a detail, its neighbours and a " \
@@ -71,6 +73,8 @@ RSpec.describe "A book of villages", type: :feature do
     saved
 
     add("Detail of the map")
+    map = find("[data-draw-detail]")
+    page.driver.browser.action.move_to(map.native, 30, 30).pointer_down(:left).move_by(40, 30).pointer_up.perform
     expect(page).to have_css("aside h2", text: "Detail A")
     expect(page).to have_css("[data-sheet='2'] [data-part='inset inset-1'] text", text: "A", visible: :all)
     expect(page).to have_css("[data-sheet='2'] [data-part='outlines'] text", text: "A", visible: :all)

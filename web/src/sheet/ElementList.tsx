@@ -32,6 +32,7 @@ export function ElementList({ elements, onPick }: { elements: Elements; onPick: 
             {titleOf(element)}
             <Box component="span" sx={{ color: "text.secondary", fontSize: 12.5, ml: 1 }}>
               {onPage(frame, element.id) ? elementTitles[element.kind].toLowerCase() : "off the page"}
+              {element.shown_on && ", on some sheets"}
             </Box>
           </Button>
           {element.locked && <LockIcon titleAccess="locked" sx={{ fontSize: 15, color: "text.secondary" }} />}

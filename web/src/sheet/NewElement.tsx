@@ -1,7 +1,8 @@
 import { Button, Menu, MenuItem } from "@mui/material";
-import { useState } from "react";
+import { useContext, useState } from "react";
 import { elements as elementKinds } from "../generated/kinds";
 import { traits, type ElementKind } from "./kinds";
+import { DrawnDetailContext } from "./frames/drawnDetail";
 import { useLayout } from "./layout";
 import type { Elements } from "./useElements";
 
@@ -9,6 +10,7 @@ import type { Elements } from "./useElements";
 export function NewElement({ elements }: { elements: Elements }) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const { role, frame } = useLayout();
+  const { setDrawing } = useContext(DrawnDetailContext);
   const { page_width_mm: width, page_height_mm: height } = frame;
   const create = (kind: ElementKind) => {
     const [w, h] = traits[kind].sizeMm;
@@ -28,7 +30,7 @@ export function NewElement({ elements }: { elements: Elements }) {
   };
   const detail = () => {
     setAnchor(null);
-    void elements.createDetail().catch(() => undefined);
+    setDrawing(true);
   };
   return (
     <>

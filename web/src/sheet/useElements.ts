@@ -1,6 +1,7 @@
 import { useMemo } from "react";
 import type { Book, Element, Rectangle } from "../api/types";
 import { shifted, type Boxes } from "./boxes";
+import type { DrawnDetail } from "./frames/DrawDetail";
 import { useLayout } from "./layout";
 import { elementTitles, isFrame, isGridded, type ElementKind } from "./kinds";
 
@@ -99,20 +100,11 @@ export function useElements(selected: string[], onPick: (ids: string[]) => void)
       create: (kind: ElementKind, box: Rectangle) => add(`New ${elementTitles[kind].toLowerCase()}`, [{ kind, box }]),
       createWith: (label: string, kind: ElementKind, box: Rectangle, settings: object) =>
         add(label, [{ kind, box, settings: settings as Partial<Element> }]),
-      // A detail of the map frame and its outline there, together; the next letter that is free.
-      createDetail: async () => {
-        const main = elements.find((known) => known.kind === "map_frame");
-        if (!main) return;
+      // A detail of the map frame and its outline there, together; with the next letter that is free.
+      createDetail: async (drawn: DrawnDetail) => {
         const letters = elements.map((known) => (known.kind === "inset" ? known.letter : undefined));
         const letter = [..."ABCDEFGHIJKLMNOPQRSTUVWXYZ"].find((free) => !letters.includes(free)) ?? "";
-        const [left, top, width, height] = boxes[main.id]!;
-        const size: Rectangle = [left + 6, top + height - 56, 70, 50];
-        const made = await ask<Book & { made: string[] }>("layout/detail", {
-          box: size,
-          letter,
-          at_mm: [Math.round(width / 2), Math.round(height / 2)],
-        });
-        onPick(made.made);
+        onPick((await ask<Book & { made: string[] }>("layout/detail", { ...drawn, letter })).made);
       },
       order: move,
       group: () => {
