@@ -51,6 +51,8 @@ RSpec.describe "A book of villages", type: :feature do
   def add(title)
     click_button("The page") if page.has_button?("The page", wait: 0)
     click_button("New element")
+    # What is clicked while the menu unfolds may be its neighbour.
+    page.evaluate_async_script(BrowserSpecs::RESTING)
     find("[role=menuitem]", text: title, match: :prefer_exact).click
     # The menu covers the page until it has faded.
     expect(page).to have_no_css("[role=menu]")
@@ -67,9 +69,9 @@ RSpec.describe "A book of villages", type: :feature do
     expect(page).to have_css("[data-sheet='2'] [data-part='veil'] path[fill='#ffffff']", visible: :all)
     add("Text")
     text = find("textarea", match: :first)
-    text.set("{{ feature.name }}")
+    text.set("{{ feature.name }} village")
     text.send_keys(:tab)
-    expect(page).to have_css("[data-sheet='2'] svg text", text: "Balmore")
+    expect(page).to have_css("[data-sheet='2'] svg text", text: "Balmore village")
     saved
 
     add("Detail of the map")
