@@ -34,15 +34,7 @@ module App
         raise(TileLoom::Refusal.new("requests.no_such_sheet", number: number, count: cells.length))
     end
 
-    def composer(cell, **options) =
-      TileLoom::Compose::SheetComposer.new(
-        book: document,
-        source: source,
-        cell: cell,
-        count: cells.length,
-        parts: DrawnParts::ALL.scope(*@data),
-        **options
-      )
+    def composer(cell, **options) = composed(run.leaf(cell.number), **options)
 
     # Stands for the index sheet where sheets are asked for by number.
     INDEX = TileLoom::Layout::Leaf::INDEX
@@ -55,14 +47,7 @@ module App
       return composer(cell(number), **options) if number.positive?
       leaf = run.leaf(number)
       raise TileLoom::Refusal.new((number == INDEX) ? "requests.no_index_sheet" : "requests.no_such_page") unless leaf
-      TileLoom::Compose::Composers.of(
-        document,
-        source,
-        leaf,
-        count: cells.length,
-        parts: DrawnParts::ALL.scope(*@data),
-        **options
-      )
+      composed(leaf, **options)
     end
 
     # Pixels an inch of layers of pixels: in small pictures of pages, and of a page as it fills a screen.
@@ -151,5 +136,17 @@ module App
         end
       TileLoom::Output::Svg.new(drawing, size: false, pictures: pictures).to_s
     end
+
+    private
+
+    def composed(leaf, **options) =
+      TileLoom::Compose::Composers.of(
+        document,
+        source,
+        leaf,
+        count: cells.length,
+        parts: DrawnParts::ALL.scope(*@data),
+        **options
+      )
   end
 end

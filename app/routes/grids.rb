@@ -25,7 +25,7 @@ module App
         id = body_json["id"]
         grid = frame["grids"].to_a.find { |known| known["id"] == id } or
           raise TileLoom::Refusal.new("requests.no_such_grid", id: id, at: "/id")
-        other = (role == "index") ? "sheets" : "index"
+        other = (role == ["index"]) ? ["sheets"] : ["index"]
         add(other, main_of(other), grid, grid["id"], "Copy a grid")
       end
 
@@ -39,11 +39,11 @@ module App
 
       def sheet_number = @sheet_number ||= page_number
 
-      # Of the layout that this page has; that of a free page by its id.
+      # Role of the layout that this page has, and the id of a free page.
       def role
-        return "sheets" if sheet_number.positive?
+        return ["sheets"] if sheet_number.positive?
         leaf = Snapshot.of(book).run.leaf(sheet_number)
-        leaf&.page? ? leaf.page.id : "index"
+        leaf&.page? ? [LaidOut::PAGES, leaf.page.id] : ["index"]
       end
 
       # The id of the frame that is meant; nil for the page's main one.
@@ -54,7 +54,7 @@ module App
       # Settings of the frame that is meant.
       def frame
         id = frame_id || main_of(role)
-        elements_of(book.settings, role).find { |element| element["id"] == id } or
+        LaidOut.new(book.settings, *role).elements.find { |element| element["id"] == id } or
           raise TileLoom::Refusal.new("requests.no_frame_for_grids")
       end
 
@@ -66,24 +66,15 @@ module App
         grid
       end
 
-      # Role → [its name in the book document, the kind of its main frame].
-      FRAMES = {"sheets" => %w[layout map_frame], "index" => %w[index_layout index_frame]}.freeze
+      # Role → the kind of its main frame.
+      MAIN = {"sheets" => "map_frame", "index" => "index_frame", LaidOut::PAGES => "inset"}.freeze
 
       # The id of a layout's main frame.
       def main_of(role)
-        kinds = FRAMES.key?(role) ? [FRAMES[role].last] : %w[inset]
-        elements_of(book.settings, role).find { |element| kinds.include?(element["kind"]) }&.fetch("id") or
+        elements = LaidOut.new(book.settings, *role).elements
+        elements.find { |element| element["kind"] == MAIN.fetch(role.first) }&.fetch("id") or
           raise TileLoom::Refusal.new("requests.no_frame_for_grids")
       end
-
-      def elements_of(settings, role)
-        return page_of(settings, role)["layout"]["elements"] unless FRAMES.key?(role)
-        layout = settings[FRAMES[role].first] or raise TileLoom::Refusal.new("requests.add_index_sheet")
-        layout["elements"]
-      end
-
-      def page_of(settings, id) =
-        settings["pages"].to_a.find { |page| page["id"] == id } || raise(TileLoom::Refusal.new("requests.no_such_page"))
 
       def add(role, id, settings, grid_id, label)
         made = nil
@@ -101,12 +92,8 @@ module App
       # The block gives the frame as it is to be.
       def change(role, id, label)
         changes.apply_to_fresh(label: label) do
-          settings = book.reload.settings
-          list = elements_of(settings, role).map { |element| (element["id"] == id) ? yield(element) : element }
-          next {FRAMES[role].first => {"elements" => list}} if FRAMES.key?(role)
-          page = page_of(settings, role)
-          fresh = page.merge("layout" => page["layout"].merge("elements" => list))
-          {"pages" => settings["pages"].map { |known| (known["id"] == role) ? fresh : known }}
+          laid = LaidOut.new(book.reload.settings, *role)
+          laid.patch(laid.elements.map { |element| (element["id"] == id) ? yield(element) : element })
         end
         shown(book.reload)
       end

@@ -7,8 +7,7 @@ module App
     # of a free page.
     class Layouts < Base
       MOST_COMPARED = 3_000
-      # Role → its name in the book document.
-      ROLES = {"sheets" => "layout", "index" => "index_layout", "pages" => "pages"}.freeze
+      ROLES = [*LaidOut::ROLES.keys, LaidOut::PAGES].freeze
 
       # boxes: id → [left, top, width, height] in page mm. What is tied to an edge stays tied. settings: id → what of
       # the element changes with it, but its id, its kind and its place.
@@ -162,7 +161,7 @@ module App
       def asked
         body_json.tap do |wanted|
           @role = wanted.fetch("role", "sheets").to_s
-          raise TileLoom::Refusal.new("requests.role", at: "/role") unless ROLES.key?(@role)
+          raise TileLoom::Refusal.new("requests.role", at: "/role") unless ROLES.include?(@role)
           raise TileLoom::Refusal.new("requests.add_index_sheet") if @role == "index" && book.index_layout.nil?
           @page = wanted["page"].to_s if @role == "pages"
         end
@@ -179,19 +178,6 @@ module App
         else
           core.layout
         end
-      end
-
-      # What of the document is to change for the layout to have these elements.
-      def with_elements(list)
-        return {ROLES.fetch(@role) => {"elements" => list}} unless @role == "pages"
-        fresh =
-          book
-            .settings
-            .fetch("pages")
-            .map do |page|
-              (page["id"] == @page) ? page.merge("layout" => page["layout"].merge("elements" => list)) : page
-            end
-        {"pages" => fresh}
       end
 
       def elements = design.elements.map(&:given)
@@ -278,7 +264,8 @@ module App
       def change(label, made: nil)
         changes.apply_to_fresh(label: label) do
           @design = nil
-          with_elements(yield)
+          list = yield
+          LaidOut.new(book.settings, @role, @page).patch(list)
         end
         json(shown(book.reload).merge({"made" => made&.map { |element| element["id"] }}.compact))
       end

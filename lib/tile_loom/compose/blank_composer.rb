@@ -4,8 +4,6 @@ module TileLoom
   module Compose
     # An empty page of the size of the one that it stands before.
     class BlankComposer < LeafComposer
-      def layout = leaf.page.layout
-
       def elements = []
 
       def gridded_frame = nil

@@ -28,7 +28,7 @@ module TileLoom
       def view
         @view ||=
           begin
-            box = @cells.map { |cell| cell.ground.box }.reduce { |all, other| all.union(other) }
+            box = Index::Cell.box(@cells)
             box = box.grow([box.width, box.height].max * ROOM)
             per_mm = [box.width / @width_mm, box.height / @height_mm].max
             ground = Geometry::TurnedRectangle.new(*box.centre, @width_mm * per_mm, @height_mm * per_mm, 0.0)
@@ -37,7 +37,7 @@ module TileLoom
       end
 
       def ground
-        areas = @book.layers.select { |layer| layer.rules.any? { |rule| rule.symbol.area? } }
+        areas = @book.layers.select(&:areas?)
         drawn =
           View::GroundDrawing.new(layers: areas, source: @source, view: view, tolerance_mm: TOLERANCE_MM, names: false)
         Scene::Group.new(children: drawn.nodes, clip: frame, name: "ground")

@@ -12,6 +12,8 @@ module TileLoom
 
       attr_reader :leaf
 
+      def layout = leaf.page.layout
+
       def view = @view ||= gridded_frame&.view_on(self) || nothing
 
       def stated_scale = (view.scale >= 10) ? view.scale.round : Units::Number.tidy(view.scale.round(3))

@@ -4,8 +4,6 @@ module TileLoom
   module Compose
     # Composes a free page.
     class PageComposer < LeafComposer
-      def layout = leaf.page.layout
-
       def left_out = [*book.run(source).told(leaf.page), *super]
 
       # The first that shows ground of a plane.

@@ -141,12 +141,14 @@ module TileLoom
         @viewing ||= []
         return nil if @viewing.include?(id)
         @viewing.push(id)
-        yield
-      ensure
-        @viewing.delete(id)
+        begin
+          yield
+        ensure
+          @viewing.delete(id)
+        end
       end
 
-      # The way of geometry from a reference into a view (see Crs::Passages); nil where it is the same.
+      # The way of geometry from a reference into a view (see Crs::Passages).
       def passage(from, view, tolerance_mm: View::GroundDrawing::TOLERANCE_MM)
         return Crs::Passages::Globe.new(from, view.crs, view.horizon) if view.globe?
         return Crs::Passages::Plane.new(from, view.crs, tolerance_mm * view.units_per_mm) unless from == view.crs
@@ -168,8 +170,7 @@ module TileLoom
       # [longitude, latitude] of the middle of the index, or of the area that it is to cover.
       def middle_of_index
         book.once([:middle_of_index]) do
-          boxes = cells.map { |known| known.ground.box }
-          box = boxes.reduce { |all, other| all.union(other) } || book.study_area(source).box
+          box = Index::Cell.box(cells) || book.study_area(source).box
           box ? Crs::Transform.between(book.crs, book.crs.geographic).point(*box.centre) : [0.0, 0.0]
         end
       end
@@ -262,9 +263,7 @@ module TileLoom
       # Geometry::TurnedRectangle, which alone is kept for other sheets, as references belong to a thread.
       def nominal_ground
         book.once([:nominal_ground, layout.main_frame.id]) do
-          middle =
-            cells.map { |known| known.ground.box }.reduce { |all, other| all.union(other) }&.centre ||
-            [cell.ground.centre_x, cell.ground.centre_y]
+          middle = Index::Cell.box(cells)&.centre || [cell.ground.centre_x, cell.ground.centre_y]
           frame = layout.frame_box
           per_mm = book.index.scale / 1000.0 / book.crs.metres_per_unit
           Geometry::TurnedRectangle.new(*middle, frame.width * per_mm, frame.height * per_mm, 0.0)

@@ -10,9 +10,11 @@ module TileLoom
 
       # The Data::OnSheet of a cell; nil stands for a page that is of no cell.
       def of(book, source, cell)
-        return Data::OnSheet.new({}, book.crs.metres_per_unit) {} unless cell
+        return Data::OnSheet.new(-> { {} }, book.crs.metres_per_unit) {} unless cell
         book.once([:standing, cell]) do
-          Data::OnSheet.new(facts(book, source, cell), book.crs.metres_per_unit) { feature(book, source, cell).found }
+          Data::OnSheet.new(-> { facts(book, source, cell) }, book.crs.metres_per_unit) do
+            feature(book, source, cell).found
+          end
         end
       end
 
@@ -22,15 +24,18 @@ module TileLoom
 
       def facts(book, source, cell)
         neighbours = book.neighbours(source).of(cell)
+        own(cell).merge(SIDES.to_h { |side| ["sheet.#{side}", neighbours[side]&.name] })
+      end
+
+      # What is asked of a cell alone, whatever lies beside it.
+      def own(cell) =
         {
           "sheet.name" => cell.name,
           "sheet.number" => cell.number,
           "sheet.row" => cell.row + 1,
           "sheet.column" => Index::Naming.letters(cell.column),
-          "sheet.scale" => cell.scale,
-          **SIDES.to_h { |side| ["sheet.#{side}", neighbours[side]&.name] }
+          "sheet.scale" => cell.scale
         }
-      end
     end
   end
 end

@@ -65,7 +65,7 @@ module TileLoom
           end
         end
         return joined(crossing) + finished(whole) if crossing.any?
-        around = holds_rim?(rings) ? [degrees(closed(rim(0.0, 2 * Math::PI)))] : []
+        around = holds_rim?(rings) ? [circle] : []
         around + finished(whole)
       end
 

@@ -4,14 +4,14 @@ module TileLoom
   module Data
     # A sheet as the conditions of what is drawn on it know it.
     class OnSheet
-      # values: name of SheetProperties → value; metres_per_unit: of the features' reference; the block gives [id of its
-      # layer, Feature] of the feature that the sheet is of, or nil.
+      # values: gives name of SheetProperties → value when a condition asks for one; metres_per_unit: of the features'
+      # reference; the block gives [id of its layer, Feature] of the feature that the sheet is of, or nil.
       def initialize(values, metres_per_unit, &own)
-        @values, @metres_per_unit, @find = values, metres_per_unit, own
+        @work_out, @metres_per_unit, @find = values, metres_per_unit, own
       end
 
       # What tells its answers from those of another sheet.
-      def key = @key ||= [*@values.values.map(&:to_s), own_layer.to_s, own ? own.id : ""]
+      def key = @key ||= [*values.values.map(&:to_s), own_layer.to_s, own ? own.id : ""]
 
       # The Feature that the sheet is of, and the id of its layer.
       def own = found&.last
@@ -24,7 +24,7 @@ module TileLoom
       # The value of a name of SheetProperties; nil where there is none.
       def fact(name)
         field = SheetProperties.field(name)
-        field ? own&.attributes&.fetch(field, nil) : @values[name]
+        field ? own&.attributes&.fetch(field, nil) : values[name]
       end
 
       # Does a geometry meet that of the own feature?
@@ -53,6 +53,8 @@ module TileLoom
         end
 
       private
+
+      def values = @values ||= @work_out.call
 
       def found
         @found = @find.call unless defined?(@found)

@@ -83,7 +83,7 @@ module TileLoom
         when "none"
           []
         when "areas"
-          list.select { |layer| layer.raster? || layer.rules.any? { |rule| rule.symbol.area? } }
+          list.select { |layer| layer.raster? || layer.areas? }
         else
           list
         end

@@ -76,7 +76,7 @@ module TileLoom
 
       def between(one, other) = Math.hypot(one.centre_x - other.centre_x, one.centre_y - other.centre_y)
 
-      def box = @box ||= @held.map { |cell| cell.ground.box }.reduce { |all, one| all.union(one) }
+      def box = @box ||= Cell.box(@held)
 
       def beside?(cell)
         @reach ||= @held.flat_map { |own| [own.ground.width, own.ground.height] }.max * REACH_SIDES

@@ -43,7 +43,7 @@ module TileLoom
       def plane_m2
         @plane_m2 ||=
           begin
-            centre = cells.map { |cell| cell.ground.box }.reduce { |all, box| all.union(box) }.centre
+            centre = Cell.box(cells).centre
             size.crs.metres_per_unit**2 / Crs::Factors.at(size.crs, *centre).areal_scale
           end
       end

@@ -31,6 +31,9 @@ module TileLoom
         # The same cell with other members.
         def with(**members) = self.class.new(**to_h, **members)
 
+        # The Box of ground round cells; nil where there are none.
+        def self.box(cells) = cells.map { |cell| cell.ground.box }.reduce { |all, other| all.union(other) }
+
         # Those that lie outermost to the four sides, each once.
         def self.outermost(cells) =
           %i[centre_x centre_y]

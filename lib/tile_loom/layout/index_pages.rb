@@ -13,7 +13,7 @@ module TileLoom
       # Index::Cell lists, row by row from the north-west; none is empty but where there are no cells at all.
       def parts(cells)
         return [cells] if (across == 1 && down == 1) || cells.empty?
-        box = cells.map { |cell| cell.ground.box }.reduce { |all, other| all.union(other) }
+        box = Index::Cell.box(cells)
         cells.group_by { |cell| place_of(cell.ground, box) }.sort.map(&:last)
       end
 

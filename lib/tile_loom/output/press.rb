@@ -235,22 +235,14 @@ module TileLoom
         values.merge(own) { |_, drawn, known| (drawn.is_a?(Hash) && known.is_a?(Hash)) ? drawn.merge(known) : known }
 
       # Pages that are no sheets meet no condition on sheets.
-      def meets?(leaf) = leaf.sheet? && @order.where.match?(sheets_feature(leaf.cell).merge(of_sheet(leaf.cell)))
+      def meets?(leaf) =
+        leaf.sheet? && @order.where.match?(sheets_feature(leaf.cell).merge(Compose::Standing.own(leaf.cell)))
 
       # Attributes of its feature, where the condition asks for any.
       def sheets_feature(item)
         return {} if @order.where.attributes.all? { |name| name.start_with?("sheet.") }
         Compose::Standing.feature(@book, @source, item).attributes
       end
-
-      def of_sheet(item) =
-        {
-          "sheet.name" => item.name,
-          "sheet.number" => item.number,
-          "sheet.row" => item.row + 1,
-          "sheet.column" => Index::Naming.letters(item.column),
-          "sheet.scale" => item.scale
-        }
     end
   end
 end

@@ -94,6 +94,9 @@ module TileLoom
       # Is it made of pixels?
       def raster? = !raster.nil?
 
+      # Do any of its rules draw areas?
+      def areas? = rules.any? { |rule| rule.symbol.area? }
+
       # Is it drawn at this scale (denominator)? Both ends of its range count in.
       def shown_at?(scale)
         return true unless visible_scales

@@ -240,6 +240,7 @@ export const standardScales = [
   100, 200, 250, 500, 1000, 1250, 2000, 2500, 4000, 5000, 10000, 12500, 20000, 25000, 50000, 100000, 250000, 500000,
   1000000, 2500000, 5000000, 10000000, 25000000, 50000000,
 ] as const;
+export const contentsFields = ["name", "number", "page", "row", "column", "scale"] as const;
 export const dataFormats = [
   "GeoJSON",
   "TopoJSON",

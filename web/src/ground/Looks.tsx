@@ -35,21 +35,6 @@ const kept = ({ id, opacity, rules, label, raster }: Layer): Entry => ({
   ...(raster ? { raster } : { rules, ...(label ? { label } : { unlabelled: true }) }),
 });
 
-// By which frames know a look.
-function freeId(title: string, looks: MapLook[]): string {
-  const base =
-    title
-      .toLowerCase()
-      .replace(/[^a-z0-9]+/g, "-")
-      .replace(/^-+|-+$/g, "")
-      .slice(0, 60) || "look";
-  const taken = looks.map((look) => look.id);
-  for (let number = 1; ; number += 1) {
-    const id = number === 1 ? base : `${base}-${number}`;
-    if (!taken.includes(id)) return id;
-  }
-}
-
 // Which layers the maps show and how, under names: one is chosen, or the present one is saved. Frames of the page can
 // have one each.
 export function Looks() {
@@ -74,7 +59,7 @@ export function Looks() {
     if (title === "") return setNaming(false);
     const before = looks.find((known) => known.title === title);
     const fresh: MapLook = {
-      id: before?.id ?? freeId(title, looks),
+      ...(before?.id !== undefined && { id: before.id }),
       title,
       layers: layers.filter((layer) => layer.visible ?? true).map(kept),
     };

@@ -23,6 +23,7 @@ import { filled } from "../fields/filled";
 import { Heading } from "../frame/Card";
 import { Fold } from "../frame/Fold";
 import { defaults } from "../generated/defaults";
+import { contentsFields } from "../generated/kinds";
 import { ContinuesChoice } from "./ContinuesChoice";
 import { FaceChoice } from "./FaceChoice";
 import { whole } from "./kinds";
@@ -33,7 +34,7 @@ type Table = ElementOf<"table">;
 const FIRST_FIELDS = 3;
 
 // What contents have of a sheet or a page, and the columns that they begin with.
-const CONTENTS = ["name", "number", "page", "row", "column", "scale"];
+const CONTENTS: readonly string[] = contentsFields;
 const CONTENTS_COLUMNS: Table["columns"] = [
   { title: "Sheet", field: "name" },
   { title: "Page", field: "page", align: "right", width_mm: 16 },

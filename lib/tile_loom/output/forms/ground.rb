@@ -77,7 +77,7 @@ module TileLoom
 
         def cells(press) = press.picked.filter_map(&:cell)
 
-        def box(press) = cells(press).map { |cell| cell.ground.box }.reduce { |all, other| all.union(other) }
+        def box(press) = Index::Cell.box(cells(press))
 
         # The paper that all of it would take, in mm.
         def frame(press)

@@ -1,6 +1,7 @@
 import { Box } from "@mui/material";
 import { useEffect, useRef, useState, type PointerEvent } from "react";
 import type { Rectangle } from "../../api/types";
+import { FrameHint } from "./FrameHint";
 import { round } from "./moving";
 
 // Smaller than this it was a click: a detail of the usual size comes there.
@@ -117,22 +118,9 @@ export function DrawDetail({ frame, perMm, onDrawn, onCancel }: DrawDetailProps)
           />
         )}
       </Box>
-      <Box
-        role="status"
-        sx={{
-          position: "absolute",
-          left: left * perMm,
-          top: Math.max(top * perMm - 26, 0),
-          px: 1,
-          fontSize: 12.5,
-          bgcolor: "background.paper",
-          border: 1,
-          borderColor: "primary.main",
-          pointerEvents: "none",
-        }}
-      >
+      <FrameHint left={left * perMm} top={top * perMm}>
         Drag a box round the detail; Escape cancels
-      </Box>
+      </FrameHint>
     </>
   );
 }

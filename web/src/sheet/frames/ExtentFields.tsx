@@ -8,11 +8,12 @@ import { ConditionEditor } from "../../fields/ConditionEditor";
 import { Field } from "../../fields/Field";
 import { Flag } from "../../fields/Flag";
 import { Measured } from "../../fields/Measured";
+import { nextScales } from "../../fields/nextScales";
 import { Pair } from "../../fields/Pair";
 import { filled } from "../../fields/filled";
 import { useFeatureAttributes } from "../../fields/sheetConditions";
 import { defaults } from "../../generated/defaults";
-import { extents, standardScales } from "../../generated/kinds";
+import { extents } from "../../generated/kinds";
 import { isGridded } from "../kinds";
 import { useLayout } from "../layout";
 import { titleOf } from "../useElements";
@@ -117,8 +118,7 @@ function SizeFields({
 }
 
 function ScaleField({ scale, onKeep }: { scale: number; onKeep: (scale: number) => Promise<unknown> }) {
-  const larger = standardScales.filter((known) => known < scale).at(-1),
-    smaller = standardScales.find((known) => known > scale);
+  const { larger, smaller } = nextScales(scale);
   return (
     <Box sx={{ display: "flex", alignItems: "flex-end" }}>
       <Field

@@ -2,12 +2,13 @@ import { Box } from "@mui/material";
 import { useEffect, useRef, useState } from "react";
 import { useBook, useChange } from "../../api/book";
 import type { Element, GriddedElement } from "../../api/types";
-import { standardScales } from "../../generated/kinds";
+import { nextScales } from "../../fields/nextScales";
 import { shifted } from "../boxes";
 import { isGridded } from "../kinds";
 import { useLayout } from "../layout";
 import { titleOf } from "../useElements";
 import { useSheet } from "../../frame/useSheet";
+import { FrameHint } from "./FrameHint";
 import { extentOf, groundWay, movedExtent, rescaledExtent } from "./moving";
 import { useDragged } from "./useDragged";
 import { useFrames, type FramePlace } from "./useFrames";
@@ -75,10 +76,8 @@ export function GroundOnPage({ perMm, selected, onPick, onKeep }: GroundOnPagePr
   useEffect(() => {
     scaled.current = (by) => {
       if (!selected || selected.locked || !place || place.globe) return;
-      const scale =
-        by > 0
-          ? standardScales.filter((known) => known < place.scale - 0.5).at(-1)
-          : standardScales.find((known) => known > place.scale + 0.5);
+      const { larger, smaller } = nextScales(place.scale);
+      const scale = by > 0 ? larger : smaller;
       if (scale) void rescaled(selected, place, scale).catch(() => undefined);
     };
   });
@@ -158,24 +157,11 @@ export function GroundOnPage({ perMm, selected, onPick, onKeep }: GroundOnPagePr
           />
         )}
       </Box>
-      <Box
-        role="status"
-        sx={{
-          position: "absolute",
-          left: left * perMm,
-          top: Math.max(top * perMm - 26, 0),
-          px: 1,
-          fontSize: 12.5,
-          bgcolor: "background.paper",
-          border: 1,
-          borderColor: "primary.main",
-          pointerEvents: "none",
-        }}
-      >
+      <FrameHint left={left * perMm} top={top * perMm}>
         {selected.kind === "map_frame"
           ? `Drag to move the ground of sheet ${cell?.name ?? ""}: its cell moves (${book.cells.length} in all)`
           : "Drag to move the ground; Escape when done"}
-      </Box>
+      </FrameHint>
     </>
   );
 }

@@ -3,10 +3,10 @@ import { useChange } from "../../api/book";
 import { ratio, readScale } from "../../api/words";
 import { Field } from "../../fields/Field";
 import { Measured } from "../../fields/Measured";
+import { nextScales } from "../../fields/nextScales";
 import { Pair } from "../../fields/Pair";
 import { Heading } from "../../frame/Card";
 import { useSheet } from "../../frame/useSheet";
-import { standardScales } from "../../generated/kinds";
 
 // The ground of the sheet that is looked at: to change it is to change its cell.
 export function SheetGround() {
@@ -15,8 +15,7 @@ export function SheetGround() {
   if (!cell) return null;
   const change = (body: object) => ask("cells", { cells: [cell.id], ...body });
   const [x, y] = cell.centre;
-  const smaller = standardScales.find((scale) => scale > cell.scale),
-    larger = standardScales.filter((scale) => scale < cell.scale).at(-1);
+  const { larger, smaller } = nextScales(cell.scale);
   return (
     <>
       <Heading text={`Ground of sheet ${cell.name}`} />
