@@ -88,7 +88,7 @@ RSpec.describe "Sheet", type: :feature do
   it "adds an index sheet, designs it, shows it in the proof and the strip, and does without it" do
     choose("Which page", "the index sheet")
     expect(page).to have_css("[data-sheet='0'] svg text", text: "F3")
-    expect(page).to have_text("shows 27 sheets by name")
+    expect(page).to have_text("with the names of 27 sheets")
     expect_accessible
     within("aside") { click_button("Count") }
     fill_in("Size, pt", with: "14")

@@ -59,7 +59,11 @@ export const theme = createTheme({
   shape: { borderRadius: 2 },
   components: {
     MuiCssBaseline: { styleOverrides: { body: { fontFeatureSettings: '"tnum"', overflow: "hidden" } } },
-    MuiButton: { defaultProps: { disableElevation: true, size: "small" } },
+    // A short word alone begins where the text round it begins.
+    MuiButton: {
+      defaultProps: { disableElevation: true, size: "small" },
+      styleOverrides: { text: { minWidth: 0 } },
+    },
     MuiTextField: { defaultProps: { size: "small", variant: "standard" } },
     MuiFormControlLabel: { styleOverrides: { label: { fontSize: 14, lineHeight: 1.3 } } },
     MuiTooltip: { defaultProps: { enterDelay: 400 } },

@@ -1,13 +1,16 @@
 import { useBook, useChange } from "../api/book";
 import type { Page } from "../api/types";
 import { count, groundSize, mm, ratio, readNumber } from "../api/words";
+import { filled } from "../fields/filled";
 import { leafCount } from "../frame/leaves";
 import { useSheet } from "../frame/useSheet";
+import { defaults } from "../generated/defaults";
 import { pageSizes } from "../generated/kinds";
 import { CardValue } from "../statement/CardValue";
 import { ChoiceValue } from "../statement/ChoiceValue";
 import { EntryValue } from "../statement/EntryValue";
 import { Statement } from "../statement/Statement";
+import { useFrames } from "./frames/useFrames";
 import { useLayout } from "./layout";
 
 // A shipped design is named by its file; a kept one by what it was called.
@@ -120,11 +123,23 @@ export function PageStatement({ designs, onDesigns, onPage, onNewPage }: PageSta
   );
 }
 
+// What the cells of the index frame have written in them.
+const cellWords = {
+  names: "with the names of",
+  numbers: "with the numbers of",
+  both: "with the numbers and names of",
+  none: "for",
+};
+
 // What the frame comes to.
 function FrameInWords() {
   const book = useBook();
   const { cell, page: shown } = useSheet();
-  const { role, frame } = useLayout();
+  const { role, frame, layout } = useLayout();
+  const { places } = useFrames();
+  const indexFrame = layout.elements.find((known) => known.kind === "index_frame");
+  const labels = filled(indexFrame?.kind === "index_frame" ? indexFrame.cells : null, defaults.cells_shown).labels;
+  const indexed = places.find((known) => known.id === indexFrame?.id);
   const scale = book.document.index.scale;
   const indexes = book.pages.filter((known) => known.kind === "index").length;
   if (role === "pages" && shown)
@@ -147,8 +162,9 @@ function FrameInWords() {
       <b>
         {mm(frame.width_mm)} × {mm(frame.height_mm)}
       </b>{" "}
-      and shows <b>{count(shown?.sheets ?? book.cells.length, "sheet")}</b> by name, at a round scale that holds them
-      all. The index {indexes > 1 ? `has ${indexes} sheets, which come` : "sheet comes"}{" "}
+      at <b>{indexed ? ratio(indexed.scale) : "…"}</b>, {cellWords[labels]}{" "}
+      <b>{count(shown?.sheets ?? book.cells.length, "sheet")}</b>. The index{" "}
+      {indexes > 1 ? `has ${indexes} sheets, which come` : "sheet comes"}{" "}
       {book.document.index_pages?.place === "last" ? "after" : "before"} the others.
     </>
   ) : (

@@ -94,8 +94,8 @@ function SizeFields({
         value={shown.size}
         choices={[
           ["fitted", "as large as fits"],
-          ["round", "next round scale"],
-          ["standard", "next standard scale"],
+          ["round", "next round"],
+          ["standard", "next standard"],
           ["held", "held"],
         ]}
         onChoose={(size) =>

@@ -4,7 +4,6 @@ import type { GriddedElement, InsetKind } from "../../api/types";
 import { Choice } from "../../fields/Choice";
 import { Field } from "../../fields/Field";
 import { Flag } from "../../fields/Flag";
-import { Pair } from "../../fields/Pair";
 import { Heading } from "../../frame/Card";
 import { Fold } from "../../frame/Fold";
 import { FillFields, ShadowFields } from "../PanelFields";
@@ -40,19 +39,17 @@ export function FrameFields({ element, onKeep }: { element: GriddedElement; onKe
       )}
       <Heading text="Layers" />
       <Box sx={{ display: "grid", gap: 1 }}>
-        <Pair>
-          <LookChoice value={element.look} onKeep={(look) => onKeep({ look }, "Look")} />
-          <Choice
-            label="Shows"
-            value={shown.layers}
-            choices={[
-              ["all", "all layers shown"],
-              ["areas", "areas and pixels"],
-              ["none", "no layers"],
-            ]}
-            onChoose={(layers) => onKeep({ layers }, "Layers")}
-          />
-        </Pair>
+        <LookChoice value={element.look} onKeep={(look) => onKeep({ look }, "Look")} />
+        <Choice
+          label="Shows"
+          value={shown.layers}
+          choices={[
+            ["all", "all layers shown"],
+            ["areas", "areas and pixels"],
+            ["none", "no layers"],
+          ]}
+          onChoose={(layers) => onKeep({ layers }, "Layers")}
+        />
         <Flag label="labels of the layers" value={shown.labels} onKeep={(labels) => onKeep({ labels }, "Labels")} />
       </Box>
       <Fold title="Cells of the index">
