@@ -183,13 +183,17 @@ book = {
       "compartments",
       "Compartments",
       [rule.call("Compartment", {"strokes" => [stroke.call("#7d8f5a", 0.25, dash_mm: [2.2, 0.9, 0.4, 0.9])]})],
-      label: {
-        "attribute" => "name",
-        "face" => "sans-semibold",
-        "size_pt" => 9,
-        "colour" => "#5f7440",
-        "halo" => "#eef1dd"
-      }
+      labels: [
+        {
+          "field" => "name",
+          "face" => "sans-semibold",
+          "size_pt" => 9,
+          "colour" => "#5f7440",
+          "halo" => {
+            "colour" => "#eef1dd"
+          }
+        }
+      ]
     ),
     layer.call(
       "water",
@@ -198,13 +202,17 @@ book = {
         rule.call("Burn", {"strokes" => [stroke.call("#2f7fb5", 0.6)]}, equals.call("kind", "burn")),
         rule.call("Gully", {"strokes" => [stroke.call("#5a9cc7", 0.25)]})
       ],
-      label: {
-        "attribute" => "name",
-        "face" => "serif-italic",
-        "size_pt" => 8,
-        "colour" => "#1f6596",
-        "halo" => "#eef3f0"
-      }
+      labels: [
+        {
+          "field" => "name",
+          "face" => "serif-italic",
+          "size_pt" => 8,
+          "colour" => "#1f6596",
+          "halo" => {
+            "colour" => "#eef3f0"
+          }
+        }
+      ]
     ),
     layer.call(
       "lochans",
@@ -215,13 +223,17 @@ book = {
           {"fill" => {"colour" => "#bcdcee", "opacity" => 1}, "strokes" => [stroke.call("#2f7fb5", 0.25)]}
         )
       ],
-      label: {
-        "attribute" => "name",
-        "face" => "serif-italic",
-        "size_pt" => 8.5,
-        "colour" => "#1f6596",
-        "halo" => "#d4e8f3"
-      }
+      labels: [
+        {
+          "field" => "name",
+          "face" => "serif-italic",
+          "size_pt" => 8.5,
+          "colour" => "#1f6596",
+          "halo" => {
+            "colour" => "#d4e8f3"
+          }
+        }
+      ]
     ),
     layer.call(
       "fences",
@@ -232,23 +244,13 @@ book = {
       "tracks",
       "Tracks",
       [rule.call("Track", {"strokes" => [stroke.call("#5b4636", 0.95), stroke.call("#fff6e2", 0.6)]})],
-      label: {
-        "attribute" => "name",
-        "face" => "sans-italic",
-        "size_pt" => 7,
-        "colour" => "#5b4636"
-      }
+      labels: [{"field" => "name", "face" => "sans-italic", "size_pt" => 7, "colour" => "#5b4636"}]
     ),
     layer.call(
       "boardwalk",
       "Boardwalk trail",
       [rule.call("Boardwalk trail", {"strokes" => [stroke.call("#8c2f39", 0.45, dash_mm: [1.5, 0.7], cap: "butt")]})],
-      label: {
-        "attribute" => "name",
-        "face" => "sans-italic",
-        "size_pt" => 7,
-        "colour" => "#8c2f39"
-      }
+      labels: [{"field" => "name", "face" => "sans-italic", "size_pt" => 7, "colour" => "#8c2f39"}]
     ),
     layer.call(
       "dams",
@@ -258,33 +260,19 @@ book = {
         rule.call("Dam, leaking", dam.call("diamond", "#b86a00", 2.1), equals.call("condition", "leaking")),
         rule.call("Dam, failed", dam.call("cross", "#b3261e", 2.6), equals.call("condition", "failed"))
       ],
-      label: {
-        "attribute" => "code",
-        "face" => "sans",
-        "size_pt" => 5.5,
-        "colour" => "#1f2a30"
-      }
+      labels: [{"field" => "code", "face" => "sans", "size_pt" => 5.5, "colour" => "#1f2a30"}]
     ),
     layer.call(
       "hazards",
       "Hazards",
       [rule.call("Hazard", {"marker" => {"shape" => "warning", "size_mm" => 3.4, "colour" => "#c77700"}})],
-      label: {
-        "attribute" => "kind",
-        "face" => "sans-italic",
-        "size_pt" => 6.5,
-        "colour" => "#8a5200"
-      }
+      labels: [{"field" => "kind", "face" => "sans-italic", "size_pt" => 6.5, "colour" => "#8a5200"}]
     ),
     layer.call(
       "huts",
       "Huts",
       [rule.call("Hut", {"marker" => {"shape" => "hut", "size_mm" => 2.6, "colour" => "#1f2a30"}})],
-      label: {
-        "attribute" => "name",
-        "face" => "sans-semibold",
-        "size_pt" => 7.5
-      }
+      labels: [{"field" => "name", "face" => "sans-semibold", "size_pt" => 7.5}]
     )
   ],
   "layout" =>

@@ -374,7 +374,7 @@ RSpec.describe App::Routes::Arrivals do
         {
           "layers" =>
             book.settings["layers"].map do |layer|
-              layer.merge("title" => "Renamed", "label" => {"attribute" => "code"})
+              layer.merge("title" => "Renamed", "labels" => [{"field" => "code"}])
             end
         },
         label: "Rename"

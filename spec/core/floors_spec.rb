@@ -22,7 +22,7 @@ RSpec.describe "The floors" do
     "crs" => %w[crs],
     "drawing" => %w[scene type artwork],
     "data" => %w[data raster],
-    "symbology" => %w[symbology],
+    "symbology" => %w[symbology labelling],
     "index" => %w[index],
     "view" => %w[view],
     "furniture" => %w[bar coordinate_grid map_legend table frames furniture],

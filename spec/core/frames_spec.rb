@@ -284,10 +284,7 @@ RSpec.describe TileLoom::Furniture::Elements::Inset do
           id: "area",
           title: "Area",
           rules: [{title: "A", symbol: {fill: {colour: "#dddddd"}}}],
-          label: {
-            attribute: "name",
-            size_pt: 14
-          }
+          labels: [{field: "name", size_pt: 44}]
         }
       ]
     }

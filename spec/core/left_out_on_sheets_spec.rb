@@ -28,8 +28,8 @@ RSpec.describe "What a sheet leaves out" do
       "title" => "Dams",
       "visible" => true,
       "rules" => rules,
-      "label" => label
-    }.compact
+      "labels" => [label].compact
+    }
     legend = settings["layout"]["elements"].find { |element| element["kind"] == "legend" }
     legend["place"] = {"left_mm" => 5, "top_mm" => 5, "width_mm" => 50, "height_mm" => height_mm}
     legend["pitch_mm"] = 5
@@ -65,7 +65,8 @@ RSpec.describe "What a sheet leaves out" do
 
   # Nine points a metre apart at 1:2,500 lie within 4 mm: one label has room.
   it "counts the labels that have no room" do
-    label = {"attribute" => "name", "size_pt" => 9}
-    expect(composer(height_mm: 60, label: label).left_out).to eq(["8 of 9 labels of Dams have no room on this sheet."])
+    label = {"field" => "name", "size_pt" => 9, "points" => {"leader" => false}}
+    told = composer(height_mm: 60, label: label).left_out.join
+    expect(told).to start_with("6 of 9 labels of Dams have no room on this sheet: “Dam number 2”")
   end
 end

@@ -170,7 +170,7 @@ RSpec.describe "Nothing" do
 
     it "of a label's field, a long text, a needle, a grid" do
       settings = small_settings(date: "2071-01-01")
-      settings["layers"][0]["label"] = {"attribute" => "nam"}
+      settings["layers"][0]["labels"] = [{"field" => "nam"}]
       settings["layout"]["elements"]
         .find { |element| element["kind"] == "text" }
         .merge!("text" => "Moss " * 60, "size_pt" => 12)
@@ -412,7 +412,7 @@ RSpec.describe "Nothing" do
         .first
     expect(TileLoom::CoordinateGrid::Words.new(drawn, view).warnings).to include(
       "“500 ft” counts international feet, but NAD83 / Texas Central (ftUS) counts US survey feet; write 500 us-ft " \
-      "for lines on its own round numbers."
+        "for lines on its own round numbers."
     )
     # 6,000 × 0.3048 × 3937 / 1200 of 500 of them, to the last thousandth of a survey foot that 0.05 mm need.
     expect(drawn.labels.placed.map { |label| label.caption.to_s.delete("\u2009") }).to include(

@@ -32,7 +32,7 @@ RSpec.describe "What depends on the sheet" do
     settings = small_settings(scale: scale, index: index)
     layer = settings["layers"].first
     layer["rules"] = JSON.parse(JSON.generate(rules)) if rules
-    layer["label"] = JSON.parse(JSON.generate(label)) if label
+    layer["labels"] = [JSON.parse(JSON.generate(label))] if label
     list =
       settings["layout"]["elements"].map do |element|
         (element["kind"] == "map_frame") ? element.merge(JSON.parse(JSON.generate(main))) : element
@@ -161,7 +161,7 @@ RSpec.describe "What depends on the sheet" do
     end
 
     it "chooses which features have labels" do
-      label = {attribute: "name", when: {op: "isSheetFeature", args: []}}
+      label = {field: "name", when: {op: "isSheetFeature", args: []}}
       composer = sheet(book(label: label), "Balmore")
       texts = nodes(composer.layout.main_frame.draw(composer)).grep(TileLoom::Scene::Text).map(&:string)
       expect(texts).to include("Balmore")
@@ -244,7 +244,7 @@ RSpec.describe "What depends on the sheet" do
     it "lies below labels and grids or above them, as it is asked for, and never in a legend" do
       order = ->(veil) do
         grids = [{id: "g", crs: "book", stroke: {colour: "#777777", width_mm: 0.1}}]
-        composer = sheet(book(main: {veil: veil, grids: grids}, label: {attribute: "name"}), "Balmore")
+        composer = sheet(book(main: {veil: veil, grids: grids}, label: {field: "name"}), "Balmore")
         frame = composer.layout.main_frame.draw(composer)
         all = nodes(frame)
         veiled = all.index(veil_paths(composer).first)

@@ -136,10 +136,7 @@ RSpec.describe TileLoom::Symbology::Symbol do
           }
         }
       ],
-      "label" => {
-        "attribute" => "n",
-        "size_pt" => 8
-      }
+      "labels" => [{"field" => "n", "size_pt" => 8}]
     }
 
     it "lets sizes grow and shrink with the ground from the design scale, or stay" do
@@ -150,12 +147,12 @@ RSpec.describe TileLoom::Symbology::Symbol do
           twice.rules[0].symbol.strokes[0].width_mm,
           twice.rules[0].symbol.strokes[0].dash_mm,
           twice.rules[0].symbol.marker.size_mm,
-          twice.label.size_pt
+          twice.labels[0].size_pt
         ]
       ).to eq([2, [4, 2], 4, 16])
-      expect(layer.at(5000).label.size_pt).to eq(8)
-      expect(layer.at(20_000).label.size_pt).to eq(2)
-      expect(TileLoom::Symbology::Layer.new(settings).at(1).label.size_pt).to eq(8)
+      expect(layer.at(5000).labels[0].size_pt).to eq(8)
+      expect(layer.at(20_000).labels[0].size_pt).to eq(2)
+      expect(TileLoom::Symbology::Layer.new(settings).at(1).labels[0].size_pt).to eq(8)
     end
 
     it "draws a layer between its scales only, both counted in" do

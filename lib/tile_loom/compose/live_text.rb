@@ -25,7 +25,7 @@ module TileLoom
           values,
           strict_variables: true,
           strict_filters: true,
-          filters: [Filters],
+          filters: [Data::TextFilters],
           global_filter: written
         )
       rescue Liquid::UndefinedVariable => error
@@ -34,7 +34,7 @@ module TileLoom
         raise Refusal.new("live_text.unknown_value", name: name, known: known.join(", "), at: @path)
       rescue Liquid::UndefinedFilter => error
         name = error.message[/undefined filter (\S+)/, 1]
-        known = (Filters.public_instance_methods - [:date]).sort
+        known = (Data::TextFilters.public_instance_methods - [:date]).sort
         raise Refusal.new("live_text.unknown_filter", name: name, known: known.join(", "), at: @path)
       rescue Liquid::Error => error
         raise Refusal.new("live_text.not_filled", trouble: clean(error), at: @path)

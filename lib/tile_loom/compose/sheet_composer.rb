@@ -311,7 +311,7 @@ module TileLoom
       def strings(nodes)
         nodes.flat_map do |node|
           case node
-          when Scene::Text
+          when Scene::Text, Scene::CurvedText
             [[node.face, node.string]]
           when Scene::Group
             strings(node.children)

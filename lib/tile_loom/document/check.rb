@@ -132,7 +132,7 @@ module TileLoom
         collect("/layers") do
           contents.layers.each do |layer|
             types = @attributes && @attributes[layer.id] or next
-            layer.rules.each { |rule| rule.condition&.check_types(types) }
+            [*layer.rules, *layer.labels].each { |rule| rule.condition&.check_types(types) }
           end
         end
       end

@@ -70,7 +70,7 @@ module TileLoom
       CELLS = %w[colour face].freeze
 
       # A whole document in today's words.
-      def book(document) = cells(first(document))
+      def book(document) = label_rules(cells(first(document)))
 
       # One of the first version; another as it is.
       def first(document)
@@ -94,6 +94,38 @@ module TileLoom
           fresh = layout["elements"].map { |element| cells_of(element) }
           (fresh == layout["elements"]) ? found : found.merge(key => layout.merge("elements" => fresh))
         end
+      end
+
+      # A layer had one label, of one field.
+      def label_rules(document)
+        return document unless document.is_a?(Hash)
+        fresh = {
+          "layers" => listed(document["layers"]) { |entry| labelled(entry) },
+          "looks" => listed(document["looks"]) { |look| look_labelled(look) }
+        }.compact
+        (fresh.all? { |key, list| list == document[key] }) ? document : document.merge(fresh)
+      end
+
+      def listed(list, &block) = list.is_a?(Array) ? list.map(&block) : nil
+
+      # Settings of a layer, of itself or in a look, with a list of labels.
+      def labelled(entry)
+        return entry unless entry.is_a?(Hash) && %w[label unlabelled].any? { |key| entry.key?(key) }
+        rest = entry.except("label", "unlabelled")
+        return rest.merge("labels" => []) if entry["unlabelled"]
+        entry["label"] ? rest.merge("labels" => [label_rule(entry["label"])]) : rest
+      end
+
+      def look_labelled(look)
+        return look unless look.is_a?(Hash) && look["layers"].is_a?(Array)
+        look.merge("layers" => look["layers"].map { |entry| labelled(entry) })
+      end
+
+      # Its field and its halo in the words of a label rule.
+      def label_rule(label)
+        return label unless label.is_a?(Hash)
+        rule = label.to_h { |key, value| [(key == "attribute") ? "field" : key, value] }
+        rule["halo"].is_a?(String) ? rule.merge("halo" => {"colour" => rule["halo"]}) : rule
       end
 
       # Settings of an element, with the look of its cells in one place.

@@ -171,11 +171,74 @@ module TileLoom
         end
       end
 
+      # Letters that are characters of a plain script are the browser's to set, each at its place; others, which shaping
+      # has changed, are drawn as outlines.
+      def curved_text(node)
+        face = node.letters.first.face
+        return curved_outlines(node) unless plain_letters?(node, face)
+        start = %(<text x="#{node.letters.map { |letter| number(letter.x) }.join(" ")}")
+        start << %( y="#{node.letters.map { |letter| number(letter.y) }.join(" ")}")
+        start << %( rotate="#{node.letters.map { |letter| plain(letter.rotation_deg) }.join(" ")}")
+        start << type(face, node)
+        # The rim of a letter would cover the one before it.
+        if node.halo
+          @out << start << %( fill="none"#{stroke(node.halo)} aria-hidden="true">#{escape(node.string)}</text>)
+        end
+        @out << start << %( fill="#{escape(node.colour)}">#{escape(node.string)}</text>)
+      end
+
+      def plain_letters?(node, face) =
+        node.string.match?(Type::Itemizer::PLAIN) &&
+          node.letters.all? { |letter| letter.face.equal?(face) && letter.text.length == 1 } &&
+          node.letters.length == node.string.length
+
+      def curved_outlines(node)
+        drawn =
+          node.letters.map do |letter|
+            path = letter_outline(letter, node)
+            path.empty? ? "" : %(<path d="#{path}"#{turn(letter)}/>)
+          end
+        label = %(<g role="img" aria-label="#{escape(node.string)}")
+        @out << label.sub("aria-label", "data-text") << "#{stroke(node.halo)}>#{drawn.join}</g>" if node.halo
+        @out << label << %( fill="#{escape(node.colour)}">#{drawn.join}</g>)
+      end
+
+      # Of a letter as it stands before it is turned.
+      def letter_outline(letter, node)
+        per_unit = node.size_pt * Type::Face::MM_PER_PT / letter.face.units_per_em
+        x = letter.x
+        letter
+          .run
+          .glyphs
+          .map do |glyph|
+            outline_of_glyph(letter.face, glyph, x, letter.y, per_unit).tap { x += glyph.advance * per_unit }
+          end
+          .join
+      end
+
+      LETTERS = {move: "M", line: "L", quadratic: "Q", cubic: "C", close: "Z"}.freeze
+
+      def outline_of_glyph(face, glyph, x, y, per_unit)
+        face
+          .outline(glyph.glyph)
+          .map do |kind, places|
+            numbers =
+              places
+                .each_slice(2)
+                .flat_map { |u, v| [x + (u + glyph.x_offset) * per_unit, y - (v + glyph.y_offset) * per_unit] }
+            LETTERS.fetch(kind) + numbers.map { |mm| plain(mm * PER_MM) }.join(" ")
+          end
+          .join
+      end
+
+      # The attributes of a typeface.
+      def type(face, node) =
+        %( font-family="#{escape(face.css_family)}") +
+          %( font-size="#{plain(node.size_pt * Type::Face::MM_PER_PT * PER_MM)}") +
+          %( font-weight="#{face.weight}" font-style="#{face.style}" xml:space="preserve")
+
       def piece(node, face, string, x, direction = nil)
-        size = node.size_pt * Type::Face::MM_PER_PT * PER_MM
-        @out << %(<text x="#{number(x)}" y="#{number(node.y)}" font-family="#{escape(face.css_family)}")
-        @out << %( font-size="#{plain(size)}" font-weight="#{face.weight}" font-style="#{face.style}")
-        @out << %( fill="#{escape(node.colour)}" xml:space="preserve")
+        @out << %(<text x="#{number(x)}" y="#{number(node.y)}"#{type(face, node)} fill="#{escape(node.colour)}")
         @out << %( direction="#{direction}" unicode-bidi="bidi-override") if direction
         unless node.tracking_pt.zero?
           @out << %( letter-spacing="#{plain(node.tracking_pt * Type::Face::MM_PER_PT * PER_MM)}")

@@ -66,6 +66,14 @@ module TileLoom
         @out << "/>"
       end
 
+      def curved_text(node)
+        return curved_outlines(node) if @outlined
+        if plain_letters?(node, node.letters.first.face)
+          node.letters.each { |letter| @used[letter.face] << letter.text }
+        end
+        super
+      end
+
       # Of all glyphs of a line, where they stand before it is turned.
       def outlines(node)
         x = node.x
@@ -82,21 +90,6 @@ module TileLoom
                 drawn
               end
               .join
-          end
-          .join
-      end
-
-      LETTERS = {move: "M", line: "L", quadratic: "Q", cubic: "C", close: "Z"}.freeze
-
-      def outline_of_glyph(face, glyph, x, y, per_unit)
-        face
-          .outline(glyph.glyph)
-          .map do |kind, places|
-            numbers =
-              places
-                .each_slice(2)
-                .flat_map { |u, v| [x + (u + glyph.x_offset) * per_unit, y - (v + glyph.y_offset) * per_unit] }
-            LETTERS.fetch(kind) + numbers.map { |mm| plain(mm * PER_MM) }.join(" ")
           end
           .join
       end

@@ -3,7 +3,7 @@
 module TileLoom
   module Output
     # What the forms of output have in common: each part of a scene goes to the method that is called after it (path,
-    # text, image, group, link, thing).
+    # text, curved_text, image, group, link, thing).
     module Writing
       private
 
@@ -18,6 +18,8 @@ module TileLoom
           path(node)
         when Scene::Text
           text(node)
+        when Scene::CurvedText
+          curved_text(node)
         when Scene::Image
           image(node)
         when Scene::Group

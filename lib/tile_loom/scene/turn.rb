@@ -24,6 +24,8 @@ module TileLoom
           node.with(ring: @map.map(node.ring))
         when Text, Image
           placed(node)
+        when CurvedText
+          node.with(letters: node.letters.map { |letter| letter.moved(@map, @angle_deg) })
         when Group
           node.with(children: nodes(node.children), clip: clip(node.clip))
         else

@@ -86,7 +86,15 @@ module TileLoom
         about:
           "Sizes are correct at this scale and grow and shrink with the ground; without it they are fixed on paper."
       part :data, DATA
-      part :label, Label.type
+      part :labels, list(Labels::Rule.type, most: 40), default: [], about: "What is written with its features."
+      part :label_match,
+        choice("first", "all"),
+        default: "first",
+        about: "Has a feature the label of the first label rule that it meets, or those of all?"
+      part :avoidance,
+        number(0..100),
+        about:
+          "How much labels avoid its symbols: 0 not at all, 100 always. Points 70, lines and areas 0 where none is given."
       part :rules, list(Rule.type, least: 1, most: 200), default: []
       part :tiles, Raster::Tiles::Source.type, about: "Of a layer of background tiles, where they come from."
       part :raster, RasterLook.union, about: "How its pixels are shown, of a layer of pixels."
@@ -97,25 +105,19 @@ module TileLoom
       # Do any of its rules draw areas?
       def areas? = rules.any? { |rule| rule.symbol.area? }
 
-      # Is it drawn at this scale (denominator)? Both ends of its range count in.
-      def shown_at?(scale)
-        return true unless visible_scales
-        scale.between?(visible_scales[:largest] || 0, visible_scales[:smallest] || Float::INFINITY)
-      end
+      # Is it drawn at this scale (denominator)?
+      def shown_at?(scale) = Scales.cover?(visible_scales, scale)
 
       # The layer as it is drawn at a scale: itself, or with sizes that follow the ground.
       def at(scale)
         return self unless design_scale
         factor = [design_scale / scale.to_f, LARGEST_FACTOR].min
-        reckoned(rules: rules.map { |rule| rule.scaled(factor) }, label: label&.scaled(factor))
+        reckoned(rules: rules.map { |rule| rule.scaled(factor) }, labels: labels.map { |rule| rule.scaled(factor) })
       end
 
       # The layer as a look has it: shown, and where they are given with another opacity, rules, labels, raster look.
-      def looking(opacity: nil, rules: nil, label: nil, unlabelled: false, raster: nil)
-        other = {opacity: opacity, rules: rules, label: label, raster: raster}.compact
-        other[:label] = nil if unlabelled
-        reckoned(visible: true, **other)
-      end
+      def looking(opacity: nil, rules: nil, labels: nil, raster: nil) =
+        reckoned(visible: true, **{opacity: opacity, rules: rules, labels: labels, raster: raster}.compact)
 
       # By what edits of legends know one of its rules.
       def key_of(rule) = rule.id || RuleIds.placed(rules.index { |known| known.equal?(rule) })
@@ -133,14 +135,20 @@ module TileLoom
         [rules.find { |rule| rule.match?(attributes, seen) }].compact
       end
 
+      # The label rules of a feature of these attributes at a scale. seen: see Rule#match?.
+      def labels_for(attributes, seen, scale)
+        fitting = labels.lazy.select { |rule| rule.shown_at?(scale) && rule.match?(attributes, seen) }
+        (label_match == "all") ? fitting.to_a : fitting.first(1)
+      end
+
       # Does it depend on the sheet what is drawn or labelled?
-      def asks_sheet? = rules.any?(&:asks_sheet?) || !!label&.condition&.asks_sheet?
+      def asks_sheet? = rules.any?(&:asks_sheet?) || labels.any?(&:asks_sheet?)
 
       # How far paint reaches beyond the geometry, in mm on paper.
       def reach_mm = rules.map { |rule| rule.symbol.reach_mm }.max.to_f
 
       # Typefaces that it asks for, as [path, key].
-      def typefaces = label&.given?(:face_key) ? [["#{label.path}/face", label.face_key]] : []
+      def typefaces = labels.filter_map { |rule| ["#{rule.path}/face", rule.face_key] if rule.given?(:face_key) }
 
       # Refuses markers that are not there.
       def check_drawings = rules.each { |rule| rule.symbol.marker&.drawing }
@@ -149,17 +157,7 @@ module TileLoom
 
       private
 
-      def settle
-        from, to = visible_scales&.values_at(:largest, :smallest)
-        return unless from && to && from > to
-        raise Refusal.new(
-          "symbology.scales_swapped",
-          title: title,
-          from: Units::Number.ratio(from),
-          to: Units::Number.ratio(to),
-          at: "#{path}/visible_scales"
-        )
-      end
+      def settle = Scales.check(visible_scales, title: title, path: path)
     end
   end
 end

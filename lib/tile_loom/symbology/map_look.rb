@@ -14,8 +14,12 @@ module TileLoom
             Values::List.new(Rule.type, least: 1, most: 200),
             about: "Its symbols in this look; its own where none are given."
           ),
-        label: Values::Part.new(:label, Label.type, about: "Its labels in this look; its own where nothing is said."),
-        unlabelled: Values::Part.new(:unlabelled, Values::Types::FLAG, default: false),
+        labels:
+          Values::Part.new(
+            :labels,
+            Values::List.new(Labels::Rule.type, most: 40),
+            about: "Its labels in this look, none where the list is empty; its own where nothing is said."
+          ),
         raster: Values::Part.new(:raster, RasterLook.union, about: "How its pixels are shown in this look.")
       }
       part :id, Values::Types::ID, about: "By which frames know it, whatever becomes of its title."

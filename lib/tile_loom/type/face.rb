@@ -70,6 +70,12 @@ module TileLoom
       # See Shaper#outline.
       def outline(glyph) = (@outlines ||= {})[glyph] ||= shaper.outline(glyph)
 
+      # See Shaper#ink.
+      def ink(glyph)
+        @inks ||= {}
+        @inks.fetch(glyph) { @inks[glyph] = shaper.ink(glyph) }
+      end
+
       # A font file of the characters alone, with what they are shaped by.
       def subset(characters) = Subset.of(bytes, characters)
 

@@ -38,6 +38,7 @@ module TileLoom
         @others = others
         @runs = {}
         @widths = {}
+        @inks = {}
       end
 
       # Run list of a line, from left to right.
@@ -51,6 +52,20 @@ module TileLoom
         @widths.clear if @widths.size > Face::MOST_SHAPED
         (@widths[string] ||= {})[[size_pt, tracking_pt]] ||= runs(string).sum do |run|
           run.width_mm(size_pt, tracking_pt: tracking_pt)
+        end
+      end
+
+      # [lowest, highest] that the ink of a line reaches from its baseline, in sizes of the type, y up.
+      def ink(string)
+        @inks.clear if @inks.size > Face::MOST_SHAPED
+        @inks[string] ||= begin
+          reaches =
+            runs(string).flat_map do |run|
+              run.glyphs.filter_map do |glyph|
+                run.face.ink(glyph.glyph)&.map { |units| (units + glyph.y_offset) / run.face.units_per_em }
+              end
+            end
+          reaches.empty? ? [0.0, 0.0] : [reaches.map(&:first).min, reaches.map(&:last).max]
         end
       end
 

@@ -56,6 +56,11 @@ module TileLoom
         attach_function :hb_draw_funcs_set_quadratic_to_func, %i[pointer to_curve pointer pointer], :void
         attach_function :hb_draw_funcs_set_cubic_to_func, %i[pointer to_cubic pointer pointer], :void
         attach_function :hb_draw_funcs_set_close_path_func, %i[pointer to_close pointer pointer], :void
+        # hb_glyph_extents_t: the box of a glyph's ink in font units, y up; the height is negative.
+        class Extents < FFI::Struct
+          layout :x_bearing, :int32, :y_bearing, :int32, :width, :int32, :height, :int32
+        end
+        attach_function :hb_font_get_glyph_extents, %i[pointer uint32 pointer], :int
         attach_function :hb_font_get_glyph_shape, %i[pointer uint32 pointer pointer], :void
       end
 
@@ -104,6 +109,15 @@ module TileLoom
           @outline = []
           Library.hb_font_get_glyph_shape(@font, glyph, pens, nil)
           @outline
+        end
+      end
+
+      # [lowest, highest] of the ink of a glyph in font units, y up; nil where it has none.
+      def ink(glyph)
+        LOCK.synchronize do
+          box = @extents ||= Library::Extents.new
+          next nil if Library.hb_font_get_glyph_extents(@font, glyph, box).zero? || box[:height].zero?
+          [box[:y_bearing] + box[:height], box[:y_bearing]]
         end
       end
 

@@ -15,7 +15,7 @@ module TileLoom
       # names of the attributes that its features carry in the drawing}; ppi: pixels an inch of layers of pixels, which
       # are not drawn without it; on_sheet: the Data::OnSheet that conditions ask, or nil; exact: ids of layers that are
       # not thinned; shown: a GEOS geometry of the ground that is seen, where that is not all of the view; taken: boxes
-      # in page mm where no label may stand.
+      # in page mm where no label may stand; ring: of the frame in page mm where it is no rectangle.
       def initialize(
         layers:,
         source:,
@@ -29,10 +29,11 @@ module TileLoom
         on_sheet: nil,
         exact: [],
         shown: nil,
-        taken: []
+        taken: [],
+        ring: nil
       )
         @things, @ppi = things, ppi
-        @on_sheet, @exact, @shown, @taken = on_sheet, exact, shown, taken
+        @on_sheet, @exact, @shown, @taken, @ring = on_sheet, exact, shown, taken, ring
         @detail = coarse_mm && coarse_mm * view.units_per_mm
         @source, @view, @tolerance_mm, @names = source, view, tolerance_mm, names
         @layers =
@@ -41,16 +42,30 @@ module TileLoom
             .map { |layer| layer.at(view.scale) }
       end
 
-      # Scene groups, the bottom layer first, then the names of things above all of them.
-      def nodes = layer_nodes + names
+      # Scene groups, the bottom layer first, then the labels of things above all of them.
+      def nodes = labels.nodes.then { |names| layer_nodes + names }
 
-      def layer_nodes = drawings.map(&:group).reject { |group| group.children.empty? }
+      def layer_nodes
+        labels
+        drawings.map(&:group).reject { |group| group.children.empty? }
+      end
 
-      # What is left when it is done. nodes: of the layers; names: of their labels, whose boxes are taken.
-      Drawn = Struct.new(:nodes, :names, :taken, :entries, :layers, :names_left_out, :told)
+      # What is left when it is done. nodes: of the layers; names: of their labels, whose boxes are taken; lost: the
+      # Labelling::Lost.
+      Drawn = Struct.new(:nodes, :names, :taken, :entries, :layers, :names_left_out, :told, :lost, :placed)
 
       def drawn =
-        Drawn.new(layer_nodes, names, (@names ? placed[1].taken : []), entries, shown_layers, names_left_out, told)
+        Drawn.new(
+          layer_nodes,
+          labels.nodes,
+          labels.boxes,
+          entries,
+          shown_layers,
+          names_left_out,
+          told,
+          labels.lost,
+          labels.counts.values.sum - labels.lost.length
+        )
 
       # Rows of a legend for what drew something here, in drawing order.
       def entries = drawings.flat_map(&:entries)
@@ -65,21 +80,34 @@ module TileLoom
       def names_left_out
         return [] unless @names
         fieldless +
-          placed[1].missed.filter_map do |layer, (lost, wanted)|
-            if lost.positive?
-              "#{lost} of #{wanted} labels of #{layer.title} #{(lost == 1) ? "has" : "have"} no room on this sheet."
+          labels
+            .lost
+            .group_by(&:layer)
+            .map do |id, lost|
+              wanted, count = labels.counts.fetch(id), lost.length
+              "#{count} of #{wanted} labels of #{lost.first.title} #{(count == 1) ? "has" : "have"} no room on this sheet: " \
+                "#{Sentences.listed(lost.map { |one| "“#{one.string}”" }.uniq, MOST_LISTED)}."
             end
-          end
       end
 
       private
 
+      MOST_LISTED = 6
+      private_constant :MOST_LISTED
+
       # Labels that ask for a field which none of the layer's features has.
       def fieldless
         @layers
-          .select { |layer| layer.label && !@source.attribute_names(layer.id).include?(layer.label.attribute) }
-          .map do |layer|
-            "The labels of #{layer.title} ask for the field “#{layer.label.attribute}”, which none of its features has."
+          .reject(&:raster?)
+          .flat_map do |layer|
+            layer
+              .labels
+              .flat_map(&:fields_asked)
+              .uniq
+              .reject { |field| @source.attribute_names(layer.id).include?(field) }
+              .map do |field|
+                "The labels of #{layer.title} ask for the field “#{field}”, which none of its features has."
+              end
           end
       end
 
@@ -104,17 +132,27 @@ module TileLoom
         RasterDrawing.new(layer: layer, raster: raster, view: view, ppi: @ppi)
       end
 
-      # Ground box whose features may leave paint in the frame.
-      def reach(layer) = view.ground.box.grow(layer.reach_mm * view.units_per_mm)
+      # Ground box whose features may leave paint in the frame, or have a say in where its labels stand.
+      def reach(layer)
+        collar = (@names && LabelPlacing.part?(layer)) ? LabelPlacing::COLLAR_MM : 0.0
+        view.ground.box.grow([layer.reach_mm, collar].max * view.units_per_mm)
+      end
 
-      def names = @names ? placed[0] : []
+      # The Labelling::Result, after which the layers can be painted.
+      def labels
+        @labels ||=
+          (@names ? placed : Labelling::Result::NONE).tap do |result|
+            drawings.each { |drawing| drawing.holes = result.holes[drawing.layer.id] unless drawing.layer.raster? }
+          end
+      end
 
-      # [nodes, the NamePlacing that found their places].
       def placed =
-        @placed ||=
-          NamePlacing
-            .new(view, taken: @taken)
-            .then { |placing| [placing.place(drawings.select { |drawing| drawing.layer.label }), placing] }
+        LabelPlacing.new(
+          view,
+          drawings.select { |drawing| LabelPlacing.part?(drawing.layer) },
+          ring: @ring,
+          taken: @taken
+        ).result
     end
   end
 end

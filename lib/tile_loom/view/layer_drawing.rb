@@ -39,13 +39,65 @@ module TileLoom
 
       def told = []
 
-      # Does a feature have a label on this sheet?
-      def labelled?(feature)
-        condition = layer.label.condition
-        condition.nil? || condition.match?(feature.attributes, @on_sheet&.see(layer.id, feature))
+      # [feature, Symbology::Labels::Rule, its lines of text] of the labels that its features are to have at a scale.
+      def labelled(scale)
+        features.flat_map do |feature|
+          layer
+            .labels_for(feature.attributes, @on_sheet&.see(layer.id, feature), scale)
+            .filter_map do |rule|
+              lines = rule.lines_of(feature.attributes).map { |line| line[0, LONGEST_LABEL] }
+              [feature, rule, lines] unless lines.empty?
+            end
+        end
       end
 
+      # Yields [Labelling::Patch, id of its feature or nil] for what labels avoid of it in a Box of page mm: markers,
+      # and lines and edges of areas.
+      def each_symbol(window)
+        features.each do |feature|
+          half = half_of(feature)
+          next unless half.positive? && POINTS.include?(feature.wkb.getbyte(1))
+          Geometry::Wkb.each_run(feature.wkb) do |_, place|
+            x, y = view.to_page(place)
+            yield Labelling::Patch.upright(x - half, y - half, x + half, y + half), feature.id if window.include?(x, y)
+          end
+        end
+        gathered.each do |rule, parts|
+          half = rule.symbol.strokes.map(&:width_mm).max.to_f / 2
+          next unless half.positive?
+          (parts.lines + parts.rings).each do |run|
+            run
+              .each_slice(2)
+              .each_cons(2) { |(x1, y1), (x2, y2)| yield Labelling::Patch.segment(x1, y1, x2, y2, half), nil }
+          end
+        end
+      end
+
+      # Half of the marker that a feature is drawn with, in mm.
+      def half_of(feature) = rules_of(feature).map { |rule| rule.symbol.marker&.size_mm.to_f }.max.to_f / 2
+
+      # Of the widest stroke that a feature is drawn with, in mm.
+      def width_of(feature) = rules_of(feature).flat_map { |rule| rule.symbol.strokes.map(&:width_mm) }.max.to_f
+
+      # On which side of its course a line has higher ground (:left, :right), by the values of the lines beside it; nil
+      # where they do not tell.
+      def uphill(feature, rule) = (@uphill ||= Uphill.new(features, view)).side(feature, rule.fields_asked.first)
+
+      # Where its lines are to be interrupted: flat rings in page mm. Before it is painted.
+      attr_writer :holes
+
       private
+
+      LONGEST_LABEL = 200
+      POINTS = [1, 4].freeze
+      private_constant :LONGEST_LABEL, :POINTS
+
+      def rules_of(feature)
+        (@rules_of ||= {}.compare_by_identity)[feature] ||= layer.rules_for(
+          feature.attributes,
+          @on_sheet&.see(layer.id, feature)
+        )
+      end
 
       # points, lines, rings in page mm; shown: does any of them meet the frame itself?
       Gathered = Struct.new(:points, :lines, :rings, :shown)
@@ -59,7 +111,7 @@ module TileLoom
       def gathered
         @gathered ||=
           features.each_with_object({}.compare_by_identity) do |feature, found|
-            rules = layer.rules_for(feature.attributes, @on_sheet&.see(layer.id, feature))
+            rules = rules_of(feature)
             next if rules.empty?
             runs = page_runs(feature)
             next if runs.empty?
@@ -106,9 +158,15 @@ module TileLoom
         drawn =
           layer.rules.flat_map do |rule|
             parts = gathered[rule]
-            parts ? rule.symbol.nodes(points: parts.points, lines: parts.lines, rings: parts.rings) : []
+            parts ? rule.symbol.nodes(points: parts.points, lines: open_lines(parts.lines), rings: parts.rings) : []
           end
         drawn + things
+      end
+
+      # Without what lies in the holes.
+      def open_lines(lines)
+        return lines if @holes.nil? || @holes.empty?
+        (@cut ||= LineBreaks.new(@holes)).cut(lines)
       end
 
       def things = @things ||= []

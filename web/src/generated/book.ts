@@ -246,17 +246,225 @@ export interface Layer {
     taken_as?: "picture" | "classes" | "values";
     collection?: unknown;
   };
-  label?: {
-    attribute: string;
-    when?: unknown;
-    face?: Id;
-    size_pt?: SizePt;
-    colour?: Colour;
-    halo?: Colour;
-  };
+  /**
+   * What is written with its features.
+   */
+  labels?: LabelRule[];
+  /**
+   * Has a feature the label of the first label rule that it meets, or those of all?
+   */
+  label_match?: "first" | "all";
+  /**
+   * How much labels avoid its symbols: 0 not at all, 100 always. Points 70, lines and areas 0 where none is given.
+   */
+  avoidance?: number;
   rules?: Rule[];
   tiles?: TileSource;
   raster?: RasterLook;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "label_rule".
+ */
+export interface LabelRule {
+  id?: Id;
+  title?: string;
+  when?: unknown;
+  /**
+   * The scales (denominators) between which it is drawn, both counted in.
+   */
+  visible_scales?: {
+    largest?: Scale;
+    smallest?: Scale;
+  };
+  /**
+   * The field whose value is the text.
+   */
+  field?: string;
+  /**
+   * A text that the fields fill in: {{ name }} ({{ height | decimals: 0 }} m). A new line begins another.
+   */
+  text?: string;
+  /**
+   * Lines of more characters are broken between words.
+   */
+  wrap?: number;
+  /**
+   * Used where the full text has no room.
+   */
+  abbreviations?: Abbreviation[];
+  letter_case?: "as_written" | "capitals" | "small" | "each_word";
+  face?: Id;
+  size_pt?: SizePt;
+  colour?: Colour;
+  opacity?: Opacity;
+  /**
+   * Added after each letter.
+   */
+  letter_spacing_pt?: number;
+  /**
+   * Added to each space.
+   */
+  word_spacing_pt?: number;
+  /**
+   * Between baselines, in sizes of the type.
+   */
+  line_spacing?: number;
+  halo?: LabelHalo;
+  backing?: LabelBacking;
+  /**
+   * Of two that want the same room the higher has it.
+   */
+  priority?: number;
+  points?: LabelPointPlaces;
+  lines?: LabelLinePlaces;
+  areas?: LabelAreaPlaces;
+  leader?: Stroke;
+  /**
+   * Have features of the same text one label, as parts that belong together?
+   */
+  together?: boolean;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "abbreviation".
+ */
+export interface Abbreviation {
+  full: string;
+  short: string;
+}
+/**
+ * The rim under a label, so that it can be read over the map.
+ *
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "label_halo".
+ */
+export interface LabelHalo {
+  colour?: Colour;
+  /**
+   * 0 for none.
+   */
+  width_mm?: number;
+  opacity?: Opacity;
+}
+/**
+ * What stands behind a label.
+ *
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "label_backing".
+ */
+export interface LabelBacking {
+  shape?: "box" | "rounded" | "ellipse" | "hexagon" | "shield";
+  /**
+   * Between the text and its edge.
+   */
+  margin_mm?: number;
+  fill?: Fill;
+  stroke?: Stroke;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "fill".
+ */
+export interface Fill {
+  colour: Colour;
+  opacity?: Opacity;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "stroke".
+ */
+export interface Stroke {
+  colour?: Colour;
+  width_mm?: number;
+  dash_mm?: number[];
+  cap?: "butt" | "round" | "square";
+  join?: "miter" | "round" | "bevel";
+  opacity?: Opacity;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "label_point_places".
+ */
+export interface LabelPointPlaces {
+  /**
+   * Round the symbol, the best first.
+   */
+  positions?: (
+    "upper_right" | "upper_left" | "lower_left" | "lower_right" | "right" | "above" | "left" | "below" | "centred"
+  )[];
+  /**
+   * Between the symbol and the text.
+   */
+  gap_mm?: number;
+  /**
+   * May it be moved away, with a leader line?
+   */
+  leader?: boolean;
+  /**
+   * So far at the most.
+   */
+  leader_mm?: number;
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "label_line_places".
+ */
+export interface LabelLinePlaces {
+  /**
+   * Along the line's course glyph by glyph, straight in its direction, or level.
+   */
+  course?: "curved" | "straight" | "level";
+  /**
+   * Of the line, as the reader has it; either: above where there is room, else below.
+   */
+  position?: "above" | "below" | "either" | "on";
+  /**
+   * Between the line and the text beside it.
+   */
+  gap_mm?: number;
+  /**
+   * Along the line it has one label in so much.
+   */
+  repeat_mm?: number;
+  /**
+   * No two neighbouring letters are turned by more.
+   */
+  sharpest_deg?: number;
+  /**
+   * Is the line interrupted where its label stands on it?
+   */
+  breaks?: boolean;
+  /**
+   * Upright for the reader, or with the top of the text uphill, as contour values may stand.
+   */
+  top?: "reader" | "uphill";
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "label_area_places".
+ */
+export interface LabelAreaPlaces {
+  /**
+   * Level at the widest place, straight along the long axis, or curved along the middle.
+   */
+  course?: "level" | "axis" | "curved";
+  /**
+   * Are its letters spaced so that the label spans the area?
+   */
+  spread?: boolean;
+  /**
+   * At most so many times the type's size between letters.
+   */
+  most_spread?: number;
+  /**
+   * Beside an area that is too small for it, with a leader line?
+   */
+  outside?: boolean;
+  /**
+   * So far from it at the most.
+   */
+  leader_mm?: number;
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema
@@ -290,26 +498,6 @@ export interface MapSymbol {
     opacity?: Opacity;
     outline?: Stroke;
   };
-}
-/**
- * This interface was referenced by `BookDocument`'s JSON-Schema
- * via the `definition` "stroke".
- */
-export interface Stroke {
-  colour?: Colour;
-  width_mm?: number;
-  dash_mm?: number[];
-  cap?: "butt" | "round" | "square";
-  join?: "miter" | "round" | "bevel";
-  opacity?: Opacity;
-}
-/**
- * This interface was referenced by `BookDocument`'s JSON-Schema
- * via the `definition` "fill".
- */
-export interface Fill {
-  colour: Colour;
-  opacity?: Opacity;
 }
 /**
  * Where background tiles come from.
@@ -558,17 +746,9 @@ export interface MapLook {
      */
     rules?: Rule[];
     /**
-     * Its labels in this look; its own where nothing is said.
+     * Its labels in this look, none where the list is empty; its own where nothing is said.
      */
-    label?: {
-      attribute: string;
-      when?: unknown;
-      face?: Id;
-      size_pt?: SizePt;
-      colour?: Colour;
-      halo?: Colour;
-    };
-    unlabelled?: boolean;
+    labels?: LabelRule[];
     raster?: RasterLook;
   }[];
 }

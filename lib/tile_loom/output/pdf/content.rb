@@ -315,6 +315,27 @@ module TileLoom
           show(node, matrix, runs, 0)
         end
 
+        # Letter by letter, read as the one text that they are (ISO 32000-2, 14.9.4).
+        def curved_text(node)
+          if node.halo
+            stroke(node.halo)
+            letters(node, 1)
+          end
+          opacity(1.0, over: @inks.overprint?(node.colour, text: true))
+          colour(node.colour)
+          @out << "/Span << /ActualText <#{("\uFEFF" + node.string).encode("UTF-16BE").unpack1("H*")}> >> BDC\n"
+          letters(node, 0)
+          @out << "EMC\n"
+        end
+
+        def letters(node, mode)
+          node.letters.each do |letter|
+            @out << "BT /#{Names.font(letter.face.key)} #{real(node.size_pt)} Tf #{mode} Tr #{text_matrix(letter)} Tm "
+            @out << Glyphs.new(letter.run, node).operators { |glyph, text| @glyphs[letter.face.key][glyph] ||= text }
+            @out << " ET\n"
+          end
+        end
+
         # Runs follow one another where the one before them ended.
         def show(node, matrix, runs, mode)
           @out << "BT"

@@ -1,10 +1,10 @@
 # frozen_string_literal: true
 
 module TileLoom
-  module Compose
+  module Data
     # Filters of live text, beside Liquid's own (upcase, date, replace …): numbers, lengths, angles.
     # {{ sheet.width_m | to_unit: "ft" | decimals: 0 }}
-    module Filters
+    module TextFilters
       # A number with so many decimals, thousands grouped.
       def decimals(input, places = 0)
         Units::Number.grouped(number(input, "decimals"), decimals: places.to_i.clamp(0, 12))

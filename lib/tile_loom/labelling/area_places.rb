@@ -1,0 +1,196 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Labelling
+    # The places in an area (or beside one that is too small) in which its label could stand.
+    class AreaPlaces
+      # Lines across the area that are looked at, and places kept.
+      ROWS, KEPT = 17, 6
+      # What it costs: to be as narrow as nothing, to be at the edge of the area instead of its middle, to reach beyond
+      # the area (and by a whole width of the text), to stand beside it.
+      NARROW, OFF_MIDDLE, OVER, OVER_WIDTH, OUTSIDE = 20, 16, 34, 60, 44
+      # A label that is spread takes so much of the area's length.
+      SPREAD_SHARE = 0.66
+      # Clear of the area's edge, in mm.
+      CLEAR_MM = 0.4
+      # One that bends more stands straight.
+      MOST_BEND_DEG = 120
+
+      # text: SetText; rings: flat closed rings of one polygon in page mm; spec: Symbology::Labels::AreaPlaces.
+      def initialize(text, rings, spec:, base: 0)
+        @text, @rings, @spec, @base = text, rings, spec, base
+      end
+
+      # Place list in the area, reaching beyond it where it has no room.
+      def inside
+        case @spec.course
+        when "axis"
+          turned(axis)
+        when "curved"
+          curved.then { |found| found.empty? ? turned(axis) : found + turned(axis).map { |place| dearer(place, 30) } }
+        else
+          turned(0.0)
+        end
+      end
+
+      # Place list beside it.
+      def outside
+        return [] unless @spec.outside?
+        box = Geometry::Box.around(@rings.first)
+        x, y = box.centre
+        around = PointPlaces.new(@text, x, y, box.width / 2, box.height / 2, spec: @spec.around, base: @base + OUTSIDE)
+        around.beside + around.moved
+      end
+
+      private
+
+      def dearer(place, more) = Place.new(place.cost + more, place.setting, place.leader)
+
+      # Radians clockwise of the long axis, so that a text along it is upright.
+      def axis
+        box = Geometry::Geos.polygon(@rings.first[0..-3]).minimum_rotated_rectangle
+        corners = Geometry::Wkb.each_run(Geometry::Geos.write(box)).first[1]
+        sides = corners.each_slice(2).each_cons(2).map { |(x1, y1), (x2, y2)| [x2 - x1, y2 - y1] }
+        dx, dy = sides.first(2).max_by { |x, y| Math.hypot(x, y) }
+        angle = Math.atan2(dy, dx)
+        angle -= Math::PI if angle > Math::PI / 2
+        angle += Math::PI if angle <= -Math::PI / 2
+        angle
+      rescue ::Geos::GEOSException, NoMethodError
+        0.0
+      end
+
+      # Straight, in a direction.
+      def turned(angle)
+        degrees = angle * 180 / Math::PI
+        rings = angle.zero? ? @rings : @rings.map { |ring| Geometry::Affine.turn(-degrees, 0, 0).map(ring) }
+        back = Geometry::Affine.turn(degrees, 0, 0)
+        rows(rings).map do |cost, middle, y, width|
+          tracking = @spec.spread? ? spread_pt(width) : 0.0
+          left = middle - LevelSetting.widened(@text, tracking) / 2
+          baseline = y + (@text.cap - @text.depth) / 2
+          left, baseline = back.point(left, baseline) unless angle.zero?
+          Place.new(cost, LevelSetting.new(@text, left, baseline, angle: angle, tracking_pt: tracking))
+        end
+      end
+
+      # [cost, middle x, middle y, width of the area there] of the best rows.
+      def rows(rings)
+        high = @text.cap + @text.depth
+        box = Geometry::Box.around(rings.first)
+        found =
+          Array
+            .new(ROWS) do |number|
+              y = box.min_y + box.height * (number + 0.5) / ROWS
+              span = widest(rings, [y - high / 2, y, y + high / 2]) || widest(rings, [y]) or next
+              [y, *span]
+            end
+            .compact
+        return [] if found.empty?
+        most = found.map { |_, from, to| to - from }.max
+        found
+          .map { |y, from, to| [price(y, to - from, most, box), (from + to) / 2, y, to - from] }
+          .sort
+          .then { |list| apart(list, high) }
+      end
+
+      def price(y, width, most, box)
+        off = (y - box.centre[1]).abs / [box.height / 2, 0.01].max
+        over = @text.width + CLEAR_MM * 2 - width
+        @base +
+          (
+            NARROW * (1 - width / most) + OFF_MIDDLE * off +
+              (over.positive? ? OVER + OVER_WIDTH * over / @text.width : 0)
+          ).round
+      end
+
+      def apart(list, high)
+        kept = []
+        list.each do |row|
+          kept << row unless kept.any? { |_, _, y, _| (y - row[2]).abs < high * 0.7 }
+          break if kept.length == KEPT
+        end
+        kept
+      end
+
+      # [from, to] of the widest stretch that lies in the area on all of the rows.
+      def widest(rings, rows)
+        spans = rows.map { |y| spans(rings, y) }
+        common =
+          spans.reduce do |one, other|
+            one.flat_map do |from, to|
+              other.filter_map do |start, finish|
+                low, high = [from, start].max, [to, finish].min
+                [low, high] if high > low
+              end
+            end
+          end
+        common.max_by { |from, to| [to - from, -from] }
+      end
+
+      # Stretches of a row that lie in the area (even and odd).
+      def spans(rings, y)
+        crossings = []
+        rings.each do |ring|
+          index = 2
+          while index < ring.length
+            y1, y2 = ring[index - 1], ring[index + 1]
+            if (y1 > y) != (y2 > y)
+              x1 = ring[index - 2]
+              crossings << x1 + (y - y1) / (y2 - y1) * (ring[index] - x1)
+            end
+            index += 2
+          end
+        end
+        crossings.sort.each_slice(2).select { |pair| pair.length == 2 }
+      end
+
+      # Points between letters so that the label spans a length.
+      def spread_pt(length)
+        gaps = @text.lines.first.string.length - 1
+        return 0.0 unless gaps.positive? && @text.one?
+        most = @spec.most_spread * @text.rule.size_pt
+        ((length * SPREAD_SHARE - @text.width) / gaps / Type::Face::MM_PER_PT).clamp(0.0, most)
+      end
+
+      # Along the middle of the area, across its long axis.
+      def curved
+        return [] unless @text.one?
+        angle = axis
+        degrees = angle * 180 / Math::PI
+        rings = @rings.map { |ring| Geometry::Affine.turn(-degrees - 90, 0, 0).map(ring) }
+        course = middle_course(rings, Geometry::Affine.turn(degrees + 90, 0, 0)) or return []
+        foot, = course.beside(-@text.cap / 2, 0.0, course.length)
+        spacing = @spec.spread? ? spread_pt(foot.length) * Type::Face::MM_PER_PT : 0.0
+        length = CurvedSetting.length(@text, spacing)
+        room = foot.length - length
+        return [] if room.negative?
+        [0.5, 0.35, 0.65].filter_map { |share| on_course(foot, room * share, length, spacing, share) }
+      end
+
+      def on_course(foot, start, length, spacing, share)
+        bends, = foot.bends(start, start + length)
+        return nil if bends * 180 / Math::PI > MOST_BEND_DEG
+        setting = CurvedSetting.new(@text, foot, start, spacing: spacing)
+        return nil unless setting.smoother?(30)
+        Place.new(@base + ((share - 0.5).abs * OFF_MIDDLE * 2).round, setting)
+      end
+
+      # Middles of the area across its axis, which stands upright in these rings; from left to right on the page.
+      def middle_course(rings, back)
+        box = Geometry::Box.around(rings.first)
+        middles =
+          Array
+            .new(ROWS) do |number|
+              y = box.min_y + box.height * (number + 0.5) / ROWS
+              span = widest(rings, [y]) or next
+              back.point((span[0] + span[1]) / 2, y)
+            end
+            .compact
+        return nil if middles.length < 4
+        middles.reverse! if middles.last[0] < middles.first[0]
+        Course.along(middles.flatten, smooth_mm: [box.height / 8, Course::SMOOTH_MM].max)
+      end
+    end
+  end
+end

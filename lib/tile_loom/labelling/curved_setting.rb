@@ -1,0 +1,94 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Labelling
+    # A label of one line whose letters follow a course, each with the middle of its foot on it.
+    class CurvedSetting
+      # So many letters share a patch at the most.
+      PATCHED = 3
+
+      attr_reader :text, :letters
+
+      # course: of the feet; start: mm along it; spacing: mm added after each letter.
+      def initialize(text, course, start, spacing: 0.0)
+        @text = text
+        at = start
+        @letters =
+          text.letters.map do |advance, run|
+            x1, y1 = course.at(at)
+            x2, y2 = course.at(at + advance)
+            middle_x, middle_y = course.at(at + advance / 2)
+            angle = Math.atan2(y2 - y1, x2 - x1)
+            at += advance + spacing
+            Scene::CurvedText::Letter.new(
+              run,
+              middle_x - Math.cos(angle) * advance / 2,
+              middle_y - Math.sin(angle) * advance / 2,
+              angle * 180 / Math::PI,
+              advance
+            )
+          end
+      end
+
+      # How long a text is with so much more after each letter but the last.
+      def self.length(text, spacing) = text.letters.sum(&:first) + spacing * [text.letters.length - 1, 0].max
+
+      # Are no two neighbouring letters turned by more against one another?
+      def smoother?(most_deg) =
+        letters
+          .each_cons(2)
+          .all? do |one, other|
+            turn = (one.rotation_deg - other.rotation_deg).abs % 360
+            [turn, 360 - turn].min <= most_deg
+          end
+
+      def patches(grow)
+        line = text.lines.first
+        letters.each_slice(PATCHED).map { |few| patch(few, line, grow) }
+      end
+
+      def nodes(halo: text.rule.halo.stroke)
+        rule = text.rule
+        [
+          Scene::CurvedText.new(
+            string: text.lines.first.string,
+            letters: letters,
+            size_pt: rule.size_pt,
+            colour: rule.colour,
+            halo: halo,
+            face: rule.face
+          )
+        ]
+      end
+
+      private
+
+      # A rectangle round a few letters, in the direction of the middle one.
+      def patch(few, line, grow)
+        middle = few[few.length / 2]
+        angle = middle.rotation_deg * Math::PI / 180
+        cos, sin = Math.cos(angle), Math.sin(angle)
+        left = top = Float::INFINITY
+        right = bottom = -Float::INFINITY
+        few.each do |letter|
+          turn = letter.rotation_deg * Math::PI / 180
+          c, s = Math.cos(turn), Math.sin(turn)
+          [
+            [0.0, line.top],
+            [letter.advance, line.top],
+            [0.0, line.bottom],
+            [letter.advance, line.bottom]
+          ].each do |u, v|
+            dx, dy = letter.x + u * c - v * s - middle.x, letter.y + u * s + v * c - middle.y
+            along, across = dx * cos + dy * sin, dy * cos - dx * sin
+            left = along if along < left
+            right = along if along > right
+            top = across if across < top
+            bottom = across if across > bottom
+          end
+        end
+        Patch.along(middle.x, middle.y, angle, left - grow, right + grow, top - grow, bottom + grow)
+      end
+    end
+  end
+end

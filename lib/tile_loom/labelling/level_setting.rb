@@ -1,0 +1,74 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Labelling
+    # A label in straight lines: its first baseline starts at (x, y), all of it turned clockwise about there.
+    class LevelSetting
+      attr_reader :text, :x, :y, :angle, :tracking_pt
+
+      # align: :left, :right or :centre of its lines; angle: radians clockwise; tracking_pt: beside that of the rule.
+      def initialize(text, x, y, align: :centre, angle: 0.0, tracking_pt: 0.0)
+        @text, @x, @y, @align, @angle, @tracking_pt = text, x, y, align, angle, tracking_pt
+      end
+
+      # So much wider by spacing of its own.
+      def self.widened(text, tracking_pt) =
+        text.width + tracking_pt * Type::Face::MM_PER_PT * [text.lines.first.string.length - 1, 0].max
+
+      # What it takes; grow: mm of room round it.
+      def patches(grow)
+        return backed(grow) if text.backed?
+        text.lines.each_with_index.map do |line, index|
+          left = text.indent(line, @align)
+          down = index * text.advance
+          right = left + line.width + widening(line)
+          Patch.along(x, y, angle, left - grow, right + grow, down + line.top - grow, down + line.bottom + grow)
+        end
+      end
+
+      # Scene nodes.
+      def nodes(halo: text.rule.halo.stroke)
+        rule = text.rule
+        degrees = angle * 180 / Math::PI
+        cos, sin = Math.cos(angle), Math.sin(angle)
+        texts =
+          text.lines.each_with_index.map do |line, index|
+            left, down = text.indent(line, @align), index * text.advance
+            Scene::Text.new(
+              x: x + left * cos - down * sin,
+              y: y + left * sin + down * cos,
+              string: line.string,
+              face: rule.face,
+              size_pt: rule.size_pt,
+              colour: rule.colour,
+              rotation_deg: degrees,
+              halo: halo,
+              tracking_pt: rule.letter_spacing_pt + tracking_pt,
+              word_pt: rule.word_spacing_pt
+            )
+          end
+        rule.backing ? rule.backing.nodes(ring) + texts : texts
+      end
+
+      # The Geometry::Box of the text before it is turned.
+      def box = Geometry::Box.new(x, y - text.cap, x + text.width + widening(text.lines.first), y + text.depth)
+
+      private
+
+      def widening(line) =
+        tracking_pt.zero? ? 0.0 : tracking_pt * Type::Face::MM_PER_PT * [line.string.length - 1, 0].max
+
+      def ring
+        ring = text.rule.backing.ring(box)
+        angle.zero? ? ring : Geometry::Affine.turn(angle * 180 / Math::PI, x, y).map(ring)
+      end
+
+      def backed(grow)
+        ring = ring()
+        box = Geometry::Box.around(ring)
+        return [Patch.of(box.grow(grow))] if angle.zero?
+        [Patch.ring(ring)]
+      end
+    end
+  end
+end

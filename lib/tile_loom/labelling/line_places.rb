@@ -1,0 +1,162 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Labelling
+    # The places along a stretch of a line in which its label could stand.
+    class LinePlaces
+      # So many are tried along a stretch, and the best of them kept.
+      TRIED, KEPT, FIRST = 16, 6, 2
+      # What it costs: each degree of all bends, the whole way from the middle of the stretch, the other side, a level
+      # text beside a line that is too short.
+      BEND, OFF_MIDDLE, OTHER_SIDE, BESIDE = 0.25, 30, 24, 70
+      # All bends together that a label may follow, in degrees.
+      MOST_BEND_DEG = 150
+
+      # course: Course of the line; from, to: stations of the stretch in mm; half_mm: of the line's width; spec:
+      # Symbology::Labels::LinePlaces; uphill: is higher ground on its :left, its :right, or nil where that is not
+      # known?
+      def initialize(text, course, from, to, half_mm, spec:, uphill: nil)
+        @text, @course, @from, @to, @half_mm, @spec, @uphill = text, course, from, to, half_mm, spec, uphill
+      end
+
+      # Place list, the cheapest first.
+      def all = best + rest
+
+      # The cheapest ones, which do for most lines; the others, once they are asked for.
+      def best = @best ||= settled(priced.first(FIRST))
+
+      def rest = settled(priced.drop(FIRST))
+
+      # Beside the middle of a line that is shorter than its label.
+      def beside
+        x, y = @course.at((@from + @to) / 2)
+        PointPlaces.new(
+          @text,
+          x,
+          y,
+          @half_mm,
+          spec: Symbology::Labels::PointPlaces.new({"gap_mm" => @spec.gap_mm.clamp(0, 50)}),
+          base: BESIDE
+        ).beside
+      end
+
+      private
+
+      def sides
+        case @spec.position
+        when "either"
+          [[:above, 0], [:below, OTHER_SIDE]]
+        else
+          [[@spec.position.to_sym, 0]]
+        end
+      end
+
+      def length = @length ||= (@spec.course == "curved") ? CurvedSetting.length(@text, 0.0) : @text.width
+
+      # [cost, side, start] of all that may do, the cheapest first.
+      def priced = @priced ||= sides.flat_map { |side, cost| along(side, cost) }.sort_by(&:first)
+
+      def settled(found)
+        return level_of(found) if @spec.course == "level"
+        found.filter_map { |cost, side, start| set(side, start, cost) }
+      end
+
+      def along(side, cost)
+        return level(side, cost) if @spec.course == "level"
+        room = @to - @from - length
+        return [] if room.negative?
+        tried = room.zero? ? 1 : [TRIED, (room / Course::STEP_MM).ceil + 1].min
+        middle = (@from + @to - length) / 2
+        found =
+          Array.new(tried) do |number|
+            start = (tried == 1) ? middle : @from + room * number / (tried - 1)
+            bends, sharpest = bends(start)
+            next if sharpest > limit || bends > MOST_BEND_DEG
+            off = room.zero? ? 0 : ((start - middle).abs / room * OFF_MIDDLE)
+            [(cost + bends * BEND + off).round, start]
+          end
+        spaced(found.compact.sort).map { |price, start| [price, side, start] }
+      end
+
+      # Of those that are nearly alike one.
+      def spaced(found)
+        kept = []
+        found.each do |price, start|
+          next if kept.any? { |_, other| (other - start).abs < length / 4 }
+          kept << [price, start]
+          break if kept.length == KEPT
+        end
+        kept
+      end
+
+      # In degrees. A straight text bears less.
+      def limit = (@spec.course == "curved") ? @spec.sharpest_deg : 6.0
+
+      def bends(start) = @course.bends(start, start + length).map { |radians| radians * 180 / Math::PI }
+
+      # Does the reader go along the line against its direction?
+      def against?(start)
+        return @uphill == :right if @spec.uphill? && @uphill
+        x1, y1 = @course.at(start)
+        x2, y2 = @course.at(start + length)
+        ((x2 - x1).abs < 1e-6) ? y2 > y1 : x2 < x1
+      end
+
+      # mm from the line up to the text's baseline, as the reader has it.
+      def rise(side)
+        case side
+        when :above
+          @half_mm + @spec.gap_mm + [@text.bottom, 0.0].max
+        when :below
+          -(@half_mm + @spec.gap_mm + @text.cap)
+        else
+          -@text.cap / 2
+        end
+      end
+
+      def set(side, start, cost)
+        against = against?(start)
+        line = against ? @course.reversed : @course
+        start = @course.length - start - length if against
+        # Beside the line the way is longer or shorter than along it.
+        beside, middle = line.beside(rise(side), start, start + length)
+        from = middle - length / 2
+        return nil if from < -0.5 || from + length > beside.length + 0.5
+        (@spec.course == "curved") ? curved(beside, from.clamp(0.0, nil), cost) : straight(beside, from, cost)
+      end
+
+      def curved(course, from, cost)
+        from = [from, course.length - length].min
+        return nil if from.negative?
+        setting = CurvedSetting.new(@text, course, from)
+        setting.smoother?(@spec.sharpest_deg) ? Place.new(cost, setting) : nil
+      end
+
+      def straight(course, from, cost)
+        x1, y1 = course.at(from.clamp(0.0, nil))
+        x2, y2 = course.at([from + length, course.length].min)
+        angle = Math.atan2(y2 - y1, x2 - x1)
+        x, y = (x1 + x2) / 2 - Math.cos(angle) * length / 2, (y1 + y2) / 2 - Math.sin(angle) * length / 2
+        Place.new(cost, LevelSetting.new(@text, x, y, angle: (angle.abs < 1e-9) ? 0.0 : angle))
+      end
+
+      # Level ones, each with its middle at a station of the line.
+      def level(side, cost)
+        found =
+          Array.new(TRIED) do |number|
+            share = (number + 0.5) / TRIED
+            [cost + ((share - 0.5).abs * 2 * OFF_MIDDLE).round, side, @from + (@to - @from) * share]
+          end
+        found.sort_by { |price, _, at| [price, at] }.first(KEPT)
+      end
+
+      def level_of(found)
+        found.map do |cost, side, at|
+          x, y = @course.at(at)
+          down = (side == :above) ? @text.depth : 0.0
+          Place.new(cost, LevelSetting.new(@text, x - @text.width / 2, y - rise(side) - down))
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,55 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Labelling
+    # Patches by where they lie, in squares of paper, so that only those near one another are compared.
+    class Nearby
+      SQUARE_MM = 8.0
+      ROW = 1 << 20
+
+      def initialize = @squares = {}
+
+      # thing: what the patch is of.
+      def add(patch, thing)
+        entry = [patch, thing]
+        each_square(patch) { |key| (@squares[key] ||= []) << entry }
+      end
+
+      # Does any patch that the block does not turn down touch this one?
+      def touched?(patch)
+        each_square(patch) do |key|
+          @squares[key]&.each { |other, thing| return true if Patch.touch?(patch, other) && yield(thing) }
+        end
+        false
+      end
+
+      # The things whose patches touch this one, each once.
+      def touching(patch)
+        found = nil
+        each_square(patch) do |key|
+          @squares[key]&.each do |other, thing|
+            next unless Patch.touch?(patch, other)
+            (found ||= {}.compare_by_identity)[thing] = true
+          end
+        end
+        found ? found.keys : []
+      end
+
+      private
+
+      def each_square(patch)
+        first_x, last_x = (patch[0] / SQUARE_MM).floor, (patch[2] / SQUARE_MM).floor
+        first_y, last_y = (patch[1] / SQUARE_MM).floor, (patch[3] / SQUARE_MM).floor
+        row = first_y
+        while row <= last_y
+          column = first_x
+          while column <= last_x
+            yield row * ROW + column
+            column += 1
+          end
+          row += 1
+        end
+      end
+    end
+  end
+end

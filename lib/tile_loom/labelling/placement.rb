@@ -1,0 +1,103 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Labelling
+    # Places the labels of a frame: first as if the frame had no edge, with those of what lies round it, so that
+    # neighbouring sheets find the same places for what both show; then what the frame has no room for there finds
+    # another place, while the rest stays.
+    class Placement
+      # What it costs to cover a symbol of each hundredth of avoidance; at NEVER no label does.
+      COVERED, NEVER = 2, 100
+      # Above the number of any place, so that a pair of them is one number.
+      MANY = 1 << 24
+
+      # wanted: Wanted list; room: Room of the frame; symbols: Nearby of what labels avoid, as [avoidance, layer id,
+      # feature id or nil for all of the layer].
+      def initialize(wanted, room:, symbols: Nearby.new)
+        @wanted, @room, @symbols = wanted, room, symbols
+        @places = Array.new(wanted.length) { [] }
+        @nearby = Nearby.new
+        @touching = []
+        @all = []
+        @owner = []
+        @cost = []
+        @extended = {}
+      end
+
+      # {index of a Wanted → Place} of those that have one.
+      def solve
+        @wanted.each_index { |label| admit(label, @wanted[label].places) }
+        chosen = choose(@wanted.each_index.to_a, {}) { true }
+        seen = @wanted.each_index.select { |label| @wanted[label].shown }
+        fits = Hash.new { |hash, place| hash[place] = @room.holds?(@all[place]) }
+        held = chosen.select { |label, place| @wanted[label].shown && fits[place] }
+        chosen = (held.length == seen.length) ? held : choose(seen, held) { |place| fits[place] }
+        chosen.transform_values { |place| @all[place] }
+      end
+
+      private
+
+      # Takes places in, as far as they hide nothing that must be seen.
+      def admit(label, places)
+        wanted = @wanted[label]
+        places.each do |place|
+          cost = place.cost + covered(place, wanted)
+          next if cost >= wanted.lost
+          number = @all.length
+          @all << place
+          @owner << label
+          @cost << cost
+          @places[label] << number
+          place.patches.each do |patch|
+            @nearby.touching(patch).each { |other| @touching << other * MANY + number unless @owner[other] == label }
+          end
+          place.patches.each { |patch| @nearby.add(patch, number) }
+        end
+      end
+
+      def covered(place, wanted)
+        found =
+          place
+            .patches
+            .flat_map { |patch| @symbols.touching(patch) }
+            .reject { |_, layer, feature| layer == wanted.layer.id && (feature.nil? || feature == wanted.feature.id) }
+        return 0 if found.empty?
+        return wanted.lost if found.any? { |avoidance, *| avoidance >= NEVER }
+        found.uniq.sum { |avoidance, *| avoidance * COVERED }.round
+      end
+
+      # {label → place} of some labels, of places that the block allows; dearer places are asked for where these will
+      # not do. held: {label → place} to start from.
+      def choose(labels, held, &allowed)
+        found = chosen(labels, held, &allowed)
+        without = labels.reject { |label| found[label] || @extended[label] || @wanted[label].more.nil? }
+        return found if without.empty?
+        without.each do |label|
+          @extended[label] = true
+          admit(label, @wanted[label].more.call)
+        end
+        chosen(labels, found, &allowed)
+      end
+
+      def chosen(labels, held)
+        numbers = labels.map { |label| @places[label].select { |place| yield place } }
+        order = numbers.flatten(1)
+        at = {}
+        order.each_with_index { |place, index| at[place] = index }
+        touching =
+          @touching.uniq.filter_map do |pair|
+            first, second = at[pair / MANY], at[pair % MANY]
+            [first, second] if first && second
+          end
+        choice =
+          Choice.new(
+            lost: labels.map { |label| @wanted[label].lost },
+            costs: numbers.map { |list| list.map { |place| @cost[place] } },
+            touching: touching,
+            held: labels.each_with_index.filter_map { |label, index| [index, at[held[label]]] if at[held[label]] }.to_h
+          ).solve
+        labels.zip(choice.chosen).filter_map { |label, place| [label, order[place]] if place }.to_h
+      end
+    end
+  end
+end

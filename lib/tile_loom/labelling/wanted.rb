@@ -1,0 +1,13 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Labelling
+    # A label that a feature is to have. layer: a Symbology::Layer; rule: its Symbology::Labels::Rule; feature: the
+    # Data::Feature (of several that belong together the first); string: its text in one line; x, y: where it belongs,
+    # in page mm; lost: what it costs where it has no place; shown: is what it belongs to in the frame?; group: what has
+    # several labels of which one is enough, or nil; places: Place list; more: gives further Places, dearer ones, where
+    # none of these will do.
+    Wanted =
+      Struct.new(:layer, :rule, :feature, :string, :x, :y, :lost, :shown, :group, :places, :more, keyword_init: true)
+  end
+end

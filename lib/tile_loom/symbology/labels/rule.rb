@@ -1,0 +1,134 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Symbology
+    module Labels
+      # What is written beside, along or in the features that meet a condition, in what type, and where it may stand.
+      # Sizes are for paper.
+      class Rule < Values::Value
+        define "label_rule", oneOf: [{"required" => ["field"]}, {"required" => ["text"]}]
+        part :id, Values::Types::ID
+        part :title, text(most: 200)
+        part :condition,
+          Data::ConditionType.new(of_sheet: true),
+          key: "when",
+          about: "Which features have one, in OGC CQL2 JSON; without it all."
+        part :visible_scales,
+          fields(largest: Values::Types::SCALE, smallest: Values::Types::SCALE),
+          about: "The scales (denominators) between which it is drawn, both counted in."
+        part :field, text(least: 1, most: 200), about: "The field whose value is the text."
+        part :template,
+          text(least: 1, most: Data::FeatureText::LONGEST),
+          key: "text",
+          about:
+            "A text that the fields fill in: {{ name }} ({{ height | decimals: 0 }} m). A new line begins another."
+        part :wrap, whole(2..200), about: "Lines of more characters are broken between words."
+        part :abbreviations,
+          list(Abbreviation.type, most: 200),
+          default: [],
+          about: "Used where the full text has no room."
+        part :letter_case, choice("as_written", "capitals", "small", "each_word"), default: "as_written"
+        part :face_key, Values::Types::FACE, key: "face", default: "sans"
+        part :size_pt, Values::Types::SIZE_PT, default: 7
+        part :colour, Values::Types::COLOUR, default: "#1f2a30"
+        part :opacity, Values::Types::OPACITY, default: 1
+        part :letter_spacing_pt, number(-5..100), default: 0, about: "Added after each letter."
+        part :word_spacing_pt, number(-5..200), default: 0, about: "Added to each space."
+        part :line_spacing, number(0.5..5), default: 1.1, about: "Between baselines, in sizes of the type."
+        part :halo, Halo.type, default: {}
+        part :backing, Backing.type
+        part :priority, number(0..100), default: 50, about: "Of two that want the same room the higher has it."
+        part :points, PointPlaces.type, default: {}
+        part :lines, LinePlaces.type, default: {}
+        part :areas, AreaPlaces.type, default: {}
+        part :leader, Scene::Stroke::TYPE, default: {"width_mm" => 0.15}, about: "Of leader lines."
+        part :together,
+          flag,
+          default: false,
+          about: "Have features of the same text one label, as parts that belong together?"
+
+        def face = (assets || Assets.shipped).faces.face(face_key)
+
+        # With sizes that many times as large.
+        def scaled(factor) =
+          reckoned(
+            size_pt: size_pt * factor,
+            halo: halo.scaled(factor),
+            backing: backing&.scaled(factor),
+            letter_spacing_pt: letter_spacing_pt * factor,
+            word_spacing_pt: word_spacing_pt * factor,
+            leader: leader.scaled(factor),
+            points: points.scaled(factor),
+            lines: lines.scaled(factor),
+            areas: areas.scaled(factor)
+          )
+
+        # Is it drawn at this scale (denominator)?
+        def shown_at?(scale) = Scales.cover?(visible_scales, scale)
+
+        # seen: the feature as it stands to the sheet (Data::OnSheet::Seen), or nil.
+        def match?(attributes, seen = nil) = condition.nil? || condition.match?(attributes, seen)
+
+        def asks_sheet? = !!condition&.asks_sheet?
+
+        # Names of the fields that it asks for.
+        def fields_asked = field ? [field] : feature_text.fields
+
+        # The lines of text of a feature, none where it has no text; short: with abbreviations.
+        def lines_of(attributes, short: false)
+          string = field ? attributes[field].to_s : feature_text.fill(attributes)
+          string = abbreviations.reduce(string) { |found, entry| entry.applied(found) } if short
+          string = cased(string)
+          lines = string.include?("\n") ? string.split("\n") : [string]
+          lines = lines.flat_map { |line| wrapped(line) } if wrap
+          lines.filter_map { |line| line.strip.then { |clean| clean.empty? ? nil : clean } }
+        end
+
+        def abbreviated? = abbreviations.any?
+
+        private
+
+        def settle
+          Scales.check(visible_scales, title: title || field || template, path: path)
+          feature_text if template
+        end
+
+        # Parsed once a thread, as a Liquid template belongs to whoever fills it.
+        def feature_text
+          texts = Thread.current[:tile_loom_feature_texts] ||= {}
+          texts.clear if texts.size > MOST_TEXTS
+          texts[template] ||= Data::FeatureText.new(template, path: "#{path}/text")
+        end
+
+        MOST_TEXTS = 500
+        private_constant :MOST_TEXTS
+
+        def cased(string)
+          case letter_case
+          when "capitals"
+            string.upcase
+          when "small"
+            string.downcase
+          when "each_word"
+            string.gsub(/[[:alpha:]][[:alpha:]\u2019']*/) { |word| word[0].upcase + word[1..] }
+          else
+            string
+          end
+        end
+
+        def wrapped(line)
+          line
+            .split(/\s+/)
+            .each_with_object([+""]) do |word, lines|
+              fits = lines.last.empty? || lines.last.length + 1 + word.length <= wrap
+              if fits
+                lines.last << (lines.last.empty? ? "" : " ") << word
+              else
+                lines << word.dup
+              end
+            end
+        end
+      end
+    end
+  end
+end
