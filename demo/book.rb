@@ -177,6 +177,24 @@ book = {
       [
         rule.call("Index contour, 10 m", {"strokes" => [stroke.call("#b07a45", 0.22)]}, equals.call("index", true)),
         rule.call("Contour, 2 m", {"strokes" => [stroke.call("#c9a077", 0.1)]})
+      ],
+      labels: [
+        {
+          "field" => "height_m",
+          "when" => equals.call("index", true),
+          "size_pt" => 6,
+          "colour" => "#8d5a28",
+          "halo" => {
+            "width_mm" => 0
+          },
+          "lines" => {
+            "position" => "on",
+            "breaks" => true,
+            "top" => "uphill",
+            "repeat_mm" => 180
+          },
+          "priority" => 20
+        }
       ]
     ),
     layer.call(
@@ -189,6 +207,13 @@ book = {
           "face" => "sans-semibold",
           "size_pt" => 9,
           "colour" => "#5f7440",
+          "areas" => {
+            "course" => "axis",
+            "spread" => true,
+            "most_spread" => 1,
+            "outside" => false
+          },
+          "priority" => 70,
           "halo" => {
             "colour" => "#eef1dd"
           }
@@ -208,6 +233,13 @@ book = {
           "face" => "serif-italic",
           "size_pt" => 8,
           "colour" => "#1f6596",
+          "together" => true,
+          "lines" => {
+            "repeat_mm" => 160,
+            "gap_mm" => 0.6,
+            "position" => "either"
+          },
+          "priority" => 60,
           "halo" => {
             "colour" => "#eef3f0"
           }
@@ -244,13 +276,35 @@ book = {
       "tracks",
       "Tracks",
       [rule.call("Track", {"strokes" => [stroke.call("#5b4636", 0.95), stroke.call("#fff6e2", 0.6)]})],
-      labels: [{"field" => "name", "face" => "sans-italic", "size_pt" => 7, "colour" => "#5b4636"}]
+      labels: [
+        {
+          "field" => "name",
+          "face" => "sans-italic",
+          "size_pt" => 7,
+          "colour" => "#5b4636",
+          "together" => true,
+          "lines" => {
+            "repeat_mm" => 160
+          }
+        }
+      ]
     ),
     layer.call(
       "boardwalk",
       "Boardwalk trail",
       [rule.call("Boardwalk trail", {"strokes" => [stroke.call("#8c2f39", 0.45, dash_mm: [1.5, 0.7], cap: "butt")]})],
-      labels: [{"field" => "name", "face" => "sans-italic", "size_pt" => 7, "colour" => "#8c2f39"}]
+      labels: [
+        {
+          "field" => "name",
+          "face" => "sans-italic",
+          "size_pt" => 7,
+          "colour" => "#8c2f39",
+          "lines" => {
+            "gap_mm" => 0.7,
+            "position" => "either"
+          }
+        }
+      ]
     ),
     layer.call(
       "dams",
@@ -266,7 +320,23 @@ book = {
       "hazards",
       "Hazards",
       [rule.call("Hazard", {"marker" => {"shape" => "warning", "size_mm" => 3.4, "colour" => "#c77700"}})],
-      labels: [{"field" => "kind", "face" => "sans-italic", "size_pt" => 6.5, "colour" => "#8a5200"}]
+      labels: [
+        {
+          "field" => "kind",
+          "face" => "sans-italic",
+          "size_pt" => 6.5,
+          "colour" => "#8a5200",
+          "points" => {
+            "positions" => %w[right left],
+            "leader_mm" => 12
+          },
+          "leader" => {
+            "colour" => "#8a5200",
+            "width_mm" => 0.15
+          },
+          "priority" => 80
+        }
+      ]
     ),
     layer.call(
       "huts",

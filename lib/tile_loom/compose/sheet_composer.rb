@@ -245,7 +245,8 @@ module TileLoom
           on_sheet: on_sheet,
           exact: shown.exact,
           shown: shown.ground,
-          taken: shown.taken
+          taken: shown.taken,
+          ring: shown.ring
         )
 
       # The features as a view of another reference sees them.

@@ -20,11 +20,34 @@ module TileLoom
           "convergence_deg" => view.factors.convergence_deg,
           "convergence" => @composer.values["sheet"]["convergence"].to_s,
           "left_out" => @composer.left_out,
+          "labels" => labels,
           "feature" => feature
         }
       end
 
       private
+
+      # How many labels of features its frames show, and those that have no room: where they belong, in mm of the page.
+      def labels
+        frames = @composer.elements.select(&:gridded?)
+        {
+          "placed" => frames.sum { |frame| frame.placed_labels(@composer).length },
+          "lost" =>
+            frames.flat_map do |frame|
+              frame
+                .lost_labels(@composer)
+                .map do |lost|
+                  {
+                    "layer" => lost.title,
+                    "text" => lost.string,
+                    "frame" => frame.title,
+                    "x" => lost.x.round(2),
+                    "y" => lost.y.round(2)
+                  }
+                end
+            end
+        }
+      end
 
       # The feature that the sheet is of: its name (the first of its texts), and whether the sheet was made for it or
       # shows most of it; nil where it has none.

@@ -71,6 +71,9 @@ module TileLoom
       # Is it a legend, that another can continue?
       def explains? = false
 
+      # Does it hide what lies below it, so that no label of a map may stand there?
+      def covers? = true
+
       # Does it stand on a sheet (Compose::SheetComposer)?
       def on?(sheet) = shown_on.nil? || shown_on.holds?(sheet)
 

@@ -76,6 +76,12 @@ module TileLoom
         ]
       end
 
+      # Labelling::Lost list: labels of features that have no room in it on a sheet.
+      def lost_labels(sheet) = placing(sheet)&.lost || []
+
+      # Labelling::Placed list: labels of features that it shows on a sheet.
+      def placed_labels(sheet) = placing(sheet)&.placed || []
+
       # Symbology::Layer list, as its look has them.
       def layers_shown(book)
         list = look ? book.layers_of(look) : book.layers
@@ -96,6 +102,8 @@ module TileLoom
       end
 
       private
+
+      def placing(sheet) = hidden? ? nil : view_on(sheet)&.then { |view| drawn(sheet, view) }
 
       # What is said of one of several frames says which.
       def located(sentence) = sentence
@@ -124,17 +132,19 @@ module TileLoom
 
       # Grids, labels and border: [below the ground, lines above it, what stands round it].
       def surround_nodes(sheet, view)
-        sheet.part(
-          "surround",
-          JSON.generate(given.slice("grids", "border", "shape")),
-          sheet.book.key_of("crs", "faces"),
-          sheet.page.width_mm,
-          sheet.page.height_mm,
-          view.crs.code,
-          view.globe?,
-          *view.place,
-          *sheet.nominal_view&.place
-        ) { surrounding(sheet, view) }
+        sheet.once(:surround_nodes, id) do
+          sheet.part(
+            "surround",
+            JSON.generate(given.slice("grids", "border", "shape")),
+            sheet.book.key_of("crs", "faces"),
+            sheet.page.width_mm,
+            sheet.page.height_mm,
+            view.crs.code,
+            view.globe?,
+            *view.place,
+            *sheet.nominal_view&.place
+          ) { surrounding(sheet, view) }
+        end
       end
 
       # From the ground up to what stands over it: layers, cells, outlines, the veil, labels.
@@ -191,12 +201,14 @@ module TileLoom
       def shown(sheet, view) =
         sheet.once(:shown, id) do
           taken = (cells&.first == "cells") ? cells_drawing(sheet, view).labels.map { |_, box| box } : []
+          taken += InTheWay.new(self, sheet, view, surround_nodes(sheet, view).drop(1).flatten(1)).boxes
           View::Shown.new(
             layers: layers_shown(sheet.book),
             names: labels?,
             exact: veil ? veil.exact_layers(sheet) : [],
             ground: ground_seen(sheet, view),
             taken: taken,
+            ring: plain?(view) ? nil : ring(view),
             key: [
               look,
               layers,

@@ -13,6 +13,8 @@ module TileLoom
       SPREAD_SHARE = 0.66
       # Clear of the area's edge, in mm.
       CLEAR_MM = 0.4
+      # The middle of an area is evened out over this part of its length.
+      SMOOTHED = 20
       # One that bends more stands straight.
       MOST_BEND_DEG = 120
 
@@ -52,10 +54,7 @@ module TileLoom
         corners = Geometry::Wkb.each_run(Geometry::Geos.write(box)).first[1]
         sides = corners.each_slice(2).each_cons(2).map { |(x1, y1), (x2, y2)| [x2 - x1, y2 - y1] }
         dx, dy = sides.first(2).max_by { |x, y| Math.hypot(x, y) }
-        angle = Math.atan2(dy, dx)
-        angle -= Math::PI if angle > Math::PI / 2
-        angle += Math::PI if angle <= -Math::PI / 2
-        angle
+        Upright.angle(Math.atan2(dy, dx))
       rescue ::Geos::GEOSException, NoMethodError
         0.0
       end
@@ -161,6 +160,7 @@ module TileLoom
         rings = @rings.map { |ring| Geometry::Affine.turn(-degrees - 90, 0, 0).map(ring) }
         course = middle_course(rings, Geometry::Affine.turn(degrees + 90, 0, 0)) or return []
         foot, = course.beside(-@text.cap / 2, 0.0, course.length)
+        return [] unless foot
         spacing = @spec.spread? ? spread_pt(foot.length) * Type::Face::MM_PER_PT : 0.0
         length = CurvedSetting.length(@text, spacing)
         room = foot.length - length
@@ -188,8 +188,9 @@ module TileLoom
             end
             .compact
         return nil if middles.length < 4
-        middles.reverse! if middles.last[0] < middles.first[0]
-        Course.along(middles.flatten, smooth_mm: [box.height / 8, Course::SMOOTH_MM].max)
+        (x1, y1), (x2, y2) = middles.first, middles.last
+        middles.reverse! if Upright.against?(x2 - x1, y2 - y1)
+        Course.along(middles.flatten, smooth_mm: [box.height / SMOOTHED, Course::SMOOTH_MM].max)
       end
     end
   end

@@ -3,107 +3,131 @@
 module TileLoom
   module Labelling
     # The smooth path that a curved label follows, in page mm: places at even steps along a line whose small bends are
-    # evened out.
+    # evened out. Steps are counted from the start of the whole line, so that the path is the same whichever part of it
+    # a sheet shows.
     class Course
       STEP_MM = 0.8
       # Over so much of the line to either side its bends are evened out.
       SMOOTH_MM = 2.4
-      LEAST_STEPS = 3
+      # Beyond the ends of a stretch, so that smoothing does not move them.
+      BESIDE_STEPS = 3
 
-      # Length in mm.
-      attr_reader :length
+      class << self
+        # A course along flat page coordinates. offset: mm of the line before them; smooth_mm: see SMOOTH_MM; nil where
+        # there is too little of it.
+        def along(run, offset: 0.0, smooth_mm: SMOOTH_MM)
+          first, xs, ys = resampled(run, offset)
+          return nil if xs.length < 3
+          window = (smooth_mm / STEP_MM).round
+          2.times { xs, ys = evened(xs, window), evened(ys, window) } if window.positive?
+          new(xs, ys, first)
+        end
 
-      # A course along flat page coordinates; smooth_mm: see SMOOTH_MM.
-      def self.along(run, smooth_mm: SMOOTH_MM)
-        xs, ys = resampled(run, STEP_MM)
-        window = (smooth_mm / STEP_MM).round
-        2.times { xs, ys = evened(xs, window), evened(ys, window) } if window.positive?
-        new(xs, ys)
+        private
+
+        # Number of the first step, and the places at all steps that lie on it and at its ends.
+        def resampled(run, offset)
+          lengths = [offset]
+          index = 2
+          while index < run.length
+            lengths << lengths.last + Math.hypot(run[index] - run[index - 2], run[index + 1] - run[index - 1])
+            index += 2
+          end
+          first = (offset / STEP_MM - 1e-6).ceil
+          last = (lengths.last / STEP_MM + 1e-6).floor
+          return first, [], [] if last < first
+          xs, ys = Array.new(last - first + 1), Array.new(last - first + 1)
+          at, final = 0, lengths.length - 2
+          number = first
+          while number <= last
+            wanted = number * STEP_MM
+            at += 1 while at < final && lengths[at + 1] < wanted
+            span = lengths[at + 1] - lengths[at]
+            share = span.positive? ? (wanted - lengths[at]) / span : 0.0
+            place = at * 2
+            xs[number - first] = run[place] + (run[place + 2] - run[place]) * share
+            ys[number - first] = run[place + 1] + (run[place + 3] - run[place + 1]) * share
+            number += 1
+          end
+          [first, xs, ys]
+        end
+
+        # The mean of what lies within so many steps to either side, fewer near the ends, which stay.
+        def evened(values, window)
+          last = values.length - 1
+          sums = sums_of(values)
+          result = Array.new(last + 1)
+          index = 0
+          while index <= last
+            half = (index < window) ? index : window
+            half = last - index if last - index < half
+            result[index] = (sums[index + half + 1] - sums[index - half]) / (half * 2 + 1)
+            index += 1
+          end
+          result
+        end
+
+        def sums_of(values)
+          sums = Array.new(values.length + 1, 0.0)
+          total = 0.0
+          index = 0
+          while index < values.length
+            total += values[index]
+            index += 1
+            sums[index] = total
+          end
+          sums
+        end
       end
 
-      # Places at even distances of about `step` along flat coordinates, as xs and ys.
-      def self.resampled(run, step)
-        lengths = [0.0]
-        index = 2
-        while index < run.length
-          lengths << lengths.last + Math.hypot(run[index] - run[index - 2], run[index + 1] - run[index - 1])
-          index += 2
-        end
-        total = lengths.last
-        count = [(total / step).round, LEAST_STEPS].max
-        at = 0
-        xs, ys = [], []
-        (0..count).each do |number|
-          wanted = total * number / count
-          at += 1 while at < lengths.length - 2 && lengths[at + 1] < wanted
-          span = lengths[at + 1] - lengths[at]
-          share = span.positive? ? (wanted - lengths[at]) / span : 0.0
-          xs << run[at * 2] + (run[at * 2 + 2] - run[at * 2]) * share
-          ys << run[at * 2 + 1] + (run[at * 2 + 3] - run[at * 2 + 1]) * share
-        end
-        [xs, ys]
-      end
-
-      # The mean of what lies within so many steps to either side, fewer near the ends, which stay.
-      def self.evened(values, window)
-        sums = [0.0]
-        values.each { |value| sums << sums.last + value }
-        last = values.length - 1
-        values.each_index.map do |index|
-          half = [window, index, last - index].min
-          (sums[index + half + 1] - sums[index - half]) / (half * 2 + 1)
-        end
-      end
-
-      def initialize(xs, ys)
-        @xs, @ys = xs, ys
+      # first: the number of the first step in the whole line.
+      def initialize(xs, ys, first = 0)
+        @xs, @ys, @first = xs, ys, first
         @stations = [0.0]
         (1...xs.length).each do |index|
           @stations << @stations.last + Math.hypot(xs[index] - xs[index - 1], ys[index] - ys[index - 1])
         end
-        @length = @stations.last
-        @even = @length / (xs.length - 1)
       end
+
+      # In mm along itself, from 0.
+      def length = @stations.last
 
       # The same from its other end.
       def reversed = @reversed ||= self.class.new(@xs.reverse, @ys.reverse)
 
-      # A course beside a stretch of this one: `distance` mm to the left of its direction (up, where it runs to the
-      # right), and the station of it that lies beside the middle of the stretch.
-      def beside(distance, from, to)
-        first = ((from / @even).floor - BESIDE_STEPS).clamp(0, @xs.length - 2)
-        last = ((to / @even).ceil + BESIDE_STEPS).clamp(first + 1, @xs.length - 1)
-        run = aside(distance, first, last)
-        course =
-          (
-            if run.length < 4
-              self.class.new(@xs[first..last], @ys[first..last])
-            else
-              self.class.along(run, smooth_mm: STEP_MM)
-            end
-          )
-        span = @stations[last] - @stations[first]
-        [course, ((from + to) / 2 - @stations[first]) * course.length / span]
+      # Of the whole line, in mm: where this part of it begins and ends.
+      def span = [@first * STEP_MM, (@first + @xs.length - 1) * STEP_MM]
+
+      # The station of this course at so many mm of the whole line.
+      def station(mm)
+        step = (mm / STEP_MM - @first).clamp(0.0, @xs.length - 1.0)
+        index = [step.floor, @xs.length - 2].min
+        @stations[index] + (@stations[index + 1] - @stations[index]) * (step - index)
       end
 
-      # Beyond the ends of a stretch, so that smoothing does not move them.
-      BESIDE_STEPS = 3
-
-      # Where a station in mm lies.
+      # Where a station lies.
       def at(station)
-        index = (station / @even).floor.clamp(0, @xs.length - 2)
-        index -= 1 while index.positive? && @stations[index] > station
-        index += 1 while index < @xs.length - 2 && @stations[index + 1] < station
+        index = index_of(station)
         span = @stations[index + 1] - @stations[index]
         share = span.positive? ? (station - @stations[index]) / span : 0.0
         [@xs[index] + (@xs[index + 1] - @xs[index]) * share, @ys[index] + (@ys[index + 1] - @ys[index]) * share]
       end
 
+      # A course beside a stretch of this one: `distance` mm to the left of its direction (up, where it runs to the
+      # right), and the station of it that lies beside the middle of the stretch; nil where there is none.
+      def beside(distance, from, to)
+        first = (index_of(from) - BESIDE_STEPS).clamp(0, @xs.length - 2)
+        last = (index_of(to) + 1 + BESIDE_STEPS).clamp(first + 1, @xs.length - 1)
+        course = self.class.along(aside(distance, first, last), smooth_mm: STEP_MM) or return nil
+        span = @stations[last] - @stations[first]
+        [course, ((from + to) / 2 - @stations[first]) * course.length / span]
+      end
+
       # How it bends between two stations, in radians: [all bends together, the sharpest between two of its steps].
       def bends(from, to)
         turns
-        first = (from / @even).floor.clamp(0, @turns.length)
-        last = (to / @even).ceil.clamp(first, @turns.length)
+        first = [index_of(from), @turns.length].min
+        last = (index_of(to) + 1).clamp(first, @turns.length)
         sharpest = 0.0
         index = first
         while index < last
@@ -113,10 +137,15 @@ module TileLoom
         [@sums[last] - @sums[first], sharpest]
       end
 
-      # Flat coordinates of all of it.
-      def run = @xs.zip(@ys).flatten
-
       private
+
+      # Of the step before a station.
+      def index_of(station)
+        index = (station / STEP_MM).floor.clamp(0, @xs.length - 2)
+        index -= 1 while index.positive? && @stations[index] > station
+        index += 1 while index < @xs.length - 2 && @stations[index + 1] <= station
+        index
+      end
 
       def aside(distance, first, last)
         run = []

@@ -5,16 +5,18 @@ module TileLoom
     # The places along a stretch of a line in which its label could stand.
     class LinePlaces
       # So many are tried along a stretch, and the best of them kept.
-      TRIED, KEPT, FIRST = 16, 6, 2
+      TRIED, KEPT, FIRST = 17, 6, 1
+      # No nearer to one another than so many of its lengths.
+      SPACED = 0.25
       # What it costs: each degree of all bends, the whole way from the middle of the stretch, the other side, a level
       # text beside a line that is too short.
       BEND, OFF_MIDDLE, OTHER_SIDE, BESIDE = 0.25, 30, 24, 70
       # All bends together that a label may follow, in degrees.
       MOST_BEND_DEG = 150
 
-      # course: Course of the line; from, to: stations of the stretch in mm; half_mm: of the line's width; spec:
-      # Symbology::Labels::LinePlaces; uphill: is higher ground on its :left, its :right, or nil where that is not
-      # known?
+      # course: Course of what is near of the line; from, to: of the stretch, in mm of the whole line; half_mm: of the
+      # line's width; spec: Symbology::Labels::LinePlaces; uphill: is higher ground on its :left, its :right, or nil
+      # where that is not known?
       def initialize(text, course, from, to, half_mm, spec:, uphill: nil)
         @text, @course, @from, @to, @half_mm, @spec, @uphill = text, course, from, to, half_mm, spec, uphill
       end
@@ -29,7 +31,7 @@ module TileLoom
 
       # Beside the middle of a line that is shorter than its label.
       def beside
-        x, y = @course.at((@from + @to) / 2)
+        x, y = middle_seen
         PointPlaces.new(
           @text,
           x,
@@ -38,6 +40,12 @@ module TileLoom
           spec: Symbology::Labels::PointPlaces.new({"gap_mm" => @spec.gap_mm.clamp(0, 50)}),
           base: BESIDE
         ).beside
+      end
+
+      # Where the middle of what is near of the stretch lies.
+      def middle_seen
+        first, last = @course.span
+        @course.at(@course.station(([@from, first].max + [@to, last].min) / 2))
       end
 
       private
@@ -65,29 +73,34 @@ module TileLoom
         return level(side, cost) if @spec.course == "level"
         room = @to - @from - length
         return [] if room.negative?
-        tried = room.zero? ? 1 : [TRIED, (room / Course::STEP_MM).ceil + 1].min
-        middle = (@from + @to - length) / 2
         found =
-          Array.new(tried) do |number|
-            start = (tried == 1) ? middle : @from + room * number / (tried - 1)
+          middles(room).filter_map do |mm|
+            start = @course.station(mm) - length / 2
+            next if start.negative? || start + length > @course.length
             bends, sharpest = bends(start)
             next if sharpest > limit || bends > MOST_BEND_DEG
-            off = room.zero? ? 0 : ((start - middle).abs / room * OFF_MIDDLE)
-            [(cost + bends * BEND + off).round, start]
+            [(cost + bends * BEND + off_middle(mm, room)).round, start]
           end
-        spaced(found.compact.sort).map { |price, start| [price, side, start] }
+        found.sort.first(KEPT).map { |price, start| [price, side, start] }
       end
 
-      # Of those that are nearly alike one.
-      def spaced(found)
-        kept = []
-        found.each do |price, start|
-          next if kept.any? { |_, other| (other - start).abs < length / 4 }
-          kept << [price, start]
-          break if kept.length == KEPT
-        end
-        kept
+      # In mm of the whole line, those that are near of all that are tried.
+      def middles(room)
+        # An odd number, so that the middle is one of them.
+        tried = [(room / length / SPACED / 2).floor * 2 + 1, TRIED].min
+        first, last = @course.span
+        all =
+          (
+            if tried == 1
+              [(@from + @to) / 2]
+            else
+              Array.new(tried) { |number| @from + length / 2 + room * number / (tried - 1) }
+            end
+          )
+        all.select { |mm| mm.between?(first, last) }
       end
+
+      def off_middle(mm, room) = room.zero? ? 0.0 : (mm - (@from + @to) / 2).abs / room * OFF_MIDDLE
 
       # In degrees. A straight text bears less.
       def limit = (@spec.course == "curved") ? @spec.sharpest_deg : 6.0
@@ -99,7 +112,7 @@ module TileLoom
         return @uphill == :right if @spec.uphill? && @uphill
         x1, y1 = @course.at(start)
         x2, y2 = @course.at(start + length)
-        ((x2 - x1).abs < 1e-6) ? y2 > y1 : x2 < x1
+        Upright.against?(x2 - x1, y2 - y1)
       end
 
       # mm from the line up to the text's baseline, as the reader has it.
@@ -120,6 +133,7 @@ module TileLoom
         start = @course.length - start - length if against
         # Beside the line the way is longer or shorter than along it.
         beside, middle = line.beside(rise(side), start, start + length)
+        return nil unless beside
         from = middle - length / 2
         return nil if from < -0.5 || from + length > beside.length + 0.5
         (@spec.course == "curved") ? curved(beside, from.clamp(0.0, nil), cost) : straight(beside, from, cost)
@@ -142,11 +156,13 @@ module TileLoom
 
       # Level ones, each with its middle at a station of the line.
       def level(side, cost)
+        room = @to - @from
+        first, last = @course.span
+        all = Array.new(TRIED) { |number| @from + room * (number + 0.5) / TRIED }
         found =
-          Array.new(TRIED) do |number|
-            share = (number + 0.5) / TRIED
-            [cost + ((share - 0.5).abs * 2 * OFF_MIDDLE).round, side, @from + (@to - @from) * share]
-          end
+          all
+            .select { |mm| mm.between?(first, last) }
+            .map { |mm| [cost + off_middle(mm, room).round, side, @course.station(mm)] }
         found.sort_by { |price, _, at| [price, at] }.first(KEPT)
       end
 

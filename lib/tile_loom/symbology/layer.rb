@@ -94,7 +94,7 @@ module TileLoom
       part :avoidance,
         number(0..100),
         about:
-          "How much labels avoid its symbols: 0 not at all, 100 always. Points 70, lines and areas 0 where none is given."
+          "How much labels avoid its symbols: 0 not at all, 100 always. Markers 100, lines and areas 0 where none is given."
       part :rules, list(Rule.type, least: 1, most: 200), default: []
       part :tiles, Raster::Tiles::Source.type, about: "Of a layer of background tiles, where they come from."
       part :raster, RasterLook.union, about: "How its pixels are shown, of a layer of pixels."

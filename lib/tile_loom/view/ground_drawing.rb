@@ -50,8 +50,8 @@ module TileLoom
         drawings.map(&:group).reject { |group| group.children.empty? }
       end
 
-      # What is left when it is done. nodes: of the layers; names: of their labels, whose boxes are taken; lost: the
-      # Labelling::Lost.
+      # What is left when it is done. nodes: of the layers; names: of their labels, whose boxes are taken; lost,
+      # placed: Labelling::Lost and Labelling::Placed.
       Drawn = Struct.new(:nodes, :names, :taken, :entries, :layers, :names_left_out, :told, :lost, :placed)
 
       def drawn =
@@ -64,7 +64,7 @@ module TileLoom
           names_left_out,
           told,
           labels.lost,
-          labels.counts.values.sum - labels.lost.length
+          labels.placed
         )
 
       # Rows of a legend for what drew something here, in drawing order.

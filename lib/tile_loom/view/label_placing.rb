@@ -53,9 +53,13 @@ module TileLoom
           nodes: groups(placed),
           boxes: placed.flat_map { |_, place| place.patches.map { |patch| Geometry::Box.new(*patch.first(4)) } },
           holes: holes(placed),
+          placed: placed.map { |label, place| placed_of(label, place) },
           **lost(wanted, found)
         )
       end
+
+      def placed_of(label, place) =
+        Labelling::Placed.new(label.layer.id, label.rule, label.feature, label.string, label.x, label.y, place)
 
       # The upper layers' first.
       def groups(placed)

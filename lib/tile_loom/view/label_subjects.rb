@@ -141,19 +141,18 @@ module TileLoom
         places.find { |place| @view.frame.include?(*place) } || places.first
       end
 
+      # Thinned as a whole and then cut, so that it is the same line on all sheets.
       def of_line(feature, rule, lines, wkb)
-        whole = Geometry::Geos.read(wkb)
-        part = near(whole)
-        return [] if part.empty?
         texts = texts(rule, lines, feature)
         uphill = rule.lines.uphill? ? @drawing.uphill(feature, rule) : nil
-        wholes = Geometry::Geos.parts(whole)
         found =
           Geometry::Geos
-            .parts(part)
-            .flat_map do |stretch|
-              line = wholes.one? ? wholes.first : wholes.min_by { |one| one.distance(stretch.centroid) }
-              stretches(feature, rule, lines, texts, stretch, line, uphill)
+            .parts(Geometry::Geos.read(wkb))
+            .flat_map do |part|
+              line = part.simplify(COARSE_MM * @view.units_per_mm / 2)
+              Geometry::Geos
+                .parts(near(line))
+                .flat_map { |piece| piece.empty? ? [] : stretches(feature, rule, lines, texts, piece, line, uphill) }
             end
         shown = found.select(&:shown)
         # One that has but one label here must have it.
@@ -167,46 +166,45 @@ module TileLoom
         whole.clip_by_rect(@ground.min_x, @ground.min_y, @ground.max_x, @ground.max_y)
       end
 
-      def stretches(feature, rule, lines, texts, stretch, line, uphill)
-        run = @view.to_page(Geometry::Wkb.each_run(Geometry::Geos.write(thinned(stretch))).first[1])
+      def stretches(feature, rule, lines, texts, piece, line, uphill)
+        run = @view.to_page(Geometry::Wkb.each_run(Geometry::Geos.write(piece)).first[1])
         return [] if run.length < 4
-        course = Labelling::Course.along(run)
         per_mm = @view.units_per_mm
-        first = stretch.point_n(0)
-        offset = line.equal?(stretch) ? 0.0 : line.project(first) / per_mm
-        total = [line.length / per_mm, course.length].max
+        offset = piece.equal?(line) ? 0.0 : line.project(piece.point_n(0)) / per_mm
+        course = Labelling::Course.along(run, offset: offset) or return []
+        total = line.length / per_mm
         count = [(total / rule.lines.repeat_mm + LEAST_STRETCH).floor, 1].max
-        each = total / count
-        # Evened out, the course is a little shorter than the line.
-        share = course.length / [stretch.length / per_mm, 1e-9].max
+        first, last = course.span
         (0...count).filter_map do |number|
-          from = ((number * each - offset) * share).clamp(0.0, course.length)
-          to = (((number + 1) * each - offset) * share).clamp(0.0, course.length)
-          next if to - from < 1e-6
-          stretch_label(feature, rule, lines, texts, course, from, to, uphill)
+          from, to = total * number / count, total * (number + 1) / count
+          next if to <= first || from >= last
+          places = ->(text) do
+            Labelling::LinePlaces.new(
+              text,
+              course,
+              from,
+              to,
+              @drawing.width_of(feature) / 2,
+              spec: rule.lines,
+              uphill: uphill
+            )
+          end
+          stretch_label(feature, rule, lines, texts, course, [[from, first].max, [to, last].min], places)
         end
       end
 
-      def stretch_label(feature, rule, lines, texts, course, from, to, uphill)
-        make = ->(text) do
-          Labelling::LinePlaces.new(
-            text,
-            course,
-            from,
-            to,
-            @drawing.width_of(feature) / 2,
-            spec: rule.lines,
-            uphill: uphill
-          )
-        end
-        x, y = course.at((from + to) / 2)
-        shown = [0, 0.25, 0.5, 0.75, 1].any? { |share| @view.frame.include?(*course.at(from + (to - from) * share)) }
+      def stretch_label(feature, rule, lines, texts, course, (from, to), make)
         places = make.call(texts.first)
+        x, y = places.middle_seen
+        shown =
+          [0, 0.25, 0.5, 0.75, 1].any? do |share|
+            @view.frame.include?(*course.at(course.station(from + (to - from) * share)))
+          end
         more = -> do
           [
             *places.rest,
             *with_short(texts) { |text| text.equal?(texts.first) ? [] : make.call(text).all },
-            *(rule.lines.on? ? [] : make.call(texts.first).beside)
+            *(rule.lines.on? ? [] : places.beside)
           ]
         end
         label(
@@ -222,8 +220,6 @@ module TileLoom
           more: more
         )
       end
-
-      def thinned(geometry) = geometry.simplify(COARSE_MM * @view.units_per_mm / 2)
 
       def of_area(feature, rule, lines, wkb)
         whole = Geometry::Geos.read(wkb)

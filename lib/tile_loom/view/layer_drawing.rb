@@ -81,7 +81,12 @@ module TileLoom
 
       # On which side of its course a line has higher ground (:left, :right), by the values of the lines beside it; nil
       # where they do not tell.
-      def uphill(feature, rule) = (@uphill ||= Uphill.new(features, view)).side(feature, rule.fields_asked.first)
+      def uphill(feature, rule)
+        field = rule.fields_asked.first or return nil
+        gathered
+        (@uphill ||= {})[field] ||= Uphill.new(@line_runs, field)
+        @uphill[field].side(feature.id)
+      end
 
       # Where its lines are to be interrupted: flat rings in page mm. Before it is painted.
       attr_writer :holes
@@ -109,12 +114,15 @@ module TileLoom
 
       # rule → its points, lines and rings in page mm.
       def gathered
+        @line_runs ||= []
+        @tells_uphill = layer.labels.any? { |rule| rule.lines.uphill? }
         @gathered ||=
           features.each_with_object({}.compare_by_identity) do |feature, found|
             rules = rules_of(feature)
             next if rules.empty?
             runs = page_runs(feature)
             next if runs.empty?
+            @line_runs << [feature, runs.map(&:last)] if @tells_uphill
             things.concat(things_of(feature, runs)) if @fields
             rules.each do |rule|
               parts = found[rule] ||= Gathered.new([], [], [], false)

@@ -5,74 +5,103 @@ module TileLoom
     # Where the ground rises beside the lines of a layer that have heights as values: told by the nearest line of
     # another value on either side. (A contour has higher ground on the same side all along.)
     class Uphill
-      # So far to the side on paper, at so many places of a line.
+      # So far to the side on paper, from so many places of a line.
       REACH_MM, SHARES = 60, [0.5, 0.25, 0.75, 0.1, 0.9].freeze
+      # Squares in which lines are looked up.
+      SQUARE_MM, ROW = 8.0, 1 << 20
 
-      def initialize(features, view)
-        @features, @view = features, view
+      # runs: [feature, list of flat page mm] of all lines in view; field: whose values they have.
+      def initialize(runs, field)
+        @runs = runs.to_h { |feature, list| [feature.id, list] }
+        @values = runs.to_h { |feature, _| [feature.id, feature.attributes[field]] }
+        @squares = {}
         @found = {}
+        runs.each { |feature, list| list.each { |run| enter(run, @values[feature.id]) } }
       end
 
-      # :left or :right of the line's course as the page shows it, or nil. field: whose values the lines have.
-      def side(feature, field)
-        return nil unless field && feature.attributes[field].is_a?(Numeric)
-        @found.fetch([feature.id, field]) { |key| @found[key] = look(feature, field) }
-      end
+      # :left or :right of the line's course as the page shows it, or nil where the lines in view do not tell.
+      def side(id) = @found.fetch(id) { @found[id] = look(id) }
 
       private
 
-      def look(feature, field)
-        line = Geometry::Geos.parts(Geometry::Geos.read(feature.wkb)).max_by(&:length)
+      def enter(run, value)
+        return unless value.is_a?(Numeric)
+        index = 2
+        while index < run.length
+          x1, y1, x2, y2 = run[index - 2], run[index - 1], run[index], run[index + 1]
+          piece = [x1, y1, x2, y2, value]
+          column, row = (x1 / SQUARE_MM).floor, (y1 / SQUARE_MM).floor
+          if column == (x2 / SQUARE_MM).floor && row == (y2 / SQUARE_MM).floor
+            (@squares[row * ROW + column] ||= []) << piece
+          else
+            each_square(x1, y1, x2, y2) { |key| (@squares[key] ||= []) << piece }
+          end
+          index += 2
+        end
+      end
+
+      def each_square(x1, y1, x2, y2)
+        x1, x2 = x2, x1 if x2 < x1
+        y1, y2 = y2, y1 if y2 < y1
+        last_column, last_row = (x2 / SQUARE_MM).floor, (y2 / SQUARE_MM).floor
+        row = (y1 / SQUARE_MM).floor
+        while row <= last_row
+          column = (x1 / SQUARE_MM).floor
+          while column <= last_column
+            yield row * ROW + column
+            column += 1
+          end
+          row += 1
+        end
+      end
+
+      def look(id)
+        value = @values[id]
+        run = (@runs[id] || []).max_by(&:length)
+        return nil unless value.is_a?(Numeric) && run && run.length >= 4
         SHARES.each do |share|
-          left, right = [1, -1].map { |way| beside(line, share, way, feature.attributes[field], field) }
+          index = ((run.length / 2 - 2) * share).floor * 2
+          dx, dy = run[index + 2] - run[index], run[index + 3] - run[index + 1]
+          size = Math.hypot(dx, dy)
+          next if size < 1e-9
+          from = [(run[index] + run[index + 2]) / 2, (run[index + 1] + run[index + 3]) / 2]
+          # On the page y points down: to the left of (dx, dy) lies (dy, -dx).
+          left = beside(*from, dy / size, -dx / size, value)
+          right = beside(*from, -dy / size, dx / size, value)
           rises = (left || 0) - (right || 0)
-          # Left of a line on the map is left on the page.
           return rises.positive? ? :left : :right unless rises.zero?
         end
         nil
       end
 
-      # By how much the nearest line of another value is higher, or nil. way: 1 for the left, -1 for the right.
-      def beside(line, share, way, value, field)
-        at = line.length * share
-        from = line.interpolate(at)
-        ahead = line.interpolate([at + @view.units_per_mm * 0.2, line.length].min)
-        behind = line.interpolate([at - @view.units_per_mm * 0.2, 0].max)
-        dx, dy = ahead.x - behind.x, ahead.y - behind.y
-        size = Math.hypot(dx, dy)
-        return nil if size.zero?
-        reach = REACH_MM * @view.units_per_mm * way
-        ray =
-          Geometry::Geos.read(
-            Geometry::Wkb.line([from.x, from.y, from.x - dy / size * reach, from.y + dx / size * reach])
-          )
-        nearest(ray, from, value, field)
-      end
-
-      def nearest(ray, from, value, field)
-        found =
-          tree(field)
-            .query(ray)
-            .filter_map do |index|
-              other, geometry = @lines[index]
-              next if other == value || !geometry.intersects?(ray)
-              [from.distance(geometry.intersection(ray)), other]
+      # By how much the nearest line of another value in a direction is higher, or nil.
+      def beside(x, y, dx, dy, value)
+        distance = 0.0
+        while distance < REACH_MM
+          ahead = distance + SQUARE_MM / 2
+          far_x, far_y = x + dx * ahead, y + dy * ahead
+          best = nil
+          each_square(x + dx * distance, y + dy * distance, far_x, far_y) do |key|
+            @squares[key]&.each do |piece|
+              next if piece[4] == value
+              met = meets(piece, x, y, dx, dy) or next
+              best = [met, piece[4]] if met <= ahead && (best.nil? || met < best[0])
             end
-        found.min_by(&:first)&.then { |_, other| other - value }
+          end
+          return best[1] - value if best
+          distance = ahead
+        end
+        nil
       end
 
-      def tree(field)
-        @tree ||=
-          begin
-            @lines =
-              @features.filter_map do |feature|
-                value = feature.attributes[field]
-                [value, Geometry::Geos.read(feature.wkb)] if value.is_a?(Numeric)
-              end
-            ::Geos::STRtree
-              .new(10)
-              .tap { |tree| @lines.each_with_index { |(_, geometry), index| tree.insert(geometry, index) } }
-          end
+      # How far along the ray a piece of a line crosses it, or nil.
+      def meets((x1, y1, x2, y2), x, y, dx, dy)
+        ex, ey = x2 - x1, y2 - y1
+        across = dx * ey - dy * ex
+        return nil if across.abs < 1e-12
+        along = ((x1 - x) * ey - (y1 - y) * ex) / across
+        share = ((x1 - x) * dy - (y1 - y) * dx) / across
+        (along > 1e-6 && share.between?(0.0, 1.0)) ? along : nil
       end
     end
   end

@@ -48,6 +48,8 @@ export type {
   Veil,
   ScaleBarElement,
   ScaleBarStyle,
+  Abbreviation,
+  LabelRule,
   OwnField,
   Shadow,
   Stroke,

@@ -255,7 +255,7 @@ export interface Layer {
    */
   label_match?: "first" | "all";
   /**
-   * How much labels avoid its symbols: 0 not at all, 100 always. Points 70, lines and areas 0 where none is given.
+   * How much labels avoid its symbols: 0 not at all, 100 always. Markers 100, lines and areas 0 where none is given.
    */
   avoidance?: number;
   rules?: Rule[];

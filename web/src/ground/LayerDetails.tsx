@@ -7,9 +7,7 @@ import { useBook, useChange } from "../api/book";
 import type { Layer } from "../api/types";
 import { count, ratio, readNumber, readScale } from "../api/words";
 import { Card, Heading } from "../frame/Card";
-import { ConditionEditor } from "../fields/ConditionEditor";
 import { Field } from "../fields/Field";
-import { useFeatureAttributes } from "../fields/sheetConditions";
 import type { Arrivals } from "./arrivals";
 import { partsOf } from "../api/area";
 import { RuleList } from "./RuleList";
@@ -17,9 +15,9 @@ import { RuleMaker } from "./RuleMaker";
 import { useAttributes, type Attribute } from "../api/useAttributes";
 import { FileInput } from "../fields/FileInput";
 import { besideEndings, dataEndings, layerFormats, pixelEndings } from "../generated/kinds";
+import { LabelRules } from "../labels/LabelRules";
 import { PixelDetails } from "./PixelDetails";
 import { filled } from "../fields/filled";
-import { Fold } from "../frame/Fold";
 import { defaults } from "../generated/defaults";
 import { without } from "../fields/without";
 
@@ -97,7 +95,7 @@ export function LayerDetails({
                 <RuleList layer={layer} info={info} attributes={attributes} put={put} />
               </Box>
               <Heading text="Labels" />
-              <Names layer={layer} attributes={attributes} put={put} />
+              <LabelRules layer={layer} info={info} attributes={attributes} put={put} />
             </>
           )}
           <Heading text="Scales and opacity" />
@@ -259,66 +257,6 @@ function Appearance({ layer, put }: { layer: Layer; put: Put }) {
             <span />
           )}
         </>
-      )}
-    </Box>
-  );
-}
-
-type Label = NonNullable<Layer["label"]>;
-
-function Names({ layer, attributes, put }: { layer: Layer; attributes: Attribute[]; put: Put }) {
-  const label = layer.label;
-  const shown = filled(label, defaults.layer_label);
-  const asking = useFeatureAttributes(attributes);
-  const choose = (attribute: string) =>
-    put(
-      `Names of ${layer.title}`,
-      attribute === "" ? without(layer, "label") : { ...layer, label: { ...label, attribute } },
-    );
-  return (
-    <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr) 84px", gap: 1 }}>
-      <TextField
-        select
-        label="From"
-        value={label && attributes.some((known) => known.name === label.attribute) ? label.attribute : ""}
-        onChange={(event) => void choose(event.target.value)}
-        slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
-      >
-        <MenuItem value="">no names</MenuItem>
-        {attributes.map((attribute) => (
-          <MenuItem key={attribute.name} value={attribute.name}>
-            {attribute.name}
-          </MenuItem>
-        ))}
-      </TextField>
-      {label && (
-        <Field
-          label="Size, pt"
-          value={String(shown.size_pt)}
-          onKeep={async (text) => {
-            const size_pt = readNumber(text);
-            if (size_pt === null || size_pt <= 0) throw new Error("Write points, such as 7.");
-            await put(`Names of ${layer.title}`, { ...layer, label: { ...label, size_pt } });
-          }}
-        />
-      )}
-      {label && (
-        <Box sx={{ gridColumn: "1 / -1" }}>
-          <Fold title={label.when ? "Labels of some features" : "Labels of all features"}>
-            <ConditionEditor
-              about={`Labels of ${layer.title}`}
-              attributes={asking}
-              condition={label.when}
-              onKeep={(when) => {
-                const rest = { ...label, when: undefined };
-                return put(`Labels of ${layer.title}`, {
-                  ...layer,
-                  label: { ...rest, ...(when && { when: when as Label["when"] }) },
-                });
-              }}
-            />
-          </Fold>
-        </Box>
       )}
     </Box>
   );

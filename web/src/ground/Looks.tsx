@@ -16,23 +16,23 @@ const shows = (look: MapLook, layers: Layer[]) =>
 
 // A layer as a look has it.
 function used(layer: Layer, entry: Entry): Layer {
-  const { opacity, rules, label, unlabelled, raster } = entry;
+  const { opacity, rules, labels, raster } = entry;
   const fresh = {
     ...layer,
     ...(opacity !== undefined && opacity !== (layer.opacity ?? 1) && { opacity }),
     ...(rules && { rules }),
-    ...(label && { label }),
+    ...(labels && { labels }),
     ...(raster && { raster }),
   };
-  if (unlabelled) delete fresh.label;
+  if (labels?.length === 0) delete fresh.labels;
   return fresh;
 }
 
 // What a look keeps of a layer: how opaque it is, its symbols and labels.
-const kept = ({ id, opacity, rules, label, raster }: Layer): Entry => ({
+const kept = ({ id, opacity, rules, labels, raster }: Layer): Entry => ({
   id,
   opacity: opacity ?? 1,
-  ...(raster ? { raster } : { rules, ...(label ? { label } : { unlabelled: true }) }),
+  ...(raster ? { raster } : { rules, labels: labels ?? [] }),
 });
 
 // Which layers the maps show and how, under names: one is chosen, or the present one is saved. Frames of the page can

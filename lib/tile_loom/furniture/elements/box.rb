@@ -14,6 +14,8 @@ module TileLoom
 
         part :stroke, Scene::Stroke::TYPE, default: {"width_mm" => 0.3}, under: {"join" => "miter"}
 
+        def covers? = !(fill || gradient).nil?
+
         def nodes(_sheet, box) = backing(box)
       end
     end

@@ -15,6 +15,8 @@ module TileLoom
 
         STEPS = 72
 
+        def covers? = !(fill || gradient).nil?
+
         def nodes(_sheet, box) = backed([box.ellipse(STEPS)], box)
       end
     end

@@ -23,6 +23,8 @@ module TileLoom
         part :last_end, choice { LineEnds.keys }, about: "What it ends in."
         part :end_mm, number(above: 0, most: 200), default: 3, about: "Size of what it begins with and ends in."
 
+        def covers? = false
+
         def nodes(_sheet, box)
           run = course(box)
           return [] if run.length < 4

@@ -13,6 +13,8 @@ module TileLoom
         def self.turns? = false
 
         # Its corners are sharp.
+        def covers? = false
+
         def nodes(_sheet, box) =
           [Scene::Path.new(runs: [box.corners], closed: true, stroke: stroke.with(join: "miter"))]
       end

@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Labelling
+    # A label that has a place. layer: the id of its layer; rule: its Symbology::Labels::Rule; feature: the
+    # Data::Feature; string: its text; x, y: where it belongs, in page mm; place: the Place.
+    Placed =
+      Struct.new(:layer, :rule, :feature, :string, :x, :y, :place) do
+        # The middle of what it takes, in page mm.
+        def middle
+          patches = place.patches
+          [
+            (patches.map { |patch| patch[0] }.min + patches.map { |patch| patch[2] }.max) / 2,
+            (patches.map { |patch| patch[1] }.min + patches.map { |patch| patch[3] }.max) / 2
+          ]
+        end
+
+        # Flat rings in page mm of what it takes.
+        def rings = place.patches.map { |patch| Patch.corners(patch) }
+      end
+  end
+end

@@ -1,0 +1,89 @@
+import AddIcon from "@mui/icons-material/Add";
+import RemoveIcon from "@mui/icons-material/Remove";
+import { Box, Button, IconButton } from "@mui/material";
+import { useState } from "react";
+import type { Abbreviation } from "../api/types";
+import { Field } from "../fields/Field";
+
+// Words and what stands for them where a label has no room in full.
+export function AbbreviationFields({
+  list,
+  onKeep,
+}: {
+  list: Abbreviation[];
+  onKeep: (list: Abbreviation[]) => Promise<unknown>;
+}) {
+  const [adding, setAdding] = useState(false);
+  const change = (index: number, patch: Partial<Abbreviation>) =>
+    onKeep(list.map((known, place) => (place === index ? { ...known, ...patch } : known)));
+  return (
+    <Box sx={{ display: "grid", gap: 0.5 }}>
+      <Box sx={{ fontSize: 12.5, color: "text.secondary" }}>
+        Whole words alone, and only where the full text has no room.
+      </Box>
+      {list.map((entry, index) => (
+        <Row
+          key={index}
+          entry={entry}
+          number={index + 1}
+          onFull={(full) => change(index, { full })}
+          onShort={(short) => change(index, { short })}
+          onRemove={() => onKeep(list.filter((_, place) => place !== index))}
+        />
+      ))}
+      {adding && (
+        <Field
+          label="Word in full"
+          value=""
+          placeholder="such as Saint"
+          onKeep={async (full) => {
+            if (full.trim() === "") throw new Error("Write the word in full.");
+            await onKeep([...list, { full: full.trim(), short: full.trim().slice(0, 2) }]);
+            setAdding(false);
+          }}
+        />
+      )}
+      <Box>
+        <Button startIcon={<AddIcon />} onClick={() => setAdding(true)} disabled={adding}>
+          Abbreviation
+        </Button>
+      </Box>
+    </Box>
+  );
+}
+
+function Row({
+  entry,
+  number,
+  onFull,
+  onShort,
+  onRemove,
+}: {
+  entry: Abbreviation;
+  number: number;
+  onFull: (full: string) => Promise<unknown>;
+  onShort: (short: string) => Promise<unknown>;
+  onRemove: () => Promise<unknown>;
+}) {
+  return (
+    <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr) 28px", gap: 1, alignItems: "end" }}>
+      <Field
+        label={`Word ${number} in full`}
+        value={entry.full}
+        onKeep={async (full) => {
+          if (full.trim() === "") throw new Error("Write the word in full.");
+          await onFull(full.trim());
+        }}
+      />
+      <Field label={`Word ${number}, short`} value={entry.short} onKeep={(short) => onShort(short.trim())} />
+      <IconButton
+        size="small"
+        sx={{ p: 0.25 }}
+        aria-label={`Remove the abbreviation of ${entry.full}`}
+        onClick={() => void onRemove().catch(() => undefined)}
+      >
+        <RemoveIcon sx={{ fontSize: 15 }} />
+      </IconButton>
+    </Box>
+  );
+}

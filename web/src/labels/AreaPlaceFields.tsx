@@ -1,0 +1,62 @@
+import { Box } from "@mui/material";
+import type { LabelRule } from "../api/types";
+import { Choice } from "../fields/Choice";
+import { filled } from "../fields/filled";
+import { Flag } from "../fields/Flag";
+import { Measured } from "../fields/Measured";
+import { Pair } from "../fields/Pair";
+import { defaults } from "../generated/defaults";
+
+type Places = NonNullable<LabelRule["areas"]>;
+
+// Where the labels of areas may stand.
+export function AreaPlaceFields({
+  places,
+  onKeep,
+}: {
+  places: Places | undefined;
+  onKeep: (places: Places) => Promise<unknown>;
+}) {
+  const shown = filled(places, defaults.label_area_places);
+  const keep = (patch: Partial<Places>) => onKeep({ ...places, ...patch });
+  return (
+    <Box sx={{ display: "grid", gap: 0.5 }}>
+      <Choice
+        label="In the area"
+        value={shown.course}
+        choices={[
+          ["level", "level, at the widest place"],
+          ["axis", "straight along the long axis"],
+          ["curved", "curved along the middle"],
+        ]}
+        onChoose={(course) => keep({ course })}
+      />
+      <Flag
+        label="letters spaced so that it spans the area"
+        value={shown.spread}
+        onKeep={(spread) => keep({ spread: spread || undefined })}
+      />
+      <Flag label="beside an area that is too small" value={shown.outside} onKeep={(outside) => keep({ outside })} />
+      <Pair>
+        {shown.spread && (
+          <Measured
+            label="Most spacing, sizes"
+            value={shown.most_spread}
+            least={0}
+            most={20}
+            onKeep={(most_spread) => keep({ most_spread })}
+          />
+        )}
+        {shown.outside && (
+          <Measured
+            label="Longest leader, mm"
+            value={shown.leader_mm}
+            least={1}
+            most={100}
+            onKeep={(leader_mm) => keep({ leader_mm })}
+          />
+        )}
+      </Pair>
+    </Box>
+  );
+}

@@ -1,0 +1,115 @@
+import { Box } from "@mui/material";
+import type { LabelRule } from "../api/types";
+import { Choice } from "../fields/Choice";
+import { Colour } from "../fields/Colour";
+import { ColourBeside } from "../fields/ColourBeside";
+import { filled } from "../fields/filled";
+import { Measured } from "../fields/Measured";
+import { without } from "../fields/without";
+import { defaults } from "../generated/defaults";
+import type { KeepRule } from "./LabelRuleFields";
+
+// What lies under a label, and the line that leads to one that is moved away.
+export function BehindFields({ rule, onKeep }: { rule: LabelRule; onKeep: KeepRule }) {
+  const halo = filled(rule.halo, defaults.label_halo);
+  const backing = rule.backing;
+  const behind = filled(backing, defaults.label_backing);
+  const stroke = filled(backing?.stroke, defaults.stroke);
+  const leader = filled(rule.leader, defaults.stroke);
+  const keepBacking = (patch: Partial<NonNullable<LabelRule["backing"]>>) =>
+    onKeep({ ...rule, backing: { ...backing, ...patch } });
+  return (
+    <Box sx={{ display: "grid", gap: 1 }}>
+      <ColourBeside
+        colour={
+          <Colour
+            label="Colour of the halo"
+            value={halo.colour}
+            onKeep={(colour) => onKeep({ ...rule, halo: { ...rule.halo, colour } })}
+          />
+        }
+      >
+        <Measured
+          label="Halo, mm"
+          value={halo.width_mm}
+          least={0}
+          most={20}
+          onKeep={(width_mm) => onKeep({ ...rule, halo: { ...rule.halo, width_mm } })}
+        />
+      </ColourBeside>
+      <Choice
+        label="Background"
+        value={backing ? behind.shape : "none"}
+        choices={[
+          ["none", "none"],
+          ["box", "box"],
+          ["rounded", "box with round corners"],
+          ["ellipse", "ellipse"],
+          ["hexagon", "hexagon"],
+          ["shield", "shield"],
+        ]}
+        onChoose={(shape) =>
+          shape === "none"
+            ? onKeep(without(rule, "backing"))
+            : keepBacking({ shape, ...(!backing && { stroke: { width_mm: 0.2 } }) })
+        }
+      />
+      {backing && (
+        <ColourBeside
+          colour={
+            <>
+              <Colour
+                label="Colour of the background"
+                value={behind.fill.colour}
+                onKeep={(colour) => keepBacking({ fill: { ...behind.fill, colour } })}
+              />
+              {backing.stroke && (
+                <Colour
+                  label="Colour of the background’s edge"
+                  value={stroke.colour}
+                  onKeep={(colour) => keepBacking({ stroke: { ...backing.stroke, colour } })}
+                />
+              )}
+            </>
+          }
+        >
+          <Measured
+            label="Margin, mm"
+            value={behind.margin_mm}
+            least={0}
+            most={20}
+            onKeep={(margin_mm) => keepBacking({ margin_mm })}
+          />
+          <Measured
+            label="Edge, mm"
+            value={backing.stroke ? stroke.width_mm : 0}
+            least={0}
+            most={20}
+            onKeep={(width_mm) =>
+              width_mm === 0
+                ? onKeep({ ...rule, backing: without(backing, "stroke") })
+                : keepBacking({ stroke: { ...backing.stroke, width_mm } })
+            }
+          />
+        </ColourBeside>
+      )}
+      <ColourBeside
+        colour={
+          <Colour
+            label="Colour of leader lines"
+            value={leader.colour}
+            onKeep={(colour) => onKeep({ ...rule, leader: { width_mm: 0.15, ...rule.leader, colour } })}
+          />
+        }
+      >
+        <Measured
+          label="Leader line, mm"
+          value={rule.leader?.width_mm ?? 0.15}
+          least={0.01}
+          most={20}
+          onKeep={(width_mm) => onKeep({ ...rule, leader: { ...rule.leader, width_mm } })}
+        />
+      </ColourBeside>
+    </Box>
+  );
+}

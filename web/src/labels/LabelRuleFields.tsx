@@ -1,0 +1,157 @@
+import { Box } from "@mui/material";
+import type { LabelRule } from "../api/types";
+import type { Attribute } from "../api/useAttributes";
+import { ratio, readScale } from "../api/words";
+import { Choice } from "../fields/Choice";
+import { ConditionEditor } from "../fields/ConditionEditor";
+import { Field } from "../fields/Field";
+import { filled } from "../fields/filled";
+import { Flag } from "../fields/Flag";
+import { Measured } from "../fields/Measured";
+import { Pair } from "../fields/Pair";
+import { useFeatureAttributes } from "../fields/sheetConditions";
+import { without } from "../fields/without";
+import { Fold } from "../frame/Fold";
+import { defaults } from "../generated/defaults";
+import { AbbreviationFields } from "./AbbreviationFields";
+import { AreaPlaceFields } from "./AreaPlaceFields";
+import { BehindFields } from "./BehindFields";
+import { LabelTextFields } from "./LabelTextFields";
+import { LabelTypeFields } from "./LabelTypeFields";
+import { LinePlaceFields } from "./LinePlaceFields";
+import { PointPlaceFields } from "./PointPlaceFields";
+
+export type KeepRule = (rule: LabelRule) => Promise<unknown>;
+export type LabelledKind = "point" | "line" | "area" | "mixed";
+
+// One label rule: what is written, in what type, where it may stand, for which features.
+export function LabelRuleFields({
+  rule,
+  kind,
+  attributes,
+  about,
+  onKeep,
+}: {
+  rule: LabelRule;
+  kind: LabelledKind;
+  attributes: Attribute[];
+  about: string;
+  onKeep: KeepRule;
+}) {
+  const shown = filled(rule, defaults.label_rule);
+  const asking = useFeatureAttributes(attributes);
+  const is = (wanted: LabelledKind) => kind === wanted || kind === "mixed";
+  const scales = rule.visible_scales ?? {};
+  const range = async (end: "largest" | "smallest", text: string) => {
+    const scale = text.trim() === "" ? null : readScale(text);
+    if (text.trim() !== "" && (scale === null || scale <= 0)) throw new Error("Write a scale, such as 1:10,000.");
+    const fresh = { ...scales, [end]: scale ?? undefined };
+    if (scale === null) delete fresh[end];
+    await onKeep(Object.keys(fresh).length ? { ...rule, visible_scales: fresh } : without(rule, "visible_scales"));
+  };
+  return (
+    <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr)", gap: 1 }}>
+      <LabelTextFields rule={rule} attributes={attributes} onKeep={onKeep} />
+      <LabelTypeFields rule={rule} onKeep={onKeep} />
+      {is("point") && <PointPlaceFields places={rule.points} onKeep={(points) => onKeep({ ...rule, points })} />}
+      {is("line") && <LinePlaceFields places={rule.lines} onKeep={(lines) => onKeep({ ...rule, lines })} />}
+      {is("area") && <AreaPlaceFields places={rule.areas} onKeep={(areas) => onKeep({ ...rule, areas })} />}
+      <Flag
+        label="one label for parts of the same text"
+        value={shown.together}
+        onKeep={(together) => onKeep({ ...rule, together: together || undefined })}
+      />
+      <Measured
+        label="Priority, 0 to 100"
+        value={shown.priority}
+        least={0}
+        most={100}
+        onKeep={(priority) => onKeep({ ...rule, priority })}
+      />
+      <Fold title={rule.when ? "Labels of some features" : "Labels of all features"}>
+        <ConditionEditor
+          about={about}
+          attributes={asking}
+          condition={rule.when}
+          onKeep={(when) => onKeep({ ...without(rule, "when"), ...(when && { when }) })}
+        />
+      </Fold>
+      <Fold title={rule.visible_scales ? "At some scales" : "At all scales"}>
+        <Pair>
+          <Field
+            label="Largest scale of the labels"
+            value={scales.largest ? ratio(scales.largest) : ""}
+            placeholder="any scale"
+            onKeep={(text) => range("largest", text)}
+          />
+          <Field
+            label="Smallest scale of the labels"
+            value={scales.smallest ? ratio(scales.smallest) : ""}
+            placeholder="any scale"
+            onKeep={(text) => range("smallest", text)}
+          />
+        </Pair>
+      </Fold>
+      <Fold title="Halo, background and leader">
+        <BehindFields rule={rule} onKeep={onKeep} />
+      </Fold>
+      <Fold title="Case, spacing and lines">
+        <Box sx={{ display: "grid", gap: 1 }}>
+          <Choice
+            label="Letters"
+            value={shown.letter_case}
+            choices={[
+              ["as_written", "as written"],
+              ["capitals", "CAPITALS"],
+              ["small", "small letters"],
+              ["each_word", "Each Word Capitalised"],
+            ]}
+            onChoose={(letter_case) => onKeep({ ...rule, letter_case })}
+          />
+          <Pair>
+            <Measured
+              label="Letter spacing, pt"
+              value={shown.letter_spacing_pt}
+              least={-5}
+              most={100}
+              onKeep={(letter_spacing_pt) => onKeep({ ...rule, letter_spacing_pt })}
+            />
+            <Measured
+              label="Word spacing, pt"
+              value={shown.word_spacing_pt}
+              least={-5}
+              most={200}
+              onKeep={(word_spacing_pt) => onKeep({ ...rule, word_spacing_pt })}
+            />
+            <Field
+              label="Most characters a line"
+              value={rule.wrap === undefined ? "" : String(rule.wrap)}
+              placeholder="any number"
+              onKeep={async (text) => {
+                const wrap = Number(text.trim());
+                if (text.trim() !== "" && !(Number.isInteger(wrap) && wrap >= 2 && wrap <= 200))
+                  throw new Error("Enter a whole number from 2 to 200.");
+                await onKeep(text.trim() === "" ? without(rule, "wrap") : { ...rule, wrap });
+              }}
+            />
+            <Measured
+              label="Line spacing, sizes"
+              value={shown.line_spacing}
+              least={0.5}
+              most={5}
+              onKeep={(line_spacing) => onKeep({ ...rule, line_spacing })}
+            />
+          </Pair>
+        </Box>
+      </Fold>
+      <Fold title={rule.abbreviations?.length ? `Abbreviations (${rule.abbreviations.length})` : "Abbreviations"}>
+        <AbbreviationFields
+          list={rule.abbreviations ?? []}
+          onKeep={(abbreviations) =>
+            onKeep({ ...rule, abbreviations: abbreviations.length ? abbreviations : undefined })
+          }
+        />
+      </Fold>
+    </Box>
+  );
+}

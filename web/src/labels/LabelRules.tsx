@@ -1,0 +1,165 @@
+import AddIcon from "@mui/icons-material/Add";
+import ArrowDownIcon from "@mui/icons-material/ArrowDownwardOutlined";
+import ArrowUpIcon from "@mui/icons-material/ArrowUpwardOutlined";
+import RemoveIcon from "@mui/icons-material/Remove";
+import { Box, Button, IconButton } from "@mui/material";
+import { useState } from "react";
+import type { LabelRule, Layer, LayerInfo } from "../api/types";
+import type { Attribute } from "../api/useAttributes";
+import { Choice } from "../fields/Choice";
+import { filled } from "../fields/filled";
+import { without } from "../fields/without";
+import { defaults } from "../generated/defaults";
+import { LabelRuleFields } from "./LabelRuleFields";
+
+type Put = (label: string, layer: Layer) => Promise<unknown>;
+
+// What a rule is called where it has no title.
+const titleOf = (rule: LabelRule) => rule.title || rule.field || rule.text?.split("\n")[0] || "no text";
+
+// The label rules of a layer in their order; one at a time is open to be edited.
+export function LabelRules({
+  layer,
+  info,
+  attributes,
+  put,
+}: {
+  layer: Layer;
+  info: LayerInfo | undefined;
+  attributes: Attribute[];
+  put: Put;
+}) {
+  const rules = layer.labels ?? [];
+  const shown = filled(layer, defaults.layer);
+  const [open, setOpen] = useState(rules.length === 1 ? 0 : -1);
+  const keep = (fresh: LabelRule[], label = `Labels of ${layer.title}`) =>
+    put(label, fresh.length ? { ...layer, labels: fresh } : without(layer, "labels"));
+  const move = (index: number, by: number) => {
+    const fresh = [...rules];
+    const [rule] = fresh.splice(index, 1);
+    fresh.splice(index + by, 0, rule!);
+    setOpen(-1);
+    void keep(fresh, `Order of the labels of ${layer.title}`);
+  };
+  const field =
+    attributes.find((known) => known.name.toLowerCase() === "name") ??
+    attributes.find((known) => known.type === "text") ??
+    attributes[0];
+  const add = () => {
+    if (!field) return;
+    void keep([...rules, { field: field.name }]).then(() => setOpen(rules.length));
+  };
+  const kind = info && info.kind !== "pixels" ? info.kind : "mixed";
+  return (
+    <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr)", gap: 1 }}>
+      {rules.length > 1 && (
+        <Choice
+          label="A feature has the labels of"
+          value={shown.label_match}
+          choices={[
+            ["first", "the first rule that it meets"],
+            ["all", "all rules that it meets"],
+          ]}
+          onChoose={(label_match) => put(`Labels of ${layer.title}`, { ...layer, label_match })}
+        />
+      )}
+      {rules.length > 0 && (
+        <Box component="ol" aria-label={`Labels of ${layer.title}`} sx={{ m: 0, p: 0, listStyle: "none" }}>
+          {rules.map((rule, index) => (
+            <Box component="li" key={index} sx={{ borderBottom: 1, borderColor: "divider" }}>
+              <Box sx={{ display: "flex", alignItems: "center", gap: 0.5 }}>
+                <Button
+                  onClick={() => setOpen(open === index ? -1 : index)}
+                  aria-expanded={open === index}
+                  sx={{
+                    flex: 1,
+                    minWidth: 0,
+                    px: 0,
+                    color: "text.primary",
+                    fontWeight: 400,
+                    whiteSpace: "nowrap",
+                    overflow: "hidden",
+                    textOverflow: "ellipsis",
+                    display: "block",
+                    textAlign: "left",
+                  }}
+                >
+                  {titleOf(rule)}
+                </Button>
+                {rules.length > 1 && (
+                  <>
+                    <IconButton
+                      size="small"
+                      sx={{ p: 0.25 }}
+                      aria-label={`Move label rule ${index + 1} up`}
+                      disabled={index === 0}
+                      onClick={() => move(index, -1)}
+                    >
+                      <ArrowUpIcon sx={{ fontSize: 15 }} />
+                    </IconButton>
+                    <IconButton
+                      size="small"
+                      sx={{ p: 0.25 }}
+                      aria-label={`Move label rule ${index + 1} down`}
+                      disabled={index === rules.length - 1}
+                      onClick={() => move(index, 1)}
+                    >
+                      <ArrowDownIcon sx={{ fontSize: 15 }} />
+                    </IconButton>
+                  </>
+                )}
+                <IconButton
+                  size="small"
+                  sx={{ p: 0.25 }}
+                  aria-label={`Remove label rule ${index + 1}`}
+                  onClick={() => {
+                    setOpen(-1);
+                    void keep(rules.filter((_, place) => place !== index));
+                  }}
+                >
+                  <RemoveIcon sx={{ fontSize: 15 }} />
+                </IconButton>
+              </Box>
+              {open === index && (
+                <Box sx={{ pb: 1.5, pl: 1, borderLeft: 2, borderColor: "thread.main" }}>
+                  <LabelRuleFields
+                    rule={rule}
+                    kind={kind}
+                    attributes={attributes}
+                    about={`labels of ${layer.title}, rule ${index + 1}`}
+                    onKeep={(fresh) => keep(rules.map((known, place) => (place === index ? fresh : known)))}
+                  />
+                </Box>
+              )}
+            </Box>
+          ))}
+        </Box>
+      )}
+      <Box>
+        <Button startIcon={<AddIcon />} onClick={add} disabled={!field}>
+          {rules.length === 0 ? "Label the features" : "Further label rule"}
+        </Button>
+      </Box>
+      <Choice
+        label="Labels and the layer’s symbols"
+        value={avoidanceKey(layer.avoidance)}
+        choices={[
+          ["", kind === "point" || kind === "mixed" ? "never over its markers" : "may stand over its symbols"],
+          ["100", "never over its symbols"],
+          ["40", "over its symbols only if need be"],
+          ["0", "may stand over its symbols, markers too"],
+        ]}
+        onChoose={(key) =>
+          put(
+            `Labels and symbols of ${layer.title}`,
+            key === "" ? without(layer, "avoidance") : { ...layer, avoidance: Number(key) },
+          )
+        }
+      />
+    </Box>
+  );
+}
+
+// The choice that a number falls under.
+const avoidanceKey = (avoidance: number | undefined) =>
+  avoidance === undefined ? "" : avoidance >= 100 ? "100" : avoidance > 0 ? "40" : "0";

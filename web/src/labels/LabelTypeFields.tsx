@@ -1,0 +1,36 @@
+import type { LabelRule } from "../api/types";
+import { Colour } from "../fields/Colour";
+import { ColourBeside } from "../fields/ColourBeside";
+import { filled } from "../fields/filled";
+import { Measured } from "../fields/Measured";
+import { defaults } from "../generated/defaults";
+import { FaceChoice } from "../sheet/FaceChoice";
+import { Percent } from "../sheet/PanelFields";
+import type { KeepRule } from "./LabelRuleFields";
+
+// In what type a label is set.
+export function LabelTypeFields({ rule, onKeep }: { rule: LabelRule; onKeep: KeepRule }) {
+  const shown = filled(rule, defaults.label_rule);
+  return (
+    <ColourBeside
+      colour={
+        <Colour label="Colour of the labels" value={shown.colour} onKeep={(colour) => onKeep({ ...rule, colour })} />
+      }
+    >
+      <FaceChoice
+        label="Typeface of the labels"
+        value={shown.face}
+        wide
+        onChoose={(face) => onKeep({ ...rule, face })}
+      />
+      <Measured
+        label="Size, pt"
+        value={shown.size_pt}
+        least={0.5}
+        most={1000}
+        onKeep={(size_pt) => onKeep({ ...rule, size_pt })}
+      />
+      <Percent label="Opacity, %" value={shown.opacity} onKeep={(opacity) => onKeep({ ...rule, opacity })} />
+    </ColourBeside>
+  );
+}

@@ -1,0 +1,94 @@
+import { Box } from "@mui/material";
+import type { LabelRule } from "../api/types";
+import { Choice } from "../fields/Choice";
+import { filled } from "../fields/filled";
+import { Flag } from "../fields/Flag";
+import { Measured } from "../fields/Measured";
+import { Pair } from "../fields/Pair";
+import { defaults } from "../generated/defaults";
+
+type Places = NonNullable<LabelRule["lines"]>;
+
+// Where the labels of lines may stand.
+export function LinePlaceFields({
+  places,
+  onKeep,
+}: {
+  places: Places | undefined;
+  onKeep: (places: Places) => Promise<unknown>;
+}) {
+  const shown = filled(places, defaults.label_line_places);
+  const keep = (patch: Partial<Places>) => onKeep({ ...places, ...patch });
+  return (
+    <Box sx={{ display: "grid", gap: 1 }}>
+      <Pair>
+        <Choice
+          label="Direction"
+          wide
+          value={shown.course}
+          choices={[
+            ["curved", "along the course"],
+            ["straight", "straight along it"],
+            ["level", "level"],
+          ]}
+          onChoose={(course) => keep({ course })}
+        />
+        <Choice
+          label="Side"
+          wide={shown.position === "on"}
+          value={shown.position}
+          choices={[
+            ["above", "above the line"],
+            ["below", "below the line"],
+            ["either", "above, else below"],
+            ["on", "on the line"],
+          ]}
+          onChoose={(position) => keep({ position })}
+        />
+        <Measured
+          label="One label in, mm"
+          value={shown.repeat_mm}
+          least={10}
+          most={2000}
+          onKeep={(repeat_mm) => keep({ repeat_mm })}
+        />
+        {shown.position !== "on" && (
+          <Measured
+            label="Line gap, mm"
+            value={shown.gap_mm}
+            least={0}
+            most={50}
+            onKeep={(gap_mm) => keep({ gap_mm })}
+          />
+        )}
+        {shown.course === "curved" && (
+          <Measured
+            label="Sharpest bend, °"
+            value={shown.sharpest_deg}
+            least={5}
+            most={90}
+            onKeep={(sharpest_deg) => keep({ sharpest_deg })}
+          />
+        )}
+      </Pair>
+      {shown.position === "on" && (
+        <Flag
+          label="the line is interrupted for its label"
+          value={shown.breaks}
+          onKeep={(breaks) => keep({ breaks: breaks || undefined })}
+        />
+      )}
+      {shown.course !== "level" && (
+        <Choice
+          label="Top of the text"
+          value={shown.top}
+          choices={[
+            ["reader", "upright for the reader"],
+            ["uphill", "uphill, by the values of the lines beside it"],
+          ]}
+          onChoose={(top) => keep({ top })}
+        />
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,100 @@
+import { Box, Checkbox, FormControlLabel } from "@mui/material";
+import type { LabelRule } from "../api/types";
+import { filled } from "../fields/filled";
+import { Flag } from "../fields/Flag";
+import { Measured } from "../fields/Measured";
+import { Pair } from "../fields/Pair";
+import { Fold } from "../frame/Fold";
+import { defaults } from "../generated/defaults";
+
+type Places = NonNullable<LabelRule["points"]>;
+type Position = NonNullable<Places["positions"]>[number];
+
+// As they lie round the symbol.
+const GRID: readonly (readonly [Position, string])[] = [
+  ["upper_left", "upper left"],
+  ["above", "above"],
+  ["upper_right", "upper right"],
+  ["left", "left"],
+  ["centred", "on the point"],
+  ["right", "right"],
+  ["lower_left", "lower left"],
+  ["below", "below"],
+  ["lower_right", "lower right"],
+];
+
+// Where the labels of points may stand. The number of a position is its place in the order of preference.
+export function PointPlaceFields({
+  places,
+  onKeep,
+}: {
+  places: Places | undefined;
+  onKeep: (places: Places) => Promise<unknown>;
+}) {
+  const shown = filled(places, defaults.label_point_places);
+  const positions = shown.positions as Position[];
+  const toggle = (position: Position) => {
+    const fresh = positions.includes(position)
+      ? positions.filter((known) => known !== position)
+      : [...positions, position];
+    return fresh.length === 0 ? Promise.resolve() : onKeep({ ...places, positions: fresh });
+  };
+  return (
+    <Box sx={{ display: "grid", gap: 0.5 }}>
+      <Pair>
+        <Measured
+          label="Symbol gap, mm"
+          value={shown.gap_mm}
+          least={0}
+          most={50}
+          onKeep={(gap_mm) => onKeep({ ...places, gap_mm })}
+        />
+        {shown.leader ? (
+          <Measured
+            label="Longest leader, mm"
+            value={shown.leader_mm}
+            least={1}
+            most={100}
+            onKeep={(leader_mm) => onKeep({ ...places, leader_mm })}
+          />
+        ) : (
+          <span />
+        )}
+      </Pair>
+      <Flag
+        label="moved away with a leader line if need be"
+        value={shown.leader}
+        onKeep={(leader) => onKeep({ ...places, leader })}
+      />
+      <Fold title="Positions">
+        <Box
+          role="group"
+          aria-label="Positions round the symbol, the best first"
+          sx={{ display: "grid", gridTemplateColumns: "repeat(3, minmax(0, 1fr))" }}
+        >
+          {GRID.map(([position, title]) => {
+            const place = positions.indexOf(position);
+            return (
+              <FormControlLabel
+                key={position}
+                sx={{ m: 0, alignItems: "flex-start", "& .MuiFormControlLabel-label": { fontSize: 12.5, pt: 0.5 } }}
+                control={
+                  <Checkbox
+                    size="small"
+                    sx={{ p: 0.25 }}
+                    checked={place >= 0}
+                    onChange={() => void toggle(position).catch(() => undefined)}
+                  />
+                }
+                label={place >= 0 ? `${place + 1} ${title}` : title}
+              />
+            );
+          })}
+        </Box>
+        <Box sx={{ fontSize: 12.5, color: "text.secondary", mt: 0.5 }}>
+          The numbers are the order of preference; one that is switched on again comes last.
+        </Box>
+      </Fold>
+    </Box>
+  );
+}
