@@ -24,6 +24,20 @@ module App
       layer.fields&.keys || Feature.where(layer_id: layer.id).limit(100).pluck(:properties).flat_map(&:keys).uniq
     end
 
+    # Of larger layers it is not looked for.
+    MOST_TOLD_APART = 50_000
+    TELLING = TileLoom::Assets::Readings.new(200)
+    private_constant :TELLING
+
+    # A layer's features never change: an update makes another layer.
+    def telling_field(layer_id)
+      layer = @layers[layer_id] or return nil
+      return nil if layer.feature_count > MOST_TOLD_APART
+      TELLING
+        .fetch(layer.id) { [TileLoom::Data::TellingField.of(Feature.where(layer_id: layer.id).pluck(:properties))] }
+        .first
+    end
+
     def extent(layer_id) = @layers[layer_id]&.extent
 
     def raster(layer_id) = (@rasters ||= {})[layer_id] ||= @layers[layer_id]&.drawn

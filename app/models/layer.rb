@@ -15,7 +15,7 @@ module App
     # Of a layer of pixels, what is known of them (TileLoom::Raster::Facts); nil where they did not come along.
     attribute :raster, :json
 
-    before_save :name_rules
+    before_save :name_rules, :name_labels
 
     # What of a document's entry is not the layer's style.
     OWN = %w[id title visible version data].freeze
@@ -119,11 +119,15 @@ module App
 
     private
 
-    # Rules have ids once they are kept, so that legends know them.
-    def name_rules
-      rules = style.to_h["rules"] or return
-      before = style_in_database.to_h["rules"].to_a
-      self.style = style.merge("rules" => TileLoom::Symbology::RuleIds.filled(rules, before: before))
+    # Rules have ids once they are kept, so that legends know them, and so have label rules, for what is done by hand.
+    def name_rules = name("rules")
+
+    def name_labels = name("labels")
+
+    def name(list)
+      rules = style.to_h[list] or return
+      before = style_in_database.to_h[list].to_a
+      self.style = style.merge(list => TileLoom::Symbology::RuleIds.filled(rules, before: before))
     end
   end
 end

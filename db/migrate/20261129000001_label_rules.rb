@@ -1,11 +1,12 @@
 # frozen_string_literal: true
 
 # Layers have a list of labels in place of one, of themselves and in the looks of a book; so have the steps of undo and
-# what runs were asked for.
+# what runs were asked for. A book keeps what was done to single labels by hand.
 class LabelRules < ActiveRecord::Migration[7.2]
   UPGRADE = TileLoom::Document::Upgrade
 
   def up
+    add_column :books, :labels_by_hand, :json
     rewrite("layers", "style") { |style| UPGRADE.labelled(style) }
     rewrite("books", "looks") { |looks| looks.map { |look| UPGRADE.look_labelled(look) } }
     rewrite("edits", "before") { |document| UPGRADE.label_rules(document) }

@@ -124,6 +124,9 @@ module TileLoom
       # All that the book has, as it has it.
       def all_layers = @all_layers ||= View::Shown.new(layers: book.layers)
 
+      # What was done by hand to the labels of its main frame.
+      def labels_by_hand = @labels_by_hand ||= Symbology::Labels::HandSet.new(book.contents.labels_by_hand, name)
+
       # The frame of an id on this page, or its main one; nil where there is none.
       def frame(id)
         return main_frame if id.nil?
@@ -246,7 +249,8 @@ module TileLoom
           exact: shown.exact,
           shown: shown.ground,
           taken: shown.taken,
-          ring: shown.ring
+          ring: shown.ring,
+          hand: shown.hand
         )
 
       # The features as a view of another reference sees them.

@@ -8,8 +8,6 @@ module TileLoom
       # A feature as it came: its fields, and what tells its geometry from another (equal for equal geometry).
       Row = Struct.new(:properties, :shape)
 
-      # Fields that are identifiers by custom come first.
-      LIKELY = /\A(fid|id|gid|uid|uuid|code|key|ref|number|no|name)\z/i
       NAMED = 5
 
       # Each a list of Rows.
@@ -36,19 +34,7 @@ module TileLoom
 
       def field
         return @field if defined?(@field)
-        names = [@before, @after].map { |rows| rows.first&.properties.to_h.keys }.reduce(:&)
-        @field =
-          names
-            .sort_by
-            .with_index { |name, index| [name.match?(LIKELY) ? 0 : 1, index] }
-            .find { |name| tells_apart?(name) }
-      end
-
-      def tells_apart?(name)
-        [@before, @after].all? do |rows|
-          values = rows.map { |row| row.properties[name] }
-          values.none?(nil) && values.uniq.length == values.length
-        end
+        @field = TellingField.of(*[@before, @after].map { |rows| rows.map(&:properties) })
       end
 
       # identity → what it is made of. Without a field that tells them apart the whole is the identity, and equal ones

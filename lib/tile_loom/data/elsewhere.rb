@@ -26,6 +26,8 @@ module TileLoom
 
       def attribute_names(layer_id) = @source.attribute_names(layer_id)
 
+      def telling_field(layer_id) = @source.telling_field(layer_id)
+
       def raster(layer_id) = @source.raster(layer_id)
 
       def extent(layer_id)

@@ -10,6 +10,7 @@ module TileLoom
     #                                         looked at, a source may answer with coarser geometry
     #   extent(layer_id)                      the Box of the layer, or nil when it is empty
     #   attribute_names(layer_id)             what its features have
+    #   telling_field(layer_id)               the field that tells its features apart, or nil
     #   raster(layer_id)                      of a layer of pixels, what answers as Raster::Prepared does; else nil
     # in a stable order, so that the same book draws the same.
     class MemorySource
@@ -42,6 +43,12 @@ module TileLoom
         (@names ||= {})[layer_id] ||= (@layers.dig(layer_id, :features) || [])
           .flat_map { |feature| feature.attributes.keys }
           .uniq
+
+      # The field that tells its features apart, or nil.
+      def telling_field(layer_id) =
+        (
+          (@telling ||= {})[layer_id] ||= [TellingField.of((@layers.dig(layer_id, :features) || []).map(&:attributes))]
+        ).first
 
       def extent(layer_id) = @layers.dig(layer_id, :extent)
 

@@ -79,6 +79,10 @@ module TileLoom
         list(Symbology::MapLook.type, most: 50),
         default: [],
         about: "Which layers the maps show, each under a name."
+      part :labels_by_hand,
+        list(Symbology::Labels::ByHand.type, most: 5000),
+        default: [],
+        about: "What was done to single labels by hand."
       part :orders,
         list(Output::Order.type, most: 100),
         default: [],

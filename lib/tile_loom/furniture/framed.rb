@@ -209,7 +209,9 @@ module TileLoom
             ground: ground_seen(sheet, view),
             taken: taken,
             ring: plain?(view) ? nil : ring(view),
+            hand: by_hand(sheet),
             key: [
+              *by_hand(sheet).key,
               look,
               layers,
               labels?,
@@ -218,6 +220,11 @@ module TileLoom
             ]
           )
         end
+
+      # Labels are moved by hand in the main frame of a page.
+      def by_hand(sheet)
+        (sheet.main_frame&.id == id) ? sheet.labels_by_hand : Symbology::Labels::HandSet::NONE
+      end
 
       # Of which its legend tells: nil where it shows all of its box.
       def ground_seen(sheet, view)

@@ -105,6 +105,9 @@ module TileLoom
         @stations[index] + (@stations[index + 1] - @stations[index]) * (step - index)
       end
 
+      # The station of the step that is nearest to a place of the page.
+      def station_near(x, y) = @stations[@xs.each_index.min_by { |index| (@xs[index] - x)**2 + (@ys[index] - y)**2 }]
+
       # Where a station lies.
       def at(station)
         index = index_of(station)

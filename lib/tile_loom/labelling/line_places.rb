@@ -42,6 +42,14 @@ module TileLoom
         ).beside
       end
 
+      # The Place along the line whose middle is nearest to a place of the page, whatever its bends; nil where there is
+      # no room for the text there.
+      def nearest(x, y)
+        return nil if @course.length < length
+        middle = @course.station_near(x, y).clamp(length / 2, @course.length - length / 2)
+        set(sides.first[0], middle - length / 2, 0, free: true)
+      end
+
       # Where the middle of what is near of the stretch lies.
       def middle_seen
         first, last = @course.span
@@ -127,7 +135,7 @@ module TileLoom
         end
       end
 
-      def set(side, start, cost)
+      def set(side, start, cost, free: false)
         against = against?(start)
         line = against ? @course.reversed : @course
         start = @course.length - start - length if against
@@ -136,14 +144,14 @@ module TileLoom
         return nil unless beside
         from = middle - length / 2
         return nil if from < -0.5 || from + length > beside.length + 0.5
-        (@spec.course == "curved") ? curved(beside, from.clamp(0.0, nil), cost) : straight(beside, from, cost)
+        (@spec.course == "curved") ? curved(beside, from.clamp(0.0, nil), cost, free) : straight(beside, from, cost)
       end
 
-      def curved(course, from, cost)
+      def curved(course, from, cost, free)
         from = [from, course.length - length].min
         return nil if from.negative?
         setting = CurvedSetting.new(@text, course, from)
-        setting.smoother?(@spec.sharpest_deg) ? Place.new(cost, setting) : nil
+        (free || setting.smoother?(@spec.sharpest_deg)) ? Place.new(cost, setting) : nil
       end
 
       def straight(course, from, cost)

@@ -2,10 +2,10 @@
 
 module TileLoom
   module Labelling
-    # A label that has a place. layer: the id of its layer; rule: its Symbology::Labels::Rule; feature: the
-    # Data::Feature; string: its text; x, y: where it belongs, in page mm; place: the Place.
+    # A label that has a place. layer: Symbology::Layer; rule: the key of its label rule; feature: the Data::Feature;
+    # string: its text; x, y: where it belongs, in page mm; place: the Place; number, hand: see Wanted.
     Placed =
-      Struct.new(:layer, :rule, :feature, :string, :x, :y, :place) do
+      Struct.new(:layer, :rule, :feature, :string, :x, :y, :place, :number, :hand) do
         # The middle of what it takes, in page mm.
         def middle
           patches = place.patches

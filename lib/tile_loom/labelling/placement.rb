@@ -41,7 +41,8 @@ module TileLoom
       def admit(label, places)
         wanted = @wanted[label]
         places.each do |place|
-          cost = place.cost + covered(place, wanted)
+          # Whoever puts a label on a symbol by hand means it.
+          cost = place.cost + (wanted.hand&.placed? ? 0 : covered(place, wanted))
           next if cost >= wanted.lost
           number = @all.length
           @all << place

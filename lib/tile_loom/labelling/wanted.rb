@@ -6,8 +6,7 @@ module TileLoom
     # Data::Feature (of several that belong together the first); string: its text in one line; x, y: where it belongs,
     # in page mm; lost: what it costs where it has no place; shown: is what it belongs to in the frame?; group: what has
     # several labels of which one is enough, or nil; places: Place list; more: gives further Places, dearer ones, where
-    # none of these will do.
-    Wanted =
-      Struct.new(:layer, :rule, :feature, :string, :x, :y, :lost, :shown, :group, :places, :more, keyword_init: true)
+    # none of these will do; number: of several along a line which one; hand: what was done to it by hand, or nil.
+    Wanted = Struct.new(*%i[layer rule feature string x y lost shown group places more number hand], keyword_init: true)
   end
 end

@@ -135,6 +135,9 @@ module TileLoom
         [rules.find { |rule| rule.match?(attributes, seen) }].compact
       end
 
+      # By what is known what was done by hand to the labels of one of its label rules.
+      def key_of_label(rule) = rule.id || RuleIds.placed(labels.index { |known| known.equal?(rule) })
+
       # The label rules of a feature of these attributes at a scale. seen: see Rule#match?.
       def labels_for(attributes, seen, scale)
         fitting = labels.lazy.select { |rule| rule.shown_at?(scale) && rule.match?(attributes, seen) }

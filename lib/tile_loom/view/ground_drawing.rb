@@ -15,7 +15,8 @@ module TileLoom
       # names of the attributes that its features carry in the drawing}; ppi: pixels an inch of layers of pixels, which
       # are not drawn without it; on_sheet: the Data::OnSheet that conditions ask, or nil; exact: ids of layers that are
       # not thinned; shown: a GEOS geometry of the ground that is seen, where that is not all of the view; taken: boxes
-      # in page mm where no label may stand; ring: of the frame in page mm where it is no rectangle.
+      # in page mm where no label may stand; ring: of the frame in page mm where it is no rectangle; hand: what was done
+      # to labels by hand.
       def initialize(
         layers:,
         source:,
@@ -30,10 +31,11 @@ module TileLoom
         exact: [],
         shown: nil,
         taken: [],
-        ring: nil
+        ring: nil,
+        hand: Symbology::Labels::HandSet::NONE
       )
         @things, @ppi = things, ppi
-        @on_sheet, @exact, @shown, @taken, @ring = on_sheet, exact, shown, taken, ring
+        @on_sheet, @exact, @shown, @taken, @ring, @hand = on_sheet, exact, shown, taken, ring, hand
         @detail = coarse_mm && coarse_mm * view.units_per_mm
         @source, @view, @tolerance_mm, @names = source, view, tolerance_mm, names
         @layers =
@@ -151,7 +153,8 @@ module TileLoom
           view,
           drawings.select { |drawing| LabelPlacing.part?(drawing.layer) },
           ring: @ring,
-          taken: @taken
+          taken: @taken,
+          hand: @hand
         ).result
     end
   end

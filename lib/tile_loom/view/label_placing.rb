@@ -10,10 +10,10 @@ module TileLoom
       LOST, LOST_MORE, LOST_AGAIN = 400, 800, 300
       LONGEST = 200
 
-      # drawings: LayerDrawing list, the bottom layer first; ring: of the frame where it is no rectangle; taken:
-      # Geometry::Boxes where no label may stand.
-      def initialize(view, drawings, ring: nil, taken: [])
-        @view, @drawings, @ring, @taken = view, drawings, ring, taken
+      # drawings: LayerDrawing list, the bottom layer first; hand: Symbology::Labels::HandSet; ring: of the frame where
+      # it is no rectangle; taken: Geometry::Boxes where no label may stand.
+      def initialize(view, drawings, ring: nil, taken: [], hand: Symbology::Labels::HandSet::NONE)
+        @view, @drawings, @ring, @taken, @hand = view, drawings, ring, taken, hand
         @frame = view.frame
         @window = @frame.grow(COLLAR_MM)
       end
@@ -27,7 +27,10 @@ module TileLoom
       # A Labelling::Result.
       def result
         labelled = @drawings.each_with_index.select { |drawing, _| drawing.layer.labels.any? }
-        wanted = labelled.flat_map { |drawing, rank| LabelSubjects.new(drawing, @view, @window, rank).wanted }
+        wanted =
+          labelled.flat_map do |drawing, rank|
+            LabelSubjects.new(Labelled::Scope.new(drawing, @view, @window, rank, @hand)).wanted
+          end
         return Labelling::Result::NONE if wanted.empty?
         room = Labelling::Room.new(@frame, ring: @ring, taken: @taken.map { |box| Labelling::Patch.of(box) })
         found = Labelling::Placement.new(wanted, room: room, symbols: symbols).solve
@@ -58,8 +61,20 @@ module TileLoom
         )
       end
 
-      def placed_of(label, place) =
-        Labelling::Placed.new(label.layer.id, label.rule, label.feature, label.string, label.x, label.y, place)
+      def placed_of(label, place)
+        key = label.layer.key_of_label(label.rule)
+        Labelling::Placed.new(
+          label.layer,
+          key,
+          label.feature,
+          label.string,
+          label.x,
+          label.y,
+          place,
+          label.number,
+          label.hand
+        )
+      end
 
       # The upper layers' first.
       def groups(placed)

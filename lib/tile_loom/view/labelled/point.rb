@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module View
+    module Labelled
+      # A point, or the first of several that the frame shows.
+      class Point < Subject
+        def wanted
+          x, y = place
+          return [] unless x && scope.window.include?(x, y)
+          half = scope.drawing.half_of(feature)
+          hand = hand()
+          shown = view.frame.include?(x, y)
+          return [label(x, y, shown, [by_hand(hand, x, y, half)], hand: hand)].compact if hand&.placed?
+          text = text_of(hand)
+          make = ->(one) { Labelling::PointPlaces.new(one, x, y, half, spec: rule.points) }
+          label =
+            label(x, y, shown, make.call(text).beside, hand: hand) do
+              make.call(text).moved + short_places { |one| make.call(one).then { |all| all.beside + all.moved } }
+            end
+          [label].compact
+        end
+
+        private
+
+        def by_hand(hand, x, y, half)
+          dx, dy = hand.offset_mm || view.to_page(hand.at).then { |u, v| [u - x, v - y] }
+          set_by_hand(text_of(hand), x + dx, y + dy, hand.rotation_deg, from: [x, y, half])
+        end
+
+        def place
+          return view.to_page(@wkb.unpack("@5EE")) if @wkb.getbyte(1) == 1
+          places = Geometry::Wkb.each_run(@wkb).map { |_, coordinates| view.to_page(coordinates) }
+          places.find { |place| view.frame.include?(*place) } || places.first
+        end
+      end
+    end
+  end
+end

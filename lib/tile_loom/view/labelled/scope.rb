@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module View
+    module Labelled
+      # What the labels of one layer have in common in a view. layer: Symbology::Layer; window: Box in page mm beyond
+      # which nothing is thought of; ground: the same in the view's CRS, not turned.
+      class Scope
+        attr_reader :drawing, :view, :window, :ground
+
+        # drawing: LayerDrawing; rank: of the layer among all, from the bottom; hand: Symbology::Labels::HandSet.
+        def initialize(drawing, view, window, rank, hand)
+          @drawing, @view, @window, @rank, @hand = drawing, view, window, rank, hand
+          @texts = {}
+          @keys = {}.compare_by_identity
+          @ground = view.ground.box.grow(LabelPlacing::COLLAR_MM * view.units_per_mm)
+        end
+
+        def layer = drawing.layer
+
+        def hand(rule, feature, lines, number)
+          return nil unless @hand.any?
+          # A layer for the scale has rules of its own, in the same places.
+          key = @keys[rule] ||= layer.key_of_label(rule)
+          @hand.of(layer.id, key, feature, lines.join(" "), number)
+        end
+
+        # The Labelling::SetText of lines in a rule's type.
+        def text(rule, lines) = (@texts[rule.object_id] ||= {})[lines] ||= Labelling::SetText.new(lines, rule)
+
+        # What it costs to lose a label; of two alike that of the upper layer more.
+        def worth(rule) = LabelPlacing::LOST + (rule.priority * LabelPlacing::LOST_MORE / 100).round + @rank
+      end
+    end
+  end
+end
