@@ -8,6 +8,10 @@ module App
         json(TileLoom::Compose::SheetFacts.new(Snapshot.of(book).composer_of(page_number)).to_h)
       end
 
+      get("/api/books/:book_id/sheets/:number/labels") do
+        json(TileLoom::Compose::SheetLabels.new(Snapshot.of(book).composer_of(page_number)).to_h)
+      end
+
       get "/api/books/:book_id/sheets/:number.svg" do
         ppi = params["ppi"] ? number("ppi", 36..1200).to_i : Snapshot::PROOF_PPI
         packed_drawing Snapshot.of(book).sheet_svgz(page_number, thumb: params["thumb"] == "1", ppi: ppi)

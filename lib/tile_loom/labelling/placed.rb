@@ -6,9 +6,9 @@ module TileLoom
     # string: its text; x, y: where it belongs, in page mm; place: the Place; number, hand: see Wanted.
     Placed =
       Struct.new(:layer, :rule, :feature, :string, :x, :y, :place, :number, :hand) do
-        # The middle of what it takes, in page mm.
+        # The middle of what its text takes, without a leader line, in page mm.
         def middle
-          patches = place.patches
+          patches = place.leader ? place.patches[..-2] : place.patches
           [
             (patches.map { |patch| patch[0] }.min + patches.map { |patch| patch[2] }.max) / 2,
             (patches.map { |patch| patch[1] }.min + patches.map { |patch| patch[3] }.max) / 2

@@ -49,6 +49,7 @@ export type {
   ScaleBarElement,
   ScaleBarStyle,
   Abbreviation,
+  LabelByHand,
   LabelRule,
   OwnField,
   Shadow,

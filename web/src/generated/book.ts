@@ -165,6 +165,10 @@ export interface BookDocument {
    */
   looks?: MapLook[];
   /**
+   * What was done to single labels by hand.
+   */
+  labels_by_hand?: LabelByHand[];
+  /**
    * Ways in which the book is handed on, each under a name.
    */
   orders?: Order[];
@@ -751,6 +755,54 @@ export interface MapLook {
     labels?: LabelRule[];
     raster?: RasterLook;
   }[];
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "label_by_hand".
+ */
+export interface LabelByHand {
+  layer: Id;
+  rule: Id;
+  /**
+   * The feature: by the value of a field that tells features apart, by its number, or, of parts that belong together, by their text.
+   */
+  feature: {
+    field?: string;
+    value?: string;
+    id?: string;
+    text?: string;
+  };
+  /**
+   * Of several labels along a line which one, from 0.
+   */
+  number?: number;
+  /**
+   * On the sheet of this name alone; without it wherever the feature is shown.
+   */
+  sheet?: string;
+  /**
+   * Of a point: its middle from the point, in mm of the page, y down.
+   *
+   * @minItems 2
+   * @maxItems 2
+   */
+  offset_mm?: [number, number];
+  /**
+   * Of a line or an area: where its middle lies, in the book's CRS.
+   *
+   * @minItems 2
+   * @maxItems 2
+   */
+  at?: [number, number];
+  /**
+   * Clockwise on the page; a label of a line is straight then.
+   */
+  rotation_deg?: number;
+  hidden?: boolean;
+  /**
+   * In place of its own; a new line begins another.
+   */
+  text?: string;
 }
 /**
  * Which sheets are handed on in which form.

@@ -67,6 +67,7 @@ export const defaults = {
   light: { azimuth_deg: 315, altitude_deg: 45, weight: 1 },
   shading_raster_look: { lights: [{}], exaggeration: 1, heights_in: "metres", strength: 100, legend: false },
   ink: { spot: false, overprint: false },
+  label_by_hand: { number: 0, hidden: false },
   order: { sheets: "all", form: { kind: "pdf_book" } },
   pdf_book_form: { pdf: {} },
   pdf_manner: {

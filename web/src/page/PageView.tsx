@@ -16,7 +16,7 @@ interface PageViewProps {
   // 0 for the index sheet.
   sheet: number;
   // fault: the path in the document of what keeps the sheet from being drawn.
-  overlay?: (perMm: number, fault: string | undefined) => ReactNode;
+  overlay?: (perMm: number, fault: string | undefined, size: [number, number]) => ReactNode;
   // What can be looked at closely: what is selected, on the page.
   selected?: Rectangle | null;
   guides?: Guides;
@@ -102,7 +102,7 @@ export function PageView({ sheet, overlay, selected, guides = NO_GUIDES, onGuide
           />
           {overlay && (
             <Box sx={{ position: "absolute", left, top, width: width * perMm, height: height * perMm }}>
-              {overlay(perMm, drawing.error instanceof Refusal ? drawing.error.path : undefined)}
+              {overlay(perMm, drawing.error instanceof Refusal ? drawing.error.path : undefined, [width, height])}
             </Box>
           )}
           <Box

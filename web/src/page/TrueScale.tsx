@@ -3,7 +3,7 @@ import { Box } from "@mui/material";
 import { useQuery } from "@tanstack/react-query";
 import { useBook } from "../api/book";
 import { get } from "../api/client";
-import { groundSize } from "../api/words";
+import { count, groundSize } from "../api/words";
 import { Row } from "../frame/Card";
 
 interface Facts {
@@ -16,6 +16,7 @@ interface Facts {
   convergence_deg: number;
   convergence: string;
   left_out: string[];
+  labels: { placed: number; lost: number };
   // The feature that the sheet is of: was it made for it, or does it show most of it?
   feature: { name: string; own: boolean } | null;
 }
@@ -65,6 +66,24 @@ export function TrueScale({ sheet }: { sheet: number }) {
       <Row name="Scale on the ellipsoid">{facts.data ? `1:${oneDecimal.format(facts.data.true_scale)}` : "…"}</Row>
       <Row name="Scale factor">{facts.data ? factors(facts.data) : "…"}</Row>
       <Row name="Convergence">{facts.data?.convergence ?? "…"}</Row>
+    </>
+  );
+}
+
+// How many labels a sheet shows, and how many have no room on it.
+export function LabelCount({ sheet }: { sheet: number }) {
+  const labels = useFacts(sheet).data?.labels;
+  if (!labels || labels.placed + labels.lost === 0) return null;
+  return (
+    <>
+      {" "}
+      <b>{count(labels.placed, "label")}</b> here
+      {labels.lost ? (
+        <>
+          , <b>{labels.lost} without room</b>
+        </>
+      ) : null}
+      .
     </>
   );
 }

@@ -3,14 +3,17 @@ import LastIcon from "@mui/icons-material/LastPage";
 import NextIcon from "@mui/icons-material/NavigateNext";
 import BeforeIcon from "@mui/icons-material/NavigateBefore";
 import { Autocomplete, Box, createFilterOptions, IconButton, TextField } from "@mui/material";
-import { useMemo, useRef } from "react";
+import { useEffect, useMemo, useRef, useState, type ReactNode } from "react";
 import { useBook } from "../api/book";
 import type { BookPage, Cell } from "../api/types";
 import { coordinate, count, mm, ratio } from "../api/words";
 import { Card, Row } from "../frame/Card";
 import { leafAt, leafCount } from "../frame/leaves";
 import { useSheet } from "../frame/useSheet";
-import { FeatureShown, LeftOutOfSheet, Shown, TrueScale } from "../page/TrueScale";
+import { LabelsOnPage } from "../labels/hand/LabelsOnPage";
+import { LabelsPanel } from "../labels/hand/LabelsPanel";
+import { useLabels } from "../labels/hand/useLabels";
+import { FeatureShown, LabelCount, LeftOutOfSheet, Shown, TrueScale } from "../page/TrueScale";
 import { useShortcuts } from "../frame/useShortcuts";
 import { PageView } from "../page/PageView";
 import { Statement } from "../statement/Statement";
@@ -24,6 +27,10 @@ export function ProofStep() {
   const { cell, page, number, place, go, step } = useSheet();
   const jump = useRef<HTMLInputElement>(null);
   const keys = useMemo(() => ({ "/": () => jump.current?.focus() }), []);
+  const [marked, setMarked] = useState(false);
+  const [picked, setPicked] = useState<string | null>(null);
+  const labels = useLabels(number ?? 1, cell?.name ?? page?.name ?? "", marked && number !== null);
+  useEffect(() => setPicked(null), [number]);
   useShortcuts(keys);
   if (number === null)
     return (
@@ -44,6 +51,7 @@ export function ProofStep() {
           <>
             Each sheet is drawn here by the same drawing as the print. <b>{count(last, "sheet")}</b>; Page Down and Page
             Up leaf through them.
+            <LabelCount sheet={number} />
           </>
         }
       >
@@ -101,9 +109,27 @@ export function ProofStep() {
         </Box>
       </Statement>
       <Box sx={{ flex: 1, minHeight: 0, display: "flex" }}>
-        <PageView sheet={number} />
+        <PageView
+          sheet={number}
+          overlay={
+            marked
+              ? (perMm, _, [width, height]) => (
+                  <LabelsOnPage
+                    labels={labels}
+                    perMm={perMm}
+                    width={width}
+                    height={height}
+                    picked={picked}
+                    onPick={setPicked}
+                  />
+                )
+              : undefined
+          }
+        />
         {page ? (
-          <BesideCard page={page} />
+          <BesideCard page={page}>
+            <LabelsPanel labels={labels} shown={marked} onShown={setMarked} picked={picked} onPick={setPicked} />
+          </BesideCard>
         ) : !cell ? null : (
           <Card title={cell.name} note={`sheet ${cell.number} of ${last}`}>
             <Shown sheet={cell.number} />
@@ -125,6 +151,7 @@ export function ProofStep() {
             <Row name="Frame">{`${mm(book.frame.width_mm)} × ${mm(book.frame.height_mm)}`}</Row>
             {cell.kept && <Row name="Mark">unchanged when the frame or the data changed</Row>}
             <LeftOutOfSheet sheet={cell.number} />
+            <LabelsPanel labels={labels} shown={marked} onShown={setMarked} picked={picked} onPick={setPicked} />
           </Card>
         )}
       </Box>
@@ -133,7 +160,7 @@ export function ProofStep() {
 }
 
 // What a page that is no sheet shows.
-function BesideCard({ page }: { page: BookPage }) {
+function BesideCard({ page, children }: { page: BookPage; children: ReactNode }) {
   const book = useBook();
   const index = page.kind === "index";
   const frame = index ? book.index_frame : page.page !== null ? book.page_frames[page.page] : undefined;
@@ -147,6 +174,7 @@ function BesideCard({ page }: { page: BookPage }) {
       <Row name="Prints">{page.folio === null ? "no number" : `number ${page.folio}`}</Row>
       {frame && <Row name="Page">{`${mm(frame.page_width_mm)} × ${mm(frame.page_height_mm)}`}</Row>}
       <LeftOutOfSheet sheet={page.number} />
+      {children}
     </Card>
   );
 }

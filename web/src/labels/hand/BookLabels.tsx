@@ -1,0 +1,78 @@
+import { Box, Button, LinearProgress } from "@mui/material";
+import { useRef, useState } from "react";
+import { useBook } from "../../api/book";
+import { get } from "../../api/client";
+import { count } from "../../api/words";
+import { leafAt, leafCount } from "../../frame/leaves";
+import { useSheet } from "../../frame/useSheet";
+import { labelsPath, type LostLabel, type SheetLabels } from "./useLabels";
+
+interface Found {
+  number: number;
+  name: string;
+  lost: LostLabel[];
+}
+
+// The labels without room of the whole book, page by page; it can be stopped on the way.
+export function BookLabels() {
+  const book = useBook();
+  const { go } = useSheet();
+  const [found, setFound] = useState<{ revision: number; pages: number; list: Found[]; done: boolean } | null>(null);
+  const stopped = useRef(false);
+  const pages = leafCount(book);
+  const look = async () => {
+    stopped.current = false;
+    const list: Found[] = [];
+    for (let place = 0; place < pages && !stopped.current; place += 1) {
+      const leaf = leafAt(book, place);
+      if (leaf) {
+        const { lost } = await get<SheetLabels>(labelsPath(book.id, leaf.number));
+        if (lost.length) list.push({ number: leaf.number, name: leaf.name, lost });
+      }
+      setFound({ revision: book.revision, pages: place + 1, list: [...list], done: place + 1 === pages });
+    }
+  };
+  const running = found !== null && !found.done && !stopped.current;
+  const total = found?.list.reduce((sum, page) => sum + page.lost.length, 0) ?? 0;
+  return (
+    <Box component="section" aria-label="Labels of the whole book" sx={{ mt: 1, fontSize: 13 }}>
+      {running ? (
+        <>
+          <LinearProgress
+            variant="determinate"
+            value={(found.pages / pages) * 100}
+            aria-label={`${found.pages} of ${pages} pages looked at`}
+          />
+          <Button
+            onClick={() => {
+              stopped.current = true;
+              setFound((known) => known && { ...known });
+            }}
+          >
+            Stop
+          </Button>
+        </>
+      ) : (
+        <Button onClick={() => void look().catch(() => undefined)}>Look for labels without room in the book</Button>
+      )}
+      {found && (
+        <>
+          <div role="status">
+            {total === 0 ? "No label is without room" : `${count(total, "label")} without room`} on{" "}
+            {count(found.pages, "page")}
+            {found.pages < pages && !running ? `; ${pages - found.pages} were not looked at` : ""}
+            {found.revision !== book.revision ? ", before the last change" : ""}.
+          </div>
+          {found.list.map((page) => (
+            <Box key={page.number}>
+              <Button sx={{ px: 0, py: 0 }} onClick={() => go(page.number)}>
+                {page.name}
+              </Button>{" "}
+              {page.lost.map((lost) => lost.text).join(", ")}
+            </Box>
+          ))}
+        </>
+      )}
+    </Box>
+  );
+}

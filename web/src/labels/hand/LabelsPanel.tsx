@@ -1,0 +1,168 @@
+import { Box, Button } from "@mui/material";
+import type { LabelByHand } from "../../api/types";
+import { count } from "../../api/words";
+import { Choice } from "../../fields/Choice";
+import { Field } from "../../fields/Field";
+import { Flag } from "../../fields/Flag";
+import { Heading } from "../../frame/Card";
+import { Measured } from "../../fields/Measured";
+import { BookLabels } from "./BookLabels";
+import { keyOf, type Labels, type PlacedLabel } from "./useLabels";
+
+// What an entry is about, where its label is not on the page.
+const about = (entry: LabelByHand) =>
+  entry.text?.split("\n")[0] || entry.feature.value || entry.feature.text || `feature ${entry.feature.id}`;
+
+const done = (entry: LabelByHand) =>
+  [
+    entry.hidden && "hidden",
+    (entry.offset_mm || entry.at) && "moved",
+    entry.rotation_deg !== undefined && "turned",
+    entry.text !== undefined && "other text",
+  ]
+    .filter(Boolean)
+    .join(", ");
+
+// The labels of a page: marks on it, the one that is selected, those that have no room, those that are by hand.
+export function LabelsPanel({
+  labels,
+  shown,
+  onShown,
+  picked,
+  onPick,
+}: {
+  labels: Labels;
+  shown: boolean;
+  onShown: (shown: boolean) => void;
+  picked: string | null;
+  onPick: (key: string | null) => void;
+}) {
+  const data = labels.labels;
+  const label = data?.placed.find((known) => keyOf(known) === picked);
+  return (
+    <>
+      <Heading text="Labels" />
+      <Flag
+        label="mark them, to move by hand"
+        value={shown}
+        onKeep={(value) => {
+          onShown(value);
+          onPick(null);
+          return Promise.resolve();
+        }}
+      />
+      {shown && data && !label && (
+        <Box sx={{ fontSize: 13, color: "text.secondary" }}>
+          {data.to_ground
+            ? "Click a label to select it; drag it, or use the arrow keys."
+            : "The labels of this page cannot be moved by hand."}
+        </Box>
+      )}
+      {shown && label && <PickedLabel key={picked} labels={labels} label={label} />}
+      {shown && data && data.lost.length > 0 && (
+        <Box component="section" aria-label="Labels without room" sx={{ mt: 1, fontSize: 13 }}>
+          <b>{count(data.lost.length, "label")} without room</b>
+          <Box component="ul" sx={{ m: 0, p: 0, listStyle: "none" }}>
+            {data.lost.map((lost, index) => (
+              <li key={index}>
+                {lost.text}{" "}
+                <Box component="span" sx={{ color: "text.secondary" }}>
+                  {lost.layer}
+                </Box>
+              </li>
+            ))}
+          </Box>
+        </Box>
+      )}
+      {shown && labels.here.length > 0 && (
+        <Box component="section" aria-label="Labels by hand" sx={{ mt: 1, fontSize: 13 }}>
+          <b>{count(labels.here.length, "label")} by hand</b>
+          <Box component="ul" sx={{ m: 0, p: 0, listStyle: "none" }}>
+            {labels.here.map((entry) => (
+              <Box component="li" key={JSON.stringify(entry)} sx={{ display: "flex", alignItems: "center", gap: 0.5 }}>
+                <span>
+                  {about(entry)}{" "}
+                  <Box component="span" sx={{ color: "text.secondary" }}>
+                    {done(entry)}
+                    {entry.sheet === undefined ? ", on all sheets" : ""}
+                  </Box>
+                </span>
+                <Button
+                  sx={{ ml: "auto", py: 0 }}
+                  aria-label={`Reset ${about(entry)}`}
+                  onClick={() => void labels.reset([entry], `Reset the label ${about(entry)}`).catch(() => undefined)}
+                >
+                  Reset
+                </Button>
+              </Box>
+            ))}
+          </Box>
+          {labels.here.length > 1 && (
+            <Button onClick={() => void labels.reset(labels.here, "Reset the labels of a page").catch(() => undefined)}>
+              Reset all of these
+            </Button>
+          )}
+        </Box>
+      )}
+      {shown && <BookLabels />}
+    </>
+  );
+}
+
+// What can be done to one label.
+function PickedLabel({ labels, label }: { labels: Labels; label: PlacedLabel }) {
+  const own = labels.own(label);
+  const edit = (patch: Partial<LabelByHand>, words: string) => labels.edit(label, patch, words);
+  const { placed } = labels;
+  const pinned = !!(own?.offset_mm ?? own?.at);
+  return (
+    <Box sx={{ display: "grid", gap: 1, mt: 0.5, pl: 1, borderLeft: 2, borderColor: "thread.main" }}>
+      <Box sx={{ fontSize: 14 }}>
+        <b>{label.text}</b>{" "}
+        <Box component="span" sx={{ color: "text.secondary" }}>
+          {label.layer_title}
+        </Box>
+      </Box>
+      <Field
+        label="Text by hand"
+        value={own?.text ?? ""}
+        placeholder={label.text}
+        multiline
+        onKeep={(text) => edit({ text: text.trim() === "" ? undefined : text }, "Text of the label")}
+      />
+      <Measured
+        label="Rotation, ° clockwise"
+        value={own?.rotation_deg ?? 0}
+        least={-360}
+        most={360}
+        onKeep={(rotation_deg) =>
+          edit(
+            {
+              rotation_deg: rotation_deg === 0 ? undefined : rotation_deg,
+              ...(!pinned && placed(label, label.middle)),
+            },
+            "Turn the label",
+          )
+        }
+      />
+      <Choice
+        label="Holds"
+        value={own === undefined || own.sheet !== undefined ? "here" : "all"}
+        choices={[
+          ["here", "on this sheet"],
+          ["all", "wherever the feature is shown"],
+        ]}
+        onChoose={(where) =>
+          where === "here"
+            ? edit({}, "Label of this sheet alone:")
+            : edit({ sheet: undefined, ...(!own && placed(label, label.middle)) }, "Label of all sheets:")
+        }
+      />
+      <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.5 }}>
+        {!pinned && <Button onClick={() => void edit(placed(label, label.middle), "Pin the label")}>Pin here</Button>}
+        <Button onClick={() => void edit({ hidden: true }, "Hide the label")}>Hide</Button>
+        {own && <Button onClick={() => void labels.reset([own], `Reset the label ${label.text}`)}>Reset</Button>}
+      </Box>
+    </Box>
+  );
+}
