@@ -3,16 +3,15 @@ import LastIcon from "@mui/icons-material/LastPage";
 import NextIcon from "@mui/icons-material/NavigateNext";
 import BeforeIcon from "@mui/icons-material/NavigateBefore";
 import { Autocomplete, Box, createFilterOptions, IconButton, TextField } from "@mui/material";
-import { useEffect, useMemo, useRef, useState, type ReactNode } from "react";
+import { useMemo, useRef, type ReactNode } from "react";
 import { useBook } from "../api/book";
 import type { BookPage, Cell } from "../api/types";
 import { coordinate, count, mm, ratio } from "../api/words";
 import { Card, Row } from "../frame/Card";
 import { leafAt, leafCount } from "../frame/leaves";
 import { useSheet } from "../frame/useSheet";
-import { LabelsOnPage } from "../labels/hand/LabelsOnPage";
-import { LabelsPanel } from "../labels/hand/LabelsPanel";
-import { useLabels } from "../labels/hand/useLabels";
+import { MapLabelMarks, MapLabelsPanel } from "../labels/hand/MapLabels";
+import { MarkedLabels } from "../labels/hand/MarkedLabels";
 import { FeatureShown, LabelCount, LeftOutOfSheet, Shown, TrueScale } from "../page/TrueScale";
 import { useShortcuts } from "../frame/useShortcuts";
 import { PageView } from "../page/PageView";
@@ -27,10 +26,6 @@ export function ProofStep() {
   const { cell, page, number, place, go, step } = useSheet();
   const jump = useRef<HTMLInputElement>(null);
   const keys = useMemo(() => ({ "/": () => jump.current?.focus() }), []);
-  const [marked, setMarked] = useState(false);
-  const [picked, setPicked] = useState<string | null>(null);
-  const labels = useLabels(number ?? 1, cell?.name ?? page?.name ?? "", marked && number !== null);
-  useEffect(() => setPicked(null), [number]);
   useShortcuts(keys);
   if (number === null)
     return (
@@ -45,7 +40,7 @@ export function ProofStep() {
     if (leaf) go(leaf.number);
   };
   return (
-    <>
+    <MarkedLabels>
       <Statement
         answer={
           <>
@@ -109,29 +104,14 @@ export function ProofStep() {
         </Box>
       </Statement>
       <Box sx={{ flex: 1, minHeight: 0, display: "flex" }}>
-        <PageView
-          sheet={number}
-          overlay={
-            marked
-              ? (perMm, _, [width, height]) => (
-                  <LabelsOnPage
-                    labels={labels}
-                    perMm={perMm}
-                    width={width}
-                    height={height}
-                    picked={picked}
-                    onPick={setPicked}
-                  />
-                )
-              : undefined
-          }
-        />
+        <PageView sheet={number} overlay={(perMm, _, size) => <MapLabelMarks perMm={perMm} size={size} />} />
         {page ? (
           <BesideCard page={page}>
-            <LabelsPanel labels={labels} shown={marked} onShown={setMarked} picked={picked} onPick={setPicked} />
+            <MapLabelsPanel />
           </BesideCard>
         ) : !cell ? null : (
           <Card title={cell.name} note={`sheet ${cell.number} of ${last}`}>
+            <MapLabelsPanel />
             <Shown sheet={cell.number} />
             <FeatureShown sheet={cell.number} />
             <Row
@@ -151,11 +131,10 @@ export function ProofStep() {
             <Row name="Frame">{`${mm(book.frame.width_mm)} × ${mm(book.frame.height_mm)}`}</Row>
             {cell.kept && <Row name="Mark">unchanged when the frame or the data changed</Row>}
             <LeftOutOfSheet sheet={cell.number} />
-            <LabelsPanel labels={labels} shown={marked} onShown={setMarked} picked={picked} onPick={setPicked} />
           </Card>
         )}
       </Box>
-    </>
+    </MarkedLabels>
   );
 }
 
@@ -169,12 +148,12 @@ function BesideCard({ page, children }: { page: BookPage; children: ReactNode })
       title={index ? (page.name === "Index" ? "Index sheet" : page.name) : page.name}
       note={`page ${page.position} of ${leafCount(book)}`}
     >
+      {children}
       {index && <Row name="Shows">{count(page.sheets, "sheet")} by name</Row>}
       {index && <TrueScale sheet={page.number} />}
       <Row name="Prints">{page.folio === null ? "no number" : `number ${page.folio}`}</Row>
       {frame && <Row name="Page">{`${mm(frame.page_width_mm)} × ${mm(frame.page_height_mm)}`}</Row>}
       <LeftOutOfSheet sheet={page.number} />
-      {children}
     </Card>
   );
 }

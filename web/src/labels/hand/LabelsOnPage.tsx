@@ -104,8 +104,8 @@ export function LabelsOnPage({ labels, perMm, width, height, picked, onPick }: L
               "& polygon": {
                 fill: "transparent",
                 stroke: "transparent",
-                strokeWidth: 1.5 / perMm,
-                ...(chosen && { stroke: "#1f6f78", fill: "#1f6f7822" }),
+                strokeWidth: 1 / perMm,
+                ...(chosen && { stroke: "#1f6f78", fill: "#1f6f78", fillOpacity: 0.15 }),
               },
               "&:hover polygon, &:focus-visible polygon": { stroke: "#1f6f78" },
             }}

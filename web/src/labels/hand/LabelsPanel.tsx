@@ -146,11 +146,11 @@ function PickedLabel({ labels, label }: { labels: Labels; label: PlacedLabel }) 
         }
       />
       <Choice
-        label="Holds"
+        label="Applies to"
         value={own === undefined || own.sheet !== undefined ? "here" : "all"}
         choices={[
-          ["here", "on this sheet"],
-          ["all", "wherever the feature is shown"],
+          ["here", "this sheet"],
+          ["all", "every sheet that shows it"],
         ]}
         onChoose={(where) =>
           where === "here"
