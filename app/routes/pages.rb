@@ -20,7 +20,7 @@ module App
       end
 
       get "/fonts/:name" do
-        face = TileLoom::Type::Library::FACES.values.find { |known| File.basename(known.file) == params["name"] }
+        face = TileLoom::Type::Library.files.find { |known| File.basename(known.file) == params["name"] }
         halt 404 unless face
         cache_control :public, max_age: 86_400
         send_file face.file, type: "font/ttf"

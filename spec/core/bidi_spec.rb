@@ -93,7 +93,9 @@ RSpec.describe TileLoom::Type do
       end
     drawing = TileLoom::Scene::Drawing.new(width_mm: 120, height_mm: 80, nodes: nodes)
     own_faces =
-      Struct.new(:stack) { def face(key) = (key == "own") ? stack : TileLoom::Type::Library.face(key) }.new(stack)
+      Struct
+        .new(:stack) { def embedded(key) = (key == "own") ? stack : TileLoom::Type::Library.embedded(key) }
+        .new(stack)
     Dir.mktmpdir do |folder|
       file = File.join(folder, "text.pdf")
       File.open(file, "wb") do |io|

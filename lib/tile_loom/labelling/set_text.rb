@@ -84,15 +84,13 @@ module TileLoom
           end
       end
 
-      # A mark, and a glyph that stands for no character by itself, goes with what it stands on: before it where the run
-      # goes from left to right, behind it where it does not.
-      def groups(run) =
-        run
-          .glyphs
-          .slice_when do |one, other|
-            run.rtl ? !(one.text.empty? || one.advance.zero?) : !(other.text.empty? || other.advance.zero?)
-          end
-          .to_a
+      # Glyphs that stand for a character together; a mark that is a character of its own goes with what it stands on,
+      # which is before it where the run goes from left to right, behind it where it does not.
+      def groups(run)
+        parts = run.glyphs.slice_before { |glyph| !glyph.text.empty? }.to_a
+        mark = ->(part) { part.all? { |glyph| glyph.advance.zero? } }
+        parts.slice_when { |one, other| run.rtl ? !mark.call(one) : !mark.call(other) }.map { |list| list.flatten(1) }
+      end
     end
   end
 end

@@ -160,6 +160,7 @@ module TileLoom
       # shaped to, in its own direction, so that both agree.
       def text(node)
         runs = node.face.runs(node.string)
+        return text_outlines(node) if runs.any? { |run| drawn?(run) }
         return piece(node, runs.first&.face || node.face, node.string, node.x) if runs.length < 2 && !runs.first&.rtl
         x = node.x
         runs.each do |run|
@@ -169,6 +170,45 @@ module TileLoom
           piece(node, run.face, run.string, run.rtl ? x + width : x, run.rtl ? "rtl" : "ltr")
           x += width
         end
+      end
+
+      # Of a face that a browser cannot have, or with a character that no face has.
+      def drawn?(run) = !run.face.sent? || run.glyphs.any? { |glyph| glyph.glyph.zero? }
+
+      # A text with characters that no face has is drawn as it prints: a browser would look for them elsewhere.
+      def text_outlines(node)
+        paths = outlines(node)
+        return if paths.empty?
+        @out << %(<path d="#{paths}" role="img" aria-label="#{escape(node.string)}" fill="#{escape(node.colour)}")
+        @out << turn(node)
+        @out << %( paint-order="stroke"#{stroke(node.halo)}) if node.halo
+        @out << "/>"
+      end
+
+      # Of all glyphs of a line, where they stand before it is turned.
+      def outlines(node)
+        x = node.x
+        node
+          .face
+          .runs(node.string)
+          .map do |run|
+            per_unit = node.size_pt * Type::Face::MM_PER_PT / run.face.units_per_em
+            run
+              .glyphs
+              .map do |glyph|
+                drawn = outline_of_glyph(run.face, glyph, x, node.y, per_unit)
+                x += glyph.advance * per_unit + spaced(glyph, node)
+                drawn
+              end
+              .join
+          end
+          .join
+      end
+
+      # mm added after a glyph; marks take none.
+      def spaced(glyph, node)
+        return 0.0 unless glyph.advance.positive?
+        (node.tracking_pt + ((glyph.text == " ") ? node.word_pt : 0.0)) * Type::Face::MM_PER_PT
       end
 
       # Letters that are characters of a plain script are the browser's to set, each at its place; others, which shaping
@@ -188,7 +228,7 @@ module TileLoom
       end
 
       def plain_letters?(node, face) =
-        node.string.match?(Type::Itemizer::PLAIN) &&
+        node.string.match?(Type::Itemizer::PLAIN) && face.sent? &&
           node.letters.all? { |letter| letter.face.equal?(face) && letter.text.length == 1 } &&
           node.letters.length == node.string.length
 

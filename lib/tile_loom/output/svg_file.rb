@@ -54,16 +54,10 @@ module TileLoom
       end
 
       def text(node)
-        unless @outlined
-          node.face.runs(node.string).each { |run| @used[run.face] << run.string }
-          return super
-        end
-        paths = outlines(node)
-        return if paths.empty?
-        turned = turn(node)
-        @out << %(<path d="#{paths}" fill="#{escape(node.colour)}"#{turned})
-        @out << %( paint-order="stroke"#{stroke(node.halo)}) if node.halo
-        @out << "/>"
+        runs = node.face.runs(node.string)
+        return text_outlines(node) if @outlined || runs.any? { |run| drawn?(run) }
+        runs.each { |run| @used[run.face] << run.string }
+        super
       end
 
       def curved_text(node)
@@ -72,32 +66,6 @@ module TileLoom
           node.letters.each { |letter| @used[letter.face] << letter.text }
         end
         super
-      end
-
-      # Of all glyphs of a line, where they stand before it is turned.
-      def outlines(node)
-        x = node.x
-        node
-          .face
-          .runs(node.string)
-          .map do |run|
-            per_unit = node.size_pt * Type::Face::MM_PER_PT / run.face.units_per_em
-            run
-              .glyphs
-              .map do |glyph|
-                drawn = outline_of_glyph(run.face, glyph, x, node.y, per_unit)
-                x += glyph.advance * per_unit + spaced(glyph, node)
-                drawn
-              end
-              .join
-          end
-          .join
-      end
-
-      # mm added after a glyph; marks take none.
-      def spaced(glyph, node)
-        return 0.0 unless glyph.advance.positive?
-        (node.tracking_pt + ((glyph.text == " ") ? node.word_pt : 0.0)) * Type::Face::MM_PER_PT
       end
     end
   end

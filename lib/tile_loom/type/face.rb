@@ -91,6 +91,9 @@ module TileLoom
       # Are its outlines in the compact font format (OpenType CFF), not TrueType's?
       def compact? = font.directory.tables.key?("CFF ")
 
+      # Can a browser be given its file? Otherwise what is set in it is drawn.
+      def sent? = true
+
       MM_PER_PT = 25.4 / 72
 
       private

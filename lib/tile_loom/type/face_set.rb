@@ -22,6 +22,9 @@ module TileLoom
         @stacks[key] ||= FaceStack.new(plain(key)) { others(key) }
       end
 
+      # As a file embeds it: its own, or one of those that ship.
+      def embedded(key) = @own.key?(key) ? face(key) : Library.embedded(key)
+
       BOLD = 700
 
       # The bold or the italic one of a face's family, which is that face where it is so already; nil where the family

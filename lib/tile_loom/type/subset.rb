@@ -14,6 +14,8 @@ module TileLoom
         attach_function :hb_subset_input_create_or_fail, [], :pointer
         attach_function :hb_subset_input_destroy, [:pointer], :void
         attach_function :hb_subset_input_unicode_set, [:pointer], :pointer
+        attach_function :hb_subset_input_glyph_set, [:pointer], :pointer
+        attach_function :hb_subset_input_set_flags, %i[pointer uint], :void
         attach_function :hb_set_add, %i[pointer uint32], :void
         attach_function :hb_subset_or_fail, %i[pointer pointer], :pointer
         attach_function :hb_blob_create, %i[pointer uint int pointer pointer], :pointer
@@ -28,13 +30,30 @@ module TileLoom
 
       # bytes: of a font file; characters: a String of them. Returns the bytes of the smaller font, or the same where it
       # cannot be made.
-      def of(bytes, characters)
+      def of(bytes, characters) = made(bytes) { |input| add(input, :unicode_set, characters.codepoints) }
+
+      # Of glyphs by their numbers, which stay as they are; the first face of a collection.
+      def of_glyphs(bytes, glyphs)
+        made(bytes) do |input|
+          Library.hb_subset_input_set_flags(input, RETAIN_GIDS)
+          add(input, :glyph_set, glyphs)
+        end
+      end
+
+      # HB_SUBSET_FLAGS_RETAIN_GIDS
+      RETAIN_GIDS = 2
+
+      def add(input, set, numbers)
+        wanted = Library.public_send(:"hb_subset_input_#{set}", input)
+        numbers.each { |number| Library.hb_set_add(wanted, number) }
+      end
+
+      def made(bytes)
         memory = FFI::MemoryPointer.new(:char, bytes.bytesize).put_bytes(0, bytes)
         blob = Library.hb_blob_create(memory, bytes.bytesize, Shaper::READ_ONLY, nil, nil)
         face = Library.hb_face_create(blob, 0)
         input = Library.hb_subset_input_create_or_fail
-        wanted = Library.hb_subset_input_unicode_set(input)
-        characters.each_codepoint { |codepoint| Library.hb_set_add(wanted, codepoint) }
+        yield input
         small = Library.hb_subset_or_fail(face, input)
         small.null? ? bytes : bytes_of(small)
       ensure

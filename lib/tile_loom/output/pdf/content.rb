@@ -317,13 +317,13 @@ module TileLoom
 
         # Letter by letter, read as the one text that they are (ISO 32000-2, 14.9.4).
         def curved_text(node)
+          @out << "/Span << /ActualText <#{("\uFEFF" + node.string).encode("UTF-16BE").unpack1("H*")}> >> BDC\n"
           if node.halo
             stroke(node.halo)
             letters(node, 1)
           end
           opacity(1.0, over: @inks.overprint?(node.colour, text: true))
           colour(node.colour)
-          @out << "/Span << /ActualText <#{("\uFEFF" + node.string).encode("UTF-16BE").unpack1("H*")}> >> BDC\n"
           letters(node, 0)
           @out << "EMC\n"
         end
@@ -331,7 +331,7 @@ module TileLoom
         def letters(node, mode)
           node.letters.each do |letter|
             @out << "BT /#{Names.font(letter.face.key)} #{real(node.size_pt)} Tf #{mode} Tr #{text_matrix(letter)} Tm "
-            @out << Glyphs.new(letter.run, node).operators { |glyph, text| @glyphs[letter.face.key][glyph] ||= text }
+            @out << Glyphs.new(letter.run, node).operators(@glyphs[letter.face.key])
             @out << " ET\n"
           end
         end
@@ -342,26 +342,10 @@ module TileLoom
           runs.each_with_index do |run, index|
             @out << " /#{Names.font(run.face.key)} #{real(node.size_pt)} Tf"
             @out << " #{mode} Tr #{matrix} Tm" if index.zero?
-            @out << " " <<
-              marked(run, Glyphs.new(run, node).operators { |glyph, text| @glyphs[run.face.key][glyph] ||= text })
+            @out << " " << Glyphs.new(run, node).operators(@glyphs[run.face.key])
           end
           @out << " ET\n"
         end
-
-        # Where the font's own map from glyphs to characters would say something else (ISO 32000-2, 14.9.4).
-        def marked(run, operators)
-          map = @glyphs[run.face.key]
-          exact = run.glyphs.all? { |glyph| glyph.text == map[glyph.glyph] || glyph.text.empty? || alike?(glyph, map) }
-          if exact
-            operators
-          else
-            "/Span << /ActualText <#{("\uFEFF" + run.string).encode("UTF-16BE").unpack1("H*")}> >> BDC #{operators} EMC"
-          end
-        end
-
-        # A space that does not break is read as a space, the ohm sign as an omega (Unicode's compatibility forms).
-        def alike?(glyph, map) =
-          !glyph.glyph.zero? && glyph.text.unicode_normalize(:nfkc) == map[glyph.glyph].unicode_normalize(:nfkc)
 
         # Text space is in points with y up; page space in micrometres with y down.
         def text_matrix(node)

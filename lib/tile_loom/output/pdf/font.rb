@@ -37,11 +37,11 @@ module TileLoom
 
         private
 
-        # OpenType with compact outlines goes in whole, so that its own glyph numbers stand (ISO 32000-2,
-        # table 124: FontFile3, OpenType).
+        # OpenType with compact outlines has its own glyph numbers (ISO 32000-2, table 124: FontFile3, OpenType).
         def write_compact(file, reference)
-          name = @face.font.name.postscript_name.to_sym
-          data = file.add({Subtype: :OpenType}, stream: Zlib::Deflate.deflate(@face.bytes, 9))
+          bytes = Type::Subset.of_glyphs(@face.bytes, @used.keys)
+          name = :"#{tag(bytes)}+#{@face.font.name.postscript_name}"
+          data = file.add({Subtype: :OpenType}, stream: Zlib::Deflate.deflate(bytes, 9))
           cid = file.add(cid_font(name, descriptor(file, name, data), nil))
           composite(file, reference, name, cid)
         end

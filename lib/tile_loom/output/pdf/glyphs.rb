@@ -12,16 +12,15 @@ module TileLoom
           @run, @face, @node = run, run.face, node
         end
 
-        # Yields each glyph with the character that stands for it in the font's map, to be embedded.
-        def operators
+        # map: {glyph → the characters that stand for it in the font's map}; what is not there yet is put into it, to be
+        # embedded. Where the map would say something else of a cluster, its own text is said of it (ISO 32000-2,
+        # 14.9.4): cluster by cluster, so that readers that put the parts of a line in order see them where they stand.
+        def operators(map)
           @out, @rise = +"", 0
           @open = nil
-          @run.glyphs.each do |glyph|
-            yield glyph.glyph, unicode(glyph)
-            rise(glyph.y_offset)
-            move(-glyph.x_offset)
-            @open << format("%04x", glyph.glyph)
-            move(@face.advance(glyph.glyph) - glyph.advance + glyph.x_offset, spaced(glyph))
+          clusters.each do |cluster|
+            cluster.each { |glyph| map[glyph.glyph] ||= unicode(glyph) }
+            told?(cluster, map) ? cluster.each { |glyph| show(glyph) } : parted(cluster)
           end
           close
           rise(0)
@@ -29,6 +28,52 @@ module TileLoom
         end
 
         private
+
+        # A glyph that stands for characters, and those that stand for them with it.
+        def clusters = @run.glyphs.slice_before { |glyph| !glyph.text.empty? }.to_a
+
+        def told?(cluster, map)
+          return false if cluster.length > 1 && cluster.first.advance.zero?
+          said, text = cluster.map { |glyph| map[glyph.glyph] }.join, cluster.first.text
+          said == text || (!cluster.first.glyph.zero? && alike?(said, text))
+        end
+
+        # What takes room is read as the text, and the marks on it, drawn after it, as nothing: readers find words by
+        # where glyphs begin and end.
+        def parted(cluster)
+          text, width = cluster.first.text, cluster.sum(&:advance)
+          marks, rest = cluster.partition { |glyph| glyph.advance.zero? }
+          return spoken(text) { cluster.each { |glyph| show(glyph) } } if rest.empty? || marks.empty?
+          points = rest.sum { |glyph| spaced(glyph) }
+          before = marks.to_h { |mark| [mark, cluster.take_while { |glyph| !glyph.equal?(mark) }.sum(&:advance)] }
+          spoken(text) { rest.each { |glyph| show(glyph) } }
+          spoken("") do
+            marks.each do |mark|
+              back = width - before[mark]
+              move(back, -points)
+              show(mark)
+              move(-back, points)
+            end
+          end
+        end
+
+        # A space that does not break is read as a space, the ohm sign as an omega (Unicode's compatibility forms).
+        def alike?(said, text) = said.unicode_normalize(:nfkc) == text.unicode_normalize(:nfkc)
+
+        def spoken(text)
+          close
+          @out << "/Span << /ActualText <#{("\uFEFF" + text).encode("UTF-16BE").unpack1("H*")}> >> BDC "
+          yield
+          close
+          @out << "EMC "
+        end
+
+        def show(glyph)
+          rise(glyph.y_offset)
+          move(-glyph.x_offset)
+          @open << format("%04x", glyph.glyph)
+          move(@face.advance(glyph.glyph) - glyph.advance + glyph.x_offset, spaced(glyph))
+        end
 
         # The plain character of a glyph, or what it stands for in this text.
         def unicode(glyph) = glyph.glyph.zero? ? "\uFFFD" : (@face.character(glyph.glyph) || glyph.text)

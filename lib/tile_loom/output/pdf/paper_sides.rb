@@ -99,8 +99,7 @@ module TileLoom
 
         def shown(run, node)
           used = @resources.glyphs(run.face.key)
-          "/#{Names.font(run.face.key)} #{LABEL_PT} Tf " +
-            Glyphs.new(run, node).operators { |glyph, text| used[glyph] ||= text }
+          "/#{Names.font(run.face.key)} #{LABEL_PT} Tf " + Glyphs.new(run, node).operators(used)
         end
 
         def reals(numbers) = numbers.map { |number| Content.real(number) }.join(" ")

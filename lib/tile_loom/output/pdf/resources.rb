@@ -56,7 +56,7 @@ module TileLoom
 
         # Writes the typefaces.
         def close
-          @fonts.each { |key, reference| Font.new(@faces.face(key), @glyphs[key]).write(@file, reference) }
+          @fonts.each { |key, reference| Font.new(@faces.embedded(key), @glyphs[key]).write(@file, reference) }
         end
 
         def transparent?(head) =
@@ -122,11 +122,14 @@ module TileLoom
 
         # Overprint in the mode that leaves out inks of no share (ISO 32000-1, 8.6.7).
         def state(percent, over, blend)
-          printed = (if @manner.press?
-                       {OP: over, op: over, OPM: over ? 1 : 0}
-                     else
-                       {}
-          end)
+          printed =
+            (
+              if @manner.press?
+                {OP: over, op: over, OPM: over ? 1 : 0}
+              else
+                {}
+              end
+            )
           @states[[percent, over, blend]] ||= @file.add(
             {
               Type: :ExtGState,
