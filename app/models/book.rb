@@ -19,7 +19,7 @@ module App
     # What the book says of the ways in which it is handed on, and of its pages beside the sheets.
     HANDED_ON = %w[palette orders profiles looks fields pages index_pages labels_by_hand].freeze
     # What a document has of these and its texts where it says anything of it.
-    PARTS = [*OWN, *HANDED_ON, "language", "description", "resolution_ppi"].freeze
+    PARTS = [*OWN, *HANDED_ON, "language", "description", "resolution_ppi", "design_scale"].freeze
 
     [*OWN, *HANDED_ON].each { |list| attribute list, :json }
 

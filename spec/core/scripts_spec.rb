@@ -1,5 +1,8 @@
 # frozen_string_literal: true
 
+require "stringio"
+require "tempfile"
+
 # Texts of all scripts that the typefaces which ship have.
 RSpec.describe TileLoom::Type::Library do
   texts = {

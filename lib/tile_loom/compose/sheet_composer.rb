@@ -110,7 +110,7 @@ module TileLoom
         (@ground_drawings ||= {})[[view.crs.code, view.place, shown.key]] ||= kept_unless_tiles(
           shown.layers,
           "ground",
-          book.key_of("crs", "layers", "looks", "markers", "faces"),
+          book.key_of("crs", "layers", "looks", "markers", "faces", "design_scale"),
           view.crs.code,
           *view.place,
           @tolerance_mm,

@@ -40,7 +40,6 @@ module TileLoom
         :source,
         :description,
         :date,
-        :layers,
         :layout,
         :index,
         :palette,
@@ -58,6 +57,9 @@ module TileLoom
       def_delegators :assets, :faces, :markers, :pictures
 
       def assets = contents.assets
+
+      # Symbology::Layer list, with sizes as the book has them.
+      def layers = @layers ||= contents.layers.map { |layer| layer.in_book(contents.design_scale) }
 
       # The Artwork::IccProfile of an id among its own ones, or of a shipped one; Refusal where there is none.
       def profile(id, path: nil)

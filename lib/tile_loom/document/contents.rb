@@ -71,6 +71,10 @@ module TileLoom
         list(Symbology::Ink.type, most: 200),
         default: [],
         about: "Colours that files for a printing press carry as they are to be printed."
+      part :design_scale,
+        Values::Types::SCALE,
+        about:
+          "Sizes of symbols and labels are correct at this scale and grow and shrink with the ground, but of layers that say otherwise; without it they are fixed on paper."
       part :resolution_ppi,
         whole(72..1200),
         default: 300,

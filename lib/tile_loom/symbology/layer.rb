@@ -85,6 +85,10 @@ module TileLoom
         Values::Types::SCALE,
         about:
           "Sizes are correct at this scale and grow and shrink with the ground; without it they are fixed on paper."
+      part :sizes,
+        choice("book", "paper"),
+        default: "book",
+        about: "Without a design scale of its own: are its sizes as the book has them, or fixed on paper?"
       part :data, DATA
       part :labels, list(Labels::Rule.type, most: 40), default: [], about: "What is written with its features."
       part :label_match,
@@ -107,6 +111,9 @@ module TileLoom
 
       # Is it drawn at this scale (denominator)?
       def shown_at?(scale) = Scales.cover?(visible_scales, scale)
+
+      # The layer in a book of a design scale (or nil).
+      def in_book(scale) = (scale.nil? || design_scale || sizes == "paper") ? self : reckoned(design_scale: scale)
 
       # The layer as it is drawn at a scale: itself, or with sizes that follow the ground.
       def at(scale)

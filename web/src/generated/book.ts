@@ -156,6 +156,7 @@ export interface BookDocument {
    * Colours that files for a printing press carry as they are to be printed.
    */
   palette?: Ink[];
+  design_scale?: Scale;
   /**
    * Pixels an inch that layers of pixels are drawn with in print.
    */
@@ -233,6 +234,10 @@ export interface Layer {
     smallest?: Scale;
   };
   design_scale?: Scale;
+  /**
+   * Without a design scale of its own: are its sizes as the book has them, or fixed on paper?
+   */
+  sizes?: "book" | "paper";
   /**
    * Where the data are: a file beside the book (any format GDAL reads, and a layer in it), several that together are one picture, or a GeoJSON collection in the book itself.
    */

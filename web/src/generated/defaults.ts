@@ -9,6 +9,7 @@ export const defaults = {
     opacity: 1,
     blend: "normal",
     match: "first",
+    sizes: "book",
     labels: [],
     label_match: "first",
     rules: [],

@@ -238,18 +238,26 @@ function Appearance({ layer, put }: { layer: Layer; put: Put }) {
           <TextField
             select
             label="Sizes"
-            value={layer.design_scale ? "ground" : "paper"}
-            onChange={(event) =>
+            value={layer.design_scale ? "ground" : (layer.sizes ?? "book")}
+            onChange={(event) => {
+              const rest = without(without(layer, "design_scale"), "sizes");
               void put(
                 `Sizes of ${layer.title}`,
-                event.target.value === "paper"
-                  ? without(layer, "design_scale")
-                  : { ...layer, design_scale: book.document.index.scale },
-              )
-            }
+                event.target.value === "ground"
+                  ? { ...rest, design_scale: book.document.design_scale ?? book.document.index.scale }
+                  : event.target.value === "paper"
+                    ? { ...rest, sizes: "paper" }
+                    : rest,
+              );
+            }}
           >
+            <MenuItem value="book">
+              {book.document.design_scale
+                ? `as the book: ${ratio(book.document.design_scale)}`
+                : "as the book: on paper"}
+            </MenuItem>
             <MenuItem value="paper">fixed on paper</MenuItem>
-            <MenuItem value="ground">follow the ground</MenuItem>
+            <MenuItem value="ground">of a scale of its own</MenuItem>
           </TextField>
           {layer.design_scale ? (
             <Field label="Sizes correct at" value={ratio(layer.design_scale)} onKeep={design} />

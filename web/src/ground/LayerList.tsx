@@ -2,6 +2,8 @@ import { Box, Button, Checkbox } from "@mui/material";
 import { useRef, useState } from "react";
 import { useBook, useChange } from "../api/book";
 import type { Layer } from "../api/types";
+import { ratio, readScale } from "../api/words";
+import { Field } from "../fields/Field";
 import { FileInput } from "../fields/FileInput";
 import { Card } from "../frame/Card";
 import { besideEndings, dataEndings, dataFormats, pixelEndings, pixelFormats } from "../generated/kinds";
@@ -103,6 +105,22 @@ export function LayerList({ arrivals, onPick }: { arrivals: Arrivals; onPick: (i
       <Box sx={{ fontSize: 12.5, color: "text.secondary", mt: 1 }}>
         or drop files on the map: {[...dataFormats, ...pixelFormats].join(", ")}. You see what is in them before
         anything is saved.
+      </Box>
+      <Box sx={{ mt: 1.5 }}>
+        <Field
+          label="Sizes of all layers correct at"
+          value={book.document.design_scale ? ratio(book.document.design_scale) : ""}
+          placeholder="fixed on paper"
+          onKeep={async (text) => {
+            const scale = text.trim() === "" ? null : readScale(text);
+            if (text.trim() !== "" && (scale === null || scale <= 0))
+              throw new Error("Write a scale, such as 1:2,500.");
+            await change("Design scale", { design_scale: scale } as never);
+          }}
+        />
+        <Box sx={{ fontSize: 12.5, color: "text.secondary" }}>
+          Symbols and labels then grow and shrink with the ground at other scales.
+        </Box>
       </Box>
       <Button href={`/api/books/${book.id}/file`} fullWidth sx={{ mt: 2 }}>
         Export the book as one file
