@@ -17,7 +17,7 @@ module App
     OWN = %w[operations markers faces pictures].freeze
 
     # What the book says of the ways in which it is handed on, and of its pages beside the sheets.
-    HANDED_ON = %w[palette orders profiles looks fields pages index_pages labels_by_hand].freeze
+    HANDED_ON = %w[palette orders profiles looks fields pages index_pages labels_by_hand notes].freeze
     # What a document has of these and its texts where it says anything of it.
     PARTS = [*OWN, *HANDED_ON, "language", "description", "resolution_ppi", "design_scale"].freeze
 

@@ -72,6 +72,13 @@ module App
         json(Presenter.arrival(made))
       end
 
+      get "/api/books/:book_id/notes/file" do
+        export = NotesExport.new(book.document, params["format"].to_s)
+        content_type export.type
+        attachment export.name
+        export.make { |file| File.binread(file) }
+      end
+
       get "/api/books/:book_id/layers/:key/file" do
         export = LayerExport.new(layer, params["format"].to_s)
         attachment(export.name)

@@ -8,6 +8,7 @@ class LabelRules < ActiveRecord::Migration[7.2]
   def up
     add_column :books, :labels_by_hand, :json
     add_column :books, :design_scale, :double
+    add_column :books, :notes, :json
     rewrite("layers", "style") { |style| UPGRADE.labelled(style) }
     rewrite("books", "looks") { |looks| looks.map { |look| UPGRADE.look_labelled(look) } }
     rewrite("edits", "before") { |document| UPGRADE.label_rules(document) }

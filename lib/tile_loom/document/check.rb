@@ -54,7 +54,7 @@ module TileLoom
         lists = [contents.markers, contents.faces, contents.pictures, contents.profiles].zip(
           %w[/markers /faces /pictures /profiles]
         )
-        lists += [[contents.layers, "/layers"], [contents.pages, "/pages"]]
+        lists += [[contents.layers, "/layers"], [contents.pages, "/pages"], [contents.notes.list, "/notes/list"]]
         lists += layouts.map { |layout| [layout.elements, "#{layout.path}/elements"] }
         lists += frames.map { |frame| [frame.grids, "#{frame.path}/grids"] }
         lists.flat_map { |list, path| duplicates(path, list) }
@@ -74,7 +74,7 @@ module TileLoom
 
       # Typefaces and pictures that elements, grids and names ask for.
       def enclosed
-        faces = elements.flat_map(&:typefaces) + contents.layers.flat_map(&:typefaces)
+        faces = [*elements, *contents.layers, *contents.notes.list].flat_map(&:typefaces)
         found = faces.flat_map { |path, key| collect(path) { @book.faces.face(key) } }
         found +
           elements.flat_map(&:pictures).flat_map { |path, id| collect(path) { @book.pictures.picture(id, path: path) } }

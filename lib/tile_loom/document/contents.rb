@@ -83,6 +83,7 @@ module TileLoom
         list(Symbology::MapLook.type, most: 50),
         default: [],
         about: "Which layers the maps show, each under a name."
+      part :notes, Furniture::Notes::Collection.type, default: {}, about: "Notes on the ground, a layer of their own."
       part :labels_by_hand,
         list(Symbology::Labels::ByHand.type, most: 5000),
         default: [],

@@ -71,6 +71,7 @@ module TileLoom
           end,
           *cells_left_out(sheet, view),
           *veil&.told(sheet, view),
+          *notes(sheet, view).told.map { |sentence| located(sentence) },
           *outline_drawings(sheet, view).filter_map(&:trouble),
           *((!plain?(view) && grids.any?(&:labels)) ? ["“#{title}” is no rectangle, so its grids have no labels."] : [])
         ]
@@ -159,6 +160,7 @@ module TileLoom
           *cut(first, view),
           *clipped("veil", veil&.nodes(sheet, view, ring(view)), view),
           *clipped("labels", above, view),
+          *clipped("notes", notes(sheet, view).nodes, view),
           *clipped("outlines", outline_drawings(sheet, view).flat_map(&:nodes), view),
           *over_ground(sheet, view),
           *credits(sheet, view),
@@ -201,6 +203,7 @@ module TileLoom
       def shown(sheet, view) =
         sheet.once(:shown, id) do
           taken = (cells&.first == "cells") ? cells_drawing(sheet, view).labels.map { |_, box| box } : []
+          taken += notes(sheet, view).boxes
           taken += InTheWay.new(self, sheet, view, surround_nodes(sheet, view).drop(1).flatten(1)).boxes
           View::Shown.new(
             layers: layers_shown(sheet.book),
@@ -219,6 +222,12 @@ module TileLoom
               *taken.flat_map { |box| box.to_a.map { |mm| mm.round(2) } }
             ]
           )
+        end
+
+      # What is written on the ground: a Notes::Drawing.
+      def notes(sheet, view) =
+        sheet.once(:notes, id) do
+          Notes::Drawing.new(sheet.book.contents.notes, view, ->(wkb) { sheet.brought(wkb, view) })
         end
 
       # Labels are moved by hand in the main frame of a page.

@@ -50,6 +50,7 @@ export type {
   ScaleBarStyle,
   Abbreviation,
   LabelByHand,
+  Note,
   LabelRule,
   OwnField,
   Shadow,

@@ -165,6 +165,7 @@ export interface BookDocument {
    * Which layers the maps show, each under a name.
    */
   looks?: MapLook[];
+  notes?: Notes;
   /**
    * What was done to single labels by hand.
    */
@@ -760,6 +761,56 @@ export interface MapLook {
     labels?: LabelRule[];
     raster?: RasterLook;
   }[];
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "notes".
+ */
+export interface Notes {
+  title?: string;
+  visible?: boolean;
+  opacity?: Opacity;
+  list?: Note[];
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "note".
+ */
+export interface Note {
+  id: Id;
+  kind: "text" | "line" | "rectangle" | "ellipse" | "area";
+  /**
+   * In the book's CRS. A text's middle, and where its leader line leads to; of a rectangle or an ellipse two opposite corners.
+   */
+  places: [number, number][];
+  /**
+   * A new line begins another.
+   */
+  text?: string;
+  face?: Id;
+  size_pt?: SizePt;
+  colour?: Colour;
+  /**
+   * Of a text, clockwise on the page.
+   */
+  rotation_deg?: number;
+  halo?: LabelHalo;
+  backing?: LabelBacking;
+  stroke?: Stroke;
+  fill?: Fill;
+  /**
+   * What a line begins with.
+   */
+  first_end?: "head" | "swept" | "open" | "dot" | "cross_bar";
+  /**
+   * What a line, or the leader line of a text, ends in.
+   */
+  last_end?: "head" | "swept" | "open" | "dot" | "cross_bar";
+  /**
+   * Size of what it begins with and ends in.
+   */
+  end_mm?: number;
+  hidden?: boolean;
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema

@@ -7,6 +7,7 @@ import { Field } from "../fields/Field";
 import { FileInput } from "../fields/FileInput";
 import { Card } from "../frame/Card";
 import { besideEndings, dataEndings, dataFormats, pixelEndings, pixelFormats } from "../generated/kinds";
+import { NotesRow } from "../notes/NotesRow";
 import { LayerRow } from "./LayerRow";
 import { Looks } from "./Looks";
 import { TilesForm } from "./TilesForm";
@@ -70,6 +71,7 @@ export function LayerList({ arrivals, onPick }: { arrivals: Arrivals; onPick: (i
         </Button>
       )}
       <Looks />
+      <NotesRow />
       <Box component="ul" sx={{ m: 0, p: 0, listStyle: "none" }}>
         {shown.map((layer, index) => {
           const opens = layer.group && layer.group !== shown[index - 1]?.group;

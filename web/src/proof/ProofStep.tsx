@@ -12,6 +12,9 @@ import { leafAt, leafCount } from "../frame/leaves";
 import { useSheet } from "../frame/useSheet";
 import { MapLabelMarks, MapLabelsPanel } from "../labels/hand/MapLabels";
 import { MarkedLabels } from "../labels/hand/MarkedLabels";
+import { NotesOnPage } from "../notes/NotesOnPage";
+import { NotesPanel } from "../notes/NotesPanel";
+import { NotesScope } from "../notes/NotesScope";
 import { FeatureShown, LabelCount, LeftOutOfSheet, Shown, TrueScale } from "../page/TrueScale";
 import { useShortcuts } from "../frame/useShortcuts";
 import { PageView } from "../page/PageView";
@@ -41,99 +44,115 @@ export function ProofStep() {
   };
   return (
     <MarkedLabels>
-      <Statement
-        answer={
-          <>
-            Each sheet is drawn here by the same drawing as the print. <b>{count(last, "sheet")}</b>; Page Down and Page
-            Up leaf through them.
-            <LabelCount sheet={number} />
-          </>
-        }
-      >
-        <Box component="span" sx={{ display: "inline-flex", alignItems: "center", gap: 0.5, flexWrap: "wrap" }}>
-          <IconButton size="small" aria-label="First sheet" disabled={place <= 0} onClick={() => goTo(0)}>
-            <FirstIcon />
-          </IconButton>
-          <IconButton size="small" aria-label="Sheet before" disabled={place <= 0} onClick={() => step(-1)}>
-            <BeforeIcon />
-          </IconButton>
-          {cell ? (
-            <span>
-              Sheet <b>{cell.name}</b>, {cell.number} of {last}, at <b>{ratio(cell.scale)}</b>
-            </span>
-          ) : page?.kind === "index" && page.after === 0 && book.document.pages === undefined ? (
-            <span>
-              The <b>index sheet</b>, before {count(last, "sheet")}
-            </span>
-          ) : (
-            <span>
-              {page?.kind === "index" ? "Index sheet" : page?.kind === "blank" ? "An" : "Page"} <b>{page?.name}</b>,
-              page {place + 1} of {end + 1}
-            </span>
-          )}
-          <IconButton size="small" aria-label="Next sheet" disabled={place >= end} onClick={() => step(1)}>
-            <NextIcon />
-          </IconButton>
-          <IconButton size="small" aria-label="Last sheet" disabled={place >= end} onClick={() => goTo(end)}>
-            <LastIcon />
-          </IconButton>
-          <Autocomplete<Cell>
-            size="small"
-            filterOptions={named}
-            options={book.cells}
-            value={null}
-            blurOnSelect
-            clearOnBlur
-            autoHighlight
-            getOptionLabel={(known) => known.name}
-            getOptionKey={(known) => known.number}
-            onChange={(_, chosen) => chosen && go(chosen.number)}
-            sx={{ width: 190, ml: 1.5 }}
-            renderInput={(params) => (
-              <TextField
-                {...params}
-                inputRef={jump}
-                placeholder="Go to a sheet (/)"
-                slotProps={{
-                  ...params.slotProps,
-                  htmlInput: { ...params.slotProps?.htmlInput, "aria-label": "Go to a sheet by name" },
-                }}
-              />
+      <NotesScope>
+        <Statement
+          answer={
+            <>
+              Each sheet is drawn here by the same drawing as the print. <b>{count(last, "sheet")}</b>; Page Down and
+              Page Up leaf through them.
+              <LabelCount sheet={number} />
+            </>
+          }
+        >
+          <Box component="span" sx={{ display: "inline-flex", alignItems: "center", gap: 0.5, flexWrap: "wrap" }}>
+            <IconButton size="small" aria-label="First sheet" disabled={place <= 0} onClick={() => goTo(0)}>
+              <FirstIcon />
+            </IconButton>
+            <IconButton size="small" aria-label="Sheet before" disabled={place <= 0} onClick={() => step(-1)}>
+              <BeforeIcon />
+            </IconButton>
+            {cell ? (
+              <span>
+                Sheet <b>{cell.name}</b>, {cell.number} of {last}, at <b>{ratio(cell.scale)}</b>
+              </span>
+            ) : page?.kind === "index" && page.after === 0 && book.document.pages === undefined ? (
+              <span>
+                The <b>index sheet</b>, before {count(last, "sheet")}
+              </span>
+            ) : (
+              <span>
+                {page?.kind === "index" ? "Index sheet" : page?.kind === "blank" ? "An" : "Page"} <b>{page?.name}</b>,
+                page {place + 1} of {end + 1}
+              </span>
+            )}
+            <IconButton size="small" aria-label="Next sheet" disabled={place >= end} onClick={() => step(1)}>
+              <NextIcon />
+            </IconButton>
+            <IconButton size="small" aria-label="Last sheet" disabled={place >= end} onClick={() => goTo(end)}>
+              <LastIcon />
+            </IconButton>
+            <Autocomplete<Cell>
+              size="small"
+              filterOptions={named}
+              options={book.cells}
+              value={null}
+              blurOnSelect
+              clearOnBlur
+              autoHighlight
+              getOptionLabel={(known) => known.name}
+              getOptionKey={(known) => known.number}
+              onChange={(_, chosen) => chosen && go(chosen.number)}
+              sx={{ width: 190, ml: 1.5 }}
+              renderInput={(params) => (
+                <TextField
+                  {...params}
+                  inputRef={jump}
+                  placeholder="Go to a sheet (/)"
+                  slotProps={{
+                    ...params.slotProps,
+                    htmlInput: { ...params.slotProps?.htmlInput, "aria-label": "Go to a sheet by name" },
+                  }}
+                />
+              )}
+            />
+          </Box>
+        </Statement>
+        <Box sx={{ flex: 1, minHeight: 0, display: "flex" }}>
+          <PageView
+            sheet={number}
+            overlay={(perMm, _, size) => (
+              <>
+                <MapLabelMarks perMm={perMm} size={size} />
+                <NotesOnPage perMm={perMm} size={size} />
+              </>
             )}
           />
+          {page ? (
+            <BesideCard page={page}>
+              <>
+                <MapLabelsPanel />
+                <NotesPanel />
+              </>
+            </BesideCard>
+          ) : !cell ? null : (
+            <Card title={cell.name} note={`sheet ${cell.number} of ${last}`}>
+              <>
+                <MapLabelsPanel />
+                <NotesPanel />
+              </>
+              <Shown sheet={cell.number} />
+              <FeatureShown sheet={cell.number} />
+              <Row
+                name="Scale"
+                unit={book.document.index.held === "ellipsoid" ? "on the ellipsoid" : "on the projection"}
+              >
+                {ratio(cell.scale)}
+              </Row>
+              <TrueScale sheet={cell.number} />
+              <Row name="Centre" unit="E">
+                {coordinate(cell.centre[0])}
+              </Row>
+              <Row name="" unit="N">
+                {coordinate(cell.centre[1])}
+              </Row>
+              <Row name="Page">{`${mm(book.frame.page_width_mm)} × ${mm(book.frame.page_height_mm)}`}</Row>
+              <Row name="Frame">{`${mm(book.frame.width_mm)} × ${mm(book.frame.height_mm)}`}</Row>
+              {cell.kept && <Row name="Mark">unchanged when the frame or the data changed</Row>}
+              <LeftOutOfSheet sheet={cell.number} />
+            </Card>
+          )}
         </Box>
-      </Statement>
-      <Box sx={{ flex: 1, minHeight: 0, display: "flex" }}>
-        <PageView sheet={number} overlay={(perMm, _, size) => <MapLabelMarks perMm={perMm} size={size} />} />
-        {page ? (
-          <BesideCard page={page}>
-            <MapLabelsPanel />
-          </BesideCard>
-        ) : !cell ? null : (
-          <Card title={cell.name} note={`sheet ${cell.number} of ${last}`}>
-            <MapLabelsPanel />
-            <Shown sheet={cell.number} />
-            <FeatureShown sheet={cell.number} />
-            <Row
-              name="Scale"
-              unit={book.document.index.held === "ellipsoid" ? "on the ellipsoid" : "on the projection"}
-            >
-              {ratio(cell.scale)}
-            </Row>
-            <TrueScale sheet={cell.number} />
-            <Row name="Centre" unit="E">
-              {coordinate(cell.centre[0])}
-            </Row>
-            <Row name="" unit="N">
-              {coordinate(cell.centre[1])}
-            </Row>
-            <Row name="Page">{`${mm(book.frame.page_width_mm)} × ${mm(book.frame.page_height_mm)}`}</Row>
-            <Row name="Frame">{`${mm(book.frame.width_mm)} × ${mm(book.frame.height_mm)}`}</Row>
-            {cell.kept && <Row name="Mark">unchanged when the frame or the data changed</Row>}
-            <LeftOutOfSheet sheet={cell.number} />
-          </Card>
-        )}
-      </Box>
+      </NotesScope>
     </MarkedLabels>
   );
 }

@@ -18,6 +18,8 @@ import { DetailOnPage } from "./frames/DetailOnPage";
 import { DrawDetail } from "./frames/DrawDetail";
 import { MapLabelMarks } from "../labels/hand/MapLabels";
 import { MarkedLabels } from "../labels/hand/MarkedLabels";
+import { NotesOnPage } from "../notes/NotesOnPage";
+import { NotesScope } from "../notes/NotesScope";
 import { DrawnDetailContext } from "./frames/drawnDetail";
 import { GroundOnPage } from "./frames/GroundOnPage";
 import { NewPageCard } from "./NewPageCard";
@@ -77,119 +79,122 @@ export function SheetStep() {
   const legend = lone?.kind === "legend" && !lone.locked && !lone.hidden ? lone : null;
   return (
     <MarkedLabels>
-      <PickedRowContext.Provider value={pickedRow}>
-        <DrawnDetailContext.Provider value={drawnDetail}>
-          <DrawnLineContext.Provider value={drawnLine}>
-            <PageStatement
-              designs={designs}
-              onPage={() => {
-                setWanted([]);
-                setDesigns(false);
-                setNewPage(false);
-              }}
-              onNewPage={() => setNewPage(true)}
-              onDesigns={() => {
-                setWanted([]);
-                setDesigns(true);
-              }}
-            />
-            {told && <Notice text={told} kind="warning" onClose={() => setTold(null)} />}
-            <Box sx={{ flex: 1, minHeight: 0, display: "flex" }}>
-              {sheet !== null ? (
-                <PageView
-                  sheet={sheet}
-                  selected={around(selected.map((element) => shifted(frame.elements[element.id]!, shift, 0)))}
-                  guides={guides}
-                  onGuides={(guides) => keep("Guides", { guides })}
-                  overlay={(perMm, fault, size) => (
-                    <>
-                      {ghost && <Ghost svg={ghost} />}
-                      <LayoutCanvas
-                        perMm={perMm}
-                        fault={fault}
-                        selected={wanted}
-                        onPick={setWanted}
-                        onPlace={elements.place}
-                        onTurn={(id, angle) =>
-                          elements.patch(id, { rotation_deg: angle === 0 ? undefined : angle }, "Turn")
-                        }
-                      />
-                      <MapLabelMarks perMm={perMm} size={size} />
-                      <GroundOnPage
-                        perMm={perMm}
-                        selected={lone && isGridded(lone) && !lone.hidden ? lone : null}
-                        onPick={(id) => setWanted([id])}
-                        onKeep={(id, patch, label) => elements.patch(id, patch, label)}
-                      />
-                      {drawnDetail.drawing && mainFrame && (
-                        <DrawDetail
-                          frame={shifted(mainFrame, shift, 0)}
+      <NotesScope>
+        <PickedRowContext.Provider value={pickedRow}>
+          <DrawnDetailContext.Provider value={drawnDetail}>
+            <DrawnLineContext.Provider value={drawnLine}>
+              <PageStatement
+                designs={designs}
+                onPage={() => {
+                  setWanted([]);
+                  setDesigns(false);
+                  setNewPage(false);
+                }}
+                onNewPage={() => setNewPage(true)}
+                onDesigns={() => {
+                  setWanted([]);
+                  setDesigns(true);
+                }}
+              />
+              {told && <Notice text={told} kind="warning" onClose={() => setTold(null)} />}
+              <Box sx={{ flex: 1, minHeight: 0, display: "flex" }}>
+                {sheet !== null ? (
+                  <PageView
+                    sheet={sheet}
+                    selected={around(selected.map((element) => shifted(frame.elements[element.id]!, shift, 0)))}
+                    guides={guides}
+                    onGuides={(guides) => keep("Guides", { guides })}
+                    overlay={(perMm, fault, size) => (
+                      <>
+                        {ghost && <Ghost svg={ghost} />}
+                        <LayoutCanvas
                           perMm={perMm}
-                          onCancel={() => setDrawingDetail(false)}
-                          onDrawn={(drawn) => {
-                            setDrawingDetail(false);
-                            const [left, top, width, height] = drawn.box;
-                            void elements
-                              .createDetail({ ...drawn, box: [left - shift, top, width, height] })
-                              .catch(() => undefined);
-                          }}
-                        />
-                      )}
-                      {detail && (
-                        <DetailOnPage
-                          element={detail}
-                          perMm={perMm}
-                          onKeep={(extent, label) => elements.patch(detail.id, { extent }, label)}
-                        />
-                      )}
-                      {line && (
-                        <LineOnPage
-                          element={line}
-                          box={shifted(frame.elements[line.id]!, shift, 0)}
-                          perMm={perMm}
-                          onKeep={(label, box, points) =>
-                            elements.place(label, { [line.id]: shifted(box, -shift, 0) }, { [line.id]: { points } })
+                          fault={fault}
+                          selected={wanted}
+                          onPick={setWanted}
+                          onPlace={elements.place}
+                          onTurn={(id, angle) =>
+                            elements.patch(id, { rotation_deg: angle === 0 ? undefined : angle }, "Turn")
                           }
                         />
-                      )}
-                      {legend && (
-                        <LegendOnPage
-                          element={legend}
+                        <MapLabelMarks perMm={perMm} size={size} />
+                        <NotesOnPage perMm={perMm} size={size} />
+                        <GroundOnPage
                           perMm={perMm}
-                          onKeep={(rows, label) => elements.patch(legend.id, { rows }, label)}
+                          selected={lone && isGridded(lone) && !lone.hidden ? lone : null}
+                          onPick={(id) => setWanted([id])}
+                          onKeep={(id, patch, label) => elements.patch(id, patch, label)}
                         />
-                      )}
-                    </>
-                  )}
-                />
-              ) : (
-                <Box sx={{ flex: 1, display: "grid", placeItems: "center" }}>
-                  There is no sheet to show yet. On Weave, say which area to cover.
-                </Box>
-              )}
-              {newPage ? (
-                <NewPageCard onDone={() => setNewPage(false)} />
-              ) : selected.length > 0 ? (
-                <ElementCard
-                  key={selected.map((element) => element.id).join()}
-                  selected={selected}
-                  elements={elements}
-                  onBack={() => setWanted([])}
-                  onGhost={setGhost}
-                />
-              ) : designs && role === "sheets" ? (
-                <DesignCard onBack={() => setDesigns(false)} />
-              ) : (
-                <PageCard
-                  elements={elements}
-                  onPick={setWanted}
-                  onFullest={() => void fullest().catch((error: Error) => setTold(error.message))}
-                />
-              )}
-            </Box>
-          </DrawnLineContext.Provider>
-        </DrawnDetailContext.Provider>
-      </PickedRowContext.Provider>
+                        {drawnDetail.drawing && mainFrame && (
+                          <DrawDetail
+                            frame={shifted(mainFrame, shift, 0)}
+                            perMm={perMm}
+                            onCancel={() => setDrawingDetail(false)}
+                            onDrawn={(drawn) => {
+                              setDrawingDetail(false);
+                              const [left, top, width, height] = drawn.box;
+                              void elements
+                                .createDetail({ ...drawn, box: [left - shift, top, width, height] })
+                                .catch(() => undefined);
+                            }}
+                          />
+                        )}
+                        {detail && (
+                          <DetailOnPage
+                            element={detail}
+                            perMm={perMm}
+                            onKeep={(extent, label) => elements.patch(detail.id, { extent }, label)}
+                          />
+                        )}
+                        {line && (
+                          <LineOnPage
+                            element={line}
+                            box={shifted(frame.elements[line.id]!, shift, 0)}
+                            perMm={perMm}
+                            onKeep={(label, box, points) =>
+                              elements.place(label, { [line.id]: shifted(box, -shift, 0) }, { [line.id]: { points } })
+                            }
+                          />
+                        )}
+                        {legend && (
+                          <LegendOnPage
+                            element={legend}
+                            perMm={perMm}
+                            onKeep={(rows, label) => elements.patch(legend.id, { rows }, label)}
+                          />
+                        )}
+                      </>
+                    )}
+                  />
+                ) : (
+                  <Box sx={{ flex: 1, display: "grid", placeItems: "center" }}>
+                    There is no sheet to show yet. On Weave, say which area to cover.
+                  </Box>
+                )}
+                {newPage ? (
+                  <NewPageCard onDone={() => setNewPage(false)} />
+                ) : selected.length > 0 ? (
+                  <ElementCard
+                    key={selected.map((element) => element.id).join()}
+                    selected={selected}
+                    elements={elements}
+                    onBack={() => setWanted([])}
+                    onGhost={setGhost}
+                  />
+                ) : designs && role === "sheets" ? (
+                  <DesignCard onBack={() => setDesigns(false)} />
+                ) : (
+                  <PageCard
+                    elements={elements}
+                    onPick={setWanted}
+                    onFullest={() => void fullest().catch((error: Error) => setTold(error.message))}
+                  />
+                )}
+              </Box>
+            </DrawnLineContext.Provider>
+          </DrawnDetailContext.Provider>
+        </PickedRowContext.Provider>
+      </NotesScope>
     </MarkedLabels>
   );
 }

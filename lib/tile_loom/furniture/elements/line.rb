@@ -28,10 +28,7 @@ module TileLoom
         def nodes(_sheet, box)
           run = course(box)
           return [] if run.length < 4
-          first, last = [first_end, last_end].map { |key| key && LineEnds.of(key) }
-          drawn = shortened(shortened(run, last), first, from_start: true)
-          line = (drawn.length < 4) ? [] : [Scene::Path.new(runs: [drawn], closed: false, stroke: stroke)]
-          [*line, *ended(first, reversed(run)), *ended(last, run)]
+          EndedLine.new(stroke, first_end, last_end, end_mm).nodes(run)
         end
 
         # A line may be flat: its box then has no height, or no width.
@@ -72,40 +69,6 @@ module TileLoom
             0.5 *
               (2 * b + (c - a) * share + (2 * a - 5 * b + 4 * c - d) * share**2 + (3 * b - a - 3 * c + d) * share**3)
           end
-        end
-
-        def reversed(run) = run.each_slice(2).to_a.reverse.flatten
-
-        # The line up to where what it ends in takes over.
-        def shortened(run, kind, from_start: false)
-          return run unless kind
-          return reversed(shortened(reversed(run), kind)) if from_start
-          rest = kind.shorter * end_mm
-          places = run.each_slice(2).to_a
-          while rest.positive? && places.length > 1
-            (x, y), (far_x, far_y) = places[-2], places[-1]
-            length = Math.hypot(far_x - x, far_y - y)
-            if length > rest
-              share = 1 - rest / length
-              places[-1] = [x + (far_x - x) * share, y + (far_y - y) * share]
-              break
-            end
-            rest -= length
-            places.pop
-          end
-          (places.length < 2) ? [] : places.flatten
-        end
-
-        # At the run's end; it points as the line does over its own length.
-        def ended(kind, run)
-          return [] unless kind
-          tip = run.last(2)
-          back =
-            run.each_slice(2).to_a.reverse.find { |x, y| Math.hypot(tip[0] - x, tip[1] - y) >= end_mm * 0.6 } ||
-            run.first(2)
-          length = Math.hypot(tip[0] - back[0], tip[1] - back[1])
-          return [] unless length.positive?
-          kind.new.nodes(tip, [(tip[0] - back[0]) / length, (tip[1] - back[1]) / length], end_mm, stroke)
         end
       end
     end

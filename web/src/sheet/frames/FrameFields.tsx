@@ -7,6 +7,7 @@ import { Flag } from "../../fields/Flag";
 import { Heading } from "../../frame/Card";
 import { Fold } from "../../frame/Fold";
 import { MapLabelsPanel } from "../../labels/hand/MapLabels";
+import { NotesPanel } from "../../notes/NotesPanel";
 import { FillFields, ShadowFields } from "../PanelFields";
 import { isFrame, whole } from "../kinds";
 import { CellsFields } from "./CellsFields";
@@ -53,7 +54,12 @@ export function FrameFields({ element, onKeep }: { element: GriddedElement; onKe
         />
         <Flag label="labels of the layers" value={shown.labels} onKeep={(labels) => onKeep({ labels }, "Labels")} />
       </Box>
-      {(element.kind === "map_frame" || element.kind === "index_frame") && <MapLabelsPanel />}
+      {(element.kind === "map_frame" || element.kind === "index_frame") && (
+        <>
+          <MapLabelsPanel />
+          <NotesPanel />
+        </>
+      )}
       <Fold title="Cells of the index">
         <CellsFields element={element} onKeep={onKeep} />
       </Fold>

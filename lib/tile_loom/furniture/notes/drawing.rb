@@ -1,0 +1,127 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Furniture
+    module Notes
+      # The notes that a view shows.
+      class Drawing
+        # collection: Collection; bring: gives well-known binary of the view's CRS for that of the book's, or nil.
+        def initialize(collection, view, bring)
+          @collection, @view, @bring = collection, view, bring
+        end
+
+        # A Scene group, or none.
+        def nodes
+          drawn = shown.flat_map { |note| note_nodes(note) }
+          return [] if drawn.empty?
+          [
+            Scene::Group.new(
+              children: drawn,
+              layer: @collection.scene_layer,
+              name: Collection::ID,
+              opacity: @collection.opacity
+            )
+          ]
+        end
+
+        # Geometry::Box list in page mm of their texts, where no label may stand.
+        def boxes =
+          shown
+            .select(&:text?)
+            .flat_map { |note| setting(note).patches(0.2).map { |patch| Geometry::Box.new(*patch.first(4)) } }
+
+        # Texts that the frame cuts, in sentences.
+        def told
+          frame = @view.frame
+          shown
+            .select(&:text?)
+            .reject do |note|
+              setting(note)
+                .patches(0.0)
+                .all? { |patch| frame.include?(patch[0], patch[1]) && frame.include?(patch[2], patch[3]) }
+            end
+            .map { |note| "The frame cuts the note “#{note.title}”." }
+        end
+
+        private
+
+        # Of a text its place must be in the frame, of the others something.
+        def shown =
+          @shown ||=
+            @collection.shown.select do |note|
+              runs = runs(note)
+              if runs.empty?
+                false
+              elsif note.text?
+                @view.frame.include?(*runs.first.first(2))
+              else
+                runs.any? { |run| Geometry::Box.around(run).grow(note.end_mm).intersects?(@view.frame) }
+              end
+            end
+
+        # Flat page mm; none where the view cannot show it.
+        def runs(note)
+          @runs ||= {}.compare_by_identity
+          @runs[note] ||= begin
+            wkb = @bring.call(note.wkb)
+            wkb ? Geometry::Wkb.each_run(wkb).map { |_, run, _| @view.to_page(run) } : []
+          end
+        end
+
+        def note_nodes(note)
+          return text_nodes(note) if note.text?
+          runs = runs(note)
+          return [Scene::Path.new(runs: runs, closed: true, fill: note.fill, stroke: note.stroke)] if note.area?
+          line = EndedLine.new(note.stroke, note.first_end, note.last_end, note.end_mm)
+          runs.flat_map { |run| line.nodes(run) }
+        end
+
+        def text_nodes(note) = [*leader(note), *setting(note).nodes(halo: note.halo.stroke)]
+
+        # A note's text is set as a label is.
+        def setting(note)
+          (@settings ||= {}.compare_by_identity)[note] ||= begin
+            text = Labelling::SetText.new(lines(note), rule(note))
+            x, y = runs(note).first
+            angle = note.rotation_deg * Math::PI / 180
+            left, up = -text.width / 2, (text.cap - text.depth) / 2
+            cos, sin = Math.cos(angle), Math.sin(angle)
+            Labelling::LevelSetting.new(text, x + left * cos - up * sin, y + left * sin + up * cos, angle: angle)
+          end
+        end
+
+        def lines(note) =
+          note.text.split("\n").map(&:strip).reject(&:empty?).then { |lines| lines.empty? ? [note.title] : lines }
+
+        def rule(note)
+          Symbology::Labels::Rule.new(
+            {
+              "field" => "text",
+              "face" => note.face,
+              "size_pt" => note.size_pt,
+              "colour" => note.colour,
+              "halo" => note.halo.given,
+              "backing" => note.backing&.given
+            }.compact,
+            assets: note.assets
+          )
+        end
+
+        # From the text's nearest place to where it leads.
+        def leader(note)
+          return [] unless note.places.length == 2
+          brought = @bring.call(Geometry::Wkb.point(*note.places[1])) or return []
+          to = @view.to_page(Geometry::Wkb.each_run(brought).first[1])
+          area =
+            Geometry::Geos.union(
+              setting(note).patches(0.4).map { |patch| Geometry::Geos.polygon(Labelling::Patch.corners(patch)) }
+            )
+          point = Geometry::Geos.read(Geometry::Wkb.point(*to))
+          return [] if area.intersects?(point)
+          from = area.nearest_points(point).then { |points| [points.get_x(0), points.get_y(0)] }
+          EndedLine.new(note.stroke, nil, note.last_end, note.end_mm).nodes([*from, *to])
+        end
+      end
+    end
+  end
+end

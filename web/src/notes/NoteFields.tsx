@@ -1,0 +1,151 @@
+import { Box, Button } from "@mui/material";
+import type { Note } from "../api/types";
+import { Choice } from "../fields/Choice";
+import { Colour } from "../fields/Colour";
+import { ColourBeside } from "../fields/ColourBeside";
+import { Field } from "../fields/Field";
+import { filled } from "../fields/filled";
+import { Flag } from "../fields/Flag";
+import { Measured } from "../fields/Measured";
+import { Pair } from "../fields/Pair";
+import { defaults } from "../generated/defaults";
+import { lineEnds } from "../generated/kinds";
+import { FaceChoice } from "../sheet/FaceChoice";
+import { FillFields } from "../sheet/PanelFields";
+import { titleOf, useNotes, type Place } from "./useNotes";
+
+const ENDS = [["", "nothing"], ...lineEnds] as const;
+const STROKE = { width_mm: 0.4, colour: "#8c2f39" };
+
+// What a note says and how it looks.
+export function NoteFields({ note }: { note: Note }) {
+  const { put, remove, way } = useNotes();
+  const shown = filled(note, defaults.note);
+  const stroke = { ...STROKE, ...note.stroke };
+  const keep = (patch: Partial<Note>, words = "Note") => put(`${words} ${titleOf(note)}`, { ...note, ...patch });
+  const led = note.kind === "text" && note.places.length === 2;
+  const withLeader = (leader: boolean) => {
+    const first = note.places[0] as Place;
+    if (!leader || !way) return keep({ places: [first] }, "Leader of the note");
+    const [x, y] = way.toPage(first);
+    return keep({ places: [first, way.toGround([x + 15, y + 10])], last_end: "dot" }, "Leader of the note");
+  };
+  return (
+    <Box sx={{ display: "grid", gap: 1, mt: 1, pl: 1, borderLeft: 2, borderColor: "thread.main" }}>
+      <Field
+        label={note.kind === "text" ? "Text of the note" : "What it is about"}
+        value={note.text ?? ""}
+        multiline
+        onKeep={async (text) => {
+          if (note.kind === "text" && text.trim() === "") throw new Error("Write a text.");
+          await keep({ text }, "Text of the note");
+        }}
+      />
+      {note.kind === "text" && (
+        <>
+          <ColourBeside
+            colour={<Colour label="Colour of the note" value={shown.colour} onKeep={(colour) => keep({ colour })} />}
+          >
+            <FaceChoice label="Typeface of the note" value={shown.face} wide onChoose={(face) => keep({ face })} />
+            <Measured
+              label="Size, pt"
+              value={shown.size_pt}
+              least={0.5}
+              most={1000}
+              onKeep={(size_pt) => keep({ size_pt })}
+            />
+            <Measured
+              label="Rotation, ° clockwise"
+              value={shown.rotation_deg}
+              least={-360}
+              most={360}
+              onKeep={(rotation_deg) => keep({ rotation_deg })}
+            />
+          </ColourBeside>
+          <Choice
+            label="Background of the note"
+            value={note.backing ? (note.backing.shape ?? "box") : "none"}
+            choices={[
+              ["none", "none"],
+              ["box", "box"],
+              ["rounded", "box with round corners"],
+              ["ellipse", "ellipse"],
+              ["hexagon", "hexagon"],
+              ["shield", "shield"],
+            ]}
+            onChoose={(shape) =>
+              keep({ backing: shape === "none" ? undefined : { ...note.backing, shape } }, "Background of the note")
+            }
+          />
+          <Flag label="leader line to a place" value={led} onKeep={withLeader} />
+        </>
+      )}
+      {(note.kind !== "text" || led) && (
+        <ColourBeside
+          colour={
+            <Colour
+              label="Colour of the line"
+              value={stroke.colour}
+              onKeep={(colour) => keep({ stroke: { ...stroke, colour } }, "Line of the note")}
+            />
+          }
+        >
+          <Measured
+            label="Line width, mm"
+            value={stroke.width_mm}
+            least={0.01}
+            most={100}
+            onKeep={(width_mm) => keep({ stroke: { ...stroke, width_mm } }, "Line of the note")}
+          />
+        </ColourBeside>
+      )}
+      {(note.kind === "line" || led) && (
+        <Pair>
+          {note.kind === "line" && (
+            <Choice
+              label="Begins with"
+              value={note.first_end ?? ""}
+              choices={ENDS}
+              onChoose={(end) => keep({ first_end: end === "" ? undefined : end }, "Ends of the note")}
+            />
+          )}
+          <Choice
+            label="Ends in"
+            value={note.last_end ?? ""}
+            choices={ENDS}
+            onChoose={(end) => keep({ last_end: end === "" ? undefined : end }, "Ends of the note")}
+          />
+          <Measured
+            label="Size of the ends, mm"
+            value={shown.end_mm}
+            least={0.1}
+            most={200}
+            onKeep={(end_mm) => keep({ end_mm }, "Ends of the note")}
+          />
+        </Pair>
+      )}
+      {(note.kind === "rectangle" || note.kind === "ellipse" || note.kind === "area") && (
+        <>
+          <Flag
+            label="filled"
+            value={!!note.fill}
+            onKeep={(fill) =>
+              keep({ fill: fill ? { colour: stroke.colour, opacity: 0.2 } : undefined }, "Area of the note")
+            }
+          />
+          {note.fill && <FillFields fill={note.fill} onKeep={(fill) => keep({ fill }, "Area of the note")} />}
+        </>
+      )}
+      <Flag
+        label="hidden"
+        value={shown.hidden}
+        onKeep={(hidden) => keep({ hidden: hidden || undefined }, hidden ? "Hide the note" : "Show the note")}
+      />
+      <Box>
+        <Button color="error" onClick={() => void remove(note).catch(() => undefined)}>
+          Remove the note
+        </Button>
+      </Box>
+    </Box>
+  );
+}

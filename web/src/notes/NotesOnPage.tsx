@@ -1,0 +1,109 @@
+import { Box } from "@mui/material";
+import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
+import type { Note } from "../api/types";
+import { NewNoteOnPage } from "./NewNoteOnPage";
+import { titleOf, useNotes, type Place } from "./useNotes";
+
+const ARROWS: Record<string, Place> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
+
+// The places of notes over the page, each to be dragged or moved by the arrow keys.
+export function NotesOnPage({ perMm, size: [width, height] }: { perMm: number; size: [number, number] }) {
+  const { open, way, list, picked, setPicked, making, put, remove } = useNotes();
+  const [moved, setMoved] = useState<{ id: string; index: number; at: Place } | null>(null);
+  const from = useRef<{ x: number; y: number; at: Place } | null>(null);
+  useEffect(() => setMoved(null), [list]);
+  if (!open || !way) return null;
+  if (making) return <NewNoteOnPage perMm={perMm} size={[width, height]} />;
+  const place = (note: Note, index: number, at: Place) =>
+    void put(`Move the note ${titleOf(note)}`, {
+      ...note,
+      places: note.places.map((known, number) => (number === index ? way.toGround(at) : known)),
+    }).catch(() => undefined);
+  const down = (event: PointerEvent<SVGElement>, note: Note, index: number, at: Place) => {
+    event.stopPropagation();
+    event.currentTarget.setPointerCapture(event.pointerId);
+    setPicked(note.id);
+    from.current = { x: event.clientX, y: event.clientY, at };
+    setMoved({ id: note.id, index, at });
+  };
+  const at = (event: PointerEvent): Place => [
+    from.current!.at[0] + (event.clientX - from.current!.x) / perMm,
+    from.current!.at[1] + (event.clientY - from.current!.y) / perMm,
+  ];
+  const drag = (event: PointerEvent) => {
+    if (from.current && moved) setMoved({ ...moved, at: at(event) });
+  };
+  const up = (event: PointerEvent, note: Note, index: number) => {
+    const start = from.current;
+    if (!start) return;
+    const end = at(event);
+    from.current = null;
+    if (Math.hypot(end[0] - start.at[0], end[1] - start.at[1]) * perMm > 3) place(note, index, end);
+    else setMoved(null);
+  };
+  const press = (event: KeyboardEvent, note: Note, index: number, [x, y]: Place) => {
+    const arrow = ARROWS[event.key];
+    if (arrow) {
+      event.preventDefault();
+      event.stopPropagation();
+      const step = event.shiftKey ? 10 : event.altKey ? 0.1 : 1;
+      place(note, index, [x + arrow[0] * step, y + arrow[1] * step]);
+    } else if (event.key === "Delete") {
+      event.stopPropagation();
+      void remove(note).catch(() => undefined);
+    } else if (event.key === "Enter" || event.key === " ") {
+      event.preventDefault();
+      setPicked(note.id);
+    } else if (event.key === "Escape") setPicked(null);
+  };
+  return (
+    <Box
+      component="svg"
+      role="group"
+      aria-label="Notes of the page"
+      viewBox={`0 0 ${width} ${height}`}
+      sx={{ position: "absolute", inset: 0, width: "100%", height: "100%", pointerEvents: "none" }}
+    >
+      {list.flatMap((note) =>
+        note.places.map((known, index) => {
+          const [x, y] = moved?.id === note.id && moved.index === index ? moved.at : way.toPage(known as Place);
+          if (x < 0 || y < 0 || x > width || y > height) return [];
+          const chosen = picked === note.id;
+          return (
+            <Box
+              component="circle"
+              key={`${note.id} ${index}`}
+              role="button"
+              tabIndex={0}
+              aria-pressed={chosen}
+              aria-label={`${titleOf(note)}, place ${index + 1} of ${note.places.length}`}
+              data-note={note.id}
+              cx={x}
+              cy={y}
+              r={(chosen ? 6 : 4.5) / perMm}
+              onPointerDown={(event: PointerEvent<SVGElement>) => down(event, note, index, [x, y])}
+              onPointerMove={drag}
+              onPointerUp={(event: PointerEvent) => up(event, note, index)}
+              onKeyDown={(event: KeyboardEvent) => press(event, note, index, [x, y])}
+              sx={{
+                pointerEvents: "auto",
+                cursor: "move",
+                touchAction: "none",
+                outline: "none",
+                fill: chosen ? "#8c2f39" : "#fffdf6",
+                stroke: chosen ? "#fffdf6" : "#8c2f39",
+                strokeWidth: 1.5 / perMm,
+                "&:hover, &:focus-visible": { stroke: "#1f6f78", strokeWidth: 2.5 / perMm },
+              }}
+            />
+          );
+        }),
+      )}
+    </Box>
+  );
+}
