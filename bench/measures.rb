@@ -18,6 +18,7 @@ module Bench
         *memory_rows,
         *image_rows,
         *GridMeasures.new.rows,
+        *LabelMeasures.new.rows,
         *IndexMeasures.new(@folio_path).rows,
         *GroundMeasures.new.rows,
         *RasterMeasures.new.rows

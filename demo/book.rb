@@ -300,7 +300,7 @@ book = {
           "size_pt" => 7,
           "colour" => "#8c2f39",
           "lines" => {
-            "gap_mm" => 0.7,
+            "gap_mm" => 1,
             "position" => "either"
           }
         }
@@ -356,6 +356,48 @@ book = {
     "scale" => 2500,
     "held" => "projection",
     "overlap_mm" => 8
+  },
+  # Hazards are named beside their symbol, at the end of a leader line.
+  "labels_by_hand" =>
+    (1..11).map do |number|
+      {
+        "layer" => "hazards",
+        "rule" => "rule-1",
+        "feature" => {
+          "field" => "number",
+          "value" => number.to_s
+        },
+        "offset_mm" => [12, -6]
+      }
+    end,
+  "notes" => {
+    "list" => [
+      {
+        "id" => "note-1",
+        "kind" => "text",
+        "places" => [[403_700, 6_528_640], [403_662, 6_528_584]],
+        "text" => "Boardwalk closed\nApril to June",
+        "face" => "sans-semibold",
+        "size_pt" => 7,
+        "last_end" => "dot",
+        "end_mm" => 1.4,
+        "stroke" => {
+          "colour" => "#8c2f39",
+          "width_mm" => 0.25
+        },
+        "backing" => {
+          "shape" => "rounded",
+          "margin_mm" => 0.8,
+          "fill" => {
+            "colour" => "#fffdf6"
+          },
+          "stroke" => {
+            "colour" => "#8c2f39",
+            "width_mm" => 0.2
+          }
+        }
+      }
+    ]
   }
 }
 

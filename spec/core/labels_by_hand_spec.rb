@@ -38,6 +38,22 @@ RSpec.describe TileLoom::Symbology::Labels::ByHand do
     expect(label(sheet(book(*both), "C3"), "here")).not_to be_nil
   end
 
+  it "finds another place where a sheet has no room for what was put somewhere on all; for one alone it is told" do
+    hazard = {field: "number", value: "3"}
+    cells = book.cells(source).map(&:name)
+    shaft = source.features("hazards", nil).find { |feature| feature.attributes["number"] == 3 }
+    x, y = shaft.wkb.unpack("@5EE")
+    shown = cells.select { |cell| sheet(book, cell).view.then { |view| view.frame.include?(*view.to_page([x, y])) } }
+    expect(shown).not_to be_empty
+    shown.each do |cell|
+      far = [book.layout.frame_box.width, 0]
+      all = sheet(book(entry("hazards", hazard, offset_mm: far)), cell)
+      expect(label(all, "old shaft")).not_to be_nil
+      one = sheet(book(entry("hazards", hazard, offset_mm: far, sheet: cell)), cell)
+      expect([label(one, "old shaft"), one.left_out.join]).to match([nil, include("“old shaft”")])
+    end
+  end
+
   it "hides, turns, and gives another text; the others make room" do
     plain = sheet(book, "C3")
     hut = {field: "name", value: "Skarrow Hut"}

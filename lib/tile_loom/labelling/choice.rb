@@ -9,8 +9,8 @@ module TileLoom
     class Choice
       # Labels that want one another's room are looked through exactly where they are no more.
       EXACT = 14
-      # Steps for each place that a group has, of moving and of looking through; of looking through at the most.
-      MOVING, LOOKING, MOST_LOOKING = 30, 150, 20_000
+      # Steps for each place that a group has, of moving and of looking through, and of each at the most.
+      MOVING, MOST_MOVING, LOOKING, MOST_LOOKING = 30, 4_000, 150, 20_000
       # How many that are in the way are moved for one, and how far the moving goes on from them.
       MOST_MOVED, MOST_DEPTH = 3, 3
 
@@ -109,7 +109,7 @@ module TileLoom
       def settle(labels)
         start(labels)
         return if best?(labels)
-        @steps = labels.sum { |label| @first[label + 1] - @first[label] } * MOVING
+        @steps = [labels.sum { |label| @first[label + 1] - @first[label] } * MOVING, MOST_MOVING].min
         improve(labels)
         look_through(labels) if @held.empty? && labels.length <= EXACT && !best?(labels)
       end

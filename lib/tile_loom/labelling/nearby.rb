@@ -23,16 +23,17 @@ module TileLoom
         false
       end
 
-      # The things whose patches touch this one, each once.
-      def touching(patch)
-        found = nil
+      # Yields the things whose patches touch this one, some more than once.
+      def each_touching(patch)
         each_square(patch) do |key|
-          @squares[key]&.each do |other, thing|
-            next unless Patch.touch?(patch, other)
-            (found ||= {}.compare_by_identity)[thing] = true
+          list = @squares[key] or next
+          index = 0
+          while index < list.length
+            entry = list[index]
+            yield entry[1] if Patch.touch?(patch, entry[0])
+            index += 1
           end
         end
-        found ? found.keys : []
       end
 
       private

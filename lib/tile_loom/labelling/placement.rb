@@ -17,7 +17,7 @@ module TileLoom
         @wanted, @room, @symbols = wanted, room, symbols
         @places = Array.new(wanted.length) { [] }
         @nearby = Nearby.new
-        @touching = []
+        @touching = {}
         @all = []
         @owner = []
         @cost = []
@@ -50,21 +50,23 @@ module TileLoom
           @cost << cost
           @places[label] << number
           place.patches.each do |patch|
-            @nearby.touching(patch).each { |other| @touching << other * MANY + number unless @owner[other] == label }
+            @nearby.each_touching(patch) { |other| @touching[other * MANY + number] = true if @owner[other] != label }
           end
           place.patches.each { |patch| @nearby.add(patch, number) }
         end
       end
 
       def covered(place, wanted)
-        found =
-          place
-            .patches
-            .flat_map { |patch| @symbols.touching(patch) }
-            .reject { |_, layer, feature| layer == wanted.layer.id && (feature.nil? || feature == wanted.feature.id) }
-        return 0 if found.empty?
-        return wanted.lost if found.any? { |avoidance, *| avoidance >= NEVER }
-        found.uniq.sum { |avoidance, *| avoidance * COVERED }.round
+        found = nil
+        place.patches.each do |patch|
+          @symbols.each_touching(patch) do |symbol|
+            avoidance, layer, feature = symbol
+            next if layer == wanted.layer.id && (feature.nil? || feature == wanted.feature.id)
+            return wanted.lost if avoidance >= NEVER
+            (found ||= {}.compare_by_identity)[symbol] = true
+          end
+        end
+        found ? (found.keys.sum(&:first) * COVERED).round : 0
       end
 
       # {label → place} of some labels, of places that the block allows; dearer places are asked for where these will
@@ -83,21 +85,28 @@ module TileLoom
       def chosen(labels, held)
         numbers = labels.map { |label| @places[label].select { |place| yield place } }
         order = numbers.flatten(1)
-        at = {}
+        at = Array.new(@all.length)
         order.each_with_index { |place, index| at[place] = index }
-        touching =
-          @touching.uniq.filter_map do |pair|
-            first, second = at[pair / MANY], at[pair % MANY]
-            [first, second] if first && second
-          end
         choice =
           Choice.new(
             lost: labels.map { |label| @wanted[label].lost },
             costs: numbers.map { |list| list.map { |place| @cost[place] } },
-            touching: touching,
-            held: labels.each_with_index.filter_map { |label, index| [index, at[held[label]]] if at[held[label]] }.to_h
+            touching: near(at),
+            held: labels.each_with_index.filter_map { |label, index| held_at(index, held[label], at) }.to_h
           ).solve
         labels.zip(choice.chosen).filter_map { |label, place| [label, order[place]] if place }.to_h
+      end
+
+      def held_at(index, place, at) = (place && at[place]) ? [index, at[place]] : nil
+
+      # Pairs of places that touch, by their numbers in `at`.
+      def near(at)
+        found = []
+        @touching.each_key do |pair|
+          first, second = at[pair / MANY], at[pair % MANY]
+          found << [first, second] if first && second
+        end
+        found
       end
     end
   end

@@ -19,6 +19,7 @@ module TileLoom
       # base: what all of them cost.
       def initialize(text, x, y, half_x, half_y = half_x, spec:, base: 0)
         @text, @x, @y, @half_x, @half_y, @spec, @base = text, x, y, half_x, half_y, spec, base
+        @gap = spec.gap_mm
       end
 
       # Place list beside the point.
@@ -44,7 +45,7 @@ module TileLoom
 
       # [left, first baseline, align] of the text in a position.
       def start(position)
-        gap = @spec.gap_mm
+        gap = @gap
         width, cap, depth = @text.width, @text.cap, @text.depth
         across, along = @half_x + gap, @half_y + gap
         case position
@@ -67,7 +68,7 @@ module TileLoom
 
       # A corner of the text lies on the diagonal.
       def diagonal(position, width, cap, depth)
-        gap = @spec.gap_mm
+        gap = @gap
         across, along = @half_x * DIAGONAL + gap, @half_y * DIAGONAL + gap
         left = position.end_with?("right") ? @x + across : @x - across - width
         baseline = position.start_with?("upper") ? @y - along - depth : @y + along + cap

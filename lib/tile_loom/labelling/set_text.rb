@@ -46,6 +46,7 @@ module TileLoom
 
       # Where a line starts of a text that stands with its lines flush left, flush right or centred.
       def indent(line, align)
+        return 0.0 if @lines.length == 1
         case align
         when :left
           0.0

@@ -110,7 +110,7 @@ module TileLoom
       # Of several labels of a line one is enough.
       def lost(wanted, found)
         shown = wanted.each_with_index.select { |label, _| label.shown }
-        groups = shown.group_by { |label, _| label.group || label }
+        groups = shown.group_by { |label, index| label.group || index }
         missed =
           groups.each_value.reject { |list| list.any? { |_, index| found[index] } }.map { |list| list.first.first }
         {

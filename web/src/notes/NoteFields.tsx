@@ -104,6 +104,7 @@ export function NoteFields({ note }: { note: Note }) {
           {note.kind === "line" && (
             <Choice
               label="Begins with"
+              wide
               value={note.first_end ?? ""}
               choices={ENDS}
               onChoose={(end) => keep({ first_end: end === "" ? undefined : end }, "Ends of the note")}
@@ -111,6 +112,7 @@ export function NoteFields({ note }: { note: Note }) {
           )}
           <Choice
             label="Ends in"
+            wide
             value={note.last_end ?? ""}
             choices={ENDS}
             onChoose={(end) => keep({ last_end: end === "" ? undefined : end }, "Ends of the note")}

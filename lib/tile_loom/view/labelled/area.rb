@@ -18,13 +18,11 @@ module TileLoom
           box = Geometry::Box.around(shapes.last.first)
           x, y = box.centre
           hand = hand()
-          if hand&.placed?
-            return [label(x, y, @visible, [by_hand(hand, x, y, [box.width, box.height].min / 2)], hand: hand)].compact
-          end
           text = text_of(hand)
+          by_hand = [by_hand(hand, x, y, [box.width, box.height].min / 2)] if hand&.placed?
           label =
-            label(x, y, @visible, places(text, shapes, :inside), hand: hand) do
-              places(text, shapes, :outside) +
+            label(x, y, @visible, by_hand || places(text, shapes, :inside), hand: hand) do
+              (by_hand ? places(text, shapes, :inside) : []) + places(text, shapes, :outside) +
                 short_places { |one| places(one, shapes, :inside) + places(one, shapes, :outside) }
             end
           [label].compact

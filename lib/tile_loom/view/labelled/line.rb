@@ -86,10 +86,12 @@ module TileLoom
           first, last = course.span
           low, high = [from, first].max, [to, last].min
           shown = SEEN.any? { |share| view.frame.include?(*course.at(course.station(low + (high - low) * share))) }
-          return label(x, y, shown, [by_hand(hand, places)].compact, number: number, hand: hand) if hand&.placed?
+          by_hand = [by_hand(hand, places)].compact if hand&.placed?
+          found = by_hand || places.best
           group = [rule.object_id, feature.id]
-          label(x, y, shown, places.best, number: number, group: group, lost: LabelPlacing::LOST_AGAIN, hand: hand) do
-            places.rest + short_places { |one| places(one, course, from, to).all } + beside(places)
+          label(x, y, shown, found, number: number, group: group, lost: LabelPlacing::LOST_AGAIN, hand: hand) do
+            (by_hand ? places.best : []) + places.rest + short_places { |one| places(one, course, from, to).all } +
+              beside(places)
           end
         end
 

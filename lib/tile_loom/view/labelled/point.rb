@@ -11,12 +11,13 @@ module TileLoom
           half = scope.drawing.half_of(feature)
           hand = hand()
           shown = view.frame.include?(x, y)
-          return [label(x, y, shown, [by_hand(hand, x, y, half)], hand: hand)].compact if hand&.placed?
           text = text_of(hand)
           make = ->(one) { Labelling::PointPlaces.new(one, x, y, half, spec: rule.points) }
+          by_hand = [by_hand(hand, x, y, half)] if hand&.placed?
           label =
-            label(x, y, shown, make.call(text).beside, hand: hand) do
-              make.call(text).moved + short_places { |one| make.call(one).then { |all| all.beside + all.moved } }
+            label(x, y, shown, by_hand || make.call(text).beside, hand: hand) do
+              (by_hand ? make.call(text).beside : []) + make.call(text).moved +
+                short_places { |one| make.call(one).then { |all| all.beside + all.moved } }
             end
           [label].compact
         end

@@ -41,8 +41,8 @@ module TileLoom
           yield(short_text).map { |place| Labelling::Place.new(place.cost + SHORT, place.setting, place.leader) }
         end
 
-        # The Wanted; nil where it is hidden by hand. A block gives its further places. by_hand: a Place of a text by
-        # hand, in the way of which nothing else is asked for.
+        # The Wanted; nil where it is hidden by hand. A block gives its further places; of one that was put somewhere by
+        # hand for all sheets, where one of them has no room for it there.
         def label(x, y, shown, places, number: 0, group: nil, lost: nil, hand: nil, &more)
           return nil if hand&.hidden?
           Labelling::Wanted.new(
@@ -56,7 +56,7 @@ module TileLoom
             shown: shown,
             group: hand&.placed? ? nil : group,
             places: places,
-            more: hand&.placed? ? nil : more,
+            more: (hand&.placed? && hand.sheet) ? nil : more,
             number: number,
             hand: hand
           )
