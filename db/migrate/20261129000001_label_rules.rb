@@ -9,6 +9,11 @@ class LabelRules < ActiveRecord::Migration[7.2]
     add_column :books, :labels_by_hand, :json
     add_column :books, :design_scale, :double
     add_column :books, :notes, :json
+    rewrite_all
+  end
+
+  # Everything that is kept in the words of before.
+  def rewrite_all
     rewrite("layers", "style") { |style| UPGRADE.labelled(style) }
     rewrite("books", "looks") { |looks| looks.map { |look| UPGRADE.look_labelled(look) } }
     rewrite("edits", "before") { |document| UPGRADE.label_rules(document) }
