@@ -27,7 +27,7 @@ module TileLoom
         private
 
         def near(whole)
-          ground = scope.ground
+          ground = scope.lines_ground
           box = Geometry::Geos.envelope(whole)
           return whole if box.nil? || (ground.include?(box.min_x, box.min_y) && ground.include?(box.max_x, box.max_y))
           whole.clip_by_rect(ground.min_x, ground.min_y, ground.max_x, ground.max_y)
@@ -85,7 +85,9 @@ module TileLoom
           x, y = places.middle_seen
           first, last = course.span
           low, high = [from, first].max, [to, last].min
-          shown = SEEN.any? { |share| view.frame.include?(*course.at(course.station(low + (high - low) * share))) }
+          seen = SEEN.map { |share| course.at(course.station(low + (high - low) * share)) }
+          return nil if seen.none? { |place| scope.lines_window.include?(*place) }
+          shown = seen.any? { |place| view.frame.include?(*place) }
           by_hand = [by_hand(hand, places)].compact if hand&.placed?
           found = by_hand || places.best
           group = [rule.object_id, feature.id]

@@ -6,7 +6,10 @@ module TileLoom
       # What the labels of one layer have in common in a view. layer: Symbology::Layer; window: Box in page mm beyond
       # which nothing is thought of; ground: the same in the view's CRS, not turned.
       class Scope
-        attr_reader :drawing, :view, :window, :ground
+        attr_reader :drawing, :view, :window, :ground, :lines_ground, :lines_window
+
+        # Lines are thought of no further round the frame than this.
+        LINES_MM = 8.0
 
         # drawing: LayerDrawing; rank: of the layer among all, from the bottom; hand: Symbology::Labels::HandSet.
         def initialize(drawing, view, window, rank, hand)
@@ -14,6 +17,8 @@ module TileLoom
           @texts = {}
           @keys = {}.compare_by_identity
           @ground = view.ground.box.grow(LabelPlacing::COLLAR_MM * view.units_per_mm)
+          @lines_ground = view.ground.box.grow(LINES_MM * view.units_per_mm)
+          @lines_window = view.frame.grow(LINES_MM)
         end
 
         def layer = drawing.layer
