@@ -375,7 +375,7 @@ book = {
       {
         "id" => "note-1",
         "kind" => "text",
-        "places" => [[403_700, 6_528_640], [403_662, 6_528_584]],
+        "places" => [[403_570, 6_528_652], [403_623.8, 6_528_604]],
         "text" => "Boardwalk closed\nApril to June",
         "face" => "sans-semibold",
         "size_pt" => 7,

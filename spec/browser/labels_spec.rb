@@ -34,7 +34,7 @@ RSpec.describe "Labels and notes of the demo", type: :feature do
     before = find("[data-sheet='14'] svg text", text: "SKARROW HUT hut")["y"].to_f
     page.driver.browser.action.move_to(hut.native).click_and_hold.move_by(30, 40).release.perform
     saved
-    expect(page).to have_css("[aria-label='Labels by hand']", text: "Skarrow Hut moved")
+    expect(page).to have_css("[aria-label='Labels by hand']", text: "SKARROW HUT hut moved")
     after = find("[data-sheet='14'] svg text", text: "SKARROW HUT hut")["y"].to_f
     expect(after - before).to be > 1000
     fill_in("Text by hand", with: "Closed hut")
@@ -44,8 +44,8 @@ RSpec.describe "Labels and notes of the demo", type: :feature do
     expect_accessible
     undo
     expect(page).to have_no_css("[data-sheet='14'] svg text", text: "Closed hut")
-    within("[aria-label='Labels by hand']") { find("button", text: "Reset", match: :first).click }
-    expect(page).to have_no_css("[aria-label='Labels by hand']")
+    within("[aria-label='Labels by hand']") { find("button[aria-label='Reset SKARROW HUT hut']").click }
+    expect(page).to have_no_css("[aria-label='Labels by hand']", text: "hut")
     saved
 
     find("label", text: "mark them, to write and move").click
@@ -57,7 +57,9 @@ RSpec.describe "Labels and notes of the demo", type: :feature do
     find_field("Text of the note").send_keys(:enter)
     expect(page).to have_css("[data-sheet='14'] [data-part='notes'] text", text: "Repair in spring")
     saved
-    expect(@book.reload.document.contents.notes.list.map(&:text)).to eq(["Repair in spring"])
+    expect(@book.reload.document.contents.notes.list.map(&:text)).to eq(
+      ["Boardwalk closed\nApril to June", "Repair in spring"]
+    )
     expect_accessible
   end
 end

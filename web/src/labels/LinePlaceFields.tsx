@@ -35,7 +35,7 @@ export function LinePlaceFields({
         />
         <Choice
           label="Side"
-          wide={shown.position === "on"}
+          wide
           value={shown.position}
           choices={[
             ["above", "above the line"],

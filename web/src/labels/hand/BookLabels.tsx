@@ -65,7 +65,7 @@ export function BookLabels() {
           </div>
           {found.list.map((page) => (
             <Box key={page.number}>
-              <Button sx={{ px: 0, py: 0 }} onClick={() => go(page.number)}>
+              <Button sx={{ px: 0, py: 0, minHeight: 24 }} onClick={() => go(page.number)}>
                 {page.name}
               </Button>{" "}
               {page.lost.map((lost) => lost.text).join(", ")}

@@ -9,7 +9,7 @@ import { Measured } from "../../fields/Measured";
 import { BookLabels } from "./BookLabels";
 import { keyOf, type Labels, type PlacedLabel } from "./useLabels";
 
-// What an entry is about, where its label is not on the page.
+// What an entry is about, by the label that the page has of it, if it has one.
 const about = (entry: LabelByHand) =>
   entry.text?.split("\n")[0] || entry.feature.value || entry.feature.text || `feature ${entry.feature.id}`;
 
@@ -74,38 +74,51 @@ export function LabelsPanel({
           </Box>
         </Box>
       )}
-      {shown && labels.here.length > 0 && (
-        <Box component="section" aria-label="Labels by hand" sx={{ mt: 1, fontSize: 13 }}>
-          <b>{count(labels.here.length, "label")} by hand</b>
-          <Box component="ul" sx={{ m: 0, p: 0, listStyle: "none" }}>
-            {labels.here.map((entry) => (
-              <Box component="li" key={JSON.stringify(entry)} sx={{ display: "flex", alignItems: "center", gap: 0.5 }}>
-                <span>
-                  {about(entry)}{" "}
-                  <Box component="span" sx={{ color: "text.secondary" }}>
-                    {done(entry)}
-                    {entry.sheet === undefined ? ", on all sheets" : ""}
-                  </Box>
-                </span>
-                <Button
-                  sx={{ ml: "auto", py: 0 }}
-                  aria-label={`Reset ${about(entry)}`}
-                  onClick={() => void labels.reset([entry], `Reset the label ${about(entry)}`).catch(() => undefined)}
-                >
-                  Reset
-                </Button>
-              </Box>
-            ))}
-          </Box>
-          {labels.here.length > 1 && (
-            <Button onClick={() => void labels.reset(labels.here, "Reset the labels of a page").catch(() => undefined)}>
-              Reset all of these
-            </Button>
-          )}
-        </Box>
-      )}
+      {shown && data && <ByHand labels={labels} placed={data.placed} />}
       {shown && <BookLabels />}
     </>
+  );
+}
+
+// What was done to labels of the page by hand; what is said of all sheets is listed where the page shows the label, or
+// would show it if it were not hidden.
+function ByHand({ labels, placed }: { labels: Labels; placed: PlacedLabel[] }) {
+  const { name, here } = labels;
+  const texts = new Map(placed.map((label) => [keyOf(label), label.text]));
+  const listed = here.filter((entry) => entry.sheet === name || entry.hidden || texts.has(keyOf(entry)));
+  const title = (entry: LabelByHand) => texts.get(keyOf(entry)) ?? about(entry);
+  const elsewhere = here.length - listed.length;
+  if (here.length === 0) return null;
+  return (
+    <Box component="section" aria-label="Labels by hand" sx={{ mt: 1, fontSize: 13 }}>
+      <b>{count(listed.length, "label")} by hand</b>
+      {elsewhere > 0 && ` here; ${elsewhere} on other sheets`}
+      <Box component="ul" sx={{ m: 0, p: 0, listStyle: "none" }}>
+        {listed.map((entry) => (
+          <Box component="li" key={JSON.stringify(entry)} sx={{ display: "flex", alignItems: "center", gap: 0.5 }}>
+            <span>
+              {title(entry)}{" "}
+              <Box component="span" sx={{ color: "text.secondary" }}>
+                {done(entry)}
+                {entry.sheet === undefined ? ", on all sheets" : ""}
+              </Box>
+            </span>
+            <Button
+              sx={{ ml: "auto", py: 0, minHeight: 24 }}
+              aria-label={`Reset ${title(entry)}`}
+              onClick={() => void labels.reset([entry], `Reset the label ${title(entry)}`).catch(() => undefined)}
+            >
+              Reset
+            </Button>
+          </Box>
+        ))}
+      </Box>
+      {listed.length > 1 && (
+        <Button onClick={() => void labels.reset(listed, "Reset the labels of a page").catch(() => undefined)}>
+          Reset all of these
+        </Button>
+      )}
+    </Box>
   );
 }
 

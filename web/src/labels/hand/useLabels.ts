@@ -101,7 +101,7 @@ export function useLabels(sheet: number, name: string, wanted: boolean) {
       words,
       all.filter((entry) => !entries.includes(entry)),
     );
-  return { labels: data, here, own, edit, placed, reset };
+  return { labels: data, name, here, own, edit, placed, reset };
 }
 
 const rounded = (value: number, per: number) => Math.round(value * per) / per;
