@@ -17,6 +17,7 @@ module TileLoom
 
       # What it takes; grow: mm of room round it.
       def patches(grow)
+        return [plain(grow)] if text.plain? && angle.zero? && tracking_pt.zero?
         return backed(grow) if text.backed?
         text.lines.each_with_index.map do |line, index|
           left = text.indent(line, @align)
@@ -54,6 +55,12 @@ module TileLoom
       def box = Geometry::Box.new(x, y - text.cap, x + text.width + widening(text.lines.first), y + text.depth)
 
       private
+
+      # Of one level line.
+      def plain(grow)
+        line = text.lines.first
+        [x - grow, y + line.top - grow, x + line.width + grow, y + line.bottom + grow]
+      end
 
       def widening(line) =
         tracking_pt.zero? ? 0.0 : tracking_pt * Type::Face::MM_PER_PT * [line.string.length - 1, 0].max

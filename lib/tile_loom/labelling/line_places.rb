@@ -10,7 +10,7 @@ module TileLoom
       SPACED = 0.25
       # What it costs: each degree of all bends, the whole way from the middle of the stretch, the other side, a level
       # text beside a line that is too short.
-      BEND, OFF_MIDDLE, OTHER_SIDE, BESIDE = 0.25, 30, 24, 70
+      BEND, OFF_MIDDLE, OTHER_SIDE, BESIDE = 0.6, 30, 24, 70
       # All bends together that a label may follow, in degrees.
       MOST_BEND_DEG = 150
 

@@ -22,6 +22,7 @@ module TileLoom
             Line.new(string, width_of(string, face, size), -high * em, -low * em)
           end
         @backed = !rule.backing.nil?
+        @plain = @lines.length == 1 && !@backed
         @width = @lines.map(&:width).max
         @cap = face.cap_height_mm(size)
         @advance = em * rule.line_spacing
@@ -34,6 +35,9 @@ module TileLoom
       def depth = (@lines.length - 1) * @advance
 
       def backed? = @backed
+
+      # One line with nothing behind it?
+      def plain? = @plain
 
       def one? = @lines.length == 1
 

@@ -147,8 +147,8 @@ module TileLoom
 
       # The label rules of a feature of these attributes at a scale. seen: see Rule#match?.
       def labels_for(attributes, seen, scale)
-        fitting = labels.lazy.select { |rule| rule.shown_at?(scale) && rule.match?(attributes, seen) }
-        (label_match == "all") ? fitting.to_a : fitting.first(1)
+        fits = ->(rule) { rule.shown_at?(scale) && rule.match?(attributes, seen) }
+        (label_match == "all") ? labels.select(&fits) : [labels.find(&fits)].compact
       end
 
       # Does it depend on the sheet what is drawn or labelled?

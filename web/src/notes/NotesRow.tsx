@@ -33,7 +33,11 @@ export function NotesRow() {
       <Box sx={{ fontSize: 12.5, color: "text.secondary", pl: 1 }}>
         Export as{" "}
         {layerFormats.map(([format, formatTitle]) => (
-          <Button key={format} sx={{ py: 0, px: 0.5, minHeight: 24 }} href={`/api/books/${book.id}/notes/file?format=${format}`}>
+          <Button
+            key={format}
+            sx={{ py: 0, px: 0.5, minHeight: 24 }}
+            href={`/api/books/${book.id}/notes/file?format=${format}`}
+          >
             {formatTitle}
           </Button>
         ))}
