@@ -10,11 +10,33 @@ RSpec.describe "Proof and print", type: :feature do
   # [words, left, right] of each upright text on the page, in mm, as Chromium sets it.
   def shown
     page.evaluate_script(<<~JS)
-      Array.from(document.querySelectorAll("[data-sheet] svg text")).filter(text => !text.getAttribute("transform")).map(text => {
-        const svg = text.ownerSVGElement;
-        return [text.textContent, text.x.baseVal[0].value / 100, (text.x.baseVal[0].value + text.getComputedTextLength()) / 100];
+      Array.from(document.querySelectorAll("[data-sheet] svg text")).filter(text => !text.getAttribute("transform") && !text.getAttribute("rotate")).map(text => {
+        // Chromium counts the space after the last letter, too.
+        const end = text.x.baseVal[0].value + text.getComputedTextLength() - Number(text.getAttribute("letter-spacing") ?? 0);
+        return [text.textContent, text.x.baseVal[0].value / 100, end / 100];
       })
     JS
+  end
+
+  # [string, [[x, y] of the foot of each letter but spaces]] of each text along a curve, in mm, as Chromium sets it.
+  def curved
+    page.evaluate_script(<<~JS)
+      Array.from(document.querySelectorAll("[data-sheet] svg text[rotate]:not([fill=none])")).map(text => [
+        text.textContent,
+        Array.from(text.textContent, (letter, index) => [letter, text.getStartPositionOfChar(index)])
+          .filter(([letter]) => letter !== " ")
+          .map(([, place]) => [place.x / 100, place.y / 100]),
+      ])
+    JS
+  end
+
+  # [x, y] in mm of every glyph that poppler draws. It puts the page in the middle of a paper of whole points.
+  def glyphs(file)
+    real = outside("pdfinfo", file).match(/Page size: +([\d.]+) x ([\d.]+) pts/).captures.map(&:to_f)
+    aside = real.map { |points| (points.round - points) / 2 }
+    outside("pdftocairo", "-svg", "-noshrink", file, "-")
+      .scan(/<use xlink:href="#glyph[^"]*" x="([\d.-]+)" y="([\d.-]+)"/)
+      .map { |place| place.zip(aside).map { |points, more| (points.to_f + more) * 25.4 / 72 } }
   end
 
   # [word, left, right] in mm by poppler.
@@ -66,13 +88,23 @@ RSpec.describe "Proof and print", type: :feature do
           apart =
             texts.flat_map do |string, left, right|
               list = string.split(/[\s\u2009]+/)
+              # One whose letters are spaced is read as one word.
               ends = [[list.first, 1, left], [list.last, 2, right]]
               ends.filter_map do |word, side, mm|
-                nearest = words.select { |found| found[0] == word }.map { |found| (found[side] - mm).abs }.min
+                nearest =
+                  words.select { |found| [word, string].include?(found[0]) }.map { |found| (found[side] - mm).abs }.min
                 [string, side, nearest] unless nearest && nearest < 0.1
               end
             end
           expect(apart).to eq([])
+          drawn = glyphs(file)
+          along = curved
+          expect(along).not_to be_empty
+          off =
+            along.flat_map do |string, feet|
+              feet.filter_map { |x, y| string if drawn.map { |u, v| Math.hypot(u - x, v - y) }.min > 0.1 }
+            end
+          expect(off).to eq([])
         end
       end
     end

@@ -306,26 +306,41 @@ module TileLoom
         def text(node)
           runs = node.face.runs(node.string)
           matrix = text_matrix(node)
-          if node.halo
-            stroke(node.halo)
-            show(node, matrix, runs, 1)
+          read_as(spread?(node, runs) && node.string) do
+            if node.halo
+              stroke(node.halo)
+              show(node, matrix, runs, 1)
+            end
+            opacity(1.0, over: @inks.overprint?(node.colour, text: true))
+            colour(node.colour)
+            show(node, matrix, runs, 0)
           end
-          opacity(1.0, over: @inks.overprint?(node.colour, text: true))
-          colour(node.colour)
-          show(node, matrix, runs, 0)
         end
 
-        # Letter by letter, read as the one text that they are (ISO 32000-2, 14.9.4).
-        def curved_text(node)
-          @out << "/Span << /ActualText <#{("\uFEFF" + node.string).encode("UTF-16BE").unpack1("H*")}> >> BDC\n"
-          if node.halo
-            stroke(node.halo)
-            letters(node, 1)
-          end
-          opacity(1.0, over: @inks.overprint?(node.colour, text: true))
-          colour(node.colour)
-          letters(node, 0)
+        # Spaced by more than this share of their size, letters are taken for words.
+        SPREAD = 0.1
+
+        def spread?(node, runs) = node.tracking_pt > SPREAD * node.size_pt && runs.none?(&:rtl)
+
+        # What is shown in the block is read as one string (ISO 32000-2, 14.9.4), where there is one.
+        def read_as(string)
+          return yield unless string
+          @out << "/Span << /ActualText <#{("\uFEFF" + string).encode("UTF-16BE").unpack1("H*")}> >> BDC\n"
+          yield
           @out << "EMC\n"
+        end
+
+        # Letter by letter.
+        def curved_text(node)
+          read_as(node.string) do
+            if node.halo
+              stroke(node.halo)
+              letters(node, 1)
+            end
+            opacity(1.0, over: @inks.overprint?(node.colour, text: true))
+            colour(node.colour)
+            letters(node, 0)
+          end
         end
 
         def letters(node, mode)
