@@ -83,7 +83,7 @@ RSpec.describe "Pixels on sheets" do
     path, = pdf(shown("aerial", "shading"))
     found = PdfObjects.new(path)
     expect(found.of_type("/OCG").map { |object| PdfObjects.text(object["/Name"]) }).to eq(
-      ["Aerial picture", "Shaded relief"]
+      ["Aerial picture", "Shaded relief", "Notes"]
     )
     expect(found.all.map { |object| object["/BM"] }.compact).to eq(["/Multiply"])
     expect(tool("qpdf", "--check", path)).to include("No syntax or stream encoding errors")
