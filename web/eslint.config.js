@@ -12,7 +12,8 @@ const FLOORS = [
   ["frame"],
   ["statement"],
   ["map", "page"],
-  ["arrivals", "grids", "pixels", "symbols"],
+  ["arrivals", "grids", "labels", "pixels", "symbols"],
+  ["notes"],
   ["ground", "sheet", "weave", "proof", "press", "shelf"],
 ];
 

@@ -7,7 +7,7 @@ module App
 
     def initialize(layer, format)
       @layer = layer
-      @file = TileLoom::Data::VectorFile.new(layer.key, format, crs: layer.book.crs, among: FORMATS, of: "layers")
+      @file = file(layer.key, format, layer.book.crs)
     end
 
     def type = @file.type
@@ -18,6 +18,8 @@ module App
     def make(&block) = @file.make(features, &block)
 
     private
+
+    def file(key, format, crs) = TileLoom::Data::VectorFile.new(key, format, crs: crs, among: FORMATS, of: "layers")
 
     def features = @layer.to_enum(:each_geojson).lazy.map { |identity, feature| feature.merge("id" => identity) }
   end

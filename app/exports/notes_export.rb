@@ -2,18 +2,14 @@
 
 module App
   # A book's notes as a file in an open format, as a layer's features are.
-  class NotesExport
+  class NotesExport < LayerExport
     def initialize(document, format)
       @notes = document.contents.notes
-      @file =
-        TileLoom::Data::VectorFile.new("notes", format, crs: document.crs, among: LayerExport::FORMATS, of: "layers")
+      @file = file("notes", format, document.crs)
     end
 
-    def type = @file.type
+    private
 
-    def name = @file.name
-
-    # Yields the finished file, which is gone after the block.
-    def make(&block) = @file.make(@notes.features.lazy, &block)
+    def features = @notes.features.lazy
   end
 end

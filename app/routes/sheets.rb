@@ -8,9 +8,10 @@ module App
         json(TileLoom::Compose::SheetFacts.new(Snapshot.of(book).composer_of(page_number)).to_h)
       end
 
-      get("/api/books/:book_id/sheets/:number/labels") do
-        json(TileLoom::Compose::SheetLabels.new(Snapshot.of(book).composer_of(page_number)).to_h)
-      end
+      get("/api/books/:book_id/sheets/:number/labels") { json(labels.to_h) }
+
+      # For a look through all sheets.
+      get("/api/books/:book_id/sheets/:number/labels/lost") { json({"lost" => labels.lost}) }
 
       get "/api/books/:book_id/sheets/:number.svg" do
         ppi = params["ppi"] ? number("ppi", 36..1200).to_i : Snapshot::PROOF_PPI
@@ -18,6 +19,10 @@ module App
       end
 
       get("/api/books/:book_id/index.svg") { drawing Snapshot.of(book).index_svg }
+
+      private
+
+      def labels = TileLoom::Compose::SheetLabels.new(Snapshot.of(book).composer_of(page_number))
     end
   end
 end

@@ -53,7 +53,7 @@ module TileLoom
         {
           "layer" => label.layer.id,
           "layer_title" => label.layer.title,
-          "rule" => label.rule,
+          "rule" => label.layer.key_of_label(label.rule),
           "feature" => feature(label),
           "number" => label.number,
           "kind" => KINDS[label.feature.wkb.getbyte(1)],
@@ -68,8 +68,8 @@ module TileLoom
 
       # By what it is known when new data come: see Symbology::Labels::ByHand.
       def feature(label)
-        rule = label.layer.labels.find { |known| label.layer.key_of_label(known) == label.rule }
-        return {"text" => rule.lines_of(label.feature.attributes).join(" ")} if rule&.together?
+        rule = label.rule
+        return {"text" => rule.lines_of(label.feature.attributes).join(" ")} if rule.together?
         field = @composer.source.telling_field(label.layer.id)
         return {"id" => label.feature.id.to_s} unless field
         {"field" => field, "value" => label.feature.attributes[field].to_s}

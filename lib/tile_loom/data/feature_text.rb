@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "liquid"
-
 module TileLoom
   module Data
     # Text with Liquid tags that the fields of a feature fill in: {{ name }}, {{ feature["odd name"] }}, with the
@@ -19,26 +17,19 @@ module TileLoom
       def initialize(template, path: nil)
         @path = path
         raise Refusal.new("labels.text_too_long", longest: LONGEST, at: path) if template.length > LONGEST
-        @template = Liquid::Template.parse(template, error_mode: :strict)
-        LIMITS.each { |name, limit| @template.resource_limits.public_send(:"#{name}=", limit) }
-        @fields = fields_of(@template.root)
+        @template = TextTemplate.new(template, LIMITS)
+        @fields = @template.values_asked.map { |name, into| (name == ALL) ? into.first : name }.grep(String).uniq
         check
       rescue Liquid::SyntaxError => error
-        raise Refusal.new("labels.text_unreadable", template: template[0, 60], trouble: clean(error), at: path)
+        raise unreadable(template[0, 60], error)
       end
 
       # The text of a feature of these attributes, empty where none of the fields that it asks for has a value, or where
       # a filter cannot do with what it is given.
       def fill(attributes)
         return "" if fields.any? && fields.none? { |name| attributes[name].to_s != "" }
-        @template.resource_limits.reset
-        @template.render!(
-          attributes.merge(ALL => attributes),
-          strict_variables: false,
-          strict_filters: true,
-          filters: [TextFilters]
-        )
-      rescue Liquid::Error, ArgumentError, TypeError, RangeError, SystemCallError, EncodingError
+        @template.fill(attributes.merge(ALL => attributes), strict: false)
+      rescue Liquid::Error, *TextTemplate::TROUBLES
         ""
       end
 
@@ -46,31 +37,19 @@ module TileLoom
 
       # With nothing filled in, what is wrong with it itself shows.
       def check
-        @template.resource_limits.reset
-        @template.render!({ALL => {}}, strict_variables: false, strict_filters: true, filters: [TextFilters])
+        @template.fill({ALL => {}}, strict: false)
       rescue Liquid::UndefinedFilter => error
-        name = error.message[/undefined filter (\S+)/, 1]
-        known = (TextFilters.public_instance_methods - [:date]).sort.join(", ")
-        raise Refusal.new("labels.unknown_filter", name: name, known: known, at: @path)
+        name = TextTemplate.undefined(error, "filter")
+        raise Refusal.new("labels.unknown_filter", name: name, known: TextTemplate.known_filters, at: @path)
       rescue Liquid::MemoryError => error
-        raise Refusal.new("labels.text_unreadable", template: "", trouble: clean(error), at: @path)
-      rescue Liquid::Error, ArgumentError, TypeError, RangeError, SystemCallError, EncodingError
+        raise unreadable("", error)
+      rescue Liquid::Error, *TextTemplate::TROUBLES
         # A filter that needs a number has none yet.
         nil
       end
 
-      def fields_of(root)
-        found = []
-        Liquid::ParseTreeVisitor
-          .for(root)
-          .add_callback_for(Liquid::VariableLookup) do |lookup|
-            found << ((lookup.name == ALL) ? lookup.lookups.first : lookup.name)
-          end
-          .visit
-        found.grep(String).uniq
-      end
-
-      def clean(error) = error.message.delete_prefix("Liquid error: ").delete_prefix("Liquid syntax error: ").strip
+      def unreadable(template, error) =
+        Refusal.new("labels.text_unreadable", template: template, trouble: TextTemplate.trouble(error), at: @path)
     end
   end
 end

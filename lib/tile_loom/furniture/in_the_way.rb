@@ -32,16 +32,10 @@ module TileLoom
         Geometry::Box.around(Geometry::Affine.turn(element.rotation_deg, *box.centre).map(box.corners))
       end
 
-      def labels = texts(@texts).map { |text| around(text) }
+      def labels = texts(@texts).map { |text| Geometry::Box.around(text.corners) }
 
       def texts(nodes)
         nodes.flat_map { |node| node.is_a?(Scene::Group) ? texts(node.children) : [node].grep(Scene::Text) }
-      end
-
-      def around(text)
-        width, cap = text.face.width_mm(text.string, text.size_pt), text.face.cap_height_mm(text.size_pt)
-        corners = Geometry::Box.new(text.x, text.y - cap, text.x + width, text.y).corners
-        Geometry::Box.around(Geometry::Affine.turn(text.rotation_deg, text.x, text.y).map(corners))
       end
     end
   end

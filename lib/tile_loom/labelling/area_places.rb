@@ -9,6 +9,8 @@ module TileLoom
       # What it costs: to be as narrow as nothing, to be at the edge of the area instead of its middle, to reach beyond
       # the area (and by a whole width of the text), to stand beside it.
       NARROW, OFF_MIDDLE, OVER, OVER_WIDTH, OUTSIDE = 20, 16, 34, 60, 44
+      # To be straight where it could be curved.
+      STRAIGHT = 30
       # A label that is spread takes so much of the area's length.
       SPREAD_SHARE = 0.66
       # Clear of the area's edge, in mm.
@@ -29,7 +31,9 @@ module TileLoom
         when "axis"
           turned(axis)
         when "curved"
-          curved.then { |found| found.empty? ? turned(axis) : found + turned(axis).map { |place| dearer(place, 30) } }
+          curved.then do |found|
+            found.empty? ? turned(axis) : found + turned(axis).map { |place| place.dearer(STRAIGHT) }
+          end
         else
           turned(0.0)
         end
@@ -46,16 +50,14 @@ module TileLoom
 
       private
 
-      def dearer(place, more) = Place.new(place.cost + more, place.setting, place.leader)
-
       # Radians clockwise of the long axis, so that a text along it is upright.
       def axis
         box = Geometry::Geos.polygon(@rings.first[0..-3]).minimum_rotated_rectangle
-        corners = Geometry::Wkb.each_run(Geometry::Geos.write(box)).first[1]
+        corners = Geometry::Wkb.each_run(Geometry::Geos.write(box)).first&.at(1) || []
         sides = corners.each_slice(2).each_cons(2).map { |(x1, y1), (x2, y2)| [x2 - x1, y2 - y1] }
         dx, dy = sides.first(2).max_by { |x, y| Math.hypot(x, y) }
-        Upright.angle(Math.atan2(dy, dx))
-      rescue ::Geos::GEOSException, NoMethodError
+        dx ? Upright.angle(Math.atan2(dy, dx)) : 0.0
+      rescue ::Geos::GEOSException
         0.0
       end
 
@@ -78,13 +80,10 @@ module TileLoom
         high = @text.cap + @text.depth
         box = Geometry::Box.around(rings.first)
         found =
-          Array
-            .new(ROWS) do |number|
-              y = box.min_y + box.height * (number + 0.5) / ROWS
-              span = widest(rings, [y - high / 2, y, y + high / 2]) || widest(rings, [y]) or next
-              [y, *span]
-            end
-            .compact
+          across(box) do |y|
+            span = widest(rings, [y - high / 2, y, y + high / 2]) || widest(rings, [y])
+            [y, *span] if span
+          end
         return [] if found.empty?
         most = found.map { |_, from, to| to - from }.max
         found
@@ -92,6 +91,9 @@ module TileLoom
           .sort
           .then { |list| apart(list, high) }
       end
+
+      # What the block gives for each of the lines across a box, but nil.
+      def across(box) = (0...ROWS).filter_map { |number| yield box.min_y + box.height * (number + 0.5) / ROWS }
 
       def price(y, width, most, box)
         off = (y - box.centre[1]).abs / [box.height / 2, 0.01].max
@@ -179,14 +181,7 @@ module TileLoom
       # Middles of the area across its axis, which stands upright in these rings; from left to right on the page.
       def middle_course(rings, back)
         box = Geometry::Box.around(rings.first)
-        middles =
-          Array
-            .new(ROWS) do |number|
-              y = box.min_y + box.height * (number + 0.5) / ROWS
-              span = widest(rings, [y]) or next
-              back.point((span[0] + span[1]) / 2, y)
-            end
-            .compact
+        middles = across(box) { |y| widest(rings, [y])&.then { |from, to| back.point((from + to) / 2, y) } }
         return nil if middles.length < 4
         (x1, y1), (x2, y2) = middles.first, middles.last
         middles.reverse! if Upright.against?(x2 - x1, y2 - y1)

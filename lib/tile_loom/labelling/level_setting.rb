@@ -11,6 +11,14 @@ module TileLoom
         @text, @x, @y, @align, @angle, @tracking_pt = text, x, y, align, angle, tracking_pt
       end
 
+      # One whose middle is at a place; degrees: clockwise.
+      def self.about(text, x, y, degrees)
+        angle = degrees * Math::PI / 180
+        left, up = -text.width / 2, (text.cap - text.depth) / 2
+        cos, sin = Math.cos(angle), Math.sin(angle)
+        new(text, x + left * cos - up * sin, y + left * sin + up * cos, angle: angle)
+      end
+
       # So much wider by spacing of its own.
       def self.widened(text, tracking_pt) =
         text.width + tracking_pt * Type::Face::MM_PER_PT * [text.lines.first.string.length - 1, 0].max
@@ -49,6 +57,15 @@ module TileLoom
             )
           end
         rule.backing ? rule.backing.nodes(ring) + texts : texts
+      end
+
+      # The place of the text, with mm of room round it, that is nearest to another of the page; nil where that is no
+      # further from it than `far`.
+      def nearest(x, y, grow: 0.0, far: 0.0)
+        area = Geometry::Geos.union(patches(grow).map { |patch| Geometry::Geos.polygon(Patch.corners(patch)) })
+        point = Geometry::Geos.read(Geometry::Wkb.point(x, y))
+        return nil unless area.distance(point) > far
+        area.nearest_points(point).then { |points| [points.get_x(0), points.get_y(0)] }
       end
 
       # The Geometry::Box of the text before it is turned.

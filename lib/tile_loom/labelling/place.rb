@@ -12,6 +12,9 @@ module TileLoom
           patches += [Patch.segment(*leader, Place::ROOM_MM)] if leader
           super(cost, setting, leader, patches)
         end
+
+        # The same for so much more.
+        def dearer(more) = dup.tap { |place| place.cost += more }
       end
 
     Place::ROOM_MM = 0.2

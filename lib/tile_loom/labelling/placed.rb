@@ -2,7 +2,7 @@
 
 module TileLoom
   module Labelling
-    # A label that has a place. layer: Symbology::Layer; rule: the key of its label rule; feature: the Data::Feature;
+    # A label that has a place. layer: Symbology::Layer; rule: its Symbology::Labels::Rule; feature: the Data::Feature;
     # string: its text; x, y: where it belongs, in page mm; place: the Place; number, hand: see Wanted.
     Placed =
       Struct.new(:layer, :rule, :feature, :string, :x, :y, :place, :number, :hand) do

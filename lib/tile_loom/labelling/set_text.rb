@@ -41,8 +41,6 @@ module TileLoom
 
       def one? = @lines.length == 1
 
-      def string = @lines.map(&:string).join(" ")
-
       # How far the ink reaches from the first baseline.
       def top = @top ||= [@lines.first.top, -@cap].min
 

@@ -188,21 +188,19 @@ module TileLoom
       # Of all glyphs of a line, where they stand before it is turned.
       def outlines(node)
         x = node.x
-        node
-          .face
-          .runs(node.string)
-          .map do |run|
-            per_unit = node.size_pt * Type::Face::MM_PER_PT / run.face.units_per_em
-            run
-              .glyphs
-              .map do |glyph|
-                drawn = outline_of_glyph(run.face, glyph, x, node.y, per_unit)
-                x += glyph.advance * per_unit + spaced(glyph, node)
-                drawn
-              end
-              .join
+        node.face.runs(node.string).map { |run| run_outline(run, x, node.y, node).tap { |_, ends| x = ends }[0] }.join
+      end
+
+      # [path, where it ends] of a run that starts at a place.
+      def run_outline(run, x, y, node)
+        per_unit = node.size_pt * Type::Face::MM_PER_PT / run.face.units_per_em
+        path =
+          run.glyphs.map do |glyph|
+            outline_of_glyph(run.face, glyph, x, y, per_unit).tap do
+              x += glyph.advance * per_unit + spaced(glyph, node)
+            end
           end
-          .join
+        [path.join, x]
       end
 
       # mm added after a glyph; marks take none.
@@ -235,25 +233,12 @@ module TileLoom
       def curved_outlines(node)
         drawn =
           node.letters.map do |letter|
-            path = letter_outline(letter, node)
+            path, = run_outline(letter.run, letter.x, letter.y, node)
             path.empty? ? "" : %(<path d="#{path}"#{turn(letter)}/>)
           end
         label = %(<g role="img" aria-label="#{escape(node.string)}")
         @out << label.sub("aria-label", "data-text") << "#{stroke(node.halo)}>#{drawn.join}</g>" if node.halo
         @out << label << %( fill="#{escape(node.colour)}">#{drawn.join}</g>)
-      end
-
-      # Of a letter as it stands before it is turned.
-      def letter_outline(letter, node)
-        per_unit = node.size_pt * Type::Face::MM_PER_PT / letter.face.units_per_em
-        x = letter.x
-        letter
-          .run
-          .glyphs
-          .map do |glyph|
-            outline_of_glyph(letter.face, glyph, x, letter.y, per_unit).tap { x += glyph.advance * per_unit }
-          end
-          .join
       end
 
       LETTERS = {move: "M", line: "L", quadratic: "Q", cubic: "C", close: "Z"}.freeze

@@ -34,6 +34,13 @@ module TileLoom
           word_pt: 0.0
         ) = super
 
+        # Its corners on the page, flat: from the baseline up to the height of capitals, turned as it is.
+        def corners
+          width, cap = face.width_mm(string, size_pt), face.cap_height_mm(size_pt)
+          corners = Geometry::Box.new(x, y - cap, x + width, y).corners
+          rotation_deg.zero? ? corners : Geometry::Affine.turn(rotation_deg, x, y).map(corners)
+        end
+
         # One whose capitals stand about a place: [x, y] is the middle of its width and of their height.
         def self.about((x, y), string:, face:, size_pt:, **more) =
           new(

@@ -4,6 +4,8 @@ module TileLoom
   module Symbology
     # A symbol for the features that meet a condition (all of them where it has none).
     class Rule < Values::Value
+      include Conditional
+
       define "rule"
       part :id, Values::Types::ID, about: "By which edits of legends know it, whatever becomes of its title."
       part :title, text(most: 200), required: true
@@ -19,12 +21,6 @@ module TileLoom
       # [from, to] of the numbers that it is for, nil for an end that it leaves open; nil where its condition is not of
       # that kind.
       def range = condition&.range
-
-      # seen: the feature as it stands to the sheet (Data::OnSheet::Seen), or nil.
-      def match?(attributes, seen = nil) = condition.nil? || condition.match?(attributes, seen)
-
-      # Does it depend on the sheet which features it draws?
-      def asks_sheet? = !!condition&.asks_sheet?
     end
   end
 end

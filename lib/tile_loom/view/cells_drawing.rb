@@ -102,16 +102,8 @@ module TileLoom
             colour: @look.colour,
             halo: Scene::Stroke.new(colour: @look.halo, width_mm: size_pt * 0.06)
           )
-        [node, box_of(node), cell]
+        [node, Geometry::Box.around(node.corners), cell]
       end
-
-      def box_of(node) =
-        Geometry::Box.new(
-          node.x,
-          node.y - @face.cap_height_mm(node.size_pt),
-          node.x + @face.width_mm(node.string, node.size_pt),
-          node.y
-        )
 
       def size_for(box, string)
         size_pt = (box.height * 0.34 / Type::Face::MM_PER_PT).clamp(0, MOST_PT)

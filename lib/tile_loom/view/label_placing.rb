@@ -8,7 +8,6 @@ module TileLoom
       COLLAR_MM = 20
       # What a lost label costs at priority 0, and more at 100; what one of several labels of a line costs.
       LOST, LOST_MORE, LOST_AGAIN = 400, 800, 300
-      LONGEST = 200
 
       # drawings: LayerDrawing list, the bottom layer first; hand: Symbology::Labels::HandSet; ring: of the frame where
       # it is no rectangle; taken: Geometry::Boxes where no label may stand.
@@ -61,20 +60,13 @@ module TileLoom
         )
       end
 
-      def placed_of(label, place)
-        key = label.layer.key_of_label(label.rule)
+      def placed_of(label, place) =
         Labelling::Placed.new(
-          label.layer,
-          key,
-          label.feature,
-          label.string,
-          label.x,
-          label.y,
+          *label.to_h.values_at(:layer, :rule, :feature, :string, :x, :y),
           place,
           label.number,
           label.hand
         )
-      end
 
       # The upper layers' first.
       def groups(placed)

@@ -12,6 +12,8 @@ module TileLoom
         @holes =
           rings.map do |ring|
             ring = wider(ring)
+            # Counter-clockwise, whichever way it came.
+            ring = ring.each_slice(2).to_a.reverse.flatten if area(ring).negative?
             [Geometry::Box.around(ring), ring]
           end
       end
@@ -79,12 +81,11 @@ module TileLoom
       # [first, last] shares of a piece in a convex ring (M. Cyrus, J. Beck, Computers and Graphics 3, 1978), or nil.
       def within(x, y, dx, dy, ring)
         first, last = 0.0, 1.0
-        sign = area(ring).negative? ? -1 : 1
         corners = ring.each_slice(2).to_a
         corners.each_with_index do |(px, py), index|
           qx, qy = corners[(index + 1) % corners.length]
-          inside = ((qx - px) * (y - py) - (qy - py) * (x - px)) * sign
-          change = ((qx - px) * dy - (qy - py) * dx) * sign
+          inside = ((qx - px) * (y - py) - (qy - py) * (x - px))
+          change = ((qx - px) * dy - (qy - py) * dx)
           if change.zero?
             return nil if inside.negative?
           else

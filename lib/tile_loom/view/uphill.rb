@@ -7,8 +7,7 @@ module TileLoom
     class Uphill
       # So far to the side on paper, from so many places of a line.
       REACH_MM, SHARES = 60, [0.5, 0.25, 0.75, 0.1, 0.9].freeze
-      # Squares in which lines are looked up.
-      SQUARE_MM, ROW = 8.0, 1 << 20
+      SQUARE_MM = Labelling::Nearby::SQUARE_MM
 
       # runs: [feature, list of flat page mm] of all lines in view; field: whose values they have.
       def initialize(runs, field)
@@ -30,29 +29,16 @@ module TileLoom
         while index < run.length
           x1, y1, x2, y2 = run[index - 2], run[index - 1], run[index], run[index + 1]
           piece = [x1, y1, x2, y2, value]
-          column, row = (x1 / SQUARE_MM).floor, (y1 / SQUARE_MM).floor
-          if column == (x2 / SQUARE_MM).floor && row == (y2 / SQUARE_MM).floor
-            (@squares[row * ROW + column] ||= []) << piece
-          else
-            each_square(x1, y1, x2, y2) { |key| (@squares[key] ||= []) << piece }
-          end
+          each_square(x1, y1, x2, y2) { |key| (@squares[key] ||= []) << piece }
           index += 2
         end
       end
 
-      def each_square(x1, y1, x2, y2)
+      # That a straight piece may lie in.
+      def each_square(x1, y1, x2, y2, &block)
         x1, x2 = x2, x1 if x2 < x1
         y1, y2 = y2, y1 if y2 < y1
-        last_column, last_row = (x2 / SQUARE_MM).floor, (y2 / SQUARE_MM).floor
-        row = (y1 / SQUARE_MM).floor
-        while row <= last_row
-          column = (x1 / SQUARE_MM).floor
-          while column <= last_column
-            yield row * ROW + column
-            column += 1
-          end
-          row += 1
-        end
+        Labelling::Nearby.each_square(x1, y1, x2, y2, &block)
       end
 
       def look(id)

@@ -13,6 +13,7 @@ import { partsOf } from "../api/area";
 import { RuleList } from "./RuleList";
 import { RuleMaker } from "./RuleMaker";
 import { useAttributes, type Attribute } from "../api/useAttributes";
+import { ScaleRange } from "../fields/ScaleRange";
 import { FileInput } from "../fields/FileInput";
 import { besideEndings, dataEndings, layerFormats, pixelEndings } from "../generated/kinds";
 import { LabelRules } from "../labels/LabelRules";
@@ -190,17 +191,6 @@ function UpdateFromFile({ layer, arrivals }: { layer: Layer; arrivals: Arrivals 
 function Appearance({ layer, put }: { layer: Layer; put: Put }) {
   const shown = filled(layer, defaults.layer);
   const book = useBook();
-  const scales = layer.visible_scales ?? {};
-  const range = async (end: "largest" | "smallest", text: string) => {
-    const scale = text.trim() === "" ? null : readScale(text);
-    if (text.trim() !== "" && (scale === null || scale <= 0)) throw new Error("Write a scale, such as 1:10,000.");
-    const fresh = { ...scales, [end]: scale ?? undefined };
-    if (scale === null) delete fresh[end];
-    await put(
-      `Scales of ${layer.title}`,
-      Object.keys(fresh).length ? { ...layer, visible_scales: fresh } : without(layer, "visible_scales"),
-    );
-  };
   const design = async (text: string) => {
     const scale = readScale(text);
     if (scale === null || scale <= 0) throw new Error("Write a scale, such as 1:2,500.");
@@ -221,17 +211,14 @@ function Appearance({ layer, put }: { layer: Layer; put: Put }) {
         }}
       />
       <span />
-      <Field
-        label="Largest scale"
-        value={scales.largest ? ratio(scales.largest) : ""}
-        placeholder="any scale"
-        onKeep={(text) => range("largest", text)}
-      />
-      <Field
-        label="Smallest scale"
-        value={scales.smallest ? ratio(scales.smallest) : ""}
-        placeholder="any scale"
-        onKeep={(text) => range("smallest", text)}
+      <ScaleRange
+        scales={layer.visible_scales}
+        onKeep={(scales) =>
+          put(
+            `Scales of ${layer.title}`,
+            scales ? { ...layer, visible_scales: scales } : without(layer, "visible_scales"),
+          )
+        }
       />
       {!layer.raster && (
         <>

@@ -1,14 +1,12 @@
 import AddIcon from "@mui/icons-material/Add";
-import ArrowDownIcon from "@mui/icons-material/ArrowDownwardOutlined";
-import ArrowUpIcon from "@mui/icons-material/ArrowUpwardOutlined";
-import RemoveIcon from "@mui/icons-material/Remove";
-import { Box, Button, IconButton, MenuItem, TextField } from "@mui/material";
+import { Box, Button, MenuItem, TextField } from "@mui/material";
 import { useState } from "react";
 import type { Layer, LayerInfo, Rule } from "../api/types";
 import { Field } from "../fields/Field";
 import { ConditionEditor } from "../fields/ConditionEditor";
 import { inWords } from "../fields/conditions";
 import { useFeatureAttributes } from "../fields/sheetConditions";
+import { movedBy, RuleRow } from "../fields/RuleRow";
 import { Swatch } from "../symbols/Swatch";
 import { SymbolEditor } from "../symbols/SymbolEditor";
 import type { Attribute } from "../api/useAttributes";
@@ -37,11 +35,8 @@ export function RuleList({
   const keep = (fresh: Rule[], label = `Style of ${layer.title}`) => put(label, { ...layer, rules: fresh });
   const change = (index: number, rule: Rule) => keep(rules.map((known, place) => (place === index ? rule : known)));
   const move = (index: number, by: number) => {
-    const fresh = [...rules];
-    const [rule] = fresh.splice(index, 1);
-    fresh.splice(index + by, 0, rule!);
     setOpen(-1);
-    void keep(fresh, `Order of the rules of ${layer.title}`);
+    void keep(movedBy(rules, index, by), `Order of the rules of ${layer.title}`);
   };
   const add = () => {
     const attribute = attributes[0];
@@ -80,58 +75,25 @@ export function RuleList({
       <Box component="ol" aria-label={`Rules of ${layer.title}`} sx={{ m: 0, p: 0, listStyle: "none" }}>
         {rules.map((rule, index) => (
           <Box component="li" key={index} sx={{ borderBottom: 1, borderColor: "divider" }}>
-            <Box sx={{ display: "flex", alignItems: "center", gap: 0.75, py: 0.25 }}>
-              <Swatch svg={info?.swatches[index] ?? "<svg xmlns='http://www.w3.org/2000/svg'/>"} />
-              <Button
-                onClick={() => setOpen(open === index ? -1 : index)}
-                aria-expanded={open === index}
-                sx={{
-                  flex: 1,
-                  minWidth: 0,
-                  justifyContent: "flex-start",
-                  px: 0.5,
-                  color: "text.primary",
-                  fontWeight: 400,
-                  whiteSpace: "nowrap",
-                  overflow: "hidden",
-                  textOverflow: "ellipsis",
-                  display: "block",
-                  textAlign: "left",
-                }}
-              >
-                {rule.title || inWords(rule.when, asking) || "all"}
-              </Button>
-              <IconButton
-                size="small"
-                sx={{ p: 0.25 }}
-                aria-label={`Move rule ${rule.title} up`}
-                disabled={index === 0}
-                onClick={() => move(index, -1)}
-              >
-                <ArrowUpIcon sx={{ fontSize: 15 }} />
-              </IconButton>
-              <IconButton
-                size="small"
-                sx={{ p: 0.25 }}
-                aria-label={`Move rule ${rule.title} down`}
-                disabled={index === rules.length - 1}
-                onClick={() => move(index, 1)}
-              >
-                <ArrowDownIcon sx={{ fontSize: 15 }} />
-              </IconButton>
-              <IconButton
-                size="small"
-                sx={{ p: 0.25 }}
-                aria-label={`Take rule ${rule.title} away`}
-                disabled={rules.length === 1}
-                onClick={() => {
-                  setOpen(-1);
-                  void keep(rules.filter((_, place) => place !== index));
-                }}
-              >
-                <RemoveIcon sx={{ fontSize: 15 }} />
-              </IconButton>
-            </Box>
+            <RuleRow
+              title={rule.title || inWords(rule.when, asking) || "all"}
+              name={`rule ${rule.title}`}
+              removes={`Take rule ${rule.title} away`}
+              index={index}
+              count={rules.length}
+              open={open === index}
+              before={<Swatch svg={info?.swatches[index] ?? "<svg xmlns='http://www.w3.org/2000/svg'/>"} />}
+              onOpen={() => setOpen(open === index ? -1 : index)}
+              onMove={(by) => move(index, by)}
+              onRemove={
+                rules.length === 1
+                  ? undefined
+                  : () => {
+                      setOpen(-1);
+                      void keep(rules.filter((_, place) => place !== index));
+                    }
+              }
+            />
             {open === index && (
               <Box
                 sx={{

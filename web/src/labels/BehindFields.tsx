@@ -1,12 +1,12 @@
 import { Box } from "@mui/material";
 import type { LabelRule } from "../api/types";
-import { Choice } from "../fields/Choice";
 import { Colour } from "../fields/Colour";
 import { ColourBeside } from "../fields/ColourBeside";
 import { filled } from "../fields/filled";
 import { Measured } from "../fields/Measured";
 import { without } from "../fields/without";
 import { defaults } from "../generated/defaults";
+import { BackgroundChoice } from "./BackgroundChoice";
 import type { KeepRule } from "./LabelRuleFields";
 
 // What lies under a label, and the line that leads to one that is moved away.
@@ -37,21 +37,13 @@ export function BehindFields({ rule, onKeep }: { rule: LabelRule; onKeep: KeepRu
           onKeep={(width_mm) => onKeep({ ...rule, halo: { ...rule.halo, width_mm } })}
         />
       </ColourBeside>
-      <Choice
+      <BackgroundChoice
         label="Background"
-        value={backing ? behind.shape : "none"}
-        choices={[
-          ["none", "none"],
-          ["box", "box"],
-          ["rounded", "box with round corners"],
-          ["ellipse", "ellipse"],
-          ["hexagon", "hexagon"],
-          ["shield", "shield"],
-        ]}
+        shape={backing && behind.shape}
         onChoose={(shape) =>
-          shape === "none"
-            ? onKeep(without(rule, "backing"))
-            : keepBacking({ shape, ...(!backing && { stroke: { width_mm: 0.2 } }) })
+          shape
+            ? keepBacking({ shape, ...(!backing && { stroke: { width_mm: 0.2 } }) })
+            : onKeep(without(rule, "backing"))
         }
       />
       {backing && (

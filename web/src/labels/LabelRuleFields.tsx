@@ -1,7 +1,6 @@
 import { Box } from "@mui/material";
 import type { LabelRule } from "../api/types";
 import type { Attribute } from "../api/useAttributes";
-import { ratio, readScale } from "../api/words";
 import { Choice } from "../fields/Choice";
 import { ConditionEditor } from "../fields/ConditionEditor";
 import { Field } from "../fields/Field";
@@ -9,6 +8,7 @@ import { filled } from "../fields/filled";
 import { Flag } from "../fields/Flag";
 import { Measured } from "../fields/Measured";
 import { Pair } from "../fields/Pair";
+import { ScaleRange } from "../fields/ScaleRange";
 import { useFeatureAttributes } from "../fields/sheetConditions";
 import { without } from "../fields/without";
 import { Fold } from "../frame/Fold";
@@ -41,14 +41,6 @@ export function LabelRuleFields({
   const shown = filled(rule, defaults.label_rule);
   const asking = useFeatureAttributes(attributes);
   const is = (wanted: LabelledKind) => kind === wanted || kind === "mixed";
-  const scales = rule.visible_scales ?? {};
-  const range = async (end: "largest" | "smallest", text: string) => {
-    const scale = text.trim() === "" ? null : readScale(text);
-    if (text.trim() !== "" && (scale === null || scale <= 0)) throw new Error("Write a scale, such as 1:10,000.");
-    const fresh = { ...scales, [end]: scale ?? undefined };
-    if (scale === null) delete fresh[end];
-    await onKeep(Object.keys(fresh).length ? { ...rule, visible_scales: fresh } : without(rule, "visible_scales"));
-  };
   return (
     <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr)", gap: 1 }}>
       <LabelTextFields rule={rule} attributes={attributes} onKeep={onKeep} />
@@ -78,17 +70,10 @@ export function LabelRuleFields({
       </Fold>
       <Fold title={rule.visible_scales ? "At some scales" : "At all scales"}>
         <Pair>
-          <Field
-            label="Largest scale of the labels"
-            value={scales.largest ? ratio(scales.largest) : ""}
-            placeholder="any scale"
-            onKeep={(text) => range("largest", text)}
-          />
-          <Field
-            label="Smallest scale of the labels"
-            value={scales.smallest ? ratio(scales.smallest) : ""}
-            placeholder="any scale"
-            onKeep={(text) => range("smallest", text)}
+          <ScaleRange
+            scales={rule.visible_scales}
+            of=" of the labels"
+            onKeep={(scales) => onKeep(scales ? { ...rule, visible_scales: scales } : without(rule, "visible_scales"))}
           />
         </Pair>
       </Fold>

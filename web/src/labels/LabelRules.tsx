@@ -1,13 +1,11 @@
 import AddIcon from "@mui/icons-material/Add";
-import ArrowDownIcon from "@mui/icons-material/ArrowDownwardOutlined";
-import ArrowUpIcon from "@mui/icons-material/ArrowUpwardOutlined";
-import RemoveIcon from "@mui/icons-material/Remove";
-import { Box, Button, IconButton } from "@mui/material";
+import { Box, Button } from "@mui/material";
 import { useState } from "react";
 import type { LabelRule, Layer, LayerInfo } from "../api/types";
 import type { Attribute } from "../api/useAttributes";
 import { Choice } from "../fields/Choice";
 import { filled } from "../fields/filled";
+import { movedBy, RuleRow } from "../fields/RuleRow";
 import { without } from "../fields/without";
 import { defaults } from "../generated/defaults";
 import { LabelRuleFields } from "./LabelRuleFields";
@@ -35,11 +33,8 @@ export function LabelRules({
   const keep = (fresh: LabelRule[], label = `Labels of ${layer.title}`) =>
     put(label, fresh.length ? { ...layer, labels: fresh } : without(layer, "labels"));
   const move = (index: number, by: number) => {
-    const fresh = [...rules];
-    const [rule] = fresh.splice(index, 1);
-    fresh.splice(index + by, 0, rule!);
     setOpen(-1);
-    void keep(fresh, `Order of the labels of ${layer.title}`);
+    void keep(movedBy(rules, index, by), `Order of the labels of ${layer.title}`);
   };
   const field =
     attributes.find((known) => known.name.toLowerCase() === "name") ??
@@ -67,59 +62,20 @@ export function LabelRules({
         <Box component="ol" aria-label={`Labels of ${layer.title}`} sx={{ m: 0, p: 0, listStyle: "none" }}>
           {rules.map((rule, index) => (
             <Box component="li" key={index} sx={{ borderBottom: 1, borderColor: "divider" }}>
-              <Box sx={{ display: "flex", alignItems: "center", gap: 0.5 }}>
-                <Button
-                  onClick={() => setOpen(open === index ? -1 : index)}
-                  aria-expanded={open === index}
-                  sx={{
-                    flex: 1,
-                    minWidth: 0,
-                    px: 0,
-                    color: "text.primary",
-                    fontWeight: 400,
-                    whiteSpace: "nowrap",
-                    overflow: "hidden",
-                    textOverflow: "ellipsis",
-                    display: "block",
-                    textAlign: "left",
-                  }}
-                >
-                  {titleOf(rule)}
-                </Button>
-                {rules.length > 1 && (
-                  <>
-                    <IconButton
-                      size="small"
-                      sx={{ p: 0.25 }}
-                      aria-label={`Move label rule ${index + 1} up`}
-                      disabled={index === 0}
-                      onClick={() => move(index, -1)}
-                    >
-                      <ArrowUpIcon sx={{ fontSize: 15 }} />
-                    </IconButton>
-                    <IconButton
-                      size="small"
-                      sx={{ p: 0.25 }}
-                      aria-label={`Move label rule ${index + 1} down`}
-                      disabled={index === rules.length - 1}
-                      onClick={() => move(index, 1)}
-                    >
-                      <ArrowDownIcon sx={{ fontSize: 15 }} />
-                    </IconButton>
-                  </>
-                )}
-                <IconButton
-                  size="small"
-                  sx={{ p: 0.25 }}
-                  aria-label={`Remove label rule ${index + 1}`}
-                  onClick={() => {
-                    setOpen(-1);
-                    void keep(rules.filter((_, place) => place !== index));
-                  }}
-                >
-                  <RemoveIcon sx={{ fontSize: 15 }} />
-                </IconButton>
-              </Box>
+              <RuleRow
+                title={titleOf(rule)}
+                name={`label rule ${index + 1}`}
+                removes={`Remove label rule ${index + 1}`}
+                index={index}
+                count={rules.length}
+                open={open === index}
+                onOpen={() => setOpen(open === index ? -1 : index)}
+                onMove={(by) => move(index, by)}
+                onRemove={() => {
+                  setOpen(-1);
+                  void keep(rules.filter((_, place) => place !== index));
+                }}
+              />
               {open === index && (
                 <Box sx={{ pb: 1.5, pl: 1, borderLeft: 2, borderColor: "thread.main" }}>
                   <LabelRuleFields
@@ -134,6 +90,9 @@ export function LabelRules({
             </Box>
           ))}
         </Box>
+      )}
+      {rules.length > 0 && (
+        <Box sx={{ fontSize: 12.5, color: "text.secondary" }}>Zoom in on the map to see the labels on it.</Box>
       )}
       <Box>
         <Button startIcon={<AddIcon />} onClick={add} disabled={!field}>

@@ -4,8 +4,8 @@ import { ColourBeside } from "../fields/ColourBeside";
 import { filled } from "../fields/filled";
 import { Measured } from "../fields/Measured";
 import { defaults } from "../generated/defaults";
-import { FaceChoice } from "../sheet/FaceChoice";
-import { Percent } from "../sheet/PanelFields";
+import { FaceChoice } from "../fields/FaceChoice";
+import { Percent } from "../fields/Percent";
 import type { KeepRule } from "./LabelRuleFields";
 
 // In what type a label is set.

@@ -1,6 +1,7 @@
 import { Box, Button } from "@mui/material";
 import { useState, type KeyboardEvent, type MouseEvent } from "react";
-import { noteKinds, placesOf, useNotes, type NoteKind, type Place } from "./useNotes";
+import { noteKinds, placesOf, useNotes, type NoteKind } from "./useNotes";
+import type { Place } from "../page/onGround";
 
 // What each kind asks for.
 const ASKS: Record<NoteKind, string> = {

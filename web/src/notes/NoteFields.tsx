@@ -10,9 +10,11 @@ import { Measured } from "../fields/Measured";
 import { Pair } from "../fields/Pair";
 import { defaults } from "../generated/defaults";
 import { lineEnds } from "../generated/kinds";
-import { FaceChoice } from "../sheet/FaceChoice";
-import { FillFields } from "../sheet/PanelFields";
-import { titleOf, useNotes, type Place } from "./useNotes";
+import { FaceChoice } from "../fields/FaceChoice";
+import { FillFields } from "../fields/FillFields";
+import { BackgroundChoice } from "../labels/BackgroundChoice";
+import { titleOf, useNotes } from "./useNotes";
+import type { Place } from "../page/onGround";
 
 const ENDS = [["", "nothing"], ...lineEnds] as const;
 const STROKE = { width_mm: 0.4, colour: "#8c2f39" };
@@ -54,28 +56,18 @@ export function NoteFields({ note }: { note: Note }) {
               most={1000}
               onKeep={(size_pt) => keep({ size_pt })}
             />
-            <Measured
-              label="Rotation, ° clockwise"
-              value={shown.rotation_deg}
-              least={-360}
-              most={360}
-              onKeep={(rotation_deg) => keep({ rotation_deg })}
-            />
           </ColourBeside>
-          <Choice
+          <Measured
+            label="Rotation, ° clockwise"
+            value={shown.rotation_deg}
+            least={-360}
+            most={360}
+            onKeep={(rotation_deg) => keep({ rotation_deg })}
+          />
+          <BackgroundChoice
             label="Background of the note"
-            value={note.backing ? (note.backing.shape ?? "box") : "none"}
-            choices={[
-              ["none", "none"],
-              ["box", "box"],
-              ["rounded", "box with round corners"],
-              ["ellipse", "ellipse"],
-              ["hexagon", "hexagon"],
-              ["shield", "shield"],
-            ]}
-            onChoose={(shape) =>
-              keep({ backing: shape === "none" ? undefined : { ...note.backing, shape } }, "Background of the note")
-            }
+            shape={note.backing && (note.backing.shape ?? "box")}
+            onChoose={(shape) => keep({ backing: shape && { ...note.backing, shape } }, "Background of the note")}
           />
           <Flag label="leader line to a place" value={led} onKeep={withLeader} />
         </>

@@ -2,14 +2,12 @@ import { Box } from "@mui/material";
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import type { Note } from "../api/types";
 import { NewNoteOnPage } from "./NewNoteOnPage";
-import { titleOf, useNotes, type Place } from "./useNotes";
+import { arrowWay } from "../page/arrowWay";
+import type { Place } from "../page/onGround";
+import { titleOf, useNotes } from "./useNotes";
 
-const ARROWS: Record<string, Place> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
+// So far in px is no drag.
+const STILL_PX = 3;
 
 // The places of notes over the page, each to be dragged or moved by the arrow keys.
 export function NotesOnPage({ perMm, size: [width, height] }: { perMm: number; size: [number, number] }) {
@@ -43,17 +41,13 @@ export function NotesOnPage({ perMm, size: [width, height] }: { perMm: number; s
     if (!start) return;
     const end = at(event);
     from.current = null;
-    if (Math.hypot(end[0] - start.at[0], end[1] - start.at[1]) * perMm > 3) place(note, index, end);
+    if (Math.hypot(end[0] - start.at[0], end[1] - start.at[1]) * perMm > STILL_PX) place(note, index, end);
     else setMoved(null);
   };
   const press = (event: KeyboardEvent, note: Note, index: number, [x, y]: Place) => {
-    const arrow = ARROWS[event.key];
-    if (arrow) {
-      event.preventDefault();
-      event.stopPropagation();
-      const step = event.shiftKey ? 10 : event.altKey ? 0.1 : 1;
-      place(note, index, [x + arrow[0] * step, y + arrow[1] * step]);
-    } else if (event.key === "Delete") {
+    const way = arrowWay(event);
+    if (way) place(note, index, [x + way[0], y + way[1]]);
+    else if (event.key === "Delete") {
       event.stopPropagation();
       void remove(note).catch(() => undefined);
     } else if (event.key === "Enter" || event.key === " ") {

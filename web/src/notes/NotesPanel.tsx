@@ -12,7 +12,7 @@ export function NotesPanel() {
     <>
       <Heading text="Notes" />
       <Flag
-        label="mark them, to write and move"
+        label="edit the notes on the page"
         value={open}
         onKeep={(value) => {
           setOpen(value);

@@ -1,13 +1,11 @@
-import { useQuery } from "@tanstack/react-query";
-import { createContext, useContext, useMemo } from "react";
+import { createContext, useContext } from "react";
 import { useBook, useChange } from "../api/book";
-import { get } from "../api/client";
 import type { Note } from "../api/types";
 import { useSheet } from "../frame/useSheet";
-import { labelsPath, type SheetLabels } from "../labels/hand/useLabels";
+import { useSheetLabels } from "../labels/hand/useLabels";
+import { toGround, toPage, type Place } from "../page/onGround";
 
 export type NoteKind = Note["kind"];
-export type Place = [number, number];
 
 // How many places a note of a kind takes until it is whole; none where it goes on until Enter.
 export const placesOf: Record<NoteKind, number | null> = { text: 1, line: null, rectangle: 2, ellipse: 2, area: null };
@@ -33,7 +31,6 @@ export const NotesContext = createContext<NotesState>({
 });
 
 const NONE: Note[] = [];
-const round = (value: number) => Math.round(value * 1000) / 1000;
 
 // The notes of the book, what changes them, and the way between the page and the ground.
 export function useNotes() {
@@ -41,23 +38,11 @@ export function useNotes() {
   const { change } = useChange();
   const { number } = useSheet();
   const state = useContext(NotesContext);
-  const { data } = useQuery({
-    queryKey: ["labels", book.id, book.revision, number],
-    queryFn: ({ signal }) => get<SheetLabels>(labelsPath(book.id, number!), signal),
-    enabled: state.open && number !== null,
-    staleTime: Infinity,
-    placeholderData: (before, query) => (query?.queryKey[3] === number ? before : undefined),
-  });
-  const map = data?.to_ground ?? null;
-  const way = useMemo(() => {
-    if (!map) return null;
-    const [a, b, c, d, e, f] = map;
-    const det = a * d - b * c;
-    return {
-      toGround: ([x, y]: Place): Place => [round(a * x + c * y + e), round(b * x + d * y + f)],
-      toPage: ([x, y]: Place): Place => [(d * (x - e) - c * (y - f)) / det, (a * (y - f) - b * (x - e)) / det],
-    };
-  }, [map]);
+  const data = useSheetLabels(number, state.open);
+  const map = data?.to_ground;
+  const way = map
+    ? { toGround: (place: Place) => toGround(map, place), toPage: (place: Place) => toPage(map, place) }
+    : null;
   const collection = book.document.notes;
   const list = collection?.list ?? NONE;
   const write = (label: string, fresh: Note[]) => change(label, { notes: { ...collection, list: fresh } } as never);

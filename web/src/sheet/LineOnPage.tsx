@@ -1,6 +1,7 @@
 import { Box } from "@mui/material";
 import { useRef, useState, type PointerEvent } from "react";
 import type { ElementOf, Rectangle } from "../api/types";
+import { arrowWay } from "../page/arrowWay";
 import { boxed, onPage, thinned, type Places, type Shares } from "./bends";
 import { useDrawnLine } from "./drawnLine";
 
@@ -97,19 +98,11 @@ export function LineOnPage({ element, box, perMm, onKeep }: LineOnPageProps) {
             }}
             onPointerCancel={() => setHeld(null)}
             onKeyDown={(event) => {
-              const step = event.shiftKey ? 10 : event.altKey ? 0.1 : 1;
-              const [dx, dy] = {
-                ArrowLeft: [-step, 0],
-                ArrowRight: [step, 0],
-                ArrowUp: [0, -step],
-                ArrowDown: [0, step],
-              }[event.key] ?? [0, 0];
-              if (!dx && !dy) return;
-              event.preventDefault();
-              event.stopPropagation();
+              const way = arrowWay(event);
+              if (!way) return;
               void keep(
                 "Bend a line",
-                places.map(([px, py], place) => (place === index ? [px + dx!, py + dy!] : [px, py])),
+                places.map(([px, py], place) => (place === index ? [px + way[0], py + way[1]] : [px, py])),
               );
             }}
             sx={{

@@ -1,12 +1,14 @@
 import AddIcon from "@mui/icons-material/Add";
 import RemoveIcon from "@mui/icons-material/Remove";
 import { Box, Button, IconButton } from "@mui/material";
-import type { ElementOf, Fill, Gradient, Shadow } from "../api/types";
+import type { ElementOf, Gradient, Shadow } from "../api/types";
 import { Choice } from "../fields/Choice";
 import { Colour } from "../fields/Colour";
 import { ColourBeside } from "../fields/ColourBeside";
 import { Field } from "../fields/Field";
+import { FillFields } from "../fields/FillFields";
 import { Measured } from "../fields/Measured";
+import { Percent } from "../fields/Percent";
 import { Pair } from "../fields/Pair";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
@@ -111,35 +113,6 @@ function AreaFields({ element, onKeep }: { element: Backed; onKeep: Keep<Panel> 
       {!gradient && fill && <FillFields fill={fill} onKeep={(fresh) => onKeep({ fill: fresh })} />}
       {gradient && <GradientFields gradient={gradient} onKeep={(fresh) => onKeep({ gradient: fresh })} />}
     </>
-  );
-}
-
-export function FillFields({ fill, onKeep }: { fill: Fill; onKeep: (fill: Fill) => Promise<unknown> }) {
-  return (
-    <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
-      <Colour label="Area colour" value={fill.colour} onKeep={(colour) => onKeep({ ...fill, colour })} />
-      <Percent label="Opacity, %" value={fill.opacity ?? 1} onKeep={(opacity) => onKeep({ ...fill, opacity })} />
-    </Box>
-  );
-}
-
-export function Percent({
-  label,
-  value,
-  onKeep,
-}: {
-  label: string;
-  value: number;
-  onKeep: (share: number) => Promise<unknown>;
-}) {
-  return (
-    <Measured
-      label={label}
-      value={Math.round(value * 1000) / 10}
-      least={0}
-      most={100}
-      onKeep={(percent) => onKeep(percent / 100)}
-    />
   );
 }
 

@@ -25,7 +25,7 @@ import { Fold } from "../frame/Fold";
 import { defaults } from "../generated/defaults";
 import { contentsFields } from "../generated/kinds";
 import { ContinuesChoice } from "./ContinuesChoice";
-import { FaceChoice } from "./FaceChoice";
+import { FaceChoice } from "../fields/FaceChoice";
 import { whole } from "./kinds";
 import { titleOf } from "./useElements";
 

@@ -16,7 +16,7 @@ import { Colour } from "../fields/Colour";
 import { Measured } from "../fields/Measured";
 import { Points } from "../fields/Points";
 import { ColourBeside } from "../fields/ColourBeside";
-import { familyTitle, weightTitle } from "./faces";
+import { familyTitle, weightTitle } from "../fields/faces";
 import { whole } from "./kinds";
 
 type Text = ElementOf<"text">;

@@ -80,18 +80,14 @@ module TileLoom
 
         # A note's text is set as a label is.
         def setting(note)
-          (@settings ||= {}.compare_by_identity)[note] ||= begin
-            text = Labelling::SetText.new(lines(note), rule(note))
-            x, y = runs(note).first
-            angle = note.rotation_deg * Math::PI / 180
-            left, up = -text.width / 2, (text.cap - text.depth) / 2
-            cos, sin = Math.cos(angle), Math.sin(angle)
-            Labelling::LevelSetting.new(text, x + left * cos - up * sin, y + left * sin + up * cos, angle: angle)
-          end
+          (@settings ||= {}.compare_by_identity)[note] ||= Labelling::LevelSetting.about(
+            Labelling::SetText.new(lines(note), rule(note)),
+            *runs(note).first,
+            note.rotation_deg
+          )
         end
 
-        def lines(note) =
-          note.text.split("\n").map(&:strip).reject(&:empty?).then { |lines| lines.empty? ? [note.title] : lines }
+        def lines(note) = Symbology::Labels::Rule.lines(note.text).then { |lines| lines.empty? ? [note.title] : lines }
 
         def rule(note)
           Symbology::Labels::Rule.new(
@@ -112,13 +108,7 @@ module TileLoom
           return [] unless note.places.length == 2
           brought = @bring.call(Geometry::Wkb.point(*note.places[1])) or return []
           to = @view.to_page(Geometry::Wkb.each_run(brought).first[1])
-          area =
-            Geometry::Geos.union(
-              setting(note).patches(0.4).map { |patch| Geometry::Geos.polygon(Labelling::Patch.corners(patch)) }
-            )
-          point = Geometry::Geos.read(Geometry::Wkb.point(*to))
-          return [] if area.intersects?(point)
-          from = area.nearest_points(point).then { |points| [points.get_x(0), points.get_y(0)] }
+          from = setting(note).nearest(*to, grow: 0.4) or return []
           EndedLine.new(note.stroke, nil, note.last_end, note.end_mm).nodes([*from, *to])
         end
       end

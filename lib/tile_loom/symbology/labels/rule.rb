@@ -6,6 +6,8 @@ module TileLoom
       # What is written beside, along or in the features that meet a condition, in what type, and where it may stand.
       # Sizes are for paper.
       class Rule < Values::Value
+        include Conditional
+
         define "label_rule", oneOf: [{"required" => ["field"]}, {"required" => ["text"]}]
         part :id, Values::Types::ID
         part :title, text(most: 200)
@@ -66,11 +68,6 @@ module TileLoom
         # Is it drawn at this scale (denominator)?
         def shown_at?(scale) = Scales.cover?(visible_scales, scale)
 
-        # seen: the feature as it stands to the sheet (Data::OnSheet::Seen), or nil.
-        def match?(attributes, seen = nil) = condition.nil? || condition.match?(attributes, seen)
-
-        def asks_sheet? = !!condition&.asks_sheet?
-
         # Names of the fields that it asks for.
         def fields_asked = field ? [field] : feature_text.fields
 
@@ -78,11 +75,12 @@ module TileLoom
         def lines_of(attributes, short: false)
           string = field ? attributes[field].to_s : feature_text.fill(attributes)
           string = abbreviations.reduce(string) { |found, entry| entry.applied(found) } if short
-          string = cased(string)
-          lines = string.include?("\n") ? string.split("\n") : [string]
-          lines = lines.flat_map { |line| wrapped(line) } if wrap
-          lines.filter_map { |line| line.strip.then { |clean| clean.empty? ? nil : clean } }
+          lines = self.class.lines(cased(string))
+          wrap ? lines.flat_map { |line| wrapped(line) } : lines
         end
+
+        # The lines of a text, without those that are empty.
+        def self.lines(string) = string.split("\n").map(&:strip).reject(&:empty?)
 
         def abbreviated? = abbreviations.any?
 

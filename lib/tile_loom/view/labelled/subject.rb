@@ -38,7 +38,7 @@ module TileLoom
         # Dearer, as they are of the abbreviated text.
         def short_places
           return [] unless short_text
-          yield(short_text).map { |place| Labelling::Place.new(place.cost + SHORT, place.setting, place.leader) }
+          yield(short_text).map { |place| place.dearer(SHORT) }
         end
 
         # The Wanted; nil where it is hidden by hand. A block gives its further places; of one that was put somewhere by
@@ -63,34 +63,23 @@ module TileLoom
         end
 
         # The text that stands by hand, or its own.
-        def text_of(hand) = hand&.text ? scope.text(rule, hand.text.split("\n").map(&:strip).reject(&:empty?)) : text
+        def text_of(hand)
+          lines = hand&.text ? rule.class.lines(hand.text) : []
+          lines.empty? ? text : scope.text(rule, lines)
+        end
 
-        # A level or straight text with its middle at a place of the page; half_x, half_y: of what a leader line starts
-        # from, where it is far from (x, y).
-        def set_by_hand(text, middle_x, middle_y, degrees, from: nil)
-          angle = degrees.to_f * Math::PI / 180
-          left, up = -text.width / 2, (text.cap - text.depth) / 2
-          cos, sin = Math.cos(angle), Math.sin(angle)
-          setting =
-            Labelling::LevelSetting.new(
-              text,
-              middle_x + left * cos - up * sin,
-              middle_y + left * sin + up * cos,
-              angle: angle
-            )
+        # A level or straight text with its middle at a place of the page; from: [x, y, half] of the symbol that a
+        # leader line starts from where it is far.
+        def set_by_hand(text, x, y, degrees, from: nil)
+          setting = Labelling::LevelSetting.about(text, x, y, degrees.to_f)
           Labelling::Place.new(0, setting, from && leader(setting, *from))
         end
 
         # From a symbol to the nearest place of a text that stands away from it; nil where it is near.
         def leader(setting, x, y, half)
-          ring = setting.patches(0.0).map { |patch| Geometry::Geos.polygon(Labelling::Patch.corners(patch)) }
-          all = Geometry::Geos.union(ring)
-          point = Geometry::Geos.read(Geometry::Wkb.point(x, y))
-          return nil if all.distance(point) < half + FAR_MM
-          to = all.nearest_points(point).then { |points| [points.get_x(0), points.get_y(0)] }
+          to = setting.nearest(x, y, far: half + FAR_MM) or return nil
           size = Math.hypot(to[0] - x, to[1] - y)
-          start = [x + (to[0] - x) * half / size, y + (to[1] - y) * half / size]
-          [*start, *to]
+          [x + (to[0] - x) * half / size, y + (to[1] - y) * half / size, *to]
         end
 
         # A text so far from its symbol has a leader line.

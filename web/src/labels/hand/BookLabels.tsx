@@ -26,7 +26,7 @@ export function BookLabels() {
     for (let place = 0; place < pages && !stopped.current; place += 1) {
       const leaf = leafAt(book, place);
       if (leaf) {
-        const { lost } = await get<SheetLabels>(labelsPath(book.id, leaf.number));
+        const { lost } = await get<Pick<SheetLabels, "lost">>(`${labelsPath(book.id, leaf.number)}/lost`);
         if (lost.length) list.push({ number: leaf.number, name: leaf.name, lost });
       }
       setFound({ revision: book.revision, pages: place + 1, list: [...list], done: place + 1 === pages });

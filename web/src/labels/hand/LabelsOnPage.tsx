@@ -1,5 +1,6 @@
 import { Box } from "@mui/material";
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
+import { arrowWay } from "../../page/arrowWay";
 import { keyOf, type Labels, type PlacedLabel } from "./useLabels";
 
 interface LabelsOnPageProps {
@@ -10,13 +11,6 @@ interface LabelsOnPageProps {
   picked: string | null;
   onPick: (key: string | null) => void;
 }
-
-const ARROWS: Record<string, [number, number]> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
 
 // So far in px is no drag.
 const STILL_PX = 3;
@@ -56,13 +50,9 @@ export function LabelsOnPage({ labels, perMm, width, height, picked, onPick }: L
     if (Math.hypot(x, y) > STILL_PX) move(started.label, x / perMm, y / perMm);
   };
   const press = (event: KeyboardEvent, label: PlacedLabel) => {
-    const arrow = ARROWS[event.key];
-    if (arrow) {
-      event.preventDefault();
-      event.stopPropagation();
-      const step = event.shiftKey ? 10 : event.altKey ? 0.1 : 1;
-      move(label, arrow[0] * step, arrow[1] * step);
-    } else if (event.key === "Delete") {
+    const way = arrowWay(event);
+    if (way) move(label, ...way);
+    else if (event.key === "Delete") {
       event.stopPropagation();
       void edit(label, { hidden: true }, "Hide the label").catch(() => undefined);
     } else if (event.key === "Escape") onPick(null);

@@ -43,7 +43,7 @@ export function LabelsPanel({
     <>
       <Heading text="Labels" />
       <Flag
-        label="mark them, to move by hand"
+        label="edit the labels on the page"
         value={shown}
         onKeep={(value) => {
           onShown(value);

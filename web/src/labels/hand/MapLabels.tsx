@@ -8,7 +8,7 @@ import { useLabels } from "./useLabels";
 function useMarked() {
   const marked = useContext(MarkedLabelsContext);
   const { cell, page, number } = useSheet();
-  const labels = useLabels(number ?? 1, cell?.name ?? page?.name ?? "", marked.shown && number !== null);
+  const labels = useLabels(number, cell?.name ?? page?.name ?? "", marked.shown);
   return { labels, marked };
 }
 

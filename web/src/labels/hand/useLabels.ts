@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useMemo } from "react";
 import { useBook, useChange } from "../../api/book";
 import { get } from "../../api/client";
+import { toGround, type ToGround } from "../../page/onGround";
 import type { LabelByHand } from "../../api/types";
 
 // A label of the page's map: see the core's SheetLabels. All places in mm of the page.
@@ -31,7 +32,7 @@ export interface LostLabel {
 export interface SheetLabels {
   placed: PlacedLabel[];
   lost: LostLabel[];
-  to_ground: [number, number, number, number, number, number] | null;
+  to_ground: ToGround | null;
 }
 
 // Of what a label is, whatever was done to it.
@@ -50,17 +51,23 @@ const NONE: LabelByHand[] = [];
 
 export const labelsPath = (book: number, sheet: number) => `/api/books/${book}/sheets/${sheet}/labels`;
 
-// The labels of a page, and what changes them. name: of the page.
-export function useLabels(sheet: number, name: string, wanted: boolean) {
+// What the server says of the labels of a page, once that is wanted.
+export function useSheetLabels(sheet: number | null, wanted: boolean) {
   const book = useBook();
-  const { change } = useChange();
-  const { data } = useQuery({
+  return useQuery({
     queryKey: ["labels", book.id, book.revision, sheet],
-    queryFn: ({ signal }) => get<SheetLabels>(labelsPath(book.id, sheet), signal),
-    enabled: wanted,
+    queryFn: ({ signal }) => get<SheetLabels>(labelsPath(book.id, sheet!), signal),
+    enabled: wanted && sheet !== null,
     staleTime: Infinity,
     placeholderData: (before, query) => (query?.queryKey[3] === sheet ? before : undefined),
-  });
+  }).data;
+}
+
+// The labels of a page, and what changes them. name: of the page.
+export function useLabels(sheet: number | null, name: string, wanted: boolean) {
+  const book = useBook();
+  const { change } = useChange();
+  const data = useSheetLabels(sheet, wanted);
   const all = book.document.labels_by_hand ?? NONE;
   // What is said of this page, and of all where nothing is said of this one.
   const here = useMemo(() => all.filter((entry) => entry.sheet === undefined || entry.sheet === name), [all, name]);
@@ -91,10 +98,8 @@ export function useLabels(sheet: number, name: string, wanted: boolean) {
   };
   // A place in the words of the document.
   const placed = (label: PlacedLabel, [x, y]: [number, number]): Partial<LabelByHand> => {
-    if (label.kind === "point")
-      return { offset_mm: [rounded(x - label.x, 100), rounded(y - label.y, 100)], at: undefined };
-    const [a, b, c, d, e, f] = data!.to_ground!;
-    return { at: [rounded(a * x + c * y + e, 1000), rounded(b * x + d * y + f, 1000)], offset_mm: undefined };
+    if (label.kind === "point") return { offset_mm: [rounded(x - label.x), rounded(y - label.y)], at: undefined };
+    return { at: toGround(data!.to_ground!, [x, y]), offset_mm: undefined };
   };
   const reset = (entries: LabelByHand[], words: string) =>
     write(
@@ -104,6 +109,7 @@ export function useLabels(sheet: number, name: string, wanted: boolean) {
   return { labels: data, name, here, own, edit, placed, reset };
 }
 
-const rounded = (value: number, per: number) => Math.round(value * per) / per;
+// To a hundredth of a millimetre.
+const rounded = (mm: number) => Math.round(mm * 100) / 100;
 
 export type Labels = ReturnType<typeof useLabels>;

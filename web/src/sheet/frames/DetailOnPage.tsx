@@ -4,7 +4,7 @@ import { defaults } from "../../generated/defaults";
 import { shifted } from "../boxes";
 import { useLayout } from "../layout";
 import { titleOf } from "../useElements";
-import { round } from "./moving";
+import { round } from "../../page/onGround";
 import { useDragged } from "./useDragged";
 import { detailIn, useFrames, type FramePlace } from "./useFrames";
 

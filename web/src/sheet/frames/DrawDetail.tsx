@@ -2,7 +2,7 @@ import { Box } from "@mui/material";
 import { useEffect, useRef, useState, type PointerEvent } from "react";
 import type { Rectangle } from "../../api/types";
 import { FrameHint } from "./FrameHint";
-import { round } from "./moving";
+import { round } from "../../page/onGround";
 
 // Smaller than this it was a click: a detail of the usual size comes there.
 const LEAST_MM = 2;

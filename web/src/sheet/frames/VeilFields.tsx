@@ -7,7 +7,7 @@ import { Measured } from "../../fields/Measured";
 import { Pair } from "../../fields/Pair";
 import { filled } from "../../fields/filled";
 import { defaults } from "../../generated/defaults";
-import { Percent } from "../PanelFields";
+import { Percent } from "../../fields/Percent";
 
 const PLACES = [
   ["above", "above the veil"],

@@ -1,11 +1,10 @@
 // What an extent becomes when its ground is moved or shown at another scale by hand.
 import type { FrameExtent, InsetKind } from "../../api/types";
 import { defaults } from "../../generated/defaults";
+import { round } from "../../page/onGround";
 import type { FramePlace } from "./useFrames";
 
 type Way = [number, number];
-
-export const round = (value: number) => Math.round(value * 1000) / 1000;
 
 // As it is given, or as its kind has it.
 export const extentOf = (element: InsetKind): FrameExtent =>

@@ -3,7 +3,7 @@ import { useBook } from "../../api/book";
 import { get } from "../../api/client";
 import type { FrameExtent } from "../../api/types";
 import { useLayout } from "../layout";
-import { round } from "./moving";
+import { round, toGround, toPage } from "../../page/onGround";
 
 // What a frame shows on the page that is looked at: its middle in units of its reference, its scale, and the affine map
 // from page mm to ground ([a, b, c, d, e, f], x' = a x + c y + e, y' = b x + d y + f).
@@ -21,12 +21,12 @@ type Detail = Extract<FrameExtent, { kind: "detail" }>;
 
 // Where a place of the ground lies in a frame, from its left and upper edge in mm; corner: of the frame on the page.
 export function detailIn(
-  { to_ground: [a, b, c, d, e, f] }: Pick<FramePlace, "to_ground">,
+  { to_ground }: Pick<FramePlace, "to_ground">,
   [left, top]: [number, number],
-  [x, y]: [number, number],
+  place: [number, number],
 ): [number, number] {
-  const det = a * d - b * c;
-  return [(d * (x - e) - c * (y - f)) / det - left, (a * (y - f) - b * (x - e)) / det - top];
+  const [x, y] = toPage(to_ground, place);
+  return [x - left, y - top];
 }
 
 // The places that the frames of a page show.
@@ -52,11 +52,9 @@ export function useFrames() {
     const id = extent.frame ?? main?.id ?? "";
     const { to_ground: map } = await placeOf(id);
     const [left, top] = boxes.elements[id] ?? [0, 0];
-    const [a, b, c, d, e, f] = map;
     if (way === "ground" && extent.at_mm) {
-      const x = left + extent.at_mm[0]!,
-        y = top + extent.at_mm[1]!;
-      return { ...extent, at_mm: undefined, at: [round(a * x + c * y + e), round(b * x + d * y + f)] };
+      const at = toGround(map, [left + extent.at_mm[0]!, top + extent.at_mm[1]!]);
+      return { ...extent, at_mm: undefined, at };
     }
     if (way === "frame" && extent.at) {
       const [x, y] = detailIn({ to_ground: map }, [left, top], extent.at as [number, number]);

@@ -12,7 +12,7 @@ import { Heading } from "../../frame/Card";
 import { Fold } from "../../frame/Fold";
 import { areaPatches, linePatches } from "../../generated/kinds";
 import { ContinuesChoice } from "../ContinuesChoice";
-import { FaceChoice } from "../FaceChoice";
+import { FaceChoice } from "../../fields/FaceChoice";
 import { PanelFields } from "../PanelFields";
 import { elementTitles, isGridded, whole } from "../kinds";
 import { useLayout } from "../layout";

@@ -1,5 +1,5 @@
 import { useBook } from "../api/book";
-import { Choice } from "../fields/Choice";
+import { Choice } from "./Choice";
 import { familyTitle, weightTitle } from "./faces";
 
 // One typeface of those that ship and the book's own.

@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+require "liquid"
+
+module TileLoom
+  module Data
+    # A text with Liquid tags, read strictly and filled in within limits, with the filters that live text and labels
+    # have in common.
+    class TextTemplate
+      # What filters raise on values that they cannot do with.
+      TROUBLES = [ArgumentError, TypeError, RangeError, SystemCallError, EncodingError].freeze
+
+      # limits: of Liquid::ResourceLimits by name. Liquid::SyntaxError where the text does not read.
+      def initialize(text, limits)
+        @template = Liquid::Template.parse(text, error_mode: :strict)
+        limits.each { |name, limit| @template.resource_limits.public_send(:"#{name}=", limit) }
+      end
+
+      # strict: is a value that is not there an error? written: what is made of each value before it comes into the
+      # text, or nil. Liquid::Error or one of TROUBLES where it cannot be filled in.
+      def fill(values, strict:, written: nil)
+        @template.resource_limits.reset
+        @template.render!(
+          values,
+          strict_variables: strict,
+          strict_filters: true,
+          filters: [TextFilters],
+          global_filter: written
+        )
+      end
+
+      # [name, names of what it goes into] of each value that it asks for.
+      def values_asked
+        found = []
+        Liquid::ParseTreeVisitor
+          .for(@template.root)
+          .add_callback_for(Liquid::VariableLookup) { |lookup| found << [lookup.name, lookup.lookups] }
+          .visit
+        found
+      end
+
+      # Names of filters beside Liquid's own, in a sentence.
+      def self.known_filters = (TextFilters.public_instance_methods - [:date]).sort.join(", ")
+
+      # What an error says, without what Liquid puts before it.
+      def self.trouble(error) =
+        error.message.delete_prefix("Liquid error: ").delete_prefix("Liquid syntax error: ").strip
+
+      # The name of what an error of Liquid's says is undefined ("filter", "variable").
+      def self.undefined(error, what) = error.message[/undefined #{what} (\S+)/, 1]
+    end
+  end
+end

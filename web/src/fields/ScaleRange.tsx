@@ -1,0 +1,43 @@
+import { ratio, readScale } from "../api/words";
+import { Field } from "./Field";
+
+export interface ScalesShown {
+  largest?: number;
+  smallest?: number;
+}
+
+// The scales between which something is drawn. of: what the fields are told apart by, such as " of the labels".
+export function ScaleRange({
+  scales = {},
+  of = "",
+  onKeep,
+}: {
+  scales: ScalesShown | undefined;
+  of?: string;
+  // Nothing for any scale.
+  onKeep: (scales: ScalesShown | undefined) => Promise<unknown>;
+}) {
+  const keep = async (end: keyof ScalesShown, text: string) => {
+    const scale = text.trim() === "" ? null : readScale(text);
+    if (text.trim() !== "" && (scale === null || scale <= 0)) throw new Error("Write a scale, such as 1:10,000.");
+    const fresh = { ...scales, [end]: scale ?? undefined };
+    if (scale === null) delete fresh[end];
+    await onKeep(Object.keys(fresh).length ? fresh : undefined);
+  };
+  return (
+    <>
+      <Field
+        label={`Largest scale${of}`}
+        value={scales.largest ? ratio(scales.largest) : ""}
+        placeholder="any scale"
+        onKeep={(text) => keep("largest", text)}
+      />
+      <Field
+        label={`Smallest scale${of}`}
+        value={scales.smallest ? ratio(scales.smallest) : ""}
+        placeholder="any scale"
+        onKeep={(text) => keep("smallest", text)}
+      />
+    </>
+  );
+}

@@ -1,0 +1,31 @@
+import type { LabelRule } from "../api/types";
+import { Choice } from "../fields/Choice";
+
+type Shape = NonNullable<NonNullable<LabelRule["backing"]>["shape"]>;
+
+// What stands behind a text, or nothing.
+export function BackgroundChoice({
+  label,
+  shape,
+  onChoose,
+}: {
+  label: string;
+  shape: Shape | undefined;
+  onChoose: (shape: Shape | undefined) => Promise<unknown>;
+}) {
+  return (
+    <Choice
+      label={label}
+      value={shape ?? "none"}
+      choices={[
+        ["none", "none"],
+        ["box", "box"],
+        ["rounded", "box with round corners"],
+        ["ellipse", "ellipse"],
+        ["hexagon", "hexagon"],
+        ["shield", "shield"],
+      ]}
+      onChoose={(chosen) => onChoose(chosen === "none" ? undefined : chosen)}
+    />
+  );
+}
