@@ -7,8 +7,16 @@ module TileLoom
       Struct.new(:min_x, :min_y, :max_x, :max_y) do
         # The Box of flat coordinates [x, y, …].
         def self.around(coordinates)
-          xs, ys = coordinates.each_slice(2).to_a.transpose
-          new(xs.min, ys.min, xs.max, ys.max)
+          min_x = max_x = coordinates.fetch(0)
+          min_y = max_y = coordinates.fetch(1)
+          index, size = 2, coordinates.length
+          while index < size
+            x, y = coordinates[index], coordinates[index + 1]
+            x < min_x ? min_x = x : (max_x = x if x > max_x)
+            y < min_y ? min_y = y : (max_y = y if y > max_y)
+            index += 2
+          end
+          new(min_x, min_y, max_x, max_y)
         end
 
         # left, top, width, height on a page, y down.

@@ -171,8 +171,7 @@ module TileLoom
       end
 
       def on_course(foot, start, length, spacing, share)
-        bends, = foot.bends(start, start + length)
-        return nil if bends * 180 / Math::PI > MOST_BEND_DEG
+        return nil if foot.bends(start, start + length) > MOST_BEND_DEG
         setting = CurvedSetting.new(@text, foot, start, spacing: spacing)
         return nil unless setting.smoother?(30)
         Place.new(@base + ((share - 0.5).abs * OFF_MIDDLE * 2).round, setting)

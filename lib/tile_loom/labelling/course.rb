@@ -13,10 +13,10 @@ module TileLoom
       BESIDE_STEPS = 3
 
       class << self
-        # A course along flat page coordinates. offset: mm of the line before them; smooth_mm: see SMOOTH_MM; nil where
-        # there is too little of it.
-        def along(run, offset: 0.0, smooth_mm: SMOOTH_MM)
-          first, xs, ys = resampled(run, offset)
+        # A course along flat page coordinates. at: of each place, in mm of a whole line; from, to: of what is wanted of
+        # it, in the same; smooth_mm: see SMOOTH_MM; nil where there is too little of it.
+        def along(run, at: distances(run), from: at.first, to: at.last, smooth_mm: SMOOTH_MM)
+          first, xs, ys = resampled(run, at, from, to)
           return nil if xs.length < 3
           window = (smooth_mm / STEP_MM).round
           2.times { xs, ys = evened(xs, window), evened(ys, window) } if window.positive?
@@ -25,19 +25,24 @@ module TileLoom
 
         private
 
-        # Number of the first step, and the places at all steps that lie on it and at its ends.
-        def resampled(run, offset)
-          lengths = [offset]
+        def distances(run)
+          lengths = [0.0]
           index = 2
           while index < run.length
             lengths << lengths.last + Math.hypot(run[index] - run[index - 2], run[index + 1] - run[index - 1])
             index += 2
           end
-          first = (offset / STEP_MM - 1e-6).ceil
-          last = (lengths.last / STEP_MM + 1e-6).floor
+          lengths
+        end
+
+        # Number of the first step, and the places at all steps from one distance to another.
+        def resampled(run, lengths, from, to)
+          first = (from / STEP_MM - 1e-6).ceil
+          last = (to / STEP_MM + 1e-6).floor
           return first, [], [] if last < first
           xs, ys = Array.new(last - first + 1), Array.new(last - first + 1)
-          at, final = 0, lengths.length - 2
+          final = lengths.length - 2
+          at = [(lengths.bsearch_index { |length| length >= from } || final) - 1, 0].max
           number = first
           while number <= last
             wanted = number * STEP_MM
@@ -95,18 +100,12 @@ module TileLoom
       # The same from its other end.
       def reversed = @reversed ||= self.class.new(@xs.reverse, @ys.reverse)
 
-      # Of the whole line, in mm: where this part of it begins and ends.
-      def span = [@first * STEP_MM, (@first + @xs.length - 1) * STEP_MM]
-
       # The station of this course at so many mm of the whole line.
       def station(mm)
         step = (mm / STEP_MM - @first).clamp(0.0, @xs.length - 1.0)
         index = [step.floor, @xs.length - 2].min
         @stations[index] + (@stations[index + 1] - @stations[index]) * (step - index)
       end
-
-      # The station of the step that is nearest to a place of the page.
-      def station_near(x, y) = @stations[@xs.each_index.min_by { |index| (@xs[index] - x)**2 + (@ys[index] - y)**2 }]
 
       # Where a station lies.
       def at(station)
@@ -126,19 +125,10 @@ module TileLoom
         [course, ((from + to) / 2 - @stations[first]) * course.length / span]
       end
 
-      # How it bends between two stations, in radians: [all bends together, the sharpest between two of its steps].
-      def bends(from, to)
-        turns
-        first = [index_of(from), @turns.length].min
-        last = (index_of(to) + 1).clamp(first, @turns.length)
-        sharpest = 0.0
-        index = first
-        while index < last
-          sharpest = @turns[index] if @turns[index] > sharpest
-          index += 1
-        end
-        [@sums[last] - @sums[first], sharpest]
-      end
+      # How it bends between two stations: all bends together, and the sharpest between two of its steps, in degrees.
+      def bends(from, to) = turns(from, to).sum
+
+      def sharpest(from, to) = turns(from, to).max || 0.0
 
       private
 
@@ -162,25 +152,16 @@ module TileLoom
         run
       end
 
-      # By how much it turns at each place but the first and the last, and the sums of that from its start.
-      def turns
-        @turns ||=
-          begin
-            @sums = [0.0]
-            last = nil
-            found = []
-            (1...@xs.length).each do |index|
-              angle = Math.atan2(@ys[index] - @ys[index - 1], @xs[index] - @xs[index - 1])
-              if last
-                turn = (angle - last).abs
-                turn = 2 * Math::PI - turn if turn > Math::PI
-                found << turn
-                @sums << @sums.last + turn
-              end
-              last = angle
-            end
-            found
-          end
+      # By how much it turns at each place of a stretch, in degrees.
+      def turns(from, to)
+        first, last = index_of(from), [index_of(to), @xs.length - 3].min
+        before = nil
+        (first..last + 1).filter_map do |index|
+          angle = Math.atan2(@ys[index + 1] - @ys[index], @xs[index + 1] - @xs[index])
+          turn = before && (angle - before).abs
+          before = angle
+          turn && ((turn > Math::PI) ? 2 * Math::PI - turn : turn) * 180 / Math::PI
+        end
       end
     end
   end

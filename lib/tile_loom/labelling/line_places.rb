@@ -5,7 +5,7 @@ module TileLoom
     # The places along a stretch of a line in which its label could stand.
     class LinePlaces
       # So many are tried along a stretch, and the best of them kept.
-      TRIED, KEPT, FIRST = 17, 6, 1
+      TRIED, KEPT = 17, 6
       # No nearer to one another than so many of its lengths.
       SPACED = 0.25
       # What it costs: each degree of all bends, the whole way from the middle of the stretch, the other side, a level
@@ -14,20 +14,26 @@ module TileLoom
       # All bends together that a label may follow, in degrees.
       MOST_BEND_DEG = 150
 
-      # course: Course of what is near of the line; from, to: of the stretch, in mm of the whole line; half_mm: of the
-      # line's width; spec: Symbology::Labels::LinePlaces; uphill: is higher ground on its :left, its :right, or nil
-      # where that is not known?
-      def initialize(text, course, from, to, half_mm, spec:, uphill: nil)
-        @text, @course, @from, @to, @half_mm, @spec, @uphill = text, course, from, to, half_mm, spec, uphill
+      # trace: Trace of what is near of the line; from, to: of the stretch, in mm of the whole line; half_mm: of the
+      # line's width; spec: Symbology::Labels::LinePlaces; uphill: gives :left or :right, where higher ground is, or
+      # nil where that is not known.
+      def initialize(text, trace, from, to, half_mm, spec:, uphill: nil)
+        @text, @trace, @from, @to, @half_mm, @spec, @uphill = text, trace, from, to, half_mm, spec, uphill
+        @tried = 0
       end
 
       # Place list, the cheapest first.
       def all = best + rest
 
-      # The cheapest ones, which do for most lines; the others, once they are asked for.
-      def best = @best ||= settled(priced.first(FIRST))
+      # The cheapest one, which does for most lines; the others, once they are asked for.
+      def best
+        @best ||= [].tap { |found| found << next_place while found.empty? && @tried < priced.length }.compact
+      end
 
-      def rest = settled(priced.drop(FIRST))
+      def rest
+        best
+        @rest ||= [].tap { |found| found << next_place while @tried < priced.length }.compact
+      end
 
       # Beside the middle of a line that is shorter than its label.
       def beside
@@ -45,16 +51,13 @@ module TileLoom
       # The Place along the line whose middle is nearest to a place of the page, whatever its bends; nil where there is
       # no room for the text there.
       def nearest(x, y)
-        return nil if @course.length < length
-        middle = @course.station_near(x, y).clamp(length / 2, @course.length - length / 2)
-        set(sides.first[0], middle - length / 2, 0, free: true)
+        return nil if @trace.to - @trace.from < length
+        middle = @trace.nearest(x, y).clamp(@trace.from + length / 2, @trace.to - length / 2)
+        set(sides.first[0], middle, 0, free: true)
       end
 
       # Where the middle of what is near of the stretch lies.
-      def middle_seen
-        first, last = @course.span
-        @course.at(@course.station(([@from, first].max + [@to, last].min) / 2))
-      end
+      def middle_seen = @trace.place(([@from, @trace.from].max + [@to, @trace.to].min) / 2)
 
       private
 
@@ -69,34 +72,42 @@ module TileLoom
 
       def length = @length ||= (@spec.course == "curved") ? CurvedSetting.length(@text, 0.0) : @text.width
 
-      # [cost, side, start] of all that may do, the cheapest first.
-      def priced = @priced ||= sides.flat_map { |side, cost| along(side, cost) }.sort_by(&:first)
-
-      def settled(found)
-        return level_of(found) if @spec.course == "level"
-        found.filter_map { |cost, side, start| set(side, start, cost) }
+      # [cost, side, middle] of all that may do, the cheapest first.
+      def priced
+        @priced ||=
+          begin
+            found = sides.flat_map { |side, cost| along.map { |price, middle| [cost + price, side, middle] } }
+            found.length > 1 ? found.sort_by.with_index { |entry, index| [entry[0], index] } : found
+          end
       end
 
-      def along(side, cost)
-        return level(side, cost) if @spec.course == "level"
+      # The place of the next of them, or nil where the text cannot stand there.
+      def next_place
+        cost, side, middle = priced[@tried]
+        @tried += 1
+        (@spec.course == "level") ? level_at(side, middle, cost) : set(side, middle, cost)
+      end
+
+      # [cost, middle] of the best along the stretch, whichever side they are on.
+      def along
+        return @along if @along
+        return @along = level if @spec.course == "level"
         room = @to - @from - length
-        return [] if room.negative?
+        return @along = [] if room.negative?
+        half = length / 2
         found =
           middles(room).filter_map do |mm|
-            start = @course.station(mm) - length / 2
-            next if start.negative? || start + length > @course.length
-            bends, sharpest = bends(start)
-            next if sharpest > limit || bends > MOST_BEND_DEG
-            [(cost + bends * BEND + off_middle(mm, room)).round, start]
+            next if mm - half < @trace.from || mm + half > @trace.to
+            bends = @trace.bends(mm - half, mm + half)
+            [(bends * BEND + off_middle(mm, room)).round, mm] if bends <= MOST_BEND_DEG
           end
-        found.sort.first(KEPT).map { |price, start| [price, side, start] }
+        @along = found.sort.first(KEPT)
       end
 
       # In mm of the whole line, those that are near of all that are tried.
       def middles(room)
         # An odd number, so that the middle is one of them.
         tried = [(room / length / SPACED / 2).floor * 2 + 1, TRIED].min
-        first, last = @course.span
         all =
           (
             if tried == 1
@@ -105,7 +116,7 @@ module TileLoom
               Array.new(tried) { |number| @from + length / 2 + room * number / (tried - 1) }
             end
           )
-        all.select { |mm| mm.between?(first, last) }
+        all.select { |mm| mm.between?(@trace.from, @trace.to) }
       end
 
       def off_middle(mm, room) = room.zero? ? 0.0 : (mm - (@from + @to) / 2).abs / room * OFF_MIDDLE
@@ -113,13 +124,14 @@ module TileLoom
       # In degrees. A straight text bears less.
       def limit = (@spec.course == "curved") ? @spec.sharpest_deg : 6.0
 
-      def bends(start) = @course.bends(start, start + length).map { |radians| radians * 180 / Math::PI }
-
-      # Does the reader go along the line against its direction?
-      def against?(start)
-        return @uphill == :right if @spec.uphill? && @uphill
-        x1, y1 = @course.at(start)
-        x2, y2 = @course.at(start + length)
+      # Does the reader go along the course against its direction?
+      def against?(course, start)
+        if @spec.uphill?
+          side = @uphill&.call
+          return side == :right if side
+        end
+        x1, y1 = course.at(start)
+        x2, y2 = course.at(start + length)
         Upright.against?(x2 - x1, y2 - y1)
       end
 
@@ -135,12 +147,19 @@ module TileLoom
         end
       end
 
-      def set(side, start, cost, free: false)
-        against = against?(start)
-        line = against ? @course.reversed : @course
-        start = @course.length - start - length if against
+      # middle: in mm of the whole line; free: whatever its bends.
+      def set(side, middle, cost, free: false)
+        course = @trace.course(middle - length / 2, middle + length / 2) or return nil
+        start = course.station(middle) - length / 2
+        start = start.clamp(0.0, [course.length - length, 0.0].max) if free
+        return nil if start.negative? || start + length > course.length
+        return nil unless free || course.sharpest(start, start + length) <= limit
+        if against?(course, start)
+          course = course.reversed
+          start = course.length - start - length
+        end
         # Beside the line the way is longer or shorter than along it.
-        beside, middle = line.beside(rise(side), start, start + length)
+        beside, middle = course.beside(rise(side), start, start + length)
         return nil unless beside
         from = middle - length / 2
         return nil if from < -0.5 || from + length > beside.length + 0.5
@@ -162,24 +181,18 @@ module TileLoom
         Place.new(cost, LevelSetting.new(@text, x, y, angle: (angle.abs < 1e-9) ? 0.0 : angle))
       end
 
-      # Level ones, each with its middle at a station of the line.
-      def level(side, cost)
+      # [cost, middle] of level ones.
+      def level
         room = @to - @from
-        first, last = @course.span
         all = Array.new(TRIED) { |number| @from + room * (number + 0.5) / TRIED }
-        found =
-          all
-            .select { |mm| mm.between?(first, last) }
-            .map { |mm| [cost + off_middle(mm, room).round, side, @course.station(mm)] }
-        found.sort_by { |price, _, at| [price, at] }.first(KEPT)
+        found = all.select { |mm| mm.between?(@trace.from, @trace.to) }.map { |mm| [off_middle(mm, room).round, mm] }
+        found.sort.first(KEPT)
       end
 
-      def level_of(found)
-        found.map do |cost, side, at|
-          x, y = @course.at(at)
-          down = (side == :above) ? @text.depth : 0.0
-          Place.new(cost, LevelSetting.new(@text, x - @text.width / 2, y - rise(side) - down))
-        end
+      def level_at(side, middle, cost)
+        x, y = @trace.place(middle)
+        down = (side == :above) ? @text.depth : 0.0
+        Place.new(cost, LevelSetting.new(@text, x - @text.width / 2, y - rise(side) - down))
       end
     end
   end

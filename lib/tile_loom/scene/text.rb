@@ -19,8 +19,9 @@ module TileLoom
         :word_pt,
         keyword_init: true
       ) do
-        prepend Node
+        include Node
 
+        # Written out, as a sheet has thousands: passing them on takes four times as long.
         def initialize(
           x:,
           y:,
@@ -32,7 +33,12 @@ module TileLoom
           halo: nil,
           tracking_pt: 0.0,
           word_pt: 0.0
-        ) = super
+        )
+          self.x, self.y, self.string, self.face, self.size_pt = x, y, string, face, size_pt
+          self.colour, self.rotation_deg, self.halo = colour, rotation_deg, halo
+          self.tracking_pt, self.word_pt = tracking_pt, word_pt
+          freeze
+        end
 
         # Its corners on the page, flat: from the baseline up to the height of capitals, turned as it is.
         def corners

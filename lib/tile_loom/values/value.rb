@@ -24,7 +24,8 @@ module TileLoom
           @all_parts = nil
           parts.each do |name, part|
             own_parts[name] = part
-            part.type.is_a?(Flag) ? define_method(:"#{name}?") { @parts[name] } : define_method(name) { @parts[name] }
+            # As written by hand: a block that is kept for each part takes ten times as long to answer.
+            class_eval("def #{name}#{"?" if part.type.is_a?(Flag)} = @parts[:#{name}]", __FILE__, __LINE__)
           end
         end
 

@@ -3,8 +3,8 @@
 module TileLoom
   module View
     module Labelled
-      # A line: thinned as a whole and then cut, so that it is the same line on all sheets, and parted into stretches of
-      # one label each that begin at its own start, so that it is labelled alike on all.
+      # A line, parted into stretches of one label each that begin at its own start, so that it is labelled alike on all
+      # sheets.
       class Line < Subject
         # The last stretch may be so much shorter than the others.
         LEAST_STRETCH = 0.5
@@ -12,12 +12,7 @@ module TileLoom
         def wanted
           @number = -1
           found =
-            Geometry::Geos
-              .parts(Geometry::Geos.read(@wkb))
-              .flat_map do |part|
-                line = part.simplify(COARSE_MM * view.units_per_mm / 2)
-                stretches(line)
-              end
+            Geometry::Wkb.each_run(@wkb).flat_map { |_, run, _| (run.length < 4) ? [] : stretches(run) }
           shown = found.select { |label| label.shown && label.group }
           # One that has but one label here must have it.
           shown.first.lost = scope.worth(rule) if shown.one?
@@ -26,73 +21,44 @@ module TileLoom
 
         private
 
-        def near(whole)
-          ground = scope.lines_ground
-          box = Geometry::Geos.envelope(whole)
-          return whole if box.nil? || (ground.include?(box.min_x, box.min_y) && ground.include?(box.max_x, box.max_y))
-          whole.clip_by_rect(ground.min_x, ground.min_y, ground.max_x, ground.max_y)
-        end
-
-        # mm of the whole line at which its stretches end, from 0.
-        def ends(line)
-          total = line.length / view.units_per_mm
-          count = [(total / rule.lines.repeat_mm + LEAST_STRETCH).floor, 1].max
-          (0..count).map { |number| total * number / count }
-        end
-
-        def stretches(line)
-          ends = ends(line)
-          first_number = @number + 1
-          @number += ends.length - 1
-          Geometry::Geos
-            .parts(near(line))
-            .flat_map do |piece|
-              course = course(piece, line) or next []
-              first, last = course.span
-              ends
-                .each_cons(2)
-                .with_index
-                .filter_map do |(from, to), index|
-                  stretch(course, from, to, first_number + index) unless to <= first || from >= last
-                end
+        def stretches(run)
+          length, traces = Labelling::Trace.near(run, scope.lines_ground, view.units_per_mm) { |part| view.to_page(part) }
+          count = [(length / rule.lines.repeat_mm + LEAST_STRETCH).floor, 1].max
+          first = @number + 1
+          @number += count
+          traces.flat_map do |trace|
+            from, to = [trace.from, trace.to].map { |mm| (mm * count / length).floor.clamp(0, count - 1) }
+            (from..to).filter_map do |index|
+              stretch(trace, length * index / count, length * (index + 1) / count, first + index)
             end
+          end
         end
 
-        def course(piece, line)
-          return nil if piece.empty?
-          run = view.to_page(Geometry::Wkb.each_run(Geometry::Geos.write(piece)).first[1])
-          return nil if run.length < 4
-          offset = piece.equal?(line) ? 0.0 : line.project(piece.point_n(0)) / view.units_per_mm
-          Labelling::Course.along(run, offset: offset)
-        end
-
-        def places(text, course, from, to) =
-          Labelling::LinePlaces.new(text, course, from, to, half_mm, spec: rule.lines, uphill: uphill)
+        def places(text, trace, from, to) =
+          Labelling::LinePlaces.new(text, trace, from, to, half_mm, spec: rule.lines, uphill: -> { uphill })
 
         def half_mm = @half_mm ||= scope.drawing.width_of(feature) / 2
 
         def uphill
-          return nil unless rule.lines.uphill?
           return @uphill if defined?(@uphill)
           @uphill = scope.drawing.uphill(feature, rule)
         end
 
         SEEN = [0, 0.25, 0.5, 0.75, 1].freeze
 
-        def stretch(course, from, to, number)
-          hand = hand(number)
-          places = places(text_of(hand), course, from, to)
-          x, y = places.middle_seen
-          first, last = course.span
-          low, high = [from, first].max, [to, last].min
-          seen = SEEN.map { |share| course.at(course.station(low + (high - low) * share)) }
+        def stretch(trace, from, to, number)
+          low, high = [from, trace.from].max, [to, trace.to].min
+          seen = SEEN.map { |share| trace.place(low + (high - low) * share) }
           return nil if seen.none? { |place| scope.lines_window.include?(*place) }
           shown = seen.any? { |place| view.frame.include?(*place) }
+          hand = hand(number)
+          places = places(text_of(hand), trace, from, to)
+          x, y = places.middle_seen
           by_hand = [by_hand(hand, places)].compact if hand&.placed?
           found = by_hand || places.best
           group = [rule.object_id, feature.id]
           label(x, y, shown, found, number: number, group: group, lost: LabelPlacing::LOST_AGAIN, hand: hand) do
-            (by_hand ? places.best : []) + places.rest + short_places { |one| places(one, course, from, to).all } +
+            (by_hand ? places.best : []) + places.rest + short_places { |one| places(one, trace, from, to).all } +
               beside(places)
           end
         end

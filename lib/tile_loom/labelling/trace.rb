@@ -1,0 +1,117 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Labelling
+    # A piece of a line as it runs over the page, its places told in mm of the whole line from its start, so that they
+    # are the same whichever piece a sheet shows. What a label may stand along is looked for on it coarsely; a Course is
+    # made where one does.
+    class Trace
+      # How it bends is told between places so far apart.
+      STEP_MM = 2.0
+      # So much of it before and behind a Course makes the Course the same as that of the whole line.
+      BESIDE_MM = 9.0
+
+      # The pieces of a line that lie in a box, and how long it is. run: flat coordinates; box: Geometry::Box in their
+      # unit; per_mm: of their units a mm; the block brings flat coordinates to page mm. [mm, Trace list].
+      def self.near(run, box, per_mm)
+        length, pieces = Pieces.of(run, box)
+        [length / per_mm, pieces.map { |part, at| new(yield(part), at.map { |units| units / per_mm }) }]
+      end
+
+      attr_reader :from, :to
+
+      # run: flat page mm; at: of each of its places, in mm of the whole line.
+      def initialize(run, at)
+        @run, @at = run, at
+        @from, @to = at.first, at.last
+      end
+
+      # Where it lies at so many mm.
+      def place(mm)
+        index = ((@at.bsearch_index { |other| other > mm } || @at.length) - 1).clamp(0, @at.length - 2)
+        on(index, mm)
+      end
+
+      # The mm of its place that is nearest to one of the page.
+      def nearest(x, y)
+        best, least = @from, Float::INFINITY
+        (0...@at.length - 1).each do |index|
+          share = share_nearest(index, x, y)
+          u, v = between(index, share)
+          far = (u - x)**2 + (v - y)**2
+          best, least = @at[index] + (@at[index + 1] - @at[index]) * share, far if far < least
+        end
+        best
+      end
+
+      # All its bends together between two places, in degrees.
+      def bends(from, to)
+        sums
+        low = ((from / STEP_MM).ceil - @first).clamp(0, @sums.length - 1)
+        high = ((to / STEP_MM).floor - @first + 1).clamp(low, @sums.length - 1)
+        @sums[high] - @sums[low]
+      end
+
+      # The Course between two places and a little beyond; nil where there is too little of it.
+      def course(from, to) =
+        Course.along(@run, at: @at, from: [from - BESIDE_MM, @from].max, to: [to + BESIDE_MM, @to].min)
+
+      private
+
+      def on(index, mm)
+        span = @at[index + 1] - @at[index]
+        between(index, span.positive? ? ((mm - @at[index]) / span).clamp(0.0, 1.0) : 0.0)
+      end
+
+      def between(index, share)
+        place = index * 2
+        [
+          @run[place] + (@run[place + 2] - @run[place]) * share,
+          @run[place + 1] + (@run[place + 3] - @run[place + 1]) * share
+        ]
+      end
+
+      def share_nearest(index, x, y)
+        place = index * 2
+        dx, dy = @run[place + 2] - @run[place], @run[place + 3] - @run[place + 1]
+        size = dx * dx + dy * dy
+        size.positive? ? (((x - @run[place]) * dx + (y - @run[place + 1]) * dy) / size).clamp(0.0, 1.0) : 0.0
+      end
+
+      # Of the bends at all steps on it, from its first one.
+      def sums
+        @sums ||=
+          begin
+            @first = (@from / STEP_MM - 1e-6).ceil
+            last = (@to / STEP_MM + 1e-6).floor
+            sums, total = [0.0], 0.0
+            index, final = 0, @at.length - 2
+            px = py = angle = nil
+            number = @first
+            while number <= last
+              mm = number * STEP_MM
+              index += 1 while index < final && @at[index + 1] < mm
+              span = @at[index + 1] - @at[index]
+              share = span.positive? ? (mm - @at[index]) / span : 0.0
+              place = index * 2
+              x = @run[place] + (@run[place + 2] - @run[place]) * share
+              y = @run[place + 1] + (@run[place + 3] - @run[place + 1]) * share
+              if px
+                fresh = Math.atan2(y - py, x - px)
+                if angle
+                  turn = (fresh - angle).abs
+                  total += (turn > Math::PI) ? 2 * Math::PI - turn : turn
+                end
+                # At the step before this one, and so far.
+                sums << total * 180 / Math::PI
+                angle = fresh
+              end
+              px, py = x, y
+              number += 1
+            end
+            sums
+          end
+      end
+    end
+  end
+end
