@@ -71,21 +71,20 @@ module TileLoom
         left = top = Float::INFINITY
         right = bottom = -Float::INFINITY
         few.each do |letter|
-          turn = letter.rotation_deg * Math::PI / 180
+          turn = letter.rotation_deg * Math::PI / 180 - angle
           c, s = Math.cos(turn), Math.sin(turn)
-          [
-            [0.0, line.top],
-            [letter.advance, line.top],
-            [0.0, line.bottom],
-            [letter.advance, line.bottom]
-          ].each do |u, v|
-            dx, dy = letter.x + u * c - v * s - middle.x, letter.y + u * s + v * c - middle.y
-            along, across = dx * cos + dy * sin, dy * cos - dx * sin
-            left = along if along < left
-            right = along if along > right
-            top = across if across < top
-            bottom = across if across > bottom
-          end
+          dx, dy = letter.x - middle.x, letter.y - middle.y
+          x, y = dx * cos + dy * sin, dy * cos - dx * sin
+          u, v = letter.advance * c, letter.advance * s
+          # Its corners: the start and the end of its foot, each moved up to its top and down to its bottom.
+          low, high = [x, x + u].minmax
+          first, last = [-line.top * s, -line.bottom * s].minmax
+          left = low + first if low + first < left
+          right = high + last if high + last > right
+          low, high = [y, y + v].minmax
+          first, last = [line.top * c, line.bottom * c].minmax
+          top = low + first if low + first < top
+          bottom = high + last if high + last > bottom
         end
         Patch.along(middle.x, middle.y, angle, left - grow, right + grow, top - grow, bottom + grow)
       end

@@ -13,8 +13,8 @@ module TileLoom
 
       # ring: flat corners in order.
       def ring(ring)
-        xs, ys = ring.each_slice(2).to_a.transpose
-        [xs.min, ys.min, xs.max, ys.max, ring]
+        box = Geometry::Box.around(ring)
+        [box.min_x, box.min_y, box.max_x, box.max_y, ring]
       end
 
       # A rectangle of text: from (x, y) on its baseline, turned clockwise, reaching from `left` to `right` along it
@@ -22,16 +22,19 @@ module TileLoom
       def along(x, y, angle, left, right, top, bottom)
         return x + left, y + top, x + right, y + bottom if angle.zero?
         cos, sin = Math.cos(angle), Math.sin(angle)
+        left_x, left_y = x + left * cos, y + left * sin
+        right_x, right_y = x + right * cos, y + right * sin
+        top_x, top_y, bottom_x, bottom_y = top * sin, top * cos, bottom * sin, bottom * cos
         ring(
           [
-            x + left * cos - top * sin,
-            y + left * sin + top * cos,
-            x + right * cos - top * sin,
-            y + right * sin + top * cos,
-            x + right * cos - bottom * sin,
-            y + right * sin + bottom * cos,
-            x + left * cos - bottom * sin,
-            y + left * sin + bottom * cos
+            left_x - top_x,
+            left_y + top_y,
+            right_x - top_x,
+            right_y + top_y,
+            right_x - bottom_x,
+            right_y + bottom_y,
+            left_x - bottom_x,
+            left_y + bottom_y
           ]
         )
       end

@@ -21,18 +21,25 @@ module TileLoom
         @all = []
         @owner = []
         @cost = []
+        @contested = {}
+        @waiting = []
         @extended = {}
       end
 
       # {index of a Wanted → Place} of those that have one.
       def solve
         @wanted.each_index { |label| admit(label, @wanted[label].places) }
+        unfold
         chosen = choose(@wanted.each_index.to_a, {}) { true }
         seen = @wanted.each_index.select { |label| @wanted[label].shown }
         fits = Hash.new { |hash, place| hash[place] = @room.holds?(@all[place]) }
         held = chosen.select { |label, place| @wanted[label].shown && fits[place] }
-        chosen = (held.length == seen.length) ? held : choose(seen, held) { |place| fits[place] }
-        chosen.transform_values { |place| @all[place] }
+        if held.length < seen.length
+          seen.each { |label| contest(label) unless held[label] }
+          unfold
+          held = choose(seen, held) { |place| fits[place] }
+        end
+        held.transform_values { |place| @all[place] }
       end
 
       private
@@ -40,19 +47,40 @@ module TileLoom
       # Takes places in, as far as they hide nothing that must be seen.
       def admit(label, places)
         wanted = @wanted[label]
+        contest(label) if places.empty?
         places.each do |place|
           # Whoever puts a label on a symbol by hand means it.
           cost = place.cost + (wanted.hand&.placed? ? 0 : covered(place, wanted))
+          contest(label) if cost > place.cost
           next if cost >= wanted.lost
           number = @all.length
           @all << place
           @owner << label
           @cost << cost
           @places[label] << number
-          place.patches.each do |patch|
-            @nearby.each_touching(patch) { |other| @touching[other * MANY + number] = true if @owner[other] != label }
-          end
+          place.patches.each { |patch| @nearby.each_touching(patch) { |other| touch(other, number) } }
           place.patches.each { |patch| @nearby.add(patch, number) }
+        end
+      end
+
+      def touch(one, other)
+        return if @owner[one] == @owner[other]
+        @touching[one * MANY + other] = true
+        contest(@owner[one])
+        contest(@owner[other])
+      end
+
+      # A label whose first place is the cheapest and in no one's way has no better one. The others are thought of where
+      # that is not so.
+      def contest(label)
+        return if @contested[label]
+        @contested[label] = true
+        @waiting << label if @wanted[label].others
+      end
+
+      def unfold
+        while (label = @waiting.shift)
+          admit(label, @wanted[label].others.call)
         end
       end
 
@@ -79,6 +107,7 @@ module TileLoom
           @extended[label] = true
           admit(label, @wanted[label].more.call)
         end
+        unfold
         chosen(labels, found, &allowed)
       end
 

@@ -22,13 +22,12 @@ module TileLoom
         @gap = spec.gap_mm
       end
 
-      # Place list beside the point.
-      def beside
-        @spec.positions.each_with_index.map do |position, index|
-          left, baseline, align = start(position)
-          Place.new(@base + index * STEP, LevelSetting.new(@text, left, baseline, align: align))
-        end
-      end
+      # Place list beside the point: all, the first, the others.
+      def beside = first + others
+
+      def first = [place(@spec.positions.first, 0)]
+
+      def others = @spec.positions.each_with_index.drop(1).map { |position, index| place(position, index) }
 
       # Place list of those that are moved away, with leader lines.
       def moved
@@ -42,6 +41,11 @@ module TileLoom
       end
 
       private
+
+      def place(position, index)
+        left, baseline, align = start(position)
+        Place.new(@base + index * STEP, LevelSetting.new(@text, left, baseline, align: align))
+      end
 
       # [left, first baseline, align] of the text in a position.
       def start(position)

@@ -43,54 +43,66 @@ module TileLoom
 
       def pieces(run, holes)
         found, piece = [], run.first(2)
-        run
-          .each_slice(2)
-          .each_cons(2) do |from, to|
-            gaps = gaps(from, to, holes)
-            gaps.each do |first, last|
-              piece.concat(between(from, to, first)) if first.positive?
-              found << piece if piece.length >= 4
-              piece = (last < 1) ? between(from, to, last) : []
-            end
-            piece.concat(to) unless gaps.any? && gaps.last[1] >= 1
+        index, size = 2, run.length
+        while index < size
+          x1, y1, x2, y2 = run[index - 2], run[index - 1], run[index], run[index + 1]
+          index += 2
+          gaps = gaps(x1, y1, x2, y2, holes)
+          next piece << x2 << y2 unless gaps
+          gaps.each do |first, last|
+            piece << x1 + (x2 - x1) * first << y1 + (y2 - y1) * first if first.positive?
+            found << piece if piece.length >= 4
+            piece = (last < 1) ? [x1 + (x2 - x1) * last, y1 + (y2 - y1) * last] : []
           end
+          piece << x2 << y2 if gaps.last[1] < 1
+        end
         found << piece if piece.length >= 4
         found
       end
 
-      def between((x1, y1), (x2, y2), share) = [x1 + (x2 - x1) * share, y1 + (y2 - y1) * share]
+      # Shares of a straight piece that lie in holes, joined where they overlap, in order; nil where none does.
+      def gaps(x1, y1, x2, y2, holes)
+        found = nil
+        low_x, high_x = (x1 < x2) ? [x1, x2] : [x2, x1]
+        low_y, high_y = (y1 < y2) ? [y1, y2] : [y2, y1]
+        holes.each do |box, ring|
+          next if box.min_x > high_x || box.max_x < low_x || box.min_y > high_y || box.max_y < low_y
+          share = within(x1, y1, x2 - x1, y2 - y1, ring)
+          (found ||= []) << share if share
+        end
+        found && joined(found)
+      end
 
-      # Shares of a straight piece that lie in holes, joined where they overlap, in order.
-      def gaps((x1, y1), (x2, y2), holes)
-        low_x, high_x = [x1, x2].minmax
-        low_y, high_y = [y1, y2].minmax
-        found =
-          holes.filter_map do |box, ring|
-            next if box.min_x > high_x || box.max_x < low_x || box.min_y > high_y || box.max_y < low_y
-            within(x1, y1, x2 - x1, y2 - y1, ring)
-          end
-        found
+      def joined(shares) =
+        shares
           .sort
           .each_with_object([]) do |(first, last), joined|
             (joined.any? && first <= joined.last[1]) ?
               joined.last[1] = [joined.last[1], last].max :
               joined << [first, last]
           end
-      end
 
       # [first, last] shares of a piece in a convex ring (M. Cyrus, J. Beck, Computers and Graphics 3, 1978), or nil.
       def within(x, y, dx, dy, ring)
         first, last = 0.0, 1.0
-        corners = ring.each_slice(2).to_a
-        corners.each_with_index do |(px, py), index|
-          qx, qy = corners[(index + 1) % corners.length]
-          inside = ((qx - px) * (y - py) - (qy - py) * (x - px))
-          change = ((qx - px) * dy - (qy - py) * dx)
+        index, size = 0, ring.length
+        px, py = ring[size - 2], ring[size - 1]
+        while index < size
+          qx, qy = ring[index], ring[index + 1]
+          inside = (qx - px) * (y - py) - (qy - py) * (x - px)
+          change = (qx - px) * dy - (qy - py) * dx
+          px, py = qx, qy
+          index += 2
           if change.zero?
             return nil if inside.negative?
           else
             share = -inside / change
-            change.positive? ? first = [first, share].max : last = [last, share].min
+            if change.positive?
+              first = share if share > first
+            elsif share < last
+              last = share
+            end
+            return nil if first >= last
           end
         end
         (first < last) ? [first, last] : nil

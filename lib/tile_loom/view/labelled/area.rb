@@ -18,12 +18,17 @@ module TileLoom
           box = Geometry::Box.around(shapes.last.first)
           x, y = box.centre
           hand = hand()
-          text = text_of(hand)
-          by_hand = [by_hand(hand, x, y, [box.width, box.height].min / 2)] if hand&.placed?
+          inside = -> { places(text_of(hand), shapes, :inside) }
+          more = -> do
+            places(text_of(hand), shapes, :outside) +
+              short_places { |one| places(one, shapes, :inside) + places(one, shapes, :outside) }
+          end
           label =
-            label(x, y, @visible, by_hand || places(text, shapes, :inside), hand: hand) do
-              (by_hand ? places(text, shapes, :inside) : []) + places(text, shapes, :outside) +
-                short_places { |one| places(one, shapes, :inside) + places(one, shapes, :outside) }
+            if hand&.placed?
+              by_hand = by_hand(hand, x, y, [box.width, box.height].min / 2)
+              label(x, y, @visible, [by_hand], hand: hand, more: -> { inside.call + more.call })
+            else
+              label(x, y, @visible, inside.call, hand: hand, more: more)
             end
           [label].compact
         end

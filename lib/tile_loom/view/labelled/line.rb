@@ -54,12 +54,12 @@ module TileLoom
           hand = hand(number)
           places = places(text_of(hand), trace, from, to)
           x, y = places.middle_seen
-          by_hand = [by_hand(hand, places)].compact if hand&.placed?
-          found = by_hand || places.best
-          group = [rule.object_id, feature.id]
-          label(x, y, shown, found, number: number, group: group, lost: LabelPlacing::LOST_AGAIN, hand: hand) do
-            (by_hand ? places.best : []) + places.rest + short_places { |one| places(one, trace, from, to).all } +
-              beside(places)
+          more = -> { short_places { |one| places(one, trace, from, to).all } + beside(places) }
+          same = {number: number, group: [rule.object_id, feature.id], lost: LabelPlacing::LOST_AGAIN, hand: hand}
+          if hand&.placed?
+            label(x, y, shown, [by_hand(hand, places)].compact, **same, more: -> { places.all + more.call })
+          else
+            label(x, y, shown, places.best, **same, others: -> { places.rest }, more: more)
           end
         end
 

@@ -11,13 +11,14 @@ module TileLoom
           half = scope.drawing.half_of(feature)
           hand = hand()
           shown = view.frame.include?(x, y)
-          text = text_of(hand)
-          make = ->(one) { Labelling::PointPlaces.new(one, x, y, half, spec: rule.points) }
-          by_hand = [by_hand(hand, x, y, half)] if hand&.placed?
+          make = ->(text) { Labelling::PointPlaces.new(text, x, y, half, spec: rule.points) }
+          own = make.call(text_of(hand))
+          more = -> { own.moved + short_places { |one| make.call(one).then { |all| all.beside + all.moved } } }
           label =
-            label(x, y, shown, by_hand || make.call(text).beside, hand: hand) do
-              (by_hand ? make.call(text).beside : []) + make.call(text).moved +
-                short_places { |one| make.call(one).then { |all| all.beside + all.moved } }
+            if hand&.placed?
+              label(x, y, shown, [by_hand(hand, x, y, half)], hand: hand, more: -> { own.beside + more.call })
+            else
+              label(x, y, shown, own.first, others: -> { own.others }, more: more, hand: hand)
             end
           [label].compact
         end

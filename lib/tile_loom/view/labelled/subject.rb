@@ -41,9 +41,9 @@ module TileLoom
           yield(short_text).map { |place| place.dearer(SHORT) }
         end
 
-        # The Wanted; nil where it is hidden by hand. A block gives its further places; of one that was put somewhere by
-        # hand for all sheets, where one of them has no room for it there.
-        def label(x, y, shown, places, number: 0, group: nil, lost: nil, hand: nil, &more)
+        # The Wanted; nil where it is hidden by hand. others, more: see there; of one that was put somewhere by hand for
+        # all sheets more is for where one of them has no room for it there.
+        def label(x, y, shown, places, number: 0, group: nil, lost: nil, hand: nil, others: nil, more: nil)
           return nil if hand&.hidden?
           Labelling::Wanted.new(
             layer: scope.layer,
@@ -56,6 +56,7 @@ module TileLoom
             shown: shown,
             group: hand&.placed? ? nil : group,
             places: places,
+            others: others,
             more: (hand&.placed? && hand.sheet) ? nil : more,
             number: number,
             hand: hand
