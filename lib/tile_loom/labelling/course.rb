@@ -6,7 +6,7 @@ module TileLoom
     # evened out. Steps are counted from the start of the whole line, so that the path is the same whichever part of it
     # a sheet shows.
     class Course
-      STEP_MM = 0.8
+      STEP_MM = 1.2
       # Over so much of the line to either side its bends are evened out.
       SMOOTH_MM = 2.4
       # Beyond the ends of a stretch, so that smoothing does not move them.
@@ -14,13 +14,14 @@ module TileLoom
 
       class << self
         # A course along flat page coordinates. at: of each place, in mm of a whole line; from, to: of what is wanted of
-        # it, in the same; smooth_mm: see SMOOTH_MM; nil where there is too little of it.
-        def along(run, at: distances(run), from: at.first, to: at.last, smooth_mm: SMOOTH_MM)
+        # it, in the same; against: from its end to its start? smooth_mm: see SMOOTH_MM; nil where there is too little of
+        # it.
+        def along(run, at: distances(run), from: at.first, to: at.last, against: false, smooth_mm: SMOOTH_MM)
           first, xs, ys = resampled(run, at, from, to)
           return nil if xs.length < 3
           window = (smooth_mm / STEP_MM).round
           2.times { xs, ys = evened(xs, window), evened(ys, window) } if window.positive?
-          new(xs, ys, first)
+          against ? new(xs.reverse, ys.reverse, first + xs.length - 1, -1) : new(xs, ys, first)
         end
 
         private
@@ -60,49 +61,46 @@ module TileLoom
         # The mean of what lies within so many steps to either side, fewer near the ends, which stay.
         def evened(values, window)
           last = values.length - 1
-          sums = sums_of(values)
-          result = Array.new(last + 1)
-          index = 0
-          while index <= last
-            half = (index < window) ? index : window
-            half = last - index if last - index < half
-            result[index] = (sums[index + half + 1] - sums[index - half]) / (half * 2 + 1)
+          return values if last < 2
+          result = values.dup
+          index, half, sum = 0, 0, values[0]
+          while index < last
             index += 1
+            if index <= window && index <= last - index
+              # Wider by one on each side.
+              sum += values[index * 2 - 1] + values[index * 2]
+              half = index
+            elsif last - index < half
+              # Narrower towards the end.
+              half = last - index
+              sum -= values[index - half - 2] + values[index - half - 1]
+            else
+              sum += values[index + half] - values[index - half - 1]
+            end
+            result[index] = sum / (half * 2 + 1)
           end
           result
         end
-
-        def sums_of(values)
-          sums = Array.new(values.length + 1, 0.0)
-          total = 0.0
-          index = 0
-          while index < values.length
-            total += values[index]
-            index += 1
-            sums[index] = total
-          end
-          sums
-        end
       end
 
-      # first: the number of the first step in the whole line.
-      def initialize(xs, ys, first = 0)
-        @xs, @ys, @first = xs, ys, first
-        @stations = [0.0]
-        (1...xs.length).each do |index|
-          @stations << @stations.last + Math.hypot(xs[index] - xs[index - 1], ys[index] - ys[index - 1])
+      # first: the number of the first step in the whole line; way: 1, or -1 where it runs against the line.
+      def initialize(xs, ys, first = 0, way = 1)
+        @xs, @ys, @first, @way = xs, ys, first, way
+        @stations = Array.new(xs.length, 0.0)
+        index, last, passed = 1, xs.length, 0.0
+        while index < last
+          passed += Math.hypot(xs[index] - xs[index - 1], ys[index] - ys[index - 1])
+          @stations[index] = passed
+          index += 1
         end
       end
 
       # In mm along itself, from 0.
       def length = @stations.last
 
-      # The same from its other end.
-      def reversed = @reversed ||= self.class.new(@xs.reverse, @ys.reverse)
-
       # The station of this course at so many mm of the whole line.
       def station(mm)
-        step = (mm / STEP_MM - @first).clamp(0.0, @xs.length - 1.0)
+        step = ((mm / STEP_MM - @first) * @way).clamp(0.0, @xs.length - 1.0)
         index = [step.floor, @xs.length - 2].min
         @stations[index] + (@stations[index + 1] - @stations[index]) * (step - index)
       end
@@ -120,7 +118,9 @@ module TileLoom
       def beside(distance, from, to)
         first = (index_of(from) - BESIDE_STEPS).clamp(0, @xs.length - 2)
         last = (index_of(to) + 1 + BESIDE_STEPS).clamp(first + 1, @xs.length - 1)
-        course = self.class.along(aside(distance, first, last), smooth_mm: STEP_MM) or return nil
+        xs, ys = aside(distance, first, last)
+        return nil if xs.length < 2
+        course = self.class.new(xs, ys)
         span = @stations[last] - @stations[first]
         [course, ((from + to) / 2 - @stations[first]) * course.length / span]
       end
@@ -141,15 +141,20 @@ module TileLoom
       end
 
       def aside(distance, first, last)
-        run = []
-        (first..last).each do |index|
-          before, after = [index - 1, 0].max, [index + 1, @xs.length - 1].min
+        xs, ys = [], []
+        final = @xs.length - 1
+        index = first
+        while index <= last
+          before, after = index.zero? ? 0 : index - 1, (index == final) ? final : index + 1
           dx, dy = @xs[after] - @xs[before], @ys[after] - @ys[before]
           size = Math.hypot(dx, dy)
-          next if size < 1e-9
-          run << @xs[index] + dy / size * distance << @ys[index] - dx / size * distance
+          if size >= 1e-9
+            xs << @xs[index] + dy / size * distance
+            ys << @ys[index] - dx / size * distance
+          end
+          index += 1
         end
-        run
+        [xs, ys]
       end
 
       # By how much it turns at each place of a stretch, in degrees.

@@ -124,14 +124,14 @@ module TileLoom
       # In degrees. A straight text bears less.
       def limit = (@spec.course == "curved") ? @spec.sharpest_deg : 6.0
 
-      # Does the reader go along the course against its direction?
-      def against?(course, start)
+      # Does the reader go along the line against its direction?
+      def against?(middle)
         if @spec.uphill?
           side = @uphill&.call
           return side == :right if side
         end
-        x1, y1 = course.at(start)
-        x2, y2 = course.at(start + length)
+        x1, y1 = @trace.place(middle - length / 2)
+        x2, y2 = @trace.place(middle + length / 2)
         Upright.against?(x2 - x1, y2 - y1)
       end
 
@@ -149,19 +149,16 @@ module TileLoom
 
       # middle: in mm of the whole line; free: whatever its bends.
       def set(side, middle, cost, free: false)
-        course = @trace.course(middle - length / 2, middle + length / 2) or return nil
-        start = course.station(middle) - length / 2
+        half = length / 2
+        course = @trace.course(middle - half, middle + half, against: against?(middle)) or return nil
+        start = course.station(middle) - half
         start = start.clamp(0.0, [course.length - length, 0.0].max) if free
         return nil if start.negative? || start + length > course.length
         return nil unless free || course.sharpest(start, start + length) <= limit
-        if against?(course, start)
-          course = course.reversed
-          start = course.length - start - length
-        end
         # Beside the line the way is longer or shorter than along it.
         beside, middle = course.beside(rise(side), start, start + length)
         return nil unless beside
-        from = middle - length / 2
+        from = middle - half
         return nil if from < -0.5 || from + length > beside.length + 0.5
         (@spec.course == "curved") ? curved(beside, from.clamp(0.0, nil), cost, free) : straight(beside, from, cost)
       end

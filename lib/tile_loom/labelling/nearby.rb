@@ -36,10 +36,12 @@ module TileLoom
         end
       end
 
-      # Yields a number for each square of paper that a box from one corner to the opposite one meets.
-      def self.each_square(min_x, min_y, max_x, max_y)
-        first_column, last_column = (min_x / SQUARE_MM).floor, (max_x / SQUARE_MM).floor
-        row, last_row = (min_y / SQUARE_MM).floor, (max_y / SQUARE_MM).floor
+      private
+
+      # Yields a number for each square of paper that a patch may lie in.
+      def each_square(patch)
+        first_column, last_column = (patch[0] / SQUARE_MM).floor, (patch[2] / SQUARE_MM).floor
+        row, last_row = (patch[1] / SQUARE_MM).floor, (patch[3] / SQUARE_MM).floor
         while row <= last_row
           column = first_column
           while column <= last_column
@@ -49,10 +51,6 @@ module TileLoom
           row += 1
         end
       end
-
-      private
-
-      def each_square(patch, &block) = self.class.each_square(patch[0], patch[1], patch[2], patch[3], &block)
     end
   end
 end

@@ -9,23 +9,23 @@ module TileLoom
 
       def initialize(box)
         @box = box
-        @min_x, @min_y, @max_x, @max_y = box.to_a
         @found = []
       end
 
       def walk(run)
+        min_x, min_y, max_x, max_y = @box.to_a
         x, y = run[0], run[1]
-        inside = inside?(x, y)
+        inside = x >= min_x && x <= max_x && y >= min_y && y <= max_y
         passed, index, size = 0.0, 2, run.length
         while index < size
           next_x, next_y = run[index], run[index + 1]
           length = Math.hypot(next_x - x, next_y - y)
-          next_inside = inside?(next_x, next_y)
+          next_inside = next_x >= min_x && next_x <= max_x && next_y >= min_y && next_y <= max_y
           if inside && next_inside
             start(x, y, passed) unless @run
             @run << next_x << next_y
             @at << passed + length
-          elsif near?(x, y, next_x, next_y)
+          elsif inside || next_inside || near?(x, y, next_x, next_y)
             cut(x, y, next_x, next_y, passed)
             finish unless next_inside
           end
@@ -39,11 +39,10 @@ module TileLoom
 
       private
 
-      def inside?(x, y) = x >= @min_x && x <= @max_x && y >= @min_y && y <= @max_y
-
+      # Of a straight part whose ends both lie outside.
       def near?(x1, y1, x2, y2)
-        return false if (x1 < @min_x && x2 < @min_x) || (x1 > @max_x && x2 > @max_x)
-        !((y1 < @min_y && y2 < @min_y) || (y1 > @max_y && y2 > @max_y))
+        return false if (x1 < @box.min_x && x2 < @box.min_x) || (x1 > @box.max_x && x2 > @box.max_x)
+        !((y1 < @box.min_y && y2 < @box.min_y) || (y1 > @box.max_y && y2 > @box.max_y))
       end
 
       # A straight part that comes in or goes out, or both.

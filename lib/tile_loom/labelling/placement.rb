@@ -111,19 +111,23 @@ module TileLoom
         chosen(labels, found, &allowed)
       end
 
-      def chosen(labels, held)
-        numbers = labels.map { |label| @places[label].select { |place| yield place } }
+      # A label whose places no other wants has the first, where that is allowed.
+      def chosen(labels, held, &allowed)
+        wanted, alone = labels.partition { |label| @contested[label] }
+        found = alone.to_h { |label| [label, @places[label].find(&allowed)] }
+        numbers = wanted.map { |label| @places[label].select(&allowed) }
         order = numbers.flatten(1)
         at = Array.new(@all.length)
         order.each_with_index { |place, index| at[place] = index }
         choice =
           Choice.new(
-            lost: labels.map { |label| @wanted[label].lost },
+            lost: wanted.map { |label| @wanted[label].lost },
             costs: numbers.map { |list| list.map { |place| @cost[place] } },
             touching: near(at),
-            held: labels.each_with_index.filter_map { |label, index| held_at(index, held[label], at) }.to_h
+            held: wanted.each_with_index.filter_map { |label, index| held_at(index, held[label], at) }.to_h
           ).solve
-        labels.zip(choice.chosen).filter_map { |label, place| [label, order[place]] if place }.to_h
+        wanted.zip(choice.chosen) { |label, place| found[label] = place && order[place] }
+        found.compact
       end
 
       def held_at(index, place, at) = (place && at[place]) ? [index, at[place]] : nil

@@ -9,7 +9,7 @@ module TileLoom
       # How it bends is told between places so far apart.
       STEP_MM = 2.0
       # So much of it before and behind a Course makes the Course the same as that of the whole line.
-      BESIDE_MM = 9.0
+      BESIDE_MM = 10.0
 
       # The pieces of a line that lie in a box, and how long it is. run: flat coordinates; box: Geometry::Box in their
       # unit; per_mm: of their units a mm; the block brings flat coordinates to page mm. [mm, Trace list].
@@ -52,9 +52,12 @@ module TileLoom
         @sums[high] - @sums[low]
       end
 
-      # The Course between two places and a little beyond; nil where there is too little of it.
-      def course(from, to) =
-        Course.along(@run, at: @at, from: [from - BESIDE_MM, @from].max, to: [to + BESIDE_MM, @to].min)
+      # The Course between two places and a little beyond; against: from its end to its start? nil where there is too
+      # little of it.
+      def course(from, to, against:)
+        from, to = [from - BESIDE_MM, @from].max, [to + BESIDE_MM, @to].min
+        Course.along(@run, at: @at, from: from, to: to, against: against)
+      end
 
       private
 

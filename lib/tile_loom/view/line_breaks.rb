@@ -63,10 +63,9 @@ module TileLoom
       # Shares of a straight piece that lie in holes, joined where they overlap, in order; nil where none does.
       def gaps(x1, y1, x2, y2, holes)
         found = nil
-        low_x, high_x = (x1 < x2) ? [x1, x2] : [x2, x1]
-        low_y, high_y = (y1 < y2) ? [y1, y2] : [y2, y1]
         holes.each do |box, ring|
-          next if box.min_x > high_x || box.max_x < low_x || box.min_y > high_y || box.max_y < low_y
+          next if (x1 < box.min_x && x2 < box.min_x) || (x1 > box.max_x && x2 > box.max_x)
+          next if (y1 < box.min_y && y2 < box.min_y) || (y1 > box.max_y && y2 > box.max_y)
           share = within(x1, y1, x2 - x1, y2 - y1, ring)
           (found ||= []) << share if share
         end

@@ -5,17 +5,21 @@ module TileLoom
     # Where the ground rises beside the lines of a layer that have heights as values: told by the nearest line of
     # another value on either side. (A contour has higher ground on the same side all along.)
     class Uphill
-      # So far to the side on paper, from so many places of a line.
-      REACH_MM, SHARES = 60, [0.5, 0.25, 0.75, 0.1, 0.9].freeze
-      SQUARE_MM = Labelling::Nearby::SQUARE_MM
+      # So far to the side on paper, nearby first, from so many places of a line.
+      REACHES_MM, SHARES = [12, 60].freeze, [0.5, 0.25, 0.75, 0.1, 0.9].freeze
+      # So many straight parts of a line are looked at only where the box round all of them is met.
+      PARTS = 16
 
       # runs: [feature, list of flat page mm] of all lines in view; field: whose values they have.
       def initialize(runs, field)
         @runs = runs.to_h { |feature, list| [feature.id, list] }
         @values = runs.to_h { |feature, _| [feature.id, feature.attributes[field]] }
-        @squares = {}
         @found = {}
-        runs.each { |feature, list| list.each { |run| enter(run, @values[feature.id]) } }
+        @pieces =
+          runs.flat_map do |feature, list|
+            value = @values[feature.id]
+            value.is_a?(Numeric) ? list.flat_map { |run| pieces(run, value) } : []
+          end
       end
 
       # :left or :right of the line's course as the page shows it, or nil where the lines in view do not tell.
@@ -23,22 +27,23 @@ module TileLoom
 
       private
 
-      def enter(run, value)
-        return unless value.is_a?(Numeric)
-        index = 2
-        while index < run.length
-          x1, y1, x2, y2 = run[index - 2], run[index - 1], run[index], run[index + 1]
-          piece = [x1, y1, x2, y2, value]
-          each_square(x1, y1, x2, y2) { |key| (@squares[key] ||= []) << piece }
-          index += 2
-        end
-      end
-
-      # That a straight piece may lie in.
-      def each_square(x1, y1, x2, y2, &block)
-        x1, x2 = x2, x1 if x2 < x1
-        y1, y2 = y2, y1 if y2 < y1
-        Labelling::Nearby.each_square(x1, y1, x2, y2, &block)
+      # Part of a run: [min x, min y, max x, max y, run, index of its first place, of its last, value].
+      def pieces(run, value)
+        (0..run.length - 4)
+          .step(PARTS * 2)
+          .map do |first|
+            last = [first + PARTS * 2, run.length - 2].min
+            min_x = max_x = run[first]
+            min_y = max_y = run[first + 1]
+            index = first + 2
+            while index <= last
+              x, y = run[index], run[index + 1]
+              x < min_x ? min_x = x : (max_x = x if x > max_x)
+              y < min_y ? min_y = y : (max_y = y if y > max_y)
+              index += 2
+            end
+            [min_x, min_y, max_x, max_y, run, first, last, value]
+          end
       end
 
       def look(id)
@@ -62,32 +67,40 @@ module TileLoom
 
       # By how much the nearest line of another value in a direction is higher, or nil.
       def beside(x, y, dx, dy, value)
-        distance = 0.0
-        while distance < REACH_MM
-          ahead = distance + SQUARE_MM / 2
-          far_x, far_y = x + dx * ahead, y + dy * ahead
-          best = nil
-          each_square(x + dx * distance, y + dy * distance, far_x, far_y) do |key|
-            @squares[key]&.each do |piece|
-              next if piece[4] == value
-              met = meets(piece, x, y, dx, dy) or next
-              best = [met, piece[4]] if met <= ahead && (best.nil? || met < best[0])
-            end
-          end
-          return best[1] - value if best
-          distance = ahead
+        REACHES_MM.each do |reach|
+          found = nearest(x, y, dx, dy, reach, value)
+          return found - value if found
         end
         nil
       end
 
-      # How far along the ray a piece of a line crosses it, or nil.
-      def meets((x1, y1, x2, y2), x, y, dx, dy)
-        ex, ey = x2 - x1, y2 - y1
-        across = dx * ey - dy * ex
-        return nil if across.abs < 1e-12
-        along = ((x1 - x) * ey - (y1 - y) * ex) / across
-        share = ((x1 - x) * dy - (y1 - y) * dx) / across
-        (along > 1e-6 && share.between?(0.0, 1.0)) ? along : nil
+      # The value of the nearest line that a ray meets.
+      def nearest(x, y, dx, dy, reach, value)
+        low_x, high_x = [x, x + dx * reach].minmax
+        low_y, high_y = [y, y + dy * reach].minmax
+        found = nil
+        @pieces.each do |min_x, min_y, max_x, max_y, run, first, last, other|
+          next if min_x > high_x || max_x < low_x || min_y > high_y || max_y < low_y || other == value
+          index = first
+          while index < last
+            met = meets(run, index, x, y, dx, dy)
+            reach, found = met, other if met && met < reach
+            index += 2
+          end
+        end
+        found
+      end
+
+      # How far along the ray a straight part of a line crosses it, or nil.
+      def meets(run, index, x, y, dx, dy)
+        from_x, from_y = run[index] - x, run[index + 1] - y
+        to_x, to_y = run[index + 2] - x, run[index + 3] - y
+        # To which side of the ray its ends lie.
+        from, to = from_x * dy - from_y * dx, to_x * dy - to_y * dx
+        return nil if (from > 0) == (to > 0)
+        share = from / (from - to)
+        along = (from_x + (to_x - from_x) * share) * dx + (from_y + (to_y - from_y) * share) * dy
+        (along > 1e-6) ? along : nil
       end
     end
   end
