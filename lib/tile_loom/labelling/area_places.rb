@@ -79,10 +79,11 @@ module TileLoom
       def rows(rings)
         high = @text.cap + @text.depth
         box = Geometry::Box.around(rings.first)
+        above, at, below = [-high / 2, 0, high / 2].map { |off| scanlines(rings, box, off) }
         found =
-          across(box) do |y|
-            span = widest(rings, [y - high / 2, y, y + high / 2]) || widest(rings, [y])
-            [y, *span] if span
+          ROWS.times.filter_map do |row|
+            span = widest([above, at, below], row) || widest([at], row)
+            [row_y(box, row), *span] if span
           end
         return [] if found.empty?
         most = found.map { |_, from, to| to - from }.max
@@ -92,8 +93,11 @@ module TileLoom
           .then { |list| apart(list, high) }
       end
 
-      # What the block gives for each of the lines across a box, but nil.
-      def across(box) = (0...ROWS).filter_map { |number| yield box.min_y + box.height * (number + 0.5) / ROWS }
+      def row_y(box, row) = box.min_y + box.height * (row + 0.5) / ROWS
+
+      # All rows, so far off.
+      def scanlines(rings, box, off = 0) =
+        Scanlines.new(rings, row_y(box, 0) + off, [box.height / ROWS, 1e-9].max, ROWS)
 
       def price(y, width, most, box)
         off = (y - box.centre[1]).abs / [box.height / 2, 0.01].max
@@ -114,36 +118,20 @@ module TileLoom
         kept
       end
 
-      # [from, to] of the widest stretch that lies in the area on all of the rows.
-      def widest(rings, rows)
-        spans = rows.map { |y| spans(rings, y) }
+      # [from, to] of the widest stretch of a row that lies in the area on all of the Scanlines.
+      def widest(all, row)
         common =
-          spans.reduce do |one, other|
-            one.flat_map do |from, to|
-              other.filter_map do |start, finish|
-                low, high = [from, start].max, [to, finish].min
-                [low, high] if high > low
+          all
+            .map { |lines| lines.spans(row) }
+            .reduce do |one, other|
+              one.flat_map do |from, to|
+                other.filter_map do |start, finish|
+                  low, high = [from, start].max, [to, finish].min
+                  [low, high] if high > low
+                end
               end
             end
-          end
         common.max_by { |from, to| [to - from, -from] }
-      end
-
-      # Stretches of a row that lie in the area (even and odd).
-      def spans(rings, y)
-        crossings = []
-        rings.each do |ring|
-          index = 2
-          while index < ring.length
-            y1, y2 = ring[index - 1], ring[index + 1]
-            if (y1 > y) != (y2 > y)
-              x1 = ring[index - 2]
-              crossings << x1 + (y - y1) / (y2 - y1) * (ring[index] - x1)
-            end
-            index += 2
-          end
-        end
-        crossings.sort.each_slice(2).select { |pair| pair.length == 2 }
       end
 
       # Points between letters so that the label spans a length.
@@ -180,7 +168,11 @@ module TileLoom
       # Middles of the area across its axis, which stands upright in these rings; from left to right on the page.
       def middle_course(rings, back)
         box = Geometry::Box.around(rings.first)
-        middles = across(box) { |y| widest(rings, [y])&.then { |from, to| back.point((from + to) / 2, y) } }
+        lines = scanlines(rings, box)
+        middles =
+          ROWS.times.filter_map do |row|
+            widest([lines], row)&.then { |from, to| back.point((from + to) / 2, row_y(box, row)) }
+          end
         return nil if middles.length < 4
         (x1, y1), (x2, y2) = middles.first, middles.last
         middles.reverse! if Upright.against?(x2 - x1, y2 - y1)

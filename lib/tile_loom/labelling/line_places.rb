@@ -30,9 +30,10 @@ module TileLoom
         @best ||= [].tap { |found| found << next_place while found.empty? && @tried < priced.length }.compact
       end
 
-      def rest
+      # within: Box in page mm that their middles must lie in, or nil.
+      def rest(within = nil)
         best
-        @rest ||= [].tap { |found| found << next_place while @tried < priced.length }.compact
+        @rest ||= [].tap { |found| found << next_place(within) while @tried < priced.length }.compact
       end
 
       # Beside the middle of a line that is shorter than its label.
@@ -82,9 +83,10 @@ module TileLoom
       end
 
       # The place of the next of them, or nil where the text cannot stand there.
-      def next_place
+      def next_place(within = nil)
         cost, side, middle = priced[@tried]
         @tried += 1
+        return nil if within && !within.include?(*@trace.place(middle))
         (@spec.course == "level") ? level_at(side, middle, cost) : set(side, middle, cost)
       end
 
@@ -101,7 +103,7 @@ module TileLoom
             bends = @trace.bends(mm - half, mm + half)
             [(bends * BEND + off_middle(mm, room)).round, mm] if bends <= MOST_BEND_DEG
           end
-        @along = found.sort.first(KEPT)
+        @along = found.min(KEPT)
       end
 
       # In mm of the whole line, those that are near of all that are tried.

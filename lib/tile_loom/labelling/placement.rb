@@ -36,7 +36,7 @@ module TileLoom
         held = chosen.select { |label, place| @wanted[label].shown && fits[place] }
         if held.length < seen.length
           seen.each { |label| contest(label) unless held[label] }
-          unfold
+          unfold(@room.box)
           held = choose(seen, held) { |place| fits[place] }
         end
         held.transform_values { |place| @all[place] }
@@ -78,9 +78,10 @@ module TileLoom
         @waiting << label if @wanted[label].others
       end
 
-      def unfold
+      # within: Box of the page that they must lie in, or nil.
+      def unfold(within = nil)
         while (label = @waiting.shift)
-          admit(label, @wanted[label].others.call)
+          admit(label, @wanted[label].others.call(within))
         end
       end
 

@@ -7,6 +7,9 @@ module TileLoom
       # Clear of the frame's edge, in mm.
       EDGE_MM = 0.3
 
+      # What of the page it is of, as a Geometry::Box.
+      attr_reader :box
+
       # frame: Geometry::Box in page mm; ring: the frame's flat ring where it is no rectangle, or nil; taken: Patches.
       def initialize(frame, ring: nil, taken: [])
         @box = frame.grow(-EDGE_MM)

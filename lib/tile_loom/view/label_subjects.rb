@@ -45,21 +45,29 @@ module TileLoom
           .group_by { |feature| KINDS[feature.wkb.getbyte(1)] }
           .flat_map do |kind, same|
             next of(same.first, rule, lines, same.first.wkb) if same.one? || kind.nil?
-            wkb = (kind == Labelled::Point) ? middle_most(same).wkb : Geometry::Geos.write(union(same, kind))
-            of(same.first, rule, lines, wkb)
+            of(same.first, rule, lines, JOINED.fetch(kind).call(same))
           end
       end
 
-      def union(features, kind)
-        all = Geometry::Geos.union(features.map { |feature| Geometry::Geos.read(feature.wkb) })
-        (kind == Labelled::Line) ? all.line_merge : all
-      end
+      # Well-known binary of all together.
+      JOINED = {
+        Labelled::Point => ->(features) { middle_most(features).wkb },
+        Labelled::Line => ->(features) do
+          runs = features.flat_map { |feature| Geometry::Wkb.each_run(feature.wkb).map { |_, run, _| run } }
+          Geometry::Wkb.collection(5, Geometry::Chains.of(runs).map { |run| Geometry::Wkb.line(run) })
+        end,
+        Labelled::Area => ->(features) do
+          Geometry::Geos.write(Geometry::Geos.union(features.map { |feature| Geometry::Geos.read(feature.wkb) }))
+        end
+      }.freeze
+      private_constant :JOINED
 
-      def middle_most(features)
+      def self.middle_most(features)
         places = features.map { |feature| Geometry::Wkb.each_run(feature.wkb).first[1].first(2) }
         x, y = places.transpose.map { |values| values.sum / values.length }
         features.zip(places).min_by { |_, (u, v)| (u - x)**2 + (v - y)**2 }.first
       end
+      private_class_method :middle_most
     end
   end
 end

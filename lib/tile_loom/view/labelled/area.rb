@@ -55,6 +55,8 @@ module TileLoom
 
         # The largest part in the frame, or nil.
         def seen(whole)
+          box = Geometry::Geos.envelope(whole)
+          return nil unless box.intersects?(view.ground.box)
           frame = view.ground.shape
           return nil unless whole.intersects?(frame)
           largest = largest_of(whole.intersection(frame))

@@ -59,7 +59,7 @@ module TileLoom
           if hand&.placed?
             label(x, y, shown, [by_hand(hand, places)].compact, **same, more: -> { places.all + more.call })
           else
-            label(x, y, shown, places.best, **same, others: -> { places.rest }, more: more)
+            label(x, y, shown, places.best, **same, others: ->(within) { places.rest(within) }, more: more)
           end
         end
 
