@@ -25,7 +25,7 @@ module TileLoom
         @text, @rings, @spec, @base = text, rings, spec, base
       end
 
-      # Place list in the area, reaching beyond it where it has no room.
+      # Proposal list in the area, reaching beyond it where it has no room.
       def inside
         case @spec.course
         when "axis"
@@ -71,7 +71,9 @@ module TileLoom
           left = middle - LevelSetting.widened(@text, tracking) / 2
           baseline = y + (@text.cap - @text.depth) / 2
           left, baseline = back.point(left, baseline) unless angle.zero?
-          Place.new(cost, LevelSetting.new(@text, left, baseline, angle: angle, tracking_pt: tracking))
+          Proposal.new(cost) do
+            Place.new(cost, LevelSetting.new(@text, left, baseline, angle: angle, tracking_pt: tracking))
+          end
         end
       end
 
@@ -162,7 +164,8 @@ module TileLoom
         return nil if foot.bends(start, start + length) > MOST_BEND_DEG
         setting = CurvedSetting.new(@text, foot, start, spacing: spacing)
         return nil unless setting.smoother?(30)
-        Place.new(@base + ((share - 0.5).abs * OFF_MIDDLE * 2).round, setting)
+        cost = @base + ((share - 0.5).abs * OFF_MIDDLE * 2).round
+        Proposal.new(cost) { Place.new(cost, setting) }
       end
 
       # Middles of the area across its axis, which stands upright in these rings; from left to right on the page.

@@ -9,8 +9,8 @@ module TileLoom
       STEP_MM = 1.2
       # Over so much of the line to either side its bends are evened out.
       SMOOTH_MM = 2.4
-      # Beyond the ends of a stretch, so that smoothing does not move them.
-      BESIDE_STEPS = 3
+      # Beyond the ends of a stretch, for the directions there.
+      BESIDE_STEPS = 1
 
       class << self
         # A course along flat page coordinates. at: of each place, in mm of a whole line; from, to: of what is wanted of

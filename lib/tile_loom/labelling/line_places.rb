@@ -19,7 +19,7 @@ module TileLoom
       # nil where that is not known.
       def initialize(text, trace, from, to, half_mm, spec:, uphill: nil)
         @text, @trace, @from, @to, @half_mm, @spec, @uphill = text, trace, from, to, half_mm, spec, uphill
-        @tried = 0
+        @tried = []
       end
 
       # Place list, the cheapest first.
@@ -27,13 +27,15 @@ module TileLoom
 
       # The cheapest one, which does for most lines; the others, once they are asked for.
       def best
-        @best ||= [].tap { |found| found << next_place while found.empty? && @tried < priced.length }.compact
+        @best ||= [(cheapest && stand(cheapest)) || priced.lazy.filter_map { |entry| stand(entry) }.first].compact
       end
 
       # within: Box in page mm that their middles must lie in, or nil.
       def rest(within = nil)
         best
-        @rest ||= [].tap { |found| found << next_place(within) while @tried < priced.length }.compact
+        priced.filter_map do |entry|
+          stand(entry) unless within && !within.include?(*@trace.place(entry.last))
+        end
       end
 
       # Beside the middle of a line that is shorter than its label.
@@ -78,50 +80,66 @@ module TileLoom
         @priced ||=
           begin
             found = sides.flat_map { |side, cost| along.map { |price, middle| [cost + price, side, middle] } }
-            found.length > 1 ? found.sort_by.with_index { |entry, index| [entry[0], index] } : found
+            sides.one? ? found : found.sort_by.with_index { |entry, index| [entry[0], index] }
           end
       end
 
-      # The place of the next of them, or nil where the text cannot stand there.
-      def next_place(within = nil)
-        cost, side, middle = priced[@tried]
-        @tried += 1
-        return nil if within && !within.include?(*@trace.place(middle))
+      # The place of one that was not tried before, or nil where the text cannot stand there.
+      def stand(entry)
+        return nil if @tried.include?(entry)
+        @tried << entry
+        cost, side, middle = entry
         (@spec.course == "level") ? level_at(side, middle, cost) : set(side, middle, cost)
+      end
+
+      # The first of `priced`, without looking at those that are too far from the middle to be it.
+      def cheapest
+        return priced.first if @spec.course == "level"
+        best = nil
+        middles.sort_by { |mm| [off_middle(mm), mm] }.each do |mm|
+          break if best && off_middle(mm).round > best[0]
+          price = price(mm)
+          best = [price, mm] if price && (best.nil? || price < best[0] || (price == best[0] && mm < best[1]))
+        end
+        best && [best[0] + sides.first[1], sides.first[0], best[1]]
       end
 
       # [cost, middle] of the best along the stretch, whichever side they are on.
       def along
         return @along if @along
         return @along = level if @spec.course == "level"
-        room = @to - @from - length
-        return @along = [] if room.negative?
-        half = length / 2
-        found =
-          middles(room).filter_map do |mm|
-            next if mm - half < @trace.from || mm + half > @trace.to
-            bends = @trace.bends(mm - half, mm + half)
-            [(bends * BEND + off_middle(mm, room)).round, mm] if bends <= MOST_BEND_DEG
-          end
-        @along = found.min(KEPT)
+        @along = middles.filter_map { |mm| price(mm)&.then { |price| [price, mm] } }.min(KEPT)
+      end
+
+      def price(mm)
+        from, to = mm - length / 2, mm + length / 2
+        return nil if from < @trace.from || to > @trace.to
+        bends = @trace.bends(from, to)
+        (bends * BEND + off_middle(mm)).round if bends <= MOST_BEND_DEG
       end
 
       # In mm of the whole line, those that are near of all that are tried.
-      def middles(room)
-        # An odd number, so that the middle is one of them.
-        tried = [(room / length / SPACED / 2).floor * 2 + 1, TRIED].min
-        all =
-          (
-            if tried == 1
-              [(@from + @to) / 2]
-            else
-              Array.new(tried) { |number| @from + length / 2 + room * number / (tried - 1) }
-            end
-          )
-        all.select { |mm| mm.between?(@trace.from, @trace.to) }
+      def middles
+        @middles ||=
+          begin
+            room = @to - @from - length
+            # An odd number, so that the middle is one of them.
+            tried = room.negative? ? 0 : [(room / length / SPACED / 2).floor * 2 + 1, TRIED].min
+            all =
+              if tried == 1
+                [(@from + @to) / 2]
+              else
+                Array.new(tried) { |number| @from + length / 2 + room * number / (tried - 1) }
+              end
+            all.select { |mm| mm >= @trace.from && mm <= @trace.to }
+          end
       end
 
-      def off_middle(mm, room) = room.zero? ? 0.0 : (mm - (@from + @to) / 2).abs / room * OFF_MIDDLE
+      # What it costs to stand so far from the middle of the stretch.
+      def off_middle(mm)
+        room = @to - @from - ((@spec.course == "level") ? 0 : length)
+        (room > 0) ? (mm - (@from + @to) / 2).abs / room * OFF_MIDDLE : 0.0
+      end
 
       # In degrees. A straight text bears less.
       def limit = (@spec.course == "curved") ? @spec.sharpest_deg : 6.0
@@ -184,8 +202,8 @@ module TileLoom
       def level
         room = @to - @from
         all = Array.new(TRIED) { |number| @from + room * (number + 0.5) / TRIED }
-        found = all.select { |mm| mm.between?(@trace.from, @trace.to) }.map { |mm| [off_middle(mm, room).round, mm] }
-        found.sort.first(KEPT)
+        found = all.select { |mm| mm.between?(@trace.from, @trace.to) }.map { |mm| [off_middle(mm).round, mm] }
+        found.min(KEPT)
       end
 
       def level_at(side, middle, cost)

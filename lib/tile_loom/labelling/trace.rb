@@ -9,7 +9,7 @@ module TileLoom
       # How it bends is told between places so far apart.
       STEP_MM = 2.0
       # So much of it before and behind a Course makes the Course the same as that of the whole line.
-      BESIDE_MM = 10.0
+      BESIDE_MM = 7.5
 
       # The pieces of a line that lie in a box, and how long it is. run: flat coordinates; box: Geometry::Box in their
       # unit; per_mm: of their units a mm; the block brings flat coordinates to page mm. [mm, Trace list].

@@ -18,11 +18,13 @@ module TileLoom
           end
       end
 
+      # So many straight parts are looked at only where a hole meets the box round all of them.
+      PARTS = 16
+
       # Runs of page mm, each as it is or in pieces.
       def cut(runs)
         runs.flat_map do |run|
-          box = Geometry::Box.around(run)
-          near = @holes.select { |hole, _| hole.intersects?(box) }
+          near = near(Geometry::Box.around(run), @holes)
           near.empty? ? [run] : pieces(run, near)
         end
       end
@@ -41,23 +43,37 @@ module TileLoom
           end
       end
 
+      def near(box, holes) = holes.select { |hole, _| hole.intersects?(box) }
+
       def pieces(run, holes)
-        found, piece = [], run.first(2)
-        index, size = 2, run.length
+        @found, @piece = [], run.first(2)
+        first, last = 0, run.length - 2
+        while first < last
+          part = run[first, PARTS * 2 + 2]
+          near = near(Geometry::Box.around(part), holes)
+          near.empty? ? @piece.concat(part.drop(2)) : through(part, near)
+          first += PARTS * 2
+        end
+        finish
+        @found
+      end
+
+      def finish = (@found << @piece if @piece.length >= 4)
+
+      def through(part, holes)
+        index, size = 2, part.length
         while index < size
-          x1, y1, x2, y2 = run[index - 2], run[index - 1], run[index], run[index + 1]
+          x1, y1, x2, y2 = part[index - 2], part[index - 1], part[index], part[index + 1]
           index += 2
           gaps = gaps(x1, y1, x2, y2, holes)
-          next piece << x2 << y2 unless gaps
+          next @piece << x2 << y2 unless gaps
           gaps.each do |first, last|
-            piece << x1 + (x2 - x1) * first << y1 + (y2 - y1) * first if first.positive?
-            found << piece if piece.length >= 4
-            piece = (last < 1) ? [x1 + (x2 - x1) * last, y1 + (y2 - y1) * last] : []
+            @piece << x1 + (x2 - x1) * first << y1 + (y2 - y1) * first if first.positive?
+            finish
+            @piece = (last < 1) ? [x1 + (x2 - x1) * last, y1 + (y2 - y1) * last] : []
           end
-          piece << x2 << y2 if gaps.last[1] < 1
+          @piece << x2 << y2 if gaps.last[1] < 1
         end
-        found << piece if piece.length >= 4
-        found
       end
 
       # Shares of a straight piece that lie in holes, joined where they overlap, in order; nil where none does.

@@ -18,17 +18,19 @@ module TileLoom
           box = Geometry::Box.around(shapes.last.first)
           x, y = box.centre
           hand = hand()
-          inside = -> { places(text_of(hand), shapes, :inside) }
+          inside = -> { inside(text_of(hand), shapes) }
           more = -> do
-            places(text_of(hand), shapes, :outside) +
-              short_places { |one| places(one, shapes, :inside) + places(one, shapes, :outside) }
+            outside(text_of(hand), shapes) +
+              short_places { |one| inside(one, shapes).map(&:place) + outside(one, shapes) }
           end
           label =
             if hand&.placed?
               by_hand = by_hand(hand, x, y, [box.width, box.height].min / 2)
-              label(x, y, @visible, [by_hand], hand: hand, more: -> { inside.call + more.call })
+              label(x, y, @visible, [by_hand], hand: hand, more: -> { inside.call.map(&:place) + more.call })
             else
-              label(x, y, @visible, inside.call, hand: hand, more: more)
+              first, *rest = inside.call
+              others = ->(_) { rest.map(&:place) }
+              label(x, y, @visible, [first&.place].compact, hand: hand, others: others, more: more)
             end
           [label].compact
         end
@@ -39,23 +41,25 @@ module TileLoom
         def shapes
           whole = Geometry::Geos.read(@wkb)
           largest = largest_of(whole) or return []
-          seen = seen(whole)
+          box = Geometry::Geos.envelope(whole)
+          all = view.ground.upright? && holds?(view.ground.box, box)
+          seen = all ? largest : seen(whole, box)
           @visible = !seen.nil?
-          found = [(rings(largest) if near?(largest)), (rings(seen) if seen)]
-          found[1] = nil if found[0] && seen && seen.area >= whole.area * ALL
+          found = [(rings(largest) if all || holds?(scope.ground, box)), (rings(seen) if seen)]
+          found[1] = nil if found[0] && seen && (all || seen.area >= whole.area * ALL)
           found.compact.reject(&:empty?)
         end
 
-        def largest_of(geometry) = Geometry::Geos.parts(geometry).select { |part| part.area.positive? }.max_by(&:area)
-
-        def near?(geometry)
-          box, ground = Geometry::Geos.envelope(geometry), scope.ground
-          ground.include?(box.min_x, box.min_y) && ground.include?(box.max_x, box.max_y)
+        def largest_of(geometry)
+          parts = Geometry::Geos.parts(geometry)
+          parts = parts.select { |part| part.area.positive? }
+          parts.one? ? parts.first : parts.max_by(&:area)
         end
 
+        def holds?(ground, box) = ground.include?(box.min_x, box.min_y) && ground.include?(box.max_x, box.max_y)
+
         # The largest part in the frame, or nil.
-        def seen(whole)
-          box = Geometry::Geos.envelope(whole)
+        def seen(whole, box)
           return nil unless box.intersects?(view.ground.box)
           frame = view.ground.shape
           return nil unless whole.intersects?(frame)
@@ -72,9 +76,14 @@ module TileLoom
             .select { |run| run.length >= 8 }
         end
 
-        def places(text, shapes, kind) =
-          shapes.each_with_index.flat_map do |rings, index|
-            Labelling::AreaPlaces.new(text, rings, spec: rule.areas, base: index * VISIBLE).public_send(kind)
+        # Labelling::Proposal list, the cheapest first.
+        def inside(text, shapes) = places(text, shapes).flat_map(&:inside).sort_by.with_index { |one, i| [one.cost, i] }
+
+        def outside(text, shapes) = places(text, shapes).flat_map(&:outside)
+
+        def places(text, shapes) =
+          shapes.each_with_index.map do |rings, index|
+            Labelling::AreaPlaces.new(text, rings, spec: rule.areas, base: index * VISIBLE)
           end
 
         def by_hand(hand, x, y, half)
