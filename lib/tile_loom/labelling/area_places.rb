@@ -67,11 +67,11 @@ module TileLoom
         rings = angle.zero? ? @rings : @rings.map { |ring| Geometry::Affine.turn(-degrees, 0, 0).map(ring) }
         back = Geometry::Affine.turn(degrees, 0, 0)
         rows(rings).map do |cost, middle, y, width|
-          tracking = @spec.spread? ? spread_pt(width) : 0.0
-          left = middle - LevelSetting.widened(@text, tracking) / 2
-          baseline = y + (@text.cap - @text.depth) / 2
-          left, baseline = back.point(left, baseline) unless angle.zero?
           Proposal.new(cost) do
+            tracking = @spec.spread? ? spread_pt(width) : 0.0
+            left = middle - LevelSetting.widened(@text, tracking) / 2
+            baseline = y + (@text.cap - @text.depth) / 2
+            left, baseline = back.point(left, baseline) unless angle.zero?
             Place.new(cost, LevelSetting.new(@text, left, baseline, angle: angle, tracking_pt: tracking))
           end
         end
@@ -122,6 +122,7 @@ module TileLoom
 
       # [from, to] of the widest stretch of a row that lies in the area on all of the Scanlines.
       def widest(all, row)
+        return of_one(all, row) if all.all? { |lines| lines.crossings(row).length == 2 }
         common =
           all
             .map { |lines| lines.spans(row) }
@@ -134,6 +135,17 @@ module TileLoom
               end
             end
         common.max_by { |from, to| [to - from, -from] }
+      end
+
+      # Where each has but one.
+      def of_one(all, row)
+        low, high = -Float::INFINITY, Float::INFINITY
+        all.each do |lines|
+          from, to = lines.crossings(row)
+          low = from if from > low
+          high = to if to < high
+        end
+        (high > low) ? [low, high] : nil
       end
 
       # Points between letters so that the label spans a length.

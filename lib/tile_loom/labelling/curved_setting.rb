@@ -75,16 +75,20 @@ module TileLoom
           c, s = Math.cos(turn), Math.sin(turn)
           dx, dy = letter.x - middle.x, letter.y - middle.y
           x, y = dx * cos + dy * sin, dy * cos - dx * sin
-          u, v = letter.advance * c, letter.advance * s
           # Its corners: the start and the end of its foot, each moved up to its top and down to its bottom.
-          low, high = [x, x + u].minmax
-          first, last = [-line.top * s, -line.bottom * s].minmax
-          left = low + first if low + first < left
-          right = high + last if high + last > right
-          low, high = [y, y + v].minmax
-          first, last = [line.top * c, line.bottom * c].minmax
-          top = low + first if low + first < top
-          bottom = high + last if high + last > bottom
+          end_x, end_y = x + letter.advance * c, y + letter.advance * s
+          above, below = -line.top * s, -line.bottom * s
+          low, high = (x < end_x) ? x : end_x, (x < end_x) ? end_x : x
+          low += (above < below) ? above : below
+          high += (above < below) ? below : above
+          left = low if low < left
+          right = high if high > right
+          above, below = line.top * c, line.bottom * c
+          low, high = (y < end_y) ? y : end_y, (y < end_y) ? end_y : y
+          low += (above < below) ? above : below
+          high += (above < below) ? below : above
+          top = low if low < top
+          bottom = high if high > bottom
         end
         Patch.along(middle.x, middle.y, angle, left - grow, right + grow, top - grow, bottom + grow)
       end

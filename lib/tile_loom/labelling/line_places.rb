@@ -95,13 +95,30 @@ module TileLoom
       # The first of `priced`, without looking at those that are too far from the middle to be it.
       def cheapest
         return priced.first if @spec.course == "level"
-        best = nil
-        middles.sort_by { |mm| [off_middle(mm), mm] }.each do |mm|
-          break if best && off_middle(mm).round > best[0]
-          price = price(mm)
-          best = [price, mm] if price && (best.nil? || price < best[0] || (price == best[0] && mm < best[1]))
+        best, least = nil, Float::INFINITY
+        outwards.each do |mm|
+          break if off_middle(mm).round > least
+          price = price(mm) or next
+          best, least = mm, price if price < least || (price == least && mm < best)
         end
-        best && [best[0] + sides.first[1], sides.first[0], best[1]]
+        best && [least + sides.first[1], sides.first[0], best]
+      end
+
+      # All that are tried, from the middle to the ends.
+      def outwards
+        all, middle = middles, (@from + @to) / 2
+        after = all.bsearch_index { |mm| mm >= middle - 1e-9 } || all.length
+        before = after - 1
+        Array.new(all.length) do
+          later, earlier = all[after], (before >= 0) ? all[before] : nil
+          if earlier.nil? || (later && later - middle < middle - earlier)
+            after += 1
+            later
+          else
+            before -= 1
+            earlier
+          end
+        end
       end
 
       # [cost, middle] of the best along the stretch, whichever side they are on.
@@ -137,8 +154,8 @@ module TileLoom
 
       # What it costs to stand so far from the middle of the stretch.
       def off_middle(mm)
-        room = @to - @from - ((@spec.course == "level") ? 0 : length)
-        (room > 0) ? (mm - (@from + @to) / 2).abs / room * OFF_MIDDLE : 0.0
+        @room ||= @to - @from - ((@spec.course == "level") ? 0 : length)
+        (@room > 0) ? (mm - (@from + @to) / 2).abs / @room * OFF_MIDDLE : 0.0
       end
 
       # In degrees. A straight text bears less.

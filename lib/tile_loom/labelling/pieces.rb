@@ -25,7 +25,11 @@ module TileLoom
             start(x, y, passed) unless @run
             @run << next_x << next_y
             @at << passed + length
-          elsif inside || next_inside || near?(x, y, next_x, next_y)
+          elsif inside || next_inside ||
+              !(
+                (x < min_x && next_x < min_x) || (x > max_x && next_x > max_x) || (y < min_y && next_y < min_y) ||
+                  (y > max_y && next_y > max_y)
+              )
             cut(x, y, next_x, next_y, passed)
             finish unless next_inside
           end
@@ -38,12 +42,6 @@ module TileLoom
       end
 
       private
-
-      # Of a straight part whose ends both lie outside.
-      def near?(x1, y1, x2, y2)
-        return false if (x1 < @box.min_x && x2 < @box.min_x) || (x1 > @box.max_x && x2 > @box.max_x)
-        !((y1 < @box.min_y && y2 < @box.min_y) || (y1 > @box.max_y && y2 > @box.max_y))
-      end
 
       # A straight part that comes in or goes out, or both.
       def cut(x1, y1, x2, y2, passed)

@@ -10,11 +10,17 @@ module TileLoom
         @first, @step, @count = first, step, count
         @crossings = Array.new(count) { [] }
         rings.each { |ring| cross(ring) }
-        @spans = {}
       end
 
-      # [from, to] list of x inside, of a row by its number.
-      def spans(row) = @spans[row] ||= @crossings[row].sort.each_slice(2).select { |pair| pair.length == 2 }
+      # The x at which a row, by its number, comes in and goes out, in order.
+      def crossings(row)
+        found = @crossings[row]
+        found.sort! if found.length > 2 || (found.length == 2 && found[0] > found[1])
+        found
+      end
+
+      # [from, to] list of x inside.
+      def spans(row) = crossings(row).each_slice(2).select { |pair| pair.length == 2 }
 
       private
 

@@ -42,7 +42,7 @@ module TileLoom
           whole = Geometry::Geos.read(@wkb)
           largest = largest_of(whole) or return []
           box = Geometry::Geos.envelope(whole)
-          all = view.ground.upright? && holds?(view.ground.box, box)
+          all = view.ground.upright? && holds?(scope.frame_box, box)
           seen = all ? largest : seen(whole, box)
           @visible = !seen.nil?
           found = [(rings(largest) if all || holds?(scope.ground, box)), (rings(seen) if seen)]
@@ -60,10 +60,9 @@ module TileLoom
 
         # The largest part in the frame, or nil.
         def seen(whole, box)
-          return nil unless box.intersects?(view.ground.box)
-          frame = view.ground.shape
-          return nil unless whole.intersects?(frame)
-          largest = largest_of(whole.intersection(frame))
+          return nil unless box.intersects?(scope.frame_box)
+          return nil unless whole.intersects?(scope.frame_shape)
+          largest = largest_of(whole.intersection(scope.frame_shape))
           largest if largest && largest.area > SLIVER_MM2 * view.units_per_mm**2
         end
 

@@ -23,6 +23,11 @@ module TileLoom
 
         def layer = drawing.layer
 
+        # What the frame shows: the Box round it, and as a GEOS geometry; both in the view's CRS.
+        def frame_box = @frame_box ||= view.ground.box
+
+        def frame_shape = @frame_shape ||= view.ground.shape
+
         def hand(rule, feature, lines, number)
           return nil unless @hand.any?
           # A layer for the scale has rules of its own, in the same places.
