@@ -4,21 +4,34 @@ module TileLoom
   module Geometry
     # Between GEOS geometries and well-known binary, one reader and writer a thread.
     module Geos
+      # What the library's own writer leaves behind is given back.
+      module Memory
+        extend FFI::Library
+        ffi_lib ::Geos::FFIGeos.geos_library_path
+        attach_function :GEOSFree_r, %i[pointer pointer], :void
+      end
+      private_constant :Memory
+
       module_function
 
       # A GEOS geometry of well-known binary; Refusal for bytes that are none.
-      def read(bytes)
-        reader =
-          Thread.current.thread_variable_get(:tile_loom_wkb_reader) ||
-          ::Geos::WkbReader.new.tap { |made| Thread.current.thread_variable_set(:tile_loom_wkb_reader, made) }
-        reader.read(bytes)
-      end
+      def read(bytes) = reader.read(bytes)
 
       # Well-known binary of a GEOS geometry.
-      def write(geometry)
-        writer = Thread.current.thread_variable_get(:tile_loom_wkb_writer) || new_writer
-        writer.write(geometry)
+      def write(geometry) = write_pointer(geometry.ptr)
+
+      # The same of a pointer to one.
+      def write_pointer(pointer)
+        handle, size = ::Geos.current_handle_pointer, FFI::MemoryPointer.new(:size_t)
+        found = ::Geos::FFIGeos.GEOSWKBWriter_write_r(handle, writer.ptr, pointer, size)
+        found.get_bytes(0, size.get(:size_t, 0))
+      ensure
+        Memory.GEOSFree_r(handle, found) if found
       end
+
+      # A pointer to the geometry of well-known binary, to be given back by the caller.
+      def read_pointer(bytes) =
+        ::Geos::FFIGeos.GEOSWKBReader_read_r(::Geos.current_handle_pointer, reader.ptr, bytes, bytes.bytesize)
 
       def polygon(coordinates) = read(Wkb.polygon([coordinates + coordinates[0, 2]]))
 
@@ -46,6 +59,15 @@ module TileLoom
         return nil if geometry.empty?
         Box.new(geometry.x_min, geometry.y_min, geometry.x_max, geometry.y_max)
       end
+
+      def reader
+        Thread.current.thread_variable_get(:tile_loom_wkb_reader) ||
+          ::Geos::WkbReader.new.tap { |made| Thread.current.thread_variable_set(:tile_loom_wkb_reader, made) }
+      end
+      private_class_method :reader
+
+      def writer = Thread.current.thread_variable_get(:tile_loom_wkb_writer) || new_writer
+      private_class_method :writer
 
       def new_writer
         writer = ::Geos::WkbWriter.new

@@ -6,8 +6,6 @@ module TileLoom
     # each vertex that is left is touched once. Polygons come as rings to be filled even-odd.
     class Clipping
       POINT, LINE, RING = Geometry::Wkb::POINT, Geometry::Wkb::LINE, Geometry::Wkb::POLYGON
-      # A geometry of fewer bytes than this is not worth simplifying.
-      FEW_BYTES = 120
 
       # tolerance: in ground units; nil leaves the geometry as it is.
       def initialize(wkb, window, tolerance)
@@ -21,9 +19,9 @@ module TileLoom
         when 1, 4
           points(@wkb, &block)
         when 2, 5
-          lines(cut(@wkb), &block)
+          lines(&block)
         when 3, 6
-          rings(cut(@wkb), &block)
+          rings(&block)
         else
           mixed(&block)
         end
@@ -45,28 +43,18 @@ module TileLoom
         Geometry::Wkb.each_run(bytes) { |_, coordinates, _| yield POINT, coordinates if @window.include?(*coordinates) }
       end
 
-      def cut(bytes)
-        geometry = Geometry::Geos.read(bytes)
-        inside =
-          geometry.x_min >= @window.min_x && geometry.x_max <= @window.max_x && geometry.y_min >= @window.min_y &&
-          geometry.y_max <= @window.max_y
-        inside ? geometry : geometry.clip_by_rect(@window.min_x, @window.min_y, @window.max_x, @window.max_y)
+      def lines
+        each_of(trimming.lines(@wkb)) { |coordinates| yield LINE, coordinates if coordinates.length >= 4 }
       end
 
-      def lines(geometry, &block)
-        thin_out(geometry) { |coordinates| yield LINE, coordinates }
+      def rings
+        each_of(trimming.rings(@wkb)) { |coordinates| yield RING, coordinates if coordinates.length >= 8 }
       end
 
-      def rings(geometry)
-        return if geometry.empty? || geometry.area.zero?
-        thin_out(geometry.boundary) { |coordinates| yield RING, coordinates if coordinates.length >= 8 }
-      end
+      def trimming = Geometry::Trimming.new(@window, @tolerance)
 
-      def thin_out(geometry)
-        return if geometry.empty?
-        bytes = Geometry::Geos.write(geometry)
-        bytes = Geometry::Geos.write(geometry.simplify(@tolerance)) if @tolerance && bytes.bytesize > FEW_BYTES
-        Geometry::Wkb.each_run(bytes) { |_, coordinates, _| yield coordinates if coordinates.length >= 4 }
+      def each_of(bytes)
+        Geometry::Wkb.each_run(bytes) { |_, coordinates, _| yield coordinates } if bytes
       end
 
       # Members of a collection, each by its own kind.
