@@ -143,6 +143,12 @@ RSpec.describe TileLoom::View::LabelPlacing do
       expect(texts(result([point(0, 0, "Saint Mo")], {letter_case: "capitals"})).map(&:string)).to eq(["SAINT MO"])
     end
 
+    it "fill their text in from their own feature alone" do
+      label = {text: "{% if name == 'Bield' %}{% assign kind = 'hut' %}{% endif %}{{ name }} {{ kind }}"}
+      found = result([point(-50, 0, "Bield"), point(0, 0, "Moss"), point(50, 0, "Bield")], label)
+      expect(texts(found).map(&:string)).to eq(["Bield hut", "Moss", "Bield hut"])
+    end
+
     it "have but one for points that belong together" do
       all = [point(-20, 0), point(0, 0), point(21, 0)]
       found = result(all, {together: true, points: {positions: ["centred"]}})

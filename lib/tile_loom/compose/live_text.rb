@@ -10,7 +10,7 @@ module TileLoom
       def initialize(template, path: nil)
         @path = path
         raise Refusal.new("live_text.too_long", longest: LONGEST, at: path) if template.length > LONGEST
-        @template = Data::TextTemplate.new(template, LIMITS)
+        @template = Data::TextTemplate.kept(template, LIMITS)
       rescue Liquid::SyntaxError => error
         trouble = Data::TextTemplate.trouble(error)
         raise Refusal.new("live_text.unreadable", template: template[0, 60], trouble: trouble, at: path)

@@ -61,9 +61,13 @@ module TileLoom
         # The largest part in the frame, or nil.
         def seen(whole, box)
           return nil unless box.intersects?(scope.frame_box)
-          return nil unless whole.intersects?(scope.frame_shape)
-          largest = largest_of(whole.intersection(scope.frame_shape))
+          largest = largest_of(in_frame(whole))
           largest if largest && largest.area > SLIVER_MM2 * view.units_per_mm**2
+        end
+
+        def in_frame(whole)
+          return whole.intersection(scope.frame_shape) unless view.ground.upright?
+          scope.frame_box.then { |box| whole.clip_by_rect(box.min_x, box.min_y, box.max_x, box.max_y) }
         end
 
         def rings(polygon)
