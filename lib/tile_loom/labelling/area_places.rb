@@ -32,7 +32,7 @@ module TileLoom
           turned(axis)
         when "curved"
           curved.then do |found|
-            found.empty? ? turned(axis) : found + turned(axis).map { |place| place.dearer(STRAIGHT) }
+            found.empty? ? turned(axis) : found + turned(axis).map { |straight| straight.dearer(STRAIGHT) }
           end
         else
           turned(0.0)

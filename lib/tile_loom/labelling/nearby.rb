@@ -7,48 +7,48 @@ module TileLoom
       SQUARE_MM = 8.0
       ROW = 1 << 20
 
+      # Numbers of the squares of paper that a patch may lie in; worked out once where it is asked for more than once.
+      def self.squares(patch)
+        column, last_column = (patch[0] / SQUARE_MM).floor, (patch[2] / SQUARE_MM).floor
+        row, last_row = (patch[1] / SQUARE_MM).floor, (patch[3] / SQUARE_MM).floor
+        first, found = row * ROW + column, []
+        while row <= last_row
+          number = first
+          last = first + last_column - column
+          while number <= last
+            found << number
+            number += 1
+          end
+          first += ROW
+          row += 1
+        end
+        found
+      end
+
       def initialize = @squares = {}
 
-      # thing: what the patch is of.
-      def add(patch, thing)
-        entry = [patch, thing]
-        each_square(patch) { |key| (@squares[key] ||= []) << entry }
+      # thing: what the patch is of; owner: whose it is, or nil.
+      def add(patch, thing, owner: nil, squares: Nearby.squares(patch))
+        entry = [patch, thing, owner]
+        squares.each { |number| (@squares[number] ||= []) << entry }
       end
 
-      # Does any patch that the block does not turn down touch this one?
+      # Does any patch touch this one?
       def touched?(patch)
-        each_square(patch) do |key|
-          @squares[key]&.each { |other, thing| return true if Patch.touch?(patch, other) && yield(thing) }
-        end
-        false
+        Nearby.squares(patch).any? { |number| @squares[number]&.any? { |other,| Patch.touch?(patch, other) } }
       end
 
-      # Yields the things whose patches touch this one, some more than once.
-      def each_touching(patch)
-        each_square(patch) do |key|
-          list = @squares[key] or next
+      # Yields the things whose patches touch this one, some more than once; but: the owner of some that are passed
+      # over.
+      def each_touching(patch, but: nil, squares: Nearby.squares(patch))
+        squares.each do |number|
+          list = @squares[number] or next
           index = 0
           while index < list.length
             entry = list[index]
-            yield entry[1] if Patch.touch?(patch, entry[0])
+            yield entry[1] if (but.nil? || entry[2] != but) && Patch.touch?(patch, entry[0])
             index += 1
           end
-        end
-      end
-
-      private
-
-      # Yields a number for each square of paper that a patch may lie in.
-      def each_square(patch)
-        first_column, last_column = (patch[0] / SQUARE_MM).floor, (patch[2] / SQUARE_MM).floor
-        row, last_row = (patch[1] / SQUARE_MM).floor, (patch[3] / SQUARE_MM).floor
-        while row <= last_row
-          column = first_column
-          while column <= last_column
-            yield row * ROW + column
-            column += 1
-          end
-          row += 1
         end
       end
     end

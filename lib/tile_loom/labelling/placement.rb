@@ -49,8 +49,9 @@ module TileLoom
         wanted = @wanted[label]
         contest(label) if places.empty?
         places.each do |place|
+          squares = place.patches.map { |patch| Nearby.squares(patch) }
           # Whoever puts a label on a symbol by hand means it.
-          cost = place.cost + (wanted.hand&.placed? ? 0 : covered(place, wanted))
+          cost = place.cost + (wanted.hand&.placed? ? 0 : covered(place, squares, wanted))
           contest(label) if cost > place.cost
           next if cost >= wanted.lost
           number = @all.length
@@ -58,13 +59,14 @@ module TileLoom
           @owner << label
           @cost << cost
           @places[label] << number
-          place.patches.each { |patch| @nearby.each_touching(patch) { |other| touch(other, number) } }
-          place.patches.each { |patch| @nearby.add(patch, number) }
+          place.patches.each_with_index do |patch, index|
+            @nearby.each_touching(patch, but: label, squares: squares[index]) { |other| touch(other, number) }
+            @nearby.add(patch, number, owner: label, squares: squares[index])
+          end
         end
       end
 
       def touch(one, other)
-        return if @owner[one] == @owner[other]
         @touching[one * MANY + other] = true
         contest(@owner[one])
         contest(@owner[other])
@@ -85,10 +87,10 @@ module TileLoom
         end
       end
 
-      def covered(place, wanted)
+      def covered(place, squares, wanted)
         found = nil
-        place.patches.each do |patch|
-          @symbols.each_touching(patch) do |symbol|
+        place.patches.each_with_index do |patch, index|
+          @symbols.each_touching(patch, squares: squares[index]) do |symbol|
             avoidance, layer, feature = symbol
             next if layer == wanted.layer.id && (feature.nil? || feature == wanted.feature.id)
             return wanted.lost if avoidance >= NEVER
@@ -109,7 +111,7 @@ module TileLoom
           admit(label, @wanted[label].more.call)
         end
         unfold
-        chosen(labels, found, &allowed)
+        chosen(labels, held, &allowed)
       end
 
       # A label whose places no other wants has the first, where that is allowed.

@@ -19,7 +19,7 @@ module TileLoom
         @any = taken.any?
       end
 
-      def holds?(place) = place.patches.all? { |patch| in_frame?(patch) && !(@any && @taken.touched?(patch) { true }) }
+      def holds?(place) = place.patches.all? { |patch| in_frame?(patch) && !(@any && @taken.touched?(patch)) }
 
       private
 

@@ -62,7 +62,12 @@ module TileLoom
 
       def placed_of(label, place) =
         Labelling::Placed.new(
-          *label.to_h.values_at(:layer, :rule, :feature, :string, :x, :y),
+          label.layer,
+          label.rule,
+          label.feature,
+          label.string,
+          label.x,
+          label.y,
           place,
           label.number,
           label.hand
@@ -84,7 +89,9 @@ module TileLoom
       end
 
       def nodes(rule, place)
-        nodes = [*leader(rule, place.leader), *place.setting.nodes]
+        @halos ||= {}.compare_by_identity
+        halo = @halos.fetch(rule) { @halos[rule] = rule.halo.stroke }
+        nodes = [*leader(rule, place.leader), *place.setting.nodes(halo: halo)]
         (rule.opacity < 1) ? [Scene::Group.new(children: nodes, opacity: rule.opacity)] : nodes
       end
 
