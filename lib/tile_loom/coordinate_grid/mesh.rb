@@ -192,11 +192,15 @@ module TileLoom
       def wide_reach = @wide_reach ||= occurring(view.frame.grow(BEYOND_MM)) || reach
 
       def occurring(box)
-        steps = (0..16).map { |n| n / 16.0 }
-        page = box.lattice(steps).flatten
-        known = on_grid(page).each_slice(2).select { |x, y| x.finite? && y.finite? }
-        known.empty? ? nil : round_pole(Geometry::Box.around(known.flatten))
+        known = on_grid(places_in(box))
+        # Where all of it is on the earth there is nothing to look through.
+        known = known.each_slice(2).select { |x, y| x.finite? && y.finite? }.flatten unless known.sum.finite?
+        known.empty? ? nil : round_pole(Geometry::Box.around(known))
       end
+
+      # A plane grid of the view’s own reference is straight: its extremes are in the corners.
+      def places_in(box) =
+        (crs == view.crs && !crs.geographic?) ? box.corners : box.lattice((0..16).map { |n| n / 16.0 }).flatten
 
       def round_pole(box)
         pole = pole_in(view) or return box
@@ -233,7 +237,7 @@ module TileLoom
         if most > MOST_LINES
           return (
             "#{crs.name}: the interval would draw #{Units::Number.grouped(most)} lines, more than #{MOST_LINES}, so " \
-            "none is drawn; choose a wider one."
+              "none is drawn; choose a wider one."
           )
         end
         nil

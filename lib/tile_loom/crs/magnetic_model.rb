@@ -39,7 +39,7 @@ module TileLoom
 
       def initialize(data)
         @name, @epoch, @valid_until = data.values_at("model", "epoch", "valid_until")
-        @terms = data["coefficients"].to_h { |n, m, *numbers| [[n, m], numbers] }
+        @terms = data["coefficients"].map { |n, m, *numbers| [n, m, *numbers] }
       end
 
       # lon, lat: degrees on WGS 84; date: Date or decimal year; height_km above the ellipsoid. Refusal for a
@@ -63,14 +63,9 @@ module TileLoom
 
       def field(lon, lat, height, years)
         sphere = geocentric(lat, height)
-        north, east, down =
-          turn(
-            sum(lon, sphere) { |g, h, g_change, h_change| [g + years * g_change, h + years * h_change] },
-            lat,
-            sphere
-          )
-        north_change, east_change, =
-          turn(sum(lon, sphere) { |_, _, g_change, h_change| [g_change, h_change] }, lat, sphere)
+        now, change = sums(lon, sphere, years)
+        north, east, down = turn(now, lat, sphere)
+        north_change, east_change, = turn(change, lat, sphere)
         level = north**2 + east**2
         Field.new(
           north: north,
@@ -90,19 +85,27 @@ module TileLoom
         [Math.atan2(up, across), Math.hypot(across, up)]
       end
 
-      # North, east and down on the sphere; the block gives g and h of a term.
-      def sum(lon, (latitude, radius))
+      # North, east and down on the sphere, so many years after the epoch, and what they change in a year.
+      def sums(lon, (latitude, radius), years)
         legendre, slopes = functions(latitude)
-        north = east = down = 0.0
-        @terms.each do |(n, m), numbers|
-          g, h = yield(*numbers)
-          cos, sin = Math.cos(m * lon * RADIANS), Math.sin(m * lon * RADIANS)
-          ratio = (RADIUS / radius)**(n + 2)
-          north -= ratio * (g * cos + h * sin) * slopes[[n, m]]
-          east += ratio * m * (g * sin - h * cos) * legendre[[n, m]] / Math.cos(latitude)
-          down -= (n + 1) * ratio * (g * cos + h * sin) * legendre[[n, m]]
+        turns = (0..DEGREE).map { |m| [Math.cos(m * lon * RADIANS), Math.sin(m * lon * RADIANS)] }
+        ratios = (0..DEGREE).map { |n| (RADIUS / radius)**(n + 2) }
+        cos_latitude = Math.cos(latitude)
+        now, change = [0.0, 0.0, 0.0], [0.0, 0.0, 0.0]
+        @terms.each do |n, m, g, h, g_change, h_change|
+          cos, sin = turns[m]
+          value, slope, ratio = legendre[n][m], slopes[n][m], ratios[n]
+          add(now, n, m, g + years * g_change, h + years * h_change, cos, sin, value, slope, ratio, cos_latitude)
+          add(change, n, m, g_change, h_change, cos, sin, value, slope, ratio, cos_latitude)
         end
-        [north, east, down]
+        [now, change]
+      end
+
+      def add(sum, n, m, g, h, cos, sin, value, slope, ratio, cos_latitude)
+        along = g * cos + h * sin
+        sum[0] -= ratio * along * slope
+        sum[1] += ratio * m * (g * sin - h * cos) * value / cos_latitude
+        sum[2] -= (n + 1) * ratio * along * value
       end
 
       # From the sphere's down to the ellipsoid's.
@@ -112,13 +115,15 @@ module TileLoom
       end
 
       # Associated Legendre functions of sin(latitude) in Schmidt's semi-normalization, and their slopes by
-      # latitude, by the usual recursion over the degree.
+      # latitude, by the usual recursion over the degree: a row of orders for each degree.
       def functions(latitude)
         sin, cos = Math.sin(latitude), Math.cos(latitude)
-        values, slopes = {[0, 0] => 1.0}, {[0, 0] => 0.0}
+        values, slopes = [[1.0]], [[0.0]]
         (1..DEGREE).each do |n|
+          values << Array.new(n + 1)
+          slopes << Array.new(n + 1)
           (0..n).each do |m|
-            values[[n, m]], slopes[[n, m]] =
+            values[n][m], slopes[n][m] =
               (m == n) ? diagonal(n, sin, cos, values, slopes) : inner(n, m, sin, cos, values, slopes)
           end
         end
@@ -127,17 +132,19 @@ module TileLoom
 
       def diagonal(n, sin, cos, values, slopes)
         factor = (n == 1) ? 1.0 : Math.sqrt((2 * n - 1) / (2.0 * n))
-        value, slope = values[[n - 1, n - 1]], slopes[[n - 1, n - 1]]
+        value, slope = values[n - 1][n - 1], slopes[n - 1][n - 1]
         [factor * cos * value, factor * (cos * slope - sin * value)]
       end
 
       def inner(n, m, sin, cos, values, slopes)
         before = Math.sqrt((n - 1)**2 - m**2)
         root = Math.sqrt(n**2 - m**2)
-        value, slope = values[[n - 1, m]], slopes[[n - 1, m]]
+        value, slope = values[n - 1][m], slopes[n - 1][m]
+        # Of an order above its degree there is none.
+        last_value, last_slope = (m > n - 2) ? [0.0, 0.0] : [values[n - 2][m], slopes[n - 2][m]]
         [
-          ((2 * n - 1) * sin * value - before * values.fetch([n - 2, m], 0.0)) / root,
-          ((2 * n - 1) * (cos * value + sin * slope) - before * slopes.fetch([n - 2, m], 0.0)) / root
+          ((2 * n - 1) * sin * value - before * last_value) / root,
+          ((2 * n - 1) * (cos * value + sin * slope) - before * last_slope) / root
         ]
       end
     end
