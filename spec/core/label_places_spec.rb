@@ -233,6 +233,15 @@ RSpec.describe TileLoom::View::LabelPlacing do
       end
     end
 
+    it "do not fail over texts that take no room" do
+      ["\u200b", "\u0301", "ill"].product(%w[curved straight level])
+        .each do |string, course|
+          run = line([-90, 0, 90, 5], string)
+          found = result([run], {letter_spacing_pt: -5, lines: {course: course}})
+          expect(found.placed.length).to eq(1)
+        end
+    end
+
     it "run on over parts of the same name" do
       parts = [line([-90, 0, -30, 0]), line([-30, 0, 30, 0]), line([30, 0, 90, 0])]
       expect(texts(result(parts, {lines: {repeat_mm: 400}})).length).to eq(3)

@@ -7,6 +7,7 @@ module TileLoom
       # What the library's own writer leaves behind is given back.
       module Memory
         extend FFI::Library
+
         ffi_lib ::Geos::FFIGeos.geos_library_path
         attach_function :GEOSFree_r, %i[pointer pointer], :void
       end

@@ -20,7 +20,9 @@ module TileLoom
 
       # The same of the rings of areas.
       def rings(bytes)
-        trimmed(bytes) { |shape| F.GEOSArea_r(@handle, shape, number) && number.read_double.zero? ? nil : boundary(shape) }
+        trimmed(bytes) do |shape|
+          (F.GEOSArea_r(@handle, shape, number) && number.read_double.zero?) ? nil : boundary(shape)
+        end
       end
 
       private

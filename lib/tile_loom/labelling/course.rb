@@ -14,8 +14,8 @@ module TileLoom
 
       class << self
         # A course along flat page coordinates. at: of each place, in mm of a whole line; from, to: of what is wanted of
-        # it, in the same; against: from its end to its start? smooth_mm: see SMOOTH_MM; nil where there is too little of
-        # it.
+        # it, in the same; against: from its end to its start? smooth_mm: see SMOOTH_MM; nil where there is too little
+        # of it.
         def along(run, at: distances(run), from: at.first, to: at.last, against: false, smooth_mm: SMOOTH_MM)
           first, xs, ys = resampled(run, at, from, to)
           return nil if xs.length < 3

@@ -11,6 +11,8 @@ module TileLoom
       # What it costs: each degree of all bends, the whole way from the middle of the stretch, the other side, a level
       # text beside a line that is too short.
       BEND, OFF_MIDDLE, OTHER_SIDE, BESIDE = 0.6, 30, 24, 70
+      # No text counts as shorter.
+      LEAST_MM = 0.2
       # All bends together that a label may follow, in degrees.
       MOST_BEND_DEG = 150
 
@@ -33,9 +35,7 @@ module TileLoom
       # within: Box in page mm that their middles must lie in, or nil.
       def rest(within = nil)
         best
-        priced.filter_map do |entry|
-          stand(entry) unless within && !within.include?(*@trace.place(entry.last))
-        end
+        priced.filter_map { |entry| stand(entry) unless within && !within.include?(*@trace.place(entry.last)) }
       end
 
       # Beside the middle of a line that is shorter than its label.
@@ -73,7 +73,10 @@ module TileLoom
         end
       end
 
-      def length = @length ||= (@spec.course == "curved") ? CurvedSetting.length(@text, 0.0) : @text.width
+      # Of a text of marks alone, or whose letters are set into one another, a little.
+      def length
+        @length ||= [(@spec.course == "curved") ? CurvedSetting.length(@text, 0.0) : @text.width, LEAST_MM].max
+      end
 
       # [cost, side, middle] of all that may do, the cheapest first.
       def priced
@@ -148,7 +151,7 @@ module TileLoom
               else
                 Array.new(tried) { |number| @from + length / 2 + room * number / (tried - 1) }
               end
-            all.select { |mm| mm >= @trace.from && mm <= @trace.to }
+            all.reject { |mm| mm < @trace.from || mm > @trace.to }
           end
       end
 

@@ -15,12 +15,12 @@ module TileLoom
       def walk(run)
         min_x, min_y, max_x, max_y = @box.to_a
         x, y = run[0], run[1]
-        inside = x >= min_x && x <= max_x && y >= min_y && y <= max_y
+        inside = !(x < min_x || x > max_x || y < min_y || y > max_y)
         passed, index, size = 0.0, 2, run.length
         while index < size
           next_x, next_y = run[index], run[index + 1]
           length = Math.hypot(next_x - x, next_y - y)
-          next_inside = next_x >= min_x && next_x <= max_x && next_y >= min_y && next_y <= max_y
+          next_inside = !(next_x < min_x || next_x > max_x || next_y < min_y || next_y > max_y)
           if inside && next_inside
             start(x, y, passed) unless @run
             @run << next_x << next_y

@@ -38,8 +38,10 @@ module TileLoom
             index = first + 2
             while index <= last
               x, y = run[index], run[index + 1]
-              x < min_x ? min_x = x : (max_x = x if x > max_x)
-              y < min_y ? min_y = y : (max_y = y if y > max_y)
+              min_x = x if x < min_x
+              max_x = x if x > max_x
+              min_y = y if y < min_y
+              max_y = y if y > max_y
               index += 2
             end
             [min_x, min_y, max_x, max_y, run, first, last, value]

@@ -11,8 +11,7 @@ module TileLoom
 
         def wanted
           @number = -1
-          found =
-            Geometry::Wkb.each_run(@wkb).flat_map { |_, run, _| (run.length < 4) ? [] : stretches(run) }
+          found = Geometry::Wkb.each_run(@wkb).flat_map { |_, run, _| (run.length < 4) ? [] : stretches(run) }
           shown = found.select { |label| label.shown && label.group }
           # One that has but one label here must have it.
           shown.first.lost = scope.worth(rule) if shown.one?
@@ -22,7 +21,8 @@ module TileLoom
         private
 
         def stretches(run)
-          length, traces = Labelling::Trace.near(run, scope.lines_ground, view.units_per_mm) { |part| view.to_page(part) }
+          length, traces =
+            Labelling::Trace.near(run, scope.lines_ground, view.units_per_mm) { |part| view.to_page(part) }
           count = [(length / rule.lines.repeat_mm + LEAST_STRETCH).floor, 1].max
           first = @number + 1
           @number += count
