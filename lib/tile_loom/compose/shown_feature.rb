@@ -29,7 +29,10 @@ module TileLoom
         window = @ground.shape
         best =
           features
-            .filter_map { |layer, feature| [amount(feature, window), layer, feature] }
+            .filter_map do |layer, feature|
+              # The box round a feature may meet the sheet where it does not itself.
+              amount(feature, window)&.then { |amount| [amount, layer, feature] }
+            end
             .select { |amount, _| amount.last.positive? || amount.first.zero? }
         best.max_by { |amount, _, feature| [amount, -feature.id] }&.drop(1)
       end
