@@ -6,11 +6,14 @@ module TileLoom
     class LiveText
       LIMITS = {render_length_limit: 20_000, render_score_limit: 5_000, assign_score_limit: 5_000}.freeze
       LONGEST = 10_000
+      # Parsed once a thread, as a Liquid template belongs to whoever fills it.
+      KEPT = PerThread.new(:live_texts, most: 500)
+      private_constant :KEPT
 
       def initialize(template, path: nil)
         @path = path
         raise Refusal.new("live_text.too_long", longest: LONGEST, at: path) if template.length > LONGEST
-        @template = Data::TextTemplate.kept(template, LIMITS)
+        @template = KEPT.fetch(template) { Data::TextTemplate.new(template, LIMITS) }
       rescue Liquid::SyntaxError => error
         trouble = Data::TextTemplate.trouble(error)
         raise Refusal.new("live_text.unreadable", template: template[0, 60], trouble: trouble, at: path)

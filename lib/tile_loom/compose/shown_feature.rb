@@ -28,12 +28,10 @@ module TileLoom
       def most
         window = @ground.shape
         best =
-          features
-            .filter_map do |layer, feature|
-              # The box round a feature may meet the sheet where it does not itself.
-              amount(feature, window)&.then { |amount| [amount, layer, feature] }
-            end
-            .select { |amount, _| amount.last.positive? || amount.first.zero? }
+          features.filter_map do |layer, feature|
+            # The box round a feature may meet the sheet where it does not itself.
+            amount(feature, window)&.then { |amount| [amount, layer, feature] }
+          end
         best.max_by { |amount, _, feature| [amount, -feature.id] }&.drop(1)
       end
 

@@ -39,7 +39,7 @@ module TileLoom
 
       def initialize(data)
         @name, @epoch, @valid_until = data.values_at("model", "epoch", "valid_until")
-        @terms = data["coefficients"].map { |n, m, *numbers| [n, m, *numbers] }
+        @terms = data["coefficients"]
       end
 
       # lon, lat: degrees on WGS 84; date: Date or decimal year; height_km above the ellipsoid. Refusal for a
@@ -95,17 +95,17 @@ module TileLoom
         @terms.each do |n, m, g, h, g_change, h_change|
           cos, sin = turns[m]
           value, slope, ratio = legendre[n][m], slopes[n][m], ratios[n]
-          add(now, n, m, g + years * g_change, h + years * h_change, cos, sin, value, slope, ratio, cos_latitude)
-          add(change, n, m, g_change, h_change, cos, sin, value, slope, ratio, cos_latitude)
+          [
+            [now, g + years * g_change, h + years * h_change],
+            [change, g_change, h_change]
+          ].each do |sum, g_then, h_then|
+            along = g_then * cos + h_then * sin
+            sum[0] -= ratio * along * slope
+            sum[1] += ratio * m * (g_then * sin - h_then * cos) * value / cos_latitude
+            sum[2] -= (n + 1) * ratio * along * value
+          end
         end
         [now, change]
-      end
-
-      def add(sum, n, m, g, h, cos, sin, value, slope, ratio, cos_latitude)
-        along = g * cos + h * sin
-        sum[0] -= ratio * along * slope
-        sum[1] += ratio * m * (g * sin - h * cos) * value / cos_latitude
-        sum[2] -= (n + 1) * ratio * along * value
       end
 
       # From the sphere's down to the ellipsoid's.

@@ -17,7 +17,7 @@ module TileLoom
       def initialize(template, path: nil)
         @path = path
         raise Refusal.new("labels.text_too_long", longest: LONGEST, at: path) if template.length > LONGEST
-        @template = TextTemplate.kept(template, LIMITS)
+        @template = TextTemplate.new(template, LIMITS)
         @fields = @template.values_asked.map { |name, into| (name == ALL) ? into.first : name }.grep(String).uniq
         check
       rescue Liquid::SyntaxError => error

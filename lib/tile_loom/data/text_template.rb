@@ -10,16 +10,6 @@ module TileLoom
       # What filters raise on values that they cannot do with.
       TROUBLES = [ArgumentError, TypeError, RangeError, SystemCallError, EncodingError].freeze
 
-      # Texts that are kept parsed, of each thread, as one belongs to whoever fills it.
-      MOST_KEPT = 500
-
-      # The same for texts that come again and again.
-      def self.kept(text, limits)
-        kept = Thread.current[:tile_loom_text_templates] ||= {}
-        kept.clear if kept.size > MOST_KEPT
-        kept[[text, limits]] ||= new(text, limits)
-      end
-
       # limits: of Liquid::ResourceLimits by name. Liquid::SyntaxError where the text does not read.
       def initialize(text, limits)
         @template = Liquid::Template.parse(text, error_mode: :strict)

@@ -14,17 +14,15 @@ module TileLoom
       def nodes(run)
         drawn = shortened(shortened(run, @last), @first, from_start: true)
         line = (drawn.length < 4) ? [] : [Scene::Path.new(runs: [drawn], closed: false, stroke: @stroke)]
-        [*line, *ended(@first, reversed(run)), *ended(@last, run)]
+        [*line, *ended(@first, Geometry::Runs.backwards(run)), *ended(@last, run)]
       end
 
       private
 
-      def reversed(run) = run.each_slice(2).to_a.reverse.flatten
-
       # The line up to where what it ends in takes over.
       def shortened(run, kind, from_start: false)
         return run unless kind
-        return reversed(shortened(reversed(run), kind)) if from_start
+        return Geometry::Runs.backwards(shortened(Geometry::Runs.backwards(run), kind)) if from_start
         rest = kind.shorter * @end_mm
         places = run.each_slice(2).to_a
         while rest.positive? && places.length > 1

@@ -22,7 +22,7 @@ module TileLoom
           next if @taken[number]
           @taken[number] = true
           forward = onward(@runs[number].dup)
-          backwards(onward(backwards(forward)))
+          Runs.backwards(onward(Runs.backwards(forward)))
         end
       end
 
@@ -33,7 +33,7 @@ module TileLoom
         while (number = following(run.last(2)))
           @taken[number] = true
           other = @runs[number]
-          other = backwards(other) unless other.first(2) == run.last(2)
+          other = Runs.backwards(other) unless other.first(2) == run.last(2)
           run.concat(other.drop(2))
         end
         run
@@ -43,8 +43,6 @@ module TileLoom
         ends = @ends[place]
         ends.find { |number| !@taken[number] } if ends.length == 2
       end
-
-      def backwards(run) = run.each_slice(2).to_a.reverse.flatten
     end
   end
 end

@@ -17,7 +17,7 @@ module TileLoom
         # it, in the same; against: from its end to its start? smooth_mm: see SMOOTH_MM; nil where there is too little
         # of it.
         def along(run, at: distances(run), from: at.first, to: at.last, against: false, smooth_mm: SMOOTH_MM)
-          first, xs, ys = resampled(run, at, from, to)
+          first, xs, ys = Steps.along(run, at, from, to, STEP_MM)
           return nil if xs.length < 3
           window = (smooth_mm / STEP_MM).round
           2.times { xs, ys = evened(xs, window), evened(ys, window) } if window.positive?
@@ -34,28 +34,6 @@ module TileLoom
             index += 2
           end
           lengths
-        end
-
-        # Number of the first step, and the places at all steps from one distance to another.
-        def resampled(run, lengths, from, to)
-          first = (from / STEP_MM - 1e-6).ceil
-          last = (to / STEP_MM + 1e-6).floor
-          return first, [], [] if last < first
-          xs, ys = Array.new(last - first + 1), Array.new(last - first + 1)
-          final = lengths.length - 2
-          at = [(lengths.bsearch_index { |length| length >= from } || final) - 1, 0].max
-          number = first
-          while number <= last
-            wanted = number * STEP_MM
-            at += 1 while at < final && lengths[at + 1] < wanted
-            span = lengths[at + 1] - lengths[at]
-            share = span.positive? ? (wanted - lengths[at]) / span : 0.0
-            place = at * 2
-            xs[number - first] = run[place] + (run[place + 2] - run[place]) * share
-            ys[number - first] = run[place + 1] + (run[place + 3] - run[place + 1]) * share
-            number += 1
-          end
-          [first, xs, ys]
         end
 
         # The mean of what lies within so many steps to either side, fewer near the ends, which stay.
@@ -159,14 +137,7 @@ module TileLoom
 
       # By how much it turns at each place of a stretch, in degrees.
       def turns(from, to)
-        first, last = index_of(from), [index_of(to), @xs.length - 3].min
-        before = nil
-        (first..last + 1).filter_map do |index|
-          angle = Math.atan2(@ys[index + 1] - @ys[index], @xs[index + 1] - @xs[index])
-          turn = before && (angle - before).abs
-          before = angle
-          turn && ((turn > Math::PI) ? 2 * Math::PI - turn : turn) * 180 / Math::PI
-        end
+        Steps.turns(@xs, @ys, index_of(from), [index_of(to) + 2, @xs.length - 1].min)
       end
     end
   end

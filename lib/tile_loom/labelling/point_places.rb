@@ -22,12 +22,12 @@ module TileLoom
         @gap = spec.gap_mm
       end
 
-      # Place list beside the point: all, the first, the others.
-      def beside = first + others
+      # Place list beside the point: all, the cheapest, the others.
+      def beside = best + rest
 
-      def first = [place(@spec.positions.first, 0)]
+      def best = [place(@spec.positions.first, 0)]
 
-      def others = @spec.positions.each_with_index.drop(1).map { |position, index| place(position, index) }
+      def rest = @spec.positions.each_with_index.drop(1).map { |position, index| place(position, index) }
 
       # Place list of those that are moved away, with leader lines.
       def moved

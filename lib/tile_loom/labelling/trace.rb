@@ -29,7 +29,8 @@ module TileLoom
       # Where it lies at so many mm.
       def place(mm)
         index = ((@at.bsearch_index { |other| other > mm } || @at.length) - 1).clamp(0, @at.length - 2)
-        on(index, mm)
+        span = @at[index + 1] - @at[index]
+        between(index, span.positive? ? ((mm - @at[index]) / span).clamp(0.0, 1.0) : 0.0)
       end
 
       # The mm of its place that is nearest to one of the page.
@@ -61,11 +62,6 @@ module TileLoom
 
       private
 
-      def on(index, mm)
-        span = @at[index + 1] - @at[index]
-        between(index, span.positive? ? ((mm - @at[index]) / span).clamp(0.0, 1.0) : 0.0)
-      end
-
       def between(index, share)
         place = index * 2
         [
@@ -81,38 +77,13 @@ module TileLoom
         size.positive? ? (((x - @run[place]) * dx + (y - @run[place + 1]) * dy) / size).clamp(0.0, 1.0) : 0.0
       end
 
-      # Of the bends at all steps on it, from its first one.
+      # Of the bends at the steps on it, so far: none at the first two, as it is not known where it came from.
       def sums
         @sums ||=
           begin
-            @first = (@from / STEP_MM - 1e-6).ceil
-            last = (@to / STEP_MM + 1e-6).floor
-            sums, total = [0.0], 0.0
-            index, final = 0, @at.length - 2
-            px = py = angle = nil
-            number = @first
-            while number <= last
-              mm = number * STEP_MM
-              index += 1 while index < final && @at[index + 1] < mm
-              span = @at[index + 1] - @at[index]
-              share = span.positive? ? (mm - @at[index]) / span : 0.0
-              place = index * 2
-              x = @run[place] + (@run[place + 2] - @run[place]) * share
-              y = @run[place + 1] + (@run[place + 3] - @run[place + 1]) * share
-              if px
-                fresh = Math.atan2(y - py, x - px)
-                if angle
-                  turn = (fresh - angle).abs
-                  total += (turn > Math::PI) ? 2 * Math::PI - turn : turn
-                end
-                # At the step before this one, and so far.
-                sums << total * 180 / Math::PI
-                angle = fresh
-              end
-              px, py = x, y
-              number += 1
-            end
-            sums
+            @first, xs, ys = Steps.along(@run, @at, @from, @to, STEP_MM)
+            total = 0.0
+            [0.0, 0.0] + Steps.turns(xs, ys, 0, xs.length - 1).map { |turn| total += turn }
           end
       end
     end

@@ -13,13 +13,10 @@ module TileLoom
           rings.map do |ring|
             ring = wider(ring)
             # Counter-clockwise, whichever way it came.
-            ring = ring.each_slice(2).to_a.reverse.flatten if area(ring).negative?
+            ring = Geometry::Runs.backwards(ring) if area(ring).negative?
             [Geometry::Box.around(ring), ring]
           end
       end
-
-      # So many straight parts are looked at only where a hole meets the box round all of them.
-      PARTS = 16
 
       # Runs of page mm, each as it is or in pieces.
       def cut(runs)
@@ -47,13 +44,12 @@ module TileLoom
 
       def pieces(run, holes)
         @found, @piece = [], run.first(2)
-        first, last = 0, run.length - 2
-        while first < last
-          part = run[first, PARTS * 2 + 2]
-          near = near(Geometry::Box.around(part), holes)
-          near.empty? ? @piece.concat(part.drop(2)) : through(part, near)
-          first += PARTS * 2
-        end
+        Geometry::Runs
+          .parts(run)
+          .each do |box, part|
+            near = near(box, holes)
+            near.empty? ? @piece.concat(part.drop(2)) : through(part, near)
+          end
         finish
         @found
       end

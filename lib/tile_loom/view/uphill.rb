@@ -7,18 +7,17 @@ module TileLoom
     class Uphill
       # So far to the side on paper, nearby first, from so many places of a line.
       REACHES_MM, SHARES = [12, 60].freeze, [0.5, 0.25, 0.75, 0.1, 0.9].freeze
-      # So many straight parts of a line are looked at only where the box round all of them is met.
-      PARTS = 16
 
       # runs: [feature, list of flat page mm] of all lines in view; field: whose values they have.
       def initialize(runs, field)
         @runs = runs.to_h { |feature, list| [feature.id, list] }
         @values = runs.to_h { |feature, _| [feature.id, feature.attributes[field]] }
         @found = {}
-        @pieces =
+        @parts =
           runs.flat_map do |feature, list|
             value = @values[feature.id]
-            value.is_a?(Numeric) ? list.flat_map { |run| pieces(run, value) } : []
+            next [] unless value.is_a?(Numeric)
+            list.flat_map { |run| Geometry::Runs.parts(run).map { |box, part| [box, part, value] } }
           end
       end
 
@@ -26,27 +25,6 @@ module TileLoom
       def side(id) = @found.fetch(id) { @found[id] = look(id) }
 
       private
-
-      # Part of a run: [min x, min y, max x, max y, run, index of its first place, of its last, value].
-      def pieces(run, value)
-        (0..run.length - 4)
-          .step(PARTS * 2)
-          .map do |first|
-            last = [first + PARTS * 2, run.length - 2].min
-            min_x = max_x = run[first]
-            min_y = max_y = run[first + 1]
-            index = first + 2
-            while index <= last
-              x, y = run[index], run[index + 1]
-              min_x = x if x < min_x
-              max_x = x if x > max_x
-              min_y = y if y < min_y
-              max_y = y if y > max_y
-              index += 2
-            end
-            [min_x, min_y, max_x, max_y, run, first, last, value]
-          end
-      end
 
       def look(id)
         value = @values[id]
@@ -78,12 +56,11 @@ module TileLoom
 
       # The value of the nearest line that a ray meets.
       def nearest(x, y, dx, dy, reach, value)
-        low_x, high_x = [x, x + dx * reach].minmax
-        low_y, high_y = [y, y + dy * reach].minmax
+        ray = Geometry::Box.around([x, y, x + dx * reach, y + dy * reach])
         found = nil
-        @pieces.each do |min_x, min_y, max_x, max_y, run, first, last, other|
-          next if min_x > high_x || max_x < low_x || min_y > high_y || max_y < low_y || other == value
-          index = first
+        @parts.each do |box, run, other|
+          next if other == value || !box.intersects?(ray)
+          index, last = 0, run.length - 2
           while index < last
             met = meets(run, index, x, y, dx, dy)
             reach, found = met, other if met && met < reach

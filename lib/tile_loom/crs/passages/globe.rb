@@ -54,7 +54,7 @@ module TileLoom
         # The outer ring counter-clockwise, the others clockwise.
         def directed(runs) =
           runs.each_with_index.map do |run, index|
-            (area(run).positive? == index.zero?) ? run : run.each_slice(2).to_a.reverse.flatten
+            (area(run).positive? == index.zero?) ? run : Geometry::Runs.backwards(run)
           end
 
         def area(run) = run.each_slice(2).each_cons(2).sum { |(x1, y1), (x2, y2)| x1 * y2 - x2 * y1 }

@@ -92,14 +92,10 @@ module TileLoom
         end
 
         # Parsed once a thread, as a Liquid template belongs to whoever fills it.
-        def feature_text
-          texts = Thread.current[:tile_loom_feature_texts] ||= {}
-          texts.clear if texts.size > MOST_TEXTS
-          texts[template] ||= Data::FeatureText.new(template, path: "#{path}/text")
-        end
+        def feature_text = TEXTS.fetch(template) { Data::FeatureText.new(template, path: "#{path}/text") }
 
-        MOST_TEXTS = 500
-        private_constant :MOST_TEXTS
+        TEXTS = PerThread.new(:feature_texts, most: 500)
+        private_constant :TEXTS
 
         def cased(string)
           case letter_case

@@ -18,7 +18,7 @@ module TileLoom
             if hand&.placed?
               label(x, y, shown, [by_hand(hand, x, y, half)], hand: hand, more: -> { own.beside + more.call })
             else
-              label(x, y, shown, own.first, others: ->(_) { own.others }, more: more, hand: hand)
+              label(x, y, shown, own.best, others: ->(_) { own.rest }, more: more, hand: hand)
             end
           [label].compact
         end
