@@ -18,6 +18,7 @@ module Setup
       gdal-bin
       sqlite3
       util-linux
+      bubblewrap
       qpdf
       build-essential
       ruby-dev

@@ -85,7 +85,9 @@ module App
         TileLoom::Raster::Process.new(
           part.name,
           drivers: [*part.format.drivers, "PNG"],
-          wanted: @arrival.asked
+          wanted: @arrival.asked,
+          reads: part.reads,
+          writes: [folder]
         ).capture(
           "gdal_translate",
           "-q",

@@ -53,6 +53,33 @@ RSpec.describe "Hostile files" do
         "CREATE TRIGGER rtree_huts_geom_insert2 AFTER INSERT ON huts BEGIN SELECT load_extension('x'); END",
         /holds the trigger/
       ],
+      # What begins first holds: SQLite takes the quoted name for a name, and reads on behind it.
+      "a comment that begins in a quoted name" => [
+        %q{INSERT INTO sqlite_master VALUES ('table', 'rtree_/*x', 'rtree_/*x', 0, 'CREATE VIRTUAL TABLE "rtree_/*x" USING VirtualText(''/etc/passwd'',''UTF-8'',0,COMMA,DOUBLEQUOTE,'','') --*/" USING rtree(a)')},
+        /holds the virtual table “rtree_/
+      ],
+      "one under a view of the standard" => [
+        "CREATE VIEW geometry_columns AS SELECT * FROM gpkg_contents, pragma_database_list",
+        /holds the view “geometry_columns”/
+      ],
+      "a view that calls itself a table" => [
+        "INSERT INTO sqlite_master VALUES ('table', 'leak', 'leak', 0, 'CREATE VIEW leak AS SELECT * FROM huts')",
+        # SQLite's own shell says so, where it is new enough.
+        /definition is of something else|its tables are damaged/
+      ],
+      "a definition of another name" => [
+        "INSERT INTO sqlite_master VALUES ('table', 'leak', 'leak', 0, 'CREATE TABLE other (a)')",
+        # SQLite's own shell says so, where it is new enough.
+        /definition is of something else|its tables are damaged/
+      ],
+      "an apostrophe in a name that hides a column" => [
+        "CREATE TABLE g (`a'`, b GENERATED ALWAYS AS (hex(zeroblob(1000000000))), `c'`)",
+        /worked out when it is read/
+      ],
+      "one in brackets" => [
+        "CREATE TABLE g ([a'], b AS (hex(zeroblob(1000000000))), [c'])",
+        /worked out when it is read/
+      ],
       "a column that is worked out" => [
         "CREATE TABLE g (a, b GENERATED ALWAYS AS (hex(zeroblob(1000000000))))",
         /worked out when it is read/
@@ -78,8 +105,6 @@ RSpec.describe "Hostile files" do
       "GeoJSONSeq",
       "Memory"
     )
-    next if TileLoom::Data::LimitedProcess.offline.empty?
-    expect(reader.capture("cat", "/proc/net/dev").lines.drop(2).map { |line| line[/\w+/] }).to eq(["lo"])
   ensure
     ENV.delete("TILE_LOOM_SECRET")
   end

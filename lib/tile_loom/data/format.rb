@@ -15,6 +15,17 @@ module TileLoom
         # Names of GDAL drivers.
         attr_reader :drivers
 
+        # Endings of files of the same name that belong to one on a disk.
+        def companions = []
+
+        # A file with those that belong to it, as far as they are there.
+        def files(file)
+          stem = File.basename(file, ".*")
+          folder = File.dirname(file)
+          beside = companions.flat_map { |ending| [stem + ending, stem + ending.upcase] }
+          [file, *beside.map { |name| File.join(folder, name) }.select { |path| File.file?(path) }]
+        end
+
         # Of what is written: the ending of the file that GDAL writes (which tells it the format), the ending of the
         # download, the type (RFC 6838), and GDAL's name of what writes it, its last word.
         attr_reader :written, :ending, :type, :driver

@@ -7,9 +7,10 @@ module TileLoom
       # What the tools need for themselves.
       ALWAYS = %w[GeoJSONSeq MEM Memory].freeze
 
-      # drivers: GDAL's short names of those that may open or write the file, their last words.
-      def initialize(name, drivers:, wanted: nil)
-        super(name, wanted: wanted)
+      # drivers: GDAL's short names of those that may open or write the file, their last words; more: see
+      # LimitedProcess.
+      def initialize(name, drivers:, **more)
+        super(name, **more)
         @drivers = drivers
       end
 

@@ -81,7 +81,7 @@ module TileLoom
             found.name
           ]
           GdalProcess
-            .new(File.basename(@file), drivers: @format.drivers, wanted: @wanted)
+            .new(File.basename(@file), drivers: @format.drivers, wanted: @wanted, reads: @format.files(@file))
             .each_line(*command) do |line|
               feature = JSON.parse(utf8(line), max_nesting: 60)
               dates.each { |name| iso(feature["properties"], name) }

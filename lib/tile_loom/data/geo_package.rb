@@ -8,8 +8,8 @@ module TileLoom
     class GeoPackage
       # GDAL with a date of its own, so that the same data make the same file.
       class Writer < GdalProcess
-        def initialize(name, date)
-          super(name, drivers: ["GPKG"])
+        def initialize(name, date, folder)
+          super(name, drivers: ["GPKG"], writes: [folder])
           @date = date
         end
 
@@ -44,7 +44,7 @@ module TileLoom
         lines = File.join(folder, "#{table}.geojsonl")
         File.open(lines, "w") { |io| features.each { |feature| io.puts(JSON.generate(geojson(feature))) } }
         existing = File.file?(file) ? %w[-update -append] : []
-        Writer.new(@name, @date).capture(
+        Writer.new(@name, @date, folder).capture(
           "ogr2ogr",
           "-f",
           "GPKG",

@@ -6,8 +6,8 @@ require "tmpdir"
 module TileLoom
   module Data
     # Another program over a file that may be hostile: in a process group of its own with limits on time, memory
-    # and output, an environment that holds nothing of ours, a folder of its own to work in, and without a
-    # network where the system lets a process give it up.
+    # and output, an environment that holds nothing of ours, a folder of its own to work in, and in a Sandbox that
+    # shows it no file but those that it is given.
     class LimitedProcess
       SECONDS = 900
       MEMORY_BYTES = 4 * 1024**3
@@ -17,9 +17,11 @@ module TileLoom
       PATH = "/usr/local/bin:/usr/bin:/bin"
 
       # name: of the file, for what is said when it goes wrong; wanted: asked now and then from a thread of its
-      # own, false ends the program at once.
-      def initialize(name, wanted: nil)
-        @name, @wanted = name, wanted
+      # own, false ends the program at once; reads: files and folders that it sees; writes: folders that it writes to;
+      # sandbox: of Sandboxes.
+      def initialize(name, wanted: nil, reads: [], writes: [], sandbox: Sandbox.of_machine)
+        @name, @wanted, @sandbox = name, wanted, sandbox
+        @reads, @writes = reads.map { |path| File.expand_path(path) }, writes.map { |path| File.expand_path(path) }
       end
 
       # All that the program prints, as UTF-8.
@@ -55,8 +57,7 @@ module TileLoom
 
       def environment(folder) = {"PATH" => PATH, "HOME" => folder, "TMPDIR" => folder, "LC_ALL" => "C.UTF-8"}
 
-      def limits =
-        [*self.class.offline, "timeout", "--kill-after=5", seconds.to_s, "prlimit", "--as=#{MEMORY_BYTES}", "--core=0"]
+      def limits = ["timeout", "--kill-after=5", seconds.to_s, "prlimit", "--as=#{MEMORY_BYTES}", "--core=0"]
 
       # Most of them that it may run.
       def seconds = SECONDS
@@ -65,7 +66,7 @@ module TileLoom
         Open3.popen3(
           environment(folder),
           *limits,
-          *command,
+          *@sandbox.command(command, reads: @reads, writes: [folder, *@writes]),
           pgroup: true,
           unsetenv_others: true,
           chdir: folder

@@ -4,15 +4,35 @@ require "json"
 
 module TileLoom
   module Data
-    # Looks at the master table of an SQLite container (GeoPackage) before its data are read: tables that are
-    # programs (virtual tables over files), views and triggers run when the file is read, so that none but those
-    # of the standard (OGC 12-128r18: spatial index, feature counts, SQL views of Annex C) may be in it.
+    # Looks at the master table of an SQLite container (GeoPackage, MBTiles) before its data are read: tables that are
+    # programs (virtual tables over files), views and triggers run when the file is read, so that none but those of a
+    # plain export may be in it: the standard's (OGC 12-128r18: spatial index, feature counts, SQL views of Annex C) and
+    # those by which MBTiles name their tiles. It is a first look: what it lets through is read in a Sandbox all the
+    # same.
     class SqliteCheck
       MAGIC = "SQLite format 3\0"
       MOST_ENTRIES, LONGEST_SQL = 20_000, 100_000
-      Entry = Struct.new(:type, :name, :sql, :plain, keyword_init: true)
+      # An entry of the master table; tokens: of its definition.
+      Entry = Struct.new(:type, :name, :sql, :tokens, keyword_init: true)
 
-      VIEWS = %w[st_spatial_ref_sys spatial_ref_sys st_geometry_columns geometry_columns].freeze
+      # What definitions of a type begin with.
+      HEADS = {
+        "table" => [%w[create table], %w[create virtual table]],
+        "index" => [%w[create index], %w[create unique index]],
+        "view" => [%w[create view]],
+        "trigger" => [%w[create trigger]]
+      }.freeze
+      # Views by name, and the tables that they may be of: all of those in the file where there is no pattern.
+      VIEWS = {
+        "st_spatial_ref_sys" => /\Agpkg_/i,
+        "spatial_ref_sys" => /\Agpkg_/i,
+        "st_geometry_columns" => /\Agpkg_/i,
+        "geometry_columns" => /\Agpkg_/i,
+        # MBTiles 1.3: "tiles" and "grids" may be tables or views.
+        "tiles" => //,
+        "grids" => //,
+        "grid_data" => //
+      }.freeze
       # Triggers by name: of the spatial index, of feature counts, of the tables of tiles and metadata.
       TRIGGERS = [
         /\Artree_.+_(insert|delete|update\d*)\z/i,
@@ -62,8 +82,10 @@ module TileLoom
         @file, @name = File.expand_path(file), name
       end
 
-      # Refuses what the standard does not have; returns self.
+      # Refuses what a plain export does not have, and all of them where nothing keeps the files of this machine from
+      # what they run; returns self.
       def demand
+        Sandbox.demand_for_sql(name)
         refuse("data.too_many_tables", most: Units::Number.grouped(MOST_ENTRIES)) if entries.length > MOST_ENTRIES
         entries.each { |entry| look(entry) }
         self
@@ -79,30 +101,83 @@ module TileLoom
         if entry.sql.length > LONGEST_SQL
           refuse("data.definition_too_long", count: Units::Number.grouped(entry.sql.length))
         end
-        return view(entry) if entry.type == "view"
-        return trigger(entry) if entry.type == "trigger"
-        return if entry.sql.empty?
-        return virtual(entry) if entry.plain.match?(/\ACREATE\s+VIRTUAL/i)
-        if entry.plain.match?(/\bAS\s*\(/i) || (entry.type == "index" && entry.plain.scan(/\w+\s*\(/).length > 1)
+        # Indexes that SQLite makes by itself have no definition.
+        return if entry.sql.empty? && %w[table index].include?(entry.type)
+        case head(entry)
+        when %w[create virtual table]
+          virtual(entry)
+        when %w[create view]
+          view(entry)
+        when %w[create trigger]
+          trigger(entry)
+        else
+          plain(entry)
+        end
+      end
+
+      # SQLite goes by what a definition says, whatever type the table names. Refusal where the two differ.
+      def head(entry)
+        found = HEADS[entry.type].to_a.find { |words| begins?(entry, words) } or
+          refuse("data.definition_of_other", type: entry.type, entry: shown(entry))
+        declared = entry.tokens[found.length]
+        unless declared&.name? && declared.text.casecmp?(entry.name)
+          refuse("data.definition_of_other", type: entry.type, entry: shown(entry))
+        end
+        found
+      end
+
+      def begins?(entry, words)
+        entry.tokens.first(words.length).then do |tokens|
+          tokens.length == words.length && tokens.zip(words).all? { |token, word| token.word?(word) }
+        end
+      end
+
+      # Tables and indexes: of columns alone, none of them worked out.
+      def plain(entry)
+        tokens = entry.tokens
+        brackets = tokens.count { |token| token.sign?("(") }
+        if tokens.any? { |token| token.word?("as", "generated") || token.sign?(";") } ||
+            (entry.type == "index" && brackets > 1)
           refuse("data.column_worked_out", type: entry.type, entry: shown(entry))
         end
       end
 
+      # CREATE VIRTUAL TABLE "rtree_…" USING rtree(names, no more)
       def virtual(entry)
-        if entry.name.match?(/\Artree_/i) &&
-            entry.plain.match?(/\ACREATE VIRTUAL TABLE \S+ USING "?rtree"?\s*\([^()]*\)\z/i)
-          return
-        end
-        refuse("data.virtual_table", entry: shown(entry))
+        using, made, open, *inner, close = entry.tokens.drop(4)
+        fits =
+          entry.name.match?(/\Artree_/i) && using&.word?("using") && made&.name? && made.text.casecmp?("rtree") &&
+          open&.sign?("(") && close&.sign?(")") && inner.all? { |token| token.name? || token.sign?(",") }
+        refuse("data.virtual_table", entry: shown(entry)) unless fits
       end
 
       def view(entry)
-        if VIEWS.include?(entry.name.downcase) && calls(entry).empty? &&
-            entry.plain.scan(/\b(?:FROM|JOIN)\s+(\S+)/i).flatten.all? { |table| table.match?(/\A"?gpkg_/i) } &&
-            !entry.plain.match?(/\bWITH\b/i)
-          return
+        of = VIEWS[entry.name.downcase]
+        words = entry.tokens.select { |token| token.kind == :word }.map(&:text)
+        fits =
+          of && calls(entry).empty? && words.count("select") == 1 && (words & %w[with union intersect except]).empty? &&
+          sources(entry).then { |found| found.any? && found.all? { |token| table?(token, of) } }
+        refuse("data.view_not_standard", entry: shown(entry)) unless fits
+      end
+
+      def table?(token, of) = token&.name? && token.text.match?(of) && tables.include?(token.text.downcase)
+
+      # What a view is of: the token after each FROM, JOIN and comma between them, nil where there is none.
+      def sources(entry)
+        listed = false
+        entry.tokens.each_cons(2).filter_map do |token, following|
+          listed = true if token.word?("from")
+          listed = false if token.word?("where", "group", "order", "limit", "having", "window")
+          following if listed && (token.word?("from", "join") || token.sign?(","))
         end
-        refuse("data.view_not_standard", entry: shown(entry))
+      end
+
+      # Names of the tables that are nothing but rows.
+      def tables
+        @tables ||=
+          entries
+            .select { |entry| entry.type == "table" && begins?(entry, %w[create table]) }
+            .to_set { |entry| entry.name.downcase }
       end
 
       def trigger(entry)
@@ -111,7 +186,11 @@ module TileLoom
       end
 
       # Names before a bracket that are none of the known.
-      def calls(entry) = entry.plain.scan(/([A-Za-z_]\w*)\s*\(/).flatten.map(&:downcase) - CALLS
+      def calls(entry) =
+        entry
+          .tokens
+          .each_cons(2)
+          .filter_map { |token, following| token.text.downcase if token.name? && following.sign?("(") } - CALLS
 
       def shown(entry) = "“#{entry.name[0, 60].gsub(/[[:cntrl:]]/, " ")}”"
 
@@ -122,25 +201,29 @@ module TileLoom
             query =
               "SELECT type, coalesce(name, '') AS name, coalesce(sql, '') AS sql FROM sqlite_master LIMIT " \
               "#{MOST_ENTRIES + 1}"
-            text = Reading.new(name).capture("sqlite3", "-safe", "-readonly", "-batch", "-json", @file, query)
+            text =
+              Reading.new(name, reads: [@file]).capture(
+                "sqlite3",
+                "-safe",
+                "-readonly",
+                "-batch",
+                "-json",
+                @file,
+                query
+              )
             text.strip.empty? ? [] : JSON.parse(text.scrub).map { |row| entry(row) }
           end
-      rescue JSON::ParserError
+      rescue JSON::ParserError, SqlTokens::Unreadable
         refuse("data.master_table")
       end
 
-      # Without comments, texts and quoted names, blanks folded.
-      def entry(row)
-        plain =
-          row["sql"][0, LONGEST_SQL]
-            .gsub(%r{/\*.*?\*/}m, " ")
-            .gsub(/--[^\n]*/, " ")
-            .gsub(/'(?:[^']|'')*'/, "''")
-            .gsub(/"(?:[^"]|"")*"/) { |quoted| "\"#{quoted[1..].tr(" (),", "____")}" }
-            .gsub(/\s+/, " ")
-            .strip
-        Entry.new(type: row["type"], name: row["name"], sql: row["sql"], plain: plain)
-      end
+      def entry(row) =
+        Entry.new(
+          type: row["type"],
+          name: row["name"],
+          sql: row["sql"],
+          tokens: SqlTokens.new(row["sql"][0, LONGEST_SQL]).list
+        )
 
       # The shell in its limits.
       class Reading < LimitedProcess

@@ -33,7 +33,7 @@ module TileLoom
           end
           # A file of one feature is not known for what it is without its driver’s name.
           written = File.join(folder, "#{@title}#{@format.written}")
-          GdalProcess.new(name, drivers: [@format.driver]).capture(
+          GdalProcess.new(name, drivers: [@format.driver], writes: [folder]).capture(
             "ogr2ogr",
             "-a_srs",
             degrees? ? LONGITUDE_FIRST : @crs.code,

@@ -54,6 +54,7 @@ module TileLoom
 
       private
 
+      DRIVERS = %w[VRT GTiff PNG JPEG MBTiles GPKG SQLite].freeze
       TIFF = %w[-co COMPRESS=DEFLATE -co PREDICTOR=2 -co TILED=YES -co BIGTIFF=IF_SAFER].freeze
 
       # The pixels as a plain TIFF, and beside it what tells where they lie.
@@ -62,13 +63,13 @@ module TileLoom
           image.tiffsave(File.join(folder, "pixels.tif"), compression: :none, bigtiff: true)
           description = File.join(folder, "pixels.vrt")
           File.write(description, @place.description("pixels.tif", image.width, image.height, image.bands))
-          @folder = folder
+          @folders = [folder, File.dirname(File.expand_path(path))]
           yield description
         end
       end
 
       def upright(source)
-        turned = File.join(@folder, "upright.tif")
+        turned = File.join(@folders.first, "upright.tif")
         run("gdalwarp", "-q", "-r", "cubic", "-dstalpha", "-of", "GTiff", source, turned)
         turned
       end
@@ -85,7 +86,7 @@ module TileLoom
       end
 
       def run(*command)
-        Data::GdalProcess.new("The picture", drivers: %w[VRT GTiff PNG JPEG MBTiles GPKG SQLite]).capture(*command)
+        Data::GdalProcess.new("The picture", drivers: DRIVERS, writes: @folders).capture(*command)
       end
     end
   end

@@ -11,8 +11,12 @@ module TileLoom
     # each with what tells where it lies. Of what a zip archive holds nothing else is unfolded, and of an auxiliary file
     # no more than it says of the place: such files may name others.
     class Bundle
-      # path: of the file of pixels; name: as its sender calls it.
-      Part = Struct.new(:path, :name, :format)
+      # path: of the file of pixels; name: as its sender calls it; source: where it leads to, where it is a link.
+      Part =
+        Struct.new(:path, :name, :format, :source) do
+          # What a program is to see of it.
+          def reads = [File.dirname(path), *source]
+        end
 
       MOST_PARTS = 400
       LARGEST_BESIDE = 1024 * 1024
@@ -94,7 +98,7 @@ module TileLoom
           next if File.size(source) > LARGEST_BESIDE
           beside(path, other) { |target| FileUtils.cp(source, target) }
         end
-        [Part.new(path, @name, format)]
+        [Part.new(path, @name, format, @file)]
       end
 
       def place(folder, index, name) = File.join(folder, "#{index}#{File.extname(name).downcase}")

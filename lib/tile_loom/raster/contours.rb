@@ -60,7 +60,14 @@ module TileLoom
 
       def traced(target)
         nodata = @raster.facts.nodata
-        Process.new("The heights", drivers: %w[GTiff GeoJSON], wanted: @wanted, seconds: Prepare::SECONDS).capture(
+        Process.new(
+          "The heights",
+          drivers: %w[GTiff GeoJSON],
+          wanted: @wanted,
+          seconds: Prepare::SECONDS,
+          reads: [@raster.folder],
+          writes: [File.dirname(target)]
+        ).capture(
           "gdal_contour",
           "-q",
           "-a",

@@ -101,7 +101,7 @@ module TileLoom
       def sampled? = size[0] * size[1] > FEW_PIXELS
 
       def read(*options) =
-        Process.new(@part.name, drivers: format.drivers, wanted: @wanted).info(
+        Process.new(@part.name, drivers: format.drivers, wanted: @wanted, reads: @part.reads).info(
           @part.path,
           *options,
           *format.open_options(@picture)
@@ -147,8 +147,9 @@ module TileLoom
       def transform(info)
         found = info["geoTransform"] or return nil
         return nil if found == [0.0, 1.0, 0.0, 0.0, 0.0, 1.0]
-        flat = (found[1] * found[5] - found[2] * found[4]).abs
-        refuse("raster.flat_transform") unless found.all? { |number| number.is_a?(Numeric) } && flat.positive?
+        # What is no number in the file is null in the report.
+        fits = found.all? { |number| number.is_a?(Numeric) && number.to_f.finite? }
+        refuse("raster.flat_transform") unless fits && (found[1] * found[5] - found[2] * found[4]).abs.positive?
         found
       end
 

@@ -41,6 +41,7 @@ module TileLoom
       def write(folder, &progress)
         check
         Dir.mktmpdir("tile-loom-prepare") do |work|
+          @folders = [work, folder]
           source = straightened(work, &progress)
           pixels(source, folder, &progress)
           mask(source, folder, work, &progress)
@@ -88,7 +89,9 @@ module TileLoom
           name,
           drivers: [*@parts.flat_map { |part| part.format.drivers }, "GTiff", "COG"].uniq,
           wanted: @wanted,
-          seconds: SECONDS
+          seconds: SECONDS,
+          reads: @parts.flat_map(&:reads),
+          writes: @folders
         )
 
       # Steps of the whole, each with its share of the way.
@@ -215,7 +218,7 @@ module TileLoom
 
       def finish(folder)
         info =
-          Process.new(name, drivers: ["GTiff"], wanted: @wanted, seconds: SECONDS).info(
+          Process.new(name, drivers: ["GTiff"], wanted: @wanted, seconds: SECONDS, reads: [folder]).info(
             File.join(folder, Prepared::PIXELS),
             *((@kind == "picture") ? [] : ["-stats"]),
             *%w[--config GDAL_PAM_ENABLED NO]

@@ -9,8 +9,8 @@ module TileLoom
       # JSON has no such numbers, which gdalinfo writes all the same.
       NO_NUMBER = /(?<=[:\s\[,])-?(?:nan|inf)(?=[,\s\]}])/i
 
-      def initialize(name, drivers:, wanted: nil, seconds: SECONDS)
-        super(name, drivers: drivers, wanted: wanted)
+      def initialize(name, drivers:, seconds: SECONDS, **more)
+        super(name, drivers: drivers, **more)
         @seconds = seconds
       end
 

@@ -11,6 +11,8 @@ module TileLoom
 
         def self.table? = true
 
+        def self.companions = %w[.csvt .prj]
+
         def self.open_options(columns = Columns.new) = columns.options
 
         def self.layer_options(shape:, **) = ["-lco", "GEOMETRY=AS_WKT", "-lco", "GEOMETRY_NAME=#{shape}"]

@@ -7,6 +7,8 @@ module TileLoom
       class Gml < Format
         kind "gml", "GML", rank: 6
         reads ".gml", drivers: %w[GML]
+
+        def self.companions = %w[.gfs .xsd]
       end
     end
   end

@@ -10,6 +10,8 @@ module TileLoom
         # GDAL zips one whose name ends so by itself.
         writes ".zip", as: ".shp.zip", type: "application/zip", driver: "Shapefile"
 
+        def self.companions = %w[.shx .dbf .prj .cpg .qix .sbn .sbx]
+
         def self.layer_options(**) = %w[-lco ENCODING=UTF-8]
       end
     end
