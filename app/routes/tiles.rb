@@ -12,7 +12,8 @@ module App
         end
         found = TileCache.fetch.get(url)
         raise TileLoom::Refusal.new("raster.no_capabilities", at: "/url") unless found.tile?
-        json(TileLoom::Raster::Tiles::Capabilities.new(found.bytes).offers.map(&:to_h))
+        known = TileLoom::Raster::Tiles::Capabilities.new(found.bytes)
+        json({"offers" => known.offers.map(&:to_h), "count" => known.count})
       end
 
       post "/api/books/:book_id/tiles" do

@@ -46,4 +46,16 @@ RSpec.describe App::Routes::Index do
     ask("/api/books/#{book.id}/sheets/1.svg")
     expect(last_response.body).to include(">Another moss<")
   end
+
+  it "says what is covered where no cell is left, and that there is none to export" do
+    cells = book.index.rows.map { |row| row["cell_id"] }
+    send_json(:post, "/api/books/#{book.id}/cells", {do: "remove", cells: cells, revision: book.revision})
+    expect(last_response.status).to eq(200)
+    ask("/api/books/#{book.id}/cover")
+    expect([last_response.status, answer["left_out_m2"].round(-4), answer["overlap_m2"]]).to eq([200, 2_000_000, 0])
+    TileLoom::Document::CellFile.formats.each do |format|
+      ask("/api/books/#{book.id}/cells/file?format=#{format}")
+      expect([last_response.status, answer["message"]]).to eq([422, "There is nothing to export: no cells."])
+    end
+  end
 end

@@ -3,6 +3,7 @@
 # OGC 21-065r2 (CQL2): the examples of its clauses 6 to 8 in their JSON encoding, from memory.
 RSpec.describe TileLoom::Data::Condition do
   property = ->(name) { {"property" => name} }
+  define_method(:property) { property }
 
   def holds?(expression, attributes) = described_class.new(expression).match?(attributes)
 
@@ -177,5 +178,22 @@ RSpec.describe TileLoom::Data::Condition do
     }
   }.each do |name, expression|
     it("refuses #{name}") { expect { described_class.new(expression) }.to invalid(/does not read|wrong number/) }
+  end
+
+  # CQL2, 7.1: a filter is a booleanExpression; arithmetic is for what it compares.
+  it "is true or false itself, and compares what is not" do
+    plus = {"op" => "+", "args" => [1, 2]}
+    equal = {"op" => "=", "args" => [1, 1]}
+    [plus, {"op" => "casei", "args" => ["a"]}, {"op" => "and", "args" => [plus]}, {"op" => "not", "args" => ["a"]}].each do |node|
+      expect { described_class.new(node) }.to invalid(/where it needs a comparison/)
+    end
+    [{"op" => "=", "args" => [equal, true]}, {"op" => "in", "args" => [1, [{"op" => "isNull", "args" => [1]}]]}].each do |node|
+      expect { described_class.new(node) }.to invalid(/join conditions by and, or, not/)
+    end
+    expect { described_class.new({"op" => "=", "args" => [{"property" => nil}, 1]}) }.to invalid(/does not read/)
+    expect(holds?({"op" => "not", "args" => [{"op" => "and", "args" => [property["a"], equal]}]}, {"a" => false})).to be(true)
+    operations = TileLoom::Data::ConditionType.new.schema({}).dig("properties", "op", "enum")
+    expect(operations).to include("=", "between", "isSheetFeature")
+    expect(operations & %w[+ casei]).to be_empty
   end
 end

@@ -32,4 +32,12 @@ RSpec.describe TileLoom::Compose::LiveText do
     expect { filled("{{ sheet.name | decimals: 2 }}", name: "b3") }.to invalid(/“decimals” needs a number, not “b3”/)
     expect { filled('{{ sheet.width_m | to_unit: "rod" }}', width_m: 3) }.to invalid(/“rod” is not a unit of length/)
   end
+
+  # What a filter makes stands in drawings and in names of files.
+  it "holds UTF-8 text without control characters, whatever filters make" do
+    expect { filled("{{ '/w==' | base64_decode }}") }.to invalid(/“base64_decode” gives bytes that are not UTF-8 text/)
+    expect { filled("{{ '_w==' | base64_url_safe_decode }}") }.to invalid(/bytes that are not UTF-8 text/)
+    expect(filled("{{ 'w6k=' | base64_decode }}")).to eq("é")
+    expect(filled("{{ 'a%00b' | url_decode }}")).to eq("ab")
+  end
 end

@@ -152,6 +152,44 @@ RSpec.describe TileLoom::Raster::Tiles do
     end
   end
 
+  # Answers of services that do harm: a number beyond all, entities within one another, a list without end.
+  describe "of hostile capabilities" do
+    def capabilities(layers: 1, denominator: "1e6", head: "")
+      set =
+        "<TileMatrixSet><Identifier>m</Identifier><SupportedCRS>EPSG:3857</SupportedCRS><TileMatrix>" \
+        "<Identifier>0</Identifier><ScaleDenominator>#{denominator}</ScaleDenominator><TopLeftCorner>0 0</TopLeftCorner>" \
+        "<TileWidth>256</TileWidth><TileHeight>256</TileHeight><MatrixWidth>1</MatrixWidth><MatrixHeight>1</MatrixHeight>" \
+        "</TileMatrix></TileMatrixSet>"
+      layer = ->(number) do
+        "<Layer><Title>L#{number}</Title><TileMatrixSetLink><TileMatrixSet>m</TileMatrixSet></TileMatrixSetLink>" \
+          "<ResourceURL format='image/png' resourceType='tile' template='http://127.0.0.1/{TileMatrix}'/></Layer>"
+      end
+      "<?xml version='1.0'?>#{head}<Capabilities><Contents>#{(1..layers).map(&layer).join}#{set}</Contents></Capabilities>"
+    end
+
+    def read(text) = TileLoom::Raster::Tiles::Capabilities.new(text)
+
+    it "offers nothing that has no size" do
+      expect(read(capabilities).offers.length).to eq(1)
+      expect(read(capabilities(denominator: "1e999")).offers).to be_empty
+    end
+
+    it "refuses entities" do
+      head = "<!DOCTYPE c [<!ENTITY a 'x'><!ENTITY b '&a;&a;'>]>"
+      expect { read(capabilities(head: head)) }.to refused("raster.no_capabilities")
+    end
+
+    it "works out what it offers, and counts the rest" do
+      known = read(capabilities(layers: 3_000))
+      worked_out = 0
+      allow(TileLoom::Raster::Tiles::Capabilities::Offer).to receive(:new).and_wrap_original do |made, **values|
+        worked_out += 1
+        made.call(**values)
+      end
+      expect([known.offers.length, worked_out, known.count]).to eq([200, 200, 3_000])
+    end
+  end
+
   describe "of hosts" do
     let(:open) { {"tiles.example.org" => ["93.184.216.34"], "inside.example.org" => %w[93.184.216.34 10.0.0.7]} }
     let(:known) do

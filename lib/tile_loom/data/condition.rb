@@ -25,6 +25,8 @@ module TileLoom
         "like" => 2..2,
         "isNull" => 1..1
       }.freeze
+      # Operations whose arguments are conditions themselves.
+      JUNCTIONS = %w[and or not].freeze
       MOST_DEPTH = 20
       NUMERIC = %w[integer real].freeze
       # What an attribute counts as beside a value of another type.
@@ -35,7 +37,11 @@ module TileLoom
         @expression, @path, @of_sheet, @of_features = expression, path, of_sheet, of_features
         @asks_sheet = false
         check(expression, 0)
+        check_truth(expression)
       end
+
+      # Names of the operations that are true or false, of which a condition is one.
+      def self.truths = [*COMPARISONS.keys, *LOGIC.keys, *SheetFunctions::ALL.keys]
 
       # seen: OnSheet::Seen, the feature as it stands to a sheet; nil where there is no sheet, so that all that asks for
       # one is false.
@@ -96,12 +102,31 @@ module TileLoom
         refuse("condition.number_of_arguments", operation: node["op"])
       end
 
+      # What is asked for is true or false; what is compared is not. (CQL2, 7.1: booleanExpression; a field may hold
+      # such a value.)
+      def check_truth(node)
+        return if [true, false].include?(node) || (node.is_a?(Hash) && node.key?("property"))
+        unless node.is_a?(Hash) && self.class.truths.include?(node["op"])
+          refuse("condition.not_true_or_false", part: JSON.generate(node)[0, 60])
+        end
+        return node["args"].each { |part| check_truth(part) } if JUNCTIONS.include?(node["op"])
+        node["args"].flatten(1).each { |part| check_value(part) } unless SheetFunctions::ALL.key?(node["op"])
+      end
+
+      def check_value(node)
+        return unless node.is_a?(Hash) && node.key?("op")
+        unless ARITHMETIC.key?(node["op"]) || node["op"] == "casei" || SheetFunctions::ALL.key?(node["op"])
+          refuse("condition.not_a_value", part: JSON.generate(node)[0, 60])
+        end
+        node["args"].each { |part| check_value(part) }
+      end
+
       # All parts of a condition together, since a wide one costs as much as a deep one.
       MOST_PARTS = 2_000
 
       # Names, dates and times are texts.
       def refuse_value(node)
-        unless node.values_at("property", "date", "timestamp").compact.all?(String)
+        unless node.slice("property", "date", "timestamp").each_value.all?(String)
           refuse("condition.part_unreadable", part: JSON.generate(node)[0, 60])
         end
         check_name(node["property"]) if node.key?("property")
@@ -217,7 +242,7 @@ module TileLoom
 
       def compare_types(node, types)
         return unless node.is_a?(Hash) && node["args"]
-        return node["args"].each { |part| compare_types(part, types) } if %w[and or not].include?(node["op"])
+        return node["args"].each { |part| compare_types(part, types) } if JUNCTIONS.include?(node["op"])
         sides = node["args"].flatten(1).filter_map { |part| type_of(part, types)&.then { |type| [part, type] } }
         attribute, type = sides.find { |part, _| part.is_a?(Hash) && part.key?("property") }
         return unless attribute

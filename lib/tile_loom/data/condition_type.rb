@@ -10,7 +10,21 @@ module TileLoom
         @of_sheet, @of_features = of_sheet, of_features
       end
 
-      def schema(_definitions) = {"type" => "object"}
+      # Of what is true or false.
+      def schema(_definitions)
+        {
+          "type" => "object",
+          "required" => %w[op args],
+          "properties" => {
+            "op" => {
+              "enum" => Condition.truths
+            },
+            "args" => {
+              "type" => "array"
+            }
+          }
+        }
+      end
 
       def read(json, path:, **) = Condition.new(json, path: path, of_sheet: @of_sheet, of_features: @of_features)
     end

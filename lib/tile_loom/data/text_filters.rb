@@ -19,6 +19,11 @@ module TileLoom
         super
       end
 
+      # Liquid's own, but for bytes that are no text.
+      def base64_decode(input) = text(super, "base64_decode")
+
+      def base64_url_safe_decode(input) = text(super, "base64_url_safe_decode")
+
       # Metres in another unit of length: km, ft, us-ft, yd, mi, nmi.
       def to_unit(input, unit) = (number(input, "to_unit").to_r / Units::LengthUnit.find(unit).metres).to_f
 
@@ -37,6 +42,12 @@ module TileLoom
       end
 
       private
+
+      def text(bytes, filter)
+        found = bytes.dup.force_encoding(Encoding::UTF_8)
+        return found if found.valid_encoding?
+        raise Liquid::ArgumentError, "the filter “#{filter}” gives bytes that are not UTF-8 text"
+      end
 
       def number(input, filter)
         value = input.is_a?(Numeric) ? input : Float(input.to_s, exception: false)

@@ -10,6 +10,9 @@ module TileLoom
       # What filters raise on values that they cannot do with.
       TROUBLES = [ArgumentError, TypeError, RangeError, SystemCallError, EncodingError].freeze
 
+      # Filters of Liquid's own that are made safe.
+      REPLACED = %i[date base64_decode base64_url_safe_decode].freeze
+
       # limits: of Liquid::ResourceLimits by name. Liquid::SyntaxError where the text does not read.
       def initialize(text, limits)
         @template = Liquid::Template.parse(text, error_mode: :strict)
@@ -23,13 +26,15 @@ module TileLoom
         # What it was filled with before is nothing to it.
         @template.instance_assigns.clear
         @template.registers.clear
-        @template.render!(
-          values,
-          strict_variables: strict,
-          strict_filters: true,
-          filters: [TextFilters],
-          global_filter: written
-        )
+        filled =
+          @template.render!(
+            values,
+            strict_variables: strict,
+            strict_filters: true,
+            filters: [TextFilters],
+            global_filter: written
+          )
+        readable(filled)
       end
 
       # [name, names of what it goes into] of each value that it asks for.
@@ -42,8 +47,13 @@ module TileLoom
         found
       end
 
+      # What filters make can be what no drawing and no name of a file may hold: bytes that are no text, control
+      # characters.
+      def readable(text) = text.dup.force_encoding(Encoding::UTF_8).scrub.gsub(Assets::JsonText::CONTROL, "")
+      private :readable
+
       # Names of filters beside Liquid's own, in a sentence.
-      def self.known_filters = (TextFilters.public_instance_methods - [:date]).sort.join(", ")
+      def self.known_filters = (TextFilters.public_instance_methods - REPLACED).sort.join(", ")
 
       # What an error says, without what Liquid puts before it.
       def self.trouble(error) =

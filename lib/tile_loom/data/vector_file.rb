@@ -14,7 +14,7 @@ module TileLoom
         unless among.include?(format)
           raise Refusal.new("data.no_such_format", format: format, thing: of, known: among.join(", "))
         end
-        @title, @layer, @crs, @degree_places, @shape = title, layer, crs, degree_places, shape
+        @title, @layer, @crs, @degree_places, @shape, @thing = title, layer, crs, degree_places, shape, of
         @format = Formats.of(format)
       end
 
@@ -31,6 +31,8 @@ module TileLoom
           File.open(source, "w") do |io|
             features.each { |feature| io.puts(JSON.generate(degrees? ? in_degrees(feature) : feature)) }
           end
+          # No format tells a file of nothing from a damaged one.
+          raise Refusal.new("data.nothing_to_write", thing: @thing) if File.empty?(source)
           # A file of one feature is not known for what it is without its driver’s name.
           written = File.join(folder, "#{@title}#{@format.written}")
           GdalProcess.new(name, drivers: [@format.driver], writes: [folder]).capture(

@@ -39,11 +39,12 @@ module TileLoom
       # Area left out in square metres on the ground.
       def left_out_m2 = @left_out_m2 ||= (cover.left_out_area < least) ? 0.0 : ground_m2(cover.rest)
 
-      # Square metres on the ground, in the middle of the cells, that a square unit of the reference stands for.
+      # Square metres on the ground, in the middle of the cells (of the area, where there are none), that a square unit of
+      # the reference stands for.
       def plane_m2
         @plane_m2 ||=
           begin
-            centre = Cell.box(cells).centre
+            centre = (Cell.box(cells) || area.box).centre
             size.crs.metres_per_unit**2 / Crs::Factors.at(size.crs, *centre).areal_scale
           end
       end

@@ -1,8 +1,10 @@
 # frozen_string_literal: true
 
 require "fileutils"
+require "json"
 require "open3"
 require "securerandom"
+require "tmpdir"
 
 module TileLoom
   module Output
@@ -15,15 +17,14 @@ module TileLoom
       # manner: a PdfManner; secrets: Secrets.
       def finish(manner, secrets)
         done = "#{@path}.done"
-        arguments = [
-          *(manner.linearized? ? ["--linearize"] : []),
-          *(manner.protected? ? encryption(manner, secrets) : ["--deterministic-id"]),
-          "--",
-          @path,
-          done
-        ]
-        arguments.delete("--") unless manner.protected?
-        run(arguments)
+        run(
+          {
+            "inputFile" => @path,
+            "outputFile" => done,
+            **(manner.linearized? ? {"linearize" => ""} : {}),
+            **(manner.protected? ? {"encrypt" => encryption(manner, secrets)} : {"deterministicId" => ""})
+          }
+        )
         File.rename(done, @path)
       ensure
         FileUtils.rm_f(done)
@@ -33,22 +34,27 @@ module TileLoom
 
       # Who holds no owner's password cannot be told apart from who does where it is the same, so there is always one.
       def encryption(manner, secrets)
-        [
-          "--encrypt",
-          secrets.open.to_s,
-          (secrets.owner.to_s == "") ? SecureRandom.hex(24) : secrets.owner,
-          "256",
-          "--print=#{manner.printing}",
-          "--modify=#{manner.changing? ? "all" : "none"}",
-          "--extract=#{manner.copying? ? "y" : "n"}"
-        ]
+        {
+          "userPassword" => secrets.open.to_s,
+          "ownerPassword" => (secrets.owner.to_s == "") ? SecureRandom.hex(24) : secrets.owner,
+          "256bit" => {
+            "print" => manner.printing,
+            "modify" => manner.changing? ? "all" : "none",
+            "extract" => manner.copying? ? "y" : "n"
+          }
+        }
       end
 
-      # By a file of arguments from its input, so that no list of processes shows a password.
-      def run(arguments)
-        said, status = Open3.capture2e("qpdf", "@-", stdin_data: arguments.join("\n") + "\n")
+      # By a file for this user alone, so that no list of processes shows a password, and none is taken for an option.
+      def run(job)
+        said, status =
+          Dir.mktmpdir("tile-loom-qpdf") do |folder|
+            file = File.join(folder, "job.json")
+            File.write(file, JSON.generate(job), perm: 0o600)
+            Open3.capture2e("qpdf", "--job-json-file=#{file}")
+          end
         return if status.success? || status.exitstatus == 3
-        raise Failure.new("output.qpdf", said: said.to_s.scrub.lines.first.to_s.strip[0, 200])
+        raise Failure.new("output.qpdf", said: said.to_s.scrub.lines.map(&:strip).reject(&:empty?).first.to_s[0, 200])
       rescue Errno::ENOENT
         raise Failure.new("output.qpdf", said: "qpdf is not installed")
       end

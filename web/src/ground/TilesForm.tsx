@@ -19,13 +19,16 @@ export function TilesForm({ onDone }: { onDone: () => void }) {
   const [most, setMost] = useState("19");
   const [offers, setOffers] = useState<Offer[] | null>(null);
   const [offer, setOffer] = useState(0);
+  const [count, setCount] = useState(0);
   const [problem, setProblem] = useState<string | null>(null);
   const pattern = /\{(z|TileMatrix)\}/.test(url);
   const told = (error: Error) => setProblem(error.message);
   const look = () =>
-    post<Offer[]>(`/api/books/${book.id}/tiles/look`, { url: url.trim() }).then((found) => {
-      setProblem(found.length ? null : "The service offers no tiles in a CRS that is known.");
+    post<{ offers: Offer[]; count: number }>(`/api/books/${book.id}/tiles/look`, { url: url.trim() }).then((answer) => {
+      const found = answer.offers;
+      setProblem(found.length ? null : "The service has no tiles in a CRS that can be drawn.");
       setOffers(found);
+      setCount(answer.count);
       setOffer(0);
       setTitle(found[0]?.title ?? "");
       setAttribution(found[0]?.attribution ?? "");
@@ -64,6 +67,9 @@ export function TilesForm({ onDone }: { onDone: () => void }) {
           select
           label="Tiles"
           value={offer}
+          helperText={
+            count > offers.length ? `${offers.length} of ${count}: the rest is beyond the list or cannot be drawn` : null
+          }
           onChange={(event) => {
             const index = Number(event.target.value);
             setOffer(index);

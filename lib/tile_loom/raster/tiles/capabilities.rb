@@ -14,45 +14,62 @@ module TileLoom
         # title: of the layer and its matrix set; source: what a Source is read from, without an attribution.
         Offer = Struct.new(:title, :source, :attribution, keyword_init: true)
 
+        # No service needs a document type, in which entities would be declared.
         def initialize(text)
+          raise Refusal.new("raster.no_capabilities") if text.b.match?(/<!(DOCTYPE|ENTITY)/i)
           @document = Nokogiri.XML(text) { |config| config.nonet }
           @document.remove_namespaces!
           raise Refusal.new("raster.no_capabilities") unless @document.at_xpath("//Contents/Layer")
+        rescue Nokogiri::XML::SyntaxError
+          raise Refusal.new("raster.no_capabilities")
         end
 
-        # Offer list: a layer in each of its matrix sets whose CRS is known.
+        # Offer list: a layer in each of its matrix sets whose CRS is known. No more are worked out than are offered.
         def offers
           @document
             .xpath("//Contents/Layer")
+            .lazy
             .flat_map do |layer|
               layer.xpath("./TileMatrixSetLink/TileMatrixSet").filter_map { |link| offer(layer, link.text.strip) }
             end
             .first(MOST)
         end
 
+        # How many layers there are, each in each of its matrix sets.
+        def count = @document.xpath("count(//Contents/Layer/TileMatrixSetLink/TileMatrixSet)").to_i
+
         private
 
         def offer(layer, name)
-          set = @document.xpath("//Contents/TileMatrixSet").find { |found| text(found, "Identifier") == name } or
-            return nil
+          set = (@sets ||= {}).fetch(name) { @sets[name] = matrix_set(name) } or return nil
           template = template(layer, name) or return nil
+          Offer.new(
+            title: "#{text(layer, "Title") || text(layer, "Identifier")}, #{name}",
+            attribution: text(@document, "//ServiceIdentification/AccessConstraints"),
+            source: {"url" => template, **set}
+          )
+        end
+
+        # What a Source has of a matrix set; nil for one that cannot be drawn.
+        def matrix_set(name)
+          @named ||= @document.xpath("//Contents/TileMatrixSet").to_h { |found| [text(found, "Identifier"), found] }
+          set = @named[name] or return nil
           crs = crs(set) or return nil
           matrices = set.xpath("./TileMatrix").sort_by { |matrix| -text(matrix, "ScaleDenominator").to_f }
           corners = matrices.map { |matrix| corner(matrix, crs) }.uniq
           sides = matrices.flat_map { |matrix| [text(matrix, "TileWidth").to_i, text(matrix, "TileHeight").to_i] }.uniq
           return nil unless corners.one? && sides.one?
-          Offer.new(
-            title: "#{text(layer, "Title") || text(layer, "Identifier")}, #{name}",
-            attribution: text(@document, "//ServiceIdentification/AccessConstraints"),
-            source: {
-              "url" => template,
-              "crs" => crs.code,
-              "tile_px" => sides.first,
-              "origin" => corners.first,
-              "matrices" => matrices.map { |matrix| matrix(matrix, crs) }
-            }
-          )
+          made = {
+            "crs" => crs.code,
+            "tile_px" => sides.first,
+            "origin" => corners.first,
+            "matrices" => matrices.map { |matrix| matrix(matrix, crs) }
+          }
+          finite?(made) ? made : nil
         end
+
+        def finite?(made) =
+          [*made["origin"], *made["matrices"].flat_map(&:values)].grep(Numeric).all? { |number| number.to_f.finite? }
 
         def text(node, path) = node.at_xpath(path.start_with?("/") ? path : "./#{path}")&.text&.strip
 
