@@ -31,6 +31,7 @@ module App
 
     # Each group of routes passes on what it does not know; the pages come last.
     def build
+      TileCache.promptly!
       hosts, proxies = allowed_hosts, ENV["PROXIES"].to_s.split(",").map(&:strip)
       Rack::Builder.new do
         use AnswerHeaders

@@ -142,9 +142,18 @@ module Setup
       Gems::ENVIRONMENT.merge(
         @database&.environment || {},
         "TMPDIR" => scratch,
+        **tiles
+      )
+
+    # The stand-in for a tile server is trusted where this command starts it: another program at its port is not.
+    def tiles
+      @tiles_here = free?(tile_port) if @tiles_here.nil?
+      return {"TILE_HOSTS" => ENV["TILE_HOSTS"].to_s} unless @tiles_here
+      {
         "TILE_STAND_IN" => tile_port.to_s,
         "TILE_HOSTS" => [ENV["TILE_HOSTS"], "127.0.0.1:#{tile_port}"].compact.join(" ")
-      )
+      }
+    end
 
     # Of the stand-in for a tile server, which the demo's background tiles come from.
     TILES_AFTER = 81
@@ -167,7 +176,7 @@ module Setup
       child(:worker) { spawn_worker }
       child(:quick_worker) { spawn_worker("--quick") }
       child(:server) { spawn_server }
-      child(:tiles) { spawn_tiles } if free?(tile_port)
+      child(:tiles) { spawn_tiles } if @tiles_here
       wait_for_server
     end
 

@@ -12,7 +12,11 @@ module App
       @again = piece.lacking.any? && !run.later.nil?
     end
 
-    def draw
+    def draw = TileCache.patiently { draw_all }
+
+    private
+
+    def draw_all
       @press = @run.press(later: @again)
       @form = @run.order.form
       @missing, @told, @pages = @piece.lacking.dup, @piece.told || {}, kept_pages
@@ -25,8 +29,6 @@ module App
         finished: true
       )
     end
-
-    private
 
     # Items of the press by the numbers of the piece.
     def items

@@ -102,17 +102,19 @@ module App
       end
 
       # A drawing of a book at its revision, which a browser may keep.
-      def drawing(svg)
+      def drawing(svg, incomplete: svg.include?(TileLoom::Output::Svg::INCOMPLETE))
         content_type "image/svg+xml"
-        cache_control :private, max_age: 3600
+        # What more is to come of is asked for again.
+        cache_control :private, max_age: 3600 unless incomplete
         svg
       end
 
-      # The same, gzipped already.
-      def packed_drawing(bytes)
-        return drawing(Zlib.gunzip(bytes)) unless request.env["HTTP_ACCEPT_ENCODING"].to_s.include?("gzip")
+      # The same, gzipped already; lasting: is it sure to be complete?
+      def packed_drawing(bytes, lasting: true)
+        plain = Zlib.gunzip(bytes) if !lasting || !request.env["HTTP_ACCEPT_ENCODING"].to_s.include?("gzip")
+        return drawing(plain) if plain
         headers "content-encoding" => "gzip", "vary" => "Accept-Encoding"
-        drawing(bytes)
+        drawing(bytes, incomplete: false)
       end
 
       # Only JSON that says so: a form on another site cannot send it without asking first.

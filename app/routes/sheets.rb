@@ -15,7 +15,11 @@ module App
 
       get "/api/books/:book_id/sheets/:number.svg" do
         ppi = params["ppi"] ? number("ppi", 36..1200).to_i : Snapshot::PROOF_PPI
-        packed_drawing Snapshot.of(book).sheet_svgz(page_number, thumb: params["thumb"] == "1", ppi: ppi)
+        snapshot = Snapshot.of(book)
+        packed_drawing(
+          snapshot.sheet_svgz(page_number, thumb: params["thumb"] == "1", ppi: ppi),
+          lasting: !snapshot.tiles?
+        )
       end
 
       get("/api/books/:book_id/index.svg") { drawing Snapshot.of(book).index_svg }

@@ -190,6 +190,79 @@ RSpec.describe TileLoom::Raster::Tiles do
     end
   end
 
+  describe "of a host that is away" do
+    def closed_port = TCPServer.open("127.0.0.1", 0) { |server| server.addr[1] }
+
+    it "asks once, and then leaves it alone, for all processes and the longer the more often" do
+      base = "http://127.0.0.1:#{closed_port}"
+      asked = 0
+      allow(Net::HTTP).to receive(:new).and_wrap_original { |made, *values| (asked += 1) && made.call(*values) }
+      expect(fetch(base).get("#{base}/1/0/0.png").status).to eq("silent")
+      expect(fetch(base).get("#{base}/1/0/1.png").status).to eq("away")
+      expect(fetch(base).at_hand("#{base}/1/1/1.png").status).to eq("away")
+      expect(asked).to eq(1)
+      now = Time.now.to_f
+      away = TileLoom::Raster::Tiles::Away.new(File.join(folder, "other"), clock: -> { now })
+      waits =
+        (1..5).map do
+          away.failed(URI(base))
+          away.failed(URI(base))
+          left = (0..400).find { |seconds| (now += 1) && !away.away?(URI(base)) && seconds }
+          left + 1
+        end
+      expect(waits).to eq([30, 60, 120, 300, 300])
+      away.answered(URI(base))
+      away.failed(URI(base))
+      now += 31
+      expect(away.away?(URI(base))).to be(false)
+    end
+
+    it "is drawn hatched, and said" do
+      base = "http://127.0.0.1:#{closed_port}"
+      drawing =
+        TileLoom::View::RasterDrawing.new(
+          layer: raster_layer({"kind" => "picture"}),
+          raster: pyramid(base),
+          view: view,
+          ppi: 60
+        )
+      opacity = drawing.group.children.first.raster.image[3]
+      expect([opacity.min, opacity.avg.between?(10, 90)]).to eq([0, true])
+      expect(drawing.told.first).to match(/\A(\d+) of \1 tiles of Background did not come and are hatched \(the server does not answer\)\.\z/)
+      expect(drawing.group.incomplete).to be(false)
+    end
+
+    it "takes no drawing longer than it may, and has the tiles for the next one" do
+      server do |tiles, base|
+        tiles.slow_s = 0.3
+        prompt = TileLoom::Raster::Tiles::Prompt.new(fetch(base), seconds: 0.1)
+        drawing = -> do
+          TileLoom::View::RasterDrawing.new(
+            layer: raster_layer({"kind" => "picture"}),
+            raster: pyramid(base, prompt),
+            view: view,
+            ppi: 60
+          )
+        end
+        first = drawing.call
+        expect(first.told.first).to match(/hatched \(still on the way\)/)
+        expect(TileLoom::Output::Svg.new(TileLoom::Scene::Drawing.new(width_mm: 40, height_mm: 30, nodes: [first.group])).to_s).to include('data-incomplete="1"')
+        Timeout.timeout(30) { sleep 0.05 until drawing.call.told.empty? }
+        expect(drawing.call.group.incomplete).to be(false)
+      end
+    end
+
+    it "does not ask again for what leads to another host" do
+      asked = 0
+      elsewhere = ->(_) { (asked += 1) && [302, {"location" => "http://169.254.169.254/latest"}, []] }
+      server(elsewhere) do |_, base|
+        2.times { expect(fetch(base).get("#{base}/1/2/3.png").status).to eq("elsewhere") }
+        expect(fetch(base).get("#{base}/1/2/4.png").status).to eq("elsewhere")
+      end
+      expect(asked).to eq(2)
+    end
+  end
+
   describe "of hosts" do
     let(:open) { {"tiles.example.org" => ["93.184.216.34"], "inside.example.org" => %w[93.184.216.34 10.0.0.7]} }
     let(:known) do
@@ -199,6 +272,9 @@ RSpec.describe TileLoom::Raster::Tiles do
     it "asks those alone that the operator allows, by https, at addresses of no private network" do
       expect(known.demand("https://tiles.example.org/1/2/3.png").last).to eq("93.184.216.34")
       expect(known.demand("http://127.0.0.1:7481/1/2/3.png").last).to eq("127.0.0.1")
+      own = TileLoom::Raster::Tiles::Hosts.new(["[::1]:7481"])
+      expect(own.demand("http://[::1]:7481/1/2/3.png").last).to eq("::1")
+      expect { own.demand("http://[::1]:3306/1/2/3.png") }.to refused("raster.tile_host")
       expect { known.demand("https://elsewhere.example.org/1/2/3.png") }.to refused("raster.tile_host")
       expect { known.demand("http://127.0.0.1:3306/1/2/3.png") }.to refused("raster.tile_host")
       expect { known.demand("http://tiles.example.org/1/2/3.png") }.to refused("raster.tile_https")

@@ -11,6 +11,8 @@ module TileLoom
       include Writing
 
       PER_MM = 100.0
+      # Of a group of which more is to come in a moment.
+      INCOMPLETE = ' data-incomplete="1"'
       STYLE = "font-kerning:normal;font-variant-ligatures:none;text-rendering:geometricPrecision"
 
       # drawing: Scene::Drawing; size: false leaves out width and height, for pictures that fill their box;
@@ -43,6 +45,7 @@ module TileLoom
       def group(node)
         @out << "<g"
         @out << %( data-part="#{escape(node.name)}") if node.name
+        @out << INCOMPLETE if node.incomplete
         @out << %( opacity="#{plain(node.opacity)}") if node.opacity < 1
         style = {"mix-blend-mode" => node.blend}.reject { |_, blend| blend == "normal" }
         style["isolation"] = "isolate" if style.empty? && node.as_one? && node.opacity == 1

@@ -16,6 +16,7 @@ module TileLoom
     #                        [Vips::Image of its bands, mask or nil] of so many of a level's pixels; what lies outside
     #                        repeats the edge, and its mask is 0
     #   told                 what of the windows was not to be had, in a sentence, or nil
+    #   waiting?             will more of it be to be had in a moment?
     #   afresh               the same for another drawing, with nothing told yet
     class Prepared
       PIXELS, MASK, FACTS = "pixels.tif", "mask.tif", "raster.json"
@@ -37,6 +38,8 @@ module TileLoom
       def told = nil
 
       def afresh = self
+
+      def waiting? = false
 
       def levels
         @levels ||=

@@ -27,7 +27,8 @@ module TileLoom
             layer: layer.scene_layer,
             name: layer.id,
             opacity: layer.opacity,
-            blend: layer.blend
+            blend: layer.blend,
+            incomplete: @raster.waiting?
           )
 
       # Rows of a legend for it.

@@ -68,7 +68,9 @@ export function TilesForm({ onDone }: { onDone: () => void }) {
           label="Tiles"
           value={offer}
           helperText={
-            count > offers.length ? `${offers.length} of ${count}: the rest is beyond the list or cannot be drawn` : null
+            count > offers.length
+              ? `${offers.length} of ${count}: the rest is beyond the list or cannot be drawn`
+              : null
           }
           onChange={(event) => {
             const index = Number(event.target.value);

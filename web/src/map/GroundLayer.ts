@@ -2,6 +2,7 @@ import Layer from "ol/layer/Layer";
 import type { FrameState } from "ol/Map";
 import { getForViewAndSize } from "ol/extent";
 import { getText } from "../api/client";
+import { AGAIN_MS, incomplete } from "../api/incomplete";
 
 const sameExtent = (a: number[], b: number[]) => a.every((number, index) => Math.abs(number - b[index]!) < 1e-9);
 
@@ -14,6 +15,7 @@ export class GroundLayer extends Layer {
   private asked = "";
   private stop: AbortController | null = null;
   private timer: number | undefined;
+  private later: number | undefined;
   private hurry = false;
   // Layers whose drawing is not that of the latest state; null for all.
   private stale: Set<string> | null = new Set();
@@ -76,6 +78,7 @@ export class GroundLayer extends Layer {
 
   close() {
     window.clearTimeout(this.timer);
+    window.clearTimeout(this.later);
     this.stop?.abort();
   }
 
@@ -86,6 +89,17 @@ export class GroundLayer extends Layer {
     const left = state.size[0]! / 2 + (this.drawn.extent[0]! - center[0]!) / resolution;
     const top = state.size[1]! / 2 - (this.drawn.extent[3]! - center[1]!) / resolution;
     this.drawing.style.transform = `translate(${left}px, ${top}px) scale(${factor})`;
+  }
+
+  // Unless something else was asked for meanwhile.
+  private askAgain(path: string) {
+    window.clearTimeout(this.later);
+    this.later = window.setTimeout(() => {
+      if (path !== this.asked) return;
+      this.asked = "";
+      this.stale = null;
+      this.changed();
+    }, AGAIN_MS);
   }
 
   private async ask(state: FrameState) {
@@ -108,6 +122,7 @@ export class GroundLayer extends Layer {
       this.drawn = { extent, resolution };
       this.holder.dataset.ground = "drawn";
       this.changed();
+      if (incomplete(svg)) this.askAgain(path);
     } catch (error) {
       // Asked again with the next movement.
       if (path === this.asked) this.asked = "";

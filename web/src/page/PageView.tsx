@@ -1,8 +1,9 @@
 import { Box } from "@mui/material";
-import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { useRef, useState, type ReactNode } from "react";
+import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useEffect, useRef, useState, type ReactNode } from "react";
 import { useBook } from "../api/book";
 import { Refusal, getText } from "../api/client";
+import { AGAIN_MS, incomplete } from "../api/incomplete";
 import type { Book, Guides, Rectangle } from "../api/types";
 import { useRested } from "../frame/useRested";
 import { RULER, Ruler } from "./Ruler";
@@ -32,6 +33,17 @@ function fineness(ppi: number, book: Book): string {
   return `&ppi=${step ?? book.document.resolution_ppi ?? 300}`;
 }
 
+// What the page says of itself is out of date once all of it has come.
+function useFactsOfWhole(book: Book, sheet: number, waiting: boolean) {
+  const client = useQueryClient();
+  const waited = useRef(false);
+  useEffect(() => {
+    if (waited.current && !waiting)
+      void client.invalidateQueries({ queryKey: ["facts", book.id, book.revision, sheet] });
+    waited.current = waiting;
+  }, [client, book.id, book.revision, sheet, waiting]);
+}
+
 // A sheet exactly as it will print, on a quiet surface between rulers in millimetres.
 export function PageView({ sheet, overlay, selected, guides = NO_GUIDES, onGuides }: PageViewProps) {
   const book = useBook();
@@ -44,7 +56,9 @@ export function PageView({ sheet, overlay, selected, guides = NO_GUIDES, onGuide
     queryFn: ({ signal }) => getText(`/api/books/${book.id}/sheets/${sheet}.svg?r=${book.revision}${fine}`, signal),
     placeholderData: keepPreviousData,
     staleTime: Infinity,
+    refetchInterval: (query) => (incomplete(query.state.data) ? AGAIN_MS : false),
   });
+  useFactsOfWhole(book, sheet, incomplete(drawing.data));
   const { surface, room, perMm, left, top } = zoom;
   const [scroll, setScroll] = useState({ x: 0, y: 0 });
   const { pulled, pull } = useGuides(paper, perMm, { x: width, y: height }, guides, onGuides);

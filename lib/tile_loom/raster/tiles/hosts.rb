@@ -32,22 +32,32 @@ module TileLoom
 
         def self.of_environment = new(ENV["TILE_HOSTS"].to_s.split(/[\s,]+/).reject(&:empty?))
 
-        # names: "host" or "host:port"; the block gives the addresses of a host.
+        # Seconds that a name server is given, the first time and the second.
+        NAMES_WITHIN_S = [2, 3].freeze
+
+        # names: "host", "host:port" or "[IPv6 address]:port"; the block gives the addresses of a host.
         def initialize(names, &resolve)
-          @names = names.map(&:downcase)
-          @resolve = resolve || ->(host) { Resolv.getaddresses(host) }
+          @names = names.map { |name| name.downcase.delete("[]") }
+          @resolve = resolve || method(:look_up)
         end
 
-        # [URI, the address that is to be asked]; Refusal for what is not to be asked.
-        def demand(url)
+        # The URI of an address that may be asked by its name, which is not looked up yet; Refusal otherwise.
+        def allowed(url)
           uri = URI.parse(url)
           unless uri.is_a?(URI::HTTP) && uri.host && uri.userinfo.nil?
             raise Refusal.new("raster.tile_address", url: url[0, 120])
           end
-          host = uri.host.delete("[]").downcase
-          unless @names.include?(host) || @names.include?("#{host}:#{uri.port}")
-            raise Refusal.new("raster.tile_host", host: host)
-          end
+          host = host_of(uri)
+          return uri if @names.include?(host) || @names.include?("#{host}:#{uri.port}")
+          raise Refusal.new("raster.tile_host", host: host)
+        rescue URI::InvalidURIError
+          raise Refusal.new("raster.tile_address", url: url[0, 120])
+        end
+
+        # [URI, the address that is to be asked]; Refusal for what is not to be asked.
+        def demand(url)
+          uri = allowed(url)
+          host = host_of(uri)
           address = address_of(host)
           loopback = LOOPBACK.any? { |range| range.include?(address) }
           raise Refusal.new("raster.tile_https", host: host) unless uri.is_a?(URI::HTTPS) || loopback
@@ -56,11 +66,19 @@ module TileLoom
             raise Refusal.new("raster.tile_private", host: host)
           end
           [uri, address.to_s]
-        rescue URI::InvalidURIError
-          raise Refusal.new("raster.tile_address", url: url[0, 120])
         end
 
         private
+
+        def host_of(uri) = uri.host.delete("[]").downcase
+
+        # By the machine's own list, then by its name servers, which do not answer for ever.
+        def look_up(host)
+          servers = Resolv::DNS.new.tap { |names| names.timeouts = NAMES_WITHIN_S }
+          Resolv.new([Resolv::Hosts.new, servers]).getaddresses(host)
+        ensure
+          servers&.close
+        end
 
         # All of them must be fit to be asked: the first is.
         def address_of(host)

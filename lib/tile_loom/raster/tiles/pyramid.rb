@@ -6,7 +6,7 @@ module TileLoom
   module Raster
     module Tiles
       # Background tiles as a raster that is drawn (see Prepared): each level of their matrices is one of its levels.
-      # Tiles that are not there are clear, and counted.
+      # Tiles that are not there are clear, those that did not come are hatched, and both are counted.
       class Pyramid
         # Tiles of one picture.
         MOST = 6_000
@@ -14,6 +14,8 @@ module TileLoom
         # fetch: a Fetch; title: of the layer.
         def initialize(source, fetch, title)
           @source, @fetch, @title = source, fetch, title
+          # reason → how many tiles.
+          @hatched, @clear = Hash.new(0), Hash.new(0)
         end
 
         def facts
@@ -68,25 +70,17 @@ module TileLoom
           [part.extract_band(0, n: 3).copy(interpretation: :srgb), part[3]]
         end
 
-        # What was missing, in a sentence; nil where nothing was.
+        # What was missing, in sentences of one line; nil where nothing was.
         def told
-          return nil if @missing.to_i.zero? && @stale.to_i.zero?
-          [
-            (
-              if @missing.to_i.positive?
-                "#{@missing} of #{@asked} tiles of #{@title} did not come and are left clear (#{@reason})."
-              end
-            ),
-            (
-              if @stale.to_i.positive?
-                "#{@stale} of #{@asked} tiles of #{@title} are older than their server wants, as it did not answer."
-              end
-            )
-          ].compact.join(" ")
+          found = [hatched_words, clear_words, stale_words].compact
+          found.empty? ? nil : found.join(" ")
         end
 
+        # Are some of them still on their way?
+        def waiting? = @hatched.key?("still on the way")
+
         # Of one drawing.
-        def afresh = self.class.new(@source, @fetch, @title)
+        def afresh = self.class.new(@source, @fetch.afresh, @title)
 
         private
 
@@ -124,47 +118,88 @@ module TileLoom
           places.to_h { |place| [place, picture(found[place])] }
         end
 
-        # nil beyond the matrix.
+        # nil beyond the matrix; the Refusal of an address that is not to be asked.
         def one(matrix, row, column)
           return nil unless row.between?(0, matrix.rows - 1) && column.between?(0, matrix.columns - 1)
           @fetch.get(@source.address(matrix, column, row))
+        rescue Refusal => error
+          error
         end
 
         def picture(found)
           return clear if found.nil?
           @asked = @asked.to_i + 1
+          return hatched(found.message.chomp(".")) if found.is_a?(Refusal)
           @stale = @stale.to_i + 1 if found.stale
-          found.tile? ? decoded(found.bytes) : missed("the server said #{said(found.status)}")
+          return decoded(found.bytes) if found.tile?
+          return not_there(found.status) if NOT_THERE.include?(found.status)
+          hatched(SAID.fetch(found.status) { "the server said #{found.status}" })
         end
 
+        NOT_THERE = [204, 404, 410].freeze
         SAID = {
-          0 => "nothing",
-          404 => "404, none there",
-          204 => "204, none there",
-          429 => "429, too many",
-          503 => "503, busy"
+          Fetch::SILENT => "the server does not answer",
+          Fetch::AWAY => "the server does not answer",
+          Fetch::WAITING => "still on the way",
+          Fetch::ELSEWHERE => "the server leads to another host",
+          Fetch::TOO_LARGE => "larger than a tile is",
+          429 => "the server said 429, too many",
+          503 => "the server said 503, busy"
         }.freeze
 
-        def said(status) = SAID.fetch(status, status.to_s)
-
-        def missed(reason)
-          @missing = @missing.to_i + 1
-          @reason ||= reason
+        # The server has none there.
+        def not_there(status)
+          @clear["the server said #{status}, none there"] += 1
           clear
         end
 
-        def clear = @clear ||= Vips::Image.black(@source.tile_px, @source.tile_px, bands: 4).copy_memory
+        # It may have one, but it is not here.
+        def hatched(reason)
+          @hatched[reason] += 1
+          hatch
+        end
+
+        def hatched_words
+          counted(@hatched) { |count, reasons| "#{count} of #{@asked} tiles of #{@title} did not come and are hatched (#{reasons})." }
+        end
+
+        def clear_words
+          counted(@clear) { |count, reasons| "#{count} of #{@asked} tiles of #{@title} did not come and are left clear (#{reasons})." }
+        end
+
+        def stale_words
+          return nil if @stale.to_i.zero?
+          "#{@stale} of #{@asked} tiles of #{@title} are older than their server wants, as it did not answer."
+        end
+
+        def counted(reasons) = reasons.empty? ? nil : yield(reasons.values.sum, reasons.keys.join("; "))
+
+        def clear = @clear_tile ||= Vips::Image.black(@source.tile_px, @source.tile_px, bands: 4).copy_memory
+
+        # Grey lines from lower left to upper right, a sixteenth of a tile apart, which go on from tile to tile.
+        def hatch
+          @hatch ||=
+            begin
+              side = @source.tile_px
+              step = [side / 16, 2].max
+              places = Vips::Image.xyz(side, side)
+              line = ((places[0] + places[1]) % step < [step / 8.0, 1].max).ifthenelse(HATCH_OPACITY, 0).cast(:uchar)
+              (Vips::Image.black(side, side, bands: 3) + HATCH).cast(:uchar).bandjoin(line).copy_memory
+            end
+        end
+
+        HATCH, HATCH_OPACITY = [110, 110, 110], 200
 
         def decoded(bytes)
           image = Vips::Image.new_from_buffer(bytes, "", fail_on: :error)
           side = @source.tile_px
-          return missed("of #{image.width} × #{image.height} pixels") if [image.width, image.height] != [side, side]
+          return hatched("of #{image.width} × #{image.height} pixels") if [image.width, image.height] != [side, side]
           image = image.colourspace(:srgb) unless image.interpretation == :srgb
           image = image.cast(:uchar)
           image = image.bandjoin(255) unless image.has_alpha?
           image.extract_band(0, n: 4).copy_memory
         rescue Vips::Error
-          missed("a damaged file")
+          hatched("a damaged file")
         end
       end
     end
