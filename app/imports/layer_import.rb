@@ -36,7 +36,10 @@ module App
         )
       began&.call(layer)
       tally = store(reader, layer, &progress)
-      raise TileLoom::Refusal.new("imports.file_without_geometry") if tally.count.zero?
+      if tally.count.zero?
+        trouble = reader.refused.first or raise TileLoom::Refusal.new("imports.file_without_geometry")
+        raise TileLoom::Refusal.new("imports.nothing_read", trouble: trouble)
+      end
       layer.update!(
         feature_count: tally.count,
         kind: tally.kind,

@@ -13,7 +13,7 @@ module App
     # An entry for each picture; several files of one kind are one.
     def list
       TileLoom::Raster::Bundle
-        .new(@file, name: @arrival.name)
+        .new(@file, name: @arrival.name, wanted: @arrival.asked)
         .open do |parts|
           found = parts.map { |part| TileLoom::Raster::Inspection.new(part, wanted: @arrival.asked).all }
           next [mosaic(parts, found.map(&:first))] if parts.length > 1

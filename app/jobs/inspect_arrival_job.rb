@@ -1,17 +1,35 @@
 # frozen_string_literal: true
 
 module App
-  # Looks into a file that has arrived and reports its layers.
+  # Looks into a file that has arrived and reports its layers. The quick worker gives it a short while; what takes longer
+  # goes on behind the work that somebody waits for.
   InspectArrivalJob =
     Struct.new(:arrival_id) do
       def perform
         arrival = Arrival.find_by(id: arrival_id) or return
         return unless arrival.wanted?
+        within(arrival) { inspect_file(arrival) }
+      end
+
+      # Seconds; nil for as long as it takes.
+      def seconds = InspectArrivalJob::SECONDS
+
+      # It has stopped within; nothing of it is left.
+      def within(arrival, &block)
+        return yield unless seconds
+        Timeout.timeout(seconds, InspectArrivalJob::TooLong, &block)
+      rescue InspectArrivalJob::TooLong
+        sentence = "#{arrival.name} takes longer to look at than #{seconds} s; it goes on after shorter work."
+        return unless arrival.turn("inspecting", from: %w[inspecting], reason: sentence)
+        WorkQueue.put(:inspect_further, arrival.id, turn: Turn::IMPORT)
+      end
+
+      def inspect_file(arrival)
         report = arrival.with_file { |file| of_pixels(file, arrival) || look(file, arrival) }
         report = report.reject { |layer| layer["pixels"] } if arrival.start?
         raise TileLoom::Refusal.new("imports.start_from_pixels", name: arrival.name) if report.empty?
         arrival.update!(report: report)
-        arrival.turn("ready", from: %w[inspecting])
+        arrival.turn("ready", from: %w[inspecting], reason: nil)
       rescue TileLoom::Refusal => error
         warn "#{arrival.name}: #{error.detail}" if error.detail
         arrival.turn("failed", reason: arrival.named(error.message))
@@ -81,4 +99,8 @@ module App
         }
       end
     end
+
+  InspectArrivalJob::SECONDS = 20
+  # The look takes longer than it has. No error that anything else would catch.
+  InspectArrivalJob::TooLong = Class.new(Exception)
 end

@@ -83,6 +83,25 @@ RSpec.describe "Work" do
       )
     end
 
+    it "leave a file that takes long to look at to the slow worker, and say so" do
+      collection = {"type" => "FeatureCollection", "features" => [{"type" => "Feature", "properties" => {}, "geometry" => {"type" => "Point", "coordinates" => [-10.7, 58.8]}}]}
+      file = Tempfile.new("x").tap { |made| made.write(JSON.generate(collection)) && made.rewind }
+      arrival = App::Arrival.accept(file, book_id: book.id, name: "a.geojson")
+      slow = true
+      allow_any_instance_of(App::InspectArrivalJob).to receive(:look).and_wrap_original do |look, *values|
+        sleep 5 if slow
+        look.call(*values)
+      end
+      stub_const("App::InspectArrivalJob::SECONDS", 0.2)
+      worker(max_priority: App::Turn::QUICK).work_off(2)
+      expect(arrival.reload).to have_attributes(state: "inspecting", reason: /takes longer to look at than 0.2 s/)
+      expect(Delayed::Job.pluck(:priority)).to eq([App::Turn::IMPORT])
+      slow = false
+      Delayed::Worker.max_priority = nil
+      worker.work_off(1)
+      expect(arrival.reload).to have_attributes(state: "ready", reason: nil)
+    end
+
     it "let the quick worker take what somebody waits for, and nothing else" do
       App::PressOrder.new(book, {"sheets" => "1"}).place
       App::Arrival.accept(Tempfile.new("x"), book_id: book.id, name: "a.geojson")

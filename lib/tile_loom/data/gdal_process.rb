@@ -37,6 +37,8 @@ module TileLoom
           "CPL_TMPDIR" => folder,
           "CPL_VSIL_CURL_ALLOWED_EXTENSIONS" => ".none",
           "GDAL_HTTP_TIMEOUT" => "1",
+          # GDAL leaves out those beyond 2,000 without a word that we would hear; Inspection counts them.
+          "OGR_CSV_MAX_FIELD_COUNT" => "100000",
           "GML_DOWNLOAD_SCHEMA" => "NO",
           "GML_SKIP_RESOLVE_ELEMS" => "ALL",
           "PROJ_NETWORK" => "OFF",

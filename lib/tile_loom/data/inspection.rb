@@ -5,6 +5,9 @@ module TileLoom
     # What is in a data file, before any of it is kept: its layers with counts, kinds of geometry,
     # attributes with types, extent and reference. From the report of GDAL's ogrinfo.
     class Inspection
+      # More fields than anybody draws or labels by make every list of them slow.
+      MOST_FIELDS = 2_000
+
       # columns: of a table, what its places were taken from, or nil where they must be named.
       Found =
         Struct.new(:name, :count, :geometry, :attributes, :box, :reference, :columns, keyword_init: true) do
@@ -37,7 +40,7 @@ module TileLoom
         @layers ||=
           begin
             # Our own reader says better than GDAL what is wrong with GeoJSON.
-            GeojsonReader.parse(File.binread(@file)) if FileReader.direct?(@file)
+            demand_fields(fields(GeojsonReader.parse(File.binread(@file)))) if FileReader.direct?(@file)
             text =
               GdalProcess.new(
                 name,
@@ -64,9 +67,28 @@ module TileLoom
 
       def name = File.basename(@file)
 
+      # As many names of fields as are too many, or all of them.
+      def fields(document)
+        found = Set.new
+        list = document.is_a?(Hash) ? document["features"] : nil
+        Array(list).each do |feature|
+          properties = feature.is_a?(Hash) ? feature["properties"] : nil
+          found.merge(properties.keys) if properties.is_a?(Hash)
+          break if found.length > MOST_FIELDS
+        end
+        found.length
+      end
+
+      def demand_fields(count)
+        return if count <= MOST_FIELDS
+        grouped = ->(number) { Units::Number.grouped(number) }
+        raise Refusal.new("data.too_many_fields", name: name, count: grouped[count], most: grouped[MOST_FIELDS])
+      end
+
       def layer(part)
         attributes = attributes(part)
         names = attributes.map { |attribute| attribute["name"] }
+        demand_fields(names.length)
         @columns.check(names) if table?
         columns = (@columns.among(names) if table? && !part.match?(/^Geometry: None$/))
         Found.new(

@@ -24,6 +24,9 @@ module TileLoom
         @reads, @writes = reads.map { |path| File.expand_path(path) }, writes.map { |path| File.expand_path(path) }
       end
 
+      # What the program that ran last had to say beside its output.
+      def said = @said.to_s
+
       # All that the program prints, as UTF-8.
       def capture(*command) = (+"").tap { |all| each_line(*command) { |line| all << line } }
 
@@ -84,7 +87,8 @@ module TileLoom
             yield line.force_encoding(Encoding::UTF_8)
           end
           status = waiter.value
-          refuse(said.value.to_s, status) unless status.success?
+          @said = said.value.to_s.dup.force_encoding(Encoding::UTF_8).scrub
+          refuse(@said, status) unless status.success?
         ensure
           watcher&.kill
           stop(waiter)
@@ -110,7 +114,6 @@ module TileLoom
 
       # timeout(1) ends with 124, or is killed itself after it.
       def refuse(said, status)
-        said = said.dup.force_encoding(Encoding::UTF_8).scrub
         raise Refusal.new(
           "data.could_not_be_read",
           name: @name,

@@ -24,9 +24,10 @@ module TileLoom
       OF_PLACE = %w[SRS GeoTransform GCPList].freeze
       OF_BANDS = %w[CategoryNames NoDataValue UnitType ColorTable GDALRasterAttributeTable].freeze
 
-      # file: of the sender, a zip or one of pixels (with what lies beside it); name: as its sender calls it.
-      def initialize(file, name: File.basename(file))
-        @file, @name = File.expand_path(file), name
+      # file: of the sender, a zip or one of pixels (with what lies beside it); name: as its sender calls it; wanted: see
+      # Data::LimitedProcess.
+      def initialize(file, name: File.basename(file), wanted: nil)
+        @file, @name, @wanted = File.expand_path(file), name, wanted
       end
 
       # Are there pixels in it, by its name and the list of what it holds?
@@ -54,8 +55,10 @@ module TileLoom
       end
 
       # Yields the Parts of several files; names: as their senders call them.
-      def self.open_all(files, names: [], &block) =
-        open_next(files.zip(names).map { |file, name| new(file, name: name || File.basename(file)) }, [], &block)
+      def self.open_all(files, names: [], wanted: nil, &block)
+        bundles = files.zip(names).map { |file, name| new(file, name: name || File.basename(file), wanted: wanted) }
+        open_next(bundles, [], &block)
+      end
 
       def self.open_next(bundles, parts, &block)
         return yield(parts) if bundles.empty?
@@ -73,12 +76,13 @@ module TileLoom
           if pixels.length > MOST_PARTS
             raise Refusal.new("raster.too_many_files", name: @name, count: pixels.length, most: MOST_PARTS)
           end
+          unfolding = Data::Unfolding.new(zip, name: @name, wanted: @wanted)
           pixels.each_with_index.map do |entry, index|
             part = Part.new(place(folder, index, entry.name), File.basename(entry.name), Formats.of_file(entry.name))
-            write(zip, entry, part.path, Prepare::LARGEST_BYTES)
+            unfolding.write(entry, part.path, Prepare::LARGEST_BYTES)
             entries
               .select { |other| beside?(other.name, entry.name) }
-              .each { |other| beside(part.path, other.name) { |path| write(zip, other, path, LARGEST_BESIDE) } }
+              .each { |other| beside(part.path, other.name) { |path| unfolding.write(other, path, LARGEST_BESIDE) } }
             part
           end
         end
@@ -128,13 +132,6 @@ module TileLoom
         File.write(path, "<PAMDataset>#{(kept + bands).map(&:to_xml).join}</PAMDataset>")
       rescue Nokogiri::XML::SyntaxError, NoMethodError
         FileUtils.rm_f(path)
-      end
-
-      def write(zip, entry, path, most)
-        raise Refusal.new("data.file_too_large", name: entry.name, most_gb: most / 1024**3) if entry.size > most
-        zip.get_input_stream(entry) { |io| File.open(path, "wb") { |out| IO.copy_stream(io, out, most) } }
-      rescue Zip::Error, Zlib::Error
-        raise Refusal.new("data.no_zip", name: @name)
       end
     end
   end

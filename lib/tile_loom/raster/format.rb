@@ -16,6 +16,9 @@ module TileLoom
           @endings, @drivers = endings, [driver, *inside]
         end
 
+        # Values of pixels that a byte of the file can stand for at most; nil where a format may leave them out.
+        def samples_per_byte = nil
+
         # Are its pixels stored with loss, as photographs are? info: GDAL's report of the file.
         def lossy?(_info) = false
 

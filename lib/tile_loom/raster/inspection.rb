@@ -42,6 +42,8 @@ module TileLoom
       # More pixels than this are sampled.
       FEW_PIXELS = 64_000_000
       MOST_BANDS = 64
+      # Pixels × bands, before any of them is looked at.
+      MOST_SAMPLES = 20_000_000_000
       MOST_CLASSES = 256
       # Values of a plain raster of bytes that still look like classes.
       FEW_VALUES = 40
@@ -100,24 +102,36 @@ module TileLoom
 
       def sampled? = size[0] * size[1] > FEW_PIXELS
 
-      def read(*options) =
-        Process.new(@part.name, drivers: format.drivers, wanted: @wanted, reads: @part.reads).info(
-          @part.path,
-          *options,
-          *format.open_options(@picture)
-        )
+      def read(*options) = process.info(@part.path, *options, *format.open_options(@picture))
+
+      def process
+        @process ||= Process.new(@part.name, drivers: format.drivers, wanted: @wanted, reads: @part.reads)
+      end
 
       def demand_size
         bands = report["bands"].to_a
         refuse("raster.no_bands") if bands.empty?
         refuse("raster.complex_numbers") if bands.any? { |band| band["type"].to_s.start_with?("C") }
         refuse("raster.too_many_bands", count: bands.length, most: MOST_BANDS) if bands.length > MOST_BANDS
-        return if size.max <= LONGEST_SIDE
+        if size.max > LONGEST_SIDE
+          refuse("raster.side_too_long", **sides, most: Units::Number.grouped(LONGEST_SIDE))
+        end
+        demand_samples(size[0] * size[1] * bands.length)
+      end
+
+      def sides = {width: Units::Number.grouped(size[0]), height: Units::Number.grouped(size[1])}
+
+      # A head may say anything; what follows it holds no more than its way of packing can.
+      def demand_samples(samples)
+        bytes = File.size(@part.path)
+        if format.samples_per_byte && samples > bytes * format.samples_per_byte
+          refuse("raster.too_few_bytes", **sides, bytes: Units::Number.grouped(bytes))
+        end
+        return if samples <= MOST_SAMPLES
         refuse(
-          "raster.side_too_long",
-          width: Units::Number.grouped(size[0]),
-          height: Units::Number.grouped(size[1]),
-          most: Units::Number.grouped(LONGEST_SIDE)
+          "raster.too_many_samples",
+          million: Units::Number.grouped(samples / 1_000_000),
+          most_million: Units::Number.grouped(MOST_SAMPLES / 1_000_000)
         )
       end
 
@@ -125,8 +139,14 @@ module TileLoom
       def with_statistics
         found = read(sampled? ? "-approx_stats" : "-stats", *(bytes? ? ["-hist"] : []))
         known = found["bands"].select { |band| band["minimum"] || band["metadata"]&.dig("", "STATISTICS_MINIMUM") }
-        refuse("raster.no_values") if known.empty?
-        refuse("raster.one_value") if found["bands"].all? { |band| flat?(band) } && !masked?(found["bands"])
+        # Where its values could not be read to the end, GDAL says so and has none.
+        if known.empty?
+          damaged = process.said.lines.grep(/^ERROR/).reject { |line| line.include?("no valid pixels") }.any?
+          refuse(damaged ? "raster.unreadable" : "raster.no_values")
+        end
+        if found["bands"].all? { |band| flat?(band) && nodata(band).nil? } && !masked?(found["bands"])
+          refuse("raster.one_value")
+        end
         found
       end
 

@@ -7,9 +7,10 @@ module TileLoom
       MOST_SORTED = 1_000_000
       MOST_BANDS = 8
 
-      # info: GDAL's report of its pixels, with statistics where they are more than a picture.
-      def initialize(raster, info)
-        @raster, @info = raster, info
+      # info: GDAL's report of its pixels, with statistics where they are more than a picture; name: of the file; wanted:
+      # see Data::LimitedProcess.
+      def initialize(raster, info, name:, wanted: nil)
+        @raster, @info, @name, @wanted = raster, info, name, wanted
       end
 
       # Members of Facts, and "values": the whole numbers that are there, of a raster of classes.
@@ -60,6 +61,7 @@ module TileLoom
         finest = @raster.levels.first
         rows = [2_000_000 / finest.width, 1].max
         (0...finest.height).step(rows) do |top|
+          raise Refusal.new("data.not_wanted", name: @name) if @wanted && !@wanted.call
           pixels, mask = @raster.window(finest, 0, top, finest.width, [rows, finest.height - top].min)
           found |= Present.numbers(pixels[0], mask)
           break if found.length > Inspection::MOST_CLASSES

@@ -17,7 +17,7 @@ module TileLoom
       # Yields one of files that are opened for as long: names: as their senders call them; picture: of a file that
       # holds several; kind: nil for what the first looks like. See #new.
       def self.open(files, names: [], picture: nil, kind: nil, reference: nil, wanted: nil)
-        Bundle.open_all(files, names: names) do |parts|
+        Bundle.open_all(files, names: names, wanted: wanted) do |parts|
           found = parts.flat_map { |part| chosen(Inspection.new(part, wanted: wanted).all, picture) }
           yield new(parts, found, kind: kind || found.first.guess, reference: reference, wanted: wanted)
         end
@@ -238,7 +238,7 @@ module TileLoom
           "told" => told
         }
         File.write(File.join(folder, Prepared::FACTS), JSON.generate(facts))
-        measured = Measuring.new(Prepared.read(folder), info).to_h
+        measured = Measuring.new(Prepared.read(folder), info, name: name, wanted: @wanted).to_h
         raise Refusal.new("raster.no_values", name: name) if measured["quantiles"].compact.empty?
         classes = (@kind == "classes") ? classes(measured.delete("values")) : []
         File.write(

@@ -45,7 +45,7 @@ export function ArrivalCard({
       <Typography sx={{ fontSize: 13, color: "text.secondary", mb: 1.5 }}>{bytes(arrival.bytes)}</Typography>
       {arrival.state === "inspecting" && (
         <>
-          <Typography role="status">Looking into it…</Typography>
+          <Typography role="status">{arrival.reason ?? "Looking into it…"}</Typography>
           <LinearProgress aria-label="Looking into the file" sx={{ my: 1 }} />
           {drop}
         </>

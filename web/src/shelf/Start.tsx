@@ -73,7 +73,7 @@ export function Start({ onProblem }: { onProblem: (text: string | null) => void 
       )}
       {data?.state === "inspecting" && (
         <>
-          <Typography role="status">Looking into it…</Typography>
+          <Typography role="status">{data.reason ?? "Looking into it…"}</Typography>
           <LinearProgress aria-label="Looking into the file" />
           <Button color="inherit" onClick={drop}>
             Stop

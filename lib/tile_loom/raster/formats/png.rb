@@ -7,6 +7,9 @@ module TileLoom
       class Png < Format
         kind "png", "PNG"
         reads ".png", driver: "PNG"
+
+        # Deflate packs 1,032 bytes into one at most (zlib's own figure), and a byte holds eight pixels of one bit.
+        def self.samples_per_byte = 1_032 * 8
       end
     end
   end
