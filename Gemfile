@@ -21,6 +21,8 @@ gem "activerecord", "~> 7.2.0"
 gem "aws-sdk-s3", "~> 1.200"
 gem "delayed_job_active_record", "~> 4.1"
 gem "puma", "~> 8.0"
+# Restarts a server process that has grown, when its requests are done.
+gem "puma_worker_killer", "~> 1.0"
 gem "rack-protection", "~> 4.0"
 gem "rack-timeout", "~> 0.7"
 gem "rackup", "~> 2.2"

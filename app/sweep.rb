@@ -117,6 +117,7 @@ module App
     def index_runs
       count =
         IndexRun.where.not(state: IndexRun::OPEN).where("updated_at < ?", Time.now.utc - IndexRun::KEPT_S).delete_all
+      FileRun.sweep
       told(count, "finished piece of work on an index", "forgotten")
     end
 

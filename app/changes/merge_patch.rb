@@ -5,6 +5,9 @@ module App
   module MergePatch
     module_function
 
+    # Does a list stand anywhere in it?
+    def list?(patch) = patch.is_a?(Array) || (patch.is_a?(Hash) && patch.each_value.any? { |value| list?(value) })
+
     def apply(target, patch)
       return patch unless patch.is_a?(Hash)
       result = target.is_a?(Hash) ? target.dup : {}

@@ -3,12 +3,18 @@
 module App
   # A layer's features as a file in an open format.
   class LayerExport
+    # So many features and corners are written within a request.
+    FEW, FEW_VERTICES = 5_000, 100_000
+
     FORMATS = TileLoom::Data::Formats.of_layers.map(&:key).freeze
 
     def initialize(layer, format)
       @layer = layer
       @file = file(layer.key, format, layer.book.crs)
     end
+
+    # Is it a matter of a moment?
+    def short? = @layer.feature_count <= FEW && @layer.vertex_count.to_i <= FEW_VERTICES
 
     def type = @file.type
 
@@ -21,6 +27,15 @@ module App
 
     def file(key, format, crs) = TileLoom::Data::VectorFile.new(key, format, crs: crs, among: FORMATS, of: "layers")
 
-    def features = @layer.to_enum(:each_geojson).lazy.map { |identity, feature| feature.merge("id" => identity) }
+    def features
+      TileLoom::Pulse.expect(@layer.feature_count)
+      @layer
+        .to_enum(:each_geojson)
+        .lazy
+        .map do |identity, feature|
+          TileLoom::Pulse.step
+          feature.merge("id" => identity)
+        end
+    end
   end
 end

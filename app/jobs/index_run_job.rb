@@ -9,9 +9,10 @@ module App
       def perform
         run = IndexRun.find_by(id: index_run_id) or return
         return run.turn("cancelled", reason: IndexRun::FORGOTTEN) unless run.wanted?
-        raise Later if run.purpose != "answer" && Reprojection.open_for(run.book)
+        reading = IndexRun::READING.include?(run.purpose)
+        raise Later if !reading && Reprojection.open_for(run.book)
         run.turn("running")
-        TileLoom::Pulse.with(IndexRunProgress.new(run)) { (run.purpose == "answer") ? answer(run) : change(run) }
+        TileLoom::Pulse.with(IndexRunProgress.new(run)) { reading ? answer(run) : change(run) }
       rescue TileLoom::Refusal, BookChanges::Stale => error
         run.turn("failed", reason: error.message)
       rescue Stopped
@@ -25,10 +26,27 @@ module App
       private
 
       def answer(run)
-        book = run.book
-        found = book.answer_to(MergePatch.apply(book.settings, run.wanted["patch"] || {}))
-        run.turn("done", result: IndexRun.pack(Presenter.answer(found, titles: book.layer_titles)))
+        run.turn("done", result: IndexRun.pack(send(:"read_#{run.purpose}", run, run.book)))
       end
+
+      def read_answer(run, book)
+        found = book.answer_to(MergePatch.apply(book.settings, run.wanted["patch"] || {}))
+        Presenter.answer(found, titles: book.layer_titles)
+      end
+
+      def read_cover(_run, book) = Coverage.new(book).of_area
+
+      def read_features(run, book) = Coverage.new(book).of_layer(layer(run, book))
+
+      def read_layer_file(run, book)
+        export = LayerExport.new(layer(run, book), run.wanted["format"])
+        export.make { |path| FileRun.new(run).keep(path, export.name) }
+        {"path" => "/api/books/#{book.id}/index/runs/#{run.id}/file"}
+      end
+
+      def layer(run, book) =
+        Layer.find_by(book_id: book.id, key: run.wanted["layer"], removed: false) ||
+          raise(TileLoom::Refusal.new("requests.no_layer_to_update"))
 
       def change(run)
         book = Book.find(run.book_id)

@@ -18,6 +18,8 @@ module App
         end
     end
 
+    def count(layer_id, box) = @layers[layer_id].then { |layer| layer ? rows(layer, box, nil).count : 0 }
+
     # As the import counted them; of layers from before that was done, as their first features tell.
     def attribute_names(layer_id)
       layer = @layers[layer_id] or return []

@@ -3,13 +3,16 @@
 require "zlib"
 
 module App
-  # Work on an index that is too long for a request: what it would come to (purpose "answer"), or a change of the book
-  # that rebuilds it ("change": of the document; "rebuild": by the settings as they are).
+  # Work that is too long for a request: what an index would come to (purpose "answer"), what its cells cover ("cover",
+  # "features" of a layer), a layer as a file ("layer_file"); or a change of the book that rebuilds the index ("change":
+  # of the document; "rebuild": by the settings as they are).
   # States: waiting, running, done, failed, cancelled.
   class IndexRun < ActiveRecord::Base
     include OpenStates
 
     OPEN = %w[waiting running].freeze
+    # Those that change nothing, and are of use to whoever asked alone.
+    READING = %w[answer cover features layer_file].freeze
     # An answer that nobody has asked for so long is not wanted any more: its page was left.
     FORGOTTEN_S, FORGOTTEN = 15, "Nobody asked for it any more."
     # Finished ones are of no use after this.
@@ -17,7 +20,7 @@ module App
 
     belongs_to :book
 
-    # {"patch", "label", "revision"}, as far as the purpose has them.
+    # {"patch", "label", "revision", "layer", "format"}, as far as the purpose has them.
     attribute :wanted, :json, default: {}
 
     # Begins one. An answer takes the place of those that the same browser asked for before; one that was overtaken on
@@ -47,7 +50,7 @@ module App
       last.id == id
     end
 
-    def wanted? = (purpose == "answer") ? open_row.where("asked_at > ?", Time.now.utc - FORGOTTEN_S).exists? : super
+    def wanted? = READING.include?(purpose) ? open_row.where("asked_at > ?", Time.now.utc - FORGOTTEN_S).exists? : super
 
     # Somebody asks how far it is.
     def asked = tap { IndexRun.where(id: id).update_all(asked_at: Time.now.utc) }

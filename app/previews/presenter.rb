@@ -347,7 +347,7 @@ module App
       )
     end
 
-    def index_run(run) = run.attributes.slice("id", "state", "done", "total", "reason")
+    def index_run(run) = run.attributes.slice("id", "purpose", "state", "done", "total", "reason")
 
     # session: of the browser that asks; pieces: [how many are done, what is told] of each piece.
     def run(run, session: nil, pieces: run.pieces.pluck(:done, :told))

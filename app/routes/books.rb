@@ -30,6 +30,10 @@ module App
 
       patch "/api/books/:book_id" do
         request_body = body_json
+        # A merge patch replaces a list whole, with what others put into it meanwhile.
+        if request_body["revision"].nil? && MergePatch.list?(request_body["patch"])
+          halt_with(428, "answers.revision_wanted")
+        end
         label = request_body["label"] || "Change"
         generated("change", request_body.slice("patch", "revision").merge("label" => label)) do
           changes.apply(request_body["patch"], label: label, revision: request_body["revision"])

@@ -16,7 +16,6 @@ module App
         "rename" => "Rename a sheet",
         "place" => "Order of sheets"
       }.freeze
-      MOST_LISTED = 200
 
       post "/api/books/:book_id/cells" do
         wanted = body_json
@@ -48,20 +47,12 @@ module App
       end
 
       # What the kept cells leave out, show twice, hardly show: pieces with their boxes.
-      get "/api/books/:book_id/cover" do
-        snapshot = Snapshot.of(book)
-        answer = snapshot.document.cover(snapshot.source)
-        json(Presenter.answer(answer, titles: book.layer_titles, cells: false).merge(Presenter.cover(answer)))
-      end
+      get("/api/books/:book_id/cover") { generated("cover", {}) { json(Coverage.new(book).of_area) } }
 
       # How the features of layers fall on the cells.
       get "/api/books/:book_id/cover/:key" do
         layer = Layer.find_by!(book_id: book.id, key: params["key"].to_s, removed: false)
-        snapshot = Snapshot.of(book)
-        found = TileLoom::Index::FeatureCover.new(snapshot.cells, snapshot.source.features(layer.key, nil))
-        json(
-          {"count" => found.count, **%w[missing cut several].to_h { |name| [name, listed(found.public_send(name))] }}
-        )
+        generated("features", {"layer" => layer.key}) { json(Coverage.new(book).of_layer(layer)) }
       end
 
       get "/api/books/:book_id/cells/file" do
@@ -153,26 +144,6 @@ module App
 
       def measure(wanted, name) =
         wanted[name] || raise(TileLoom::Refusal.new("requests.no_number", name: name, at: "/#{name}"))
-
-      # Identities, boxes and a name of the first few.
-      def listed(features)
-        {
-          "count" => features.length,
-          "first" =>
-            features
-              .first(MOST_LISTED)
-              .map do |feature|
-                {
-                  "id" => feature.id,
-                  "name" => label(feature),
-                  "box" => TileLoom::Geometry::Geos.envelope(TileLoom::Geometry::Geos.read(feature.wkb))&.to_a
-                }
-              end
-        }
-      end
-
-      def label(feature) =
-        (feature.attributes.values_at("name", "Name", "title", "code").compact.first || feature.id).to_s[0, 80]
     end
   end
 end

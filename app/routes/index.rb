@@ -50,6 +50,13 @@ module App
         json(Presenter.index_run(run.asked).merge({"answer" => run.answer}.compact))
       end
 
+      # What it made.
+      get "/api/books/:book_id/index/runs/:run_id/file" do
+        path = FileRun.new(run.asked).path or halt_with(404, "answers.run_without_file")
+        headers "content-disposition" => ContentDisposition.attachment(File.basename(path))
+        send_file(path, type: "application/octet-stream")
+      end
+
       post "/api/books/:book_id/index/runs/:run_id/cancel" do
         run.turn("cancelled", reason: "Stopped by hand.")
         json(Presenter.index_run(run.reload))

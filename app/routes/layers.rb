@@ -79,8 +79,24 @@ module App
         export.make { |file| File.binread(file) }
       end
 
+      # Where the layer's file is to be had: at once, or when the work on it is done.
+      post "/api/books/:book_id/layers/:key/file" do
+        format = body_json["format"]
+        if LayerExport.new(layer, format).short?
+          next json({"path" => "/api/books/#{book.id}/layers/#{layer.key}/file?format=#{format}"})
+        end
+        FileRun.sweep
+        run = IndexRun.begin(book, "layer_file", {"layer" => layer.key, "format" => format}, session: session_id)
+        status 202
+        json({"run" => Presenter.index_run(run)})
+      end
+
       get "/api/books/:book_id/layers/:key/file" do
         export = LayerExport.new(layer, params["format"].to_s)
+        unless export.short?
+          count = TileLoom::Units::Number.grouped(layer.feature_count)
+          raise TileLoom::Refusal.new("requests.layer_file_too_large", title: layer.title, count: count)
+        end
         attachment(export.name)
         content_type export.type
         export.make { |file| File.binread(file) }

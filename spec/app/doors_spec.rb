@@ -191,4 +191,45 @@ RSpec.describe "Doors" do
     )
     expect(ask("/api/books/1").status).to eq(507)
   end
+
+  it "takes no list over another's without being told what it was made on" do
+    send_json(:patch, "/api/books/#{book.id}", {patch: {fields: [{name: "a"}]}})
+    expect([last_response.status, answer["message"]]).to match([428, /which revision of the book/])
+    send_json(:patch, "/api/books/#{book.id}", {patch: {fields: [{name: "a"}]}, revision: book.revision})
+    expect(last_response.status).to eq(200)
+    send_json(:patch, "/api/books/#{book.id}", {patch: {title: "Alone"}})
+    expect(last_response.status).to eq(200)
+  end
+
+  # The server itself, with what goes before its connections.
+  describe "a request that comes slowly" do
+    require "puma"
+    require "puma/server"
+    Puma::Client.prepend(App::LeastRate) unless Puma::Client.ancestors.include?(App::LeastRate)
+
+    def drip(head, body)
+      puma = Puma::Server.new(->(_) { [200, {}, ["done"]] }, nil, {log_writer: Puma::LogWriter.null, first_data_timeout: 30})
+      port = puma.add_tcp_listener("127.0.0.1", 0).addr[1]
+      puma.run
+      socket = TCPSocket.new("127.0.0.1", port)
+      socket.write(head)
+      body.each { |part| socket.write(part) && sleep(0.1) }
+      socket.read.lines.first.to_s
+    rescue Errno::EPIPE, Errno::ECONNRESET
+      "ended"
+    ensure
+      socket&.close
+      puma&.stop(true)
+    end
+
+    it "is ended below a least rate, and one that is quick enough is not" do
+      stub_const("App::LeastRate::GRACE_S", 0.3)
+      head = "POST / HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\nContent-Length: 30\r\n\r\n"
+      stub_const("App::LeastRate::BYTES_A_SECOND", 1_000)
+      expect(drip(head, ["a"] * 30)).to match(/408|ended/)
+      expect(drip("GET / HTTP/1.1\r\nX-Slow: ", ["a"] * 30)).to match(/408|ended/)
+      stub_const("App::LeastRate::BYTES_A_SECOND", 1)
+      expect(drip(head, ["aaa"] * 10)).to include("200")
+    end
+  end
 end

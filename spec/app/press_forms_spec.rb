@@ -305,6 +305,34 @@ RSpec.describe App::PressOrder do
     end
   end
 
+  # A device that answers without end, drips, fails, or says something else.
+  describe "a printer that does harm" do
+    def printed(answer)
+      server = Puma::Server.new(answer, nil, {log_writer: Puma::LogWriter.null})
+      port = server.add_tcp_listener("127.0.0.1", 0).addr[1]
+      server.run
+      file = Tempfile.new("a.pdf").tap { |made| made.write("%PDF-1.7") && made.flush }
+      App::Printer.new("ipp://127.0.0.1:#{port}/ipp/print").print(file.path, "a")
+    ensure
+      server&.stop(true)
+    end
+
+    it "holds no worker and fills no memory" do
+      endless = Enumerator.new { |parts| loop { parts << "x" * 65_536 } }
+      expect { printed(->(_) { [200, {"content-type" => "application/ipp"}, endless] }) }.to invalid(/cannot be read/)
+      stub_const("App::Printer::ANSWER_S", 0.5)
+      drip = Enumerator.new { |parts| 40.times { parts << "x" && sleep(0.1) } }
+      expect { printed(->(_) { [200, {}, drip] }) }.to invalid(/did not answer in time/)
+    end
+
+    it "is not taken to have printed where it failed" do
+      done = App::Ipp.write(App::Ipp::OK, 1, {App::Ipp::JOB => {"job-id" => [:integer, 7]}})
+      expect(printed(->(_) { [200, {}, [done]] })).to eq(7)
+      expect { printed(->(_) { [500, {}, [done]] }) }.to invalid(/failed to take the file \(HTTP status 500\)/)
+      expect { printed(->(_) { [200, {}, ["hello"]] }) }.to invalid(/cannot be read/)
+    end
+  end
+
   describe "the palette" do
     def put(**body) = send_json(:post, "/api/books/#{book.id}/palette", body)
 

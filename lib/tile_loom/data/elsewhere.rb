@@ -24,6 +24,12 @@ module TileLoom
           end
       end
 
+      # Near enough: those about the box.
+      def count(layer_id, box)
+        passage = @passage.call
+        @source.count(layer_id, box && passage.back(box))
+      end
+
       def attribute_names(layer_id) = @source.attribute_names(layer_id)
 
       def telling_field(layer_id) = @source.telling_field(layer_id)

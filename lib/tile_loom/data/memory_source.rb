@@ -8,6 +8,7 @@ module TileLoom
     #   features(layer_id, box, detail: nil)  the Features whose box meets `box` (ground units), or all
     #                                         with nil; where detail finer than so many ground units is not
     #                                         looked at, a source may answer with coarser geometry
+    #   count(layer_id, box)                  how many `features` would answer
     #   extent(layer_id)                      the Box of the layer, or nil when it is empty
     #   attribute_names(layer_id)             what its features have
     #   telling_field(layer_id)               the field that tells its features apart, or nil
@@ -37,6 +38,8 @@ module TileLoom
         return layer[:features] if box.nil? || layer[:tree].nil?
         layer[:tree].query(Geometry::Geos.box(box)).sort.map { |index| layer[:features][index] }
       end
+
+      def count(layer_id, box) = features(layer_id, box).length
 
       # Names of attributes in the order in which they first come.
       def attribute_names(layer_id) =

@@ -27,7 +27,7 @@ module TileLoom
         return unread unless unread.empty?
         missing = enclosed
         return missing unless missing.empty?
-        meaning = [*ids, *fields, *references, *pages, *drawings, *conditions, *live_texts, *area, *date]
+        meaning = [*ids, *crowds, *fields, *references, *pages, *drawings, *conditions, *live_texts, *area, *date]
         meaning += generate(source) if meaning.empty? && source
         meaning
       end
@@ -58,6 +58,17 @@ module TileLoom
         lists += layouts.map { |layout| [layout.elements, "#{layout.path}/elements"] }
         lists += frames.map { |frame| [frame.grids, "#{frame.path}/grids"] }
         lists.flat_map { |list, path| duplicates(path, list) }
+      end
+
+      # Frames of one page, each of which is drawn as a map.
+      MOST_FRAMES = 24
+
+      def crowds
+        layouts.filter_map do |layout|
+          count = layout.elements.count(&:gridded?)
+          next if count <= MOST_FRAMES
+          Refusal.new("book.too_many_frames", count: count, most: MOST_FRAMES, at: "#{layout.path}/elements")
+        end
       end
 
       # Two fields of one name would hide one another.

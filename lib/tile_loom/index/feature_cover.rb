@@ -17,6 +17,7 @@ module TileLoom
       private
 
       def sort(feature)
+        Pulse.step
         shape = Geometry::Geos.read(feature.wkb)
         return if shape.empty?
         cells = @cells.query(shape).select { |cell| cell.intersects?(shape) }

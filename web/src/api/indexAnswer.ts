@@ -33,9 +33,13 @@ export function useAnswer(index: IndexPatch | null, enabled = true) {
 // What the cells as they are come to.
 export function useCover() {
   const book = useBook();
+  const client = useQueryClient();
   return useQuery<Answer, Refusal>({
     queryKey: ["cover", book.id, book.revision],
-    queryFn: ({ signal }) => get<Answer>(`/api/books/${book.id}/cover`, signal),
+    queryFn: async ({ signal }) => {
+      const answer = await get<Answer | { run: IndexRun }>(`/api/books/${book.id}/cover`, signal);
+      return (await settled<Answer>(client, book.id, answer, signal))!;
+    },
     retry: false,
     staleTime: Infinity,
   });

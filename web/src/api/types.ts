@@ -250,6 +250,7 @@ export interface Answer {
 // Work on an index that a job of the server does.
 export interface IndexRun {
   id: number;
+  purpose: string;
   state: "waiting" | "running" | "done" | "failed" | "cancelled";
   done: number;
   total: number;

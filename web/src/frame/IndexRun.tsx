@@ -4,6 +4,12 @@ import { useBook } from "../api/book";
 import { post } from "../api/client";
 import type { IndexRun as Work } from "../api/types";
 
+const DOING: Record<string, string> = {
+  cover: "Working out the coverage",
+  features: "Working out the coverage",
+  layer_file: "Writing the file",
+};
+
 // Long work on the index: how far it is, and a way to stop it. narrow: in a dialog, which is over the rest of the page.
 export function IndexRun({ narrow = false }: { narrow?: boolean }) {
   const book = useBook();
@@ -14,6 +20,7 @@ export function IndexRun({ narrow = false }: { narrow?: boolean }) {
     initialData: null,
   });
   if (!data) return null;
+  const doing = DOING[data.purpose] ?? "Working out the index";
   const share = data.total > 0 ? Math.min(100, (100 * data.done) / data.total) : null;
   return (
     <Box
@@ -34,13 +41,13 @@ export function IndexRun({ narrow = false }: { narrow?: boolean }) {
       }}
     >
       <span>
-        Working out the index
+        {doing}
         {data.total > 0
           ? `: ${data.done.toLocaleString("en-GB")} of about ${data.total.toLocaleString("en-GB")} steps`
           : " …"}
       </span>
       <LinearProgress
-        aria-label="Working out the index"
+        aria-label={doing}
         sx={{ flex: 1, height: 6 }}
         variant={share === null ? "indeterminate" : "determinate"}
         value={share ?? 0}

@@ -15,7 +15,8 @@ import { RuleMaker } from "./RuleMaker";
 import { useAttributes, type Attribute } from "../api/useAttributes";
 import { ScaleRange } from "../fields/ScaleRange";
 import { FileInput } from "../fields/FileInput";
-import { besideEndings, dataEndings, layerFormats, pixelEndings } from "../generated/kinds";
+import { besideEndings, dataEndings, pixelEndings } from "../generated/kinds";
+import { LayerFiles } from "./LayerFiles";
 import { LabelRules } from "../labels/LabelRules";
 import { PixelDetails } from "./PixelDetails";
 import { filled } from "../fields/filled";
@@ -41,7 +42,6 @@ export function LayerDetails({
   const book = useBook();
   const { change } = useChange();
   const info = book.layers.find((known) => known.id === layer.id);
-  const base = `/api/books/${book.id}/layers/${layer.id}`;
   const attributes = useAttributes(layer.id).data ?? NONE;
   const put: Put = (label, fresh) =>
     change(label, { layers: book.document.layers.map((known) => (known.id === layer.id ? fresh : known)) });
@@ -113,18 +113,7 @@ export function LayerDetails({
           .join("; ")}
       </Box>
       {!layer.locked && <UpdateFromFile layer={layer} arrivals={arrivals} />}
-      {!layer.raster && (
-        <>
-          <Box sx={{ fontSize: 13, color: "text.secondary", mt: 1 }}>Export the layer as</Box>
-          <Box sx={{ display: "flex", gap: 0.5 }}>
-            {layerFormats.map(([format, title]) => (
-              <Button key={format} variant="outlined" href={`${base}/file?format=${format}`}>
-                {title}
-              </Button>
-            ))}
-          </Box>
-        </>
-      )}
+      {!layer.raster && <LayerFiles layer={layer.id} />}
       {!layer.locked && (
         <Box sx={{ display: "flex", gap: 1, mt: 3 }}>
           <Button startIcon={<LockIcon />} onClick={() => void put(`Lock ${layer.title}`, { ...layer, locked: true })}>

@@ -4,8 +4,9 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useRef, useState } from "react";
 import { useBook, useChange } from "../api/book";
 import { get, upload } from "../api/client";
-import type { Book, Extent } from "../api/types";
+import type { Book, Extent, IndexRun } from "../api/types";
 import { useCover } from "../api/indexAnswer";
+import { settled } from "../api/indexRun";
 import { area } from "../api/words";
 import { Card, Heading } from "../frame/Card";
 import { FileInput } from "../fields/FileInput";
@@ -41,7 +42,11 @@ export function CoverCard({
   const input = useRef<HTMLInputElement>(null);
   const features = useQuery({
     queryKey: ["cover", book.id, book.revision, layer],
-    queryFn: ({ signal }) => get<FeatureCover>(`/api/books/${book.id}/cover/${layer}`, signal),
+    queryFn: async ({ signal }) => {
+      const answer = await get<FeatureCover | { run: IndexRun }>(`/api/books/${book.id}/cover/${layer}`, signal);
+      return (await settled<FeatureCover>(client, book.id, answer, signal))!;
+    },
+    retry: false,
     enabled: layer !== "",
   });
   const middle = (box: Extent) => ({ x: (box[0] + box[2]) / 2, y: (box[1] + box[3]) / 2 });

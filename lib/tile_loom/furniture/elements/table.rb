@@ -65,7 +65,7 @@ module TileLoom
         def left_out(sheet)
           return [] if hidden?
           rows, count = on(sheet).rows, cells_on(sheet).length
-          told = [*broken_off(sheet), *fieldless(sheet)]
+          told = [*broken_off(sheet), *fieldless(sheet), *cut(sheet)]
           told << wide unless rows.columns_fit?
           return told if rows.fitting == count || continued?(sheet)
           told << "The table “#{title}” has room for #{rows.fitting} of #{count} rows; make it larger, let it " \
@@ -88,6 +88,18 @@ module TileLoom
         private
 
         def wide = "Words of the table “#{title}” are wider than their column; make it wider, or the type smaller."
+
+        # More records than a table is for.
+        def cut(sheet)
+          all, shown = (contents == "none" && layer && !before(sheet)) ? records_on(sheet).cut : nil
+          return [] unless all
+          grouped = ->(number) { Units::Number.grouped(number) }
+          if shown.zero?
+            most = grouped[TileLoom::Table::Records::MOST_SEARCHED]
+            return ["The table “#{title}” is left empty: it would look through #{grouped[all]} records, and #{most} is the most. List those of the sheet alone, or another layer."]
+          end
+          ["The table “#{title}” lists the first #{grouped[shown]} of #{grouped[all]} records; set a condition to choose."]
+        end
 
         # Columns that ask for a field which none of the layer's records has.
         def fieldless(sheet)
@@ -116,8 +128,10 @@ module TileLoom
           layer ? listed(sheet) : written(sheet)
         end
 
-        def listed(sheet) =
-          worded(
+        def listed(sheet) = worded(records_on(sheet).to_a)
+
+        def records_on(sheet)
+          sheet.once(:table_records, id) do
             TileLoom::Table::Records.new(
               sheet.source,
               layer,
@@ -125,8 +139,9 @@ module TileLoom
               condition: condition,
               on_sheet: sheet.on_sheet,
               sortings: sorted_by
-            ).to_a
-          )
+            )
+          end
+        end
 
         def worded(records) =
           records.map { |record| columns.map { |column| column.words(column.field && record[column.field]) } }
