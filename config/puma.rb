@@ -15,6 +15,8 @@ Puma::Client.prepend(App::LeastRate)
 # again, its requests done, while all of them hold more than SERVER_MB together.
 out_of_band { App::Memory.give_back }
 
+# Specs run a server of one process.
+silence_fork_callback_warning
 before_fork do
   require "puma_worker_killer"
   PumaWorkerKiller.config do |config|

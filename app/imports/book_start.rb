@@ -50,6 +50,7 @@ module App
           area: keys.fetch(area_name),
           scale: TileLoom::Units::Number.tidy(@wanted["scale"] || proposal["proposed"]),
           layers: chosen.map { |layer| {id: keys.fetch(layer["name"]), title: layer["title"], kind: "area"} },
+          date: Date.today.iso8601,
           **page
         )
         .tap { |document| TileLoom::Document::Check.demand(document) }

@@ -105,7 +105,7 @@ module App
           width_mm: page.width_mm / 4,
           height_mm: page.height_mm / 4
         ).drawing
-      TileLoom::Output::Svg.new(drawing, size: false).to_s
+      TileLoom::Output::Svg.new(drawing, size: false, outlined: true).to_s
     end
 
     # See TileLoom::View::ScreenMap.
@@ -134,7 +134,7 @@ module App
         else
           ->(raster) { raster.carried? ? TileLoom::Output::Svg.inline(raster) : "/api/enclosures/#{raster.content}" }
         end
-      TileLoom::Output::Svg.new(drawing, size: false, pictures: pictures).to_s
+      TileLoom::Output::Svg.new(drawing, size: false, pictures: pictures, outlined: small).to_s
     end
 
     private

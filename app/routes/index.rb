@@ -38,8 +38,7 @@ module App
         settings = changed(body_json)
         scale = Book.core(settings).index.scale
         kept = (settings == book.settings) ? {scale => book.index.rows.length} : {}
-        scales = TileLoom::Index::StandardScales.beside(scale)
-        json(scales.map { |scale| {"scale" => scale, "count" => kept[scale] || count(settings, scale)} })
+        json(NeighbouringScales.new(settings, kept) { |changed| count(changed) }.list)
       end
 
       # The frame or the data changed since the cells were generated: rebuild by what is now, or keep the cells.
@@ -92,16 +91,9 @@ module App
         settings
       end
 
-      # Of a plain grid: the fewest sheets are looked for at the scale that is chosen alone. nil where there
-      # would be too many.
-      def count(settings, scale)
-        StepBudget.hold(StepBudget::STEPS / 2) do
-          Book
-            .core(MergePatch.apply(settings, {"index" => {"scale" => scale, "fewest" => nil}}))
-            .generate(book.source)
-            .cells
-            .length
-        end
+      # nil where that is more work than a request does.
+      def count(settings)
+        StepBudget.hold { Book.core(settings).generate(book.source).cells.length }
       rescue TileLoom::Refusal, StepBudget::Exceeded
         nil
       end

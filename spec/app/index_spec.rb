@@ -58,4 +58,22 @@ RSpec.describe App::Routes::Index do
       expect([last_response.status, answer["message"]]).to eq([422, "There is nothing to export: no cells."])
     end
   end
+
+  it "says of a scale whose sheets are not counted what is known of it, never against the truth" do
+    settings = book.settings
+    counts = {2500 => 40, 4000 => 18, 5000 => nil}
+    list = App::NeighbouringScales.new(settings, {2500 => 40}) { |changed| counts[changed["index"]["scale"]] }.list
+    expect(list).to eq(
+      [
+        {"scale" => 1250, "count" => nil, "more_than" => 40},
+        {"scale" => 2000, "count" => nil, "more_than" => 40},
+        {"scale" => 2500, "count" => 40},
+        {"scale" => 4000, "count" => nil, "fewer_than" => 40},
+        {"scale" => 5000, "count" => nil, "fewer_than" => 40}
+      ]
+    )
+    counts[5000] = 12
+    list = App::NeighbouringScales.new(settings, {2500 => 40}) { |changed| counts[changed["index"]["scale"]] }.list
+    expect(list.map { |entry| entry.values_at("count", "more_than") }.first(4)).to eq([[nil, 40], [nil, 40], [40, nil], [18, nil]])
+  end
 end

@@ -27,7 +27,8 @@ module TileLoom
             scale: scale,
             size: @options[:page],
             orientation: @options[:landscape] ? "landscape" : "portrait",
-            design: @options[:design]
+            design: @options[:design],
+            date: Date.today.iso8601
           )
           .then { |document| @operations.to_a.empty? ? document : document.merge("operations" => @operations.to_a) }
           .tap { |document| Document::Check.demand(document) }

@@ -8,7 +8,7 @@ module TileLoom
 
       module_function
 
-      # layers: [{id, title, kind: "point" | "line" | "area", data}]; returns the settings of a document.
+      # layers: [{id, title, kind: "point" | "line" | "area", data}]; date: of the book, as ISO 8601 has it, or ""; returns the settings of a document.
       def document(
         title:,
         reference:,
@@ -17,7 +17,8 @@ module TileLoom
         scale:,
         size: "A3",
         orientation: "landscape",
-        design: "side-panel"
+        design: "side-panel",
+        date: ""
       )
         {
           "format" => "tile-loom-book",
@@ -27,7 +28,7 @@ module TileLoom
           "author" => "",
           "subject" => "",
           "source" => "",
-          "date" => "",
+          "date" => date,
           "crs" => reference,
           "layers" => layers.each_with_index.map { |layer, index| layer(layer, index) },
           "layout" => layout(size, orientation, design),

@@ -19,6 +19,7 @@ module TileLoom
       private
 
       def run(items, block)
+        Artwork::IdleThreads.gone
         pipes = Array.new([@processes, items.length].min) { |index| spawn_share(items, index, block) }
         items.each_index { |index| yield taken(pipes[index % pipes.length][0], index) }
       ensure

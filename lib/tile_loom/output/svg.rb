@@ -16,9 +16,10 @@ module TileLoom
       STYLE = "font-kerning:normal;font-variant-ligatures:none;text-rendering:geometricPrecision"
 
       # drawing: Scene::Drawing; size: false leaves out width and height, for pictures that fill their box;
-      # pictures: gives the address of a Raster, where its pixels are not to be in the text itself.
-      def initialize(drawing, size: true, pictures: ->(raster) { self.class.inline(raster) })
-        @drawing, @size, @pictures = drawing, size, pictures
+      # pictures: gives the address of a Raster, where its pixels are not to be in the text itself; outlined: are texts
+      # drawn as outlines? (Some browsers set none below a least size.)
+      def initialize(drawing, size: true, pictures: ->(raster) { self.class.inline(raster) }, outlined: false)
+        @drawing, @size, @pictures, @outlined = drawing, size, pictures, outlined
       end
 
       # A data address (RFC 2397).
@@ -163,7 +164,7 @@ module TileLoom
       # shaped to, in its own direction, so that both agree.
       def text(node)
         runs = node.face.runs(node.string)
-        return text_outlines(node) if runs.any? { |run| drawn?(run) }
+        return text_outlines(node) if @outlined || runs.any? { |run| drawn?(run) }
         return piece(node, runs.first&.face || node.face, node.string, node.x) if runs.length < 2 && !runs.first&.rtl
         x = node.x
         runs.each do |run|
@@ -216,7 +217,7 @@ module TileLoom
       # has changed, are drawn as outlines.
       def curved_text(node)
         face = node.letters.first.face
-        return curved_outlines(node) unless plain_letters?(node, face)
+        return curved_outlines(node) if @outlined || !plain_letters?(node, face)
         start = %(<text x="#{node.letters.map { |letter| number(letter.x) }.join(" ")}")
         start << %( y="#{node.letters.map { |letter| number(letter.y) }.join(" ")}")
         start << %( rotate="#{node.letters.map { |letter| plain(letter.rotation_deg) }.join(" ")}")
@@ -254,7 +255,7 @@ module TileLoom
               places
                 .each_slice(2)
                 .flat_map { |u, v| [x + (u + glyph.x_offset) * per_unit, y - (v + glyph.y_offset) * per_unit] }
-            LETTERS.fetch(kind) + numbers.map { |mm| plain(mm * PER_MM) }.join(" ")
+            LETTERS.fetch(kind) + numbers.map { |mm| @outlined ? number(mm) : plain(mm * PER_MM) }.join(" ")
           end
           .join
       end

@@ -11,7 +11,7 @@ module TileLoom
       # Days that one lies unused.
       DAYS = 30
       # Another way of preparing makes another raster.
-      VERSION = 1
+      VERSION = 2
 
       def self.folder = File.join(ENV["XDG_CACHE_HOME"] || File.join(Dir.home, ".cache"), "tile-loom", "rasters")
 

@@ -6,7 +6,8 @@ module TileLoom
     #
     # kind: "picture", "classes" or "values"; type: of its numbers, as GDAL calls it; nodata: the number that stands for
     # nothing, or nil; masked: is there a mask beside it?; lowest, highest, mean, deviation, quantiles (101 of them, in
-    # per cent): lists by band; classes: [{"value", "title", "colour"}, …]; unit: of its values, or nil; grid: Grid.
+    # per cent): lists by band; palette: do numbers stand for colours?; few_colours: has a picture no more than a table
+    # has?; classes: [{"value", "title", "colour"}, …]; unit: of its values, or nil; grid: Grid.
     class Facts
       MEMBERS = %w[kind bands type nodata masked lowest highest mean deviation quantiles classes unit].freeze
 
@@ -23,6 +24,12 @@ module TileLoom
       def told = @json.fetch("told", [])
 
       alias_method :masked?, :masked
+
+      # Does each of its numbers, or was each of its pixels, stand for a colour of a table in the file?
+      def palette? = @json["palette"] == true
+
+      # No more colours than a table has.
+      def few_colours? = palette? || @json["few_colours"] == true
 
       def heights? = kind == "values"
 

@@ -13,6 +13,9 @@ module TileLoom
         @raster, @info, @name, @wanted = raster, info, name, wanted
       end
 
+      # Colours of a picture that is drawn as something other than a photograph.
+      FEW_COLOURS = 256
+
       # Members of Facts, and "values": the whole numbers that are there, of a raster of classes.
       def to_h
         lists = sorted
@@ -23,6 +26,7 @@ module TileLoom
           "mean" => pick(known, "MEAN") { |index| mean(lists[index]) },
           "deviation" => pick(known, "STDDEV") { |index| deviation(lists[index]) },
           "quantiles" => lists.map { |list| list && quantiles(list) },
+          "few_colours" => @raster.facts.kind == "picture" && few_colours?,
           "values" => (@raster.facts.kind == "classes") ? values : nil
         }
       end
@@ -53,6 +57,19 @@ module TileLoom
         return nil unless list
         middle = mean(list)
         Math.sqrt(list.sum { |value| (value - middle)**2 } / list.length)
+      end
+
+      # By the pixels of the coarser level.
+      def few_colours?
+        pixels, = @raster.window(level, 0, 0, level.width, level.height)
+        size = pixels.bands
+        return false unless pixels.format == :uchar && [1, 3].include?(size)
+        bytes = pixels.write_to_memory
+        found = Set.new
+        (0...bytes.bytesize).step(size) do |at|
+          return false if found.add(bytes.byteslice(at, size)).length > FEW_COLOURS
+        end
+        true
       end
 
       # All of them, from the finest level, in bands of rows.

@@ -43,7 +43,7 @@ module TileLoom
         Dir.mktmpdir("tile-loom-prepare") do |work|
           @folders = [work, folder]
           source = straightened(work, &progress)
-          pixels(source, folder, &progress)
+          pixels(coloured(source, work), folder, &progress)
           mask(source, folder, work, &progress)
         end
         finish(folder)
@@ -140,12 +140,23 @@ module TileLoom
       # Of gdalwarp: into the same reference; gaps are told apart from pixels.
       def warped
         gaps = (@kind == "picture") ? ["-dstalpha"] : ["-dstnodata", nothing.to_s]
-        ["-t_srs", @reference, "-of", "GTiff", "-r", (@kind == "classes") ? "near" : "bilinear", *BETWEEN, *gaps]
+        way = (@kind == "classes" || first.palette) ? "near" : "bilinear"
+        ["-t_srs", @reference, "-of", "GTiff", "-r", way, *BETWEEN, *gaps]
+      end
+
+      # A picture of a table's colours as those colours; what is clear in it is told by its numbers still.
+      def coloured(source, work)
+        return source unless @kind == "picture" && first.palette
+        target = File.join(work, "coloured.tif")
+        own = (source == @parts.first.path) ? open_options : []
+        way = %w[-b 1 -mask none -a_nodata none -expand rgb]
+        Steps.run(process, "gdal_translate", "-of", "GTiff", *BETWEEN, *way, *own, source, target)
+        target
       end
 
       # A table of colours stands between a class and its number, a scale between a number and its value.
       def rewritten
-        return "-expand", "rgb" if @kind == "picture" && first.palette
+        return [] if @kind == "picture"
         return %w[-unscale -ot Float32] if @kind == "values" && first.scaled
         # Numbers that cannot have a table lose theirs.
         return "-ot", (first.type == "Byte") ? "Int16" : "Int32" if first.palette
@@ -234,6 +245,7 @@ module TileLoom
           "nodata" => nothing,
           "masked" => masked?,
           "lossy" => lossy?,
+          "palette" => first.palette && @kind != "values",
           "unit" => (@kind == "values") ? first.unit : nil,
           "told" => told
         }

@@ -24,11 +24,11 @@ module TileLoom
 
       def kind = self.class.key
 
-      # The name of libvips' way from one grid to another.
-      def interpolation = "bilinear"
+      # The name of libvips' way from one grid to another. facts: Raster::Facts.
+      def interpolation(_facts) = "bilinear"
 
       # Must no value be changed on the way to the file?
-      def lossless? = true
+      def lossless?(_facts) = true
 
       # Pixels about a place that its worked-out values depend on.
       def reach = 0

@@ -5,8 +5,8 @@ module TileLoom
     # A layer of pixels in one view, brought to the pixels that are printed.
     #
     # Where rows and columns run along the frame's sides and the raster is the coarser of the two, its own pixels stand
-    # in their true places. All else is resampled: classes at the resolution of the book, so that their edges are where
-    # they should be; other values at their own where that is the coarser.
+    # in their true places. All else is resampled at the resolution of the book: edges of classes are where they should
+    # be then, and fine lines of a picture lose none of their contrast to a grid as coarse as its own.
     class RasterDrawing
       # Pixels about a window that ways of resampling look at.
       MARGIN = 4
@@ -123,8 +123,7 @@ module TileLoom
       # The picture in pixels counted from the frame's corner, as far as the raster may reach in it: [left, top, width,
       # height], and the size of a pixel in mm.
       def size
-        wanted = nearest? ? @ppi : [@ppi, own_ppi].min
-        pixel = 25.4 / wanted
+        pixel = 25.4 / @ppi
         across, down = (view.frame.width / pixel - 1e-6).ceil, (view.frame.height / pixel - 1e-6).ceil
         box = reach or return 0, 0, across, down, pixel
         left, top =
@@ -202,7 +201,7 @@ module TileLoom
       # What has no value does not run into what is beside it.
       def values(bands, mask, places)
         return bands.mapim(places, interpolate: Vips::Interpolate.new("nearest"), extend: :copy) if nearest?
-        way = Vips::Interpolate.new(look.interpolation)
+        way = Vips::Interpolate.new(look.interpolation(facts))
         middles = places - 0.5
         return bands.mapim(middles, interpolate: way, extend: :copy) unless mask
         share = (mask / 255.0).cast(:float)
@@ -213,7 +212,7 @@ module TileLoom
         (bands.format == :uchar) ? mixed.rint.cast(:uchar) : mixed
       end
 
-      def nearest? = look.interpolation == "nearest"
+      def nearest? = look.interpolation(facts) == "nearest"
 
       # The pieces side by side, laid one by one into a picture in memory; what none of them fills is clear.
       def joined(pieces, width, height)
@@ -255,7 +254,7 @@ module TileLoom
           y: box.min_y,
           width_mm: box.width,
           height_mm: box.height,
-          raster: Artwork::Pixels.new(look.colours(bands, facts), opacity: opacity, lossless: look.lossless?)
+          raster: Artwork::Pixels.new(look.colours(bands, facts), opacity: opacity, lossless: look.lossless?(facts))
         )
       end
 

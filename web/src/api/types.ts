@@ -260,6 +260,9 @@ export interface IndexRun {
 export interface ScaleCount {
   scale: number;
   count: number | null;
+  // Where they were not counted.
+  more_than?: number;
+  fewer_than?: number;
 }
 
 export interface ArrivedLayer {

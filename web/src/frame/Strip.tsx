@@ -6,6 +6,7 @@ import type { Book, Cell } from "../api/types";
 import { count } from "../api/words";
 import { useAlso } from "./useAlso";
 import { leafAt, leafCount } from "./leaves";
+import { DrawnPicture, PictureProblem, useServerPicture } from "./ServerPicture";
 import { useRested } from "./useRested";
 import { useSheet } from "./useSheet";
 
@@ -254,6 +255,7 @@ interface PictureProps {
 // A small picture with its name: a sheet to go to, or the key that leads to the cells.
 function Picture({ image, name, note, current = false, also = false, to, onPick }: PictureProps) {
   const { search } = useLocation();
+  const picture = useServerPicture(image);
   const target = to
     ? { component: Link, to: `${to}${search}` }
     : {
@@ -262,54 +264,55 @@ function Picture({ image, name, note, current = false, also = false, to, onPick 
         onClick: (event: MouseEvent) => onPick?.(event.shiftKey || event.ctrlKey || event.metaKey),
       };
   return (
-    <Box
-      {...target}
-      aria-current={current ? "true" : undefined}
-      sx={{
-        p: 0,
-        border: 0,
-        bgcolor: "transparent",
-        cursor: "pointer",
-        font: "inherit",
-        color: "text.primary",
-        display: "block",
-        width: 86,
-        textDecoration: "none",
-        "&:focus-visible": { outline: "2px solid", outlineColor: "primary.main" },
-      }}
-    >
+    <Box sx={{ position: "relative" }}>
       <Box
-        component="img"
-        loading="lazy"
-        alt=""
-        draggable={false}
-        src={image}
+        {...target}
+        aria-current={current ? "true" : undefined}
         sx={{
+          p: 0,
+          border: 0,
+          bgcolor: "transparent",
+          cursor: "pointer",
+          font: "inherit",
+          color: "text.primary",
           display: "block",
           width: 86,
-          height: 62,
-          objectFit: "contain",
-          bgcolor: "#fff",
-          outline: current ? "3px solid" : also ? "3px dashed" : "1px solid",
-          outlineColor: current || also ? "primary.main" : "table.edge",
-        }}
-      />
-      <Box
-        component="span"
-        sx={{
-          display: "flex",
-          justifyContent: "space-between",
-          fontSize: 12,
-          mt: 0.5,
-          fontWeight: current ? 700 : 400,
-          whiteSpace: "nowrap",
-          overflow: "hidden",
+          textDecoration: "none",
+          "&:focus-visible": { outline: "2px solid", outlineColor: "primary.main" },
         }}
       >
-        <span>{name}</span>{" "}
-        <Box component="span" sx={{ color: "text.secondary" }}>
-          {note}
+        <DrawnPicture
+          picture={picture}
+          sx={{
+            display: "block",
+            width: 86,
+            height: 62,
+            objectFit: "contain",
+            bgcolor: "#fff",
+            outline: current ? "3px solid" : also ? "3px dashed" : "1px solid",
+            outlineColor: current || also ? "primary.main" : "table.edge",
+          }}
+        />
+        <Box
+          component="span"
+          sx={{
+            display: "flex",
+            justifyContent: "space-between",
+            fontSize: 12,
+            mt: 0.5,
+            fontWeight: current ? 700 : 400,
+            whiteSpace: "nowrap",
+            overflow: "hidden",
+          }}
+        >
+          <span>{name}</span>{" "}
+          <Box component="span" sx={{ color: "text.secondary" }}>
+            {note}
+          </Box>
         </Box>
+      </Box>
+      <Box sx={{ position: "absolute", top: 34, left: 8 }}>
+        <PictureProblem picture={picture} name={name} small />
       </Box>
     </Box>
   );

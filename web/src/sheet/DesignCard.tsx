@@ -7,6 +7,7 @@ import { useBook, useChange } from "../api/book";
 import { get, post, upload } from "../api/client";
 import type { Book } from "../api/types";
 import { Card, Heading } from "../frame/Card";
+import { DrawnPicture, useServerPicture } from "../frame/ServerPicture";
 import { Field } from "../fields/Field";
 import { FileInput } from "../fields/FileInput";
 
@@ -60,23 +61,7 @@ export function DesignCard({ onBack }: { onBack: () => void }) {
               aria-pressed={book.document.layout.name === name}
               sx={{ display: "block", p: 0.5, width: "100%", textAlign: "left", lineHeight: 1.3 }}
             >
-              <Box
-                component="img"
-                alt=""
-                loading="lazy"
-                src={`/api/books/${book.id}/designs/${name}.svg?r=${book.revision}`}
-                sx={{
-                  display: "block",
-                  height: 74,
-                  maxWidth: "100%",
-                  aspectRatio: `${book.frame.page_width_mm} / ${book.frame.page_height_mm}`,
-                  mx: "auto",
-                  mb: 0.5,
-                  bgcolor: "#fff",
-                  border: 1,
-                  borderColor: "divider",
-                }}
-              />
+              <DesignPicture name={name} />
               {title}
               <Box component="span" sx={{ display: "block", fontSize: 12, fontWeight: 400, color: "text.secondary" }}>
                 {note}
@@ -145,5 +130,27 @@ export function DesignCard({ onBack }: { onBack: () => void }) {
         </Button>
       </Box>
     </Card>
+  );
+}
+
+// The middle sheet as a design would make it.
+function DesignPicture({ name }: { name: string }) {
+  const book = useBook();
+  const picture = useServerPicture(`/api/books/${book.id}/designs/${name}.svg?r=${book.revision}`);
+  return (
+    <DrawnPicture
+      picture={picture}
+      sx={{
+        display: "block",
+        height: 74,
+        maxWidth: "100%",
+        aspectRatio: `${book.frame.page_width_mm} / ${book.frame.page_height_mm}`,
+        mx: "auto",
+        mb: 0.5,
+        bgcolor: "#fff",
+        border: 1,
+        borderColor: "divider",
+      }}
+    />
   );
 }

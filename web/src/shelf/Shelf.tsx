@@ -6,6 +6,7 @@ import { get, sendFile } from "../api/client";
 import { count } from "../api/words";
 import { Notice } from "../frame/Notice";
 import { OpenServer } from "../frame/OpenServer";
+import { DrawnPicture, PictureProblem, useServerPicture } from "../frame/ServerPicture";
 import { Start } from "./Start";
 import { paper, useArrival } from "./arrive";
 import { FileInput } from "../fields/FileInput";
@@ -79,34 +80,7 @@ export function Shelf() {
             }}
           >
             {books.data?.map((book) => (
-              <li key={book.id}>
-                <Box
-                  component={Link}
-                  to={`/books/${book.id}/weave`}
-                  sx={{
-                    display: "block",
-                    bgcolor: "background.paper",
-                    border: 1,
-                    borderColor: "divider",
-                    p: 1.5,
-                    color: "text.primary",
-                    textDecoration: "none",
-                    "&:hover": { borderColor: "thread.main" },
-                    "&:focus-visible": { outline: "2px solid", outlineColor: "primary.main" },
-                  }}
-                >
-                  <Box
-                    component="img"
-                    alt=""
-                    src={`/api/books/${book.id}/index.svg?r=${book.revision}`}
-                    sx={{ display: "block", width: "100%", height: 150, objectFit: "contain", bgcolor: "#fff" }}
-                  />
-                  <Box sx={{ fontWeight: 700, mt: 1 }}>{book.title}</Box>
-                  <Box sx={{ fontSize: 13, color: "text.secondary" }}>
-                    {[book.subtitle, count(book.sheets, "sheet")].filter(Boolean).join(" · ")}
-                  </Box>
-                </Box>
-              </li>
+              <BookOnShelf key={book.id} book={book} />
             ))}
           </Box>
         </Box>
@@ -116,6 +90,40 @@ export function Shelf() {
         </Box>
       </Box>
     </Box>
+  );
+}
+
+// A book: its index as a small picture, its name.
+function BookOnShelf({ book }: { book: Listed }) {
+  const picture = useServerPicture(`/api/books/${book.id}/index.svg?r=${book.revision}`);
+  return (
+    <li>
+      <Box
+        component={Link}
+        to={`/books/${book.id}/weave`}
+        sx={{
+          display: "block",
+          bgcolor: "background.paper",
+          border: 1,
+          borderColor: "divider",
+          p: 1.5,
+          color: "text.primary",
+          textDecoration: "none",
+          "&:hover": { borderColor: "thread.main" },
+          "&:focus-visible": { outline: "2px solid", outlineColor: "primary.main" },
+        }}
+      >
+        <DrawnPicture
+          picture={picture}
+          sx={{ display: "block", width: "100%", height: 150, objectFit: "contain", bgcolor: "#fff" }}
+        />
+        <Box sx={{ fontWeight: 700, mt: 1 }}>{book.title}</Box>
+        <Box sx={{ fontSize: 13, color: "text.secondary" }}>
+          {[book.subtitle, count(book.sheets, "sheet")].filter(Boolean).join(" · ")}
+        </Box>
+      </Box>
+      <PictureProblem picture={picture} name={book.title} />
+    </li>
   );
 }
 

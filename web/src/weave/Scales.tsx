@@ -5,6 +5,14 @@ import { post } from "../api/client";
 import type { ScaleCount } from "../api/types";
 import { count, ratio } from "../api/words";
 
+// "16 sheets", "more than 4,252": what is known of a scale that was not counted.
+function words(found: ScaleCount): string {
+  if (found.count !== null) return count(found.count, "sheet");
+  const number = (value: number) => value.toLocaleString("en-GB");
+  if (found.more_than !== undefined) return `more than ${number(found.more_than)}`;
+  return found.fewer_than !== undefined ? `fewer than ${number(found.fewer_than)}` : "not counted";
+}
+
 // Neighbouring scales and what they would take, so that none is found by trial and error.
 export function Scales({ onChoose }: { onChoose: (scale: number) => void }) {
   const book = useBook();
@@ -30,7 +38,8 @@ export function Scales({ onChoose }: { onChoose: (scale: number) => void }) {
         py: 0.5,
       }}
     >
-      {scales.data.map(({ scale, count: sheets }) => {
+      {scales.data.map((found) => {
+        const { scale, count: sheets } = found;
         const here = scale === index.scale;
         return (
           <Box
@@ -41,7 +50,7 @@ export function Scales({ onChoose }: { onChoose: (scale: number) => void }) {
             aria-current={here ? "true" : undefined}
             sx={{
               display: "grid",
-              gridTemplateColumns: "70px 84px",
+              gridTemplateColumns: "70px minmax(84px, auto)",
               textAlign: "left",
               border: 0,
               bgcolor: "transparent",
@@ -56,7 +65,7 @@ export function Scales({ onChoose }: { onChoose: (scale: number) => void }) {
               "&:hover:enabled": { bgcolor: "thread.soft" },
             }}
           >
-            <span>{ratio(scale)}</span> <span>{sheets === null ? "too many" : count(sheets, "sheet")}</span>
+            <span>{ratio(scale)}</span> <span>{words(found)}</span>
           </Box>
         );
       })}

@@ -60,7 +60,7 @@ module TileLoom
         end
         private_class_method :between
 
-        def interpolation = "nearest"
+        def interpolation(_facts) = "nearest"
 
         def colours(bands, _facts)
           table = [[0, 0, 0], *classes.map(&:rgb)]

@@ -26,11 +26,16 @@ module TileLoom
         part :clear_colour, Values::Types::COLOUR, about: "Pixels of this colour are clear."
         part :resampling, choice("bilinear", "cubic"), default: "bilinear"
 
-        def interpolation = (resampling == "cubic") ? "bicubic" : "bilinear"
+        # The colours of a table are colours, none of them between two others.
+        def interpolation(facts)
+          return "nearest" if facts.palette?
+          (resampling == "cubic") ? "bicubic" : "bilinear"
+        end
 
-        def lossless? = false
+        # What has few colours keeps each of them.
+        def lossless?(facts) = facts.few_colours?
 
-        def worked(pixels, _ground, facts) = chosen(pixels, facts)
+        def worked(pixels, _ground, facts) = classes(facts) ? pixels : chosen(pixels, facts)
 
         def colours(bands, facts)
           shown = levelled(bands, facts)
@@ -38,13 +43,22 @@ module TileLoom
         end
 
         def shown(bands, facts)
-          return nil unless clear_colour
+          known = classes(facts)&.shown(bands, facts)
+          return known unless clear_colour
           wanted = clear_colour.delete_prefix("#").scan(/../).map(&:hex)
-          wanted = [wanted[0]] if bands.bands == 1
-          (levelled(bands, facts) == wanted).bandand.invert
+          levels = levelled(bands, facts)
+          wanted = [wanted[0]] if levels.bands == 1
+          [known, (levels == wanted).bandand.invert].compact.reduce { |one, other| one & other }
         end
 
         private
+
+        # Numbers that stand for colours, as the file says: what shows them; nil for others.
+        def classes(facts)
+          return nil unless facts.kind == "classes" && facts.palette?
+          look = RasterLooks.of("classes")
+          look.new(look.start(facts))
+        end
 
         # From 0; of a raster of two bands or more than three, the first ones where none are named.
         def numbers(facts)
@@ -59,6 +73,8 @@ module TileLoom
         end
 
         def levelled(bands, facts)
+          known = classes(facts)
+          return known.colours(bands, facts) if known
           return bands.cast(:uchar) if facts.type == "Byte" && stretch.nil?
           ends = numbers(facts).map { |band| facts.between(*(stretch || [2, 98]), band) }
           factors = ends.map { |low, high| 255.0 / ((high > low) ? high - low : 1) }

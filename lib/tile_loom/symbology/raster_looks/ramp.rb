@@ -26,7 +26,7 @@ module TileLoom
 
         def reach = relief ? 1 : 0
 
-        def lossless? = false
+        def lossless?(_facts) = false
 
         def worked(pixels, slope, _facts)
           values = pixels[0].cast(:float)
