@@ -8,17 +8,18 @@ module TileLoom
       SEVERAL, BOOKLET, PARTS = KINDS = ["several on one", "booklet", "parts of large pages"].freeze
 
       # A page (by its place among the pages) so that its upper left corner comes to (x, y), that many times as large,
-      # cut to a box of the paper (nil: whole).
-      Placed = Struct.new(:page, :x, :y, :factor, :clip, keyword_init: true)
+      # cut to a box of the paper; bleed: how far beyond the page that goes on its left, top, right and bottom.
+      Placed = Struct.new(:page, :x, :y, :factor, :clip, :bleed, keyword_init: true)
 
       # A side of paper: size, Placed list, marks as flat [x1, y1, x2, y2] lines, words in its margin, its title.
       Side = Struct.new(:width, :height, :placed, :marks, :words, :title, keyword_init: true)
 
       MARK_MM, GAP_MM, CROSS_MM = 4.0, 1.0, 2.5
 
-      # form: of Forms::Imposed; sizes: [width, height] of each page. Refusal where nothing of a page has room.
-      def initialize(form, sizes)
-        @form, @sizes = form, sizes
+      # form: of Forms::Imposed; sizes: [width, height] of each page; bleeds: how far each is drawn beyond its edges.
+      # Refusal where nothing of a page has room.
+      def initialize(form, sizes, bleeds: [])
+        @form, @sizes, @bleeds = form, sizes, bleeds
         if room.any? { |side| side <= 10 } ||
             (form.manner_of == PARTS && room.any? { |side| side <= form.overlap_mm + 10 })
           refuse
@@ -49,7 +50,25 @@ module TileLoom
         "pages are printed at #{(least == most) ? least : "#{least} to #{most}"} % of their size, so that their scales do not hold."
       end
 
+      # What of the pages' bleed has no room, in a sentence, or nil.
+      def bleed_in_words
+        lost = sides.flat_map(&:placed).filter_map { |item| narrowest(item) }.min_by { |room, wanted| room - wanted }
+        return nil unless lost
+        room, wanted = lost.map { |mm| Units::Number.plain(mm, decimals: 1) }
+        "Of the pages’ bleed of #{wanted} mm, #{room} mm is printed where they lie closest; a wider gap or margin has room for all of it."
+      end
+
       private
+
+      # [room, wanted] of the side of a page whose bleed is cut most; nil where none is, or where only the fold is.
+      def narrowest(item)
+        wanted = bleed(item.page) * item.factor
+        rooms = item.bleed.compact
+        least = rooms.min
+        (least && least < wanted - 1e-6) ? [least, wanted] : nil
+      end
+
+      def bleed(page) = @bleeds[page] || 0.0
 
       # Of all pages together.
       MOST_SIDES = 20_000
@@ -143,7 +162,7 @@ module TileLoom
             next unless page
             placed(page, cell, index % columns, index / columns)
           end
-        marks = @form.marks? ? placed.flat_map { |item| cut_marks(box_of(item)) } : []
+        marks = @form.marks? ? clear_marks(placed) : []
         Side.new(width: paper[0], height: paper[1], placed: placed, marks: marks, words: nil, title: title)
       end
 
@@ -164,8 +183,48 @@ module TileLoom
             end
           )
         y = @form.margin_mm + row * (cell[1] + gap) + (cell[1] - height * factor) / 2
-        Placed.new(page: page, x: x, y: y, factor: factor, clip: nil)
+        top = @form.margin_mm + row * (cell[1] + gap)
+        box = Geometry::Box.at(x, y, width * factor, height * factor)
+        rooms = [
+          x - left + beside(column.zero?),
+          y - top + beside(row.zero?),
+          left + cell[0] - box.max_x + beside(column == raster[0] - 1),
+          top + cell[1] - box.max_y + beside(row == raster[1] - 1)
+        ]
+        within(Placed.new(page: page, x: x, y: y, factor: factor), box, rooms, folded(column))
       end
+
+      # What lies between a page's place and the next one's, to the middle, or the margin of the paper.
+      def beside(outermost) = outermost ? @form.margin_mm : gap / 2
+
+      # The side on which a booklet's page meets the other in the fold: its place in left, top, right, bottom; else nil.
+      def folded(column)
+        return nil unless @form.manner_of == BOOKLET
+        column.zero? ? 2 : 0
+      end
+
+      # A page with its bleed as far as there is room; at a fold there is none, and none is missed.
+      def within(item, box, rooms, fold = nil)
+        bleeds = rooms.each_with_index.map { |room, side| (side == fold) ? 0.0 : [bleed(item.page) * item.factor, room].min }
+        item.bleed = bleeds.each_with_index.map { |mm, side| (side == fold) ? nil : mm }
+        left, top, right, bottom = bleeds
+        item.clip = Geometry::Box.new(box.min_x - left, box.min_y - top, box.max_x + right, box.max_y + bottom)
+        item
+      end
+
+      # Marks to cut by that lie on no page and in no bleed.
+      def clear_marks(placed)
+        placed
+          .flat_map { |item| cut_marks(box_of(item), bleeds: item.bleed) }
+          .reject { |line| placed.any? { |item| in_the_way?(line, item.clip) } }
+      end
+
+      def in_the_way?((x1, y1, x2, y2), box)
+        [x1, x2].max > box.min_x + HAIR_MM && [x1, x2].min < box.max_x - HAIR_MM &&
+          [y1, y2].max > box.min_y + HAIR_MM && [y1, y2].min < box.max_y - HAIR_MM
+      end
+
+      HAIR_MM = 1e-6
 
       def box_of(item) =
         @sizes[item.page].then do |width, height|
@@ -178,12 +237,16 @@ module TileLoom
         (room < MARK_MM) ? room : MARK_MM
       end
 
-      # Beside each corner, outside the page.
-      def cut_marks(box)
-        [[box.min_x, -1], [box.max_x, 1]].product([[box.min_y, -1], [box.max_y, 1]])
-          .flat_map do |(x, side_x), (y, side_y)|
-            near, far = GAP_MM, GAP_MM + mark_mm
-            [[x + side_x * near, y, x + side_x * far, y], [x, y + side_y * near, x, y + side_y * far]]
+      # Beside each corner, outside the page and its bleed (on the left, top, right and bottom).
+      def cut_marks(box, bleeds: [])
+        left, top, right, bottom = (0..3).map { |side| bleeds[side] || 0.0 }
+        [[box.min_x, -1, left], [box.max_x, 1, right]].product([[box.min_y, -1, top], [box.max_y, 1, bottom]])
+          .flat_map do |(x, side_x, bleed_x), (y, side_y, bleed_y)|
+            near_x, near_y = bleed_x + GAP_MM, bleed_y + GAP_MM
+            [
+              [x + side_x * near_x, y, x + side_x * (near_x + mark_mm), y],
+              [x, y + side_y * near_y, x, y + side_y * (near_y + mark_mm)]
+            ]
           end
       end
 
@@ -203,11 +266,17 @@ module TileLoom
         from_x, from_y = column * (room[0] - @form.overlap_mm), row * (room[1] - @form.overlap_mm)
         shown = [[room[0], width - from_x].min, [room[1], height - from_y].min]
         clip = Geometry::Box.at(@form.margin_mm, @form.margin_mm, *shown)
+        item = Placed.new(page: page, x: clip.min_x - from_x, y: clip.min_y - from_y, factor: 1.0)
+        inner = [column.positive?, row.positive?, column < columns - 1, row < rows - 1]
+        beyond = [@form.margin_mm, @form.margin_mm, paper[0] - clip.max_x, paper[1] - clip.max_y]
+        within(item, clip, inner.zip(beyond).map { |goes_on, room| goes_on ? 0.0 : room })
+        # Where another part goes on there is no bleed to miss.
+        item.bleed = item.bleed.zip(inner).map { |mm, goes_on| goes_on ? nil : mm }
         Side.new(
           width: paper[0],
           height: paper[1],
-          placed: [Placed.new(page: page, x: clip.min_x - from_x, y: clip.min_y - from_y, factor: 1.0, clip: clip)],
-          marks: @form.marks? ? cut_marks(clip) + crosses(clip, row, column, rows, columns) : [],
+          placed: [item],
+          marks: @form.marks? ? cut_marks(clip, bleeds: item.bleed) + crosses(clip, row, column, rows, columns) : [],
           words: "part #{row + 1}-#{column + 1} of #{rows} × #{columns}",
           title: "#{page + 1}: #{row + 1}-#{column + 1}"
         )

@@ -44,6 +44,7 @@ module TileLoom
           found = imposition(press)
           [
             "#{found.papers} #{(found.papers == 1) ? "side" : "sides"} of #{paper} paper; #{found.size_in_words}",
+            *found.bleed_in_words,
             *PdfFile.new(press, manner).told,
             "Pages that lie on others have no links and no place on the ground."
           ]
@@ -61,8 +62,8 @@ module TileLoom
         private
 
         def imposition(press)
-          sizes = press.items.map { |item| press.composer(item).page.then { |page| outer(page) } }
-          Imposition.new(self, sizes)
+          pages = press.items.map { |item| press.composer(item).page }
+          Imposition.new(self, pages.map { |page| outer(page) }, bleeds: pages.map(&:bleed_mm))
         end
 
         def outer(page) = [page.width_mm, page.height_mm]
