@@ -12,6 +12,8 @@ require "browser_helper"
 # Each view has a method of its own name.
 class ScreensChild
   include Capybara::DSL
+  include RSpec::Matchers
+  include Capybara::RSpecMatchers
   include AppSpecs
   include BrowserSpecs
 

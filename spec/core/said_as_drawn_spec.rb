@@ -182,8 +182,8 @@ RSpec.describe "What is said" do
             text = TileLoom::Bar::VerbalScale.on(TileLoom::View::Measure.new(view), view.scale, units: units)
             next if text.end_with?("in the middle alone")
             length, within = said(text)
-            # Four figures are told at least, which may take off half of the last.
-            worst = metres.map { |true_length| (length / paper_mm / true_length - 1).abs * 100 }.max
+            # Of the figure that is told. Four figures are told at least, which may take off half of the last.
+            worst = metres.map { |true_length| (true_length * paper_mm / length - 1).abs * 100 }.max
             expect(worst).to be <= (within ? within + 0.0005 : 0.15),
               "#{view.crs.code} 1:#{view.scale}: #{text}, off by #{worst} %"
           end
@@ -238,7 +238,7 @@ RSpec.describe "What is said" do
           .map(&:to_f)
       ends = [[x, y, x + 2000, y], [x, y, x, y + 2000]].map { |line| view.to_geographic.forward(line) }
       geodesics(ends, [6_378_137, "1/298.257223563"]).each do |metres|
-        expect((length * 1000 / metres - 1).abs * 100).to be <= within
+        expect((metres / (length * 1000) - 1).abs * 100).to be <= within
       end
       utm = views.find { |found| found.crs.code == "EPSG:32719" }
       expect(TileLoom::CoordinateGrid::Note.new(grid, grid.meshes(utm).first).to_s).to match(

@@ -252,7 +252,7 @@ RSpec.describe TileLoom::Bar do
       wide.to_geographic.forward(wide.to_ground([wide.frame.centre[0], wide.frame.min_y])).each_slice(2).map(&:last)
     middle = wide.centre_lon_lat[1]
     k = ->(lat) { Math.sqrt(1 - 0.00669437999014 * Math.sin(lat * Math::PI / 180)**2) / Math.cos(lat * Math::PI / 180) }
-    expect(measure.error.share).to be_within(1e-3).of(k[top] / k[middle] - 1)
+    expect(measure.error.share).to be_within(1e-3).of(k[middle] / k[bottom] - 1)
     expect(measure.cylindrical?).to be(true)
     expect(
       TileLoom::View::Measure.new(

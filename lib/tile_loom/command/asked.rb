@@ -47,12 +47,13 @@ module TileLoom
         @options[:set].each_with_object({"kind" => kind}) { |text, form| set(form, text) }
       end
 
-      # "pdf.tagged=true": a member of a member; what reads as JSON is that, all else text.
+      # "pdf.tagged=true": a member of a member, read as the schema has it: texts as they are, all else as JSON.
       def set(form, text)
         names, value = text.split("=", 2)
         raise Refusal.new("command.part_without_value", part: text, at: "--set") if value.nil?
         *outer, last = names.split(".")
-        outer.reduce(form) { |part, name| part[name] ||= {} }[last] = json(value)
+        part = outer.reduce(form) { |found, name| found[name] ||= {} }
+        part[last] = Document::Schema.text_at?("order", ["form", *outer, last], form["kind"]) ? value : json(value)
       end
 
       def json(text)

@@ -12,8 +12,8 @@ module TileLoom
       # A book of more sheets is printed only when all of them are asked for.
       MOST_UNASKED = 1_000
 
-      desc "make BOOK.json --out FILE.pdf", "print a book, or some of its sheets"
-      option :out, required: true, desc: "the PDF to write"
+      desc "make BOOK.json", "print a book, or some of its sheets"
+      option :out, required: true, banner: "FILE.pdf", desc: "the PDF to write"
       option :sheets, desc: "which sheets, such as 1-3,7; all of them where nothing is said"
       option :processes, type: :numeric, default: 1, desc: "how many processes draw at once"
       option :json, type: :boolean, default: false, desc: "what was done and what is to be told, as JSON"
@@ -35,12 +35,12 @@ module TileLoom
         end
       end
 
-      desc "export BOOK.json --as FORM --out FOLDER",
+      desc "export BOOK.json",
         "hand a book on in one of its forms: #{Output::Forms.keys.join(", ")}"
       option :as, desc: "the form; its parts as --set format=jpeg pdf.tagged=true"
       option :set, type: :array, default: [], desc: "parts of the form"
       option :preset, desc: "one of the book’s own orders, by its name"
-      option :out, required: true, desc: "the folder to write into, or a file that ends in .zip"
+      option :out, required: true, banner: "FOLDER", desc: "the folder to write into, or a file that ends in .zip"
       option :sheets, desc: "which sheets, such as 1-3,7; all of them where nothing is said"
       option :ppi, type: :numeric, desc: "pixels an inch"
       option :name, desc: "live text that files are named by"
@@ -85,17 +85,17 @@ module TileLoom
         end
       end
 
-      desc "new --data FILE … --area LAYER --scale N --reference EPSG:… --out BOOK.json",
+      desc "new",
         "write a first book for data files"
-      option :data, type: :array, required: true, desc: "data files in any format that GDAL reads"
-      option :area, required: true, desc: "the layer that the index covers"
-      option :scale, type: :numeric, required: true, desc: "the denominator: 5000 for 1:5,000"
+      option :data, type: :array, required: true, banner: "FILE …", desc: "data files in any format that GDAL reads"
+      option :area, required: true, banner: "LAYER", desc: "the layer that the index covers"
+      option :scale, type: :numeric, required: true, banner: "N", desc: "the denominator: 5000 for 1:5,000"
       option :page, default: "A3", desc: "A0…A6, B0…B5, \"ANSI A\"…\"ANSI E\""
       option :landscape, type: :boolean, default: false
-      option :reference, required: true, desc: "the book’s coordinate reference"
+      option :reference, required: true, banner: "EPSG:…", desc: "the book’s coordinate reference"
       option :design, default: "side-panel", desc: "a ready design: #{Layout::Designs.names.join(", ")}"
       option :title, default: "New book"
-      option :out, required: true
+      option :out, required: true, banner: "BOOK.json", desc: "the book to write"
       def new
         guarded do
           draft = Draft.new(options.transform_keys(&:to_sym))

@@ -88,11 +88,16 @@ module TileLoom
           %i[x y]
             .map { |axis| Bar::VerbalScale.figures(@mesh.interval(axis).to_f * @mesh.crs.metres_per_unit * middle) }
             .uniq
-        nominal = @mesh.interval(:x).to_f * @mesh.crs.metres_per_unit * middle
-        rounding = told.first / nominal
-        within = [rounding * middle / low - 1, 1 - rounding * middle / high].map(&:abs).max * 100
+        within = told.product(%i[x y]).map { |figure, axis| off(figure, axis, low, high, told.length) }.compact.max * 100
         words = told.map { |metres| metres_in_words(metres) }.join(" and ")
         "about #{words} (within #{Units::Number.plain(Bar::VerbalScale.ceiling(within), decimals: 4)} %)"
+      end
+
+      # By what share of the figure that is told the length of an axis is off at most; of two figures each tells of its own.
+      def off(figure, axis, low, high, figures)
+        length = @mesh.interval(axis).to_f * @mesh.crs.metres_per_unit
+        return nil if figures > 1 && Bar::VerbalScale.figures(length * shares[1]) != figure
+        [low, high].map { |share| (length * share / figure - 1).abs }.max
       end
 
       def metres_in_words(metres)

@@ -63,6 +63,23 @@ module TileLoom
 
       def definition(name) = definitions.fetch(name)
 
+      # Is what stands at a path within a part of the document a text? name: of the part; path: names of members; kind: of
+      # what is one of several kinds on the way.
+      def text_at?(name, path, kind)
+        found = path.reduce(definition(name)) { |schema, member| member(schema, member, kind) || (return false) }
+        found = resolved(found)
+        Array(found["type"]).include?("string") || (found["enum"] || []).any?(String)
+      end
+
+      def member(schema, name, kind)
+        schema = resolved(schema)
+        own = schema["allOf"].to_a.find { |part| part.dig("if", "properties", "kind", "const") == kind }
+        schema = resolved(own["then"]) if own
+        schema.dig("properties", name)
+      end
+
+      def resolved(schema) = schema["$ref"] ? definition(schema["$ref"].split("/").last) : schema
+
       def definitions = document["$defs"]
 
       def schemer = @schemer ||= compiled(document)
