@@ -9,10 +9,10 @@ module App
       TileLoom::Document::Check.demand(settings, enclosures: folio.document.enclosures)
       ActiveRecord::Base.transaction do
         book = new(Enclosure.take_in(settings, folio.document.enclosures)).create
-        shifts = ChosenOperations.new(settings["operations"], settings["crs"])
+        shifts = TileLoom::Document::ChosenOperations.new(settings["operations"], settings["crs"])
         folio.document.layers.each_with_index do |layer, position|
           next pixels(book, folio, layer, position) if layer.raster?
-          reader = shifts.reader { |crs| folio.reader(layer, position, target: crs) }
+          reader = shifts.reader(title: layer.title) { |crs| folio.reader(layer, position, target: crs) }
           LayerImport.new(book).keep(
             reader,
             key: layer.id,
@@ -22,7 +22,7 @@ module App
             style: layer.given.except(*Layer::OWN),
             name: layer.data&.fetch("file", nil)
           )
-          tell(book, layer, reader.told)
+          tell(book, layer, reader.told + shifts.told.pop(shifts.told.length))
         end
         book.update_columns(operations: shifts.entries)
         book.reload.tap(&:generate)

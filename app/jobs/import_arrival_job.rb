@@ -47,7 +47,7 @@ module App
           begin_afresh(arrival)
           reference = Book.where(id: arrival.book_id).pick(:reference)
           layers = []
-          shifts = ChosenOperations.new(Book.where(id: arrival.book_id).pick(:operations), reference)
+          shifts = TileLoom::Document::ChosenOperations.new(Book.where(id: arrival.book_id).pick(:operations), reference)
           arrival.with_file do |file|
             arrival.choice["layers"].each { |wanted| import(arrival, file, wanted, layers, shifts) }
           end
@@ -108,7 +108,7 @@ module App
         reference =
           arrival.choice["reference"].to_s.strip.then { |code| code.empty? ? nil : TileLoom::Crs::System.find(code) }
         reader =
-          shifts.reader(box: degrees(arrival, wanted, reference)) do |crs|
+          shifts.reader(title: wanted["title"]) do |crs|
             arrival.reader(file, wanted["name"], target: crs, reference: reference)
           end
         before = layers.sum(&:feature_count)
@@ -127,6 +127,7 @@ module App
             arrival.update_columns(done: before + count)
           end
         arrival.remember(reader)
+        arrival.update!(remarks: (arrival.remarks + shifts.told.pop(shifts.told.length)).first(50))
       end
 
       def import_pixels(arrival, file, wanted, layers, report)
@@ -150,18 +151,6 @@ module App
               arrival.update_columns(done: steps)
             end
         arrival.update!(remarks: (arrival.remarks + told).first(50))
-      end
-
-      # [west, south, east, north] of a layer as the report has it; nil where that is not told.
-      def degrees(arrival, wanted, reference)
-        report = arrival.report.find { |layer| layer["name"] == wanted["name"] }
-        crs = reference || TileLoom::Crs::System.find(report&.fetch("reference", nil) || "OGC:CRS84")
-        corners = report&.fetch("box", nil) or return nil
-        TileLoom::Crs::Transform
-          .between(crs, crs.geographic)
-          .box(TileLoom::Geometry::Box.new(*corners))
-          .to_a
-          .then { |found| found if found.all?(&:finite?) }
       end
 
       # A key of its own, or the next version of the layer's that it replaces.

@@ -41,11 +41,11 @@ module App
         book.update_columns(making: true)
         arrival.update!(choice: arrival.choice.merge("making" => book.id), remarks: [], done: 0)
         done = 0
-        shifts = ChosenOperations.new(nil, start.crs.code)
+        shifts = TileLoom::Document::ChosenOperations.new(nil, start.crs.code)
         arrival.with_file do |file|
           start.chosen.each do |layer|
             reader =
-              shifts.reader(box: start.degrees_box) do |crs|
+              shifts.reader(title: layer["title"]) do |crs|
                 arrival.reader(
                   file,
                   layer["name"],

@@ -248,8 +248,8 @@ RSpec.describe TileLoom::Bar do
     # Snyder's Mercator: at 60° N the factor is 2, at the frame's edges 1:5,000,000 makes it differ by tens of per cent.
     wide = view(reference: "EPSG:3395", centre: [0, 8_362_000], scale: 5_000_000)
     measure = TileLoom::View::Measure.new(wide)
-    top, =
-      wide.to_geographic.forward(wide.to_ground([wide.frame.centre[0], wide.frame.min_y])).each_slice(2).map(&:last)
+    bottom, =
+      wide.to_geographic.forward(wide.to_ground([wide.frame.centre[0], wide.frame.max_y])).each_slice(2).map(&:last)
     middle = wide.centre_lon_lat[1]
     k = ->(lat) { Math.sqrt(1 - 0.00669437999014 * Math.sin(lat * Math::PI / 180)**2) / Math.cos(lat * Math::PI / 180) }
     expect(measure.error.share).to be_within(1e-3).of(k[middle] / k[bottom] - 1)

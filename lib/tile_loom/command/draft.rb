@@ -48,7 +48,7 @@ module TileLoom
         name = layer || File.basename(file, ".*")
         yield name if block_given?
         reader = Data::FileReader.open(file, target: crs, layer: layer, scale: scale)
-        @operations = @operations.including(reader.source_reference, crs, crs)
+        @operations = @operations.including(reader.source_reference, crs, crs, box: reader.degrees)
         features = reader.features
         told.concat(reader.told.map { |sentence| "#{name}: #{sentence}" })
         {

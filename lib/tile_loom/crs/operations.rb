@@ -35,6 +35,13 @@ module TileLoom
           )
       end
 
+      # An operation that covers a box of degrees more accurately than one in use does, or nil.
+      def better(from, to, box, used)
+        found = DatumOperation.candidates(from, to, box).first
+        return nil unless found&.accuracy_here && found.name != used.name
+        (used.accuracy_here.nil? || found.accuracy_here < used.accuracy_here) ? found : nil
+      end
+
       # With another choice for a pair of datums.
       def with(datums, name) =
         self.class.new(

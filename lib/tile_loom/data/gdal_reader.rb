@@ -30,7 +30,8 @@ module TileLoom
           reference: reference || stated(found),
           lenient: lenient,
           remarks: @remarks,
-          scale: scale
+          scale: scale,
+          box: found.box
         )
       end
 

@@ -13,6 +13,7 @@ module TileLoom
         "MultiPolygon" => ["Polygon", 6]
       }.freeze
       LONGEST_TEXT = 10_000
+      LEAST_DEGREES = 1e-6
       # A batch is so many features, or fewer where their geometry is large.
       BATCH, BATCH_BYTES = 2_000, 4 * 1024**2
 
@@ -35,13 +36,26 @@ module TileLoom
 
       # document: parsed GeoJSON; its features may be any Enumerable.
       # remarks: a list to which whoever hands in the features may add sentences.
-      # scale: see Reprojector.
-      def initialize(document, target:, reference: nil, lenient: false, remarks: [], scale: nil)
-        @document, @target, @lenient, @remarks = document, target, lenient, remarks
+      # scale: see Reprojector; box: [west, south, east, north] of its data in their reference, where that is known.
+      def initialize(document, target:, reference: nil, lenient: false, remarks: [], scale: nil, box: nil)
+        @document, @target, @lenient, @remarks, @box = document, target, lenient, remarks, box
         @source_reference = reference || stated_reference
         @reprojector = Reprojector.new(from: @source_reference, to: target, scale: scale)
         @refused = []
         @empty = 0
+      end
+
+      # [west, south, east, north] of the data in degrees of their own datum; nil where that is not known.
+      def degrees
+        corners = @box || SourceExtent.of(@document) or return nil
+        found =
+          Crs::Transform.between(@source_reference, @source_reference.geographic).box(Geometry::Box.new(*corners)).to_a
+        return nil unless found.all?(&:finite?)
+        # One point has no extent, for which PROJ would find nothing.
+        west, south, east, north = found
+        [west - LEAST_DEGREES, south - LEAST_DEGREES, east + LEAST_DEGREES, north + LEAST_DEGREES]
+      rescue Refusal
+        nil
       end
 
       def repairs = @reprojector.repairs

@@ -57,11 +57,16 @@ module TileLoom
         {
           "datums" => [one.datum, other.datum],
           **told(used),
+          "better" => group.any? { |source| source[:layer] } ? better(from, used) : nil,
           "layers" => group.filter_map { |source| source[:layer] },
           "grids" => group.filter_map { |source| source[:grid] }.uniq,
           "candidates" => ([used] + here).uniq(&:name).first(MOST_CANDIDATES).map { |operation| told(operation) }
         }
       end
+
+      # What would bring the data more accurately, or nil.
+      def better(from, used) =
+        Crs::Operations.new(@book.contents.operations).better(from, @crs, degrees, used)&.then { |found| told(found) }
 
       def told(operation) =
         {"name" => operation.name, "accuracy_m" => operation.accuracy_here, "area" => operation.area}

@@ -32,11 +32,17 @@ module TileLoom
       def source
         @source ||=
           Data::MemorySource.new.tap do |source|
-            document.layers.each_with_index do |layer, index|
+            shifts = ChosenOperations.new(document.contents.operations, document.contents.crs)
+            # What the features are brought by decides where pixels and grids lie, too.
+            features, others = document.layers.each_with_index.partition { |layer, _| !layer.tiles && !layer.raster? }
+            features.each do |layer, index|
               yield layer.title if block_given?
-              next add_tiles(source, layer) if layer.tiles
-              next add_raster(source, layer, index) if layer.raster?
-              source.add(layer.id, located(layer, index) { read(layer, reader(layer, index)) })
+              source.add(layer.id, located(layer, index) { read(layer, chosen(shifts, layer, index)) })
+            end
+            settle(shifts)
+            others.each do |layer, index|
+              yield layer.title if block_given?
+              layer.tiles ? add_tiles(source, layer) : add_raster(source, layer, index)
             end
           end
       end
@@ -72,6 +78,16 @@ module TileLoom
       end
 
       private
+
+      def chosen(shifts, layer, index) =
+        shifts.reader(title: layer.title) { |crs| reader(layer, index, target: crs.for_fixed_scale!) }
+
+      # The document says by which operations its data came, as it would if they had been imported.
+      def settle(shifts)
+        told.concat(shifts.told)
+        return if shifts.entries == document.contents.operations
+        @document = Book.new(document.settings.merge({"operations" => shifts.entries}.compact), enclosures: document.enclosures)
+      end
 
       def add_tiles(source, layer)
         fetch = Raster::Tiles::Fetch.new(File.join(File.dirname(Raster::Cache.folder), "tiles"))

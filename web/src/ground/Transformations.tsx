@@ -15,6 +15,8 @@ interface Shift extends Operation {
   datums: [string, string];
   layers: string[];
   grids: string[];
+  // What would bring the data more accurately.
+  better: Operation | null;
   candidates: Operation[];
 }
 
@@ -45,7 +47,8 @@ export function ShiftsInWords() {
         <span key={shift.datums.join()}>
           {" "}
           {listed(shift.layers, MOST_NAMED)} {shift.layers.length === 1 ? "was" : "were"} transformed by “{shift.name}”
-          ({accuracy(shift)}).
+          ({accuracy(shift)}
+          {shift.better ? `; “${shift.better.name}” would be ${accuracy(shift.better)}` : ""}).
         </span>
       ))}
     </>
