@@ -22,7 +22,7 @@ module App
             style: layer.given.except(*Layer::OWN),
             name: layer.data&.fetch("file", nil)
           )
-          tell(book, layer, reader.told + shifts.told.pop(shifts.told.length))
+          tell(book, layer, reader.told)
         end
         book.update_columns(operations: shifts.entries)
         book.reload.tap(&:generate)

@@ -127,7 +127,6 @@ module App
             arrival.update_columns(done: before + count)
           end
         arrival.remember(reader)
-        arrival.update!(remarks: (arrival.remarks + shifts.told.pop(shifts.told.length)).first(50))
       end
 
       def import_pixels(arrival, file, wanted, layers, report)

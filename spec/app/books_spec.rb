@@ -7,8 +7,11 @@ RSpec.describe App::Routes::Books do
 
   let(:book) { kept_book }
 
-  def change(patch, revision: nil) =
+  def change(patch, revision: nil)
+    # The latest, where a list is replaced and nothing else is said.
+    revision ||= App::Book.where(id: book.id).pick(:revision) if App::MergePatch.list?(patch)
     send_json(:patch, "/api/books/#{book.id}", {patch: patch, label: "Test", revision: revision}.compact)
+  end
 
   it "shows a book with its document, layers and cells" do
     ask("/api/books/#{book.id}")

@@ -241,7 +241,7 @@ RSpec.describe App::ReferenceChange do
       send_json(
         :patch,
         "/api/books/#{book.id}",
-        {patch: {operations: [{datums: shift["datums"], name: "x"}]}, label: "x"}
+        {patch: {operations: [{datums: shift["datums"], name: "x"}]}, label: "x", revision: book.reload.revision}
       )
       expect(answer["message"]).to match(/is changed on Ground/)
     end

@@ -50,7 +50,7 @@ module TileLoom
         corners = @box || SourceExtent.of(@document) or return nil
         found =
           Crs::Transform.between(@source_reference, @source_reference.geographic).box(Geometry::Box.new(*corners)).to_a
-        return nil unless found.all?(&:finite?)
+        return nil unless found.all?(&:finite?) && found[1] >= -90 && found[3] <= 90
         # One point has no extent, for which PROJ would find nothing.
         west, south, east, north = found
         [west - LEAST_DEGREES, south - LEAST_DEGREES, east + LEAST_DEGREES, north + LEAST_DEGREES]

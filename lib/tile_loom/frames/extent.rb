@@ -21,7 +21,7 @@ module TileLoom
           "Its scale: as large as fits; at the next scale of two figures; at the next standard scale; or as it is given."
       part :scale, Values::Types::SCALE, about: "The denominator that is held."
       part :margin_percent, number(0..200), default: 0, about: "Round what is to be seen, of its larger side."
-      part :rotation_deg, number(-360..360), default: 0, about: "Of the ground, clockwise."
+      part :rotation_deg, number(-360..360), default: 0, about: "Of the frame over the ground, clockwise, as of a cell."
       part :turned_with_sheet, flag, default: false, about: "Rotated as the sheet's own ground is, and by that more."
 
       # The Geometry::TurnedRectangle that fills a box in page mm, in units of the reference; nil where there is nothing

@@ -24,7 +24,7 @@ module TileLoom
       part :centre, choice("sheet", "study_area", "place"), default: "study_area"
       part :longitude, number(-180..180), default: 0, about: "Of a place of its own."
       part :latitude, number(-90..90), default: 0
-      part :rotation_deg, number(-360..360), default: 0, about: "Of the ground, clockwise."
+      part :rotation_deg, number(-360..360), default: 0, about: "Of the frame over the ground, clockwise, as of a cell."
       part :reach_deg,
         number(1..180),
         default: 90,

@@ -279,7 +279,29 @@ export interface Layer {
 export interface LabelRule {
   id?: Id;
   title?: string;
-  when?: unknown;
+  /**
+   * Which features have one, in OGC CQL2 JSON; without it all.
+   */
+  when?: {
+    op:
+      | "="
+      | "<>"
+      | "<"
+      | "<="
+      | ">"
+      | ">="
+      | "and"
+      | "or"
+      | "not"
+      | "in"
+      | "between"
+      | "like"
+      | "isNull"
+      | "isSheetFeature"
+      | "touchesSheetFeature"
+      | "withinSheetFeature";
+    args: unknown[];
+  };
   /**
    * The scales (denominators) between which it is drawn, both counted in.
    */
@@ -483,7 +505,29 @@ export interface LabelAreaPlaces {
 export interface Rule {
   id?: Id;
   title: string;
-  when?: unknown;
+  /**
+   * A condition in OGC CQL2 JSON (OGC 21-065r2).
+   */
+  when?: {
+    op:
+      | "="
+      | "<>"
+      | "<"
+      | "<="
+      | ">"
+      | ">="
+      | "and"
+      | "or"
+      | "not"
+      | "in"
+      | "between"
+      | "like"
+      | "isNull"
+      | "isSheetFeature"
+      | "touchesSheetFeature"
+      | "withinSheetFeature";
+    args: unknown[];
+  };
   symbol: MapSymbol;
 }
 /**
@@ -869,7 +913,29 @@ export interface LabelByHand {
 export interface Order {
   name?: string;
   sheets?: string;
-  where?: unknown;
+  /**
+   * Of the sheets those that meet a condition (CQL2 JSON) on sheet.name, sheet.number, sheet.row, sheet.column, sheet.scale, and the attributes of the sheet's feature.
+   */
+  where?: {
+    op:
+      | "="
+      | "<>"
+      | "<"
+      | "<="
+      | ">"
+      | ">="
+      | "and"
+      | "or"
+      | "not"
+      | "in"
+      | "between"
+      | "like"
+      | "isNull"
+      | "isSheetFeature"
+      | "touchesSheetFeature"
+      | "withinSheetFeature";
+    args: unknown[];
+  };
   /**
    * Pixels an inch: of pictures in the files, and of images; the book's own where none are given.
    */
@@ -1236,7 +1302,29 @@ export interface ShownOn {
    * … or that have none.
    */
   without?: boolean;
-  when?: unknown;
+  /**
+   * A condition in OGC CQL2 JSON on sheet.name, sheet.feature.NAME and the like.
+   */
+  when?: {
+    op:
+      | "="
+      | "<>"
+      | "<"
+      | "<="
+      | ">"
+      | ">="
+      | "and"
+      | "or"
+      | "not"
+      | "in"
+      | "between"
+      | "like"
+      | "isNull"
+      | "isSheetFeature"
+      | "touchesSheetFeature"
+      | "withinSheetFeature";
+    args: unknown[];
+  };
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema
@@ -1585,7 +1673,7 @@ export interface WholeIndexExtent {
   scale?: Scale;
   margin_percent?: number;
   /**
-   * Of the ground, clockwise.
+   * Of the frame over the ground, clockwise, as of a cell.
    */
   rotation_deg?: number;
   /**
@@ -1609,7 +1697,7 @@ export interface SheetExtent {
    */
   margin_percent?: number;
   /**
-   * Of the ground, clockwise.
+   * Of the frame over the ground, clockwise, as of a cell.
    */
   rotation_deg?: number;
   /**
@@ -1634,7 +1722,7 @@ export interface NeighboursExtent {
   scale?: Scale;
   margin_percent?: number;
   /**
-   * Of the ground, clockwise.
+   * Of the frame over the ground, clockwise, as of a cell.
    */
   rotation_deg?: number;
   /**
@@ -1656,7 +1744,7 @@ export interface FixedExtent {
    */
   margin_percent?: number;
   /**
-   * Of the ground, clockwise.
+   * Of the frame over the ground, clockwise, as of a cell.
    */
   rotation_deg?: number;
   /**
@@ -1685,7 +1773,7 @@ export interface FeaturesExtent {
   scale?: Scale;
   margin_percent?: number;
   /**
-   * Of the ground, clockwise.
+   * Of the frame over the ground, clockwise, as of a cell.
    */
   rotation_deg?: number;
   /**
@@ -1693,7 +1781,29 @@ export interface FeaturesExtent {
    */
   turned_with_sheet?: boolean;
   layer?: Id;
-  when?: unknown;
+  /**
+   * Which features of the layer, in OGC CQL2 JSON; without it all.
+   */
+  when?: {
+    op:
+      | "="
+      | "<>"
+      | "<"
+      | "<="
+      | ">"
+      | ">="
+      | "and"
+      | "or"
+      | "not"
+      | "in"
+      | "between"
+      | "like"
+      | "isNull"
+      | "isSheetFeature"
+      | "touchesSheetFeature"
+      | "withinSheetFeature";
+    args: unknown[];
+  };
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema
@@ -1711,7 +1821,7 @@ export interface DetailExtent {
    */
   margin_percent?: number;
   /**
-   * Of the ground, clockwise.
+   * Of the frame over the ground, clockwise, as of a cell.
    */
   rotation_deg?: number;
   /**
@@ -1753,7 +1863,7 @@ export interface Globe {
   longitude?: number;
   latitude?: number;
   /**
-   * Of the ground, clockwise.
+   * Of the frame over the ground, clockwise, as of a cell.
    */
   rotation_deg?: number;
   /**
@@ -2325,7 +2435,29 @@ export interface TableElement {
    * Those that the sheet shows, or all.
    */
   records?: "sheet" | "book";
-  when?: unknown;
+  /**
+   * Which records, in OGC CQL2 JSON.
+   */
+  when?: {
+    op:
+      | "="
+      | "<>"
+      | "<"
+      | "<="
+      | ">"
+      | ">="
+      | "and"
+      | "or"
+      | "not"
+      | "in"
+      | "between"
+      | "like"
+      | "isNull"
+      | "isSheetFeature"
+      | "touchesSheetFeature"
+      | "withinSheetFeature";
+    args: unknown[];
+  };
   sorted_by?: TableSorting[];
   /**
    * Above it, with live text.
@@ -2965,7 +3097,26 @@ export interface Index {
  */
 export interface AreaPart {
   layer?: Id;
-  when?: unknown;
+  when?: {
+    op:
+      | "="
+      | "<>"
+      | "<"
+      | "<="
+      | ">"
+      | ">="
+      | "and"
+      | "or"
+      | "not"
+      | "in"
+      | "between"
+      | "like"
+      | "isNull"
+      | "isSheetFeature"
+      | "touchesSheetFeature"
+      | "withinSheetFeature";
+    args: unknown[];
+  };
   features?: number[];
   polygon?: [number, number][];
 }
