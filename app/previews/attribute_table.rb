@@ -77,7 +77,7 @@ module App
     end
 
     LONGEST_SORTED = 200
-    NUMBER = '^[[:space:]]*[-+]?([0-9]+[.]?[0-9]*|[.][0-9]+)([eE][-+]?[0-9]{1,3})?[[:space:]]*$'
+    NUMBER = "^[[:space:]]*[-+]?([0-9]+[.]?[0-9]*|[.][0-9]+)([eE][-+]?[0-9]{1,3})?[[:space:]]*$"
 
     # The attribute's value in SQL; the path is quoted, and so is the name in it.
     def value_of(name)

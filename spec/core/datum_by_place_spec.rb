@@ -41,7 +41,7 @@ RSpec.describe "The datum of data" do
     points("wells.geojson", PRAGUE)
     crs = TileLoom::Crs::System.find("EPSG:5514")
     rough = TileLoom::Crs::Operations.new.between(TileLoom::Crs::System.find("EPSG:4326"), crs, crs)
-    folio = book(operations: [{"datums" => ["World Geodetic System 1984 ensemble", crs.datum].sort, "name" => rough.name}])
+    book(operations: [{"datums" => ["World Geodetic System 1984 ensemble", crs.datum].sort, "name" => rough.name}])
     datums = TileLoom::Crs::DatumOperation.ordered(TileLoom::Crs::System.find("EPSG:4326"), crs).first.map(&:datum)
     folio = book(operations: [{"datums" => datums, "name" => rough.name}])
     folio.source

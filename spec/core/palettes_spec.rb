@@ -37,7 +37,7 @@ RSpec.describe "Pictures of a table of colours" do
         image = drawn(raster, {"kind" => "picture"}, view(rotation)).raster
         expect(image.image.bands).to eq(4)
         expect(colours(image)).to eq(TABLE.values.drop(1).sort)
-        clear = image.image[3].hist_find.write_to_memory.unpack("L*").first
+        clear = image.image[3].hist_find.write_to_memory.unpack1("L*")
         expect(clear).to be > image.width_px * image.height_px / 5
         expect(image.streams.filter).to eq(:deflate)
       end

@@ -118,7 +118,7 @@ module TileLoom
       private
 
       def mesh(view, crs, like, zone)
-        Mesh.new(
+        ((view.globe? && crs.geographic?) ? GlobeMesh : Mesh).new(
           view: view,
           crs: crs,
           target_mm: target_mm,

@@ -57,7 +57,7 @@ module TileLoom
         {
           "datums" => [one.datum, other.datum],
           **told(used),
-          "better" => group.any? { |source| source[:layer] } ? better(from, used) : nil,
+          "better" => (group.any? { |source| source[:layer] }) ? better(from, used) : nil,
           "layers" => group.filter_map { |source| source[:layer] },
           "grids" => group.filter_map { |source| source[:grid] }.uniq,
           "candidates" => ([used] + here).uniq(&:name).first(MOST_CANDIDATES).map { |operation| told(operation) }

@@ -13,10 +13,10 @@ module TileLoom
         def command(command, reads: [], writes: [])
           [
             "bwrap",
-            *%w[--unshare-all --die-with-parent --cap-drop ALL],
+            "--unshare-all", "--die-with-parent", "--cap-drop", "ALL",
             *Sandbox::SYSTEM.flat_map { |path| ["--ro-bind-try", path, path] },
             *Sandbox::ROOTS.flat_map { |path| root(path) },
-            *%w[--dev /dev --tmpfs /tmp],
+            "--dev", "/dev", "--tmpfs", "/tmp",
             *reads.uniq.flat_map { |path| ["--ro-bind", File.realpath(path), path] },
             *writes.uniq.flat_map { |path| ["--bind", File.realpath(path), path] },
             "--chdir",

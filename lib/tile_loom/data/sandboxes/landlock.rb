@@ -27,7 +27,7 @@ module TileLoom
           [
             *LimitedProcess.offline,
             "ruby",
-            *%w[-W0 --disable=gems -r],
+            "-W0", "--disable=gems", "-r",
             File.expand_path(__FILE__),
             "-e",
             "#{self.class.name}.enter(ARGV)",
@@ -56,7 +56,11 @@ module TileLoom
           version = call(CREATE, 0, 0, VERSION)
           rights = ALL[[version, ALL.length].min - 1]
           attributes = [rights, (version >= 4) ? NETWORK : 0, (version >= 6) ? SCOPES : 0]
-          bytes = attributes.first((version >= 6) ? 3 : ((version >= 4) ? 2 : 1)).pack("Q*")
+          bytes = attributes.first(if version >= 6
+                    3
+                  else
+                    ((version >= 4) ? 2 : 1)
+          end).pack("Q*")
           ruleset = call(CREATE, bytes, bytes.bytesize, 0)
           rules.each { |path, wanted| allow(ruleset, path, rights & wanted) }
           prctl = Fiddle::Function.new(Fiddle::Handle::DEFAULT["prctl"], [Fiddle::TYPE_LONG] * 5, Fiddle::TYPE_INT)
