@@ -120,7 +120,7 @@ module App
     # What the reference does to lengths over the book's ground; nothing while there is none.
     def distortion(book)
       box = book.extent or return nil
-      found = TileLoom::Crs::Distortion.new(book.crs, box)
+      found = TileLoom::Crs::Distortion.new(book.crs, box, held: book.index.settings.fetch("held", "projection"))
       {"words" => found.in_words, "warnings" => found.warnings}
     rescue TileLoom::Refusal => error
       {"words" => "", "warnings" => [error.message]}

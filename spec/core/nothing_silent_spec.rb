@@ -481,3 +481,45 @@ RSpec.describe "Nothing" do
     )
   end
 end
+
+# What a book names and does not have is told by `bin/loom check`, and what does not fit is told by what it comes
+# nearest to.
+RSpec.describe TileLoom::Document::LooseEnds do
+  def book(**more)
+    book, source = small_book([rectangle(500_000, 6_100_000, 500_400, 6_100_300)])
+    settings = JSON.parse(JSON.generate(book.settings.merge(more.transform_keys(&:to_s))))
+    [TileLoom::Document::Book.new(settings), source]
+  end
+
+  it "names labels by hand, transformations and orders that miss" do
+    hand = {"layer" => "gone", "rule" => "r", "feature" => {"id" => "1"}, "hidden" => true}
+    found =
+      described_class.new(
+        *book(
+          labels_by_hand: [hand, hand.merge("layer" => "area", "sheet" => "Z9")],
+          operations: [{"datums" => ["A datum", "Another"], "name" => "A to Another"}],
+          orders: [{"name" => "For the van", "sheets" => "Q7-Q9", "form" => {"kind" => "pdf_book"}}]
+        )
+      ).list
+    expect(found).to include(
+      /is of the layer “gone”, which the book does not have/,
+      /is of the label rule “r”, which .* does not have/,
+      /is for the sheet “Z9”, which the book does not have/,
+      /“A to Another” is between datums of which neither is the book’s own/,
+      /The order “For the van” asks for sheets that the book does not have: /
+    )
+    expect(described_class.new(*book).list).to be_empty
+  end
+
+  {
+    {"rotation_deg" => 359.999} => /“rotation_deg” is 359\.999; it must be at most/,
+    {"area" => {"area" => "x"}} => /“area” is .*; it must be text or a list\./,
+    {"keep" => 3} => /“keep” is 3; it must be at most/
+  }.each do |change, sentence|
+    it "says of #{change} what it comes nearest to, and nothing else" do
+      settings = book.first.settings
+      found = TileLoom::Document::Schema.findings(settings.merge("index" => settings["index"].merge(change)))
+      expect(found.map(&:message)).to match([sentence])
+    end
+  end
+end

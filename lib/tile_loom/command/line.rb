@@ -78,6 +78,7 @@ module TileLoom
           book = Document::Folio.new(path, Document::Book.new(settings, enclosures: beside(path)))
           source = book.source
           refuse(Document::Check.new(settings, enclosures: beside(path)).findings(source: source))
+          told.add(Document::LooseEnds.new(book.document, source).list)
           look_at_sheets(book.document, source)
           told.add(Output::Plan.new(Output::Press.new(book: book.document, source: source)).coarse_pixels)
           tell_of_book(book, source)
@@ -168,7 +169,7 @@ module TileLoom
           box =
             document.layers.filter_map { |layer| source.extent(layer.id) }.reduce { |all, other| all.union(other) } or
             return []
-          Crs::Distortion.new(document.crs, box).warnings
+          Crs::Distortion.new(document.crs, box, held: document.index.held).warnings
         rescue Refusal => error
           [error.message]
         end

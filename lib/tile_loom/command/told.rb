@@ -11,7 +11,7 @@ module TileLoom
 
       # sheet: its name, or nil for what the whole book is told.
       def add(sentences, sheet: nil)
-        sentences.each { |sentence| (@sheets[sentence] ||= []).concat([sheet].compact) }
+        sentences.each { |sentence| (@sheets[sentence] ||= []).concat([sheet].compact).uniq! }
       end
 
       def lines = @sheets.map { |sentence, sheets| sheets.empty? ? sentence : "#{named(sheets)}: #{sentence}" }

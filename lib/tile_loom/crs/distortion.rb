@@ -12,9 +12,9 @@ module TileLoom
       # Scale errors above this are worth a warning.
       MOST_ERROR = 1.0 / 1000
 
-      # box: of the ground, in units of the reference.
-      def initialize(crs, box)
-        @crs, @box = crs, box
+      # box: of the ground, in units of the reference; held: what a book's scale is true to, "projection" or "ellipsoid".
+      def initialize(crs, box, held: "projection")
+        @crs, @box, @held = crs, box, held
       end
 
       def least = @least ||= places.min_by(&:scale)
@@ -84,8 +84,8 @@ module TileLoom
       def too_far
         worst = [least, most].max_by { |place| (place.scale - 1).abs }
         return if (worst.scale - 1).abs <= MOST_ERROR
-        "The scale is off by more than 1 in 1,000 (#{worst.where}); hold the scale on the ground, or choose a CRS " \
-        "made for this place."
+        hold = "hold the scale on the ellipsoid, or " unless @held == "ellipsoid"
+        "The scale of the map plane is off by more than 1 in 1,000 (#{worst.where}); #{hold}choose a CRS made for this place."
       end
 
       # The corners against the area of use that the register states, a tenth of a degree forgiven.

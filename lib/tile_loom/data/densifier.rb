@@ -5,7 +5,7 @@ module TileLoom
     # Puts vertices between those of edges that run straight in degrees (RFC 7946, 3.1.1) and bend on the map plane, so
     # that no chord leaves its edge by more than a tolerance. Edges of a file that counts in a plane of its own stay.
     class Densifier
-      # Of paper, at the book's scale; a scale five times as large still has it to 0.05 mm.
+      # Of paper, at the book's scale; what is drawn is thinned to 0.05 mm on top of it.
       TOLERANCE_MM = 0.01
       METRES_PER_DEG = 111_320.0
 

@@ -42,7 +42,7 @@ module TileLoom
         return [Refusal.new("book.no_object", at: "/")] unless document.is_a?(Hash)
         too_long = list_schemer.validate(document).select { |error| error["type"] == "maxItems" }
         found = too_long.any? ? too_long : schemer.validate(document).first(MOST_FINDINGS)
-        found.map { |error| refusal(error, at: path(error)) }.uniq { |finding| [finding.pointer, finding.message] }
+        refusals(found) { |error| path(error) }
       end
 
       # Raises the first finding, if there is one.
@@ -55,10 +55,35 @@ module TileLoom
       def part_findings(name, part, path:)
         @parts ||= {}
         @parts[name] ||= compiled({"$ref" => "#/$defs/#{name}", "$defs" => definitions})
-        @parts[name]
-          .validate(part)
-          .first(MOST_FINDINGS)
-          .map { |error| refusal(error, at: "#{path}#{error["data_pointer"]}") }
+        refusals(@parts[name].validate(part).first(MOST_FINDINGS)) { |error| "#{path}#{error["data_pointer"]}" }
+      end
+
+      # Refusals of errors, each once; the block gives where one is. Of what fits none of several alternatives, that one is
+      # told which it comes nearest to: the one of its own kind, or all kinds that it could be of.
+      def refusals(errors)
+        kinds = ->(error) { [*ARTICLES.keys, "const", "enum"].include?(error["type"]) }
+        apt =
+          errors.reject do |error|
+            at = error["data_pointer"]
+            kinds.call(error) &&
+              errors.any? do |other|
+                there = other["data_pointer"]
+                there.start_with?("#{at}/") || (there == at && !kinds.call(other))
+              end
+          end
+        apt
+          .group_by { |error| [error["data_pointer"], ARTICLES.key?(error["type"])] }
+          .flat_map do |(_, kind), list|
+            wanted = kind ? list.map { |error| error["type"] }.uniq : []
+            (wanted.length > 1) ? [kinds_refused(list.first, wanted, at: yield(list.first))] : list.map { |error| refusal(error, at: yield(error)) }
+          end
+          .uniq { |finding| [finding.pointer, finding.message] }
+      end
+
+      def kinds_refused(error, types, at:)
+        name = error["data_pointer"].split("/").last || "document"
+        wanted = types.map { |type| ARTICLES[type] }.join(" or ")
+        Refusal.new("schema.type", name: name, given: given(error["data"]), wanted: wanted, at: at)
       end
 
       def definition(name) = definitions.fetch(name)
@@ -136,6 +161,12 @@ module TileLoom
           ["maximum", {given: given, most: schema["maximum"]}]
         when "maxItems"
           ["max_items", count_and_most(error, schema["maxItems"])]
+        when "minItems"
+          ["min_items", count_and_least(error, schema["minItems"])]
+        when "minLength"
+          ["min_length", count_and_least(error, schema["minLength"])]
+        when "uniqueItems"
+          ["unique_items", {}]
         when "maxLength"
           ["max_length", count_and_most(error, schema["maxLength"])]
         when "pattern"
@@ -149,6 +180,8 @@ module TileLoom
 
       def count_and_most(error, most) =
         {count: Units::Number.grouped(error["data"].length), most: Units::Number.grouped(most)}
+
+      def count_and_least(error, least) = {count: error["data"].length, least: least}
 
       # A value in short; a large one is not written out first.
       def given(data) =

@@ -24,6 +24,16 @@ module TileLoom
         chain[1]
       end
 
+      # Does it come to itself again by what it continues?
+      def round?(sheet)
+        chain = [self]
+        while (other = one_before(chain.last, sheet))
+          return true if chain.include?(other)
+          chain << other
+        end
+        false
+      end
+
       def one_before(element, sheet) =
         element.continues && sheet.elements.find { |other| other.id == element.continues && alike?(other) }
 
@@ -36,6 +46,9 @@ module TileLoom
       # What is said where the one that it continues is not there, in sentences.
       def broken_off(sheet)
         return [] if continues.nil? || before(sheet)
+        if round?(sheet)
+          return ["“#{title}” continues “#{continues}”, which in the end continues it, so that none of them begins; let one have rows of its own."]
+        end
         [
           "“#{title}” continues “#{continues}”, which is not on this page; choose another, or let it have rows of its own."
         ]

@@ -16,6 +16,7 @@ module TileLoom
       # Turns that are tried beside the area's own, in degrees.
       TURNS = [0, 30, -30].freeze
 
+      # bound: sheets that are needed at least, or nil where that is not known.
       Found =
         Struct.new(:cells, :grid, :shift, :plain, :bound, keyword_init: true) do
           # Sheets that were saved against the plain grid.
@@ -33,7 +34,7 @@ module TileLoom
         plain = grid(0.0)
         best = [plain.cells, plain, [0.0, 0.0]]
         first = best[0].length
-        bound = LowerBound.new(area: @area, extent: plain.extent, turns: @turns).cells
+        bound = bounded? ? LowerBound.new(area: @area, extent: plain.extent, turns: @turns).cells : 0
         angles.each do |angle|
           break if best[0].length <= bound || @stop.call
           grid = grid(angle)
@@ -43,10 +44,14 @@ module TileLoom
             best = [grid.cells(shift: shift), grid, shift]
           end
         end
-        Found.new(cells: best[0], grid: best[1], shift: best[2], plain: first, bound: bound)
+        Found.new(cells: best[0], grid: best[1], shift: best[2], plain: first, bound: bound.positive? ? bound : nil)
       end
 
       private
+
+      # Is there a number that no cover can do with less of? Where cells that show a little are left out, the rest may be
+      # any number; where they are not of one size, one of them may show more than another.
+      def bounded? = @keep == "touching" && @size.held == "projection"
 
       def grid(angle) = Grid.new(area: @area, size: @size, overlap_mm: @overlap_mm, keep: @keep, turn_deg: angle)
 

@@ -27,7 +27,7 @@ module TileLoom
           begin
             found = in_range
             found = found.select { |item| meets?(item) } if @order.where
-            raise Refusal.new("output.no_sheet_meets", at: "/where") if found.empty?
+            raise Refusal.new(@order.where ? "output.no_sheet_meets" : "output.no_sheets") if found.empty?
             found
           end
       end

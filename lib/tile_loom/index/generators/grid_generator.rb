@@ -70,7 +70,7 @@ module TileLoom
 
         def cells
           return fewest, nil if @index.fewest
-          [
+          grid =
             Grid.new(
               area: area,
               size: size,
@@ -79,12 +79,18 @@ module TileLoom
               start: start,
               turn_deg: turn,
               step: step
-            ).cells,
-            nil
-          ]
+            )
+          [demand_some(grid.cells), nil]
         end
 
         private
+
+        # A share may be more than any cell shows.
+        def demand_some(cells)
+          return cells unless cells.empty? && keep.is_a?(Numeric)
+          share = Units::Number.plain(keep * 100, decimals: 4)
+          raise Refusal.new("index.share_leaves_none", share: share, at: "/index/keep")
+        end
 
         def keep = @index.keep
 
@@ -119,9 +125,9 @@ module TileLoom
             else
               ", rotated #{Units::Number.plain(-found.grid.turn_deg, decimals: 1)}° clockwise"
             end
-          @notes << "The fewest sheets found: #{found.cells.length}, #{saved}#{turned}. At least #{found.bound} are " \
-            "needed."
-          found.cells
+          least = " At least #{found.bound} #{(found.bound == 1) ? "is" : "are"} needed." if found.bound
+          @notes << "The fewest sheets found: #{found.cells.length}, #{saved}#{turned}.#{least}"
+          demand_some(found.cells)
         end
       end
     end
