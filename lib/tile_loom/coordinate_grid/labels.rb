@@ -152,25 +152,23 @@ module TileLoom
 
       def claim(side, mesh, crossing, full:)
         spot = spot(side, mesh, crossing, full: full)
-        unless @placement.on_paper?(spot)
-          @off_paper[crossing] = true
-          return nil
-        end
         along = Side.level?(side) ? [1.0, 0.0] : [0.0, 1.0]
+        here = @placement.on_paper?(spot)
         places = SLIDES_MM.lazy.map { |slide| slide.zero? ? spot : spot.move(along[0] * slide, along[1] * slide) }
         found =
-          places.find { |place| @placement.claim(place) } ||
+          (places.find { |place| @placement.claim(place) } if here) ||
           beside_corner(side, mesh, crossing, spot.reach(*along), full)
+        @off_paper[crossing] = true unless here || found
         found && Label.new(caption: caption(mesh, crossing, full), spot: found, side: side, line: crossing.line)
       end
 
-      # So near to the side's end that the label goes beyond it, it may end with the side; it still stands over its
-      # line.
+      # So near to the side's end that the label goes beyond it, and another's label is there, it may end with the side; it
+      # still stands over its line.
       def beside_corner(side, mesh, crossing, reach, full)
         index = Side.ends(side, frame).index { |x, y| ((Side.level?(side) ? x : y) - crossing.along).abs < reach }
         return nil if index.nil? || inside? || @spec.orientation == "along_line"
         spot = flush(side, Side.ends(side, frame)[index], index, caption(mesh, crossing, full))
-        spot if @placement.claim(spot)
+        spot if @placement.on_paper?(spot) && @placement.claim(spot)
       end
 
       # [mesh, line] of the lines in the frame that none of the labels says.
@@ -252,7 +250,7 @@ module TileLoom
       def of_line(mesh, line, full) =
         Caption.of(line, mesh.crs, mesh.interval(line.axis), @spec, full: full, tolerance: tolerance(mesh, line.axis))
 
-      # A line that comes out at a corner has its label beside the corner: the other side's is there too.
+      # A line that comes out at a corner claims its place before others: the other side's label is there, too.
       AT_CORNER_MM = 0.5
 
       # 0 or 1: the end of the side where the line comes out, or nil.
@@ -267,8 +265,6 @@ module TileLoom
       end
 
       def found_spot(side, mesh, crossing, full)
-        corner = corner(side, crossing)
-        return flush(side, [crossing.x, crossing.y], corner, caption(mesh, crossing, full)) if corner
         spot =
           over(
             crossing.x,
