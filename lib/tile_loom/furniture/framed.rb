@@ -73,6 +73,7 @@ module TileLoom
           *veil&.told(sheet, view),
           *notes(sheet, view).told.map { |sentence| located(sentence) },
           *outline_drawings(sheet, view).filter_map(&:trouble),
+          *Overlaps.new(self, sheet, surround_nodes(sheet, view).last).told,
           *((!plain?(view) && grids.any?(&:labels)) ? ["“#{title}” is no rectangle, so its grids have no labels."] : [])
         ]
       end
@@ -204,7 +205,8 @@ module TileLoom
         sheet.once(:shown, id) do
           taken = (cells&.first == "cells") ? cells_drawing(sheet, view).labels.map { |_, box| box } : []
           taken += notes(sheet, view).boxes
-          taken += InTheWay.new(self, sheet, view, surround_nodes(sheet, view).drop(1).flatten(1)).boxes
+          texts = [*surround_nodes(sheet, view).drop(1).flatten(1), *over_ground(sheet, view)]
+          taken += InTheWay.new(self, sheet, view, texts).boxes
           View::Shown.new(
             layers: layers_shown(sheet.book),
             names: labels?,
