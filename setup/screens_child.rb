@@ -59,7 +59,7 @@ class ScreensChild
   def take(name)
     resize
     settled
-    page.save_screenshot(File.join(FOLDER, "#{name}.png"))
+    page.save_screenshot(File.join(FOLDER, "#{name}.png")) # standard:disable Lint/Debugger
     puts "docs/screenshots/#{name}.png"
   end
 
@@ -160,10 +160,7 @@ class ScreensChild
   def show_weave = go("weave")
 
   def show_strip
-    App::BookChanges.new(@book).apply(
-      {"index" => {"kind" => "strip", "area" => "boardwalk"}},
-      label: "Strip"
-    )
+    App::BookChanges.new(@book).apply({"index" => {"kind" => "strip", "area" => "boardwalk"}}, label: "Strip")
     go("weave")
   end
 

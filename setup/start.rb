@@ -138,12 +138,7 @@ module Setup
       raise Failure, "#{left.join(" and ")} cannot be mended; bring back the last dump with bin/restore." if left.any?
     end
 
-    def environment =
-      Gems::ENVIRONMENT.merge(
-        @database&.environment || {},
-        "TMPDIR" => scratch,
-        **tiles
-      )
+    def environment = Gems::ENVIRONMENT.merge(@database&.environment || {}, "TMPDIR" => scratch, **tiles)
 
     # The stand-in for a tile server is trusted where this command starts it: another program at its port is not.
     def tiles

@@ -14,11 +14,13 @@ module App
       scales = TileLoom::Index::StandardScales.beside(Book.core(@settings).index.scale)
       # From the coarsest on: where one cannot be counted, no finer one can.
       counts =
-        scales.reverse.each_with_object({}) do |scale, found|
-          given_up = found.key?(:given_up)
-          found[scale] = @known[scale] || (given_up ? nil : @count.call(changed(scale)))
-          found[:given_up] = true if found[scale].nil?
-        end
+        scales
+          .reverse
+          .each_with_object({}) do |scale, found|
+            given_up = found.key?(:given_up)
+            found[scale] = @known[scale] || (given_up ? nil : @count.call(changed(scale)))
+            found[:given_up] = true if found[scale].nil?
+          end
       scales.map { |scale| {"scale" => scale, "count" => counts[scale], **bounds(scale, counts)} }
     end
 

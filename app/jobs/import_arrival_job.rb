@@ -47,7 +47,8 @@ module App
           begin_afresh(arrival)
           reference = Book.where(id: arrival.book_id).pick(:reference)
           layers = []
-          shifts = TileLoom::Document::ChosenOperations.new(Book.where(id: arrival.book_id).pick(:operations), reference)
+          shifts =
+            TileLoom::Document::ChosenOperations.new(Book.where(id: arrival.book_id).pick(:operations), reference)
           arrival.with_file do |file|
             arrival.choice["layers"].each { |wanted| import(arrival, file, wanted, layers, shifts) }
           end

@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 module App
-  # Looks into a file that has arrived and reports its layers. The quick worker gives it a short while; what takes longer
-  # goes on behind the work that somebody waits for.
+  # Looks into a file that has arrived and reports its layers. The quick worker gives it a short while; what takes
+  # longer goes on behind the work that somebody waits for.
   InspectArrivalJob =
     Struct.new(:arrival_id) do
       def perform
@@ -102,5 +102,5 @@ module App
 
   InspectArrivalJob::SECONDS = 20
   # The look takes longer than it has. No error that anything else would catch.
-  InspectArrivalJob::TooLong = Class.new(Exception)
+  InspectArrivalJob::TooLong = Class.new(Exception) # standard:disable Lint/InheritException
 end

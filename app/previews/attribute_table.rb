@@ -28,11 +28,7 @@ module App
     def matching(search, condition, only)
       rows = Feature.where(layer_id: @layer.id)
       unless search.strip.empty?
-        rows =
-          rows.where(
-            "LOWER(properties) LIKE ?",
-            "%#{ActiveRecord::Base.sanitize_sql_like(search.downcase)}%"
-          )
+        rows = rows.where("LOWER(properties) LIKE ?", "%#{ActiveRecord::Base.sanitize_sql_like(search.downcase)}%")
       end
       rows = rows.where(identity: only) if only
       condition ? rows.where(id: ids_that_meet(rows, condition)) : rows

@@ -192,7 +192,11 @@ RSpec.describe App::Routes::Arrivals do
     "not JSON" => ["{", "a.geojson", /not JSON/],
     "not GeoJSON" => ["{}", "a.geojson", /./],
     "empty" => ['{"type":"FeatureCollection","features":[]}', "a.geojson", /holds no/],
-    "outside the reference altogether" => [point.call(-9, 2000), "a.geojson", /No feature of the file could be imported.*outside what/],
+    "outside the reference altogether" => [
+      point.call(-9, 2000),
+      "a.geojson",
+      /No feature of the file could be imported.*outside what/
+    ],
     "no GeoPackage" => ["nothing", "a.gpkg", /a\.gpkg could not be read/],
     "no zip" => ["PK nonsense", "a.zip", /a\.zip is not a zip file, or it is damaged/]
   }.each do |name, (bytes, file, sentence)|

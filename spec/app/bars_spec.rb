@@ -22,7 +22,19 @@ RSpec.describe App::Routes::Bars do
       App::Book.find(book.id).settings["layout"]["elements"].map do |element|
         (element["kind"] == kind) ? element.merge(changes) : element
       end
-    send_json(:patch, "/api/books/#{book.id}", {label: "Element", patch: {layout: {elements: elements}}, revision: App::Book.where(id: book.id).pick(:revision)})
+    send_json(
+      :patch,
+      "/api/books/#{book.id}",
+      {
+        label: "Element",
+        patch: {
+          layout: {
+            elements: elements
+          }
+        },
+        revision: App::Book.where(id: book.id).pick(:revision)
+      }
+    )
   end
 
   def told(id) = ask("/api/books/#{book.id}/sheets/1/measured/#{id}")

@@ -208,7 +208,12 @@ RSpec.describe "Doors" do
     Puma::Client.prepend(App::LeastRate) unless Puma::Client.ancestors.include?(App::LeastRate)
 
     def drip(head, body)
-      puma = Puma::Server.new(->(_) { [200, {}, ["done"]] }, nil, {log_writer: Puma::LogWriter.null, first_data_timeout: 30})
+      puma =
+        Puma::Server.new(
+          ->(_) { [200, {}, ["done"]] },
+          nil,
+          {log_writer: Puma::LogWriter.null, first_data_timeout: 30}
+        )
       port = puma.add_tcp_listener("127.0.0.1", 0).addr[1]
       puma.run
       socket = TCPSocket.new("127.0.0.1", port)

@@ -186,7 +186,11 @@ RSpec.describe "Any request" do
         )
       end
       patch = document.is_a?(Hash) ? document.select { |key, value| before.settings[key] != value } : document
-      send_json(:patch, "/api/books/#{@book.id}", {patch: patch, revision: App::Book.where(id: @book.id).pick(:revision)})
+      send_json(
+        :patch,
+        "/api/books/#{@book.id}",
+        {patch: patch, revision: App::Book.where(id: @book.id).pick(:revision)}
+      )
       faults << told("PATCH #{JSON.generate(patch)}") if last_response.status >= 500
       next unless last_response.status == 200
       [

@@ -24,7 +24,19 @@ RSpec.describe App::Routes::Grids do
       App::Book.find(book.id).settings[layout]["elements"].map do |element|
         (element["id"] == frame(layout)["id"]) ? element.merge(changes) : element
       end
-    send_json(:patch, "/api/books/#{book.id}", {label: "Frame", patch: {layout => {elements: elements}}, revision: App::Book.where(id: book.id).pick(:revision)})
+    send_json(
+      :patch,
+      "/api/books/#{book.id}",
+      {
+        label: "Frame",
+        patch: {
+          layout => {
+            elements: elements
+          }
+        },
+        revision: App::Book.where(id: book.id).pick(:revision)
+      }
+    )
   end
 
   it "says of each grid what it comes to on a sheet" do

@@ -25,7 +25,11 @@ RSpec.describe "Ground in depth" do
     layers[1]["rules"] = [
       {"title" => "Hag", "symbol" => {"marker" => {"shape" => "hag", "size_mm" => 4, "colour" => "#204060"}}}
     ]
-    send_json(:patch, "/api/books/#{book.id}", {label: "Style", patch: {layers: layers}, revision: App::Book.where(id: book.id).pick(:revision)})
+    send_json(
+      :patch,
+      "/api/books/#{book.id}",
+      {label: "Style", patch: {layers: layers}, revision: App::Book.where(id: book.id).pick(:revision)}
+    )
     expect(last_response.status).to eq(200)
     ask("/api/books/#{book.id}/file")
     expect(JSON.parse(last_response.body)["markers"].first["svg"]).not_to include("script")
@@ -40,12 +44,20 @@ RSpec.describe "Ground in depth" do
     layers[1]["rules"] = [
       {"title" => "", "symbol" => {"marker" => {"shape" => "ufo", "size_mm" => 4, "colour" => "#204060"}}}
     ]
-    send_json(:patch, "/api/books/#{book.id}", {label: "Style", patch: {layers: layers}, revision: App::Book.where(id: book.id).pick(:revision)})
+    send_json(
+      :patch,
+      "/api/books/#{book.id}",
+      {label: "Style", patch: {layers: layers}, revision: App::Book.where(id: book.id).pick(:revision)}
+    )
     expect(answer).to include("message" => /no marker “ufo”/, "path" => "/layers/1/rules/0/symbol/marker/shape")
     layers[1]["rules"] = [
       {"title" => "", "symbol" => {}, "when" => {"op" => ">", "args" => [{"property" => "code"}, 5]}}
     ]
-    send_json(:patch, "/api/books/#{book.id}", {label: "Style", patch: {layers: layers}, revision: App::Book.where(id: book.id).pick(:revision)})
+    send_json(
+      :patch,
+      "/api/books/#{book.id}",
+      {label: "Style", patch: {layers: layers}, revision: App::Book.where(id: book.id).pick(:revision)}
+    )
     expect(answer).to include("message" => /compares “code”, which is text, with 5/, "path" => "/layers/1/rules/0/when")
   end
 

@@ -11,7 +11,11 @@ RSpec.describe "In words" do
   def fresh = App::Book.find(book.id)
 
   def patch_book(patch) =
-    send_json(:patch, "/api/books/#{book.id}", {patch: patch, revision: App::Book.where(id: book.id).pick(:revision)}).then { [last_response.status, answer["message"]] }
+    send_json(
+      :patch,
+      "/api/books/#{book.id}",
+      {patch: patch, revision: App::Book.where(id: book.id).pick(:revision)}
+    ).then { [last_response.status, answer["message"]] }
 
   def upload(path, text, name = "x.json") =
     post(

@@ -74,6 +74,8 @@ RSpec.describe App::Routes::Index do
     )
     counts[5000] = 12
     list = App::NeighbouringScales.new(settings, {2500 => 40}) { |changed| counts[changed["index"]["scale"]] }.list
-    expect(list.map { |entry| entry.values_at("count", "more_than") }.first(4)).to eq([[nil, 40], [nil, 40], [40, nil], [18, nil]])
+    expect(list.map { |entry| entry.values_at("count", "more_than") }.first(4)).to eq(
+      [[nil, 40], [nil, 40], [40, nil], [18, nil]]
+    )
   end
 end

@@ -12,7 +12,11 @@ RSpec.describe "Labels and notes of a book" do
   def document = App::Book.find(book.id).settings
 
   def patch_book(label = "Labels", **patch)
-    send_json(:patch, "/api/books/#{book.id}", {label: label, patch: patch, revision: App::Book.where(id: book.id).pick(:revision)})
+    send_json(
+      :patch,
+      "/api/books/#{book.id}",
+      {label: label, patch: patch, revision: App::Book.where(id: book.id).pick(:revision)}
+    )
     last_response.status
   end
 

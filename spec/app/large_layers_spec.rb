@@ -50,26 +50,39 @@ RSpec.describe "Large layers" do
   it "are sorted by the database, naturally" do
     layer = App::Layer.find_by(book_id: book.id, key: "dams")
     values = ["b10", "B2", "10", "9.5", "-3", "1e2", "a", "", nil, "b2x"]
-    App::Feature.where(layer_id: layer.id).order(:identity).zip(values).each do |feature, value|
-      feature.update!(properties: value.nil? ? {} : {"code" => value})
-    end
+    App::Feature
+      .where(layer_id: layer.id)
+      .order(:identity)
+      .zip(values)
+      .each { |feature, value| feature.update!(properties: value.nil? ? {} : {"code" => value}) }
     layer.update!(fields: {"code" => "text"})
-    codes = ->(**more) { App::AttributeTable.new(layer).page(page: 0, size: 10, sort: "code", **more)["rows"].map { |row| row["attributes"]["code"] } }
+    codes = ->(**more) do
+      App::AttributeTable.new(layer).page(page: 0, size: 10, sort: "code", **more)["rows"].map do |row|
+        row["attributes"]["code"]
+      end
+    end
     expect(codes.call).to eq(["-3", "9.5", "10", "1e2", "", "a", "B2", "b2x", "b10", nil])
     expect(codes.call(descending: true).first(3)).to eq(%w[b10 b2x B2])
   end
 
   it "fill no table without end: so many records, the rest counted" do
-    elements = book.settings["layout"]["elements"] + [
-      {
-        "kind" => "table",
-        "id" => "records",
-        "layer" => "dams",
-        "records" => "book",
-        "columns" => [{"title" => "Code", "field" => "code"}],
-        "place" => {"left_mm" => 20, "top_mm" => 20, "width_mm" => 80, "height_mm" => 200}
-      }
-    ]
+    elements =
+      book.settings["layout"]["elements"] +
+      [
+        {
+          "kind" => "table",
+          "id" => "records",
+          "layer" => "dams",
+          "records" => "book",
+          "columns" => [{"title" => "Code", "field" => "code"}],
+          "place" => {
+            "left_mm" => 20,
+            "top_mm" => 20,
+            "width_mm" => 80,
+            "height_mm" => 200
+          }
+        }
+      ]
     send_json(:patch, "/api/books/#{book.id}", {patch: {layout: {elements: elements}}, revision: book.revision})
     expect(last_response.status).to eq(200)
     said = -> { ask("/api/books/#{book.id}/sheets/1/facts").then { answer["left_out"].grep(/table/) } }
@@ -82,7 +95,16 @@ RSpec.describe "Large layers" do
 
   it "and pages of maps without end are refused" do
     inset = ->(number) do
-      {"kind" => "inset", "id" => "i#{number}", "place" => {"left_mm" => 10, "top_mm" => 10, "width_mm" => 20, "height_mm" => 20}}
+      {
+        "kind" => "inset",
+        "id" => "i#{number}",
+        "place" => {
+          "left_mm" => 10,
+          "top_mm" => 10,
+          "width_mm" => 20,
+          "height_mm" => 20
+        }
+      }
     end
     elements = book.settings["layout"]["elements"] + (1..30).map(&inset)
     send_json(:patch, "/api/books/#{book.id}", {patch: {layout: {elements: elements}}, revision: book.revision})

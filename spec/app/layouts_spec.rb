@@ -143,7 +143,11 @@ RSpec.describe App::Routes::Layouts do
 
   it "keeps guides with the layout" do
     lines = {"guides" => {"x" => [20, 148.5], "y" => [30]}}
-    send_json(:patch, "/api/books/#{book.id}", {label: "Guides", patch: {"layout" => {**lines}}, revision: App::Book.where(id: book.id).pick(:revision)})
+    send_json(
+      :patch,
+      "/api/books/#{book.id}",
+      {label: "Guides", patch: {"layout" => {**lines}}, revision: App::Book.where(id: book.id).pick(:revision)}
+    )
     expect(App::Book.find(book.id).settings["layout"]).to include(lines)
     step(:undo)
     expect(App::Book.find(book.id).settings["layout"]).not_to have_key("guides")
@@ -164,10 +168,34 @@ RSpec.describe App::Routes::Layouts do
         }
       end
     before = elements
-    send_json(:patch, "/api/books/#{book.id}", {label: "x", patch: {"layout" => {"elements" => before + many}}, revision: App::Book.where(id: book.id).pick(:revision)})
+    send_json(
+      :patch,
+      "/api/books/#{book.id}",
+      {
+        label: "x",
+        patch: {
+          "layout" => {
+            "elements" => before + many
+          }
+        },
+        revision: App::Book.where(id: book.id).pick(:revision)
+      }
+    )
     expect([last_response.status, answer["message"]]).to match([422, /“elements” has 10,0\d\d entries; at most 500/])
     long = before.map { |known| (known["id"] == "title") ? known.merge("text" => "moss " * 200_000) : known }
-    send_json(:patch, "/api/books/#{book.id}", {label: "x", patch: {"layout" => {"elements" => long}}, revision: App::Book.where(id: book.id).pick(:revision)})
+    send_json(
+      :patch,
+      "/api/books/#{book.id}",
+      {
+        label: "x",
+        patch: {
+          "layout" => {
+            "elements" => long
+          }
+        },
+        revision: App::Book.where(id: book.id).pick(:revision)
+      }
+    )
     expect([last_response.status, answer["message"]]).to match([422, /“text” has 1,000,000 characters; at most 10,000/])
     expect(elements).to eq(before)
   end

@@ -14,7 +14,11 @@ RSpec.describe App::Routes::Legends do
   def shown(sheet = 1, of = book) = ask("/api/books/#{of.id}/sheets/#{sheet}/legends/#{legend["id"]}").then { answer }
 
   def patch_book(label = "Legend", **patch)
-    send_json(:patch, "/api/books/#{book.id}", {label: label, patch: patch, revision: App::Book.where(id: book.id).pick(:revision)})
+    send_json(
+      :patch,
+      "/api/books/#{book.id}",
+      {label: label, patch: patch, revision: App::Book.where(id: book.id).pick(:revision)}
+    )
     expect(last_response.status).to eq(200), last_response.body
   end
 
@@ -215,7 +219,13 @@ RSpec.describe App::Routes::Legends do
     send_json(
       :patch,
       "/api/books/#{book.id}",
-      {label: "x", patch: {fields: [{"name" => "a"}, {"name" => "a"}]}, revision: App::Book.where(id: book.id).pick(:revision)}
+      {
+        label: "x",
+        patch: {
+          fields: [{"name" => "a"}, {"name" => "a"}]
+        },
+        revision: App::Book.where(id: book.id).pick(:revision)
+      }
     )
     expect(answer["message"]).to include("Two fields of the book are called “a”")
     patch_book(fields: nil)

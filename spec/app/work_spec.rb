@@ -84,7 +84,19 @@ RSpec.describe "Work" do
     end
 
     it "leave a file that takes long to look at to the slow worker, and say so" do
-      collection = {"type" => "FeatureCollection", "features" => [{"type" => "Feature", "properties" => {}, "geometry" => {"type" => "Point", "coordinates" => [-10.7, 58.8]}}]}
+      collection = {
+        "type" => "FeatureCollection",
+        "features" => [
+          {
+            "type" => "Feature",
+            "properties" => {},
+            "geometry" => {
+              "type" => "Point",
+              "coordinates" => [-10.7, 58.8]
+            }
+          }
+        ]
+      }
       file = Tempfile.new("x").tap { |made| made.write(JSON.generate(collection)) && made.rewind }
       arrival = App::Arrival.accept(file, book_id: book.id, name: "a.geojson")
       slow = true

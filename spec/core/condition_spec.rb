@@ -184,14 +184,20 @@ RSpec.describe TileLoom::Data::Condition do
   it "is true or false itself, and compares what is not" do
     plus = {"op" => "+", "args" => [1, 2]}
     equal = {"op" => "=", "args" => [1, 1]}
-    [plus, {"op" => "casei", "args" => ["a"]}, {"op" => "and", "args" => [plus]}, {"op" => "not", "args" => ["a"]}].each do |node|
-      expect { described_class.new(node) }.to invalid(/where it needs a comparison/)
-    end
-    [{"op" => "=", "args" => [equal, true]}, {"op" => "in", "args" => [1, [{"op" => "isNull", "args" => [1]}]]}].each do |node|
-      expect { described_class.new(node) }.to invalid(/join conditions by and, or, not/)
-    end
+    [
+      plus,
+      {"op" => "casei", "args" => ["a"]},
+      {"op" => "and", "args" => [plus]},
+      {"op" => "not", "args" => ["a"]}
+    ].each { |node| expect { described_class.new(node) }.to invalid(/where it needs a comparison/) }
+    [
+      {"op" => "=", "args" => [equal, true]},
+      {"op" => "in", "args" => [1, [{"op" => "isNull", "args" => [1]}]]}
+    ].each { |node| expect { described_class.new(node) }.to invalid(/join conditions by and, or, not/) }
     expect { described_class.new({"op" => "=", "args" => [{"property" => nil}, 1]}) }.to invalid(/does not read/)
-    expect(holds?({"op" => "not", "args" => [{"op" => "and", "args" => [property["a"], equal]}]}, {"a" => false})).to be(true)
+    expect(
+      holds?({"op" => "not", "args" => [{"op" => "and", "args" => [property["a"], equal]}]}, {"a" => false})
+    ).to be(true)
     operations = TileLoom::Data::ConditionType.new.schema({}).dig("properties", "op", "enum")
     expect(operations).to include("=", "between", "isSheetFeature")
     expect(operations & %w[+ casei]).to be_empty

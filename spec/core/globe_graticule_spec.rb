@@ -7,7 +7,14 @@ RSpec.describe TileLoom::CoordinateGrid::GlobeMesh do
   def view(projection, lon, lat, reach_deg: 90, size: 60.0, rotation_deg: 0)
     globe =
       TileLoom::Frames::Globe.new(
-        {"projection" => projection, "centre" => "place", "longitude" => lon, "latitude" => lat, "reach_deg" => reach_deg, "rotation_deg" => rotation_deg}
+        {
+          "projection" => projection,
+          "centre" => "place",
+          "longitude" => lon,
+          "latitude" => lat,
+          "reach_deg" => reach_deg,
+          "rotation_deg" => rotation_deg
+        }
       )
     TileLoom::View::GlobeView.new(
       box: TileLoom::Geometry::Box.at(10.0, 10.0, size, size),
@@ -19,7 +26,10 @@ RSpec.describe TileLoom::CoordinateGrid::GlobeMesh do
   end
 
   def mesh(view, **settings)
-    grid = TileLoom::CoordinateGrid::Grid.new({"id" => "g", "crs" => "geographic", "target_mm" => 8, **settings.transform_keys(&:to_s)})
+    grid =
+      TileLoom::CoordinateGrid::Grid.new(
+        {"id" => "g", "crs" => "geographic", "target_mm" => 8, **settings.transform_keys(&:to_s)}
+      )
     grid.meshes(view).first
   end
 
@@ -63,20 +73,22 @@ RSpec.describe TileLoom::CoordinateGrid::GlobeMesh do
         expect([mesh.interval(:x), mesh.interval(:y)].uniq.length).to eq(1)
         step = mesh.interval(:x).to_f
         wanted = {}
-        (0...360).step(step) do |value|
-          wanted[[:x, value.to_f]] = (-89..89).map { |other| [value.to_f, other.to_f] }
-        end
-        (-90..90).select { |degrees| (degrees % step).zero? && degrees.abs < 90 }.each do |value|
-          wanted[[:y, value.to_f]] = (0...360).map { |other| [other.to_f, value.to_f] }
-        end
+        (0...360).step(step) { |value| wanted[[:x, value.to_f]] = (-89..89).map { |other| [value.to_f, other.to_f] } }
+        (-90..90)
+          .select { |degrees| (degrees % step).zero? && degrees.abs < 90 }
+          .each { |value| wanted[[:y, value.to_f]] = (0...360).map { |other| [other.to_f, value.to_f] } }
         wanted.each_value { |places| places.select! { |place| apart(place, [lon, lat]) < reach - 0.05 } }
         wanted.reject! { |_, places| places.empty? }
-        lines = mesh.lines.to_h { |line| [[line.axis, (line.axis == :x) ? line.value.to_f % 360 : line.value.to_f], line.pieces] }
+        lines =
+          mesh.lines.to_h do |line|
+            [[line.axis, (line.axis == :x) ? line.value.to_f % 360 : line.value.to_f], line.pieces]
+          end
         # One that is all but touched by the horizon may be shorter than a hair.
         certain = wanted.select { |_, places| places.length > 3 }
         expect(lines.keys).to include(*certain.keys), "#{projection} #{lon} #{lat}"
         sampled = certain.flat_map { |key, places| places.each_slice(7).map(&:first).map { |place| [key, place] } }
-        worst = sampled.zip(by_proj(view, sampled.map(&:last))).map { |(key, _), place| off(place, lines.fetch(key)) }.max
+        worst =
+          sampled.zip(by_proj(view, sampled.map(&:last))).map { |(key, _), place| off(place, lines.fetch(key)) }.max
         expect(worst).to be < 0.02
       end
     end

@@ -55,7 +55,8 @@ RSpec.describe "Hostile files" do
       ],
       # What begins first holds: SQLite takes the quoted name for a name, and reads on behind it.
       "a comment that begins in a quoted name" => [
-        %q{INSERT INTO sqlite_master VALUES ('table', 'rtree_/*x', 'rtree_/*x', 0, 'CREATE VIRTUAL TABLE "rtree_/*x" USING VirtualText(''/etc/passwd'',''UTF-8'',0,COMMA,DOUBLEQUOTE,'','') --*/" USING rtree(a)')},
+        "INSERT INTO sqlite_master VALUES ('table', 'rtree_/*x', 'rtree_/*x', 0, 'CREATE VIRTUAL TABLE " \
+          "\"rtree_/*x\" USING VirtualText(''/etc/passwd'',''UTF-8'',0,COMMA,DOUBLEQUOTE,'','') --*/\" USING rtree(a)')",
         /holds the virtual table “rtree_/
       ],
       "one under a view of the standard" => [

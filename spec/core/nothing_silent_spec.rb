@@ -531,13 +531,32 @@ RSpec.describe TileLoom::Furniture::Overlaps do
     settings = JSON.parse(JSON.generate(book.settings))
     main = settings["layout"]["elements"].find { |element| element["kind"] == "map_frame" }
     main["grids"] = [
-      {"id" => "metric", "crs" => "book", "stroke" => {"colour" => "#8a8f91", "width_mm" => 0.1}, "labels" => {"sides" => %w[left bottom], "size_pt" => 8, "orientation" => "level"}}
+      {
+        "id" => "metric",
+        "crs" => "book",
+        "stroke" => {
+          "colour" => "#8a8f91",
+          "width_mm" => 0.1
+        },
+        "labels" => {
+          "sides" => %w[left bottom],
+          "size_pt" => 8,
+          "orientation" => "level"
+        }
+      }
     ]
     main["match_lines"] = match_lines if match_lines
     box = book.layout.elements.find(&:decides_cells?).box(book.layout.page)
     settings["layout"]["elements"] << {
-      "kind" => "text", "id" => "words", "text" => Array.new(60, "Under the labels").join(" "),
-      "place" => {"left_mm" => left_mm, "top_mm" => box.max_y - 20, "width_mm" => 60, "height_mm" => 40}
+      "kind" => "text",
+      "id" => "words",
+      "text" => Array.new(60, "Under the labels").join(" "),
+      "place" => {
+        "left_mm" => left_mm,
+        "top_mm" => box.max_y - 20,
+        "width_mm" => 60,
+        "height_mm" => 40
+      }
     }
     other = TileLoom::Document::Book.new(settings)
     TileLoom::Compose::SheetComposer.new(book: other, source: source, cell: other.cells(source).first, count: 1)
@@ -546,7 +565,11 @@ RSpec.describe TileLoom::Furniture::Overlaps do
   it "says which words grid labels lie over" do
     frame = composer(left_mm: 0).elements.find(&:decides_cells?)
     under = frame.box(composer(left_mm: 0).page).min_x - 12
-    expect(composer(left_mm: under).left_out).to include(/grid labels? of “.*” and the words of “words” lie over one another/)
-    expect(composer(left_mm: frame.box(composer(left_mm: 0).page).max_x - 60).left_out.grep(/lie over one another/).length).to be <= 1
+    expect(composer(left_mm: under).left_out).to include(
+      /grid labels? of “.*” and the words of “words” lie over one another/
+    )
+    expect(
+      composer(left_mm: frame.box(composer(left_mm: 0).page).max_x - 60).left_out.grep(/lie over one another/).length
+    ).to be <= 1
   end
 end

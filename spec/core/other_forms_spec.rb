@@ -119,21 +119,29 @@ RSpec.describe "Forms of a book" do
 
     # By hand: A6 twice on A4 portrait, 5 mm apart; the bleed goes to the middle of the gap, 2.5 mm, and 3 mm elsewhere.
     describe "with a bleed" do
-      def form(**more) = TileLoom::Output::Forms::Imposed.new({"kind" => "imposed", "paper" => "A4", "true_size" => true, **more.transform_keys(&:to_s)})
+      def form(**more) =
+        TileLoom::Output::Forms::Imposed.new(
+          {"kind" => "imposed", "paper" => "A4", "true_size" => true, **more.transform_keys(&:to_s)}
+        )
 
-      def imposition(sizes, bleed: 3.0, **more) = TileLoom::Output::Imposition.new(form(**more), sizes, bleeds: [bleed] * sizes.length)
+      def imposition(sizes, bleed: 3.0, **more) =
+        TileLoom::Output::Imposition.new(form(**more), sizes, bleeds: [bleed] * sizes.length)
 
       it "keeps it in the gap up to its middle, with marks clear of it, and says what has no room" do
         sizes = [[190.0, 138.0]] * 2
         found = imposition(sizes, margin_mm: 8)
         above, below = found.sides.first.placed
-        expect([above.clip.min_y, below.clip.max_y]).to match([be_within(1e-9).of(above.y - 3), be_within(1e-9).of(below.y + 138 + 3)])
+        expect([above.clip.min_y, below.clip.max_y]).to match(
+          [be_within(1e-9).of(above.y - 3), be_within(1e-9).of(below.y + 138 + 3)]
+        )
         expect(above.clip.max_y).to be_within(1e-9).of(below.clip.min_y)
         expect(above.clip.max_y - (above.y + 138)).to be_between(2.4, 3)
         found.sides.first.marks.each do |x1, y1, x2, y2|
           [above, below].each do |item|
             box = item.clip
-            crosses = [x1, x2].max > box.min_x + 1e-6 && [x1, x2].min < box.max_x - 1e-6 && [y1, y2].max > box.min_y + 1e-6 && [y1, y2].min < box.max_y - 1e-6
+            crosses =
+              [x1, x2].max > box.min_x + 1e-6 && [x1, x2].min < box.max_x - 1e-6 && [y1, y2].max > box.min_y + 1e-6 &&
+              [y1, y2].min < box.max_y - 1e-6
             expect(crosses).to be(false)
           end
         end
@@ -154,7 +162,9 @@ RSpec.describe "Forms of a book" do
       it "is on the outer edges of parts alone" do
         sides = imposition([[420.0, 297.0]], lay: "parts of large pages").sides
         first, last = sides.first.placed.first, sides.last.placed.first
-        expect([first.x - first.clip.min_x, first.clip.max_x]).to match([be_within(1e-9).of(3), be_within(1e-9).of(297 - 8)])
+        expect([first.x - first.clip.min_x, first.clip.max_x]).to match(
+          [be_within(1e-9).of(3), be_within(1e-9).of(297 - 8)]
+        )
         expect(last.clip.max_x - (last.x + 420)).to be_within(1e-9).of(3)
       end
     end

@@ -201,7 +201,13 @@ RSpec.describe TileLoom::View::RasterDrawing do
     # would be those that a sample happens to meet.
     it "keeps the contrast of fine lines on a turned sheet" do
       lines = (Vips::Image.xyz(160, 140)[0] % 8 > 0).ifthenelse(255, 0).cast(:uchar)
-      path = geotiff("few", lines.bandjoin([lines, lines]).copy(interpretation: :srgb), "EPSG:25829", [400_000, 6_530_000, 400_160, 6_529_860])
+      path =
+        geotiff(
+          "few",
+          lines.bandjoin([lines, lines]).copy(interpretation: :srgb),
+          "EPSG:25829",
+          [400_000, 6_530_000, 400_160, 6_529_860]
+        )
       image =
         drawn(
           prepared(path, kind: "picture"),
@@ -211,10 +217,13 @@ RSpec.describe TileLoom::View::RasterDrawing do
       expect(25.4 / (image.width_mm / image.raster.width_px)).to be_within(0.5).of(300)
       shown = image.raster.image
       # Along rows the darkest pixel of each line: nearly all of them black.
-      darkest = (20...shown.height - 20).step(7).flat_map do |row|
-        values = shown.crop(0, row, shown.width, 1)[0].write_to_memory.bytes
-        values.each_slice(48).select { |part| part.length == 48 }.map(&:min)
-      end
+      darkest =
+        (20...shown.height - 20)
+          .step(7)
+          .flat_map do |row|
+            values = shown.crop(0, row, shown.width, 1)[0].write_to_memory.bytes
+            values.each_slice(48).select { |part| part.length == 48 }.map(&:min)
+          end
       expect(darkest.sort[(darkest.length * 0.95).floor]).to be <= 25
     end
   end

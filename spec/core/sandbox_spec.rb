@@ -17,8 +17,9 @@ RSpec.describe TileLoom::Data::Sandbox do
 
   def file(name, bytes) = File.join(@folder, name).tap { |path| File.binwrite(path, bytes) }
 
-  kinds =
-    [TileLoom::Data::Sandboxes::Bubblewrap, TileLoom::Data::Sandboxes::Landlock].map(&:new).select(&:works?).freeze
+  kinds = [TileLoom::Data::Sandboxes::Bubblewrap, TileLoom::Data::Sandboxes::Landlock].map(&:new)
+    .select(&:works?)
+    .freeze
 
   it "has a tight one on this machine, which Debian's bubblewrap gives" do
     expect(kinds).not_to be_empty
@@ -57,7 +58,7 @@ RSpec.describe TileLoom::Data::Sandbox do
         server&.close
       end
 
-      # Every trick of the hostile files at once, by GDAL itself with the format's own drivers, and with all drivers that
+      # Every trick of the hostile files at once, by GDAL itself with the format's own drivers, and with all drivers
       # this GDAL has.
       it "keeps a file beside the store from every format that could ask for it" do
         tricks(@beside).each do |path|
@@ -111,7 +112,9 @@ RSpec.describe TileLoom::Data::Sandbox do
       error.detail.to_s
     end
     expect(reads["ogrinfo", "-al", tricks(@beside).first]).to include(secret)
-    expect(reads["ogrinfo", geopackage(0, statements(@beside)[1]), "-sql", 'SELECT * FROM "rtree_/*x"']).to include(secret)
+    expect(reads["ogrinfo", geopackage(0, statements(@beside)[1]), "-sql", 'SELECT * FROM "rtree_/*x"']).to include(
+      secret
+    )
   end
 
   # The very way a file takes in the application, but for the look that is taken first.
@@ -154,14 +157,29 @@ RSpec.describe TileLoom::Data::Sandbox do
   # Files that name another one, each in its format's way.
   def tricks(target)
     [
-      file("a.vrt", %(<OGRVRTDataSource><OGRVRTLayer name="secret"><SrcDataSource>CSV:#{target}</SrcDataSource><SrcLayer>secret</SrcLayer></OGRVRTLayer></OGRVRTDataSource>)),
-      file("b.vrt", %(<VRTDataset rasterXSize="4" rasterYSize="4"><VRTRasterBand dataType="Byte" band="1" subClass="VRTRawRasterBand"><SourceFilename relativetoVRT="0">#{target}</SourceFilename></VRTRasterBand></VRTDataset>)),
-      file("a.gml", %(<?xml version="1.0"?><!DOCTYPE x [<!ENTITY leak SYSTEM "file://#{target}">]><gml:FeatureCollection xmlns:gml="http://www.opengis.net/gml" xmlns:x="http://x" xmlns:xsi="http://www.w3.org/2001/XMLSchema-instance" xsi:schemaLocation="http://x #{target}"><gml:featureMember><x:a><x:name>&leak;</x:name><x:g><gml:Point><gml:coordinates>1,2</gml:coordinates></gml:Point></x:g></x:a></gml:featureMember></gml:FeatureCollection>)),
-      file("a.kml", %(<kml xmlns="http://www.opengis.net/kml/2.2"><Document><NetworkLink><Link><href>#{target}</href></Link></NetworkLink><Placemark><name>a</name><Point><coordinates>1,2</coordinates></Point></Placemark></Document></kml>)),
+      file(
+        "a.vrt",
+        %(<OGRVRTDataSource><OGRVRTLayer name="secret"><SrcDataSource>CSV:#{target}</SrcDataSource><SrcLayer>secret</SrcLayer></OGRVRTLayer></OGRVRTDataSource>)
+      ),
+      file(
+        "b.vrt",
+        %(<VRTDataset rasterXSize="4" rasterYSize="4"><VRTRasterBand dataType="Byte" band="1" subClass="VRTRawRasterBand"><SourceFilename relativetoVRT="0">#{target}</SourceFilename></VRTRasterBand></VRTDataset>)
+      ),
+      file(
+        "a.gml",
+        %(<?xml version="1.0"?><!DOCTYPE x [<!ENTITY leak SYSTEM "file://#{target}">]><gml:FeatureCollection xmlns:gml="http://www.opengis.net/gml" xmlns:x="http://x" xmlns:xsi="http://www.w3.org/2001/XMLSchema-instance" xsi:schemaLocation="http://x #{target}"><gml:featureMember><x:a><x:name>&leak;</x:name><x:g><gml:Point><gml:coordinates>1,2</gml:coordinates></gml:Point></x:g></x:a></gml:featureMember></gml:FeatureCollection>)
+      ),
+      file(
+        "a.kml",
+        %(<kml xmlns="http://www.opengis.net/kml/2.2"><Document><NetworkLink><Link><href>#{target}</href></Link></NetworkLink><Placemark><name>a</name><Point><coordinates>1,2</coordinates></Point></Placemark></Document></kml>)
+      ),
       file("a.csv", "x,y\n1,2\n").tap { |path| file("a.csvt", "CSV(#{target})") && path },
       file("a.wms", "<GDAL_WMS><Service name=\"TMS\"><ServerUrl>file://#{target}</ServerUrl></Service></GDAL_WMS>"),
       file("a.asc", "ncols 1\nnrows 1\nxllcorner 0\nyllcorner 0\ncellsize 1\n#{target}\n"),
-      file("a.gpx", %(<?xml version="1.0"?><!DOCTYPE gpx [<!ENTITY leak SYSTEM "file://#{target}">]><gpx version="1.1"><wpt lat="1" lon="2"><name>&leak;</name></wpt></gpx>)),
+      file(
+        "a.gpx",
+        %(<?xml version="1.0"?><!DOCTYPE gpx [<!ENTITY leak SYSTEM "file://#{target}">]><gpx version="1.1"><wpt lat="1" lon="2"><name>&leak;</name></wpt></gpx>)
+      ),
       file("a.prj", "@#{target}")
     ]
   end

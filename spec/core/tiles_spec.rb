@@ -49,7 +49,7 @@ RSpec.describe TileLoom::Raster::Tiles do
   end
 
   it "draws what the server's own pyramid has there, with the zoom whose pixels meet the resolution, no more than " \
-    "two at once" do
+       "two at once" do
     server do |tiles, base|
       tiles.slow_s = 0.02
       image = drawn(pyramid(base), {"kind" => "picture"}, view, ppi: 150)
@@ -157,9 +157,9 @@ RSpec.describe TileLoom::Raster::Tiles do
     def capabilities(layers: 1, denominator: "1e6", head: "")
       set =
         "<TileMatrixSet><Identifier>m</Identifier><SupportedCRS>EPSG:3857</SupportedCRS><TileMatrix>" \
-        "<Identifier>0</Identifier><ScaleDenominator>#{denominator}</ScaleDenominator><TopLeftCorner>0 0</TopLeftCorner>" \
-        "<TileWidth>256</TileWidth><TileHeight>256</TileHeight><MatrixWidth>1</MatrixWidth><MatrixHeight>1</MatrixHeight>" \
-        "</TileMatrix></TileMatrixSet>"
+          "<Identifier>0</Identifier><ScaleDenominator>#{denominator}</ScaleDenominator><TopLeftCorner>0 0</TopLeftCorner>" \
+          "<TileWidth>256</TileWidth><TileHeight>256</TileHeight><MatrixWidth>1</MatrixWidth><MatrixHeight>1</MatrixHeight>" \
+          "</TileMatrix></TileMatrixSet>"
       layer = ->(number) do
         "<Layer><Title>L#{number}</Title><TileMatrixSetLink><TileMatrixSet>m</TileMatrixSet></TileMatrixSetLink>" \
           "<ResourceURL format='image/png' resourceType='tile' template='http://127.0.0.1/{TileMatrix}'/></Layer>"
@@ -228,7 +228,9 @@ RSpec.describe TileLoom::Raster::Tiles do
         )
       opacity = drawing.group.children.first.raster.image[3]
       expect([opacity.min, opacity.avg.between?(10, 90)]).to eq([0, true])
-      expect(drawing.told.first).to match(/\A(\d+) of \1 tiles of Background did not come and are hatched \(the server does not answer\)\.\z/)
+      expect(drawing.told.first).to match(
+        /\A(\d+) of \1 tiles of Background did not come and are hatched \(the server does not answer\)\.\z/
+      )
       expect(drawing.group.incomplete).to be(false)
     end
 
@@ -246,7 +248,11 @@ RSpec.describe TileLoom::Raster::Tiles do
         end
         first = drawing.call
         expect(first.told.first).to match(/hatched \(still on the way\)/)
-        expect(TileLoom::Output::Svg.new(TileLoom::Scene::Drawing.new(width_mm: 40, height_mm: 30, nodes: [first.group])).to_s).to include('data-incomplete="1"')
+        expect(
+          TileLoom::Output::Svg.new(
+            TileLoom::Scene::Drawing.new(width_mm: 40, height_mm: 30, nodes: [first.group])
+          ).to_s
+        ).to include('data-incomplete="1"')
         Timeout.timeout(30) { sleep 0.05 until drawing.call.told.empty? }
         expect(drawing.call.group.incomplete).to be(false)
       end

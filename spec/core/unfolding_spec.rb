@@ -16,14 +16,20 @@ RSpec.describe "Files that lie of their size" do
     FileUtils.rm_f(path)
     Zip::File.open(path, create: true) { |zip| zip.get_output_stream("a.tif") { |io| io.write("\0" * bytes) } }
     data = File.binread(path)
-    {"PK\x03\x04".b => 22, "PK\x01\x02".b => 24}.each { |head, offset| data[data.index(head) + offset, 4] = [says].pack("V") }
+    {"PK\x03\x04".b => 22, "PK\x01\x02".b => 24}.each do |head, offset|
+      data[data.index(head) + offset, 4] = [says].pack("V")
+    end
     File.binwrite(path, data)
     path
   end
 
   def unfold(path, **more)
     Zip::File.open(path) do |zip|
-      TileLoom::Data::Unfolding.new(zip, name: "a.zip", **more).write(zip.entries.first, File.join(@folder, "out"), 4 * 1024**3)
+      TileLoom::Data::Unfolding.new(zip, name: "a.zip", **more).write(
+        zip.entries.first,
+        File.join(@folder, "out"),
+        4 * 1024**3
+      )
     end
     File.size(File.join(@folder, "out"))
   end
@@ -32,7 +38,9 @@ RSpec.describe "Files that lie of their size" do
     expect(unfold(lying_zip(50_000_000, 50_000_000))).to eq(50_000_000)
     expect { unfold(lying_zip(50_000_000, 1_000)) }.to invalid(/a\.zip holds more of a\.tif than its own list says/)
     expect(File.size(File.join(@folder, "out"))).to be <= 1_000
-    expect { TileLoom::Raster::Bundle.new(lying_zip(50_000_000, 1_000)).open { |parts| parts } }.to invalid(/its own list/)
+    expect { TileLoom::Raster::Bundle.new(lying_zip(50_000_000, 1_000)).open { |parts| parts } }.to invalid(
+      /its own list/
+    )
   end
 
   it "counts all of it against what is allowed, and looks at the disk" do
@@ -59,7 +67,18 @@ RSpec.describe "Files that lie of their size" do
 
   # ISO 10918-1, B.2.2: the frame's head says lines and samples a line, each in two bytes.
   it "does not decode a JPEG whose head says more than its bytes can hold" do
-    outside("gdal_translate", "-q", "-of", "JPEG", "-outsize", "16", "16", "-scale", noise_tif, File.join(@folder, "a.jpg"))
+    outside(
+      "gdal_translate",
+      "-q",
+      "-of",
+      "JPEG",
+      "-outsize",
+      "16",
+      "16",
+      "-scale",
+      noise_tif,
+      File.join(@folder, "a.jpg")
+    )
     data = File.binread(File.join(@folder, "a.jpg"))
     data[data.index("\xFF\xC0".b) + 5, 4] = [65_500, 65_500].pack("nn")
     part = TileLoom::Raster::Bundle::Part.new(file("a.jpg", data), "a.jpg", TileLoom::Raster::Formats::Jpeg)
@@ -72,16 +91,30 @@ RSpec.describe "Files that lie of their size" do
     path = File.join(@folder, "a.png")
     outside("gdal_translate", "-q", "-of", "PNG", "-ot", "Byte", noise_tif, path)
     data = File.binread(path)
-    part = TileLoom::Raster::Bundle::Part.new(file("a.png", data[0, data.bytesize / 2]), "a.png", TileLoom::Raster::Formats::Png)
+    part =
+      TileLoom::Raster::Bundle::Part.new(
+        file("a.png", data[0, data.bytesize / 2]),
+        "a.png",
+        TileLoom::Raster::Formats::Png
+      )
     expect { TileLoom::Raster::Inspection.new(part).found }.to invalid(/a\.png could not be read: it is damaged/)
   end
 
   it "takes so many fields and no more" do
     properties = (1..2_001).to_h { |number| ["f#{number}", number] }
-    feature = {"type" => "Feature", "properties" => properties, "geometry" => {"type" => "Point", "coordinates" => [0, 0]}}
+    feature = {
+      "type" => "Feature",
+      "properties" => properties,
+      "geometry" => {
+        "type" => "Point",
+        "coordinates" => [0, 0]
+      }
+    }
     text = JSON.generate({"type" => "FeatureCollection", "features" => [feature]})
     %w[a.geojson].each do |name|
-      expect { TileLoom::Data::Inspection.new(file(name, text)).layers }.to invalid(/has 2,001 or more fields; 2,000 is the most/)
+      expect { TileLoom::Data::Inspection.new(file(name, text)).layers }.to invalid(
+        /has 2,001 or more fields; 2,000 is the most/
+      )
     end
     csv = "#{["x", "y", *properties.keys].join(",")}\n#{["1", "2", *properties.values].join(",")}\n"
     expect { TileLoom::Data::Inspection.new(file("a.csv", csv)).layers }.to invalid(/2,003 or more fields/)

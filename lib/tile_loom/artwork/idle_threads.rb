@@ -3,7 +3,8 @@
 module TileLoom
   module Artwork
     # libvips keeps threads for further work, for 15 s after the last (threadset.c of libvips 8.14). A process that is
-    # forked meanwhile takes them for its own and waits for ever for one of them, so that whoever forks waits here first.
+    # forked meanwhile takes them for its own and waits for ever for one of them, so that whoever forks waits here
+    # first.
     module IdleThreads
       NAME = "libvips worker"
       MOST_S = 20

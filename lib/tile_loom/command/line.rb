@@ -35,8 +35,7 @@ module TileLoom
         end
       end
 
-      desc "export BOOK.json",
-        "hand a book on in one of its forms: #{Output::Forms.keys.join(", ")}"
+      desc "export BOOK.json", "hand a book on in one of its forms: #{Output::Forms.keys.join(", ")}"
       option :as, desc: "the form; its parts as --set format=jpeg pdf.tagged=true"
       option :set, type: :array, default: [], desc: "parts of the form"
       option :preset, desc: "one of the book’s own orders, by its name"
@@ -86,8 +85,7 @@ module TileLoom
         end
       end
 
-      desc "new",
-        "write a first book for data files"
+      desc "new", "write a first book for data files"
       option :data, type: :array, required: true, banner: "FILE …", desc: "data files in any format that GDAL reads"
       option :area, required: true, banner: "LAYER", desc: "the layer that the index covers"
       option :scale, type: :numeric, required: true, banner: "N", desc: "the denominator: 5000 for 1:5,000"

@@ -18,14 +18,13 @@ module TileLoom
       # Degrees of arc that a millimetre in the middle of a view stands for.
       def degrees_per_mm(view)
         @degrees_per_mm ||= {}.compare_by_identity
-        @degrees_per_mm[view] ||=
-          begin
-            x, y = view.frame.centre
-            places = @to_page.inverse(view.to_ground([x, y, x, y + 1.0])).each_slice(2)
-            one, other = places.map { |place| Crs::Horizon.vector(*place) }
-            across = Math.sqrt(one.zip(other).sum { |a, b| (a - b)**2 })
-            2 * Math.asin(across / 2) * 180 / Math::PI
-          end
+        @degrees_per_mm[view] ||= begin
+          x, y = view.frame.centre
+          places = @to_page.inverse(view.to_ground([x, y, x, y + 1.0])).each_slice(2)
+          one, other = places.map { |place| Crs::Horizon.vector(*place) }
+          across = Math.sqrt(one.zip(other).sum { |a, b| (a - b)**2 })
+          2 * Math.asin(across / 2) * 180 / Math::PI
+        end
       end
 
       def measured? = true
@@ -62,9 +61,9 @@ module TileLoom
 
       def middle
         @middle ||=
-          @to_page.inverse([view.ground.centre_x, view.ground.centre_y]).then do |lon, lat|
-            [lon.finite? ? lon : 0.0, lat.finite? ? lat : 0.0]
-          end
+          @to_page
+            .inverse([view.ground.centre_x, view.ground.centre_y])
+            .then { |lon, lat| [lon.finite? ? lon : 0.0, lat.finite? ? lat : 0.0] }
       end
 
       def span(axis)
@@ -100,9 +99,7 @@ module TileLoom
       end
 
       def on_page(runs)
-        runs
-          .map { |run| view.to_page(@to_page.forward(run)) }
-          .select { |run| run.length >= 4 && run.all?(&:finite?) }
+        runs.map { |run| view.to_page(@to_page.forward(run)) }.select { |run| run.length >= 4 && run.all?(&:finite?) }
       end
 
       def meeting =

@@ -162,8 +162,8 @@ module TileLoom
         found && Label.new(caption: caption(mesh, crossing, full), spot: found, side: side, line: crossing.line)
       end
 
-      # So near to the side's end that the label goes beyond it, and another's label is there, it may end with the side; it
-      # still stands over its line.
+      # So near to the side's end that the label goes beyond it, and another's label is there, it may end with the side;
+      # it still stands over its line.
       def beside_corner(side, mesh, crossing, reach, full)
         index = Side.ends(side, frame).index { |x, y| ((Side.level?(side) ? x : y) - crossing.along).abs < reach }
         return nil if index.nil? || inside? || @spec.orientation == "along_line"

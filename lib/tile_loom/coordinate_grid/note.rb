@@ -88,12 +88,14 @@ module TileLoom
           %i[x y]
             .map { |axis| Bar::VerbalScale.figures(@mesh.interval(axis).to_f * @mesh.crs.metres_per_unit * middle) }
             .uniq
-        within = told.product(%i[x y]).map { |figure, axis| off(figure, axis, low, high, told.length) }.compact.max * 100
+        within =
+          told.product(%i[x y]).map { |figure, axis| off(figure, axis, low, high, told.length) }.compact.max * 100
         words = told.map { |metres| metres_in_words(metres) }.join(" and ")
         "about #{words} (within #{Units::Number.plain(Bar::VerbalScale.ceiling(within), decimals: 4)} %)"
       end
 
-      # By what share of the figure that is told the length of an axis is off at most; of two figures each tells of its own.
+      # By what share of the figure that is told the length of an axis is off at most; of two figures each tells of its
+      # own.
       def off(figure, axis, low, high, figures)
         length = @mesh.interval(axis).to_f * @mesh.crs.metres_per_unit
         return nil if figures > 1 && Bar::VerbalScale.figures(length * shares[1]) != figure
@@ -103,7 +105,7 @@ module TileLoom
       def metres_in_words(metres)
         value, unit = (metres >= 1000) ? [metres / 1000, "km"] : [metres, "m"]
         "#{Units::Number.grouped(value, decimals: [Bar::VerbalScale::FIGURES - 1 - Math.log10(value).floor, 0].max)} " \
-        "#{unit}"
+          "#{unit}"
       end
 
       # Two figures will do for a distance that is judged by eye.

@@ -12,7 +12,8 @@ module TileLoom
       # Scale errors above this are worth a warning.
       MOST_ERROR = 1.0 / 1000
 
-      # box: of the ground, in units of the reference; held: what a book's scale is true to, "projection" or "ellipsoid".
+      # box: of the ground, in units of the reference; held: what a book's scale is true to, "projection" or
+      # "ellipsoid".
       def initialize(crs, box, held: "projection")
         @crs, @box, @held = crs, box, held
       end

@@ -42,12 +42,7 @@ module TileLoom
             # Our own reader says better than GDAL what is wrong with GeoJSON.
             demand_fields(fields(GeojsonReader.parse(File.binread(@file)))) if FileReader.direct?(@file)
             text =
-              GdalProcess.new(
-                name,
-                drivers: @format.drivers,
-                wanted: @wanted,
-                reads: @format.files(@file)
-              ).capture(
+              GdalProcess.new(name, drivers: @format.drivers, wanted: @wanted, reads: @format.files(@file)).capture(
                 "ogrinfo",
                 "-ro",
                 "-so",

@@ -13,21 +13,20 @@ module TileLoom
     #                                      folders
     module Sandbox
       # Of the system, read only: programs, libraries, what GDAL and PROJ know of projections.
-      SYSTEM =
-        %w[
-          /usr/bin
-          /usr/lib
-          /usr/lib32
-          /usr/lib64
-          /usr/local/bin
-          /usr/local/lib
-          /usr/share/gdal
-          /usr/share/proj
-          /usr/local/share/gdal
-          /usr/local/share/proj
-          /etc/alternatives
-          /etc/ld.so.cache
-        ].freeze
+      SYSTEM = %w[
+        /usr/bin
+        /usr/lib
+        /usr/lib32
+        /usr/lib64
+        /usr/local/bin
+        /usr/local/lib
+        /usr/share/gdal
+        /usr/share/proj
+        /usr/local/share/gdal
+        /usr/local/share/proj
+        /etc/alternatives
+        /etc/ld.so.cache
+      ].freeze
       # Folders of the system that are links into /usr on today's systems, folders of their own on others.
       ROOTS = %w[/bin /lib /lib32 /lib64].freeze
 

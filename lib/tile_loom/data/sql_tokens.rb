@@ -47,7 +47,9 @@ module TileLoom
         return quoted(@scanner.getch) if @scanner.check(/['"`]/)
         return Token.new(:name, ended(/([^\]]*)\]/)) if @scanner.skip(/\[/)
         return Token.new(:number, @scanner.matched) if @scanner.skip(/\d[\w.]*/)
-        return Token.new(:word, @scanner.matched.downcase) if @scanner.skip(/[A-Za-z_\u0080-\u{10ffff}][\w$\u0080-\u{10ffff}]*/)
+        if @scanner.skip(/[A-Za-z_\u0080-\u{10ffff}][\w$\u0080-\u{10ffff}]*/)
+          return Token.new(:word, @scanner.matched.downcase)
+        end
         Token.new(:sign, @scanner.getch)
       end
 

@@ -127,9 +127,10 @@ module TileLoom
       end
 
       def begins?(entry, words)
-        entry.tokens.first(words.length).then do |tokens|
-          tokens.length == words.length && tokens.zip(words).all? { |token, word| token.word?(word) }
-        end
+        entry
+          .tokens
+          .first(words.length)
+          .then { |tokens| tokens.length == words.length && tokens.zip(words).all? { |token, word| token.word?(word) } }
       end
 
       # Tables and indexes: of columns alone, none of them worked out.
@@ -165,11 +166,14 @@ module TileLoom
       # What a view is of: the token after each FROM, JOIN and comma between them, nil where there is none.
       def sources(entry)
         listed = false
-        entry.tokens.each_cons(2).filter_map do |token, following|
-          listed = true if token.word?("from")
-          listed = false if token.word?("where", "group", "order", "limit", "having", "window")
-          following if listed && (token.word?("from", "join") || token.sign?(","))
-        end
+        entry
+          .tokens
+          .each_cons(2)
+          .filter_map do |token, following|
+            listed = true if token.word?("from")
+            listed = false if token.word?("where", "group", "order", "limit", "having", "window")
+            following if listed && (token.word?("from", "join") || token.sign?(","))
+          end
       end
 
       # Names of the tables that are nothing but rows.
@@ -200,7 +204,7 @@ module TileLoom
           begin
             query =
               "SELECT type, coalesce(name, '') AS name, coalesce(sql, '') AS sql FROM sqlite_master LIMIT " \
-              "#{MOST_ENTRIES + 1}"
+                "#{MOST_ENTRIES + 1}"
             text =
               Reading.new(name, reads: [@file]).capture(
                 "sqlite3",

@@ -10,7 +10,8 @@ module TileLoom
       # The disk is looked at again after so many.
       LOOKED_AT_EVERY_BYTES = 256 * 1024 * 1024
 
-      # zip: a Zip::File; name: as its sender calls it; most: bytes of all that is taken out; wanted: see LimitedProcess.
+      # zip: a Zip::File; name: as its sender calls it; most: bytes of all that is taken out; wanted: see
+      # LimitedProcess.
       def initialize(zip, name:, most: ZipCheck::MOST_BYTES, wanted: nil)
         @zip, @name, @most, @wanted = zip, name, most, wanted
         @total = @since_look = 0
@@ -20,9 +21,7 @@ module TileLoom
       def write(entry, path, most)
         raise Refusal.new("data.file_too_large", name: entry.name, most_gb: most / 1024**3) if entry.size > most
         Assets::FreeDisk.demand(File.dirname(path), entry.size, @name)
-        @zip.get_input_stream(entry) do |input|
-          File.open(path, "wb") { |output| copy(input, output, entry) }
-        end
+        @zip.get_input_stream(entry) { |input| File.open(path, "wb") { |output| copy(input, output, entry) } }
       rescue Zip::Error, Zlib::Error, EOFError
         raise Refusal.new("data.no_zip", name: @name)
       end

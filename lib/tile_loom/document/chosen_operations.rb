@@ -25,7 +25,8 @@ module TileLoom
         end
         @operations = fresh
         used = used(from, box)
-        @told << "#{from.datum} is transformed to #{crs.datum} by “#{used.name}”#{accuracy(used)}, chosen for where #{title || "the data"} lies."
+        @told << "#{from.datum} is transformed to #{crs.datum} by #{named(used)}, chosen for where " \
+          "#{title || "the data"} lies."
         yield crs
       end
 
@@ -46,14 +47,16 @@ module TileLoom
         return if box.nil? || from.datum == crs.datum || from.bound? || crs.bound?
         mine = used(from, box)
         other = @operations.better(from, crs, box, mine) or return
-        @told << "#{title || "The data"} is transformed by “#{mine.name}”#{accuracy(mine)}; “#{other.name}”#{accuracy(other)} covers it, too."
+        @told << "#{title || "The data"} is transformed by #{named(mine)}; #{named(other)} covers it, too."
       rescue Refusal
         nil
       end
 
-      def accuracy(operation)
+      # “Its name” (accurate to 1 m)
+      def named(operation)
         metres = operation.accuracy_here
-        metres ? " (accurate to #{Units::Number.plain(metres, decimals: 3)} m)" : " (accuracy not known there)"
+        told = metres ? "accurate to #{Units::Number.plain(metres, decimals: 3)} m" : "accuracy not known there"
+        "“#{operation.name}” (#{told})"
       end
     end
   end

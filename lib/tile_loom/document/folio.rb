@@ -86,7 +86,8 @@ module TileLoom
       def settle(shifts)
         told.concat(shifts.told)
         return if shifts.entries == document.contents.operations
-        @document = Book.new(document.settings.merge({"operations" => shifts.entries}.compact), enclosures: document.enclosures)
+        @document =
+          Book.new(document.settings.merge({"operations" => shifts.entries}.compact), enclosures: document.enclosures)
       end
 
       def add_tiles(source, layer)

@@ -25,7 +25,8 @@ module TileLoom
 
       def label(entry)
         what = "A label by hand of #{shown(entry.feature)}"
-        layer = layers[entry.layer] or return ["#{what} is of the layer “#{entry.layer}”, which the book does not have."]
+        layer = layers[entry.layer] or
+          return ["#{what} is of the layer “#{entry.layer}”, which the book does not have."]
         found = []
         unless layer.labels.any? { |rule| layer.key_of_label(rule) == entry.rule }
           found << "#{what} is of the label rule “#{entry.rule}”, which #{layer.title} does not have."
@@ -57,7 +58,9 @@ module TileLoom
 
       def orders
         @book.orders.flat_map do |order|
-          Index::SheetRange.new(order.sheets, others: @book.run(@source).others.reject(&:blank?)).pick(@book.cells(@source))
+          Index::SheetRange.new(order.sheets, others: @book.run(@source).others.reject(&:blank?)).pick(
+            @book.cells(@source)
+          )
           []
         rescue Refusal => error
           ["The order “#{order.name}” asks for sheets that the book does not have: #{error.message}"]

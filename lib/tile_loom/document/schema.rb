@@ -58,8 +58,8 @@ module TileLoom
         refusals(@parts[name].validate(part).first(MOST_FINDINGS)) { |error| "#{path}#{error["data_pointer"]}" }
       end
 
-      # Refusals of errors, each once; the block gives where one is. Of what fits none of several alternatives, that one is
-      # told which it comes nearest to: the one of its own kind, or all kinds that it could be of.
+      # Refusals of errors, each once; the block gives where one is. Of what fits none of several alternatives, that one
+      # is told which it comes nearest to: the one of its own kind, or all kinds that it could be of.
       def refusals(errors)
         kinds = ->(error) { [*ARTICLES.keys, "const", "enum"].include?(error["type"]) }
         apt =
@@ -75,7 +75,11 @@ module TileLoom
           .group_by { |error| [error["data_pointer"], ARTICLES.key?(error["type"])] }
           .flat_map do |(_, kind), list|
             wanted = kind ? list.map { |error| error["type"] }.uniq : []
-            (wanted.length > 1) ? [kinds_refused(list.first, wanted, at: yield(list.first))] : list.map { |error| refusal(error, at: yield(error)) }
+            if wanted.length > 1
+              [kinds_refused(list.first, wanted, at: yield(list.first))]
+            else
+              list.map { |error| refusal(error, at: yield(error)) }
+            end
           end
           .uniq { |finding| [finding.pointer, finding.message] }
       end
@@ -88,8 +92,8 @@ module TileLoom
 
       def definition(name) = definitions.fetch(name)
 
-      # Is what stands at a path within a part of the document a text? name: of the part; path: names of members; kind: of
-      # what is one of several kinds on the way.
+      # Is what stands at a path within a part of the document a text? name: of the part; path: names of members; kind:
+      # of what is one of several kinds on the way.
       def text_at?(name, path, kind)
         found = path.reduce(definition(name)) { |schema, member| member(schema, member, kind) || (return false) }
         found = resolved(found)

@@ -8,7 +8,8 @@ module TileLoom
 
       module_function
 
-      # layers: [{id, title, kind: "point" | "line" | "area", data}]; date: of the book, as ISO 8601 has it, or ""; returns the settings of a document.
+      # layers: [{id, title, kind: "point" | "line" | "area", data}]; date: of the book, as ISO 8601 has it, or "";
+      # returns the settings of a document.
       def document(
         title:,
         reference:,

@@ -47,7 +47,9 @@ module TileLoom
       def broken_off(sheet)
         return [] if continues.nil? || before(sheet)
         if round?(sheet)
-          return ["“#{title}” continues “#{continues}”, which in the end continues it, so that none of them begins; let one have rows of its own."]
+          return [
+            "“#{title}” continues “#{continues}”, which in the end continues it, so that none of them begins; let one have rows of its own."
+          ]
         end
         [
           "“#{title}” continues “#{continues}”, which is not on this page; choose another, or let it have rows of its own."

@@ -39,8 +39,8 @@ module TileLoom
       # Area left out in square metres on the ground.
       def left_out_m2 = @left_out_m2 ||= (cover.left_out_area < least) ? 0.0 : ground_m2(cover.rest)
 
-      # Square metres on the ground, in the middle of the cells (of the area, where there are none), that a square unit of
-      # the reference stands for.
+      # Square metres on the ground, in the middle of the cells (of the area, where there are none), that a square unit
+      # of the reference stands for.
       def plane_m2
         @plane_m2 ||=
           begin

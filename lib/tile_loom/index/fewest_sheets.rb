@@ -49,8 +49,8 @@ module TileLoom
 
       private
 
-      # Is there a number that no cover can do with less of? Where cells that show a little are left out, the rest may be
-      # any number; where they are not of one size, one of them may show more than another.
+      # Is there a number that no cover can do with less of? Where cells that show a little are left out, the rest may
+      # be any number; where they are not of one size, one of them may show more than another.
       def bounded? = @keep == "touching" && @size.held == "projection"
 
       def grid(angle) = Grid.new(area: @area, size: @size, overlap_mm: @overlap_mm, keep: @keep, turn_deg: angle)

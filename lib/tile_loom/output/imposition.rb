@@ -205,7 +205,8 @@ module TileLoom
 
       # A page with its bleed as far as there is room; at a fold there is none, and none is missed.
       def within(item, box, rooms, fold = nil)
-        bleeds = rooms.each_with_index.map { |room, side| (side == fold) ? 0.0 : [bleed(item.page) * item.factor, room].min }
+        bleeds =
+          rooms.each_with_index.map { |room, side| (side == fold) ? 0.0 : [bleed(item.page) * item.factor, room].min }
         item.bleed = bleeds.each_with_index.map { |mm, side| (side == fold) ? nil : mm }
         left, top, right, bottom = bleeds
         item.clip = Geometry::Box.new(box.min_x - left, box.min_y - top, box.max_x + right, box.max_y + bottom)

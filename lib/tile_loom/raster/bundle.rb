@@ -24,8 +24,8 @@ module TileLoom
       OF_PLACE = %w[SRS GeoTransform GCPList].freeze
       OF_BANDS = %w[CategoryNames NoDataValue UnitType ColorTable GDALRasterAttributeTable].freeze
 
-      # file: of the sender, a zip or one of pixels (with what lies beside it); name: as its sender calls it; wanted: see
-      # Data::LimitedProcess.
+      # file: of the sender, a zip or one of pixels (with what lies beside it); name: as its sender calls it; wanted:
+      # see Data::LimitedProcess.
       def initialize(file, name: File.basename(file), wanted: nil)
         @file, @name, @wanted = File.expand_path(file), name, wanted
       end

@@ -113,9 +113,7 @@ module TileLoom
         refuse("raster.no_bands") if bands.empty?
         refuse("raster.complex_numbers") if bands.any? { |band| band["type"].to_s.start_with?("C") }
         refuse("raster.too_many_bands", count: bands.length, most: MOST_BANDS) if bands.length > MOST_BANDS
-        if size.max > LONGEST_SIDE
-          refuse("raster.side_too_long", **sides, most: Units::Number.grouped(LONGEST_SIDE))
-        end
+        refuse("raster.side_too_long", **sides, most: Units::Number.grouped(LONGEST_SIDE)) if size.max > LONGEST_SIDE
         demand_samples(size[0] * size[1] * bands.length)
       end
 

@@ -12,8 +12,16 @@ module TileLoom
       Struct.new(:children, :clip, :layer, :name, :opacity, :tag, :blend, :incomplete, keyword_init: true) do
         prepend Node
 
-        def initialize(children:, clip: nil, layer: nil, name: nil, opacity: 1.0, tag: nil, blend: "normal", incomplete: false) =
-          super
+        def initialize(
+          children:,
+          clip: nil,
+          layer: nil,
+          name: nil,
+          opacity: 1.0,
+          tag: nil,
+          blend: "normal",
+          incomplete: false
+        ) = super
 
         # Is it painted by itself before it is laid on the page?
         def as_one? =

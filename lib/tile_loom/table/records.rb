@@ -19,7 +19,7 @@ module TileLoom
 
       # What of it is left out as too much: [how many there are, how many it has], or nil.
       def cut
-        return [searched, 0] if searched > MOST_SEARCHED
+        return searched, 0 if searched > MOST_SEARCHED
         (features.length > MOST) ? [features.length, MOST] : nil
       end
 

@@ -70,8 +70,8 @@ module TileLoom
 
       def plane_per_mm = @view.units_per_mm * @view.crs.metres_per_unit
 
-      # told: metres of the map plane that are taken for one on the ground. By how much what is there differs from what is
-      # told, as a share of that.
+      # told: metres of the map plane that are taken for one on the ground. By how much what is there differs from what
+      # is told, as a share of that.
       def off_at(place, told)
         axes_at(place).map { |scale| told / scale - 1 }.max_by(&:abs) || 0.0
       end

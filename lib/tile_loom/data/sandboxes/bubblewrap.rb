@@ -13,10 +13,16 @@ module TileLoom
         def command(command, reads: [], writes: [])
           [
             "bwrap",
-            "--unshare-all", "--die-with-parent", "--cap-drop", "ALL",
+            "--unshare-all",
+            "--die-with-parent",
+            "--cap-drop",
+            "ALL",
             *Sandbox::SYSTEM.flat_map { |path| ["--ro-bind-try", path, path] },
             *Sandbox::ROOTS.flat_map { |path| root(path) },
-            "--dev", "/dev", "--tmpfs", "/tmp",
+            "--dev",
+            "/dev",
+            "--tmpfs",
+            "/tmp",
             *reads.uniq.flat_map { |path| ["--ro-bind", File.realpath(path), path] },
             *writes.uniq.flat_map { |path| ["--bind", File.realpath(path), path] },
             "--chdir",
@@ -29,7 +35,7 @@ module TileLoom
         private
 
         def root(path)
-          return ["--symlink", File.readlink(path), path] if File.symlink?(path)
+          return "--symlink", File.readlink(path), path if File.symlink?(path)
           File.directory?(path) ? ["--ro-bind", path, path] : []
         end
       end

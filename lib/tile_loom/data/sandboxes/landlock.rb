@@ -27,7 +27,9 @@ module TileLoom
           [
             *LimitedProcess.offline,
             "ruby",
-            "-W0", "--disable=gems", "-r",
+            "-W0",
+            "--disable=gems",
+            "-r",
             File.expand_path(__FILE__),
             "-e",
             "#{self.class.name}.enter(ARGV)",
@@ -56,11 +58,14 @@ module TileLoom
           version = call(CREATE, 0, 0, VERSION)
           rights = ALL[[version, ALL.length].min - 1]
           attributes = [rights, (version >= 4) ? NETWORK : 0, (version >= 6) ? SCOPES : 0]
-          bytes = attributes.first(if version >= 6
-                    3
-                  else
-                    ((version >= 4) ? 2 : 1)
-          end).pack("Q*")
+          bytes =
+            attributes.first(
+              if version >= 6
+                3
+              else
+                ((version >= 4) ? 2 : 1)
+              end
+            ).pack("Q*")
           ruleset = call(CREATE, bytes, bytes.bytesize, 0)
           rules.each { |path, wanted| allow(ruleset, path, rights & wanted) }
           prctl = Fiddle::Function.new(Fiddle::Handle::DEFAULT["prctl"], [Fiddle::TYPE_LONG] * 5, Fiddle::TYPE_INT)
@@ -83,14 +88,10 @@ module TileLoom
         def self.call(number, *arguments)
           types = arguments.map { |one| one.is_a?(String) ? Fiddle::TYPE_VOIDP : Fiddle::TYPE_LONG }
           function =
-            Fiddle::Function.new(
-              Fiddle::Handle::DEFAULT["syscall"],
-              [Fiddle::TYPE_LONG, *types],
-              Fiddle::TYPE_LONG
-            )
-          function.call(number, *arguments).tap do |answer|
-            raise SystemCallError.new("landlock", Fiddle.last_error) if answer.negative?
-          end
+            Fiddle::Function.new(Fiddle::Handle::DEFAULT["syscall"], [Fiddle::TYPE_LONG, *types], Fiddle::TYPE_LONG)
+          function
+            .call(number, *arguments)
+            .tap { |answer| raise SystemCallError.new("landlock", Fiddle.last_error) if answer.negative? }
         end
         private_class_method :call
       end

@@ -96,9 +96,13 @@ module TileLoom
           grouped = ->(number) { Units::Number.grouped(number) }
           if shown.zero?
             most = grouped[TileLoom::Table::Records::MOST_SEARCHED]
-            return ["The table “#{title}” is left empty: it would look through #{grouped[all]} records, and #{most} is the most. List those of the sheet alone, or another layer."]
+            return [
+              "The table “#{title}” is left empty: it would look through #{grouped[all]} records, and #{most} is the most. List those of the sheet alone, or another layer."
+            ]
           end
-          ["The table “#{title}” lists the first #{grouped[shown]} of #{grouped[all]} records; set a condition to choose."]
+          [
+            "The table “#{title}” lists the first #{grouped[shown]} of #{grouped[all]} records; set a condition to choose."
+          ]
         end
 
         # Columns that ask for a field which none of the layer's records has.

@@ -7,8 +7,8 @@ require "json"
 module TileLoom
   module Raster
     module Tiles
-      # Hosts that did not answer: each is left alone for a while, the longer the more often it did not, and all processes
-      # that share the folder know.
+      # Hosts that did not answer: each is left alone for a while, the longer the more often it did not, and all
+      # processes that share the folder know.
       class Away
         WAITS_S = [30, 60, 120, 300].freeze
 

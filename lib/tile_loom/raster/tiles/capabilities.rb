@@ -46,7 +46,10 @@ module TileLoom
           Offer.new(
             title: "#{text(layer, "Title") || text(layer, "Identifier")}, #{name}",
             attribution: text(@document, "//ServiceIdentification/AccessConstraints"),
-            source: {"url" => template, **set}
+            source: {
+              "url" => template,
+              **set
+            }
           )
         end
 

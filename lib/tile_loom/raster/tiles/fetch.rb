@@ -10,8 +10,8 @@ module TileLoom
   module Raster
     module Tiles
       # Files from tile servers, kept in a folder for as long as their servers say (RFC 9111). At most two are asked for
-      # at once of a host, by all processes of this machine together; a server that is busy (429, 503) is given time, one
-      # that does not answer is left alone for a while (Away).
+      # at once of a host, by all processes of this machine together; a server that is busy (429, 503) is given time,
+      # one that does not answer is left alone for a while (Away).
       class Fetch
         CONNECTIONS = 2
         LARGEST_BYTES = 4 * 1024 * 1024

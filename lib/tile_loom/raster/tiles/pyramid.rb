@@ -160,11 +160,15 @@ module TileLoom
         end
 
         def hatched_words
-          counted(@hatched) { |count, reasons| "#{count} of #{@asked} tiles of #{@title} did not come and are hatched (#{reasons})." }
+          counted(@hatched) do |count, reasons|
+            "#{count} of #{@asked} tiles of #{@title} did not come and are hatched (#{reasons})."
+          end
         end
 
         def clear_words
-          counted(@clear) { |count, reasons| "#{count} of #{@asked} tiles of #{@title} did not come and are left clear (#{reasons})." }
+          counted(@clear) do |count, reasons|
+            "#{count} of #{@asked} tiles of #{@title} did not come and are left clear (#{reasons})."
+          end
         end
 
         def stale_words

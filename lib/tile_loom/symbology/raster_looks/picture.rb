@@ -22,7 +22,7 @@ module TileLoom
           list(number(0..100), least: 2, most: 2),
           about:
             "Percentages of the pixels, in order of their values, between which black and white are laid; bytes are " \
-            "shown as they are without it, larger numbers between 2 and 98."
+              "shown as they are without it, larger numbers between 2 and 98."
         part :clear_colour, Values::Types::COLOUR, about: "Pixels of this colour are clear."
         part :resampling, choice("bilinear", "cubic"), default: "bilinear"
 
