@@ -11,8 +11,9 @@ module TileLoom
       end
 
       # Of what is true or false.
-      def schema(_definitions)
-        {
+      def schema(definitions)
+        definitions["condition"] ||= {
+          "description" => "A condition in OGC CQL2 JSON (OGC 21-065r2): an operation that is true or false.",
           "type" => "object",
           "required" => %w[op args],
           "properties" => {
@@ -24,6 +25,7 @@ module TileLoom
             }
           }
         }
+        {"$ref" => "#/$defs/condition"}
       end
 
       def read(json, path:, **) = Condition.new(json, path: path, of_sheet: @of_sheet, of_features: @of_features)

@@ -1,8 +1,9 @@
 // Conditions of the kind that the controls can show, to and from OGC CQL2 JSON.
 
 import type { Attribute } from "../api/useAttributes";
+import type { Condition } from "../generated/book";
 
-export type Cql = { op: string; args: unknown[] };
+export type Cql = Condition;
 export type Value = string | number | boolean | string[] | [number, number];
 export interface Test {
   attribute: string;
@@ -31,7 +32,7 @@ interface Comparison {
   id: string;
   title: string;
   families: Family[];
-  plain?: string;
+  plain?: Condition["op"];
   takes: "one" | "two" | "list" | "none";
 }
 
@@ -99,8 +100,9 @@ const OF_FEATURE = "sheet.feature.";
 
 // A function of the condition.
 function askedToCql(test: Test): Cql {
-  if (test.is === "within") return { op: test.attribute, args: [Number(test.value)] };
-  const asked = { op: test.attribute, args: [] };
+  const op = test.attribute as Condition["op"];
+  if (test.is === "within") return { op, args: [Number(test.value)] };
+  const asked: Cql = { op, args: [] };
   return test.is === "no" ? { op: "not", args: [asked] } : asked;
 }
 
@@ -151,7 +153,7 @@ function testFrom(node: Cql, attributes: Attribute[]): Test | null {
 
 function patternFrom(first: unknown, pattern: string): Test | null {
   const plain = (text: string) => (/(^|[^\\])[%_]/.test(text) ? null : text.replace(/\\(.)/g, "$1"));
-  const inner = first as Cql;
+  const inner = first as { op?: string; args: unknown[] } | null;
   const holds = inner?.op === "casei" ? nameOf(inner.args[0]) : undefined;
   const part =
     holds && pattern.length > 1 && pattern.startsWith("%") && pattern.endsWith("%")

@@ -279,29 +279,7 @@ export interface Layer {
 export interface LabelRule {
   id?: Id;
   title?: string;
-  /**
-   * Which features have one, in OGC CQL2 JSON; without it all.
-   */
-  when?: {
-    op:
-      | "="
-      | "<>"
-      | "<"
-      | "<="
-      | ">"
-      | ">="
-      | "and"
-      | "or"
-      | "not"
-      | "in"
-      | "between"
-      | "like"
-      | "isNull"
-      | "isSheetFeature"
-      | "touchesSheetFeature"
-      | "withinSheetFeature";
-    args: unknown[];
-  };
+  when?: Condition;
   /**
    * The scales (denominators) between which it is drawn, both counted in.
    */
@@ -356,6 +334,32 @@ export interface LabelRule {
    * Have features of the same text one label, as parts that belong together?
    */
   together?: boolean;
+}
+/**
+ * A condition in OGC CQL2 JSON (OGC 21-065r2): an operation that is true or false.
+ *
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "condition".
+ */
+export interface Condition {
+  op:
+    | "="
+    | "<>"
+    | "<"
+    | "<="
+    | ">"
+    | ">="
+    | "and"
+    | "or"
+    | "not"
+    | "in"
+    | "between"
+    | "like"
+    | "isNull"
+    | "isSheetFeature"
+    | "touchesSheetFeature"
+    | "withinSheetFeature";
+  args: unknown[];
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema
@@ -505,29 +509,7 @@ export interface LabelAreaPlaces {
 export interface Rule {
   id?: Id;
   title: string;
-  /**
-   * A condition in OGC CQL2 JSON (OGC 21-065r2).
-   */
-  when?: {
-    op:
-      | "="
-      | "<>"
-      | "<"
-      | "<="
-      | ">"
-      | ">="
-      | "and"
-      | "or"
-      | "not"
-      | "in"
-      | "between"
-      | "like"
-      | "isNull"
-      | "isSheetFeature"
-      | "touchesSheetFeature"
-      | "withinSheetFeature";
-    args: unknown[];
-  };
+  when?: Condition;
   symbol: MapSymbol;
 }
 /**
@@ -913,29 +895,7 @@ export interface LabelByHand {
 export interface Order {
   name?: string;
   sheets?: string;
-  /**
-   * Of the sheets those that meet a condition (CQL2 JSON) on sheet.name, sheet.number, sheet.row, sheet.column, sheet.scale, and the attributes of the sheet's feature.
-   */
-  where?: {
-    op:
-      | "="
-      | "<>"
-      | "<"
-      | "<="
-      | ">"
-      | ">="
-      | "and"
-      | "or"
-      | "not"
-      | "in"
-      | "between"
-      | "like"
-      | "isNull"
-      | "isSheetFeature"
-      | "touchesSheetFeature"
-      | "withinSheetFeature";
-    args: unknown[];
-  };
+  where?: Condition;
   /**
    * Pixels an inch: of pictures in the files, and of images; the book's own where none are given.
    */
@@ -1302,29 +1262,7 @@ export interface ShownOn {
    * … or that have none.
    */
   without?: boolean;
-  /**
-   * A condition in OGC CQL2 JSON on sheet.name, sheet.feature.NAME and the like.
-   */
-  when?: {
-    op:
-      | "="
-      | "<>"
-      | "<"
-      | "<="
-      | ">"
-      | ">="
-      | "and"
-      | "or"
-      | "not"
-      | "in"
-      | "between"
-      | "like"
-      | "isNull"
-      | "isSheetFeature"
-      | "touchesSheetFeature"
-      | "withinSheetFeature";
-    args: unknown[];
-  };
+  when?: Condition;
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema
@@ -1781,29 +1719,7 @@ export interface FeaturesExtent {
    */
   turned_with_sheet?: boolean;
   layer?: Id;
-  /**
-   * Which features of the layer, in OGC CQL2 JSON; without it all.
-   */
-  when?: {
-    op:
-      | "="
-      | "<>"
-      | "<"
-      | "<="
-      | ">"
-      | ">="
-      | "and"
-      | "or"
-      | "not"
-      | "in"
-      | "between"
-      | "like"
-      | "isNull"
-      | "isSheetFeature"
-      | "touchesSheetFeature"
-      | "withinSheetFeature";
-    args: unknown[];
-  };
+  when?: Condition;
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema
@@ -2435,29 +2351,7 @@ export interface TableElement {
    * Those that the sheet shows, or all.
    */
   records?: "sheet" | "book";
-  /**
-   * Which records, in OGC CQL2 JSON.
-   */
-  when?: {
-    op:
-      | "="
-      | "<>"
-      | "<"
-      | "<="
-      | ">"
-      | ">="
-      | "and"
-      | "or"
-      | "not"
-      | "in"
-      | "between"
-      | "like"
-      | "isNull"
-      | "isSheetFeature"
-      | "touchesSheetFeature"
-      | "withinSheetFeature";
-    args: unknown[];
-  };
+  when?: Condition;
   sorted_by?: TableSorting[];
   /**
    * Above it, with live text.
@@ -3097,26 +2991,7 @@ export interface Index {
  */
 export interface AreaPart {
   layer?: Id;
-  when?: {
-    op:
-      | "="
-      | "<>"
-      | "<"
-      | "<="
-      | ">"
-      | ">="
-      | "and"
-      | "or"
-      | "not"
-      | "in"
-      | "between"
-      | "like"
-      | "isNull"
-      | "isSheetFeature"
-      | "touchesSheetFeature"
-      | "withinSheetFeature";
-    args: unknown[];
-  };
+  when?: Condition;
   features?: number[];
   polygon?: [number, number][];
 }

@@ -4,6 +4,7 @@ import { useBook } from "../api/book";
 import { get } from "../api/client";
 import type { Layer, MapSymbol, Rule } from "../api/types";
 import { isNumber, type Attribute } from "../api/useAttributes";
+import type { Condition } from "../generated/book";
 import { RuleFields, type Making } from "./RuleFields";
 import { RAMPS, SETS, colours } from "../fields/palettes";
 
@@ -19,7 +20,7 @@ const HOW = [
 interface ClassFound {
   title: string;
   count: number;
-  when: unknown;
+  when: Condition;
 }
 
 // Makes the rules of a layer: one symbol, one for each value, by classes, by conditions of one's own.
