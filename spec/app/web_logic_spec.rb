@@ -324,4 +324,44 @@ RSpec.describe "The front end’s own reckoning" do
       ]
     )
   end
+
+  # Two changes of one list, the second made before the answer to the first was there, or by somebody else.
+  describe "changes that were made on an older state" do
+    def rebased(patch, base, now) =
+      web("api/rebased.ts", "m.rebased(#{JSON.generate(patch)}, #{JSON.generate(base)}, #{JSON.generate(now)})")
+
+    def layers(*entries) = {layers: entries.map { |id, more| {id: id, title: id}.merge(more || {}) }}
+
+    it "keeps both where they are of different entries or of different members of one" do
+      now = layers(["a", {title: "First"}], ["b"], ["c"])
+      expect(rebased(layers(["a"], ["b", {opacity: 0.5}], ["c"]), layers(["a"], ["b"], ["c"]), now)).to eq(
+        {
+          "layers" => [
+            {"id" => "a", "title" => "First"},
+            {"id" => "b", "title" => "b", "opacity" => 0.5},
+            {"id" => "c", "title" => "c"}
+          ]
+        }
+      )
+      found = rebased(layers(["a", {opacity: 0.5}], ["b"], ["c"]), layers(["a"], ["b"], ["c"]), now)
+      expect(found["layers"].first).to eq({"id" => "a", "title" => "First", "opacity" => 0.5})
+    end
+
+    it "keeps what came, went and moved on either side" do
+      before = layers(["a"], ["b"], ["c"])
+      ids = ->(mine, now) { rebased(mine, before, now)["layers"].map { |layer| layer["id"] } }
+      expect(ids[layers(["a"], ["c"]), layers(["n"], ["a"], ["b"], ["c"])]).to eq(%w[n a c])
+      expect(ids[layers(["c"], ["b"], ["a"]), layers(["a", {title: "x"}], ["b"])]).to eq(%w[b a])
+      expect(ids[layers(["a"], ["b"], ["c"], ["m"]), layers(["c"], ["a"], ["b"])]).to eq(%w[c a b m])
+      expect(ids[before, layers(["b"])]).to eq(%w[b])
+    end
+
+    it "goes no further where both changed the same, or one changed what the other took away" do
+      before = layers(["a"], ["b"])
+      expect(rebased(layers(["a", {title: "x"}], ["b"]), before, layers(["a", {title: "y"}], ["b"]))).to be_nil
+      expect(rebased(layers(["a", {title: "x"}], ["b"]), before, layers(["b"]))).to be_nil
+      expect(rebased({list: [1, 2, 3]}, {list: [1, 2]}, {list: [2]})).to be_nil
+      expect(rebased({list: [1, 5]}, {list: [1, 2]}, {list: [3, 2]})).to eq({"list" => [3, 5]})
+    end
+  end
 end

@@ -63,7 +63,8 @@ RSpec.describe "bin/loom" do
     end
 
     it "hands on a form with its parts, as one zip, with a password out of a file" do
-      File.write("#{@folder}/password", "moss\n")
+      # As an option of a program would begin.
+      File.write("#{@folder}/password", "--moss\n")
       done, out, err =
         loom(
           "export",
@@ -85,7 +86,7 @@ RSpec.describe "bin/loom" do
       expect([done, err]).to eq([true, ""])
       expect(out).to include("2 files in")
       outside("unzip", "-q", "#{@folder}/sheets.zip", "-d", @folder)
-      expect(outside("qpdf", "--password=moss", "--show-encryption", "#{@folder}/B1.pdf")).to match(
+      expect(outside("qpdf", "--password=--moss", "--show-encryption", "#{@folder}/B1.pdf")).to match(
         /print low resolution: not allowed/
       )
     end

@@ -16,7 +16,7 @@ RSpec.describe "Files that lie of their size" do
     FileUtils.rm_f(path)
     Zip::File.open(path, create: true) { |zip| zip.get_output_stream("a.tif") { |io| io.write("\0" * bytes) } }
     data = File.binread(path)
-    {"PK\x03\x04".b => 22, "PK\x01\x02".b => 24}.each do |head, offset|
+    { "PK\x03\x04".b => 22, "PK\x01\x02".b => 24 }.each do |head, offset|
       data[data.index(head) + offset, 4] = [says].pack("V")
     end
     File.binwrite(path, data)
@@ -100,6 +100,19 @@ RSpec.describe "Files that lie of their size" do
     expect { TileLoom::Raster::Inspection.new(part).found }.to invalid(/a\.png could not be read: it is damaged/)
   end
 
+  # A world file (six lines of numbers) may say anything.
+  it "refuses a place that is no number" do
+    path = File.join(@folder, "a.png")
+    outside("gdal_translate", "-q", "-of", "PNG", "-ot", "Byte", noise_tif, path)
+    file("a.pgw", "nan\n0\n0\n-1\n400000\n6530000\n")
+    found = -> do
+      TileLoom::Raster::Bundle.new(path).open { |parts| TileLoom::Raster::Inspection.new(parts.first).found }
+    end
+    expect { found.call.transform || raise(TileLoom::Refusal.new("raster.no_place", name: "a.png")) }.to invalid
+    file("a.pgw", "1\n0\n0\n-1\nnan\n6530000\n")
+    expect { found.call.transform || raise(TileLoom::Refusal.new("raster.no_place", name: "a.png")) }.to invalid
+  end
+
   it "takes so many fields and no more" do
     properties = (1..2_001).to_h { |number| ["f#{number}", number] }
     feature = {
@@ -110,7 +123,7 @@ RSpec.describe "Files that lie of their size" do
         "coordinates" => [0, 0]
       }
     }
-    text = JSON.generate({"type" => "FeatureCollection", "features" => [feature]})
+    text = JSON.generate({ "type" => "FeatureCollection", "features" => [feature] })
     %w[a.geojson].each do |name|
       expect { TileLoom::Data::Inspection.new(file(name, text)).layers }.to invalid(
         /has 2,001 or more fields; 2,000 is the most/

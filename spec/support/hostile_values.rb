@@ -53,7 +53,7 @@ class HostileValues
     "9" * 400,
     "[" * 50
   ].freeze
-  OTHERS = [nil, true, false, [], {}, [[]], [nil], {"" => ""}, {"a" => {"b" => {"c" => []}}}].freeze
+  OTHERS = [nil, true, false, [], {}, [[]], [nil], { "" => "" }, { "a" => { "b" => { "c" => [] } } }].freeze
 
   def initialize(seed) = @random = Random.new(seed)
 
@@ -76,13 +76,13 @@ class HostileValues
     when "object"
       object(schema, definitions, depth)
     when "array"
-      Array.new(one_of([0, 1, 2, schema.fetch("minItems", 1)])) do
+      Array.new(one_of([0, 1, 2, schema.fetch("minItems", 1), extreme(schema.fetch("maxItems", 2), 40)])) do
         by(schema.fetch("items", {}), definitions, depth + 1)
       end
     when "integer", "number"
       number(schema)
     when "string"
-      one_of(TEXTS)
+      chance(0.08) ? "x" * extreme(schema.fetch("maxLength", 300), 12_000) : one_of(TEXTS)
     when "boolean"
       chance(0.5)
     else
@@ -102,11 +102,17 @@ class HostileValues
   def object(schema, definitions, depth)
     properties = schema.fetch("properties", {})
     wanted = properties.select { |name, _| Array(schema["required"]).include?(name) ? chance(0.97) : chance(0.6) }
-    wanted.transform_values { |part| by(part, definitions, depth + 1) }.merge(chance(0.1) ? {"zork" => any} : {})
+    wanted.transform_values { |part| by(part, definitions, depth + 1) }.merge(chance(0.1) ? { "zork" => any } : {})
   end
 
+  # The most that a schema lets in, as far as that does not only cost time.
+  def extreme(most, bound) = [most, bound].min
+
   def number(schema)
-    return one_of(NUMBERS) if chance(0.4)
+    return one_of(NUMBERS) if chance(0.3)
+    ends = schema.values_at("minimum", "maximum").compact
+    ends << schema["exclusiveMinimum"] + 1e-9 if schema["exclusiveMinimum"] && schema["type"] == "number"
+    return one_of(ends) if ends.any? && chance(0.4)
     low, high = schema.fetch("minimum", -1000), schema.fetch("maximum", 1000)
     value = low + (high - low) * @random.rand**4
     (schema["type"] == "integer") ? value.round : value

@@ -4,6 +4,7 @@ import { get, post, Refusal } from "./client";
 import { changed } from "./changed";
 import type { Book, BookChange, BookDocument, Patch, IndexRun } from "./types";
 import { settled } from "./indexRun";
+import { rebased } from "./rebased";
 
 export function useBookQuery(id: number) {
   const client = useQueryClient();
@@ -91,10 +92,15 @@ export function useChanging(book: Book | undefined): Changing {
       const seen = book?.revision;
       // A list replaces the whole of the one that was seen. Single values hold for the book as it stands when
       // their turn has come, after this browser's own changes.
-      const revision = () => (holdsList(patch) ? seen : current());
-      return inTurn(() =>
-        mutation.mutateAsync({ path: base, method: "PATCH", body: { label, patch, revision: revision() } }),
-      );
+      // Where the book has gone on since, what the list changes is brought to it, as far as that goes.
+      const document = book?.document;
+      return inTurn(() => {
+        const now = held();
+        const fresh =
+          holdsList(patch) && document && now && now.revision !== seen ? rebased(patch, document, now.document) : patch;
+        const revision = fresh ? current() : seen;
+        return mutation.mutateAsync({ path: base, method: "PATCH", body: { label, patch: fresh ?? patch, revision } });
+      });
     },
     ask: <T extends Book>(path: string, body: unknown) => send(path, body) as Promise<T>,
     undo: () => void send("undo", {}).catch(() => undefined),

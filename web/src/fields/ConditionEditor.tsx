@@ -1,7 +1,7 @@
 import AddIcon from "@mui/icons-material/Add";
 import RemoveIcon from "@mui/icons-material/Remove";
 import { Box, Button, IconButton, MenuItem, TextField, Typography } from "@mui/material";
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { comparison, COMPARISONS, family, fromCql, toCql, type Cql, type Test, type Tests } from "./conditions";
 import type { Attribute } from "../api/useAttributes";
 
@@ -19,8 +19,12 @@ export function ConditionEditor({ about, attributes, condition, onKeep }: Condit
   const [draft, setDraft] = useState<Tests | null>(kept);
   const [problem, setProblem] = useState<string | null>(null);
   const key = JSON.stringify(condition ?? null);
+  // What was sent last: a draft that has gone on since stays when the answer comes.
+  const sent = useRef<Tests | null>(null);
   useEffect(() => {
-    setDraft(fromCql(condition, attributes));
+    const mine = sent.current;
+    sent.current = null;
+    setDraft((draft) => (mine && draft !== mine ? draft : fromCql(condition, attributes)));
     setProblem(null);
   }, [key, attributes]); // eslint-disable-line react-hooks/exhaustive-deps
   const put = async (tests: Tests) => {
@@ -28,6 +32,7 @@ export function ConditionEditor({ about, attributes, condition, onKeep }: Condit
     if (!tests.list.every(complete)) return;
     try {
       setProblem(null);
+      sent.current = tests;
       await onKeep(toCql(tests, attributes));
     } catch (error) {
       setProblem((error as Error).message);

@@ -1,5 +1,6 @@
 import { TextField } from "@mui/material";
-import { useEffect, useState } from "react";
+import { useState } from "react";
+import { useTyped } from "./useTyped";
 
 // A field that keeps what was typed on Enter or when left, and says beside it what is wrong.
 export function Field({
@@ -20,15 +21,16 @@ export function Field({
   focused?: boolean;
   onKeep: (text: string) => Promise<unknown>;
 }) {
-  const [text, setText] = useState(value);
+  const { text, setText, setSent, setFocused } = useTyped(value);
   const [problem, setProblem] = useState<string | null>(null);
-  useEffect(() => setText(value), [value]);
   const keep = async () => {
     if (text === value) return setProblem(null);
     try {
+      setSent(text);
       await onKeep(text);
       setProblem(null);
     } catch (error) {
+      setSent(null);
       setProblem((error as Error).message);
     }
   };
@@ -42,11 +44,17 @@ export function Field({
       margin={multiline ? "dense" : "none"}
       placeholder={placeholder}
       autoFocus={focused}
-      onFocus={focused ? (event) => event.target.select() : undefined}
+      onFocus={(event) => {
+        setFocused(true);
+        if (focused) event.target.select();
+      }}
       error={!!problem}
       helperText={problem}
       onChange={(event) => setText(event.target.value)}
-      onBlur={() => void keep()}
+      onBlur={() => {
+        setFocused(false);
+        void keep();
+      }}
       onKeyDown={(event) => {
         if (event.key === "Enter" && !event.shiftKey) {
           event.preventDefault();

@@ -7,8 +7,9 @@ import StruckIcon from "@mui/icons-material/StrikethroughS";
 import SubscriptIcon from "@mui/icons-material/Subscript";
 import SuperscriptIcon from "@mui/icons-material/Superscript";
 import { Box, IconButton, TextField } from "@mui/material";
-import { useEffect, useRef, useState } from "react";
+import { useRef, useState } from "react";
 import { Colour } from "../fields/Colour";
+import { useTyped } from "../fields/useTyped";
 
 interface StyledTextProps {
   label: string;
@@ -35,17 +36,18 @@ const SIZES = [6, 7, 8, 9, 10, 12, 14, 18, 24, 36];
 
 // A text with buttons that give the selected part of it a look. It is saved when it is left, or with Ctrl+Enter.
 export function StyledText({ label, value, tagged, onKeep }: StyledTextProps) {
-  const [text, setText] = useState(value);
+  const { text, setText, setSent, setFocused } = useTyped(value);
   const [problem, setProblem] = useState<string | null>(null);
   const field = useRef<HTMLTextAreaElement>(null);
-  useEffect(() => setText(value), [value]);
   const keep = async (fresh: string) => {
     setText(fresh);
     if (fresh === value) return setProblem(null);
     try {
+      setSent(fresh);
       await onKeep(fresh);
       setProblem(null);
     } catch (error) {
+      setSent(null);
       setProblem((error as Error).message);
     }
   };
@@ -133,7 +135,11 @@ export function StyledText({ label, value, tagged, onKeep }: StyledTextProps) {
         helperText={problem}
         inputRef={field}
         onChange={(event) => setText(event.target.value)}
-        onBlur={() => void keep(text)}
+        onFocus={() => setFocused(true)}
+        onBlur={() => {
+          setFocused(false);
+          void keep(text);
+        }}
         onKeyDown={(event) => {
           if (event.key === "Enter" && (event.ctrlKey || event.metaKey || (!tagged && !event.shiftKey))) {
             event.preventDefault();
