@@ -198,7 +198,8 @@ RSpec.describe TileLoom::Data::Condition do
     expect(
       holds?({"op" => "not", "args" => [{"op" => "and", "args" => [property["a"], equal]}]}, {"a" => false})
     ).to be(true)
-    operations = {}.tap { |known| TileLoom::Data::ConditionType.new.schema(known) }.dig("condition", "properties", "op", "enum")
+    definitions = {}.tap { |known| TileLoom::Data::ConditionType.new.schema(known) }
+    operations = definitions.dig("condition", "properties", "op", "enum")
     expect(operations).to include("=", "between", "isSheetFeature")
     expect(operations & %w[+ casei]).to be_empty
   end

@@ -16,7 +16,7 @@ RSpec.describe "Files that lie of their size" do
     FileUtils.rm_f(path)
     Zip::File.open(path, create: true) { |zip| zip.get_output_stream("a.tif") { |io| io.write("\0" * bytes) } }
     data = File.binread(path)
-    { "PK\x03\x04".b => 22, "PK\x01\x02".b => 24 }.each do |head, offset|
+    {"PK\x03\x04".b => 22, "PK\x01\x02".b => 24}.each do |head, offset|
       data[data.index(head) + offset, 4] = [says].pack("V")
     end
     File.binwrite(path, data)
@@ -123,7 +123,7 @@ RSpec.describe "Files that lie of their size" do
         "coordinates" => [0, 0]
       }
     }
-    text = JSON.generate({ "type" => "FeatureCollection", "features" => [feature] })
+    text = JSON.generate({"type" => "FeatureCollection", "features" => [feature]})
     %w[a.geojson].each do |name|
       expect { TileLoom::Data::Inspection.new(file(name, text)).layers }.to invalid(
         /has 2,001 or more fields; 2,000 is the most/

@@ -53,7 +53,7 @@ class HostileValues
     "9" * 400,
     "[" * 50
   ].freeze
-  OTHERS = [nil, true, false, [], {}, [[]], [nil], { "" => "" }, { "a" => { "b" => { "c" => [] } } }].freeze
+  OTHERS = [nil, true, false, [], {}, [[]], [nil], {"" => ""}, {"a" => {"b" => {"c" => []}}}].freeze
 
   def initialize(seed) = @random = Random.new(seed)
 
@@ -102,7 +102,7 @@ class HostileValues
   def object(schema, definitions, depth)
     properties = schema.fetch("properties", {})
     wanted = properties.select { |name, _| Array(schema["required"]).include?(name) ? chance(0.97) : chance(0.6) }
-    wanted.transform_values { |part| by(part, definitions, depth + 1) }.merge(chance(0.1) ? { "zork" => any } : {})
+    wanted.transform_values { |part| by(part, definitions, depth + 1) }.merge(chance(0.1) ? {"zork" => any} : {})
   end
 
   # The most that a schema lets in, as far as that does not only cost time.
