@@ -10,6 +10,8 @@ module TileLoom
       # A stretch's end is found to this share of a frame's width.
       FINENESS = 1e-4
       ROUNDS = 14
+      # A stretch is so many steps of work (see Pulse), each time that it is looked for.
+      STEPS = 15
 
       # size: CellSize; lead_mm: how far the line stays inside the frame's sides; overlap_mm: along the line;
       # most_turn_deg: how far frames may be turned either way from north up, 180 for any; upward: "north", so that
@@ -45,6 +47,8 @@ module TileLoom
 
       # [[from, to], …] along a chain: the least number, and as even as that number allows.
       def stretches(chain)
+        least = (chain.length / [room_at(chain.at(0.0)).max, 1e-9].max).ceil
+        Pulse.expect([least, MOST_CELLS].min * STEPS * (ROUNDS + 1))
         greedy = cover(chain, Float::INFINITY)
         return greedy if greedy.length < 2
         low, high = 0.0, greedy.map { |from, to| to - from }.max
@@ -94,6 +98,7 @@ module TileLoom
               at: "/index/scale"
             )
           end
+          Pulse.step(STEPS)
           to = reach(chain, from, limit, before)
           found << [from, to]
           before = turn(chain.between(from, to), before)
