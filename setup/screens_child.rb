@@ -90,7 +90,11 @@ class ScreensChild
 
   def go(path) = visit("/books/#{@book.id}/#{path}").then { resize }
 
-  def show_books = visit("/").then { resize }
+  def show_books
+    go("weave")
+    click_link("All books")
+    has_css?("main a", text: @book.title)
+  end
 
   def show_ground = go("ground")
 
@@ -101,6 +105,8 @@ class ScreensChild
 
   def show_pixels
     go("ground")
+    ["Land cover", "Shaded relief"].each { |title| find("aside li", text: title).find(".MuiCheckbox-root").click }
+    has_text?("All changes saved")
     within("aside") { click_button("Shaded relief") }
   end
 

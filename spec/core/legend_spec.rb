@@ -377,7 +377,7 @@ RSpec.describe TileLoom::Furniture::Elements::Legend do
         }
       }
       composed = sheet({continues: "second"}, more: [second])
-      expect(composed.left_out).to include(match(/continues “second”, which is not on this page/))
+      expect(composed.left_out).to include(match(/continues “second”, which in the end continues it/))
       expect(names(composed)).to eq(everything)
     end
 

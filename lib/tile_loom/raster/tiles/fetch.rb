@@ -183,6 +183,8 @@ module TileLoom
           http.ipaddr = address
           http.use_ssl = uri.scheme == "https"
           http.open_timeout = http.read_timeout = TIMEOUT_S
+          # What does not answer is not asked twice.
+          http.max_retries = 0
           headers = {"user-agent" => "TileLoom", "accept" => "image/png,image/jpeg,image/webp,application/xml"}
           headers["if-none-match"] = kept[:etag] if kept && kept[:etag] && kept[:found].tile?
           response = Timeout.timeout(REQUEST_S) { http.start { |open| limited(open, uri, headers) } }
