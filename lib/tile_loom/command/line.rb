@@ -164,12 +164,23 @@ module TileLoom
         end
 
         def ground_warnings(document, source)
-          box =
-            document.layers.filter_map { |layer| source.extent(layer.id) }.reduce { |all, other| all.union(other) } or
-            return []
-          Crs::Distortion.new(document.crs, box, held: document.index.held).warnings
+          boxes = document.layers.filter_map { |layer| source.extent(layer.id)&.then { |box| [layer.title, box] } }
+          return [] if boxes.empty?
+          distortion(document, boxes.map(&:last).reduce { |all, other| all.union(other) }).warnings
         rescue Refusal => error
-          [error.message]
+          # Of which layers it is.
+          named = boxes.filter_map { |title, box| beyond(document, title, box) }
+          named.empty? ? [error.message] : named
+        end
+
+        def distortion(document, box) = Crs::Distortion.new(document.crs, box, held: document.index.held)
+
+        # What is said of a layer that reaches beyond the reference, or nil.
+        def beyond(document, title, box)
+          distortion(document, box).warnings
+          nil
+        rescue Refusal => error
+          "#{title}: #{error.message}"
         end
 
         def refuse(findings)
