@@ -40,7 +40,7 @@ Capybara.server = :puma, {Silent: true, Threads: "1:4"}
 Capybara.server_host = "127.0.0.1"
 Capybara.default_driver = :chromium
 # Two browsers share a slow machine’s processors; what comes at once is waited for no longer.
-Capybara.default_max_wait_time = 30
+Capybara.default_max_wait_time = 60
 Capybara.save_path = Dir.tmpdir
 Capybara.enable_aria_label = true
 

@@ -23,7 +23,12 @@ export async function settled<T extends object>(
 ): Promise<T | null> {
   if (!("run" in answer)) return answer;
   const path = `/api/books/${book}/index/runs/${answer.run.id}`;
-  const show = (run: IndexRun | null) => client.setQueryData(["index run", book], run);
+  const show = (run: IndexRun) => client.setQueryData(["index run", book], run);
+  // What has taken its place meanwhile stays, with the button that stops it under the pointer.
+  const hide = () =>
+    client.setQueryData<IndexRun | null>(["index run", book], (shown) =>
+      shown?.id === answer.run.id ? null : (shown ?? null),
+    );
   try {
     for (let run = answer.run; ; run = await get<IndexRun>(path, signal)) {
       if (run.state === "done") return (run.answer as T | undefined) ?? null;
@@ -42,6 +47,6 @@ export async function settled<T extends object>(
       void post(`${path}/cancel`, {}).catch(() => undefined);
     throw error;
   } finally {
-    show(null);
+    hide();
   }
 }
