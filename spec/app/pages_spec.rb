@@ -123,7 +123,7 @@ RSpec.describe App::Routes::Layouts do
     send_json(
       :patch,
       "/api/books/#{book.id}",
-      {label: "Look", patch: {looks: [{title: "Bare", layers: [{id: "area"}]}]}}
+      {label: "Look", patch: {looks: [{title: "Bare", layers: [{id: "area"}]}]}, revision: book.reload.revision}
     )
     expect(document["looks"].first["id"]).to eq("look-1")
     old = {"kind" => "locator", "id" => "l", "place" => {}, "colour" => "#123456", "face" => "serif"}

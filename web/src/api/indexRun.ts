@@ -4,6 +4,8 @@ import type { IndexRun } from "./types";
 
 const EVERY_MS = 400;
 
+const byAge = (one: IndexRun, other: IndexRun) => one.id - other.id;
+
 export const wait = (ms: number, signal?: AbortSignal) =>
   new Promise<void>((done, fail) => {
     const timer = window.setTimeout(done, ms);
@@ -13,8 +15,11 @@ export const wait = (ms: number, signal?: AbortSignal) =>
     });
   });
 
+// The work that is under way, oldest first: each is shown, and stopped, by itself.
+export const runsUnderWay = (book: number) => ["index runs", book];
+
 // Work on an index that the server does in a job: `answer` of the request where it was short, else what the job came
-// to. What is under way is told under ["index run", book], where it can be seen and stopped.
+// to. What is under way is told under runsUnderWay, where it can be seen and stopped.
 export async function settled<T extends object>(
   client: QueryClient,
   book: number,
@@ -22,13 +27,12 @@ export async function settled<T extends object>(
   signal?: AbortSignal,
 ): Promise<T | null> {
   if (!("run" in answer)) return answer;
-  const path = `/api/books/${book}/index/runs/${answer.run.id}`;
-  const show = (run: IndexRun) => client.setQueryData(["index run", book], run);
-  // What has taken its place meanwhile stays, with the button that stops it under the pointer.
-  const hide = () =>
-    client.setQueryData<IndexRun | null>(["index run", book], (shown) =>
-      shown?.id === answer.run.id ? null : (shown ?? null),
-    );
+  const { id } = answer.run;
+  const path = `/api/books/${book}/index/runs/${id}`;
+  const change = (changed: (shown: IndexRun[]) => IndexRun[]) =>
+    client.setQueryData<IndexRun[]>(runsUnderWay(book), (shown) => changed(shown ?? []));
+  const show = (run: IndexRun) => change((shown) => [...shown.filter((one) => one.id !== id), run].sort(byAge));
+  const hide = () => change((shown) => shown.filter((one) => one.id !== id));
   try {
     for (let run = answer.run; ; run = await get<IndexRun>(path, signal)) {
       if (run.state === "done") return (run.answer as T | undefined) ?? null;

@@ -10,7 +10,7 @@ import type { StepId } from "./steps";
 import { Strip } from "./Strip";
 import { TopBar } from "./TopBar";
 import { useSheet } from "./useSheet";
-import { IndexRun } from "./IndexRun";
+import { IndexRuns } from "./IndexRuns";
 import { useShortcuts } from "./useShortcuts";
 
 // Top bar, the step in the middle, the strip of sheets at the bottom.
@@ -37,7 +37,7 @@ export function Frame({ step, children }: { step: StepId; children: ReactNode })
       <OpenServer />
       <TopBar step={step} onHelp={() => setHelp(true)} />
       {book.reprojection && <Reprojecting />}
-      <IndexRun />
+      <IndexRuns />
       {book.told && told !== book.told && <Notice text={book.told} onClose={() => setTold(book.told)} />}
       {refusal && <Notice text={refusal.message} onClose={clear} />}
       {book.index_state.changed.length > 0 && book.cells.length > 0 && <OutOfStep />}

@@ -1,5 +1,5 @@
 import { Box, Popover } from "@mui/material";
-import { IndexRun } from "../frame/IndexRun";
+import { IndexRuns } from "../frame/IndexRuns";
 import { underlined } from "./underlined";
 import { useId, useRef, useState, type ReactNode } from "react";
 
@@ -50,7 +50,7 @@ export function Value({ label, shown, onOpen, onClose, children }: ValueProps) {
           {label}
         </Box>
         {children(close)}
-        {open && <IndexRun narrow />}
+        {open && <IndexRuns narrow />}
       </Popover>
     </>
   );

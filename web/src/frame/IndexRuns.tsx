@@ -2,6 +2,7 @@ import { Box, Button, LinearProgress } from "@mui/material";
 import { useQuery } from "@tanstack/react-query";
 import { useBook } from "../api/book";
 import { post } from "../api/client";
+import { runsUnderWay } from "../api/indexRun";
 import type { IndexRun as Work } from "../api/types";
 
 const DOING: Record<string, string> = {
@@ -10,18 +11,28 @@ const DOING: Record<string, string> = {
   layer_file: "Writing the file",
 };
 
-// Long work on the index: how far it is, and a way to stop it. narrow: in a dialog, which is over the rest of the page.
-export function IndexRun({ narrow = false }: { narrow?: boolean }) {
+// Work that the dialog of a value does not wait for.
+const APART = ["cover", "features", "layer_file"];
+
+// Long work on the index: how far each is, and a way to stop it. narrow: in the dialog of a value, which is over the
+// rest of the page: only what it waits for.
+export function IndexRuns({ narrow = false }: { narrow?: boolean }) {
   const book = useBook();
-  const { data } = useQuery<Work | null>({
-    queryKey: ["index run", book.id],
-    queryFn: () => null,
+  const { data } = useQuery<Work[]>({
+    queryKey: runsUnderWay(book.id),
+    queryFn: () => [],
     enabled: false,
-    initialData: null,
+    initialData: [],
   });
-  if (!data) return null;
-  const doing = DOING[data.purpose] ?? "Working out the index";
-  const share = data.total > 0 ? Math.min(100, (100 * data.done) / data.total) : null;
+  return data
+    .filter((run) => !narrow || !APART.includes(run.purpose))
+    .map((run) => <IndexRun key={run.id} run={run} narrow={narrow} />);
+}
+
+function IndexRun({ run, narrow }: { run: Work; narrow: boolean }) {
+  const book = useBook();
+  const doing = DOING[run.purpose] ?? "Working out the index";
+  const share = run.total > 0 ? Math.min(100, (100 * run.done) / run.total) : null;
   return (
     <Box
       role="status"
@@ -42,8 +53,8 @@ export function IndexRun({ narrow = false }: { narrow?: boolean }) {
     >
       <span>
         {doing}
-        {data.total > 0
-          ? `: ${data.done.toLocaleString("en-GB")} of about ${data.total.toLocaleString("en-GB")} steps`
+        {run.total > 0
+          ? `: ${run.done.toLocaleString("en-GB")} of about ${run.total.toLocaleString("en-GB")} steps`
           : " …"}
       </span>
       <LinearProgress
@@ -52,9 +63,7 @@ export function IndexRun({ narrow = false }: { narrow?: boolean }) {
         variant={share === null ? "indeterminate" : "determinate"}
         value={share ?? 0}
       />
-      <Button
-        onClick={() => void post(`/api/books/${book.id}/index/runs/${data.id}/cancel`, {}).catch(() => undefined)}
-      >
+      <Button onClick={() => void post(`/api/books/${book.id}/index/runs/${run.id}/cancel`, {}).catch(() => undefined)}>
         Stop
       </Button>
     </Box>
