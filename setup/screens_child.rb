@@ -105,8 +105,10 @@ class ScreensChild
 
   def show_pixels
     go("ground")
-    ["Land cover", "Shaded relief"].each { |title| find("aside li", text: title).find(".MuiCheckbox-root").click }
-    has_text?("All changes saved")
+    ["Land cover", "Shaded relief"].each do |title|
+      find("[aria-label='Show #{title}']", visible: :all).find(:xpath, "./..").click
+      has_text?("All changes saved")
+    end
     within("aside") { click_button("Shaded relief") }
   end
 
