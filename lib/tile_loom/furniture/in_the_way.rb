@@ -32,11 +32,7 @@ module TileLoom
         Geometry::Box.around(Geometry::Affine.turn(element.rotation_deg, *box.centre).map(box.corners))
       end
 
-      def labels = texts(@texts).map { |text| Geometry::Box.around(text.corners) }
-
-      def texts(nodes)
-        nodes.flat_map { |node| node.is_a?(Scene::Group) ? texts(node.children) : [node].grep(Scene::Text) }
-      end
+      def labels = Scene::Text.among(@texts).map { |text| Geometry::Box.around(text.corners) }
     end
   end
 end

@@ -31,14 +31,12 @@ module TileLoom
 
       # What is left of the texts' boxes without a hair all round; those that have none are small.
       def boxes(nodes)
-        texts(nodes).filter_map do |text|
-          box = Geometry::Box.around(text.corners)
-          box.grow(-HAIR_MM) if [box.width, box.height].min > 2 * HAIR_MM
-        end
-      end
-
-      def texts(nodes)
-        nodes.flat_map { |node| node.is_a?(Scene::Group) ? texts(node.children) : [node].grep(Scene::Text) }
+        Scene::Text
+          .among(nodes)
+          .filter_map do |text|
+            box = Geometry::Box.around(text.corners)
+            box.grow(-HAIR_MM) if [box.width, box.height].min > 2 * HAIR_MM
+          end
       end
     end
   end

@@ -40,6 +40,9 @@ module TileLoom
           freeze
         end
 
+        # Those among nodes, in groups as well.
+        def self.among(nodes) = nodes.flat_map { |node| node.is_a?(Group) ? among(node.children) : [node].grep(self) }
+
         # Its corners on the page, flat: from the baseline up to the height of capitals, turned as it is.
         def corners
           width, cap = face.width_mm(string, size_pt), face.cap_height_mm(size_pt)
