@@ -357,7 +357,8 @@ module TileLoom
           runs.each_with_index do |run, index|
             @out << " /#{Names.font(run.face.key)} #{real(node.size_pt)} Tf"
             @out << " #{mode} Tr #{matrix} Tm" if index.zero?
-            @out << " " << Glyphs.new(run, node).operators(@glyphs[run.face.key])
+            @out << " " <<
+              Glyphs.new(run, node, index.positive? ? runs[index - 1] : nil).operators(@glyphs[run.face.key])
           end
           @out << " ET\n"
         end

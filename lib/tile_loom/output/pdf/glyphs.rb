@@ -7,9 +7,9 @@ module TileLoom
       # of the size, to the left) where kerning, spacing or a mark's place make it another than the font's own advance;
       # a mark above or below its letter's line is raised.
       class Glyphs
-        # node: the Scene::Text that the run is of.
-        def initialize(run, node)
-          @run, @face, @node = run, run.face, node
+        # node: the Scene::Text that the run is of; before: the run on its left, or nil.
+        def initialize(run, node, before = nil)
+          @run, @face, @node, @before = run, run.face, node, before
         end
 
         # map: {glyph → the characters that stand for it in the font's map}; what is not there yet is put into it, to be
@@ -18,8 +18,10 @@ module TileLoom
         def operators(map)
           @out, @rise = +"", 0
           @open = nil
+          first = undirected
           clusters.each do |cluster|
             cluster.each { |glyph| map[glyph.glyph] ||= unicode(glyph) }
+            next directed(cluster) if cluster.first.equal?(first)
             told?(cluster, map) ? cluster.each { |glyph| show(glyph) } : parted(cluster)
           end
           close
@@ -28,6 +30,25 @@ module TileLoom
         end
 
         private
+
+        # The marks that say a direction where characters do not (Unicode Standard Annex 9, 2.6).
+        LEFT_TO_RIGHT, RIGHT_TO_LEFT = "\u200E", "\u200F"
+        # Letters and digits have a direction of their own.
+        DIRECTED = /[\p{L}\p{N}]/
+
+        # Readers that put a page's characters in order by themselves take a bracket or stop at the left end of a run
+        # as part of what is on its left: the first glyph of a run that is such a one, or nil.
+        def undirected
+          return nil unless @run.rtl || @before&.rtl
+          first = @run.glyphs.find { |glyph| !glyph.text.strip.empty? }
+          first unless first.nil? || first.text.match?(DIRECTED)
+        end
+
+        def directed(cluster)
+          spoken((@run.rtl ? RIGHT_TO_LEFT : LEFT_TO_RIGHT) + cluster.first.text) do
+            cluster.each { |glyph| show(glyph) }
+          end
+        end
 
         # A glyph that stands for characters, and those that stand for them with it.
         def clusters = @run.glyphs.slice_before { |glyph| !glyph.text.empty? }.to_a
