@@ -51,11 +51,7 @@ export function ExtentFields({ element, onKeep }: { element: InsetKind; onKeep: 
       <Choice label="Shows the ground of" value={extent.kind} choices={kinds} onChoose={choose} />
       <OwnFields extent={extent} element={element} onKeep={keep} />
       {extent.kind !== "fixed" && extent.kind !== "detail" && <SizeFields extent={extent} onKeep={keep} />}
-      {extent.kind !== "fixed" && (
-        <Pair>
-          <Rotation extent={extent} onKeep={keep} />
-        </Pair>
-      )}
+      {extent.kind !== "fixed" && <Rotation extent={extent} onKeep={keep} />}
       {role === "sheets" && extent.kind !== "fixed" && extent.kind !== "detail" && (
         <Flag
           label="rotated as the sheet is"
@@ -67,10 +63,11 @@ export function ExtentFields({ element, onKeep }: { element: InsetKind; onKeep: 
   );
 }
 
+// The element has a rotation of its own, which turns what is printed; this one turns the ground in it the other way.
 function Rotation({ extent, onKeep }: { extent: FrameExtent; onKeep: (extent: FrameExtent) => Promise<unknown> }) {
   return (
     <Measured
-      label="Rotation, ° clockwise"
+      label="Frame over the ground, ° clockwise"
       value={extent.rotation_deg ?? 0}
       least={-360}
       most={360}
@@ -193,24 +190,26 @@ function OwnFields({
 
 function FixedFields({ extent, onKeep }: { extent: Of<"fixed">; onKeep: (extent: FrameExtent) => Promise<unknown> }) {
   return (
-    <Pair>
-      <Measured
-        label="Centre easting"
-        value={extent.x}
-        least={-1e9}
-        most={1e9}
-        onKeep={(x) => onKeep({ ...extent, x })}
-      />
-      <Measured
-        label="Centre northing"
-        value={extent.y}
-        least={-1e9}
-        most={1e9}
-        onKeep={(y) => onKeep({ ...extent, y })}
-      />
-      <ScaleField scale={extent.scale} onKeep={(scale) => onKeep({ ...extent, scale })} />
+    <>
+      <Pair>
+        <Measured
+          label="Centre easting"
+          value={extent.x}
+          least={-1e9}
+          most={1e9}
+          onKeep={(x) => onKeep({ ...extent, x })}
+        />
+        <Measured
+          label="Centre northing"
+          value={extent.y}
+          least={-1e9}
+          most={1e9}
+          onKeep={(y) => onKeep({ ...extent, y })}
+        />
+        <ScaleField scale={extent.scale} onKeep={(scale) => onKeep({ ...extent, scale })} />
+      </Pair>
       <Rotation extent={extent} onKeep={onKeep} />
-    </Pair>
+    </>
   );
 }
 

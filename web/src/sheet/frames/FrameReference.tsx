@@ -93,52 +93,50 @@ function GlobeFields({ globe, onKeep }: { globe: Globe; onKeep: (globe: Globe) =
           })
         }
       />
-      <Pair>
-        <Choice
-          label="Centred on"
-          value={shown.centre}
-          choices={[
-            ["study_area", "the study area"],
-            ["sheet", "the sheet"],
-            ["place", "a place"],
-          ]}
-          onChoose={(centre) => keep({ centre })}
-        />
-        <Measured
-          label="Rotation, ° clockwise"
-          value={shown.rotation_deg}
-          least={-360}
-          most={360}
-          onKeep={(rotation_deg) => keep({ rotation_deg })}
-        />
-        {shown.centre === "place" && (
-          <>
-            <Measured
-              label="Longitude, °"
-              value={shown.longitude}
-              least={-180}
-              most={180}
-              onKeep={(longitude) => keep({ longitude })}
-            />
-            <Measured
-              label="Latitude, °"
-              value={shown.latitude}
-              least={-90}
-              most={90}
-              onKeep={(latitude) => keep({ latitude })}
-            />
-          </>
-        )}
-        {shown.projection !== "orthographic" && (
+      <Choice
+        label="Centred on"
+        value={shown.centre}
+        choices={[
+          ["study_area", "the study area"],
+          ["sheet", "the sheet"],
+          ["place", "a place"],
+        ]}
+        onChoose={(centre) => keep({ centre })}
+      />
+      {shown.centre === "place" && (
+        <Pair>
           <Measured
-            label="Shows up to, ° from its centre"
-            value={shown.reach_deg}
-            least={1}
+            label="Longitude, °"
+            value={shown.longitude}
+            least={-180}
             most={180}
-            onKeep={(reach_deg) => keep({ reach_deg })}
+            onKeep={(longitude) => keep({ longitude })}
           />
-        )}
-      </Pair>
+          <Measured
+            label="Latitude, °"
+            value={shown.latitude}
+            least={-90}
+            most={90}
+            onKeep={(latitude) => keep({ latitude })}
+          />
+        </Pair>
+      )}
+      <Measured
+        label="Frame over the ground, ° clockwise"
+        value={shown.rotation_deg}
+        least={-360}
+        most={360}
+        onKeep={(rotation_deg) => keep({ rotation_deg })}
+      />
+      {shown.projection !== "orthographic" && (
+        <Measured
+          label="Shows up to, ° from its centre"
+          value={shown.reach_deg}
+          least={1}
+          most={180}
+          onKeep={(reach_deg) => keep({ reach_deg })}
+        />
+      )}
       <ColourBeside
         colour={
           <Colour
