@@ -5,14 +5,12 @@ import { post } from "../api/client";
 import { runsUnderWay } from "../api/indexRun";
 import type { IndexRun as Work } from "../api/types";
 
-const DOING: Record<string, string> = {
+// Work beside the index itself, for which the dialog of a value does not wait.
+const BESIDE: Record<string, string> = {
   cover: "Working out the coverage",
   features: "Working out the coverage",
   layer_file: "Writing the file",
 };
-
-// Work that the dialog of a value does not wait for.
-const APART = ["cover", "features", "layer_file"];
 
 // Long work on the index: how far each is, and a way to stop it. narrow: in the dialog of a value, which is over the
 // rest of the page: only what it waits for.
@@ -25,13 +23,13 @@ export function IndexRuns({ narrow = false }: { narrow?: boolean }) {
     initialData: [],
   });
   return data
-    .filter((run) => !narrow || !APART.includes(run.purpose))
+    .filter((run) => !narrow || !(run.purpose in BESIDE))
     .map((run) => <IndexRun key={run.id} run={run} narrow={narrow} />);
 }
 
 function IndexRun({ run, narrow }: { run: Work; narrow: boolean }) {
   const book = useBook();
-  const doing = DOING[run.purpose] ?? "Working out the index";
+  const doing = BESIDE[run.purpose] ?? "Working out the index";
   const share = run.total > 0 ? Math.min(100, (100 * run.done) / run.total) : null;
   return (
     <Box
