@@ -327,8 +327,8 @@ RSpec.describe "The front end’s own reckoning" do
 
   # Two changes of one list, the second made before the answer to the first was there, or by somebody else.
   describe "changes that were made on an older state" do
-    def rebased(patch, base, now) =
-      web("api/rebased.ts", "m.rebased(#{JSON.generate(patch)}, #{JSON.generate(base)}, #{JSON.generate(now)})")
+    def rebased(patch, base, now, own: false) =
+      web("api/rebased.ts", "m.rebased(#{[patch, base, now, own].map { |value| JSON.generate(value) }.join(", ")})")
 
     def layers(*entries) = {layers: entries.map { |id, more| {id: id, title: id}.merge(more || {}) }}
 
@@ -362,6 +362,36 @@ RSpec.describe "The front end’s own reckoning" do
       expect(rebased(layers(["a", {title: "x"}], ["b"]), before, layers(["b"]))).to be_nil
       expect(rebased({list: [1, 2, 3]}, {list: [1, 2]}, {list: [2]})).to be_nil
       expect(rebased({list: [1, 5]}, {list: [1, 2]}, {list: [3, 2]})).to eq({"list" => [3, 5]})
+    end
+
+    # A word is made bold before the answer to the text that was typed a moment ago is there.
+    it "gives the later value where one hand changed the same twice, and takes nothing back that it took away" do
+      elements = ->(text) { {elements: [{id: "t", text: text}, {id: "u", text: "Key"}]} }
+      typed, bold = elements["Skarrow Moss"], elements["Skarrow <b>Moss</b>"]
+      expect(rebased(bold, elements["Text"], typed)).to be_nil
+      expect(rebased(bold, elements["Text"], typed, own: true)).to eq(JSON.parse(JSON.generate(bold)))
+      other = {elements: [{id: "t", text: "Skarrow Moss"}, {id: "u", text: "Legend"}]}
+      expect(rebased(bold, elements["Text"], other, own: true)["elements"]).to eq(
+        [{"id" => "t", "text" => "Skarrow <b>Moss</b>"}, {"id" => "u", "text" => "Legend"}]
+      )
+      before = layers(["a"], ["b"])
+      expect(rebased(layers(["a", {title: "x"}], ["b"]), before, layers(["b"]), own: true)).to be_nil
+      expect(rebased({list: [1, 2, 3]}, {list: [1, 2]}, {list: [2]}, own: true)).to be_nil
+    end
+
+    it "are one hand’s as long as each was made on what the one before it led to" do
+      chain = ->(*changes) do
+        changes.reduce("null") { |own, (since, revision)| "m.joined(#{own}, #{since}, #{revision})" }
+      end
+      alone = ->(own, seen, now) { web("api/ownChanges.ts", "m.alone(#{own}, #{seen}, #{now})") }
+      expect(web("api/ownChanges.ts", chain[[3, 4], [4, 5]])).to eq("from" => 3, "to" => 5)
+      mine = chain[[3, 4], [4, 5]]
+      expect(alone[mine, 3, 5]).to be(true)
+      expect(alone[mine, 2, 5]).to be(false)
+      expect(alone[mine, 3, 6]).to be(false)
+      # Somebody else made the fifth.
+      expect(alone[chain[[3, 4], [5, 6]], 3, 6]).to be(false)
+      expect(alone["null", 3, 3]).to be(false)
     end
   end
 end

@@ -4,6 +4,7 @@ import { get, post, Refusal } from "./client";
 import { changed } from "./changed";
 import type { Book, BookChange, BookDocument, Patch, IndexRun } from "./types";
 import { settled } from "./indexRun";
+import { alone, joined, type OwnChanges } from "./ownChanges";
 import { rebased } from "./rebased";
 
 export function useBookQuery(id: number) {
@@ -54,6 +55,7 @@ export function useChanging(book: Book | undefined): Changing {
   const base = `/api/books/${book?.id}`;
   const held = () => client.getQueryData<Book>(["book", book?.id]) ?? book;
   const keep = (fresh: Book) => client.setQueryData(["book", fresh.id], fresh);
+  const own = useRef<OwnChanges | null>(null);
   const mutation = useMutation<Book, Refusal, { path: string; body: unknown; method: string }>({
     mutationFn: async ({ path, body, method }) => {
       const before = held();
@@ -62,7 +64,10 @@ export function useChanging(book: Book | undefined): Changing {
         revision: before?.revision,
       });
       const fresh = book && (await settled<Book | BookChange>(client, book.id, answer));
-      if (fresh && "since" in fresh) return (before && changed(before, fresh)) ?? get<Book>(base);
+      if (fresh && "since" in fresh) {
+        own.current = joined(own.current, fresh.since, fresh.revision);
+        return (before && changed(before, fresh)) ?? get<Book>(base);
+      }
       return fresh ?? get<Book>(base);
     },
     onSuccess: keep,
@@ -92,12 +97,16 @@ export function useChanging(book: Book | undefined): Changing {
       const seen = book?.revision;
       // A list replaces the whole of the one that was seen. Single values hold for the book as it stands when
       // their turn has come, after this browser's own changes.
-      // Where the book has gone on since, what the list changes is brought to it, as far as that goes.
+      // Where the book has gone on since, what the list changes is brought to it, as far as that goes. Of two values
+      // that this browser gave to the same thing the later one holds, what others did is not written over.
       const document = book?.document;
       return inTurn(() => {
         const now = held();
+        const older = now !== undefined && seen !== undefined && now.revision !== seen;
         const fresh =
-          holdsList(patch) && document && now && now.revision !== seen ? rebased(patch, document, now.document) : patch;
+          holdsList(patch) && document && older
+            ? rebased(patch, document, now.document, alone(own.current, seen, now.revision))
+            : patch;
         const revision = fresh ? current() : seen;
         return mutation.mutateAsync({ path: base, method: "PATCH", body: { label, patch: fresh ?? patch, revision } });
       });

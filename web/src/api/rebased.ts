@@ -17,21 +17,24 @@ const ids = (list: Json[]): string[] | null => {
 // What does not go together with what others did.
 class Clash extends Error {}
 
-// mine: what base became by the patch; now: what it became otherwise.
-function merged(base: Json, mine: Json, now: Json): Json {
+// mine: what base became by the patch; now: what it became otherwise. own: by the same hand, so that its later value holds.
+function merged(base: Json, mine: Json, now: Json, own: boolean): Json {
   if (same(mine, base)) return now;
   if (same(now, base) || same(mine, now)) return mine;
-  if (Array.isArray(base) && Array.isArray(mine) && Array.isArray(now)) return mergedList(base, mine, now);
+  if (Array.isArray(base) && Array.isArray(mine) && Array.isArray(now)) return mergedList(base, mine, now, own);
   if (isObject(base) && isObject(mine) && isObject(now)) {
     const names = [...new Set([...Object.keys(now), ...Object.keys(mine)])];
     return Object.fromEntries(
-      names.map((name) => [name, merged(base[name], mine[name], now[name])]).filter(([, value]) => value !== undefined),
+      names
+        .map((name) => [name, merged(base[name], mine[name], now[name], own)])
+        .filter(([, value]) => value !== undefined),
     );
   }
+  if (own && !Array.isArray(mine)) return mine;
   throw new Clash();
 }
 
-function mergedList(base: Json[], mine: Json[], now: Json[]): Json[] {
+function mergedList(base: Json[], mine: Json[], now: Json[], own: boolean): Json[] {
   const [were, are, stand] = [ids(base), ids(mine), ids(now)];
   if (were && are && stand) {
     const of = (list: Json[], known: string[], id: string) => list[known.indexOf(id)];
@@ -40,7 +43,7 @@ function mergedList(base: Json[], mine: Json[], now: Json[]): Json[] {
       throw new Clash();
     const item = (id: string) => {
       if (!were.includes(id)) return are.includes(id) ? of(mine, are, id) : of(now, stand, id);
-      return merged(of(base, were, id), of(mine, are, id), of(now, stand, id));
+      return merged(of(base, were, id), of(mine, are, id), of(now, stand, id), own);
     };
     // The order is that of whoever changed it.
     const reordered = !same(
@@ -55,15 +58,15 @@ function mergedList(base: Json[], mine: Json[], now: Json[]): Json[] {
     return order.map(item);
   }
   if (base.length === mine.length && mine.length === now.length)
-    return mine.map((item, place) => merged(base[place], item, now[place]));
+    return mine.map((item, place) => merged(base[place], item, now[place], own));
   throw new Clash();
 }
 
 // The patch as it is to be made on the book as it stands now; null where that does not go. base: the document that it
-// was made on.
-export function rebased<T extends object>(patch: T, base: object, now: object): T | null {
+// was made on. own: whether what happened since is all of the hand that makes the patch.
+export function rebased<T extends object>(patch: T, base: object, now: object, own = false): T | null {
   const through = (part: Json, was: Json, is: Json): Json => {
-    if (Array.isArray(part)) return Array.isArray(was) && Array.isArray(is) ? merged(was, part, is) : clash();
+    if (Array.isArray(part)) return Array.isArray(was) && Array.isArray(is) ? merged(was, part, is, own) : clash();
     if (!isObject(part)) return part;
     return Object.fromEntries(
       Object.entries(part).map(([name, value]) => [
