@@ -9,8 +9,8 @@ module Setup
   # Specs in batches, each an rspec of its own with tables and a store of its own, as many at once as there are
   # processors, those that take longest first. What a batch says comes when it has ended.
   class SideBySide
-    # How long a batch may take. (They end long before.)
-    MINUTES = 30
+    # How long a batch may take. (They end long before, but on a machine with much other work.)
+    MINUTES = 90
 
     # batches: name → files; environment: what leads to the database, or nothing for specs that need none.
     def initialize(batches, options: [], environment: {}, lanes: Etc.nprocessors)
