@@ -123,12 +123,9 @@ module App
 
     # Typefaces and pictures that no book, no kept design, no change to undo and no run names.
     def enclosures
-      named = [
-        Book.pluck(:faces, :pictures, :profiles),
-        KeptDesign.pluck(:faces, :pictures),
-        Edit.pluck(:before, :after),
-        PressRun.where(state: [*PressRun::OPEN, "incomplete"]).pluck(:document, :later)
-      ].to_json.scan(/[0-9a-f]{64}/).to_set
+      named =
+        named_in(Book, "document") | named_in(KeptDesign, "faces", "pictures") | named_in(Edit, "before", "after") |
+          named_in(PressRun.where(state: [*PressRun::OPEN, "incomplete"]), "document", "later")
       gone =
         Enclosure
           .where("created_at < ?", Time.now.utc - OLD_S)
@@ -139,6 +136,16 @@ module App
     end
 
     private
+
+    # Contents that the JSON of these columns names, a few rows at a time, as text.
+    def named_in(rows, *columns)
+      found = Set.new
+      texts = columns.map { |column| Arel.sql("CAST(#{rows.connection.quote_column_name(column)} AS CHAR)") }
+      rows.in_batches(of: 20) do |batch|
+        batch.pluck(*texts).flatten.compact.each { |text| text.scan(/[0-9a-f]{64}/) { |content| found << content } }
+      end
+      found
+    end
 
     def forgotten?(arrival) =
       %w[failed cancelled].include?(arrival.state) ||
@@ -158,13 +165,15 @@ module App
     def job?(arrival) = Delayed::Job.where("handler LIKE ?", "%arrival_id: #{arrival.id}\n%").exists?
 
     def unreachable(book, removed)
-      reachable =
-        book
-          .edits
-          .pluck(:before, :after)
-          .flatten
-          .flat_map { |document| document["layers"].map { |layer| [layer["id"], layer.fetch("version", 1)] } }
-          .to_set
+      reachable = Set.new
+      book
+        .edits
+        .in_batches(of: 20) do |steps|
+          steps
+            .pluck(:before, :after)
+            .flatten
+            .each { |document| document["layers"].each { |entry| reachable << Layer.key_of(entry) } }
+        end
       busy = Arrival.where(book_id: book.id, state: "importing").pluck(:id)
       removed.reject { |layer| reachable.include?([layer.key, layer.version]) || busy.include?(layer.arrival_id) }
     end

@@ -73,7 +73,7 @@ look = ->(title, hidden) { {"title" => title, "layers" => (IDS - hidden).map { |
 
 book = {
   "format" => "tile-loom-book",
-  "version" => 2,
+  "version" => 1,
   "title" => "Skarrow Moss",
   "subtitle" => "Dam inspection, spring",
   "author" => "Skarrow Moss peat team",

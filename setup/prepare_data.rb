@@ -18,13 +18,14 @@ begin
     puts "Adding the demo book"
     demo = App::NewBook.from_folio(TileLoom::Document::Folio.read(File.join(App::ROOT, "demo/skarrow-moss.json")))
     # Its background tiles come from the stand-in that was started beside it.
-    demo
-      .layers
-      .select { |layer| layer.style["tiles"] && ENV["TILE_STAND_IN"] }
-      .each do |layer|
-        url = layer.style["tiles"]["url"].sub(%r{:\d+(?=/)}, ":#{ENV["TILE_STAND_IN"]}")
-        layer.update!(style: layer.style.merge("tiles" => layer.style["tiles"].merge("url" => url)))
-      end
+    if (port = ENV["TILE_STAND_IN"])
+      layers =
+        demo.document["layers"].map do |entry|
+          next entry unless (tiles = entry["tiles"])
+          entry.merge("tiles" => tiles.merge("url" => tiles["url"].sub(%r{:\d+(?=/)}, ":#{port}")))
+        end
+      demo.put("layers" => layers)
+    end
   end
 rescue ActiveRecord::ActiveRecordError,
   Trilogy::Error,

@@ -5,6 +5,7 @@ require "uri"
 require_relative "../app/platform/bind_address"
 require_relative "debian_packages"
 require_relative "dumps"
+require_relative "earlier_books"
 require_relative "embedded_database"
 require_relative "front_end"
 require_relative "gems"
@@ -121,9 +122,21 @@ module Setup
         Shell.say "The spatial indexes are made anew from the rows."
       else
         @database.start
-        look_over(indexes)
+        set_earlier_books_aside || look_over(indexes)
       end
       kept(:database, @database.pid) { @database.start && @database.pid } if @database.pid
+    end
+
+    # Books of an earlier version are not read; their folders stay beside the new ones. Returns whether there were any.
+    def set_earlier_books_aside
+      earlier = EarlierBooks.new(@database, store: store)
+      return false unless earlier.there?
+      places = earlier.set_aside
+      Shell.say "The books here are of an earlier version of Tile Loom, which this one cannot read. They are set " \
+                  "aside, not deleted:\n#{places.map { |place| "  #{place}" }.join("\n")}\nTile Loom begins with its " \
+                  "demo book."
+      FileUtils.mkdir_p(store, mode: 0o700)
+      @database.start
     end
 
     # After an end in the middle: MariaDB brings its rows in order by itself; its spatial indexes are looked at.

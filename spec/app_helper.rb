@@ -17,6 +17,18 @@ module AppSpecs
     end
   end
 
+  # A copy of its document, to be changed at will.
+  def document_of(book) = JSON.parse(JSON.generate(App::Book.find(book.id).document))
+
+  # A layer of features that comes to the book, on top. Returns its row.
+  def brought(book, reader, key:, title:, look: nil)
+    layer = App::LayerImport.new(book).keep(reader, key: key)
+    before = book.document["layers"]
+    look ||= App::LayerImport.look(layer, title: title, place: before.length)
+    book.put("layers" => [*before, {"id" => key, "title" => title, **look}])
+    layer
+  end
+
   # A book of one area of 2 km × 1 km and a few points, in the database.
   def kept_book(scale: 2500, **changes)
     reference = "EPSG:25829"

@@ -37,12 +37,12 @@ module App
     # change the book any more, so that quick steps add up.
     def apply_to_fresh(label:, revision: nil)
       locked(revision) do
-        before = @book.settings
+        before = @book.document
         patch = yield
         after = MergePatch.apply(before, patch)
         next note(before) if after == before
         cells = write(before, after)
-        record(label, before, after, cells: cells)
+        record(label, before, @book.document, cells: cells)
       end
     end
 
@@ -63,28 +63,28 @@ module App
     # A change of the cells alone, made in the block.
     def of_cells(label, revision: nil)
       locked(revision, rows_alone: true) do
-        before = @book.settings
+        before = @book.document
         cells = CellChange.around(@book.index) { yield }
-        record(label, before, before.merge("index" => @book.index.settings), cells: cells)
+        record(label, before, @book.document, cells: cells)
       end
     end
 
     # Transformations between datums by which no layer came.
     def choose_operations(entries, label:)
       locked(nil) do
-        before = @book.settings
-        @book.update!(operations: entries)
-        record(label, before, @book.settings)
+        before = @book.document
+        @book.put("operations" => entries)
+        record(label, before, @book.document)
       end
     end
 
-    # Rows that come in the block (imported layers) are recorded by what the document was before.
+    # Rows that come in the block (imported layers) are recorded by what the document was before. The block is given
+    # the document and returns it with their entries.
     def record_import(label)
       locked(nil) do
-        before = @book.settings
-        yield
-        @book.reload
-        after = @book.settings
+        before = @book.document
+        @book.update!(document: yield(before))
+        after = @book.document
         if before["index"]["area"]
           cells =
             CellChange.around(@book.index) do
@@ -167,8 +167,7 @@ module App
         raise TileLoom::Refusal.new("changes.operations_on_ground", at: "/operations")
       end
       refuse(before, after)
-      BookRows.new(@book).write(after)
-      @book.reload
+      @book.update!(document: after)
       CellChange.around(@book.index) { follow(before, after) }
     end
 
@@ -200,24 +199,17 @@ module App
     def only?(before, after, *keys) = before["index"].except(*keys) == after["index"].except(*keys)
 
     def put(change, side)
-      before, after = @book.settings, change.public_send(side)
+      before, after = @book.document, change.public_send(side)
       refuse(before, after)
-      BookRows.new(@book).write(after)
-      @book.reload
-      return generate_as_before(change) unless change.cells
-      cells = CellChange.read(change.cells)
-      cells = cells.reversed if side == :before
-      cells.put(@book.index)
+      @book.update!(document: after)
+      cells = change.cells && CellChange.read(change.cells)
+      cells = cells.reversed if cells && side == :before
+      cells&.put(@book.index)
       note(before, cells)
     end
 
     def note(before, cells = nil)
       @done = Done.new(before: before, cells: cells, revision: @book.revision)
-    end
-
-    # A change that was recorded before cells were recorded with it.
-    def generate_as_before(change)
-      @book.generate if rebuild?(change.before, change.after)
     end
 
     def refuse(before, after)

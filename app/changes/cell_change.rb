@@ -21,7 +21,7 @@ module App
     # As an Edit keeps it.
     def self.read(bytes)
       kept = JSON.parse(Zlib::Inflate.inflate(bytes))
-      new(*kept["rows"], kept["generated_with"] || kept["woven"])
+      new(*kept["rows"], kept["generated_with"])
     end
 
     def initialize(gone, come, generated_with)

@@ -12,6 +12,6 @@ module App
 
     # page: false keeps the book's own paper; changes: the BookChanges of the book.
     def apply_to(book, label:, page: true, changes: BookChanges.new(book)) =
-      changes.apply_to_fresh(label: label) { @file.patch(book.settings, page: page) }
+      changes.apply_to_fresh(label: label) { @file.patch(book.document, page: page) }
   end
 end

@@ -8,33 +8,31 @@ module App
       settings = folio.document.settings
       TileLoom::Document::Check.demand(settings, enclosures: folio.document.enclosures)
       ActiveRecord::Base.transaction do
-        book = new(Enclosure.take_in(settings, folio.document.enclosures)).create
+        book = create(Enclosure.take_in(settings, folio.document.enclosures))
         shifts = TileLoom::Document::ChosenOperations.new(settings["operations"], settings["crs"])
         folio.document.layers.each_with_index do |layer, position|
-          next pixels(book, folio, layer, position) if layer.raster?
+          next pixels(book, folio, layer) if layer.raster?
           reader = shifts.reader(title: layer.title) { |crs| folio.reader(layer, position, target: crs) }
-          LayerImport.new(book).keep(
-            reader,
-            key: layer.id,
-            title: layer.title,
-            position: position,
-            visible: layer.visible?,
-            style: layer.given.except(*Layer::OWN),
-            name: layer.data&.fetch("file", nil)
-          )
+          LayerImport.new(book).keep(reader, key: layer.id, name: layer.data&.fetch("file", nil))
           tell(book, layer, reader.told)
         end
-        book.update_columns(operations: shifts.entries)
+        book.put("operations" => shifts.entries.presence)
         book.reload.tap(&:generate)
       end
     end
 
+    # A book of a checked document, without any data yet; making: not listed before it is whole.
+    def self.create(settings, making: false)
+      first = settings["layers"].map { |entry| entry.except("version") }
+      book = Book.create!(document: settings.merge("layers" => first), making: making)
+      book.create_index!
+      book
+    end
+
     # A layer of pixels, with those beside the document; without any where it came alone.
-    def self.pixels(book, folio, layer, position)
-      values = {key: layer.id, title: layer.title, position: position, visible: layer.visible?}
-      style = layer.given.except(*Layer::OWN)
+    def self.pixels(book, folio, layer)
       if layer.tiles || layer.data.nil? || folio.path.nil?
-        Layer.of_pixels(book, **values, style: style)
+        Layer.of_pixels(book, key: layer.id)
         return if layer.tiles
         return tell(book, layer, ["Its pixels do not come with a book file; update the layer from their file."])
       end
@@ -42,12 +40,11 @@ module App
       _, told =
         RasterImport.new(book).keep(
           folio.files(layer),
-          **values,
+          key: layer.id,
           name: File.basename(data["file"] || data["files"].first),
           picture: data["layer"],
           kind: data["taken_as"],
-          reference: data["crs"],
-          style: style
+          reference: data["crs"]
         )
       tell(book, layer, told)
     end
@@ -60,22 +57,5 @@ module App
       end
     end
     private_class_method :tell
-
-    def initialize(settings) = @settings = settings
-
-    def create
-      given = @settings.slice(*Book::TEXTS, *Book::PARTS)
-      book = Book.create!(defaults.merge(given, "reference" => @settings["crs"]))
-      book.create_layout!(Layout.row_of(@settings["layout"]).merge(role: "sheets"))
-      if @settings["index_layout"]
-        book.create_index_layout!(Layout.row_of(@settings["index_layout"]).merge(role: "index"))
-      end
-      book.create_index!(settings: @settings["index"])
-      book
-    end
-
-    private
-
-    def defaults = {"subtitle" => "", "author" => "", "subject" => "", "edition" => "", "source" => "", "date" => ""}
   end
 end

@@ -15,17 +15,11 @@ module App
       style = {"tiles" => @wanted["tiles"], "raster" => {"kind" => "picture"}}
       checked(style)
       made = nil
-      @changes.record_import("Background tiles #{title}") do
-        keys = Layer.where(book_id: @book.id).pluck(:key)
-        made =
-          Layer.of_pixels(
-            @book,
-            key: TileLoom::Document::Starter.id_for(title, keys),
-            title: title,
-            style: style,
-            original_reference: "EPSG:3857",
-            original_name: ""
-          )
+      @changes.record_import("Background tiles #{title}") do |before|
+        key = TileLoom::Document::Starter.id_for(title, @book.layer_rows.pluck(:key))
+        made = Layer.of_pixels(@book, key: key, original_reference: "EPSG:3857", original_name: "")
+        entry = {"id" => key, "title" => title[0, 200], **style}
+        before.merge("layers" => [entry, *before["layers"]])
       end
       made
     end
@@ -35,7 +29,7 @@ module App
     # By the schema of the book, then by the hosts that may be asked.
     def checked(style)
       entry = {"id" => "tiles", "title" => "Tiles", **style}
-      settings = @book.settings
+      settings = @book.document
       TileLoom::Document::Schema.demand(settings.merge("layers" => settings["layers"] + [entry]))
       source = TileLoom::Raster::Tiles::Source.new(style["tiles"], path: "/tiles")
       TileLoom::Crs::System.find(source.crs)

@@ -36,7 +36,7 @@ module App
       own = TileLoom::Crs::System.find(book.reference)
       box = book.extent&.then { |ground| TileLoom::Crs::Transform.between(own, own.geographic).box(ground).to_a }
       references =
-        book.layers.reject(&:removed).map(&:original_reference).uniq.map { |code| TileLoom::Crs::System.find(code) }
+        book.layers.map(&:original_reference).uniq.map { |code| TileLoom::Crs::System.find(code) }
       references
         .reduce(TileLoom::Crs::Operations.new(book.operations)) do |known, from|
           known.including(from, target, target, box: box)
@@ -88,7 +88,7 @@ module App
         unless boxes.keys.sort == Layer.settled(@book.id).pluck(:id).sort
           raise TileLoom::Refusal.new("changes.data_came_meanwhile")
         end
-        before = @book.settings
+        before = @book.document
         cells = @book.index.core_cells
         after, carried = outcome(before, cells)
         put(after, carried, boxes)
@@ -103,7 +103,7 @@ module App
     def outcome(before, cells)
       return undone if @change.direction != "forward"
       return before.merge("operations" => @change.operations), cells if @change.target == before["crs"]
-      document = @book.document
+      document = @book.core
       carry =
         TileLoom::Index::Carry.new(
           from: TileLoom::Crs::System.find(before["crs"]),
@@ -149,7 +149,7 @@ module App
         "reprojected_shapes.reprojection_id = #{@change.id.to_i} SET features.shape = reprojected_shapes.shape"
       )
       boxes.each { |id, box| Layer.where(id: id).update_all({coarse_levels: nil, **Layer.bounds(box)}) }
-      BookRows.new(@book).write(after)
+      @book.update!(document: after)
       @book.index.keep(cells)
     end
 

@@ -35,7 +35,7 @@ module App
     def degrees? = TileLoom::Data::Inspection::Found.new(box: @layer["box"]).degrees?
 
     def others =
-      @book.layers.reject(&:removed).map(&:original_reference).uniq.map { |code| [code, "as other data of the book"] }
+      @book.layers.map(&:original_reference).uniq.map { |code| [code, "as other data of the book"] }
 
     def suggested
       box = @book.extent or return []

@@ -5,32 +5,23 @@ module App
   class LayerImport
     def initialize(book) = @book = book
 
-    # reader: TileLoom::Data::GeojsonReader. style: nil for a sober one by kind of geometry; removed:
-    # not shown yet; began: called with the row before its features come. Yields the count so far after
-    # each batch. Returns the Layer. The caller sees to it that a failure leaves nothing.
-    def keep(
-      reader,
-      key:,
-      title:,
-      position: nil,
-      visible: true,
-      style: nil,
-      name: nil,
-      removed: false,
-      version: 1,
-      began: nil,
-      &progress
-    )
+    # What a layer looks like that came without a look: sober, by its kind of geometry. place: among its layers.
+    def self.look(layer, title:, place:)
+      colours = TileLoom::Document::Starter::COLOURS
+      symbol = TileLoom::Document::Starter.symbol(layer.kind, colours[place % colours.length])
+      {"rules" => [{"title" => title, "symbol" => symbol}]}
+    end
+
+    # reader: TileLoom::Data::GeojsonReader. removed: not shown yet; began: called with the row before its features
+    # come. Yields the count so far after each batch. Returns the Layer. The caller sees to it that a failure leaves
+    # nothing.
+    def keep(reader, key:, name: nil, removed: false, version: 1, began: nil, &progress)
       layer =
         Layer.create!(
           book_id: @book.id,
           key: key,
           version: version,
-          title: title[0, 200],
-          visible: visible,
           removed: removed,
-          style: style || {"rules" => []},
-          position: position || next_position,
           original_reference: reader.source_reference.code,
           original_name: name.to_s[0, 250]
         )
@@ -47,15 +38,6 @@ module App
         vertex_count: tally.vertices,
         **Layer.bounds(tally.box)
       )
-      unless style
-        layer.update!(
-          style: {
-            "rules" => [
-              {"title" => layer.title, "symbol" => TileLoom::Document::Starter.symbol(layer.kind, colour(layer))}
-            ]
-          }
-        )
-      end
       WorkQueue.put(:coarse_levels, layer.id, turn: Turn::COARSE) if CoarseLevels.new(layer).wanted?
       layer
     end
@@ -66,11 +48,6 @@ module App
       Struct.new(:count, :kinds, :box, :vertices, :types) do
         def kind = TileLoom::Symbology::LayerKinds.of_kinds(kinds).key
       end
-
-    def next_position = (Layer.where(book_id: @book.id).maximum(:position) || -1) + 1
-
-    def colour(layer) =
-      TileLoom::Document::Starter::COLOURS[layer.position % TileLoom::Document::Starter::COLOURS.length]
 
     def store(reader, layer)
       tally = Tally.new(0, [], nil, 0, TileLoom::Data::AttributeTypes.new)

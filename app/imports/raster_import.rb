@@ -9,15 +9,13 @@ module App
     def initialize(book) = @book = book
 
     # files: of the sender's; name: what they came as; picture, kind, reference, wanted: see
-    # TileLoom::Raster::Prepare.open; style: nil for one that suits the pixels; began: called with the row before its
-    # pixels come; own: more of Layer.of_pixels. Yields steps of STEPS. Returns [the Layer, sentences of what was put
-    # right].
-    def keep(files, name:, picture: nil, kind: nil, reference: nil, wanted: nil, style: nil, began: nil, **own)
+    # TileLoom::Raster::Prepare.open; began: called with the row before its pixels come; own: more of Layer.of_pixels.
+    # Yields steps of STEPS. Returns [the Layer, sentences of what was put right].
+    def keep(files, name:, picture: nil, kind: nil, reference: nil, wanted: nil, began: nil, **own)
       layer =
         Layer.of_pixels(
           @book,
           **own,
-          style: style || {"raster" => {"kind" => "picture"}},
           original_reference: reference || @book.reference,
           original_name: name.to_s[0, 250]
         )
@@ -30,9 +28,13 @@ module App
           told = prepare.told
         end
       end
-      finish(layer, style)
+      finish(layer)
       [layer, told]
     end
+
+    # What a layer of pixels looks like that came without a look, by what the pixels are.
+    def self.look(layer) =
+      {"raster" => TileLoom::Symbology::RasterLooks.start(TileLoom::Raster::Facts.new(layer.raster))}
 
     # The facts of a layer's pixels, and where they lie in the book's reference.
     def self.place(raster, reference, operations = nil)
@@ -43,13 +45,12 @@ module App
 
     private
 
-    def finish(layer, style)
+    def finish(layer)
       raster = TileLoom::Raster::Prepared.read(Rasters.folder(layer.id))
       facts = raster.facts
       layer.update!(
         raster: facts.json,
         original_reference: facts.json["crs"],
-        style: style || {"raster" => TileLoom::Symbology::RasterLooks.start(facts)},
         **Layer.bounds(self.class.place(raster, @book.reference, @book.operations))
       )
     end

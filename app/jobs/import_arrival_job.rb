@@ -45,10 +45,10 @@ module App
       def bring(arrival)
         loop do
           begin_afresh(arrival)
-          reference = Book.where(id: arrival.book_id).pick(:reference)
+          book = Book.find(arrival.book_id)
+          reference = book.reference
           layers = []
-          shifts =
-            TileLoom::Document::ChosenOperations.new(Book.where(id: arrival.book_id).pick(:operations), reference)
+          shifts = TileLoom::Document::ChosenOperations.new(book.operations, reference)
           arrival.with_file do |file|
             arrival.choice["layers"].each { |wanted| import(arrival, file, wanted, layers, shifts) }
           end
@@ -66,14 +66,39 @@ module App
         remarks = old ? difference(old, layers.first) : []
         BookChanges
           .new(book, session: arrival.session)
-          .record_import(old ? "Update #{old.title} from #{arrival.name}" : "Import #{arrival.name}") do
+          .record_import(old ? "Update #{old.title} from #{arrival.name}" : "Import #{arrival.name}") do |before|
             return false if book.reference != reference
-            Book.where(id: book.id).update_all(operations: shifts.entries)
             raise Stopped unless arrival.turn("done", remarks: (remarks + arrival.remarks).first(50))
-            take_over(old, layers.first) if old
-            Layer.where(id: layers.map(&:id)).update_all(removed: false)
+            entries = old ? updated(before, old, layers.first) : added(before, arrival, layers)
+            before.merge({"operations" => shifts.entries.presence}.compact, "layers" => entries)
           end
         true
+      end
+
+      # Pixels lie below all that was there, features on top.
+      def added(before, arrival, layers)
+        titles = arrival.choice["layers"].map { |wanted| wanted["title"].to_s[0, 200] }
+        layers
+          .zip(titles)
+          .reduce(before["layers"]) do |entries, (layer, title)|
+            entry = {"id" => layer.key, "title" => title, **look(arrival, layer, title, entries.length)}
+            layer.pixels? ? [entry, *entries] : [*entries, entry]
+          end
+      end
+
+      def look(arrival, layer, title, place) =
+        arrival.choice["style"] ||
+          (layer.pixels? ? RasterImport.look(layer) : LayerImport.look(layer, title: title, place: place))
+
+      # Style, labels, place and name stay.
+      def updated(before, old, fresh)
+        raise TileLoom::Refusal.new("imports.other_kind", title: old.title) if old.pixels? != fresh.pixels?
+        if before["layers"].none? { |entry| entry["id"] == old.key }
+          raise TileLoom::Refusal.new("imports.updated_layer_removed")
+        end
+        before["layers"].map do |entry|
+          (entry["id"] == old.key) ? entry.merge("version" => fresh.version) : entry
+        end
       end
 
       # The layer that is to get fresh features, or nil; Refusal where it has gone.
@@ -96,13 +121,6 @@ module App
       def difference_of_features(old, fresh) =
         TileLoom::Data::Difference.new(old.as_they_came, fresh.as_they_came).sentences
 
-      # Style, labels, place and name stay.
-      def take_over(old, fresh)
-        raise TileLoom::Refusal.new("imports.other_kind", title: old.title) if old.pixels? != fresh.pixels?
-        fresh.update!(style: old.style, position: old.position, title: old.title, visible: old.visible)
-        old.update!(removed: true)
-      end
-
       def import(arrival, file, wanted, layers, shifts)
         report = arrival.report.find { |layer| layer["name"] == wanted["name"] }
         return import_pixels(arrival, file, wanted, layers, report) if report["pixels"]
@@ -118,7 +136,6 @@ module App
           .new(arrival.book)
           .keep(
             reader,
-            title: wanted["title"],
             name: arrival.name,
             removed: true,
             began: began,
@@ -137,7 +154,6 @@ module App
             .new(arrival.book)
             .keep(
               [file],
-              title: wanted["title"],
               name: arrival.name,
               picture: report["pixels"]["picture"],
               kind: wanted["taken_as"],
@@ -158,12 +174,11 @@ module App
         old = replaced(arrival)
         unless old
           keys = Layer.where(book_id: arrival.book_id).pluck(:key)
-          return {key: TileLoom::Document::Starter.id_for(wanted["title"], keys), style: arrival.choice["style"]}
+          return {key: TileLoom::Document::Starter.id_for(wanted["title"], keys)}
         end
         {
           key: old.key,
-          version: Layer.where(book_id: arrival.book_id, key: old.key).maximum(:version) + 1,
-          style: old.style
+          version: Layer.where(book_id: arrival.book_id, key: old.key).maximum(:version) + 1
         }
       end
 

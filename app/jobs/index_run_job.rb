@@ -30,7 +30,7 @@ module App
       end
 
       def read_answer(run, book)
-        found = book.answer_to(MergePatch.apply(book.settings, run.wanted["patch"] || {}))
+        found = book.answer_to(MergePatch.apply(book.document, run.wanted["patch"] || {}))
         Presenter.answer(found, titles: book.layer_titles)
       end
 
@@ -52,7 +52,7 @@ module App
         book = Book.find(run.book_id)
         seen = book.revision
         patch = run.wanted["patch"]
-        book.ready = book.answer_to(MergePatch.apply(book.settings, patch || {}))
+        book.ready = book.answer_to(MergePatch.apply(book.document, patch || {}))
         changes = BookChanges.new(book, session: run.session)
         # Whoever stopped it before this moment stopped the change.
         done = -> { run.turn("done") || raise(Stopped) }

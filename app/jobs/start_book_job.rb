@@ -37,10 +37,10 @@ module App
       def make(arrival)
         start = BookStart.new(arrival, arrival.choice["start"])
         settings = start.settings
-        book = NewBook.new(settings).create
-        book.update_columns(making: true)
+        book = NewBook.create(settings, making: true)
         arrival.update!(choice: arrival.choice.merge("making" => book.id), remarks: [], done: 0)
         done = 0
+        rows = []
         shifts = TileLoom::Document::ChosenOperations.new(nil, start.crs.code)
         arrival.with_file do |file|
           start.chosen.each do |layer|
@@ -60,20 +60,25 @@ module App
                 .keep(
                   reader,
                   key: start.keys.fetch(layer["name"]),
-                  title: layer["title"],
                   name: arrival.name,
                   began: ->(row) { row.update!(arrival_id: arrival.id) }
                 ) do |count|
                   raise Stopped unless arrival.wanted?
                   arrival.update_columns(done: done + count)
                 end
+            rows << kept
             done += kept.feature_count
             arrival.remember(reader)
           end
         end
-        book.update_columns(operations: shifts.entries)
+        entries = settings["layers"].zip(rows).map.with_index { |pair, place| entry(*pair, place) }
+        book.put("operations" => shifts.entries.presence, "layers" => entries)
         Book.find(book.id).tap(&:generate)
       end
+
+      # What kind of layer it is is known when its features are there.
+      def entry(entry, row, place) =
+        entry.merge(LayerImport.look(row, title: entry["title"], place: place))
 
       # What an attempt before this one left behind.
       def clear(arrival)

@@ -1,82 +1,84 @@
 # frozen_string_literal: true
 
 module App
-  # A book's row, and its document put together from the rows that belong to it.
+  # A book: its document, but for features, pixels and the cells of its index, which have tables of their own.
   class Book < ActiveRecord::Base
-    TEXTS = %w[title subtitle author subject edition source date].freeze
+    # Columns that queries need, each as the document says it. They are written here alone.
+    DERIVED = {
+      "title" => ->(document) { document["title"] },
+      "subtitle" => ->(document) { document.fetch("subtitle", "") },
+      "reference" => ->(document) { document["crs"] }
+    }.freeze
 
-    has_many :layers, -> { order(:position, :id) }
-    has_one :layout, -> { where(role: "sheets") }
-    has_one :index_layout, -> { where(role: "index") }, class_name: "App::Layout"
+    # Lists of what the book brings of its own to draw with.
+    OWN = %w[markers faces pictures].freeze
+
+    # The data of layers of every version, those set aside too.
+    has_many :layer_rows, class_name: "App::Layer"
     has_one :index, class_name: "App::GridIndex"
     has_many :edits
     has_many :press_runs
     has_many :reprojections
 
-    # Lists of what the book brings of its own, and of the transformations between datums that it uses.
-    OWN = %w[operations markers faces pictures].freeze
+    # JSON as the schema of the book format has it.
+    attribute :document, FrozenJson.new
 
-    # What the book says of the ways in which it is handed on, and of its pages beside the sheets.
-    HANDED_ON = %w[palette orders profiles looks fields pages index_pages labels_by_hand notes].freeze
-    # What a document has of these and its texts where it says anything of it.
-    PARTS = [*OWN, *HANDED_ON, "language", "description", "resolution_ppi", "design_scale"].freeze
+    before_save :derive, if: :document_changed?
+    after_save :set_layers_aside, if: :saved_change_to_document?
 
-    [*OWN, *HANDED_ON].each { |list| attribute list, :json }
+    # document: a checked one.
+    def document=(document)
+      @layers = nil
+      super(TileLoom::Document::Kept.of(document, before: self.document || {}))
+    end
 
-    before_save :name_looks
+    # members: of the document, nil for one that goes.
+    def put(members) = update!(document: document.merge(members).compact)
+
+    def reload(*) = super.tap { @layers = nil }
 
     # Deletes it with all that is its own, layers a batch at a time.
     def discard
-      Layer.where(book_id: id).each(&:discard)
+      layer_rows.each(&:discard)
       press_runs.each(&:discard)
       Arrival.where(book_id: id).update_all(book_id: nil)
       self.class.where(id: id).delete_all
     end
 
-    # Frames know looks by ids, whatever becomes of their titles.
-    def name_looks
-      return if looks.blank? || looks.all? { |look| look["id"] }
-      taken = looks.filter_map { |look| look["id"] }
-      self.looks =
-        looks.map do |look|
-          next look if look["id"]
-          id = (1..).lazy.map { |number| "look-#{number}" }.find { |free| !taken.include?(free) }
-          taken << id
-          {"id" => id}.merge(look)
+    # The layers that it names, in their order.
+    def layers
+      @layers ||=
+        begin
+          rows = layer_rows.reload.index_by { |row| [row.key, row.version] }
+          document["layers"].filter_map { |entry| rows[Layer.key_of(entry)]&.tap { |row| row.book = self } }
         end
     end
 
-    # The book document without its data.
-    def settings
-      {"format" => TileLoom::Document::Contents::FORMAT, "version" => TileLoom::Document::Contents::VERSION}.merge(
-        attributes.slice(*TEXTS),
-        "crs" => reference
-      )
-        .merge(PARTS.filter_map { |part| public_send(part).presence&.then { |value| [part, value] } }.to_h)
-        .merge(
-          "layers" => layers.reject(&:removed).map(&:settings),
-          "layout" => layout.settings,
-          "index_layout" => index_layout&.settings,
-          "index" => index.settings
-        )
-        .compact
-    end
+    # The entry of a layer by its id, or nil.
+    def entry(key) = document["layers"].find { |entry| entry["id"] == key }
+
+    # The designs of the sheets and of the index sheet (nil where there is none), without the typefaces that the book
+    # may have of its own.
+    def layout = TileLoom::Layout::Layout.new(document["layout"], path: "/layout")
+
+    def index_layout =
+      document["index_layout"]&.then { |design| TileLoom::Layout::Layout.new(design, path: "/index_layout") }
 
     # The core's view of the book, with the cells that were kept.
-    def document = self.class.core(settings).with_cells(index.core_cells)
+    def core = self.class.core(document).with_cells(index.core_cells)
 
     # How its data and grids come to its datum.
     def datum_shifts =
       TileLoom::Document::DatumShifts.new(
-        document,
-        layers: layers.reject(&:removed).map { |layer| [layer.title, layer.original_reference] },
+        core,
+        layers: layers.map { |layer| [layer.title, layer.original_reference] },
         ground: extent
       )
 
     # A checked document as the core sees it, with typefaces and pictures from the store.
-    def self.core(settings) = TileLoom::Document::Book.new(settings, fits: true, enclosures: Enclosure.reader)
+    def self.core(document) = TileLoom::Document::Book.new(document, fits: true, enclosures: Enclosure.reader)
 
-    # Generates the index by the settings as they stand and keeps its cells; pinned cells and names stay, or all
+    # Generates the index by the document as it stands and keeps its cells; pinned cells and names stay, or all
     # are named afresh. Returns what GridIndex#keep does.
     def generate(afresh: false) = index.keep((ready || answer(afresh: afresh)).cells, with: IndexState.new(self).now)
 
@@ -84,38 +86,57 @@ module App
     # changed since.
     attr_accessor :ready
 
-    # What the index would come to now; with: other settings to generate it by. For a frame of another size all cells
+    # What the index would come to now; with: another document to generate it by. For a frame of another size all cells
     # but the pinned ones are named afresh, as at another scale.
-    def answer(with: settings, afresh: false) =
+    def answer(with: document, afresh: false) =
       self
         .class
         .core(with)
         .generate(source, before: index.core_cells, afresh: afresh || IndexState.new(self).other_size?)
 
-    # The same for changed settings: all cells are named afresh where they call them otherwise.
+    # The same for a changed document: all cells are named afresh where it calls them otherwise.
     def answer_to(changed) =
-      answer(with: changed, afresh: TileLoom::Index::Spec.names_differ?(index.settings, changed["index"]))
+      answer(with: changed, afresh: TileLoom::Index::Spec.names_differ?(document["index"], changed["index"]))
 
     # The cells stay where they are and show what the frame now covers there.
     def fit_cells
-      core = self.class.core(settings)
+      core = self.class.core(document)
       index.keep(core.index.fitted(index.core_cells, crs: core.crs, frame: core.layout.frame_box))
     end
 
     # The book's reference, with the transformations that bring other datums to its own.
     def crs = TileLoom::Crs::System.find(reference, operations: TileLoom::Crs::Operations.new(operations))
 
+    # The transformations between datums that it uses, as the document has them.
+    def operations = document.fetch("operations", [])
+
     # The typefaces, drawings and pictures: its own, and those that ship.
-    def assets = TileLoom::Document::Contents.assets(settings.slice(*OWN), enclosures: Enclosure.reader)
+    def assets = TileLoom::Document::Contents.assets(document.slice(*OWN), enclosures: Enclosure.reader)
 
     def source = FeatureSource.new(layers)
 
     # Box of all that the layers hold, in the book's reference; nil while there is none.
-    def extent = layers.reject(&:removed).filter_map(&:extent).reduce { |all, other| all.union(other) }
+    def extent = layers.filter_map(&:extent).reduce { |all, other| all.union(other) }
 
-    def layer_titles = layers.reject(&:removed).to_h { |layer| [layer.key, layer.title] }
+    def layer_titles = document["layers"].to_h { |entry| entry.values_at("id", "title") }
 
     # The types of each layer's attributes, for conditions.
-    def attribute_types = Layer.where(book_id: id, removed: false).pluck(:key, :fields).to_h.compact
+    def attribute_types = layers.filter_map { |layer| layer.fields && [layer.key, layer.fields] }.to_h
+
+    private
+
+    def derive = DERIVED.each { |column, of| self[column] = of.call(document) }
+
+    # Layers, and versions of layers, that the document does not name are kept aside, not deleted.
+    def set_layers_aside
+      named = document["layers"].map { |entry| Layer.key_of(entry) }
+      Layer
+        .where(book_id: id)
+        .pluck(:id, :key, :version, :removed)
+        .group_by { |_, key, version, removed| [removed, !named.include?([key, version])] }
+        .each do |(removed, aside), rows|
+          Layer.where(id: rows.map(&:first)).update_all(removed: aside) unless removed == aside
+        end
+    end
   end
 end

@@ -4,7 +4,7 @@ module App
   # Answers the core's question for features from the database (see TileLoom::Data::MemorySource).
   class FeatureSource
     def initialize(layers)
-      @layers = layers.reject(&:removed).to_h { |layer| [layer.key, layer] }
+      @layers = layers.to_h { |layer| [layer.key, layer] }
     end
 
     def features(layer_id, box, detail: nil)
@@ -20,11 +20,8 @@ module App
 
     def count(layer_id, box) = @layers[layer_id].then { |layer| layer ? rows(layer, box, nil).count : 0 }
 
-    # As the import counted them; of layers from before that was done, as their first features tell.
-    def attribute_names(layer_id)
-      layer = @layers[layer_id] or return []
-      layer.fields&.keys || Feature.where(layer_id: layer.id).limit(100).pluck(:properties).flat_map(&:keys).uniq
-    end
+    # As the import counted them.
+    def attribute_names(layer_id) = @layers[layer_id]&.fields.to_h.keys
 
     # Of larger layers it is not looked for.
     MOST_TOLD_APART = 50_000

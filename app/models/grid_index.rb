@@ -6,7 +6,6 @@ module App
     belongs_to :book
     has_many :cells, -> { order(:number) }
 
-    attribute :settings, :json
     # What the cells were generated with: {"frame" => [width_mm, height_mm], "study" => {layer => version}}.
     attribute :generated_with, :json
 
@@ -47,6 +46,9 @@ module App
     def rows = @rows ||= read_rows
 
     def reload(*) = super.tap { @rows = nil }
+
+    # As the book's document has them.
+    def settings = book.document["index"]
 
     # Its settings as the core has them.
     def core = TileLoom::Index::Spec.new(settings, path: "/index")

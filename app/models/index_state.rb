@@ -32,13 +32,12 @@ module App
 
     private
 
-    def frame = @book.layout.core.frame_box.then { |box| [box.width.round(3), box.height.round(3)] }
+    def frame = @book.layout.frame_box.then { |box| [box.width.round(3), box.height.round(3)] }
 
     def versions
       used = @book.index.core.area.layers
       @book
         .layers
-        .reject(&:removed)
         .select { |layer| used.include?(layer.key) }
         .to_h { |layer| [layer.key, layer.version] }
     end

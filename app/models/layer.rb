@@ -1,13 +1,13 @@
 # frozen_string_literal: true
 
 module App
-  # A layer of a book. Removing one keeps its features, so that undo can bring it back; an update from a
-  # file makes a new row, a version of the same key, and sets the one before aside.
+  # The data of a layer of a book, whose looks stand in the book's document. Removing a layer keeps its features, so
+  # that undo can bring it back; an update from a file makes a new row, a version of the same key, and sets the one
+  # before aside.
   class Layer < ActiveRecord::Base
     belongs_to :book
     has_many :features
 
-    attribute :style, :json
     # name → type of the attributes (TileLoom::Data::AttributeTypes); nil where not known.
     attribute :fields, :json
     # [[level, tolerance in reference units], …], the coarsest last: TileLoom::Data::Generalisation.
@@ -15,10 +15,17 @@ module App
     # Of a layer of pixels, what is known of them (TileLoom::Raster::Facts); nil where they did not come along.
     attribute :raster, :json
 
-    before_save :name_rules, :name_labels
+    # The key and the version of the row that an entry of a document names.
+    def self.key_of(entry) = [entry["id"], entry.fetch("version", 1)]
 
-    # What of a document's entry is not the layer's style.
+    # What of an entry is not how the layer looks.
     OWN = %w[id title visible version data].freeze
+
+    # Its entry in the book's document; where it is set aside, that of the version that is not; nil where there is none.
+    def entry = book.entry(key)
+
+    # By its key where the book does not name it.
+    def title = entry&.fetch("title") || key
 
     # Deletes it with its features, a batch at a time, so that no statement runs long.
     def discard
@@ -31,7 +38,7 @@ module App
 
     # What its pixels are drawn from: its own, or tiles that are asked for.
     def drawn
-      tiles = style["tiles"] or return prepared
+      tiles = entry && entry["tiles"] or return prepared
       TileLoom::Raster::Tiles::Pyramid.new(TileLoom::Raster::Tiles::Source.new(tiles), TileCache.fetch, title)
     end
 
@@ -55,15 +62,12 @@ module App
       end
     end
 
-    # Makes a layer of pixels of a book, without any yet, below its others where no position is given.
-    def self.of_pixels(book, key:, title:, style:, position: nil, original_reference: book.reference, **own)
+    # Makes a layer of pixels of a book, without any yet.
+    def self.of_pixels(book, key:, original_reference: book.reference, **own)
       create!(
         book_id: book.id,
         key: key,
-        title: title[0, 200],
         kind: "pixels",
-        style: style,
-        position: position || (where(book_id: book.id).minimum(:position) || 1) - 1,
         original_reference: original_reference,
         feature_count: 0,
         **own
@@ -80,13 +84,6 @@ module App
             arrival_id: Arrival.where(book_id: book_id, state: "importing").select(:id)
           ).select(:id)
       )
-
-    # Its entry in the book document.
-    def settings
-      entry = {"id" => key, "title" => title, "visible" => visible}
-      entry["version"] = version if version > 1
-      entry.merge(style)
-    end
 
     # Yields each feature's identity and itself as a GeoJSON Feature, in the book's reference; a batch
     # at a time is in memory.
@@ -116,18 +113,5 @@ module App
 
     # The columns that keep a Box.
     def self.bounds(box) = box ? {min_x: box.min_x, min_y: box.min_y, max_x: box.max_x, max_y: box.max_y} : {}
-
-    private
-
-    # Rules have ids once they are kept, so that legends know them, and so have label rules, for what is done by hand.
-    def name_rules = name("rules")
-
-    def name_labels = name("labels")
-
-    def name(list)
-      rules = style.to_h[list] or return
-      before = style_in_database.to_h[list].to_a
-      self.style = style.merge(list => TileLoom::Symbology::RuleIds.filled(rules, before: before))
-    end
   end
 end

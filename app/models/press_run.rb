@@ -32,10 +32,7 @@ module App
       Book.core(later ? self.later.fetch("document") : document).with_cells(cells)
     end
 
-    # An Output::Order; runs of before there were such made one PDF.
-    def order = TileLoom::Output::Order.new(given)
-
-    def given = order_given || {"sheets" => sheets}
+    def order = TileLoom::Output::Order.new(order_given)
 
     # The press that makes it. later: of the book as it was when the missing sheets were asked for.
     def press(source: book.source, later: false)

@@ -54,10 +54,17 @@ module App
       connect
       ActiveRecord::Migration.verbose = false
       context = ActiveRecord::MigrationContext.new(File.join(TileLoom::ROOT, "db/migrate"))
+      refuse_earlier(context)
       yield if block_given? && context.current_version.positive? && context.needs_migration?
       context.migrate
       # What a migration looked at may have other columns by now.
       ActiveRecord::Base.descendants.each(&:reset_column_information)
+    end
+
+    # Tables from before the first migration hold books that are not read any more.
+    def refuse_earlier(context)
+      return unless context.get_all_versions.any? { |version| version < context.migrations.first.version }
+      raise TileLoom::Failure.new("platform.earlier_tables")
     end
 
     def server_settings

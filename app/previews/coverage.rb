@@ -26,7 +26,7 @@ module App
 
     private
 
-    def layers = @book.layers.reject(&:removed)
+    def layers = @book.layers
 
     # Identities, boxes and a name of the first few.
     def listed(features)

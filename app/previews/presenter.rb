@@ -8,7 +8,7 @@ module App
     # All of a book. session: of the browser that asks.
     def book(book, session: nil)
       {
-        "document" => book.settings,
+        "document" => book.document,
         "cells" => book.index.core_cells.map { |cell| cell(cell) },
         **ground(book),
         "faces" => faces(book),
@@ -19,7 +19,7 @@ module App
     # What a change made another, for a browser that has the book as it was before. done: a BookChanges::Done. Of the
     # document the members that differ (null: gone), of the cells those that went, by id, and those that came.
     def change(book, done, session: nil)
-      before, after = done.before, book.settings
+      before, after = done.before, book.document
       names = (before.keys | after.keys).reject { |name| before[name] == after[name] }
       {
         "since" => done.revision,
@@ -43,19 +43,19 @@ module App
         "reference" => reference(book),
         "distortion" => distortion(book),
         "ground_m" => ground_m(book),
-        "layers" => book.assets.then { |assets| book.layers.reject(&:removed).map { |layer| layer(layer, assets) } }
+        "layers" => book.assets.then { |assets| book.layers.map { |layer| layer(layer, assets) } }
       }
     end
 
     # What is small, and may be another after any change.
     def standing(book, session)
-      layout, naming = book.layout.core, book.index.core.naming
+      layout, naming = book.layout, book.index.core.naming
       {
         "id" => book.id,
         "revision" => book.revision,
         "sheet_m" => sheet_m(book),
         "frame" => page(layout, layout.frame_box),
-        "index_frame" => book.index_layout&.core&.then { |own| page(own, own.index_frame.box(own.page)) },
+        "index_frame" => book.index_layout&.then { |own| page(own, own.index_frame.box(own.page)) },
         **pages_beside(book),
         **steps(book, session),
         "reprojection" => Reprojection.open_for(book)&.then { |change| reprojection(change) },
@@ -93,7 +93,7 @@ module App
 
     # All typefaces; css: what a browser calls it; content: where the file of an own one is.
     def faces(book)
-      own = (book.faces || []).to_h { |entry| [entry["id"], entry["content"]] }
+      own = book.document.fetch("faces", []).to_h { |entry| [entry["id"], entry["content"]] }
       book.assets.faces.all.map do |face|
         {
           "key" => face.key,
@@ -145,7 +145,7 @@ module App
     # A small picture of each rule's symbol, as the legend draws it.
     def swatches(layer, assets)
       layer
-        .style
+        .entry
         .fetch("rules", [])
         .map do |rule|
           TileLoom::Output::Swatch.new(
@@ -172,7 +172,7 @@ module App
     def pixels(layer)
       raster = layer.drawn or return nil
       facts = raster.facts
-      if layer.style["tiles"]
+      if layer.entry["tiles"]
         return facts.json.slice("kind", "width", "height", "bands", "type").merge(tiles_lie(layer, raster))
       end
       facts
@@ -226,7 +226,7 @@ module App
 
     # Pages beside the sheets, and id of a free one → the boxes of its elements.
     def pages_beside(book)
-      return {"pages" => [], "page_frames" => {}} unless book.index_layout || book.pages.present?
+      return {"pages" => [], "page_frames" => {}} unless book.document["index_layout"] || book.document["pages"].present?
       snapshot = Snapshot.of(book)
       {"pages" => pages(snapshot.run), "page_frames" => page_frames(snapshot.document.pages)}
     end
@@ -355,7 +355,7 @@ module App
       {
         "id" => run.id,
         "title" => run.title,
-        "order" => run.given,
+        "order" => run.order_given,
         "sheets" => run.sheets,
         "state" => run.state,
         "total" => run.total,

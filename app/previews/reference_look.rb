@@ -88,7 +88,6 @@ module App
         ).to_a
       @book
         .layers
-        .reject(&:removed)
         .map(&:original_reference)
         .uniq
         .filter_map { |code| TileLoom::Crs::Accuracy.new(TileLoom::Crs::System.find(code), @crs, lonlat).warning }

@@ -21,9 +21,9 @@ module App
       @revision = book.revision
       @data = [
         book.id,
-        *book.layers.reject(&:removed).map { |layer| [layer.id, layer.feature_count, layer.min_x].join(" ") }
+        *book.layers.map { |layer| [layer.id, layer.feature_count, layer.min_x].join(" ") }
       ]
-      @document = book.document
+      @document = book.core
       @source = book.source
       @cells = @document.cells(@source)
     end

@@ -56,7 +56,7 @@ module App
         style = wanted["style_id"] ? KeptBarStyle.find(whole(wanted["style_id"])).style : style_of(wanted)
         only = wanted["only"]
         changes.apply_to_fresh(label: "Style of scale bars") do
-          settings = book.reload.settings
+          settings = book.reload.document
           %w[layout index_layout]
             .select { |name| settings[name] }
             .to_h do |name|
@@ -69,7 +69,7 @@ module App
       private
 
       def style_of(wanted)
-        elements = %w[layout index_layout].flat_map { |name| book.settings[name].to_h.fetch("elements", []) }
+        elements = %w[layout index_layout].flat_map { |name| book.document[name].to_h.fetch("elements", []) }
         bar = elements.find { |element| element["kind"] == "scale_bar" && element["id"] == wanted["element"] } or
           raise TileLoom::Refusal.new("requests.no_scale_bar", element: wanted["element"], at: "/element")
         TileLoom::Document::BarStyleFile.of(bar)

@@ -10,9 +10,8 @@ module App
           Book
             .where(making: false)
             .order(:id)
-            .map do |found|
-              found.attributes.slice("id", "title", "subtitle", "revision").merge("sheets" => sheets.fetch(found.id, 0))
-            end
+            .select(:id, :title, :subtitle, :revision)
+            .map { |found| found.attributes.merge("sheets" => sheets.fetch(found.id, 0)) }
         )
       end
 

@@ -24,7 +24,7 @@ module App
           handwork = handwork()
           cells = done(handwork, deed, wanted)
           # A place that was given by hand stays when the index is rebuilt.
-          book.index.settings = book.index.settings.merge("order" => {"kind" => "by_hand"}) if deed == "place"
+          book.put("index" => book.index.settings.merge("order" => {"kind" => "by_hand"})) if deed == "place"
           book.index.keep(cells)
         end
         json(shown(book))
@@ -69,7 +69,7 @@ module App
         Dir.mktmpdir("tile-loom-cells") do |folder|
           path = File.join(folder, "cells#{File.extname(upload[:name]).downcase[/\A\.[a-z]{1,8}\z/]}")
           FileUtils.cp(upload[:tempfile].path, path)
-          file = TileLoom::Document::CellFile.new(Book.core(book.settings))
+          file = TileLoom::Document::CellFile.new(Book.core(book.document))
           features = file.features_of(path)
           changes.of_cells("Cells of #{upload[:name]}") do
             book.index.keep(file.cells(features), with: IndexState.new(book).now)
@@ -95,7 +95,7 @@ module App
 
       def handwork
         index = book.index.core
-        frame = book.layout.core.frame_box
+        frame = book.layout.frame_box
         crs = TileLoom::Crs::System.find(book.reference)
         TileLoom::Index::Handwork.new(
           book.index.core_cells,

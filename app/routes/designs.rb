@@ -48,7 +48,7 @@ module App
 
       post "/api/books/:book_id/design/keep" do
         name = KeptDesign.check_name(body_json["name"])
-        file = TileLoom::Document::DesignFile.of(book.settings)
+        file = TileLoom::Document::DesignFile.of(book.document)
         KeptDesign.keep(name, layout: file["layout"].merge("name" => name), **file.slice(*Book::OWN))
         json(kept)
       end
@@ -70,7 +70,7 @@ module App
 
       get "/api/books/:book_id/design/file" do
         attachment("#{TileLoom::Document::Starter.id_for("#{book.title} design", [])}.json")
-        JSON.pretty_generate(Enclosure.put_in(TileLoom::Document::DesignFile.of(book.settings)))
+        JSON.pretty_generate(Enclosure.put_in(TileLoom::Document::DesignFile.of(book.document)))
       end
 
       post "/api/books/:book_id/design/file" do

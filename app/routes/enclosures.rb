@@ -61,7 +61,7 @@ module App
         content = Enclosure.keep(bytes, media)
         entry = nil
         changes.apply_to_fresh(label: label) do
-          own = book.public_send(list) || []
+          own = book.document.fetch(list, [])
           entry = own.find { |known| known["content"] == content } and next {}
           entry = {
             "id" => TileLoom::Document::Starter.id_for(title, own.map { |other| other["id"] } + taken),

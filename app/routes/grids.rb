@@ -54,7 +54,7 @@ module App
       # Settings of the frame that is meant.
       def frame
         id = frame_id || main_of(role)
-        LaidOut.new(book.settings, *role).elements.find { |element| element["id"] == id } or
+        LaidOut.new(book.document, *role).elements.find { |element| element["id"] == id } or
           raise TileLoom::Refusal.new("requests.no_frame_for_grids")
       end
 
@@ -71,7 +71,7 @@ module App
 
       # The id of a layout's main frame.
       def main_of(role)
-        elements = LaidOut.new(book.settings, *role).elements
+        elements = LaidOut.new(book.document, *role).elements
         elements.find { |element| element["kind"] == MAIN.fetch(role.first) }&.fetch("id") or
           raise TileLoom::Refusal.new("requests.no_frame_for_grids")
       end
@@ -92,7 +92,7 @@ module App
       # The block gives the frame as it is to be.
       def change(role, id, label)
         changes.apply_to_fresh(label: label) do
-          laid = LaidOut.new(book.reload.settings, *role)
+          laid = LaidOut.new(book.reload.document, *role)
           laid.patch(laid.elements.map { |element| (element["id"] == id) ? yield(element) : element })
         end
         shown(book.reload)

@@ -37,7 +37,7 @@ module App
       post "/api/books/:book_id/scales" do
         settings = changed(body_json)
         scale = Book.core(settings).index.scale
-        kept = (settings == book.settings) ? {scale => book.index.rows.length} : {}
+        kept = (settings == book.document) ? {scale => book.index.rows.length} : {}
         json(NeighbouringScales.new(settings, kept) { |changed| count(changed) }.list)
       end
 
@@ -86,7 +86,7 @@ module App
       def run = @run ||= IndexRun.find_by!(book_id: book.id, id: whole(params["run_id"]))
 
       def changed(request_body)
-        settings = MergePatch.apply(book.settings, request_body["patch"] || {})
+        settings = MergePatch.apply(book.document, request_body["patch"] || {})
         TileLoom::Document::Check.demand(settings, enclosures: Enclosure.reader)
         settings
       end

@@ -6,9 +6,9 @@ module App
     class Layers < Base
       MOST_VALUES = 40
 
-      # Names and types; a layer that came in before types were kept learns them from a sample.
+      # Names and types.
       get "/api/books/:book_id/layers/:key/attributes" do
-        json((layer.fields || sampled).map { |name, type| {"name" => name, "type" => type} })
+        json(layer.fields.to_h.map { |name, type| {"name" => name, "type" => type} })
       end
 
       get "/api/books/:book_id/layers/:key/table" do
@@ -73,7 +73,7 @@ module App
       end
 
       get "/api/books/:book_id/notes/file" do
-        export = NotesExport.new(book.document, params["format"].to_s)
+        export = NotesExport.new(book.core, params["format"].to_s)
         content_type export.type
         attachment export.name
         export.make { |file| File.binread(file) }
@@ -106,17 +106,6 @@ module App
 
       def layer = @layer ||= Layer.find_by!(book_id: book.id, key: params["key"].to_s, removed: false)
 
-      def sampled
-        types = TileLoom::Data::AttributeTypes.new
-        Feature
-          .where(layer_id: layer.id)
-          .order(:identity)
-          .limit(200)
-          .pluck(:properties)
-          .each { |properties| types.observe(properties) }
-        types.to_h
-      end
-
       def each_value
         attribute = params["attribute"].to_s
         layer.each_batch(5000, :properties) { |rows| rows.each { |_, properties| yield properties[attribute] } }
@@ -128,7 +117,7 @@ module App
         return nil if text.empty?
         TileLoom::Data::Condition
           .new(TileLoom::Assets::JsonText.parse(text, what: "The filter", nesting: 40), path: "/when")
-          .tap { |found| found.check_types(layer.fields || sampled) }
+          .tap { |found| found.check_types(layer.fields.to_h) }
       end
 
       # Identities of features that are picked, or nil for all.

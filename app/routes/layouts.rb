@@ -76,7 +76,7 @@ module App
       post "/api/books/:book_id/layout/proportion" do
         changes.apply_to_fresh(label: "Page in the map’s proportion") do
           @design = nil
-          area = book.document.study_area(book.source).box
+          area = book.core.study_area(book.source).box
           unless area&.width&.positive? && area.height.positive?
             raise TileLoom::Refusal.new("requests.area_without_proportion")
           end
@@ -97,14 +97,14 @@ module App
       post "/api/books/:book_id/layout/index" do
         on = body_json["on"] == true
         changes.apply_to_fresh(label: on ? "With an index sheet" : "Without an index sheet") do
-          next {} if on == !book.index_layout.nil?
+          next {} if on == book.document.key?("index_layout")
           {
             "index_layout" =>
               (
                 if on
                   {
                     "name" => "index-sheet",
-                    "page" => book.layout.page,
+                    "page" => book.document["layout"]["page"],
                     "elements" => TileLoom::Layout::Designs.index_elements
                   }
                 end
@@ -126,7 +126,7 @@ module App
         wanted = body_json
         made = nil
         changes.apply_to_fresh(label: "New page #{wanted["title"]}") do
-          list = book.settings["pages"] || []
+          list = book.document["pages"] || []
           made = new_page(wanted, list)
           {"pages" => [*list, made]}
         end
@@ -136,7 +136,7 @@ module App
       # The index sheet in the design of the sheets: their elements, with an index frame in place of the map frame.
       post "/api/books/:book_id/layout/index/from-sheets" do
         changes.apply_to_fresh(label: "Index sheet in the design of the sheets") do
-          {"index_layout" => TileLoom::Layout::IndexDesign.of(book.settings["layout"])}
+          {"index_layout" => TileLoom::Layout::IndexDesign.of(book.document["layout"])}
         end
         json(shown(book.reload))
       end
@@ -162,12 +162,12 @@ module App
         body_json.tap do |wanted|
           @role = wanted.fetch("role", "sheets").to_s
           raise TileLoom::Refusal.new("requests.role", at: "/role") unless ROLES.include?(@role)
-          raise TileLoom::Refusal.new("requests.add_index_sheet") if @role == "index" && book.index_layout.nil?
+          raise TileLoom::Refusal.new("requests.add_index_sheet") if @role == "index" && !book.document.key?("index_layout")
           @page = wanted["page"].to_s if @role == "pages"
         end
       end
 
-      def design = @design ||= Book.core(book.settings).then { |core| design_of(core) }
+      def design = @design ||= Book.core(book.document).then { |core| design_of(core) }
 
       def design_of(core)
         case @role
@@ -218,7 +218,7 @@ module App
           "sheet" => wanted["sheet"],
           "layout" => {
             "name" => design || "empty",
-            "page" => book.settings.dig("layout", "page"),
+            "page" => book.document.dig("layout", "page"),
             "elements" => design ? TileLoom::Layout::Designs.page_elements(design) : []
           }
         }.compact
@@ -265,7 +265,7 @@ module App
         changes.apply_to_fresh(label: label) do
           @design = nil
           list = yield
-          LaidOut.new(book.settings, @role, @page).patch(list)
+          LaidOut.new(book.document, @role, @page).patch(list)
         end
         json(shown(book.reload).merge({"made" => made&.map { |element| element["id"] }}.compact))
       end

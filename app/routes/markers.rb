@@ -25,7 +25,7 @@ module App
         title = File.basename(upload[:name], ".*")[0, 200]
         id = nil
         changes.apply_to_fresh(label: "Marker #{title}") do
-          own = book.markers || []
+          own = book.document.fetch("markers", [])
           id =
             TileLoom::Document::Starter.id_for(
               title,

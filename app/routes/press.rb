@@ -14,10 +14,10 @@ module App
       post "/api/books/:book_id/palette" do
         body = body_json
         remove = body.key?("ink") && body["ink"].nil?
-        profile = book.document.profile(body["profile"] || "coated")
+        profile = book.core.profile(body["profile"] || "coated")
         change =
           TileLoom::Document::PaletteChange.new(body["colour"], ink: body["ink"], remove: remove, profile: profile)
-        changes.apply_to_fresh(label: "Palette") { change.patch(book.settings) }
+        changes.apply_to_fresh(label: "Palette") { change.patch(book.document) }
         json(shown(book.reload))
       end
 

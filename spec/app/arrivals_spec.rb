@@ -90,7 +90,7 @@ RSpec.describe App::Routes::Arrivals do
       [be_within(0.001).of(theirs[:x]), be_within(0.001).of(theirs[:y])]
     )
     expect(File.read(original(arrival))).to eq(point.call(-10.7, 58.87))
-    expect(book.reload.settings["layers"].last["id"]).to eq("hags")
+    expect(book.reload.document["layers"].last["id"]).to eq("hags")
     send_json(:post, "/api/books/#{book.id}/undo", {})
     expect(answer["document"]["layers"].map { |known| known["id"] }).to eq(%w[area dams])
     send_json(:post, "/api/books/#{book.id}/redo", {})
@@ -122,7 +122,7 @@ RSpec.describe App::Routes::Arrivals do
         {layers: arrival.report.map { |layer| {name: layer["name"], title: "Moor #{layer["name"]}"} }}
       )
       work
-      expect(book.reload.settings["layers"].last(2).map { |layer| layer["title"] }).to eq(["Moor hags", "Moor stiles"])
+      expect(book.reload.document["layers"].last(2).map { |layer| layer["title"] }).to eq(["Moor hags", "Moor stiles"])
       first, second =
         %w[moor-hags moor-stiles].map do |key|
           TileLoom::Geometry::Wkb.each_run(App::Layer.find_by!(key: key).features.first.shape).first[1]
@@ -268,16 +268,7 @@ RSpec.describe App::Routes::Arrivals do
 
   it "begins again after a worker has died in the middle, without anything twice" do
     arrival = send_file(point.call(-10.7, 58.87), "hags.geojson")
-    App::Layer.create!(
-      book_id: book.id,
-      key: "half",
-      title: "Half",
-      style: {
-        "rules" => []
-      },
-      removed: true,
-      arrival_id: arrival.id
-    )
+    App::Layer.create!(book_id: book.id, key: "half", removed: true, arrival_id: arrival.id)
     keep(arrival)
     expect(App::Layer.pluck(:key)).to eq(%w[area dams hags])
   end
@@ -377,13 +368,13 @@ RSpec.describe App::Routes::Arrivals do
       App::BookChanges.new(book).apply(
         {
           "layers" =>
-            book.settings["layers"].map do |layer|
+            book.document["layers"].map do |layer|
               layer.merge("title" => "Renamed", "labels" => [{"field" => "code"}])
             end
         },
         label: "Rename"
       )
-      before = book.reload.settings
+      before = book.reload.document
       arrival =
         update(
           "dams",
@@ -397,7 +388,7 @@ RSpec.describe App::Routes::Arrivals do
           "Changed: D2."
         ]
       )
-      after = book.reload.settings
+      after = book.reload.document
       expect(after["layers"].map { |layer| layer.except("version") }).to eq(before["layers"])
       expect(book.source.features("dams", nil).map { |feature| feature.attributes["code"] }).to include("D77").and(
         satisfy { |list| !list.include?("D0") }
@@ -424,14 +415,14 @@ RSpec.describe App::Routes::Arrivals do
           }
         }
       end
-      settings = book.settings
+      settings = book.document
       layers =
         settings["layers"].map do |layer|
           (layer["id"] == "dams") ? layer.merge("rules" => %w[sound leaking].map(&rule)) : layer
         end
       App::BookChanges.new(book).apply({"layers" => layers}, label: "Rules")
       ids =
-        App::Book.find(book.id).settings["layers"].find { |layer| layer["id"] == "dams" }["rules"].map do |known|
+        App::Book.find(book.id).document["layers"].find { |layer| layer["id"] == "dams" }["rules"].map do |known|
           known["id"]
         end
       rows = [
@@ -460,7 +451,7 @@ RSpec.describe App::Routes::Arrivals do
         update("dams", codes[[*list.map { |code| [code, x] }, ["else", x + 1]]])
         expect(listed.call).to eq(wanted)
       end
-      kept = App::Book.find(book.id).settings["layout"]["elements"].find { |element| element["kind"] == "legend" }
+      kept = App::Book.find(book.id).document["layout"]["elements"].find { |element| element["kind"] == "legend" }
       expect(kept["rows"]).to eq(rows)
     end
 

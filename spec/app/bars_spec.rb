@@ -14,12 +14,12 @@ RSpec.describe App::Routes::Bars do
 
   def bars =
     %w[layout index_layout]
-      .flat_map { |name| App::Book.find(book.id).settings[name].to_h.fetch("elements", []) }
+      .flat_map { |name| App::Book.find(book.id).document[name].to_h.fetch("elements", []) }
       .select { |element| element["kind"] == "scale_bar" }
 
   def patch_element(kind, changes)
     elements =
-      App::Book.find(book.id).settings["layout"]["elements"].map do |element|
+      App::Book.find(book.id).document["layout"]["elements"].map do |element|
         (element["kind"] == kind) ? element.merge(changes) : element
       end
     send_json(
@@ -110,7 +110,7 @@ RSpec.describe App::Routes::Bars do
     file = last_response.body
     expect(JSON.parse(file)).to include(
       "format" => "tile-loom-scale-bar",
-      "version" => 2,
+      "version" => 1,
       "title" => "Red steps",
       "style" => include("style" => "stepped")
     )
@@ -123,7 +123,7 @@ RSpec.describe App::Routes::Bars do
       "{}" => /lacks “format”/,
       "<html>" => /not JSON/,
       file.sub("stepped", "wobbly") => /“style” is "wobbly"; use one of chequered/,
-      file.sub('"version": 2', '"version": 9') => /version 9/
+      file.sub('"version": 1', '"version": 9') => /version 9/
     }.each do |text, said|
       expect { TileLoom::Document::BarStyleFile.read(text) }.to raise_error(TileLoom::Refusal, said)
     end

@@ -73,20 +73,20 @@ RSpec.describe App::Routes::Books do
     ]
   }.each do |name, (patch, path)|
     it "refuses #{name} and changes nothing" do
-      before = book.reload.settings
+      before = book.reload.document
       cells = book.index.cells.map(&:attributes)
       change(patch)
       expect(last_response.status).to eq(422)
       expect(answer["path"]).to eq(path)
       expect(answer["message"].length).to be > 20
-      expect(App::Book.find(book.id).settings).to eq(before)
+      expect(App::Book.find(book.id).document).to eq(before)
       expect(App::Book.find(book.id).index.cells.map(&:attributes)).to eq(cells)
       expect(App::Edit.count).to eq(0)
     end
   end
 
   it "refuses an unknown live-text value, beside its path" do
-    elements = book.layout.elements
+    elements = document_of(book)["layout"]["elements"]
     elements.find { |element| element["id"] == "title" }["text"] = "{{ sheet.nane }}"
     change({"layout" => {"elements" => elements}})
     expect(answer["path"]).to match(%r{/layout/elements/\d+/text})
@@ -102,13 +102,13 @@ RSpec.describe App::Routes::Books do
   end
 
   it "goes out as one file and comes in as the same book" do
-    change({"layers" => book.settings["layers"].reverse})
+    change({"layers" => book.document["layers"].reverse})
     ask("/api/books/#{book.id}/file")
     text = last_response.body
     send_json(:post, "/api/books", JSON.parse(text))
     expect(last_response.status).to eq(201)
     copy = App::Book.find(answer["id"])
-    expect(copy.settings).to eq(book.reload.settings)
+    expect(copy.document).to eq(book.reload.document)
     expect(copy.index.cells.map { |cell| cell.attributes.except("id", "grid_index_id") }).to eq(
       book.index.cells.map { |cell| cell.attributes.except("id", "grid_index_id") }
     )
@@ -120,7 +120,7 @@ RSpec.describe App::Routes::Books do
     ask("/api/books/#{book.id}/file")
     folio = TileLoom::Document::Folio.new(nil, TileLoom::Document::Book.parse(last_response.body))
     ours, theirs =
-      [[book.document, book.source], [folio.document, folio.source]].map do |document, source|
+      [[book.core, book.source], [folio.document, folio.source]].map do |document, source|
         cell = document.cells(source).first
         TileLoom::Output::Svg.new(
           TileLoom::Compose::SheetComposer.new(book: document, source: source, cell: cell, count: 9).drawing
@@ -130,7 +130,7 @@ RSpec.describe App::Routes::Books do
   end
 
   it "does not bring in a book that points at files of the server" do
-    settings = book.settings
+    settings = document_of(book)
     settings["layers"][0]["data"] = {"file" => "/etc/passwd"}
     settings["layers"][1]["data"] = {"file" => "x"}
     send_json(:post, "/api/books", settings)

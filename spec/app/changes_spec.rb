@@ -44,7 +44,7 @@ RSpec.describe App::BookChanges do
     ids_now = -> { book.reload.index.cells.pluck(:id) }
     ids = ids_now.call
     change({"title" => "Other"})
-    layers = book.reload.settings["layers"]
+    layers = document_of(book)["layers"]
     layers[0]["rules"][0]["title"] = "Moss"
     change({"layers" => layers})
     expect(ids_now.call).to eq(ids)
@@ -59,20 +59,20 @@ RSpec.describe App::BookChanges do
       expect(ids_now.call & before).to be_empty
     end
     expect(book.index.cells.first.to_core.ground.width).to be_within(1e-9).of(
-      book.document.layout.frame_box.width * 2.5
+      book.core.layout.frame_box.width * 2.5
     )
   end
 
   it "keeps the features of a layer that was taken out, so that undo brings it back" do
-    change({"layers" => book.settings["layers"].first(1)})
-    expect(book.reload.settings["layers"].map { |layer| layer["id"] }).to eq(["area"])
+    change({"layers" => book.document["layers"].first(1)})
+    expect(book.reload.document["layers"].map { |layer| layer["id"] }).to eq(["area"])
     expect(App::Feature.count).to eq(21)
     described_class.new(book).undo
-    expect(book.reload.settings["layers"].map { |layer| layer["id"] }).to eq(%w[area dams])
+    expect(book.reload.document["layers"].map { |layer| layer["id"] }).to eq(%w[area dams])
   end
 
   it "undoes many steps and redoes them all to the same document" do
-    settings = [book.settings]
+    settings = [book.document]
     [
       {"title" => "A"},
       {"index" => {"scale" => 5000}},
@@ -80,14 +80,14 @@ RSpec.describe App::BookChanges do
       {"index" => {"buffer" => "20 m"}}
     ].each do |patch|
       change(patch)
-      settings << book.reload.settings
+      settings << book.reload.document
     end
     (settings.length - 2).downto(0) do |step|
-      expect(described_class.new(book).undo.reload.settings).to eq(settings[step])
+      expect(described_class.new(book).undo.reload.document).to eq(settings[step])
     end
     described_class.new(book).undo
-    expect(book.reload.settings).to eq(settings.first)
-    1.upto(settings.length - 1) { |step| expect(described_class.new(book).redo.reload.settings).to eq(settings[step]) }
+    expect(book.reload.document).to eq(settings.first)
+    1.upto(settings.length - 1) { |step| expect(described_class.new(book).redo.reload.document).to eq(settings[step]) }
   end
 
   it "keeps the last changes of each book, however many others have" do
@@ -102,10 +102,10 @@ RSpec.describe App::BookChanges do
   end
 
   it "leaves nothing half-written when generating cells fails at the end" do
-    before = book.settings
+    before = book.document
     allow_any_instance_of(App::GridIndex).to receive(:keep).and_raise("no ink")
     expect { change({"index" => {"scale" => 5000}}) }.to raise_error("no ink")
-    expect(App::Book.find(book.id).settings).to eq(before)
+    expect(App::Book.find(book.id).document).to eq(before)
     expect(App::Edit.count).to eq(0)
   end
 end

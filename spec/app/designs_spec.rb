@@ -21,19 +21,19 @@ RSpec.describe App::Routes::Designs do
   it "lists what ships, shows each on a sheet of the book, and takes one; undo brings back the one before" do
     ask("/api/designs")
     expect(answer["shipped"].length).to be >= 8
-    before = fresh.settings
+    before = fresh.document
     answer["shipped"]
       .map { |design| design["name"] }
       .each do |name|
         ask("/api/books/#{book.id}/designs/#{name}.svg")
         expect([name, last_response.status, last_response.body[0, 4]]).to eq([name, 200, "<svg"])
         send_json(:post, "/api/books/#{book.id}/design", {name: name})
-        expect([last_response.status, fresh.settings["layout"]["name"]]).to eq([200, name]), last_response.body
+        expect([last_response.status, fresh.document["layout"]["name"]]).to eq([200, name]), last_response.body
         ask("/api/books/#{book.id}/sheets/1.svg")
         expect(last_response.status).to eq(200)
         App::BookChanges.new(fresh).undo
       end
-    expect(fresh.settings).to eq(before)
+    expect(fresh.document).to eq(before)
   end
 
   it "keeps a page under a name, renames it, uses it in another book, and forgets it" do
@@ -65,8 +65,8 @@ RSpec.describe App::Routes::Designs do
     expect(answer).to eq([{"id" => id, "name" => "House style, A4"}])
     other = kept_book
     send_json(:post, "/api/books/#{other.id}/design", {kept: id, name: "House style, A4"})
-    expect(App::Book.find(other.id).settings["layout"]).to eq(fresh.settings["layout"].merge("name" => "House style"))
-    expect(App::Book.find(other.id).markers.map { |marker| marker["id"] }).to eq(["logo"])
+    expect(App::Book.find(other.id).document["layout"]).to eq(fresh.document["layout"].merge("name" => "House style"))
+    expect(App::Book.find(other.id).document["markers"].map { |marker| marker["id"] }).to eq(["logo"])
     send_json(:delete, "/api/designs/kept/#{id}", {})
     expect(answer).to eq([])
     send_json(:post, "/api/books/#{book.id}/design/keep", {name: " "})
@@ -77,18 +77,18 @@ RSpec.describe App::Routes::Designs do
     send_json(:post, "/api/books/#{book.id}/layout/boxes", {boxes: {"title" => [340, 20, 60, 18]}})
     ask("/api/books/#{book.id}/design/file")
     file = last_response.body
-    layout = fresh.settings["layout"]
+    layout = fresh.document["layout"]
     send_json(:post, "/api/books/#{book.id}/design", {name: "pocket"})
     send_design(file)
-    expect(fresh.settings["layout"]).to eq(layout)
+    expect(fresh.document["layout"]).to eq(layout)
   end
 
   {
     "no JSON" => ["<svg/>", /not JSON/],
     "another file" => ['{"format":"x"}', /is not a design/],
-    "a later version" => [
+    "another version" => [
       '{"format":"tile-loom-layout","version":7,"layout":{}}',
-      /later version \(7\) than this one \(2\)/
+      /version 7; this application reads version 1/
     ],
     "a layout without a frame" => [
       '{"format":"tile-loom-layout","version":1,"layout":{"name":"x","page":{"size":"A4","margins_mm":{"top":1,"right":1,"bottom":1,"left":1}},"elements":[{"kind":"box","id":"b","place":{}}]}}',
@@ -100,9 +100,9 @@ RSpec.describe App::Routes::Designs do
     ]
   }.each do |name, (text, sentence)|
     it "refuses #{name} and changes nothing" do
-      before = fresh.settings
+      before = fresh.document
       expect(send_design(text)["message"]).to match(sentence)
-      expect(fresh.settings).to eq(before)
+      expect(fresh.document).to eq(before)
     end
   end
 end

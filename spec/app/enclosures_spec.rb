@@ -22,7 +22,7 @@ RSpec.describe App::Routes::Enclosures do
   # The title in a face of one's own, and a logo, in the book's layout.
   def use(face, logo)
     elements =
-      App::Book.find(book.id).settings["layout"]["elements"].map do |known|
+      App::Book.find(book.id).document["layout"]["elements"].map do |known|
         (known["id"] == "title") ? known.merge("face" => face) : known
       end
     change(
@@ -55,7 +55,7 @@ RSpec.describe App::Routes::Enclosures do
     expect(bring("faces", File.binread(condensed), "again.ttf")["id"]).to eq(face)
     use(face, logo)
     ask("/api/books/#{book.id}/sheets/1.svg")
-    content = App::Book.find(book.id).pictures.first["content"]
+    content = App::Book.find(book.id).document["pictures"].first["content"]
     expect(last_response.body).to include(%(href="/api/enclosures/#{content}")).and match(
             /font-family="Loom own [0-9a-f]{12}"/
           )
@@ -67,12 +67,13 @@ RSpec.describe App::Routes::Enclosures do
     copy =
       App::NewBook.from_folio(TileLoom::Document::Folio.new(nil, TileLoom::Document::Book.parse(last_response.body)))
     copy = App::Book.find(copy.id)
-    expect([copy.faces, copy.pictures]).to eq([App::Book.find(book.id).faces, App::Book.find(book.id).pictures])
+    own = ->(of) { App::Book.find(of.id).document.slice("faces", "pictures") }
+    expect(own[copy]).to eq(own[book])
     ask("/api/books/#{book.id}/design/file")
     design = App::DesignChange.read(last_response.body)
     other = kept_book
     design.apply_to(other, label: "Design")
-    expect(App::Book.find(other.id).pictures.map { |entry| entry["content"] }).to eq([content])
+    expect(App::Book.find(other.id).document["pictures"].map { |entry| entry["content"] }).to eq([content])
     send_json(:post, "/api/books/#{book.id}/design/keep", {name: "With a logo"})
     third = kept_book
     send_json(:post, "/api/books/#{third.id}/design", {kept: answer.first["id"], name: "With a logo"})
@@ -84,7 +85,7 @@ RSpec.describe App::Routes::Enclosures do
     expect(bring("pictures", "GIF89a", "x.png")["message"]).to match(/x.png is neither PNG nor JPEG/)
     expect(bring("pictures", picture(50, 50).pngsave_buffer[0, 60], "x.png")["message"]).to match(/damaged/)
     expect(App::Enclosure.count).to eq(0)
-    expect(App::Book.find(book.id).settings.keys).not_to include("faces", "pictures")
+    expect(App::Book.find(book.id).document.keys).not_to include("faces", "pictures")
     expect { use("sans", "moon") }.to invalid(/no picture “moon”/, path: "/layout/elements/12/picture")
     expect { use("moon", "moon") }.to invalid(/“moon” is not a typeface/)
   end

@@ -126,7 +126,7 @@ RSpec.describe "Any request" do
     )
   end
 
-  def before_elements = App::Book.find(@book.id).settings["layout"]["elements"]
+  def before_elements = App::Book.find(@book.id).document["layout"]["elements"]
 
   define_method(:told) do |what|
     "seed #{seed}: #{what.to_s[0, 600]} answered #{last_response.status} #{last_response.body[0, 300]}".force_encoding(
@@ -163,15 +163,15 @@ RSpec.describe "Any request" do
     schema = JSON.parse(TileLoom::Document::Schema.text)
     (cases / 2).times do
       before = App::Book.find(@book.id)
-      document = @values.disturbed(before.settings, times: @values.one_of([1, 1, 2]))
+      document = @values.disturbed(before.document, times: @values.one_of([1, 1, 2]))
       # An index, or an element of the layout, as the schema would have it.
       case @values.one_of(%w[none index element])
       when "index"
-        document["index"] = before.settings["index"].merge(index(schema["$defs"]))
+        document["index"] = before.document["index"].merge(index(schema["$defs"]))
       when "element"
-        document["layout"] = before.settings["layout"].merge(
+        document["layout"] = before.document["layout"].merge(
           "elements" =>
-            before.settings["layout"]["elements"] +
+            before.document["layout"]["elements"] +
               [
                 {
                   "id" => "fuzz",
@@ -185,7 +185,7 @@ RSpec.describe "Any request" do
               ]
         )
       end
-      patch = document.is_a?(Hash) ? document.select { |key, value| before.settings[key] != value } : document
+      patch = document.is_a?(Hash) ? document.select { |key, value| before.document[key] != value } : document
       send_json(
         :patch,
         "/api/books/#{@book.id}",
@@ -214,7 +214,7 @@ RSpec.describe "Any request" do
     faults = []
     files = {
       "/api/books" => JSON.parse(App::BookExport.new(@book).to_a.join),
-      "/api/books/#{@book.id}/design/file" => TileLoom::Document::DesignFile.of(@book.settings),
+      "/api/books/#{@book.id}/design/file" => TileLoom::Document::DesignFile.of(@book.document),
       "/api/bar-styles/file" => {
         "format" => "tile-loom-scale-bar",
         "version" => 1,

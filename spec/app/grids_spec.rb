@@ -15,13 +15,13 @@ RSpec.describe App::Routes::Grids do
   end
 
   def frame(layout = "layout") =
-    App::Book.find(book.id).settings[layout]["elements"].find do |element|
+    App::Book.find(book.id).document[layout]["elements"].find do |element|
       %w[map_frame index_frame].include?(element["kind"])
     end
 
   def patch_frame(changes, layout = "layout")
     elements =
-      App::Book.find(book.id).settings[layout]["elements"].map do |element|
+      App::Book.find(book.id).document[layout]["elements"].map do |element|
         (element["id"] == frame(layout)["id"]) ? element.merge(changes) : element
       end
     send_json(

@@ -21,7 +21,7 @@ RSpec.describe "Ground in depth" do
           'height="5"/></svg>'
       )
     expect(found).to include("id" => "hag", "left_out" => ["<script>"])
-    layers = book.reload.settings["layers"]
+    layers = document_of(book)["layers"]
     layers[1]["rules"] = [
       {"title" => "Hag", "symbol" => {"marker" => {"shape" => "hag", "size_mm" => 4, "colour" => "#204060"}}}
     ]
@@ -35,12 +35,12 @@ RSpec.describe "Ground in depth" do
     expect(JSON.parse(last_response.body)["markers"].first["svg"]).not_to include("script")
     copy =
       App::NewBook.from_folio(TileLoom::Document::Folio.new(nil, TileLoom::Document::Book.parse(last_response.body)))
-    expect(copy.reload.document.layers[1].rules[0].symbol.nodes(points: [0, 0])).not_to be_empty
+    expect(copy.reload.core.layers[1].rules[0].symbol.nodes(points: [0, 0])).not_to be_empty
     expect(send_svg("<svg/>")["message"]).to match(/hag\.svg holds no shapes/)
   end
 
   it "refuses a marker that is not there, and rules that do not fit the attributes" do
-    layers = book.settings["layers"]
+    layers = document_of(book)["layers"]
     layers[1]["rules"] = [
       {"title" => "", "symbol" => {"marker" => {"shape" => "ufo", "size_mm" => 4, "colour" => "#204060"}}}
     ]
@@ -93,8 +93,9 @@ RSpec.describe "Ground in depth" do
               end
           }
         )
-      App::LayerImport.new(book).keep(
-        TileLoom::Data::GeojsonReader.from_text(wavy, target: book.document.crs),
+      brought(
+        book,
+        TileLoom::Data::GeojsonReader.from_text(wavy, target: book.core.crs),
         key: "waves",
         title: "Waves"
       )
@@ -134,10 +135,11 @@ RSpec.describe "Ground in depth" do
             }
           }
         end
-      App::LayerImport.new(book).keep(
+      brought(
+        book,
         TileLoom::Data::GeojsonReader.from_text(
           JSON.generate({**collection_in("EPSG:25829"), "features" => points}),
-          target: book.document.crs
+          target: book.core.crs
         ),
         key: "many",
         title: "Many"

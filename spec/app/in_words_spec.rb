@@ -33,7 +33,7 @@ RSpec.describe "In words" do
   it "rules whose arithmetic overflows" do
     power = {"op" => ">", "args" => [{"op" => "^", "args" => [{"op" => "^", "args" => [9, 9]}, 9_999]}, 1]}
     layers =
-      book.settings["layers"].map do |layer|
+      book.document["layers"].map do |layer|
         layer.merge("rules" => layer["rules"].map { |rule| rule.merge("when" => power) })
       end
     expect(patch_book(layers: layers)[0]).to eq(200)
@@ -90,7 +90,7 @@ RSpec.describe "In words" do
   end
 
   it "files of other kinds, and of wrong types" do
-    design = TileLoom::Document::DesignFile.of(book.settings)
+    design = TileLoom::Document::DesignFile.of(book.document)
     {
       "[]" => /not a design/,
       "{" => /not JSON/,

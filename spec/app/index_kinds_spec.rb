@@ -20,15 +20,8 @@ RSpec.describe "Kinds of index" do
         target: TileLoom::Crs::System.find("EPSG:25829")
       )
     ActiveRecord::Base.transaction do
-      App::LayerImport.new(App::Book.find(book.id)).keep(
-        reader,
-        key: title,
-        title: title,
-        position: 9,
-        style: {
-          "rules" => [{"title" => title, "symbol" => {}}]
-        }
-      )
+      look = {"rules" => [{"title" => title, "symbol" => {}}]}
+      brought(App::Book.find(book.id), reader, key: title, title: title, look: look)
     end
   end
 
@@ -49,7 +42,7 @@ RSpec.describe "Kinds of index" do
     bring("way", feature("LineString", [[402_000, 6_528_000], [404_000, 6_528_000]]))
     before = rows
     change({"index" => {"kind" => "strip", "area" => "way", "overlap" => {"x" => "8 mm"}}})
-    frame = App::Book.find(book.id).document.layout.frame_box
+    frame = App::Book.find(book.id).core.layout.frame_box
     held = (frame.width - 20) * 2.5
     expect(rows.map { |row| row["name"] }).to eq((1..(1 + ((2000 - held) / (held - 20)).ceil)).map(&:to_s))
     ask("/api/books/#{book.id}/cover")
@@ -82,7 +75,7 @@ RSpec.describe "Kinds of index" do
       {
         "layout" => {
           "elements" =>
-            App::Book.find(book.id).settings["layout"]["elements"].map do |known|
+            App::Book.find(book.id).document["layout"]["elements"].map do |known|
               (known["id"] == "subtitle") ? known.merge("text" => "{{ feature.name }}") : known
             end
         }
@@ -95,7 +88,7 @@ RSpec.describe "Kinds of index" do
         {
           "layout" => {
             "elements" =>
-              App::Book.find(book.id).settings["layout"]["elements"].map do |known|
+              App::Book.find(book.id).document["layout"]["elements"].map do |known|
                 (known["id"] == "subtitle") ? known.merge("text" => "{{ feature.colour }}") : known
               end
           }
@@ -140,7 +133,7 @@ RSpec.describe "Kinds of index" do
 
   it "prints match lines and the diagram of adjoining sheets, from where the cells really are" do
     elements =
-      App::Book.find(book.id).settings["layout"]["elements"].map do |known|
+      App::Book.find(book.id).document["layout"]["elements"].map do |known|
         (known["id"] == "main") ? known.merge("match_lines" => {}) : known
       end
     change(

@@ -11,8 +11,8 @@ RSpec.describe App::Routes::Index do
     send_json(:post, "/api/books/#{book.id}/index/trial", {patch: {index: {scale: 5000}}})
     expect(answer["count"]).to eq(answer["cells"].length)
     expect(answer["left_out_m2"]).to eq(0)
-    expect(answer["sheet_width_m"]).to be_within(book.document.layout.frame_box.width * 5 * 1e-3).of(
-      book.document.layout.frame_box.width * 5
+    expect(answer["sheet_width_m"]).to be_within(book.core.layout.frame_box.width * 5 * 1e-3).of(
+      book.core.layout.frame_box.width * 5
     )
     expect(App::Book.find(book.id).index.settings["scale"]).to eq(2500)
   end
@@ -60,7 +60,7 @@ RSpec.describe App::Routes::Index do
   end
 
   it "says of a scale whose sheets are not counted what is known of it, never against the truth" do
-    settings = book.settings
+    settings = book.document
     counts = {2500 => 40, 4000 => 18, 5000 => nil}
     list = App::NeighbouringScales.new(settings, {2500 => 40}) { |changed| counts[changed["index"]["scale"]] }.list
     expect(list).to eq(

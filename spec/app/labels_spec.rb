@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
 require "app_helper"
-require_relative "../../db/migrate/20261129000001_label_rules"
 
 # Labels, what is done to them by hand, and notes, through the server.
 RSpec.describe "Labels and notes of a book" do
@@ -9,7 +8,7 @@ RSpec.describe "Labels and notes of a book" do
 
   let(:book) { kept_book }
 
-  def document = App::Book.find(book.id).settings
+  def document = App::Book.find(book.id).document
 
   def patch_book(label = "Labels", **patch)
     send_json(
@@ -72,6 +71,8 @@ RSpec.describe "Labels and notes of a book" do
     layer = App::Layer.find_by!(book_id: book.id, key: "dams", removed: false)
     App::Feature.where(layer_id: layer.id).update_all("identity = identity + 1000")
     App::Layer.where(id: layer.id).update_all("version = version + 1")
+    layers = document["layers"].map { |entry| (entry["id"] == "dams") ? entry.merge("version" => 2) : entry }
+    App::Book.find(book.id).put("layers" => layers)
     expect(labels["placed"].count { |label| label["text"] == "By hand" }).to eq(1)
     expect(patch_book(labels_by_hand: [own.merge("hidden" => true)])).to eq(200)
     expect(labels["placed"].map { |label| label["text"] }).not_to include(first["text"], "By hand")
@@ -98,7 +99,7 @@ RSpec.describe "Labels and notes of a book" do
     shown =
       App::Book
         .find(book.id)
-        .document
+        .core
         .cells(book.source)
         .map(&:number)
         .select { |number| svg(number).include?("Look here") }
@@ -124,35 +125,5 @@ RSpec.describe "Labels and notes of a book" do
     expect(size[svg] / (4 * 25.4 / 72 * 100)).to be_within(0.01).of(2)
     expect(patch_book(design_scale: nil)).to eq(200)
     expect(size[svg] / (4 * 25.4 / 72 * 100)).to be_within(0.01).of(1)
-  end
-
-  it "reads layers, looks and undo of before, which had one label of one field" do
-    expect(patch_book(title: "Other")).to eq(200)
-    layer = App::Layer.find_by!(book_id: book.id, key: "dams")
-    old = {"attribute" => "code", "size_pt" => 6, "halo" => "#ffffff"}
-    layer.update_columns(style: layer.style.merge("label" => old))
-    looks = [
-      {
-        "id" => "a",
-        "title" => "A",
-        "layers" => [{"id" => "dams", "label" => old}, {"id" => "area", "unlabelled" => true}]
-      }
-    ]
-    App::Book.where(id: book.id).update_all(looks: looks)
-    edit = App::Edit.last
-    edit.update_columns(
-      before:
-        edit.before.merge(
-          "layers" => edit.before["layers"].map { |entry| entry.except("labels").merge("label" => old) }
-        )
-    )
-    ActiveRecord::Migration.suppress_messages { LabelRules.new.rewrite_all }
-    fresh = {"field" => "code", "size_pt" => 6, "halo" => {"colour" => "#ffffff"}}
-    expect(layer.reload.style.slice("label", "labels")).to eq("labels" => [fresh])
-    expect(App::Book.find(book.id).looks[0]["layers"]).to eq(
-      [{"id" => "dams", "labels" => [fresh]}, {"id" => "area", "labels" => []}]
-    )
-    expect(edit.reload.before["layers"].map { |entry| entry["labels"] }).to eq([[fresh], [fresh]])
-    expect(document["layers"][1]["labels"]).to eq([fresh])
   end
 end

@@ -67,7 +67,7 @@ RSpec.describe "Large layers" do
 
   it "fill no table without end: so many records, the rest counted" do
     elements =
-      book.settings["layout"]["elements"] +
+      book.document["layout"]["elements"] +
       [
         {
           "kind" => "table",
@@ -106,7 +106,7 @@ RSpec.describe "Large layers" do
         }
       }
     end
-    elements = book.settings["layout"]["elements"] + (1..30).map(&inset)
+    elements = book.document["layout"]["elements"] + (1..30).map(&inset)
     send_json(:patch, "/api/books/#{book.id}", {patch: {layout: {elements: elements}}, revision: book.revision})
     expect([last_response.status, answer["message"]]).to match([422, /map frames, insets and locators; 24 is the most/])
   end

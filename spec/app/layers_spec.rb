@@ -20,7 +20,7 @@ RSpec.describe App::Routes::Layers do
         expect(report).to include("Feature Count: 20", "code (String) = D7")
         expect(report).to include((format == "geojson") ? "WGS 84" : "UTM zone 29N")
         # What went out comes in again at the same place.
-        features = TileLoom::Data::FileReader.open(file, target: book.document.crs).features
+        features = TileLoom::Data::FileReader.open(file, target: book.core.crs).features
         places =
           [features, book.source.features("dams", nil)].map do |list|
             list.map { |feature| TileLoom::Geometry::Wkb.each_run(feature.wkb).first[1] }.sort
@@ -105,8 +105,9 @@ RSpec.describe App::Routes::Layers do
             end
         }
       )
-    App::LayerImport.new(book).keep(
-      TileLoom::Data::GeojsonReader.from_text(lengths, target: book.document.crs),
+    brought(
+        book,
+      TileLoom::Data::GeojsonReader.from_text(lengths, target: book.core.crs),
       key: "walls",
       title: "Walls"
     )

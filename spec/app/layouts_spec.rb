@@ -7,7 +7,7 @@ RSpec.describe App::Routes::Layouts do
 
   let(:book) { kept_book }
 
-  def elements = App::Book.find(book.id).settings["layout"]["elements"]
+  def elements = App::Book.find(book.id).document["layout"]["elements"]
 
   def element(id) = elements.find { |known| known["id"] == id }
 
@@ -112,10 +112,10 @@ RSpec.describe App::Routes::Layouts do
     send_json(:post, "/api/books/#{book.id}/layout/index", {on: false})
     expect(answer["document"]).not_to have_key("index_layout")
     step(:undo)
-    expect(App::Book.find(book.id).settings["index_layout"]["elements"].length).to be > 5
+    expect(App::Book.find(book.id).document["index_layout"]["elements"].length).to be > 5
   end
 
-  def answer_elements = App::Book.find(book.id).settings["index_layout"]["elements"]
+  def answer_elements = App::Book.find(book.id).document["index_layout"]["elements"]
 
   # Each step says how far, so that steps which come at once add up.
   it "adds up quick steps that meet at the server" do
@@ -148,9 +148,9 @@ RSpec.describe App::Routes::Layouts do
       "/api/books/#{book.id}",
       {label: "Guides", patch: {"layout" => {**lines}}, revision: App::Book.where(id: book.id).pick(:revision)}
     )
-    expect(App::Book.find(book.id).settings["layout"]).to include(lines)
+    expect(App::Book.find(book.id).document["layout"]).to include(lines)
     step(:undo)
-    expect(App::Book.find(book.id).settings["layout"]).not_to have_key("guides")
+    expect(App::Book.find(book.id).document["layout"]).not_to have_key("guides")
   end
 
   it "refuses more elements than a page can be edited with, and a text longer than can be set, and keeps what was" do

@@ -7,7 +7,7 @@ RSpec.describe App::Routes::Legends do
 
   let(:book) { kept_book }
 
-  def document = App::Book.find(book.id).settings
+  def document = App::Book.find(book.id).document
 
   def legend = document["layout"]["elements"].find { |element| element["kind"] == "legend" }
 

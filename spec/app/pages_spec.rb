@@ -8,7 +8,7 @@ RSpec.describe App::Routes::Layouts do
 
   let(:book) { kept_book }
 
-  def document = App::Book.find(book.id).settings
+  def document = App::Book.find(book.id).document
 
   def post_to(path, body)
     send_json(:post, "/api/books/#{book.id}/#{path}", body)
@@ -119,24 +119,12 @@ RSpec.describe App::Routes::Layouts do
     expect([done["state"], done["total"]]).to eq(["done", 4])
   end
 
-  it "gives looks ids by which frames know them, and old frames of the index the look of their cells in one place" do
+  it "gives looks ids by which frames know them" do
     send_json(
       :patch,
       "/api/books/#{book.id}",
       {label: "Look", patch: {looks: [{title: "Bare", layers: [{id: "area"}]}]}, revision: book.reload.revision}
     )
     expect(document["looks"].first["id"]).to eq("look-1")
-    old = {"kind" => "locator", "id" => "l", "place" => {}, "colour" => "#123456", "face" => "serif"}
-    expect(TileLoom::Document::Upgrade.cells_of(old)).to eq(
-      "kind" => "locator",
-      "id" => "l",
-      "place" => {},
-      "cells" => {
-        "labels" => "none",
-        "colour" => "#123456",
-        "face" => "serif"
-      }
-    )
-    expect(TileLoom::Document::Upgrade.cells_of(old.except("colour", "face"))).to eq(old.except("colour", "face"))
   end
 end

@@ -55,7 +55,7 @@ RSpec.describe App::RasterImport do
     expect(told["pixels"]["small"]).to start_with("data:image/png;base64,")
     expect(App::Layer.where(kind: "pixels")).to be_empty
     expect(kept(arrival).state).to eq("done")
-    expect(book.reload.settings["layers"].map { |entry| entry["id"] }).to eq(%w[flight area dams])
+    expect(book.reload.document["layers"].map { |entry| entry["id"] }).to eq(%w[flight area dams])
     expect(Dir.children(App::Rasters.folder(layer.id))).to contain_exactly("pixels.tif", "raster.json")
     get("/api/books/#{book.id}/sheets/1.svg", {}, "HTTP_HOST" => "localhost")
     expect(last_response.body).to include('data-part="flight"').and include("data:image/png;base64,")
@@ -105,8 +105,8 @@ RSpec.describe App::RasterImport do
         revision: book.reload.revision,
         patch: {
           layers: [
-            first.settings.merge("raster" => {"kind" => "picture", "brightness" => 20}),
-            *book.settings["layers"].drop(1)
+            first.entry.merge("raster" => {"kind" => "picture", "brightness" => 20}),
+            *book.document["layers"].drop(1)
           ]
         }
       }
@@ -115,7 +115,7 @@ RSpec.describe App::RasterImport do
     newer = geotiff("newer", smooth(200, 100, seed: 9), "EPSG:25829", [402_100, 6_528_700, 402_300, 6_528_600])
     arrival = kept(sent(newer, replaces: "flight"))
     expect(arrival.remarks).to include("It had 400 × 300 pixels and has 200 × 100.")
-    expect(layer.style["raster"]).to include("brightness" => 20)
+    expect(layer.entry["raster"]).to include("brightness" => 20)
     post("/api/books/#{book.id}/undo", "{}", {"CONTENT_TYPE" => "application/json", "HTTP_HOST" => "localhost"})
     expect(layer.id).to eq(first.id)
     folders = App::Layer.where(book_id: book.id).map { |row| App::Rasters.folder(row.id) }
@@ -147,7 +147,7 @@ RSpec.describe App::RasterImport do
     post("/api/books", text, {"CONTENT_TYPE" => "application/json", "HTTP_HOST" => "localhost"})
     expect(last_response.status).to eq(201), last_response.body
     other = App::Book.find(answer["id"])
-    expect(other.settings["layers"].first).to include("id" => "flight", "raster" => {"kind" => "picture"})
+    expect(other.document["layers"].first).to include("id" => "flight", "raster" => {"kind" => "picture"})
     expect(App::Arrival.where(book_id: other.id).last.remarks).to eq(
       ["Its pixels do not come with a book file; update the layer from their file."]
     )

@@ -97,7 +97,7 @@ RSpec.describe App::PressOrder do
   # bin/loom's way: the exported file of the book, in the core alone.
   forms.each do |name, given|
     it "makes #{name} of the database, and the core the same bytes of the exported file" do
-      book.update!(date: "2026-04-01")
+      book.put("date" => "2026-04-01")
       run = printed(given)
       expect([run.state, run.reason]).to eq(["done", nil])
       ask("/api/books/#{book.id}/file")
@@ -166,7 +166,8 @@ RSpec.describe App::PressOrder do
     end
     let(:book) do
       kept_book.tap do |made|
-        made.layout.update!(elements: made.layout.elements + [text]) if made.layout.respond_to?(:elements)
+        layout = made.document["layout"]
+        made.put("layout" => layout.merge("elements" => layout["elements"] + [text]))
       end
     end
 
@@ -175,8 +176,8 @@ RSpec.describe App::PressOrder do
       App::BookChanges.new(fresh).apply(
         {
           "layout" =>
-            fresh.settings["layout"].merge(
-              "elements" => fresh.settings["layout"]["elements"].reject { |element| element["id"] == "fault" }
+            fresh.document["layout"].merge(
+              "elements" => fresh.document["layout"]["elements"].reject { |element| element["id"] == "fault" }
             )
         },
         label: "Mend"
@@ -337,12 +338,12 @@ RSpec.describe App::PressOrder do
     def put(**body) = send_json(:post, "/api/books/#{book.id}/palette", body)
 
     it "gives a colour its values by the profile; other values change how the book is drawn; undo brings both back" do
-      colour = App::Book.find(book.id).settings.to_json[/"colour":"(#\h{6})"/, 1]
+      colour = App::Book.find(book.id).document.to_json[/"colour":"(#\h{6})"/, 1]
       put(colour: colour)
-      ink = App::Book.find(book.id).settings["palette"].first
+      ink = App::Book.find(book.id).document["palette"].first
       expect(ink["name"]).to eq("Ink 1")
       put(colour: ink["colour"], ink: {name: "Moss green", cmyk: [60, 0, 100, 0], spot: true})
-      fresh = App::Book.find(book.id).settings
+      fresh = App::Book.find(book.id).document
       look = fresh["palette"].first["colour"]
       # Yellowish green on coated paper: more green than red, hardly any blue.
       red, green, blue = look.scan(/\h\h/).map(&:hex)
@@ -350,10 +351,10 @@ RSpec.describe App::PressOrder do
       expect(fresh.except("palette").to_json).to include(look)
       expect(fresh.except("palette").to_json).not_to match(/#{colour}|#{ink["colour"]}/i)
       put(colour: look, ink: nil)
-      expect(App::Book.find(book.id).settings["palette"]).to be_nil
+      expect(App::Book.find(book.id).document["palette"]).to be_nil
       App::BookChanges.new(App::Book.find(book.id)).undo
       App::BookChanges.new(App::Book.find(book.id)).undo
-      expect(App::Book.find(book.id).settings["palette"].first["colour"]).to eq(ink["colour"])
+      expect(App::Book.find(book.id).document["palette"].first["colour"]).to eq(ink["colour"])
     end
 
     it "refuses an ink that is gone, and two of one name" do
@@ -361,7 +362,7 @@ RSpec.describe App::PressOrder do
       expect(answer["message"]).to match(/no ink that looks like #123456/)
       put(colour: "#111111")
       put(colour: "#222222")
-      second = App::Book.find(book.id).settings["palette"].last["colour"]
+      second = App::Book.find(book.id).document["palette"].last["colour"]
       put(colour: second, ink: {name: "Ink 1", cmyk: [1, 1, 1, 1]})
       expect(answer["message"]).to match(/ink of the name “Ink 1” already/)
     end

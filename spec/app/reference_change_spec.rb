@@ -73,7 +73,7 @@ RSpec.describe App::ReferenceChange do
   end
 
   it "takes all features there, the cells with them, and back with undo" do
-    before = [shapes("dams"), corners, fresh.settings]
+    before = [shapes("dams"), corners, fresh.document]
     change_to("EPSG:27700")
     expect(fresh.reference).to eq("EPSG:27700")
     theirs = british(before[0])
@@ -86,14 +86,14 @@ RSpec.describe App::ReferenceChange do
     end
     expect(fresh.index.cells.pluck(:name)).to eq(book.index.cells.pluck(:name))
     expect(App::Layer.find_by!(key: "dams").extent.to_a).not_to eq([402_050.0, 6_528_500.0, 403_950.0, 6_528_500.0])
-    after = [shapes("dams"), corners, fresh.settings]
+    after = [shapes("dams"), corners, fresh.document]
     send_json(:post, "/api/books/#{book.id}/undo", {})
     expect(answer["reprojection"]).to include("total" => 21)
     work
-    expect([shapes("dams"), corners, fresh.settings]).to eq(before)
+    expect([shapes("dams"), corners, fresh.document]).to eq(before)
     send_json(:post, "/api/books/#{book.id}/redo", {})
     work
-    expect([shapes("dams"), corners, fresh.settings]).to eq(after)
+    expect([shapes("dams"), corners, fresh.document]).to eq(after)
   end
 
   it "takes a drawn study area along" do
@@ -105,9 +105,9 @@ RSpec.describe App::ReferenceChange do
       },
       label: "Draw"
     )
-    area = fresh.document.study_area(fresh.source).ground_m2(fresh.document.crs)
+    area = fresh.core.study_area(fresh.source).ground_m2(fresh.core.crs)
     change_to("EPSG:3035")
-    expect(fresh.document.study_area(fresh.source).ground_m2(fresh.document.crs)).to be_within(area * 1e-6).of(area)
+    expect(fresh.core.study_area(fresh.source).ground_m2(fresh.core.crs)).to be_within(area * 1e-6).of(area)
     expect(fresh.index.cells.count).to be > 0
   end
 
@@ -126,7 +126,7 @@ RSpec.describe App::ReferenceChange do
   end
 
   it "lets nothing else change meanwhile, and leaves all as it was when stopped" do
-    before = [shapes("dams"), fresh.settings]
+    before = [shapes("dams"), fresh.document]
     send_json(:post, "/api/books/#{book.id}/reference", {definition: "EPSG:27700"})
     expect(answer["reprojection"]).to include("name" => "OSGB36 / British National Grid", "done" => 0, "total" => 21)
     send_json(:patch, "/api/books/#{book.id}", {label: "x", patch: {title: "y"}})
@@ -135,7 +135,7 @@ RSpec.describe App::ReferenceChange do
     expect(last_response.status).to eq(422)
     send_json(:post, "/api/books/#{book.id}/reference/stop", {})
     work
-    expect([shapes("dams"), fresh.settings]).to eq(before)
+    expect([shapes("dams"), fresh.document]).to eq(before)
   end
 
   describe "a look at a reference" do
@@ -220,10 +220,10 @@ RSpec.describe App::ReferenceChange do
       expect(shift).to include("layers" => %w[Area Dams], "accuracy_m" => nil, "area" => "Norway", "name" => /ED50/)
       expect(shift["candidates"].last).to include("name" => /Ballpark/)
       other = shift["candidates"].find { |candidate| candidate["name"] != shift["name"] }
-      before = [shapes("dams"), fresh.settings, corners]
+      before = [shapes("dams"), fresh.document, corners]
       choose(shift, other["name"])
       expect(last_response.status).to eq(202)
-      expect(fresh.settings["operations"]).to eq([{"datums" => shift["datums"], "name" => other["name"]}])
+      expect(fresh.document["operations"]).to eq([{"datums" => shift["datums"], "name" => other["name"]}])
       moved = shapes("dams").zip(before[0]).map { |(x, y), (u, v)| Math.hypot(x - u, y - v) }
       expect([moved.min, moved.max]).to match([be > 0.1, be < 200])
       expect([corners, shifts.find { |found| found["datums"] == shift["datums"] }["name"]]).to eq(
@@ -231,7 +231,7 @@ RSpec.describe App::ReferenceChange do
       )
       send_json(:post, "/api/books/#{book.id}/undo", {})
       work
-      expect([shapes("dams"), fresh.settings, corners]).to eq(before)
+      expect([shapes("dams"), fresh.document, corners]).to eq(before)
     end
 
     it "are refused where they are not for the pair, or by a change of the document" do

@@ -192,7 +192,7 @@ RSpec.describe "The embedded database" do
           ActiveRecord::Base.connection.select_rows("SELECT * FROM `#{name}`.`#{table}` ORDER BY id")
         end
         own = ActiveRecord::Base.connection.current_database
-        %w[books layers features layouts grid_indices cells edits].each do |table|
+        %w[books layers features grid_indices cells edits].each do |table|
           expect(count.call("tile_loom_restored", table)).to eq(count.call(own, table))
         end
         expect(

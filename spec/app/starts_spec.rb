@@ -69,7 +69,7 @@ RSpec.describe App::Routes::Starts do
       expect(
         book
           .answer(
-            with: App::MergePatch.apply(book.settings, {"index" => {"scale" => scales[at]["scale"]}}),
+            with: App::MergePatch.apply(book.document, {"index" => {"scale" => scales[at]["scale"]}}),
             afresh: true
           )
           .cells
@@ -109,7 +109,7 @@ RSpec.describe App::Routes::Starts do
           "book"
         ]
       )
-    expect([book.title, book.reference, book.layout.page["size"], book.index.settings["scale"]]).to eq(
+    expect([book.title, book.reference, book.document["layout"]["page"]["size"], book.index.settings["scale"]]).to eq(
       ["Pocket", "EPSG:25829", "A5", 3000]
     )
   end
@@ -185,7 +185,8 @@ RSpec.describe App::Routes::Starts do
     allow_any_instance_of(App::LayerImport).to receive(:keep) { raise SignalException, "KILL" }
     App::Worker.new(quiet: true).work_off(1)
     expect([App::Book.count, Delayed::Job.pluck(:attempts)]).to eq([0, [0]])
-    App::Book.create!(title: "half", reference: "EPSG:25829", source: "", making: true)
+    half = {"title" => "half", "crs" => "EPSG:25829", "layers" => []}
+    App::Book.create!(document: half, making: true)
     Delayed::Job.delete_all
     expect(App::Sweep.new.books).to match(/1 half-made book/)
     expect(ask("/api/books").then { answer }).to eq([])

@@ -55,12 +55,12 @@ RSpec.describe "Together" do
           Array.new(10) { |i| -> { request("POST", "/api/books/#{book.id}/markers", file: ["mark#{i}.svg", svg]) } }
         )
       expect(answers.map(&:first)).to eq([201] * 10)
-      expect(fresh.markers.map { |marker| marker["id"] }.sort).to eq((0..9).map { |i| "mark#{i}" })
+      expect(fresh.document["markers"].map { |marker| marker["id"] }.sort).to eq((0..9).map { |i| "mark#{i}" })
       png = ->(i) { Vips::Image.black(4 + i, 4).cast(:uchar).write_to_buffer(".png") }
       at_once(
         *Array.new(6) { |i| -> { request("POST", "/api/books/#{book.id}/pictures", file: ["pic#{i}.png", png[i]]) } }
       )
-      expect(fresh.pictures.length).to eq(6)
+      expect(fresh.document["pictures"].length).to eq(6)
     end
 
     it "keep a name once that two save at once, and tell names apart to the letter" do

@@ -148,7 +148,7 @@ RSpec.describe "Work" do
         "answer" =>
           include(
             "count" =>
-              fresh.answer(with: App::MergePatch.apply(fresh.settings, {"index" => {"scale" => 1000}})).cells.length
+              fresh.answer(with: App::MergePatch.apply(fresh.document, {"index" => {"scale" => 1000}})).cells.length
           )
       )
       expect(fresh.index.rows.length).to eq(6)
@@ -157,9 +157,9 @@ RSpec.describe "Work" do
     it "changes the book in one go at the end, as one's own change" do
       before = fresh.index.rows
       change_index({scale: 1000})
-      expect([last_response.status, fresh.settings["index"]["scale"]]).to eq([202, 2500])
+      expect([last_response.status, fresh.document["index"]["scale"]]).to eq([202, 2500])
       worker.start
-      expect([index_run.state, fresh.settings["index"]["scale"], fresh.index.rows.length > 6]).to eq(
+      expect([index_run.state, fresh.document["index"]["scale"], fresh.index.rows.length > 6]).to eq(
         ["done", 1000, true]
       )
       App::BookChanges.new(fresh).undo
@@ -174,11 +174,11 @@ RSpec.describe "Work" do
       send_json(:post, "/api/books/#{book.id}/index/runs/#{index_run.id}/cancel", {})
       expect(answer["state"]).to eq("cancelled")
       worker.start
-      expect(fresh.settings["index"]["scale"]).to eq(2500)
+      expect(fresh.document["index"]["scale"]).to eq(2500)
       change_index({scale: 1000})
       App::BookChanges.new(fresh).apply({"title" => "Another"}, label: "x")
       worker.start
-      expect([index_run.state, index_run.reason, fresh.settings["index"]["scale"]]).to match(
+      expect([index_run.state, index_run.reason, fresh.document["index"]["scale"]]).to match(
         ["failed", /changed elsewhere/, 2500]
       )
     end
@@ -189,7 +189,7 @@ RSpec.describe "Work" do
       steps = 0
       allow_any_instance_of(App::IndexRun).to receive(:wanted?) { (steps += 1) < 4 }
       worker.start
-      expect([steps, fresh.settings["index"]["scale"], Delayed::Job.count]).to eq([4, 2500, 0])
+      expect([steps, fresh.document["index"]["scale"], Delayed::Job.count]).to eq([4, 2500, 0])
     end
 
     it "answers the later of two that met on their way" do
@@ -258,7 +258,7 @@ RSpec.describe "Work" do
     it "is swept out: layers beyond undo, pages of ended runs, finished work, with numbers" do
       dams = App::Layer.find_by!(book_id: book.id, key: "dams")
       App::BookChanges.new(book).apply(
-        {"layers" => book.settings["layers"].reject { |layer| layer["id"] == "dams" }},
+        {"layers" => book.document["layers"].reject { |layer| layer["id"] == "dams" }},
         label: "x"
       )
       expect(App::Sweep.new.layers).to be_nil

@@ -6,7 +6,7 @@ require "browser_helper"
 RSpec.describe "Scale bars and north arrows", type: :feature do
   before(:all) { @book = demo_book }
 
-  def element(id) = App::Book.find(@book.id).settings["layout"]["elements"].find { |known| known["id"] == id }
+  def element(id) = App::Book.find(@book.id).document["layout"]["elements"].find { |known| known["id"] == id }
 
   it "count, look and are kept as styles; what does not fit is told beside the field" do
     visit "/books/#{@book.id}/sheet?sheet=14&selected=scale"

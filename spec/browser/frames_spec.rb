@@ -29,7 +29,7 @@ RSpec.describe "A book of villages", type: :feature do
       }
     )
     @book = App::NewBook.from_folio(TileLoom::Document::Folio.new(nil, TileLoom::Document::Book.new(settings)))
-    @main = @book.layout.elements.find { |element| element["kind"] == "map_frame" }["id"]
+    @main = @book.document["layout"]["elements"].find { |element| element["kind"] == "map_frame" }["id"]
   end
 
   def village(name, east)

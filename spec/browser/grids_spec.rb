@@ -16,7 +16,7 @@ RSpec.describe "Coordinate grids", type: :feature do
   end
 
   def frame(layout = "layout") =
-    App::Book.find(@book.id).settings[layout]["elements"].find do |element|
+    App::Book.find(@book.id).document[layout]["elements"].find do |element|
       %w[map_frame index_frame].include?(element["kind"])
     end
 

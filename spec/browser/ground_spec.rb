@@ -15,13 +15,13 @@ RSpec.describe "Ground", type: :feature do
     expect_accessible
     find("li", text: "Peat dams").find(".MuiCheckbox-root").click
     expect(page).to have_no_css("[data-part=dams]", visible: :all)
-    expect(App::Layer.find_by!(key: "dams").visible).to be(false)
+    expect(App::Layer.find_by!(key: "dams").entry["visible"]).to be(false)
     click_button("Undo")
     expect(page).to have_css("[data-part=dams]", visible: :all)
     expect(titles.first(2)).to eq(%w[Huts Hazards])
     click_button("Move Hazards up")
     expect(page).to have_css("aside li:first-child", text: "Hazards")
-    expect(App::Book.find(@book.id).settings["layers"].last["id"]).to eq("hazards")
+    expect(App::Book.find(@book.id).document["layers"].last["id"]).to eq("hazards")
     click_button("Undo")
     expect(page).to have_css("aside li:first-child", text: "Huts")
   end
@@ -41,7 +41,7 @@ RSpec.describe "Ground", type: :feature do
         find("li[role=option]", text: "heights or other values").click
         click_button("Import")
         expect(page).to have_css("[data-part=scan] image", visible: :all, wait: 60)
-        expect(App::Book.find(@book.id).settings["layers"].first["id"]).to eq("scan")
+        expect(App::Book.find(@book.id).document["layers"].first["id"]).to eq("scan")
         click_button("scan")
         expect(page).to have_css("aside", text: "Effective 21 ppi at 1:2,500")
         find("aside [role=combobox]", text: "Colour ramp").click
@@ -49,7 +49,7 @@ RSpec.describe "Ground", type: :feature do
         fill_in("Exaggeration", with: "3").send_keys(:enter)
         expect(page).to have_text("All changes saved")
         expect_accessible
-        expect(App::Layer.find_by!(key: "scan").style["raster"]).to eq({"kind" => "shading", "exaggeration" => 3})
+        expect(App::Layer.find_by!(key: "scan").entry["raster"]).to eq({"kind" => "shading", "exaggeration" => 3})
         click_button("Remove from the book")
         expect(page).to have_no_css("[data-part=scan]", visible: :all)
       end
@@ -127,7 +127,7 @@ RSpec.describe "Ground", type: :feature do
     fill_in("Width, mm", with: "0.8")
     find_field("Width, mm").send_keys(:enter)
     expect(page).to have_css("[data-part=lochans] path[stroke-width='80']", visible: :all)
-    expect(App::Layer.find_by!(key: "lochans").style["rules"][0]["symbol"]["strokes"][0]["width_mm"]).to eq(0.8)
+    expect(App::Layer.find_by!(key: "lochans").entry["rules"][0]["symbol"]["strokes"][0]["width_mm"]).to eq(0.8)
     fill_in("Width, mm", with: "-3")
     find_field("Width, mm").send_keys(:enter)
     expect(page).to have_css("aside [role=alert]", text: "0.01 to 100")
@@ -162,7 +162,7 @@ RSpec.describe "Ground", type: :feature do
     click_button("Make")
     expect(page).to have_css("ol li", text: "stock fence")
     expect(page).to have_css("ol li", text: "others")
-    rules = App::Layer.find_by!(key: "fences").style["rules"]
+    rules = App::Layer.find_by!(key: "fences").entry["rules"]
     expect(rules.map { |rule| rule["title"] }).to contain_exactly("march fence", "stock fence", "others")
     expect(rules.first["when"]).to eq({"op" => "=", "args" => [{"property" => "kind"}, rules.first["title"]]})
     click_button("Undo")
@@ -183,7 +183,7 @@ RSpec.describe "Ground", type: :feature do
     pick("Class breaks", "round numbers")
     expect_accessible
     click_button("Make")
-    made = -> { App::Layer.find_by!(key: "contours").style["rules"] }
+    made = -> { App::Layer.find_by!(key: "contours").entry["rules"] }
     expect { made.call.length >= 3 && made.call.all? { |rule| rule.dig("when", "args", 0, "args") } }.to become(true)
     rules = made.call
     expect(rules.map { |rule| rule["when"]["args"][0]["args"][1] % 10 }.uniq).to eq([0])
@@ -196,7 +196,7 @@ RSpec.describe "Ground", type: :feature do
     fill_in("Value of rule 1, condition 1", with: "300")
     find_field("Value of rule 1, condition 1").send_keys(:enter)
     expect(page).to have_text("All changes saved")
-    expect { App::Layer.find_by!(key: "contours").style["rules"][0]["when"] }.to become(
+    expect { App::Layer.find_by!(key: "contours").entry["rules"][0]["when"] }.to become(
       {"op" => ">", "args" => [{"property" => "height_m"}, 300]}
     )
     expect_accessible

@@ -18,7 +18,7 @@ RSpec.describe "Labels and notes of the demo", type: :feature do
     fill_in("Text of the label", with: "{{ name | upcase }} hut")
     find_field("Text of the label").send_keys(:enter)
     saved
-    expect(@book.reload.document.layers.find { |layer| layer.id == "huts" }.labels[0].template).to eq(
+    expect(@book.reload.core.layers.find { |layer| layer.id == "huts" }.labels[0].template).to eq(
       "{{ name | upcase }} hut"
     )
     fill_in("Text of the label", with: "{{ name | nofilter }}")
@@ -57,7 +57,7 @@ RSpec.describe "Labels and notes of the demo", type: :feature do
     find_field("Text of the note").send_keys(:enter)
     expect(page).to have_css("[data-sheet='14'] [data-part='notes'] text", text: "Repair in spring")
     saved
-    expect(@book.reload.document.contents.notes.list.map(&:text)).to eq(
+    expect(@book.reload.core.contents.notes.list.map(&:text)).to eq(
       ["Boardwalk closed\nApril to June", "Repair in spring"]
     )
     expect_accessible

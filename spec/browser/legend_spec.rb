@@ -81,7 +81,7 @@ RSpec.describe "A legend by hand", type: :feature do
   end
 
   def rules =
-    App::Book.find(@book.id).settings["layers"].flat_map { |layer| layer["rules"].map { |rule| rule["title"] } }
+    App::Book.find(@book.id).document["layers"].flat_map { |layer| layer["rules"].map { |rule| rule["title"] } }
 
   it "is renamed row by row, put in order, rid of headings, and taken back to the map" do
     before = rules
@@ -133,7 +133,7 @@ RSpec.describe "A legend by hand", type: :feature do
     App::BookChanges
       .new(@book.reload)
       .apply_to_fresh(label: "Small") do
-        elements = @book.reload.settings["layout"]["elements"]
+        elements = @book.reload.document["layout"]["elements"]
         {
           "layout" => {
             "elements" =>

@@ -77,7 +77,7 @@ RSpec.describe "Proof and print", type: :feature do
         page.evaluate_async_script("document.fonts.ready.then(() => arguments[0]())")
         book = App::Book.find(@book.id)
         Dir.mktmpdir do |folder|
-          document, source = book.document, book.source
+          document, source = book.core, book.source
           cells = document.cells(source)
           file = File.join(folder, "sheet.pdf")
           press = TileLoom::Output::Press.new(book: document, source: source)

@@ -121,7 +121,7 @@ RSpec.describe "Sheet", type: :feature do
     expect(page).to have_css("[role=status]", text: %r{ mm})
     page.driver.browser.action.release.perform
     expect {
-      App::Book.find(@book.id).layout.then { |page| page.guides&.dig("x") }&.map { |mm| (mm - 100).abs < 1 }
+      App::Book.find(@book.id).document.dig("layout", "guides", "x")&.map { |mm| (mm - 100).abs < 1 }
     }.to become([true])
     fill_in("Horizontal, mm from the top", with: "50; 297/2")
     find_field("Horizontal, mm from the top").send_keys(:enter)
@@ -331,7 +331,7 @@ RSpec.describe "Sheet", type: :feature do
     click_button("Add a bend")
     expect(page).to have_text("Through 3 places")
     find("[aria-label='Place 2 of the line']").send_keys(%i[shift arrow_up])
-    expect { App::Book.find(@book.id).settings["layout"]["elements"].last["points"][1] }.to become([0.5, 0])
+    expect { App::Book.find(@book.id).document["layout"]["elements"].last["points"][1] }.to become([0.5, 0])
     add["Box"]
     pick("Area", "gradient")
     expect(page).to have_css("svg linearGradient", visible: :all)

@@ -188,7 +188,7 @@ module TileLoom
           raise Thor::Error, findings.map { |finding| [finding.pointer, finding.message].compact.join(": ") }.join("\n")
         end
 
-        def parsed(text) = Document::Upgrade.book(Assets::JsonText.parse(text, what: "The book"))
+        def parsed(text) = Assets::JsonText.parse(text, what: "The book")
 
         def beside(path) = TileLoom::Assets::Enclosures.new(folder: File.dirname(File.expand_path(path)))
 

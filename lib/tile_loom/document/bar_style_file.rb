@@ -30,18 +30,15 @@ module TileLoom
         unless document.is_a?(Hash) && document["format"] == FORMAT
           raise Refusal.new("bar.no_style_file", format: FORMAT)
         end
-        unless [Upgrade::FROM, Contents::VERSION].include?(document["version"])
+        unless document["version"] == Contents::VERSION
           raise Refusal.new(
             "bar.style_file_version",
             found: document["version"].inspect,
-            oldest: Upgrade::FROM,
-            newest: Contents::VERSION,
+            known: Contents::VERSION,
             at: "/version"
           )
         end
-        style = document["style"]
-        style = Upgrade.bar(style) if document["version"] == Upgrade::FROM
-        [document["title"].to_s[0, 200], checked(style)]
+        [document["title"].to_s[0, 200], checked(document["style"])]
       end
 
       # A style that fits the schema.

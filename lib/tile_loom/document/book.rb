@@ -15,7 +15,7 @@ module TileLoom
       # Reads JSON text; Refusal for what is not JSON.
       def self.parse(text, enclosures: Assets::Enclosures.none)
         raise Refusal.new("book.too_large", most_mb: LARGEST_BYTES / 1024 / 1024) if text.bytesize > LARGEST_BYTES
-        new(Upgrade.book(Assets::JsonText.parse(text, what: "The book")), enclosures: enclosures)
+        new(Assets::JsonText.parse(text, what: "The book"), enclosures: enclosures)
       end
 
       # settings: the parsed document. Refuses one that does not fit the schema; fits: it is known to, since

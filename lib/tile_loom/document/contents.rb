@@ -4,7 +4,7 @@ module TileLoom
   module Document
     # Everything that a book document states: the root of its values and of its JSON Schema.
     class Contents < Values::Value
-      FORMAT, VERSION = "tile-loom-book", 2
+      FORMAT, VERSION = "tile-loom-book", 1
 
       operation =
         Values::Plain.new(

@@ -19,13 +19,10 @@ module TileLoom
           {"format" => FORMAT, "version" => VERSION, "layout" => layout, **own}
         end
 
-        # text: of such a file, of this version or the one before. Refusal says what it is instead.
+        # text: of such a file. Refusal says what it is instead.
         def read(text)
           parsed = Assets::JsonText.parse(text, what: "The file", nesting: 60)
           raise Refusal.new("design.no_design") unless parsed.is_a?(Hash) && parsed["format"] == FORMAT
-          if parsed["version"] == Upgrade::FROM
-            parsed = parsed.merge("version" => VERSION, "layout" => Upgrade.layout(parsed["layout"]))
-          end
           check(parsed)
           parsed
         end
@@ -50,7 +47,7 @@ module TileLoom
 
         def check(parsed)
           unless parsed["version"] == VERSION
-            raise Refusal.new("design.of_later_version", found: parsed["version"], known: VERSION)
+            raise Refusal.new("design.of_another_version", found: parsed["version"], known: VERSION)
           end
           raise Refusal.new("design.without_layout") unless parsed["layout"].is_a?(Hash)
           unless LISTS.each_key.all? { |list|

@@ -104,7 +104,7 @@ export type Overlap = string;
  */
 export interface BookDocument {
   format: "tile-loom-book";
-  version: 2;
+  version: 1;
   title: string;
   subtitle?: string;
   author?: string;

@@ -1,0 +1,247 @@
+# frozen_string_literal: true
+
+# All tables. Names that say which of several is meant are compared to the letter (utf8mb4_bin): Å is not A and one
+# picture sign not another.
+class CreateTables < ActiveRecord::Migration[7.2]
+  TO_THE_LETTER = {collation: "utf8mb4_bin"}.freeze
+
+  def change
+    books
+    data
+    index
+    changes
+    press
+    kept_for_any_book
+    work
+  end
+
+  private
+
+  # The document is the book; title, subtitle and reference (a CRS) are as it has them: see App::Book::DERIVED.
+  def books
+    create_table :books do |t|
+      t.json :document, null: false
+      t.string :title, :subtitle, null: false
+      t.text :reference, null: false
+      t.integer :revision, null: false, default: 1
+      # Up to which of its edits changes are done.
+      t.integer :edit_position, null: false, default: 0
+      # Being made of a file; not listed yet.
+      t.boolean :making, null: false, default: false
+      t.timestamps
+    end
+
+    # Typefaces, pictures and profiles that books carry, once for each content.
+    create_table :enclosures do |t|
+      t.string :content, limit: 64, null: false
+      t.string :media, limit: 40, null: false
+      t.binary :bytes, limit: 4_294_967_295, null: false
+      t.datetime :created_at, null: false
+      t.index :content, unique: true
+    end
+  end
+
+  def data
+    # removed: no entry of the book's document names it.
+    create_table :layers do |t|
+      t.references :book, null: false, foreign_key: {on_delete: :cascade}
+      t.string :key, limit: 80, null: false, **TO_THE_LETTER
+      t.integer :version, null: false, default: 1
+      t.boolean :removed, null: false, default: false
+      t.string :kind, limit: 10, null: false, default: "mixed"
+      t.integer :feature_count, null: false, default: 0
+      t.bigint :vertex_count, null: false, default: 0
+      bounds(t)
+      t.json :fields, :coarse_levels, :raster
+      t.text :original_reference
+      t.string :original_name
+      t.bigint :arrival_id
+      t.timestamps
+      t.index %i[book_id key version], unique: true
+    end
+
+    # original: as it came, in its own reference.
+    create_table :features do |t|
+      t.references :layer, null: false, foreign_key: {on_delete: :cascade}, index: false
+      t.integer :identity, null: false
+      t.column :shape, "geometry NOT NULL"
+      t.binary :original, limit: 4_294_967_295, null: false
+      t.json :properties, null: false
+      t.index %i[layer_id identity]
+      t.index :shape, type: :spatial
+    end
+
+    # Geometry drawn coarsely, for maps that are zoomed out: see App::CoarseLevels.
+    create_table :coarse_features do |t|
+      t.references :layer, null: false, foreign_key: {on_delete: :cascade}, index: false
+      t.integer :level, :identity, null: false
+      t.column :shape, "geometry NOT NULL"
+      t.json :properties, null: false
+      t.index %i[layer_id level]
+      t.index :shape, type: :spatial
+    end
+
+    # A file that came in; it may be there before its book.
+    create_table :arrivals do |t|
+      t.references :book, foreign_key: {on_delete: :cascade}
+      t.string :name, null: false
+      t.string :path
+      t.bigint :bytes, null: false, default: 0
+      t.string :state, limit: 20, null: false, default: "inspecting"
+      t.json :report, :choice, :remarks, null: false
+      t.integer :done, :total, null: false, default: 0
+      t.text :reason
+      t.string :replaces, limit: 80, **TO_THE_LETTER
+      t.string :session, limit: 64
+      t.timestamps
+    end
+  end
+
+  def bounds(table) = %i[min_x min_y max_x max_y].each { |side| table.column side, :double }
+
+  def index
+    create_table :grid_indices do |t|
+      t.references :book, null: false, foreign_key: {on_delete: :cascade}
+      t.json :generated_with
+      t.bigint :last_cell_id, null: false, default: 0
+      t.timestamps
+    end
+
+    # A cell is meant by its cell_id, which stays with it; its number is where it stands in the order.
+    create_table :cells do |t|
+      t.references :grid_index, null: false, foreign_key: {on_delete: :cascade}
+      t.bigint :cell_id, null: false
+      t.integer :number, :row, :column, null: false
+      t.string :name, limit: 80, null: false, **TO_THE_LETTER
+      %i[scale centre_x centre_y width height].each { |measure| t.column measure, :double, null: false }
+      t.column :rotation_deg, :double, null: false, default: 0
+      t.boolean :kept, :pinned, :moved, null: false, default: false
+      t.integer :feature
+      %i[cell_id number name].each { |own| t.index [:grid_index_id, own], unique: true }
+    end
+  end
+
+  def changes
+    # session: of the browser whose change it was; empty for nobody's, which anyone may undo.
+    create_table :edits do |t|
+      t.references :book, null: false, foreign_key: {on_delete: :cascade}
+      t.integer :position, null: false
+      t.string :label, null: false
+      t.json :before, :after, null: false
+      t.binary :cells, limit: 4_294_967_295
+      t.string :session, limit: 64
+      t.datetime :created_at, null: false
+      t.index %i[book_id position], unique: true
+    end
+
+    # A change of the book's reference or of a transformation between datums.
+    create_table :reprojections do |t|
+      t.references :book, null: false, foreign_key: {on_delete: :cascade}
+      t.text :target, null: false
+      t.json :operations
+      t.string :state, limit: 20, null: false, default: "waiting"
+      t.integer :done, :total, null: false, default: 0
+      t.text :reason
+      t.bigint :edit_id
+      t.string :direction, limit: 10, null: false, default: "forward"
+      t.json :cells_before, :cells_after
+      t.string :session, limit: 64
+      t.timestamps
+    end
+
+    create_table :reprojected_shapes do |t|
+      t.references :reprojection, null: false, foreign_key: {on_delete: :cascade}
+      t.bigint :feature_id, null: false
+      t.column :shape, "geometry NOT NULL"
+    end
+  end
+
+  def press
+    # document, cells: the book as it was when the run was asked for.
+    create_table :press_runs do |t|
+      t.references :book, null: false, foreign_key: {on_delete: :cascade}
+      t.string :title, limit: 200
+      t.string :sheets, limit: 1000, null: false
+      t.json :order_given, null: false
+      t.json :names, :told
+      t.string :state, limit: 20, null: false, default: "waiting"
+      t.integer :total, null: false, default: 0
+      t.integer :revision, null: false
+      t.text :reason
+      t.json :document, :cells, null: false
+      t.json :later
+      t.text :secrets
+      t.string :asked_by, :asked_from, limit: 64
+      t.string :printing, limit: 500
+      t.datetime :finished_at
+      t.timestamps
+    end
+
+    create_table :press_pieces do |t|
+      t.references :press_run, null: false, foreign_key: {on_delete: :cascade}
+      t.integer :position, null: false
+      t.json :numbers, null: false
+      t.integer :done, null: false, default: 0
+      t.boolean :finished, null: false, default: false
+      t.binary :pages, limit: 4_294_967_295
+      t.text :reason
+      t.json :told, :missing
+      t.index %i[press_run_id position], unique: true
+    end
+
+    create_table :press_files do |t|
+      t.references :press_run, null: false, foreign_key: {on_delete: :cascade}
+      t.integer :position, null: false
+      t.string :name, :place, null: false
+      t.string :media, limit: 100, null: false
+      t.bigint :bytes, null: false
+      t.string :sha256, limit: 64
+      t.index %i[press_run_id name], unique: true
+    end
+  end
+
+  def kept_for_any_book
+    kept(:kept_designs) do |t|
+      t.json :layout, null: false
+      t.json :markers, :faces, :pictures
+    end
+    kept(:kept_bar_styles) { |t| t.json :style, null: false }
+    kept(:kept_references) { |t| t.text :definition, null: false }
+  end
+
+  def kept(table)
+    create_table table do |t|
+      t.string :name, limit: 200, null: false, **TO_THE_LETTER
+      yield t
+      t.timestamps
+      t.index :name, unique: true
+    end
+  end
+
+  def work
+    # Long work on an index, asked for and looked at by a browser.
+    create_table :index_runs do |t|
+      t.references :book, null: false, foreign_key: {on_delete: :cascade}
+      t.string :state, limit: 20, null: false, default: "waiting"
+      t.string :purpose, limit: 20, null: false
+      t.json :wanted, null: false
+      t.string :session, limit: 64
+      t.integer :done, :total, null: false, default: 0
+      t.text :reason
+      t.datetime :asked_at, null: false
+      t.binary :result, limit: 4_294_967_295
+      t.timestamps
+    end
+
+    # deaths: how often a worker ended over it.
+    create_table :delayed_jobs do |t|
+      t.integer :priority, :attempts, :deaths, null: false, default: 0
+      t.text :handler, null: false
+      t.text :last_error
+      t.datetime :run_at, :locked_at, :failed_at
+      t.string :locked_by, :queue
+      t.timestamps null: true
+      t.index %i[priority run_at]
+    end
+  end
+end
