@@ -125,7 +125,7 @@ module App
     def enclosures
       named =
         named_in(Book, "document") | named_in(KeptDesign, "faces", "pictures") | named_in(Edit, "before", "after") |
-          named_in(PressRun.where(state: [*PressRun::OPEN, "incomplete"]), "document", "later")
+        named_in(PressRun.where(state: [*PressRun::OPEN, "incomplete"]), "document", "later")
       gone =
         Enclosure
           .where("created_at < ?", Time.now.utc - OLD_S)

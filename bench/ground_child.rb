@@ -43,12 +43,9 @@ bring =
   lambda do |file, key|
     crs = TileLoom::Crs::System.find(reference)
     start = clock.call
-    layer =
-      App::LayerImport.new(book).keep(
-        TileLoom::Data::FileReader.open(file, target: crs, lenient: true),
-        key: key,
-        title: key
-      )
+    layer = App::LayerImport.new(book).keep(TileLoom::Data::FileReader.open(file, target: crs, lenient: true), key: key)
+    look = App::LayerImport.look(layer, title: key, place: book.document["layers"].length)
+    book.put("layers" => [*book.document["layers"], {"id" => key, "title" => key, **look}])
     {
       "seconds" => clock.call - start,
       "features" => layer.feature_count,

@@ -20,8 +20,7 @@ module Setup
     def set_aside
       @database.stop
       stamp = Time.now.strftime("%Y%m%d-%H%M%S")
-      [@database.folder, @store]
-        .select { |folder| File.directory?(folder) }
+      [@database.folder, @store].select { |folder| File.directory?(folder) }
         .map { |folder| "#{folder}-set-aside-#{stamp}".tap { |place| File.rename(folder, place) } }
     end
 
@@ -31,7 +30,7 @@ module Setup
       known =
         @database.query(
           "SELECT TABLE_NAME FROM information_schema.TABLES WHERE TABLE_SCHEMA = '#{@name}' AND TABLE_NAME = " \
-          "'schema_migrations'"
+            "'schema_migrations'"
         )
       return [] unless known.include?("schema_migrations")
       @database.query("SELECT version FROM schema_migrations", name: @name).split.map(&:to_i)

@@ -223,6 +223,7 @@ module App
       )
       refuse_bars(before, after)
       raise TileLoom::Refusal.new("changes.crs_on_ground", at: "/crs") if before["crs"] != after["crs"]
+      raise TileLoom::Refusal.new("changes.cells_by_hand", at: "/index/by_hand") if after["index"].key?("by_hand")
       unknown = wanted.find { |_, row| !types.key?(row) }
       raise TileLoom::Refusal.new("changes.layer_without_data", layer: unknown[0], at: "/layers") if unknown
     end

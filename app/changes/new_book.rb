@@ -17,7 +17,8 @@ module App
           tell(book, layer, reader.told)
         end
         book.put("operations" => shifts.entries.presence)
-        book.reload.tap(&:generate)
+        book.reload.lay_out(folio.document.index.by_hand)
+        book
       end
     end
 

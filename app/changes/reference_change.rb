@@ -35,8 +35,7 @@ module App
     def self.operations(book, target)
       own = TileLoom::Crs::System.find(book.reference)
       box = book.extent&.then { |ground| TileLoom::Crs::Transform.between(own, own.geographic).box(ground).to_a }
-      references =
-        book.layers.map(&:original_reference).uniq.map { |code| TileLoom::Crs::System.find(code) }
+      references = book.layers.map(&:original_reference).uniq.map { |code| TileLoom::Crs::System.find(code) }
       references
         .reduce(TileLoom::Crs::Operations.new(book.operations)) do |known, from|
           known.including(from, target, target, box: box)
@@ -146,7 +145,7 @@ module App
     def put(after, cells, boxes)
       ActiveRecord::Base.connection.exec_update(
         "UPDATE features JOIN reprojected_shapes ON reprojected_shapes.feature_id = features.id AND " \
-        "reprojected_shapes.reprojection_id = #{@change.id.to_i} SET features.shape = reprojected_shapes.shape"
+          "reprojected_shapes.reprojection_id = #{@change.id.to_i} SET features.shape = reprojected_shapes.shape"
       )
       boxes.each { |id, box| Layer.where(id: id).update_all({coarse_levels: nil, **Layer.bounds(box)}) }
       @book.update!(document: after)

@@ -11,7 +11,7 @@ module App
 
     # Pieces of JSON text, so that no more than a batch is in memory.
     def each
-      settings = Enclosure.put_in(@book.document)
+      settings = Enclosure.put_in(@book.carried)
       layers = settings.delete("layers")
       yield JSON.generate(settings).delete_suffix("}") + ',"layers":['
       layers.each_with_index do |layer, index|

@@ -12,7 +12,7 @@ module App
     end
 
     # What it would come to: Output::Plan#to_h. Refusal when the book cannot be printed as it stands.
-    def plan = TileLoom::Output::Plan.new(press(@book.document, @book.index.rows).check).to_h
+    def plan = TileLoom::Output::Plan.new(press(@book.stated, @book.index.rows).check).to_h
 
     # Document and cells are of one moment. secrets: Output::Secrets or nil; session, address: of whoever asks.
     def place(secrets: nil, session: nil, address: nil, title: nil)
@@ -23,7 +23,7 @@ module App
     # Has the sheets that a run lacks drawn from the book as it is now.
     def self.complete(run)
       run.book.with_lock do
-        document, rows = run.book.document, run.book.index.rows
+        document, rows = run.book.stated, run.book.index.rows
         numbers = rows.map { |row| row["number"] }
         gone = run.missing.keys.map(&:to_i).select { |number| number.positive? && !numbers.include?(number) }
         raise TileLoom::Refusal.new("exports.sheet_gone", number: gone.first) if gone.any?
@@ -59,7 +59,7 @@ module App
     end
 
     def place_now
-      document, rows = @book.document, @book.index.rows
+      document, rows = @book.stated, @book.index.rows
       press = press(document, rows).check
       TileLoom::Output::Secrets.demand(@order.form.manner, @secrets)
       ActiveRecord::Base.transaction do

@@ -34,8 +34,7 @@ module App
 
     def degrees? = TileLoom::Data::Inspection::Found.new(box: @layer["box"]).degrees?
 
-    def others =
-      @book.layers.map(&:original_reference).uniq.map { |code| [code, "as other data of the book"] }
+    def others = @book.layers.map(&:original_reference).uniq.map { |code| [code, "as other data of the book"] }
 
     def suggested
       box = @book.extent or return []

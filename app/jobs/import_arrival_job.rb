@@ -96,9 +96,7 @@ module App
         if before["layers"].none? { |entry| entry["id"] == old.key }
           raise TileLoom::Refusal.new("imports.updated_layer_removed")
         end
-        before["layers"].map do |entry|
-          (entry["id"] == old.key) ? entry.merge("version" => fresh.version) : entry
-        end
+        before["layers"].map { |entry| (entry["id"] == old.key) ? entry.merge("version" => fresh.version) : entry }
       end
 
       # The layer that is to get fresh features, or nil; Refusal where it has gone.
@@ -134,13 +132,7 @@ module App
         began = ->(row) { layers << row.tap { row.update!(arrival_id: arrival.id) } }
         LayerImport
           .new(arrival.book)
-          .keep(
-            reader,
-            name: arrival.name,
-            removed: true,
-            began: began,
-            **place(arrival, wanted)
-          ) do |count|
+          .keep(reader, name: arrival.name, removed: true, began: began, **place(arrival, wanted)) do |count|
             raise Stopped unless arrival.wanted?
             arrival.update_columns(done: before + count)
           end
@@ -176,10 +168,7 @@ module App
           keys = Layer.where(book_id: arrival.book_id).pluck(:key)
           return {key: TileLoom::Document::Starter.id_for(wanted["title"], keys)}
         end
-        {
-          key: old.key,
-          version: Layer.where(book_id: arrival.book_id, key: old.key).maximum(:version) + 1
-        }
+        {key: old.key, version: Layer.where(book_id: arrival.book_id, key: old.key).maximum(:version) + 1}
       end
 
       # What an attempt before this one left behind goes.

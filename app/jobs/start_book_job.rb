@@ -77,8 +77,7 @@ module App
       end
 
       # What kind of layer it is is known when its features are there.
-      def entry(entry, row, place) =
-        entry.merge(LayerImport.look(row, title: entry["title"], place: place))
+      def entry(entry, row, place) = entry.merge(LayerImport.look(row, title: entry["title"], place: place))
 
       # What an attempt before this one left behind.
       def clear(arrival)

@@ -78,9 +78,32 @@ module App
     # A checked document as the core sees it, with typefaces and pictures from the store.
     def self.core(document) = TileLoom::Document::Book.new(document, fits: true, enclosures: Enclosure.reader)
 
+    # The document as it is carried elsewhere with its cells: it says where these were generated for another frame or
+    # older data.
+    def stated
+      state = IndexState.new(self).carried
+      state.empty? ? document : document.merge("index" => document["index"].merge("by_hand" => state))
+    end
+
+    # The same with what was done to its cells by hand.
+    def carried
+      return document if index.plain? && IndexState.new(self).changed.empty?
+      self.class.core(stated).with_cells(index.core_cells).carried(source)
+    end
+
     # Generates the index by the document as it stands and keeps its cells; pinned cells and names stay, or all
     # are named afresh. Returns what GridIndex#keep does.
-    def generate(afresh: false) = index.keep((ready || answer(afresh: afresh)).cells, with: IndexState.new(self).now)
+    def generate(afresh: false)
+      found = ready || answer(afresh: afresh)
+      index.keep(found.cells, with: IndexState.new(self).now.merge("plain" => found.plain?))
+    end
+
+    # Generates the cells of a book that has none, and does to them what a document says was done by hand.
+    # by_hand: a TileLoom::Index::ByHand, or nil.
+    def lay_out(by_hand)
+      return generate unless by_hand
+      index.keep(by_hand.applied(answer.cells), with: IndexState.new(self).stated_by(by_hand))
+    end
 
     # What the index comes to, worked out before the book was locked; whoever sets it knows that the book has not
     # changed since.

@@ -6,7 +6,8 @@ module App
     belongs_to :book
     has_many :cells, -> { order(:number) }
 
-    # What the cells were generated with: {"frame" => [width_mm, height_mm], "study" => {layer => version}}.
+    # What the cells were generated with: {"frame" => [width_mm, height_mm], "study" => {layer => version}, "plain" =>
+    # without anything of those that were there before}.
     attribute :generated_with, :json
 
     BATCH = 5_000
@@ -30,8 +31,12 @@ module App
 
     TRUTHS = %w[kept pinned moved].freeze
 
-    # Makes the cells these ones; only those that differ are written. Returns [rows that went, rows that came].
-    def keep(cells, with: generated_with)
+    # Are the cells those that the index generates by itself, as far as frame and data are as they were?
+    def plain? = generated_with.to_h["plain"] == true
+
+    # Makes the cells these ones; only those that differ are written. with: what they were generated with. Returns
+    # [rows that went, rows that came].
+    def keep(cells, with: generated_with&.except("plain"))
       refuse_beyond(cells)
       after = with_ids(cells.map { |cell| Cell.row_of(cell) })
       change = [rows - after, after - rows]
@@ -81,11 +86,11 @@ module App
 
     private
 
-    # Cells that are new get an id that no other ever had; a cell that came back has its own.
+    # Cells that are new get an id that no other ever had; a cell that came back, or from elsewhere, has its own.
     def with_ids(list)
       fresh = list.count { |row| row["cell_id"].nil? }
-      return list if fresh.zero?
-      last = self.class.where(id: id).lock.pick(:last_cell_id)
+      return list if fresh.zero? && rows.any?
+      last = [self.class.where(id: id).lock.pick(:last_cell_id), *list.filter_map { |row| row["cell_id"] }.max].max
       self.class.where(id: id).update_all(last_cell_id: last + fresh)
       list.map { |row| row["cell_id"] ? row : row.merge("cell_id" => last += 1) }
     end

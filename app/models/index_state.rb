@@ -15,6 +15,22 @@ module App
       now.keys.select { |key| generated_with.key?(key) && now[key] != generated_with[key] }
     end
 
+    # What a document says of it that is carried elsewhere (see TileLoom::Index::ByHand).
+    def carried
+      before = @book.index.generated_with.to_h
+      found = changed
+      {
+        "frame_mm" => (before["frame"] if found.include?("frame")),
+        "data_since" => (newer(before["study"]) if found.include?("study"))
+      }.compact
+    end
+
+    # What an index is generated with that comes with such words. by_hand: a TileLoom::Index::ByHand.
+    def stated_by(by_hand)
+      older = by_hand.data_since.to_h { |layer| [layer, 0] }.slice(*versions.keys)
+      {"frame" => by_hand.frame_mm || frame, "study" => versions.merge(older)}
+    end
+
     # Is the frame of another size than the cells were generated for, so that theirs is another grid? A cell that
     # was fitted to it since does not show that by itself.
     def other_size?
@@ -32,14 +48,13 @@ module App
 
     private
 
+    def newer(before) = versions.reject { |layer, version| before[layer] == version }.keys
+
     def frame = @book.layout.frame_box.then { |box| [box.width.round(3), box.height.round(3)] }
 
     def versions
       used = @book.index.core.area.layers
-      @book
-        .layers
-        .select { |layer| used.include?(layer.key) }
-        .to_h { |layer| [layer.key, layer.version] }
+      @book.layers.select { |layer| used.include?(layer.key) }.to_h { |layer| [layer.key, layer.version] }
     end
   end
 end

@@ -49,7 +49,7 @@ module App
       connection = ActiveRecord::Base.connection
       connection.execute(
         "CREATE DATABASE IF NOT EXISTS #{connection.quote_table_name(name)} CHARACTER SET utf8mb4 COLLATE " \
-        "utf8mb4_unicode_ci"
+          "utf8mb4_unicode_ci"
       )
       connect
       ActiveRecord::Migration.verbose = false

@@ -226,7 +226,9 @@ module App
 
     # Pages beside the sheets, and id of a free one → the boxes of its elements.
     def pages_beside(book)
-      return {"pages" => [], "page_frames" => {}} unless book.document["index_layout"] || book.document["pages"].present?
+      unless book.document["index_layout"] || book.document["pages"].present?
+        return {"pages" => [], "page_frames" => {}}
+      end
       snapshot = Snapshot.of(book)
       {"pages" => pages(snapshot.run), "page_frames" => page_frames(snapshot.document.pages)}
     end

@@ -162,7 +162,9 @@ module App
         body_json.tap do |wanted|
           @role = wanted.fetch("role", "sheets").to_s
           raise TileLoom::Refusal.new("requests.role", at: "/role") unless ROLES.include?(@role)
-          raise TileLoom::Refusal.new("requests.add_index_sheet") if @role == "index" && !book.document.key?("index_layout")
+          if @role == "index" && !book.document.key?("index_layout")
+            raise TileLoom::Refusal.new("requests.add_index_sheet")
+          end
           @page = wanted["page"].to_s if @role == "pages"
         end
       end

@@ -58,9 +58,7 @@ RSpec.describe App::BookChanges do
       change(patch)
       expect(ids_now.call & before).to be_empty
     end
-    expect(book.index.cells.first.to_core.ground.width).to be_within(1e-9).of(
-      book.core.layout.frame_box.width * 2.5
-    )
+    expect(book.index.cells.first.to_core.ground.width).to be_within(1e-9).of(book.core.layout.frame_box.width * 2.5)
   end
 
   it "keeps the features of a layer that was taken out, so that undo brings it back" do

@@ -93,12 +93,7 @@ RSpec.describe "Ground in depth" do
               end
           }
         )
-      brought(
-        book,
-        TileLoom::Data::GeojsonReader.from_text(wavy, target: book.core.crs),
-        key: "waves",
-        title: "Waves"
-      )
+      brought(book, TileLoom::Data::GeojsonReader.from_text(wavy, target: book.core.crs), key: "waves", title: "Waves")
     end
 
     it "answer a map that is zoomed out with fewer vertices, within a pixel, and never a sheet" do

@@ -105,12 +105,7 @@ RSpec.describe App::Routes::Layers do
             end
         }
       )
-    brought(
-        book,
-      TileLoom::Data::GeojsonReader.from_text(lengths, target: book.core.crs),
-      key: "walls",
-      title: "Walls"
-    )
+    brought(book, TileLoom::Data::GeojsonReader.from_text(lengths, target: book.core.crs), key: "walls", title: "Walls")
     ask("/api/books/#{book.id}/layers/walls/classes?attribute=length&way=equal&count=3")
     expect(answer.map { |entry| [entry["title"], entry["count"]] }).to eq(
       [["10 – 40", 3], ["40 – 70", 3], ["70 – 100", 4]]

@@ -112,7 +112,7 @@ RSpec.describe "The embedded database" do
       expect(
         database.query(
           "SELECT CURRENT_USER(), @@local_infile, @@secure_file_priv, @@innodb_flush_log_at_trx_commit, " \
-          "@@innodb_doublewrite"
+            "@@innodb_doublewrite"
         ).split
       ).to eq(["tile_loom@127.0.0.1", "0", "#{database.account.outfiles}/", "1", "1"])
       expect { database.query("SELECT * FROM mysql.global_priv") }.to raise_error(Setup::Failure)
@@ -132,6 +132,33 @@ RSpec.describe "The embedded database" do
       expect([again.start, again.unclean?]).to eq([true, false])
     ensure
       again&.stop
+    end
+  end
+
+  it "is set aside with its files where its books are of an earlier version, and never deleted" do
+    require_relative "../../setup/earlier_books"
+    Dir.mktmpdir("tl") do |place|
+      free = TCPServer.open("127.0.0.1", 0) { |server| server.addr[1] }
+      database = Setup::EmbeddedDatabase.new(folder: File.join(place, "mariadb"), port: free, durable: false)
+      store = File.join(place, "store")
+      FileUtils.mkdir_p(store)
+      File.write(File.join(store, "scan.tif"), "pixels")
+      database.start
+      earlier = Setup::EarlierBooks.new(database, store: store, name: "tile_loom_x")
+      expect(earlier.there?).to be(false)
+      database.query("CREATE DATABASE tile_loom_x; CREATE TABLE tile_loom_x.schema_migrations (version VARCHAR(255))")
+      put = ->(version) { database.query("REPLACE INTO tile_loom_x.schema_migrations VALUES ('#{version}')") }
+      put[Setup::EarlierBooks::FIRST]
+      expect(earlier.there?).to be(false)
+      put[20_261_125_000_001]
+      expect(earlier.there?).to be(true)
+      kept = earlier.set_aside
+      expect(File.read(File.join(kept.last, "scan.tif"))).to eq("pixels")
+      expect(File.directory?(File.join(kept.first, "tile_loom_x"))).to be(true)
+      database.start
+      expect(earlier.there?).to be(false)
+    ensure
+      database&.stop
     end
   end
 

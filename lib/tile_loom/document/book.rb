@@ -106,8 +106,23 @@ module TileLoom
       # The Index::CellSize of what its frame covers at a scale.
       def cell_size(scale = index.scale) = index.size(crs, layout.frame_box, scale)
 
-      # The cells of the index over the study area that the source holds.
-      def cells(source) = @cells ||= generate(source).cells
+      # The cells of the index over the study area that the source holds, as they were left by hand.
+      def cells(source) =
+        @cells ||=
+          index.by_hand.then do |by_hand|
+            as_generated(source).then { |fresh| by_hand ? by_hand.applied(fresh) : fresh }
+          end
+
+      # The cells as the index generates them, without what was done by hand.
+      def as_generated(source) = once(:as_generated) { generate(source).cells }
+
+      # Its settings as the book is carried elsewhere: with what was done to its cells by hand.
+      def carried(source)
+        stated = settings.dig("index", "by_hand").to_h.slice("frame_mm", "data_since")
+        by_hand = Index::HandDifference.new(as_generated(source), cells(source)).to_h.merge(stated)
+        index = settings["index"].except("by_hand")
+        settings.merge("index" => by_hand.empty? ? index : index.merge("by_hand" => by_hand))
+      end
 
       # What the block gives, worked out once for this document: parts of drawings that every sheet has.
       def once(key) = (@once ||= {})[key] ||= yield

@@ -3,7 +3,7 @@
 module TileLoom
   module Document
     # A document as a book keeps it: whatever a person can tell apart has an id, by which changes, legends, frames and
-    # work by hand know it. Data lie beside it.
+    # work by hand know it. Data and cells lie beside it.
     module Kept
       # Lists of a layer whose entries get ids.
       RULES = %w[rules labels].freeze
@@ -14,6 +14,7 @@ module TileLoom
       def of(settings, before: {})
         layers = before.fetch("layers", []).to_h { |entry| [entry["id"], entry] }
         said(settings).merge(
+          "index" => settings.fetch("index", {}).except("by_hand"),
           "layers" => settings["layers"].map { |entry| layer(entry, layers.fetch(entry["id"], {})) },
           **(settings["looks"] ? {"looks" => looks(settings["looks"])} : {})
         )

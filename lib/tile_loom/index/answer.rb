@@ -8,12 +8,25 @@ module TileLoom
       attr_reader :cells, :size, :rows, :columns, :area, :notes, :renewal, :left_out
 
       # left_out: a LeftOut over the study area's features; notes: sentences; renewal: the Renewal that led to the
-      # cells, or nil.
-      def initialize(cells:, size:, area:, left_out: nil, rows: nil, columns: nil, notes: [], renewal: nil)
+      # cells, or nil; plain: are they those that the index generates, whatever cells there were before?
+      def initialize(
+        cells:,
+        size:,
+        area:,
+        left_out: nil,
+        rows: nil,
+        columns: nil,
+        notes: [],
+        renewal: nil,
+        plain: false
+      )
         @cells, @size, @area, @left_out, @notes, @renewal = cells, size, area, left_out, notes, renewal
+        @plain = plain
         @rows = rows || cells.map(&:row).uniq.length
         @columns = columns || cells.map(&:column).uniq.length
       end
+
+      def plain? = @plain
 
       # [width, height] in metres on the ground of the sheet in the middle of the list; while there is none, frame ×
       # scale.

@@ -35,6 +35,7 @@ module TileLoom
       take Generators.own_parts
       part :own_naming, Naming.type, key: "naming"
       part :own_order, Order.type, key: "order"
+      part :by_hand, ByHand.type, about: "What was done to its cells by hand."
 
       # naming: how its cells are called; order: in which order they are taken. Each kind has ways of its own where
       # nothing is said.
@@ -79,7 +80,8 @@ module TileLoom
           area: generator.area,
           left_out: left_out(cells, crs, frame, source),
           notes: generator.notes,
-          renewal: renewal
+          renewal: renewal,
+          plain: HandDifference.new(fresh, cells).to_h.empty?
         )
       end
 

@@ -44,7 +44,7 @@ module TileLoom
           %w[faces pictures profiles].to_h do |list|
             [list, (book.settings[list] || []).map { |entry| enclosed(entry) }]
           end
-        sorted(book.settings.merge("layers" => layers, **enclosed.reject { |_, list| list.empty? }))
+        sorted(book.carried(@press.source).merge("layers" => layers, **enclosed.reject { |_, list| list.empty? }))
       end
 
       def enclosed(entry) =

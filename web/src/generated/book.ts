@@ -2982,6 +2982,7 @@ export interface Index {
      */
     start_deg?: number;
   };
+  by_hand?: CellsByHand;
 }
 /**
  * A layer (all of it, the features that meet a condition, or those of these identities), or a polygon drawn by hand as [x, y] corners in the book's reference.
@@ -2994,6 +2995,89 @@ export interface AreaPart {
   when?: Condition;
   features?: number[];
   polygon?: [number, number][];
+}
+/**
+ * What was done to single cells by hand.
+ *
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "cells_by_hand".
+ */
+export interface CellsByHand {
+  /**
+   * Cells that are not as they are generated.
+   */
+  cells?: CellByHand[];
+  /**
+   * Names of generated cells that are not in the book.
+   */
+  gone?: string[];
+  /**
+   * Width and height of the frame that the cells were generated for, where it is another by now.
+   *
+   * @minItems 2
+   * @maxItems 2
+   */
+  frame_mm?: [number, number];
+  /**
+   * Layers of the study area of which newer data came since the cells were generated.
+   */
+  data_since?: Id[];
+}
+/**
+ * This interface was referenced by `BookDocument`'s JSON-Schema
+ * via the `definition` "cell_by_hand".
+ */
+export interface CellByHand {
+  /**
+   * By which the cell is meant as long as it is there.
+   */
+  id?: number;
+  /**
+   * The name of the generated cell in whose place it is; without it, it is a cell more.
+   */
+  of?: string;
+  name: string;
+  row: number;
+  column: number;
+  scale: Scale;
+  /**
+   * In the book's CRS.
+   *
+   * @minItems 2
+   * @maxItems 2
+   */
+  centre: [number, number];
+  /**
+   * Width and height in units of the book's CRS.
+   *
+   * @minItems 2
+   * @maxItems 2
+   */
+  size: [number, number];
+  /**
+   * Clockwise on the ground.
+   */
+  rotation_deg?: number;
+  /**
+   * The number of the feature that it was made for.
+   */
+  feature?: number;
+  /**
+   * It stayed where it was when the frame or the data changed.
+   */
+  kept?: boolean;
+  /**
+   * Rebuilding the index leaves it alone.
+   */
+  pinned?: boolean;
+  /**
+   * It was placed by hand.
+   */
+  moved?: boolean;
+  /**
+   * Its place in the order of the book, where that is not what follows from the others.
+   */
+  place?: number;
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema

@@ -494,6 +494,8 @@ export const defaults = {
     several: false,
     rotation_sense: "clockwise",
   },
+  cells_by_hand: { cells: [], gone: [], data_since: [] },
+  cell_by_hand: { rotation_deg: 0, kept: false, pinned: false, moved: false },
   scaleBarStyle: {
     style: "chequered",
     gap_mm: 0,
