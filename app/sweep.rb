@@ -25,7 +25,7 @@ module App
 
     # Books that were being made of a file, with no job to go on.
     def books
-      return if Delayed::Job.where("handler LIKE '%StartBookJob%'").exists?
+      return if Delayed::Job.where("handler LIKE '%StartBookJob%' OR handler LIKE '%OpenBookJob%'").exists?
       gone = Book.where(making: true).to_a
       gone.each(&:discard)
       told(gone.length, "half-made book", "removed")

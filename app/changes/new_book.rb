@@ -1,26 +1,10 @@
 # frozen_string_literal: true
 
 module App
-  # Makes a book out of a document and its data: the demo, an imported book, an empty one.
+  # Makes a book out of a document and its data: the demo, a book that was exported.
   class NewBook
-    # settings: a checked document; features: what answers each layer's batches (see Document::Folio).
-    def self.from_folio(folio)
-      settings = folio.document.settings
-      TileLoom::Document::Check.demand(settings, enclosures: folio.document.enclosures)
-      ActiveRecord::Base.transaction do
-        book = create(Enclosure.take_in(settings, folio.document.enclosures))
-        shifts = TileLoom::Document::ChosenOperations.new(settings["operations"], settings["crs"])
-        folio.document.layers.each_with_index do |layer, position|
-          next pixels(book, folio, layer) if layer.raster?
-          reader = shifts.reader(title: layer.title) { |crs| folio.reader(layer, position, target: crs) }
-          LayerImport.new(book).keep(reader, key: layer.id, name: layer.data&.fetch("file", nil))
-          tell(book, layer, reader.told)
-        end
-        book.put("operations" => shifts.entries.presence)
-        book.reload.lay_out(folio.document.index.by_hand)
-        book
-      end
-    end
+    # A book, whole or not at all. folio: a TileLoom::Document::Folio.
+    def self.from_folio(folio) = ActiveRecord::Base.transaction { new(folio).make }
 
     # A book of a checked document, without any data yet; making: not listed before it is whole.
     def self.create(settings, making: false)
@@ -30,33 +14,83 @@ module App
       book
     end
 
+    # making: called with the book before its data come, where it is not to be listed before it is whole.
+    def initialize(folio, making: nil)
+      @folio, @making = folio, making
+    end
+
+    # Yields how many layers have come. The caller sees to it that a failure leaves nothing.
+    def make
+      settings = @folio.document.settings
+      TileLoom::Document::Check.demand(settings, enclosures: @folio.document.enclosures)
+      @book = self.class.create(Enclosure.take_in(settings, @folio.document.enclosures), making: !@making.nil?)
+      @making&.call(@book)
+      @shifts = TileLoom::Document::ChosenOperations.new(settings["operations"], settings["crs"])
+      @folio.document.layers.each_with_index do |layer, position|
+        layer.raster? ? pixels(layer) : features(layer, position)
+        yield position + 1 if block_given?
+      end
+      @book.put("operations" => @shifts.entries.presence)
+      @book.reload.lay_out(@folio.document.index.by_hand)
+      @book
+    end
+
+    private
+
+    def features(layer, position)
+      reader = @shifts.reader(title: layer.title) { |crs| @folio.reader(layer, position, target: crs) }
+      LayerImport.new(@book).keep(reader, key: layer.id, name: layer.data&.fetch("file", nil))
+      tell(layer, reader.told)
+    end
+
     # A layer of pixels, with those beside the document; without any where it came alone.
-    def self.pixels(book, folio, layer)
-      if layer.tiles || layer.data.nil? || folio.path.nil?
-        Layer.of_pixels(book, key: layer.id)
-        return if layer.tiles
-        return tell(book, layer, ["Its pixels do not come with a book file; update the layer from their file."])
+    def pixels(layer)
+      return Layer.of_pixels(@book, key: layer.id) if layer.tiles
+      if layer.data.nil? || @folio.path.nil?
+        Layer.of_pixels(@book, key: layer.id)
+        return tell(layer, ["Its pixels do not come with a book file; update the layer from their file."])
       end
       data = layer.data
       _, told =
-        RasterImport.new(book).keep(
-          folio.files(layer),
+        RasterImport.new(@book).keep(
+          @folio.files(layer),
           key: layer.id,
           name: File.basename(data["file"] || data["files"].first),
           picture: data["layer"],
           kind: data["taken_as"],
-          reference: data["crs"]
+          reference: data["crs"],
+          began: ->(row) { keep_original(layer, row) }
         )
-      tell(book, layer, told)
+      tell(layer, told)
     end
-    private_class_method :pixels
 
-    # What of a layer's data was left out or mended stands with the files that came in.
-    def self.tell(book, layer, sentences)
-      if sentences.any?
-        Arrival.create!(book_id: book.id, name: layer.title, state: "done", path: "", remarks: sentences.first(50))
+    # The files that the pixels came from are kept, as those of an import are, so that the book can be carried on.
+    def keep_original(layer, row)
+      files = @folio.files(layer)
+      beside =
+        files.flat_map { |path| TileLoom::Document::Carrier.beside(path).map { |ending, file| [path, ending, file] } }
+      return originals(row, File.basename(files.first), files.first) if files.one? && beside.empty?
+      Tempfile.create(%w[original .zip]) do |packed|
+        packed.binmode
+        archive = TileLoom::Output::Archive.new(packed)
+        files.each { |path| archive.add(File.basename(path), path) }
+        beside.each { |path, ending, file| archive.add("#{File.basename(path, ".*")}#{ending}", file) }
+        archive.close
+        packed.flush
+        originals(row, "#{File.basename(files.first, ".*")}.zip", packed.path)
       end
     end
-    private_class_method :tell
+
+    def originals(row, name, path)
+      arrival = Arrival.create!(book_id: @book.id, name: name[-250..] || name, state: "done")
+      File.open(path, "rb") { |file| arrival.receive(file) }
+      row.update!(arrival_id: arrival.id)
+    end
+
+    # What of a layer's data was left out or mended stands with the files that came in.
+    def tell(layer, sentences)
+      return if sentences.empty?
+      Arrival.create!(book_id: @book.id, name: layer.title, state: "done", path: "", remarks: sentences.first(50))
+    end
   end
 end

@@ -17,6 +17,7 @@ module App
           @book,
           **own,
           original_reference: reference || @book.reference,
+          source: {"layer" => picture, "taken_as" => kind, "crs" => reference}.compact,
           original_name: name.to_s[0, 250]
         )
       began&.call(layer)

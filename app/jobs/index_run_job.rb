@@ -44,6 +44,14 @@ module App
         {"path" => "/api/books/#{book.id}/index/runs/#{run.id}/file"}
       end
 
+      def read_book_file(run, book)
+        archive = BookArchive.new(book)
+        archive.make do |path, told|
+          FileRun.new(run).keep(path, archive.name)
+          {"path" => "/api/books/#{book.id}/index/runs/#{run.id}/file", "told" => told}
+        end
+      end
+
       def layer(run, book) =
         Layer.find_by(book_id: book.id, key: run.wanted["layer"], removed: false) ||
           raise(TileLoom::Refusal.new("requests.no_layer_to_update"))

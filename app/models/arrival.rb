@@ -66,7 +66,10 @@ module App
     def named(sentence) = sentence.gsub(File.basename(path), name)
 
     # Did it come to make a book of?
-    def start? = book_id.nil? || choice.key?("start")
+    def start? = book_id.nil? || choice.key?("start") || opens?
+
+    # Is it a book with everything, to be opened?
+    def opens? = choice["opens"] == true
 
     # Looks into a table again, with its columns of places as they are named. Refusal for columns that are not there.
     def look_again(wanted)
@@ -88,6 +91,7 @@ module App
     # The job that its state waits for.
     def enqueue
       return WorkQueue.put(:inspect_arrival, id, turn: Turn::LOOK) if state == "inspecting"
+      return WorkQueue.put(:open_book, id, turn: Turn::IMPORT) if opens?
       WorkQueue.put(book_id ? :import_arrival : :start_book, id, turn: Turn::IMPORT)
     end
 

@@ -4,15 +4,15 @@ require "zlib"
 
 module App
   # Work that is too long for a request: what an index would come to (purpose "answer"), what its cells cover ("cover",
-  # "features" of a layer), a layer as a file ("layer_file"); or a change of the book that rebuilds the index ("change":
-  # of the document; "rebuild": by the settings as they are).
+  # "features" of a layer), a layer or the book as a file ("layer_file", "book_file"); or a change of the book that
+  # rebuilds the index ("change": of the document; "rebuild": by the settings as they are).
   # States: waiting, running, done, failed, cancelled.
   class IndexRun < ActiveRecord::Base
     include OpenStates
 
     OPEN = %w[waiting running].freeze
     # Those that change nothing, and are of use to whoever asked alone.
-    READING = %w[answer cover features layer_file].freeze
+    READING = %w[answer cover features layer_file book_file].freeze
     # An answer that nobody has asked for so long is not wanted any more: its page was left.
     FORGOTTEN_S, FORGOTTEN = 15, "Nobody asked for it any more."
     # Finished ones are of no use after this.

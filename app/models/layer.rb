@@ -14,6 +14,8 @@ module App
     attribute :coarse_levels, :json
     # Of a layer of pixels, what is known of them (TileLoom::Raster::Facts); nil where they did not come along.
     attribute :raster, :json
+    # Of a layer of pixels, what was said of the file that they came from (TileLoom::Symbology::Layer::DATA).
+    attribute :source, :json
 
     # The key and the version of the row that an entry of a document names.
     def self.key_of(entry) = [entry["id"], entry.fetch("version", 1)]

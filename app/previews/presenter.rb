@@ -345,6 +345,7 @@ module App
     def start(arrival)
       arrival(arrival).merge(
         "book" => (arrival.state == "done") ? arrival.book_id : nil,
+        "opens" => arrival.opens?,
         "suggestions" => (arrival.state == "ready") ? BookStart.new(arrival).suggestions : []
       )
     end

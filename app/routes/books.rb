@@ -50,7 +50,15 @@ module App
 
       get "/api/books/:book_id/file" do
         attachment("#{TileLoom::Document::Starter.id_for(book.title, [])}.json")
-        BookExport.new(book)
+        TileLoom::Document::BookText.new(CarriedBook.new(book))
+      end
+
+      # The book with everything, as an archive: a job writes it.
+      post "/api/books/:book_id/file" do
+        FileRun.sweep
+        run = IndexRun.begin(book, "book_file", {}, session: session_id)
+        status 202
+        json({"run" => Presenter.index_run(run)})
       end
 
       post "/api/books" do

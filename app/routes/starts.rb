@@ -6,6 +6,7 @@ module App
     class Starts < Base
       post "/api/starts" do
         upload = uploaded_file
+        next opened(upload) if params["opens"] == "1"
         TileLoom::Data::Formats.of_file(upload[:name])
         made = Arrival.accept(upload[:tempfile], name: upload[:name][0, 250], session: session_id)
         status 201
@@ -46,6 +47,26 @@ module App
       end
 
       private
+
+      # A book with everything is opened by a job.
+      def opened(upload)
+        unless TileLoom::Document::BookZip.book?(upload[:tempfile].path)
+          file = TileLoom::Document::BookZip::DOCUMENT
+          raise TileLoom::Refusal.new("book.zip_without_document", name: upload[:name][0, 80], file: file)
+        end
+        made =
+          Arrival.accept(
+            upload[:tempfile],
+            name: upload[:name][0, 250],
+            state: "importing",
+            choice: {
+              "opens" => true
+            },
+            session: session_id
+          )
+        status 201
+        json(Presenter.start(made))
+      end
 
       # One that has not become a book's yet, or that just did.
       def start =

@@ -55,6 +55,8 @@ class CreateTables < ActiveRecord::Migration[7.2]
       t.json :fields, :coarse_levels, :raster
       t.text :original_reference
       t.string :original_name
+      # Of pixels, what was said of their file as it came in: as the data of a document's layer.
+      t.json :source
       t.bigint :arrival_id
       t.timestamps
       t.index %i[book_id key version], unique: true

@@ -2,6 +2,7 @@
 
 require "app_helper"
 require_relative "../support/hostile_values"
+require_relative "../support/rasters"
 
 # A book goes out as a file and comes in again with all that it is. CARRIED_CASES, CARRIED_SEED for more by hand.
 RSpec.describe "A book that is carried elsewhere" do
@@ -112,6 +113,98 @@ RSpec.describe "A book that is carried elsewhere" do
       {patch: {index: {by_hand: {gone: ["A1"]}}}, revision: book.revision}
     )
     expect([last_response.status, answer["path"]]).to eq([422, "/index/by_hand"])
+  end
+
+  describe "as an archive with everything" do
+    include ::Rasters
+
+    around { |example| with_folder { example.run } }
+
+    def worked_off = Delayed::Worker.new(quiet: true).work_off(20)
+
+    def archived(book)
+      send_json(:post, "/api/books/#{book.id}/file", {})
+      expect(last_response.status).to eq(202), last_response.body
+      worked_off
+      ask("/api/books/#{book.id}/index/runs/#{answer["run"]["id"]}")
+      expect([answer["state"], answer["answer"]["told"]]).to eq(["done", []]), last_response.body
+      path = "#{folder}/book-#{book.id}.tileloom.zip"
+      File.binwrite(path, ask(answer["answer"]["path"]).body)
+      path
+    end
+
+    def sent(path, name: File.basename(path))
+      file = Rack::Test::UploadedFile.new(path, "application/zip", true, original_filename: name)
+      post("/api/starts?opens=1", {file: file}, "HTTP_HOST" => "localhost")
+      answer
+    end
+
+    def opened_archive(path)
+      start = sent(path)
+      expect(last_response.status).to eq(201), last_response.body
+      worked_off
+      ask("/api/starts/#{start["id"]}")
+      expect([answer["state"], answer["reason"]]).to eq(["done", nil])
+      App::Book.find(answer["book"])
+    end
+
+    def brought_pixels(book)
+      picture = geotiff("flight", smooth(200, 100), "EPSG:25829", [402_100, 6_528_700, 402_300, 6_528_600])
+      arrival = App::Arrival.accept(File.open(picture, "rb"), book_id: book.id, name: "flight.tif")
+      App::InspectArrivalJob.new(arrival.id).perform
+      name = arrival.reload.report.sole["name"]
+      arrival.import([name], choice: {"layers" => [{"name" => name, "title" => "Flight"}]})
+      App::ImportArrivalJob.new(arrival.id).perform
+      expect(arrival.reload.state).to eq("done")
+    end
+
+    it "brings features, pixels and hand work, and its pages are the same, again and again" do
+      book = kept_book
+      brought_pixels(book)
+      expect(deed(book, do: "move", cells: [ids(book).first], dx: 40, dy: 10)).to eq(200)
+      expect(deed(book, do: "rename", cells: [ids(book)[1]], name: "Quarry")).to eq(200)
+      path = archived(book)
+      copy = opened_archive(path)
+      expect(cells(copy)).to eq(cells(book))
+      expect(copy.layers.map { |layer| [layer.key, layer.kind, layer.raster&.slice("width", "height")] }).to eq(
+        App::Book.find(book.id).layers.map { |layer| [layer.key, layer.kind, layer.raster&.slice("width", "height")] }
+      )
+      drawn = in_the_application(book)
+      expect(drawn.first).to include("<image")
+      expect(in_the_application(copy) == drawn).to be(true)
+      # The copy has all that it needs to be carried on.
+      expect(File.binread(archived(copy)) == File.binread(path)).to be(true)
+      unfolded = File.join(folder, "unfolded")
+      Dir.mkdir(unfolded)
+      folio = TileLoom::Document::BookZip.new(path).unfold(unfolded)
+      source = folio.source
+      expect(pages(folio.document, source) == drawn).to be(true)
+    end
+
+    it "is refused at once where it is no book, and leaves nothing where what is in it does not do" do
+      File.write("#{folder}/a.txt", "no book")
+      Zip::File.open("#{folder}/a.zip", create: true) { |zip| zip.add("a.txt", "#{folder}/a.txt") }
+      sent("#{folder}/a.zip")
+      expect([last_response.status, answer["message"]]).to match([422, /holds no book.json/])
+      path = archived(kept_book)
+      Zip::File.open(path) { |zip| zip.remove("data/dams.geojsons") }
+      start = sent(path, name: "moor.tileloom.zip")
+      before = App::Book.count
+      worked_off
+      ask("/api/starts/#{start["id"]}")
+      expect([answer["state"], answer["reason"]]).to match(["failed", /moor.tileloom.zip does not hold/])
+      expect([App::Book.count, Dir[File.join(App::Originals.folder, start["id"].to_s, "*")]]).to eq([before, []])
+    end
+
+    it "is stopped on its way, and nothing is left of it" do
+      start = sent(archived(kept_book))
+      before = App::Book.count
+      allow_any_instance_of(App::LayerImport).to receive(:keep).and_wrap_original do |keep, *rest, **named|
+        keep.call(*rest, **named).tap { App::Arrival.find(start["id"]).turn("cancelled") }
+      end
+      worked_off
+      expect([App::Book.count, App::Arrival.find(start["id"]).state]).to eq([before, "cancelled"])
+    end
   end
 
   describe "whatever it is" do

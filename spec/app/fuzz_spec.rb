@@ -213,7 +213,7 @@ RSpec.describe "Any request" do
   it "with a file of JSON takes it whole, or refuses it in words" do
     faults = []
     files = {
-      "/api/books" => JSON.parse(App::BookExport.new(@book).to_a.join),
+      "/api/books" => JSON.parse(TileLoom::Document::BookText.new(App::CarriedBook.new(@book)).to_a.join),
       "/api/books/#{@book.id}/design/file" => TileLoom::Document::DesignFile.of(@book.document),
       "/api/bar-styles/file" => {
         "format" => "tile-loom-scale-bar",

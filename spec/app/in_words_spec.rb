@@ -103,7 +103,7 @@ RSpec.describe "In words" do
     }.each do |text, sentence|
       expect(upload("/api/books/#{book.id}/design/file", text)).to match([422, sentence]), text[0, 80]
     end
-    whole = JSON.parse(App::BookExport.new(book).to_a.join)
+    whole = JSON.parse(TileLoom::Document::BookText.new(App::CarriedBook.new(book)).to_a.join)
     [
       [],
       7,

@@ -21,7 +21,7 @@ RSpec.describe "The books", type: :feature do
     click_button("Light colours")
   end
 
-  it "starts a book from data, and opens one that was taken as a file" do
+  it "starts a book from data, and opens one that was exported with everything, or as one file" do
     visit "/books/#{@book.id}/weave"
     click_link("All books")
     expect(page).to have_css("main a", text: "Skarrow Moss")
@@ -54,13 +54,24 @@ RSpec.describe "The books", type: :feature do
       expect(page).to have_css("h1", text: "The islet")
       expect(page).to have_css("footer button", minimum: 2)
       made = App::Book.order(:id).last
-      File.write("#{folder}/islet.json", App::BookExport.new(made).to_a.join)
+      cells = made.index.core_cells
+      App::BookChanges.new(made).of_cells("Rename a sheet") do
+        made.index.keep([cells.first.with(name: "Landing"), *cells.drop(1)])
+      end
+      App::BookArchive.new(made).make { |path, _| FileUtils.cp(path, "#{folder}/islet.tileloom.zip") }
+      click_link("All books")
+      worker do
+        attach_file("Book file", "#{folder}/islet.tileloom.zip", visible: :all)
+        expect(page).to have_css("h1", text: "The islet")
+        expect(page).to have_css("footer button", text: "Landing")
+      end
+      File.write("#{folder}/islet.json", TileLoom::Document::BookText.new(App::CarriedBook.new(made)).to_a.join)
       click_link("All books")
       attach_file("Book file", "#{folder}/islet.json", visible: :all)
       expect(page).to have_css("h1", text: "The islet")
-      expect(App::Book.count).to eq(3)
+      expect(App::Book.count).to eq(4)
       click_link("All books")
-      expect(page).to have_css("main a", text: "The islet", count: 2)
+      expect(page).to have_css("main a", text: "The islet", count: 3)
       File.write("#{folder}/broken.json", "{}")
       attach_file("Book file", "#{folder}/broken.json", visible: :all)
       expect(page).to have_css("[role=alert]", text: /broken\.json was not opened\. “document” lacks/)

@@ -14,8 +14,14 @@ module TileLoom
 
       def sentence =
         "Tile Loom failed over something that it does not expect (#{@error.class}). " \
-        "#{(file = write) ? "What led to it is in #{file}; please send it with your report." : "What led to it could not be " \
-        "written to a file."}"
+          "#{
+            if (file = write)
+              "What led to it is in #{file}; please send it with your report."
+            else
+              "What led to it could not be " \
+                "written to a file."
+            end
+          }"
 
       private
 

@@ -1,6 +1,8 @@
 # frozen_string_literal: true
 
+require "fileutils"
 require "thor"
+require "tmpdir"
 require "json"
 
 module TileLoom
@@ -70,8 +72,10 @@ module TileLoom
       option :json, type: :boolean, default: false, desc: "the same as JSON"
       def check(path)
         guarded do
-          text = File.file?(path) ? File.binread(path) : raise(Refusal.new("command.no_such_book", path: path))
-          settings = parsed(text)
+          raise Refusal.new("command.no_such_book", path: path) unless File.file?(path)
+          opened_path = path
+          path = document_of(path)
+          settings = parsed(File.binread(path))
           refuse(Document::Check.new(settings, enclosures: beside(path)).findings)
           # Also reads the data and generates the index, which finds what only they can show.
           book = Document::Folio.new(path, Document::Book.new(settings, enclosures: beside(path)))
@@ -81,7 +85,20 @@ module TileLoom
           look_at_sheets(book.document, source)
           told.add(Output::Plan.new(Output::Press.new(book: book.document, source: source)).coarse_pixels)
           tell_of_book(book, source)
-          report("Nothing is wrong in #{path}.", {"file" => path})
+          report("Nothing is wrong in #{opened_path}.", {"file" => opened_path})
+        end
+      end
+
+      desc "convert BOOK", "write a book as another file: with everything in one .zip, or as one .json"
+      option :out, required: true, banner: "BOOK.tileloom.zip", desc: "the file to write, a .zip or a .json"
+      option :json, type: :boolean, default: false, desc: "what was done and what is to be told, as JSON"
+      def convert(path)
+        guarded do
+          Converted.demand(options[:out])
+          book, source = opened(path)
+          Converted.new(Document::CarriedFolio.new(book, source), options[:out], told) { |text| progress text }.write
+          told.add(book.told)
+          report("The book in #{options[:out]}", {"file" => options[:out]})
         end
       end
 
@@ -122,9 +139,18 @@ module TileLoom
 
         # A book that nothing is wrong with, and its data.
         def opened(path)
-          book = Document::Folio.read(path)
+          book = Document::Folio.read(document_of(path))
           refuse(Document::Check.new(book.document.settings, enclosures: book.document.enclosures).findings)
           [book, book.source { |title| progress "Reading #{title}" }]
+        end
+
+        # The document of a book that is an archive, taken out until the command ends; of another the path itself.
+        def document_of(path)
+          return path unless File.file?(path) && File.extname(path).casecmp?(".zip")
+          folder = Dir.mktmpdir("tile-loom-book")
+          at_exit { FileUtils.rm_rf(folder) }
+          Document::BookZip.new(path).unfold(folder)
+          File.join(folder, Document::BookZip::DOCUMENT)
         end
 
         def told = @told ||= Told.new

@@ -37,7 +37,18 @@ module TileLoom
       # document: parsed GeoJSON; its features may be any Enumerable.
       # remarks: a list to which whoever hands in the features may add sentences.
       # scale: see Reprojector; box: [west, south, east, north] of its data in their reference, where that is known.
-      def initialize(document, target:, reference: nil, lenient: false, remarks: [], scale: nil, box: nil)
+      # numbered: its features have their own numbers ("id", rising), else they are counted.
+      def initialize(
+        document,
+        target:,
+        reference: nil,
+        lenient: false,
+        remarks: [],
+        scale: nil,
+        box: nil,
+        numbered: false
+      )
+        @numbered, @last = numbered, 0
         @document, @target, @lenient, @remarks, @box = document, target, lenient, remarks, box
         @source_reference = reference || stated_reference
         @reprojector = Reprojector.new(from: @source_reference, to: target, scale: scale)
@@ -70,6 +81,7 @@ module TileLoom
       def each_batch
         return enum_for(:each_batch) unless block_given?
         count, shown, bytes, originals = 0, 0, 0, []
+        @last = 0
         listed.each do |item|
           found = tolerant { original(item, count) }
           count += 1
@@ -136,16 +148,27 @@ module TileLoom
 
       def original(entry, index)
         raise Refusal.new("data.no_feature", number: index + 1) unless entry.is_a?(Hash) && entry["type"] == "Feature"
+        number = number(entry, index)
         attributes = entry["properties"] || {}
         raise Refusal.new("data.properties_no_object", number: index + 1) unless attributes.is_a?(Hash)
         name = "Feature #{index + 1}#{title_of(entry, attributes)}"
         return (@empty += 1) && nil if empty?(entry["geometry"])
         Original.new(
-          id: index + 1,
+          id: number,
           name: name,
           attributes: attributes.to_h { |key, value| [sound(key), plain(value, key, name)] },
           wkb: encode(entry["geometry"], name, 0)
         )
+      end
+
+      LARGEST_NUMBER = 2_147_483_647
+      private_constant :LARGEST_NUMBER
+
+      # Its own where that is a whole number beyond those before it, else one more than the last.
+      def number(entry, index)
+        return index + 1 unless @numbered
+        own = entry["id"]
+        @last = (own.is_a?(Integer) && own > @last && own <= LARGEST_NUMBER) ? own : @last + 1
       end
 
       # RFC 7946, 3.1: empty coordinates, or null, for a feature without a place; of parts, all of them.

@@ -52,16 +52,11 @@ module TileLoom
       def reader(layer, index, target: document.crs)
         located(layer, index) do
           data = layer.data or raise Refusal.new("book.layer_without_data")
-          if data["collection"]
-            next Data::GeojsonReader.new(data["collection"], target: target, scale: document.index.scale)
-          end
+          next of_collection(data["collection"], target) if data["collection"]
           raise Refusal.new("book.layer_data_elsewhere", file: data["file"]) unless path
-          Data::FileReader.open(
-            File.expand_path(data["file"], File.dirname(path)),
-            target: target,
-            layer: data["layer"],
-            scale: document.index.scale
-          )
+          file = File.expand_path(data["file"], File.dirname(path))
+          next of_lines(file, data, target) if File.extname(file) == Data::FeatureLines::ENDING && data["crs"]
+          Data::FileReader.open(file, target: target, layer: data["layer"], scale: document.index.scale)
         end
       end
 
@@ -78,6 +73,21 @@ module TileLoom
       end
 
       private
+
+      # Features of a book file have their own numbers, by which the book knows them.
+      def of_collection(collection, target) =
+        Data::GeojsonReader.new(collection, target: target, scale: document.index.scale, numbered: true)
+
+      def of_lines(file, data, target)
+        raise Refusal.new("data.no_such_file", name: File.basename(file)) unless File.file?(file)
+        Data::GeojsonReader.new(
+          {"type" => "FeatureCollection", "features" => Data::FeatureLines.new(file)},
+          target: target,
+          reference: Crs::System.find(data["crs"]),
+          scale: document.index.scale,
+          numbered: true
+        )
+      end
 
       def chosen(shifts, layer, index) =
         shifts.reader(title: layer.title) { |crs| reader(layer, index, target: crs.for_fixed_scale!) }

@@ -24,6 +24,9 @@ module TileLoom
         end
       end
 
+      # A file of what the block writes with <<, compressed.
+      def write(name, &block) = @streamer.write_deflated_file(name, modification_time: @time, &block)
+
       def close = @streamer.close
     end
   end

@@ -10,6 +10,7 @@ const BESIDE: Record<string, string> = {
   cover: "Working out the coverage",
   features: "Working out the coverage",
   layer_file: "Writing the file",
+  book_file: "Writing the book’s file",
 };
 
 // Long work on the index: how far each is, and a way to stop it. narrow: in the dialog of a value, which is over the

@@ -8,6 +8,7 @@ import { FileInput } from "../fields/FileInput";
 import { Card } from "../frame/Card";
 import { besideEndings, dataEndings, dataFormats, pixelEndings, pixelFormats } from "../generated/kinds";
 import { NotesRow } from "../notes/NotesRow";
+import { BookFiles } from "./BookFiles";
 import { LayerRow } from "./LayerRow";
 import { Looks } from "./Looks";
 import { TilesForm } from "./TilesForm";
@@ -124,9 +125,7 @@ export function LayerList({ arrivals, onPick }: { arrivals: Arrivals; onPick: (i
           Symbols and labels then grow and shrink with the ground at other scales.
         </Box>
       </Box>
-      <Button href={`/api/books/${book.id}/file`} fullWidth sx={{ mt: 2 }}>
-        Export the book as one file
-      </Button>
+      <BookFiles />
     </Card>
   );
 }

@@ -1,15 +1,14 @@
-import { Box, Button, Typography } from "@mui/material";
+import { Box, Typography } from "@mui/material";
 import { useQuery } from "@tanstack/react-query";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { Link } from "react-router";
-import { get, sendFile } from "../api/client";
+import { get } from "../api/client";
 import { count } from "../api/words";
 import { Notice } from "../frame/Notice";
 import { OpenServer } from "../frame/OpenServer";
 import { DrawnPicture, PictureProblem, useServerPicture } from "../frame/ServerPicture";
+import { Open } from "./Open";
 import { Start } from "./Start";
-import { paper, useArrival } from "./arrive";
-import { FileInput } from "../fields/FileInput";
 
 interface Listed {
   id: number;
@@ -124,33 +123,5 @@ function BookOnShelf({ book }: { book: Listed }) {
       </Box>
       <PictureProblem picture={picture} name={book.title} />
     </li>
-  );
-}
-
-function Open({ onProblem }: { onProblem: (text: string | null) => void }) {
-  const arrive = useArrival();
-  const input = useRef<HTMLInputElement>(null);
-  const open = async (file: File | undefined) => {
-    if (!file) return;
-    onProblem(null);
-    try {
-      await arrive(await sendFile<{ id: number }>("/api/books", file));
-    } catch (error) {
-      onProblem(`${file.name} was not opened. ${(error as Error).message}`);
-    }
-  };
-  return (
-    <Box component="section" aria-labelledby="open-title" sx={{ ...paper, display: "grid", gap: 1.5 }}>
-      <Typography component="h2" variant="h2" id="open-title">
-        Open a book file
-      </Typography>
-      <Box sx={{ fontSize: 13.5, color: "text.secondary" }}>
-        A book that was exported as one file, with its data inside.
-      </Box>
-      <FileInput ref={input} label="Book file" accept=".json,application/json" onFiles={([file]) => void open(file)} />
-      <Button variant="outlined" onClick={() => input.current?.click()}>
-        Choose a book file
-      </Button>
-    </Box>
   );
 }

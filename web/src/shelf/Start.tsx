@@ -1,46 +1,29 @@
 import { Box, Button, LinearProgress, Typography } from "@mui/material";
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useRef, useState } from "react";
-import { Refusal, get, post, upload } from "../api/client";
+import { useMutation } from "@tanstack/react-query";
+import { useEffect, useRef } from "react";
+import { type Refusal, upload } from "../api/client";
 import { bytes, count } from "../api/words";
 import { FileInput } from "../fields/FileInput";
 import { dataEndings } from "../generated/kinds";
 import { Review } from "./Review";
 import { paper, useArrival } from "./arrive";
 import type { Started } from "./started";
-
-const waits = (start: Started | undefined) => start?.state === "inspecting" || start?.state === "importing";
+import { useStart } from "./useStart";
 
 // A book from a file of any kind that Ground imports: it is looked into, a scale is proposed, the book is made.
 export function Start({ onProblem }: { onProblem: (text: string | null) => void }) {
-  const client = useQueryClient();
   const arrive = useArrival();
   const input = useRef<HTMLInputElement>(null);
-  const [id, setId] = useState<number | null>(null);
-  const start = useQuery({
-    queryKey: ["start", id],
-    queryFn: ({ signal }) => get<Started>(`/api/starts/${id}`, signal),
-    enabled: id !== null,
-    refetchInterval: (state) => (waits(state.state.data) ? 400 : false),
-  });
-  const keep = (fresh: Started) => client.setQueryData(["start", fresh.id], fresh);
+  const { data, keep, drop } = useStart();
   const sending = useMutation<Started, Refusal, File>({
     mutationFn: (file) => upload<Started>("/api/starts", file),
-    onSuccess: (fresh) => {
-      keep(fresh);
-      setId(fresh.id);
-    },
+    onSuccess: keep,
     onError: (error, file) => onProblem(`${file.name} cannot be used. ${error.message}`),
   });
-  const drop = () => {
-    if (id !== null) void post(`/api/starts/${id}/cancel`, {}).catch(() => undefined);
-    setId(null);
-  };
-  const made = start.data?.state === "done" ? start.data.book : null;
+  const made = data?.state === "done" ? data.book : null;
   useEffect(() => {
     if (made !== null && made !== undefined) void arrive({ id: made });
   }, [made]); // eslint-disable-line react-hooks/exhaustive-deps
-  const data = id === null ? undefined : start.data;
   return (
     <Box component="section" aria-labelledby="start-title" sx={{ ...paper, display: "grid", gap: 1.5 }}>
       <Typography component="h2" variant="h2" id="start-title">
@@ -99,7 +82,7 @@ export function Start({ onProblem }: { onProblem: (text: string | null) => void 
           <Typography role="alert" sx={{ color: "error.main", fontWeight: 600 }}>
             {data.reason ?? "Stopped."}
           </Typography>
-          <Button variant="outlined" onClick={() => setId(null)}>
+          <Button variant="outlined" onClick={drop}>
             Choose another file
           </Button>
         </>

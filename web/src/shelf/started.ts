@@ -4,6 +4,8 @@ import type { Suggestion } from "../fields/ReferenceField";
 // A file that a book is to be made of; book: its number once it is made.
 export interface Started extends Arrival {
   book: number | null;
+  // A book with everything that is opened, layer by layer.
+  opens: boolean;
   suggestions: Suggestion[];
 }
 
