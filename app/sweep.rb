@@ -124,7 +124,8 @@ module App
     # Typefaces and pictures that no book, no kept design, no change to undo and no run names.
     def enclosures
       named =
-        named_in(Book, "document") | named_in(KeptDesign, "faces", "pictures") | named_in(Edit, "before", "after") |
+        named_in(Book, "document") | named_in(KeptDesign, "faces", "pictures") |
+        named_in(Edit, "operations", "inverse") |
         named_in(PressRun.where(state: [*PressRun::OPEN, "incomplete"]), "document", "later")
       gone =
         Enclosure
@@ -164,16 +165,24 @@ module App
 
     def job?(arrival) = Delayed::Job.where("handler LIKE ?", "%arrival_id: #{arrival.id}\n%").exists?
 
-    def unreachable(book, removed)
-      reachable = Set.new
-      book
-        .edits
-        .in_batches(of: 20) do |steps|
-          steps
-            .pluck(:before, :after)
-            .flatten
-            .each { |document| document["layers"].each { |entry| reachable << Layer.key_of(entry) } }
+    # [id, version] of the layers that the steps of undo and redo lead to; nil where one cannot be followed, so that
+    # nothing of the book's goes.
+    def reachable(book)
+      done = book.edits.where("position <= ?", book.edit_position).order(position: :desc)
+      undone = book.edits.where("position > ?", book.edit_position).order(:position)
+      [[done, "undo"], [undone, "redo"]].each_with_object(Set.new) do |(steps, direction), found|
+        steps.reduce(book.document) do |document, edit|
+          edit
+            .applied(document, direction)
+            .tap { |other| other["layers"].each { |entry| found << Layer.key_of(entry) } }
         end
+      end
+    rescue TileLoom::Refusal
+      nil
+    end
+
+    def unreachable(book, removed)
+      reachable = reachable(book) or return []
       busy = Arrival.where(book_id: book.id, state: "importing").pluck(:id)
       removed.reject { |layer| reachable.include?([layer.key, layer.version]) || busy.include?(layer.arrival_id) }
     end

@@ -33,16 +33,31 @@ module App
       apply_to_fresh(label: label, revision: revision) { patch.tap { yield if block_given? } }
     end
 
+    # A change as it is asked for: {"operations" or "patch", "label", "revision"}. The block is run as that of `apply`.
+    def asked(wanted, revision: wanted["revision"], &block)
+      if wanted["operations"]
+        operate(wanted["operations"], label: wanted["label"], revision: revision, &block)
+      else
+        apply(wanted["patch"], label: wanted["label"], revision: revision, &block)
+      end
+    end
+
+    # The document that such a change leads to.
+    def self.led_to(document, wanted)
+      return TileLoom::Document::Operations.applied(document, wanted["operations"]) if wanted["operations"]
+      MergePatch.apply(document, wanted["patch"] || {})
+    end
+
     # The same with a patch that follows from how the book stands: the block gives it when nobody else can
     # change the book any more, so that quick steps add up.
-    def apply_to_fresh(label:, revision: nil)
-      locked(revision) do
-        before = @book.document
-        patch = yield
-        after = MergePatch.apply(before, patch)
-        next note(before) if after == before
-        cells = write(before, after)
-        record(label, before, @book.document, cells: cells)
+    def apply_to_fresh(label:, revision: nil) = changed(label, revision) { |before| MergePatch.apply(before, yield) }
+
+    # The same with operations on named parts (TileLoom::Document::Operations), which hold for the book as it stands:
+    # Refusal where what one is about is gone. The block is run as that of `apply` is.
+    def operate(operations, label:, revision: nil)
+      changed(label, revision) do |before|
+        yield if block_given?
+        TileLoom::Document::Operations.applied(before, operations)
       end
     end
 
@@ -96,12 +111,12 @@ module App
     end
 
     # The last change that is done goes back, if it is one's own.
-    def undo = step(:before, "undo")
+    def undo = step("undo")
 
     # The first that was undone is done again.
-    def redo = step(:after, "redo")
+    def redo = step("redo")
 
-    # Keeps what was before and after as an Edit, and forgets what could have been done again.
+    # Keeps what led from before to after as an Edit, and forgets what could have been done again.
     # cells: a CellChange, or nil. The book is locked by the caller.
     def record(label, before, after, cells: nil)
       note(before, cells)
@@ -110,9 +125,8 @@ module App
       edit =
         @book.edits.create!(
           label: label.to_s[0, 200],
-          before: before,
-          after: after,
           cells: cells&.to_bytes,
+          **Edit.ways(before, after),
           position: place + 1,
           session: @session
         )
@@ -129,13 +143,13 @@ module App
 
     # Which change is meant is looked up under the lock, so that of several at once each takes its own. A step over a
     # change of reference is a job of its own.
-    def step(side, direction)
+    def step(direction)
       @book.with_lock do
         raise Busy if Reprojection.open_for(@book)
         edit = @book.edits.find_by(position: @book.edit_position + ((direction == "undo") ? 0 : 1)) or next
         refuse_others(edit, direction)
         next ReferenceChange.step(@book, edit, direction, session: @session) if ReferenceChange.of?(edit)
-        put(edit, side)
+        put(edit, direction)
         @book.reload
         moved(edit, direction)
         @book.update!(revision: @book.revision + 1)
@@ -147,6 +161,17 @@ module App
       return if edit.of?(@session)
       raise TileLoom::Refusal.new("changes.undo_of_another", label: edit.label) if direction == "undo"
       raise TileLoom::Refusal.new("changes.redo_of_another", label: edit.label)
+    end
+
+    # The block gives the document as it is to be.
+    def changed(label, revision)
+      locked(revision) do
+        before = @book.document
+        after = yield before
+        next note(before) if after == before
+        cells = write(before, after)
+        record(label, before, @book.document, cells: cells)
+      end
     end
 
     # rows_alone: nothing but cells changes, so that what is read of the book stays true.
@@ -198,12 +223,13 @@ module App
     # Do the indexes differ in these alone?
     def only?(before, after, *keys) = before["index"].except(*keys) == after["index"].except(*keys)
 
-    def put(change, side)
-      before, after = @book.document, change.public_send(side)
+    def put(change, direction)
+      before = @book.document
+      after = change.applied(before, direction)
       refuse(before, after)
       @book.update!(document: after)
       cells = change.cells && CellChange.read(change.cells)
-      cells = cells.reversed if cells && side == :before
+      cells = cells.reversed if cells && direction == "undo"
       cells&.put(@book.index)
       note(before, cells)
     end

@@ -49,11 +49,11 @@ module App
 
     # Is it the doing of a job, so that undo and redo are one too?
     def self.of?(edit) =
-      edit.before["crs"] != edit.after["crs"] || Reprojection.exists?(edit_id: edit.id, direction: "forward")
+      edit.about?("crs") || Reprojection.exists?(edit_id: edit.id, direction: "forward")
 
     # An undo or redo of an Edit that changed the reference.
     def self.step(book, edit, direction, session: nil)
-      document = (direction == "undo") ? edit.before : edit.after
+      document = edit.applied(book.document, direction)
       enqueue(
         book,
         document["crs"],
@@ -134,7 +134,7 @@ module App
       first = Reprojection.where(book_id: @book.id, edit_id: edit.id, direction: "forward").first
       back = @change.direction == "undo"
       rows = back ? first.cells_before : first.cells_after
-      [back ? edit.before : edit.after, rows.map { |row| Cell.core_of(row) }]
+      [edit.applied(@book.document, @change.direction), rows.map { |row| Cell.core_of(row) }]
     end
 
     def label(before)

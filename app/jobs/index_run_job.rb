@@ -59,13 +59,12 @@ module App
       def change(run)
         book = Book.find(run.book_id)
         seen = book.revision
-        patch = run.wanted["patch"]
-        book.ready = book.answer_to(MergePatch.apply(book.document, patch || {}))
+        book.ready = book.answer_to(BookChanges.led_to(book.document, run.wanted))
         changes = BookChanges.new(book, session: run.session)
         # Whoever stopped it before this moment stopped the change.
         done = -> { run.turn("done") || raise(Stopped) }
-        if patch
-          changes.apply(patch, label: run.wanted["label"], revision: run.wanted["revision"] || seen, &done)
+        if run.purpose == "change"
+          changes.asked(run.wanted, revision: run.wanted["revision"] || seen, &done)
         else
           changes.rebuild(revision: seen, &done)
         end

@@ -20,7 +20,7 @@ module App
 
     belongs_to :book
 
-    # {"patch", "label", "revision", "layer", "format"}, as far as the purpose has them.
+    # {"patch", "operations", "label", "revision", "layer", "format"}, as far as the purpose has them.
     attribute :wanted, :json, default: {}
 
     # Begins one. An answer takes the place of those that the same browser asked for before; one that was overtaken on

@@ -17,18 +17,37 @@ module App
     end
 
     # What a change made another, for a browser that has the book as it was before. done: a BookChanges::Done. Of the
-    # document the members that differ (null: gone), of the cells those that went, by id, and those that came.
+    # document the operations that were done, of the cells those that went, by id, and those that came.
     def change(book, done, session: nil)
       before, after = done.before, book.document
-      names = (before.keys | after.keys).reject { |name| before[name] == after[name] }
+      operations = TileLoom::Document::Operations.between(before, after)
+      names = operations.map { |operation| operation["path"].split("/")[1] }.uniq
       {
         "since" => done.revision,
-        "document" => names.to_h { |name| [name, after[name]] },
+        "operations" => operations,
         "cells" => done.cells && cells_changed(done.cells),
-        **((names & %w[crs layers markers]).any? ? ground(book) : {}),
+        **(ground_changed?(operations) ? ground(book) : touched(book, operations)),
         **(names.include?("faces") ? {"faces" => faces(book)} : {}),
         **standing(book, session)
       }
+    end
+
+    # Is it more than how single layers look?
+    def ground_changed?(operations)
+      operations.any? do |operation|
+        _, name, layer, member = operation["path"].split("/")
+        %w[crs markers].include?(name) ||
+          (name == "layers" && (layer.nil? || member == "version" || (member.nil? && operation["op"] != "move")))
+      end
+    end
+
+    # What follows from layers of which something is another: "touched", in place of all of "layers".
+    def touched(book, operations)
+      ids =
+        operations.map { |operation| operation["path"].split("/") }.filter_map { |_, name, id| id if name == "layers" }
+      return {} if ids.empty?
+      assets = book.assets
+      {"touched" => book.layers.select { |row| ids.include?(row.key) }.map { |row| layer(row, assets) }}
     end
 
     # change: a CellChange. A cell that is another comes under the id that it had.

@@ -34,8 +34,9 @@ module App
           halt_with(428, "answers.revision_wanted")
         end
         label = request_body["label"] || "Change"
-        generated("change", request_body.slice("patch", "revision").merge("label" => label)) do
-          changes.apply(request_body["patch"], label: label, revision: request_body["revision"])
+        wanted = request_body.slice("patch", "operations", "revision").merge("label" => label)
+        generated("change", wanted) do
+          changes.asked(wanted)
           json(shown(book.reload))
         end
       end

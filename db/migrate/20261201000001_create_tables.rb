@@ -129,7 +129,7 @@ class CreateTables < ActiveRecord::Migration[7.2]
       t.references :book, null: false, foreign_key: {on_delete: :cascade}
       t.integer :position, null: false
       t.string :label, null: false
-      t.json :before, :after, null: false
+      t.json :operations, :inverse, null: false
       t.binary :cells, limit: 4_294_967_295
       t.string :session, limit: 64
       t.datetime :created_at, null: false

@@ -31,7 +31,7 @@ RSpec.describe "The answer to a change" do
 
   def ids(held) = held["cells"].map { |cell| cell["id"] }
 
-  # RFC 7396 for members of the document; cells by their ids.
+  # Operations on the document; cells by their ids.
   it "says what is another, and makes the whole of it with what the browser had" do
     held = whole
     steps = [
@@ -39,10 +39,18 @@ RSpec.describe "The answer to a change" do
       [:post, "/cells", {do: "move", cells: [ids(held)[1]], dx: 10, dy: 5}, [], 1],
       [:post, "/cells", {do: "remove", cells: [ids(held)[2]]}, [ids(held)[2]], nil],
       [:post, "/undo", {}, [], nil],
+      [:patch, "", {label: "Order", patch: {layers: :turned_round}}, [], 0],
+      [:patch, "", {label: "Look", patch: {layers: :named_anew}}, [], 0],
       [:patch, "", {label: "No subtitle", patch: {subtitle: nil}}, [], 0],
       [:post, "/index/keep", {}, [], held["cells"].length]
     ]
+    turned = ->(layers) { layers.reverse }
+    named = ->(layers) { layers.map { |layer| layer.merge("title" => "#{layer["title"]} anew") } }
+    layers = {turned_round: turned, named_anew: named}
     steps.each do |method, path, body, gone, come|
+      if (made = layers[body.dig(:patch, :layers)])
+        body = body.merge(patch: {layers: made.call(held["document"]["layers"])})
+      end
       body = body.merge(revision: held["revision"]) if body.key?(:cells) || body.key?(:patch)
       change = sent(method, path, body, held)
       expect(change).to include("since" => held["revision"], "revision" => held["revision"] + 1)
@@ -64,13 +72,14 @@ RSpec.describe "The answer to a change" do
 
   it "is put into no other book than the one that the change was made on" do
     expect(
-      put_together({"revision" => 4}, {"since" => 5, "revision" => 6, "document" => {}, "cells" => nil})
+      put_together({"revision" => 4}, {"since" => 5, "revision" => 6, "operations" => [], "cells" => nil})
     ).to be_nil
   end
 
   it "stays small where there are many cells" do
     held = whole
     change = sent(:patch, "", {label: "Title", patch: {title: "Moss again"}}, held)
-    expect(change).to include("document" => {"title" => "Moss again"}, "cells" => nil)
+    title = {"op" => "replace", "path" => "/title", "value" => "Moss again"}
+    expect(change).to include("operations" => [title], "cells" => nil)
   end
 end

@@ -36,8 +36,8 @@ RSpec.describe App::BookChanges do
     change({"title" => "Other"})
     change({"title" => "Other"})
     expect(App::Edit.count).to eq(1)
-    expect(App::Edit.first.before["title"]).to eq("Test moss")
-    expect(App::Edit.first.after["title"]).to eq("Other")
+    title = ->(value) { [{"op" => "replace", "path" => "/title", "value" => value}] }
+    expect(App::Edit.first.slice("operations", "inverse").values).to eq([title["Other"], title["Test moss"]])
   end
 
   it "rebuilds the index when scale, overlap or study area changes, and not for a title or a style" do
@@ -95,7 +95,7 @@ RSpec.describe App::BookChanges do
       change({"title" => "Title #{n}"})
       described_class.new(other).apply({"title" => "Other #{n}"}, label: "Other")
     end
-    expect(book.edits.order(:id).map { |edit| edit.after["title"] }).to eq(["Title 2", "Title 3", "Title 4"])
+    expect(book.edits.order(:id).map { |edit| edit.operations.first["value"] }).to eq(["Title 2", "Title 3", "Title 4"])
     expect(other.edits.count).to eq(3)
   end
 

@@ -84,7 +84,8 @@ RSpec.describe "Together" do
       expect(fresh.edit_position).to be_between(0, positions.last)
       # All the way back and forth again leads to the same.
       expect(
-        App::Edit.where(book_id: book.id, position: fresh.edit_position).pick(:after)&.fetch("title") || "Test moss"
+        App::Edit.where(book_id: book.id, position: fresh.edit_position).pick(:operations)&.first&.fetch("value") ||
+          "Test moss"
       ).to eq(fresh.title)
     end
 
@@ -92,7 +93,7 @@ RSpec.describe "Together" do
       title("One", "sessionA")
       edit = App::Edit.last
       expect {
-        App::Edit.create!(book_id: book.id, label: "x", before: {}, after: {}, position: edit.position)
+        App::Edit.create!(book_id: book.id, label: "x", operations: [], inverse: [], position: edit.position)
       }.to raise_error(ActiveRecord::RecordNotUnique)
     end
 

@@ -325,58 +325,57 @@ RSpec.describe "The front end’s own reckoning" do
     )
   end
 
-  # Two changes of one list, the second made before the answer to the first was there, or by somebody else.
-  describe "changes that were made on an older state" do
-    def rebased(patch, base, now, own: false) =
-      web("api/rebased.ts", "m.rebased(#{[patch, base, now, own].map { |value| JSON.generate(value) }.join(", ")})")
+  # As the core has them (spec/core/operations_spec.rb), which does what the front end asks for.
+  describe "operations on a document" do
+    let(:core) { TileLoom::Document::Operations }
 
-    def layers(*entries) = {layers: entries.map { |id, more| {id: id, title: id}.merge(more || {}) }}
+    def layers(*entries) = {"layers" => entries.map { |id, more| {"id" => id, "title" => id}.merge(more || {}) }}
 
-    it "keeps both where they are of different entries or of different members of one" do
-      now = layers(["a", {title: "First"}], ["b"], ["c"])
-      expect(rebased(layers(["a"], ["b", {opacity: 0.5}], ["c"]), layers(["a"], ["b"], ["c"]), now)).to eq(
-        {
-          "layers" => [
-            {"id" => "a", "title" => "First"},
-            {"id" => "b", "title" => "b", "opacity" => 0.5},
-            {"id" => "c", "title" => "c"}
-          ]
-        }
-      )
-      found = rebased(layers(["a", {opacity: 0.5}], ["b"], ["c"]), layers(["a"], ["b"], ["c"]), now)
-      expect(found["layers"].first).to eq({"id" => "a", "title" => "First", "opacity" => 0.5})
-    end
-
-    it "keeps what came, went and moved on either side" do
-      before = layers(["a"], ["b"], ["c"])
-      ids = ->(mine, now) { rebased(mine, before, now)["layers"].map { |layer| layer["id"] } }
-      expect(ids[layers(["a"], ["c"]), layers(["n"], ["a"], ["b"], ["c"])]).to eq(%w[n a c])
-      expect(ids[layers(["c"], ["b"], ["a"]), layers(["a", {title: "x"}], ["b"])]).to eq(%w[b a])
-      expect(ids[layers(["a"], ["b"], ["c"], ["m"]), layers(["c"], ["a"], ["b"])]).to eq(%w[c a b m])
-      expect(ids[before, layers(["b"])]).to eq(%w[b])
-    end
-
-    it "goes no further where both changed the same, or one changed what the other took away" do
-      before = layers(["a"], ["b"])
-      expect(rebased(layers(["a", {title: "x"}], ["b"]), before, layers(["a", {title: "y"}], ["b"]))).to be_nil
-      expect(rebased(layers(["a", {title: "x"}], ["b"]), before, layers(["b"]))).to be_nil
-      expect(rebased({list: [1, 2, 3]}, {list: [1, 2]}, {list: [2]})).to be_nil
-      expect(rebased({list: [1, 5]}, {list: [1, 2]}, {list: [3, 2]})).to eq({"list" => [3, 5]})
+    it "are those of the core, and do the same" do
+      before = layers(["a"], ["b", {"list" => [1, 2]}], ["c"]).merge("title" => "x", "gone" => 1)
+      after =
+        layers(["c"], ["n"], ["a", {"title" => "First"}], ["b", {"list" => [3]}]).merge(
+          "title" => "y",
+          "a/b~" => {
+            "p" => nil
+          }
+        )
+      both = [before, after].map { |document| JSON.generate(document) }
+      made = web("api/operations.ts", "m.between(#{both.join(", ")})")
+      expect(made.reject { |operation| operation["op"] == "test" }).to match_array(core.between(before, after))
+      expect(made).to include({"op" => "test", "path" => "/layers/b/list", "value" => [1, 2]})
+      expect(core.applied(before, made)).to eq(after)
+      done = core.between(before, after)
+      expect(web("api/operations.ts", "m.applied(#{both.first}, #{JSON.generate(done)})")).to eq(after)
+      back = core.between(after, before)
+      expect(web("api/operations.ts", "m.applied(#{both.last}, #{JSON.generate(back)})")).to eq(before)
     end
 
     # A word is made bold before the answer to the text that was typed a moment ago is there.
-    it "gives the later value where one hand changed the same twice, and takes nothing back that it took away" do
-      elements = ->(text) { {elements: [{id: "t", text: text}, {id: "u", text: "Key"}]} }
-      typed, bold = elements["Skarrow Moss"], elements["Skarrow <b>Moss</b>"]
-      expect(rebased(bold, elements["Text"], typed)).to be_nil
-      expect(rebased(bold, elements["Text"], typed, own: true)).to eq(JSON.parse(JSON.generate(bold)))
-      other = {elements: [{id: "t", text: "Skarrow Moss"}, {id: "u", text: "Legend"}]}
-      expect(rebased(bold, elements["Text"], other, own: true)["elements"]).to eq(
-        [{"id" => "t", "text" => "Skarrow <b>Moss</b>"}, {"id" => "u", "text" => "Legend"}]
-      )
-      before = layers(["a"], ["b"])
-      expect(rebased(layers(["a", {title: "x"}], ["b"]), before, layers(["b"]), own: true)).to be_nil
-      expect(rebased({list: [1, 2, 3]}, {list: [1, 2]}, {list: [2]}, own: true)).to be_nil
+    it "of one hand hold one after the other, and are of nothing but what it changed" do
+      elements = ->(text, key = "Key") do
+        {"elements" => [{"id" => "t", "text" => text}, {"id" => "u", "text" => key}]}
+      end
+      seen = elements["Text"]
+      patch = elements["Skarrow <b>Moss</b>"]
+      bold = web("api/operations.ts", "m.between(#{JSON.generate(seen)}, #{JSON.generate(patch)})")
+      expect(core.applied(elements["Skarrow Moss", "Legend"], bold)).to eq(elements["Skarrow <b>Moss</b>", "Legend"])
+    end
+
+    it "test a list that is a value as a whole as it was seen, or as one left it oneself" do
+      made = web("api/operations.ts", "m.between({p: {list: [1]}}, {p: {list: [1, 2]}})")
+      expect { core.applied({"p" => {"list" => [7]}}, made) }.to raise_error(TileLoom::Refusal)
+      own = web("api/operations.ts", "m.retested(#{JSON.generate(made)}, {p: {list: [7]}})")
+      expect(core.applied({"p" => {"list" => [7]}}, own)).to eq({"p" => {"list" => [1, 2]}})
+    end
+
+    it "come of a merge patch that leaves the document as it was" do
+      found =
+        web(
+          "api/merged.ts",
+          "(() => { const d = {a: {b: 1, c: 2}, l: [1]}; return [m.merged(d, {a: {b: null, x: undefined}, l: [2]}), d]; })()"
+        )
+      expect(found).to eq([{"a" => {"c" => 2}, "l" => [2]}, {"a" => {"b" => 1, "c" => 2}, "l" => [1]}])
     end
 
     it "are one hand’s as long as each was made on what the one before it led to" do

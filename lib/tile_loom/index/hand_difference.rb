@@ -59,27 +59,9 @@ module TileLoom
           begin
             rank = @fresh.each_with_index.to_h { |cell, index| [cell.name, index] }
             ranks = @cells.map.with_index { |cell, index| rank.fetch(origins[cell.number], @fresh.length + index) }
-            kept = rising(ranks)
+            kept = Values::Rising.of(ranks)
             @cells.each_index.reject { |index| kept[index] }.to_h { |index| [@cells[index].number, index + 1] }
           end
-      end
-
-      # Indexes of a longest rising subsequence. C. Schensted, Longest increasing and decreasing subsequences, Canadian
-      # Journal of Mathematics 13 (1961), by patience sorting.
-      def rising(ranks)
-        ends, before = [], []
-        ranks.each_with_index do |rank, index|
-          pile = ends.bsearch_index { |other| ranks[other] >= rank } || ends.length
-          before[index] = pile.zero? ? nil : ends[pile - 1]
-          ends[pile] = index
-        end
-        found = {}
-        at = ends.last
-        while at
-          found[at] = true
-          at = before[at]
-        end
-        found
       end
     end
   end

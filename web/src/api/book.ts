@@ -4,8 +4,9 @@ import { get, post, Refusal } from "./client";
 import { changed } from "./changed";
 import type { Book, BookChange, BookDocument, Patch, IndexRun } from "./types";
 import { settled } from "./indexRun";
+import { merged } from "./merged";
+import { between, retested } from "./operations";
 import { alone, joined, type OwnChanges } from "./ownChanges";
-import { rebased } from "./rebased";
 
 export function useBookQuery(id: number) {
   const client = useQueryClient();
@@ -71,8 +72,9 @@ export function useChanging(book: Book | undefined): Changing {
       return fresh ?? get<Book>(base);
     },
     onSuccess: keep,
+    // What was refused may be another by now.
     onError: (error) => {
-      if (error.status === 409) void client.invalidateQueries({ queryKey: ["book"] });
+      if ([409, 422].includes(error.status ?? 0)) void client.invalidateQueries({ queryKey: ["book"] });
     },
   });
   // One at a time, in the order in which they were made: the next one waits for the answer to the one before.
@@ -94,21 +96,16 @@ export function useChanging(book: Book | undefined): Changing {
     );
   return {
     change: (label, patch) => {
+      // What is another than in the book that was seen, on named parts: so it holds for the book as it stands when its
+      // turn has come. A list that is a value as a whole must stand as it was seen, or as this browser left it since:
+      // of two lists of its own the later one holds.
       const seen = book?.revision;
-      // A list replaces the whole of the one that was seen. Single values hold for the book as it stands when
-      // their turn has come, after this browser's own changes.
-      // Where the book has gone on since, what the list changes is brought to it, as far as that goes. Of two values
-      // that this browser gave to the same thing the later one holds, what others did is not written over.
-      const document = book?.document;
+      const operations = book ? between(book.document, merged(book.document, patch)) : [];
       return inTurn(() => {
         const now = held();
-        const older = now !== undefined && seen !== undefined && now.revision !== seen;
-        const fresh =
-          holdsList(patch) && document && older
-            ? rebased(patch, document, now.document, alone(own.current, seen, now.revision))
-            : patch;
-        const revision = fresh ? current() : seen;
-        return mutation.mutateAsync({ path: base, method: "PATCH", body: { label, patch: fresh ?? patch, revision } });
+        const mine = now !== undefined && seen !== undefined && alone(own.current, seen, now.revision);
+        const body = { label, operations: mine ? retested(operations, now.document) : operations };
+        return mutation.mutateAsync({ path: base, method: "PATCH", body });
       });
     },
     ask: <T extends Book>(path: string, body: unknown) => send(path, body) as Promise<T>,
@@ -119,9 +116,6 @@ export function useChanging(book: Book | undefined): Changing {
     clear: mutation.reset,
   };
 }
-
-const holdsList = (patch: unknown): boolean =>
-  Array.isArray(patch) || (typeof patch === "object" && patch !== null && Object.values(patch).some(holdsList));
 
 export const ChangingContext = createContext<Changing | null>(null);
 

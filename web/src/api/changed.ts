@@ -1,21 +1,25 @@
+import { applied } from "./operations";
 import type { Book, BookChange, BookDocument, Cell } from "./types";
 
 // The book as it is after a change: what the server says is another, put into the book as it was. Nothing where that
 // is not the book that the change was made on.
-export function changed(before: Book, { since, document, cells, ...parts }: BookChange): Book | undefined {
+export function changed(before: Book, { since, operations, cells, touched, ...parts }: BookChange): Book | undefined {
   if (before.revision !== since) return undefined;
+  const document = applied(before.document, operations);
   return {
     ...before,
     ...parts,
-    document: members(before.document, document),
+    document,
+    layers: parts.layers ?? inOrder(before.layers, touched ?? [], document),
     cells: cells ? renewed(before.cells, cells) : before.cells,
   };
 }
 
-// null takes a member away.
-function members(before: BookDocument, others: BookChange["document"]): BookDocument {
-  const all = Object.entries({ ...before, ...others }).filter(([, value]) => value !== null);
-  return Object.fromEntries(all) as unknown as BookDocument;
+// In the order of the document; the very list as it was where nothing is another.
+function inOrder(before: Book["layers"], touched: Book["layers"], document: BookDocument): Book["layers"] {
+  const known = new Map([...before, ...touched].map((layer) => [layer.id, layer]));
+  const layers = document.layers.map(({ id }) => known.get(id)).filter((layer) => layer !== undefined);
+  return layers.every((layer, place) => layer === before[place]) ? before : layers;
 }
 
 // In the order of their numbers.

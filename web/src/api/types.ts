@@ -13,6 +13,7 @@ import type {
 } from "../generated/book";
 
 import type { layerKindTraits } from "../generated/kinds";
+import type { Operation } from "./operations";
 
 export type {
   AreaPart,
@@ -219,11 +220,14 @@ export interface Book {
 
 // A book after a change, for a browser that has it as it was: the parts that are another. Of the document the members
 // that differ (null: gone); of the cells those that went, by id, and those that came.
+// What a change made another: operations on the document, cells that went and that came, other members as they are.
 export interface BookChange extends Partial<Omit<Book, "document" | "cells">> {
   id: number;
   revision: number;
   since: number;
-  document: { [Member in keyof BookDocument]?: BookDocument[Member] | null };
+  operations: Operation[];
+  // Where no layer came or went, those of which something is another.
+  touched?: Book["layers"];
   cells: { gone: number[]; come: Cell[] } | null;
 }
 
