@@ -14,8 +14,9 @@ module App
       def initialize = super("changes.busy")
     end
 
-    # What the last change did: the document before it, and its CellChange or nil; revision: of the book before it.
-    Done = Struct.new(:before, :cells, :revision, keyword_init: true)
+    # What the last change did: its operations on the document, and its CellChange or nil; revision: of the book before
+    # it.
+    Done = Struct.new(:operations, :cells, :revision, keyword_init: true)
 
     # A Done, or nil where nothing was changed yet.
     attr_reader :done
@@ -33,12 +34,14 @@ module App
       apply_to_fresh(label: label, revision: revision) { patch.tap { yield if block_given? } }
     end
 
-    # A change as it is asked for: {"operations" or "patch", "label", "revision"}. The block is run as that of `apply`.
+    # A change as it is asked for: {"operations" or "patch", "label", "revision"}. Operations on named parts
+    # (TileLoom::Document::Operations) hold for the book as it stands: Refusal where what one is about is gone. The
+    # block is run as that of `apply` is.
     def asked(wanted, revision: wanted["revision"], &block)
-      if wanted["operations"]
-        operate(wanted["operations"], label: wanted["label"], revision: revision, &block)
-      else
-        apply(wanted["patch"], label: wanted["label"], revision: revision, &block)
+      return apply(wanted["patch"], label: wanted["label"], revision: revision, &block) unless wanted["operations"]
+      changed(wanted["label"], revision) do |before|
+        yield if block
+        self.class.led_to(before, wanted)
       end
     end
 
@@ -51,15 +54,6 @@ module App
     # The same with a patch that follows from how the book stands: the block gives it when nobody else can
     # change the book any more, so that quick steps add up.
     def apply_to_fresh(label:, revision: nil) = changed(label, revision) { |before| MergePatch.apply(before, yield) }
-
-    # The same with operations on named parts (TileLoom::Document::Operations), which hold for the book as it stands:
-    # Refusal where what one is about is gone. The block is run as that of `apply` is.
-    def operate(operations, label:, revision: nil)
-      changed(label, revision) do |before|
-        yield if block_given?
-        TileLoom::Document::Operations.applied(before, operations)
-      end
-    end
 
     # Rebuilds the index by the settings as they stand.
     def rebuild(revision: nil, &done) =
@@ -119,14 +113,15 @@ module App
     # Keeps what led from before to after as an Edit, and forgets what could have been done again.
     # cells: a CellChange, or nil. The book is locked by the caller.
     def record(label, before, after, cells: nil)
-      note(before, cells)
+      ways = Edit.ways(before, after)
+      note(ways[:operations], cells)
       place = Book.where(id: @book.id).pick(:edit_position)
       @book.edits.where("position > ?", place).delete_all
       edit =
         @book.edits.create!(
           label: label.to_s[0, 200],
           cells: cells&.to_bytes,
-          **Edit.ways(before, after),
+          **ways,
           position: place + 1,
           session: @session
         )
@@ -168,7 +163,7 @@ module App
       locked(revision) do
         before = @book.document
         after = yield before
-        next note(before) if after == before
+        next note([]) if after == before
         cells = write(before, after)
         record(label, before, @book.document, cells: cells)
       end
@@ -231,11 +226,11 @@ module App
       cells = change.cells && CellChange.read(change.cells)
       cells = cells.reversed if cells && direction == "undo"
       cells&.put(@book.index)
-      note(before, cells)
+      note(change.way(direction), cells)
     end
 
-    def note(before, cells = nil)
-      @done = Done.new(before: before, cells: cells, revision: @book.revision)
+    def note(operations, cells = nil)
+      @done = Done.new(operations: operations, cells: cells, revision: @book.revision)
     end
 
     def refuse(before, after)

@@ -67,14 +67,12 @@ module App
     # The files that the pixels came from are kept, as those of an import are, so that the book can be carried on.
     def keep_original(layer, row)
       files = @folio.files(layer)
-      beside =
-        files.flat_map { |path| TileLoom::Document::Carrier.beside(path).map { |ending, file| [path, ending, file] } }
+      beside = files.flat_map { |path| TileLoom::Raster::Beside.all(path) }
       return originals(row, File.basename(files.first), files.first) if files.one? && beside.empty?
       Tempfile.create(%w[original .zip]) do |packed|
         packed.binmode
         archive = TileLoom::Output::Archive.new(packed)
-        files.each { |path| archive.add(File.basename(path), path) }
-        beside.each { |path, ending, file| archive.add("#{File.basename(path, ".*")}#{ending}", file) }
+        [*files, *beside].uniq.each { |path| archive.add(File.basename(path), path) }
         archive.close
         packed.flush
         originals(row, "#{File.basename(files.first, ".*")}.zip", packed.path)

@@ -12,15 +12,7 @@ module App
 
     def date = Book.core(@book.document).parsed_date
 
-    def features(entry)
-      layer = layer(entry)
-      Enumerator.new do |features|
-        layer.each_geojson do |number, feature|
-          TileLoom::Pulse.step
-          features << {"type" => "Feature", "id" => number}.merge(feature)
-        end
-      end
-    end
+    def features(entry) = layer(entry).each_geojson
 
     def pixels(entry)
       layer = layer(entry)

@@ -29,13 +29,7 @@ module App
 
     def features
       TileLoom::Pulse.expect(@layer.feature_count)
-      @layer
-        .to_enum(:each_geojson)
-        .lazy
-        .map do |identity, feature|
-          TileLoom::Pulse.step
-          feature.merge("id" => identity)
-        end
+      @layer.each_geojson
     end
   end
 end

@@ -7,43 +7,19 @@ module App
   # whole, and gone when it is stopped or fails.
   OpenBookJob =
     Struct.new(:arrival_id) do
-      def perform
-        arrival = Arrival.find_by(id: arrival_id) or return
-        return unless arrival.wanted?
-        clear(arrival)
-        book = opened(arrival)
-        Book.transaction do
-          raise Stopped unless arrival.turn("done", book_id: book.id)
-          book.update_columns(making: false)
-        end
-        arrival.drop_original
-      rescue TileLoom::Refusal => error
-        warn "#{arrival.name}: #{error.detail}" if error.detail
-        give_up(arrival, arrival.named(error.message))
-      rescue Stopped
-        clear(arrival)
-        arrival.drop_original
-      rescue SignalException
-        clear(arrival)
-        raise
-      end
-
-      def failure(job)
-        arrival = Arrival.find_by(id: arrival_id) or return
-        give_up(arrival, WorkerSettings.reason(job, "Opening the book"))
-      end
+      include MakingBook
 
       private
 
-      def opened(arrival)
+      def make(arrival)
         Dir.mktmpdir("tile-loom-book") do |folder|
           folio =
             arrival.with_file do |file|
               TileLoom::Document::BookZip.new(file, name: arrival.name, wanted: arrival.asked).unfold(folder)
             end
-          arrival.update!(total: folio.document.layers.length, done: 0)
+          arrival.update!(total: folio.document.layers.length)
           NewBook
-            .new(folio, making: ->(book) { remember(arrival, book) })
+            .new(folio, making: ->(book) { making(arrival, book) })
             .make do |done|
               raise Stopped unless arrival.wanted?
               arrival.update_columns(done: done)
@@ -51,18 +27,13 @@ module App
         end
       end
 
-      def remember(arrival, book) = arrival.update!(choice: arrival.choice.merge("making" => book.id))
-
-      def give_up(arrival, reason)
-        clear(arrival)
+      def refused(arrival, reason)
         arrival.turn("failed", reason: reason)
-        arrival.drop_original
+        over(arrival)
       end
 
-      # What an attempt before this one left behind.
-      def clear(arrival)
-        number = arrival.reload.choice["making"] or return
-        Book.where(id: number, making: true).find_each(&:discard)
-      end
+      def over(arrival) = arrival.drop_original
     end
+
+  OpenBookJob::DOING = "Opening the book"
 end

@@ -5,32 +5,7 @@ module App
   # whole, and gone when it is stopped or fails.
   StartBookJob =
     Struct.new(:arrival_id) do
-      def perform
-        arrival = Arrival.find_by(id: arrival_id) or return
-        return unless arrival.wanted?
-        clear(arrival)
-        book = make(arrival)
-        Book.transaction do
-          raise Stopped unless arrival.turn("done", book_id: book.id)
-          book.update_columns(making: false)
-        end
-      rescue TileLoom::Refusal => error
-        warn "#{arrival.name}: #{error.detail}" if error.detail
-        clear(arrival)
-        # What was wrong can be put right: the file is ready as before.
-        arrival.turn("ready", reason: arrival.named(error.message))
-      rescue Stopped
-        clear(arrival)
-      rescue SignalException
-        clear(arrival)
-        raise
-      end
-
-      def failure(job)
-        arrival = Arrival.find_by(id: arrival_id) or return
-        clear(arrival)
-        arrival.turn("failed", reason: WorkerSettings.reason(job, "Making the book"))
-      end
+      include MakingBook
 
       private
 
@@ -38,7 +13,7 @@ module App
         start = BookStart.new(arrival, arrival.choice["start"])
         settings = start.settings
         book = NewBook.create(settings, making: true)
-        arrival.update!(choice: arrival.choice.merge("making" => book.id), remarks: [], done: 0)
+        making(arrival, book, remarks: [])
         done = 0
         rows = []
         shifts = TileLoom::Document::ChosenOperations.new(nil, start.crs.code)
@@ -79,10 +54,9 @@ module App
       # What kind of layer it is is known when its features are there.
       def entry(entry, row, place) = entry.merge(LayerImport.look(row, title: entry["title"], place: place))
 
-      # What an attempt before this one left behind.
-      def clear(arrival)
-        number = arrival.reload.choice["making"] or return
-        Book.where(id: number, making: true).find_each(&:discard)
-      end
+      # What was wrong can be put right: the file is ready as before.
+      def refused(arrival, reason) = arrival.turn("ready", reason: reason)
     end
+
+  StartBookJob::DOING = "Making the book"
 end

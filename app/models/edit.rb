@@ -19,11 +19,12 @@ module App
     end
 
     # A document with the change taken back ("undo"), or done again ("redo").
-    def applied(document, direction) =
-      TileLoom::Document::Operations.applied(document, (direction == "undo") ? inverse : operations)
+    def applied(document, direction) = TileLoom::Document::Operations.applied(document, way(direction))
+
+    def way(direction) = (direction == "undo") ? inverse : operations
 
     # Is it about this member of the document?
-    def about?(name) = operations.any? { |operation| operation["path"].split("/")[1] == name }
+    def about?(name) = operations.any? { |operation| TileLoom::Document::Operations.names(operation).first == name }
 
     # Nobody's is anybody's.
     def of?(other) = session.nil? || session == other

@@ -3,9 +3,6 @@
 module App
   # The bytes of a typeface or a picture that books carry, once for each content.
   class Enclosure < ActiveRecord::Base
-    # Lists of a book document whose entries name enclosures.
-    LISTS = %w[faces pictures profiles].freeze
-
     # Keeps bytes and returns their SHA-256.
     def self.keep(bytes, media)
       content = TileLoom::Assets::Enclosures.content_of(bytes)
@@ -21,28 +18,18 @@ module App
 
     # A document, or a design, whose enclosures came with it: kept here, named by content alone.
     # enclosures: TileLoom::Assets::Enclosures that hold the bytes.
-    def self.take_in(settings, enclosures)
+    def self.take_in(settings, enclosures) =
       settings.merge(
-        LISTS
-          .filter_map { |list| settings[list] && [list, settings[list].map { |entry| taken(list, entry, enclosures) }] }
-          .to_h
+        TileLoom::Assets::Enclosures.entries(settings) { |entry, list| taken(list, entry, enclosures) }
       )
-    end
 
     # The same with the bytes in it, to be carried away.
-    def self.put_in(settings)
+    def self.put_in(settings) =
       settings.merge(
-        LISTS
-          .filter_map do |list|
-            settings[list].present? &&
-              [
-                list,
-                settings[list].map { |entry| entry.except("content").merge("data" => [bytes_of(entry)].pack("m0")) }
-              ]
-          end
-          .to_h
+        TileLoom::Assets::Enclosures.entries(settings) do |entry|
+          TileLoom::Assets::Enclosures.with_bytes(entry, bytes_of(entry))
+        end
       )
-    end
 
     def self.bytes_of(entry, enclosures = reader) = enclosures.bytes(TileLoom::Assets::Enclosure.new(entry))
 

@@ -20,9 +20,6 @@ module App
     # The key and the version of the row that an entry of a document names.
     def self.key_of(entry) = [entry["id"], entry.fetch("version", 1)]
 
-    # What of an entry is not how the layer looks.
-    OWN = %w[id title visible version data].freeze
-
     # Its entry in the book's document; where it is set aside, that of the version that is not; nil where there is none.
     def entry = book.entry(key)
 
@@ -87,15 +84,14 @@ module App
           ).select(:id)
       )
 
-    # Yields each feature's identity and itself as a GeoJSON Feature, in the book's reference; a batch
-    # at a time is in memory.
+    # Yields each feature as a GeoJSON Feature with its identity, in the book's reference; a batch at a time is in
+    # memory.
     def each_geojson
+      return enum_for(:each_geojson) unless block_given?
       each_batch(1000, :shape, :properties) do |rows|
         rows.each do |identity, shape, properties|
-          yield(
-            identity,
-            {"type" => "Feature", "properties" => properties, "geometry" => TileLoom::Geometry::Geojson.of(shape)}
-          )
+          TileLoom::Pulse.step
+          yield TileLoom::Geometry::Geojson.feature(identity, properties, shape)
         end
       end
     end

@@ -19,15 +19,14 @@ module App
     # What a change made another, for a browser that has the book as it was before. done: a BookChanges::Done. Of the
     # document the operations that were done, of the cells those that went, by id, and those that came.
     def change(book, done, session: nil)
-      before, after = done.before, book.document
-      operations = TileLoom::Document::Operations.between(before, after)
-      names = operations.map { |operation| operation["path"].split("/")[1] }.uniq
+      operations = done.operations
+      paths = operations.map { |operation| TileLoom::Document::Operations.names(operation) }
       {
         "since" => done.revision,
         "operations" => operations,
         "cells" => done.cells && cells_changed(done.cells),
-        **(ground_changed?(operations) ? ground(book) : touched(book, operations)),
-        **(names.include?("faces") ? {"faces" => faces(book)} : {}),
+        **(ground_changed?(operations) ? ground(book) : touched(book, paths)),
+        **((paths.any? { |names| names.first == "faces" }) ? {"faces" => faces(book)} : {}),
         **standing(book, session)
       }
     end
@@ -35,16 +34,15 @@ module App
     # Is it more than how single layers look?
     def ground_changed?(operations)
       operations.any? do |operation|
-        _, name, layer, member = operation["path"].split("/")
+        name, layer, member = TileLoom::Document::Operations.names(operation)
         %w[crs markers].include?(name) ||
           (name == "layers" && (layer.nil? || member == "version" || (member.nil? && operation["op"] != "move")))
       end
     end
 
     # What follows from layers of which something is another: "touched", in place of all of "layers".
-    def touched(book, operations)
-      ids =
-        operations.map { |operation| operation["path"].split("/") }.filter_map { |_, name, id| id if name == "layers" }
+    def touched(book, paths)
+      ids = paths.filter_map { |name, id| id if name == "layers" }
       return {} if ids.empty?
       assets = book.assets
       {"touched" => book.layers.select { |row| ids.include?(row.key) }.map { |row| layer(row, assets) }}

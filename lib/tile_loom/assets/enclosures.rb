@@ -10,6 +10,19 @@ module TileLoom
     class Enclosures
       LARGEST_BYTES = 30 * 1024 * 1024
 
+      # Lists of a document whose entries are such files.
+      LISTS = %w[faces pictures profiles].freeze
+
+      # What the block makes of each entry of these lists, by list; without those that are empty.
+      def self.entries(settings)
+        LISTS
+          .to_h { |list| [list, settings.fetch(list, []).map { |entry| yield entry, list }] }
+          .reject { |_, made| made.empty? }
+      end
+
+      # An entry with its bytes inside it.
+      def self.with_bytes(entry, bytes) = entry.except("content", "file").merge("data" => [bytes].pack("m0"))
+
       # What identifies bytes.
       def self.content_of(bytes) = Digest::SHA256.hexdigest(bytes)
 

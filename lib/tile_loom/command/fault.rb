@@ -14,14 +14,8 @@ module TileLoom
 
       def sentence =
         "Tile Loom failed over something that it does not expect (#{@error.class}). " \
-          "#{
-            if (file = write)
-              "What led to it is in #{file}; please send it with your report."
-            else
-              "What led to it could not be " \
-                "written to a file."
-            end
-          }"
+        "#{(file = write) ? "What led to it is in #{file}; please send it with your report." : "What led to it could not be " \
+        "written to a file."}"
 
       private
 

@@ -73,19 +73,18 @@ module TileLoom
       def check(path)
         guarded do
           raise Refusal.new("command.no_such_book", path: path) unless File.file?(path)
-          opened_path = path
-          path = document_of(path)
-          settings = parsed(File.binread(path))
-          refuse(Document::Check.new(settings, enclosures: beside(path)).findings)
+          file = document_of(path)
+          settings = parsed(File.binread(file))
+          refuse(Document::Check.new(settings, enclosures: beside(file)).findings)
           # Also reads the data and generates the index, which finds what only they can show.
-          book = Document::Folio.new(path, Document::Book.new(settings, enclosures: beside(path)))
+          book = Document::Folio.new(file, Document::Book.new(settings, enclosures: beside(file)))
           source = book.source
-          refuse(Document::Check.new(settings, enclosures: beside(path)).findings(source: source))
+          refuse(Document::Check.new(settings, enclosures: beside(file)).findings(source: source))
           told.add(Document::LooseEnds.new(book.document, source).list)
           look_at_sheets(book.document, source)
           told.add(Output::Plan.new(Output::Press.new(book: book.document, source: source)).coarse_pixels)
           tell_of_book(book, source)
-          report("Nothing is wrong in #{opened_path}.", {"file" => opened_path})
+          report("Nothing is wrong in #{path}.", {"file" => path})
         end
       end
 

@@ -107,11 +107,7 @@ module TileLoom
       def cell_size(scale = index.scale) = index.size(crs, layout.frame_box, scale)
 
       # The cells of the index over the study area that the source holds, as they were left by hand.
-      def cells(source) =
-        @cells ||=
-          index.by_hand.then do |by_hand|
-            as_generated(source).then { |fresh| by_hand ? by_hand.applied(fresh) : fresh }
-          end
+      def cells(source) = @cells ||= index.by_hand&.applied(as_generated(source)) || as_generated(source)
 
       # The cells as the index generates them, without what was done by hand.
       def as_generated(source) = once(:as_generated) { generate(source).cells }

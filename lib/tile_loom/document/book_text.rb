@@ -15,8 +15,11 @@ module TileLoom
       def each
         return enum_for(:each) unless block_given?
         settings = @carrier.settings
-        own = Carrier::OWN.to_h { |list| [list, settings.fetch(list, []).map { |entry| own(entry) }] }
-        yield JSON.generate(settings.except("layers").merge(own.reject { |_, list| list.empty? })).delete_suffix("}")
+        own =
+          Assets::Enclosures.entries(settings) do |entry|
+            Assets::Enclosures.with_bytes(entry, @carrier.bytes(entry))
+          end
+        yield JSON.generate(settings.except("layers").merge(own)).delete_suffix("}")
         yield ',"layers":['
         settings["layers"].each_with_index do |entry, index|
           yield ",\n" if index.positive?
@@ -42,8 +45,6 @@ module TileLoom
           end
         yield "]}}}"
       end
-
-      def own(entry) = entry.except("content", "file").merge("data" => [@carrier.bytes(entry)].pack("m0"))
     end
   end
 end

@@ -89,7 +89,7 @@ module TileLoom
             [*data["file"], *data["files"]].map { |file| [file, "/layers/#{index}/data"] }
           end
         own =
-          Carrier::OWN.flat_map do |list|
+          Assets::Enclosures::LISTS.flat_map do |list|
             settings
               .fetch(list, [])
               .each_with_index

@@ -15,8 +15,8 @@ module TileLoom
         archive = Output::Archive.new(io, date: @carrier.date)
         settings = @carrier.settings
         layers = settings["layers"].map { |entry| layer(archive, entry, &progress) }
-        own = Carrier::OWN.to_h { |list| [list, settings.fetch(list, []).map { |entry| own(archive, list, entry) }] }
-        document = settings.merge("layers" => layers, **own.reject { |_, list| list.empty? })
+        own = Assets::Enclosures.entries(settings) { |entry, list| own(archive, list, entry) }
+        document = settings.merge("layers" => layers, **own)
         archive.write(BookZip::DOCUMENT) { |sink| sink << JSON.pretty_generate(document) << "\n" }
         archive.close
       end
@@ -53,7 +53,10 @@ module TileLoom
       def raster(archive, stem, path)
         file = "#{stem}#{File.extname(path).downcase}"
         archive.add(file, path)
-        Carrier.beside(path).each { |ending, more| archive.add("#{stem}#{ending.downcase}", more) }
+        Raster::Beside
+          .all(path)
+          .group_by { |more| Raster::Beside.place(file, more) }
+          .each { |place, (more, *)| archive.add(place, more) if place }
         file
       end
 

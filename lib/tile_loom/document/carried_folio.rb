@@ -23,7 +23,7 @@ module TileLoom
         @source
           .features(entry["id"], nil)
           .lazy
-          .map { |feature| Carrier.feature(feature.id, feature.attributes, feature.wkb) }
+          .map { |feature| Geometry::Geojson.feature(feature.id, feature.attributes, feature.wkb) }
       end
 
       def pixels(entry)

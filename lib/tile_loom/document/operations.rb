@@ -33,6 +33,10 @@ module TileLoom
         found if found.all?(String) && found.uniq.length == found.length
       end
 
+      # The names along its path. RFC 6901, 4.
+      def names(operation) =
+        operation["path"].split("/", -1).drop(1).map { |name| name.gsub("~1", "/").gsub("~0", "~") }
+
       # RFC 6901, 3.
       def below(path, name) = "#{path}/#{name.gsub("~", "~0").gsub("/", "~1")}"
 
@@ -72,29 +76,14 @@ module TileLoom
       class Step
         def initialize(operation, at)
           @operation, @at = operation, at
-          @names = operation["path"].split("/", -1).drop(1).map { |name| name.gsub("~1", "/").gsub("~0", "~") }
         end
 
         # The document with it done; parts that it is not about are the same objects.
-        def on(document)
-          return whole(document) if @names.empty?
-          within(document, @names)
-        end
+        def on(document) = within(document, Operations.names(@operation))
 
         private
 
         def value = @operation["value"]
-
-        def whole(document)
-          case @operation["op"]
-          when "replace"
-            value
-          when "test"
-            document.tap { tested(document) }
-          else
-            gone
-          end
-        end
 
         def within(part, names)
           name, *rest = names

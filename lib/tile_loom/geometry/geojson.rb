@@ -15,6 +15,10 @@ module TileLoom
 
       module_function
 
+      # A Feature (RFC 7946) with its number as "id".
+      def feature(number, properties, wkb) =
+        {"type" => "Feature", "id" => number, "properties" => properties, "geometry" => of(wkb)}
+
       def of(wkb) = of_geometry(Geos.read(wkb))
 
       # A GeoJSON geometry (RFC 7946) of a GEOS geometry.

@@ -8,7 +8,7 @@ module TileLoom
       attr_reader :cells, :size, :rows, :columns, :area, :notes, :renewal, :left_out
 
       # left_out: a LeftOut over the study area's features; notes: sentences; renewal: the Renewal that led to the
-      # cells, or nil; plain: are they those that the index generates, whatever cells there were before?
+      # cells, or nil; fresh: the cells as the index generates them whatever there was before, or nil.
       def initialize(
         cells:,
         size:,
@@ -18,15 +18,16 @@ module TileLoom
         columns: nil,
         notes: [],
         renewal: nil,
-        plain: false
+        fresh: nil
       )
         @cells, @size, @area, @left_out, @notes, @renewal = cells, size, area, left_out, notes, renewal
-        @plain = plain
+        @fresh = fresh
         @rows = rows || cells.map(&:row).uniq.length
         @columns = columns || cells.map(&:column).uniq.length
       end
 
-      def plain? = @plain
+      # Are the cells those that the index generates by itself?
+      def plain? = !@fresh.nil? && HandDifference.new(@fresh, cells).to_h.empty?
 
       # [width, height] in metres on the ground of the sheet in the middle of the list; while there is none, frame ×
       # scale.

@@ -81,7 +81,7 @@ module TileLoom
           left_out: left_out(cells, crs, frame, source),
           notes: generator.notes,
           renewal: renewal,
-          plain: HandDifference.new(fresh, cells).to_h.empty?
+          fresh: fresh
         )
       end
 

@@ -41,16 +41,11 @@ module TileLoom
             layer.except("data").merge("data" => {"file" => data_name, "layer" => layer["id"]})
           end
         enclosed =
-          %w[faces pictures profiles].to_h do |list|
-            [list, (book.settings[list] || []).map { |entry| enclosed(entry) }]
+          Assets::Enclosures.entries(book.settings) do |entry|
+            Assets::Enclosures.with_bytes(entry, book.enclosures.bytes(Assets::Enclosure.new(entry)))
           end
-        sorted(book.carried(@press.source).merge("layers" => layers, **enclosed.reject { |_, list| list.empty? }))
+        sorted(book.carried(@press.source).merge("layers" => layers, **enclosed))
       end
-
-      def enclosed(entry) =
-        entry.except("content", "file").merge(
-          "data" => [book.enclosures.bytes(Assets::Enclosure.new(entry))].pack("m0")
-        )
 
       def sorted(value)
         case value

@@ -81,7 +81,7 @@ module TileLoom
             part = Part.new(place(folder, index, entry.name), File.basename(entry.name), Formats.of_file(entry.name))
             unfolding.write(entry, part.path, Prepare::LARGEST_BYTES)
             entries
-              .select { |other| beside?(other.name, entry.name) }
+              .select { |other| Beside.of?(other.name, entry.name) }
               .each { |other| beside(part.path, other.name) { |path| unfolding.write(other, path, LARGEST_BESIDE) } }
             part
           end
@@ -96,32 +96,21 @@ module TileLoom
         end
         path = place(folder, 0, @name)
         File.symlink(@file, path)
-        siblings = Dir.children(File.dirname(@file)).select { |other| beside?(other, File.basename(@file)) }
-        siblings.each do |other|
-          source = File.join(File.dirname(@file), other)
-          next if File.size(source) > LARGEST_BESIDE
-          beside(path, other) { |target| FileUtils.cp(source, target) }
-        end
+        Beside
+          .all(@file)
+          .each do |source|
+            next if File.size(source) > LARGEST_BESIDE
+            beside(path, source) { |target| FileUtils.cp(source, target) }
+          end
         [Part.new(path, @name, format, @file)]
       end
 
       def place(folder, index, name) = File.join(folder, "#{index}#{File.extname(name).downcase}")
 
-      # a.png: a.pgw, a.prj, a.png.aux.xml, a.aux.xml
-      def beside?(other, name)
-        return false if other == name || !Formats::BESIDE.include?(File.extname(other).downcase)
-        stem = name.delete_suffix(File.extname(name)).downcase
-        [stem, name.downcase].any? { |start| other.downcase.delete_suffix(ending(other)) == start }
-      end
-
-      def ending(name) = name.downcase[/\.aux\.xml\z/] || File.extname(name).downcase
-
       def beside(path, other)
-        ending = ending(other)
-        return if ending == ".xml"
-        target = (ending == ".aux.xml") ? "#{path}.aux.xml" : "#{path.delete_suffix(File.extname(path))}#{ending}"
+        target = Beside.place(path, other) or return
         yield target
-        only_place(target) if ending == ".aux.xml"
+        only_place(target) if target.end_with?(".aux.xml")
       end
 
       def only_place(path)

@@ -2,7 +2,7 @@ import mergePatch from "json-merge-patch";
 import { useMemo, useState } from "react";
 import { useBook, useChange } from "../api/book";
 import { useAnswer, type IndexPatch } from "../api/indexAnswer";
-import type { Index } from "../api/types";
+import { merged } from "../api/merged";
 import { foretoldInWords } from "./answerInWords";
 
 // An index that is being tried: what it would come to is shown before any of it is kept.
@@ -12,10 +12,7 @@ export function useIndexTrial() {
   const [trial, setTrial] = useState<IndexPatch | null>(null);
   const tried = useAnswer(trial, trial !== null);
   // The settings as they would be.
-  const index = useMemo(
-    () => (trial ? (mergePatch.apply(structuredClone(document.index), trial) as Index) : document.index),
-    [document.index, trial],
-  );
+  const index = useMemo(() => (trial ? merged(document.index, trial) : document.index), [document.index, trial]);
   const keep = (label: string, patch: IndexPatch) => change(label, { index: patch });
   return {
     trial,
