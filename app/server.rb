@@ -9,6 +9,7 @@ module App
       Routes::House,
       Routes::References,
       Routes::Books,
+      Routes::History,
       Routes::Starts,
       Routes::Ground,
       Routes::Arrivals,

@@ -11,7 +11,20 @@ module App
     OLD_S = 24 * 3600
 
     def run =
-      [uploads, books, arrivals, originals, expired, pages, files, layers, rasters, index_runs, enclosures].compact
+      [
+        uploads,
+        books,
+        arrivals,
+        originals,
+        expired,
+        pages,
+        files,
+        history,
+        layers,
+        rasters,
+        index_runs,
+        enclosures
+      ].compact
 
     # Files of requests whose server was killed. Only in the folder that bin/start gives its children.
     def uploads
@@ -92,18 +105,24 @@ module App
       told(gone.length, "file", "of no run deleted (#{megabytes(bytes)})")
     end
 
-    # Layers that were removed, or replaced by another version, and that no undo or redo can bring back.
+    # Old steps of histories, merged.
+    def history
+      count = Book.where(making: false).find_each.sum { |book| HistoryCompaction.new(book).run }
+      told(count, "old step", "merged with others in the history of books")
+    end
+
+    # Layers that were brought in and that neither the book nor its history names, as of an import that failed.
     def layers
       gone =
         Book.find_each.flat_map do |book|
           Layer
             .where(book_id: book.id, removed: true)
             .to_a
-            .then { |removed| removed.empty? ? [] : unreachable(book, removed) }
+            .then { |removed| removed.empty? ? [] : unnamed(book, removed) }
         end
       features = gone.sum { |layer| Feature.where(layer_id: layer.id).count }
       gone.each(&:discard)
-      told(gone.length, "removed layer", "with #{features} features deleted, which no undo could bring back")
+      told(gone.length, "removed layer", "with #{features} features deleted, which no history names")
     end
 
     # Pixels of no layer, as of an import that was cut off.
@@ -121,7 +140,7 @@ module App
       told(count, "finished piece of work on an index", "forgotten")
     end
 
-    # Typefaces and pictures that no book, no kept design, no change to undo and no run names.
+    # Typefaces and pictures that no book, no kept design, no history and no run names.
     def enclosures
       named =
         named_in(Book, "document") | named_in(KeptDesign, "faces", "pictures") |
@@ -165,26 +184,14 @@ module App
 
     def job?(arrival) = Delayed::Job.where("handler LIKE ?", "%arrival_id: #{arrival.id}\n%").exists?
 
-    # [id, version] of the layers that the steps of undo and redo lead to; nil where one cannot be followed, so that
-    # nothing of the book's goes.
-    def reachable(book)
-      done = book.edits.where("position <= ?", book.edit_position).order(position: :desc)
-      undone = book.edits.where("position > ?", book.edit_position).order(:position)
-      [[done, "undo"], [undone, "redo"]].each_with_object(Set.new) do |(steps, direction), found|
-        steps.reduce(book.document) do |document, edit|
-          edit
-            .applied(document, direction)
-            .tap { |other| other["layers"].each { |entry| found << Layer.key_of(entry) } }
-        end
-      end
-    rescue TileLoom::Refusal
-      nil
-    end
-
-    def unreachable(book, removed)
-      reachable = reachable(book) or return []
+    def unnamed(book, removed)
+      named = book.document["layers"].to_set { |entry| Layer.key_of(entry) }
+      book
+        .edits
+        .where("JSON_CONTAINS(touched, ?)", JSON.generate("layers"))
+        .in_batches(of: 200) { |edits| edits.each { |edit| named.merge(edit.layers_named) } }
       busy = Arrival.where(book_id: book.id, state: "importing").pluck(:id)
-      removed.reject { |layer| reachable.include?([layer.key, layer.version]) || busy.include?(layer.arrival_id) }
+      removed.reject { |layer| named.include?([layer.key, layer.version]) || busy.include?(layer.arrival_id) }
     end
   end
 end

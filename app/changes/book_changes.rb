@@ -2,7 +2,7 @@
 
 module App
   # The one place through which a book changes: it checks the new document, writes rows, rebuilds the index
-  # where that is called for, and records what was before and after.
+  # where that is called for, and records what was done as a step of its history.
   class BookChanges
     # What a request was based on is no longer how the book stands.
     class Stale < StandardError
@@ -104,35 +104,66 @@ module App
       end
     end
 
-    # The last change that is done goes back, if it is one's own.
+    # The last of one's own changes goes back, whatever others changed since; Refusal where they changed the same.
     def undo = step("undo")
 
-    # The first that was undone is done again.
+    # The last that was undone of one's own is done again.
     def redo = step("redo")
 
-    # Keeps what led from before to after as an Edit, and forgets what could have been done again.
-    # cells: a CellChange, or nil. The book is locked by the caller.
-    def record(label, before, after, cells: nil)
+    # Makes the book what it was at a Moment (History#at). A Moment in another CRS is gone back to by a job
+    # (ReferenceChange.back).
+    def go_back(moment, label:)
+      locked(nil) do
+        before = @book.document
+        cells = CellChange.around(@book.index) { stand_again(moment) }
+        after = @book.document
+        next note([]) if cells.none? && before == after
+        record(label, before, after, cells: cells)
+      end
+    end
+
+    # One part as it was at a Moment. taken: a TakenPart. Returns the book.
+    def take(taken, label:)
+      locked(nil) do
+        before = @book.document
+        after = taken.document(before)
+        cells = taken.cells? ? taken_cells(taken, before, after) : write(before, after)
+        next note([]) if (cells.nil? || cells.none?) && before == @book.document
+        record(label, before, @book.document, cells: cells)
+      end
+    end
+
+    # Keeps what led from before to after as an Edit. cells: a CellChange, or nil; about: the Edit that is undone or
+    # redone. The book is locked by the caller.
+    def record(label, before, after, cells: nil, about: nil)
       ways = Edit.ways(before, after)
       note(ways[:operations], cells)
-      place = Book.where(id: @book.id).pick(:edit_position)
-      @book.edits.where("position > ?", place).delete_all
+      place = Book.where(id: @book.id).pick(:edit_position) + 1
+      give_up_undone unless about
+      now = Time.now.utc
       edit =
         @book.edits.create!(
           label: label.to_s[0, 200],
           cells: cells&.to_bytes,
+          touched: Edit.touched(ways[:operations], cells),
           **ways,
-          position: place + 1,
-          session: @session
+          position: place,
+          session: @session,
+          about: about&.position,
+          state: about ? Edit::STEP : Edit::DONE,
+          began_at: now,
+          created_at: now
         )
-      @book.edits.where("position <= ?", place + 1 - Edit::MOST_KEPT).delete_all
-      @book.update_columns(edit_position: place + 1)
+      @book.update_columns(edit_position: place)
+      keep_state(place, after) if (place % BookState::EVERY).zero?
       edit
     end
 
-    # Says up to where changes are done, after an edit was undone or redone. The book is locked by the caller.
-    def moved(edit, direction) =
-      @book.update_columns(edit_position: (direction == "undo") ? edit.position - 1 : edit.position)
+    # Says that a change was undone or redone, and records that. The book is locked by the caller.
+    def record_step(edit, direction, before, after, cells: nil)
+      edit.update!(state: (direction == "undo") ? Edit::UNDONE : Edit::DONE)
+      record(edit.label, before, after, cells: cells, about: edit)
+    end
 
     private
 
@@ -141,21 +172,35 @@ module App
     def step(direction)
       @book.with_lock do
         raise Busy if Reprojection.open_for(@book)
-        edit = @book.edits.find_by(position: @book.edit_position + ((direction == "undo") ? 0 : 1)) or next
-        refuse_others(edit, direction)
+        edit = Edit.next_step(@book, direction, @session) or next
         next ReferenceChange.step(@book, edit, direction, session: @session) if ReferenceChange.of?(edit)
         put(edit, direction)
         @book.reload
-        moved(edit, direction)
         @book.update!(revision: @book.revision + 1)
       end
       @book
     end
 
-    def refuse_others(edit, direction)
-      return if edit.of?(@session)
-      raise TileLoom::Refusal.new("changes.undo_of_another", label: edit.label) if direction == "undo"
-      raise TileLoom::Refusal.new("changes.redo_of_another", label: edit.label)
+    # Whoever goes on with something else does not redo what was undone before.
+    def give_up_undone = @book.edits.of_hand(@session).where(state: Edit::UNDONE).update_all(state: Edit::GIVEN_UP)
+
+    def keep_state(place, document)
+      moment = Moment.now(@book)
+      moment.document = document
+      BookState.create!(book_id: @book.id, position: place, packed: moment.packed)
+    end
+
+    def stand_again(moment)
+      refuse(@book.document, moment.document)
+      @book.update!(document: moment.document)
+      @book.index.keep(moment.core_cells, with: moment.generated_with)
+    end
+
+    # The cells are as the part says, not as they would follow.
+    def taken_cells(taken, before, after)
+      refuse(before, after)
+      @book.update!(document: after)
+      CellChange.around(@book.index) { taken.keep_cells(@book.index) }
     end
 
     # The block gives the document as it is to be.
@@ -218,15 +263,14 @@ module App
     # Do the indexes differ in these alone?
     def only?(before, after, *keys) = before["index"].except(*keys) == after["index"].except(*keys)
 
-    def put(change, direction)
+    def put(edit, direction)
       before = @book.document
-      after = change.applied(before, direction)
+      after = edit.applied(before, direction)
       refuse(before, after)
       @book.update!(document: after)
-      cells = change.cells && CellChange.read(change.cells)
-      cells = cells.reversed if cells && direction == "undo"
-      cells&.put(@book.index)
-      note(change.way(direction), cells)
+      change = edit.cell_change
+      change = change.reversed if change && direction == "undo"
+      record_step(edit, direction, before, after, cells: change&.put(@book.index, label: edit.label))
     end
 
     def note(operations, cells = nil)

@@ -48,8 +48,7 @@ module App
     def self.label(name) = "Transformation #{name}"[0, 200]
 
     # Is it the doing of a job, so that undo and redo are one too?
-    def self.of?(edit) =
-      edit.about?("crs") || Reprojection.exists?(edit_id: edit.id, direction: "forward")
+    def self.of?(edit) = edit.about?("crs") || Reprojection.exists?(edit_id: edit.id, direction: %w[forward back])
 
     # An undo or redo of an Edit that changed the reference.
     def self.step(book, edit, direction, session: nil)
@@ -60,6 +59,19 @@ module App
         operations: document["operations"],
         edit_id: edit.id,
         direction: direction,
+        session: session
+      )
+    end
+
+    # Makes the book what it was at a Moment in another CRS.
+    def self.back(book, moment, label:, session: nil)
+      enqueue(
+        book,
+        moment.document["crs"],
+        operations: moment.document["operations"],
+        position: moment.position,
+        direction: "back",
+        label: label,
         session: session
       )
     end
@@ -88,34 +100,43 @@ module App
           raise TileLoom::Refusal.new("changes.data_came_meanwhile")
         end
         before = @book.document
-        cells = @book.index.core_cells
-        after, carried = outcome(before, cells)
-        put(after, carried, boxes)
-        record(before, after, cells, carried)
+        after, cells, with = outcome(before, @book.index.core_cells)
+        change = CellChange.around(@book.index) { put(after, cells, with, boxes) }
+        record(before, @book.document, change)
         @book.update!(revision: @book.revision + 1)
       end
     end
 
     private
 
-    # [document, cells] as they are to be.
+    # [document, cells, what these were generated with] as they are to be.
     def outcome(before, cells)
-      return undone if @change.direction != "forward"
-      return before.merge("operations" => @change.operations), cells if @change.target == before["crs"]
-      document = @book.core
-      carry =
-        TileLoom::Index::Carry.new(
-          from: TileLoom::Crs::System.find(before["crs"]),
-          to: TileLoom::Crs::System.find(@change.target),
-          frame: document.layout.frame_box,
-          held: document.index.held
-        )
+      return back if @change.direction == "back"
+      return step(before, cells) if @change.direction != "forward"
+      with = @book.index.generated_with&.except("plain")
+      return before.merge("operations" => @change.operations), cells, with if @change.target == before["crs"]
+      carry = carry(before)
       after =
         before.merge(
           {"crs" => @change.target, "operations" => @change.operations}.compact,
           "index" => before["index"].merge("area" => area(before.dig("index", "area"), carry))
         )
-      [after, cells.map { |cell| carry.cell(cell) }]
+      [after, cells.map { |cell| carry.cell(cell) }, with]
+    end
+
+    def carry(before)
+      document = @book.core
+      TileLoom::Index::Carry.new(
+        from: TileLoom::Crs::System.find(before["crs"]),
+        to: TileLoom::Crs::System.find(@change.target),
+        frame: document.layout.frame_box,
+        held: document.index.held
+      )
+    end
+
+    def back
+      moment = History.new(@book).at(@change.position)
+      [moment.document, moment.core_cells, moment.generated_with]
     end
 
     # Shapes drawn by hand are in the book's reference.
@@ -129,36 +150,45 @@ module App
       end
     end
 
-    def undone
+    # The very cells of before come back; where others changed some since, all are carried over as they stand.
+    def step(before, cells)
       edit = @book.edits.find(@change.edit_id)
-      first = Reprojection.where(book_id: @book.id, edit_id: edit.id, direction: "forward").first
-      back = @change.direction == "undo"
-      rows = back ? first.cells_before : first.cells_after
-      [edit.applied(@book.document, @change.direction), rows.map { |row| Cell.core_of(row) }]
+      change = edit.cell_change
+      change = change.reversed if change && @change.direction == "undo"
+      document = edit.applied(before, @change.direction)
+      return document, cells, @book.index.generated_with if change.nil?
+      rows = @book.index.rows
+      return document, carried(before, cells), @book.index.generated_with if (change.gone - rows).any?
+      walked = change.walked(rows.to_h { |row| [row["cell_id"], row] }).values.sort_by { |row| row["number"] }
+      [document, walked.map { |row| Cell.core_of(row) }, change.generated_with.last]
     end
+
+    def carried(before, cells) = carry(before).then { |carry| cells.map { |cell| carry.cell(cell) } }
 
     def label(before)
       return "CRS #{TileLoom::Crs::System.find(@change.target).name}" if @change.target != before["crs"]
       self.class.label((@change.operations - before.fetch("operations", [])).first&.fetch("name").to_s)
     end
 
-    def put(after, cells, boxes)
+    def put(after, cells, with, boxes)
       ActiveRecord::Base.connection.exec_update(
         "UPDATE features JOIN reprojected_shapes ON reprojected_shapes.feature_id = features.id AND " \
           "reprojected_shapes.reprojection_id = #{@change.id.to_i} SET features.shape = reprojected_shapes.shape"
       )
       boxes.each { |id, box| Layer.where(id: id).update_all({coarse_levels: nil, **Layer.bounds(box)}) }
       @book.update!(document: after)
-      @book.index.keep(cells)
+      @book.index.keep(cells, with: with)
     end
 
-    def record(before, after, cells, carried)
-      if @change.direction == "forward"
-        edit = BookChanges.new(@book, session: @change.session).record(label(before), before, after)
-        kept = [cells, carried].map { |list| list.map { |cell| Cell.row_of(cell) } }
-        @change.update!(edit_id: edit.id, cells_before: kept[0], cells_after: kept[1])
+    def record(before, after, cells)
+      changes = BookChanges.new(@book, session: @change.session)
+      case @change.direction
+      when "forward", "back"
+        edit = changes.record(@change.label || label(before), before, after, cells: cells)
+        @change.update!(edit_id: edit.id)
       else
-        BookChanges.new(@book).moved(@book.edits.find(@change.edit_id), @change.direction)
+        edit = @book.edits.find(@change.edit_id)
+        changes.record_step(edit, @change.direction, before, after, cells: cells)
       end
       @change.turn("done")
     end

@@ -71,6 +71,7 @@ module App
             told: press.order.form.told(press) + press.file_names.told,
             total: press.items.length,
             revision: @book.revision,
+            position: @book.edit_position,
             document: document,
             cells: rows,
             secrets: @secrets && JSON.generate(@secrets.to_h.compact),

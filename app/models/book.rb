@@ -37,6 +37,20 @@ module App
 
     def reload(*) = super.tap { @layers = nil }
 
+    # The book as it was at a Moment, to be looked at alone.
+    def as_it_was(moment) = self.class.find(id).tap { |book| book.stand_as(moment) }
+
+    def stand_as(moment)
+      self["document"] = moment.document
+      derive
+      index.stand_as(moment)
+      @layers, @moment = nil, moment.position
+      readonly!
+    end
+
+    # Behind which of its edits it is looked at; nil: as it stands.
+    attr_reader :moment
+
     # Deletes it with all that is its own, layers a batch at a time.
     def discard
       layer_rows.each(&:discard)

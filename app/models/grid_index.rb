@@ -52,6 +52,12 @@ module App
 
     def reload(*) = super.tap { @rows = nil }
 
+    # See Book#as_it_was.
+    def stand_as(moment)
+      @rows, self.generated_with = moment.rows, moment.generated_with
+      readonly!
+    end
+
     # As the book's document has them.
     def settings = book.document["index"]
 

@@ -3,7 +3,8 @@
 module App
   # A change of the reference that a book is drawn in: all features are taken there from their
   # originals, aside, and put in place in one go. Undoing such a change is one too.
-  # States: waiting, running, done, failed, cancelled. direction: forward, undo, redo.
+  # States: waiting, running, done, failed, cancelled. direction: forward, undo, redo
+  # (of the edit), back (to the book as it was at a position).
   class Reprojection < ActiveRecord::Base
     include OpenStates
 
@@ -13,10 +14,6 @@ module App
 
     # "operations" of the document that it leads to.
     attribute :operations, :json
-    # The index's cells as rows, before and after, so that undo brings back the very same.
-    attribute :cells_before, :json
-    attribute :cells_after, :json
-
     def self.open_for(book) = where(book_id: book.id, state: OPEN).order(:id).last
   end
 end

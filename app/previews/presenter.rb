@@ -75,6 +75,7 @@ module App
         "index_frame" => book.index_layout&.then { |own| page(own, own.index_frame.box(own.page)) },
         **pages_beside(book),
         **steps(book, session),
+        "position" => book.edit_position,
         "reprojection" => Reprojection.open_for(book)&.then { |change| reprojection(change) },
         "told" =>
           Reprojection
@@ -91,22 +92,51 @@ module App
       }
     end
 
-    # What undo and redo would do, and whether that is the browser's own to undo.
-    def steps(book, session)
-      edits =
-        book
-          .edits
-          .where(position: book.edit_position..book.edit_position + 1)
-          .select(:label, :position, :session)
-          .index_by(&:position)
-      last, following = edits.values_at(book.edit_position, book.edit_position + 1)
+    # What undo and redo would do for the browser that asks.
+    def steps(book, session) =
+      %w[undo redo].to_h { |direction| [direction, Edit.next_step(book, direction, session)&.label] }
+
+    # A page of the history. edits: from History#steps.
+    def history(book, edits, session:)
       {
-        "undo" => last&.label,
-        "redo" => following&.label,
-        "undo_own" => last.nil? || last.of?(session),
-        "redo_own" => following.nil? || following.of?(session)
+        "steps" => edits.map { |edit| history_step(edit, session) },
+        "more" => edits.length == History::PAGE,
+        **versions(book),
+        "runs" =>
+          book
+            .press_runs
+            .where(state: %w[done incomplete])
+            .order(id: :desc)
+            .limit(History::PAGE)
+            .pluck(:id, :position, :title, :finished_at)
+            .map do |id, position, title, at|
+              {"id" => id, "position" => position, "title" => title, "at" => at&.iso8601}
+            end
       }
     end
+
+    def history_step(edit, session)
+      {
+        "position" => edit.position,
+        "label" => edit.label,
+        "at" => edit.created_at.iso8601,
+        "began_at" => edit.began_at.iso8601,
+        "steps" => edit.steps,
+        "touched" => edit.touched,
+        "state" => edit.state,
+        "about" => edit.about,
+        "own" => edit.session && edit.session == session
+      }
+    end
+
+    def versions(book) =
+      {
+        "versions" =>
+          NamedVersion
+            .where(book_id: book.id)
+            .order(:position, :id)
+            .map { |version| {**version.slice("id", "position", "name"), "at" => version.created_at.iso8601} }
+      }
 
     # All typefaces; css: what a browser calls it; content: where the file of an own one is.
     def faces(book)
@@ -386,6 +416,7 @@ module App
         "finished_at" => run.finished_at&.iso8601,
         "expires_at" => run.expires_at&.iso8601,
         "revision" => run.revision,
+        "position" => run.position,
         "later_revision" => run.later_revision,
         "own" => !run.asked_by.nil? && run.asked_by == session,
         "asked_from" => run.asked_from,

@@ -1,21 +1,33 @@
 # frozen_string_literal: true
 
 module App
-  # A book as it stands at a revision, kept between requests so that leafing is quick.
+  # A book as it stands at a revision, or as it was, kept between requests so that leafing is quick.
   class Snapshot
     MOST_KEPT = 8
     LOCK = Mutex.new
 
     attr_reader :document, :source, :cells, :revision
 
-    def self.of(book)
-      LOCK.synchronize do
-        @kept ||= {}
-        found = @kept.delete([book.id, book.revision]) || new(book)
-        @kept.shift while @kept.size >= MOST_KEPT
-        @kept[[book.id, book.revision]] = found
+    def self.of(book) = kept([book.id, book.revision, book.moment]) { new(book) }
+
+    # The book as it was behind one of its edits; Refusal where it was drawn in another CRS.
+    def self.behind(book, position)
+      kept([book.id, book.revision, position]) do
+        older = History.new(Book.find(book.id)).book_at(position)
+        raise TileLoom::Refusal.new("history.other_crs", crs: older.crs.name) if older.reference != book.reference
+        new(older)
       end
     end
+
+    def self.kept(key)
+      LOCK.synchronize do
+        @kept ||= {}
+        found = @kept.delete(key) || yield
+        @kept.shift while @kept.size >= MOST_KEPT
+        @kept[key] = found
+      end
+    end
+    private_class_method :kept
 
     def initialize(book)
       @revision = book.revision
@@ -57,6 +69,9 @@ module App
       return Zlib.gzip(sheet_svg(number, thumb: thumb, ppi: ppi), level: 4) if tiles?
       ProofCache.fetch([fingerprint, number, thumb, ppi]) { sheet_svg(number, thumb: thumb, ppi: ppi) }
     end
+
+    # By which one page is told from another that is drawn otherwise.
+    def drawn(number) = Digest::SHA256.hexdigest(Zlib.gunzip(sheet_svgz(number)))
 
     def sheet_svg(number, thumb: false, ppi: PROOF_PPI)
       manner = thumb ? {tolerance_mm: 1.2, names: false, ppi: THUMB_PPI} : {ppi: ppi}

@@ -15,7 +15,7 @@ module App
 
       get "/api/books/:book_id/sheets/:number.svg" do
         ppi = params["ppi"] ? number("ppi", 36..1200).to_i : Snapshot::PROOF_PPI
-        snapshot = Snapshot.of(book)
+        snapshot = params["at"] ? Snapshot.behind(book, whole(params["at"])) : Snapshot.of(book)
         packed_drawing(
           snapshot.sheet_svgz(page_number, thumb: params["thumb"] == "1", ppi: ppi),
           lasting: !snapshot.tiles?

@@ -88,17 +88,6 @@ RSpec.describe App::BookChanges do
     1.upto(settings.length - 1) { |step| expect(described_class.new(book).redo.reload.document).to eq(settings[step]) }
   end
 
-  it "keeps the last changes of each book, however many others have" do
-    stub_const("App::Edit::MOST_KEPT", 3)
-    other = kept_book
-    5.times do |n|
-      change({"title" => "Title #{n}"})
-      described_class.new(other).apply({"title" => "Other #{n}"}, label: "Other")
-    end
-    expect(book.edits.order(:id).map { |edit| edit.operations.first["value"] }).to eq(["Title 2", "Title 3", "Title 4"])
-    expect(other.edits.count).to eq(3)
-  end
-
   it "leaves nothing half-written when generating cells fails at the end" do
     before = book.document
     allow_any_instance_of(App::GridIndex).to receive(:keep).and_raise("no ink")

@@ -80,37 +80,52 @@ RSpec.describe "Together" do
         Array.new(2) { -> { 5.times.map { step("redo", "sessionA")[0] } } } + [-> { title("new", "sessionA")[0] }]
       expect(at_once(*work).flatten.uniq - [200, 409]).to be_empty
       positions = App::Edit.where(book_id: book.id).order(:position).pluck(:position)
-      expect(positions).to eq((positions.first..positions.last).to_a)
-      expect(fresh.edit_position).to be_between(0, positions.last)
-      # All the way back and forth again leads to the same.
-      expect(
-        App::Edit.where(book_id: book.id, position: fresh.edit_position).pick(:operations)&.first&.fetch("value") ||
-          "Test moss"
-      ).to eq(fresh.title)
+      expect(positions).to eq((1..fresh.edit_position).to_a)
+      # The history, walked from its beginning, leads to the book as it is.
+      first = App::History.new(fresh).at(0)
+      walked = first.walked(App::Edit.where(book_id: book.id).order(:position).to_a, "forth")
+      expect([first.document["title"], walked.document]).to eq(["Test moss", fresh.document])
     end
 
     it "cannot be put out of order in the database" do
       title("One", "sessionA")
       edit = App::Edit.last
-      expect {
-        App::Edit.create!(book_id: book.id, label: "x", operations: [], inverse: [], position: edit.position)
-      }.to raise_error(ActiveRecord::RecordNotUnique)
+      expect { App::Edit.create!(edit.attributes.except("id")) }.to raise_error(ActiveRecord::RecordNotUnique)
     end
 
-    it "take back one's own changes, and say so where another's stands on top" do
+    it "take back one's own changes, whatever others changed since" do
       title("Mine", "sessionA")
-      expect(step("undo", "sessionB")).to match(
-        [422, include("message" => /“Mine”, was made by someone else and stands on top of yours/)]
+      request(
+        "PATCH",
+        "/api/books/#{book.id}",
+        {patch: {subtitle: "Theirs"}, label: "Subtitle"},
+        session: "sessionB"
       )
+      expect(step("undo", "sessionA")).to match([200, include("undo" => nil, "redo" => "Mine")])
+      expect([fresh.title, fresh.subtitle]).to eq(["Test moss", "Theirs"])
+      expect(step("undo", "sessionB")).to match([200, include("undo" => nil, "redo" => "Subtitle")])
+      expect(step("redo", "sessionA")).to match([200, include("undo" => "Mine", "redo" => nil)])
+      expect([fresh.title, fresh.subtitle]).to eq(["Mine", ""])
+    end
+
+    it "say both values where someone else changed the same since, and leave it" do
+      title("Mine", "sessionA")
       title("Theirs", "sessionB")
-      expect(step("undo", "sessionA")).to match([422, include("message" => /“Theirs”, was made by someone else/)])
-      expect(fresh.title).to eq("Theirs")
-      expect(step("undo", "sessionB")).to match(
-        [200, include("undo" => "Mine", "undo_own" => false, "redo" => "Theirs", "redo_own" => true)]
+      expect(step("undo", "sessionA")).to match(
+        [422, include("message" => /“Mine” was not undone .*it left “Title” at “Mine”.*made it “Theirs” since/)]
       )
-      expect(step("redo", "sessionA")).to match([422, include("message" => /only they can redo it/)])
-      expect(step("undo", "sessionA")).to match([200, include("undo" => nil)])
+      expect(fresh.title).to eq("Theirs")
+      expect(step("undo", "sessionB")[0]).to eq(200)
+      expect(step("undo", "sessionA")[0]).to eq(200)
       expect(fresh.title).to eq("Test moss")
+    end
+
+    it "redo nothing that one has gone on from" do
+      title("One", "sessionA")
+      step("undo", "sessionA")
+      title("Two", "sessionA")
+      expect(step("redo", "sessionA")).to match([200, include("undo" => "Two", "redo" => nil)])
+      expect(fresh.title).to eq("Two")
     end
 
     it "take back what is nobody's for anyone" do
@@ -169,6 +184,42 @@ RSpec.describe "Together" do
           {do: "scale", cells: [cells.first["cell_id"]], scale: 1e-300, revision: fresh.revision}
         )
       expect(status).to eq(422)
+    end
+  end
+
+  describe "cells that two change" do
+    def cells = fresh.index.rows
+
+    def cell(deed, session, **more) =
+      request("POST", "/api/books/#{book.id}/cells", {do: deed, revision: fresh.revision, **more}, session: session)
+
+    it "are undone each by who changed it, in either order" do
+      first, second, third = cells.first(3).map { |row| row["cell_id"] }
+      before = cells
+      cell("move", "sessionA", cells: [first], dx: 30, dy: 0)
+      cell("remove", "sessionB", cells: [second])
+      cell("rename", "sessionA", cells: [third], name: "Z9")
+      2.times { expect(step("undo", "sessionA")[0]).to eq(200) }
+      expect(cells).to eq(
+        before
+          .reject { |row| row["cell_id"] == second }
+          .each_with_index
+          .map { |row, place| row.merge("number" => place + 1) }
+      )
+      expect(step("undo", "sessionB")[0]).to eq(200)
+      expect(cells).to eq(before)
+    end
+
+    it "say whose sheet it is where both changed the same" do
+      first = cells.first
+      cell("move", "sessionA", cells: [first["cell_id"]], dx: 30, dy: 0)
+      cell("rename", "sessionB", cells: [first["cell_id"]], name: "Z9")
+      expect(step("undo", "sessionA")[0]).to eq(200)
+      expect(cells.first.values_at("name", "centre_x")).to eq(["Z9", first["centre_x"]])
+      step("redo", "sessionA")
+      cell("move", "sessionB", cells: [first["cell_id"]], dx: 0, dy: 30)
+      cell("move", "sessionB", cells: [first["cell_id"]], dx: 5, dy: 0)
+      expect(step("undo", "sessionA")).to match([422, include("message" => /sheet Z9 was changed by someone else/)])
     end
   end
 

@@ -255,7 +255,7 @@ RSpec.describe "Work" do
       expect(arrival.reload).to have_attributes(state: "failed", reason: /Looking into a\.geojson failed several times/)
     end
 
-    it "is swept out: layers beyond undo, pages of ended runs, finished work, with numbers" do
+    it "is swept out: layers of no history, pages of ended runs, finished work, with numbers" do
       dams = App::Layer.find_by!(book_id: book.id, key: "dams")
       App::BookChanges.new(book).apply(
         {"layers" => book.document["layers"].reject { |layer| layer["id"] == "dams" }},
@@ -263,7 +263,7 @@ RSpec.describe "Work" do
       )
       expect(App::Sweep.new.layers).to be_nil
       App::Edit.delete_all
-      expect(App::Sweep.new.layers).to eq("1 removed layer: with 20 features deleted, which no undo could bring back.")
+      expect(App::Sweep.new.layers).to eq("1 removed layer: with 20 features deleted, which no history names.")
       expect([App::Layer.exists?(dams.id), App::Feature.where(layer_id: dams.id).count]).to eq([false, 0])
       run = App::PressOrder.new(fresh, {"sheets" => "all"}).place
       run.pieces.update_all(pages: "x")

@@ -24,7 +24,7 @@ class CreateTables < ActiveRecord::Migration[7.2]
       t.string :title, :subtitle, null: false
       t.text :reference, null: false
       t.integer :revision, null: false, default: 1
-      # Up to which of its edits changes are done.
+      # The last of its edits.
       t.integer :edit_position, null: false, default: 0
       # Being made of a file; not listed yet.
       t.boolean :making, null: false, default: false
@@ -124,16 +124,40 @@ class CreateTables < ActiveRecord::Migration[7.2]
   end
 
   def changes
-    # session: of the browser whose change it was; empty for nobody's, which anyone may undo.
+    # The history of a book: every change, undo and redo, never rewritten but where old ones are merged. session: of the
+    # browser whose change it was; empty for nobody's, which anyone may undo. about: the position of the change that
+    # this one undoes or redoes. state: whether the change stands (App::Edit). steps: how many were merged into it;
+    # began_at: when the first of them was made.
     create_table :edits do |t|
-      t.references :book, null: false, foreign_key: {on_delete: :cascade}
+      t.references :book, null: false, foreign_key: {on_delete: :cascade}, index: false
       t.integer :position, null: false
       t.string :label, null: false
-      t.json :operations, :inverse, null: false
+      t.json :operations, :inverse, :touched, null: false
       t.binary :cells, limit: 4_294_967_295
       t.string :session, limit: 64
-      t.datetime :created_at, null: false
+      t.integer :about
+      t.string :state, limit: 10, null: false
+      t.integer :steps, null: false, default: 1
+      t.datetime :began_at, :created_at, null: false
       t.index %i[book_id position], unique: true
+      t.index %i[book_id state position]
+    end
+
+    # The book as it was behind an edit, so that a look back does not go through all of them.
+    create_table :book_states do |t|
+      t.references :book, null: false, foreign_key: {on_delete: :cascade}, index: false
+      t.integer :position, null: false
+      t.binary :packed, limit: 4_294_967_295, null: false
+      t.index %i[book_id position], unique: true
+    end
+
+    # States of a book that somebody named.
+    create_table :named_versions do |t|
+      t.references :book, null: false, foreign_key: {on_delete: :cascade}, index: false
+      t.integer :position, null: false
+      t.string :name, limit: 200, null: false, **TO_THE_LETTER
+      t.datetime :created_at, null: false
+      t.index %i[book_id name], unique: true
     end
 
     # A change of the book's reference or of a transformation between datums.
@@ -146,7 +170,8 @@ class CreateTables < ActiveRecord::Migration[7.2]
       t.text :reason
       t.bigint :edit_id
       t.string :direction, limit: 10, null: false, default: "forward"
-      t.json :cells_before, :cells_after
+      t.integer :position
+      t.string :label, limit: 200
       t.string :session, limit: 64
       t.timestamps
     end
@@ -159,7 +184,7 @@ class CreateTables < ActiveRecord::Migration[7.2]
   end
 
   def press
-    # document, cells: the book as it was when the run was asked for.
+    # document, cells: the book as it was when the run was asked for, behind the edit of that position.
     create_table :press_runs do |t|
       t.references :book, null: false, foreign_key: {on_delete: :cascade}
       t.string :title, limit: 200
@@ -168,7 +193,7 @@ class CreateTables < ActiveRecord::Migration[7.2]
       t.json :names, :told
       t.string :state, limit: 20, null: false, default: "waiting"
       t.integer :total, null: false, default: 0
-      t.integer :revision, null: false
+      t.integer :revision, :position, null: false
       t.text :reason
       t.json :document, :cells, null: false
       t.json :later
