@@ -2,7 +2,7 @@
 
 module App
   # Makes the history of a book smaller where it is old: steps of one hand are merged by hour, and later by day, into
-  # one that leads from what was before the first to what was behind the last. What somebody asks for by name stays: named
+  # one that leads from what was before the first to what was behind the last. What is asked for by name stays: named
   # versions and the book as it was exported.
   class HistoryCompaction
     # Until then every step stays, in seconds.

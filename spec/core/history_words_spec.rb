@@ -70,9 +70,9 @@ RSpec.describe TileLoom::Document::TakenBack do
   it "is refused where someone changed the same, with both values" do
     red, green = dams.merge("colour" => "red"), dams.merge("colour" => "green")
     [
-      [layers.call(dams), layers.call(red), layers.call(green), /left “Layers › dams › Colour” at “red”.*made it “green” since/],
+      [layers.call(dams), layers.call(red), layers.call(green), /left “Layers › dams › Colour” at “red”.*“green”/],
       [layers.call(dams), layers.call(red), layers.call(peat), /“Layers › dams › Colour” was removed by someone else/],
-      [layers.call(peat), layers.call(dams, peat), layers.call(green, peat), /left “Layers › dams” at .*blue.*made it .*green/],
+      [layers.call(peat), layers.call(dams, peat), layers.call(green, peat), /left “Layers › dams” at .*blue.*green/],
       [layers.call(dams), layers.call, layers.call(green), /left “Layers › dams” at nothing.*made it .*green/],
       [layers.call(dams, peat), layers.call(peat, dams), layers.call(peat), /“Layers › dams” was removed/],
       [layers.call(dams), layers.call(red), {"title" => "x"}, /“Layers › Dams › Colour” was removed/]
