@@ -14,7 +14,7 @@ const FLOORS = [
   ["map", "page"],
   ["arrivals", "grids", "labels", "pixels", "symbols"],
   ["notes"],
-  ["ground", "sheet", "weave", "proof", "press", "shelf"],
+  ["ground", "sheet", "weave", "proof", "press", "shelf", "history"],
 ];
 
 const zones = FLOORS.flatMap((floor, height) =>

@@ -162,7 +162,7 @@ module App
     # Says that a change was undone or redone, and records that. The book is locked by the caller.
     def record_step(edit, direction, before, after, cells: nil)
       edit.update!(state: (direction == "undo") ? Edit::UNDONE : Edit::DONE)
-      record(edit.label, before, after, cells: cells, about: edit)
+      record("#{direction.capitalize}: #{edit.label}", before, after, cells: cells, about: edit)
     end
 
     private

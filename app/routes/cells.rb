@@ -20,7 +20,7 @@ module App
       post "/api/books/:book_id/cells" do
         wanted = body_json
         deed = wanted["do"].to_s
-        changes.of_cells(DEEDS[deed], revision: wanted["revision"]) do
+        changes.of_cells(label(deed, wanted), revision: wanted["revision"]) do
           handwork = handwork()
           cells = done(handwork, deed, wanted)
           # A place that was given by hand stays when the index is rebuilt.
@@ -79,6 +79,18 @@ module App
       end
 
       private
+
+      # So many names are listed in the history.
+      MOST_NAMED = 3
+
+      # "Move cells: E1, E2, E3 and 4 more"
+      def label(deed, wanted)
+        ids = Array(wanted["cells"])
+        names = book.index.rows.select { |row| ids.include?(row["cell_id"]) }.map { |row| row["name"] }
+        return DEEDS[deed] if names.empty?
+        more = names.length - MOST_NAMED
+        "#{DEEDS[deed]}: #{names.first(MOST_NAMED).join(", ")}#{" and #{more} more" if more.positive?}"
+      end
 
       # ids: of the cells in the hand.
       def alignment(ids)

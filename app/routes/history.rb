@@ -25,7 +25,7 @@ module App
       post "/api/books/:book_id/history/:position/back" do
         body_json
         moment = history.at(position)
-        label = "Back to #{body_json["name"] || "an earlier state"}"
+        label = "Go back to #{body_json["name"] || "an earlier state"}"
         if moment.document["crs"] != book.document["crs"]
           ReferenceChange.back(book, moment, label: label, session: session_id)
           status 202
@@ -38,7 +38,7 @@ module App
       post "/api/books/:book_id/history/:position/take" do
         wanted = body_json
         moment = history.at(position)
-        label = "#{wanted["name"] || "A part"} as it was"
+        label = "Take back: #{wanted["name"] || "a part"}"
         changes.take(Taken.of(wanted, moment, book.document), label: label)
         json(shown(book.reload))
       end

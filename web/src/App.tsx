@@ -3,9 +3,14 @@ import { useQuery } from "@tanstack/react-query";
 import { Navigate, Route, Routes, useParams } from "react-router";
 import { BookContext, ChangingContext, useBookQuery, useChanging } from "./api/book";
 import { get } from "./api/client";
+import { useBookThen } from "./api/history";
 import { useFaces } from "./api/useFaces";
+import { CardInPlace } from "./frame/Card";
 import { Frame } from "./frame/Frame";
 import { STEPS } from "./frame/steps";
+import { useLookBack } from "./frame/useLookBack";
+import { HistoryCard } from "./history/HistoryCard";
+import { LookingBack } from "./history/LookingBack";
 import { Shelf } from "./shelf/Shelf";
 import { GroundStep } from "./ground/GroundStep";
 import { PressStep } from "./press/PressStep";
@@ -38,18 +43,35 @@ function OneBook() {
   const id = Number(params.book);
   const book = useBookQuery(id);
   const changing = useChanging(book.data);
-  useFaces(book.data);
+  const { open, at } = useLookBack();
+  const then = useBookThen(id, book.data?.revision, at);
+  // Proof shows the book as it was; the other steps change today's.
+  const shown = params.step === "proof" && at !== null ? then.data : book.data;
+  useFaces(shown);
   const step = STEPS.find((known) => known.id === params.step);
   if (!step) return <Navigate replace to={`/books/${id}/weave`} />;
   if (book.isError && !book.data) return <Message text={book.error.message} />;
   if (!book.data) return <Waiting />;
+  if (!shown && then.isError) return <Message text={then.error.message} />;
+  if (!shown) return <Waiting />;
   const View = VIEWS[step.id];
-  return (
+  // Whatever is looked at, the history is of today's book and changes that.
+  const history = open && (
     <BookContext value={book.data}>
       <ChangingContext value={changing}>
-        <Frame step={step.id}>
-          <View />
-        </Frame>
+        <HistoryCard then={then.data} />
+      </ChangingContext>
+    </BookContext>
+  );
+  return (
+    <BookContext value={shown}>
+      <ChangingContext value={changing}>
+        <CardInPlace value={history || null}>
+          <Frame step={step.id}>
+            <LookingBack />
+            <View />
+          </Frame>
+        </CardInPlace>
       </ChangingContext>
     </BookContext>
   );

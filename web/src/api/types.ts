@@ -208,18 +208,18 @@ export interface Book {
   index_state: { changed: Cause[]; frame_then: [number, number] | null; kept: number };
   // The kind of names that sheets have, and an example of the pattern.
   naming: { kind: NonNullable<Naming["kind"]>; example: string[] };
+  // What this browser's undo and redo would be about.
   undo: string | null;
   redo: string | null;
-  // Are they this browser's own (or nobody's)?
-  undo_own: boolean;
-  redo_own: boolean;
+  // The last step of its history.
+  position: number;
+  // Looked back at: behind which step it was like this. Such a book is not changed.
+  at?: number;
   faces: { key: string; family: string; weight: number; italic: boolean; css: string; content?: string }[];
   reprojection: { name: string; done: number; total: number } | null;
   told: string | null;
 }
 
-// A book after a change, for a browser that has it as it was: the parts that are another. Of the document the members
-// that differ (null: gone); of the cells those that went, by id, and those that came.
 // What a change made another: operations on the document, cells that went and that came, other members as they are.
 export interface BookChange extends Partial<Omit<Book, "document" | "cells">> {
   id: number;
@@ -344,6 +344,8 @@ export interface Run {
   finished_at: string | null;
   expires_at: string | null;
   revision: number;
+  // Behind which step of the book's history it was ordered.
+  position: number;
   later_revision: number | null;
   own: boolean;
   asked_from: string | null;

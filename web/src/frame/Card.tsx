@@ -1,8 +1,16 @@
 import { Box, Typography } from "@mui/material";
-import type { ReactNode } from "react";
+import { createContext, useContext, type ReactNode } from "react";
+
+// What stands in the place of every step's own card, while it is there.
+export const CardInPlace = createContext<ReactNode>(null);
 
 // The card on the right: what is selected, its main settings first.
-export function Card({ title, note, children }: { title: string; note?: ReactNode; children: ReactNode }) {
+export function Card(props: { title: string; note?: ReactNode; children: ReactNode }) {
+  return useContext(CardInPlace) ?? <Panel {...props} />;
+}
+
+// The same without anything in its place.
+export function Panel({ title, note, children }: { title: string; note?: ReactNode; children: ReactNode }) {
   return (
     <Box
       component="aside"

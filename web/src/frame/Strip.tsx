@@ -2,6 +2,7 @@ import { Box, Typography } from "@mui/material";
 import { useEffect, useRef, useState, type DragEvent, type MouseEvent, type ReactNode } from "react";
 import { Link, useLocation } from "react-router";
 import { useBook, useChange } from "../api/book";
+import { sheetPicture } from "../api/history";
 import type { Book, Cell } from "../api/types";
 import { count } from "../api/words";
 import { useAlso } from "./useAlso";
@@ -36,7 +37,8 @@ export function Strip() {
   const [dragged, setDragged] = useState<number | null>(null);
   const [over, setOver] = useState<number | null>(null);
   // Before the pages: what lies off the page, and the index where the book has no sheet for it.
-  const before = ((away.length > 0 ? 1 : 0) + (book.document.index_layout ? 0 : 1)) * STEP;
+  const pictured = !book.document.index_layout && book.at === undefined;
+  const before = ((away.length > 0 ? 1 : 0) + (pictured ? 1 : 0)) * STEP;
   const all = leafCount(book);
   const measure = () => {
     const element = strip.current;
@@ -124,7 +126,7 @@ export function Strip() {
               </Box>
             </Item>
           )}
-          {!book.document.index_layout && (
+          {pictured && (
             <Item left={before - STEP}>
               <Picture
                 to={`/books/${book.id}/weave`}
@@ -144,7 +146,7 @@ export function Strip() {
                   <Picture
                     current={page.number === number}
                     onPick={() => go(page.number)}
-                    image={`/api/books/${book.id}/sheets/${page.number}.svg?thumb=1&r=${drawn}`}
+                    image={`${sheetPicture(book, page.number, drawn)}&thumb=1`}
                     name={page.name}
                     note={page.folio === null || page.kind === "index" ? "" : `p. ${page.folio}`}
                   />
@@ -155,29 +157,33 @@ export function Strip() {
                 key={known.number}
                 left={before + place * STEP}
                 marked={over === known.number}
-                dragging={{
-                  onDragStart: () => setDragged(known.number),
-                  onDragEnd: () => {
-                    setDragged(null);
-                    setOver(null);
-                  },
-                  onDragOver: (event) => {
-                    if (dragged !== null) {
-                      event.preventDefault();
-                      setOver(known.number);
-                    }
-                  },
-                  onDrop: (event) => {
-                    event.preventDefault();
-                    drop(known.number);
-                  },
-                }}
+                dragging={
+                  book.at === undefined
+                    ? {
+                        onDragStart: () => setDragged(known.number),
+                        onDragEnd: () => {
+                          setDragged(null);
+                          setOver(null);
+                        },
+                        onDragOver: (event) => {
+                          if (dragged !== null) {
+                            event.preventDefault();
+                            setOver(known.number);
+                          }
+                        },
+                        onDrop: (event) => {
+                          event.preventDefault();
+                          drop(known.number);
+                        },
+                      }
+                    : undefined
+                }
               >
                 <Picture
                   current={known.number === number}
                   also={also.includes(known.number)}
                   onPick={(more) => (more ? setAlso((list) => toggled(list, known.number)) : pick(known.number))}
-                  image={`/api/books/${book.id}/sheets/${known.number}.svg?thumb=1&r=${drawn}`}
+                  image={`${sheetPicture(book, known.number, drawn)}&thumb=1`}
                   name={known.name}
                   note={`${marks(known)}${known.number}`}
                 />

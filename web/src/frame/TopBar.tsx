@@ -1,4 +1,5 @@
 import DarkModeIcon from "@mui/icons-material/DarkModeOutlined";
+import HistoryIcon from "@mui/icons-material/HistoryOutlined";
 import KeyboardIcon from "@mui/icons-material/KeyboardOutlined";
 import LightModeIcon from "@mui/icons-material/LightModeOutlined";
 import RedoIcon from "@mui/icons-material/Redo";
@@ -8,6 +9,7 @@ import { useColorScheme } from "@mui/material/styles";
 import { Link, useLocation } from "react-router";
 import { useBook, useChange } from "../api/book";
 import { STEPS, type StepId } from "./steps";
+import { useLookBack } from "./useLookBack";
 
 export function TopBar({ step, onHelp }: { step: StepId; onHelp: () => void }) {
   const book = useBook();
@@ -36,7 +38,7 @@ export function TopBar({ step, onHelp }: { step: StepId; onHelp: () => void }) {
       </Box>
       <Steps current={step} />
       <Box sx={{ flex: 1 }} />
-      <History />
+      <UndoRedo />
       <SchemeButton />
       <Tooltip title="Keys (?)">
         <IconButton aria-label="Keyboard shortcuts" onClick={onHelp} sx={{ color: "ink.onBar" }}>
@@ -91,45 +93,52 @@ function Steps({ current }: { current: StepId }) {
   );
 }
 
-function History() {
+function UndoRedo() {
   const book = useBook();
   const { undo, redo, pending } = useChange();
+  const { open, setOpen } = useLookBack();
+  const looking = book.at !== undefined;
   const style = { color: "ink.onBar", minWidth: 0, "&.Mui-disabled": { color: "#8a9497" } };
   return (
     <Box sx={{ display: "flex", alignItems: "center", gap: 0.5, mr: 1 }}>
-      <Tooltip title={steps("undo", book.undo, book.undo_own)}>
+      <Tooltip title={step("Undo", book.undo)}>
         <span>
           <Button
             startIcon={<UndoIcon fontSize="small" />}
             onClick={undo}
-            disabled={!book.undo || !book.undo_own || pending}
+            disabled={!book.undo || pending || looking}
             sx={style}
           >
             Undo
           </Button>
         </span>
       </Tooltip>
-      <Tooltip title={steps("redo", book.redo, book.redo_own)}>
+      <Tooltip title={step("Redo", book.redo)}>
         <span>
-          <IconButton aria-label="Redo" onClick={redo} disabled={!book.redo || !book.redo_own || pending} sx={style}>
+          <IconButton aria-label="Redo" onClick={redo} disabled={!book.redo || pending || looking} sx={style}>
             <RedoIcon fontSize="small" />
           </IconButton>
         </span>
       </Tooltip>
+      <Tooltip title={open ? "Close the history" : "History: what was changed, and the book as it was"}>
+        <IconButton
+          aria-label="History"
+          aria-pressed={open}
+          onClick={() => setOpen(!open)}
+          sx={{ ...style, ...(open && { bgcolor: "#ffffff2e" }) }}
+        >
+          <HistoryIcon fontSize="small" />
+        </IconButton>
+      </Tooltip>
       <Typography role="status" sx={{ fontSize: 13, color: "ink.quiet", ml: 0.5, minWidth: 108 }}>
-        {pending ? "Keeping…" : "All changes saved"}
+        {looking ? "Read only" : pending ? "Saving…" : "All changes saved"}
       </Typography>
     </Box>
   );
 }
 
-// What a step back or forth would do, or why there is none.
-const steps = (what: "undo" | "redo", label: string | null, own: boolean) => {
-  if (!label) return `Nothing to ${what}`;
-  return own
-    ? `${what === "undo" ? "Undo" : "Redo"}: ${label}`
-    : `“${label}” is someone else’s; you can ${what} your own changes`;
-};
+const step = (what: "Undo" | "Redo", label: string | null) =>
+  label ? `${what}: ${label}` : `No change of yours to ${what.toLowerCase()}`;
 
 function SchemeButton() {
   const { mode, setMode } = useColorScheme();

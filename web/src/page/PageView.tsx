@@ -4,6 +4,7 @@ import { useEffect, useRef, useState, type ReactNode } from "react";
 import { useBook } from "../api/book";
 import { Refusal, getText } from "../api/client";
 import { AGAIN_MS, incomplete } from "../api/incomplete";
+import { sheetPicture } from "../api/history";
 import type { Book, Guides, Rectangle } from "../api/types";
 import { useRested } from "../frame/useRested";
 import { RULER, Ruler } from "./Ruler";
@@ -52,8 +53,8 @@ export function PageView({ sheet, overlay, selected, guides = NO_GUIDES, onGuide
   const zoom = useZoom(width, height, selected);
   const fine = useRested(fineness(zoom.perMm * 25.4, book), 250);
   const drawing = useQuery({
-    queryKey: ["sheet", book.id, book.revision, sheet, fine],
-    queryFn: ({ signal }) => getText(`/api/books/${book.id}/sheets/${sheet}.svg?r=${book.revision}${fine}`, signal),
+    queryKey: ["sheet", book.id, book.revision, sheet, fine, book.at],
+    queryFn: ({ signal }) => getText(`${sheetPicture(book, sheet)}${fine}`, signal),
     placeholderData: keepPreviousData,
     staleTime: Infinity,
     refetchInterval: (query) => (incomplete(query.state.data) ? AGAIN_MS : false),

@@ -1,4 +1,6 @@
 import { Box, Button, Link } from "@mui/material";
+import { Link as RouterLink } from "react-router";
+import { useBook } from "../api/book";
 import type { Run } from "../api/types";
 import { bytes, listed } from "../api/words";
 import { Field } from "../fields/Field";
@@ -14,6 +16,7 @@ interface RunDetailsProps {
 
 // Warnings and files of a run, and what can be done with it.
 export function RunDetails({ run, base, act, onUse, onRepeat }: RunDetailsProps) {
+  const book = useBook();
   return (
     <Box sx={{ mt: 1, pl: 1.5, borderLeft: 3, borderColor: "divider", display: "grid", gap: 1, fontSize: 13 }}>
       <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", alignItems: "center" }}>
@@ -27,6 +30,9 @@ export function RunDetails({ run, base, act, onUse, onRepeat }: RunDetailsProps)
         </Box>
         {!isOpen(run) && <Button onClick={onRepeat}>Repeat</Button>}
         <Button onClick={onUse}>Use its order</Button>
+        <Button component={RouterLink} to={`/books/${book.id}/proof?history=1&at=${run.position}`}>
+          The book as exported
+        </Button>
         {run.state === "done" && run.printable && <Button onClick={() => act("/print")}>Send to printer</Button>}
         {!isOpen(run) && (
           <Button color="error" onClick={() => act("", "DELETE")} aria-label={`Delete run ${run.id} with its files`}>

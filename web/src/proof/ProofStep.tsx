@@ -37,6 +37,8 @@ export function ProofStep() {
       </Statement>
     );
   const last = book.cells.length;
+  // What is marked and told of a sheet is of today's.
+  const today = book.at === undefined;
   const end = leafCount(book) - 1;
   const goTo = (wanted: number) => {
     const leaf = leafAt(book, wanted);
@@ -50,7 +52,7 @@ export function ProofStep() {
             <>
               Each sheet is drawn here by the same drawing as the print. <b>{count(last, "sheet")}</b>; Page Down and
               Page Up leaf through them.
-              <LabelCount sheet={number} />
+              {today && <LabelCount sheet={number} />}
             </>
           }
         >
@@ -110,12 +112,16 @@ export function ProofStep() {
         <Box sx={{ flex: 1, minHeight: 0, display: "flex" }}>
           <PageView
             sheet={number}
-            overlay={(perMm, _, size) => (
-              <>
-                <MapLabelMarks perMm={perMm} size={size} />
-                <NotesOnPage perMm={perMm} size={size} />
-              </>
-            )}
+            overlay={
+              today
+                ? (perMm, _, size) => (
+                    <>
+                      <MapLabelMarks perMm={perMm} size={size} />
+                      <NotesOnPage perMm={perMm} size={size} />
+                    </>
+                  )
+                : undefined
+            }
           />
           {page ? (
             <BesideCard page={page}>

@@ -1,0 +1,121 @@
+import { useInfiniteQuery, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useBook } from "./book";
+import { get, post } from "./client";
+import type { Book } from "./types";
+
+// One step of the history of a book: a change, an undo, a redo, or several that were merged.
+export interface HistoryStep {
+  position: number;
+  label: string;
+  at: string;
+  began_at: string;
+  // How many were merged into it.
+  steps: number;
+  // Members of the document, "layers/ID", "cells", "cells/ID".
+  touched: string[];
+  // done: it stands; undone; given_up: undone, and not to be redone; step: an undo, a redo or merged ones.
+  state: "done" | "undone" | "given_up" | "step";
+  // The position of the change that it undoes or redoes.
+  about: number | null;
+  // Nobody's: null.
+  own: boolean | null;
+}
+
+export interface Version {
+  id: number;
+  position: number;
+  name: string;
+  at: string;
+}
+
+interface HistoryPage {
+  steps: HistoryStep[];
+  more: boolean;
+  versions: Version[];
+  runs: { id: number; position: number; title: string | null; at: string | null }[];
+}
+
+// What differs between two states; numbers of pages: in the one and in the other, null where it is not there.
+export interface Differences {
+  differences: { part: string; what: "added" | "removed" | "moved" | "changed"; before?: string; after?: string }[];
+  // So many more are not named.
+  more: number;
+  cells: { added: string[]; removed: string[]; changed: string[]; renamed: string[]; reordered: boolean };
+  pages: { name: string; before: number | null; after: number | null }[];
+}
+
+// The address of a page's drawing, of the book as it is or as it was. revision: of the book, or one before it.
+export const sheetPicture = (book: Book, sheet: number, revision = book.revision) =>
+  `/api/books/${book.id}/sheets/${sheet}.svg?r=${revision}${book.at === undefined ? "" : `&at=${book.at}`}`;
+
+// touching: what the steps are about, or null for all; revision: of the book as it is today.
+export function useHistory(id: number, revision: number, touching: string | null) {
+  return useInfiniteQuery({
+    queryKey: ["history", id, revision, touching],
+    queryFn: ({ pageParam, signal }) => {
+      const query = new URLSearchParams({
+        ...(pageParam !== null && { before: `${pageParam}` }),
+        ...(touching !== null && { touching }),
+      });
+      return get<HistoryPage>(`/api/books/${id}/history?${query.toString()}`, signal);
+    },
+    initialPageParam: null as number | null,
+    getNextPageParam: (last) => (last.more ? last.steps.at(-1)!.position : undefined),
+    placeholderData: (before) => before,
+  });
+}
+
+// The book as it was behind a step; revision: of the book as it is today, of which the one follows.
+export function useBookThen(id: number, revision: number | undefined, at: number | null) {
+  return useQuery({
+    queryKey: ["book-then", id, revision, at],
+    queryFn: async ({ signal }): Promise<Book> => ({
+      ...(await get<Book>(`/api/books/${id}/history/${at}`, signal)),
+      at: at!,
+    }),
+    enabled: at !== null && revision !== undefined,
+    staleTime: Infinity,
+  });
+}
+
+// other: another state, or null for the book as it is.
+export function useDifferences(at: number, other: number | null) {
+  const book = useBook();
+  return useQuery({
+    queryKey: ["differences", book.id, book.revision, at, other],
+    queryFn: ({ signal }) =>
+      get<Differences>(`/api/books/${book.id}/history/${at}/differences${beside(other)}`, signal),
+    staleTime: Infinity,
+  });
+}
+
+const beside = (other: number | null) => (other === null ? "" : `?with=${other}`);
+
+// Is a page drawn otherwise in the two states?
+export async function drawnOtherwise(
+  book: number,
+  [at, other]: [number, number | null],
+  [was, is]: [number, number],
+  signal: AbortSignal,
+): Promise<boolean> {
+  const query = new URLSearchParams({ was: `${was}`, is: `${is}`, ...(other !== null && { with: `${other}` }) });
+  const path = `/api/books/${book}/history/${at}/differences/drawing?${query.toString()}`;
+  return (await get<{ differs: boolean }>(path, signal)).differs;
+}
+
+// Names of states: they are no changes of the book, and have no undo.
+export function useVersions() {
+  const client = useQueryClient();
+  const { id } = useBook();
+  const afterwards = () => client.invalidateQueries({ queryKey: ["history", id] });
+  return {
+    name: async (position: number, name: string) => {
+      await post(`/api/books/${id}/versions`, { position, name });
+      await afterwards();
+    },
+    remove: async (version: number) => {
+      await post(`/api/books/${id}/versions/${version}`, {}, { method: "DELETE" });
+      await afterwards();
+    },
+  };
+}
