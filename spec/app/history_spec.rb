@@ -65,9 +65,7 @@ RSpec.describe "The history of a book" do
     expect(Time.iso8601(found[0]["at"])).to be_within(60).of(Time.now)
     expect(answer["more"]).to be(true)
     expect(steps(before: 7).map { |step| step["position"] }).to eq([6, 5, 4, 3])
-    expect(steps(touching: "layers/dams").map { |step| step["label"] }).to eq(
-      ["Undo: Remove dams", "Remove dams"]
-    )
+    expect(steps(touching: "layers/dams").map { |step| step["label"] }).to eq(["Undo: Remove dams", "Remove dams"])
     first = book.index.rows.first["name"]
     expect(steps(touching: "cells/#{book.index.rows.first["cell_id"]}").map { |step| step["label"] }).to eq(
       ["Change", "Change", "Rename a sheet: #{first}", "Move cells: #{first}"]

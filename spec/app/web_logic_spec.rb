@@ -290,6 +290,54 @@ RSpec.describe "The front end’s own reckoning" do
     end
   end
 
+  it "says of a step when it was and whose, and what became of it" do
+    now = "new Date(2026, 10, 30, 15, 0)"
+    at = ->(*time) { "m.when(new Date(#{time.join(",")}).toISOString(), #{now})" }
+    found =
+      web(
+        "history/words.ts",
+        at.call(2026, 10, 30, 14, 31),
+        at.call(2026, 10, 29, 9, 5),
+        at.call(2025, 0, 3, 14, 31),
+        "m.who({own: null})",
+        "m.who({own: true})",
+        "m.who({own: false})",
+        "m.since({state: 'given_up'})",
+        "m.since({state: 'step'})"
+      )
+    expect(found).to eq(
+      ["14:31", "29 Nov, 09:05", "3 Jan 2025, 14:31", "the server", "you", "another browser", "undone since", nil]
+    )
+  end
+
+  it "offers what differs of the book as it was, to be taken" do
+    book = {
+      document: {
+        layout: {
+          a: 1
+        },
+        layers: [{id: "moss", title: "Moss"}],
+        index: {
+          scale: 1
+        }
+      },
+      cells: [{id: 7, number: 1, name: "A1"}]
+    }
+    today = JSON.parse(JSON.generate(book))
+    today["document"]["layers"] = [{id: "moss", title: "Moss", version: 3}]
+    same = today.merge("cells" => today["cells"])
+    today = JSON.parse(JSON.generate(today)).merge("cells" => [{id: 7, number: 1, name: "B9"}])
+    today["document"]["layout"] = {a: 2}
+    found = web("history/parts.ts", *[same, today].map { |one| "m.partsOf(#{book.to_json}, #{one.to_json}, 1)" })
+    expect(found[0]).to eq([])
+    expect(found[1].map { |part| part["title"] }).to eq(
+      ["Design of the sheets", "Sheet A1 alone", "Index with all its cells"]
+    )
+    gone = today["document"].merge("layers" => [])
+    found = web("history/parts.ts", "m.partsOf(#{book.to_json}, #{today.merge("document" => gone).to_json}, null)")
+    expect(found.last).to eq({"part" => "layer", "id" => "moss", "title" => "Layer Moss"})
+  end
+
   it "says which area an index covers, and writes one whole layer as its id" do
     book =
       JSON.generate(

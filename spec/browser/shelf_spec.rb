@@ -55,9 +55,9 @@ RSpec.describe "The books", type: :feature do
       expect(page).to have_css("footer button", minimum: 2)
       made = App::Book.order(:id).last
       cells = made.index.core_cells
-      App::BookChanges.new(made).of_cells("Rename a sheet") do
-        made.index.keep([cells.first.with(name: "Landing"), *cells.drop(1)])
-      end
+      App::BookChanges
+        .new(made)
+        .of_cells("Rename a sheet") { made.index.keep([cells.first.with(name: "Landing"), *cells.drop(1)]) }
       App::BookArchive.new(made).make { |path, _| FileUtils.cp(path, "#{folder}/islet.tileloom.zip") }
       click_link("All books")
       worker do
@@ -76,6 +76,48 @@ RSpec.describe "The books", type: :feature do
       attach_file("Book file", "#{folder}/broken.json", visible: :all)
       expect(page).to have_css("[role=alert]", text: /broken\.json was not opened\. “document” lacks/)
     end
+  end
+
+  it "looks back in its history, takes a part from there, and goes back to a state that was named" do
+    book = App::Book.find(@book.id)
+    cell = book.index.rows.first
+    App::BookChanges
+      .new(book)
+      .of_cells("Rename a sheet") do
+        first, *others = book.index.core_cells
+        book.index.keep([first.with(name: "Gatepost"), *others])
+      end
+    App::BookChanges.new(book.reload).apply({"title" => "Wet moss"}, label: "Title")
+    visit "/books/#{@book.id}/weave"
+    expect(page).to have_css("footer button", text: "Gatepost")
+    click_button("History")
+    find("li button", text: "Rename a sheet").click
+    fill_in("Name this version", with: "As surveyed").send_keys(:enter)
+    expect(page).to have_css("aside li", text: "As surveyed")
+    expect_accessible
+    find("li button", text: "The book as it began").click
+    click_link("See it on Proof")
+    expect(page).to have_css("[aria-label='Looking back']", text: "as it was when it began")
+    expect(page).to have_css("footer button", text: cell["name"])
+    expect(page).to have_css("[role=img][data-sheet='1'] svg text", text: "Skarrow Moss", match: :first)
+    expect_accessible
+    click_button("What differs")
+    expect(page).to have_css("aside li", text: "1 sheet renamed: #{cell["name"]} → Gatepost")
+    expect(page).to have_css("aside li", text: "Title: “Skarrow Moss” → “Wet moss”")
+    click_button("What differs")
+    click_button("Take a part of it")
+    click_button("Take it into today’s book")
+    # The name is back, the title is today's.
+    expect(page).to have_css("footer button", text: cell["name"])
+    expect(page).to have_css("h1", text: "Wet moss")
+    expect(page).to have_no_css("[aria-label='Looking back']")
+    find("li button", text: "Rename a sheet").click
+    click_button("Go back to it")
+    expect(page).to have_css("h1", text: "Skarrow Moss")
+    expect(page).to have_css("footer button", text: "Gatepost")
+    expect(page).to have_css("li button", text: "Go back to “As surveyed”")
+    click_button("Undo")
+    expect(page).to have_css("h1", text: "Wet moss")
   end
 
   it "says so when there is no such book" do
