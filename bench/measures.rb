@@ -20,6 +20,7 @@ module Bench
         *GridMeasures.new.rows,
         *LabelMeasures.new.rows,
         *IndexMeasures.new(@folio_path).rows,
+        *BookMeasures.new(@folio_path).rows,
         *GroundMeasures.new.rows,
         *RasterMeasures.new.rows
       ]

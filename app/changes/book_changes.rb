@@ -284,7 +284,8 @@ module App
       TileLoom::Document::Check.demand(
         after,
         attributes: wanted.transform_values { |row| types[row] }.compact,
-        enclosures: Enclosure.reader
+        enclosures: Enclosure.reader,
+        known: before
       )
       refuse_bars(before, after)
       raise TileLoom::Refusal.new("changes.crs_on_ground", at: "/crs") if before["crs"] != after["crs"]

@@ -17,17 +17,21 @@ module App
     end
 
     # What a change made another, for a browser that has the book as it was before. done: a BookChanges::Done. Of the
-    # document the operations that were done, of the cells those that went, by id, and those that came.
+    # document the operations that were done, of the cells those that went, by id, and those that came; of all else what
+    # follows from them.
     def change(book, done, session: nil)
       operations = done.operations
       paths = operations.map { |operation| TileLoom::Document::Operations.names(operation) }
+      touched = Edit.touched(operations, done.cells)
+      all = ground_changed?(operations)
       {
         "since" => done.revision,
         "operations" => operations,
         "cells" => done.cells && cells_changed(done.cells),
-        **(ground_changed?(operations) ? ground(book) : touched(book, paths)),
-        **((paths.any? { |names| names.first == "faces" }) ? {"faces" => faces(book)} : {}),
-        **standing(book, session)
+        **(all ? ground(book) : touched(book, paths)),
+        **(touched.include?("faces") ? {"faces" => faces(book)} : {}),
+        **following(book, all ? FOLLOWING.keys : FOLLOWING.select { |_, of| (of & touched).any? }.keys),
+        **numbers(book, session)
       }
     end
 
@@ -40,9 +44,12 @@ module App
       end
     end
 
+    # Members of a layer's entry from which nothing follows that is told beside it.
+    PLAIN = %w[title visible opacity labels locked].freeze
+
     # What follows from layers of which something is another: "touched", in place of all of "layers".
     def touched(book, paths)
-      ids = paths.filter_map { |name, id| id if name == "layers" }
+      ids = paths.filter_map { |name, id, member| id if name == "layers" && member && !PLAIN.include?(member) }
       return {} if ids.empty?
       assets = book.assets
       {"touched" => book.layers.select { |row| ids.include?(row.key) }.map { |row| layer(row, assets) }}
@@ -64,18 +71,41 @@ module App
       }
     end
 
-    # What is small, and may be another after any change.
-    def standing(book, session)
-      layout, naming = book.layout, book.index.core.naming
+    # What is worked out of the book, by the members of its document (and "cells") from which it follows.
+    FOLLOWING = {
+      "sheet_m" => %w[crs cells],
+      "frame" => %w[layout],
+      "index_frame" => %w[index_layout],
+      "pages" => %w[layout index_layout index_pages pages index cells],
+      "index_state" => %w[crs layout index cells],
+      "naming" => %w[index]
+    }.freeze
+
+    def following(book, names) = names.reduce({}) { |found, name| found.merge(worked_out(book, name)) }
+
+    def worked_out(book, name)
+      case name
+      when "sheet_m"
+        {"sheet_m" => sheet_m(book)}
+      when "frame"
+        {"frame" => book.layout.then { |layout| page(layout, layout.frame_box) }}
+      when "index_frame"
+        {"index_frame" => book.index_layout&.then { |own| page(own, own.index_frame.box(own.page)) }}
+      when "pages"
+        pages_beside(book)
+      when "index_state"
+        {"index_state" => IndexState.new(book).to_h}
+      when "naming"
+        {"naming" => book.index.core.naming.then { |naming| {"kind" => naming.kind, "example" => naming.example} }}
+      end
+    end
+
+    # All that is not of single parts. A change is not made while the reference is changed, nor does it say anew what
+    # became of such a change.
+    def standing(book, session) =
       {
-        "id" => book.id,
-        "revision" => book.revision,
-        "sheet_m" => sheet_m(book),
-        "frame" => page(layout, layout.frame_box),
-        "index_frame" => book.index_layout&.then { |own| page(own, own.index_frame.box(own.page)) },
-        **pages_beside(book),
-        **steps(book, session),
-        "position" => book.edit_position,
+        **numbers(book, session),
+        **following(book, FOLLOWING.keys),
         "reprojection" => Reprojection.open_for(book)&.then { |change| reprojection(change) },
         "told" =>
           Reprojection
@@ -83,14 +113,12 @@ module App
             .where("updated_at > ?", Time.now.utc - 600)
             .order(:id)
             .last
-            &.reason,
-        "index_state" => IndexState.new(book).to_h,
-        "naming" => {
-          "kind" => naming.kind,
-          "example" => naming.example
-        }
+            &.reason
       }
-    end
+
+    # What is another after any change.
+    def numbers(book, session) =
+      {"id" => book.id, "revision" => book.revision, "position" => book.edit_position, **steps(book, session)}
 
     # What undo and redo would do for the browser that asks.
     def steps(book, session) =

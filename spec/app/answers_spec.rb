@@ -42,11 +42,21 @@ RSpec.describe "The answer to a change" do
       [:patch, "", {label: "Order", patch: {layers: :turned_round}}, [], 0],
       [:patch, "", {label: "Look", patch: {layers: :named_anew}}, [], 0],
       [:patch, "", {label: "No subtitle", patch: {subtitle: nil}}, [], 0],
-      [:post, "/index/keep", {}, [], held["cells"].length]
+      [:post, "/index/keep", {}, [], held["cells"].length],
+      [:patch, "", {label: "Page", patch: {layout: {page: {size: "A4"}}}}, [], nil],
+      [:patch, "", {label: "Names", patch: {index: {naming: {kind: "numbers"}}}}, [], nil],
+      [:post, "/layout/index", {on: true}, [], 0],
+      [:post, "/pages", {title: "Cover", place: "front", design: "cover"}, [], 0],
+      [:patch, "", {label: "Symbol", patch: {layers: :drawn_anew}}, [], 0]
     ]
     turned = ->(layers) { layers.reverse }
     named = ->(layers) { layers.map { |layer| layer.merge("title" => "#{layer["title"]} anew") } }
-    layers = {turned_round: turned, named_anew: named}
+    drawn = ->(layers) do
+      JSON
+        .parse(JSON.generate(layers))
+        .each { |layer| layer["rules"][0]["symbol"] = {"fill" => {"colour" => "#123456"}} }
+    end
+    layers = {turned_round: turned, named_anew: named, drawn_anew: drawn}
     steps.each do |method, path, body, gone, come|
       if (made = layers[body.dig(:patch, :layers)])
         body = body.merge(patch: {layers: made.call(held["document"]["layers"])})
@@ -57,7 +67,7 @@ RSpec.describe "The answer to a change" do
       expect(change).not_to include("layers")
       expect(change.dig("cells", "gone").to_a).to eq(gone)
       expect(change.dig("cells", "come").to_a.length).to eq(come) if come
-      held = put_together(held, change)
+      held = put_together(held, change).except("made")
       expect(held).to eq(whole)
     end
   end

@@ -6,22 +6,23 @@ module TileLoom
     # first its shape, then what the values mean together.
     class Check
       # Raises the first finding, if there is one.
-      # attributes, enclosures: see below.
-      def self.demand(settings, attributes: nil, enclosures: Assets::Enclosures.none)
-        found = new(settings, attributes: attributes, enclosures: enclosures).findings.first
+      # attributes, enclosures, known: see below.
+      def self.demand(settings, **given)
+        found = new(settings, **given).findings.first
         raise found if found
       end
 
+      # known: a document that was checked, whose parts this one may have in common with it, as the same objects.
       # attributes: layer id → {attribute → type}, to check conditions against; nil where not known.
       # enclosures: where the bytes of typefaces and pictures are.
-      def initialize(settings, attributes: nil, enclosures: Assets::Enclosures.none)
-        @settings, @attributes, @enclosures = settings, attributes, enclosures
+      def initialize(settings, attributes: nil, enclosures: Assets::Enclosures.none, known: nil)
+        @settings, @attributes, @enclosures, @known = settings, attributes, enclosures, known
       end
 
       # Refusal findings; empty when the book can be generated and printed. source: to check the index with,
       # or nil to leave the data out.
       def findings(source: nil)
-        shape = Schema.findings(@settings)
+        shape = Schema.findings(@settings, known: @known)
         return shape unless shape.empty?
         unread = collect { @book = Book.new(@settings, fits: true, enclosures: @enclosures) }
         return unread unless unread.empty?

@@ -37,13 +37,54 @@ module TileLoom
       # As it is published.
       def text = JSON.pretty_generate(document) + "\n"
 
-      # Refusal findings, each with its path; empty when the document fits.
-      def findings(document)
+      # Refusal findings, each with its path; empty when the document fits. known: a document that fits, or nil: what
+      # this one has in common with it need not be looked at.
+      def findings(document, known: nil)
         return [Refusal.new("book.no_object", at: "/")] unless document.is_a?(Hash)
+        return [] if known && fits_beside?(document, known)
         too_long = list_schemer.validate(document).select { |error| error["type"] == "maxItems" }
         found = too_long.any? ? too_long : schemer.validate(document).first(MOST_FINDINGS)
         refusals(found) { |error| path(error) }
       end
+
+      # Does all fit that a document does not have in common with one that fits? Where this says no, all of it is looked
+      # at, so that findings stand at their places.
+      def fits_beside?(given, known)
+        return false unless (document["required"] - given.keys).empty?
+        others = given.reject { |name, value| value.equal?(known[name]) }
+        others.all? { |name, value| !longer?(value, known[name]) } &&
+          partial_schemer.valid?(others.to_h { |name, value| [name, without_common(value, known[name])] })
+      end
+
+      # Lists of objects without entries that the known one has, too. What a schema says of a list but its length, it
+      # says of single entries.
+      def without_common(value, known)
+        case value
+        when Hash
+          return value unless known.is_a?(Hash)
+          value.to_h { |name, part| [name, without_common(part, known[name])] }
+        when Array
+          return value unless known.is_a?(Array) && value.all?(Hash)
+          own = known.to_h { |entry| [entry.object_id, true] }
+          value.reject { |entry| own[entry.object_id] }
+        else
+          value
+        end
+      end
+
+      # Is any list longer than it was?
+      def longer?(value, known)
+        case value
+        when Hash
+          known.is_a?(Hash) && value.any? { |name, part| !part.equal?(known[name]) && longer?(part, known[name]) }
+        when Array
+          known.is_a?(Array) && value.length > known.length
+        else
+          false
+        end
+      end
+
+      def partial_schemer = @partial_schemer ||= compiled(document.except("required"))
 
       # Raises the first finding, if there is one.
       def demand(document)
