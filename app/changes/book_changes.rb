@@ -270,7 +270,15 @@ module App
       @book.update!(document: after)
       change = edit.cell_change
       change = change.reversed if change && direction == "undo"
-      record_step(edit, direction, before, after, cells: change&.put(@book.index, label: edit.label))
+      cells = change && cells_put(change, edit.label) { follow(before, after) }
+      record_step(edit, direction, before, after, cells: cells)
+    end
+
+    # Where others changed the same cells since, but these follow from the document, they follow from it as it is now.
+    def cells_put(change, label)
+      change.put(@book.index, label: label)
+    rescue TileLoom::Refusal
+      CellChange.around(@book.index) { yield } || raise
     end
 
     def note(operations, cells = nil)

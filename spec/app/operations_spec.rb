@@ -6,7 +6,12 @@ require "app_helper"
 RSpec.describe "Operations on a book" do
   before { empty_database }
 
-  let(:book) { App::NewBook.from_folio(TileLoom::Document::Folio.read(SmallBooks::DEMO)) }
+  # With labels.
+  let(:book) do
+    known = kept_book
+    layers = document_of(known)["layers"].map { |layer| layer.merge("labels" => [{"text" => "x", "size_pt" => 7}]) }
+    App::BookChanges.new(known).apply({"layers" => layers}, label: "Labels").reload
+  end
 
   def fresh = App::Book.find(book.id)
 
@@ -63,6 +68,100 @@ RSpec.describe "Operations on a book" do
     expect(after.values_at("title")).to eq(["Wet moss"])
     expect(after["layout"]["elements"].map { |element| element["id"] }).to eq([elements[-2], *elements[0..-3]])
   end
+
+  # Two entries of each kind of list whose entries a person can tell apart, and where the list stands.
+  def listed
+    place = ->(left) { {"left_mm" => left, "top_mm" => 10, "width_mm" => 40, "height_mm" => 40} }
+    legend = {"id" => "key", "kind" => "legend", "place" => place.call(10)}
+    table = {"id" => "tab", "kind" => "table", "place" => place.call(60), "columns" => [{}], "rows" => [%w[a b]]}
+    cmyk = {"cmyk" => [0, 0, 0, 100]}
+    condition = ->(value) { {"op" => "=", "args" => [{"property" => "code"}, value]} }
+    symbol = {"marker" => {"shape" => "circle", "size_mm" => 1, "colour" => "#101010"}}
+    rule = ->(value) { {"title" => value, "when" => condition.call(value), "symbol" => symbol} }
+    label = ->(text) { {"layer" => "dams", "rule" => "names", "feature" => {"field" => "code", "value" => text}} }
+    box = ->(x) { [[x, 6_528_000], [x + 500, 6_528_000], [x + 500, 6_528_500]] }
+    {
+      %w[fields] => [[{"name" => "one"}, {"name" => "two"}], "value", "Said"],
+      %w[palette] => [
+        [{"colour" => "#101010", "name" => "One", **cmyk}, {"colour" => "#202020", "name" => "Two", **cmyk}],
+        "spot",
+        true
+      ],
+      %w[orders] => [[{"name" => "One"}, {"name" => "Two"}], "sheets", "1"],
+      %w[looks] => [[{"title" => "One", "layers" => []}, {"title" => "Two", "layers" => []}], "title", "Other"],
+      %w[labels_by_hand] => [[label.call("D1"), label.call("D2")], "hidden", true],
+      %w[index area] => [
+        [{"polygon" => box.call(402_000)}, {"polygon" => box.call(403_000)}],
+        "polygon",
+        box.call(402_500)
+      ],
+      %w[layers dams rules] => [[rule.call("D1"), rule.call("D2")], "title", "Other"],
+      %w[layers dams labels] => [
+        [{"text" => "{{ code }}"}, {"text" => "x", "when" => condition.call("D1")}],
+        "size_pt",
+        9
+      ],
+      %w[layers dams labels names abbreviations] => [
+        [{"full" => "Water", "short" => "Wtr"}, {"full" => "Moss", "short" => "Ms"}],
+        "short",
+        "M"
+      ],
+      %w[layout elements key rows] => [
+        [{"kind" => "heading", "title" => "One"}, {"kind" => "note", "text" => "Two"}],
+        "shown_on",
+        {"sheets" => "1"}
+      ],
+      %w[layout elements tab columns] => [[{"title" => "A"}, {"title" => "B"}], "align", "right"],
+      %w[layout elements main outlines] => [[{"frame" => "main"}, {"look" => "veil"}], "look", "brackets"],
+      %w[layers relief raster classes] => nil
+    }.compact.merge("elements" => [legend, table])
+  end
+
+  # Every such list of the schema is among them, but for classes of pixels, which need pixels.
+  it "of two entries of one list go together, in every list whose entries are told apart" do
+    cases = listed
+    elements = cases.delete("elements")
+    names = cases.keys.map(&:last)
+    expect(names).to match_array(TileLoom::Document::Schema.identified_lists - ["classes"])
+    book = kept_book
+    document = document_of(book)
+    document["layout"]["elements"] += elements
+    document["layers"][1]["labels"] = [{"id" => "names", "text" => "{{ code }}"}]
+    change = ->(after) { App::BookChanges.new(fresh_of(book)).apply(after, label: "Set up") }
+    change.call(document.slice("layout", "layers"))
+    cases.each do |path, (entries, member, value)|
+      @book = book
+      pointer = "/#{path.join("/")}"
+      ask_for = ->(session, *operations) do
+        body = JSON.generate({label: "Change", operations: operations})
+        patch(
+          "/api/books/#{book.id}",
+          body,
+          {"CONTENT_TYPE" => "application/json", "HTTP_HOST" => "localhost", "HTTP_X_SESSION" => session}
+        )
+        expect([pointer, last_response.status]).to eq([pointer, 200]), "#{pointer}: #{last_response.body[0, 300]}"
+      end
+      ask_for.call("sessionAAAA", {op: "add", path: pointer, value: entries})
+      ids = TileLoom::Values::EntryIds.of(part(fresh_of(book).document, path))
+      expect(ids).to match([String, String]), pointer
+      ask_for.call("sessionAAAA", {op: "add", path: "#{pointer}/#{ids[0]}/#{member}", value: value})
+      ask_for.call("sessionBBBB", {op: "add", path: "#{pointer}/#{ids[1]}/#{member}", value: value})
+      expect(part(fresh_of(book).document, path)).to eq(
+        entries.zip(ids).map { |entry, id| {"id" => id}.merge(entry, member => value) }
+      )
+      # Each takes back its own, below the other's.
+      App::BookChanges.new(fresh_of(book), session: "sessionAAAA").undo
+      expect(part(fresh_of(book).document, path).map { |entry| entry[member] == value }).to eq([false, true])
+      App::BookChanges.new(fresh_of(book), session: "sessionBBBB").undo
+    end
+  end
+
+  def fresh_of(book) = App::Book.find(book.id)
+
+  def part(document, path) =
+    path.reduce(document) do |found, name|
+      found.is_a?(Array) ? found.find { |entry| entry["id"] == name } : found[name]
+    end
 
   it "are refused in words where what they are about is gone, or a list is another by now, and nothing is done" do
     layer = labelled

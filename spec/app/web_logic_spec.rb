@@ -290,6 +290,29 @@ RSpec.describe "The front end’s own reckoning" do
     end
   end
 
+  it "gives entries of a list ids that nobody else has, and knows again those that lost theirs" do
+    before = {
+      layout: {
+        elements: [{id: "key", rows: [{id: "row-1", kind: "note", text: "a"}, {id: "row-2", kind: "note"}]}]
+      }
+    }
+    rows = ->(*list) { {layout: {elements: [{id: "key", rows: list}]}}.to_json }
+    one, other = before[:layout][:elements][0][:rows]
+    cases = [
+      rows.call(one, other, {kind: "heading"}),
+      rows.call({kind: "note"}, {kind: "note", text: "a"}),
+      rows.call({kind: "heading"}, other),
+      rows.call(one, one, other)
+    ]
+    found = web("api/entryIds.ts", *cases.map { |list| "m.identified(#{list}, #{before.to_json})" })
+    ids = found.map { |document| document["layout"]["elements"][0]["rows"].map { |row| row["id"] } }
+    expect(ids[0]).to match(["row-1", "row-2", /\An[a-z0-9]{5,}\z/])
+    expect(ids[1]).to eq(%w[row-2 row-1])
+    expect(ids[2]).to eq(%w[row-1 row-2])
+    expect(ids[3]).to match(["row-1", /\An/, "row-2"])
+    expect(web("api/entryIds.ts", "m.identified({tabs: [{at: 1}]}, {})")).to eq({"tabs" => [{"at" => 1}]})
+  end
+
   it "says of a step when it was and whose, and what became of it" do
     now = "new Date(2026, 10, 30, 15, 0)"
     at = ->(*time) { "m.when(new Date(#{time.join(",")}).toISOString(), #{now})" }

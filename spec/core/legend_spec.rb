@@ -605,7 +605,9 @@ RSpec.describe TileLoom::Furniture::Elements::Legend do
   end
 end
 
-RSpec.describe TileLoom::Symbology::RuleIds do
+RSpec.describe TileLoom::Values::EntryIds do
+  subject(:ids) { TileLoom::Symbology::Rule::IDS }
+
   it "lets ids stay, gives those of the same condition back, and never one twice" do
     before = [{"id" => "rule-1", "when" => 1}, {"id" => "rule-2", "when" => 2}]
     fresh = [
@@ -615,9 +617,9 @@ RSpec.describe TileLoom::Symbology::RuleIds do
       {"id" => "own", "when" => 9},
       {"id" => "own", "when" => 8}
     ]
-    ids = described_class.filled(fresh, before: before).map { |rule| rule["id"] }
-    expect(ids.first(4)).to eq(%w[rule-2 rule-3 rule-1 own])
-    expect(ids.uniq.length).to eq(5)
-    expect(described_class.filled([{}, {}]).map { |rule| rule["id"] }).to eq(%w[rule-1 rule-2])
+    found = ids.filled(fresh, before: before).map { |rule| rule["id"] }
+    expect(found.first(4)).to eq(%w[rule-2 rule-3 rule-1 own])
+    expect(found.uniq.length).to eq(5)
+    expect(ids.filled([{}, {}]).map { |rule| rule["id"] }).to eq(%w[rule-1 rule-2])
   end
 end

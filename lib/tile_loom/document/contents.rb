@@ -43,7 +43,7 @@ module TileLoom
       part :source, text(most: 2000)
       part :description, text(most: 10_000), about: "Of the book, as long as it need be."
       part :fields,
-        list(OwnField.type, most: 100),
+        list(OwnField.type, most: 100, ids: Values::EntryIds.new("field", by: "name")),
         default: [],
         about: "What else is to be said of it: live text has each by its name."
       part :date, text(pattern: "^(\\d{4}-\\d{2}-\\d{2})?$")
@@ -68,7 +68,7 @@ module TileLoom
         default: [],
         about: "The book's own colour profiles (ICC) of printing presses."
       part :palette,
-        list(Symbology::Ink.type, most: 200),
+        list(Symbology::Ink.type, most: 200, ids: Values::EntryIds.new("ink", by: "colour")),
         default: [],
         about: "Colours that files for a printing press carry as they are to be printed."
       part :design_scale,
@@ -80,16 +80,16 @@ module TileLoom
         default: 300,
         about: "Pixels an inch that layers of pixels are drawn with in print."
       part :looks,
-        list(Symbology::MapLook.type, most: 50),
+        list(Symbology::MapLook.type, most: 50, ids: Values::EntryIds.new("look")),
         default: [],
         about: "Which layers the maps show, each under a name."
       part :notes, Furniture::Notes::Collection.type, default: {}, about: "Notes on the ground, a layer of their own."
       part :labels_by_hand,
-        list(Symbology::Labels::ByHand.type, most: 5000),
+        list(Symbology::Labels::ByHand.type, most: 5000, ids: Values::EntryIds.new("label")),
         default: [],
         about: "What was done to single labels by hand."
       part :orders,
-        list(Output::Order.type, most: 100),
+        list(Output::Order.type, most: 100, ids: Values::EntryIds.new("order", by: "name")),
         default: [],
         about: "Ways in which the book is handed on, each under a name."
       part :language,

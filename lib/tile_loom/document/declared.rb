@@ -75,7 +75,8 @@ module TileLoom
           "pixelFormats" => Raster::Formats.all.values.map(&:title),
           "pixelEndings" => Raster::Formats.endings,
           "besideEndings" => Raster::Formats::BESIDE,
-          "cellEndings" => Data::Formats.of_cells.flat_map(&:endings)
+          "cellEndings" => Data::Formats.of_cells.flat_map(&:endings),
+          "identifiedLists" => Schema.identified_lists
         }
       end
 

@@ -14,7 +14,8 @@ module TileLoom
       def between(before, after, path = "")
         return [] if before == after
         return members(before, after, path) if before.is_a?(Hash) && after.is_a?(Hash)
-        if before.is_a?(Array) && after.is_a?(Array) && (were = ids(before)) && (are = ids(after))
+        if before.is_a?(Array) && after.is_a?(Array) && (were = Values::EntryIds.of(before)) &&
+            (are = Values::EntryIds.of(after))
           return entries(before, after, were, are, path)
         end
         [{"op" => "replace", "path" => path, "value" => after}]
@@ -25,12 +26,6 @@ module TileLoom
         operations
           .each_with_index
           .reduce(document) { |found, (operation, index)| Step.new(operation, "/operations/#{index}").on(found) }
-      end
-
-      # Ids of the entries of a list, or nil where not each has one of its own.
-      def ids(list)
-        found = list.map { |entry| entry.is_a?(Hash) ? entry["id"] : nil }
-        found if found.all?(String) && found.uniq.length == found.length
       end
 
       # The names along its path. RFC 6901, 4.
@@ -88,7 +83,7 @@ module TileLoom
         def within(part, names)
           name, *rest = names
           return of_member(part, name, rest) if part.is_a?(Hash)
-          return of_entry(part, name, rest) if part.is_a?(Array) && Operations.ids(part)
+          return of_entry(part, name, rest) if part.is_a?(Array) && Values::EntryIds.of(part)
           gone
         end
 

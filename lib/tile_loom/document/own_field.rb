@@ -5,6 +5,7 @@ module TileLoom
     # Something that a book says of itself under a name of its own, for title blocks and names of files.
     class OwnField < Values::Value
       define "own_field"
+      identified
       part :name,
         text(pattern: "^[A-Za-z][A-Za-z0-9_]{0,39}$"),
         required: true,

@@ -47,6 +47,31 @@ module TileLoom
         refusals(found) { |error| path(error) }
       end
 
+      # Names of the members whose lists have entries with ids that may be missing.
+      def identified_lists = lists_of_objects.select { |_, list| list["$comment"] }.map(&:first).uniq.sort
+
+      # [name, schema] of each member that is a list of objects without ids of their own.
+      def lists_of_objects(schema = document, name = nil)
+        case schema
+        when Hash
+          own = (schema["type"] == "array" && object_without_id?(schema["items"])) ? [[name, schema]] : []
+          own +
+            schema.flat_map do |key, part|
+              inner = (key == "properties") ? part.flat_map { |member, of| lists_of_objects(of, member) } : nil
+              inner || lists_of_objects(part, name)
+            end
+        when Array
+          schema.flat_map { |part| lists_of_objects(part, name) }
+        else
+          []
+        end
+      end
+
+      def object_without_id?(items)
+        items = resolved(items || {})
+        items["type"] == "object" && !Array(items["required"]).include?("id")
+      end
+
       # Does all fit that a document does not have in common with one that fits? Where this says no, all of it is looked
       # at, so that findings stand at their places.
       def fits_beside?(given, known)

@@ -14,6 +14,7 @@ module TileLoom
       LEG = 0.22
 
       define "frame_outline"
+      identified
       part :frame, Values::Types::ID, about: "Whose ground; that of the page's main frame where none is named."
       part :look,
         choice("outline", "veil", "brackets"),

@@ -27,7 +27,7 @@ module TileLoom
         element.part(:veil, Frames::Veil.type)
         element.part(
           :outlines,
-          Values::List.new(Frames::FrameOutline.type, most: 20),
+          Values::List.new(Frames::FrameOutline.type, most: 20, ids: Values::EntryIds.new("outline", by: "frame")),
           default: [],
           about: "The ground of other frames of the page, shown in this one."
         )

@@ -7,9 +7,11 @@ module TileLoom
     class AreaChoice
       # As a part of the document: the id of a layer, or a list of parts.
       class Reading < Values::Type
-        PARTS = Values::List.new(AreaPart.type, least: 1, most: 100)
+        PARTS = Values::List.new(AreaPart.type, least: 1, most: 100, ids: Values::EntryIds.new("part"))
 
         def schema(definitions) = {"oneOf" => [Values::Types::ID.schema(definitions), PARTS.schema(definitions)]}
+
+        def identified(json, before) = PARTS.identified(json, before)
 
         def read(json, path:, assets: nil)
           parts = json.is_a?(String) ? [{"layer" => json}] : json

@@ -15,8 +15,9 @@ module TileLoom
 
       about =
         "A layer (all of it, the features that meet a condition, or those of these identities), or a polygon drawn " \
-        "by hand as [x, y] corners in the book's reference."
+          "by hand as [x, y] corners in the book's reference."
       define "areaPart", about: about, oneOf: [{"required" => ["layer"]}, polygon]
+      identified
       part :layer, Values::Types::ID
       part :condition, Data::ConditionType.new, key: "when"
       part :features, list(Values::Plain.new({"type" => "integer"}), least: 1, most: 100_000)

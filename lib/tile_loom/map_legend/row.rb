@@ -13,6 +13,7 @@ module TileLoom
       def self.union = @union ||= Values::OneOfKinds.new("legend_row", Row, required: ["kind"]) { Rows }
 
       define
+      identified
       part :kind, Values::Plain.new({"type" => "string"}), required: true
       part :shown_on, Index::ShownOn.type, about: "On which sheets it stands; without it on all."
 

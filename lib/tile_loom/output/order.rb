@@ -6,13 +6,14 @@ module TileLoom
     # A book keeps those that have a name.
     class Order < Values::Value
       define "order", about: "Which sheets are handed on in which form."
+      identified
       part :name, text(least: 1, most: 60)
       part :sheets, text(most: 1000), default: "all"
       part :where,
         Data::ConditionType.new,
         about:
           "Of the sheets those that meet a condition (CQL2 JSON) on sheet.name, sheet.number, sheet.row, " \
-          "sheet.column, sheet.scale, and the attributes of the sheet's feature."
+            "sheet.column, sheet.scale, and the attributes of the sheet's feature."
       part :ppi,
         whole(36..1200),
         about: "Pixels an inch: of pictures in the files, and of images; the book's own where none are given."

@@ -9,6 +9,7 @@ module TileLoom
       share = Values::Number.new(0..100)
 
       define "ink", about: "A colour of the palette: how it looks on the screen, and what is printed."
+      identified
       part :colour, Values::Types::COLOUR, required: true, about: "How it looks on the screen."
       part :name, text(least: 1, most: 60), required: true
       part :cmyk,

@@ -90,7 +90,10 @@ module TileLoom
         default: "book",
         about: "Without a design scale of its own: are its sizes as the book has them, or fixed on paper?"
       part :data, DATA
-      part :labels, list(Labels::Rule.type, most: 40), default: [], about: "What is written with its features."
+      part :labels,
+        list(Labels::Rule.type, most: 40, ids: Rule::IDS),
+        default: [],
+        about: "What is written with its features."
       part :label_match,
         choice("first", "all"),
         default: "first",
@@ -99,7 +102,7 @@ module TileLoom
         number(0..100),
         about:
           "How much labels avoid its symbols: 0 not at all, 100 always. Markers 100, lines and areas 0 where none is given."
-      part :rules, list(Rule.type, least: 1, most: 200), default: []
+      part :rules, list(Rule.type, least: 1, most: 200, ids: Rule::IDS), default: []
       part :tiles, Raster::Tiles::Source.type, about: "Of a layer of background tiles, where they come from."
       part :raster, RasterLook.union, about: "How its pixels are shown, of a layer of pixels."
 
@@ -127,7 +130,7 @@ module TileLoom
         reckoned(visible: true, **{opacity: opacity, rules: rules, labels: labels, raster: raster}.compact)
 
       # By what edits of legends know one of its rules.
-      def key_of(rule) = rule.id || RuleIds.placed(rules.index { |known| known.equal?(rule) })
+      def key_of(rule) = rule.id || Rule::IDS.placed(rules.index { |known| known.equal?(rule) })
 
       # Symbology::LegendEntry list of all that it can show, whatever a sheet has of it. facts: Raster::Facts of its
       # pixels, or nil.
@@ -143,7 +146,7 @@ module TileLoom
       end
 
       # By what is known what was done by hand to the labels of one of its label rules.
-      def key_of_label(rule) = rule.id || RuleIds.placed(labels.index { |known| known.equal?(rule) })
+      def key_of_label(rule) = rule.id || Rule::IDS.placed(labels.index { |known| known.equal?(rule) })
 
       # The label rules of a feature of these attributes at a scale. seen: see Rule#match?.
       def labels_for(attributes, seen, scale)

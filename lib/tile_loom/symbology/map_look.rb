@@ -11,13 +11,13 @@ module TileLoom
         rules:
           Values::Part.new(
             :rules,
-            Values::List.new(Rule.type, least: 1, most: 200),
+            Values::List.new(Rule.type, least: 1, most: 200, ids: Rule::IDS),
             about: "Its symbols in this look; its own where none are given."
           ),
         labels:
           Values::Part.new(
             :labels,
-            Values::List.new(Labels::Rule.type, most: 40),
+            Values::List.new(Labels::Rule.type, most: 40, ids: Rule::IDS),
             about: "Its labels in this look, none where the list is empty; its own where nothing is said."
           ),
         raster: Values::Part.new(:raster, RasterLook.union, about: "How its pixels are shown in this look.")

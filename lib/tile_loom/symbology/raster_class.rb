@@ -7,6 +7,7 @@ module TileLoom
       define "raster_class",
         about: "A value, or the values from one up to below another.",
         oneOf: [{"required" => ["value"]}, {"required" => ["from"]}, {"required" => ["to"]}]
+      identified
       part :value, whole(-2_147_483_648..2_147_483_647)
       part :from, number(-1e12..1e12)
       part :to, number(-1e12..1e12)

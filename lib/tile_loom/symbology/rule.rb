@@ -6,6 +6,9 @@ module TileLoom
     class Rule < Values::Value
       include Conditional
 
+      # A rule of a layer without one takes that of the rule of the same condition before it.
+      IDS = Values::EntryIds.new("rule", by: "when")
+
       define "rule"
       part :id, Values::Types::ID, about: "By which edits of legends know it, whatever becomes of its title."
       part :title, text(most: 200), required: true

@@ -5,6 +5,7 @@ module TileLoom
     # A column of a table: its head, what of a record it shows, how wide it is.
     class Column < Values::Value
       define "table_column"
+      identified
       part :title, text(most: 200), default: "", about: "At its head."
       part :field, text(most: 200), about: "Of a layer's records."
       part :decimals, whole(0..12), about: "Of numbers; as they are where it is not given."

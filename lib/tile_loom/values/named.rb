@@ -15,6 +15,8 @@ module TileLoom
 
       def read(json, **context) = @type.read(json, **context)
 
+      def identified(json, before) = @type.identified(json, before)
+
       def write(value) = @type.write(value)
     end
   end

@@ -33,6 +33,11 @@ module TileLoom
 
       def read(json, path:, assets:) = @value_class.read(json, path: path, assets: assets)
 
+      def identified(json, before)
+        kind = json.is_a?(Hash) && @kinds.call.all[json["kind"]]
+        kind ? Record.identified(kind.parts, json, before) : json
+      end
+
       def write(value) = value.given
 
       private

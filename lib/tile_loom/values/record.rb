@@ -26,6 +26,21 @@ module TileLoom
         @builder.call(**parts.transform_values { |part| part.read(json, path: path, assets: assets) })
       end
 
+      def identified(json, before) = self.class.identified(parts, json, before)
+
+      # Of an object with these parts.
+      def self.identified(parts, json, before)
+        return json if json.equal?(before) || !json.is_a?(Hash)
+        known = before.is_a?(Hash) ? before : {}
+        others =
+          parts.each_value.filter_map do |part|
+            given = json[part.key] or next
+            found = part.type.identified(given, known[part.key])
+            [part.key, found] unless found.equal?(given)
+          end
+        others.empty? ? json : json.merge(others.to_h)
+      end
+
       # The object itself, whether it is referred to or not.
       def body(definitions)
         required = parts.each_value.select(&:required).map(&:key)

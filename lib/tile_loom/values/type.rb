@@ -10,6 +10,10 @@ module TileLoom
       # JSON → value. path: where in the document it stands; assets: the book's own typefaces, drawings, pictures.
       def read(json, path:, assets:) = json
 
+      # JSON with an id for each entry of a list whose entries a person can tell apart; before: the JSON that it takes
+      # the place of, or nil. The very object where nothing of it is another.
+      def identified(json, _before) = json
+
       # value → JSON
       def write(value) = value
     end

@@ -19,6 +19,9 @@ module TileLoom
         # Declares a part; see Part. A Flag is asked as `name?`.
         def part(name, type, **how) = take(name => Part.new(name, type, **how))
 
+        # Declares the id by which an entry of a list is known; the list says ids: EntryIds.
+        def identified = part(:id, Types::ID, about: "By which changes know it.")
+
         # Takes over parts that are declared elsewhere: {name → Part}.
         def take(parts)
           @all_parts = nil
@@ -64,6 +67,8 @@ module TileLoom
         def schema(definitions) = @value_class.record.schema(definitions)
 
         def read(json, path:, assets:) = @value_class.read(json, path: path, assets: assets)
+
+        def identified(json, before) = Record.identified(@value_class.parts, json, before)
 
         def write(value) = value.given
       end

@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { createContext, useContext, useEffect, useRef } from "react";
 import { get, post, Refusal } from "./client";
 import { changed } from "./changed";
+import { identified } from "./entryIds";
 import type { Book, BookChange, BookDocument, Patch, IndexRun } from "./types";
 import { settled } from "./indexRun";
 import { merged } from "./merged";
@@ -100,7 +101,7 @@ export function useChanging(book: Book | undefined): Changing {
       // turn has come. A list that is a value as a whole must stand as it was seen, or as this browser left it since:
       // of two lists of its own the later one holds.
       const seen = book?.revision;
-      const operations = book ? between(book.document, merged(book.document, patch)) : [];
+      const operations = book ? between(book.document, identified(merged(book.document, patch), book.document)) : [];
       return inTurn(() => {
         const now = held();
         const mine = now !== undefined && seen !== undefined && alone(own.current, seen, now.revision);

@@ -14,7 +14,7 @@ type Members = Record<string, Json>;
 const isObject = (value: Json): value is Members =>
   typeof value === "object" && value !== null && !Array.isArray(value);
 
-const same = (one: Json, other: Json): boolean => {
+export const same = (one: Json, other: Json): boolean => {
   if (one === other) return true;
   if (Array.isArray(one) && Array.isArray(other))
     return one.length === other.length && one.every((item, place) => same(item, other[place]));

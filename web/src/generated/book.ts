@@ -192,6 +192,7 @@ export interface BookDocument {
  * via the `definition` "own_field".
  */
 export interface OwnField {
+  id?: Id;
   /**
    * By which live text asks for it: {{ fields.name }}.
    */
@@ -366,6 +367,7 @@ export interface Condition {
  * via the `definition` "abbreviation".
  */
 export interface Abbreviation {
+  id?: Id;
   full: string;
   short: string;
 }
@@ -629,6 +631,7 @@ export interface ClassesRasterLook {
  * via the `definition` "raster_class".
  */
 export interface RasterClass {
+  id?: Id;
   value?: number;
   from?: number;
   to?: number;
@@ -750,6 +753,7 @@ export interface Enclosure {
  * via the `definition` "ink".
  */
 export interface Ink {
+  id?: Id;
   colour: Colour;
   name: string;
   /**
@@ -843,6 +847,7 @@ export interface Note {
  * via the `definition` "label_by_hand".
  */
 export interface LabelByHand {
+  id?: Id;
   layer: Id;
   rule: Id;
   /**
@@ -893,6 +898,7 @@ export interface LabelByHand {
  * via the `definition` "order".
  */
 export interface Order {
+  id?: Id;
   name?: string;
   sheets?: string;
   where?: Condition;
@@ -1520,6 +1526,7 @@ export interface Veil {
  * via the `definition` "frame_outline".
  */
 export interface FrameOutline {
+  id?: Id;
   frame?: Id;
   /**
    * A line round it, a veil outside it, or brackets at its corners.
@@ -2184,6 +2191,7 @@ export interface LegendElement {
  * via the `definition` "entry_legend_row".
  */
 export interface EntryLegendRow {
+  id?: Id;
   kind: "entry";
   shown_on?: ShownOn;
   /**
@@ -2227,6 +2235,7 @@ export interface LegendBar {
  * via the `definition` "heading_legend_row".
  */
 export interface HeadingLegendRow {
+  id?: Id;
   kind: "heading";
   shown_on?: ShownOn;
   title: string;
@@ -2236,6 +2245,7 @@ export interface HeadingLegendRow {
  * via the `definition` "note_legend_row".
  */
 export interface NoteLegendRow {
+  id?: Id;
   kind: "note";
   shown_on?: ShownOn;
   text: string;
@@ -2245,6 +2255,7 @@ export interface NoteLegendRow {
  * via the `definition` "own_legend_row".
  */
 export interface OwnLegendRow {
+  id?: Id;
   kind: "own";
   shown_on?: ShownOn;
   title: string;
@@ -2263,6 +2274,7 @@ export interface OwnLegendRow {
  * via the `definition` "steps_legend_row".
  */
 export interface StepsLegendRow {
+  id?: Id;
   kind: "steps";
   shown_on?: ShownOn;
   /**
@@ -2280,6 +2292,7 @@ export interface StepsLegendRow {
  * via the `definition` "grid_legend_row".
  */
 export interface GridLegendRow {
+  id?: Id;
   kind: "grid";
   shown_on?: ShownOn;
   grid?: Id;
@@ -2385,6 +2398,7 @@ export interface TableElement {
  * via the `definition` "table_column".
  */
 export interface TableColumn {
+  id?: Id;
   /**
    * At its head.
    */
@@ -2991,6 +3005,7 @@ export interface Index {
  * via the `definition` "areaPart".
  */
 export interface AreaPart {
+  id?: Id;
   layer?: Id;
   when?: Condition;
   features?: number[];

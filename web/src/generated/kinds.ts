@@ -298,3 +298,18 @@ export const besideEndings = [
   ".aux",
 ] as const;
 export const cellEndings = [".geojson", ".json", ".gpkg", ".zip", ".csv"] as const;
+export const identifiedLists = [
+  "abbreviations",
+  "area",
+  "classes",
+  "columns",
+  "fields",
+  "labels",
+  "labels_by_hand",
+  "looks",
+  "orders",
+  "outlines",
+  "palette",
+  "rows",
+  "rules",
+] as const;

@@ -24,7 +24,10 @@ module TileLoom
           choice("none", "layers", "groups"),
           default: "none",
           about: "Above the rows of a legend that nobody has arranged."
-        part :rows, list(MapLegend::Row.union, most: 500), default: [], about: "As they were arranged by hand."
+        part :rows,
+          list(MapLegend::Row.union, most: 500, ids: Values::EntryIds.new("row")),
+          default: [],
+          about: "As they were arranged by hand."
         part :legend_title, text(most: 500), about: "Above all rows, with live text."
         part :pitch_mm, number(above: 0, most: 100), default: 5.2, about: "Height of a row of one line."
         part :face, Values::Types::FACE, default: "sans"

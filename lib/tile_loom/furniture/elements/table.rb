@@ -11,7 +11,9 @@ module TileLoom
         include Continuing
 
         start "columns" => [{"title" => "Number"}, {"title" => "Name"}], "rows" => [%w[1 First], %w[2 Second]]
-        part :columns, list(TileLoom::Table::Column.type, least: 1, most: 30), required: true
+        part :columns,
+          list(TileLoom::Table::Column.type, least: 1, most: 30, ids: Values::EntryIds.new("column")),
+          required: true
         part :rows,
           list(Values::List.new(Values::Text.new(most: 2_000), most: 30), most: 500),
           default: [],

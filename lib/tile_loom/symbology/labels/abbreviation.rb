@@ -6,6 +6,7 @@ module TileLoom
       # A word and what stands for it where the full text has no room.
       class Abbreviation < Values::Value
         define "abbreviation"
+        identified
         part :full, text(least: 1, most: 80), required: true
         part :short, text(most: 80), required: true
 

@@ -9,6 +9,7 @@ module TileLoom
         place = Values::List.new(Values::Number.new, least: 2, most: 2)
 
         define "label_by_hand"
+        identified
         part :layer, Values::Types::ID, required: true
         part :rule, Values::Types::ID, required: true, about: "The label rule that it is of."
         part :feature,

@@ -26,7 +26,7 @@ module TileLoom
             "A text that the fields fill in: {{ name }} ({{ height | decimals: 0 }} m). A new line begins another."
         part :wrap, whole(2..200), about: "Lines of more characters are broken between words."
         part :abbreviations,
-          list(Abbreviation.type, most: 200),
+          list(Abbreviation.type, most: 200, ids: Values::EntryIds.new("abbreviation", by: "full")),
           default: [],
           about: "Used where the full text has no room."
         part :letter_case, choice("as_written", "capitals", "small", "each_word"), default: "as_written"

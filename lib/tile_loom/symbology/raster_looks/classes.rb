@@ -9,7 +9,9 @@ module TileLoom
 
         MOST = 256
 
-        part :classes, list(RasterClass.type, least: 1, most: MOST), required: true
+        part :classes,
+          list(RasterClass.type, least: 1, most: MOST, ids: Values::EntryIds.new("class", by: "value")),
+          required: true
 
         # Colours that are told apart, for classes without one: ColorBrewer's Paired and Set3 (Apache licence).
         MADE = %w[

@@ -108,7 +108,7 @@ export function reset(rows: RowShown[], index: number): LegendRow[] {
 }
 
 export const isReset = (row: LegendRow) =>
-  row.kind === "entry" && row.of.length === 1 && Object.keys(row).every((key) => key === "kind" || key === "of");
+  row.kind === "entry" && row.of.length === 1 && Object.keys(row).every((key) => ["kind", "of", "id"].includes(key));
 
 // What is new takes its place for good.
 export function accepted(rows: RowShown[]): LegendRow[] {
