@@ -15,8 +15,8 @@ module App
     end
 
     # What the last change did: its operations on the document, and its CellChange or nil; revision: of the book before
-    # it.
-    Done = Struct.new(:operations, :cells, :revision, keyword_init: true)
+    # it; replaced: sentences on what others had made a moment before of the same (Replaced).
+    Done = Struct.new(:operations, :cells, :revision, :replaced, keyword_init: true)
 
     # A Done, or nil where nothing was changed yet.
     attr_reader :done
@@ -34,15 +34,20 @@ module App
       apply_to_fresh(label: label, revision: revision) { patch.tap { yield if block_given? } }
     end
 
-    # A change as it is asked for: {"operations" or "patch", "label", "revision"}. Operations on named parts
+    # A change as it is asked for: {"operations" or "patch", "label", "revision", "seen": up to where in its history the
+    # hand had seen the book}. Operations on named parts
     # (TileLoom::Document::Operations) hold for the book as it stands: Refusal where what one is about is gone. The
     # block is run as that of `apply` is.
     def asked(wanted, revision: wanted["revision"], &block)
       return apply(wanted["patch"], label: wanted["label"], revision: revision, &block) unless wanted["operations"]
-      changed(wanted["label"], revision) do |before|
-        yield if block
-        self.class.led_to(before, wanted)
-      end
+      held = nil
+      book =
+        changed(wanted["label"], revision) do |before|
+          yield if block
+          self.class.led_to(held = before, wanted)
+        end
+      done.replaced = Replaced.new(@book, wanted["seen"], @session).told(done.operations, held) if wanted["seen"]
+      book
     end
 
     # The document that such a change leads to.

@@ -10,6 +10,19 @@ module App
     class Base < Sinatra::Base
       LARGEST_BODY = BodyLimit::LARGEST
 
+      # Refusals of what somebody else made another meanwhile: the browser looks anew.
+      GONE =
+        %w[
+          another_value
+          id_taken
+          part_gone
+          undone_cell
+          undone_cell_gone
+          undone_meanwhile
+          undone_name
+          undone_part_gone
+        ].map { |name| "changes.#{name}" }.freeze
+
       disable :static, :show_exceptions, :raise_errors, :dump_errors
       disable :protection
       set :host_authorization, {}
@@ -23,7 +36,7 @@ module App
       error TileLoom::Refusal do |error|
         warn "#{error.message} #{error.detail}" if error.detail
         choices = error.choices if error.is_a?(TileLoom::Index::SheetRange::Ambiguous)
-        halt_as_json(422, error.to_h.merge(choices: choices).compact)
+        halt_as_json(GONE.include?(error.code) ? 409 : 422, error.to_h.merge(choices: choices).compact)
       end
 
       error ActiveRecord::RecordNotFound, ActiveModel::RangeError do
@@ -165,10 +178,11 @@ module App
       # before; else all of it.
       def shown(book)
         done = changes.done
+        told = done&.replaced.present? ? {"replaced" => done.replaced} : {}
         if done && done.revision.to_s == request.env["HTTP_X_REVISION"] && book.revision == done.revision + 1
-          return Presenter.change(book, done, session: session_id)
+          return Presenter.change(book, done, session: session_id).merge(told)
         end
-        Presenter.book(book, session: session_id)
+        Presenter.book(book, session: session_id).merge(told)
       end
 
       def book = @book ||= Book.find(whole(params["book_id"]))

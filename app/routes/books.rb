@@ -34,7 +34,7 @@ module App
           halt_with(428, "answers.revision_wanted")
         end
         label = request_body["label"] || "Change"
-        wanted = request_body.slice("patch", "operations", "revision").merge("label" => label)
+        wanted = request_body.slice("patch", "operations", "revision", "seen").merge("label" => label)
         generated("change", wanted) do
           changes.asked(wanted)
           json(shown(book.reload))

@@ -170,10 +170,10 @@ RSpec.describe "Operations on a book" do
     before = fresh.document
     operate(put("/title", "New"), put("#{path}/#{layer["labels"][0]["id"]}/size_pt", 9), session: "sessionBBBB")
     expect([last_response.status, answer["path"], answer["message"]]).to match(
-      [422, "/operations/1", /is no longer there; someone took it away meanwhile/]
+      [409, "/operations/1", /is no longer there; someone took it away meanwhile/]
     )
     operate({op: "test", path: "/palette", value: [1]}, put("/title", "New"))
-    expect([last_response.status, answer["message"]]).to match([422, /changed by someone else/])
+    expect([last_response.status, answer["message"]]).to match([409, /changed by someone else/])
     expect(fresh.document).to eq(before)
     operate(put("/format", "other"))
     expect([last_response.status, answer["path"]]).to eq([422, "/format"])

@@ -112,12 +112,29 @@ RSpec.describe "Together" do
       title("Mine", "sessionA")
       title("Theirs", "sessionB")
       expect(step("undo", "sessionA")).to match(
-        [422, include("message" => /“Mine” was not undone .*it left “Title” at “Mine”.*made it “Theirs” since/)]
+        [409, include("message" => /“Mine” was not undone .*it left “Title” at “Mine”.*made it “Theirs” since/)]
       )
       expect(fresh.title).to eq("Theirs")
       expect(step("undo", "sessionB")[0]).to eq(200)
       expect(step("undo", "sessionA")[0]).to eq(200)
       expect(fresh.title).to eq("Test moss")
+    end
+
+    it "tell the later of two whose value it replaced, and nobody else" do
+      put = ->(text, session, seen) do
+        request(
+          "PATCH",
+          "/api/books/#{book.id}",
+          {operations: [{op: "replace", path: "/title", value: text}], label: "Title", seen: seen},
+          session: session
+        )
+      end
+      seen = fresh.edit_position
+      expect(put.call("Mine", "sessionA", seen)[1]).not_to have_key("replaced")
+      expect(put.call("Theirs", "sessionB", seen)[1]["replaced"]).to eq(
+        ["“Title” is “Theirs” now; someone else had just made it “Mine”."]
+      )
+      expect(put.call("Again", "sessionB", fresh.edit_position)[1]).not_to have_key("replaced")
     end
 
     it "redo nothing that one has gone on from" do
@@ -219,7 +236,7 @@ RSpec.describe "Together" do
       step("redo", "sessionA")
       cell("move", "sessionB", cells: [first["cell_id"]], dx: 0, dy: 30)
       cell("move", "sessionB", cells: [first["cell_id"]], dx: 5, dy: 0)
-      expect(step("undo", "sessionA")).to match([422, include("message" => /sheet Z9 was changed by someone else/)])
+      expect(step("undo", "sessionA")).to match([409, include("message" => /sheet Z9 was changed by someone else/)])
     end
   end
 

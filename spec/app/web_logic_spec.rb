@@ -290,6 +290,59 @@ RSpec.describe "The front end’s own reckoning" do
     end
   end
 
+  it "shows its own changes at once, but for what the server has to say first, and takes back what is refused" do
+    book = {revision: 4, document: {title: "Moss", layers: [{id: "dams", title: "Dams"}], index: {scale: 2500}}}
+    put = ->(path, value) { {op: "replace", path: path, value: value} }
+    shown = ->(*waiting) { "m.withWaiting(#{book.to_json}, #{waiting.to_json}).document" }
+    one = {operations: [put.call("/title", "Bog"), put.call("/layers/dams/title", "Weirs")]}
+    two = {operations: [put.call("/title", "Fen")]}
+    found =
+      web(
+        "api/atOnce.ts",
+        shown.call(one, two),
+        shown.call(two),
+        shown.call(one.merge(until: 4), two.merge(until: 5)),
+        shown.call(
+          {
+            operations: [
+              {op: "add", path: "/layers/peat", value: {id: "peat"}},
+              {op: "remove", path: "/layers/dams"},
+              put.call("/layers", []),
+              put.call("/layers/gone/title", "x"),
+              {op: "test", path: "/title", value: "x"}
+            ]
+          }
+        )
+      )
+    expect(found.map { |document| [document["title"], document["layers"][0]["title"]] }).to eq(
+      [%w[Fen Weirs], %w[Fen Dams], %w[Fen Dams], %w[Moss Dams]]
+    )
+    expect(
+      web("api/atOnce.ts", "m.atOnce({layers: [{id: 'a'}]}, #{[put.call("/layers/a/title", "x")].to_json}).length")
+    ).to eq(1)
+  end
+
+  it "knows what the hand is doing on the page" do
+    walk = ->(*moves) { "[#{moves.map(&:to_json).join(",")}].reduce(m.moved, m.EMPTY)" }
+    select = ->(*ids) { {do: "select", ids: ids} }
+    line, row = {do: "line", on: true}, {do: "row", row: "note 1", beside: true}
+    found =
+      web(
+        "sheet/hand.ts",
+        walk.call(select.call("a"), line, row, select.call("a")),
+        walk.call(select.call("a"), line, row, select.call("b")),
+        walk.call(line, row),
+        walk.call({do: "designs"}, select.call("a"), select.call),
+        walk.call({do: "new page"}, select.call),
+        walk.call({do: "designs"}, {do: "back"}),
+        walk.call({do: "detail", on: true}, select.call("a"), {do: "page"})
+      )
+    expect(found[0]).to include("line" => true, "row" => "note 1", "beside" => true)
+    expect(found[1]).to include("ids" => ["b"], "line" => false, "row" => nil)
+    expect(found[2..5].map { |hand| hand["at"] }).to eq(["page", "page", "new page", "page"])
+    expect(found[6]).to eq({"at" => "page", "detail" => true})
+  end
+
   it "gives entries of a list ids that nobody else has, and knows again those that lost theirs" do
     before = {
       layout: {

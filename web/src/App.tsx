@@ -1,9 +1,10 @@
 import { Box, CircularProgress, Typography } from "@mui/material";
 import { useQuery } from "@tanstack/react-query";
 import { Navigate, Route, Routes, useParams } from "react-router";
-import { BookContext, ChangingContext, useBookQuery, useChanging } from "./api/book";
+import { BookContext, ChangeStateContext, ChangingContext, useBookQuery } from "./api/book";
 import { get } from "./api/client";
 import { useBookThen } from "./api/history";
+import { useChanging } from "./api/useChanging";
 import { useFaces } from "./api/useFaces";
 import { CardInPlace } from "./frame/Card";
 import { Frame } from "./frame/Frame";
@@ -42,22 +43,22 @@ function OneBook() {
   const params = useParams();
   const id = Number(params.book);
   const book = useBookQuery(id);
-  const changing = useChanging(book.data);
+  const { shown: today, changing, state } = useChanging(id, book.data);
   const { open, at } = useLookBack();
   const then = useBookThen(id, book.data?.revision, at);
   // Proof shows the book as it was; the other steps change today's.
-  const shown = params.step === "proof" && at !== null ? then.data : book.data;
+  const shown = params.step === "proof" && at !== null ? then.data : today;
   useFaces(shown);
   const step = STEPS.find((known) => known.id === params.step);
   if (!step) return <Navigate replace to={`/books/${id}/weave`} />;
   if (book.isError && !book.data) return <Message text={book.error.message} />;
-  if (!book.data) return <Waiting />;
+  if (!today) return <Waiting />;
   if (!shown && then.isError) return <Message text={then.error.message} />;
   if (!shown) return <Waiting />;
   const View = VIEWS[step.id];
   // Whatever is looked at, the history is of today's book and changes that.
   const history = open && (
-    <BookContext value={book.data}>
+    <BookContext value={today}>
       <ChangingContext value={changing}>
         <HistoryCard then={then.data} />
       </ChangingContext>
@@ -66,12 +67,14 @@ function OneBook() {
   return (
     <BookContext value={shown}>
       <ChangingContext value={changing}>
-        <CardInPlace value={history || null}>
-          <Frame step={step.id}>
-            <LookingBack />
-            <View />
-          </Frame>
-        </CardInPlace>
+        <ChangeStateContext value={state}>
+          <CardInPlace value={history || null}>
+            <Frame step={step.id}>
+              <LookingBack />
+              <View />
+            </Frame>
+          </CardInPlace>
+        </ChangeStateContext>
       </ChangingContext>
     </BookContext>
   );

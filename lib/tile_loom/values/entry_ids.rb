@@ -2,7 +2,7 @@
 
 module TileLoom
   module Values
-    # Ids of the entries of a list, by which changes know them, and whatever else speaks of one. Ids that are there stay;
+    # Ids of the entries of a list, by which changes and all else know them. Ids that are there stay;
     # an entry without one takes that of the entry before it that is like it, or a new one.
     class EntryIds
       # name: that new ids begin with; by: the member by which an entry without id is known again, or nil where it must

@@ -119,7 +119,7 @@ export function applied<T>(document: T, operations: Operation[]): T {
   return operations.reduce<Json>((found, operation) => within(found, names(operation.path), operation), document) as T;
 }
 
-const names = (path: string) =>
+export const names = (path: string) =>
   path
     .split("/")
     .slice(1)

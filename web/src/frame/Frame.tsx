@@ -1,6 +1,6 @@
 import { Box } from "@mui/material";
 import { useMemo, useState, type ReactNode } from "react";
-import { useBook, useChange } from "../api/book";
+import { useBook, useChange, useChangeState } from "../api/book";
 import { Reprojecting } from "./Reprojecting";
 import { Notice } from "./Notice";
 import { OpenServer } from "./OpenServer";
@@ -15,21 +15,21 @@ import { useShortcuts } from "./useShortcuts";
 
 // Top bar, the step in the middle, the strip of sheets at the bottom.
 export function Frame({ step, children }: { step: StepId; children: ReactNode }) {
-  const { undo, redo, refusal, clear } = useChange();
+  const { undo, redo, clear } = useChange();
+  const { refusal, replaced } = useChangeState();
   const book = useBook();
   const [told, setTold] = useState<string | null>(null);
   const sheet = useSheet();
   const [help, setHelp] = useState(false);
   const keys = useMemo(
     () => ({
-      "Ctrl+z": undo,
-      "Ctrl+Shift+Z": redo,
-      "Ctrl+y": redo,
+      // What is looked back at is not changed.
+      ...(book.at === undefined && { "Ctrl+z": undo, "Ctrl+Shift+Z": redo, "Ctrl+y": redo }),
       PageDown: () => sheet.step(1),
       PageUp: () => sheet.step(-1),
       "?": () => setHelp(true),
     }),
-    [undo, redo, sheet],
+    [undo, redo, sheet, book.at],
   );
   useShortcuts(keys);
   return (
@@ -40,6 +40,7 @@ export function Frame({ step, children }: { step: StepId; children: ReactNode })
       <IndexRuns />
       {book.told && told !== book.told && <Notice text={book.told} onClose={() => setTold(book.told)} />}
       {refusal && <Notice text={refusal.message} onClose={clear} />}
+      {!refusal && replaced && <Notice kind="warning" text={replaced} onClose={clear} />}
       {book.index_state.changed.length > 0 && book.cells.length > 0 && <OutOfStep />}
       <Box component="main" sx={{ flex: 1, minHeight: 0, display: "flex", flexDirection: "column" }}>
         {children}

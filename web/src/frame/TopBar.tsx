@@ -7,7 +7,7 @@ import UndoIcon from "@mui/icons-material/Undo";
 import { Box, Button, IconButton, Tooltip, Typography } from "@mui/material";
 import { useColorScheme } from "@mui/material/styles";
 import { Link, useLocation } from "react-router";
-import { useBook, useChange } from "../api/book";
+import { useBook, useChange, useChangeState } from "../api/book";
 import { STEPS, type StepId } from "./steps";
 import { useLookBack } from "./useLookBack";
 
@@ -95,7 +95,8 @@ function Steps({ current }: { current: StepId }) {
 
 function UndoRedo() {
   const book = useBook();
-  const { undo, redo, pending } = useChange();
+  const { undo, redo } = useChange();
+  const { pending } = useChangeState();
   const { open, setOpen } = useLookBack();
   const looking = book.at !== undefined;
   const style = { color: "ink.onBar", minWidth: 0, "&.Mui-disabled": { color: "#8a9497" } };

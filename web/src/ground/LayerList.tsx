@@ -1,6 +1,6 @@
 import { Box, Button, Checkbox } from "@mui/material";
 import { useRef, useState } from "react";
-import { useBook, useChange } from "../api/book";
+import { useBook, useChange, useChangeState } from "../api/book";
 import type { Layer } from "../api/types";
 import { ratio, readScale } from "../api/words";
 import { Field } from "../fields/Field";
@@ -17,7 +17,8 @@ import type { Arrivals } from "./arrivals";
 // All layers, the top one first, with their groups as headings.
 export function LayerList({ arrivals, onPick }: { arrivals: Arrivals; onPick: (id: string) => void }) {
   const book = useBook();
-  const { change, pending } = useChange();
+  const { change } = useChange();
+  const { pending } = useChangeState();
   const input = useRef<HTMLInputElement>(null);
   const [adding, setAdding] = useState(false);
   const [dragged, setDragged] = useState<string | null>(null);

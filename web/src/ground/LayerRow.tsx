@@ -3,7 +3,7 @@ import ArrowUpIcon from "@mui/icons-material/ArrowUpwardOutlined";
 import LockIcon from "@mui/icons-material/LockOutlined";
 import { Box, Checkbox, IconButton, Tooltip } from "@mui/material";
 import { partsOf } from "../api/area";
-import { useBook, useChange } from "../api/book";
+import { useBook, useChangeState } from "../api/book";
 import type { Book, Layer, LayerKind, RasterLook } from "../api/types";
 import { count, ratio } from "../api/words";
 import { defaults } from "../generated/defaults";
@@ -25,7 +25,7 @@ interface LayerRowProps {
 // One layer in the list: shown or not, its symbol, its place.
 export function LayerRow({ layer, dragged, onDragged, onReorder, onToggle, onPick }: LayerRowProps) {
   const book = useBook();
-  const { pending } = useChange();
+  const { pending } = useChangeState();
   const layers = book.document.layers;
   return (
     <Box

@@ -1,42 +1,36 @@
 import type OlMap from "ol/Map";
-import type Polygon from "ol/geom/Polygon";
 import PointerInteraction from "ol/interaction/Pointer";
-import type VectorSource from "ol/source/Vector";
 import type { Cell } from "../api/types";
 import { snapped, type Beside } from "./beside";
+import type { CellShapes } from "./cellShapes";
 
 interface CellDragOptions {
   map: OlMap;
-  source: VectorSource;
-  cells: Cell[];
-  selected: number[];
+  shapes: CellShapes;
+  // The cells that the hand would take now.
+  selected: () => Cell[];
   // Asks what lies beside the cells when they are moved by so much in ground units.
   ask: (cells: Cell[], by: [number, number]) => Promise<Beside>;
   onTold: (told: string[] | null) => void;
   onMoved: (dx: number, dy: number) => Promise<unknown>;
-  // The cells are in the hand, or no more.
-  onHeld: (on: boolean) => void;
 }
 
 // Pixels within which cells snap, and from which a press counts as a drag.
 const REACH = 8,
   SLACK = 4;
+// By then the answer is on the map; cells that it left where they were go back there.
+const SETTLED_MS = 500;
 
 // Drags the selected cells; they snap to their neighbours and to round coordinates (not with Alt), and what lies
-// between them and their neighbours is told in mm on paper.
-export function cellDrag({ map, source, cells, selected, ask, onTold, onMoved, onHeld }: CellDragOptions) {
-  const mine = cells.filter((cell) => selected.includes(cell.number));
+// between them and their neighbours is told in mm on paper. Where they are let go they stay while the answer is under
+// way.
+export function cellDrag({ map, shapes, selected, ask, onTold, onMoved }: CellDragOptions) {
+  let mine: Cell[] = [];
   let from: [number, number] | null = null;
   let shift: [number, number] = [0, 0];
   let known: Beside | null = null;
-  const features = () => source.getFeatures().filter((feature) => selected.includes(feature.get("number") as number));
-  const put = (by: [number, number]) => {
-    for (const feature of features()) {
-      const cell = mine.find((known) => known.number === feature.get("number"))!;
-      const ring = [...cell.corners, cell.corners[0]!].map(([x, y]) => [x + by[0], y + by[1]]);
-      (feature.getGeometry() as Polygon).setCoordinates([ring]);
-    }
-  };
+  // How often something was taken, so that a late answer lets go of nothing else.
+  let taken = 0;
   const tell = asking<[number, number], Beside>(
     (by) => ask(mine, by),
     (answer) => {
@@ -48,14 +42,20 @@ export function cellDrag({ map, source, cells, selected, ask, onTold, onMoved, o
     handleDownEvent: (event) => {
       const original = event.originalEvent as PointerEvent;
       if (original.button !== 0 || original.shiftKey || original.ctrlKey) return false;
+      const cells = selected();
+      const ids = new Set(cells.map((cell) => `${cell.id}`));
       // By their shapes, not by what is on the screen: fresh ones are drawn a moment later.
-      const hit = source
+      const hit = shapes.source
         .getFeaturesAtCoordinate(event.coordinate)
-        .some((feature) => selected.includes(feature.get("number") as number));
+        .some((feature) => ids.has(feature.getId() as string));
       shift = [0, 0];
       if (hit) {
+        shapes.drop();
+        mine = cells;
+        taken += 1;
+        known = null;
         from = event.coordinate as [number, number];
-        onHeld(true);
+        shapes.take(mine);
         tell(shift);
       }
       return hit;
@@ -67,14 +67,18 @@ export function cellDrag({ map, source, cells, selected, ask, onTold, onMoved, o
       const by: [number, number] = [x - from[0], y - from[1]];
       if (shift[0] === 0 && shift[1] === 0 && Math.hypot(...by) < SLACK * pixel) return;
       shift = known && !(event.originalEvent as PointerEvent).altKey ? snapped(by, known, REACH * pixel) : by;
-      put(shift);
+      shapes.put(shift);
       tell(shift);
     },
     handleUpEvent: () => {
       onTold(null);
-      onHeld(false);
       from = null;
-      if (shift[0] !== 0 || shift[1] !== 0) void onMoved(...shift).catch(() => put([0, 0]));
+      const own = taken;
+      const letGo = () => {
+        if (own === taken && !from) shapes.drop();
+      };
+      if (shift[0] === 0 && shift[1] === 0) letGo();
+      else void onMoved(...shift).then(() => window.setTimeout(letGo, SETTLED_MS), letGo);
       return false;
     },
   });

@@ -15,9 +15,21 @@ const COLOURS: Record<CellRole, { line: string; area: string; width: number; das
   ghost: { line: THREAD, area: "rgba(140,47,57,0.08)", width: 1.6, dash: [6, 4] },
 };
 
-export function cellFeature(cell: Cell, role: CellRole) {
-  return new Feature({
-    geometry: new Polygon([[...cell.corners, cell.corners[0]!]]),
+// A cell as a shape of the map. key: by which it is the same one after a change.
+export function cellFeature(cell: Cell, role: CellRole, key: string) {
+  const feature = new Feature(new Polygon([ringOf(cell)]));
+  feature.setId(key);
+  described(feature, cell, role);
+  return feature;
+}
+
+export const ringOf = (cell: Cell, [dx, dy]: [number, number] = [0, 0]) =>
+  [...cell.corners, cell.corners[0]!].map(([x, y]) => [x + dx, y + dy]);
+
+// What the shape says of its cell; where it lies is another thing.
+export function described(feature: Feature<Polygon>, cell: Cell, role: CellRole) {
+  feature.setProperties({
+    cell,
     number: cell.number,
     name: cell.kept ? `${cell.name} ◆` : cell.name,
     pinned: cell.pinned,

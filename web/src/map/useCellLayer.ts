@@ -3,12 +3,13 @@ import KeyboardPan from "ol/interaction/KeyboardPan";
 import VectorLayer from "ol/layer/Vector";
 import VectorImageLayer from "ol/layer/VectorImage";
 import VectorSource from "ol/source/Vector";
-import { useEffect, useMemo, useState } from "react";
+import { useEffect, useLayoutEffect, useRef, useState } from "react";
 import { useBook } from "../api/book";
 import type { Cell } from "../api/types";
 import { beside } from "./beside";
 import { cellDrag } from "./cellDrag";
-import { MANY, cellFeature, cellStyle, cellsFeature, manyStyle, type CellRole } from "./cells";
+import { CellShapes } from "./cellShapes";
+import { MANY, cellStyle, cellsFeature, manyStyle } from "./cells";
 
 interface CellLayerProps {
   cells?: Cell[];
@@ -19,49 +20,54 @@ interface CellLayerProps {
 
 // The cells on a map, which can be dragged where that is wanted. Returns what is told while they are.
 export function useCellLayer(map: OlMap | null, { cells, ghosts, selected, onMoved }: CellLayerProps): string[] | null {
-  const book = useBook();
+  const { id: book } = useBook();
   const [told, setTold] = useState<string[] | null>(null);
-  // While cells are being dragged the map keeps to what it showed when the drag began.
-  const now = useMemo(() => ({ cells, ghosts, selected, onMoved }), [cells, ghosts, selected, onMoved]);
-  const [held, setHeld] = useState<typeof now | null>(null);
-  const used = held ?? now;
+  const [shapes] = useState(() => new CellShapes());
+  const now = useRef({ cells, selected, onMoved });
+  useLayoutEffect(() => {
+    now.current = { cells, selected, onMoved };
+  }, [cells, selected, onMoved]);
+
   useEffect(() => {
     if (!map) return;
-    const { cells, ghosts, selected, onMoved } = used;
-    // Where cells can be moved by hand, the arrows move them and not the map.
-    map.getInteractions().forEach((interaction) => {
-      if (interaction instanceof KeyboardPan) interaction.setActive(!onMoved);
-    });
-    const role = (number: number): CellRole => (selected.includes(number) ? "selected" : "kept");
-    const shown = ghosts ?? cells ?? [];
-    const many = shown.length > MANY;
-    // Of very many, only those that are selected are shapes of their own.
-    const source = new VectorSource({
-      features: (many ? (ghosts ? [] : shown.filter((cell) => selected.includes(cell.number))) : shown).map((cell) =>
-        cellFeature(cell, ghosts ? "ghost" : role(cell.number)),
-      ),
-    });
-    const layer = new VectorLayer({ source, style: cellStyle, zIndex: 10 });
+    const layer = new VectorLayer({ source: shapes.source, style: cellStyle, zIndex: 10 });
     map.addLayer(layer);
-    const drag =
-      onMoved && cells && !ghosts
-        ? cellDrag({
-            map,
-            source,
-            cells,
-            selected,
-            ask: (held, by) => beside(book.id, held, by),
-            onTold: setTold,
-            onMoved,
-            onHeld: (on) => setHeld(on ? used : null),
-          })
-        : null;
-    if (drag) map.addInteraction(drag);
     return () => {
       map.removeLayer(layer);
-      if (drag) map.removeInteraction(drag);
     };
-  }, [map, used, book.id]);
+  }, [map, shapes]);
+
+  useEffect(() => {
+    const all = ghosts ?? cells ?? [];
+    const chosen = new Set(selected);
+    // Of very many, only those that are selected are shapes of their own.
+    const shown = all.length > MANY ? (ghosts ? [] : all.filter((cell) => chosen.has(cell.number))) : all;
+    shapes.show(
+      shown.map((cell) => ({ cell, role: ghosts ? "ghost" : chosen.has(cell.number) ? "selected" : "kept" })),
+    );
+  }, [shapes, cells, ghosts, selected]);
+
+  const movable = onMoved !== undefined && cells !== undefined && !ghosts;
+  useEffect(() => {
+    if (!map) return;
+    // Where cells can be moved by hand, the arrows move them and not the map.
+    map.getInteractions().forEach((interaction) => {
+      if (interaction instanceof KeyboardPan) interaction.setActive(!movable);
+    });
+    if (!movable) return;
+    const drag = cellDrag({
+      map,
+      shapes,
+      selected: () => (now.current.cells ?? []).filter((cell) => now.current.selected.includes(cell.number)),
+      ask: (held, by) => beside(book, held, by),
+      onTold: setTold,
+      onMoved: (dx, dy) => now.current.onMoved!(dx, dy),
+    });
+    map.addInteraction(drag);
+    return () => {
+      map.removeInteraction(drag);
+    };
+  }, [map, shapes, movable, book]);
 
   useEffect(() => {
     const shown = ghosts ?? cells ?? [];

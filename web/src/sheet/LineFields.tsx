@@ -7,7 +7,7 @@ import { Pair } from "../fields/Pair";
 import { lineEnds } from "../generated/kinds";
 import { whole } from "./kinds";
 import { bentAgain, straightened, type Shares } from "./bends";
-import { useDrawnLine } from "./drawnLine";
+import { useDrawnLine } from "./hand";
 
 type Line = ElementOf<"line">;
 

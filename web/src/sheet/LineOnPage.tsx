@@ -3,7 +3,7 @@ import { useRef, useState, type PointerEvent } from "react";
 import type { ElementOf, Rectangle } from "../api/types";
 import { arrowWay } from "../page/arrowWay";
 import { boxed, onPage, thinned, type Places, type Shares } from "./bends";
-import { useDrawnLine } from "./drawnLine";
+import { useDrawnLine } from "./hand";
 
 // A line drawn by hand stays this near to where the pointer went.
 const NEAR_MM = 0.25;

@@ -1,8 +1,8 @@
 import { Button, Menu, MenuItem } from "@mui/material";
-import { useContext, useState } from "react";
+import { useState } from "react";
 import { elements as elementKinds } from "../generated/kinds";
 import { traits, type ElementKind } from "./kinds";
-import { DrawnDetailContext } from "./frames/drawnDetail";
+import { useHand } from "./hand";
 import { useLayout } from "./layout";
 import type { Elements } from "./useElements";
 
@@ -10,7 +10,7 @@ import type { Elements } from "./useElements";
 export function NewElement({ elements }: { elements: Elements }) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const { role, frame } = useLayout();
-  const { setDrawing } = useContext(DrawnDetailContext);
+  const { move } = useHand();
   const { page_width_mm: width, page_height_mm: height } = frame;
   const create = (kind: ElementKind) => {
     const [w, h] = traits[kind].sizeMm;
@@ -30,7 +30,7 @@ export function NewElement({ elements }: { elements: Elements }) {
   };
   const detail = () => {
     setAnchor(null);
-    setDrawing(true);
+    move({ do: "detail", on: true });
   };
   return (
     <>

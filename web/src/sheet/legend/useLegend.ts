@@ -1,8 +1,8 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { createContext, useContext } from "react";
 import { useBook } from "../../api/book";
 import type { LegendRow } from "../../api/types";
 import { get } from "../../api/client";
+import { useHand } from "../hand";
 import { useLayout } from "../layout";
 import { keysOfRows, type RowShown } from "./rows";
 
@@ -35,17 +35,11 @@ export function demandFresh(legend: { isPlaceholderData: boolean }) {
   if (legend.isPlaceholderData) throw new Error("The legend is being drawn anew; make the change again.");
 }
 
-// The row that is edited, by its key; beside: in a field beside it on the page, too.
-export interface PickedRow {
-  row: string | null;
-  beside: boolean;
-  pick: (row: string | null, beside?: boolean) => void;
-}
-export const PickedRowContext = createContext<PickedRow>({ row: null, beside: false, pick: () => undefined });
-
-// The same by its place among the rows, which may be another after each change.
+// The row of the legend that is edited, by its place among the rows, which may be another after each change.
 export function usePickedRow(rows: RowShown[]) {
-  const { row, beside, pick } = useContext(PickedRowContext);
+  const { hand, move } = useHand();
+  const [row, beside] = hand.at === "elements" ? [hand.row, hand.beside] : [null, false];
+  const pick = (row: string | null, beside = false) => move({ do: "row", row, beside });
   const keys = keysOfRows(rows);
   const place = row === null ? -1 : keys.indexOf(row);
   return {
