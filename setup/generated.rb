@@ -11,6 +11,7 @@ module Setup
   class Generated
     SCHEMA = File.join(Shell::ROOT, "docs/book.schema.json")
     TYPES = File.join(FrontEnd::WEB, "src/generated/book.ts")
+    ANSWERS = File.join(FrontEnd::WEB, "src/generated/answers.ts")
     KINDS = File.join(FrontEnd::WEB, "src/generated/kinds.ts")
     DEFAULTS = File.join(FrontEnd::WEB, "src/generated/defaults.ts")
 
@@ -29,6 +30,7 @@ module Setup
         SCHEMA => declared.fetch("schema"),
         TYPES => front_end("types.mjs", declared.fetch("schema")),
         DEFAULTS => front_end("defaults.mjs", declared.fetch("schema")),
+        ANSWERS => front_end("answers.mjs", File.read(File.join(Shell::ROOT, "app/answers.json"))),
         KINDS => front_end("kinds.mjs", JSON.generate(declared.except("schema")))
       }
     end

@@ -3,6 +3,7 @@
 # For specs that need the application and its database: `bin/test app`.
 require_relative "../app/boot"
 require "rack/test"
+require_relative "support/held_answers"
 
 App::Database.prepare
 Delayed::Worker.logger = Logger.new(IO::NULL)
@@ -99,7 +100,7 @@ RSpec.configure do |config|
   config.include Rack::Test::Methods
 end
 
-SERVER = App::Server.build.to_app
+SERVER = HeldAnswers.new(App::Server.build.to_app)
 
 module Requests
   def app = SERVER

@@ -212,7 +212,10 @@ RSpec.describe App::Routes::Legends do
   it "keeps the book's description and own fields, and refuses a name twice" do
     patch_book(description: "All dams of the moss.", fields: [{"name" => "client", "value" => "Moor trust"}])
     expect(document.slice("description", "fields")).to eq(
-      {"description" => "All dams of the moss.", "fields" => [{"name" => "client", "value" => "Moor trust"}]}
+      {
+        "description" => "All dams of the moss.",
+        "fields" => [{"id" => "field-1", "name" => "client", "value" => "Moor trust"}]
+      }
     )
     ask("/api/books/#{book.id}/sheets/1/values")
     expect(answer).to include({"name" => "fields.client", "value" => "Moor trust"})

@@ -91,7 +91,7 @@ RSpec.describe App::Routes::Layouts do
     main = document["layout"]["elements"].find { |element| element["kind"] == "map_frame" }["id"]
     made = post_to("layout/detail", box: [20, 20, 60, 40], letter: "A", at_mm: [100, 60])["made"].first
     expect(frame(made)["extent"]).to eq("kind" => "detail", "at_mm" => [100, 60], "times" => 4)
-    expect(frame(main)["outlines"]).to eq([{"frame" => made, "leaders" => true}])
+    expect(frame(main)["outlines"]).to eq([{"id" => "outline-1", "frame" => made, "leaders" => true}])
     post_to("undo", {})
     expect([frame(made), frame(main)["outlines"]]).to eq([nil, nil])
   end

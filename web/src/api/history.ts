@@ -2,47 +2,9 @@ import { useInfiniteQuery, useQuery, useQueryClient } from "@tanstack/react-quer
 import { useBook } from "./book";
 import { get, post } from "./client";
 import type { Book } from "./types";
+import type { Differences, HistoryPage, HistoryStep, NamedVersion as Version } from "../generated/answers";
 
-// One step of the history of a book: a change, an undo, a redo, or several that were merged.
-export interface HistoryStep {
-  position: number;
-  label: string;
-  at: string;
-  began_at: string;
-  // How many were merged into it.
-  steps: number;
-  // Members of the document, "layers/ID", "cells", "cells/ID".
-  touched: string[];
-  // done: it stands; undone; given_up: undone, and not to be redone; step: an undo, a redo or merged ones.
-  state: "done" | "undone" | "given_up" | "step";
-  // The position of the change that it undoes or redoes.
-  about: number | null;
-  // Nobody's: null.
-  own: boolean | null;
-}
-
-export interface Version {
-  id: number;
-  position: number;
-  name: string;
-  at: string;
-}
-
-interface HistoryPage {
-  steps: HistoryStep[];
-  more: boolean;
-  versions: Version[];
-  runs: { id: number; position: number; title: string | null; at: string | null }[];
-}
-
-// What differs between two states; numbers of pages: in the one and in the other, null where it is not there.
-export interface Differences {
-  differences: { part: string; what: "added" | "removed" | "moved" | "changed"; before?: string; after?: string }[];
-  // So many more are not named.
-  more: number;
-  cells: { added: string[]; removed: string[]; changed: string[]; renamed: string[]; reordered: boolean };
-  pages: { name: string; before: number | null; after: number | null }[];
-}
+export type { Differences, HistoryStep, Version };
 
 // The address of a page's drawing, of the book as it is or as it was. revision: of the book, or one before it.
 export const sheetPicture = (book: Book, sheet: number, revision = book.revision) =>

@@ -1,12 +1,9 @@
 // Changes of a document as a list of operations, as the server has them (Document::Operations): in the manner of JSON
 // Patch (RFC 6902), but where the entries of a list have ids a path names an entry by its id and not by its place.
 // before: in front of which entry one comes that is added or moved; nothing: at the end.
-export interface Operation {
-  op: "add" | "remove" | "replace" | "move" | "test";
-  path: string;
-  value?: unknown;
-  before?: string;
-}
+import type { Operation } from "../generated/answers";
+
+export type { Operation };
 
 type Json = unknown;
 type Members = Record<string, Json>;

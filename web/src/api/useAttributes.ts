@@ -3,15 +3,9 @@ import { useBook } from "./book";
 import { get } from "./client";
 import type { Index } from "./types";
 import { partsOf } from "./area";
+import type { Attribute } from "../generated/answers";
 
-export interface Attribute {
-  name: string;
-  type: string;
-  // What it is called where that is not its name.
-  title?: string;
-  // Is it a function of the condition, and no field?
-  asked?: boolean;
-}
+export type { Attribute };
 
 export const isNumber = (attribute: Attribute | undefined) =>
   attribute?.type === "integer" || attribute?.type === "real";

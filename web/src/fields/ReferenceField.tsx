@@ -1,18 +1,9 @@
 import { Autocomplete, Box, TextField } from "@mui/material";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { get } from "../api/client";
+import type { CrsFound as Found, CrsSuggestion as Suggestion } from "../generated/answers";
 
-export interface Suggestion {
-  code: string;
-  name: string;
-  reason: string;
-}
-
-interface Found {
-  code: string;
-  name: string;
-  area: string;
-}
+export type { Suggestion };
 
 interface Option {
   code: string;

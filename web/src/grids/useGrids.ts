@@ -2,7 +2,10 @@ import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { useBook } from "../api/book";
 import { get, post } from "../api/client";
-import type { Grid, Grids, GridWords } from "../api/types";
+import type { Grid, Grids } from "../api/types";
+import type { GridTried as Tried } from "../generated/answers";
+
+export type { Tried };
 
 // What the grids of a page's frame come to.
 export function useGrids(sheet: number | null, frame: string | undefined) {
@@ -14,10 +17,6 @@ export function useGrids(sheet: number | null, frame: string | undefined) {
     placeholderData: keepPreviousData,
     retry: false,
   });
-}
-
-export interface Tried extends Omit<GridWords, "id"> {
-  svg: string | null;
 }
 
 const PAUSE_MS = 150;

@@ -11,16 +11,9 @@ import { Card } from "../frame/Card";
 import { ReferenceField } from "../fields/ReferenceField";
 import { ArrivedPixelsFacts } from "../pixels/ArrivedPixelsFacts";
 import type { Arrivals } from "./arrivals";
+import type { ArrivalPlaces as Places, Place, Ring } from "../generated/answers";
 
-export type Ring = [number, number][];
-interface Place {
-  code: string;
-  name: string;
-  reason: string;
-  ring: Ring;
-  distance_m: number | null;
-}
-type Places = Record<string, Place[]>;
+export type { Ring };
 
 // What is in a file that has arrived, before any of it is kept. onRings: where it would lie on the map.
 export function ArrivalCard({

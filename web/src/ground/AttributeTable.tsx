@@ -10,16 +10,12 @@ import type { Layer } from "../api/types";
 import { count } from "../api/words";
 import { ConditionEditor } from "../fields/ConditionEditor";
 import type { Attribute } from "../api/useAttributes";
+import type { Box4, TableRow as Row } from "../generated/answers";
 
-export type Box4 = [number, number, number, number];
+export type { Box4 };
+
 // Selected features by identity, with where each lies.
 export type Picked = Map<number, Box4 | null>;
-
-interface Row {
-  id: number;
-  box: Box4 | null;
-  attributes: Record<string, string | number | boolean | null>;
-}
 
 interface AttributeTableProps {
   layer: Layer;

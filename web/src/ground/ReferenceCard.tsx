@@ -13,33 +13,12 @@ import { ReferenceField, type Suggestion } from "../fields/ReferenceField";
 import { Card } from "../frame/Card";
 import { crsUnits } from "../generated/kinds";
 import { Transformations } from "./Transformations";
+import type { CrsLook as Look, SavedCrs as KeptReference } from "../generated/answers";
 
-interface Parameter {
-  name: string;
-  value: number;
-  unit: string;
-}
-interface Look {
-  definition: string;
-  code: string | null;
-  name: string;
-  datum: string;
-  parameters: Parameter[];
-  unit: string | null;
-  unit_name: string;
-  words: string[];
-  warnings: string[];
-  picture: string | null;
-}
 interface Tune {
   values: Record<string, number>;
   unit?: string;
   name?: string;
-}
-interface KeptReference {
-  id: number;
-  name: string;
-  definition: string;
 }
 
 const MARKS: Record<string, string> = { degree: "°", metre: "m", unity: "" };

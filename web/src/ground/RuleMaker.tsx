@@ -7,6 +7,7 @@ import { isNumber, type Attribute } from "../api/useAttributes";
 import type { Condition } from "../generated/book";
 import { RuleFields, type Making } from "./RuleFields";
 import { RAMPS, SETS, colours } from "../fields/palettes";
+import type { ClassFound } from "../generated/answers";
 
 type Put = (label: string, layer: Layer) => Promise<unknown>;
 
@@ -16,12 +17,6 @@ const HOW = [
   ["classes", "by classes of a number"],
   ["conditions", "by conditions"],
 ] as const;
-
-interface ClassFound {
-  title: string;
-  count: number;
-  when: Condition;
-}
 
 // Makes the rules of a layer: one symbol, one for each value, by classes, by conditions of one's own.
 export function RuleMaker({ layer, attributes, put }: { layer: Layer; attributes: Attribute[]; put: Put }) {
@@ -87,7 +82,7 @@ export function RuleMaker({ layer, attributes, put }: { layer: Layer; attributes
       match: "first",
       rules: found.map((entry, index) => ({
         title: entry.title,
-        when: entry.when,
+        when: entry.when as Condition,
         symbol: coloured(first, ramp[index]!),
       })),
     });

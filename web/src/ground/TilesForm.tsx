@@ -2,12 +2,7 @@ import { Box, Button, MenuItem, TextField, Typography } from "@mui/material";
 import { useState } from "react";
 import { useBook, useChange } from "../api/book";
 import { post } from "../api/client";
-
-interface Offer {
-  title: string;
-  attribution: string | null;
-  source: Record<string, unknown>;
-}
+import type { TilesOffer as Offer } from "../generated/answers";
 
 // A layer of background tiles: where they come from, and who is to be named for them.
 export function TilesForm({ onDone }: { onDone: () => void }) {

@@ -5,20 +5,7 @@ import { useBook } from "../api/book";
 import { get, post } from "../api/client";
 import type { Book } from "../api/types";
 import { listed } from "../api/words";
-
-interface Operation {
-  name: string;
-  accuracy_m: number | null;
-  area: string;
-}
-interface Shift extends Operation {
-  datums: [string, string];
-  layers: string[];
-  grids: string[];
-  // What would bring the data more accurately.
-  better: Operation | null;
-  candidates: Operation[];
-}
+import type { DatumOperation as Operation, DatumShift as Shift } from "../generated/answers";
 
 const MOST_NAMED = 3;
 

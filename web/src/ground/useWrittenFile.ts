@@ -3,12 +3,7 @@ import { useBook } from "../api/book";
 import { post, type Refusal } from "../api/client";
 import { settled } from "../api/indexRun";
 import type { IndexRun } from "../api/types";
-
-interface Written {
-  path: string;
-  // What did not go along.
-  told?: string[];
-}
+import type { WrittenFile as Written } from "../generated/answers";
 
 // A file that the server writes, a large one by a job that shows its progress, and that the browser then takes.
 // address: below the book's, which is sent what the file is to be.

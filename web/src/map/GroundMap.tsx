@@ -1,7 +1,7 @@
 import { Box } from "@mui/material";
 import { useRef } from "react";
 import { useBook } from "../api/book";
-import type { Cell, Extent } from "../api/types";
+import type { Cell, Extent, TrialCell } from "../api/types";
 import { coordinate, ratio } from "../api/words";
 import { useCellLayer } from "./useCellLayer";
 import { usePick, useSelect } from "./useClicks";
@@ -18,7 +18,7 @@ interface GroundMapProps {
   box: Extent | null;
   cells?: Cell[];
   // Cells that would replace the kept ones.
-  ghosts?: Cell[] | null;
+  ghosts?: TrialCell[] | null;
   selected?: number[];
   onSelect?: (number: number, add: boolean) => void;
   // The selected cells were dragged by so much.

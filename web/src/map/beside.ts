@@ -2,16 +2,9 @@ import { useQuery } from "@tanstack/react-query";
 import { useBook } from "../api/book";
 import { post } from "../api/client";
 import type { Cell } from "../api/types";
+import type { Beside } from "../generated/answers";
 
-// What the server says of cells in the hand and those beside them: how far they were moved and what lies between, in
-// words; the shifts in ground units by which their edges meet, east and north; the step of round coordinates and the
-// corner that comes to them.
-export interface Beside {
-  moved: string;
-  gaps: string[];
-  shifts: [number[], number[]];
-  round: { step: number; corner: [number, number] };
-}
+export type { Beside };
 
 export const beside = (book: number, cells: Cell[], [dx, dy]: [number, number] = [0, 0], signal?: AbortSignal) =>
   post<Beside>(`/api/books/${book}/cells/beside`, { cells: cells.map((cell) => cell.id), dx, dy }, { signal });

@@ -1,7 +1,7 @@
 import type Feature from "ol/Feature";
 import type Polygon from "ol/geom/Polygon";
 import VectorSource from "ol/source/Vector";
-import type { Cell } from "../api/types";
+import type { Cell, TrialCell } from "../api/types";
 import { cellFeature, described, ringOf, type CellRole } from "./cells";
 
 // The shapes of cells on a map. They stay the same ones while cells change, and those in the hand lie where the hand
@@ -12,7 +12,7 @@ export class CellShapes {
   private hand = new Map<number, Cell>();
 
   // Shows these cells and no others.
-  show(cells: { cell: Cell; role: CellRole }[]) {
+  show(cells: { cell: TrialCell; role: CellRole }[]) {
     const gone = new Set(this.source.getFeatures().map((feature) => feature.getId() as string));
     const fresh: Feature<Polygon>[] = [];
     for (const { cell, role } of cells) {
@@ -49,16 +49,16 @@ export class CellShapes {
 
   private shape = (cell: Cell) => this.source.getFeatureById(`${cell.id}`) as Feature<Polygon> | null;
 
-  private renew(shape: Feature<Polygon>, cell: Cell, role: CellRole) {
-    const before = shape.get("cell") as Cell;
+  private renew(shape: Feature<Polygon>, cell: TrialCell, role: CellRole) {
+    const before = shape.get("cell") as TrialCell;
     if (before === cell && shape.get("role") === role) return;
     described(shape, cell, role);
     if (before === cell) return;
-    if (role !== "ghost" && same(before, cell) && this.hand.has(cell.id)) return;
-    this.hand.delete(cell.id);
+    if (role !== "ghost" && same(before, cell) && cell.id !== null && this.hand.has(cell.id)) return;
+    if (cell.id !== null) this.hand.delete(cell.id);
     shape.getGeometry()!.setCoordinates([ringOf(cell)]);
   }
 }
 
-const same = (one: Cell, other: Cell) =>
+const same = (one: TrialCell, other: TrialCell) =>
   one.corners.every(([x, y], place) => x === other.corners[place]![0] && y === other.corners[place]![1]);

@@ -3,7 +3,7 @@ import MultiPolygon from "ol/geom/MultiPolygon";
 import Polygon from "ol/geom/Polygon";
 import { Fill, Stroke, Style, Text } from "ol/style";
 import type { FeatureLike } from "ol/Feature";
-import type { Cell } from "../api/types";
+import type { Cell, TrialCell } from "../api/types";
 
 export type CellRole = "kept" | "selected" | "ghost";
 
@@ -16,18 +16,18 @@ const COLOURS: Record<CellRole, { line: string; area: string; width: number; das
 };
 
 // A cell as a shape of the map. key: by which it is the same one after a change.
-export function cellFeature(cell: Cell, role: CellRole, key: string) {
+export function cellFeature(cell: TrialCell, role: CellRole, key: string) {
   const feature = new Feature(new Polygon([ringOf(cell)]));
   feature.setId(key);
   described(feature, cell, role);
   return feature;
 }
 
-export const ringOf = (cell: Cell, [dx, dy]: [number, number] = [0, 0]) =>
+export const ringOf = (cell: TrialCell, [dx, dy]: [number, number] = [0, 0]) =>
   [...cell.corners, cell.corners[0]!].map(([x, y]) => [x + dx, y + dy]);
 
 // What the shape says of its cell; where it lies is another thing.
-export function described(feature: Feature<Polygon>, cell: Cell, role: CellRole) {
+export function described(feature: Feature<Polygon>, cell: TrialCell, role: CellRole) {
   feature.setProperties({
     cell,
     number: cell.number,
@@ -40,7 +40,7 @@ export function described(feature: Feature<Polygon>, cell: Cell, role: CellRole)
 // So many cells are one shape, without names: quick to draw, however many there are.
 export const MANY = 3000;
 
-export function cellsFeature(cells: Cell[], role: CellRole) {
+export function cellsFeature(cells: TrialCell[], role: CellRole) {
   return new Feature({ geometry: new MultiPolygon(cells.map((cell) => [[...cell.corners, cell.corners[0]!]])), role });
 }
 

@@ -5,7 +5,7 @@ import VectorImageLayer from "ol/layer/VectorImage";
 import VectorSource from "ol/source/Vector";
 import { useEffect, useLayoutEffect, useRef, useState } from "react";
 import { useBook } from "../api/book";
-import type { Cell } from "../api/types";
+import type { Cell, TrialCell } from "../api/types";
 import { beside } from "./beside";
 import { cellDrag } from "./cellDrag";
 import { CellShapes } from "./cellShapes";
@@ -13,7 +13,7 @@ import { MANY, cellStyle, cellsFeature, manyStyle } from "./cells";
 
 interface CellLayerProps {
   cells?: Cell[];
-  ghosts?: Cell[] | null;
+  ghosts?: TrialCell[] | null;
   selected: number[];
   onMoved?: (dx: number, dy: number) => Promise<unknown>;
 }
@@ -38,7 +38,7 @@ export function useCellLayer(map: OlMap | null, { cells, ghosts, selected, onMov
   }, [map, shapes]);
 
   useEffect(() => {
-    const all = ghosts ?? cells ?? [];
+    const all: TrialCell[] = ghosts ?? cells ?? [];
     const chosen = new Set(selected);
     // Of very many, only those that are selected are shapes of their own.
     const shown = all.length > MANY ? (ghosts ? [] : all.filter((cell) => chosen.has(cell.number))) : all;

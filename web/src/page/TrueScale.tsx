@@ -5,21 +5,7 @@ import { useBook } from "../api/book";
 import { get } from "../api/client";
 import { count, groundSize } from "../api/words";
 import { Row } from "../frame/Card";
-
-interface Facts {
-  width_m: number;
-  height_m: number;
-  true_scale: number;
-  point_scale: number;
-  meridian_scale: number;
-  areal_scale: number;
-  convergence_deg: number;
-  convergence: string;
-  left_out: string[];
-  labels: { placed: number; lost: number };
-  // The feature that the sheet is of: was it made for it, or does it show most of it?
-  feature: { name: string; own: boolean } | null;
-}
+import type { SheetFacts as Facts } from "../generated/answers";
 
 const oneDecimal = new Intl.NumberFormat("en-GB", { minimumFractionDigits: 1, maximumFractionDigits: 1 });
 

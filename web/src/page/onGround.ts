@@ -1,5 +1,7 @@
-// From mm of a page to the ground: x' = a x + c y + e, y' = b x + d y + f.
-export type ToGround = readonly [number, number, number, number, number, number];
+import type { ToGround } from "../generated/answers";
+
+export type { ToGround };
+
 export type Place = [number, number];
 
 // To a thousandth, as the document has places.

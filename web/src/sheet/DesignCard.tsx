@@ -10,11 +10,7 @@ import { Card, Heading } from "../frame/Card";
 import { DrawnPicture, useServerPicture } from "../frame/ServerPicture";
 import { Field } from "../fields/Field";
 import { FileInput } from "../fields/FileInput";
-
-interface Designs {
-  shipped: { name: string; title: string; note: string }[];
-  kept: { id: number; name: string }[];
-}
+import type { Designs } from "../generated/answers";
 
 // Ready-made designs with a picture each, those that were kept, and designs as files.
 export function DesignCard({ onBack }: { onBack: () => void }) {

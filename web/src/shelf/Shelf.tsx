@@ -9,14 +9,7 @@ import { OpenServer } from "../frame/OpenServer";
 import { DrawnPicture, PictureProblem, useServerPicture } from "../frame/ServerPicture";
 import { Open } from "./Open";
 import { Start } from "./Start";
-
-interface Listed {
-  id: number;
-  title: string;
-  subtitle: string;
-  sheets: number;
-  revision: number;
-}
+import type { BookListed as Listed } from "../generated/answers";
 
 // All books; a new one from data, or one that comes as a file.
 export function Shelf() {

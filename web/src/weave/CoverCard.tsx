@@ -11,17 +11,7 @@ import { area } from "../api/words";
 import { Card, Heading } from "../frame/Card";
 import { FileInput } from "../fields/FileInput";
 import { cellEndings, cellFormats } from "../generated/kinds";
-
-interface Listed {
-  count: number;
-  first: { id: number; name: string; box: Extent | null }[];
-}
-interface FeatureCover {
-  count: number;
-  missing: Listed;
-  cut: Listed;
-  several: Listed;
-}
+import type { FeatureCover, Listed } from "../generated/answers";
 
 // What the cells cover and miss, by exact geometry; cells as files.
 export function CoverCard({

@@ -4,12 +4,7 @@ import { useBook, useChange } from "../api/book";
 import { post } from "../api/client";
 import type { IndexPatch } from "../api/indexAnswer";
 import { count } from "../api/words";
-
-interface Renamed {
-  number: number;
-  old: string;
-  new: string;
-}
+import type { SheetRenamed as Renamed } from "../generated/answers";
 
 // What the pattern would call the sheets, beside what they are called.
 export function PatternNames({ tried }: { tried: IndexPatch | null }) {

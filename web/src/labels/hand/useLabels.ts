@@ -2,38 +2,11 @@ import { useQuery } from "@tanstack/react-query";
 import { useMemo } from "react";
 import { useBook, useChange } from "../../api/book";
 import { get } from "../../api/client";
-import { toGround, type ToGround } from "../../page/onGround";
+import { toGround } from "../../page/onGround";
 import type { LabelByHand } from "../../api/types";
+import type { LostLabel, PlacedLabel, SheetLabels } from "../../generated/answers";
 
-// A label of the page's map: see the core's SheetLabels. All places in mm of the page.
-export interface PlacedLabel {
-  layer: string;
-  layer_title: string;
-  rule: string;
-  feature: LabelByHand["feature"];
-  number: number;
-  kind: "point" | "line" | "area";
-  text: string;
-  x: number;
-  y: number;
-  middle: [number, number];
-  rings: number[][];
-  by_hand: boolean;
-}
-
-export interface LostLabel {
-  layer: string;
-  text: string;
-  frame: string;
-  x: number;
-  y: number;
-}
-
-export interface SheetLabels {
-  placed: PlacedLabel[];
-  lost: LostLabel[];
-  to_ground: ToGround | null;
-}
+export type { LostLabel, PlacedLabel, SheetLabels };
 
 // Of what a label is, whatever was done to it.
 export const keyOf = (label: { layer: string; rule: string; number?: number; feature: LabelByHand["feature"] }) =>

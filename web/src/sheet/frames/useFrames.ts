@@ -4,18 +4,9 @@ import { get } from "../../api/client";
 import type { FrameExtent } from "../../api/types";
 import { useLayout } from "../layout";
 import { round, toGround, toPage } from "../../page/onGround";
+import type { FramePlace } from "../../generated/answers";
 
-// What a frame shows on the page that is looked at: its middle in units of its reference, its scale, and the affine map
-// from page mm to ground ([a, b, c, d, e, f], x' = a x + c y + e, y' = b x + d y + f).
-export interface FramePlace {
-  id: string;
-  x: number;
-  y: number;
-  scale: number;
-  rotation_deg: number;
-  to_ground: [number, number, number, number, number, number];
-  globe: boolean;
-}
+export type { FramePlace };
 
 type Detail = Extract<FrameExtent, { kind: "detail" }>;
 

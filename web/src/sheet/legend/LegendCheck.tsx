@@ -3,19 +3,8 @@ import { useEffect, useRef, useState } from "react";
 import { useBook } from "../../api/book";
 import { get } from "../../api/client";
 import { useSheet } from "../../frame/useSheet";
+import type { Found, LegendsOverfull as Part } from "../../generated/answers";
 
-interface Found {
-  number: number;
-  name: string;
-  element: string;
-  sentence: string;
-}
-interface Part {
-  found: Found[];
-  fullest: { number: number; name: string; rows: number } | null;
-  next: number | null;
-  count: number;
-}
 interface Told {
   found: Found[];
   fullest: Part["fullest"];

@@ -1,25 +1,8 @@
 import type { LegendRow, Rectangle } from "../../api/types";
 import { without } from "../../fields/without";
+import type { RowShown } from "../../generated/answers";
 
-// A row as the server tells of it: as it is arranged, and where it stands on the sheet that is shown.
-export interface RowShown {
-  row: LegendRow;
-  name: string;
-  // What the map calls what it stands for, and whose it is.
-  on_map: string[];
-  layers: string[];
-  // Of the map, and not arranged yet.
-  fresh: boolean;
-  state: "here" | "elsewhere" | "hidden" | "gone" | "overfull";
-  box?: Rectangle;
-  // What its symbol is drawn of.
-  shape?: "point" | "line" | "area";
-  swatch?: string;
-  // The ends of a ramp of colours.
-  ramp?: [number, number];
-  // One of several classes of a number.
-  steps: boolean;
-}
+export type { RowShown };
 
 type Kept = { row: LegendRow; keep: boolean };
 

@@ -5,17 +5,9 @@ import { get } from "../../api/client";
 import { useHand } from "../hand";
 import { useLayout } from "../layout";
 import { keysOfRows, type RowShown } from "./rows";
+import type { LegendShown } from "../../generated/answers";
 
-export interface LegendShown {
-  rows: RowShown[];
-  // Of a legend by hand: what of the map it does not list.
-  addable: { key: string; title: string; layer: string }[];
-  told: string[];
-  count: number;
-  fitting: number;
-  columns: number;
-  size_pt: number;
-}
+export type { LegendShown };
 
 // A legend's rows as they stand on the sheet that is shown.
 export function useLegend(id: string) {
