@@ -26,7 +26,6 @@ class ScreensChild
     layer
     pixels
     reference
-    study-area
     arrival
     sheet
     legend
@@ -38,6 +37,7 @@ class ScreensChild
     weave
     strip
     proof
+    history
     press
     printed-sheet
   ].freeze
@@ -117,11 +117,6 @@ class ScreensChild
     card_value("CRS").click
   end
 
-  def show_study_area
-    go("ground")
-    card_value("Study area").click
-  end
-
   def show_arrival
     Dir.mktmpdir do |folder|
       FileUtils.cp(File.join(TileLoom::ROOT, "demo/skarrow-moss/fences.geojson"), "#{folder}/new fences.geojson")
@@ -173,6 +168,24 @@ class ScreensChild
   end
 
   def show_proof = go("proof?sheet=#{SHEET}")
+
+  # A morning's work, looked back at.
+  def show_history
+    changes = -> { App::BookChanges.new(App::Book.find(@book.id)) }
+    changes.call.apply({"subtitle" => "Dam inspection, autumn"}, label: "Subtitle")
+    index = App::Book.find(@book.id).index
+    App::BookChanges
+      .new(index.book)
+      .of_cells("Rename a sheet: C3") do
+        index.keep(index.core_cells.map { |cell| (cell.name == "C3") ? cell.with(name: "Dam store") : cell })
+      end
+    App::NamedVersion.create!(book_id: @book.id, position: 2, name: "As surveyed", created_at: Time.now.utc)
+    changes.call.apply({"layout" => {"page" => {"size" => "A4"}}}, label: "Page")
+    changes.call.undo
+    go("proof?sheet=#{SHEET}&history=1&at=1")
+    click_button("What differs")
+    expect(page).to have_css("aside li", text: "renamed")
+  end
 
   def show_press
     run = App::PressOrder.new(@book, {"sheets" => "1-4"}).place

@@ -243,12 +243,17 @@ module App
       }
     end
 
+    # Of tiles nothing is known but how they lie.
+    NO_STATISTICS = {"unit" => nil, "lowest" => [], "highest" => [], "ends" => [], "classes" => []}.freeze
+
     # What is known of a layer's pixels; nil where there are none.
     def pixels(layer)
       raster = layer.drawn or return nil
       facts = raster.facts
       if layer.entry["tiles"]
-        return facts.json.slice("kind", "width", "height", "bands", "type").merge(tiles_lie(layer, raster))
+        return (
+          NO_STATISTICS.merge(facts.json.slice("kind", "width", "height", "bands", "type"), tiles_lie(layer, raster))
+        )
       end
       facts
         .json

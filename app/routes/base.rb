@@ -14,6 +14,7 @@ module App
       GONE =
         %w[
           another_value
+          cell_changed
           id_taken
           part_gone
           undone_cell

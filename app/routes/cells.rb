@@ -4,7 +4,8 @@ module App
   module Routes
     # Cells by hand, what they cover, and cells as files.
     class Cells < Base
-      # {"do": what, "cells": their ids, "revision": of the book that was seen, ...}: see TileLoom::Index::Handwork.
+      # {"do": what, "cells": their ids, "seen": up to where in its history the book was seen, or "revision": the one that
+      # it must still have, ...}: see TileLoom::Index::Handwork.
       DEEDS = {
         "move" => "Move cells",
         "rotate" => "Rotate cells",
@@ -21,6 +22,7 @@ module App
         wanted = body_json
         deed = wanted["do"].to_s
         changes.of_cells(label(deed, wanted), revision: wanted["revision"]) do
+          SeenCells.new(book, wanted["seen"], session_id).demand(Array(wanted["cells"])) if wanted["seen"]
           handwork = handwork()
           cells = done(handwork, deed, wanted)
           # A place that was given by hand stays when the index is rebuilt.

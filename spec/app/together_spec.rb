@@ -204,6 +204,26 @@ RSpec.describe "Together" do
     end
   end
 
+  describe "cells that two have in the hand" do
+    def cell(deed, session, seen, **more) =
+      request("POST", "/api/books/#{book.id}/cells", {do: deed, seen: seen, **more}, session: session)
+
+    it "go together where they are different ones, in whatever order, and are told where they are the same" do
+      one, two, three = fresh.index.rows.first(3)
+      seen = fresh.edit_position
+      expect(cell("move", "sessionA", seen, cells: [one["cell_id"]], dx: 30, dy: 0)[0]).to eq(200)
+      expect(cell("rename", "sessionB", seen, cells: [two["cell_id"]], name: "Z9")[0]).to eq(200)
+      expect(cell("remove", "sessionA", seen, cells: [three["cell_id"]])[0]).to eq(200)
+      expect(cell("move", "sessionA", seen, cells: [one["cell_id"]], dx: 5, dy: 0)[0]).to eq(200)
+      expect(cell("move", "sessionB", seen, cells: [one["cell_id"]], dx: 5, dy: 0)).to match(
+        [409, include("message" => /Sheet #{one["name"]} was changed by someone else meanwhile/)]
+      )
+      expect(fresh.index.rows.first(2).map { |row| row.values_at("name", "moved") }).to eq(
+        [[one["name"], true], ["Z9", false]]
+      )
+    end
+  end
+
   describe "cells that two change" do
     def cells = fresh.index.rows
 

@@ -75,11 +75,12 @@ export function useChanging(
       setRefusal(error instanceof Refusal ? error : new Refusal((error as Error).message));
       throw error;
     };
-    // Cells are meant as they stand when the change's turn has come, after this browser's own changes.
-    const asked = (path: string, body: unknown) =>
-      inTurn(() =>
-        sent(`${base}/${path}`, path === "cells" ? { ...(body as object), revision: held()?.revision } : body),
-      ).catch(told);
+    // Cells are meant as they were seen here: whatever others changed of them since is told.
+    const asked = (path: string, body: unknown) => {
+      const position = seen.current?.position;
+      const own = path === "cells" ? { ...(body as object), seen: position } : body;
+      return inTurn(() => sent(`${base}/${path}`, own)).catch(told);
+    };
     return {
       change: (label, patch) => {
         // What is another than in the book that was seen, on named parts: so it holds for the book as it stands when

@@ -1,6 +1,6 @@
 // Made by bin/generate out of app/answers.json. Do not edit.
-import type {BookDocument, Index, LabelByHand, LegendRow, Order} from "./book";
-import type {layerKindTraits} from "./kinds";
+import type { BookDocument, Index, LabelByHand, LegendRow, Order } from "./book";
+import type { layerKindTraits } from "./kinds";
 
 /**
  * What the features of a layer are.
