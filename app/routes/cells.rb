@@ -4,8 +4,8 @@ module App
   module Routes
     # Cells by hand, what they cover, and cells as files.
     class Cells < Base
-      # {"do": what, "cells": their ids, "seen": up to where in its history the book was seen, or "revision": the one that
-      # it must still have, ...}: see TileLoom::Index::Handwork.
+      # {"do": what, "cells": their ids, "seen": up to where in its history the book was seen, or "revision": the one
+      # that it must still have, ...}: see TileLoom::Index::Handwork.
       DEEDS = {
         "move" => "Move cells",
         "rotate" => "Rotate cells",

@@ -1,6 +1,7 @@
 // The front end's types of the server's answers out of app/answers.json (on standard input).
 import { compile } from "json-schema-to-typescript";
 import { json } from "node:stream/consumers";
+import { format } from "prettier";
 
 const { $defs } = await json(process.stdin);
 
@@ -24,4 +25,5 @@ const text = await compile({ title: "Answers", type: "object", $defs: forTypes($
   unreachableDefinitions: true,
   additionalProperties: false,
 });
-process.stdout.write(text.replace(/export interface Answers \{\s*\}\n?/, ""));
+const own = text.replace(/export interface Answers \{\s*\}\n?/, "");
+process.stdout.write(await format(own, { parser: "typescript", printWidth: 120 }));
