@@ -40,11 +40,12 @@ module App
     # block is run as that of `apply` is.
     def asked(wanted, revision: wanted["revision"], &block)
       return apply(wanted["patch"], label: wanted["label"], revision: revision, &block) unless wanted["operations"]
+      of_document, of_cells = CellOperations.parted(wanted["operations"])
       held = nil
       book =
-        changed(wanted["label"], revision) do |before|
+        changed(wanted["label"], revision, cells: of_cells, seen: wanted["seen"]) do |before|
           yield if block
-          self.class.led_to(held = before, wanted)
+          self.class.led_to(held = before, wanted.merge("operations" => of_document.map(&:first)))
         end
       done.replaced = Replaced.new(@book, wanted["seen"], @session).told(done.operations, held) if wanted["seen"]
       book
@@ -208,14 +209,26 @@ module App
       CellChange.around(@book.index) { taken.keep_cells(@book.index) }
     end
 
-    # The block gives the document as it is to be.
-    def changed(label, revision)
+    # The block gives the document as it is to be. cells: operations on cells that are done after that
+    # (CellOperations.parted); seen: up to where in the history these were seen, or nil.
+    def changed(label, revision, cells: [], seen: nil)
       locked(revision) do
         before = @book.document
         after = yield before
-        next note([]) if after == before
-        cells = write(before, after)
-        record(label, before, @book.document, cells: cells)
+        followed = write(before, after) if after != before
+        by_hand = cells_by_hand(CellOperations.new(@book, cells), seen) if cells.any?
+        changes = [followed, by_hand].compact
+        next note([]) if after == before && changes.all?(&:none?)
+        record(label, before, @book.document, cells: changes.any? ? CellChange.joined(changes) : nil)
+      end
+    end
+
+    def cells_by_hand(operations, seen)
+      SeenCells.new(@book, seen, @session).demand(operations.ids) if seen
+      CellChange.around(@book.index) do
+        cells = operations.cells
+        @book.put("index" => @book.document["index"].merge("order" => {"kind" => "by_hand"})) if operations.order?
+        @book.index.keep(cells)
       end
     end
 

@@ -23,7 +23,7 @@ module App
         deed = wanted["do"].to_s
         changes.of_cells(label(deed, wanted), revision: wanted["revision"]) do
           SeenCells.new(book, wanted["seen"], session_id).demand(Array(wanted["cells"])) if wanted["seen"]
-          handwork = handwork()
+          handwork = book.handwork
           cells = done(handwork, deed, wanted)
           # A place that was given by hand stays when the index is rebuilt.
           book.put("index" => book.index.settings.merge("order" => {"kind" => "by_hand"})) if deed == "place"
@@ -104,17 +104,6 @@ module App
           snapshot.cells.select { |cell| wanted.include?(cell.id) }.map(&:number),
           size: document.method(:cell_size),
           overlap_mm: document.index.overlap_mm(document.layout.frame_box)
-        )
-      end
-
-      def handwork
-        index = book.index.core
-        frame = book.layout.frame_box
-        crs = TileLoom::Crs::System.find(book.reference)
-        TileLoom::Index::Handwork.new(
-          book.index.core_cells,
-          size: ->(scale) { index.size(crs, frame, scale) },
-          scale: index.scale
         )
       end
 

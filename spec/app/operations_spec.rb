@@ -163,6 +163,41 @@ RSpec.describe "Operations on a book" do
       found.is_a?(Array) ? found.find { |entry| entry["id"] == name } : found[name]
     end
 
+  it "change cells by their ids, with the document or alone, and are undone together" do
+    first, second, third = book.index.rows.map { |row| row["cell_id"] }
+    before = [book.document, book.index.rows]
+    operate(
+      put("/title", "Wet moss"),
+      put("/cells/#{first}/name", "Gate"),
+      put("/cells/#{first}/centre", [402_500, 6_528_600]),
+      put("/cells/#{second}/rotation_deg", 10),
+      put("/cells/#{second}/pinned", false),
+      {op: "remove", path: "/cells/#{third}"},
+      {op: "move", path: "/cells/#{second}", before: first.to_s}
+    )
+    expect(last_response.status).to eq(200), last_response.body
+    rows = fresh.index.rows
+    expect(rows.map { |row| row["cell_id"] }.first(2)).to eq([second, first])
+    expect(rows[1].values_at("name", "centre_x", "centre_y", "pinned")).to eq(["Gate", 402_500.0, 6_528_600.0, true])
+    expect(rows[0].values_at("rotation_deg", "pinned")).to eq([10.0, false])
+    expect([fresh.title, fresh.document["index"]["order"], rows.length]).to eq(
+      ["Wet moss", {"kind" => "by_hand"}, before[1].length - 1]
+    )
+    App::BookChanges.new(fresh, session: "sessionAAAA").undo
+    expect([fresh.document, fresh.index.rows]).to eq(before)
+    {
+      put("/cells/9999/name", "x") => [409, /is no longer there/],
+      put("/cells/#{first}/name", 5) => [422, /a cell has name, centre, scale, rotation_deg, pinned/],
+      put("/cells/#{first}/row", 5) => [422, /a cell has name/],
+      {op: "add", path: "/cells/#{first}"} => [422, /is not changed so/],
+      put("/cells/#{first}/name", book.index.rows[1]["name"]) => [422, /called/]
+    }.each do |operation, (status, words)|
+      operate(put("/title", "Never"), operation)
+      expect([last_response.status, answer["message"]]).to match([status, words])
+    end
+    expect(fresh.title).to eq(before[0]["title"])
+  end
+
   it "are refused in words where what they are about is gone, or a list is another by now, and nothing is done" do
     layer = labelled
     path = "/layers/#{layer["id"]}/labels"
