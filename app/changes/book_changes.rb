@@ -40,12 +40,12 @@ module App
     # block is run as that of `apply` is.
     def asked(wanted, revision: wanted["revision"], &block)
       return apply(wanted["patch"], label: wanted["label"], revision: revision, &block) unless wanted["operations"]
-      of_document, of_cells = CellOperations.parted(wanted["operations"])
+      _, of_cells = CellOperations.parted(wanted["operations"])
       held = nil
       book =
         changed(wanted["label"], revision, cells: of_cells, seen: wanted["seen"]) do |before|
           yield if block
-          self.class.led_to(held = before, wanted.merge("operations" => of_document.map(&:first)))
+          self.class.led_to(held = before, wanted)
         end
       done.replaced = Replaced.new(@book, wanted["seen"], @session).told(done.operations, held) if wanted["seen"]
       book
@@ -53,8 +53,9 @@ module App
 
     # The document that such a change leads to.
     def self.led_to(document, wanted)
-      return TileLoom::Document::Operations.applied(document, wanted["operations"]) if wanted["operations"]
-      MergePatch.apply(document, wanted["patch"] || {})
+      return MergePatch.apply(document, wanted["patch"] || {}) unless wanted["operations"]
+      of_document, = CellOperations.parted(wanted["operations"])
+      TileLoom::Document::Operations.applied(document, of_document.map(&:first))
     end
 
     # The same with a patch that follows from how the book stands: the block gives it when nobody else can

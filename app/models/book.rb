@@ -135,7 +135,7 @@ module App
     def answer_to(changed) =
       answer(with: changed, afresh: TileLoom::Index::Spec.names_differ?(document["index"], changed["index"]))
 
-    # What is done to single cells by hand. cells: TileLoom::Index::Cell list, those that there are where none are given.
+    # What is done to single cells by hand. cells: TileLoom::Index::Cell list; those that there are, if none are given.
     def handwork(cells = index.core_cells)
       spec, frame, own = index.core, layout.frame_box, TileLoom::Crs::System.find(reference)
       TileLoom::Index::Handwork.new(cells, size: ->(scale) { spec.size(own, frame, scale) }, scale: spec.scale)

@@ -55,7 +55,8 @@ module App
 
     def changed(now, from, to)
       others = to.reject { |name, value| ORDER.include?(name) || value == from[name] }
-      refuse(now) unless others.keys.all? { |name| now[name] == from[name] }
+      clash = others.keys.find { |name| now[name] != from[name] }
+      refuse_value(now, clash, from[clash]) if clash
       now.merge(others, "number" => place(now, from, to))
     end
 
@@ -73,6 +74,25 @@ module App
     def refuse_doubled(rows)
       name, = rows.group_by { |row| row["name"] }.find { |_, list| list.length > 1 }
       raise TileLoom::Refusal.new("changes.undone_name", label: @label, name: name) if name
+    end
+
+    # What a person calls a member of a cell.
+    MEMBERS = {
+      "centre_x" => "centre easting",
+      "centre_y" => "centre northing",
+      "rotation_deg" => "rotation",
+      "kept" => "mark “unchanged”"
+    }.freeze
+
+    def refuse_value(row, member, left)
+      raise TileLoom::Refusal.new(
+        "changes.undone_cell_value",
+        label: @label,
+        name: row["name"],
+        part: MEMBERS.fetch(member, member),
+        left: TileLoom::Document::PartName.value(left),
+        now: TileLoom::Document::PartName.value(row[member])
+      )
     end
 
     def refuse(row) = raise(TileLoom::Refusal.new("changes.undone_cell", label: @label, name: row["name"]))

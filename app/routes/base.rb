@@ -19,6 +19,7 @@ module App
           part_gone
           undone_cell
           undone_cell_gone
+          undone_cell_value
           undone_meanwhile
           undone_name
           undone_part_gone

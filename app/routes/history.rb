@@ -38,7 +38,7 @@ module App
       post "/api/books/:book_id/history/:position/take" do
         wanted = body_json
         moment = history.at(position)
-        label = "Take back: #{wanted["name"] || "a part"}"
+        label = "Restore: #{wanted["name"] || "a part"}"
         changes.take(Taken.of(wanted, moment, book.document), label: label)
         json(shown(book.reload))
       end

@@ -105,8 +105,8 @@ RSpec.describe "The books", type: :feature do
     expect(page).to have_css("aside li", text: "1 sheet renamed: #{cell["name"]} → Gatepost")
     expect(page).to have_css("aside li", text: "Title: “Skarrow Moss” → “Wet moss”")
     click_button("What differs")
-    click_button("Take a part of it")
-    click_button("Take it into today’s book")
+    click_button("Restore a part")
+    click_button("Restore it in today’s book")
     # The name is back, the title is today's.
     expect(page).to have_css("footer button", text: cell["name"])
     expect(page).to have_css("h1", text: "Wet moss")

@@ -89,7 +89,7 @@ export function StateDetails({ at, then, step, versions, runs }: StateDetailsPro
         }}
       />
       {!today && (
-        <Fold title="Take a part of it">
+        <Fold title="Restore a part">
           {then ? <TakePart then={then} at={at} called={called} tried={tried} /> : "…"}
         </Fold>
       )}

@@ -44,7 +44,7 @@ export function TakePart({ then, at, called, tried }: TakePartProps) {
           })
         }
       >
-        Take it into today’s book
+        Restore it in today’s book
       </Button>
     </Box>
   );
