@@ -566,7 +566,7 @@ export interface ArrivedLayer {
    */
   box: [number, number, number, number] | null;
   reference: string | null;
-  reference_name: string | null;
+  reference_name?: string | null;
   asks_reference: boolean;
   asks_columns: boolean;
   columns: {
