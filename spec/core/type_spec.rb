@@ -25,6 +25,33 @@ RSpec.describe TileLoom::Type do
     end
   end
 
+  # TTFunk's tables share one place in the bytes; read side by side, one took what the other had left.
+  it "reads a typeface from many threads as from one" do
+    shipped = described_class::Library.face("sans")
+    # Bytes that hand on to another thread after each reading.
+    passing = Class.new(StringIO) { def read(*) = super.tap { Thread.pass } }
+    fresh = -> do
+      face = described_class::Face.new("sans", shipped.family, 400, "normal", shipped.file)
+      face.font.instance_variable_set(:@contents, passing.new(face.bytes))
+      face
+    end
+    asked = [
+      ->(face) { (32..0x4ff).map { |codepoint| face.glyph(codepoint) } },
+      ->(face) { face.font.horizontal_metrics.for(40).advance_width },
+      ->(face) { [face.font.os2.cap_height, face.font.postscript.italic_angle] },
+      ->(face) { face.font.name.postscript_name },
+      ->(face) { face.font.glyph_outlines.for(40).y_max }
+    ]
+    alone = asked.map { |ask| ask.call(fresh.call) }
+    5.times do
+      face = fresh.call
+      gate = Queue.new
+      threads = asked.map { |ask| Thread.new { gate.pop && ask.call(face) } }
+      asked.length.times { gate << true }
+      expect(threads.map(&:value)).to eq(alone)
+    end
+  end
+
   it "ships Latin, Greek and Cyrillic in its sans" do
     sans = described_class::Library.face("sans")
     expect(sans.shows?("Åßç Ωμέγα Жизнь “–” ′″°×½")).to be(true)

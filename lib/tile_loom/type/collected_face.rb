@@ -12,7 +12,7 @@ module TileLoom
 
       def sent? = false
 
-      def font = @font ||= TTFunk::File.new(bytes, bytes[HEADER, 4].unpack1("N"))
+      def font = @font ||= OneReader.open(bytes, bytes[HEADER, 4].unpack1("N"))
     end
   end
 end

@@ -83,7 +83,8 @@ module TileLoom
 
       def units_per_em = @units_per_em ||= font.header.units_per_em.to_f
 
-      def font = @font ||= TTFunk::File.new(bytes)
+      # Its tables are read by one thread at a time (OneReader).
+      def font = @font ||= OneReader.open(bytes)
 
       # Of the whole file.
       def bytes = @bytes ||= File.binread(file)

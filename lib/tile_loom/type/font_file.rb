@@ -83,7 +83,7 @@ module TileLoom
           .first(200)
           .any? { |glyph| glyph.positive? && font.horizontal_metrics.for(glyph).advance_width.positive? }
 
-      def font = @font ||= TTFunk::File.new(@bytes)
+      def font = @font ||= OneReader.open(@bytes)
 
       def naming(id)
         text = font.name.strings[id]&.find { |string| string.to_s.strip != "" }
