@@ -6,7 +6,7 @@ require "ttfunk"
 module TileLoom
   module Type
     # TTFunk reads the tables of a font when they are first asked for, from one place in its bytes that all of them
-    # share (TTFunk::Reader): two threads at it at once would read on where the other one stands. So one reads at a time.
+    # share (TTFunk::Reader): two threads at it at once would read on where the other stands. So one reads at a time.
     module OneReader
       LOCK = Monitor.new
 
