@@ -188,7 +188,8 @@ module App
       named = book.document["layers"].to_set { |entry| Layer.key_of(entry) }
       book
         .edits
-        .where("JSON_CONTAINS(touched, ?)", JSON.generate("layers"))
+        .touching("layers")
+        .select(:id, :operations, :inverse)
         .in_batches(of: 200) { |edits| edits.each { |edit| named.merge(edit.layers_named) } }
       busy = Arrival.where(book_id: book.id, state: "importing").pluck(:id)
       removed.reject { |layer| named.include?([layer.key, layer.version]) || busy.include?(layer.arrival_id) }

@@ -3,8 +3,6 @@
 module Bench
   # The book as one thing: its history, a change of one colour.
   class BookMeasures
-    STEPS = 10_000
-
     # folio_path: of the demo book.
     def initialize(folio_path) = @folio_path = folio_path
 

@@ -35,9 +35,8 @@ module App
     end
 
     # A change as it is asked for: {"operations" or "patch", "label", "revision", "seen": up to where in its history the
-    # hand had seen the book}. Operations on named parts
-    # (TileLoom::Document::Operations) hold for the book as it stands: Refusal where what one is about is gone. The
-    # block is run as that of `apply` is.
+    # hand had seen the book}. Operations on named parts (TileLoom::Document::Operations) hold for the book as it
+    # stands: Refusal where what one is about is gone. The block is run as that of `apply` is.
     def asked(wanted, revision: wanted["revision"], &block)
       return apply(wanted["patch"], label: wanted["label"], revision: revision, &block) unless wanted["operations"]
       _, of_cells = CellOperations.parted(wanted["operations"])
@@ -81,7 +80,7 @@ module App
       locked(revision, rows_alone: true) do
         before = @book.document
         cells = CellChange.around(@book.index) { yield }
-        record(label, before, @book.document, cells: cells)
+        record(label, before, cells: cells)
       end
     end
 
@@ -90,7 +89,7 @@ module App
       locked(nil) do
         before = @book.document
         @book.put("operations" => entries)
-        record(label, before, @book.document)
+        record(label, before)
       end
     end
 
@@ -107,7 +106,7 @@ module App
               @book.generate if @book.index.rows.empty? && covers_changed?(before, after)
             end
         end
-        record(label, before, after, cells: cells)
+        record(label, before, cells: cells)
       end
     end
 
@@ -117,33 +116,22 @@ module App
     # The last that was undone of one's own is done again.
     def redo = step("redo")
 
-    # Makes the book what it was at a Moment (History#at). A Moment in another CRS is gone back to by a job
-    # (ReferenceChange.back).
-    def go_back(moment, label:)
-      locked(nil) do
-        before = @book.document
-        cells = CellChange.around(@book.index) { stand_again(moment) }
-        after = @book.document
-        next note([]) if cells.none? && before == after
-        record(label, before, after, cells: cells)
-      end
-    end
-
-    # One part as it was at a Moment. taken: a TakenPart. Returns the book.
+    # A part of the book as it was, or all of it. taken: one of Taken. A book in another CRS is gone back to by a job
+    # (ReferenceChange.back). Returns the book.
     def take(taken, label:)
       locked(nil) do
         before = @book.document
         after = taken.document(before)
         cells = taken.cells? ? taken_cells(taken, before, after) : write(before, after)
         next note([]) if (cells.nil? || cells.none?) && before == @book.document
-        record(label, before, @book.document, cells: cells)
+        record(label, before, cells: cells)
       end
     end
 
-    # Keeps what led from before to after as an Edit. cells: a CellChange, or nil; about: the Edit that is undone or
-    # redone. The book is locked by the caller.
-    def record(label, before, after, cells: nil, about: nil)
-      ways = Edit.ways(before, after)
+    # Keeps what led from a document before to the book's own as an Edit. cells: a CellChange, or nil; about: the Edit
+    # that is undone or redone. The book is locked by the caller.
+    def record(label, before, cells: nil, about: nil)
+      ways = Edit.ways(before, @book.document)
       note(ways[:operations], cells)
       place = Book.where(id: @book.id).pick(:edit_position) + 1
       give_up_undone unless about
@@ -162,14 +150,14 @@ module App
           created_at: now
         )
       @book.update_columns(edit_position: place)
-      keep_state(place, after) if (place % BookState::EVERY).zero?
+      keep_state(place) if (place % BookState::EVERY).zero?
       edit
     end
 
     # Says that a change was undone or redone, and records that. The book is locked by the caller.
-    def record_step(edit, direction, before, after, cells: nil)
+    def record_step(edit, direction, before, cells: nil)
       edit.update!(state: (direction == "undo") ? Edit::UNDONE : Edit::DONE)
-      record("#{direction.capitalize}: #{edit.label}", before, after, cells: cells, about: edit)
+      record("#{direction.capitalize}: #{edit.label}", before, cells: cells, about: edit)
     end
 
     private
@@ -179,7 +167,7 @@ module App
     def step(direction)
       @book.with_lock do
         raise Busy if Reprojection.open_for(@book)
-        edit = Edit.next_step(@book, direction, @session) or next
+        edit = Edit.next_steps(@book, direction, @session).first or next
         next ReferenceChange.step(@book, edit, direction, session: @session) if ReferenceChange.of?(edit)
         put(edit, direction)
         @book.reload
@@ -191,17 +179,7 @@ module App
     # Whoever goes on with something else does not redo what was undone before.
     def give_up_undone = @book.edits.of_hand(@session).where(state: Edit::UNDONE).update_all(state: Edit::GIVEN_UP)
 
-    def keep_state(place, document)
-      moment = Moment.now(@book)
-      moment.document = document
-      BookState.create!(book_id: @book.id, position: place, packed: moment.packed)
-    end
-
-    def stand_again(moment)
-      refuse(@book.document, moment.document)
-      @book.update!(document: moment.document)
-      @book.index.keep(moment.core_cells, with: moment.generated_with)
-    end
+    def keep_state(place) = BookState.create!(book_id: @book.id, position: place, packed: Moment.now(@book).packed)
 
     # The cells are as the part says, not as they would follow.
     def taken_cells(taken, before, after)
@@ -220,7 +198,7 @@ module App
         by_hand = cells_by_hand(CellOperations.new(@book, cells), seen) if cells.any?
         changes = [followed, by_hand].compact
         next note([]) if after == before && changes.all?(&:none?)
-        record(label, before, @book.document, cells: changes.any? ? CellChange.joined(changes) : nil)
+        record(label, before, cells: CellChange.joined(changes))
       end
     end
 
@@ -228,7 +206,7 @@ module App
       SeenCells.new(@book, seen, @session).demand(operations.ids) if seen
       CellChange.around(@book.index) do
         cells = operations.cells
-        @book.put("index" => @book.document["index"].merge("order" => {"kind" => "by_hand"})) if operations.order?
+        @book.order_by_hand if operations.order?
         @book.index.keep(cells)
       end
     end
@@ -290,7 +268,7 @@ module App
       change = edit.cell_change
       change = change.reversed if change && direction == "undo"
       cells = change && cells_put(change, edit.label) { follow(before, after) }
-      record_step(edit, direction, before, after, cells: cells)
+      record_step(edit, direction, before, cells: cells)
     end
 
     # Where others changed the same cells since, but these follow from the document, they follow from it as it is now.

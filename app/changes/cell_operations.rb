@@ -59,7 +59,14 @@ module App
 
     def known(cells, id, operation, place)
       found = id.to_s.match?(/\A\d{1,16}\z/) && cells.find { |cell| cell.id == id.to_i }
-      found || raise(TileLoom::Refusal.new("changes.part_gone", path: shown(operation), at: "/operations/#{place}"))
+      found ||
+        raise(
+          TileLoom::Refusal.new(
+            "changes.part_gone",
+            path: TileLoom::Document::Operations.shown(operation),
+            at: "/operations/#{place}"
+          )
+        )
     end
 
     def replaced(hand, cell, member, value, place)
@@ -91,10 +98,12 @@ module App
       other.number - ((cell.number < other.number) ? 1 : 0)
     end
 
-    def shown(operation) = operation["path"].delete_prefix("/").gsub("/", " › ")[0, 120]
-
     def refuse(operation, place)
-      raise TileLoom::Refusal.new("changes.no_such_cell_operation", path: shown(operation), at: "/operations/#{place}")
+      raise TileLoom::Refusal.new(
+        "changes.no_such_cell_operation",
+        path: TileLoom::Document::Operations.shown(operation),
+        at: "/operations/#{place}"
+      )
     end
   end
 end

@@ -57,8 +57,7 @@ module App
     def merge(group, before)
       edits = @book.edits.where(id: group.map(&:id)).order(:position).to_a
       after = before.walked(edits, "forth").document
-      changes = edits.filter_map(&:cell_change)
-      cells = CellChange.joined(changes) if changes.any?
+      cells = CellChange.joined(edits.filter_map(&:cell_change))
       ways = Edit.ways(before.document, after)
       last = edits.last
       Edit.where(id: edits.map(&:id) - [last.id]).delete_all

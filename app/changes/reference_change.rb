@@ -102,7 +102,7 @@ module App
         before = @book.document
         after, cells, with = outcome(before, @book.index.core_cells)
         change = CellChange.around(@book.index) { put(after, cells, with, boxes) }
-        record(before, @book.document, change)
+        record(before, change)
         @book.update!(revision: @book.revision + 1)
       end
     end
@@ -180,15 +180,15 @@ module App
       @book.index.keep(cells, with: with)
     end
 
-    def record(before, after, cells)
+    def record(before, cells)
       changes = BookChanges.new(@book, session: @change.session)
       case @change.direction
       when "forward", "back"
-        edit = changes.record(@change.label || label(before), before, after, cells: cells)
+        edit = changes.record(@change.label || label(before), before, cells: cells)
         @change.update!(edit_id: edit.id)
       else
         edit = @book.edits.find(@change.edit_id)
-        changes.record_step(edit, @change.direction, before, after, cells: cells)
+        changes.record_step(edit, @change.direction, before, cells: cells)
       end
       @change.turn("done")
     end

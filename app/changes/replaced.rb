@@ -26,14 +26,8 @@ module App
     private
 
     # Steps of others since, the latest first, without that of the change itself.
-    def theirs(position)
-      @book
-        .edits
-        .where("position > ? AND position < ?", @seen, position)
-        .where.not(session: @session)
-        .order(position: :desc)
-        .to_a
-    end
+    def theirs(position) =
+      @book.edits.of_others_since(@seen, @session).where("position < ?", position).order(position: :desc).to_a
 
     def value?(operation) = %w[add replace remove].include?(operation["op"])
 

@@ -10,9 +10,8 @@ module App
 
     # Refusal where one of them was changed by someone else since. ids: of the cells in the hand.
     def demand(ids)
-      others = @book.edits.where("position > ?", @seen).where.not(cells: nil)
-      touched = others.select { |edit| edit.session != @session }.flat_map { |edit| edit.cell_change.ids }
-      clash = ids & touched
+      others = @book.edits.of_others_since(@seen, @session).where.not(cells: nil)
+      clash = ids & others.flat_map { |edit| edit.cell_change.ids }
       row = clash.any? && @book.index.rows.find { |known| clash.include?(known["cell_id"]) }
       raise TileLoom::Refusal.new("changes.cell_changed", name: row["name"]) if row
     end

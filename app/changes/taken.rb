@@ -16,12 +16,7 @@ module App
     end
 
     # A document with what an older one has of its own to draw with, where that is not there any more.
-    def self.with_own(document, older)
-      [*Book::OWN, "profiles"].reduce(document) do |found, name|
-        known = found.fetch(name, [])
-        missing = older.fetch(name, []).reject { |entry| known.any? { |own| own["id"] == entry["id"] } }
-        missing.empty? ? found : found.merge(name => known + missing)
-      end
-    end
+    def self.with_own(document, older) =
+      document.merge(TileLoom::Document::Contents.own_with(document, older, [*Book::OWN, "profiles"]))
   end
 end

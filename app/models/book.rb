@@ -141,6 +141,9 @@ module App
       TileLoom::Index::Handwork.new(cells, size: ->(scale) { spec.size(own, frame, scale) }, scale: spec.scale)
     end
 
+    # A place in the order that was given by hand stays when the index is rebuilt.
+    def order_by_hand = put("index" => document["index"].merge("order" => {"kind" => "by_hand"}))
+
     # The cells stay where they are and show what the frame now covers there.
     def fit_cells
       core = self.class.core(document)

@@ -24,8 +24,9 @@ module App
       new(*kept["rows"], kept["generated_with"])
     end
 
-    # One after the other as one.
+    # One after the other as one; nil of none.
     def self.joined(changes)
+      return changes.first if changes.length < 2
       gone, come = {}, {}
       changes.each do |change|
         change.gone.each do |row|

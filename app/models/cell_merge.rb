@@ -17,21 +17,12 @@ module App
 
     # All rows as they are to be, in their order.
     def rows
-      return @change.walked(@now).values.sort_by { |row| row["number"] } if untouched?
       found = @now.merge(merged).compact
       refuse_doubled(found.values)
       ordered(found.values)
     end
 
     private
-
-    # Does everything stand that it is about, and nothing where it puts something?
-    def untouched?
-      return false unless @from.all? { |id, row| @now[id] == row }
-      others = @now.except(*@from.keys)
-      taken = others.values.flat_map { |row| row.values_at("number", "name") }.to_set
-      @to.none? { |id, row| others.key?(id) || row.values_at("number", "name").any? { |own| taken.include?(own) } }
-    end
 
     # id → its row, nil for one that goes.
     def merged = (@from.keys | @to.keys).to_h { |id| [id, one(@now[id], @from[id], @to[id])] }

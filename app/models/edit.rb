@@ -21,12 +21,16 @@ module App
 
     # Nobody's is anybody's.
     scope :of_hand, ->(session) { where(session: [nil, session].uniq) }
+    # What others did behind a position, and what nobody did by hand.
+    scope :of_others_since, ->(position, session) { where("position > ? AND NOT (session <=> ?)", position, session) }
+    # what: as `touched` names it.
+    scope :touching, ->(what) { where("JSON_CONTAINS(touched, ?)", JSON.generate(what)) }
 
-    # The change that undo or redo would be about, or nil. session: of the browser that asks.
-    def self.next_step(book, direction, session)
+    # The changes that undo or redo would be about, the next one first. session: of the browser that asks.
+    def self.next_steps(book, direction, session)
       own = book.edits.of_hand(session)
-      return own.where(state: DONE).order(position: :desc).first if direction == "undo"
-      own.where(state: UNDONE).order(:position).first
+      return own.where(state: DONE).order(position: :desc) if direction == "undo"
+      own.where(state: UNDONE).order(:position)
     end
 
     # What a change from one document to another is kept as.

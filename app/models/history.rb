@@ -13,7 +13,7 @@ module App
     def steps(before: nil, touching: nil)
       found = @book.edits.order(position: :desc).limit(PAGE)
       found = found.where("position < ?", before) if before
-      found = found.where("JSON_CONTAINS(touched, ?)", JSON.generate(touching)) if touching
+      found = found.touching(touching) if touching
       found.select(:id, :position, :label, :touched, :session, :about, :state, :steps, :began_at, :created_at).to_a
     end
 

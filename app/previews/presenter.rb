@@ -30,7 +30,7 @@ module App
         "cells" => done.cells && cells_changed(done.cells),
         **(all ? ground(book) : touched(book, paths)),
         **(touched.include?("faces") ? {"faces" => faces(book)} : {}),
-        **following(book, all ? FOLLOWING.keys : FOLLOWING.select { |_, of| (of & touched).any? }.keys),
+        **following(book, all ? nil : touched),
         **numbers(book, session)
       }
     end
@@ -71,33 +71,29 @@ module App
       }
     end
 
-    # What is worked out of the book, by the members of its document (and "cells") from which it follows.
-    FOLLOWING = {
-      "sheet_m" => %w[crs cells],
-      "frame" => %w[layout],
-      "index_frame" => %w[index_layout],
-      "pages" => %w[layout index_layout index_pages pages index cells],
-      "index_state" => %w[crs layout index cells],
-      "naming" => %w[index]
-    }.freeze
+    # What is worked out of the book: the members of its document (and "cells") from which it follows, and how.
+    FOLLOWING = [
+      [%w[crs cells], ->(book) { {"sheet_m" => sheet_m(book)} }],
+      [%w[layout], ->(book) { {"frame" => book.layout.then { |own| page(own, own.frame_box) }} }],
+      [
+        %w[index_layout],
+        ->(book) { {"index_frame" => book.index_layout&.then { |own| page(own, own.index_frame.box(own.page)) }} }
+      ],
+      [%w[layout index_layout index_pages pages index cells], ->(book) { pages_beside(book) }],
+      [%w[crs layout index cells], ->(book) { {"index_state" => IndexState.new(book).to_h} }],
+      [
+        %w[index],
+        ->(book) do
+          {"naming" => book.index.core.naming.then { |own| {"kind" => own.kind, "example" => own.example} }}
+        end
+      ]
+    ].freeze
 
-    def following(book, names) = names.reduce({}) { |found, name| found.merge(worked_out(book, name)) }
-
-    def worked_out(book, name)
-      case name
-      when "sheet_m"
-        {"sheet_m" => sheet_m(book)}
-      when "frame"
-        {"frame" => book.layout.then { |layout| page(layout, layout.frame_box) }}
-      when "index_frame"
-        {"index_frame" => book.index_layout&.then { |own| page(own, own.index_frame.box(own.page)) }}
-      when "pages"
-        pages_beside(book)
-      when "index_state"
-        {"index_state" => IndexState.new(book).to_h}
-      when "naming"
-        {"naming" => book.index.core.naming.then { |naming| {"kind" => naming.kind, "example" => naming.example} }}
-      end
+    # touched: see Edit.touched; nil: all of it.
+    def following(book, touched = nil)
+      FOLLOWING
+        .select { |members, _| touched.nil? || (members & touched).any? }
+        .reduce({}) { |found, (_, work)| found.merge(work.call(book)) }
     end
 
     # All that is not of single parts. A change is not made while the reference is changed, nor does it say anew what
@@ -105,7 +101,7 @@ module App
     def standing(book, session) =
       {
         **numbers(book, session),
-        **following(book, FOLLOWING.keys),
+        **following(book),
         "reprojection" => Reprojection.open_for(book)&.then { |change| reprojection(change) },
         "told" =>
           Reprojection
@@ -122,7 +118,7 @@ module App
 
     # What undo and redo would do for the browser that asks.
     def steps(book, session) =
-      %w[undo redo].to_h { |direction| [direction, Edit.next_step(book, direction, session)&.label] }
+      %w[undo redo].to_h { |direction| [direction, Edit.next_steps(book, direction, session).pick(:label)] }
 
     # A page of the history. edits: from History#steps.
     def history(book, edits, session:)

@@ -70,8 +70,8 @@ module App
       ProofCache.fetch([fingerprint, number, thumb, ppi]) { sheet_svg(number, thumb: thumb, ppi: ppi) }
     end
 
-    # By which one page is told from another that is drawn otherwise.
-    def drawn(number) = Digest::SHA256.hexdigest(Zlib.gunzip(sheet_svgz(number)))
+    # What a page is drawn as, unpacked.
+    def drawn(number) = Zlib.gunzip(sheet_svgz(number))
 
     def sheet_svg(number, thumb: false, ppi: PROOF_PPI)
       manner = thumb ? {tolerance_mm: 1.2, names: false, ppi: THUMB_PPI} : {ppi: ppi}

@@ -197,8 +197,8 @@ module App
       end
 
       # The number of a page, which of pages that are no sheets is zero or below.
-      def page_number
-        text = params["number"].to_s
+      def page_number(name = "number")
+        text = params[name].to_s
         text.match?(/\A-?\d{1,9}\z/) ? text.to_i : raise(ActiveRecord::RecordNotFound)
       end
 

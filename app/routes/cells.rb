@@ -25,8 +25,7 @@ module App
           SeenCells.new(book, wanted["seen"], session_id).demand(Array(wanted["cells"])) if wanted["seen"]
           handwork = book.handwork
           cells = done(handwork, deed, wanted)
-          # A place that was given by hand stays when the index is rebuilt.
-          book.put("index" => book.index.settings.merge("order" => {"kind" => "by_hand"})) if deed == "place"
+          book.order_by_hand if deed == "place"
           book.index.keep(cells)
         end
         json(shown(book))

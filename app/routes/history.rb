@@ -19,7 +19,7 @@ module App
 
       # Is a page drawn otherwise? was, is: its number in the one and in the other.
       get "/api/books/:book_id/history/:position/differences/drawing" do
-        json({"differs" => compared.differ?(page_of("was"), page_of("is"))})
+        json({"differs" => compared.differ?(page_number("was"), page_number("is"))})
       end
 
       post "/api/books/:book_id/history/:position/back" do
@@ -31,7 +31,7 @@ module App
           status 202
           next json(Presenter.book(book.reload, session: session_id))
         end
-        changes.go_back(moment, label: label)
+        changes.take(Taken::WholeBook.new(moment, nil), label: label)
         json(shown(book.reload))
       end
 
@@ -62,17 +62,9 @@ module App
 
       def position = whole(params["position"])
 
-      def then_book = App::History.new(Book.find(book.id)).book_at(position)
+      def then_book = history.book_at(position)
 
-      def compared
-        other = params["with"] ? App::History.new(Book.find(book.id)).book_at(whole(params["with"])) : book
-        ComparedStates.new(then_book, other)
-      end
-
-      def page_of(name)
-        text = params[name].to_s
-        text.match?(/\A-?\d{1,9}\z/) ? text.to_i : raise(ActiveRecord::RecordNotFound)
-      end
+      def compared = ComparedStates.new(then_book, params["with"] ? history.book_at(whole(params["with"])) : book)
 
       def name_version(name, position)
         raise TileLoom::Refusal.new("history.no_name", at: "/name") if name.empty?

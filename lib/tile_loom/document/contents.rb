@@ -109,6 +109,18 @@ module TileLoom
       # bytes of its typefaces and pictures are.
       def self.of(json, enclosures: Assets::Enclosures.none) = new(json, assets: assets(json, enclosures: enclosures))
 
+      # Lists of what a book brings of its own to draw with, with what others bring that is not there yet; those that
+      # are another by that. lists: their names.
+      def self.own_with(settings, others, lists)
+        lists
+          .filter_map do |list|
+            own = settings.fetch(list, [])
+            fresh = (others[list] || []).reject { |entry| own.any? { |known| known["id"] == entry["id"] } }
+            [list, own + fresh] if fresh.any?
+          end
+          .to_h
+      end
+
       # The Symbology::Assets of a document, or of the part of it that holds its own ones.
       def self.assets(json, enclosures:)
         faces, pictures, markers =

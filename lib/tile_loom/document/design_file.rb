@@ -83,23 +83,11 @@ module TileLoom
             "page" => page ? whole(layout["page"], own) : own,
             "guides" => layout.fetch("guides", nil)
           },
-          **brought(settings)
+          **Contents.own_with(settings, @design, LISTS.keys)
         }
       end
 
       private
-
-      # The lists of a book's own, with what the design brings.
-      def brought(settings)
-        LISTS
-          .keys
-          .filter_map do |list|
-            own = settings.fetch(list, [])
-            fresh = (@design[list] || []).reject { |entry| own.any? { |known| known["id"] == entry["id"] } }
-            [list, own + fresh] if fresh.any?
-          end
-          .to_h
-      end
 
       # Leaves nothing of the page before.
       def whole(page, own) = own.transform_values { nil }.merge(page.is_a?(Hash) ? page : {})

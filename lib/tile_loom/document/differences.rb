@@ -19,7 +19,7 @@ module TileLoom
       private
 
       def one(operation, names)
-        before, after = was(names), operation["value"]
+        before, after = Operations.value(@before, names), operation["value"]
         part = PartName.of(names, @after, @before)
         case operation["op"]
         when "add"
@@ -30,12 +30,6 @@ module TileLoom
           One.new(part: part, what: "moved")
         else
           One.new(part: part, what: "changed", before: PartName.value(before), after: PartName.value(after))
-        end
-      end
-
-      def was(names)
-        names.reduce(@before) do |part, name|
-          part.is_a?(Array) ? part.find { |entry| entry["id"] == name } : part&.fetch(name, nil)
         end
       end
     end

@@ -32,6 +32,17 @@ module TileLoom
       def names(operation) =
         operation["path"].split("/", -1).drop(1).map { |name| name.gsub("~1", "/").gsub("~0", "~") }
 
+      # What stands at the end of a path of names, entries of lists by their ids; nil where nothing does.
+      def value(document, names) = names.reduce(document) { |part, name| inner(part, name) }
+
+      def inner(part, name)
+        return part[name] if part.is_a?(Hash)
+        part.find { |entry| entry.is_a?(Hash) && entry["id"] == name } if part.is_a?(Array)
+      end
+
+      # Its path as sentences have it.
+      def shown(operation) = operation["path"].delete_prefix("/").gsub("/", " › ")[0, 120]
+
       # RFC 6901, 3.
       def below(path, name) = "#{path}/#{name.gsub("~", "~0").gsub("/", "~1")}"
 
@@ -145,7 +156,7 @@ module TileLoom
 
         def gone = raise(Refusal.new("changes.part_gone", path: shown, at: @at))
 
-        def shown = @operation["path"].delete_prefix("/").gsub("/", " › ")[0, 120]
+        def shown = Operations.shown(@operation)
       end
     end
   end

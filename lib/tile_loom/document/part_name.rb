@@ -18,7 +18,7 @@ module TileLoom
         names
           .map do |name|
             entry = parts.find { |part| part.is_a?(Array) }
-            parts = parts.filter_map { |part| inner(part, name) }
+            parts = parts.filter_map { |part| Operations.inner(part, name) }
             entry ? title(parts.first, name) : word(name)
           end
           .join(" › ")
@@ -64,18 +64,11 @@ module TileLoom
         shortened(said || ((entry.is_a?(Hash) && entry["type"].is_a?(String)) ? "#{word(entry["type"])} #{id}" : id))
       end
 
-      def inner(part, name)
-        return part[name] if part.is_a?(Hash)
-        part.find { |entry| entry.is_a?(Hash) && entry["id"] == name } if part.is_a?(Array)
-      end
-
       def plain(value)
         case value
         when Numeric
           Units::Number.tidy(value).to_s
-        when Array
-          entries(value.length)
-        when Hash
+        when Array, Hash
           entries(value.length)
         else
           value.to_s
@@ -86,7 +79,7 @@ module TileLoom
 
       def shortened(text) = (text.length > LONGEST) ? "#{text[0, LONGEST - 1]}…" : text
 
-      private_class_method :title, :inner, :plain, :entries, :shortened
+      private_class_method :title, :plain, :entries, :shortened
     end
   end
 end

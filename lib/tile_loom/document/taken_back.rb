@@ -20,7 +20,7 @@ module TileLoom
 
       def demand_as_left(operation, document, label)
         names = Operations.names(operation)
-        now = value_at(document, names)
+        now = Operations.value(document, names)
         case operation["op"]
         when "add"
           refuse(names, document, label, left: nil, now: now) unless now.nil?
@@ -36,20 +36,8 @@ module TileLoom
       # path → the value that the change left there.
       def left = @left ||= @way.to_h { |operation| operation.values_at("path", "value") }
 
-      def value_at(part, names)
-        name, *rest = names
-        inner =
-          case part
-          when Hash
-            part[name]
-          when Array
-            part.find { |entry| entry.is_a?(Hash) && entry["id"] == name }
-          end
-        (rest.empty? || inner.nil?) ? inner : value_at(inner, rest)
-      end
-
       def refuse_without_room(names, document, label)
-        refuse_gone(names[0...-1], document, label) unless names.one? || value_at(document, names[0...-1])
+        refuse_gone(names[0...-1], document, label) unless names.one? || Operations.value(document, names[0...-1])
       end
 
       def refuse_gone(names, document, label)

@@ -4,7 +4,7 @@ module TileLoom
   module Values
     # A list of values of one type.
     class List < Type
-      ABOUT_IDS = "Entries are told apart by their ids; one that comes without gets one."
+      ABOUT_IDS = "Each entry has an id; an entry without one is given one."
 
       # ids: an EntryIds where a person can tell the entries apart, which have a part :id then.
       def initialize(type, least: nil, most: nil, unique: nil, ids: nil)

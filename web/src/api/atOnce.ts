@@ -1,4 +1,4 @@
-import { applied, names, type Operation } from "./operations";
+import { applied, isObject, names, valueAt, type Operation } from "./operations";
 import type { Book } from "./types";
 
 // A change of this browser that the server has not answered yet, or whose answer is not in the book yet. operations:
@@ -18,7 +18,7 @@ export const atOnce = (document: unknown, operations: Operation[]): Operation[] 
     const path = names(operation.path);
     if (path.length === 1 && WHOLE.has(path[0]!)) return false;
     if (operation.op === "test" || operation.op === "move") return false;
-    return isObject(path.slice(0, -1).reduce(inner, document));
+    return isObject(valueAt(document, path.slice(0, -1)));
   });
 
 // The book as this browser shows it: the server's, with its own changes that wait for their answers.
@@ -27,13 +27,3 @@ export function withWaiting(book: Book, waiting: Waiting[]): Book {
   const document = list.reduce((found, { operations }) => applied(found, atOnce(found, operations)), book.document);
   return document === book.document ? book : { ...book, document };
 }
-
-const isObject = (value: unknown): value is Record<string, unknown> =>
-  typeof value === "object" && value !== null && !Array.isArray(value);
-
-const inner = (part: unknown, name: string): unknown =>
-  Array.isArray(part)
-    ? (part as unknown[]).find((entry) => isObject(entry) && entry.id === name)
-    : isObject(part)
-      ? part[name]
-      : undefined;

@@ -1,10 +1,10 @@
 import { identifiedLists } from "../generated/kinds";
-import { same } from "./operations";
+import { isObject, same } from "./operations";
 
 type Json = unknown;
 type Entry = Record<string, Json> & { id?: string };
 
-const isObject = (value: Json): value is Entry => typeof value === "object" && value !== null && !Array.isArray(value);
+const isEntry = (value: Json): value is Entry => isObject(value);
 
 const known: ReadonlySet<string> = new Set(identifiedLists);
 
@@ -18,7 +18,7 @@ function of(after: Json, before: Json, name: string): Json {
   if (after === before) return after;
   if (Array.isArray(after)) {
     const were = Array.isArray(before) ? (before as Json[]) : [];
-    const list = known.has(name) && after.every(isObject) ? filled(after, were.filter(isObject)) : (after as Json[]);
+    const list = known.has(name) && after.every(isEntry) ? filled(after, were.filter(isEntry)) : (after as Json[]);
     return list.map((entry, place) =>
       of(
         entry,

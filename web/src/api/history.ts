@@ -5,6 +5,8 @@ import type { Book } from "./types";
 import type { Differences, HistoryPage, HistoryStep, NamedVersion as Version } from "../generated/answers";
 
 export type { Differences, HistoryStep, Version };
+// A run that made files, by the step behind which it was ordered.
+export type Exported = HistoryPage["runs"][number];
 
 // The address of a page's drawing, of the book as it is or as it was. revision: of the book, or one before it.
 export const sheetPicture = (book: Book, sheet: number, revision = book.revision) =>

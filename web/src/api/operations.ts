@@ -8,7 +8,7 @@ export type { Operation };
 type Json = unknown;
 type Members = Record<string, Json>;
 
-const isObject = (value: Json): value is Members =>
+export const isObject = (value: Json): value is Members =>
   typeof value === "object" && value !== null && !Array.isArray(value);
 
 export const same = (one: Json, other: Json): boolean => {
@@ -101,15 +101,15 @@ export const retested = (operations: Operation[], document: Json): Operation[] =
     operation.op === "test" ? { ...operation, value: valueAt(document, names(operation.path)) ?? null } : operation,
   );
 
-function valueAt(part: Json, [name, ...rest]: string[]): Json {
-  if (name === undefined) return part;
-  const inner = Array.isArray(part)
+// What stands at the end of a path of names, entries of lists by their ids.
+export const valueAt = (part: Json, path: string[]): Json => path.reduce(inner, part);
+
+const inner = (part: Json, name: string): Json =>
+  Array.isArray(part)
     ? (part as Json[]).find((entry) => isObject(entry) && entry.id === name)
     : isObject(part)
       ? part[name]
       : undefined;
-  return valueAt(inner, rest);
-}
 
 // The document with operations done that the server has done: they fit the one that it was made on.
 export function applied<T>(document: T, operations: Operation[]): T {

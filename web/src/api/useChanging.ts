@@ -11,7 +11,7 @@ import { between, retested } from "./operations";
 import { alone, joined, type OwnChanges } from "./ownChanges";
 import type { Book, BookChange, IndexRun } from "./types";
 
-type Answer = (Book | BookChange) & { replaced?: string[] };
+type Answer = Book | BookChange;
 
 // Every change goes through here. What it makes of the document is shown at once and taken back where the server
 // refuses it. book: the server's; shown: with what waits for its answer.

@@ -1,26 +1,16 @@
 import { useCallback, useMemo } from "react";
-import { useSearchParams } from "react-router";
+import { useAddress } from "./useAddress";
 
 // Which sheets are selected beside the one that is looked at, by their numbers: part of the address, so that the next
 // step knows them too.
 export function useAlso(): { also: number[]; setAlso: (by: (known: number[]) => number[]) => void } {
-  const [search, setSearch] = useSearchParams();
+  const { search, change } = useAddress();
   const text = search.get("also") ?? "";
   const also = useMemo(() => numbers(text), [text]);
   const setAlso = useCallback(
-    (by: (known: number[]) => number[]) => {
-      setSearch(
-        (old) => {
-          const fresh = new URLSearchParams(old);
-          const list = by(numbers(old.get("also") ?? ""));
-          if (list.length > 0) fresh.set("also", list.join("-"));
-          else fresh.delete("also");
-          return fresh;
-        },
-        { replace: true },
-      );
-    },
-    [setSearch],
+    (by: (known: number[]) => number[]) =>
+      change((known) => ({ also: by(numbers(known.get("also") ?? "")).join("-") || null })),
+    [change],
   );
   return { also, setAlso };
 }

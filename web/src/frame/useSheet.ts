@@ -1,7 +1,7 @@
 import { useCallback } from "react";
-import { useSearchParams } from "react-router";
 import { useBook } from "../api/book";
 import type { BookPage, Cell } from "../api/types";
+import { useAddress } from "./useAddress";
 import { leafAt, leafCount, placeOf } from "./leaves";
 
 // The page that is looked at: part of the address, so that a reload or a second tab shows the same. number: of a sheet
@@ -16,25 +16,13 @@ export function useSheet(): {
   step: (by: number) => void;
 } {
   const book = useBook();
-  const [search, setSearch] = useSearchParams();
+  const { search, change } = useAddress();
   const wanted = Number(search.get("sheet") ?? 1);
   const page = book.pages.find((known) => known.number === wanted);
   const cell = page ? undefined : (book.cells.find((known) => known.number === wanted) ?? book.cells[0]);
   const number = page?.number ?? cell?.number ?? null;
   const place = number === null ? -1 : placeOf(book, number);
-  const go = useCallback(
-    (number: number) => {
-      setSearch(
-        (old) => {
-          const fresh = new URLSearchParams(old);
-          fresh.set("sheet", String(number));
-          return fresh;
-        },
-        { replace: true },
-      );
-    },
-    [setSearch],
-  );
+  const go = useCallback((number: number) => change(() => ({ sheet: String(number) })), [change]);
   const step = useCallback(
     (by: number) => {
       if (number === null) return;

@@ -1,7 +1,7 @@
 import { Box, Button, LinearProgress } from "@mui/material";
 import { useEffect, useRef, useState } from "react";
 import { useBook } from "../api/book";
-import { drawnOtherwise, useDifferences, type Differences, type Version } from "../api/history";
+import { drawnOtherwise, useDifferences, type Differences, type Exported, type Version } from "../api/history";
 import { count, listed } from "../api/words";
 import { Choice } from "../fields/Choice";
 import { useSheet } from "../frame/useSheet";
@@ -9,7 +9,7 @@ import { useSheet } from "../frame/useSheet";
 interface DifferingProps {
   at: number;
   versions: Version[];
-  runs: { id: number; position: number; title: string | null }[];
+  runs: Exported[];
 }
 
 // What differs between the book as it was and another state: in words, and by sheet.

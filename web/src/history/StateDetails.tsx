@@ -2,7 +2,7 @@ import { Box, Button } from "@mui/material";
 import { useState } from "react";
 import { Link, useLocation } from "react-router";
 import { useBook, useChange } from "../api/book";
-import { useVersions, type HistoryStep, type Version } from "../api/history";
+import { useVersions, type HistoryStep, type Exported, type Version } from "../api/history";
 import type { Book } from "../api/types";
 import { Field } from "../fields/Field";
 import { Fold } from "../frame/Fold";
@@ -17,7 +17,7 @@ interface StateDetailsProps {
   // Where it is among those that are listed.
   step: HistoryStep | undefined;
   versions: Version[];
-  runs: { id: number; position: number; title: string | null }[];
+  runs: Exported[];
 }
 
 // The book as it was behind a step, and what can be done with it.

@@ -2,7 +2,7 @@ import FlagIcon from "@mui/icons-material/FlagOutlined";
 import PrintIcon from "@mui/icons-material/PrintOutlined";
 import RemoveIcon from "@mui/icons-material/Close";
 import { Box, ButtonBase, IconButton } from "@mui/material";
-import type { HistoryStep, Version } from "../api/history";
+import type { Exported, HistoryStep, Version } from "../api/history";
 import { count } from "../api/words";
 import { since, when, who } from "./words";
 
@@ -14,7 +14,7 @@ interface StepRowProps {
   // Is it the last one, behind which the book is as it stands?
   today: boolean;
   versions: Version[];
-  runs: { id: number; title: string | null }[];
+  runs: Exported[];
   onSelect: () => void;
   onRemove: (version: Version) => void;
 }
