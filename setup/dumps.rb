@@ -15,7 +15,7 @@ module Setup
     KEPT = {"daily" => 7, "before-migration" => 3, "before-restore" => 3}.freeze
     DAY_S = 24 * 3600
     # What can be made anew, or is work in hand.
-    LEFT_OUT = %w[delayed_jobs press_pieces coarse_features reprojected_shapes index_runs].freeze
+    LEFT_OUT = %w[delayed_jobs press_pieces index_runs].freeze
 
     # url: of the database, as App::Database has it; nil where only the files are asked about.
     def initialize(url = nil, folder: FOLDER)

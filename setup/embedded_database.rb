@@ -51,8 +51,7 @@ module Setup
     def environment = {"DATABASE_PORT" => port.to_s, "DATABASE_SECRET" => account.secret}
 
     # Starts the server unless one of this folder runs already. Returns true when it was started here.
-    # recovery: MariaDB's innodb_force_recovery, to get at the rows of a damaged folder.
-    def start(recovery: 0)
+    def start
       if listening?
         return adopt if ours?
         raise Failure,
@@ -63,7 +62,7 @@ module Setup
       room
       create unless File.directory?(File.join(folder, "mysql"))
       @unclean = File.exist?(running)
-      launch(recovery)
+      launch
       true
     rescue SystemCallError => error
       raise Failure, "The database folder #{folder} cannot be written: #{error.message}."
@@ -102,7 +101,7 @@ module Setup
     end
 
     # Options of the server.
-    def options(recovery = 0)
+    def options
       [
         "--datadir=#{folder}",
         "--port=#{port}",
@@ -120,7 +119,6 @@ module Setup
         "--innodb-flush-log-at-trx-commit=#{@durable ? 1 : 2}",
         "--innodb-doublewrite=1",
         "--character-set-server=utf8mb4",
-        *(recovery.positive? ? ["--innodb-force-recovery=#{recovery}"] : []),
         *user
       ]
     end
@@ -191,14 +189,14 @@ module Setup
       close_files
     end
 
-    def launch(recovery)
+    def launch
       File.new(running, File::WRONLY | File::CREAT, 0o600).close
       @pid =
         Process.spawn(
           {"UMASK" => "0600", "UMASK_DIR" => "0700"},
           "mariadbd",
           "--no-defaults",
-          *options(recovery),
+          *options,
           in: File::NULL,
           out: [log, "a", 0o600],
           err: [log, "a", 0o600],

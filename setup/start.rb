@@ -11,7 +11,6 @@ require_relative "front_end"
 require_relative "gems"
 require_relative "pace"
 require_relative "process_record"
-require_relative "spatial_indexes"
 
 module Setup
   # bin/start: prepares, starts, looks after what it started, and stops that and nothing else.
@@ -22,9 +21,7 @@ module Setup
     # A child of this process: how it is started, since when it runs, its pace, when it is due again.
     Child = Struct.new(:name, :began, :pid, :pace, :due, :starter)
 
-    # arguments: --rebuild makes the spatial indexes anew.
-    def initialize(arguments = [])
-      @rebuild = arguments.include?("--rebuild")
+    def initialize
       @bind = ENV.fetch("BIND", "127.0.0.1")
       @port = port
       @children = {}
@@ -111,44 +108,24 @@ module Setup
       @record = ProcessRecord.new
       return if ENV["DATABASE_URL"]
       @database = EmbeddedDatabase.new
-      indexes = SpatialIndexes.new(@database)
-      if @rebuild
-        begin
-          @database.start
-          indexes.rebuild
-        rescue Failure
-          indexes.rescue_rows
-        end
-        Shell.say "The spatial indexes are made anew from the rows."
-      else
-        @database.start
-        set_earlier_books_aside || look_over(indexes)
+      @database.start
+      set_earlier_books_aside
+      if @database.unclean?
+        Shell.say "The database was not stopped properly the last time; it has brought its rows in order by itself."
       end
       kept(:database, @database.pid) { @database.start && @database.pid } if @database.pid
     end
 
-    # Books of an earlier version are not read; their folders stay beside the new ones. Returns whether there were any.
+    # Books of an earlier version are not read; their folders stay beside the new ones.
     def set_earlier_books_aside
       earlier = EarlierBooks.new(@database, store: store)
-      return false unless earlier.there?
+      return unless earlier.there?
       places = earlier.set_aside
       Shell.say "The books here are of an earlier version of Tile Loom, which this one cannot read. They are set " \
                   "aside, not deleted:\n#{places.map { |place| "  #{place}" }.join("\n")}\nTile Loom begins with its " \
                   "demo book."
       FileUtils.mkdir_p(store, mode: 0o700)
       @database.start
-    end
-
-    # After an end in the middle: MariaDB brings its rows in order by itself; its spatial indexes are looked at.
-    def look_over(indexes)
-      return unless @database.unclean?
-      Shell.say "The database was not stopped properly the last time; looking it over."
-      tables = indexes.damaged
-      return if tables.empty?
-      Shell.say "Damaged: the spatial index of #{tables.join(" and ")}; making it anew from the rows."
-      indexes.rebuild(tables)
-      left = indexes.damaged
-      raise Failure, "#{left.join(" and ")} cannot be mended; bring back the last dump with bin/restore." if left.any?
     end
 
     def environment = Gems::ENVIRONMENT.merge(@database&.environment || {}, "TMPDIR" => scratch, **tiles)

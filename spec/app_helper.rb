@@ -30,6 +30,9 @@ module AppSpecs
     layer
   end
 
+  # The TileLoom::Data::Features of a layer as they are drawn.
+  def drawn(layer) = App::FeatureSource.new([layer]).features(layer.key, nil)
+
   # A book of one area of 2 km × 1 km and a few points, in the database.
   def kept_book(scale: 2500, **changes)
     reference = "EPSG:25829"

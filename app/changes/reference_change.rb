@@ -171,11 +171,10 @@ module App
     end
 
     def put(after, cells, with, boxes)
-      ActiveRecord::Base.connection.exec_update(
-        "UPDATE features JOIN reprojected_shapes ON reprojected_shapes.feature_id = features.id AND " \
-          "reprojected_shapes.reprojection_id = #{@change.id.to_i} SET features.shape = reprojected_shapes.shape"
-      )
-      boxes.each { |id, box| Layer.where(id: id).update_all({coarse_levels: nil, **Layer.bounds(box)}) }
+      boxes.each do |id, box|
+        Layer.where(id: id).update_all(["edition = edition + 1, coarse_levels = NULL"])
+        Layer.where(id: id).update_all(Layer.bounds(box))
+      end
       @book.update!(document: after)
       @book.index.keep(cells, with: with)
     end

@@ -2,10 +2,11 @@
 
 module App
   # The long part of a change of reference: every feature of the book, from its original into the target,
-  # aside. Layers and versions that are set aside go along, so that undo finds them in the book's reference.
+  # aside: as the next edition of its layer. Layers and versions that are set aside go along, so that undo finds them in
+  # the book's reference.
   class ReprojectionWork
     BATCH = 2_000
-    Original = Struct.new(:feature_id, :name, :wkb)
+    Original = Struct.new(:id, :name, :wkb, :attributes)
 
     def initialize(change) = @change = change
 
@@ -15,41 +16,40 @@ module App
       scale = Book.find(@change.book_id).index.core.scale
       target = TileLoom::Crs::System.find(@change.target, operations: TileLoom::Crs::Operations.new(@change.operations))
       done = 0
-      Layer
-        .settled(@change.book_id)
+      layers
         .order(:id)
         .to_h do |layer|
           next layer.id, TileLoom::Raster::Extent.new(layer.prepared.grid, target).box if layer.raster
-          reprojector =
-            TileLoom::Data::Reprojector.new(
-              from: TileLoom::Crs::System.find(layer.original_reference),
-              to: target,
-              scale: scale
-            )
-          box = nil
-          layer.each_batch(BATCH, :id, :original) do |features|
+          blocks = TileLoom::Data::BlockBuilder.new
+          reprojector = layer.reprojector(target, scale)
+          layer.each_batch(BATCH, :original, :properties) do |rows|
             raise Stopped unless @change.wanted?
-            box = [box, keep(layer, features, reprojector)].compact.reduce { |all, other| all.union(other) }
-            @change.update_columns(done: done += features.length)
+            bring(layer, rows, reprojector, blocks)
+            @change.update_columns(done: done += rows.length)
           end
-          [layer.id, box]
+          FeatureBlock.keep(layer, blocks, edition: layer.edition + 1)
+          [layer.id, blocks.box]
         end
     end
 
-    def clear = ReprojectedShape.where(reprojection_id: @change.id).delete_all
+    # What was made and is not drawn goes.
+    def clear =
+      layers.each { |layer| FeatureBlock.where(layer_id: layer.id).where.not(edition: layer.edition).delete_all }
 
     private
 
-    def keep(layer, features, reprojector)
+    def layers = Layer.settled(@change.book_id)
+
+    def bring(layer, rows, reprojector, blocks)
+      title = layer.title
       originals =
-        features.map { |identity, id, wkb| Original.new(id, "Feature #{identity} of #{layer.title}", wkb.to_s.b) }
-      rows = []
+        rows.map do |identity, wkb, properties|
+          Original.new(identity, "Feature #{identity} of #{title}", wkb.to_s.b, properties)
+        end
       reprojector.each(originals) do |item, shape|
         raise shape if shape.is_a?(TileLoom::Refusal)
-        rows << {reprojection_id: @change.id, feature_id: item.feature_id, shape: shape}
+        blocks.add(item.id, shape, item.attributes)
       end
-      ReprojectedShape.insert_all(rows)
-      TileLoom::Geometry::Geos.extent(rows.map { |row| row[:shape] })
     end
   end
 end

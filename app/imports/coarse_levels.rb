@@ -19,7 +19,7 @@ module App
       drop
       return unless wanted?
       levels = TileLoom::Data::Generalisation.levels(@layer.extent)
-      fields = TileLoom::Data::Generalisation.deciding_fields(each_row.lazy.map(&:last))
+      fields = TileLoom::Data::Generalisation.deciding_fields(each_feature.lazy.map(&:attributes))
       levels.each do |level, tolerance|
         fill(level, TileLoom::Data::Generalisation.new(tolerance, fields))
         yield if block_given?
@@ -29,25 +29,30 @@ module App
 
     def drop
       @layer.update_columns(coarse_levels: nil)
-      CoarseFeature.where(layer_id: @layer.id).delete_all
+      FeatureBlock.where(layer_id: @layer.id).where("level > 0").delete_all
     end
 
     private
 
-    # [identity, shape, properties] of each feature.
-    def each_row(&block)
-      return to_enum(:each_row) unless block
-      @layer.each_batch(BATCH, :shape, :properties) { |rows| rows.each(&block) }
+    def each_feature(&block)
+      return to_enum(:each_feature) unless block
+      FeatureBlock
+        .of(@layer)
+        .order(:number)
+        .pluck(:number)
+        .each do |number|
+          bytes = FeatureBlock.of(@layer).where(number: number).pick(:bytes).to_s.b
+          TileLoom::Data::Block.new(bytes).features(nil).each(&block)
+        end
     end
 
     def fill(level, generalisation)
-      rows = []
-      each_row do |identity, shape, properties|
-        coarse = generalisation.of(shape, properties) or next
-        rows << {layer_id: @layer.id, level: level, identity: identity, shape: coarse, properties: properties}
-        rows.length >= BATCH && CoarseFeature.insert_all(rows.slice!(0..))
+      blocks = TileLoom::Data::BlockBuilder.new
+      each_feature do |feature|
+        coarse = generalisation.of(feature.wkb, feature.attributes) or next
+        blocks.add(feature.id, coarse, feature.attributes)
       end
-      CoarseFeature.insert_all(rows) if rows.any?
+      FeatureBlock.keep(@layer, blocks, level: level)
     end
   end
 end

@@ -26,48 +26,39 @@ module App
           original_name: name.to_s[0, 250]
         )
       began&.call(layer)
-      tally = store(reader, layer, &progress)
-      if tally.count.zero?
+      count, kind = store(reader, layer, &progress)
+      if count.zero?
         trouble = reader.refused.first or raise TileLoom::Refusal.new("imports.file_without_geometry")
         raise TileLoom::Refusal.new("imports.nothing_read", trouble: trouble)
       end
-      layer.update!(
-        feature_count: tally.count,
-        kind: tally.kind,
-        fields: tally.types.to_h,
-        vertex_count: tally.vertices,
-        **Layer.bounds(tally.box)
-      )
+      layer.update!(feature_count: count, kind: kind)
       WorkQueue.put(:coarse_levels, layer.id, turn: Turn::COARSE) if CoarseLevels.new(layer).wanted?
       layer
     end
 
     private
 
-    Tally =
-      Struct.new(:count, :kinds, :box, :vertices, :types) do
-        def kind = TileLoom::Symbology::LayerKinds.of_kinds(kinds).key
-      end
-
+    # [how many came, their kind]. The blocks are built when all are there.
     def store(reader, layer)
-      tally = Tally.new(0, [], nil, 0, TileLoom::Data::AttributeTypes.new)
+      blocks = TileLoom::Data::BlockBuilder.new
+      count, kinds, vertices = 0, [], 0
       TileLoom::Data::ReadAhead
         .new(reader.each_batch)
         .each do |pairs|
-          FeatureRows.insert(layer, pairs)
-          count(tally, pairs.map(&:first))
-          yield tally.count if block_given?
+          FeatureRows.insert(layer, pairs.map(&:last))
+          features = pairs.map(&:first)
+          features.each do |feature|
+            blocks.add(feature.id, feature.wkb, feature.attributes)
+            # A point is 16 bytes of well-known binary; the heads count for little.
+            vertices += feature.wkb.bytesize / 16
+          end
+          kinds |= [TileLoom::Symbology::LayerKinds.of_features(features)]
+          count += pairs.length
+          yield count if block_given?
         end
-      tally
-    end
-
-    def count(tally, features)
-      tally.count += features.length
-      tally.kinds |= [TileLoom::Symbology::LayerKinds.of_features(features)]
-      # A point is 16 bytes of well-known binary; the heads count for little.
-      tally.vertices += features.sum { |feature| feature.wkb.bytesize / 16 }
-      tally.box = [tally.box, TileLoom::Geometry::Wkb.extent(features.map(&:wkb))].compact.reduce { |a, b| a.union(b) }
-      features.each { |feature| tally.types.observe(feature.attributes) }
+      FeatureBlock.keep(layer, blocks) { yield count if block_given? }
+      layer.update!(vertex_count: vertices, fields: blocks.types.to_h, **Layer.bounds(blocks.box))
+      [count, TileLoom::Symbology::LayerKinds.of_kinds(kinds).key]
     end
   end
 end

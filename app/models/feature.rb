@@ -1,11 +1,12 @@
 # frozen_string_literal: true
 
 module App
-  # A feature: its shape in the book's reference, under the spatial index; the original as it came.
+  # A feature as it came: its shape in its own reference, its attributes. What is drawn of it lies in a FeatureBlock.
   class Feature < ActiveRecord::Base
+    self.primary_key = %i[layer_id identity]
+
     belongs_to :layer
 
-    attribute :shape, GeometryType.new
     attribute :properties, :json
   end
 end

@@ -10,15 +10,19 @@ module App
     def features(layer_id, box, detail: nil)
       layer = @layers[layer_id] or return []
       level = detail && layer.coarse_levels&.select { |_, tolerance| tolerance <= detail }&.last
-      rows(layer, box, level)
-        .order(:identity)
-        .pluck(:identity, :shape, :properties)
-        .map do |identity, shape, properties|
-          TileLoom::Data::Feature.new(id: identity, wkb: shape, attributes: properties, thinned: !level.nil?)
-        end
+      found = []
+      DrawnBlocks
+        .new(layer, level ? level[0] : 0)
+        .each(box) { |block| found.concat(block.features(box, thinned: !level.nil?)) }
+      found.sort_by!(&:id)
     end
 
-    def count(layer_id, box) = @layers[layer_id].then { |layer| layer ? rows(layer, box, nil).count : 0 }
+    def count(layer_id, box)
+      layer = @layers[layer_id] or return 0
+      total = 0
+      DrawnBlocks.new(layer, 0).each(box) { |block| total += block.count_in(box) }
+      total
+    end
 
     # As the import counted them.
     def attribute_names(layer_id) = @layers[layer_id]&.fields.to_h.keys
@@ -40,24 +44,5 @@ module App
     def extent(layer_id) = @layers[layer_id]&.extent
 
     def raster(layer_id) = (@rasters ||= {})[layer_id] ||= @layers[layer_id]&.drawn
-
-    private
-
-    def rows(layer, box, level)
-      rows = level ? CoarseFeature.where(layer_id: layer.id, level: level[0]) : Feature.where(layer_id: layer.id)
-      return rows if box.nil? || all_of?(layer, box)
-      # Binary data are quoted as a hexadecimal literal.
-      rows.where(
-        "MBRIntersects(shape, ST_GeomFromWKB(?))",
-        ActiveModel::Type::Binary::Data.new(TileLoom::Geometry::Wkb.box(box))
-      )
-    end
-
-    # Where the whole layer is asked for, its own index is the quicker way.
-    def all_of?(layer, box)
-      extent = layer.extent
-      extent && box.min_x <= extent.min_x && box.min_y <= extent.min_y && box.max_x >= extent.max_x &&
-        box.max_y >= extent.max_y
-    end
   end
 end

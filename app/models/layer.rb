@@ -28,7 +28,9 @@ module App
 
     # Deletes it with its features, a batch at a time, so that no statement runs long.
     def discard
-      [Feature, CoarseFeature].each { |rows| nil while rows.where(layer_id: id).limit(20_000).delete_all.positive? }
+      {Feature => 20_000, FeatureBlock => 200}.each do |rows, batch|
+        nil while rows.where(layer_id: id).limit(batch).delete_all.positive?
+      end
       Rasters.drop(id)
       destroy!
     end
@@ -84,14 +86,16 @@ module App
           ).select(:id)
       )
 
-    # Yields each feature as a GeoJSON Feature with its identity, in the book's reference; a batch at a time is in
-    # memory.
+    # Yields each feature as a GeoJSON Feature with its identity, in the book's reference, by their identities; a batch
+    # at a time is in memory.
     def each_geojson
       return enum_for(:each_geojson) unless block_given?
-      each_batch(1000, :shape, :properties) do |rows|
-        rows.each do |identity, shape, properties|
-          TileLoom::Pulse.step
-          yield TileLoom::Geometry::Geojson.feature(identity, properties, shape)
+      ShapesInOrder.open(self) do |shapes|
+        each_batch(1000, :properties) do |rows|
+          rows.each do |identity, properties|
+            TileLoom::Pulse.step
+            yield TileLoom::Geometry::Geojson.feature(identity, properties, shapes.fetch(identity))
+          end
         end
       end
     end
@@ -105,6 +109,15 @@ module App
         end
       end
     end
+
+    # A TileLoom::Data::Reprojector of its features as they came. target: a Crs::System with the book's operations;
+    # scale: that edges in degrees are bent for.
+    def reprojector(target, scale) =
+      TileLoom::Data::Reprojector.new(
+        from: TileLoom::Crs::System.find(original_reference),
+        to: target,
+        scale: scale
+      )
 
     # A TileLoom::Geometry::Box, or nil while it holds nothing.
     def extent = min_x && TileLoom::Geometry::Box.new(min_x, min_y, max_x, max_y)

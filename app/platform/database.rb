@@ -24,9 +24,8 @@ module App
     def configuration
       raise TileLoom::Failure.new("platform.database_url") unless url.match?(FORM)
       address = url.sub(/\A(mysql2?|mariadb):/, "trilogy:")
-      # MariaDB 10.11 fails (error 1207) when it joins a spatial index with a rowid filter.
       # STATEMENT_SECONDS: a statement that takes longer is ended (of the web server, whose requests have an end, too).
-      variables = {optimizer_switch: "rowid_filter=off", max_statement_time: ENV.fetch("STATEMENT_SECONDS", "0").to_f}
+      variables = {max_statement_time: ENV.fetch("STATEMENT_SECONDS", "0").to_f}
       {
         url: address,
         variables: variables,

@@ -17,8 +17,9 @@ module App
       rows = matching(search, condition, only)
       total = rows.count
       ids = sorted(rows, sort, descending, page * size, size)
-      found = Feature.where(id: ids).index_by(&:id)
-      {"total" => total, "rows" => ids.filter_map { |id| found[id] && row(found[id]) }}
+      found = Feature.where(layer_id: @layer.id, identity: ids).index_by(&:identity)
+      shown = ids.filter_map { |id| found[id] }
+      {"total" => total, "rows" => shown.zip(boxes(shown)).map { |feature, box| row(feature, box) }}
     end
 
     private
@@ -31,24 +32,27 @@ module App
         rows = rows.where("LOWER(properties) LIKE ?", "%#{ActiveRecord::Base.sanitize_sql_like(search.downcase)}%")
       end
       rows = rows.where(identity: only) if only
-      condition ? rows.where(id: ids_that_meet(rows, condition)) : rows
+      condition ? rows.where(identity: those_that_meet(rows, condition)) : rows
     end
 
-    def ids_that_meet(rows, condition)
-      rows
-        .in_batches(of: BATCH)
-        .flat_map do |batch|
-          batch.pluck(:id, :properties).filter_map { |id, properties| id if condition.match?(properties) }
-        end
+    def those_that_meet(rows, condition)
+      found, last = [], -1
+      loop do
+        batch =
+          rows.where("identity > ?", last).order(:identity).limit(BATCH).pluck(:identity, :properties)
+        return found if batch.empty?
+        last = batch.last.first
+        found.concat(batch.filter_map { |identity, properties| identity if condition.match?(properties) })
+      end
     end
 
     # Identities of the rows of one page.
     def sorted(rows, sort, descending, offset, size)
-      return rows.order(identity: descending ? :desc : :asc).offset(offset).limit(size).pluck(:id) if sort.empty?
+      return rows.order(identity: descending ? :desc : :asc).offset(offset).limit(size).pluck(:identity) if sort.empty?
       if %w[integer real].include?(@layer.fields&.fetch(sort, nil))
-        return by_number(rows, sort, descending).offset(offset).limit(size).pluck(:id)
+        return by_number(rows, sort, descending).offset(offset).limit(size).pluck(:identity)
       end
-      by_text(rows, sort, descending).offset(offset).limit(size).pluck(:id)
+      by_text(rows, sort, descending).offset(offset).limit(size).pluck(:identity)
     end
 
     # Rows without a value come last, either way.
@@ -81,9 +85,20 @@ module App
       "JSON_VALUE(properties, #{Feature.connection.quote(path)})"
     end
 
-    def row(feature)
-      box = TileLoom::Geometry::Geos.envelope(TileLoom::Geometry::Geos.read(feature.shape))
-      {"id" => feature.identity, "box" => box&.to_a, "attributes" => feature.properties}
+    def row(feature, box) = {"id" => feature.identity, "box" => box&.to_a, "attributes" => feature.properties}
+
+    Original = Struct.new(:name, :wkb)
+    private_constant :Original
+
+    # Of features in the book's reference; nil where one has no place there.
+    def boxes(features)
+      book = @layer.book
+      originals = features.map { |feature| Original.new(feature.identity.to_s, feature.original.to_s.b) }
+      found = []
+      @layer
+        .reprojector(book.crs, book.index.core.scale)
+        .each(originals) { |_, shape| found << (shape.is_a?(String) ? TileLoom::Geometry::Wkb.extent([shape]) : nil) }
+      found
     end
   end
 end

@@ -31,7 +31,7 @@ module App
 
     def initialize(book)
       @revision = book.revision
-      @data = [book.id, *book.layers.map { |layer| [layer.id, layer.feature_count, layer.min_x].join(" ") }]
+      @data = [book.id, *book.layers.map { |layer| [layer.id, layer.edition, layer.feature_count, layer.min_x].join(" ") }]
       @document = book.core
       @source = book.source
       @cells = @document.cells(@source)

@@ -15,6 +15,7 @@ module App
         %w[
           another_value
           cell_changed
+          drawn_anew
           id_taken
           part_gone
           undone_cell

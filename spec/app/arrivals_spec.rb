@@ -86,7 +86,7 @@ RSpec.describe App::Routes::Arrivals do
     expect(TileLoom::Geometry::Wkb.each_run(feature.original).first[1]).to eq([-10.7, 58.87])
     expect(feature.properties).to eq({"name" => "Hag", "n" => 1.5})
     theirs = transverse_mercator(-10.7, 58.87, central: -9, ellipsoid: [6_378_137, "1/298.257222101"])
-    expect(TileLoom::Geometry::Wkb.each_run(feature.shape).first[1]).to match(
+    expect(TileLoom::Geometry::Wkb.each_run(drawn(layer).first.wkb).first[1]).to match(
       [be_within(0.001).of(theirs[:x]), be_within(0.001).of(theirs[:y])]
     )
     expect(File.read(original(arrival))).to eq(point.call(-10.7, 58.87))
@@ -125,7 +125,7 @@ RSpec.describe App::Routes::Arrivals do
       expect(book.reload.document["layers"].last(2).map { |layer| layer["title"] }).to eq(["Moor hags", "Moor stiles"])
       first, second =
         %w[moor-hags moor-stiles].map do |key|
-          TileLoom::Geometry::Wkb.each_run(App::Layer.find_by!(key: key).features.first.shape).first[1]
+          TileLoom::Geometry::Wkb.each_run(drawn(App::Layer.find_by!(key: key)).first.wkb).first[1]
         end
       expect(Math.hypot(first[0] - second[0], first[1] - second[1])).to be < 0.01
       expect(App::Edit.count).to eq(1)
@@ -144,7 +144,7 @@ RSpec.describe App::Routes::Arrivals do
     )
     expect(last_response.status).to eq(422)
     keep(arrival, title: "Posts", reference: "EPSG:25829")
-    expect(TileLoom::Geometry::Wkb.each_run(App::Layer.find_by!(key: "posts").features.first.shape).first[1]).to eq(
+    expect(TileLoom::Geometry::Wkb.each_run(drawn(App::Layer.find_by!(key: "posts")).first.wkb).first[1]).to eq(
       [403_000.5, 6_528_000.25]
     )
   end

@@ -96,23 +96,3 @@ RSpec.describe App::BookChanges do
     expect(App::Edit.count).to eq(0)
   end
 end
-
-RSpec.describe App::GeometryType do
-  before { empty_database }
-
-  # MariaDB as the independent reader of what we write.
-  it "writes geometries that MariaDB reads as the same" do
-    book = kept_book
-    feature = App::Layer.find_by!(book_id: book.id, key: "dams").features.order(:identity).first
-    text, valid =
-      ActiveRecord::Base
-        .connection
-        .select_rows("SELECT ST_AsText(shape), ST_IsSimple(shape) FROM features WHERE id = #{feature.id}")
-        .first
-    expect(text).to eq("POINT(402050 6528500)")
-    expect(valid).to eq(1)
-    expect(TileLoom::Geometry::Wkb.each_run(feature.shape).first[1].map { |number| number.round(6) }).to eq(
-      [402_050, 6_528_500]
-    )
-  end
-end

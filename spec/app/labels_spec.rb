@@ -69,8 +69,10 @@ RSpec.describe "Labels and notes of a book" do
     send_json(:post, "/api/books/#{book.id}/redo", {})
     # Another version of the layer numbers its features otherwise.
     layer = App::Layer.find_by!(book_id: book.id, key: "dams", removed: false)
-    App::Feature.where(layer_id: layer.id).update_all("identity = identity + 1000")
-    App::Layer.where(id: layer.id).update_all("version = version + 1")
+    blocks = TileLoom::Data::BlockBuilder.new
+    drawn(layer).each { |feature| blocks.add(feature.id + 1000, feature.wkb, feature.attributes) }
+    App::FeatureBlock.keep(layer, blocks, edition: 2)
+    App::Layer.where(id: layer.id).update_all("version = version + 1, edition = 2")
     layers = document["layers"].map { |entry| (entry["id"] == "dams") ? entry.merge("version" => 2) : entry }
     App::Book.find(book.id).put("layers" => layers)
     expect(labels["placed"].count { |label| label["text"] == "By hand" }).to eq(1)

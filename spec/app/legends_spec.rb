@@ -165,7 +165,7 @@ RSpec.describe App::Routes::Legends do
         codes =
           App::Feature
             .where(layer_id: layer.id)
-            .where("ST_Intersects(shape, ST_GeomFromText(?))", window)
+            .where("ST_Intersects(ST_GeomFromWKB(original), ST_GeomFromText(?))", window)
             .pluck(:properties)
             .map { |json| (json.is_a?(String) ? JSON.parse(json) : json)["code"] }
         table = composer.layout.elements.find { |element| element.kind == "table" }

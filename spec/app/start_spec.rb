@@ -86,7 +86,6 @@ end
 RSpec.describe "The embedded database" do
   require_relative "../../setup/embedded_database"
   require_relative "../../setup/dumps"
-  require_relative "../../setup/spatial_indexes"
 
   def client(*arguments) = Open3.capture2e("mariadb", *arguments)
 
@@ -233,37 +232,6 @@ RSpec.describe "The embedded database" do
       ensure
         ActiveRecord::Base.connection.execute("DROP DATABASE IF EXISTS tile_loom_restored")
       end
-    end
-
-    it "makes its spatial indexes anew from the rows" do
-      kept_book
-      asking =
-        Class.new do
-          def query(sql, name: nil) =
-            sql
-              .split(/;\s*/)
-              .flat_map { |one| ActiveRecord::Base.connection.execute(one).to_a }
-              .map { |row| row.join("\t") }
-              .join("\n") + "\n"
-        end
-      indexes = Setup::SpatialIndexes.new(asking.new, name: ActiveRecord::Base.connection.current_database)
-      expect(indexes.damaged).to eq([])
-      before =
-        App::FeatureSource
-          .new(App::Layer.all)
-          .features("dams", TileLoom::Geometry::Box.new(402_000, 6_528_000, 402_500, 6_529_000))
-          .map(&:id)
-      ActiveRecord::Base.connection.execute("ALTER TABLE features DROP INDEX index_features_on_shape")
-      indexes.rebuild
-      expect(
-        ActiveRecord::Base.connection.indexes("features").find { |index| index.name == "index_features_on_shape" }.type
-      ).to eq(:spatial)
-      expect(
-        App::FeatureSource
-          .new(App::Layer.all)
-          .features("dams", TileLoom::Geometry::Box.new(402_000, 6_528_000, 402_500, 6_529_000))
-          .map(&:id)
-      ).to eq(before)
     end
   end
 

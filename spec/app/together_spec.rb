@@ -297,7 +297,7 @@ RSpec.describe "Together" do
       Delayed::Job.update_all(run_at: Time.now.utc - 1)
       work
       expect([arrival.reload.state, fresh.reference]).to eq(%w[done EPSG:32629])
-      shape = TileLoom::Geometry::Wkb.each_run(App::Layer.find_by!(key: "hags").features.first.shape).first[1]
+      shape = TileLoom::Geometry::Wkb.each_run(drawn(App::Layer.find_by!(key: "hags")).first.wkb).first[1]
       theirs = transverse_mercator(-10.7, 58.87, central: -9, ellipsoid: [6_378_137, "1/298.257223563"])
       expect(shape).to match([be_within(0.5).of(theirs[:x]), be_within(0.5).of(theirs[:y])])
       expect(App::Edit.last.session).to eq("sessionA")

@@ -15,9 +15,21 @@ module TileLoom
       # Takes the values of a feature into account: {name → value}.
       def observe(attributes)
         attributes.each do |name, value|
-          seen = type(value)
-          known = @types[name]
-          @types[name] = joined(known, seen) unless known == seen && @types.key?(name)
+          note(name, type(value))
+        end
+      end
+
+      # Takes the values of one attribute of many features into account.
+      def observe_all(name, values)
+        @types[name] = nil unless @types.key?(name)
+        known = values.compact
+        return if known.empty? || @types[name] == "text"
+        # What is all of one class is seen at a glance; texts may be days.
+        return note(name, "integer") if known.all?(Integer)
+        return note(name, "real") if known.all?(Float)
+        known.each do |value|
+          note(name, type(value))
+          break if @types[name] == "text"
         end
       end
 
@@ -25,6 +37,11 @@ module TileLoom
       def to_h = @types.transform_values { |type| type || "text" }
 
       private
+
+      def note(name, seen)
+        known = @types[name]
+        @types[name] = joined(known, seen) unless known == seen && @types.key?(name)
+      end
 
       def type(value)
         case value

@@ -4,6 +4,16 @@ module TileLoom
   module Data
     # One feature of a layer: its identity, its geometry as well-known binary in the book's reference,
     # its attributes by name. thinned: the geometry is as coarse already as whoever asked can see.
-    Feature = Struct.new(:id, :wkb, :attributes, :thinned, keyword_init: true)
+    class Feature
+      attr_reader :id, :wkb, :attributes, :thinned
+
+      def initialize(id:, wkb:, attributes:, thinned: false)
+        @id, @wkb, @attributes, @thinned = id, wkb, attributes, thinned
+      end
+
+      def ==(other) = other.is_a?(Feature) && to_a == other.to_a
+
+      def to_a = [id, wkb, attributes]
+    end
   end
 end

@@ -2,8 +2,9 @@
 
 module TileLoom
   module Data
-    # Reads the many formats of GDAL through its command-line tools: the features stream through a pipe
-    # as GeoJSON lines in the file's own reference, so that none but a batch is in memory.
+    # Reads the many formats of GDAL through its command-line tools: the features stream through a pipe in the file's own
+    # reference, so that none but a batch is in memory; as FlatGeobuf, or where that cannot hold all that they have
+    # (times of day, lists, bytes) as GeoJSON lines.
     class GdalReader
       NOT_UTF8 = "Texts that are not UTF-8 were read as Windows-1252."
 
@@ -19,19 +20,28 @@ module TileLoom
       # The names of the layers in the file.
       def layers = @inspection.layers.map(&:name)
 
-      # A GeojsonReader over one layer (the first with nil). reference: a Crs in place of what the file
-      # says, or for one that says nothing; lenient: what cannot be read is listed, the rest comes in.
-      def open(layer = nil, target:, reference: nil, lenient: false, scale: nil)
+      # A FeatureReader over one layer (the first with nil). reference: a Crs in place of what the file
+      # says, or for one that says nothing; lenient: what cannot be read is listed, the rest comes in; within: a Box in
+      # the reference of the file, where only what meets it is wanted.
+      def open(layer = nil, target:, reference: nil, lenient: false, scale: nil, within: nil)
         found = find(layer)
         raise Refusal.new("data.no_columns", name: File.basename(@file), at: "/columns") if found.geometry == "None"
-        GeojsonReader.new(
-          {"type" => "FeatureCollection", "features" => stream(found)},
+        more = {
           target: target,
           reference: reference || stated(found),
           lenient: lenient,
           remarks: @remarks,
           scale: scale,
           box: found.box
+        }
+        spatial = within ? ["-spat", *within.to_a.map(&:to_s)] : []
+        return of_lines(found, spatial, more) unless found.streams?
+        StreamReader.new(
+          ->(&block) { stream(found, spatial, &block) },
+          count: within ? nil : found.count,
+          kinds: kinds(found),
+          foreign: method(:utf8),
+          **more
         )
       end
 
@@ -59,37 +69,66 @@ module TileLoom
         raise Refusal.new("imports.crs_not_named", name: File.basename(@file), at: "/reference")
       end
 
-      def stream(found)
+      def of_lines(found, spatial, more) =
+        GeojsonReader.new({"type" => "FeatureCollection", "features" => lines(found, spatial)}, **more)
+
+      def kinds(found) = found.attributes.to_h { |attribute| attribute.values_at("name", "type") }.merge(found.kinds)
+
+      # Yields [well-known binary or nil, {name → value}] of each feature.
+      def stream(found, spatial, &block)
+        # A layer of one kind may hold several of it, too; one of any kind may hold curves.
+        kind = found.any? ? "CONVERT_TO_LINEAR" : "GEOMETRY"
+        own = ["FlatGeobuf", "-lco", "SPATIAL_INDEX=NO", "-nlt", kind]
+        process, cut = process("FlatGeobuf"), false
+        process.output(*command(found, own, "/vsistdout/features.fgb", spatial)) do |io|
+          FlatGeobuf.new(io, counted: process.method(:counted)).each(&block)
+        rescue FlatGeobuf::CutOff
+          # How the program ended says why, unless it ended well.
+          cut = true
+        end
+        return unless cut
+        raise Refusal.new("data.could_not_be_read", name: File.basename(@file), reason: "its features end in the middle")
+      end
+
+      def lines(found, spatial)
         dates =
           found
             .attributes
             .select { |attribute| attribute["type"].start_with?("date") }
             .map { |attribute| attribute["name"] }
+        own = ["GeoJSONSeq", "-lco", "COORDINATE_PRECISION=10"]
         Enumerator.new do |features|
-          command = [
-            "ogr2ogr",
-            "-f",
-            "GeoJSONSeq",
-            "-a_srs",
-            "none",
-            "-lco",
-            "COORDINATE_PRECISION=10",
-            "-dim",
-            "XY",
-            *@format.open_options(@columns),
-            "/vsistdout/",
-            @format.address(@file),
-            found.name
-          ]
-          GdalProcess
-            .new(File.basename(@file), drivers: @format.drivers, wanted: @wanted, reads: @format.files(@file))
-            .each_line(*command) do |line|
-              feature = JSON.parse(utf8(line), max_nesting: 60)
-              dates.each { |name| iso(feature["properties"], name) }
-              features << feature
-            end
+          process("GeoJSONSeq").each_line(*command(found, own, "/vsistdout/", spatial)) do |line|
+            feature = JSON.parse(utf8(line), max_nesting: 60, allow_nan: true)
+            dates.each { |name| iso(feature["properties"], name) }
+            features << feature
+          end
         end
       end
+
+      def process(driver) =
+        GdalProcess.new(
+          File.basename(@file),
+          drivers: [*@format.drivers, driver],
+          wanted: @wanted,
+          reads: @format.files(@file)
+        )
+
+      def command(found, own, target, spatial) =
+        [
+          "ogr2ogr",
+          "-f",
+          *own,
+          "-a_srs",
+          "none",
+          "-dim",
+          "XY",
+          *spatial,
+          *@format.open_options(@columns),
+          target,
+          @format.address(@file),
+          found.name
+        ]
 
       # Old files say nothing of their encoding; Windows-1252 is the likeliest (common practice).
       def utf8(line)

@@ -18,10 +18,10 @@ module TileLoom
       # Is a layer large enough? extent: Geometry::Box, or nil while it holds nothing.
       def self.wanted?(extent, vertices:, features:) = !extent.nil? && (vertices > VERTICES || features > FEATURES)
 
-      # [[level, tolerance in units of the reference], …], the coarsest last.
+      # [[level from 1, tolerance in units of the reference], …], the coarsest last.
       def self.levels(extent)
         finest = [extent.width, extent.height].max * FINEST
-        Array.new(MOST_LEVELS) { |level| [level, finest * STEP**level] }
+        Array.new(MOST_LEVELS) { |step| [step + 1, finest * STEP**step] }
       end
 
       # Names of the fields that may decide on a symbol. rows: Hashes of fields by name, each yielded once.

@@ -4,29 +4,15 @@ require "json"
 
 module TileLoom
   module Data
-    # Reads GeoJSON (RFC 7946; the "crs" member of its 2008 forerunner is honoured) into features in
-    # the book's reference. What is refused says which feature; what is repaired is listed in `repairs`.
-    class GeojsonReader
+    # Reads GeoJSON (RFC 7946; the "crs" member of its 2008 forerunner is honoured).
+    class GeojsonReader < FeatureReader
       TYPES = {
         "MultiPoint" => ["Point", 4],
         "MultiLineString" => ["LineString", 5],
         "MultiPolygon" => ["Polygon", 6]
       }.freeze
-      LONGEST_TEXT = 10_000
-      LEAST_DEGREES = 1e-6
-      # A batch is so many features, or fewer where their geometry is large.
-      BATCH, BATCH_BYTES = 2_000, 4 * 1024**2
 
-      Original = Struct.new(:id, :wkb, :attributes, :name, keyword_init: true)
-
-      # repairs, refused: sentences that name the feature. Unless the reader is lenient, refused holds those alone that
-      # the target cannot show.
-      attr_reader :remarks, :source_reference
-
-      def refused = @refused.map(&:message)
-
-      # text: GeoJSON; target: Crs::System of the book; reference: overrides what the file says;
-      # lenient: a feature that cannot be read is listed in `refused`, the others come in.
+      # text: GeoJSON; more: see new.
       def self.from_text(text, **options)
         new(parse(text), **options)
       end
@@ -34,92 +20,24 @@ module TileLoom
       # Numbers and texts are looked at feature by feature, so that one that does not do is named.
       def self.parse(text) = Assets::JsonText.parse(text, what: "The file", nesting: 60, values: false)
 
-      # document: parsed GeoJSON; its features may be any Enumerable.
-      # remarks: a list to which whoever hands in the features may add sentences.
-      # scale: see Reprojector; box: [west, south, east, north] of its data in their reference, where that is known.
-      # numbered: its features have their own numbers ("id", rising), else they are counted.
-      def initialize(
-        document,
-        target:,
-        reference: nil,
-        lenient: false,
-        remarks: [],
-        scale: nil,
-        box: nil,
-        numbered: false
-      )
-        @numbered, @last = numbered, 0
-        @document, @target, @lenient, @remarks, @box = document, target, lenient, remarks, box
-        @source_reference = reference || stated_reference
-        @reprojector = Reprojector.new(from: @source_reference, to: target, scale: scale)
-        @refused = []
-        @empty = 0
-      end
-
-      # [west, south, east, north] of the data in degrees of their own datum; nil where that is not known.
-      def degrees
-        corners = @box || SourceExtent.of(@document) or return nil
-        found =
-          Crs::Transform.between(@source_reference, @source_reference.geographic).box(Geometry::Box.new(*corners)).to_a
-        return nil unless found.all?(&:finite?) && found[1] >= -90 && found[3] <= 90
-        # One point has no extent, for which PROJ would find nothing.
-        west, south, east, north = found
-        [west - LEAST_DEGREES, south - LEAST_DEGREES, east + LEAST_DEGREES, north + LEAST_DEGREES]
-      rescue Refusal
-        nil
-      end
-
-      def repairs = @reprojector.repairs
-
-      # All that is to be told of what was read, in sentences.
-      def told = remarks + repairs + refused.map { |sentence| "Left out: #{sentence}" }
-
-      # All features in the target reference; Refusal when there are none or one cannot be read.
-      def features = each_batch.flat_map { |pairs| pairs.map(&:first) }
-
-      # Yields arrays of [Feature in the target reference, Original in the file's own].
-      def each_batch
-        return enum_for(:each_batch) unless block_given?
-        count, shown, bytes, originals = 0, 0, 0, []
-        @last = 0
-        listed.each do |item|
-          found = tolerant { original(item, count) }
-          count += 1
-          next unless found
-          originals << found
-          bytes += found.wkb.bytesize
-          next if originals.length < BATCH && bytes < BATCH_BYTES
-          pass_on(originals) { |pairs| (shown += pairs.length) && yield(pairs) }
-          bytes, originals = 0, []
-        end
-        pass_on(originals) { |pairs| (shown += pairs.length) && yield(pairs) }
-        raise Refusal.new("data.no_features") if count.zero?
-        raise @refused.first if shown.zero? && @refused.any? && !@lenient
-        remark_empty
+      # document: parsed GeoJSON; its features may be any Enumerable. reference: overrides what the file says; numbered:
+      # its features have their own numbers ("id", rising), else they are counted.
+      def initialize(document, reference: nil, numbered: false, **more)
+        @document, @numbered, @last = document, numbered, 0
+        super(reference: reference || stated_reference, **more)
       end
 
       private
 
-      def remark_empty
-        if @empty.positive?
-          @remarks << "#{@empty} #{(@empty == 1) ? "feature has" : "features have"} no geometry and " \
-            "#{(@empty == 1) ? "is" : "are"} left out."
+      def extent = SourceExtent.of(@document)
+
+      def originals
+        @last = 0
+        listed.each do |item|
+          found = tolerant { original(item, @count) }
+          @count += 1
+          yield found if found
         end
-        @empty = 0
-      end
-
-      def pass_on(originals)
-        pairs = reproject(originals)
-        yield pairs unless pairs.empty?
-      end
-
-      # Lets a bad feature pass by where the reader is lenient.
-      def tolerant
-        yield
-      rescue Refusal => error
-        raise unless @lenient
-        @refused << error
-        nil
       end
 
       def listed
@@ -151,13 +69,15 @@ module TileLoom
         number = number(entry, index)
         attributes = entry["properties"] || {}
         raise Refusal.new("data.properties_no_object", number: index + 1) unless attributes.is_a?(Hash)
-        name = "Feature #{index + 1}#{title_of(entry, attributes)}"
+        key = entry["id"]
+        name = FeatureReader.called(index + 1, key || attributes["name"] || attributes["code"])
         return (@empty += 1) && nil if empty?(entry["geometry"])
         Original.new(
-          id: number,
-          name: name,
-          attributes: attributes.to_h { |key, value| [sound(key), plain(value, key, name)] },
-          wkb: encode(entry["geometry"], name, 0)
+          number,
+          index + 1,
+          encode(entry["geometry"], name, 0),
+          attributes.to_h { |field, value| [sound(field), plain(value, field) { name }] },
+          key
         )
       end
 
@@ -182,31 +102,6 @@ module TileLoom
               (geometry["type"] == "GeometryCollection" && parts.all? { |part| empty?(part) })
           )
       end
-
-      def title_of(entry, attributes)
-        key = entry["id"] || attributes["name"] || attributes["code"]
-        key ? " (#{key.to_s[0, 40]})" : ""
-      end
-
-      def plain(value, key, name)
-        case value
-        when String
-          sound(value)[0, LONGEST_TEXT]
-        when Hash, Array
-          JSON.generate(value)[0, LONGEST_TEXT]
-        when Float
-          value.finite? ? value : raise(Refusal.new("data.value_too_large", name: name, field: key))
-        when Integer
-          (value.bit_length < 64) ? value : plain(value.to_f, key, name)
-        else
-          value
-        end
-      rescue JSON::GeneratorError
-        raise Refusal.new("data.value_kind", name: name, field: key)
-      end
-
-      # NUL and its like are no text; half characters give way to U+FFFD.
-      def sound(text) = text.scrub.delete("\u0000-\u0008\u000B\u000C\u000E-\u001F")
 
       def encode(geometry, name, depth)
         unless geometry.is_a?(Hash) && depth < Geometry::Wkb::MOST_DEPTH
@@ -259,16 +154,6 @@ module TileLoom
           raise Refusal.new("data.coordinates_no_pair", name: name)
         end
         [x.to_f, y.to_f]
-      end
-
-      def reproject(originals)
-        pairs = []
-        @reprojector.each(originals) do |item, result|
-          # What the target cannot show does not keep the rest out.
-          next @refused << result if result.is_a?(Refusal)
-          pairs << [Feature.new(id: item.id, attributes: item.attributes, wkb: result), item]
-        end
-        pairs
       end
     end
   end

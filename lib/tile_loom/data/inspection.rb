@@ -10,7 +10,18 @@ module TileLoom
 
       # columns: of a table, what its places were taken from, or nil where they must be named.
       Found =
-        Struct.new(:name, :count, :geometry, :attributes, :box, :reference, :columns, keyword_init: true) do
+        Struct.new(:name, :count, :geometry, :attributes, :box, :reference, :columns, :own, keyword_init: true) do
+          # own: name → type and subtype of each attribute as GDAL names them.
+
+          # Can all that it has be handed on as FlatGeobuf?
+          def streams? = own.values.all? { |type| STREAMED.include?(type[/\A\w+/]) } && !SURFACES.match?(geometry)
+
+          # May features of it be of any kind?
+          def any? = geometry.match?(/Unknown|Curve|Surface|Collection/)
+
+          # name → what an attribute holds that counts as text elsewhere.
+          def kinds = own.select { |_, type| type.include?("JSON") }.transform_values { "json" }
+
           # Could the coordinates be longitude and latitude?
           def degrees? = box.nil? || (box[0] >= -180 && box[2] <= 180 && box[1] >= -90 && box[3] <= 90)
         end
@@ -25,6 +36,10 @@ module TileLoom
         "String" => "text",
         "Binary" => "binary"
       }.freeze
+
+      STREAMED = %w[Integer Integer64 Real String Date DateTime].freeze
+      # Kinds of geometry that are more than points, lines and areas.
+      SURFACES = /TIN|Polyhedral|Triangle/
 
       # columns: a Columns, where a table's places were named by hand.
       # wanted: asked now and then; false ends the look.
@@ -81,7 +96,8 @@ module TileLoom
       end
 
       def layer(part)
-        attributes = attributes(part)
+        own = own_types(part)
+        attributes = own.map { |title, type| {"name" => title, "type" => TYPES.fetch(type[/\A\w+/], "text")} }
         names = attributes.map { |attribute| attribute["name"] }
         demand_fields(names.length)
         @columns.check(names) if table?
@@ -92,17 +108,14 @@ module TileLoom
           count: part[/^Feature Count: (\d+)/, 1].to_i,
           geometry: part[/^Geometry(?: \([^)]*\))?: (.+)$/, 1].to_s.strip,
           attributes: attributes,
+          own: own,
           box: box(part),
           reference: reference(part)
         )
       end
 
-      # Attribute lines follow the reference: "name: Type (width.precision)".
-      def attributes(part)
-        part
-          .scan(/^([^\s:][^:\n]*): (\w+)(?:\(\w+\))? \(\d+\.\d+\)/)
-          .map { |name, type| {"name" => name, "type" => TYPES.fetch(type, "text")} }
-      end
+      # Attribute lines follow the reference: "name: Type(Subtype) (width.precision)".
+      def own_types(part) = part.scan(/^([^\s:][^:\n]*): (\w+(?:\(\w+\))?) \(\d+\.\d+\)/).to_h
 
       def box(part)
         numbers = part[/^Extent: \((.+)\)$/, 1]&.scan(/-?[\d.]+(?:e[-+]?\d+)?/i)&.map(&:to_f)

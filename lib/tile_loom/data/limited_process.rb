@@ -33,7 +33,24 @@ module TileLoom
       # Yields each line that the program prints, as UTF-8; ends the program when the block leaves early. ends: of a
       # line.
       def each_line(*command, ends: "\n")
-        Dir.mktmpdir("tile-loom-read") { |folder| run(folder, command, ends) { |line| yield line } }
+        total = 0
+        output(*command) do |io|
+          io.each_line(ends) do |line|
+            total = counted(total + line.bytesize)
+            yield line.force_encoding(Encoding::UTF_8)
+          end
+        end
+      end
+
+      # Yields what it prints as an IO, to be read to its end; ends the program when the block leaves early.
+      def output(*command)
+        Dir.mktmpdir("tile-loom-read") { |folder| run(folder, command) { |io| yield io } }
+      end
+
+      # The bytes that have been read so far; Refusal where that is too much.
+      def counted(bytes)
+        return bytes if bytes <= MOST_OUTPUT_BYTES
+        raise Refusal.new("data.unfolds_too_large", name: @name, most_gb: MOST_OUTPUT_BYTES / 1024**3)
       end
 
       # unshare takes the network away; some systems do not let a user do that, which the log tells once.
@@ -65,7 +82,7 @@ module TileLoom
       # Most of them that it may run.
       def seconds = SECONDS
 
-      def run(folder, command, ends)
+      def run(folder, command)
         Open3.popen3(
           environment(folder),
           *limits,
@@ -78,14 +95,7 @@ module TileLoom
           said = Thread.new { errors.read(64 * 1024).tap { errors.read } }
           said.report_on_exception = false
           watcher = watch(waiter)
-          total = 0
-          output.each_line(ends) do |line|
-            total += line.bytesize
-            if total > MOST_OUTPUT_BYTES
-              raise Refusal.new("data.unfolds_too_large", name: @name, most_gb: MOST_OUTPUT_BYTES / 1024**3)
-            end
-            yield line.force_encoding(Encoding::UTF_8)
-          end
+          yield output
           status = waiter.value
           @said = said.value.to_s.dup.force_encoding(Encoding::UTF_8).scrub
           refuse(@said, status) unless status.success?

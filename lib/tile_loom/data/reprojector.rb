@@ -20,20 +20,39 @@ module TileLoom
       # originals: anything with `name` and `wkb`. Yields each with its well-known binary in the target, or
       # with the Refusal that refuses it.
       def each(originals)
+        found = moved(originals)
+        sound = valid?(found)
+        originals.zip(found) { |item, shape| yield item, (sound || shape.is_a?(Refusal)) ? shape : mended(shape, item) }
+      end
+
+      private
+
+      # Well-known binary of each in the target, or the Refusal.
+      def moved(originals)
+        return originals.map(&:wkb) if @transform.from == @transform.to
         shapes = originals.map { |item| @densifier.dense(item.wkb) }
         runs = shapes.map { |wkb| Geometry::Wkb.each_run(wkb).map { |_, coordinates| coordinates } }
         moved = @transform.forward(runs.flatten)
         at = 0
-        originals.zip(runs, shapes) do |item, parts, wkb|
-          length = parts.sum(&:length)
-          mine = moved[at, length]
-          at += length
-          refusal = outside(item, parts, mine)
-          yield item, refusal || mended(Geometry::Wkb.replace(wkb, mine), item)
-        end
+        originals
+          .zip(runs, shapes)
+          .map do |item, parts, wkb|
+            length = parts.sum(&:length)
+            mine = moved[at, length]
+            at += length
+            outside(item, parts, mine) || Geometry::Wkb.replace(wkb, mine)
+          end
       end
 
-      private
+      # Are all areas among them valid? GEOS looks at those of a collection one by one, so that one question does for all.
+      def valid?(shapes)
+        areas = shapes.select { |shape| shape.is_a?(String) && area?(shape) }
+        areas.empty? || Geometry::Geos.read(Geometry::Wkb.collection(7, areas)).valid?
+      rescue ::Geos::GEOSException
+        false
+      end
+
+      def area?(wkb) = wkb.getbyte(1) == 3 || wkb.getbyte(1) >= 6
 
       def outside(item, parts, mine)
         bad = mine.index { |number| !number.finite? } or return
@@ -42,7 +61,7 @@ module TileLoom
       end
 
       def mended(wkb, item)
-        return wkb unless wkb.getbyte(1) == 3 || wkb.getbyte(1) >= 6
+        return wkb unless area?(wkb)
         geometry = Geometry::Geos.read(wkb)
         return wkb if geometry.valid?
         @repairs << "#{item.name}: #{geometry.valid_reason.to_s.downcase} – mended."

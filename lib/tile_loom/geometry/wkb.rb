@@ -56,14 +56,16 @@ module TileLoom
         max_x = max_y = -Float::INFINITY
         all.each do |bytes|
           walk(bytes, 0, 0) do |_type, offset, count|
-            bytes
-              .unpack("@#{offset}E#{count * 2}")
-              .each_slice(2) do |x, y|
-                min_x = x if x < min_x
-                max_x = x if x > max_x
-                min_y = y if y < min_y
-                max_y = y if y > max_y
-              end
+            numbers = bytes.unpack("E#{count * 2}", offset: offset)
+            index, size = 0, count * 2
+            while index < size
+              x, y = numbers[index], numbers[index + 1]
+              min_x = x if x < min_x
+              max_x = x if x > max_x
+              min_y = y if y < min_y
+              max_y = y if y > max_y
+              index += 2
+            end
           end
         end
         (min_x <= max_x) ? Box.new(min_x, min_y, max_x, max_y) : nil

@@ -51,6 +51,8 @@ class CreateTables < ActiveRecord::Migration[7.2]
       t.string :kind, limit: 10, null: false, default: "mixed"
       t.integer :feature_count, null: false, default: 0
       t.bigint :vertex_count, null: false, default: 0
+      # Rises whenever its features are drawn in another reference.
+      t.integer :edition, null: false, default: 1
       bounds(t)
       t.json :fields, :coarse_levels, :raster
       t.text :original_reference
@@ -62,25 +64,23 @@ class CreateTables < ActiveRecord::Migration[7.2]
       t.index %i[book_id key version], unique: true
     end
 
-    # original: as it came, in its own reference.
-    create_table :features do |t|
-      t.references :layer, null: false, foreign_key: {on_delete: :cascade}, index: false
-      t.integer :identity, null: false
-      t.column :shape, "geometry NOT NULL"
+    # original: as it came, in its own reference. What is drawn lies in blocks.
+    create_table :features, primary_key: %i[layer_id identity] do |t|
+      t.bigint :layer_id, :identity, null: false
       t.binary :original, limit: 4_294_967_295, null: false
-      t.json :properties, null: false
-      t.index %i[layer_id identity]
-      t.index :shape, type: :spatial
+      t.text :properties, limit: 4_294_967_295, null: false
+      t.foreign_key :layers, on_delete: :cascade
     end
 
-    # Geometry drawn coarsely, for maps that are zoomed out: see App::CoarseLevels.
-    create_table :coarse_features do |t|
-      t.references :layer, null: false, foreign_key: {on_delete: :cascade}, index: false
-      t.integer :level, :identity, null: false
-      t.column :shape, "geometry NOT NULL"
-      t.json :properties, null: false
-      t.index %i[layer_id level]
-      t.index :shape, type: :spatial
+    # Features of a layer that lie together, packed in the book's reference (TileLoom::Data::Block). edition: of the
+    # layer that they are drawn in; level: 0 for all as it is, above it drawn coarsely, for maps that are zoomed out
+    # (App::CoarseLevels).
+    create_table :feature_blocks, primary_key: %i[layer_id edition level number] do |t|
+      t.bigint :layer_id, null: false
+      t.integer :edition, :level, :number, :feature_count, null: false
+      bounds(t)
+      t.binary :bytes, limit: 4_294_967_295, null: false
+      t.foreign_key :layers, on_delete: :cascade
     end
 
     # A file that came in; it may be there before its book.
@@ -174,12 +174,6 @@ class CreateTables < ActiveRecord::Migration[7.2]
       t.string :label, limit: 200
       t.string :session, limit: 64
       t.timestamps
-    end
-
-    create_table :reprojected_shapes do |t|
-      t.references :reprojection, null: false, foreign_key: {on_delete: :cascade}
-      t.bigint :feature_id, null: false
-      t.column :shape, "geometry NOT NULL"
     end
   end
 
