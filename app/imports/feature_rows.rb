@@ -2,7 +2,7 @@
 
 module App
   # Writes many features as they came at once. Active Record's own insert_all costs several times as much as the
-  # database needs for a row; every value is quoted here by the connection or is hexadecimal.
+  # database needs for a row; every value is a whole number or hexadecimal here.
   module FeatureRows
     # Bytes of SQL in one statement, well below the server's usual max_allowed_packet of 16 MB.
     LARGEST = 6 * 1024**2
@@ -10,12 +10,12 @@ module App
 
     module_function
 
-    # originals: as the reader yields them, with identities that rise.
-    def insert(layer, originals)
+    # batch: a TileLoom::Data::PackedBatch, with identities that rise.
+    def insert(layer, batch)
       connection = ActiveRecord::Base.connection
       sql = +""
-      originals.each do |original|
-        row = row(connection, layer.id.to_i, original)
+      batch.ids.each_index do |index|
+        row = row(layer.id.to_i, batch, index)
         if !sql.empty? && sql.bytesize + row.bytesize > LARGEST
           connection.execute(HEAD + sql)
           sql = +""
@@ -25,8 +25,9 @@ module App
       connection.execute(HEAD + sql) unless sql.empty?
     end
 
-    def row(connection, layer_id, original) =
-      "(#{layer_id},#{original.id.to_i},x'#{original.wkb.unpack1("H*")}'," \
-        "#{connection.quote(JSON.generate(original.attributes))})"
+    # Bytes as hexadecimal digits need no quoting.
+    def row(layer_id, batch, index) =
+      "(#{layer_id},#{batch.ids[index].to_i},x'#{batch.originals[index].unpack1("H*")}'," \
+        "x'#{batch.texts[index].unpack1("H*")}')"
   end
 end

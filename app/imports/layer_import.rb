@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "etc"
+
 module App
   # Brings features into a layer of a book, in batches.
   class LayerImport
@@ -38,27 +40,28 @@ module App
 
     private
 
+    # So many processes share the reading of a large layer.
+    PROCESSES = Etc.nprocessors.clamp(1, 4)
+    private_constant :PROCESSES
+
     # [how many came, their kind]. The blocks are built when all are there.
     def store(reader, layer)
-      blocks = TileLoom::Data::BlockBuilder.new
+      blocks, types = TileLoom::Data::BlockBuilder.new, TileLoom::Data::AttributeTypes.new
       count, kinds, vertices = 0, [], 0
       TileLoom::Data::ReadAhead
-        .new(reader.each_batch)
-        .each do |pairs|
-          FeatureRows.insert(layer, pairs.map(&:last))
-          features = pairs.map(&:first)
-          features.each do |feature|
-            blocks.add(feature.id, feature.wkb, feature.attributes)
-            # A point is 16 bytes of well-known binary; the heads count for little.
-            vertices += feature.wkb.bytesize / 16
-          end
-          kinds |= [TileLoom::Symbology::LayerKinds.of_features(features)]
-          count += pairs.length
+        .new(reader.to_enum(:each_packed, processes: PROCESSES))
+        .each do |batch|
+          FeatureRows.insert(layer, batch)
+          blocks.add_batch(batch)
+          types.merge(batch.types)
+          count += batch.length
+          vertices += batch.vertices
+          kinds |= batch.kinds
           yield count if block_given?
         end
       FeatureBlock.keep(layer, blocks) { yield count if block_given? }
-      layer.update!(vertex_count: vertices, fields: blocks.types.to_h, **Layer.bounds(blocks.box))
-      [count, TileLoom::Symbology::LayerKinds.of_kinds(kinds).key]
+      layer.update!(vertex_count: vertices, fields: types.to_h, **Layer.bounds(blocks.box))
+      [count, TileLoom::Symbology::LayerKinds.of_types(kinds).key]
     end
   end
 end

@@ -55,7 +55,7 @@ module TileLoom
         {
           id: Document::Starter.id_for(name, taken),
           title: name,
-          kind: Symbology::LayerKinds.of_features(features).key,
+          kind: Symbology::LayerKinds.of_types(features.map { |feature| feature.wkb.getbyte(1) }).key,
           data: {"file" => beside(file), "layer" => layer}.compact
         }
       rescue Refusal => error

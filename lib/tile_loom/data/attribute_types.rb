@@ -33,8 +33,15 @@ module TileLoom
         end
       end
 
+      # Takes what others have learnt into account.
+      def merge(other) = other.types.each { |name, type| note(name, type) }
+
       # name → type; attributes without a single value count as text.
       def to_h = @types.transform_values { |type| type || "text" }
+
+      protected
+
+      attr_reader :types
 
       private
 

@@ -3,8 +3,7 @@
 module TileLoom
   module Data
     # Some hundred features that lie together, packed as they are kept and fetched: their identities, boxes and shapes
-    # one after the other, their attributes field by field, so that a value costs little more than its bytes. Little-
-    # endian: how many features; the identity of each (uint32); its box (four doubles); where its shape ends in the
+    # one after the other, then their attributes. Little-endian: how many features; the identity of each (uint32); its box (four doubles); where its shape ends in the
     # last part (uint32); the length of the part of attributes, and this part (see BlockAttributes); all shapes.
     class Block
       # A block holds so many features, or fewer where their shapes are large.
@@ -12,12 +11,13 @@ module TileLoom
       BOX_BYTES = 32
       private_constant :BOX_BYTES
 
-      # Bytes of features in lists of the same order: identities, boxes (packed, each of four doubles), shapes and rows
-      # of values; names: of the fields.
-      def self.dump(ids, boxes, shapes, names, rows)
-        ends = shapes.reduce([0]) { |list, shape| list << list.last + shape.bytesize }
-        attributes = BlockAttributes.dump(names, rows)
-        [ids.length, *ids].pack("V*") << boxes.join << ends.drop(1).pack("V*") << [attributes.bytesize].pack("V") <<
+      # Bytes of features in lists of the same order: identities, boxes (packed, each of four doubles), shapes; rows,
+      # layouts: see BlockAttributes.
+      def self.dump(ids, boxes, shapes, rows, layouts)
+        at = 0
+        ends = shapes.map { |shape| at += shape.bytesize }
+        attributes = BlockAttributes.dump(rows, layouts)
+        [ids.length, *ids].pack("V*") << boxes.join << ends.pack("V*") << [attributes.bytesize].pack("V") <<
           attributes << shapes.join
       end
 
@@ -43,7 +43,7 @@ module TileLoom
         @bytes.byteslice(shapes_at + from, ends[place] - from)
       end
 
-      def attributes(place) = @attributes.nil? ? (@attributes = read_attributes)[place] : @attributes[place]
+      def attributes(place) = (@attributes ||= read_attributes)[place]
 
       private
 

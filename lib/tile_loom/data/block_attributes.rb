@@ -2,46 +2,47 @@
 
 module TileLoom
   module Data
-    # The attributes of the features of a Block, field by field: the length of a list of [name, bytes] (uint32), this
-    # list as JSON, then the values of each field as a JSON list. What is not asked for is not read.
+    # The attributes of the features of a Block: the length of the list of their names (uint32), this list as JSON, then
+    # as one JSON list of each feature the list of its values. They are read when they are asked for.
     class BlockAttributes
       # Stands for a field that a feature does not have; no value is a list.
       ABSENT = [].freeze
 
-      # rows: of each feature a value for each name, or ABSENT.
-      def self.dump(names, rows)
-        lists = names.each_index.map { |index| JSON.generate(rows.map { |row| row[index] }) }
-        head = JSON.generate(names.zip(lists.map(&:bytesize)))
-        [head.bytesize].pack("V") << head.b << lists.join.b
+      # rows: of each feature its values as a JSON list; layouts: of each the names that these belong to.
+      def self.dump(rows, layouts)
+        names = layouts.uniq.flatten.uniq
+        rows = arranged(rows, layouts, names) if layouts.any? { |own| own != names }
+        head = JSON.generate(names)
+        [head.bytesize].pack("V") << head.b << "[#{rows.join(",")}]".b
       end
+
+      # Values put where the names of all have them.
+      def self.arranged(rows, layouts, names)
+        rows.zip(layouts).map do |row, own|
+          values = own.zip(JSON.parse(row)).to_h
+          JSON.generate(names.map { |name| values.fetch(name, ABSENT) })
+        end
+      end
+      private_class_method :arranged
 
       def initialize(bytes)
-        @bytes = bytes
         size = bytes.unpack1("V")
-        at = 4 + size
-        @places =
-          JSON
-            .parse(bytes.byteslice(4, size).force_encoding(Encoding::UTF_8))
-            .to_h do |name, length|
-              at += length
-              [name, [at - length, length]]
-            end
-        @lists = {}
+        @names, @rows =
+          [bytes.byteslice(4, size), bytes.byteslice(4 + size..)].map do |part|
+            JSON.parse(part.force_encoding(Encoding::UTF_8), freeze: true)
+          end
       end
-
-      def names = @places.keys
 
       # {name → value} of the feature at a place.
       def [](place)
-        @places.each_key.with_object({}) do |name, found|
-          value = (@lists[name] ||= read(name))[place]
+        values = @rows[place]
+        found = {}
+        @names.each_with_index do |name, index|
+          value = values[index]
           found[name] = value unless value.is_a?(Array)
         end
+        found
       end
-
-      private
-
-      def read(name) = JSON.parse(@bytes.byteslice(*@places.fetch(name)).force_encoding(Encoding::UTF_8), freeze: true)
     end
   end
 end

@@ -11,118 +11,115 @@ module TileLoom
       Built = Struct.new(:number, :count, :box, :bytes)
 
       def initialize
-        @spool = Tempfile.new("tile-loom-features", binmode: true)
-        @names, @sizes, @boxes, @ids = [], +"".b, +"".b, +"".b
-        @count = 0
+        @spool = Tempfile.create("tile-loom-features", binmode: true)
+        File.unlink(@spool.path)
+        # Of each feature: bytes of its shape and of its values, its box, its identity, which list of names it has.
+        @sizes, @boxes, @ids, @layouts = +"".b, +"".b, [], []
+        @known = []
+        @sides = [Float::INFINITY, Float::INFINITY, -Float::INFINITY, -Float::INFINITY]
       end
 
-      attr_reader :count
+      def count = @ids.length
+
+      # The Box round all of them, or nil.
+      def box = count.zero? ? nil : Geometry::Box.new(*@sides)
 
       # Takes a feature: its identity, its shape as well-known binary, its attributes. One without any place is passed
       # over.
       def add(id, wkb, attributes)
         box = Geometry::Wkb.extent([wkb]) or return
-        text = JSON.generate(row(attributes))
-        @spool.write(wkb, text)
-        @sizes << [wkb.bytesize, text.bytesize].pack("VV")
-        @boxes << box.to_a.pack("E4")
-        @ids << [id].pack("V")
-        @box = @box ? @box.union(box) : box
-        @count += 1
+        keep(id, wkb, JSON.generate(attributes.values), box.to_a.pack("E4"), layout(attributes.keys))
       end
 
-      # The Box round all of them, or nil.
-      attr_reader :box
+      # The same of a PackedBatch.
+      def add_batch(batch)
+        own = layout(batch.names)
+        batch.ids.each_with_index do |id, index|
+          box = batch.boxes[index] or next
+          keep(id, batch.shapes[index], batch.rows[index], box, own)
+        end
+      end
 
-      # Yields the Built blocks, once; what waited is gone then. Afterwards or in between, types tells what the fields
-      # hold.
+      # Yields the Built blocks, once; what waited is gone then.
       def each
         return enum_for(:each) unless block_given?
         @spool.flush
         number = -1
         groups { |places| yield built(number += 1, places) }
       ensure
-        @spool.close!
+        @spool.close
       end
-
-      # AttributeTypes of the blocks that were built.
-      def types = @types ||= AttributeTypes.new
 
       private
 
-      # A value for each name known so far; fresh ones come behind.
-      def row(attributes)
-        return attributes.values if attributes.keys == @names
-        fresh = attributes.keys - @names
-        @names.concat(fresh)
-        @names.map { |name| attributes.fetch(name, BlockAttributes::ABSENT) }
+      # Which of the lists of names it is.
+      def layout(names) = @known.index(names) || (@known << names).length - 1
+
+      def keep(id, wkb, row, box, layout)
+        @spool.write(wkb, row)
+        @sizes << [wkb.bytesize, row.bytesize].pack("VV")
+        @boxes << box
+        @ids << id
+        @layouts << layout
+        grow(*box.unpack("E4"))
+      end
+
+      def grow(west, south, east, north)
+        @sides[0] = west if west < @sides[0]
+        @sides[1] = south if south < @sides[1]
+        @sides[2] = east if east > @sides[2]
+        @sides[3] = north if north > @sides[3]
       end
 
       # Yields lists of places of features that lie together.
       def groups
-        offsets = offsets()
         places, bytes = [], 0
+        offsets
         order.each do |place|
           places << place
-          bytes += offsets[place + 1] - offsets[place]
+          bytes += @offsets[place + 1] - @offsets[place]
           next if places.length < Block::FEATURES && bytes < Block::BYTES
-          yield places.sort
+          yield places.sort!
           places, bytes = [], 0
         end
-        yield places.sort if places.any?
+        yield places.sort! if places.any?
       end
 
       # Where each feature begins in the file, and where the last one ends.
       def offsets
-        @offsets ||=
-          begin
-            at = 0
-            @sizes.unpack("V*").each_slice(2).map { |wkb, text| at += wkb + text }.unshift(0)
-          end
+        at = 0
+        @offsets = [0]
+        @sizes.unpack("V*").each_slice(2) { |wkb, text| @offsets << (at += wkb + text) }
       end
 
       def built(number, places)
-        shapes, texts = places.map { |place| record(place) }.transpose
+        shapes, rows = [], []
+        places.each { |place| record(place, shapes, rows) }
         boxes = places.map { |place| @boxes.byteslice(place * 32, 32) }
-        rows = JSON.parse("[#{texts.join(",")}]")
-        learn(rows)
-        box = Geometry::Box.new(*extent(boxes))
-        ids = places.map { |place| @ids.unpack1("V", offset: place * 4) }
-        Built.new(number, places.length, box, Block.dump(ids, boxes, shapes, @names, padded(rows)))
+        west, south, east, north = boxes.join.unpack("E*").each_slice(4).to_a.transpose
+        Built.new(
+          number,
+          places.length,
+          Geometry::Box.new(west.min, south.min, east.max, north.max),
+          Block.dump(@ids.values_at(*places), boxes, shapes, rows, places.map { |place| @known[@layouts[place]] })
+        )
       end
 
-      # Rows from before a name came are shorter.
-      def padded(rows)
-        width = @names.length
-        rows.map { |row| (row.length == width) ? row : row + Array.new(width - row.length, BlockAttributes::ABSENT) }
-      end
-
-      def learn(rows)
-        @names.each_with_index do |name, index|
-          types.observe_all(name, rows.map { |row| row[index] }.reject { |value| value.is_a?(Array) })
-        end
-      end
-
-      def record(place)
-        wkb, text = @sizes.unpack("VV", offset: place * 8)
-        bytes = @spool.pread(wkb + text, @offsets[place])
-        [bytes.byteslice(0, wkb), bytes.byteslice(wkb, text).force_encoding(Encoding::UTF_8)]
-      end
-
-      def extent(boxes)
-        all = boxes.map { |box| box.unpack("E4") }.transpose
-        [all[0].min, all[1].min, all[2].max, all[3].max]
+      def record(place, shapes, rows)
+        wkb, row = @sizes.unpack("VV", offset: place * 8)
+        bytes = @spool.pread(wkb + row, @offsets[place])
+        shapes << bytes.byteslice(0, wkb)
+        rows << bytes.byteslice(wkb, row).force_encoding(Encoding::UTF_8)
       end
 
       # Places of all features along a curve that keeps neighbours together: the digits of their middle's easting and
       # northing, in the grid of all, taken in turn (G. M. Morton, 1966).
       def order
-        return [] if @count.zero?
-        west, south = box.min_x, box.min_y
-        across, along = [box.width, box.height].map { |side| side.positive? ? (CELLS - 1) / side / 2 : 0.0 }
-        keys = Array.new(@count)
-        (0...@count).step(STEP) do |first|
-          sides = @boxes.unpack("E#{4 * [STEP, @count - first].min}", offset: first * 32)
+        west, south, east, north = @sides
+        across, along = [east - west, north - south].map { |side| side.positive? ? (CELLS - 1) / side / 2 : 0.0 }
+        keys = Array.new(count)
+        (0...count).step(STEP) do |first|
+          sides = @boxes.unpack("E#{4 * [STEP, count - first].min}", offset: first * 32)
           (0...sides.length / 4).each do |index|
             at = index * 4
             x = ((sides[at] + sides[at + 2] - 2 * west) * across).to_i

@@ -12,9 +12,9 @@ module TileLoom
       BATCH, BATCH_BYTES = 2_000, 4 * 1024**2
 
       # A feature as it came: its number, its place among the others from 1, its shape in its own reference. key: what
-      # the file itself calls it, or nil.
+      # the file itself calls it, or nil; box: packed doubles of the box of its shape, where they are known.
       Original =
-        Struct.new(:id, :place, :wkb, :attributes, :key) do
+        Struct.new(:id, :place, :wkb, :attributes, :key, :box) do
           # What it is called in sentences.
           def name = FeatureReader.called(place, key || attributes["name"] || attributes["code"])
         end
@@ -62,21 +62,39 @@ module TileLoom
       # Yields arrays of [Feature in the target reference, Original in the file's own].
       def each_batch
         return enum_for(:each_batch) unless block_given?
-        @count, shown, bytes, batch = 0, 0, 0, []
+        batches do |items, shapes|
+          yield(
+            items.zip(shapes).map do |item, shape|
+              [Feature.new(id: item.id, attributes: item.attributes, wkb: shape), item]
+            end
+          )
+        end
+      end
+
+      # Yields PackedBatches of all. processes: so many share the work, where that pays.
+      def each_packed(processes: 1) = batches { |items, shapes| yield PackedBatch.of(items, shapes) }
+
+      private
+
+      # Yields Originals and the shapes of each in the target.
+      def batches(&block)
+        @count, @shown, bytes, batch = 0, 0, 0, []
         originals do |found|
           batch << found
           bytes += found.wkb.bytesize
           next if batch.length < BATCH && bytes < BATCH_BYTES
-          pass_on(batch) { |pairs| (shown += pairs.length) && yield(pairs) }
+          pass_on(batch, &block)
           bytes, batch = 0, []
         end
-        pass_on(batch) { |pairs| (shown += pairs.length) && yield(pairs) }
+        pass_on(batch, &block)
         raise Refusal.new("data.no_features") if @count.zero?
-        raise @refused.first if shown.zero? && @refused.any? && !@lenient
-        remark_empty
+        finish
       end
 
-      private
+      def finish
+        raise @refused.first if @shown.zero? && @refused.any? && !@lenient
+        remark_empty
+      end
 
       # [west, south, east, north] where the features themselves tell.
       def extent = nil
@@ -91,12 +109,14 @@ module TileLoom
 
       # What cannot be shown does not keep the rest out.
       def pass_on(batch)
-        pairs = []
+        items, shapes = [], []
         @reprojector.each(batch) do |item, result|
           next @refused << result if result.is_a?(Refusal)
-          pairs << [Feature.new(id: item.id, attributes: item.attributes, wkb: result), item]
+          items << item
+          shapes << result
         end
-        yield pairs unless pairs.empty?
+        @shown += items.length
+        yield items, shapes unless items.empty?
       end
 
       # Lets a bad feature pass by where the reader is lenient.

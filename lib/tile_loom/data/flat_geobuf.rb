@@ -43,6 +43,23 @@ module TileLoom
       # Names of its columns. Empty where the stream ends before it began.
       def names = header.map(&:first)
 
+      # Yields what can be read by itself as such a stream, of so many features each, and how many these are.
+      def each_share(features)
+        return if header.empty? && @head.nil?
+        count = 0
+        share = @head.dup
+        while more?(4)
+          size = 4 + sized(4)
+          sized(size)
+          share << @chunk.byteslice(@at, size)
+          @at += size
+          next if (count += 1) < features
+          yield share, count
+          count, share = 0, @head.dup
+        end
+        yield share, count if count.positive?
+      end
+
       # Yields [well-known binary or nil where there is none, {name → value or nil}] of each feature.
       def each
         template = names.to_h { |name| [name, nil] }
@@ -96,7 +113,7 @@ module TileLoom
         own = slots(root, COLUMNS + 1)
         @type = byte(root, own[2 + GEOMETRY_TYPE])
         list = own[2 + COLUMNS] ? tables(root + own[2 + COLUMNS]) : []
-        @at += 4 + size
+        @head = @chunk.byteslice(0, @at += 4 + size)
         list
       end
 

@@ -74,14 +74,14 @@ module TileLoom
 
       def kinds(found) = found.attributes.to_h { |attribute| attribute.values_at("name", "type") }.merge(found.kinds)
 
-      # Yields [well-known binary or nil, {name → value}] of each feature.
-      def stream(found, spatial, &block)
+      # Yields the FlatGeobuf of its features.
+      def stream(found, spatial)
         # A layer of one kind may hold several of it, too; one of any kind may hold curves.
         kind = found.any? ? "CONVERT_TO_LINEAR" : "GEOMETRY"
         own = ["FlatGeobuf", "-lco", "SPATIAL_INDEX=NO", "-nlt", kind]
         process, cut = process("FlatGeobuf"), false
         process.output(*command(found, own, "/vsistdout/features.fgb", spatial)) do |io|
-          FlatGeobuf.new(io, counted: process.method(:counted)).each(&block)
+          yield FlatGeobuf.new(io, counted: process.method(:counted))
         rescue FlatGeobuf::CutOff
           # How the program ended says why, unless it ended well.
           cut = true

@@ -4,24 +4,84 @@ module TileLoom
   module Data
     # Reads features that GDAL hands on as a FlatGeobuf stream.
     class StreamReader < FeatureReader
-      # stream: called with a block, yields [well-known binary or nil, {name → value}] of each feature; count: of those
-      # that the file says it has, or nil; kinds: name → type of the fields that are more than what they stream as
-      # ("date"); foreign: called with texts that are not UTF-8, which it gives back as such.
+      # A layer of fewer features is read in one process.
+      MANY = 20_000
+
+      # stream: called with a block, yields the stream; count: of the features that the file says it has, or nil; kinds:
+      # name → type of the fields that are more than what they stream as ("date"); foreign: called with texts that are
+      # not UTF-8, which it gives back as such.
       def initialize(stream, count:, kinds:, foreign:, **more)
         super(**more)
         @stream, @stated, @kinds, @foreign = stream, count, kinds, foreign
       end
 
+      def each_packed(processes: 1)
+        return super if processes < 2 || @stated.to_i < MANY
+        @count, @shown = 0, 0
+        SharedReading
+          .new(processes) { |first, bytes| share(first, bytes) }
+          .each(shares) do |read|
+            take(read)
+            @shown += read.batch.length if read.batch
+            yield read.batch if read.batch
+          end
+        count_missing
+        finish
+      end
+
       private
 
-      def originals
-        @stream.call do |wkb, attributes|
+      # batch: a PackedBatch, or nil; count: of features that were looked at.
+      Read = Struct.new(:batch, :count, :empty, :refused, :repairs, :remarks)
+      private_constant :Read
+
+      # Yields [how many features come before it, bytes of a stream].
+      def shares
+        Enumerator.new do |out|
+          first = 0
+          @stream.call do |stream|
+            stream.each_share(BATCH) do |bytes, count|
+              out << [first, bytes]
+              first += count
+            end
+          end
+        end
+      end
+
+      # In a process of its own: what it says of itself is that of this share alone.
+      def share(first, bytes)
+        [@refused, repairs, remarks].each(&:clear)
+        @count, @empty, @shown = first, 0, 0
+        batch, packed = [], nil
+        each_of(FlatGeobuf.new(StringIO.new(bytes))) { |found| batch << found }
+        pass_on(batch) { |items, shapes| packed = PackedBatch.of(items, shapes) }
+        Read.new(packed, @count - first, @empty, @refused, repairs, remarks)
+      end
+
+      def take(read)
+        @count += read.count
+        @empty += read.empty
+        @refused.concat(read.refused)
+        repairs.concat(read.repairs)
+        remarks.concat(read.remarks - remarks)
+      end
+
+      def originals(&block)
+        @stream.call { |stream| each_of(stream, &block) }
+        count_missing
+      end
+
+      def each_of(stream)
+        stream.each do |wkb, attributes|
           @count += 1
           next @empty += 1 if wkb.nil?
           found = tolerant { original(wkb, attributes) }
           yield found if found
         end
-        # GDAL does not hand on those that have no geometry.
+      end
+
+      # GDAL does not hand on those that have no geometry.
+      def count_missing
         missing = @stated.to_i - @count
         return unless missing.positive?
         @empty += missing
@@ -29,7 +89,7 @@ module TileLoom
       end
 
       def original(wkb, attributes)
-        item = Original.new(@count, @count, wkb, attributes, nil)
+        item = Original.new(@count, @count, wkb, attributes)
         attributes.each do |key, value|
           fresh = value_of(value, key, item)
           attributes[key] = fresh unless fresh.equal?(value)
@@ -70,23 +130,38 @@ module TileLoom
       LEAST = {Geometry::Wkb::LINE => 2, Geometry::Wkb::POLYGON => 4}.freeze
       private_constant :LEAST
 
-      # Its well-known binary, with closed rings; Refusal where it is no shape.
+      # Its well-known binary, with closed rings; Refusal where it is no shape. Its box is known afterwards.
       def sound_shape(item)
         open = false
+        sides = [Float::INFINITY, Float::INFINITY, -Float::INFINITY, -Float::INFINITY]
         Geometry::Wkb.walk(item.wkb, 0, 0) do |type, offset, count|
-          demand_finite(item.wkb, offset, count, item)
+          numbers = item.wkb.unpack("E#{count * 2}", offset: offset)
+          demand_finite(numbers, item)
+          grow(sides, numbers)
           next if type == Geometry::Wkb::POINT
-          open ||= type == Geometry::Wkb::POLYGON && open?(item.wkb, offset, count)
+          open = true if type == Geometry::Wkb::POLYGON && (numbers[0] != numbers[-2] || numbers[1] != numbers[-1])
           if count < LEAST.fetch(type) - ((open && count > 2) ? 1 : 0)
             short = (type == Geometry::Wkb::LINE) ? "data.line_too_short" : "data.ring_too_short"
             raise Refusal.new(short, name: item.name)
           end
         end
+        item.box = sides.pack("E4")
         open ? closed(item.wkb) : item.wkb
       end
 
-      def open?(bytes, offset, count) =
-        count.positive? && bytes.byteslice(offset, 16) != bytes.byteslice(offset + (count - 1) * 16, 16)
+      def grow(sides, numbers)
+        min_x, min_y, max_x, max_y = sides
+        index, size = 0, numbers.length
+        while index < size
+          x, y = numbers[index], numbers[index + 1]
+          min_x = x if x < min_x
+          max_x = x if x > max_x
+          min_y = y if y < min_y
+          max_y = y if y > max_y
+          index += 2
+        end
+        sides[0], sides[1], sides[2], sides[3] = min_x, min_y, max_x, max_y
+      end
 
       def closed(wkb) =
         Geometry::Wkb.map_runs(wkb) do |type, run|
@@ -94,8 +169,7 @@ module TileLoom
         end
 
       # The sum is finite where all of them are, or nearly so.
-      def demand_finite(bytes, offset, count, item)
-        numbers = bytes.unpack("E#{count * 2}", offset: offset)
+      def demand_finite(numbers, item)
         return if numbers.sum.finite? || numbers.all?(&:finite?)
         raise Refusal.new("data.coordinates_no_pair", name: item.name)
       end

@@ -6,11 +6,11 @@ module TileLoom
     module LayerKinds
       extend Values::Kinds
 
-      # The kind of some features by their shapes: that of all, or the mixed one.
-      def self.of_features(features) = of_kinds(features.map { |feature| of_type(feature.wkb.getbyte(1)) })
-
-      # One for all of several kinds.
-      def self.of_kinds(kinds) = kinds.uniq.one? ? kinds.first : Mixed
+      # The kind of features by the types of their well-known binary: that of all, or the mixed one.
+      def self.of_types(types)
+        kinds = types.map { |type| of_type(type) }.uniq
+        kinds.one? ? kinds.first : Mixed
+      end
 
       def self.of_type(number) = all.values.find { |kind| kind.types.include?(number) } || Mixed
       private_class_method :of_type

@@ -1,0 +1,88 @@
+# frozen_string_literal: true
+
+# In a database of its own: a town's GeoPackage looked at and started as a book, then proofs, maps, the index sheet.
+# Prints JSON. Arguments: the file; "start" to measure no more than that.
+require_relative "../app/boot"
+
+App::Database.prepare
+Delayed::Worker.logger = Logger.new(IO::NULL)
+clock = -> { Process.clock_gettime(Process::CLOCK_MONOTONIC) }
+timed = ->(&block) { clock.call.then { |start| block.call.then { clock.call - start } } }
+memory = ->(pid = "self") { File.read("/proc/#{pid}/status")[/VmHWM:\s+(\d+)/, 1].to_i / 1024 }
+# What a job does is measured in a process of its own, as a worker is one.
+apart = ->(&block) do
+  reader, writer = IO.pipe
+  pid =
+    fork do
+      ActiveRecord::Base.connection_handler.clear_all_connections!
+      seconds = timed.call(&block)
+      writer.puts(JSON.generate([seconds, memory.call]))
+      exit!(0)
+    end
+  writer.close
+  Process.wait(pid)
+  JSON.parse(reader.read)
+end
+
+file, part = ARGV
+arrival = App::Arrival.create!(name: File.basename(file))
+File.open(file, "rb") { |io| arrival.receive(io) }
+result = {}
+result["looked"], = apart.call { App::InspectArrivalJob.new(arrival.id).perform }
+arrival.reload
+chosen = arrival.report.map { |layer| layer.slice("name", "title") }
+arrival.import(
+  chosen.map { |layer| layer["name"] },
+  choice: {
+    "start" => {
+      "layers" => chosen,
+      "area" => "district",
+      "scale" => 10_000,
+      "title" => "Town"
+    }
+  }
+)
+result["started"], result["start_megabytes"] = apart.call { App::StartBookJob.new(arrival.id).perform }
+book = App::Book.find(arrival.reload.book_id)
+result["cells"] = book.index.rows.length
+(puts JSON.generate(result)) || exit if part == "start"
+
+result["levels"], = apart.call { Delayed::Worker.new(quiet: true, exit_on_complete: true).start }
+book = App::Book.find(book.id)
+snapshot = App::Snapshot.new(book)
+counted =
+  snapshot.cells.map { |cell| [snapshot.source.count("buildings", cell.ground.box), cell.number] }.sort.reverse
+result["most_buildings"] = counted.first[0]
+dense = counted.first(12).map(&:last)
+forget = -> { App::DrawnParts::ALL.clear && App::DrawnBlocks.clear }
+draw = ->(shown, number) { shown.sheet_svg(number) }
+2.times { draw.call(snapshot, dense.first) }
+result["cold"] = dense.map do |number|
+  forget.call
+  timed.call { draw.call(App::Snapshot.new(App::Book.find(book.id)), number) }
+end
+result["changed"] = dense.map do |number|
+  draw.call(App::Snapshot.new(App::Book.find(book.id)), number)
+  App::BookChanges.new(App::Book.find(book.id)).apply({"subtitle" => "Edition #{number}"}, label: "Subtitle")
+  changed = App::Snapshot.new(App::Book.find(book.id))
+  timed.call { draw.call(changed, number) }
+end
+box = book.extent
+map = ->(share, random) do
+  width = box.width * share
+  height = width * 600 / 988.0
+  west = box.min_x + random.rand * [box.width - width, 0].max
+  south = box.min_y + random.rand * [box.height - height, 0].max
+  TileLoom::Geometry::Box.new(west, south, west + width, south + height)
+end
+random = Random.new(3)
+forget.call
+result["first_map"] = timed.call do
+  result["map_bytes"] = snapshot.ground_svg(map.call(1.0, random), 988, 600).bytesize
+end
+result["maps"] = [1.0, 0.5, 0.25, 0.12, 0.06, 0.03].to_h do |share|
+  [share, Array.new(12) { window = map.call(share, random) and timed.call { snapshot.ground_svg(window, 988, 600) } }]
+end
+result["index"] = timed.call { result["index_bytes"] = snapshot.index_svg.bytesize }
+result["megabytes"] = memory.call
+puts JSON.generate(result)
