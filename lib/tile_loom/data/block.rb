@@ -43,6 +43,9 @@ module TileLoom
         @bytes.byteslice(shapes_at + from, ends[place] - from)
       end
 
+      # [min_x, min_y, max_x, max_y] of it.
+      def sides(place) = boxes[place * 4, 4]
+
       def attributes(place) = (@attributes ||= read_attributes)[place]
 
       private

@@ -11,6 +11,8 @@ module TileLoom
 
       def wkb = @wkb ||= @block.shape(@place)
 
+      def sides = @block.sides(@place)
+
       def attributes = @attributes ||= @block.attributes(@place)
     end
   end

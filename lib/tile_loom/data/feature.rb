@@ -11,6 +11,9 @@ module TileLoom
         @id, @wkb, @attributes, @thinned = id, wkb, attributes, thinned
       end
 
+      # [min_x, min_y, max_x, max_y] of its shape.
+      def sides = @sides ||= Geometry::Wkb.extent([wkb]).to_a
+
       def ==(other) = other.is_a?(Feature) && to_a == other.to_a
 
       def to_a = [id, wkb, attributes]

@@ -10,6 +10,9 @@ module TileLoom
       FEW_BYTES = 120
       private_constant :F
 
+      # Is a geometry of so many bytes of well-known binary left as it is?
+      def self.few?(bytesize) = bytesize <= FEW_BYTES
+
       # window: Box; tolerance: how far a thinned line may leave the true one, in the unit of the coordinates, or nil.
       def initialize(window, tolerance)
         @window, @tolerance = window, tolerance
@@ -34,7 +37,7 @@ module TileLoom
         shape = yield(shape) or return nil
         return nil if empty?(shape)
         written = Geos.write_pointer(shape)
-        return written unless @tolerance && written.bytesize > FEW_BYTES
+        return written if @tolerance.nil? || self.class.few?(written.bytesize)
         Geos.write_pointer(made(F.GEOSSimplify_r(@handle, shape, @tolerance)))
       ensure
         @made.each { |pointer| F.GEOSGeom_destroy_r(@handle, pointer) }

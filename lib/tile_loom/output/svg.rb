@@ -79,31 +79,46 @@ module TileLoom
 
       def path(node)
         paint = node.fill && paint(node.fill)
-        @out << %(<path d=")
-        node.runs.each { |run| outline(run, node.closed) }
-        @out << '"'
+        @out << %(<path d=") << outlines_of(node) << '"'
         @out << paint if paint
         @out << stroke(node.stroke) if node.stroke
         @out << "/>"
       end
 
+      # What is filled and then stroked once or more is written out once.
+      def outlines_of(node)
+        @written ||= {}.compare_by_identity
+        known = @written[node.runs]
+        return known[1] if known && known[0] == node.closed
+        before, @out = @out, +""
+        node.runs.each { |run| outline(run, node.closed) }
+        text, @out = @out, before
+        @written.shift while @written.size >= MOST_WRITTEN
+        @written[node.runs] = [node.closed, text]
+        text
+      end
+
+      MOST_WRITTEN = 2
+      private_constant :MOST_WRITTEN
+
       # Relative moves from rounded absolute places: short, and no rounding adds up.
       def outline(run, closed)
-        out = @out
         px = (run[0] * PER_MM).round
         py = (run[1] * PER_MM).round
-        out << "M" << px.to_s << " " << py.to_s << "l"
+        @out << "M" << px.to_s << " " << py.to_s << "l"
+        moves = []
         index = 2
         size = run.length
         while index < size
           x = (run[index] * PER_MM).round
           y = (run[index + 1] * PER_MM).round
-          out << (x - px).to_s << " " << (y - py).to_s << " "
+          moves << x - px << y - py
           px = x
           py = y
           index += 2
         end
-        out << "z" if closed
+        @out << moves.join(" ") << " " unless moves.empty?
+        @out << "z" if closed
       end
 
       def image(node)

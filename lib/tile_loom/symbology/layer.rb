@@ -145,6 +145,12 @@ module TileLoom
         [rules.find { |rule| rule.match?(attributes, seen) }].compact
       end
 
+      # The rules that draw all features, whatever they are; nil where that depends on their attributes or the sheet.
+      def rules_for_all
+        asked = (match == "all") ? rules : rules.first(1)
+        asked.all? { |rule| rule.condition.nil? } ? asked : nil
+      end
+
       # By what is known what was done by hand to the labels of one of its label rules.
       def key_of_label(rule) = rule.id || Rule::IDS.placed(labels.index { |known| known.equal?(rule) })
 

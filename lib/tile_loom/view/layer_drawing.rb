@@ -14,6 +14,7 @@ module TileLoom
         @layer, @features, @view, @fields, @on_sheet, @ground = layer, features, view, fields, on_sheet, shown
         @tolerance = tolerance_mm && tolerance_mm * view.units_per_mm
         @window = self.class.window(layer, view)
+        @same_rules = layer.rules_for_all
       end
 
       # The Box of ground to which features of a layer are cut in a view.
@@ -98,6 +99,7 @@ module TileLoom
       private_constant :LONGEST_LABEL, :POINTS
 
       def rules_of(feature)
+        return @same_rules if @same_rules
         (@rules_of ||= {}.compare_by_identity)[feature] ||= layer.rules_for(
           feature.attributes,
           @on_sheet&.see(layer.id, feature)
@@ -117,11 +119,8 @@ module TileLoom
         @line_runs ||= []
         @tells_uphill = layer.labels.any? { |rule| rule.lines.uphill? }
         @gathered ||=
-          features.each_with_object({}.compare_by_identity) do |feature, found|
+          page_runs.each_with_object({}.compare_by_identity) do |(feature, runs), found|
             rules = rules_of(feature)
-            next if rules.empty?
-            runs = page_runs(feature)
-            next if runs.empty?
             @line_runs << [feature, runs.map(&:last)] if @tells_uphill
             things.concat(things_of(feature, runs)) if @fields
             rules.each do |rule|
@@ -140,13 +139,17 @@ module TileLoom
         true
       end
 
-      # [kind, coordinates in page mm] of what is in view.
-      def page_runs(feature)
-        runs = []
-        Clipping
-          .new(feature.wkb, @window, feature.thinned ? nil : @tolerance)
-          .each_run { |kind, coordinates| runs << [kind, view.to_page(coordinates)] }
-        runs
+      # [feature, [kind, coordinates in page mm] of what is in view of it] of those that are drawn.
+      def page_runs
+        found = []
+        drawn = @same_rules ? features : features.reject { |feature| rules_of(feature).empty? }
+        Cutting
+          .new(drawn, @window, @tolerance)
+          .each do |feature, runs|
+            next if runs.empty?
+            found << [feature, runs.map { |kind, coordinates| [kind, view.to_page(coordinates)] }]
+          end
+        found
       end
 
       def gather(runs, into)

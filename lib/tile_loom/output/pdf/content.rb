@@ -215,7 +215,7 @@ module TileLoom
           end
           fill(node.fill) if node.fill
           stroke(node.stroke) if node.stroke
-          node.runs.each { |run| outline(run, node.closed) }
+          @out << outlines_of(node)
           @out << if node.fill && node.stroke
             "B*\n"
           elsif node.fill
@@ -238,16 +238,39 @@ module TileLoom
           @out << "/#{key} sh Q\n"
         end
 
+        # What is filled and then stroked once or more is written out once.
+        def outlines_of(node)
+          @written ||= {}.compare_by_identity
+          known = @written[node.runs]
+          return known[1] if known && known[0] == node.closed
+          before, @out = @out, +"".b
+          node.runs.each { |run| outline(run, node.closed) }
+          text, @out = @out, before
+          @written.shift while @written.size >= MOST_WRITTEN
+          @written[node.runs] = [node.closed, text]
+          text
+        end
+
+        MOST_WRITTEN = 2
+        # How the numbers of a run of so many points are written.
+        FORMS = Hash.new { |forms, points| forms[points] = "%d %d m\n#{"%d %d l\n" * (points - 1)}".b.freeze }
+        FEW_POINTS = 64
+        private_constant :MOST_WRITTEN, :FORMS, :FEW_POINTS
+
         def outline(run, closed)
-          out = @out
-          out << (run[0] * PER_MM).round.to_s << " " << (run[1] * PER_MM).round.to_s << " m\n"
-          index = 2
-          size = run.length
-          while index < size
-            out << (run[index] * PER_MM).round.to_s << " " << (run[index + 1] * PER_MM).round.to_s << " l\n"
-            index += 2
+          numbers = run.map { |mm| (mm * PER_MM).round }
+          points = run.length / 2
+          if points <= FEW_POINTS
+            @out << format(FORMS[points], *numbers)
+          else
+            @out << numbers[0].to_s << " " << numbers[1].to_s << " m\n"
+            index = 2
+            while index < numbers.length
+              @out << numbers[index].to_s << " " << numbers[index + 1].to_s << " l\n"
+              index += 2
+            end
           end
-          out << "h\n" if closed
+          @out << "h\n" if closed
         end
 
         # Sets the opacity and whether it is printed over what lies below, where they are not so already.
