@@ -7,7 +7,9 @@ module App
 
     def initialize(layer) = @layer = layer
 
+    # Layers that are shown by a picture from afar need none.
     def wanted? =
+      !@layer.far? &&
       TileLoom::Data::Generalisation.wanted?(
         @layer.extent,
         vertices: @layer.vertex_count,

@@ -41,6 +41,9 @@ module App
       numbers(box).each_slice(AT_ONCE) { |some| fetched(some).each(&block) }
     end
 
+    # May there be features in a Box?
+    def any?(box) = numbers(box).any?
+
     private
 
     # Numbers of the blocks whose box meets a Box.

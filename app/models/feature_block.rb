@@ -8,6 +8,9 @@ module App
 
     belongs_to :layer
 
+    # The level of some of the features of a large layer, for a first look.
+    FEW = TileLoom::Data::BlockBuilder::FEW
+
     # Those of a layer as it is drawn now.
     def self.of(layer, level = 0, edition: layer.edition) =
       where(layer_id: layer.id, edition: edition, level: level)
@@ -24,8 +27,8 @@ module App
       TileLoom::Data::ReadAhead
         .new(built)
         .each do |block|
-          rows << row([layer.id, edition, level, block.number, block.count], block)
-          done += block.count
+          rows << row([layer.id, edition, block.level || level, block.number, block.count], block)
+          done += block.count unless block.level
           next if (size += rows.last.bytesize) < LARGEST
           connection.execute(HEAD + rows.join(","))
           rows, size = [], 0

@@ -37,6 +37,12 @@ module App
 
     def pixels? = kind == "pixels"
 
+    # kind → of fewer features it is drawn as it is on any screen.
+    MANY = {"area" => 20_000, "point" => 5_000}.freeze
+
+    # Is it shown on the screen by what was drawn of it before, where it is seen from afar (App::FarPictures)?
+    def far? = MANY.key?(kind) && feature_count > MANY[kind]
+
     # What its pixels are drawn from: its own, or tiles that are asked for.
     def drawn
       tiles = entry && entry["tiles"] or return prepared

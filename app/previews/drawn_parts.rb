@@ -41,16 +41,17 @@ module App
       end
     end
 
-    def numbers(part)
+    # What is filled and stroked counts once.
+    def numbers(part, seen = {}.compare_by_identity)
       case part
       when TileLoom::Scene::Path
-        part.runs.sum(&:length) + 20
+        seen[part.runs] ? 20 : (seen[part.runs] = true) && part.runs.sum(&:length) + 20
       when TileLoom::Scene::Group
-        part.children.sum(20) { |child| numbers(child) }
+        part.children.sum(20) { |child| numbers(child, seen) }
       when Array
-        part.sum { |item| numbers(item) }
+        part.sum { |item| numbers(item, seen) }
       when Struct
-        part.to_a.sum { |item| numbers(item) }
+        part.to_a.sum { |item| numbers(item, seen) }
       else
         20
       end

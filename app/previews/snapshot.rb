@@ -32,6 +32,7 @@ module App
     def initialize(book)
       @revision = book.revision
       @data = [book.id, *book.layers.map { |layer| [layer.id, layer.edition, layer.feature_count, layer.min_x].join(" ") }]
+      @rows = book.layers
       @document = book.core
       @source = book.source
       @cells = @document.cells(@source)
@@ -74,7 +75,7 @@ module App
     def drawn(number) = Zlib.gunzip(sheet_svgz(number))
 
     def sheet_svg(number, thumb: false, ppi: PROOF_PPI)
-      manner = thumb ? {tolerance_mm: 1.2, names: false, ppi: THUMB_PPI} : {ppi: ppi}
+      manner = thumb ? {tolerance_mm: 1.2, names: false, ppi: THUMB_PPI, far: far(whole: true)} : {ppi: ppi}
       svg(composer_of(number, **manner).drawing, small: thumb)
     end
 
@@ -115,7 +116,8 @@ module App
           source: source,
           cells: cells,
           width_mm: page.width_mm / 4,
-          height_mm: page.height_mm / 4
+          height_mm: page.height_mm / 4,
+          far: far(whole: true)
         ).drawing
       TileLoom::Output::Svg.new(drawing, size: false, outlined: true).to_s
     end
@@ -129,7 +131,8 @@ module App
           box: box,
           width_px: width_px,
           height_px: height_px,
-          only: only
+          only: only,
+          far: far
         )
       TileLoom::Output::Svg.new(map.drawing, size: false).to_s
     end
@@ -148,6 +151,9 @@ module App
         end
       TileLoom::Output::Svg.new(drawing, size: false, pictures: pictures, outlined: small).to_s
     end
+
+    # Layers as they look from afar.
+    def far(whole: false) = FarPictures.new(document, @rows, whole: whole)
 
     private
 

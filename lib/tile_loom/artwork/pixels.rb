@@ -18,8 +18,9 @@ module TileLoom
       attr_reader :width_px, :height_px
 
       # colours: a Vips::Image of 1 or 3 bands of bytes; opacity: of one band, or nil; lossless: is no value to change?
-      def initialize(colours, opacity: nil, lossless: false)
-        @colours, @opacity, @lossless = colours, opacity, lossless
+      # quick: are they looked at once, so that time counts more than size?
+      def initialize(colours, opacity: nil, lossless: false, quick: false)
+        @colours, @opacity, @lossless, @quick = colours, opacity, lossless, quick
         @width_px, @height_px = colours.width, colours.height
       end
 
@@ -34,7 +35,7 @@ module TileLoom
 
       def bytes
         return @colours.jpegsave_buffer(Q: QUALITY, strip: true) unless @lossless || @opacity
-        image.pngsave_buffer(strip: true, compression: 4)
+        @quick ? image.pngsave_buffer(strip: true, compression: 1, filter: :none) : image.pngsave_buffer(strip: true, compression: 4)
       end
 
       # profile: an IccProfile of a press in whose colours they are to be, or nil.

@@ -7,8 +7,10 @@ module TileLoom
       # Room round the cells, as a share of the larger side, and how far simplified lines may leave the true ones.
       ROOM, TOLERANCE_MM = 0.03, 0.2
 
-      # width_mm, height_mm: of the picture; the index fills it as far as its proportion lets it.
-      def initialize(book:, source:, cells:, width_mm:, height_mm:)
+      # width_mm, height_mm: of the picture; the index fills it as far as its proportion lets it; far:
+      # see View::GroundDrawing.
+      def initialize(book:, source:, cells:, width_mm:, height_mm:, far: nil)
+        @far = far
         @book, @source, @cells, @width_mm, @height_mm = book, source, cells, width_mm, height_mm
       end
 
@@ -39,7 +41,15 @@ module TileLoom
       def ground
         areas = @book.layers.select(&:areas?)
         drawn =
-          View::GroundDrawing.new(layers: areas, source: @source, view: view, tolerance_mm: TOLERANCE_MM, names: false)
+          View::GroundDrawing.new(
+            layers: areas,
+            source: @source,
+            view: view,
+            tolerance_mm: TOLERANCE_MM,
+            names: false,
+            coarse_mm: @far && View::ScreenMap::PIXEL_MM,
+            far: @far
+          )
         Scene::Group.new(children: drawn.nodes, clip: frame, name: "ground")
       end
 

@@ -10,7 +10,8 @@ module TileLoom
       # things: {layer id → names of the attributes that its features carry in the drawing};
       # tolerance_mm: coarser, and names: false, for small pictures; parts: keeps parts of the drawing by a key of all
       # that they are drawn from but the data (fetch(key) { part }), or nil; ppi: pixels an inch of layers of pixels,
-      # the book's where none are given; entries_alone: only its legends are asked for, not its drawing.
+      # the book's where none are given; entries_alone: only its legends are asked for, not its drawing;
+      # far: see View::GroundDrawing, for small pictures.
       def initialize(
         book:,
         source:,
@@ -21,9 +22,10 @@ module TileLoom
         parts: nil,
         things: {},
         ppi: nil,
-        entries_alone: false
+        entries_alone: false,
+        far: nil
       )
-        @entries_alone = entries_alone
+        @entries_alone, @far = entries_alone, far
         @book, @source, @cell, @count, @tolerance_mm, @names, @parts, @things =
           book,
           source,
@@ -250,7 +252,9 @@ module TileLoom
           shown: shown.ground,
           taken: shown.taken,
           ring: shown.ring,
-          hand: shown.hand
+          hand: shown.hand,
+          coarse_mm: @far && 25.4 / @ppi,
+          far: (@far if view.crs == book.crs)
         )
 
       # The features as a view of another reference sees them.
@@ -260,9 +264,9 @@ module TileLoom
         Data::Elsewhere.new(source, kept) { passage(book.crs, view) }
       end
 
-      # Tiles that did not come may come the next time.
+      # Tiles that did not come may come the next time; so may what is seen from afar.
       def kept_unless_tiles(layers, *key, &block)
-        (layers.any? { |layer| layer.visible? && layer.tiles }) ? block.call : part(*key, &block)
+        (@far || layers.any? { |layer| layer.visible? && layer.tiles }) ? block.call : part(*key, &block)
       end
 
       # Geometry::TurnedRectangle, which alone is kept for other sheets, as references belong to a thread.

@@ -7,8 +7,11 @@ module TileLoom
     # Packs the features of a layer into Blocks of such as lie together. They come in any order and wait in a file, so
     # that only a few numbers of each are in memory.
     class BlockBuilder
-      # number: from 0; box: round its features.
-      Built = Struct.new(:number, :count, :box, :bytes)
+      # number: from 0; box: round its features; level: FEW for those of some of the features, nil for those of all.
+      Built = Struct.new(:number, :count, :box, :bytes, :level)
+
+      # Of a layer of more features than MANY, so many that are spread as all are come in blocks of their own as well.
+      FEW, MANY, SOME = -1, 5_000, 4_000
 
       def initialize
         @spool = Tempfile.create("tile-loom-features", binmode: true)
@@ -44,8 +47,12 @@ module TileLoom
       def each
         return enum_for(:each) unless block_given?
         @spool.flush
-        number = -1
-        groups { |places| yield built(number += 1, places) }
+        offsets
+        along = order
+        grouped(along).each_with_index { |places, number| yield built(number, places) }
+        return if count <= MANY
+        some = along.each_slice((count / SOME.to_f).ceil).map { |places| places[places.length / 2] }
+        grouped(some).each_with_index { |places, number| yield built(number, places, FEW) }
       ensure
         @spool.close
       end
@@ -71,18 +78,19 @@ module TileLoom
         @sides[3] = north if north > @sides[3]
       end
 
-      # Yields lists of places of features that lie together.
-      def groups
-        places, bytes = [], 0
-        offsets
-        order.each do |place|
-          places << place
-          bytes += @offsets[place + 1] - @offsets[place]
-          next if places.length < Block::FEATURES && bytes < Block::BYTES
-          yield places.sort!
+      # Lists of places of features that lie together.
+      def grouped(along)
+        Enumerator.new do |groups|
           places, bytes = [], 0
+          along.each do |place|
+            places << place
+            bytes += @offsets[place + 1] - @offsets[place]
+            next if places.length < Block::FEATURES && bytes < Block::BYTES
+            groups << places.sort!
+            places, bytes = [], 0
+          end
+          groups << places.sort! if places.any?
         end
-        yield places.sort! if places.any?
       end
 
       # Where each feature begins in the file, and where the last one ends.
@@ -92,7 +100,7 @@ module TileLoom
         @sizes.unpack("V*").each_slice(2) { |wkb, text| @offsets << (at += wkb + text) }
       end
 
-      def built(number, places)
+      def built(number, places, level = nil)
         shapes, rows = [], []
         places.each { |place| record(place, shapes, rows) }
         boxes = places.map { |place| @boxes.byteslice(place * 32, 32) }
@@ -101,7 +109,8 @@ module TileLoom
           number,
           places.length,
           Geometry::Box.new(west.min, south.min, east.max, north.max),
-          Block.dump(@ids.values_at(*places), boxes, shapes, rows, places.map { |place| @known[@layouts[place]] })
+          Block.dump(@ids.values_at(*places), boxes, shapes, rows, places.map { |place| @known[@layouts[place]] }),
+          level
         )
       end
 

@@ -7,8 +7,8 @@ module TileLoom
     class Feature
       attr_reader :id, :wkb, :attributes, :thinned
 
-      def initialize(id:, wkb:, attributes:, thinned: false)
-        @id, @wkb, @attributes, @thinned = id, wkb, attributes, thinned
+      def initialize(id:, wkb:, attributes:, thinned: false, sides: nil)
+        @id, @wkb, @attributes, @thinned, @sides = id, wkb, attributes, thinned, sides
       end
 
       # [min_x, min_y, max_x, max_y] of its shape.

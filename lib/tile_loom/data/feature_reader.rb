@@ -65,7 +65,8 @@ module TileLoom
         batches do |items, shapes|
           yield(
             items.zip(shapes).map do |item, shape|
-              [Feature.new(id: item.id, attributes: item.attributes, wkb: shape), item]
+              sides = item.box.unpack("E4") if item.box && item.wkb.equal?(shape)
+              [Feature.new(id: item.id, attributes: item.attributes, wkb: shape, sides: sides), item]
             end
           )
         end

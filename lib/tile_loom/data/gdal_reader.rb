@@ -39,13 +39,53 @@ module TileLoom
         StreamReader.new(
           ->(&block) { stream(found, spatial, &block) },
           count: within ? nil : found.count,
+          number: numbered?(found) ? [NUMBER, @format.first_number] : nil,
           kinds: kinds(found),
           foreign: method(:utf8),
           **more
         )
       end
 
+      # The Inspection::Found of a layer (the first with nil).
+      def found(layer = nil) = find(layer)
+
+      # Can a part of a layer be read by itself, with the numbers that its features have among all?
+      def windows?(layer) = find(layer).then { |known| known.streams? && @format.windows? && numbered?(known) }
+
+      # Writes a layer as a GeoPackage with a spatial index.
+      def copy(layer, path)
+        known = find(layer)
+        GdalProcess.new(
+          File.basename(@file),
+          drivers: [*@format.drivers, "GPKG", "SQLite"],
+          wanted: @wanted,
+          reads: @format.files(@file),
+          writes: [File.dirname(path)]
+        ).capture(
+          "ogr2ogr",
+          "-f",
+          "GPKG",
+          "-dim",
+          "XY",
+          *(known.any? ? %w[-nlt CONVERT_TO_LINEAR] : %w[-nlt GEOMETRY]),
+          "-nln",
+          IndexedCopy::LAYER,
+          *@format.open_options(@columns),
+          path,
+          @format.address(@file),
+          known.name
+        )
+      end
+
       private
+
+      # Stands for the number of a feature in its file; no field of its own is called so.
+      NUMBER = "tile_loom_number"
+      private_constant :NUMBER
+
+      # Does each bring along the number that it has in the file?
+      def numbered?(known) =
+        !@format.first_number.nil? && !known.name.match?(/["\\]/) && known.own.keys.none? { |name| name.casecmp?(NUMBER) }
 
       def find(layer)
         found = layer ? named(layer) : @inspection.layers.first
@@ -125,10 +165,14 @@ module TileLoom
           "XY",
           *spatial,
           *@format.open_options(@columns),
-          target,
-          @format.address(@file),
-          found.name
+          *chosen(found, target)
         ]
+
+      # The layer, with the numbers of its features where they last.
+      def chosen(found, target)
+        return target, @format.address(@file), found.name unless numbered?(found) && found.streams?
+        ["-dialect", "OGRSQL", "-sql", %(SELECT FID AS "#{NUMBER}", * FROM "#{found.name}"), target, @format.address(@file)]
+      end
 
       # Old files say nothing of their encoding; Windows-1252 is the likeliest (common practice).
       def utf8(line)

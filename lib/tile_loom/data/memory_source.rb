@@ -2,7 +2,7 @@
 
 module TileLoom
   module Data
-    # Features held in memory under a spatial tree: the source that prints a book from files.
+    # Features held in memory under a spatial tree, or read as they are asked for (WindowedLayer): the source that prints a book from files.
     #
     # A source is anything that answers
     #   features(layer_id, box, detail: nil)  the Features whose box meets `box` (ground units), or all
@@ -35,6 +35,7 @@ module TileLoom
       # The Features of a layer in a Box of the book's reference, all where it is nil; detail: of no account here.
       def features(layer_id, box, detail: nil)
         layer = @layers[layer_id] or return []
+        return layer[:windowed].features(box) if layer[:windowed]
         return layer[:features] if box.nil? || layer[:tree].nil?
         layer[:tree].query(Geometry::Geos.box(box)).sort.map { |index| layer[:features][index] }
       end
@@ -43,17 +44,22 @@ module TileLoom
 
       # Names of attributes in the order in which they first come.
       def attribute_names(layer_id) =
-        (@names ||= {})[layer_id] ||= (@layers.dig(layer_id, :features) || [])
+        @layers.dig(layer_id, :windowed)&.attribute_names || (@names ||= {})[layer_id] ||= (@layers.dig(layer_id, :features) || [])
           .flat_map { |feature| feature.attributes.keys }
           .uniq
 
       # The field that tells its features apart, or nil.
       def telling_field(layer_id) =
-        (
+        @layers.dig(layer_id, :windowed)&.telling_field || (
           (@telling ||= {})[layer_id] ||= [TellingField.of((@layers.dig(layer_id, :features) || []).map(&:attributes))]
         ).first
 
       def extent(layer_id) = @layers.dig(layer_id, :extent)
+
+      # layer: a WindowedLayer, which reads what is asked for.
+      def add_windowed(layer_id, layer)
+        @layers[layer_id] = {windowed: layer, extent: layer.extent}
+      end
 
       # raster: see Raster::Prepared; extent: its Box in the book's reference.
       def add_raster(layer_id, raster, extent)

@@ -9,10 +9,11 @@ module TileLoom
 
       # stream: called with a block, yields the stream; count: of the features that the file says it has, or nil; kinds:
       # name → type of the fields that are more than what they stream as ("date"); foreign: called with texts that are
-      # not UTF-8, which it gives back as such.
-      def initialize(stream, count:, kinds:, foreign:, **more)
+      # not UTF-8, which it gives back as such; number: the name of the field that holds the number of each in the file,
+      # which is none of its own, and what it is to be raised by, or nil where they are counted.
+      def initialize(stream, count:, kinds:, foreign:, number: nil, **more)
         super(**more)
-        @stream, @stated, @kinds, @foreign = stream, count, kinds, foreign
+        @stream, @stated, @kinds, @foreign, @number = stream, count, kinds, foreign, number
       end
 
       def each_packed(processes: 1)
@@ -89,13 +90,24 @@ module TileLoom
       end
 
       def original(wkb, attributes)
-        item = Original.new(@count, @count, wkb, attributes)
+        number = number(attributes)
+        item = Original.new(number, number, wkb, attributes)
         attributes.each do |key, value|
           fresh = value_of(value, key, item)
           attributes[key] = fresh unless fresh.equal?(value)
         end
         item.wkb = sound_shape(item)
         item
+      end
+
+      LARGEST_NUMBER = 2_147_483_647
+      private_constant :LARGEST_NUMBER
+
+      # The one that it has in the file, or how many came so far.
+      def number(attributes)
+        return @count unless @number
+        own = attributes.delete(@number[0]).to_i + @number[1]
+        own.between?(1, LARGEST_NUMBER) ? own : @count
       end
 
       def value_of(value, key, item)

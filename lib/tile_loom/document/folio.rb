@@ -28,7 +28,7 @@ module TileLoom
       # What was left out or mended of the data as it was read, in sentences that name the layer.
       def told = @told ||= []
 
-      # All layers read into memory, in the book's reference. Yields each layer's title before it is read.
+      # All layers, in the book's reference: small ones in memory, large ones read as they are asked for. Yields each layer's title before it is read.
       def source
         @source ||=
           Data::MemorySource.new.tap do |source|
@@ -37,6 +37,8 @@ module TileLoom
             features, others = document.layers.each_with_index.partition { |layer, _| !layer.tiles && !layer.raster? }
             features.each do |layer, index|
               yield layer.title if block_given?
+              windowed = located(layer, index) { LargeLayer.of(self, layer, index, shifts, told) }
+              next source.add_windowed(layer.id, windowed) if windowed
               source.add(layer.id, located(layer, index) { read(layer, chosen(shifts, layer, index)) })
             end
             settle(shifts)
@@ -56,9 +58,24 @@ module TileLoom
           raise Refusal.new("book.layer_data_elsewhere", file: data["file"]) unless path
           file = File.expand_path(data["file"], File.dirname(path))
           next of_lines(file, data, target) if File.extname(file) == Data::FeatureLines::ENDING && data["crs"]
+          if data_file(layer) && File.size(file) <= Data::FileReader::LARGEST_BYTES
+            next gdal(file).open(data["layer"], target: target, scale: document.index.scale)
+          end
           Data::FileReader.open(file, target: target, layer: data["layer"], scale: document.index.scale)
         end
       end
+
+      # The file that holds the features of a layer, which GDAL reads; nil where it is another.
+      def data_file(layer)
+        named = layer.data && layer.data["file"] or return nil
+        return nil unless path
+        file = File.expand_path(named, File.dirname(path))
+        return nil if !File.file?(file) || Data::FileReader.direct?(file)
+        (File.extname(file) == Data::FeatureLines::ENDING) ? nil : file
+      end
+
+      # The Data::GdalReader of a file, which is looked into once.
+      def gdal(file) = (@gdal ||= {})[file] ||= Data::GdalReader.new(file)
 
       # The files of a layer of pixels.
       def files(layer)

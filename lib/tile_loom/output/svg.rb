@@ -117,7 +117,7 @@ module TileLoom
           py = y
           index += 2
         end
-        @out << moves.join(" ") << " " unless moves.empty?
+        @out << Pairs.written(moves, " ")
         @out << "z" if closed
       end
 

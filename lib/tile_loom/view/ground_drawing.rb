@@ -16,7 +16,9 @@ module TileLoom
       # are not drawn without it; on_sheet: the Data::OnSheet that conditions ask, or nil; exact: ids of layers that are
       # not thinned; shown: a GEOS geometry of the ground that is seen, where that is not all of the view; taken: boxes
       # in page mm where no label may stand; ring: of the frame in page mm where it is no rectangle; hand: what was done
-      # to labels by hand.
+      # to labels by hand; far: answers of(layer id, ground units that cannot be told apart) with what a layer is shown
+      # by there instead of its features, which answers picture, a Raster::FarPicture or nil while it is being drawn, and
+      # few, some of its features till then (blocks, see Data::Block); or with nil.
       def initialize(
         layers:,
         source:,
@@ -32,8 +34,10 @@ module TileLoom
         shown: nil,
         taken: [],
         ring: nil,
-        hand: Symbology::Labels::HandSet::NONE
+        hand: Symbology::Labels::HandSet::NONE,
+        far: nil
       )
+        @far = far
         @things, @ppi = things, ppi
         @on_sheet, @exact, @shown, @taken, @ring, @hand = on_sheet, exact, shown, taken, ring, hand
         @detail = coarse_mm && coarse_mm * view.units_per_mm
@@ -118,9 +122,28 @@ module TileLoom
       end
 
       def of_features(layer)
+        far = from_afar(layer) or return drawn_by(layer, @source.features(layer.id, reach(layer), detail: @detail))
+        picture = far.picture or return drawn_by(layer, few(far, reach(layer)), incomplete: true)
+        FarDrawing.new(layer: layer, picture: picture, view: view, detail: @detail)
+      end
+
+      # nil where its features are drawn.
+      def from_afar(layer)
+        return nil if @far.nil? || @detail.nil? || view.globe? || !view.ground.upright?
+        (@names && layer.labels.any?) ? nil : @far.of(layer.id, @detail)
+      end
+
+      def few(far, box)
+        found = []
+        far.few.each(box) { |block| found.concat(block.features(box)) }
+        found.sort_by(&:id)
+      end
+
+      def drawn_by(layer, features, incomplete: false)
         LayerDrawing.new(
           layer: layer,
-          features: @source.features(layer.id, reach(layer), detail: @detail),
+          features: features,
+          incomplete: incomplete,
           view: view,
           tolerance_mm: @exact.include?(layer.id) ? nil : @tolerance_mm,
           fields: @things[layer.id],

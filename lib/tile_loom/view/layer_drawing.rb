@@ -9,8 +9,10 @@ module TileLoom
 
       # fields: names of the attributes that its features carry in the drawing; nil where they carry none, all where it
       # is empty; on_sheet: the Data::OnSheet that conditions ask, or nil; tolerance_mm: nil leaves every vertex where
-      # it is; shown: a GEOS geometry of the ground that is seen, where that is not all that the view shows.
-      def initialize(layer:, features:, view:, tolerance_mm:, fields: nil, on_sheet: nil, shown: nil)
+      # it is; shown: a GEOS geometry of the ground that is seen, where that is not all that the view shows;
+      # incomplete: are there more features to come in a moment?
+      def initialize(layer:, features:, view:, tolerance_mm:, fields: nil, on_sheet: nil, shown: nil, incomplete: false)
+        @incomplete = incomplete
         @layer, @features, @view, @fields, @on_sheet, @ground = layer, features, view, fields, on_sheet, shown
         @tolerance = tolerance_mm && tolerance_mm * view.units_per_mm
         @window = self.class.window(layer, view)
@@ -27,7 +29,8 @@ module TileLoom
             layer: layer.scene_layer,
             name: layer.id,
             opacity: layer.opacity,
-            blend: layer.blend
+            blend: layer.blend,
+            incomplete: @incomplete
           )
 
       # Rows of a legend: the rules of which something lies in the frame. (Paint that reaches into it from beside does

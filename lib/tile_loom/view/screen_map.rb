@@ -12,9 +12,11 @@ module TileLoom
       # a fourth.
       NEAR, FAR = 2.5, 4.0
 
-      # book: a book document; box: of ground in its reference; only: ids of the layers to draw, or nil for all.
-      def initialize(book:, source:, box:, width_px:, height_px:, only: nil)
+      # book: a book document; box: of ground in its reference; only: ids of the layers to draw, or nil for all; far: see
+      # GroundDrawing; names: are there labels? plain: are all features drawn as they are?
+      def initialize(book:, source:, box:, width_px:, height_px:, only: nil, far: nil, names: true, plain: false)
         @book, @source, @box, @width_px, @height_px, @only = book, source, box, width_px, height_px, only
+        @far, @names, @plain = far, names, plain
       end
 
       # A Scene::Drawing.
@@ -27,9 +29,10 @@ module TileLoom
             source: @source,
             view: FrameView.new(frame: frame, ground: ground, crs: @book.crs),
             tolerance_mm: 0.1 * distance,
-            names: distance <= 1,
+            names: @names && distance <= 1,
             seen_scale: seen_scale,
-            coarse_mm: PIXEL_MM * distance,
+            coarse_mm: @plain ? nil : PIXEL_MM * distance,
+            far: @far,
             ppi: (PPI / distance).ceil
           ).nodes
         Scene::Drawing.new(width_mm: frame.width, height_mm: frame.height, nodes: nodes)

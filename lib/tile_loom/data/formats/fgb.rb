@@ -7,6 +7,8 @@ module TileLoom
       class Fgb < Format
         kind "fgb", "FlatGeobuf", rank: 7
         reads ".fgb", drivers: %w[FlatGeobuf]
+
+        def self.first_number = 1
       end
     end
   end

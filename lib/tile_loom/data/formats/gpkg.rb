@@ -8,6 +8,8 @@ module TileLoom
         kind "gpkg", "GeoPackage", rank: 3
         reads ".gpkg", drivers: %w[GPKG]
         writes ".gpkg", type: "application/geopackage+sqlite3", driver: "GPKG"
+
+        def self.first_number = 0
       end
     end
   end

@@ -13,6 +13,8 @@ module TileLoom
         def self.companions = %w[.shx .dbf .prj .cpg .qix .sbn .sbx]
 
         def self.layer_options(**) = %w[-lco ENCODING=UTF-8]
+
+        def self.first_number = 1
       end
     end
   end

@@ -252,24 +252,11 @@ module TileLoom
         end
 
         MOST_WRITTEN = 2
-        # How the numbers of a run of so many points are written.
-        FORMS = Hash.new { |forms, points| forms[points] = "%d %d m\n#{"%d %d l\n" * (points - 1)}".b.freeze }
-        FEW_POINTS = 64
-        private_constant :MOST_WRITTEN, :FORMS, :FEW_POINTS
+        private_constant :MOST_WRITTEN
 
         def outline(run, closed)
           numbers = run.map { |mm| (mm * PER_MM).round }
-          points = run.length / 2
-          if points <= FEW_POINTS
-            @out << format(FORMS[points], *numbers)
-          else
-            @out << numbers[0].to_s << " " << numbers[1].to_s << " m\n"
-            index = 2
-            while index < numbers.length
-              @out << numbers[index].to_s << " " << numbers[index + 1].to_s << " l\n"
-              index += 2
-            end
-          end
+          @out << Pairs.written(numbers.shift(2), " m\n") << Pairs.written(numbers, " l\n")
           @out << "h\n" if closed
         end
 
