@@ -47,9 +47,21 @@ book = App::Book.find(arrival.reload.book_id)
 result["cells"] = book.index.rows.length
 (puts JSON.generate(result)) || exit if part == "start"
 
-result["levels"], = apart.call { Delayed::Worker.new(quiet: true, exit_on_complete: true).start }
 book = App::Book.find(book.id)
 snapshot = App::Snapshot.new(book)
+box = book.extent
+map = ->(share, random) do
+  width = box.width * share
+  height = width * 600 / 988.0
+  west = box.min_x + random.rand * [box.width - width, 0].max
+  south = box.min_y + random.rand * [box.height - height, 0].max
+  TileLoom::Geometry::Box.new(west, south, west + width, south + height)
+end
+snapshot.ground_svg(map.call(0.01, Random.new(5)), 988, 600)
+result["first_map"] = timed.call { snapshot.ground_svg(map.call(1.0, Random.new(3)), 988, 600) }
+result["levels"], result["levels_megabytes"] = apart.call do
+  Delayed::Worker.new(quiet: true, exit_on_complete: true).start
+end
 counted =
   snapshot.cells.map { |cell| [snapshot.source.count("buildings", cell.ground.box), cell.number] }.sort.reverse
 result["most_buildings"] = counted.first[0]
@@ -67,19 +79,7 @@ result["changed"] = dense.map do |number|
   changed = App::Snapshot.new(App::Book.find(book.id))
   timed.call { draw.call(changed, number) }
 end
-box = book.extent
-map = ->(share, random) do
-  width = box.width * share
-  height = width * 600 / 988.0
-  west = box.min_x + random.rand * [box.width - width, 0].max
-  south = box.min_y + random.rand * [box.height - height, 0].max
-  TileLoom::Geometry::Box.new(west, south, west + width, south + height)
-end
 random = Random.new(3)
-forget.call
-result["first_map"] = timed.call do
-  result["map_bytes"] = snapshot.ground_svg(map.call(1.0, random), 988, 600).bytesize
-end
 result["maps"] = [1.0, 0.5, 0.25, 0.12, 0.06, 0.03].to_h do |share|
   [share, Array.new(12) { window = map.call(share, random) and timed.call { snapshot.ground_svg(window, 988, 600) } }]
 end

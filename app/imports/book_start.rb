@@ -25,6 +25,16 @@ module App
         ).reject { |found| own.any? { |known| known["code"] == found["code"] } }
     end
 
+    # The name of the layer that is likely to be covered, or nil.
+    def likely_area =
+      TileLoom::Document::LikelyArea.of(
+        @arrival.report.map do |layer|
+          box = in_degrees(layer)&.then { |sides| TileLoom::Geometry::Box.new(*sides) }
+          areas = layer["geometry"].to_s.match?(/polygon|surface/i)
+          TileLoom::Document::LikelyArea::Candidate.new(layer["name"], areas, layer["count"], box)
+        end
+      )
+
     # {"reference": {code, name}, "scales": [{scale, count}], "proposed", "about": was the extent counted alone?}
     def proposal
       area, about = study_area

@@ -10,8 +10,8 @@ module App
         book = Book.find(row.book_id)
         document = book.core
         far = FarPictures.new(document, book.layers).far(row.key)
-        map = ->(box) { drawn(document, book.source, row.key, box) }
-        far.make { |box| map.call(box) }
+        source = book.source
+        far.make { |box, side| drawn(document, source, row.key, box, side) }
       end
 
       # The map is drawn from all features then: slower, and the same.
@@ -24,8 +24,8 @@ module App
 
       private
 
-      def drawn(document, source, key, box)
-        side = TileLoom::Raster::FarPicture::WINDOW
+      # side: in pixels.
+      def drawn(document, source, key, box, side)
         map =
           TileLoom::View::ScreenMap.new(
             book: document,

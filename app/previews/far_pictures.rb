@@ -32,7 +32,7 @@ module App
       return nil unless row&.far?
       far = Far.new(row, key(layer_id))
       return nil if far.step > detail || far.given_up?
-      (@whole && far.picture.nil?) ? nil : far
+      (@whole && far.picture(detail).nil?) ? nil : far
     end
 
     # The one of a layer as it looks now.
@@ -63,9 +63,10 @@ module App
         STEPS.fetch([@row.id, @row.edition]) { reckoned }
       end
 
-      # The TileLoom::Raster::FarPicture, or nil while it is not there; then it is asked for.
-      def picture
-        return found if there?
+      # The TileLoom::Raster::FarPicture, or nil while what shows so many ground units as a pixel is not there; then it is
+      # asked for.
+      def picture(detail)
+        return found if found.there?(detail)
         ask
         nil
       end
@@ -74,19 +75,13 @@ module App
 
       def given_up? = File.exist?(File.join(folder, "given-up"))
 
-      # Draws it where it is not there. The block gives the SVG of a part, see TileLoom::Raster::FarPicture.write.
+      # Draws what of it is not there. The block gives the SVG of a part, see TileLoom::Raster::FarPicture#draw.
       def make(&block)
-        return if there?
-        part = "#{path}.#{Process.pid}"
-        FileUtils.mkdir_p(part, mode: 0o700)
+        return if found.whole?
+        FileUtils.mkdir_p(folder, mode: 0o700)
         blocks = DrawnBlocks.new(@row, 0)
-        TileLoom::Raster::FarPicture.write(part, @row.extent, step, each_drawn: @row.kind == "point") do |box|
-          blocks.any?(box) ? block.call(box) : nil
-        end
-        File.rename(part, path)
+        found.draw { |box, side| blocks.any?(box) ? block.call(box, side) : nil }
         forget_others
-      ensure
-        FileUtils.rm_rf(part) if part
       end
 
       # Not tried again with this look.
@@ -104,14 +99,7 @@ module App
 
       def folder = File.join(all, @key)
 
-      def path = File.join(folder, "picture")
-
-      def there? = File.directory?(path)
-
-      def found
-        box = @row.extent
-        TileLoom::Raster::FarPicture.new(path, west: box.min_x, north: box.max_y, step: step)
-      end
+      def found = @found ||= TileLoom::Raster::FarPicture.new(folder, @row.extent, step)
 
       def ask
         FileUtils.mkdir_p(folder, mode: 0o700)

@@ -419,10 +419,12 @@ module App
 
     # A file that a book is to be made of; book: its number once it is made.
     def start(arrival)
+      start = BookStart.new(arrival) if arrival.state == "ready"
       arrival(arrival).merge(
         "book" => (arrival.state == "done") ? arrival.book_id : nil,
         "opens" => arrival.opens?,
-        "suggestions" => (arrival.state == "ready") ? BookStart.new(arrival).suggestions : []
+        "suggestions" => start ? start.suggestions : [],
+        "area" => start&.likely_area
       )
     end
 

@@ -1,15 +1,18 @@
 # frozen_string_literal: true
 
+require "fileutils"
 require "tmpdir"
 require "vips"
 
 module TileLoom
   module Raster
-    # A layer as it looks from afar: drawn once, pixel by pixel, in a TIFF for each of its levels, the finest first, each
-    # half as fine as the one before. A part of it is read in the time of its pixels, however many features it shows.
+    # A layer as it looks from afar: drawn once, pixel by pixel, in a TIFF for each of its levels, each half as fine as the
+    # one before, with strokes and markers as wide as they are on a screen at its scale. A part of it is read in the time
+    # of its pixels, however many features it shows.
     class FarPicture
-      # Pixels on a side of what is drawn at once; of the coarsest level.
-      WINDOW, COARSEST = 1_024, 512
+      # Pixels on a side of what is drawn at once of the finest level (of the others as much ground, so that no drawing
+      # has more features than those of the finest); of the coarsest level.
+      WINDOW, COARSEST = 1_024, 1_024
       TIFF = {
         tile: true,
         tile_width: 256,
@@ -18,50 +21,46 @@ module TileLoom
         predictor: :horizontal,
         bigtiff: true
       }.freeze
-      # So much finer than asked for a level may be before it is brought to what was asked for.
-      NEAR = 0.9
 
-      # folder: of its levels; west, north: of its upper left corner on the ground; step: ground units that a pixel of
-      # the finest level spans.
-      def initialize(folder, west:, north:, step:)
-        @folder, @west, @north, @step = folder, west, north, step
+      # folder: of its levels, as far as they are drawn; box: of the ground that it shows; step: ground units that a pixel
+      # of the finest level spans.
+      def initialize(folder, box, step)
+        @folder, @box, @step = folder, box, step
       end
 
-      # Draws one into a folder. box: of the ground. The block gives the SVG of a Geometry::Box of it of WINDOW pixels on
-      # each side, or nil where there is nothing. each_drawn: is every level drawn, as markers are that are as large on
-      # the screen at every scale? Else the coarser ones are made of the finer.
-      def self.write(folder, box, step, each_drawn: false, &block)
-        level = 0
-        loop do
-          path = File.join(folder, "#{level}.tif")
-          if level.zero? || each_drawn
-            Level.new(box, step * 2**level).write(path, &block)
-          else
-            halved(Vips::Image.tiffload(File.join(folder, "#{level - 1}.tif"))).tiffsave(path, **TIFF)
-          end
-          return if [box.width, box.height].max / (step * 2**level) <= COARSEST
-          level += 1
+      # Draws the levels that are not there, the coarsest first. The block gives the SVG of a Geometry::Box of so many
+      # pixels on each side, or nil where there is nothing.
+      def draw(&block)
+        coarsest.downto(0) do |number|
+          next if File.exist?(path(number))
+          part = "#{path(number)}.#{::Process.pid}.tif"
+          Level.new(@box, @step * 2**number, [WINDOW >> number, 1].max).write(part, &block)
+          File.rename(part, path(number))
+        ensure
+          FileUtils.rm_f(part) if part
         end
       end
 
-      def self.halved(image) = resized(image, 0.5)
+      # Is what shows so many ground units as a pixel there?
+      def there?(detail) = File.exist?(path(level(detail)))
 
-      # Colours of what is clear do not run into what is beside it.
-      def self.resized(image, factor) = image.premultiply.resize(factor).unpremultiply.cast(:uchar)
+      # Is all of it?
+      def whole? = (0..coarsest).all? { |number| File.exist?(path(number)) }
 
       # One level, drawn window by window.
       class Level
-        def initialize(box, step)
-          @box, @side = box, WINDOW * step
+        # window: pixels on a side of what is drawn at once.
+        def initialize(box, step, window)
+          @box, @window, @side = box, window, window * step
           @pixels = [box.width, box.height].map { |length| [(length / step).ceil, 1].max }
         end
 
         def write(path)
-          across, down = @pixels.map { |count| (count / WINDOW.to_f).ceil }
+          across, down = @pixels.map { |count| (count / @window.to_f).ceil }
           Dir.mktmpdir("tile-loom-far") do |folder|
             files =
               Array.new(across * down) do |index|
-                svg = yield window(*index.divmod(across))
+                svg = yield window(*index.divmod(across)), @window
                 svg && File.join(folder, "#{index}.tif").tap { |file| drawn(svg).tiffsave(file) }
               end
             joined(files, across).crop(0, 0, *@pixels).tiffsave(path, **TIFF)
@@ -76,41 +75,41 @@ module TileLoom
         end
 
         def joined(files, across)
-          none = Vips::Image.black(WINDOW, WINDOW, bands: 4).cast(:uchar).copy(interpretation: :srgb)
+          none = Vips::Image.black(@window, @window, bands: 4).cast(:uchar).copy(interpretation: :srgb)
           Vips::Image.arrayjoin(files.map { |file| file ? Vips::Image.tiffload(file) : none }, across: across)
         end
 
         def drawn(svg)
           width = Vips::Image.svgload_buffer(svg).width
-          Vips::Image.svgload_buffer(svg, scale: WINDOW / width.to_f).gravity(:"north-west", WINDOW, WINDOW)
+          Vips::Image.svgload_buffer(svg, scale: @window / width.to_f).gravity(:"north-west", @window, @window)
         end
       end
       private_constant :Level
 
       # [Vips::Image with opacity, the Geometry::Box of ground that it shows] of the part that meets a box, whose pixels
-      # span about detail of the ground, but for the finest; nil where nothing of it does.
+      # span about detail of the ground; nil where nothing of it does.
       def part(box, detail)
         number = level(detail)
         image, step = Vips::Image.tiffload(path(number)), @step * 2**number
-        left, right = [(box.min_x - @west) / step, (box.max_x - @west) / step]
-        top, bottom = [(@north - box.max_y) / step, (@north - box.min_y) / step]
+        left, right = [(box.min_x - @box.min_x) / step, (box.max_x - @box.min_x) / step]
+        top, bottom = [(@box.max_y - box.max_y) / step, (@box.max_y - box.min_y) / step]
         left, top = [left.floor, top.floor].map { |side| [side, 0].max }
         right, bottom = [right.ceil, image.width].min, [bottom.ceil, image.height].min
         return nil if right <= left || bottom <= top
-        ground =
-          Geometry::Box.new(@west + left * step, @north - bottom * step, @west + right * step, @north - top * step)
-        found = image.crop(left, top, right - left, bottom - top)
-        [(step < detail * NEAR) ? self.class.resized(found, step / detail) : found, ground]
+        west, north = @box.min_x, @box.max_y
+        ground = Geometry::Box.new(west + left * step, north - bottom * step, west + right * step, north - top * step)
+        [image.crop(left, top, right - left, bottom - top), ground]
       end
 
       private
 
       def path(number) = File.join(@folder, "#{number}.tif")
 
-      def level(detail)
-        wanted = Math.log2([detail / @step, 1].max).floor
-        wanted.downto(0).find { |number| File.exist?(path(number)) } || 0
-      end
+      def coarsest =
+        @coarsest ||= [Math.log2([@box.width, @box.height].max / (@step * COARSEST)).ceil, 0].max
+
+      # The one whose pixels are nearest to it in size.
+      def level(detail) = Math.log2([detail / @step, 1].max).round.clamp(0, coarsest)
     end
   end
 end

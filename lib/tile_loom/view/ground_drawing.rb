@@ -17,8 +17,8 @@ module TileLoom
       # not thinned; shown: a GEOS geometry of the ground that is seen, where that is not all of the view; taken: boxes
       # in page mm where no label may stand; ring: of the frame in page mm where it is no rectangle; hand: what was done
       # to labels by hand; far: answers of(layer id, ground units that cannot be told apart) with what a layer is shown
-      # by there instead of its features, which answers picture, a Raster::FarPicture or nil while it is being drawn, and
-      # few, some of its features till then (blocks, see Data::Block); or with nil.
+      # by there instead of its features, which answers picture(those units), a Raster::FarPicture or nil while it is
+      # being drawn, and few, some of its features till then (blocks, see Data::Block); or with nil.
       def initialize(
         layers:,
         source:,
@@ -123,7 +123,7 @@ module TileLoom
 
       def of_features(layer)
         far = from_afar(layer) or return drawn_by(layer, @source.features(layer.id, reach(layer), detail: @detail))
-        picture = far.picture or return drawn_by(layer, few(far, reach(layer)), incomplete: true)
+        picture = far.picture(@detail) or return drawn_by(layer, few(far, reach(layer)), incomplete: true)
         FarDrawing.new(layer: layer, picture: picture, view: view, detail: @detail)
       end
 

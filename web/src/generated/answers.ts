@@ -1083,6 +1083,10 @@ export interface Start {
    */
   opens: boolean;
   suggestions: CrsSuggestion[];
+  /**
+   * The name of the layer that is likely to be the study area.
+   */
+  area: string | null;
 }
 /**
  * This interface was referenced by `Answers`'s JSON-Schema

@@ -25,11 +25,7 @@ export function Review({
   const [titles, setTitles] = useState<Record<string, string>>(
     Object.fromEntries(start.report.map((layer) => [layer.name, layer.title])),
   );
-  const [area, setArea] = useState(
-    start.report.find((layer) => layer.count > 0 && /polygon/i.test(layer.geometry))?.name ??
-      start.report.find((layer) => layer.count > 0)?.name ??
-      "",
-  );
+  const [area, setArea] = useState(start.area ?? "");
   const [fileReference, setFileReference] = useState("");
   const [reference, setReference] = useState("");
   const [title, setTitle] = useState("");
