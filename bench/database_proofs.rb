@@ -15,7 +15,15 @@ module Bench
     # Seconds for each sheet, four times over (or for whatever the child does).
     def times
       Setup::EmbeddedDatabase.temporary do |environment|
-        out, status = Open3.capture2(environment, "ruby", "--yjit", File.join(__dir__, @child), @folio_path)
+        out, status =
+          Open3.capture2(
+            environment,
+            "ruby",
+            "--yjit",
+            "--yjit-exec-mem-size=64",
+            File.join(__dir__, @child),
+            @folio_path
+          )
         raise "the database measurement failed" unless status.success?
         JSON.parse(out)
       end

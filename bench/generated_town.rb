@@ -20,8 +20,7 @@ module Bench
         text = File.join(folder, "#{name}.geojsonl")
         File.open(text, "w") { |io| features.each { |feature| io.puts(feature) } }
         more = place.zero? ? [] : %w[-update]
-        done =
-          system("ogr2ogr", "-f", "GPKG", *more, "-a_srs", REFERENCE, "-nln", name, file, "GeoJSONSeq:#{text}")
+        done = system("ogr2ogr", "-f", "GPKG", *more, "-a_srs", REFERENCE, "-nln", name, file, "GeoJSONSeq:#{text}")
         raise "the town of the measurement could not be written" unless done
         File.delete(text)
       end
@@ -73,9 +72,9 @@ module Bench
       angle = random.rand * Math::PI
       cos, sin = Math.cos(angle), Math.sin(angle)
       corners = [[0, 0], [width, 0], [width, depth], [0, depth]]
-      corners = [[0, 0], [width, 0], [width, depth / 2], [width / 2, depth / 2], [width / 2, depth], [0, depth]] if (
-        random.rand < 0.4
-      )
+      if random.rand < 0.4
+        corners[2, 1] = [[width, depth / 2], [width / 2, depth / 2], [width / 2, depth]]
+      end
       ring = corners.map { |u, v| [x + u * cos - v * sin, y + u * sin + v * cos] }
       rounded(ring + ring.first(1))
     end

@@ -90,6 +90,7 @@ module Bench
             environment.merge(Setup::Gems::BULK_WORK),
             "ruby",
             "--yjit",
+            "--yjit-exec-mem-size=64",
             File.join(__dir__, "ground_child.rb"),
             lines,
             "EPSG:25829",

@@ -159,6 +159,7 @@ module Bench
         Open3.capture2(
           "ruby",
           "--yjit",
+          "--yjit-exec-mem-size=64",
           "-I#{lib}",
           "-rbundler/setup",
           "-e",

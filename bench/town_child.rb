@@ -59,11 +59,9 @@ map = ->(share, random) do
 end
 snapshot.ground_svg(map.call(0.01, Random.new(5)), 988, 600)
 result["first_map"] = timed.call { snapshot.ground_svg(map.call(1.0, Random.new(3)), 988, 600) }
-result["levels"], result["levels_megabytes"] = apart.call do
-  Delayed::Worker.new(quiet: true, exit_on_complete: true).start
-end
-counted =
-  snapshot.cells.map { |cell| [snapshot.source.count("buildings", cell.ground.box), cell.number] }.sort.reverse
+result["levels"], result["levels_megabytes"] =
+  apart.call { Delayed::Worker.new(quiet: true, exit_on_complete: true).start }
+counted = snapshot.cells.map { |cell| [snapshot.source.count("buildings", cell.ground.box), cell.number] }.sort.reverse
 result["most_buildings"] = counted.first[0]
 dense = counted.first(12).map(&:last)
 forget = -> { App::DrawnParts::ALL.clear && App::DrawnBlocks.clear }

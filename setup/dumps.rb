@@ -49,7 +49,7 @@ module Setup
           "--defaults-file=#{options}",
           "-e",
           "DROP DATABASE IF EXISTS `#{name}`; CREATE DATABASE `#{name}` CHARACTER SET utf8mb4 COLLATE " \
-          "utf8mb4_unicode_ci",
+            "utf8mb4_unicode_ci",
           doing: "Emptying the database"
         )
         status =

@@ -56,7 +56,7 @@ module Setup
         return adopt if ours?
         raise Failure,
           "Port #{port}, on which the database would listen, is taken by another program; name another with " \
-          "DATABASE_PORT."
+            "DATABASE_PORT."
       end
       close_to_others
       room
@@ -246,7 +246,7 @@ module Setup
         ": another server has this folder open; end it first"
       when /corrupt|Database page|checksum|assertion failure|crash/i
         ": its files are damaged. “bin/start --rebuild” makes the spatial indexes anew from the rows; if that does " \
-        "not help, “bin/restore” brings back the last dump"
+          "not help, “bin/restore” brings back the last dump"
       else
         ""
       end

@@ -10,11 +10,11 @@ module App
     # Layers that are shown by a picture from afar need none.
     def wanted? =
       !@layer.far? &&
-      TileLoom::Data::Generalisation.wanted?(
-        @layer.extent,
-        vertices: @layer.vertex_count,
-        features: @layer.feature_count
-      )
+        TileLoom::Data::Generalisation.wanted?(
+          @layer.extent,
+          vertices: @layer.vertex_count,
+          features: @layer.feature_count
+        )
 
     # Makes all levels anew; each counts only when it is whole. Yields now and then.
     def build

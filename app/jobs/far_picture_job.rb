@@ -11,7 +11,7 @@ module App
         document = book.core
         far = FarPictures.new(document, book.layers).far(row.key)
         source = book.source
-        far.make { |box, side| drawn(document, source, row.key, box, side) }
+        far.make { |box, side| drawn(document, source, row.key, box, side).tap { Memory.give_back } }
       end
 
       # The map is drawn from all features then: slower, and the same.

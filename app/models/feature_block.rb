@@ -12,8 +12,7 @@ module App
     FEW = TileLoom::Data::BlockBuilder::FEW
 
     # Those of a layer as it is drawn now.
-    def self.of(layer, level = 0, edition: layer.edition) =
-      where(layer_id: layer.id, edition: edition, level: level)
+    def self.of(layer, level = 0, edition: layer.edition) = where(layer_id: layer.id, edition: edition, level: level)
 
     # Bytes of SQL in one statement, well below the server's usual max_allowed_packet of 16 MB.
     LARGEST = 4 * 1024**2

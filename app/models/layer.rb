@@ -119,11 +119,7 @@ module App
     # A TileLoom::Data::Reprojector of its features as they came. target: a Crs::System with the book's operations;
     # scale: that edges in degrees are bent for.
     def reprojector(target, scale) =
-      TileLoom::Data::Reprojector.new(
-        from: TileLoom::Crs::System.find(original_reference),
-        to: target,
-        scale: scale
-      )
+      TileLoom::Data::Reprojector.new(from: TileLoom::Crs::System.find(original_reference), to: target, scale: scale)
 
     # A TileLoom::Geometry::Box, or nil while it holds nothing.
     def extent = min_x && TileLoom::Geometry::Box.new(min_x, min_y, max_x, max_y)

@@ -38,8 +38,7 @@ module App
     def those_that_meet(rows, condition)
       found, last = [], -1
       loop do
-        batch =
-          rows.where("identity > ?", last).order(:identity).limit(BATCH).pluck(:identity, :properties)
+        batch = rows.where("identity > ?", last).order(:identity).limit(BATCH).pluck(:identity, :properties)
         return found if batch.empty?
         last = batch.last.first
         found.concat(batch.filter_map { |identity, properties| identity if condition.match?(properties) })

@@ -4,9 +4,9 @@ require "digest"
 require "fileutils"
 
 module App
-  # Layers of very many areas or points as they look from afar (TileLoom::Raster::FarPicture), one for each look that a layer has
-  # had lately. They are drawn by a job, when a map asks for one that is not there; until then the map shows some of the
-  # features, and says that more are to come.
+  # Layers of very many areas or points as they look from afar (TileLoom::Raster::FarPicture), one for each look that a
+  # layer has had lately. They are drawn by a job, when a map asks for one that is not there; until then the map shows
+  # some of the features, and says that more are to come.
   class FarPictures
     # So many features a map on a screen of so many pixels shows quickly.
     QUICK, SCREEN = 5_000, 988 * 600
@@ -19,8 +19,8 @@ module App
     PATIENCE_S = 3600
     VERSION = 1
 
-    # document: a core book; rows: Layer list; whole: is nothing shown by some of its features alone? (A small picture is
-    # not asked for again.)
+    # document: a core book; rows: Layer list; whole: is nothing shown by some of its features alone? (A small picture
+    # is not asked for again.)
     def initialize(document, rows, whole: false)
       @document, @whole = document, whole
       @rows = rows.to_h { |row| [row.key, row] }
@@ -29,7 +29,7 @@ module App
     # What a view shows of a layer where it cannot tell apart so many ground units; nil where its features are drawn.
     def of(layer_id, detail)
       row = @rows[layer_id]
-      return nil unless row&.far?
+      return nil unless row&.far? && row.extent && [row.extent.width, row.extent.height].max.positive?
       far = Far.new(row, key(layer_id))
       return nil if far.step > detail || far.given_up?
       (@whole && far.picture(detail).nil?) ? nil : far
@@ -48,7 +48,13 @@ module App
 
     def key(layer_id)
       entry = @document.settings["layers"].find { |known| known["id"] == layer_id }
-      parts = [VERSION, ProofCache::CODE, entry.except(*APART), @document.settings.slice(*BESIDE), @document.index.scale]
+      parts = [
+        VERSION,
+        ProofCache::CODE,
+        entry.except(*APART),
+        @document.settings.slice(*BESIDE),
+        @document.index.scale
+      ]
       Digest::SHA256.hexdigest(JSON.generate(parts))[0, 24]
     end
 
@@ -63,8 +69,8 @@ module App
         STEPS.fetch([@row.id, @row.edition]) { reckoned }
       end
 
-      # The TileLoom::Raster::FarPicture, or nil while what shows so many ground units as a pixel is not there; then it is
-      # asked for.
+      # The TileLoom::Raster::FarPicture, or nil while what shows so many ground units as a pixel is not there; then it
+      # is asked for.
       def picture(detail)
         return found if found.there?(detail)
         ask
@@ -111,24 +117,39 @@ module App
         nil
       end
 
-      # By how close the features lie where they lie close.
+      # By how close the features lie where they lie close; no finer than a picture of so many pixels.
       def reckoned
-        boxes = FeatureBlock.of(@row).pluck(:feature_count, :min_x, :min_y, :max_x, :max_y)
         densities =
-          boxes
-            .map { |count, west, south, east, north| count / [(east - west) * (north - south), 1e-9].max }
+          FeatureBlock
+            .of(@row)
+            .pluck(:feature_count, :min_x, :min_y, :max_x, :max_y)
+            .filter_map { |count, *sides| area(*sides).then { |area| area.positive? ? count / area : nil } }
             .sort
         close = densities[(densities.length - 1) * CLOSE / 100]
-        wanted = Math.sqrt(QUICK / close / SCREEN)
         extent = @row.extent
-        [wanted, Math.sqrt(extent.width * extent.height / MOST_PIXELS)].max
+        [
+          close ? Math.sqrt(QUICK / close / SCREEN) : 0.0,
+          Math.sqrt(area(*extent.to_a) / MOST_PIXELS),
+          [extent.width, extent.height].max / LONGEST_PX
+        ].max
       end
+
+      # What lies along a line takes up a strip about it.
+      def area(west, south, east, north)
+        width, height = east - west, north - south
+        least = [width, height].max / STRIP
+        [width, least].max * [height, least].max
+      end
+
+      STRIP, LONGEST_PX = 20.0, 60_000.0
+      private_constant :STRIP, :LONGEST_PX
 
       def forget_others
         Dir[File.join(Rasters.folder(@row.id), "far-*")].each { |other| FileUtils.rm_rf(other) if other != all }
-        Dir[File.join(all, "*")].sort_by { |other| -File.mtime(other).to_f }.drop(LOOKS).each do |other|
-          FileUtils.rm_rf(other)
-        end
+        Dir[File.join(all, "*")]
+          .sort_by { |other| -File.mtime(other).to_f }
+          .drop(LOOKS)
+          .each { |other| FileUtils.rm_rf(other) }
       end
     end
   end

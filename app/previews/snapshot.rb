@@ -31,7 +31,10 @@ module App
 
     def initialize(book)
       @revision = book.revision
-      @data = [book.id, *book.layers.map { |layer| [layer.id, layer.edition, layer.feature_count, layer.min_x].join(" ") }]
+      @data = [
+        book.id,
+        *book.layers.map { |layer| [layer.id, layer.edition, layer.feature_count, layer.min_x].join(" ") }
+      ]
       @rows = book.layers
       @document = book.core
       @source = book.source

@@ -3,6 +3,31 @@
 require "app_helper"
 
 RSpec.describe "The front end’s own reckoning" do
+  # Small pictures must not keep what somebody looks at waiting.
+  it "lets so many begin at once, the others as turns end or are given up" do
+    found =
+      web(
+        "frame/turns.ts",
+        "(() => { const turns = new m.Turns(2), begun = []; " \
+          "const ends = [1, 2, 3, 4, 5].map((n) => turns.take(() => begun.push(n))); const seen = [[...begun]]; " \
+          "ends[2](); ends[0](); seen.push([...begun]); ends[0](); seen.push([...begun]); ends[1](); " \
+          "seen.push([...begun]); return seen; })()"
+      )
+    expect(found).to eq([[1, 2], [1, 2, 4], [1, 2, 4], [1, 2, 4, 5]])
+  end
+
+  it "says how the drawing of a map stands" do
+    said =
+      web(
+        "map/groundSaid.ts",
+        'm.groundSaid({ kind: "drawn" })',
+        'm.groundSaid({ kind: "waiting", seconds: 3 })',
+        'm.groundSaid({ kind: "more" })',
+        'm.groundSaid({ kind: "failed" })'
+      )
+    expect(said).to match([nil, "Drawing the map … 3 s", /still being drawn/, /could not be drawn; move it/])
+  end
+
   describe "lengths as they are typed" do
     # Hand-worked: an inch is 25.4 mm, a point 1/72 inch.
     it "reads numbers, units and sums" do

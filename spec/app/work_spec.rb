@@ -324,8 +324,6 @@ RSpec.describe "Work" do
         )
         .to_a
         .first
-    expect([plan["key"], plan["Extra"].to_s]).to match(
-      ["PRIMARY", satisfy { |extra| !extra.include?("filesort") }]
-    )
+    expect([plan["key"], plan["Extra"].to_s]).to match(["PRIMARY", satisfy { |extra| !extra.include?("filesort") }])
   end
 end

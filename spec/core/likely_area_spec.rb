@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
 RSpec.describe TileLoom::Document::LikelyArea do
-  def layer(name, areas, count, sides) = described_class::Candidate.new(name, areas, count, sides && TileLoom::Geometry::Box.new(*sides))
+  def layer(name, areas, count, sides) =
+    described_class::Candidate.new(name, areas, count, sides && TileLoom::Geometry::Box.new(*sides))
 
   let(:buildings) { layer("buildings", true, 300_000, [1, 1, 9, 9]) }
   let(:roads) { layer("roads", false, 4_000, [-0.2, 0.5, 9.5, 10.3]) }

@@ -35,7 +35,11 @@ module TileLoom
 
       def bytes
         return @colours.jpegsave_buffer(Q: QUALITY, strip: true) unless @lossless || @opacity
-        @quick ? image.pngsave_buffer(strip: true, compression: 1, filter: :none) : image.pngsave_buffer(strip: true, compression: 4)
+        if @quick
+          image.pngsave_buffer(strip: true, compression: 1, filter: :none)
+        else
+          image.pngsave_buffer(strip: true, compression: 4)
+        end
       end
 
       # profile: an IccProfile of a press in whose colours they are to be, or nil.

@@ -14,9 +14,7 @@ module TileLoom
 
       # Takes the values of a feature into account: {name → value}.
       def observe(attributes)
-        attributes.each do |name, value|
-          note(name, type(value))
-        end
+        attributes.each { |name, value| note(name, type(value)) }
       end
 
       # Takes the values of one attribute of many features into account.

@@ -3,8 +3,9 @@
 module TileLoom
   module Data
     # Some hundred features that lie together, packed as they are kept and fetched: their identities, boxes and shapes
-    # one after the other, then their attributes. Little-endian: how many features; the identity of each (uint32); its box (four doubles); where its shape ends in the
-    # last part (uint32); the length of the part of attributes, and this part (see BlockAttributes); all shapes.
+    # one after the other, then their attributes. Little-endian: how many features; the identity of each (uint32); its
+    # box (four doubles); where its shape ends in the last part (uint32); the length of the part of attributes, and this
+    # part (see BlockAttributes); all shapes.
     class Block
       # A block holds so many features, or fewer where their shapes are large.
       FEATURES, BYTES = 512, 256 * 1024
@@ -55,9 +56,7 @@ module TileLoom
         min_x, min_y, max_x, max_y = box.to_a
         found, place, at, all = [], 0, 0, boxes
         while place < @count
-          if all[at] <= max_x && all[at + 2] >= min_x && all[at + 1] <= max_y && all[at + 3] >= min_y
-            found << place
-          end
+          found << place if all[at] <= max_x && all[at + 2] >= min_x && all[at + 1] <= max_y && all[at + 3] >= min_y
           place += 1
           at += 4
         end

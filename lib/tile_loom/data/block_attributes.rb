@@ -18,10 +18,12 @@ module TileLoom
 
       # Values put where the names of all have them.
       def self.arranged(rows, layouts, names)
-        rows.zip(layouts).map do |row, own|
-          values = own.zip(JSON.parse(row)).to_h
-          JSON.generate(names.map { |name| values.fetch(name, ABSENT) })
-        end
+        rows
+          .zip(layouts)
+          .map do |row, own|
+            values = own.zip(JSON.parse(row)).to_h
+            JSON.generate(names.map { |name| values.fetch(name, ABSENT) })
+          end
       end
       private_class_method :arranged
 

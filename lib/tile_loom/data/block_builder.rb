@@ -44,8 +44,16 @@ module TileLoom
       end
 
       # Yields the Built blocks, once; what waited is gone then.
-      def each
-        return enum_for(:each) unless block_given?
+      def each(&block)
+        return enum_for(:each) unless block
+        build(&block)
+      ensure
+        @spool.close if block
+      end
+
+      private
+
+      def build
         @spool.flush
         offsets
         along = order
@@ -53,11 +61,7 @@ module TileLoom
         return if count <= MANY
         some = along.each_slice((count / SOME.to_f).ceil).map { |places| places[places.length / 2] }
         grouped(some).each_with_index { |places, number| yield built(number, places, FEW) }
-      ensure
-        @spool.close
       end
-
-      private
 
       # Which of the lists of names it is.
       def layout(names) = @known.index(names) || (@known << names).length - 1

@@ -64,10 +64,12 @@ module TileLoom
         return enum_for(:each_batch) unless block_given?
         batches do |items, shapes|
           yield(
-            items.zip(shapes).map do |item, shape|
-              sides = item.box.unpack("E4") if item.box && item.wkb.equal?(shape)
-              [Feature.new(id: item.id, attributes: item.attributes, wkb: shape, sides: sides), item]
-            end
+            items
+              .zip(shapes)
+              .map do |item, shape|
+                sides = item.box.unpack("E4") if item.box && item.wkb.equal?(shape)
+                [Feature.new(id: item.id, attributes: item.attributes, wkb: shape, sides: sides), item]
+              end
           )
         end
       end

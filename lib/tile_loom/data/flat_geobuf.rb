@@ -2,10 +2,10 @@
 
 module TileLoom
   module Data
-    # A stream of FlatGeobuf (version 3, without an index): its columns, and its features with their shapes as well-known
-    # binary, bit for bit. In this form GDAL hands features on in an eighth of the time that it takes to write them as
-    # text. Tables of FlatBuffers: where a table begins stands how far before it lies the list of where its fields are.
-    # Read of what GDAL has written itself, never of what was sent.
+    # A stream of FlatGeobuf (version 3, without an index): its columns, and its features with their shapes as
+    # well-known binary, bit for bit. In this form GDAL hands features on in an eighth of the time that it takes to
+    # write them as text. Tables of FlatBuffers: where a table begins stands how far before it lies the list of where
+    # its fields are. Read of what GDAL has written itself, never of what was sent.
     class FlatGeobuf
       MAGIC = "fgb\x03fgb".b
       # What the types of columns are called in header.fbs; the values of each as GDAL writes them.

@@ -2,8 +2,8 @@
 
 module TileLoom
   module Data
-    # Reads the many formats of GDAL through its command-line tools: the features stream through a pipe in the file's own
-    # reference, so that none but a batch is in memory; as FlatGeobuf, or where that cannot hold all that they have
+    # Reads the many formats of GDAL through its command-line tools: the features stream through a pipe in the file's
+    # own reference, so that none but a batch is in memory; as FlatGeobuf, or where that cannot hold all that they have
     # (times of day, lists, bytes) as GeoJSON lines.
     class GdalReader
       NOT_UTF8 = "Texts that are not UTF-8 were read as Windows-1252."
@@ -85,7 +85,8 @@ module TileLoom
 
       # Does each bring along the number that it has in the file?
       def numbered?(known) =
-        !@format.first_number.nil? && !known.name.match?(/["\\]/) && known.own.keys.none? { |name| name.casecmp?(NUMBER) }
+        !@format.first_number.nil? && !known.name.match?(/["\\]/) &&
+          known.own.keys.none? { |name| name.casecmp?(NUMBER) }
 
       def find(layer)
         found = layer ? named(layer) : @inspection.layers.first
@@ -127,7 +128,11 @@ module TileLoom
           cut = true
         end
         return unless cut
-        raise Refusal.new("data.could_not_be_read", name: File.basename(@file), reason: "its features end in the middle")
+        raise Refusal.new(
+          "data.could_not_be_read",
+          name: File.basename(@file),
+          reason: "its features end in the middle"
+        )
       end
 
       def lines(found, spatial)
@@ -136,7 +141,7 @@ module TileLoom
             .attributes
             .select { |attribute| attribute["type"].start_with?("date") }
             .map { |attribute| attribute["name"] }
-        own = ["GeoJSONSeq", "-lco", "COORDINATE_PRECISION=10"]
+        own = %w[GeoJSONSeq -lco COORDINATE_PRECISION=10]
         Enumerator.new do |features|
           process("GeoJSONSeq").each_line(*command(found, own, "/vsistdout/", spatial)) do |line|
             feature = JSON.parse(utf8(line), max_nesting: 60, allow_nan: true)
@@ -171,7 +176,14 @@ module TileLoom
       # The layer, with the numbers of its features where they last.
       def chosen(found, target)
         return target, @format.address(@file), found.name unless numbered?(found) && found.streams?
-        ["-dialect", "OGRSQL", "-sql", %(SELECT FID AS "#{NUMBER}", * FROM "#{found.name}"), target, @format.address(@file)]
+        [
+          "-dialect",
+          "OGRSQL",
+          "-sql",
+          %(SELECT FID AS "#{NUMBER}", * FROM "#{found.name}"),
+          target,
+          @format.address(@file)
+        ]
       end
 
       # Old files say nothing of their encoding; Windows-1252 is the likeliest (common practice).

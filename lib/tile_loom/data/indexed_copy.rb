@@ -6,8 +6,8 @@ require "tmpdir"
 
 module TileLoom
   module Data
-    # A layer of a file as a GeoPackage with a spatial index, kept for the next time: of formats that have none. Its rows
-    # are numbered as they come.
+    # A layer of a file as a GeoPackage with a spatial index, kept for the next time: of formats that have none. Its
+    # rows are numbered as they come.
     module IndexedCopy
       # Days that one lies unused.
       DAYS = 30

@@ -2,7 +2,8 @@
 
 module TileLoom
   module Data
-    # Features held in memory under a spatial tree, or read as they are asked for (WindowedLayer): the source that prints a book from files.
+    # Features held in memory under a spatial tree, or read as they are asked for (WindowedLayer): the source that
+    # prints a book from files.
     #
     # A source is anything that answers
     #   features(layer_id, box, detail: nil)  the Features whose box meets `box` (ground units), or all
@@ -44,15 +45,19 @@ module TileLoom
 
       # Names of attributes in the order in which they first come.
       def attribute_names(layer_id) =
-        @layers.dig(layer_id, :windowed)&.attribute_names || (@names ||= {})[layer_id] ||= (@layers.dig(layer_id, :features) || [])
-          .flat_map { |feature| feature.attributes.keys }
-          .uniq
+        @layers.dig(layer_id, :windowed)&.attribute_names ||
+          (@names ||= {})[layer_id] ||= (@layers.dig(layer_id, :features) || [])
+            .flat_map { |feature| feature.attributes.keys }
+            .uniq
 
       # The field that tells its features apart, or nil.
       def telling_field(layer_id) =
-        @layers.dig(layer_id, :windowed)&.telling_field || (
-          (@telling ||= {})[layer_id] ||= [TellingField.of((@layers.dig(layer_id, :features) || []).map(&:attributes))]
-        ).first
+        @layers.dig(layer_id, :windowed)&.telling_field ||
+          (
+            (@telling ||= {})[layer_id] ||= [
+              TellingField.of((@layers.dig(layer_id, :features) || []).map(&:attributes))
+            ]
+          ).first
 
       def extent(layer_id) = @layers.dig(layer_id, :extent)
 

@@ -4,8 +4,8 @@ module TileLoom
   module Data
     # Features of one batch as they are kept, so that they pass from process to process, into a file and into a database
     # in few and large pieces. ids: their identities; boxes: packed, of each four doubles, or nil for one that has no
-    # place; shapes: well-known binary in the book's reference; originals: the same as they came; names: of their fields;
-    # rows: of each its values for the names as a JSON list; texts: of each {name → value} as JSON; types: see
+    # place; shapes: well-known binary in the book's reference; originals: the same as they came; names: of their
+    # fields; rows: of each its values for the names as a JSON list; texts: of each {name → value} as JSON; types: see
     # AttributeTypes; kinds: types of well-known binary among them.
     PackedBatch =
       Struct.new(:ids, :boxes, :shapes, :originals, :names, :rows, :texts, :types, :kinds) do

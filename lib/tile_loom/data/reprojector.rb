@@ -44,7 +44,8 @@ module TileLoom
           end
       end
 
-      # Are all areas among them valid? GEOS looks at those of a collection one by one, so that one question does for all.
+      # Are all areas among them valid? GEOS looks at those of a collection one by one, so that one question does for
+      # all.
       def valid?(shapes)
         areas = shapes.select { |shape| shape.is_a?(String) && area?(shape) }
         areas.empty? || Geometry::Geos.read(Geometry::Wkb.collection(7, areas)).valid?

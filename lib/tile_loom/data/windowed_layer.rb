@@ -2,9 +2,9 @@
 
 module TileLoom
   module Data
-    # A large layer of a file, of which no more is read than what is looked at: through the spatial index that its format
-    # has, or that a copy of it gets. The first window is what is asked for; the more are asked for, the more of the
-    # neighbourhood each of them takes along.
+    # A large layer of a file, of which no more is read than what is looked at: through the spatial index that its
+    # format has, or that a copy of it gets. The first window is what is asked for; the more are asked for, the more of
+    # the neighbourhood each of them takes along.
     class WindowedLayer
       # A layer of fewer features is read at once.
       MANY = 5_000
@@ -73,8 +73,8 @@ module TileLoom
 
       def read(box) = Window.new(box, @read.call(box).sort_by(&:id))
 
-      # Once, as it is; then as large as holds the features that are wanted, where they lie evenly, at most twice as wide
-      # and high as the time before.
+      # Once, as it is; then as large as holds the features that are wanted, where they lie evenly, at most twice as
+      # wide and high as the time before.
       def grown(box)
         @asked += 1
         share = box.width * box.height / [@extent.width * @extent.height, box.width * box.height].max

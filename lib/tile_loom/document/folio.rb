@@ -28,7 +28,8 @@ module TileLoom
       # What was left out or mended of the data as it was read, in sentences that name the layer.
       def told = @told ||= []
 
-      # All layers, in the book's reference: small ones in memory, large ones read as they are asked for. Yields each layer's title before it is read.
+      # All layers, in the book's reference: small ones in memory, large ones read as they are asked for. Yields each
+      # layer's title before it is read.
       def source
         @source ||=
           Data::MemorySource.new.tap do |source|

@@ -2,8 +2,8 @@
 
 module TileLoom
   module Document
-    # A layer of a book file whose features are many: a Data::WindowedLayer over its file, or over a copy of it where its
-    # format has no spatial index.
+    # A layer of a book file whose features are many: a Data::WindowedLayer over its file, or over a copy of it where
+    # its format has no spatial index.
     class LargeLayer
       # Points on each side of a window when it is brought to the reference of the file, and what is added to it.
       SIDE, MARGIN = 9, 0.01
@@ -26,11 +26,12 @@ module TileLoom
       def windowed(shifts)
         open = nil
         # What is opened first, of the file itself, chooses the transformation; nothing of it is read.
-        first = shifts.reader(title: @layer.title) do |crs|
-          target = crs.for_fixed_scale!
-          open = opener(target)
-          @reader.open(@name, target: target, scale: scale)
-        end
+        first =
+          shifts.reader(title: @layer.title) do |crs|
+            target = crs.for_fixed_scale!
+            open = opener(target)
+            @reader.open(@name, target: target, scale: scale)
+          end
         own = first.source_reference
         Data::WindowedLayer.new(
           count: @found.count,
@@ -44,8 +45,7 @@ module TileLoom
       def scale = @folio.document.index.scale
 
       # The block opens a FeatureReader within a Box of the file's reference, or over all.
-      Opener =
-        Struct.new(:target, :block) { def call(box) = block.call(box) }
+      Opener = Struct.new(:target, :block) { def call(box) = block.call(box) }
       private_constant :Opener
 
       def opener(target)

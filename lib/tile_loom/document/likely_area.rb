@@ -2,8 +2,8 @@
 
 module TileLoom
   module Document
-    # Which layer of some data is likely to be the one that an index is to cover: areas that hold all the rest, a district
-    # rather than the buildings in it.
+    # Which layer of some data is likely to be the one that an index is to cover: areas that hold all the rest, a
+    # district rather than the buildings in it.
     module LikelyArea
       # A layer holds another where so much of the extent of that one lies in its own.
       HELD = 0.9
@@ -17,7 +17,8 @@ module TileLoom
       def of(candidates)
         known = candidates.select { |one| one.count.positive? }
         areas = known.select(&:areas)
-        held = areas.to_h { |one| [one, one.box ? known.count { |other| !other.equal?(one) && holds?(one, other) } : 0] }
+        held =
+          areas.to_h { |one| [one, one.box ? known.count { |other| !other.equal?(one) && holds?(one, other) } : 0] }
         best = areas.min_by { |one| [-held[one], held[one].zero? ? 0 : one.count, areas.index(one)] }
         (best || known.first)&.name
       end

@@ -7,7 +7,8 @@ module TileLoom
     module Pairs
       # Numbers that one pattern writes.
       AT_ONCE = 128
-      FORMS = Hash.new { |forms, (count, ending)| forms[[count, ending].freeze] = ("%d %d#{ending}" * (count / 2)).freeze }
+      FORMS =
+        Hash.new { |forms, (count, ending)| forms[[count, ending].freeze] = ("%d %d#{ending}" * (count / 2)).freeze }
       private_constant :AT_ONCE, :FORMS
 
       module_function

@@ -6,9 +6,9 @@ require "vips"
 
 module TileLoom
   module Raster
-    # A layer as it looks from afar: drawn once, pixel by pixel, in a TIFF for each of its levels, each half as fine as the
-    # one before, with strokes and markers as wide as they are on a screen at its scale. A part of it is read in the time
-    # of its pixels, however many features it shows.
+    # A layer as it looks from afar: drawn once, pixel by pixel, in a TIFF for each of its levels, each half as fine as
+    # the one before, with strokes and markers as wide as they are on a screen at its scale. A part of it is read in the
+    # time of its pixels, however many features it shows.
     class FarPicture
       # Pixels on a side of what is drawn at once of the finest level (of the others as much ground, so that no drawing
       # has more features than those of the finest); of the coarsest level.
@@ -22,8 +22,8 @@ module TileLoom
         bigtiff: true
       }.freeze
 
-      # folder: of its levels, as far as they are drawn; box: of the ground that it shows; step: ground units that a pixel
-      # of the finest level spans.
+      # folder: of its levels, as far as they are drawn; box: of the ground that it shows; step: ground units that a
+      # pixel of the finest level spans.
       def initialize(folder, box, step)
         @folder, @box, @step = folder, box, step
       end
@@ -105,8 +105,7 @@ module TileLoom
 
       def path(number) = File.join(@folder, "#{number}.tif")
 
-      def coarsest =
-        @coarsest ||= [Math.log2([@box.width, @box.height].max / (@step * COARSEST)).ceil, 0].max
+      def coarsest = @coarsest ||= [Math.log2([@box.width, @box.height].max / (@step * COARSEST)).ceil, 0].max
 
       # The one whose pixels are nearest to it in size.
       def level(detail) = Math.log2([detail / @step, 1].max).round.clamp(0, coarsest)

@@ -148,7 +148,7 @@ module TileLoom
       # The rules that draw all features, whatever they are; nil where that depends on their attributes or the sheet.
       def rules_for_all
         asked = (match == "all") ? rules : rules.first(1)
-        asked.all? { |rule| rule.condition.nil? } ? asked : nil
+        (asked.all? { |rule| rule.condition.nil? }) ? asked : nil
       end
 
       # By what is known what was done by hand to the labels of one of its label rules.

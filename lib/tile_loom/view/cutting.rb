@@ -48,7 +48,7 @@ module TileLoom
           next many << feature if @tolerance && !feature.thinned && !Geometry::Trimming.few?(bytes.bytesize - 4)
           found[feature] = [[RING, bytes.unpack("E*", offset: HEAD + 4)]]
         end
-        many.zip(simple(many)) { |feature, ring| found[feature] = ring.length < 8 ? [] : [[RING, ring]] }
+        many.zip(simple(many)) { |feature, ring| found[feature] = (ring.length < 8) ? [] : [[RING, ring]] }
         found
       end
 

@@ -12,8 +12,8 @@ module TileLoom
       # a fourth.
       NEAR, FAR = 2.5, 4.0
 
-      # book: a book document; box: of ground in its reference; only: ids of the layers to draw, or nil for all; far: see
-      # GroundDrawing; names: are there labels? plain: are all features drawn as they are?
+      # book: a book document; box: of ground in its reference; only: ids of the layers to draw, or nil for all; far:
+      # see GroundDrawing; names: are there labels? plain: are all features drawn as they are?
       def initialize(book:, source:, box:, width_px:, height_px:, only: nil, far: nil, names: true, plain: false)
         @book, @source, @box, @width_px, @height_px, @only = book, source, box, width_px, height_px, only
         @far, @names, @plain = far, names, plain

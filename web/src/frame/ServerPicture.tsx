@@ -1,21 +1,34 @@
 import { Box, Button, type SxProps } from "@mui/material";
-import { useEffect, useState, type ReactNode } from "react";
+import { useEffect, useRef, useState, type ReactNode } from "react";
 import { getText } from "../api/client";
+import type { Turns } from "./turns";
 
 // What a picture of the server's came to: its address, or why there is none.
 export interface ServerPicture {
-  src: string;
+  // Undefined until its turn has come.
+  src: string | undefined;
   problem: string | null;
   asking: boolean;
+  // Does it come though nobody has scrolled to it?
+  eager: boolean;
+  onLoad: () => void;
   onError: () => void;
   again: () => void;
 }
 
 // A picture that does not come is asked for once more by itself, which tells what is the matter; then by hand.
-export function useServerPicture(path: string): ServerPicture {
+// turns: it waits for its turn among those of its kind.
+export function useServerPicture(path: string, turns?: Turns): ServerPicture {
   const [problem, setProblem] = useState<string | null>(null);
   const [asking, setAsking] = useState(false);
   const [drawn, setDrawn] = useState<string | null>(null);
+  const [asked, setAsked] = useState<string | null>(turns ? null : path);
+  const over = useRef(() => {});
+  useEffect(() => {
+    if (!turns) return setAsked(path);
+    over.current = turns.take(() => setAsked(path));
+    return () => over.current();
+  }, [path, turns]);
   useEffect(() => {
     setProblem(null);
     setAsking(false);
@@ -36,7 +49,18 @@ export function useServerPicture(path: string): ServerPicture {
       },
     );
   };
-  return { src: drawn ?? path, problem, asking, again, onError: () => !asking && !problem && again() };
+  return {
+    src: drawn ?? asked ?? undefined,
+    problem,
+    asking,
+    eager: turns !== undefined,
+    again,
+    onLoad: () => over.current(),
+    onError: () => {
+      over.current();
+      if (!asking && !problem) again();
+    },
+  };
 }
 
 // The picture itself, or a plain place where there is none.
@@ -48,7 +72,16 @@ export function DrawnPicture({ picture, sx }: { picture: ServerPicture; sx: SxPr
       </Box>
     );
   return (
-    <Box component="img" loading="lazy" alt="" draggable={false} src={picture.src} onError={picture.onError} sx={sx} />
+    <Box
+      component="img"
+      loading={picture.eager ? "eager" : "lazy"}
+      alt=""
+      draggable={false}
+      src={picture.src}
+      onLoad={picture.onLoad}
+      onError={picture.onError}
+      sx={sx}
+    />
   );
 }
 

@@ -8,6 +8,7 @@ import { count } from "../api/words";
 import { useAlso } from "./useAlso";
 import { leafAt, leafCount } from "./leaves";
 import { DrawnPicture, PictureProblem, useServerPicture } from "./ServerPicture";
+import { SMALL_PICTURES } from "./turns";
 import { useRested } from "./useRested";
 import { useSheet } from "./useSheet";
 
@@ -261,7 +262,7 @@ interface PictureProps {
 // A small picture with its name: a sheet to go to, or the key that leads to the cells.
 function Picture({ image, name, note, current = false, also = false, to, onPick }: PictureProps) {
   const { search } = useLocation();
-  const picture = useServerPicture(image);
+  const picture = useServerPicture(image, SMALL_PICTURES);
   const target = to
     ? { component: Link, to: `${to}${search}` }
     : {

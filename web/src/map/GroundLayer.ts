@@ -4,6 +4,11 @@ import { getForViewAndSize } from "ol/extent";
 import { getText } from "../api/client";
 import { AGAIN_MS, incomplete } from "../api/incomplete";
 
+// How the drawing of the ground stands: it is there, some of it is, it is on its way for so many seconds, it failed.
+export type GroundState = { kind: "drawn" | "more" | "failed" } | { kind: "waiting"; seconds: number };
+
+const TELL_MS = 1_000;
+
 const sameExtent = (a: number[], b: number[]) => a.every((number, index) => Math.abs(number - b[index]!) < 1e-9);
 
 // The core's SVG of the ground in view, in the page itself so that it has the book's fonts. While the
@@ -17,12 +22,15 @@ export class GroundLayer extends Layer {
   private timer: number | undefined;
   private later: number | undefined;
   private hurry = false;
+  private since = 0;
+  private clock: number | undefined;
   // Layers whose drawing is not that of the latest state; null for all.
   private stale: Set<string> | null = new Set();
 
   constructor(
     private readonly book: number,
     private revision: number,
+    private readonly tell: (state: GroundState) => void,
   ) {
     super({});
     this.holder.style.cssText = "position:absolute;inset:0;overflow:hidden";
@@ -79,7 +87,23 @@ export class GroundLayer extends Layer {
   close() {
     window.clearTimeout(this.timer);
     window.clearTimeout(this.later);
+    window.clearInterval(this.clock);
     this.stop?.abort();
+  }
+
+  // What takes long is told of, second by second.
+  private wait() {
+    window.clearInterval(this.clock);
+    this.since = Date.now();
+    this.clock = window.setInterval(
+      () => this.tell({ kind: "waiting", seconds: Math.round((Date.now() - this.since) / 1000) }),
+      TELL_MS,
+    );
+  }
+
+  private told(state: GroundState) {
+    window.clearInterval(this.clock);
+    this.tell(state);
   }
 
   private place(state: FrameState) {
@@ -112,6 +136,7 @@ export class GroundLayer extends Layer {
     this.asked = path;
     this.stop?.abort();
     this.stop = new AbortController();
+    this.wait();
     try {
       const svg = await getText(parts ? `${path}&only=${parts.join(",")}` : path, this.stop.signal);
       if (parts) this.renew(parts, svg);
@@ -122,11 +147,14 @@ export class GroundLayer extends Layer {
       this.drawn = { extent, resolution };
       this.holder.dataset.ground = "drawn";
       this.changed();
+      this.told({ kind: incomplete(svg) ? "more" : "drawn" });
       if (incomplete(svg)) this.askAgain(path);
     } catch (error) {
       // Asked again with the next movement.
       if (path === this.asked) this.asked = "";
-      if (!(error instanceof DOMException)) this.holder.dataset.ground = "failed";
+      if (error instanceof DOMException) return;
+      this.holder.dataset.ground = "failed";
+      this.told({ kind: "failed" });
     }
   }
 }

@@ -56,7 +56,7 @@ export function GroundMap({
   const book = useBook();
   const target = useRef<HTMLDivElement>(null);
   const { map, pointer, scale } = useOlMap(target, box, clearLeft);
-  useGround(map);
+  const ground = useGround(map);
   const told = useCellLayer(map, { cells, ghosts, selected, onMoved });
   useMarks(map, marks, rings);
   useDraw(map, draw, onDrawn);
@@ -103,6 +103,25 @@ export function GroundMap({
           }}
         >
           {told.join("\n")}
+        </Box>
+      )}
+      {ground && (
+        <Box
+          role="status"
+          sx={{
+            position: "absolute",
+            right: 8,
+            bottom: 40,
+            px: 1,
+            py: 0.25,
+            bgcolor: "background.paper",
+            border: 1,
+            borderColor: "divider",
+            fontSize: 12.5,
+            pointerEvents: "none",
+          }}
+        >
+          {ground}
         </Box>
       )}
       <Box

@@ -1,17 +1,19 @@
 import OlMap from "ol/Map";
-import { useEffect, useRef } from "react";
+import { useEffect, useRef, useState } from "react";
 import { useBook } from "../api/book";
 import type { Book } from "../api/types";
-import { GroundLayer } from "./GroundLayer";
+import { groundSaid } from "./groundSaid";
+import { GroundLayer, type GroundState } from "./GroundLayer";
 
-// The ground of the book as the core draws it, under everything else on the map.
-export function useGround(map: OlMap | null) {
+// The ground of the book as the core draws it, under everything else on the map. What is to be said of it, or null.
+export function useGround(map: OlMap | null): string | null {
+  const [state, setState] = useState<GroundState>({ kind: "drawn" });
   const book = useBook();
   const ground = useRef<GroundLayer | null>(null);
   const revision = useRef(book.revision);
   useEffect(() => {
     if (!map) return;
-    const layer = new GroundLayer(book.id, revision.current);
+    const layer = new GroundLayer(book.id, revision.current, setState);
     ground.current = layer;
     map.getLayers().insertAt(0, layer);
     return () => {
@@ -31,6 +33,7 @@ export function useGround(map: OlMap | null) {
       restyled(before, book),
     );
   }, [book]);
+  return groundSaid(state);
 }
 
 // The layers that alone look different in another state of the book; null where their order, their
