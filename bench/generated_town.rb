@@ -72,9 +72,7 @@ module Bench
       angle = random.rand * Math::PI
       cos, sin = Math.cos(angle), Math.sin(angle)
       corners = [[0, 0], [width, 0], [width, depth], [0, depth]]
-      if random.rand < 0.4
-        corners[2, 1] = [[width, depth / 2], [width / 2, depth / 2], [width / 2, depth]]
-      end
+      corners[2, 1] = [[width, depth / 2], [width / 2, depth / 2], [width / 2, depth]] if random.rand < 0.4
       ring = corners.map { |u, v| [x + u * cos - v * sin, y + u * sin + v * cos] }
       rounded(ring + ring.first(1))
     end

@@ -22,6 +22,7 @@ module Bench
         *IndexMeasures.new(@folio_path).rows,
         *BookMeasures.new(@folio_path).rows,
         *GroundMeasures.new.rows,
+        *TownMeasures.new.rows,
         *RasterMeasures.new.rows
       ]
     end

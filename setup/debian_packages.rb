@@ -15,6 +15,7 @@ module Setup
       libharfbuzz-subset0
       libfribidi0
       libvips42
+      libdeflate0
       gdal-bin
       sqlite3
       util-linux

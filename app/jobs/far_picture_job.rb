@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
 module App
-  # Draws a layer as it looks from afar, for maps on the screen.
+  # Draws a layer as it looks from afar, for maps on the screen: a level at a time, so that work which somebody waits for
+  # comes between.
   FarPictureJob =
     Struct.new(:layer_id) do
       def perform
@@ -12,6 +13,7 @@ module App
         far = FarPictures.new(document, book.layers).far(row.key)
         source = book.source
         far.make { |box, side| drawn(document, source, row.key, box, side).tap { Memory.give_back } }
+        WorkQueue.put(:far_picture, layer_id, turn: Turn::COARSE) unless far.whole?
       end
 
       # The map is drawn from all features then: slower, and the same.

@@ -77,16 +77,19 @@ module App
         nil
       end
 
+      # Are all levels drawn?
+      def whole? = found.whole?
+
       def few = DrawnBlocks.new(@row, FeatureBlock::FEW)
 
       def given_up? = File.exist?(File.join(folder, "given-up"))
 
-      # Draws what of it is not there. The block gives the SVG of a part, see TileLoom::Raster::FarPicture#draw.
+      # Draws the next level of it. The block gives the SVG of a part, see TileLoom::Raster::FarPicture#draw_next.
       def make(&block)
-        return if found.whole?
+        return if whole?
         FileUtils.mkdir_p(folder, mode: 0o700)
         blocks = DrawnBlocks.new(@row, 0)
-        found.draw { |box, side| blocks.any?(box) ? block.call(box, side) : nil }
+        found.draw_next { |box, side| blocks.any?(box) ? block.call(box, side) : nil }
         forget_others
       end
 

@@ -7,7 +7,7 @@ RSpec.describe App::FarPictures do
   before do
     empty_database
     FileUtils.rm_rf(App::Rasters.root)
-    stub_const("App::Layer::MANY", {"area" => 20_000, "point" => 10})
+    stub_const("App::Layer::MANY", { "area" => 20_000, "point" => 10 })
     stub_const("TileLoom::Data::BlockBuilder::MANY", 10)
     stub_const("TileLoom::Data::BlockBuilder::SOME", 4)
     stub_const("App::FarPictures::QUICK", 60)
@@ -25,6 +25,12 @@ RSpec.describe App::FarPictures do
   end
 
   def dots(svg) = svg[%r{data-part="dams".*?</g>}m].to_s
+
+  # Level by level, as the worker does it.
+  def all_drawn
+    far = described_class.new(App::Book.find(book.id).core, [layer]).far("dams")
+    App::FarPictureJob.new(layer.id).perform until far.whole?
+  end
 
   def jobs = Delayed::Job.all.count { |job| job.handler.include?("FarPicture") }
 
@@ -46,10 +52,24 @@ RSpec.describe App::FarPictures do
     expect(last_response.body).not_to include("<image")
   end
 
+  # At a scale where the map has names, and on small pictures of sheets, whose legends have its row.
+  it "stands in maps with names and in small pictures as the features do" do
+    all_drawn
+    App::BookChanges.new(App::Book.find(book.id)).apply({ "index" => { "scale" => 20_000 } }, label: "Scale")
+    map
+    work
+    expect([last_response.status, map.include?("<image")]).to eq([200, true])
+    small = App::Snapshot.new(App::Book.find(book.id)).sheet_svg(1, thumb: true)
+    plain = App::Snapshot.new(App::Book.find(book.id)).sheet_svg(1)
+    rows = ->(svg) { svg.scan(/data-part="([^"]*)"/).flatten.uniq - %w[dams] }
+    expect(small).to include("<image")
+    expect(rows.call(small)).to eq(rows.call(plain))
+  end
+
   # The marker that the layer has, at the place that its file says.
   it "has at each place of a feature the colour of its marker, and nothing between" do
     document = App::Book.find(book.id).core
-    App::FarPictureJob.new(layer.id).perform
+    all_drawn
     far = described_class.new(document, [layer]).far("dams")
     picture = far.picture(10)
     colour = document.layers.find { |one| one.id == "dams" }.rules.first.symbol.marker.colour
@@ -74,20 +94,20 @@ RSpec.describe App::FarPictures do
   end
 
   it "is drawn anew for another look, not for another title, and goes with its layer" do
-    App::FarPictureJob.new(layer.id).perform
+    all_drawn
     keys = -> { Dir[File.join(App::Rasters.folder(layer.id), "far-1/*")].length }
     change = ->(**more) do
       layers =
         App::Book.find(book.id).document["layers"].map do |entry|
           (entry["id"] == "dams") ? entry.merge(more.transform_keys(&:to_s)) : entry
         end
-      App::BookChanges.new(App::Book.find(book.id)).apply({"layers" => layers}, label: "Look")
+      App::BookChanges.new(App::Book.find(book.id)).apply({ "layers" => layers }, label: "Look")
     end
     change.call(title: "Other")
     expect(map).not_to include("data-incomplete")
     rules =
       App::Book.find(book.id).entry("dams")["rules"].map do |rule|
-        rule.merge("symbol" => {"marker" => {"shape" => "square", "size_mm" => 3, "colour" => "#00aa00"}})
+        rule.merge("symbol" => { "marker" => { "shape" => "square", "size_mm" => 3, "colour" => "#00aa00" } })
       end
     change.call(rules: rules)
     expect(map).to include("data-incomplete")
@@ -99,7 +119,7 @@ RSpec.describe App::FarPictures do
 
   it "gives way to the features themselves where it cannot be drawn, and says so to a look at a book that moved on" do
     allow(TileLoom::Raster::FarPicture).to receive(:new).and_wrap_original do |make, *rest|
-      make.call(*rest).tap { |one| allow(one).to receive(:draw).and_raise("no ink") }
+      make.call(*rest).tap { |one| allow(one).to receive(:draw_next).and_raise("no ink") }
     end
     layer
     Delayed::Job.delete_all

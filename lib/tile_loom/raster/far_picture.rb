@@ -28,17 +28,15 @@ module TileLoom
         @folder, @box, @step = folder, box, step
       end
 
-      # Draws the levels that are not there, the coarsest first. The block gives the SVG of a Geometry::Box of so many
-      # pixels on each side, or nil where there is nothing.
-      def draw(&block)
-        coarsest.downto(0) do |number|
-          next if File.exist?(path(number))
-          part = "#{path(number)}.#{::Process.pid}.tif"
-          Level.new(@box, @step * 2**number, [WINDOW >> number, 1].max).write(part, &block)
-          File.rename(part, path(number))
-        ensure
-          FileUtils.rm_f(part) if part
-        end
+      # Draws the coarsest of the levels that are not there. The block gives the SVG of a Geometry::Box of so many pixels
+      # on each side, or nil where there is nothing.
+      def draw_next(&block)
+        number = coarsest.downto(0).find { |level| !File.exist?(path(level)) } or return
+        part = "#{path(number)}.#{::Process.pid}.tif"
+        Level.new(@box, @step * 2**number, [WINDOW >> number, 1].max).write(part, &block)
+        File.rename(part, path(number))
+      ensure
+        FileUtils.rm_f(part) if part
       end
 
       # Is what shows so many ground units as a pixel there?

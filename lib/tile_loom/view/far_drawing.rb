@@ -22,8 +22,14 @@ module TileLoom
             blend: layer.blend
           )
 
-      # It stands in no legend, has no labels, and is told of nowhere: it is no part of what is printed.
-      def entries = []
+      # Rows of a legend: of all its rules, as pixels do not tell which of them drew something here.
+      def entries
+        return [] if group.children.empty?
+        layer.rules.map { |rule| Symbology::LegendEntry.of_rule(layer, rule, rule.symbol.marker ? :point : :area) }
+      end
+
+      # It has no labels, and none keep clear of it.
+      def labels? = false
 
       def told = []
 

@@ -174,7 +174,7 @@ module TileLoom
       def placed =
         LabelPlacing.new(
           view,
-          drawings.select { |drawing| LabelPlacing.part?(drawing.layer) },
+          drawings.select { |drawing| LabelPlacing.part?(drawing.layer) && drawing.labels? },
           ring: @ring,
           taken: @taken,
           hand: @hand

@@ -43,6 +43,9 @@ module TileLoom
 
       def told = []
 
+      # May it have labels, and are others to keep clear of it?
+      def labels? = true
+
       # [feature, Symbology::Labels::Rule, its lines of text] of the labels that its features are to have at a scale.
       def labelled(scale)
         features.flat_map do |feature|

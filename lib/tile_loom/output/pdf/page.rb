@@ -17,7 +17,7 @@ module TileLoom
         # see Content.
         def self.of(drawing, told: [], sheet: nil, name: nil, part: nil, georeferenced: true, **how)
           content = Content.new(drawing, **how)
-          streams = [content.to_s, *content.forms].map { |text| Zlib::Deflate.deflate(text, 6) }
+          streams = [content.to_s, *content.forms].map { |text| Deflate.of(text) }
           carried = content.carried.sort.to_h
           forms = content.forms.length
           streams.concat(carried.each_value.flat_map(&:data))
