@@ -7,7 +7,7 @@ RSpec.describe App::FarPictures do
   before do
     empty_database
     FileUtils.rm_rf(App::Rasters.root)
-    stub_const("App::Layer::MANY", { "area" => 20_000, "point" => 10 })
+    stub_const("App::Layer::MANY", {"area" => 20_000, "point" => 10})
     stub_const("TileLoom::Data::BlockBuilder::MANY", 10)
     stub_const("TileLoom::Data::BlockBuilder::SOME", 4)
     stub_const("App::FarPictures::QUICK", 60)
@@ -55,7 +55,7 @@ RSpec.describe App::FarPictures do
   # At a scale where the map has names, and on small pictures of sheets, whose legends have its row.
   it "stands in maps with names and in small pictures as the features do" do
     all_drawn
-    App::BookChanges.new(App::Book.find(book.id)).apply({ "index" => { "scale" => 20_000 } }, label: "Scale")
+    App::BookChanges.new(App::Book.find(book.id)).apply({"index" => {"scale" => 20_000}}, label: "Scale")
     map
     work
     expect([last_response.status, map.include?("<image")]).to eq([200, true])
@@ -101,13 +101,13 @@ RSpec.describe App::FarPictures do
         App::Book.find(book.id).document["layers"].map do |entry|
           (entry["id"] == "dams") ? entry.merge(more.transform_keys(&:to_s)) : entry
         end
-      App::BookChanges.new(App::Book.find(book.id)).apply({ "layers" => layers }, label: "Look")
+      App::BookChanges.new(App::Book.find(book.id)).apply({"layers" => layers}, label: "Look")
     end
     change.call(title: "Other")
     expect(map).not_to include("data-incomplete")
     rules =
       App::Book.find(book.id).entry("dams")["rules"].map do |rule|
-        rule.merge("symbol" => { "marker" => { "shape" => "square", "size_mm" => 3, "colour" => "#00aa00" } })
+        rule.merge("symbol" => {"marker" => {"shape" => "square", "size_mm" => 3, "colour" => "#00aa00"}})
       end
     change.call(rules: rules)
     expect(map).to include("data-incomplete")

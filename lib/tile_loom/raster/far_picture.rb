@@ -28,8 +28,8 @@ module TileLoom
         @folder, @box, @step = folder, box, step
       end
 
-      # Draws the coarsest of the levels that are not there. The block gives the SVG of a Geometry::Box of so many pixels
-      # on each side, or nil where there is nothing.
+      # Draws the coarsest of the levels that are not there. The block gives the SVG of a Geometry::Box of so many
+      # pixels on each side, or nil where there is nothing.
       def draw_next(&block)
         number = coarsest.downto(0).find { |level| !File.exist?(path(level)) } or return
         part = "#{path(number)}.#{::Process.pid}.tif"
