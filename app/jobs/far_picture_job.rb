@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 module App
-  # Draws a layer as it looks from afar, for maps on the screen: a level at a time, so that work which somebody waits for
-  # comes between.
+  # Draws a layer as it looks from afar, for maps on the screen: a level at a time, so that work which somebody waits
+  # for comes between.
   FarPictureJob =
     Struct.new(:layer_id) do
       def perform
