@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "tempfile"
+
 module App
   # Makes a book out of a document and its data: the demo, a book that was exported.
   class NewBook

@@ -173,7 +173,7 @@ module App
     def put(after, cells, with, boxes)
       boxes.each do |id, box|
         Layer.where(id: id).update_all(["edition = edition + 1, coarse_levels = NULL"])
-        Layer.where(id: id).update_all(Layer.bounds(box))
+        Layer.where(id: id).update_all(Layer.bounds(box)) if box
       end
       @book.update!(document: after)
       @book.index.keep(cells, with: with)
