@@ -218,7 +218,7 @@ RSpec.describe TileLoom::View::LabelPlacing do
       # The hill lies above on the page; then below.
       [
         [heights, 0],
-        [heights.map { |one| one.dup.tap { |copy| copy.attributes = {"name" => 220 - one.attributes["name"]} } }, 180]
+        [heights.map { |one| one.with(attributes: {"name" => 220 - one.attributes["name"]}) }, 180]
       ].each do |lines, angle|
         rule = {lines: {position: "on", breaks: true, top: "uphill", repeat_mm: 300}}
         found = result(lines, rule, symbol: {strokes: [{width_mm: 0.2}]})

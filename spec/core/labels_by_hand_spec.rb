@@ -99,7 +99,7 @@ RSpec.describe TileLoom::Symbology::Labels::ByHand do
             .features("dams", nil)
             .reverse
             .each_with_index
-            .map { |feature, index| feature.class.new(id: index, wkb: feature.wkb, attributes: feature.attributes) }
+            .map { |feature, index| feature.with(id: index) }
       )
     expect([source.telling_field("dams"), fresh.telling_field("dams"), source.telling_field("contours")]).to eq(
       ["code", "code", nil]

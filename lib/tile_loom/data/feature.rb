@@ -14,6 +14,10 @@ module TileLoom
       # [min_x, min_y, max_x, max_y] of its shape.
       def sides = @sides ||= Geometry::Wkb.extent([wkb]).to_a
 
+      # The same with another number, shape or other attributes.
+      def with(id: self.id, wkb: self.wkb, attributes: self.attributes) =
+        Feature.new(id: id, wkb: wkb, attributes: attributes, thinned: thinned)
+
       def ==(other) = other.is_a?(Feature) && to_a == other.to_a
 
       def to_a = [id, wkb, attributes]
