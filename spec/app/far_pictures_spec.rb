@@ -132,8 +132,6 @@ RSpec.describe App::FarPictures do
     App::DrawnBlocks.clear
     snapshot = App::Snapshot.new(App::Book.find(book.id))
     App::FeatureBlock.where(layer_id: layer.id).delete_all
-    snapshot.source.features("dams", nil)
-  rescue TileLoom::Refusal => error
-    expect(error.message).to match(/drawn in another CRS meanwhile/)
+    expect { snapshot.source.features("dams", nil) }.to raise_error(TileLoom::Refusal, /in another CRS meanwhile/)
   end
 end
