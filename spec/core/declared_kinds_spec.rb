@@ -119,7 +119,7 @@ RSpec.describe "A kind that is added" do
       end
     with_kind(TileLoom::Symbology::LayerKinds, :Curve, toy) do
       feature = TileLoom::Data::Feature.new(id: 1, attributes: {}, wkb: [1, 8].pack("CV"))
-      expect(TileLoom::Symbology::LayerKinds.of_features([feature])).to be(toy)
+      expect(TileLoom::Symbology::LayerKinds.of_types([feature.wkb.getbyte(1)])).to be(toy)
       expect(TileLoom::Document::Starter.symbol("curve", "#123456")).to eq("strokes" => [{"colour" => "#123456"}])
       expect(TileLoom::Document::Declared.layer_kinds["curve"]).to include("strokes" => true, "fills" => false)
     end
