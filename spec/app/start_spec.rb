@@ -215,10 +215,10 @@ RSpec.describe "The embedded database" do
         elsewhere = App::Database.url.sub(/\w+\z/, "tile_loom_restored")
         Setup::Dumps.new(elsewhere, folder: folder).load(file)
         count = ->(name, table) do
-          ActiveRecord::Base.connection.select_rows("SELECT * FROM `#{name}`.`#{table}` ORDER BY id")
+          ActiveRecord::Base.connection.select_rows("SELECT * FROM `#{name}`.`#{table}` ORDER BY 1, 2, 3, 4")
         end
         own = ActiveRecord::Base.connection.current_database
-        %w[books layers features grid_indices cells edits].each do |table|
+        %w[books layers features feature_blocks grid_indices cells edits].each do |table|
           expect(count.call("tile_loom_restored", table)).to eq(count.call(own, table))
         end
         expect(
