@@ -64,7 +64,7 @@ result["levels"], result["levels_megabytes"] =
 counted = snapshot.cells.map { |cell| [snapshot.source.count("buildings", cell.ground.box), cell.number] }.sort.reverse
 result["most_buildings"] = counted.first[0]
 dense = counted.first(12).map(&:last)
-forget = -> { App::DrawnParts::ALL.clear && App::DrawnBlocks.clear }
+forget = -> { App::DrawnParts::ALL.clear && App::DrawnBlocks::KEPT.clear }
 draw = ->(shown, number) { shown.sheet_svg(number) }
 2.times { draw.call(snapshot, dense.first) }
 result["cold"] = dense.map do |number|

@@ -245,8 +245,7 @@ module Setup
       when /Unable to lock|another mysqld|another process/i
         ": another server has this folder open; end it first"
       when /corrupt|Database page|checksum|assertion failure|crash/i
-        ": its files are damaged. “bin/start --rebuild” makes the spatial indexes anew from the rows; if that does " \
-          "not help, “bin/restore” brings back the last dump"
+        ": its files are damaged. “bin/restore” brings back the last dump"
       else
         ""
       end

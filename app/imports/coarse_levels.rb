@@ -3,8 +3,6 @@
 module App
   # Keeps the coarser levels of a large layer's geometry: see TileLoom::Data::Generalisation.
   class CoarseLevels
-    BATCH = 1_000
-
     def initialize(layer) = @layer = layer
 
     # Layers that are shown by a picture from afar need none.
@@ -38,14 +36,7 @@ module App
 
     def each_feature(&block)
       return to_enum(:each_feature) unless block
-      FeatureBlock
-        .of(@layer)
-        .order(:number)
-        .pluck(:number)
-        .each do |number|
-          bytes = FeatureBlock.of(@layer).where(number: number).pick(:bytes).to_s.b
-          TileLoom::Data::Block.new(bytes).features(nil).each(&block)
-        end
+      DrawnBlocks.new(@layer, 0).each(nil) { |one| one.features(nil).each(&block) }
     end
 
     def fill(level, generalisation)

@@ -8,11 +8,11 @@ module App
       def perform
         row = Layer.find_by(id: layer_id) or return
         return if row.removed
-        book = Book.find(row.book_id)
-        document = book.core
-        far = FarPictures.new(document, book.layers).far(row.key)
-        source = book.source
-        far.make { |box, side| drawn(document, source, row.key, box, side).tap { Memory.give_back } }
+        snapshot = Snapshot.new(Book.find(row.book_id))
+        far = snapshot.far.far(row.key)
+        far.make do |box, side|
+          snapshot.ground_svg(box, side, side, only: [row.key], plain: true).tap { Memory.give_back }
+        end
         WorkQueue.put(:far_picture, layer_id, turn: Turn::COARSE) unless far.whole?
       end
 
@@ -20,26 +20,7 @@ module App
       def failure(job)
         warn("Layer #{layer_id} as it looks from afar could not be drawn: #{job.last_error.to_s.lines.first}")
         row = Layer.find_by(id: layer_id) or return
-        book = Book.find(row.book_id)
-        FarPictures.new(book.core, book.layers).far(row.key).give_up
-      end
-
-      private
-
-      # side: in pixels.
-      def drawn(document, source, key, box, side)
-        map =
-          TileLoom::View::ScreenMap.new(
-            book: document,
-            source: source,
-            box: box,
-            width_px: side,
-            height_px: side,
-            only: [key],
-            names: false,
-            plain: true
-          )
-        TileLoom::Output::Svg.new(map.drawing, size: false).to_s
+        Snapshot.new(Book.find(row.book_id)).far.far(row.key).give_up
       end
     end
 end

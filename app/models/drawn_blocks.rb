@@ -4,36 +4,24 @@ module App
   # The packed features of a layer at one level, as far as they are asked for. They never change, so that both where
   # blocks lie and the blocks that were used last stay in memory, for all requests of a process.
   class DrawnBlocks
-    # Bytes of blocks in memory.
-    MOST_BYTES = 96 * 1024**2
+    # Blocks, by their bytes.
+    KEPT = RecentlyUsed.new(96 * 1024**2)
     # Lists of where blocks lie.
     PLACES = TileLoom::Assets::Readings.new(300)
     # Blocks that one query fetches.
     AT_ONCE = 64
     private_constant :PLACES
 
-    @lock, @kept, @bytes = Mutex.new, {}, 0
-
-    class << self
-      # The block of this key, or nil.
-      def kept(key) = @lock.synchronize { @kept.delete(key)&.tap { |block| @kept[key] = block } }
-
-      def keep(key, block)
-        @lock.synchronize do
-          next if @kept.key?(key)
-          @kept[key] = block
-          @bytes += block.bytesize
-          @bytes -= @kept.shift[1].bytesize while @bytes > MOST_BYTES
-        end
-      end
-
-      # Forgets all of them.
-      def clear = @lock.synchronize { (@bytes = 0) && @kept.clear }
-    end
-
     def initialize(layer, level)
       @layer, @level = layer, level
       @key = [layer.id, layer.edition, level]
+    end
+
+    # The Features whose box meets a Box, all where it is nil, by their identities. thinned: see TileLoom::Data::Feature.
+    def features(box, thinned: false)
+      found = []
+      each(box) { |block| found.concat(block.features(box, thinned: thinned)) }
+      found.sort_by!(&:id)
     end
 
     # Yields each TileLoom::Data::Block that may hold features in a Box; all of them where it is nil.
@@ -47,35 +35,36 @@ module App
     private
 
     # Numbers of the blocks whose box meets a Box.
-    def numbers(box)
-      found = places
-      return found.map(&:first) if box.nil?
-      found.filter_map do |number, min_x, min_y, max_x, max_y|
-        number if min_x <= box.max_x && max_x >= box.min_x && min_y <= box.max_y && max_y >= box.min_y
-      end
-    end
+    def numbers(box) = places.filter_map { |number, own| number if box.nil? || own.intersects?(box) }
 
     def places =
       PLACES.fetch(@key) do
-        FeatureBlock.of(@layer, @level).order(:number).pluck(:number, :min_x, :min_y, :max_x, :max_y)
+        FeatureBlock
+          .of(@layer, @level)
+          .order(:number)
+          .pluck(:number, :min_x, :min_y, :max_x, :max_y)
+          .map { |number, *sides| [number, TileLoom::Geometry::Box.new(*sides)] }
       end
 
     def fetched(numbers)
-      known = numbers.to_h { |number| [number, self.class.kept([*@key, number])] }
+      known = numbers.to_h { |number| [number, KEPT[[*@key, number]]] }
       missing = known.select { |_, block| block.nil? }.keys
-      if missing.any?
-        FeatureBlock
-          .of(@layer, @level)
-          .where(number: missing)
-          .pluck(:number, :bytes)
-          .each do |number, bytes|
-            known[number] = TileLoom::Data::Block.new(bytes.to_s.b)
-            self.class.keep([*@key, number], known[number])
-          end
-      end
+      fetch(missing) { |number, block| known[number] = block } if missing.any?
       # Drawn in another reference meanwhile: nothing is shown in part.
       raise TileLoom::Refusal.new("changes.drawn_anew") if known.value?(nil)
       known.values
+    end
+
+    def fetch(numbers)
+      FeatureBlock
+        .of(@layer, @level)
+        .where(number: numbers)
+        .pluck(:number, :bytes)
+        .each do |number, bytes|
+          block = TileLoom::Data::Block.new(bytes.to_s.b)
+          KEPT.keep([*@key, number], block, block.bytesize)
+          yield number, block
+        end
     end
   end
 end

@@ -10,11 +10,7 @@ module App
     def features(layer_id, box, detail: nil)
       layer = @layers[layer_id] or return []
       level = detail && layer.coarse_levels&.select { |_, tolerance| tolerance <= detail }&.last
-      found = []
-      DrawnBlocks
-        .new(layer, level ? level[0] : 0)
-        .each(box) { |block| found.concat(block.features(box, thinned: !level.nil?)) }
-      found.sort_by!(&:id)
+      DrawnBlocks.new(layer, level ? level[0] : 0).features(box, thinned: !level.nil?)
     end
 
     def count(layer_id, box)
@@ -27,15 +23,13 @@ module App
     # As the import counted them.
     def attribute_names(layer_id) = @layers[layer_id]&.fields.to_h.keys
 
-    # Of larger layers it is not looked for.
-    MOST_TOLD_APART = 50_000
     TELLING = TileLoom::Assets::Readings.new(200)
     private_constant :TELLING
 
     # A layer's features never change: an update makes another layer.
     def telling_field(layer_id)
       layer = @layers[layer_id] or return nil
-      return nil if layer.feature_count > MOST_TOLD_APART
+      return nil if layer.feature_count > TileLoom::Data::TellingField::MOST
       TELLING
         .fetch(layer.id) { [TileLoom::Data::TellingField.of(Feature.where(layer_id: layer.id).pluck(:properties))] }
         .first

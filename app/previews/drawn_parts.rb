@@ -7,11 +7,7 @@ module App
     # Numbers of coordinates in all parts together, about 16 bytes each.
     MOST_NUMBERS = 4_000_000
 
-    def initialize
-      @lock = Mutex.new
-      @parts = {}
-      @numbers = 0
-    end
+    def initialize = @kept = RecentlyUsed.new(MOST_NUMBERS)
 
     # For a book: the same key of another book, or of other data, is another part.
     Scope = Struct.new(:parts, :name) { def fetch(key, &block) = parts.fetch([name, key], &block) }
@@ -19,26 +15,16 @@ module App
     def scope(*name) = Scope.new(self, name)
 
     # The part of this key, worked out by the block where it is not there.
-    def fetch(key)
-      found = @lock.synchronize { @parts.delete(key)&.tap { |entry| @parts[key] = entry } }
-      return found[0] if found
-      yield.tap { |part| keep(key, part) }
-    end
+    def fetch(key) = @kept[key] || yield.tap { |part| keep(key, part) }
 
     # Forgets all of them.
-    def clear = @lock.synchronize { (@numbers = 0) && @parts.clear }
+    def clear = @kept.clear
 
     private
 
     def keep(key, part)
       size = numbers(part)
-      return if size > MOST_NUMBERS / 8
-      @lock.synchronize do
-        next if @parts.key?(key)
-        @parts[key] = [part, size]
-        @numbers += size
-        @numbers -= @parts.shift[1][1] while @numbers > MOST_NUMBERS
-      end
+      @kept.keep(key, part, size) if size <= MOST_NUMBERS / 8
     end
 
     # What is filled and stroked counts once.

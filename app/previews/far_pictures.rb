@@ -41,7 +41,7 @@ module App
     private
 
     # Of the document: what the look of a layer follows from beside itself.
-    BESIDE = %w[crs palette design_scale].freeze
+    BESIDE = %w[crs palette markers design_scale].freeze
     # Of a layer: what its own look does not depend on.
     APART = %w[title visible opacity blend labels label_match source description].freeze
     private_constant :BESIDE, :APART
@@ -80,7 +80,8 @@ module App
       # Are all levels drawn?
       def whole? = found.whole?
 
-      def few = DrawnBlocks.new(@row, FeatureBlock::FEW)
+      # Some of the features in a Box.
+      def few(box) = DrawnBlocks.new(@row, FeatureBlock::FEW).features(box)
 
       def given_up? = File.exist?(File.join(folder, "given-up"))
 

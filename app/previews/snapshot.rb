@@ -126,7 +126,7 @@ module App
     end
 
     # See TileLoom::View::ScreenMap.
-    def ground_svg(box, width_px, height_px, only: nil)
+    def ground_svg(box, width_px, height_px, only: nil, plain: false)
       map =
         TileLoom::View::ScreenMap.new(
           book: document,
@@ -135,7 +135,8 @@ module App
           width_px: width_px,
           height_px: height_px,
           only: only,
-          far: far
+          far: far,
+          plain: plain
         )
       TileLoom::Output::Svg.new(map.drawing, size: false).to_s
     end

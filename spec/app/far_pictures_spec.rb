@@ -129,7 +129,7 @@ RSpec.describe App::FarPictures do
         Delayed::Worker.new(quiet: true, exit_on_complete: true).start
     end
     expect(dots(map).scan("M").length).to be >= 20
-    App::DrawnBlocks.clear
+    App::DrawnBlocks::KEPT.clear
     snapshot = App::Snapshot.new(App::Book.find(book.id))
     App::FeatureBlock.where(layer_id: layer.id).delete_all
     expect { snapshot.source.features("dams", nil) }.to raise_error(TileLoom::Refusal, /in another CRS meanwhile/)

@@ -72,9 +72,9 @@ RSpec.describe App::ProofCache do
   end
 
   it "lets the longest unused go, of parts and of pages" do
+    stub_const("App::DrawnParts::MOST_NUMBERS", 1_000)
     parts = App::DrawnParts.new
     line = ->(length) { [TileLoom::Scene::Path.new(runs: [Array.new(length, 0.0)])] }
-    stub_const("App::DrawnParts::MOST_NUMBERS", 1_000)
     asked = 0
     get = ->(key) { parts.fetch(key) { (asked += 1) && line.call(100) } }
     (1..7).each { |key| get[key] }

@@ -286,7 +286,7 @@ RSpec.describe TileLoom::Data::Inspection do
     [
       {"a" => 1, "b" => 1, "c" => "2024-01-02", "d" => nil, "e" => true, "f" => "x"},
       {"a" => 2, "b" => 1.5, "c" => "2024-01-02T10:00:00Z", "e" => false, "f" => 3}
-    ].each { |attributes| types.observe(attributes) }
+    ].each { |attributes| attributes.each { |name, value| types.observe(name, [value]) } }
     expect(types.to_h).to eq(
       {"a" => "integer", "b" => "real", "c" => "date and time", "d" => "text", "e" => "boolean", "f" => "text"}
     )

@@ -12,13 +12,8 @@ module TileLoom
         @types = {}
       end
 
-      # Takes the values of a feature into account: {name → value}.
-      def observe(attributes)
-        attributes.each { |name, value| note(name, type(value)) }
-      end
-
       # Takes the values of one attribute of many features into account.
-      def observe_all(name, values)
+      def observe(name, values)
         @types[name] = nil unless @types.key?(name)
         known = values.compact
         return if known.empty? || @types[name] == "text"

@@ -19,7 +19,7 @@ module TileLoom
         # Of each feature: bytes of its shape and of its values, its box, its identity, which list of names it has.
         @sizes, @boxes, @ids, @layouts = +"".b, +"".b, [], []
         @known = []
-        @sides = [Float::INFINITY, Float::INFINITY, -Float::INFINITY, -Float::INFINITY]
+        @sides = Geometry::Box::NO_SIDES
       end
 
       def count = @ids.length
@@ -72,14 +72,7 @@ module TileLoom
         @boxes << box
         @ids << id
         @layouts << layout
-        grow(*box.unpack("E4"))
-      end
-
-      def grow(west, south, east, north)
-        @sides[0] = west if west < @sides[0]
-        @sides[1] = south if south < @sides[1]
-        @sides[2] = east if east > @sides[2]
-        @sides[3] = north if north > @sides[3]
+        @sides = Geometry::Box.widen(@sides, box.unpack("E4"))
       end
 
       # Lists of places of features that lie together.
@@ -108,11 +101,10 @@ module TileLoom
         shapes, rows = [], []
         places.each { |place| record(place, shapes, rows) }
         boxes = places.map { |place| @boxes.byteslice(place * 32, 32) }
-        west, south, east, north = boxes.join.unpack("E*").each_slice(4).to_a.transpose
         Built.new(
           number,
           places.length,
-          Geometry::Box.new(west.min, south.min, east.max, north.max),
+          Geometry::Box.around(boxes.join.unpack("E*")),
           Block.dump(@ids.values_at(*places), boxes, shapes, rows, places.map { |place| @known[@layouts[place]] }),
           level
         )

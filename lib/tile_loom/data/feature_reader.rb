@@ -4,9 +4,10 @@ module TileLoom
   module Data
     # Reads features into the book's reference, batch by batch. What is refused says which feature; what is repaired is
     # listed in `repairs`. What kind of file they come from is the concern of the classes below it, which answer
-    # originals: yields an Original, or nil for a feature without geometry, each within `tolerant`.
+    # originals: yields the Original of each feature with a geometry, made within `tolerant`.
     class FeatureReader
       LONGEST_TEXT = 10_000
+      LARGEST_NUMBER = 2_147_483_647
       LEAST_DEGREES = 1e-6
       # A batch is so many features, or fewer where their geometry is large.
       BATCH, BATCH_BYTES = 2_000, 4 * 1024**2
@@ -137,7 +138,7 @@ module TileLoom
       # NUL and its like are no text; half characters give way to U+FFFD.
       def sound(text)
         text = text.scrub unless text.valid_encoding?
-        text.match?(NO_TEXT) ? text.delete("\u0000-\u0008\u000B\u000C\u000E-\u001F") : text
+        text.match?(NO_TEXT) ? text.gsub(NO_TEXT, "") : text
       end
 
       # A value as features have it. name: of the feature, as the block gives it.

@@ -38,6 +38,11 @@ module TileLoom
         raise Refusal.new("data.no_permission", name: File.basename(file))
       end
 
+      # Is it there to be read by GDAL, as a file of one of its formats?
+      def by_gdal?(file) =
+        File.file?(file) && File.extname(file) != FeatureLines::ENDING && !direct?(file) &&
+          File.size(file) <= LARGEST_BYTES
+
       # Is the file read without GDAL?
       def direct?(file) =
         %w[.geojson .json].include?(File.extname(file).downcase) && File.size(file) <= LARGEST_DIRECT_BYTES &&

@@ -9,7 +9,7 @@ module TileLoom
     class FlatGeobuf
       MAGIC = "fgb\x03fgb".b
       # What the types of columns are called in header.fbs; the values of each as GDAL writes them.
-      BOOL, FLOAT, STRING, JSON_TEXT, MOMENT, BINARY = 2, 9, 11, 12, 13, 14
+      BOOL, FLOAT, BINARY = 2, 9, 14
       # type → [bytes, how they unpack]
       NUMBERS = {
         0 => [1, "c"],
@@ -45,7 +45,8 @@ module TileLoom
 
       # Yields what can be read by itself as such a stream, of so many features each, and how many these are.
       def each_share(features)
-        return if header.empty? && @head.nil?
+        header
+        return if @head.nil?
         count = 0
         share = @head.dup
         while more?(4)
@@ -65,7 +66,8 @@ module TileLoom
         template = names.to_h { |name| [name, nil] }
         while more?(4)
           size = sized(4)
-          feature = sized(4 + size) && @at + 4
+          sized(4 + size)
+          feature = @at + 4
           root = feature + @chunk.unpack1("V", offset: feature)
           _, _, geometry, properties = slots(root, 2)
           found = template.dup

@@ -50,12 +50,9 @@ module TileLoom
         # Does it hold longitudes and latitudes alone?
         def degrees? = false
 
-        # What a feature's number in the file (GDAL's FID) is to be raised by to count from 1; nil where its numbers are
-        # none that last.
+        # Of a format in which a part of the features is found by a spatial index, or nearly as quickly: what a
+        # feature's number in the file (GDAL's FID) is to be raised by to count from 1. nil of others.
         def first_number = nil
-
-        # Is a part of its features found by a spatial index, or nearly as quickly?
-        def windows? = !first_number.nil?
 
         # Options with which GDAL opens a file; columns: a Columns, for tables.
         def open_options(_columns = nil) = []

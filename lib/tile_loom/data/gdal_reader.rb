@@ -8,6 +8,9 @@ module TileLoom
     class GdalReader
       NOT_UTF8 = "Texts that are not UTF-8 were read as Windows-1252."
 
+      # Its path.
+      attr_reader :file
+
       # columns: a Columns, where a table's places were named by hand.
       # wanted: see LimitedProcess.
       def initialize(file, columns: Columns.new, wanted: nil)
@@ -24,7 +27,7 @@ module TileLoom
       # says, or for one that says nothing; lenient: what cannot be read is listed, the rest comes in; within: a Box in
       # the reference of the file, where only what meets it is wanted.
       def open(layer = nil, target:, reference: nil, lenient: false, scale: nil, within: nil)
-        found = find(layer)
+        found = found(layer)
         raise Refusal.new("data.no_columns", name: File.basename(@file), at: "/columns") if found.geometry == "None"
         more = {
           target: target,
@@ -47,27 +50,29 @@ module TileLoom
       end
 
       # The Inspection::Found of a layer (the first with nil).
-      def found(layer = nil) = find(layer)
+      def found(layer = nil)
+        found = layer ? named(layer) : @inspection.layers.first
+        # A name that begins with a hyphen would be an option to the tool.
+        if found.name.start_with?("-")
+          called = found.name[0, 60]
+          raise Refusal.new("data.layer_name_hyphen", name: File.basename(@file), layer: called)
+        end
+        found
+      end
 
       # Can a part of a layer be read by itself, with the numbers that its features have among all?
-      def windows?(layer) = find(layer).then { |known| known.streams? && @format.windows? && numbered?(known) }
+      def windows?(layer) = numbered?(found(layer))
 
       # Writes a layer as a GeoPackage with a spatial index.
       def copy(layer, path)
-        known = find(layer)
-        GdalProcess.new(
-          File.basename(@file),
-          drivers: [*@format.drivers, "GPKG", "SQLite"],
-          wanted: @wanted,
-          reads: @format.files(@file),
-          writes: [File.dirname(path)]
-        ).capture(
+        known = found(layer)
+        process("GPKG", "SQLite", writes: [File.dirname(path)]).capture(
           "ogr2ogr",
           "-f",
           "GPKG",
           "-dim",
           "XY",
-          *(known.any? ? %w[-nlt CONVERT_TO_LINEAR] : %w[-nlt GEOMETRY]),
+          *straight(known),
           "-nln",
           IndexedCopy::LAYER,
           *@format.open_options(@columns),
@@ -83,20 +88,13 @@ module TileLoom
       NUMBER = "tile_loom_number"
       private_constant :NUMBER
 
-      # Does each bring along the number that it has in the file?
+      # Does each feature that is streamed bring along the number that it has in the file?
       def numbered?(known) =
-        !@format.first_number.nil? && !known.name.match?(/["\\]/) &&
+        known.streams? && !@format.first_number.nil? && !known.name.match?(/["\\]/) &&
           known.own.keys.none? { |name| name.casecmp?(NUMBER) }
 
-      def find(layer)
-        found = layer ? named(layer) : @inspection.layers.first
-        # A name that begins with a hyphen would be an option to the tool.
-        if found.name.start_with?("-")
-          called = found.name[0, 60]
-          raise Refusal.new("data.layer_name_hyphen", name: File.basename(@file), layer: called)
-        end
-        found
-      end
+      # A layer of one kind may hold several of it, too; one of any kind may hold curves.
+      def straight(known) = ["-nlt", known.any? ? "CONVERT_TO_LINEAR" : "GEOMETRY"]
 
       def named(layer)
         @inspection.layers.find { |found| found.name == layer } or
@@ -117,9 +115,7 @@ module TileLoom
 
       # Yields the FlatGeobuf of its features.
       def stream(found, spatial)
-        # A layer of one kind may hold several of it, too; one of any kind may hold curves.
-        kind = found.any? ? "CONVERT_TO_LINEAR" : "GEOMETRY"
-        own = ["FlatGeobuf", "-lco", "SPATIAL_INDEX=NO", "-nlt", kind]
+        own = ["FlatGeobuf", "-lco", "SPATIAL_INDEX=NO", *straight(found)]
         process, cut = process("FlatGeobuf"), false
         process.output(*command(found, own, "/vsistdout/features.fgb", spatial)) do |io|
           yield FlatGeobuf.new(io, counted: process.method(:counted))
@@ -151,12 +147,14 @@ module TileLoom
         end
       end
 
-      def process(driver) =
+      # drivers: that write.
+      def process(*drivers, **more) =
         GdalProcess.new(
           File.basename(@file),
-          drivers: [*@format.drivers, driver],
+          drivers: [*@format.drivers, *drivers],
           wanted: @wanted,
-          reads: @format.files(@file)
+          reads: @format.files(@file),
+          **more
         )
 
       def command(found, own, target, spatial) =
@@ -175,7 +173,7 @@ module TileLoom
 
       # The layer, with the numbers of its features where they last.
       def chosen(found, target)
-        return target, @format.address(@file), found.name unless numbered?(found) && found.streams?
+        return target, @format.address(@file), found.name unless numbered?(found)
         [
           "-dialect",
           "OGRSQL",

@@ -81,9 +81,6 @@ module TileLoom
         )
       end
 
-      LARGEST_NUMBER = 2_147_483_647
-      private_constant :LARGEST_NUMBER
-
       # Its own where that is a whole number beyond those before it, else one more than the last.
       def number(entry, index)
         return index + 1 unless @numbered

@@ -8,11 +8,10 @@ module TileLoom
       # More fields than anybody draws or labels by make every list of them slow.
       MOST_FIELDS = 2_000
 
-      # columns: of a table, what its places were taken from, or nil where they must be named.
+      # columns: of a table, what its places were taken from, or nil where they must be named; own: name → type and
+      # subtype of each attribute as GDAL names them.
       Found =
         Struct.new(:name, :count, :geometry, :attributes, :box, :reference, :columns, :own, keyword_init: true) do
-          # own: name → type and subtype of each attribute as GDAL names them.
-
           # Can all that it has be handed on as FlatGeobuf?
           def streams? = own.values.all? { |type| STREAMED.include?(type[/\A\w+/]) } && !SURFACES.match?(geometry)
 

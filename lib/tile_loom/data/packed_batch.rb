@@ -15,7 +15,7 @@ module TileLoom
           names, values, whole = PackedBatch.table(attributes)
           types = AttributeTypes.new
           names.zip(values.transpose) do |name, column|
-            types.observe_all(name, whole ? column : column.reject { |value| value.is_a?(Array) })
+            types.observe(name, whole ? column : column.reject { |value| value.is_a?(Array) })
           end
           new(
             originals.map(&:id),

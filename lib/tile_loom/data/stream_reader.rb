@@ -100,9 +100,6 @@ module TileLoom
         item
       end
 
-      LARGEST_NUMBER = 2_147_483_647
-      private_constant :LARGEST_NUMBER
-
       # The one that it has in the file, or how many came so far.
       def number(attributes)
         return @count unless @number
@@ -145,11 +142,11 @@ module TileLoom
       # Its well-known binary, with closed rings; Refusal where it is no shape. Its box is known afterwards.
       def sound_shape(item)
         open = false
-        sides = [Float::INFINITY, Float::INFINITY, -Float::INFINITY, -Float::INFINITY]
+        sides = Geometry::Box::NO_SIDES
         Geometry::Wkb.walk(item.wkb, 0, 0) do |type, offset, count|
           numbers = item.wkb.unpack("E#{count * 2}", offset: offset)
           demand_finite(numbers, item)
-          grow(sides, numbers)
+          sides = Geometry::Box.widen(sides, numbers)
           next if type == Geometry::Wkb::POINT
           open = true if type == Geometry::Wkb::POLYGON && (numbers[0] != numbers[-2] || numbers[1] != numbers[-1])
           if count < LEAST.fetch(type) - ((open && count > 2) ? 1 : 0)
@@ -159,20 +156,6 @@ module TileLoom
         end
         item.box = sides.pack("E4")
         open ? closed(item.wkb) : item.wkb
-      end
-
-      def grow(sides, numbers)
-        min_x, min_y, max_x, max_y = sides
-        index, size = 0, numbers.length
-        while index < size
-          x, y = numbers[index], numbers[index + 1]
-          min_x = x if x < min_x
-          max_x = x if x > max_x
-          min_y = y if y < min_y
-          max_y = y if y > max_y
-          index += 2
-        end
-        sides[0], sides[1], sides[2], sides[3] = min_x, min_y, max_x, max_y
       end
 
       def closed(wkb) =

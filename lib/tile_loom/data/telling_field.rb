@@ -7,6 +7,9 @@ module TileLoom
       # Fields that are identifiers by custom come first.
       LIKELY = /\A(fid|id|gid|uid|uuid|code|key|ref|number|no|name)\z/i
 
+      # Of more features it is not looked for.
+      MOST = 50_000
+
       module_function
 
       # lists: of one or of several versions, the attributes of all features ({field → value} each). Its name, or nil.

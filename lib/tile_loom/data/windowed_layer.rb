@@ -12,8 +12,6 @@ module TileLoom
       WANTED, KEPT = 30_000, 4
       # About what is asked for, of its size.
       MARGIN = 0.02
-      # Of larger layers no field is looked for that tells their features apart.
-      MOST_TOLD_APART = 50_000
 
       attr_reader :extent, :attribute_names
 
@@ -28,15 +26,16 @@ module TileLoom
       # The Features whose box meets a Box, all where it is nil, by their identities.
       def features(box)
         return @all ||= @read.call(nil) if box.nil?
-        return [] unless box.intersects?(@extent)
         window(box).features(box)
       end
 
       def telling_field
-        return nil if @count > MOST_TOLD_APART
+        return nil if @count > TellingField::MOST
         @telling ||= [TellingField.of(features(nil).map(&:attributes))]
         @telling.first
       end
+
+      def raster = nil
 
       private
 

@@ -38,8 +38,8 @@ module TileLoom
             features, others = document.layers.each_with_index.partition { |layer, _| !layer.tiles && !layer.raster? }
             features.each do |layer, index|
               yield layer.title if block_given?
-              windowed = located(layer, index) { LargeLayer.of(self, layer, index, shifts, told) }
-              next source.add_windowed(layer.id, windowed) if windowed
+              windowed = located(layer, index) { LargeLayer.windowed(self, layer, shifts) }
+              next source.take(layer.id, windowed) if windowed
               source.add(layer.id, located(layer, index) { read(layer, chosen(shifts, layer, index)) })
             end
             settle(shifts)
@@ -57,26 +57,21 @@ module TileLoom
           data = layer.data or raise Refusal.new("book.layer_without_data")
           next of_collection(data["collection"], target) if data["collection"]
           raise Refusal.new("book.layer_data_elsewhere", file: data["file"]) unless path
-          file = File.expand_path(data["file"], File.dirname(path))
+          file = beside(data["file"])
           next of_lines(file, data, target) if File.extname(file) == Data::FeatureLines::ENDING && data["crs"]
-          if data_file(layer) && File.size(file) <= Data::FileReader::LARGEST_BYTES
-            next gdal(file).open(data["layer"], target: target, scale: document.index.scale)
-          end
+          known = gdal(layer)
+          next known.open(data["layer"], target: target, scale: document.index.scale) if known
           Data::FileReader.open(file, target: target, layer: data["layer"], scale: document.index.scale)
         end
       end
 
-      # The file that holds the features of a layer, which GDAL reads; nil where it is another.
-      def data_file(layer)
-        named = layer.data && layer.data["file"] or return nil
-        return nil unless path
-        file = File.expand_path(named, File.dirname(path))
-        return nil if !File.file?(file) || Data::FileReader.direct?(file)
-        (File.extname(file) == Data::FeatureLines::ENDING) ? nil : file
+      # The Data::GdalReader of the file of a layer, which is looked into once for all its layers; nil where GDAL does
+      # not read it.
+      def gdal(layer)
+        file = path && layer.data && layer.data["file"]&.then { |name| beside(name) }
+        return nil unless file && Data::FileReader.by_gdal?(file)
+        (@gdal ||= {})[file] ||= Data::GdalReader.new(file)
       end
-
-      # The Data::GdalReader of a file, which is looked into once.
-      def gdal(file) = (@gdal ||= {})[file] ||= Data::GdalReader.new(file)
 
       # The files of a layer of pixels.
       def files(layer)
@@ -84,13 +79,16 @@ module TileLoom
         named = data["files"] || [data["file"]].compact
         raise Refusal.new("book.layer_data_elsewhere", file: named.first.to_s) unless path
         named.map do |name|
-          file = File.expand_path(name, File.dirname(path))
+          file = beside(name)
           raise Refusal.new("data.no_such_file", name: File.basename(file)) unless File.file?(file)
           file
         end
       end
 
       private
+
+      # The path of a file that the document names.
+      def beside(name) = File.expand_path(name, File.dirname(path))
 
       # Features of a book file have their own numbers, by which the book knows them.
       def of_collection(collection, target) =

@@ -8,57 +8,53 @@ module TileLoom
       # Points on each side of a window when it is brought to the reference of the file, and what is added to it.
       SIDE, MARGIN = 9, 0.01
 
-      # The WindowedLayer; nil where it is to be read at once. told: a list to which sentences are added.
-      def self.of(folio, layer, index, shifts, told)
-        file = folio.data_file(layer) or return nil
-        return nil if File.size(file) > Data::FileReader::LARGEST_BYTES
-        reader = folio.gdal(file)
+      # The WindowedLayer of a layer of a Folio; nil where it is to be read at once. shifts: ChosenOperations.
+      def self.windowed(folio, layer, shifts)
+        reader = folio.gdal(layer) or return nil
         found = reader.found(layer.data["layer"])
         return nil if found.count <= Data::WindowedLayer::MANY || found.box.nil? || !found.streams?
-        new(folio, layer, index, file, reader, found, told).windowed(shifts)
+        new(folio, layer, reader, found, shifts).windowed
       end
 
-      def initialize(folio, layer, index, file, reader, found, told)
-        @folio, @layer, @index, @file, @reader, @found, @told = folio, layer, index, file, reader, found, told
-        @name = layer.data["layer"]
-      end
-
-      def windowed(shifts)
-        open = nil
-        # What is opened first, of the file itself, chooses the transformation; nothing of it is read.
+      def initialize(folio, layer, reader, found, shifts)
+        @folio, @layer, @reader, @found = folio, layer, reader, found
+        # What is opened first chooses the transformation; nothing of it is read.
         first =
-          shifts.reader(title: @layer.title) do |crs|
-            target = crs.for_fixed_scale!
-            open = opener(target)
-            @reader.open(@name, target: target, scale: scale)
+          shifts.reader(title: layer.title) do |crs|
+            @target = crs.for_fixed_scale!
+            whole
           end
-        own = first.source_reference
-        Data::WindowedLayer.new(
-          count: @found.count,
-          extent: extent(own, open),
-          names: @found.attributes.map { |attribute| attribute["name"] }
-        ) { |box| read(open.call(box && back(box, own, open))) }
+        @own = first.source_reference
+      end
+
+      # nil where the target cannot show all that the file says it reaches over.
+      def windowed
+        extent = around(Geometry::Box.new(*@found.box), Crs::Transform.between(@own, @target)) or return nil
+        names = @found.attributes.map { |attribute| attribute["name"] }
+        Data::WindowedLayer.new(count: @found.count, extent: extent, names: names) do |box|
+          read(box ? part(box) : whole)
+        end
       end
 
       private
 
+      def whole = @reader.open(@found.name, target: @target, scale: scale)
+
       def scale = @folio.document.index.scale
 
-      # The block opens a FeatureReader within a Box of the file's reference, or over all.
-      Opener = Struct.new(:target, :block) { def call(box) = block.call(box) }
-      private_constant :Opener
-
-      def opener(target)
-        Opener.new(target, ->(box) { box ? indexed(target, box) : @reader.open(@name, target: target, scale: scale) })
+      # What meets a Box of the target; all of it where the box lies beyond what the file's reference can show.
+      def part(box)
+        around = around(box, Crs::Transform.between(@target, @own))
+        within = around ? around.grow(around.width * MARGIN, around.height * MARGIN) : Geometry::Box.new(*@found.box)
+        return @reader.open(@found.name, target: @target, scale: scale, within: within) if @reader.windows?(@found.name)
+        copy.open(Data::IndexedCopy::LAYER, target: @target, reference: @own, scale: scale, within: within)
       end
 
-      def indexed(target, box)
-        return @reader.open(@name, target: target, scale: scale, within: box) if @reader.windows?(@name)
-        copy = Data::IndexedCopy.of(@file, @found.name) { |path| @reader.copy(@name, path) }
-        @copied ||= Data::GdalReader.new(copy)
-        reference = @reader.open(@name, target: target).source_reference
-        @copied.open(Data::IndexedCopy::LAYER, target: target, reference: reference, scale: scale, within: box)
-      end
+      def copy =
+        @copy ||=
+          Data::GdalReader.new(
+            Data::IndexedCopy.of(@reader.file, @found.name) { |path| @reader.copy(@found.name, path) }
+          )
 
       # A window that holds nothing is no fault of the file.
       def read(reader)
@@ -68,25 +64,17 @@ module TileLoom
         []
       end
 
+      # What several windows say is told once.
       def remember(reader)
-        reader.told.each do |sentence|
-          said = "#{@layer.title}: #{sentence}"
-          @told << said unless @told.include?(said)
-        end
+        said = reader.told.map { |sentence| "#{@layer.title}: #{sentence}" }
+        @folio.told.concat(said - @folio.told)
       end
 
-      def extent(own, open) = around(Geometry::Box.new(*@found.box), Crs::Transform.between(own, open.target), 0.0)
-
-      # In the reference of the file.
-      def back(box, own, open) = around(box, Crs::Transform.between(open.target, own), MARGIN)
-
-      # A Box about all points of the sides of a box; where some of them lie nowhere, all of the layer.
-      def around(box, transform, margin)
+      # A Box about points all over a box, transformed; nil where some of them lie nowhere.
+      def around(box, transform)
         shares = (0..SIDE).map { |step| step / SIDE.to_f }
         found = transform.forward(box.lattice(shares).flatten)
-        return Geometry::Box.new(*@found.box) unless found.all?(&:finite?)
-        whole = Geometry::Box.around(found)
-        whole.grow(whole.width * margin, whole.height * margin)
+        found.all?(&:finite?) ? Geometry::Box.around(found) : nil
       end
     end
   end

@@ -7,9 +7,14 @@ module TileLoom
       Struct.new(:min_x, :min_y, :max_x, :max_y) do
         # The Box of flat coordinates [x, y, …].
         def self.around(coordinates)
-          min_x = max_x = coordinates.fetch(0)
-          min_y = max_y = coordinates.fetch(1)
-          index, size = 2, coordinates.length
+          x, y = coordinates.fetch(0), coordinates.fetch(1)
+          new(*widen([x, y, x, y], coordinates))
+        end
+
+        # Four sides, moved out as far as flat coordinates reach; Box::NO_SIDES are those of nothing.
+        def self.widen(sides, coordinates)
+          min_x, min_y, max_x, max_y = sides
+          index, size = 0, coordinates.length
           while index < size
             x, y = coordinates[index], coordinates[index + 1]
             min_x = x if x < min_x
@@ -18,7 +23,7 @@ module TileLoom
             max_y = y if y > max_y
             index += 2
           end
-          new(min_x, min_y, max_x, max_y)
+          [min_x, min_y, max_x, max_y]
         end
 
         # left, top, width, height on a page, y down.
@@ -92,6 +97,7 @@ module TileLoom
         end
       end
 
+    Box::NO_SIDES = [Float::INFINITY, Float::INFINITY, -Float::INFINITY, -Float::INFINITY].freeze
     # Chords that a round corner has.
     Box::QUARTER_STEPS = 8
   end

@@ -52,23 +52,13 @@ module TileLoom
 
       # The Box of many geometries, or nil where all are empty.
       def extent(all)
-        min_x = min_y = Float::INFINITY
-        max_x = max_y = -Float::INFINITY
+        sides = Box::NO_SIDES
         all.each do |bytes|
           walk(bytes, 0, 0) do |_type, offset, count|
-            numbers = bytes.unpack("E#{count * 2}", offset: offset)
-            index, size = 0, count * 2
-            while index < size
-              x, y = numbers[index], numbers[index + 1]
-              min_x = x if x < min_x
-              max_x = x if x > max_x
-              min_y = y if y < min_y
-              max_y = y if y > max_y
-              index += 2
-            end
+            sides = Box.widen(sides, bytes.unpack("E#{count * 2}", offset: offset))
           end
         end
-        (min_x <= max_x) ? Box.new(min_x, min_y, max_x, max_y) : nil
+        (sides[0] <= sides[2]) ? Box.new(*sides) : nil
       end
 
       def point(x, y) = [1, POINT, x, y].pack("CVEE")

@@ -68,14 +68,12 @@ module TileLoom
         @out << %( clip-path="url(##{id})"><clipPath id="#{id}">#{inside}</clipPath>)
       end
 
-      def outline_of(area)
-        before = @out
-        @out = +%(<path clip-rule="evenodd" d=")
-        area.runs.each { |run| outline(run, true) }
-        inside = @out << '"/>'
-        @out = before
-        inside
-      end
+      def outline_of(area) =
+        apart do
+          @out << %(<path clip-rule="evenodd" d=")
+          area.runs.each { |run| outline(run, true) }
+          @out << '"/>'
+        end
 
       def path(node)
         paint = node.fill && paint(node.fill)
@@ -84,22 +82,6 @@ module TileLoom
         @out << stroke(node.stroke) if node.stroke
         @out << "/>"
       end
-
-      # What is filled and then stroked once or more is written out once.
-      def outlines_of(node)
-        @written ||= {}.compare_by_identity
-        known = @written[node.runs]
-        return known[1] if known && known[0] == node.closed
-        before, @out = @out, +""
-        node.runs.each { |run| outline(run, node.closed) }
-        text, @out = @out, before
-        @written.shift while @written.size >= MOST_WRITTEN
-        @written[node.runs] = [node.closed, text]
-        text
-      end
-
-      MOST_WRITTEN = 2
-      private_constant :MOST_WRITTEN
 
       # Relative moves from rounded absolute places: short, and no rounding adds up.
       def outline(run, closed)

@@ -5,7 +5,31 @@ module TileLoom
     # What the forms of output have in common: each part of a scene goes to the method that is called after it (path,
     # text, curved_text, image, group, link, thing).
     module Writing
+      # Paths of which the text is at hand.
+      MOST_WRITTEN = 2
+      private_constant :MOST_WRITTEN
+
       private
+
+      # What the block writes, by itself.
+      def apart
+        before, @out = @out, String.new(encoding: @out.encoding)
+        yield
+        @out
+      ensure
+        @out = before
+      end
+
+      # The outlines of a path. What is filled and then stroked once or more is written out once.
+      def outlines_of(node)
+        @written ||= {}.compare_by_identity
+        closed, text = @written[node.runs]
+        return text if text && closed == node.closed
+        text = apart { node.runs.each { |run| outline(run, node.closed) } }
+        @written.shift while @written.size >= MOST_WRITTEN
+        @written[node.runs] = [node.closed, text]
+        text
+      end
 
       # Where the form knows no links, and no data of features.
       def link(_node) = nil

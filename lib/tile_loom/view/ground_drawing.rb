@@ -18,7 +18,7 @@ module TileLoom
       # in page mm where no label may stand; ring: of the frame in page mm where it is no rectangle; hand: what was done
       # to labels by hand; far: answers of(layer id, ground units that cannot be told apart) with what a layer is shown
       # by there instead of its features, which answers picture(those units), a Raster::FarPicture or nil while it is
-      # being drawn, and few, some of its features till then (blocks, see Data::Block); or with nil.
+      # being drawn, and few(Box), some of the Features in it till then; or with nil.
       def initialize(
         layers:,
         source:,
@@ -123,7 +123,7 @@ module TileLoom
 
       def of_features(layer)
         far = from_afar(layer) or return drawn_by(layer, @source.features(layer.id, reach(layer), detail: @detail))
-        picture = far.picture(@detail) or return drawn_by(layer, few(far, reach(layer)), incomplete: true)
+        picture = far.picture(@detail) or return drawn_by(layer, far.few(reach(layer)), incomplete: true)
         FarDrawing.new(layer: layer, picture: picture, view: view, detail: @detail)
       end
 
@@ -131,12 +131,6 @@ module TileLoom
       def from_afar(layer)
         return nil if @far.nil? || @detail.nil? || view.globe? || !view.ground.upright?
         (@names && layer.labels.any?) ? nil : @far.of(layer.id, @detail)
-      end
-
-      def few(far, box)
-        found = []
-        far.few.each(box) { |block| found.concat(block.features(box)) }
-        found.sort_by(&:id)
       end
 
       def drawn_by(layer, features, incomplete: false)

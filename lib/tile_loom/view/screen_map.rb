@@ -13,10 +13,10 @@ module TileLoom
       NEAR, FAR = 2.5, 4.0
 
       # book: a book document; box: of ground in its reference; only: ids of the layers to draw, or nil for all; far:
-      # see GroundDrawing; names: are there labels? plain: are all features drawn as they are?
-      def initialize(book:, source:, box:, width_px:, height_px:, only: nil, far: nil, names: true, plain: false)
+      # see GroundDrawing; plain: are all features drawn as they are, without labels?
+      def initialize(book:, source:, box:, width_px:, height_px:, only: nil, far: nil, plain: false)
         @book, @source, @box, @width_px, @height_px, @only = book, source, box, width_px, height_px, only
-        @far, @names, @plain = far, names, plain
+        @far, @plain = far, plain
       end
 
       # A Scene::Drawing.
@@ -29,7 +29,7 @@ module TileLoom
             source: @source,
             view: FrameView.new(frame: frame, ground: ground, crs: @book.crs),
             tolerance_mm: 0.1 * distance,
-            names: @names && distance <= 1,
+            names: !@plain && distance <= 1,
             seen_scale: seen_scale,
             coarse_mm: @plain ? nil : PIXEL_MM * distance,
             far: @far,

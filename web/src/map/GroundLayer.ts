@@ -22,7 +22,6 @@ export class GroundLayer extends Layer {
   private timer: number | undefined;
   private later: number | undefined;
   private hurry = false;
-  private since = 0;
   private clock: number | undefined;
   // Layers whose drawing is not that of the latest state; null for all.
   private stale: Set<string> | null = new Set();
@@ -94,9 +93,9 @@ export class GroundLayer extends Layer {
   // What takes long is told of, second by second.
   private wait() {
     window.clearInterval(this.clock);
-    this.since = Date.now();
+    const since = Date.now();
     this.clock = window.setInterval(
-      () => this.tell({ kind: "waiting", seconds: Math.round((Date.now() - this.since) / 1000) }),
+      () => this.tell({ kind: "waiting", seconds: Math.round((Date.now() - since) / 1000) }),
       TELL_MS,
     );
   }

@@ -34,6 +34,19 @@ interface GroundMapProps {
   onPick?: (x: number, y: number, reach: number, add: boolean) => void;
 }
 
+// What stands in the lower right corner of the map.
+const NOTE = {
+  position: "absolute",
+  right: 8,
+  px: 1,
+  py: 0.25,
+  bgcolor: "background.paper",
+  border: 1,
+  borderColor: "divider",
+  fontSize: 12.5,
+  pointerEvents: "none",
+};
+
 const NO_MARKS: Extent[] = [];
 const NONE: number[] = [];
 const NO_RINGS: [number, number][][] = [];
@@ -106,40 +119,11 @@ export function GroundMap({
         </Box>
       )}
       {ground && (
-        <Box
-          role="status"
-          sx={{
-            position: "absolute",
-            right: 8,
-            bottom: 40,
-            px: 1,
-            py: 0.25,
-            bgcolor: "background.paper",
-            border: 1,
-            borderColor: "divider",
-            fontSize: 12.5,
-            pointerEvents: "none",
-          }}
-        >
+        <Box role="status" sx={{ ...NOTE, bottom: 40 }}>
           {ground}
         </Box>
       )}
-      <Box
-        sx={{
-          position: "absolute",
-          right: 8,
-          bottom: 8,
-          px: 1,
-          py: 0.25,
-          bgcolor: "background.paper",
-          border: 1,
-          borderColor: "divider",
-          fontSize: 12.5,
-          display: "flex",
-          gap: 1.5,
-          pointerEvents: "none",
-        }}
-      >
+      <Box sx={{ ...NOTE, bottom: 8, display: "flex", gap: 1.5 }}>
         {pointer && (
           <span>
             {coordinate(pointer[0])} E&ensp;{coordinate(pointer[1])} N

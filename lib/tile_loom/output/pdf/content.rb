@@ -238,22 +238,6 @@ module TileLoom
           @out << "/#{key} sh Q\n"
         end
 
-        # What is filled and then stroked once or more is written out once.
-        def outlines_of(node)
-          @written ||= {}.compare_by_identity
-          known = @written[node.runs]
-          return known[1] if known && known[0] == node.closed
-          before, @out = @out, +"".b
-          node.runs.each { |run| outline(run, node.closed) }
-          text, @out = @out, before
-          @written.shift while @written.size >= MOST_WRITTEN
-          @written[node.runs] = [node.closed, text]
-          text
-        end
-
-        MOST_WRITTEN = 2
-        private_constant :MOST_WRITTEN
-
         def outline(run, closed)
           numbers = run.map { |mm| (mm * PER_MM).round }
           @out << Pairs.written(numbers.shift(2), " m\n") << Pairs.written(numbers, " l\n")

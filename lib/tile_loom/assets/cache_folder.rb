@@ -1,0 +1,61 @@
+# frozen_string_literal: true
+
+require "digest"
+require "fileutils"
+require "tmpdir"
+
+module TileLoom
+  module Assets
+    # What was made of files on this disk, kept for the next time: each in a folder of its own, named by all that it is
+    # made from.
+    class CacheFolder
+      # Days that one lies unused.
+      DAYS = 30
+
+      # Where those of a kind lie for the user of this machine (XDG Base Directory Specification).
+      def self.of_user(kind) = File.join(ENV["XDG_CACHE_HOME"] || File.join(Dir.home, ".cache"), "tile-loom", kind)
+
+      # Tells files from others, and from what they were before.
+      def self.known(files) = files.map { |file| [file, File.size(file), File.mtime(file).to_f] }
+
+      def initialize(folder) = @folder = folder
+
+      # Where the one of this key lies, or would lie. key: plain values.
+      def path(key) = File.join(@folder, Digest::SHA256.hexdigest(key.inspect))
+
+      def kept?(key) = File.directory?(path(key))
+
+      # Its path; where it is not there the block makes it, in a folder aside.
+      def fetch(key, &block)
+        make(path(key), &block) unless kept?(key)
+        path(key).tap { |target| FileUtils.touch(target) }
+      end
+
+      private
+
+      def make(target)
+        FileUtils.mkdir_p(@folder, mode: 0o700)
+        sweep
+        Dir.mktmpdir("part-", @folder) do |aside|
+          yield aside
+          begin
+            File.rename(aside, target)
+          rescue Errno::ENOTEMPTY, Errno::EEXIST
+            # Another process made it meanwhile.
+            nil
+          end
+          FileUtils.mkdir_p(aside)
+        end
+      end
+
+      # What was not asked for in a long while goes.
+      def sweep
+        Dir[File.join(@folder, "*")].each do |old|
+          FileUtils.rm_rf(old) if File.mtime(old) < Time.now - DAYS * 86_400
+        rescue Errno::ENOENT
+          nil
+        end
+      end
+    end
+  end
+end
