@@ -30,7 +30,7 @@ module App
 
     module_function
 
-    # Each group of routes passes on what it does not know; the pages come last.
+    # What no group of routes knows goes to the pages.
     def build
       TileCache.promptly!
       hosts, proxies = allowed_hosts, ENV["PROXIES"].to_s.split(",").map(&:strip)
@@ -44,8 +44,7 @@ module App
         use Rack::Protection::HttpOrigin
         use Rack::Protection::PathTraversal
         use Deadline
-        ROUTES.each { |route| use route }
-        run Routes::Pages
+        run Routes::Directory.new(ROUTES, Routes::Pages)
       end
     end
 

@@ -81,6 +81,17 @@ random = Random.new(3)
 result["maps"] = [1.0, 0.5, 0.25, 0.12, 0.06, 0.03].to_h do |share|
   [share, Array.new(12) { window = map.call(share, random) and timed.call { snapshot.ground_svg(window, 988, 600) } }]
 end
+# All sheets to PDF, each process of its own taking the next that is left, as workers do.
+pressed = ->(numbers) do
+  folio = App::Book.find(book.id)
+  press = TileLoom::Output::Press.new(book: folio.core, source: folio.source)
+  cells = press.book.cells(press.source)
+  numbers.each { |number| press.page(cells[number]).dump }
+end
+result["pressed"] = timed.call do
+  halves = (0...snapshot.cells.length).partition(&:even?)
+  halves.map { |half| Thread.new { apart.call { pressed.call(half) } } }.each(&:join)
+end
 result["index"] = timed.call { result["index_bytes"] = snapshot.index_svg.bytesize }
 result["megabytes"] = memory.call
 puts JSON.generate(result)

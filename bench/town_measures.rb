@@ -76,6 +76,10 @@ module Bench
         *found["maps"].map do |share, times|
           ["A town: map on the screen, #{format("%g", share.to_f * 100)} % of its width, p50 · p95", pair(times)]
         end,
+        [
+          "A town: its #{found["cells"]} sheets at 1:10,000 to PDF, two processes",
+          format("%.1f a second", found["cells"] / found["pressed"])
+        ],
         ["A town: picture of its index", format("%.0f ms", found["index"] * 1000)]
       ]
     end

@@ -20,13 +20,21 @@ module Setup
       "RUBY_GC_HEAP_FREE_SLOTS" => "400000"
     }.freeze
 
+    # The paths of all gems, by which bin/loom finds them.
+    PATHS = File.join(ENVIRONMENT["BUNDLE_PATH"], "bundler/setup.rb")
+
     def install
       _, status = Open3.capture2e(ENVIRONMENT, "bundle", "check", chdir: Shell::ROOT)
-      return if status.success?
-      Shell.say "Installing gems (some minutes the first time)"
-      Shell.run("bundle", "install", "--jobs", "4", env: ENVIRONMENT, doing: "Installing gems")
+      return if status.success? && paths_fresh?
+      Shell.say "Installing gems (some minutes the first time)" unless status.success?
+      Shell.run("bundle", "install", "--standalone", "--jobs", "4", env: ENVIRONMENT, doing: "Installing gems")
     rescue Errno::ENOENT
       raise Failure, "Bundler is not installed; install Debian’s ruby-bundler."
     end
+
+    private
+
+    def paths_fresh? =
+      File.file?(PATHS) && File.mtime(PATHS) >= File.mtime("#{ENVIRONMENT["BUNDLE_GEMFILE"]}.lock")
   end
 end

@@ -73,10 +73,9 @@ module App
 
     # The designs of the sheets and of the index sheet (nil where there is none), without the typefaces that the book
     # may have of its own.
-    def layout = TileLoom::Layout::Layout.new(document["layout"], path: "/layout")
+    def layout = design("layout")
 
-    def index_layout =
-      document["index_layout"]&.then { |design| TileLoom::Layout::Layout.new(design, path: "/index_layout") }
+    def index_layout = document["index_layout"] && design("index_layout")
 
     # The core's view of the book, with the cells that were kept.
     def core = self.class.core(document).with_cells(index.core_cells)
@@ -170,6 +169,13 @@ module App
     def attribute_types = layers.filter_map { |layer| layer.fields && [layer.key, layer.fields] }.to_h
 
     private
+
+    # Read once, as nothing of a document is changed in place.
+    def design(member) =
+      (@designs ||= {}.compare_by_identity)[document[member]] ||= TileLoom::Layout::Layout.new(
+        document[member],
+        path: "/#{member}"
+      )
 
     def derive = DERIVED.each { |column, of| self[column] = of.call(document) }
 

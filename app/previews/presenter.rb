@@ -191,11 +191,19 @@ module App
     # What the reference does to lengths over the book's ground; nothing while there is none.
     def distortion(book)
       box = book.extent or return nil
-      found = TileLoom::Crs::Distortion.new(book.crs, box, held: book.index.settings.fetch("held", "projection"))
-      {"words" => found.in_words, "warnings" => found.warnings}
+      crs, held = book.crs, book.index.settings.fetch("held", "projection")
+      key = [crs.code, box, held]
+      DISTORTIONS[key] ||
+        TileLoom::Crs::Distortion
+          .new(crs, box, held: held)
+          .then { |found| {"words" => found.in_words, "warnings" => found.warnings} }
+          .tap { |words| DISTORTIONS.keep(key, words, 1) }
     rescue TileLoom::Refusal => error
       {"words" => "", "warnings" => [error.message]}
     end
+
+    # What was found of them lately.
+    DISTORTIONS = RecentlyUsed.new(100)
 
     # [width, height] in metres on the ground of all that the layers hold, and of the sheet in the middle of the list;
     # nothing where that is not known.

@@ -78,8 +78,11 @@ module App
     def drawn(number) = Zlib.gunzip(sheet_svgz(number))
 
     def sheet_svg(number, thumb: false, ppi: PROOF_PPI)
-      manner = thumb ? {tolerance_mm: 1.2, names: false, ppi: THUMB_PPI, far: far(whole: true)} : {ppi: ppi}
-      svg(composer_of(number, **manner).drawing, small: thumb)
+      return svg(composer_of(number, **thumbnail).drawing, small: true).to_s if thumb
+      composer = composer_of(number, ppi: ppi)
+      return svg(composer.drawing, small: false).to_s if tiles?
+      page = svg(composer.drawing_of([]), small: false)
+      WrittenElements.new(composer, page, [fingerprint(without: TEXTS), number, ppi]).to_s
     end
 
     def tiles? = document.layers.any? { |layer| layer.tiles && layer.visible? }
@@ -87,27 +90,30 @@ module App
     # Does any layer show pixels?
     def pixels? = document.layers.any? { |layer| layer.raster? && layer.visible? }
 
-    # Of all that a page is drawn from.
-    def fingerprint =
-      @fingerprint ||=
-        Digest::SHA256.hexdigest(
-          JSON.generate(
-            [
-              @data,
-              document.settings,
-              cells.map do |cell|
-                [*cell.to_a.drop(1).reject { |part| part.is_a?(TileLoom::Geometry::TurnedRectangle) }, cell.ground.to_a]
-              end
-            ]
-          )
+    TEXTS = TileLoom::Compose::LiveText::OF_THE_BOOK
+
+    # Of all that a page is drawn from, without some parts of the document.
+    def fingerprint(without: [])
+      @fingerprints ||= {}
+      @fingerprints[without] ||= Digest::SHA256.hexdigest(
+        JSON.generate(
+          [
+            @data,
+            document.settings.except(*without),
+            cells.map do |cell|
+              [*cell.to_a.drop(1).reject { |part| part.is_a?(TileLoom::Geometry::TurnedRectangle) }, cell.ground.to_a]
+            end
+          ]
         )
+      )
+    end
 
     # The middle sheet as other elements would make it.
     def design_svg(elements)
       layout = document.settings["layout"]
       other = Book.core(document.settings.merge("layout" => layout.merge("elements" => elements)))
       drawing = TileLoom::Compose::DesignTrial.new(book: other, source: source, cells: cells).drawing
-      svg(drawing || raise(TileLoom::Refusal.new("requests.no_sheet_to_show")), small: true)
+      svg(drawing || raise(TileLoom::Refusal.new("requests.no_sheet_to_show")), small: true).to_s
     end
 
     # The whole index as a small picture.
@@ -153,13 +159,16 @@ module App
         else
           ->(raster) { raster.carried? ? TileLoom::Output::Svg.inline(raster) : "/api/enclosures/#{raster.content}" }
         end
-      TileLoom::Output::Svg.new(drawing, size: false, pictures: pictures, outlined: small).to_s
+      TileLoom::Output::Svg.new(drawing, size: false, pictures: pictures, outlined: small)
     end
 
     # Layers as they look from afar.
     def far(whole: false) = FarPictures.new(document, @rows, whole: whole)
 
     private
+
+    # How a page is composed for a small picture.
+    def thumbnail = {tolerance_mm: 1.2, names: false, ppi: THUMB_PPI, far: far(whole: true)}
 
     def composed(leaf, **options) =
       TileLoom::Compose::Composers.of(

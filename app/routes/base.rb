@@ -27,6 +27,8 @@ module App
         ].map { |name| "changes.#{name}" }.freeze
 
       disable :static, :show_exceptions, :raise_errors, :dump_errors
+      # No logger is made for each request: what goes wrong is told on the error output.
+      set :logging, nil
       disable :protection
       set :host_authorization, {}
 
@@ -88,6 +90,9 @@ module App
       end
 
       not_found { halt_with(404, "answers.no_such_address") }
+
+      # Has it a route for this method (as in HTTP) and path? As Sinatra itself looks for one.
+      def self.answers?(method, path) = routes.fetch(method, []).any? { |pattern, *| pattern === path }
 
       private
 

@@ -71,6 +71,60 @@ RSpec.describe App::ProofCache do
     expect(kept).not_to eq(warm)
   end
 
+  # Whatever an element is drawn from: live texts of the book by name, in a range, by a name that is worked out, in a
+  # legend's title and a table, texts that have none, a map.
+  it "writes elements anew where a text of the book goes into them, and takes the others as they were" do
+    texts = [
+      "{{ book.subtitle }}",
+      "{% assign n = book.edition | plus: 0 %}{% for i in (1..n) %}{{ i }}{% endfor %}",
+      %({% assign k = "bo" | append: "ok" %}{{ [k].author }}),
+      "{{ fields.dam }}",
+      "sheet {{ sheet.name }}",
+      "plain"
+    ]
+    boxes =
+      texts.each_with_index.map do |text, place|
+        {
+          "kind" => "text",
+          "id" => "live-#{place}",
+          "place" => {
+            "left_mm" => 10,
+            "top_mm" => 10 + 8 * place,
+            "width_mm" => 90,
+            "height_mm" => 8
+          },
+          "text" => text
+        }
+      end
+    layout = document_of(book)["layout"]
+    layout["elements"] += boxes
+    fields = [{"id" => "f1", "name" => "dam", "value" => "north"}]
+    App::BookChanges.new(book).apply({"layout" => layout, "edition" => "2", "fields" => fields}, label: "x")
+    page = -> { App::Snapshot.new(App::Book.find(book.id)).sheet_svg(1) }
+    page.call
+    [
+      {"subtitle" => "two"},
+      {"edition" => "3"},
+      {"author" => "A. Weaver"},
+      {"fields" => [{"id" => "f1", "name" => "dam", "value" => "south"}]},
+      {"title" => "Other"},
+      {"description" => "Long"}
+    ].each do |patch|
+      App::BookChanges.new(App::Book.find(book.id)).apply(patch, label: "x")
+      drawn = []
+      allow_any_instance_of(TileLoom::Output::Svg).to receive(:written).and_wrap_original do |original, node|
+        drawn << node.name
+        original.call(node)
+      end
+      warm = page.call
+      expect(drawn).to include(*(0..3).map { |place| "text live-#{place}" }) &
+        be_none { |name| ["text live-4", "text live-5"].include?(name) }
+      App::WrittenElements::KEPT.clear
+      App::DrawnParts::ALL.clear
+      expect(warm).to eq(page.call)
+    end
+  end
+
   it "lets the longest unused go, of parts and of pages" do
     stub_const("App::DrawnParts::MOST_NUMBERS", 1_000)
     parts = App::DrawnParts.new

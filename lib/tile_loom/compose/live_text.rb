@@ -6,18 +6,26 @@ module TileLoom
     class LiveText
       LIMITS = {render_length_limit: 20_000, render_score_limit: 5_000, assign_score_limit: 5_000}.freeze
       LONGEST = 10_000
+      # Parts of the document that come into a drawing through live text alone, in the groups “book” and “fields”.
+      OF_THE_BOOK = %w[title subtitle author subject edition source description fields].freeze
+      # The names of those groups, and ranges, whose ends a visitor does not see.
+      OF_ANY_NAME = /book|fields|\.\./
       # Parsed once a thread, as a Liquid template belongs to whoever fills it.
       KEPT = PerThread.new(:live_texts, most: 500)
-      private_constant :KEPT
+      private_constant :KEPT, :OF_ANY_NAME
 
       def initialize(template, path: nil)
-        @path = path
+        @text, @path = template, path
         raise Refusal.new("live_text.too_long", longest: LONGEST, at: path) if template.length > LONGEST
         @template = KEPT.fetch(template) { Data::TextTemplate.new(template, LIMITS) }
       rescue Liquid::SyntaxError => error
         trouble = Data::TextTemplate.trouble(error)
         raise Refusal.new("live_text.unreadable", template: template[0, 60], trouble: trouble, at: path)
       end
+
+      # May a value of the book as a whole come into it? By its words, as a name can stand where no visitor of the
+      # parsed text looks, and by what it looks up under a name that is worked out.
+      def asks_book? = @text.match?(OF_ANY_NAME) || @template.values_asked.any? { |name, _| !name.is_a?(String) }
 
       # values: nested hash with string keys; written: what is made of each before it comes into the text, or nil.
       def fill(values, written: nil)

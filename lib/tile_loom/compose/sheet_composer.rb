@@ -41,8 +41,22 @@ module TileLoom
       # A part of the drawing that may have been worked out for another composer. key: what makes it this part.
       def part(*key, &block) = @parts ? @parts.fetch(key, &block) : block.call
 
-      # What the block gives, worked out once for this sheet.
-      def once(*key) = (@once ||= {})[key] ||= yield
+      # What the block gives, worked out once for this sheet; whoever asks for it has asked for the texts that it holds.
+      def once(*key)
+        kept = (@once ||= {})[key]
+        kept = @once[key] = asking { yield } unless kept&.first
+        @asks_texts ||= kept.last
+        kept.first
+      end
+
+      # [what the block gives, do texts of the book as a whole (see LiveText::OF_THE_BOOK) go into it?]
+      def asking
+        before, @asks_texts = @asks_texts, false
+        value = yield
+        [value, @asks_texts]
+      ensure
+        @asks_texts = before
+      end
 
       def layout = book.layout
 
@@ -89,18 +103,19 @@ module TileLoom
       def neighbours = book.neighbours(source).of(cell)
 
       # Scene::Drawing of the page.
-      def drawing
-        @drawing ||=
-          Scene::Drawing.new(
-            width_mm: page.width_mm,
-            height_mm: page.height_mm,
-            nodes: elements.map { |element| element.draw(self) },
-            viewports: viewports,
-            title: title,
-            bleed_mm: page.bleed_mm,
-            trim_marks: page.trim_marks?
-          )
-      end
+      def drawing = @drawing ||= drawing_of(elements.map { |element| element.draw(self) })
+
+      # The same page with other nodes on it.
+      def drawing_of(nodes) =
+        Scene::Drawing.new(
+          width_mm: page.width_mm,
+          height_mm: page.height_mm,
+          nodes: nodes,
+          viewports: viewports,
+          title: title,
+          bleed_mm: page.bleed_mm,
+          trim_marks: page.trim_marks?
+        )
 
       # What of the legend's entries the layers draw in a view, where nothing else of the drawing is asked for.
       def ground_entries(view, shown = all_layers)
@@ -211,7 +226,11 @@ module TileLoom
       # Text with its live values filled in; Refusal names the value that is unknown.
       # written: see LiveText#fill.
       def live_text(template, path: nil, written: nil) =
-        once(:live_text, template, written) { LiveText.new(template, path: path).fill(values, written: written) }
+        once(:live_text, template, written) do
+          text = LiveText.new(template, path: path)
+          @asks_texts = true if text.asks_book?
+          text.fill(values, written: written)
+        end
 
       def values = @values ||= live_values.to_h
 

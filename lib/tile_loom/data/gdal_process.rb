@@ -19,9 +19,8 @@ module TileLoom
       def self.all_drivers
         @all_drivers ||=
           %w[ogrinfo gdalinfo]
-            .flat_map do |tool|
-              Open3.capture2e({"LC_ALL" => "C.UTF-8"}, tool, "--formats").first.scan(/^\s+(\S.*?) -[a-z]/).flatten
-            end
+            .map { |tool| Thread.new { Open3.capture2e({"LC_ALL" => "C.UTF-8"}, tool, "--formats").first } }
+            .flat_map { |listing| listing.value.scan(/^\s+(\S.*?) -[a-z]/).flatten }
             .uniq
             .freeze
       end

@@ -82,18 +82,29 @@ module TileLoom
         @file, @name = File.expand_path(file), name
       end
 
+      # Files that were found sound, each as it was then.
+      SOUND = Assets::Readings.new(200)
+      private_constant :SOUND
+
       # Refuses what a plain export does not have, and all of them where nothing keeps the files of this machine from
       # what they run; returns self.
       def demand
         Sandbox.demand_for_sql(name)
-        refuse("data.too_many_tables", most: Units::Number.grouped(MOST_ENTRIES)) if entries.length > MOST_ENTRIES
-        entries.each { |entry| look(entry) }
+        SOUND.fetch(state) { look_through }
         self
       end
 
       private
 
       attr_reader :name
+
+      def state = File.stat(@file).then { |stat| [@file, stat.ino, stat.size, stat.mtime, stat.ctime] }
+
+      def look_through
+        refuse("data.too_many_tables", most: Units::Number.grouped(MOST_ENTRIES)) if entries.length > MOST_ENTRIES
+        entries.each { |entry| look(entry) }
+        true
+      end
 
       def refuse(code, **values) = raise(Refusal.new(code, name: name, **values))
 

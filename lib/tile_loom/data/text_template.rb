@@ -37,8 +37,10 @@ module TileLoom
         readable(filled)
       end
 
-      # [name, names of what it goes into] of each value that it asks for.
-      def values_asked
+      # [name, names of what it goes into] of each value that it asks for; the ends of ranges are not among them.
+      def values_asked = @values_asked ||= find_values_asked
+
+      def find_values_asked
         found = []
         Liquid::ParseTreeVisitor
           .for(@template.root)
@@ -46,6 +48,7 @@ module TileLoom
           .visit
         found
       end
+      private :find_values_asked
 
       # What filters make can be what no drawing and no name of a file may hold: bytes that are no text, control
       # characters.

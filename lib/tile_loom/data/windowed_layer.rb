@@ -6,8 +6,8 @@ module TileLoom
     # format has, or that a copy of it gets. The first window is what is asked for; the more are asked for, the more of
     # the neighbourhood each of them takes along.
     class WindowedLayer
-      # A layer of fewer features is read at once.
-      MANY = 5_000
+      # A layer of fewer features is read at once, more of them where its format has no spatial index.
+      MANY, MANY_TO_COPY = 1_000, 5_000
       # So many features a window aims at; so many of the windows are kept.
       WANTED, KEPT = 30_000, 4
       # About what is asked for, of its size.

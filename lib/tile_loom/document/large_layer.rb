@@ -12,9 +12,17 @@ module TileLoom
       def self.windowed(folio, layer, shifts)
         reader = folio.gdal(layer) or return nil
         found = reader.found(layer.data["layer"])
-        return nil if found.count <= Data::WindowedLayer::MANY || found.box.nil? || !found.streams?
+        return nil if found.count <= least(reader, found) || found.box.nil? || !found.streams?
         new(folio, layer, reader, found, shifts).windowed
       end
+
+      def self.least(reader, found) =
+        if reader.windows?(found.name)
+          Data::WindowedLayer::MANY
+        else
+          Data::WindowedLayer::MANY_TO_COPY
+        end
+      private_class_method :least
 
       def initialize(folio, layer, reader, found, shifts)
         @folio, @layer, @reader, @found = folio, layer, reader, found

@@ -25,13 +25,22 @@ module TileLoom
       # A data address (RFC 2397).
       def self.inline(raster) = "data:#{raster.media};base64,#{[raster.bytes].pack("m0")}"
 
-      def to_s
+      def to_s = page(@drawing.nodes.map { |node| written(node) })
+
+      # What a node is in the page, which is the same in any other page.
+      def written(node)
+        @out = +""
+        apart { write(node) }
+      end
+
+      # The page with these written nodes on it.
+      def page(nodes)
         @out = +""
         width, height = number(@drawing.width_mm), number(@drawing.height_mm)
         @out << %(<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 #{width} #{height}")
         @out << %( width="#{plain(@drawing.width_mm)}mm" height="#{plain(@drawing.height_mm)}mm") if @size
         @out << %( fill="none" style="#{STYLE}">)
-        @drawing.nodes.each { |node| write(node) }
+        nodes.each { |node| @out << node }
         @out << "</svg>"
       end
 
