@@ -133,7 +133,7 @@ module App
     def record(label, before, cells: nil, about: nil)
       ways = Edit.ways(before, @book.document)
       note(ways[:operations], cells)
-      place = Book.where(id: @book.id).pick(:edit_position) + 1
+      place = @book.edit_position + 1
       give_up_undone unless about
       now = Time.now.utc
       edit =

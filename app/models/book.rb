@@ -170,6 +170,8 @@ module App
 
     private
 
+    def keys_of_layers(said) = said && said["layers"].map { |entry| Layer.key_of(entry) }
+
     # Read once, as nothing of a document is changed in place.
     def design(member) =
       (@designs ||= {}.compare_by_identity)[document[member]] ||= TileLoom::Layout::Layout.new(
@@ -181,7 +183,8 @@ module App
 
     # Layers, and versions of layers, that the document does not name are kept aside, not deleted.
     def set_layers_aside
-      named = document["layers"].map { |entry| Layer.key_of(entry) }
+      before, named = [document_before_last_save, document].map { |said| keys_of_layers(said) }
+      return if before == named
       Layer
         .where(book_id: id)
         .pluck(:id, :key, :version, :removed)

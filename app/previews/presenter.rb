@@ -223,16 +223,22 @@ module App
 
     # A small picture of each rule's symbol, as the legend draws it.
     def swatches(layer, assets)
+      own = layer.book.document.slice(*Book::OWN)
       layer
         .entry
         .fetch("rules", [])
         .map do |rule|
-          TileLoom::Output::Swatch.new(
-            TileLoom::Symbology::Symbol.new(rule["symbol"], assets: assets),
-            layer.kind
-          ).to_svg
+          symbol, kind = rule["symbol"], layer.kind
+          SWATCHES[[symbol, kind, own]] ||
+            TileLoom::Output::Swatch
+              .new(TileLoom::Symbology::Symbol.new(symbol, assets: assets), kind)
+              .to_svg
+              .tap { |svg| SWATCHES.keep([symbol, kind, own], svg, svg.bytesize) }
         end
     end
+
+    # Those of symbols that were shown lately.
+    SWATCHES = RecentlyUsed.new(2 * 1024**2)
 
     def layer(layer, assets)
       {
