@@ -46,7 +46,8 @@ module App
 
     # [how many came, their kind]. The blocks are built when all are there.
     def store(reader, layer)
-      blocks, types = TileLoom::Data::BlockBuilder.new, TileLoom::Data::AttributeTypes.new
+      blocks = TileLoom::Data::BlockBuilder.new(processes: PROCESSES)
+      types = TileLoom::Data::AttributeTypes.new
       count, kinds, vertices = 0, [], 0
       TileLoom::Data::ReadAhead
         .new(reader.to_enum(:each_packed, processes: PROCESSES))

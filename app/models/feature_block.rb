@@ -31,9 +31,14 @@ module App
       rows.finish
     end
 
-    def self.row(numbers, block) =
+    def self.row(numbers, block)
+      hex = block.bytes.unpack1("H*")
       "#{numbers.map { |number| Integer(number) }.join(",")}," \
-        "#{block.box.to_a.map { |side| Float(side) }.join(",")},x'#{block.bytes.unpack1("H*")}'"
+        "#{block.box.to_a.map { |side| Float(side) }.join(",")},x'#{hex}'"
+    ensure
+      # See ManyRows#add.
+      [hex, block.bytes].each(&:clear)
+    end
     private_class_method :row
   end
 end

@@ -10,18 +10,20 @@ module App
       @head, @largest, @sql = "INSERT INTO #{table} VALUES ", largest, +""
     end
 
-    # row: SQL of whole numbers and hexadecimal, which need no quoting. Returns whether rows were sent.
+    # row: SQL of whole numbers and hexadecimal, which need no quoting; it is empty afterwards, since what is large is
+    # found to be unused long after. Returns whether rows were sent.
     def add(row)
       full = !@sql.empty? && @sql.bytesize + row.bytesize > @largest
       finish if full
-      @sql << (@sql.empty? ? "" : ",") << "(" << row << ")"
+      @sql << (@sql.empty? ? @head : ",") << "(" << row << ")"
+      row.clear
       full
     end
 
     # Sends what is left.
     def finish
-      ActiveRecord::Base.connection.execute(@head + @sql) unless @sql.empty?
-      @sql = +""
+      ActiveRecord::Base.connection.execute(@sql) unless @sql.empty?
+      @sql.clear
     end
   end
 end

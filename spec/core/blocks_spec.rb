@@ -12,11 +12,13 @@ RSpec.describe TileLoom::Data::BlockBuilder do
       [id, square(random.rand * 1000, random.rand * 700, random.rand * 5), attributes]
     end
   end
-  let(:built) do
-    builder = described_class.new
+  def all_built(**options)
+    builder = described_class.new(**options)
     features.shuffle(random: Random.new(1)).each { |feature| builder.add(*feature) }
     builder.each.to_a
   end
+
+  let(:built) { all_built }
   let(:blocks) { built.map { |block| TileLoom::Data::Block.new(block.bytes) } }
 
   it "gives back each feature with the fields that it had, in the order that is asked for" do
@@ -52,6 +54,13 @@ RSpec.describe TileLoom::Data::BlockBuilder do
         TileLoom::Data::Block.new(block.bytes).features(TileLoom::Geometry::Box.new(0, 0, 500, 705))
       end
     expect(west.length).to be_between(35, 65)
+  end
+
+  it "builds the same blocks in several processes, in the same order" do
+    stub_const("#{described_class}::MANY_TO_SHARE", 1_000)
+    stub_const("#{described_class}::MANY", 1_000)
+    expect(TileLoom::Data::SharedReading).to receive(:new).with(3).and_call_original
+    expect(all_built(processes: 3)).to eq(built)
   end
 
   it "passes over what has no place, and holds values of any length" do

@@ -12,8 +12,12 @@ module TileLoom
 
       # Of a layer of more features than MANY, so many that are spread as all are come in blocks of their own as well.
       FEW, MANY, SOME = -1, 5_000, 4_000
+      # Those of a layer of so many features are built by several processes, where there are.
+      MANY_TO_SHARE = 20_000
 
-      def initialize
+      # processes: that build the blocks of many features.
+      def initialize(processes: 1)
+        @processes = processes
         @spool = Tempfile.create("tile-loom-features", binmode: true)
         File.unlink(@spool.path)
         # Of each feature: bytes of its shape and of its values, its box, its identity, which list of names it has.
@@ -46,21 +50,25 @@ module TileLoom
       # Yields the Built blocks, once; what waited is gone then.
       def each(&block)
         return enum_for(:each) unless block
-        build(&block)
+        @spool.flush
+        offsets
+        return groups(order).each { |group| yield built(*group) } if @processes < 2 || count < MANY_TO_SHARE
+        # The file and all that is known of the features is there in those processes, too.
+        SharedReading.new(@processes) { |group| built(*group) }.each(groups(order), &block)
       ensure
         @spool.close if block
       end
 
       private
 
-      def build
-        @spool.flush
-        offsets
-        along = order
-        grouped(along).each_with_index { |places, number| yield built(number, places) }
-        return if count <= MANY
-        some = along.each_slice((count / SOME.to_f).ceil).map { |places| places[places.length / 2] }
-        grouped(some).each_with_index { |places, number| yield built(number, places, FEW) }
+      # Of each block its number, the places of its features, its level (see Built).
+      def groups(along)
+        Enumerator.new do |found|
+          grouped(along).each_with_index { |places, number| found << [number, places] }
+          next if count <= MANY
+          some = along.each_slice((count / SOME.to_f).ceil).map { |places| places[places.length / 2] }
+          grouped(some).each_with_index { |places, number| found << [number, places, FEW] }
+        end
       end
 
       # Which of the lists of names it is.
