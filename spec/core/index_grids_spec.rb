@@ -47,6 +47,31 @@ RSpec.describe TileLoom::Index::Grid do
     expect(TileLoom::Index::Cover.new(cells, grid.area).left_out_area).to eq(0)
   end
 
+  # A definition by hand beside it: each place of the grid is asked for by itself.
+  it "keeps of many cells just those that meet the area, or show a share of it, each by itself" do
+    lone = TileLoom::Data::Feature.new(id: 2, wkb: TileLoom::Geometry::Wkb.point(449_000, 6_498_200), attributes: {})
+    wide = area(blob(Random.new(8), least: 900, more: 900), lone)
+    [["touching", 0.0], ["touching", 23.0], [0.4, 23.0]].each do |keep, turn|
+      options = {area: wide, size: size(60, 50, 500), turn_deg: turn, overlap_mm: 3}
+      every = described_class.new(keep: "all", **options).cells
+      wanted =
+        every.select { |cell| (keep == "touching") ? wide.meets?(cell.ground) : wide.share_of(cell.ground) >= keep }
+      found = described_class.new(keep: keep, **options).cells
+      expect(found.map(&:ground)).to eq(wanted.map(&:ground))
+      expect(found.length).to be_between(4_000, every.length - 4_000)
+    end
+  end
+
+  it "has as many cells as are asked for, if not more than it may have" do
+    options = {area: area(rectangle(0, 0, 1_000, 1_000)), size: size(100, 100, 1000)}
+    expect(described_class.new(most: 100, **options).cells.length).to eq(100)
+    expect { described_class.new(most: 99, **options).cells }.to invalid(
+      /would make 100 cells; the most is 99/,
+      path: "/index/scale"
+    )
+    expect { described_class.new(most: 20, **options).cells }.to invalid(/up to 100 cells \(10 columns by 10 rows\)/)
+  end
+
   it "begins at a point, turned or not, and covers all the same" do
     [0, 17.5].each do |turn|
       grid =
@@ -118,7 +143,7 @@ RSpec.describe TileLoom::Index::Grid do
       wkt = "POLYGON((0 0,450 0,450 150,150 150,150 450,0 450,0 0))"
       sql =
         "SELECT id, ST_Area(ST_Intersection(geometry, ST_GeomFromText('#{wkt}'))) / ST_Area(geometry) AS share FROM " \
-        "cells"
+          "cells"
       outside("ogr2ogr", "-f", "CSV", "#{folder}/shares.csv", "#{folder}/cells.json", "-dialect", "SQLite", "-sql", sql)
       shares = File.readlines("#{folder}/shares.csv").drop(1).map { |line| line.split(",").last.to_f }
       study = area(ell)

@@ -110,7 +110,10 @@ module TileLoom
       def cells(source) = @cells ||= index.by_hand&.applied(as_generated(source)) || as_generated(source)
 
       # The cells as the index generates them, without what was done by hand.
-      def as_generated(source) = once(:as_generated) { generate(source).cells }
+      def as_generated(source) = woven(source).cells
+
+      # What the index comes to as it is generated: an Index::Answer, of as many cells as a book can have.
+      def woven(source) = once(:woven) { generate(source, most: Index::Grid::LARGEST) }
 
       # Its settings as the book is carried elsewhere: with what was done to its cells by hand.
       def carried(source)
@@ -141,9 +144,8 @@ module TileLoom
       # Uses cells that were generated before (and kept elsewhere) in place of generating them again.
       def with_cells(cells) = tap { @cells, @neighbours, @run = cells, nil, nil }
 
-      # before, afresh: see Index::Spec#generate.
-      def generate(source, before: [], afresh: false) =
-        index.generate(crs: crs, frame: layout.frame_box, source: source, before: before, afresh: afresh)
+      # options: before, afresh, most; see Index::Spec#generate.
+      def generate(source, **options) = index.generate(crs: crs, frame: layout.frame_box, source: source, **options)
 
       # What the cells as they are come to: a Index::Answer.
       def cover(source) = index.cover(cells(source), crs: crs, frame: layout.frame_box, source: source)

@@ -164,7 +164,7 @@ module TileLoom
         end
       end
 
-      def generate(source) = collect("/index") { @book.generate(source) }
+      def generate(source) = collect("/index") { @book.woven(source) }
     end
   end
 end

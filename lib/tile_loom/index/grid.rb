@@ -5,8 +5,10 @@ module TileLoom
     # Rows and columns of equal cells over a study area, neighbours overlapping; cells that do not show
     # enough of the area are dropped.
     class Grid
-      # More cells than this are refused; more places than that before anything is computed.
-      MOST_CELLS, MOST_PLACES = 100_000, 400_000
+      # More cells than this are refused unless more are asked for, at most the LARGEST; so many times as many places
+      # before anything is computed.
+      MOST_CELLS, LARGEST, PLACES = 100_000, 1_000_000, 4
+      private_constant :PLACES
 
       # Where a grid begins: centred on the area; sheet corners on multiples of a ground length; or a sheet's
       # lower left corner at a point. x, y, multiple: in reference units.
@@ -15,11 +17,21 @@ module TileLoom
 
       attr_reader :area, :size, :overlap_mm, :turn_deg
 
-      # overlap_mm: a number for both ways or [across, down]; keep: "touching", "all", or the least share of
-      # a cell (0…1) that must be area; start: a Start; turn_deg: counter-clockwise; step: how far neighbours are
-      # apart, [across, down] in reference units, in place of an overlap; nil where the overlap says so.
-      def initialize(area:, size:, overlap_mm: 0, keep: "touching", start: CENTRED, turn_deg: 0.0, step: [nil, nil])
-        @area, @size, @keep, @start, @turn_deg, @step = area, size, keep, start, turn_deg.to_f, step
+      # overlap_mm: a number for both ways or [across, down]; keep: "touching", "all", or the least share of a cell
+      # (0…1) that must be area; start: a Start; turn_deg: counter-clockwise; step: how far neighbours are apart,
+      # [across, down] in reference units, in place of an overlap; nil where the overlap says so; most: cells that it
+      # may have.
+      def initialize(
+        area:,
+        size:,
+        overlap_mm: 0,
+        keep: "touching",
+        start: CENTRED,
+        turn_deg: 0.0,
+        step: [nil, nil],
+        most: MOST_CELLS
+      )
+        @area, @size, @keep, @start, @turn_deg, @step, @most = area, size, keep, start, turn_deg.to_f, step, most
         @overlap_mm = overlap_mm.is_a?(Array) ? overlap_mm.map(&:to_f) : [overlap_mm.to_f] * 2
         refuse_overlap
         refuse_round_turned
@@ -142,29 +154,46 @@ module TileLoom
         end
       end
 
-      # [row, column, rectangle] of the cells that are kept.
+      # [row, column, rectangle] of the cells that are kept, from the north-west.
       def kept(shift)
         refuse_too_many
         Pulse.expect(rows * columns)
-        rectangles(shift)
-          .select { |_, _, rectangle| counted { keep?(rectangle) } }
-          .tap { |list| refuse(list.length, "#{Units::Number.grouped(list.length)} cells") if list.length > MOST_CELLS }
+        found = rows_of_places(shift).each_slice(GridBlock::SIDE).flat_map { |strip| kept_of(strip) }
+        refuse(found.length, "#{Units::Number.grouped(found.length)} cells") if found.length > @most
+        found
       end
 
-      def counted
-        Pulse.step
-        yield
+      # strip: rows of places, one below the other. A block of them is looked at as a whole first.
+      def kept_of(strip)
+        parted = strip.map { |row| row.each_slice(GridBlock::SIDE).to_a }
+        shares = parted.transpose.map { |rows| (@keep == "all") ? 1.0 : GridBlock.new(rows).share_of(area) }
+        parted.flat_map { |row| row.zip(shares).flat_map { |places, share| kept_places(places, share) } }
       end
 
-      def rectangles(shift)
+      # share: of each of the places that is area, or nil where they differ.
+      def kept_places(places, share)
+        if share
+          Pulse.step(places.length)
+          return keep_share?(share) ? places : []
+        end
+        places.select do |_, _, rectangle|
+          Pulse.step
+          keep?(rectangle)
+        end
+      end
+
+      # Yields rows of [row, column, rectangle] from the north.
+      def rows_of_places(shift)
         width, height = extent
         # A moved grid may need one more row and column, on the side that it was moved away from.
         columns = with_one_before(across, shift[0], pitch[0])
         rows = with_one_before(down.reverse, shift[1], pitch[1]).reverse
-        rows.each_with_index.flat_map do |v, row|
-          columns.each_with_index.map do |u, column|
-            x, y = axes.ground([u + width / 2, v + height / 2])
-            [row, column, Geometry::TurnedRectangle.turned(x, y, *size.at(x, y), turn_deg)]
+        Enumerator.new do |found|
+          rows.each_with_index do |v, row|
+            found << columns.each_with_index.map do |u, column|
+              x, y = axes.ground([u + width / 2, v + height / 2])
+              [row, column, Geometry::TurnedRectangle.turned(x, y, *size.at(x, y), turn_deg)]
+            end
           end
         end
       end
@@ -174,11 +203,10 @@ module TileLoom
         shift.zero? ? moved : [moved.first - pitch, *moved]
       end
 
-      def keep?(rectangle)
-        return true if @keep == "all"
-        return area.meets?(rectangle) if @keep == "touching"
-        area.share_of(rectangle) >= @keep.to_f
-      end
+      # One that is neither all area nor free of it.
+      def keep?(rectangle) = (@keep == "touching") ? area.meets?(rectangle) : keep_share?(area.share_of(rectangle))
+
+      def keep_share?(share) = %w[all touching].include?(@keep) ? share.positive? : share >= @keep.to_f
 
       def refuse_overlap
         smaller = [size.frame_width_mm, size.frame_height_mm].min
@@ -200,13 +228,13 @@ module TileLoom
 
       def refuse_too_many(one_way = nil)
         total = one_way || rows * columns
-        return if total <= MOST_PLACES
+        return if total <= @most * PLACES
         told =
           if one_way
-            "more than #{Units::Number.grouped(MOST_CELLS)} cells one way"
+            "more than #{Units::Number.grouped(@most)} cells one way"
           else
             "up to #{Units::Number.grouped(total)} cells (#{Units::Number.grouped(columns)} columns by " \
-            "#{Units::Number.grouped(rows)} rows)"
+              "#{Units::Number.grouped(rows)} rows)"
           end
         refuse(total, told)
       end
@@ -216,7 +244,7 @@ module TileLoom
           "index.too_many_cells",
           scale: Units::Number.ratio(size.scale),
           told: told,
-          most: Units::Number.grouped(MOST_CELLS),
+          most: Units::Number.grouped(@most),
           smaller_scale: Units::Number.ratio(smaller_scale(total)),
           at: "/index/scale"
         )

@@ -38,9 +38,9 @@ module TileLoom
       def sorted(cells, values)
         case kind
         when "rows"
-          cells.sort_by { |cell| [row(cell), column(cell), cell.number] }
+          cells.sort_by { |cell| rank(row(cell), column(cell), cell.number) }
         when "columns"
-          cells.sort_by { |cell| [column(cell), row(cell), cell.number] }
+          cells.sort_by { |cell| rank(column(cell), row(cell), cell.number) }
         when "rows_back_forth"
           back_and_forth(cells, ->(cell) { row(cell) }, ->(cell) { column(cell) })
         when "columns_back_forth"
@@ -57,6 +57,13 @@ module TileLoom
           cells.sort_by(&:number)
         end
       end
+
+      # More than rows, columns or cells of an index.
+      WIDEST = 1 << 21
+      private_constant :WIDEST
+
+      # The first counts most; one number sorts several times as fast as a list.
+      def rank(first, second, third) = (first * WIDEST + second) * WIDEST + third
 
       def row(cell) = from.start_with?("north") ? cell.row : -cell.row
 

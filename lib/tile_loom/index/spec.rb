@@ -65,10 +65,10 @@ module TileLoom
       end
 
       # frame: Box of the main frame in page mm; before: the cells as they are, whose pinned ones and names
-      # stay (all names: see Renewal); afresh: names by the pattern, whatever they were. Returns a
-      # Index::Answer.
-      def generate(crs:, frame:, source:, before: [], afresh: false)
-        generator = Generators.of(kind).new(self, crs: crs, frame: frame, source: source)
+      # stay (all names: see Renewal); afresh: names by the pattern, whatever they were; most: cells that a grid may
+      # have. Returns a Index::Answer.
+      def generate(crs:, frame:, source:, before: [], afresh: false, most: Grid::MOST_CELLS)
+        generator = Generators.of(kind).new(self, crs: crs, frame: frame, source: source, most: most)
         generated, own = generator.cells
         values = order_values(source)
         fresh = naming.named(order.numbered(generated, values: values), own: own && own_names(generated, own, values))

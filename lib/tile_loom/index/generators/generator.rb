@@ -16,8 +16,9 @@ module TileLoom
         # Sentences that are to be told of what was generated.
         attr_reader :notes
 
-        def initialize(index, crs:, frame:, source:)
-          @index, @crs, @frame, @source = index, crs, frame, source
+        # most: cells that a grid may have.
+        def initialize(index, crs:, frame:, source:, most: Grid::MOST_CELLS)
+          @index, @crs, @frame, @source, @most = index, crs, frame, source, most
           @notes = []
         end
 

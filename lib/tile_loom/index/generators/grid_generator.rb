@@ -78,7 +78,8 @@ module TileLoom
               keep: keep,
               start: start,
               turn_deg: turn,
-              step: step
+              step: step,
+              most: @most
             )
           [demand_some(grid.cells), nil]
         end
