@@ -78,11 +78,10 @@ module App
     def drawn(number) = Zlib.gunzip(sheet_svgz(number))
 
     def sheet_svg(number, thumb: false, ppi: PROOF_PPI)
-      return svg(composer_of(number, **thumbnail).drawing, small: true).to_s if thumb
-      composer = composer_of(number, ppi: ppi)
-      return svg(composer.drawing, small: false).to_s if tiles?
-      page = svg(composer.drawing_of([]), small: false)
-      WrittenElements.new(composer, page, [fingerprint(without: TEXTS), number, ppi]).to_s
+      composer = composer_of(number, **(thumb ? thumbnail : {ppi: ppi}))
+      return svg(composer.drawing, small: thumb).to_s if passing?(thumb)
+      page = svg(composer.drawing_of([]), small: thumb)
+      WrittenElements.new(composer, page, [fingerprint(without: TEXTS), number, thumb, ppi]).to_s
     end
 
     def tiles? = document.layers.any? { |layer| layer.tiles && layer.visible? }
@@ -166,6 +165,9 @@ module App
     def far(whole: false) = FarPictures.new(document, @rows, whole: whole)
 
     private
+
+    # Do pages show what another time may be another, tiles that did not come, layers as they look from afar?
+    def passing?(thumb) = tiles? || (thumb && @rows.any?(&:far?))
 
     # How a page is composed for a small picture.
     def thumbnail = {tolerance_mm: 1.2, names: false, ppi: THUMB_PPI, far: far(whole: true)}

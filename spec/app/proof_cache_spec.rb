@@ -100,7 +100,9 @@ RSpec.describe App::ProofCache do
     layout["elements"] += boxes
     fields = [{"id" => "f1", "name" => "dam", "value" => "north"}]
     App::BookChanges.new(book).apply({"layout" => layout, "edition" => "2", "fields" => fields}, label: "x")
-    page = -> { App::Snapshot.new(App::Book.find(book.id)).sheet_svg(1) }
+    page = -> do
+      App::Snapshot.new(App::Book.find(book.id)).then { |all| [all.sheet_svg(1), all.sheet_svg(1, thumb: true)] }
+    end
     page.call
     [
       {"subtitle" => "two"},
