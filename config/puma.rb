@@ -18,6 +18,8 @@ out_of_band { App::Memory.give_back }
 # Specs run a server of one process.
 silence_fork_callback_warning
 before_fork do
+  # All code is read once, for both of them; else who asks first waits for it.
+  Zeitwerk::Loader.eager_load_all
   require "puma_worker_killer"
   PumaWorkerKiller.config do |config|
     config.ram = Integer(ENV.fetch("SERVER_MB", "2000"))
