@@ -75,6 +75,35 @@ end
 
 # Cut and thinned many at a time or one by one: the same, to the last bit.
 RSpec.describe TileLoom::View::Cutting do
+  def demand_the_same(features, window)
+    [0.05, 0.5, 20, nil].each do |tolerance|
+      found = described_class.new(features, window, tolerance).enum_for(:each).to_a
+      expect(found.map(&:first)).to eq(features)
+      alone =
+        features.map do |feature|
+          [].tap { |runs| TileLoom::View::Clipping.new(feature.wkb, window, tolerance).each_run { |*run| runs << run } }
+        end
+      expect(found.map(&:last)).to eq(alone)
+    end
+  end
+
+  it "gives of lines what GEOS gives of each by itself, of closed ones, too, and of one that stays in one place" do
+    random = Random.new(5)
+    features =
+      (1..300).map do |id|
+        x, y, heading = random.rand * 110 - 5, random.rand * 110 - 5, random.rand * 6.3
+        course =
+          (0...[2, 6, 7, 40][id % 4]).flat_map do
+            heading += random.rand - 0.5
+            [x += Math.cos(heading) * 0.4, y += Math.sin(heading) * 0.4]
+          end
+        course += course.first(2) if (id % 5).zero?
+        course = [50.0, 60.0] * 9 if id == 50
+        TileLoom::Data::Feature.new(id: id, wkb: TileLoom::Geometry::Wkb.line(course), attributes: {})
+      end
+    demand_the_same(features, TileLoom::Geometry::Box.new(0, 0, 100, 100))
+  end
+
   it "gives of small areas what GEOS gives of each by itself" do
     random = Random.new(3)
     features =
@@ -90,15 +119,6 @@ RSpec.describe TileLoom::View::Cutting do
           attributes: {}
         )
       end
-    window = TileLoom::Geometry::Box.new(0, 0, 100, 100)
-    [0.05, 0.5, nil].each do |tolerance|
-      found = described_class.new(features, window, tolerance).enum_for(:each).to_a
-      expect(found.map(&:first)).to eq(features)
-      alone =
-        features.map do |feature|
-          [].tap { |runs| TileLoom::View::Clipping.new(feature.wkb, window, tolerance).each_run { |*run| runs << run } }
-        end
-      expect(found.map(&:last)).to eq(alone)
-    end
+    demand_the_same(features, TileLoom::Geometry::Box.new(0, 0, 100, 100))
   end
 end

@@ -2,18 +2,18 @@
 
 module TileLoom
   module View
-    # Many features cut to a ground window and thinned. What Clipping does to each of them is done here to small areas
-    # without holes that lie in the window as a whole (the buildings of a town) together: there is nothing to cut of
-    # them, and GEOS thins their rings as parts of one geometry.
+    # Many features cut to a ground window and thinned. What Clipping does to each of them is done here to single lines
+    # and to areas without holes that lie in the window as a whole (the roads and buildings of a town) together: there
+    # is nothing to cut of them, and GEOS thins lines and rings as parts of one geometry.
     class Cutting
-      RING = Geometry::Wkb::POLYGON
-      # Well-known binary of an area of one ring; its points are counted in the next four bytes, and follow.
-      ONE_RING = [1, RING, 1].pack("CVV").freeze
-      HEAD = ONE_RING.bytesize
-      LINE = [1, Geometry::Wkb::LINE].pack("CV").freeze
-      # Rings that are thinned at once.
+      RING, LINE = Geometry::Wkb::POLYGON, Geometry::Wkb::LINE
+      # kind → how well-known binary of it begins where it is one run of points, which are counted in the next four
+      # bytes, and follow; the shortest that is left of it, in numbers.
+      HEADS = {RING => [1, RING, 1].pack("CVV").freeze, LINE => [1, LINE].pack("CV").freeze}.freeze
+      SHORTEST = {RING => 8, LINE => 4}.freeze
+      # Runs that are thinned at once.
       AT_ONCE = 2_000
-      private_constant :ONE_RING, :HEAD, :LINE, :AT_ONCE
+      private_constant :HEADS, :SHORTEST, :AT_ONCE
 
       # tolerance: in ground units; nil leaves all as it is.
       def initialize(features, window, tolerance)
@@ -23,8 +23,8 @@ module TileLoom
       # Yields each feature, in their order, with [kind, flat coordinates in ground units] of what is left of it.
       def each
         @features.each_slice(AT_ONCE) do |some|
-          rings = thinned(some)
-          some.each { |feature| yield feature, rings[feature] || runs(feature) }
+          thin = thinned(some)
+          some.each { |feature| yield feature, thin[feature] || runs(feature) }
         end
       end
 
@@ -38,35 +38,40 @@ module TileLoom
         found
       end
 
+      # One run of points that lies in the window as a whole: of a feature, as well-known binary of a line.
+      Run = Struct.new(:feature, :kind, :line)
+      private_constant :Run
+
       # {feature → its runs} of those that need no cutting.
       def thinned(features)
-        whole = features.select { |feature| whole?(feature) }
         found = {}.compare_by_identity
-        many = []
-        whole.each do |feature|
-          bytes = feature.wkb
-          next many << feature if @tolerance && !feature.thinned && !Geometry::Trimming.few?(bytes.bytesize - 4)
-          found[feature] = [[RING, bytes.unpack("E*", offset: HEAD + 4)]]
+        many, few = features.filter_map { |feature| run(feature) }.partition { |run| thin?(run) }
+        few.each { |run| found[run.feature] = [[run.kind, run.line.unpack("E*", offset: HEADS[LINE].bytesize + 4)]] }
+        many.zip(simple(many)) do |run, places|
+          found[run.feature] = (places.length < SHORTEST.fetch(run.kind)) ? [] : [[run.kind, places]]
         end
-        many.zip(simple(many)) { |feature, ring| found[feature] = (ring.length < 8) ? [] : [[RING, ring]] }
         found
       end
 
-      # Of the rings of areas, thinned.
-      def simple(features)
-        return [] if features.empty?
-        lines = features.map { |feature| LINE + feature.wkb.byteslice(HEAD..) }
-        thin = Geometry::Geos.write(Geometry::Geos.read(Geometry::Wkb.collection(5, lines)).simplify(@tolerance))
-        Geometry::Wkb.each_run(thin).map { |_, coordinates| coordinates }
+      def thin?(run) = @tolerance && !run.feature.thinned && !Geometry::Trimming.few?(run.line.bytesize)
+
+      # Flat coordinates of each, thinned.
+      def simple(runs)
+        return [] if runs.empty?
+        lines = Geometry::Geos.read(Geometry::Wkb.collection(5, runs.map(&:line)))
+        Geometry::Wkb.each_run(Geometry::Geos.write(lines.simplify(@tolerance))).map { |_, coordinates| coordinates }
       end
 
-      # Is it an area of one ring, some of it wide and high, all of it in the window?
-      def whole?(feature)
+      # nil for a feature that is more than one run, or lies beyond the window in part, or an area without any width or
+      # height.
+      def run(feature)
         bytes = feature.wkb
-        return false unless bytes.start_with?(ONE_RING) && bytes.bytesize > HEAD + 4
+        kind, head = HEADS.find { |_, begins| bytes.start_with?(begins) && bytes.bytesize > begins.bytesize + 4 }
+        return nil unless kind
         min_x, min_y, max_x, max_y = feature.sides
-        min_x >= @window.min_x && min_y >= @window.min_y && max_x <= @window.max_x && max_y <= @window.max_y &&
-          max_x > min_x && max_y > min_y
+        return nil if min_x < @window.min_x || min_y < @window.min_y || max_x > @window.max_x || max_y > @window.max_y
+        return Run.new(feature, kind, bytes) if kind == LINE
+        Run.new(feature, kind, HEADS[LINE] + bytes.byteslice(head.bytesize..)) if max_x > min_x && max_y > min_y
       end
     end
   end
