@@ -23,6 +23,7 @@ module Bench
         *BookMeasures.new(@folio_path).rows,
         *GroundMeasures.new.rows,
         *TownMeasures.new.rows,
+        *LoadMeasures.new.rows,
         *RasterMeasures.new.rows
       ]
     end

@@ -299,8 +299,8 @@ RSpec.describe TileLoom::Index::SheetRange do
         )
         expect(error.choices).to eq(
           [
-            { "text" => "#1", "says" => "number 1, sheet 3" },
-            { "text" => "\"1\"", "says" => "the sheet named 1, number 3" }
+            {"text" => "#1", "says" => "number 1, sheet 3"},
+            {"text" => "\"1\"", "says" => "the sheet named 1, number 3"}
           ]
         )
       }

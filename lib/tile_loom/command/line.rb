@@ -33,7 +33,7 @@ module TileLoom
           press.bind(counted(pages, cells), options[:out])
           told.add(Output::Plan.new(press).coarse_pixels)
           tell_of_book(book, source)
-          report("#{in_words(cells)} in #{options[:out]}", { "file" => options[:out], "sheets" => cells.length })
+          report("#{in_words(cells)} in #{options[:out]}", {"file" => options[:out], "sheets" => cells.length})
         end
       end
 
@@ -84,7 +84,7 @@ module TileLoom
           look_at_sheets(book.document, source)
           told.add(Output::Plan.new(Output::Press.new(book: book.document, source: source)).coarse_pixels)
           tell_of_book(book, source)
-          report("Nothing is wrong in #{path}.", { "file" => path })
+          report("Nothing is wrong in #{path}.", {"file" => path})
         end
       end
 
@@ -97,7 +97,7 @@ module TileLoom
           book, source = opened(path)
           Converted.new(Document::CarriedFolio.new(book, source), options[:out], told) { |text| progress text }.write
           told.add(book.told)
-          report("The book in #{options[:out]}", { "file" => options[:out] })
+          report("The book in #{options[:out]}", {"file" => options[:out]})
         end
       end
 
@@ -154,17 +154,17 @@ module TileLoom
 
         def told = @told ||= Told.new
 
-        def order_of_sheets = Output::Order.new({ "sheets" => options[:sheets].to_s })
+        def order_of_sheets = Output::Order.new({"sheets" => options[:sheets].to_s})
 
         # Data far from where the reference is made for, or a scale that is none for the ground, may make tens of
         # thousands of sheets.
         def demand_asked(all, document, source)
           return if options[:sheets] || all.length <= MOST_UNASKED
           raise Refusal.new(
-                  "command.too_many_unasked",
-                  count: Units::Number.grouped(all.length),
-                  warnings: ground_warnings(document, source).map { |sentence| "#{sentence} " }.join
-                )
+            "command.too_many_unasked",
+            count: Units::Number.grouped(all.length),
+            warnings: ground_warnings(document, source).map { |sentence| "#{sentence} " }.join
+          )
         end
 
         # "27 sheets"; pages, where some are none.
