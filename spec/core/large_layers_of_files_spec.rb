@@ -101,7 +101,7 @@ RSpec.describe TileLoom::Document::LargeLayer do
       write(driver, name, reference)
       whole = sheets(folio(name))
       expect(whole.join.scan("<path").length).to be > 10
-      stub_const("TileLoom::Data::WindowedLayer::MANY", 100)
+      %w[MANY MANY_TO_COPY].each { |least| stub_const("TileLoom::Data::WindowedLayer::#{least}", 100) }
       stub_const("TileLoom::Data::WindowedLayer::WANTED", 150)
       large = folio(name)
       kept = large.source.instance_variable_get(:@layers).fetch("b")
