@@ -70,7 +70,7 @@ module Bench
       reader, writer = IO.pipe
       pid =
         fork do
-          book = book_of(990_000)
+          book = book_of(950_000)
           source = TileLoom::Document::Folio.new(nil, book).source
           start = clock
           cells = book.cells(source).length

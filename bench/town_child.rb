@@ -64,18 +64,26 @@ result["levels"], result["levels_megabytes"] =
 counted = snapshot.cells.map { |cell| [snapshot.source.count("buildings", cell.ground.box), cell.number] }.sort.reverse
 result["most_buildings"] = counted.first[0]
 dense = counted.first(12).map(&:last)
-forget = -> { App::DrawnParts::ALL.clear && App::DrawnBlocks::KEPT.clear }
+forget = -> { [App::DrawnParts::ALL, App::DrawnBlocks::KEPT, App::WrittenElements::KEPT].each(&:clear) }
 draw = ->(shown, number) { shown.sheet_svg(number) }
 2.times { draw.call(snapshot, dense.first) }
 result["cold"] = dense.map do |number|
   forget.call
   timed.call { draw.call(App::Snapshot.new(App::Book.find(book.id)), number) }
 end
-result["changed"] = dense.map do |number|
+after = ->(number, &change) do
   draw.call(App::Snapshot.new(App::Book.find(book.id)), number)
-  App::BookChanges.new(App::Book.find(book.id)).apply({"subtitle" => "Edition #{number}"}, label: "Subtitle")
+  now = App::Book.find(book.id)
+  App::BookChanges.new(now).apply(change.call(now.document), label: "Change")
   changed = App::Snapshot.new(App::Book.find(book.id))
   timed.call { draw.call(changed, number) }
+end
+result["text_changed"] = dense.map { |number| after.call(number) { {"subtitle" => "Edition #{number}"} } }
+result["element_changed"] = dense.map do |number|
+  after.call(number) do |document|
+    *others, last = document["layout"]["elements"]
+    {"layout" => document["layout"].merge("elements" => [*others, last.merge("title" => "Last #{number}")])}
+  end
 end
 random = Random.new(3)
 result["maps"] = [1.0, 0.5, 0.25, 0.12, 0.06, 0.03].to_h do |share|

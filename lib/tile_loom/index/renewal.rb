@@ -99,12 +99,13 @@ module TileLoom
 
       # By how many columns and rows the fresh grid counts otherwise than the old one.
       def offset(old)
+        return [0, 0] if old.empty?
         by_number = @fresh.to_h { |cell| [cell.number, cell] }
         old
           .map { |number, other| [other.column - by_number[number].column, other.row - by_number[number].row] }
           .tally
           .max_by { |shift, count| [count, shift] }
-          &.first || [0, 0]
+          .first
       end
 
       # Every free name is better than none of its kind: first that of its place, then a neighbour's.
