@@ -3,41 +3,16 @@
 # In a database of its own: brings files in as the application does, then asks for maps. Prints JSON.
 # Arguments: a line file, its reference, a points file.
 require_relative "../app/boot"
+require_relative "apart"
+require_relative "area_book"
 
 App::Database.prepare
 Delayed::Worker.logger = Logger.new(IO::NULL)
 lines, reference, points = ARGV
 clock = -> { Process.clock_gettime(Process::CLOCK_MONOTONIC) }
-memory = -> { File.read("/proc/self/status")[/VmHWM:\s+(\d+)/, 1].to_i / 1024 }
 
-area = {
-  "type" => "Feature",
-  "properties" => {},
-  "geometry" => {
-    "type" => "Polygon",
-    "coordinates" => [
-      [[380_000, 6_500_000], [399_000, 6_500_000], [399_000, 6_526_000], [380_000, 6_526_000], [380_000, 6_500_000]]
-    ]
-  }
-}
-collection = {
-  "type" => "FeatureCollection",
-  "crs" => {
-    "type" => "name",
-    "properties" => {
-      "name" => reference
-    }
-  },
-  "features" => [area]
-}
-settings =
-  TileLoom::Document::Starter.document(
-    title: "area",
-    reference: reference,
-    area: "area",
-    scale: 8000,
-    layers: [{id: "area", title: "area", kind: "area", data: {"collection" => collection}}]
-  )
+area = TileLoom::Geometry::Box.new(380_000, 6_500_000, 399_000, 6_526_000)
+settings = Bench::AreaBook.settings(TileLoom::Geometry::Wkb.box(area), 8000)
 book = App::NewBook.from_folio(TileLoom::Document::Folio.new(nil, TileLoom::Document::Book.new(settings)))
 bring =
   lambda do |file, key|
@@ -50,10 +25,10 @@ bring =
       "seconds" => clock.call - start,
       "features" => layer.feature_count,
       "vertices" => layer.vertex_count,
-      "megabytes" => memory.call
+      "megabytes" => Bench::Apart.megabytes
     }
   end
-result = {"base_megabytes" => memory.call, "lines" => bring.call(lines, "lines")}
+result = {"base_megabytes" => Bench::Apart.megabytes, "lines" => bring.call(lines, "lines")}
 start = clock.call
 Delayed::Worker.new(quiet: true).work_off
 result["levels_seconds"] = clock.call - start

@@ -65,50 +65,22 @@ module Bench
       ["#{title} over an area of 100,000 vertices", format("%.1f s for %d", clock - start, cells.length)]
     end
 
-    # The whole index of a book: cells, their names and order; in a process of its own.
+    # The whole index of a book: cells, their names and order.
     def million
-      reader, writer = IO.pipe
-      pid =
-        fork do
+      (seconds, cells), megabytes =
+        Apart.run do
           book = book_of(950_000)
           source = TileLoom::Document::Folio.new(nil, book).source
           start = clock
           cells = book.cells(source).length
-          memory = File.read("/proc/self/status")[/VmHWM:\s+(\d+)/, 1].to_i / 1024
-          writer.puts JSON.generate([clock - start, cells, memory])
-          exit!(0)
+          [clock - start, cells]
         end
-      writer.close
-      Process.wait(pid)
-      ["A million cells, named and in order", format("%.0f s for %d; peak %d MB", *JSON.parse(reader.read))]
+      ["A million cells, named and in order", format("%.0f s for %d; peak %d MB", seconds, cells, megabytes)]
     end
 
     # Over the same area.
     def book_of(cells)
-      collection = {
-        "type" => "FeatureCollection",
-        "crs" => {
-          "type" => "name",
-          "properties" => {
-            "name" => "EPSG:25829"
-          }
-        },
-        "features" => [
-          {
-            "type" => "Feature",
-            "properties" => {},
-            "geometry" => TileLoom::Geometry::Geojson.of(TileLoom::Geometry::Geos.write(area.geometry))
-          }
-        ]
-      }
-      settings =
-        TileLoom::Document::Starter.document(
-          title: "Area",
-          reference: "EPSG:25829",
-          area: "area",
-          scale: 1000,
-          layers: [{id: "area", title: "Area", kind: "area", data: {"collection" => collection}}]
-        )
+      settings = AreaBook.settings(TileLoom::Geometry::Geos.write(area.geometry), 1000)
       frame = TileLoom::Document::Book.new(settings).layout.frame_box
       scale = Math.sqrt(area.surface_area / cells / (frame.width * frame.height / 1e6)).round
       TileLoom::Document::Book.new(settings.merge("index" => settings["index"].merge("scale" => scale)))

@@ -224,9 +224,8 @@ module Bench
 
     # MB of a process that draws one sheet of A0.
     def largest_image
-      reader, writer = IO.pipe
-      pid =
-        fork do
+      Apart
+        .run do
           settings = JSON.parse(File.read(@folio_path))
           settings["layout"]["page"].merge!("size" => "A0", "orientation" => "landscape")
           folder = TileLoom::Assets::Enclosures.new(folder: File.dirname(@folio_path))
@@ -234,29 +233,21 @@ module Bench
           order = TileLoom::Output::Order.new({"sheets" => "1", "ppi" => 600, "form" => {"kind" => "images"}})
           press = TileLoom::Output::Press.new(book: book, source: demo[1], order: order)
           Dir.mktmpdir { |place| made(press, press.items.first, place, "a0.png") }
-          writer.puts(File.read("/proc/self/status")[/VmHWM:\s+(\d+)/, 1].to_i / 1024)
-          exit!(0)
+          nil
         end
-      writer.close
-      Process.wait(pid)
-      reader.read.to_i
+        .last
     end
 
     # Peak memory of a process that prints so many sheets of the generated ground at 1:2,500.
     def memory_rows
       [20, 200, 1000].map do |count|
-        reader, writer = IO.pipe
-        pid =
-          fork do
+        printed, megabytes =
+          Apart.run do
             book, source = generated(2_500)
             cells = book.cells(source).first(count)
             press_rate([book, source], cells, 1)
-            writer.puts [cells.length, File.read("/proc/self/status")[/VmHWM:\s+(\d+)/, 1].to_i / 1024].join(" ")
-            exit!(0)
+            cells.length
           end
-        writer.close
-        Process.wait(pid)
-        printed, megabytes = reader.read.split.map(&:to_i)
         ["Million vertices, 1:2,500, peak memory for #{printed} sheets", "#{megabytes} MB"]
       end
     end

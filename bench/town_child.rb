@@ -3,25 +3,18 @@
 # In a database of its own: a town's GeoPackage looked at and started as a book, then proofs, maps, the index sheet.
 # Prints JSON. Arguments: the file; "start" to measure no more than that.
 require_relative "../app/boot"
+require_relative "apart"
 
 App::Database.prepare
 Delayed::Worker.logger = Logger.new(IO::NULL)
 clock = -> { Process.clock_gettime(Process::CLOCK_MONOTONIC) }
 timed = ->(&block) { clock.call.then { |start| block.call.then { clock.call - start } } }
-memory = ->(pid = "self") { File.read("/proc/#{pid}/status")[/VmHWM:\s+(\d+)/, 1].to_i / 1024 }
-# What a job does is measured in a process of its own, as a worker is one.
+# What a job does is measured in a process of its own, as a worker is one: seconds, MB.
 apart = ->(&block) do
-  reader, writer = IO.pipe
-  pid =
-    fork do
-      ActiveRecord::Base.connection_handler.clear_all_connections!
-      seconds = timed.call(&block)
-      writer.puts(JSON.generate([seconds, memory.call]))
-      exit!(0)
-    end
-  writer.close
-  Process.wait(pid)
-  JSON.parse(reader.read)
+  Bench::Apart.run do
+    ActiveRecord::Base.connection_handler.clear_all_connections!
+    timed.call(&block)
+  end
 end
 
 file, part = ARGV
@@ -101,5 +94,5 @@ result["pressed"] = timed.call do
   halves.map { |half| Thread.new { apart.call { pressed.call(half) } } }.each(&:join)
 end
 result["index"] = timed.call { result["index_bytes"] = snapshot.index_svg.bytesize }
-result["megabytes"] = memory.call
+result["megabytes"] = Bench::Apart.megabytes
 puts JSON.generate(result)

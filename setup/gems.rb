@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "gem_paths"
 require_relative "shell"
 
 module Setup
@@ -20,12 +21,9 @@ module Setup
       "RUBY_GC_HEAP_FREE_SLOTS" => "400000"
     }.freeze
 
-    # The paths of all gems, by which bin/loom finds them.
-    PATHS = File.join(ENVIRONMENT["BUNDLE_PATH"], "bundler/setup.rb")
-
     def install
       _, status = Open3.capture2e(ENVIRONMENT, "bundle", "check", chdir: Shell::ROOT)
-      return if status.success? && paths_fresh?
+      return if status.success? && paths?
       Shell.say "Installing gems (some minutes the first time)" unless status.success?
       Shell.run("bundle", "install", "--standalone", "--jobs", "4", env: ENVIRONMENT, doing: "Installing gems")
     rescue Errno::ENOENT
@@ -34,7 +32,7 @@ module Setup
 
     private
 
-    def paths_fresh? =
-      File.file?(PATHS) && File.mtime(PATHS) >= File.mtime("#{ENVIRONMENT["BUNDLE_GEMFILE"]}.lock")
+    # For bin/loom.
+    def paths? = !GemPaths.file(*ENVIRONMENT.values_at("BUNDLE_PATH", "BUNDLE_GEMFILE")).nil?
   end
 end

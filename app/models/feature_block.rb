@@ -31,13 +31,14 @@ module App
       rows.finish
     end
 
+    # The bytes of the block are given back at once (see ManyRows#add).
     def self.row(numbers, block)
       hex = block.bytes.unpack1("H*")
-      "#{numbers.map { |number| Integer(number) }.join(",")}," \
-        "#{block.box.to_a.map { |side| Float(side) }.join(",")},x'#{hex}'"
-    ensure
-      # See ManyRows#add.
+      row =
+        "#{numbers.map { |number| Integer(number) }.join(",")}," \
+          "#{block.box.to_a.map { |side| Float(side) }.join(",")},x'#{hex}'"
       [hex, block.bytes].each(&:clear)
+      row
     end
     private_class_method :row
   end

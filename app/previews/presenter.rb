@@ -192,18 +192,16 @@ module App
     def distortion(book)
       box = book.extent or return nil
       crs, held = book.crs, book.index.settings.fetch("held", "projection")
-      key = [crs.code, box, held]
-      DISTORTIONS[key] ||
-        TileLoom::Crs::Distortion
-          .new(crs, box, held: held)
-          .then { |found| {"words" => found.in_words, "warnings" => found.warnings} }
-          .tap { |words| DISTORTIONS.keep(key, words, 1) }
+      DISTORTIONS.fetch([crs.code, box, held]) do
+        found = TileLoom::Crs::Distortion.new(crs, box, held: held)
+        {"words" => found.in_words, "warnings" => found.warnings}
+      end
     rescue TileLoom::Refusal => error
       {"words" => "", "warnings" => [error.message]}
     end
 
     # What was found of them lately.
-    DISTORTIONS = RecentlyUsed.new(100)
+    DISTORTIONS = TileLoom::Assets::Readings.new(100)
 
     # [width, height] in metres on the ground of all that the layers hold, and of the sheet in the middle of the list;
     # nothing where that is not known.
@@ -228,17 +226,17 @@ module App
         .entry
         .fetch("rules", [])
         .map do |rule|
-          symbol, kind = rule["symbol"], layer.kind
-          SWATCHES[[symbol, kind, own]] ||
-            TileLoom::Output::Swatch
-              .new(TileLoom::Symbology::Symbol.new(symbol, assets: assets), kind)
-              .to_svg
-              .tap { |svg| SWATCHES.keep([symbol, kind, own], svg, svg.bytesize) }
+          SWATCHES.fetch([rule["symbol"], layer.kind, own]) do
+            TileLoom::Output::Swatch.new(
+              TileLoom::Symbology::Symbol.new(rule["symbol"], assets: assets),
+              layer.kind
+            ).to_svg
+          end
         end
     end
 
     # Those of symbols that were shown lately.
-    SWATCHES = RecentlyUsed.new(2 * 1024**2)
+    SWATCHES = TileLoom::Assets::Readings.new(1_000)
 
     def layer(layer, assets)
       {

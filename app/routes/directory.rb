@@ -11,7 +11,7 @@ module App
       end
 
       def call(env)
-        method, path = env["REQUEST_METHOD"], env["PATH_INFO"].to_s.delete_suffix("/")
+        method, path = env.values_at("REQUEST_METHOD", "PATH_INFO")
         group, routes = @groups.find { |known, _| known.answers?(method, path) }
         (group ? routes : @rest).call(env)
       end

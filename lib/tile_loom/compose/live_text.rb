@@ -9,10 +9,10 @@ module TileLoom
       # Parts of the document that come into a drawing through live text alone, in the groups “book” and “fields”.
       OF_THE_BOOK = %w[title subtitle author subject edition source description fields].freeze
       # The names of those groups, and ranges, whose ends a visitor does not see.
-      OF_ANY_NAME = /book|fields|\.\./
+      NAMES_THEM = /book|fields|\.\./
       # Parsed once a thread, as a Liquid template belongs to whoever fills it.
       KEPT = PerThread.new(:live_texts, most: 500)
-      private_constant :KEPT, :OF_ANY_NAME
+      private_constant :KEPT, :NAMES_THEM
 
       def initialize(template, path: nil)
         @text, @path = template, path
@@ -25,7 +25,7 @@ module TileLoom
 
       # May a value of the book as a whole come into it? By its words, as a name can stand where no visitor of the
       # parsed text looks, and by what it looks up under a name that is worked out.
-      def asks_book? = @text.match?(OF_ANY_NAME) || @template.values_asked.any? { |name, _| !name.is_a?(String) }
+      def asks_book? = @text.match?(NAMES_THEM) || @template.values_asked.any? { |name, _| !name.is_a?(String) }
 
       # values: nested hash with string keys; written: what is made of each before it comes into the text, or nil.
       def fill(values, written: nil)

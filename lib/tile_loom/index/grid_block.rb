@@ -12,7 +12,7 @@ module TileLoom
       private_constant :MARGIN
 
       # rows: of [row, column, Geometry::TurnedRectangle], all turned alike.
-      def initialize(rows) = @rows = rows
+      def initialize(rows) = @rectangles = rows.flat_map { |row| row.map(&:last) }
 
       # How much of each of its cells is area: 1.0 or 0.0; nil where it is not the same for all for sure.
       def share_of(area)
@@ -25,10 +25,10 @@ module TileLoom
 
       # What holds all of its cells, however much their sizes differ.
       def ground
-        first, last = [@rows.first.first, @rows.last.last].map(&:last)
+        first, last = @rectangles.values_at(0, -1)
         cos, sin = first.axes[0]
         dx, dy = last.centre_x - first.centre_x, last.centre_y - first.centre_y
-        width, height = %i[width height].map { |side| @rows.flatten(1).map { |place| place[2].public_send(side) }.max }
+        width, height = @rectangles.map(&:width).max, @rectangles.map(&:height).max
         Geometry::TurnedRectangle.new(
           first.centre_x + dx / 2,
           first.centre_y + dy / 2,

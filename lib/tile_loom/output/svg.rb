@@ -20,6 +20,7 @@ module TileLoom
       # drawn as outlines? (Some browsers set none below a least size.)
       def initialize(drawing, size: true, pictures: ->(raster) { self.class.inline(raster) }, outlined: false)
         @drawing, @size, @pictures, @outlined = drawing, size, pictures, outlined
+        @out = +""
       end
 
       # A data address (RFC 2397).
@@ -28,10 +29,7 @@ module TileLoom
       def to_s = page(@drawing.nodes.map { |node| written(node) })
 
       # What a node is in the page, which is the same in any other page.
-      def written(node)
-        @out = +""
-        apart { write(node) }
-      end
+      def written(node) = apart { write(node) }
 
       # The page with these written nodes on it.
       def page(nodes)

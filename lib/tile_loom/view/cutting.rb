@@ -38,22 +38,31 @@ module TileLoom
         found
       end
 
-      # One run of points that lies in the window as a whole: of a feature, as well-known binary of a line.
-      Run = Struct.new(:feature, :kind, :line)
+      # One run of points that lies in the window as a whole; at: where its count stands in the well-known binary.
+      Run =
+        Struct.new(:feature, :kind, :at) do
+          # Bytes of it as a line.
+          def bytesize = feature.wkb.bytesize - at + HEADS[LINE].bytesize
+
+          def line = HEADS[LINE] + feature.wkb.byteslice(at..)
+
+          # Flat coordinates.
+          def places = feature.wkb.unpack("E*", offset: at + 4)
+        end
       private_constant :Run
 
       # {feature → its runs} of those that need no cutting.
       def thinned(features)
         found = {}.compare_by_identity
         many, few = features.filter_map { |feature| run(feature) }.partition { |run| thin?(run) }
-        few.each { |run| found[run.feature] = [[run.kind, run.line.unpack("E*", offset: HEADS[LINE].bytesize + 4)]] }
+        few.each { |run| found[run.feature] = [[run.kind, run.places]] }
         many.zip(simple(many)) do |run, places|
           found[run.feature] = (places.length < SHORTEST.fetch(run.kind)) ? [] : [[run.kind, places]]
         end
         found
       end
 
-      def thin?(run) = @tolerance && !run.feature.thinned && !Geometry::Trimming.few?(run.line.bytesize)
+      def thin?(run) = @tolerance && !run.feature.thinned && !Geometry::Trimming.few?(run.bytesize)
 
       # Flat coordinates of each, thinned.
       def simple(runs)
@@ -66,12 +75,12 @@ module TileLoom
       # height.
       def run(feature)
         bytes = feature.wkb
-        kind, head = HEADS.find { |_, begins| bytes.start_with?(begins) && bytes.bytesize > begins.bytesize + 4 }
-        return nil unless kind
+        kind = bytes.getbyte(1)
+        head = HEADS[kind]
+        return nil unless head && bytes.start_with?(head) && bytes.bytesize > head.bytesize + 4
         min_x, min_y, max_x, max_y = feature.sides
         return nil if min_x < @window.min_x || min_y < @window.min_y || max_x > @window.max_x || max_y > @window.max_y
-        return Run.new(feature, kind, bytes) if kind == LINE
-        Run.new(feature, kind, HEADS[LINE] + bytes.byteslice(head.bytesize..)) if max_x > min_x && max_y > min_y
+        Run.new(feature, kind, head.bytesize) if kind == LINE || (max_x > min_x && max_y > min_y)
       end
     end
   end
