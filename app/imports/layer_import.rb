@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "etc"
-
 module App
   # Brings features into a layer of a book, in batches.
   class LayerImport
@@ -40,8 +38,7 @@ module App
 
     private
 
-    # So many processes share the reading of a large layer.
-    PROCESSES = Etc.nprocessors.clamp(1, 4)
+    PROCESSES = TileLoom::Data::SharedReading::PROCESSES
     private_constant :PROCESSES
 
     # [how many came, their kind]. The blocks are built when all are there.

@@ -5,7 +5,7 @@ module App
   # blocks lie and the blocks that were used last stay in memory, for all requests of a process.
   class DrawnBlocks
     # Blocks, by their bytes.
-    KEPT = RecentlyUsed.new(96 * 1024**2)
+    KEPT = TileLoom::RecentlyUsed.new(96 * 1024**2)
     # Lists of where blocks lie.
     PLACES = TileLoom::Assets::Readings.new(300)
     # Blocks that one query fetches.

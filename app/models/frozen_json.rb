@@ -6,7 +6,7 @@ module App
   class FrozenJson < ActiveModel::Type::Value
     # Longer texts that were read lately with what they say, as a book is asked for several times in one request.
     LEAST_BYTES, MOST_BYTES = 1024, 4 * 1024**2
-    READ = RecentlyUsed.new(MOST_BYTES)
+    READ = TileLoom::RecentlyUsed.new(MOST_BYTES)
 
     def type = :json
 

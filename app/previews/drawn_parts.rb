@@ -7,7 +7,7 @@ module App
     # Numbers of coordinates in all parts together, about 16 bytes each.
     MOST_NUMBERS = 4_000_000
 
-    def initialize = @kept = RecentlyUsed.new(MOST_NUMBERS)
+    def initialize = @kept = TileLoom::RecentlyUsed.new(MOST_NUMBERS)
 
     # For a book: the same key of another book, or of other data, is another part.
     Scope = Struct.new(:parts, :name) { def fetch(key, &block) = parts.fetch([name, key], &block) }

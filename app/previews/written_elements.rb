@@ -6,7 +6,7 @@ module App
   class WrittenElements
     # Bytes of all texts together.
     MOST_BYTES = 64 * 1024**2
-    KEPT = RecentlyUsed.new(MOST_BYTES)
+    KEPT = TileLoom::RecentlyUsed.new(MOST_BYTES)
 
     # composer: of the page; svg: a TileLoom::Output::Svg; key: of the page and of all that it is drawn from but the
     # texts of the book as a whole.

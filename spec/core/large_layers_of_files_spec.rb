@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # A book file whose data are many: no more is read than its sheets show, and they are drawn as if all were.
-RSpec.describe TileLoom::Document::LargeLayer do
+RSpec.describe TileLoom::Document::FileLayer do
   around do |example|
     Dir.mktmpdir do |folder|
       @folder = folder
@@ -20,6 +20,10 @@ RSpec.describe TileLoom::Document::LargeLayer do
         "\"POLYGON((#{x} #{y},#{x + 20} #{y},#{x + 20} #{y + 15},#{x} #{y}))\",#{n}"
       end
     File.write("#{@folder}/b.csv", "wkt,n\n#{rows.join("\n")}\n")
+    convert(driver, name, reference)
+  end
+
+  def convert(driver, name, reference)
     outside(
       "ogr2ogr",
       "-f",
@@ -91,40 +95,83 @@ RSpec.describe TileLoom::Document::LargeLayer do
     end
   end
 
+  # The layer as a list in memory, which is all that a drawing can ask for.
+  def in_memory(folio)
+    allow(described_class).to receive(:windowed).and_return(nil)
+    folio.source
+    allow(described_class).to receive(:windowed).and_call_original
+    folio
+  end
+
+  def by_windows = stub_const("TileLoom::Document::FileLayer::FEW", 100)
+
+  def said(folio) = folio.told.select { |sentence| sentence.start_with?("Buildings: ") }
+
+  # How many features each part holds that was kept for the next time.
+  def kept_counts =
+    Dir["#{@folder}/cache/tile-loom/layers/*/list.json"].map do |list|
+      TileLoom::Data::BlockFile.new(File.dirname(list)).count
+    end
+
+  let(:corner) { TileLoom::Geometry::Box.new(403_000, 6_528_000, 403_500, 6_528_500) }
+
   {
     "a GeoPackage" => %w[GPKG b.gpkg EPSG:25829],
     "a GeoPackage in another CRS" => %w[GPKG b.gpkg EPSG:4258],
     "FlatGeobuf" => %w[FlatGeobuf b.fgb EPSG:25829],
-    "GML, by a copy with an index" => %w[GML b.gml EPSG:25829]
+    "GML, which has no index" => %w[GML b.gml EPSG:25829]
   }.each do |title, (driver, name, reference)|
-    it "draws the sheets of #{title} as if all of it had been read" do
+    it "draws the sheets of #{title} as if all of it had been read, the second time too" do
       write(driver, name, reference)
-      whole = sheets(folio(name))
+      whole = sheets(in_memory(folio(name)))
       expect(whole.join.scan("<path").length).to be > 10
-      %w[MANY MANY_TO_COPY].each { |least| stub_const("TileLoom::Data::WindowedLayer::#{least}", 100) }
-      stub_const("TileLoom::Data::WindowedLayer::WANTED", 150)
-      large = folio(name)
-      kept = large.source.instance_variable_get(:@layers).fetch("b")
-      expect(kept).to be_a(TileLoom::Data::WindowedLayer)
-      expect(sheets(large)).to eq(whole)
-      expect(large.source.attribute_names("b")).to include("n")
-      copies = Dir["#{@folder}/cache/tile-loom/layers/**/*.gpkg"].length
-      expect(copies).to eq((driver == "GML") ? 1 : 0)
+      # At once, from what was kept of that, by windows, from what was kept of them.
+      expect(Array.new(2) { sheets(folio(name)) }).to all(eq(whole))
+      FileUtils.rm_rf("#{@folder}/cache")
+      by_windows
+      stub_const("TileLoom::Data::WindowedLayer::SHARE", 100)
+      expect(Array.new(2) { sheets(folio(name)) }).to all(eq(whole))
+      expect(folio(name).source.attribute_names("b")).to include("n")
     end
   end
 
-  it "reads what a sheet shows and little more" do
+  it "reads what a sheet shows and little more; no file is opened a second time until it is another" do
     write("GPKG", "b.gpkg", "EPSG:25829")
-    stub_const("TileLoom::Data::WindowedLayer::MANY", 100)
-    source = folio("b.gpkg").source
-    read = 0
-    allow(TileLoom::Data::Feature).to receive(:new).and_wrap_original { |make, **values|
-      (read += 1) && make.call(**values)
-    }
-    box = TileLoom::Geometry::Box.new(403_000, 6_528_000, 403_500, 6_528_500)
-    found = source.features("b", box)
+    by_windows
+    found = folio("b.gpkg").source.features("b", corner)
     expect(found.map(&:id)).to eq(found.map(&:id).sort)
-    expect(read).to be_between(found.length, found.length + 8)
-    expect(source.features("b", TileLoom::Geometry::Box.new(0, 0, 1, 1))).to eq([])
+    expect(kept_counts.sum).to be_between(found.length, found.length + 8)
+    expect(folio("b.gpkg").source.features("b", TileLoom::Geometry::Box.new(0, 0, 1, 1))).to eq([])
+
+    allow(TileLoom::Data::GdalProcess).to receive(:new).and_call_original
+    expect(folio("b.gpkg").source.features("b", corner)).to eq(found)
+    expect(TileLoom::Data::GdalProcess).not_to have_received(:new)
+    outside("ogrinfo", "#{@folder}/b.gpkg", "-sql", "DELETE FROM b WHERE fid = #{found.first.id}")
+    expect(folio("b.gpkg").source.features("b", corner)).to eq(found.drop(1))
+  end
+
+  it "reads all of a layer, once, when windows have read a good part of it" do
+    write("GPKG", "b.gpkg", "EPSG:25829")
+    by_windows
+    source = folio("b.gpkg").source
+    20.times do |step|
+      west = 402_000 + 200 * step
+      source.features("b", TileLoom::Geometry::Box.new(west, 6_527_000, west + 200, 6_530_000))
+    end
+    # An eighth of 600 buildings lies in about 2.5 of 20 windows.
+    expect(kept_counts.sort.last(2)).to match([be < 100, 600])
+    expect(kept_counts.length - 1).to be_between(2, 3)
+  end
+
+  it "says the second time, too, what it mended" do
+    File.write(
+      "#{@folder}/b.csv",
+      "wkt,n\n\"POLYGON((402000 6527000,402100 6527100,402100 6527000,402000 6527100,402000 6527000))\",1\n" \
+        "\"POLYGON((402000 6528000,402100 6528000,402100 6528100,402000 6528000))\",2\n"
+    )
+    convert("GPKG", "b.gpkg", "EPSG:25829")
+    first, second = Array.new(2) { folio("b.gpkg").tap(&:source) }
+    expect(said(first)).to include(/feature 1/i)
+    expect(said(second)).to eq(said(first))
   end
 end

@@ -25,16 +25,24 @@ module TileLoom
 
       def kept?(key) = File.directory?(path(key))
 
-      # Its path; where it is not there the block makes it, in a folder aside.
+      # Its path; where it is not there the block makes it, in a folder aside. Who else asks for it meanwhile waits.
       def fetch(key, &block)
-        make(path(key), &block) unless kept?(key)
+        alone(key) { make(path(key), &block) unless kept?(key) } unless kept?(key)
         path(key).tap { |target| FileUtils.touch(target) }
       end
 
       private
 
-      def make(target)
+      # The lock ends with the process that holds it.
+      def alone(key)
         FileUtils.mkdir_p(@folder, mode: 0o700)
+        File.open("#{path(key)}.lock", File::RDWR | File::CREAT, 0o600) do |lock|
+          lock.flock(File::LOCK_EX)
+          yield
+        end
+      end
+
+      def make(target)
         sweep
         Dir.mktmpdir("part-", @folder) do |aside|
           yield aside

@@ -15,18 +15,17 @@ module TileLoom
       # Those of a layer of so many features are built by several processes, where there are.
       MANY_TO_SHARE = 20_000
 
-      # processes: that build the blocks of many features.
-      def initialize(processes: 1)
-        @processes = processes
+      attr_reader :count
+
+      # processes: that build the blocks of many features; some: are those of level FEW wanted?
+      def initialize(processes: 1, some: true)
+        @processes, @some = processes, some
         @spool = Tempfile.create("tile-loom-features", binmode: true)
         File.unlink(@spool.path)
-        # Of each feature: bytes of its shape and of its values, its box, its identity, which list of names it has.
-        @sizes, @boxes, @ids, @layouts = +"".b, +"".b, [], []
-        @known = []
+        @records, @boxes, @known = +"".b, +"".b, []
+        @count = @waiting = 0
         @sides = Geometry::Box::NO_SIDES
       end
-
-      def count = @ids.length
 
       # The Box round all of them, or nil.
       def box = count.zero? ? nil : Geometry::Box.new(*@sides)
@@ -51,7 +50,6 @@ module TileLoom
       def each(&block)
         return enum_for(:each) unless block
         @spool.flush
-        offsets
         return groups(order).each { |group| yield built(*group) } if @processes < 2 || count < MANY_TO_SHARE
         # The file and all that is known of the features is there in those processes, too.
         SharedReading.new(@processes) { |group| built(*group) }.each(groups(order), &block)
@@ -61,11 +59,16 @@ module TileLoom
 
       private
 
+      # Of each feature: bytes of its shape and of its values, its identity, which list of names it has, where it begins
+      # in the file.
+      RECORD, RECORD_BYTES = "V4Q<", 24
+      private_constant :RECORD, :RECORD_BYTES
+
       # Of each block its number, the places of its features, its level (see Built).
       def groups(along)
         Enumerator.new do |found|
           grouped(along).each_with_index { |places, number| found << [number, places] }
-          next if count <= MANY
+          next unless @some && count > MANY
           some = along.each_slice((count / SOME.to_f).ceil).map { |places| places[places.length / 2] }
           grouped(some).each_with_index { |places, number| found << [number, places, FEW] }
         end
@@ -76,10 +79,10 @@ module TileLoom
 
       def keep(id, wkb, row, box, layout)
         @spool.write(wkb, row)
-        @sizes << [wkb.bytesize, row.bytesize].pack("VV")
+        @records << [wkb.bytesize, row.bytesize, id, layout, @waiting].pack(RECORD)
         @boxes << box
-        @ids << id
-        @layouts << layout
+        @waiting += wkb.bytesize + row.bytesize
+        @count += 1
         @sides = Geometry::Box.widen(@sides, box.unpack("E4"))
       end
 
@@ -89,7 +92,7 @@ module TileLoom
           places, bytes = [], 0
           along.each do |place|
             places << place
-            bytes += @offsets[place + 1] - @offsets[place]
+            bytes += @records.unpack("VV", offset: place * RECORD_BYTES).sum
             next if places.length < Block::FEATURES && bytes < Block::BYTES
             groups << places.sort!
             places, bytes = [], 0
@@ -98,31 +101,23 @@ module TileLoom
         end
       end
 
-      # Where each feature begins in the file, and where the last one ends.
-      def offsets
-        at = 0
-        @offsets = [0]
-        @sizes.unpack("V*").each_slice(2) { |wkb, text| @offsets << (at += wkb + text) }
-      end
-
       def built(number, places, level = nil)
-        shapes, rows = [], []
-        places.each { |place| record(place, shapes, rows) }
         boxes = places.map { |place| @boxes.byteslice(place * 32, 32) }
+        ids, shapes, rows, layouts = places.map { |place| record(place) }.transpose
         Built.new(
           number,
           places.length,
           Geometry::Box.around(boxes.join.unpack("E*")),
-          Block.dump(@ids.values_at(*places), boxes, shapes, rows, places.map { |place| @known[@layouts[place]] }),
+          Block.dump(ids, boxes, shapes, rows, layouts),
           level
         )
       end
 
-      def record(place, shapes, rows)
-        wkb, row = @sizes.unpack("VV", offset: place * 8)
-        bytes = @spool.pread(wkb + row, @offsets[place])
-        shapes << bytes.byteslice(0, wkb)
-        rows << bytes.byteslice(wkb, row).force_encoding(Encoding::UTF_8)
+      # Identity, shape, values and names of the feature at a place.
+      def record(place)
+        wkb, row, id, layout, from = @records.unpack(RECORD, offset: place * RECORD_BYTES)
+        bytes = @spool.pread(wkb + row, from)
+        [id, bytes.byteslice(0, wkb), bytes.byteslice(wkb, row).force_encoding(Encoding::UTF_8), @known[layout]]
       end
 
       # Places of all features along a curve that keeps neighbours together: the digits of their middle's easting and
@@ -139,6 +134,7 @@ module TileLoom
             y = ((sides[at + 1] + sides[at + 3] - 2 * south) * along).to_i
             keys[first + index] = (apart(x) | apart(y) << 1) << PLACE_BITS | (first + index)
           end
+          sides.clear
         end
         keys.sort!
         mask = (1 << PLACE_BITS) - 1

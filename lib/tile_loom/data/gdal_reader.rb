@@ -12,13 +12,16 @@ module TileLoom
       attr_reader :file
 
       # columns: a Columns, where a table's places were named by hand.
-      # wanted: see LimitedProcess.
-      def initialize(file, columns: Columns.new, wanted: nil)
+      # wanted: see LimitedProcess; reports: see Inspection.
+      def initialize(file, columns: Columns.new, wanted: nil, reports: nil)
         @file, @columns, @wanted = File.expand_path(file), columns, wanted
         @format = Formats.of_file(file)
-        @inspection = Inspection.new(file, columns: columns, wanted: wanted)
+        @inspection = Inspection.new(file, columns: columns, wanted: wanted, reports: reports)
         @remarks = []
       end
+
+      # The file with those that belong to it.
+      def files = @format.files(@file)
 
       # The names of the layers in the file.
       def layers = @inspection.layers.map(&:name)
@@ -62,25 +65,6 @@ module TileLoom
 
       # Can a part of a layer be read by itself, with the numbers that its features have among all?
       def windows?(layer) = numbered?(found(layer))
-
-      # Writes a layer as a GeoPackage with a spatial index.
-      def copy(layer, path)
-        known = found(layer)
-        process("GPKG", "SQLite", writes: [File.dirname(path)]).capture(
-          "ogr2ogr",
-          "-f",
-          "GPKG",
-          "-dim",
-          "XY",
-          *straight(known),
-          "-nln",
-          IndexedCopy::LAYER,
-          *@format.open_options(@columns),
-          path,
-          @format.address(@file),
-          known.name
-        )
-      end
 
       private
 
@@ -153,7 +137,7 @@ module TileLoom
           File.basename(@file),
           drivers: [*@format.drivers, *drivers],
           wanted: @wanted,
-          reads: @format.files(@file),
+          reads: files,
           **more
         )
 

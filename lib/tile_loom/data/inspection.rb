@@ -41,9 +41,10 @@ module TileLoom
       SURFACES = /TIN|Polyhedral|Triangle/
 
       # columns: a Columns, where a table's places were named by hand.
-      # wanted: asked now and then; false ends the look.
-      def initialize(file, columns: Columns.new, wanted: nil)
-        @file, @columns, @wanted = File.expand_path(file), columns, wanted
+      # wanted: asked now and then; false ends the look. reports: an Assets::CacheFolder, where what GDAL says of a file
+      # is kept for the next time.
+      def initialize(file, columns: Columns.new, wanted: nil, reports: nil)
+        @file, @columns, @wanted, @reports = File.expand_path(file), columns, wanted, reports
         @format = Formats.of_file(file)
       end
 
@@ -55,16 +56,7 @@ module TileLoom
           begin
             # Our own reader says better than GDAL what is wrong with GeoJSON.
             demand_fields(fields(GeojsonReader.parse(File.binread(@file)))) if FileReader.direct?(@file)
-            text =
-              GdalProcess.new(name, drivers: @format.drivers, wanted: @wanted, reads: @format.files(@file)).capture(
-                "ogrinfo",
-                "-ro",
-                "-so",
-                "-al",
-                *@format.open_options(@columns),
-                @format.address(@file)
-              )
-            found = text.split(/^Layer name: /).drop(1).map { |part| layer(part) }
+            found = report.split(/^Layer name: /).drop(1).map { |part| layer(part) }
             found = found.reject { |entry| entry.geometry == "None" } unless table?
             raise Refusal.new("data.no_layer_with_geometry", name: name) if found.empty?
             raise Refusal.new("data.no_features_in", name: name) if found.all? { |entry| entry.count.zero? }
@@ -75,6 +67,26 @@ module TileLoom
       private
 
       def name = File.basename(@file)
+
+      def report
+        return asked unless @reports
+        key = [REPORT, Assets::CacheFolder.known(@format.files(@file)), @format.open_options(@columns)]
+        folder = @reports.fetch(key) { |aside| File.write(File.join(aside, REPORT), asked) }
+        File.read(File.join(folder, REPORT), encoding: Encoding::UTF_8)
+      end
+
+      REPORT = "ogrinfo.txt"
+      private_constant :REPORT
+
+      def asked =
+        GdalProcess.new(name, drivers: @format.drivers, wanted: @wanted, reads: @format.files(@file)).capture(
+          "ogrinfo",
+          "-ro",
+          "-so",
+          "-al",
+          *@format.open_options(@columns),
+          @format.address(@file)
+        )
 
       # As many names of fields as are too many, or all of them.
       def fields(document)

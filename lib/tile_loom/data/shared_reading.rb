@@ -1,10 +1,14 @@
 # frozen_string_literal: true
 
+require "etc"
+
 module TileLoom
   module Data
     # Work on what streams by, shared by several processes of this machine: each takes every n-th share, and what they
     # make of them comes back in order. Only a share or two of each wait.
     class SharedReading
+      # That share the reading of a large layer on this machine.
+      PROCESSES = Etc.nprocessors.clamp(1, 4)
       DONE = Object.new.freeze
 
       # work: what a process does with a share; what it gives, or the Refusal that it raises, must be such as Marshal

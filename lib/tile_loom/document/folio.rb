@@ -28,8 +28,8 @@ module TileLoom
       # What was left out or mended of the data as it was read, in sentences that name the layer.
       def told = @told ||= []
 
-      # All layers, in the book's reference: small ones in memory, large ones read as they are asked for. Yields each
-      # layer's title before it is read.
+      # All layers, in the book's reference; large ones are read as they are asked for. Yields each layer's title before
+      # it is read.
       def source
         @source ||=
           Data::MemorySource.new.tap do |source|
@@ -38,7 +38,7 @@ module TileLoom
             features, others = document.layers.each_with_index.partition { |layer, _| !layer.tiles && !layer.raster? }
             features.each do |layer, index|
               yield layer.title if block_given?
-              windowed = located(layer, index) { LargeLayer.windowed(self, layer, shifts) }
+              windowed = located(layer, index) { FileLayer.windowed(self, layer, shifts) }
               next source.take(layer.id, windowed) if windowed
               source.add(layer.id, located(layer, index) { read(layer, chosen(shifts, layer, index)) })
             end
@@ -70,7 +70,10 @@ module TileLoom
       def gdal(layer)
         file = path && layer.data && layer.data["file"]&.then { |name| beside(name) }
         return nil unless file && Data::FileReader.by_gdal?(file)
-        (@gdal ||= {})[file] ||= Data::GdalReader.new(file)
+        (@gdal ||= {})[file] ||= Data::GdalReader.new(
+          file,
+          reports: Assets::CacheFolder.new(Assets::CacheFolder.of_user("reports"))
+        )
       end
 
       # The files of a layer of pixels.

@@ -34,7 +34,7 @@ module TileLoom
 
       # Ground that more than one cell shows, in square reference units, and as a share of what all show.
       def overlap
-        total = shapes.sum(&:area)
+        total = @cells.sum { |cell| cell.ground.width * cell.ground.height }
         [total - union.area, union.area.zero? ? 0.0 : (total - union.area) / union.area]
       end
 
@@ -54,9 +54,7 @@ module TileLoom
           .map { |_, run| run }
       end
 
-      def shapes = @shapes ||= @cells.map { |cell| cell.ground.shape }
-
-      def union = @union ||= Geometry::Geos.union(shapes)
+      def union = @union ||= JoinedGround.new(@cells).union
     end
   end
 end

@@ -45,7 +45,7 @@ module TileLoom
           what =
             if loss.layer
               "#{Units::Number.grouped(loss.count)} #{(loss.count == 1) ? one : many} of " \
-              "#{titles.fetch(loss.layer, loss.layer)}"
+                "#{titles.fetch(loss.layer, loss.layer)}"
             else
               "#{Units::Number.grouped(loss.count)} drawn #{(loss.count == 1) ? "shape" : "shapes"}"
             end
@@ -57,13 +57,12 @@ module TileLoom
 
       def length(loss) = (loss.kind == :line) ? " (#{Units::Number.grouped(loss.size.ceil)} m)" : ""
 
-      def shapes = @shapes ||= @cells.map { |cell| cell.ground.shape }
+      def ground = @ground ||= JoinedGround.new(@cells)
 
-      def tree = @tree ||= Geometry::ShapeTree.new(shapes)
+      def tree = @tree ||= Geometry::ShapeTree.new(ground.shapes)
 
-      # Where most cells are near, all of them are as good, and united once.
-      def union_of(near) =
-        (near.length * 2 > shapes.length) ? (@union ||= Geometry::Geos.union(shapes)) : Geometry::Geos.union(near)
+      # Where most of them are near, all are as good, and united once.
+      def union_of(near) = (near.length * 2 > ground.shapes.length) ? ground.union : Geometry::Geos.union(near)
 
       def found
         @features.filter_map do |layer, feature|
@@ -71,7 +70,7 @@ module TileLoom
           shape = Geometry::Geos.read(feature.wkb)
           next if shape.empty?
           near = tree.query(shape)
-          next if near.length < 9 && near.any? { |cell| cell.covers?(shape) }
+          next if near.length < 9 && near.any? { |part| part.covers?(shape) }
           rest = near.empty? ? shape : shape.difference(union_of(near))
           loss(layer, feature, shape, rest, near)
         end

@@ -3,8 +3,11 @@
 module TileLoom
   module Output
     # Works in several processes of this machine, in order. Each process takes every n-th item and sends what it made
-    # through a pipe, so that no more than a few wait in memory.
+    # through a pipe, so that no more than a few wait in memory. What a process refuses is refused here.
     class Parallel
+      Refused = Struct.new(:error)
+      private_constant :Refused
+
       def initialize(processes: 1) = @processes = processes.to_i.clamp(1, 16)
 
       # A lazy enumerator of what the block gives for each item.
@@ -31,7 +34,8 @@ module TileLoom
 
       # The pipe's other end is a process of ours.
       def taken(pipe, index)
-        Marshal.load(pipe) # standard:disable Security/MarshalLoad
+        found = Marshal.load(pipe) # standard:disable Security/MarshalLoad
+        found.is_a?(Refused) ? raise(found.error) : found
       rescue EOFError, TypeError
         raise Failure.new("output.process_stopped", index: index + 1)
       end
@@ -44,6 +48,8 @@ module TileLoom
             items.each_with_index do |item, index|
               Marshal.dump(block.call(item), writer) if index % @processes == share
             end
+          rescue Refusal, Failure => error
+            Marshal.dump(Refused.new(error), writer)
           rescue Errno::EPIPE
             nil
           ensure

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-module App
+module TileLoom
   # Values by their keys, of a process, as many as are no larger together than it may be; the longest unused go first.
   class RecentlyUsed
     # most: the sum of all sizes.
