@@ -90,12 +90,21 @@ module Bench
       format("%.0f ms · %.0f ms", *[0.5, 0.95].map { |share| sorted[((sorted.length - 1) * share).round] * 1000 })
     end
 
-    # One sheet of the middle of the town.
+    # One sheet of the middle of the town, and all of them, with a cache of their own that is empty at first.
     def from_the_command_line(file, folder)
       book = File.join(folder, "book.json")
       File.write(book, JSON.generate(settings(File.basename(file))))
-      seconds, megabytes = made(book, File.join(folder, "sheet.pdf"))
-      [["A town: `bin/loom make` of one sheet from its file", format("%.1f s; peak %d MB", seconds, megabytes)]]
+      {
+        "one sheet from its file" => %w[--sheets 27],
+        "all sheets, two processes" => %w[--processes 2]
+      }.map do |what, some|
+        cache = File.join(folder, "cache-#{some.last}")
+        first, again = Array.new(2) { made(book, File.join(folder, "sheets.pdf"), some, cache) }
+        [
+          "A town: `bin/loom make` of #{what}, the first time · again",
+          [first, again].map { |seconds, megabytes| format("%.1f s, peak %d MB", seconds, megabytes) }.join(" · ")
+        ]
+      end
     end
 
     KINDS = {"district" => "area", "buildings" => "area", "roads" => "line", "hydrants" => "point"}.freeze
@@ -110,14 +119,15 @@ module Bench
         layers: KINDS.map { |id, kind| {id: id, title: id, kind: kind, data: {"file" => name, "layer" => id}} }
       )
 
-    def made(book, out)
+    def made(book, out, some, cache)
       start = clock
       reader, writer = IO.pipe
       script =
         "$LOAD_PATH.unshift(#{File.expand_path("../lib", __dir__).inspect}); require 'bundler/setup'; " \
           "require 'tile_loom'; TileLoom::Command::Line.start; " \
           "IO.for_fd(3).write(File.read('/proc/self/status')[/VmHWM:\\s+(\\d+)/, 1])"
-      system(*RUBY, "-e", script, "make", book, "--sheets", "27", "--out", out, 3 => writer, :out => File::NULL)
+      own = {"XDG_CACHE_HOME" => cache}
+      system(own, *RUBY, "-e", script, "make", book, *some, "--out", out, 3 => writer, :out => File::NULL)
       writer.close
       [clock - start, reader.read.to_i / 1024]
     end

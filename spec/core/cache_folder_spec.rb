@@ -33,4 +33,18 @@ RSpec.describe TileLoom::Assets::CacheFolder do
     expect(cache.kept?(["a"])).to be(false)
     expect(File.read(File.join(cache.fetch(["a"]) { |aside| File.write("#{aside}/x", "1") }, "x"))).to eq("1")
   end
+
+  # Root may write everywhere, but not below a file.
+  it "goes on without a place to keep things, and says so once" do
+    File.write("#{@folder}/file", "")
+    command =
+      'require "tile_loom"; ' \
+        '2.times { folder = TileLoom::Assets::CacheFolder.new(TileLoom::Assets::CacheFolder.of_user("layers")); ' \
+        'puts File.read(folder.fetch(["a"]) { |aside| puts "made"; File.write("#{aside}/x", "kept") } + "/x") }'
+    out, said, status =
+      Open3.capture3({"XDG_CACHE_HOME" => "#{@folder}/file"}, "ruby", "-I#{TileLoom::ROOT}/lib", "-e", command)
+    expect(status.success?).to be(true), said
+    expect(out.lines(chomp: true)).to eq(%w[made kept kept])
+    expect(said.scan("cannot be kept for the next time").length).to eq(1)
+  end
 end

@@ -12,8 +12,28 @@ module TileLoom
       # Days that one lies unused.
       DAYS = 30
 
-      # Where those of a kind lie for the user of this machine (XDG Base Directory Specification).
-      def self.of_user(kind) = File.join(ENV["XDG_CACHE_HOME"] || File.join(Dir.home, ".cache"), "tile-loom", kind)
+      # Where those of a kind lie for the user of this machine (XDG Base Directory Specification); where nothing can be
+      # written there, in a folder that is gone with this process.
+      def self.of_user(kind) = File.join(root, kind)
+
+      def self.root
+        folder = ENV["XDG_CACHE_HOME"].to_s.then { |stated| stated.empty? ? File.join(Dir.home, ".cache") : stated }
+        File.join(folder, "tile-loom").tap { |own| FileUtils.mkdir_p(own, mode: 0o700) && demand_writable(own) }
+      rescue SystemCallError, ArgumentError => error
+        @passing ||= passing(error)
+      end
+      private_class_method :root
+
+      def self.demand_writable(folder)
+        raise Errno::EACCES, folder unless File.writable?(folder)
+      end
+      private_class_method :demand_writable
+
+      def self.passing(error)
+        warn "What is read of files cannot be kept for the next time: #{error.message}."
+        Dir.mktmpdir("tile-loom-cache").tap { |folder| at_exit { FileUtils.rm_rf(folder) } }
+      end
+      private_class_method :passing
 
       # Tells files from others, and from what they were before.
       def self.known(files) = files.map { |file| [file, File.size(file), File.mtime(file).to_f] }

@@ -20,9 +20,9 @@ module TileLoom
       # processes: that build the blocks of many features; some: are those of level FEW wanted?
       def initialize(processes: 1, some: true)
         @processes, @some = processes, some
-        @spool = Tempfile.create("tile-loom-features", binmode: true)
-        File.unlink(@spool.path)
-        @records, @boxes, @known = +"".b, +"".b, []
+        # Of each feature its box, shape and values; all the boxes once more, to be read one after the other.
+        @spool, @boxes = Array.new(2) { waiting_file }
+        @records, @known = +"".b, []
         @count = @waiting = 0
         @sides = Geometry::Box::NO_SIDES
       end
@@ -49,20 +49,23 @@ module TileLoom
       # Yields the Built blocks, once; what waited is gone then.
       def each(&block)
         return enum_for(:each) unless block
-        @spool.flush
+        [@spool, @boxes].each(&:flush)
         return groups(order).each { |group| yield built(*group) } if @processes < 2 || count < MANY_TO_SHARE
         # The file and all that is known of the features is there in those processes, too.
         SharedReading.new(@processes) { |group| built(*group) }.each(groups(order), &block)
       ensure
-        @spool.close if block
+        [@spool, @boxes].each(&:close) if block
       end
 
       private
 
       # Of each feature: bytes of its shape and of its values, its identity, which list of names it has, where it begins
       # in the file.
-      RECORD, RECORD_BYTES = "V4Q<", 24
-      private_constant :RECORD, :RECORD_BYTES
+      RECORD, RECORD_BYTES, BOX_BYTES = "V4Q<", 24, 32
+      private_constant :RECORD, :RECORD_BYTES, :BOX_BYTES
+
+      # Gone with this process.
+      def waiting_file = Tempfile.create("tile-loom-features", binmode: true).tap { |file| File.unlink(file.path) }
 
       # Of each block its number, the places of its features, its level (see Built).
       def groups(along)
@@ -78,10 +81,10 @@ module TileLoom
       def layout(names) = @known.index(names) || (@known << names).length - 1
 
       def keep(id, wkb, row, box, layout)
-        @spool.write(wkb, row)
+        @spool.write(box, wkb, row)
+        @boxes.write(box)
         @records << [wkb.bytesize, row.bytesize, id, layout, @waiting].pack(RECORD)
-        @boxes << box
-        @waiting += wkb.bytesize + row.bytesize
+        @waiting += BOX_BYTES + wkb.bytesize + row.bytesize
         @count += 1
         @sides = Geometry::Box.widen(@sides, box.unpack("E4"))
       end
@@ -102,8 +105,7 @@ module TileLoom
       end
 
       def built(number, places, level = nil)
-        boxes = places.map { |place| @boxes.byteslice(place * 32, 32) }
-        ids, shapes, rows, layouts = places.map { |place| record(place) }.transpose
+        ids, boxes, shapes, rows, layouts = places.map { |place| record(place) }.transpose
         Built.new(
           number,
           places.length,
@@ -113,11 +115,12 @@ module TileLoom
         )
       end
 
-      # Identity, shape, values and names of the feature at a place.
+      # Identity, box, shape, values and names of the feature at a place.
       def record(place)
         wkb, row, id, layout, from = @records.unpack(RECORD, offset: place * RECORD_BYTES)
-        bytes = @spool.pread(wkb + row, from)
-        [id, bytes.byteslice(0, wkb), bytes.byteslice(wkb, row).force_encoding(Encoding::UTF_8), @known[layout]]
+        bytes = @spool.pread(BOX_BYTES + wkb + row, from)
+        text = bytes.byteslice(BOX_BYTES + wkb, row).force_encoding(Encoding::UTF_8)
+        [id, bytes.byteslice(0, BOX_BYTES), bytes.byteslice(BOX_BYTES, wkb), text, @known[layout]]
       end
 
       # Places of all features along a curve that keeps neighbours together: the digits of their middle's easting and
@@ -127,7 +130,8 @@ module TileLoom
         across, along = [east - west, north - south].map { |side| side.positive? ? (CELLS - 1) / side / 2 : 0.0 }
         keys = Array.new(count)
         (0...count).step(STEP) do |first|
-          sides = @boxes.unpack("E#{4 * [STEP, count - first].min}", offset: first * 32)
+          some = [STEP, count - first].min
+          sides = @boxes.pread(some * BOX_BYTES, first * BOX_BYTES).unpack("E*")
           (0...sides.length / 4).each do |index|
             at = index * 4
             x = ((sides[at] + sides[at + 2] - 2 * west) * across).to_i
