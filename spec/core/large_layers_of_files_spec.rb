@@ -150,6 +150,16 @@ RSpec.describe TileLoom::Document::FileLayer do
     expect(folio("b.gpkg").source.features("b", corner)).to eq(found.drop(1))
   end
 
+  it "reads anew what was not kept whole, as after a power cut" do
+    write("GPKG", "b.gpkg", "EPSG:25829")
+    by_windows
+    found = folio("b.gpkg").source.features("b", corner)
+    {"list.json" => "", "blocks" => "half"}.each do |name, rest|
+      Dir["#{@folder}/cache/tile-loom/layers/*/#{name}"].each { |path| File.write(path, rest) }
+      expect(folio("b.gpkg").source.features("b", corner)).to eq(found)
+    end
+  end
+
   it "reads all of a layer, once, when windows have read a good part of it" do
     write("GPKG", "b.gpkg", "EPSG:25829")
     by_windows

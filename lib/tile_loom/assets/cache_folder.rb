@@ -51,6 +51,9 @@ module TileLoom
         path(key).tap { |target| FileUtils.touch(target) }
       end
 
+      # What cannot be used is made anew the next time.
+      def forget(key) = FileUtils.rm_rf(path(key))
+
       private
 
       # The lock ends with the process that holds it.

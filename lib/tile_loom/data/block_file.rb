@@ -9,6 +9,9 @@ module TileLoom
       # Blocks that were used last, of all files, by their bytes.
       USED = RecentlyUsed.new(24 * 1024**2)
 
+      # What was written is not there whole.
+      Damaged = Class.new(StandardError)
+
       # bytes: where they begin, and how many.
       Entry = Struct.new(:from, :bytes, :box)
       private_constant :Entry, :USED
@@ -27,13 +30,16 @@ module TileLoom
 
       attr_reader :told, :count
 
-      # folder: that it was written into.
+      # folder: that it was written into. Raises Damaged.
       def initialize(folder)
         @path = File.join(folder, BLOCKS)
         list = JSON.parse(File.read(File.join(folder, LIST)))
         @told, blocks = list.values_at("told", "blocks")
         @count = blocks.sum { |block| block[2] }
+        raise Damaged unless File.size(@path) == blocks.sum { |block| block[1] }
         @entries = blocks.map { |from, bytes, _, *sides| Entry.new(from, bytes, Geometry::Box.new(*sides)) }
+      rescue JSON::ParserError, SystemCallError
+        raise Damaged
       end
 
       # The Box round all of them, or nil.

@@ -18,11 +18,16 @@ module TileLoom
 
       # The BlockFile of what meets a Box, of all with nil; where it is not there, the block gives the FeatureReader of
       # it. Refusal as the reader has it.
-      def fetch(box)
-        BlockFile.new(@cache.fetch(key(box)) { |folder| write(folder, yield, nothing: !box.nil?) })
+      def fetch(box, &reader)
+        file(box, &reader)
+      rescue BlockFile::Damaged
+        @cache.forget(key(box))
+        file(box, &reader)
       end
 
       private
+
+      def file(box) = BlockFile.new(@cache.fetch(key(box)) { |folder| write(folder, yield, nothing: !box.nil?) })
 
       def key(box) = [VERSION, @key, box&.to_a]
 
