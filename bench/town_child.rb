@@ -82,7 +82,9 @@ random = Random.new(3)
 result["maps"] = [1.0, 0.5, 0.25, 0.12, 0.06, 0.03].to_h do |share|
   [share, Array.new(12) { window = map.call(share, random) and timed.call { snapshot.ground_svg(window, 988, 600) } }]
 end
-# All sheets to PDF, each process of its own taking the next that is left, as workers do.
+# All sheets to PDF, each process of its own taking the next that is left, as workers do. No process of the application
+# forks after drawing maps, so that waiting for libvips is none of it.
+TileLoom::Artwork::IdleThreads.gone
 pressed = ->(numbers) do
   folio = App::Book.find(book.id)
   press = TileLoom::Output::Press.new(book: folio.core, source: folio.source)

@@ -119,17 +119,13 @@ module Bench
         layers: KINDS.map { |id, kind| {id: id, title: id, kind: kind, data: {"file" => name, "layer" => id}} }
       )
 
+    # [seconds, MB] of the command as anybody runs it.
     def made(book, out, some, cache)
-      start = clock
-      reader, writer = IO.pipe
-      script =
-        "$LOAD_PATH.unshift(#{File.expand_path("../lib", __dir__).inspect}); require 'bundler/setup'; " \
-          "require 'tile_loom'; TileLoom::Command::Line.start; " \
-          "IO.for_fd(3).write(File.read('/proc/self/status')[/VmHWM:\\s+(\\d+)/, 1])"
-      own = {"XDG_CACHE_HOME" => cache}
-      system(own, *RUBY, "-e", script, "make", book, *some, "--out", out, 3 => writer, :out => File::NULL)
-      writer.close
-      [clock - start, reader.read.to_i / 1024]
+      start, peak = clock, "#{out}.peak"
+      own = {"XDG_CACHE_HOME" => cache, "RUBYOPT" => "-r#{File.join(__dir__, "peak.rb")}", "PEAK_FILE" => peak}
+      loom = File.expand_path("../bin/loom", __dir__)
+      system(own, loom, "make", book, *some, "--out", out, out: File::NULL, err: File::NULL, exception: true)
+      [clock - start, Integer(File.read(peak))]
     end
   end
 end

@@ -14,10 +14,10 @@ module Setup
 
     # Ruby’s memory settings for work that makes millions of short-lived objects: it tidies up less often.
     BULK_WORK = {
-      "RUBY_GC_MALLOC_LIMIT" => "67108864",
-      "RUBY_GC_MALLOC_LIMIT_MAX" => "67108864",
-      "RUBY_GC_OLDMALLOC_LIMIT" => "134217728",
-      "RUBY_GC_OLDMALLOC_LIMIT_MAX" => "134217728",
+      "RUBY_GC_MALLOC_LIMIT" => "134217728",
+      "RUBY_GC_MALLOC_LIMIT_MAX" => "268435456",
+      "RUBY_GC_OLDMALLOC_LIMIT" => "268435456",
+      "RUBY_GC_OLDMALLOC_LIMIT_MAX" => "536870912",
       "RUBY_GC_HEAP_FREE_SLOTS" => "400000"
     }.freeze
 
