@@ -4,6 +4,7 @@ require "json"
 require "open3"
 require "tmpdir"
 require "vips"
+require_relative "apart"
 
 module Bench
   # Sheets wholly under a photograph of 0.25 m, beside gdalwarp's own time for the same window; memory over many sheets.
@@ -35,12 +36,12 @@ module Bench
       end
     end
 
-    # One child: draws so many sheets of a size and prints the peak of its memory in kB.
+    # One child: draws so many sheets of a size and prints its peak memory in MB.
     def self.child(folder, count, *size)
       bench = new
       raster = TileLoom::Raster::Prepared.read(folder)
       count.times { |index| bench.page(raster, bench.view(index, size: size)) }
-      print File.read("/proc/self/status")[/VmHWM:\s+(\d+)/, 1]
+      print Apart.megabytes
     end
 
     def view(index = 0, crs: "EPSG:25829", size: A3, turned: 0.0)
@@ -169,7 +170,7 @@ module Bench
           *size.map(&:to_s)
         )
       raise "the measurement of memory failed" unless status.success?
-      "#{out.to_i / 1024} MB"
+      "#{out.to_i} MB"
     end
   end
 end

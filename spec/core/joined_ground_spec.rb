@@ -2,23 +2,13 @@
 
 # Held against GEOS’s own union of all cells.
 RSpec.describe TileLoom::Index::JoinedGround do
-  def cell(number, x, y, width, height, turn) =
-    TileLoom::Index::Cell.new(
-      number: number,
-      name: "S#{number}",
-      row: 0,
-      column: 0,
-      scale: 1000,
-      ground: TileLoom::Geometry::TurnedRectangle.turned(x, y, width, height, turn)
-    )
-
   # 12 columns and 9 rows, of which some are missing; cells overlap, touch or stand apart by `gap`.
   def grid(turn, gap)
     cos, sin = Math.cos(turn * Math::PI / 180), Math.sin(turn * Math::PI / 180)
     (0...108).filter_map do |place|
       next if [5, 40, 41, 77, 107].include?(place)
       u, v = (place % 12) * (600 + gap), (place / 12) * (400 + gap)
-      cell(place, 500_000 + u * cos - v * sin, 6_500_000 + u * sin + v * cos, 600, 400, turn)
+      turned_cell(place, 500_000 + u * cos - v * sin, 6_500_000 + u * sin + v * cos, 600, 400, turn)
     end
   end
 
@@ -39,7 +29,7 @@ RSpec.describe TileLoom::Index::JoinedGround do
     cells =
       [[0, 0, 600, 400, 0], [500, 1, 600, 400, 0], [900, 0, 600, 401, 0], [300, 0, 600, 400, 5]].map
         .with_index(1) do |(x, y, width, height, turn), number|
-          cell(number, 500_000 + x, 6_500_000 + y, width, height, turn)
+          turned_cell(number, 500_000 + x, 6_500_000 + y, width, height, turn)
         end
     ground = described_class.new(cells)
     expect(ground.shapes.length).to eq(4)
@@ -49,7 +39,7 @@ RSpec.describe TileLoom::Index::JoinedGround do
   it "holds narrow cells of one row within a wide one" do
     cells =
       [[0, 2_000], [-500, 300], [1_100, 300], [1_300, 100]].map
-        .with_index(1) { |(x, width), number| cell(number, 500_000 + x, 6_500_000, width, 400, 0) }
+        .with_index(1) { |(x, width), number| turned_cell(number, 500_000 + x, 6_500_000, width, 400, 0) }
     ground = described_class.new(cells)
     expect(ground.shapes.map(&:area)).to eq([2_350 * 400.0])
   end

@@ -1,16 +1,7 @@
 # frozen_string_literal: true
 
 RSpec.describe TileLoom::Index::Neighbours do
-  def cell(number, x, y, width: 100.0, height: 60.0, turn: 0.0)
-    TileLoom::Index::Cell.new(
-      number: number,
-      name: "S#{number}",
-      row: 0,
-      column: 0,
-      scale: 1000,
-      ground: TileLoom::Geometry::TurnedRectangle.turned(x, y, width, height, turn)
-    )
-  end
+  def cell(number, x, y, width: 100.0, height: 60.0, turn: 0.0) = turned_cell(number, x, y, width, height, turn)
 
   def names(cells, number)
     list = described_class.new(cells)

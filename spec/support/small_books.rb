@@ -12,6 +12,17 @@ module SmallBooks
     TileLoom::Data::Feature.new(id: id, wkb: TileLoom::Geometry::Wkb.polygon([ring]), attributes: attributes)
   end
 
+  # A cell of an index at 1:1,000 with its ground turned counter-clockwise.
+  def turned_cell(number, x, y, width, height, turn) =
+    TileLoom::Index::Cell.new(
+      number: number,
+      name: "S#{number}",
+      row: 0,
+      column: 0,
+      scale: 1000,
+      ground: TileLoom::Geometry::TurnedRectangle.turned(x, y, width, height, turn)
+    )
+
   def ring_feature(points)
     TileLoom::Data::Feature.new(
       id: 1,

@@ -17,17 +17,15 @@ module TileLoom
       def self.of_user(kind) = File.join(root, kind)
 
       def self.root
-        folder = ENV["XDG_CACHE_HOME"].to_s.then { |stated| stated.empty? ? File.join(Dir.home, ".cache") : stated }
-        File.join(folder, "tile-loom").tap { |own| FileUtils.mkdir_p(own, mode: 0o700) && demand_writable(own) }
+        stated = ENV["XDG_CACHE_HOME"].to_s
+        own = File.join(stated.empty? ? File.join(Dir.home, ".cache") : stated, "tile-loom")
+        FileUtils.mkdir_p(own, mode: 0o700)
+        raise Errno::EACCES, own unless File.writable?(own)
+        own
       rescue SystemCallError, ArgumentError => error
         @passing ||= passing(error)
       end
       private_class_method :root
-
-      def self.demand_writable(folder)
-        raise Errno::EACCES, folder unless File.writable?(folder)
-      end
-      private_class_method :demand_writable
 
       def self.passing(error)
         warn "What is read of files cannot be kept for the next time: #{error.message}."

@@ -9,8 +9,9 @@ module TileLoom
       VERSION = 1
 
       # key: plain values that tell the layer as it is read from all others.
-      def initialize(key, cache: Assets::CacheFolder.new(Assets::CacheFolder.of_user("layers")))
-        @key, @cache = key, cache
+      def initialize(key)
+        @key = key
+        @cache = Assets::CacheFolder.new(Assets::CacheFolder.of_user("layers"))
       end
 
       # Is what meets a Box (all with nil) there already?

@@ -16,15 +16,15 @@ module TileLoom
 
       # count: of its features; extent: about them all, a Box in the book's reference; names: of their attributes;
       # readings: of what meets a Box of the book's reference, or of all with nil, tells whether it was read before
-      # (kept?) and gives the BlockFile (fetch).
-      def initialize(count:, extent:, names:, readings:)
-        @count, @extent, @attribute_names, @readings = count, extent, names, readings
+      # (kept?) and gives the BlockFile (fetch); whole: the BlockFile of all, where it was read already.
+      def initialize(count:, extent:, names:, readings:, whole: nil)
+        @count, @extent, @attribute_names, @readings, @whole = count, extent, names, readings, whole
         @windows = []
         @read = 0
       end
 
       # The Features whose box meets a Box, all where it is nil, by their identities.
-      def features(box) = (whole?(box) ? whole : window(box)).features(box)
+      def features(box) = (@whole || (box && window(box)) || whole).features(box)
 
       def telling_field
         return nil if @count > TellingField::MOST
@@ -36,30 +36,30 @@ module TileLoom
 
       private
 
+      # read: a BlockFile.
       Window =
         Struct.new(:box, :read) do
           def holds?(other) =
             other.min_x >= box.min_x && other.max_x <= box.max_x && other.min_y >= box.min_y && other.max_y <= box.max_y
-
-          def features(box) = read.features(box)
         end
       private_constant :Window
 
-      # Is all of it the place to look for what meets a box?
-      def whole?(box) = box.nil? || @whole || @read > @count * SHARE || @readings.kept?(nil)
-
       def whole = @whole ||= @readings.fetch(nil)
 
+      # The BlockFile of a window that holds a box, of those at hand or read; nil where all of the layer is to be read.
       def window(box)
         known = @windows.find { |window| window.holds?(box) }
         @windows.delete(known) if known
-        known ||= read(box.grow(box.width * MARGIN, box.height * MARGIN))
+        known ||= read(box.grow(box.width * MARGIN, box.height * MARGIN)) or return nil
         @windows.unshift(known)
         @windows.pop if @windows.length > KEPT
-        known
+        known.read
       end
 
-      def read(box) = Window.new(box, @readings.fetch(box)).tap { |window| @read += window.read.count }
+      def read(box)
+        return nil if @read > @count * SHARE || @readings.kept?(nil)
+        Window.new(box, @readings.fetch(box)).tap { |window| @read += window.read.count }
+      end
     end
   end
 end

@@ -31,13 +31,15 @@ module TileLoom
 
       # nil where the target cannot show all that the file says it reaches over.
       def windowed
-        extent = whole? ? fetch(nil).box : around(Geometry::Box.new(*@found.box), @own, @target)
+        whole = (fetch(nil) if at_once?)
+        extent = whole ? whole.box : around(Geometry::Box.new(*@found.box), @own, @target)
         return nil if extent.nil?
         Data::WindowedLayer.new(
           count: @found.count,
           extent: extent,
           names: @found.attributes.map { |attribute| attribute["name"] },
-          readings: self
+          readings: self,
+          whole: whole
         )
       end
 
@@ -55,7 +57,7 @@ module TileLoom
       private
 
       # Is all of it read at once?
-      def whole? = @found.count <= FEW || !@reader.windows?(@found.name)
+      def at_once? = @found.count <= FEW || !@reader.windows?(@found.name)
 
       # What reads what meets a Box of the target, all with nil.
       def reader_of(box) = @reader.open(@found.name, target: @target, scale: scale, within: box && within(box))

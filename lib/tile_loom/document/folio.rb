@@ -120,7 +120,7 @@ module TileLoom
       end
 
       def add_tiles(source, layer)
-        fetch = Raster::Tiles::Fetch.new(File.join(File.dirname(Raster::Cache.folder), "tiles"))
+        fetch = Raster::Tiles::Fetch.new(Assets::CacheFolder.of_user("tiles"))
         source.add_raster(layer.id, Raster::Tiles::Pyramid.new(layer.tiles, fetch, layer.title), nil)
       end
 

@@ -9,17 +9,7 @@ module TileLoom
 
       # left_out: a LeftOut over the study area's features; notes: sentences; renewal: the Renewal that led to the
       # cells, or nil; fresh: the cells as the index generates them whatever there was before, or nil.
-      def initialize(
-        cells:,
-        size:,
-        area:,
-        left_out: nil,
-        rows: nil,
-        columns: nil,
-        notes: [],
-        renewal: nil,
-        fresh: nil
-      )
+      def initialize(cells:, size:, area:, left_out: nil, rows: nil, columns: nil, notes: [], renewal: nil, fresh: nil)
         @cells, @size, @area, @left_out, @notes, @renewal = cells, size, area, left_out, notes, renewal
         @fresh = fresh
         @rows = rows || cells.map(&:row).uniq.length
@@ -45,7 +35,7 @@ module TileLoom
           .max
       end
 
-      def cover = @cover ||= Cover.new(cells, area)
+      def cover = @cover ||= Cover.new(cells, area, left_out ? left_out.ground : JoinedGround.new(cells))
 
       # A square millimetre on paper, in square reference units: less is rounding.
       def least = (size.scale / 1000.0 / size.crs.metres_per_unit)**2

@@ -12,8 +12,9 @@ module TileLoom
       ALMOST_NOTHING = 0.02
       MOST_PIECES = 200
 
-      def initialize(cells, area)
-        @cells, @area = cells, area
+      # ground: the JoinedGround of the cells.
+      def initialize(cells, area, ground = JoinedGround.new(cells))
+        @cells, @area, @ground = cells, area, ground
       end
 
       # Pieces of the area on no cell, the largest first; least: square reference units below which one does
@@ -54,7 +55,7 @@ module TileLoom
           .map { |_, run| run }
       end
 
-      def union = @union ||= JoinedGround.new(@cells).union
+      def union = @ground.union
     end
   end
 end

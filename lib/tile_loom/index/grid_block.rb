@@ -26,14 +26,14 @@ module TileLoom
       # What holds all of its cells, however much their sizes differ.
       def ground
         first, last = @rectangles.values_at(0, -1)
-        cos, sin = first.axes[0]
         dx, dy = last.centre_x - first.centre_x, last.centre_y - first.centre_y
+        along, across = Axes.new(first.turn_deg).along([dx, dy])
         width, height = @rectangles.map(&:width).max, @rectangles.map(&:height).max
         Geometry::TurnedRectangle.new(
           first.centre_x + dx / 2,
           first.centre_y + dy / 2,
-          (dx * cos + dy * sin).abs + width * (1 + MARGIN),
-          (dy * cos - dx * sin).abs + height * (1 + MARGIN),
+          along.abs + width * (1 + MARGIN),
+          across.abs + height * (1 + MARGIN),
           first.rotation_deg
         )
       end

@@ -24,15 +24,15 @@ module TileLoom
       private_constant :Span
 
       # Lists of Spans that stand in one row, from its beginning.
-      def rows = @cells.map(&:ground).group_by(&:rotation_deg).each_value.flat_map { |alike| in_rows(spans(alike)) }
+      def rows = @cells.map(&:ground).group_by(&:turn_deg).flat_map { |turn, alike| in_rows(spans(alike, turn)) }
 
-      def spans(rectangles)
-        cos, sin = rectangles.first.axes[0]
-        rectangles.map do |rectangle|
-          x, y = rectangle.centre_x, rectangle.centre_y
-          along, half = x * cos + y * sin, rectangle.width / 2.0
-          Span.new(along - half, along + half, y * cos - x * sin, rectangle)
-        end
+      def spans(rectangles, turn)
+        middles = Axes.new(turn).along(rectangles.flat_map { |one| [one.centre_x, one.centre_y] })
+        rectangles
+          .zip(middles.each_slice(2))
+          .map do |rectangle, (along, across)|
+            Span.new(along - rectangle.width / 2.0, along + rectangle.width / 2.0, across, rectangle)
+          end
       end
 
       def in_rows(spans) =
@@ -61,14 +61,10 @@ module TileLoom
 
       # One that begins as a Span does, and ends elsewhere.
       def run(first, to)
-        return first.rectangle.shape if to == first.to
-        cos, sin = first.rectangle.axes[0]
-        more = (to - first.to) / 2
-        first
-          .rectangle
-          .sized(first.rectangle.width + more * 2, first.rectangle.height)
-          .moved(more * cos, more * sin)
-          .shape
+        one = first.rectangle
+        return one.shape if to == first.to
+        middle = Axes.new(one.turn_deg).ground([(first.from + to) / 2, first.across])
+        Geometry::TurnedRectangle.turned(*middle, to - first.from, one.height, one.turn_deg).shape
       end
     end
   end

@@ -19,9 +19,12 @@ module TileLoom
       # Less than this on paper is rounding.
       LEAST_MM = 0.1
 
+      # The JoinedGround of the cells.
+      attr_reader :ground
+
       # cells: Cell list; features: [layer id or nil, Data::Feature] list; size: the CellSize of the index.
       def initialize(cells, features, size)
-        @cells, @features = cells, features
+        @ground, @features = JoinedGround.new(cells), features
         @least = LEAST_MM * size.scale / 1000.0 / size.crs.metres_per_unit
         @crs = size.crs
       end
@@ -56,8 +59,6 @@ module TileLoom
       private
 
       def length(loss) = (loss.kind == :line) ? " (#{Units::Number.grouped(loss.size.ceil)} m)" : ""
-
-      def ground = @ground ||= JoinedGround.new(@cells)
 
       def tree = @tree ||= Geometry::ShapeTree.new(ground.shapes)
 
