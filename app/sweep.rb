@@ -120,7 +120,7 @@ module App
             .to_a
             .then { |removed| removed.empty? ? [] : unnamed(book, removed) }
         end
-      features = gone.sum { |layer| Feature.where(layer_id: layer.id).count }
+      features = gone.sum { |layer| FeatureBatch.of(layer).sum(:feature_count) }
       gone.each(&:discard)
       told(gone.length, "removed layer", "with #{features} features deleted, which no history names")
     end

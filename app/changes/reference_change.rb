@@ -79,7 +79,7 @@ module App
     def self.enqueue(book, target, **values)
       book.with_lock do
         raise BookChanges::Busy if Reprojection.open_for(book)
-        total = Feature.where(layer_id: Layer.settled(book.id).select(:id)).count
+        total = FeatureBatch.where(layer_id: Layer.settled(book.id).select(:id)).sum(:feature_count)
         change = book.reprojections.create!(target: target, total: total, **values)
         WorkQueue.put(:reprojection, change.id, turn: Turn::REPROJECT)
         change

@@ -5,7 +5,6 @@ module App
   # aside: as the next edition of its layer. Layers and versions that are set aside go along, so that undo finds them in
   # the book's reference.
   class ReprojectionWork
-    BATCH = 2_000
     Original = Struct.new(:id, :name, :wkb, :attributes)
 
     def initialize(change) = @change = change
@@ -22,10 +21,10 @@ module App
           next layer.id, TileLoom::Raster::Extent.new(layer.prepared.grid, target).box if layer.raster
           blocks = TileLoom::Data::BlockBuilder.new
           reprojector = layer.reprojector(target, scale)
-          layer.each_batch(BATCH, :original, :properties) do |rows|
+          FeatureBatch.each_kept(layer, shapes: true) do |batch|
             raise Stopped unless @change.wanted?
-            bring(layer, rows, reprojector, blocks)
-            @change.update_columns(done: done += rows.length)
+            bring(layer, batch, reprojector, blocks)
+            @change.update_columns(done: done += batch.length)
           end
           FeatureBlock.keep(layer, blocks, edition: layer.edition + 1)
           [layer.id, blocks.box]
@@ -40,11 +39,11 @@ module App
 
     def layers = Layer.settled(@change.book_id)
 
-    def bring(layer, rows, reprojector, blocks)
+    def bring(layer, batch, reprojector, blocks)
       title = layer.title
       originals =
-        rows.map do |identity, wkb, properties|
-          Original.new(identity, "Feature #{identity} of #{title}", wkb.to_s.b, properties)
+        batch.map do |own|
+          Original.new(own.identity, "Feature #{own.identity} of #{title}", own.original, own.properties)
         end
       reprojector.each(originals) do |item, shape|
         raise shape if shape.is_a?(TileLoom::Refusal)

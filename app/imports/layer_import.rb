@@ -44,12 +44,13 @@ module App
     # [how many came, their kind]. The blocks are built when all are there.
     def store(reader, layer)
       blocks = TileLoom::Data::BlockBuilder.new(processes: PROCESSES)
+      rows = FeatureBatches.new(layer)
       types = TileLoom::Data::AttributeTypes.new
       count, kinds, vertices = 0, [], 0
       TileLoom::Data::ReadAhead
         .new(reader.to_enum(:each_packed, processes: PROCESSES))
         .each do |batch|
-          FeatureRows.insert(layer, batch)
+          rows.add(batch)
           blocks.add_batch(batch)
           types.merge(batch.types)
           count += batch.length
@@ -57,6 +58,7 @@ module App
           kinds |= batch.kinds
           yield count if block_given?
         end
+      rows.finish
       FeatureBlock.keep(layer, blocks) { yield count if block_given? }
       layer.update!(vertex_count: vertices, fields: types.to_h, **Layer.bounds(blocks.box))
       [count, TileLoom::Symbology::LayerKinds.of_types(kinds).key]

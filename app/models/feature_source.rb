@@ -31,7 +31,9 @@ module App
       layer = @layers[layer_id] or return nil
       return nil if layer.feature_count > TileLoom::Data::TellingField::MOST
       TELLING
-        .fetch(layer.id) { [TileLoom::Data::TellingField.of(Feature.where(layer_id: layer.id).pluck(:properties))] }
+        .fetch(layer.id) do
+          [TileLoom::Data::TellingField.of(FeatureBatch.each_kept(layer).flat_map { |batch| batch.map(&:properties) })]
+        end
         .first
     end
 

@@ -6,8 +6,6 @@ module App
   # before aside.
   class Layer < ActiveRecord::Base
     belongs_to :book
-    has_many :features
-
     # name → type of the attributes (TileLoom::Data::AttributeTypes); nil where not known.
     attribute :fields, :json
     # [[level, tolerance in reference units], …], the coarsest last: TileLoom::Data::Generalisation.
@@ -26,10 +24,13 @@ module App
     # By its key where the book does not name it.
     def title = entry&.fetch("title") || key
 
+    ROWS_AT_ONCE = 200
+    private_constant :ROWS_AT_ONCE
+
     # Deletes it with its features, a batch at a time, so that no statement runs long.
     def discard
-      {Feature => 20_000, FeatureBlock => 200}.each do |rows, batch|
-        nil while rows.where(layer_id: id).limit(batch).delete_all.positive?
+      [FeatureBatch, FeatureBlock].each do |rows|
+        nil while rows.where(layer_id: id).limit(ROWS_AT_ONCE).delete_all.positive?
       end
       Rasters.drop(id)
       destroy!
@@ -51,23 +52,6 @@ module App
 
     # The TileLoom::Raster::Prepared of its pixels, or nil.
     def prepared = raster && TileLoom::Raster::Prepared.new(Rasters.folder(id), TileLoom::Raster::Facts.new(raster))
-
-    # Yields a batch of its features at a time, each as [identity, *columns], along the index of layer and identity.
-    def each_batch(size, *columns)
-      last = -1
-      loop do
-        rows =
-          Feature
-            .where(layer_id: id)
-            .where("identity > ?", last)
-            .order(:identity)
-            .limit(size)
-            .pluck(:identity, *columns)
-        return if rows.empty?
-        last = Array(rows.last).first
-        yield rows
-      end
-    end
 
     # Makes a layer of pixels of a book, without any yet.
     def self.of_pixels(book, key:, original_reference: book.reference, **own)
@@ -92,15 +76,17 @@ module App
           ).select(:id)
       )
 
-    # Yields each feature as a GeoJSON Feature with its identity, in the book's reference, by their identities; a batch
-    # at a time is in memory.
+    # Yields each feature as a GeoJSON Feature with its identity, in the book's reference, in the order that they came
+    # in; a few batches at a time are in memory.
     def each_geojson
       return enum_for(:each_geojson) unless block_given?
       ShapesInOrder.open(self) do |shapes|
-        each_batch(1000, :properties) do |rows|
-          rows.each do |identity, properties|
+        FeatureBatch.each_kept(self) do |batch|
+          batch.each do |feature|
             TileLoom::Pulse.step
-            yield TileLoom::Geometry::Geojson.feature(identity, properties, shapes.fetch(identity))
+            yield(
+              TileLoom::Geometry::Geojson.feature(feature.identity, feature.properties, shapes.fetch(feature.identity))
+            )
           end
         end
       end
@@ -109,11 +95,11 @@ module App
     # Its features before they were brought to the book's reference or mended: another reference or a mended ring is no
     # change of the data. TileLoom::Data::Difference::Row list.
     def as_they_came
-      to_enum(:each_batch, 5_000, :properties, :original).flat_map do |rows|
-        rows.map do |_, properties, original|
-          TileLoom::Data::Difference::Row.new(properties, Digest::MD5.digest(original.to_s))
+      FeatureBatch
+        .each_kept(self, shapes: true)
+        .flat_map do |batch|
+          batch.map { |own| TileLoom::Data::Difference::Row.new(own.properties, Digest::MD5.digest(own.original)) }
         end
-      end
     end
 
     # A TileLoom::Data::Reprojector of its features as they came. target: a Crs::System with the book's operations;

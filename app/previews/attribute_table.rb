@@ -14,74 +14,135 @@ module App
     # the book's reference.
     def page(page:, size:, sort: "", descending: false, search: "", condition: nil, only: nil)
       size = size.clamp(1, MOST_ROWS)
-      rows = matching(search, condition, only)
-      total = rows.count
-      ids = sorted(rows, sort, descending, page * size, size)
-      found = Feature.where(layer_id: @layer.id, identity: ids).index_by(&:identity)
-      shown = ids.filter_map { |id| found[id] }
+      wanted = Wanted.new(sort, descending, search.strip, only)
+      total, ids = condition ? meeting(wanted, condition, page, size) : found(wanted, page, size)
+      shown = kept(ids)
       {"total" => total, "rows" => shown.zip(boxes(shown)).map { |feature, box| row(feature, box) }}
     end
 
     private
 
-    BATCH = 5_000
+    Wanted = Struct.new(:sort, :descending, :search, :only) { def all? = search.empty? && only.nil? }
+    private_constant :Wanted
 
-    def matching(search, condition, only)
-      rows = Feature.where(layer_id: @layer.id)
-      unless search.strip.empty?
-        rows = rows.where("LOWER(properties) LIKE ?", "%#{ActiveRecord::Base.sanitize_sql_like(search.downcase)}%")
-      end
-      rows = rows.where(identity: only) if only
-      condition ? rows.where(identity: those_that_meet(rows, condition)) : rows
+    # [how many there are, identities of those on a page], of those that are wanted.
+    def found(wanted, page, size)
+      return @layer.feature_count, in_order(wanted.descending, page * size, size) if wanted.all? && wanted.sort.empty?
+      total = wanted.all? ? @layer.feature_count : rows(wanted).count
+      [total, sorted(wanted).offset(page * size).limit(size).pluck(IDENTITY)]
     end
 
-    def those_that_meet(rows, condition)
-      found, last = [], -1
-      loop do
-        batch = rows.where("identity > ?", last).order(:identity).limit(BATCH).pluck(:identity, :properties)
-        return found if batch.empty?
-        last = batch.last.first
-        found.concat(batch.filter_map { |identity, properties| identity if condition.match?(properties) })
+    # The same of those that meet a condition, too.
+    def meeting(wanted, condition, page, size)
+      those = Set.new
+      FeatureBatch.each_kept(@layer) do |batch|
+        batch.each { |feature| those << feature.identity if condition.match?(feature.properties) }
       end
+      ids = sorted(wanted).pluck(IDENTITY).select { |identity| those.include?(identity) }
+      [ids.length, ids[page * size, size] || []]
     end
 
-    # Identities of the rows of one page.
-    def sorted(rows, sort, descending, offset, size)
-      return rows.order(identity: descending ? :desc : :asc).offset(offset).limit(size).pluck(:identity) if sort.empty?
-      if %w[integer real].include?(@layer.fields&.fetch(sort, nil))
-        return by_number(rows, sort, descending).offset(offset).limit(size).pluck(:identity)
-      end
-      by_text(rows, sort, descending).offset(offset).limit(size).pluck(:identity)
+    # Identities of some of all features, in the order of the file. Batches that they are not in are not read.
+    def in_order(descending, offset, size)
+      last = descending ? @layer.feature_count - offset : offset + size
+      first = [descending ? last - size : offset, 0].max
+      before, skipped = 0, nil
+      numbers =
+        FeatureBatch
+          .of(@layer)
+          .order(:number)
+          .pluck(:number, :feature_count)
+          .filter_map do |number, count|
+            from, before = before, before + count
+            next unless from < last && before > first
+            skipped ||= first - from
+            number
+          end
+      ids = FeatureBatch.each_kept(@layer, numbers: numbers).flat_map { |batch| batch.map(&:identity) }
+      ids = ids[skipped.to_i, [last - first, 0].max] || []
+      descending ? ids.reverse : ids
+    end
+
+    IDENTITY = Arel.sql("feature.identity")
+    private_constant :IDENTITY
+
+    # The features as rows of SQL: identity, record (the JSON list of its identity and values), value of the attribute
+    # that they are sorted by.
+    def rows(wanted)
+      place = place(wanted.sort)
+      columns = ["identity BIGINT PATH '$[0]'", "record JSON PATH '$'"]
+      columns << "value LONGTEXT PATH '$[#{Integer(place)}]'" if place
+      found =
+        FeatureBatch.of(@layer).joins(
+          "CROSS JOIN JSON_TABLE(records, '$[*]' COLUMNS (#{columns.join(", ")})) AS feature"
+        )
+      found = found.where("feature.identity IN (?)", wanted.only) if wanted.only
+      wanted.search.empty? ? found : searched(found, wanted.search)
+    end
+
+    # Where the value of an attribute is in a record, or nil.
+    def place(name) = @layer.fields.to_h.keys.index(name)&.then { |index| index + 1 }
+
+    # Text is looked for as it is written in JSON, and in a batch before its features. The identity that a record begins
+    # with is none of its values.
+    def searched(rows, text)
+      pattern = "%#{ActiveRecord::Base.sanitize_sql_like(JSON.generate(text.downcase)[1..-2])}%"
+      rows.where("LOWER(records) LIKE ?", pattern).where(
+        "LOWER(SUBSTRING(feature.record, LOCATE(',', feature.record))) LIKE ?",
+        pattern
+      )
+    end
+
+    def sorted(wanted)
+      rows = rows(wanted)
+      way = wanted.descending ? "DESC" : "ASC"
+      order =
+        if place(wanted.sort).nil?
+          ["feature.identity #{way}"]
+        elsif %w[integer real].include?(@layer.fields[wanted.sort])
+          by_number(way)
+        else
+          by_text(way)
+        end
+      rows.order(Arel.sql(order.join(", ")))
     end
 
     # Rows without a value come last, either way.
-    def by_number(rows, sort, descending)
-      value = "CAST(#{value_of(sort)} AS DOUBLE)"
-      rows.order(Arel.sql("#{value} IS NULL, #{value} #{descending ? "DESC" : "ASC"}, identity"))
+    def by_number(way)
+      value = "CAST(feature.value AS DOUBLE)"
+      ["#{value} IS NULL", "#{value} #{way}", "feature.identity"]
     end
 
     # Numbers before texts; texts by their numbers and words (MariaDB's NATURAL_SORT_KEY, which takes "2" before "10").
-    def by_text(rows, sort, descending)
-      value = "LEFT(#{value_of(sort)}, #{LONGEST_SORTED})"
+    def by_text(way)
+      value = "LEFT(feature.value, #{LONGEST_SORTED})"
       number = "#{value} REGEXP '#{NUMBER}'"
-      way = descending ? "DESC" : "ASC"
-      order = [
+      [
         "#{value} IS NULL",
-        "#{number} #{descending ? "ASC" : "DESC"}",
+        "#{number} #{(way == "DESC") ? "ASC" : "DESC"}",
         "IF(#{number}, CAST(#{value} AS DOUBLE), 0) #{way}",
         "NATURAL_SORT_KEY(LOWER(#{value})) #{way}",
-        "identity #{way}"
+        "feature.identity #{way}"
       ]
-      rows.order(Arel.sql(order.join(", ")))
     end
 
     LONGEST_SORTED = 200
     NUMBER = "^[[:space:]]*[-+]?([0-9]+[.]?[0-9]*|[.][0-9]+)([eE][-+]?[0-9]{1,3})?[[:space:]]*$"
 
-    # The attribute's value in SQL; the path is quoted, and so is the name in it.
-    def value_of(name)
-      path = "$.\"#{name.gsub(/["\\]/) { |char| "\\#{char}" }}\""
-      "JSON_VALUE(properties, #{Feature.connection.quote(path)})"
+    # FeatureBatch::Kept of such identities, in their order.
+    def kept(ids)
+      wanted = ids.to_set
+      numbers =
+        FeatureBatch
+          .of(@layer)
+          .order(:number)
+          .pluck(:number, :lowest, :highest)
+          .filter_map { |number, lowest, highest| number if ids.any? { |id| id.between?(lowest, highest) } }
+      found = {}
+      FeatureBatch.each_kept(@layer, shapes: true, numbers: numbers) do |batch|
+        batch.each { |feature| found[feature.identity] = feature if wanted.include?(feature.identity) }
+      end
+      found.values_at(*ids).compact
     end
 
     def row(feature, box) = {"id" => feature.identity, "box" => box&.to_a, "attributes" => feature.properties}
@@ -92,7 +153,7 @@ module App
     # Of features in the book's reference; nil where one has no place there.
     def boxes(features)
       book = @layer.book
-      originals = features.map { |feature| Original.new(feature.identity.to_s, feature.original.to_s.b) }
+      originals = features.map { |feature| Original.new(feature.identity.to_s, feature.original) }
       found = []
       @layer
         .reprojector(book.crs, book.index.core.scale)

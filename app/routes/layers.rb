@@ -108,7 +108,7 @@ module App
 
       def each_value
         attribute = params["attribute"].to_s
-        layer.each_batch(5000, :properties) { |rows| rows.each { |_, properties| yield properties[attribute] } }
+        FeatureBatch.each_kept(layer) { |batch| batch.each { |feature| yield feature.properties[attribute] } }
       end
 
       # A filter in CQL2 JSON, checked against the attributes; nil for none.

@@ -64,11 +64,12 @@ class CreateTables < ActiveRecord::Migration[7.2]
       t.index %i[book_id key version], unique: true
     end
 
-    # original: as it came, in its own reference. What is drawn lies in blocks.
-    create_table :features, primary_key: %i[layer_id identity] do |t|
-      t.bigint :layer_id, :identity, null: false
-      t.binary :original, limit: 4_294_967_295, null: false
-      t.text :properties, limit: 4_294_967_295, null: false
+    # Features as they came, some hundred to a row (App::FeatureBatch). What is drawn of them lies in blocks.
+    create_table :feature_batches, primary_key: %i[layer_id number] do |t|
+      t.bigint :layer_id, :lowest, :highest, null: false
+      t.integer :number, :feature_count, null: false
+      t.text :records, limit: 4_294_967_295, null: false
+      t.binary :originals, limit: 4_294_967_295, null: false
       t.foreign_key :layers, on_delete: :cascade
     end
 

@@ -35,7 +35,7 @@ RSpec.describe App::Routes::Arrivals do
   def bring(bytes, name: "hags.geojson", **options) =
     send_file(bytes, name).then { |arrival| (arrival.state == "ready") ? keep(arrival, **options) : arrival }
 
-  def counts = [App::Layer.count, App::Feature.count, App::Edit.count]
+  def counts = [App::Layer.count, App::FeatureBatch.count, App::Edit.count]
 
   point = ->(lon, lat) do
     JSON.generate(
@@ -82,7 +82,7 @@ RSpec.describe App::Routes::Arrivals do
     expect([layer.kind, layer.feature_count, layer.removed, layer.original_reference]).to eq(
       ["point", 1, false, "OGC:CRS84"]
     )
-    feature = layer.features.first
+    feature = App::FeatureBatch.each_kept(layer, shapes: true).first.first
     expect(TileLoom::Geometry::Wkb.each_run(feature.original).first[1]).to eq([-10.7, 58.87])
     expect(feature.properties).to eq({"name" => "Hag", "n" => 1.5})
     theirs = transverse_mercator(-10.7, 58.87, central: -9, ellipsoid: [6_378_137, "1/298.257222101"])

@@ -64,7 +64,7 @@ RSpec.describe App::BookChanges do
   it "keeps the features of a layer that was taken out, so that undo brings it back" do
     change({"layers" => book.document["layers"].first(1)})
     expect(book.reload.document["layers"].map { |layer| layer["id"] }).to eq(["area"])
-    expect(App::Feature.count).to eq(21)
+    expect(App::FeatureBatch.sum(:feature_count)).to eq(21)
     described_class.new(book).undo
     expect(book.reload.document["layers"].map { |layer| layer["id"] }).to eq(%w[area dams])
   end

@@ -46,25 +46,6 @@ RSpec.describe "Large layers" do
     end
   end
 
-  # By hand: numbers by their value, then texts by their numbers and words, what has none last.
-  it "are sorted by the database, naturally" do
-    layer = App::Layer.find_by(book_id: book.id, key: "dams")
-    values = ["b10", "B2", "10", "9.5", "-3", "1e2", "a", "", nil, "b2x"]
-    App::Feature
-      .where(layer_id: layer.id)
-      .order(:identity)
-      .zip(values)
-      .each { |feature, value| feature.update!(properties: value.nil? ? {} : {"code" => value}) }
-    layer.update!(fields: {"code" => "text"})
-    codes = ->(**more) do
-      App::AttributeTable.new(layer).page(page: 0, size: 10, sort: "code", **more)["rows"].map do |row|
-        row["attributes"]["code"]
-      end
-    end
-    expect(codes.call).to eq(["-3", "9.5", "10", "1e2", "", "a", "B2", "b2x", "b10", nil])
-    expect(codes.call(descending: true).first(3)).to eq(%w[b10 b2x B2])
-  end
-
   it "fill no table without end: so many records, the rest counted" do
     elements =
       book.document["layout"]["elements"] +

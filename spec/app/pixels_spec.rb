@@ -134,7 +134,10 @@ RSpec.describe App::RasterImport do
     expect(App::Arrival.last).to have_attributes(state: "done", reason: nil)
     lines = App::Layer.find_by!(book_id: book.id, key: "contours")
     heights =
-      App::Feature.where(layer_id: lines.id).pluck(:properties).to_set { |own| own.values_at("height", "index") }
+      App::FeatureBatch
+        .each_kept(lines)
+        .flat_map { |batch| batch.map { |own| own.properties.values_at("height", "index") } }
+        .to_set
     expect(heights).to include([100, true], [110, false], [140, false])
     send_json(:post, "/api/books/#{book.id}/layers/flight/contours", {interval: 10_000})
     expect(last_response.status).to eq(422)

@@ -176,7 +176,7 @@ RSpec.describe App::Routes::Starts do
     start = send_file(island, "a.geojson")
     made = make(start, scale: 1)
     expect(made).to include("state" => "ready", "reason" => match(/would make/))
-    expect([App::Book.count, App::Layer.count, App::Feature.count]).to eq([0, 0, 0])
+    expect([App::Book.count, App::Layer.count, App::FeatureBatch.count]).to eq([0, 0, 0])
   end
 
   it "is stopped in the middle, and removed when its worker died" do

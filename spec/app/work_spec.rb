@@ -264,7 +264,7 @@ RSpec.describe "Work" do
       expect(App::Sweep.new.layers).to be_nil
       App::Edit.delete_all
       expect(App::Sweep.new.layers).to eq("1 removed layer: with 20 features deleted, which no history names.")
-      expect([App::Layer.exists?(dams.id), App::Feature.where(layer_id: dams.id).count]).to eq([false, 0])
+      expect([App::Layer.exists?(dams.id), App::FeatureBatch.of(dams).count]).to eq([false, 0])
       run = App::PressOrder.new(fresh, {"sheets" => "all"}).place
       run.pieces.update_all(pages: "x")
       expect(App::Sweep.new.pages).to be_nil
@@ -308,22 +308,5 @@ RSpec.describe "Work" do
     expect(File.exist?(path)).to be(true)
     delete("/api/books/#{book.id}/runs/#{run.id}", {}, "HTTP_HOST" => "localhost")
     expect([last_response.status, answer, File.exist?(path), App::PressPiece.count]).to eq([200, [], false, 0])
-  end
-
-  # A filesort for each batch read a layer of a million features once for every thousand of them.
-  it "reads a layer batch by batch along an index" do
-    layer = App::Layer.find_by!(book_id: book.id, key: "dams")
-    seen = []
-    layer.each_batch(7, :properties) { |rows| seen << rows.map(&:first) }
-    expect(seen).to eq((1..20).each_slice(7).to_a)
-    plan =
-      ActiveRecord::Base
-        .connection
-        .select_all(
-          "EXPLAIN #{App::Feature.where(layer_id: layer.id).where("identity > ?", 3).order(:identity).limit(7).to_sql}"
-        )
-        .to_a
-        .first
-    expect([plan["key"], plan["Extra"].to_s]).to match(["PRIMARY", satisfy { |extra| !extra.include?("filesort") }])
   end
 end

@@ -84,7 +84,7 @@ RSpec.describe TileLoom::Data::FlatGeobuf do
       [1, 3].map do |processes|
         reader = read(file)
         batches = reader.to_enum(:each_packed, processes: processes).to_a
-        [%i[ids boxes shapes originals rows texts].map { |part| batches.flat_map(&part) }, reader.told]
+        [%i[ids boxes shapes originals rows names].map { |part| batches.flat_map(&part) }, reader.told]
       end
     expect(found.last).to eq(found.first)
     expect(found.first[0][0]).to eq((1..60).to_a)

@@ -16,7 +16,7 @@ module TileLoom
         [head.bytesize].pack("V") << head.b << "[#{rows.join(",")}]".b
       end
 
-      # Values put where the names of all have them.
+      # rows with their values where names has them.
       def self.arranged(rows, layouts, names)
         rows
           .zip(layouts)
@@ -25,7 +25,6 @@ module TileLoom
             JSON.generate(names.map { |name| values.fetch(name, ABSENT) })
           end
       end
-      private_class_method :arranged
 
       def initialize(bytes)
         size = bytes.unpack1("V")
@@ -35,15 +34,16 @@ module TileLoom
           end
       end
 
+      # {name → value} of values in the order of their names; a list may end early.
+      def self.named(names, values)
+        found = {}
+        values.each_with_index { |value, index| found[names[index]] = value unless value.is_a?(Array) }
+        found
+      end
+
       # {name → value} of the feature at a place.
       def [](place)
-        values = @rows[place]
-        found = {}
-        @names.each_with_index do |name, index|
-          value = values[index]
-          found[name] = value unless value.is_a?(Array)
-        end
-        found
+        BlockAttributes.named(@names, @rows[place])
       end
     end
   end

@@ -34,16 +34,14 @@ module TileLoom
       # over.
       def add(id, wkb, attributes)
         box = Geometry::Wkb.extent([wkb]) or return
-        keep(id, wkb, JSON.generate(attributes.values), box.to_a.pack("E4"), layout(attributes.keys))
+        keep([id], [wkb], [JSON.generate(attributes.values)], [box.to_a.pack("E4")], layout(attributes.keys))
       end
 
       # The same of a PackedBatch.
       def add_batch(batch)
-        own = layout(batch.names)
-        batch.ids.each_with_index do |id, index|
-          box = batch.boxes[index] or next
-          keep(id, batch.shapes[index], batch.rows[index], box, own)
-        end
+        lists = [batch.ids, batch.shapes, batch.rows, batch.boxes]
+        lists = lists.transpose.reject { |feature| feature.last.nil? }.transpose if batch.boxes.include?(nil)
+        keep(*lists, layout(batch.names)) if lists.any?
       end
 
       # Yields the Built blocks, once; what waited is gone then.
@@ -80,13 +78,23 @@ module TileLoom
       # Which of the lists of names it is.
       def layout(names) = @known.index(names) || (@known << names).length - 1
 
-      def keep(id, wkb, row, box, layout)
-        @spool.write(box, wkb, row)
-        @boxes.write(box)
-        @records << [wkb.bytesize, row.bytesize, id, layout, @waiting].pack(RECORD)
-        @waiting += BOX_BYTES + wkb.bytesize + row.bytesize
-        @count += 1
-        @sides = Geometry::Box.widen(@sides, box.unpack("E4"))
+      # Each a list with an item for each feature, but for the layout, which is that of all.
+      def keep(ids, shapes, rows, boxes, layout)
+        features = boxes.zip(shapes, rows.map(&:b)).join
+        @spool.write(features)
+        features.clear
+        sides = boxes.join
+        @boxes.write(sides)
+        @sides = Geometry::Box.widen(@sides, sides.unpack("E*"))
+        numbers =
+          ids
+            .zip(shapes, rows)
+            .flat_map do |id, wkb, row|
+              at, @waiting = @waiting, @waiting + BOX_BYTES + wkb.bytesize + row.bytesize
+              [wkb.bytesize, row.bytesize, id, layout, at]
+            end
+        @records << numbers.pack(RECORD * ids.length)
+        @count += ids.length
       end
 
       # Lists of places of features that lie together.
@@ -131,14 +139,15 @@ module TileLoom
         keys = Array.new(count)
         (0...count).step(STEP) do |first|
           some = [STEP, count - first].min
-          sides = @boxes.pread(some * BOX_BYTES, first * BOX_BYTES).unpack("E*")
+          bytes = @boxes.pread(some * BOX_BYTES, first * BOX_BYTES)
+          sides = bytes.unpack("E*")
           (0...sides.length / 4).each do |index|
             at = index * 4
             x = ((sides[at] + sides[at + 2] - 2 * west) * across).to_i
             y = ((sides[at + 1] + sides[at + 3] - 2 * south) * along).to_i
             keys[first + index] = (apart(x) | apart(y) << 1) << PLACE_BITS | (first + index)
           end
-          sides.clear
+          [bytes, sides].each(&:clear)
         end
         keys.sort!
         mask = (1 << PLACE_BITS) - 1

@@ -5,10 +5,10 @@ module TileLoom
     # Features of one batch as they are kept, so that they pass from process to process, into a file and into a database
     # in few and large pieces. ids: their identities; boxes: packed, of each four doubles, or nil for one that has no
     # place; shapes: well-known binary in the book's reference; originals: the same as they came; names: of their
-    # fields; rows: of each its values for the names as a JSON list; texts: of each {name → value} as JSON; types: see
+    # fields; rows: of each its values for the names as a JSON list; types: see
     # AttributeTypes; kinds: types of well-known binary among them.
     PackedBatch =
-      Struct.new(:ids, :boxes, :shapes, :originals, :names, :rows, :texts, :types, :kinds) do
+      Struct.new(:ids, :boxes, :shapes, :originals, :names, :rows, :types, :kinds) do
         # originals: FeatureReader::Original list; shapes: of each its well-known binary in the book's reference.
         def self.of(originals, shapes)
           attributes = originals.map(&:attributes)
@@ -24,7 +24,6 @@ module TileLoom
             originals.map(&:wkb),
             names,
             values.map { |row| JSON.generate(row) },
-            attributes.map { |own| JSON.generate(own) },
             types,
             shapes.map { |shape| shape.getbyte(1) }.uniq
           )

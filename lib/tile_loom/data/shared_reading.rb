@@ -60,10 +60,7 @@ module TileLoom
 
       # The pipes' other ends are processes of ours.
       def serve(share, reply)
-        loop do
-          given = Marshal.load(share) # standard:disable Security/MarshalLoad
-          Marshal.dump(made(given), reply)
-        end
+        loop { put(made(take(share)), reply) }
       end
 
       def made(given)
@@ -75,7 +72,7 @@ module TileLoom
       def feed(source, hands, sent)
         index = -1
         source.each do |share|
-          Marshal.dump(share, hands[(index += 1) % hands.length].into)
+          put(share, hands[(index += 1) % hands.length].into)
           sent << index
         end
         sent << DONE
@@ -83,9 +80,25 @@ module TileLoom
         sent << error
       end
 
+      # Its length before it, so that it is read in one go. The bytes are given back at once, here and below: Ruby would
+      # let hundreds of megabytes of them lie.
+      def put(value, into)
+        bytes = Marshal.dump(value)
+        into.write([bytes.bytesize].pack("Q<"), bytes)
+        bytes.clear
+      end
+
+      # EOFError where the process at the other end has stopped.
+      def take(from)
+        length = from.read(8)&.unpack1("Q<") or raise EOFError
+        bytes = from.read(length)
+        raise EOFError if bytes.to_s.bytesize < length
+        Marshal.load(bytes).tap { bytes.clear } # standard:disable Security/MarshalLoad
+      end
+
       def answer(hand)
-        Marshal.load(hand.from) # standard:disable Security/MarshalLoad
-      rescue EOFError, TypeError
+        take(hand.from)
+      rescue EOFError
         raise Failure.new("data.reader_stopped")
       end
 
