@@ -14,6 +14,7 @@ begin
   warning = TileLoom::Data::Sandbox.warning and puts warning
   App::WorkerSettings.free_orphans
   App::Sweep.new.run.each { |sentence| puts sentence }
+  App::SweepJob.see_to
   if App::Book.none?
     puts "Adding the demo book"
     demo = App::NewBook.from_folio(TileLoom::Document::Folio.read(File.join(App::ROOT, "demo/skarrow-moss.json")))

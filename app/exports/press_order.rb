@@ -20,22 +20,24 @@ module App
       @book.with_lock { place_now }
     end
 
-    # Has the sheets that a run lacks drawn from the book as it is now.
-    def self.complete(run)
+    # Has the sheets that a run lacks drawn from the book as it is now. secrets: Output::Secrets or nil, since the run
+    # has forgotten its own.
+    def self.complete(run, secrets: nil)
+      TileLoom::Output::Secrets.demand(run.order.form.manner, secrets)
       run.book.with_lock do
         document, rows = run.book.stated, run.book.index.rows
         numbers = rows.map { |row| row["number"] }
         gone = run.missing.keys.map(&:to_i).select { |number| number.positive? && !numbers.include?(number) }
         raise TileLoom::Refusal.new("exports.sheet_gone", number: gone.first) if gone.any?
-        again(run, {"document" => document, "cells" => rows, "revision" => run.book.revision})
+        later = {"document" => document, "cells" => rows, "revision" => run.book.revision}
+        again(run, later: later, secrets: PressRun.secret(secrets))
       end
     end
 
-    def self.again(run, later)
+    def self.again(run, **values)
       lacking = run.pieces.where.not(missing: nil).select { |piece| piece.lacking.any? }
-      unless lacking.any? && run.turn("waiting", from: %w[incomplete], later: later, finished_at: nil, reason: nil)
-        return false
-      end
+      return false if lacking.empty?
+      return false unless run.turn("waiting", from: %w[incomplete], finished_at: nil, reason: nil, **values)
       lacking.each do |piece|
         piece.update!(finished: false, done: piece.numbers.length - piece.lacking.length)
         WorkQueue.put(:press_piece, piece.id, turn: Turn.press(piece.position))
@@ -74,7 +76,7 @@ module App
             position: @book.edit_position,
             document: document,
             cells: rows,
-            secrets: @secrets && JSON.generate(@secrets.to_h.compact),
+            secrets: PressRun.secret(@secrets),
             **@about
           )
         cut(run, press.items)

@@ -11,8 +11,8 @@ module App
         PressPiece.where(press_run_id: PressRun.where(state: PressRun::OPEN).select(:id)).pluck(:id, :press_run_id).to_h
       jobs
         .order(:priority, :run_at, :id)
-        .pluck(:handler)
-        .filter_map { |handler| pieces[handler[/piece_id: (\d+)/, 1].to_i] }
+        .pluck(:subject_id)
+        .filter_map { |piece| pieces[piece] }
         .uniq
         .each_with_index
         .to_h { |run, index| [run, index + 1] }
@@ -20,11 +20,9 @@ module App
 
     # All pieces of the run come before those of the others.
     def put_first(run)
-      wanted = run.pieces.where(finished: false).pluck(:id).to_set
-      found = jobs.pluck(:id, :handler).select { |_, handler| wanted.include?(handler[/piece_id: (\d+)/, 1].to_i) }
-      Delayed::Job.where(id: found.map(&:first)).update_all(priority: Turn::PRESS_FIRST)
+      jobs.where(subject_id: run.pieces.where(finished: false).pluck(:id)).update_all(priority: Turn::PRESS_FIRST)
     end
 
-    def jobs = Delayed::Job.where("handler LIKE '%PressPieceJob%'")
+    def jobs = WorkQueue.jobs(:press_piece)
   end
 end

@@ -88,6 +88,9 @@ module App
       end
     end
 
+    # Those that work on one.
+    JOBS = %i[inspect_arrival inspect_further open_book import_arrival start_book trace_contours].freeze
+
     # The job that its state waits for.
     def enqueue
       return WorkQueue.put(:inspect_arrival, id, turn: Turn::LOOK) if state == "inspecting"

@@ -3,10 +3,11 @@
 module App
   # The bytes of a typeface or a picture that books carry, once for each content.
   class Enclosure < ActiveRecord::Base
-    # Keeps bytes and returns their SHA-256.
+    # Keeps bytes and returns their SHA-256. Those that are there already count as fresh: the sweep lets them be.
     def self.keep(bytes, media)
       content = TileLoom::Assets::Enclosures.content_of(bytes)
-      insert_all([{content: content, media: media, bytes: bytes, created_at: Time.now.utc}])
+      row = {content: content, media: media, bytes: bytes, created_at: Time.now.utc}
+      insert_all([row]) unless where(content: content).update_all(created_at: row[:created_at]).positive?
       content
     end
 
@@ -19,9 +20,7 @@ module App
     # A document, or a design, whose enclosures came with it: kept here, named by content alone.
     # enclosures: TileLoom::Assets::Enclosures that hold the bytes.
     def self.take_in(settings, enclosures) =
-      settings.merge(
-        TileLoom::Assets::Enclosures.entries(settings) { |entry, list| taken(list, entry, enclosures) }
-      )
+      settings.merge(TileLoom::Assets::Enclosures.entries(settings) { |entry, list| taken(list, entry, enclosures) })
 
     # The same with the bytes in it, to be carried away.
     def self.put_in(settings) =

@@ -46,15 +46,15 @@ module App
       )
     end
 
-    # Passwords are forgotten when it ends.
+    # Passwords are forgotten when it ends, however it ends.
+    # TileLoom::Output::Secrets as they are kept.
+    def self.secret(given) = given && JSON.generate(given.to_h.compact)
+
     def given_secrets =
       secrets.presence && TileLoom::Output::Secrets.new(**JSON.parse(secrets).transform_keys(&:to_sym))
 
-    # Ends an open run once; true for the caller that did. One that lacks sheets keeps its passwords for them.
-    def finish(state, **values)
-      forgotten = (state == "incomplete") ? {} : {secrets: nil}
-      turn(state, finished_at: Time.now.utc, **forgotten, **values)
-    end
+    # Ends an open run once; true for the caller that did.
+    def finish(state, **values) = turn(state, finished_at: Time.now.utc, secrets: nil, **values)
 
     # {number → why}, of all pieces, without their pages.
     def missing = pieces.pluck(:missing).compact.reduce({}, :merge)

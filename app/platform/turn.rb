@@ -8,6 +8,8 @@ module App
     # The last that the quick worker takes.
     QUICK = 9
     IMPORT, REPROJECT, COARSE, PRESS_FIRST, PRESS = 10, 12, 20, 25, 30
+    # What nobody waits for comes after all pieces.
+    SWEEP = 20_000
     # Beyond this, pieces of runs are alike.
     MOST_PIECES = 10_000
 

@@ -3,31 +3,21 @@
 module App
   # A book as it stands at a revision, or as it was, kept between requests so that leafing is quick.
   class Snapshot
-    MOST_KEPT = 8
-    LOCK = Mutex.new
+    KEPT = TileLoom::Assets::Readings.new(8)
+    private_constant :KEPT
 
     attr_reader :document, :source, :cells, :revision
 
-    def self.of(book) = kept([book.id, book.revision, book.moment]) { new(book) }
+    def self.of(book) = KEPT.fetch([book.id, book.revision, book.moment]) { new(book) }
 
     # The book as it was behind one of its edits; Refusal where it was drawn in another CRS.
     def self.behind(book, position)
-      kept([book.id, book.revision, position]) do
+      KEPT.fetch([book.id, book.revision, position]) do
         older = History.new(Book.find(book.id)).book_at(position)
         raise TileLoom::Refusal.new("history.other_crs", crs: older.crs.name) if older.reference != book.reference
         new(older)
       end
     end
-
-    def self.kept(key)
-      LOCK.synchronize do
-        @kept ||= {}
-        found = @kept.delete(key) || yield
-        @kept.shift while @kept.size >= MOST_KEPT
-        @kept[key] = found
-      end
-    end
-    private_class_method :kept
 
     def initialize(book)
       @revision = book.revision

@@ -29,7 +29,7 @@ module App
       post "/api/books/:book_id/runs" do
         body = body_json
         given = body["order"] || {"sheets" => body["sheets"].to_s}
-        placed(given, title: body["title"], open: body["password"], owner: body["owner_password"])
+        placed(given, title: body["title"], **passwords(body))
       end
 
       post "/api/books/:book_id/runs/:run_id/cancel" do
@@ -48,7 +48,7 @@ module App
 
       # What it lacks, from the book as it is now.
       post "/api/books/:book_id/runs/:run_id/missing" do
-        PressOrder.complete(run)
+        PressOrder.complete(run, secrets: secrets(**passwords(body_json)))
         json(shown_run(run.reload))
       end
 
@@ -95,10 +95,9 @@ module App
 
       # The answer to an order that is placed; passwords: open, owner.
       def placed(given, title:, **passwords)
-        secrets = TileLoom::Output::Secrets.new(**passwords)
         run =
           PressOrder.new(book, given).place(
-            secrets: secrets.any? ? secrets : nil,
+            secrets: secrets(**passwords),
             session: session_id,
             address: request.ip,
             title: title
@@ -106,6 +105,11 @@ module App
         status 201
         json(shown_run(run))
       end
+
+      def passwords(body) = {open: body["password"], owner: body["owner_password"]}
+
+      # nil where there is no password among them.
+      def secrets(**passwords) = TileLoom::Output::Secrets.new(**passwords).then { |given| given.any? ? given : nil }
 
       def send_kept(file)
         halt_with(404, "answers.run_without_file") unless Finished.kept?(file.place)

@@ -261,9 +261,13 @@ class CreateTables < ActiveRecord::Migration[7.2]
       t.text :handler, null: false
       t.text :last_error
       t.datetime :run_at, :locked_at, :failed_at
-      t.string :locked_by, :queue
+      t.string :locked_by
+      # Which work it is (App::JobList), and the row that it works on.
+      t.string :queue
+      t.bigint :subject_id
       t.timestamps null: true
       t.index %i[priority run_at]
+      t.index %i[queue subject_id]
     end
   end
 end

@@ -184,6 +184,21 @@ RSpec.describe App::PressOrder do
       )
     end
 
+    it "keeps no password where sheets are missing, and asks for one again to make them" do
+      run = order({"form" => {"kind" => "pdf_book", "pdf" => {"protected" => true}}}, password: "moss")
+      work
+      expect(run.reload).to have_attributes(state: "incomplete", secrets: nil)
+      mend
+      send_json(:post, "#{base}/#{run.id}/missing", {})
+      expect([last_response.status, answer["message"]]).to match([422, /give a password/])
+      send_json(:post, "#{base}/#{run.id}/missing", {password: "heath"})
+      expect(run.reload.secrets).to include("heath")
+      work
+      expect(run.reload).to have_attributes(state: "done", secrets: nil)
+      path = App::Finished.path(run.files.first.place)
+      expect(outside("qpdf", "--password=heath", "--show-encryption", path)).to include("AESv3")
+    end
+
     %w[pdf_book pdf_sheets].each do |kind|
       it "is named, the others of #{kind} are made, and the missing ones complete the run" do
         run = printed({"form" => {"kind" => kind}})

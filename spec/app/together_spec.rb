@@ -288,11 +288,11 @@ RSpec.describe "Together" do
     it "waits, and comes in in the new one" do
       arrival = arrive
       App::ReferenceChange.start(fresh, "EPSG:32629")
-      Delayed::Job.where("handler LIKE '%Reprojection%'").update_all(run_at: Time.now.utc + 60)
+      App::WorkQueue.jobs(:reprojection).update_all(run_at: Time.now.utc + 60)
       work
       expect(arrival.reload.state).to eq("importing")
       Delayed::Job.update_all(run_at: Time.now.utc - 1)
-      Delayed::Job.where("handler LIKE '%Reprojection%'").update_all(priority: 0)
+      App::WorkQueue.jobs(:reprojection).update_all(priority: 0)
       work
       Delayed::Job.update_all(run_at: Time.now.utc - 1)
       work

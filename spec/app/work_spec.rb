@@ -255,6 +255,22 @@ RSpec.describe "Work" do
       expect(arrival.reload).to have_attributes(state: "failed", reason: /Looking into a\.geojson failed several times/)
     end
 
+    it "is swept out once a day, wherever a worker runs, beside what is at work" do
+      run = App::PressOrder.new(fresh, {"sheets" => "1"}).place
+      run.finish("done", finished_at: Time.now.utc - 8 * 86_400)
+      young, old = Array.new(2) { App::Arrival.create!(book_id: book.id, name: "a.geojson", state: "inspecting") }
+      old.update_columns(updated_at: Time.now.utc - 2 * 86_400)
+      2.times { App::SweepJob.see_to }
+      jobs = App::WorkQueue.jobs(:sweep)
+      expect(jobs.pluck(:run_at)).to match([be_within(60).of(Time.now.utc + 86_400)])
+      stub_const("ENV", ENV.to_h.merge("KEEP_RUNS_DAYS" => "7"))
+      jobs.update_all(run_at: Time.now.utc)
+      expect { App::Worker.new(quiet: true).work_off }.to output(/1 run: deleted.*older than 7 days/).to_stdout
+      expect(App::PressRun.exists?(run.id)).to be(false)
+      expect([young, old].map { |arrival| arrival.reload.state }).to eq(%w[inspecting failed])
+      expect(jobs.pluck(:run_at)).to match([be_within(60).of(Time.now.utc + 86_400)])
+    end
+
     it "is swept out: layers of no history, pages of ended runs, finished work, with numbers" do
       dams = App::Layer.find_by!(book_id: book.id, key: "dams")
       App::BookChanges.new(book).apply(

@@ -102,6 +102,14 @@ RSpec.describe TileLoom::Data::Condition do
       {"vehicle_height" => 3, "bridge_clearance" => 4.5}
     ]
   }.each do |text, (expression, met, unmet)|
+    # Common practice: yes and no are equal or not, and in no order.
+    it "takes no and yes as equal or not, and never as one before the other" do
+      found =
+        %w[= <> < <= > >=].map { |op| holds?({"op" => op, "args" => [property["dry"], true]}, {"dry" => false}) }
+      expect(found).to eq([false, true, false, false, false, false])
+      expect(holds?({"op" => "<", "args" => [property["code"], "B"]}, {"code" => 4})).to be(false)
+    end
+
     it "reads #{text}" do
       expect(holds?(expression, met)).to be(true)
       expect(holds?(expression, unmet)).to be(false)

@@ -67,6 +67,19 @@ RSpec.describe "Standards of PDF" do
       expect(outside("pdffonts", @path).lines.drop(2)).to all(match(/yes (yes|no) +yes/))
     end
 
+    # ISO 32000-1, table 122: ItalicAngle and StemV are those of the typeface.
+    it "says of each typeface how it leans and how thick its stems are" do
+      said =
+        @pdf
+          .of_type("/FontDescriptor")
+          .to_h { |own| [own["/FontName"][/\+(.*)/, 1], own.values_at("/ItalicAngle", "/StemV")] }
+      expect([said["SourceSans3-It"][0], said["SourceSerif4-It"][0], said["SourceSans3-Regular"][0]]).to eq(
+        [-11, -12, 0]
+      )
+      stems = %w[Regular Semibold Bold].map { |weight| said["SourceSans3-#{weight}"][1] }
+      expect(stems).to eq(stems.sort.uniq).and(all(be_between(70, 160)))
+    end
+
     it "6.2.11.7: maps all glyphs to characters" do
       expect(@pdf.of_type("/Font").select { |font| font["/Subtype"] == "/Type0" }).to all(include("/ToUnicode"))
     end

@@ -25,6 +25,20 @@ RSpec.describe TileLoom::Type do
     end
   end
 
+  # In an upright sans serif an l is its stem alone, whose box HarfBuzz's own program draws; table `post` of OpenType
+  # says -12° of the italic.
+  it "says how thick the stems of a face are, and how it leans" do
+    %w[400Regular 700Bold].each do |weight|
+      file = File.join(TileLoom::ROOT, "fonts/RobotoCondensed_#{weight}.ttf")
+      drawn = outside("hb-view", "--output-format=svg", "--font-size=2048", "--margin=0", file, "l")
+      across = drawn[/<path[^>]* d="([^"]+)"/, 1].scan(/[ML] ?(-?[\d.]+)/).flatten.map(&:to_f).minmax
+      face = described_class::Face.new("own", "Own", 400, "normal", file)
+      expect([face.stem_width, face.italic_angle]).to match([be_within(1).of(across[1] - across[0]), 0])
+    end
+    italic = File.join(TileLoom::ROOT, "fonts/RobotoCondensed_400Regular_Italic.ttf")
+    expect(described_class::Face.new("own", "Own", 400, "italic", italic).italic_angle).to eq(-12)
+  end
+
   # TTFunk's tables share one place in the bytes; read side by side, one took what the other had left.
   it "reads a typeface from many threads as from one" do
     shipped = described_class::Library.face("sans")

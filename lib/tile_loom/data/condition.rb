@@ -196,11 +196,12 @@ module TileLoom
       # A missing value compares as false, as in SQL.
       def compare(op, left, right)
         return false if left.nil? || right.nil?
-        return false unless left.is_a?(Numeric) == right.is_a?(Numeric) || %w[= <>].include?(op)
+        return false unless %w[= <>].include?(op) || ordered?(left, right)
         COMPARISONS.fetch(op).call(left, right)
-      rescue NoMethodError, ArgumentError
-        false
       end
+
+      # Is one of them before the other? Of numbers and of texts; yes is not before no.
+      def ordered?(left, right) = [Numeric, String].any? { |kind| left.is_a?(kind) && right.is_a?(kind) }
 
       def within?(item, low, high) = compare(">=", item, low) && compare("<=", item, high)
 

@@ -38,6 +38,12 @@ module TileLoom
         @cap_height ||= told_cap_height || outline_height("H") || font.ascent * 0.7
       end
 
+      # How far its strokes lean, in degrees counter-clockwise from upright (OpenType, post table: signed, 16.16 bits).
+      def italic_angle = [font.postscript.italic_angle.to_i].pack("L").unpack1("l") / 65_536.0
+
+      # Of its upright strokes, in font units; 0 where that is not known.
+      def stem_width = @stem_width ||= Stem.width(self)
+
       def ascent_mm(size_pt) = metric(font.ascent, size_pt)
 
       def descent_mm(size_pt) = metric(font.descent, size_pt)

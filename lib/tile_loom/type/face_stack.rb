@@ -29,6 +29,8 @@ module TileLoom
         :descent_mm,
         :glyph,
         :advance,
+        :italic_angle,
+        :stem_width,
         :character,
         :shows?
 

@@ -12,6 +12,7 @@ module TileLoom
         "en-us" => "en_us",
         "de" => "de2",
         "nb" => "no1",
+        "no" => "no1",
         "nn" => "no2",
         "hu" => "hu1"
       }.freeze
@@ -37,7 +38,8 @@ module TileLoom
           names = [PATTERNS[language], PATTERNS[language[/\A[a-z]+/]], language[/\A[a-z]{2,3}(?=\z|-)/]].compact
           names.each do |name|
             return new(Text::Hyphen.new(language: name, **KEPT))
-          rescue LoadError, StandardError
+          rescue ArgumentError, NameError
+            # There is no such language, or what text-hyphen ships for it is no Ruby (Croatian in 1.5).
             next
           end
           nil

@@ -19,11 +19,13 @@ export function PressStep() {
   const draft = useOrder();
   const runs = useRuns();
   const [card, setCard] = useState<"form" | "palette">("form");
-  const [asking, setAsking] = useState<Order[] | null>(null);
+  const [asking, setAsking] = useState<{ give: (passwords: Passwords) => void } | null>(null);
   const place = async (orders: Order[], passwords?: Passwords) => {
     for (const order of orders) await runs.place(order, passwords).catch(() => undefined);
   };
-  const ask = (orders: Order[]) => (orders.some(isProtected) ? setAsking(orders) : void place(orders));
+  const withPasswords = (orders: Order[], give: (passwords?: Passwords) => void) =>
+    orders.some(isProtected) ? setAsking({ give }) : give();
+  const ask = (orders: Order[]) => withPasswords(orders, (passwords) => void place(orders, passwords));
   const refusal = runs.act.error;
   const { form } = whole(draft.order);
   return (
@@ -60,7 +62,7 @@ export function PressStep() {
         <PasswordAsked
           onGive={(passwords) => {
             setAsking(null);
-            void place(asking, passwords);
+            asking.give(passwords);
           }}
           onClose={() => setAsking(null)}
         />
@@ -82,6 +84,11 @@ export function PressStep() {
           <RunList
             runs={runs}
             onUse={(order) => draft.put(order)}
+            onMissing={(run) =>
+              withPasswords([run.order], (passwords = {}) =>
+                runs.act.mutate({ path: `/${run.id}/missing`, body: passwords }),
+              )
+            }
             onRepeat={(run) => ask([{ ...run.order, name: run.title ?? undefined }])}
           />
         </Box>

@@ -6,12 +6,13 @@ import type { Runs } from "./useRuns";
 
 interface RunListProps {
   runs: Runs;
+  onMissing: (run: Run) => void;
   onUse: (order: Order) => void;
   onRepeat: (run: Run) => void;
 }
 
 // The runs so far, the newest first.
-export function RunList({ runs: { runs, base, act }, onUse, onRepeat }: RunListProps) {
+export function RunList({ runs: { runs, base, act }, onMissing, onUse, onRepeat }: RunListProps) {
   const book = useBook();
   return (
     <Box
@@ -39,6 +40,7 @@ export function RunList({ runs: { runs, base, act }, onUse, onRepeat }: RunListP
           base={base}
           revision={book.revision}
           act={(path, method, body) => act.mutate({ path: `/${run.id}${path}`, method, body })}
+          onMissing={() => onMissing(run)}
           onUse={() => onUse(run.order)}
           onRepeat={() => onRepeat(run)}
         />

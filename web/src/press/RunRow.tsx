@@ -13,12 +13,13 @@ interface RunRowProps {
   base: string;
   revision: number;
   act: (path: string, method?: string, body?: unknown) => void;
+  onMissing: () => void;
   onUse: () => void;
   onRepeat: () => void;
 }
 
 // A run: what was asked for, how far it is, what it made.
-export function RunRow({ run, base, revision, act, onUse, onRepeat }: RunRowProps) {
+export function RunRow({ run, base, revision, act, onMissing, onUse, onRepeat }: RunRowProps) {
   const [unfolded, setUnfolded] = useState(false);
   const ppi = usePpi(run.order);
   const download =
@@ -60,11 +61,7 @@ export function RunRow({ run, base, revision, act, onUse, onRepeat }: RunRowProp
             </>
           )}
           {run.state === "incomplete" && (
-            <Button
-              variant="outlined"
-              onClick={() => act("/missing")}
-              aria-label={`Export the missing sheets of run ${run.id}`}
-            >
+            <Button variant="outlined" onClick={onMissing} aria-label={`Export the missing sheets of run ${run.id}`}>
               Export the missing
             </Button>
           )}

@@ -94,8 +94,8 @@ module TileLoom
               (@face.compact? ? :FontFile3 : :FontFile2) => data,
               :FontBBox => font.bbox.map { |units| per_mille(units) },
               :Flags => (@face.style == "italic") ? 68 : 4,
-              :StemV => 80,
-              :ItalicAngle => (@face.style == "italic") ? -11 : 0,
+              :StemV => per_mille(@face.stem_width),
+              :ItalicAngle => @face.italic_angle,
               :Ascent => per_mille(font.ascent),
               :Descent => per_mille(font.descent),
               :CapHeight => per_mille(@face.cap_height)

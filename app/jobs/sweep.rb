@@ -10,6 +10,9 @@ module App
     # A temporary file this old belongs to no request that runs.
     OLD_S = 24 * 3600
 
+    # beside_work: others are at work meanwhile, so that what came within the last day is left alone.
+    def initialize(beside_work: false) = @beside_work = beside_work
+
     def run =
       [
         uploads,
@@ -38,15 +41,15 @@ module App
 
     # Books that were being made of a file, with no job to go on.
     def books
-      return if Delayed::Job.where("handler LIKE '%StartBookJob%' OR handler LIKE '%OpenBookJob%'").exists?
-      gone = Book.where(making: true).to_a
+      return if WorkQueue.jobs(:start_book, :open_book).exists?
+      gone = left(Book.where(making: true)).to_a
       gone.each(&:discard)
       told(gone.length, "half-made book", "removed")
     end
 
     # Files that were to be looked into or brought in, with no job to do it: they get one again, or the reason.
     def arrivals
-      waiting = Arrival.where(state: %w[inspecting importing]).reject { |arrival| job?(arrival) }
+      waiting = left(Arrival.where(state: %w[inspecting importing])).reject { |arrival| job?(arrival) }
       waiting.each do |arrival|
         if arrival.path && Originals.kept?(arrival.path)
           arrival.enqueue
@@ -115,10 +118,9 @@ module App
     def layers
       gone =
         Book.find_each.flat_map do |book|
-          Layer
-            .where(book_id: book.id, removed: true)
-            .to_a
-            .then { |removed| removed.empty? ? [] : unnamed(book, removed) }
+          left(Layer.where(book_id: book.id, removed: true)).to_a.then do |removed|
+            removed.empty? ? [] : unnamed(book, removed)
+          end
         end
       features = gone.sum { |layer| FeatureBatch.of(layer).sum(:feature_count) }
       gone.each(&:discard)
@@ -151,7 +153,8 @@ module App
           .where("created_at < ?", Time.now.utc - OLD_S)
           .pluck(:id, :content)
           .reject { |_, content| named.include?(content) }
-      Enclosure.where(id: gone.map(&:first)).delete_all
+      # One that was taken in again meanwhile is a fresh one.
+      Enclosure.where(id: gone.map(&:first)).where("created_at < ?", Time.now.utc - OLD_S).delete_all
       told(gone.length, "typeface or picture", "deleted that nothing names")
     end
 
@@ -182,7 +185,10 @@ module App
     def lives?(path) =
       File.basename(path)[/\d{8}-(\d+)-/, 1].then { |number| number.nil? || !Processes.began(number).nil? }
 
-    def job?(arrival) = Delayed::Job.where("handler LIKE ?", "%arrival_id: #{arrival.id}\n%").exists?
+    def job?(arrival) = WorkQueue.jobs(*Arrival::JOBS).where(subject_id: arrival.id).exists?
+
+    # Rows that nobody is at work on.
+    def left(rows) = @beside_work ? rows.where("updated_at < ?", Time.now.utc - OLD_S) : rows
 
     def unnamed(book, removed)
       named = book.document["layers"].to_set { |entry| Layer.key_of(entry) }
