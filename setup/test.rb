@@ -62,10 +62,17 @@ module Setup
         batches = SpecBatches.new(*(@part || PARTS)).to_h
         return SideBySide.new(batches, options: @options, environment: environment).run
       end
-      command = ["bundle", "exec", "rspec", "spec/#{@part}", *@options]
+      where = files.any? ? [] : ["spec/#{@part}"]
+      command = ["bundle", "exec", "rspec", *where, *@options]
       system(Gems::ENVIRONMENT.merge(environment), *command, chdir: Shell::ROOT) ? 0 : 1
     end
 
-    def picked? = @options.any? { |option| %w[-e --example -t --tag -P --pattern].include?(option) }
+    PICKING = %w[-e --example -t --tag -P --pattern].freeze
+    private_constant :PICKING
+
+    def picked? = files.any? || @options.any? { |option| PICKING.include?(option) }
+
+    # Files that are named, with or without lines and examples: spec/browser/weave_spec.rb:30.
+    def files = @options.grep(/_spec\.rb(\z|[:\[])/)
   end
 end

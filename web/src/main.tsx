@@ -7,7 +7,7 @@ import { App } from "./App";
 import "./fonts.css";
 import { Mishap } from "./frame/Mishap";
 import "ol/ol.css";
-import { theme } from "./theme";
+import { theme } from "./theme/theme";
 
 const client = new QueryClient({ defaultOptions: { queries: { retry: 1, staleTime: 1000 } } });
 

@@ -28,13 +28,13 @@ module TileLoom
         def of(language)
           LOCK.synchronize do
             @known ||= {}
-            @known.fetch(language) { @known[language] = load(language.to_s.downcase) }
+            @known.fetch(language) { @known[language] = read(language.to_s.downcase) }
           end
         end
 
         private
 
-        def load(language)
+        def read(language)
           names = [PATTERNS[language], PATTERNS[language[/\A[a-z]+/]], language[/\A[a-z]{2,3}(?=\z|-)/]].compact
           names.each do |name|
             return new(Text::Hyphen.new(language: name, **KEPT))
