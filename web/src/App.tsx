@@ -1,5 +1,6 @@
 import { Box, CircularProgress, Typography } from "@mui/material";
 import { useQuery } from "@tanstack/react-query";
+import { lazy, Suspense, useEffect } from "react";
 import { Navigate, Route, Routes, useParams } from "react-router";
 import { BookContext, ChangeStateContext, ChangingContext, useBookQuery } from "./api/book";
 import { get } from "./api/client";
@@ -10,22 +11,38 @@ import { CardInPlace } from "./frame/Card";
 import { Frame } from "./frame/Frame";
 import { STEPS } from "./frame/steps";
 import { useLookBack } from "./frame/useLookBack";
-import { HistoryCard } from "./history/HistoryCard";
 import { LookingBack } from "./history/LookingBack";
-import { Shelf } from "./shelf/Shelf";
-import { GroundStep } from "./ground/GroundStep";
-import { PressStep } from "./press/PressStep";
-import { ProofStep } from "./proof/ProofStep";
-import { SheetStep } from "./sheet/SheetStep";
-import { WeaveStep } from "./weave/WeaveStep";
 
-const VIEWS = { ground: GroundStep, sheet: SheetStep, weave: WeaveStep, proof: ProofStep, press: PressStep };
+// Each comes when it is opened, or when there is nothing else to do.
+const LOADED = {
+  ground: () => import("./ground/GroundStep").then(({ GroundStep }) => ({ default: GroundStep })),
+  sheet: () => import("./sheet/SheetStep").then(({ SheetStep }) => ({ default: SheetStep })),
+  weave: () => import("./weave/WeaveStep").then(({ WeaveStep }) => ({ default: WeaveStep })),
+  proof: () => import("./proof/ProofStep").then(({ ProofStep }) => ({ default: ProofStep })),
+  press: () => import("./press/PressStep").then(({ PressStep }) => ({ default: PressStep })),
+};
+const VIEWS = {
+  ground: lazy(LOADED.ground),
+  sheet: lazy(LOADED.sheet),
+  weave: lazy(LOADED.weave),
+  proof: lazy(LOADED.proof),
+  press: lazy(LOADED.press),
+};
+const HistoryCard = lazy(() => import("./history/HistoryCard").then(({ HistoryCard }) => ({ default: HistoryCard })));
+const Shelf = lazy(() => import("./shelf/Shelf").then(({ Shelf }) => ({ default: Shelf })));
 
 export function App() {
   return (
     <Routes>
       <Route path="/books/:book/:step" element={<OneBook />} />
-      <Route path="/books" element={<Shelf />} />
+      <Route
+        path="/books"
+        element={
+          <Suspense fallback={<Waiting />}>
+            <Shelf />
+          </Suspense>
+        }
+      />
       <Route path="*" element={<FirstBook />} />
     </Routes>
   );
@@ -49,6 +66,7 @@ function OneBook() {
   // Proof shows the book as it was; the other steps change today's.
   const shown = params.step === "proof" && at !== null ? then.data : today;
   useFaces(shown);
+  useOtherSteps();
   const step = STEPS.find((known) => known.id === params.step);
   if (!step) return <Navigate replace to={`/books/${id}/weave`} />;
   if (book.isError && !book.data) return <Message text={book.error.message} />;
@@ -60,7 +78,9 @@ function OneBook() {
   const history = open && (
     <BookContext value={today}>
       <ChangingContext value={changing}>
-        <HistoryCard then={then.data} />
+        <Suspense fallback={null}>
+          <HistoryCard then={then.data} />
+        </Suspense>
       </ChangingContext>
     </BookContext>
   );
@@ -71,7 +91,9 @@ function OneBook() {
           <CardInPlace value={history || null}>
             <Frame step={step.id}>
               <LookingBack />
-              <View />
+              <Suspense fallback={<Waiting />}>
+                <View />
+              </Suspense>
             </Frame>
           </CardInPlace>
         </ChangeStateContext>
@@ -79,6 +101,18 @@ function OneBook() {
     </BookContext>
   );
 }
+
+// The other steps come while nothing else is to be done, so that they are there at once, also where the server has gone
+// or has others by then.
+function useOtherSteps() {
+  useEffect(() => {
+    const timer = window.setTimeout(() => Promise.allSettled(Object.values(LOADED).map((load) => load())), SETTLED_MS);
+    return () => window.clearTimeout(timer);
+  }, []);
+}
+
+// By then the first picture is there, or nearly.
+const SETTLED_MS = 3000;
 
 function Waiting() {
   return (

@@ -1,5 +1,5 @@
-import { Box, Button } from "@mui/material";
-import { useCallback, useMemo, useState, type DragEvent } from "react";
+import { Box, Button, LinearProgress } from "@mui/material";
+import { lazy, Suspense, useCallback, useMemo, useState, type DragEvent } from "react";
 import { areaOf, partsOf } from "../api/area";
 import { useBook, useChange } from "../api/book";
 import { get } from "../api/client";
@@ -9,7 +9,7 @@ import { GroundMap } from "../map/GroundMap";
 import type { Draw } from "../map/useDraw";
 import { AreaCard } from "./AreaCard";
 import { ArrivalCard, type Ring } from "./ArrivalCard";
-import { AttributeTable, type Box4, type Picked } from "./AttributeTable";
+import type { Box4, Picked } from "./AttributeTable";
 import { DropHere } from "./DropHere";
 import { FilesTold } from "./FilesTold";
 import { GroundStatement } from "./GroundStatement";
@@ -19,6 +19,11 @@ import { ReferenceCard } from "./ReferenceCard";
 import { useArrivals } from "./arrivals";
 
 type CardShown = { kind: "layers" } | { kind: "layer"; id: string } | { kind: "reference" } | { kind: "area" };
+
+// Half of the step's own code is the grid that it is drawn by.
+const AttributeTable = lazy(() =>
+  import("./AttributeTable").then(({ AttributeTable }) => ({ default: AttributeTable })),
+);
 
 const NOTHING: Picked = new Map();
 
@@ -146,19 +151,21 @@ export function GroundStep() {
             />
           </Box>
           {open && table && (
-            <AttributeTable
-              key={open.id}
-              layer={open}
-              attributes={attributes.data ?? []}
-              selected={selected}
-              onPicked={setPicked}
-              onGo={setPlace}
-              onClose={() => {
-                setTable(false);
-                setPlace(null);
-                setPicked(NOTHING);
-              }}
-            />
+            <Suspense fallback={<LinearProgress aria-label="Opening the table" />}>
+              <AttributeTable
+                key={open.id}
+                layer={open}
+                attributes={attributes.data ?? []}
+                selected={selected}
+                onPicked={setPicked}
+                onGo={setPlace}
+                onClose={() => {
+                  setTable(false);
+                  setPlace(null);
+                  setPicked(NOTHING);
+                }}
+              />
+            </Suspense>
           )}
         </Box>
         {over && <DropHere />}
