@@ -2,6 +2,7 @@
 
 require "json"
 require "open3"
+require_relative "debian_packages"
 require_relative "front_end"
 require_relative "gems"
 
@@ -14,6 +15,7 @@ module Setup
     ANSWERS = File.join(FrontEnd::WEB, "src/generated/answers.ts")
     KINDS = File.join(FrontEnd::WEB, "src/generated/kinds.ts")
     DEFAULTS = File.join(FrontEnd::WEB, "src/generated/defaults.ts")
+    MATERIALS = File.join(Shell::ROOT, "docs/materials.cdx.json")
 
     # check: writes nothing and says which files are stale. Returns the exit status.
     def run(check: false)
@@ -31,7 +33,8 @@ module Setup
         TYPES => front_end("types.mjs", declared.fetch("schema")),
         DEFAULTS => front_end("defaults.mjs", declared.fetch("schema")),
         ANSWERS => front_end("answers.mjs", File.read(File.join(Shell::ROOT, "app/answers.json"))),
-        KINDS => front_end("kinds.mjs", JSON.generate(declared.except("schema")))
+        KINDS => front_end("kinds.mjs", JSON.generate(declared.except("schema"))),
+        MATERIALS => front_end("bom.mjs", JSON.generate("gems" => gems, "debian" => debian))
       }
     end
 
@@ -41,6 +44,24 @@ module Setup
         'require "bundler/setup"; require "json"; require "tile_loom"; print JSON.generate(TileLoom::Document::Declared.all)'
       run_for("ruby", "-Ilib", "-e", program, env: Gems::ENVIRONMENT)
     end
+
+    # [{name, version, licences, shipped}] of all gems, by the groups of the Gemfile.
+    def gems
+      program = <<~RUBY
+        require "bundler"
+        require "json"
+        shipped = Bundler.definition.specs_for([:default]).map(&:name)
+        print JSON.generate(
+          Bundler.definition.specs.sort_by(&:name).map do |gem|
+            {name: gem.name, version: gem.version, licences: gem.licenses, shipped: shipped.include?(gem.name)}
+          end
+        )
+      RUBY
+      # Bundler is the machine's own.
+      JSON.parse(run_for("ruby", "-e", program, env: Gems::ENVIRONMENT)).reject { |gem| gem["name"] == "bundler" }
+    end
+
+    def debian = {"shipped" => DebianPackages::RUN, "tests" => DebianPackages::TEST}
 
     def front_end(script, input) = run_for("node", "generate/#{script}", input: input, dir: FrontEnd::WEB)
 
