@@ -24,12 +24,16 @@ module Setup
     end
 
     def self.all(folder)
-      Dir[File.join(folder, "start-*.json")].filter_map do |file|
-        JSON.parse(File.read(file)).merge("file" => file)
-      rescue
-        nil
-      end # standard:disable Style/RescueModifier
+      Dir[File.join(folder, "start-*.json")].filter_map { |file| read(file) }
     end
+
+    # nil for one that is half written, or gone since it was listed.
+    def self.read(file)
+      JSON.parse(File.read(file)).merge("file" => file)
+    rescue JSON::ParserError, SystemCallError
+      nil
+    end
+    private_class_method :read
 
     # Ends what start commands that are gone left behind, but for those that are named; returns how many.
     def self.end_orphans(folder: FOLDER, but: %w[database])

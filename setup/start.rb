@@ -317,22 +317,18 @@ module Setup
     def stop
       %w[INT TERM HUP].each { |signal| trap(signal, "IGNORE") }
       own = @children.values.reject { |child| child.name == :database || child.due }
-      own.each do |child|
-        Process.kill("TERM", child.pid)
-      rescue
-        nil
-      end # standard:disable Style/RescueModifier
-      own.each do |child|
-        ProcessRecord.ended?(child.pid, seconds: SECONDS_TO_END) ||
-          begin
-            Process.kill("KILL", -child.pid)
-          rescue
-            nil
-          end
-      end # standard:disable Style/RescueModifier
+      own.each { |child| signal("TERM", child.pid) }
+      own.each { |child| ProcessRecord.ended?(child.pid, seconds: SECONDS_TO_END) || signal("KILL", -child.pid) }
       ProcessRecord.finish(@dumping) if @dumping
       @database&.stop
       @record&.close
+    end
+
+    # A child that has ended by itself needs none.
+    def signal(name, pid)
+      Process.kill(name, pid)
+    rescue Errno::ESRCH, Errno::EPERM
+      nil
     end
   end
 end

@@ -49,16 +49,16 @@ module App
     def sweep
       files = Dir[File.join(folder, "*/*")]
       return 0 if files.length <= MOST_FILES
-      gone =
-        files
-          .sort_by do |file|
-            File.mtime(file)
-        rescue
-          Time.at(0)
-          end
-          .first(files.length - MOST_FILES * 3 / 4) # standard:disable Style/RescueModifier
+      gone = files.sort_by { |file| used(file) }.first(files.length - MOST_FILES * 3 / 4)
       FileUtils.rm_f(gone)
       gone.length
+    end
+
+    # When it was used last; one that another process has swept meanwhile long ago.
+    def used(file)
+      File.mtime(file)
+    rescue Errno::ENOENT
+      Time.at(0)
     end
 
     def read(path)

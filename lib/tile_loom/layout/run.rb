@@ -31,14 +31,11 @@ module TileLoom
         names = @cells.to_h { |cell| [cell.name, true] }
         @pages
           .select { |page| page.place == "before_sheet" && !names.key?(page.sheet) && (only.nil? || only == page) }
-          .map do |page|
-            "The page “#{page.title}” is to stand before sheet #{page.sheet}, which is not in the book; it " \
-              "stands " \
-              "at " \
-              "the " \
-              "end."
-          end
+          .map { |page| format(AT_THE_END, title: page.title, sheet: page.sheet) }
       end
+
+      AT_THE_END =
+        "The page “%<title>s” is to stand before sheet %<sheet>s, which is not in the book; it stands at the end."
 
       private
 

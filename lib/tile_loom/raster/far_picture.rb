@@ -53,13 +53,15 @@ module TileLoom
           @pixels = [box.width, box.height].map { |length| [(length / step).ceil, 1].max }
         end
 
+        # The windows wait in libvips' own form: of a picture put together of a thousand files in that no more is in
+        # memory than is written at the moment, of other formats all of it.
         def write(path)
           across, down = @pixels.map { |count| (count / @window.to_f).ceil }
           Dir.mktmpdir("tile-loom-far") do |folder|
             files =
               Array.new(across * down) do |index|
                 svg = yield window(*index.divmod(across)), @window
-                svg && File.join(folder, "#{index}.tif").tap { |file| drawn(svg).tiffsave(file) }
+                svg && File.join(folder, "#{index}.v").tap { |file| drawn(svg).vipssave(file) }
               end
             joined(files, across).crop(0, 0, *@pixels).tiffsave(path, **TIFF)
           end
@@ -74,7 +76,7 @@ module TileLoom
 
         def joined(files, across)
           none = Vips::Image.black(@window, @window, bands: 4).cast(:uchar).copy(interpretation: :srgb)
-          Vips::Image.arrayjoin(files.map { |file| file ? Vips::Image.tiffload(file) : none }, across: across)
+          Vips::Image.arrayjoin(files.map { |file| file ? Vips::Image.vipsload(file) : none }, across: across)
         end
 
         def drawn(svg)
