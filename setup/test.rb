@@ -42,7 +42,10 @@ module Setup
         "generated files" => -> { Generated.new.run(check: true).zero? },
         "tsc" => -> { check("npx", "tsc", "--noEmit", dir: FrontEnd::WEB) },
         "eslint" => -> { check("npx", "eslint", "src", dir: FrontEnd::WEB) },
-        "prettier" => -> { check("npx", "prettier", "--check", "--log-level", "warn", "src", dir: FrontEnd::WEB) }
+        "vitest" => -> { check("npx", "vitest", "run", dir: FrontEnd::WEB) },
+        "prettier" => -> do
+          check("npx", "prettier", "--check", "--log-level", "warn", "src", "generate", dir: FrontEnd::WEB)
+        end
       }
     end
 

@@ -11,9 +11,12 @@ const RENAMED = { symbol: "mapSymbol" };
 function forTypes(node, name) {
   if (Array.isArray(node)) return node.map((item) => forTypes(item));
   if (node === null || typeof node !== "object") return node;
-  if (["element", "form", "raster_look", "legend_row", "extent"].includes(name)) return { oneOf: node.allOf.map((kind) => forTypes(kind.then)) };
+  if (["element", "form", "raster_look", "legend_row", "extent"].includes(name))
+    return { oneOf: node.allOf.map((kind) => forTypes(kind.then)) };
   if (node.type === "object" && !node.properties) return { tsType: "unknown" };
-  const kept = Object.fromEntries(Object.entries(node).filter(([key]) => !["if", "then", "default", "uniqueItems"].includes(key)));
+  const kept = Object.fromEntries(
+    Object.entries(node).filter(([key]) => !["if", "then", "default", "uniqueItems"].includes(key)),
+  );
   if (kept.properties) delete kept.oneOf;
   if (!(kept.minItems === 2 && kept.maxItems === 2)) {
     delete kept.minItems;
@@ -23,13 +26,18 @@ function forTypes(node, name) {
     const [, definition] = kept.$ref.match(/^#\/\$defs\/(.*)$/);
     return { $ref: `#/$defs/${RENAMED[definition] ?? definition}` };
   }
-  return Object.fromEntries(Object.entries(kept).map(([key, value]) => [key, key === "properties" ? members(value) : forTypes(value)]));
+  return Object.fromEntries(
+    Object.entries(kept).map(([key, value]) => [key, key === "properties" ? members(value) : forTypes(value)]),
+  );
 }
 
-const members = (properties) => Object.fromEntries(Object.entries(properties).map(([key, value]) => [key, forTypes(value)]));
+const members = (properties) =>
+  Object.fromEntries(Object.entries(properties).map(([key, value]) => [key, forTypes(value)]));
 
 const { $defs, $schema, $id, ...root } = schema;
-const definitions = Object.fromEntries(Object.entries($defs).map(([name, node]) => [RENAMED[name] ?? name, forTypes(node, name)]));
+const definitions = Object.fromEntries(
+  Object.entries($defs).map(([name, node]) => [RENAMED[name] ?? name, forTypes(node, name)]),
+);
 const text = await compile({ ...forTypes(root), $defs: definitions, title: "BookDocument" }, "BookDocument", {
   bannerComment: "// Made by bin/generate out of docs/book.schema.json. Do not edit.",
   style: { printWidth: 120 },

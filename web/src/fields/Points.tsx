@@ -1,29 +1,17 @@
-import { Field } from "./Field";
+import { NumberOrNone } from "./NumberOrNone";
 
-// A size of type, or none of its own.
-export function Points({
-  label,
-  value,
-  placeholder,
-  onKeep,
-}: {
+interface PointsProps {
   label: string;
   value: number | undefined;
-  // What stands where it has none.
   placeholder: string;
   onKeep: (value: number | undefined) => Promise<unknown>;
-}) {
-  return (
-    <Field
-      label={label}
-      value={value === undefined ? "" : String(value)}
-      placeholder={placeholder}
-      onKeep={(text) => {
-        const size = Number(text.trim().replace(",", "."));
-        if (text.trim() !== "" && !(size > 0 && size <= 1000))
-          throw new Error("Enter a size up to 1000 pt, such as 6.");
-        return onKeep(text.trim() === "" ? undefined : size);
-      }}
-    />
-  );
 }
+
+function read(text: string) {
+  const size = Number(text.replace(",", "."));
+  if (!(size > 0 && size <= 1000)) throw new Error("Enter a size up to 1000 pt, such as 6.");
+  return size;
+}
+
+// A size of type, or none of its own.
+export const Points = (props: PointsProps) => <NumberOrNone {...props} read={read} />;

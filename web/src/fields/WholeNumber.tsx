@@ -1,28 +1,19 @@
-import { Field } from "./Field";
+import { NumberOrNone } from "./NumberOrNone";
 
-// A whole number, or none of its own.
-export function WholeNumber({
-  label,
-  value,
-  placeholder = "as fits",
-  onKeep,
-}: {
+interface WholeNumberProps {
   label: string;
   value: number | undefined;
-  // What stands where it has none.
   placeholder?: string;
   onKeep: (value: number | undefined) => Promise<unknown>;
-}) {
-  return (
-    <Field
-      label={label}
-      value={value === undefined ? "" : String(value)}
-      placeholder={placeholder}
-      onKeep={(text) => {
-        const number = Number(text.trim());
-        if (text.trim() !== "" && !Number.isInteger(number)) throw new Error("Write a whole number.");
-        return onKeep(text.trim() === "" ? undefined : number);
-      }}
-    />
-  );
 }
+
+function read(text: string) {
+  const number = Number(text);
+  if (!Number.isInteger(number)) throw new Error("Enter a whole number.");
+  return number;
+}
+
+// A whole number, or none of its own.
+export const WholeNumber = ({ placeholder = "as fits", ...props }: WholeNumberProps) => (
+  <NumberOrNone {...props} placeholder={placeholder} read={read} />
+);

@@ -2,17 +2,11 @@ import { Box } from "@mui/material";
 import type { Layer, PixelsInfo, RasterLook } from "../api/types";
 import { Choice } from "../fields/Choice";
 import { SETS, colours } from "../fields/palettes";
+import { rasterLooks } from "../generated/kinds";
 import { ClassesFields } from "./ClassesFields";
 import { PictureFields } from "./PictureFields";
 import { RampFields } from "./RampFields";
 import { ShadingFields } from "./ShadingFields";
-
-const KINDS = [
-  ["picture", "Picture"],
-  ["classes", "Classes"],
-  ["ramp", "Colour ramp"],
-  ["shading", "Shading"],
-] as const;
 
 // Classes for a raster that is to have some: its own, or five ranges between its ends.
 function firstClasses(pixels: PixelsInfo) {
@@ -57,7 +51,7 @@ export function LookFields({
       <Choice
         label="Shown as"
         value={look.kind}
-        choices={KINDS.filter(([kind]) => pixels.bands < 3 || kind === "picture")}
+        choices={rasterLooks.filter(([kind]) => pixels.bands < 3 || kind === "picture")}
         onChoose={(kind) => (kind === look.kind ? Promise.resolve() : keep("Look", start(kind)))}
       />
       {look.kind === "picture" && <PictureFields look={look} pixels={pixels} onKeep={keep} />}

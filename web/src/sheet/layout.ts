@@ -1,6 +1,7 @@
 import { useCallback, useMemo } from "react";
 import { useBook, useChange } from "../api/book";
 import type { Book, BookDocument, FreePage, Frame, Guides, Layout, Page, Patch } from "../api/types";
+import { merged } from "../api/merged";
 import { useSheet } from "../frame/useSheet";
 
 const NONE: Guides = {};
@@ -21,18 +22,6 @@ export interface DesignedLayout {
   keep: (label: string, patch: Patch<Layout>) => Promise<Book>;
   keepPage: (label: string, patch: Partial<Page>) => Promise<Book>;
   ask: <T extends Book>(path: string, body: object) => Promise<T>;
-}
-
-// A JSON merge patch on a part of the document (RFC 7396).
-function merged<T>(target: T, patch: Patch<T>): T {
-  const found: Record<string, unknown> = { ...(target as Record<string, unknown>) };
-  for (const [key, value] of Object.entries(patch as Record<string, unknown>)) {
-    if (value === null || value === undefined) delete found[key];
-    else if (typeof value === "object" && !Array.isArray(value))
-      found[key] = merged((found[key] ?? {}) as object, value);
-    else found[key] = value;
-  }
-  return found as T;
 }
 
 // The layout that is being designed: that of the sheets, or that of the index sheet or a free page where it is looked

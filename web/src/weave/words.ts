@@ -1,16 +1,19 @@
 import type { Book, Index } from "../api/types";
 import { mm } from "../api/words";
-import { lengthUnits } from "../generated/kinds";
+import { indexKinds, lengthUnits } from "../generated/kinds";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
 
+type IndexKind = (typeof indexKinds)[number][0];
+
 // What an index does, in the words of the sentence.
-export const KINDS = [
-  { value: "grid", title: "a grid", note: "rows and columns over an area" },
-  { value: "strip", title: "a strip", note: "frames rotated to follow a line" },
-  { value: "features", title: "a sheet for each feature", note: "of the study area" },
-  { value: "layer", title: "the shapes of a layer", note: "an index drawn elsewhere" },
-] as const;
+const SAID: Record<IndexKind, { title: string; note: string }> = {
+  grid: { title: "a grid", note: "rows and columns over an area" },
+  strip: { title: "a strip", note: "frames rotated to follow a line" },
+  features: { title: "a sheet for each feature", note: "of the study area" },
+  layer: { title: "the shapes of a layer", note: "an index drawn elsewhere" },
+};
+export const KINDS = indexKinds.map(([value]) => ({ value, ...SAID[value] }));
 
 export const ORDERS = [
   { value: "rows", title: "row by row" },
