@@ -2,6 +2,7 @@
 
 require_relative "debian_packages"
 require_relative "embedded_database"
+require_relative "first_screen"
 require_relative "front_end"
 require_relative "generated"
 require_relative "gems"
@@ -39,6 +40,7 @@ module Setup
       {
         "standard" => -> { check("bundle", "exec", "standardrb") },
         "line limit" => -> { check("bundle", "exec", "rubocop", "--format", "quiet") },
+        "the first screen" => -> { FirstScreen.new.check },
         "generated files" => -> { Generated.new.run(check: true).zero? },
         "tsc" => -> { check("npx", "tsc", "--noEmit", dir: FrontEnd::WEB) },
         "eslint" => -> { check("npx", "eslint", "src", dir: FrontEnd::WEB) },

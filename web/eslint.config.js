@@ -37,11 +37,15 @@ const zones = FLOORS.flatMap((floor, height) =>
 
 export default typescript.config(js.configs.recommended, ...typescript.configs.recommended, {
   files: ["src/**/*.{ts,tsx}"],
+  languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
   plugins: { "react-hooks": hooks, "import-x": imports },
   settings: { "import-x/resolver-next": [imports.createNodeResolver({ extensions: [".ts", ".tsx"] })] },
   rules: {
     "react-hooks/rules-of-hooks": "error",
     "react-hooks/exhaustive-deps": "error",
+    "@typescript-eslint/no-floating-promises": "error",
+    "@typescript-eslint/no-misused-promises": ["error", { checksVoidReturn: false }],
+    "@typescript-eslint/await-thenable": "error",
     "import-x/no-restricted-paths": ["error", { zones }],
   },
 });

@@ -5,7 +5,7 @@ import { useBook, useChange } from "../api/book";
 import { get } from "../api/client";
 import { useAttributes } from "../api/useAttributes";
 import { Notice } from "../frame/Notice";
-import { GroundMap } from "../map/GroundMap";
+import { GroundMap } from "../map/GroundMapLater";
 import type { Draw } from "../map/useDraw";
 import { AreaCard } from "./AreaCard";
 import { ArrivalCard, type Ring } from "./ArrivalCard";

@@ -6,7 +6,7 @@ import { useCover } from "../api/indexAnswer";
 import type { Cell, Extent } from "../api/types";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
-import { GroundMap } from "../map/GroundMap";
+import { GroundMap } from "../map/GroundMapLater";
 import { IndexCard, type Open } from "./IndexCard";
 import { IndexStatement } from "./IndexStatement";
 import { Scales } from "./Scales";
