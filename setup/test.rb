@@ -44,6 +44,7 @@ module Setup
         "generated files" => -> { Generated.new.run(check: true).zero? },
         "tsc" => -> { check("npx", "tsc", "--noEmit", dir: FrontEnd::WEB) },
         "eslint" => -> { check("npx", "eslint", "src", dir: FrontEnd::WEB) },
+        "knip" => -> { check("npx", "knip", dir: FrontEnd::WEB) },
         "vitest" => -> { check("npx", "vitest", "run", dir: FrontEnd::WEB) },
         "prettier" => -> do
           check("npx", "prettier", "--check", "--log-level", "warn", "src", "generate", dir: FrontEnd::WEB)

@@ -1,5 +1,5 @@
 // The book document, as the core declares it, and what the server adds to it.
-import type { Element, Enclosure, Grid, Index, Layout, MapFrameElement, MapSymbol, OwnMarker } from "../generated/book";
+import type { Element, Grid, Index, Layout, MapFrameElement, MapSymbol, OwnMarker } from "../generated/book";
 
 import type { Book as BookAnswered } from "../generated/answers";
 
@@ -36,7 +36,6 @@ export type {
   ShownOn,
   Veil,
   ScaleBarElement,
-  ScaleBarStyle,
   Abbreviation,
   LabelByHand,
   Note,
@@ -53,7 +52,6 @@ export type Marker = NonNullable<MapSymbol["marker"]>;
 export type Page = Layout["page"];
 export type Guides = NonNullable<Layout["guides"]>;
 export type GridLabels = NonNullable<Grid["labels"]>;
-export type GridLook = NonNullable<Grid["look"]>;
 export type Naming = NonNullable<Index["naming"]>;
 
 // An element of one kind.
@@ -67,16 +65,12 @@ export type Edge = "top" | "right" | "bottom" | "left";
 
 // A drawing for point markers.
 export type Drawing = OwnMarker;
-// A typeface or a picture that the book carries.
-export type Enclosed = Enclosure;
 
 export type {
   Arrival,
   ArrivedLayer,
-  ArrivedPixels,
   BookChange,
   BookPage,
-  Cause,
   Cell,
   GridWords,
   Grids,
@@ -88,7 +82,6 @@ export type {
   PageFrame as Frame,
   PaperBox as Rectangle,
   PixelsInfo,
-  PressFile as RunFile,
   PressPlan as Plan,
   PressRun as Run,
   ScaleCount,

@@ -4,7 +4,7 @@ import type { Attribute } from "../api/useAttributes";
 import type { Condition } from "../generated/book";
 
 export type Cql = Condition;
-export type Value = string | number | boolean | string[] | [number, number];
+type Value = string | number | boolean | string[] | [number, number];
 export interface Test {
   attribute: string;
   is: string;

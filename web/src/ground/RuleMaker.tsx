@@ -155,7 +155,7 @@ export function RuleMaker({ layer, attributes, put }: { layer: Layer; attributes
 }
 
 // How a layer's rules tell features apart, as far as it can be seen from them.
-export function kindOf(layer: Layer): string {
+function kindOf(layer: Layer): string {
   const asked = (layer.rules ?? []).filter((rule) => rule.when);
   if (asked.length === 0) return "one";
   const of = (rule: Rule, op: string) => (rule.when as { op?: string }).op === op;

@@ -16,7 +16,7 @@ const accuracy = ({ accuracy_m, area }: Operation) =>
     : `accurate to ${accuracy_m}\u00a0m`;
 
 // What brings data and grids of other datums to the book's own.
-export function useShifts() {
+function useShifts() {
   const book = useBook();
   return useQuery({
     queryKey: ["operations", book.id, book.revision],

@@ -49,7 +49,7 @@ export function useGuides(
   return { pulled, pull };
 }
 
-export const GUIDE = "#2f74a8";
+const GUIDE = "#2f74a8";
 
 // The lines over the page; each can be taken hold of.
 export function GuideLines({

@@ -2,7 +2,7 @@
 
 export type PaperUnit = "mm" | "in" | "pt";
 
-export const MM_PER: Record<PaperUnit, number> = { mm: 1, in: 25.4, pt: 25.4 / 72 };
+const MM_PER: Record<PaperUnit, number> = { mm: 1, in: 25.4, pt: 25.4 / 72 };
 
 const DECIMALS: Record<PaperUnit, number> = { mm: 2, in: 4, pt: 2 };
 

@@ -65,7 +65,7 @@ export function SettingsCard({ title, trial, label, onBack, children }: Settings
 }
 
 // Which names are added, removed and unchanged.
-export function Difference({ answer }: { answer: Answer }) {
+function Difference({ answer }: { answer: Answer }) {
   const { come = [], go = [], stay = 0 } = answer;
   return (
     <Typography sx={{ fontSize: 13, color: "text.secondary", mt: 0.5 }}>

@@ -23,7 +23,7 @@ export type KeepFrame<E extends GriddedElement = GriddedElement> = (
   label?: string,
 ) => Promise<unknown>;
 
-export const isInset = (element: GriddedElement): element is InsetKind => element.kind !== "map_frame";
+const isInset = (element: GriddedElement): element is InsetKind => element.kind !== "map_frame";
 
 // What a frame shows: which ground in which reference, which layers, and what lies over them.
 export function FrameFields({ element, onKeep }: { element: GriddedElement; onKeep: KeepFrame }) {
