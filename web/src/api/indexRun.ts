@@ -1,6 +1,7 @@
 import type { QueryClient } from "@tanstack/react-query";
 import { get, post, Refusal } from "./client";
 import type { IndexRun } from "./types";
+import { endedAlready } from "./toldElsewhere";
 
 const EVERY_MS = 400;
 
@@ -48,7 +49,7 @@ export async function settled<T extends object>(
   } catch (error) {
     // Nobody waits for it any more.
     if (error instanceof DOMException && error.name === "AbortError")
-      void post(`${path}/cancel`, {}).catch(() => undefined);
+      void post(`${path}/cancel`, {}).catch(endedAlready);
     throw error;
   } finally {
     hide();

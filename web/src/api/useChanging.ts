@@ -9,6 +9,7 @@ import { settled } from "./indexRun";
 import { merged } from "./merged";
 import { between, retested } from "./operations";
 import { alone, joined, type OwnChanges } from "./ownChanges";
+import { toldElsewhere } from "./toldElsewhere";
 import type { Book, BookChange, IndexRun } from "./types";
 
 type Answer = Book | BookChange;
@@ -45,7 +46,8 @@ export function useChanging(
     const held = () => client.getQueryData<Book>(["book", id]);
     const inTurn = <T>(work: () => Promise<T>): Promise<T> => {
       const turn = last.current.then(work);
-      last.current = turn.catch(() => undefined);
+      // The next one is asked for whatever became of this.
+      last.current = turn.catch(toldElsewhere);
       return turn;
     };
     const sent = async (path: string, body: unknown, method = "POST"): Promise<Book> => {
@@ -109,8 +111,8 @@ export function useChanging(
         });
       },
       ask: <T extends Book>(path: string, body: unknown) => asked(path, body) as Promise<T>,
-      undo: () => void asked("undo", {}).catch(() => undefined),
-      redo: () => void asked("redo", {}).catch(() => undefined),
+      undo: () => void asked("undo", {}).catch(toldElsewhere),
+      redo: () => void asked("redo", {}).catch(toldElsewhere),
       clear: () => {
         setRefusal(null);
         setReplaced(null);

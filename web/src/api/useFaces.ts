@@ -11,6 +11,7 @@ export function useFaces(book: Book | undefined) {
         style: face.italic ? "italic" : "normal",
       });
       document.fonts.add(made);
+      // One that does not come is drawn in the face that the browser has in its place.
       void made.load().catch(() => undefined);
     }
   }, [book?.faces]);

@@ -1,4 +1,5 @@
 import { Checkbox, FormControlLabel } from "@mui/material";
+import { toldElsewhere } from "../api/toldElsewhere";
 
 // Something that is so, or not.
 export function Flag({
@@ -20,7 +21,7 @@ export function Flag({
         <Checkbox
           size="small"
           checked={value}
-          onChange={(event) => void onKeep(event.target.checked).catch(() => undefined)}
+          onChange={(event) => void onKeep(event.target.checked).catch(toldElsewhere)}
           sx={{ py: 0.5 }}
         />
       }

@@ -4,6 +4,7 @@ import { useBook } from "../api/book";
 import { post } from "../api/client";
 import { runsUnderWay } from "../api/indexRun";
 import type { IndexRun as Work } from "../api/types";
+import { endedAlready } from "../api/toldElsewhere";
 
 // Work beside the index itself, for which the dialog of a value does not wait.
 const BESIDE: Record<string, string> = {
@@ -62,7 +63,7 @@ function IndexRun({ run, narrow }: { run: Work; narrow: boolean }) {
         variant={share === null ? "indeterminate" : "determinate"}
         value={share ?? 0}
       />
-      <Button onClick={() => void post(`/api/books/${book.id}/index/runs/${run.id}/cancel`, {}).catch(() => undefined)}>
+      <Button onClick={() => void post(`/api/books/${book.id}/index/runs/${run.id}/cancel`, {}).catch(endedAlready)}>
         Stop
       </Button>
     </Box>

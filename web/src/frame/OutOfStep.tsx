@@ -3,6 +3,7 @@ import { useBook, useChange } from "../api/book";
 import { useAnswer } from "../api/indexAnswer";
 import type { Answer } from "../api/types";
 import { count, groundSize, listed, mm } from "../api/words";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { Banner } from "./Banner";
 
 const reasons = { frame: "the frame", study: "the data of the study area" };
@@ -17,7 +18,7 @@ export function OutOfStep() {
   const { ask } = useChange();
   const { changed, frame_then } = book.index_state;
   const anew = useAnswer(null);
-  const act = (path: string) => void ask(path, {}).catch(() => undefined);
+  const act = (path: string) => void ask(path, {}).catch(toldElsewhere);
   return (
     <Banner role="region" label="The index is out of step">
       <Box sx={{ flex: 1, fontSize: 14 }}>

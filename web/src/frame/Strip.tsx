@@ -5,6 +5,7 @@ import { useBook, useChange } from "../api/book";
 import { sheetPicture } from "../api/history";
 import type { Book, Cell } from "../api/types";
 import { count } from "../api/words";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { useAlso } from "./useAlso";
 import { leafAt, leafCount } from "./leaves";
 import { DrawnPicture, PictureProblem, useServerPicture } from "./ServerPicture";
@@ -66,7 +67,7 @@ export function Strip() {
   const last = Math.min(Math.ceil((view.from + view.wide - before) / STEP) + SPARE, all);
   const drop = (place: number) => {
     const cell = book.cells.find((known) => known.number === dragged);
-    if (cell && dragged !== place) void ask("cells", { do: "place", cells: [cell.id], place }).catch(() => undefined);
+    if (cell && dragged !== place) void ask("cells", { do: "place", cells: [cell.id], place }).catch(toldElsewhere);
     setDragged(null);
     setOver(null);
   };

@@ -1,5 +1,6 @@
 import { Box, Checkbox, FormControlLabel } from "@mui/material";
 import type { Border, GriddedElement } from "../api/types";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { borders } from "../generated/kinds";
 import { Choice } from "../fields/Choice";
 import { Colour } from "../fields/Colour";
@@ -95,7 +96,7 @@ export function BorderFields({
                 size="small"
                 checked={shown.corner_blocks}
                 onChange={(event) =>
-                  void keep({ corner_blocks: event.target.checked || undefined }).catch(() => undefined)
+                  void keep({ corner_blocks: event.target.checked || undefined }).catch(toldElsewhere)
                 }
               />
             }

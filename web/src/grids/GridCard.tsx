@@ -4,6 +4,7 @@ import { useEffect, useRef, useState } from "react";
 import { useBook, useChange } from "../api/book";
 import { post } from "../api/client";
 import type { Grid, GridLabels, GridWords, GriddedElement } from "../api/types";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { Choice } from "../fields/Choice";
 import { Field } from "../fields/Field";
 import { filled } from "../fields/filled";
@@ -57,7 +58,7 @@ export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }:
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const settle = (target_mm: number) => {
     clearTimeout(timer.current);
-    timer.current = setTimeout(() => void latest.current({ target_mm }).catch(() => undefined), REST_MS);
+    timer.current = setTimeout(() => void latest.current({ target_mm }).catch(toldElsewhere), REST_MS);
   };
   const latest = useRef(keep);
   useEffect(() => {
@@ -109,7 +110,7 @@ export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }:
           pitch={words?.pitch_mm?.[0]}
           onKeep={(fresh) => {
             setQuestion(null);
-            void put(fresh).catch(() => undefined);
+            void put(fresh).catch(toldElsewhere);
           }}
           onDrop={() => setQuestion(null)}
         />
@@ -142,7 +143,7 @@ export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }:
               size="small"
               checked={!!grid.squares}
               onChange={(event) =>
-                void keep({ squares: event.target.checked ? { size_pt: 12 } : undefined }).catch(() => undefined)
+                void keep({ squares: event.target.checked ? { size_pt: 12 } : undefined }).catch(toldElsewhere)
               }
             />
           }
@@ -162,13 +163,13 @@ export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }:
         onChoose={(drawn_on) => keep({ drawn_on: drawn_on === "all" ? undefined : drawn_on })}
       />
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.5, mt: 1 }}>
-        <Button onClick={() => void keep({ hidden: grid.hidden ? undefined : true }).catch(() => undefined)}>
+        <Button onClick={() => void keep({ hidden: grid.hidden ? undefined : true }).catch(toldElsewhere)}>
           {grid.hidden ? "Show" : "Hide"}
         </Button>
         {other && (
           <Button
             onClick={() =>
-              void ask(`sheets/${sheet}/grids/copy`, { id: grid.id, frame: frame.id }).catch(() => undefined)
+              void ask(`sheets/${sheet}/grids/copy`, { id: grid.id, frame: frame.id }).catch(toldElsewhere)
             }
           >
             Copy to {other}
@@ -181,7 +182,7 @@ export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }:
             void onKeep(
               `Remove ${name}`,
               grids.filter((known) => known.id !== grid.id),
-            ).catch(() => undefined);
+            ).catch(toldElsewhere);
           }}
         >
           Remove

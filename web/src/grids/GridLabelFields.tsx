@@ -1,6 +1,7 @@
 import { Box, Checkbox, FormControlLabel } from "@mui/material";
 import { useBook } from "../api/book";
 import type { GridLabels } from "../api/types";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { Choice } from "../fields/Choice";
 import { Colour } from "../fields/Colour";
 import { ColourBeside } from "../fields/ColourBeside";
@@ -152,7 +153,7 @@ function Ticked({ label, on, onKeep }: { label: string; on: boolean; onKeep: (on
         <Checkbox
           size="small"
           checked={on}
-          onChange={(event) => void onKeep(event.target.checked).catch(() => undefined)}
+          onChange={(event) => void onKeep(event.target.checked).catch(toldElsewhere)}
           sx={{ py: 0.25 }}
         />
       }

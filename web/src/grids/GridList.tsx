@@ -4,6 +4,7 @@ import { useState } from "react";
 import { useBook } from "../api/book";
 import type { Book, Grid, GriddedElement, Grids } from "../api/types";
 import { useChange } from "../api/book";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { Heading } from "../frame/Card";
 
 const SIDES = ["top", "right", "bottom", "left"] as const;
@@ -52,7 +53,7 @@ export function GridList({
         {(grids?.presets ?? []).map((preset) => (
           <MenuItem
             key={preset.key}
-            onClick={() => void add(preset.key).catch(() => undefined)}
+            onClick={() => void add(preset.key).catch(toldElsewhere)}
             sx={{ display: "block", whiteSpace: "normal" }}
           >
             {preset.title}
@@ -80,7 +81,7 @@ export function GridList({
                 <Button
                   color="warning"
                   sx={{ py: 0 }}
-                  onClick={() => void onWiden({ ...grid, interval: words.wider }).catch(() => undefined)}
+                  onClick={() => void onWiden({ ...grid, interval: words.wider }).catch(toldElsewhere)}
                 >
                   Widen to {[...new Set([words.wider.x, words.wider.y])].join(" by ")}
                 </Button>
@@ -96,7 +97,7 @@ export function GridList({
           <Button
             color="warning"
             sx={{ py: 0 }}
-            onClick={() => void ask(`${path}/room`, { frame: frame.id }).catch(() => undefined)}
+            onClick={() => void ask(`${path}/room`, { frame: frame.id }).catch(toldElsewhere)}
           >
             Make the frame smaller
           </Button>

@@ -1,5 +1,6 @@
 import { Box, Checkbox, FormControlLabel } from "@mui/material";
 import type { Edge } from "../api/types";
+import { toldElsewhere } from "../api/toldElsewhere";
 
 const SIDES: Edge[] = ["top", "right", "bottom", "left"];
 
@@ -23,7 +24,7 @@ export function SidesField({
               onChange={(event) =>
                 void onKeep(
                   SIDES.filter((known) => (known === side ? event.target.checked : shown.includes(known))),
-                ).catch(() => undefined)
+                ).catch(toldElsewhere)
               }
               sx={{ py: 0.5 }}
             />

@@ -10,6 +10,7 @@ import type { Layer } from "../api/types";
 import { count } from "../api/words";
 import { ConditionEditor } from "../fields/ConditionEditor";
 import type { Attribute } from "../api/useAttributes";
+import { toldElsewhere } from "../api/toldElsewhere";
 import type { Box4, TableRow as Row } from "../generated/answers";
 
 export type { Box4 };
@@ -70,7 +71,7 @@ export function AttributeTable({ layer, attributes, selected, onPicked, onGo, on
   const cover = () => {
     void change("Study area", {
       index: { area: [{ layer: layer.id, features: [...selected.keys()].sort((a, b) => a - b) }] },
-    }).catch(() => undefined);
+    }).catch(toldElsewhere);
   };
   return (
     <Box

@@ -4,6 +4,7 @@ import { areaOf, partsOf } from "../api/area";
 import { useBook, useChange } from "../api/book";
 import { get } from "../api/client";
 import { useAttributes } from "../api/useAttributes";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { Notice } from "../frame/Notice";
 import { GroundMap } from "../map/GroundMapLater";
 import type { Draw } from "../map/useDraw";
@@ -105,7 +106,7 @@ export function GroundStep() {
       );
       void change("Draw a study area", {
         index: { area: areaOf([...partsOf(book.document.index.area), { polygon }]) },
-      }).catch(() => undefined);
+      }).catch(toldElsewhere);
     },
     [book.document.index.area, change],
   );

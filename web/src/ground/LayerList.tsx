@@ -3,6 +3,7 @@ import { useRef, useState } from "react";
 import { useBook, useChange, useChangeState } from "../api/book";
 import type { Layer } from "../api/types";
 import { ratio, readScale } from "../api/words";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { Field } from "../fields/Field";
 import { FileInput } from "../fields/FileInput";
 import { Card } from "../frame/Card";
@@ -25,7 +26,7 @@ export function LayerList({ arrivals, onPick }: { arrivals: Arrivals; onPick: (i
   const layers = book.document.layers;
   // The list shows the top layer first; the document holds the bottom one first.
   const shown = [...layers].reverse();
-  const keep = (label: string, fresh: Layer[]) => void change(label, { layers: fresh }).catch(() => undefined);
+  const keep = (label: string, fresh: Layer[]) => void change(label, { layers: fresh }).catch(toldElsewhere);
   const reorder = (id: string, to: number) => {
     const from = layers.findIndex((layer) => layer.id === id);
     const place = Math.min(Math.max(to, 0), layers.length - 1);

@@ -2,6 +2,7 @@ import { Box, Button, MenuItem, TextField } from "@mui/material";
 import { useState } from "react";
 import { useBook, useChange } from "../api/book";
 import type { Layer, MapLook } from "../api/types";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { Field } from "../fields/Field";
 
 type Entry = MapLook["layers"][number];
@@ -52,7 +53,7 @@ export function Looks() {
         const entry = look.layers.find((known) => known.id === layer.id);
         return entry ? { ...used(layer, entry), visible: true } : { ...layer, visible: false };
       }),
-    }).catch(() => undefined);
+    }).catch(toldElsewhere);
   };
   const save = async (text: string) => {
     const title = text.trim();
@@ -100,7 +101,7 @@ export function Looks() {
           onClick={() =>
             void change(`Delete the look ${present.title}`, {
               looks: looks.filter((known) => known !== present),
-            }).catch(() => undefined)
+            }).catch(toldElsewhere)
           }
         >
           Delete

@@ -3,6 +3,7 @@ import RemoveIcon from "@mui/icons-material/Remove";
 import { Box, Button, IconButton } from "@mui/material";
 import { useState } from "react";
 import type { Abbreviation } from "../api/types";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { Field } from "../fields/Field";
 
 // Words and what stands for them where a label has no room in full.
@@ -80,7 +81,7 @@ function Row({
         size="small"
         sx={{ p: 0.25 }}
         aria-label={`Remove the abbreviation of ${entry.full}`}
-        onClick={() => void onRemove().catch(() => undefined)}
+        onClick={() => void onRemove().catch(toldElsewhere)}
       >
         <RemoveIcon sx={{ fontSize: 15 }} />
       </IconButton>

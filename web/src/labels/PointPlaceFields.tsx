@@ -1,5 +1,6 @@
 import { Box, Checkbox, FormControlLabel } from "@mui/material";
 import type { LabelRule } from "../api/types";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { filled } from "../fields/filled";
 import { Flag } from "../fields/Flag";
 import { Measured } from "../fields/Measured";
@@ -83,7 +84,7 @@ export function PointPlaceFields({
                     size="small"
                     sx={{ p: 0.25 }}
                     checked={place >= 0}
-                    onChange={() => void toggle(position).catch(() => undefined)}
+                    onChange={() => void toggle(position).catch(toldElsewhere)}
                   />
                 }
                 label={place >= 0 ? `${place + 1} ${title}` : title}

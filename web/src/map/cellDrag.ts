@@ -92,6 +92,7 @@ function asking<Q, A>(ask: (question: Q) => Promise<A>, heard: (answer: A) => vo
     out = true;
     void ask(question)
       .then(heard)
+      // Of a question that is overtaken nobody needs the answer.
       .catch(() => undefined)
       .finally(() => {
         out = false;

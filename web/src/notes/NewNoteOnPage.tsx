@@ -2,6 +2,7 @@ import { Box, Button } from "@mui/material";
 import { useState, type KeyboardEvent, type MouseEvent } from "react";
 import { noteKinds, placesOf, useNotes, type NoteKind } from "./useNotes";
 import type { Place } from "../page/onGround";
+import { toldElsewhere } from "../api/toldElsewhere";
 
 // What each kind asks for.
 const ASKS: Record<NoteKind, string> = {
@@ -18,7 +19,7 @@ export function NewNoteOnPage({ perMm, size: [width, height] }: { perMm: number;
   const [places, setPlaces] = useState<Place[]>([]);
   if (!making || !way) return null;
   const least = making === "area" ? 3 : (placesOf[making] ?? 2);
-  const finish = (all: Place[]) => void add(making, all.map(way.toGround)).catch(() => undefined);
+  const finish = (all: Place[]) => void add(making, all.map(way.toGround)).catch(toldElsewhere);
   const click = (event: MouseEvent<HTMLElement>) => {
     const box = event.currentTarget.getBoundingClientRect();
     const next: Place[] = [...places, [(event.clientX - box.left) / perMm, (event.clientY - box.top) / perMm]];

@@ -1,5 +1,6 @@
 import { Box, Button } from "@mui/material";
 import type { Note } from "../api/types";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { Choice } from "../fields/Choice";
 import { Colour } from "../fields/Colour";
 import { ColourBeside } from "../fields/ColourBeside";
@@ -136,7 +137,7 @@ export function NoteFields({ note }: { note: Note }) {
         onKeep={(hidden) => keep({ hidden: hidden || undefined }, hidden ? "Hide the note" : "Show the note")}
       />
       <Box>
-        <Button color="error" onClick={() => void remove(note).catch(() => undefined)}>
+        <Button color="error" onClick={() => void remove(note).catch(toldElsewhere)}>
           Remove the note
         </Button>
       </Box>

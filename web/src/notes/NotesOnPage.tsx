@@ -1,6 +1,7 @@
 import { Box } from "@mui/material";
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import type { Note } from "../api/types";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { NewNoteOnPage } from "./NewNoteOnPage";
 import { arrowWay } from "../page/arrowWay";
 import type { Place } from "../page/onGround";
@@ -21,7 +22,7 @@ export function NotesOnPage({ perMm, size: [width, height] }: { perMm: number; s
     void put(`Move the note ${titleOf(note)}`, {
       ...note,
       places: note.places.map((known, number) => (number === index ? way.toGround(at) : known)),
-    }).catch(() => undefined);
+    }).catch(toldElsewhere);
   const down = (event: PointerEvent<SVGElement>, note: Note, index: number, at: Place) => {
     event.stopPropagation();
     event.currentTarget.setPointerCapture(event.pointerId);
@@ -49,7 +50,7 @@ export function NotesOnPage({ perMm, size: [width, height] }: { perMm: number; s
     if (way) place(note, index, [x + way[0], y + way[1]]);
     else if (event.key === "Delete") {
       event.stopPropagation();
-      void remove(note).catch(() => undefined);
+      void remove(note).catch(toldElsewhere);
     } else if (event.key === "Enter" || event.key === " ") {
       event.preventDefault();
       setPicked(note.id);

@@ -1,6 +1,7 @@
 import { Box, Button, Checkbox } from "@mui/material";
 import { useBook, useChange } from "../api/book";
 import { count } from "../api/words";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { layerFormats } from "../generated/kinds";
 
 // The notes among the layers: shown or not, and out as any other.
@@ -21,7 +22,7 @@ export function NotesRow() {
           onChange={() =>
             void change(`${visible ? "Hide" : "Show"} ${title}`, {
               notes: { ...notes, visible: visible ? false : undefined },
-            } as never).catch(() => undefined)
+            } as never).catch(toldElsewhere)
           }
           slotProps={{ input: { "aria-label": `Show ${title}` } }}
         />

@@ -5,6 +5,7 @@ import { useRef, useState } from "react";
 import { useBook, useChange } from "../api/book";
 import type { BookDocument, Ink } from "../api/types";
 import { upload } from "../api/client";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { Choice } from "../fields/Choice";
 import { Field } from "../fields/Field";
 import { FileInput } from "../fields/FileInput";
@@ -83,7 +84,7 @@ export function PaletteCard({ draft }: { draft: OrderDraft }) {
               key={colour}
               variant="outlined"
               aria-label={`Add ${colour} to the palette`}
-              onClick={() => void put({ colour }).catch(() => undefined)}
+              onClick={() => void put({ colour }).catch(toldElsewhere)}
               sx={{ minWidth: 0, width: 30, height: 26, p: 0, bgcolor: colour, "&:hover": { bgcolor: colour } }}
             />
           ))}
@@ -111,7 +112,7 @@ function InkFields({ ink, onPut }: { ink: Ink; onPut: (ink: Ink | null) => Promi
         <IconButton
           size="small"
           aria-label={`Remove ${ink.name}`}
-          onClick={() => void onPut(null).catch(() => undefined)}
+          onClick={() => void onPut(null).catch(toldElsewhere)}
         >
           <RemoveIcon fontSize="small" />
         </IconButton>

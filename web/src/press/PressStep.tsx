@@ -2,6 +2,7 @@ import { Box, Button } from "@mui/material";
 import { useState } from "react";
 import { useBook } from "../api/book";
 import type { Order } from "../api/types";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { Notice } from "../frame/Notice";
 import { FormCard } from "./FormCard";
 import { OrderStatement } from "./OrderStatement";
@@ -21,7 +22,7 @@ export function PressStep() {
   const [card, setCard] = useState<"form" | "palette">("form");
   const [asking, setAsking] = useState<{ give: (passwords: Passwords) => void } | null>(null);
   const place = async (orders: Order[], passwords?: Passwords) => {
-    for (const order of orders) await runs.place(order, passwords).catch(() => undefined);
+    for (const order of orders) await runs.place(order, passwords).catch(toldElsewhere);
   };
   const withPasswords = (orders: Order[], give: (passwords?: Passwords) => void) =>
     orders.some(isProtected) ? setAsking({ give }) : give();

@@ -5,6 +5,7 @@ import { useState } from "react";
 import { useBook } from "../api/book";
 import { get } from "../api/client";
 import type { Drawing, Element, ElementOf, Rectangle } from "../api/types";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { Card, Heading } from "../frame/Card";
 import { Field } from "../fields/Field";
 import { Choice } from "../fields/Choice";
@@ -60,7 +61,7 @@ export function ElementCard({
   const boxes: Boxes = Object.fromEntries(
     selected.filter((element) => !element.locked).map((element) => [element.id, frame.elements[element.id]!]),
   );
-  const place = (label: string, wanted: Boxes) => void elements.place(label, wanted).catch(() => undefined);
+  const place = (label: string, wanted: Boxes) => void elements.place(label, wanted).catch(toldElsewhere);
   const locked = selected.every((element) => element.locked);
   const gridded = one && isGridded(one) ? one : null;
   const grids = useGrids(gridded ? sheet : null, gridded?.id);
@@ -162,7 +163,7 @@ export function ElementCard({
                 ["back", "To the back"],
               ] as const
             ).map(([by, title]) => (
-              <Button key={by} variant="outlined" onClick={() => void elements.order(by).catch(() => undefined)}>
+              <Button key={by} variant="outlined" onClick={() => void elements.order(by).catch(toldElsewhere)}>
                 {title}
               </Button>
             ))}
@@ -173,7 +174,7 @@ export function ElementCard({
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.5 }}>
         <Button
           onClick={() =>
-            void elements.all(locked ? "Unlock" : "Lock", { locked: locked ? undefined : true }).catch(() => undefined)
+            void elements.all(locked ? "Unlock" : "Lock", { locked: locked ? undefined : true }).catch(toldElsewhere)
           }
         >
           {locked ? "Unlock" : "Lock"}
@@ -182,7 +183,7 @@ export function ElementCard({
           <Button
             onClick={() => {
               onBack();
-              void elements.all("Hide", { hidden: true }).catch(() => undefined);
+              void elements.all("Hide", { hidden: true }).catch(toldElsewhere);
             }}
           >
             Hide
@@ -190,10 +191,10 @@ export function ElementCard({
         )}
         {selected.some((element) => !isFrame(element)) && <Button onClick={elements.duplicate}>Duplicate</Button>}
         {selected.length > 1 && !selected.every((element) => element.group && element.group === selected[0]!.group) && (
-          <Button onClick={() => void elements.group().catch(() => undefined)}>Group</Button>
+          <Button onClick={() => void elements.group().catch(toldElsewhere)}>Group</Button>
         )}
         {selected.some((element) => element.group) && (
-          <Button onClick={() => void elements.ungroup().catch(() => undefined)}>Ungroup</Button>
+          <Button onClick={() => void elements.ungroup().catch(toldElsewhere)}>Ungroup</Button>
         )}
         {!locked && selected.some((element) => !isFrame(element)) && (
           <Button color="error" onClick={elements.remove}>
@@ -251,7 +252,7 @@ function Settings({ element, elements }: { element: Element; elements: Elements 
               size="small"
               checked={!!element.match_lines}
               onChange={(event) =>
-                void keep({ match_lines: event.target.checked ? {} : undefined }).catch(() => undefined)
+                void keep({ match_lines: event.target.checked ? {} : undefined }).catch(toldElsewhere)
               }
             />
           }
@@ -383,9 +384,7 @@ function PictureFields({
           fullWidth
           label="Shows"
           value={known.some((entry) => `${entry.kind} ${entry.id}` === value) ? value : ""}
-          onChange={(event) =>
-            void choose(...(event.target.value.split(" ") as [string, string])).catch(() => undefined)
-          }
+          onChange={(event) => void choose(...(event.target.value.split(" ") as [string, string])).catch(toldElsewhere)}
         >
           {known.map((entry) => (
             <MenuItem key={`${entry.kind} ${entry.id}`} value={`${entry.kind} ${entry.id}`}>
@@ -402,7 +401,7 @@ function PictureFields({
           select
           label="In its box"
           value={shown.fit}
-          onChange={(event) => void onKeep({ fit: event.target.value as Picture["fit"] }).catch(() => undefined)}
+          onChange={(event) => void onKeep({ fit: event.target.value as Picture["fit"] }).catch(toldElsewhere)}
         >
           <MenuItem value="inside">whole, in its proportion</MenuItem>
           <MenuItem value="fill">fills the box, cut by it</MenuItem>

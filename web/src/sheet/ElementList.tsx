@@ -2,6 +2,7 @@ import LockIcon from "@mui/icons-material/LockOutlined";
 import HiddenIcon from "@mui/icons-material/VisibilityOffOutlined";
 import { Box, Button, IconButton } from "@mui/material";
 import type { Frame } from "../api/types";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { elementTitles } from "./kinds";
 import { useLayout } from "./layout";
 import { titleOf, type Elements } from "./useElements";
@@ -40,7 +41,7 @@ export function ElementList({ elements, onPick }: { elements: Elements; onPick: 
             <IconButton
               size="small"
               aria-label={`Show ${titleOf(element)}`}
-              onClick={() => void elements.patch(element.id, { hidden: undefined }, "Show").catch(() => undefined)}
+              onClick={() => void elements.patch(element.id, { hidden: undefined }, "Show").catch(toldElsewhere)}
             >
               <HiddenIcon sx={{ fontSize: 16 }} />
             </IconButton>

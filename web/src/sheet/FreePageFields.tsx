@@ -1,6 +1,7 @@
 import { Button } from "@mui/material";
 import { useBook, useChange } from "../api/book";
 import type { FreePage } from "../api/types";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { Choice } from "../fields/Choice";
 import { Field } from "../fields/Field";
 import { Flag } from "../fields/Flag";
@@ -79,7 +80,7 @@ export function FreePageFields({ page }: { page: FreePage }) {
         sx={{ justifySelf: "start" }}
         onClick={() => {
           go(1);
-          void change("Remove a page", { pages: pages.filter((known) => known.id !== page.id) }).catch(() => undefined);
+          void change("Remove a page", { pages: pages.filter((known) => known.id !== page.id) }).catch(toldElsewhere);
         }}
       >
         Remove this page

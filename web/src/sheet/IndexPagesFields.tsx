@@ -1,6 +1,7 @@
 import { Button } from "@mui/material";
 import { useBook, useChange } from "../api/book";
 import type { IndexPages } from "../api/types";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { Choice } from "../fields/Choice";
 import { Flag } from "../fields/Flag";
 import { filled } from "../fields/filled";
@@ -50,7 +51,7 @@ export function IndexPagesFields() {
       <Button
         variant="outlined"
         sx={{ justifySelf: "start" }}
-        onClick={() => void ask("layout/index/from-sheets", {}).catch(() => undefined)}
+        onClick={() => void ask("layout/index/from-sheets", {}).catch(toldElsewhere)}
       >
         Start from the sheets’ design
       </Button>

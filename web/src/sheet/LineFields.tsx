@@ -1,5 +1,6 @@
 import { Box, Button } from "@mui/material";
 import type { ElementOf } from "../api/types";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { Choice } from "../fields/Choice";
 import { Flag } from "../fields/Flag";
 import { Measured } from "../fields/Measured";
@@ -16,7 +17,7 @@ export function LineFields({ element, onKeep }: { element: Line; onKeep: (patch:
   const shown = whole(element);
   const drawn = useDrawnLine();
   const points = element.points as Shares | undefined;
-  const put = (patch: Partial<Line>) => void onKeep(patch).catch(() => undefined);
+  const put = (patch: Partial<Line>) => void onKeep(patch).catch(toldElsewhere);
   const ends = [["", "nothing"], ...lineEnds] as const;
   return (
     <Box sx={{ display: "grid", gap: 1 }}>

@@ -1,6 +1,7 @@
 import { Box } from "@mui/material";
 import { useRef, useState, type PointerEvent } from "react";
 import type { ElementOf, Rectangle } from "../api/types";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { arrowWay } from "../page/arrowWay";
 import { boxed, onPage, thinned, type Places, type Shares } from "./bends";
 import { useDrawnLine } from "./hand";
@@ -30,7 +31,7 @@ export function LineOnPage({ element, box, perMm, onKeep }: LineOnPageProps) {
   };
   const keep = (label: string, list: Places) => {
     const fresh = boxed(list);
-    return onKeep(label, fresh.box, fresh.points).catch(() => undefined);
+    return onKeep(label, fresh.box, fresh.points).catch(toldElsewhere);
   };
   const shown = stroke ?? (held ? held.places : null);
   return (

@@ -5,6 +5,7 @@ import { traits, type ElementKind } from "./kinds";
 import { useHand } from "./hand";
 import { useLayout } from "./layout";
 import type { Elements } from "./useElements";
+import { toldElsewhere } from "../api/toldElsewhere";
 
 // A new element comes to the middle of the page and is selected.
 export function NewElement({ elements }: { elements: Elements }) {
@@ -15,7 +16,7 @@ export function NewElement({ elements }: { elements: Elements }) {
   const create = (kind: ElementKind) => {
     const [w, h] = traits[kind].sizeMm;
     setAnchor(null);
-    void elements.create(kind, [(width - w) / 2, (height - h) / 2, w, h]).catch(() => undefined);
+    void elements.create(kind, [(width - w) / 2, (height - h) / 2, w, h]).catch(toldElsewhere);
   };
   const globe = () => {
     setAnchor(null);
@@ -26,7 +27,7 @@ export function NewElement({ elements }: { elements: Elements }) {
         layers: "none",
         outlines: role === "sheets" ? [{}] : undefined,
       })
-      .catch(() => undefined);
+      .catch(toldElsewhere);
   };
   const detail = () => {
     setAnchor(null);

@@ -8,6 +8,7 @@ import { ColourBeside } from "../fields/ColourBeside";
 import { Field } from "../fields/Field";
 import { Heading } from "../frame/Card";
 import { useBook } from "../api/book";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { FrameChoice } from "./FrameChoice";
 import { ImportArtwork } from "./ImportArtwork";
 import { Told } from "./Told";
@@ -61,7 +62,7 @@ export function NorthArrowFields({
             title={drawing.title}
             aria-pressed={!own && drawing.id === form}
             onClick={() =>
-              void onKeep({ form: drawing.id, drawing: undefined, picture: undefined }).catch(() => undefined)
+              void onKeep({ form: drawing.id, drawing: undefined, picture: undefined }).catch(toldElsewhere)
             }
             sx={{
               p: 0.5,

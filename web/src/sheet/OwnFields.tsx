@@ -3,6 +3,7 @@ import RemoveIcon from "@mui/icons-material/Remove";
 import { Box, Button, IconButton } from "@mui/material";
 import { useBook, useChange } from "../api/book";
 import type { OwnField } from "../api/types";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { Field } from "../fields/Field";
 import { Heading } from "../frame/Card";
 
@@ -42,7 +43,7 @@ export function OwnFields() {
             <IconButton
               size="small"
               aria-label={`Remove the field ${field.name}`}
-              onClick={() => void put(fields.filter((_, place) => place !== index)).catch(() => undefined)}
+              onClick={() => void put(fields.filter((_, place) => place !== index)).catch(toldElsewhere)}
             >
               <RemoveIcon sx={{ fontSize: 16 }} />
             </IconButton>
@@ -56,7 +57,7 @@ export function OwnFields() {
       )}
       <Button
         startIcon={<AddIcon />}
-        onClick={() => void put([...fields, { name: free(), value: "" }]).catch(() => undefined)}
+        onClick={() => void put([...fields, { name: free(), value: "" }]).catch(toldElsewhere)}
       >
         Field
       </Button>

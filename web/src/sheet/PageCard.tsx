@@ -2,6 +2,7 @@ import { Box, Button, Checkbox, FormControlLabel } from "@mui/material";
 import { useChange } from "../api/book";
 import type { Edge, Page } from "../api/types";
 import { mm } from "../api/words";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { Field } from "../fields/Field";
 import { filled } from "../fields/filled";
 import { Card } from "../frame/Card";
@@ -89,7 +90,7 @@ export function PageCard({ elements, onPick, onFullest }: PageCardProps) {
               size="small"
               checked={page.trim_marks}
               onChange={(event) =>
-                void keepPage("Trim marks", { trim_marks: event.target.checked }).catch(() => undefined)
+                void keepPage("Trim marks", { trim_marks: event.target.checked }).catch(toldElsewhere)
               }
             />
           }
@@ -120,7 +121,7 @@ export function PageCard({ elements, onPick, onFullest }: PageCardProps) {
           color="error"
           onClick={() => {
             go(1);
-            void ask("layout/index", { on: false }).catch(() => undefined);
+            void ask("layout/index", { on: false }).catch(toldElsewhere);
           }}
         >
           Remove the index sheet

@@ -13,6 +13,7 @@ import { Pair } from "../fields/Pair";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
 import { readNumber } from "../api/words";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { whole } from "./kinds";
 
 type Backed = ElementOf<"text"> | ElementOf<"legend"> | ElementOf<"box"> | ElementOf<"ellipse">;
@@ -169,7 +170,7 @@ function GradientFields({
               aria-label={`Remove colour ${index + 1} of the gradient`}
               disabled={stops.length < 3}
               onClick={() =>
-                void onKeep({ ...gradient, stops: stops.filter((_, place) => place !== index) }).catch(() => undefined)
+                void onKeep({ ...gradient, stops: stops.filter((_, place) => place !== index) }).catch(toldElsewhere)
               }
             >
               <RemoveIcon sx={{ fontSize: 16 }} />
@@ -188,7 +189,7 @@ function GradientFields({
               { at: between(stops), colour: stops[stops.length - 1]!.colour },
               stops[stops.length - 1]!,
             ],
-          }).catch(() => undefined)
+          }).catch(toldElsewhere)
         }
       >
         Colour
@@ -211,7 +212,7 @@ export function ShadowFields({
   const keep = (patch: Partial<Shadow>) => onKeep({ ...shadow, ...patch });
   return (
     <>
-      <Button sx={{ justifySelf: "start" }} onClick={() => void onKeep(shadow ? undefined : {}).catch(() => undefined)}>
+      <Button sx={{ justifySelf: "start" }} onClick={() => void onKeep(shadow ? undefined : {}).catch(toldElsewhere)}>
         {shadow ? "No shadow" : "Shadow"}
       </Button>
       {shadow && (

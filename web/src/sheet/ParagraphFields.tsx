@@ -2,6 +2,7 @@ import AddIcon from "@mui/icons-material/Add";
 import RemoveIcon from "@mui/icons-material/Remove";
 import { Box, Button, IconButton } from "@mui/material";
 import type { ElementOf, TabStop } from "../api/types";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { Choice } from "../fields/Choice";
 import { Field } from "../fields/Field";
 import { Flag } from "../fields/Flag";
@@ -104,7 +105,7 @@ export function ParagraphFields({
               <IconButton
                 size="small"
                 aria-label={`Remove the tab at ${tab.at_mm} mm`}
-                onClick={() => void put(tabs.filter((_, place) => place !== index)).catch(() => undefined)}
+                onClick={() => void put(tabs.filter((_, place) => place !== index)).catch(toldElsewhere)}
               >
                 <RemoveIcon sx={{ fontSize: 16 }} />
               </IconButton>
@@ -114,7 +115,7 @@ export function ParagraphFields({
       </Box>
       <Button
         startIcon={<AddIcon />}
-        onClick={() => void put([...tabs, { at_mm: (tabs[tabs.length - 1]?.at_mm ?? 0) + 20 }]).catch(() => undefined)}
+        onClick={() => void put([...tabs, { at_mm: (tabs[tabs.length - 1]?.at_mm ?? 0) + 20 }]).catch(toldElsewhere)}
       >
         Tab stop
       </Button>

@@ -3,6 +3,7 @@ import { useCallback, useEffect, useMemo, useReducer, useState } from "react";
 import { useSearchParams } from "react-router";
 import { useBook } from "../api/book";
 import { get } from "../api/client";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { Notice } from "../frame/Notice";
 import { useSheet } from "../frame/useSheet";
 import { PageView } from "../page/PageView";
@@ -113,7 +114,7 @@ export function SheetStep() {
                           const [left, top, width, height] = drawn.box;
                           void elements
                             .createDetail({ ...drawn, box: [left - shift, top, width, height] })
-                            .catch(() => undefined);
+                            .catch(toldElsewhere);
                         }}
                       />
                     )}

@@ -8,6 +8,7 @@ import { useBook } from "../api/book";
 import { get } from "../api/client";
 import { useAttributes, type Attribute } from "../api/useAttributes";
 import type { ElementOf, TableColumn } from "../api/types";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { Choice } from "../fields/Choice";
 import { Colour } from "../fields/Colour";
 import { ColourBeside } from "../fields/ColourBeside";
@@ -235,7 +236,7 @@ function Painted({
   return (
     <Box sx={{ display: "flex", gap: 1, alignItems: "center" }}>
       {colour && <Colour label={`Colour of the ${label}`} value={colour} onKeep={onKeep} />}
-      <Button onClick={() => void onKeep(colour ? undefined : start).catch(() => undefined)}>
+      <Button onClick={() => void onKeep(colour ? undefined : start).catch(toldElsewhere)}>
         {colour ? `No ${label}` : `${label[0]!.toUpperCase()}${label.slice(1)}`}
       </Button>
     </Box>
@@ -334,7 +335,7 @@ function Columns({
   onKeep: (patch: Partial<Table>) => Promise<unknown>;
 }) {
   const columns = element.columns;
-  const put = (list: TableColumn[]) => void onKeep({ columns: list }).catch(() => undefined);
+  const put = (list: TableColumn[]) => void onKeep({ columns: list }).catch(toldElsewhere);
   const change = (index: number, patch: Partial<TableColumn>) =>
     onKeep({
       columns: columns.map((column, place) =>

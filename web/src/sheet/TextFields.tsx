@@ -4,6 +4,7 @@ import { useState } from "react";
 import { useBook } from "../api/book";
 import { get } from "../api/client";
 import type { ElementOf } from "../api/types";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { Flag } from "../fields/Flag";
 import { Fold } from "../frame/Fold";
 import { ParagraphFields } from "./ParagraphFields";
@@ -207,7 +208,7 @@ function LiveText({ onInsert }: { onInsert: (tag: string) => Promise<unknown> })
             key={name}
             onClick={() => {
               setAnchor(null);
-              void onInsert(`{{ ${name} }}`).catch(() => undefined);
+              void onInsert(`{{ ${name} }}`).catch(toldElsewhere);
             }}
             sx={{ display: "flex", gap: 2, justifyContent: "space-between" }}
           >

@@ -1,5 +1,6 @@
 import { useMemo } from "react";
 import type { Book, Element, Rectangle } from "../api/types";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { shifted, type Boxes } from "./boxes";
 import type { DrawnDetail } from "./frames/DrawDetail";
 import { useLayout } from "./layout";
@@ -66,7 +67,7 @@ export function useElements(selected: string[], onPick: (ids: string[]) => void)
         each(label, selected, (element) => ({ ...element, ...patch }) as Element),
       nudge: (dx: number, dy: number) => {
         if (free.length)
-          void ask("layout/shift", { label: "Nudge", ids: free, dx_mm: dx, dy_mm: dy }).catch(() => undefined);
+          void ask("layout/shift", { label: "Nudge", ids: free, dx_mm: dx, dy_mm: dy }).catch(toldElsewhere);
       },
       remove: () => {
         const gone = free.filter((id) => !elements.some((known) => known.id === id && isFrame(known)));
@@ -75,7 +76,7 @@ export function useElements(selected: string[], onPick: (ids: string[]) => void)
         void keep(
           gone.length > 1 ? "Remove elements" : "Remove element",
           elements.filter((element) => !gone.includes(element.id)).map((element) => without(element, gone)),
-        ).catch(() => undefined);
+        ).catch(toldElsewhere);
       },
       duplicate: () => {
         const list = copied();
@@ -83,7 +84,7 @@ export function useElements(selected: string[], onPick: (ids: string[]) => void)
           void add(
             "Duplicate",
             list.map((entry) => ({ ...entry, box: shifted(entry.box, STEP_MM, STEP_MM) })),
-          ).catch(() => undefined);
+          ).catch(toldElsewhere);
       },
       copy: () => {
         const list = copied();
@@ -95,7 +96,7 @@ export function useElements(selected: string[], onPick: (ids: string[]) => void)
           void add(
             "Paste",
             list.map((entry) => ({ ...entry, box: shifted(entry.box, STEP_MM, STEP_MM) })),
-          ).catch(() => undefined);
+          ).catch(toldElsewhere);
       },
       create: (kind: ElementKind, box: Rectangle) => add(`New ${elementTitles[kind].toLowerCase()}`, [{ kind, box }]),
       createWith: (label: string, kind: ElementKind, box: Rectangle, settings: object) =>

@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { get, post } from "../api/client";
 import type { Started } from "./started";
+import { endedAlready } from "../api/toldElsewhere";
 
 const waits = (start: Started | undefined) => start?.state === "inspecting" || start?.state === "importing";
 
@@ -23,7 +24,7 @@ export function useStart() {
       setId(fresh.id);
     },
     drop: () => {
-      if (id !== null) void post(`/api/starts/${id}/cancel`, {}).catch(() => undefined);
+      if (id !== null) void post(`/api/starts/${id}/cancel`, {}).catch(endedAlready);
       setId(null);
     },
   };

@@ -3,6 +3,7 @@ import { Link } from "react-router";
 import { useBook } from "../api/book";
 import type { Cell } from "../api/types";
 import { count, mm, readNumber, readScale } from "../api/words";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { Card, Row } from "../frame/Card";
 import { Field } from "../fields/Field";
 import { LeftOutOfSheet, Shown, TrueScale } from "../page/TrueScale";
@@ -31,7 +32,7 @@ export function CellCard({ selected, cells, onGone }: CellCardProps) {
   if (!first) return null;
   const pinned = selected.every((cell) => cell.pinned);
   const same = (values: number[]) => (values.every((value) => value === values[0]) ? String(values[0]) : "");
-  const quiet = (work: Promise<unknown>) => void work.catch(() => undefined);
+  const quiet = (work: Promise<unknown>) => void work.catch(toldElsewhere);
   return (
     <Card
       title={one ? first.name : count(selected.length, "cell")}

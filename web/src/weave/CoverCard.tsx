@@ -8,6 +8,7 @@ import type { Book, Extent, IndexRun } from "../api/types";
 import { useCover } from "../api/indexAnswer";
 import { settled } from "../api/indexRun";
 import { area } from "../api/words";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { Card, Heading } from "../frame/Card";
 import { FileInput } from "../fields/FileInput";
 import { cellEndings, cellFormats } from "../generated/kinds";
@@ -76,7 +77,7 @@ export function CoverCard({
                   <Button onClick={() => onGo(piece.box)} aria-label={`Go there: piece of ${area(piece.m2)}`}>
                     Go there
                   </Button>
-                  <Button onClick={() => void ask("cells", { do: "add", ...middle(piece.box) }).catch(() => undefined)}>
+                  <Button onClick={() => void ask("cells", { do: "add", ...middle(piece.box) }).catch(toldElsewhere)}>
                     Add a sheet
                   </Button>
                 </Box>

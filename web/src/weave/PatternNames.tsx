@@ -4,6 +4,7 @@ import { useBook, useChange } from "../api/book";
 import { post } from "../api/client";
 import type { IndexPatch } from "../api/indexAnswer";
 import { count } from "../api/words";
+import { toldElsewhere } from "../api/toldElsewhere";
 import type { SheetRenamed as Renamed } from "../generated/answers";
 
 // What the pattern would call the sheets, beside what they are called.
@@ -50,7 +51,7 @@ export function PatternNames({ tried }: { tried: IndexPatch | null }) {
         </Box>
       )}
       {differ.length > 0 && !tried && (
-        <Button variant="outlined" onClick={() => void ask("names/anew", {}).catch(() => undefined)}>
+        <Button variant="outlined" onClick={() => void ask("names/anew", {}).catch(toldElsewhere)}>
           Rename all
         </Button>
       )}

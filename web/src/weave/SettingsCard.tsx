@@ -7,6 +7,7 @@ import { listed, ratio, readNumber, readScale } from "../api/words";
 import { Card } from "../frame/Card";
 import { Field } from "../fields/Field";
 import { useAreaAttributes } from "../api/useAttributes";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { Choice } from "../fields/Choice";
 import { Measured } from "../fields/Measured";
 import { filled } from "../fields/filled";
@@ -50,7 +51,7 @@ export function SettingsCard({ title, trial, label, onBack, children }: Settings
             <Button
               variant="contained"
               disabled={!answer || !!problem}
-              onClick={() => void trial.keepTrial(label).catch(() => undefined)}
+              onClick={() => void trial.keepTrial(label).catch(toldElsewhere)}
             >
               Apply
             </Button>

@@ -4,6 +4,7 @@ import { partsOf } from "../api/area";
 import { useBook } from "../api/book";
 import { useCover } from "../api/indexAnswer";
 import type { Cell, Extent } from "../api/types";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
 import { GroundMap } from "../map/GroundMapLater";
@@ -31,7 +32,7 @@ export function WeaveStep() {
   const add = useCallback(
     (x: number, y: number) => {
       setAdding(false);
-      void cells.deed("add", { x, y }, []).catch(() => undefined);
+      void cells.deed("add", { x, y }, []).catch(toldElsewhere);
     },
     [cells],
   );
@@ -102,7 +103,7 @@ export function WeaveStep() {
             Coverage and files
           </Button>
         </Box>
-        {byScale && <Scales onChoose={(scale) => trial.keep("Scale", { scale }).catch(() => undefined)} />}
+        {byScale && <Scales onChoose={(scale) => trial.keep("Scale", { scale }).catch(toldElsewhere)} />}
         <IndexCard
           open={open}
           trial={trial}

@@ -1,5 +1,6 @@
 import { useCallback, useMemo } from "react";
 import { useBook } from "../api/book";
+import { toldElsewhere } from "../api/toldElsewhere";
 import { useAlso } from "../frame/useAlso";
 import { useSheet } from "../frame/useSheet";
 import { useShortcuts } from "../frame/useShortcuts";
@@ -28,7 +29,7 @@ export function useCellSelection(byKeys: boolean, onEscape: () => void) {
           ...arrows("", 1),
           ...arrows("Shift+", 10),
           ...arrows("Alt+", 0.1),
-          Delete: () => void cells.deed("remove").catch(() => undefined),
+          Delete: () => void cells.deed("remove").catch(toldElsewhere),
           Escape: () => {
             none();
             onEscape();

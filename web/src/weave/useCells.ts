@@ -1,5 +1,6 @@
 import { useMemo } from "react";
 import { useBook, useChange } from "../api/book";
+import { toldElsewhere } from "../api/toldElsewhere";
 
 // What can be done with cells by hand; each is one change that can be undone. selected: their numbers, the leading one
 // first.
@@ -14,7 +15,7 @@ export function useCells(selected: number[]) {
     return {
       deed,
       // By millimetres on paper of the leading cell's sheet, y up.
-      nudge: (dx_mm: number, dy_mm: number) => void deed("move", { dx_mm, dy_mm }).catch(() => undefined),
+      nudge: (dx_mm: number, dy_mm: number) => void deed("move", { dx_mm, dy_mm }).catch(toldElsewhere),
     };
   }, [ask, book.cells, selected]);
 }

@@ -3,6 +3,7 @@ import { useRef, useState } from "react";
 import { useBook } from "../../api/book";
 import { get } from "../../api/client";
 import { count } from "../../api/words";
+import { toldElsewhere } from "../../api/toldElsewhere";
 import { leafAt, leafCount } from "../../frame/leaves";
 import { useSheet } from "../../frame/useSheet";
 import { labelsPath, type LostLabel, type SheetLabels } from "./useLabels";
@@ -53,7 +54,7 @@ export function BookLabels() {
           </Button>
         </>
       ) : (
-        <Button onClick={() => void look().catch(() => undefined)}>Look for labels without room in the book</Button>
+        <Button onClick={() => void look().catch(toldElsewhere)}>Look for labels without room in the book</Button>
       )}
       {found && (
         <>

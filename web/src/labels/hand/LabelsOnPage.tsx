@@ -2,6 +2,7 @@ import { Box } from "@mui/material";
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import { arrowWay } from "../../page/arrowWay";
 import { keyOf, type Labels, type PlacedLabel } from "./useLabels";
+import { toldElsewhere } from "../../api/toldElsewhere";
 
 interface LabelsOnPageProps {
   labels: Labels;
@@ -54,7 +55,7 @@ export function LabelsOnPage({ labels, perMm, width, height, picked, onPick }: L
     if (way) move(label, ...way);
     else if (event.key === "Delete") {
       event.stopPropagation();
-      void edit(label, { hidden: true }, "Hide the label").catch(() => undefined);
+      void edit(label, { hidden: true }, "Hide the label").catch(toldElsewhere);
     } else if (event.key === "Escape") onPick(null);
     else if (event.key === "Enter" || event.key === " ") {
       event.preventDefault();

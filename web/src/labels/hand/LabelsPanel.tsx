@@ -1,6 +1,7 @@
 import { Box, Button } from "@mui/material";
 import type { LabelByHand } from "../../api/types";
 import { count } from "../../api/words";
+import { toldElsewhere } from "../../api/toldElsewhere";
 import { Choice } from "../../fields/Choice";
 import { Field } from "../../fields/Field";
 import { Flag } from "../../fields/Flag";
@@ -106,7 +107,7 @@ function ByHand({ labels, placed }: { labels: Labels; placed: PlacedLabel[] }) {
             <Button
               sx={{ ml: "auto", py: 0, minHeight: 24 }}
               aria-label={`Reset ${title(entry)}`}
-              onClick={() => void labels.reset([entry], `Reset the label ${title(entry)}`).catch(() => undefined)}
+              onClick={() => void labels.reset([entry], `Reset the label ${title(entry)}`).catch(toldElsewhere)}
             >
               Reset
             </Button>
@@ -114,7 +115,7 @@ function ByHand({ labels, placed }: { labels: Labels; placed: PlacedLabel[] }) {
         ))}
       </Box>
       {listed.length > 1 && (
-        <Button onClick={() => void labels.reset(listed, "Reset the labels of a page").catch(() => undefined)}>
+        <Button onClick={() => void labels.reset(listed, "Reset the labels of a page").catch(toldElsewhere)}>
           Reset all of these
         </Button>
       )}

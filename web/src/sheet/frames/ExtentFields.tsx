@@ -3,6 +3,7 @@ import { useBook } from "../../api/book";
 import type { FrameExtent, InsetKind } from "../../api/types";
 import { ratio, readScale } from "../../api/words";
 import { useAttributes } from "../../api/useAttributes";
+import { toldElsewhere } from "../../api/toldElsewhere";
 import { Choice } from "../../fields/Choice";
 import { ConditionEditor } from "../../fields/ConditionEditor";
 import { Field } from "../../fields/Field";
@@ -137,7 +138,7 @@ function ScaleField({ scale, onKeep }: { scale: number; onKeep: (scale: number) 
           aria-label={title}
           title={to ? `${title}: ${ratio(to)}` : title}
           disabled={!to}
-          onClick={() => to && void onKeep(to).catch(() => undefined)}
+          onClick={() => to && void onKeep(to).catch(toldElsewhere)}
           sx={{ fontSize: 15, width: 24, height: 28 }}
         >
           {mark}

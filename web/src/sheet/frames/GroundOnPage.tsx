@@ -2,6 +2,7 @@ import { Box } from "@mui/material";
 import { useEffect, useRef, useState } from "react";
 import { useBook, useChange } from "../../api/book";
 import type { Element, GriddedElement } from "../../api/types";
+import { toldElsewhere } from "../../api/toldElsewhere";
 import { nextScales } from "../../fields/nextScales";
 import { shifted } from "../boxes";
 import { isGridded } from "../kinds";
@@ -78,7 +79,7 @@ export function GroundOnPage({ perMm, selected, onPick, onKeep }: GroundOnPagePr
       if (!selected || selected.locked || !place || place.globe) return;
       const { larger, smaller } = nextScales(place.scale);
       const scale = by > 0 ? larger : smaller;
-      if (scale) void rescaled(selected, place, scale).catch(() => undefined);
+      if (scale) void rescaled(selected, place, scale).catch(toldElsewhere);
     };
   });
   useEffect(() => {

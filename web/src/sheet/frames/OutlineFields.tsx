@@ -1,6 +1,7 @@
 import RemoveIcon from "@mui/icons-material/Remove";
 import { Box, Button, IconButton } from "@mui/material";
 import type { FrameOutline, GriddedElement } from "../../api/types";
+import { toldElsewhere } from "../../api/toldElsewhere";
 import { Choice } from "../../fields/Choice";
 import { Colour } from "../../fields/Colour";
 import { ColourBeside } from "../../fields/ColourBeside";
@@ -51,7 +52,7 @@ export function OutlineFields({ element, onKeep }: { element: GriddedElement; on
               <IconButton
                 size="small"
                 aria-label={`Remove the ground of ${other ? titleOf(other) : "a frame that is gone"}`}
-                onClick={() => void keep(outlines.filter((_, place) => place !== index)).catch(() => undefined)}
+                onClick={() => void keep(outlines.filter((_, place) => place !== index)).catch(toldElsewhere)}
               >
                 <RemoveIcon sx={{ fontSize: 16 }} />
               </IconButton>
@@ -95,7 +96,7 @@ export function OutlineFields({ element, onKeep }: { element: GriddedElement; on
         <Button
           sx={{ justifySelf: "start" }}
           onClick={() =>
-            void keep([...outlines, main || !others[0] ? {} : { frame: others[0].id }]).catch(() => undefined)
+            void keep([...outlines, main || !others[0] ? {} : { frame: others[0].id }]).catch(toldElsewhere)
           }
         >
           Show the ground of a frame

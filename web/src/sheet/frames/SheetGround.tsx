@@ -1,6 +1,7 @@
 import { Box, Button } from "@mui/material";
 import { useChange } from "../../api/book";
 import { ratio, readScale } from "../../api/words";
+import { toldElsewhere } from "../../api/toldElsewhere";
 import { Field } from "../../fields/Field";
 import { Measured } from "../../fields/Measured";
 import { nextScales } from "../../fields/nextScales";
@@ -58,14 +59,14 @@ export function SheetGround() {
         <Button
           variant="outlined"
           disabled={!larger}
-          onClick={() => void change({ do: "scale", scale: larger }).catch(() => undefined)}
+          onClick={() => void change({ do: "scale", scale: larger }).catch(toldElsewhere)}
         >
           {larger ? `Larger, ${ratio(larger)}` : "Larger"}
         </Button>
         <Button
           variant="outlined"
           disabled={!smaller}
-          onClick={() => void change({ do: "scale", scale: smaller }).catch(() => undefined)}
+          onClick={() => void change({ do: "scale", scale: smaller }).catch(toldElsewhere)}
         >
           {smaller ? `Smaller, ${ratio(smaller)}` : "Smaller"}
         </Button>

@@ -1,4 +1,5 @@
 import { useState, type PointerEvent } from "react";
+import { toldElsewhere } from "../../api/toldElsewhere";
 
 const LEAST_MM = 0.05;
 
@@ -25,7 +26,7 @@ export function useDragged(perMm: number, onDrop: (by: [number, number]) => Prom
       onPointerUp: () => {
         setFrom(null);
         setBy([0, 0]);
-        if (Math.hypot(...by) >= LEAST_MM) void onDrop(by).catch(() => undefined);
+        if (Math.hypot(...by) >= LEAST_MM) void onDrop(by).catch(toldElsewhere);
       },
     },
   };

@@ -1,6 +1,7 @@
 import { Box, Checkbox, ListItemText, MenuItem, TextField } from "@mui/material";
 import { useBook } from "../../api/book";
 import type { Element, ElementOf } from "../../api/types";
+import { toldElsewhere } from "../../api/toldElsewhere";
 import { Choice } from "../../fields/Choice";
 import { Colour } from "../../fields/Colour";
 import { Field } from "../../fields/Field";
@@ -94,7 +95,7 @@ export function LegendFields({
               }}
               onChange={(event) => {
                 const chosen = event.target.value as unknown as string[];
-                void onKeep({ layers: chosen.length === 0 ? undefined : chosen }).catch(() => undefined);
+                void onKeep({ layers: chosen.length === 0 ? undefined : chosen }).catch(toldElsewhere);
               }}
             >
               {layers.map((layer) => (

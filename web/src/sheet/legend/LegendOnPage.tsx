@@ -2,6 +2,7 @@ import HideIcon from "@mui/icons-material/VisibilityOffOutlined";
 import { Box, IconButton, Paper } from "@mui/material";
 import { useRef, useState, type PointerEvent } from "react";
 import type { ElementOf, LegendRow, Rectangle } from "../../api/types";
+import { toldElsewhere } from "../../api/toldElsewhere";
 import { Tag } from "../../page/Tag";
 import { Field } from "../../fields/Field";
 import { changed, moved, placeAt, titled, type RowShown } from "./rows";
@@ -62,7 +63,7 @@ export function LegendOnPage({ element, perMm, onKeep: onSave }: LegendOnPagePro
     if (!held.far) return pick(held.index, true);
     const before = placeAt(rows, ...at(event));
     if (before === null || before === held.index || before === held.index + 1) return;
-    void onKeep(moved(rows, held.index, before), "Order of the legend").catch(() => undefined);
+    void onKeep(moved(rows, held.index, before), "Order of the legend").catch(toldElsewhere);
   };
   const line = target && lineOf(rows, target.before);
   return (
@@ -204,7 +205,7 @@ function TitleBeside({
           aria-label={`Hide ${name} in the legend`}
           onClick={() => {
             onPick(null);
-            void onKeep(changed(rows, index, { ...row, hidden: true }), "Hide in the legend").catch(() => undefined);
+            void onKeep(changed(rows, index, { ...row, hidden: true }), "Hide in the legend").catch(toldElsewhere);
           }}
         >
           <HideIcon sx={{ fontSize: 18 }} />

@@ -3,6 +3,7 @@ import UpIcon from "@mui/icons-material/ArrowUpwardOutlined";
 import { Box, Button, IconButton, Menu, MenuItem } from "@mui/material";
 import { useState } from "react";
 import type { ElementOf, LegendRow } from "../../api/types";
+import { toldElsewhere } from "../../api/toldElsewhere";
 import { Heading } from "../../frame/Card";
 import { legendRows } from "../../generated/kinds";
 import { Swatch } from "../../symbols/Swatch";
@@ -31,7 +32,7 @@ export function LegendRows({ element, legend, onKeep }: LegendRowsProps) {
   const fresh = rows.filter((row) => row.fresh).length;
   const move = (from: number, before: number) => {
     pick(null);
-    void onKeep(moved(rows, from, before), "Order of the legend").catch(() => undefined);
+    void onKeep(moved(rows, from, before), "Order of the legend").catch(toldElsewhere);
   };
   return (
     <>
@@ -42,7 +43,7 @@ export function LegendRows({ element, legend, onKeep }: LegendRowsProps) {
       {fresh > 0 && (
         <Box role="note" sx={{ fontSize: 13, mb: 0.5 }}>
           {fresh === 1 ? "1 row is new on the map" : `${fresh} rows are new on the map`} since the rows were arranged.
-          <Button onClick={() => void onKeep(accepted(rows), "New rows of the legend").catch(() => undefined)}>
+          <Button onClick={() => void onKeep(accepted(rows), "New rows of the legend").catch(toldElsewhere)}>
             Keep {fresh === 1 ? "it" : "them"} here
           </Button>
         </Box>
@@ -103,7 +104,7 @@ export function LegendRows({ element, legend, onKeep }: LegendRowsProps) {
           sx={{ mt: 0.5 }}
           onClick={() => {
             pick(null);
-            void onKeep(undefined, "Legend as the map has it").catch(() => undefined);
+            void onKeep(undefined, "Legend as the map has it").catch(toldElsewhere);
           }}
         >
           All as the map has it
@@ -146,7 +147,7 @@ function AddRow({ legend, onAdd }: { legend: LegendShown; onAdd: (row: LegendRow
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const add = (row: LegendRow) => {
     setAnchor(null);
-    void onAdd(row).catch(() => undefined);
+    void onAdd(row).catch(toldElsewhere);
   };
   return (
     <>

@@ -1,5 +1,6 @@
 import { Box, Button } from "@mui/material";
 import type { LegendRow } from "../../api/types";
+import { toldElsewhere } from "../../api/toldElsewhere";
 import { Choice } from "../../fields/Choice";
 import { Field } from "../../fields/Field";
 import { Flag } from "../../fields/Flag";
@@ -54,7 +55,7 @@ export function RowFields({ rows, index, onKeep, onPick }: RowFieldsProps) {
   const put = (fresh: LegendRow, label = "Row of the legend") => onKeep(changed(rows, index, fresh), label);
   const act = (list: LegendRow[], label: string) => {
     onPick(null);
-    void onKeep(list, label).catch(() => undefined);
+    void onKeep(list, label).catch(toldElsewhere);
   };
   const above = rows.slice(0, index).findLastIndex((other) => other.row.kind === "entry");
   return (
