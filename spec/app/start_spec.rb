@@ -218,7 +218,7 @@ RSpec.describe "The embedded database" do
           ActiveRecord::Base.connection.select_rows("SELECT * FROM `#{name}`.`#{table}` ORDER BY 1, 2, 3, 4")
         end
         own = ActiveRecord::Base.connection.current_database
-        %w[books layers features feature_blocks grid_indices cells edits].each do |table|
+        %w[books layers feature_batches feature_blocks grid_indices cells edits].each do |table|
           expect(count.call("tile_loom_restored", table)).to eq(count.call(own, table))
         end
         expect(
