@@ -25,4 +25,4 @@ rescue TileLoom::Failure => error
 end
 require "delayed_job_active_record"
 App::WorkerSettings.apply
-App::WorkQueue.jobs = -> { App::JobList::ALL }
+App::WorkQueue.list = -> { App::JobList::ALL }

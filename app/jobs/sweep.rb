@@ -148,13 +148,10 @@ module App
         named_in(Book, "document") | named_in(KeptDesign, "faces", "pictures") |
         named_in(Edit, "operations", "inverse") |
         named_in(PressRun.where(state: [*PressRun::OPEN, "incomplete"]), "document", "later")
-      gone =
-        Enclosure
-          .where("created_at < ?", Time.now.utc - OLD_S)
-          .pluck(:id, :content)
-          .reject { |_, content| named.include?(content) }
-      # One that was taken in again meanwhile is a fresh one.
-      Enclosure.where(id: gone.map(&:first)).where("created_at < ?", Time.now.utc - OLD_S).delete_all
+      old = Enclosure.where("created_at < ?", Time.now.utc - OLD_S)
+      gone = old.pluck(:id, :content).reject { |_, content| named.include?(content) }
+      # One that was taken in again meanwhile is old no longer.
+      old.where(id: gone.map(&:first)).delete_all
       told(gone.length, "typeface or picture", "deleted that nothing names")
     end
 

@@ -46,8 +46,7 @@ module App
       )
     end
 
-    # Passwords are forgotten when it ends, however it ends.
-    # TileLoom::Output::Secrets as they are kept.
+    # TileLoom::Output::Secrets, or nil, as they are kept until it ends, however it ends; given_secrets are those again.
     def self.secret(given) = given && JSON.generate(given.to_h.compact)
 
     def given_secrets =

@@ -6,11 +6,11 @@ module App
   module WorkQueue
     class << self
       # A block that gives {name → class of the job}.
-      attr_writer :jobs
+      attr_writer :list
 
       # name: such as :press_piece; id: of the row that it works on; turn: see Turn; at: not before this moment.
       def put(name, id, turn:, at: nil)
-        job = @jobs.call.fetch(name).new(id)
+        job = @list.call.fetch(name).new(id)
         Delayed::Job.enqueue(job, priority: turn, queue: name.to_s, subject_id: id, **{run_at: at}.compact)
       end
 

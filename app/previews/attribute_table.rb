@@ -14,35 +14,43 @@ module App
     # the book's reference.
     def page(page:, size:, sort: "", descending: false, search: "", condition: nil, only: nil)
       size = size.clamp(1, MOST_ROWS)
-      wanted = Wanted.new(sort, descending, search.strip, only)
-      total, ids = condition ? meeting(wanted, condition, page, size) : found(wanted, page, size)
-      shown = kept(ids)
+      wanted = Wanted.new(sort, descending, search.strip, only, condition)
+      total, shown = found(wanted, page * size, size)
       {"total" => total, "rows" => shown.zip(boxes(shown)).map { |feature, box| row(feature, box) }}
     end
 
     private
 
-    Wanted = Struct.new(:sort, :descending, :search, :only) { def all? = search.empty? && only.nil? }
+    Wanted =
+      Struct.new(:sort, :descending, :search, :only, :condition) do
+        # Are all to be shown, but for a condition?
+        def all? = search.empty? && only.nil?
+
+        # And in the order of the file, so that the database need not look at each?
+        def as_filed? = all? && sort.empty?
+      end
     private_constant :Wanted
 
-    # [how many there are, identities of those on a page], of those that are wanted.
-    def found(wanted, page, size)
-      return @layer.feature_count, in_order(wanted.descending, page * size, size) if wanted.all? && wanted.sort.empty?
+    # [how many there are, FeatureBatch::Kept of those on a page], of those that are wanted.
+    def found(wanted, offset, size)
+      return meeting(wanted, offset, size) if wanted.condition
       total = wanted.all? ? @layer.feature_count : rows(wanted).count
-      [total, sorted(wanted).offset(page * size).limit(size).pluck(IDENTITY)]
+      return total, in_order(wanted.descending, offset, size) if wanted.as_filed?
+      [total, kept(sorted(wanted).offset(offset).limit(size).pluck(IDENTITY))]
     end
 
-    # The same of those that meet a condition, too.
-    def meeting(wanted, condition, page, size)
-      those = Set.new
-      FeatureBatch.each_kept(@layer) do |batch|
-        batch.each { |feature| those << feature.identity if condition.match?(feature.properties) }
-      end
-      ids = sorted(wanted).pluck(IDENTITY).select { |identity| those.include?(identity) }
-      [ids.length, ids[page * size, size] || []]
+    # The same of those that meet the condition, too.
+    def meeting(wanted, offset, size)
+      met =
+        FeatureBatch
+          .each_kept(@layer)
+          .flat_map { |batch| batch.filter { |own| wanted.condition.match?(own.properties) }.map(&:identity) }
+      met.reverse! if wanted.as_filed? && wanted.descending
+      ids = wanted.as_filed? ? met : sorted(wanted).pluck(IDENTITY) & met
+      [ids.length, kept(ids[offset, size] || [])]
     end
 
-    # Identities of some of all features, in the order of the file. Batches that they are not in are not read.
+    # Some of all features, in the order of the file. Batches that they are not in are not read.
     def in_order(descending, offset, size)
       last = descending ? @layer.feature_count - offset : offset + size
       first = [descending ? last - size : offset, 0].max
@@ -58,9 +66,9 @@ module App
             skipped ||= first - from
             number
           end
-      ids = FeatureBatch.each_kept(@layer, numbers: numbers).flat_map { |batch| batch.map(&:identity) }
-      ids = ids[skipped.to_i, [last - first, 0].max] || []
-      descending ? ids.reverse : ids
+      found = FeatureBatch.each_kept(@layer, shapes: true, numbers: numbers).flat_map(&:itself)
+      found = found[skipped.to_i, [last - first, 0].max] || []
+      descending ? found.reverse : found
     end
 
     IDENTITY = Arel.sql("feature.identity")

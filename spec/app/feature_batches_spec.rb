@@ -93,6 +93,9 @@ RSpec.describe App::FeatureBatches do
       condition = TileLoom::Data::Condition.new({"op" => ">", "args" => [{"property" => "n"}, 4]}, path: "/when")
       asked = {sort: "n", descending: true, condition: condition}
       expect([ids(**asked), ids(size: 2, page: 1, **asked), total(**asked)]).to eq([[9, 8, 7, 6, 5], [7, 6], 5])
+      expect(ids(condition: condition, search: "true", sort: "n")).to eq([5, 7, 9])
+      in_order = [false, true].map { |descending| ids(condition: condition, descending: descending, size: 3) }
+      expect(in_order).to eq([[5, 6, 7], [9, 8, 7]])
     end
   end
 end

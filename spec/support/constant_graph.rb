@@ -43,8 +43,7 @@ class ConstantGraph
 
     def visit_class_node(node)
       visit(node.superclass) if node.superclass
-      scope(node)
-      @classes << @defined_last
+      @classes << scope(node)
     end
 
     def visit_call_node(node)
@@ -84,12 +83,14 @@ class ConstantGraph
 
     def name(node) = @named << [@scopes.dup, node.slice, node.location.start_line]
 
+    # Returns its name.
     def scope(node)
       @scopes.push(node.constant_path.slice)
-      @defined << (own = @scopes.join("::"))
+      name = @scopes.join("::")
+      @defined << name
       visit(node.body) if node.body
       @scopes.pop
-      @defined_last = own
+      name
     end
   end
 

@@ -51,8 +51,10 @@ const fromDebian = Object.entries(debian).flatMap(([use, names]) =>
 
 const bom = new Models.Bom({ metadata: new Models.Metadata() });
 bom.metadata.component = new Models.Component(Enums.ComponentType.Application, "Tile Loom", { bomRef: "tile-loom" });
-new Map([...fromGems, ...fromNpm, ...fromDebian].map((one) => [one.bomRef.value, one])).forEach((one) =>
-  bom.components.add(one),
+// What is shipped at one place and tested with at another is shipped.
+const [shipped, others] = [true, false].map((wanted) =>
+  [...fromGems, ...fromNpm, ...fromDebian].filter(({ scope }) => (scope === Enums.ComponentScope.Required) === wanted),
 );
+new Map([...others, ...shipped].map((one) => [one.bomRef.value, one])).forEach((one) => bom.components.add(one));
 const serializer = new Serialize.JsonSerializer(new Serialize.JSON.Normalize.Factory(Spec.Spec1dot6));
 process.stdout.write(`${serializer.serialize(bom, { sortLists: true, space: 2 })}\n`);

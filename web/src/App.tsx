@@ -1,6 +1,6 @@
 import { Box, CircularProgress, Typography } from "@mui/material";
 import { useQuery } from "@tanstack/react-query";
-import { lazy, Suspense, useEffect } from "react";
+import { lazy, Suspense, useEffect, type ComponentType } from "react";
 import { Navigate, Route, Routes, useParams } from "react-router";
 import { BookContext, ChangeStateContext, ChangingContext, useBookQuery } from "./api/book";
 import { get } from "./api/client";
@@ -13,20 +13,15 @@ import { STEPS } from "./frame/steps";
 import { useLookBack } from "./frame/useLookBack";
 import { LookingBack } from "./history/LookingBack";
 
-// Each comes when it is opened, or when there is nothing else to do.
-const LOADED = {
-  ground: () => import("./ground/GroundStep").then(({ GroundStep }) => ({ default: GroundStep })),
-  sheet: () => import("./sheet/SheetStep").then(({ SheetStep }) => ({ default: SheetStep })),
-  weave: () => import("./weave/WeaveStep").then(({ WeaveStep }) => ({ default: WeaveStep })),
-  proof: () => import("./proof/ProofStep").then(({ ProofStep }) => ({ default: ProofStep })),
-  press: () => import("./press/PressStep").then(({ PressStep }) => ({ default: PressStep })),
-};
+// What comes when it is opened, or when there is nothing else to do.
+const later = (load: () => Promise<{ default: ComponentType }>) => ({ load, View: lazy(load) });
+
 const VIEWS = {
-  ground: lazy(LOADED.ground),
-  sheet: lazy(LOADED.sheet),
-  weave: lazy(LOADED.weave),
-  proof: lazy(LOADED.proof),
-  press: lazy(LOADED.press),
+  ground: later(() => import("./ground/GroundStep").then(({ GroundStep }) => ({ default: GroundStep }))),
+  sheet: later(() => import("./sheet/SheetStep").then(({ SheetStep }) => ({ default: SheetStep }))),
+  weave: later(() => import("./weave/WeaveStep").then(({ WeaveStep }) => ({ default: WeaveStep }))),
+  proof: later(() => import("./proof/ProofStep").then(({ ProofStep }) => ({ default: ProofStep }))),
+  press: later(() => import("./press/PressStep").then(({ PressStep }) => ({ default: PressStep }))),
 };
 const HistoryCard = lazy(() => import("./history/HistoryCard").then(({ HistoryCard }) => ({ default: HistoryCard })));
 const Shelf = lazy(() => import("./shelf/Shelf").then(({ Shelf }) => ({ default: Shelf })));
@@ -73,7 +68,7 @@ function OneBook() {
   if (!today) return <Waiting />;
   if (!shown && then.isError) return <Message text={then.error.message} />;
   if (!shown) return <Waiting />;
-  const View = VIEWS[step.id];
+  const { View } = VIEWS[step.id];
   // Whatever is looked at, the history is of today's book and changes that.
   const history = open && (
     <BookContext value={today}>
@@ -106,7 +101,10 @@ function OneBook() {
 // or has others by then.
 function useOtherSteps() {
   useEffect(() => {
-    const timer = window.setTimeout(() => Promise.allSettled(Object.values(LOADED).map((load) => load())), SETTLED_MS);
+    const timer = window.setTimeout(
+      () => Promise.allSettled(Object.values(VIEWS).map(({ load }) => load())),
+      SETTLED_MS,
+    );
     return () => window.clearTimeout(timer);
   }, []);
 }

@@ -42,9 +42,7 @@ module TileLoom
       end
 
       # {name → value} of the feature at a place.
-      def [](place)
-        BlockAttributes.named(@names, @rows[place])
-      end
+      def [](place) = BlockAttributes.named(@names, @rows[place])
     end
   end
 end

@@ -80,20 +80,17 @@ module TileLoom
 
       # Each a list with an item for each feature, but for the layout, which is that of all.
       def keep(ids, shapes, rows, boxes, layout)
-        features = boxes.zip(shapes, rows.map(&:b)).join
-        @spool.write(features)
-        features.clear
+        numbers = []
+        ids.each_with_index do |id, index|
+          box, wkb, row = boxes[index], shapes[index], rows[index]
+          @spool.write(box, wkb, row)
+          numbers.push(wkb.bytesize, row.bytesize, id, layout, @waiting)
+          @waiting += BOX_BYTES + wkb.bytesize + row.bytesize
+        end
+        @records << numbers.pack(RECORD * ids.length)
         sides = boxes.join
         @boxes.write(sides)
         @sides = Geometry::Box.widen(@sides, sides.unpack("E*"))
-        numbers =
-          ids
-            .zip(shapes, rows)
-            .flat_map do |id, wkb, row|
-              at, @waiting = @waiting, @waiting + BOX_BYTES + wkb.bytesize + row.bytesize
-              [wkb.bytesize, row.bytesize, id, layout, at]
-            end
-        @records << numbers.pack(RECORD * ids.length)
         @count += ids.length
       end
 

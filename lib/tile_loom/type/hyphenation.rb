@@ -39,7 +39,7 @@ module TileLoom
           names.each do |name|
             return new(Text::Hyphen.new(language: name, **KEPT))
           rescue ArgumentError, NameError
-            # There is no such language, or what text-hyphen ships for it is no Ruby (Croatian in 1.5).
+            # There is no such language, or what text-hyphen ships for it cannot be read (Croatian in 1.6).
             next
           end
           nil
