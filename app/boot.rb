@@ -14,6 +14,7 @@ module App
   LOADER = Zeitwerk::Loader.new
   LOADER.push_dir(File.join(ROOT, "app"), namespace: App)
   LOADER.collapse(*%w[models jobs changes imports exports previews platform].map { |folder| "#{ROOT}/app/#{folder}" })
+  LOADER.collapse("#{ROOT}/app/platform/*")
   LOADER.ignore("#{ROOT}/app/boot.rb")
   LOADER.setup
 end

@@ -26,13 +26,13 @@ module Bench
     def crowds
       [[500, 4], [625, 8]].map do |count, positions|
         features = points(count)
-        layer = layer(TileLoom::Symbology::Labels::PointPlaces::ORDER.first(positions))
+        layer = layer(TileLoom::Symbology::Labels::PointPlacement::ORDER.first(positions))
         times =
           Array.new(ROUNDS) do
             drawing = TileLoom::View::LayerDrawing.new(layer: layer, features: features, view: view, tolerance_mm: 0.05)
             drawing.group
             start = clock
-            @result = TileLoom::View::LabelPlacing.new(view, [drawing]).result
+            @result = TileLoom::View::Labels::Placing.new(view, [drawing]).result
             clock - start
           end
         [
@@ -100,7 +100,7 @@ module Bench
       drawing = TileLoom::View::LayerDrawing.new(layer: layer, features: features, view: view, tolerance_mm: 0.05)
       drawing.group
       start = clock
-      result = TileLoom::View::LabelPlacing.new(view, [drawing]).result
+      result = TileLoom::View::Labels::Placing.new(view, [drawing]).result
       [
         "Countries of the world at 7 pt on 400 × 195 mm, named",
         format("%d of %d; %.0f ms", result.placed.length, result.counts.values.sum, (clock - start) * 1000)

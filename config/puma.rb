@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-require_relative "../app/platform/least_rate"
+require_relative "../app/platform/http/least_rate"
 
 # The web server: two processes, since drawing is bound to a core; bodies are limited before they are read.
 workers 2

@@ -11,7 +11,7 @@ begin
   App::Database.prepare do
     puts "A dump from before the change of tables: #{Setup::Dumps.new(App::Database.url).make("before-migration")}"
   end
-  warning = TileLoom::Data::Sandbox.warning and puts warning
+  warning = TileLoom::Sandbox::Confinement.warning and puts warning
   App::WorkerSettings.free_orphans
   App::Sweep.new.run.each { |sentence| puts sentence }
   App::SweepJob.see_to

@@ -3,7 +3,7 @@
 require "fileutils"
 require "json"
 require_relative "shell"
-require_relative "../app/platform/processes"
+require_relative "../app/platform/machine/processes"
 
 module Setup
   # Which processes this start command began, in a file: number and time of start of each, since numbers come again.

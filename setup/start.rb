@@ -2,7 +2,7 @@
 
 require "socket"
 require "uri"
-require_relative "../app/platform/bind_address"
+require_relative "../app/platform/http/bind_address"
 require_relative "debian_packages"
 require_relative "dumps"
 require_relative "earlier_books"

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require "fileutils"
-require_relative "../app/platform/ipp"
+require_relative "../app/platform/printing/ipp"
 
 module StandIns
   # A printer that takes PDFs over IPP (RFC 8010, 8011), or out of the folder `in`, and lays them into the folder `out`.

@@ -82,7 +82,7 @@ module App
       Dir.mktmpdir("tile-loom-small") do |folder|
         target = File.join(folder, "small.png")
         sides = (found.width >= found.height) ? [SMALL_PX, 0] : [0, SMALL_PX]
-        TileLoom::Raster::Process.new(
+        TileLoom::Raster::PixelProcess.new(
           part.name,
           drivers: [*part.format.drivers, "PNG"],
           wanted: @arrival.asked,

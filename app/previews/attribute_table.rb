@@ -9,7 +9,7 @@ module App
     def initialize(layer) = @layer = layer
 
     # page: from 0; sort: an attribute, or "" for the order of the file; search: text anywhere in a row;
-    # condition: a TileLoom::Data::Condition; only: identities.
+    # condition: a TileLoom::Conditions::Condition; only: identities.
     # Returns {"total", "rows" => [{"id", "box", "attributes"}]}; box is [west, south, east, north] in
     # the book's reference.
     def page(page:, size:, sort: "", descending: false, search: "", condition: nil, only: nil)

@@ -228,7 +228,7 @@ module App
         .map do |rule|
           SWATCHES.fetch([rule["symbol"], layer.kind, own]) do
             TileLoom::Output::Swatch.new(
-              TileLoom::Symbology::Symbol.new(rule["symbol"], assets: assets),
+              TileLoom::Symbology::MapSymbol.new(rule["symbol"], assets: assets),
               layer.kind
             ).to_svg
           end

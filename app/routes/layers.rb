@@ -115,7 +115,7 @@ module App
       def condition
         text = params["when"].to_s
         return nil if text.empty?
-        TileLoom::Data::Condition
+        TileLoom::Conditions::Condition
           .new(TileLoom::Assets::JsonText.parse(text, what: "The filter", nesting: 40), path: "/when")
           .tap { |found| found.check_types(layer.fields.to_h) }
       end

@@ -90,7 +90,7 @@ RSpec.describe App::FeatureBatches do
 
     it "are filtered and sorted at once" do
       keep((1..9).map { |id| original(id, {"n" => id, "odd" => id.odd?}) })
-      condition = TileLoom::Data::Condition.new({"op" => ">", "args" => [{"property" => "n"}, 4]}, path: "/when")
+      condition = TileLoom::Conditions::Condition.new({"op" => ">", "args" => [{"property" => "n"}, 4]}, path: "/when")
       asked = {sort: "n", descending: true, condition: condition}
       expect([ids(**asked), ids(size: 2, page: 1, **asked), total(**asked)]).to eq([[9, 8, 7, 6, 5], [7, 6], 5])
       expect(ids(condition: condition, search: "true", sort: "n")).to eq([5, 7, 9])

@@ -110,7 +110,7 @@ RSpec.describe App::Routes::Layers do
     expect(answer.map { |entry| [entry["title"], entry["count"]] }).to eq(
       [["10 – 40", 3], ["40 – 70", 3], ["70 – 100", 4]]
     )
-    expect(TileLoom::Data::Condition.new(answer.first["when"]).match?({"length" => 39.9})).to be(true)
+    expect(TileLoom::Conditions::Condition.new(answer.first["when"]).match?({"length" => 39.9})).to be(true)
     ask("/api/books/#{book.id}/layers/dams/classes?attribute=code&way=equal&count=3")
     expect(answer["message"]).to match(/holds no numbers/)
   end

@@ -55,7 +55,7 @@ RSpec.describe "The front end and the core" do
             "m.toCql(#{tests}, #{attributes})",
             "m.fromCql(m.toCql(#{tests}, #{attributes}), #{attributes})"
           )
-        condition = TileLoom::Data::Condition.new(cql)
+        condition = TileLoom::Conditions::Condition.new(cql)
         condition.check_types({"depth" => "real", "name" => "text", "seen" => "date", "open" => "boolean"})
         expect(features.select { |_, feature| condition.match?(feature) }.keys).to eq(met)
         wanted = JSON.parse(tests)

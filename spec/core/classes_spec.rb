@@ -64,7 +64,7 @@ RSpec.describe TileLoom::Symbology::Classes do
       expect(list.sum(&:count)).to eq(200)
       hits =
         samples["a long tail"].map do |value|
-          list.count { |entry| TileLoom::Data::Condition.new(entry.condition("v")).match?({"v" => value}) }
+          list.count { |entry| TileLoom::Conditions::Condition.new(entry.condition("v")).match?({"v" => value}) }
         end
       expect(hits.uniq).to eq([1])
     end

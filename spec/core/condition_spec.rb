@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # OGC 21-065r2 (CQL2): the examples of its clauses 6 to 8 in their JSON encoding, from memory.
-RSpec.describe TileLoom::Data::Condition do
+RSpec.describe TileLoom::Conditions::Condition do
   property = ->(name) { {"property" => name} }
   define_method(:property) { property }
 
@@ -206,7 +206,7 @@ RSpec.describe TileLoom::Data::Condition do
     expect(
       holds?({"op" => "not", "args" => [{"op" => "and", "args" => [property["a"], equal]}]}, {"a" => false})
     ).to be(true)
-    definitions = {}.tap { |known| TileLoom::Data::ConditionType.new.schema(known) }
+    definitions = {}.tap { |known| TileLoom::Conditions::ConditionType.new.schema(known) }
     operations = definitions.dig("condition", "properties", "op", "enum")
     expect(operations).to include("=", "between", "isSheetFeature")
     expect(operations & %w[+ casei]).to be_empty

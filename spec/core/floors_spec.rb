@@ -21,7 +21,7 @@ RSpec.describe "The floors" do
     "base" => %w[root units geometry values assets],
     "crs" => %w[crs],
     "drawing" => %w[scene type artwork],
-    "data" => %w[data raster],
+    "data" => %w[sandbox templates conditions data raster],
     "symbology" => %w[symbology labelling],
     "index" => %w[index],
     "view" => %w[view],

@@ -4,7 +4,7 @@ RSpec.describe TileLoom::CoordinateGrid::Labels do
   include GridViews
 
   line = ->(axis, value) do
-    TileLoom::CoordinateGrid::Line.new(axis: axis, value: value, index: 0, pieces: [], course: [])
+    TileLoom::CoordinateGrid::GridLine.new(axis: axis, value: value, index: 0, pieces: [], course: [])
   end
   degrees = TileLoom::Crs::System.find("EPSG:4258")
   metres = TileLoom::Crs::System.find("EPSG:25829")

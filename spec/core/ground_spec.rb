@@ -128,7 +128,7 @@ RSpec.describe TileLoom::Data do
 
   # OGC 21-065r2 (CQL2), from memory: comparisons, logic, in, between, isNull in its JSON encoding.
   describe "conditions" do
-    def holds?(expression, attributes) = TileLoom::Data::Condition.new(expression).match?(attributes)
+    def holds?(expression, attributes) = TileLoom::Conditions::Condition.new(expression).match?(attributes)
 
     it "compare and combine attributes" do
       vehicle = {"vehicle_height" => 4, "owner" => "Mike", "floors" => nil}

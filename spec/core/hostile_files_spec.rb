@@ -97,7 +97,7 @@ RSpec.describe "Hostile files" do
   end
 
   it "gives the readers of data an environment of their own, no network and none but the drivers of the format" do
-    reader = TileLoom::Data::GdalProcess.new("x.kml", drivers: %w[KML])
+    reader = TileLoom::Sandbox::GdalProcess.new("x.kml", drivers: %w[KML])
     ENV["TILE_LOOM_SECRET"] = "x"
     expect(reader.capture("env")).not_to match(/TILE_LOOM_SECRET|DATABASE/)
     expect(reader.capture("pwd").strip).to match(/tile-loom-read/)
@@ -128,7 +128,7 @@ RSpec.describe "Hostile files" do
 
   it "ends a reader at once when the work is not wanted any more" do
     asked = 0
-    reader = TileLoom::Data::LimitedProcess.new("slow", wanted: -> { (asked += 1) < 2 })
+    reader = TileLoom::Sandbox::LimitedProcess.new("slow", wanted: -> { (asked += 1) < 2 })
     expect { reader.capture("sleep", "600") }.to invalid(/slow could not be read/)
     expect(asked).to eq(2)
     expect(

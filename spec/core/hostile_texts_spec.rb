@@ -35,10 +35,10 @@ RSpec.describe "Hostile texts" do
   it "matches patterns without going back and forth" do
     steps =
       [1_000, 2_000].map do |length|
-        TileLoom::Data::TextPattern.new("%a%a%a%b").tap { |pattern| pattern.match?("a" * length) }.steps
+        TileLoom::Conditions::TextPattern.new("%a%a%a%b").tap { |pattern| pattern.match?("a" * length) }.steps
       end
     expect(grows(*steps)).to be_between(1.8, 2.2)
-    match = ->(pattern, text) { TileLoom::Data::TextPattern.new(pattern).match?(text) }
+    match = ->(pattern, text) { TileLoom::Conditions::TextPattern.new(pattern).match?(text) }
     expect(
       [
         match["%a%b", "xaxb"],
@@ -56,18 +56,18 @@ RSpec.describe "Hostile texts" do
 
   it "works out powers without their digits, and is false where a number overflows" do
     power = {"op" => ">", "args" => [{"op" => "^", "args" => [{"op" => "^", "args" => [10, 10]}, 10]}, 1]}
-    expect(TileLoom::Data::Condition.new(power).match?({})).to be(true)
+    expect(TileLoom::Conditions::Condition.new(power).match?({})).to be(true)
     {"^" => [10, 400], "div" => [1, 0], "%" => [1, 0.0], "*" => [1e308, 10]}.each do |op, args|
       expect(
-        TileLoom::Data::Condition.new({"op" => "=", "args" => [{"op" => op, "args" => args}, 1]}).match?({})
+        TileLoom::Conditions::Condition.new({"op" => "=", "args" => [{"op" => op, "args" => args}, 1]}).match?({})
       ).to be(false)
     end
   end
 
   it "takes conditions of so many parts and no more, with names that are texts" do
     wide = {"op" => "or", "args" => Array.new(3_000) { {"op" => "=", "args" => [{"property" => "a"}, 1]} }}
-    expect { TileLoom::Data::Condition.new(wide) }.to invalid(/has more than 2000 parts/)
-    expect { TileLoom::Data::Condition.new({"op" => "=", "args" => [{"property" => ["a"]}, 1]}) }.to invalid(
+    expect { TileLoom::Conditions::Condition.new(wide) }.to invalid(/has more than 2000 parts/)
+    expect { TileLoom::Conditions::Condition.new({"op" => "=", "args" => [{"property" => ["a"]}, 1]}) }.to invalid(
       /does not read/
     )
   end

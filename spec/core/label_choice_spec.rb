@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # The choice of places against every way in which labels may stand.
-RSpec.describe TileLoom::Labelling::Choice do
+RSpec.describe TileLoom::Labelling::Selection do
   # The eight places round points on a piece of paper on which they are crowded; each label 10 × 3.
   def crowd(random)
     count = 3 + random.rand(7)

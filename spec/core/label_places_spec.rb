@@ -2,7 +2,7 @@
 
 # Where labels stand on the page: positions, courses, areas. Distances are worked out here from the figures that are
 # drawn, not by the code that places.
-RSpec.describe TileLoom::View::LabelPlacing do
+RSpec.describe TileLoom::View::Labels::Placing do
   # One layer of features in page mm round (0, 0), which lies in the middle of a frame of 200 × 140 mm at 1:1,000, so
   # that a millimetre of the page is a metre.
   def result(features, label, symbol: {}, others: [], **options)
@@ -224,7 +224,7 @@ RSpec.describe TileLoom::View::LabelPlacing do
         found = result(lines, rule, symbol: {strokes: [{width_mm: 0.2}]})
         turned = texts(found).flat_map { |text| text.letters.map { |letter| letter.rotation_deg.round.abs } }
         expect([turned.uniq, turned.length]).to eq([[angle], 9])
-        cut = TileLoom::View::LineBreaks.new(found.holes["main"]).cut([[10.0, 70.0, 190.0, 70.0]])
+        cut = TileLoom::View::Labels::LineBreaks.new(found.holes["main"]).cut([[10.0, 70.0, 190.0, 70.0]])
         # By GEOS: what is left of the line does not come near the value.
         boxes = found.holes["main"].map { |ring| TileLoom::Geometry::Geos.polygon(ring) }
         rest = cut.map { |run| TileLoom::Geometry::Geos.read(TileLoom::Geometry::Wkb.line(run)) }

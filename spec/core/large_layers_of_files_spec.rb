@@ -143,9 +143,9 @@ RSpec.describe TileLoom::Document::FileLayer do
     expect(kept_counts.sum).to be_between(found.length, found.length + 8)
     expect(folio("b.gpkg").source.features("b", TileLoom::Geometry::Box.new(0, 0, 1, 1))).to eq([])
 
-    allow(TileLoom::Data::GdalProcess).to receive(:new).and_call_original
+    allow(TileLoom::Sandbox::GdalProcess).to receive(:new).and_call_original
     expect(folio("b.gpkg").source.features("b", corner)).to eq(found)
-    expect(TileLoom::Data::GdalProcess).not_to have_received(:new)
+    expect(TileLoom::Sandbox::GdalProcess).not_to have_received(:new)
     outside("ogrinfo", "#{@folder}/b.gpkg", "-sql", "DELETE FROM b WHERE fid = #{found.first.id}")
     expect(folio("b.gpkg").source.features("b", corner)).to eq(found.drop(1))
   end

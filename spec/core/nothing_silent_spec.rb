@@ -43,7 +43,7 @@ RSpec.describe "Nothing" do
 
     it "where a grid counts so: its letters say which way" do
       line = ->(axis, value) do
-        TileLoom::CoordinateGrid::Line.new(axis: axis, value: value, index: 0, pieces: [], course: [])
+        TileLoom::CoordinateGrid::GridLine.new(axis: axis, value: value, index: 0, pieces: [], course: [])
       end
       letters = ->(code, axis, value) do
         TileLoom::CoordinateGrid::Caption.of(
@@ -113,7 +113,7 @@ RSpec.describe "Nothing" do
     end
 
     it "with a trace: a fault of ours is one sentence, and a file" do
-      command = TileLoom::Command::Line.new([], {})
+      command = TileLoom::Command::CommandLine.new([], {})
       expect { command.guarded { nil.unheard_of } }.to raise_error(
         Thor::Error,
         /\ATile Loom failed over something that it does not expect \(NoMethodError\)\. What led to it is in (\S+);/

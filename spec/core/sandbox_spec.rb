@@ -4,7 +4,7 @@ require "spec_helper"
 require "socket"
 
 # Programs that read users' files, without any look at the files before: what they could be made to read is not there.
-RSpec.describe TileLoom::Data::Sandbox do
+RSpec.describe TileLoom::Sandbox::Confinement do
   secret = "planted-8a41c6"
 
   around do |example|
@@ -17,7 +17,7 @@ RSpec.describe TileLoom::Data::Sandbox do
 
   def file(name, bytes) = File.join(@folder, name).tap { |path| File.binwrite(path, bytes) }
 
-  kinds = [TileLoom::Data::Sandboxes::Bubblewrap, TileLoom::Data::Sandboxes::Landlock].map(&:new)
+  kinds = [TileLoom::Sandbox::Bubblewrap, TileLoom::Sandbox::Landlock].map(&:new)
     .select(&:works?)
     .freeze
 
@@ -30,7 +30,7 @@ RSpec.describe TileLoom::Data::Sandbox do
   kinds.each do |sandbox|
     describe sandbox.class.name do
       define_method(:run) do |*command, **more|
-        TileLoom::Data::LimitedProcess.new("x", sandbox: sandbox, **more).capture(*command)
+        TileLoom::Sandbox::LimitedProcess.new("x", sandbox: sandbox, **more).capture(*command)
       end
 
       it "shows a program the files that it is given, and lets it write where it may" do
@@ -62,7 +62,7 @@ RSpec.describe TileLoom::Data::Sandbox do
       # this GDAL has.
       it "keeps a file beside the store from every format that could ask for it" do
         tricks(@beside).each do |path|
-          TileLoom::Data::GdalProcess.all_drivers.then do |all|
+          TileLoom::Sandbox::GdalProcess.all_drivers.then do |all|
             read =
               [
                 %w[ogrinfo -al -oo LIST_ALL_TABLES=YES],
@@ -70,7 +70,7 @@ RSpec.describe TileLoom::Data::Sandbox do
                 %w[ogr2ogr -f GeoJSONSeq /vsistdout/],
                 %w[gdal_translate -of XYZ /vsistdout/]
               ].map do |command|
-                TileLoom::Data::GdalProcess.new("x", drivers: all, sandbox: sandbox, reads: [path]).capture(
+                TileLoom::Sandbox::GdalProcess.new("x", drivers: all, sandbox: sandbox, reads: [path]).capture(
                   *(command.first.match?(/info/) ? [*command, path] : [*command.first(3), path, *command.drop(3)])
                 )
               rescue TileLoom::Refusal => error
@@ -104,10 +104,10 @@ RSpec.describe TileLoom::Data::Sandbox do
 
   # So that what is tried above would show it.
   it "is what keeps it: without one the same tricks read it" do
-    open = TileLoom::Data::Sandboxes::Unboxed.new
+    open = TileLoom::Sandbox::Unboxed.new
     reads = ->(*command) do
-      all = TileLoom::Data::GdalProcess.all_drivers
-      TileLoom::Data::GdalProcess.new("x", drivers: all, sandbox: open).capture(*command)
+      all = TileLoom::Sandbox::GdalProcess.all_drivers
+      TileLoom::Sandbox::GdalProcess.new("x", drivers: all, sandbox: open).capture(*command)
     rescue TileLoom::Refusal => error
       error.detail.to_s
     end
@@ -121,7 +121,7 @@ RSpec.describe TileLoom::Data::Sandbox do
   it "keeps it from the readers of the application with the look at SQLite switched off" do
     statements(@beside).each_with_index do |sql, index|
       path = geopackage(index, sql)
-      allow_any_instance_of(TileLoom::Data::SqliteCheck).to receive(:demand)
+      allow_any_instance_of(TileLoom::Sandbox::SqliteCheck).to receive(:demand)
       said =
         begin
           layers = TileLoom::Data::Inspection.new(path).layers.map(&:name)
@@ -144,7 +144,7 @@ RSpec.describe TileLoom::Data::Sandbox do
 
   it "refuses formats that run SQL where there is none, unless the operator says otherwise" do
     path = geopackage(0, "SELECT 1")
-    allow(described_class).to receive(:of_machine).and_return(TileLoom::Data::Sandboxes::Unboxed.new)
+    allow(described_class).to receive(:of_machine).and_return(TileLoom::Sandbox::Unboxed.new)
     expect { TileLoom::Data::Inspection.new(path).layers }.to invalid(/nothing that keeps its own files from it/)
     expect(described_class.warning).to match(/GeoPackage and MBTiles are refused \(UNBOXED_SQL=allow/)
     ENV["UNBOXED_SQL"] = "allow"

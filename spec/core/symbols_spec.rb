@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe TileLoom::Symbology::Symbol do
+RSpec.describe TileLoom::Symbology::MapSymbol do
   scene = TileLoom::Scene
 
   def page(nodes) = TileLoom::Scene::Drawing.new(width_mm: 100, height_mm: 60, nodes: nodes, title: "Page")

@@ -25,7 +25,7 @@ RSpec.describe "Files that lie of their size" do
 
   def unfold(path, **more)
     Zip::File.open(path) do |zip|
-      TileLoom::Data::Unfolding.new(zip, name: "a.zip", **more).write(
+      TileLoom::Sandbox::Unzipping.new(zip, name: "a.zip", **more).write(
         zip.entries.first,
         File.join(@folder, "out"),
         4 * 1024**3

@@ -11,7 +11,7 @@ module TileLoom
         raise Refusal.new("requests.no_legend", id: legend.id) unless legend.explains?
       end
 
-      # JSON-ready but for the symbols (Symbology::Symbol) of rows.
+      # JSON-ready but for the symbols (Symbology::MapSymbol) of rows.
       def to_h
         {
           "rows" => placed.map { |row| row(row) },
@@ -96,7 +96,7 @@ module TileLoom
         @composer.known_entries(@legend.frame).reject { |entry| listed.include?(entry.key) }
       end
 
-      # [Symbology::Symbol or nil, its shape], of what is drawn in it; nil of words alone.
+      # [Symbology::MapSymbol or nil, its shape], of what is drawn in it; nil of words alone.
       def drawn(placed)
         entry = placed.entries.first || placed.known.first
         return entry.symbol, entry.shape if entry

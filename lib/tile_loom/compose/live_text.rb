@@ -17,9 +17,9 @@ module TileLoom
       def initialize(template, path: nil)
         @text, @path = template, path
         raise Refusal.new("live_text.too_long", longest: LONGEST, at: path) if template.length > LONGEST
-        @template = KEPT.fetch(template) { Data::TextTemplate.new(template, LIMITS) }
+        @template = KEPT.fetch(template) { Templates::TextTemplate.new(template, LIMITS) }
       rescue Liquid::SyntaxError => error
-        trouble = Data::TextTemplate.trouble(error)
+        trouble = Templates::TextTemplate.trouble(error)
         raise Refusal.new("live_text.unreadable", template: template[0, 60], trouble: trouble, at: path)
       end
 
@@ -31,15 +31,15 @@ module TileLoom
       def fill(values, written: nil)
         @template.fill(values, strict: true, written: written)
       rescue Liquid::UndefinedVariable => error
-        name = Data::TextTemplate.undefined(error, "variable")
+        name = Templates::TextTemplate.undefined(error, "variable")
         known = LiveValues.names(fields: values["fields"].to_h.keys)
         raise Refusal.new("live_text.unknown_value", name: name, known: known.join(", "), at: @path)
       rescue Liquid::UndefinedFilter => error
-        name = Data::TextTemplate.undefined(error, "filter")
-        raise Refusal.new("live_text.unknown_filter", name: name, known: Data::TextTemplate.known_filters, at: @path)
+        name = Templates::TextTemplate.undefined(error, "filter")
+        raise Refusal.new("live_text.unknown_filter", name: name, known: Templates::TextTemplate.known_filters, at: @path)
       rescue Liquid::Error => error
-        raise Refusal.new("live_text.not_filled", trouble: Data::TextTemplate.trouble(error), at: @path)
-      rescue *Data::TextTemplate::TROUBLES => error
+        raise Refusal.new("live_text.not_filled", trouble: Templates::TextTemplate.trouble(error), at: @path)
+      rescue *Templates::TextTemplate::TROUBLES => error
         raise Refusal.new("live_text.filter_refuses", trouble: error.message.lines.first.to_s.strip[0, 80], at: @path)
       end
     end

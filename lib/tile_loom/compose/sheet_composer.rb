@@ -74,7 +74,7 @@ module TileLoom
       # The ShownFeature of a cell's sheet.
       def feature_of(cell) = Standing.feature(book, source, cell)
 
-      # This sheet as the conditions of what is drawn on it know it: a Data::OnSheet.
+      # This sheet as the conditions of what is drawn on it know it: a Conditions::OnSheet.
       def on_sheet = @on_sheet ||= Standing.of(book, source, cell)
 
       def view = @view ||= View::FrameView.new(frame: layout.main_frame.box(page), ground: cell.ground, crs: book.crs)

@@ -8,11 +8,11 @@ module TileLoom
 
       module_function
 
-      # The Data::OnSheet of a cell; nil stands for a page that is of no cell.
+      # The Conditions::OnSheet of a cell; nil stands for a page that is of no cell.
       def of(book, source, cell)
-        return Data::OnSheet.new(-> { {} }, book.crs.metres_per_unit) {} unless cell
+        return Conditions::OnSheet.new(-> { {} }, book.crs.metres_per_unit) {} unless cell
         book.once([:standing, cell]) do
-          Data::OnSheet.new(-> { facts(book, source, cell) }, book.crs.metres_per_unit) do
+          Conditions::OnSheet.new(-> { facts(book, source, cell) }, book.crs.metres_per_unit) do
             feature(book, source, cell).found
           end
         end

@@ -84,7 +84,7 @@ module TileLoom
           course = on_page(view.horizon.line(degrees(axis, value.to_f)))
           pieces = course.flat_map { |part| Geometry::SegmentClip.polyline(part, view.frame) }
           pieces = pieces.select { |piece| piece_length(piece) > 0.01 }
-          Line.new(axis: axis, value: value, index: index, pieces: pieces, course: course) unless pieces.empty?
+          GridLine.new(axis: axis, value: value, index: index, pieces: pieces, course: course) unless pieces.empty?
         end
       end
 

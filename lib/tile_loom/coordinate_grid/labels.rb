@@ -127,7 +127,7 @@ module TileLoom
         step = mesh.interval(axis)
         spots = {}.compare_by_identity
         crossings.each do |crossing|
-          spots[crossing] = spot(side, mesh, crossing, full: full).grow(Placement::GAP_MM / 2)
+          spots[crossing] = spot(side, mesh, crossing, full: full).grow(LabelBox::GAP_MM / 2)
         end
         multiple =
           Units::Series
@@ -294,7 +294,7 @@ module TileLoom
 
       # The Spot of a caption over a place.
       def over(x, y, caption, turn) =
-        Placement::Spot.new(
+        LabelBox::Spot.new(
           x: x,
           y: y,
           width: caption.width_mm(@face, size_pt),
@@ -324,7 +324,7 @@ module TileLoom
         return nil unless x.finite? && y.finite?
         axis = mesh.owner(side)
         line =
-          Line.new(
+          GridLine.new(
             axis: axis,
             value: ((axis == :x) ? x : y).rationalize(Rational(1, 10**9)),
             index: 0,

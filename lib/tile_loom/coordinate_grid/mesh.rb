@@ -268,7 +268,7 @@ module TileLoom
               .flat_map { |part| Geometry::SegmentClip.polyline(part, view.frame) }
               .select { |piece| piece_length(piece) > 0.01 }
           unless course.empty?
-            Line.new(axis: axis, value: values[place], index: found[place], pieces: pieces, course: course)
+            GridLine.new(axis: axis, value: values[place], index: found[place], pieces: pieces, course: course)
           end
         end
       end

@@ -28,7 +28,7 @@ module TileLoom
             end
           caption = Caption.new([letters])
           @placement.take(
-            Placement::Spot.new(
+            LabelBox::Spot.new(
               x: x,
               y: y,
               width: caption.width_mm(@face, size_pt),

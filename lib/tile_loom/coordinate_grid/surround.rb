@@ -99,7 +99,7 @@ module TileLoom
         (meshes[id] || meshes.values.first)&.first
       end
 
-      def placement = @placement ||= Placement.new(paper: @paper)
+      def placement = @placement ||= LabelBox.new(paper: @paper)
 
       def letters
         @letters ||=

@@ -63,10 +63,10 @@ module TileLoom
 
         # The name under which GDAL opens the file. What is a zip archive is looked over first.
         def address(file)
-          SqliteCheck.new(file).demand if SqliteCheck.sqlite?(file)
+          Sandbox::SqliteCheck.new(file).demand if Sandbox::SqliteCheck.sqlite?(file)
           return file if @beside && File.extname(file).casecmp?(@beside)
           return file unless @zipped || File.extname(file).casecmp?(".kmz")
-          check = ZipCheck.new(file).demand
+          check = Sandbox::ZipCheck.new(file).demand
           return file unless @zipped
           folder = check.folder_of(@zipped) or
             raise Refusal.new(

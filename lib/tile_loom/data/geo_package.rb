@@ -7,7 +7,7 @@ module TileLoom
     # Layers of features as one GeoPackage (OGC 12-128r18), a table each, in the book's reference.
     class GeoPackage
       # GDAL with a date of its own, so that the same data make the same file.
-      class Writer < GdalProcess
+      class Writer < Sandbox::GdalProcess
         def initialize(name, date, folder)
           super(name, drivers: ["GPKG"], writes: [folder])
           @date = date

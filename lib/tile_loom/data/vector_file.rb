@@ -35,7 +35,7 @@ module TileLoom
           raise Refusal.new("data.nothing_to_write", thing: @thing) if File.empty?(source)
           # A file of one feature is not known for what it is without its driver’s name.
           written = File.join(folder, "#{@title}#{@format.written}")
-          GdalProcess.new(name, drivers: [@format.driver], writes: [folder]).capture(
+          Sandbox::GdalProcess.new(name, drivers: [@format.driver], writes: [folder]).capture(
             "ogr2ogr",
             "-a_srs",
             degrees? ? LONGITUDE_FIRST : @crs.code,

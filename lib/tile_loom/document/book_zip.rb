@@ -9,7 +9,7 @@ module TileLoom
     # paths: features, pixels, typefaces, pictures, profiles.
     class BookZip
       DOCUMENT, ENDING = "book.json", ".tileloom.zip"
-      # Of the document alone; data have their own limits (Data::ZipCheck).
+      # Of the document alone; data have their own limits (Sandbox::ZipCheck).
       LARGEST_ENTRY = 4 * 1024**3
 
       # Is it the archive of a book?
@@ -19,7 +19,7 @@ module TileLoom
         false
       end
 
-      # name: as its sender calls it; wanted: see Data::LimitedProcess.
+      # name: as its sender calls it; wanted: see Sandbox::LimitedProcess.
       def initialize(path, name: File.basename(path), wanted: nil)
         @path, @name, @wanted = path, name, wanted
       end
@@ -27,11 +27,11 @@ module TileLoom
       # Takes it out into an empty folder. Returns the Folio of the book; Refusal for an archive that could do harm, and
       # for a book that names what is not in it.
       def unfold(folder)
-        Data::ZipCheck.new(@path).demand
+        Sandbox::ZipCheck.new(@path).demand
         Zip::File.open(@path) do |zip|
           entries = zip.entries.reject(&:directory?)
           refuse(entries)
-          unfolding = Data::Unfolding.new(zip, name: @name, wanted: @wanted)
+          unfolding = Sandbox::Unzipping.new(zip, name: @name, wanted: @wanted)
           entries.each { |entry| write(unfolding, entry, folder) }
         end
         read(folder)

@@ -78,10 +78,10 @@ module TileLoom
         ]
       end
 
-      # Labelling::Lost list: labels of features that have no room in it on a sheet.
+      # Labelling::UnplacedLabel list: labels of features that have no room in it on a sheet.
       def lost_labels(sheet) = placing(sheet)&.lost || []
 
-      # Labelling::Placed list: labels of features that it shows on a sheet.
+      # Labelling::PlacedLabel list: labels of features that it shows on a sheet.
       def placed_labels(sheet) = placing(sheet)&.placed || []
 
       # Symbology::Layer list, as its look has them.

@@ -17,7 +17,7 @@ module TileLoom
         # it, in the same; against: from its end to its start? smooth_mm: see SMOOTH_MM; nil where there is too little
         # of it.
         def along(run, at: distances(run), from: at.first, to: at.last, against: false, smooth_mm: SMOOTH_MM)
-          first, xs, ys = Steps.along(run, at, from, to, STEP_MM)
+          first, xs, ys = EvenSteps.along(run, at, from, to, STEP_MM)
           return nil if xs.length < 3
           window = (smooth_mm / STEP_MM).round
           2.times { xs, ys = evened(xs, window), evened(ys, window) } if window.positive?
@@ -137,7 +137,7 @@ module TileLoom
 
       # By how much it turns at each place of a stretch, in degrees.
       def turns(from, to)
-        Steps.turns(@xs, @ys, index_of(from), [index_of(to) + 2, @xs.length - 1].min)
+        EvenSteps.turns(@xs, @ys, index_of(from), [index_of(to) + 2, @xs.length - 1].min)
       end
     end
   end

@@ -90,7 +90,7 @@ module TileLoom
           top = low if low < top
           bottom = high if high > bottom
         end
-        Patch.along(middle.x, middle.y, angle, left - grow, right + grow, top - grow, bottom + grow)
+        Footprint.along(middle.x, middle.y, angle, left - grow, right + grow, top - grow, bottom + grow)
       end
     end
   end

@@ -31,7 +31,7 @@ module TileLoom
           left = text.indent(line, @align)
           down = index * text.advance
           right = left + line.width + widening(line)
-          Patch.along(x, y, angle, left - grow, right + grow, down + line.top - grow, down + line.bottom + grow)
+          Footprint.along(x, y, angle, left - grow, right + grow, down + line.top - grow, down + line.bottom + grow)
         end
       end
 
@@ -62,7 +62,7 @@ module TileLoom
       # The place of the text, with mm of room round it, that is nearest to another of the page; nil where that is no
       # further from it than `far`.
       def nearest(x, y, grow: 0.0, far: 0.0)
-        area = Geometry::Geos.union(patches(grow).map { |patch| Geometry::Geos.polygon(Patch.corners(patch)) })
+        area = Geometry::Geos.union(patches(grow).map { |patch| Geometry::Geos.polygon(Footprint.corners(patch)) })
         point = Geometry::Geos.read(Geometry::Wkb.point(x, y))
         return nil unless area.distance(point) > far
         area.nearest_points(point).then { |points| [points.get_x(0), points.get_y(0)] }
@@ -90,8 +90,8 @@ module TileLoom
       def backed(grow)
         ring = ring()
         box = Geometry::Box.around(ring)
-        return [Patch.of(box.grow(grow))] if angle.zero?
-        [Patch.ring(ring)]
+        return [Footprint.of(box.grow(grow))] if angle.zero?
+        [Footprint.ring(ring)]
       end
     end
   end

@@ -35,7 +35,7 @@ module TileLoom
 
       # Does any patch touch this one?
       def touched?(patch)
-        Nearby.squares(patch).any? { |number| @squares[number]&.any? { |other,| Patch.touch?(patch, other) } }
+        Nearby.squares(patch).any? { |number| @squares[number]&.any? { |other,| Footprint.touch?(patch, other) } }
       end
 
       # Yields the things whose patches touch this one, some more than once; but: the owner of some that are passed
@@ -46,7 +46,7 @@ module TileLoom
           index = 0
           while index < list.length
             entry = list[index]
-            yield entry[1] if (but.nil? || entry[2] != but) && Patch.touch?(patch, entry[0])
+            yield entry[1] if (but.nil? || entry[2] != but) && Footprint.touch?(patch, entry[0])
             index += 1
           end
         end

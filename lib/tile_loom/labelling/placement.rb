@@ -123,7 +123,7 @@ module TileLoom
         at = Array.new(@all.length)
         order.each_with_index { |place, index| at[place] = index }
         choice =
-          Choice.new(
+          Selection.new(
             lost: wanted.map { |label| @wanted[label].lost },
             costs: numbers.map { |list| list.map { |place| @cost[place] } },
             touching: near(at),

@@ -81,9 +81,9 @@ module TileLoom
       def sums
         @sums ||=
           begin
-            @first, xs, ys = Steps.along(@run, @at, @from, @to, STEP_MM)
+            @first, xs, ys = EvenSteps.along(@run, @at, @from, @to, STEP_MM)
             total = 0.0
-            [0.0, 0.0] + Steps.turns(xs, ys, 0, xs.length - 1).map { |turn| total += turn }
+            [0.0, 0.0] + EvenSteps.turns(xs, ys, 0, xs.length - 1).map { |turn| total += turn }
           end
       end
     end

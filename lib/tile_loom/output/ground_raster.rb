@@ -86,7 +86,7 @@ module TileLoom
       end
 
       def run(*command)
-        Data::GdalProcess.new("The picture", drivers: DRIVERS, writes: @folders).capture(*command)
+        Sandbox::GdalProcess.new("The picture", drivers: DRIVERS, writes: @folders).capture(*command)
       end
     end
   end

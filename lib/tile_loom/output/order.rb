@@ -10,7 +10,7 @@ module TileLoom
       part :name, text(least: 1, most: 60)
       part :sheets, text(most: 1000), default: "all"
       part :where,
-        Data::ConditionType.new,
+        Conditions::ConditionType.new,
         about:
           "Of the sheets those that meet a condition (CQL2 JSON) on sheet.name, sheet.number, sheet.row, " \
             "sheet.column, sheet.scale, and the attributes of the sheet's feature."

@@ -25,7 +25,7 @@ module TileLoom
       OF_BANDS = %w[CategoryNames NoDataValue UnitType ColorTable GDALRasterAttributeTable].freeze
 
       # file: of the sender, a zip or one of pixels (with what lies beside it); name: as its sender calls it; wanted:
-      # see Data::LimitedProcess.
+      # see Sandbox::LimitedProcess.
       def initialize(file, name: File.basename(file), wanted: nil)
         @file, @name, @wanted = File.expand_path(file), name, wanted
       end
@@ -39,7 +39,7 @@ module TileLoom
       def self.zip?(name) = File.extname(name).casecmp?(".zip")
 
       def self.entries(file)
-        Data::ZipCheck.new(file).demand
+        Sandbox::ZipCheck.new(file).demand
         Zip::File.open(file) { |zip| zip.entries.reject { |entry| entry.directory? || hidden?(entry.name) } }
       end
 
@@ -76,7 +76,7 @@ module TileLoom
           if pixels.length > MOST_PARTS
             raise Refusal.new("raster.too_many_files", name: @name, count: pixels.length, most: MOST_PARTS)
           end
-          unfolding = Data::Unfolding.new(zip, name: @name, wanted: @wanted)
+          unfolding = Sandbox::Unzipping.new(zip, name: @name, wanted: @wanted)
           pixels.each_with_index.map do |entry, index|
             part = Part.new(place(folder, index, entry.name), File.basename(entry.name), Formats.of_file(entry.name))
             unfolding.write(entry, part.path, Prepare::LARGEST_BYTES)

@@ -60,7 +60,7 @@ module TileLoom
 
       def traced(target)
         nodata = @raster.facts.nodata
-        Process.new(
+        PixelProcess.new(
           "The heights",
           drivers: %w[GTiff GeoJSON],
           wanted: @wanted,

@@ -105,7 +105,7 @@ module TileLoom
       def read(*options) = process.info(@part.path, *options, *format.open_options(@picture))
 
       def process
-        @process ||= Process.new(@part.name, drivers: format.drivers, wanted: @wanted, reads: @part.reads)
+        @process ||= PixelProcess.new(@part.name, drivers: format.drivers, wanted: @wanted, reads: @part.reads)
       end
 
       def demand_size

@@ -8,7 +8,7 @@ module TileLoom
       MOST_BANDS = 8
 
       # info: GDAL's report of its pixels, with statistics where they are more than a picture; name: of the file;
-      # wanted: see Data::LimitedProcess.
+      # wanted: see Sandbox::LimitedProcess.
       def initialize(raster, info, name:, wanted: nil)
         @raster, @info, @name, @wanted = raster, info, name, wanted
       end

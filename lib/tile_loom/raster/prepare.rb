@@ -85,7 +85,7 @@ module TileLoom
       end
 
       def process =
-        Process.new(
+        PixelProcess.new(
           name,
           drivers: [*@parts.flat_map { |part| part.format.drivers }, "GTiff", "COG"].uniq,
           wanted: @wanted,
@@ -229,7 +229,7 @@ module TileLoom
 
       def finish(folder)
         info =
-          Process.new(name, drivers: ["GTiff"], wanted: @wanted, seconds: SECONDS, reads: [folder]).info(
+          PixelProcess.new(name, drivers: ["GTiff"], wanted: @wanted, seconds: SECONDS, reads: [folder]).info(
             File.join(folder, Prepared::PIXELS),
             *((@kind == "picture") ? [] : ["-stats"]),
             *%w[--config GDAL_PAM_ENABLED NO]

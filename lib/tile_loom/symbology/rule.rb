@@ -13,10 +13,10 @@ module TileLoom
       part :id, Values::Types::ID, about: "By which edits of legends know it, whatever becomes of its title."
       part :title, text(most: 200), required: true
       part :condition,
-        Data::ConditionType.new(of_sheet: true),
+        Conditions::ConditionType.new(of_sheet: true),
         key: "when",
         about: "A condition in OGC CQL2 JSON (OGC 21-065r2)."
-      part :symbol, Symbol.type, required: true
+      part :symbol, MapSymbol.type, required: true
 
       # With sizes that many times as large.
       def scaled(factor) = reckoned(symbol: symbol.scaled(factor))

@@ -40,7 +40,7 @@ module TileLoom
 
       private
 
-      def line(cells, last: false) = Line.new(cells, stops: @stops, last: last)
+      def line(cells, last: false) = TextLine.new(cells, stops: @stops, last: last)
 
       # How many of the items from one on stand in a line of a width: doubled until they do not, then halved to it.
       def fitting(from, room)

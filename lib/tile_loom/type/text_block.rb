@@ -173,7 +173,7 @@ module TileLoom
         return [] unless row.first && row.paragraph.mark
         style = row.style
         width = style.width_mm(row.paragraph.mark)
-        SetLine.new(Line.new([[[row.paragraph.mark, style]]])).nodes(x - MARK_EM * em - width, y)
+        SetLine.new(TextLine.new([[[row.paragraph.mark, style]]])).nodes(x - MARK_EM * em - width, y)
       end
     end
   end

@@ -13,7 +13,7 @@ module TileLoom
       # tolerance_mm: how far a simplified line may leave the true one on paper; seen_scale: the scale at
       # which it is looked at, where that is not the view's own (a drawing that is shown smaller); things: {layer id →
       # names of the attributes that its features carry in the drawing}; ppi: pixels an inch of layers of pixels, which
-      # are not drawn without it; on_sheet: the Data::OnSheet that conditions ask, or nil; exact: ids of layers that are
+      # are not drawn without it; on_sheet: the Conditions::OnSheet that conditions ask, or nil; exact: ids of layers that are
       # not thinned; shown: a GEOS geometry of the ground that is seen, where that is not all of the view; taken: boxes
       # in page mm where no label may stand; ring: of the frame in page mm where it is no rectangle; hand: what was done
       # to labels by hand; far: answers of(layer id, ground units that cannot be told apart) with what a layer is shown
@@ -57,7 +57,7 @@ module TileLoom
       end
 
       # What is left when it is done. nodes: of the layers; names: of their labels, whose boxes are taken; lost,
-      # placed: Labelling::Lost and Labelling::Placed.
+      # placed: Labelling::UnplacedLabel and Labelling::PlacedLabel.
       Drawn = Struct.new(:nodes, :names, :taken, :entries, :layers, :names_left_out, :told, :lost, :placed)
 
       def drawn =
@@ -153,7 +153,7 @@ module TileLoom
 
       # Ground box whose features may leave paint in the frame, or have a say in where its labels stand.
       def reach(layer)
-        collar = (@names && LabelPlacing.part?(layer)) ? LabelPlacing::COLLAR_MM : 0.0
+        collar = (@names && Labels::Placing.part?(layer)) ? Labels::Placing::COLLAR_MM : 0.0
         view.ground.box.grow([layer.reach_mm, collar].max * view.units_per_mm)
       end
 
@@ -166,9 +166,9 @@ module TileLoom
       end
 
       def placed =
-        LabelPlacing.new(
+        Labels::Placing.new(
           view,
-          drawings.select { |drawing| LabelPlacing.part?(drawing.layer) && drawing.labels? },
+          drawings.select { |drawing| Labels::Placing.part?(drawing.layer) && drawing.labels? },
           ring: @ring,
           taken: @taken,
           hand: @hand

@@ -8,7 +8,7 @@ module TileLoom
       attr_reader :layer, :features, :view
 
       # fields: names of the attributes that its features carry in the drawing; nil where they carry none, all where it
-      # is empty; on_sheet: the Data::OnSheet that conditions ask, or nil; tolerance_mm: nil leaves every vertex where
+      # is empty; on_sheet: the Conditions::OnSheet that conditions ask, or nil; tolerance_mm: nil leaves every vertex where
       # it is; shown: a GEOS geometry of the ground that is seen, where that is not all that the view shows;
       # incomplete: are there more features to come in a moment?
       def initialize(layer:, features:, view:, tolerance_mm:, fields: nil, on_sheet: nil, shown: nil, incomplete: false)
@@ -58,7 +58,7 @@ module TileLoom
         end
       end
 
-      # Yields [Labelling::Patch, id of its feature or nil] for what labels avoid of it in a Box of page mm: markers,
+      # Yields [Labelling::Footprint, id of its feature or nil] for what labels avoid of it in a Box of page mm: markers,
       # and lines and edges of areas.
       def each_symbol(window)
         features.each do |feature|
@@ -66,7 +66,7 @@ module TileLoom
           next unless half.positive? && POINTS.include?(feature.wkb.getbyte(1))
           Geometry::Wkb.each_run(feature.wkb) do |_, place|
             x, y = view.to_page(place)
-            yield Labelling::Patch.upright(x - half, y - half, x + half, y + half), feature.id if window.include?(x, y)
+            yield Labelling::Footprint.upright(x - half, y - half, x + half, y + half), feature.id if window.include?(x, y)
           end
         end
         gathered.each do |rule, parts|
@@ -75,7 +75,7 @@ module TileLoom
           (parts.lines + parts.rings).each do |run|
             run
               .each_slice(2)
-              .each_cons(2) { |(x1, y1), (x2, y2)| yield Labelling::Patch.segment(x1, y1, x2, y2, half), nil }
+              .each_cons(2) { |(x1, y1), (x2, y2)| yield Labelling::Footprint.segment(x1, y1, x2, y2, half), nil }
           end
         end
       end
@@ -183,7 +183,7 @@ module TileLoom
       # Without what lies in the holes.
       def open_lines(lines)
         return lines if @holes.nil? || @holes.empty?
-        (@cut ||= LineBreaks.new(@holes)).cut(lines)
+        (@cut ||= Labels::LineBreaks.new(@holes)).cut(lines)
       end
 
       def things = @things ||= []

@@ -8,7 +8,7 @@ module TileLoom
         kind "features", "Features", rank: 5
         part :layer, Values::Types::ID, about: "Without one, the feature that the sheet is of."
         part :condition,
-          Data::ConditionType.new(of_sheet: true),
+          Conditions::ConditionType.new(of_sheet: true),
           key: "when",
           about: "Which features of the layer, in OGC CQL2 JSON; without it all."
         part :margin_percent, number(0..200), default: 10

@@ -8,7 +8,7 @@ module TileLoom
         kind "gpkg", "GeoPackage"
         reads ".gpkg", driver: "GPKG", inside: %w[PNG JPEG WEBP]
 
-        def self.check(file, name) = Data::SqliteCheck.new(file, name: name).demand
+        def self.check(file, name) = Sandbox::SqliteCheck.new(file, name: name).demand
 
         def self.lossy?(info) = info["bands"].to_a.length >= 3
 

@@ -8,7 +8,7 @@ module TileLoom
         kind "mbtiles", "MBTiles"
         reads ".mbtiles", driver: "MBTiles", inside: %w[SQLite PNG JPEG WEBP]
 
-        def self.check(file, name) = Data::SqliteCheck.new(file, name: name).demand
+        def self.check(file, name) = Sandbox::SqliteCheck.new(file, name: name).demand
 
         def self.lossy?(info) = info["bands"].to_a.length >= 3
       end

@@ -12,7 +12,7 @@ module TileLoom
         part :id, Values::Types::ID
         part :title, text(most: 200)
         part :condition,
-          Data::ConditionType.new(of_sheet: true),
+          Conditions::ConditionType.new(of_sheet: true),
           key: "when",
           about: "Which features have one, in OGC CQL2 JSON; without it all."
         part :visible_scales,
@@ -20,7 +20,7 @@ module TileLoom
           about: "The scales (denominators) between which it is drawn, both counted in."
         part :field, text(least: 1, most: 200), about: "The field whose value is the text."
         part :template,
-          text(least: 1, most: Data::FeatureText::LONGEST),
+          text(least: 1, most: Templates::FeatureText::LONGEST),
           key: "text",
           about:
             "A text that the fields fill in: {{ name }} ({{ height | decimals: 0 }} m). A new line begins another."
@@ -40,9 +40,9 @@ module TileLoom
         part :halo, Halo.type, default: {}
         part :backing, Backing.type
         part :priority, number(0..100), default: 50, about: "Of two that want the same room the higher has it."
-        part :points, PointPlaces.type, default: {}
-        part :lines, LinePlaces.type, default: {}
-        part :areas, AreaPlaces.type, default: {}
+        part :points, PointPlacement.type, default: {}
+        part :lines, LinePlacement.type, default: {}
+        part :areas, AreaPlacement.type, default: {}
         part :leader, Scene::Stroke::TYPE, default: {"width_mm" => 0.15}, about: "Of leader lines."
         part :together,
           flag,
@@ -92,7 +92,7 @@ module TileLoom
         end
 
         # Parsed once a thread, as a Liquid template belongs to whoever fills it.
-        def feature_text = TEXTS.fetch(template) { Data::FeatureText.new(template, path: "#{path}/text") }
+        def feature_text = TEXTS.fetch(template) { Templates::FeatureText.new(template, path: "#{path}/text") }
 
         TEXTS = PerThread.new(:feature_texts, most: 500)
         private_constant :TEXTS

@@ -95,7 +95,7 @@ module TileLoom
             known.key,
             title: known.title,
             shape: :area,
-            symbol: Symbol.new({"fill" => {"colour" => known.colour}}),
+            symbol: MapSymbol.new({"fill" => {"colour" => known.colour}}),
             range: known.value ? nil : [known.from, known.to],
             unit: facts&.unit
           )

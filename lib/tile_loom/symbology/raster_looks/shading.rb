@@ -24,7 +24,7 @@ module TileLoom
           bands.rint.cast(:uchar)
         end
 
-        GREY = Symbol.new({"fill" => {"colour" => "#b0b0b0"}})
+        GREY = MapSymbol.new({"fill" => {"colour" => "#b0b0b0"}})
 
         def listed(layer, _facts)
           legend? ? [entry(layer, "shading", title: layer.title, shape: :area, symbol: GREY)] : []

@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+module TileLoom
+  module Labelling
+    # Where in a frame labels may stand: wholly in it, and on nothing that is taken.
+    class FreeSpace
+      # Clear of the frame's edge, in mm.
+      EDGE_MM = 0.3
+
+      # What of the page it is of, as a Geometry::Box.
+      attr_reader :box
+
+      # frame: Geometry::Box in page mm; ring: the frame's flat ring where it is no rectangle, or nil; taken: Patches.
+      def initialize(frame, ring: nil, taken: [])
+        @box = frame.grow(-EDGE_MM)
+        @ring = ring
+        @taken = Nearby.new
+        taken.each { |patch| @taken.add(patch, patch) }
+        @any = taken.any?
+      end
+
+      def holds?(place) = place.patches.all? { |patch| in_frame?(patch) && !(@any && @taken.touched?(patch)) }
+
+      private
+
+      def in_frame?(patch)
+        return false if patch[0] < @box.min_x || patch[1] < @box.min_y || patch[2] > @box.max_x || patch[3] > @box.max_y
+        @ring.nil? || Footprint.corners(patch).each_slice(2).all? { |x, y| in_ring?(x, y) }
+      end
+
+      # By crossings of a ray to the right.
+      def in_ring?(x, y)
+        inside = false
+        px, py = @ring.last(2)
+        @ring.each_slice(2) do |qx, qy|
+          inside = !inside if (qy > y) != (py > y) && x < (px - qx) * (y - qy) / (py - qy) + qx
+          px, py = qx, qy
+        end
+        inside
+      end
+    end
+  end
+end

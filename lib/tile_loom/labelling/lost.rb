@@ -1,8 +1,0 @@
-# frozen_string_literal: true
-
-module TileLoom
-  module Labelling
-    # A label that has no room. layer, title: of the layer; string: its text; x, y: where it belongs, in page mm.
-    Lost = Struct.new(:layer, :title, :string, :x, :y)
-  end
-end
