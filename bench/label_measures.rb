@@ -40,7 +40,7 @@ module Bench
           format(
             "%.0f ms; %d without room",
             times.drop(WARMING).sort[(ROUNDS - WARMING) / 2] * 1000,
-            @result.lost.length
+            @result.unplaced.length
           )
         ]
       end

@@ -11,7 +11,7 @@ module App
       get("/api/books/:book_id/sheets/:number/labels") { json(labels.to_h) }
 
       # For a look through all sheets.
-      get("/api/books/:book_id/sheets/:number/labels/lost") { json({"lost" => labels.lost}) }
+      get("/api/books/:book_id/sheets/:number/labels/unplaced") { json({"unplaced" => labels.unplaced}) }
 
       get "/api/books/:book_id/sheets/:number.svg" do
         ppi = params["ppi"] ? number("ppi", 36..1200).to_i : Snapshot::PROOF_PPI

@@ -51,7 +51,7 @@ RSpec.describe "Labels and notes of a book" do
       }
     )
     ask("/api/books/#{book.id}/sheets/1/facts")
-    expect(answer["labels"]).to eq("placed" => found.length, "lost" => 0)
+    expect(answer["labels"]).to eq("placed" => found.length, "unplaced" => 0)
   end
 
   it "moves, hides and renames a label, which undo takes back and an update from a file keeps" do

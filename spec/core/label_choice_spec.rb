@@ -54,7 +54,7 @@ RSpec.describe TileLoom::Labelling::Selection do
         count = rectangles.length
         choice =
           described_class.new(
-            lost: [800] * count,
+            unplaced_costs: [800] * count,
             costs: [(0..7).map { |place| place * 4 }] * count,
             touching: touching
           ).solve
@@ -70,7 +70,7 @@ RSpec.describe TileLoom::Labelling::Selection do
   it "finds the same whatever was found before it, and keeps what it is given to start from" do
     rectangles = crowd(Random.new(4))
     touching = overlaps(rectangles)
-    given = {lost: [800] * rectangles.length, costs: [(0..7).map { |place| place * 4 }] * rectangles.length}
+    given = {unplaced_costs: [800] * rectangles.length, costs: [(0..7).map { |place| place * 4 }] * rectangles.length}
     first = described_class.new(**given, touching: touching).solve.chosen
     expect(described_class.new(**given, touching: touching.reverse).solve.chosen.compact.length).to eq(
       first.compact.length
@@ -82,7 +82,7 @@ RSpec.describe TileLoom::Labelling::Selection do
 
   it "loses the label that is worth least" do
     choice =
-      described_class.new(lost: [400, 1200, 800], costs: [[0], [0], [0]], touching: [[0, 1], [1, 2], [0, 2]]).solve
+      described_class.new(unplaced_costs: [400, 1200, 800], costs: [[0], [0], [0]], touching: [[0, 1], [1, 2], [0, 2]]).solve
     expect(choice.chosen).to eq([nil, 1, nil])
   end
 end

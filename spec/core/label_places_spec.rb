@@ -120,7 +120,7 @@ RSpec.describe TileLoom::View::Labels::Placing do
       taken = [TileLoom::Geometry::Box.at(90, 60, 20, 20)]
       label = {points: {leader: false}}
       lost = result([point(0, 0, "A long name")], label, symbol: marker, taken: taken)
-      expect([texts(lost), lost.lost.map { |one| [one.title, one.string, one.x, one.y] }]).to eq(
+      expect([texts(lost), lost.unplaced.map { |one| [one.title, one.string, one.x, one.y] }]).to eq(
         [[], [["Main", "A long name", 100.0, 70.0]]]
       )
     end
@@ -283,7 +283,7 @@ RSpec.describe TileLoom::View::Labels::Placing do
       found = result([tiny], {}, taken: [hole])
       x, = place(texts(found).first)
       expect(x).to(satisfy { |left| left > 1 || left < -10 })
-      expect(result([tiny], {areas: {outside: false}}, taken: [hole]).lost.map(&:string)).to eq(["A tiny lochan"])
+      expect(result([tiny], {areas: {outside: false}}, taken: [hole]).unplaced.map(&:string)).to eq(["A tiny lochan"])
     end
   end
 end

@@ -106,11 +106,11 @@ RSpec.describe "Labels on sheets" do
         .features("places", nil)
         .select { |feature| frame.include?(*sheet.view.to_page(feature.wkb.unpack("@5EE"))) }
         .map { |feature| feature.attributes["code"] }
-    said = labels.values_at("placed", "lost").flatten.map { |label| label["text"] }
+    said = labels.values_at("placed", "unplaced").flatten.map { |label| label["text"] }
     expect(said.sort).to eq(shown.sort)
     expect(TileLoom::Compose::SheetFacts.new(sheet).to_h["labels"]).to eq(
       "placed" => labels["placed"].length,
-      "lost" => labels["lost"].length
+      "unplaced" => labels["unplaced"].length
     )
   end
 

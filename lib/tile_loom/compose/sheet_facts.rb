@@ -32,7 +32,7 @@ module TileLoom
         frames = @composer.elements.select(&:gridded?)
         {
           "placed" => frames.sum { |frame| frame.placed_labels(@composer).length },
-          "lost" => frames.sum { |frame| frame.lost_labels(@composer).length }
+          "unplaced" => frames.sum { |frame| frame.unplaced_labels(@composer).length }
         }
       end
 

@@ -8,29 +8,29 @@ module TileLoom
       # composer: of the page.
       def initialize(composer) = @composer = composer
 
-      # placed, lost: see below; to_ground: from page mm to the CRS of the book, [a, b, c, d, e, f].
+      # placed, unplaced: see below; to_ground: from page mm to the CRS of the book, [a, b, c, d, e, f].
       def to_h =
         {
           "placed" => main ? main.placed_labels(@composer).map { |label| placed(label) } : [],
-          "lost" => lost,
+          "unplaced" => unplaced,
           "to_ground" => main && @composer.view.inverse.to_a
         }
 
       # Where they belong, in mm of the page.
-      def lost
+      def unplaced
         @composer
           .elements
           .select(&:gridded?)
           .flat_map do |frame|
             frame
-              .lost_labels(@composer)
-              .map do |lost|
+              .unplaced_labels(@composer)
+              .map do |unplaced|
                 {
-                  "layer" => lost.title,
-                  "text" => lost.string,
+                  "layer" => unplaced.title,
+                  "text" => unplaced.string,
                   "frame" => frame.title,
-                  "x" => lost.x.round(2),
-                  "y" => lost.y.round(2)
+                  "x" => unplaced.x.round(2),
+                  "y" => unplaced.y.round(2)
                 }
               end
           end

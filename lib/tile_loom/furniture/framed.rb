@@ -79,7 +79,7 @@ module TileLoom
       end
 
       # Labelling::UnplacedLabel list: labels of features that have no room in it on a sheet.
-      def lost_labels(sheet) = placing(sheet)&.lost || []
+      def unplaced_labels(sheet) = placing(sheet)&.unplaced || []
 
       # Labelling::PlacedLabel list: labels of features that it shows on a sheet.
       def placed_labels(sheet) = placing(sheet)&.placed || []

@@ -25,7 +25,7 @@ module TileLoom
         @text, @rings, @spec, @base = text, rings, spec, base
       end
 
-      # Proposal list in the area, reaching beyond it where it has no room.
+      # DeferredCandidate list in the area, reaching beyond it where it has no room.
       def inside
         case @spec.course
         when "axis"
@@ -39,7 +39,7 @@ module TileLoom
         end
       end
 
-      # Place list beside it.
+      # Candidate list beside it.
       def outside
         return [] unless @spec.outside?
         box = Geometry::Box.around(@rings.first)

@@ -4,8 +4,8 @@ module TileLoom
   module Labelling
     # A label of one line whose letters follow a course, each with the middle of its foot on it.
     class CurvedSetting
-      # So many letters share a patch at the most.
-      PATCHED = 3
+      # So many letters share a footprint at the most.
+      LETTERS_TOGETHER = 3
 
       attr_reader :text, :letters
 
@@ -42,9 +42,9 @@ module TileLoom
             [turn, 360 - turn].min <= most_deg
           end
 
-      def patches(grow)
+      def footprints(grow)
         line = text.lines.first
-        letters.each_slice(PATCHED).map { |few| patch(few, line, grow) }
+        letters.each_slice(LETTERS_TOGETHER).map { |few| footprint(few, line, grow) }
       end
 
       def nodes(halo: text.rule.halo.stroke)
@@ -64,7 +64,7 @@ module TileLoom
       private
 
       # A rectangle round a few letters, in the direction of the middle one.
-      def patch(few, line, grow)
+      def footprint(few, line, grow)
         middle = few[few.length / 2]
         angle = middle.rotation_deg * Math::PI / 180
         cos, sin = Math.cos(angle), Math.sin(angle)

@@ -2,7 +2,7 @@
 
 module TileLoom
   module Labelling
-    # A Place that is made where it is asked for; cost: what it will cost.
+    # A Candidate that is made where it is asked for; cost: what it will cost.
     class DeferredCandidate
       attr_reader :cost
 

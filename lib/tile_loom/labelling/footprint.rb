@@ -47,7 +47,7 @@ module TileLoom
         along(x1, y1, (angle.abs < 1e-12) ? 0 : angle, 0.0, length, -half, half)
       end
 
-      def corners(patch) = patch[4] || [patch[0], patch[1], patch[2], patch[1], patch[2], patch[3], patch[0], patch[3]]
+      def corners(footprint) = footprint[4] || [footprint[0], footprint[1], footprint[2], footprint[1], footprint[2], footprint[3], footprint[0], footprint[3]]
 
       # Have two an inner point in common?
       def touch?(one, other)

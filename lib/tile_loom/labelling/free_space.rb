@@ -10,22 +10,22 @@ module TileLoom
       # What of the page it is of, as a Geometry::Box.
       attr_reader :box
 
-      # frame: Geometry::Box in page mm; ring: the frame's flat ring where it is no rectangle, or nil; taken: Patches.
+      # frame: Geometry::Box in page mm; ring: the frame's flat ring where it is no rectangle, or nil; taken: Footprints.
       def initialize(frame, ring: nil, taken: [])
         @box = frame.grow(-EDGE_MM)
         @ring = ring
         @taken = Nearby.new
-        taken.each { |patch| @taken.add(patch, patch) }
+        taken.each { |footprint| @taken.add(footprint, footprint) }
         @any = taken.any?
       end
 
-      def holds?(place) = place.patches.all? { |patch| in_frame?(patch) && !(@any && @taken.touched?(patch)) }
+      def holds?(place) = place.footprints.all? { |footprint| in_frame?(footprint) && !(@any && @taken.touched?(footprint)) }
 
       private
 
-      def in_frame?(patch)
-        return false if patch[0] < @box.min_x || patch[1] < @box.min_y || patch[2] > @box.max_x || patch[3] > @box.max_y
-        @ring.nil? || Footprint.corners(patch).each_slice(2).all? { |x, y| in_ring?(x, y) }
+      def in_frame?(footprint)
+        return false if footprint[0] < @box.min_x || footprint[1] < @box.min_y || footprint[2] > @box.max_x || footprint[3] > @box.max_y
+        @ring.nil? || Footprint.corners(footprint).each_slice(2).all? { |x, y| in_ring?(x, y) }
       end
 
       # By crossings of a ray to the right.

@@ -24,7 +24,7 @@ module TileLoom
         text.width + tracking_pt * Type::Face::MM_PER_PT * [text.lines.first.string.length - 1, 0].max
 
       # What it takes; grow: mm of room round it.
-      def patches(grow)
+      def footprints(grow)
         return [plain(grow)] if text.plain? && angle.zero? && tracking_pt.zero?
         return backed(grow) if text.backed?
         text.lines.each_with_index.map do |line, index|
@@ -62,7 +62,7 @@ module TileLoom
       # The place of the text, with mm of room round it, that is nearest to another of the page; nil where that is no
       # further from it than `far`.
       def nearest(x, y, grow: 0.0, far: 0.0)
-        area = Geometry::Geos.union(patches(grow).map { |patch| Geometry::Geos.polygon(Footprint.corners(patch)) })
+        area = Geometry::Geos.union(footprints(grow).map { |footprint| Geometry::Geos.polygon(Footprint.corners(footprint)) })
         point = Geometry::Geos.read(Geometry::Wkb.point(x, y))
         return nil unless area.distance(point) > far
         area.nearest_points(point).then { |points| [points.get_x(0), points.get_y(0)] }

@@ -24,7 +24,7 @@ module TileLoom
         @tried = []
       end
 
-      # Place list, the cheapest first.
+      # Candidate list, the cheapest first.
       def all = best + rest
 
       # The cheapest one, which does for most lines; the others, once they are asked for.
@@ -51,7 +51,7 @@ module TileLoom
         ).beside
       end
 
-      # The Place along the line whose middle is nearest to a place of the page, whatever its bends; nil where there is
+      # The Candidate along the line whose middle is nearest to a place of the page, whatever its bends; nil where there is
       # no room for the text there.
       def nearest(x, y)
         return nil if @trace.to - @trace.from < length

@@ -11,7 +11,7 @@ module TileLoom
       # Above the number of any place, so that a pair of them is one number.
       MANY = 1 << 24
 
-      # wanted: Wanted list; room: Room of the frame; symbols: Nearby of what labels avoid, as [avoidance, layer id,
+      # wanted: LabelRequest list; room: FreeSpace of the frame; symbols: Nearby of what labels avoid, as [avoidance, layer id,
       # feature id or nil for all of the layer].
       def initialize(wanted, room:, symbols: Nearby.new)
         @wanted, @room, @symbols = wanted, room, symbols
@@ -26,7 +26,7 @@ module TileLoom
         @extended = {}
       end
 
-      # {index of a Wanted → Place} of those that have one.
+      # {index of a LabelRequest → Candidate} of those that have one.
       def solve
         @wanted.each_index { |label| admit(label, @wanted[label].places) }
         unfold
@@ -49,19 +49,19 @@ module TileLoom
         wanted = @wanted[label]
         contest(label) if places.empty?
         places.each do |place|
-          squares = place.patches.map { |patch| Nearby.squares(patch) }
+          squares = place.footprints.map { |footprint| Nearby.squares(footprint) }
           # Whoever puts a label on a symbol by hand means it.
           cost = place.cost + (wanted.hand&.placed? ? 0 : covered(place, squares, wanted))
           contest(label) if cost > place.cost
-          next if cost >= wanted.lost
+          next if cost >= wanted.unplaced_cost
           number = @all.length
           @all << place
           @owner << label
           @cost << cost
           @places[label] << number
-          place.patches.each_with_index do |patch, index|
-            @nearby.each_touching(patch, but: label, squares: squares[index]) { |other| touch(other, number) }
-            @nearby.add(patch, number, owner: label, squares: squares[index])
+          place.footprints.each_with_index do |footprint, index|
+            @nearby.each_touching(footprint, but: label, squares: squares[index]) { |other| touch(other, number) }
+            @nearby.add(footprint, number, owner: label, squares: squares[index])
           end
         end
       end
@@ -89,11 +89,11 @@ module TileLoom
 
       def covered(place, squares, wanted)
         found = nil
-        place.patches.each_with_index do |patch, index|
-          @symbols.each_touching(patch, squares: squares[index]) do |symbol|
+        place.footprints.each_with_index do |footprint, index|
+          @symbols.each_touching(footprint, squares: squares[index]) do |symbol|
             avoidance, layer, feature = symbol
             next if layer == wanted.layer.id && (feature.nil? || feature == wanted.feature.id)
-            return wanted.lost if avoidance >= NEVER
+            return wanted.unplaced_cost if avoidance >= NEVER
             (found ||= {}.compare_by_identity)[symbol] = true
           end
         end
@@ -124,7 +124,7 @@ module TileLoom
         order.each_with_index { |place, index| at[place] = index }
         choice =
           Selection.new(
-            lost: wanted.map { |label| @wanted[label].lost },
+            unplaced_costs: wanted.map { |label| @wanted[label].unplaced_cost },
             costs: numbers.map { |list| list.map { |place| @cost[place] } },
             touching: near(at),
             held: wanted.each_with_index.filter_map { |label, index| held_at(index, held[label], at) }.to_h

@@ -22,14 +22,14 @@ module TileLoom
         @gap = spec.gap_mm
       end
 
-      # Place list beside the point: all, the cheapest, the others.
+      # Candidate list beside the point: all, the cheapest, the others.
       def beside = best + rest
 
       def best = [place(@spec.positions.first, 0)]
 
       def rest = @spec.positions.each_with_index.drop(1).map { |position, index| place(position, index) }
 
-      # Place list of those that are moved away, with leader lines.
+      # Candidate list of those that are moved away, with leader lines.
       def moved
         return [] unless @spec.leader?
         RINGS.flat_map do |share|

@@ -2,7 +2,7 @@
 
 module TileLoom
   module Labelling
-    # Chooses a place for each label, so that what is lost and what stands ill costs as little as can be found: labels
+    # Chooses a place for each label, so that what has no place and what stands ill costs as little as can be found: labels
     # that do not touch one another are chosen by themselves; a few that do exactly, by branch and bound; many by the
     # best start and then by moving those that are in the way (local search). All counts in steps and in whole numbers,
     # so that the same labels come out the same anywhere.
@@ -19,11 +19,11 @@ module TileLoom
       # Of all labels.
       attr_reader :total
 
-      # lost: what each label costs where it has no place; costs: of each label a list of what its places cost, whole
+      # unplaced_costs: what each label costs where it has no place; costs: of each label a list of what its places cost, whole
       # numbers; touching: pairs of places of different labels, numbered through all lists in order; held: {label →
       # place} to start from, which are moved only to make room for one that has none.
-      def initialize(lost:, costs:, touching:, held: {})
-        @lost, @held = lost, held
+      def initialize(unplaced_costs:, costs:, touching:, held: {})
+        @unplaced_costs, @held = unplaced_costs, held
         @first = [0]
         costs.each { |list| @first << @first.last + list.length }
         @cost = costs.flatten(1)
@@ -33,9 +33,9 @@ module TileLoom
           @near[one] << other
           @near[other] << one
         end
-        @chosen = Array.new(lost.length)
+        @chosen = Array.new(unplaced_costs.length)
         @blocked = Array.new(@cost.length, 0)
-        @total = lost.sum
+        @total = unplaced_costs.sum
         @trail = []
         @looking = MOST_LOOKING
       end
@@ -50,12 +50,12 @@ module TileLoom
 
       private
 
-      def cost_of(label) = (place = @chosen[label]) ? @cost[place] : @lost[label]
+      def cost_of(label) = (place = @chosen[label]) ? @cost[place] : @unplaced_costs[label]
 
       def put(label, place)
         @trail << label << nil
         @chosen[label] = place
-        @total += @cost[place] - @lost[label]
+        @total += @cost[place] - @unplaced_costs[label]
         near = @near[place]
         index = 0
         while index < near.length
@@ -68,7 +68,7 @@ module TileLoom
         place = @chosen[label] or return
         @trail << label << place
         @chosen[label] = nil
-        @total += @lost[label] - @cost[place]
+        @total += @unplaced_costs[label] - @cost[place]
         near = @near[place]
         index = 0
         while index < near.length
@@ -88,7 +88,7 @@ module TileLoom
 
       # Labels that want one another's room, in lists.
       def groups
-        parent = (0...@lost.length).to_a
+        parent = (0...@unplaced_costs.length).to_a
         @near.each_with_index do |others, place|
           one = others.empty? ? nil : root(parent, @owner[place])
           others.each do |other|
@@ -98,7 +98,7 @@ module TileLoom
             parent[two] = one
           end
         end
-        (0...@lost.length).group_by { |label| root(parent, label) }.values
+        (0...@unplaced_costs.length).group_by { |label| root(parent, label) }.values
       end
 
       def root(parent, label)
@@ -117,14 +117,14 @@ module TileLoom
       # Can none of them cost less?
       def best?(labels) = labels.all? { |label| cost_of(label) <= least(label) }
 
-      def least(label) = (@least ||= {})[label] ||= [@lost[label], *@cost[@first[label]...@first[label + 1]]].min
+      def least(label) = (@least ||= {})[label] ||= [@unplaced_costs[label], *@cost[@first[label]...@first[label + 1]]].min
 
       # Those that are worth most, and of these those that the fewest want the room of, have their places first.
       def start(labels)
         labels
           .reject { |label| @chosen[label] }
           .sort_by do |label|
-            [-@lost[label], (@first[label]...@first[label + 1]).sum { |place| @near[place].length }, label]
+            [-@unplaced_costs[label], (@first[label]...@first[label + 1]).sum { |place| @near[place].length }, label]
           end
           .each { |label| cheapest(label)&.then { |place| put(label, place) } }
       end
@@ -133,7 +133,7 @@ module TileLoom
       # nil where losing it costs less.
       def cheapest(label)
         best = nil
-        cost = @lost[label]
+        cost = @unplaced_costs[label]
         place = @first[label]
         last = @first[label + 1]
         while place < last
@@ -214,7 +214,7 @@ module TileLoom
         return if (@left -= 1).negative? || bound(order, index) >= @best_total
         label = order[index]
         (@first[label]...@first[label + 1])
-          .select { |place| @blocked[place].zero? && @cost[place] < @lost[label] }
+          .select { |place| @blocked[place].zero? && @cost[place] < @unplaced_costs[label] }
           .sort_by { |place| [@cost[place], place] }
           .each do |place|
             put(label, place)
@@ -230,14 +230,14 @@ module TileLoom
         sum = @total
         while index < order.length
           label = order[index]
-          cost = @lost[label]
+          cost = @unplaced_costs[label]
           place = @first[label]
           last = @first[label + 1]
           while place < last
             cost = @cost[place] if @cost[place] < cost && @blocked[place].zero?
             place += 1
           end
-          sum += cost - @lost[label]
+          sum += cost - @unplaced_costs[label]
           index += 1
         end
         sum

@@ -56,9 +56,9 @@ module TileLoom
         drawings.map(&:group).reject { |group| group.children.empty? }
       end
 
-      # What is left when it is done. nodes: of the layers; names: of their labels, whose boxes are taken; lost,
+      # What is left when it is done. nodes: of the layers; names: of their labels, whose boxes are taken; unplaced,
       # placed: Labelling::UnplacedLabel and Labelling::PlacedLabel.
-      Drawn = Struct.new(:nodes, :names, :taken, :entries, :layers, :names_left_out, :told, :lost, :placed)
+      Drawn = Struct.new(:nodes, :names, :taken, :entries, :layers, :names_left_out, :told, :unplaced, :placed)
 
       def drawn =
         Drawn.new(
@@ -69,7 +69,7 @@ module TileLoom
           shown_layers,
           names_left_out,
           told,
-          labels.lost,
+          labels.unplaced,
           labels.placed
         )
 
@@ -87,12 +87,12 @@ module TileLoom
         return [] unless @names
         fieldless +
           labels
-            .lost
+            .unplaced
             .group_by(&:layer)
-            .map do |id, lost|
-              wanted, count = labels.counts.fetch(id), lost.length
-              "#{count} of #{wanted} labels of #{lost.first.title} #{(count == 1) ? "has" : "have"} no room on this sheet: " \
-                "#{Sentences.listed(lost.map { |one| "“#{one.string}”" }.uniq, MOST_LISTED)}."
+            .map do |id, unplaced|
+              wanted, count = labels.counts.fetch(id), unplaced.length
+              "#{count} of #{wanted} labels of #{unplaced.first.title} #{(count == 1) ? "has" : "have"} no room on this sheet: " \
+                "#{Sentences.listed(unplaced.map { |one| "“#{one.string}”" }.uniq, MOST_LISTED)}."
             end
       end
 

@@ -1024,7 +1024,7 @@ export interface SheetFacts {
   left_out: string[];
   labels: {
     placed: number;
-    lost: number;
+    unplaced: number;
   };
   /**
    * The feature that the sheet is of: was it made for it, or does it show most of it?
@@ -1164,9 +1164,9 @@ export interface PlacedLabel {
 }
 /**
  * This interface was referenced by `Answers`'s JSON-Schema
- * via the `definition` "lost_label".
+ * via the `definition` "unplaced_label".
  */
-export interface LostLabel {
+export interface UnplacedLabel {
   layer: string;
   text: string;
   frame: string;
@@ -1179,7 +1179,7 @@ export interface LostLabel {
  */
 export interface SheetLabels {
   placed: PlacedLabel[];
-  lost: LostLabel[];
+  unplaced: UnplacedLabel[];
   to_ground: ToGround | null;
 }
 /**

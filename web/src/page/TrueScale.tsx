@@ -59,14 +59,14 @@ export function TrueScale({ sheet }: { sheet: number }) {
 // How many labels a sheet shows, and how many have no room on it.
 export function LabelCount({ sheet }: { sheet: number }) {
   const labels = useFacts(sheet).data?.labels;
-  if (!labels || labels.placed + labels.lost === 0) return null;
+  if (!labels || labels.placed + labels.unplaced === 0) return null;
   return (
     <>
       {" "}
       <b>{count(labels.placed, "label")}</b> here
-      {labels.lost ? (
+      {labels.unplaced ? (
         <>
-          , <b>{labels.lost} without room</b>
+          , <b>{labels.unplaced} without room</b>
         </>
       ) : null}
       .

@@ -28,7 +28,7 @@ module TileLoom
         def boxes =
           shown
             .select(&:text?)
-            .flat_map { |note| setting(note).patches(0.2).map { |patch| Geometry::Box.new(*patch.first(4)) } }
+            .flat_map { |note| setting(note).footprints(0.2).map { |footprint| Geometry::Box.new(*footprint.first(4)) } }
 
         # Texts that the frame cuts, in sentences.
         def told
@@ -37,8 +37,8 @@ module TileLoom
             .select(&:text?)
             .reject do |note|
               setting(note)
-                .patches(0.0)
-                .all? { |patch| frame.include?(patch[0], patch[1]) && frame.include?(patch[2], patch[3]) }
+                .footprints(0.0)
+                .all? { |footprint| frame.include?(footprint[0], footprint[1]) && frame.include?(footprint[2], footprint[3]) }
             end
             .map { |note| "The frame cuts the note “#{note.title}”." }
         end

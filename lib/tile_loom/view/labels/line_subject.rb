@@ -14,7 +14,7 @@ module TileLoom
           found = Geometry::Wkb.each_run(@wkb).flat_map { |_, run, _| (run.length < 4) ? [] : stretches(run) }
           shown = found.select { |label| label.shown && label.group }
           # One that has but one label here must have it.
-          shown.first.lost = scope.worth(rule) if shown.one?
+          shown.first.unplaced_cost = scope.worth(rule) if shown.one?
           found
         end
 
@@ -55,7 +55,7 @@ module TileLoom
           places = places(text_of(hand), trace, from, to)
           x, y = places.middle_seen
           more = -> { short_places { |one| places(one, trace, from, to).all } + beside(places) }
-          same = {number: number, group: [rule.object_id, feature.id], lost: Placing::LOST_AGAIN, hand: hand}
+          same = {number: number, group: [rule.object_id, feature.id], unplaced_cost: Placing::LOST_AGAIN, hand: hand}
           if hand&.placed?
             label(x, y, shown, [by_hand(hand, places)].compact, **same, more: -> { places.all + more.call })
           else

@@ -7,7 +7,7 @@ module TileLoom
       class Placing
         # So far round the frame labels are thought of, too, so that neighbouring sheets come to the same.
         COLLAR_MM = 20
-        # What a lost label costs at priority 0, and more at 100; what one of several labels of a line costs.
+        # What an unplaced label costs at priority 0, and more at 100; what one of several labels of a line costs.
         LOST, LOST_MORE, LOST_AGAIN = 400, 800, 300
 
         # drawings: LayerDrawing list, the bottom layer first; hand: Symbology::Labels::HandSet; ring: of the frame where
@@ -44,7 +44,7 @@ module TileLoom
           @drawings.each do |drawing|
             avoidance = self.class.avoidance(drawing.layer)
             if avoidance.positive?
-              drawing.each_symbol(@window) { |patch, id| nearby.add(patch, [avoidance, drawing.layer.id, id]) }
+              drawing.each_symbol(@window) { |footprint, id| nearby.add(footprint, [avoidance, drawing.layer.id, id]) }
             end
           end
           nearby
@@ -54,10 +54,10 @@ module TileLoom
           placed = wanted.each_with_index.filter_map { |label, index| [label, found[index]] if found[index] }
           Labelling::Result.new(
             nodes: groups(placed),
-            boxes: placed.flat_map { |_, place| place.patches.map { |patch| Geometry::Box.new(*patch.first(4)) } },
+            boxes: placed.flat_map { |_, place| place.footprints.map { |footprint| Geometry::Box.new(*footprint.first(4)) } },
             holes: holes(placed),
             placed: placed.map { |label, place| placed_of(label, place) },
-            **lost(wanted, found)
+            **unplaced(wanted, found)
           )
         end
 
@@ -103,18 +103,18 @@ module TileLoom
             .select { |label, _| label.rule.lines.breaks? && label.rule.lines.on? }
             .group_by { |label, _| label.layer.id }
             .transform_values do |list|
-              list.flat_map { |_, place| place.patches.map { |patch| Labelling::Footprint.corners(patch) } }
+              list.flat_map { |_, place| place.footprints.map { |footprint| Labelling::Footprint.corners(footprint) } }
             end
         end
 
         # Of several labels of a line one is enough.
-        def lost(wanted, found)
+        def unplaced(wanted, found)
           shown = wanted.each_with_index.select { |label, _| label.shown }
           groups = shown.group_by { |label, index| label.group || index }
           missed =
             groups.each_value.reject { |list| list.any? { |_, index| found[index] } }.map { |list| list.first.first }
           {
-            lost:
+            unplaced:
               missed.map do |label|
                 Labelling::UnplacedLabel.new(label.layer.id, label.layer.title, label.string, label.x, label.y)
               end,

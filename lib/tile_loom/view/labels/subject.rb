@@ -6,7 +6,7 @@ module TileLoom
       # A feature that is to have the label of a rule, or several along its line. A kind of geometry is a file beside
       # this one that answers `wanted` with Labelling::LabelRequest.
       class Subject
-        # What an abbreviation costs, and what a lost label that stands by hand.
+        # What an abbreviation costs, and what an unplaced label that stands by hand.
         SHORT, BY_HAND = 200, 1_000_000
         # Areas and lines are looked at as coarsely as this.
         COARSE_MM = 0.2
@@ -41,9 +41,9 @@ module TileLoom
           yield(short_text).map { |place| place.dearer(SHORT) }
         end
 
-        # The Wanted; nil where it is hidden by hand. others, more: see there; of one that was put somewhere by hand for
+        # The LabelRequest; nil where it is hidden by hand. others, more: see there; of one that was put somewhere by hand for
         # all sheets more is for where one of them has no room for it there.
-        def label(x, y, shown, places, number: 0, group: nil, lost: nil, hand: nil, others: nil, more: nil)
+        def label(x, y, shown, places, number: 0, group: nil, unplaced_cost: nil, hand: nil, others: nil, more: nil)
           return nil if hand&.hidden?
           Labelling::LabelRequest.new(
             layer: scope.layer,
@@ -52,7 +52,7 @@ module TileLoom
             string: (hand&.text || lines.join(" ")).tr("\n", " "),
             x: x,
             y: y,
-            lost: hand&.placed? ? BY_HAND : lost || scope.worth(rule),
+            unplaced_cost: hand&.placed? ? BY_HAND : unplaced_cost || scope.worth(rule),
             shown: shown,
             group: hand&.placed? ? nil : group,
             places: places,

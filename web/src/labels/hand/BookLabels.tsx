@@ -6,12 +6,12 @@ import { count } from "../../api/words";
 import { toldElsewhere } from "../../api/toldElsewhere";
 import { leafAt, leafCount } from "../../frame/leaves";
 import { useSheet } from "../../frame/useSheet";
-import { labelsPath, type LostLabel, type SheetLabels } from "./useLabels";
+import { labelsPath, type UnplacedLabel, type SheetLabels } from "./useLabels";
 
 interface Found {
   number: number;
   name: string;
-  lost: LostLabel[];
+  unplaced: UnplacedLabel[];
 }
 
 // The labels without room of the whole book, page by page; it can be stopped on the way.
@@ -27,14 +27,14 @@ export function BookLabels() {
     for (let place = 0; place < pages && !stopped.current; place += 1) {
       const leaf = leafAt(book, place);
       if (leaf) {
-        const { lost } = await get<Pick<SheetLabels, "lost">>(`${labelsPath(book.id, leaf.number)}/lost`);
-        if (lost.length) list.push({ number: leaf.number, name: leaf.name, lost });
+        const { unplaced } = await get<Pick<SheetLabels, "unplaced">>(`${labelsPath(book.id, leaf.number)}/unplaced`);
+        if (unplaced.length) list.push({ number: leaf.number, name: leaf.name, unplaced });
       }
       setFound({ revision: book.revision, pages: place + 1, list: [...list], done: place + 1 === pages });
     }
   };
   const running = found !== null && !found.done && !stopped.current;
-  const total = found?.list.reduce((sum, page) => sum + page.lost.length, 0) ?? 0;
+  const total = found?.list.reduce((sum, page) => sum + page.unplaced.length, 0) ?? 0;
   return (
     <Box component="section" aria-label="Labels of the whole book" sx={{ mt: 1, fontSize: 13 }}>
       {running ? (
@@ -69,7 +69,7 @@ export function BookLabels() {
               <Button sx={{ px: 0, py: 0, minHeight: 24 }} onClick={() => go(page.number)}>
                 {page.name}
               </Button>{" "}
-              {page.lost.map((lost) => lost.text).join(", ")}
+              {page.unplaced.map((label) => label.text).join(", ")}
             </Box>
           ))}
         </>

@@ -117,10 +117,10 @@ export function LabelsOnPage({ labels, perMm, width, height, picked, onPick }: L
           </Box>
         );
       })}
-      {data.lost.map((label, index) => (
+      {data.unplaced.map((label, index) => (
         <g
           key={index}
-          data-lost={label.text}
+          data-unplaced={label.text}
           stroke="#b3261e"
           strokeWidth={2 / perMm}
           style={{ pointerEvents: "auto" }}

@@ -60,15 +60,15 @@ export function LabelsPanel({
         </Box>
       )}
       {shown && label && <PickedLabel key={picked} labels={labels} label={label} />}
-      {shown && data && data.lost.length > 0 && (
+      {shown && data && data.unplaced.length > 0 && (
         <Box component="section" aria-label="Labels without room" sx={{ mt: 1, fontSize: 13 }}>
-          <b>{count(data.lost.length, "label")} without room</b>
+          <b>{count(data.unplaced.length, "label")} without room</b>
           <Box component="ul" sx={{ m: 0, p: 0, listStyle: "none" }}>
-            {data.lost.map((lost, index) => (
+            {data.unplaced.map((label, index) => (
               <li key={index}>
-                {lost.text}{" "}
+                {label.text}{" "}
                 <Box component="span" sx={{ color: "text.secondary" }}>
-                  {lost.layer}
+                  {label.layer}
                 </Box>
               </li>
             ))}

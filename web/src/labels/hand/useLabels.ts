@@ -4,9 +4,9 @@ import { useBook, useChange } from "../../api/book";
 import { get } from "../../api/client";
 import { toGround } from "../../page/onGround";
 import type { LabelByHand } from "../../api/types";
-import type { LostLabel, PlacedLabel, SheetLabels } from "../../generated/answers";
+import type { UnplacedLabel, PlacedLabel, SheetLabels } from "../../generated/answers";
 
-export type { LostLabel, PlacedLabel, SheetLabels };
+export type { UnplacedLabel, PlacedLabel, SheetLabels };
 
 // Of what a label is, whatever was done to it.
 export const keyOf = (label: { layer: string; rule: string; number?: number; feature: LabelByHand["feature"] }) =>
