@@ -26,7 +26,7 @@ module Bench
         Array.new(READERS) { |i| Thread.new { read(Random.new(i)) } } +
         Array.new(EDITORS) { |i| Thread.new { edit(Random.new(100 + i), i) } }
       threads.each(&:join)
-      {"proofs" => told(@proofs), "edits" => told(@edits), "not 200" => @others.size}
+      {"proofs" => notices(@proofs), "edits" => notices(@edits), "not 200" => @others.size}
     end
 
     private
@@ -83,7 +83,7 @@ module Bench
       end
     end
 
-    def told(queue)
+    def notices(queue)
       all = Array.new(queue.size) { queue.pop }.sort
       at = ->(share) { all.empty? ? 0 : all[((all.length - 1) * share).round].round }
       {"count" => all.length, "p50 ms" => at[0.5], "p95 ms" => at[0.95], "most ms" => at[1.0]}

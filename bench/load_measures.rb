@@ -22,7 +22,7 @@ module Bench
           @environment = Setup::Gems::ENVIRONMENT.merge(environment, "STORE" => store)
           system(@environment, "ruby", "setup/prepare_data.rb", chdir: ROOT, out: File::NULL) or
             raise "the demo book for the measurement of load could not be made"
-          told(served { |port| [Load.new(port, SECONDS).run, Load.new(port, SECONDS).run].last })
+          notices(served { |port| [Load.new(port, SECONDS).run, Load.new(port, SECONDS).run].last })
         end
       end
     end
@@ -55,7 +55,7 @@ module Bench
       raise "the server for the measurement of load did not start"
     end
 
-    def told(found)
+    def notices(found)
       pair = ->(kind) { format("%d ms · %d ms", *found[kind].values_at("p50 ms", "p95 ms")) }
       [
         ["#{Load::READERS} readers, #{Load::EDITORS} editors and a run: proofs, p50 · p95", pair["proofs"]],

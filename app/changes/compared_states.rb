@@ -63,10 +63,10 @@ module App
       snapshot = Snapshot.of(book)
       ids = snapshot.cells.to_h { |cell| [cell.number, cell.id] }
       seen = Hash.new(0)
-      snapshot.run.leaves.to_h do |leaf|
-        number = leaf.number
-        key = number.positive? ? "cell #{ids[number]}" : "page #{leaf.name}"
-        [[key, seen[key] += 1], [number, leaf.name]]
+      snapshot.run.book_pages.to_h do |book_page|
+        number = book_page.number
+        key = number.positive? ? "cell #{ids[number]}" : "page #{book_page.name}"
+        [[key, seen[key] += 1], [number, book_page.name]]
       end
     end
   end

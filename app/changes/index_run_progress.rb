@@ -9,7 +9,7 @@ module App
     def initialize(run)
       @run = run
       @done = @total = 0
-      @told = 0.0
+      @notices = 0.0
     end
 
     def expect(count) = @total += count
@@ -17,8 +17,8 @@ module App
     def step(count)
       @done += count
       now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-      return if now - @told < EVERY_S
-      @told = now
+      return if now - @notices < EVERY_S
+      @notices = now
       raise Stopped unless @run.wanted?
       @run.update_columns(done: [@done, @total].min, total: @total)
     end

@@ -42,7 +42,7 @@ module App
     def features(layer, position)
       reader = @shifts.reader(title: layer.title) { |crs| @folio.reader(layer, position, target: crs) }
       LayerImport.new(@book).keep(reader, key: layer.id, name: layer.data&.fetch("file", nil))
-      tell(layer, reader.told)
+      tell(layer, reader.notices)
     end
 
     # A layer of pixels, with those beside the document; without any where it came alone.
@@ -53,7 +53,7 @@ module App
         return tell(layer, ["Its pixels do not come with a book file; update the layer from their file."])
       end
       data = layer.data
-      _, told =
+      _, notices =
         RasterImport.new(@book).keep(
           @folio.files(layer),
           key: layer.id,
@@ -63,7 +63,7 @@ module App
           reference: data["crs"],
           began: ->(row) { keep_original(layer, row) }
         )
-      tell(layer, told)
+      tell(layer, notices)
     end
 
     # The files that the pixels came from are kept, as those of an import are, so that the book can be carried on.

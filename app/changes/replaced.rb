@@ -12,7 +12,7 @@ module App
     end
 
     # Sentences. operations: those that were done, recorded last; before: the document that they were done on.
-    def told(operations, before)
+    def descriptions(operations, before)
       others = theirs(@book.edit_position)
       return [] if others.empty?
       found =

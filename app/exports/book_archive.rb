@@ -20,7 +20,7 @@ module App
           writer = TileLoom::Document::BookZipWriter.new(CarriedBook.new(Book.find(@book.id), folder))
           File.open(path, "wb") { |io| writer.write(io) }
         end
-        yield path, writer.told
+        yield path, writer.notices
       end
     end
   end

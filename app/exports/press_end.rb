@@ -36,7 +36,7 @@ module App
 
     def name_of(number)
       return @run.cells.find { |row| row["number"] == number }&.fetch("name") || number.to_s if number.positive?
-      @run.press.run.leaf(number)&.name || number.to_s
+      @run.press.run.book_page(number)&.name || number.to_s
     end
 
     def bind

@@ -70,7 +70,7 @@ module App
             sheets: @order.sheets.strip.presence || "all",
             order_given: @given,
             names: press.names.transform_keys { |item| key_of(item) },
-            told: press.order.form.told(press) + press.file_names.told,
+            notices: press.order.form.notices(press) + press.file_names.notices,
             total: press.items.length,
             revision: @book.revision,
             position: @book.edit_position,

@@ -19,13 +19,13 @@ module App
     def draw_all
       @press = @run.press(later: @again)
       @form = @run.order.form
-      @missing, @told, @pages = @piece.lacking.dup, @piece.told || {}, kept_pages
+      @missing, @notices, @pages = @piece.lacking.dup, @piece.notices || {}, kept_pages
       @done = @again ? @piece.numbers.length - @piece.lacking.length : 0
       return forget if items.find { |item| !@run.wanted? || !take(item) }
       @piece.update!(
         pages: @form.paged? ? @piece.numbers.filter_map { |number| @pages[number] }.join : nil,
         missing: @missing,
-        told: @told,
+        notices: @notices,
         finished: true
       )
     end
@@ -33,7 +33,7 @@ module App
     # Items of the press by the numbers of the piece.
     def items
       wanted = @again ? @piece.lacking.keys.map(&:to_i) : @piece.numbers
-      all = @press.run.leaves.to_h { |leaf| [leaf.number, leaf] }
+      all = @press.run.book_pages.to_h { |book_page| [book_page.number, book_page] }
       all[PressPiece::GROUND] = TileLoom::Output::Press::GROUND
       wanted.filter_map { |number| all[number] }
     end
@@ -46,7 +46,7 @@ module App
     # Draws an item; true unless it is not wanted any more.
     def take(item)
       number = PressPiece.number_of(item)
-      outcome = @press.attempt(item) { @form.paged? ? @press.page(item, told: true) : made(item, number) }
+      outcome = @press.attempt(item) { @form.paged? ? @press.page(item, notices: true) : made(item, number) }
       outcome.trouble ? @missing[number.to_s] = outcome.trouble : @missing.delete(number.to_s)
       kept(item, number, outcome.made) if outcome.made
       @piece.update_columns(done: @done += 1)
@@ -58,7 +58,7 @@ module App
 
     def kept(item, number, made)
       @pages[number] = made.dump if @form.paged?
-      @told[TileLoom::Output::Press.name_of(item)] = made.told if made.told.any?
+      @notices[TileLoom::Output::Press.name_of(item)] = made.notices if made.notices.any?
     end
 
     # In the order of the pages, behind the file of the ground.

@@ -21,16 +21,16 @@ module App
           original_name: name.to_s[0, 250]
         )
       began&.call(layer)
-      told = []
+      notices = []
       choice = {picture: picture, kind: kind, reference: reference, wanted: wanted}
       Rasters.make(layer.id) do |folder|
         TileLoom::Raster::Prepare.open(files, names: [name], **choice) do |prepare|
           prepare.write(folder) { |share| yield((share * STEPS).round) if block_given? }
-          told = prepare.told
+          notices = prepare.notices
         end
       end
       finish(layer)
-      [layer, told]
+      [layer, notices]
     end
 
     # What a layer of pixels looks like that came without a look, by what the pixels are.

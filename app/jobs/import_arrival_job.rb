@@ -141,7 +141,7 @@ module App
 
       def import_pixels(arrival, file, wanted, layers, report)
         began = ->(row) { layers << row.tap { row.update!(arrival_id: arrival.id) } }
-        _, told =
+        _, notices =
           RasterImport
             .new(arrival.book)
             .keep(
@@ -158,7 +158,7 @@ module App
               raise Stopped unless arrival.wanted?
               arrival.update_columns(done: steps)
             end
-        arrival.update!(remarks: (arrival.remarks + told).first(50))
+        arrival.update!(remarks: (arrival.remarks + notices).first(50))
       end
 
       # A key of its own, or the next version of the layer's that it replaces.

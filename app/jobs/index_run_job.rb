@@ -46,9 +46,9 @@ module App
 
       def read_book_file(run, book)
         archive = BookArchive.new(book)
-        archive.make do |path, told|
+        archive.make do |path, notices|
           FileRun.new(run).keep(path, archive.name)
-          {"path" => "/api/books/#{book.id}/index/runs/#{run.id}/file", "told" => told}
+          {"path" => "/api/books/#{book.id}/index/runs/#{run.id}/file", "notices" => notices}
         end
       end
 

@@ -30,7 +30,7 @@ module App
 
       private
 
-      def name(piece, number) = piece.press_run.press.run.leaf(number)&.name || number
+      def name(piece, number) = piece.press_run.press.run.book_page(number)&.name || number
 
       def sheets(piece)
         return "the ground" if piece.numbers == [PressPiece::GROUND]

@@ -12,7 +12,7 @@ module App
             .files
             .select(&:pdf?)
             .map { |file| Finished.with_file(file.place) { |path| printer.print(path, file.name) } }
-        run.update!(printing: told(printer, jobs))
+        run.update!(printing: report(printer, jobs))
       rescue TileLoom::Refusal => error
         run.update!(printing: error.message)
       end
@@ -24,7 +24,7 @@ module App
         PressRun.find_by(id: run_id)&.update!(printing: "Sending to the printer failed; see the worker’s log.")
 
       # Printed at once as far as the printer is free; what waits there is said.
-      def told(printer, jobs)
+      def report(printer, jobs)
         left = jobs
         PrintRunJob::TRIES.times do
           left = left.reject { |job| printer.state(job) == Ipp::JOB_COMPLETED }

@@ -36,7 +36,7 @@ module App
       found = Dir[File.join(folder, "*")].select { |path| Time.now - File.lstat(path).mtime > OLD_S || !lives?(path) }
       bytes = found.sum { |path| size(path) }
       found.each { |path| FileUtils.rm_rf(path) }
-      told(found.length, "temporary file", "removed (#{megabytes(bytes)})")
+      report(found.length, "temporary file", "removed (#{megabytes(bytes)})")
     end
 
     # Books that were being made of a file, with no job to go on.
@@ -44,7 +44,7 @@ module App
       return if WorkQueue.jobs(:start_book, :open_book).exists?
       gone = left(Book.where(making: true)).to_a
       gone.each(&:discard)
-      told(gone.length, "half-made book", "removed")
+      report(gone.length, "half-made book", "removed")
     end
 
     # Files that were to be looked into or brought in, with no job to do it: they get one again, or the reason.
@@ -60,7 +60,7 @@ module App
           )
         end
       end
-      told(waiting.length, "file", "taken up again that an end of the server had left")
+      report(waiting.length, "file", "taken up again that an end of the server had left")
     end
 
     # Originals without an arrival, of one that came to nothing, or of which no layer is left; of a folder alone.
@@ -74,7 +74,7 @@ module App
       gone = gone.select { |path| Time.now - File.mtime(path) > 60 }
       bytes = gone.sum { |path| size(path) }
       gone.each { |path| FileUtils.rm_rf(path) }
-      told(gone.length, "original", "removed that belong to no import (#{megabytes(bytes)})")
+      report(gone.length, "original", "removed that belong to no import (#{megabytes(bytes)})")
     end
 
     # Finished runs beyond the days that the operator keeps them for.
@@ -82,7 +82,7 @@ module App
       days = PressRun.kept_days or return
       gone = PressRun.where(state: PressRun::ENDED).where("finished_at < ?", Time.now.utc - days * 86_400).to_a
       gone.each(&:discard)
-      told(gone.length, "run", "deleted with its files, older than #{days} days")
+      report(gone.length, "run", "deleted with its files, older than #{days} days")
     end
 
     # Of runs that came to nothing.
@@ -92,7 +92,7 @@ module App
           .where(press_run_id: PressRun.where.not(state: [*PressRun::OPEN, "incomplete"]).select(:id))
           .where.not(pages: nil)
           .update_all(pages: nil)
-      told(count, "piece", "of ended runs emptied of its pages")
+      report(count, "piece", "of ended runs emptied of its pages")
     end
 
     # Files of which there is no run; of a folder alone.
@@ -105,13 +105,13 @@ module App
         end
       bytes = gone.sum { |path| size(path) }
       FileUtils.rm_f(gone)
-      told(gone.length, "file", "of no run deleted (#{megabytes(bytes)})")
+      report(gone.length, "file", "of no run deleted (#{megabytes(bytes)})")
     end
 
     # Old steps of histories, merged.
     def history
       count = Book.where(making: false).find_each.sum { |book| HistoryCompaction.new(book).run }
-      told(count, "old step", "merged with others in the history of books")
+      report(count, "old step", "merged with others in the history of books")
     end
 
     # Layers that were brought in and that neither the book nor its history names, as of an import that failed.
@@ -124,7 +124,7 @@ module App
         end
       features = gone.sum { |layer| FeatureBatch.of(layer).sum(:feature_count) }
       gone.each(&:discard)
-      told(gone.length, "removed layer", "with #{features} features deleted, which no history names")
+      report(gone.length, "removed layer", "with #{features} features deleted, which no history names")
     end
 
     # Pixels of no layer, as of an import that was cut off.
@@ -132,14 +132,14 @@ module App
       gone = Rasters.of_others(Layer.pluck(:id)).select { |path| Time.now - File.mtime(path) > OLD_S }
       bytes = gone.sum { |path| size(path) }
       gone.each { |path| FileUtils.rm_rf(path) }
-      told(gone.length, "folder", "of pixels of no layer deleted (#{megabytes(bytes)})")
+      report(gone.length, "folder", "of pixels of no layer deleted (#{megabytes(bytes)})")
     end
 
     def index_runs
       count =
         IndexRun.where.not(state: IndexRun::OPEN).where("updated_at < ?", Time.now.utc - IndexRun::KEPT_S).delete_all
       FileRun.sweep
-      told(count, "finished piece of work on an index", "forgotten")
+      report(count, "finished piece of work on an index", "forgotten")
     end
 
     # Typefaces and pictures that no book, no kept design, no history and no run names.
@@ -152,7 +152,7 @@ module App
       gone = old.pluck(:id, :content).reject { |_, content| named.include?(content) }
       # One that was taken in again meanwhile is old no longer.
       old.where(id: gone.map(&:first)).delete_all
-      told(gone.length, "typeface or picture", "deleted that nothing names")
+      report(gone.length, "typeface or picture", "deleted that nothing names")
     end
 
     private
@@ -171,7 +171,7 @@ module App
       %w[failed cancelled].include?(arrival.state) ||
         (arrival.state == "done" && !Layer.exists?(arrival_id: arrival.id))
 
-    def told(count, what, done) =
+    def report(count, what, done) =
       count.zero? ? nil : "#{count} #{what}#{"s" if count > 1 && !what.include?(" or ")}: #{done}."
 
     def megabytes(bytes) = "#{(bytes / 1024.0**2).round(1)} MB"

@@ -53,7 +53,7 @@ module App
 
     # Keeps what a reader put right and left out, to be told.
     def remember(reader)
-      update!(remarks: (remarks + reader.told).first(50))
+      update!(remarks: (remarks + reader.notices).first(50))
     end
 
     # Refusal where a table among the layers of these names has no columns of places.

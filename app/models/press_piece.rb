@@ -7,7 +7,7 @@ module App
     # Sheets of a piece: of pages that are bound, and of files that are each finished by themselves.
     SHEETS = 16
     FILES = 4
-    # Stands for the ground of all sheets among the numbers of pages (see TileLoom::Layout::Leaf).
+    # Stands for the ground of all sheets among the numbers of pages (see TileLoom::Layout::BookPage).
     GROUND = -1
 
     belongs_to :press_run
@@ -16,7 +16,7 @@ module App
     # {number → why it is missing}
     attribute :missing, :json
     # {name of a sheet → sentences}
-    attribute :told, :json
+    attribute :notices, :json
 
     def self.number_of(item) = (item == TileLoom::Output::Press::GROUND) ? GROUND : item.number
 

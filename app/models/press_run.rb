@@ -19,7 +19,7 @@ module App
     attribute :order_given, :json
     # {number of an item → name of its file}; of a form that is one file, {"book" → its name}
     attribute :names, :json
-    attribute :told, :json
+    attribute :notices, :json
     # The book as it was when the missing sheets were asked for: {document, cells, revision}.
     attribute :later, :json
 

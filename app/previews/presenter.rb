@@ -103,7 +103,7 @@ module App
         **numbers(book, session),
         **following(book),
         "reprojection" => Reprojection.open_for(book)&.then { |change| reprojection(change) },
-        "told" =>
+        "notice" =>
           Reprojection
             .where(book_id: book.id, state: "failed")
             .where("updated_at > ?", Time.now.utc - 600)
@@ -324,18 +324,18 @@ module App
     # In their order. after: behind how many sheets it stands.
     def pages(run)
       sheets = 0
-      run.leaves.filter_map do |leaf|
-        sheets += 1 if leaf.sheet?
-        next if leaf.sheet?
+      run.book_pages.filter_map do |book_page|
+        sheets += 1 if book_page.sheet?
+        next if book_page.sheet?
         {
-          "number" => leaf.number,
-          "kind" => leaf.kind.to_s,
-          "name" => leaf.name,
-          "page" => leaf.page&.id,
-          "position" => leaf.position,
-          "folio" => leaf.folio,
+          "number" => book_page.number,
+          "kind" => book_page.kind.to_s,
+          "name" => book_page.name,
+          "page" => book_page.page&.id,
+          "position" => book_page.position,
+          "folio" => book_page.folio,
           "after" => sheets,
-          "sheets" => leaf.cells.length
+          "sheets" => book_page.cells.length
         }
       end
     end
@@ -443,7 +443,7 @@ module App
     def index_run(run) = run.attributes.slice("id", "purpose", "state", "done", "total", "reason")
 
     # session: of the browser that asks; pieces: [how many are done, what is told] of each piece.
-    def run(run, session: nil, pieces: run.pieces.pluck(:done, :told))
+    def run(run, session: nil, pieces: run.pieces.pluck(:done, :notices))
       files = run.files.to_a
       {
         "id" => run.id,
@@ -465,7 +465,7 @@ module App
         "asked_from" => run.asked_from,
         "printing" => run.printing,
         "printable" => !Printer.address.nil? && files.any?(&:pdf?),
-        "told" => run_told(run, pieces.map(&:last)),
+        "notices" => run_told(run, pieces.map(&:last)),
         "files" => files.first(MOST_FILES).map { |file| file.attributes.slice("id", "name", "bytes", "sha256") },
         "file_count" => files.length,
         "ready" => run.state == "done"
@@ -474,14 +474,14 @@ module App
 
     MOST_FILES = 200
 
-    # Sentences of the run, each with the sheets that it is about. told: {name of a sheet → sentences} of each piece.
-    def run_told(run, told)
+    # Sentences of the run, each with the sheets that it is about. notices: {name of a sheet → sentences} of each piece.
+    def run_told(run, notices)
       found = Hash.new { |hash, sentence| hash[sentence] = [] }
-      told.compact.each do |sheets|
+      notices.compact.each do |sheets|
         sheets.each { |sheet, sentences| sentences.each { |sentence| found[sentence] << sheet } }
       end
       [
-        *(run.told || []).map { |sentence| {"message" => sentence, "sheets" => []} },
+        *(run.notices || []).map { |sentence| {"message" => sentence, "sheets" => []} },
         *found.map { |sentence, sheets| {"message" => sentence, "sheets" => sheets} }
       ]
     end

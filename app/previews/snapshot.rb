@@ -37,20 +37,20 @@ module App
         raise(TileLoom::Refusal.new("requests.no_such_sheet", number: number, count: cells.length))
     end
 
-    def composer(cell, **options) = composed(run.leaf(cell.number), **options)
+    def composer(cell, **options) = composed(run.book_page(cell.number), **options)
 
     # Stands for the index sheet where sheets are asked for by number.
-    INDEX = TileLoom::Layout::Leaf::INDEX
+    INDEX = TileLoom::Layout::BookPage::INDEX
 
     # All pages of the book.
     def run = document.run(source)
 
-    # The composer of a page by its number (see TileLoom::Layout::Leaf).
+    # The composer of a page by its number (see TileLoom::Layout::BookPage).
     def composer_of(number, **options)
       return composer(cell(number), **options) if number.positive?
-      leaf = run.leaf(number)
-      raise TileLoom::Refusal.new((number == INDEX) ? "requests.no_index_sheet" : "requests.no_such_page") unless leaf
-      composed(leaf, **options)
+      book_page = run.book_page(number)
+      raise TileLoom::Refusal.new((number == INDEX) ? "requests.no_index_sheet" : "requests.no_such_page") unless book_page
+      composed(book_page, **options)
     end
 
     # Pixels an inch of layers of pixels: in small pictures of pages, and of a page as it fills a screen.
@@ -162,11 +162,11 @@ module App
     # How a page is composed for a small picture.
     def thumbnail = {tolerance_mm: 1.2, names: false, ppi: THUMB_PPI, far: far(whole: true)}
 
-    def composed(leaf, **options) =
+    def composed(book_page, **options) =
       TileLoom::Compose::Composers.of(
         document,
         source,
-        leaf,
+        book_page,
         count: cells.length,
         parts: DrawnParts::ALL.scope(*@data),
         **options

@@ -66,7 +66,7 @@ module App
         ActiveRecord::LockWaitTimeout,
         ActiveRecord::StatementTimeout,
         ActiveRecord::QueryCanceled do |error|
-        told(error)
+        explained(error)
         halt_with(503, "answers.database_away")
       end
 
@@ -82,7 +82,7 @@ module App
 
       error do |error|
         halt_with(400, "answers.unreadable") if error.is_a?(Sinatra::BadRequest) || error.is_a?(Rack::BadRequest)
-        told(error)
+        explained(error)
         if error.message.match?(/table .* is full|disk full|no space left|errno: 28/i)
           halt_with(507, "answers.disk_full")
         end
@@ -96,7 +96,7 @@ module App
 
       private
 
-      def told(error) =
+      def explained(error) =
         warn("#{error.class}: #{error.message.to_s[0, 2_000]}\n  #{Array(error.backtrace).first(12).join("\n  ")}")
 
       # code: of the sentence in the catalogue; values: what it names.
@@ -186,11 +186,11 @@ module App
       # before; else all of it.
       def shown(book)
         done = changes.done
-        told = done&.replaced.present? ? {"replaced" => done.replaced} : {}
+        notices = done&.replaced.present? ? {"replaced" => done.replaced} : {}
         if done && done.revision.to_s == request.env["HTTP_X_REVISION"] && book.revision == done.revision + 1
-          return Presenter.change(book, done, session: session_id).merge(told)
+          return Presenter.change(book, done, session: session_id).merge(notices)
         end
-        Presenter.book(book, session: session_id).merge(told)
+        Presenter.book(book, session: session_id).merge(notices)
       end
 
       def book = @book ||= Book.find(whole(params["book_id"]))

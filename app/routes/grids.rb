@@ -42,8 +42,8 @@ module App
       # Role of the layout that this page has, and the id of a free page.
       def role
         return ["sheets"] if sheet_number.positive?
-        leaf = Snapshot.of(book).run.leaf(sheet_number)
-        leaf&.page? ? [LaidOut::PAGES, leaf.page.id] : ["index"]
+        book_page = Snapshot.of(book).run.book_page(sheet_number)
+        book_page&.page? ? [LaidOut::PAGES, book_page.page.id] : ["index"]
       end
 
       # The id of the frame that is meant; nil for the page's main one.

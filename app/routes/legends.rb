@@ -16,13 +16,13 @@ module App
       get "/api/books/:book_id/legends/overfull" do
         snapshot = Snapshot.of(book)
         from = params["from"] ? whole(params["from"]) : 1
-        leaves = snapshot.run.leaves.reject { |leaf| leaf.blank? || leaf.position < from }
-        asked = leaves.first(MOST_AT_ONCE)
-        composers = asked.map { |leaf| [leaf.number, snapshot.composer_of(leaf.number, entries_alone: true)] }
+        book_pages = snapshot.run.book_pages.reject { |book_page| book_page.blank? || book_page.position < from }
+        asked = book_pages.first(MOST_AT_ONCE)
+        composers = asked.map { |book_page| [book_page.number, snapshot.composer_of(book_page.number, entries_alone: true)] }
         json(
           "found" => composers.flat_map { |number, composer| overfull(number, composer) },
           "fullest" => fullest(composers),
-          "next" => leaves[asked.length]&.position,
+          "next" => book_pages[asked.length]&.position,
           "count" => snapshot.cells.length
         )
       end

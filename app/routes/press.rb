@@ -132,7 +132,7 @@ module App
           PressPiece
             .where(press_run_id: rows.map(&:id))
             .order(:position)
-            .pluck(:press_run_id, :done, :told)
+            .pluck(:press_run_id, :done, :notices)
             .group_by(&:first)
             .transform_values { |list| list.map { |piece| piece.drop(1) } }
         rows.map do |row|

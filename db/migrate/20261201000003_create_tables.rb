@@ -185,7 +185,7 @@ class CreateTables < ActiveRecord::Migration[7.2]
       t.string :title, limit: 200
       t.string :sheets, limit: 1000, null: false
       t.json :order_given, null: false
-      t.json :names, :told
+      t.json :names, :notices
       t.string :state, limit: 20, null: false, default: "waiting"
       t.integer :total, null: false, default: 0
       t.integer :revision, :position, null: false
@@ -207,7 +207,7 @@ class CreateTables < ActiveRecord::Migration[7.2]
       t.boolean :finished, null: false, default: false
       t.binary :pages, limit: 4_294_967_295
       t.text :reason
-      t.json :told, :missing
+      t.json :notices, :missing
       t.index %i[press_run_id position], unique: true
     end
 

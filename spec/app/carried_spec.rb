@@ -41,8 +41,8 @@ RSpec.describe "A book that is carried elsewhere" do
       .compact
       .uniq
       .map do |cell|
-        leaf = document.run(source).leaf(cell.number)
-        composer = TileLoom::Compose::Composers.of(document, source, leaf, count: list.length)
+        book_page = document.run(source).book_page(cell.number)
+        composer = TileLoom::Compose::Composers.of(document, source, book_page, count: list.length)
         TileLoom::Output::Svg.new(composer.drawing, size: false).to_s
       end
   end
@@ -127,7 +127,7 @@ RSpec.describe "A book that is carried elsewhere" do
       expect(last_response.status).to eq(202), last_response.body
       worked_off
       ask("/api/books/#{book.id}/index/runs/#{answer["run"]["id"]}")
-      expect([answer["state"], answer["answer"]["told"]]).to eq(["done", []]), last_response.body
+      expect([answer["state"], answer["answer"]["notices"]]).to eq(["done", []]), last_response.body
       path = "#{folder}/book-#{book.id}.tileloom.zip"
       File.binwrite(path, ask(answer["answer"]["path"]).body)
       path

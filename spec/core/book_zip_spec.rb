@@ -102,7 +102,7 @@ RSpec.describe TileLoom::Document::BookZip do
       )
     folio = TileLoom::Document::Folio.new(SmallBooks::DEMO, TileLoom::Document::Book.new(changed))
     file, writer = written(TileLoom::Document::CarriedFolio.new(folio))
-    expect(writer.told).to be_empty
+    expect(writer.notices).to be_empty
     names = Zip::File.open(file) { |zip| zip.entries.map(&:name) }
     expect(names).to include("pictures/shot.png", "pixels/land-cover/1.tif", "pixels/land-cover/1.tif.aux.xml")
     copy = opened(file)

@@ -46,7 +46,7 @@ RSpec.describe "The datum of data" do
     folio = book
     place = TileLoom::Geometry::Wkb.each_run(folio.source.features("area", nil).first.wkb).first[1]
     by_proj(*prague).zip(place).each { |its, mine| expect(mine).to be_within(0.01).of(its) }
-    expect(folio.told).to include(/is transformed to .* by “.*” \(accurate to 1 m\), chosen for where Wells lies/)
+    expect(folio.notices).to include(/is transformed to .* by “.*” \(accurate to 1 m\), chosen for where Wells lies/)
     expect(folio.document.settings["operations"].length).to eq(1)
   end
 
@@ -58,7 +58,7 @@ RSpec.describe "The datum of data" do
     datums = TileLoom::Crs::DatumOperation.ordered(TileLoom::Crs::System.find("EPSG:4326"), crs).first.map(&:datum)
     folio = book(operations: [{"datums" => datums, "name" => rough.name}])
     folio.source
-    expect(folio.told).to include(
+    expect(folio.notices).to include(
       /Wells is transformed by “#{Regexp.escape(rough.name)}”.*; “.*” \(accurate to 1 m\) covers it, too/
     )
   end

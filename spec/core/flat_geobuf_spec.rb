@@ -63,7 +63,7 @@ RSpec.describe TileLoom::Data::FlatGeobuf do
       end
     # GDAL writes 15 digits of a number as text.
     expect(ours.filter_map { |own| own.attributes["double"] }).to eq([0.30000000000000004, 1e300])
-    expect(reader.told).to eq(["2 features have no geometry and are left out."])
+    expect(reader.notices).to eq(["2 features have no geometry and are left out."])
   end
 
   it "makes straight lines of curves, and leaves times of day and lists to text, as FlatGeobuf has none" do
@@ -84,7 +84,7 @@ RSpec.describe TileLoom::Data::FlatGeobuf do
       [1, 3].map do |processes|
         reader = read(file)
         batches = reader.to_enum(:each_packed, processes: processes).to_a
-        [%i[ids boxes shapes originals rows names].map { |part| batches.flat_map(&part) }, reader.told]
+        [%i[ids boxes shapes originals rows names].map { |part| batches.flat_map(&part) }, reader.notices]
       end
     expect(found.last).to eq(found.first)
     expect(found.first[0][0]).to eq((1..60).to_a)

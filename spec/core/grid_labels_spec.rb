@@ -101,7 +101,7 @@ RSpec.describe TileLoom::CoordinateGrid::Labels do
       sheet = view
       found = labels(sheet, settings).group_by(&:side)
       expect(found.transform_values(&:length)).to eq("top" => 7, "bottom" => 7, "left" => 5, "right" => 5)
-      expect(found.transform_values { |list| list.map { |label| label.spot.turn_deg }.uniq }).to eq(
+      expect(found.transform_values { |list| list.map { |label| label.spot.rotation_deg }.uniq }).to eq(
         "top" => [0.0],
         "bottom" => [0.0],
         "left" => [-90.0],

@@ -121,7 +121,7 @@ RSpec.describe TileLoom::Index::ByFeature do
             cell.name,
             cell.scale,
             cell.ground.centre_x.round(6),
-            cell.ground.turn_deg.round(6),
+            cell.ground.ccw_deg.round(6),
             cell.ground.width.round(6)
           ]
         end

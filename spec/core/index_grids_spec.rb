@@ -52,7 +52,7 @@ RSpec.describe TileLoom::Index::Grid do
     lone = TileLoom::Data::Feature.new(id: 2, wkb: TileLoom::Geometry::Wkb.point(449_000, 6_498_200), attributes: {})
     wide = area(blob(Random.new(8), least: 900, more: 900), lone)
     [["touching", 0.0], ["touching", 23.0], [0.4, 23.0]].each do |keep, turn|
-      options = {area: wide, size: size(60, 50, 500), turn_deg: turn, overlap_mm: 3}
+      options = {area: wide, size: size(60, 50, 500), ccw_deg: turn, overlap_mm: 3}
       every = described_class.new(keep: "all", **options).cells
       wanted =
         every.select { |cell| (keep == "touching") ? wide.meets?(cell.ground) : wide.share_of(cell.ground) >= keep }
@@ -79,7 +79,7 @@ RSpec.describe TileLoom::Index::Grid do
           area: area(blob(Random.new(3))),
           size: size(300, 200, 5000),
           start: start("point", x: 450_123.0, y: 6_500_321.0),
-          turn_deg: turn
+          ccw_deg: turn
         )
       cells = grid.cells
       expect(TileLoom::Index::Cover.new(cells, grid.area).left_out_area).to be < 1e-3
@@ -109,7 +109,7 @@ RSpec.describe TileLoom::Index::Grid do
         area: area(rectangle(0, 0, 900, 900)),
         size: size(100, 100, 1000),
         start: start("round", multiple: 50.0),
-        turn_deg: 10
+        ccw_deg: 10
       )
     }.to invalid(/no corners on round coordinates/)
   end
@@ -212,10 +212,10 @@ RSpec.describe TileLoom::Index::Grid do
         end
       )
     study = area(leaning)
-    expect(study.best_turn_deg).to be_within(1e-6).of(0.4 * 180 / Math::PI)
+    expect(study.best_ccw_deg).to be_within(1e-6).of(0.4 * 180 / Math::PI)
     # 4,000 × 500 m in frames of 1,000 × 600 m: four, where the upright grid needs more.
     expect(
-      described_class.new(area: study, size: size(1000, 600, 1000), turn_deg: study.best_turn_deg).cells.length
+      described_class.new(area: study, size: size(1000, 600, 1000), ccw_deg: study.best_ccw_deg).cells.length
     ).to eq(4)
     expect(described_class.new(area: study, size: size(1000, 600, 1000)).cells.length).to be > 4
   end
@@ -230,7 +230,7 @@ RSpec.describe TileLoom::Index::Grid do
           area: study,
           size: size(200 + random.rand * 200, 150 + random.rand * 150, 4000),
           overlap_mm: round.even? ? 12 : 0,
-          turn_deg: (round * 13) % 90
+          ccw_deg: (round * 13) % 90
         )
       cells = grid.cells
       expect(cells).to all(satisfy { |cell| study.meets?(cell.ground) })
@@ -244,7 +244,7 @@ RSpec.describe TileLoom::Index::Grid do
   end
 
   def inside?(ground, x, y)
-    u, v = TileLoom::Index::Axes.new(ground.turn_deg).along([x - ground.centre_x, y - ground.centre_y])
+    u, v = TileLoom::Index::Axes.new(ground.ccw_deg).along([x - ground.centre_x, y - ground.centre_y])
     u.abs <= ground.width / 2 + 1e-6 && v.abs <= ground.height / 2 + 1e-6
   end
 

@@ -11,7 +11,7 @@ RSpec.describe TileLoom::Index do
     overlap_mm: 0,
     reference: "EPSG:25829",
     held: "projection",
-    room: 0.0
+    buffer: 0.0
   )
     size =
       TileLoom::Index::CellSize.new(
@@ -21,7 +21,7 @@ RSpec.describe TileLoom::Index do
         crs: TileLoom::Crs::System.find(reference),
         held: held
       )
-    area = TileLoom::Index::StudyArea.new(features, room: room)
+    area = TileLoom::Index::StudyArea.new(features, buffer: buffer)
     TileLoom::Index::Grid.new(area: area, size: size, overlap_mm: overlap_mm)
   end
 
@@ -80,10 +80,10 @@ RSpec.describe TileLoom::Index do
     expect(cells.map(&:name)).to eq(%w[A1 A2 A3 B3 C3])
   end
 
-  it "leaves room for growth" do
+  it "leaves a buffer for growth" do
     expect(generate([rectangle(0, 0, 100, 100)], width_mm: 100, height_mm: 100, scale: 1000).cells.length).to eq(1)
     expect(
-      generate([rectangle(0, 0, 100, 100)], width_mm: 100, height_mm: 100, scale: 1000, room: 5.0).cells.length
+      generate([rectangle(0, 0, 100, 100)], width_mm: 100, height_mm: 100, scale: 1000, buffer: 5.0).cells.length
     ).to eq(4)
   end
 

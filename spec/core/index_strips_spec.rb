@@ -71,7 +71,7 @@ RSpec.describe TileLoom::Index::Strip do
   def expect_even_turns(cells, most)
     changes =
       cells
-        .map { |cell| cell.ground.turn_deg }
+        .map { |cell| cell.ground.ccw_deg }
         .each_cons(2)
         .map { |one, other| TileLoom::Units::Angle.wrapped(other - one).abs }
     expect(changes.max).to be <= most
@@ -89,13 +89,13 @@ RSpec.describe TileLoom::Index::Strip do
       cells = generated([line(points)])
       expect_even_turns(cells, 45)
       expect_followed(cells, [line(points)])
-      expect(cells.sum { |cell| Math.cos(cell.ground.turn_deg * Math::PI / 180) }).to be >= 0
+      expect(cells.sum { |cell| Math.cos(cell.ground.ccw_deg * Math::PI / 180) }).to be >= 0
     end
     west = [[0, 0], [-900, 0]]
     chain = ->(points) { TileLoom::Index::Chain.new(points.flatten.map(&:to_f)) }
-    expect(strip.cells([chain[west]]).map { |cell| cell.ground.turn_deg }.uniq).to eq([0.0])
-    expect(strip(upward: "route").cells([chain[west]]).map { |cell| cell.ground.turn_deg.abs }.uniq).to eq([180.0])
-    expect(strip(upward: "route").cells([chain[[[0, 0], [0, -900]]]]).map { |cell| cell.ground.turn_deg }.uniq).to eq(
+    expect(strip.cells([chain[west]]).map { |cell| cell.ground.ccw_deg }.uniq).to eq([0.0])
+    expect(strip(upward: "route").cells([chain[west]]).map { |cell| cell.ground.ccw_deg.abs }.uniq).to eq([180.0])
+    expect(strip(upward: "route").cells([chain[[[0, 0], [0, -900]]]]).map { |cell| cell.ground.ccw_deg }.uniq).to eq(
       [-90.0]
     )
   end
@@ -122,11 +122,11 @@ RSpec.describe TileLoom::Index::Strip do
 
   it "never turns frames that may not be turned, and holds a limit" do
     wave = (0..200).map { |x| [x * 5, 200 * Math.sin(x / 15.0)] }
-    flat = generated([line(wave)], most_turn_deg: 0)
-    expect(flat.map { |cell| cell.ground.turn_deg }.uniq).to eq([0.0])
+    flat = generated([line(wave)], maximum_rotation_deg: 0)
+    expect(flat.map { |cell| cell.ground.ccw_deg }.uniq).to eq([0.0])
     expect_followed(flat, [line(wave)])
-    limited = generated([line(wave)], most_turn_deg: 20)
-    expect(limited.map { |cell| cell.ground.turn_deg.abs }.max).to be <= 20
+    limited = generated([line(wave)], maximum_rotation_deg: 20)
+    expect(limited.map { |cell| cell.ground.ccw_deg.abs }.max).to be <= 20
     expect_followed(limited, [line(wave)])
     expect(generated([line(wave)]).length).to be <= flat.length
   end

@@ -52,9 +52,9 @@ RSpec.describe TileLoom::View::Labels::Placing do
       [radius * Math.cos(angle), radius * Math.sin(angle)]
     end
 
-  def texts(result) = leaves(result.nodes).reject { |node| node.is_a?(TileLoom::Scene::Path) }
+  def texts(result) = book_pages(result.nodes).reject { |node| node.is_a?(TileLoom::Scene::Path) }
 
-  def leaves(nodes) = nodes.flat_map { |node| node.is_a?(TileLoom::Scene::Group) ? leaves(node.children) : [node] }
+  def book_pages(nodes) = nodes.flat_map { |node| node.is_a?(TileLoom::Scene::Group) ? book_pages(node.children) : [node] }
 
   # Of a text from the middle of the frame, x to the right and y up.
   def place(text) = [text.x - 100, 70 - text.y]
@@ -97,7 +97,7 @@ RSpec.describe TileLoom::View::Labels::Placing do
       centre = point(0, 0, "Skarrow Moss")
       found = result([centre, *ring], {size_pt: 10}, symbol: marker)
       text = texts(found).first
-      leader = leaves(found.nodes).grep(TileLoom::Scene::Path).first
+      leader = book_pages(found.nodes).grep(TileLoom::Scene::Path).first
       expect(leader.runs.first.length).to eq(4)
       x, y = place(text)
       width, cap = text.face.width_mm("Skarrow Moss", 10), text.face.cap_height_mm(10)
@@ -109,7 +109,7 @@ RSpec.describe TileLoom::View::Labels::Placing do
       free =
         TileLoom::Symbology::Layer.new(layer("main", [], [{size_pt: 10}], marker)[0].given.merge("avoidance" => 0))
       drawing = TileLoom::View::LayerDrawing.new(layer: free, features: [centre, *ring], view: view, tolerance_mm: 0.05)
-      expect(leaves(described_class.new(view, [drawing]).result.nodes).grep(TileLoom::Scene::Path)).to be_empty
+      expect(book_pages(described_class.new(view, [drawing]).result.nodes).grep(TileLoom::Scene::Path)).to be_empty
     end
 
     it "are wholly in the frame, clear of what is taken, and otherwise told" do

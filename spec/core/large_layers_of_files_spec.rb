@@ -105,7 +105,7 @@ RSpec.describe TileLoom::Document::FileLayer do
 
   def by_windows = stub_const("TileLoom::Document::FileLayer::FEW", 100)
 
-  def said(folio) = folio.told.select { |sentence| sentence.start_with?("Buildings: ") }
+  def said(folio) = folio.notices.select { |sentence| sentence.start_with?("Buildings: ") }
 
   # How many features each part holds that was kept for the next time.
   def kept_counts =

@@ -340,7 +340,7 @@ RSpec.describe TileLoom::Furniture::Elements::Legend do
         ]
       )
       press = TileLoom::Output::Press.new(book: stuck.book, source: source)
-      expect(press.page(stuck.cell, count: 1, told: true).told).to include(match(/room for 10 of 14 rows/))
+      expect(press.page(stuck.cell, count: 1, notices: true).notices).to include(match(/room for 10 of 14 rows/))
     end
 
     it "goes on in a second legend, which then says what is left" do

@@ -18,7 +18,7 @@ RSpec.describe TileLoom::Furniture::Notes do
     TileLoom::Compose::SheetComposer.new(book: book, source: source, cell: cell, count: 27)
   end
 
-  def leaves(node) = node.is_a?(TileLoom::Scene::Group) ? node.children.flat_map { |child| leaves(child) } : [node]
+  def book_pages(node) = node.is_a?(TileLoom::Scene::Group) ? node.children.flat_map { |child| book_pages(child) } : [node]
 
   def group(node)
     return nil unless node.is_a?(TileLoom::Scene::Group)
@@ -58,12 +58,12 @@ RSpec.describe TileLoom::Furniture::Notes do
       )
     expect(frames.map { |ground| ground.shape.distance(all) }.max).to be < 60
     drawn = sheet(book, "C3")
-    paths = leaves(notes(drawn)).grep(TileLoom::Scene::Path)
+    paths = book_pages(notes(drawn)).grep(TileLoom::Scene::Path)
     ellipse = paths.find { |path| path.fill && (path.fill.opacity - 0.2).abs < 1e-9 }
     expected = drawn.view.to_page([403_850, 6_528_500, 403_950, 6_528_560])
     box = TileLoom::Geometry::Box.around(ellipse.runs.first)
     expect(box.to_a).to match([expected[0], expected[3], expected[2], expected[1]].map { |mm| be_within(0.01).of(mm) })
-    words = leaves(notes(drawn)).grep(TileLoom::Scene::Text)
+    words = book_pages(notes(drawn)).grep(TileLoom::Scene::Text)
     expect(words.map(&:string)).to eq(["Repair in spring", "ask the estate"])
   end
 
@@ -82,7 +82,7 @@ RSpec.describe TileLoom::Furniture::Notes do
     x, y = plain.view.to_ground(label.middle)
     noted = sheet(book({id: "here", kind: "text", places: [[x, y]], text: "A long remark on this dam"}), "C3")
     moved = noted.layout.main_frame.placed_labels(noted).find { |found| found.string == "D047" }
-    words = leaves(notes(noted)).grep(TileLoom::Scene::Text).first
+    words = book_pages(notes(noted)).grep(TileLoom::Scene::Text).first
     width = words.face.width_mm(words.string, words.size_pt)
     box = TileLoom::Geometry::Geos.box(TileLoom::Geometry::Box.new(words.x, words.y - 2, words.x + width, words.y))
     expect(moved.rings.none? { |one| TileLoom::Geometry::Geos.polygon(one).intersects?(box) }).to be(true)

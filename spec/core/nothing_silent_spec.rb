@@ -98,8 +98,8 @@ RSpec.describe "Nothing" do
       it "over a map of the world in #{code}" do
         book, source = small_book([rectangle(-half, -half / 2, half, half / 2)], reference: code, scale: 100_000_000)
         sheet = composer(book, source)
-        page = TileLoom::Output::Pdf::Page.of(sheet.drawing, told: sheet.left_out)
-        expect(page.told.grep(/cannot be drawn/)).to eq([])
+        page = TileLoom::Output::Pdf::Page.of(sheet.drawing, notices: sheet.left_out)
+        expect(page.notices.grep(/cannot be drawn/)).to eq([])
         expect(sheet.values["sheet"]["verbal"].call).to match(
           /\A1 cm represents about [\d,]+ km(, within \d+ %| in the middle alone)\z/
         )
@@ -154,7 +154,7 @@ RSpec.describe "Nothing" do
         )
       reader = TileLoom::Data::FileReader.open(path, target: crs("EPSG:25829"))
       expect(reader.features.length).to eq(1)
-      expect(reader.told).to match(
+      expect(reader.notices).to match(
         [
           "4 features have no geometry and are left out.",
           %r{\ALeft out: Feature 6 \(F5\) lies outside what ETRS89 / UTM zone 29N can show: the point 0, 95\.\z}

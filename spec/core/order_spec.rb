@@ -38,11 +38,11 @@ RSpec.describe TileLoom::Output::Order do
     it "are each there once, and what was changed of them is told before" do
       found = press(form: {"kind" => "pdf_sheets"}, file_name: "{{ book.title }}", sheets: "1-3")
       expect(found.names.values).to eq(["Skarrow Moss.pdf", "Skarrow Moss-2.pdf", "Skarrow Moss-3.pdf"])
-      expect(TileLoom::Output::Plan.new(found).told.join).to match(
+      expect(TileLoom::Output::Plan.new(found).notices.join).to match(
         /3 files would be called “Skarrow Moss\.pdf” \(A1, B1, C1\)/
       )
       slashed = press(form: {"kind" => "pdf_sheets"}, file_name: "{{ sheet.fraction }}/{{ sheet.name }}", sheets: "1")
-      expect([slashed.names.values, TileLoom::Output::Plan.new(slashed).told.join]).to match(
+      expect([slashed.names.values, TileLoom::Output::Plan.new(slashed).notices.join]).to match(
         [["1-2,500-A1.pdf"], /signs that a name cannot have/]
       )
     end

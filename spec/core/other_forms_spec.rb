@@ -213,11 +213,11 @@ RSpec.describe "Forms of a book" do
 
     it "says that scales do not hold where pages are made smaller" do
       made({"kind" => "imposed", "paper" => "A4"}, sheets: "1-3")
-      expect(TileLoom::Output::Plan.new(@press).told.join(" ")).to match(
+      expect(TileLoom::Output::Plan.new(@press).notices.join(" ")).to match(
         /2 sides of A4 paper; pages are printed at [\d.]+ % of their size, so that their scales do not hold/
       )
       made({"kind" => "imposed", "lay" => "parts of large pages", "paper" => "A4"}, sheets: "1")
-      expect(TileLoom::Output::Plan.new(@press).told.join(" ")).to include("pages keep their size")
+      expect(TileLoom::Output::Plan.new(@press).notices.join(" ")).to include("pages keep their size")
     end
   end
 end

@@ -33,7 +33,7 @@ RSpec.describe TileLoom::Layout::Run do
 
   def run(book) = book.run(source)
 
-  def order(book) = run(book).leaves.map { |leaf| leaf.sheet? ? leaf.name : [leaf.kind, leaf.name] }
+  def order(book) = run(book).book_pages.map { |book_page| book_page.sheet? ? book_page.name : [book_page.kind, book_page.name] }
 
   it "puts pages first, behind the index, before a sheet and behind all" do
     made =
@@ -56,7 +56,7 @@ RSpec.describe TileLoom::Layout::Run do
         [:page, "Back"]
       ]
     )
-    expect(run(made).leaves.map(&:position)).to eq((1..sheets.length + 5).to_a)
+    expect(run(made).book_pages.map(&:position)).to eq((1..sheets.length + 5).to_a)
   end
 
   # A right-hand page has an odd number (The Chicago Manual of Style, 1.9; common practice).
@@ -70,21 +70,21 @@ RSpec.describe TileLoom::Layout::Run do
           page("b", "Back", place: "back", starts: "left", numbered: false)
         ]
       )
-    leaves = run(made).leaves
-    contents, back = leaves.find { |leaf| leaf.name == "Contents" }, leaves.last
+    book_pages = run(made).book_pages
+    contents, back = book_pages.find { |book_page| book_page.name == "Contents" }, book_pages.last
     expect(contents.position).to be_odd
     expect(back.position).to be_even
-    expect(leaves.first.folio).to be_nil
-    numbered = leaves.filter_map(&:folio)
+    expect(book_pages.first.folio).to be_nil
+    numbered = book_pages.filter_map(&:folio)
     expect(numbered).to eq((1..numbered.length).to_a)
     expect(run(made).folios).to eq(numbered.length)
-    leaves.select(&:blank?).each { |blank| expect(blank.page.starts).not_to eq("anywhere") }
+    book_pages.select(&:blank?).each { |blank| expect(blank.page.starts).not_to eq("anywhere") }
   end
 
   it "tells of a page that is to stand before a sheet which is not there, and has it at the end" do
     made = book(pages: [page("n", "Notes", place: "before_sheet", sheet: "Z9")])
     expect(order(made).last).to eq([:page, "Notes"])
-    expect(run(made).told).to eq(
+    expect(run(made).notices).to eq(
       ["The page “Notes” is to stand before sheet Z9, which is not in the book; it stands at the end."]
     )
     expect { book(pages: [page("n", "Notes", place: "before_sheet")]) }.to invalid(
@@ -97,10 +97,10 @@ RSpec.describe TileLoom::Layout::Run do
     indexes = run(parts).indexes
     expect(indexes.map(&:name)).to eq(["Index 1", "Index 2"])
     expect(indexes.flat_map(&:cells).map(&:name)).to match_array(parts.cells(source).map(&:name))
-    expect(run(parts).leaves.last).to eq(indexes.last)
-    scale = ->(made, leaf) { TileLoom::Compose::Composers.of(made, source, leaf, count: 9).view.scale }
-    expect(indexes.map { |leaf| scale[parts, leaf] }.max).to be < scale[whole, run(whole).indexes.first]
-    left, right = indexes.map { |leaf| leaf.cells.map { |cell| cell.ground.centre_x } }
+    expect(run(parts).book_pages.last).to eq(indexes.last)
+    scale = ->(made, book_page) { TileLoom::Compose::Composers.of(made, source, book_page, count: 9).view.scale }
+    expect(indexes.map { |book_page| scale[parts, book_page] }.max).to be < scale[whole, run(whole).indexes.first]
+    left, right = indexes.map { |book_page| book_page.cells.map { |cell| cell.ground.centre_x } }
     expect(left.max).to be < right.min
   end
 
@@ -122,8 +122,8 @@ RSpec.describe TileLoom::Layout::Run do
       ]
     }
     made = book(index: true, pages: [page("t", "Contents", elements: [table], place: "front")])
-    leaf = run(made).leaves.first
-    composer = TileLoom::Compose::Composers.of(made, source, leaf, count: 9)
+    book_page = run(made).book_pages.first
+    composer = TileLoom::Compose::Composers.of(made, source, book_page, count: 9)
     rows = composer.elements.first.cells_on(composer)
     expect(rows).to eq(made.cells(source).map { |cell| [cell.name, "Moor", (cell.number + 2).to_s] })
     expect(composer.left_out).to eq([])
@@ -145,7 +145,7 @@ RSpec.describe TileLoom::Layout::Run do
     cells = made.cells(source)
     sheet = TileLoom::Compose::SheetComposer.new(book: made, source: source, cell: cells.first, count: cells.length)
     expect(sheet.live_text(text[:text])).to eq("#{cells.first.name} 2 of #{cells.length + 1}")
-    cover = TileLoom::Compose::Composers.of(made, source, run(made).leaves.first, count: cells.length)
+    cover = TileLoom::Compose::Composers.of(made, source, run(made).book_pages.first, count: cells.length)
     expect(cover.live_text(text[:text])).to eq("Cover 1 of #{cells.length + 1}")
   end
 
@@ -171,12 +171,12 @@ RSpec.describe TileLoom::Layout::Run do
             order: TileLoom::Output::Order.new({"sheets" => sheets})
           )
         file = File.join(folder, "book.pdf")
-        press.bind(press.picked.map { |leaf| press.page(leaf) }, file)
+        press.bind(press.picked.map { |book_page| press.page(book_page) }, file)
         outside("pdftotext", "-layout", file, "-").split("\f").map(&:strip)
       end
     end
     all = printed["all"]
-    expect(all.length).to eq(run(made).leaves.length)
+    expect(all.length).to eq(run(made).book_pages.length)
     expect(all[0]).to include("Welcome")
     expect(all[1]).to include("Index to")
     expect(all[2]).to include("Remarks")

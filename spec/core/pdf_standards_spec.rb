@@ -291,7 +291,7 @@ RSpec.describe "Standards of PDF" do
           {"sheets" => "1", "form" => {"kind" => "pdf_book", "pdf" => {"standard" => "pdf_x_4"}}},
           settings: demo_settings.except("date")
         )
-      expect(TileLoom::Output::Plan.new(press).told).to include(%r{no date, which PDF/X-4 asks for})
+      expect(TileLoom::Output::Plan.new(press).notices).to include(%r{no date, which PDF/X-4 asks for})
     end
   end
 end

@@ -201,7 +201,7 @@ RSpec.describe "Pixels on sheets" do
 
   it "tells before an export how coarse pixels are" do
     press = press_of({"sheets" => "14"}, settings: shown("terrain", "aerial"))
-    expect(TileLoom::Output::Plan.new(press).told).to include(
+    expect(TileLoom::Output::Plan.new(press).notices).to include(
       "Heights has an effective 64 ppi at 1:2,500, fewer than 300.",
       "Aerial picture has an effective 254 ppi at 1:2,500, fewer than 300."
     )

@@ -65,7 +65,7 @@ RSpec.describe TileLoom::Bar do
       sheet, element = bar_on({}, reference: reference, centre: centre, turned: turned)
       drawn = element.drawing(sheet, element.box(sheet.page))
       paper = drawn.paper(drawn.ruling)
-      expect(sheet.view.ground.turn_deg.round(6)).to eq((turned || 0).to_f)
+      expect(sheet.view.ground.ccw_deg.round(6)).to eq((turned || 0).to_f)
       x, y = sheet.view.frame.centre
       ends = sheet.view.to_geographic.forward(sheet.view.to_ground([x - paper / 2, y, x + paper / 2, y]))
       # One micrometre on paper.

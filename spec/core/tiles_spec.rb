@@ -99,7 +99,7 @@ RSpec.describe TileLoom::Raster::Tiles do
           ppi: 60
         )
       expect(drawing.group.children.first.raster.image.bands).to eq(4)
-      expect(drawing.told.first).to match(
+      expect(drawing.notices.first).to match(
         /\A\d+ of \d+ tiles of Background did not come and are left clear \(the server said 404, none there\)\.\z/
       )
     end
@@ -228,7 +228,7 @@ RSpec.describe TileLoom::Raster::Tiles do
         )
       opacity = drawing.group.children.first.raster.image[3]
       expect([opacity.min, opacity.avg.between?(10, 90)]).to eq([0, true])
-      expect(drawing.told.first).to match(
+      expect(drawing.notices.first).to match(
         /\A(\d+) of \1 tiles of Background did not come and are hatched \(the server does not answer\)\.\z/
       )
       expect(drawing.group.incomplete).to be(false)
@@ -247,13 +247,13 @@ RSpec.describe TileLoom::Raster::Tiles do
           )
         end
         first = drawing.call
-        expect(first.told.first).to match(/hatched \(still on the way\)/)
+        expect(first.notices.first).to match(/hatched \(still on the way\)/)
         expect(
           TileLoom::Output::Svg.new(
             TileLoom::Scene::Drawing.new(width_mm: 40, height_mm: 30, nodes: [first.group])
           ).to_s
         ).to include('data-incomplete="1"')
-        Timeout.timeout(30) { sleep 0.05 until drawing.call.told.empty? }
+        Timeout.timeout(30) { sleep 0.05 until drawing.call.notices.empty? }
         expect(drawing.call.group.incomplete).to be(false)
       end
     end

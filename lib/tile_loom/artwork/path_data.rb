@@ -135,10 +135,10 @@ module TileLoom
       end
 
       # End points to centre, as in SVG 1.1, appendix F.6.5.
-      def arc(rx, ry, turn_deg, large, sweep, x, y)
+      def arc(rx, ry, rotation_deg, large, sweep, x, y)
         rx, ry = rx.abs, ry.abs
         return line(x, y) if rx.zero? || ry.zero? || (x == @x && y == @y)
-        phi = turn_deg * Math::PI / 180
+        phi = rotation_deg * Math::PI / 180
         cos, sin = Math.cos(phi), Math.sin(phi)
         dx, dy = (@x - x) / 2, (@y - y) / 2
         x1, y1 = cos * dx + sin * dy, cos * dy - sin * dx

@@ -29,9 +29,9 @@ module TileLoom
           pages =
             Output::Parallel
               .new(processes: options[:processes])
-              .map(cells) { |cell| press.page(cell, count: all.length, told: true) }
+              .map(cells) { |cell| press.page(cell, count: all.length, notices: true) }
           press.bind(counted(pages, cells), options[:out])
-          told.add(Output::Plan.new(press).coarse_pixels)
+          notices.add(Output::Plan.new(press).coarse_pixels)
           tell_of_book(book, source)
           report("#{in_words(cells)} in #{options[:out]}", {"file" => options[:out], "sheets" => cells.length})
         end
@@ -55,12 +55,12 @@ module TileLoom
           demand_asked(press.cells, book.document, source)
           press.check
           plan = Output::Plan.new(press, workers: options[:processes])
-          told.add(plan.told)
+          notices.add(plan.notices)
           # Drawing before the processes part would leave libvips in a state that does not outlive it.
           foretold = Output::Parallel.new.apart { press.attempt(nil) { plan.in_words } }.made
           progress foretold if foretold
           done = Export.new(press, options) { |text| progress text }.run
-          done.told.each { |sheet, sentences| told.add(sentences, sheet: sheet) }
+          done.notices.each { |sheet, sentences| notices.add(sentences, sheet: sheet) }
           tell_of_book(book, source)
           report(done.sentence, done.to_h)
           exit 1 if done.missing.any?
@@ -80,9 +80,9 @@ module TileLoom
           book = Document::Folio.new(file, Document::Book.new(settings, enclosures: beside(file)))
           source = book.source
           refuse(Document::Check.new(settings, enclosures: beside(file)).findings(source: source))
-          told.add(Document::LooseEnds.new(book.document, source).list)
+          notices.add(Document::LooseEnds.new(book.document, source).list)
           look_at_sheets(book.document, source)
-          told.add(Output::Plan.new(Output::Press.new(book: book.document, source: source)).coarse_pixels)
+          notices.add(Output::Plan.new(Output::Press.new(book: book.document, source: source)).coarse_pixels)
           tell_of_book(book, source)
           report("Nothing is wrong in #{path}.", {"file" => path})
         end
@@ -95,8 +95,8 @@ module TileLoom
         guarded do
           Converted.demand(options[:out])
           book, source = opened(path)
-          Converted.new(Document::CarriedFolio.new(book, source), options[:out], told) { |text| progress text }.write
-          told.add(book.told)
+          Converted.new(Document::CarriedFolio.new(book, source), options[:out], notices) { |text| progress text }.write
+          notices.add(book.notices)
           report("The book in #{options[:out]}", {"file" => options[:out]})
         end
       end
@@ -118,7 +118,7 @@ module TileLoom
           Output::Press.aside(options[:out]) { |io| io.write(JSON.pretty_generate(settings), "\n") }
           count = settings["layers"].length
           say "A book of #{count} #{(count == 1) ? "layer" : "layers"} in #{options[:out]}"
-          draft.told.each { |line| say line }
+          draft.notices.each { |line| say line }
         end
       end
 
@@ -152,7 +152,7 @@ module TileLoom
           File.join(folder, Document::BookZip::DOCUMENT)
         end
 
-        def told = @told ||= Told.new
+        def notices = @notices ||= Notices.new
 
         def order_of_sheets = Output::Order.new({"sheets" => options[:sheets].to_s})
 
@@ -168,24 +168,24 @@ module TileLoom
         end
 
         # "27 sheets"; pages, where some are none.
-        def in_words(leaves)
-          kind = (leaves.any? { |leaf| leaf.page? || leaf.blank? }) ? "page" : "sheet"
-          "#{leaves.length} #{kind}#{"s" unless leaves.length == 1}"
+        def in_words(book_pages)
+          kind = (book_pages.any? { |book_page| book_page.page? || book_page.blank? }) ? "page" : "sheet"
+          "#{book_pages.length} #{kind}#{"s" unless book_pages.length == 1}"
         end
 
         def look_at_sheets(document, source)
           press = Output::Press.new(book: document, source: source, order: order_of_sheets)
-          press.picked.each { |cell| told.add(press.composer(cell).left_out, sheet: name_of(cell)) }
+          press.picked.each { |cell| notices.add(press.composer(cell).left_out, sheet: name_of(cell)) }
         end
 
         # What was left out of the data, what the index notes, what no sheet shows, what the reference does there.
         def tell_of_book(book, source)
           document = book.document
           titles = document.layers.to_h { |layer| [layer.id, layer.title] }
-          told.add(book.told)
-          told.add(ground_warnings(document, source))
-          told.add(document.woven(source).notes)
-          told.add(document.cover(source).left_out.sentences(titles).map { |sentence| "Left out: #{sentence}." })
+          notices.add(book.notices)
+          notices.add(ground_warnings(document, source))
+          notices.add(document.woven(source).notes)
+          notices.add(document.cover(source).left_out.sentences(titles).map { |sentence| "Left out: #{sentence}." })
         end
 
         def ground_warnings(document, source)
@@ -221,9 +221,9 @@ module TileLoom
         def progress(text) = options[:json] || say(text)
 
         def report(sentence, facts)
-          return say(JSON.pretty_generate(facts.merge("warnings" => told.to_a))) if options[:json]
+          return say(JSON.pretty_generate(facts.merge("warnings" => notices.to_a))) if options[:json]
           say sentence
-          told.lines.each { |line| say line }
+          notices.lines.each { |line| say line }
         end
 
         def name_of(cell) = Output::Press.name_of(cell)
@@ -231,7 +231,7 @@ module TileLoom
         def counted(pages, cells)
           pages.each_with_index.lazy.map do |page, index|
             progress "Sheet #{name_of(cells[index])}, #{index + 1} of #{cells.length}"
-            told.add(page.told, sheet: name_of(cells[index]))
+            notices.add(page.notices, sheet: name_of(cells[index]))
             page
           end
         end

@@ -12,9 +12,9 @@ module TileLoom
         raise Refusal.new("command.neither_zip_nor_json", file: file)
       end
 
-      # carrier: see Document::Carrier; file: of one of the endings; told: a Told; the block is told what is being done.
-      def initialize(carrier, file, told, &progress)
-        @carrier, @file, @told, @progress = carrier, file, told, progress
+      # carrier: see Document::Carrier; file: of one of the endings; notices: a Notices; the block is told what is being done.
+      def initialize(carrier, file, notices, &progress)
+        @carrier, @file, @notices, @progress = carrier, file, notices, progress
       end
 
       def write
@@ -27,10 +27,10 @@ module TileLoom
         if File.extname(@file).casecmp?(".zip")
           writer = Document::BookZipWriter.new(@carrier)
           writer.write(io) { |title| @progress.call("Writing #{title}") }
-          @told.add(writer.told)
+          @notices.add(writer.notices)
         else
           Document::BookText.new(@carrier).each { |text| io.write(text) }
-          @told.add(
+          @notices.add(
             Document::Carrier.left_behind(@carrier.settings).map { |title| "#{title}: its pixels do not go along." }
           )
         end

@@ -10,7 +10,7 @@ module TileLoom
       def initialize(options) = @options = options
 
       # What was left out or mended of the data, in sentences.
-      def told = @told ||= []
+      def notices = @notices ||= []
 
       # The settings of the book document; yields the name of each layer as it is read.
       def settings(&said)
@@ -51,7 +51,7 @@ module TileLoom
         reader = Data::FileReader.open(file, target: crs, layer: layer, scale: scale)
         @operations = @operations.including(reader.source_reference, crs, crs, box: reader.degrees)
         features = reader.features
-        told.concat(reader.told.map { |sentence| "#{name}: #{sentence}" })
+        notices.concat(reader.notices.map { |sentence| "#{name}: #{sentence}" })
         {
           id: Document::Starter.id_for(name, taken),
           title: name,

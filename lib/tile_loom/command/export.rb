@@ -11,11 +11,11 @@ module TileLoom
       # press: an Output::Press that has been checked; options: of the command. The block is told how far it is.
       def initialize(press, options, &said)
         @press, @options, @said = press, options, said
-        @told, @missing, @files = {}, {}, []
+        @notices, @missing, @files = {}, {}, []
       end
 
       # {name of a sheet → sentences}; {name of a sheet → why it is missing}.
-      attr_reader :told, :missing
+      attr_reader :notices, :missing
 
       def run
         zip? ? zipped : into(folder)
@@ -74,7 +74,7 @@ module TileLoom
             name = Output::Press.name_of(@press.items[index])
             @said.call("#{name}, #{index + 1} of #{@press.items.length}")
             @missing[name] = outcome.trouble if outcome.trouble
-            @told[name] = outcome.made.told if outcome.made&.told&.any?
+            @notices[name] = outcome.made.notices if outcome.made&.notices&.any?
             outcome
           end
       end
@@ -84,7 +84,7 @@ module TileLoom
 
       def bound(folder)
         name = @press.names.values.first
-        @press.bind(whole(outcomes { |item| @press.page(item, told: true) }), File.join(folder, name), secrets: secrets)
+        @press.bind(whole(outcomes { |item| @press.page(item, notices: true) }), File.join(folder, name), secrets: secrets)
         @files << name
       rescue Incomplete
         nil

@@ -3,7 +3,7 @@
 module TileLoom
   module Compose
     # An empty page of the size of the one that it stands before.
-    class BlankComposer < LeafComposer
+    class BlankComposer < BookPageComposer
       def elements = []
 
       def gridded_frame = nil

@@ -6,18 +6,18 @@ module TileLoom
     module Composers
       module_function
 
-      # leaf: a Layout::Leaf; options: see SheetComposer.
-      def of(book, source, leaf, count:, **options)
+      # book_page: a Layout::BookPage; options: see SheetComposer.
+      def of(book, source, book_page, count:, **options)
         common = {book: book, source: source, count: count, **options}
-        case leaf.kind
+        case book_page.kind
         when :sheet
-          SheetComposer.new(cell: leaf.cell, **common)
+          SheetComposer.new(cell: book_page.cell, **common)
         when :index
-          IndexSheetComposer.new(leaf: leaf, **common)
+          IndexSheetComposer.new(book_page: book_page, **common)
         when :page
-          PageComposer.new(leaf: leaf, **common)
+          PageComposer.new(book_page: book_page, **common)
         else
-          BlankComposer.new(leaf: leaf, **common)
+          BlankComposer.new(book_page: book_page, **common)
         end
       end
     end

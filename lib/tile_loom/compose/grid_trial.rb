@@ -36,7 +36,7 @@ module TileLoom
         drawn = surround.drawn.first or
           return {"sentence" => "It is not drawn on this sheet.", "warnings" => [], "drawing" => nil}
         nodes = [*drawn.nodes, *drawn.labels&.texts]
-        {**told(drawn), "drawing" => drawn.meshes.any? ? over_page(nodes) : nil}
+        {**described(drawn), "drawing" => drawn.meshes.any? ? over_page(nodes) : nil}
       end
 
       def presets = CoordinateGrid::Presets.new(view.crs, view.ground.centre_x, view.ground.centre_y)
@@ -97,10 +97,10 @@ module TileLoom
 
       def grid_words(grid, surround)
         drawn = surround.drawn.find { |entry| entry.grid.id == grid.id }
-        {"id" => grid.id, **(drawn ? told(drawn) : {"sentence" => "Not drawn on this sheet.", "warnings" => []})}
+        {"id" => grid.id, **(drawn ? described(drawn) : {"sentence" => "Not drawn on this sheet.", "warnings" => []})}
       end
 
-      def told(drawn)
+      def described(drawn)
         words = CoordinateGrid::Words.new(drawn, view)
         mesh = drawn.meshes.first
         typed =

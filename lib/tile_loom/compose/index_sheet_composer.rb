@@ -4,17 +4,17 @@ module TileLoom
   module Compose
     # Composes an index sheet: the page that shows the whole index, or a part of it. Its scale, north and coordinates
     # are those of its index frame.
-    class IndexSheetComposer < LeafComposer
-      # leaf: without one, the book's first index sheet.
-      def initialize(book:, source:, leaf: nil, **options)
-        super(leaf: leaf || book.run(source).indexes.first, book: book, source: source, **options)
+    class IndexSheetComposer < BookPageComposer
+      # book_page: without one, the book's first index sheet.
+      def initialize(book:, source:, book_page: nil, **options)
+        super(book_page: book_page || book.run(source).indexes.first, book: book, source: source, **options)
       end
 
       def layout = book.index_layout
 
       def gridded_frame = layout.index_frame
 
-      def cells_of_part = leaf.cells
+      def cells_of_part = book_page.cells
     end
   end
 end

@@ -17,7 +17,7 @@ module TileLoom
           "rows" => placed.map { |row| row(row) },
           "addable" =>
             addable.map { |entry| {"key" => entry.key, "title" => entry.title, "layer" => entry.layer.title} },
-          "told" => @legend.left_out(@composer),
+          "notices" => @legend.left_out(@composer),
           **fitted
         }
       end

@@ -197,8 +197,8 @@ module TileLoom
       # The number that it prints, empty where it prints none.
       def page
         run = @sheet.book.run(@sheet.source)
-        leaf = @sheet.leaf
-        {"number" => leaf&.folio || "", "count" => run.folios, "title" => leaf&.name.to_s}
+        book_page = @sheet.book_page
+        {"number" => book_page&.folio || "", "count" => run.folios, "title" => book_page&.name.to_s}
       end
 
       def layout = {"name" => @sheet.layout.name.to_s, "page" => @sheet.page.name}

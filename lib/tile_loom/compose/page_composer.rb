@@ -3,8 +3,8 @@
 module TileLoom
   module Compose
     # Composes a free page.
-    class PageComposer < LeafComposer
-      def left_out = [*book.run(source).told(leaf.page), *super]
+    class PageComposer < BookPageComposer
+      def left_out = [*book.run(source).notices(book_page.page), *super]
 
       # The first that shows ground of a plane.
       def gridded_frame

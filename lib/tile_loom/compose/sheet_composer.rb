@@ -62,11 +62,11 @@ module TileLoom
 
       def page = @page ||= layout.page.for_page(page_number)
 
-      # Its page among those of the book: a Layout::Leaf.
-      def leaf = @leaf ||= book.run(source).leaf(cell.number)
+      # Its page among those of the book: a Layout::BookPage.
+      def book_page = @book_page ||= book.run(source).book_page(cell.number)
 
       # Where in the book its page comes, from 1.
-      def page_number = leaf&.position || cell.number
+      def page_number = book_page&.position || cell.number
 
       # The elements that stand on this sheet.
       def elements = @elements ||= layout.elements.select { |element| element.on?(self) }
@@ -245,7 +245,7 @@ module TileLoom
       # What this sheet does not show for want of room or of data, or not as it says, in sentences.
       def left_out =
         [
-          *layout.elements.flat_map { |element| element.shown_on&.told(self, element.title).to_a },
+          *layout.elements.flat_map { |element| element.shown_on&.notices(self, element.title).to_a },
           *elements.flat_map { |element| element.left_out(self) },
           *needle,
           *missing_characters

@@ -30,9 +30,9 @@ module TileLoom
 
       # Scene texts with the middle of the label (half its width, half the height of capitals) at (x, y), turned
       # clockwise about it; style: colour and halo.
-      def texts(x, y, face:, size_pt:, turn_deg: 0.0, **style)
+      def texts(x, y, face:, size_pt:, rotation_deg: 0.0, **style)
         left, base = -width_mm(face, size_pt) / 2, face.cap_height_mm(size_pt) / 2
-        turn = Geometry::Affine.turn(turn_deg, 0.0, 0.0)
+        turn = Geometry::Affine.turn(rotation_deg, 0.0, 0.0)
         parts.map do |part|
           dx, dy = turn.point(left, part.small ? base - RAISED * size_pt * Type::Face::MM_PER_PT : base)
           left += face.width_mm(part.string, size(part, size_pt))
@@ -42,7 +42,7 @@ module TileLoom
             string: part.string,
             face: face,
             size_pt: size(part, size_pt),
-            rotation_deg: turn_deg,
+            rotation_deg: rotation_deg,
             **style
           )
         end

@@ -4,17 +4,17 @@ module TileLoom
   module CoordinateGrid
     # Where labels stand round a frame: turned rectangles on the page, none over another.
     class LabelBox
-      # A rectangle about (x, y), turned clockwise by turn_deg. It does not change.
+      # A rectangle about (x, y), turned clockwise by rotation_deg. It does not change.
       class Spot
-        attr_reader :x, :y, :width, :height, :turn_deg
+        attr_reader :x, :y, :width, :height, :rotation_deg
 
-        def initialize(x:, y:, width:, height:, turn_deg:)
-          @x, @y, @width, @height, @turn_deg = x, y, width, height, turn_deg
-          angle = turn_deg * Math::PI / 180
+        def initialize(x:, y:, width:, height:, rotation_deg:)
+          @x, @y, @width, @height, @rotation_deg = x, y, width, height, rotation_deg
+          angle = rotation_deg * Math::PI / 180
           @cos, @sin = upright? ? [1.0, 0.0] : [Math.cos(angle), Math.sin(angle)]
         end
 
-        def upright? = turn_deg.zero?
+        def upright? = rotation_deg.zero?
 
         def box
           @box ||=
@@ -25,10 +25,10 @@ module TileLoom
         end
 
         def grow(margin) =
-          self.class.new(x: x, y: y, width: width + 2 * margin, height: height + 2 * margin, turn_deg: turn_deg)
+          self.class.new(x: x, y: y, width: width + 2 * margin, height: height + 2 * margin, rotation_deg: rotation_deg)
 
         # The same one, moved.
-        def move(dx, dy) = self.class.new(x: x + dx, y: y + dy, width: width, height: height, turn_deg: turn_deg)
+        def move(dx, dy) = self.class.new(x: x + dx, y: y + dy, width: width, height: height, rotation_deg: rotation_deg)
 
         # How far it reaches from its middle in a direction (a unit vector).
         def reach(dx, dy) = width / 2 * (dx * @cos + dy * @sin).abs + height / 2 * (dy * @cos - dx * @sin).abs

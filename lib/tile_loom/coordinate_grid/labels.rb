@@ -58,7 +58,7 @@ module TileLoom
             label.spot.y,
             face: @face,
             size_pt: size_pt,
-            turn_deg: label.spot.turn_deg,
+            rotation_deg: label.spot.rotation_deg,
             colour: @spec.colour,
             halo: halo
           )
@@ -299,7 +299,7 @@ module TileLoom
           y: y,
           width: caption.width_mm(@face, size_pt),
           height: @face.cap_height_mm(size_pt),
-          turn_deg: turn
+          rotation_deg: turn
         )
 
       # "upright", or along the side, read from below or from the right.

@@ -10,7 +10,7 @@ module TileLoom
       def outside(run, spot)
         return [run] unless Geometry::Box.around(run).intersects?(spot.box)
         # In the rectangle's own directions it is an upright box about the origin.
-        to = Geometry::Affine.turn(-spot.turn_deg, spot.x, spot.y)
+        to = Geometry::Affine.turn(-spot.rotation_deg, spot.x, spot.y)
         local = to.map(run)
         box = Geometry::Box.at(spot.x - spot.width / 2, spot.y - spot.height / 2, spot.width, spot.height)
         parts(local, box).map { |part| to.inverse.map(part) }

@@ -33,7 +33,7 @@ module TileLoom
               y: y,
               width: caption.width_mm(@face, size_pt),
               height: @face.cap_height_mm(size_pt),
-              turn_deg: 0.0
+              rotation_deg: 0.0
             )
           )
           caption.texts(

@@ -23,7 +23,7 @@ module TileLoom
       private
 
       def along(across, up)
-        angle = @rectangle.turn_deg * Math::PI / 180
+        angle = @rectangle.ccw_deg * Math::PI / 180
         dx, dy = across * Math.cos(angle) - up * Math.sin(angle), across * Math.sin(angle) + up * Math.cos(angle)
         places =
           (0..PARTS).flat_map do |n|

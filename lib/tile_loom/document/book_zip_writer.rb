@@ -8,7 +8,7 @@ module TileLoom
       def initialize(carrier) = @carrier = carrier
 
       # Sentences of what did not go along.
-      def told = @told ||= []
+      def notices = @notices ||= []
 
       # io: takes bytes with <<. Yields the title of each layer before it is written.
       def write(io, &progress)
@@ -37,7 +37,7 @@ module TileLoom
       def pixels(archive, entry)
         found = @carrier.pixels(entry)
         unless found
-          told << "#{entry["title"]}: the file that its pixels came from is not kept, so they do not go along."
+          notices << "#{entry["title"]}: the file that its pixels came from is not kept, so they do not go along."
           return entry
         end
         files =

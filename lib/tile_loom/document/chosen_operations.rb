@@ -8,11 +8,11 @@ module TileLoom
       # entries: "operations" of the book document; reference: the book's.
       def initialize(entries, reference)
         @operations, @reference = Crs::Operations.new(entries), reference
-        @told = []
+        @notices = []
       end
 
       # Sentences of what was chosen for which datums, and of data that another one would bring more accurately.
-      attr_reader :told
+      attr_reader :notices
 
       # The block gives a reader (see Data::GeojsonReader) for the book's Crs. title: of the layer, for what is told.
       def reader(title: nil)
@@ -25,7 +25,7 @@ module TileLoom
         end
         @operations = fresh
         used = used(from, box)
-        @told << "#{from.datum} is transformed to #{crs.datum} by #{named(used)}, chosen for where " \
+        @notices << "#{from.datum} is transformed to #{crs.datum} by #{named(used)}, chosen for where " \
           "#{title || "the data"} lies."
         yield crs
       end
@@ -47,7 +47,7 @@ module TileLoom
         return if box.nil? || from.datum == crs.datum || from.bound? || crs.bound?
         mine = used(from, box)
         other = @operations.better(from, crs, box, mine) or return
-        @told << "#{title || "The data"} is transformed by #{named(mine)}; #{named(other)} covers it, too."
+        @notices << "#{title || "The data"} is transformed by #{named(mine)}; #{named(other)} covers it, too."
       rescue Refusal
         nil
       end
@@ -55,8 +55,8 @@ module TileLoom
       # “Its name” (accurate to 1 m)
       def named(operation)
         metres = operation.accuracy_here
-        told = metres ? "accurate to #{Units::Number.plain(metres, decimals: 3)} m" : "accuracy not known there"
-        "“#{operation.name}” (#{told})"
+        notices = metres ? "accurate to #{Units::Number.plain(metres, decimals: 3)} m" : "accuracy not known there"
+        "“#{operation.name}” (#{notices})"
       end
     end
   end

@@ -56,19 +56,19 @@ module TileLoom
         used = here.find { |operation| operation.name == used.name } || used
         {
           "datums" => [one.datum, other.datum],
-          **told(used),
+          **described(used),
           "better" => (group.any? { |source| source[:layer] }) ? better(from, used) : nil,
           "layers" => group.filter_map { |source| source[:layer] },
           "grids" => group.filter_map { |source| source[:grid] }.uniq,
-          "candidates" => ([used] + here).uniq(&:name).first(MOST_CANDIDATES).map { |operation| told(operation) }
+          "candidates" => ([used] + here).uniq(&:name).first(MOST_CANDIDATES).map { |operation| described(operation) }
         }
       end
 
       # What would bring the data more accurately, or nil.
       def better(from, used) =
-        Crs::Operations.new(@book.contents.operations).better(from, @crs, degrees, used)&.then { |found| told(found) }
+        Crs::Operations.new(@book.contents.operations).better(from, @crs, degrees, used)&.then { |found| described(found) }
 
-      def told(operation) =
+      def described(operation) =
         {"name" => operation.name, "accuracy_m" => operation.accuracy_here, "area" => operation.area}
 
       # The ground of all layers in degrees, or where the reference is made for.

@@ -49,8 +49,8 @@ module TileLoom
       # The Data::BlockFile of it. What several of them say is told once.
       def fetch(box)
         found = readings.fetch(box) { reader_of(box) }
-        said = found.told.map { |sentence| "#{@layer.title}: #{sentence}" }
-        @folio.told.concat(said - @folio.told)
+        said = found.notices.map { |sentence| "#{@layer.title}: #{sentence}" }
+        @folio.notices.concat(said - @folio.notices)
         found
       end
 

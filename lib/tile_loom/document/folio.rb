@@ -26,7 +26,7 @@ module TileLoom
       end
 
       # What was left out or mended of the data as it was read, in sentences that name the layer.
-      def told = @told ||= []
+      def notices = @notices ||= []
 
       # All layers, in the book's reference; large ones are read as they are asked for. Yields each layer's title before
       # it is read.
@@ -113,7 +113,7 @@ module TileLoom
 
       # The document says by which operations its data came, as it would if they had been imported.
       def settle(shifts)
-        told.concat(shifts.told)
+        notices.concat(shifts.notices)
         return if shifts.entries == document.contents.operations
         @document =
           Book.new(document.settings.merge({"operations" => shifts.entries}.compact), enclosures: document.enclosures)
@@ -126,7 +126,7 @@ module TileLoom
 
       # Made ready in a process of its own, which leaves libvips as it is here.
       def add_raster(source, layer, index)
-        return told << "#{layer.title}: its pixels are not here, so it is not drawn." if layer.data.nil?
+        return notices << "#{layer.title}: its pixels are not here, so it is not drawn." if layer.data.nil?
         located(layer, index) do
           choice = {picture: layer.data["layer"], kind: layer.data["taken_as"], reference: layer.data["crs"]}
           files = files(layer)
@@ -135,7 +135,7 @@ module TileLoom
             Output::Parallel.new.apart { prepared(cache, files, choice) }&.then { |refusal| raise refusal }
           end
           raster = cache.fetch(files, **choice)
-          told.concat(raster.facts.told.map { |sentence| "#{layer.title}: #{sentence}" })
+          notices.concat(raster.facts.notices.map { |sentence| "#{layer.title}: #{sentence}" })
           source.add_raster(layer.id, raster, Raster::Extent.new(raster.grid, document.crs).box)
         end
       end
@@ -149,7 +149,7 @@ module TileLoom
       end
 
       def read(layer, reader)
-        reader.features.tap { told.concat(reader.told.map { |sentence| "#{layer.title}: #{sentence}" }) }
+        reader.features.tap { notices.concat(reader.notices.map { |sentence| "#{layer.title}: #{sentence}" }) }
       end
 
       def located(layer, index)

@@ -17,7 +17,7 @@ module TileLoom
 
       def layers = @layers ||= @book.layers.to_h { |layer| [layer.id, layer] }
 
-      def names = @names ||= @book.run(@source).leaves.to_h { |leaf| [leaf.name, true] }
+      def names = @names ||= @book.run(@source).book_pages.to_h { |book_page| [book_page.name, true] }
 
       def labels
         @book.contents.labels_by_hand.to_a.flat_map { |entry| label(entry) }

@@ -63,7 +63,7 @@ module TileLoom
           horizon: Crs::Horizon.new(lon, lat, reach),
           radius_m: radius_m,
           rotation_deg: rotation_deg,
-          room_mm: (rim ? rim.width_mm / 2 : 0.0)
+          clearance_mm: (rim ? rim.width_mm / 2 : 0.0)
         )
       end
 

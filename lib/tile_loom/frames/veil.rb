@@ -46,7 +46,7 @@ module TileLoom
       end
 
       # What is not as it is asked for, in sentences.
-      def told(sheet, view)
+      def notices(sheet, view)
         clear = clear(sheet, view)
         return [] if clear&.area&.positive?
         return ["What is to stay clear of the veil has no area; give it a margin."] if clear

@@ -67,13 +67,13 @@ module TileLoom
         [
           *super,
           *drawn(sheet, view).then do |drawn|
-            [*drawn.names_left_out, *drawn.told].map { |sentence| located(sentence) }
+            [*drawn.names_left_out, *drawn.notices].map { |sentence| located(sentence) }
           end,
           *cells_left_out(sheet, view),
-          *veil&.told(sheet, view),
-          *notes(sheet, view).told.map { |sentence| located(sentence) },
+          *veil&.notices(sheet, view),
+          *notes(sheet, view).notices.map { |sentence| located(sentence) },
           *outline_drawings(sheet, view).filter_map(&:trouble),
-          *Overlaps.new(self, sheet, surround_nodes(sheet, view).last).told,
+          *Overlaps.new(self, sheet, surround_nodes(sheet, view).last).notices,
           *((!plain?(view) && grids.any?(&:labels)) ? ["“#{title}” is no rectangle, so its grids have no labels."] : [])
         ]
       end

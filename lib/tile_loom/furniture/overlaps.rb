@@ -14,7 +14,7 @@ module TileLoom
       end
 
       # Sentences.
-      def told
+      def notices
         labels = boxes(@round)
         return [] if labels.empty?
         others.filter_map do |element|

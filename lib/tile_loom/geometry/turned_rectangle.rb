@@ -10,12 +10,12 @@ module TileLoom
           freeze
         end
 
-        # turn_deg: counter-clockwise, as angles of the plane count.
-        def self.turned(centre_x, centre_y, width, height, turn_deg) =
-          new(centre_x, centre_y, width, height, 0.0 - turn_deg)
+        # ccw_deg: counter-clockwise, as angles of the plane count.
+        def self.turned(centre_x, centre_y, width, height, ccw_deg) =
+          new(centre_x, centre_y, width, height, 0.0 - ccw_deg)
 
         # Counter-clockwise, as angles of the plane count.
-        def turn_deg = 0.0 - rotation_deg
+        def ccw_deg = 0.0 - rotation_deg
 
         # The same place and turn with other sides.
         def sized(width, height) = self.class.new(centre_x, centre_y, width, height, rotation_deg)
@@ -78,7 +78,7 @@ module TileLoom
         private
 
         def turn
-          angle = turn_deg * Math::PI / 180
+          angle = ccw_deg * Math::PI / 180
           upright? ? [1.0, 0.0] : [Math.cos(angle), Math.sin(angle)]
         end
       end

@@ -43,7 +43,7 @@ module TileLoom
 
       # What the index must cover; source: see Data::MemorySource.
       def study_area(crs:, source:)
-        StudyArea.new(area.features(source), room: (kind == "grid") ? units(buffer, crs) : 0.0)
+        StudyArea.new(area.features(source), buffer: (kind == "grid") ? units(buffer, crs) : 0.0)
       end
 
       # The same cells, each showing what the frame covers about its centre at its scale.

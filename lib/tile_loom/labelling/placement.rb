@@ -11,10 +11,10 @@ module TileLoom
       # Above the number of any place, so that a pair of them is one number.
       MANY = 1 << 24
 
-      # wanted: LabelRequest list; room: FreeSpace of the frame; symbols: Nearby of what labels avoid, as [avoidance, layer id,
+      # wanted: LabelRequest list; free_space: FreeSpace of the frame; symbols: Nearby of what labels avoid, as [avoidance, layer id,
       # feature id or nil for all of the layer].
-      def initialize(wanted, room:, symbols: Nearby.new)
-        @wanted, @room, @symbols = wanted, room, symbols
+      def initialize(wanted, free_space:, symbols: Nearby.new)
+        @wanted, @free_space, @symbols = wanted, free_space, symbols
         @places = Array.new(wanted.length) { [] }
         @nearby = Nearby.new
         @touching = {}
@@ -32,11 +32,11 @@ module TileLoom
         unfold
         chosen = choose(@wanted.each_index.to_a, {}) { true }
         seen = @wanted.each_index.select { |label| @wanted[label].shown }
-        fits = Hash.new { |hash, place| hash[place] = @room.holds?(@all[place]) }
+        fits = Hash.new { |hash, place| hash[place] = @free_space.holds?(@all[place]) }
         held = chosen.select { |label, place| @wanted[label].shown && fits[place] }
         if held.length < seen.length
           seen.each { |label| contest(label) unless held[label] }
-          unfold(@room.box)
+          unfold(@free_space.box)
           held = choose(seen, held) { |place| fits[place] }
         end
         held.transform_values { |place| @all[place] }

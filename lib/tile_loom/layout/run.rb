@@ -12,22 +12,22 @@ module TileLoom
         @pages, @index, @cells = pages, index, cells
       end
 
-      # Leaf list.
-      def leaves = @leaves ||= counted(ordered)
+      # BookPage list.
+      def book_pages = @book_pages ||= counted(ordered)
 
       # Those that are no sheets.
-      def others = @others ||= leaves.reject(&:sheet?)
+      def others = @others ||= book_pages.reject(&:sheet?)
 
-      # The Leaf of a number, or nil.
-      def leaf(number) = by_number[number]
+      # The BookPage of a number, or nil.
+      def book_page(number) = by_number[number]
 
-      def indexes = leaves.select(&:index?)
+      def indexes = book_pages.select(&:index?)
 
       # How many pages print a number.
-      def folios = leaves.filter_map(&:folio).max || 0
+      def folios = book_pages.filter_map(&:folio).max || 0
 
       # Pages that are to stand before a sheet which is not there, in sentences; or that one of them is.
-      def told(only = nil)
+      def notices(only = nil)
         names = @cells.to_h { |cell| [cell.name, true] }
         @pages
           .select { |page| page.place == "before_sheet" && !names.key?(page.sheet) && (only.nil? || only == page) }
@@ -39,7 +39,7 @@ module TileLoom
 
       private
 
-      def by_number = @by_number ||= leaves.to_h { |leaf| [leaf.number, leaf] }
+      def by_number = @by_number ||= book_pages.to_h { |book_page| [book_page.number, book_page] }
 
       def ordered
         placed = pages.group_by { |page, _| page.place }
@@ -47,36 +47,36 @@ module TileLoom
         sheets =
           @cells.flat_map do |cell|
             [
-              *leaves_of(before.delete(cell.name)),
-              Leaf.new(kind: :sheet, number: cell.number, name: cell.name, cells: [cell])
+              *pages_of(before.delete(cell.name)),
+              BookPage.new(kind: :sheet, number: cell.number, name: cell.name, cells: [cell])
             ]
           end
-        first, last = (@index&.place == "last") ? [[], index_leaves] : [index_leaves, []]
+        first, last = (@index&.place == "last") ? [[], index_pages_of_run] : [index_pages_of_run, []]
         [
-          *leaves_of(placed["front"]),
+          *pages_of(placed["front"]),
           *first,
-          *leaves_of(placed["before_sheets"]),
+          *pages_of(placed["before_sheets"]),
           *sheets,
           *last,
-          *leaves_of(before.values.flatten(1)),
-          *leaves_of(placed["back"])
+          *pages_of(before.values.flatten(1)),
+          *pages_of(placed["back"])
         ]
       end
 
       def pages = @pages.each_with_index
 
-      def leaves_of(list) =
+      def pages_of(list) =
         list.to_a.map do |page, index|
-          Leaf.new(kind: :page, number: Leaf::PAGES - index, name: page.title, cells: [], page: page)
+          BookPage.new(kind: :page, number: BookPage::PAGES - index, name: page.title, cells: [], page: page)
         end
 
-      def index_leaves
+      def index_pages_of_run
         return [] unless @index
         parts = @index.parts(@cells)
         parts.each_with_index.map do |cells, index|
-          Leaf.new(
+          BookPage.new(
             kind: :index,
-            number: index.zero? ? Leaf::INDEX : Leaf::PARTS - index,
+            number: index.zero? ? BookPage::INDEX : BookPage::PARTS - index,
             name: parts.one? ? INDEX_NAME : "#{INDEX_NAME} #{index + 1}",
             cells: cells
           )
@@ -86,35 +86,35 @@ module TileLoom
       # With empty pages between, and the numbers that they print.
       def counted(list)
         found, folio = [], 0
-        list.each do |leaf|
-          numbered = numbered?(leaf)
-          if turned?(leaf, found.length + 1)
-            number = Leaf::BLANKS - found.count(&:blank?)
+        list.each do |book_page|
+          numbered = numbered?(book_page)
+          if turned?(book_page, found.length + 1)
+            number = BookPage::BLANKS - found.count(&:blank?)
             folio += 1 if numbered
-            found << Leaf.new(
+            found << BookPage.new(
               kind: :blank,
               number: number,
               name: "empty page",
               cells: [],
-              page: leaf.page,
+              page: book_page.page,
               position: found.length + 1,
               folio: numbered ? folio : nil
             )
           end
           folio += 1 if numbered
-          found << Leaf.new(**leaf.to_h, position: found.length + 1, folio: numbered ? folio : nil)
+          found << BookPage.new(**book_page.to_h, position: found.length + 1, folio: numbered ? folio : nil)
         end
         found
       end
 
-      def numbered?(leaf)
-        return leaf.page.numbered? if leaf.page?
-        leaf.index? ? @index.numbered? : true
+      def numbered?(book_page)
+        return book_page.page.numbered? if book_page.page?
+        book_page.index? ? @index.numbered? : true
       end
 
       # Would it come to the wrong side?
-      def turned?(leaf, position)
-        wanted = leaf.page? ? leaf.page.starts : "anywhere"
+      def turned?(book_page, position)
+        wanted = book_page.page? ? book_page.page.starts : "anywhere"
         (wanted == "right" && position.even?) || (wanted == "left" && position.odd?)
       end
     end

@@ -49,7 +49,7 @@ module TileLoom
         Block.new(
           height_mm: top + (upright? ? upright_height : level_height),
           natural_mm: [head&.natural_mm.to_f, upright? ? upright_width : level_width].max,
-          told: told,
+          notices: notices,
           drawn: ->(x, y) { [*head&.nodes(x, y), *(upright? ? upright(x, y + top) : level(x, y + top))] }
         )
       end
@@ -70,7 +70,7 @@ module TileLoom
 
       def values = @bar.labels.empty? ? @entry.range : @bar.labels
 
-      def told
+      def notices
         off = values - places.map(&:first)
         [(beyond(off) if off.any?), (CROWDED if crowded?)].compact
       end

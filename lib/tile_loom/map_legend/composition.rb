@@ -48,9 +48,9 @@ module TileLoom
       end
 
       # What of the rows that stand is not as asked for, in sentences.
-      def told
+      def notices
         here = attempt.flow.placed.flatten(1).map(&:first)
-        here.flat_map { |place| attempt.blocks[place].told } + here.filter_map { |place| too_wide(place) }
+        here.flat_map { |place| attempt.blocks[place].notices } + here.filter_map { |place| too_wide(place) }
       end
 
       # The box in page mm that it takes up.

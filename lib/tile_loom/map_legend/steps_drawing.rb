@@ -24,7 +24,7 @@ module TileLoom
             head&.natural_mm.to_f,
             @manner.text_start_mm + labels.map { |text, _| width(text) }.max.to_f
           ].max,
-          told: told,
+          notices: notices,
           drawn: ->(x, y) { [*head&.nodes(x, y), *steps(x, y + top), *words(x, y + top)] }
         )
       end
@@ -40,7 +40,7 @@ module TileLoom
       def width(text) = @manner.entry.width_mm(text)
 
       # Classes without limits of their own are told by their titles.
-      def told
+      def notices
         return [] if @row.labels == "titles" || @entries.all?(&:range)
         bare = @entries.reject(&:range).map { |entry| "“#{entry.title}”" }
         ["Without limits of numbers, and so by their titles: #{Sentences.listed(bare, 5)}."]

@@ -16,7 +16,7 @@ module TileLoom
       def to_h = @names ||= unique
 
       # What of the names was changed, in sentences.
-      def told
+      def notices
         to_h
         [
           *@collisions.map do |name, items|

@@ -16,7 +16,7 @@ module TileLoom
         def file_name(pattern = nil) = pattern ? @file_name = pattern : @file_name
 
         # What is said of it where it is chosen.
-        def about(text = nil) = text ? @told = text : @told
+        def about(text = nil) = text ? @notices = text : @notices
 
         # Are pages bound into one file?
         def paged? = false
@@ -46,7 +46,7 @@ module TileLoom
       def check(_press) = nil
 
       # What differs from what one would expect, in sentences.
-      def told(_press) = []
+      def notices(_press) = []
 
       # Paged: writes the pages into the file. sheets: {number → name} of those that it has.
       def bind(_press, _pages, _path, secrets: nil) = raise(NotImplementedError)

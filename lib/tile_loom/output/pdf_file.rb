@@ -20,7 +20,7 @@ module TileLoom
       end
 
       # What a standard leaves out, and what was not given, in sentences.
-      def told
+      def notices
         [
           (@manner.exchange? && @manner.given["links"] != false) ? "PDF/X-4 holds no links; they are left out." : nil,
           if @manner.standard != "none" && @manner.layers.any? { |state| state.printed != "as shown" }

@@ -18,7 +18,7 @@ module TileLoom
           "pixels" => pixels,
           "bytes" => estimate[0].round,
           "seconds" => (estimate[1] / @workers).round(1),
-          "told" => told
+          "notices" => notices
         }
 
       MOST_NAMED = 3
@@ -28,7 +28,7 @@ module TileLoom
         @pixels ||=
           Press.spread(items).filter_map { |item| form.pixels(@press, item) }.max_by { |width, height| width * height }
 
-      def told = [*@press.readings, *@press.file_names.told, *form.told(@press), *coarse_pixels]
+      def notices = [*@press.readings, *@press.file_names.notices, *form.notices(@press), *coarse_pixels]
 
       # Layers of pixels that are coarser than what is asked for, at the scale of most sheets.
       def coarse_pixels

@@ -72,9 +72,9 @@ module TileLoom
       # Zero and below for pages that are no sheets.
       def number_of(item) = item.number
 
-      # The Pdf::Page of a Layout::Leaf. told: does it bring along what it leaves out?
-      def page(item, count: cells.length, told: false) =
-        page_of(composer(item, count: count), leaf_of(item), told: told)
+      # The Pdf::Page of a Layout::BookPage. notices: does it bring along what it leaves out?
+      def page(item, count: cells.length, notices: false) =
+        page_of(composer(item, count: count), book_page_of(item), notices: notices)
 
       # Writes pages into one file, as the form binds them. Refusal when the place cannot be written.
       def bind(pages, file, secrets: nil) = @order.form.bind(self, pages, file, secrets: secrets)
@@ -82,23 +82,23 @@ module TileLoom
       # The composer of a page; count: of the sheets. The last one stays at hand, since
       # its sheet is asked for more than once: its page, the place of its frame, what it leaves out.
       def composer(item, count: cells.length)
-        leaf = leaf_of(item)
-        return @at_hand.last if @at_hand&.first == [leaf, leaf.cells, count]
-        compose(leaf, count).tap { |composer| @at_hand = [[leaf, leaf.cells, count], composer] }
+        book_page = book_page_of(item)
+        return @at_hand.last if @at_hand&.first == [book_page, book_page.cells, count]
+        compose(book_page, count).tap { |composer| @at_hand = [[book_page, book_page.cells, count], composer] }
       end
 
-      # The Layout::Leaf of a cell, which may stand otherwise than in the book; one as it is.
-      def leaf_of(item)
+      # The Layout::BookPage of a cell, which may stand otherwise than in the book; one as it is.
+      def book_page_of(item)
         return item unless item.is_a?(Index::Cell)
-        leaf = run.leaf(item.number)
-        return leaf if leaf&.cell == item
-        Layout::Leaf.new(
+        book_page = run.book_page(item.number)
+        return book_page if book_page&.cell == item
+        Layout::BookPage.new(
           kind: :sheet,
           number: item.number,
           name: item.name,
           cells: [item],
-          position: leaf&.position,
-          folio: leaf&.folio
+          position: book_page&.position,
+          folio: book_page&.folio
         )
       end
 
@@ -116,7 +116,7 @@ module TileLoom
       end
 
       # The names of an item's files, made in a folder, and what its sheet leaves out.
-      Made = Struct.new(:names, :told)
+      Made = Struct.new(:names, :notices)
 
       # name: of the main file; secrets: Secrets or nil.
       def make(item, folder, name: names.fetch(item), secrets: nil)
@@ -141,8 +141,8 @@ module TileLoom
       # Of the item in the middle; nil where there is no sheet among them.
       def sample(items)
         item =
-          items.select { |one| one.is_a?(Layout::Leaf) && one.sheet? }.then { |list| list[list.length / 2] } ||
-          items.find { |one| one.is_a?(Layout::Leaf) }
+          items.select { |one| one.is_a?(Layout::BookPage) && one.sheet? }.then { |list| list[list.length / 2] } ||
+          items.find { |one| one.is_a?(Layout::BookPage) }
         item &&
           (@samples ||= {})[item] ||= begin
             # What is worked out once for all sheets is not counted for each.
@@ -188,25 +188,25 @@ module TileLoom
 
       def range = Index::SheetRange.new(@order.sheets, others: run.others.reject(&:blank?))
 
-      # Layout::Leaf list, in the order of the pages. An empty page comes with the one that it stands before.
+      # Layout::BookPage list, in the order of the pages. An empty page comes with the one that it stands before.
       def in_range
         numbers = range.pick(cells).to_h { |cell| [cell.number, true] }
-        others = range.others(cells).to_h { |leaf| [leaf.number, true] }
-        found = run.leaves.select { |leaf| leaf.sheet? ? numbers[leaf.number] : others[leaf.number] }
-        whole = found.length == run.leaves.count { |leaf| !leaf.blank? }
-        whole ? run.leaves : found
+        others = range.others(cells).to_h { |book_page| [book_page.number, true] }
+        found = run.book_pages.select { |book_page| book_page.sheet? ? numbers[book_page.number] : others[book_page.number] }
+        whole = found.length == run.book_pages.count { |book_page| !book_page.blank? }
+        whole ? run.book_pages : found
       end
 
-      def compose(leaf, count = cells.length)
+      def compose(book_page, count = cells.length)
         things = @order.form.manner.object_data.to_h { |entry| [entry.layer, entry.fields || []] }
-        Compose::Composers.of(@book, @source, leaf, count: count, things: things, ppi: ppi)
+        Compose::Composers.of(@book, @source, book_page, count: count, things: things, ppi: ppi)
       end
 
-      def page_of(composer, cell, told: false)
+      def page_of(composer, cell, notices: false)
         manner = @order.form.manner
         Pdf::Page.of(
           composer.drawing,
-          told: told ? composer.left_out : [],
+          notices: notices ? composer.left_out : [],
           sheet: number_of(cell),
           name: self.class.name_of(cell),
           part: part_of(cell),
@@ -224,10 +224,10 @@ module TileLoom
       CHUNK = 25
 
       # The rows of a grid; of other indexes so many sheets together.
-      def part_of(leaf)
-        return nil unless leaf.sheet?
-        return "Row #{leaf.cell.row + 1}" if @book.index.kind == "grid"
-        "Sheets #{(leaf.number - 1) / CHUNK * CHUNK + 1} and on"
+      def part_of(book_page)
+        return nil unless book_page.sheet?
+        return "Row #{book_page.cell.row + 1}" if @book.index.kind == "grid"
+        "Sheets #{(book_page.number - 1) / CHUNK * CHUNK + 1} and on"
       end
 
       # What only a sheet that is drawn knows, and what files know beside it.
@@ -235,8 +235,8 @@ module TileLoom
         values.merge(own) { |_, drawn, known| (drawn.is_a?(Hash) && known.is_a?(Hash)) ? drawn.merge(known) : known }
 
       # Pages that are no sheets meet no condition on sheets.
-      def meets?(leaf) =
-        leaf.sheet? && @order.where.match?(sheets_feature(leaf.cell).merge(Compose::Standing.own(leaf.cell)))
+      def meets?(book_page) =
+        book_page.sheet? && @order.where.match?(sheets_feature(book_page.cell).merge(Compose::Standing.own(book_page.cell)))
 
       # Attributes of its feature, where the condition asks for any.
       def sheets_feature(item)

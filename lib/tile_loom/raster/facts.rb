@@ -21,7 +21,7 @@ module TileLoom
       MEMBERS.each { |name| define_method(name) { @json[name] } }
 
       # Sentences of what was guessed or put right as it was made ready.
-      def told = @json.fetch("told", [])
+      def notices = @json.fetch("notices", [])
 
       alias_method :masked?, :masked
 

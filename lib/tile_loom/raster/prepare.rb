@@ -35,7 +35,7 @@ module TileLoom
       end
 
       # Sentences of what was guessed or put right.
-      def told = @told ||= []
+      def notices = @notices ||= []
 
       # Writes pixels, mask and facts into a folder. Yields the share that is done. Returns the Prepared.
       def write(folder, &progress)
@@ -105,7 +105,7 @@ module TileLoom
         if @mosaic
           Steps.run(process, "gdalwarp", *warped, *@mosaic.options, *open_options, *@parts.map(&:path), target, &report)
         elsif first.transform.nil?
-          told << fitted
+          notices << fitted
           Steps.run(process, "gdalwarp", *warped, *open_options, source, target, &report)
         elsif rewritten.any?
           Steps.run(
@@ -247,7 +247,7 @@ module TileLoom
           "lossy" => lossy?,
           "palette" => first.palette && @kind != "values",
           "unit" => (@kind == "values") ? first.unit : nil,
-          "told" => told
+          "notices" => notices
         }
         File.write(File.join(folder, Prepared::FACTS), JSON.generate(facts))
         measured = Measuring.new(Prepared.read(folder), info, name: name, wanted: @wanted).to_h

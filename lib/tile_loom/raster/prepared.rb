@@ -35,7 +35,7 @@ module TileLoom
       def grid = facts.grid
 
       # All of it is here.
-      def told = nil
+      def notices = nil
 
       def afresh = self
 

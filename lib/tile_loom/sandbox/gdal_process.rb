@@ -46,7 +46,7 @@ module TileLoom
       end
 
       # The driver's own first complaint in one line, with names of files alone.
-      def told(said)
+      def complaint(said)
         line = said.lines.reject { |text| text.start_with?("Warning") }.grep(/ERROR|FAILURE|Unable/i).first.to_s
         line =
           line

@@ -138,10 +138,10 @@ module TileLoom
         if said.match?(/bad_alloc|out of memory|cannot allocate/i)
           return "reading it takes more than #{MEMORY_BYTES / 1024**3} GB of memory; import it in smaller parts"
         end
-        told(said) || unread
+        complaint(said) || unread
       end
 
-      def told(_said) = nil
+      def complaint(_said) = nil
 
       def unread = "it is damaged, or of another kind than its ending says"
     end

@@ -24,16 +24,16 @@ module TileLoom
             @sheet
               .book
               .run(@sheet.source)
-              .leaves
-              .reject { |leaf| leaf.blank? || (@of == "sheets" && !leaf.sheet?) }
-              .map { |leaf| record(leaf) }
+              .book_pages
+              .reject { |book_page| book_page.blank? || (@of == "sheets" && !book_page.sheet?) }
+              .map { |book_page| record(book_page) }
           end
 
       private
 
-      def record(leaf)
-        common = {"name" => leaf.name, "page" => leaf.folio}
-        cell = leaf.cell or return common
+      def record(book_page)
+        common = {"name" => book_page.name, "page" => book_page.folio}
+        cell = book_page.cell or return common
         {
           **common,
           "number" => cell.number,

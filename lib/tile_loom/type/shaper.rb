@@ -178,8 +178,8 @@ module TileLoom
       # What each glyph stands for: its cluster's characters, at the first glyph of the cluster.
       def texts(text, clusters, behind)
         ends = (clusters.uniq.sort + [behind]).each_cons(2).to_h
-        told = {}
-        clusters.map { |cluster| told[cluster] ? "" : (told[cluster] = text.byteslice(cluster...ends.fetch(cluster))) }
+        notices = {}
+        clusters.map { |cluster| notices[cluster] ? "" : (notices[cluster] = text.byteslice(cluster...ends.fetch(cluster))) }
       end
 
       def features

@@ -31,7 +31,7 @@ module TileLoom
       # It has no labels, and none keep clear of it.
       def labels? = false
 
-      def told = []
+      def notices = []
 
       attr_writer :holes
 

@@ -9,10 +9,10 @@ module TileLoom
 
       attr_reader :horizon
 
-      # radius_m: of the disc on the plane; room_mm: between the disc and the nearest side of the box.
-      def initialize(box:, crs:, horizon:, radius_m:, rotation_deg:, room_mm: 0.0)
-        @horizon, @radius_m, @room_mm = horizon, radius_m, room_mm
-        per_mm = radius_m / crs.metres_per_unit / (([box.width, box.height].min / 2.0) - room_mm)
+      # radius_m: of the disc on the plane; clearance_mm: between the disc and the nearest side of the box.
+      def initialize(box:, crs:, horizon:, radius_m:, rotation_deg:, clearance_mm: 0.0)
+        @horizon, @radius_m, @clearance_mm = horizon, radius_m, clearance_mm
+        per_mm = radius_m / crs.metres_per_unit / (([box.width, box.height].min / 2.0) - clearance_mm)
         super(
           frame: box,
           ground: Geometry::TurnedRectangle.new(0.0, 0.0, box.width * per_mm, box.height * per_mm, rotation_deg),
@@ -22,7 +22,7 @@ module TileLoom
 
       def globe? = true
 
-      def radius_mm = [frame.width, frame.height].min / 2.0 - @room_mm
+      def radius_mm = [frame.width, frame.height].min / 2.0 - @clearance_mm
 
       # The flat ring of the disc in page mm.
       def disc

@@ -58,7 +58,7 @@ module TileLoom
 
       # What is left when it is done. nodes: of the layers; names: of their labels, whose boxes are taken; unplaced,
       # placed: Labelling::UnplacedLabel and Labelling::PlacedLabel.
-      Drawn = Struct.new(:nodes, :names, :taken, :entries, :layers, :names_left_out, :told, :unplaced, :placed)
+      Drawn = Struct.new(:nodes, :names, :taken, :entries, :layers, :names_left_out, :notices, :unplaced, :placed)
 
       def drawn =
         Drawn.new(
@@ -68,7 +68,7 @@ module TileLoom
           entries,
           shown_layers,
           names_left_out,
-          told,
+          notices,
           labels.unplaced,
           labels.placed
         )
@@ -80,7 +80,7 @@ module TileLoom
       def shown_layers = drawings.reject { |drawing| drawing.group.children.empty? }.map(&:layer)
 
       # What is drawn otherwise than asked for, in sentences.
-      def told = drawings.flat_map(&:told)
+      def notices = drawings.flat_map(&:notices)
 
       # Labels that found no room, in sentences.
       def names_left_out

@@ -41,7 +41,7 @@ module TileLoom
           .select { |rule| gathered[rule]&.shown }
           .map { |rule| Symbology::LegendEntry.of_rule(layer, rule, shape(gathered[rule])) }
 
-      def told = []
+      def notices = []
 
       # May it have labels, and are others to keep clear of it?
       def labels? = true

@@ -20,7 +20,7 @@ module TileLoom
         @convergence_deg ||= (@at ? Crs::Factors.at(@view.crs, *ground) : @view.factors).convergence_deg
 
       # Which way each north lies on the page, from its upper edge.
-      def grid_on_page = @view.ground.turn_deg
+      def grid_on_page = @view.ground.ccw_deg
 
       def true_on_page = grid_on_page - convergence_deg
 

@@ -41,9 +41,9 @@ module TileLoom
       def own_ppi = 25.4 / mm_per_pixel
 
       # What of it is not as asked for here, in sentences.
-      def told
+      def notices
         image
-        [@raster.told].compact
+        [@raster.notices].compact
       end
 
       private

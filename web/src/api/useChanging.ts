@@ -73,7 +73,7 @@ export function useChanging(
         setUnder((count) => count - 1);
       }
     };
-    const told = (error: unknown): never => {
+    const refuse = (error: unknown): never => {
       setRefusal(error instanceof Refusal ? error : new Refusal((error as Error).message));
       throw error;
     };
@@ -81,7 +81,7 @@ export function useChanging(
     const asked = (path: string, body: unknown) => {
       const position = seen.current?.position;
       const own = path === "cells" ? { ...(body as object), seen: position } : body;
-      return inTurn(() => sent(`${base}/${path}`, own)).catch(told);
+      return inTurn(() => sent(`${base}/${path}`, own)).catch(refuse);
     };
     return {
       change: (label, patch) => {
@@ -107,7 +107,7 @@ export function useChanging(
           return whole;
         }).catch((error: unknown) => {
           setWaiting((list) => list.filter((one) => one !== mine));
-          return told(error);
+          return refuse(error);
         });
       },
       ask: <T extends Book>(path: string, body: unknown) => asked(path, body) as Promise<T>,

@@ -2,11 +2,11 @@
 export function Colour({
   label,
   value,
-  onKeep,
+  onSave,
 }: {
   label: string;
   value: string;
-  onKeep: (colour: string) => Promise<unknown>;
+  onSave: (colour: string) => Promise<unknown>;
 }) {
   return (
     <input
@@ -15,7 +15,7 @@ export function Colour({
       key={value}
       defaultValue={value}
       onBlur={(event) => {
-        if (event.target.value !== value) void onKeep(event.target.value);
+        if (event.target.value !== value) void onSave(event.target.value);
       }}
       style={{ width: 38, height: 30, padding: 0, border: "1px solid #8887", background: "none", flexShrink: 0 }}
     />

@@ -10,11 +10,11 @@ interface ConditionEditorProps {
   about: string;
   attributes: Attribute[];
   condition: unknown;
-  onKeep: (condition: Cql | undefined) => Promise<unknown>;
+  onSave: (condition: Cql | undefined) => Promise<unknown>;
 }
 
 // A condition on attributes, built from controls: each row a test, all of them or any.
-export function ConditionEditor({ about, attributes, condition, onKeep }: ConditionEditorProps) {
+export function ConditionEditor({ about, attributes, condition, onSave }: ConditionEditorProps) {
   const kept = fromCql(condition, attributes);
   const [draft, setDraft] = useState<Tests | null>(kept);
   const [problem, setProblem] = useState<string | null>(null);
@@ -33,7 +33,7 @@ export function ConditionEditor({ about, attributes, condition, onKeep }: Condit
     try {
       setProblem(null);
       sent.current = tests;
-      await onKeep(toCql(tests, attributes));
+      await onSave(toCql(tests, attributes));
     } catch (error) {
       setProblem((error as Error).message);
     }

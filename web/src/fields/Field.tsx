@@ -10,7 +10,7 @@ export function Field({
   multiline,
   placeholder,
   focused,
-  onKeep,
+  onSave,
 }: {
   label: string;
   value: string;
@@ -19,7 +19,7 @@ export function Field({
   placeholder?: string;
   // It takes what is typed at once, in place of what it says.
   focused?: boolean;
-  onKeep: (text: string) => Promise<unknown>;
+  onSave: (text: string) => Promise<unknown>;
 }) {
   const { text, setText, setSent, setFocused } = useTyped(value);
   const [problem, setProblem] = useState<string | null>(null);
@@ -27,7 +27,7 @@ export function Field({
     if (text === value) return setProblem(null);
     try {
       setSent(text);
-      await onKeep(text);
+      await onSave(text);
       setProblem(null);
     } catch (error) {
       setSent(null);

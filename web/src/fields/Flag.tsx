@@ -6,12 +6,12 @@ export function Flag({
   label,
   value,
   disabled,
-  onKeep,
+  onSave,
 }: {
   label: string;
   value: boolean;
   disabled?: boolean;
-  onKeep: (value: boolean) => Promise<unknown>;
+  onSave: (value: boolean) => Promise<unknown>;
 }) {
   return (
     <FormControlLabel
@@ -21,7 +21,7 @@ export function Flag({
         <Checkbox
           size="small"
           checked={value}
-          onChange={(event) => void onKeep(event.target.checked).catch(toldElsewhere)}
+          onChange={(event) => void onSave(event.target.checked).catch(toldElsewhere)}
           sx={{ py: 0.5 }}
         />
       }

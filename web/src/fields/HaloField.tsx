@@ -4,10 +4,10 @@ import { Measured } from "./Measured";
 // How far a halo reaches; none where it reaches nowhere.
 export function HaloField({
   halo,
-  onKeep,
+  onSave,
 }: {
   halo: Halo | undefined;
-  onKeep: (halo: Halo | undefined) => Promise<unknown>;
+  onSave: (halo: Halo | undefined) => Promise<unknown>;
 }) {
   return (
     <Measured
@@ -15,7 +15,7 @@ export function HaloField({
       value={halo?.width_mm ?? 0}
       least={0}
       most={10}
-      onKeep={(width_mm) => onKeep(width_mm === 0 ? undefined : { ...halo, width_mm })}
+      onSave={(width_mm) => onSave(width_mm === 0 ? undefined : { ...halo, width_mm })}
     />
   );
 }

@@ -13,23 +13,23 @@ export function Measured({
   value,
   least,
   most,
-  onKeep,
+  onSave,
 }: {
   label: string;
   value: number;
   least: number;
   most: number;
-  onKeep: (value: number) => Promise<unknown>;
+  onSave: (value: number) => Promise<unknown>;
 }) {
   return (
     <Field
       label={label}
       value={String(value)}
-      onKeep={async (text) => {
+      onSave={async (text) => {
         const number = readNumber(text);
         if (number === null || number < least || number > most)
           throw new Error(`Enter a value from ${least} to ${most}${unitOf(label)}.`);
-        await onKeep(number);
+        await onSave(number);
       }}
     />
   );

@@ -7,17 +7,17 @@ interface NumberOrNoneProps {
   placeholder: string;
   // Of the text: the number, or an Error that says what to enter.
   read: (text: string) => number;
-  onKeep: (value: number | undefined) => Promise<unknown>;
+  onSave: (value: number | undefined) => Promise<unknown>;
 }
 
 // A number that may be left to what is usual, or to what fits.
-export function NumberOrNone({ label, value, placeholder, read, onKeep }: NumberOrNoneProps) {
+export function NumberOrNone({ label, value, placeholder, read, onSave }: NumberOrNoneProps) {
   return (
     <Field
       label={label}
       value={value === undefined ? "" : String(value)}
       placeholder={placeholder}
-      onKeep={(text) => onKeep(text.trim() === "" ? undefined : read(text.trim()))}
+      onSave={(text) => onSave(text.trim() === "" ? undefined : read(text.trim()))}
     />
   );
 }

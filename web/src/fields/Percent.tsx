@@ -4,11 +4,11 @@ import { Measured } from "./Measured";
 export function Percent({
   label,
   value,
-  onKeep,
+  onSave,
 }: {
   label: string;
   value: number;
-  onKeep: (share: number) => Promise<unknown>;
+  onSave: (share: number) => Promise<unknown>;
 }) {
   return (
     <Measured
@@ -16,7 +16,7 @@ export function Percent({
       value={Math.round(value * 1000) / 10}
       least={0}
       most={100}
-      onKeep={(percent) => onKeep(percent / 100)}
+      onSave={(percent) => onSave(percent / 100)}
     />
   );
 }

@@ -4,7 +4,7 @@ interface PointsProps {
   label: string;
   value: number | undefined;
   placeholder: string;
-  onKeep: (value: number | undefined) => Promise<unknown>;
+  onSave: (value: number | undefined) => Promise<unknown>;
 }
 
 function read(text: string) {

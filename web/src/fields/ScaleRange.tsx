@@ -10,19 +10,19 @@ export interface ScalesShown {
 export function ScaleRange({
   scales = {},
   of = "",
-  onKeep,
+  onSave,
 }: {
   scales: ScalesShown | undefined;
   of?: string;
   // Nothing for any scale.
-  onKeep: (scales: ScalesShown | undefined) => Promise<unknown>;
+  onSave: (scales: ScalesShown | undefined) => Promise<unknown>;
 }) {
   const keep = async (end: keyof ScalesShown, text: string) => {
     const scale = text.trim() === "" ? null : readScale(text);
     if (text.trim() !== "" && (scale === null || scale <= 0)) throw new Error("Write a scale, such as 1:10,000.");
     const fresh = { ...scales, [end]: scale ?? undefined };
     if (scale === null) delete fresh[end];
-    await onKeep(Object.keys(fresh).length ? fresh : undefined);
+    await onSave(Object.keys(fresh).length ? fresh : undefined);
   };
   return (
     <>
@@ -30,13 +30,13 @@ export function ScaleRange({
         label={`Largest scale${of}`}
         value={scales.largest ? ratio(scales.largest) : ""}
         placeholder="any scale"
-        onKeep={(text) => keep("largest", text)}
+        onSave={(text) => keep("largest", text)}
       />
       <Field
         label={`Smallest scale${of}`}
         value={scales.smallest ? ratio(scales.smallest) : ""}
         placeholder="any scale"
-        onKeep={(text) => keep("smallest", text)}
+        onSave={(text) => keep("smallest", text)}
       />
     </>
   );

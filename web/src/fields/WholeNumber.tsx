@@ -4,7 +4,7 @@ interface WholeNumberProps {
   label: string;
   value: number | undefined;
   placeholder?: string;
-  onKeep: (value: number | undefined) => Promise<unknown>;
+  onSave: (value: number | undefined) => Promise<unknown>;
 }
 
 function read(text: string) {

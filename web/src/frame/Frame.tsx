@@ -18,7 +18,7 @@ export function Frame({ step, children }: { step: StepId; children: ReactNode })
   const { undo, redo, clear } = useChange();
   const { refusal, replaced } = useChangeState();
   const book = useBook();
-  const [told, setTold] = useState<string | null>(null);
+  const [dismissed, setDismissed] = useState<string | null>(null);
   const sheet = useSheet();
   const [help, setHelp] = useState(false);
   const keys = useMemo(
@@ -38,7 +38,9 @@ export function Frame({ step, children }: { step: StepId; children: ReactNode })
       <TopBar step={step} onHelp={() => setHelp(true)} />
       {book.reprojection && <Reprojecting />}
       <IndexRuns />
-      {book.told && told !== book.told && <Notice text={book.told} onClose={() => setTold(book.told)} />}
+      {book.notice && dismissed !== book.notice && (
+        <Notice text={book.notice} onClose={() => setDismissed(book.notice)} />
+      )}
       {refusal && <Notice text={refusal.message} onClose={clear} />}
       {!refusal && replaced && <Notice kind="warning" text={replaced} onClose={clear} />}
       {book.index_state.changed.length > 0 && book.cells.length > 0 && <OutOfStep />}

@@ -7,7 +7,7 @@ import type { Book, Cell } from "../api/types";
 import { count } from "../api/words";
 import { toldElsewhere } from "../api/toldElsewhere";
 import { useAlso } from "./useAlso";
-import { leafAt, leafCount } from "./leaves";
+import { pageAt, pageCount } from "./bookPages";
 import { DrawnPicture, PictureProblem, useServerPicture } from "./ServerPicture";
 import { SMALL_PICTURES } from "./turns";
 import { useRested } from "./useRested";
@@ -41,7 +41,7 @@ export function Strip() {
   // Before the pages: what lies off the page, and the index where the book has no sheet for it.
   const pictured = !book.document.index_layout && book.at === undefined;
   const before = ((away.length > 0 ? 1 : 0) + (pictured ? 1 : 0)) * STEP;
-  const all = leafCount(book);
+  const all = pageCount(book);
   const measure = () => {
     const element = strip.current;
     if (element) setView({ from: element.scrollLeft, wide: element.clientWidth });
@@ -139,7 +139,7 @@ export function Strip() {
             </Item>
           )}
           {Array.from({ length: Math.max(last - first, 0) }, (_, index) => first + index).map((place) => {
-            const leaf = leafAt(book, place);
+            const leaf = pageAt(book, place);
             if (!leaf) return null;
             const { cell: known, page } = leaf;
             if (page)

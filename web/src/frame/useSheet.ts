@@ -2,7 +2,7 @@ import { useCallback } from "react";
 import { useBook } from "../api/book";
 import type { BookPage, Cell } from "../api/types";
 import { useAddress } from "./useAddress";
-import { leafAt, leafCount, placeOf } from "./leaves";
+import { pageAt, pageCount, placeOf } from "./bookPages";
 
 // The page that is looked at: part of the address, so that a reload or a second tab shows the same. number: of a sheet
 // its place among the sheets; 0 for the index sheet and less for other pages, which have no cell. place: in the book,
@@ -26,7 +26,7 @@ export function useSheet(): {
   const step = useCallback(
     (by: number) => {
       if (number === null) return;
-      const next = leafAt(book, Math.min(Math.max(place + by, 0), leafCount(book) - 1));
+      const next = pageAt(book, Math.min(Math.max(place + by, 0), pageCount(book) - 1));
       if (next && next.number !== number) go(next.number);
     },
     [book, number, place, go],

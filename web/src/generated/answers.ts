@@ -279,7 +279,7 @@ export interface Book {
     done: number;
     total: number;
   } | null;
-  told: string | null;
+  notice: string | null;
   /**
    * Ids of what was made.
    */
@@ -375,7 +375,7 @@ export interface BookChange {
     done: number;
     total: number;
   } | null;
-  told?: string | null;
+  notice?: string | null;
   /**
    * Ids of what was made.
    */
@@ -633,7 +633,7 @@ export interface PressRun {
   asked_from?: string | null;
   printing?: string | null;
   printable: boolean;
-  told: {
+  notices: {
     message: string;
     sheets: string[];
   }[];
@@ -658,7 +658,7 @@ export interface PressPlan {
   pixels: [number, number] | null;
   bytes: number;
   seconds: number;
-  told: string[];
+  notices: string[];
 }
 /**
  * What a grid comes to on a sheet: in words, and its interval as it would be typed.
@@ -983,7 +983,7 @@ export interface WrittenFile {
   /**
    * What did not go along.
    */
-  told?: string[];
+  notices?: string[];
 }
 /**
  * What the server says of cells in the hand and those beside them: how far they were moved and what lies between, in words; the shifts in ground units by which their edges meet, east and north; the step of round coordinates and the corner that comes to them.
@@ -1252,7 +1252,7 @@ export interface LegendShown {
     title: string;
     layer: string;
   }[];
-  told: string[];
+  notices: string[];
   count: number;
   fitting: number;
   columns: number;

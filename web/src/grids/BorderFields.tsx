@@ -12,20 +12,20 @@ import { defaults } from "../generated/defaults";
 // What bounds the map; its steps follow a grid of the frame, or are even.
 export function BorderFields({
   frame,
-  onKeep,
+  onSave,
 }: {
   frame: GriddedElement;
-  onKeep: (border: Border) => Promise<unknown>;
+  onSave: (border: Border) => Promise<unknown>;
 }) {
   const border = frame.border ?? {};
   const shown = filled(border, defaults.border);
   const kind = shown.kind;
-  const keep = (patch: Partial<Border>) => onKeep({ ...border, ...patch });
+  const keep = (patch: Partial<Border>) => onSave({ ...border, ...patch });
   const grids = frame.grids ?? [];
   const steps = border.steps?.mm ? "even" : (border.steps?.grid ?? grids[0]?.id ?? "even");
   return (
     <ColourBeside
-      colour={<Colour label="Colour of the border" value={shown.colour} onKeep={(colour) => keep({ colour })} />}
+      colour={<Colour label="Colour of the border" value={shown.colour} onSave={(colour) => keep({ colour })} />}
     >
       <Choice label="Border" value={kind} choices={borders} onChoose={(chosen) => keep({ kind: chosen })} />
       <Measured
@@ -33,16 +33,16 @@ export function BorderFields({
         value={shown.width_mm}
         least={0.01}
         most={20}
-        onKeep={(width_mm) => keep({ width_mm })}
+        onSave={(width_mm) => keep({ width_mm })}
       />
-      <Measured label="Margin, mm" value={shown.gap_mm} least={0} most={50} onKeep={(gap_mm) => keep({ gap_mm })} />
+      <Measured label="Margin, mm" value={shown.gap_mm} least={0} most={50} onSave={(gap_mm) => keep({ gap_mm })} />
       {shown.gap_mm > 0 && (
         <Measured
           label="Inner line, mm"
           value={filled(border.inner, defaults.border_inner).width_mm}
           least={0}
           most={10}
-          onKeep={(width_mm) => keep({ inner: { ...border.inner, width_mm } })}
+          onSave={(width_mm) => keep({ inner: { ...border.inner, width_mm } })}
         />
       )}
       {kind !== "plain" && (
@@ -51,7 +51,7 @@ export function BorderFields({
           value={border.thickness_mm ?? (kind === "ticked" ? 1.5 : 2)}
           least={0.1}
           most={50}
-          onKeep={(thickness_mm) => keep({ thickness_mm })}
+          onSave={(thickness_mm) => keep({ thickness_mm })}
         />
       )}
       {kind !== "plain" && (
@@ -69,7 +69,7 @@ export function BorderFields({
           value={border.steps?.mm ?? 20}
           least={0.5}
           most={2000}
-          onKeep={(mm) => keep({ steps: { mm } })}
+          onSave={(mm) => keep({ steps: { mm } })}
         />
       )}
       {kind === "banded" && (
@@ -87,8 +87,8 @@ export function BorderFields({
         <Box
           sx={{ gridColumn: "1 / -1", display: "flex", flexWrap: "wrap", alignItems: "center", gap: 1, fontSize: 13 }}
         >
-          dark <Colour label="Dark steps" value={border.dark ?? shown.colour} onKeep={(dark) => keep({ dark })} />
-          light <Colour label="Light steps" value={shown.light} onKeep={(light) => keep({ light })} />
+          dark <Colour label="Dark steps" value={border.dark ?? shown.colour} onSave={(dark) => keep({ dark })} />
+          light <Colour label="Light steps" value={shown.light} onSave={(light) => keep({ light })} />
           <FormControlLabel
             sx={{ m: 0 }}
             control={

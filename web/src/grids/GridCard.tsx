@@ -11,7 +11,7 @@ import { filled } from "../fields/filled";
 import { Card, Heading } from "../frame/Card";
 import { defaults } from "../generated/defaults";
 import { GridLabelFields } from "./GridLabelFields";
-import { GridTold } from "./GridList";
+import { GridSummary } from "./GridList";
 import { GridLookFields } from "./GridLookFields";
 import { GridReference } from "./GridReference";
 import { IntervalFields } from "./IntervalFields";
@@ -23,7 +23,7 @@ interface GridCardProps {
   grid: Grid;
   words: GridWords | undefined;
   sheet: number;
-  onKeep: (label: string, grids: Grid[]) => Promise<unknown>;
+  onSave: (label: string, grids: Grid[]) => Promise<unknown>;
   // Lines that are being tried, over the page.
   onGhost: (svg: string | null) => void;
   onBack: () => void;
@@ -32,7 +32,7 @@ interface GridCardProps {
 const REST_MS = 450;
 
 // One coordinate grid: it is set with the map in view, and what is being tried shows as ghost lines.
-export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }: GridCardProps) {
+export function GridCard({ frame, grid, words, sheet, onSave, onGhost, onBack }: GridCardProps) {
   const shown = filled(grid, defaults.grid);
   const book = useBook();
   const { ask } = useChange();
@@ -48,7 +48,7 @@ export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }:
   const name = grid.title ?? grid.id;
   const put = (fresh: Grid) => {
     setDraft(null);
-    return onKeep(
+    return onSave(
       name,
       grids.map((known) => (known.id === grid.id ? fresh : known)),
     );
@@ -65,7 +65,7 @@ export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }:
     latest.current = keep;
   });
   useEffect(() => () => clearTimeout(timer.current), []);
-  const told = draft && trial?.data ? trial.data : words;
+  const summary = draft && trial?.data ? trial.data : words;
   const angles = words?.angles ?? grid.crs === "geographic";
   const fixed = !!grid.interval;
   const key = book.document.index_layout;
@@ -82,10 +82,10 @@ export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }:
             {trial.error.message}
           </Box>
         ) : (
-          told && <GridTold sentence={told.sentence} warnings={told.warnings} />
+          summary && <GridSummary sentence={summary.sentence} warnings={summary.warnings} />
         )}
       </Box>
-      <Field label="Name" value={name} onKeep={(title) => keep({ title: title.trim() || undefined })} />
+      <Field label="Name" value={name} onSave={(title) => keep({ title: title.trim() || undefined })} />
       <GridReference
         grid={grid}
         onChoose={async (reference) => {
@@ -108,7 +108,7 @@ export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }:
           sheet={sheet}
           was={grid}
           pitch={words?.pitch_mm?.[0]}
-          onKeep={(fresh) => {
+          onSave={(fresh) => {
             setQuestion(null);
             void put(fresh).catch(toldElsewhere);
           }}
@@ -123,7 +123,7 @@ export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }:
         words={words}
         angles={angles}
         onDraft={setDraft}
-        onKeep={keep}
+        onSave={keep}
         onSettle={settle}
       />
 
@@ -134,7 +134,7 @@ export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }:
       <GridLabelFields
         labels={grid.labels}
         angles={angles}
-        onKeep={(labels: GridLabels | undefined) => keep({ labels })}
+        onSave={(labels: GridLabels | undefined) => keep({ labels })}
       />
       {words?.lettered && (
         <FormControlLabel
@@ -179,7 +179,7 @@ export function GridCard({ frame, grid, words, sheet, onKeep, onGhost, onBack }:
           color="error"
           onClick={() => {
             onBack();
-            void onKeep(
+            void onSave(
               `Remove ${name}`,
               grids.filter((known) => known.id !== grid.id),
             ).catch(toldElsewhere);

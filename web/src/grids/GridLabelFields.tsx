@@ -17,23 +17,23 @@ const DEFAULT: GridLabels = { sides: [], size_pt: 6.5, label_gap_mm: 1.2 };
 export function GridLabelFields({
   labels,
   angles,
-  onKeep,
+  onSave,
 }: {
   labels: GridLabels | undefined;
   angles: boolean;
-  onKeep: (labels: GridLabels | undefined) => Promise<unknown>;
+  onSave: (labels: GridLabels | undefined) => Promise<unknown>;
 }) {
   const book = useBook();
   const now = labels ?? DEFAULT;
   const shown = filled(now, defaults.grid_labels);
-  const keep = (patch: Partial<GridLabels>) => onKeep({ ...now, ...patch });
+  const keep = (patch: Partial<GridLabels>) => onSave({ ...now, ...patch });
   const inside = now.position === "inside";
   return (
     <>
-      <SidesField sides={now.sides} onKeep={(sides) => onKeep(sides.length ? { ...now, sides } : undefined)} />
+      <SidesField sides={now.sides} onSave={(sides) => onSave(sides.length ? { ...now, sides } : undefined)} />
       {labels && (
         <ColourBeside
-          colour={<Colour label="Colour of the labels" value={shown.colour} onKeep={(colour) => keep({ colour })} />}
+          colour={<Colour label="Colour of the labels" value={shown.colour} onSave={(colour) => keep({ colour })} />}
         >
           <Choice
             label="Position"
@@ -49,7 +49,7 @@ export function GridLabelFields({
             value={shown.size_pt}
             least={1}
             most={100}
-            onKeep={(size_pt) => keep({ size_pt })}
+            onSave={(size_pt) => keep({ size_pt })}
           />
           <Choice
             label="Orientation"
@@ -67,7 +67,7 @@ export function GridLabelFields({
             value={shown.label_gap_mm}
             least={0}
             most={100}
-            onKeep={(label_gap_mm) => keep({ label_gap_mm })}
+            onSave={(label_gap_mm) => keep({ label_gap_mm })}
           />
           <Choice
             label="Typeface"
@@ -110,14 +110,14 @@ export function GridLabelFields({
             ]}
             onChoose={(families) => keep({ families })}
           />
-          <HaloField halo={now.halo} onKeep={(halo) => keep({ halo: halo && { colour: "#ffffff", ...halo } })} />
+          <HaloField halo={now.halo} onSave={(halo) => keep({ halo: halo && { colour: "#ffffff", ...halo } })} />
           {inside && (
             <Measured
               label="Gap in lines, mm"
               value={now.line_gap_mm ?? 0}
               least={0}
               most={20}
-              onKeep={(line_gap_mm) => keep({ line_gap_mm: line_gap_mm === 0 ? undefined : line_gap_mm })}
+              onSave={(line_gap_mm) => keep({ line_gap_mm: line_gap_mm === 0 ? undefined : line_gap_mm })}
             />
           )}
         </ColourBeside>
@@ -128,16 +128,16 @@ export function GridLabelFields({
             <Ticked
               label="leading zeros, as in 007°"
               on={shown.zeros}
-              onKeep={(zeros) => keep({ zeros: zeros || undefined })}
+              onSave={(zeros) => keep({ zeros: zeros || undefined })}
             />
           ) : (
-            <Ticked label="with the unit" on={shown.unit} onKeep={(unit) => keep({ unit: unit || undefined })} />
+            <Ticked label="with the unit" on={shown.unit} onSave={(unit) => keep({ unit: unit || undefined })} />
           )}
           {!inside && (
             <Ticked
               label="corners of the frame in full"
               on={shown.corners}
-              onKeep={(corners) => keep({ corners: corners || undefined })}
+              onSave={(corners) => keep({ corners: corners || undefined })}
             />
           )}
         </Box>
@@ -146,14 +146,14 @@ export function GridLabelFields({
   );
 }
 
-function Ticked({ label, on, onKeep }: { label: string; on: boolean; onKeep: (on: boolean) => Promise<unknown> }) {
+function Ticked({ label, on, onSave }: { label: string; on: boolean; onSave: (on: boolean) => Promise<unknown> }) {
   return (
     <FormControlLabel
       control={
         <Checkbox
           size="small"
           checked={on}
-          onChange={(event) => void onKeep(event.target.checked).catch(toldElsewhere)}
+          onChange={(event) => void onSave(event.target.checked).catch(toldElsewhere)}
           sx={{ py: 0.25 }}
         />
       }

@@ -76,7 +76,7 @@ export function GridList({
                 {grid.title ?? grid.id}
                 {grid.hidden && ", hidden"}
               </Button>
-              {words && !grid.hidden && <GridTold sentence={words.sentence} warnings={words.warnings} />}
+              {words && !grid.hidden && <GridSummary sentence={words.sentence} warnings={words.warnings} />}
               {words?.wider && !grid.hidden && (
                 <Button
                   color="warning"
@@ -111,7 +111,7 @@ export function GridList({
 }
 
 // A grid's sentence, and what is to be warned of.
-export function GridTold({ sentence, warnings }: { sentence: string; warnings: string[] }) {
+export function GridSummary({ sentence, warnings }: { sentence: string; warnings: string[] }) {
   return (
     <Box sx={{ fontSize: 13, lineHeight: 1.35 }}>
       {!warnings.includes(sentence) && <Box sx={{ color: "text.secondary" }}>{sentence}</Box>}

@@ -36,7 +36,7 @@ export function GridLookFields({ grid, keep }: { grid: Grid; keep: (patch: Parti
         <Colour
           label={`Colour of ${grid.title ?? grid.id}`}
           value={drawn.colour}
-          onKeep={(colour) => stroke({ colour })}
+          onSave={(colour) => stroke({ colour })}
         />
       }
     >
@@ -47,7 +47,7 @@ export function GridLookFields({ grid, keep }: { grid: Grid; keep: (patch: Parti
           value={shown.size_mm}
           least={0.05}
           most={50}
-          onKeep={(size_mm) => keep({ size_mm })}
+          onSave={(size_mm) => keep({ size_mm })}
         />
       ) : (
         <Measured
@@ -55,11 +55,11 @@ export function GridLookFields({ grid, keep }: { grid: Grid; keep: (patch: Parti
           value={drawn.width_mm}
           least={0.01}
           most={10}
-          onKeep={(width_mm) => stroke({ width_mm })}
+          onSave={(width_mm) => stroke({ width_mm })}
         />
       )}
       {look === "crosses" && (
-        <Measured label="Arms, mm" value={shown.arm_mm} least={0.1} most={100} onKeep={(arm_mm) => keep({ arm_mm })} />
+        <Measured label="Arms, mm" value={shown.arm_mm} least={0.1} most={100} onSave={(arm_mm) => keep({ arm_mm })} />
       )}
       {look === "ticks" && (
         <Measured
@@ -67,7 +67,7 @@ export function GridLookFields({ grid, keep }: { grid: Grid; keep: (patch: Parti
           value={shown.tick_mm}
           least={0.1}
           most={100}
-          onKeep={(tick_mm) => keep({ tick_mm })}
+          onSave={(tick_mm) => keep({ tick_mm })}
         />
       )}
       {look === "ticks" && (
@@ -95,7 +95,7 @@ export function GridLookFields({ grid, keep }: { grid: Grid; keep: (patch: Parti
         value={Math.round(drawn.opacity * 100)}
         least={0}
         most={100}
-        onKeep={(percent) => stroke({ opacity: percent / 100 })}
+        onSave={(percent) => stroke({ opacity: percent / 100 })}
       />
       <Choice
         label="Index lines"
@@ -114,10 +114,10 @@ export function GridLookFields({ grid, keep }: { grid: Grid; keep: (patch: Parti
           value={grid.index_lines?.stroke?.width_mm ?? drawn.width_mm * 2}
           least={0.01}
           most={10}
-          onKeep={(width_mm) => keep({ index_lines: { every, stroke: { ...grid.index_lines?.stroke, width_mm } } })}
+          onSave={(width_mm) => keep({ index_lines: { every, stroke: { ...grid.index_lines?.stroke, width_mm } } })}
         />
       )}
-      <HaloField halo={grid.halo} onKeep={(halo) => keep({ halo })} />
+      <HaloField halo={grid.halo} onSave={(halo) => keep({ halo })} />
       <Choice
         label="Draw order"
         wide

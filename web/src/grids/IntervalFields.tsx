@@ -16,13 +16,13 @@ interface IntervalFieldsProps {
   words: GridWords | undefined;
   angles: boolean;
   onDraft: (draft: Grid | null) => void;
-  onKeep: (patch: Partial<Grid>) => Promise<unknown>;
+  onSave: (patch: Partial<Grid>) => Promise<unknown>;
   // A target spacing that moves by many small steps.
   onSettle: (target_mm: number) => void;
 }
 
 // How far the lines of a grid are apart: by a target on paper, or fixed on the ground.
-export function IntervalFields({ grid, draft, words, angles, onDraft, onKeep, onSettle }: IntervalFieldsProps) {
+export function IntervalFields({ grid, draft, words, angles, onDraft, onSave, onSettle }: IntervalFieldsProps) {
   const shown = filled(grid, defaults.grid);
   const fixed = !!grid.interval;
   return (
@@ -42,7 +42,7 @@ export function IntervalFields({ grid, draft, words, angles, onDraft, onKeep, on
             ["auto", "automatic"],
             ["fixed", "fixed"],
           ]}
-          onChoose={(kind) => onKeep({ interval: kind === "fixed" ? words?.interval : undefined })}
+          onChoose={(kind) => onSave({ interval: kind === "fixed" ? words?.interval : undefined })}
         />
         {!fixed && (
           <Choice
@@ -52,7 +52,7 @@ export function IntervalFields({ grid, draft, words, angles, onDraft, onKeep, on
               ["sheet", "each sheet’s scale"],
               ["book", "the whole book"],
             ]}
-            onChoose={(fitted) => onKeep({ fitted })}
+            onChoose={(fitted) => onSave({ fitted })}
           />
         )}
         {fixed && <Box />}
@@ -68,7 +68,7 @@ export function IntervalFields({ grid, draft, words, angles, onDraft, onKeep, on
                   text === null ? null : { ...grid, interval: { ...grid.interval, [axis]: text.trim() || undefined } },
                 )
               }
-              onKeep={(text) => onKeep({ interval: { ...grid.interval, [axis]: text.trim() || undefined } })}
+              onSave={(text) => onSave({ interval: { ...grid.interval, [axis]: text.trim() || undefined } })}
             />
           ))}
         {fixed &&
@@ -83,7 +83,7 @@ export function IntervalFields({ grid, draft, words, angles, onDraft, onKeep, on
                   text === null ? null : { ...grid, origin: { ...grid.origin, [axis]: text.trim() || undefined } },
                 )
               }
-              onKeep={(text) => onKeep({ origin: { ...grid.origin, [axis]: text.trim() || undefined } })}
+              onSave={(text) => onSave({ origin: { ...grid.origin, [axis]: text.trim() || undefined } })}
             />
           ))}
       </Box>

@@ -10,7 +10,7 @@ export function Question({
   sheet,
   frame,
   pitch,
-  onKeep,
+  onSave,
   onDrop,
 }: {
   grid: Grid;
@@ -19,7 +19,7 @@ export function Question({
   // Id of the frame that carries it.
   frame: string;
   pitch: number | undefined;
-  onKeep: (grid: Grid) => void;
+  onSave: (grid: Grid) => void;
   onDrop: () => void;
 }) {
   const automatic: Grid = {
@@ -39,11 +39,11 @@ export function Question({
       {was.interval?.x ?? was.interval?.y} does not fit this CRS. Choose an interval:
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.5, mt: 0.5 }}>
         {near && (
-          <Button variant="outlined" onClick={() => onKeep({ ...grid, interval: near, origin: undefined })}>
+          <Button variant="outlined" onClick={() => onSave({ ...grid, interval: near, origin: undefined })}>
             {near.x === near.y ? near.x : `${near.x}, ${near.y}`}, about as far apart
           </Button>
         )}
-        <Button variant="outlined" onClick={() => onKeep(automatic)}>
+        <Button variant="outlined" onClick={() => onSave(automatic)}>
           An automatic one
         </Button>
         <Button onClick={onDrop}>Cancel</Button>

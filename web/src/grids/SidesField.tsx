@@ -7,10 +7,10 @@ const SIDES: Edge[] = ["top", "right", "bottom", "left"];
 // The sides of the frame that a grid is labelled on.
 export function SidesField({
   sides: shown,
-  onKeep,
+  onSave,
 }: {
   sides: readonly Edge[];
-  onKeep: (sides: Edge[]) => Promise<unknown>;
+  onSave: (sides: Edge[]) => Promise<unknown>;
 }) {
   return (
     <Box role="group" aria-label="Labelled sides" sx={{ display: "grid", gridTemplateColumns: "1fr 1fr" }}>
@@ -22,7 +22,7 @@ export function SidesField({
               size="small"
               checked={shown.includes(side)}
               onChange={(event) =>
-                void onKeep(
+                void onSave(
                   SIDES.filter((known) => (known === side ? event.target.checked : shown.includes(known))),
                 ).catch(toldElsewhere)
               }

@@ -7,13 +7,13 @@ export function Tried({
   value,
   placeholder,
   onTry,
-  onKeep,
+  onSave,
 }: {
   label: string;
   value: string;
   placeholder?: string;
   onTry: (text: string | null) => void;
-  onKeep: (text: string) => Promise<unknown>;
+  onSave: (text: string) => Promise<unknown>;
 }) {
   return (
     <Box
@@ -23,7 +23,7 @@ export function Tried({
         if (event.key === "Escape") onTry(null);
       }}
     >
-      <Field label={label} value={value} placeholder={placeholder} onKeep={onKeep} />
+      <Field label={label} value={value} placeholder={placeholder} onSave={onSave} />
     </Box>
   );
 }

@@ -55,8 +55,8 @@ export function AreaCard({
       <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 1 }}>
         All layers
       </Button>
-      <Told onRings={onRings} />
-      <Field label="Buffer" value={shown.buffer} onKeep={(buffer) => change("Buffer", { index: { buffer } })} />
+      <Measured onRings={onRings} />
+      <Field label="Buffer" value={shown.buffer} onSave={(buffer) => change("Buffer", { index: { buffer } })} />
       <Typography component="h3" sx={{ fontSize: 14, fontWeight: 700, mt: 2 }}>
         Layers
       </Typography>
@@ -89,7 +89,7 @@ export function AreaCard({
                   </Button>
                 )}
                 {part && !part.features && (
-                  <PartFilter layer={layer} part={part} onKeep={(fresh) => replace(index, fresh)} />
+                  <PartFilter layer={layer} part={part} onSave={(fresh) => replace(index, fresh)} />
                 )}
               </Box>
             );
@@ -149,11 +149,11 @@ export function AreaCard({
 function PartFilter({
   layer,
   part,
-  onKeep,
+  onSave,
 }: {
   layer: Layer;
   part: AreaPart;
-  onKeep: (part: AreaPart) => Promise<unknown>;
+  onSave: (part: AreaPart) => Promise<unknown>;
 }) {
   const [open, setOpen] = useState(!!part.when);
   const attributes = useAttributes(layer.id).data ?? NONE;
@@ -169,16 +169,16 @@ function PartFilter({
         about={`the part of ${layer.title}`}
         attributes={attributes}
         condition={part.when}
-        onKeep={(when) => onKeep({ layer: layer.id, ...(when && { when }) })}
+        onSave={(when) => onSave({ layer: layer.id, ...(when && { when }) })}
       />
     </Box>
   );
 }
 
 // Its area on the ground and its extent; its outline goes to the map.
-function Told({ onRings }: { onRings: (rings: Ring[]) => void }) {
+function Measured({ onRings }: { onRings: (rings: Ring[]) => void }) {
   const book = useBook();
-  const told = useQuery<
+  const measured = useQuery<
     { rings: Ring[]; ground_m2: number; size_m: [number, number]; box: [number, number, number, number] },
     Refusal
   >({
@@ -186,24 +186,24 @@ function Told({ onRings }: { onRings: (rings: Ring[]) => void }) {
     queryFn: ({ signal }) => post(`/api/books/${book.id}/area`, {}, { signal }),
     retry: false,
   });
-  const rings = told.data?.rings;
+  const rings = measured.data?.rings;
   useEffect(() => {
     onRings(rings ?? []);
     return () => onRings([]);
   }, [rings, onRings]);
-  const box = told.data?.box;
+  const box = measured.data?.box;
   return (
     <Box role="status" sx={{ fontSize: 14, mb: 1.5 }}>
-      {told.error ? (
-        told.error.message
+      {measured.error ? (
+        measured.error.message
       ) : box ? (
         <>
-          {told.data!.ground_m2 > 0 ? (
+          {measured.data!.ground_m2 > 0 ? (
             <>
-              <b>{areaWords(told.data!.ground_m2)}</b> on the ground,{" "}
+              <b>{areaWords(measured.data!.ground_m2)}</b> on the ground,{" "}
             </>
           ) : null}
-          {groundSize(...told.data!.size_m)} across, buffer included.
+          {groundSize(...measured.data!.size_m)} across, buffer included.
         </>
       ) : (
         "…"

@@ -45,7 +45,7 @@ export function ArrivalCard({
       )}
       {arrival.state === "importing" && (
         <>
-          <Typography role="status">{told(arrival)}</Typography>
+          <Typography role="status">{importing(arrival)}</Typography>
           <LinearProgress
             variant="determinate"
             value={Math.min((100 * arrival.done) / Math.max(arrival.total, 1), 100)}
@@ -242,7 +242,7 @@ function Report({
 }
 
 // How far an import is.
-function told(arrival: Arrival): string {
+function importing(arrival: Arrival): string {
   const chosen = arrival.report.filter((layer) => layer.count > 0);
   if (arrival.total === 0) return `${count(arrival.done, "contour")} traced`;
   return chosen.some((layer) => layer.pixels)

@@ -144,7 +144,7 @@ export function AttributeTable({ layer, attributes, selected, onPicked, onGo, on
               about="the filter"
               attributes={attributes}
               condition={filter}
-              onKeep={async (fresh) => {
+              onSave={async (fresh) => {
                 setFilter(fresh);
                 setPaging({ ...paging, page: 0 });
               }}

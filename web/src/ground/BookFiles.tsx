@@ -31,7 +31,7 @@ export function BookFiles() {
           {writing.error.message}
         </Typography>
       )}
-      {writing.data?.told?.map((sentence) => (
+      {writing.data?.notices?.map((sentence) => (
         <Typography key={sentence} role="status" sx={{ fontSize: 13, mt: 0.75 }}>
           {sentence}
         </Typography>

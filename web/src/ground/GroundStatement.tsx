@@ -33,7 +33,7 @@ export function GroundStatement({ open, onOpen }: { open: string; onOpen: (kind:
         text={book.document.title}
         read={nonEmpty}
         expected="Write a title."
-        onKeep={(title) => change("Title", { title })}
+        onSave={(title) => change("Title", { title })}
       />
       ,{" "}
       <EntryValue
@@ -42,7 +42,7 @@ export function GroundStatement({ open, onOpen }: { open: string; onOpen: (kind:
         text={book.document.subtitle ?? ""}
         read={(text) => text.trim()}
         expected=""
-        onKeep={(subtitle) => change("Subtitle", { subtitle })}
+        onSave={(subtitle) => change("Subtitle", { subtitle })}
       />
       , is drawn in{" "}
       <CardValue

@@ -12,7 +12,7 @@ import { AreaCard } from "./AreaCard";
 import { ArrivalCard, type Ring } from "./ArrivalCard";
 import type { Box4, Picked } from "./AttributeTable";
 import { DropHere } from "./DropHere";
-import { FilesTold } from "./FilesTold";
+import { FilesSummary } from "./FilesSummary";
 import { GroundStatement } from "./GroundStatement";
 import { LayerDetails } from "./LayerDetails";
 import { LayerList } from "./LayerList";
@@ -114,7 +114,7 @@ export function GroundStep() {
     <>
       <GroundStatement open={card.kind} onOpen={(kind) => show({ kind })} />
       {arrivals.problem && <Notice text={arrivals.problem} onClose={arrivals.clear} />}
-      <FilesTold arrivals={arrivals} />
+      <FilesSummary arrivals={arrivals} />
       {arrivals.asked && (
         <Box
           role="alertdialog"

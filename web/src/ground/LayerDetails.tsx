@@ -79,7 +79,7 @@ export function LayerDetails({
             <Field
               label="Title"
               value={layer.title}
-              onKeep={async (title) => {
+              onSave={async (title) => {
                 if (title.trim() === "") throw new Error("Write a title.");
                 await put(`Rename ${layer.title}`, { ...layer, title: title.trim() });
               }}
@@ -190,7 +190,7 @@ function Appearance({ layer, put }: { layer: Layer; put: Put }) {
       <Field
         label="Layer opacity, %"
         value={String(Math.round(shown.opacity * 100))}
-        onKeep={async (text) => {
+        onSave={async (text) => {
           const percent = readNumber(text);
           if (percent === null || percent < 0 || percent > 100) throw new Error("Enter a value from 0 to 100 %.");
           await put(
@@ -202,7 +202,7 @@ function Appearance({ layer, put }: { layer: Layer; put: Put }) {
       <span />
       <ScaleRange
         scales={layer.visible_scales}
-        onKeep={(scales) =>
+        onSave={(scales) =>
           put(
             `Scales of ${layer.title}`,
             scales ? { ...layer, visible_scales: scales } : without(layer, "visible_scales"),
@@ -236,7 +236,7 @@ function Appearance({ layer, put }: { layer: Layer; put: Put }) {
             <MenuItem value="ground">of a scale of its own</MenuItem>
           </TextField>
           {layer.design_scale ? (
-            <Field label="Sizes correct at" value={ratio(layer.design_scale)} onKeep={design} />
+            <Field label="Sizes correct at" value={ratio(layer.design_scale)} onSave={design} />
           ) : (
             <span />
           )}

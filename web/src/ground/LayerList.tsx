@@ -116,7 +116,7 @@ export function LayerList({ arrivals, onPick }: { arrivals: Arrivals; onPick: (i
           label="Sizes of all layers correct at"
           value={book.document.design_scale ? ratio(book.document.design_scale) : ""}
           placeholder="fixed on paper"
-          onKeep={async (text) => {
+          onSave={async (text) => {
             const scale = text.trim() === "" ? null : readScale(text);
             if (text.trim() !== "" && (scale === null || scale <= 0))
               throw new Error("Write a scale, such as 1:2,500.");

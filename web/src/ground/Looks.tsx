@@ -70,7 +70,7 @@ export function Looks() {
   return (
     <Box sx={{ display: "flex", gap: 1, mb: 1, alignItems: "flex-start" }}>
       {naming ? (
-        <Field label="Name of the look" value="" onKeep={save} />
+        <Field label="Name of the look" value="" onSave={save} />
       ) : (
         <TextField
           select

@@ -49,7 +49,7 @@ export function PixelDetails({
         value={resolution}
         least={72}
         most={1200}
-        onKeep={(ppi) => change("Resolution", { resolution_ppi: Math.round(ppi) })}
+        onSave={(ppi) => change("Resolution", { resolution_ppi: Math.round(ppi) })}
       />
       <Heading text="Look" />
       <LookFields layer={layer} pixels={pixels} put={put} />

@@ -204,7 +204,7 @@ function Tuner({ look, onTune }: { look: Look; onTune: (patch: Partial<Tune>) =>
           key={parameter.name}
           label={[parameter.name, MARKS[parameter.unit] ?? parameter.unit].filter(Boolean).join(", ")}
           value={String(parameter.value)}
-          onKeep={async (text) => {
+          onSave={async (text) => {
             const value = Number(text.trim().replace(",", ".").replace("°", ""));
             if (text.trim() === "" || !Number.isFinite(value)) throw new Error("Write a number.");
             onTune({ values: { [parameter.name]: value } });
@@ -220,7 +220,7 @@ function Tuner({ look, onTune }: { look: Look; onTune: (patch: Partial<Tune>) =>
         ]}
         onChoose={async (unit) => onTune({ unit })}
       />
-      <Field label="Name" value={look.name} onKeep={async (name) => onTune({ name })} />
+      <Field label="Name" value={look.name} onSave={async (name) => onTune({ name })} />
       <TextField
         label="Its definition, WKT 2 or PROJ"
         value={look.definition}

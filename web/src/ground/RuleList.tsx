@@ -53,7 +53,7 @@ export function RuleList({
         symbol={rules[0]!.symbol}
         kind={kind}
         name={layer.title}
-        onKeep={(symbol) => change(0, { ...rules[0]!, symbol })}
+        onSave={(symbol) => change(0, { ...rules[0]!, symbol })}
       />
     );
   }
@@ -106,7 +106,7 @@ export function RuleList({
                   borderColor: "thread.main",
                 }}
               >
-                <Field label="Called" value={rule.title} onKeep={(title) => change(index, { ...rule, title })} />
+                <Field label="Called" value={rule.title} onSave={(title) => change(index, { ...rule, title })} />
                 <Box sx={{ fontSize: 12.5, color: "text.secondary", mb: -0.75 }}>
                   {rule.when ? "For features where" : "For all that come to it"}
                 </Box>
@@ -114,13 +114,13 @@ export function RuleList({
                   about={`rule ${index + 1}`}
                   attributes={asking}
                   condition={rule.when}
-                  onKeep={(when) => change(index, { title: rule.title, symbol: rule.symbol, ...(when && { when }) })}
+                  onSave={(when) => change(index, { title: rule.title, symbol: rule.symbol, ...(when && { when }) })}
                 />
                 <SymbolEditor
                   symbol={rule.symbol}
                   kind={kind}
                   name={rule.title || `rule ${index + 1}`}
-                  onKeep={(symbol) => change(index, { ...rule, symbol })}
+                  onSave={(symbol) => change(index, { ...rule, symbol })}
                 />
               </Box>
             )}

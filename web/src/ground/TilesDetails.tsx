@@ -31,7 +31,7 @@ export function TilesDetails({
       <Field
         label="Attribution"
         value={tiles.attribution}
-        onKeep={async (text) => {
+        onSave={async (text) => {
           if (text.trim() === "") throw new Error("Write who is to be named for the tiles.");
           await put(`Attribution of ${layer.title}`, { ...layer, tiles: { ...tiles, attribution: text.trim() } });
         }}

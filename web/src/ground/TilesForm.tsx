@@ -17,7 +17,7 @@ export function TilesForm({ onDone }: { onDone: () => void }) {
   const [count, setCount] = useState(0);
   const [problem, setProblem] = useState<string | null>(null);
   const pattern = /\{(z|TileMatrix)\}/.test(url);
-  const told = (error: Error) => setProblem(error.message);
+  const showProblem = (error: Error) => setProblem(error.message);
   const look = () =>
     post<{ offers: Offer[]; count: number }>(`/api/books/${book.id}/tiles/look`, { url: url.trim() }).then((answer) => {
       const found = answer.offers;
@@ -27,13 +27,13 @@ export function TilesForm({ onDone }: { onDone: () => void }) {
       setOffer(0);
       setTitle(found[0]?.title ?? "");
       setAttribution(found[0]?.attribution ?? "");
-    }, told);
+    }, showProblem);
   const add = () => {
     const chosen = offers?.[offer];
     const tiles = chosen
       ? { ...chosen.source, attribution: attribution.trim() }
       : { url: url.trim(), attribution: attribution.trim(), most_zoom: Number(most) };
-    return ask("tiles", { title: title.trim(), tiles }).then(onDone, told);
+    return ask("tiles", { title: title.trim(), tiles }).then(onDone, showProblem);
   };
   return (
     <Box

@@ -84,7 +84,7 @@ export function StateDetails({ at, then, step, versions, runs }: StateDetailsPro
         label="Name this version"
         value=""
         placeholder="As sent to print"
-        onKeep={async (text) => {
+        onSave={async (text) => {
           if (text.trim()) await name(at, text.trim());
         }}
       />

@@ -9,14 +9,14 @@ import { Field } from "../fields/Field";
 // Words and what stands for them where a label has no room in full.
 export function AbbreviationFields({
   list,
-  onKeep,
+  onSave,
 }: {
   list: Abbreviation[];
-  onKeep: (list: Abbreviation[]) => Promise<unknown>;
+  onSave: (list: Abbreviation[]) => Promise<unknown>;
 }) {
   const [adding, setAdding] = useState(false);
   const change = (index: number, patch: Partial<Abbreviation>) =>
-    onKeep(list.map((known, place) => (place === index ? { ...known, ...patch } : known)));
+    onSave(list.map((known, place) => (place === index ? { ...known, ...patch } : known)));
   return (
     <Box sx={{ display: "grid", gap: 0.5 }}>
       <Box sx={{ fontSize: 12.5, color: "text.secondary" }}>
@@ -29,7 +29,7 @@ export function AbbreviationFields({
           number={index + 1}
           onFull={(full) => change(index, { full })}
           onShort={(short) => change(index, { short })}
-          onRemove={() => onKeep(list.filter((_, place) => place !== index))}
+          onRemove={() => onSave(list.filter((_, place) => place !== index))}
         />
       ))}
       {adding && (
@@ -37,9 +37,9 @@ export function AbbreviationFields({
           label="Word in full"
           value=""
           placeholder="such as Saint"
-          onKeep={async (full) => {
+          onSave={async (full) => {
             if (full.trim() === "") throw new Error("Write the word in full.");
-            await onKeep([...list, { full: full.trim(), short: full.trim().slice(0, 2) }]);
+            await onSave([...list, { full: full.trim(), short: full.trim().slice(0, 2) }]);
             setAdding(false);
           }}
         />
@@ -71,12 +71,12 @@ function Row({
       <Field
         label={`Word ${number} in full`}
         value={entry.full}
-        onKeep={async (full) => {
+        onSave={async (full) => {
           if (full.trim() === "") throw new Error("Write the word in full.");
           await onFull(full.trim());
         }}
       />
-      <Field label={`Word ${number}, short`} value={entry.short} onKeep={(short) => onShort(short.trim())} />
+      <Field label={`Word ${number}, short`} value={entry.short} onSave={(short) => onShort(short.trim())} />
       <IconButton
         size="small"
         sx={{ p: 0.25 }}

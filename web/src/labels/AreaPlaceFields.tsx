@@ -12,13 +12,13 @@ type Places = NonNullable<LabelRule["areas"]>;
 // Where the labels of areas may stand.
 export function AreaPlaceFields({
   places,
-  onKeep,
+  onSave,
 }: {
   places: Places | undefined;
-  onKeep: (places: Places) => Promise<unknown>;
+  onSave: (places: Places) => Promise<unknown>;
 }) {
   const shown = filled(places, defaults.label_area_places);
-  const keep = (patch: Partial<Places>) => onKeep({ ...places, ...patch });
+  const keep = (patch: Partial<Places>) => onSave({ ...places, ...patch });
   return (
     <Box sx={{ display: "grid", gap: 0.5 }}>
       <Choice
@@ -34,9 +34,9 @@ export function AreaPlaceFields({
       <Flag
         label="letters spaced so that it spans the area"
         value={shown.spread}
-        onKeep={(spread) => keep({ spread: spread || undefined })}
+        onSave={(spread) => keep({ spread: spread || undefined })}
       />
-      <Flag label="beside an area that is too small" value={shown.outside} onKeep={(outside) => keep({ outside })} />
+      <Flag label="beside an area that is too small" value={shown.outside} onSave={(outside) => keep({ outside })} />
       <Pair>
         {shown.spread && (
           <Measured
@@ -44,7 +44,7 @@ export function AreaPlaceFields({
             value={shown.most_spread}
             least={0}
             most={20}
-            onKeep={(most_spread) => keep({ most_spread })}
+            onSave={(most_spread) => keep({ most_spread })}
           />
         )}
         {shown.outside && (
@@ -53,7 +53,7 @@ export function AreaPlaceFields({
             value={shown.leader_mm}
             least={1}
             most={100}
-            onKeep={(leader_mm) => keep({ leader_mm })}
+            onSave={(leader_mm) => keep({ leader_mm })}
           />
         )}
       </Pair>

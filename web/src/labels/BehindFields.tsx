@@ -10,14 +10,14 @@ import { BackgroundChoice } from "./BackgroundChoice";
 import type { KeepRule } from "./LabelRuleFields";
 
 // What lies under a label, and the line that leads to one that is moved away.
-export function BehindFields({ rule, onKeep }: { rule: LabelRule; onKeep: KeepRule }) {
+export function BehindFields({ rule, onSave }: { rule: LabelRule; onSave: KeepRule }) {
   const halo = filled(rule.halo, defaults.label_halo);
   const backing = rule.backing;
   const behind = filled(backing, defaults.label_backing);
   const stroke = filled(backing?.stroke, defaults.stroke);
   const leader = filled(rule.leader, defaults.stroke);
   const keepBacking = (patch: Partial<NonNullable<LabelRule["backing"]>>) =>
-    onKeep({ ...rule, backing: { ...backing, ...patch } });
+    onSave({ ...rule, backing: { ...backing, ...patch } });
   return (
     <Box sx={{ display: "grid", gap: 1 }}>
       <ColourBeside
@@ -25,7 +25,7 @@ export function BehindFields({ rule, onKeep }: { rule: LabelRule; onKeep: KeepRu
           <Colour
             label="Colour of the halo"
             value={halo.colour}
-            onKeep={(colour) => onKeep({ ...rule, halo: { ...rule.halo, colour } })}
+            onSave={(colour) => onSave({ ...rule, halo: { ...rule.halo, colour } })}
           />
         }
       >
@@ -34,7 +34,7 @@ export function BehindFields({ rule, onKeep }: { rule: LabelRule; onKeep: KeepRu
           value={halo.width_mm}
           least={0}
           most={20}
-          onKeep={(width_mm) => onKeep({ ...rule, halo: { ...rule.halo, width_mm } })}
+          onSave={(width_mm) => onSave({ ...rule, halo: { ...rule.halo, width_mm } })}
         />
       </ColourBeside>
       <BackgroundChoice
@@ -43,7 +43,7 @@ export function BehindFields({ rule, onKeep }: { rule: LabelRule; onKeep: KeepRu
         onChoose={(shape) =>
           shape
             ? keepBacking({ shape, ...(!backing && { stroke: { width_mm: 0.2 } }) })
-            : onKeep(without(rule, "backing"))
+            : onSave(without(rule, "backing"))
         }
       />
       {backing && (
@@ -53,13 +53,13 @@ export function BehindFields({ rule, onKeep }: { rule: LabelRule; onKeep: KeepRu
               <Colour
                 label="Colour of the background"
                 value={behind.fill.colour}
-                onKeep={(colour) => keepBacking({ fill: { ...behind.fill, colour } })}
+                onSave={(colour) => keepBacking({ fill: { ...behind.fill, colour } })}
               />
               {backing.stroke && (
                 <Colour
                   label="Colour of the background’s edge"
                   value={stroke.colour}
-                  onKeep={(colour) => keepBacking({ stroke: { ...backing.stroke, colour } })}
+                  onSave={(colour) => keepBacking({ stroke: { ...backing.stroke, colour } })}
                 />
               )}
             </>
@@ -70,16 +70,16 @@ export function BehindFields({ rule, onKeep }: { rule: LabelRule; onKeep: KeepRu
             value={behind.margin_mm}
             least={0}
             most={20}
-            onKeep={(margin_mm) => keepBacking({ margin_mm })}
+            onSave={(margin_mm) => keepBacking({ margin_mm })}
           />
           <Measured
             label="Edge, mm"
             value={backing.stroke ? stroke.width_mm : 0}
             least={0}
             most={20}
-            onKeep={(width_mm) =>
+            onSave={(width_mm) =>
               width_mm === 0
-                ? onKeep({ ...rule, backing: without(backing, "stroke") })
+                ? onSave({ ...rule, backing: without(backing, "stroke") })
                 : keepBacking({ stroke: { ...backing.stroke, width_mm } })
             }
           />
@@ -90,7 +90,7 @@ export function BehindFields({ rule, onKeep }: { rule: LabelRule; onKeep: KeepRu
           <Colour
             label="Colour of leader lines"
             value={leader.colour}
-            onKeep={(colour) => onKeep({ ...rule, leader: { width_mm: 0.15, ...rule.leader, colour } })}
+            onSave={(colour) => onSave({ ...rule, leader: { width_mm: 0.15, ...rule.leader, colour } })}
           />
         }
       >
@@ -99,7 +99,7 @@ export function BehindFields({ rule, onKeep }: { rule: LabelRule; onKeep: KeepRu
           value={rule.leader?.width_mm ?? 0.15}
           least={0.01}
           most={20}
-          onKeep={(width_mm) => onKeep({ ...rule, leader: { ...rule.leader, width_mm } })}
+          onSave={(width_mm) => onSave({ ...rule, leader: { ...rule.leader, width_mm } })}
         />
       </ColourBeside>
     </Box>

@@ -30,42 +30,42 @@ export function LabelRuleFields({
   kind,
   attributes,
   about,
-  onKeep,
+  onSave,
 }: {
   rule: LabelRule;
   kind: LabelledKind;
   attributes: Attribute[];
   about: string;
-  onKeep: KeepRule;
+  onSave: KeepRule;
 }) {
   const shown = filled(rule, defaults.label_rule);
   const asking = useFeatureAttributes(attributes);
   const is = (wanted: LabelledKind) => kind === wanted || kind === "mixed";
   return (
     <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr)", gap: 1 }}>
-      <LabelTextFields rule={rule} attributes={attributes} onKeep={onKeep} />
-      <LabelTypeFields rule={rule} onKeep={onKeep} />
-      {is("point") && <PointPlaceFields places={rule.points} onKeep={(points) => onKeep({ ...rule, points })} />}
-      {is("line") && <LinePlaceFields places={rule.lines} onKeep={(lines) => onKeep({ ...rule, lines })} />}
-      {is("area") && <AreaPlaceFields places={rule.areas} onKeep={(areas) => onKeep({ ...rule, areas })} />}
+      <LabelTextFields rule={rule} attributes={attributes} onSave={onSave} />
+      <LabelTypeFields rule={rule} onSave={onSave} />
+      {is("point") && <PointPlaceFields places={rule.points} onSave={(points) => onSave({ ...rule, points })} />}
+      {is("line") && <LinePlaceFields places={rule.lines} onSave={(lines) => onSave({ ...rule, lines })} />}
+      {is("area") && <AreaPlaceFields places={rule.areas} onSave={(areas) => onSave({ ...rule, areas })} />}
       <Flag
         label="one label for parts of the same text"
         value={shown.together}
-        onKeep={(together) => onKeep({ ...rule, together: together || undefined })}
+        onSave={(together) => onSave({ ...rule, together: together || undefined })}
       />
       <Measured
         label="Priority, 0 to 100"
         value={shown.priority}
         least={0}
         most={100}
-        onKeep={(priority) => onKeep({ ...rule, priority })}
+        onSave={(priority) => onSave({ ...rule, priority })}
       />
       <Fold title={rule.when ? "Labels of some features" : "Labels of all features"}>
         <ConditionEditor
           about={about}
           attributes={asking}
           condition={rule.when}
-          onKeep={(when) => onKeep({ ...without(rule, "when"), ...(when && { when }) })}
+          onSave={(when) => onSave({ ...without(rule, "when"), ...(when && { when }) })}
         />
       </Fold>
       <Fold title={rule.visible_scales ? "At some scales" : "At all scales"}>
@@ -73,12 +73,12 @@ export function LabelRuleFields({
           <ScaleRange
             scales={rule.visible_scales}
             of=" of the labels"
-            onKeep={(scales) => onKeep(scales ? { ...rule, visible_scales: scales } : without(rule, "visible_scales"))}
+            onSave={(scales) => onSave(scales ? { ...rule, visible_scales: scales } : without(rule, "visible_scales"))}
           />
         </Pair>
       </Fold>
       <Fold title="Halo, background and leader">
-        <BehindFields rule={rule} onKeep={onKeep} />
+        <BehindFields rule={rule} onSave={onSave} />
       </Fold>
       <Fold title="Case, spacing and lines">
         <Box sx={{ display: "grid", gap: 1 }}>
@@ -91,7 +91,7 @@ export function LabelRuleFields({
               ["small", "small letters"],
               ["each_word", "Each Word Capitalised"],
             ]}
-            onChoose={(letter_case) => onKeep({ ...rule, letter_case })}
+            onChoose={(letter_case) => onSave({ ...rule, letter_case })}
           />
           <Pair>
             <Measured
@@ -99,24 +99,24 @@ export function LabelRuleFields({
               value={shown.letter_spacing_pt}
               least={-5}
               most={100}
-              onKeep={(letter_spacing_pt) => onKeep({ ...rule, letter_spacing_pt })}
+              onSave={(letter_spacing_pt) => onSave({ ...rule, letter_spacing_pt })}
             />
             <Measured
               label="Word spacing, pt"
               value={shown.word_spacing_pt}
               least={-5}
               most={200}
-              onKeep={(word_spacing_pt) => onKeep({ ...rule, word_spacing_pt })}
+              onSave={(word_spacing_pt) => onSave({ ...rule, word_spacing_pt })}
             />
             <Field
               label="Most characters a line"
               value={rule.wrap === undefined ? "" : String(rule.wrap)}
               placeholder="any number"
-              onKeep={async (text) => {
+              onSave={async (text) => {
                 const wrap = Number(text.trim());
                 if (text.trim() !== "" && !(Number.isInteger(wrap) && wrap >= 2 && wrap <= 200))
                   throw new Error("Enter a whole number from 2 to 200.");
-                await onKeep(text.trim() === "" ? without(rule, "wrap") : { ...rule, wrap });
+                await onSave(text.trim() === "" ? without(rule, "wrap") : { ...rule, wrap });
               }}
             />
             <Measured
@@ -124,7 +124,7 @@ export function LabelRuleFields({
               value={shown.line_spacing}
               least={0.5}
               most={5}
-              onKeep={(line_spacing) => onKeep({ ...rule, line_spacing })}
+              onSave={(line_spacing) => onSave({ ...rule, line_spacing })}
             />
           </Pair>
         </Box>
@@ -132,8 +132,8 @@ export function LabelRuleFields({
       <Fold title={rule.abbreviations?.length ? `Abbreviations (${rule.abbreviations.length})` : "Abbreviations"}>
         <AbbreviationFields
           list={rule.abbreviations ?? []}
-          onKeep={(abbreviations) =>
-            onKeep({ ...rule, abbreviations: abbreviations.length ? abbreviations : undefined })
+          onSave={(abbreviations) =>
+            onSave({ ...rule, abbreviations: abbreviations.length ? abbreviations : undefined })
           }
         />
       </Fold>

@@ -83,7 +83,7 @@ export function LabelRules({
                     kind={kind}
                     attributes={attributes}
                     about={`labels of ${layer.title}, rule ${index + 1}`}
-                    onKeep={(fresh) => keep(rules.map((known, place) => (place === index ? fresh : known)))}
+                    onSave={(fresh) => keep(rules.map((known, place) => (place === index ? fresh : known)))}
                   />
                 </Box>
               )}

@@ -15,16 +15,16 @@ const tag = (name: string) => (/^[A-Za-z_][\w-]*$/.test(name) ? `{{ ${name} }}` 
 export function LabelTextFields({
   rule,
   attributes,
-  onKeep,
+  onSave,
 }: {
   rule: LabelRule;
   attributes: Attribute[];
-  onKeep: KeepRule;
+  onSave: KeepRule;
 }) {
   const { field, text, ...rest } = rule;
   const known = attributes.map((attribute) => attribute.name);
   const choose = (chosen: string) =>
-    onKeep(chosen === COMPOSED ? { ...rest, text: field === undefined ? "" : tag(field) } : { ...rest, field: chosen });
+    onSave(chosen === COMPOSED ? { ...rest, text: field === undefined ? "" : tag(field) } : { ...rest, field: chosen });
   return (
     <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr)", gap: 1 }}>
       <Choice
@@ -45,14 +45,14 @@ export function LabelTextFields({
             label="Text of the label"
             value={text}
             multiline
-            onKeep={async (fresh) => {
+            onSave={async (fresh) => {
               if (fresh.trim() === "") throw new Error("Write a text, such as {{ name }}.");
-              await onKeep({ ...rest, text: fresh });
+              await onSave({ ...rest, text: fresh });
             }}
           />
           <InsertField
             names={known}
-            onInsert={(name) => onKeep({ ...rest, text: `${text}${text && !/\s$/.test(text) ? " " : ""}${tag(name)}` })}
+            onInsert={(name) => onSave({ ...rest, text: `${text}${text && !/\s$/.test(text) ? " " : ""}${tag(name)}` })}
           />
         </>
       )}

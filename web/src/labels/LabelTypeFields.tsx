@@ -9,28 +9,28 @@ import { Percent } from "../fields/Percent";
 import type { KeepRule } from "./LabelRuleFields";
 
 // In what type a label is set.
-export function LabelTypeFields({ rule, onKeep }: { rule: LabelRule; onKeep: KeepRule }) {
+export function LabelTypeFields({ rule, onSave }: { rule: LabelRule; onSave: KeepRule }) {
   const shown = filled(rule, defaults.label_rule);
   return (
     <ColourBeside
       colour={
-        <Colour label="Colour of the labels" value={shown.colour} onKeep={(colour) => onKeep({ ...rule, colour })} />
+        <Colour label="Colour of the labels" value={shown.colour} onSave={(colour) => onSave({ ...rule, colour })} />
       }
     >
       <FaceChoice
         label="Typeface of the labels"
         value={shown.face}
         wide
-        onChoose={(face) => onKeep({ ...rule, face })}
+        onChoose={(face) => onSave({ ...rule, face })}
       />
       <Measured
         label="Size, pt"
         value={shown.size_pt}
         least={0.5}
         most={1000}
-        onKeep={(size_pt) => onKeep({ ...rule, size_pt })}
+        onSave={(size_pt) => onSave({ ...rule, size_pt })}
       />
-      <Percent label="Opacity, %" value={shown.opacity} onKeep={(opacity) => onKeep({ ...rule, opacity })} />
+      <Percent label="Opacity, %" value={shown.opacity} onSave={(opacity) => onSave({ ...rule, opacity })} />
     </ColourBeside>
   );
 }

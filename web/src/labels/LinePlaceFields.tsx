@@ -12,13 +12,13 @@ type Places = NonNullable<LabelRule["lines"]>;
 // Where the labels of lines may stand.
 export function LinePlaceFields({
   places,
-  onKeep,
+  onSave,
 }: {
   places: Places | undefined;
-  onKeep: (places: Places) => Promise<unknown>;
+  onSave: (places: Places) => Promise<unknown>;
 }) {
   const shown = filled(places, defaults.label_line_places);
-  const keep = (patch: Partial<Places>) => onKeep({ ...places, ...patch });
+  const keep = (patch: Partial<Places>) => onSave({ ...places, ...patch });
   return (
     <Box sx={{ display: "grid", gap: 1 }}>
       <Pair>
@@ -50,7 +50,7 @@ export function LinePlaceFields({
           value={shown.repeat_mm}
           least={10}
           most={2000}
-          onKeep={(repeat_mm) => keep({ repeat_mm })}
+          onSave={(repeat_mm) => keep({ repeat_mm })}
         />
         {shown.position !== "on" && (
           <Measured
@@ -58,7 +58,7 @@ export function LinePlaceFields({
             value={shown.gap_mm}
             least={0}
             most={50}
-            onKeep={(gap_mm) => keep({ gap_mm })}
+            onSave={(gap_mm) => keep({ gap_mm })}
           />
         )}
         {shown.course === "curved" && (
@@ -67,7 +67,7 @@ export function LinePlaceFields({
             value={shown.sharpest_deg}
             least={5}
             most={90}
-            onKeep={(sharpest_deg) => keep({ sharpest_deg })}
+            onSave={(sharpest_deg) => keep({ sharpest_deg })}
           />
         )}
       </Pair>
@@ -75,7 +75,7 @@ export function LinePlaceFields({
         <Flag
           label="the line is interrupted for its label"
           value={shown.breaks}
-          onKeep={(breaks) => keep({ breaks: breaks || undefined })}
+          onSave={(breaks) => keep({ breaks: breaks || undefined })}
         />
       )}
       {shown.course !== "level" && (

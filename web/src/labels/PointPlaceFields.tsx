@@ -27,10 +27,10 @@ const GRID: readonly (readonly [Position, string])[] = [
 // Where the labels of points may stand. The number of a position is its place in the order of preference.
 export function PointPlaceFields({
   places,
-  onKeep,
+  onSave,
 }: {
   places: Places | undefined;
-  onKeep: (places: Places) => Promise<unknown>;
+  onSave: (places: Places) => Promise<unknown>;
 }) {
   const shown = filled(places, defaults.label_point_places);
   const positions = shown.positions as Position[];
@@ -38,7 +38,7 @@ export function PointPlaceFields({
     const fresh = positions.includes(position)
       ? positions.filter((known) => known !== position)
       : [...positions, position];
-    return fresh.length === 0 ? Promise.resolve() : onKeep({ ...places, positions: fresh });
+    return fresh.length === 0 ? Promise.resolve() : onSave({ ...places, positions: fresh });
   };
   return (
     <Box sx={{ display: "grid", gap: 0.5 }}>
@@ -48,7 +48,7 @@ export function PointPlaceFields({
           value={shown.gap_mm}
           least={0}
           most={50}
-          onKeep={(gap_mm) => onKeep({ ...places, gap_mm })}
+          onSave={(gap_mm) => onSave({ ...places, gap_mm })}
         />
         {shown.leader ? (
           <Measured
@@ -56,7 +56,7 @@ export function PointPlaceFields({
             value={shown.leader_mm}
             least={1}
             most={100}
-            onKeep={(leader_mm) => onKeep({ ...places, leader_mm })}
+            onSave={(leader_mm) => onSave({ ...places, leader_mm })}
           />
         ) : (
           <span />
@@ -65,7 +65,7 @@ export function PointPlaceFields({
       <Flag
         label="moved away with a leader line if need be"
         value={shown.leader}
-        onKeep={(leader) => onKeep({ ...places, leader })}
+        onSave={(leader) => onSave({ ...places, leader })}
       />
       <Fold title="Positions">
         <Box

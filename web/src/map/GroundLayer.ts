@@ -100,7 +100,7 @@ export class GroundLayer extends Layer {
     );
   }
 
-  private told(state: GroundState) {
+  private report(state: GroundState) {
     window.clearInterval(this.clock);
     this.tell(state);
   }
@@ -146,14 +146,14 @@ export class GroundLayer extends Layer {
       this.drawn = { extent, resolution };
       this.holder.dataset.ground = "drawn";
       this.changed();
-      this.told({ kind: incomplete(svg) ? "more" : "drawn" });
+      this.report({ kind: incomplete(svg) ? "more" : "drawn" });
       if (incomplete(svg)) this.askAgain(path);
     } catch (error) {
       // Asked again with the next movement.
       if (path === this.asked) this.asked = "";
       if (error instanceof DOMException) return;
       this.holder.dataset.ground = "failed";
-      this.told({ kind: "failed" });
+      this.report({ kind: "failed" });
     }
   }
 }

@@ -70,7 +70,7 @@ export function GroundMap({
   const target = useRef<HTMLDivElement>(null);
   const { map, pointer, scale } = useOlMap(target, box, clearLeft);
   const ground = useGround(map);
-  const told = useCellLayer(map, { cells, ghosts, selected, onMoved });
+  const notices = useCellLayer(map, { cells, ghosts, selected, onMoved });
   useMarks(map, marks, rings);
   useDraw(map, draw, onDrawn);
   usePick(map, draw ? undefined : onPick);
@@ -98,7 +98,7 @@ export function GroundMap({
           },
         }}
       />
-      {told && (
+      {notices && (
         <Box
           role="status"
           sx={{
@@ -115,7 +115,7 @@ export function GroundMap({
             whiteSpace: "pre",
           }}
         >
-          {told.join("\n")}
+          {notices.join("\n")}
         </Box>
       )}
       {ground && (

@@ -11,7 +11,7 @@ interface CellDragOptions {
   selected: () => Cell[];
   // Asks what lies beside the cells when they are moved by so much in ground units.
   ask: (cells: Cell[], by: [number, number]) => Promise<Beside>;
-  onTold: (told: string[] | null) => void;
+  onNotices: (notices: string[] | null) => void;
   onMoved: (dx: number, dy: number) => Promise<unknown>;
 }
 
@@ -24,7 +24,7 @@ const SETTLED_MS = 500;
 // Drags the selected cells; they snap to their neighbours and to round coordinates (not with Alt), and what lies
 // between them and their neighbours is told in mm on paper. Where they are let go they stay while the answer is under
 // way.
-export function cellDrag({ map, shapes, selected, ask, onTold, onMoved }: CellDragOptions) {
+export function cellDrag({ map, shapes, selected, ask, onNotices, onMoved }: CellDragOptions) {
   let mine: Cell[] = [];
   let from: [number, number] | null = null;
   let shift: [number, number] = [0, 0];
@@ -35,7 +35,7 @@ export function cellDrag({ map, shapes, selected, ask, onTold, onMoved }: CellDr
     (by) => ask(mine, by),
     (answer) => {
       known = answer;
-      if (from && (shift[0] !== 0 || shift[1] !== 0)) onTold([answer.moved, ...answer.gaps]);
+      if (from && (shift[0] !== 0 || shift[1] !== 0)) onNotices([answer.moved, ...answer.gaps]);
     },
   );
   return new PointerInteraction({
@@ -71,7 +71,7 @@ export function cellDrag({ map, shapes, selected, ask, onTold, onMoved }: CellDr
       tell(shift);
     },
     handleUpEvent: () => {
-      onTold(null);
+      onNotices(null);
       from = null;
       const own = taken;
       const letGo = () => {

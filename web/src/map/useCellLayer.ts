@@ -21,7 +21,7 @@ interface CellLayerProps {
 // The cells on a map, which can be dragged where that is wanted. Returns what is told while they are.
 export function useCellLayer(map: OlMap | null, { cells, ghosts, selected, onMoved }: CellLayerProps): string[] | null {
   const { id: book } = useBook();
-  const [told, setTold] = useState<string[] | null>(null);
+  const [notices, setNotices] = useState<string[] | null>(null);
   const [shapes] = useState(() => new CellShapes());
   const now = useRef({ cells, selected, onMoved });
   useLayoutEffect(() => {
@@ -60,7 +60,7 @@ export function useCellLayer(map: OlMap | null, { cells, ghosts, selected, onMov
       shapes,
       selected: () => (now.current.cells ?? []).filter((cell) => now.current.selected.includes(cell.number)),
       ask: (held, by) => beside(book, held, by),
-      onTold: setTold,
+      onNotices: setNotices,
       onMoved: (dx, dy) => now.current.onMoved!(dx, dy),
     });
     map.addInteraction(drag);
@@ -82,5 +82,5 @@ export function useCellLayer(map: OlMap | null, { cells, ghosts, selected, onMov
       map.removeLayer(layer);
     };
   }, [map, cells, ghosts]);
-  return told;
+  return notices;
 }

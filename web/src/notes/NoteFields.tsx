@@ -39,7 +39,7 @@ export function NoteFields({ note }: { note: Note }) {
         label={note.kind === "text" ? "Text of the note" : "What it is about"}
         value={note.text ?? ""}
         multiline
-        onKeep={async (text) => {
+        onSave={async (text) => {
           if (note.kind === "text" && text.trim() === "") throw new Error("Write a text.");
           await keep({ text }, "Text of the note");
         }}
@@ -47,7 +47,7 @@ export function NoteFields({ note }: { note: Note }) {
       {note.kind === "text" && (
         <>
           <ColourBeside
-            colour={<Colour label="Colour of the note" value={shown.colour} onKeep={(colour) => keep({ colour })} />}
+            colour={<Colour label="Colour of the note" value={shown.colour} onSave={(colour) => keep({ colour })} />}
           >
             <FaceChoice label="Typeface of the note" value={shown.face} wide onChoose={(face) => keep({ face })} />
             <Measured
@@ -55,7 +55,7 @@ export function NoteFields({ note }: { note: Note }) {
               value={shown.size_pt}
               least={0.5}
               most={1000}
-              onKeep={(size_pt) => keep({ size_pt })}
+              onSave={(size_pt) => keep({ size_pt })}
             />
           </ColourBeside>
           <Measured
@@ -63,14 +63,14 @@ export function NoteFields({ note }: { note: Note }) {
             value={shown.rotation_deg}
             least={-360}
             most={360}
-            onKeep={(rotation_deg) => keep({ rotation_deg })}
+            onSave={(rotation_deg) => keep({ rotation_deg })}
           />
           <BackgroundChoice
             label="Background of the note"
             shape={note.backing && (note.backing.shape ?? "box")}
             onChoose={(shape) => keep({ backing: shape && { ...note.backing, shape } }, "Background of the note")}
           />
-          <Flag label="leader line to a place" value={led} onKeep={withLeader} />
+          <Flag label="leader line to a place" value={led} onSave={withLeader} />
         </>
       )}
       {(note.kind !== "text" || led) && (
@@ -79,7 +79,7 @@ export function NoteFields({ note }: { note: Note }) {
             <Colour
               label="Colour of the line"
               value={stroke.colour}
-              onKeep={(colour) => keep({ stroke: { ...stroke, colour } }, "Line of the note")}
+              onSave={(colour) => keep({ stroke: { ...stroke, colour } }, "Line of the note")}
             />
           }
         >
@@ -88,7 +88,7 @@ export function NoteFields({ note }: { note: Note }) {
             value={stroke.width_mm}
             least={0.01}
             most={100}
-            onKeep={(width_mm) => keep({ stroke: { ...stroke, width_mm } }, "Line of the note")}
+            onSave={(width_mm) => keep({ stroke: { ...stroke, width_mm } }, "Line of the note")}
           />
         </ColourBeside>
       )}
@@ -115,7 +115,7 @@ export function NoteFields({ note }: { note: Note }) {
             value={shown.end_mm}
             least={0.1}
             most={200}
-            onKeep={(end_mm) => keep({ end_mm }, "Ends of the note")}
+            onSave={(end_mm) => keep({ end_mm }, "Ends of the note")}
           />
         </Pair>
       )}
@@ -124,17 +124,17 @@ export function NoteFields({ note }: { note: Note }) {
           <Flag
             label="filled"
             value={!!note.fill}
-            onKeep={(fill) =>
+            onSave={(fill) =>
               keep({ fill: fill ? { colour: stroke.colour, opacity: 0.2 } : undefined }, "Area of the note")
             }
           />
-          {note.fill && <FillFields fill={note.fill} onKeep={(fill) => keep({ fill }, "Area of the note")} />}
+          {note.fill && <FillFields fill={note.fill} onSave={(fill) => keep({ fill }, "Area of the note")} />}
         </>
       )}
       <Flag
         label="hidden"
         value={shown.hidden}
-        onKeep={(hidden) => keep({ hidden: hidden || undefined }, hidden ? "Hide the note" : "Show the note")}
+        onSave={(hidden) => keep({ hidden: hidden || undefined }, hidden ? "Hide the note" : "Show the note")}
       />
       <Box>
         <Button color="error" onClick={() => void remove(note).catch(toldElsewhere)}>

@@ -14,7 +14,7 @@ export function NotesPanel() {
       <Flag
         label="edit the notes on the page"
         value={open}
-        onKeep={(value) => {
+        onSave={(value) => {
           setOpen(value);
           setMaking(null);
           return Promise.resolve();

@@ -18,11 +18,11 @@ export function useGuides(
   perMm: number,
   length: Record<Axis, number>,
   guides: Guides,
-  onKeep?: (guides: Guides) => Promise<unknown>,
+  onSave?: (guides: Guides) => Promise<unknown>,
 ) {
   const [pulled, setPulled] = useState<Pulled | null>(null);
   const pull = (axis: Axis, index: number | null) => (event: PointerEvent) => {
-    if (!onKeep || event.button !== 0) return;
+    if (!onSave || event.button !== 0) return;
     event.stopPropagation();
     event.preventDefault();
     const at = (moved: { clientX: number; clientY: number }): Pulled => {
@@ -38,7 +38,7 @@ export function useGuides(
       setPulled(null);
       const rest = (guides[axis] ?? []).filter((_, place) => place !== index);
       if (last.outside && index === null) return;
-      void onKeep({ ...guides, [axis]: last.outside ? rest : [...rest, last.at].sort((a, b) => a - b) }).catch(
+      void onSave({ ...guides, [axis]: last.outside ? rest : [...rest, last.at].sort((a, b) => a - b) }).catch(
         () => undefined,
       );
     };

@@ -31,13 +31,13 @@ function readValues(text: string, entry: Class): Class {
 export function ClassesFields({
   look,
   pixels,
-  onKeep,
+  onSave,
 }: {
   look: Look;
   pixels: PixelsInfo;
-  onKeep: (label: string, look: RasterLook) => Promise<unknown>;
+  onSave: (label: string, look: RasterLook) => Promise<unknown>;
 }) {
-  const put = (label: string, classes: Class[]) => onKeep(label, { ...look, classes });
+  const put = (label: string, classes: Class[]) => onSave(label, { ...look, classes });
   const change = (index: number, fresh: Class, label = "Class") =>
     put(
       label,
@@ -73,16 +73,16 @@ export function ClassesFields({
           <Colour
             label={`Colour of ${entry.title || valuesOf(entry)}`}
             value={entry.colour}
-            onKeep={(colour) => change(index, { ...entry, colour })}
+            onSave={(colour) => change(index, { ...entry, colour })}
           />
           <Box sx={{ width: entry.value === undefined ? 76 : 36, flexShrink: 0, ml: 0.5 }}>
             <Field
               label="Value"
               value={valuesOf(entry)}
-              onKeep={async (text) => change(index, readValues(text, entry))}
+              onSave={async (text) => change(index, readValues(text, entry))}
             />
           </Box>
-          <Field label="Title" value={entry.title ?? ""} onKeep={(title) => change(index, { ...entry, title })} />
+          <Field label="Title" value={entry.title ?? ""} onSave={(title) => change(index, { ...entry, title })} />
           <IconButton
             size="small"
             sx={{ p: 0.25 }}

@@ -25,21 +25,21 @@ export function ContoursForm({
           value={wanted.interval}
           least={0.001}
           most={1e6}
-          onKeep={(interval) => set({ interval })}
+          onSave={(interval) => set({ interval })}
         />
         <Measured
           label={`Base, ${unit}`}
           value={wanted.base}
           least={-1e6}
           most={1e6}
-          onKeep={(base) => set({ base })}
+          onSave={(base) => set({ base })}
         />
         <Measured
           label="Index line every"
           value={wanted.every}
           least={1}
           most={1000}
-          onKeep={(every) => set({ every: Math.round(every) })}
+          onSave={(every) => set({ every: Math.round(every) })}
         />
       </Pair>
       <Button

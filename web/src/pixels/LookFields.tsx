@@ -54,10 +54,10 @@ export function LookFields({
         choices={rasterLooks.filter(([kind]) => pixels.bands < 3 || kind === "picture")}
         onChoose={(kind) => (kind === look.kind ? Promise.resolve() : keep("Look", start(kind)))}
       />
-      {look.kind === "picture" && <PictureFields look={look} pixels={pixels} onKeep={keep} />}
-      {look.kind === "classes" && <ClassesFields look={look} pixels={pixels} onKeep={keep} />}
-      {look.kind === "ramp" && <RampFields look={look} pixels={pixels} onKeep={keep} />}
-      {look.kind === "shading" && <ShadingFields look={look} onKeep={keep} />}
+      {look.kind === "picture" && <PictureFields look={look} pixels={pixels} onSave={keep} />}
+      {look.kind === "classes" && <ClassesFields look={look} pixels={pixels} onSave={keep} />}
+      {look.kind === "ramp" && <RampFields look={look} pixels={pixels} onSave={keep} />}
+      {look.kind === "shading" && <ShadingFields look={look} onSave={keep} />}
       <Choice
         label="Laid on the layers below"
         value={layer.blend ?? "normal"}

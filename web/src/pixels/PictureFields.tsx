@@ -15,11 +15,11 @@ type Look = Extract<RasterLook, { kind: "picture" }>;
 export function PictureFields({
   look,
   pixels,
-  onKeep,
+  onSave,
 }: {
   look: Look;
   pixels: PixelsInfo;
-  onKeep: (label: string, look: RasterLook) => Promise<unknown>;
+  onSave: (label: string, look: RasterLook) => Promise<unknown>;
 }) {
   const shown = filled(look, defaults.picture_raster_look);
   const percent = (name: "brightness" | "contrast" | "saturation", label: string) => (
@@ -28,7 +28,7 @@ export function PictureFields({
       value={shown[name]}
       least={-100}
       most={100}
-      onKeep={(value) => onKeep(label, { ...look, [name]: value })}
+      onSave={(value) => onSave(label, { ...look, [name]: value })}
     />
   );
   const bands = look.bands ?? (pixels.bands >= 3 ? [1, 2, 3] : [1]);
@@ -44,7 +44,7 @@ export function PictureFields({
           value={shown.gamma}
           least={0.1}
           most={10}
-          onKeep={(gamma) => onKeep("Gamma", { ...look, gamma })}
+          onSave={(gamma) => onSave("Gamma", { ...look, gamma })}
         />
         <Choice
           label="Resampling"
@@ -53,13 +53,13 @@ export function PictureFields({
             ["bilinear", "bilinear"],
             ["cubic", "cubic"],
           ]}
-          onChoose={(resampling) => onKeep("Resampling", { ...look, resampling })}
+          onChoose={(resampling) => onSave("Resampling", { ...look, resampling })}
         />
         {pixels.bands > 1 && (
           <Field
             label="Bands shown"
             value={bands.join(", ")}
-            onKeep={async (text) => {
+            onSave={async (text) => {
               const list = text
                 .split(/[\s,]+/)
                 .filter(Boolean)
@@ -67,19 +67,19 @@ export function PictureFields({
               const fits = list.every((band) => Number.isInteger(band) && band >= 1 && band <= pixels.bands);
               if (!fits || (list.length !== 1 && list.length !== 3))
                 throw new Error(`Write one band, or three as red, green and blue, from 1 to ${pixels.bands}.`);
-              await onKeep("Bands", { ...look, bands: list });
+              await onSave("Bands", { ...look, bands: list });
             }}
           />
         )}
         <Field
           label="Black to white, %"
           value={stretch ? stretch.join(" to ") : "as it is"}
-          onKeep={async (text) => {
+          onSave={async (text) => {
             const list = text.match(/[\d.]+/g)?.map(Number) ?? [];
-            if (list.length === 0) return onKeep("Stretch", without(look, "stretch"));
+            if (list.length === 0) return onSave("Stretch", without(look, "stretch"));
             if (list.length !== 2 || list[0]! >= list[1]! || list[1]! > 100)
               throw new Error("Write two percentages of the pixels, such as 2 to 98, or nothing.");
-            return onKeep("Stretch", { ...look, stretch: [list[0]!, list[1]!] });
+            return onSave("Stretch", { ...look, stretch: [list[0]!, list[1]!] });
           }}
         />
       </Pair>
@@ -87,15 +87,15 @@ export function PictureFields({
         <Flag
           label="One colour is clear"
           value={look.clear_colour !== undefined}
-          onKeep={(on) =>
-            onKeep("Clear colour", on ? { ...look, clear_colour: "#000000" } : without(look, "clear_colour"))
+          onSave={(on) =>
+            onSave("Clear colour", on ? { ...look, clear_colour: "#000000" } : without(look, "clear_colour"))
           }
         />
         {look.clear_colour !== undefined && (
           <Colour
             label="Clear colour"
             value={look.clear_colour}
-            onKeep={(clear_colour) => onKeep("Clear colour", { ...look, clear_colour })}
+            onSave={(clear_colour) => onSave("Clear colour", { ...look, clear_colour })}
           />
         )}
       </Box>

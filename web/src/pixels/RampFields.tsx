@@ -23,11 +23,11 @@ const bar = (tints: string[]) => `linear-gradient(to right, ${tints.join(", ")})
 export function RampFields({
   look,
   pixels,
-  onKeep,
+  onSave,
 }: {
   look: Look;
   pixels: PixelsInfo;
-  onKeep: (label: string, look: RasterLook) => Promise<unknown>;
+  onSave: (label: string, look: RasterLook) => Promise<unknown>;
 }) {
   const shown = filled(look, defaults.ramp_raster_look);
   const own = RAMPS.find((name) => colours(name, shown.tints.length).join() === shown.tints.join()) ?? "";
@@ -39,10 +39,10 @@ export function RampFields({
     <Field
       label={label}
       value={String(Math.round(value * 1000) / 1000)}
-      onKeep={async (text) => {
+      onSave={async (text) => {
         const number = readNumber(text);
         if (number === null) throw new Error("Write a number.");
-        await onKeep("Range of the ramp", { ...look, [name]: number });
+        await onSave("Range of the ramp", { ...look, [name]: number });
       }}
     />
   );
@@ -52,7 +52,7 @@ export function RampFields({
         select
         label="Colours"
         value={own}
-        onChange={(event) => void onKeep("Colours of the ramp", { ...look, tints: colours(event.target.value, STOPS) })}
+        onChange={(event) => void onSave("Colours of the ramp", { ...look, tints: colours(event.target.value, STOPS) })}
         slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
       >
         <MenuItem value="">own colours</MenuItem>
@@ -69,8 +69,8 @@ export function RampFields({
             key={index}
             label={`Colour ${index + 1} of the ramp`}
             value={tint}
-            onKeep={(colour) =>
-              onKeep("Colours of the ramp", {
+            onSave={(colour) =>
+              onSave("Colours of the ramp", {
                 ...look,
                 tints: shown.tints.map((known, place) => (place === index ? colour : known)),
               })
@@ -91,7 +91,7 @@ export function RampFields({
             ],
             ["limits", "limits of your own"],
           ]}
-          onChoose={(between) => onKeep("Range of the ramp", { ...without(look, "from", "to"), between })}
+          onChoose={(between) => onSave("Range of the ramp", { ...without(look, "from", "to"), between })}
         />
         {shown.between !== "lowest and highest" && (
           <>
@@ -102,27 +102,27 @@ export function RampFields({
         <Field
           label="Unit in the legend"
           value={look.unit ?? pixels.unit ?? ""}
-          onKeep={(unit) => onKeep("Unit of the ramp", { ...look, unit: unit.trim() })}
+          onSave={(unit) => onSave("Unit of the ramp", { ...look, unit: unit.trim() })}
         />
       </Pair>
       <Box>
         <Flag
           label="Reversed"
           value={shown.reversed}
-          onKeep={(reversed) => onKeep("Direction of the ramp", { ...look, reversed })}
+          onSave={(reversed) => onSave("Direction of the ramp", { ...look, reversed })}
         />
         <Flag
           label="In steps of one colour each"
           value={shown.stepped}
-          onKeep={(stepped) => onKeep("Steps of the ramp", { ...look, stepped })}
+          onSave={(stepped) => onSave("Steps of the ramp", { ...look, stepped })}
         />
         <Flag
           label="With shading"
           value={look.relief !== undefined}
-          onKeep={(on) => onKeep("Shading", on ? { ...look, relief: {} } : without(look, "relief"))}
+          onSave={(on) => onSave("Shading", on ? { ...look, relief: {} } : without(look, "relief"))}
         />
       </Box>
-      {look.relief && <ReliefFields relief={look.relief} onKeep={(relief) => onKeep("Shading", { ...look, relief })} />}
+      {look.relief && <ReliefFields relief={look.relief} onSave={(relief) => onSave("Shading", { ...look, relief })} />}
     </Box>
   );
 }

@@ -5,10 +5,10 @@ import { Measured } from "../fields/Measured";
 import { Pair } from "../fields/Pair";
 
 // Lights and exaggeration of a relief.
-export function ReliefFields({ relief, onKeep }: { relief: Relief; onKeep: (relief: Relief) => Promise<unknown> }) {
+export function ReliefFields({ relief, onSave }: { relief: Relief; onSave: (relief: Relief) => Promise<unknown> }) {
   const lights: Light[] = relief.lights ?? [{}];
   const light = (index: number, fresh: Light) =>
-    onKeep({ ...relief, lights: lights.map((known, place) => (place === index ? fresh : known)) });
+    onSave({ ...relief, lights: lights.map((known, place) => (place === index ? fresh : known)) });
   return (
     <Box sx={{ display: "grid", gap: 1 }}>
       {lights.map((known, index) => (
@@ -18,14 +18,14 @@ export function ReliefFields({ relief, onKeep }: { relief: Relief; onKeep: (reli
             value={known.azimuth_deg ?? 315}
             least={0}
             most={360}
-            onKeep={(azimuth_deg) => light(index, { ...known, azimuth_deg })}
+            onSave={(azimuth_deg) => light(index, { ...known, azimuth_deg })}
           />
           <Measured
             label="Above the horizon, °"
             value={known.altitude_deg ?? 45}
             least={0}
             most={90}
-            onKeep={(altitude_deg) => light(index, { ...known, altitude_deg })}
+            onSave={(altitude_deg) => light(index, { ...known, altitude_deg })}
           />
         </Pair>
       ))}
@@ -33,13 +33,13 @@ export function ReliefFields({ relief, onKeep }: { relief: Relief; onKeep: (reli
         {lights.length < 8 && (
           <Button
             variant="outlined"
-            onClick={() => void onKeep({ ...relief, lights: [...lights, { azimuth_deg: (lights.length * 45) % 360 }] })}
+            onClick={() => void onSave({ ...relief, lights: [...lights, { azimuth_deg: (lights.length * 45) % 360 }] })}
           >
             Add a light
           </Button>
         )}
         {lights.length > 1 && (
-          <Button color="inherit" onClick={() => void onKeep({ ...relief, lights: lights.slice(0, -1) })}>
+          <Button color="inherit" onClick={() => void onSave({ ...relief, lights: lights.slice(0, -1) })}>
             Remove the last light
           </Button>
         )}
@@ -50,7 +50,7 @@ export function ReliefFields({ relief, onKeep }: { relief: Relief; onKeep: (reli
           value={relief.exaggeration ?? 1}
           least={0.01}
           most={100}
-          onKeep={(exaggeration) => onKeep({ ...relief, exaggeration })}
+          onSave={(exaggeration) => onSave({ ...relief, exaggeration })}
         />
         <Choice
           label="Heights in"
@@ -59,7 +59,7 @@ export function ReliefFields({ relief, onKeep }: { relief: Relief; onKeep: (reli
             ["metres", "metres"],
             ["feet", "feet"],
           ]}
-          onChoose={(heights_in) => onKeep({ ...relief, heights_in })}
+          onChoose={(heights_in) => onSave({ ...relief, heights_in })}
         />
       </Pair>
     </Box>

@@ -8,10 +8,10 @@ type Look = Extract<RasterLook, { kind: "shading" }>;
 
 export function ShadingFields({
   look,
-  onKeep,
+  onSave,
 }: {
   look: Look;
-  onKeep: (label: string, look: RasterLook) => Promise<unknown>;
+  onSave: (label: string, look: RasterLook) => Promise<unknown>;
 }) {
   const { lights, exaggeration, heights_in, ...rest } = look;
   const relief: Relief = Object.fromEntries(
@@ -19,18 +19,18 @@ export function ShadingFields({
   );
   return (
     <Box sx={{ display: "grid", gap: 1 }}>
-      <ReliefFields relief={relief} onKeep={(fresh) => onKeep("Shading", { ...rest, ...fresh })} />
+      <ReliefFields relief={relief} onSave={(fresh) => onSave("Shading", { ...rest, ...fresh })} />
       <Measured
         label="Opacity of the shades, %"
         value={look.strength ?? 100}
         least={0}
         most={100}
-        onKeep={(strength) => onKeep("Opacity of the shades", { ...look, strength })}
+        onSave={(strength) => onSave("Opacity of the shades", { ...look, strength })}
       />
       <Flag
         label="Listed in legends"
         value={look.legend ?? false}
-        onKeep={(legend) => onKeep("Shading in legends", { ...look, legend })}
+        onSave={(legend) => onSave("Shading in legends", { ...look, legend })}
       />
     </Box>
   );

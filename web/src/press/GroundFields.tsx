@@ -31,7 +31,7 @@ export function GroundFields({
       <Field
         label="Drawn at scale"
         value={ratio(form.scale ?? book.document.index.scale)}
-        onKeep={async (text) => {
+        onSave={async (text) => {
           const scale = readScale(text);
           if (scale === null || scale < 1) throw new Error("Enter a scale, such as 1:10,000.");
           await change({ scale });

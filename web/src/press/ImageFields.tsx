@@ -58,24 +58,24 @@ export function ImageFields({
           value={image.quality}
           least={10}
           most={100}
-          onKeep={(quality) => change({ quality: Math.round(quality) })}
+          onSave={(quality) => change({ quality: Math.round(quality) })}
         />
       )}
       {image.format !== "jpeg" && (
-        <Flag label="Clear background" value={image.clear} onKeep={(clear) => change({ clear })} />
+        <Flag label="Clear background" value={image.clear} onSave={(clear) => change({ clear })} />
       )}
       {!geotiff && (
         <Flag
           label="World file and .aux.xml beside each"
           value={image.placed}
-          onKeep={(placed) => change({ placed })}
+          onSave={(placed) => change({ placed })}
         />
       )}
       {geotiff && (
         <Flag
           label="Turned sheets resampled north up"
           value={image.north_up}
-          onKeep={(north_up) => change({ north_up })}
+          onSave={(north_up) => change({ north_up })}
         />
       )}
     </Pair>

@@ -56,21 +56,21 @@ export function ImposedFields({
             value={imposed.across}
             least={1}
             most={10}
-            onKeep={(n) => change({ across: Math.round(n) })}
+            onSave={(n) => change({ across: Math.round(n) })}
           />
           <Measured
             label="Below each other"
             value={imposed.down}
             least={1}
             most={10}
-            onKeep={(n) => change({ down: Math.round(n) })}
+            onSave={(n) => change({ down: Math.round(n) })}
           />
           <Measured
             label="Gap, mm"
             value={imposed.gap_mm}
             least={0}
             most={100}
-            onKeep={(gap_mm) => change({ gap_mm })}
+            onSave={(gap_mm) => change({ gap_mm })}
           />
         </>
       )}
@@ -79,7 +79,7 @@ export function ImposedFields({
         value={imposed.margin_mm}
         least={0}
         most={100}
-        onKeep={(margin_mm) => change({ margin_mm })}
+        onSave={(margin_mm) => change({ margin_mm })}
       />
       {parts && (
         <Measured
@@ -87,16 +87,16 @@ export function ImposedFields({
           value={imposed.overlap_mm}
           least={0}
           most={100}
-          onKeep={(overlap_mm) => change({ overlap_mm })}
+          onSave={(overlap_mm) => change({ overlap_mm })}
         />
       )}
       <Flag
         label={parts ? "Cut and register marks" : "Cut marks"}
         value={imposed.marks}
-        onKeep={(marks) => change({ marks })}
+        onSave={(marks) => change({ marks })}
       />
       {!parts && (
-        <Flag label="Never enlarged" value={imposed.true_size} onKeep={(true_size) => change({ true_size })} />
+        <Flag label="Never enlarged" value={imposed.true_size} onSave={(true_size) => change({ true_size })} />
       )}
     </Pair>
   );

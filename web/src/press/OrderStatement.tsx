@@ -45,7 +45,7 @@ export function OrderStatement({
         unit="ppi"
         read={(text) => (/^\d+$/.test(text.trim()) && +text >= 36 && +text <= 1200 ? +text : null)}
         expected="Enter a value from 36 to 1,200 ppi."
-        onKeep={(value) => change({ ppi: value })}
+        onSave={(value) => change({ ppi: value })}
         foretold="Pixels an inch: of images, and of pictures in other files"
       />
       , named{" "}
@@ -55,7 +55,7 @@ export function OrderStatement({
         text={pattern(order)}
         read={(text) => text.trim()}
         expected=""
-        onKeep={(text) => change({ file_name: text || undefined })}
+        onSave={(text) => change({ file_name: text || undefined })}
         foretold={
           plan.data?.names[0]
             ? `For example ${plan.data.names[0]}`
@@ -106,12 +106,12 @@ function PlanLine({ draft: { plan, change } }: { draft: OrderDraft }) {
       </>
     );
   if (!plan.data) return <>Working out what that comes to…</>;
-  const { files, pixels, told } = plan.data;
+  const { files, pixels, notices } = plan.data;
   return (
     <>
       <b>{count(files, "file")}</b>
       {pixels && ` of up to ${pixels.map((side) => side.toLocaleString("en-GB")).join(" × ")} px`}, about{" "}
-      {bytes(plan.data.bytes)}, ready in about {time(plan.data.seconds)}.{told.length > 0 && ` ${told.join(" ")}`}
+      {bytes(plan.data.bytes)}, ready in about {time(plan.data.seconds)}.{notices.length > 0 && ` ${notices.join(" ")}`}
     </>
   );
 }

@@ -108,7 +108,7 @@ function InkFields({ ink, onPut }: { ink: Ink; onPut: (ink: Ink | null) => Promi
           sx={{ width: 26, height: 26, bgcolor: ink.colour, border: 1, borderColor: "divider", flexShrink: 0 }}
           title={ink.colour}
         />
-        <Field label="Name" value={ink.name} onKeep={(name) => onPut({ ...ink, name })} />
+        <Field label="Name" value={ink.name} onSave={(name) => onPut({ ...ink, name })} />
         <IconButton
           size="small"
           aria-label={`Remove ${ink.name}`}
@@ -125,16 +125,16 @@ function InkFields({ ink, onPut }: { ink: Ink; onPut: (ink: Ink | null) => Promi
             value={ink.cmyk[place]!}
             least={0}
             most={100}
-            onKeep={(value) => onPut({ ...ink, cmyk: ink.cmyk.map((old, at) => (at === place ? value : old)) })}
+            onSave={(value) => onPut({ ...ink, cmyk: ink.cmyk.map((old, at) => (at === place ? value : old)) })}
           />
         ))}
       </Box>
       <Flag
         label="An ink of its own (spot colour)"
         value={ink.spot ?? false}
-        onKeep={(spot) => onPut({ ...ink, spot })}
+        onSave={(spot) => onPut({ ...ink, spot })}
       />
-      <Flag label="Overprints" value={ink.overprint ?? false} onKeep={(overprint) => onPut({ ...ink, overprint })} />
+      <Flag label="Overprints" value={ink.overprint ?? false} onSave={(overprint) => onPut({ ...ink, overprint })} />
     </Box>
   );
 }

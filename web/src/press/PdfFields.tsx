@@ -69,19 +69,19 @@ export function PdfFields({ pdf: given, imposed, change }: PdfFieldsProps) {
         )}
         {!imposed && (
           <>
-            {!exchange && <Flag label="Links" value={pdf.links} onKeep={(links) => change({ links })} />}
+            {!exchange && <Flag label="Links" value={pdf.links} onSave={(links) => change({ links })} />}
             <Flag
               label="Georeferenced frames"
               value={pdf.georeferenced}
-              onKeep={(georeferenced) => change({ georeferenced })}
+              onSave={(georeferenced) => change({ georeferenced })}
             />
-            <Flag label="Tagged for screen readers" value={pdf.tagged} onKeep={(tagged) => change({ tagged })} />
+            <Flag label="Tagged for screen readers" value={pdf.tagged} onSave={(tagged) => change({ tagged })} />
           </>
         )}
         <Flag
           label="Layers that a reader can switch"
           value={pdf.switchable}
-          onKeep={(switchable) => change({ switchable })}
+          onSave={(switchable) => change({ switchable })}
         />
       </Pair>
       {pdf.switchable && <PdfLayers pdf={pdf} fixed={!open} layers={book.document.layers} change={change} />}
@@ -91,11 +91,11 @@ export function PdfFields({ pdf: given, imposed, change }: PdfFieldsProps) {
       {(open || pdf.standard === "pdf_a_3u") && (
         <>
           <Heading text="Attachments" />
-          <Flag label="The book" value={pdf.attach_book} onKeep={(attach_book) => change({ attach_book })} />
+          <Flag label="The book" value={pdf.attach_book} onSave={(attach_book) => change({ attach_book })} />
           <Flag
             label="The data, as GeoPackage"
             value={pdf.attach_data}
-            onKeep={(attach_data) => change({ attach_data })}
+            onSave={(attach_data) => change({ attach_data })}
           />
         </>
       )}
@@ -129,13 +129,13 @@ export function PdfFields({ pdf: given, imposed, change }: PdfFieldsProps) {
       <Flag
         label="Linearized, for reading over a network"
         value={pdf.linearized}
-        onKeep={(linearized) => change({ linearized })}
+        onSave={(linearized) => change({ linearized })}
       />
       {open && (
         <>
           <Heading text="Protection" />
           <Pair>
-            <Flag label="A password (AES, 256 bits)" value={pdf.protected} onKeep={(on) => change({ protected: on })} />
+            <Flag label="A password (AES, 256 bits)" value={pdf.protected} onSave={(on) => change({ protected: on })} />
             {pdf.protected && (
               <>
                 <Choice
@@ -149,8 +149,8 @@ export function PdfFields({ pdf: given, imposed, change }: PdfFieldsProps) {
                   ]}
                   onChoose={(printing) => change({ printing })}
                 />
-                <Flag label="Changing allowed" value={pdf.changing} onKeep={(changing) => change({ changing })} />
-                <Flag label="Copying allowed" value={pdf.copying} onKeep={(copying) => change({ copying })} />
+                <Flag label="Changing allowed" value={pdf.changing} onSave={(changing) => change({ changing })} />
+                <Flag label="Copying allowed" value={pdf.copying} onSave={(copying) => change({ copying })} />
               </>
             )}
           </Pair>

@@ -4,7 +4,7 @@ import { useBook } from "../api/book";
 import { count } from "../api/words";
 import { partsOf } from "../api/area";
 import { useAlso } from "../frame/useAlso";
-import { leafCount } from "../frame/leaves";
+import { pageCount } from "../frame/bookPages";
 import { useSheet } from "../frame/useSheet";
 import { useAttributes } from "../api/useAttributes";
 import { ConditionEditor } from "../fields/ConditionEditor";
@@ -42,7 +42,7 @@ export function RangeValue({ draft }: { draft: OrderDraft }) {
           <Box sx={{ px: 2, pb: 1.5, pt: 0.5, width: 360, display: "grid", gap: 1 }}>
             <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1 }}>
               <Button variant="outlined" onClick={() => keep("all")}>
-                {withPages ? `All ${count(leafCount(book), "page")}` : `All ${count(book.cells.length, "sheet")}`}
+                {withPages ? `All ${count(pageCount(book), "page")}` : `All ${count(book.cells.length, "sheet")}`}
               </Button>
               {cell && (
                 <Button variant="outlined" onClick={() => keep(quoted(cell.name))}>
@@ -106,7 +106,7 @@ function SheetCondition({ draft: { order, change } }: { draft: OrderDraft }) {
       about="the range"
       attributes={attributes}
       condition={order.where}
-      onKeep={(where) => change({ where })}
+      onSave={(where) => change({ where })}
     />
   );
 }

@@ -25,7 +25,7 @@ export function RunDetails({ run, base, act, onUse, onRepeat }: RunDetailsProps)
             label="Name of the run"
             value={run.title ?? ""}
             placeholder={`Run ${run.id}`}
-            onKeep={async (title) => act("", "PATCH", { title: title || null })}
+            onSave={async (title) => act("", "PATCH", { title: title || null })}
           />
         </Box>
         {!isOpen(run) && <Button onClick={onRepeat}>Repeat</Button>}
@@ -49,9 +49,9 @@ export function RunDetails({ run, base, act, onUse, onRepeat }: RunDetailsProps)
       {run.expires_at && (
         <Box>Deleted after {new Date(run.expires_at).toLocaleDateString("en-GB", { dateStyle: "medium" })}.</Box>
       )}
-      {run.told.length > 0 && (
+      {run.notices.length > 0 && (
         <Box component="ul" sx={{ m: 0, pl: 2.5 }} aria-label={`Warnings of run ${run.id}`}>
-          {run.told.map(({ message, sheets }) => (
+          {run.notices.map(({ message, sheets }) => (
             <li key={message}>
               {sheets.length > 0 && <b>{listed(sheets, 6)}: </b>}
               {message}

@@ -34,7 +34,7 @@ export function RunState({ run }: { run: Run }) {
     );
   }
   const [Icon, colour, text] = ENDED[run.state];
-  const warnings = isOpen(run) ? 0 : run.told.length;
+  const warnings = isOpen(run) ? 0 : run.notices.length;
   return (
     <Box sx={{ display: "flex", alignItems: "center", gap: 1, color: colour }}>
       <Icon fontSize="small" />

@@ -26,7 +26,7 @@ export function SvgFields({
         ]}
         onChoose={(text) => change({ text })}
       />
-      <Flag label="Links between the sheets" value={svg.links} onKeep={(links) => change({ links })} />
+      <Flag label="Links between the sheets" value={svg.links} onSave={(links) => change({ links })} />
     </Pair>
   );
 }

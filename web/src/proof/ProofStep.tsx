@@ -8,7 +8,7 @@ import { useBook } from "../api/book";
 import type { BookPage, Cell } from "../api/types";
 import { coordinate, count, mm, ratio } from "../api/words";
 import { Card, Row } from "../frame/Card";
-import { leafAt, leafCount } from "../frame/leaves";
+import { pageAt, pageCount } from "../frame/bookPages";
 import { useSheet } from "../frame/useSheet";
 import { MapLabelMarks, MapLabelsPanel } from "../labels/hand/MapLabels";
 import { MarkedLabels } from "../labels/hand/MarkedLabels";
@@ -39,10 +39,10 @@ export function ProofStep() {
   const last = book.cells.length;
   // What is marked and told of a sheet is of today's.
   const today = book.at === undefined;
-  const end = leafCount(book) - 1;
+  const end = pageCount(book) - 1;
   const goTo = (wanted: number) => {
-    const leaf = leafAt(book, wanted);
-    if (leaf) go(leaf.number);
+    const page = pageAt(book, wanted);
+    if (page) go(page.number);
   };
   return (
     <MarkedLabels>
@@ -171,7 +171,7 @@ function BesideCard({ page, children }: { page: BookPage; children: ReactNode })
   return (
     <Card
       title={index ? (page.name === "Index" ? "Index sheet" : page.name) : page.name}
-      note={`page ${page.position} of ${leafCount(book)}`}
+      note={`page ${page.position} of ${pageCount(book)}`}
     >
       {children}
       {index && <Row name="Shows">{count(page.sheets, "sheet")} by name</Row>}

@@ -26,13 +26,13 @@ export function BookTexts() {
             label={title}
             value={book.document[name] ?? ""}
             multiline={name === "source" || name === "description"}
-            onKeep={(text) => change(title, { [name]: text.trim() })}
+            onSave={(text) => change(title, { [name]: text.trim() })}
           />
         ))}
         <Field
           label="Language, such as en or de-AT"
           value={book.document.language ?? "en"}
-          onKeep={(text) => change("Language", { language: text.trim() || null })}
+          onSave={(text) => change("Language", { language: text.trim() || null })}
         />
       </Box>
       <OwnFields />

@@ -20,27 +20,27 @@ export function BringIn({ title, label, accept, address, onBrought }: BringInPro
   const book = useBook();
   const client = useQueryClient();
   const input = useRef<HTMLInputElement>(null);
-  const [told, setTold] = useState<string | null>(null);
+  const [notice, setNotice] = useState<string | null>(null);
   const [brought, setBrought] = useState<{ id: string; file: File; revision: number } | null>(null);
   // What follows is a change of the book with the file in it: it waits until this card has been told of that book.
   useEffect(() => {
     if (!brought || book.revision < brought.revision) return;
     setBrought(null);
-    onBrought(brought.id, brought.file).catch((error: Error) => setTold(error.message));
+    onBrought(brought.id, brought.file).catch((error: Error) => setNotice(error.message));
   }, [brought, book.revision, onBrought]);
   const bring = async (file: File | undefined) => {
     if (!file) return;
-    setTold(null);
+    setNotice(null);
     try {
       const made = await upload<{ id: string; left_out?: string[]; book: Book }>(
         `/api/books/${book.id}/${address(file)}`,
         file,
       );
       client.setQueryData(["book", book.id], made.book);
-      if (made.left_out?.length) setTold(`Left out of it: ${made.left_out.join(", ")}.`);
+      if (made.left_out?.length) setNotice(`Left out of it: ${made.left_out.join(", ")}.`);
       setBrought({ id: made.id, file, revision: made.book.revision });
     } catch (error) {
-      setTold((error as Error).message);
+      setNotice((error as Error).message);
     }
   };
   return (
@@ -49,9 +49,9 @@ export function BringIn({ title, label, accept, address, onBrought }: BringInPro
       <Button sx={{ justifySelf: "start" }} onClick={() => input.current?.click()}>
         {title}
       </Button>
-      {told && (
+      {notice && (
         <Typography role="alert" sx={{ fontSize: 12.5, color: "warning.main" }}>
-          {told}
+          {notice}
         </Typography>
       )}
     </>

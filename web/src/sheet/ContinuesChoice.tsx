@@ -6,10 +6,10 @@ import { titleOf } from "./useElements";
 // Whether the rows of a legend or a table are its own, or go on from another one of the page; nothing where it is alone.
 export function ContinuesChoice({
   element,
-  onKeep,
+  onSave,
 }: {
   element: ElementOf<"legend"> | ElementOf<"table">;
-  onKeep: (patch: { continues: string | undefined }) => Promise<unknown>;
+  onSave: (patch: { continues: string | undefined }) => Promise<unknown>;
 }) {
   const { layout } = useLayout();
   const others = layout.elements.filter((known) => known.kind === element.kind && known.id !== element.id);
@@ -19,7 +19,7 @@ export function ContinuesChoice({
       label="Its rows"
       value={element.continues ?? ""}
       choices={[["", "are its own"], ...others.map((other) => [other.id, `continue ${titleOf(other)}`] as const)]}
-      onChoose={(id) => onKeep({ continues: id || undefined })}
+      onChoose={(id) => onSave({ continues: id || undefined })}
     />
   );
 }

@@ -79,7 +79,7 @@ export function DesignCard({ onBack }: { onBack: () => void }) {
           <Field
             label="Name"
             value={row.name}
-            onKeep={async (name) => {
+            onSave={async (name) => {
               await post(`/api/designs/kept/${row.id}`, { name }, { method: "PATCH" });
               await again();
             }}
@@ -104,7 +104,7 @@ export function DesignCard({ onBack }: { onBack: () => void }) {
           label="Save this page as"
           value=""
           placeholder="name of the design"
-          onKeep={async (name) => {
+          onSave={async (name) => {
             await post(`/api/books/${book.id}/design/keep`, { name });
             await again();
           }}

@@ -76,7 +76,7 @@ export function ElementCard({
         sheet={sheet}
         onGhost={onGhost}
         onBack={() => setOpen(null)}
-        onKeep={(label, list) => elements.patch(gridded.id, { grids: list }, label)}
+        onSave={(label, list) => elements.patch(gridded.id, { grids: list }, label)}
       />
     );
   return (
@@ -94,7 +94,7 @@ export function ElementCard({
           {gridded && !isFrame(gridded) && (
             <FrameFields
               element={gridded}
-              onKeep={(patch, label = titleOf(gridded)) => elements.patch(gridded.id, patch, label)}
+              onSave={(patch, label = titleOf(gridded)) => elements.patch(gridded.id, patch, label)}
             />
           )}
           {gridded && (
@@ -115,11 +115,11 @@ export function ElementCard({
           {gridded && (
             <>
               <Heading text="Border" />
-              <BorderFields frame={gridded} onKeep={(border) => elements.patch(gridded.id, { border }, "Border")} />
+              <BorderFields frame={gridded} onSave={(border) => elements.patch(gridded.id, { border }, "Border")} />
               {isFrame(gridded) && (
                 <FrameFields
                   element={gridded}
-                  onKeep={(patch, label = titleOf(gridded)) => elements.patch(gridded.id, patch, label)}
+                  onSave={(patch, label = titleOf(gridded)) => elements.patch(gridded.id, patch, label)}
                 />
               )}
               {gridded.kind === "map_frame" && <SheetGround />}
@@ -215,7 +215,7 @@ function Settings({ element, elements }: { element: Element; elements: Elements 
       <Heading text="Place" />
       <PositionFields
         box={box}
-        onKeep={(wanted: Rectangle) => elements.place("Place", { [element.id]: shifted(wanted, -shift, 0) })}
+        onSave={(wanted: Rectangle) => elements.place("Place", { [element.id]: shifted(wanted, -shift, 0) })}
       />
     </>
   );
@@ -224,7 +224,7 @@ function Settings({ element, elements }: { element: Element; elements: Elements 
       <Field
         label="Name"
         value={titleOf(element)}
-        onKeep={(title) => keep({ title: title.trim() === "" ? undefined : title.trim() })}
+        onSave={(title) => keep({ title: title.trim() === "" ? undefined : title.trim() })}
       />
       {element.kind !== "legend" && place}
       {rotates(element) && (
@@ -234,14 +234,14 @@ function Settings({ element, elements }: { element: Element; elements: Elements 
             value={whole(element).rotation_deg}
             least={-360}
             most={360}
-            onKeep={(rotation_deg) => keep({ rotation_deg: rotation_deg === 0 ? undefined : rotation_deg })}
+            onSave={(rotation_deg) => keep({ rotation_deg: rotation_deg === 0 ? undefined : rotation_deg })}
           />
         </Box>
       )}
       {element.kind === "text" && (
         <>
           <Heading text="Text" />
-          <TextFields element={element} onKeep={keep} />
+          <TextFields element={element} onSave={keep} />
         </>
       )}
       {element.kind === "map_frame" && (
@@ -263,13 +263,13 @@ function Settings({ element, elements }: { element: Element; elements: Elements 
         <>
           <Heading text="Look" />
           <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
-            <Colour label="Colour of the diagram" value={whole(element).colour} onKeep={(colour) => keep({ colour })} />
+            <Colour label="Colour of the diagram" value={whole(element).colour} onSave={(colour) => keep({ colour })} />
             <Measured
               label="Size, pt"
               value={whole(element).size_pt}
               least={1}
               most={100}
-              onKeep={(size_pt) => keep({ size_pt })}
+              onSave={(size_pt) => keep({ size_pt })}
             />
           </Box>
         </>
@@ -277,31 +277,31 @@ function Settings({ element, elements }: { element: Element; elements: Elements 
       {element.kind === "line" && (
         <>
           <Heading text="Line" />
-          <LineFields element={element} onKeep={keep} />
+          <LineFields element={element} onSave={keep} />
         </>
       )}
-      {element.kind === "table" && <TableFields element={element} onKeep={keep} />}
+      {element.kind === "table" && <TableFields element={element} onSave={keep} />}
       {element.kind === "picture" && (
         <>
           <Heading text="Picture" />
-          <PictureFields element={element} onKeep={keep} />
+          <PictureFields element={element} onSave={keep} />
         </>
       )}
       {element.kind === "grid_note" && (
         <>
           <Heading text="Note" />
-          <NoteFields element={element} onKeep={keep} />
+          <NoteFields element={element} onSave={keep} />
         </>
       )}
-      {element.kind === "north_arrow" && <NorthArrowFields element={element} onKeep={keep} />}
+      {element.kind === "north_arrow" && <NorthArrowFields element={element} onSave={keep} />}
       {element.kind === "legend" && (
         <LegendFields
           element={element}
-          onKeep={(patch, label = titleOf(element)) => elements.patch(element.id, patch, label)}
+          onSave={(patch, label = titleOf(element)) => elements.patch(element.id, patch, label)}
         />
       )}
       {element.kind === "legend" && place}
-      {element.kind === "scale_bar" && <ScaleBarFields element={element} onKeep={keep} />}
+      {element.kind === "scale_bar" && <ScaleBarFields element={element} onSave={keep} />}
       {(element.kind === "text" ||
         element.kind === "box" ||
         element.kind === "ellipse" ||
@@ -309,7 +309,7 @@ function Settings({ element, elements }: { element: Element; elements: Elements 
         element.kind === "neatline") && (
         <>
           <Heading text={element.kind === "text" ? "Panel" : "Look"} />
-          <PanelFields element={element} onKeep={keep} />
+          <PanelFields element={element} onSave={keep} />
         </>
       )}
       {role === "sheets" && element.kind !== "map_frame" && (
@@ -317,7 +317,7 @@ function Settings({ element, elements }: { element: Element; elements: Elements 
           <ShownOnFields
             about={titleOf(element)}
             given={element.shown_on}
-            onKeep={(shown_on) => elements.patch(element.id, { shown_on }, `Sheets of ${titleOf(element)}`)}
+            onSave={(shown_on) => elements.patch(element.id, { shown_on }, `Sheets of ${titleOf(element)}`)}
           />
         </Fold>
       )}
@@ -329,7 +329,7 @@ type Note = ElementOf<"grid_note">;
 type Picture = ElementOf<"picture">;
 
 // Of which grid it tells the spacing, and its type.
-function NoteFields({ element, onKeep }: { element: Note; onKeep: (patch: Partial<Note>) => Promise<unknown> }) {
+function NoteFields({ element, onSave }: { element: Note; onSave: (patch: Partial<Note>) => Promise<unknown> }) {
   const { layout } = useLayout();
   const grids = layout.elements.find(isFrame)?.grids ?? [];
   return (
@@ -338,19 +338,19 @@ function NoteFields({ element, onKeep }: { element: Note; onKeep: (patch: Partia
         label="Tells the spacing of"
         value={element.grid ?? grids[0]?.id ?? ""}
         choices={grids.map((grid) => [grid.id, grid.title ?? grid.id] as const)}
-        onChoose={(grid) => onKeep({ grid })}
+        onChoose={(grid) => onSave({ grid })}
       />
-      <TypeFields element={element} onKeep={onKeep} />
+      <TypeFields element={element} onSave={onSave} />
     </Box>
   );
 }
 
 function PictureFields({
   element,
-  onKeep,
+  onSave,
 }: {
   element: Picture;
-  onKeep: (patch: Partial<Picture>) => Promise<unknown>;
+  onSave: (patch: Partial<Picture>) => Promise<unknown>;
 }) {
   const shown = whole(element);
   const book = useBook();
@@ -363,7 +363,7 @@ function PictureFields({
   const pictures = book.document.pictures ?? [];
   // A picture of pixels and a drawing take the place of one another.
   const choose = (kind: string, id: string) =>
-    onKeep(
+    onSave(
       kind === "picture"
         ? { picture: id, drawing: undefined, colour: undefined }
         : { drawing: id, picture: undefined, fit: undefined },
@@ -377,7 +377,7 @@ function PictureFields({
     <Box sx={{ display: "grid", gap: 1 }}>
       <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
         {!element.picture && (
-          <Colour label="Colour of the drawing" value={shown.colour} onKeep={(colour) => onKeep({ colour })} />
+          <Colour label="Colour of the drawing" value={shown.colour} onSave={(colour) => onSave({ colour })} />
         )}
         <TextField
           select
@@ -401,7 +401,7 @@ function PictureFields({
           select
           label="In its box"
           value={shown.fit}
-          onChange={(event) => void onKeep({ fit: event.target.value as Picture["fit"] }).catch(toldElsewhere)}
+          onChange={(event) => void onSave({ fit: event.target.value as Picture["fit"] }).catch(toldElsewhere)}
         >
           <MenuItem value="inside">whole, in its proportion</MenuItem>
           <MenuItem value="fill">fills the box, cut by it</MenuItem>
@@ -410,7 +410,7 @@ function PictureFields({
       <Field
         label="Alternative text, for tagged PDF"
         value={element.alternative ?? ""}
-        onKeep={(text) => onKeep({ alternative: text.trim() || undefined })}
+        onSave={(text) => onSave({ alternative: text.trim() || undefined })}
       />
       <ImportArtwork title="Import a picture" label="Picture of your own" onBrought={choose} />
     </Box>

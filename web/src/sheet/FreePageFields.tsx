@@ -32,7 +32,7 @@ export function FreePageFields({ page }: { page: FreePage }) {
       <Field
         label="Title"
         value={page.title}
-        onKeep={async (title) => {
+        onSave={async (title) => {
           if (title.trim() === "") throw new Error("Enter a title.");
           await keep({ title: title.trim() }, "Title of a page");
         }}
@@ -66,14 +66,14 @@ export function FreePageFields({ page }: { page: FreePage }) {
           <Field
             label="Name of the sheet"
             value={page.sheet ?? ""}
-            onKeep={(sheet) => keep({ sheet: sheet.trim() }, "Place of a page")}
+            onSave={(sheet) => keep({ sheet: sheet.trim() }, "Place of a page")}
           />
         )}
       </Pair>
       <Flag
         label="counts among the numbers that pages print"
         value={shown.numbered}
-        onKeep={(numbered) => keep({ numbered }, "Number of a page")}
+        onSave={(numbered) => keep({ numbered }, "Number of a page")}
       />
       <Button
         color="error"

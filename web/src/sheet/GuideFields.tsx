@@ -5,7 +5,7 @@ import { Heading } from "../frame/Card";
 import { readLength } from "./lengths";
 
 // Places of the guides as numbers, for those who do not pull them out of the rulers.
-export function GuideFields({ guides, onKeep }: { guides: Guides; onKeep: (guides: Guides) => Promise<unknown> }) {
+export function GuideFields({ guides, onSave }: { guides: Guides; onSave: (guides: Guides) => Promise<unknown> }) {
   return (
     <>
       <Heading text="Guides" />
@@ -16,14 +16,14 @@ export function GuideFields({ guides, onKeep }: { guides: Guides; onKeep: (guide
             label={axis === "x" ? "Vertical, mm from the left" : "Horizontal, mm from the top"}
             value={(guides[axis] ?? []).join("; ")}
             placeholder="none"
-            onKeep={async (text) => {
+            onSave={async (text) => {
               const places = text
                 .split(";")
                 .filter((part) => part.trim() !== "")
                 .map((part) => readLength(part, "mm"));
               if (places.some((place) => place === null))
                 throw new Error("Write places with ; between them, such as 20; 45.5; 297/2.");
-              await onKeep({ ...guides, [axis]: (places as number[]).sort((a, b) => a - b) });
+              await onSave({ ...guides, [axis]: (places as number[]).sort((a, b) => a - b) });
             }}
           />
         ))}

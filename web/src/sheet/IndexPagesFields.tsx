@@ -33,20 +33,20 @@ export function IndexPagesFields() {
           value={shown.across}
           least={1}
           most={12}
-          onKeep={(across) => keep({ across: Math.round(across) }, "Parts of the index sheet")}
+          onSave={(across) => keep({ across: Math.round(across) }, "Parts of the index sheet")}
         />
         <Measured
           label="Parts down"
           value={shown.down}
           least={1}
           most={12}
-          onKeep={(down) => keep({ down: Math.round(down) }, "Parts of the index sheet")}
+          onSave={(down) => keep({ down: Math.round(down) }, "Parts of the index sheet")}
         />
       </Pair>
       <Flag
         label="counts among the numbers that pages print"
         value={shown.numbered}
-        onKeep={(numbered) => keep({ numbered }, "Number of the index sheet")}
+        onSave={(numbered) => keep({ numbered }, "Number of the index sheet")}
       />
       <Button
         variant="outlined"

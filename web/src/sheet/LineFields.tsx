@@ -13,11 +13,11 @@ import { useDrawnLine } from "./hand";
 type Line = ElementOf<"line">;
 
 // A line: straight across its box or through places of its own, what it begins with and ends in.
-export function LineFields({ element, onKeep }: { element: Line; onKeep: (patch: Partial<Line>) => Promise<unknown> }) {
+export function LineFields({ element, onSave }: { element: Line; onSave: (patch: Partial<Line>) => Promise<unknown> }) {
   const shown = whole(element);
   const drawn = useDrawnLine();
   const points = element.points as Shares | undefined;
-  const put = (patch: Partial<Line>) => void onKeep(patch).catch(toldElsewhere);
+  const put = (patch: Partial<Line>) => void onSave(patch).catch(toldElsewhere);
   const ends = [["", "nothing"], ...lineEnds] as const;
   return (
     <Box sx={{ display: "grid", gap: 1 }}>
@@ -29,7 +29,7 @@ export function LineFields({ element, onKeep }: { element: Line; onKeep: (patch:
             ["down", "from upper left to lower right"],
             ["up", "from lower left to upper right"],
           ]}
-          onChoose={(slope) => onKeep({ slope })}
+          onChoose={(slope) => onSave({ slope })}
         />
       )}
       {points && (
@@ -38,7 +38,7 @@ export function LineFields({ element, onKeep }: { element: Line; onKeep: (patch:
           <Flag
             label="In a smooth curve"
             value={shown.smooth}
-            onKeep={(smooth) => onKeep({ smooth: smooth || undefined })}
+            onSave={(smooth) => onSave({ smooth: smooth || undefined })}
           />
         </>
       )}
@@ -59,13 +59,13 @@ export function LineFields({ element, onKeep }: { element: Line; onKeep: (patch:
           label="Begins with"
           value={element.first_end ?? ""}
           choices={ends}
-          onChoose={(end) => onKeep({ first_end: end === "" ? undefined : end })}
+          onChoose={(end) => onSave({ first_end: end === "" ? undefined : end })}
         />
         <Choice
           label="Ends in"
           value={element.last_end ?? ""}
           choices={ends}
-          onChoose={(end) => onKeep({ last_end: end === "" ? undefined : end })}
+          onChoose={(end) => onSave({ last_end: end === "" ? undefined : end })}
         />
         {(element.first_end || element.last_end) && (
           <Measured
@@ -73,7 +73,7 @@ export function LineFields({ element, onKeep }: { element: Line; onKeep: (patch:
             value={shown.end_mm}
             least={0.1}
             most={200}
-            onKeep={(end_mm) => onKeep({ end_mm })}
+            onSave={(end_mm) => onSave({ end_mm })}
           />
         )}
       </Pair>

@@ -14,11 +14,11 @@ interface LineOnPageProps {
   // On this page.
   box: Rectangle;
   perMm: number;
-  onKeep: (label: string, box: Rectangle, points: Shares) => Promise<unknown>;
+  onSave: (label: string, box: Rectangle, points: Shares) => Promise<unknown>;
 }
 
 // The places of a line on the page, to be dragged; or the page to draw the line on.
-export function LineOnPage({ element, box, perMm, onKeep }: LineOnPageProps) {
+export function LineOnPage({ element, box, perMm, onSave }: LineOnPageProps) {
   const { drawing, setDrawing } = useDrawnLine();
   const surface = useRef<HTMLDivElement>(null);
   const [held, setHeld] = useState<{ places: Places; index: number } | null>(null);
@@ -31,7 +31,7 @@ export function LineOnPage({ element, box, perMm, onKeep }: LineOnPageProps) {
   };
   const keep = (label: string, list: Places) => {
     const fresh = boxed(list);
-    return onKeep(label, fresh.box, fresh.points).catch(toldElsewhere);
+    return onSave(label, fresh.box, fresh.points).catch(toldElsewhere);
   };
   const shown = stroke ?? (held ? held.places : null);
   return (

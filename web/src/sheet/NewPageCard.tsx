@@ -62,7 +62,7 @@ export function NewPageCard({ onDone }: { onDone: () => void }) {
             if (chosen !== "") setPlace(DESIGNS[chosen].place);
           }}
         />
-        <Field label="Title" value={title} placeholder={called} onKeep={async (text) => setTitle(text)} />
+        <Field label="Title" value={title} placeholder={called} onSave={async (text) => setTitle(text)} />
         <Choice
           label="Position in the book"
           value={place}
@@ -70,7 +70,7 @@ export function NewPageCard({ onDone }: { onDone: () => void }) {
           onChoose={async (chosen) => setPlace(chosen)}
         />
         {place === "before_sheet" && (
-          <Field label="Name of the sheet" value={sheet} onKeep={async (text) => setSheet(text)} />
+          <Field label="Name of the sheet" value={sheet} onSave={async (text) => setSheet(text)} />
         )}
         {wrong && (
           <span role="alert" style={{ fontSize: 13 }}>

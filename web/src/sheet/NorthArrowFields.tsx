@@ -11,7 +11,7 @@ import { useBook } from "../api/book";
 import { toldElsewhere } from "../api/toldElsewhere";
 import { FrameChoice } from "./FrameChoice";
 import { ImportArtwork } from "./ImportArtwork";
-import { Told } from "./Told";
+import { ElementSummary } from "./ElementSummary";
 import { whole } from "./kinds";
 
 // North in some languages: the letter at the tip.
@@ -30,10 +30,10 @@ const LETTERS: readonly (readonly [string, string])[] = [
 // A north arrow: its drawing, which north it points to, and the letter at its tip.
 export function NorthArrowFields({
   element,
-  onKeep,
+  onSave,
 }: {
   element: ElementOf<"north_arrow">;
-  onKeep: (patch: Partial<ElementOf<"north_arrow">>) => Promise<unknown>;
+  onSave: (patch: Partial<ElementOf<"north_arrow">>) => Promise<unknown>;
 }) {
   const shown = whole(element);
   const forms = useQuery({
@@ -48,8 +48,8 @@ export function NorthArrowFields({
   return (
     <>
       <Heading text="North arrow" />
-      <FrameChoice value={element.frame} onChoose={(frame) => onKeep({ frame })} />
-      <Told id={element.id} />
+      <FrameChoice value={element.frame} onChoose={(frame) => onSave({ frame })} />
+      <ElementSummary id={element.id} />
       <Box
         role="group"
         aria-label="Drawings"
@@ -62,7 +62,7 @@ export function NorthArrowFields({
             title={drawing.title}
             aria-pressed={!own && drawing.id === form}
             onClick={() =>
-              void onKeep({ form: drawing.id, drawing: undefined, picture: undefined }).catch(toldElsewhere)
+              void onSave({ form: drawing.id, drawing: undefined, picture: undefined }).catch(toldElsewhere)
             }
             sx={{
               p: 0.5,
@@ -78,9 +78,9 @@ export function NorthArrowFields({
           </ButtonBase>
         ))}
       </Box>
-      <OwnArrow element={element} onKeep={onKeep} />
+      <OwnArrow element={element} onSave={onSave} />
       <ColourBeside
-        colour={<Colour label="Colour of the arrow" value={shown.colour} onKeep={(colour) => onKeep({ colour })} />}
+        colour={<Colour label="Colour of the arrow" value={shown.colour} onSave={(colour) => onSave({ colour })} />}
       >
         <Choice
           label="Points to"
@@ -90,7 +90,7 @@ export function NorthArrowFields({
             ["true", "true north"],
             ["magnetic", "magnetic"],
           ]}
-          onChoose={(north) => onKeep({ north })}
+          onChoose={(north) => onSave({ north })}
         />
         <Choice
           label="At"
@@ -99,16 +99,16 @@ export function NorthArrowFields({
             ["frame", "middle"],
             ["here", "beside it"],
           ]}
-          onChoose={(at) => onKeep({ at: at === "here" ? "here" : undefined })}
+          onChoose={(at) => onSave({ at: at === "here" ? "here" : undefined })}
         />
         <Choice
           label="Letter"
           wide
           value={known ? letter : "own"}
           choices={[...LETTERS, ...(known ? [] : [["own", "own"] as const])]}
-          onChoose={(mark) => onKeep({ letter: mark })}
+          onChoose={(mark) => onSave({ letter: mark })}
         />
-        <Field label="Own letters" value={letter} onKeep={(text) => onKeep({ letter: text.trim() })} />
+        <Field label="Own letters" value={letter} onSave={(text) => onSave({ letter: text.trim() })} />
       </ColourBeside>
     </>
   );
@@ -117,10 +117,10 @@ export function NorthArrowFields({
 // A drawing or a picture of the book's own in place of a shipped one; it points up in its file.
 function OwnArrow({
   element,
-  onKeep,
+  onSave,
 }: {
   element: ElementOf<"north_arrow">;
-  onKeep: (patch: Partial<ElementOf<"north_arrow">>) => Promise<unknown>;
+  onSave: (patch: Partial<ElementOf<"north_arrow">>) => Promise<unknown>;
 }) {
   const book = useBook();
   const known: (readonly [string, string])[] = [
@@ -133,7 +133,7 @@ function OwnArrow({
       ? `drawing ${element.drawing}`
       : "";
   const choose = (kind: string, id: string) =>
-    onKeep({
+    onSave({
       drawing: kind === "drawing" ? id : undefined,
       picture: kind === "picture" ? id : undefined,
     });

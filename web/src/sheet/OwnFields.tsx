@@ -33,13 +33,13 @@ export function OwnFields() {
             <Field
               label="Name"
               value={field.name}
-              onKeep={(text) => {
+              onSave={(text) => {
                 if (!/^[A-Za-z][A-Za-z0-9_]{0,39}$/.test(text.trim()))
                   throw new Error("Enter a letter, then letters, digits or _, at most 40 in all.");
                 return set(index, { name: text.trim() });
               }}
             />
-            <Field label="Value" value={field.value ?? ""} onKeep={(value) => set(index, { value })} />
+            <Field label="Value" value={field.value ?? ""} onSave={(value) => set(index, { value })} />
             <IconButton
               size="small"
               aria-label={`Remove the field ${field.name}`}

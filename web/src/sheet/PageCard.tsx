@@ -47,7 +47,7 @@ export function PageCard({ elements, onPick, onFullest }: PageCardProps) {
               key={side}
               label={`${side === "width_mm" ? "Width" : "Height"}, portrait, mm`}
               value={String(layout.page[side] ?? "")}
-              onKeep={async (text) => {
+              onSave={async (text) => {
                 const length = readLength(text, "mm");
                 if (length === null) throw new Error("Write a length, such as 300, 12 in or 297/2.");
                 await keepPage("Page size", { [side]: Math.round(length * 1000) / 1000 });
@@ -65,7 +65,7 @@ export function PageCard({ elements, onPick, onFullest }: PageCardProps) {
             key={edge}
             label={`${edge[0]!.toUpperCase()}${edge.slice(1)}`}
             value={String(layout.page.margins_mm[edge])}
-            onKeep={async (text) => {
+            onSave={async (text) => {
               const width = readLength(text, "mm");
               if (width === null || width < 0) throw new Error("Write millimetres, such as 10.");
               await keepPage(`Margin, ${edge}`, { margins_mm: { [edge]: width } as Page["margins_mm"] });
@@ -77,7 +77,7 @@ export function PageCard({ elements, onPick, onFullest }: PageCardProps) {
         <Field
           label="Bleed, mm"
           value={String(page.bleed_mm)}
-          onKeep={async (text) => {
+          onSave={async (text) => {
             const bleed_mm = readLength(text, "mm");
             if (bleed_mm === null || bleed_mm < 0 || bleed_mm > 50) throw new Error("0 to 50");
             await keepPage("Bleed", { bleed_mm });
@@ -127,7 +127,7 @@ export function PageCard({ elements, onPick, onFullest }: PageCardProps) {
           Remove the index sheet
         </Button>
       )}
-      <GuideFields guides={guides} onKeep={(guides) => keep("Guides", { guides })} />
+      <GuideFields guides={guides} onSave={(guides) => keep("Guides", { guides })} />
       <BookTexts />
     </Card>
   );

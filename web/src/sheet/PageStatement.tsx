@@ -2,7 +2,7 @@ import { useBook, useChange } from "../api/book";
 import type { Page } from "../api/types";
 import { count, groundSize, mm, ratio, readNumber } from "../api/words";
 import { filled } from "../fields/filled";
-import { leafCount } from "../frame/leaves";
+import { pageCount } from "../frame/bookPages";
 import { useSheet } from "../frame/useSheet";
 import { defaults } from "../generated/defaults";
 import { pageSizes } from "../generated/kinds";
@@ -107,7 +107,7 @@ export function PageStatement({ designs, onDesigns, onPage, onNewPage }: PageSta
         unit="mm"
         read={readNumber}
         expected="Write millimetres, such as 10."
-        onKeep={(width) =>
+        onSave={(width) =>
           keepPage("Margins", { margins_mm: { top: width, right: width, bottom: width, left: width } })
         }
       />
@@ -145,7 +145,7 @@ function FrameInWords() {
   if (role === "pages" && shown)
     return (
       <>
-        Page {shown.position} of {leafCount(book)}; it prints{" "}
+        Page {shown.position} of {pageCount(book)}; it prints{" "}
         {shown.folio === null ? (
           "no number"
         ) : (
@@ -225,7 +225,7 @@ function BindingValues() {
             unit="mm"
             read={readNumber}
             expected="Write millimetres, such as 12."
-            onKeep={(gutter_mm) => keep("Gutter", { page: { binding: { gutter_mm } } })}
+            onSave={(gutter_mm) => keep("Gutter", { page: { binding: { gutter_mm } } })}
           />{" "}
           more
           {page.binding.edge !== "top" && (

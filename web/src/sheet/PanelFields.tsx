@@ -32,19 +32,19 @@ const AREAS = [
 ] as const;
 
 // What lies behind an element, or what it is: its area, the line round it, its corners, its shadow.
-export function PanelFields({ element, onKeep }: { element: Panel; onKeep: Keep<Panel> }) {
+export function PanelFields({ element, onSave }: { element: Panel; onSave: Keep<Panel> }) {
   const stroke = element.stroke;
   const drawn = filled(stroke, defaults.stroke);
   const removable = element.kind === "text" || element.kind === "legend";
   return (
     <Box sx={{ display: "grid", gap: 1 }}>
-      {isBacked(element) && <AreaFields element={element} onKeep={onKeep} />}
+      {isBacked(element) && <AreaFields element={element} onSave={onSave} />}
       <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
         {stroke && (
           <Colour
             label="Colour of the line"
             value={drawn.colour}
-            onKeep={(colour) => onKeep({ stroke: { ...stroke, colour } })}
+            onSave={(colour) => onSave({ stroke: { ...stroke, colour } })}
           />
         )}
         {stroke && (
@@ -53,31 +53,31 @@ export function PanelFields({ element, onKeep }: { element: Panel; onKeep: Keep<
             value={drawn.width_mm}
             least={0.01}
             most={100}
-            onKeep={(width_mm) => onKeep({ stroke: { ...stroke, width_mm } })}
+            onSave={(width_mm) => onSave({ stroke: { ...stroke, width_mm } })}
           />
         )}
         {removable && (
-          <Button onClick={() => void onKeep({ stroke: stroke ? undefined : { colour: "#1f2a30", width_mm: 0.3 } })}>
+          <Button onClick={() => void onSave({ stroke: stroke ? undefined : { colour: "#1f2a30", width_mm: 0.3 } })}>
             {stroke ? "No line" : "Line round it"}
           </Button>
         )}
         {isCornered(element) && (element.fill || element.gradient || stroke) && (
-          <Corners element={element} onKeep={onKeep} />
+          <Corners element={element} onSave={onSave} />
         )}
       </Box>
-      {isBacked(element) && <ShadowFields shadow={element.shadow} onKeep={(shadow) => onKeep({ shadow })} />}
+      {isBacked(element) && <ShadowFields shadow={element.shadow} onSave={(shadow) => onSave({ shadow })} />}
     </Box>
   );
 }
 
 // One radius for all corners, or four: upper left, upper right, lower right, lower left.
-function Corners({ element, onKeep }: { element: Exclude<Backed, ElementOf<"ellipse">>; onKeep: Keep<Panel> }) {
+function Corners({ element, onSave }: { element: Exclude<Backed, ElementOf<"ellipse">>; onSave: Keep<Panel> }) {
   const shown = element.corners_mm ?? [whole(element).corner_mm];
   return (
     <Field
       label="Corners, mm"
       value={shown.join("; ")}
-      onKeep={(text) => {
+      onSave={(text) => {
         const radii = text
           .split(";")
           .map((part) => part.trim())
@@ -86,17 +86,17 @@ function Corners({ element, onKeep }: { element: Exclude<Backed, ElementOf<"elli
         if ((radii.length !== 1 && radii.length !== 4) || radii.some((radius) => radius === null || radius < 0))
           throw new Error("Enter one radius, or four from the upper left clockwise, such as 0; 3; 3; 0.");
         return radii.length === 1
-          ? onKeep({ corner_mm: radii[0]!, corners_mm: undefined })
-          : onKeep({ corners_mm: radii as number[] });
+          ? onSave({ corner_mm: radii[0]!, corners_mm: undefined })
+          : onSave({ corners_mm: radii as number[] });
       }}
     />
   );
 }
 
-function AreaFields({ element, onKeep }: { element: Backed; onKeep: Keep<Panel> }) {
+function AreaFields({ element, onSave }: { element: Backed; onSave: Keep<Panel> }) {
   const { fill, gradient } = element;
   const choose = (kind: "none" | "colour" | "gradient") =>
-    onKeep({
+    onSave({
       fill: kind === "colour" ? (fill ?? { colour: gradient?.stops[0]?.colour ?? "#fffdf6" }) : undefined,
       gradient:
         kind === "gradient"
@@ -111,8 +111,8 @@ function AreaFields({ element, onKeep }: { element: Backed; onKeep: Keep<Panel> 
   return (
     <>
       <Choice label="Area" value={gradient ? "gradient" : fill ? "colour" : "none"} choices={AREAS} onChoose={choose} />
-      {!gradient && fill && <FillFields fill={fill} onKeep={(fresh) => onKeep({ fill: fresh })} />}
-      {gradient && <GradientFields gradient={gradient} onKeep={(fresh) => onKeep({ gradient: fresh })} />}
+      {!gradient && fill && <FillFields fill={fill} onSave={(fresh) => onSave({ fill: fresh })} />}
+      {gradient && <GradientFields gradient={gradient} onSave={(fresh) => onSave({ gradient: fresh })} />}
     </>
   );
 }
@@ -120,15 +120,15 @@ function AreaFields({ element, onKeep }: { element: Backed; onKeep: Keep<Panel> 
 // Colours at places of the way, from its beginning to its end.
 function GradientFields({
   gradient,
-  onKeep,
+  onSave,
 }: {
   gradient: Gradient;
-  onKeep: (gradient: Gradient) => Promise<unknown>;
+  onSave: (gradient: Gradient) => Promise<unknown>;
 }) {
   const shown = filled(gradient, defaults.gradient);
   const stops = gradient.stops;
   const put = (index: number, patch: Partial<Gradient["stops"][number]>) =>
-    onKeep({ ...gradient, stops: stops.map((stop, place) => (place === index ? { ...stop, ...patch } : stop)) });
+    onSave({ ...gradient, stops: stops.map((stop, place) => (place === index ? { ...stop, ...patch } : stop)) });
   return (
     <>
       <Pair>
@@ -139,7 +139,7 @@ function GradientFields({
             ["linear", "linear"],
             ["radial", "radial"],
           ]}
-          onChoose={(kind) => onKeep({ ...gradient, kind })}
+          onChoose={(kind) => onSave({ ...gradient, kind })}
         />
         {shown.kind === "linear" && (
           <Measured
@@ -147,7 +147,7 @@ function GradientFields({
             value={shown.direction_deg}
             least={-360}
             most={360}
-            onKeep={(direction_deg) => onKeep({ ...gradient, direction_deg })}
+            onSave={(direction_deg) => onSave({ ...gradient, direction_deg })}
           />
         )}
       </Pair>
@@ -161,16 +161,16 @@ function GradientFields({
             <Colour
               label={`Colour ${index + 1} of the gradient`}
               value={stop.colour}
-              onKeep={(colour) => put(index, { colour })}
+              onSave={(colour) => put(index, { colour })}
             />
-            <Percent label="At, %" value={stop.at} onKeep={(at) => put(index, { at })} />
-            <Percent label="Opacity, %" value={stop.opacity ?? 1} onKeep={(opacity) => put(index, { opacity })} />
+            <Percent label="At, %" value={stop.at} onSave={(at) => put(index, { at })} />
+            <Percent label="Opacity, %" value={stop.opacity ?? 1} onSave={(opacity) => put(index, { opacity })} />
             <IconButton
               size="small"
               aria-label={`Remove colour ${index + 1} of the gradient`}
               disabled={stops.length < 3}
               onClick={() =>
-                void onKeep({ ...gradient, stops: stops.filter((_, place) => place !== index) }).catch(toldElsewhere)
+                void onSave({ ...gradient, stops: stops.filter((_, place) => place !== index) }).catch(toldElsewhere)
               }
             >
               <RemoveIcon sx={{ fontSize: 16 }} />
@@ -182,7 +182,7 @@ function GradientFields({
         startIcon={<AddIcon />}
         sx={{ justifySelf: "start" }}
         onClick={() =>
-          void onKeep({
+          void onSave({
             ...gradient,
             stops: [
               ...stops.slice(0, -1),
@@ -203,38 +203,38 @@ const between = (stops: Gradient["stops"]) =>
 
 export function ShadowFields({
   shadow,
-  onKeep,
+  onSave,
 }: {
   shadow: Shadow | undefined;
-  onKeep: (shadow: Shadow | undefined) => Promise<unknown>;
+  onSave: (shadow: Shadow | undefined) => Promise<unknown>;
 }) {
   const shown = filled(shadow, defaults.shadow);
-  const keep = (patch: Partial<Shadow>) => onKeep({ ...shadow, ...patch });
+  const keep = (patch: Partial<Shadow>) => onSave({ ...shadow, ...patch });
   return (
     <>
-      <Button sx={{ justifySelf: "start" }} onClick={() => void onKeep(shadow ? undefined : {}).catch(toldElsewhere)}>
+      <Button sx={{ justifySelf: "start" }} onClick={() => void onSave(shadow ? undefined : {}).catch(toldElsewhere)}>
         {shadow ? "No shadow" : "Shadow"}
       </Button>
       {shadow && (
         <ColourBeside
-          colour={<Colour label="Colour of the shadow" value={shown.colour} onKeep={(colour) => keep({ colour })} />}
+          colour={<Colour label="Colour of the shadow" value={shown.colour} onSave={(colour) => keep({ colour })} />}
         >
           <Measured
             label="To the right, mm"
             value={shown.dx_mm}
             least={-100}
             most={100}
-            onKeep={(dx_mm) => keep({ dx_mm })}
+            onSave={(dx_mm) => keep({ dx_mm })}
           />
-          <Measured label="Down, mm" value={shown.dy_mm} least={-100} most={100} onKeep={(dy_mm) => keep({ dy_mm })} />
+          <Measured label="Down, mm" value={shown.dy_mm} least={-100} most={100} onSave={(dy_mm) => keep({ dy_mm })} />
           <Measured
             label="Soft edge, mm"
             value={shown.soft_mm}
             least={0}
             most={50}
-            onKeep={(soft_mm) => keep({ soft_mm })}
+            onSave={(soft_mm) => keep({ soft_mm })}
           />
-          <Percent label="Opacity, %" value={shown.opacity} onKeep={(opacity) => keep({ opacity })} />
+          <Percent label="Opacity, %" value={shown.opacity} onSave={(opacity) => keep({ opacity })} />
         </ColourBeside>
       )}
     </>

@@ -24,14 +24,14 @@ const ALIGN = [
 // Gaps and indents of a text's paragraphs, its columns and its tabs.
 export function ParagraphFields({
   element,
-  onKeep,
+  onSave,
 }: {
   element: Text;
-  onKeep: (patch: Partial<Text>) => Promise<unknown>;
+  onSave: (patch: Partial<Text>) => Promise<unknown>;
 }) {
   const shown = whole(element);
   const tabs = element.tabs ?? [];
-  const put = (list: TabStop[]) => onKeep({ tabs: list.length === 0 ? undefined : list });
+  const put = (list: TabStop[]) => onSave({ tabs: list.length === 0 ? undefined : list });
   const change = (index: number, patch: Partial<TabStop>) =>
     put(tabs.map((tab, place) => (place === index ? { ...tab, ...patch } : tab)));
   return (
@@ -42,42 +42,42 @@ export function ParagraphFields({
           value={shown.paragraph_gap_mm}
           least={0}
           most={200}
-          onKeep={(paragraph_gap_mm) => onKeep({ paragraph_gap_mm })}
+          onSave={(paragraph_gap_mm) => onSave({ paragraph_gap_mm })}
         />
         <Measured
           label="First line, mm"
           value={shown.first_indent_mm}
           least={-200}
           most={200}
-          onKeep={(first_indent_mm) => onKeep({ first_indent_mm })}
+          onSave={(first_indent_mm) => onSave({ first_indent_mm })}
         />
         <Measured
           label="Left, mm"
           value={shown.indent_mm}
           least={0}
           most={1000}
-          onKeep={(indent_mm) => onKeep({ indent_mm })}
+          onSave={(indent_mm) => onSave({ indent_mm })}
         />
         <Measured
           label="Right, mm"
           value={shown.right_indent_mm}
           least={0}
           most={1000}
-          onKeep={(right_indent_mm) => onKeep({ right_indent_mm })}
+          onSave={(right_indent_mm) => onSave({ right_indent_mm })}
         />
-        <Measured label="Columns" value={shown.columns} least={1} most={12} onKeep={(columns) => onKeep({ columns })} />
+        <Measured label="Columns" value={shown.columns} least={1} most={12} onSave={(columns) => onSave({ columns })} />
         <Measured
           label="Column gap, mm"
           value={shown.column_gap_mm}
           least={0}
           most={500}
-          onKeep={(column_gap_mm) => onKeep({ column_gap_mm })}
+          onSave={(column_gap_mm) => onSave({ column_gap_mm })}
         />
       </Pair>
       <Flag
         label="Hyphenated, in the book’s language"
         value={shown.hyphenate}
-        onKeep={(hyphenate) => onKeep({ hyphenate: hyphenate || undefined })}
+        onSave={(hyphenate) => onSave({ hyphenate: hyphenate || undefined })}
       />
       <Box component="ol" aria-label="Tab stops" sx={{ m: 0, p: 0, listStyle: "none", display: "grid", gap: 0.5 }}>
         {tabs.map((tab, index) => {
@@ -89,7 +89,7 @@ export function ParagraphFields({
                 value={tab.at_mm}
                 least={0}
                 most={5000}
-                onKeep={(at_mm) => change(index, { at_mm })}
+                onSave={(at_mm) => change(index, { at_mm })}
               />
               <Choice
                 label="Aligned"
@@ -100,7 +100,7 @@ export function ParagraphFields({
               <Field
                 label="Leader"
                 value={stop.leader}
-                onKeep={(leader) => change(index, { leader: leader.trim() || undefined })}
+                onSave={(leader) => change(index, { leader: leader.trim() || undefined })}
               />
               <IconButton
                 size="small"

@@ -15,7 +15,7 @@ const NAMES = [
 ];
 
 // Exact place and size, from any of nine points of the box, in mm, inches or points; small sums are reckoned.
-export function PositionFields({ box, onKeep }: { box: Rectangle; onKeep: (box: Rectangle) => Promise<unknown> }) {
+export function PositionFields({ box, onSave }: { box: Rectangle; onSave: (box: Rectangle) => Promise<unknown> }) {
   const [unit, setUnit] = useState<PaperUnit>("mm");
   const [point, setPoint] = useState("0,0");
   const [u, v] = point.split(",").map(Number) as [number, number];
@@ -67,18 +67,18 @@ export function PositionFields({ box, onKeep }: { box: Rectangle; onKeep: (box: 
       <Field
         label={`Across, ${unit}`}
         value={shown(left + width * u, unit)}
-        onKeep={(text) => onKeep([read(text) - width * u, top, width, height])}
+        onSave={(text) => onSave([read(text) - width * u, top, width, height])}
       />
       <Field
         label={`Down, ${unit}`}
         value={shown(top + height * v, unit)}
-        onKeep={(text) => onKeep([left, read(text) - height * v, width, height])}
+        onSave={(text) => onSave([left, read(text) - height * v, width, height])}
       />
-      <Field label={`Width, ${unit}`} value={shown(width, unit)} onKeep={(text) => onKeep(grown(size(text), height))} />
+      <Field label={`Width, ${unit}`} value={shown(width, unit)} onSave={(text) => onSave(grown(size(text), height))} />
       <Field
         label={`Height, ${unit}`}
         value={shown(height, unit)}
-        onKeep={(text) => onKeep(grown(width, size(text)))}
+        onSave={(text) => onSave(grown(width, size(text)))}
       />
       <TextField select label="Unit" value={unit} onChange={(event) => setUnit(event.target.value as PaperUnit)}>
         {UNITS.map((known) => (

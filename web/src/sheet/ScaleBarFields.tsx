@@ -10,22 +10,22 @@ import type { Keep } from "./scaleBar";
 import { LookFields } from "./ScaleBarLook";
 import { MeasureFields } from "./ScaleBarMeasure";
 import { MarkFields, UnitFields } from "./ScaleBarUnits";
-import { Told } from "./Told";
+import { ElementSummary } from "./ElementSummary";
 import { FileInput } from "../fields/FileInput";
 
 // A scale bar: what it counts, how it is marked and drawn; what it comes to is told above.
-export function ScaleBarFields({ element, onKeep }: { element: ScaleBarElement; onKeep: Keep }) {
+export function ScaleBarFields({ element, onSave }: { element: ScaleBarElement; onSave: Keep }) {
   return (
     <>
       <Heading text="Scale bar" />
-      <Told id={element.id} />
-      <UnitFields element={element} onKeep={onKeep} />
-      <MarkFields element={element} onKeep={onKeep} />
+      <ElementSummary id={element.id} />
+      <UnitFields element={element} onSave={onSave} />
+      <MarkFields element={element} onSave={onSave} />
       <Heading text="Look" />
-      <LookFields element={element} onKeep={onKeep} />
+      <LookFields element={element} onSave={onSave} />
       <Styles element={element} />
       <Heading text="Measure" />
-      <MeasureFields element={element} onKeep={onKeep} />
+      <MeasureFields element={element} onSave={onSave} />
     </>
   );
 }
@@ -63,7 +63,7 @@ function Styles({ element }: { element: ScaleBarElement }) {
         label="Save this style as"
         value=""
         placeholder="a name"
-        onKeep={async (name) => {
+        onSave={async (name) => {
           await post("/api/bar-styles", { name, style: element });
           await client.invalidateQueries({ queryKey: ["bar-styles"] });
         }}

@@ -9,7 +9,7 @@ import { whole } from "./kinds";
 import type { Keep } from "./scaleBar";
 
 // How a scale bar is drawn.
-export function LookFields({ element, onKeep }: { element: ScaleBarElement; onKeep: Keep }) {
+export function LookFields({ element, onSave }: { element: ScaleBarElement; onSave: Keep }) {
   const shown = whole(element);
   const style = shown.style;
   const ticked = style === "ticked_line" || style === "two_units";
@@ -17,12 +17,12 @@ export function LookFields({ element, onKeep }: { element: ScaleBarElement; onKe
     <ColourBeside
       colour={
         <>
-          <Colour label="Colour of the bar" value={shown.colour} onKeep={(colour) => onKeep({ colour })} />
-          <Colour label="Light colour of the bar" value={shown.light} onKeep={(light) => onKeep({ light })} />
+          <Colour label="Colour of the bar" value={shown.colour} onSave={(colour) => onSave({ colour })} />
+          <Colour label="Light colour of the bar" value={shown.light} onSave={(light) => onSave({ light })} />
         </>
       }
     >
-      <Choice label="Style" wide value={style} choices={barStyles} onChoose={(chosen) => onKeep({ style: chosen })} />
+      <Choice label="Style" wide value={style} choices={barStyles} onChoose={(chosen) => onSave({ style: chosen })} />
       {style === "ticked_line" ? (
         <Choice
           label="Ticks"
@@ -32,7 +32,7 @@ export function LookFields({ element, onKeep }: { element: ScaleBarElement; onKe
             ["down", "down"],
             ["through", "through"],
           ]}
-          onChoose={(ticks) => onKeep({ ticks })}
+          onChoose={(ticks) => onSave({ ticks })}
         />
       ) : (
         <Choice
@@ -43,7 +43,7 @@ export function LookFields({ element, onKeep }: { element: ScaleBarElement; onKe
             ["centre", "centred"],
             ["right", "right"],
           ]}
-          onChoose={(align) => onKeep({ align })}
+          onChoose={(align) => onSave({ align })}
         />
       )}
       {ticked ? (
@@ -52,7 +52,7 @@ export function LookFields({ element, onKeep }: { element: ScaleBarElement; onKe
           value={shown.tick_mm}
           least={0.1}
           most={50}
-          onKeep={(tick_mm) => onKeep({ tick_mm })}
+          onSave={(tick_mm) => onSave({ tick_mm })}
         />
       ) : (
         <Measured
@@ -60,7 +60,7 @@ export function LookFields({ element, onKeep }: { element: ScaleBarElement; onKe
           value={shown.height_mm}
           least={0.1}
           most={50}
-          onKeep={(height_mm) => onKeep({ height_mm })}
+          onSave={(height_mm) => onSave({ height_mm })}
         />
       )}
       {style === "double_chequered" ? (
@@ -69,7 +69,7 @@ export function LookFields({ element, onKeep }: { element: ScaleBarElement; onKe
           value={shown.gap_mm}
           least={0}
           most={50}
-          onKeep={(gap_mm) => onKeep({ gap_mm })}
+          onSave={(gap_mm) => onSave({ gap_mm })}
         />
       ) : (
         <Measured
@@ -77,7 +77,7 @@ export function LookFields({ element, onKeep }: { element: ScaleBarElement; onKe
           value={shown.stroke_mm}
           least={0.01}
           most={5}
-          onKeep={(stroke_mm) => onKeep({ stroke_mm })}
+          onSave={(stroke_mm) => onSave({ stroke_mm })}
         />
       )}
       <Measured
@@ -85,16 +85,16 @@ export function LookFields({ element, onKeep }: { element: ScaleBarElement; onKe
         value={shown.size_pt}
         least={1}
         most={100}
-        onKeep={(size_pt) => onKeep({ size_pt })}
+        onSave={(size_pt) => onSave({ size_pt })}
       />
       <Measured
         label="Label gap, mm"
         value={shown.label_gap_mm}
         least={0}
         most={50}
-        onKeep={(label_gap_mm) => onKeep({ label_gap_mm })}
+        onSave={(label_gap_mm) => onSave({ label_gap_mm })}
       />
-      <HaloField halo={element.halo} onKeep={(halo) => onKeep({ halo })} />
+      <HaloField halo={element.halo} onSave={(halo) => onSave({ halo })} />
       <Choice
         label="Backing"
         value={element.backing ? "white" : "none"}
@@ -103,7 +103,7 @@ export function LookFields({ element, onKeep }: { element: ScaleBarElement; onKe
           ["white", "white"],
         ]}
         onChoose={(backing) =>
-          onKeep({ backing: backing === "none" ? undefined : { colour: "#ffffff", opacity: 0.85 } })
+          onSave({ backing: backing === "none" ? undefined : { colour: "#ffffff", opacity: 0.85 } })
         }
       />
     </ColourBeside>

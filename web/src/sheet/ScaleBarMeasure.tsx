@@ -8,12 +8,12 @@ import { whole } from "./kinds";
 import { GRID, type Keep } from "./scaleBar";
 
 // Where a scale bar is true, and how far off it may be elsewhere.
-export function MeasureFields({ element, onKeep }: { element: ScaleBarElement; onKeep: Keep }) {
+export function MeasureFields({ element, onSave }: { element: ScaleBarElement; onSave: Keep }) {
   const shown = whole(element);
   const chosen = element.true_at;
   return (
     <Box sx={GRID}>
-      <FrameChoice value={element.frame} onChoose={(frame) => onKeep({ frame })} />
+      <FrameChoice value={element.frame} onChoose={(frame) => onSave({ frame })} />
       <Choice
         label="Scale"
         wide
@@ -22,14 +22,14 @@ export function MeasureFields({ element, onKeep }: { element: ScaleBarElement; o
           ["level", "on the ellipsoid"],
           ["grid", "on the projection"],
         ]}
-        onChoose={(measured) => onKeep({ measured })}
+        onChoose={(measured) => onSave({ measured })}
       />
       <Measured
         label="Error limit, %"
         value={shown.error_limit_percent}
         least={0.001}
         most={100}
-        onKeep={(error_limit_percent) => onKeep({ error_limit_percent })}
+        onSave={(error_limit_percent) => onSave({ error_limit_percent })}
       />
       <Choice
         label="If exceeded"
@@ -38,7 +38,7 @@ export function MeasureFields({ element, onKeep }: { element: ScaleBarElement; o
           ["warn", "warn"],
           ["by_latitude", "a bar by latitude"],
         ]}
-        onChoose={(if_exceeded) => onKeep({ if_exceeded })}
+        onChoose={(if_exceeded) => onSave({ if_exceeded })}
       />
       <Choice
         label="One length for"
@@ -47,27 +47,27 @@ export function MeasureFields({ element, onKeep }: { element: ScaleBarElement; o
           ["book", "all sheets"],
           ["sheet", "each sheet"],
         ]}
-        onChoose={(fitted) => onKeep({ fitted: fitted === "book" ? undefined : fitted })}
+        onChoose={(fitted) => onSave({ fitted: fitted === "book" ? undefined : fitted })}
       />
       <Field
         label="True at, mm"
         value={chosen ? `${chosen.x_mm}; ${chosen.y_mm}` : ""}
         placeholder="the middle"
-        onKeep={(text) => {
+        onSave={(text) => {
           const parts = text.split(";").map((part) => Number(part.trim().replace(",", ".")));
           if (text.trim() !== "" && (parts.length !== 2 || parts.some((part) => !Number.isFinite(part))))
             throw new Error("Write a place on the page, such as 120; 85.");
-          return onKeep({ true_at: text.trim() === "" ? undefined : { x_mm: parts[0]!, y_mm: parts[1]! } });
+          return onSave({ true_at: text.trim() === "" ? undefined : { x_mm: parts[0]!, y_mm: parts[1]! } });
         }}
       />
       <Field
         label="Minimum length, mm"
         value={element.minimum_mm === undefined ? "" : String(element.minimum_mm)}
         placeholder="5"
-        onKeep={(text) => {
+        onSave={(text) => {
           const least = Number(text.trim().replace(",", "."));
           if (text.trim() !== "" && !(least >= 0)) throw new Error("Write millimetres, such as 40.");
-          return onKeep({ minimum_mm: text.trim() === "" ? undefined : least });
+          return onSave({ minimum_mm: text.trim() === "" ? undefined : least });
         }}
       />
     </Box>

@@ -15,20 +15,20 @@ const PLACES = [
 ] as const;
 
 // What a scale bar counts: units, divisions.
-export function UnitFields({ element, onKeep }: { element: ScaleBarElement; onKeep: Keep }) {
+export function UnitFields({ element, onSave }: { element: ScaleBarElement; onSave: Keep }) {
   const shown = whole(element);
   const units = [element.units, element.second_units];
   return (
     <Box sx={{ ...GRID, mt: 1 }}>
-      <Choice label="Units" value={shown.units} choices={barUnits} onChoose={(units) => onKeep({ units })} />
+      <Choice label="Units" value={shown.units} choices={barUnits} onChoose={(units) => onSave({ units })} />
       <Choice
         label="Second units"
         value={element.second_units ?? "none"}
         choices={[["none", "none"], ...barUnits]}
-        onChoose={(units) => onKeep({ second_units: units === "none" ? undefined : units })}
+        onChoose={(units) => onSave({ second_units: units === "none" ? undefined : units })}
       />
       {units.includes("paces") && (
-        <Measured label="Pace, m" value={shown.pace_m} least={0.1} most={3} onKeep={(pace_m) => onKeep({ pace_m })} />
+        <Measured label="Pace, m" value={shown.pace_m} least={0.1} most={3} onSave={(pace_m) => onSave({ pace_m })} />
       )}
       {units.includes("minutes") && (
         <Measured
@@ -36,27 +36,27 @@ export function UnitFields({ element, onKeep }: { element: ScaleBarElement; onKe
           value={shown.walk_kmh}
           least={0.1}
           most={30}
-          onKeep={(walk_kmh) => onKeep({ walk_kmh })}
+          onSave={(walk_kmh) => onSave({ walk_kmh })}
         />
       )}
       <Field
         label="Division length"
         value={element.division_length ?? ""}
         placeholder="round"
-        onKeep={(text) => onKeep({ division_length: text.trim() || undefined })}
+        onSave={(text) => onSave({ division_length: text.trim() || undefined })}
       />
-      <WholeNumber label="Divisions" value={element.divisions} onKeep={(divisions) => onKeep({ divisions })} />
+      <WholeNumber label="Divisions" value={element.divisions} onSave={(divisions) => onSave({ divisions })} />
       <WholeNumber
         label="Extension left of zero"
         value={element.extension}
-        onKeep={(extension) => onKeep({ extension })}
+        onSave={(extension) => onSave({ extension })}
       />
     </Box>
   );
 }
 
 // How it is marked: labels, the unit, fraction and verbal scale.
-export function MarkFields({ element, onKeep }: { element: ScaleBarElement; onKeep: Keep }) {
+export function MarkFields({ element, onSave }: { element: ScaleBarElement; onSave: Keep }) {
   const shown = whole(element);
   return (
     <Box sx={{ ...GRID, mt: 1 }}>
@@ -69,7 +69,7 @@ export function MarkFields({ element, onKeep }: { element: ScaleBarElement; onKe
           ["ends", "the ends"],
           ["none", "none"],
         ]}
-        onChoose={(labelled) => onKeep({ labelled })}
+        onChoose={(labelled) => onSave({ labelled })}
       />
       <Choice
         label="Label position"
@@ -78,7 +78,7 @@ export function MarkFields({ element, onKeep }: { element: ScaleBarElement; onKe
           ["above", "above"],
           ["below", "below"],
         ]}
-        onChoose={(labels_at) => onKeep({ labels_at })}
+        onChoose={(labels_at) => onSave({ labels_at })}
       />
       <Choice
         label="Unit position"
@@ -88,15 +88,15 @@ export function MarkFields({ element, onKeep }: { element: ScaleBarElement; onKe
           ["middle", "in the middle"],
           ["none", "nowhere"],
         ]}
-        onChoose={(unit_at) => onKeep({ unit_at })}
+        onChoose={(unit_at) => onSave({ unit_at })}
       />
       <Field
         label="Unit symbol"
         value={element.unit_text ?? ""}
         placeholder="as usual"
-        onKeep={(text) => onKeep({ unit_text: text.trim() || undefined })}
+        onSave={(text) => onSave({ unit_text: text.trim() || undefined })}
       />
-      <WholeNumber label="Decimals" value={element.decimals} onKeep={(decimals) => onKeep({ decimals })} />
+      <WholeNumber label="Decimals" value={element.decimals} onSave={(decimals) => onSave({ decimals })} />
       <Choice
         label="Thousands"
         value={shown.thousands}
@@ -106,15 +106,15 @@ export function MarkFields({ element, onKeep }: { element: ScaleBarElement; onKe
           ["point", "1.000"],
           ["none", "1000"],
         ]}
-        onChoose={(thousands) => onKeep({ thousands })}
+        onChoose={(thousands) => onSave({ thousands })}
       />
       <Choice
         label="Representative fraction"
         value={shown.fraction}
         choices={PLACES}
-        onChoose={(fraction) => onKeep({ fraction })}
+        onChoose={(fraction) => onSave({ fraction })}
       />
-      <Choice label="Verbal scale" value={shown.verbal} choices={PLACES} onChoose={(verbal) => onKeep({ verbal })} />
+      <Choice label="Verbal scale" value={shown.verbal} choices={PLACES} onChoose={(verbal) => onSave({ verbal })} />
       {shown.verbal !== "none" && (
         <Choice
           label="Verbal scale in"
@@ -123,7 +123,7 @@ export function MarkFields({ element, onKeep }: { element: ScaleBarElement; onKe
             ["metric", "cm and m"],
             ["imperial", "inches and feet"],
           ]}
-          onChoose={(verbal_units) => onKeep({ verbal_units })}
+          onChoose={(verbal_units) => onSave({ verbal_units })}
         />
       )}
     </Box>

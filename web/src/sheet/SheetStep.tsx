@@ -43,7 +43,7 @@ export function SheetStep() {
   useEffect(() => {
     if (asked) select([asked]);
   }, [asked, select]);
-  const [told, setTold] = useState<string | null>(null);
+  const [notice, setNotice] = useState<string | null>(null);
   const [ghost, setGhost] = useState<string | null>(null);
   const elements = useElements(wanted, select);
   const selected = layout.elements.filter((element) => wanted.includes(element.id));
@@ -52,7 +52,7 @@ export function SheetStep() {
     const found = await get<{ number: number; overflowing: string[] }>(`/api/books/${book.id}/layout/fullest`);
     go(found.number);
     const titles = layout.elements.filter((element) => found.overflowing.includes(element.id)).map(titleOf);
-    setTold(
+    setNotice(
       titles.length
         ? `The longest texts are on this sheet. ${titles.join(", ")}: more than the box holds; make it larger, or let the text shrink.`
         : null,
@@ -75,7 +75,7 @@ export function SheetStep() {
             onNewPage={() => move({ do: "new page" })}
             onDesigns={() => move({ do: "designs" })}
           />
-          {told && <Notice text={told} kind="warning" onClose={() => setTold(null)} />}
+          {notice && <Notice text={notice} kind="warning" onClose={() => setNotice(null)} />}
           <Box sx={{ flex: 1, minHeight: 0, display: "flex" }}>
             {sheet !== null ? (
               <PageView
@@ -102,7 +102,7 @@ export function SheetStep() {
                       perMm={perMm}
                       selected={lone && isGridded(lone) && !lone.hidden ? lone : null}
                       onPick={(id) => select([id])}
-                      onKeep={(id, patch, label) => elements.patch(id, patch, label)}
+                      onSave={(id, patch, label) => elements.patch(id, patch, label)}
                     />
                     {hand.detail && mainFrame && (
                       <DrawDetail
@@ -122,7 +122,7 @@ export function SheetStep() {
                       <DetailOnPage
                         element={detail}
                         perMm={perMm}
-                        onKeep={(extent, label) => elements.patch(detail.id, { extent }, label)}
+                        onSave={(extent, label) => elements.patch(detail.id, { extent }, label)}
                       />
                     )}
                     {line && (
@@ -130,7 +130,7 @@ export function SheetStep() {
                         element={line}
                         box={shifted(frame.elements[line.id]!, shift, 0)}
                         perMm={perMm}
-                        onKeep={(label, box, points) =>
+                        onSave={(label, box, points) =>
                           elements.place(label, { [line.id]: shifted(box, -shift, 0) }, { [line.id]: { points } })
                         }
                       />
@@ -139,7 +139,7 @@ export function SheetStep() {
                       <LegendOnPage
                         element={legend}
                         perMm={perMm}
-                        onKeep={(rows, label) => elements.patch(legend.id, { rows }, label)}
+                        onSave={(rows, label) => elements.patch(legend.id, { rows }, label)}
                       />
                     )}
                   </>
@@ -166,7 +166,7 @@ export function SheetStep() {
               <PageCard
                 elements={elements}
                 onPick={select}
-                onFullest={() => void fullest().catch((error: Error) => setTold(error.message))}
+                onFullest={() => void fullest().catch((error: Error) => setNotice(error.message))}
               />
             )}
           </Box>

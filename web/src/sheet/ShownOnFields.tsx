@@ -23,11 +23,11 @@ const SIDES = ["north", "east", "south", "west"] as const;
 export function ShownOnFields({
   about,
   given,
-  onKeep,
+  onSave,
 }: {
   about: string;
   given: ShownOn | undefined;
-  onKeep: (shown: ShownOn | undefined) => Promise<unknown>;
+  onSave: (shown: ShownOn | undefined) => Promise<unknown>;
 }) {
   const attributes = useSheetAttributes();
   const shown = filled(given, defaults.shown_on);
@@ -35,7 +35,7 @@ export function ShownOnFields({
     const fresh = Object.fromEntries(
       Object.entries({ ...given, ...patch }).filter(([, value]) => value !== undefined),
     ) as ShownOn;
-    return onKeep(Object.keys(fresh).length ? fresh : undefined);
+    return onSave(Object.keys(fresh).length ? fresh : undefined);
   };
   const beside = given?.neighbour ? `${shown.without ? "without" : "with"} ${given.neighbour}` : "";
   return (
@@ -44,7 +44,7 @@ export function ShownOnFields({
         label="Names, numbers or ranges of sheets"
         value={given?.sheets ?? ""}
         placeholder="all sheets, or such as A1, B2-C1"
-        onKeep={(text) => keep({ sheets: text.trim() || undefined })}
+        onSave={(text) => keep({ sheets: text.trim() || undefined })}
       />
       <Choice
         label="Of these"
@@ -72,7 +72,7 @@ export function ShownOnFields({
         about={`Sheets of ${about}`}
         attributes={attributes}
         condition={given?.when}
-        onKeep={(when) => keep({ when: when as ShownOn["when"] })}
+        onSave={(when) => keep({ when: when as ShownOn["when"] })}
       />
     </Box>
   );

@@ -16,7 +16,7 @@ interface StyledTextProps {
   value: string;
   // Has it tags for its looks?
   tagged: boolean;
-  onKeep: (text: string) => Promise<unknown>;
+  onSave: (text: string) => Promise<unknown>;
 }
 
 const TAGS = [
@@ -35,7 +35,7 @@ const LISTS = [
 const SIZES = [6, 7, 8, 9, 10, 12, 14, 18, 24, 36];
 
 // A text with buttons that give the selected part of it a look. It is saved when it is left, or with Ctrl+Enter.
-export function StyledText({ label, value, tagged, onKeep }: StyledTextProps) {
+export function StyledText({ label, value, tagged, onSave }: StyledTextProps) {
   const { text, setText, setSent, setFocused } = useTyped(value);
   const [problem, setProblem] = useState<string | null>(null);
   const field = useRef<HTMLTextAreaElement>(null);
@@ -44,7 +44,7 @@ export function StyledText({ label, value, tagged, onKeep }: StyledTextProps) {
     if (fresh === value) return setProblem(null);
     try {
       setSent(fresh);
-      await onKeep(fresh);
+      await onSave(fresh);
       setProblem(null);
     } catch (error) {
       setSent(null);
@@ -120,7 +120,7 @@ export function StyledText({ label, value, tagged, onKeep }: StyledTextProps) {
           <Colour
             label="Colour of the selected words"
             value="#1f2a30"
-            onKeep={async (colour) => wrap(`<span style="color: ${colour}">`, "</span>")}
+            onSave={async (colour) => wrap(`<span style="color: ${colour}">`, "</span>")}
           />
         </Box>
       )}

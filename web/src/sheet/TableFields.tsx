@@ -50,10 +50,10 @@ const ALIGN = [
 // A table: where its rows come from, its columns, how it is set.
 export function TableFields({
   element,
-  onKeep,
+  onSave,
 }: {
   element: Table;
-  onKeep: (patch: Partial<Table>) => Promise<unknown>;
+  onSave: (patch: Partial<Table>) => Promise<unknown>;
 }) {
   const book = useBook();
   const shown = whole(element);
@@ -68,16 +68,16 @@ export function TableFields({
   // A table without fields begins with the first ones of its layer.
   const list = async (id: string) => {
     const rest = { layer: undefined, when: undefined, sorted_by: undefined };
-    if (id === "") return onKeep({ ...rest, contents: undefined });
+    if (id === "") return onSave({ ...rest, contents: undefined });
     if (id.startsWith("contents ")) {
       const contents = id.split(" ")[1] as Table["contents"];
       const known = element.columns.some(({ field }) => field && CONTENTS.includes(field));
-      return onKeep({ ...rest, contents, rows: undefined, ...(known ? {} : { columns: CONTENTS_COLUMNS }) });
+      return onSave({ ...rest, contents, rows: undefined, ...(known ? {} : { columns: CONTENTS_COLUMNS }) });
     }
     const fields = await get<Attribute[]>(`/api/books/${book.id}/layers/${id}/attributes`);
     const known = element.columns.some(({ field }) => fields.some(({ name }) => name === field));
     const columns = fields.slice(0, FIRST_FIELDS).map(({ name }) => ({ title: name, field: name }));
-    return onKeep({
+    return onSave({
       layer: id,
       contents: undefined,
       rows: undefined,
@@ -90,7 +90,7 @@ export function TableFields({
     <>
       <Heading text="Rows" />
       <Box sx={{ display: "grid", gap: 1 }}>
-        <ContinuesChoice element={element} onKeep={onKeep} />
+        <ContinuesChoice element={element} onSave={onSave} />
         {!element.continues && (
           <>
             <Choice
@@ -113,69 +113,69 @@ export function TableFields({
                     ["sheet", "those on the sheet"],
                     ["book", "all"],
                   ]}
-                  onChoose={(records) => onKeep({ records })}
+                  onChoose={(records) => onSave({ records })}
                 />
                 <ConditionEditor
                   about={`Records of ${titleOf(element)}`}
                   attributes={attributes}
                   condition={element.when}
-                  onKeep={(when) => onKeep({ when: when as Table["when"] })}
+                  onSave={(when) => onSave({ when: when as Table["when"] })}
                 />
-                <Sorting element={element} fields={fieldNames} onKeep={onKeep} />
+                <Sorting element={element} fields={fieldNames} onSave={onSave} />
               </>
             ) : (
-              <Cells element={element} onKeep={onKeep} />
+              <Cells element={element} onSave={onSave} />
             )}
           </>
         )}
       </Box>
-      {!element.continues && <Columns element={element} fields={fieldNames} onKeep={onKeep} />}
+      {!element.continues && <Columns element={element} fields={fieldNames} onSave={onSave} />}
       <Heading text="Look" />
       <Box sx={{ display: "grid", gap: 1 }}>
         <Field
           label="Caption, with live text"
           value={element.caption ?? ""}
           placeholder="none"
-          onKeep={(text) => onKeep({ caption: text.trim() || undefined })}
+          onSave={(text) => onSave({ caption: text.trim() || undefined })}
         />
         <Field
           label="Where there are no rows"
           value={element.empty ?? ""}
           placeholder="nothing"
-          onKeep={(text) => onKeep({ empty: text.trim() || undefined })}
+          onSave={(text) => onSave({ empty: text.trim() || undefined })}
         />
-        <Flag label="Columns’ titles" value={shown.heads} onKeep={(heads) => onKeep({ heads })} />
+        <Flag label="Columns’ titles" value={shown.heads} onSave={(heads) => onSave({ heads })} />
         <ColourBeside
-          colour={<Colour label="Colour of the table" value={shown.colour} onKeep={(colour) => onKeep({ colour })} />}
+          colour={<Colour label="Colour of the table" value={shown.colour} onSave={(colour) => onSave({ colour })} />}
         >
           <Measured
             label="Size, pt"
             value={shown.size_pt}
             least={1}
             most={500}
-            onKeep={(size_pt) => onKeep({ size_pt })}
+            onSave={(size_pt) => onSave({ size_pt })}
           />
           <Points
             label="Minimum size, pt"
             value={element.minimum_pt}
             placeholder="never"
-            onKeep={(minimum_pt) => onKeep({ minimum_pt })}
+            onSave={(minimum_pt) => onSave({ minimum_pt })}
           />
-          <FaceChoice wide label="Cells" value={shown.face} onChoose={(face) => onKeep({ face })} />
-          <FaceChoice wide label="Titles" value={shown.head_face} onChoose={(head_face) => onKeep({ head_face })} />
+          <FaceChoice wide label="Cells" value={shown.face} onChoose={(face) => onSave({ face })} />
+          <FaceChoice wide label="Titles" value={shown.head_face} onChoose={(head_face) => onSave({ head_face })} />
           <Measured
             label="Padding, mm"
             value={shown.padding_mm}
             least={0}
             most={50}
-            onKeep={(padding_mm) => onKeep({ padding_mm })}
+            onSave={(padding_mm) => onSave({ padding_mm })}
           />
           <Measured
             label="Line height"
             value={shown.line_height}
             least={0.5}
             most={5}
-            onKeep={(line_height) => onKeep({ line_height })}
+            onSave={(line_height) => onSave({ line_height })}
           />
         </ColourBeside>
       </Box>
@@ -185,34 +185,34 @@ export function TableFields({
             label="area behind the titles"
             colour={element.head_fill?.colour}
             start="#e8dfc4"
-            onKeep={(colour) => onKeep({ head_fill: colour === undefined ? undefined : { colour } })}
+            onSave={(colour) => onSave({ head_fill: colour === undefined ? undefined : { colour } })}
           />
           <Painted
             label="area behind every other row"
             colour={element.band_fill?.colour}
             start="#f6f1e4"
-            onKeep={(colour) => onKeep({ band_fill: colour === undefined ? undefined : { colour } })}
+            onSave={(colour) => onSave({ band_fill: colour === undefined ? undefined : { colour } })}
           />
           <Painted
             label="line round the table"
             colour={element.stroke && filled(element.stroke, defaults.stroke).colour}
             start="#1f2a30"
-            onKeep={(colour) =>
-              onKeep({ stroke: colour === undefined ? undefined : { width_mm: 0.2, ...element.stroke, colour } })
+            onSave={(colour) =>
+              onSave({ stroke: colour === undefined ? undefined : { width_mm: 0.2, ...element.stroke, colour } })
             }
           />
           <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
             <Colour
               label="Colour of the lines below rows"
               value={filled(shown.rule, defaults.stroke).colour}
-              onKeep={(colour) => onKeep({ rule: { ...shown.rule, colour } })}
+              onSave={(colour) => onSave({ rule: { ...shown.rule, colour } })}
             />
             <Measured
               label="Lines below rows, mm"
               value={filled(shown.rule, defaults.stroke).width_mm}
               least={0.01}
               most={100}
-              onKeep={(width_mm) => onKeep({ rule: { ...shown.rule, width_mm } })}
+              onSave={(width_mm) => onSave({ rule: { ...shown.rule, width_mm } })}
             />
           </Box>
         </Box>
@@ -226,17 +226,17 @@ function Painted({
   label,
   colour,
   start,
-  onKeep,
+  onSave,
 }: {
   label: string;
   colour: string | undefined;
   start: string;
-  onKeep: (colour: string | undefined) => Promise<unknown>;
+  onSave: (colour: string | undefined) => Promise<unknown>;
 }) {
   return (
     <Box sx={{ display: "flex", gap: 1, alignItems: "center" }}>
-      {colour && <Colour label={`Colour of the ${label}`} value={colour} onKeep={onKeep} />}
-      <Button onClick={() => void onKeep(colour ? undefined : start).catch(toldElsewhere)}>
+      {colour && <Colour label={`Colour of the ${label}`} value={colour} onSave={onSave} />}
+      <Button onClick={() => void onSave(colour ? undefined : start).catch(toldElsewhere)}>
         {colour ? `No ${label}` : `${label[0]!.toUpperCase()}${label.slice(1)}`}
       </Button>
     </Box>
@@ -244,7 +244,7 @@ function Painted({
 }
 
 // Cells by hand: a line a row, with tabs or bars between its cells.
-function Cells({ element, onKeep }: { element: Table; onKeep: (patch: Partial<Table>) => Promise<unknown> }) {
+function Cells({ element, onSave }: { element: Table; onSave: (patch: Partial<Table>) => Promise<unknown> }) {
   const written = (element.rows ?? []).map((row) => row.join(" | ")).join("\n");
   const [text, setText] = useState(written);
   const [problem, setProblem] = useState<string | null>(null);
@@ -256,7 +256,7 @@ function Cells({ element, onKeep }: { element: Table; onKeep: (patch: Partial<Ta
       .filter((line) => line.trim() !== "")
       .map((line) => line.split(/\t|(?<!\|)\|(?!\|)/).map((cell) => cell.trim()));
     try {
-      await onKeep({ rows });
+      await onSave({ rows });
       setProblem(null);
     } catch (error) {
       setProblem((error as Error).message);
@@ -281,17 +281,17 @@ function Cells({ element, onKeep }: { element: Table; onKeep: (patch: Partial<Ta
 function Sorting({
   element,
   fields,
-  onKeep,
+  onSave,
 }: {
   element: Table;
   fields: string[];
-  onKeep: (patch: Partial<Table>) => Promise<unknown>;
+  onSave: (patch: Partial<Table>) => Promise<unknown>;
 }) {
   const sortings = element.sorted_by ?? [];
   const put = (index: number, field: string, descending: boolean) => {
     const list = sortings.filter((_, place) => place !== index);
     if (field !== "") list.splice(index, 0, descending ? { field, descending } : { field });
-    return onKeep({ sorted_by: list.length === 0 ? undefined : list });
+    return onSave({ sorted_by: list.length === 0 ? undefined : list });
   };
   return (
     <>
@@ -328,16 +328,16 @@ function Sorting({
 function Columns({
   element,
   fields,
-  onKeep,
+  onSave,
 }: {
   element: Table;
   fields: string[];
-  onKeep: (patch: Partial<Table>) => Promise<unknown>;
+  onSave: (patch: Partial<Table>) => Promise<unknown>;
 }) {
   const columns = element.columns;
-  const put = (list: TableColumn[]) => void onKeep({ columns: list }).catch(toldElsewhere);
+  const put = (list: TableColumn[]) => void onSave({ columns: list }).catch(toldElsewhere);
   const change = (index: number, patch: Partial<TableColumn>) =>
-    onKeep({
+    onSave({
       columns: columns.map((column, place) =>
         place === index
           ? (Object.fromEntries(
@@ -362,7 +362,7 @@ function Columns({
           return (
             <Box component="li" key={index} sx={{ borderBottom: 1, borderColor: "divider", py: 1 }}>
               <Pair>
-                <Field label="Title" value={shown.title} onKeep={(title) => change(index, { title: title.trim() })} />
+                <Field label="Title" value={shown.title} onSave={(title) => change(index, { title: title.trim() })} />
                 {element.layer && (
                   <Choice
                     label="Field"
@@ -382,7 +382,7 @@ function Columns({
                   label="Width, mm"
                   value={column.width_mm === undefined ? "" : String(column.width_mm)}
                   placeholder="shared"
-                  onKeep={(text) => {
+                  onSave={(text) => {
                     const width = Number(text.trim().replace(",", "."));
                     if (text.trim() !== "" && !(width > 0)) throw new Error("Enter millimetres, such as 14.");
                     return change(index, { width_mm: text.trim() === "" ? undefined : width });
@@ -400,12 +400,12 @@ function Columns({
                       label="Decimals"
                       placeholder="as they are"
                       value={column.decimals}
-                      onKeep={(decimals) => change(index, { decimals })}
+                      onSave={(decimals) => change(index, { decimals })}
                     />
                     <Field
                       label="Unit"
                       value={column.unit ?? ""}
-                      onKeep={(unit) => change(index, { unit: unit.trim() || undefined })}
+                      onSave={(unit) => change(index, { unit: unit.trim() || undefined })}
                     />
                   </>
                 )}

@@ -38,20 +38,20 @@ const DOWN = [
 ] as const;
 
 // A text element: what it says, with live text from a list, and its type.
-export function TextFields({ element, onKeep }: { element: Text; onKeep: Keep<Text> }) {
+export function TextFields({ element, onSave }: { element: Text; onSave: Keep<Text> }) {
   return (
     <Box sx={{ display: "grid", gap: 1.25 }}>
       <StyledText
         label="Text"
         value={element.text ?? ""}
         tagged={element.markup ?? false}
-        onKeep={(text) => onKeep({ text })}
+        onSave={(text) => onSave({ text })}
       />
       <Flag
         label="Styles within the text"
         value={element.markup ?? false}
-        onKeep={(markup) =>
-          onKeep({
+        onSave={(markup) =>
+          onSave({
             markup: markup || undefined,
             text: markup ? escaped(element.text ?? "") : plain(element.text ?? ""),
           })
@@ -59,19 +59,19 @@ export function TextFields({ element, onKeep }: { element: Text; onKeep: Keep<Te
       />
       <LiveText
         onInsert={(tag) =>
-          onKeep({ text: `${element.text ?? ""}${element.text && !/\s$/.test(element.text) ? " " : ""}${tag}` })
+          onSave({ text: `${element.text ?? ""}${element.text && !/\s$/.test(element.text) ? " " : ""}${tag}` })
         }
       />
-      <TypeFields element={element} onKeep={onKeep} />
+      <TypeFields element={element} onSave={onSave} />
       <Fold title="Paragraphs">
-        <ParagraphFields element={element} onKeep={onKeep} />
+        <ParagraphFields element={element} onSave={onSave} />
       </Fold>
     </Box>
   );
 }
 
 // How text is set.
-export function TypeFields({ element, onKeep }: { element: Typed; onKeep: (patch: Type) => Promise<unknown> }) {
+export function TypeFields({ element, onSave }: { element: Typed; onSave: (patch: Type) => Promise<unknown> }) {
   const shown = whole(element);
   const book = useBook();
   const face = book.faces.find((known) => known.key === shown.face) ?? book.faces[0]!;
@@ -95,12 +95,12 @@ export function TypeFields({ element, onKeep }: { element: Typed; onKeep: (patch
           Number(a.italic !== italic) - Number(b.italic !== italic) ||
           Math.abs(a.weight - weight) - Math.abs(b.weight - weight),
       )[0]!;
-    return onKeep({ face: found.key });
+    return onSave({ face: found.key });
   };
   return (
     <Box sx={{ display: "grid", gap: 1.25 }}>
       <ColourBeside
-        colour={<Colour label="Colour of the text" value={shown.colour} onKeep={(colour) => onKeep({ colour })} />}
+        colour={<Colour label="Colour of the text" value={shown.colour} onSave={(colour) => onSave({ colour })} />}
       >
         <Choice
           label="Family"
@@ -119,7 +119,7 @@ export function TypeFields({ element, onKeep }: { element: Typed; onKeep: (patch
           value={shown.size_pt}
           least={1}
           most={500}
-          onKeep={(size_pt) => onKeep({ size_pt })}
+          onSave={(size_pt) => onSave({ size_pt })}
         />
         <Choice
           label="Style"
@@ -132,34 +132,34 @@ export function TypeFields({ element, onKeep }: { element: Typed; onKeep: (patch
           }
           onChoose={(style) => choose(face.family, face.weight, style === "italic")}
         />
-        <Choice label="Across" value={shown.align} choices={ACROSS} onChoose={(align) => onKeep({ align })} />
-        <Choice label="Down" value={shown.anchor} choices={DOWN} onChoose={(anchor) => onKeep({ anchor })} />
+        <Choice label="Across" value={shown.align} choices={ACROSS} onChoose={(align) => onSave({ align })} />
+        <Choice label="Down" value={shown.anchor} choices={DOWN} onChoose={(anchor) => onSave({ anchor })} />
         <Measured
           label="Line height"
           value={shown.line_height}
           least={0.5}
           most={5}
-          onKeep={(line_height) => onKeep({ line_height })}
+          onSave={(line_height) => onSave({ line_height })}
         />
         <Measured
           label="Tracking, pt"
           value={shown.tracking_pt}
           least={-20}
           most={100}
-          onKeep={(tracking_pt) => onKeep({ tracking_pt })}
+          onSave={(tracking_pt) => onSave({ tracking_pt })}
         />
         <Measured
           label="Padding, mm"
           value={shown.padding_mm}
           least={0}
           most={200}
-          onKeep={(padding_mm) => onKeep({ padding_mm })}
+          onSave={(padding_mm) => onSave({ padding_mm })}
         />
         <Points
           label="Minimum size, pt"
           value={element.minimum_pt}
           placeholder="never"
-          onKeep={(minimum_pt) => onKeep({ minimum_pt })}
+          onSave={(minimum_pt) => onSave({ minimum_pt })}
         />
       </ColourBeside>
       <BringIn
@@ -167,7 +167,7 @@ export function TypeFields({ element, onKeep }: { element: Typed; onKeep: (patch
         label="Typeface of your own"
         accept=".ttf,.otf,font/ttf,font/otf"
         address={() => "faces"}
-        onBrought={(key) => onKeep({ face: key })}
+        onBrought={(key) => onSave({ face: key })}
       />
     </Box>
   );

@@ -11,7 +11,7 @@ interface EntryProps<T> {
   read: (text: string) => T | null;
   expected: string;
   onTry?: (value: T | null) => void;
-  onKeep: (value: T) => Promise<unknown>;
+  onSave: (value: T) => Promise<unknown>;
   // What the value that is being typed would come to.
   foretold?: ReactNode;
   problem?: string | null;
@@ -26,7 +26,7 @@ export function EntryValue<T>({
   read,
   expected,
   onTry,
-  onKeep,
+  onSave,
   foretold,
   problem,
 }: EntryProps<T>) {
@@ -41,7 +41,7 @@ export function EntryValue<T>({
   const keep = async (close: () => void) => {
     if (value === null) return setRefused(expected);
     try {
-      if (draft !== text) await onKeep(value);
+      if (draft !== text) await onSave(value);
       close();
     } catch (error) {
       setRefused((error as Error).message);

@@ -16,11 +16,11 @@ import { defaults } from "../generated/defaults";
 export function MarkerEditor({
   marker,
   name,
-  onKeep,
+  onSave,
 }: {
   marker: Marker;
   name: string;
-  onKeep: (marker: Marker) => Promise<unknown>;
+  onSave: (marker: Marker) => Promise<unknown>;
 }) {
   const outline = marker.outline;
   const shown = filled(outline, defaults.stroke);
@@ -32,7 +32,7 @@ export function MarkerEditor({
           <Colour
             label={`Colour of the mark of ${name}`}
             value={marker.colour}
-            onKeep={(colour) => onKeep({ ...marker, colour })}
+            onSave={(colour) => onSave({ ...marker, colour })}
           />
         }
       >
@@ -41,22 +41,22 @@ export function MarkerEditor({
           value={marker.size_mm}
           least={0.1}
           most={200}
-          onKeep={(size_mm) => onKeep({ ...marker, size_mm })}
+          onSave={(size_mm) => onSave({ ...marker, size_mm })}
         />
-        <Drawings marker={marker} name={name} onChoose={(shape) => onKeep({ ...marker, shape })} />
+        <Drawings marker={marker} name={name} onChoose={(shape) => onSave({ ...marker, shape })} />
       </Part>
       {outline ? (
         <Part
           title="Line round the mark"
           onRemove={() =>
-            onKeep(Object.fromEntries(Object.entries(marker).filter(([key]) => key !== "outline")) as unknown as Marker)
+            onSave(Object.fromEntries(Object.entries(marker).filter(([key]) => key !== "outline")) as unknown as Marker)
           }
           removes={`Remove the outline of the marker of ${name}`}
           colour={
             <Colour
               label={`Colour of the line round the mark of ${name}`}
               value={shown.colour}
-              onKeep={(colour) => onKeep({ ...marker, outline: { ...outline, colour } })}
+              onSave={(colour) => onSave({ ...marker, outline: { ...outline, colour } })}
             />
           }
         >
@@ -65,13 +65,13 @@ export function MarkerEditor({
             value={shown.width_mm}
             least={0.01}
             most={20}
-            onKeep={(width_mm) => onKeep({ ...marker, outline: { ...outline, width_mm } })}
+            onSave={(width_mm) => onSave({ ...marker, outline: { ...outline, width_mm } })}
           />
         </Part>
       ) : (
         <Button
           sx={{ justifySelf: "start" }}
-          onClick={() => void onKeep({ ...marker, outline: { colour: "#fffdf6", width_mm: 0.2 } })}
+          onClick={() => void onSave({ ...marker, outline: { colour: "#fffdf6", width_mm: 0.2 } })}
         >
           Line round the mark
         </Button>
@@ -94,7 +94,7 @@ function Drawings({
   const anchor = useRef<HTMLButtonElement>(null);
   const input = useRef<HTMLInputElement>(null);
   const [open, setOpen] = useState(false);
-  const [told, setTold] = useState<string | null>(null);
+  const [notice, setNotice] = useState<string | null>(null);
   const shipped = useQuery({
     queryKey: ["markers"],
     queryFn: ({ signal }) => get<Drawing[]>("/api/markers", signal),
@@ -104,13 +104,13 @@ function Drawings({
   const current = drawings.find((known) => known.id === marker.shape);
   const bring = async (file: File | undefined) => {
     if (!file) return;
-    setTold(null);
+    setNotice(null);
     try {
       const made = await upload<{ id: string; left_out: string[]; book: Book }>(`/api/books/${book.id}/markers`, file);
       client.setQueryData(["book", book.id], made.book);
-      if (made.left_out.length) setTold(`Left out of it: ${made.left_out.join(", ")}.`);
+      if (made.left_out.length) setNotice(`Left out of it: ${made.left_out.join(", ")}.`);
     } catch (error) {
-      setTold((error as Error).message);
+      setNotice((error as Error).message);
     }
   };
   return (
@@ -160,7 +160,7 @@ function Drawings({
               onClick={() =>
                 void onChoose(known.id).then(
                   () => setOpen(false),
-                  (error: Error) => setTold(error.message),
+                  (error: Error) => setNotice(error.message),
                 )
               }
             >
@@ -177,9 +177,9 @@ function Drawings({
         <Button sx={{ mt: 1 }} variant="outlined" onClick={() => input.current?.click()}>
           Import an SVG of your own
         </Button>
-        {told && (
+        {notice && (
           <Typography role="status" sx={{ fontSize: 12.5, mt: 0.5 }}>
-            {told}
+            {notice}
           </Typography>
         )}
         <Typography sx={{ fontSize: 12.5, color: "text.secondary", mt: 0.5 }}>

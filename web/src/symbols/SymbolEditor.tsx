@@ -47,24 +47,24 @@ export function SymbolEditor({
   symbol,
   kind,
   name,
-  onKeep,
+  onSave,
 }: {
   symbol: MapSymbol;
   kind: LayerKind;
   name: string;
-  onKeep: Keep;
+  onSave: Keep;
 }) {
   const fill = filled(symbol.fill, defaults.fill);
   const strokes = symbol.strokes ?? [];
   const { fills, markers, strokes: stroked } = layerKindTraits[kind];
   const stroke = (index: number, patch: Partial<Stroke>) =>
-    onKeep({
+    onSave({
       ...symbol,
       strokes: strokes.map((known, place) => (place === index ? clean({ ...known, ...patch }) : known)),
     });
   // A road's edges: a wider, darker line under the one that is there.
   const casing = () =>
-    onKeep({
+    onSave({
       ...symbol,
       strokes: [
         {
@@ -81,13 +81,13 @@ export function SymbolEditor({
       {fills && symbol.fill && (
         <Part
           title="Area"
-          onRemove={() => onKeep(without(symbol, "fill"))}
+          onRemove={() => onSave(without(symbol, "fill"))}
           removes={`Remove the area colour of ${name}`}
           colour={
             <Colour
               label={`Area colour of ${name}`}
               value={symbol.fill.colour}
-              onKeep={(colour) => onKeep({ ...symbol, fill: { ...symbol.fill, colour } })}
+              onSave={(colour) => onSave({ ...symbol, fill: { ...symbol.fill, colour } })}
             />
           }
         >
@@ -96,7 +96,7 @@ export function SymbolEditor({
             value={Math.round(fill.opacity * 100)}
             least={0}
             most={100}
-            onKeep={(percent) => onKeep({ ...symbol, fill: { ...symbol.fill!, opacity: percent / 100 } })}
+            onSave={(percent) => onSave({ ...symbol, fill: { ...symbol.fill!, opacity: percent / 100 } })}
           />
         </Part>
       )}
@@ -104,8 +104,8 @@ export function SymbolEditor({
         <PatternPart
           pattern={symbol.pattern}
           name={name}
-          onKeep={(pattern) => onKeep({ ...symbol, pattern })}
-          onRemove={() => onKeep(without(symbol, "pattern"))}
+          onSave={(pattern) => onSave({ ...symbol, pattern })}
+          onRemove={() => onSave(without(symbol, "pattern"))}
         />
       )}
       {stroked &&
@@ -116,18 +116,18 @@ export function SymbolEditor({
             title={strokes.length > 1 ? `Line ${index + 1}${index === 0 ? ", lowest" : ""}` : "Line"}
             name={`line ${index + 1} of ${name}`}
             onChange={(patch) => stroke(index, patch)}
-            onRemove={() => onKeep({ ...symbol, strokes: strokes.filter((_, place) => place !== index) })}
+            onRemove={() => onSave({ ...symbol, strokes: strokes.filter((_, place) => place !== index) })}
           />
         ))}
       <Box sx={{ display: "flex", flexWrap: "wrap", columnGap: 0.5 }}>
         {fills && !symbol.fill && (
-          <Add title="Area colour" onAdd={() => onKeep({ ...symbol, fill: { colour: "#c9d6b0", opacity: 0.5 } })} />
+          <Add title="Area colour" onAdd={() => onSave({ ...symbol, fill: { colour: "#c9d6b0", opacity: 0.5 } })} />
         )}
         {fills && !symbol.pattern && (
           <Add
             title="Pattern"
             onAdd={() =>
-              onKeep({
+              onSave({
                 ...symbol,
                 pattern: {
                   kind: "lines",
@@ -143,19 +143,19 @@ export function SymbolEditor({
         {stroked && (
           <Add
             title="Line on top"
-            onAdd={() => onKeep({ ...symbol, strokes: [...strokes, { colour: "#1f2a30", width_mm: 0.2 }] })}
+            onAdd={() => onSave({ ...symbol, strokes: [...strokes, { colour: "#1f2a30", width_mm: 0.2 }] })}
           />
         )}
         {stroked && strokes.length > 0 && <Add title="Casing" onAdd={casing} />}
         {markers && !symbol.marker && (
           <Add
             title="Marker"
-            onAdd={() => onKeep({ ...symbol, marker: { shape: "circle", size_mm: 1.6, colour: "#3d6b35" } })}
+            onAdd={() => onSave({ ...symbol, marker: { shape: "circle", size_mm: 1.6, colour: "#3d6b35" } })}
           />
         )}
       </Box>
       {symbol.marker && (
-        <MarkerEditor marker={symbol.marker} name={name} onKeep={(marker) => onKeep({ ...symbol, marker })} />
+        <MarkerEditor marker={symbol.marker} name={name} onSave={(marker) => onSave({ ...symbol, marker })} />
       )}
     </Box>
   );
@@ -184,14 +184,14 @@ function StrokePart({
       more={more}
       onMore={() => setMore(!more)}
       about={name}
-      colour={<Colour label={`Colour of ${name}`} value={drawn.colour} onKeep={(colour) => onChange({ colour })} />}
+      colour={<Colour label={`Colour of ${name}`} value={drawn.colour} onSave={(colour) => onChange({ colour })} />}
     >
       <Measured
         label="Width, mm"
         value={drawn.width_mm}
         least={0.01}
         most={100}
-        onKeep={(width_mm) => onChange({ width_mm })}
+        onSave={(width_mm) => onChange({ width_mm })}
       />
       <Choice
         label="Dash"
@@ -210,13 +210,13 @@ function StrokePart({
             value={Math.round(drawn.opacity * 100)}
             least={0}
             most={100}
-            onKeep={(percent) => onChange({ opacity: percent / 100 })}
+            onSave={(percent) => onChange({ opacity: percent / 100 })}
           />
           <Box sx={{ gridColumn: "1 / -1" }}>
             <Field
               label="Dashes and gaps, mm"
               value={(stroke.dash_mm ?? []).join(" ")}
-              onKeep={(text) => onChange({ dash_mm: readDash(text) })}
+              onSave={(text) => onChange({ dash_mm: readDash(text) })}
             />
           </Box>
         </>
@@ -228,12 +228,12 @@ function StrokePart({
 function PatternPart({
   pattern,
   name,
-  onKeep,
+  onSave,
   onRemove,
 }: {
   pattern: Pattern;
   name: string;
-  onKeep: (pattern: Pattern) => Promise<unknown>;
+  onSave: (pattern: Pattern) => Promise<unknown>;
   onRemove: () => Promise<unknown>;
 }) {
   const shown = filled(pattern, defaults.symbol_pattern);
@@ -246,31 +246,31 @@ function PatternPart({
         <Colour
           label={`Pattern colour of ${name}`}
           value={shown.colour}
-          onKeep={(colour) => onKeep({ ...pattern, colour })}
+          onSave={(colour) => onSave({ ...pattern, colour })}
         />
       }
     >
-      <Choice label="Of" value={pattern.kind} choices={PATTERNS} onChoose={(kind) => onKeep({ ...pattern, kind })} />
+      <Choice label="Of" value={pattern.kind} choices={PATTERNS} onChoose={(kind) => onSave({ ...pattern, kind })} />
       <Measured
         label="Apart, mm"
         value={shown.spacing_mm}
         least={0.2}
         most={200}
-        onKeep={(spacing_mm) => onKeep({ ...pattern, spacing_mm })}
+        onSave={(spacing_mm) => onSave({ ...pattern, spacing_mm })}
       />
       <Measured
         label="Width, mm"
         value={shown.width_mm}
         least={0.01}
         most={100}
-        onKeep={(width_mm) => onKeep({ ...pattern, width_mm })}
+        onSave={(width_mm) => onSave({ ...pattern, width_mm })}
       />
       <Measured
         label="Rotation, ° clockwise"
         value={shown.angle_deg}
         least={-360}
         most={360}
-        onKeep={(angle_deg) => onKeep({ ...pattern, angle_deg })}
+        onSave={(angle_deg) => onSave({ ...pattern, angle_deg })}
       />
     </Part>
   );

@@ -41,21 +41,21 @@ export function CellCard({ selected, cells, onGone }: CellCardProps) {
       <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1.25, alignItems: "end" }}>
         {one && (
           <>
-            <Field label="Name" value={first.name} onKeep={(name) => deed("rename", { name })} />
+            <Field label="Name" value={first.name} onSave={(name) => deed("rename", { name })} />
             <Field
               label="Sheet order"
               value={String(first.number)}
-              onKeep={(text) => deed("place", { place: Math.round(number(text, "Write a number.")) })}
+              onSave={(text) => deed("place", { place: Math.round(number(text, "Write a number.")) })}
             />
             <Field
               label="Centre easting, m"
               value={String(Math.round(first.centre[0] * 1000) / 1000)}
-              onKeep={(text) => deed("move", { dx: number(text, "Write a coordinate.") - first.centre[0], dy: 0 })}
+              onSave={(text) => deed("move", { dx: number(text, "Write a coordinate.") - first.centre[0], dy: 0 })}
             />
             <Field
               label="Centre northing, m"
               value={String(Math.round(first.centre[1] * 1000) / 1000)}
-              onKeep={(text) => deed("move", { dx: 0, dy: number(text, "Write a coordinate.") - first.centre[1] })}
+              onSave={(text) => deed("move", { dx: 0, dy: number(text, "Write a coordinate.") - first.centre[1] })}
             />
           </>
         )}
@@ -63,7 +63,7 @@ export function CellCard({ selected, cells, onGone }: CellCardProps) {
           label="Scale, 1 : n"
           value={same(selected.map((cell) => cell.scale))}
           placeholder="different ones"
-          onKeep={async (text) => {
+          onSave={async (text) => {
             const scale = readScale(text);
             if (scale === null) throw new Error("Write a scale, such as 2500.");
             await deed("scale", { scale });
@@ -73,7 +73,7 @@ export function CellCard({ selected, cells, onGone }: CellCardProps) {
           label="Rotation, ° clockwise"
           value={same(selected.map((cell) => Math.round(cell.rotation_deg * 1000) / 1000))}
           placeholder="different ones"
-          onKeep={(text) => deed("rotate", { rotation_deg: number(text, "Enter degrees clockwise.") })}
+          onSave={(text) => deed("rotate", { rotation_deg: number(text, "Enter degrees clockwise.") })}
         />
       </Box>
       <FormControlLabel
@@ -116,7 +116,7 @@ export function CellCard({ selected, cells, onGone }: CellCardProps) {
             label="Split into sheets at 1 : n"
             value=""
             placeholder={String(first.scale / 2)}
-            onKeep={async (text) => {
+            onSave={async (text) => {
               const scale = readScale(text);
               if (scale === null) throw new Error("Write a scale, such as 1000.");
               await deed("split", { scale });

@@ -29,7 +29,7 @@ export function CoverCard({
   const client = useQueryClient();
   const cover = useCover();
   const [layer, setLayer] = useState("");
-  const [told, setTold] = useState<string | null>(null);
+  const [notice, setNotice] = useState<string | null>(null);
   const input = useRef<HTMLInputElement>(null);
   const features = useQuery({
     queryKey: ["cover", book.id, book.revision, layer],
@@ -43,10 +43,10 @@ export function CoverCard({
   const middle = (box: Extent) => ({ x: (box[0] + box[2]) / 2, y: (box[1] + box[3]) / 2 });
   const bring = async (file: File | undefined) => {
     if (!file) return;
-    setTold(null);
+    setNotice(null);
     await upload<Book>(`/api/books/${book.id}/cells/file`, file).then(
       (fresh) => client.setQueryData(["book", book.id], fresh),
-      (error: Error) => setTold(`${file.name} was not taken. ${error.message}`),
+      (error: Error) => setNotice(`${file.name} was not taken. ${error.message}`),
     );
   };
   const data = cover.data;
@@ -147,9 +147,9 @@ export function CoverCard({
       <Typography sx={{ fontSize: 12.5, color: "text.secondary" }}>
         Names, places, scales and rotations in the file replace these; undo brings these back.
       </Typography>
-      {told && (
+      {notice && (
         <Typography role="alert" sx={{ fontSize: 13, color: "error.main" }}>
-          {told}
+          {notice}
         </Typography>
       )}
     </Card>

@@ -85,7 +85,7 @@ export function IndexStatement({ trial, open, onOpen, answer }: IndexStatementPr
             read={readGround}
             expected="Write a length with its unit, such as 50 m."
             onTry={(buffer) => offer(buffer === null ? null : { buffer })}
-            onKeep={(buffer) => keep("Buffer", { buffer })}
+            onSave={(buffer) => keep("Buffer", { buffer })}
             foretold={foretold}
             problem={problem}
           />
@@ -103,7 +103,7 @@ export function IndexStatement({ trial, open, onOpen, answer }: IndexStatementPr
             read={readScale}
             expected="Write a scale, such as 2500 or 1:2,500."
             onTry={(scale) => offer(scale === null ? null : { scale })}
-            onKeep={(scale) => keep("Scale", { scale })}
+            onSave={(scale) => keep("Scale", { scale })}
             foretold={foretold}
             problem={problem}
           />
@@ -129,7 +129,7 @@ export function IndexStatement({ trial, open, onOpen, answer }: IndexStatementPr
             read={readOverlap}
             expected="Write 8 mm, 5 % or 20 m; or one for each way: 8 mm; 5 mm."
             onTry={(overlap) => offer(overlap === null ? null : { overlap })}
-            onKeep={(overlap) => keep("Overlap", { overlap, overlap_mm: null })}
+            onSave={(overlap) => keep("Overlap", { overlap, overlap_mm: null })}
             foretold={foretold}
             problem={problem}
           />
@@ -137,7 +137,7 @@ export function IndexStatement({ trial, open, onOpen, answer }: IndexStatementPr
       )}
       , named{" "}
       <CardValue label="Names" shown={namesInWords(book)} open={open === "names"} onOpen={() => onOpen("names")} /> and
-      taken <OrderValues index={index} onKeep={(order) => keep("Order", { order } as IndexPatch)} />.
+      taken <OrderValues index={index} onSave={(order) => keep("Order", { order } as IndexPatch)} />.
     </Statement>
   );
 }
@@ -145,10 +145,10 @@ export function IndexStatement({ trial, open, onOpen, answer }: IndexStatementPr
 // In which order sheets are taken, and where that begins.
 function OrderValues({
   index,
-  onKeep,
+  onSave,
 }: {
   index: Index;
-  onKeep: (order: NonNullable<Index["order"]> | Record<string, unknown>) => Promise<unknown>;
+  onSave: (order: NonNullable<Index["order"]> | Record<string, unknown>) => Promise<unknown>;
 }) {
   const { from: corner, start_deg } = filled(index.order, defaults.index_order);
   const order = index.order?.kind ?? (index.kind === "grid" ? "rows" : "as_generated");
@@ -158,7 +158,7 @@ function OrderValues({
         label="Order"
         value={order}
         choices={[...ORDERS]}
-        onChoose={(kind) => onKeep({ kind, from: corner, field: null })}
+        onChoose={(kind) => onSave({ kind, from: corner, field: null })}
       />
       {["rows", "columns", "rows_back_forth", "columns_back_forth"].includes(order) && (
         <>
@@ -168,7 +168,7 @@ function OrderValues({
             label="Begins at"
             value={corner}
             choices={[...CORNERS]}
-            onChoose={(from) => onKeep({ kind: order, from: from })}
+            onChoose={(from) => onSave({ kind: order, from: from })}
           />
         </>
       )}
@@ -183,14 +183,14 @@ function OrderValues({
             unit="°"
             read={readBearing}
             expected="Write degrees from north, 0 to 360."
-            onKeep={(start_deg) => onKeep({ kind: order, start_deg })}
+            onSave={(start_deg) => onSave({ kind: order, start_deg })}
           />
         </>
       )}
       {order === "field" && (
         <>
           {" "}
-          <AttributeValue index={index} onChoose={(attribute) => onKeep({ kind: order, field: attribute })} />
+          <AttributeValue index={index} onChoose={(attribute) => onSave({ kind: order, field: attribute })} />
         </>
       )}
     </>

@@ -44,7 +44,7 @@ export function NamesSettings({
           value={shown.digits}
           least={1}
           most={9}
-          onKeep={async (digits) => set({ digits: Math.round(digits) })}
+          onSave={async (digits) => set({ digits: Math.round(digits) })}
         />
       )}
       {kind === "field" && (
@@ -59,7 +59,7 @@ export function NamesSettings({
         label="Prefix"
         value={shown.prefix}
         placeholder="nothing"
-        onKeep={async (prefix) => set({ prefix: prefix.slice(0, 40) })}
+        onSave={async (prefix) => set({ prefix: prefix.slice(0, 40) })}
       />
       <PatternNames tried={tried} />
     </>

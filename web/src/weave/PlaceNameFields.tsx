@@ -52,14 +52,14 @@ export function PlaceNameFields({ naming, onSet }: { naming: Naming; onSet: (pat
           label="Separator"
           value={shown.separator}
           placeholder="nothing"
-          onKeep={async (separator) => onSet({ separator: separator.slice(0, 5) })}
+          onSave={async (separator) => onSet({ separator: separator.slice(0, 5) })}
         />
         <Measured
           label="Digits at least"
           value={shown.digits}
           least={1}
           most={9}
-          onKeep={async (digits) => onSet({ digits: Math.round(digits) })}
+          onSave={async (digits) => onSet({ digits: Math.round(digits) })}
         />
       </Box>
       <FormControlLabel

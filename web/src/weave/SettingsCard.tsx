@@ -131,7 +131,7 @@ export function GridSettings({ index, onTry }: Trying) {
             <Field
               label="Corners on multiples of"
               value={origin.multiple ?? ""}
-              onKeep={async (text) =>
+              onSave={async (text) =>
                 onTry({ origin: { multiple: length(text, "Write a ground length, such as 100 m.") } } as IndexPatch)
               }
             />
@@ -145,7 +145,7 @@ export function GridSettings({ index, onTry }: Trying) {
                   value={origin[axis] ?? 0}
                   least={-1e9}
                   most={1e9}
-                  onKeep={async (value) => onTry({ origin: { [axis]: value } } as IndexPatch)}
+                  onSave={async (value) => onTry({ origin: { [axis]: value } } as IndexPatch)}
                 />
               ))}
             </Box>
@@ -154,7 +154,7 @@ export function GridSettings({ index, onTry }: Trying) {
             <Field
               label="Rotation, ° clockwise"
               value={index.rotation_deg === "align" ? "aligned to the area" : String(shown.rotation_deg)}
-              onKeep={async (text) => {
+              onSave={async (text) => {
                 const rotation = readNumber(text);
                 if (rotation === null || Math.abs(rotation) > 180) throw new Error("Enter a value from -180 to 180°.");
                 onTry({ rotation_deg: rotation === 0 ? null : rotation });
@@ -174,7 +174,7 @@ export function GridSettings({ index, onTry }: Trying) {
                 label={axis === "x" ? "Column spacing" : "Row spacing"}
                 value={index.spacing?.[axis] ?? ""}
                 placeholder="by the overlap"
-                onKeep={async (text) => {
+                onSave={async (text) => {
                   onTry({
                     spacing: {
                       [axis]:
@@ -203,7 +203,7 @@ export function GridSettings({ index, onTry }: Trying) {
           value={Math.round(index.keep * 1000) / 10}
           least={0.1}
           most={100}
-          onKeep={async (value) => onTry({ keep: value / 100 })}
+          onSave={async (value) => onTry({ keep: value / 100 })}
         />
       )}
     </>
@@ -220,7 +220,7 @@ export function StripSettings({ index, onTry }: Trying) {
         value={shown.clearance_mm}
         least={0}
         most={1000}
-        onKeep={async (clearance_mm) => onTry({ clearance_mm })}
+        onSave={async (clearance_mm) => onTry({ clearance_mm })}
       />
       <Choice
         label="Rotation along the strip"
@@ -237,13 +237,13 @@ export function StripSettings({ index, onTry }: Trying) {
           value={shown.maximum_rotation_deg}
           least={0}
           most={180}
-          onKeep={async (maximum_rotation_deg) => onTry({ maximum_rotation_deg })}
+          onSave={async (maximum_rotation_deg) => onTry({ maximum_rotation_deg })}
         />
       )}
       <Field
         label="Gap tolerance"
         value={shown.gap_tolerance}
-        onKeep={async (text) => onTry({ gap_tolerance: length(text, "Write a ground length, such as 20 m.") })}
+        onSave={async (text) => onTry({ gap_tolerance: length(text, "Write a ground length, such as 20 m.") })}
       />
       <FormControlLabel
         control={
@@ -283,7 +283,7 @@ export function FeatureSettings({ index, onTry }: Trying) {
         <Field
           label="Margin"
           value={shownRule.margin}
-          onKeep={async (text) => {
+          onSave={async (text) => {
             if (!/^\s*\d+(\.\d+)?\s*(%|mm|in|pt)\s*$/.test(text))
               throw new Error("Write a share (10 %) or a width on paper (8 mm).");
             onTry({ scale_rule: { margin: text.trim() } } as IndexPatch);
@@ -295,7 +295,7 @@ export function FeatureSettings({ index, onTry }: Trying) {
           label="Standard scales"
           value={shownRule.standard_scales.join("; ")}
           multiline
-          onKeep={async (text) => {
+          onSave={async (text) => {
             const scales = text.split(";").map((part) => readScale(part));
             if (scales.some((scale) => scale === null))
               throw new Error("Write scales with ; between them, such as 500; 1000; 2500.");

@@ -16,8 +16,8 @@ module TileLoom
       Entry = Struct.new(:from, :bytes, :box)
       private_constant :Entry, :USED
 
-      # Into a folder. built: BlockBuilder::Built, one at a time; told: sentences on the features.
-      def self.write(folder, built, told)
+      # Into a folder. built: BlockBuilder::Built, one at a time; notices: sentences on the features.
+      def self.write(folder, built, notices)
         list = []
         File.open(File.join(folder, BLOCKS), "wb") do |io|
           built.each do |block|
@@ -25,16 +25,16 @@ module TileLoom
             io.write(block.bytes)
           end
         end
-        File.write(File.join(folder, LIST), JSON.generate("told" => told, "blocks" => list))
+        File.write(File.join(folder, LIST), JSON.generate("notices" => notices, "blocks" => list))
       end
 
-      attr_reader :told, :count
+      attr_reader :notices, :count
 
       # folder: that it was written into. Raises Damaged.
       def initialize(folder)
         @path = File.join(folder, BLOCKS)
         list = JSON.parse(File.read(File.join(folder, LIST)))
-        @told, blocks = list.values_at("told", "blocks")
+        @notices, blocks = list.values_at("notices", "blocks")
         @count = blocks.sum { |block| block[2] }
         raise Damaged unless File.size(@path) == blocks.sum { |block| block[1] }
         @entries = blocks.map { |from, bytes, _, *sides| Entry.new(from, bytes, Geometry::Box.new(*sides)) }

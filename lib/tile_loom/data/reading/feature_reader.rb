@@ -55,7 +55,7 @@ module TileLoom
       def repairs = @reprojector.repairs
 
       # All that is to be told of what was read, in sentences.
-      def told = remarks + repairs + refused.map { |sentence| "Left out: #{sentence}" }
+      def notices = remarks + repairs + refused.map { |sentence| "Left out: #{sentence}" }
 
       # All features in the target reference; Refusal when there are none or one cannot be read.
       def features = each_batch.flat_map { |pairs| pairs.map(&:first) }

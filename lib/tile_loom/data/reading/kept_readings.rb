@@ -40,7 +40,7 @@ module TileLoom
         rescue Refusal => error
           raise unless nothing && error.code == "data.no_features"
         end
-        BlockFile.write(folder, blocks.each, reader.told)
+        BlockFile.write(folder, blocks.each, reader.notices)
       end
     end
   end

@@ -95,11 +95,11 @@ module TileLoom
         def left_out(sheet)
           return [] if hidden?
           composed = on(sheet)
-          told = [*broken_off(sheet), *composed.told]
-          return told if composed.whole? || continued?(sheet)
+          notices = [*broken_off(sheet), *composed.notices]
+          return notices if composed.whole? || continued?(sheet)
           lost = composed.left.map { |placed| "“#{placed.name}”" }
           [
-            *told,
+            *notices,
             "The legend #{named}has room for #{composed.fitting} of #{composed.count} rows; left out: " \
               "#{Sentences.listed(lost, MOST_NAMED)}. Make it larger, let it shrink or take more columns, or let a " \
               "second legend continue it."

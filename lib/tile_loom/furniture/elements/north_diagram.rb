@@ -44,16 +44,16 @@ module TileLoom
         def pitch = size_pt * LEADING * Type::Face::MM_PER_PT
 
         def words(norths, date, fan)
-          told = ["Convergence #{View::Norths.words(norths.convergence_deg)}"]
+          notices = ["Convergence #{View::Norths.words(norths.convergence_deg)}"]
           if norths.declination_deg
-            told << "Declination #{View::Norths.words(norths.declination_deg)} (#{date.strftime("%B %Y")})"
-            told << "Annual change #{View::Norths.words(norths.declination_change_deg)}"
-            told << "Grid–magnetic angle #{View::Norths.words(norths.grid_magnetic_deg)}"
+            notices << "Declination #{View::Norths.words(norths.declination_deg)} (#{date.strftime("%B %Y")})"
+            notices << "Annual change #{View::Norths.words(norths.declination_change_deg)}"
+            notices << "Grid–magnetic angle #{View::Norths.words(norths.grid_magnetic_deg)}"
           else
-            told << "Magnetic north unavailable"
+            notices << "Magnetic north unavailable"
           end
-          told << "Angles not to scale" if fan.widened?
-          told
+          notices << "Angles not to scale" if fan.widened?
+          notices
         end
 
         # kind → degrees clockwise on the page

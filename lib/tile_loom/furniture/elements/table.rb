@@ -67,10 +67,10 @@ module TileLoom
         def left_out(sheet)
           return [] if hidden?
           rows, count = on(sheet).rows, cells_on(sheet).length
-          told = [*broken_off(sheet), *fieldless(sheet), *cut(sheet)]
-          told << wide unless rows.columns_fit?
-          return told if rows.fitting == count || continued?(sheet)
-          told << "The table “#{title}” has room for #{rows.fitting} of #{count} rows; make it larger, let it " \
+          notices = [*broken_off(sheet), *fieldless(sheet), *cut(sheet)]
+          notices << wide unless rows.columns_fit?
+          return notices if rows.fitting == count || continued?(sheet)
+          notices << "The table “#{title}” has room for #{rows.fitting} of #{count} rows; make it larger, let it " \
             "shrink, or let a second table continue it."
         end
 

@@ -135,14 +135,14 @@ module TileLoom
 
         # What of its looks cannot be had, in sentences.
         def unset(sheet)
-          told = []
+          notices = []
           if hyphenate? && hyphenation(sheet).nil?
-            told << "The text “#{title}” is not hyphenated, as there are no patterns for the book's language " \
+            notices << "The text “#{title}” is not hyphenated, as there are no patterns for the book's language " \
               "(#{sheet.book.language})."
           end
-          return told unless markup?
+          return notices unless markup?
           marked = marked(string(sheet), style(size_pt), 1.0, "#{path}/text").tap(&:paragraphs)
-          told +
+          notices +
             marked.without.map do |name|
               "The text “#{title}” asks for #{name} type, which the family #{typeface(face).family} has not."
             end

@@ -28,17 +28,17 @@ module TileLoom
         def boxes =
           shown
             .select(&:text?)
-            .flat_map { |note| setting(note).footprints(0.2).map { |footprint| Geometry::Box.new(*footprint.first(4)) } }
+            .flat_map { |note| setting(note).footprints(0.2).map { |print| Geometry::Box.new(*print.first(4)) } }
 
         # Texts that the frame cuts, in sentences.
-        def told
+        def notices
           frame = @view.frame
           shown
             .select(&:text?)
             .reject do |note|
               setting(note)
                 .footprints(0.0)
-                .all? { |footprint| frame.include?(footprint[0], footprint[1]) && frame.include?(footprint[2], footprint[3]) }
+                .all? { |x1, y1, x2, y2| frame.include?(x1, y1) && frame.include?(x2, y2) }
             end
             .map { |note| "The frame cuts the note “#{note.title}”." }
         end

@@ -24,7 +24,7 @@ module TileLoom
       private_constant :Span
 
       # Lists of Spans that stand in one row, from its beginning.
-      def rows = @cells.map(&:ground).group_by(&:turn_deg).flat_map { |turn, alike| in_rows(spans(alike, turn)) }
+      def rows = @cells.map(&:ground).group_by(&:ccw_deg).flat_map { |turn, alike| in_rows(spans(alike, turn)) }
 
       def spans(rectangles, turn)
         middles = Axes.new(turn).along(rectangles.flat_map { |one| [one.centre_x, one.centre_y] })
@@ -63,8 +63,8 @@ module TileLoom
       def run(first, to)
         one = first.rectangle
         return one.shape if to == first.to
-        middle = Axes.new(one.turn_deg).ground([(first.from + to) / 2, first.across])
-        Geometry::TurnedRectangle.turned(*middle, to - first.from, one.height, one.turn_deg).shape
+        middle = Axes.new(one.ccw_deg).ground([(first.from + to) / 2, first.across])
+        Geometry::TurnedRectangle.turned(*middle, to - first.from, one.height, one.ccw_deg).shape
       end
     end
   end

@@ -28,13 +28,13 @@ module TileLoom
             )
           names = []
           cells = generator.cells(features) { |feature| name_of(feature).tap { |name| names << name } }
-          told(generator.too_large)
+          notices(generator.too_large)
           [cells, cells.map(&:name)]
         end
 
         private
 
-        def told(names)
+        def notices(names)
           return if names.empty?
           ending =
             if @index.several?

@@ -77,7 +77,7 @@ module TileLoom
               overlap_mm: overlap_mm,
               keep: keep,
               start: start,
-              turn_deg: turn,
+              ccw_deg: turn,
               step: step,
               most: @most
             )
@@ -99,7 +99,7 @@ module TileLoom
         def step = %i[x y].map { |axis| @index.spacing[axis]&.then { |length| @index.units(length, @crs) } }
 
         # Counter-clockwise, as the plane counts.
-        def turn = (@index.rotation_deg == "align") ? area.best_turn_deg : -@index.rotation_deg.to_f
+        def turn = (@index.rotation_deg == "align") ? area.best_ccw_deg : -@index.rotation_deg.to_f
 
         def start
           given = @index.origin or return Grid::CENTRED
@@ -121,10 +121,10 @@ module TileLoom
             (found.saved.zero? ? "none fewer than" : "#{found.saved} fewer than the #{found.plain} of") +
             " the plain grid"
           turned =
-            if found.grid.turn_deg.zero?
+            if found.grid.ccw_deg.zero?
               ""
             else
-              ", rotated #{Units::Number.plain(-found.grid.turn_deg, decimals: 1)}° clockwise"
+              ", rotated #{Units::Number.plain(-found.grid.ccw_deg, decimals: 1)}° clockwise"
             end
           least = " At least #{found.bound} #{(found.bound == 1) ? "is" : "are"} needed." if found.bound
           @notes << "The fewest sheets found: #{found.cells.length}, #{saved}#{turned}.#{least}"

@@ -38,7 +38,7 @@ module TileLoom
               size: size,
               lead_mm: @index.clearance_mm,
               overlap_mm: overlap_mm.first,
-              most_turn_deg: @index.maximum_rotation_deg,
+              maximum_rotation_deg: @index.maximum_rotation_deg,
               upward: @index.upward
             )
           [strip.cells(chains), nil]

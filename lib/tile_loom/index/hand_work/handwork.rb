@@ -86,7 +86,7 @@ module TileLoom
               )
             ]
           )
-        parts = Grid.new(area: area, size: @size.call(scale), turn_deg: cell.ground.turn_deg).cells
+        parts = Grid.new(area: area, size: @size.call(scale), ccw_deg: cell.ground.ccw_deg).cells
         if parts.length > MOST_PARTS
           raise Refusal.new(
             "index.too_many_parts",

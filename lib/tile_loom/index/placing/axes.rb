@@ -4,12 +4,12 @@ module TileLoom
   module Index
     # The axes of a grid that is turned counter-clockwise: along its rows and along its columns.
     class Axes
-      attr_reader :turn_deg
+      attr_reader :ccw_deg
 
-      def initialize(turn_deg)
-        @turn_deg = turn_deg.to_f
-        angle = @turn_deg * Math::PI / 180
-        @cos, @sin = (@turn_deg % 360).zero? ? [1.0, 0.0] : [Math.cos(angle), Math.sin(angle)]
+      def initialize(ccw_deg)
+        @ccw_deg = ccw_deg.to_f
+        angle = @ccw_deg * Math::PI / 180
+        @cos, @sin = (@ccw_deg % 360).zero? ? [1.0, 0.0] : [Math.cos(angle), Math.sin(angle)]
       end
 
       # Flat ground coordinates counted along the axes, and back.

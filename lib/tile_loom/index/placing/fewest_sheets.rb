@@ -53,9 +53,9 @@ module TileLoom
       # be any number; where they are not of one size, one of them may show more than another.
       def bounded? = @keep == "touching" && @size.held == "projection"
 
-      def grid(angle) = Grid.new(area: @area, size: @size, overlap_mm: @overlap_mm, keep: @keep, turn_deg: angle)
+      def grid(angle) = Grid.new(area: @area, size: @size, overlap_mm: @overlap_mm, keep: @keep, ccw_deg: angle)
 
-      def angles = @turns ? [@area.best_turn_deg, *TURNS].uniq : [0.0]
+      def angles = @turns ? [@area.best_ccw_deg, *TURNS].uniq : [0.0]
 
       # The most promising shifts by the raster, the best first.
       def shifts(grid)

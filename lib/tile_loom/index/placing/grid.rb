@@ -15,10 +15,10 @@ module TileLoom
       Start = Struct.new(:kind, :x, :y, :multiple, keyword_init: true)
       CENTRED = Start.new(kind: "centred").freeze
 
-      attr_reader :area, :size, :overlap_mm, :turn_deg
+      attr_reader :area, :size, :overlap_mm, :ccw_deg
 
       # overlap_mm: a number for both ways or [across, down]; keep: "touching", "all", or the least share of a cell
-      # (0…1) that must be area; start: a Start; turn_deg: counter-clockwise; step: how far neighbours are apart,
+      # (0…1) that must be area; start: a Start; ccw_deg: counter-clockwise; step: how far neighbours are apart,
       # [across, down] in reference units, in place of an overlap; nil where the overlap says so; most: cells that it
       # may have.
       def initialize(
@@ -27,11 +27,11 @@ module TileLoom
         overlap_mm: 0,
         keep: "touching",
         start: CENTRED,
-        turn_deg: 0.0,
+        ccw_deg: 0.0,
         step: [nil, nil],
         most: MOST_CELLS
       )
-        @area, @size, @keep, @start, @turn_deg, @step, @most = area, size, keep, start, turn_deg.to_f, step, most
+        @area, @size, @keep, @start, @ccw_deg, @step, @most = area, size, keep, start, ccw_deg.to_f, step, most
         @overlap_mm = overlap_mm.is_a?(Array) ? overlap_mm.map(&:to_f) : [overlap_mm.to_f] * 2
         refuse_overlap
         refuse_round_turned
@@ -71,7 +71,7 @@ module TileLoom
       # Ground size of a cell along the axes, the smallest over the area.
       def extent = [size.frame_width_mm * units_per_mm, size.frame_height_mm * units_per_mm]
 
-      def axes = @axes ||= Axes.new(turn_deg)
+      def axes = @axes ||= Axes.new(ccw_deg)
 
       # The Box of the area along the axes.
       def bounds = @bounds ||= axes.box(area.coordinates)
@@ -192,7 +192,7 @@ module TileLoom
           rows.each_with_index do |v, row|
             found << columns.each_with_index.map do |u, column|
               x, y = axes.ground([u + width / 2, v + height / 2])
-              [row, column, Geometry::TurnedRectangle.turned(x, y, *size.at(x, y), turn_deg)]
+              [row, column, Geometry::TurnedRectangle.turned(x, y, *size.at(x, y), ccw_deg)]
             end
           end
         end
@@ -221,29 +221,29 @@ module TileLoom
       end
 
       def refuse_round_turned
-        return unless @start.kind == "round" && !(turn_deg % 90).zero?
-        rotation = Units::Number.plain(0.0 - turn_deg, decimals: 2)
+        return unless @start.kind == "round" && !(ccw_deg % 90).zero?
+        rotation = Units::Number.plain(0.0 - ccw_deg, decimals: 2)
         raise Refusal.new("index.turned_off_corners", rotation: rotation, at: "/index/origin")
       end
 
       def refuse_too_many(one_way = nil)
         total = one_way || rows * columns
         return if total <= @most * PLACES
-        told =
+        notices =
           if one_way
             "more than #{Units::Number.grouped(@most)} cells one way"
           else
             "up to #{Units::Number.grouped(total)} cells (#{Units::Number.grouped(columns)} columns by " \
               "#{Units::Number.grouped(rows)} rows)"
           end
-        refuse(total, told)
+        refuse(total, notices)
       end
 
-      def refuse(total, told)
+      def refuse(total, notices)
         raise Refusal.new(
           "index.too_many_cells",
           scale: Units::Number.ratio(size.scale),
-          told: told,
+          notices: notices,
           most: Units::Number.grouped(@most),
           smaller_scale: Units::Number.ratio(smaller_scale(total)),
           at: "/index/scale"

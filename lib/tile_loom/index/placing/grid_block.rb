@@ -27,7 +27,7 @@ module TileLoom
       def ground
         first, last = @rectangles.values_at(0, -1)
         dx, dy = last.centre_x - first.centre_x, last.centre_y - first.centre_y
-        along, across = Axes.new(first.turn_deg).along([dx, dy])
+        along, across = Axes.new(first.ccw_deg).along([dx, dy])
         width, height = @rectangles.map(&:width).max, @rectangles.map(&:height).max
         Geometry::TurnedRectangle.new(
           first.centre_x + dx / 2,

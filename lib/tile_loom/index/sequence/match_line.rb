@@ -69,7 +69,7 @@ module TileLoom
       def direction(one, other)
         dx, dy = other.centre_x - one.centre_x, other.centre_y - one.centre_y
         if (one.rotation_deg - other.rotation_deg).abs < 1e-9
-          axes = Axes.new(one.turn_deg)
+          axes = Axes.new(one.ccw_deg)
           u, v = axes.along([dx, dy])
           dx, dy = axes.ground((u.abs / one.width >= v.abs / one.height) ? [u, 0.0] : [0.0, v])
         end

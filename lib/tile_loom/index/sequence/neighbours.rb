@@ -85,14 +85,14 @@ module TileLoom
 
       # Half-way between the two turns, the shorter way round.
       def mean_turn(one, other)
-        between = (other.turn_deg - one.turn_deg + 180) % 360 - 180
-        (one.turn_deg + between / 2.0) * Math::PI / 180
+        between = (other.ccw_deg - one.ccw_deg + 180) % 360 - 180
+        (one.ccw_deg + between / 2.0) * Math::PI / 180
       end
 
       # Do they meet when each is a little larger? Two rectangles are apart when one of their four axes
       # parts them (the theorem of separating axes).
       def close?(one, other, corners)
-        [one, other].map { |index| @cells[index].ground.turn_deg }
+        [one, other].map { |index| @cells[index].ground.ccw_deg }
           .uniq
           .none? { |turn| parted?(corners[one], corners[other], turn) }
       end

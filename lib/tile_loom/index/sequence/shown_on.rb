@@ -25,7 +25,7 @@ module TileLoom
       end
 
       # What the range names and the book has not, in sentences. name: of the element.
-      def told(sheet, name)
+      def notices(sheet, name)
         picked(sheet)
         []
       rescue Refusal => error

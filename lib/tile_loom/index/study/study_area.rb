@@ -2,16 +2,16 @@
 
 module TileLoom
   module Index
-    # What the index must cover: the union of features, with room for growth round it.
+    # What the index must cover: the union of features, with a buffer round it.
     class StudyArea
       attr_reader :geometry
 
-      # features: Data::Feature list; room: width of the room in reference units.
-      def initialize(features, room: 0.0, name: "study area")
+      # features: Data::Feature list; buffer: its width in reference units.
+      def initialize(features, buffer: 0.0, name: "study area")
         empty = Refusal.new("index.area_empty", name: name, at: "/index/area")
         raise empty if features.empty?
         geometry = Geometry::Geos.union(features.map { |feature| Geometry::Geos.read(feature.wkb) })
-        @geometry = room.positive? ? geometry.buffer(room) : geometry
+        @geometry = buffer.positive? ? geometry.buffer(buffer) : geometry
         raise empty if @geometry.empty?
       end
 
@@ -42,7 +42,7 @@ module TileLoom
       # The angle (counter-clockwise, from -45 to 45 degrees) of the smallest rectangle round the area.
       # It has a side along one of the hull's edges (Freeman and Shapira 1975); counted from the area's middle,
       # so that large coordinates do not blur the angle.
-      def best_turn_deg
+      def best_ccw_deg
         x, y = box.centre
         hull =
           Geometry::Wkb.each_run(Geometry::Geos.write(geometry.convex_hull)).first[1]

@@ -37,7 +37,7 @@ module TileLoom
           )
         end
 
-        def told(press)
+        def notices(press)
           found = [
             "It is drawn at #{Units::Number.ratio(scale_of(press))} with #{press.ppi} pixels an inch of that scale."
           ]

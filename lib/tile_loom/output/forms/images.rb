@@ -43,7 +43,7 @@ module TileLoom
           [(total * RATES.fetch(format)).round, items.length * sample.seconds + total / PIXELS_A_SECOND]
         end
 
-        def told(press)
+        def notices(press)
           return [] unless placed? || format == "geotiff"
           unplaced = press.items.reject { |item| frame?(press, item) }
           found = []

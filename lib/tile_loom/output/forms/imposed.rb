@@ -40,12 +40,12 @@ module TileLoom
           imposition(press)
         end
 
-        def told(press)
+        def notices(press)
           found = imposition(press)
           [
             "#{found.papers} #{(found.papers == 1) ? "side" : "sides"} of #{paper} paper; #{found.size_in_words}",
             *found.bleed_in_words,
-            *PdfFile.new(press, manner).told,
+            *PdfFile.new(press, manner).notices,
             "Pages that lie on others have no links and no place on the ground."
           ]
         end

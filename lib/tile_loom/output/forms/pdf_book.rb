@@ -18,7 +18,7 @@ module TileLoom
 
         def check(press) = PdfFile.new(press, pdf).check
 
-        def told(press) = PdfFile.new(press, pdf).told
+        def notices(press) = PdfFile.new(press, pdf).notices
 
         def bind(press, pages, path, secrets: nil)
           PdfFile.new(press, pdf, secrets: secrets).write(pages, path, sheets: press.sheets)

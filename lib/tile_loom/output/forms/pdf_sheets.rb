@@ -16,7 +16,7 @@ module TileLoom
 
         def check(press) = PdfFile.new(press, pdf).check
 
-        def told(press) = PdfFile.new(press, pdf).told
+        def notices(press) = PdfFile.new(press, pdf).notices
 
         def make(press, item, folder, name, secrets: nil)
           number = press.number_of(item)

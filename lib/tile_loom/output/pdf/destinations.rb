@@ -7,13 +7,13 @@ module TileLoom
       class Destinations
         def initialize = @pages = {}
 
-        # What a page is reached by. number: of a Layout::Leaf, by which sheets, index sheets and other pages are told
+        # What a page is reached by. number: of a Layout::BookPage, by which sheets, index sheets and other pages are told
         # apart.
         def self.key(number, name)
           return "sheet-#{name}" if number.positive?
-          return "index" if number == Layout::Leaf::INDEX
-          return "empty-#{Layout::Leaf::BLANKS - number + 1}" if number <= Layout::Leaf::BLANKS
-          return "index-#{Layout::Leaf::PARTS - number + 1}" if number < Layout::Leaf::PARTS
+          return "index" if number == Layout::BookPage::INDEX
+          return "empty-#{Layout::BookPage::BLANKS - number + 1}" if number <= Layout::BookPage::BLANKS
+          return "index-#{Layout::BookPage::PARTS - number + 1}" if number < Layout::BookPage::PARTS
           "page-#{name}"
         end
 

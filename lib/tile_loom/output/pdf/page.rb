@@ -12,10 +12,10 @@ module TileLoom
       class Page
         attr_reader :head, :body
 
-        # told: sentences of what the sheet leaves out, for whoever binds the pages; sheet: its number (0: the index
+        # notices: sentences of what the sheet leaves out, for whoever binds the pages; sheet: its number (0: the index
         # sheet) and name: of the page, by which others lead to it; part: of the book that it belongs to, or nil; how:
         # see Content.
-        def self.of(drawing, told: [], sheet: nil, name: nil, part: nil, georeferenced: true, **how)
+        def self.of(drawing, notices: [], sheet: nil, name: nil, part: nil, georeferenced: true, **how)
           content = Content.new(drawing, **how)
           streams = [content.to_s, *content.forms].map { |text| Deflate.of(text) }
           carried = content.carried.sort.to_h
@@ -42,7 +42,7 @@ module TileLoom
               "links" => content.links,
               "tags" => content.tags,
               "things" => content.things,
-              "told" => told,
+              "notices" => notices,
               "streams" => streams.map(&:bytesize),
               "glyphs" => content.glyphs.transform_values(&:to_a),
               "viewports" => georeferenced ? drawing.viewports.map { |viewport| measure(viewport, drawing) } : []
@@ -91,7 +91,7 @@ module TileLoom
           @head, @body = head, body
         end
 
-        def told = head.fetch("told", [])
+        def notices = head.fetch("notices", [])
 
         # The content streams of its forms.
         def forms = streams[1, head.fetch("forms", 0)]

@@ -71,7 +71,7 @@ module TileLoom
         end
 
         # What was missing, in sentences of one line; nil where nothing was.
-        def told
+        def notices
           found = [hatched_words, clear_words, stale_words].compact
           found.empty? ? nil : found.join(" ")
         end

@@ -33,7 +33,7 @@ module TileLoom
             end
           return Labelling::Result::NONE if wanted.empty?
           room = Labelling::FreeSpace.new(@frame, ring: @ring, taken: @taken.map { |box| Labelling::Footprint.of(box) })
-          found = Labelling::Placement.new(wanted, room: room, symbols: symbols).solve
+          found = Labelling::Placement.new(wanted, free_space: room, symbols: symbols).solve
           result_of(wanted, found)
         end
 

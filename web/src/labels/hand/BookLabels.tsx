@@ -4,7 +4,7 @@ import { useBook } from "../../api/book";
 import { get } from "../../api/client";
 import { count } from "../../api/words";
 import { toldElsewhere } from "../../api/toldElsewhere";
-import { leafAt, leafCount } from "../../frame/leaves";
+import { pageAt, pageCount } from "../../frame/bookPages";
 import { useSheet } from "../../frame/useSheet";
 import { labelsPath, type UnplacedLabel, type SheetLabels } from "./useLabels";
 
@@ -20,15 +20,15 @@ export function BookLabels() {
   const { go } = useSheet();
   const [found, setFound] = useState<{ revision: number; pages: number; list: Found[]; done: boolean } | null>(null);
   const stopped = useRef(false);
-  const pages = leafCount(book);
+  const pages = pageCount(book);
   const look = async () => {
     stopped.current = false;
     const list: Found[] = [];
     for (let place = 0; place < pages && !stopped.current; place += 1) {
-      const leaf = leafAt(book, place);
-      if (leaf) {
-        const { unplaced } = await get<Pick<SheetLabels, "unplaced">>(`${labelsPath(book.id, leaf.number)}/unplaced`);
-        if (unplaced.length) list.push({ number: leaf.number, name: leaf.name, unplaced });
+      const page = pageAt(book, place);
+      if (page) {
+        const { unplaced } = await get<Pick<SheetLabels, "unplaced">>(`${labelsPath(book.id, page.number)}/unplaced`);
+        if (unplaced.length) list.push({ number: page.number, name: page.name, unplaced });
       }
       setFound({ revision: book.revision, pages: place + 1, list: [...list], done: place + 1 === pages });
     }

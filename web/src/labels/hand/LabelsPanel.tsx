@@ -46,7 +46,7 @@ export function LabelsPanel({
       <Flag
         label="edit the labels on the page"
         value={shown}
-        onKeep={(value) => {
+        onSave={(value) => {
           onShown(value);
           onPick(null);
           return Promise.resolve();
@@ -142,14 +142,14 @@ function PickedLabel({ labels, label }: { labels: Labels; label: PlacedLabel }) 
         value={own?.text ?? ""}
         placeholder={label.text}
         multiline
-        onKeep={(text) => edit({ text: text.trim() === "" ? undefined : text }, "Text of the label")}
+        onSave={(text) => edit({ text: text.trim() === "" ? undefined : text }, "Text of the label")}
       />
       <Measured
         label="Rotation, ° clockwise"
         value={own?.rotation_deg ?? 0}
         least={-360}
         most={360}
-        onKeep={(rotation_deg) =>
+        onSave={(rotation_deg) =>
           edit(
             {
               rotation_deg: rotation_deg === 0 ? undefined : rotation_deg,

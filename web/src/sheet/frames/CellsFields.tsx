@@ -15,25 +15,25 @@ import { useLayout } from "../layout";
 import type { KeepFrame } from "./FrameFields";
 
 // The cells of the index over the ground of a frame.
-export function CellsFields({ element, onKeep }: { element: GriddedElement; onKeep: KeepFrame }) {
+export function CellsFields({ element, onSave }: { element: GriddedElement; onSave: KeepFrame }) {
   const { role } = useLayout();
   const always = element.kind === "index_frame" || element.kind === "locator";
   const cells = whole(element).cells as CellsShown | undefined;
-  const keep = (patch: Partial<CellsShown>) => onKeep({ cells: { ...cells, ...patch } }, "Cells");
-  if (!cells) return <Flag label="show the cells" value={false} onKeep={() => onKeep({ cells: {} }, "Cells")} />;
+  const keep = (patch: Partial<CellsShown>) => onSave({ cells: { ...cells, ...patch } }, "Cells");
+  if (!cells) return <Flag label="show the cells" value={false} onSave={() => onSave({ cells: {} }, "Cells")} />;
   const shown = filled(cells, defaults.cells_shown);
   return (
     <div style={{ display: "grid", gap: 8 }}>
-      {!always && <Flag label="show the cells" value onKeep={() => onKeep({ cells: undefined }, "Cells")} />}
+      {!always && <Flag label="show the cells" value onSave={() => onSave({ cells: undefined }, "Cells")} />}
       <ColourBeside
-        colour={<Colour label="Colour of the cells" value={shown.colour} onKeep={(colour) => keep({ colour })} />}
+        colour={<Colour label="Colour of the cells" value={shown.colour} onSave={(colour) => keep({ colour })} />}
       >
         <Measured
           label="Line, mm"
           value={shown.width_mm}
           least={0}
           most={20}
-          onKeep={(width_mm) => keep({ width_mm })}
+          onSave={(width_mm) => keep({ width_mm })}
         />
         <Choice
           label="Labels"
@@ -50,14 +50,14 @@ export function CellsFields({ element, onKeep }: { element: GriddedElement; onKe
       {shown.labels !== "none" && (
         <>
           <ColourBeside
-            colour={<Colour label="Halo of the labels" value={shown.halo} onKeep={(halo) => keep({ halo })} />}
+            colour={<Colour label="Halo of the labels" value={shown.halo} onSave={(halo) => keep({ halo })} />}
           >
             <FaceChoice label="Typeface" value={shown.face} onChoose={(face) => keep({ face })} />
             <Field
               label="Size, pt"
               value={cells.size_pt === undefined ? "" : String(cells.size_pt)}
               placeholder="as fits"
-              onKeep={async (text) => {
+              onSave={async (text) => {
                 const size = text.trim() === "" ? undefined : readNumber(text);
                 if (size === null || (size !== undefined && (size <= 0 || size > 1000)))
                   throw new Error("Enter a size from 0.1 to 1,000 pt, or nothing.");
@@ -79,22 +79,22 @@ export function CellsFields({ element, onKeep }: { element: GriddedElement; onKe
       <Flag
         label="filled"
         value={!!cells.fill}
-        onKeep={(on) => keep({ fill: on ? { colour: shown.colour, opacity: 0.12 } : undefined })}
+        onSave={(on) => keep({ fill: on ? { colour: shown.colour, opacity: 0.12 } : undefined })}
       />
-      {cells.fill && <FillFields fill={cells.fill} onKeep={(fill) => keep({ fill })} />}
+      {cells.fill && <FillFields fill={cells.fill} onSave={(fill) => keep({ fill })} />}
       {role === "sheets" && (
         <>
           <Flag
             label="the sheet’s own cell set off"
             value={shown.this_sheet}
-            onKeep={(this_sheet) => keep({ this_sheet })}
+            onSave={(this_sheet) => keep({ this_sheet })}
           />
           {shown.this_sheet && (
             <span style={{ display: "flex", gap: 8, alignItems: "center" }}>
               <Colour
                 label="Colour of the sheet’s own cell"
                 value={shown.this_colour}
-                onKeep={(this_colour) => keep({ this_colour })}
+                onSave={(this_colour) => keep({ this_colour })}
               />
               its colour
             </span>

@@ -11,11 +11,11 @@ import { detailIn, useFrames, type FramePlace } from "./useFrames";
 interface DetailOnPageProps {
   element: InsetKind;
   perMm: number;
-  onKeep: (extent: FrameExtent, label: string) => Promise<unknown>;
+  onSave: (extent: FrameExtent, label: string) => Promise<unknown>;
 }
 
 // The box of a selected detail in the frame that it is of: it is dragged to another place there.
-export function DetailOnPage({ element, perMm, onKeep }: DetailOnPageProps) {
+export function DetailOnPage({ element, perMm, onSave }: DetailOnPageProps) {
   const { layout, frame, shift } = useLayout();
   const { places } = useFrames();
   const extent = element.extent;
@@ -25,7 +25,7 @@ export function DetailOnPage({ element, perMm, onKeep }: DetailOnPageProps) {
     const fresh: FrameExtent = extent.at_mm
       ? { ...extent, at_mm: [round(extent.at_mm[0] + dx), round(extent.at_mm[1] + dy)] }
       : { ...extent, at: [round(extent.at![0] + a * dx + c * dy), round(extent.at![1] + b * dx + d * dy)] };
-    await onKeep(fresh, `Place of ${titleOf(element)}`);
+    await onSave(fresh, `Place of ${titleOf(element)}`);
   };
   const { by, dragging, handlers } = useDragged(perMm, moved);
   const main = layout.elements.find((known) => known.kind === "map_frame" || known.kind === "index_frame");

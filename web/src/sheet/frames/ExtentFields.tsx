@@ -25,11 +25,11 @@ type Kind = FrameExtent["kind"];
 type Of<K extends Kind> = Extract<FrameExtent, { kind: K }>;
 
 // Which ground a frame shows, and how large.
-export function ExtentFields({ element, onKeep }: { element: InsetKind; onKeep: KeepFrame<InsetKind> }) {
+export function ExtentFields({ element, onSave }: { element: InsetKind; onSave: KeepFrame<InsetKind> }) {
   const { role, layout } = useLayout();
   const { placeOf } = useFrames();
   const extent = element.extent ?? (defaults[`${element.kind}_element`].extent as FrameExtent);
-  const keep = (fresh: FrameExtent) => onKeep({ extent: fresh }, "Extent");
+  const keep = (fresh: FrameExtent) => onSave({ extent: fresh }, "Extent");
   // What is of one sheet has no meaning on a page that is of none.
   const kinds = extents.filter(
     ([kind]) =>
@@ -50,14 +50,14 @@ export function ExtentFields({ element, onKeep }: { element: InsetKind; onKeep: 
   return (
     <>
       <Choice label="Shows the ground of" value={extent.kind} choices={kinds} onChoose={choose} />
-      <OwnFields extent={extent} element={element} onKeep={keep} />
-      {extent.kind !== "fixed" && extent.kind !== "detail" && <SizeFields extent={extent} onKeep={keep} />}
-      {extent.kind !== "fixed" && <Rotation extent={extent} onKeep={keep} />}
+      <OwnFields extent={extent} element={element} onSave={keep} />
+      {extent.kind !== "fixed" && extent.kind !== "detail" && <SizeFields extent={extent} onSave={keep} />}
+      {extent.kind !== "fixed" && <Rotation extent={extent} onSave={keep} />}
       {role === "sheets" && extent.kind !== "fixed" && extent.kind !== "detail" && (
         <Flag
           label="rotated as the sheet is"
           value={extent.turned_with_sheet ?? false}
-          onKeep={(turned_with_sheet) => keep({ ...extent, turned_with_sheet: turned_with_sheet || undefined })}
+          onSave={(turned_with_sheet) => keep({ ...extent, turned_with_sheet: turned_with_sheet || undefined })}
         />
       )}
     </>
@@ -65,24 +65,24 @@ export function ExtentFields({ element, onKeep }: { element: InsetKind; onKeep: 
 }
 
 // The element has a rotation of its own, which turns what is printed; this one turns the ground in it the other way.
-function Rotation({ extent, onKeep }: { extent: FrameExtent; onKeep: (extent: FrameExtent) => Promise<unknown> }) {
+function Rotation({ extent, onSave }: { extent: FrameExtent; onSave: (extent: FrameExtent) => Promise<unknown> }) {
   return (
     <Measured
       label="Frame over the ground, ° clockwise"
       value={extent.rotation_deg ?? 0}
       least={-360}
       most={360}
-      onKeep={(rotation_deg) => onKeep({ ...extent, rotation_deg: rotation_deg || undefined })}
+      onSave={(rotation_deg) => onSave({ ...extent, rotation_deg: rotation_deg || undefined })}
     />
   );
 }
 
 function SizeFields({
   extent,
-  onKeep,
+  onSave,
 }: {
   extent: Exclude<FrameExtent, { kind: "fixed" }>;
-  onKeep: (extent: FrameExtent) => Promise<unknown>;
+  onSave: (extent: FrameExtent) => Promise<unknown>;
 }) {
   const shown = filled(extent, defaults[`${extent.kind}_extent`]);
   return (
@@ -97,35 +97,35 @@ function SizeFields({
           ["held", "held"],
         ]}
         onChoose={(size) =>
-          onKeep({ ...extent, size, ...(size === "held" ? { scale: extent.scale ?? 25000 } : { scale: undefined }) })
+          onSave({ ...extent, size, ...(size === "held" ? { scale: extent.scale ?? 25000 } : { scale: undefined }) })
         }
       />
       {shown.size === "held" ? (
-        <ScaleField scale={extent.scale ?? 25000} onKeep={(scale) => onKeep({ ...extent, scale })} />
+        <ScaleField scale={extent.scale ?? 25000} onSave={(scale) => onSave({ ...extent, scale })} />
       ) : (
         <Measured
           label="Margin, %"
           value={shown.margin_percent}
           least={0}
           most={200}
-          onKeep={(margin_percent) => onKeep({ ...extent, margin_percent })}
+          onSave={(margin_percent) => onSave({ ...extent, margin_percent })}
         />
       )}
     </Pair>
   );
 }
 
-function ScaleField({ scale, onKeep }: { scale: number; onKeep: (scale: number) => Promise<unknown> }) {
+function ScaleField({ scale, onSave }: { scale: number; onSave: (scale: number) => Promise<unknown> }) {
   const { larger, smaller } = nextScales(scale);
   return (
     <Box sx={{ display: "flex", alignItems: "flex-end" }}>
       <Field
         label="Scale held"
         value={ratio(scale)}
-        onKeep={async (text) => {
+        onSave={async (text) => {
           const read = readScale(text);
           if (read === null || read < 1) throw new Error("Write a scale, such as 1:25,000.");
-          await onKeep(read);
+          await onSave(read);
         }}
       />
       {[
@@ -138,7 +138,7 @@ function ScaleField({ scale, onKeep }: { scale: number; onKeep: (scale: number) 
           aria-label={title}
           title={to ? `${title}: ${ratio(to)}` : title}
           disabled={!to}
-          onClick={() => to && void onKeep(to).catch(toldElsewhere)}
+          onClick={() => to && void onSave(to).catch(toldElsewhere)}
           sx={{ fontSize: 15, width: 24, height: 28 }}
         >
           {mark}
@@ -151,11 +151,11 @@ function ScaleField({ scale, onKeep }: { scale: number; onKeep: (scale: number) 
 function OwnFields({
   extent,
   element,
-  onKeep,
+  onSave,
 }: {
   extent: FrameExtent;
   element: InsetKind;
-  onKeep: (extent: FrameExtent) => Promise<unknown>;
+  onSave: (extent: FrameExtent) => Promise<unknown>;
 }) {
   switch (extent.kind) {
     case "sheet":
@@ -165,7 +165,7 @@ function OwnFields({
           value={extent.times ?? defaults.sheet_extent.times}
           least={0.05}
           most={1000}
-          onKeep={(times) => onKeep({ ...extent, times })}
+          onSave={(times) => onSave({ ...extent, times })}
         />
       );
     case "neighbours":
@@ -175,21 +175,21 @@ function OwnFields({
           value={extent.rings ?? defaults.neighbours_extent.rings}
           least={1}
           most={20}
-          onKeep={(rings) => onKeep({ ...extent, rings: Math.round(rings) })}
+          onSave={(rings) => onSave({ ...extent, rings: Math.round(rings) })}
         />
       );
     case "fixed":
-      return <FixedFields extent={extent} onKeep={onKeep} />;
+      return <FixedFields extent={extent} onSave={onSave} />;
     case "features":
-      return <FeaturesFields extent={extent} name={titleOf(element)} onKeep={onKeep} />;
+      return <FeaturesFields extent={extent} name={titleOf(element)} onSave={onSave} />;
     case "detail":
-      return <DetailFields extent={extent} element={element} onKeep={onKeep} />;
+      return <DetailFields extent={extent} element={element} onSave={onSave} />;
     default:
       return null;
   }
 }
 
-function FixedFields({ extent, onKeep }: { extent: Of<"fixed">; onKeep: (extent: FrameExtent) => Promise<unknown> }) {
+function FixedFields({ extent, onSave }: { extent: Of<"fixed">; onSave: (extent: FrameExtent) => Promise<unknown> }) {
   return (
     <>
       <Pair>
@@ -198,18 +198,18 @@ function FixedFields({ extent, onKeep }: { extent: Of<"fixed">; onKeep: (extent:
           value={extent.x}
           least={-1e9}
           most={1e9}
-          onKeep={(x) => onKeep({ ...extent, x })}
+          onSave={(x) => onSave({ ...extent, x })}
         />
         <Measured
           label="Centre northing"
           value={extent.y}
           least={-1e9}
           most={1e9}
-          onKeep={(y) => onKeep({ ...extent, y })}
+          onSave={(y) => onSave({ ...extent, y })}
         />
-        <ScaleField scale={extent.scale} onKeep={(scale) => onKeep({ ...extent, scale })} />
+        <ScaleField scale={extent.scale} onSave={(scale) => onSave({ ...extent, scale })} />
       </Pair>
-      <Rotation extent={extent} onKeep={onKeep} />
+      <Rotation extent={extent} onSave={onSave} />
     </>
   );
 }
@@ -217,11 +217,11 @@ function FixedFields({ extent, onKeep }: { extent: Of<"fixed">; onKeep: (extent:
 function FeaturesFields({
   extent,
   name,
-  onKeep,
+  onSave,
 }: {
   extent: Of<"features">;
   name: string;
-  onKeep: (extent: FrameExtent) => Promise<unknown>;
+  onSave: (extent: FrameExtent) => Promise<unknown>;
 }) {
   const book = useBook();
   const layers = book.document.layers.filter((layer) => !layer.raster);
@@ -232,14 +232,14 @@ function FeaturesFields({
         label="Of"
         value={extent.layer ?? ""}
         choices={[["", "the sheet’s feature"], ...layers.map((layer) => [layer.id, layer.title] as const)]}
-        onChoose={(layer) => onKeep({ ...extent, layer: layer || undefined, when: undefined })}
+        onChoose={(layer) => onSave({ ...extent, layer: layer || undefined, when: undefined })}
       />
       {extent.layer && (
         <ConditionEditor
           about={`Features of ${name}`}
           attributes={attributes}
           condition={extent.when}
-          onKeep={(when) => onKeep({ ...extent, when: when as Of<"features">["when"] })}
+          onSave={(when) => onSave({ ...extent, when: when as Of<"features">["when"] })}
         />
       )}
     </>
@@ -249,11 +249,11 @@ function FeaturesFields({
 function DetailFields({
   extent,
   element,
-  onKeep,
+  onSave,
 }: {
   extent: Of<"detail">;
   element: InsetKind;
-  onKeep: (extent: FrameExtent) => Promise<unknown>;
+  onSave: (extent: FrameExtent) => Promise<unknown>;
 }) {
   const { layout } = useLayout();
   const { detailPlace } = useFrames();
@@ -266,14 +266,14 @@ function DetailFields({
           label="Detail of"
           value={extent.frame ?? main?.id ?? ""}
           choices={frames.map((known) => [known.id, titleOf(known)] as const)}
-          onChoose={(frame) => onKeep({ ...extent, frame: frame === main?.id ? undefined : frame })}
+          onChoose={(frame) => onSave({ ...extent, frame: frame === main?.id ? undefined : frame })}
         />
         <Measured
           label="Times as large as there"
           value={extent.times ?? defaults.detail_extent.times}
           least={1}
           most={1000}
-          onKeep={(times) => onKeep({ ...extent, times })}
+          onSave={(times) => onSave({ ...extent, times })}
         />
       </Pair>
       <Choice
@@ -283,7 +283,7 @@ function DetailFields({
           ["frame", "the same in the frame, on every sheet"],
           ["ground", "a place of the ground, on its sheets"],
         ]}
-        onChoose={async (way) => onKeep(await detailPlace(extent, way))}
+        onChoose={async (way) => onSave(await detailPlace(extent, way))}
       />
       {extent.at_mm && (
         <Pair>
@@ -292,14 +292,14 @@ function DetailFields({
             value={extent.at_mm[0]!}
             least={-5000}
             most={5000}
-            onKeep={(x) => onKeep({ ...extent, at_mm: [x, extent.at_mm![1]!] })}
+            onSave={(x) => onSave({ ...extent, at_mm: [x, extent.at_mm![1]!] })}
           />
           <Measured
             label="Down in it, mm"
             value={extent.at_mm[1]!}
             least={-5000}
             most={5000}
-            onKeep={(y) => onKeep({ ...extent, at_mm: [extent.at_mm![0]!, y] })}
+            onSave={(y) => onSave({ ...extent, at_mm: [extent.at_mm![0]!, y] })}
           />
         </Pair>
       )}
@@ -310,14 +310,14 @@ function DetailFields({
             value={extent.at[0]!}
             least={-1e9}
             most={1e9}
-            onKeep={(x) => onKeep({ ...extent, at: [x, extent.at![1]!] })}
+            onSave={(x) => onSave({ ...extent, at: [x, extent.at![1]!] })}
           />
           <Measured
             label="Centre northing"
             value={extent.at[1]!}
             least={-1e9}
             most={1e9}
-            onKeep={(y) => onKeep({ ...extent, at: [extent.at![0]!, y] })}
+            onSave={(y) => onSave({ ...extent, at: [extent.at![0]!, y] })}
           />
         </Pair>
       )}

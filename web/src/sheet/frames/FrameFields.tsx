@@ -26,7 +26,7 @@ export type KeepFrame<E extends GriddedElement = GriddedElement> = (
 const isInset = (element: GriddedElement): element is InsetKind => element.kind !== "map_frame";
 
 // What a frame shows: which ground in which reference, which layers, and what lies over them.
-export function FrameFields({ element, onKeep }: { element: GriddedElement; onKeep: KeepFrame }) {
+export function FrameFields({ element, onSave }: { element: GriddedElement; onSave: KeepFrame }) {
   const shown = whole(element);
   const globe = isInset(element) && !!element.globe;
   return (
@@ -35,14 +35,14 @@ export function FrameFields({ element, onKeep }: { element: GriddedElement; onKe
         <>
           <Heading text="Ground" />
           <Box sx={{ display: "grid", gap: 1 }}>
-            <FrameReference element={element} onKeep={onKeep as KeepFrame<InsetKind>} />
-            {!globe && <ExtentFields element={element} onKeep={onKeep as KeepFrame<InsetKind>} />}
+            <FrameReference element={element} onSave={onSave as KeepFrame<InsetKind>} />
+            {!globe && <ExtentFields element={element} onSave={onSave as KeepFrame<InsetKind>} />}
           </Box>
         </>
       )}
       <Heading text="Layers" />
       <Box sx={{ display: "grid", gap: 1 }}>
-        <LookChoice value={element.look} onKeep={(look) => onKeep({ look }, "Look")} />
+        <LookChoice value={element.look} onSave={(look) => onSave({ look }, "Look")} />
         <Choice
           label="Shows"
           value={shown.layers}
@@ -51,9 +51,9 @@ export function FrameFields({ element, onKeep }: { element: GriddedElement; onKe
             ["areas", "areas and pixels"],
             ["none", "no layers"],
           ]}
-          onChoose={(layers) => onKeep({ layers }, "Layers")}
+          onChoose={(layers) => onSave({ layers }, "Layers")}
         />
-        <Flag label="labels of the layers" value={shown.labels} onKeep={(labels) => onKeep({ labels }, "Labels")} />
+        <Flag label="labels of the layers" value={shown.labels} onSave={(labels) => onSave({ labels }, "Labels")} />
       </Box>
       {(element.kind === "map_frame" || element.kind === "index_frame") && (
         <>
@@ -62,32 +62,32 @@ export function FrameFields({ element, onKeep }: { element: GriddedElement; onKe
         </>
       )}
       <Fold title="Cells of the index">
-        <CellsFields element={element} onKeep={onKeep} />
+        <CellsFields element={element} onSave={onSave} />
       </Fold>
       <Fold title="Veil">
-        <VeilFields veil={element.veil} onKeep={(veil) => onKeep({ veil }, "Veil")} />
+        <VeilFields veil={element.veil} onSave={(veil) => onSave({ veil }, "Veil")} />
       </Fold>
       <Fold title="Ground of other frames">
-        <OutlineFields element={element} onKeep={onKeep} />
+        <OutlineFields element={element} onSave={onSave} />
       </Fold>
       <Fold title="Shape and backing">
         <Box sx={{ display: "grid", gap: 1 }}>
           {!isFrame(element) && !globe && (
-            <ShapeFields shape={element.shape} onKeep={(shape) => onKeep({ shape }, "Shape")} />
+            <ShapeFields shape={element.shape} onSave={(shape) => onSave({ shape }, "Shape")} />
           )}
           <Flag
             label="colour behind the ground"
             value={!!element.fill}
-            onKeep={(on) => onKeep({ fill: on ? { colour: "#ffffff" } : undefined }, "Backing")}
+            onSave={(on) => onSave({ fill: on ? { colour: "#ffffff" } : undefined }, "Backing")}
           />
-          {element.fill && <FillFields fill={element.fill} onKeep={(fill) => onKeep({ fill }, "Backing")} />}
-          <ShadowFields shadow={element.shadow} onKeep={(shadow) => onKeep({ shadow }, "Shadow")} />
+          {element.fill && <FillFields fill={element.fill} onSave={(fill) => onSave({ fill }, "Backing")} />}
+          <ShadowFields shadow={element.shadow} onSave={(shadow) => onSave({ shadow }, "Shadow")} />
           {element.kind === "inset" && (
             <Field
               label="Letter"
               value={element.letter ?? ""}
               placeholder="none"
-              onKeep={(letter) => onKeep({ letter: letter.trim() || undefined }, "Letter")}
+              onSave={(letter) => onSave({ letter: letter.trim() || undefined }, "Letter")}
             />
           )}
         </Box>
@@ -99,10 +99,10 @@ export function FrameFields({ element, onKeep }: { element: GriddedElement; onKe
 // One of the book's looks, or the layers as they are on Ground.
 function LookChoice({
   value,
-  onKeep,
+  onSave,
 }: {
   value: string | undefined;
-  onKeep: (look: string | undefined) => Promise<unknown>;
+  onSave: (look: string | undefined) => Promise<unknown>;
 }) {
   const book = useBook();
   const looks = (book.document.looks ?? []).filter((look) => look.id !== undefined);
@@ -111,7 +111,7 @@ function LookChoice({
       label="Look"
       value={value ?? ""}
       choices={[["", "as on Ground"], ...looks.map((look) => [look.id!, look.title] as const)]}
-      onChoose={(look) => onKeep(look || undefined)}
+      onChoose={(look) => onSave(look || undefined)}
     />
   );
 }

@@ -15,7 +15,7 @@ import type { KeepFrame } from "./FrameFields";
 type Way = "book" | "own" | "globe";
 
 // In which reference a frame is drawn: the book's, another one, or a view of the globe.
-export function FrameReference({ element, onKeep }: { element: InsetKind; onKeep: KeepFrame<InsetKind> }) {
+export function FrameReference({ element, onSave }: { element: InsetKind; onSave: KeepFrame<InsetKind> }) {
   const book = useBook();
   const [choosing, setChoosing] = useState(false);
   const own = element.crs !== undefined && element.crs !== "book";
@@ -24,8 +24,8 @@ export function FrameReference({ element, onKeep }: { element: InsetKind; onKeep
     setChoosing(chosen === "own");
     if (chosen === "own") return;
     if (chosen === "globe")
-      await onKeep({ globe: {}, crs: undefined, layers: "none", labels: undefined }, "View of the globe");
-    else await onKeep({ globe: undefined, crs: undefined, ...(element.globe && { layers: undefined }) }, "CRS");
+      await onSave({ globe: {}, crs: undefined, layers: "none", labels: undefined }, "View of the globe");
+    else await onSave({ globe: undefined, crs: undefined, ...(element.globe && { layers: undefined }) }, "CRS");
   };
   return (
     <>
@@ -40,22 +40,22 @@ export function FrameReference({ element, onKeep }: { element: InsetKind; onKeep
         onChoose={choose}
       />
       {way === "own" && (
-        <OwnReference value={own ? element.crs! : ""} onKeep={(crs) => onKeep({ crs, globe: undefined }, "CRS")} />
+        <OwnReference value={own ? element.crs! : ""} onSave={(crs) => onSave({ crs, globe: undefined }, "CRS")} />
       )}
       {element.globe && (
-        <GlobeFields globe={element.globe} onKeep={(globe) => onKeep({ globe }, "View of the globe")} />
+        <GlobeFields globe={element.globe} onSave={(globe) => onSave({ globe }, "View of the globe")} />
       )}
     </>
   );
 }
 
-function OwnReference({ value, onKeep }: { value: string; onKeep: (crs: string) => Promise<unknown> }) {
+function OwnReference({ value, onSave }: { value: string; onSave: (crs: string) => Promise<unknown> }) {
   const [text, setText] = useState(value);
   const [wrong, setWrong] = useState<string | null>(null);
   const keep = (code: string) => {
     if (code.trim() === "" || code === value) return;
     setWrong(null);
-    onKeep(code.trim()).catch((error: Error) => setWrong(error.message));
+    onSave(code.trim()).catch((error: Error) => setWrong(error.message));
   };
   return (
     <div onBlur={() => keep(text)}>
@@ -77,9 +77,9 @@ const PROJECTIONS = [
   ["equal_area", "azimuthal equal-area"],
 ] as const;
 
-function GlobeFields({ globe, onKeep }: { globe: Globe; onKeep: (globe: Globe) => Promise<unknown> }) {
+function GlobeFields({ globe, onSave }: { globe: Globe; onSave: (globe: Globe) => Promise<unknown> }) {
   const shown = filled(globe, defaults.globe);
-  const keep = (patch: Partial<Globe>) => onKeep({ ...globe, ...patch });
+  const keep = (patch: Partial<Globe>) => onSave({ ...globe, ...patch });
   return (
     <>
       <Choice
@@ -110,14 +110,14 @@ function GlobeFields({ globe, onKeep }: { globe: Globe; onKeep: (globe: Globe) =
             value={shown.longitude}
             least={-180}
             most={180}
-            onKeep={(longitude) => keep({ longitude })}
+            onSave={(longitude) => keep({ longitude })}
           />
           <Measured
             label="Latitude, °"
             value={shown.latitude}
             least={-90}
             most={90}
-            onKeep={(latitude) => keep({ latitude })}
+            onSave={(latitude) => keep({ latitude })}
           />
         </Pair>
       )}
@@ -126,7 +126,7 @@ function GlobeFields({ globe, onKeep }: { globe: Globe; onKeep: (globe: Globe) =
         value={shown.rotation_deg}
         least={-360}
         most={360}
-        onKeep={(rotation_deg) => keep({ rotation_deg })}
+        onSave={(rotation_deg) => keep({ rotation_deg })}
       />
       {shown.projection !== "orthographic" && (
         <Measured
@@ -134,7 +134,7 @@ function GlobeFields({ globe, onKeep }: { globe: Globe; onKeep: (globe: Globe) =
           value={shown.reach_deg}
           least={1}
           most={180}
-          onKeep={(reach_deg) => keep({ reach_deg })}
+          onSave={(reach_deg) => keep({ reach_deg })}
         />
       )}
       <ColourBeside
@@ -142,7 +142,7 @@ function GlobeFields({ globe, onKeep }: { globe: Globe; onKeep: (globe: Globe) =
           <Colour
             label="Colour of the sea"
             value={shown.sea.colour}
-            onKeep={(colour) => keep({ sea: { ...shown.sea, colour } })}
+            onSave={(colour) => keep({ sea: { ...shown.sea, colour } })}
           />
         }
       >
@@ -151,7 +151,7 @@ function GlobeFields({ globe, onKeep }: { globe: Globe; onKeep: (globe: Globe) =
           <Colour
             label="Colour of the land"
             value={shown.land.colour}
-            onKeep={(colour) => keep({ land: { ...shown.land, colour } })}
+            onSave={(colour) => keep({ land: { ...shown.land, colour } })}
           />
           land
         </span>
@@ -159,7 +159,7 @@ function GlobeFields({ globe, onKeep }: { globe: Globe; onKeep: (globe: Globe) =
       <Flag
         label="a line round the globe"
         value={!!globe.rim}
-        onKeep={(on) => keep({ rim: on ? { colour: "#7d7a66", width_mm: 0.2 } : undefined })}
+        onSave={(on) => keep({ rim: on ? { colour: "#7d7a66", width_mm: 0.2 } : undefined })}
       />
       <span style={{ fontSize: 12.5 }}>Land: Natural Earth (public domain), generalised.</span>
     </>

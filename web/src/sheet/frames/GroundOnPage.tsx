@@ -22,11 +22,11 @@ interface GroundOnPageProps {
   // The frame that is selected, if it is one.
   selected: GriddedElement | null;
   onPick: (id: string) => void;
-  onKeep: (id: string, patch: Partial<Element>, label: string) => Promise<unknown>;
+  onSave: (id: string, patch: Partial<Element>, label: string) => Promise<unknown>;
 }
 
 // The ground of a frame is moved in it: with Space held, or after a double click, until Escape or another click.
-export function GroundOnPage({ perMm, selected, onPick, onKeep }: GroundOnPageProps) {
+export function GroundOnPage({ perMm, selected, onPick, onSave }: GroundOnPageProps) {
   const { layout, frame, shift, role } = useLayout();
   const { ask } = useChange();
   const { cell } = useSheet();
@@ -96,7 +96,7 @@ export function GroundOnPage({ perMm, selected, onPick, onKeep }: GroundOnPagePr
       if (cell && role === "sheets") await ask("cells", { do: "scale", cells: [cell.id], scale });
       return;
     }
-    await onKeep(
+    await onSave(
       element.id,
       { extent: rescaledExtent(extentOf(element), known.scale, scale) } as Partial<Element>,
       `Scale of ${titleOf(element)}`,
@@ -111,7 +111,7 @@ export function GroundOnPage({ perMm, selected, onPick, onKeep }: GroundOnPagePr
     const extent = extentOf(element);
     const fresh = movedExtent(extent, known, way);
     const label = `Ground of ${titleOf(element)}`;
-    await onKeep(
+    await onSave(
       element.id,
       { extent: fresh } as Partial<Element>,
       fresh.kind === extent.kind ? label : `${label}, now a fixed place`,

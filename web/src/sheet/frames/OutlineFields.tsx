@@ -15,13 +15,13 @@ import { titleOf } from "../useElements";
 import type { KeepFrame } from "./FrameFields";
 
 // The ground of other frames of the page, as it lies in this one.
-export function OutlineFields({ element, onKeep }: { element: GriddedElement; onKeep: KeepFrame }) {
+export function OutlineFields({ element, onSave }: { element: GriddedElement; onSave: KeepFrame }) {
   const { layout } = useLayout();
   const others = layout.elements.filter((known) => isGridded(known) && known.id !== element.id);
   const main = others.find((known) => known.kind === "map_frame" || known.kind === "index_frame");
   const outlines = element.outlines ?? [];
   const keep = (fresh: FrameOutline[]) =>
-    onKeep({ outlines: fresh.length ? fresh : undefined }, "Ground of other frames");
+    onSave({ outlines: fresh.length ? fresh : undefined }, "Ground of other frames");
   const put = (index: number, patch: Partial<FrameOutline>) =>
     keep(outlines.map((known, place) => (place === index ? { ...known, ...patch } : known)));
   return (
@@ -62,7 +62,7 @@ export function OutlineFields({ element, onKeep }: { element: GriddedElement; on
                 <Colour
                   label="Colour of the outline"
                   value={stroke.colour}
-                  onKeep={(colour) => put(index, { stroke: { ...outline.stroke, colour } })}
+                  onSave={(colour) => put(index, { stroke: { ...outline.stroke, colour } })}
                 />
               }
             >
@@ -81,13 +81,13 @@ export function OutlineFields({ element, onKeep }: { element: GriddedElement; on
                 value={stroke.width_mm}
                 least={0.01}
                 most={100}
-                onKeep={(width_mm) => put(index, { stroke: { ...outline.stroke, width_mm } })}
+                onSave={(width_mm) => put(index, { stroke: { ...outline.stroke, width_mm } })}
               />
             </ColourBeside>
             <Flag
               label="leaders to that frame"
               value={shown.leaders}
-              onKeep={(leaders) => put(index, { leaders: leaders || undefined })}
+              onSave={(leaders) => put(index, { leaders: leaders || undefined })}
             />
           </Box>
         );

@@ -35,10 +35,10 @@ function read(text: string): number[][] | null {
 // The outline of a frame.
 export function ShapeFields({
   shape,
-  onKeep,
+  onSave,
 }: {
   shape: Shape | undefined;
-  onKeep: (shape: Shape | undefined) => Promise<unknown>;
+  onSave: (shape: Shape | undefined) => Promise<unknown>;
 }) {
   const shown = filled(shape, defaults.inset_element_shape);
   return (
@@ -53,7 +53,7 @@ export function ShapeFields({
           ["polygon", "polygon"],
         ]}
         onChoose={(kind) =>
-          onKeep(kind === "rectangle" ? undefined : kind === "polygon" ? { kind, points: POLYGON } : { kind })
+          onSave(kind === "rectangle" ? undefined : kind === "polygon" ? { kind, points: POLYGON } : { kind })
         }
       />
       {shown.kind === "rounded" && (
@@ -62,17 +62,17 @@ export function ShapeFields({
           value={shown.corner_mm}
           least={0}
           most={10000}
-          onKeep={(corner_mm) => onKeep({ ...shape, corner_mm })}
+          onSave={(corner_mm) => onSave({ ...shape, corner_mm })}
         />
       )}
       {shown.kind === "polygon" && (
         <Field
           label="Corners, % across and down"
           value={written(shape?.points ?? POLYGON)}
-          onKeep={async (text) => {
+          onSave={async (text) => {
             const points = read(text);
             if (!points) throw new Error("Enter three corners or more, such as 50 0; 100 100; 0 100.");
-            await onKeep({ kind: "polygon", points: points as Shape["points"] });
+            await onSave({ kind: "polygon", points: points as Shape["points"] });
           }}
         />
       )}

@@ -29,19 +29,19 @@ export function SheetGround() {
           value={Math.round(x * 1000) / 1000}
           least={-1e9}
           most={1e9}
-          onKeep={(wanted) => change({ do: "move", dx: wanted - x, dy: 0 })}
+          onSave={(wanted) => change({ do: "move", dx: wanted - x, dy: 0 })}
         />
         <Measured
           label="Centre northing"
           value={Math.round(y * 1000) / 1000}
           least={-1e9}
           most={1e9}
-          onKeep={(wanted) => change({ do: "move", dx: 0, dy: wanted - y })}
+          onSave={(wanted) => change({ do: "move", dx: 0, dy: wanted - y })}
         />
         <Field
           label="Scale"
           value={ratio(cell.scale)}
-          onKeep={async (text) => {
+          onSave={async (text) => {
             const scale = readScale(text);
             if (scale === null || scale < 1) throw new Error("Write a scale, such as 1:2,500.");
             await change({ do: "scale", scale });
@@ -52,7 +52,7 @@ export function SheetGround() {
           value={cell.rotation_deg}
           least={-180}
           most={180}
-          onKeep={(rotation_deg) => change({ do: "rotate", rotation_deg })}
+          onSave={(rotation_deg) => change({ do: "rotate", rotation_deg })}
         />
       </Pair>
       <Box sx={{ display: "flex", gap: 0.5, mt: 0.5 }}>

@@ -17,17 +17,17 @@ const PLACES = [
 // What lies outside the sheet's feature, the study area or the cell is veiled.
 export function VeilFields({
   veil,
-  onKeep,
+  onSave,
 }: {
   veil: Veil | undefined;
-  onKeep: (veil: Veil | undefined) => Promise<unknown>;
+  onSave: (veil: Veil | undefined) => Promise<unknown>;
 }) {
-  const keep = (patch: Partial<Veil>) => onKeep({ ...veil, ...patch });
-  if (!veil) return <Flag label="veil what lies outside" value={false} onKeep={() => onKeep({})} />;
+  const keep = (patch: Partial<Veil>) => onSave({ ...veil, ...patch });
+  if (!veil) return <Flag label="veil what lies outside" value={false} onSave={() => onSave({})} />;
   const shown = filled(veil, defaults.veil);
   return (
     <div style={{ display: "grid", gap: 8 }}>
-      <Flag label="veil what lies outside" value onKeep={() => onKeep(undefined)} />
+      <Flag label="veil what lies outside" value onSave={() => onSave(undefined)} />
       <Choice
         label="What stays clear"
         value={shown.round}
@@ -39,15 +39,15 @@ export function VeilFields({
         onChoose={(round) => keep({ round })}
       />
       <ColourBeside
-        colour={<Colour label="Colour of the veil" value={shown.colour} onKeep={(colour) => keep({ colour })} />}
+        colour={<Colour label="Colour of the veil" value={shown.colour} onSave={(colour) => keep({ colour })} />}
       >
-        <Percent label="Opacity, %" value={shown.opacity} onKeep={(opacity) => keep({ opacity })} />
+        <Percent label="Opacity, %" value={shown.opacity} onSave={(opacity) => keep({ opacity })} />
         <Measured
           label="Margin, mm"
           value={shown.margin_mm}
           least={0}
           most={500}
-          onKeep={(margin_mm) => keep({ margin_mm })}
+          onSave={(margin_mm) => keep({ margin_mm })}
         />
       </ColourBeside>
       <Pair>
@@ -56,7 +56,7 @@ export function VeilFields({
           value={shown.soft_mm}
           least={0}
           most={200}
-          onKeep={(soft_mm) => keep({ soft_mm })}
+          onSave={(soft_mm) => keep({ soft_mm })}
         />
         <span />
         <Choice label="Labels" value={shown.labels} choices={PLACES} onChoose={(labels) => keep({ labels })} />

@@ -37,7 +37,7 @@ export function BarFields({
       <Flag
         label="Drawn out as a bar"
         value={bar !== undefined}
-        onKeep={(on) => put(on ? { ...row, bar: {} } : without(row, "bar"), "Bar of a ramp")}
+        onSave={(on) => put(on ? { ...row, bar: {} } : without(row, "bar"), "Bar of a ramp")}
       />
       {bar && (
         <>
@@ -56,33 +56,33 @@ export function BarFields({
               value={shown.length_mm}
               least={5}
               most={500}
-              onKeep={(length_mm) => keep({ length_mm })}
+              onSave={(length_mm) => keep({ length_mm })}
             />
             <Measured
               label="Thickness, mm"
               value={shown.thickness_mm}
               least={0.5}
               most={50}
-              onKeep={(thickness_mm) => keep({ thickness_mm })}
+              onSave={(thickness_mm) => keep({ thickness_mm })}
             />
             <WholeNumber
               label="Decimals"
               placeholder="0"
               value={bar.decimals}
-              onKeep={(decimals) => keep({ decimals })}
+              onSave={(decimals) => keep({ decimals })}
             />
           </Pair>
           <Field
             label="Labelled values"
             value={(bar.labels ?? []).join("; ")}
             placeholder={`its ends, ${tidy(ramp[0])}; ${tidy(ramp[1])}`}
-            onKeep={(text) => keep({ labels: numbers(text) })}
+            onSave={(text) => keep({ labels: numbers(text) })}
           />
           <Field
             label="Unit"
             value={bar.unit ?? ""}
             placeholder="the layer’s own"
-            onKeep={(text) => keep({ unit: text.trim() || undefined })}
+            onSave={(text) => keep({ unit: text.trim() || undefined })}
           />
         </>
       )}

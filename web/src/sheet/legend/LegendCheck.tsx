@@ -5,7 +5,7 @@ import { get } from "../../api/client";
 import { useSheet } from "../../frame/useSheet";
 import type { Found, LegendsOverfull as Part } from "../../generated/answers";
 
-interface Told {
+interface Checked {
   found: Found[];
   fullest: Part["fullest"];
   // Up to which sheet it has come, or null when it is done.
@@ -19,22 +19,22 @@ interface Told {
 export function LegendCheck() {
   const book = useBook();
   const { go } = useSheet();
-  const [told, setTold] = useState<Told | null>(null);
+  const [checked, setChecked] = useState<Checked | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const asking = useRef<AbortController | null>(null);
   const revision = book.revision;
   useEffect(() => {
-    setTold(null);
+    setChecked(null);
     return () => asking.current?.abort();
   }, [revision]);
   const check = async () => {
     const stop = new AbortController();
     asking.current = stop;
     setProblem(null);
-    let all: Told = { found: [], fullest: null, next: 0, count: 0, stopped: false };
+    let all: Checked = { found: [], fullest: null, next: 0, count: 0, stopped: false };
     try {
       while (all.next !== null) {
-        setTold(all);
+        setChecked(all);
         const part: Part = await get<Part>(`/api/books/${book.id}/legends/overfull?from=${all.next}`, stop.signal);
         const fuller = part.fullest && (!all.fullest || part.fullest.rows > all.fullest.rows);
         all = {
@@ -45,13 +45,13 @@ export function LegendCheck() {
           stopped: false,
         };
       }
-      setTold(all);
+      setChecked(all);
     } catch (error) {
-      if (stop.signal.aborted) setTold((known) => known && { ...known, stopped: true });
+      if (stop.signal.aborted) setChecked((known) => known && { ...known, stopped: true });
       else setProblem((error as Error).message);
     }
   };
-  const busy = told !== null && told.next !== null && !told.stopped && !problem;
+  const busy = checked !== null && checked.next !== null && !checked.stopped && !problem;
   return (
     <Box sx={{ mt: 1.5 }}>
       <Box sx={{ display: "flex", gap: 0.5 }}>
@@ -64,7 +64,7 @@ export function LegendCheck() {
         <LinearProgress
           variant="determinate"
           aria-label="Sheets whose legends were looked at"
-          value={told.count === 0 ? 0 : (100 * (told.next ?? 0)) / told.count}
+          value={checked.count === 0 ? 0 : (100 * (checked.next ?? 0)) / checked.count}
           sx={{ mt: 0.5 }}
         />
       )}
@@ -74,15 +74,18 @@ export function LegendCheck() {
         </Box>
       )}
       <Box role="status" sx={{ fontSize: 13, mt: 0.5 }}>
-        {told && !busy && (
+        {checked && !busy && (
           <>
-            {summary(told)}
-            {told.fullest && (
+            {summary(checked)}
+            {checked.fullest && (
               <>
                 {" "}
-                The fullest has {told.fullest.rows} rows:{" "}
-                <Button sx={{ p: 0, minWidth: 0, verticalAlign: "baseline" }} onClick={() => go(told.fullest!.number)}>
-                  sheet {told.fullest.name}
+                The fullest has {checked.fullest.rows} rows:{" "}
+                <Button
+                  sx={{ p: 0, minWidth: 0, verticalAlign: "baseline" }}
+                  onClick={() => go(checked.fullest!.number)}
+                >
+                  sheet {checked.fullest.name}
                 </Button>
                 .
               </>
@@ -90,9 +93,9 @@ export function LegendCheck() {
           </>
         )}
       </Box>
-      {told && !busy && told.found.length > 0 && (
+      {checked && !busy && checked.found.length > 0 && (
         <Box component="ul" aria-label="Legends without room" sx={{ m: 0, mt: 0.5, pl: 2, fontSize: 13 }}>
-          {told.found.map(({ number, name, element, sentence }) => (
+          {checked.found.map(({ number, name, element, sentence }) => (
             <li key={`${number} ${element} ${sentence}`}>
               <Button sx={{ p: 0, minWidth: 0, verticalAlign: "baseline" }} onClick={() => go(number)}>
                 {name}
@@ -106,7 +109,7 @@ export function LegendCheck() {
   );
 }
 
-function summary({ found, count, stopped }: Told): string {
+function summary({ found, count, stopped }: Checked): string {
   if (stopped) return "Stopped before all sheets were looked at.";
   const sheets = new Set(found.map(({ number }) => number)).size;
   if (sheets === 0)

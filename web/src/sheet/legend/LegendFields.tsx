@@ -44,10 +44,10 @@ const CORNERS = [
 // A legend: what it lists, its rows, how they are laid out and set.
 export function LegendFields({
   element,
-  onKeep,
+  onSave,
 }: {
   element: Legend;
-  onKeep: (patch: Partial<Element>, label?: string) => Promise<unknown>;
+  onSave: (patch: Partial<Element>, label?: string) => Promise<unknown>;
 }) {
   const book = useBook();
   const { layout } = useLayout();
@@ -60,10 +60,10 @@ export function LegendFields({
       <Heading text="Content" />
       <Box sx={{ display: "grid", gap: 1 }}>
         <div role="status">{legend.data && <Outcome legend={legend.data} />}</div>
-        <ContinuesChoice element={element} onKeep={onKeep} />
+        <ContinuesChoice element={element} onSave={onSave} />
         {!element.continues && (
           <>
-            <Choice label="Lists" value={shown.content} choices={CONTENT} onChoose={(content) => onKeep({ content })} />
+            <Choice label="Lists" value={shown.content} choices={CONTENT} onChoose={(content) => onSave({ content })} />
             {frames.length > 1 && (
               <Choice
                 label="Explains"
@@ -72,7 +72,7 @@ export function LegendFields({
                   ["", "the main frame"],
                   ...frames.map((frame) => [frame.id, `${titleOf(frame)} (${elementTitles[frame.kind]})`] as const),
                 ]}
-                onChoose={(frame) => onKeep({ frame: frame || undefined })}
+                onChoose={(frame) => onSave({ frame: frame || undefined })}
               />
             )}
             <TextField
@@ -95,7 +95,7 @@ export function LegendFields({
               }}
               onChange={(event) => {
                 const chosen = event.target.value as unknown as string[];
-                void onKeep({ layers: chosen.length === 0 ? undefined : chosen }).catch(toldElsewhere);
+                void onSave({ layers: chosen.length === 0 ? undefined : chosen }).catch(toldElsewhere);
               }}
             >
               {layers.map((layer) => (
@@ -110,7 +110,7 @@ export function LegendFields({
                 label="Headings"
                 value={shown.headings}
                 choices={HEADINGS}
-                onChoose={(headings) => onKeep({ headings })}
+                onChoose={(headings) => onSave({ headings })}
               />
             )}
           </>
@@ -119,54 +119,54 @@ export function LegendFields({
           label="Title, with live text"
           value={element.legend_title ?? ""}
           placeholder="none"
-          onKeep={(text) => onKeep({ legend_title: text.trim() || undefined })}
+          onSave={(text) => onSave({ legend_title: text.trim() || undefined })}
         />
       </Box>
       {legend.data && !element.continues && (
         <LegendRows
           element={element}
           legend={legend.data}
-          onKeep={async (rows, label) => {
+          onSave={async (rows, label) => {
             demandFresh(legend);
-            return onKeep({ rows }, label);
+            return onSave({ rows }, label);
           }}
         />
       )}
       <Heading text="Layout" />
       <Pair>
-        <Measured label="Columns" value={shown.columns} least={1} most={12} onKeep={(columns) => onKeep({ columns })} />
+        <Measured label="Columns" value={shown.columns} least={1} most={12} onSave={(columns) => onSave({ columns })} />
         <WholeNumber
           label="Up to columns"
           placeholder="no more"
           value={element.most_columns}
-          onKeep={(most_columns) => onKeep({ most_columns })}
+          onSave={(most_columns) => onSave({ most_columns })}
         />
         <Measured
           label="Column gap, mm"
           value={shown.column_gap_mm}
           least={0}
           most={200}
-          onKeep={(column_gap_mm) => onKeep({ column_gap_mm })}
+          onSave={(column_gap_mm) => onSave({ column_gap_mm })}
         />
         <Measured
           label="Row height, mm"
           value={shown.pitch_mm}
           least={0.1}
           most={100}
-          onKeep={(pitch_mm) => onKeep({ pitch_mm })}
+          onSave={(pitch_mm) => onSave({ pitch_mm })}
         />
         <Measured
           label="Size, pt"
           value={shown.size_pt}
           least={1}
           most={500}
-          onKeep={(size_pt) => onKeep({ size_pt })}
+          onSave={(size_pt) => onSave({ size_pt })}
         />
         <Points
           label="Minimum size, pt"
           value={element.minimum_pt}
           placeholder="does not shrink"
-          onKeep={(minimum_pt) => onKeep({ minimum_pt })}
+          onSave={(minimum_pt) => onSave({ minimum_pt })}
         />
       </Pair>
       <Box sx={{ mt: 1, display: "grid" }}>
@@ -174,7 +174,7 @@ export function LegendFields({
           label="Extent"
           value={element.grows_from ?? ""}
           choices={CORNERS}
-          onChoose={(corner) => onKeep({ grows_from: corner === "" ? undefined : corner })}
+          onChoose={(corner) => onSave({ grows_from: corner === "" ? undefined : corner })}
         />
       </Box>
       <Fold title="Patches">
@@ -184,33 +184,33 @@ export function LegendFields({
             value={shown.patch_width_mm}
             least={0.1}
             most={100}
-            onKeep={(patch_width_mm) => onKeep({ patch_width_mm })}
+            onSave={(patch_width_mm) => onSave({ patch_width_mm })}
           />
           <Measured
             label="Patch height, mm"
             value={shown.patch_height_mm}
             least={0.1}
             most={100}
-            onKeep={(patch_height_mm) => onKeep({ patch_height_mm })}
+            onSave={(patch_height_mm) => onSave({ patch_height_mm })}
           />
           <Choice
             label="Areas"
             value={shown.area_patch}
             choices={areaPatches}
-            onChoose={(area_patch) => onKeep({ area_patch })}
+            onChoose={(area_patch) => onSave({ area_patch })}
           />
           <Choice
             label="Lines"
             value={shown.line_patch}
             choices={linePatches}
-            onChoose={(line_patch) => onKeep({ line_patch })}
+            onChoose={(line_patch) => onSave({ line_patch })}
           />
           <Measured
             label="Gap to the words, mm"
             value={shown.label_gap_mm}
             least={0}
             most={100}
-            onKeep={(label_gap_mm) => onKeep({ label_gap_mm })}
+            onSave={(label_gap_mm) => onSave({ label_gap_mm })}
           />
           <Choice
             label="Own shape"
@@ -219,7 +219,7 @@ export function LegendFields({
               ["", "none"],
               ...(book.document.markers ?? []).map((marker) => [marker.id, marker.title] as const),
             ]}
-            onChoose={(id) => onKeep({ patch_drawing: id || undefined })}
+            onChoose={(id) => onSave({ patch_drawing: id || undefined })}
           />
         </Pair>
       </Fold>
@@ -232,51 +232,51 @@ export function LegendFields({
             alignItems: "end",
           }}
         >
-          <FaceChoice label="Rows" value={shown.face} onChoose={(face) => onKeep({ face })} />
-          <Colour label="Colour of the legend" value={shown.colour} onKeep={(colour) => onKeep({ colour })} />
-          <FaceChoice label="Title" value={shown.title_face} onChoose={(title_face) => onKeep({ title_face })} />
+          <FaceChoice label="Rows" value={shown.face} onChoose={(face) => onSave({ face })} />
+          <Colour label="Colour of the legend" value={shown.colour} onSave={(colour) => onSave({ colour })} />
+          <FaceChoice label="Title" value={shown.title_face} onChoose={(title_face) => onSave({ title_face })} />
           <Points
             label="Title, pt"
             placeholder="× 1.25"
             value={element.title_pt}
-            onKeep={(title_pt) => onKeep({ title_pt })}
+            onSave={(title_pt) => onSave({ title_pt })}
           />
           <FaceChoice
             label="Headings"
             value={shown.heading_face}
-            onChoose={(heading_face) => onKeep({ heading_face })}
+            onChoose={(heading_face) => onSave({ heading_face })}
           />
           <Points
             label="Headings, pt"
             placeholder="as rows"
             value={element.heading_pt}
-            onKeep={(heading_pt) => onKeep({ heading_pt })}
+            onSave={(heading_pt) => onSave({ heading_pt })}
           />
-          <FaceChoice label="Notes" value={shown.note_face} onChoose={(note_face) => onKeep({ note_face })} />
+          <FaceChoice label="Notes" value={shown.note_face} onChoose={(note_face) => onSave({ note_face })} />
           <Points
             label="Notes, pt"
             placeholder="as rows"
             value={element.note_pt}
-            onKeep={(note_pt) => onKeep({ note_pt })}
+            onSave={(note_pt) => onSave({ note_pt })}
           />
           <Measured
             label="Above headings, mm"
             value={shown.heading_gap_mm}
             least={0}
             most={100}
-            onKeep={(heading_gap_mm) => onKeep({ heading_gap_mm })}
+            onSave={(heading_gap_mm) => onSave({ heading_gap_mm })}
           />
         </Box>
       </Fold>
       <Heading text="Backing" />
-      <PanelFields element={element} onKeep={onKeep} />
+      <PanelFields element={element} onSave={onSave} />
       <Box sx={{ mt: 1, width: 120 }}>
         <Measured
           label="Padding, mm"
           value={shown.padding_mm}
           least={0}
           most={200}
-          onKeep={(padding_mm) => onKeep({ padding_mm })}
+          onSave={(padding_mm) => onSave({ padding_mm })}
         />
       </Box>
     </>

@@ -18,16 +18,16 @@ const WIDTH = 270,
 interface LegendOnPageProps {
   element: ElementOf<"legend">;
   perMm: number;
-  onKeep: (rows: LegendRow[], label: string) => Promise<unknown>;
+  onSave: (rows: LegendRow[], label: string) => Promise<unknown>;
 }
 
 // The rows of the selected legend on the page: click one to write its title, drag it to another place. (By keyboard the
 // rows of the card do the same.)
-export function LegendOnPage({ element, perMm, onKeep: onSave }: LegendOnPageProps) {
+export function LegendOnPage({ element, perMm, onSave: save }: LegendOnPageProps) {
   const legend = useLegend(element.id);
-  const onKeep = async (rows: LegendRow[], label: string) => {
+  const onSave = async (rows: LegendRow[], label: string) => {
     demandFresh(legend);
-    return onSave(rows, label);
+    return save(rows, label);
   };
   const surface = useRef<HTMLDivElement>(null);
   const drag = useRef<{ index: number; x: number; y: number; far: boolean } | null>(null);
@@ -63,7 +63,7 @@ export function LegendOnPage({ element, perMm, onKeep: onSave }: LegendOnPagePro
     if (!held.far) return pick(held.index, true);
     const before = placeAt(rows, ...at(event));
     if (before === null || before === held.index || before === held.index + 1) return;
-    void onKeep(moved(rows, held.index, before), "Order of the legend").catch(toldElsewhere);
+    void onSave(moved(rows, held.index, before), "Order of the legend").catch(toldElsewhere);
   };
   const line = target && lineOf(rows, target.before);
   return (
@@ -118,7 +118,7 @@ export function LegendOnPage({ element, perMm, onKeep: onSave }: LegendOnPagePro
           rows={rows}
           index={picked}
           perMm={perMm}
-          onKeep={onKeep}
+          onSave={onSave}
           onPick={(row) => pick(row, true)}
         />
       )}
@@ -142,13 +142,13 @@ function TitleBeside({
   rows,
   index,
   perMm,
-  onKeep,
+  onSave,
   onPick,
 }: {
   rows: RowShown[];
   index: number;
   perMm: number;
-  onKeep: (rows: LegendRow[], label: string) => Promise<unknown>;
+  onSave: (rows: LegendRow[], label: string) => Promise<unknown>;
   onPick: (row: number | null) => void;
 }) {
   const { row, name, box, on_map } = rows[index]!;
@@ -194,8 +194,8 @@ function TitleBeside({
         value={name}
         placeholder={on_map.join(", ") || undefined}
         focused
-        onKeep={async (text) => {
-          await onKeep(changed(rows, index, titled(row, text, on_map)), "Title in the legend");
+        onSave={async (text) => {
+          await onSave(changed(rows, index, titled(row, text, on_map)), "Title in the legend");
           if (closing.current) onPick(null);
         }}
       />
@@ -205,7 +205,7 @@ function TitleBeside({
           aria-label={`Hide ${name} in the legend`}
           onClick={() => {
             onPick(null);
-            void onKeep(changed(rows, index, { ...row, hidden: true }), "Hide in the legend").catch(toldElsewhere);
+            void onSave(changed(rows, index, { ...row, hidden: true }), "Hide in the legend").catch(toldElsewhere);
           }}
         >
           <HideIcon sx={{ fontSize: 18 }} />

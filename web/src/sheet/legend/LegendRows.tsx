@@ -22,17 +22,17 @@ const STATES: Record<RowShown["state"], string | null> = {
 interface LegendRowsProps {
   element: ElementOf<"legend">;
   legend: LegendShown;
-  onKeep: (rows: LegendRow[] | undefined, label: string) => Promise<unknown>;
+  onSave: (rows: LegendRow[] | undefined, label: string) => Promise<unknown>;
 }
 
 // All rows of a legend in their order; one at a time is open to be edited.
-export function LegendRows({ element, legend, onKeep }: LegendRowsProps) {
+export function LegendRows({ element, legend, onSave }: LegendRowsProps) {
   const rows = legend.rows;
   const { picked, pick, pickPut } = usePickedRow(rows);
   const fresh = rows.filter((row) => row.fresh).length;
   const move = (from: number, before: number) => {
     pick(null);
-    void onKeep(moved(rows, from, before), "Order of the legend").catch(toldElsewhere);
+    void onSave(moved(rows, from, before), "Order of the legend").catch(toldElsewhere);
   };
   return (
     <>
@@ -43,7 +43,7 @@ export function LegendRows({ element, legend, onKeep }: LegendRowsProps) {
       {fresh > 0 && (
         <Box role="note" sx={{ fontSize: 13, mb: 0.5 }}>
           {fresh === 1 ? "1 row is new on the map" : `${fresh} rows are new on the map`} since the rows were arranged.
-          <Button onClick={() => void onKeep(accepted(rows), "New rows of the legend").catch(toldElsewhere)}>
+          <Button onClick={() => void onSave(accepted(rows), "New rows of the legend").catch(toldElsewhere)}>
             Keep {fresh === 1 ? "it" : "them"} here
           </Button>
         </Box>
@@ -95,7 +95,7 @@ export function LegendRows({ element, legend, onKeep }: LegendRowsProps) {
                 <DownIcon sx={{ fontSize: 16 }} />
               </IconButton>
             </Box>
-            {picked === index && <RowFields rows={rows} index={index} onKeep={onKeep} onPick={pick} />}
+            {picked === index && <RowFields rows={rows} index={index} onSave={onSave} onPick={pick} />}
           </Box>
         ))}
       </Box>
@@ -104,7 +104,7 @@ export function LegendRows({ element, legend, onKeep }: LegendRowsProps) {
           sx={{ mt: 0.5 }}
           onClick={() => {
             pick(null);
-            void onKeep(undefined, "Legend as the map has it").catch(toldElsewhere);
+            void onSave(undefined, "Legend as the map has it").catch(toldElsewhere);
           }}
         >
           All as the map has it
@@ -116,7 +116,7 @@ export function LegendRows({ element, legend, onKeep }: LegendRowsProps) {
   // Above the row that is open, else at the end.
   function add(row: LegendRow) {
     const before = picked ?? rows.length;
-    return onKeep(inserted(rows, before, row), "Row of the legend").then(() => pickPut(before, row));
+    return onSave(inserted(rows, before, row), "Row of the legend").then(() => pickPut(before, row));
   }
 }
 

@@ -30,7 +30,7 @@ import {
 interface RowFieldsProps {
   rows: RowShown[];
   index: number;
-  onKeep: (rows: LegendRow[], label: string) => Promise<unknown>;
+  onSave: (rows: LegendRow[], label: string) => Promise<unknown>;
   onPick: (row: number | null) => void;
 }
 
@@ -48,14 +48,14 @@ const LABELS = [
 ] as const;
 
 // One row of a legend: its words, what of it is drawn and how, and what can be done with it.
-export function RowFields({ rows, index, onKeep, onPick }: RowFieldsProps) {
+export function RowFields({ rows, index, onSave, onPick }: RowFieldsProps) {
   const shown = rows[index]!;
   const row = shown.row;
   const { role } = useLayout();
-  const put = (fresh: LegendRow, label = "Row of the legend") => onKeep(changed(rows, index, fresh), label);
+  const put = (fresh: LegendRow, label = "Row of the legend") => onSave(changed(rows, index, fresh), label);
   const act = (list: LegendRow[], label: string) => {
     onPick(null);
-    void onKeep(list, label).catch(toldElsewhere);
+    void onSave(list, label).catch(toldElsewhere);
   };
   const above = rows.slice(0, index).findLastIndex((other) => other.row.kind === "entry");
   return (
@@ -68,7 +68,7 @@ export function RowFields({ rows, index, onKeep, onPick }: RowFieldsProps) {
           <Flag
             label="Hidden in this legend"
             value={row.hidden ?? false}
-            onKeep={(hidden) => put(given({ ...row, hidden: hidden || undefined }), "Hide in the legend")}
+            onSave={(hidden) => put(given({ ...row, hidden: hidden || undefined }), "Hide in the legend")}
           />
         </>
       )}
@@ -78,7 +78,7 @@ export function RowFields({ rows, index, onKeep, onPick }: RowFieldsProps) {
           label="Note, with live text"
           value={row.text}
           multiline
-          onKeep={(text) => put(titled(row, text, []), "Note of the legend")}
+          onSave={(text) => put(titled(row, text, []), "Note of the legend")}
         />
       )}
       {row.kind === "own" && <OwnFields row={row} shown={shown} put={put} />}
@@ -89,7 +89,7 @@ export function RowFields({ rows, index, onKeep, onPick }: RowFieldsProps) {
           <ShownOnFields
             about={shown.name}
             given={row.shown_on}
-            onKeep={(shown_on) => put(given({ ...row, shown_on }), "Sheets of a row of the legend")}
+            onSave={(shown_on) => put(given({ ...row, shown_on }), "Sheets of a row of the legend")}
           />
         </Fold>
       )}
@@ -140,7 +140,7 @@ function TitleField({ shown, put, label = "Title in this legend" }: { shown: Row
     <Field
       label={label}
       value={shown.name}
-      onKeep={(text) => put(titled(shown.row, text, shown.on_map), "Title in the legend")}
+      onSave={(text) => put(titled(shown.row, text, shown.on_map), "Title in the legend")}
     />
   );
 }
@@ -174,7 +174,7 @@ function OwnFields({ row, shown, put }: { row: RowOf<"own">; shown: RowShown; pu
         symbol={row.symbol ?? {}}
         kind={row.shape ?? "area"}
         name={row.title}
-        onKeep={(symbol) => put({ ...row, symbol }, "Own entry of the legend")}
+        onSave={(symbol) => put({ ...row, symbol }, "Own entry of the legend")}
       />
     </>
   );
@@ -187,7 +187,7 @@ function StepsFields({ row, shown, put }: { row: RowOf<"steps">; shown: RowShown
         label="Title above the steps"
         value={row.title ?? ""}
         placeholder="none"
-        onKeep={(text) => put(titled(row, text, shown.on_map), "Steps of the legend")}
+        onSave={(text) => put(titled(row, text, shown.on_map), "Steps of the legend")}
       />
       <Choice
         label="Labelled with"
@@ -200,12 +200,12 @@ function StepsFields({ row, shown, put }: { row: RowOf<"steps">; shown: RowShown
           label="Decimals"
           placeholder="0"
           value={row.decimals}
-          onKeep={(decimals) => put(given({ ...row, decimals }), "Steps of the legend")}
+          onSave={(decimals) => put(given({ ...row, decimals }), "Steps of the legend")}
         />
         <Field
           label="Unit"
           value={row.unit ?? ""}
-          onKeep={(text) => put(given({ ...row, unit: text.trim() || undefined }), "Steps of the legend")}
+          onSave={(text) => put(given({ ...row, unit: text.trim() || undefined }), "Steps of the legend")}
         />
       </Pair>
     </>
@@ -227,7 +227,7 @@ function GridFields({ row, put }: { row: RowOf<"grid">; put: Put }) {
         label="Called"
         value={row.title ?? ""}
         placeholder="Grid"
-        onKeep={(text) => put(given({ ...row, title: text.trim() || undefined }), "Grid in the legend")}
+        onSave={(text) => put(given({ ...row, title: text.trim() || undefined }), "Grid in the legend")}
       />
     </>
   );

@@ -1,6 +1,6 @@
 import { expect, test } from "vitest";
 import type { Book } from "../api/types";
-import { leafAt, leafCount, placeOf } from "./leaves";
+import { pageAt, pageCount, placeOf } from "./bookPages";
 
 // Three sheets, an index sheet before them, a page before the second sheet, and one behind all, by hand.
 const book = {
@@ -13,9 +13,9 @@ const book = {
 } as unknown as Book;
 
 test("pages stand among the sheets in the order that the server gives", () => {
-  const names = [0, 1, 2, 3, 4, 5, 6].map((place) => leafAt(book, place)?.name);
+  const names = [0, 1, 2, 3, 4, 5, 6].map((place) => pageAt(book, place)?.name);
   expect(names).toEqual(["Index", "S1", "Notes", "S2", "S3", "Back", undefined]);
-  expect(leafCount(book)).toBe(6);
+  expect(pageCount(book)).toBe(6);
 });
 
 test("the place of each is known, and of what is not there that it has none", () => {

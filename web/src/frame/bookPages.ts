@@ -1,15 +1,15 @@
 import type { Book, BookPage, Cell } from "../api/types";
 
 // One page of the book: a sheet, or one beside the sheets.
-export type Leaf = { number: number; name: string } & (
+export type PageOfBook = { number: number; name: string } & (
   { cell: Cell; page?: undefined } | { cell?: undefined; page: BookPage }
 );
 
 // How many there are.
-export const leafCount = (book: Book) => book.cells.length + book.pages.length;
+export const pageCount = (book: Book) => book.cells.length + book.pages.length;
 
 // The page at a place, from 0. Sheets stand in their order, the others between them as the server says.
-export function leafAt(book: Book, place: number): Leaf | undefined {
+export function pageAt(book: Book, place: number): PageOfBook | undefined {
   const page = book.pages.find((known) => known.position === place + 1);
   if (page) return { number: page.number, name: page.name, page };
   const before = book.pages.filter((known) => known.position <= place).length;

@@ -4,7 +4,7 @@ import { Notice } from "../frame/Notice";
 import type { Arrivals } from "./arrivals";
 
 // How the last files fared, until it is read.
-export function FilesTold({ arrivals }: { arrivals: Arrivals }) {
+export function FilesSummary({ arrivals }: { arrivals: Arrivals }) {
   const [read, setRead] = useState<number[]>([]);
   const arrival = arrivals.list.find(
     (known) =>

@@ -4,7 +4,7 @@ module TileLoom
   module Compose
     # What live text can say on a page that is of no cell, such as the index sheet: of the book, and of the map that it
     # shows. What only a cell has is empty.
-    class LeafValues < LiveValues
+    class BookPageValues < LiveValues
       private
 
       def sheet

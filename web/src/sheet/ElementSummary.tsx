@@ -1,14 +1,14 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useBook } from "../api/book";
 import { get } from "../api/client";
-import { GridTold } from "../grids/GridList";
+import { GridSummary } from "../grids/GridList";
 import { useLayout } from "./layout";
 
 // What a scale bar or a north arrow comes to on the sheet that is shown.
-export function Told({ id }: { id: string }) {
+export function ElementSummary({ id }: { id: string }) {
   const book = useBook();
   const { sheet } = useLayout();
-  const told = useQuery({
+  const summary = useQuery({
     queryKey: ["measured", book.id, book.revision, sheet, id],
     queryFn: ({ signal }) =>
       get<{ sentence: string; warnings: string[] }>(
@@ -19,6 +19,8 @@ export function Told({ id }: { id: string }) {
     placeholderData: keepPreviousData,
   });
   return (
-    <div role="status">{told.data && <GridTold sentence={told.data.sentence} warnings={told.data.warnings} />}</div>
+    <div role="status">
+      {summary.data && <GridSummary sentence={summary.data.sentence} warnings={summary.data.warnings} />}
+    </div>
   );
 }

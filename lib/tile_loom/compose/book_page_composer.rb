@@ -3,16 +3,16 @@
 module TileLoom
   module Compose
     # Composes a page that is of no cell: its scale, north and coordinates are those of its first frame of the ground.
-    class LeafComposer < SheetComposer
-      # leaf: a Layout::Leaf.
-      def initialize(leaf:, book:, source:, count:, **options)
-        @leaf = leaf
+    class BookPageComposer < SheetComposer
+      # book_page: a Layout::BookPage.
+      def initialize(book_page:, book:, source:, count:, **options)
+        @book_page = book_page
         super(book: book, source: source, cell: nil, count: count, **options)
       end
 
-      attr_reader :leaf
+      attr_reader :book_page
 
-      def layout = leaf.page.layout
+      def layout = book_page.page.layout
 
       def view = @view ||= gridded_frame&.view_on(self) || nothing
 
@@ -21,15 +21,15 @@ module TileLoom
       # It is one of its kind.
       def nominal_view = nil
 
-      def live_values = LeafValues.new(self)
+      def live_values = BookPageValues.new(self)
 
-      def name = leaf.name
+      def name = book_page.name
 
-      def title = leaf.name
+      def title = book_page.name
 
       def neighbours = {}
 
-      def part_of_index = leaf.number
+      def part_of_index = book_page.number
 
       private
 

@@ -5,7 +5,7 @@ module TileLoom
     # One page of a book. kind: :sheet, :index, :page or :blank; number: by which it is asked for: of a sheet its place
     # among the sheets, of the others zero and below; name; cells: of a sheet its own, of an index sheet those of its
     # part; page: a FreePage; position: its place in the book, from 1; folio: the number that it prints, or nil.
-    Leaf =
+    BookPage =
       Struct.new(:kind, :number, :name, :cells, :page, :position, :folio, keyword_init: true) do
         def initialize(...)
           super
@@ -32,7 +32,7 @@ module TileLoom
         def ground = cell&.ground
 
         # Of one book, by its number.
-        def ==(other) = other.is_a?(Leaf) && other.number == number
+        def ==(other) = other.is_a?(BookPage) && other.number == number
 
         alias_method :eql?, :==
 
@@ -40,6 +40,6 @@ module TileLoom
       end
 
     # The first index sheet, and from where on further ones, free pages and empty ones count downwards.
-    Leaf::INDEX, Leaf::PAGES, Leaf::PARTS, Leaf::BLANKS = 0, -100, -10_000, -20_000
+    BookPage::INDEX, BookPage::PAGES, BookPage::PARTS, BookPage::BLANKS = 0, -100, -10_000, -20_000
   end
 end

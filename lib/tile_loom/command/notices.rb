@@ -4,7 +4,7 @@ module TileLoom
   module Command
     # What a command has to tell beside what it does: sentences, of the book or of sheets, each once with the sheets
     # that it is about; as lines or as JSON.
-    class Told
+    class Notices
       MOST_NAMED = 6
 
       def initialize = @sheets = {}
