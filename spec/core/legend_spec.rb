@@ -583,7 +583,7 @@ RSpec.describe TileLoom::Furniture::Elements::Legend do
     folio = TileLoom::Document::Folio.read(SmallBooks::DEMO)
     book = TileLoom::Document::Book.new(settings)
     composer = TileLoom::Compose::IndexSheetComposer.new(book: book, source: folio.source, count: 27)
-    frame = composer.gridded_frame
+    frame = composer.main_frame
     drawn = frame.shown_layers(composer)
     listed = composer.layout.elements.last.on(composer).standing.map { |row| row.placed.entries.first.layer.id }
     expect(listed).not_to be_empty

@@ -6,7 +6,7 @@ module TileLoom
     class BlankComposer < BookPageComposer
       def elements = []
 
-      def gridded_frame = nil
+      def main_frame = nil
     end
   end
 end

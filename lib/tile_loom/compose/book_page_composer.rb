@@ -14,7 +14,7 @@ module TileLoom
 
       def layout = book_page.page.layout
 
-      def view = @view ||= gridded_frame&.view_on(self) || nothing
+      def view = @view ||= main_frame&.view_on(self) || nothing
 
       def stated_scale = (view.scale >= 10) ? view.scale.round : Units::Number.tidy(view.scale.round(3))
 
@@ -35,7 +35,7 @@ module TileLoom
 
       # Where no ground is shown, what is said of it is said of the middle of the index at the book's scale.
       def nothing
-        frame = gridded_frame&.box(page) || page.live_area
+        frame = main_frame&.box(page) || page.live_area
         per_mm = book.index.scale / 1000.0 / book.crs.metres_per_unit
         place =
           book.once([:middle_ground]) { Crs::Transform.between(book.crs.geographic, book.crs).forward(middle_of_index) }

@@ -12,7 +12,7 @@ module TileLoom
 
       def layout = book.index_layout
 
-      def gridded_frame = layout.index_frame
+      def main_frame = layout.index_frame
 
       def cells_of_part = book_page.cells
     end

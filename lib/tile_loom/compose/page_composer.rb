@@ -7,8 +7,8 @@ module TileLoom
       def left_out = [*book.run(source).notices(book_page.page), *super]
 
       # The first that shows ground of a plane.
-      def gridded_frame
-        @gridded_frame ||= elements.find { |element| element.gridded? && !element.view_on(self)&.globe? }
+      def main_frame
+        @main_frame ||= elements.find { |element| element.gridded? && !element.view_on(self)&.globe? }
       end
     end
   end

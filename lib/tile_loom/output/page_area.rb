@@ -8,7 +8,7 @@ module TileLoom
 
       # composer: of the page; shows: one of SHOWN. A page without a frame is shown whole.
       def initialize(composer, shows)
-        @composer, @frame = composer, composer.gridded_frame
+        @composer, @frame = composer, composer.main_frame
         @shows = @frame ? shows : PAGE
       end
 

@@ -131,7 +131,7 @@ module TileLoom
         # The view of the frame that it is bound to.
         def view(sheet)
           bound = frame && sheet.elements.find { |element| element.id == frame && element.gridded? }
-          (bound unless bound.equal?(sheet.gridded_frame))&.view_on(sheet) || sheet.view
+          (bound unless bound.equal?(sheet.main_frame))&.view_on(sheet) || sheet.view
         end
 
         private

@@ -71,7 +71,7 @@ module TileLoom
 
         def area(press, item) = PageArea.new(press.composer(item), shows)
 
-        def frame?(press, item) = !press.composer(item).gridded_frame.nil?
+        def frame?(press, item) = !press.composer(item).main_frame.nil?
 
         def clash(what, kind) = raise(Refusal.new("output.image_clash", what: what, format: kind.upcase, at: path))
 
