@@ -16,6 +16,8 @@ module TileLoom
   LOADER = Zeitwerk::Loader.for_gem
   # Folders that part a large room by what its files are for; they are no namespaces of their own.
   LOADER.collapse(*%w[reading blocks sources].map { |folder| "#{__dir__}/tile_loom/data/#{folder}" })
-  LOADER.collapse(*%w[study placing sequence coverage hand_work].map { |folder| "#{__dir__}/tile_loom/index/#{folder}" })
+  LOADER.collapse(
+    *%w[study placing sequence coverage hand_work].map { |folder| "#{__dir__}/tile_loom/index/#{folder}" }
+  )
   LOADER.setup
 end

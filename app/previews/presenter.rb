@@ -465,7 +465,7 @@ module App
         "asked_from" => run.asked_from,
         "printing" => run.printing,
         "printable" => !Printer.address.nil? && files.any?(&:pdf?),
-        "notices" => run_told(run, pieces.map(&:last)),
+        "notices" => run_notices(run, pieces.map(&:last)),
         "files" => files.first(MOST_FILES).map { |file| file.attributes.slice("id", "name", "bytes", "sha256") },
         "file_count" => files.length,
         "ready" => run.state == "done"
@@ -475,7 +475,7 @@ module App
     MOST_FILES = 200
 
     # Sentences of the run, each with the sheets that it is about. notices: {name of a sheet → sentences} of each piece.
-    def run_told(run, notices)
+    def run_notices(run, notices)
       found = Hash.new { |hash, sentence| hash[sentence] = [] }
       notices.compact.each do |sheets|
         sheets.each { |sheet, sentences| sentences.each { |sentence| found[sentence] << sheet } }

@@ -49,7 +49,9 @@ module App
     def composer_of(number, **options)
       return composer(cell(number), **options) if number.positive?
       book_page = run.book_page(number)
-      raise TileLoom::Refusal.new((number == INDEX) ? "requests.no_index_sheet" : "requests.no_such_page") unless book_page
+      unless book_page
+        raise TileLoom::Refusal.new((number == INDEX) ? "requests.no_index_sheet" : "requests.no_such_page")
+      end
       composed(book_page, **options)
     end
 

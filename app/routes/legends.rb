@@ -18,7 +18,8 @@ module App
         from = params["from"] ? whole(params["from"]) : 1
         book_pages = snapshot.run.book_pages.reject { |book_page| book_page.blank? || book_page.position < from }
         asked = book_pages.first(MOST_AT_ONCE)
-        composers = asked.map { |book_page| [book_page.number, snapshot.composer_of(book_page.number, entries_alone: true)] }
+        composers =
+          asked.map { |book_page| [book_page.number, snapshot.composer_of(book_page.number, entries_alone: true)] }
         json(
           "found" => composers.flat_map { |number, composer| overfull(number, composer) },
           "fullest" => fullest(composers),

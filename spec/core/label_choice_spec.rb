@@ -82,7 +82,11 @@ RSpec.describe TileLoom::Labelling::Selection do
 
   it "loses the label that is worth least" do
     choice =
-      described_class.new(unplaced_costs: [400, 1200, 800], costs: [[0], [0], [0]], touching: [[0, 1], [1, 2], [0, 2]]).solve
+      described_class.new(
+        unplaced_costs: [400, 1200, 800],
+        costs: [[0], [0], [0]],
+        touching: [[0, 1], [1, 2], [0, 2]]
+      ).solve
     expect(choice.chosen).to eq([nil, 1, nil])
   end
 end

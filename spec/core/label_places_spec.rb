@@ -54,7 +54,8 @@ RSpec.describe TileLoom::View::Labels::Placing do
 
   def texts(result) = book_pages(result.nodes).reject { |node| node.is_a?(TileLoom::Scene::Path) }
 
-  def book_pages(nodes) = nodes.flat_map { |node| node.is_a?(TileLoom::Scene::Group) ? book_pages(node.children) : [node] }
+  def book_pages(nodes) =
+    nodes.flat_map { |node| node.is_a?(TileLoom::Scene::Group) ? book_pages(node.children) : [node] }
 
   # Of a text from the middle of the frame, x to the right and y up.
   def place(text) = [text.x - 100, 70 - text.y]
@@ -283,7 +284,9 @@ RSpec.describe TileLoom::View::Labels::Placing do
       found = result([tiny], {}, taken: [hole])
       x, = place(texts(found).first)
       expect(x).to(satisfy { |left| left > 1 || left < -10 })
-      expect(result([tiny], {areas: {outside: false}}, taken: [hole]).unplaced.map(&:string)).to eq(["A tiny lochan"])
+      expect(result([tiny], {areas: {outside: false}}, taken: [hole]).unplaced.map(&:string)).to eq(
+        ["A tiny lochan"]
+      )
     end
   end
 end

@@ -18,7 +18,8 @@ RSpec.describe TileLoom::Furniture::Notes do
     TileLoom::Compose::SheetComposer.new(book: book, source: source, cell: cell, count: 27)
   end
 
-  def book_pages(node) = node.is_a?(TileLoom::Scene::Group) ? node.children.flat_map { |child| book_pages(child) } : [node]
+  def book_pages(node) =
+    node.is_a?(TileLoom::Scene::Group) ? node.children.flat_map { |child| book_pages(child) } : [node]
 
   def group(node)
     return nil unless node.is_a?(TileLoom::Scene::Group)

@@ -33,7 +33,8 @@ RSpec.describe TileLoom::Layout::Run do
 
   def run(book) = book.run(source)
 
-  def order(book) = run(book).book_pages.map { |book_page| book_page.sheet? ? book_page.name : [book_page.kind, book_page.name] }
+  def order(book) =
+    run(book).book_pages.map { |book_page| book_page.sheet? ? book_page.name : [book_page.kind, book_page.name] }
 
   it "puts pages first, behind the index, before a sheet and behind all" do
     made =

@@ -12,7 +12,8 @@ module TileLoom
         raise Refusal.new("command.neither_zip_nor_json", file: file)
       end
 
-      # carrier: see Document::Carrier; file: of one of the endings; notices: a Notices; the block is told what is being done.
+      # carrier: see Document::Carrier; file: of one of the endings; notices: a Notices; the block is told what is being
+      # done.
       def initialize(carrier, file, notices, &progress)
         @carrier, @file, @notices, @progress = carrier, file, notices, progress
       end

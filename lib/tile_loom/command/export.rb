@@ -84,7 +84,11 @@ module TileLoom
 
       def bound(folder)
         name = @press.names.values.first
-        @press.bind(whole(outcomes { |item| @press.page(item, notices: true) }), File.join(folder, name), secrets: secrets)
+        @press.bind(
+          whole(outcomes { |item| @press.page(item, notices: true) }),
+          File.join(folder, name),
+          secrets: secrets
+        )
         @files << name
       rescue Incomplete
         nil

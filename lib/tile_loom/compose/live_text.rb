@@ -36,7 +36,12 @@ module TileLoom
         raise Refusal.new("live_text.unknown_value", name: name, known: known.join(", "), at: @path)
       rescue Liquid::UndefinedFilter => error
         name = Templates::TextTemplate.undefined(error, "filter")
-        raise Refusal.new("live_text.unknown_filter", name: name, known: Templates::TextTemplate.known_filters, at: @path)
+        raise Refusal.new(
+          "live_text.unknown_filter",
+          name: name,
+          known: Templates::TextTemplate.known_filters,
+          at: @path
+        )
       rescue Liquid::Error => error
         raise Refusal.new("live_text.not_filled", trouble: Templates::TextTemplate.trouble(error), at: @path)
       rescue *Templates::TextTemplate::TROUBLES => error

@@ -28,7 +28,8 @@ module TileLoom
           self.class.new(x: x, y: y, width: width + 2 * margin, height: height + 2 * margin, rotation_deg: rotation_deg)
 
         # The same one, moved.
-        def move(dx, dy) = self.class.new(x: x + dx, y: y + dy, width: width, height: height, rotation_deg: rotation_deg)
+        def move(dx, dy) =
+          self.class.new(x: x + dx, y: y + dy, width: width, height: height, rotation_deg: rotation_deg)
 
         # How far it reaches from its middle in a direction (a unit vector).
         def reach(dx, dy) = width / 2 * (dx * @cos + dy * @sin).abs + height / 2 * (dy * @cos - dx * @sin).abs

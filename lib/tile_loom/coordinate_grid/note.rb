@@ -84,13 +84,13 @@ module TileLoom
       # "about 1.01 km, within 0.4 %,": the interval in the middle, and by how much it is off at most elsewhere.
       def on_ground
         low, middle, high = shares
-        notices =
+        stated =
           %i[x y]
             .map { |axis| Bar::VerbalScale.figures(@mesh.interval(axis).to_f * @mesh.crs.metres_per_unit * middle) }
             .uniq
         within =
-          notices.product(%i[x y]).map { |figure, axis| off(figure, axis, low, high, notices.length) }.compact.max * 100
-        words = notices.map { |metres| metres_in_words(metres) }.join(" and ")
+          stated.product(%i[x y]).map { |figure, axis| off(figure, axis, low, high, stated.length) }.compact.max * 100
+        words = stated.map { |metres| metres_in_words(metres) }.join(" and ")
         "about #{words} (within #{Units::Number.plain(Bar::VerbalScale.ceiling(within), decimals: 4)} %)"
       end
 

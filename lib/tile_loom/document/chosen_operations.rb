@@ -55,8 +55,8 @@ module TileLoom
       # “Its name” (accurate to 1 m)
       def named(operation)
         metres = operation.accuracy_here
-        notices = metres ? "accurate to #{Units::Number.plain(metres, decimals: 3)} m" : "accuracy not known there"
-        "“#{operation.name}” (#{notices})"
+        accuracy = metres ? "accurate to #{Units::Number.plain(metres, decimals: 3)} m" : "accuracy not known there"
+        "“#{operation.name}” (#{accuracy})"
       end
     end
   end

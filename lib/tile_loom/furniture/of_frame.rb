@@ -15,11 +15,11 @@ module TileLoom
       private
 
       # The View::FrameView that it tells of; that of the main frame where the one that it names is not there.
-      def view_told(sheet) = (frame && sheet.view_of(frame)) || sheet.view
+      def stated_view(sheet) = (frame && sheet.view_of(frame)) || sheet.view
 
       # The View::Norths of that frame's middle.
-      def norths_told(sheet)
-        view = view_told(sheet)
+      def stated_norths(sheet)
+        view = stated_view(sheet)
         return sheet.norths if view.equal?(sheet.view)
         sheet.once(:norths, frame) { View::Norths.new(view, sheet.book.parsed_date) }
       end

@@ -44,7 +44,8 @@ module TileLoom
         return [] unless @spec.outside?
         box = Geometry::Box.around(@rings.first)
         x, y = box.centre
-        around = PointCandidates.new(@text, x, y, box.width / 2, box.height / 2, spec: @spec.around, base: @base + OUTSIDE)
+        around =
+          PointCandidates.new(@text, x, y, box.width / 2, box.height / 2, spec: @spec.around, base: @base + OUTSIDE)
         around.beside + around.moved
       end
 

@@ -2,8 +2,8 @@
 
 module TileLoom
   module Labelling
-    # One way in which a label could stand: what it costs (a whole number, the smaller the better), the Footprints that it
-    # takes, how it is set (LevelSetting, CurvedSetting), and the flat ends of its leader line, or nil.
+    # One way in which a label could stand: what it costs (a whole number, the smaller the better), the Footprints that
+    # it takes, how it is set (LevelSetting, CurvedSetting), and the flat ends of its leader line, or nil.
     class Candidate
       # Half the room between two labels, in mm.
       ROOM_MM = 0.2

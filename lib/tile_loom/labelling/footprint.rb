@@ -47,7 +47,10 @@ module TileLoom
         along(x1, y1, (angle.abs < 1e-12) ? 0 : angle, 0.0, length, -half, half)
       end
 
-      def corners(footprint) = footprint[4] || [footprint[0], footprint[1], footprint[2], footprint[1], footprint[2], footprint[3], footprint[0], footprint[3]]
+      def corners(footprint)
+        min_x, min_y, max_x, max_y, ring = footprint
+        ring || [min_x, min_y, max_x, min_y, max_x, max_y, min_x, max_y]
+      end
 
       # Have two an inner point in common?
       def touch?(one, other)

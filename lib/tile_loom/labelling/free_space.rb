@@ -10,7 +10,8 @@ module TileLoom
       # What of the page it is of, as a Geometry::Box.
       attr_reader :box
 
-      # frame: Geometry::Box in page mm; ring: the frame's flat ring where it is no rectangle, or nil; taken: Footprints.
+      # frame: Geometry::Box in page mm; ring: the frame's flat ring where it is no rectangle, or nil; taken:
+      # Footprints.
       def initialize(frame, ring: nil, taken: [])
         @box = frame.grow(-EDGE_MM)
         @ring = ring
@@ -19,12 +20,14 @@ module TileLoom
         @any = taken.any?
       end
 
-      def holds?(place) = place.footprints.all? { |footprint| in_frame?(footprint) && !(@any && @taken.touched?(footprint)) }
+      def holds?(place) =
+        place.footprints.all? { |footprint| in_frame?(footprint) && !(@any && @taken.touched?(footprint)) }
 
       private
 
       def in_frame?(footprint)
-        return false if footprint[0] < @box.min_x || footprint[1] < @box.min_y || footprint[2] > @box.max_x || footprint[3] > @box.max_y
+        min_x, min_y, max_x, max_y = footprint
+        return false if min_x < @box.min_x || min_y < @box.min_y || max_x > @box.max_x || max_y > @box.max_y
         @ring.nil? || Footprint.corners(footprint).each_slice(2).all? { |x, y| in_ring?(x, y) }
       end
 

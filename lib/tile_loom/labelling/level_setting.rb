@@ -62,7 +62,10 @@ module TileLoom
       # The place of the text, with mm of room round it, that is nearest to another of the page; nil where that is no
       # further from it than `far`.
       def nearest(x, y, grow: 0.0, far: 0.0)
-        area = Geometry::Geos.union(footprints(grow).map { |footprint| Geometry::Geos.polygon(Footprint.corners(footprint)) })
+        area =
+          Geometry::Geos.union(
+            footprints(grow).map { |footprint| Geometry::Geos.polygon(Footprint.corners(footprint)) }
+          )
         point = Geometry::Geos.read(Geometry::Wkb.point(x, y))
         return nil unless area.distance(point) > far
         area.nearest_points(point).then { |points| [points.get_x(0), points.get_y(0)] }

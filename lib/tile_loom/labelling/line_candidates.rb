@@ -51,8 +51,8 @@ module TileLoom
         ).beside
       end
 
-      # The Candidate along the line whose middle is nearest to a place of the page, whatever its bends; nil where there is
-      # no room for the text there.
+      # The Candidate along the line whose middle is nearest to a place of the page, whatever its bends; nil where there
+      # is no room for the text there.
       def nearest(x, y)
         return nil if @trace.to - @trace.from < length
         middle = @trace.nearest(x, y).clamp(@trace.from + length / 2, @trace.to - length / 2)

@@ -7,7 +7,8 @@ module TileLoom
       SQUARE_MM = 8.0
       ROW = 1 << 20
 
-      # Numbers of the squares of paper that a footprint may lie in; worked out once where it is asked for more than once.
+      # Numbers of the squares of paper that a footprint may lie in; worked out once where it is asked for more than
+      # once.
       def self.squares(footprint)
         column, last_column = (footprint[0] / SQUARE_MM).floor, (footprint[2] / SQUARE_MM).floor
         row, last_row = (footprint[1] / SQUARE_MM).floor, (footprint[3] / SQUARE_MM).floor
@@ -35,7 +36,9 @@ module TileLoom
 
       # Does any footprint touch this one?
       def touched?(footprint)
-        Nearby.squares(footprint).any? { |number| @squares[number]&.any? { |other,| Footprint.touch?(footprint, other) } }
+        Nearby
+          .squares(footprint)
+          .any? { |number| @squares[number]&.any? { |other,| Footprint.touch?(footprint, other) } }
       end
 
       # Yields the things whose footprints touch this one, some more than once; but: the owner of some that are passed

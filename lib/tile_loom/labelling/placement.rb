@@ -11,8 +11,8 @@ module TileLoom
       # Above the number of any place, so that a pair of them is one number.
       MANY = 1 << 24
 
-      # wanted: LabelRequest list; free_space: FreeSpace of the frame; symbols: Nearby of what labels avoid, as [avoidance, layer id,
-      # feature id or nil for all of the layer].
+      # wanted: LabelRequest list; free_space: FreeSpace of the frame; symbols: Nearby of what labels avoid, as
+      # [avoidance, layer id, feature id or nil for all of the layer].
       def initialize(wanted, free_space:, symbols: Nearby.new)
         @wanted, @free_space, @symbols = wanted, free_space, symbols
         @places = Array.new(wanted.length) { [] }

@@ -2,10 +2,10 @@
 
 module TileLoom
   module Labelling
-    # Chooses a place for each label, so that what has no place and what stands ill costs as little as can be found: labels
-    # that do not touch one another are chosen by themselves; a few that do exactly, by branch and bound; many by the
-    # best start and then by moving those that are in the way (local search). All counts in steps and in whole numbers,
-    # so that the same labels come out the same anywhere.
+    # Chooses a place for each label, so that what has no place and what stands ill costs as little as can be found:
+    # labels that do not touch one another are chosen by themselves; a few that do exactly, by branch and bound; many by
+    # the best start and then by moving those that are in the way (local search). All counts in steps and in whole
+    # numbers, so that the same labels come out the same anywhere.
     class Selection
       # Labels that want one another's room are looked through exactly where they are no more.
       EXACT = 14
@@ -19,9 +19,9 @@ module TileLoom
       # Of all labels.
       attr_reader :total
 
-      # unplaced_costs: what each label costs where it has no place; costs: of each label a list of what its places cost, whole
-      # numbers; touching: pairs of places of different labels, numbered through all lists in order; held: {label →
-      # place} to start from, which are moved only to make room for one that has none.
+      # unplaced_costs: what each label costs where it has no place; costs: of each label a list of what its places
+      # cost, whole numbers; touching: pairs of places of different labels, numbered through all lists in order; held:
+      # {label → place} to start from, which are moved only to make room for one that has none.
       def initialize(unplaced_costs:, costs:, touching:, held: {})
         @unplaced_costs, @held = unplaced_costs, held
         @first = [0]
@@ -117,7 +117,8 @@ module TileLoom
       # Can none of them cost less?
       def best?(labels) = labels.all? { |label| cost_of(label) <= least(label) }
 
-      def least(label) = (@least ||= {})[label] ||= [@unplaced_costs[label], *@cost[@first[label]...@first[label + 1]]].min
+      def least(label) =
+        (@least ||= {})[label] ||= [@unplaced_costs[label], *@cost[@first[label]...@first[label + 1]]].min
 
       # Those that are worth most, and of these those that the fewest want the room of, have their places first.
       def start(labels)

@@ -192,7 +192,8 @@ module TileLoom
       def in_range
         numbers = range.pick(cells).to_h { |cell| [cell.number, true] }
         others = range.others(cells).to_h { |book_page| [book_page.number, true] }
-        found = run.book_pages.select { |book_page| book_page.sheet? ? numbers[book_page.number] : others[book_page.number] }
+        found =
+          run.book_pages.select { |book_page| book_page.sheet? ? numbers[book_page.number] : others[book_page.number] }
         whole = found.length == run.book_pages.count { |book_page| !book_page.blank? }
         whole ? run.book_pages : found
       end
@@ -236,7 +237,8 @@ module TileLoom
 
       # Pages that are no sheets meet no condition on sheets.
       def meets?(book_page) =
-        book_page.sheet? && @order.where.match?(sheets_feature(book_page.cell).merge(Compose::Standing.own(book_page.cell)))
+        book_page.sheet? &&
+          @order.where.match?(sheets_feature(book_page.cell).merge(Compose::Standing.own(book_page.cell)))
 
       # Attributes of its feature, where the condition asks for any.
       def sheets_feature(item)

@@ -7,8 +7,8 @@ module TileLoom
       # Records of a table, and features that are looked through for them.
       MOST, MOST_SEARCHED = 2_000, 20_000
 
-      # layer: its id; ground: a Geometry::TurnedRectangle, or nil for all; condition: Conditions::Condition or nil; sortings:
-      # Sorting list; on_sheet: the Conditions::OnSheet that the condition asks.
+      # layer: its id; ground: a Geometry::TurnedRectangle, or nil for all; condition: Conditions::Condition or nil;
+      # sortings: Sorting list; on_sheet: the Conditions::OnSheet that the condition asks.
       def initialize(source, layer, ground:, condition: nil, sortings: [], on_sheet: nil)
         @source, @layer, @ground, @condition, @sortings = source, layer, ground, condition, sortings
         @on_sheet = on_sheet

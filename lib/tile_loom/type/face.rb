@@ -35,7 +35,7 @@ module TileLoom
 
       # Of capitals, in font units. Fonts of before 2000 do not tell it (OS/2 table, version 2): theirs is that of an H.
       def cap_height
-        @cap_height ||= told_cap_height || outline_height("H") || font.ascent * 0.7
+        @cap_height ||= stated_cap_height || outline_height("H") || font.ascent * 0.7
       end
 
       # How far its strokes lean, in degrees counter-clockwise from upright (OpenType, post table: signed, 16.16 bits).
@@ -105,7 +105,7 @@ module TileLoom
 
       private
 
-      def told_cap_height
+      def stated_cap_height
         return nil unless font.os2.exists? && font.os2.version.to_i >= 2
         font.os2.cap_height if font.os2.cap_height.to_i.positive?
       end

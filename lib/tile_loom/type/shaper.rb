@@ -178,8 +178,10 @@ module TileLoom
       # What each glyph stands for: its cluster's characters, at the first glyph of the cluster.
       def texts(text, clusters, behind)
         ends = (clusters.uniq.sort + [behind]).each_cons(2).to_h
-        notices = {}
-        clusters.map { |cluster| notices[cluster] ? "" : (notices[cluster] = text.byteslice(cluster...ends.fetch(cluster))) }
+        seen = {}
+        clusters.map do |cluster|
+          seen[cluster] ? "" : (seen[cluster] = text.byteslice(cluster...ends.fetch(cluster)))
+        end
       end
 
       def features

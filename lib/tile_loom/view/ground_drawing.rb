@@ -13,12 +13,12 @@ module TileLoom
       # tolerance_mm: how far a simplified line may leave the true one on paper; seen_scale: the scale at
       # which it is looked at, where that is not the view's own (a drawing that is shown smaller); things: {layer id →
       # names of the attributes that its features carry in the drawing}; ppi: pixels an inch of layers of pixels, which
-      # are not drawn without it; on_sheet: the Conditions::OnSheet that conditions ask, or nil; exact: ids of layers that are
-      # not thinned; shown: a GEOS geometry of the ground that is seen, where that is not all of the view; taken: boxes
-      # in page mm where no label may stand; ring: of the frame in page mm where it is no rectangle; hand: what was done
-      # to labels by hand; far: answers of(layer id, ground units that cannot be told apart) with what a layer is shown
-      # by there instead of its features, which answers picture(those units), a Raster::FarPicture or nil while it is
-      # being drawn, and few(Box), some of the Features in it till then; or with nil.
+      # are not drawn without it; on_sheet: the Conditions::OnSheet that conditions ask, or nil; exact: ids of layers
+      # that are not thinned; shown: a GEOS geometry of the ground that is seen, where that is not all of the view;
+      # taken: boxes in page mm where no label may stand; ring: of the frame in page mm where it is no rectangle; hand:
+      # what was done to labels by hand; far: answers of(layer id, ground units that cannot be told apart) with what a
+      # layer is shown by there instead of its features, which answers picture(those units), a Raster::FarPicture or nil
+      # while it is being drawn, and few(Box), some of the Features in it till then; or with nil.
       def initialize(
         layers:,
         source:,

@@ -8,8 +8,8 @@ module TileLoom
       attr_reader :layer, :features, :view
 
       # fields: names of the attributes that its features carry in the drawing; nil where they carry none, all where it
-      # is empty; on_sheet: the Conditions::OnSheet that conditions ask, or nil; tolerance_mm: nil leaves every vertex where
-      # it is; shown: a GEOS geometry of the ground that is seen, where that is not all that the view shows;
+      # is empty; on_sheet: the Conditions::OnSheet that conditions ask, or nil; tolerance_mm: nil leaves every vertex
+      # where it is; shown: a GEOS geometry of the ground that is seen, where that is not all that the view shows;
       # incomplete: are there more features to come in a moment?
       def initialize(layer:, features:, view:, tolerance_mm:, fields: nil, on_sheet: nil, shown: nil, incomplete: false)
         @incomplete = incomplete
@@ -58,15 +58,17 @@ module TileLoom
         end
       end
 
-      # Yields [Labelling::Footprint, id of its feature or nil] for what labels avoid of it in a Box of page mm: markers,
-      # and lines and edges of areas.
+      # Yields [Labelling::Footprint, id of its feature or nil] for what labels avoid of it in a Box of page mm:
+      # markers, and lines and edges of areas.
       def each_symbol(window)
         features.each do |feature|
           half = half_of(feature)
           next unless half.positive? && POINTS.include?(feature.wkb.getbyte(1))
           Geometry::Wkb.each_run(feature.wkb) do |_, place|
             x, y = view.to_page(place)
-            yield Labelling::Footprint.upright(x - half, y - half, x + half, y + half), feature.id if window.include?(x, y)
+            if window.include?(x, y)
+              yield Labelling::Footprint.upright(x - half, y - half, x + half, y + half), feature.id
+            end
           end
         end
         gathered.each do |rule, parts|

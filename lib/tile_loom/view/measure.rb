@@ -36,8 +36,10 @@ module TileLoom
 
       # That of a saying: a millimetre stands for so many metres.
       def error_of(metres)
-        notices = plane_per_mm / metres
-        lattice.map { |place| Error.new(share: off_at(place, notices), where: place) }.max_by { |found| found.share.abs }
+        stated = plane_per_mm / metres
+        lattice
+          .map { |place| Error.new(share: off_at(place, stated), where: place) }
+          .max_by { |found| found.share.abs }
       end
 
       # Metres on the ground that a millimetre stands for where the bar is read.
@@ -70,10 +72,10 @@ module TileLoom
 
       def plane_per_mm = @view.units_per_mm * @view.crs.metres_per_unit
 
-      # told: metres of the map plane that are taken for one on the ground. By how much what is there differs from what
-      # is told, as a share of that.
-      def off_at(place, notices)
-        axes_at(place).map { |scale| notices / scale - 1 }.max_by(&:abs) || 0.0
+      # stated: metres of the map plane that are taken for one on the ground. By how much what is there differs from what
+      # is stated, as a share of that.
+      def off_at(place, stated)
+        axes_at(place).map { |scale| stated / scale - 1 }.max_by(&:abs) || 0.0
       end
 
       # The longest and the shortest axis of the indicatrix at a page place; none where nothing is.

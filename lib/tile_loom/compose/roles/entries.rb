@@ -12,8 +12,8 @@ module TileLoom
           once(:legend_entries, frame.id) { frame.legend_entries(self) }
         end
 
-        # All that a frame of this page can show, the topmost first, whatever this sheet has of it; the main one where no
-        # id is given.
+        # All that a frame of this page can show, the topmost first, whatever this sheet has of it; the main one where
+        # no id is given.
         def known_entries(id = nil)
           shown = ((id && frame(id)) || main_frame)&.layers_shown(book) || book.layers
           book.once([:known_entries, shown.map(&:object_id)]) do

@@ -8,7 +8,8 @@ module TileLoom
         # A part of the drawing that may have been worked out for another composer. key: what makes it this part.
         def part(*key, &block) = @parts ? @parts.fetch(key, &block) : block.call
 
-        # What the block gives, worked out once for this sheet; whoever asks for it has asked for the texts that it holds.
+        # What the block gives, worked out once for this sheet; whoever asks for it has asked for the texts that it
+        # holds.
         def once(*key)
           kept = (@once ||= {})[key]
           kept = @once[key] = asking { yield } unless kept&.first

@@ -52,8 +52,8 @@ module TileLoom
 
         # The View::Norths that it follows.
         def norths(sheet, box)
-          return norths_told(sheet) unless at == "here"
-          view = view_told(sheet)
+          return stated_norths(sheet) unless at == "here"
+          view = stated_view(sheet)
           View::Norths.new(view, sheet.book.parsed_date, at: nearest(view.frame, box))
         end
 

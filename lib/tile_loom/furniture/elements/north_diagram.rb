@@ -21,7 +21,7 @@ module TileLoom
         def spoken(_sheet) = "The angles between grid, true and magnetic north."
 
         def nodes(sheet, box)
-          norths = norths_told(sheet)
+          norths = stated_norths(sheet)
           # One line more may have to say that the arrows are not to scale.
           room = Geometry::Box.new(box.min_x, box.min_y, box.max_x, [box.max_y - LINES * pitch, box.min_y].max)
           fan = NorthFan.new(directions(norths), room, face: typeface(face), size_pt: size_pt, colour: colour)
@@ -35,7 +35,7 @@ module TileLoom
         # know is told.
         def left_out(sheet)
           return [] if hidden? || sheet.book.parsed_date.nil?
-          norths = norths_told(sheet)
+          norths = stated_norths(sheet)
           norths.declination_deg ? [] : [norths.trouble].compact
         end
 
@@ -44,16 +44,16 @@ module TileLoom
         def pitch = size_pt * LEADING * Type::Face::MM_PER_PT
 
         def words(norths, date, fan)
-          notices = ["Convergence #{View::Norths.words(norths.convergence_deg)}"]
+          lines = ["Convergence #{View::Norths.words(norths.convergence_deg)}"]
           if norths.declination_deg
-            notices << "Declination #{View::Norths.words(norths.declination_deg)} (#{date.strftime("%B %Y")})"
-            notices << "Annual change #{View::Norths.words(norths.declination_change_deg)}"
-            notices << "Grid–magnetic angle #{View::Norths.words(norths.grid_magnetic_deg)}"
+            lines << "Declination #{View::Norths.words(norths.declination_deg)} (#{date.strftime("%B %Y")})"
+            lines << "Annual change #{View::Norths.words(norths.declination_change_deg)}"
+            lines << "Grid–magnetic angle #{View::Norths.words(norths.grid_magnetic_deg)}"
           else
-            notices << "Magnetic north unavailable"
+            lines << "Magnetic north unavailable"
           end
-          notices << "Angles not to scale" if fan.widened?
-          notices
+          lines << "Angles not to scale" if fan.widened?
+          lines
         end
 
         # kind → degrees clockwise on the page

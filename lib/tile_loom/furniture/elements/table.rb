@@ -24,7 +24,10 @@ module TileLoom
           default: "none",
           about: "Lists the sheets of the book, or all its pages, in place of rows by hand: see Table::Contents."
         part :records, choice("sheet", "book"), default: "sheet", about: "Those that the sheet shows, or all."
-        part :condition, Conditions::ConditionType.new(of_sheet: true), key: "when", about: "Which records, in OGC CQL2 JSON."
+        part :condition,
+          Conditions::ConditionType.new(of_sheet: true),
+          key: "when",
+          about: "Which records, in OGC CQL2 JSON."
         part :sorted_by, list(TileLoom::Table::Sorting.type, most: 5), default: []
         part :caption, text(most: 500), about: "Above it, with live text."
         part :empty, text(most: 500), default: "", about: "What stands in it where there are no rows."

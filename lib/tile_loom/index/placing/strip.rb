@@ -14,8 +14,8 @@ module TileLoom
       STEPS = 15
 
       # size: CellSize; lead_mm: how far the line stays inside the frame's sides; overlap_mm: along the line;
-      # maximum_rotation_deg: how far frames may be turned either way from north up, 180 for any; upward: "north", so that
-      # north is up on as many sheets of a chain as can be, or "route", so that all of them are read from left to
+      # maximum_rotation_deg: how far frames may be turned either way from north up, 180 for any; upward: "north", so
+      # that north is up on as many sheets of a chain as can be, or "route", so that all of them are read from left to
       # right along it.
       def initialize(size:, lead_mm: 10.0, overlap_mm: 0.0, maximum_rotation_deg: 180.0, upward: "north")
         @size, @lead_mm, @overlap_mm, @upward = size, lead_mm.to_f, overlap_mm.to_f, upward

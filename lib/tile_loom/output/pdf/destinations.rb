@@ -7,8 +7,8 @@ module TileLoom
       class Destinations
         def initialize = @pages = {}
 
-        # What a page is reached by. number: of a Layout::BookPage, by which sheets, index sheets and other pages are told
-        # apart.
+        # What a page is reached by. number: of a Layout::BookPage, by which sheets, index sheets and other pages are
+        # told apart.
         def self.key(number, name)
           return "sheet-#{name}" if number.positive?
           return "index" if number == Layout::BookPage::INDEX

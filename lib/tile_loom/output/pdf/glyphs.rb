@@ -22,7 +22,7 @@ module TileLoom
           clusters.each do |cluster|
             cluster.each { |glyph| map[glyph.glyph] ||= unicode(glyph) }
             next directed(cluster) if cluster.first.equal?(first)
-            told?(cluster, map) ? cluster.each { |glyph| show(glyph) } : parted(cluster)
+            mapped?(cluster, map) ? cluster.each { |glyph| show(glyph) } : parted(cluster)
           end
           close
           rise(0)
@@ -53,7 +53,7 @@ module TileLoom
         # A glyph that stands for characters, and those that stand for them with it.
         def clusters = @run.glyphs.slice_before { |glyph| !glyph.text.empty? }.to_a
 
-        def told?(cluster, map)
+        def mapped?(cluster, map)
           return false if cluster.length > 1 && cluster.first.advance.zero?
           said, text = cluster.map { |glyph| map[glyph.glyph] }.join, cluster.first.text
           said == text || (!cluster.first.glyph.zero? && alike?(said, text))

@@ -10,8 +10,8 @@ module TileLoom
         # What an unplaced label costs at priority 0, and more at 100; what one of several labels of a line costs.
         LOST, LOST_MORE, LOST_AGAIN = 400, 800, 300
 
-        # drawings: LayerDrawing list, the bottom layer first; hand: Symbology::Labels::HandSet; ring: of the frame where
-        # it is no rectangle; taken: Geometry::Boxes where no label may stand.
+        # drawings: LayerDrawing list, the bottom layer first; hand: Symbology::Labels::HandSet; ring: of the frame
+        # where it is no rectangle; taken: Geometry::Boxes where no label may stand.
         def initialize(view, drawings, ring: nil, taken: [], hand: Symbology::Labels::HandSet::NONE)
           @view, @drawings, @ring, @taken, @hand = view, drawings, ring, taken, hand
           @frame = view.frame
@@ -28,9 +28,7 @@ module TileLoom
         def result
           labelled = @drawings.each_with_index.select { |drawing, _| drawing.layer.labels.any? }
           wanted =
-            labelled.flat_map do |drawing, rank|
-              Subjects.new(Scope.new(drawing, @view, @window, rank, @hand)).wanted
-            end
+            labelled.flat_map { |drawing, rank| Subjects.new(Scope.new(drawing, @view, @window, rank, @hand)).wanted }
           return Labelling::Result::NONE if wanted.empty?
           room = Labelling::FreeSpace.new(@frame, ring: @ring, taken: @taken.map { |box| Labelling::Footprint.of(box) })
           found = Labelling::Placement.new(wanted, free_space: room, symbols: symbols).solve
@@ -54,7 +52,10 @@ module TileLoom
           placed = wanted.each_with_index.filter_map { |label, index| [label, found[index]] if found[index] }
           Labelling::Result.new(
             nodes: groups(placed),
-            boxes: placed.flat_map { |_, place| place.footprints.map { |footprint| Geometry::Box.new(*footprint.first(4)) } },
+            boxes:
+              placed.flat_map do |_, place|
+                place.footprints.map { |footprint| Geometry::Box.new(*footprint.first(4)) }
+              end,
             holes: holes(placed),
             placed: placed.map { |label, place| placed_of(label, place) },
             **unplaced(wanted, found)

@@ -41,8 +41,8 @@ module TileLoom
           yield(short_text).map { |place| place.dearer(SHORT) }
         end
 
-        # The LabelRequest; nil where it is hidden by hand. others, more: see there; of one that was put somewhere by hand for
-        # all sheets more is for where one of them has no room for it there.
+        # The LabelRequest; nil where it is hidden by hand. others, more: see there; of one that was put somewhere by
+        # hand for all sheets more is for where one of them has no room for it there.
         def label(x, y, shown, places, number: 0, group: nil, unplaced_cost: nil, hand: nil, others: nil, more: nil)
           return nil if hand&.hidden?
           Labelling::LabelRequest.new(

@@ -39,8 +39,8 @@ module TileLoom
           []
         end
 
-        # Features that belong together: their lines run on into one another, their areas are one, of their points the one
-        # nearest to the middle of all has the label.
+        # Features that belong together: their lines run on into one another, their areas are one, of their points the
+        # one nearest to the middle of all has the label.
         def joined(features, rule, lines)
           features
             .group_by { |feature| KINDS[feature.wkb.getbyte(1)] }
