@@ -7,7 +7,7 @@ require "json"
 require "open3"
 require "tile_loom"
 require "tmpdir"
-Dir[File.join(__dir__, "support/*.rb")].each { |file| require file }
+Dir[File.join(__dir__, "support/**/*.rb")].sort.each { |file| require file }
 
 RSpec.configure do |config|
   config.disable_monkey_patching!

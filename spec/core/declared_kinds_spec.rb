@@ -4,36 +4,10 @@
 RSpec.describe "A kind that is added" do
   schema = TileLoom::Document::Schema
 
-  # As if a file had been added: the schema that was made before is forgotten for the while, and after it.
-  def with_kind(room, name, kind)
-    room.const_set(name, kind)
-    forget
-    yield
-  ensure
-    room.send(:remove_const, name)
-    forget
-  end
-
-  def forget
-    TileLoom::Document::Schema.instance_variables.each do |kept|
-      TileLoom::Document::Schema.instance_variable_set(kept, nil)
-    end
-  end
+  include ToyKinds
 
   it "as an element stands in the schema, in menus, on a page and in print" do
-    toy =
-      Class.new(TileLoom::Furniture::Element) do
-        kind "spot", "Spot", rank: 50
-        start "radius_mm" => 4
-        part :radius_mm, number(above: 0, most: 50), default: 2.5
-
-        def nodes(_sheet, box)
-          x, y = box.centre
-          ring = [x - radius_mm, y, x, y - radius_mm, x + radius_mm, y, x, y + radius_mm]
-          [TileLoom::Scene::Path.new(runs: [ring], closed: true, fill: TileLoom::Scene::Fill.new(colour: "#123456"))]
-        end
-      end
-    with_kind(TileLoom::Furniture::Elements, :Spot, toy) do
+    with_kind(TileLoom::Furniture::Elements, :Spot, ToyKinds.element) do
       expect(schema.definition("spot_element")["properties"]["radius_mm"]).to include("default" => 2.5, "maximum" => 50)
       expect(TileLoom::Document::Declared.kinds["elements"]).to include({"key" => "spot", "title" => "Spot"})
       expect(TileLoom::Document::Declared.elements["spot"]).to eq(
@@ -70,12 +44,7 @@ RSpec.describe "A kind that is added" do
   end
 
   it "as a format is known by its ending, read, and offered to write in" do
-    toy =
-      Class.new(TileLoom::Data::Format) do
-        kind "toy", "Toy", rank: 50
-        reads ".toy", drivers: %w[FlatGeobuf]
-        writes ".toy", as: ".fgb", type: "application/octet-stream", driver: "FlatGeobuf"
-      end
+    toy = ToyKinds.format
     with_kind(TileLoom::Data::Formats, :Toy, toy) do
       expect(TileLoom::Data::Formats.of_file("fens.TOY")).to be(toy)
       expect(TileLoom::Document::Declared.lists["dataEndings"]).to include(".toy")
@@ -108,15 +77,7 @@ RSpec.describe "A kind that is added" do
   end
 
   it "as a kind of layer is known by its shapes, and has a symbol to begin with" do
-    toy =
-      Class.new(TileLoom::Symbology::LayerKind) do
-        kind "curve", "curve", rank: 50
-        types 8
-
-        def self.strokes? = true
-
-        def self.symbol(colour) = {"strokes" => [{"colour" => colour}]}
-      end
+    toy = ToyKinds.layer_kind
     with_kind(TileLoom::Symbology::LayerKinds, :Curve, toy) do
       feature = TileLoom::Data::Feature.new(id: 1, attributes: {}, wkb: [1, 8].pack("CV"))
       expect(TileLoom::Symbology::LayerKinds.of_types([feature.wkb.getbyte(1)])).to be(toy)

@@ -16,7 +16,7 @@ module TileLoom
         def file_name(pattern = nil) = pattern ? @file_name = pattern : @file_name
 
         # What is said of it where it is chosen.
-        def about(text = nil) = text ? @notices = text : @notices
+        def about(text = nil) = text ? @about = text : @about
 
         # Are pages bound into one file?
         def paged? = false

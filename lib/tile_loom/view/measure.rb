@@ -72,8 +72,8 @@ module TileLoom
 
       def plane_per_mm = @view.units_per_mm * @view.crs.metres_per_unit
 
-      # stated: metres of the map plane that are taken for one on the ground. By how much what is there differs from what
-      # is stated, as a share of that.
+      # stated: metres of the map plane that are taken for one on the ground. By how much what is there differs from
+      # what is stated, as a share of that.
       def off_at(place, stated)
         axes_at(place).map { |scale| stated / scale - 1 }.max_by(&:abs) || 0.0
       end

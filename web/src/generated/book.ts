@@ -2955,6 +2955,9 @@ export interface Index {
    * From a layer: where the rotation in degrees is.
    */
   rotation_field?: string;
+  /**
+   * From a layer: which way its rotation counts from north up.
+   */
   rotation_sense?: "clockwise" | "counter_clockwise";
   naming?: {
     /**

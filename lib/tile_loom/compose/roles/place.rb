@@ -24,7 +24,7 @@ module TileLoom
         def cells_of_part = cells
 
         # How much neighbours overlap on paper, across and down, in mm.
-        def overlap_mm = book.index.overlap_mm(layout.frame_box)
+        def overlap_mm = book.index.overlap_mm(book.layout.frame_box)
 
         # [longitude, latitude] of the middle of the index, or of the area that it is to cover.
         def middle_of_index

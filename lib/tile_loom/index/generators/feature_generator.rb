@@ -28,13 +28,13 @@ module TileLoom
             )
           names = []
           cells = generator.cells(features) { |feature| name_of(feature).tap { |name| names << name } }
-          notices(generator.too_large)
+          note_too_large(generator.too_large)
           [cells, cells.map(&:name)]
         end
 
         private
 
-        def notices(names)
+        def note_too_large(names)
           return if names.empty?
           ending =
             if @index.several?

@@ -11,7 +11,10 @@ module TileLoom
         part :rotation_field,
           Values::Text.new(least: 1, most: 200),
           about: "From a layer: where the rotation in degrees is."
-        part :rotation_sense, Values::Choice.new("clockwise", "counter_clockwise"), default: "clockwise"
+        part :rotation_sense,
+          Values::Choice.new("clockwise", "counter_clockwise"),
+          default: "clockwise",
+          about: "From a layer: which way its rotation counts from north up."
 
         def cells
           generator =
