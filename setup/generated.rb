@@ -15,6 +15,7 @@ module Setup
     ANSWERS = File.join(FrontEnd::WEB, "src/generated/answers.ts")
     KINDS = File.join(FrontEnd::WEB, "src/generated/kinds.ts")
     DEFAULTS = File.join(FrontEnd::WEB, "src/generated/defaults.ts")
+    LIMITS = File.join(FrontEnd::WEB, "src/generated/limits.ts")
     MATERIALS = File.join(Shell::ROOT, "docs/materials.cdx.json")
 
     # check: writes nothing and says which files are stale. Returns the exit status.
@@ -32,6 +33,7 @@ module Setup
         SCHEMA => declared.fetch("schema"),
         TYPES => front_end("types.mjs", declared.fetch("schema")),
         DEFAULTS => front_end("defaults.mjs", declared.fetch("schema")),
+        LIMITS => front_end("limits.mjs", declared.fetch("schema")),
         ANSWERS => front_end("answers.mjs", File.read(File.join(Shell::ROOT, "app/answers.json"))),
         KINDS => front_end("kinds.mjs", JSON.generate(declared.except("schema"))),
         MATERIALS => front_end("bom.mjs", JSON.generate("gems" => gems, "debian" => debian))

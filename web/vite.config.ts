@@ -5,6 +5,6 @@ export default defineConfig({
   plugins: [react()],
   build: { chunkSizeWarningLimit: 500, sourcemap: false, manifest: true },
   // colorbrewer is bundled as for the browser: node would take another of its files.
-  test: { include: ["src/**/*.test.ts"], server: { deps: { inline: ["colorbrewer"] } } },
+  test: { include: ["src/**/*.test.{ts,tsx}"], server: { deps: { inline: ["colorbrewer"] } } },
   server: { proxy: { "/api": "http://127.0.0.1:7400", "/fonts": "http://127.0.0.1:7400" } },
 });

@@ -22,7 +22,7 @@ module TileLoom
       part :own_height_mm, number(50..5000), key: "height_mm"
       part :orientation, choice("portrait", "landscape")
       part :margins_mm, Margins.type, required: true
-      part :binding, Binding.type
+      part :binding, BindingEdge.type
       part :bleed_mm, number(0..50), default: 0, about: "How far the drawing goes beyond the trimmed page."
       part :trim_marks, flag, default: false
 

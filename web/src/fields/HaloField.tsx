@@ -1,5 +1,6 @@
 import type { Halo } from "../api/types";
 import { Measured } from "./Measured";
+import { limits } from "../generated/limits";
 
 // How far a halo reaches; none where it reaches nowhere.
 export function HaloField({
@@ -13,8 +14,7 @@ export function HaloField({
     <Measured
       label="Halo, mm"
       value={halo?.width_mm ?? 0}
-      least={0}
-      most={10}
+      limits={limits.halo.width_mm}
       onSave={(width_mm) => onSave(width_mm === 0 ? undefined : { ...halo, width_mm })}
     />
   );

@@ -1,24 +1,18 @@
 import { readNumber } from "../api/words";
 import { Field } from "./Field";
-
-// "Width, mm" → " mm"
-const unitOf = (label: string) => {
-  const unit = label.split(",")[1]?.trim() ?? "";
-  return unit === "" ? "" : unit.startsWith("°") ? "°" : ` ${unit.split(" ")[0]}`;
-};
+import { asked, within, type Limits } from "./limits";
+import { unitOf } from "./unitOf";
 
 // A number within limits.
 export function Measured({
   label,
   value,
-  least,
-  most,
+  limits,
   onSave,
 }: {
   label: string;
   value: number;
-  least: number;
-  most: number;
+  limits: Limits;
   onSave: (value: number) => Promise<unknown>;
 }) {
   return (
@@ -27,8 +21,7 @@ export function Measured({
       value={String(value)}
       onSave={async (text) => {
         const number = readNumber(text);
-        if (number === null || number < least || number > most)
-          throw new Error(`Enter a value from ${least} to ${most}${unitOf(label)}.`);
+        if (number === null || !within(number, limits)) throw new Error(asked(limits, unitOf(label)));
         await onSave(number);
       }}
     />

@@ -1,23 +1,30 @@
+import { readNumber } from "../api/words";
 import { Field } from "./Field";
+import { asked, within, type Limits } from "./limits";
+import { unitOf } from "./unitOf";
 
 interface NumberOrNoneProps {
   label: string;
   value: number | undefined;
   // What stands where it has none.
   placeholder: string;
-  // Of the text: the number, or an Error that says what to enter.
-  read: (text: string) => number;
+  limits: Limits;
   onSave: (value: number | undefined) => Promise<unknown>;
 }
 
-// A number that may be left to what is usual, or to what fits.
-export function NumberOrNone({ label, value, placeholder, read, onSave }: NumberOrNoneProps) {
+// A number within limits that may be left to what is usual, or to what fits: then the field is empty.
+export function NumberOrNone({ label, value, placeholder, limits, onSave }: NumberOrNoneProps) {
   return (
     <Field
       label={label}
       value={value === undefined ? "" : String(value)}
       placeholder={placeholder}
-      onSave={(text) => onSave(text.trim() === "" ? undefined : read(text.trim()))}
+      onSave={async (text) => {
+        if (text.trim() === "") return onSave(undefined);
+        const number = readNumber(text);
+        if (number === null || !within(number, limits)) throw new Error(asked(limits, unitOf(label)));
+        return onSave(number);
+      }}
     />
   );
 }

@@ -1,4 +1,5 @@
 import { Measured } from "./Measured";
+import { percentage } from "./limits";
 
 // A share, in per cent.
 export function Percent({
@@ -14,8 +15,7 @@ export function Percent({
     <Measured
       label={label}
       value={Math.round(value * 1000) / 10}
-      least={0}
-      most={100}
+      limits={percentage}
       onSave={(percent) => onSave(percent / 100)}
     />
   );

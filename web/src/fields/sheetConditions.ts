@@ -1,5 +1,5 @@
-// What conditions can ask of the sheet that is drawn, as the core has it (lib/tile_loom/data/sheet_properties.rb and
-// sheet_functions.rb).
+// What conditions can ask of the sheet that is drawn, as the core has it (sheet_properties.rb and sheet_functions.rb in
+// lib/tile_loom/conditions).
 import { useMemo } from "react";
 import { useBook } from "../api/book";
 import { partsOf } from "../api/area";

@@ -8,6 +8,8 @@ import { Measured } from "../fields/Measured";
 import { ColourBeside } from "../fields/ColourBeside";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
+import { limits } from "../generated/limits";
+import { NumberOf } from "../fields/NumberOf";
 
 // What bounds the map; its steps follow a grid of the frame, or are even.
 export function BorderFields({
@@ -28,20 +30,13 @@ export function BorderFields({
       colour={<Colour label="Colour of the border" value={shown.colour} onSave={(colour) => keep({ colour })} />}
     >
       <Choice label="Border" value={kind} choices={borders} onChoose={(chosen) => keep({ kind: chosen })} />
-      <Measured
-        label="Line, mm"
-        value={shown.width_mm}
-        least={0.01}
-        most={20}
-        onSave={(width_mm) => keep({ width_mm })}
-      />
-      <Measured label="Margin, mm" value={shown.gap_mm} least={0} most={50} onSave={(gap_mm) => keep({ gap_mm })} />
+      <NumberOf label="Line, mm" part="border" of="width_mm" given={shown} onSave={keep} />
+      <NumberOf label="Margin, mm" part="border" of="gap_mm" given={shown} onSave={keep} />
       {shown.gap_mm > 0 && (
         <Measured
           label="Inner line, mm"
           value={filled(border.inner, defaults.border_inner).width_mm}
-          least={0}
-          most={10}
+          limits={limits.border_inner.width_mm}
           onSave={(width_mm) => keep({ inner: { ...border.inner, width_mm } })}
         />
       )}
@@ -49,8 +44,7 @@ export function BorderFields({
         <Measured
           label="Thickness, mm"
           value={border.thickness_mm ?? (kind === "ticked" ? 1.5 : 2)}
-          least={0.1}
-          most={50}
+          limits={limits.border.thickness_mm}
           onSave={(thickness_mm) => keep({ thickness_mm })}
         />
       )}
@@ -67,8 +61,7 @@ export function BorderFields({
         <Measured
           label="Step, about mm"
           value={border.steps?.mm ?? 20}
-          least={0.5}
-          most={2000}
+          limits={limits.border_steps.mm}
           onSave={(mm) => keep({ steps: { mm } })}
         />
       )}

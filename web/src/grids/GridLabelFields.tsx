@@ -10,6 +10,8 @@ import { Measured } from "../fields/Measured";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
 import { SidesField } from "./SidesField";
+import { limits } from "../generated/limits";
+import { NumberOf } from "../fields/NumberOf";
 
 const DEFAULT: GridLabels = { sides: [], size_pt: 6.5, label_gap_mm: 1.2 };
 
@@ -44,13 +46,7 @@ export function GridLabelFields({
             ]}
             onChoose={(position) => keep({ position })}
           />
-          <Measured
-            label="Size, pt"
-            value={shown.size_pt}
-            least={1}
-            most={100}
-            onSave={(size_pt) => keep({ size_pt })}
-          />
+          <NumberOf label="Size, pt" part="grid_labels" of="size_pt" given={shown} onSave={keep} />
           <Choice
             label="Orientation"
             wide
@@ -62,13 +58,7 @@ export function GridLabelFields({
             ]}
             onChoose={(orientation) => keep({ orientation })}
           />
-          <Measured
-            label="Label gap, mm"
-            value={shown.label_gap_mm}
-            least={0}
-            most={100}
-            onSave={(label_gap_mm) => keep({ label_gap_mm })}
-          />
+          <NumberOf label="Label gap, mm" part="grid_labels" of="label_gap_mm" given={shown} onSave={keep} />
           <Choice
             label="Typeface"
             value={shown.face}
@@ -115,8 +105,7 @@ export function GridLabelFields({
             <Measured
               label="Gap in lines, mm"
               value={now.line_gap_mm ?? 0}
-              least={0}
-              most={20}
+              limits={limits.grid_labels.line_gap_mm}
               onSave={(line_gap_mm) => keep({ line_gap_mm: line_gap_mm === 0 ? undefined : line_gap_mm })}
             />
           )}

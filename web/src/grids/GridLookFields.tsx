@@ -7,6 +7,9 @@ import { Measured } from "../fields/Measured";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
 import { gridLooks } from "../generated/kinds";
+import { limits } from "../generated/limits";
+import { percentage } from "../fields/limits";
+import { NumberOf } from "../fields/NumberOf";
 
 // "2nd", "5th", "11th"
 const ordinal = (n: number) => {
@@ -42,34 +45,12 @@ export function GridLookFields({ grid, keep }: { grid: Grid; keep: (patch: Parti
     >
       <Choice label="Drawn as" value={look} choices={gridLooks} onChoose={(chosen) => keep({ look: chosen })} />
       {shapes ? (
-        <Measured
-          label="Size, mm"
-          value={shown.size_mm}
-          least={0.05}
-          most={50}
-          onSave={(size_mm) => keep({ size_mm })}
-        />
+        <NumberOf label="Size, mm" part="grid" of="size_mm" given={shown} onSave={keep} />
       ) : (
-        <Measured
-          label="Width, mm"
-          value={drawn.width_mm}
-          least={0.01}
-          most={10}
-          onSave={(width_mm) => stroke({ width_mm })}
-        />
+        <NumberOf label="Width, mm" part="stroke" of="width_mm" given={drawn} onSave={stroke} />
       )}
-      {look === "crosses" && (
-        <Measured label="Arms, mm" value={shown.arm_mm} least={0.1} most={100} onSave={(arm_mm) => keep({ arm_mm })} />
-      )}
-      {look === "ticks" && (
-        <Measured
-          label="Length, mm"
-          value={shown.tick_mm}
-          least={0.1}
-          most={100}
-          onSave={(tick_mm) => keep({ tick_mm })}
-        />
-      )}
+      {look === "crosses" && <NumberOf label="Arms, mm" part="grid" of="arm_mm" given={shown} onSave={keep} />}
+      {look === "ticks" && <NumberOf label="Length, mm" part="grid" of="tick_mm" given={shown} onSave={keep} />}
       {look === "ticks" && (
         <Choice
           label="Ticks lie"
@@ -93,8 +74,7 @@ export function GridLookFields({ grid, keep }: { grid: Grid; keep: (patch: Parti
       <Measured
         label="Opacity, %"
         value={Math.round(drawn.opacity * 100)}
-        least={0}
-        most={100}
+        limits={percentage}
         onSave={(percent) => stroke({ opacity: percent / 100 })}
       />
       <Choice
@@ -112,8 +92,7 @@ export function GridLookFields({ grid, keep }: { grid: Grid; keep: (patch: Parti
         <Measured
           label="Index line width, mm"
           value={grid.index_lines?.stroke?.width_mm ?? drawn.width_mm * 2}
-          least={0.01}
-          most={10}
+          limits={limits.stroke.width_mm}
           onSave={(width_mm) => keep({ index_lines: { every, stroke: { ...grid.index_lines?.stroke, width_mm } } })}
         />
       )}

@@ -5,8 +5,9 @@ import { Autocomplete, Box, Button, MenuItem, TextField, Typography } from "@mui
 import { useRef } from "react";
 import { useBook, useChange } from "../api/book";
 import type { Layer } from "../api/types";
-import { count, ratio, readNumber, readScale } from "../api/words";
+import { count, ratio, readScale } from "../api/words";
 import { Card, Heading } from "../frame/Card";
+import { Percent } from "../fields/Percent";
 import { Field } from "../fields/Field";
 import type { Arrivals } from "./arrivals";
 import { partsOf } from "../api/area";
@@ -187,17 +188,12 @@ function Appearance({ layer, put }: { layer: Layer; put: Put }) {
   };
   return (
     <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr)", gap: 1, alignItems: "end" }}>
-      <Field
+      <Percent
         label="Layer opacity, %"
-        value={String(Math.round(shown.opacity * 100))}
-        onSave={async (text) => {
-          const percent = readNumber(text);
-          if (percent === null || percent < 0 || percent > 100) throw new Error("Enter a value from 0 to 100 %.");
-          await put(
-            `Opacity of ${layer.title}`,
-            percent === 100 ? without(layer, "opacity") : { ...layer, opacity: percent / 100 },
-          );
-        }}
+        value={shown.opacity}
+        onSave={(opacity) =>
+          put(`Opacity of ${layer.title}`, opacity === 1 ? without(layer, "opacity") : { ...layer, opacity })
+        }
       />
       <span />
       <ScaleRange

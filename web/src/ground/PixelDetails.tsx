@@ -10,6 +10,7 @@ import { LookFields } from "../pixels/LookFields";
 import { ppiAt, sizeOf } from "../pixels/words";
 import { TilesDetails } from "./TilesDetails";
 import type { Arrivals } from "./arrivals";
+import { limits } from "../generated/limits";
 
 // What is particular to a layer of pixels: its look, what it comes to on paper, contours from its heights.
 export function PixelDetails({
@@ -47,8 +48,7 @@ export function PixelDetails({
       <Measured
         label="The book’s resolution, ppi"
         value={resolution}
-        least={72}
-        most={1200}
+        limits={limits.book.resolution_ppi}
         onSave={(ppi) => change("Resolution", { resolution_ppi: Math.round(ppi) })}
       />
       <Heading text="Look" />

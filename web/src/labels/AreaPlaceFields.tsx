@@ -3,9 +3,9 @@ import type { LabelRule } from "../api/types";
 import { Choice } from "../fields/Choice";
 import { filled } from "../fields/filled";
 import { Flag } from "../fields/Flag";
-import { Measured } from "../fields/Measured";
 import { Pair } from "../fields/Pair";
 import { defaults } from "../generated/defaults";
+import { NumberOf } from "../fields/NumberOf";
 
 type Places = NonNullable<LabelRule["areas"]>;
 
@@ -39,22 +39,10 @@ export function AreaPlaceFields({
       <Flag label="beside an area that is too small" value={shown.outside} onSave={(outside) => keep({ outside })} />
       <Pair>
         {shown.spread && (
-          <Measured
-            label="Most spacing, sizes"
-            value={shown.most_spread}
-            least={0}
-            most={20}
-            onSave={(most_spread) => keep({ most_spread })}
-          />
+          <NumberOf label="Most spacing, sizes" part="label_area_places" of="most_spread" given={shown} onSave={keep} />
         )}
         {shown.outside && (
-          <Measured
-            label="Longest leader, mm"
-            value={shown.leader_mm}
-            least={1}
-            most={100}
-            onSave={(leader_mm) => keep({ leader_mm })}
-          />
+          <NumberOf label="Longest leader, mm" part="label_area_places" of="leader_mm" given={shown} onSave={keep} />
         )}
       </Pair>
     </Box>

@@ -8,6 +8,9 @@ import { without } from "../fields/without";
 import { defaults } from "../generated/defaults";
 import { BackgroundChoice } from "./BackgroundChoice";
 import type { KeepRule } from "./LabelRuleFields";
+import { limits } from "../generated/limits";
+import { orNone } from "../fields/limits";
+import { NumberOf } from "../fields/NumberOf";
 
 // What lies under a label, and the line that leads to one that is moved away.
 export function BehindFields({ rule, onSave }: { rule: LabelRule; onSave: KeepRule }) {
@@ -32,8 +35,7 @@ export function BehindFields({ rule, onSave }: { rule: LabelRule; onSave: KeepRu
         <Measured
           label="Halo, mm"
           value={halo.width_mm}
-          least={0}
-          most={20}
+          limits={limits.label_halo.width_mm}
           onSave={(width_mm) => onSave({ ...rule, halo: { ...rule.halo, width_mm } })}
         />
       </ColourBeside>
@@ -65,18 +67,11 @@ export function BehindFields({ rule, onSave }: { rule: LabelRule; onSave: KeepRu
             </>
           }
         >
-          <Measured
-            label="Margin, mm"
-            value={behind.margin_mm}
-            least={0}
-            most={20}
-            onSave={(margin_mm) => keepBacking({ margin_mm })}
-          />
+          <NumberOf label="Margin, mm" part="label_backing" of="margin_mm" given={behind} onSave={keepBacking} />
           <Measured
             label="Edge, mm"
             value={backing.stroke ? stroke.width_mm : 0}
-            least={0}
-            most={20}
+            limits={orNone(limits.stroke.width_mm)}
             onSave={(width_mm) =>
               width_mm === 0
                 ? onSave({ ...rule, backing: without(backing, "stroke") })
@@ -97,8 +92,7 @@ export function BehindFields({ rule, onSave }: { rule: LabelRule; onSave: KeepRu
         <Measured
           label="Leader line, mm"
           value={rule.leader?.width_mm ?? 0.15}
-          least={0.01}
-          most={20}
+          limits={limits.stroke.width_mm}
           onSave={(width_mm) => onSave({ ...rule, leader: { ...rule.leader, width_mm } })}
         />
       </ColourBeside>

@@ -3,9 +3,9 @@ import type { LabelRule } from "../api/types";
 import type { Attribute } from "../api/useAttributes";
 import { Choice } from "../fields/Choice";
 import { ConditionEditor } from "../fields/ConditionEditor";
-import { Field } from "../fields/Field";
 import { filled } from "../fields/filled";
 import { Flag } from "../fields/Flag";
+import { NumberOrNone } from "../fields/NumberOrNone";
 import { Measured } from "../fields/Measured";
 import { Pair } from "../fields/Pair";
 import { ScaleRange } from "../fields/ScaleRange";
@@ -20,6 +20,7 @@ import { LabelTextFields } from "./LabelTextFields";
 import { LabelTypeFields } from "./LabelTypeFields";
 import { LinePlaceFields } from "./LinePlaceFields";
 import { PointPlaceFields } from "./PointPlaceFields";
+import { limits } from "../generated/limits";
 
 export type KeepRule = (rule: LabelRule) => Promise<unknown>;
 export type LabelledKind = "point" | "line" | "area" | "mixed";
@@ -56,8 +57,7 @@ export function LabelRuleFields({
       <Measured
         label="Priority, 0 to 100"
         value={shown.priority}
-        least={0}
-        most={100}
+        limits={limits.label_rule.priority}
         onSave={(priority) => onSave({ ...rule, priority })}
       />
       <Fold title={rule.when ? "Labels of some features" : "Labels of all features"}>
@@ -97,33 +97,26 @@ export function LabelRuleFields({
             <Measured
               label="Letter spacing, pt"
               value={shown.letter_spacing_pt}
-              least={-5}
-              most={100}
+              limits={limits.label_rule.letter_spacing_pt}
               onSave={(letter_spacing_pt) => onSave({ ...rule, letter_spacing_pt })}
             />
             <Measured
               label="Word spacing, pt"
               value={shown.word_spacing_pt}
-              least={-5}
-              most={200}
+              limits={limits.label_rule.word_spacing_pt}
               onSave={(word_spacing_pt) => onSave({ ...rule, word_spacing_pt })}
             />
-            <Field
+            <NumberOrNone
               label="Most characters a line"
-              value={rule.wrap === undefined ? "" : String(rule.wrap)}
+              value={rule.wrap}
               placeholder="any number"
-              onSave={async (text) => {
-                const wrap = Number(text.trim());
-                if (text.trim() !== "" && !(Number.isInteger(wrap) && wrap >= 2 && wrap <= 200))
-                  throw new Error("Enter a whole number from 2 to 200.");
-                await onSave(text.trim() === "" ? without(rule, "wrap") : { ...rule, wrap });
-              }}
+              limits={limits.label_rule.wrap}
+              onSave={(wrap) => onSave(wrap === undefined ? without(rule, "wrap") : { ...rule, wrap })}
             />
             <Measured
               label="Line spacing, sizes"
               value={shown.line_spacing}
-              least={0.5}
-              most={5}
+              limits={limits.label_rule.line_spacing}
               onSave={(line_spacing) => onSave({ ...rule, line_spacing })}
             />
           </Pair>

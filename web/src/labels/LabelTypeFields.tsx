@@ -7,6 +7,7 @@ import { defaults } from "../generated/defaults";
 import { FaceChoice } from "../fields/FaceChoice";
 import { Percent } from "../fields/Percent";
 import type { KeepRule } from "./LabelRuleFields";
+import { limits } from "../generated/limits";
 
 // In what type a label is set.
 export function LabelTypeFields({ rule, onSave }: { rule: LabelRule; onSave: KeepRule }) {
@@ -26,8 +27,7 @@ export function LabelTypeFields({ rule, onSave }: { rule: LabelRule; onSave: Kee
       <Measured
         label="Size, pt"
         value={shown.size_pt}
-        least={0.5}
-        most={1000}
+        limits={limits.label_rule.size_pt}
         onSave={(size_pt) => onSave({ ...rule, size_pt })}
       />
       <Percent label="Opacity, %" value={shown.opacity} onSave={(opacity) => onSave({ ...rule, opacity })} />

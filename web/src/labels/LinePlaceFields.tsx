@@ -3,9 +3,9 @@ import type { LabelRule } from "../api/types";
 import { Choice } from "../fields/Choice";
 import { filled } from "../fields/filled";
 import { Flag } from "../fields/Flag";
-import { Measured } from "../fields/Measured";
 import { Pair } from "../fields/Pair";
 import { defaults } from "../generated/defaults";
+import { NumberOf } from "../fields/NumberOf";
 
 type Places = NonNullable<LabelRule["lines"]>;
 
@@ -45,30 +45,12 @@ export function LinePlaceFields({
           ]}
           onChoose={(position) => keep({ position })}
         />
-        <Measured
-          label="One label in, mm"
-          value={shown.repeat_mm}
-          least={10}
-          most={2000}
-          onSave={(repeat_mm) => keep({ repeat_mm })}
-        />
+        <NumberOf label="One label in, mm" part="label_line_places" of="repeat_mm" given={shown} onSave={keep} />
         {shown.position !== "on" && (
-          <Measured
-            label="Line gap, mm"
-            value={shown.gap_mm}
-            least={0}
-            most={50}
-            onSave={(gap_mm) => keep({ gap_mm })}
-          />
+          <NumberOf label="Line gap, mm" part="label_line_places" of="gap_mm" given={shown} onSave={keep} />
         )}
         {shown.course === "curved" && (
-          <Measured
-            label="Sharpest bend, °"
-            value={shown.sharpest_deg}
-            least={5}
-            most={90}
-            onSave={(sharpest_deg) => keep({ sharpest_deg })}
-          />
+          <NumberOf label="Sharpest bend, °" part="label_line_places" of="sharpest_deg" given={shown} onSave={keep} />
         )}
       </Pair>
       {shown.position === "on" && (

@@ -7,6 +7,7 @@ import { Measured } from "../fields/Measured";
 import { Pair } from "../fields/Pair";
 import { Fold } from "../frame/Fold";
 import { defaults } from "../generated/defaults";
+import { limits } from "../generated/limits";
 
 type Places = NonNullable<LabelRule["points"]>;
 type Position = NonNullable<Places["positions"]>[number];
@@ -46,16 +47,14 @@ export function PointPlaceFields({
         <Measured
           label="Symbol gap, mm"
           value={shown.gap_mm}
-          least={0}
-          most={50}
+          limits={limits.label_point_places.gap_mm}
           onSave={(gap_mm) => onSave({ ...places, gap_mm })}
         />
         {shown.leader ? (
           <Measured
             label="Longest leader, mm"
             value={shown.leader_mm}
-            least={1}
-            most={100}
+            limits={limits.label_point_places.leader_mm}
             onSave={(leader_mm) => onSave({ ...places, leader_mm })}
           />
         ) : (

@@ -16,6 +16,8 @@ import { FillFields } from "../fields/FillFields";
 import { BackgroundChoice } from "../labels/BackgroundChoice";
 import { titleOf, useNotes } from "./useNotes";
 import type { Place } from "../page/onGround";
+import { limits } from "../generated/limits";
+import { NumberOf } from "../fields/NumberOf";
 
 const ENDS = [["", "nothing"], ...lineEnds] as const;
 const STROKE = { width_mm: 0.4, colour: "#8c2f39" };
@@ -50,21 +52,9 @@ export function NoteFields({ note }: { note: Note }) {
             colour={<Colour label="Colour of the note" value={shown.colour} onSave={(colour) => keep({ colour })} />}
           >
             <FaceChoice label="Typeface of the note" value={shown.face} wide onChoose={(face) => keep({ face })} />
-            <Measured
-              label="Size, pt"
-              value={shown.size_pt}
-              least={0.5}
-              most={1000}
-              onSave={(size_pt) => keep({ size_pt })}
-            />
+            <NumberOf label="Size, pt" part="note" of="size_pt" given={shown} onSave={keep} />
           </ColourBeside>
-          <Measured
-            label="Rotation, ° clockwise"
-            value={shown.rotation_deg}
-            least={-360}
-            most={360}
-            onSave={(rotation_deg) => keep({ rotation_deg })}
-          />
+          <NumberOf label="Rotation, ° clockwise" part="note" of="rotation_deg" given={shown} onSave={keep} />
           <BackgroundChoice
             label="Background of the note"
             shape={note.backing && (note.backing.shape ?? "box")}
@@ -86,8 +76,7 @@ export function NoteFields({ note }: { note: Note }) {
           <Measured
             label="Line width, mm"
             value={stroke.width_mm}
-            least={0.01}
-            most={100}
+            limits={limits.stroke.width_mm}
             onSave={(width_mm) => keep({ stroke: { ...stroke, width_mm } }, "Line of the note")}
           />
         </ColourBeside>
@@ -113,8 +102,7 @@ export function NoteFields({ note }: { note: Note }) {
           <Measured
             label="Size of the ends, mm"
             value={shown.end_mm}
-            least={0.1}
-            most={200}
+            limits={limits.note.end_mm}
             onSave={(end_mm) => keep({ end_mm }, "Ends of the note")}
           />
         </Pair>

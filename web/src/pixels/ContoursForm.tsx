@@ -23,22 +23,19 @@ export function ContoursForm({
         <Measured
           label={`Interval, ${unit}`}
           value={wanted.interval}
-          least={0.001}
-          most={1e6}
+          limits={{ least: 0.001, most: 1e6 }}
           onSave={(interval) => set({ interval })}
         />
         <Measured
           label={`Base, ${unit}`}
           value={wanted.base}
-          least={-1e6}
-          most={1e6}
+          limits={{ least: -1e6, most: 1e6 }}
           onSave={(base) => set({ base })}
         />
         <Measured
           label="Index line every"
           value={wanted.every}
-          least={1}
-          most={1000}
+          limits={{ least: 1, most: 1000 }}
           onSave={(every) => set({ every: Math.round(every) })}
         />
       </Pair>

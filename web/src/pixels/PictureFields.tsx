@@ -9,6 +9,7 @@ import { without } from "../fields/without";
 import { defaults } from "../generated/defaults";
 import { Box } from "@mui/material";
 import { Pair } from "../fields/Pair";
+import { limits } from "../generated/limits";
 
 type Look = Extract<RasterLook, { kind: "picture" }>;
 
@@ -26,8 +27,7 @@ export function PictureFields({
     <Measured
       label={`${label}, %`}
       value={shown[name]}
-      least={-100}
-      most={100}
+      limits={limits.picture_raster_look[name]}
       onSave={(value) => onSave(label, { ...look, [name]: value })}
     />
   );
@@ -42,8 +42,7 @@ export function PictureFields({
         <Measured
           label="Gamma"
           value={shown.gamma}
-          least={0.1}
-          most={10}
+          limits={limits.picture_raster_look.gamma}
           onSave={(gamma) => onSave("Gamma", { ...look, gamma })}
         />
         <Choice

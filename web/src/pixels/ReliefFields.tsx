@@ -3,6 +3,7 @@ import type { Light, Relief } from "../api/types";
 import { Choice } from "../fields/Choice";
 import { Measured } from "../fields/Measured";
 import { Pair } from "../fields/Pair";
+import { limits } from "../generated/limits";
 
 // Lights and exaggeration of a relief.
 export function ReliefFields({ relief, onSave }: { relief: Relief; onSave: (relief: Relief) => Promise<unknown> }) {
@@ -16,15 +17,13 @@ export function ReliefFields({ relief, onSave }: { relief: Relief; onSave: (reli
           <Measured
             label="Light from, °"
             value={known.azimuth_deg ?? 315}
-            least={0}
-            most={360}
+            limits={limits.light.azimuth_deg}
             onSave={(azimuth_deg) => light(index, { ...known, azimuth_deg })}
           />
           <Measured
             label="Above the horizon, °"
             value={known.altitude_deg ?? 45}
-            least={0}
-            most={90}
+            limits={limits.light.altitude_deg}
             onSave={(altitude_deg) => light(index, { ...known, altitude_deg })}
           />
         </Pair>
@@ -48,8 +47,7 @@ export function ReliefFields({ relief, onSave }: { relief: Relief; onSave: (reli
         <Measured
           label="Exaggeration"
           value={relief.exaggeration ?? 1}
-          least={0.01}
-          most={100}
+          limits={limits.relief.exaggeration}
           onSave={(exaggeration) => onSave({ ...relief, exaggeration })}
         />
         <Choice

@@ -3,6 +3,7 @@ import type { RasterLook, Relief } from "../api/types";
 import { Flag } from "../fields/Flag";
 import { Measured } from "../fields/Measured";
 import { ReliefFields } from "./ReliefFields";
+import { limits } from "../generated/limits";
 
 type Look = Extract<RasterLook, { kind: "shading" }>;
 
@@ -23,8 +24,7 @@ export function ShadingFields({
       <Measured
         label="Opacity of the shades, %"
         value={look.strength ?? 100}
-        least={0}
-        most={100}
+        limits={limits.shading_raster_look.strength}
         onSave={(strength) => onSave("Opacity of the shades", { ...look, strength })}
       />
       <Flag

@@ -6,6 +6,7 @@ import { defaults } from "../generated/defaults";
 import { Pair } from "../fields/Pair";
 import { FORMATS } from "./inWords";
 import type { FormOf } from "./order";
+import { limits } from "../generated/limits";
 
 // What images show and how they are written.
 export function ImageFields({
@@ -56,8 +57,7 @@ export function ImageFields({
         <Measured
           label="Quality, 10–100"
           value={image.quality}
-          least={10}
-          most={100}
+          limits={limits.images_form.quality}
           onSave={(quality) => change({ quality: Math.round(quality) })}
         />
       )}

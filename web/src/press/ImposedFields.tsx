@@ -1,11 +1,11 @@
 import { Choice } from "../fields/Choice";
 import { Flag } from "../fields/Flag";
-import { Measured } from "../fields/Measured";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
 import { pageSizes } from "../generated/kinds";
 import { Pair } from "../fields/Pair";
 import type { FormOf } from "./order";
+import { NumberOf } from "../fields/NumberOf";
 
 type Imposed = FormOf<"imposed">;
 
@@ -51,45 +51,13 @@ export function ImposedFields({
       />
       {several && (
         <>
-          <Measured
-            label="Beside each other"
-            value={imposed.across}
-            least={1}
-            most={10}
-            onSave={(n) => change({ across: Math.round(n) })}
-          />
-          <Measured
-            label="Below each other"
-            value={imposed.down}
-            least={1}
-            most={10}
-            onSave={(n) => change({ down: Math.round(n) })}
-          />
-          <Measured
-            label="Gap, mm"
-            value={imposed.gap_mm}
-            least={0}
-            most={100}
-            onSave={(gap_mm) => change({ gap_mm })}
-          />
+          <NumberOf label="Beside each other" part="imposed_form" of="across" given={imposed} onSave={change} />
+          <NumberOf label="Below each other" part="imposed_form" of="down" given={imposed} onSave={change} />
+          <NumberOf label="Gap, mm" part="imposed_form" of="gap_mm" given={imposed} onSave={change} />
         </>
       )}
-      <Measured
-        label="Paper margin, mm"
-        value={imposed.margin_mm}
-        least={0}
-        most={100}
-        onSave={(margin_mm) => change({ margin_mm })}
-      />
-      {parts && (
-        <Measured
-          label="Overlap, mm"
-          value={imposed.overlap_mm}
-          least={0}
-          most={100}
-          onSave={(overlap_mm) => change({ overlap_mm })}
-        />
-      )}
+      <NumberOf label="Paper margin, mm" part="imposed_form" of="margin_mm" given={imposed} onSave={change} />
+      {parts && <NumberOf label="Overlap, mm" part="imposed_form" of="overlap_mm" given={imposed} onSave={change} />}
       <Flag
         label={parts ? "Cut and register marks" : "Cut marks"}
         value={imposed.marks}

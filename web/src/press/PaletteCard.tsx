@@ -16,6 +16,7 @@ import { defaults } from "../generated/defaults";
 import { pressProfiles } from "../generated/kinds";
 import { whole } from "./order";
 import type { OrderDraft } from "./useOrder";
+import { limits } from "../generated/limits";
 
 const PROCESS = ["Cyan, %", "Magenta, %", "Yellow, %", "Black, %"] as const;
 
@@ -123,8 +124,7 @@ function InkFields({ ink, onPut }: { ink: Ink; onPut: (ink: Ink | null) => Promi
             key={label}
             label={label}
             value={ink.cmyk[place]!}
-            least={0}
-            most={100}
+            limits={limits.ink.cmyk}
             onSave={(value) => onPut({ ...ink, cmyk: ink.cmyk.map((old, at) => (at === place ? value : old)) })}
           />
         ))}

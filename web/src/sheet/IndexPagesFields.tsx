@@ -8,6 +8,7 @@ import { filled } from "../fields/filled";
 import { Measured } from "../fields/Measured";
 import { Pair } from "../fields/Pair";
 import { defaults } from "../generated/defaults";
+import { limits } from "../generated/limits";
 
 // Where the index sheet stands in the book, and in how many parts.
 export function IndexPagesFields() {
@@ -31,15 +32,13 @@ export function IndexPagesFields() {
         <Measured
           label="Parts across"
           value={shown.across}
-          least={1}
-          most={12}
+          limits={limits.index_pages.across}
           onSave={(across) => keep({ across: Math.round(across) }, "Parts of the index sheet")}
         />
         <Measured
           label="Parts down"
           value={shown.down}
-          least={1}
-          most={12}
+          limits={limits.index_pages.down}
           onSave={(down) => keep({ down: Math.round(down) }, "Parts of the index sheet")}
         />
       </Pair>

@@ -3,12 +3,12 @@ import type { ElementOf } from "../api/types";
 import { toldElsewhere } from "../api/toldElsewhere";
 import { Choice } from "../fields/Choice";
 import { Flag } from "../fields/Flag";
-import { Measured } from "../fields/Measured";
 import { Pair } from "../fields/Pair";
 import { lineEnds } from "../generated/kinds";
 import { whole } from "./kinds";
 import { bentAgain, straightened, type Shares } from "./bends";
 import { useDrawnLine } from "./hand";
+import { NumberOf } from "../fields/NumberOf";
 
 type Line = ElementOf<"line">;
 
@@ -68,13 +68,7 @@ export function LineFields({ element, onSave }: { element: Line; onSave: (patch:
           onChoose={(end) => onSave({ last_end: end === "" ? undefined : end })}
         />
         {(element.first_end || element.last_end) && (
-          <Measured
-            label="Their size, mm"
-            value={shown.end_mm}
-            least={0.1}
-            most={200}
-            onSave={(end_mm) => onSave({ end_mm })}
-          />
+          <NumberOf label="Their size, mm" part="line_element" of="end_mm" given={shown} onSave={onSave} />
         )}
       </Pair>
     </Box>

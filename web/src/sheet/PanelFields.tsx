@@ -15,10 +15,12 @@ import { defaults } from "../generated/defaults";
 import { readNumber } from "../api/words";
 import { toldElsewhere } from "../api/toldElsewhere";
 import { whole } from "./kinds";
+import { limits } from "../generated/limits";
+import { NumberOf } from "../fields/NumberOf";
 
 type Backed = ElementOf<"text"> | ElementOf<"legend"> | ElementOf<"box"> | ElementOf<"ellipse">;
 type Panel = Backed | ElementOf<"line"> | ElementOf<"neatline">;
-type Keep<E> = (patch: Partial<E>) => Promise<unknown>;
+type Save<E> = (patch: Partial<E>) => Promise<unknown>;
 
 const isBacked = (element: Panel): element is Backed =>
   element.kind === "text" || element.kind === "legend" || element.kind === "box" || element.kind === "ellipse";
@@ -32,7 +34,7 @@ const AREAS = [
 ] as const;
 
 // What lies behind an element, or what it is: its area, the line round it, its corners, its shadow.
-export function PanelFields({ element, onSave }: { element: Panel; onSave: Keep<Panel> }) {
+export function PanelFields({ element, onSave }: { element: Panel; onSave: Save<Panel> }) {
   const stroke = element.stroke;
   const drawn = filled(stroke, defaults.stroke);
   const removable = element.kind === "text" || element.kind === "legend";
@@ -51,8 +53,7 @@ export function PanelFields({ element, onSave }: { element: Panel; onSave: Keep<
           <Measured
             label="Line, mm"
             value={drawn.width_mm}
-            least={0.01}
-            most={100}
+            limits={limits.stroke.width_mm}
             onSave={(width_mm) => onSave({ stroke: { ...stroke, width_mm } })}
           />
         )}
@@ -71,7 +72,7 @@ export function PanelFields({ element, onSave }: { element: Panel; onSave: Keep<
 }
 
 // One radius for all corners, or four: upper left, upper right, lower right, lower left.
-function Corners({ element, onSave }: { element: Exclude<Backed, ElementOf<"ellipse">>; onSave: Keep<Panel> }) {
+function Corners({ element, onSave }: { element: Exclude<Backed, ElementOf<"ellipse">>; onSave: Save<Panel> }) {
   const shown = element.corners_mm ?? [whole(element).corner_mm];
   return (
     <Field
@@ -93,7 +94,7 @@ function Corners({ element, onSave }: { element: Exclude<Backed, ElementOf<"elli
   );
 }
 
-function AreaFields({ element, onSave }: { element: Backed; onSave: Keep<Panel> }) {
+function AreaFields({ element, onSave }: { element: Backed; onSave: Save<Panel> }) {
   const { fill, gradient } = element;
   const choose = (kind: "none" | "colour" | "gradient") =>
     onSave({
@@ -145,8 +146,7 @@ function GradientFields({
           <Measured
             label="Direction, ° clockwise"
             value={shown.direction_deg}
-            least={-360}
-            most={360}
+            limits={limits.gradient.direction_deg}
             onSave={(direction_deg) => onSave({ ...gradient, direction_deg })}
           />
         )}
@@ -219,21 +219,9 @@ export function ShadowFields({
         <ColourBeside
           colour={<Colour label="Colour of the shadow" value={shown.colour} onSave={(colour) => keep({ colour })} />}
         >
-          <Measured
-            label="To the right, mm"
-            value={shown.dx_mm}
-            least={-100}
-            most={100}
-            onSave={(dx_mm) => keep({ dx_mm })}
-          />
-          <Measured label="Down, mm" value={shown.dy_mm} least={-100} most={100} onSave={(dy_mm) => keep({ dy_mm })} />
-          <Measured
-            label="Soft edge, mm"
-            value={shown.soft_mm}
-            least={0}
-            most={50}
-            onSave={(soft_mm) => keep({ soft_mm })}
-          />
+          <NumberOf label="To the right, mm" part="shadow" of="dx_mm" given={shown} onSave={keep} />
+          <NumberOf label="Down, mm" part="shadow" of="dy_mm" given={shown} onSave={keep} />
+          <NumberOf label="Soft edge, mm" part="shadow" of="soft_mm" given={shown} onSave={keep} />
           <Percent label="Opacity, %" value={shown.opacity} onSave={(opacity) => keep({ opacity })} />
         </ColourBeside>
       )}

@@ -11,6 +11,8 @@ import { Pair } from "../fields/Pair";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
 import { whole } from "./kinds";
+import { limits } from "../generated/limits";
+import { NumberOf } from "../fields/NumberOf";
 
 type Text = ElementOf<"text">;
 
@@ -37,42 +39,18 @@ export function ParagraphFields({
   return (
     <>
       <Pair>
-        <Measured
+        <NumberOf
           label="Between paragraphs, mm"
-          value={shown.paragraph_gap_mm}
-          least={0}
-          most={200}
-          onSave={(paragraph_gap_mm) => onSave({ paragraph_gap_mm })}
+          part="text_element"
+          of="paragraph_gap_mm"
+          given={shown}
+          onSave={onSave}
         />
-        <Measured
-          label="First line, mm"
-          value={shown.first_indent_mm}
-          least={-200}
-          most={200}
-          onSave={(first_indent_mm) => onSave({ first_indent_mm })}
-        />
-        <Measured
-          label="Left, mm"
-          value={shown.indent_mm}
-          least={0}
-          most={1000}
-          onSave={(indent_mm) => onSave({ indent_mm })}
-        />
-        <Measured
-          label="Right, mm"
-          value={shown.right_indent_mm}
-          least={0}
-          most={1000}
-          onSave={(right_indent_mm) => onSave({ right_indent_mm })}
-        />
-        <Measured label="Columns" value={shown.columns} least={1} most={12} onSave={(columns) => onSave({ columns })} />
-        <Measured
-          label="Column gap, mm"
-          value={shown.column_gap_mm}
-          least={0}
-          most={500}
-          onSave={(column_gap_mm) => onSave({ column_gap_mm })}
-        />
+        <NumberOf label="First line, mm" part="text_element" of="first_indent_mm" given={shown} onSave={onSave} />
+        <NumberOf label="Left, mm" part="text_element" of="indent_mm" given={shown} onSave={onSave} />
+        <NumberOf label="Right, mm" part="text_element" of="right_indent_mm" given={shown} onSave={onSave} />
+        <NumberOf label="Columns" part="text_element" of="columns" given={shown} onSave={onSave} />
+        <NumberOf label="Column gap, mm" part="text_element" of="column_gap_mm" given={shown} onSave={onSave} />
       </Pair>
       <Flag
         label="Hyphenated, in the book’s language"
@@ -87,8 +65,7 @@ export function ParagraphFields({
               <Measured
                 label="Tab at, mm"
                 value={tab.at_mm}
-                least={0}
-                most={5000}
+                limits={limits.tab_stop.at_mm}
                 onSave={(at_mm) => change(index, { at_mm })}
               />
               <Choice

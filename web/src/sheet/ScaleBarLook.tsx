@@ -3,10 +3,10 @@ import { Choice } from "../fields/Choice";
 import { Colour } from "../fields/Colour";
 import { ColourBeside } from "../fields/ColourBeside";
 import { HaloField } from "../fields/HaloField";
-import { Measured } from "../fields/Measured";
 import { barStyles } from "../generated/kinds";
 import { whole } from "./kinds";
 import type { Keep } from "./scaleBar";
+import { NumberOf } from "../fields/NumberOf";
 
 // How a scale bar is drawn.
 export function LookFields({ element, onSave }: { element: ScaleBarElement; onSave: Keep }) {
@@ -47,53 +47,17 @@ export function LookFields({ element, onSave }: { element: ScaleBarElement; onSa
         />
       )}
       {ticked ? (
-        <Measured
-          label="Ticks, mm"
-          value={shown.tick_mm}
-          least={0.1}
-          most={50}
-          onSave={(tick_mm) => onSave({ tick_mm })}
-        />
+        <NumberOf label="Ticks, mm" part="scale_bar_element" of="tick_mm" given={shown} onSave={onSave} />
       ) : (
-        <Measured
-          label="Height, mm"
-          value={shown.height_mm}
-          least={0.1}
-          most={50}
-          onSave={(height_mm) => onSave({ height_mm })}
-        />
+        <NumberOf label="Height, mm" part="scale_bar_element" of="height_mm" given={shown} onSave={onSave} />
       )}
       {style === "double_chequered" ? (
-        <Measured
-          label="Between rows, mm"
-          value={shown.gap_mm}
-          least={0}
-          most={50}
-          onSave={(gap_mm) => onSave({ gap_mm })}
-        />
+        <NumberOf label="Between rows, mm" part="scale_bar_element" of="gap_mm" given={shown} onSave={onSave} />
       ) : (
-        <Measured
-          label="Line, mm"
-          value={shown.stroke_mm}
-          least={0.01}
-          most={5}
-          onSave={(stroke_mm) => onSave({ stroke_mm })}
-        />
+        <NumberOf label="Line, mm" part="scale_bar_element" of="stroke_mm" given={shown} onSave={onSave} />
       )}
-      <Measured
-        label="Type size, pt"
-        value={shown.size_pt}
-        least={1}
-        most={100}
-        onSave={(size_pt) => onSave({ size_pt })}
-      />
-      <Measured
-        label="Label gap, mm"
-        value={shown.label_gap_mm}
-        least={0}
-        most={50}
-        onSave={(label_gap_mm) => onSave({ label_gap_mm })}
-      />
+      <NumberOf label="Type size, pt" part="scale_bar_element" of="size_pt" given={shown} onSave={onSave} />
+      <NumberOf label="Label gap, mm" part="scale_bar_element" of="label_gap_mm" given={shown} onSave={onSave} />
       <HaloField halo={element.halo} onSave={(halo) => onSave({ halo })} />
       <Choice
         label="Backing"

@@ -2,10 +2,10 @@ import { Box } from "@mui/material";
 import type { ScaleBarElement } from "../api/types";
 import { Choice } from "../fields/Choice";
 import { Field } from "../fields/Field";
-import { Measured } from "../fields/Measured";
 import { FrameChoice } from "./FrameChoice";
 import { whole } from "./kinds";
 import { GRID, type Keep } from "./scaleBar";
+import { NumberOf } from "../fields/NumberOf";
 
 // Where a scale bar is true, and how far off it may be elsewhere.
 export function MeasureFields({ element, onSave }: { element: ScaleBarElement; onSave: Keep }) {
@@ -24,12 +24,12 @@ export function MeasureFields({ element, onSave }: { element: ScaleBarElement; o
         ]}
         onChoose={(measured) => onSave({ measured })}
       />
-      <Measured
+      <NumberOf
         label="Error limit, %"
-        value={shown.error_limit_percent}
-        least={0.001}
-        most={100}
-        onSave={(error_limit_percent) => onSave({ error_limit_percent })}
+        part="scale_bar_element"
+        of="error_limit_percent"
+        given={shown}
+        onSave={onSave}
       />
       <Choice
         label="If exceeded"

@@ -2,11 +2,10 @@ import { Box } from "@mui/material";
 import type { ScaleBarElement } from "../api/types";
 import { Choice } from "../fields/Choice";
 import { Field } from "../fields/Field";
-import { Measured } from "../fields/Measured";
-import { WholeNumber } from "../fields/WholeNumber";
 import { barUnits } from "../generated/kinds";
 import { whole } from "./kinds";
 import { GRID, type Keep } from "./scaleBar";
+import { NumberOf } from "../fields/NumberOf";
 
 const PLACES = [
   ["none", "none"],
@@ -28,16 +27,10 @@ export function UnitFields({ element, onSave }: { element: ScaleBarElement; onSa
         onChoose={(units) => onSave({ second_units: units === "none" ? undefined : units })}
       />
       {units.includes("paces") && (
-        <Measured label="Pace, m" value={shown.pace_m} least={0.1} most={3} onSave={(pace_m) => onSave({ pace_m })} />
+        <NumberOf label="Pace, m" part="scale_bar_element" of="pace_m" given={shown} onSave={onSave} />
       )}
       {units.includes("minutes") && (
-        <Measured
-          label="Walk, km an hour"
-          value={shown.walk_kmh}
-          least={0.1}
-          most={30}
-          onSave={(walk_kmh) => onSave({ walk_kmh })}
-        />
+        <NumberOf label="Walk, km an hour" part="scale_bar_element" of="walk_kmh" given={shown} onSave={onSave} />
       )}
       <Field
         label="Division length"
@@ -45,11 +38,21 @@ export function UnitFields({ element, onSave }: { element: ScaleBarElement; onSa
         placeholder="round"
         onSave={(text) => onSave({ division_length: text.trim() || undefined })}
       />
-      <WholeNumber label="Divisions" value={element.divisions} onSave={(divisions) => onSave({ divisions })} />
-      <WholeNumber
+      <NumberOf
+        label="Divisions"
+        part="scale_bar_element"
+        of="divisions"
+        given={element}
+        placeholder="as fits"
+        onSave={onSave}
+      />
+      <NumberOf
         label="Extension left of zero"
-        value={element.extension}
-        onSave={(extension) => onSave({ extension })}
+        part="scale_bar_element"
+        of="extension"
+        given={element}
+        placeholder="as fits"
+        onSave={onSave}
       />
     </Box>
   );
@@ -96,7 +99,14 @@ export function MarkFields({ element, onSave }: { element: ScaleBarElement; onSa
         placeholder="as usual"
         onSave={(text) => onSave({ unit_text: text.trim() || undefined })}
       />
-      <WholeNumber label="Decimals" value={element.decimals} onSave={(decimals) => onSave({ decimals })} />
+      <NumberOf
+        label="Decimals"
+        part="scale_bar_element"
+        of="decimals"
+        given={element}
+        placeholder="as fits"
+        onSave={onSave}
+      />
       <Choice
         label="Thousands"
         value={shown.thousands}

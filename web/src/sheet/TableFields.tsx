@@ -16,10 +16,9 @@ import { ConditionEditor } from "../fields/ConditionEditor";
 import { Field } from "../fields/Field";
 import { Flag } from "../fields/Flag";
 import { Measured } from "../fields/Measured";
-import { Points } from "../fields/Points";
+import { NumberOrNone } from "../fields/NumberOrNone";
 import { Pair } from "../fields/Pair";
 import { useFeatureAttributes, useSheetAttributes } from "../fields/sheetConditions";
-import { WholeNumber } from "../fields/WholeNumber";
 import { filled } from "../fields/filled";
 import { Heading } from "../frame/Card";
 import { Fold } from "../frame/Fold";
@@ -29,6 +28,8 @@ import { ContinuesChoice } from "./ContinuesChoice";
 import { FaceChoice } from "../fields/FaceChoice";
 import { whole } from "./kinds";
 import { titleOf } from "./useElements";
+import { limits } from "../generated/limits";
+import { NumberOf } from "../fields/NumberOf";
 
 type Table = ElementOf<"table">;
 
@@ -148,35 +149,19 @@ export function TableFields({
         <ColourBeside
           colour={<Colour label="Colour of the table" value={shown.colour} onSave={(colour) => onSave({ colour })} />}
         >
-          <Measured
-            label="Size, pt"
-            value={shown.size_pt}
-            least={1}
-            most={500}
-            onSave={(size_pt) => onSave({ size_pt })}
-          />
-          <Points
+          <NumberOf label="Size, pt" part="table_element" of="size_pt" given={shown} onSave={onSave} />
+          <NumberOf
             label="Minimum size, pt"
-            value={element.minimum_pt}
+            part="table_element"
+            of="minimum_pt"
+            given={element}
             placeholder="never"
-            onSave={(minimum_pt) => onSave({ minimum_pt })}
+            onSave={onSave}
           />
           <FaceChoice wide label="Cells" value={shown.face} onChoose={(face) => onSave({ face })} />
           <FaceChoice wide label="Titles" value={shown.head_face} onChoose={(head_face) => onSave({ head_face })} />
-          <Measured
-            label="Padding, mm"
-            value={shown.padding_mm}
-            least={0}
-            most={50}
-            onSave={(padding_mm) => onSave({ padding_mm })}
-          />
-          <Measured
-            label="Line height"
-            value={shown.line_height}
-            least={0.5}
-            most={5}
-            onSave={(line_height) => onSave({ line_height })}
-          />
+          <NumberOf label="Padding, mm" part="table_element" of="padding_mm" given={shown} onSave={onSave} />
+          <NumberOf label="Line height" part="table_element" of="line_height" given={shown} onSave={onSave} />
         </ColourBeside>
       </Box>
       <Fold title="Lines and areas">
@@ -210,8 +195,7 @@ export function TableFields({
             <Measured
               label="Lines below rows, mm"
               value={filled(shown.rule, defaults.stroke).width_mm}
-              least={0.01}
-              most={100}
+              limits={limits.stroke.width_mm}
               onSave={(width_mm) => onSave({ rule: { ...shown.rule, width_mm } })}
             />
           </Box>
@@ -396,10 +380,11 @@ function Columns({
                 />
                 {element.layer && (
                   <>
-                    <WholeNumber
+                    <NumberOrNone
                       label="Decimals"
                       placeholder="as they are"
                       value={column.decimals}
+                      limits={limits.table_column.decimals}
                       onSave={(decimals) => change(index, { decimals })}
                     />
                     <Field

@@ -14,16 +14,15 @@ import { BringIn } from "./BringIn";
 import { useLayout } from "./layout";
 import { Choice } from "../fields/Choice";
 import { Colour } from "../fields/Colour";
-import { Measured } from "../fields/Measured";
-import { Points } from "../fields/Points";
 import { ColourBeside } from "../fields/ColourBeside";
 import { familyTitle, weightTitle } from "../fields/faces";
 import { whole } from "./kinds";
+import { NumberOf } from "../fields/NumberOf";
 
 type Text = ElementOf<"text">;
 type Typed = Text | ElementOf<"grid_note">;
 type Type = Partial<Omit<Text, "kind" | "text">>;
-type Keep<E> = (patch: Partial<E>) => Promise<unknown>;
+type Save<E> = (patch: Partial<E>) => Promise<unknown>;
 
 const ACROSS = [
   ["left", "left"],
@@ -38,7 +37,7 @@ const DOWN = [
 ] as const;
 
 // A text element: what it says, with live text from a list, and its type.
-export function TextFields({ element, onSave }: { element: Text; onSave: Keep<Text> }) {
+export function TextFields({ element, onSave }: { element: Text; onSave: Save<Text> }) {
   return (
     <Box sx={{ display: "grid", gap: 1.25 }}>
       <StyledText
@@ -114,13 +113,7 @@ export function TypeFields({ element, onSave }: { element: Typed; onSave: (patch
           choices={weights.map((weight) => [String(weight), weightTitle(weight)] as const)}
           onChoose={(weight) => choose(face.family, Number(weight), face.italic)}
         />
-        <Measured
-          label="Size, pt"
-          value={shown.size_pt}
-          least={1}
-          most={500}
-          onSave={(size_pt) => onSave({ size_pt })}
-        />
+        <NumberOf label="Size, pt" part="text_element" of="size_pt" given={shown} onSave={onSave} />
         <Choice
           label="Style"
           value={face.italic ? "italic" : "roman"}
@@ -134,32 +127,16 @@ export function TypeFields({ element, onSave }: { element: Typed; onSave: (patch
         />
         <Choice label="Across" value={shown.align} choices={ACROSS} onChoose={(align) => onSave({ align })} />
         <Choice label="Down" value={shown.anchor} choices={DOWN} onChoose={(anchor) => onSave({ anchor })} />
-        <Measured
-          label="Line height"
-          value={shown.line_height}
-          least={0.5}
-          most={5}
-          onSave={(line_height) => onSave({ line_height })}
-        />
-        <Measured
-          label="Tracking, pt"
-          value={shown.tracking_pt}
-          least={-20}
-          most={100}
-          onSave={(tracking_pt) => onSave({ tracking_pt })}
-        />
-        <Measured
-          label="Padding, mm"
-          value={shown.padding_mm}
-          least={0}
-          most={200}
-          onSave={(padding_mm) => onSave({ padding_mm })}
-        />
-        <Points
+        <NumberOf label="Line height" part="text_element" of="line_height" given={shown} onSave={onSave} />
+        <NumberOf label="Tracking, pt" part="text_element" of="tracking_pt" given={shown} onSave={onSave} />
+        <NumberOf label="Padding, mm" part="text_element" of="padding_mm" given={shown} onSave={onSave} />
+        <NumberOf
           label="Minimum size, pt"
-          value={element.minimum_pt}
+          part="text_element"
+          of="minimum_pt"
+          given={element}
           placeholder="never"
-          onSave={(minimum_pt) => onSave({ minimum_pt })}
+          onSave={onSave}
         />
       </ColourBeside>
       <BringIn

@@ -11,6 +11,7 @@ import { Part } from "./SymbolEditor";
 import { FileInput } from "../fields/FileInput";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
+import { limits } from "../generated/limits";
 
 // The mark of a point: one of the drawings, its colour and size, a line round it.
 export function MarkerEditor({
@@ -39,8 +40,7 @@ export function MarkerEditor({
         <Measured
           label="Size, mm"
           value={marker.size_mm}
-          least={0.1}
-          most={200}
+          limits={limits.symbol_marker.size_mm}
           onSave={(size_mm) => onSave({ ...marker, size_mm })}
         />
         <Drawings marker={marker} name={name} onChoose={(shape) => onSave({ ...marker, shape })} />
@@ -63,8 +63,7 @@ export function MarkerEditor({
           <Measured
             label="Width, mm"
             value={shown.width_mm}
-            least={0.01}
-            most={20}
+            limits={limits.stroke.width_mm}
             onSave={(width_mm) => onSave({ ...marker, outline: { ...outline, width_mm } })}
           />
         </Part>

@@ -13,6 +13,9 @@ import { defaults } from "../generated/defaults";
 import { layerKindTraits } from "../generated/kinds";
 import { MarkerEditor } from "./MarkerEditor";
 import { without } from "../fields/without";
+import { limits } from "../generated/limits";
+import { percentage } from "../fields/limits";
+import { NumberOf } from "../fields/NumberOf";
 
 type Keep = (symbol: MapSymbol) => Promise<unknown>;
 
@@ -94,8 +97,7 @@ export function SymbolEditor({
           <Measured
             label="Opacity, %"
             value={Math.round(fill.opacity * 100)}
-            least={0}
-            most={100}
+            limits={percentage}
             onSave={(percent) => onSave({ ...symbol, fill: { ...symbol.fill!, opacity: percent / 100 } })}
           />
         </Part>
@@ -186,13 +188,7 @@ function StrokePart({
       about={name}
       colour={<Colour label={`Colour of ${name}`} value={drawn.colour} onSave={(colour) => onChange({ colour })} />}
     >
-      <Measured
-        label="Width, mm"
-        value={drawn.width_mm}
-        least={0.01}
-        most={100}
-        onSave={(width_mm) => onChange({ width_mm })}
-      />
+      <NumberOf label="Width, mm" part="stroke" of="width_mm" given={drawn} onSave={onChange} />
       <Choice
         label="Dash"
         value={dashTitle(stroke)}
@@ -208,8 +204,7 @@ function StrokePart({
           <Measured
             label="Opacity, %"
             value={Math.round(drawn.opacity * 100)}
-            least={0}
-            most={100}
+            limits={percentage}
             onSave={(percent) => onChange({ opacity: percent / 100 })}
           />
           <Box sx={{ gridColumn: "1 / -1" }}>
@@ -254,22 +249,19 @@ function PatternPart({
       <Measured
         label="Apart, mm"
         value={shown.spacing_mm}
-        least={0.2}
-        most={200}
+        limits={limits.symbol_pattern.spacing_mm}
         onSave={(spacing_mm) => onSave({ ...pattern, spacing_mm })}
       />
       <Measured
         label="Width, mm"
         value={shown.width_mm}
-        least={0.01}
-        most={100}
+        limits={limits.symbol_pattern.width_mm}
         onSave={(width_mm) => onSave({ ...pattern, width_mm })}
       />
       <Measured
         label="Rotation, ° clockwise"
         value={shown.angle_deg}
-        least={-360}
-        most={360}
+        limits={limits.symbol_pattern.angle_deg}
         onSave={(angle_deg) => onSave({ ...pattern, angle_deg })}
       />
     </Part>

@@ -9,6 +9,7 @@ import { defaults } from "../generated/defaults";
 import { PatternNames } from "./PatternNames";
 import { PlaceNameFields } from "./PlaceNameFields";
 import { AttributeChoice } from "./SettingsCard";
+import { limits } from "../generated/limits";
 
 // The pattern of names, with what it would call the sheets beside what they are called.
 export function NamesSettings({
@@ -42,8 +43,7 @@ export function NamesSettings({
         <Measured
           label="Digits at least"
           value={shown.digits}
-          least={1}
-          most={9}
+          limits={limits.index_naming.digits}
           onSave={async (digits) => set({ digits: Math.round(digits) })}
         />
       )}

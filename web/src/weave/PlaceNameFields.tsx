@@ -5,6 +5,7 @@ import { Field } from "../fields/Field";
 import { Measured } from "../fields/Measured";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
+import { limits } from "../generated/limits";
 
 // How names by column and row are put together.
 export function PlaceNameFields({ naming, onSet }: { naming: Naming; onSet: (patch: Partial<Naming>) => void }) {
@@ -57,8 +58,7 @@ export function PlaceNameFields({ naming, onSet }: { naming: Naming; onSet: (pat
         <Measured
           label="Digits at least"
           value={shown.digits}
-          least={1}
-          most={9}
+          limits={limits.index_naming.digits}
           onSave={async (digits) => onSet({ digits: Math.round(digits) })}
         />
       </Box>

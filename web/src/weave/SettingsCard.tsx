@@ -13,6 +13,7 @@ import { Measured } from "../fields/Measured";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
 import type { Trial } from "./useIndexTrial";
+import { limits } from "../generated/limits";
 
 export interface Trying {
   // The index as it would be.
@@ -143,8 +144,7 @@ export function GridSettings({ index, onTry }: Trying) {
                   key={axis}
                   label={axis === "x" ? "East" : "North"}
                   value={origin[axis] ?? 0}
-                  least={-1e9}
-                  most={1e9}
+                  limits={{ least: -1e9, most: 1e9 }}
                   onSave={async (value) => onTry({ origin: { [axis]: value } } as IndexPatch)}
                 />
               ))}
@@ -201,8 +201,7 @@ export function GridSettings({ index, onTry }: Trying) {
         <Measured
           label="Minimum share of a cell, %"
           value={Math.round(index.keep * 1000) / 10}
-          least={0.1}
-          most={100}
+          limits={{ least: 0.1, most: 100 }}
           onSave={async (value) => onTry({ keep: value / 100 })}
         />
       )}
@@ -218,8 +217,7 @@ export function StripSettings({ index, onTry }: Trying) {
       <Measured
         label="Clearance beside the line, mm"
         value={shown.clearance_mm}
-        least={0}
-        most={1000}
+        limits={limits.index.clearance_mm}
         onSave={async (clearance_mm) => onTry({ clearance_mm })}
       />
       <Choice
@@ -235,8 +233,7 @@ export function StripSettings({ index, onTry }: Trying) {
         <Measured
           label="Maximum rotation, °"
           value={shown.maximum_rotation_deg}
-          least={0}
-          most={180}
+          limits={limits.index.maximum_rotation_deg}
           onSave={async (maximum_rotation_deg) => onTry({ maximum_rotation_deg })}
         />
       )}

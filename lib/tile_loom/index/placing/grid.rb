@@ -229,21 +229,21 @@ module TileLoom
       def refuse_too_many(one_way = nil)
         total = one_way || rows * columns
         return if total <= @most * PLACES
-        notices =
+        cells =
           if one_way
             "more than #{Units::Number.grouped(@most)} cells one way"
           else
             "up to #{Units::Number.grouped(total)} cells (#{Units::Number.grouped(columns)} columns by " \
               "#{Units::Number.grouped(rows)} rows)"
           end
-        refuse(total, notices)
+        refuse(total, cells)
       end
 
-      def refuse(total, notices)
+      def refuse(total, cells)
         raise Refusal.new(
           "index.too_many_cells",
           scale: Units::Number.ratio(size.scale),
-          notices: notices,
+          cells: cells,
           most: Units::Number.grouped(@most),
           smaller_scale: Units::Number.ratio(smaller_scale(total)),
           at: "/index/scale"

@@ -9,6 +9,7 @@ import { Heading } from "../../frame/Card";
 import { Measured } from "../../fields/Measured";
 import { BookLabels } from "./BookLabels";
 import { keyOf, type Labels, type PlacedLabel } from "./useLabels";
+import { limits } from "../../generated/limits";
 
 // What an entry is about, by the label that the page has of it, if it has one.
 const about = (entry: LabelByHand) =>
@@ -147,8 +148,7 @@ function PickedLabel({ labels, label }: { labels: Labels; label: PlacedLabel }) 
       <Measured
         label="Rotation, ° clockwise"
         value={own?.rotation_deg ?? 0}
-        least={-360}
-        most={360}
+        limits={limits.label_by_hand.rotation_deg}
         onSave={(rotation_deg) =>
           edit(
             {

@@ -3,16 +3,14 @@ import { Choice } from "../../fields/Choice";
 import { Colour } from "../../fields/Colour";
 import { ColourBeside } from "../../fields/ColourBeside";
 import { Flag } from "../../fields/Flag";
-import { Field } from "../../fields/Field";
-import { Measured } from "../../fields/Measured";
 import { filled } from "../../fields/filled";
-import { readNumber } from "../../api/words";
 import { defaults } from "../../generated/defaults";
 import { FaceChoice } from "../../fields/FaceChoice";
 import { FillFields } from "../../fields/FillFields";
 import { whole } from "../kinds";
 import { useLayout } from "../layout";
 import type { KeepFrame } from "./FrameFields";
+import { NumberOf } from "../../fields/NumberOf";
 
 // The cells of the index over the ground of a frame.
 export function CellsFields({ element, onSave }: { element: GriddedElement; onSave: KeepFrame }) {
@@ -28,13 +26,7 @@ export function CellsFields({ element, onSave }: { element: GriddedElement; onSa
       <ColourBeside
         colour={<Colour label="Colour of the cells" value={shown.colour} onSave={(colour) => keep({ colour })} />}
       >
-        <Measured
-          label="Line, mm"
-          value={shown.width_mm}
-          least={0}
-          most={20}
-          onSave={(width_mm) => keep({ width_mm })}
-        />
+        <NumberOf label="Line, mm" part="cells_shown" of="width_mm" given={shown} onSave={keep} />
         <Choice
           label="Labels"
           value={shown.labels}
@@ -53,16 +45,13 @@ export function CellsFields({ element, onSave }: { element: GriddedElement; onSa
             colour={<Colour label="Halo of the labels" value={shown.halo} onSave={(halo) => keep({ halo })} />}
           >
             <FaceChoice label="Typeface" value={shown.face} onChoose={(face) => keep({ face })} />
-            <Field
+            <NumberOf
               label="Size, pt"
-              value={cells.size_pt === undefined ? "" : String(cells.size_pt)}
+              part="cells_shown"
+              of="size_pt"
+              given={cells}
               placeholder="as fits"
-              onSave={async (text) => {
-                const size = text.trim() === "" ? undefined : readNumber(text);
-                if (size === null || (size !== undefined && (size <= 0 || size > 1000)))
-                  throw new Error("Enter a size from 0.1 to 1,000 pt, or nothing.");
-                await keep({ size_pt: size });
-              }}
+              onSave={keep}
             />
           </ColourBeside>
           <Choice

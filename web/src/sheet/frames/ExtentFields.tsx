@@ -20,6 +20,7 @@ import { useLayout } from "../layout";
 import { titleOf } from "../useElements";
 import type { KeepFrame } from "./FrameFields";
 import { useFrames } from "./useFrames";
+import { limits } from "../../generated/limits";
 
 type Kind = FrameExtent["kind"];
 type Of<K extends Kind> = Extract<FrameExtent, { kind: K }>;
@@ -70,8 +71,7 @@ function Rotation({ extent, onSave }: { extent: FrameExtent; onSave: (extent: Fr
     <Measured
       label="Frame over the ground, ° clockwise"
       value={extent.rotation_deg ?? 0}
-      least={-360}
-      most={360}
+      limits={limits.fixed_extent.rotation_deg}
       onSave={(rotation_deg) => onSave({ ...extent, rotation_deg: rotation_deg || undefined })}
     />
   );
@@ -106,8 +106,7 @@ function SizeFields({
         <Measured
           label="Margin, %"
           value={shown.margin_percent}
-          least={0}
-          most={200}
+          limits={limits.whole_index_extent.margin_percent}
           onSave={(margin_percent) => onSave({ ...extent, margin_percent })}
         />
       )}
@@ -163,8 +162,7 @@ function OwnFields({
         <Measured
           label="Times the sheet’s width and height"
           value={extent.times ?? defaults.sheet_extent.times}
-          least={0.05}
-          most={1000}
+          limits={limits.sheet_extent.times}
           onSave={(times) => onSave({ ...extent, times })}
         />
       );
@@ -173,8 +171,7 @@ function OwnFields({
         <Measured
           label="Rings of neighbours"
           value={extent.rings ?? defaults.neighbours_extent.rings}
-          least={1}
-          most={20}
+          limits={limits.neighbours_extent.rings}
           onSave={(rings) => onSave({ ...extent, rings: Math.round(rings) })}
         />
       );
@@ -196,15 +193,13 @@ function FixedFields({ extent, onSave }: { extent: Of<"fixed">; onSave: (extent:
         <Measured
           label="Centre easting"
           value={extent.x}
-          least={-1e9}
-          most={1e9}
+          limits={limits.fixed_extent.x}
           onSave={(x) => onSave({ ...extent, x })}
         />
         <Measured
           label="Centre northing"
           value={extent.y}
-          least={-1e9}
-          most={1e9}
+          limits={limits.fixed_extent.y}
           onSave={(y) => onSave({ ...extent, y })}
         />
         <ScaleField scale={extent.scale} onSave={(scale) => onSave({ ...extent, scale })} />
@@ -271,8 +266,7 @@ function DetailFields({
         <Measured
           label="Times as large as there"
           value={extent.times ?? defaults.detail_extent.times}
-          least={1}
-          most={1000}
+          limits={limits.detail_extent.times}
           onSave={(times) => onSave({ ...extent, times })}
         />
       </Pair>
@@ -290,15 +284,13 @@ function DetailFields({
           <Measured
             label="Across in it, mm"
             value={extent.at_mm[0]!}
-            least={-5000}
-            most={5000}
+            limits={limits.detail_extent.at_mm}
             onSave={(x) => onSave({ ...extent, at_mm: [x, extent.at_mm![1]!] })}
           />
           <Measured
             label="Down in it, mm"
             value={extent.at_mm[1]!}
-            least={-5000}
-            most={5000}
+            limits={limits.detail_extent.at_mm}
             onSave={(y) => onSave({ ...extent, at_mm: [extent.at_mm![0]!, y] })}
           />
         </Pair>
@@ -308,15 +300,13 @@ function DetailFields({
           <Measured
             label="Centre easting"
             value={extent.at[0]!}
-            least={-1e9}
-            most={1e9}
+            limits={limits.detail_extent.at}
             onSave={(x) => onSave({ ...extent, at: [x, extent.at![1]!] })}
           />
           <Measured
             label="Centre northing"
             value={extent.at[1]!}
-            least={-1e9}
-            most={1e9}
+            limits={limits.detail_extent.at}
             onSave={(y) => onSave({ ...extent, at: [extent.at![0]!, y] })}
           />
         </Pair>

@@ -5,12 +5,12 @@ import { Choice } from "../../fields/Choice";
 import { Colour } from "../../fields/Colour";
 import { ColourBeside } from "../../fields/ColourBeside";
 import { Flag } from "../../fields/Flag";
-import { Measured } from "../../fields/Measured";
 import { Pair } from "../../fields/Pair";
 import { ReferenceField } from "../../fields/ReferenceField";
 import { filled } from "../../fields/filled";
 import { defaults } from "../../generated/defaults";
 import type { KeepFrame } from "./FrameFields";
+import { NumberOf } from "../../fields/NumberOf";
 
 type Way = "book" | "own" | "globe";
 
@@ -105,37 +105,13 @@ function GlobeFields({ globe, onSave }: { globe: Globe; onSave: (globe: Globe) =
       />
       {shown.centre === "place" && (
         <Pair>
-          <Measured
-            label="Longitude, °"
-            value={shown.longitude}
-            least={-180}
-            most={180}
-            onSave={(longitude) => keep({ longitude })}
-          />
-          <Measured
-            label="Latitude, °"
-            value={shown.latitude}
-            least={-90}
-            most={90}
-            onSave={(latitude) => keep({ latitude })}
-          />
+          <NumberOf label="Longitude, °" part="globe" of="longitude" given={shown} onSave={keep} />
+          <NumberOf label="Latitude, °" part="globe" of="latitude" given={shown} onSave={keep} />
         </Pair>
       )}
-      <Measured
-        label="Frame over the ground, ° clockwise"
-        value={shown.rotation_deg}
-        least={-360}
-        most={360}
-        onSave={(rotation_deg) => keep({ rotation_deg })}
-      />
+      <NumberOf label="Frame over the ground, ° clockwise" part="globe" of="rotation_deg" given={shown} onSave={keep} />
       {shown.projection !== "orthographic" && (
-        <Measured
-          label="Shows up to, ° from its centre"
-          value={shown.reach_deg}
-          least={1}
-          most={180}
-          onSave={(reach_deg) => keep({ reach_deg })}
-        />
+        <NumberOf label="Shows up to, ° from its centre" part="globe" of="reach_deg" given={shown} onSave={keep} />
       )}
       <ColourBeside
         colour={

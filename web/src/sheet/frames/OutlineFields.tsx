@@ -13,6 +13,7 @@ import { isGridded } from "../kinds";
 import { useLayout } from "../layout";
 import { titleOf } from "../useElements";
 import type { KeepFrame } from "./FrameFields";
+import { limits } from "../../generated/limits";
 
 // The ground of other frames of the page, as it lies in this one.
 export function OutlineFields({ element, onSave }: { element: GriddedElement; onSave: KeepFrame }) {
@@ -79,8 +80,7 @@ export function OutlineFields({ element, onSave }: { element: GriddedElement; on
               <Measured
                 label="Line, mm"
                 value={stroke.width_mm}
-                least={0.01}
-                most={100}
+                limits={limits.stroke.width_mm}
                 onSave={(width_mm) => put(index, { stroke: { ...outline.stroke, width_mm } })}
               />
             </ColourBeside>

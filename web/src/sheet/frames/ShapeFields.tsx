@@ -5,6 +5,7 @@ import { Measured } from "../../fields/Measured";
 import { filled } from "../../fields/filled";
 import { readNumber } from "../../api/words";
 import { defaults } from "../../generated/defaults";
+import { limits } from "../../generated/limits";
 
 type Shape = NonNullable<GriddedElement["shape"]>;
 
@@ -60,8 +61,7 @@ export function ShapeFields({
         <Measured
           label="Corners, mm"
           value={shown.corner_mm}
-          least={0}
-          most={10000}
+          limits={limits.map_frame_element_shape.corner_mm}
           onSave={(corner_mm) => onSave({ ...shape, corner_mm })}
         />
       )}

@@ -8,6 +8,7 @@ import { nextScales } from "../../fields/nextScales";
 import { Pair } from "../../fields/Pair";
 import { Heading } from "../../frame/Card";
 import { useSheet } from "../../frame/useSheet";
+import { limits } from "../../generated/limits";
 
 // The ground of the sheet that is looked at: to change it is to change its cell.
 export function SheetGround() {
@@ -27,15 +28,13 @@ export function SheetGround() {
         <Measured
           label="Centre easting"
           value={Math.round(x * 1000) / 1000}
-          least={-1e9}
-          most={1e9}
+          limits={limits.cell_by_hand.centre}
           onSave={(wanted) => change({ do: "move", dx: wanted - x, dy: 0 })}
         />
         <Measured
           label="Centre northing"
           value={Math.round(y * 1000) / 1000}
-          least={-1e9}
-          most={1e9}
+          limits={limits.cell_by_hand.centre}
           onSave={(wanted) => change({ do: "move", dx: 0, dy: wanted - y })}
         />
         <Field
@@ -50,8 +49,7 @@ export function SheetGround() {
         <Measured
           label="Rotation, ° clockwise"
           value={cell.rotation_deg}
-          least={-180}
-          most={180}
+          limits={{ least: -180, most: 180 }}
           onSave={(rotation_deg) => change({ do: "rotate", rotation_deg })}
         />
       </Pair>

@@ -3,11 +3,11 @@ import { Choice } from "../../fields/Choice";
 import { Colour } from "../../fields/Colour";
 import { ColourBeside } from "../../fields/ColourBeside";
 import { Flag } from "../../fields/Flag";
-import { Measured } from "../../fields/Measured";
 import { Pair } from "../../fields/Pair";
 import { filled } from "../../fields/filled";
 import { defaults } from "../../generated/defaults";
 import { Percent } from "../../fields/Percent";
+import { NumberOf } from "../../fields/NumberOf";
 
 const PLACES = [
   ["above", "above the veil"],
@@ -42,22 +42,10 @@ export function VeilFields({
         colour={<Colour label="Colour of the veil" value={shown.colour} onSave={(colour) => keep({ colour })} />}
       >
         <Percent label="Opacity, %" value={shown.opacity} onSave={(opacity) => keep({ opacity })} />
-        <Measured
-          label="Margin, mm"
-          value={shown.margin_mm}
-          least={0}
-          most={500}
-          onSave={(margin_mm) => keep({ margin_mm })}
-        />
+        <NumberOf label="Margin, mm" part="veil" of="margin_mm" given={shown} onSave={keep} />
       </ColourBeside>
       <Pair>
-        <Measured
-          label="Soft edge, mm"
-          value={shown.soft_mm}
-          least={0}
-          most={200}
-          onSave={(soft_mm) => keep({ soft_mm })}
-        />
+        <NumberOf label="Soft edge, mm" part="veil" of="soft_mm" given={shown} onSave={keep} />
         <span />
         <Choice label="Labels" value={shown.labels} choices={PLACES} onChoose={(labels) => keep({ labels })} />
         <Choice label="Grids" value={shown.grids} choices={PLACES} onChoose={(grids) => keep({ grids })} />

@@ -1,14 +1,13 @@
 import { Choice } from "../../fields/Choice";
 import { Field } from "../../fields/Field";
 import { Flag } from "../../fields/Flag";
-import { Measured } from "../../fields/Measured";
 import { Pair } from "../../fields/Pair";
-import { WholeNumber } from "../../fields/WholeNumber";
 import { filled } from "../../fields/filled";
 import { without } from "../../fields/without";
 import { defaults } from "../../generated/defaults";
 import type { LegendBar, LegendRow } from "../../api/types";
 import { readNumber } from "../../api/words";
+import { NumberOf } from "../../fields/NumberOf";
 
 type Entry = Extract<LegendRow, { kind: "entry" }>;
 
@@ -51,26 +50,9 @@ export function BarFields({
               ]}
               onChoose={(direction) => keep({ direction })}
             />
-            <Measured
-              label="Length, mm"
-              value={shown.length_mm}
-              least={5}
-              most={500}
-              onSave={(length_mm) => keep({ length_mm })}
-            />
-            <Measured
-              label="Thickness, mm"
-              value={shown.thickness_mm}
-              least={0.5}
-              most={50}
-              onSave={(thickness_mm) => keep({ thickness_mm })}
-            />
-            <WholeNumber
-              label="Decimals"
-              placeholder="0"
-              value={bar.decimals}
-              onSave={(decimals) => keep({ decimals })}
-            />
+            <NumberOf label="Length, mm" part="legend_bar" of="length_mm" given={shown} onSave={keep} />
+            <NumberOf label="Thickness, mm" part="legend_bar" of="thickness_mm" given={shown} onSave={keep} />
+            <NumberOf label="Decimals" part="legend_bar" of="decimals" given={bar} placeholder="0" onSave={keep} />
           </Pair>
           <Field
             label="Labelled values"

@@ -5,10 +5,7 @@ import { toldElsewhere } from "../../api/toldElsewhere";
 import { Choice } from "../../fields/Choice";
 import { Colour } from "../../fields/Colour";
 import { Field } from "../../fields/Field";
-import { Measured } from "../../fields/Measured";
 import { Pair } from "../../fields/Pair";
-import { Points } from "../../fields/Points";
-import { WholeNumber } from "../../fields/WholeNumber";
 import { Heading } from "../../frame/Card";
 import { Fold } from "../../frame/Fold";
 import { areaPatches, linePatches } from "../../generated/kinds";
@@ -20,6 +17,7 @@ import { useLayout } from "../layout";
 import { titleOf } from "../useElements";
 import { LegendRows } from "./LegendRows";
 import { demandFresh, useLegend } from "./useLegend";
+import { NumberOf } from "../../fields/NumberOf";
 
 type Legend = ElementOf<"legend">;
 
@@ -134,39 +132,25 @@ export function LegendFields({
       )}
       <Heading text="Layout" />
       <Pair>
-        <Measured label="Columns" value={shown.columns} least={1} most={12} onSave={(columns) => onSave({ columns })} />
-        <WholeNumber
+        <NumberOf label="Columns" part="legend_element" of="columns" given={shown} onSave={onSave} />
+        <NumberOf
           label="Up to columns"
+          part="legend_element"
+          of="most_columns"
+          given={element}
           placeholder="no more"
-          value={element.most_columns}
-          onSave={(most_columns) => onSave({ most_columns })}
+          onSave={onSave}
         />
-        <Measured
-          label="Column gap, mm"
-          value={shown.column_gap_mm}
-          least={0}
-          most={200}
-          onSave={(column_gap_mm) => onSave({ column_gap_mm })}
-        />
-        <Measured
-          label="Row height, mm"
-          value={shown.pitch_mm}
-          least={0.1}
-          most={100}
-          onSave={(pitch_mm) => onSave({ pitch_mm })}
-        />
-        <Measured
-          label="Size, pt"
-          value={shown.size_pt}
-          least={1}
-          most={500}
-          onSave={(size_pt) => onSave({ size_pt })}
-        />
-        <Points
+        <NumberOf label="Column gap, mm" part="legend_element" of="column_gap_mm" given={shown} onSave={onSave} />
+        <NumberOf label="Row height, mm" part="legend_element" of="pitch_mm" given={shown} onSave={onSave} />
+        <NumberOf label="Size, pt" part="legend_element" of="size_pt" given={shown} onSave={onSave} />
+        <NumberOf
           label="Minimum size, pt"
-          value={element.minimum_pt}
+          part="legend_element"
+          of="minimum_pt"
+          given={element}
           placeholder="does not shrink"
-          onSave={(minimum_pt) => onSave({ minimum_pt })}
+          onSave={onSave}
         />
       </Pair>
       <Box sx={{ mt: 1, display: "grid" }}>
@@ -179,20 +163,8 @@ export function LegendFields({
       </Box>
       <Fold title="Patches">
         <Pair>
-          <Measured
-            label="Patch width, mm"
-            value={shown.patch_width_mm}
-            least={0.1}
-            most={100}
-            onSave={(patch_width_mm) => onSave({ patch_width_mm })}
-          />
-          <Measured
-            label="Patch height, mm"
-            value={shown.patch_height_mm}
-            least={0.1}
-            most={100}
-            onSave={(patch_height_mm) => onSave({ patch_height_mm })}
-          />
+          <NumberOf label="Patch width, mm" part="legend_element" of="patch_width_mm" given={shown} onSave={onSave} />
+          <NumberOf label="Patch height, mm" part="legend_element" of="patch_height_mm" given={shown} onSave={onSave} />
           <Choice
             label="Areas"
             value={shown.area_patch}
@@ -205,12 +177,12 @@ export function LegendFields({
             choices={linePatches}
             onChoose={(line_patch) => onSave({ line_patch })}
           />
-          <Measured
+          <NumberOf
             label="Gap to the words, mm"
-            value={shown.label_gap_mm}
-            least={0}
-            most={100}
-            onSave={(label_gap_mm) => onSave({ label_gap_mm })}
+            part="legend_element"
+            of="label_gap_mm"
+            given={shown}
+            onSave={onSave}
           />
           <Choice
             label="Own shape"
@@ -235,49 +207,49 @@ export function LegendFields({
           <FaceChoice label="Rows" value={shown.face} onChoose={(face) => onSave({ face })} />
           <Colour label="Colour of the legend" value={shown.colour} onSave={(colour) => onSave({ colour })} />
           <FaceChoice label="Title" value={shown.title_face} onChoose={(title_face) => onSave({ title_face })} />
-          <Points
+          <NumberOf
             label="Title, pt"
+            part="legend_element"
+            of="title_pt"
+            given={element}
             placeholder="× 1.25"
-            value={element.title_pt}
-            onSave={(title_pt) => onSave({ title_pt })}
+            onSave={onSave}
           />
           <FaceChoice
             label="Headings"
             value={shown.heading_face}
             onChoose={(heading_face) => onSave({ heading_face })}
           />
-          <Points
+          <NumberOf
             label="Headings, pt"
+            part="legend_element"
+            of="heading_pt"
+            given={element}
             placeholder="as rows"
-            value={element.heading_pt}
-            onSave={(heading_pt) => onSave({ heading_pt })}
+            onSave={onSave}
           />
           <FaceChoice label="Notes" value={shown.note_face} onChoose={(note_face) => onSave({ note_face })} />
-          <Points
+          <NumberOf
             label="Notes, pt"
+            part="legend_element"
+            of="note_pt"
+            given={element}
             placeholder="as rows"
-            value={element.note_pt}
-            onSave={(note_pt) => onSave({ note_pt })}
+            onSave={onSave}
           />
-          <Measured
+          <NumberOf
             label="Above headings, mm"
-            value={shown.heading_gap_mm}
-            least={0}
-            most={100}
-            onSave={(heading_gap_mm) => onSave({ heading_gap_mm })}
+            part="legend_element"
+            of="heading_gap_mm"
+            given={shown}
+            onSave={onSave}
           />
         </Box>
       </Fold>
       <Heading text="Backing" />
       <PanelFields element={element} onSave={onSave} />
       <Box sx={{ mt: 1, width: 120 }}>
-        <Measured
-          label="Padding, mm"
-          value={shown.padding_mm}
-          least={0}
-          most={200}
-          onSave={(padding_mm) => onSave({ padding_mm })}
-        />
+        <NumberOf label="Padding, mm" part="legend_element" of="padding_mm" given={shown} onSave={onSave} />
       </Box>
     </>
   );

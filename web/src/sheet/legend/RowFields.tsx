@@ -5,7 +5,7 @@ import { Choice } from "../../fields/Choice";
 import { Field } from "../../fields/Field";
 import { Flag } from "../../fields/Flag";
 import { Pair } from "../../fields/Pair";
-import { WholeNumber } from "../../fields/WholeNumber";
+import { NumberOrNone } from "../../fields/NumberOrNone";
 import { areaPatches, linePatches } from "../../generated/kinds";
 import { Fold } from "../../frame/Fold";
 import { ShownOnFields } from "../ShownOnFields";
@@ -26,6 +26,7 @@ import {
   titled,
   type RowShown,
 } from "./rows";
+import { limits } from "../../generated/limits";
 
 interface RowFieldsProps {
   rows: RowShown[];
@@ -196,10 +197,11 @@ function StepsFields({ row, shown, put }: { row: RowOf<"steps">; shown: RowShown
         onChoose={(labels) => put({ ...row, labels }, "Steps of the legend")}
       />
       <Pair>
-        <WholeNumber
+        <NumberOrNone
           label="Decimals"
           placeholder="0"
           value={row.decimals}
+          limits={limits.steps_legend_row.decimals}
           onSave={(decimals) => put(given({ ...row, decimals }), "Steps of the legend")}
         />
         <Field

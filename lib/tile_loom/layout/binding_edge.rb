@@ -3,7 +3,7 @@
 module TileLoom
   module Layout
     # The edge that is bound, and the room left there.
-    class Binding < Values::Value
+    class BindingEdge < Values::Value
       define
       part :edge, choice("left", "top", "right"), required: true
       part :gutter_mm, Values::Types::LENGTH_MM, required: true

@@ -4,7 +4,7 @@ module TileLoom
   module Bar
     module Styles
       # Divisions in outline.
-      class Hollow < Style
+      class Outline < Style
         kind "outline", "Outline", rank: 3
 
         def nodes(xs, _zero, top) =

@@ -4,7 +4,7 @@ module TileLoom
   module Bar
     module Styles
       # One bar of dark and light divisions.
-      class Alternating < Style
+      class Chequered < Style
         kind "chequered", "Chequered", rank: 1
 
         def nodes(xs, zero, top) = [frame(xs, top, height), *filled(dark(cells(xs, top, height), zero))]

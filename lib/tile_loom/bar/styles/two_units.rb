@@ -4,7 +4,7 @@ module TileLoom
   module Bar
     module Styles
       # One line for two units: the ticks of the first go up, those of the second down.
-      class Pair < Style
+      class TwoUnits < Style
         kind "two_units", "Two units", rank: 8
 
         def height = tick_height

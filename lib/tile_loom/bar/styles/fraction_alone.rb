@@ -4,7 +4,7 @@ module TileLoom
   module Bar
     module Styles
       # A light bar with the ratio inside and its marks at the edges.
-      class Ratio < Style
+      class FractionAlone < Style
         kind "fraction_alone", "Fraction alone", rank: 7
 
         # Room above and below the text, and the length of the marks, as shares of the height.

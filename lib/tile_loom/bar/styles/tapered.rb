@@ -4,7 +4,7 @@ module TileLoom
   module Bar
     module Styles
       # A bar that widens from left to right, of dark and light divisions.
-      class Graded < Style
+      class Tapered < Style
         kind "tapered", "Tapered", rank: 6
 
         # Its height at the left end, as a share of that at the right.

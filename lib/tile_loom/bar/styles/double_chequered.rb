@@ -4,7 +4,7 @@ module TileLoom
   module Bar
     module Styles
       # Two bars, one over the other, dark where the other is light.
-      class Double < Style
+      class DoubleChequered < Style
         kind "double_chequered", "Double chequered", rank: 2
         part :gap_mm, Values::Number.new(0..50), default: 0, about: "Between the rows of a double bar."
 

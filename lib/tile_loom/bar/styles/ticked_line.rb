@@ -4,7 +4,7 @@ module TileLoom
   module Bar
     module Styles
       # A line with ticks up, down or through it.
-      class Line < Style
+      class TickedLine < Style
         kind "ticked_line", "Ticked line", rank: 4
         part :ticks,
           Values::Choice.new("up", "down", "through"),

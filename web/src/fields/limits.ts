@@ -1,0 +1,35 @@
+// What a number may be, as the schema says it: at least, or more than; at most; whole.
+export interface Limits {
+  readonly least?: number;
+  readonly above?: number;
+  readonly most?: number;
+  readonly whole?: boolean;
+}
+
+// A share, in per cent.
+export const percentage: Limits = { least: 0, most: 100 };
+
+// The same of a line that need not be there: 0 stands for none.
+export const orNone = ({ above, ...others }: Limits): Limits =>
+  above === 0 ? { ...others, least: 0 } : { above, ...others };
+
+export function within(number: number, { least, above, most, whole }: Limits): boolean {
+  return (
+    Number.isFinite(number) &&
+    (least === undefined || number >= least) &&
+    (above === undefined || number > above) &&
+    (most === undefined || number <= most) &&
+    (!whole || Number.isInteger(number))
+  );
+}
+
+// "Enter a value from 0 to 100 mm."; unit: with the space that it has before it.
+export function asked({ least, above, most, whole }: Limits, unit = ""): string {
+  const what = whole ? "a whole number" : "a value";
+  const [low, high] = [least ?? above, most].map((limit) => (limit === undefined ? undefined : String(limit)));
+  if (above !== undefined && low !== undefined)
+    return `Enter ${what} greater than ${low}${high === undefined ? "" : `, up to ${high}`}${unit}.`;
+  if (low !== undefined && high !== undefined) return `Enter ${what} from ${low} to ${high}${unit}.`;
+  if (low !== undefined) return `Enter ${what} of at least ${low}${unit}.`;
+  return high === undefined ? `Enter ${what}.` : `Enter ${what} up to ${high}${unit}.`;
+}

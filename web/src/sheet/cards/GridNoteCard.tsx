@@ -1,0 +1,28 @@
+import { Box } from "@mui/material";
+import { Choice } from "../../fields/Choice";
+import { Heading } from "../../frame/Card";
+import { isFrame } from "../kinds";
+import { useLayout } from "../layout";
+import { TypeFields } from "../TextFields";
+import type { ElementOf } from "../../api/types";
+import type { KindCard } from "./KindCard";
+
+// Of which grid a note tells the spacing, and its type.
+export const GridNoteCard: KindCard<ElementOf<"grid_note">> = ({ element, onSave }) => {
+  const { layout } = useLayout();
+  const grids = layout.elements.find(isFrame)?.grids ?? [];
+  return (
+    <>
+      <Heading text="Note" />
+      <Box sx={{ display: "grid", gap: 1 }}>
+        <Choice
+          label="Tells the spacing of"
+          value={element.grid ?? grids[0]?.id ?? ""}
+          choices={grids.map((grid) => [grid.id, grid.title ?? grid.id] as const)}
+          onChoose={(grid) => onSave({ grid })}
+        />
+        <TypeFields element={element} onSave={onSave} />
+      </Box>
+    </>
+  );
+};

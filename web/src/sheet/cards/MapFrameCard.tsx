@@ -1,0 +1,19 @@
+import { Checkbox, FormControlLabel } from "@mui/material";
+import { toldElsewhere } from "../../api/toldElsewhere";
+import type { ElementOf } from "../../api/types";
+import type { KindCard } from "./KindCard";
+
+// Whether the map frame says where its neighbours take over. (Its ground, grids and border stand above.)
+export const MapFrameCard: KindCard<ElementOf<"map_frame">> = ({ element, onSave }) => (
+  <FormControlLabel
+    sx={{ mt: 1 }}
+    control={
+      <Checkbox
+        size="small"
+        checked={!!element.match_lines}
+        onChange={(event) => void onSave({ match_lines: event.target.checked ? {} : undefined }).catch(toldElsewhere)}
+      />
+    }
+    label="match lines with the neighbours’ names"
+  />
+);

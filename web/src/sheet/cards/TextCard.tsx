@@ -1,0 +1,15 @@
+import { Heading } from "../../frame/Card";
+import { PanelFields } from "../PanelFields";
+import { TextFields } from "../TextFields";
+import type { ElementOf } from "../../api/types";
+import type { KindCard } from "./KindCard";
+
+// A text, its type, and the panel behind it.
+export const TextCard: KindCard<ElementOf<"text">> = ({ element, onSave }) => (
+  <>
+    <Heading text="Text" />
+    <TextFields element={element} onSave={onSave} />
+    <Heading text="Panel" />
+    <PanelFields element={element} onSave={onSave} />
+  </>
+);
