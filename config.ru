@@ -2,4 +2,10 @@
 
 require_relative "app/boot"
 
-run App::Server.build.to_app
+if ENV["RELOAD"]
+  require_relative "setup/dev"
+  stamp = Setup::SourceStamp.new(*Setup::Dev::RUBY)
+  run Setup::Reloading.new(stamp, [App::LOADER, TileLoom::LOADER]) { App::Server.build.to_app }
+else
+  run App::Server.build.to_app
+end

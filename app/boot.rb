@@ -16,6 +16,9 @@ module App
   LOADER.collapse(*%w[models jobs changes imports exports previews platform].map { |folder| "#{ROOT}/app/#{folder}" })
   LOADER.collapse("#{ROOT}/app/platform/*")
   LOADER.ignore("#{ROOT}/app/boot.rb")
+  LOADER.enable_reloading if ENV["RELOAD"]
+  # Each time that it is read.
+  LOADER.on_load("App::WorkQueue") { |queue, _| queue.list = -> { JobList::ALL } }
   LOADER.setup
 end
 
@@ -26,4 +29,3 @@ rescue TileLoom::Failure => error
 end
 require "delayed_job_active_record"
 App::WorkerSettings.apply
-App::WorkQueue.list = -> { App::JobList::ALL }

@@ -3,8 +3,9 @@
 require_relative "../app/platform/http/least_rate"
 
 # The web server: two processes, since drawing is bound to a core; bodies are limited before they are read.
-workers 2
-threads 1, 3
+reload = !ENV["RELOAD"].nil?
+workers reload ? 0 : 2
+threads 1, reload ? 1 : 3
 environment "production"
 http_content_length_limit 2 * 1024**3 + 1024**2
 log_requests false

@@ -19,5 +19,7 @@ module TileLoom
   LOADER.collapse(
     *%w[study placing sequence coverage hand_work].map { |folder| "#{__dir__}/tile_loom/index/#{folder}" }
   )
+  # For development (bin/dev).
+  LOADER.enable_reloading if ENV["RELOAD"]
   LOADER.setup
 end

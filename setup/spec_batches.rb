@@ -6,7 +6,7 @@ module Setup
   # The specs of a part of the house in batches that can run side by side: so many files of a part together. Each file
   # in the browser begins with a book of its own.
   class SpecBatches
-    FILES = {"core" => 30, "app" => 15, "browser" => 2}.freeze
+    FILES = {"core" => 30, "app" => 15, "browser" => 1}.freeze
 
     def initialize(*parts) = @parts = parts
 

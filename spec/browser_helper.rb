@@ -36,7 +36,8 @@ Capybara.register_driver(:chromium) do |app|
   )
 end
 
-BROKEN = BrokenAnswers.new(SERVER)
+PICTURES = SmallPictures.new(SERVER)
+BROKEN = BrokenAnswers.new(PICTURES)
 Capybara.app = BROKEN
 Capybara.server = :puma, {Silent: true, Threads: "1:4"}
 Capybara.server_host = "127.0.0.1"
@@ -50,8 +51,21 @@ module BrowserSpecs
   # The demo book, freshly in the database.
   def demo_book
     empty_database
-    App::NewBook.from_folio(TileLoom::Document::Folio.read(SmallBooks::DEMO))
+    first = !BrowserSpecs.demo_taken
+    BrowserSpecs.demo_taken = true
+    return import_demo unless first
+    DemoCopy
+      .new(ActiveRecord::Base.connection, store: App::Store.folder, set_aside: "tile_loom_demo_copy") { import_demo }
+      .take
+    App::Book.last
   end
+
+  class << self
+    # Has this process taken the copy?
+    attr_accessor :demo_taken
+  end
+
+  def import_demo = App::NewBook.from_folio(TileLoom::Document::Folio.read(SmallBooks::DEMO))
 
   # A value of the statement, by the label that a screen reader says.
   def value(label) = find(:css, "button[aria-haspopup=dialog][aria-label^='#{label}: ']")
@@ -143,6 +157,9 @@ end
 
 RSpec.configure do |config|
   config.include BrowserSpecs, type: :feature
+  # A file tells how somebody works on one book, from one example to the next.
+  config.define_derived_metadata(type: :feature) { |metadata| metadata[:order] = :defined }
+  config.before(type: :feature) { |example| PICTURES.drawn = example.metadata[:small_pictures] }
   # What the interface passes over is a failure all the same.
   config.before(type: :feature) { BROKEN.take }
   config.after(type: :feature) { expect(BROKEN.take).to be_empty }

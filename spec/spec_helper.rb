@@ -11,6 +11,9 @@ Dir[File.join(__dir__, "support/**/*.rb")].sort.each { |file| require file }
 
 RSpec.configure do |config|
   config.disable_monkey_patching!
+  # The seed is printed; --seed takes it again.
+  config.order = :random
+  Kernel.srand(config.seed)
   config.expect_with(:rspec) { |expectations| expectations.syntax = :expect }
   config.include Outside
   config.include SmallBooks

@@ -20,7 +20,7 @@ RSpec.describe "Scale bars and north arrows", type: :feature do
     expect_accessible
     fill_in("Divisions", with: "0")
     find_field("Divisions").send_keys(:enter)
-    expect(page).to have_css("aside [role=alert]", text: "it must be at least 1")
+    expect(page).to have_css("aside [role=alert]", text: "Enter a whole number")
     find_field("Divisions").send_keys(:escape)
     fill_in("Division length", with: "100 m")
     find_field("Division length").send_keys(:enter)

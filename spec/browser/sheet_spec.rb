@@ -85,7 +85,7 @@ RSpec.describe "Sheet", type: :feature do
     end
   end
 
-  it "adds an index sheet, designs it, shows it in the proof and the strip, and does without it" do
+  it "adds an index sheet, designs it, shows it in the proof and the strip, and does without it", small_pictures: true do
     choose("Which page", "the index sheet")
     expect(page).to have_css("[data-sheet='0'] svg text", text: "F3")
     expect(page).to have_text("with the names of 27 sheets")
@@ -147,7 +147,7 @@ RSpec.describe "Sheet", type: :feature do
     undo(4)
   end
 
-  it "marks an element off the page, which is found from the strip and brought back" do
+  it "marks an element off the page, which is found from the strip and brought back", small_pictures: true do
     within("aside") { click_button("Ratio") }
     fill_in("Across, mm", with: "-200")
     find_field("Across, mm").send_keys(:enter)

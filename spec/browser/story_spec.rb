@@ -3,7 +3,7 @@
 require "browser_helper"
 
 # The way of a newcomer: see the demo, change the scale, leaf through, print.
-RSpec.describe "A newcomer", type: :feature do
+RSpec.describe "A newcomer", small_pictures: true, type: :feature do
   before(:all) { @book = demo_book }
 
   # The strip says how many sheets it holds; it draws those in view.
