@@ -46,7 +46,9 @@ module App
           yield if block
           self.class.led_to(held = before, wanted)
         end
-      done.replaced = Replaced.new(@book, wanted["seen"], @session).descriptions(done.operations, held) if wanted["seen"]
+      done.replaced = Replaced.new(@book, wanted["seen"], @session).descriptions(done.operations, held) if wanted[
+        "seen"
+      ]
       book
     end
 

@@ -85,7 +85,8 @@ RSpec.describe "Sheet", type: :feature do
     end
   end
 
-  it "adds an index sheet, designs it, shows it in the proof and the strip, and does without it", small_pictures: true do
+  it "adds an index sheet, designs it, shows it in the proof and the strip, and does without it",
+    small_pictures: true do
     choose("Which page", "the index sheet")
     expect(page).to have_css("[data-sheet='0'] svg text", text: "F3")
     expect(page).to have_text("with the names of 27 sheets")

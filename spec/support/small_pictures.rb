@@ -18,6 +18,7 @@ class SmallPictures
   private
 
   def blank?(env)
-    !drawn && env["PATH_INFO"].match?(%r{/sheets/-?\d+\.svg\z}) && env["QUERY_STRING"].to_s.match?(/(\A|&)thumb=1(&|\z)/)
+    !drawn && env["PATH_INFO"].match?(%r{/sheets/-?\d+\.svg\z}) &&
+      env["QUERY_STRING"].to_s.match?(/(\A|&)thumb=1(&|\z)/)
   end
 end
