@@ -1,6 +1,7 @@
 import { readdirSync } from "node:fs";
 import js from "@eslint/js";
 import imports from "eslint-plugin-import-x";
+import jsdoc from "eslint-plugin-jsdoc";
 import hooks from "eslint-plugin-react-hooks";
 import typescript from "typescript-eslint";
 
@@ -35,10 +36,17 @@ const zones = FLOORS.flatMap((floor, height) =>
   })),
 );
 
+// Components and hooks that a file exports.
+const NAMED = "/^(use[A-Z]|[A-Z][a-z])/";
+const DOCUMENTED = [
+  `ExportNamedDeclaration > FunctionDeclaration[id.name=${NAMED}]`,
+  `ExportNamedDeclaration > VariableDeclaration:has(> VariableDeclarator[id.name=${NAMED}] > ArrowFunctionExpression)`,
+];
+
 export default typescript.config(js.configs.recommended, ...typescript.configs.recommended, {
   files: ["src/**/*.{ts,tsx}"],
   languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
-  plugins: { "react-hooks": hooks, "import-x": imports },
+  plugins: { "react-hooks": hooks, "import-x": imports, jsdoc },
   settings: { "import-x/resolver-next": [imports.createNodeResolver({ extensions: [".ts", ".tsx"] })] },
   rules: {
     "react-hooks/rules-of-hooks": "error",
@@ -47,5 +55,8 @@ export default typescript.config(js.configs.recommended, ...typescript.configs.r
     "@typescript-eslint/no-misused-promises": ["error", { checksVoidReturn: false }],
     "@typescript-eslint/await-thenable": "error",
     "import-x/no-restricted-paths": ["error", { zones }],
+    // What components and hooks are for is said above them; their types are TypeScript's.
+    "jsdoc/require-jsdoc": ["error", { require: { FunctionDeclaration: false }, contexts: DOCUMENTED }],
+    "jsdoc/no-types": "error",
   },
 });

@@ -26,6 +26,7 @@ const VIEWS = {
 const HistoryCard = lazy(() => import("./history/HistoryCard").then(({ HistoryCard }) => ({ default: HistoryCard })));
 const Shelf = lazy(() => import("./shelf/Shelf").then(({ Shelf }) => ({ default: Shelf })));
 
+/** The whole of the interface: the shelf of books, or one book at one of its steps, by the address. */
 export function App() {
   return (
     <Routes>

@@ -1,16 +1,16 @@
 import type { AreaPart, Book, Index } from "./types";
 import { count } from "./words";
 
-// The parts of a study area; the id of a layer stands for all of it.
+/** The parts of a study area; the id of a layer stands for all of it. */
 export const partsOf = (area: Index["area"]): AreaPart[] => (typeof area === "string" ? [{ layer: area }] : area);
 
-// One whole layer is written as its id.
+/** One whole layer is written as its id. */
 export const areaOf = (parts: AreaPart[]): Index["area"] => {
   const [only] = parts;
   return parts.length === 1 && only?.layer && !only.when && !only.features ? only.layer : parts;
 };
 
-// "Restoration area and 2 drawn shapes"
+/** "Restoration area and 2 drawn shapes" */
 export function areaInWords(book: Book): string {
   const parts = partsOf(book.document.index.area);
   const title = (id: string) => book.document.layers.find((layer) => layer.id === id)?.title ?? id;

@@ -11,8 +11,10 @@ export interface Waiting {
 // Parts from which more follows than the document itself says: they wait for the answer.
 const WHOLE = new Set(["layers", "layout", "index_layout", "pages"]);
 
-// Of the operations those that can be shown at once: what an object that is there has as a member. What comes, goes or
-// stands elsewhere in a list waits, as the server has to say what follows from it.
+/**
+ * Of the operations those that can be shown at once: what an object that is there has as a member. What comes, goes or
+ * stands elsewhere in a list waits, as the server has to say what follows from it.
+ */
 export const atOnce = (document: unknown, operations: Operation[]): Operation[] =>
   operations.filter((operation) => {
     const path = names(operation.path);
@@ -21,7 +23,7 @@ export const atOnce = (document: unknown, operations: Operation[]): Operation[] 
     return isObject(valueAt(document, path.slice(0, -1)));
   });
 
-// The book as this browser shows it: the server's, with its own changes that wait for their answers.
+/** The book as this browser shows it: the server's, with its own changes that wait for their answers. */
 export function withWaiting(book: Book, waiting: Waiting[]): Book {
   const list = waiting.filter(({ until }) => until === undefined || until > book.revision);
   const document = list.reduce((found, { operations }) => applied(found, atOnce(found, operations)), book.document);

@@ -3,6 +3,7 @@ import { createContext, useContext, useEffect } from "react";
 import { get, type Refusal } from "./client";
 import type { Book, BookDocument, Patch } from "./types";
 
+/** The book of an id as the server has it, kept fresh. */
 export function useBookQuery(id: number) {
   const client = useQueryClient();
   const book = useQuery({
@@ -26,8 +27,10 @@ export function useBookQuery(id: number) {
   return book;
 }
 
+/** The book that is shown, for all parts of its page. */
 export const BookContext = createContext<Book | null>(null);
 
+/** The book that is shown. */
 export function useBook(): Book {
   const book = useContext(BookContext);
   if (!book) throw new Error("no book here");
@@ -44,8 +47,10 @@ export interface Changing {
   clear: () => void;
 }
 
+/** How the book that is shown is changed. */
 export const ChangingContext = createContext<Changing | null>(null);
 
+/** What changes the book that is shown. */
 export function useChange(): Changing {
   const changing = useContext(ChangingContext);
   if (!changing) throw new Error("nothing to change here");
@@ -61,6 +66,8 @@ export interface ChangeState {
   replaced: string | null;
 }
 
+/** Whether a change is under way, and what was refused of the last one. */
 export const ChangeStateContext = createContext<ChangeState>({ pending: false, refusal: null, replaced: null });
 
+/** Whether a change of the book is under way, and what was refused of the last one. */
 export const useChangeState = (): ChangeState => useContext(ChangeStateContext);

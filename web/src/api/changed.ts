@@ -1,8 +1,10 @@
 import { applied } from "./operations";
 import type { Book, BookChange, BookDocument, Cell } from "./types";
 
-// The book as it is after a change: what the server says is another, put into the book as it was. Nothing where that
-// is not the book that the change was made on.
+/**
+ * The book as it is after a change: what the server says is another, put into the book as it was. Nothing where that is
+ * not the book that the change was made on.
+ */
 export function changed(before: Book, { since, operations, cells, touched, ...parts }: BookChange): Book | undefined {
   if (before.revision !== since) return undefined;
   const document = applied(before.document, operations);

@@ -1,4 +1,4 @@
-// What the server says is wrong: a sentence, and the path of the offending value.
+/** What the server says is wrong: a sentence, and the path of the offending value. */
 export class Refusal extends Error {
   constructor(
     message: string,
@@ -51,17 +51,19 @@ async function send(path: string, init?: RequestInit): Promise<Response> {
   }
 }
 
+/** Asks the server for JSON; throws a Refusal with the server’s sentence. */
 export async function get<T>(path: string, signal?: AbortSignal): Promise<T> {
   return answer<T>(await send(path, { signal }));
 }
 
+/** Asks the server for a text; throws a Refusal with the server’s sentence. */
 export async function getText(path: string, signal?: AbortSignal): Promise<string> {
   const response = await send(path, { signal });
   if (!response.ok) return answer<string>(response);
   return response.text();
 }
 
-// revision: of the book that the browser has; the answer is what is another after the change.
+/** revision: of the book that the browser has; the answer is what is another after the change. */
 export async function post<T>(
   path: string,
   body: unknown,
@@ -74,7 +76,7 @@ export async function post<T>(
   return answer<T>(await send(path, { method, headers, body: JSON.stringify(body), signal }));
 }
 
-// beside: files that belong to it.
+/** beside: files that belong to it. */
 export async function upload<T>(
   path: string,
   file: File,
@@ -88,7 +90,7 @@ export async function upload<T>(
   return answer<T>(await send(path, { method: "POST", body: form }));
 }
 
-// A file's own text as the body: a book that went out as one file.
+/** A file's own text as the body: a book that went out as one file. */
 export async function sendFile<T>(path: string, file: File): Promise<T> {
   return answer<T>(await send(path, { method: "POST", headers: { "content-type": "application/json" }, body: file }));
 }

@@ -8,8 +8,10 @@ const isEntry = (value: Json): value is Entry => isObject(value);
 
 const known: ReadonlySet<string> = new Set(identifiedLists);
 
-// A document with an id for each entry of a list whose entries are told apart by theirs, so that two people can add to
-// one list at once. before: as it was; an entry that has lost its id is known again by what it says, or by its place.
+/**
+ * A document with an id for each entry of a list whose entries are told apart by theirs, so that two people can add to
+ * one list at once. before: as it was; an entry that has lost its id is known again by what it says, or by its place.
+ */
 export function identified<T>(after: T, before: Json): T {
   return of(after, before, "") as T;
 }

@@ -8,11 +8,11 @@ export type { Differences, HistoryStep, Version };
 // A run that made files, by the step behind which it was ordered.
 export type Exported = HistoryPage["runs"][number];
 
-// The address of a page's drawing, of the book as it is or as it was. revision: of the book, or one before it.
+/** The address of a page's drawing, of the book as it is or as it was. revision: of the book, or one before it. */
 export const sheetPicture = (book: Book, sheet: number, revision = book.revision) =>
   `/api/books/${book.id}/sheets/${sheet}.svg?r=${revision}${book.at === undefined ? "" : `&at=${book.at}`}`;
 
-// touching: what the steps are about, or null for all; revision: of the book as it is today.
+/** touching: what the steps are about, or null for all; revision: of the book as it is today. */
 export function useHistory(id: number, revision: number, touching: string | null) {
   return useInfiniteQuery({
     queryKey: ["history", id, revision, touching],
@@ -29,7 +29,7 @@ export function useHistory(id: number, revision: number, touching: string | null
   });
 }
 
-// The book as it was behind a step; revision: of the book as it is today, of which the one follows.
+/** The book as it was behind a step; revision: of the book as it is today, of which the one follows. */
 export function useBookThen(id: number, revision: number | undefined, at: number | null) {
   return useQuery({
     queryKey: ["book-then", id, revision, at],
@@ -42,7 +42,7 @@ export function useBookThen(id: number, revision: number | undefined, at: number
   });
 }
 
-// other: another state, or null for the book as it is.
+/** other: another state, or null for the book as it is. */
 export function useDifferences(at: number, other: number | null) {
   const book = useBook();
   return useQuery({
@@ -55,7 +55,7 @@ export function useDifferences(at: number, other: number | null) {
 
 const beside = (other: number | null) => (other === null ? "" : `?with=${other}`);
 
-// Is a page drawn otherwise in the two states?
+/** Is a page drawn otherwise in the two states? */
 export async function drawnOtherwise(
   book: number,
   [at, other]: [number, number | null],
@@ -67,7 +67,7 @@ export async function drawnOtherwise(
   return (await get<{ differs: boolean }>(path, signal)).differs;
 }
 
-// Names of states: they are no changes of the book, and have no undo.
+/** Names of states: they are no changes of the book, and have no undo. */
 export function useVersions() {
   const client = useQueryClient();
   const { id } = useBook();

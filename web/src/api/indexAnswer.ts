@@ -8,7 +8,7 @@ const TYPING_MS = 150;
 
 export type IndexPatch = NonNullable<Patch<BookDocument>["index"]>;
 
-// What an index generated now would come to; null asks with the settings as they stand; enabled: is it wanted?
+/** What an index generated now would come to; null asks with the settings as they stand; enabled: is it wanted? */
 export function useAnswer(index: IndexPatch | null, enabled = true) {
   const book = useBook();
   const client = useQueryClient();
@@ -30,7 +30,7 @@ export function useAnswer(index: IndexPatch | null, enabled = true) {
   });
 }
 
-// What the cells as they are come to.
+/** What the cells as they are come to. */
 export function useCover() {
   const book = useBook();
   const client = useQueryClient();

@@ -16,11 +16,13 @@ export const wait = (ms: number, signal?: AbortSignal) =>
     });
   });
 
-// The work that is under way, oldest first: each is shown, and stopped, by itself.
+/** The work that is under way, oldest first: each is shown, and stopped, by itself. */
 export const runsUnderWay = (book: number) => ["index runs", book];
 
-// Work on an index that the server does in a job: `answer` of the request where it was short, else what the job came
-// to. What is under way is told under runsUnderWay, where it can be seen and stopped.
+/**
+ * Work on an index that the server does in a job: `answer` of the request where it was short, else what the job came
+ * to. What is under way is told under runsUnderWay, where it can be seen and stopped.
+ */
 export async function settled<T extends object>(
   client: QueryClient,
   book: number,

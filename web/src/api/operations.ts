@@ -30,8 +30,10 @@ const ids = (list: Json[]): string[] | null => {
 
 const below = (path: string, name: string) => `${path}/${name.replaceAll("~", "~0").replaceAll("/", "~1")}`;
 
-// Those that lead from one document to another. Each list that is a value as a whole is tested first: it was changed as
-// it was seen.
+/**
+ * Those that lead from one document to another. Each list that is a value as a whole is tested first: it was changed as
+ * it was seen.
+ */
 export function between(before: Json, after: Json, path = ""): Operation[] {
   if (same(before, after)) return [];
   if (isObject(before) && isObject(after)) return ofMembers(before, after, path);
@@ -95,13 +97,13 @@ function rising(ranks: number[]): Set<number> {
   return kept;
 }
 
-// The operations with what they test as it stands in another document.
+/** The operations with what they test as it stands in another document. */
 export const retested = (operations: Operation[], document: Json): Operation[] =>
   operations.map((operation) =>
     operation.op === "test" ? { ...operation, value: valueAt(document, names(operation.path)) ?? null } : operation,
   );
 
-// What stands at the end of a path of names, entries of lists by their ids.
+/** What stands at the end of a path of names, entries of lists by their ids. */
 export const valueAt = (part: Json, path: string[]): Json => path.reduce(inner, part);
 
 const inner = (part: Json, name: string): Json =>
@@ -111,7 +113,7 @@ const inner = (part: Json, name: string): Json =>
       ? part[name]
       : undefined;
 
-// The document with operations done that the server has done: they fit the one that it was made on.
+/** The document with operations done that the server has done: they fit the one that it was made on. */
 export function applied<T>(document: T, operations: Operation[]): T {
   return operations.reduce<Json>((found, operation) => within(found, names(operation.path), operation), document) as T;
 }

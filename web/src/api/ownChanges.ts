@@ -4,12 +4,12 @@ export interface OwnChanges {
   to: number;
 }
 
-// own: those before. since: the revision that the change was made on; revision: the one that it led to.
+/** own: those before. since: the revision that the change was made on; revision: the one that it led to. */
 export const joined = (own: OwnChanges | null, since: number, revision: number): OwnChanges => ({
   from: own?.to === since ? own.from : since,
   to: revision,
 });
 
-// Whether nobody else changed the book between the two.
+/** Whether nobody else changed the book between the two. */
 export const alone = (own: OwnChanges | null, seen: number, now: number): boolean =>
   own !== null && own.from <= seen && own.to === now;

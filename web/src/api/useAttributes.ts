@@ -10,7 +10,7 @@ export type { Attribute };
 export const isNumber = (attribute: Attribute | undefined) =>
   attribute?.type === "integer" || attribute?.type === "real";
 
-// Names of the attributes of a study area's first layer.
+/** Names of the attributes of a study area's first layer. */
 export function useAreaAttributes(area: Index["area"]): string[] {
   const book = useBook();
   const layer = partsOf(area).find((part) => part.layer)?.layer;
@@ -18,7 +18,7 @@ export function useAreaAttributes(area: Index["area"]): string[] {
   return (attributes.data ?? []).map((attribute) => attribute.name);
 }
 
-// A layer's attributes with their types; none for no layer.
+/** A layer's attributes with their types; none for no layer. */
 export function useAttributes(layer: string | undefined) {
   const book = useBook();
   const version = book.document.layers.find((known) => known.id === layer)?.version ?? 1;

@@ -14,8 +14,10 @@ import type { Book, BookChange, IndexRun } from "./types";
 
 type Answer = Book | BookChange;
 
-// Every change goes through here. What it makes of the document is shown at once and taken back where the server
-// refuses it. book: the server's; shown: with what waits for its answer.
+/**
+ * Every change goes through here. What it makes of the document is shown at once and taken back where the server
+ * refuses it. book: the server's; shown: with what waits for its answer.
+ */
 export function useChanging(
   id: number,
   book: Book | undefined,

@@ -1,7 +1,7 @@
 import { useEffect } from "react";
 import type { Book } from "./types";
 
-// The book's own typefaces, for the browser that shows its sheets: the same files as the print has.
+/** The book's own typefaces, for the browser that shows its sheets: the same files as the print has. */
 export function useFaces(book: Book | undefined) {
   useEffect(() => {
     for (const face of book?.faces ?? []) {

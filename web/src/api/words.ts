@@ -8,7 +8,7 @@ export const ratio = (scale: number) =>
 
 export const count = (n: number, one: string, many = `${one}s`) => `${whole.format(n)} ${n === 1 ? one : many}`;
 
-// "A1, B1, C1 and 4 more"
+/** "A1, B1, C1 and 4 more" */
 export const listed = (names: string[], most: number) =>
   `${names.slice(0, most).join(", ")}${names.length > most ? ` and ${names.length - most} more` : ""}`;
 
@@ -23,7 +23,7 @@ export function metres(value: number): string {
   return value >= 10_000 ? `${fine.format(value / 1000)} km` : `${fine.format(value)} m`;
 }
 
-// "785 × 652 m", both in the unit of the larger.
+/** "785 × 652 m", both in the unit of the larger. */
 export function groundSize(width: number, height: number): string {
   return Math.max(width, height) >= 10_000
     ? `${fine.format(width / 1000)} × ${fine.format(height / 1000)} km`
@@ -40,7 +40,7 @@ export function bytes(n: number): string {
   return n >= 1_000_000 ? `${fine.format(n / 1_000_000)} MB` : `${whole.format(n / 1000)} kB`;
 }
 
-// "1:2,500", "2500", "2,500" → 2500; null for what is not a scale.
+/** "1:2,500", "2500", "2,500" → 2500; null for what is not a scale. */
 export function readScale(text: string): number | null {
   const plain = text
     .trim()
@@ -50,6 +50,7 @@ export function readScale(text: string): number | null {
   return plain !== "" && Number.isFinite(number) ? number : null;
 }
 
+/** The number that a text says, or null. */
 export function readNumber(text: string): number | null {
   const plain = text
     .trim()

@@ -2,7 +2,7 @@ import { Box, Button, MenuItem, TextField, Typography } from "@mui/material";
 import { useState } from "react";
 import type { ArrivedLayer } from "../api/types";
 
-// Which columns of a table hold its places; found ones can be put right.
+/** Which columns of a table hold its places; found ones can be put right. */
 export function ColumnChooser({
   layer,
   onColumns,

@@ -2,7 +2,7 @@ import { Box } from "@mui/material";
 import type { ArrivedLayer } from "../api/types";
 import { count, metres } from "../api/words";
 
-// What a layer of a file holds, in a few lines.
+/** What a layer of a file holds, in a few lines. */
 export function Facts({
   layer,
   distance,

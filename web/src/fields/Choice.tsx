@@ -1,7 +1,9 @@
 import { MenuItem, TextField } from "@mui/material";
 
-// One of several values, each with its title. wide: in a row of its own where fields stand two in a row, as its titles
-// are long.
+/**
+ * One of several values, each with its title. wide: in a row of its own where fields stand two in a row, as its titles
+ * are long.
+ */
 export function Choice<V extends string>({
   label,
   value,

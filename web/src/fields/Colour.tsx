@@ -1,4 +1,4 @@
-// A colour; it is passed on when the picker is left.
+/** A colour; it is passed on when the picker is left. */
 export function Colour({
   label,
   value,

@@ -1,7 +1,7 @@
 import { Box } from "@mui/material";
 import type { ReactNode } from "react";
 
-// A colour, or several one above the other, and beside it the fields that go with it, two in a row.
+/** A colour, or several one above the other, and beside it the fields that go with it, two in a row. */
 export function ColourBeside({ colour, children }: { colour: ReactNode; children: ReactNode }) {
   return (
     <Box sx={{ display: "flex", gap: 1, alignItems: "flex-start" }}>

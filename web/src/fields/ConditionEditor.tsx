@@ -13,7 +13,7 @@ interface ConditionEditorProps {
   onSave: (condition: Cql | undefined) => Promise<unknown>;
 }
 
-// A condition on attributes, built from controls: each row a test, all of them or any.
+/** A condition on attributes, built from controls: each row a test, all of them or any. */
 export function ConditionEditor({ about, attributes, condition, onSave }: ConditionEditorProps) {
   const kept = fromCql(condition, attributes);
   const [draft, setDraft] = useState<Tests | null>(kept);

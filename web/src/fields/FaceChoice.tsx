@@ -2,7 +2,7 @@ import { useBook } from "../api/book";
 import { Choice } from "./Choice";
 import { familyTitle, weightTitle } from "./faces";
 
-// One typeface of those that ship and the book's own.
+/** One typeface of those that ship and the book's own. */
 export function FaceChoice({
   label,
   value,

@@ -2,7 +2,7 @@ import { TextField } from "@mui/material";
 import { useState } from "react";
 import { useTyped } from "./useTyped";
 
-// A field that keeps what was typed on Enter or when left, and says beside it what is wrong.
+/** A field that keeps what was typed on Enter or when left, and says beside it what is wrong. */
 export function Field({
   label,
   value,

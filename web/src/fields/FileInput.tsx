@@ -1,6 +1,6 @@
 import type { Ref } from "react";
 
-// Files from the reader's own machine: a hidden field, which a button opens by its ref.
+/** Files from the reader's own machine: a hidden field, which a button opens by its ref. */
 export function FileInput({
   ref,
   label,

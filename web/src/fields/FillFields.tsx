@@ -3,7 +3,7 @@ import type { Fill } from "../api/types";
 import { Colour } from "./Colour";
 import { Percent } from "./Percent";
 
-// An area colour.
+/** An area colour. */
 export function FillFields({ fill, onSave }: { fill: Fill; onSave: (fill: Fill) => Promise<unknown> }) {
   return (
     <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>

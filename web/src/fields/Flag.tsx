@@ -1,7 +1,7 @@
 import { Checkbox, FormControlLabel } from "@mui/material";
 import { toldElsewhere } from "../api/toldElsewhere";
 
-// Something that is so, or not.
+/** Something that is so, or not. */
 export function Flag({
   label,
   value,

@@ -2,7 +2,7 @@ import type { Halo } from "../api/types";
 import { Measured } from "./Measured";
 import { limits } from "../generated/limits";
 
-// How far a halo reaches; none where it reaches nowhere.
+/** How far a halo reaches; none where it reaches nowhere. */
 export function HaloField({
   halo,
   onSave,

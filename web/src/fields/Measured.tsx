@@ -3,7 +3,7 @@ import { Field } from "./Field";
 import { asked, within, type Limits } from "./limits";
 import { unitOf } from "./unitOf";
 
-// A number within limits.
+/** A number within limits. */
 export function Measured({
   label,
   value,

@@ -5,9 +5,11 @@ import { NumberOrNone } from "./NumberOrNone";
 
 type Parts = typeof limits;
 
-// A number of a part of the book document, within the limits that the schema has for it. given: the part, with its
-// defaults filled in where the field shows them; placeholder: what stands where it has none of its own, of a number
-// that may be left out; onSave: takes what is another.
+/**
+ * A number of a part of the book document, within the limits that the schema has for it. given: the part, with its
+ * defaults filled in where the field shows them; placeholder: what stands where it has none of its own, of a number
+ * that may be left out; onSave: takes what is another.
+ */
 export function NumberOf<Part extends keyof Parts, Key extends keyof Parts[Part] & string>({
   part,
   of,

@@ -12,7 +12,7 @@ interface NumberOrNoneProps {
   onSave: (value: number | undefined) => Promise<unknown>;
 }
 
-// A number within limits that may be left to what is usual, or to what fits: then the field is empty.
+/** A number within limits that may be left to what is usual, or to what fits: then the field is empty. */
 export function NumberOrNone({ label, value, placeholder, limits, onSave }: NumberOrNoneProps) {
   return (
     <Field

@@ -1,7 +1,7 @@
 import { Measured } from "./Measured";
 import { percentage } from "./limits";
 
-// A share, in per cent.
+/** A share, in per cent. */
 export function Percent({
   label,
   value,

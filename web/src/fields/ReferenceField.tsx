@@ -12,7 +12,7 @@ interface Option {
   group: string;
 }
 
-// A coordinate reference: one that suits the ground, with its reason, or any other by name, code or place.
+/** A coordinate reference: one that suits the ground, with its reason, or any other by name, code or place. */
 export function ReferenceField({
   value,
   onChange,

@@ -6,7 +6,7 @@ import type { ReactNode } from "react";
 
 const small = { fontSize: 15 };
 
-// One of several rules in their order: opened by its title, moved, removed. before: what stands before the title.
+/** One of several rules in their order: opened by its title, moved, removed. before: what stands before the title. */
 export function RuleRow({
   title,
   name,
@@ -83,7 +83,7 @@ export function RuleRow({
   );
 }
 
-// A list with one of its entries so many places further on.
+/** A list with one of its entries so many places further on. */
 export function movedBy<Entry>(list: Entry[], index: number, by: number): Entry[] {
   const fresh = [...list];
   const [entry] = fresh.splice(index, 1);

@@ -6,7 +6,7 @@ export interface ScalesShown {
   smallest?: number;
 }
 
-// The scales between which something is drawn. of: what the fields are told apart by, such as " of the labels".
+/** The scales between which something is drawn. of: what the fields are told apart by, such as " of the labels". */
 export function ScaleRange({
   scales = {},
   of = "",

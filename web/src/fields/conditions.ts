@@ -115,7 +115,7 @@ function askedFrom(node: Cql, attributes: Attribute[]): Test | null {
   return { attribute: inner.op, is: node.op === "not" ? "no" : "yes", value: "" };
 }
 
-// One test stands for itself; several are joined by and, or.
+/** One test stands for itself; several are joined by and, or. */
 export function toCql(tests: Tests, attributes: Attribute[]): Cql | undefined {
   const parts = tests.list.map((test) => testToCql(test, attributes));
   return parts.length <= 1 ? parts[0] : { op: tests.all ? "and" : "or", args: parts };
@@ -164,7 +164,7 @@ function patternFrom(first: unknown, pattern: string): Test | null {
   return start !== null ? { attribute: nameOf(first)!, is: "starts", value: start } : null;
 }
 
-// null for a condition that the controls cannot show.
+/** null for a condition that the controls cannot show. */
 export function fromCql(condition: unknown, attributes: Attribute[]): Tests | null {
   if (condition === undefined || condition === null) return { all: true, list: [] };
   const node = condition as Cql;
@@ -173,7 +173,7 @@ export function fromCql(condition: unknown, attributes: Attribute[]): Tests | nu
   return list.every((test) => test !== null) ? { all: node.op !== "or", list: list as Test[] } : null;
 }
 
-// In words, for a title or a note.
+/** In words, for a title or a note. */
 export function inWords(condition: unknown, attributes: Attribute[]): string {
   const tests = fromCql(condition, attributes);
   if (!tests) return "a condition of its own";

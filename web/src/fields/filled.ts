@@ -4,6 +4,7 @@ export type Filled<Part, Defaults> = Omit<Part, keyof Defaults> & {
   [Key in keyof Defaults & keyof Part]-?: NonNullable<Part[Key]>;
 };
 
+/** A part with its defaults filled in. */
 export function filled<Part extends object, Defaults extends object>(
   part: Part | null | undefined,
   defaults: Defaults,

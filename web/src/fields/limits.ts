@@ -6,13 +6,14 @@ export interface Limits {
   readonly whole?: boolean;
 }
 
-// A share, in per cent.
+/** A share, in per cent. */
 export const percentage: Limits = { least: 0, most: 100 };
 
-// The same of a line that need not be there: 0 stands for none.
+/** The same of a line that need not be there: 0 stands for none. */
 export const orNone = ({ above, ...others }: Limits): Limits =>
   above === 0 ? { ...others, least: 0 } : { above, ...others };
 
+/** Is a number within the limits? */
 export function within(number: number, { least, above, most, whole }: Limits): boolean {
   return (
     Number.isFinite(number) &&
@@ -23,7 +24,7 @@ export function within(number: number, { least, above, most, whole }: Limits): b
   );
 }
 
-// "Enter a value from 0 to 100 mm."; unit: with the space that it has before it.
+/** "Enter a value from 0 to 100 mm."; unit: with the space that it has before it. */
 export function asked({ least, above, most, whole }: Limits, unit = ""): string {
   const what = whole ? "a whole number" : "a value";
   const [low, high] = [least ?? above, most].map((limit) => (limit === undefined ? undefined : String(limit)));

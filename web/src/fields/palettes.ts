@@ -29,8 +29,10 @@ export const SETS = QUALITATIVE;
 
 const all = colorbrewer as unknown as Record<string, Record<number, string[]>>;
 
-// So many colours of a palette, in its order; where it has fewer, they come again; where it has no set as
-// small, every so many of its smallest.
+/**
+ * So many colours of a palette, in its order; where it has fewer, they come again; where it has no set as small, every
+ * so many of its smallest.
+ */
 export function colours(palette: string, count: number, reversed = false): string[] {
   const sizes = all[palette]!;
   const known = Object.keys(sizes).map(Number);

@@ -24,8 +24,10 @@ const OF_FEATURES: Attribute[] = [
   { name: "withinSheetFeature", type: "distance", title: "distance from the sheet’s feature", asked: true },
 ];
 
-// The names that a condition on sheets can ask for: those of the sheet, and the fields of its feature. The same list as
-// long as nothing of it changes.
+/**
+ * The names that a condition on sheets can ask for: those of the sheet, and the fields of its feature. The same list as
+ * long as nothing of it changes.
+ */
 export function useSheetAttributes(): Attribute[] {
   const book = useBook();
   const layer = partsOf(book.document.index.area).find((part) => part.layer)?.layer;
@@ -43,7 +45,7 @@ export function useSheetAttributes(): Attribute[] {
   );
 }
 
-// With what a condition on the features of a layer can ask for beside their own fields.
+/** With what a condition on the features of a layer can ask for beside their own fields. */
 export function useFeatureAttributes(own: Attribute[] | undefined): Attribute[] {
   const ofSheet = useSheetAttributes();
   return useMemo(() => [...(own ?? []), ...OF_FEATURES, ...ofSheet], [own, ofSheet]);

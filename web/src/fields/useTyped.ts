@@ -1,7 +1,9 @@
 import { useEffect, useRef, useState } from "react";
 
-// What stands in a field beside the value that it is of. A value that comes meanwhile takes the place of what the field
-// showed or sent, never of what is being typed.
+/**
+ * What stands in a field beside the value that it is of. A value that comes meanwhile takes the place of what the field
+ * showed or sent, never of what is being typed.
+ */
 export function useTyped(value: string) {
   const [text, setText] = useState(value);
   const shown = useRef(value);

@@ -3,7 +3,7 @@ import WarningIcon from "@mui/icons-material/WarningAmberOutlined";
 import { Box, type SxProps, type Theme } from "@mui/material";
 import type { ReactNode } from "react";
 
-// What stands across the page, under its bar: the sign of how grave it is, then what is said and the buttons.
+/** What stands across the page, under its bar: the sign of how grave it is, then what is said and the buttons. */
 export function Banner({
   kind = "warning",
   role = "alert",

@@ -1,15 +1,15 @@
 import { Box, Typography } from "@mui/material";
 import { createContext, useContext, type ReactNode } from "react";
 
-// What stands in the place of every step's own card, while it is there.
+/** What stands in the place of every step's own card, while it is there. */
 export const CardInPlace = createContext<ReactNode>(null);
 
-// The card on the right: what is selected, its main settings first.
+/** The card on the right: what is selected, its main settings first. */
 export function Card(props: { title: string; note?: ReactNode; children: ReactNode }) {
   return useContext(CardInPlace) ?? <Panel {...props} />;
 }
 
-// The same without anything in its place.
+/** The same without anything in its place. */
 export function Panel({ title, note, children }: { title: string; note?: ReactNode; children: ReactNode }) {
   return (
     <Box
@@ -36,7 +36,7 @@ export function Panel({ title, note, children }: { title: string; note?: ReactNo
   );
 }
 
-// What a part of a card is about.
+/** What a part of a card is about. */
 export function Heading({ text }: { text: ReactNode }) {
   return (
     <Typography component="h3" sx={{ fontSize: 14, fontWeight: 700, mt: 2, mb: 0.5 }}>
@@ -45,7 +45,7 @@ export function Heading({ text }: { text: ReactNode }) {
   );
 }
 
-// A row of a card: what it is, and its value.
+/** A row of a card: what it is, and its value. */
 export function Row({ name, children, unit }: { name: string; children: ReactNode; unit?: string }) {
   return (
     <Box

@@ -13,7 +13,7 @@ import { useSheet } from "./useSheet";
 import { IndexRuns } from "./IndexRuns";
 import { useShortcuts } from "./useShortcuts";
 
-// Top bar, the step in the middle, the strip of sheets at the bottom.
+/** Top bar, the step in the middle, the strip of sheets at the bottom. */
 export function Frame({ step, children }: { step: StepId; children: ReactNode }) {
   const { undo, redo, clear } = useChange();
   const { refusal, replaced } = useChangeState();

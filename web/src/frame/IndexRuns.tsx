@@ -14,8 +14,10 @@ const BESIDE: Record<string, string> = {
   book_file: "Writing the book’s file",
 };
 
-// Long work on the index: how far each is, and a way to stop it. narrow: in the dialog of a value, which is over the
-// rest of the page: only what it waits for.
+/**
+ * Long work on the index: how far each is, and a way to stop it. narrow: in the dialog of a value, which is over the
+ * rest of the page: only what it waits for.
+ */
 export function IndexRuns({ narrow = false }: { narrow?: boolean }) {
   const book = useBook();
   const { data } = useQuery<Work[]>({

@@ -1,7 +1,7 @@
 import { Box, Button, Typography } from "@mui/material";
 import { Component, type ReactNode } from "react";
 
-// When the page itself fails: say so, and offer the way back. All changes are with the server already.
+/** When the page itself fails: say so, and offer the way back. All changes are with the server already. */
 export class Mishap extends Component<{ children: ReactNode }, { failed: boolean }> {
   override state = { failed: false };
 

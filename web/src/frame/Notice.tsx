@@ -3,7 +3,7 @@ import { Box, IconButton } from "@mui/material";
 import type { ReactNode } from "react";
 import { Banner } from "./Banner";
 
-// A sentence across the page: what is wrong and what to do; with buttons where there is a choice.
+/** A sentence across the page: what is wrong and what to do; with buttons where there is a choice. */
 export function Notice({
   text,
   kind = "error",

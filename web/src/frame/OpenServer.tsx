@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { get } from "../api/client";
 import { Banner } from "./Banner";
 
-// Whoever reaches a server that others can reach may change everything, until there is a sign-in.
+/** Whoever reaches a server that others can reach may change everything, until there is a sign-in. */
 export function OpenServer() {
   const server = useQuery({
     queryKey: ["server"],

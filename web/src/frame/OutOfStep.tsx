@@ -12,7 +12,7 @@ const reasons = { frame: "the frame", study: "the data of the study area" };
 const difference = ({ come = [], go = [] }: Answer) =>
   `${come.length ? `; ${listed(come, 4)} come` : ""}${go.length ? `; ${listed(go, 4)} go` : ""}`;
 
-// The cells were generated with another frame, or over other data: what would follow, and the two ways on.
+/** The cells were generated with another frame, or over other data: what would follow, and the two ways on. */
 export function OutOfStep() {
   const book = useBook();
   const { ask } = useChange();

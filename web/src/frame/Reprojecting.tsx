@@ -5,7 +5,7 @@ import { post } from "../api/client";
 import type { Book } from "../api/types";
 import { count } from "../api/words";
 
-// The book is being drawn in another reference: how far that is; it can be stopped.
+/** The book is being drawn in another reference: how far that is; it can be stopped. */
 export function Reprojecting() {
   const book = useBook();
   const client = useQueryClient();

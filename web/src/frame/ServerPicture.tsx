@@ -16,8 +16,10 @@ export interface ServerPicture {
   again: () => void;
 }
 
-// A picture that does not come is asked for once more by itself, which tells what is the matter; then by hand.
-// turns: it waits for its turn among those of its kind.
+/**
+ * A picture that does not come is asked for once more by itself, which tells what is the matter; then by hand. turns:
+ * it waits for its turn among those of its kind.
+ */
 export function useServerPicture(path: string, turns?: Turns): ServerPicture {
   const [problem, setProblem] = useState<string | null>(null);
   const [asking, setAsking] = useState(false);
@@ -63,7 +65,7 @@ export function useServerPicture(path: string, turns?: Turns): ServerPicture {
   };
 }
 
-// The picture itself, or a plain place where there is none.
+/** The picture itself, or a plain place where there is none. */
 export function DrawnPicture({ picture, sx }: { picture: ServerPicture; sx: SxProps }) {
   if (picture.problem)
     return (
@@ -85,7 +87,7 @@ export function DrawnPicture({ picture, sx }: { picture: ServerPicture; sx: SxPr
   );
 }
 
-// Why there is no picture, and a way to try again; nothing while there is one. name: of what is shown.
+/** Why there is no picture, and a way to try again; nothing while there is one. name: of what is shown. */
 export function PictureProblem({
   picture,
   name,

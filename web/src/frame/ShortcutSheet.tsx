@@ -18,6 +18,7 @@ const KEYS = [
   ["?", "this list"],
 ];
 
+/** The keys that do something, in a dialog. */
 export function ShortcutSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
   return (
     <Dialog open={open} onClose={onClose} aria-labelledby="shortcut-title">

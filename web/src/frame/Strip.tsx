@@ -19,8 +19,10 @@ const REST_MS = 1000;
 const STEP = 94,
   SPARE = 6;
 
-// The book's sheets in order, as small pictures: those in view, so that thousands cost no more than a few. One can
-// be dragged to another place.
+/**
+ * The book's sheets in order, as small pictures: those in view, so that thousands cost no more than a few. One can be
+ * dragged to another place.
+ */
 export function Strip() {
   const book = useBook();
   // The page itself comes first: small pictures follow when changes rest.

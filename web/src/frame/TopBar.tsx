@@ -11,6 +11,7 @@ import { useBook, useChange, useChangeState } from "../api/book";
 import { STEPS, type StepId } from "./steps";
 import { useLookBack } from "./useLookBack";
 
+/** The bar over every step: the book, the steps, undo and redo, whether all is saved. */
 export function TopBar({ step, onHelp }: { step: StepId; onHelp: () => void }) {
   const book = useBook();
   return (

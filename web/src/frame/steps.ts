@@ -1,3 +1,4 @@
+/** The steps of a book, in their order. */
 export const STEPS = [
   { id: "ground", title: "Ground" },
   { id: "sheet", title: "Sheet" },

@@ -1,5 +1,7 @@
-// A few at a time, the others after them in the order in which they came: so many small pictures are asked for at once,
-// so that what somebody looks at does not wait for all of them.
+/**
+ * A few at a time, the others after them in the order in which they came: so many small pictures are asked for at once,
+ * so that what somebody looks at does not wait for all of them.
+ */
 export class Turns {
   private running = 0;
   private readonly waiting: (() => void)[] = [];
@@ -30,4 +32,5 @@ export class Turns {
   }
 }
 
+/** Small pictures are asked for two at a time, so that the page itself is not kept waiting. */
 export const SMALL_PICTURES = new Turns(2);

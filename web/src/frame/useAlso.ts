@@ -1,8 +1,10 @@
 import { useCallback, useMemo } from "react";
 import { useAddress } from "./useAddress";
 
-// Which sheets are selected beside the one that is looked at, by their numbers: part of the address, so that the next
-// step knows them too.
+/**
+ * Which sheets are selected beside the one that is looked at, by their numbers: part of the address, so that the next
+ * step knows them too.
+ */
 export function useAlso(): { also: number[]; setAlso: (by: (known: number[]) => number[]) => void } {
   const { search, change } = useAddress();
   const text = search.get("also") ?? "";

@@ -1,7 +1,7 @@
 import { useCallback } from "react";
 import { useAddress } from "./useAddress";
 
-// Whether the history is open, and behind which step of it the book is looked at: part of the address.
+/** Whether the history is open, and behind which step of it the book is looked at: part of the address. */
 export function useLookBack(): {
   open: boolean;
   setOpen: (open: boolean) => void;

@@ -1,6 +1,6 @@
 import { useEffect, useState } from "react";
 
-// A value as it stood when it last rested for a while.
+/** A value as it stood when it last rested for a while. */
 export function useRested<T>(value: T, restMs: number): T {
   const [rested, setRested] = useState(value);
   useEffect(() => {

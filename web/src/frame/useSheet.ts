@@ -4,9 +4,11 @@ import type { BookPage, Cell } from "../api/types";
 import { useAddress } from "./useAddress";
 import { pageAt, pageCount, placeOf } from "./bookPages";
 
-// The page that is looked at: part of the address, so that a reload or a second tab shows the same. number: of a sheet
-// its place among the sheets; 0 for the index sheet and less for other pages, which have no cell. place: in the book,
-// from 0.
+/**
+ * The page that is looked at: part of the address, so that a reload or a second tab shows the same. number: of a sheet
+ * its place among the sheets; 0 for the index sheet and less for other pages, which have no cell. place: in the book,
+ * from 0.
+ */
 export function useSheet(): {
   cell: Cell | undefined;
   page: BookPage | undefined;

@@ -1,6 +1,6 @@
 import { useEffect } from "react";
 
-// Keys that work anywhere but where text is typed. Names: "PageDown", "/", "Ctrl+z", "Ctrl+Shift+Z", "?".
+/** Keys that work anywhere but where text is typed. Names: "PageDown", "/", "Ctrl+z", "Ctrl+Shift+Z", "?". */
 export function useShortcuts(keys: Record<string, () => void>) {
   useEffect(() => {
     const press = (event: KeyboardEvent) => {

@@ -11,7 +11,7 @@ import { defaults } from "../generated/defaults";
 import { limits } from "../generated/limits";
 import { NumberOf } from "../fields/NumberOf";
 
-// What bounds the map; its steps follow a grid of the frame, or are even.
+/** What bounds the map; its steps follow a grid of the frame, or are even. */
 export function BorderFields({
   frame,
   onSave,

@@ -31,7 +31,7 @@ interface GridCardProps {
 
 const REST_MS = 450;
 
-// One coordinate grid: it is set with the map in view, and what is being tried shows as ghost lines.
+/** One coordinate grid: it is set with the map in view, and what is being tried shows as ghost lines. */
 export function GridCard({ frame, grid, words, sheet, onSave, onGhost, onBack }: GridCardProps) {
   const shown = filled(grid, defaults.grid);
   const book = useBook();

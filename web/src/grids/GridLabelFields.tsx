@@ -15,7 +15,7 @@ import { NumberOf } from "../fields/NumberOf";
 
 const DEFAULT: GridLabels = { sides: [], size_pt: 6.5, label_gap_mm: 1.2 };
 
-// Which sides of the frame are labelled, where the labels stand, and what they say.
+/** Which sides of the frame are labelled, where the labels stand, and what they say. */
 export function GridLabelFields({
   labels,
   angles,

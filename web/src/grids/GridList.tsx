@@ -9,7 +9,7 @@ import { Heading } from "../frame/Card";
 
 const SIDES = ["top", "right", "bottom", "left"] as const;
 
-// The coordinate grids of a frame, each with what it comes to on the sheet that is shown.
+/** The coordinate grids of a frame, each with what it comes to on the sheet that is shown. */
 export function GridList({
   frame,
   grids,
@@ -110,7 +110,7 @@ export function GridList({
   );
 }
 
-// A grid's sentence, and what is to be warned of.
+/** A grid's sentence, and what is to be warned of. */
 export function GridSummary({ sentence, warnings }: { sentence: string; warnings: string[] }) {
   return (
     <Box sx={{ fontSize: 13, lineHeight: 1.35 }}>

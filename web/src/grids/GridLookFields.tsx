@@ -24,6 +24,7 @@ const DASHES: Record<string, number[] | undefined> = {
   dots: [0.2, 0.8],
 };
 
+/** How the lines of a grid are drawn: look, colour, widths, index lines. */
 export function GridLookFields({ grid, keep }: { grid: Grid; keep: (patch: Partial<Grid>) => Promise<unknown> }) {
   const drawn = filled(grid.stroke, defaults.stroke);
   const shown = filled(grid, defaults.grid);

@@ -11,6 +11,7 @@ const KNOWN: readonly (readonly [string, string])[] = [
   ["other", "another"],
 ];
 
+/** The coordinate reference system of a grid: the book’s, degrees, or another. */
 export function GridReference({ grid, onChoose }: { grid: Grid; onChoose: (reference: string) => Promise<unknown> }) {
   const named = KNOWN.some(([known]) => known === grid.crs);
   const [other, setOther] = useState(!named);

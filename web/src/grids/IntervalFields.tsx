@@ -5,7 +5,7 @@ import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
 import { Tried } from "./Tried";
 
-// Target spacings in mm.
+/** Target spacings in mm. */
 export const NARROWEST = 5,
   WIDEST = 200;
 
@@ -21,7 +21,7 @@ interface IntervalFieldsProps {
   onSettle: (target_mm: number) => void;
 }
 
-// How far the lines of a grid are apart: by a target on paper, or fixed on the ground.
+/** How far the lines of a grid are apart: by a target on paper, or fixed on the ground. */
 export function IntervalFields({ grid, draft, words, angles, onDraft, onSave, onSettle }: IntervalFieldsProps) {
   const shown = filled(grid, defaults.grid);
   const fixed = !!grid.interval;

@@ -3,7 +3,7 @@ import type { Grid } from "../api/types";
 import { useGridTrial } from "./useGrids";
 import { NARROWEST, WIDEST } from "./IntervalFields";
 
-// The fixed interval does not fit the reference that was chosen: lengths are not degrees.
+/** The fixed interval does not fit the reference that was chosen: lengths are not degrees. */
 export function Question({
   grid,
   was,

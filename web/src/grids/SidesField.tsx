@@ -4,7 +4,7 @@ import { toldElsewhere } from "../api/toldElsewhere";
 
 const SIDES: Edge[] = ["top", "right", "bottom", "left"];
 
-// The sides of the frame that a grid is labelled on.
+/** The sides of the frame that a grid is labelled on. */
 export function SidesField({
   sides: shown,
   onSave,

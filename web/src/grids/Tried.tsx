@@ -1,7 +1,7 @@
 import { Box } from "@mui/material";
 import { Field } from "../fields/Field";
 
-// A field whose text is tried while it is typed.
+/** A field whose text is tried while it is typed. */
 export function Tried({
   label,
   value,

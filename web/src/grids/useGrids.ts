@@ -7,7 +7,7 @@ import type { GridTried as Tried } from "../generated/answers";
 
 export type { Tried };
 
-// What the grids of a page's frame come to.
+/** What the grids of a page's frame come to. */
 export function useGrids(sheet: number | null, frame: string | undefined) {
   const book = useBook();
   return useQuery({
@@ -21,7 +21,7 @@ export function useGrids(sheet: number | null, frame: string | undefined) {
 
 const PAUSE_MS = 150;
 
-// A grid as it is being set, before it is kept: its words, and its lines as ghosts for the page.
+/** A grid as it is being set, before it is kept: its words, and its lines as ghosts for the page. */
 export function useGridTrial(sheet: number | null, frame: string, grid: Grid | null) {
   const book = useBook();
   const [settled, setSettled] = useState<Grid | null>(null);

@@ -19,7 +19,7 @@ import { defaults } from "../generated/defaults";
 
 const NONE: Attribute[] = [];
 
-// What the index must cover: layers, the part of a layer that meets a condition, selected features, drawn shapes.
+/** What the index must cover: layers, the part of a layer that meets a condition, selected features, drawn shapes. */
 export function AreaCard({
   drawing,
   onDraw,

@@ -15,7 +15,7 @@ import type { ArrivalPlaces as Places, Place, Ring } from "../generated/answers"
 
 export type { Ring };
 
-// What is in a file that has arrived, before any of it is kept. onRings: where it would lie on the map.
+/** What is in a file that has arrived, before any of it is kept. onRings: where it would lie on the map. */
 export function ArrivalCard({
   arrival,
   arrivals,

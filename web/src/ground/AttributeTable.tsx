@@ -27,7 +27,7 @@ interface AttributeTableProps {
   onClose: () => void;
 }
 
-// The attributes of a layer's features, a page at a time; rows that are selected show on the map, and back.
+/** The attributes of a layer's features, a page at a time; rows that are selected show on the map, and back. */
 export function AttributeTable({ layer, attributes, selected, onPicked, onGo, onClose }: AttributeTableProps) {
   const book = useBook();
   const { change } = useChange();

@@ -3,7 +3,10 @@ import { useBook } from "../api/book";
 import { listed } from "../api/words";
 import { useWrittenFile } from "./useWrittenFile";
 
-// The book as a file: with everything in an archive, which a job writes, or as one JSON file, which cannot carry pixels.
+/**
+ * The book as a file: with everything in an archive, which a job writes, or as one JSON file, which cannot carry
+ * pixels.
+ */
 export function BookFiles() {
   const book = useBook();
   const writing = useWrittenFile<object>("file");

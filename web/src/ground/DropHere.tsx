@@ -1,6 +1,6 @@
 import { Box } from "@mui/material";
 
-// What the map shows while files are over it.
+/** What the map shows while files are over it. */
 export function DropHere() {
   return (
     <Box

@@ -3,7 +3,7 @@ import { count } from "../api/words";
 import { Notice } from "../frame/Notice";
 import type { Arrivals } from "./arrivals";
 
-// How the last files fared, until it is read.
+/** How the last files fared, until it is read. */
 export function FilesSummary({ arrivals }: { arrivals: Arrivals }) {
   const [read, setRead] = useState<number[]>([]);
   const arrival = arrivals.list.find(

@@ -8,7 +8,7 @@ import { EntryValue } from "../statement/EntryValue";
 import { Statement } from "../statement/Statement";
 import { ShiftsInWords } from "./Transformations";
 
-// The ground of the book as a sentence. open: the card that is.
+/** The ground of the book as a sentence. open: the card that is. */
 export function GroundStatement({ open, onOpen }: { open: string; onOpen: (kind: "reference" | "area") => void }) {
   const book = useBook();
   const { change } = useChange();

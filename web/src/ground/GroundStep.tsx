@@ -28,7 +28,7 @@ const AttributeTable = lazy(() =>
 
 const NOTHING: Picked = new Map();
 
-// The layers of the book, the reference that they are drawn in, and what of them the index covers.
+/** The layers of the book, the reference that they are drawn in, and what of them the index covers. */
 export function GroundStep() {
   const book = useBook();
   const { change } = useChange();

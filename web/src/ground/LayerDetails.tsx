@@ -28,7 +28,7 @@ type Put = (label: string, layer: Layer) => Promise<unknown>;
 
 const NONE: Attribute[] = [];
 
-// One layer: its name, how it is drawn, when, how it goes out.
+/** One layer: its name, how it is drawn, when, how it goes out. */
 export function LayerDetails({
   layer,
   arrivals,

@@ -2,7 +2,7 @@ import { Box, Button, Typography } from "@mui/material";
 import { layerFormats } from "../generated/kinds";
 import { useWrittenFile } from "./useWrittenFile";
 
-// A layer as a file: a large one is written by a job first, which shows its progress.
+/** A layer as a file: a large one is written by a job first, which shows its progress. */
 export function LayerFiles({ layer }: { layer: string }) {
   const writing = useWrittenFile<{ format: string }>(`layers/${layer}/file`);
   return (

@@ -15,7 +15,7 @@ import { Looks } from "./Looks";
 import { TilesForm } from "./TilesForm";
 import type { Arrivals } from "./arrivals";
 
-// All layers, the top one first, with their groups as headings.
+/** All layers, the top one first, with their groups as headings. */
 export function LayerList({ arrivals, onPick }: { arrivals: Arrivals; onPick: (id: string) => void }) {
   const book = useBook();
   const { change } = useChange();

@@ -22,7 +22,7 @@ interface LayerRowProps {
   onPick: (id: string) => void;
 }
 
-// One layer in the list: shown or not, its symbol, its place.
+/** One layer in the list: shown or not, its symbol, its place. */
 export function LayerRow({ layer, dragged, onDragged, onReorder, onToggle, onPick }: LayerRowProps) {
   const book = useBook();
   const { pending } = useChangeState();

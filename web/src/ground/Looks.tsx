@@ -36,8 +36,10 @@ const kept = ({ id, opacity, rules, labels, raster }: Layer): Entry => ({
   ...(raster ? { raster } : { rules, labels: labels ?? [] }),
 });
 
-// Which layers the maps show and how, under names: one is chosen, or the present one is saved. Frames of the page can
-// have one each.
+/**
+ * Which layers the maps show and how, under names: one is chosen, or the present one is saved. Frames of the page can
+ * have one each.
+ */
 export function Looks() {
   const book = useBook();
   const { change } = useChange();

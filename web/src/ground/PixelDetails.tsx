@@ -12,7 +12,7 @@ import { TilesDetails } from "./TilesDetails";
 import type { Arrivals } from "./arrivals";
 import { limits } from "../generated/limits";
 
-// What is particular to a layer of pixels: its look, what it comes to on paper, contours from its heights.
+/** What is particular to a layer of pixels: its look, what it comes to on paper, contours from its heights. */
 export function PixelDetails({
   layer,
   info,

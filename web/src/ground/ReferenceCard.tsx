@@ -23,7 +23,7 @@ interface Tune {
 
 const MARKS: Record<string, string> = { degree: "°", metre: "m", unity: "" };
 
-// The reference that the book is drawn in: another one is found, tuned, looked at, and then taken.
+/** The reference that the book is drawn in: another one is found, tuned, looked at, and then taken. */
 export function ReferenceCard({ onBack }: { onBack: () => void }) {
   const book = useBook();
   const client = useQueryClient();

@@ -21,6 +21,7 @@ interface RuleFieldsProps {
   onMaking: (making: Making) => void;
 }
 
+/** How symbols are made of an attribute: one for each value, or classes with their breaks and palette. */
 export function RuleFields({ how, from, attribute, making, onMaking }: RuleFieldsProps) {
   const { way, count, palette, reversed } = making;
   const palettes = how === "values" ? SETS : RAMPS;

@@ -15,7 +15,7 @@ import { defaults } from "../generated/defaults";
 
 type Put = (label: string, layer: Layer) => Promise<unknown>;
 
-// The rules of a layer in their order; one at a time is open to be edited.
+/** The rules of a layer in their order; one at a time is open to be edited. */
 export function RuleList({
   layer,
   info,

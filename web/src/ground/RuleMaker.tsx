@@ -18,7 +18,7 @@ const HOW = [
   ["conditions", "by conditions"],
 ] as const;
 
-// Makes the rules of a layer: one symbol, one for each value, by classes, by conditions of one's own.
+/** Makes the rules of a layer: one symbol, one for each value, by classes, by conditions of one's own. */
 export function RuleMaker({ layer, attributes, put }: { layer: Layer; attributes: Attribute[]; put: Put }) {
   const book = useBook();
   const first = (layer.rules ?? [])[0]!.symbol;

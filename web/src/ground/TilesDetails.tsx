@@ -7,7 +7,7 @@ import { Heading } from "../frame/Card";
 import { LookFields } from "../pixels/LookFields";
 import { ppiAt } from "../pixels/words";
 
-// Where background tiles come from, what they come to on paper, and how they look.
+/** Where background tiles come from, what they come to on paper, and how they look. */
 export function TilesDetails({
   layer,
   pixels,

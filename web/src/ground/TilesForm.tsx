@@ -4,7 +4,7 @@ import { useBook, useChange } from "../api/book";
 import { post } from "../api/client";
 import type { TilesOffer as Offer } from "../generated/answers";
 
-// A layer of background tiles: where they come from, and who is to be named for them.
+/** A layer of background tiles: where they come from, and who is to be named for them. */
 export function TilesForm({ onDone }: { onDone: () => void }) {
   const book = useBook();
   const { ask } = useChange();

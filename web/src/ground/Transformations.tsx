@@ -25,7 +25,7 @@ function useShifts() {
   });
 }
 
-// In a sentence, for the layers alone.
+/** In a sentence, for the layers alone. */
 export function ShiftsInWords() {
   const shifts = (useShifts().data ?? []).filter((shift) => shift.layers.length > 0);
   return (
@@ -42,7 +42,7 @@ export function ShiftsInWords() {
   );
 }
 
-// Each with its accuracy, and others in its place.
+/** Each with its accuracy, and others in its place. */
 export function Transformations() {
   const book = useBook();
   const client = useQueryClient();

@@ -29,7 +29,7 @@ export interface Arrivals {
   clear: () => void;
 }
 
-// Files on their way into the book: sent, looked into, reported, kept or dropped.
+/** Files on their way into the book: sent, looked into, reported, kept or dropped. */
 export function useArrivals(): Arrivals {
   const book = useBook();
   const client = useQueryClient();

@@ -14,7 +14,7 @@ export const isPixels = (file: File) => (pixelEndings as readonly string[]).incl
 const isBeside = (file: File) =>
   ending(file.name) === ".aux.xml" || (besideEndings as readonly string[]).includes(ending(file.name));
 
-// What tells where a picture lies goes along with it: the same name, another ending.
+/** What tells where a picture lies goes along with it: the same name, another ending. */
 export function together(files: File[]): Sent[] {
   const pictures = files.filter(isPixels);
   const places = files.filter((file) => !isPixels(file) && isBeside(file));
@@ -25,7 +25,7 @@ export function together(files: File[]): Sent[] {
     .map((file) => ({ file, beside: places.filter((place) => owner(place) === file) }));
 }
 
-// Several pictures as one.
+/** Several pictures as one. */
 export function asOne(sent: Sent[]): Sent {
   const [first, ...others] = sent;
   return { file: first!.file, beside: [...first!.beside, ...others.flatMap((known) => [known.file, ...known.beside])] };

@@ -5,8 +5,10 @@ import { settled } from "../api/indexRun";
 import type { IndexRun } from "../api/types";
 import type { WrittenFile as Written } from "../generated/answers";
 
-// A file that the server writes, a large one by a job that shows its progress, and that the browser then takes.
-// address: below the book's, which is sent what the file is to be.
+/**
+ * A file that the server writes, a large one by a job that shows its progress, and that the browser then takes.
+ * address: below the book's, which is sent what the file is to be.
+ */
 export function useWrittenFile<Body>(address: string) {
   const book = useBook();
   const client = useQueryClient();

@@ -12,7 +12,7 @@ interface DifferingProps {
   runs: Exported[];
 }
 
-// What differs between the book as it was and another state: in words, and by sheet.
+/** What differs between the book as it was and another state: in words, and by sheet. */
 export function Differing({ at, versions, runs }: DifferingProps) {
   const [other, setOther] = useState<string>("");
   const beside = other === "" ? null : Number(other);

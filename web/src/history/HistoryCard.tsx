@@ -11,8 +11,10 @@ import { useSheet } from "../frame/useSheet";
 import { StateDetails } from "./StateDetails";
 import { StepRow } from "./StepRow";
 
-// What was changed, when and by whom; click a step for the book as it was behind it. then: the book that is looked back
-// at, once it is there.
+/**
+ * What was changed, when and by whom; click a step for the book as it was behind it. then: the book that is looked back
+ * at, once it is there.
+ */
 export function HistoryCard({ then }: { then: Book | undefined }) {
   const book = useBook();
   const { setOpen, at, setAt } = useLookBack();

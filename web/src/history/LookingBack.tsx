@@ -3,7 +3,7 @@ import { useBook } from "../api/book";
 import { Banner } from "../frame/Banner";
 import { useLookBack } from "../frame/useLookBack";
 
-// Says across Proof that it is not today's book that is seen.
+/** Says across Proof that it is not today's book that is seen. */
 export function LookingBack() {
   const book = useBook();
   const { setAt } = useLookBack();

@@ -20,7 +20,7 @@ interface StateDetailsProps {
   runs: Exported[];
 }
 
-// The book as it was behind a step, and what can be done with it.
+/** The book as it was behind a step, and what can be done with it. */
 export function StateDetails({ at, then, step, versions, runs }: StateDetailsProps) {
   const book = useBook();
   const { ask } = useChange();

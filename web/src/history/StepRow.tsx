@@ -19,7 +19,7 @@ interface StepRowProps {
   onRemove: (version: Version) => void;
 }
 
-// A step of the history, with the names of the book as it was behind it and the exports that were made of that.
+/** A step of the history, with the names of the book as it was behind it and the exports that were made of that. */
 export function StepRow({ step, now, selected, today, versions, runs, onSelect, onRemove }: StepRowProps) {
   const gone = step ? since(step) : null;
   return (

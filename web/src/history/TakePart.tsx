@@ -14,7 +14,7 @@ interface TakePartProps {
   tried: (work: () => Promise<unknown>) => Promise<void>;
 }
 
-// One part of the book as it was, put into today's.
+/** One part of the book as it was, put into today's. */
 export function TakePart({ then, at, called, tried }: TakePartProps) {
   const book = useBook();
   const { ask } = useChange();

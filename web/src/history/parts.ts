@@ -21,7 +21,7 @@ const MEMBERS = [
 
 const same = (one: unknown, other: unknown) => JSON.stringify(one) === JSON.stringify(other);
 
-// Those that differ; number: of the sheet that is looked at, in the book as it was.
+/** Those that differ; number: of the sheet that is looked at, in the book as it was. */
 export function partsOf(then: Book, today: Book, number: number | null): Part[] {
   const members = MEMBERS.filter(([part]) => !same(then.document[part], today.document[part])).map(
     ([part, title]): Part => ({ part, title }),

@@ -4,7 +4,7 @@ const time = new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digi
 const day = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short" });
 const year = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", year: "numeric" });
 
-// "14:31" of today, "30 Nov, 14:31", "3 Jan 2025, 14:31". now: when it is read.
+/** "14:31" of today, "30 Nov, 14:31", "3 Jan 2025, 14:31". now: when it is read. */
 export function when(at: string, now: Date): string {
   const then = new Date(at);
   if (then.toDateString() === now.toDateString()) return time.format(then);
@@ -12,13 +12,13 @@ export function when(at: string, now: Date): string {
   return `${date.format(then)}, ${time.format(then)}`;
 }
 
-// Whose it was, as far as that is known.
+/** Whose it was, as far as that is known. */
 export const who = ({ own }: Pick<HistoryStep, "own">): string =>
   own === null ? "the server" : own ? "you" : "another browser";
 
-// What became of a change since.
+/** What became of a change since. */
 export const since = ({ state }: Pick<HistoryStep, "state">): string | null =>
   state === "undone" || state === "given_up" ? "undone since" : null;
 
-// What a state is called where that is kept for later.
+/** What a state is called where that is kept for later. */
 export const stateOf = (at: string) => `the state of ${year.format(new Date(at))}, ${time.format(new Date(at))}`;

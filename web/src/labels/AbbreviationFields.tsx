@@ -6,7 +6,7 @@ import type { Abbreviation } from "../api/types";
 import { toldElsewhere } from "../api/toldElsewhere";
 import { Field } from "../fields/Field";
 
-// Words and what stands for them where a label has no room in full.
+/** Words and what stands for them where a label has no room in full. */
 export function AbbreviationFields({
   list,
   onSave,

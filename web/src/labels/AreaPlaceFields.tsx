@@ -9,7 +9,7 @@ import { NumberOf } from "../fields/NumberOf";
 
 type Places = NonNullable<LabelRule["areas"]>;
 
-// Where the labels of areas may stand.
+/** Where the labels of areas may stand. */
 export function AreaPlaceFields({
   places,
   onSave,

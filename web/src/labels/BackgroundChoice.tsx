@@ -3,7 +3,7 @@ import { Choice } from "../fields/Choice";
 
 type Shape = NonNullable<NonNullable<LabelRule["backing"]>["shape"]>;
 
-// What stands behind a text, or nothing.
+/** What stands behind a text, or nothing. */
 export function BackgroundChoice({
   label,
   shape,

@@ -12,7 +12,7 @@ import { limits } from "../generated/limits";
 import { orNone } from "../fields/limits";
 import { NumberOf } from "../fields/NumberOf";
 
-// What lies under a label, and the line that leads to one that is moved away.
+/** What lies under a label, and the line that leads to one that is moved away. */
 export function BehindFields({ rule, onSave }: { rule: LabelRule; onSave: KeepRule }) {
   const halo = filled(rule.halo, defaults.label_halo);
   const backing = rule.backing;

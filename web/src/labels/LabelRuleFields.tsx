@@ -25,7 +25,7 @@ import { limits } from "../generated/limits";
 export type KeepRule = (rule: LabelRule) => Promise<unknown>;
 export type LabelledKind = "point" | "line" | "area" | "mixed";
 
-// One label rule: what is written, in what type, where it may stand, for which features.
+/** One label rule: what is written, in what type, where it may stand, for which features. */
 export function LabelRuleFields({
   rule,
   kind,

@@ -15,7 +15,7 @@ type Put = (label: string, layer: Layer) => Promise<unknown>;
 // What a rule is called where it has no title.
 const titleOf = (rule: LabelRule) => rule.title || rule.field || rule.text?.split("\n")[0] || "no text";
 
-// The label rules of a layer in their order; one at a time is open to be edited.
+/** The label rules of a layer in their order; one at a time is open to be edited. */
 export function LabelRules({
   layer,
   info,

@@ -9,7 +9,7 @@ import { Percent } from "../fields/Percent";
 import type { KeepRule } from "./LabelRuleFields";
 import { limits } from "../generated/limits";
 
-// In what type a label is set.
+/** In what type a label is set. */
 export function LabelTypeFields({ rule, onSave }: { rule: LabelRule; onSave: KeepRule }) {
   const shown = filled(rule, defaults.label_rule);
   return (

@@ -9,7 +9,7 @@ import { NumberOf } from "../fields/NumberOf";
 
 type Places = NonNullable<LabelRule["lines"]>;
 
-// Where the labels of lines may stand.
+/** Where the labels of lines may stand. */
 export function LinePlaceFields({
   places,
   onSave,

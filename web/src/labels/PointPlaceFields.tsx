@@ -25,7 +25,7 @@ const GRID: readonly (readonly [Position, string])[] = [
   ["lower_right", "lower right"],
 ];
 
-// Where the labels of points may stand. The number of a position is its place in the order of preference.
+/** Where the labels of points may stand. The number of a position is its place in the order of preference. */
 export function PointPlaceFields({
   places,
   onSave,

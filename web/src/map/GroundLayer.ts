@@ -11,8 +11,10 @@ const TELL_MS = 1_000;
 
 const sameExtent = (a: number[], b: number[]) => a.every((number, index) => Math.abs(number - b[index]!) < 1e-9);
 
-// The core's SVG of the ground in view, in the page itself so that it has the book's fonts. While the
-// map moves, the last drawing moves with it; when it rests, a fresh one is asked for.
+/**
+ * The core's SVG of the ground in view, in the page itself so that it has the book's fonts. While the map moves, the
+ * last drawing moves with it; when it rests, a fresh one is asked for.
+ */
 export class GroundLayer extends Layer {
   private readonly holder = document.createElement("div");
   private readonly drawing = document.createElement("div");

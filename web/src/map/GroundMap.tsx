@@ -50,7 +50,7 @@ const NOTE = {
 const NO_MARKS: Extent[] = [];
 const NONE: number[] = [];
 const NO_RINGS: [number, number][][] = [];
-// The ground of the book as the core draws it, with cells that respond.
+/** The ground of the book as the core draws it, with cells that respond. */
 export function GroundMap({
   label,
   clearLeft = false,

@@ -9,6 +9,7 @@ export type { Beside };
 export const beside = (book: number, cells: Cell[], [dx, dy]: [number, number] = [0, 0], signal?: AbortSignal) =>
   post<Beside>(`/api/books/${book}/cells/beside`, { cells: cells.map((cell) => cell.id), dx, dy }, { signal });
 
+/** How a cell lies to those beside it: overlaps and gaps, on paper. */
 export function useBeside(cell: Cell | undefined) {
   const book = useBook();
   return useQuery({
@@ -19,7 +20,10 @@ export function useBeside(cell: Cell | undefined) {
   }).data;
 }
 
-// Where the hand lets cells come to: the nearest shift within reach each way on its own, else one to a round coordinate.
+/**
+ * Where the hand lets cells come to: the nearest shift within reach each way on its own, else one to a round
+ * coordinate.
+ */
 export function snapped(by: [number, number], { shifts, round }: Beside, reach: number): [number, number] {
   const along = (axis: 0 | 1) => {
     const nearest = shifts[axis].reduce(

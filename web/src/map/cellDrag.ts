@@ -21,9 +21,11 @@ const REACH = 8,
 // By then the answer is on the map; cells that it left where they were go back there.
 const SETTLED_MS = 500;
 
-// Drags the selected cells; they snap to their neighbours and to round coordinates (not with Alt), and what lies
-// between them and their neighbours is told in mm on paper. Where they are let go they stay while the answer is under
-// way.
+/**
+ * Drags the selected cells; they snap to their neighbours and to round coordinates (not with Alt), and what lies
+ * between them and their neighbours is told in mm on paper. Where they are let go they stay while the answer is under
+ * way.
+ */
 export function cellDrag({ map, shapes, selected, ask, onNotices, onMoved }: CellDragOptions) {
   let mine: Cell[] = [];
   let from: [number, number] | null = null;

@@ -4,8 +4,10 @@ import VectorSource from "ol/source/Vector";
 import type { Cell, TrialCell } from "../api/types";
 import { cellFeature, described, ringOf, type CellRole } from "./cells";
 
-// The shapes of cells on a map. They stay the same ones while cells change, and those in the hand lie where the hand
-// has them, until the server's answer says where they are.
+/**
+ * The shapes of cells on a map. They stay the same ones while cells change, and those in the hand lie where the hand
+ * has them, until the server's answer says where they are.
+ */
 export class CellShapes {
   readonly source = new VectorSource<Feature<Polygon>>();
   // The cells in the hand as they were when it took them, by id.

@@ -15,7 +15,7 @@ const COLOURS: Record<CellRole, { line: string; area: string; width: number; das
   ghost: { line: THREAD, area: "rgba(140,47,57,0.08)", width: 1.6, dash: [6, 4] },
 };
 
-// A cell as a shape of the map. key: by which it is the same one after a change.
+/** A cell as a shape of the map. key: by which it is the same one after a change. */
 export function cellFeature(cell: TrialCell, role: CellRole, key: string) {
   const feature = new Feature(new Polygon([ringOf(cell)]));
   feature.setId(key);
@@ -26,7 +26,7 @@ export function cellFeature(cell: TrialCell, role: CellRole, key: string) {
 export const ringOf = (cell: TrialCell, [dx, dy]: [number, number] = [0, 0]) =>
   [...cell.corners, cell.corners[0]!].map(([x, y]) => [x + dx, y + dy]);
 
-// What the shape says of its cell; where it lies is another thing.
+/** What the shape says of its cell; where it lies is another thing. */
 export function described(feature: Feature<Polygon>, cell: TrialCell, role: CellRole) {
   feature.setProperties({
     cell,
@@ -37,7 +37,7 @@ export function described(feature: Feature<Polygon>, cell: TrialCell, role: Cell
   });
 }
 
-// So many cells are one shape, without names: quick to draw, however many there are.
+/** So many cells are one shape, without names: quick to draw, however many there are. */
 export const MANY = 3000;
 
 export function cellsFeature(cells: TrialCell[], role: CellRole) {
@@ -49,7 +49,7 @@ export const manyStyle = (feature: FeatureLike) => {
   return new Style({ stroke: new Stroke({ color: colour.line, width: 0.8, lineDash: colour.dash }) });
 };
 
-// The cell in which a place lies, the last one where several do.
+/** The cell in which a place lies, the last one where several do. */
 export function cellAt(cells: Cell[], [x, y]: [number, number]): Cell | undefined {
   return cells.findLast((cell) =>
     cell.corners.every(([x1, y1], index) => {
@@ -59,7 +59,7 @@ export function cellAt(cells: Cell[], [x, y]: [number, number]): Cell | undefine
   );
 }
 
-// Names stand in the upper left corner, where neighbours overlap least; they hide when cells are small.
+/** Names stand in the upper left corner, where neighbours overlap least; they hide when cells are small. */
 export function cellStyle(feature: FeatureLike, resolution: number) {
   const role = feature.get("role") as CellRole;
   const colour = COLOURS[role];

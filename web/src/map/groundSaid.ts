@@ -1,6 +1,6 @@
 import type { GroundState } from "./GroundLayer";
 
-// What is to be said of how the drawing of the ground stands, or null.
+/** What is to be said of how the drawing of the ground stands, or null. */
 export function groundSaid(state: GroundState): string | null {
   if (state.kind === "waiting") return `Drawing the map … ${state.seconds} s`;
   if (state.kind === "more") return "Part of the map is still being drawn.";

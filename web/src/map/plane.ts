@@ -8,8 +8,10 @@ const PLANE = new Projection({
   extent: [-1e8, -1e8, 1e8, 1e8],
 });
 
-// The plane of the book's reference. No projection is computed in the browser: coordinates come from
-// the server in the book's own units.
+/**
+ * The plane of the book's reference. No projection is computed in the browser: coordinates come from the server in the
+ * book's own units.
+ */
 export function bookPlane() {
   return PLANE;
 }

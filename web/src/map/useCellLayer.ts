@@ -18,7 +18,7 @@ interface CellLayerProps {
   onMoved?: (dx: number, dy: number) => Promise<unknown>;
 }
 
-// The cells on a map, which can be dragged where that is wanted. Returns what is told while they are.
+/** The cells on a map, which can be dragged where that is wanted. Returns what is told while they are. */
 export function useCellLayer(map: OlMap | null, { cells, ghosts, selected, onMoved }: CellLayerProps): string[] | null {
   const { id: book } = useBook();
   const [notices, setNotices] = useState<string[] | null>(null);

@@ -7,7 +7,7 @@ import { MANY, cellAt } from "./cells";
 // Pixels within which a press means a feature.
 const REACH = 6;
 
-// A click on the ground: where, and how near counts (both in ground units).
+/** A click on the ground: where, and how near counts (both in ground units). */
 export function usePick(map: OlMap | null, onPick?: (x: number, y: number, reach: number, add: boolean) => void) {
   useEffect(() => {
     if (!map || !onPick) return;
@@ -26,7 +26,7 @@ export function usePick(map: OlMap | null, onPick?: (x: number, y: number, reach
   }, [map, onPick]);
 }
 
-// A click on a cell.
+/** A click on a cell. */
 export function useSelect(
   map: OlMap | null,
   cells: Cell[] | undefined,

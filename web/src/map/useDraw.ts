@@ -6,7 +6,7 @@ import { drawStyle } from "./mark";
 
 export type Draw = "rectangle" | "polygon";
 
-// Draws by hand on a map; its corners are told when it is done.
+/** Draws by hand on a map; its corners are told when it is done. */
 export function useDraw(map: OlMap | null, draw: Draw | null, onDrawn?: (corners: [number, number][]) => void) {
   useEffect(() => {
     if (!map || !draw) return;

@@ -5,7 +5,9 @@ import type { Book } from "../api/types";
 import { groundSaid } from "./groundSaid";
 import { GroundLayer, type GroundState } from "./GroundLayer";
 
-// The ground of the book as the core draws it, under everything else on the map. What is to be said of it, or null.
+/**
+ * The ground of the book as the core draws it, under everything else on the map. What is to be said of it, or null.
+ */
 export function useGround(map: OlMap | null): string | null {
   const [state, setState] = useState<GroundState>({ kind: "drawn" });
   const book = useBook();

@@ -5,7 +5,7 @@ import { useEffect } from "react";
 import type { Extent } from "../api/types";
 import { markFeature, markStyle, ringFeature } from "./mark";
 
-// Features that are pointed out by their boxes, and rings where something would lie.
+/** Features that are pointed out by their boxes, and rings where something would lie. */
 export function useMarks(map: OlMap | null, marks: Extent[], rings: [number, number][][]) {
   useEffect(() => {
     if (!map || (marks.length === 0 && rings.length === 0)) return;

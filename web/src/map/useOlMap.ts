@@ -6,8 +6,10 @@ import { useEffect, useState, type RefObject } from "react";
 import type { Extent } from "../api/types";
 import { bookPlane } from "./plane";
 
-// A map on an element of the page, fitted to a box of ground; where the pointer is on it, in ground units, and how many of
-// them a pixel covers. clearLeft: room for what lies over its left side.
+/**
+ * A map on an element of the page, fitted to a box of ground; where the pointer is on it, in ground units, and how many
+ * of them a pixel covers. clearLeft: room for what lies over its left side.
+ */
 export function useOlMap(target: RefObject<HTMLDivElement | null>, box: Extent | null | undefined, clearLeft: boolean) {
   const [map, setMap] = useState<OlMap | null>(null);
   const [pointer, setPointer] = useState<[number, number] | null>(null);

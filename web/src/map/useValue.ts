@@ -5,7 +5,7 @@ import { useRested } from "../frame/useRested";
 
 const RESTS_MS = 150;
 
-// The value under the pointer of the topmost layer of heights or other values that is shown: "347.1 m".
+/** The value under the pointer of the topmost layer of heights or other values that is shown: "347.1 m". */
 export function useValue(pointer: [number, number] | null): string | null {
   const book = useBook();
   const layer = [...book.document.layers].reverse().find((known) => known.visible && values(known.id));

@@ -13,7 +13,9 @@ const ASKS: Record<NoteKind, string> = {
   area: "Click each corner; then Enter or a double click.",
 };
 
-// A new note is put on the page, place by place. From the keyboard it is put in the middle, to be moved from there.
+/**
+ * A new note is put on the page, place by place. From the keyboard it is put in the middle, to be moved from there.
+ */
 export function NewNoteOnPage({ perMm, size: [width, height] }: { perMm: number; size: [number, number] }) {
   const { making, setMaking, way, add } = useNotes();
   const [places, setPlaces] = useState<Place[]>([]);

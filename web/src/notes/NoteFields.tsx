@@ -22,7 +22,7 @@ import { NumberOf } from "../fields/NumberOf";
 const ENDS = [["", "nothing"], ...lineEnds] as const;
 const STROKE = { width_mm: 0.4, colour: "#8c2f39" };
 
-// What a note says and how it looks.
+/** What a note says and how it looks. */
 export function NoteFields({ note }: { note: Note }) {
   const { put, remove, way } = useNotes();
   const shown = filled(note, defaults.note);

@@ -10,7 +10,7 @@ import { titleOf, useNotes } from "./useNotes";
 // So far in px is no drag.
 const STILL_PX = 3;
 
-// The places of notes over the page, each to be dragged or moved by the arrow keys.
+/** The places of notes over the page, each to be dragged or moved by the arrow keys. */
 export function NotesOnPage({ perMm, size: [width, height] }: { perMm: number; size: [number, number] }) {
   const { open, way, list, picked, setPicked, making, put, remove } = useNotes();
   const [moved, setMoved] = useState<{ id: string; index: number; at: Place } | null>(null);

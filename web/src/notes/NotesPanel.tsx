@@ -4,7 +4,7 @@ import { Heading } from "../frame/Card";
 import { NoteFields } from "./NoteFields";
 import { noteKinds, titleOf, useNotes, type NoteKind } from "./useNotes";
 
-// The notes of the book, as the page has them: new ones, the list, the one that is selected.
+/** The notes of the book, as the page has them: new ones, the list, the one that is selected. */
 export function NotesPanel() {
   const { open, setOpen, ready, way, list, picked, setPicked, making, setMaking } = useNotes();
   const note = list.find((known) => known.id === picked);

@@ -4,7 +4,7 @@ import { count } from "../api/words";
 import { toldElsewhere } from "../api/toldElsewhere";
 import { layerFormats } from "../generated/kinds";
 
-// The notes among the layers: shown or not, and out as any other.
+/** The notes among the layers: shown or not, and out as any other. */
 export function NotesRow() {
   const book = useBook();
   const { change } = useChange();

@@ -2,7 +2,7 @@ import { useEffect, useMemo, useState, type ReactNode } from "react";
 import { useSheet } from "../frame/useSheet";
 import { NotesContext, type NoteKind } from "./useNotes";
 
-// What a step knows of the notes on its page, until it is left.
+/** What a step knows of the notes on its page, until it is left. */
 export function NotesScope({ children }: { children: ReactNode }) {
   const { number } = useSheet();
   const [open, setOpen] = useState(false);

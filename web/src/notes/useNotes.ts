@@ -7,7 +7,7 @@ import { toGround, toPage, type Place } from "../page/onGround";
 
 export type NoteKind = Note["kind"];
 
-// How many places a note of a kind takes until it is whole; none where it goes on until Enter.
+/** How many places a note of a kind takes until it is whole; none where it goes on until Enter. */
 export const placesOf: Record<NoteKind, number | null> = { text: 1, line: null, rectangle: 2, ellipse: 2, area: null };
 
 interface NotesState {
@@ -21,6 +21,7 @@ interface NotesState {
   setMaking: (kind: NoteKind | null) => void;
 }
 
+/** Which note is selected, and whether a new one is being drawn. */
 export const NotesContext = createContext<NotesState>({
   open: false,
   setOpen: () => undefined,
@@ -32,7 +33,7 @@ export const NotesContext = createContext<NotesState>({
 
 const NONE: Note[] = [];
 
-// The notes of the book, what changes them, and the way between the page and the ground.
+/** The notes of the book, what changes them, and the way between the page and the ground. */
 export function useNotes() {
   const book = useBook();
   const { change } = useChange();

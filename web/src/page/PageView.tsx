@@ -45,7 +45,7 @@ function useFactsOfWhole(book: Book, sheet: number, waiting: boolean) {
   }, [client, book.id, book.revision, sheet, waiting]);
 }
 
-// A sheet exactly as it will print, on a quiet surface between rulers in millimetres.
+/** A sheet exactly as it will print, on a quiet surface between rulers in millimetres. */
 export function PageView({ sheet, overlay, selected, guides = NO_GUIDES, onGuides }: PageViewProps) {
   const book = useBook();
   const { page_width_mm: width, page_height_mm: height } = (sheet === 0 && book.index_frame) || book.frame;

@@ -13,10 +13,10 @@ interface RulerProps {
   onPull?: (event: PointerEvent) => void;
 }
 
-// Its breadth in pixels.
+/** Its breadth in pixels. */
 export const RULER = 24;
 
-// Millimetres along an edge of the table, zero at the page's corner. Guides are pulled out of it.
+/** Millimetres along an edge of the table, zero at the page's corner. Guides are pulled out of it. */
 export function Ruler({ across = false, size, perMm, start, length, offset, onPull }: RulerProps) {
   const step = STEPS.find((mm) => mm * perMm >= 42) ?? 500;
   const fine = step / (String(step).startsWith("2") ? 2 : 5);

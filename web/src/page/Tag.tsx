@@ -1,7 +1,7 @@
 import { Box, type SxProps, type Theme } from "@mui/material";
 import type { ReactNode } from "react";
 
-// A measure that goes with the hand: how far, how much. sx: where it stands.
+/** A measure that goes with the hand: how far, how much. sx: where it stands. */
 export function Tag({ sx, children }: { sx: SxProps<Theme>; children: ReactNode }) {
   return (
     <Box

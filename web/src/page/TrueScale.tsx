@@ -27,13 +27,13 @@ function factors({ point_scale, meridian_scale, areal_scale }: Facts): string {
   return `${factor.format(point_scale)} along the bar, ${factor.format(meridian_scale)} along the meridian, ${factor.format(areal_scale)} of areas`;
 }
 
-// How much ground the sheet shows, along its middle lines on the ellipsoid.
+/** How much ground the sheet shows, along its middle lines on the ellipsoid. */
 export function Shown({ sheet }: { sheet: number }) {
   const facts = useFacts(sheet);
   return <Row name="Shows">{facts.data ? groundSize(facts.data.width_m, facts.data.height_m) : "…"}</Row>;
 }
 
-// The feature of the study area that the sheet is of.
+/** The feature of the study area that the sheet is of. */
 export function FeatureShown({ sheet }: { sheet: number }) {
   const feature = useFacts(sheet).data?.feature;
   if (!feature) return null;
@@ -44,7 +44,7 @@ export function FeatureShown({ sheet }: { sheet: number }) {
   );
 }
 
-// The scale on the ellipsoid at the sheet's centre, and the angle from true north to grid north.
+/** The scale on the ellipsoid at the sheet's centre, and the angle from true north to grid north. */
 export function TrueScale({ sheet }: { sheet: number }) {
   const facts = useFacts(sheet);
   return (
@@ -56,7 +56,7 @@ export function TrueScale({ sheet }: { sheet: number }) {
   );
 }
 
-// How many labels a sheet shows, and how many have no room on it.
+/** How many labels a sheet shows, and how many have no room on it. */
 export function LabelCount({ sheet }: { sheet: number }) {
   const labels = useFacts(sheet).data?.labels;
   if (!labels || labels.placed + labels.unplaced === 0) return null;
@@ -74,7 +74,7 @@ export function LabelCount({ sheet }: { sheet: number }) {
   );
 }
 
-// What the sheet does not show for want of room, with numbers.
+/** What the sheet does not show for want of room, with numbers. */
 export function LeftOutOfSheet({ sheet }: { sheet: number }) {
   const sentences = useFacts(sheet).data?.left_out ?? [];
   if (sentences.length === 0) return null;

@@ -3,7 +3,7 @@ import type { Rectangle } from "../api/types";
 import { RULER } from "./Ruler";
 import { PX_PER_MM, type Zoom } from "./useZoom";
 
-// selected: undefined where nothing can be.
+/** selected: undefined where nothing can be. */
 export function ZoomButtons({ zoom, selected }: { zoom: Zoom; selected: Rectangle | null | undefined }) {
   const percent = Math.round((zoom.perMm / PX_PER_MM) * 100);
   return (

@@ -7,8 +7,10 @@ const WAYS: Record<string, [number, number]> = {
   ArrowDown: [0, 1],
 };
 
-// By how many mm an arrow key moves what is selected on the page: by 1, with Shift by 10, with Alt by 0.1; null for
-// another key. The key then does nothing else.
+/**
+ * By how many mm an arrow key moves what is selected on the page: by 1, with Shift by 10, with Alt by 0.1; null for
+ * another key. The key then does nothing else.
+ */
 export function arrowWay(event: KeyboardEvent): [number, number] | null {
   const way = WAYS[event.key];
   if (!way) return null;

@@ -11,8 +11,10 @@ interface Pulled {
   outside: boolean;
 }
 
-// Guides that are pulled out of the rulers, moved, and dropped outside the page to be gone. area: the page
-// on the screen, whose corner is at 0, 0 mm.
+/**
+ * Guides that are pulled out of the rulers, moved, and dropped outside the page to be gone. area: the page on the
+ * screen, whose corner is at 0, 0 mm.
+ */
 export function useGuides(
   area: RefObject<HTMLElement | null>,
   perMm: number,
@@ -51,7 +53,7 @@ export function useGuides(
 
 const GUIDE = "#2f74a8";
 
-// The lines over the page; each can be taken hold of.
+/** The lines over the page; each can be taken hold of. */
 export function GuideLines({
   guides,
   pulled,

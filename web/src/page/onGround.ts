@@ -4,7 +4,7 @@ export type { ToGround };
 
 export type Place = [number, number];
 
-// To a thousandth, as the document has places.
+/** To a thousandth, as the document has places. */
 export const round = (value: number) => Math.round(value * 1000) / 1000;
 
 export const toGround = ([a, b, c, d, e, f]: ToGround, [x, y]: Place): Place => [

@@ -2,15 +2,17 @@ import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } fr
 import type { Rectangle } from "../api/types";
 import { useShortcuts } from "../frame/useShortcuts";
 
-// Pixels of the screen to a millimetre of paper at its actual size (CSS: 96 to an inch).
+/** Pixels of the screen to a millimetre of paper at its actual size (CSS: 96 to an inch). */
 export const PX_PER_MM = 96 / 25.4;
 // Times the actual size.
 const LEAST = 0.1,
   MOST = 8;
 const within = (value: number) => Math.min(Math.max(value, LEAST), MOST);
 
-// How large a page of so many mm is shown on a surface that scrolls, and where it lies there. selected: what can be
-// looked at closely, on the page.
+/**
+ * How large a page of so many mm is shown on a surface that scrolls, and where it lies there. selected: what can be
+ * looked at closely, on the page.
+ */
 export function useZoom(width: number, height: number, selected: Rectangle | null | undefined) {
   const surface = useRef<HTMLDivElement>(null);
   const [room, setRoom] = useState({ width: 800, height: 500 });

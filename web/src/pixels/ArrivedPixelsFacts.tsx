@@ -6,7 +6,9 @@ import { TAKEN_AS, plain, sizeOf } from "./words";
 
 const MOST_CLASSES = 12;
 
-// What is in a file of pixels, with a small picture, before any of it is kept. takenAs: what its numbers are to be.
+/**
+ * What is in a file of pixels, with a small picture, before any of it is kept. takenAs: what its numbers are to be.
+ */
 export function ArrivedPixelsFacts({
   layer,
   takenAs,

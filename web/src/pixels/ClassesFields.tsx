@@ -27,7 +27,7 @@ function readValues(text: string, entry: Class): Class {
   throw new Error("Write a whole number, or a range: 10 to 20, below 10, 20 and more.");
 }
 
-// A colour and a title for each class of values.
+/** A colour and a title for each class of values. */
 export function ClassesFields({
   look,
   pixels,

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { Measured } from "../fields/Measured";
 import { Pair } from "../fields/Pair";
 
-// Contours from heights: how far apart, from where they count, which are index lines.
+/** Contours from heights: how far apart, from where they count, which are index lines. */
 export function ContoursForm({
   unit,
   onTrace,

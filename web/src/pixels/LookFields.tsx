@@ -32,7 +32,7 @@ function firstClasses(pixels: PixelsInfo) {
   });
 }
 
-// How the pixels of a layer are shown.
+/** How the pixels of a layer are shown. */
 export function LookFields({
   layer,
   pixels,

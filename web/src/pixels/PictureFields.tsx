@@ -13,6 +13,7 @@ import { limits } from "../generated/limits";
 
 type Look = Extract<RasterLook, { kind: "picture" }>;
 
+/** How a picture of the ground is shown: its bands, brightness, contrast, saturation, gamma. */
 export function PictureFields({
   look,
   pixels,

@@ -19,7 +19,7 @@ const STOPS = 6;
 
 const bar = (tints: string[]) => `linear-gradient(to right, ${tints.join(", ")})`;
 
-// Colours that run with a value, and between which values.
+/** Colours that run with a value, and between which values. */
 export function RampFields({
   look,
   pixels,

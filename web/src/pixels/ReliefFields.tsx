@@ -5,7 +5,7 @@ import { Measured } from "../fields/Measured";
 import { Pair } from "../fields/Pair";
 import { limits } from "../generated/limits";
 
-// Lights and exaggeration of a relief.
+/** Lights and exaggeration of a relief. */
 export function ReliefFields({ relief, onSave }: { relief: Relief; onSave: (relief: Relief) => Promise<unknown> }) {
   const lights: Light[] = relief.lights ?? [{}];
   const light = (index: number, fresh: Light) =>

@@ -7,6 +7,7 @@ import { limits } from "../generated/limits";
 
 type Look = Extract<RasterLook, { kind: "shading" }>;
 
+/** How heights are shaded: the lights, the exaggeration, the strength. */
 export function ShadingFields({
   look,
   onSave,

@@ -9,7 +9,7 @@ export const TAKEN_AS: readonly (readonly [PixelsInfo["kind"], string])[] = [
 const plain = (number: number, digits = 2) =>
   new Intl.NumberFormat("en-GB", { maximumFractionDigits: digits }).format(number);
 
-// "4,640 × 3,200 px of 1 m"
+/** "4,640 × 3,200 px of 1 m" */
 export function sizeOf(width: number, height: number, pixel_m: [number, number] | null): string {
   const size = `${plain(width)} × ${plain(height)} px`;
   if (!pixel_m) return size;
@@ -17,7 +17,7 @@ export function sizeOf(width: number, height: number, pixel_m: [number, number] 
   return across === down ? `${size} of ${across} m` : `${size} of ${across} × ${down} m`;
 }
 
-// Pixels an inch that they have on paper at a scale.
+/** Pixels an inch that they have on paper at a scale. */
 export const ppiAt = (pixel_m: [number, number], scale: number) => (0.0254 * scale) / Math.min(...pixel_m);
 
 export { plain };

@@ -17,7 +17,7 @@ const TITLES: Record<FormKind, string> = {
   imposed: "Imposed PDF",
 };
 
-// The details of the form that the book is exported in.
+/** The details of the form that the book is exported in. */
 export function FormCard({ draft }: { draft: OrderDraft }) {
   const { form } = whole(draft.order);
   return (

@@ -7,7 +7,7 @@ import { defaults } from "../generated/defaults";
 import { Pair } from "../fields/Pair";
 import type { FormOf } from "./order";
 
-// In which format the ground goes out, and at which scale it is drawn.
+/** In which format the ground goes out, and at which scale it is drawn. */
 export function GroundFields({
   form,
   change,

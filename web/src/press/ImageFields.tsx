@@ -8,7 +8,7 @@ import { FORMATS } from "./inWords";
 import type { FormOf } from "./order";
 import { limits } from "../generated/limits";
 
-// What images show and how they are written.
+/** What images show and how they are written. */
 export function ImageFields({
   form,
   change,

@@ -9,7 +9,7 @@ import { NumberOf } from "../fields/NumberOf";
 
 type Imposed = FormOf<"imposed">;
 
-// How pages lie on the paper.
+/** How pages lie on the paper. */
 export function ImposedFields({
   form,
   change,

@@ -15,7 +15,7 @@ import type { OrderDraft } from "./useOrder";
 import { asked, within } from "../fields/limits";
 import { limits } from "../generated/limits";
 
-// "Export all sheets as one PDF at 300 ppi, named …, with …."
+/** "Export all sheets as one PDF at 300 ppi, named …, with …." */
 export function OrderStatement({
   draft,
   card,

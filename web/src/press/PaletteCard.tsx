@@ -20,7 +20,7 @@ import { limits } from "../generated/limits";
 
 const PROCESS = ["Cyan, %", "Magenta, %", "Yellow, %", "Black, %"] as const;
 
-// The book's palette: what files for the press carry in place of colours of the screen.
+/** The book's palette: what files for the press carry in place of colours of the screen. */
 export function PaletteCard({ draft }: { draft: OrderDraft }) {
   const book = useBook();
   const { ask } = useChange();

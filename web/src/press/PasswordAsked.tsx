@@ -3,7 +3,7 @@ import { useState } from "react";
 import { Banner } from "../frame/Banner";
 import type { Passwords } from "./useRuns";
 
-// Passwords of what is exported: they are in no order, and forgotten when the run ends.
+/** Passwords of what is exported: they are in no order, and forgotten when the run ends. */
 export function PasswordAsked({ onGive, onClose }: { onGive: (passwords: Passwords) => void; onClose: () => void }) {
   const [open, setOpen] = useState("");
   const [owner, setOwner] = useState("");

@@ -17,7 +17,7 @@ interface PdfFieldsProps {
   change: (patch: Partial<PdfManner>) => Promise<unknown>;
 }
 
-// What the PDF carries beside its pages.
+/** What the PDF carries beside its pages. */
 export function PdfFields({ pdf: given, imposed, change }: PdfFieldsProps) {
   const book = useBook();
   const pdf = filled(given, defaults.pdf_manner);

@@ -12,7 +12,7 @@ interface PdfLayersProps {
   change: (patch: Partial<PdfManner>) => Promise<unknown>;
 }
 
-// How each layer is found when the file is opened, and whether it prints.
+/** How each layer is found when the file is opened, and whether it prints. */
 export function PdfLayers({ pdf, layers, fixed, change }: PdfLayersProps) {
   const of = (id: string): State => pdf.layers.find((state) => state.id === id) ?? { id };
   const put = (state: State) => {

@@ -12,7 +12,7 @@ interface PdfObjectDataProps {
   change: (patch: Partial<PdfManner>) => Promise<unknown>;
 }
 
-// Layers whose features carry their attributes in the file.
+/** Layers whose features carry their attributes in the file. */
 export function PdfObjectData({ pdf, layers, change }: PdfObjectDataProps) {
   const put = (layer: string, data: Data | null) =>
     void change({

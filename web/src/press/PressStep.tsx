@@ -14,7 +14,7 @@ import { PasswordAsked } from "./PasswordAsked";
 import { useOrder } from "./useOrder";
 import { useRuns, type Passwords } from "./useRuns";
 
-// The book is handed on: which sheets, in which form, and the runs so far.
+/** The book is handed on: which sheets, in which form, and the runs so far. */
 export function PressStep() {
   const book = useBook();
   const draft = useOrder();

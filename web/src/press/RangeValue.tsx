@@ -12,8 +12,10 @@ import { Value } from "../statement/Value";
 import { whole } from "./order";
 import type { OrderDraft } from "./useOrder";
 
-// Which sheets: all, the one that is looked at, those selected on Weave, or typed; of these, those that meet a
-// condition.
+/**
+ * Which sheets: all, the one that is looked at, those selected on Weave, or typed; of these, those that meet a
+ * condition.
+ */
 export function RangeValue({ draft }: { draft: OrderDraft }) {
   const book = useBook();
   const { order, change } = draft;

@@ -14,7 +14,7 @@ interface RunDetailsProps {
   onRepeat: () => void;
 }
 
-// Warnings and files of a run, and what can be done with it.
+/** Warnings and files of a run, and what can be done with it. */
 export function RunDetails({ run, base, act, onUse, onRepeat }: RunDetailsProps) {
   const book = useBook();
   return (

@@ -11,7 +11,7 @@ interface RunListProps {
   onRepeat: (run: Run) => void;
 }
 
-// The runs so far, the newest first.
+/** The runs so far, the newest first. */
 export function RunList({ runs: { runs, base, act }, onMissing, onUse, onRepeat }: RunListProps) {
   const book = useBook();
   return (

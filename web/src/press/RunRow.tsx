@@ -18,7 +18,7 @@ interface RunRowProps {
   onRepeat: () => void;
 }
 
-// A run: what was asked for, how far it is, what it made.
+/** A run: what was asked for, how far it is, what it made. */
 export function RunRow({ run, base, revision, act, onMissing, onUse, onRepeat }: RunRowProps) {
   const [unfolded, setUnfolded] = useState(false);
   const ppi = usePpi(run.order);

@@ -15,7 +15,7 @@ const ENDED = {
   cancelled: [CancelIcon, "text.secondary", "Stopped"],
 } as const;
 
-// How far a run is, or how it ended.
+/** How far a run is, or how it ended. */
 export function RunState({ run }: { run: Run }) {
   if (run.state === "waiting" || run.state === "running") {
     return (

@@ -13,7 +13,7 @@ interface SavedOrdersProps {
   onExport: (orders: Order[]) => void;
 }
 
-// The book's own orders by their names; several can be exported at once.
+/** The book's own orders by their names; several can be exported at once. */
 export function SavedOrders({ draft, busy, onExport }: SavedOrdersProps) {
   const { change } = useChange();
   const orders = useBook().document.orders ?? [];

@@ -5,7 +5,7 @@ import { defaults } from "../generated/defaults";
 import { Pair } from "../fields/Pair";
 import type { FormOf } from "./order";
 
-// How the drawings are written.
+/** How the drawings are written. */
 export function SvgFields({
   form,
   change,

@@ -20,7 +20,7 @@ export const FORMATS = [
 const titleOf = (list: readonly (readonly [string, string])[], key: string) =>
   list.find(([known]) => known === key)?.[1] ?? key;
 
-// What is chosen of a form, in a few words of the statement.
+/** What is chosen of a form, in a few words of the statement. */
 export function inWords(form: Form): string {
   switch (form.kind) {
     case "images": {

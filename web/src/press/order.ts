@@ -7,11 +7,11 @@ import { forms, formTraits } from "../generated/kinds";
 export type FormOf<Kind extends Form["kind"]> = Extract<Form, { kind: Kind }>;
 export type FormKind = Form["kind"];
 
-// An order with what it does not say filled in, but for its resolution.
+/** An order with what it does not say filled in, but for its resolution. */
 export const whole = (order: Order) =>
   filled(order, defaults.order) as Required<Pick<Order, "sheets">> & { form: Form } & Order;
 
-// Pixels an inch: its own, or the book's.
+/** Pixels an inch: its own, or the book's. */
 export function usePpi(order: Order): number {
   const book = useBook();
   return order.ppi ?? book.document.resolution_ppi ?? RESOLUTION_PPI;
@@ -19,19 +19,20 @@ export function usePpi(order: Order): number {
 
 const RESOLUTION_PPI = 300;
 
+/** What is known of a form beside its settings. */
 export const traits = (kind: FormKind) => formTraits[kind];
 
-// "all sheets as one PDF"
+/** "all sheets as one PDF" */
 export function inBrief(order: Order): string {
   const { sheets, form } = whole(order);
   const title = forms.find(([key]) => key === form.kind)![1];
   return `${sheets === "all" ? "all sheets" : `sheets ${sheets}`} as ${title}`;
 }
 
-// Live text of the names of its files.
+/** Live text of the names of its files. */
 export const pattern = (order: Order) => order.file_name || traits(whole(order).form.kind).fileName;
 
-// Is a password asked for when it is exported?
+/** Is a password asked for when it is exported? */
 export const isProtected = (order: Order) => {
   const { form } = whole(order);
   return "pdf" in form && form.pdf?.protected === true;

@@ -5,7 +5,7 @@ import { post, type Refusal } from "../api/client";
 import type { Form, Order, Plan } from "../api/types";
 import { whole } from "./order";
 
-// The order that is being put together, as it was left in this window, and what it would come to.
+/** The order that is being put together, as it was left in this window, and what it would come to. */
 export function useOrder() {
   const book = useBook();
   const place = `order-${book.id}`;

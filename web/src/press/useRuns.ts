@@ -10,7 +10,7 @@ export interface Passwords {
   owner_password?: string;
 }
 
-// The runs of the book, and what can be done to them.
+/** The runs of the book, and what can be done to them. */
 export function useRuns() {
   const book = useBook();
   const client = useQueryClient();

@@ -23,7 +23,7 @@ import { Statement } from "../statement/Statement";
 // Of thousands of names no more are listed than can be read.
 const named = createFilterOptions<Cell>({ limit: 60 });
 
-// Leafing through the sheets as they will print.
+/** Leafing through the sheets as they will print. */
 export function ProofStep() {
   const book = useBook();
   const { cell, page, number, place, go, step } = useSheet();

@@ -12,7 +12,7 @@ const TEXTS = [
   ["description", "Description of the book"],
 ] as const;
 
-// What the book's live texts say.
+/** What the book's live texts say. */
 export function BookTexts() {
   const book = useBook();
   const { change } = useChange();

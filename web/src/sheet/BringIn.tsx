@@ -15,7 +15,7 @@ interface BringInProps {
   onBrought: (id: string, file: File) => Promise<unknown>;
 }
 
-// A button that takes a file into the book, and what was wrong with it.
+/** A button that takes a file into the book, and what was wrong with it. */
 export function BringIn({ title, label, accept, address, onBrought }: BringInProps) {
   const book = useBook();
   const client = useQueryClient();

@@ -3,7 +3,10 @@ import { Choice } from "../fields/Choice";
 import { useLayout } from "./layout";
 import { titleOf } from "./useElements";
 
-// Whether the rows of a legend or a table are its own, or go on from another one of the page; nothing where it is alone.
+/**
+ * Whether the rows of a legend or a table are its own, or go on from another one of the page; nothing where it is
+ * alone.
+ */
 export function ContinuesChoice({
   element,
   onSave,

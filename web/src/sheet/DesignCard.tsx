@@ -12,7 +12,7 @@ import { Field } from "../fields/Field";
 import { FileInput } from "../fields/FileInput";
 import type { Designs } from "../generated/answers";
 
-// Ready-made designs with a picture each, those that were kept, and designs as files.
+/** Ready-made designs with a picture each, those that were kept, and designs as files. */
 export function DesignCard({ onBack }: { onBack: () => void }) {
   const book = useBook();
   const { ask } = useChange();

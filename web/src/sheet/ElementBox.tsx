@@ -5,7 +5,7 @@ import type { Element, Rectangle } from "../api/types";
 // Only the edge of a neatline responds, so that what lies inside it can be reached.
 const EDGE_PX = 7;
 
-// An element of a page as a box to pick and move.
+/** An element of a page as a box to pick and move. */
 export function ElementBox({
   element,
   box,

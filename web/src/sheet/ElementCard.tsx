@@ -32,7 +32,7 @@ const SIDES: { side: Side; title: string }[] = [
   { side: "bottom", title: "Bottom" },
 ];
 
-// What is selected on the page: one element with its settings, or several together.
+/** What is selected on the page: one element with its settings, or several together. */
 export function ElementCard({
   selected,
   elements,

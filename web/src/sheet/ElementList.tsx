@@ -7,7 +7,7 @@ import { elementTitles } from "./kinds";
 import { useLayout } from "./layout";
 import { titleOf, type Elements } from "./useElements";
 
-// The elements of a page, the topmost first.
+/** The elements of a page, the topmost first. */
 export function ElementList({ elements, onPick }: { elements: Elements; onPick: (ids: string[]) => void }) {
   const { layout, frame } = useLayout();
   return (

@@ -4,7 +4,7 @@ import { get } from "../api/client";
 import { GridSummary } from "../grids/GridList";
 import { useLayout } from "./layout";
 
-// What a scale bar or a north arrow comes to on the sheet that is shown.
+/** What a scale bar or a north arrow comes to on the sheet that is shown. */
 export function ElementSummary({ id }: { id: string }) {
   const book = useBook();
   const { sheet } = useLayout();

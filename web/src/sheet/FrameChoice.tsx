@@ -3,7 +3,7 @@ import { isFrame, isGridded } from "./kinds";
 import { useLayout } from "./layout";
 import { titleOf } from "./useElements";
 
-// Of which frame of the page an element tells; nothing to choose where there is but one.
+/** Of which frame of the page an element tells; nothing to choose where there is but one. */
 export function FrameChoice({
   value,
   onChoose,

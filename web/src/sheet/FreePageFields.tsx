@@ -10,7 +10,7 @@ import { Pair } from "../fields/Pair";
 import { useSheet } from "../frame/useSheet";
 import { defaults } from "../generated/defaults";
 
-// Where a page beside the sheets stands in the book.
+/** Where a page beside the sheets stands in the book. */
 export const PLACES = [
   ["front", "first of all"],
   ["before_sheets", "before the first sheet"],
@@ -18,7 +18,7 @@ export const PLACES = [
   ["back", "behind all"],
 ] as const;
 
-// Title, place and number of a page beside the sheets.
+/** Title, place and number of a page beside the sheets. */
 export function FreePageFields({ page }: { page: FreePage }) {
   const book = useBook();
   const { change } = useChange();

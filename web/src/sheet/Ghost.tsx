@@ -1,6 +1,6 @@
 import { Box } from "@mui/material";
 
-// What is being tried, over the page; the server's own drawing, escaped where it is written.
+/** What is being tried, over the page; the server's own drawing, escaped where it is written. */
 export function Ghost({ svg }: { svg: string }) {
   return (
     <Box

@@ -4,7 +4,7 @@ import { Field } from "../fields/Field";
 import { Heading } from "../frame/Card";
 import { readLength } from "./lengths";
 
-// Places of the guides as numbers, for those who do not pull them out of the rulers.
+/** Places of the guides as numbers, for those who do not pull them out of the rulers. */
 export function GuideFields({ guides, onSave }: { guides: Guides; onSave: (guides: Guides) => Promise<unknown> }) {
   return (
     <>

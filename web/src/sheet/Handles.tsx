@@ -13,7 +13,7 @@ interface HandlesProps {
   onTurn: (event: PointerEvent, id: string) => void;
 }
 
-// Eight handles to size by, and one above them to turn by, all turned with the element.
+/** Eight handles to size by, and one above them to turn by, all turned with the element. */
 export function Handles({ element, box: [left, top, w, h], angle, perMm, onPress, onTurn }: HandlesProps) {
   return (
     <Box

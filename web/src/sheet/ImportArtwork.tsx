@@ -2,7 +2,7 @@ import { BringIn } from "./BringIn";
 
 const isSvg = (file: File) => /\.svg$/i.test(file.name);
 
-// A file that becomes a drawing of the book's own, or a picture of pixels.
+/** A file that becomes a drawing of the book's own, or a picture of pixels. */
 export function ImportArtwork({
   title,
   label,

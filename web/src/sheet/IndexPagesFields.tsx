@@ -10,7 +10,7 @@ import { Pair } from "../fields/Pair";
 import { defaults } from "../generated/defaults";
 import { limits } from "../generated/limits";
 
-// Where the index sheet stands in the book, and in how many parts.
+/** Where the index sheet stands in the book, and in how many parts. */
 export function IndexPagesFields() {
   const book = useBook();
   const { change, ask } = useChange();

@@ -21,7 +21,7 @@ interface LayoutCanvasProps {
   fault?: string;
 }
 
-// The elements of the page as boxes to pick, move and size; the drawing under them is the server's.
+/** The elements of the page as boxes to pick, move and size; the drawing under them is the server's. */
 export function LayoutCanvas({ perMm, selected, onPick, onPlace, onTurn, fault }: LayoutCanvasProps) {
   const { layout, frame, shift } = useLayout();
   const { page_width_mm: width, page_height_mm: height } = frame;

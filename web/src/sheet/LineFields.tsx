@@ -12,7 +12,7 @@ import { NumberOf } from "../fields/NumberOf";
 
 type Line = ElementOf<"line">;
 
-// A line: straight across its box or through places of its own, what it begins with and ends in.
+/** A line: straight across its box or through places of its own, what it begins with and ends in. */
 export function LineFields({ element, onSave }: { element: Line; onSave: (patch: Partial<Line>) => Promise<unknown> }) {
   const shown = whole(element);
   const drawn = useDrawnLine();

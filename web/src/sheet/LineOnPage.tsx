@@ -17,7 +17,7 @@ interface LineOnPageProps {
   onSave: (label: string, box: Rectangle, points: Shares) => Promise<unknown>;
 }
 
-// The places of a line on the page, to be dragged; or the page to draw the line on.
+/** The places of a line on the page, to be dragged; or the page to draw the line on. */
 export function LineOnPage({ element, box, perMm, onSave }: LineOnPageProps) {
   const { drawing, setDrawing } = useDrawnLine();
   const surface = useRef<HTMLDivElement>(null);

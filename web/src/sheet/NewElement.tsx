@@ -7,7 +7,7 @@ import { useLayout } from "./layout";
 import type { Elements } from "./useElements";
 import { toldElsewhere } from "../api/toldElsewhere";
 
-// A new element comes to the middle of the page and is selected.
+/** A new element comes to the middle of the page and is selected. */
 export function NewElement({ elements }: { elements: Elements }) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const { role, frame } = useLayout();

@@ -21,7 +21,7 @@ const DESIGNS: Record<(typeof pageDesigns)[number], { title: string; place: NonN
   "title-page": { title: "Title page", place: "front" },
 };
 
-// One more page beside the sheets.
+/** One more page beside the sheets. */
 export function NewPageCard({ onDone }: { onDone: () => void }) {
   const { ask } = useChange();
   const { go } = useSheet();

@@ -27,7 +27,7 @@ const LETTERS: readonly (readonly [string, string])[] = [
   ["", "no letter"],
 ];
 
-// A north arrow: its drawing, which north it points to, and the letter at its tip.
+/** A north arrow: its drawing, which north it points to, and the letter at its tip. */
 export function NorthArrowFields({
   element,
   onSave,

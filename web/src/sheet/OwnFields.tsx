@@ -7,7 +7,7 @@ import { toldElsewhere } from "../api/toldElsewhere";
 import { Field } from "../fields/Field";
 import { Heading } from "../frame/Card";
 
-// What the book says of itself under names of its own, for title blocks and names of files.
+/** What the book says of itself under names of its own, for title blocks and names of files. */
 export function OwnFields() {
   const book = useBook();
   const { change } = useChange();

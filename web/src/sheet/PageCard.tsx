@@ -27,7 +27,7 @@ interface PageCardProps {
   onFullest: () => void;
 }
 
-// The page and its elements, the topmost first.
+/** The page and its elements, the topmost first. */
 export function PageCard({ elements, onPick, onFullest }: PageCardProps) {
   const { ask } = useChange();
   const { go } = useSheet();

@@ -31,7 +31,7 @@ interface PageStatementProps {
 
 const NEW_PAGE = "new page";
 
-// The page as a sentence, each value of which can be changed.
+/** The page as a sentence, each value of which can be changed. */
 export function PageStatement({ designs, onDesigns, onPage, onNewPage }: PageStatementProps) {
   const book = useBook();
   const { ask: askBook } = useChange();

@@ -33,7 +33,7 @@ const AREAS = [
   ["gradient", "gradient"],
 ] as const;
 
-// What lies behind an element, or what it is: its area, the line round it, its corners, its shadow.
+/** What lies behind an element, or what it is: its area, the line round it, its corners, its shadow. */
 export function PanelFields({ element, onSave }: { element: Panel; onSave: Save<Panel> }) {
   const stroke = element.stroke;
   const drawn = filled(stroke, defaults.stroke);
@@ -201,6 +201,7 @@ function GradientFields({
 const between = (stops: Gradient["stops"]) =>
   Math.round(((stops[stops.length - 2]!.at + stops[stops.length - 1]!.at) / 2) * 1000) / 1000;
 
+/** The shadow of an element: how far it falls, how soft it is, its colour. */
 export function ShadowFields({
   shadow,
   onSave,

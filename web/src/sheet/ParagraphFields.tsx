@@ -23,7 +23,7 @@ const ALIGN = [
   ["decimal", "decimal sign"],
 ] as const;
 
-// Gaps and indents of a text's paragraphs, its columns and its tabs.
+/** Gaps and indents of a text's paragraphs, its columns and its tabs. */
 export function ParagraphFields({
   element,
   onSave,

@@ -14,7 +14,7 @@ const NAMES = [
   ["lower left", "lower middle", "lower right"],
 ];
 
-// Exact place and size, from any of nine points of the box, in mm, inches or points; small sums are reckoned.
+/** Exact place and size, from any of nine points of the box, in mm, inches or points; small sums are reckoned. */
 export function PositionFields({ box, onSave }: { box: Rectangle; onSave: (box: Rectangle) => Promise<unknown> }) {
   const [unit, setUnit] = useState<PaperUnit>("mm");
   const [point, setPoint] = useState("0,0");

@@ -13,7 +13,7 @@ import { MarkFields, UnitFields } from "./ScaleBarUnits";
 import { ElementSummary } from "./ElementSummary";
 import { FileInput } from "../fields/FileInput";
 
-// A scale bar: what it counts, how it is marked and drawn; what it comes to is told above.
+/** A scale bar: what it counts, how it is marked and drawn; what it comes to is told above. */
 export function ScaleBarFields({ element, onSave }: { element: ScaleBarElement; onSave: Keep }) {
   return (
     <>

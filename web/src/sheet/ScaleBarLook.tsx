@@ -8,7 +8,7 @@ import { whole } from "./kinds";
 import type { Keep } from "./scaleBar";
 import { NumberOf } from "../fields/NumberOf";
 
-// How a scale bar is drawn.
+/** How a scale bar is drawn. */
 export function LookFields({ element, onSave }: { element: ScaleBarElement; onSave: Keep }) {
   const shown = whole(element);
   const style = shown.style;

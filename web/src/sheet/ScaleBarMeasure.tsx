@@ -7,7 +7,7 @@ import { whole } from "./kinds";
 import { GRID, type Keep } from "./scaleBar";
 import { NumberOf } from "../fields/NumberOf";
 
-// Where a scale bar is true, and how far off it may be elsewhere.
+/** Where a scale bar is true, and how far off it may be elsewhere. */
 export function MeasureFields({ element, onSave }: { element: ScaleBarElement; onSave: Keep }) {
   const shown = whole(element);
   const chosen = element.true_at;

@@ -13,7 +13,7 @@ const PLACES = [
   ["below", "below"],
 ] as const;
 
-// What a scale bar counts: units, divisions.
+/** What a scale bar counts: units, divisions. */
 export function UnitFields({ element, onSave }: { element: ScaleBarElement; onSave: Keep }) {
   const shown = whole(element);
   const units = [element.units, element.second_units];
@@ -58,7 +58,7 @@ export function UnitFields({ element, onSave }: { element: ScaleBarElement; onSa
   );
 }
 
-// How it is marked: labels, the unit, fraction and verbal scale.
+/** How it is marked: labels, the unit, fraction and verbal scale. */
 export function MarkFields({ element, onSave }: { element: ScaleBarElement; onSave: Keep }) {
   const shown = whole(element);
   return (

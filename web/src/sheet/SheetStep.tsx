@@ -30,7 +30,7 @@ import { useLayout } from "./layout";
 import { useElementKeys } from "./useElementKeys";
 import { titleOf, useElements } from "./useElements";
 
-// The page that every cell is printed on.
+/** The page that every cell is printed on. */
 export function SheetStep() {
   const book = useBook();
   const { go } = useSheet();

@@ -19,7 +19,7 @@ const WHICH = [
 
 const SIDES = ["north", "east", "south", "west"] as const;
 
-// On which sheets an element, or a row of a legend, stands. about: what it is called.
+/** On which sheets an element, or a row of a legend, stands. about: what it is called. */
 export function ShownOnFields({
   about,
   given,

@@ -34,7 +34,7 @@ const LISTS = [
 
 const SIZES = [6, 7, 8, 9, 10, 12, 14, 18, 24, 36];
 
-// A text with buttons that give the selected part of it a look. It is saved when it is left, or with Ctrl+Enter.
+/** A text with buttons that give the selected part of it a look. It is saved when it is left, or with Ctrl+Enter. */
 export function StyledText({ label, value, tagged, onSave }: StyledTextProps) {
   const { text, setText, setSent, setFocused } = useTyped(value);
   const [problem, setProblem] = useState<string | null>(null);

@@ -48,7 +48,7 @@ const ALIGN = [
   ["right", "right"],
 ] as const;
 
-// A table: where its rows come from, its columns, how it is set.
+/** A table: where its rows come from, its columns, how it is set. */
 export function TableFields({
   element,
   onSave,

@@ -36,7 +36,7 @@ const DOWN = [
   ["bottom", "bottom"],
 ] as const;
 
-// A text element: what it says, with live text from a list, and its type.
+/** A text element: what it says, with live text from a list, and its type. */
 export function TextFields({ element, onSave }: { element: Text; onSave: Save<Text> }) {
   return (
     <Box sx={{ display: "grid", gap: 1.25 }}>
@@ -69,7 +69,7 @@ export function TextFields({ element, onSave }: { element: Text; onSave: Save<Te
   );
 }
 
-// How text is set.
+/** How text is set. */
 export function TypeFields({ element, onSave }: { element: Typed; onSave: (patch: Type) => Promise<unknown> }) {
   const shown = whole(element);
   const book = useBook();

@@ -18,7 +18,7 @@ const ends = (slope: "down" | "up"): Shares =>
         [1, 1],
       ];
 
-// One bend more, in the middle of the longest stretch.
+/** One bend more, in the middle of the longest stretch. */
 export function bentAgain(points: Shares | undefined, slope: "down" | "up"): Shares {
   const list = points ?? ends(slope);
   const length = (index: number) =>
@@ -30,17 +30,18 @@ export function bentAgain(points: Shares | undefined, slope: "down" | "up"): Sha
   return [...list.slice(0, longest + 1), middle, ...list.slice(longest + 1)];
 }
 
-// Across its box again, the way it ran.
+/** Across its box again, the way it ran. */
 export function straightened(points: Shares): Partial<ElementOf<"line">> {
   const [first, last] = [points[0]!, points[points.length - 1]!];
   const rising = (last[0] - first[0]) * (last[1] - first[1]) < 0;
   return { points: undefined, smooth: undefined, slope: rising ? "up" : undefined };
 }
 
-// Places on the page of shares of a box, and back. A box without width or height has all its places in one.
+/** Places on the page of shares of a box, and back. A box without width or height has all its places in one. */
 export const onPage = (points: Shares, box: Rectangle): Places =>
   points.map(([x, y]) => [box[0] + x * box[2], box[1] + y * box[3]]);
 
+/** The box about places, with the places as shares of it. */
 export function boxed(places: Places): { box: Rectangle; points: Shares } {
   const xs = places.map(([x]) => x),
     ys = places.map(([, y]) => y);
@@ -55,7 +56,9 @@ export function boxed(places: Places): { box: Rectangle; points: Shares } {
   };
 }
 
-// A line drawn by hand with no more places than it takes to stay this near to it, in mm (Douglas and Peucker, 1973).
+/**
+ * A line drawn by hand with no more places than it takes to stay this near to it, in mm (Douglas and Peucker, 1973).
+ */
 export function thinned(places: Places, near: number): Places {
   if (places.length < 3) return places;
   const [first, last] = [places[0]!, places[places.length - 1]!];

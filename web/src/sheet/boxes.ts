@@ -5,6 +5,7 @@ export type Boxes = Record<string, Rectangle>;
 export const right = (box: Rectangle) => box[0] + box[2];
 export const bottom = (box: Rectangle) => box[1] + box[3];
 
+/** The box about all of these, or null where there is none. */
 export function around(boxes: Rectangle[]): Rectangle | null {
   if (boxes.length === 0) return null;
   const left = Math.min(...boxes.map((box) => box[0])),
@@ -19,7 +20,7 @@ export const shifted = (box: Rectangle, dx: number, dy: number): Rectangle => [
   box[3],
 ];
 
-// The handles of a box: which sides each moves (-1 the near one, 1 the far one, 0 none).
+/** The handles of a box: which sides each moves (-1 the near one, 1 the far one, 0 none). */
 export const HANDLES: { x: -1 | 0 | 1; y: -1 | 0 | 1; cursor: string }[] = [
   { x: -1, y: -1, cursor: "nwse-resize" },
   { x: 0, y: -1, cursor: "ns-resize" },
@@ -33,7 +34,7 @@ export const HANDLES: { x: -1 | 0 | 1; y: -1 | 0 | 1; cursor: string }[] = [
 
 const LEAST = 0.5;
 
-// A box with a handle drawn by (dx, dy); in proportion: the shape stays.
+/** A box with a handle drawn by (dx, dy); in proportion: the shape stays. */
 export function resized(
   box: Rectangle,
   handle: { x: number; y: number },
@@ -54,7 +55,7 @@ export function resized(
 
 export type Side = "left" | "centre" | "right" | "top" | "middle" | "bottom";
 
-// Boxes lined up on a side of what is round all of them; a single one on that of the area given.
+/** Boxes lined up on a side of what is round all of them; a single one on that of the area given. */
 export function aligned(boxes: Boxes, side: Side, area: Rectangle): Boxes {
   const list = Object.values(boxes);
   const frame = list.length > 1 ? around(list)! : area;
@@ -77,7 +78,7 @@ export function aligned(boxes: Boxes, side: Side, area: Rectangle): Boxes {
   return Object.fromEntries(Object.entries(boxes).map(([id, box]) => [id, place(box)]));
 }
 
-// The same gap between neighbours; the outermost stay.
+/** The same gap between neighbours; the outermost stay. */
 export function distributed(boxes: Boxes, axis: 0 | 1): Boxes {
   const order = Object.entries(boxes).sort(([, a], [, b]) => a[axis] - b[axis]);
   if (order.length < 3) return boxes;
@@ -95,7 +96,7 @@ export function distributed(boxes: Boxes, axis: 0 | 1): Boxes {
   );
 }
 
-// The same for a box that is turned clockwise about its middle: the corner or side opposite the handle stays.
+/** The same for a box that is turned clockwise about its middle: the corner or side opposite the handle stays. */
 export function resizedTurned(
   box: Rectangle,
   handle: { x: number; y: number },
@@ -119,7 +120,7 @@ export function resizedTurned(
   ];
 }
 
-// The turn, clockwise in degrees and to a step, that points a box's top at a place; -180 to 180.
+/** The turn, clockwise in degrees and to a step, that points a box's top at a place; -180 to 180. */
 export function turnedAngle(box: Rectangle, [x, y]: [number, number], step: number): number {
   const angle = (Math.atan2(x - (box[0] + box[2] / 2), box[1] + box[3] / 2 - y) * 180) / Math.PI;
   const rounded = Number((Math.round(angle / step) * step).toFixed(1));

@@ -26,6 +26,7 @@ export type Move =
 
 export const EMPTY: Hand = { at: "page", detail: false };
 
+/** What is selected after a move. */
 export function moved(hand: Hand, move: Move): Hand {
   switch (move.do) {
     case "select": {
@@ -55,11 +56,13 @@ const NONE: string[] = [];
 
 export const selectedIds = (hand: Hand): string[] => (hand.at === "elements" ? hand.ids : NONE);
 
+/** What is selected on the page, and how that changes. */
 export const HandContext = createContext<{ hand: Hand; move: Dispatch<Move> }>({ hand: EMPTY, move: () => undefined });
 
+/** What is selected on the page, and how that changes. */
 export const useHand = () => useContext(HandContext);
 
-// Whether the selected line is being drawn by hand.
+/** Whether the selected line is being drawn by hand. */
 export function useDrawnLine() {
   const { hand, move } = useHand();
   return {

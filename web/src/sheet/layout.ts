@@ -24,8 +24,10 @@ export interface DesignedLayout {
   ask: <T extends Book>(path: string, body: object) => Promise<T>;
 }
 
-// The layout that is being designed: that of the sheets, or that of the index sheet or a free page where it is looked
-// at.
+/**
+ * The layout that is being designed: that of the sheets, or that of the index sheet or a free page where it is looked
+ * at.
+ */
 export function useLayout(): DesignedLayout {
   const book = useBook();
   const { change, ask } = useChange();

@@ -8,7 +8,7 @@ const DECIMALS: Record<PaperUnit, number> = { mm: 2, in: 4, pt: 2 };
 
 export const shown = (mm: number, unit: PaperUnit) => String(Number((mm / MM_PER[unit]).toFixed(DECIMALS[unit])));
 
-// "297/2", "12 + 3.5", "(210-20)/3", "1 in" → millimetres; null for what does not read.
+/** "297/2", "12 + 3.5", "(210-20)/3", "1 in" → millimetres; null for what does not read. */
 export function readLength(text: string, unit: PaperUnit): number | null {
   const named = /(mm|in|pt)\s*$/.exec(text.trim());
   const used = (named?.[1] as PaperUnit | undefined) ?? unit;

@@ -18,7 +18,7 @@ export interface Targets {
   y: Places;
 }
 
-// guides: lines of one's own; edges and middles come to them.
+/** guides: lines of one's own; edges and middles come to them. */
 export function targets(page: Rectangle, live: Rectangle, others: Rectangle[], guides: Guides = {}): Targets {
   const all = [page, live, ...others];
   return {
@@ -58,7 +58,7 @@ function nearest(
   return { shift: grid > 0 ? Math.round(first / grid) * grid - first : 0, at: null };
 }
 
-// How far a moved box is from what it snaps to: edges and middles count. reach and grid in mm.
+/** How far a moved box is from what it snaps to: edges and middles count. reach and grid in mm. */
 export function snapMove(
   box: Rectangle,
   to: Targets,
@@ -70,7 +70,7 @@ export function snapMove(
   return { dx: x.shift, dy: y.shift, guides: guides(x.at, y.at) };
 }
 
-// The same for the sides that a handle moves.
+/** The same for the sides that a handle moves. */
 export function snapSides(
   box: Rectangle,
   handle: { x: number; y: number },

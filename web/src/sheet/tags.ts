@@ -1,4 +1,4 @@
-// Plain text as it is written among tags, and what is left of a text without its tags.
+/** Plain text as it is written among tags, and what is left of a text without its tags. */
 export const escaped = (text: string) => text.replaceAll("&", "&amp;").replaceAll("<", "&lt;").replaceAll(">", "&gt;");
 
 export const plain = (text: string) =>

@@ -9,7 +9,7 @@ const PER_MM = 100;
 const drawnPart = (element: Element | undefined) =>
   element ? document.querySelector(`[data-sheet] [data-part="${CSS.escape(`${element.kind} ${element.id}`)}"]`) : null;
 
-// The drawing of what is being moved goes along until the server has drawn it in its new place.
+/** The drawing of what is being moved goes along until the server has drawn it in its new place. */
 export function useDrawnPartsFollow(moved: Boxes | null, boxes: Boxes) {
   const { layout } = useLayout();
   useEffect(() => {

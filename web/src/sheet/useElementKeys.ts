@@ -3,7 +3,7 @@ import { useShortcuts } from "../frame/useShortcuts";
 import { useLayout } from "./layout";
 import type { Elements } from "./useElements";
 
-// Moves, removes and copies the selected elements by keys.
+/** Moves, removes and copies the selected elements by keys. */
 export function useElementKeys(elements: Elements, wanted: string[], setWanted: (ids: string[]) => void) {
   const { layout } = useLayout();
   const keys = useMemo(() => {

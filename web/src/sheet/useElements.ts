@@ -23,7 +23,7 @@ function without(element: Element, gone: string[]): Element {
   return { ...element, outlines: outlines.length ? outlines : undefined };
 }
 
-// What can be done with elements of the layout; each is one change that can be undone.
+/** What can be done with elements of the layout; each is one change that can be undone. */
 export function useElements(selected: string[], onPick: (ids: string[]) => void) {
   const { layout, frame, keep: change, ask } = useLayout();
   return useMemo(() => {

@@ -36,7 +36,9 @@ interface LayoutDragProps {
   onTurn: (id: string, angle: number) => Promise<unknown>;
 }
 
-// What the pointer does with elements of a page: it selects, moves, sizes and turns them, or draws a box round several.
+/**
+ * What the pointer does with elements of a page: it selects, moves, sizes and turns them, or draws a box round several.
+ */
 export function useLayoutDrag({ perMm, selected, boxes, live, page, onPick, onPlace, onTurn }: LayoutDragProps) {
   const { layout, frame, guides, shift } = useLayout();
   const elements = layout.elements.filter((element) => !element.hidden);

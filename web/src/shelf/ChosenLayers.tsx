@@ -14,7 +14,7 @@ interface ChosenLayersProps {
   onStarted: (fresh: Started) => void;
 }
 
-// The file's layers: which are imported, under which title.
+/** The file's layers: which are imported, under which title. */
 export function ChosenLayers({ start, chosen, titles, onChoose, onTitle, onStarted }: ChosenLayersProps) {
   const only = start.report.length === 1;
   return (

@@ -10,7 +10,7 @@ import { useStart } from "./useStart";
 
 const archive = (file: File) => file.name.toLowerCase().endsWith(".zip");
 
-// A book that went out as a file: one JSON file is opened at once, an archive with everything by a job.
+/** A book that went out as a file: one JSON file is opened at once, an archive with everything by a job. */
 export function Open({ onProblem }: { onProblem: (text: string | null) => void }) {
   const arrive = useArrival();
   const input = useRef<HTMLInputElement>(null);

@@ -6,7 +6,7 @@ interface PageFieldsProps {
   onPage: (page: { size: string; orientation: string }) => void;
 }
 
-// The paper of a new book.
+/** The paper of a new book. */
 export function PageFields({ page, onPage }: PageFieldsProps) {
   return (
     <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1 }}>

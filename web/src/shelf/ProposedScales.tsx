@@ -11,7 +11,7 @@ interface ProposedScalesProps {
   onChoose: (scale: number) => void;
 }
 
-// Scales side by side with the sheets that each would take.
+/** Scales side by side with the sheets that each would take. */
 export function ProposedScales({ proposal, chosen, dimmed, onChoose }: ProposedScalesProps) {
   if (!proposal.scales) return null;
   return (

@@ -9,7 +9,7 @@ import { PageFields } from "./PageFields";
 import { ProposedScales } from "./ProposedScales";
 import type { Proposal, Started } from "./started";
 
-// What is in the file, and what is to become of it.
+/** What is in the file, and what is to become of it. */
 export function Review({
   start,
   onStarted,

@@ -11,7 +11,7 @@ import { Open } from "./Open";
 import { Start } from "./Start";
 import type { BookListed as Listed } from "../generated/answers";
 
-// All books; a new one from data, or one that comes as a file.
+/** All books; a new one from data, or one that comes as a file. */
 export function Shelf() {
   const books = useQuery({ queryKey: ["books"], queryFn: ({ signal }) => get<Listed[]>("/api/books", signal) });
   const [problem, setProblem] = useState<string | null>(null);

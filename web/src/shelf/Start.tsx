@@ -10,7 +10,7 @@ import { paper, useArrival } from "./arrive";
 import type { Started } from "./started";
 import { useStart } from "./useStart";
 
-// A book from a file of any kind that Ground imports: it is looked into, a scale is proposed, the book is made.
+/** A book from a file of any kind that Ground imports: it is looked into, a scale is proposed, the book is made. */
 export function Start({ onProblem }: { onProblem: (text: string | null) => void }) {
   const arrive = useArrival();
   const input = useRef<HTMLInputElement>(null);

@@ -1,7 +1,7 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useNavigate } from "react-router";
 
-// Goes to a book that has just been made; the list of books is asked for anew.
+/** Goes to a book that has just been made; the list of books is asked for anew. */
 export function useArrival() {
   const navigate = useNavigate();
   const client = useQueryClient();

@@ -6,8 +6,10 @@ import { endedAlready } from "../api/toldElsewhere";
 
 const waits = (start: Started | undefined) => start?.state === "inspecting" || start?.state === "importing";
 
-// A file on its way to become a book, asked about as long as something is done with it. keep: what an answer says of
-// it; drop: it is not wanted any more.
+/**
+ * A file on its way to become a book, asked about as long as something is done with it. keep: what an answer says of
+ * it; drop: it is not wanted any more.
+ */
 export function useStart() {
   const client = useQueryClient();
   const [id, setId] = useState<number | null>(null);

@@ -1,7 +1,7 @@
 import { Box } from "@mui/material";
 import { underlined } from "./underlined";
 
-// An underlined value of a statement that opens a card beside the map.
+/** An underlined value of a statement that opens a card beside the map. */
 export function CardValue({
   label,
   shown,

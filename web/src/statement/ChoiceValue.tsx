@@ -8,7 +8,7 @@ export interface Choice {
   note?: string;
 }
 
-// A value chosen from a list.
+/** A value chosen from a list. */
 export function ChoiceValue({
   label,
   value,

@@ -17,7 +17,7 @@ interface EntryProps<T> {
   problem?: string | null;
 }
 
-// A value that is typed: what it comes to shows while typing, Enter keeps it, Esc drops it.
+/** A value that is typed: what it comes to shows while typing, Enter keeps it, Esc drops it. */
 export function EntryValue<T>({
   label,
   shown,

@@ -1,7 +1,7 @@
 import { Box } from "@mui/material";
 import type { ReactNode } from "react";
 
-// The sentence that says what a step will do, and under it the sentence that answers.
+/** The sentence that says what a step will do, and under it the sentence that answers. */
 export function Statement({ children, answer }: { children: ReactNode; answer: ReactNode }) {
   return (
     <Box

@@ -11,7 +11,7 @@ interface ValueProps {
   children: (close: () => void) => ReactNode;
 }
 
-// An underlined value of a statement: press it and it opens where it stands.
+/** An underlined value of a statement: press it and it opens where it stands. */
 export function Value({ label, shown, onOpen, onClose, children }: ValueProps) {
   const [open, setOpen] = useState(false);
   const anchor = useRef<HTMLButtonElement>(null);

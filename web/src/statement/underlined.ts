@@ -1,6 +1,6 @@
 import type { SxProps } from "@mui/material";
 
-// How the values of a statement look: words of the sentence that can be pressed.
+/** How the values of a statement look: words of the sentence that can be pressed. */
 export const underlined = (open: boolean): SxProps => ({
   font: "inherit",
   fontWeight: 700,

@@ -13,7 +13,7 @@ import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
 import { limits } from "../generated/limits";
 
-// The mark of a point: one of the drawings, its colour and size, a line round it.
+/** The mark of a point: one of the drawings, its colour and size, a line round it. */
 export function MarkerEditor({
   marker,
   name,

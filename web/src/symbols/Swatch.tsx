@@ -1,6 +1,6 @@
 import { Box } from "@mui/material";
 
-// A symbol or marker as the core draws it.
+/** A symbol or marker as the core draws it. */
 export function Swatch({ svg, width = 28, height = 20 }: { svg: string; width?: number; height?: number }) {
   return (
     <Box

@@ -45,7 +45,7 @@ const PATTERNS = [
   ["plus-signs", "plus signs"],
 ] as const;
 
-// A symbol for paper: what an area is filled with, its lines, the mark of a point. Sizes are in mm.
+/** A symbol for paper: what an area is filled with, its lines, the mark of a point. Sizes are in mm. */
 export function SymbolEditor({
   symbol,
   kind,
@@ -268,7 +268,7 @@ function PatternPart({
   );
 }
 
-// A part of a symbol: its colour, and its fields two by two.
+/** A part of a symbol: its colour, and its fields two by two. */
 export function Part({
   title,
   colour,

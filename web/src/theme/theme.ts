@@ -13,7 +13,7 @@ declare module "@mui/material/styles" {
   }
 }
 
-// Warm paper, dark ink, one thread colour for the index and one for the selection.
+/** Warm paper, dark ink, one thread colour for the index and one for the selection. */
 export const theme = createTheme({
   cssVariables: { colorSchemeSelector: "class" },
   colorSchemes: {

@@ -22,7 +22,7 @@ const number = (text: string, expected: string) => {
   return value;
 };
 
-// What is selected: one cell with all that can be changed of it, or several together.
+/** What is selected: one cell with all that can be changed of it, or several together. */
 export function CellCard({ selected, cells, onGone }: CellCardProps) {
   const book = useBook();
   const { deed } = cells;

@@ -14,7 +14,7 @@ import { FileInput } from "../fields/FileInput";
 import { cellEndings, cellFormats } from "../generated/kinds";
 import type { FeatureCover, Listed } from "../generated/answers";
 
-// What the cells cover and miss, by exact geometry; cells as files.
+/** What the cells cover and miss, by exact geometry; cells as files. */
 export function CoverCard({
   onGo,
   onPick,

@@ -24,7 +24,7 @@ interface IndexCardProps {
 
 const SETTINGS = { grid: GridSettings, strip: StripSettings, features: FeatureSettings, layer: LayerSettings };
 
-// The card beside the map: of the selected cells, or of what the sentence or the map opened.
+/** The card beside the map: of the selected cells, or of what the sentence or the map opened. */
 export function IndexCard({ open, trial, selection, onBack, onGo, onPick }: IndexCardProps) {
   const { index } = useBook().document;
   const Settings = SETTINGS[index.kind];

@@ -35,7 +35,7 @@ interface IndexStatementProps {
   answer: ReactNode;
 }
 
-// The index as a sentence, each value of which can be changed.
+/** The index as a sentence, each value of which can be changed. */
 export function IndexStatement({ trial, open, onOpen, answer }: IndexStatementProps) {
   const book = useBook();
   const { keep, offer, foretold, problem } = trial;

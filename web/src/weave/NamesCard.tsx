@@ -11,7 +11,7 @@ import { PlaceNameFields } from "./PlaceNameFields";
 import { AttributeChoice } from "./SettingsCard";
 import { limits } from "../generated/limits";
 
-// The pattern of names, with what it would call the sheets beside what they are called.
+/** The pattern of names, with what it would call the sheets beside what they are called. */
 export function NamesSettings({
   index,
   tried,

@@ -7,7 +7,7 @@ import { count } from "../api/words";
 import { toldElsewhere } from "../api/toldElsewhere";
 import type { SheetRenamed as Renamed } from "../generated/answers";
 
-// What the pattern would call the sheets, beside what they are called.
+/** What the pattern would call the sheets, beside what they are called. */
 export function PatternNames({ tried }: { tried: IndexPatch | null }) {
   const book = useBook();
   const { ask } = useChange();

@@ -7,7 +7,7 @@ import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
 import { limits } from "../generated/limits";
 
-// How names by column and row are put together.
+/** How names by column and row are put together. */
 export function PlaceNameFields({ naming, onSet }: { naming: Naming; onSet: (patch: Partial<Naming>) => void }) {
   const shown = filled(naming, defaults.index_naming);
   return (

@@ -13,7 +13,7 @@ function words(found: ScaleCount): string {
   return found.fewer_than !== undefined ? `fewer than ${number(found.fewer_than)}` : "not counted";
 }
 
-// Neighbouring scales and what they would take, so that none is found by trial and error.
+/** Neighbouring scales and what they would take, so that none is found by trial and error. */
 export function Scales({ onChoose }: { onChoose: (scale: number) => void }) {
   const book = useBook();
   const index = book.document.index;

@@ -30,7 +30,7 @@ interface SettingsCardProps {
   children: ReactNode;
 }
 
-// Settings of the index that are tried before they are applied: the map shows the cells that would come.
+/** Settings of the index that are tried before they are applied: the map shows the cells that would come. */
 export function SettingsCard({ title, trial, label, onBack, children }: SettingsCardProps) {
   const { answer, foretold, problem } = trial;
   return (
@@ -90,7 +90,7 @@ const length = (text: string, expected: string) => {
   return plain;
 };
 
-// Where a grid begins, how it is rotated, which cells stay, and whether to look for the fewest.
+/** Where a grid begins, how it is rotated, which cells stay, and whether to look for the fewest. */
 export function GridSettings({ index, onTry }: Trying) {
   const shown = filled(index, defaults.index);
   const origin = index.origin;
@@ -209,7 +209,7 @@ export function GridSettings({ index, onTry }: Trying) {
   );
 }
 
-// How frames follow a line.
+/** How frames follow a line. */
 export function StripSettings({ index, onTry }: Trying) {
   const shown = filled(index, defaults.index);
   return (
@@ -258,7 +258,7 @@ export function StripSettings({ index, onTry }: Trying) {
 
 const NONE = "";
 
-// The scale rule and the place of a sheet for each feature.
+/** The scale rule and the place of a sheet for each feature. */
 export function FeatureSettings({ index, onTry }: Trying) {
   const shown = filled(index, defaults.index);
   const rule: NonNullable<Index["scale_rule"]> = index.scale_rule ?? { kind: "fixed" };
@@ -337,6 +337,7 @@ export function FeatureSettings({ index, onTry }: Trying) {
   );
 }
 
+/** Settings of an index from cells that were drawn elsewhere. */
 export function LayerSettings({ index, onTry }: Trying) {
   const shown = filled(index, defaults.index);
   return (
@@ -376,7 +377,7 @@ export function LayerSettings({ index, onTry }: Trying) {
   );
 }
 
-// An attribute of the study area's first layer.
+/** An attribute of the study area's first layer. */
 export function AttributeChoice({
   label,
   index,

@@ -15,7 +15,7 @@ import { CoverageLine, answerLine } from "./answerInWords";
 import { useCellSelection } from "./useCellSelection";
 import { useIndexTrial } from "./useIndexTrial";
 
-// Which cells cover the study area, at which scale.
+/** Which cells cover the study area, at which scale. */
 export function WeaveStep() {
   const book = useBook();
   const trial = useIndexTrial();

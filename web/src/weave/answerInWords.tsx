@@ -27,9 +27,11 @@ const eachInWords = ({ scales: [least, most], sheet_width_m, sheet_height_m }: A
     ? `at ${ratio(least)} to ${ratio(most)}`
     : `of ${groundSize(sheet_width_m, sheet_height_m)}`;
 
+/** What an index would come to, in a sentence. */
 export const foretoldInWords = (answer: Answer) =>
   `${count(answer.count, "sheet")} ${eachInWords(answer)}. ${leftOut(answer)}`;
 
+/** What an index comes to, in a sentence. */
 export function answerLine(answer: Answer): ReactNode {
   return (
     <>
@@ -41,7 +43,7 @@ export function answerLine(answer: Answer): ReactNode {
   );
 }
 
-// What the cells as they are come to.
+/** What the cells as they are come to. */
 export function CoverageLine({ answer, onOpen }: { answer: Answer; onOpen: () => void }) {
   const book = useBook();
   const byHand = book.cells.filter((cell) => cell.pinned).length;

@@ -6,8 +6,10 @@ import { useSheet } from "../frame/useSheet";
 import { useShortcuts } from "../frame/useShortcuts";
 import { useCells } from "./useCells";
 
-// Which cells are selected: the one of the sheet that is shown, and more beside it; they are moved and removed by keys
-// while that is wanted.
+/**
+ * Which cells are selected: the one of the sheet that is shown, and more beside it; they are moved and removed by keys
+ * while that is wanted.
+ */
 export function useCellSelection(byKeys: boolean, onEscape: () => void) {
   const book = useBook();
   const { cell: current, go } = useSheet();

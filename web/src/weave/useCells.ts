@@ -2,8 +2,10 @@ import { useMemo } from "react";
 import { useBook, useChange } from "../api/book";
 import { toldElsewhere } from "../api/toldElsewhere";
 
-// What can be done with cells by hand; each is one change that can be undone. selected: their numbers, the leading one
-// first.
+/**
+ * What can be done with cells by hand; each is one change that can be undone. selected: their numbers, the leading one
+ * first.
+ */
 export function useCells(selected: number[]) {
   const book = useBook();
   const { ask } = useChange();

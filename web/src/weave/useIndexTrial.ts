@@ -5,7 +5,7 @@ import { useAnswer, type IndexPatch } from "../api/indexAnswer";
 import { merged } from "../api/merged";
 import { foretoldInWords } from "./answerInWords";
 
-// An index that is being tried: what it would come to is shown before any of it is kept.
+/** An index that is being tried: what it would come to is shown before any of it is kept. */
 export function useIndexTrial() {
   const { document } = useBook();
   const { change } = useChange();

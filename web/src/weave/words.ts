@@ -38,14 +38,14 @@ export const CORNERS = [
 const UNITS = lengthUnits.map(([code]) => code).join("|");
 const WIDTH = new RegExp(`^\\s*\\d+(\\.\\d+)?\\s*(%|${UNITS})?\\s*$`);
 
-// A length of ground: "50 m"; a bare number counts metres. null for what is none.
+/** A length of ground: "50 m"; a bare number counts metres. null for what is none. */
 export function readGround(text: string): string | null {
   const plain = text.trim();
   if (/^\d+(\.\d+)?$/.test(plain)) return `${plain} m`;
   return new RegExp(`^\\d+(\\.\\d+)?\\s*(${UNITS})$`).test(plain) ? plain : null;
 }
 
-// "8", "8 mm", "5 %", "20 m", or one for each way: "8 mm; 5 mm". null for what is none.
+/** "8", "8 mm", "5 %", "20 m", or one for each way: "8 mm; 5 mm". null for what is none. */
 export function readOverlap(text: string): { x: string; y: string } | null {
   const parts = text.split(";").map((part) => part.trim());
   if (parts.length > 2 || parts.some((part) => !WIDTH.test(part))) return null;
@@ -53,6 +53,7 @@ export function readOverlap(text: string): { x: string; y: string } | null {
   return { x: x!, y: y ?? x! };
 }
 
+/** How much neighbours overlap, as a sentence says it. */
 export function overlapInWords(index: Index): string {
   const shown = filled(index, defaults.index);
   const plain = mm(shown.overlap_mm);
@@ -69,7 +70,7 @@ export const overlapAsText = (index: Index) => {
   return x === y ? x : `${x}; ${y}`;
 };
 
-// How a grid lies, in a few words.
+/** How a grid lies, in a few words. */
 export function gridInWords(index: Index): string {
   if (index.fewest)
     return index.fewest === "turned" ? "moved and rotated for the fewest sheets" : "moved for the fewest sheets";
@@ -98,12 +99,14 @@ export function gridInWords(index: Index): string {
   return start + step + turn + keep;
 }
 
+/** The settings of a strip, as a sentence says them. */
 export function stripInWords(index: Index): string {
   const shown = filled(index, defaults.index);
   const turn = shown.maximum_rotation_deg;
   return `${mm(shown.clearance_mm)} clear of the sides, ${index.upward === "route" ? "rotated along the route" : turn === 0 ? "no rotation" : turn === 180 ? "free rotation" : `rotation up to ${turn}°`}${index.reverse ? ", reversed" : ""}`;
 }
 
+/** The scale rule, as a sentence says it. */
 export function ruleInWords(index: Index): string {
   switch (index.scale_rule?.kind) {
     case "fit":
@@ -117,7 +120,7 @@ export function ruleInWords(index: Index): string {
   }
 }
 
-// How sheets are called: the core's own example of the pattern, or the attribute.
+/** How sheets are called: the core's own example of the pattern, or the attribute. */
 export function namesInWords({ naming, document }: Book): string {
   if (naming.example.length > 0) return `${naming.example.join(", ")}…`;
   return document.index.naming?.field ? `by ${document.index.naming.field}` : "by their identity";

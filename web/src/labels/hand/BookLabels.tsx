@@ -14,7 +14,7 @@ interface Found {
   unplaced: UnplacedLabel[];
 }
 
-// The labels without room of the whole book, page by page; it can be stopped on the way.
+/** The labels without room of the whole book, page by page; it can be stopped on the way. */
 export function BookLabels() {
   const book = useBook();
   const { go } = useSheet();

@@ -16,7 +16,7 @@ interface LabelsOnPageProps {
 // So far in px is no drag.
 const STILL_PX = 3;
 
-// Marks over the labels of a page: which are by hand, which have no room; each can be clicked and dragged.
+/** Marks over the labels of a page: which are by hand, which have no room; each can be clicked and dragged. */
 export function LabelsOnPage({ labels, perMm, width, height, picked, onPick }: LabelsOnPageProps) {
   const { edit, placed } = labels;
   const data = labels.labels;

@@ -25,7 +25,7 @@ const done = (entry: LabelByHand) =>
     .filter(Boolean)
     .join(", ");
 
-// The labels of a page: marks on it, the one that is selected, those that have no room, those that are by hand.
+/** The labels of a page: marks on it, the one that is selected, those that have no room, those that are by hand. */
 export function LabelsPanel({
   labels,
   shown,

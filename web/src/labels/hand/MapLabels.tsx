@@ -12,7 +12,7 @@ function useMarked() {
   return { labels, marked };
 }
 
-// In a card: what there is to the labels of the page that is shown.
+/** In a card: what there is to the labels of the page that is shown. */
 export function MapLabelsPanel() {
   const { labels, marked } = useMarked();
   return (
@@ -26,7 +26,7 @@ export function MapLabelsPanel() {
   );
 }
 
-// Over the page: their marks, where they are wanted.
+/** Over the page: their marks, where they are wanted. */
 export function MapLabelMarks({ perMm, size: [width, height] }: { perMm: number; size: [number, number] }) {
   const { labels, marked } = useMarked();
   if (!marked.shown) return null;

@@ -2,7 +2,7 @@ import { useEffect, useMemo, useState, type ReactNode } from "react";
 import { useSheet } from "../../frame/useSheet";
 import { MarkedLabelsContext } from "./marked";
 
-// What a step knows of the marks of labels, until it is left.
+/** What a step knows of the marks of labels, until it is left. */
 export function MarkedLabels({ children }: { children: ReactNode }) {
   const { number } = useSheet();
   const [shown, setShown] = useState(false);

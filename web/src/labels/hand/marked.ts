@@ -9,6 +9,7 @@ interface Marked {
   setPicked: (key: string | null) => void;
 }
 
+/** Which labels are marked on the page, for the page and the panel beside it. */
 export const MarkedLabelsContext = createContext<Marked>({
   shown: false,
   setShown: () => undefined,

@@ -8,7 +8,7 @@ import type { UnplacedLabel, PlacedLabel, SheetLabels } from "../../generated/an
 
 export type { UnplacedLabel, PlacedLabel, SheetLabels };
 
-// Of what a label is, whatever was done to it.
+/** Of what a label is, whatever was done to it. */
 export const keyOf = (label: { layer: string; rule: string; number?: number; feature: LabelByHand["feature"] }) =>
   JSON.stringify([
     label.layer,
@@ -24,7 +24,7 @@ const NONE: LabelByHand[] = [];
 
 export const labelsPath = (book: number, sheet: number) => `/api/books/${book}/sheets/${sheet}/labels`;
 
-// What the server says of the labels of a page, once that is wanted.
+/** What the server says of the labels of a page, once that is wanted. */
 export function useSheetLabels(sheet: number | null, wanted: boolean) {
   const book = useBook();
   return useQuery({
@@ -36,7 +36,7 @@ export function useSheetLabels(sheet: number | null, wanted: boolean) {
   }).data;
 }
 
-// The labels of a page, and what changes them. name: of the page.
+/** The labels of a page, and what changes them. name: of the page. */
 export function useLabels(sheet: number | null, name: string, wanted: boolean) {
   const book = useBook();
   const { change } = useChange();

@@ -7,7 +7,7 @@ import type { ElementOf } from "../../api/types";
 import type { KindCard } from "./KindCard";
 import { limits } from "../../generated/limits";
 
-// The colour and the size of type of the adjoining sheets and of the declination diagram.
+/** The colour and the size of type of the adjoining sheets and of the declination diagram. */
 export const DiagramCard: KindCard<ElementOf<"adjoining" | "north_diagram">> = ({ element, onSave }) => (
   <>
     <Heading text="Look" />

@@ -7,7 +7,7 @@ import { TypeFields } from "../TextFields";
 import type { ElementOf } from "../../api/types";
 import type { KindCard } from "./KindCard";
 
-// Of which grid a note tells the spacing, and its type.
+/** Of which grid a note tells the spacing, and its type. */
 export const GridNoteCard: KindCard<ElementOf<"grid_note">> = ({ element, onSave }) => {
   const { layout } = useLayout();
   const grids = layout.elements.find(isFrame)?.grids ?? [];

@@ -4,7 +4,7 @@ import { PanelFields } from "../PanelFields";
 import type { ElementOf } from "../../api/types";
 import type { KindCard } from "./KindCard";
 
-// How a line runs and ends, and how it is drawn.
+/** How a line runs and ends, and how it is drawn. */
 export const LineCard: KindCard<ElementOf<"line">> = ({ element, onSave }) => (
   <>
     <Heading text="Line" />

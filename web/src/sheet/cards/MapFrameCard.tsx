@@ -3,7 +3,7 @@ import { toldElsewhere } from "../../api/toldElsewhere";
 import type { ElementOf } from "../../api/types";
 import type { KindCard } from "./KindCard";
 
-// Whether the map frame says where its neighbours take over. (Its ground, grids and border stand above.)
+/** Whether the map frame says where its neighbours take over. (Its ground, grids and border stand above.) */
 export const MapFrameCard: KindCard<ElementOf<"map_frame">> = ({ element, onSave }) => (
   <FormControlLabel
     sx={{ mt: 1 }}

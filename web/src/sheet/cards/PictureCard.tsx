@@ -11,7 +11,7 @@ import { ImportArtwork } from "../ImportArtwork";
 import { whole } from "../kinds";
 import type { KindCard } from "./KindCard";
 
-// Which picture or drawing an element shows, how it lies in its box, and what it says to those who do not see it.
+/** Which picture or drawing an element shows, how it lies in its box, and what it says to those who do not see it. */
 export const PictureCard: KindCard<ElementOf<"picture">> = ({ element, onSave }) => {
   const shown = whole(element);
   const book = useBook();

@@ -3,7 +3,7 @@ import { PanelFields } from "../PanelFields";
 import type { ElementOf } from "../../api/types";
 import type { KindCard } from "./KindCard";
 
-// How a box, an ellipse or the neatline is drawn.
+/** How a box, an ellipse or the neatline is drawn. */
 export const ShapeCard: KindCard<ElementOf<"box" | "ellipse" | "neatline">> = ({ element, onSave }) => (
   <>
     <Heading text="Look" />

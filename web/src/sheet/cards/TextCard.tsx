@@ -4,7 +4,7 @@ import { TextFields } from "../TextFields";
 import type { ElementOf } from "../../api/types";
 import type { KindCard } from "./KindCard";
 
-// A text, its type, and the panel behind it.
+/** A text, its type, and the panel behind it. */
 export const TextCard: KindCard<ElementOf<"text">> = ({ element, onSave }) => (
   <>
     <Heading text="Text" />

@@ -44,5 +44,5 @@ const cards: { [Kind in ElementKind]: Entry<Kind> } = {
   text: { Fields: TextCard },
 };
 
-// The entry of an element's kind, which fits the element.
+/** The entry of an element's kind, which fits the element. */
 export const cardOf = (element: Element) => cards[element.kind] as unknown as Entry<ElementKind>;

@@ -12,7 +12,7 @@ import { useLayout } from "../layout";
 import type { KeepFrame } from "./FrameFields";
 import { NumberOf } from "../../fields/NumberOf";
 
-// The cells of the index over the ground of a frame.
+/** The cells of the index over the ground of a frame. */
 export function CellsFields({ element, onSave }: { element: GriddedElement; onSave: KeepFrame }) {
   const { role } = useLayout();
   const always = element.kind === "index_frame" || element.kind === "locator";

@@ -14,7 +14,7 @@ interface DetailOnPageProps {
   onSave: (extent: FrameExtent, label: string) => Promise<unknown>;
 }
 
-// The box of a selected detail in the frame that it is of: it is dragged to another place there.
+/** The box of a selected detail in the frame that it is of: it is dragged to another place there. */
 export function DetailOnPage({ element, perMm, onSave }: DetailOnPageProps) {
   const { layout, frame, shift } = useLayout();
   const { places } = useFrames();

@@ -44,7 +44,9 @@ interface DrawDetailProps {
   onCancel: () => void;
 }
 
-// The box of a new detail is drawn on the map: dragged, or put where it is clicked; Enter puts it into the middle.
+/**
+ * The box of a new detail is drawn on the map: dragged, or put where it is clicked; Enter puts it into the middle.
+ */
 export function DrawDetail({ frame, perMm, onDrawn, onCancel }: DrawDetailProps) {
   const surface = useRef<HTMLDivElement>(null);
   const [from, setFrom] = useState<[number, number] | null>(null);

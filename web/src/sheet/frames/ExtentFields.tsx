@@ -25,7 +25,7 @@ import { limits } from "../../generated/limits";
 type Kind = FrameExtent["kind"];
 type Of<K extends Kind> = Extract<FrameExtent, { kind: K }>;
 
-// Which ground a frame shows, and how large.
+/** Which ground a frame shows, and how large. */
 export function ExtentFields({ element, onSave }: { element: InsetKind; onSave: KeepFrame<InsetKind> }) {
   const { role, layout } = useLayout();
   const { placeOf } = useFrames();

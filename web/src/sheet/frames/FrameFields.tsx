@@ -25,7 +25,7 @@ export type KeepFrame<E extends GriddedElement = GriddedElement> = (
 
 const isInset = (element: GriddedElement): element is InsetKind => element.kind !== "map_frame";
 
-// What a frame shows: which ground in which reference, which layers, and what lies over them.
+/** What a frame shows: which ground in which reference, which layers, and what lies over them. */
 export function FrameFields({ element, onSave }: { element: GriddedElement; onSave: KeepFrame }) {
   const shown = whole(element);
   const globe = isInset(element) && !!element.globe;

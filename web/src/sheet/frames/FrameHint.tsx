@@ -1,7 +1,7 @@
 import { Box } from "@mui/material";
 import type { ReactNode } from "react";
 
-// What can be done in a frame now, said above its upper left corner. left, top: of the frame, in pixels.
+/** What can be done in a frame now, said above its upper left corner. left, top: of the frame, in pixels. */
 export function FrameHint({ left, top, children }: { left: number; top: number; children: ReactNode }) {
   return (
     <Box

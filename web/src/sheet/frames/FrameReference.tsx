@@ -14,7 +14,7 @@ import { NumberOf } from "../../fields/NumberOf";
 
 type Way = "book" | "own" | "globe";
 
-// In which reference a frame is drawn: the book's, another one, or a view of the globe.
+/** In which reference a frame is drawn: the book's, another one, or a view of the globe. */
 export function FrameReference({ element, onSave }: { element: InsetKind; onSave: KeepFrame<InsetKind> }) {
   const book = useBook();
   const [choosing, setChoosing] = useState(false);

@@ -25,7 +25,7 @@ interface GroundOnPageProps {
   onSave: (id: string, patch: Partial<Element>, label: string) => Promise<unknown>;
 }
 
-// The ground of a frame is moved in it: with Space held, or after a double click, until Escape or another click.
+/** The ground of a frame is moved in it: with Space held, or after a double click, until Escape or another click. */
 export function GroundOnPage({ perMm, selected, onPick, onSave }: GroundOnPageProps) {
   const { layout, frame, shift, role } = useLayout();
   const { ask } = useChange();

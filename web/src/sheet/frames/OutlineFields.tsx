@@ -15,7 +15,7 @@ import { titleOf } from "../useElements";
 import type { KeepFrame } from "./FrameFields";
 import { limits } from "../../generated/limits";
 
-// The ground of other frames of the page, as it lies in this one.
+/** The ground of other frames of the page, as it lies in this one. */
 export function OutlineFields({ element, onSave }: { element: GriddedElement; onSave: KeepFrame }) {
   const { layout } = useLayout();
   const others = layout.elements.filter((known) => isGridded(known) && known.id !== element.id);

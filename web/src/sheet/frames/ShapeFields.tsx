@@ -33,7 +33,7 @@ function read(text: string): number[][] | null {
   return known && points.length >= 3 ? points.map((point) => point.map((share) => share! / 100)) : null;
 }
 
-// The outline of a frame.
+/** The outline of a frame. */
 export function ShapeFields({
   shape,
   onSave,

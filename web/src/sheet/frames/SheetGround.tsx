@@ -10,7 +10,7 @@ import { Heading } from "../../frame/Card";
 import { useSheet } from "../../frame/useSheet";
 import { limits } from "../../generated/limits";
 
-// The ground of the sheet that is looked at: to change it is to change its cell.
+/** The ground of the sheet that is looked at: to change it is to change its cell. */
 export function SheetGround() {
   const { ask } = useChange();
   const { cell } = useSheet();

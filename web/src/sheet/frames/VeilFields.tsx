@@ -14,7 +14,7 @@ const PLACES = [
   ["below", "below the veil"],
 ] as const;
 
-// What lies outside the sheet's feature, the study area or the cell is veiled.
+/** What lies outside the sheet's feature, the study area or the cell is veiled. */
 export function VeilFields({
   veil,
   onSave,

@@ -6,18 +6,22 @@ import type { FramePlace } from "./useFrames";
 
 type Way = [number, number];
 
-// As it is given, or as its kind has it.
+/** As it is given, or as its kind has it. */
 export const extentOf = (element: InsetKind): FrameExtent =>
   element.extent ?? (defaults[`${element.kind}_element`].extent as FrameExtent);
 
-// The way of the middle of what is shown, in units of the ground, when the hand goes so many mm on the page: the ground
-// goes with the hand, so that the middle goes the other way.
+/**
+ * The way of the middle of what is shown, in units of the ground, when the hand goes so many mm on the page: the ground
+ * goes with the hand, so that the middle goes the other way.
+ */
 export function groundWay({ to_ground: [a, b, c, d] }: Pick<FramePlace, "to_ground">, [dx, dy]: Way): Way {
   return [-(a * dx + c * dy), -(b * dx + d * dy)];
 }
 
-// A detail goes along in its frame; a fixed place moves; what followed the sheet, the index or a feature becomes a fixed
-// place as it is shown now.
+/**
+ * A detail goes along in its frame; a fixed place moves; what followed the sheet, the index or a feature becomes a
+ * fixed place as it is shown now.
+ */
 export function movedExtent(extent: FrameExtent, place: FramePlace, way: Way): FrameExtent {
   const [east, north] = groundWay(place, way);
   if (extent.kind === "detail") {
@@ -35,7 +39,7 @@ export function movedExtent(extent: FrameExtent, place: FramePlace, way: Way): F
   };
 }
 
-// Held at another scale than it is shown at.
+/** Held at another scale than it is shown at. */
 export function rescaledExtent(extent: FrameExtent, shown: number, scale: number): FrameExtent {
   if (extent.kind === "detail")
     return { ...extent, times: round(((extent.times ?? defaults.detail_extent.times) * shown) / scale) };

@@ -3,8 +3,10 @@ import { toldElsewhere } from "../../api/toldElsewhere";
 
 const LEAST_MM = 0.05;
 
-// Something on the page that follows the pointer: by how many mm so far, and what to give it. onDrop: called with the
-// way that it went, in mm, unless it hardly moved.
+/**
+ * Something on the page that follows the pointer: by how many mm so far, and what to give it. onDrop: called with the
+ * way that it went, in mm, unless it hardly moved.
+ */
 export function useDragged(perMm: number, onDrop: (by: [number, number]) => Promise<unknown>) {
   const [from, setFrom] = useState<[number, number] | null>(null);
   const [by, setBy] = useState<[number, number]>([0, 0]);

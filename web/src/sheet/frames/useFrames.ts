@@ -10,7 +10,9 @@ export type { FramePlace };
 
 type Detail = Extract<FrameExtent, { kind: "detail" }>;
 
-// Where a place of the ground lies in a frame, from its left and upper edge in mm; corner: of the frame on the page.
+/**
+ * Where a place of the ground lies in a frame, from its left and upper edge in mm; corner: of the frame on the page.
+ */
 export function detailIn(
   { to_ground }: Pick<FramePlace, "to_ground">,
   [left, top]: [number, number],
@@ -20,7 +22,7 @@ export function detailIn(
   return [x - left, y - top];
 }
 
-// The places that the frames of a page show.
+/** The places that the frames of a page show. */
 export function useFrames() {
   const book = useBook();
   const { sheet, layout, frame: boxes } = useLayout();

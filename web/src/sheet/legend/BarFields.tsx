@@ -11,7 +11,7 @@ import { NumberOf } from "../../fields/NumberOf";
 
 type Entry = Extract<LegendRow, { kind: "entry" }>;
 
-// A ramp of colours drawn out as a bar, with labels at chosen values.
+/** A ramp of colours drawn out as a bar, with labels at chosen values. */
 export function BarFields({
   row,
   ramp,

@@ -14,8 +14,10 @@ interface Checked {
   stopped: boolean;
 }
 
-// Looks through the legends of all sheets, some at a time, until it is stopped: where rows have no room, and which is
-// the fullest.
+/**
+ * Looks through the legends of all sheets, some at a time, until it is stopped: where rows have no room, and which is
+ * the fullest.
+ */
 export function LegendCheck() {
   const book = useBook();
   const { go } = useSheet();

@@ -39,7 +39,7 @@ const CORNERS = [
   ["bottom right", "grows from the bottom right"],
 ] as const;
 
-// A legend: what it lists, its rows, how they are laid out and set.
+/** A legend: what it lists, its rows, how they are laid out and set. */
 export function LegendFields({
   element,
   onSave,

@@ -21,8 +21,10 @@ interface LegendOnPageProps {
   onSave: (rows: LegendRow[], label: string) => Promise<unknown>;
 }
 
-// The rows of the selected legend on the page: click one to write its title, drag it to another place. (By keyboard the
-// rows of the card do the same.)
+/**
+ * The rows of the selected legend on the page: click one to write its title, drag it to another place. (By keyboard the
+ * rows of the card do the same.)
+ */
 export function LegendOnPage({ element, perMm, onSave: save }: LegendOnPageProps) {
   const legend = useLegend(element.id);
   const onSave = async (rows: LegendRow[], label: string) => {

@@ -25,7 +25,7 @@ interface LegendRowsProps {
   onSave: (rows: LegendRow[] | undefined, label: string) => Promise<unknown>;
 }
 
-// All rows of a legend in their order; one at a time is open to be edited.
+/** All rows of a legend in their order; one at a time is open to be edited. */
 export function LegendRows({ element, legend, onSave }: LegendRowsProps) {
   const rows = legend.rows;
   const { picked, pick, pickPut } = usePickedRow(rows);

@@ -48,7 +48,7 @@ const LABELS = [
   ["titles", "titles of the map"],
 ] as const;
 
-// One row of a legend: its words, what of it is drawn and how, and what can be done with it.
+/** One row of a legend: its words, what of it is drawn and how, and what can be done with it. */
 export function RowFields({ rows, index, onSave, onPick }: RowFieldsProps) {
   const shown = rows[index]!;
   const row = shown.row;

@@ -13,7 +13,7 @@ const held = (row: LegendRow): Kept => ({ row, keep: true });
 
 export const keysOf = (row: LegendRow): string[] => (row.kind === "entry" || row.kind === "steps" ? row.of : []);
 
-// By what each row is known while others come and go: what it stands for, or the how many-th of its kind it is.
+/** By what each row is known while others come and go: what it stands for, or the how many-th of its kind it is. */
 export function keysOfRows(rows: Pick<RowShown, "row">[]): string[] {
   const counts = new Map<string, number>();
   return rows.map(({ row }) => {
@@ -27,12 +27,12 @@ export function keysOfRows(rows: Pick<RowShown, "row">[]): string[] {
 
 const plain = (key: string): LegendRow => ({ kind: "entry", of: [key] });
 
-// Each answers the rows to be saved.
+/** Each answers the rows to be saved. */
 export function changed(rows: RowShown[], index: number, row: LegendRow): LegendRow[] {
   return written(kept(rows).map((known, place) => (place === index ? held(row) : known)));
 }
 
-// before: the place among the rows as they are that it is put in front of.
+/** before: the place among the rows as they are that it is put in front of. */
 export function moved(rows: RowShown[], from: number, before: number): LegendRow[] {
   const list = kept(rows);
   const [taken] = list.splice(from, 1);
@@ -40,17 +40,19 @@ export function moved(rows: RowShown[], from: number, before: number): LegendRow
   return written(list);
 }
 
+/** The rows of a legend with one more before a place. */
 export function inserted(rows: RowShown[], before: number, row: LegendRow): LegendRow[] {
   const list = kept(rows);
   list.splice(before, 0, held(row));
   return written(list);
 }
 
+/** The rows of a legend without one. */
 export function removed(rows: RowShown[], index: number): LegendRow[] {
   return written(kept(rows).filter((_, place) => place !== index));
 }
 
-// One row of what two stand for, where the upper one is. A title that either has in print stays.
+/** One row of what two stand for, where the upper one is. A title that either has in print stays. */
 export function merged(rows: RowShown[], upper: number, lower: number): LegendRow[] {
   const [one, other] = [rows[upper]!.row, rows[lower]!.row];
   if (one.kind !== "entry" || other.kind !== "entry") return written(kept(rows));
@@ -63,7 +65,7 @@ export function merged(rows: RowShown[], upper: number, lower: number): LegendRo
   );
 }
 
-// A row for each thing that it stands for.
+/** A row for each thing that it stands for. */
 export function split(rows: RowShown[], index: number): LegendRow[] {
   return written(
     kept(rows).flatMap((known, place) =>
@@ -72,7 +74,7 @@ export function split(rows: RowShown[], index: number): LegendRow[] {
   );
 }
 
-// The classes of a number of one layer as steps that join, where the first of them stands.
+/** The classes of a number of one layer as steps that join, where the first of them stands. */
 export function joined(rows: RowShown[], index: number): LegendRow[] {
   const layer = rows[index]!.layers[0];
   const classes = rows.map(({ steps, layers }) => steps && layers[0] === layer);
@@ -85,7 +87,7 @@ export function joined(rows: RowShown[], index: number): LegendRow[] {
   );
 }
 
-// As the map has it: without a title of its own, not hidden, and each thing in a row of its own.
+/** As the map has it: without a title of its own, not hidden, and each thing in a row of its own. */
 export function reset(rows: RowShown[], index: number): LegendRow[] {
   return split(rows, index);
 }
@@ -93,12 +95,12 @@ export function reset(rows: RowShown[], index: number): LegendRow[] {
 export const isReset = (row: LegendRow) =>
   row.kind === "entry" && row.of.length === 1 && Object.keys(row).every((key) => ["kind", "of", "id"].includes(key));
 
-// What is new takes its place for good.
+/** What is new takes its place for good. */
 export function accepted(rows: RowShown[]): LegendRow[] {
   return rows.map(({ row }) => row);
 }
 
-// In front of which row something is put that is let go at a place of the page; null where there are no rows.
+/** In front of which row something is put that is let go at a place of the page; null where there are no rows. */
 export function placeAt(rows: RowShown[], x: number, y: number): number | null {
   const standing = rows
     .map(({ box }, index) => ({ box, index }))
@@ -110,7 +112,7 @@ export function placeAt(rows: RowShown[], x: number, y: number): number | null {
   return y < nearest.box[1] + nearest.box[3] / 2 ? nearest.index : nearest.index + 1;
 }
 
-// The row with these words; what the map calls it is no title of its own.
+/** The row with these words; what the map calls it is no title of its own. */
 export function titled(row: LegendRow, text: string, onMap: string[]): LegendRow {
   const words = text.trim();
   if (row.kind === "note") return { ...row, text: words || row.text };

@@ -9,7 +9,7 @@ import type { LegendShown } from "../../generated/answers";
 
 export type { LegendShown };
 
-// A legend's rows as they stand on the sheet that is shown.
+/** A legend's rows as they stand on the sheet that is shown. */
 export function useLegend(id: string) {
   const book = useBook();
   const { sheet } = useLayout();
@@ -22,12 +22,12 @@ export function useLegend(id: string) {
   });
 }
 
-// Rows are changed only as they stand now: what was drawn before the last change would take it back.
+/** Rows are changed only as they stand now: what was drawn before the last change would take it back. */
 export function demandFresh(legend: { isPlaceholderData: boolean }) {
   if (legend.isPlaceholderData) throw new Error("The legend is being drawn anew; make the change again.");
 }
 
-// The row of the legend that is edited, by its place among the rows, which may be another after each change.
+/** The row of the legend that is edited, by its place among the rows, which may be another after each change. */
 export function usePickedRow(rows: RowShown[]) {
   const { hand, move } = useHand();
   const [row, beside] = hand.at === "elements" ? [hand.row, hand.beside] : [null, false];
