@@ -82,11 +82,3 @@ export function RuleRow({
     </Box>
   );
 }
-
-/** A list with one of its entries so many places further on. */
-export function movedBy<Entry>(list: Entry[], index: number, by: number): Entry[] {
-  const fresh = [...list];
-  const [entry] = fresh.splice(index, 1);
-  fresh.splice(index + by, 0, entry!);
-  return fresh;
-}

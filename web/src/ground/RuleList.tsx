@@ -1,17 +1,17 @@
 import AddIcon from "@mui/icons-material/Add";
 import { Box, Button, MenuItem, TextField } from "@mui/material";
-import { useState } from "react";
 import type { Layer, LayerInfo, Rule } from "../api/types";
 import { Field } from "../fields/Field";
 import { ConditionEditor } from "../fields/ConditionEditor";
 import { inWords } from "../fields/conditions";
 import { useFeatureAttributes } from "../fields/sheetConditions";
-import { movedBy, RuleRow } from "../fields/RuleRow";
+import { RuleRow } from "../fields/RuleRow";
 import { Swatch } from "../symbols/Swatch";
 import { SymbolEditor } from "../symbols/SymbolEditor";
 import type { Attribute } from "../api/useAttributes";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
+import { useOpenRule } from "../fields/useOpenRule";
 
 type Put = (label: string, layer: Layer) => Promise<unknown>;
 
@@ -29,15 +29,11 @@ export function RuleList({
 }) {
   const shown = filled(layer, defaults.layer);
   const asking = useFeatureAttributes(attributes);
-  const [open, setOpen] = useState((layer.rules ?? []).length === 1 ? 0 : -1);
   const rules = layer.rules ?? [];
   const kind = info && info.kind !== "pixels" ? info.kind : "mixed";
   const keep = (fresh: Rule[], label = `Style of ${layer.title}`) => put(label, { ...layer, rules: fresh });
   const change = (index: number, rule: Rule) => keep(rules.map((known, place) => (place === index ? rule : known)));
-  const move = (index: number, by: number) => {
-    setOpen(-1);
-    void keep(movedBy(rules, index, by), `Order of the rules of ${layer.title}`);
-  };
+  const { open, setOpen, move } = useOpenRule(rules, (fresh) => keep(fresh, `Order of the rules of ${layer.title}`));
   const add = () => {
     const attribute = attributes[0];
     const rule: Rule = {

@@ -1,14 +1,14 @@
 import AddIcon from "@mui/icons-material/Add";
 import { Box, Button } from "@mui/material";
-import { useState } from "react";
 import type { LabelRule, Layer, LayerInfo } from "../api/types";
 import type { Attribute } from "../api/useAttributes";
 import { Choice } from "../fields/Choice";
 import { filled } from "../fields/filled";
-import { movedBy, RuleRow } from "../fields/RuleRow";
+import { RuleRow } from "../fields/RuleRow";
 import { without } from "../fields/without";
 import { defaults } from "../generated/defaults";
 import { LabelRuleFields } from "./LabelRuleFields";
+import { useOpenRule } from "../fields/useOpenRule";
 
 type Put = (label: string, layer: Layer) => Promise<unknown>;
 
@@ -29,13 +29,9 @@ export function LabelRules({
 }) {
   const rules = layer.labels ?? [];
   const shown = filled(layer, defaults.layer);
-  const [open, setOpen] = useState(rules.length === 1 ? 0 : -1);
   const keep = (fresh: LabelRule[], label = `Labels of ${layer.title}`) =>
     put(label, fresh.length ? { ...layer, labels: fresh } : without(layer, "labels"));
-  const move = (index: number, by: number) => {
-    setOpen(-1);
-    void keep(movedBy(rules, index, by), `Order of the labels of ${layer.title}`);
-  };
+  const { open, setOpen, move } = useOpenRule(rules, (fresh) => keep(fresh, `Order of the labels of ${layer.title}`));
   const field =
     attributes.find((known) => known.name.toLowerCase() === "name") ??
     attributes.find((known) => known.type === "text") ??

@@ -1,11 +1,12 @@
 import CloseIcon from "@mui/icons-material/CloseOutlined";
 import { Box, Button, Checkbox, IconButton } from "@mui/material";
-import type { PixelsInfo, RasterLook } from "../api/types";
+import type { RasterLook } from "../api/types";
 import { readNumber } from "../api/words";
 import { Colour } from "../fields/Colour";
 import { Field } from "../fields/Field";
 import { SETS, colours } from "../fields/palettes";
 import { without } from "../fields/without";
+import type { LookFieldsProps } from "./LookFieldsProps";
 
 type Look = Extract<RasterLook, { kind: "classes" }>;
 type Class = Look["classes"][number];
@@ -28,15 +29,7 @@ function readValues(text: string, entry: Class): Class {
 }
 
 /** A colour and a title for each class of values. */
-export function ClassesFields({
-  look,
-  pixels,
-  onSave,
-}: {
-  look: Look;
-  pixels: PixelsInfo;
-  onSave: (label: string, look: RasterLook) => Promise<unknown>;
-}) {
+export function ClassesFields({ look, pixels, onSave }: LookFieldsProps<"classes">) {
   const put = (label: string, classes: Class[]) => onSave(label, { ...look, classes });
   const change = (index: number, fresh: Class, label = "Class") =>
     put(

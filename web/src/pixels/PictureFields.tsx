@@ -1,4 +1,3 @@
-import type { PixelsInfo, RasterLook } from "../api/types";
 import { Choice } from "../fields/Choice";
 import { Colour } from "../fields/Colour";
 import { Field } from "../fields/Field";
@@ -10,19 +9,10 @@ import { defaults } from "../generated/defaults";
 import { Box } from "@mui/material";
 import { Pair } from "../fields/Pair";
 import { limits } from "../generated/limits";
-
-type Look = Extract<RasterLook, { kind: "picture" }>;
+import type { LookFieldsProps } from "./LookFieldsProps";
 
 /** How a picture of the ground is shown: its bands, brightness, contrast, saturation, gamma. */
-export function PictureFields({
-  look,
-  pixels,
-  onSave,
-}: {
-  look: Look;
-  pixels: PixelsInfo;
-  onSave: (label: string, look: RasterLook) => Promise<unknown>;
-}) {
+export function PictureFields({ look, pixels, onSave }: LookFieldsProps<"picture">) {
   const shown = filled(look, defaults.picture_raster_look);
   const percent = (name: "brightness" | "contrast" | "saturation", label: string) => (
     <Measured

@@ -1,5 +1,4 @@
 import { Box, MenuItem, TextField } from "@mui/material";
-import type { PixelsInfo, RasterLook } from "../api/types";
 import { readNumber } from "../api/words";
 import { Choice } from "../fields/Choice";
 import { Colour } from "../fields/Colour";
@@ -12,23 +11,14 @@ import { defaults } from "../generated/defaults";
 import { Pair } from "../fields/Pair";
 import { ReliefFields } from "./ReliefFields";
 import { plain } from "./words";
-
-type Look = Extract<RasterLook, { kind: "ramp" }>;
+import type { LookFieldsProps } from "./LookFieldsProps";
 
 const STOPS = 6;
 
 const bar = (tints: string[]) => `linear-gradient(to right, ${tints.join(", ")})`;
 
 /** Colours that run with a value, and between which values. */
-export function RampFields({
-  look,
-  pixels,
-  onSave,
-}: {
-  look: Look;
-  pixels: PixelsInfo;
-  onSave: (label: string, look: RasterLook) => Promise<unknown>;
-}) {
+export function RampFields({ look, pixels, onSave }: LookFieldsProps<"ramp">) {
   const shown = filled(look, defaults.ramp_raster_look);
   const own = RAMPS.find((name) => colours(name, shown.tints.length).join() === shown.tints.join()) ?? "";
   const ends: [number, number] =

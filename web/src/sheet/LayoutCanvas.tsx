@@ -8,6 +8,7 @@ import { around, bottom, right, shifted, type Boxes } from "./boxes";
 import { useLayout } from "./layout";
 import { useDrawnPartsFollow } from "./useDrawnPartsFollow";
 import { useLayoutDrag } from "./useLayoutDrag";
+import { onScreen } from "./onScreen";
 
 interface LayoutCanvasProps {
   perMm: number;
@@ -87,11 +88,7 @@ export function LayoutCanvas({ perMm, selected, onPick, onPlace, onTurn, fault }
       {marquee && (
         <Box
           sx={{
-            position: "absolute",
-            left: marquee[0] * perMm,
-            top: marquee[1] * perMm,
-            width: marquee[2] * perMm,
-            height: marquee[3] * perMm,
+            ...onScreen(marquee, perMm),
             border: "1px dashed #1f6f78",
             bgcolor: "#1f6f7818",
             pointerEvents: "none",

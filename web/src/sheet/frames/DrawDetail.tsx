@@ -3,6 +3,7 @@ import { useEffect, useRef, useState, type PointerEvent } from "react";
 import type { Rectangle } from "../../api/types";
 import { FrameHint } from "./FrameHint";
 import { round } from "../../page/onGround";
+import { onScreen } from "../onScreen";
 
 // Smaller than this it was a click: a detail of the usual size comes there.
 const LEAST_MM = 2;
@@ -94,11 +95,7 @@ export function DrawDetail({ frame, perMm, onDrawn, onCancel }: DrawDetailProps)
         onPointerMove={(event: PointerEvent) => from && setTo(at(event))}
         onPointerUp={drop}
         sx={{
-          position: "absolute",
-          left: left * perMm,
-          top: top * perMm,
-          width: width * perMm,
-          height: height * perMm,
+          ...onScreen([left, top, width, height], perMm),
           cursor: "crosshair",
           outline: "2px dashed",
           outlineColor: "primary.main",
@@ -108,11 +105,7 @@ export function DrawDetail({ frame, perMm, onDrawn, onCancel }: DrawDetailProps)
         {box && (
           <Box
             sx={{
-              position: "absolute",
-              left: box[0] * perMm,
-              top: box[1] * perMm,
-              width: box[2] * perMm,
-              height: box[3] * perMm,
+              ...onScreen(box, perMm),
               outline: "2px solid",
               outlineColor: "primary.main",
               bgcolor: "rgba(31, 111, 120, 0.15)",

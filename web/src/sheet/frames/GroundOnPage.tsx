@@ -13,6 +13,7 @@ import { FrameHint } from "./FrameHint";
 import { extentOf, groundWay, movedExtent, rescaledExtent } from "./moving";
 import { useDragged } from "./useDragged";
 import { useFrames, type FramePlace } from "./useFrames";
+import { onScreen } from "../onScreen";
 
 const isTyping = (event: KeyboardEvent) =>
   event.target instanceof HTMLElement && !!event.target.closest("input, textarea, select, button, [role=combobox]");
@@ -131,11 +132,7 @@ export function GroundOnPage({ perMm, selected, onPick, onSave }: GroundOnPagePr
         data-ground={selected.id}
         {...handlers}
         sx={{
-          position: "absolute",
-          left: left * perMm,
-          top: top * perMm,
-          width: width * perMm,
-          height: height * perMm,
+          ...onScreen([left, top, width, height], perMm),
           cursor: dragging ? "grabbing" : "grab",
           outline: "2px dashed",
           outlineColor: "primary.main",
