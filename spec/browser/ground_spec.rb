@@ -130,7 +130,7 @@ RSpec.describe "Ground", type: :feature do
     expect(App::Layer.find_by!(key: "lochans").entry["rules"][0]["symbol"]["strokes"][0]["width_mm"]).to eq(0.8)
     fill_in("Width, mm", with: "-3")
     find_field("Width, mm").send_keys(:enter)
-    expect(page).to have_css("aside [role=alert]", text: "0.01 to 100")
+    expect(page).to have_css("aside [role=alert]", text: "greater than 0, up to 100 mm")
     fill_in("Title", with: "Standing water")
     find_field("Title").send_keys(:enter)
     expect(page).to have_css("aside h2", text: "Standing water")

@@ -458,9 +458,9 @@ RSpec.describe TileLoom::Furniture::Elements::Legend do
 
     # Limits of the classes by hand: 0, 12, 20, 30.
     it "joins classes as steps with their limits where they meet, rounded, in a unit" do
-      classes = [[0, 12], [12, 20], [20, 30]]
+      breaks = [[0, 12], [12, 20], [20, 30]]
       rules =
-        classes.each_with_index.map do |(from, to), index|
+        breaks.each_with_index.map do |(from, to), index|
           args = [
             {"op" => ">=", "args" => [{"property" => "d"}, from]},
             {"op" => "<", "args" => [{"property" => "d"}, to]}
@@ -481,7 +481,7 @@ RSpec.describe TileLoom::Furniture::Elements::Legend do
         end
       depth = {"id" => "depth", "title" => "Depth", "data" => {"collection" => {}}, "rules" => rules}
       features =
-        classes.each_with_index.map do |(from, _), index|
+        breaks.each_with_index.map do |(from, _), index|
           rectangle(402_000 + index, 6_528_000, 402_500, 6_528_400, id: index + 1, attributes: {"d" => from + 1})
         end
       data =

@@ -156,15 +156,15 @@ RSpec.describe TileLoom::Symbology::MapSymbol do
     end
 
     it "lets the sizes of all layers follow one scale of the book, but of those that say otherwise" do
-      settings = small_settings(scale: 5000)
-      settings["layers"] = [{}, {"design_scale" => 10_000}, {"sizes" => "paper"}].each_with_index
+      document = small_settings(scale: 5000)
+      document["layers"] = [{}, {"design_scale" => 10_000}, {"sizes" => "paper"}].each_with_index
         .map do |own, index|
-        settings["layers"][0].merge("id" => "area#{index}", "labels" => [{"field" => "n", "size_pt" => 8}], **own)
+        document["layers"][0].merge("id" => "area#{index}", "labels" => [{"field" => "n", "size_pt" => 8}], **own)
       end
-      settings["index"]["area"] = "area0"
+      document["index"]["area"] = "area0"
       sizes = ->(book) { book.layers.map { |layer| layer.at(5000).labels[0].size_pt } }
-      expect(sizes[TileLoom::Document::Book.new(settings)]).to eq([8, 16, 8])
-      expect(sizes[TileLoom::Document::Book.new(settings.merge("design_scale" => 2500))]).to eq([4, 16, 8])
+      expect(sizes[TileLoom::Document::Book.new(document)]).to eq([8, 16, 8])
+      expect(sizes[TileLoom::Document::Book.new(document.merge("design_scale" => 2500))]).to eq([4, 16, 8])
     end
 
     it "draws a layer between its scales only, both counted in" do
