@@ -15,9 +15,9 @@ module TileLoom
 
   LOADER = Zeitwerk::Loader.for_gem
   # Folders that part a large room by what its files are for; they are no namespaces of their own.
-  LOADER.collapse(*%w[reading blocks sources].map { |folder| "#{__dir__}/tile_loom/data/#{folder}" })
   LOADER.collapse(
-    *%w[study placing sequence coverage hand_work].map { |folder| "#{__dir__}/tile_loom/index/#{folder}" }
+    "#{__dir__}/tile_loom/data/{reading,blocks,sources}",
+    "#{__dir__}/tile_loom/index/{study,placing,sequence,coverage,hand_work}"
   )
   # For development (bin/dev).
   LOADER.enable_reloading if ENV["RELOAD"]

@@ -1,6 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "reloading"
 require_relative "source_stamp"
 require_relative "start"
 
@@ -8,7 +7,6 @@ module Setup
   # bin/dev: as bin/start, but what is changed is seen at once. The interface comes from Vite, which puts changed parts
   # of it into the page that is open; the server reads changed Ruby before the next request; workers begin anew.
   class Dev < Start
-    RUBY = %w[lib/**/*.{rb,yml,json} app/**/*.{rb,json}].map { |pattern| File.join(Shell::ROOT, pattern) }.freeze
     # Vite's port lies so far after the server's.
     VITE_AFTER = 1
 
@@ -23,7 +21,7 @@ module Setup
     def environment = super.merge("RELOAD" => "yes")
 
     def start_children
-      @sources = SourceStamp.new(*RUBY)
+      @sources = SourceStamp.of_application
       super
       child(:vite) { spawn_vite }
       Shell.say "The interface, changed as you change it: http://127.0.0.1:#{@port + VITE_AFTER}/"
@@ -47,7 +45,7 @@ module Setup
       )
     end
 
-    def dump
+    def look_round
       super
       begin_workers_anew if @sources.changed?
     end
@@ -57,11 +55,10 @@ module Setup
       %i[worker quick_worker].each do |name|
         worker = @children.fetch(name)
         next if worker.due
-        signal("TERM", worker.pid)
-        ProcessRecord.ended?(worker.pid, seconds: SECONDS_TO_END) || signal("KILL", -worker.pid)
+        ProcessRecord.finish(worker.pid, seconds: SECONDS_TO_END)
         @record.remove(worker.pid)
-        worker.began, worker.pid = now, worker.starter.call
-        @record.add(name, worker.pid)
+        worker.due = now
+        again(worker)
       end
     end
   end

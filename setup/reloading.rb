@@ -25,6 +25,8 @@ module Setup
     def read_again
       @built = nil
       @loaders.each(&:reload)
+      # What this thread keeps is of classes that are no more.
+      Thread.current.thread_variables.each { |name| Thread.current.thread_variable_set(name, nil) }
     end
   end
 end

@@ -1,8 +1,14 @@
 # frozen_string_literal: true
 
+require_relative "shell"
+
 module Setup
   # Tells whether files of some folders have changed since it was last asked: by their names and times.
   class SourceStamp
+    # The Ruby of the application, and what it reads beside it.
+    def self.of_application =
+      new(*%w[lib/**/*.{rb,yml,json} app/**/*.{rb,json}].map { |pattern| File.join(Shell::ROOT, pattern) })
+
     # patterns: as Dir has them.
     def initialize(*patterns)
       @patterns = patterns

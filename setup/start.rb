@@ -256,10 +256,14 @@ module Setup
     def watch
       %w[INT TERM HUP].each { |signal| trap(signal) { Thread.main.raise(Interrupt) } }
       loop do
-        @children.each_value { |child| child.due ? again(child) : look(child) }
-        dump
+        look_round
         sleep 0.3
       end
+    end
+
+    def look_round
+      @children.each_value { |child| child.due ? again(child) : look(child) }
+      dump
     end
 
     def look(child)

@@ -8,6 +8,8 @@ export default defineConfig({
   build: { chunkSizeWarningLimit: 500, sourcemap: false, manifest: true },
   // colorbrewer is bundled as for the browser: node would take another of its files.
   test: { include: ["src/**/*.test.{ts,tsx}"], server: { deps: { inline: ["colorbrewer"] } } },
-  // bin/dev
-  server: { proxy: { "/api": SERVER, "/fonts": SERVER } },
+  // bin/dev. The server is asked under the name that the browser knows: it takes no changes from pages of another.
+  server: {
+    proxy: { "/api": { target: SERVER, changeOrigin: false }, "/fonts": { target: SERVER, changeOrigin: false } },
+  },
 });

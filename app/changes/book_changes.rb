@@ -46,9 +46,8 @@ module App
           yield if block
           self.class.led_to(held = before, wanted)
         end
-      done.replaced = Replaced.new(@book, wanted["seen"], @session).descriptions(done.operations, held) if wanted[
-        "seen"
-      ]
+      seen = wanted["seen"]
+      done.replaced = Replaced.new(@book, seen, @session).descriptions(done.operations, held) if seen
       book
     end
 

@@ -9,7 +9,7 @@ module App
     def initialize(run)
       @run = run
       @done = @total = 0
-      @notices = 0.0
+      @said_at = 0.0
     end
 
     def expect(count) = @total += count
@@ -17,8 +17,8 @@ module App
     def step(count)
       @done += count
       now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-      return if now - @notices < EVERY_S
-      @notices = now
+      return if now - @said_at < EVERY_S
+      @said_at = now
       raise Stopped unless @run.wanted?
       @run.update_columns(done: [@done, @total].min, total: @total)
     end

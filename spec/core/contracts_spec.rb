@@ -6,8 +6,16 @@ RSpec.describe "The contract" do
   include ToyKinds
 
   core = File.join(TileLoom::ROOT, "lib/tile_loom")
-  # The kinds of a room, and a toy that is there while an example runs.
-  kinds = ->(room, toy) { [*room.all.values, toy] }
+  # Groups of examples, one for each kind of a room, and one for a toy that is there while an example runs.
+  def self.each_kind(room, toy, &examples)
+    [*room.all.values, toy].each do |kind|
+      describe kind.title do
+        let(:kind) { kind }
+        around { |example| (kind == toy) ? with_kind(room, :Toy, toy) { example.run } : example.run }
+        class_exec(kind, &examples)
+      end
+    end
+  end
 
   def crs = TileLoom::Crs::System.find("EPSG:25829")
 
@@ -98,12 +106,7 @@ RSpec.describe "The contract" do
   end
 
   describe "of a sheet" do
-    let(:book) do
-      TileLoom::Document::Book.new(
-        linked_settings,
-        enclosures: TileLoom::Assets::Enclosures.new(folder: File.dirname(SmallBooks::DEMO))
-      )
-    end
+    let(:book) { demo_of(linked_settings) }
     let(:source) { HandingOn.ground }
     let(:cells) { book.cells(source) }
 
@@ -162,13 +165,7 @@ RSpec.describe "The contract" do
   end
 
   describe "of an element" do
-    let(:settings) { linked_settings }
-    let(:book) do
-      TileLoom::Document::Book.new(
-        settings,
-        enclosures: TileLoom::Assets::Enclosures.new(folder: File.dirname(SmallBooks::DEMO))
-      )
-    end
+    let(:book) { demo_of(linked_settings) }
     let(:cells) { book.cells(HandingOn.ground) }
     let(:on_index) do
       TileLoom::Compose::IndexSheetComposer.new(book: book, source: HandingOn.ground, count: cells.length)
@@ -177,17 +174,10 @@ RSpec.describe "The contract" do
       TileLoom::Compose::SheetComposer.new(book: book, source: HandingOn.ground, cell: cells[6], count: cells.length)
     end
 
-    toy = ToyKinds.element
-    kinds[TileLoom::Furniture::Elements, toy].each do |kind|
-      describe kind.title do
-        let(:kind) { kind }
-        around do |example|
-          (kind == toy) ? with_kind(TileLoom::Furniture::Elements, :Toy, toy) { example.run } : example.run
-        end
-        let(:sheet) { kind.refused_on.key?("sheets") ? on_index : on_cell }
+    each_kind(TileLoom::Furniture::Elements, ToyKinds.element) do |kind|
+      let(:sheet) { kind.refused_on.key?("sheets") ? on_index : on_cell }
 
-        it_behaves_like "a kind of element"
-      end
+      it_behaves_like "a kind of element"
     end
   end
 
@@ -204,55 +194,28 @@ RSpec.describe "The contract" do
       )
     end
 
-    toy = ToyKinds.index_kind
-    kinds[TileLoom::Index::Generators, toy].each do |kind|
-      describe kind.title do
-        let(:kind) { kind }
-        around do |example|
-          (kind == toy) ? with_kind(TileLoom::Index::Generators, :Toy, toy) { example.run } : example.run
-        end
-
-        it_behaves_like "a kind of index"
-      end
+    each_kind(TileLoom::Index::Generators, ToyKinds.index_kind) do
+      it_behaves_like "a kind of index"
     end
   end
 
   describe "of a kind of layer" do
-    toy = ToyKinds.layer_kind
-    kinds[TileLoom::Symbology::LayerKinds, toy].each do |kind|
-      describe kind.title do
-        let(:kind) { kind }
-        around do |example|
-          (kind == toy) ? with_kind(TileLoom::Symbology::LayerKinds, :Toy, toy) { example.run } : example.run
-        end
-
-        it_behaves_like "a kind of layer"
-      end
+    each_kind(TileLoom::Symbology::LayerKinds, ToyKinds.layer_kind) do
+      it_behaves_like "a kind of layer"
     end
   end
 
   describe "of a format" do
-    toy = ToyKinds.format
-    kinds[TileLoom::Data::Formats, toy].each do |kind|
-      describe kind.title do
-        let(:kind) { kind }
-        around { |example| (kind == toy) ? with_kind(TileLoom::Data::Formats, :Toy, toy) { example.run } : example.run }
-
-        it_behaves_like "a format of features"
-      end
+    each_kind(TileLoom::Data::Formats, ToyKinds.format) do
+      it_behaves_like "a format of features"
     end
   end
 
   describe "of a form" do
-    toy = ToyKinds.form
-    kinds[TileLoom::Output::Forms, toy].each do |kind|
-      describe kind.title do
-        let(:kind) { kind }
-        around { |example| (kind == toy) ? with_kind(TileLoom::Output::Forms, :Toy, toy) { example.run } : example.run }
-        let(:press) { press_of({"form" => {"kind" => kind.key}, "sheets" => "B2", "ppi" => 72}) }
+    each_kind(TileLoom::Output::Forms, ToyKinds.form) do
+      let(:press) { press_of({"form" => {"kind" => kind.key}, "sheets" => "B2", "ppi" => 72}) }
 
-        it_behaves_like "a form of a book"
-      end
+      it_behaves_like "a form of a book"
     end
   end
 end

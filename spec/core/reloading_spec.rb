@@ -38,6 +38,15 @@ RSpec.describe Setup::Reloading do
     expect(answer).to eq([200, "leaking"])
   end
 
+  it "keeps nothing in the thread that was made of code that is no more" do
+    write('class PeatDam; STATE = "sound"; end', 1_000)
+    answer
+    Thread.current.thread_variable_set(:spec_of_reloading, PeatDam.new)
+    write('class PeatDam; STATE = "leaking"; end', 2_000)
+    answer
+    expect(Thread.current.thread_variable_get(:spec_of_reloading)).to be_nil
+  end
+
   it "says what cannot be read, and answers again once it can" do
     write('class PeatDam; STATE = "sound"; end', 1_000)
     answer

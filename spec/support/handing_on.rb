@@ -56,11 +56,17 @@ module HandingOn
   # The data of the demo, read once for all specs.
   def self.ground = @ground ||= TileLoom::Document::Folio.read(SmallBooks::DEMO).source
 
+  # The demo's book, or one of changed settings.
+  def demo_of(settings = demo_settings) =
+    TileLoom::Document::Book.new(
+      settings,
+      enclosures: TileLoom::Assets::Enclosures.new(folder: File.dirname(SmallBooks::DEMO))
+    )
+
   # The press of the demo, or of changed settings, for an order.
   def press_of(order = {}, settings: demo_settings)
-    enclosures = TileLoom::Assets::Enclosures.new(folder: File.dirname(SmallBooks::DEMO))
     TileLoom::Output::Press.new(
-      book: TileLoom::Document::Book.new(settings, enclosures: enclosures),
+      book: demo_of(settings),
       source: HandingOn.ground,
       order: TileLoom::Output::Order.new(order)
     ).check

@@ -1,9 +1,8 @@
 // What a part of the book document is where it does not say so, out of the JSON Schema (on standard input): the defaults
 // of each part by its name, those of a part within it by both names.
-import { json } from "node:stream/consumers";
-import { format } from "prettier";
+import { readSchema, writeConstant } from "./parts.mjs";
 
-const schema = await json(process.stdin);
+const schema = await readSchema();
 const found = {};
 
 // The definition that a node points to, with what the node says otherwise.
@@ -31,10 +30,4 @@ function collect(name, node) {
 }
 
 for (const [name, node] of Object.entries(schema.$defs)) collect(name, node);
-const text = [
-  "// Made by bin/generate out of docs/book.schema.json. Do not edit.",
-  "",
-  "// The defaults of the parts of the book document by their names.",
-  `export const defaults = ${JSON.stringify(found)} as const;`,
-].join("\n");
-process.stdout.write(await format(text, { parser: "typescript", printWidth: 120 }));
+await writeConstant("defaults", "The defaults of the parts of the book document by their names.", found);

@@ -1,9 +1,8 @@
 // What numbers of the book document may be, out of the JSON Schema (on standard input): the limits of each number of a
 // part by the part's name, those of a part within it by both names.
-import { json } from "node:stream/consumers";
-import { format } from "prettier";
+import { readSchema, writeConstant } from "./parts.mjs";
 
-const schema = await json(process.stdin);
+const schema = await readSchema();
 const found = {};
 
 const target = (node) => (node.$ref ? target(schema.$defs[node.$ref.replace("#/$defs/", "")]) : node);
@@ -34,10 +33,4 @@ function collect(name, node) {
 }
 
 for (const [name, node] of Object.entries({ book: schema, ...schema.$defs })) collect(name, node);
-const text = [
-  "// Made by bin/generate out of docs/book.schema.json. Do not edit.",
-  "",
-  "// What numbers of the parts of the book document may be, by the names of both.",
-  `export const limits = ${JSON.stringify(found)} as const;`,
-].join("\n");
-process.stdout.write(await format(text, { parser: "typescript", printWidth: 120 }));
+await writeConstant("limits", "What numbers of the parts of the book document may be, by the names of both.", found);

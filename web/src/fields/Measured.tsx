@@ -1,6 +1,5 @@
-import { readNumber } from "../api/words";
 import { Field } from "./Field";
-import { asked, within, type Limits } from "./limits";
+import { demanded, type Limits } from "./limits";
 import { unitOf } from "./unitOf";
 
 /** A number within limits. */
@@ -16,14 +15,6 @@ export function Measured({
   onSave: (value: number) => Promise<unknown>;
 }) {
   return (
-    <Field
-      label={label}
-      value={String(value)}
-      onSave={async (text) => {
-        const number = readNumber(text);
-        if (number === null || !within(number, limits)) throw new Error(asked(limits, unitOf(label)));
-        await onSave(number);
-      }}
-    />
+    <Field label={label} value={String(value)} onSave={async (text) => onSave(demanded(text, limits, unitOf(label)))} />
   );
 }

@@ -21,16 +21,15 @@ export function NumberOf<Part extends keyof Parts, Key extends keyof Parts[Part]
   part: Part;
   of: Key;
   label: string;
-  given: { [K in Key]?: number };
-  placeholder?: string;
   onSave: (patch: { [K in Key]?: number }) => Promise<unknown>;
-}) {
+} & (
+  { given: { [K in Key]: number }; placeholder?: undefined } | { given: { [K in Key]?: number }; placeholder: string }
+)) {
   const own = (limits[part] as Record<string, Limits>)[of]!;
   const save = (value: number | undefined) => onSave({ [of]: value } as { [K in Key]?: number });
-  const value = given[of];
   return placeholder === undefined ? (
-    <Measured label={label} value={value ?? 0} limits={own} onSave={save} />
+    <Measured label={label} value={given[of]!} limits={own} onSave={save} />
   ) : (
-    <NumberOrNone label={label} value={value} placeholder={placeholder} limits={own} onSave={save} />
+    <NumberOrNone label={label} value={given[of]} placeholder={placeholder} limits={own} onSave={save} />
   );
 }

@@ -1,6 +1,5 @@
-import { readNumber } from "../api/words";
 import { Field } from "./Field";
-import { asked, within, type Limits } from "./limits";
+import { demanded, type Limits } from "./limits";
 import { unitOf } from "./unitOf";
 
 interface NumberOrNoneProps {
@@ -19,12 +18,7 @@ export function NumberOrNone({ label, value, placeholder, limits, onSave }: Numb
       label={label}
       value={value === undefined ? "" : String(value)}
       placeholder={placeholder}
-      onSave={async (text) => {
-        if (text.trim() === "") return onSave(undefined);
-        const number = readNumber(text);
-        if (number === null || !within(number, limits)) throw new Error(asked(limits, unitOf(label)));
-        return onSave(number);
-      }}
+      onSave={async (text) => onSave(text.trim() === "" ? undefined : demanded(text, limits, unitOf(label)))}
     />
   );
 }

@@ -1,3 +1,5 @@
+import { readNumber } from "../api/words";
+
 // What a number may be, as the schema says it: at least, or more than; at most; whole.
 export interface Limits {
   readonly least?: number;
@@ -33,4 +35,17 @@ export function asked({ least, above, most, whole }: Limits, unit = ""): string 
   if (low !== undefined && high !== undefined) return `Enter ${what} from ${low} to ${high}${unit}.`;
   if (low !== undefined) return `Enter ${what} of at least ${low}${unit}.`;
   return high === undefined ? `Enter ${what}.` : `Enter ${what} up to ${high}${unit}.`;
+}
+
+/** The number that a text says, where it is within the limits; else null. */
+export function readWithin(text: string, limits: Limits): number | null {
+  const number = readNumber(text);
+  return number !== null && within(number, limits) ? number : null;
+}
+
+/** The same; what says none, or one beyond them, is an Error that tells what to enter. */
+export function demanded(text: string, limits: Limits, unit: string): number {
+  const number = readWithin(text, limits);
+  if (number === null) throw new Error(asked(limits, unit));
+  return number;
 }

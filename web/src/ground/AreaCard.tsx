@@ -55,7 +55,7 @@ export function AreaCard({
       <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 1 }}>
         All layers
       </Button>
-      <Measured onRings={onRings} />
+      <AreaSize onRings={onRings} />
       <Field label="Buffer" value={shown.buffer} onSave={(buffer) => change("Buffer", { index: { buffer } })} />
       <Typography component="h3" sx={{ fontSize: 14, fontWeight: 700, mt: 2 }}>
         Layers
@@ -176,7 +176,7 @@ function PartFilter({
 }
 
 // Its area on the ground and its extent; its outline goes to the map.
-function Measured({ onRings }: { onRings: (rings: Ring[]) => void }) {
+function AreaSize({ onRings }: { onRings: (rings: Ring[]) => void }) {
   const book = useBook();
   const measured = useQuery<
     { rings: Ring[]; ground_m2: number; size_m: [number, number]; box: [number, number, number, number] },

@@ -2,7 +2,7 @@ import { Button } from "@mui/material";
 import type { ReactNode } from "react";
 import { useBook } from "../api/book";
 import type { Form } from "../api/types";
-import { bytes, count, readNumber } from "../api/words";
+import { bytes, count } from "../api/words";
 import { forms } from "../generated/kinds";
 import { CardValue } from "../statement/CardValue";
 import { ChoiceValue } from "../statement/ChoiceValue";
@@ -12,7 +12,7 @@ import { RangeValue } from "./RangeValue";
 import { inWords } from "./inWords";
 import { pattern, traits, usePpi, whole } from "./order";
 import type { OrderDraft } from "./useOrder";
-import { asked, within } from "../fields/limits";
+import { asked, readWithin } from "../fields/limits";
 import { limits } from "../generated/limits";
 
 /** "Export all sheets as one PDF at 300 ppi, named …, with …." */
@@ -45,10 +45,7 @@ export function OrderStatement({
         shown={`${ppi} ppi`}
         text={String(ppi)}
         unit="ppi"
-        read={(text) => {
-          const value = readNumber(text);
-          return value !== null && within(value, limits.order.ppi) ? value : null;
-        }}
+        read={(text) => readWithin(text, limits.order.ppi)}
         expected={asked(limits.order.ppi, " ppi")}
         onSave={(value) => change({ ppi: value })}
         foretold="Pixels an inch: of images, and of pictures in other files"

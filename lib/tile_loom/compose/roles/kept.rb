@@ -25,6 +25,11 @@ module TileLoom
         ensure
           @asks_texts = before
         end
+
+        private
+
+        # A text of the book as a whole goes into what is being worked out.
+        def asks_texts! = @asks_texts = true
       end
     end
   end

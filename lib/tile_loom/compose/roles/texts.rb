@@ -13,7 +13,7 @@ module TileLoom
         def live_text(template, path: nil, written: nil) =
           once(:live_text, template, written) do
             text = LiveText.new(template, path: path)
-            @asks_texts = true if text.asks_book?
+            asks_texts! if text.asks_book?
             text.fill(values, written: written)
           end
 
