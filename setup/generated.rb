@@ -16,6 +16,7 @@ module Setup
     KINDS = File.join(FrontEnd::WEB, "src/generated/kinds.ts")
     DEFAULTS = File.join(FrontEnd::WEB, "src/generated/defaults.ts")
     LIMITS = File.join(FrontEnd::WEB, "src/generated/limits.ts")
+    CHOICES = File.join(FrontEnd::WEB, "src/generated/choices.ts")
     MATERIALS = File.join(Shell::ROOT, "docs/materials.cdx.json")
 
     # check: writes nothing and says which files are stale. Returns the exit status.
@@ -34,6 +35,7 @@ module Setup
         TYPES => front_end("types.mjs", declared.fetch("schema")),
         DEFAULTS => front_end("defaults.mjs", declared.fetch("schema")),
         LIMITS => front_end("limits.mjs", declared.fetch("schema")),
+        CHOICES => front_end("choices.mjs", declared.fetch("schema")),
         ANSWERS => front_end("answers.mjs", File.read(File.join(Shell::ROOT, "app/answers.json"))),
         KINDS => front_end("kinds.mjs", JSON.generate(declared.except("schema"))),
         MATERIALS => front_end("bom.mjs", JSON.generate("gems" => gems, "debian" => debian))

@@ -28,17 +28,25 @@ module TileLoom
       part :height_mm, number(above: 0, most: 50), default: 1.6
       part :tick_mm, number(above: 0, most: 50), default: 1.6
       part :bars_gap_mm, number(0..50), default: 0.8, about: "Between the bars of two units."
-      part :labelled, choice("all", "alternate", "ends", "none"), default: "all"
-      part :labels_at, choice("above", "below"), default: "above"
+      part :labelled,
+        choice(all: "every mark", alternate: "every second", ends: "the ends", none: "none"),
+        default: "all"
+      part :labels_at, choice(above: "above", below: "below"), default: "above"
       part :label_gap_mm, number(0..50), default: 0.8
       part :decimals, whole(0..6), about: "As many as the values need where none are given."
-      part :thousands, choice("thin", "comma", "point", "none"), default: "comma"
-      part :unit_at, choice("last", "middle", "none"), default: "last"
+      part :thousands, choice(comma: "1,000", thin: "1 000", point: "1.000", none: "1000"), default: "comma"
+      part :unit_at, choice(last: "after the last", middle: "in the middle", none: "nowhere"), default: "last"
       part :unit_text, text(most: 40), about: "The unit's own symbol where nothing is given."
-      part :fraction, choice("none", "above", "below"), default: "none", about: "The representative fraction."
-      part :verbal, choice("none", "above", "below"), default: "none", about: "The scale in a sentence."
-      part :verbal_units, choice("metric", "imperial"), default: "metric"
-      part :align, choice("left", "centre", "right"), default: "left"
+      part :fraction,
+        choice(none: "none", above: "above", below: "below"),
+        default: "none",
+        about: "The representative fraction."
+      part :verbal,
+        choice(none: "none", above: "above", below: "below"),
+        default: "none",
+        about: "The scale in a sentence."
+      part :verbal_units, choice(metric: "cm and m", imperial: "inches and feet"), default: "metric"
+      part :align, choice(left: "left", centre: "centred", right: "right"), default: "left"
       part :light, Values::Types::COLOUR, default: "#ffffff"
       part :stroke_mm, number(above: 0, most: 5), default: 0.15
       part :halo, Scene::Halo::TYPE

@@ -22,16 +22,19 @@ module TileLoom
           "\"book\", \"geographic\" (longitude and latitude of the book's reference), \"utm\" (the zones that the frame shows, on WGS 84), or a reference of its own."
       part :hidden, flag, default: false
       part :drawn_on,
-        choice("all", "unrotated", "rotated"),
+        choice(all: "all sheets", unrotated: "sheets without rotation", rotated: "rotated sheets, as in a strip"),
         default: "all",
         about: "Which sheets: all, those that are not rotated, those that are (as in a strip)."
-      part :draw_order, choice("above", "below"), default: "above", about: "Above or below the layers of the ground."
+      part :draw_order,
+        choice(above: "above the layers", below: "below the layers"),
+        default: "above",
+        about: "Above or below the layers of the ground."
       part :target_mm,
         number(above: 0, most: 2000),
         default: 40,
         about: "Spacing aimed at on paper; an automatic interval is the nearest of the standard series."
       part :fitted,
-        choice("sheet", "book"),
+        choice(sheet: "each sheet’s scale", book: "the whole book"),
         default: "sheet",
         about: "An automatic interval suits each sheet's scale, or is one for the whole book."
       part :interval,

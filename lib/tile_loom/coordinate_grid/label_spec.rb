@@ -6,18 +6,21 @@ module TileLoom
     class LabelSpec < Values::Value
       define
       part :sides, list(choice(*%w[top right bottom left]), unique: true), required: true
-      part :position, choice("outside", "inside"), default: "outside"
+      part :position, choice(outside: "outside", inside: "on the lines"), default: "outside"
       part :orientation,
-        choice("along_edge", "level", "along_line"),
+        choice(along_edge: "along the edge", level: "level", along_line: "along the line"),
         default: "along_edge",
         about: "Along the side, level, or along the line."
       part :families,
-        choice("main", "both"),
+        choice(main: "main family", both: "both families"),
         default: "main",
         about: "A side has the labels of the lines that cross it more steeply, or of both."
-      part :form, choice("full", "short"), default: "full", about: "In full, or short with the first and last in full."
+      part :form,
+        choice(full: "in full", short: "short, ends in full"),
+        default: "full",
+        about: "In full, or short with the first and last in full."
       part :notation,
-        choice(*%w[d dm dms decimal]),
+        choice(d: "D°", dm: "D°M′", dms: "D°M′S″", decimal: "D.d°"),
         about:
           "Degrees, degrees and minutes, degrees, minutes and seconds, or decimal degrees; as the interval needs it where none is given."
       part :decimals, whole(0..9), about: "As many as keep a label within 0.05 mm of its line where none are given."
@@ -25,7 +28,7 @@ module TileLoom
         choice("letters", "signs"),
         about: "Angles have letters and lengths signs where nothing is given."
       part :zeros, flag, default: false, about: "Leading zeros of degrees: 007°."
-      part :thousands, choice("thin", "comma", "point", "none"), default: "thin"
+      part :thousands, choice(thin: "402 000", comma: "402,000", point: "402.000", none: "402000"), default: "thin"
       part :unit, flag, default: false, about: "The unit after each length."
       part :corners, flag, default: false, about: "The coordinates of the frame's corners in full."
       part :label_gap_mm, Values::Types::LENGTH_MM, default: 1.2

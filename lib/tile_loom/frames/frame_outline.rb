@@ -17,7 +17,7 @@ module TileLoom
       identified
       part :frame, Values::Types::ID, about: "Whose ground; that of the page's main frame where none is named."
       part :look,
-        choice("outline", "veil", "brackets"),
+        choice(outline: "an outline", brackets: "brackets at its corners", veil: "a veil outside it"),
         default: "outline",
         about: "A line round it, a veil outside it, or brackets at its corners."
       part :stroke,

@@ -20,8 +20,14 @@ module TileLoom
       }.freeze
 
       define "globe", about: "A view of the earth in place of a CRS and an extent."
-      part :projection, choice(*PROJECTIONS.keys), default: "orthographic"
-      part :centre, choice("sheet", "study_area", "place"), default: "study_area"
+      part :projection,
+        choice(
+          orthographic: "orthographic (as from afar)",
+          equidistant: "azimuthal equidistant",
+          equal_area: "azimuthal equal-area"
+        ),
+        default: "orthographic"
+      part :centre, choice(study_area: "the study area", sheet: "the sheet", place: "a place"), default: "study_area"
       part :longitude, number(-180..180), default: 0, about: "Of a place of its own."
       part :latitude, number(-90..90), default: 0
       part :rotation_deg, number(-360..360), default: 0, about: "Of the frame over the ground, clockwise, as of a cell."

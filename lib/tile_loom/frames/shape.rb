@@ -8,7 +8,9 @@ module TileLoom
       share = Values::Number.new(0..1)
 
       define
-      part :kind, choice("rectangle", "rounded", "ellipse", "polygon"), default: "rectangle"
+      part :kind,
+        choice(rectangle: "rectangle", rounded: "rounded rectangle", ellipse: "ellipse", polygon: "polygon"),
+        default: "rectangle"
       part :corner_mm, Values::Types::LENGTH_MM, default: 4, about: "Radius of round corners."
       part :points,
         list(Values::List.new(share, least: 2, most: 2), least: 3, most: 200),

@@ -11,15 +11,21 @@ module TileLoom
 
       define "veil"
       part :round,
-        choice("feature", "study_area", "cell"),
+        choice(feature: "the sheet’s feature", study_area: "the study area", cell: "the sheet’s cell"),
         default: "feature",
         about: "What stays clear: the feature that the sheet is of, the study area, or the sheet's cell."
       part :colour, Values::Types::COLOUR, default: "#ffffff"
       part :opacity, Values::Types::OPACITY, default: 0.5, about: "1 hides what lies outside."
       part :margin_mm, number(0..500), default: 0, about: "Kept clear round it, on paper."
       part :soft_mm, number(0..200), default: 0, about: "How wide its edge is, beyond the margin."
-      part :labels, choice("above", "below"), default: "above", about: "Labels of the layers."
-      part :grids, choice("above", "below"), default: "above", about: "Coordinate grids inside the frame."
+      part :labels,
+        choice(above: "above the veil", below: "below the veil"),
+        default: "above",
+        about: "Labels of the layers."
+      part :grids,
+        choice(above: "above the veil", below: "below the veil"),
+        default: "above",
+        about: "Coordinate grids inside the frame."
 
       # Does it hide what lies outside?
       def hides? = opacity == 1 && soft_mm.zero?

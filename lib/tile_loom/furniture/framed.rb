@@ -15,7 +15,7 @@ module TileLoom
         )
         element.part(
           :layers,
-          Values::Choice.new("all", "areas", "none"),
+          Values::Choice.new(all: "all layers shown", areas: "areas and pixels", none: "no layers"),
           default: "all",
           about: "Of the layers: all that are shown, only areas and pixels, or none."
         )

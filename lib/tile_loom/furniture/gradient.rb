@@ -5,7 +5,7 @@ module TileLoom
     # Colours that run over the area of an element: along a direction, or from its middle outwards.
     class Gradient < Values::Value
       define "gradient"
-      part :kind, choice("linear", "radial"), default: "linear"
+      part :kind, choice(linear: "linear", radial: "radial"), default: "linear"
       part :direction_deg,
         number(-360..360),
         default: 90,

@@ -8,12 +8,17 @@ module TileLoom
       part :id, Values::Types::ID, required: true
       part :title, text(least: 1, most: 200), required: true
       part :place,
-        choice("front", "before_sheets", "before_sheet", "back"),
+        choice(
+          front: "first of all",
+          before_sheets: "before the first sheet",
+          before_sheet: "before a sheet",
+          back: "behind all"
+        ),
         default: "front",
         about: "First of all; behind the index sheet, before the first sheet; before a sheet; behind all."
       part :sheet, text(most: 200), about: "The name of the sheet that it stands before."
       part :starts,
-        choice("anywhere", "right", "left"),
+        choice(anywhere: "the next page", right: "a right-hand page", left: "a left-hand page"),
         default: "anywhere",
         about: "On a right-hand (odd) or left-hand (even) page; an empty page comes before it where needed."
       part :numbered, flag, default: true, about: "Does it count among the numbers that pages print?"

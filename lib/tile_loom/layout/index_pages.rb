@@ -5,7 +5,10 @@ module TileLoom
     # Where in the book the index sheet stands, and into how many parts it is divided where one would be too small.
     class IndexPages < Values::Value
       define "index_pages"
-      part :place, choice("first", "last"), default: "first", about: "Before the sheets, or behind them."
+      part :place,
+        choice(first: "before the sheets", last: "behind the sheets"),
+        default: "first",
+        about: "Before the sheets, or behind them."
       part :across, whole(1..12), default: 1, about: "Parts side by side."
       part :down, whole(1..12), default: 1, about: "Parts below one another."
       part :numbered, flag, default: true, about: "Does it count among the numbers that pages print?"

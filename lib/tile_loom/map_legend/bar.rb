@@ -5,7 +5,7 @@ module TileLoom
     # How a ramp of colours is drawn out in a legend.
     class Bar < Values::Value
       define "legend_bar"
-      part :direction, choice("level", "upright"), default: "level"
+      part :direction, choice(level: "level", upright: "upright"), default: "level"
       part :length_mm, number(5..500), default: 40
       part :thickness_mm, number(0.5..50), default: 3
       part :labels,

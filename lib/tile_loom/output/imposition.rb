@@ -5,7 +5,13 @@ module TileLoom
     # Where pages lie on paper: sides of paper, each with pages that are placed, made smaller and cut, and marks. All in
     # millimetres from the upper left corner, y down.
     class Imposition
-      SEVERAL, BOOKLET, PARTS = KINDS = ["several on one", "booklet", "parts of large pages"].freeze
+      SEVERAL, BOOKLET, PARTS = "several on one", "booklet", "parts of large pages"
+      # With their titles.
+      KINDS = {
+        SEVERAL => "Several on one side",
+        BOOKLET => "A booklet to fold",
+        PARTS => "Large pages in parts"
+      }.freeze
 
       # A page (by its place among the pages) so that its upper left corner comes to (x, y), that many times as large,
       # cut to a box of the paper; bleed: how far beyond the page that goes on its left, top, right and bottom.

@@ -4,7 +4,13 @@ module TileLoom
   module Output
     # What of a page an image shows: all of it, the map frame alone, or the frame with its border and labels.
     class PageArea
-      PAGE, FRAME, BORDERED = SHOWN = ["page", "map frame", "frame with border"].freeze
+      PAGE, FRAME, BORDERED = "page", "map frame", "frame with border"
+      # With their titles.
+      SHOWN = {
+        PAGE => "The page",
+        FRAME => "The map frame only",
+        BORDERED => "The map frame with border and labels"
+      }.freeze
 
       # composer: of the page; shows: one of SHOWN. A page without a frame is shown whole.
       def initialize(composer, shows)

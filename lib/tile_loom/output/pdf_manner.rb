@@ -11,7 +11,12 @@ module TileLoom
           {
             id: Values::Part.new(:id, Values::Types::ID, required: true),
             shown: Values::Part.new(:shown, Values::Flag.new, default: true),
-            printed: Values::Part.new(:printed, Values::Choice.new("as shown", "always", "never"), default: "as shown")
+            printed:
+              Values::Part.new(
+                :printed,
+                Values::Choice.new("as shown" => "as shown", :always => "always", :never => "never"),
+                default: "as shown"
+              )
           },
           about: "How a layer is found when the file is opened, and whether it is printed."
         ) { |**parts| LayerState.new(**parts) }
@@ -35,13 +40,13 @@ module TileLoom
 
       ObjectData = Struct.new(:layer, :fields, keyword_init: true)
 
-      STANDARDS = %w[none pdf_a_2u pdf_a_3u pdf_x_4].freeze
+      STANDARDS = {none: "No standard", pdf_a_2u: "PDF/A-2u", pdf_a_3u: "PDF/A-3u", pdf_x_4: "PDF/X-4"}.freeze
 
       define "pdf_manner", about: "What PDF files carry beside their pages."
       part :version, choice("1.7", "2.0"), default: "1.7"
-      part :standard, Values::Choice.new(*STANDARDS), default: "none"
+      part :standard, choice(**STANDARDS), default: "none"
       part :colours,
-        choice("screen", "press"),
+        choice(screen: "Of the screen (RGB)", press: "Of the press (CMYK and spot)"),
         default: "screen",
         about: "Colours of the screen, or those of the book's palette and of a printing press."
       part :profile,
@@ -56,12 +61,14 @@ module TileLoom
       part :object_data, list(object_data, most: 500), default: []
       part :attach_book, flag, default: false
       part :attach_data, flag, default: false
-      part :opens_at, choice("page", "width", "actual size"), default: "page"
-      part :panel, choice("bookmarks", "layers", "none"), default: "bookmarks"
+      part :opens_at,
+        choice(:page => "Whole", :width => "By its width", "actual size" => "Actual size"),
+        default: "page"
+      part :panel, choice(bookmarks: "Bookmarks", layers: "Layers", none: "Nothing"), default: "bookmarks"
       part :linearized, flag, default: false, about: "Readable over a network before all of it is there."
       part :protected, flag, default: false, about: "With a password, which is asked for when it is exported."
       part :printing,
-        choice("full", "low", "none"),
+        choice(full: "In full quality", low: "In low quality", none: "None"),
         default: "full",
         about: "What a protected file lets its reader print."
       part :changing, flag, default: false

@@ -11,8 +11,12 @@ module TileLoom
     class Prepare
       LARGEST_BYTES = 4 * 1024**3
       SECONDS = 6 * 3600
-      # Kinds that a raster is taken as.
-      KINDS = %w[picture classes values].freeze
+      # Kinds that a raster is taken as, with their titles.
+      KINDS = {
+        "picture" => "a picture",
+        "classes" => "classes, such as land cover",
+        "values" => "heights or other values"
+      }.freeze
 
       # Yields one of files that are opened for as long: names: as their senders call them; picture: of a file that
       # holds several; kind: nil for what the first looks like. See #new.

@@ -22,8 +22,8 @@ module TileLoom
       colour: Values::Part.new(:colour, Values::Types::COLOUR, default: "#1f2a30"),
       width_mm: Values::Part.new(:width_mm, Values::Number.new(above: 0, most: 100), default: 0.2),
       dash_mm: Values::Part.new(:dash_mm, dash),
-      cap: Values::Part.new(:cap, Values::Choice.new("butt", "round", "square"), default: "butt"),
-      join: Values::Part.new(:join, Values::Choice.new("miter", "round", "bevel"), default: "round"),
+      cap: Values::Part.new(:cap, Values::Choice.new(butt: "flat", round: "round", square: "square"), default: "butt"),
+      join: Values::Part.new(:join, Values::Choice.new(round: "round", miter: "sharp", bevel: "cut"), default: "round"),
       opacity: Values::Part.new(:opacity, Values::Types::OPACITY, default: 1)
     }.freeze
     Stroke::TYPE = Values::Record.new("stroke", Stroke::PARTS) { |**parts| Stroke.new(**parts) }

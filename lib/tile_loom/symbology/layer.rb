@@ -50,7 +50,8 @@ module TileLoom
               },
               "taken_as" => {
                 "description" => "What the numbers of a file of pixels are; without it, what they look like.",
-                "enum" => Raster::Prepare::KINDS
+                "enum" => Raster::Prepare::KINDS.keys,
+                Values::Choice::TITLES => Raster::Prepare::KINDS
               },
               "collection" => {
                 "type" => "object"
@@ -71,11 +72,11 @@ module TileLoom
       part :locked, flag, default: false, about: "A locked layer does not respond to editing."
       part :opacity, Values::Types::OPACITY, default: 1
       part :blend,
-        choice("normal", "multiply"),
+        choice(normal: "over them", multiply: "multiplied with them"),
         default: "normal",
         about: "How it is laid on the layers below it: over them, or multiplied with them."
       part :match,
-        choice("first", "all"),
+        choice(first: "the first rule that it meets", all: "all rules that it meets, the first lowest"),
         default: "first",
         about: "Is a feature drawn by the first rule that it meets, or by all?"
       part :visible_scales,
@@ -95,7 +96,7 @@ module TileLoom
         default: [],
         about: "What is written with its features."
       part :label_match,
-        choice("first", "all"),
+        choice(first: "the first rule that it meets", all: "all rules that it meets"),
         default: "first",
         about: "Has a feature the label of the first label rule that it meets, or those of all?"
       part :avoidance,

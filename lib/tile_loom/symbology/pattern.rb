@@ -26,7 +26,16 @@ module TileLoom
       }.freeze
 
       define
-      part :kind, choice(*KINDS.keys), required: true
+      part :kind,
+        choice(
+          :lines => "lines",
+          :crossed => "crossed lines",
+          :dots => "dots",
+          "staggered-dots" => "dots, staggered",
+          :dashes => "dashes",
+          "plus-signs" => "plus signs"
+        ),
+        required: true
       part :colour, Values::Types::COLOUR, default: "#1f2a30"
       part :spacing_mm, number(0.2..200), default: 2
       part :width_mm, number(above: 0, most: 100), default: 0.15

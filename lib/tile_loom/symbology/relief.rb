@@ -8,7 +8,7 @@ module TileLoom
       define "relief", about: "Shading of heights by lights."
       part :lights, list(Light.type, least: 1, most: 8), default: [{}]
       part :exaggeration, number(above: 0, most: 100), default: 1, about: "Heights count as so many times as high."
-      part :heights_in, choice("metres", "feet"), default: "metres"
+      part :heights_in, choice(metres: "metres", feet: "feet"), default: "metres"
 
       FEET = 0.3048
 

@@ -11,7 +11,7 @@ module TileLoom
       part :decimals, whole(0..12), about: "Of numbers; as they are where it is not given."
       part :unit, text(most: 20), about: "Behind each number."
       part :width_mm, number(above: 0, most: 2000), about: "Columns without one share the rest of the width."
-      part :align, choice("left", "centre", "right"), default: "left"
+      part :align, choice(left: "left", centre: "centred", right: "right"), default: "left"
 
       # A value of the field as the table has it.
       def words(value)

@@ -7,7 +7,7 @@ module TileLoom
     class TabStop < Values::Value
       define "tab_stop"
       part :at_mm, number(0..5000), required: true
-      part :align, choice("left", "right", "centre", "decimal"), default: "left"
+      part :align, choice(left: "left", right: "right", centre: "centred", decimal: "decimal sign"), default: "left"
       part :leader, text(most: 3), default: ""
 
       # Without stops of its own, a text goes on at multiples of this.

@@ -22,7 +22,7 @@ module TileLoom
 
       def flag = FLAG
 
-      def choice(*choices, &found) = Choice.new(*choices, &found)
+      def choice(*texts, **titled, &found) = Choice.new(*texts, **titled, &found)
 
       def list(type, **limits) = List.new(type, **limits)
 

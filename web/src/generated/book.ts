@@ -417,7 +417,7 @@ export interface Stroke {
   width_mm?: number;
   dash_mm?: number[];
   cap?: "butt" | "round" | "square";
-  join?: "miter" | "round" | "bevel";
+  join?: "round" | "miter" | "bevel";
   opacity?: Opacity;
 }
 /**
@@ -429,7 +429,7 @@ export interface LabelPointPlaces {
    * Round the symbol, the best first.
    */
   positions?: (
-    "upper_right" | "upper_left" | "lower_left" | "lower_right" | "right" | "above" | "left" | "below" | "centred"
+    "upper_left" | "above" | "upper_right" | "left" | "centred" | "right" | "lower_left" | "below" | "lower_right"
   )[];
   /**
    * Between the symbol and the text.
@@ -653,7 +653,7 @@ export interface RampRasterLook {
    * Each colour stands by itself, for an equal part of the range.
    */
   stepped?: boolean;
-  between?: "lowest and highest" | "percentages" | "limits";
+  between?: "percentages" | "lowest and highest" | "limits";
   /**
    * A percentage or a limit, as "between" says; 2 per cent by default.
    */
@@ -1079,7 +1079,7 @@ export interface ImposedForm {
     | "ARCH C"
     | "ARCH D"
     | "ARCH E";
-  orientation?: "portrait" | "landscape" | "as fits";
+  orientation?: "as fits" | "portrait" | "landscape";
   /**
    * Pages beside each other, where several lie on one.
    */
@@ -1284,7 +1284,7 @@ export interface Border {
   dash_mm?: number[];
   opacity?: Opacity;
   cap?: "butt" | "round" | "square";
-  join?: "miter" | "round" | "bevel";
+  join?: "round" | "miter" | "bevel";
   /**
    * Margin between the ground and the border.
    */
@@ -1479,7 +1479,7 @@ export interface CellsShown {
   /**
    * What is written in them: the names of the sheets, their numbers, or both.
    */
-  labels?: "none" | "names" | "numbers" | "both";
+  labels?: "names" | "numbers" | "both" | "none";
   face?: Id;
   size_pt?: SizePt;
   halo?: Colour;
@@ -1531,7 +1531,7 @@ export interface FrameOutline {
   /**
    * A line round it, a veil outside it, or brackets at its corners.
    */
-  look?: "outline" | "veil" | "brackets";
+  look?: "outline" | "brackets" | "veil";
   stroke?: Stroke;
   fill?: Fill;
   /**
@@ -1779,7 +1779,7 @@ export interface DetailExtent {
  */
 export interface Globe {
   projection?: "orthographic" | "equidistant" | "equal_area";
-  centre?: "sheet" | "study_area" | "place";
+  centre?: "study_area" | "sheet" | "place";
   /**
    * Of a place of its own.
    */
@@ -2006,7 +2006,7 @@ export interface ScaleBarElement {
    * As many as the values need where none are given.
    */
   decimals?: number;
-  thousands?: "thin" | "comma" | "point" | "none";
+  thousands?: "comma" | "thin" | "point" | "none";
   unit_at?: "last" | "middle" | "none";
   /**
    * The unit's own symbol where nothing is given.
@@ -2965,7 +2965,7 @@ export interface Index {
      */
     kind?: "places" | "numbers" | "field";
     columns?: "letters" | "numbers";
-    rows?: "letters" | "numbers";
+    rows?: "numbers" | "letters";
     first?: "column" | "row";
     separator?: string;
     rows_from?: "north" | "south";
@@ -3193,7 +3193,7 @@ export interface ScaleBarStyle {
    * As many as the values need where none are given.
    */
   decimals?: number;
-  thousands?: "thin" | "comma" | "point" | "none";
+  thousands?: "comma" | "thin" | "point" | "none";
   unit_at?: "last" | "middle" | "none";
   /**
    * The unit's own symbol where nothing is given.

@@ -3,13 +3,13 @@
 // What numbers of the parts of the book document may be, by the names of both.
 export const limits = {
   book: { design_scale: { least: 1, most: 1000000000 }, resolution_ppi: { least: 72, most: 1200, whole: true } },
-  layer_visible_scales: { largest: { least: 1, most: 1000000000 }, smallest: { least: 1, most: 1000000000 } },
   layer: {
     version: { least: 1, whole: true },
     opacity: { least: 0, most: 1 },
     design_scale: { least: 1, most: 1000000000 },
     avoidance: { least: 0, most: 100 },
   },
+  layer_visible_scales: { largest: { least: 1, most: 1000000000 }, smallest: { least: 1, most: 1000000000 } },
   label_rule_visible_scales: { largest: { least: 1, most: 1000000000 }, smallest: { least: 1, most: 1000000000 } },
   label_rule: {
     wrap: { least: 2, most: 200, whole: true },
@@ -92,6 +92,11 @@ export const limits = {
     margin_mm: { least: 0, most: 100 },
     overlap_mm: { least: 0, most: 100 },
   },
+  layout_page: {
+    width_mm: { least: 50, most: 5000 },
+    height_mm: { least: 50, most: 5000 },
+    bleed_mm: { least: 0, most: 50 },
+  },
   layout_page_margins_mm: {
     top: { least: 0, most: 10000 },
     right: { least: 0, most: 10000 },
@@ -99,14 +104,9 @@ export const limits = {
     left: { least: 0, most: 10000 },
   },
   layout_page_binding: { gutter_mm: { least: 0, most: 10000 } },
-  layout_page: {
-    width_mm: { least: 50, most: 5000 },
-    height_mm: { least: 50, most: 5000 },
-    bleed_mm: { least: 0, most: 50 },
-  },
+  map_frame_element: { rotation_deg: { least: -360, most: 360 } },
   map_frame_element_shape: { corner_mm: { least: 0, most: 10000 } },
   map_frame_element_match_lines: { size_pt: { above: 0, most: 1000 } },
-  map_frame_element: { rotation_deg: { least: -360, most: 360 } },
   place: {
     left_mm: { least: -5000, most: 5000 },
     right_mm: { least: -5000, most: 5000 },
@@ -115,8 +115,6 @@ export const limits = {
     width_mm: { least: 0, most: 5000 },
     height_mm: { least: 0, most: 5000 },
   },
-  border_inner: { width_mm: { least: 0, most: 10 } },
-  border_steps: { mm: { least: 0.5, most: 2000 } },
   border: {
     width_mm: { above: 0, most: 100 },
     dash_mm: { above: 0, most: 1000 },
@@ -125,6 +123,14 @@ export const limits = {
     thickness_mm: { above: 0, most: 50 },
     rows: { least: 1, most: 2, whole: true },
   },
+  border_inner: { width_mm: { least: 0, most: 10 } },
+  border_steps: { mm: { least: 0.5, most: 2000 } },
+  grid: {
+    target_mm: { above: 0, most: 2000 },
+    arm_mm: { above: 0, most: 100 },
+    tick_mm: { above: 0, most: 100 },
+    size_mm: { above: 0, most: 50 },
+  },
   grid_index_lines: { every: { least: 2, most: 100, whole: true } },
   grid_squares: { size_pt: { above: 0, most: 1000 } },
   grid_labels: {
@@ -132,12 +138,6 @@ export const limits = {
     label_gap_mm: { least: 0, most: 10000 },
     line_gap_mm: { least: 0, most: 20 },
     size_pt: { above: 0, most: 1000 },
-  },
-  grid: {
-    target_mm: { above: 0, most: 2000 },
-    arm_mm: { above: 0, most: 100 },
-    tick_mm: { above: 0, most: 100 },
-    size_mm: { above: 0, most: 50 },
   },
   halo: { width_mm: { least: 0, most: 20 } },
   shadow: {
@@ -148,8 +148,8 @@ export const limits = {
   },
   cells_shown: { width_mm: { least: 0, most: 20 }, size_pt: { above: 0, most: 1000 } },
   veil: { opacity: { least: 0, most: 1 }, margin_mm: { least: 0, most: 500 }, soft_mm: { least: 0, most: 200 } },
-  inset_element_shape: { corner_mm: { least: 0, most: 10000 } },
   inset_element: { rotation_deg: { least: -360, most: 360 }, letter_pt: { above: 0, most: 1000 } },
+  inset_element_shape: { corner_mm: { least: 0, most: 10000 } },
   whole_index_extent: {
     scale: { least: 1, most: 1000000000 },
     margin_percent: { least: 0, most: 200 },
@@ -212,7 +212,6 @@ export const limits = {
   gradient: { direction_deg: { least: -360, most: 360 } },
   gradient_stop: { at: { least: 0, most: 1 }, opacity: { least: 0, most: 1 } },
   tab_stop: { at_mm: { least: 0, most: 5000 } },
-  scale_bar_element_true_at: { x_mm: { least: -5000, most: 5000 }, y_mm: { least: -5000, most: 5000 } },
   scale_bar_element: {
     rotation_deg: { least: -360, most: 360 },
     gap_mm: { least: 0, most: 50 },
@@ -231,6 +230,7 @@ export const limits = {
     size_pt: { above: 0, most: 1000 },
     error_limit_percent: { above: 0, most: 100 },
   },
+  scale_bar_element_true_at: { x_mm: { least: -5000, most: 5000 }, y_mm: { least: -5000, most: 5000 } },
   north_arrow_element: { rotation_deg: { least: -360, most: 360 } },
   legend_element: {
     rotation_deg: { least: -360, most: 360 },
@@ -275,11 +275,11 @@ export const limits = {
   },
   ellipse_element: { rotation_deg: { least: -360, most: 360 } },
   picture_element: { rotation_deg: { least: -360, most: 360 } },
-  index_frame_element_shape: { corner_mm: { least: 0, most: 10000 } },
   index_frame_element: { rotation_deg: { least: -360, most: 360 }, letter_pt: { above: 0, most: 1000 } },
+  index_frame_element_shape: { corner_mm: { least: 0, most: 10000 } },
   adjoining_element: { rotation_deg: { least: -360, most: 360 }, size_pt: { above: 0, most: 1000 } },
-  locator_element_shape: { corner_mm: { least: 0, most: 10000 } },
   locator_element: { rotation_deg: { least: -360, most: 360 }, letter_pt: { above: 0, most: 1000 } },
+  locator_element_shape: { corner_mm: { least: 0, most: 10000 } },
   north_diagram_element: { rotation_deg: { least: -360, most: 360 }, size_pt: { above: 0, most: 1000 } },
   grid_note_element: {
     rotation_deg: { least: -360, most: 360 },
@@ -298,15 +298,15 @@ export const limits = {
     padding_mm: { least: 0, most: 10000 },
   },
   index_pages: { across: { least: 1, most: 12, whole: true }, down: { least: 1, most: 12, whole: true } },
-  index_scale_rule: { standard_scales: { least: 1, most: 1000000000 } },
-  index_naming: { digits: { least: 1, most: 9, whole: true } },
-  index_order: { start_deg: { least: 0, most: 360 } },
   index: {
     scale: { least: 1, most: 1000000000 },
     overlap_mm: { least: 0, most: 5000 },
     clearance_mm: { least: 0, most: 5000 },
     maximum_rotation_deg: { least: 0, most: 180 },
   },
+  index_scale_rule: { standard_scales: { least: 1, most: 1000000000 } },
+  index_naming: { digits: { least: 1, most: 9, whole: true } },
+  index_order: { start_deg: { least: 0, most: 360 } },
   areaPart: { features: { whole: true } },
   cells_by_hand: { frame_mm: { above: 0, most: 1000000 } },
   cell_by_hand: {

@@ -17,6 +17,7 @@ import { GridReference } from "./GridReference";
 import { IntervalFields } from "./IntervalFields";
 import { Question } from "./Question";
 import { useGridTrial } from "./useGrids";
+import { choices } from "../generated/choices";
 
 interface GridCardProps {
   frame: GriddedElement;
@@ -155,11 +156,7 @@ export function GridCard({ frame, grid, words, sheet, onSave, onGhost, onBack }:
       <Choice
         label="Drawn on"
         value={shown.drawn_on}
-        choices={[
-          ["all", "all sheets"],
-          ["unrotated", "sheets without rotation"],
-          ["rotated", "rotated sheets, as in a strip"],
-        ]}
+        choices={choices.grid.drawn_on}
         onChoose={(drawn_on) => keep({ drawn_on: drawn_on === "all" ? undefined : drawn_on })}
       />
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.5, mt: 1 }}>

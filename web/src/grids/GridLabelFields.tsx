@@ -12,6 +12,7 @@ import { defaults } from "../generated/defaults";
 import { SidesField } from "./SidesField";
 import { limits } from "../generated/limits";
 import { NumberOf } from "../fields/NumberOf";
+import { choices } from "../generated/choices";
 
 const DEFAULT: GridLabels = { sides: [], size_pt: 6.5, label_gap_mm: 1.2 };
 
@@ -40,10 +41,7 @@ export function GridLabelFields({
           <Choice
             label="Position"
             value={shown.position}
-            choices={[
-              ["outside", "outside"],
-              ["inside", "on the lines"],
-            ]}
+            choices={choices.grid_labels.position}
             onChoose={(position) => keep({ position })}
           />
           <NumberOf label="Size, pt" part="grid_labels" of="size_pt" given={shown} onSave={keep} />
@@ -51,11 +49,7 @@ export function GridLabelFields({
             label="Orientation"
             wide
             value={shown.orientation}
-            choices={[
-              ["along_edge", "along the edge"],
-              ["level", "level"],
-              ["along_line", "along the line"],
-            ]}
+            choices={choices.grid_labels.orientation}
             onChoose={(orientation) => keep({ orientation })}
           />
           <NumberOf label="Label gap, mm" part="grid_labels" of="label_gap_mm" given={shown} onSave={keep} />
@@ -74,10 +68,7 @@ export function GridLabelFields({
           <Choice
             label="Written"
             value={shown.form}
-            choices={[
-              ["full", "in full"],
-              ["short", "short, ends in full"],
-            ]}
+            choices={choices.grid_labels.form}
             onChoose={(form) => keep({ form })}
           />
           {angles ? <AngleFields now={now} keep={keep} /> : <NumberFields now={now} keep={keep} />}
@@ -94,10 +85,7 @@ export function GridLabelFields({
             label="Lines labelled"
             wide
             value={shown.families}
-            choices={[
-              ["main", "main family"],
-              ["both", "both families"],
-            ]}
+            choices={choices.grid_labels.families}
             onChoose={(families) => keep({ families })}
           />
           <HaloField halo={now.halo} onSave={(halo) => keep({ halo: halo && { colour: "#ffffff", ...halo } })} />
@@ -163,13 +151,7 @@ function AngleFields({ now, keep }: WrittenProps) {
       <Choice
         label="Angles as"
         value={now.notation ?? "auto"}
-        choices={[
-          ["auto", "the interval needs"],
-          ["d", "D°"],
-          ["dm", "D°M′"],
-          ["dms", "D°M′S″"],
-          ["decimal", "D.d°"],
-        ]}
+        choices={[["auto", "the interval needs"], ...choices.grid_labels.notation]}
         onChoose={(notation) => keep({ notation: notation === "auto" ? undefined : notation })}
       />
       <Choice
@@ -193,12 +175,7 @@ function NumberFields({ now, keep }: WrittenProps) {
       <Choice
         label="Thousands"
         value={shown.thousands}
-        choices={[
-          ["thin", "402 000"],
-          ["comma", "402,000"],
-          ["point", "402.000"],
-          ["none", "402000"],
-        ]}
+        choices={choices.grid_labels.thousands}
         onChoose={(thousands) => keep({ thousands })}
       />
       <Choice

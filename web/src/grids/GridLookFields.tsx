@@ -10,6 +10,7 @@ import { gridLooks } from "../generated/kinds";
 import { limits } from "../generated/limits";
 import { percentage } from "../fields/limits";
 import { NumberOf } from "../fields/NumberOf";
+import { choices } from "../generated/choices";
 
 // "2nd", "5th", "11th"
 const ordinal = (n: number) => {
@@ -56,11 +57,7 @@ export function GridLookFields({ grid, keep }: { grid: Grid; keep: (patch: Parti
         <Choice
           label="Ticks lie"
           value={shown.ticks}
-          choices={[
-            ["inside", "inside"],
-            ["outside", "outside"],
-            ["across", "across"],
-          ]}
+          choices={choices.grid.ticks}
           onChoose={(ticks) => keep({ ticks })}
         />
       )}
@@ -102,10 +99,7 @@ export function GridLookFields({ grid, keep }: { grid: Grid; keep: (patch: Parti
         label="Draw order"
         wide
         value={shown.draw_order}
-        choices={[
-          ["above", "above the layers"],
-          ["below", "below the layers"],
-        ]}
+        choices={choices.grid.draw_order}
         onChoose={(draw_order) => keep({ draw_order: draw_order === "above" ? undefined : draw_order })}
       />
     </ColourBeside>

@@ -4,6 +4,7 @@ import { Choice } from "../fields/Choice";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
 import { Tried } from "./Tried";
+import { choices } from "../generated/choices";
 
 /** Target spacings in mm. */
 export const NARROWEST = 5,
@@ -48,10 +49,7 @@ export function IntervalFields({ grid, draft, words, angles, onDraft, onSave, on
           <Choice
             label="One interval for"
             value={shown.fitted}
-            choices={[
-              ["sheet", "each sheet’s scale"],
-              ["book", "the whole book"],
-            ]}
+            choices={choices.grid.fitted}
             onChoose={(fitted) => onSave({ fitted })}
           />
         )}

@@ -1,6 +1,7 @@
 import AddIcon from "@mui/icons-material/Add";
-import { Box, Button, MenuItem, TextField } from "@mui/material";
+import { Box, Button } from "@mui/material";
 import type { Layer, LayerInfo, Rule } from "../api/types";
+import { Choice } from "../fields/Choice";
 import { Field } from "../fields/Field";
 import { ConditionEditor } from "../fields/ConditionEditor";
 import { inWords } from "../fields/conditions";
@@ -10,6 +11,7 @@ import { Swatch } from "../symbols/Swatch";
 import { SymbolEditor } from "../symbols/SymbolEditor";
 import type { Attribute } from "../api/useAttributes";
 import { filled } from "../fields/filled";
+import { choices } from "../generated/choices";
 import { defaults } from "../generated/defaults";
 import { useOpenRule } from "../fields/useOpenRule";
 
@@ -55,19 +57,12 @@ export function RuleList({
   }
   return (
     <Box>
-      <TextField
-        select
-        fullWidth
+      <Choice
         label="A feature is drawn by"
         value={shown.match}
-        sx={{ mb: 0.5 }}
-        onChange={(event) =>
-          void put(`Rules of ${layer.title}`, { ...layer, match: event.target.value as "first" | "all" })
-        }
-      >
-        <MenuItem value="first">the first rule that it meets</MenuItem>
-        <MenuItem value="all">all rules that it meets, the first lowest</MenuItem>
-      </TextField>
+        choices={choices.layer.match}
+        onChoose={(match) => put(`Rules of ${layer.title}`, { ...layer, match })}
+      />
       <Box component="ol" aria-label={`Rules of ${layer.title}`} sx={{ m: 0, p: 0, listStyle: "none" }}>
         {rules.map((rule, index) => (
           <Box component="li" key={index} sx={{ borderBottom: 1, borderColor: "divider" }}>

@@ -6,6 +6,7 @@ import { Flag } from "../fields/Flag";
 import { Pair } from "../fields/Pair";
 import { defaults } from "../generated/defaults";
 import { NumberOf } from "../fields/NumberOf";
+import { choices } from "../generated/choices";
 
 type Places = NonNullable<LabelRule["areas"]>;
 
@@ -24,11 +25,7 @@ export function AreaPlaceFields({
       <Choice
         label="In the area"
         value={shown.course}
-        choices={[
-          ["level", "level, at the widest place"],
-          ["axis", "straight along the long axis"],
-          ["curved", "curved along the middle"],
-        ]}
+        choices={choices.label_area_places.course}
         onChoose={(course) => keep({ course })}
       />
       <Flag

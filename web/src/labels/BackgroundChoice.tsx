@@ -1,5 +1,6 @@
 import type { LabelRule } from "../api/types";
 import { Choice } from "../fields/Choice";
+import { choices } from "../generated/choices";
 
 type Shape = NonNullable<NonNullable<LabelRule["backing"]>["shape"]>;
 
@@ -17,14 +18,7 @@ export function BackgroundChoice({
     <Choice
       label={label}
       value={shape ?? "none"}
-      choices={[
-        ["none", "none"],
-        ["box", "box"],
-        ["rounded", "box with round corners"],
-        ["ellipse", "ellipse"],
-        ["hexagon", "hexagon"],
-        ["shield", "shield"],
-      ]}
+      choices={[["none", "none"], ...choices.label_backing.shape]}
       onChoose={(chosen) => onChoose(chosen === "none" ? undefined : chosen)}
     />
   );

@@ -21,6 +21,7 @@ import { LabelTypeFields } from "./LabelTypeFields";
 import { LinePlaceFields } from "./LinePlaceFields";
 import { PointPlaceFields } from "./PointPlaceFields";
 import { limits } from "../generated/limits";
+import { choices } from "../generated/choices";
 
 export type KeepRule = (rule: LabelRule) => Promise<unknown>;
 export type LabelledKind = "point" | "line" | "area" | "mixed";
@@ -85,12 +86,7 @@ export function LabelRuleFields({
           <Choice
             label="Letters"
             value={shown.letter_case}
-            choices={[
-              ["as_written", "as written"],
-              ["capitals", "CAPITALS"],
-              ["small", "small letters"],
-              ["each_word", "Each Word Capitalised"],
-            ]}
+            choices={choices.label_rule.letter_case}
             onChoose={(letter_case) => onSave({ ...rule, letter_case })}
           />
           <Pair>

@@ -9,6 +9,7 @@ import { without } from "../fields/without";
 import { defaults } from "../generated/defaults";
 import { LabelRuleFields } from "./LabelRuleFields";
 import { useOpenRule } from "../fields/useOpenRule";
+import { choices } from "../generated/choices";
 
 type Put = (label: string, layer: Layer) => Promise<unknown>;
 
@@ -47,10 +48,7 @@ export function LabelRules({
         <Choice
           label="A feature has the labels of"
           value={shown.label_match}
-          choices={[
-            ["first", "the first rule that it meets"],
-            ["all", "all rules that it meets"],
-          ]}
+          choices={choices.layer.label_match}
           onChoose={(label_match) => put(`Labels of ${layer.title}`, { ...layer, label_match })}
         />
       )}

@@ -6,6 +6,7 @@ import { Flag } from "../fields/Flag";
 import { Pair } from "../fields/Pair";
 import { defaults } from "../generated/defaults";
 import { NumberOf } from "../fields/NumberOf";
+import { choices } from "../generated/choices";
 
 type Places = NonNullable<LabelRule["lines"]>;
 
@@ -26,23 +27,14 @@ export function LinePlaceFields({
           label="Direction"
           wide
           value={shown.course}
-          choices={[
-            ["curved", "along the course"],
-            ["straight", "straight along it"],
-            ["level", "level"],
-          ]}
+          choices={choices.label_line_places.course}
           onChoose={(course) => keep({ course })}
         />
         <Choice
           label="Side"
           wide
           value={shown.position}
-          choices={[
-            ["above", "above the line"],
-            ["below", "below the line"],
-            ["either", "above, else below"],
-            ["on", "on the line"],
-          ]}
+          choices={choices.label_line_places.position}
           onChoose={(position) => keep({ position })}
         />
         <NumberOf label="One label in, mm" part="label_line_places" of="repeat_mm" given={shown} onSave={keep} />
@@ -64,10 +56,7 @@ export function LinePlaceFields({
         <Choice
           label="Top of the text"
           value={shown.top}
-          choices={[
-            ["reader", "upright for the reader"],
-            ["uphill", "uphill, by the values of the lines beside it"],
-          ]}
+          choices={choices.label_line_places.top}
           onChoose={(top) => keep({ top })}
         />
       )}

@@ -7,23 +7,14 @@ import { Measured } from "../fields/Measured";
 import { Pair } from "../fields/Pair";
 import { Fold } from "../frame/Fold";
 import { defaults } from "../generated/defaults";
+import { choices } from "../generated/choices";
 import { limits } from "../generated/limits";
 
 type Places = NonNullable<LabelRule["points"]>;
 type Position = NonNullable<Places["positions"]>[number];
 
 // As they lie round the symbol.
-const GRID: readonly (readonly [Position, string])[] = [
-  ["upper_left", "upper left"],
-  ["above", "above"],
-  ["upper_right", "upper right"],
-  ["left", "left"],
-  ["centred", "on the point"],
-  ["right", "right"],
-  ["lower_left", "lower left"],
-  ["below", "below"],
-  ["lower_right", "lower right"],
-];
+const GRID = choices.label_point_places.positions;
 
 /** Where the labels of points may stand. The number of a position is its place in the order of preference. */
 export function PointPlaceFields({

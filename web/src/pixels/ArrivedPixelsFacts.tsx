@@ -2,7 +2,8 @@ import { Box } from "@mui/material";
 import type { ArrivedLayer } from "../api/types";
 import { Choice } from "../fields/Choice";
 import type { PixelsInfo } from "../api/types";
-import { TAKEN_AS, plain, sizeOf } from "./words";
+import { choices } from "../generated/choices";
+import { plain, sizeOf } from "./words";
 
 const MOST_CLASSES = 12;
 
@@ -88,7 +89,12 @@ export function ArrivedPixelsFacts({
         </Box>
       )}
       <Box sx={{ mt: 1 }}>
-        <Choice label="Read as" value={takenAs} choices={TAKEN_AS} onChoose={async (kind) => onTakenAs(kind)} />
+        <Choice
+          label="Read as"
+          value={takenAs}
+          choices={choices.layer_data.taken_as}
+          onChoose={async (kind) => onTakenAs(kind)}
+        />
       </Box>
     </Box>
   );

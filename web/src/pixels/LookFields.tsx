@@ -7,6 +7,7 @@ import { ClassesFields } from "./ClassesFields";
 import { PictureFields } from "./PictureFields";
 import { RampFields } from "./RampFields";
 import { ShadingFields } from "./ShadingFields";
+import { choices } from "../generated/choices";
 
 // Classes for a raster that is to have some: its own, or five ranges between its ends.
 function firstClasses(pixels: PixelsInfo) {
@@ -61,10 +62,7 @@ export function LookFields({
       <Choice
         label="Laid on the layers below"
         value={layer.blend ?? "normal"}
-        choices={[
-          ["normal", "over them"],
-          ["multiply", "multiplied with them"],
-        ]}
+        choices={choices.layer.blend}
         onChoose={(blend) => put(`Blend of ${layer.title}`, { ...layer, blend })}
       />
     </Box>

@@ -10,6 +10,7 @@ import { Box } from "@mui/material";
 import { Pair } from "../fields/Pair";
 import { limits } from "../generated/limits";
 import type { LookFieldsProps } from "./LookFieldsProps";
+import { choices } from "../generated/choices";
 
 /** How a picture of the ground is shown: its bands, brightness, contrast, saturation, gamma. */
 export function PictureFields({ look, pixels, onSave }: LookFieldsProps<"picture">) {
@@ -39,10 +40,7 @@ export function PictureFields({ look, pixels, onSave }: LookFieldsProps<"picture
         <Choice
           label="Resampling"
           value={shown.resampling}
-          choices={[
-            ["bilinear", "bilinear"],
-            ["cubic", "cubic"],
-          ]}
+          choices={choices.picture_raster_look.resampling}
           onChoose={(resampling) => onSave("Resampling", { ...look, resampling })}
         />
         {pixels.bands > 1 && (

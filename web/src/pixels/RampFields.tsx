@@ -12,6 +12,7 @@ import { Pair } from "../fields/Pair";
 import { ReliefFields } from "./ReliefFields";
 import { plain } from "./words";
 import type { LookFieldsProps } from "./LookFieldsProps";
+import { choices } from "../generated/choices";
 
 const STOPS = 6;
 
@@ -73,14 +74,12 @@ export function RampFields({ look, pixels, onSave }: LookFieldsProps<"ramp">) {
           label="From and to"
           wide
           value={shown.between}
-          choices={[
-            ["percentages", "percentages of the pixels"],
-            [
-              "lowest and highest",
-              `lowest and highest, ${plain(pixels.lowest[0] ?? 0)} to ${plain(pixels.highest[0] ?? 0)}`,
-            ],
-            ["limits", "limits of your own"],
-          ]}
+          choices={choices.ramp_raster_look.between.map(([between, title]) => [
+            between,
+            between === "lowest and highest"
+              ? `${title}, ${plain(pixels.lowest[0] ?? 0)} to ${plain(pixels.highest[0] ?? 0)}`
+              : title,
+          ])}
           onChoose={(between) => onSave("Range of the ramp", { ...without(look, "from", "to"), between })}
         />
         {shown.between !== "lowest and highest" && (

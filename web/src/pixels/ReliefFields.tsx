@@ -4,6 +4,7 @@ import { Choice } from "../fields/Choice";
 import { Measured } from "../fields/Measured";
 import { Pair } from "../fields/Pair";
 import { limits } from "../generated/limits";
+import { choices } from "../generated/choices";
 
 /** Lights and exaggeration of a relief. */
 export function ReliefFields({ relief, onSave }: { relief: Relief; onSave: (relief: Relief) => Promise<unknown> }) {
@@ -53,10 +54,7 @@ export function ReliefFields({ relief, onSave }: { relief: Relief; onSave: (reli
         <Choice
           label="Heights in"
           value={relief.heights_in ?? "metres"}
-          choices={[
-            ["metres", "metres"],
-            ["feet", "feet"],
-          ]}
+          choices={choices.relief.heights_in}
           onChoose={(heights_in) => onSave({ ...relief, heights_in })}
         />
       </Pair>

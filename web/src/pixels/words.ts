@@ -1,11 +1,3 @@
-import type { PixelsInfo } from "../api/types";
-
-export const TAKEN_AS: readonly (readonly [PixelsInfo["kind"], string])[] = [
-  ["picture", "a picture"],
-  ["classes", "classes, such as land cover"],
-  ["values", "heights or other values"],
-];
-
 const plain = (number: number, digits = 2) =>
   new Intl.NumberFormat("en-GB", { maximumFractionDigits: digits }).format(number);
 

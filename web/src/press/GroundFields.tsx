@@ -6,6 +6,7 @@ import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
 import { Pair } from "../fields/Pair";
 import type { FormOf } from "./order";
+import { choices } from "../generated/choices";
 
 /** In which format the ground goes out, and at which scale it is drawn. */
 export function GroundFields({
@@ -22,10 +23,7 @@ export function GroundFields({
       <Choice
         label="Format"
         value={ground.format}
-        choices={[
-          ["mbtiles", "MBTiles"],
-          ["geopackage", "GeoPackage"],
-        ]}
+        choices={choices.ground_form.format}
         onChoose={(format) => change({ format })}
       />
       <Field

@@ -7,6 +7,7 @@ import { Pair } from "../fields/Pair";
 import { FORMATS } from "./inWords";
 import type { FormOf } from "./order";
 import { limits } from "../generated/limits";
+import { choices } from "../generated/choices";
 
 /** What images show and how they are written. */
 export function ImageFields({
@@ -35,22 +36,14 @@ export function ImageFields({
       <Choice
         label="Colour depth"
         value={image.depth}
-        choices={[
-          ["colour", "24-bit colour"],
-          ["grey", "8-bit grey"],
-          ...(image.format === "png" ? ([["256 colours", "256 colours"]] as const) : []),
-        ]}
+        choices={choices.images_form.depth.filter(([depth]) => depth !== "256 colours" || image.format === "png")}
         onChoose={(depth) => change({ depth })}
       />
       <Choice
         label="Shows"
         wide
         value={image.shows}
-        choices={[
-          ["page", "The page"],
-          ["map frame", "The map frame only"],
-          ["frame with border", "The map frame with border and labels"],
-        ]}
+        choices={choices.images_form.shows}
         onChoose={(shows) => change({ shows })}
       />
       {(image.format === "jpeg" || image.format === "webp") && (

@@ -6,6 +6,7 @@ import { pageSizes } from "../generated/kinds";
 import { Pair } from "../fields/Pair";
 import type { FormOf } from "./order";
 import { NumberOf } from "../fields/NumberOf";
+import { choices } from "../generated/choices";
 
 type Imposed = FormOf<"imposed">;
 
@@ -26,11 +27,7 @@ export function ImposedFields({
         label="Pages"
         wide
         value={imposed.lay}
-        choices={[
-          ["several on one", "Several on one side"],
-          ["booklet", "A booklet to fold"],
-          ["parts of large pages", "Large pages in parts"],
-        ]}
+        choices={choices.imposed_form.lay}
         onChoose={(lay) => change({ lay })}
       />
       <Choice
@@ -42,11 +39,7 @@ export function ImposedFields({
       <Choice
         label="Orientation"
         value={imposed.orientation}
-        choices={[
-          ["as fits", "As fits best"],
-          ["portrait", "Portrait"],
-          ["landscape", "Landscape"],
-        ]}
+        choices={choices.imposed_form.orientation}
         onChoose={(orientation) => change({ orientation })}
       />
       {several && (

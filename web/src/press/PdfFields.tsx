@@ -9,6 +9,7 @@ import { Pair } from "../fields/Pair";
 import { PdfLayers } from "./PdfLayers";
 import { PdfObjectData } from "./PdfObjectData";
 import { STANDARDS } from "./inWords";
+import { choices } from "../generated/choices";
 
 interface PdfFieldsProps {
   pdf: PdfManner | undefined;
@@ -60,10 +61,7 @@ export function PdfFields({ pdf: given, imposed, change }: PdfFieldsProps) {
             label="Colours"
             wide
             value={pdf.colours}
-            choices={[
-              ["screen", "Of the screen (RGB)"],
-              ["press", "Of the press (CMYK and spot)"],
-            ]}
+            choices={choices.pdf_manner.colours}
             onChoose={(colours) => change({ colours })}
           />
         )}
@@ -106,21 +104,13 @@ export function PdfFields({ pdf: given, imposed, change }: PdfFieldsProps) {
             <Choice
               label="Page shown"
               value={pdf.opens_at}
-              choices={[
-                ["page", "Whole"],
-                ["width", "By its width"],
-                ["actual size", "Actual size"],
-              ]}
+              choices={choices.pdf_manner.opens_at}
               onChoose={(opens_at) => change({ opens_at })}
             />
             <Choice
               label="Beside it"
               value={pdf.panel}
-              choices={[
-                ["bookmarks", "Bookmarks"],
-                ["layers", "Layers"],
-                ["none", "Nothing"],
-              ]}
+              choices={choices.pdf_manner.panel}
               onChoose={(panel) => change({ panel })}
             />
           </Pair>
@@ -142,11 +132,7 @@ export function PdfFields({ pdf: given, imposed, change }: PdfFieldsProps) {
                   label="Printing allowed"
                   wide
                   value={pdf.printing}
-                  choices={[
-                    ["full", "In full quality"],
-                    ["low", "In low quality"],
-                    ["none", "None"],
-                  ]}
+                  choices={choices.pdf_manner.printing}
                   onChoose={(printing) => change({ printing })}
                 />
                 <Flag label="Changing allowed" value={pdf.changing} onSave={(changing) => change({ changing })} />

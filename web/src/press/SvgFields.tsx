@@ -4,6 +4,7 @@ import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
 import { Pair } from "../fields/Pair";
 import type { FormOf } from "./order";
+import { choices } from "../generated/choices";
 
 /** How the drawings are written. */
 export function SvgFields({
@@ -20,10 +21,7 @@ export function SvgFields({
         label="Text"
         wide
         value={svg.text}
-        choices={[
-          ["text", "As text, typefaces embedded"],
-          ["outlines", "As outlines"],
-        ]}
+        choices={choices.svg_sheets_form.text}
         onChoose={(text) => change({ text })}
       />
       <Flag label="Links between the sheets" value={svg.links} onSave={(links) => change({ links })} />

@@ -1,21 +1,11 @@
 import type { Form, PdfManner } from "../api/types";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
+import { choices } from "../generated/choices";
 
-export const STANDARDS = [
-  ["none", "No standard"],
-  ["pdf_a_2u", "PDF/A-2u"],
-  ["pdf_a_3u", "PDF/A-3u"],
-  ["pdf_x_4", "PDF/X-4"],
-] as const;
+export const STANDARDS = choices.pdf_manner.standard;
 
-export const FORMATS = [
-  ["png", "PNG"],
-  ["jpeg", "JPEG"],
-  ["tiff", "TIFF"],
-  ["webp", "WebP"],
-  ["geotiff", "GeoTIFF"],
-] as const;
+export const FORMATS = choices.images_form.format;
 
 const titleOf = (list: readonly (readonly [string, string])[], key: string) =>
   list.find(([known]) => known === key)?.[1] ?? key;

@@ -9,14 +9,10 @@ import { filled } from "../fields/filled";
 import { Pair } from "../fields/Pair";
 import { useSheet } from "../frame/useSheet";
 import { defaults } from "../generated/defaults";
+import { choices } from "../generated/choices";
 
 /** Where a page beside the sheets stands in the book. */
-export const PLACES = [
-  ["front", "first of all"],
-  ["before_sheets", "before the first sheet"],
-  ["before_sheet", "before a sheet"],
-  ["back", "behind all"],
-] as const;
+export const PLACES = choices.free_page.place;
 
 /** Title, place and number of a page beside the sheets. */
 export function FreePageFields({ page }: { page: FreePage }) {
@@ -55,11 +51,7 @@ export function FreePageFields({ page }: { page: FreePage }) {
         <Choice
           label="Begins on"
           value={shown.starts}
-          choices={[
-            ["anywhere", "the next page"],
-            ["right", "a right-hand page"],
-            ["left", "a left-hand page"],
-          ]}
+          choices={choices.free_page.starts}
           onChoose={(starts) => keep({ starts }, "Side of a page")}
         />
         {shown.place === "before_sheet" && (

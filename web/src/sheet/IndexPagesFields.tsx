@@ -9,6 +9,7 @@ import { Measured } from "../fields/Measured";
 import { Pair } from "../fields/Pair";
 import { defaults } from "../generated/defaults";
 import { limits } from "../generated/limits";
+import { choices } from "../generated/choices";
 
 /** Where the index sheet stands in the book, and in how many parts. */
 export function IndexPagesFields() {
@@ -22,10 +23,7 @@ export function IndexPagesFields() {
       <Choice
         label="Position in the book"
         value={shown.place}
-        choices={[
-          ["first", "before the sheets"],
-          ["last", "behind the sheets"],
-        ]}
+        choices={choices.index_pages.place}
         onChoose={(place) => keep({ place }, "Place of the index sheet")}
       />
       <Pair>

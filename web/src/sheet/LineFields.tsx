@@ -9,6 +9,7 @@ import { whole } from "./kinds";
 import { bentAgain, straightened, type Shares } from "./bends";
 import { useDrawnLine } from "./hand";
 import { NumberOf } from "../fields/NumberOf";
+import { choices } from "../generated/choices";
 
 type Line = ElementOf<"line">;
 
@@ -25,10 +26,7 @@ export function LineFields({ element, onSave }: { element: Line; onSave: (patch:
         <Choice
           label="Runs"
           value={shown.slope}
-          choices={[
-            ["down", "from upper left to lower right"],
-            ["up", "from lower left to upper right"],
-          ]}
+          choices={choices.line_element.slope}
           onChoose={(slope) => onSave({ slope })}
         />
       )}

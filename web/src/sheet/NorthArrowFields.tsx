@@ -13,6 +13,7 @@ import { FrameChoice } from "./FrameChoice";
 import { ImportArtwork } from "./ImportArtwork";
 import { ElementSummary } from "./ElementSummary";
 import { whole } from "./kinds";
+import { choices } from "../generated/choices";
 
 // North in some languages: the letter at the tip.
 const LETTERS: readonly (readonly [string, string])[] = [
@@ -85,20 +86,13 @@ export function NorthArrowFields({
         <Choice
           label="Points to"
           value={shown.north}
-          choices={[
-            ["grid", "grid north"],
-            ["true", "true north"],
-            ["magnetic", "magnetic"],
-          ]}
+          choices={choices.north_arrow_element.north}
           onChoose={(north) => onSave({ north })}
         />
         <Choice
           label="At"
           value={element.at === "here" ? "here" : "frame"}
-          choices={[
-            ["frame", "middle"],
-            ["here", "beside it"],
-          ]}
+          choices={choices.north_arrow_element.at}
           onChoose={(at) => onSave({ at: at === "here" ? "here" : undefined })}
         />
         <Choice

@@ -17,6 +17,7 @@ import { toldElsewhere } from "../api/toldElsewhere";
 import { whole } from "./kinds";
 import { limits } from "../generated/limits";
 import { NumberOf } from "../fields/NumberOf";
+import { choices } from "../generated/choices";
 
 type Backed = ElementOf<"text"> | ElementOf<"legend"> | ElementOf<"box"> | ElementOf<"ellipse">;
 type Panel = Backed | ElementOf<"line"> | ElementOf<"neatline">;
@@ -136,10 +137,7 @@ function GradientFields({
         <Choice
           label="Kind"
           value={shown.kind}
-          choices={[
-            ["linear", "linear"],
-            ["radial", "radial"],
-          ]}
+          choices={choices.gradient.kind}
           onChoose={(kind) => onSave({ ...gradient, kind })}
         />
         {shown.kind === "linear" && (

@@ -13,15 +13,9 @@ import { defaults } from "../generated/defaults";
 import { whole } from "./kinds";
 import { limits } from "../generated/limits";
 import { NumberOf } from "../fields/NumberOf";
+import { choices } from "../generated/choices";
 
 type Text = ElementOf<"text">;
-
-const ALIGN = [
-  ["left", "left"],
-  ["right", "right"],
-  ["centre", "centred"],
-  ["decimal", "decimal sign"],
-] as const;
 
 /** Gaps and indents of a text's paragraphs, its columns and its tabs. */
 export function ParagraphFields({
@@ -71,7 +65,7 @@ export function ParagraphFields({
               <Choice
                 label="Aligned"
                 value={stop.align}
-                choices={ALIGN}
+                choices={choices.tab_stop.align}
                 onChoose={(align) => change(index, { align })}
               />
               <Field

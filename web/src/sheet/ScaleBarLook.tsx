@@ -7,6 +7,7 @@ import { barStyles } from "../generated/kinds";
 import { whole } from "./kinds";
 import type { Keep } from "./scaleBar";
 import { NumberOf } from "../fields/NumberOf";
+import { choices } from "../generated/choices";
 
 /** How a scale bar is drawn. */
 export function LookFields({ element, onSave }: { element: ScaleBarElement; onSave: Keep }) {
@@ -27,22 +28,14 @@ export function LookFields({ element, onSave }: { element: ScaleBarElement; onSa
         <Choice
           label="Ticks"
           value={shown.ticks}
-          choices={[
-            ["up", "up"],
-            ["down", "down"],
-            ["through", "through"],
-          ]}
+          choices={choices.scale_bar_element.ticks}
           onChoose={(ticks) => onSave({ ticks })}
         />
       ) : (
         <Choice
           label="Alignment"
           value={shown.align}
-          choices={[
-            ["left", "left"],
-            ["centre", "centred"],
-            ["right", "right"],
-          ]}
+          choices={choices.scale_bar_element.align}
           onChoose={(align) => onSave({ align })}
         />
       )}

@@ -6,6 +6,7 @@ import { FrameChoice } from "./FrameChoice";
 import { whole } from "./kinds";
 import { GRID, type Keep } from "./scaleBar";
 import { NumberOf } from "../fields/NumberOf";
+import { choices } from "../generated/choices";
 
 /** Where a scale bar is true, and how far off it may be elsewhere. */
 export function MeasureFields({ element, onSave }: { element: ScaleBarElement; onSave: Keep }) {
@@ -18,10 +19,7 @@ export function MeasureFields({ element, onSave }: { element: ScaleBarElement; o
         label="Scale"
         wide
         value={shown.measured}
-        choices={[
-          ["level", "on the ellipsoid"],
-          ["grid", "on the projection"],
-        ]}
+        choices={choices.scale_bar_element.measured}
         onChoose={(measured) => onSave({ measured })}
       />
       <NumberOf
@@ -34,19 +32,13 @@ export function MeasureFields({ element, onSave }: { element: ScaleBarElement; o
       <Choice
         label="If exceeded"
         value={shown.if_exceeded}
-        choices={[
-          ["warn", "warn"],
-          ["by_latitude", "a bar by latitude"],
-        ]}
+        choices={choices.scale_bar_element.if_exceeded}
         onChoose={(if_exceeded) => onSave({ if_exceeded })}
       />
       <Choice
         label="One length for"
         value={shown.fitted}
-        choices={[
-          ["book", "all sheets"],
-          ["sheet", "each sheet"],
-        ]}
+        choices={choices.scale_bar_element.fitted}
         onChoose={(fitted) => onSave({ fitted: fitted === "book" ? undefined : fitted })}
       />
       <Field

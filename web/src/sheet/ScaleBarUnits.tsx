@@ -6,12 +6,7 @@ import { barUnits } from "../generated/kinds";
 import { whole } from "./kinds";
 import { GRID, type Keep } from "./scaleBar";
 import { NumberOf } from "../fields/NumberOf";
-
-const PLACES = [
-  ["none", "none"],
-  ["above", "above"],
-  ["below", "below"],
-] as const;
+import { choices } from "../generated/choices";
 
 /** What a scale bar counts: units, divisions. */
 export function UnitFields({ element, onSave }: { element: ScaleBarElement; onSave: Keep }) {
@@ -66,31 +61,19 @@ export function MarkFields({ element, onSave }: { element: ScaleBarElement; onSa
       <Choice
         label="Labelled"
         value={shown.labelled}
-        choices={[
-          ["all", "every mark"],
-          ["alternate", "every second"],
-          ["ends", "the ends"],
-          ["none", "none"],
-        ]}
+        choices={choices.scale_bar_element.labelled}
         onChoose={(labelled) => onSave({ labelled })}
       />
       <Choice
         label="Label position"
         value={shown.labels_at}
-        choices={[
-          ["above", "above"],
-          ["below", "below"],
-        ]}
+        choices={choices.scale_bar_element.labels_at}
         onChoose={(labels_at) => onSave({ labels_at })}
       />
       <Choice
         label="Unit position"
         value={shown.unit_at}
-        choices={[
-          ["last", "after the last"],
-          ["middle", "in the middle"],
-          ["none", "nowhere"],
-        ]}
+        choices={choices.scale_bar_element.unit_at}
         onChoose={(unit_at) => onSave({ unit_at })}
       />
       <Field
@@ -110,29 +93,26 @@ export function MarkFields({ element, onSave }: { element: ScaleBarElement; onSa
       <Choice
         label="Thousands"
         value={shown.thousands}
-        choices={[
-          ["comma", "1,000"],
-          ["thin", "1 000"],
-          ["point", "1.000"],
-          ["none", "1000"],
-        ]}
+        choices={choices.scale_bar_element.thousands}
         onChoose={(thousands) => onSave({ thousands })}
       />
       <Choice
         label="Representative fraction"
         value={shown.fraction}
-        choices={PLACES}
+        choices={choices.scale_bar_element.fraction}
         onChoose={(fraction) => onSave({ fraction })}
       />
-      <Choice label="Verbal scale" value={shown.verbal} choices={PLACES} onChoose={(verbal) => onSave({ verbal })} />
+      <Choice
+        label="Verbal scale"
+        value={shown.verbal}
+        choices={choices.scale_bar_element.fraction}
+        onChoose={(verbal) => onSave({ verbal })}
+      />
       {shown.verbal !== "none" && (
         <Choice
           label="Verbal scale in"
           value={shown.verbal_units}
-          choices={[
-            ["metric", "cm and m"],
-            ["imperial", "inches and feet"],
-          ]}
+          choices={choices.scale_bar_element.verbal_units}
           onChoose={(verbal_units) => onSave({ verbal_units })}
         />
       )}

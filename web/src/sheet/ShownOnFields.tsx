@@ -6,16 +6,7 @@ import { Field } from "../fields/Field";
 import { filled } from "../fields/filled";
 import { useSheetAttributes } from "../fields/sheetConditions";
 import { defaults } from "../generated/defaults";
-
-const WHICH = [
-  ["all", "all"],
-  ["first", "the first"],
-  ["last", "the last"],
-  ["not_first", "all but the first"],
-  ["not_last", "all but the last"],
-  ["odd", "odd pages"],
-  ["even", "even pages"],
-] as const;
+import { choices } from "../generated/choices";
 
 const SIDES = ["north", "east", "south", "west"] as const;
 
@@ -49,7 +40,7 @@ export function ShownOnFields({
       <Choice
         label="Of these"
         value={shown.which}
-        choices={WHICH}
+        choices={choices.shown_on.which}
         onChoose={(which) => keep({ which: which === "all" ? undefined : which })}
       />
       <Choice

@@ -30,6 +30,7 @@ import { whole } from "./kinds";
 import { titleOf } from "./useElements";
 import { limits } from "../generated/limits";
 import { NumberOf } from "../fields/NumberOf";
+import { choices } from "../generated/choices";
 
 type Table = ElementOf<"table">;
 
@@ -41,12 +42,6 @@ const CONTENTS_COLUMNS: Table["columns"] = [
   { title: "Sheet", field: "name" },
   { title: "Page", field: "page", align: "right", width_mm: 16 },
 ];
-
-const ALIGN = [
-  ["left", "left"],
-  ["centre", "centred"],
-  ["right", "right"],
-] as const;
 
 /** A table: where its rows come from, its columns, how it is set. */
 export function TableFields({
@@ -110,10 +105,7 @@ export function TableFields({
                 <Choice
                   label="Records"
                   value={shown.records}
-                  choices={[
-                    ["sheet", "those on the sheet"],
-                    ["book", "all"],
-                  ]}
+                  choices={choices.table_element.records}
                   onChoose={(records) => onSave({ records })}
                 />
                 <ConditionEditor
@@ -375,7 +367,7 @@ function Columns({
                 <Choice
                   label="Aligned"
                   value={shown.align}
-                  choices={ALIGN}
+                  choices={choices.table_column.align}
                   onChoose={(align) => change(index, { align })}
                 />
                 {element.layer && (

@@ -18,23 +18,12 @@ import { ColourBeside } from "../fields/ColourBeside";
 import { familyTitle, weightTitle } from "../fields/faces";
 import { whole } from "./kinds";
 import { NumberOf } from "../fields/NumberOf";
+import { choices } from "../generated/choices";
 
 type Text = ElementOf<"text">;
 type Typed = Text | ElementOf<"grid_note">;
 type Type = Partial<Omit<Text, "kind" | "text">>;
 type Save<E> = (patch: Partial<E>) => Promise<unknown>;
-
-const ACROSS = [
-  ["left", "left"],
-  ["centre", "centred"],
-  ["right", "right"],
-  ["justify", "both edges"],
-] as const;
-const DOWN = [
-  ["top", "top"],
-  ["middle", "middle"],
-  ["bottom", "bottom"],
-] as const;
 
 /** A text element: what it says, with live text from a list, and its type. */
 export function TextFields({ element, onSave }: { element: Text; onSave: Save<Text> }) {
@@ -125,8 +114,18 @@ export function TypeFields({ element, onSave }: { element: Typed; onSave: (patch
           }
           onChoose={(style) => choose(face.family, face.weight, style === "italic")}
         />
-        <Choice label="Across" value={shown.align} choices={ACROSS} onChoose={(align) => onSave({ align })} />
-        <Choice label="Down" value={shown.anchor} choices={DOWN} onChoose={(anchor) => onSave({ anchor })} />
+        <Choice
+          label="Across"
+          value={shown.align}
+          choices={choices.text_element.align}
+          onChoose={(align) => onSave({ align })}
+        />
+        <Choice
+          label="Down"
+          value={shown.anchor}
+          choices={choices.text_element.anchor}
+          onChoose={(anchor) => onSave({ anchor })}
+        />
         <NumberOf label="Line height" part="text_element" of="line_height" given={shown} onSave={onSave} />
         <NumberOf label="Tracking, pt" part="text_element" of="tracking_pt" given={shown} onSave={onSave} />
         <NumberOf label="Padding, mm" part="text_element" of="padding_mm" given={shown} onSave={onSave} />

@@ -16,6 +16,7 @@ import { without } from "../fields/without";
 import { limits } from "../generated/limits";
 import { percentage } from "../fields/limits";
 import { NumberOf } from "../fields/NumberOf";
+import { choices } from "../generated/choices";
 
 type Keep = (symbol: MapSymbol) => Promise<unknown>;
 
@@ -26,25 +27,6 @@ const DASHES: { title: string; dash?: number[] }[] = [
   { title: "dots", dash: [0.2, 0.8] },
   { title: "dash and dot", dash: [2.2, 0.9, 0.4, 0.9] },
 ];
-const CAPS = [
-  ["butt", "flat"],
-  ["round", "round"],
-  ["square", "square"],
-] as const;
-const JOINS = [
-  ["round", "round"],
-  ["miter", "sharp"],
-  ["bevel", "cut"],
-] as const;
-const PATTERNS = [
-  ["lines", "lines"],
-  ["crossed", "crossed lines"],
-  ["dots", "dots"],
-  ["staggered-dots", "dots, staggered"],
-  ["dashes", "dashes"],
-  ["plus-signs", "plus signs"],
-] as const;
-
 /** A symbol for paper: what an area is filled with, its lines, the mark of a point. Sizes are in mm. */
 export function SymbolEditor({
   symbol,
@@ -199,8 +181,13 @@ function StrokePart({
       />
       {more && (
         <>
-          <Choice label="Ends" value={drawn.cap} choices={CAPS} onChoose={(cap) => onChange({ cap })} />
-          <Choice label="Corners" value={drawn.join} choices={JOINS} onChoose={(join) => onChange({ join })} />
+          <Choice label="Ends" value={drawn.cap} choices={choices.stroke.cap} onChoose={(cap) => onChange({ cap })} />
+          <Choice
+            label="Corners"
+            value={drawn.join}
+            choices={choices.stroke.join}
+            onChoose={(join) => onChange({ join })}
+          />
           <Measured
             label="Opacity, %"
             value={Math.round(drawn.opacity * 100)}
@@ -245,7 +232,12 @@ function PatternPart({
         />
       }
     >
-      <Choice label="Of" value={pattern.kind} choices={PATTERNS} onChoose={(kind) => onSave({ ...pattern, kind })} />
+      <Choice
+        label="Of"
+        value={pattern.kind}
+        choices={choices.symbol_pattern.kind}
+        onChoose={(kind) => onSave({ ...pattern, kind })}
+      />
       <Measured
         label="Apart, mm"
         value={shown.spacing_mm}

@@ -157,7 +157,7 @@ function OrderValues({
       <ChoiceValue
         label="Order"
         value={order}
-        choices={[...ORDERS]}
+        choices={ORDERS}
         onChoose={(kind) => onSave({ kind, from: corner, field: null })}
       />
       {["rows", "columns", "rows_back_forth", "columns_back_forth"].includes(order) && (
@@ -167,7 +167,7 @@ function OrderValues({
           <ChoiceValue
             label="Begins at"
             value={corner}
-            choices={[...CORNERS]}
+            choices={CORNERS}
             onChoose={(from) => onSave({ kind: order, from: from })}
           />
         </>

@@ -10,6 +10,7 @@ import { PatternNames } from "./PatternNames";
 import { PlaceNameFields } from "./PlaceNameFields";
 import { AttributeChoice } from "./SettingsCard";
 import { limits } from "../generated/limits";
+import { choices } from "../generated/choices";
 
 /** The pattern of names, with what it would call the sheets beside what they are called. */
 export function NamesSettings({
@@ -31,11 +32,7 @@ export function NamesSettings({
       <Choice
         label="Sheet names"
         value={kind}
-        choices={[
-          ["places", "by column and row"],
-          ["numbers", "by number"],
-          ["field", "by a field"],
-        ]}
+        choices={choices.index_naming.kind}
         onChoose={async (chosen) => set({ kind: chosen })}
       />
       {kind === "places" && <PlaceNameFields naming={naming} onSet={set} />}

@@ -6,6 +6,7 @@ import { Measured } from "../fields/Measured";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
 import { limits } from "../generated/limits";
+import { choices } from "../generated/choices";
 
 /** How names by column and row are put together. */
 export function PlaceNameFields({ naming, onSet }: { naming: Naming; onSet: (patch: Partial<Naming>) => void }) {
@@ -16,37 +17,25 @@ export function PlaceNameFields({ naming, onSet }: { naming: Naming; onSet: (pat
         <Choice
           label="Columns"
           value={shown.columns}
-          choices={[
-            ["letters", "letters"],
-            ["numbers", "numbers"],
-          ]}
+          choices={choices.index_naming.columns}
           onChoose={async (columns) => onSet({ columns })}
         />
         <Choice
           label="Rows"
           value={shown.rows}
-          choices={[
-            ["numbers", "numbers"],
-            ["letters", "letters"],
-          ]}
+          choices={choices.index_naming.rows}
           onChoose={async (rows) => onSet({ rows })}
         />
         <Choice
           label="First"
           value={shown.first}
-          choices={[
-            ["column", "the column"],
-            ["row", "the row"],
-          ]}
+          choices={choices.index_naming.first}
           onChoose={async (first) => onSet({ first })}
         />
         <Choice
           label="Rows from"
           value={shown.rows_from}
-          choices={[
-            ["north", "the north"],
-            ["south", "the south"],
-          ]}
+          choices={choices.index_naming.rows_from}
           onChoose={async (rows_from) => onSet({ rows_from })}
         />
         <Field

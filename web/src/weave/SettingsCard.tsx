@@ -14,6 +14,7 @@ import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
 import type { Trial } from "./useIndexTrial";
 import { limits } from "../generated/limits";
+import { choices } from "../generated/choices";
 
 export interface Trying {
   // The index as it would be.
@@ -100,12 +101,8 @@ export function GridSettings({ index, onTry }: Trying) {
       <Choice
         label="Fewest sheets"
         value={fewest}
-        choices={[
-          ["no", "the grid lies as set below"],
-          ["moved", "move it for the fewest"],
-          ["turned", "move and rotate it for the fewest"],
-        ]}
-        onChoose={async (value) => onTry({ fewest: value === "no" ? null : (value as "moved") })}
+        choices={[["no", "the grid lies as set below"], ...choices.index.fewest]}
+        onChoose={async (value) => onTry({ fewest: value === "no" ? null : value })}
       />
       {fewest === "no" && (
         <>
@@ -223,10 +220,7 @@ export function StripSettings({ index, onTry }: Trying) {
       <Choice
         label="Rotation along the strip"
         value={shown.upward}
-        choices={[
-          ["north", "north as far up as it can be"],
-          ["route", "read along the route, left to right"],
-        ]}
+        choices={choices.index.upward}
         onChoose={async (upward) => onTry({ upward: upward === "route" ? "route" : null })}
       />
       {index.upward !== "route" && (
@@ -268,12 +262,10 @@ export function FeatureSettings({ index, onTry }: Trying) {
       <Choice
         label="Scale rule"
         value={rule.kind}
-        choices={[
-          ["fixed", `Fixed, ${ratio(index.scale)}`],
-          ["fit", "Fit with margin"],
-          ["standard_scales", "Standard scales"],
-          ["field", "From a field"],
-        ]}
+        choices={choices.index_scale_rule.kind.map(([kind, title]) => [
+          kind,
+          kind === "fixed" ? `${title}, ${ratio(index.scale)}` : title,
+        ])}
         onChoose={async (kind) => onTry({ scale_rule: { kind } })}
       />
       {(rule.kind === "fit" || rule.kind === "standard_scales") && (
@@ -311,10 +303,7 @@ export function FeatureSettings({ index, onTry }: Trying) {
       <Choice
         label="Centred on"
         value={shown.centre}
-        choices={[
-          ["extent", "the middle of its extent"],
-          ["inner", "the largest circle inside it"],
-        ]}
+        choices={choices.index.centre}
         onChoose={async (centre) => onTry({ centre: centre === "extent" ? null : (centre as "inner") })}
       />
       <FormControlLabel
@@ -366,10 +355,7 @@ export function LayerSettings({ index, onTry }: Trying) {
         <Choice
           label="Rotation counts"
           value={shown.rotation_sense}
-          choices={[
-            ["clockwise", "clockwise"],
-            ["counter_clockwise", "counter-clockwise"],
-          ]}
+          choices={choices.index.rotation_sense}
           onChoose={async (rotation_sense) => onTry({ rotation_sense })}
         />
       )}

@@ -1,5 +1,6 @@
 import type { Book, Index } from "../api/types";
 import { mm } from "../api/words";
+import { choices } from "../generated/choices";
 import { indexKinds, lengthUnits } from "../generated/kinds";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
@@ -15,25 +16,8 @@ const SAID: Record<IndexKind, { title: string; note: string }> = {
 };
 export const KINDS = indexKinds.map(([value]) => ({ value, ...SAID[value] }));
 
-export const ORDERS = [
-  { value: "rows", title: "row by row" },
-  { value: "columns", title: "column by column" },
-  { value: "rows_back_forth", title: "rows back and forth" },
-  { value: "columns_back_forth", title: "columns back and forth" },
-  { value: "clockwise", title: "clockwise round the middle" },
-  { value: "counter_clockwise", title: "counter-clockwise round the middle" },
-  { value: "as_generated", title: "as generated" },
-  { value: "names", title: "by name" },
-  { value: "field", title: "by a field" },
-  { value: "by_hand", title: "by hand" },
-] as const;
-
-export const CORNERS = [
-  { value: "north_west", title: "the north-west" },
-  { value: "north_east", title: "the north-east" },
-  { value: "south_west", title: "the south-west" },
-  { value: "south_east", title: "the south-east" },
-] as const;
+export const ORDERS = choices.index_order.kind.map(([value, title]) => ({ value, title }));
+export const CORNERS = choices.index_order.from.map(([value, title]) => ({ value, title }));
 
 const UNITS = lengthUnits.map(([code]) => code).join("|");
 const WIDTH = new RegExp(`^\\s*\\d+(\\.\\d+)?\\s*(%|${UNITS})?\\s*$`);

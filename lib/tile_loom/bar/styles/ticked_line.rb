@@ -7,7 +7,7 @@ module TileLoom
       class TickedLine < Style
         kind "ticked_line", "Ticked line", rank: 4
         part :ticks,
-          Values::Choice.new("up", "down", "through"),
+          Values::Choice.new(up: "up", down: "down", through: "through"),
           default: "up",
           about: "Of the line: up, down or through it."
 

@@ -7,7 +7,7 @@ module TileLoom
       class Ticks < Look
         kind "ticks", "Ticks", rank: 3
         part :tick_mm, Values::Number.new(above: 0, most: 100), default: 2, about: "Length of ticks."
-        part :ticks, Values::Choice.new("inside", "outside", "across"), default: "inside"
+        part :ticks, Values::Choice.new(inside: "inside", outside: "outside", across: "across"), default: "inside"
 
         def nodes(mesh)
           length = @grid.tick_mm

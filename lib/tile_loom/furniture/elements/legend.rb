@@ -15,13 +15,17 @@ module TileLoom
         include Continuing
 
         part :content,
-          choice("sheet", "book", "hand"),
+          choice(
+            sheet: "what this sheet shows",
+            book: "what any sheet of the book shows",
+            hand: "the rows that are listed alone"
+          ),
           default: "sheet",
           about: "What the sheet shows, what any sheet of the book shows, or the rows alone that are listed."
         part :frame, Values::Types::ID, about: "Whose map it explains; the page's main frame where none is named."
         part :layers, list(Values::Types::ID, most: 500), about: "The layers that it explains; without them all."
         part :headings,
-          choice("none", "layers", "groups"),
+          choice(none: "none", layers: "layers’ titles", groups: "groups of layers"),
           default: "none",
           about: "Above the rows of a legend that nobody has arranged."
         part :rows,
@@ -53,7 +57,12 @@ module TileLoom
         part :padding_mm, Values::Types::LENGTH_MM, default: 0
         part :stroke, Scene::Stroke::TYPE, under: {"join" => "miter"}
         part :grows_from,
-          choice("top left", "top right", "bottom left", "bottom right"),
+          choice(
+            "top left" => "grows from the top left",
+            "top right" => "grows from the top right",
+            "bottom left" => "grows from the bottom left",
+            "bottom right" => "grows from the bottom right"
+          ),
           about: "It takes up what its rows need, from this corner of its box and no further than that."
 
         def self.turns? = false

@@ -14,7 +14,9 @@ module TileLoom
         MOST_PLACES = 1_000
 
         part :stroke, Scene::Stroke::TYPE, default: {"width_mm" => 0.3}
-        part :slope, choice("down", "up"), default: "down"
+        part :slope,
+          choice(down: "from upper left to lower right", up: "from lower left to upper right"),
+          default: "down"
         part :points,
           list(Values::List.new(Values::Number.new(-1..2), least: 2, most: 2), least: 2, most: MOST_PLACES),
           about: "Places that it goes through, as shares of its box from the upper left."

@@ -12,7 +12,10 @@ module TileLoom
         include OfFrame
 
         part :colour, Values::Types::COLOUR, default: "#1f2a30"
-        part :north, choice("grid", "true", "magnetic"), default: "grid", about: "Which north it points to."
+        part :north,
+          choice("grid" => "grid north", "true" => "true north", "magnetic" => "magnetic"),
+          default: "grid",
+          about: "Which north it points to."
         part :form, text(most: 40), default: "needle", about: "One of the shipped drawings."
         part :drawing,
           Values::Types::ID,
@@ -20,7 +23,7 @@ module TileLoom
         part :picture, Values::Types::ID, about: "One of the book's own pictures, pointing up, in place of both."
         part :letter, text(most: 5), default: "N"
         part :at,
-          choice("frame", "here"),
+          choice(frame: "middle", here: "beside it"),
           default: "frame",
           about: "North of the frame's middle, or of the place nearest to the arrow."
         part :face, Values::Types::FACE, default: "sans-bold"

@@ -16,7 +16,7 @@ module TileLoom
         take Bar::Style.parts
         part :frame, Values::Types::ID, about: "The frame whose scale it has; the page's own where none is named."
         part :measured,
-          choice("level", "grid"),
+          choice(level: "on the ellipsoid", grid: "on the projection"),
           default: "level",
           about: "Along the page's horizontal on the ground, or along the grid as the reference counts."
         part :true_at,
@@ -26,9 +26,9 @@ module TileLoom
           number(above: 0, most: 100),
           default: 1,
           about: "Off by more than this anywhere in the frame, it is warned of."
-        part :if_exceeded, choice("warn", "by_latitude"), default: "warn"
+        part :if_exceeded, choice(warn: "warn", by_latitude: "a bar by latitude"), default: "warn"
         part :fitted,
-          choice("book", "sheet"),
+          choice(book: "all sheets", sheet: "each sheet"),
           default: "book",
           about: "One round length for all sheets of a scale, or the longest for each sheet."
 

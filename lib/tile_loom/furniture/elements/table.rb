@@ -23,7 +23,10 @@ module TileLoom
           choice("none", "sheets", "pages"),
           default: "none",
           about: "Lists the sheets of the book, or all its pages, in place of rows by hand: see Table::Contents."
-        part :records, choice("sheet", "book"), default: "sheet", about: "Those that the sheet shows, or all."
+        part :records,
+          choice(sheet: "those on the sheet", book: "all"),
+          default: "sheet",
+          about: "Those that the sheet shows, or all."
         part :condition,
           Conditions::ConditionType.new(of_sheet: true),
           key: "when",

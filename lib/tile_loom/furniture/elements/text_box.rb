@@ -17,8 +17,8 @@ module TileLoom
         part :face, Values::Types::FACE, default: "sans"
         part :size_pt, Values::Types::SIZE_PT, default: 9
         part :colour, Values::Types::COLOUR, default: "#1f2a30"
-        part :align, choice("left", "centre", "right", "justify"), default: "left"
-        part :anchor, choice("top", "middle", "bottom"), default: "top"
+        part :align, choice(left: "left", centre: "centred", right: "right", justify: "both edges"), default: "left"
+        part :anchor, choice(top: "top", middle: "middle", bottom: "bottom"), default: "top"
         part :tracking_pt, number(-20..100), default: 0
         part :line_height, number(0.5..5), default: 1.2
         part :minimum_pt, Values::Types::SIZE_PT, about: "Down to which size it may shrink to fit its box."
@@ -71,7 +71,7 @@ module TileLoom
 
         OVER =
           "The text “%s” takes more room than its box, so that it runs over what stands beside or below it; make the " \
-          "box larger, or let the text shrink."
+            "box larger, or let the text shrink."
 
         private
 

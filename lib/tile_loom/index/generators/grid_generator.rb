@@ -65,7 +65,7 @@ module TileLoom
           default: 0,
           about: "Grid: clockwise in degrees, or \"align\", as the area lies."
         part :fewest,
-          Values::Choice.new("moved", "turned"),
+          Values::Choice.new(moved: "move it for the fewest", turned: "move and rotate it for the fewest"),
           about: "Grid: look for the place (and the turn) at which the fewest sheets cover."
 
         def cells

@@ -12,7 +12,7 @@ module TileLoom
           Values::Text.new(least: 1, most: 200),
           about: "From a layer: where the rotation in degrees is."
         part :rotation_sense,
-          Values::Choice.new("clockwise", "counter_clockwise"),
+          Values::Choice.new(clockwise: "clockwise", counter_clockwise: "counter-clockwise"),
           default: "clockwise",
           about: "From a layer: which way its rotation counts from north up."
 

@@ -16,7 +16,7 @@ module TileLoom
           default: 180,
           about: "Strip: how far frames may be rotated either way."
         part :upward,
-          Values::Choice.new("north", "route"),
+          Values::Choice.new(north: "north as far up as it can be", route: "read along the route, left to right"),
           default: "north",
           about:
             "Strip: frames turned one sense, so that north is up on as many as can be, or so that all are read along the route."

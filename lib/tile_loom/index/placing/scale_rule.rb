@@ -5,13 +5,15 @@ module TileLoom
     # At which scale a sheet shows a thing: held for all; fitted to the thing with a margin, rounded up to a
     # pleasant denominator; the first of a ladder that it fits; or read from an attribute.
     class ScaleRule < Values::Value
-      KINDS = %w[fixed fit standard_scales field].freeze
       # Steps of a pleasant denominator, times powers of ten (common practice).
       PLEASANT = [1, 1.25, 1.5, 2, 2.5, 3, 4, 5, 6, 7.5, 8, 10].map { |step| step.to_s.to_r }.freeze
       LADDER = [500, 1000, 1250, 2000, 2500, 5000, 10_000, 20_000, 25_000, 50_000, 100_000].freeze
 
       define
-      part :kind, choice(*KINDS), required: true, default: "fixed"
+      part :kind,
+        choice(fixed: "Fixed", fit: "Fit with margin", standard_scales: "Standard scales", field: "From a field"),
+        required: true,
+        default: "fixed"
       part :margin,
         Overlap::TEXT,
         default: "10 %",

@@ -23,14 +23,14 @@ module TileLoom
 
       define
       part :kind,
-        choice("places", "numbers", "field"),
+        choice(places: "by column and row", numbers: "by number", field: "by a field"),
         default: "places",
         about: "By column and row, by number, or by a field of the feature."
-      part :columns, choice("letters", "numbers"), default: "letters"
-      part :rows, choice("letters", "numbers"), default: "numbers"
-      part :first, choice("column", "row"), default: "column"
+      part :columns, choice(letters: "letters", numbers: "numbers"), default: "letters"
+      part :rows, choice(numbers: "numbers", letters: "letters"), default: "numbers"
+      part :first, choice(column: "the column", row: "the row"), default: "column"
       part :separator, text(most: 5), default: ""
-      part :rows_from, choice("north", "south"), default: "north"
+      part :rows_from, choice(north: "the north", south: "the south"), default: "north"
       part :digits, whole(1..9), default: 1
       part :prefix, text(most: 40), default: ""
       part :without_io, flag, default: false, about: "The letters I and O are left out."

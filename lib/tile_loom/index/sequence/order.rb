@@ -6,24 +6,31 @@ module TileLoom
   module Index
     # In which order cells are taken: their numbers.
     class Order < Values::Value
-      KINDS = %w[
-        rows
-        columns
-        rows_back_forth
-        columns_back_forth
-        clockwise
-        counter_clockwise
-        as_generated
-        names
-        field
-        by_hand
-      ].freeze
-      CORNERS = %w[north_west north_east south_west south_east].freeze
-
       define
-      part :kind, choice(*KINDS), required: true, default: "rows"
+      part :kind,
+        choice(
+          rows: "row by row",
+          columns: "column by column",
+          rows_back_forth: "rows back and forth",
+          columns_back_forth: "columns back and forth",
+          clockwise: "clockwise round the middle",
+          counter_clockwise: "counter-clockwise round the middle",
+          as_generated: "as generated",
+          names: "by name",
+          field: "by a field",
+          by_hand: "by hand"
+        ),
+        required: true,
+        default: "rows"
       part :field, text(least: 1, most: 200), about: "By which field of the features the cells are taken, naturally."
-      part :from, choice(*CORNERS), default: "north_west"
+      part :from,
+        choice(
+          north_west: "the north-west",
+          north_east: "the north-east",
+          south_west: "the south-west",
+          south_east: "the south-east"
+        ),
+        default: "north_west"
       part :start_deg, number(0..360), default: 0, about: "Going round begins at this bearing from the middle."
 
       # The cells with numbers from 1, in their order. values: identity of a feature → what it is taken by.

@@ -7,7 +7,15 @@ module TileLoom
       define "shown_on", about: "On which sheets: where several things are said, all of them hold."
       part :sheets, text(most: 1000), about: "Names, numbers and ranges: \"A1, B2-C1, 7\"."
       part :which,
-        choice("all", "first", "last", "not_first", "not_last", "odd", "even"),
+        choice(
+          all: "all",
+          first: "the first",
+          last: "the last",
+          not_first: "all but the first",
+          not_last: "all but the last",
+          odd: "odd pages",
+          even: "even pages"
+        ),
         default: "all",
         about: "Of the sheets; odd and even are numbers of pages."
       part :neighbour, choice("north", "east", "south", "west"), about: "Sheets that have a neighbour there …"

@@ -7,7 +7,10 @@ module TileLoom
       class Own < Row
         kind "own", "Own entry", rank: 4
         part :title, text(least: 1, most: 500), required: true
-        part :shape, choice("point", "line", "area"), default: "area", about: "Of what the symbol is drawn."
+        part :shape,
+          choice(point: "point", line: "line", area: "area"),
+          default: "area",
+          about: "Of what the symbol is drawn."
         part :symbol, Symbology::MapSymbol.type, about: "Without one its words stand beside an empty place."
         part :patch, choice { Patches.keys }, about: "In place of the legend's own for its shape."
 

@@ -13,7 +13,9 @@ module TileLoom
           about: "The classes of the map, each by its layer's id and its own."
         part :title, text(most: 500)
         part :hidden, flag, default: false
-        part :labels, choice("limits", "ranges", "titles"), default: "limits"
+        part :labels,
+          choice(limits: "limits between the steps", ranges: "ranges beside them", titles: "titles of the map"),
+          default: "limits"
         part :decimals, whole(0..12), default: 0
         part :unit, text(most: 20)
 

@@ -8,7 +8,7 @@ module TileLoom
         kind "ground", "the ground as tiles", rank: 5
         file_name "{{ book.title }}"
         about "What the sheets show, without frames, as one picture of tiles for a phone or a tablet."
-        part :format, choice("mbtiles", "geopackage"), default: "mbtiles"
+        part :format, choice(mbtiles: "MBTiles", geopackage: "GeoPackage"), default: "mbtiles"
         part :scale, Values::Types::SCALE, about: "At which it is drawn; that of the index where none is named."
 
         # Pixels of all of it.

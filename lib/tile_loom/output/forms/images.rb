@@ -8,10 +8,12 @@ module TileLoom
         kind "images", "an image a sheet", rank: 3
         file_name "{{ book.title }}_{{ sheet.name }}"
         about "Pixels of each sheet, or of its map frame alone; placed on the ground if wanted."
-        part :format, choice("png", "jpeg", "tiff", "webp", "geotiff"), default: "png"
-        part :shows, choice(*PageArea::SHOWN), default: PageArea::PAGE
+        part :format, choice(png: "PNG", jpeg: "JPEG", tiff: "TIFF", webp: "WebP", geotiff: "GeoTIFF"), default: "png"
+        part :shows, choice(**PageArea::SHOWN), default: PageArea::PAGE
         part :clear, flag, default: false, about: "Without the white of the paper."
-        part :depth, choice("colour", "grey", "256 colours"), default: "colour"
+        part :depth,
+          choice(:colour => "24-bit colour", :grey => "8-bit grey", "256 colours" => "256 colours"),
+          default: "colour"
         part :quality, whole(10..100), default: 90, about: "Of JPEG and WebP."
         part :placed, flag, default: false, about: "With a world file and a file that names the reference beside it."
         part :north_up, flag, default: false, about: "Are turned sheets drawn anew in a GeoTIFF so that north is up?"

@@ -9,12 +9,14 @@ module TileLoom
         file_name "{{ book.title }}_imposed"
         about "Several sheets on one, a booklet to fold, or a large sheet in parts over small paper."
         part :manner_of,
-          choice(*Imposition::KINDS),
+          choice(**Imposition::KINDS),
           key: "lay",
           default: "several on one",
           about: "How pages lie on the paper."
         part :paper, choice(*(Layout::PageSize.names - [Layout::PageSize::CUSTOM])), default: "A4"
-        part :orientation, choice("portrait", "landscape", "as fits"), default: "as fits"
+        part :orientation,
+          choice("as fits" => "As fits best", :portrait => "Portrait", :landscape => "Landscape"),
+          default: "as fits"
         part :across, whole(1..10), default: 1, about: "Pages beside each other, where several lie on one."
         part :down, whole(1..10), default: 2
         part :gap_mm, number(0..100), default: 5, about: "Between pages."

@@ -9,7 +9,7 @@ module TileLoom
         file_name "{{ book.title }}_{{ sheet.name }}"
         about "A drawing of each sheet for a browser or a drawing program; layers are groups."
         part :text,
-          choice("text", "outlines"),
+          choice(text: "As text, typefaces embedded", outlines: "As outlines"),
           default: "text",
           about: "Text with its typefaces in the file, or its outlines."
         part :links, flag, default: true

@@ -7,7 +7,11 @@ module TileLoom
       class AreaPlacement < Values::Value
         define "label_area_places"
         part :course,
-          choice("level", "axis", "curved"),
+          choice(
+            level: "level, at the widest place",
+            axis: "straight along the long axis",
+            curved: "curved along the middle"
+          ),
           default: "level",
           about: "Level at the widest place, straight along the long axis, or curved along the middle."
         part :spread, flag, default: false, about: "Are its letters spaced so that the label spans the area?"

@@ -10,7 +10,15 @@ module TileLoom
         SHIELD_SHOULDER = 0.55
 
         define "label_backing", about: "What stands behind a label."
-        part :shape, choice("box", "rounded", "ellipse", "hexagon", "shield"), default: "box"
+        part :shape,
+          choice(
+            box: "box",
+            rounded: "box with round corners",
+            ellipse: "ellipse",
+            hexagon: "hexagon",
+            shield: "shield"
+          ),
+          default: "box"
         part :margin_mm, number(0..20), default: 0.6, about: "Between the text and its edge."
         part :fill, Scene::Fill::TYPE, default: {"colour" => "#fffdf6"}
         part :stroke, Scene::Stroke::TYPE

@@ -7,11 +7,11 @@ module TileLoom
       class LinePlacement < Values::Value
         define "label_line_places"
         part :course,
-          choice("curved", "straight", "level"),
+          choice(curved: "along the course", straight: "straight along it", level: "level"),
           default: "curved",
           about: "Along the line's course glyph by glyph, straight in its direction, or level."
         part :position,
-          choice("above", "below", "either", "on"),
+          choice(above: "above the line", below: "below the line", either: "above, else below", on: "on the line"),
           default: "above",
           about: "Of the line, as the reader has it; either: above where there is room, else below."
         part :gap_mm, number(0..50), default: 0.5, about: "Between the line and the text beside it."
@@ -19,7 +19,7 @@ module TileLoom
         part :sharpest_deg, number(5..90), default: 25, about: "No two neighbouring letters are turned by more."
         part :breaks, flag, default: false, about: "Is the line interrupted where its label stands on it?"
         part :top,
-          choice("reader", "uphill"),
+          choice(reader: "upright for the reader", uphill: "uphill, by the values of the lines beside it"),
           default: "reader",
           about: "Upright for the reader, or with the top of the text uphill, as contour values may stand."
 

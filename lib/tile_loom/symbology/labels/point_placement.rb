@@ -10,11 +10,22 @@ module TileLoom
         # the upper right first; P. Yoeli, The Logic of Automated Map Lettering, 1972; the whole order as J.
         # Christensen, J. Marks, S. Shieber, ACM Transactions on Graphics 14, 1995, give it).
         ORDER = %w[upper_right upper_left lower_left lower_right right above left below].freeze
-        ALL = [*ORDER, "centred"].freeze
+        # As they lie round the symbol, row by row.
+        TITLES = {
+          upper_left: "upper left",
+          above: "above",
+          upper_right: "upper right",
+          left: "left",
+          centred: "on the point",
+          right: "right",
+          lower_left: "lower left",
+          below: "below",
+          lower_right: "lower right"
+        }.freeze
 
         define "label_point_places"
         part :positions,
-          list(choice(*ALL), least: 1, most: ALL.length, unique: true),
+          list(choice(**TITLES), least: 1, most: TITLES.length, unique: true),
           default: ORDER,
           about: "Round the symbol, the best first."
         part :gap_mm, number(0..50), default: 0.5, about: "Between the symbol and the text."

@@ -29,7 +29,14 @@ module TileLoom
           list(Abbreviation.type, most: 200, ids: Values::EntryIds.new("abbreviation", by: "full")),
           default: [],
           about: "Used where the full text has no room."
-        part :letter_case, choice("as_written", "capitals", "small", "each_word"), default: "as_written"
+        part :letter_case,
+          choice(
+            as_written: "as written",
+            capitals: "CAPITALS",
+            small: "small letters",
+            each_word: "Each Word Capitalised"
+          ),
+          default: "as_written"
         part :face_key, Values::Types::FACE, key: "face", default: "sans"
         part :size_pt, Values::Types::SIZE_PT, default: 7
         part :colour, Values::Types::COLOUR, default: "#1f2a30"

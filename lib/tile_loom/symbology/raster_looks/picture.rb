@@ -24,7 +24,7 @@ module TileLoom
             "Percentages of the pixels, in order of their values, between which black and white are laid; bytes are " \
               "shown as they are without it, larger numbers between 2 and 98."
         part :clear_colour, Values::Types::COLOUR, about: "Pixels of this colour are clear."
-        part :resampling, choice("bilinear", "cubic"), default: "bilinear"
+        part :resampling, choice(bilinear: "bilinear", cubic: "cubic"), default: "bilinear"
 
         # The colours of a table are colours, none of them between two others.
         def interpolation(facts)

@@ -16,7 +16,13 @@ module TileLoom
         part :tints, list(Values::Types::COLOUR, least: 2, most: 64), default: TINTS
         part :reversed, flag, default: false
         part :stepped, flag, default: false, about: "Each colour stands by itself, for an equal part of the range."
-        part :between, choice("lowest and highest", "percentages", "limits"), default: "percentages"
+        part :between,
+          choice(
+            :percentages => "percentages of the pixels",
+            "lowest and highest" => "lowest and highest",
+            :limits => "limits of your own"
+          ),
+          default: "percentages"
         part :from, number(-1e12..1e12), about: "A percentage or a limit, as \"between\" says; 2 per cent by default."
         part :to, number(-1e12..1e12), about: "98 per cent by default."
         part :unit, text(most: 20), about: "Of the values, as a legend has it."

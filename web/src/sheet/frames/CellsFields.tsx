@@ -11,6 +11,7 @@ import { whole } from "../kinds";
 import { useLayout } from "../layout";
 import type { KeepFrame } from "./FrameFields";
 import { NumberOf } from "../../fields/NumberOf";
+import { choices } from "../../generated/choices";
 
 /** The cells of the index over the ground of a frame. */
 export function CellsFields({ element, onSave }: { element: GriddedElement; onSave: KeepFrame }) {
@@ -30,12 +31,7 @@ export function CellsFields({ element, onSave }: { element: GriddedElement; onSa
         <Choice
           label="Labels"
           value={shown.labels}
-          choices={[
-            ["names", "names"],
-            ["numbers", "numbers"],
-            ["both", "numbers and names"],
-            ["none", "none"],
-          ]}
+          choices={choices.cells_shown.labels}
           onChoose={(labels) => keep({ labels })}
         />
       </ColourBeside>
@@ -57,10 +53,7 @@ export function CellsFields({ element, onSave }: { element: GriddedElement; onSa
           <Choice
             label="Where both want the room"
             value={shown.first}
-            choices={[
-              ["cells", "labels of cells come first"],
-              ["features", "labels of features come first"],
-            ]}
+            choices={choices.cells_shown.first}
             onChoose={(first) => keep({ first })}
           />
         </>

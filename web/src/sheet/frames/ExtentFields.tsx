@@ -21,6 +21,7 @@ import { titleOf } from "../useElements";
 import type { KeepFrame } from "./FrameFields";
 import { useFrames } from "./useFrames";
 import { limits } from "../../generated/limits";
+import { choices } from "../../generated/choices";
 
 type Kind = FrameExtent["kind"];
 type Of<K extends Kind> = Extract<FrameExtent, { kind: K }>;
@@ -90,12 +91,7 @@ function SizeFields({
       <Choice
         label="Scale"
         value={shown.size}
-        choices={[
-          ["fitted", "as large as fits"],
-          ["round", "next round"],
-          ["standard", "next standard"],
-          ["held", "held"],
-        ]}
+        choices={choices.sheet_extent.size}
         onChoose={(size) =>
           onSave({ ...extent, size, ...(size === "held" ? { scale: extent.scale ?? 25000 } : { scale: undefined }) })
         }

@@ -17,6 +17,7 @@ import { FrameReference } from "./FrameReference";
 import { OutlineFields } from "./OutlineFields";
 import { ShapeFields } from "./ShapeFields";
 import { VeilFields } from "./VeilFields";
+import { choices } from "../../generated/choices";
 
 export type KeepFrame<E extends GriddedElement = GriddedElement> = (
   patch: Partial<E>,
@@ -46,11 +47,7 @@ export function FrameFields({ element, onSave }: { element: GriddedElement; onSa
         <Choice
           label="Shows"
           value={shown.layers}
-          choices={[
-            ["all", "all layers shown"],
-            ["areas", "areas and pixels"],
-            ["none", "no layers"],
-          ]}
+          choices={choices.map_frame_element.layers}
           onChoose={(layers) => onSave({ layers }, "Layers")}
         />
         <Flag label="labels of the layers" value={shown.labels} onSave={(labels) => onSave({ labels }, "Labels")} />

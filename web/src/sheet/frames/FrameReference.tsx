@@ -11,6 +11,7 @@ import { filled } from "../../fields/filled";
 import { defaults } from "../../generated/defaults";
 import type { KeepFrame } from "./FrameFields";
 import { NumberOf } from "../../fields/NumberOf";
+import { choices } from "../../generated/choices";
 
 type Way = "book" | "own" | "globe";
 
@@ -71,12 +72,6 @@ function OwnReference({ value, onSave }: { value: string; onSave: (crs: string) 
   );
 }
 
-const PROJECTIONS = [
-  ["orthographic", "orthographic (as from afar)"],
-  ["equidistant", "azimuthal equidistant"],
-  ["equal_area", "azimuthal equal-area"],
-] as const;
-
 function GlobeFields({ globe, onSave }: { globe: Globe; onSave: (globe: Globe) => Promise<unknown> }) {
   const shown = filled(globe, defaults.globe);
   const keep = (patch: Partial<Globe>) => onSave({ ...globe, ...patch });
@@ -85,7 +80,7 @@ function GlobeFields({ globe, onSave }: { globe: Globe; onSave: (globe: Globe) =
       <Choice
         label="Projection"
         value={shown.projection}
-        choices={PROJECTIONS}
+        choices={choices.globe.projection}
         onChoose={(projection) =>
           keep({
             projection,
@@ -96,11 +91,7 @@ function GlobeFields({ globe, onSave }: { globe: Globe; onSave: (globe: Globe) =
       <Choice
         label="Centred on"
         value={shown.centre}
-        choices={[
-          ["study_area", "the study area"],
-          ["sheet", "the sheet"],
-          ["place", "a place"],
-        ]}
+        choices={choices.globe.centre}
         onChoose={(centre) => keep({ centre })}
       />
       {shown.centre === "place" && (

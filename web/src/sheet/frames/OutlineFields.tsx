@@ -14,6 +14,7 @@ import { useLayout } from "../layout";
 import { titleOf } from "../useElements";
 import type { KeepFrame } from "./FrameFields";
 import { limits } from "../../generated/limits";
+import { choices } from "../../generated/choices";
 
 /** The ground of other frames of the page, as it lies in this one. */
 export function OutlineFields({ element, onSave }: { element: GriddedElement; onSave: KeepFrame }) {
@@ -70,11 +71,7 @@ export function OutlineFields({ element, onSave }: { element: GriddedElement; on
               <Choice
                 label="Shown as"
                 value={shown.look}
-                choices={[
-                  ["outline", "an outline"],
-                  ["brackets", "brackets at its corners"],
-                  ["veil", "a veil outside it"],
-                ]}
+                choices={choices.frame_outline.look}
                 onChoose={(look) => put(index, { look })}
               />
               <Measured

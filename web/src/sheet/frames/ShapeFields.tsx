@@ -6,6 +6,7 @@ import { filled } from "../../fields/filled";
 import { readNumber } from "../../api/words";
 import { defaults } from "../../generated/defaults";
 import { limits } from "../../generated/limits";
+import { choices } from "../../generated/choices";
 
 type Shape = NonNullable<GriddedElement["shape"]>;
 
@@ -47,12 +48,7 @@ export function ShapeFields({
       <Choice
         label="Shape"
         value={shown.kind}
-        choices={[
-          ["rectangle", "rectangle"],
-          ["rounded", "rounded rectangle"],
-          ["ellipse", "ellipse"],
-          ["polygon", "polygon"],
-        ]}
+        choices={choices.map_frame_element_shape.kind}
         onChoose={(kind) =>
           onSave(kind === "rectangle" ? undefined : kind === "polygon" ? { kind, points: POLYGON } : { kind })
         }

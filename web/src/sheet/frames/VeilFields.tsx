@@ -8,11 +8,7 @@ import { filled } from "../../fields/filled";
 import { defaults } from "../../generated/defaults";
 import { Percent } from "../../fields/Percent";
 import { NumberOf } from "../../fields/NumberOf";
-
-const PLACES = [
-  ["above", "above the veil"],
-  ["below", "below the veil"],
-] as const;
+import { choices } from "../../generated/choices";
 
 /** What lies outside the sheet's feature, the study area or the cell is veiled. */
 export function VeilFields({
@@ -31,11 +27,7 @@ export function VeilFields({
       <Choice
         label="What stays clear"
         value={shown.round}
-        choices={[
-          ["feature", "the sheet’s feature"],
-          ["study_area", "the study area"],
-          ["cell", "the sheet’s cell"],
-        ]}
+        choices={choices.veil.round}
         onChoose={(round) => keep({ round })}
       />
       <ColourBeside
@@ -47,8 +39,13 @@ export function VeilFields({
       <Pair>
         <NumberOf label="Soft edge, mm" part="veil" of="soft_mm" given={shown} onSave={keep} />
         <span />
-        <Choice label="Labels" value={shown.labels} choices={PLACES} onChoose={(labels) => keep({ labels })} />
-        <Choice label="Grids" value={shown.grids} choices={PLACES} onChoose={(grids) => keep({ grids })} />
+        <Choice
+          label="Labels"
+          value={shown.labels}
+          choices={choices.veil.labels}
+          onChoose={(labels) => keep({ labels })}
+        />
+        <Choice label="Grids" value={shown.grids} choices={choices.veil.labels} onChoose={(grids) => keep({ grids })} />
       </Pair>
     </div>
   );

@@ -8,6 +8,7 @@ import { defaults } from "../../generated/defaults";
 import type { LegendBar, LegendRow } from "../../api/types";
 import { readNumber } from "../../api/words";
 import { NumberOf } from "../../fields/NumberOf";
+import { choices } from "../../generated/choices";
 
 type Entry = Extract<LegendRow, { kind: "entry" }>;
 
@@ -44,10 +45,7 @@ export function BarFields({
             <Choice
               label="Direction"
               value={shown.direction}
-              choices={[
-                ["level", "level"],
-                ["upright", "upright"],
-              ]}
+              choices={choices.legend_bar.direction}
               onChoose={(direction) => keep({ direction })}
             />
             <NumberOf label="Length, mm" part="legend_bar" of="length_mm" given={shown} onSave={keep} />

@@ -18,26 +18,11 @@ import { titleOf } from "../useElements";
 import { LegendRows } from "./LegendRows";
 import { demandFresh, useLegend } from "./useLegend";
 import { NumberOf } from "../../fields/NumberOf";
+import { choices } from "../../generated/choices";
 
 type Legend = ElementOf<"legend">;
 
-const CONTENT = [
-  ["sheet", "what this sheet shows"],
-  ["book", "what any sheet of the book shows"],
-  ["hand", "the rows that are listed alone"],
-] as const;
-const HEADINGS = [
-  ["none", "none"],
-  ["layers", "layers’ titles"],
-  ["groups", "groups of layers"],
-] as const;
-const CORNERS = [
-  ["", "fills its box"],
-  ["top left", "grows from the top left"],
-  ["top right", "grows from the top right"],
-  ["bottom left", "grows from the bottom left"],
-  ["bottom right", "grows from the bottom right"],
-] as const;
+const CORNERS = [["", "fills its box"], ...choices.legend_element.grows_from] as const;
 
 /** A legend: what it lists, its rows, how they are laid out and set. */
 export function LegendFields({
@@ -61,7 +46,12 @@ export function LegendFields({
         <ContinuesChoice element={element} onSave={onSave} />
         {!element.continues && (
           <>
-            <Choice label="Lists" value={shown.content} choices={CONTENT} onChoose={(content) => onSave({ content })} />
+            <Choice
+              label="Lists"
+              value={shown.content}
+              choices={choices.legend_element.content}
+              onChoose={(content) => onSave({ content })}
+            />
             {frames.length > 1 && (
               <Choice
                 label="Explains"
@@ -107,7 +97,7 @@ export function LegendFields({
               <Choice
                 label="Headings"
                 value={shown.headings}
-                choices={HEADINGS}
+                choices={choices.legend_element.headings}
                 onChoose={(headings) => onSave({ headings })}
               />
             )}

@@ -27,6 +27,7 @@ import {
   type RowShown,
 } from "./rows";
 import { limits } from "../../generated/limits";
+import { choices } from "../../generated/choices";
 
 interface RowFieldsProps {
   rows: RowShown[];
@@ -36,17 +37,6 @@ interface RowFieldsProps {
 }
 
 type RowOf<Kind extends LegendRow["kind"]> = Extract<LegendRow, { kind: Kind }>;
-
-const SHAPES = [
-  ["point", "point"],
-  ["line", "line"],
-  ["area", "area"],
-] as const;
-const LABELS = [
-  ["limits", "limits between the steps"],
-  ["ranges", "ranges beside them"],
-  ["titles", "titles of the map"],
-] as const;
 
 /** One row of a legend: its words, what of it is drawn and how, and what can be done with it. */
 export function RowFields({ rows, index, onSave, onPick }: RowFieldsProps) {
@@ -166,7 +156,7 @@ function OwnFields({ row, shown, put }: { row: RowOf<"own">; shown: RowShown; pu
         <Choice
           label="Drawn as"
           value={row.shape ?? "area"}
-          choices={SHAPES}
+          choices={choices.own_legend_row.shape}
           onChoose={(shape) => put({ ...row, shape }, "Own entry of the legend")}
         />
         <PatchField row={row} shape={row.shape ?? "area"} put={put} />
@@ -193,7 +183,7 @@ function StepsFields({ row, shown, put }: { row: RowOf<"steps">; shown: RowShown
       <Choice
         label="Labelled with"
         value={row.labels ?? "limits"}
-        choices={LABELS}
+        choices={choices.steps_legend_row.labels}
         onChoose={(labels) => put({ ...row, labels }, "Steps of the legend")}
       />
       <Pair>
