@@ -6,67 +6,56 @@ require_relative "gems"
 require_relative "shell"
 
 module Setup
-  # Specs in batches, each an rspec of its own with tables and a store of its own, as many at once as there are
-  # processors, those that take longest first. What a batch says comes when it has ended.
+  # Checks that need not wait for one another, as many at once as there are processors, in the order given. What one says
+  # comes when it has ended.
   class SideBySide
-    # How long a batch may take. (They end long before, but on a machine with much other work.)
+    # How long one may take. (They end long before, but on a machine with much other work.)
     MINUTES = 90
 
-    # batches: name → files; environment: what leads to the database, or nothing for specs that need none.
-    def initialize(batches, options: [], environment: {}, lanes: Etc.nprocessors)
+    # name: what is said of it; command: a list; dir: where it runs; environment: what it finds besides the gems.
+    Check =
+      Struct.new(:name, :command, :dir, :environment, keyword_init: true) do
+        def spawn(path) =
+          Process.spawn(Gems::ENVIRONMENT.merge(environment || {}), *command, chdir: dir, out: path, err: path)
+      end
+
+    def initialize(checks, lanes: Etc.nprocessors)
       @waiting = Queue.new
-      batches.each { |batch| @waiting << batch }
+      checks.each { |check| @waiting << check }
       @waiting.close
-      @options, @environment, @lanes = options, environment, lanes
+      @lanes = lanes
       @telling = Mutex.new
     end
 
-    # Returns the worst exit status.
-    def run = Array.new(@lanes) { Thread.new { lane } }.flat_map(&:value).max || 0
+    # Returns the exit status: 1 where one failed, which are named at the end.
+    def run
+      failed = Array.new(@lanes) { Thread.new { lane } }.flat_map(&:value)
+      failed.each { |name| warn "#{name} found something to mend (see above)." }
+      failed.any? ? 1 : 0
+    end
 
     private
 
+    # Names of those that failed.
     def lane
-      statuses = []
-      while (batch = @waiting.pop)
-        statuses << ended(*batch)
+      failed = []
+      while (check = @waiting.pop)
+        failed << check.name unless succeeded?(check)
       end
-      statuses
+      failed
     end
 
-    def ended(name, files)
-      Tempfile.create("specs-#{name}") do |said|
+    def succeeded?(check)
+      Tempfile.create("check") do |said|
         started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-        status = wait_for(spawn(name, files, said.path))
+        status = wait_for(check.spawn(said.path))
         seconds = (Process.clock_gettime(Process::CLOCK_MONOTONIC) - started).round
         @telling.synchronize do
-          Shell.say "· specs of #{name}, #{seconds} s\n#{File.read(said.path)}"
-          warn "The specs of #{name} did not end within #{MINUTES} minutes, so they were ended." unless status
+          Shell.say "· #{check.name}, #{seconds} s\n#{File.read(said.path)}"
+          warn "#{check.name} did not end within #{MINUTES} minutes and was ended." unless status
         end
-        status&.success? ? 0 : 1
+        status&.success?
       end
-    end
-
-    def spawn(name, files, path) =
-      Process.spawn(
-        Gems::ENVIRONMENT.merge(own(name)),
-        "bundle",
-        "exec",
-        "rspec",
-        *files,
-        *@options,
-        chdir: Shell::ROOT,
-        out: path,
-        err: path
-      )
-
-    def own(name)
-      return {} if @environment.empty?
-      key = name.delete("^a-z0-9")
-      @environment.merge(
-        "DATABASE_NAME" => "#{@environment["DATABASE_NAME"]}_#{key}",
-        "STORE" => "#{@environment["STORE"]}-#{key}"
-      )
     end
 
     # Returns the status, or nil where it had to be ended.

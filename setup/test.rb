@@ -27,7 +27,7 @@ module Setup
       front_end.install
       return specs if @part == "core"
       front_end.build
-      (@part ? [] : style).each { |name, succeeded| return failed(name) unless succeeded.call }
+      return 1 unless @part || built_well?
       EmbeddedDatabase.temporary { |environment| specs(environment) }
     rescue Failure => failure
       warn failure.message
@@ -36,45 +36,54 @@ module Setup
 
     private
 
+    # What is made of the sources.
+    def built_well? = FirstScreen.new.check && Generated.new.run(check: true).zero?
+
+    # The longest first.
+    STYLE = {
+      "eslint" => %w[npx eslint src],
+      "tsc" => %w[npx tsc --noEmit],
+      "vitest" => %w[npx vitest run],
+      "prettier" => %w[npx prettier --check --log-level warn src generate],
+      "knip" => %w[npx knip]
+    }.freeze
+    RUBY_STYLE = {
+      "standard" => %w[bundle exec standardrb],
+      "the line limit" => %w[bundle exec rubocop --format quiet]
+    }.freeze
+
     def style
-      {
-        "standard" => -> { check("bundle", "exec", "standardrb") },
-        "line limit" => -> { check("bundle", "exec", "rubocop", "--format", "quiet") },
-        "the first screen" => -> { FirstScreen.new.check },
-        "generated files" => -> { Generated.new.run(check: true).zero? },
-        "tsc" => -> { check("npx", "tsc", "--noEmit", dir: FrontEnd::WEB) },
-        "eslint" => -> { check("npx", "eslint", "src", dir: FrontEnd::WEB) },
-        "knip" => -> { check("npx", "knip", dir: FrontEnd::WEB) },
-        "vitest" => -> { check("npx", "vitest", "run", dir: FrontEnd::WEB) },
-        "prettier" => -> do
-          check("npx", "prettier", "--check", "--log-level", "warn", "src", "generate", dir: FrontEnd::WEB)
-        end
-      }
+      STYLE.map { |name, command| check(name, command, dir: FrontEnd::WEB) } +
+        RUBY_STYLE.map { |name, command| check(name, command) }
     end
 
-    def check(*command, dir: Shell::ROOT)
-      Shell.say "· #{command.join(" ")}"
-      system(Gems::ENVIRONMENT, *command, chdir: dir)
-    end
-
-    def failed(name)
-      warn "#{name} found something to mend (see above)."
-      1
-    end
+    def check(name, command, dir: Shell::ROOT, environment: {}) =
+      SideBySide::Check.new(name: name, command: command, dir: dir, environment: environment)
 
     # All at once as far as there are processors; those of a part that are picked by options one after the other.
     def specs(environment = {})
-      unless @part && picked?
-        batches = SpecBatches.new(*(@part || PARTS)).to_h
-        return SideBySide.new(batches, options: @options, environment: environment).run
-      end
+      return SideBySide.new([*(@part ? [] : style), *batches(environment)]).run unless @part && picked?
       where = files.any? ? [] : ["spec/#{@part}"]
       command = ["bundle", "exec", "rspec", *where, *@options]
       system(Gems::ENVIRONMENT.merge(environment), *command, chdir: Shell::ROOT) ? 0 : 1
     end
 
+    # Each an rspec of its own, with tables and a store of its own.
+    def batches(environment)
+      SpecBatches
+        .new(*(@part || PARTS))
+        .to_h
+        .map do |name, files|
+          key = name.delete("^a-z0-9")
+          own = environment.slice("DATABASE_NAME").transform_values { |database| "#{database}_#{key}" }
+          own.update(environment.slice("STORE").transform_values { |folder| "#{folder}-#{key}" })
+          command = ["bundle", "exec", "rspec", *files, *@options]
+          check("specs of #{name}", command, environment: environment.merge(own))
+        end
+    end
+
     PICKING = %w[-e --example -t --tag -P --pattern].freeze
-    private_constant :PICKING
+    private_constant :PICKING, :STYLE, :RUBY_STYLE
 
     def picked? = files.any? || @options.any? { |option| PICKING.include?(option) }
 

@@ -44,6 +44,64 @@ RSpec.describe TileLoom::Index::Neighbours do
     expect(names([cell(1, 0, 0)], 1)).to eq({})
   end
 
+  # Cells of 100 × 60, 95 and 55 apart, overlap by 5: their match lines lie 47.5 and 27.5 from the middle (by hand).
+  describe TileLoom::Index::MatchLine do
+    def lines(cells, number)
+      one = cells.find { |cell| cell.number == number }
+      described_class
+        .of(one, TileLoom::Index::Neighbours.new(cells).of(one))
+        .to_h do |line|
+          [line.neighbour.name, line.ends.each_slice(2).map { |place| place.map { |at| at.round(6) } }.sort]
+        end
+    end
+
+    it "lies in the middle of what two cells share, from side to side, and not towards corners" do
+      expect(lines(nine, 5)).to eq(
+        {
+          "S2" => [[45.0, -27.5], [145.0, -27.5]],
+          "S4" => [[47.5, -85.0], [47.5, -25.0]],
+          "S6" => [[142.5, -85.0], [142.5, -25.0]],
+          "S8" => [[45.0, -82.5], [145.0, -82.5]]
+        }
+      )
+    end
+
+    it "is the same for both, where one was moved too" do
+      moved = nine.tap { |cells| cells[5] = shifted(cells[5], -20) }
+      expect(lines(moved, 5)["S6"]).to eq([[132.5, -85.0], [132.5, -25.0]])
+      expect(lines(moved, 6)["S5"]).to eq([[132.5, -85.0], [132.5, -25.0]])
+    end
+
+    it "is there where cells touch, and not over a gap" do
+      touching = [cell(1, 0, 0), cell(2, 100, 0)]
+      expect(lines(touching, 1)).to eq({"S2" => [[50.0, -30.0], [50.0, 30.0]]})
+      expect(lines([cell(1, 0, 0), cell(2, 110, 0)], 1)).to eq({})
+    end
+
+    it "is drawn between cells of one row or column, wherever they lie" do
+      placed = ->(number, row, column, x, y) { cell(number, x, y).with(row: row, column: column) }
+      south_east = ->(row, column) { lines([placed[1, 0, 0, 0, 0], placed[2, row, column, 90, -50]], 1).keys }
+      expect([south_east[0, 1], south_east[1, 0], south_east[1, 1], south_east[0, 2], south_east[2, 0]]).to eq(
+        [%w[S2], %w[S2], [], [], []]
+      )
+    end
+
+    # Turned by 30° and 150 apart along their row: square to the row, in the middle between them.
+    it "follows the turn of cells that are turned alike, and the way between those that are not" do
+      turned = nine(turn: 30.0)
+      angle = Math::PI / 6
+      x, y =
+        [142.5, -55.0].then do |u, v|
+          [u * Math.cos(angle) - v * Math.sin(angle), u * Math.sin(angle) + v * Math.cos(angle)]
+        end
+      ends = lines(turned, 5)["S6"]
+      expect(ends.transpose.map { |values| (values.sum / 2).round(6) }).to eq([x.round(6), y.round(6)])
+      expect(Math.atan2(ends[1][0] - ends[0][0], ends[0][1] - ends[1][1])).to be_within(1e-7).of(angle)
+      other = [cell(1, 0, 0), cell(2, 90, 10, turn: 20.0)].then { |cells| lines(cells, 1)["S2"] }
+      expect((other[1][0] - other[0][0]) * 90 + (other[1][1] - other[0][1]) * 10).to be_within(1e-3).of(0)
+    end
+  end
+
   # Property: whoever has another in a direction is the other's in the opposite one.
   it "is mutual for cells anywhere, turned anyhow" do
     random = Random.new(7)

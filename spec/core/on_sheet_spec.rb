@@ -178,6 +178,10 @@ RSpec.describe "What depends on the sheet" do
       box["first", which: "first"],
       box["others", which: "not_first"],
       box["odd", which: "odd"],
+      box["even", which: "even"],
+      box["last", which: "last"],
+      box["before_last", which: "not_last"],
+      box["any", which: "all", sheets: " "],
       box["east", neighbour: "east"],
       box["end", neighbour: "east", without: true],
       box["northern", when: {op: "=", args: [{property: "sheet.feature.parish"}, "North"]}],
@@ -193,6 +197,10 @@ RSpec.describe "What depends on the sheet" do
     expect(standing["Ardroy"]).to include("first", "odd", "northern")
     expect(standing["Balmore"]).to include("named", "others", "northern")
     expect(standing["Cairnie"]).to include("named", "others", "odd", "end")
+    expect(standing.transform_values { |ids| ids & %w[even last before_last any] }).to eq(
+      {"Ardroy" => %w[before_last any], "Balmore" => %w[even before_last any], "Cairnie" => %w[last any]}
+    )
+    expect(standing.transform_values { |ids| ids & %w[east end] }.values.map(&:length)).to eq([1, 1, 1])
     expect(standing.values.flatten.tally).to include("named" => 2, "first" => 1, "others" => 2, "northern" => 2)
     expect(standing.values.flatten).not_to include("gone")
     expect(sheet(made, "Ardroy").left_out).to include(

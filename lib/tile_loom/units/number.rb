@@ -39,7 +39,7 @@ module TileLoom
       # "1:2,500"; a denominator that is not whole keeps up to three decimals.
       def ratio(scale, separator: ",")
         exact = scale.is_a?(Float) ? scale.round(3).to_s.to_r : scale.to_r
-        "1:#{grouped(exact, separator: separator, decimals: exact.zero? ? 0 : (places(exact, most: 3) || 3))}"
+        "1:#{grouped(exact, separator: separator, decimals: places(exact, most: 3) || 3)}"
       end
 
       # Groups of three, from five digits on or always: 12,500.

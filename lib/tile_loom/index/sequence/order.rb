@@ -37,8 +37,7 @@ module TileLoom
       def numbered(cells, values: {}) = self.class.counted(sorted(cells, values))
 
       # The cells with numbers from 1 in the order of the list.
-      def self.counted(list) =
-        list.each_with_index.map { |cell, index| (cell.number == index + 1) ? cell : cell.with(number: index + 1) }
+      def self.counted(list) = list.each_with_index.map { |cell, index| cell.with(number: index + 1) }
 
       private
 
@@ -88,7 +87,8 @@ module TileLoom
           end
       end
 
-      # Round the middle of all cells by bearing, from the start; on one bearing the nearer first.
+      # Round the middle of all cells by bearing, from the start; on one bearing the nearer first. What lies in the middle
+      # has no bearing and comes before all.
       def round(cells, sense)
         return cells if cells.empty?
         x, y =
@@ -98,8 +98,9 @@ module TileLoom
         start = start_deg
         cells.sort_by do |cell|
           dx, dy = cell.ground.centre_x - x, cell.ground.centre_y - y
-          bearing = Math.atan2(dx, dy) * 180 / Math::PI
-          [(sense * (bearing - start)).round(9) % 360, Math.hypot(dx, dy).round(6), cell.number]
+          distance = Math.hypot(dx, dy).round(6)
+          bearing = distance.zero? ? start : Math.atan2(dx, dy) * 180 / Math::PI
+          [(sense * (bearing - start)).round(9) % 360, distance, cell.number]
         end
       end
     end

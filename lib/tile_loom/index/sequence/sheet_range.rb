@@ -31,7 +31,7 @@ module TileLoom
       def pick(cells)
         return cells if all?
         wanted = parts.reject { |part| called(part, cells).any? }
-        numbers = wanted.flat_map { |part| span(part, cells) }.uniq
+        numbers = wanted.flat_map { |part| span(part, cells) }
         if numbers.empty? && others(cells).empty?
           raise Refusal.new("output.range_names_none", text: @text, at: "/sheets")
         end
@@ -40,7 +40,6 @@ module TileLoom
 
       # For what each part that is a number was taken, in sentences.
       def readings(cells)
-        return [] if all?
         parts
           .flat_map { |part| meant(part, cells).any? ? [part] : part.split("-", 2).map(&:strip) }
           .uniq
@@ -51,7 +50,7 @@ module TileLoom
 
       def reading(name, cells)
         found = meant(name, cells)
-        return nil unless name.match?(/\A#?\d+\z/) && found.values.uniq.length == 1
+        return nil unless name.match?(/\A#?\d+\z/) && found.length == 1
         cell = cells.find { |known| known.number == found.values.first }
         return nil if cell.name == cell.number.to_s
         if found.key?(:name)
@@ -129,15 +128,8 @@ module TileLoom
       def reread(part, name, text)
         parts
           .map do |known|
-            if known == part
-              if known == name
-                text
-              else
-                known.split("-", 2).map { |side| (side.strip == name) ? text : side.strip }.join("-")
-              end
-            else
-              known
-            end
+            next known unless known == part
+            known.split("-", 2).map { |side| (side.strip == name) ? text : side.strip }.join("-")
           end
           .join(", ")
       end
