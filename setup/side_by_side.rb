@@ -6,8 +6,8 @@ require_relative "gems"
 require_relative "shell"
 
 module Setup
-  # Checks that need not wait for one another, as many at once as there are processors, in the order given. What one says
-  # comes when it has ended.
+  # Checks that need not wait for one another, as many at once as there are processors, in the order given. What one
+  # says comes when it has ended.
   class SideBySide
     # How long one may take. (They end long before, but on a machine with much other work.)
     MINUTES = 90

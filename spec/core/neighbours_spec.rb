@@ -126,6 +126,22 @@ RSpec.describe TileLoom::Index::Neighbours do
     end
   end
 
+  # As sheets by feature may lie: none misses those that are nearest.
+  it "looks at the nearest where cells lie over one another by the hundred" do
+    random = Random.new(3)
+    cells = (1..90).map { |number| cell(number, 1000 + random.rand * 40, 5000 + random.rand * 20) }
+    pairs = described_class.new(cells).pairs.map { |pair| pair.map(&:number).sort }
+    expect(pairs.length).to be < 90 * 89 / 2
+    cells.each do |one|
+      others = cells - [one]
+      nearest =
+        others.min_by(40) do |other|
+          Math.hypot(other.ground.centre_x - one.ground.centre_x, other.ground.centre_y - one.ground.centre_y)
+        end
+      expect(nearest.map { |other| [one.number, other.number].sort } - pairs).to eq([])
+    end
+  end
+
   # By GEOS, which knows nothing of axes that part rectangles.
   def grown(cell)
     size = 1 + described_class::GAP

@@ -206,6 +206,51 @@ RSpec.describe TileLoom::Bar do
     expect(ups.uniq.length).to eq(3)
   end
 
+  # Worked by hand: round lengths are 1, 2, 5 times a power of ten, parted into round ones.
+  describe TileLoom::Bar::Ruling do
+    def style(**settings) = TileLoom::Bar::Style.new(settings.transform_keys(&:to_s))
+
+    def fitting(metres, units = "metric", free: false, **settings) =
+      described_class.fitting(metres, TileLoom::Bar::Unit.family(units), style(**settings), free: free)
+
+    def first(...) = fitting(...).first.then { |ruling| [ruling.division, ruling.count, ruling.unit.code] }
+
+    it "is the longest round length, in divisions that are round" do
+      expect([999, 250, 100, 99.99].map { |metres| first(metres) }).to eq(
+        [[100, 5, "m"], [50, 4, "m"], [20, 5, "m"], [10, 5, "m"]]
+      )
+      expect([1000, 2400].map { |metres| first(metres) }).to eq([[Rational(1, 5), 5, "km"], [Rational(1, 2), 4, "km"]])
+      expect([first(1609, "imperial"), first(1610, "imperial"), first(700, "km")]).to eq(
+        [[1000, 5, "ft"], [Rational(1, 5), 5, "mi"], [Rational(1, 10), 5, "km"]]
+      )
+    end
+
+    it "leaves room for a division left of nought" do
+      expect([first(1249, extension: 5), first(1250, extension: 5)]).to eq([[100, 5, "m"], [Rational(1, 5), 5, "km"]])
+      expect([first(399, divisions: 3, extension: 2), first(400, divisions: 3, extension: 2)]).to eq(
+        [[50, 3, "m"], [100, 3, "m"]]
+      )
+      expect(first(320, divisions: 3)).to eq([100, 3, "m"])
+    end
+
+    it "becomes shorter by round lengths, as often as it may" do
+      totals = fitting(1234).map { |ruling| ruling.total.to_f }.to_a
+      expect(totals.first(4)).to eq([1, 0.5, 0.2, 0.1])
+      expect(totals.length).to eq(13)
+      expect(fitting(320, divisions: 3).map(&:division).first(3)).to eq([100, 50, 20])
+    end
+
+    it "is as a style fixes it, unless it is to be free of that" do
+      fixed = {division_length: "30 m", extension: 3}
+      expect([first(1, **fixed), first(1, **fixed, divisions: 2)]).to eq([[30, 4, "m"], [30, 2, "m"]])
+      expect(first(999, free: true, **fixed, divisions: 2)).to eq([100, 5, "m"])
+      ruling = fitting(1, **fixed, divisions: 2).first
+      expect([ruling.values, ruling.total, ruling.whole, ruling.metres, ruling.metres(30)]).to eq(
+        [[-30, -20, -10, 0, 30, 60], 60, 90, 90.0, 30.0]
+      )
+    end
+  end
+
   # Worked by hand: 1:10,000 makes a centimetre 100 m; 1:24,000 an inch 2,000 feet; 1:63,360 an inch a mile.
   it "says the scale in a sentence, with about where it rounds" do
     verbal = described_class::VerbalScale

@@ -1,20 +1,12 @@
 // @vitest-environment jsdom
-import { cleanup, render, screen } from "@testing-library/react";
+import { render, screen } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
-import { afterEach, expect, test, vi } from "vitest";
+import { expect, test } from "vitest";
+import { saving, typed } from "./testing";
 import { NumberOf } from "./NumberOf";
 
-afterEach(cleanup);
-
-const save = () => vi.fn<(patch: object) => Promise<void>>(() => Promise.resolve());
-const typed = async (label: string, text: string) => {
-  const field = screen.getByLabelText(label);
-  await userEvent.clear(field);
-  await userEvent.type(field, `${text}{Enter}`);
-};
-
 test("a number within the schema's limits goes on as what is another", async () => {
-  const onSave = save();
+  const onSave = saving<object>();
   render(
     <NumberOf part="table_element" of="padding_mm" label="Padding, mm" given={{ padding_mm: 1 }} onSave={onSave} />,
   );
@@ -23,7 +15,7 @@ test("a number within the schema's limits goes on as what is another", async () 
 });
 
 test("one beyond them is refused with them and the unit, and nothing goes on", async () => {
-  const onSave = save();
+  const onSave = saving<object>();
   render(
     <NumberOf part="table_element" of="padding_mm" label="Padding, mm" given={{ padding_mm: 1 }} onSave={onSave} />,
   );
@@ -35,14 +27,14 @@ test("one beyond them is refused with them and the unit, and nothing goes on", a
 });
 
 test("a part of a number is refused where whole ones are counted", async () => {
-  const onSave = save();
+  const onSave = saving<object>();
   render(<NumberOf part="index_pages" of="across" label="Parts across" given={{ across: 1 }} onSave={onSave} />);
   await typed("Parts across", "2.5");
   expect(screen.getByRole("alert").textContent).toBe("Enter a whole number from 1 to 12.");
 });
 
 test("a number that may be left out is left out by an empty field", async () => {
-  const onSave = save();
+  const onSave = saving<object>();
   render(
     <NumberOf
       part="legend_element"
@@ -59,7 +51,7 @@ test("a number that may be left out is left out by an empty field", async () => 
 });
 
 test("Escape leaves what was there", async () => {
-  const onSave = save();
+  const onSave = saving<object>();
   render(
     <NumberOf part="table_element" of="padding_mm" label="Padding, mm" given={{ padding_mm: 1 }} onSave={onSave} />,
   );

@@ -87,8 +87,8 @@ module TileLoom
           end
       end
 
-      # Round the middle of all cells by bearing, from the start; on one bearing the nearer first. What lies in the middle
-      # has no bearing and comes before all.
+      # Round the middle of all cells by bearing, from the start; on one bearing the nearer first. What lies in the
+      # middle has no bearing and comes before all.
       def round(cells, sense)
         return cells if cells.empty?
         x, y =
