@@ -209,8 +209,8 @@ book = {
           "colour" => "#5f7440",
           "areas" => {
             "course" => "axis",
-            "spread" => true,
-            "most_spread" => 1,
+            "letterspaced" => true,
+            "maximum_spacing" => 1,
             "outside" => false
           },
           "priority" => 70,

@@ -262,15 +262,16 @@ RSpec.describe TileLoom::View::Labels::Placing do
       expect(y).to be_between(-50, -20)
     end
 
-    it "lie along the long axis, spread over it, and bend with the middle" do
+    it "lie along the long axis, letterspaced over it, and bend with the middle" do
       tilted = ->(degrees) do
         map = TileLoom::Geometry::Affine.turn(degrees, 0, 0)
         map.map([-60, -8, 60, -8, 60, 8, -60, 8])
       end
       straight = texts(result([area(tilted[30])], {areas: {course: "axis"}})).first
       expect(straight.rotation_deg).to be_within(0.01).of(-30)
-      spread = texts(result([area(tilted[0])], {areas: {course: "axis", spread: true, most_spread: 20}})).first
-      width = spread.face.width_mm("Moss", 7, tracking_pt: spread.tracking_pt) - spread.tracking_pt * 25.4 / 72
+      spaced =
+        texts(result([area(tilted[0])], {areas: {course: "axis", letterspaced: true, maximum_spacing: 20}})).first
+      width = spaced.face.width_mm("Moss", 7, tracking_pt: spaced.tracking_pt) - spaced.tracking_pt * 25.4 / 72
       expect(width).to be_within(1).of(120 * 0.66)
       outer, inner = circle(60, from: 0.4, to: 2.7), circle(44, from: 2.7, to: 0.4)
       bent = texts(result([area(outer + inner, "Skarrow")], {areas: {course: "curved"}, size_pt: 10})).first

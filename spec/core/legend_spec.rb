@@ -426,26 +426,26 @@ RSpec.describe TileLoom::Furniture::Elements::Legend do
       expect([box.width, box.height]).to match([be_within(0.01).of(9), be_within(0.01).of(9)])
     end
 
-    it "draws areas and lines by the patch that is chosen" do
+    it "draws areas and lines by the sample that is chosen" do
       shapes =
-        %w[rectangle lake straight zigzag curve].to_h do |patch|
-          shape = %w[rectangle lake].include?(patch) ? "area" : "line"
+        %w[rectangle irregular_area straight bent winding].to_h do |sample|
+          shape = %w[rectangle irregular_area].include?(sample) ? "area" : "line"
           symbol =
             (shape == "area") ? {"fill" => {"colour" => "#0000ff"}} : {"strokes" => [{"width_mm" => 0.2}]}
           composed =
             sheet(
               {
                 content: "hand",
-                rows: [{"kind" => "own", "title" => "x", "shape" => shape, "symbol" => symbol, "patch" => patch}]
+                rows: [{"kind" => "own", "title" => "x", "shape" => shape, "symbol" => symbol, "sample" => sample}]
               }
             )
           nodes = legend_of(composed).nodes(composed, legend_of(composed).box(composed.page))
-          [patch, nodes.grep(TileLoom::Scene::Path).first.runs.first]
+          [sample, nodes.grep(TileLoom::Scene::Path).first.runs.first]
         end
       expect(shapes.transform_values { |run| run.length / 2 }).to include(
         "rectangle" => 4,
         "straight" => 2,
-        "zigzag" => 4
+        "bent" => 4
       )
       # All of them fill 8 × 3 mm but the straight one.
       shapes
@@ -495,14 +495,14 @@ RSpec.describe TileLoom::Furniture::Elements::Legend do
         legend_of(composed).nodes(composed, legend_of(composed).box(composed.page))
       end
       nodes = drawn.call(steps)
-      patches = nodes.grep(TileLoom::Scene::Path).map { |path| TileLoom::Geometry::Box.around(path.runs.flatten) }
+      samples = nodes.grep(TileLoom::Scene::Path).map { |path| TileLoom::Geometry::Box.around(path.runs.flatten) }
       # The highest on top; each begins where the one above it ends.
-      expect(patches.each_cons(2).map { |above, below| below.min_y - above.max_y }).to all(be_within(1e-9).of(0))
+      expect(samples.each_cons(2).map { |above, below| below.min_y - above.max_y }).to all(be_within(1e-9).of(0))
       texts = nodes.grep(TileLoom::Scene::Text)
       expect(texts.map(&:string)).to match_array(["30 m", "20 m", "12 m", "0 m"])
       at = texts.to_h { |text| [text.string, text.y - text.face.cap_height_mm(text.size_pt) / 2] }
-      expect(at["20 m"]).to be_within(0.25).of(patches[0].max_y)
-      expect(at["12 m"]).to be_within(0.25).of(patches[1].max_y)
+      expect(at["20 m"]).to be_within(0.25).of(samples[0].max_y)
+      expect(at["12 m"]).to be_within(0.25).of(samples[1].max_y)
       ranges = drawn.call(steps.merge("labels" => "ranges")).grep(TileLoom::Scene::Text).map(&:string)
       expect(ranges).to eq(["20–30 m", "12–20 m", "0–12 m"])
     end

@@ -26,8 +26,8 @@ module TileLoom
           "lineEnds" => Furniture::LineEnds.all.values,
           "legendRows" => MapLegend::Rows.all.values,
           "extents" => Frames::Extents.all.values,
-          "areaPatches" => MapLegend::Patches.all.values.select { |kind| kind.shape == :area },
-          "linePatches" => MapLegend::Patches.all.values.select { |kind| kind.shape == :line }
+          "areaSamples" => MapLegend::Samples.all.values.select { |kind| kind.shape == :area },
+          "lineSamples" => MapLegend::Samples.all.values.select { |kind| kind.shape == :line }
         }.transform_values { |kinds| kinds.map { |kind| {"key" => kind.key, "title" => kind.title} } }
           .merge(
             units,

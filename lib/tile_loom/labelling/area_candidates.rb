@@ -11,7 +11,7 @@ module TileLoom
       NARROW, OFF_MIDDLE, OVER, OVER_WIDTH, OUTSIDE = 20, 16, 34, 60, 44
       # To be straight where it could be curved.
       STRAIGHT = 30
-      # A label that is spread takes so much of the area's length.
+      # A letterspaced label takes so much of the area's length.
       SPREAD_SHARE = 0.66
       # Clear of the area's edge, in mm.
       CLEAR_MM = 0.4
@@ -69,7 +69,7 @@ module TileLoom
         back = Geometry::Affine.turn(degrees, 0, 0)
         rows(rings).map do |cost, middle, y, width|
           DeferredCandidate.new(cost) do
-            tracking = @spec.spread? ? spread_pt(width) : 0.0
+            tracking = @spec.letterspaced? ? spacing_pt(width) : 0.0
             left = middle - LevelSetting.widened(@text, tracking) / 2
             baseline = y + (@text.cap - @text.depth) / 2
             left, baseline = back.point(left, baseline) unless angle.zero?
@@ -150,10 +150,10 @@ module TileLoom
       end
 
       # Points between letters so that the label spans a length.
-      def spread_pt(length)
+      def spacing_pt(length)
         gaps = @text.lines.first.string.length - 1
         return 0.0 unless gaps.positive? && @text.one?
-        most = @spec.most_spread * @text.rule.size_pt
+        most = @spec.maximum_spacing * @text.rule.size_pt
         ((length * SPREAD_SHARE - @text.width) / gaps / Type::Face::MM_PER_PT).clamp(0.0, most)
       end
 
@@ -166,7 +166,7 @@ module TileLoom
         course = middle_course(rings, Geometry::Affine.turn(degrees + 90, 0, 0)) or return []
         foot, = course.beside(-@text.cap / 2, 0.0, course.length)
         return [] unless foot
-        spacing = @spec.spread? ? spread_pt(foot.length) * Type::Face::MM_PER_PT : 0.0
+        spacing = @spec.letterspaced? ? spacing_pt(foot.length) * Type::Face::MM_PER_PT : 0.0
         length = CurvedSetting.length(@text, spacing)
         room = foot.length - length
         return [] if room.negative?

@@ -2,7 +2,7 @@
 
 module TileLoom
   module MapLegend
-    # How a legend's rows are set at one size: its typefaces, patches and gaps, all of them that many times as large
+    # How a legend's rows are set at one size: its typefaces, samples and gaps, all of them that many times as large
     # (factor); symbols alone keep their size, as the map has them.
     class Manner
       # Room above and below a symbol that is taller than its row, in mm.
@@ -28,9 +28,9 @@ module TileLoom
 
       def pitch_mm = @design.pitch_mm * factor
 
-      def patch_width_mm = @design.patch_width_mm * factor
+      def sample_width_mm = @design.sample_width_mm * factor
 
-      def patch_height_mm = @design.patch_height_mm * factor
+      def sample_height_mm = @design.sample_height_mm * factor
 
       def label_gap_mm = @design.label_gap_mm * factor
 
@@ -38,7 +38,7 @@ module TileLoom
 
       # Where the texts begin, from a column's left.
       def text_start_mm =
-        @text_start_mm ||= [patch_width_mm, *@symbols.map { |symbol| width_of(symbol) }].max + label_gap_mm
+        @text_start_mm ||= [sample_width_mm, *@symbols.map { |symbol| width_of(symbol) }].max + label_gap_mm
 
       # A row: a symbol in its room, or none, and a text beside it. symbol_mm: its height. The block draws the symbol
       # within a Geometry::Box.
@@ -50,7 +50,7 @@ module TileLoom
           height_mm: height,
           natural_mm: text_start_mm + widest(lines),
           drawn: ->(x, y) do
-            box = Geometry::Box.at(x + (text_start_mm - label_gap_mm - patch_width_mm) / 2, y, patch_width_mm, height)
+            box = Geometry::Box.at(x + (text_start_mm - label_gap_mm - sample_width_mm) / 2, y, sample_width_mm, height)
             [*symbol&.call(box), *set.set(Geometry::Box.new(x + text_start_mm, y, x + width, y + height))]
           end
         )
@@ -72,14 +72,14 @@ module TileLoom
 
       def widest(lines) = lines.map(&:width_mm).max.to_f
 
-      # Nodes of a symbol for a shape in a room, with a Patch of its own or the legend's.
-      def symbol(symbol, shape, room, patch: nil)
+      # Nodes of a symbol for a shape in a room, with a Sample of its own or the legend's.
+      def symbol(symbol, shape, room, sample: nil)
         return symbol.nodes(points: room.centre) if shape == :point
-        kind = Patches.of(patch || ((shape == :area) ? @design.area_patch : @design.line_patch))
-        kind = Patches.of((shape == :area) ? "rectangle" : "straight") unless kind.shape == shape
+        kind = Samples.of(sample || ((shape == :area) ? @design.area_sample : @design.line_sample))
+        kind = Samples.of((shape == :area) ? "rectangle" : "straight") unless kind.shape == shape
         _, y = room.centre
-        half = patch_height_mm / 2
-        runs = kind.new(own_patch).runs(Geometry::Box.new(room.min_x, y - half, room.max_x, y + half))
+        half = sample_height_mm / 2
+        runs = kind.new(own_sample).runs(Geometry::Box.new(room.min_x, y - half, room.max_x, y + half))
         (shape == :area) ? symbol.nodes(rings: runs) : symbol.nodes(lines: runs)
       end
 
@@ -87,10 +87,10 @@ module TileLoom
       def height_of(symbol, shape)
         return symbol.marker&.size_mm.to_f if shape == :point
         wide = symbol.strokes.map(&:width_mm).max.to_f
-        (shape == :area || @design.line_patch != "straight") ? patch_height_mm + wide : wide
+        (shape == :area || @design.line_sample != "straight") ? sample_height_mm + wide : wide
       end
 
-      def width_of((symbol, shape)) = (shape == :point) ? symbol.marker&.size_mm.to_f : patch_width_mm
+      def width_of((symbol, shape)) = (shape == :point) ? symbol.marker&.size_mm.to_f : sample_width_mm
 
       # Room of a face's text.
       def setting(face, size_pt, anchor: "top") =
@@ -98,10 +98,10 @@ module TileLoom
 
       private
 
-      # The Artwork::Drawing of patches of the book's own, or nil.
-      def own_patch =
-        @design.patch_drawing &&
-          sheet.book.markers.drawing(@design.patch_drawing, path: "#{@design.path}/patch_drawing")
+      # The Artwork::Drawing of samples of the book's own, or nil.
+      def own_sample =
+        @design.sample_drawing &&
+          sheet.book.markers.drawing(@design.sample_drawing, path: "#{@design.path}/sample_drawing")
     end
   end
 end

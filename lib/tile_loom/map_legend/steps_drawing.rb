@@ -68,9 +68,9 @@ module TileLoom
       end
 
       def steps(x, y)
-        left = x + (@manner.text_start_mm - @manner.label_gap_mm - @manner.patch_width_mm) / 2
+        left = x + (@manner.text_start_mm - @manner.label_gap_mm - @manner.sample_width_mm) / 2
         @entries.each_with_index.flat_map do |entry, index|
-          step = Geometry::Box.at(left, y + tops[index], @manner.patch_width_mm, step_mm)
+          step = Geometry::Box.at(left, y + tops[index], @manner.sample_width_mm, step_mm)
           if entry.shape == :area
             entry.symbol.nodes(rings: [step.corners])
           else

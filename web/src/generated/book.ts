@@ -490,11 +490,11 @@ export interface LabelAreaPlaces {
   /**
    * Are its letters spaced so that the label spans the area?
    */
-  spread?: boolean;
+  letterspaced?: boolean;
   /**
    * At most so many times the type's size between letters.
    */
-  most_spread?: number;
+  maximum_spacing?: number;
   /**
    * Beside an area that is too small for it, with a leader line?
    */
@@ -2164,15 +2164,15 @@ export interface LegendElement {
   note_face?: Id;
   note_pt?: SizePt;
   minimum_pt?: SizePt;
-  patch_width_mm?: number;
-  patch_height_mm?: number;
+  sample_width_mm?: number;
+  sample_height_mm?: number;
   /**
-   * Between a patch and the words beside it.
+   * Between a sample and the words beside it.
    */
   label_gap_mm?: number;
-  area_patch?: "rectangle" | "lake" | "own";
-  line_patch?: "straight" | "zigzag" | "curve";
-  patch_drawing?: Id;
+  area_sample?: "rectangle" | "irregular_area" | "own";
+  line_sample?: "straight" | "bent" | "winding";
+  sample_drawing?: Id;
   columns?: number;
   /**
    * Up to how many columns it may have where its rows do not fit.
@@ -2209,7 +2209,7 @@ export interface EntryLegendRow {
   /**
    * In place of the legend's own for its shape.
    */
-  patch?: "rectangle" | "lake" | "own" | "straight" | "zigzag" | "curve";
+  sample?: "rectangle" | "irregular_area" | "own" | "straight" | "bent" | "winding";
   bar?: LegendBar;
 }
 /**
@@ -2267,7 +2267,7 @@ export interface OwnLegendRow {
   /**
    * In place of the legend's own for its shape.
    */
-  patch?: "rectangle" | "lake" | "own" | "straight" | "zigzag" | "curve";
+  sample?: "rectangle" | "irregular_area" | "own" | "straight" | "bent" | "winding";
 }
 /**
  * This interface was referenced by `BookDocument`'s JSON-Schema

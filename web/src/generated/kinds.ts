@@ -108,15 +108,15 @@ export const extents = [
   ["features", "Features"],
   ["detail", "A detail of another frame"],
 ] as const;
-export const areaPatches = [
+export const areaSamples = [
   ["rectangle", "Rectangle"],
-  ["lake", "Outline of a lake"],
+  ["irregular_area", "Irregular area"],
   ["own", "Own shape"],
 ] as const;
-export const linePatches = [
+export const lineSamples = [
   ["straight", "Straight"],
-  ["zigzag", "Zigzag"],
-  ["curve", "Curve"],
+  ["bent", "Bent"],
+  ["winding", "Winding"],
 ] as const;
 export const lengthUnits = [
   ["mm", "millimetre"],

@@ -13,12 +13,12 @@ type Put = (label: string, layer: Layer) => Promise<unknown>;
 
 const HOW = [
   ["one", "one symbol for all"],
+  ["conditions", "by conditions"],
   ["values", "a symbol for each value"],
   ["classes", "by classes of a number"],
-  ["conditions", "by conditions"],
 ] as const;
 
-/** Makes the rules of a layer: one symbol, one for each value, by classes, by conditions of one's own. */
+/** Makes the rules of a layer: one symbol, by conditions of one's own, one for each value, by classes. */
 export function RuleMaker({ layer, attributes, put }: { layer: Layer; attributes: Attribute[]; put: Put }) {
   const book = useBook();
   const first = (layer.rules ?? [])[0]!.symbol;

@@ -30,13 +30,19 @@ export function AreaPlaceFields({
       />
       <Flag
         label="letters spaced so that it spans the area"
-        value={shown.spread}
-        onSave={(spread) => keep({ spread: spread || undefined })}
+        value={shown.letterspaced}
+        onSave={(letterspaced) => keep({ letterspaced: letterspaced || undefined })}
       />
       <Flag label="beside an area that is too small" value={shown.outside} onSave={(outside) => keep({ outside })} />
       <Pair>
-        {shown.spread && (
-          <NumberOf label="Most spacing, sizes" part="label_area_places" of="most_spread" given={shown} onSave={keep} />
+        {shown.letterspaced && (
+          <NumberOf
+            label="Most spacing, sizes"
+            part="label_area_places"
+            of="maximum_spacing"
+            given={shown}
+            onSave={keep}
+          />
         )}
         {shown.outside && (
           <NumberOf label="Longest leader, mm" part="label_area_places" of="leader_mm" given={shown} onSave={keep} />

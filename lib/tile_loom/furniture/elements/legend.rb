@@ -45,12 +45,12 @@ module TileLoom
         part :note_face, Values::Types::FACE, default: "sans-italic"
         part :note_pt, Values::Types::SIZE_PT, about: "That of the rows where it is not given."
         part :minimum_pt, Values::Types::SIZE_PT, about: "Down to which size it may shrink to fit its box."
-        part :patch_width_mm, number(above: 0, most: 100), default: 8
-        part :patch_height_mm, number(above: 0, most: 100), default: 3
-        part :label_gap_mm, number(0..100), default: 2.5, about: "Between a patch and the words beside it."
-        part :area_patch, choice { MapLegend::Patches.keys_for(:area) }, default: "rectangle"
-        part :line_patch, choice { MapLegend::Patches.keys_for(:line) }, default: "straight"
-        part :patch_drawing, Values::Types::ID, about: "One of the book's own markers, for patches of one's own shape."
+        part :sample_width_mm, number(above: 0, most: 100), default: 8
+        part :sample_height_mm, number(above: 0, most: 100), default: 3
+        part :label_gap_mm, number(0..100), default: 2.5, about: "Between a sample and the words beside it."
+        part :area_sample, choice { MapLegend::Samples.keys_for(:area) }, default: "rectangle"
+        part :line_sample, choice { MapLegend::Samples.keys_for(:line) }, default: "straight"
+        part :sample_drawing, Values::Types::ID, about: "One of the book's own markers, for samples of one's own shape."
         part :columns, whole(1..12), default: 1
         part :most_columns, whole(1..12), about: "Up to how many columns it may have where its rows do not fit."
         part :column_gap_mm, number(0..200), default: 4
@@ -122,8 +122,8 @@ module TileLoom
 
         def check_drawings
           rows.each(&:check_drawings)
-          return unless patch_drawing
-          (assets || Symbology::Assets.shipped).markers.drawing(patch_drawing, path: "#{path}/patch_drawing")
+          return unless sample_drawing
+          (assets || Symbology::Assets.shipped).markers.drawing(sample_drawing, path: "#{path}/sample_drawing")
         end
 
         # What lies behind its rows.

@@ -12,7 +12,7 @@ module TileLoom
           about: "What of the map it stands for: the layer's id and the rule's, with a slash between them."
         part :title, text(most: 500), about: "In place of what the map calls it, in this legend alone."
         part :hidden, flag, default: false, about: "Not listed; the map draws it all the same."
-        part :patch, choice { Patches.keys }, about: "In place of the legend's own for its shape."
+        part :sample, choice { Samples.keys }, about: "In place of the legend's own for its shape."
         part :bar, Bar.type, about: "How a ramp of colours stands in the legend, where it is drawn out."
 
         # Of an entry of the map as it is.
@@ -28,9 +28,9 @@ module TileLoom
         def block(placed, manner, width)
           first = placed.entries.first
           return bar_block(first, manner, width) if first.bar && bar
-          symbol_mm = first.bar ? manner.patch_height_mm : manner.height_of(first.symbol, first.shape)
+          symbol_mm = first.bar ? manner.sample_height_mm : manner.height_of(first.symbol, first.shape)
           manner.row(name(placed.entries), width, symbol_mm: symbol_mm) do |room|
-            first.bar ? strip(first.bar, room, manner) : manner.symbol(first.symbol, first.shape, room, patch: patch)
+            first.bar ? strip(first.bar, room, manner) : manner.symbol(first.symbol, first.shape, room, sample: sample)
           end
         end
 
@@ -41,7 +41,7 @@ module TileLoom
 
         def strip(colours, room, manner)
           y = room.centre[1]
-          half = manner.patch_height_mm / 2
+          half = manner.sample_height_mm / 2
           BarDrawing.strips(colours, Geometry::Box.new(room.min_x, y - half, room.max_x, y + half))
         end
       end

@@ -12,7 +12,7 @@ module TileLoom
           default: "area",
           about: "Of what the symbol is drawn."
         part :symbol, Symbology::MapSymbol.type, about: "Without one its words stand beside an empty place."
-        part :patch, choice { Patches.keys }, about: "In place of the legend's own for its shape."
+        part :sample, choice { Samples.keys }, about: "In place of the legend's own for its shape."
 
         def name(_entries) = title
 
@@ -21,7 +21,7 @@ module TileLoom
         def block(_placed, manner, width)
           tall = symbol ? manner.height_of(symbol, shape.to_sym) : 0.0
           manner.row(title, width, symbol_mm: tall) do |room|
-            symbol ? manner.symbol(symbol, shape.to_sym, room, patch: patch) : []
+            symbol ? manner.symbol(symbol, shape.to_sym, room, sample: sample) : []
           end
         end
       end

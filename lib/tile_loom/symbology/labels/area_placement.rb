@@ -14,8 +14,11 @@ module TileLoom
           ),
           default: "level",
           about: "Level at the widest place, straight along the long axis, or curved along the middle."
-        part :spread, flag, default: false, about: "Are its letters spaced so that the label spans the area?"
-        part :most_spread, number(0..20), default: 3, about: "At most so many times the type's size between letters."
+        part :letterspaced, flag, default: false, about: "Are its letters spaced so that the label spans the area?"
+        part :maximum_spacing,
+          number(0..20),
+          default: 3,
+          about: "At most so many times the type's size between letters."
         part :outside, flag, default: true, about: "Beside an area that is too small for it, with a leader line?"
         part :leader_mm, number(1..100), default: 9, about: "So far from it at the most."
 

@@ -129,7 +129,7 @@ function PickedLabel({ labels, label }: { labels: Labels; label: PlacedLabel }) 
   const own = labels.own(label);
   const edit = (patch: Partial<LabelByHand>, words: string) => labels.edit(label, patch, words);
   const { placed } = labels;
-  const pinned = !!(own?.offset_mm ?? own?.at);
+  const fixed = !!(own?.offset_mm ?? own?.at);
   return (
     <Box sx={{ display: "grid", gap: 1, mt: 0.5, pl: 1, borderLeft: 2, borderColor: "thread.main" }}>
       <Box sx={{ fontSize: 14 }}>
@@ -153,7 +153,7 @@ function PickedLabel({ labels, label }: { labels: Labels; label: PlacedLabel }) 
           edit(
             {
               rotation_deg: rotation_deg === 0 ? undefined : rotation_deg,
-              ...(!pinned && placed(label, label.middle)),
+              ...(!fixed && placed(label, label.middle)),
             },
             "Turn the label",
           )
@@ -173,7 +173,11 @@ function PickedLabel({ labels, label }: { labels: Labels; label: PlacedLabel }) 
         }
       />
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.5 }}>
-        {!pinned && <Button onClick={() => void edit(placed(label, label.middle), "Pin the label")}>Pin here</Button>}
+        {!fixed && (
+          <Button onClick={() => void edit(placed(label, label.middle), "Fix the position of the label")}>
+            Fix position
+          </Button>
+        )}
         <Button onClick={() => void edit({ hidden: true }, "Hide the label")}>Hide</Button>
         {own && <Button onClick={() => void labels.reset([own], `Reset the label ${label.text}`)}>Reset</Button>}
       </Box>

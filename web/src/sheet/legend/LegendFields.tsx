@@ -8,7 +8,7 @@ import { Field } from "../../fields/Field";
 import { Pair } from "../../fields/Pair";
 import { Heading } from "../../frame/Card";
 import { Fold } from "../../frame/Fold";
-import { areaPatches, linePatches } from "../../generated/kinds";
+import { areaSamples, lineSamples } from "../../generated/kinds";
 import { ContinuesChoice } from "../ContinuesChoice";
 import { FaceChoice } from "../../fields/FaceChoice";
 import { PanelFields } from "../PanelFields";
@@ -151,21 +151,27 @@ export function LegendFields({
           onChoose={(corner) => onSave({ grows_from: corner === "" ? undefined : corner })}
         />
       </Box>
-      <Fold title="Patches">
+      <Fold title="Samples">
         <Pair>
-          <NumberOf label="Patch width, mm" part="legend_element" of="patch_width_mm" given={shown} onSave={onSave} />
-          <NumberOf label="Patch height, mm" part="legend_element" of="patch_height_mm" given={shown} onSave={onSave} />
+          <NumberOf label="Sample width, mm" part="legend_element" of="sample_width_mm" given={shown} onSave={onSave} />
+          <NumberOf
+            label="Sample height, mm"
+            part="legend_element"
+            of="sample_height_mm"
+            given={shown}
+            onSave={onSave}
+          />
           <Choice
             label="Areas"
-            value={shown.area_patch}
-            choices={areaPatches}
-            onChoose={(area_patch) => onSave({ area_patch })}
+            value={shown.area_sample}
+            choices={areaSamples}
+            onChoose={(area_sample) => onSave({ area_sample })}
           />
           <Choice
             label="Lines"
-            value={shown.line_patch}
-            choices={linePatches}
-            onChoose={(line_patch) => onSave({ line_patch })}
+            value={shown.line_sample}
+            choices={lineSamples}
+            onChoose={(line_sample) => onSave({ line_sample })}
           />
           <NumberOf
             label="Gap to the words, mm"
@@ -176,12 +182,12 @@ export function LegendFields({
           />
           <Choice
             label="Own shape"
-            value={element.patch_drawing ?? ""}
+            value={element.sample_drawing ?? ""}
             choices={[
               ["", "none"],
               ...(book.document.markers ?? []).map((marker) => [marker.id, marker.title] as const),
             ]}
-            onChoose={(id) => onSave({ patch_drawing: id || undefined })}
+            onChoose={(id) => onSave({ sample_drawing: id || undefined })}
           />
         </Pair>
       </Fold>

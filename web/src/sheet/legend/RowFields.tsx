@@ -6,7 +6,7 @@ import { Field } from "../../fields/Field";
 import { Flag } from "../../fields/Flag";
 import { Pair } from "../../fields/Pair";
 import { NumberOrNone } from "../../fields/NumberOrNone";
-import { areaPatches, linePatches } from "../../generated/kinds";
+import { areaSamples, lineSamples } from "../../generated/kinds";
 import { Fold } from "../../frame/Fold";
 import { ShownOnFields } from "../ShownOnFields";
 import { SymbolEditor } from "../../symbols/SymbolEditor";
@@ -54,7 +54,7 @@ export function RowFields({ rows, index, onSave, onPick }: RowFieldsProps) {
       {row.kind === "entry" && (
         <>
           <TitleField shown={shown} put={put} />
-          {!shown.ramp && <PatchField row={row} shape={shown.shape} put={put} />}
+          {!shown.ramp && <SampleField row={row} shape={shown.shape} put={put} />}
           {shown.ramp && <BarFields row={row} ramp={shown.ramp} put={put} />}
           <Flag
             label="Hidden in this legend"
@@ -136,14 +136,14 @@ function TitleField({ shown, put, label = "Title in this legend" }: { shown: Row
   );
 }
 
-function PatchField({ row, shape, put }: { row: RowOf<"entry"> | RowOf<"own">; shape: RowShown["shape"]; put: Put }) {
+function SampleField({ row, shape, put }: { row: RowOf<"entry"> | RowOf<"own">; shape: RowShown["shape"]; put: Put }) {
   if (shape !== "area" && shape !== "line") return null;
   return (
     <Choice
-      label="Patch"
-      value={row.patch ?? ""}
-      choices={[["", "the legend’s own"], ...(shape === "area" ? areaPatches : linePatches)]}
-      onChoose={(patch) => put(given({ ...row, patch: patch === "" ? undefined : patch }), "Patch of the legend")}
+      label="Sample"
+      value={row.sample ?? ""}
+      choices={[["", "the legend’s own"], ...(shape === "area" ? areaSamples : lineSamples)]}
+      onChoose={(sample) => put(given({ ...row, sample: sample === "" ? undefined : sample }), "Sample of the legend")}
     />
   );
 }
@@ -159,7 +159,7 @@ function OwnFields({ row, shown, put }: { row: RowOf<"own">; shown: RowShown; pu
           choices={choices.own_legend_row.shape}
           onChoose={(shape) => put({ ...row, shape }, "Own entry of the legend")}
         />
-        <PatchField row={row} shape={row.shape ?? "area"} put={put} />
+        <SampleField row={row} shape={row.shape ?? "area"} put={put} />
       </Pair>
       <SymbolEditor
         symbol={row.symbol ?? {}}

@@ -2,8 +2,8 @@
 
 module TileLoom
   module MapLegend
-    # The kinds of patches, each a file in patches/.
-    module Patches
+    # The kinds of samples, each a file in samples/.
+    module Samples
       extend Values::Kinds
 
       # Keys of those for a shape.

@@ -2,15 +2,15 @@
 
 module TileLoom
   module MapLegend
-    # What stands in a legend for the geometry of an area or a line. A kind is a file in patches/: it says for which
+    # What stands in a legend for the geometry of an area or a line. A kind is a file in samples/: it says for which
     # shape it is, and gives its runs in a box.
-    class Patch
+    class Sample
       extend Values::Kind
 
       # :area or :line.
       def self.shape(shape = nil) = shape ? @shape = shape : @shape
 
-      # drawing: Artwork::Drawing of the book's own, for the patch that is one.
+      # drawing: Artwork::Drawing of the book's own, for the sample that is one.
       def initialize(drawing = nil) = @drawing = drawing
 
       # Flat coordinates in page mm: rings of an area, or lines.

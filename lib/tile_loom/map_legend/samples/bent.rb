@@ -2,10 +2,10 @@
 
 module TileLoom
   module MapLegend
-    module Patches
+    module Samples
       # Up, down and up again.
-      class Zigzag < Patch
-        kind "zigzag", "Zigzag", rank: 5
+      class Bent < Sample
+        kind "bent", "Bent", rank: 5
         shape :line
 
         def runs(box) = [within(box, [0, 1, 0.36, 0, 0.64, 1, 1, 0])]

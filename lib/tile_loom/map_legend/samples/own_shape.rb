@@ -2,9 +2,9 @@
 
 module TileLoom
   module MapLegend
-    module Patches
+    module Samples
       # The outlines of a drawing of the book's own, as large as the room lets it be.
-      class OwnShape < Patch
+      class OwnShape < Sample
         kind "own", "Own shape", rank: 3
         shape :area
 

@@ -2,10 +2,10 @@
 
 module TileLoom
   module MapLegend
-    module Patches
-      # An outline with bays, as of a lake: a circle whose radius swings twice and three times on its way round.
-      class Lake < Patch
-        kind "lake", "Outline of a lake", rank: 2
+    module Samples
+      # An outline with bays: a circle whose radius swings twice and three times on its way round.
+      class IrregularArea < Sample
+        kind "irregular_area", "Irregular area", rank: 2
         shape :area
 
         STEPS = 48

@@ -2,9 +2,9 @@
 
 module TileLoom
   module MapLegend
-    module Patches
+    module Samples
       # A rectangle as large as the room.
-      class Rectangle < Patch
+      class Rectangle < Sample
         kind "rectangle", "Rectangle", rank: 1
         shape :area
 

@@ -2,10 +2,10 @@
 
 module TileLoom
   module MapLegend
-    module Patches
+    module Samples
       # A wave once up and down, as of a burn.
-      class Curve < Patch
-        kind "curve", "Curve", rank: 6
+      class Winding < Sample
+        kind "winding", "Winding", rank: 6
         shape :line
 
         STEPS = 32

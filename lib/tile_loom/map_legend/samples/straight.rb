@@ -2,9 +2,9 @@
 
 module TileLoom
   module MapLegend
-    module Patches
+    module Samples
       # A level line through the middle of the room.
-      class Straight < Patch
+      class Straight < Sample
         kind "straight", "Straight", rank: 4
         shape :line
 
