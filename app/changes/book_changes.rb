@@ -71,7 +71,7 @@ module App
 
     # The cells stay as they are, each marked, although the frame or the data changed.
     def keep_cells
-      of_cells("Leave the cells as they are") do
+      of_cells("Keep the cells as they are") do
         @book.index.keep(@book.index.core_cells.map { |cell| cell.with(kept: true) }, with: IndexState.new(@book).now)
       end
     end

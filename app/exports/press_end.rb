@@ -20,7 +20,13 @@ module App
 
     def lack(missing)
       return @run.finish("failed", reason: missing.values.first) if missing.length >= @run.total
-      @run.finish("incomplete", reason: "#{missing.length} of #{@run.total} sheets are missing: #{in_words(missing)}")
+      @run.finish("incomplete", reason: "#{missing_of_all(missing.length)}: #{in_words(missing)}")
+    end
+
+    # "1 of 1,200 sheets is missing"
+    def missing_of_all(count)
+      all = TileLoom::Units::Number.grouped(@run.total)
+      "#{TileLoom::Units::Number.grouped(count)} of #{all} sheets #{(count == 1) ? "is" : "are"} missing"
     end
 
     MOST_NAMED = 4

@@ -39,16 +39,16 @@ RSpec.describe "Sheet", type: :feature do
   it "says what follows for the index when the frame changes; rebuilds it, or keeps the cells and marks them" do
     choose("Page size", "A4")
     expect(page).to have_css(
-      "[aria-label='The index is out of step']",
-      text: /the frame changed \(it was 314 mm × 261 mm\). Rebuilt, 27 sheets become \d+ sheets of 477.6 × 435.1 m/
+      "[aria-label='The index is out of date']",
+      text: /the frame has changed .*\(the frame was 314 mm × 261 mm\)\. Rebuilding gives \d+ sheets \(now 27\), each 477\.6/
     )
     expect_accessible
-    click_button("Leave the cells")
-    expect(page).to have_no_css("[aria-label='The index is out of step']")
+    click_button("Keep the cells")
+    expect(page).to have_no_css("[aria-label='The index is out of date']")
     expect(page).to have_css("footer", text: "◆ unchanged · 1")
     click_button("Undo")
     click_button("Rebuild the index")
-    expect(page).to have_no_css("[aria-label='The index is out of step']")
+    expect(page).to have_no_css("[aria-label='The index is out of date']")
     expect(page).to have_no_css("footer", text: "◆ unchanged")
     expect { App::Book.find(@book.id).index.cells.count }.to become(
       App::Book.find(@book.id).tap(&:generate).index.cells.count

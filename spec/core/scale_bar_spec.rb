@@ -265,7 +265,7 @@ RSpec.describe TileLoom::Bar do
       ]
     )
     expect(
-      [12, 600, 4800, 24_000, 25_000, 63_360, 126_720, 31_680, 250_000].map do |scale|
+      [12, 600, 4800, 24_000, 25_000, 63_360, 126_720, 31_680, 15_840, 250_000].map do |scale|
         verbal.of(scale, units: "imperial")
       end
     ).to eq(
@@ -278,6 +278,7 @@ RSpec.describe TileLoom::Bar do
         "1 inch represents 1 mile",
         "1 inch represents 2 miles",
         "1 inch represents 0.5 miles",
+        "1 inch represents 0.25 miles",
         "1 inch represents about 3.946 miles"
       ]
     )
@@ -285,6 +286,41 @@ RSpec.describe TileLoom::Bar do
       "1:5,000",
       "1 cm represents 50 m"
     )
+  end
+
+  # By hand: 1:10,000 is 100 m a centimetre; a measure that is off by so much from what is asked of it.
+  it "says a scale that does not hold all over with how far it is off" do
+    verbal = described_class::VerbalScale
+    measure = ->(per_mm, *shares) do
+      asked = []
+      Struct
+        .new(:per_mm)
+        .new(per_mm)
+        .tap do |made|
+          made.define_singleton_method(:error_of) do |metres|
+            asked << metres
+            Struct.new(:share).new(shares.fetch([asked.length, shares.length].min - 1))
+          end
+          made.define_singleton_method(:asked) { asked }
+        end
+    end
+    expect([0.001, -0.001, 0.0005].map { |share| verbal.on(measure[9.5, share], 10_000) }.uniq).to eq(
+      ["1 cm represents 100 m"]
+    )
+    near = measure[10.1234, 0.02]
+    expect(verbal.on(near, 10_000)).to eq("1 cm represents about 101 m, within 2 %")
+    expect(near.asked).to eq([10.0, 10.1])
+    expect(verbal.on(measure[10.1234, -0.0234], 10_000)).to eq("1 cm represents about 101 m, within 2.4 %")
+    expect(verbal.on(measure[10.1234, 0.0205], 10_000, units: "imperial")).to eq(
+      "1 inch represents about 841.7 feet, within 2.1 %"
+    )
+    expect([0.5, 0.501].map { |share| verbal.on(measure[10.1234, share], 10_000) }).to eq(
+      ["1 cm represents about 101 m, within 50 %", "1 cm represents about 101 m in the middle alone"]
+    )
+    expect([-0.0009, 0.00123].map { |share| verbal.on(measure[10.1234, 0.02, share], 10_000) }).to eq(
+      ["1 cm represents about 101 m", "1 cm represents about 101 m, within 0.13 %"]
+    )
+    expect([1_234_500, 98_765].map { |scale| verbal.figures(scale) }).to eq([1_230_000, 98_800])
   end
 
   it "says how far it is off anywhere in the frame" do

@@ -105,7 +105,7 @@ module TileLoom
       option :data, type: :array, required: true, banner: "FILE …", desc: "data files in any format that GDAL reads"
       option :area, required: true, banner: "LAYER", desc: "the layer that the index covers"
       option :scale, type: :numeric, required: true, banner: "N", desc: "the denominator: 5000 for 1:5,000"
-      option :page, default: "A3", desc: "A0…A6, B0…B5, \"ANSI A\"…\"ANSI E\""
+      option :page, default: "A3", desc: "one of #{(Layout::PageSize.names - [Layout::PageSize::CUSTOM]).join(", ")}"
       option :landscape, type: :boolean, default: false
       option :reference, required: true, banner: "EPSG:…", desc: "the book’s coordinate reference"
       option :design, default: "side-panel", desc: "a ready design: #{Layout::Designs.names.join(", ")}"

@@ -14,10 +14,12 @@ export const listed = (names: string[], most: number) =>
 
 export const mm = (value: number) => `${fine.format(value)} mm`;
 
-export const coordinate = (value: number) =>
-  new Intl.NumberFormat("en-GB", { maximumFractionDigits: 1, minimumFractionDigits: 1 })
+/** "402 265.1"; most: decimals, where a card shows more of them than the tenth that all have. */
+export const coordinate = (value: number, most = 1) =>
+  new Intl.NumberFormat("en-GB", { maximumFractionDigits: most, minimumFractionDigits: 1 })
     .format(value)
-    .replaceAll(",", " ");
+    .replaceAll(",", " ")
+    .replace("-", "−");
 
 export function metres(value: number): string {
   return value >= 10_000 ? `${fine.format(value / 1000)} km` : `${fine.format(value)} m`;
@@ -38,24 +40,4 @@ export function area(m2: number): string {
 export function bytes(n: number): string {
   if (n < 1000) return `${whole.format(n)} bytes`;
   return n >= 1_000_000 ? `${fine.format(n / 1_000_000)} MB` : `${whole.format(n / 1000)} kB`;
-}
-
-/** "1:2,500", "2500", "2,500" → 2500; null for what is not a scale. */
-export function readScale(text: string): number | null {
-  const plain = text
-    .trim()
-    .replace(/^1\s*[:/]\s*/, "")
-    .replace(/[\s,]/g, "");
-  const number = Number(plain);
-  return plain !== "" && Number.isFinite(number) ? number : null;
-}
-
-/** The number that a text says, or null. */
-export function readNumber(text: string): number | null {
-  const plain = text
-    .trim()
-    .replace(/\s*mm$/, "")
-    .replace(",", ".");
-  const number = Number(plain);
-  return plain !== "" && Number.isFinite(number) ? number : null;
 }

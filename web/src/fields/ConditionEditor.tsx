@@ -3,6 +3,7 @@ import RemoveIcon from "@mui/icons-material/Remove";
 import { Box, Button, IconButton, MenuItem, TextField, Typography } from "@mui/material";
 import { useEffect, useRef, useState } from "react";
 import { comparison, COMPARISONS, family, fromCql, toCql, type Cql, type Test, type Tests } from "./conditions";
+import { readNumber } from "../numbers/read";
 import type { Attribute } from "../api/useAttributes";
 
 interface ConditionEditorProps {
@@ -246,6 +247,9 @@ function expected(takes: string, numeric: boolean, date: boolean): string {
   return numeric ? "a number" : "text";
 }
 
+// "5 – 10", "5-10", "-5 to -3"
+const SPAN = /^(.+?)\s*(?:–|—|;|\bto\b|(?<=[\d\s])-)\s*(.+)$/;
+
 function readValue(text: string, takes: string, numeric: boolean, date: boolean): Test["value"] | null {
   if (takes === "list")
     return text
@@ -253,15 +257,11 @@ function readValue(text: string, takes: string, numeric: boolean, date: boolean)
       .map((part) => part.trim())
       .filter((part) => part !== "");
   if (takes === "two") {
-    const numbers = (text.match(/-?\d+(?:\.\d+)?/g) ?? []).map(Number);
-    return numbers.length === 2 && !/\d\s*-\s*\d/.test(text)
-      ? [numbers[0]!, numbers[1]!]
-      : numbers.length === 2
-        ? [numbers[0]!, Math.abs(numbers[1]!)]
-        : null;
+    const halves = SPAN.exec(text.trim());
+    const [low, high] = [readNumber(halves?.[1] ?? ""), readNumber(halves?.[2] ?? "")];
+    return low === null || high === null ? null : [low, high];
   }
   if (date) return /^\d{4}-\d{2}-\d{2}$/.test(text.trim()) ? text.trim() : null;
   if (!numeric) return text.trim() === "" ? null : text.trim();
-  const number = Number(text.trim().replace(",", "."));
-  return text.trim() !== "" && Number.isFinite(number) ? number : null;
+  return readNumber(text);
 }

@@ -10,6 +10,7 @@ export function Field({
   multiline,
   placeholder,
   focused,
+  aside,
   onSave,
 }: {
   label: string;
@@ -19,6 +20,8 @@ export function Field({
   placeholder?: string;
   // It takes what is typed at once, in place of what it says.
   focused?: boolean;
+  // What is to be said of a text while it is typed, if anything.
+  aside?: (text: string) => string | undefined;
   onSave: (text: string) => Promise<unknown>;
 }) {
   const { text, setText, setSent, setFocused } = useTyped(value);
@@ -49,7 +52,7 @@ export function Field({
         if (focused) event.target.select();
       }}
       error={!!problem}
-      helperText={problem}
+      helperText={problem ?? (text === value ? undefined : aside?.(text))}
       onChange={(event) => setText(event.target.value)}
       onBlur={() => {
         setFocused(false);

@@ -1,5 +1,7 @@
 import { Field } from "./Field";
 import { demanded, type Limits } from "./limits";
+import { written } from "../numbers/written";
+import { readAs } from "./readAs";
 import { unitOf } from "./unitOf";
 
 /** A number within limits. */
@@ -15,6 +17,11 @@ export function Measured({
   onSave: (value: number) => Promise<unknown>;
 }) {
   return (
-    <Field label={label} value={String(value)} onSave={async (text) => onSave(demanded(text, limits, unitOf(label)))} />
+    <Field
+      label={label}
+      aside={readAs}
+      value={written(value)}
+      onSave={async (text) => onSave(demanded(text, limits, unitOf(label)))}
+    />
   );
 }

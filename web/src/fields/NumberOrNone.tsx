@@ -1,5 +1,7 @@
 import { Field } from "./Field";
 import { demanded, type Limits } from "./limits";
+import { written } from "../numbers/written";
+import { readAs } from "./readAs";
 import { unitOf } from "./unitOf";
 
 interface NumberOrNoneProps {
@@ -16,7 +18,8 @@ export function NumberOrNone({ label, value, placeholder, limits, onSave }: Numb
   return (
     <Field
       label={label}
-      value={value === undefined ? "" : String(value)}
+      aside={readAs}
+      value={value === undefined ? "" : written(value)}
       placeholder={placeholder}
       onSave={async (text) => onSave(text.trim() === "" ? undefined : demanded(text, limits, unitOf(label)))}
     />

@@ -1,4 +1,5 @@
-import { ratio, readScale } from "../api/words";
+import { ratio } from "../api/words";
+import { readScale } from "../numbers/read";
 import { Field } from "./Field";
 
 export interface ScalesShown {

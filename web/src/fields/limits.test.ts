@@ -19,8 +19,9 @@ test("what is counted is whole, and nothing is without end", () => {
 
 test("what is to be entered is said with the limits and the unit", () => {
   expect(asked({ least: 0, most: 50 }, " mm")).toBe("Enter a value from 0 to 50 mm.");
-  expect(asked({ above: 0, most: 1000 }, " pt")).toBe("Enter a value greater than 0, up to 1000 pt.");
+  expect(asked({ above: 0, most: 1000 }, " pt")).toBe("Enter a value greater than 0, up to 1,000 pt.");
   expect(asked({ least: 1, most: 12, whole: true })).toBe("Enter a whole number from 1 to 12.");
+  expect(asked({ least: -1e9, most: 1e9 })).toBe("Enter a value from −1,000,000,000 to 1,000,000,000.");
   expect([asked({ least: 3 }), asked({ most: 3 }), asked({}), asked({ above: 0 }, " m")]).toEqual([
     "Enter a value of at least 3.",
     "Enter a value up to 3.",
@@ -35,10 +36,11 @@ test("a line that need not be there may be of no width", () => {
 });
 
 test("a label names its unit behind the comma", () => {
-  expect(["Width, mm", "Rotation, ° clockwise", "Line height", "Walk, km an hour"].map(unitOf)).toEqual([
+  expect(["Width, mm", "Rotation, ° clockwise", "Line height", "Walk, km/h", "Name, in short"].map(unitOf)).toEqual([
     " mm",
     "°",
     "",
-    " km",
+    " km/h",
+    "",
   ]);
 });

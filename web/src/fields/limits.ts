@@ -1,4 +1,6 @@
-import { readNumber } from "../api/words";
+import { isPaperUnit, readLengthIn } from "../numbers/lengths";
+import { readIn } from "../numbers/read";
+import { written } from "../numbers/written";
 
 // What a number may be, as the schema says it: at least, or more than; at most; whole.
 export interface Limits {
@@ -29,7 +31,7 @@ export function within(number: number, { least, above, most, whole }: Limits): b
 /** "Enter a value from 0 to 100 mm."; unit: with the space that it has before it. */
 export function asked({ least, above, most, whole }: Limits, unit = ""): string {
   const what = whole ? "a whole number" : "a value";
-  const [low, high] = [least ?? above, most].map((limit) => (limit === undefined ? undefined : String(limit)));
+  const [low, high] = [least ?? above, most].map((limit) => (limit === undefined ? undefined : written(limit)));
   if (above !== undefined && low !== undefined)
     return `Enter ${what} greater than ${low}${high === undefined ? "" : `, up to ${high}`}${unit}.`;
   if (low !== undefined && high !== undefined) return `Enter ${what} from ${low} to ${high}${unit}.`;
@@ -37,15 +39,16 @@ export function asked({ least, above, most, whole }: Limits, unit = ""): string 
   return high === undefined ? `Enter ${what}.` : `Enter ${what} up to ${high}${unit}.`;
 }
 
-/** The number that a text says, where it is within the limits; else null. */
-export function readWithin(text: string, limits: Limits): number | null {
-  const number = readNumber(text);
+/** The number that a text says in a unit, where it is within the limits; else null. */
+export function readWithin(text: string, limits: Limits, unit = ""): number | null {
+  const paper = unit.trim();
+  const number = isPaperUnit(paper) ? readLengthIn(text, paper) : readIn(text, unit);
   return number !== null && within(number, limits) ? number : null;
 }
 
 /** The same; what says none, or one beyond them, is an Error that tells what to enter. */
 export function demanded(text: string, limits: Limits, unit: string): number {
-  const number = readWithin(text, limits);
+  const number = readWithin(text, limits, unit);
   if (number === null) throw new Error(asked(limits, unit));
   return number;
 }

@@ -1,8 +1,11 @@
+const UNITS = ["mm", "pt", "px", "ppi", "%", "m", "km/h", "× size"];
+
 /**
- * The unit that a label names, with the space that it has behind a number: "Width, mm" → " mm"; "Rotation, ° clockwise"
- * → "°"; "" where it names none.
+ * The unit that a label names behind its last comma, with the space that it has behind a number: "Width, mm" → " mm";
+ * "Rotation, ° clockwise" → "°"; "" where it names none.
  */
 export function unitOf(label: string): string {
-  const unit = label.split(",")[1]?.trim() ?? "";
-  return unit === "" ? "" : unit.startsWith("°") ? "°" : ` ${unit.split(" ")[0]}`;
+  const last = label.split(", ").slice(1).pop() ?? "";
+  if (last.startsWith("°")) return "°";
+  return UNITS.includes(last) ? ` ${last}` : "";
 }

@@ -8,9 +8,9 @@ import { Banner } from "./Banner";
 
 const reasons = { frame: "the frame", study: "the data of the study area" };
 
-// Which names come and go.
+// Which names a rebuilt index has besides, and which it has no more.
 const difference = ({ come = [], go = [] }: Answer) =>
-  `${come.length ? `; ${listed(come, 4)} come` : ""}${go.length ? `; ${listed(go, 4)} go` : ""}`;
+  `${come.length ? `; adds ${listed(come, 4)}` : ""}${go.length ? `; removes ${listed(go, 4)}` : ""}`;
 
 /** The cells were generated with another frame, or over other data: what would follow, and the two ways on. */
 export function OutOfStep() {
@@ -20,20 +20,21 @@ export function OutOfStep() {
   const anew = useAnswer(null);
   const act = (path: string) => void ask(path, {}).catch(toldElsewhere);
   return (
-    <Banner role="region" label="The index is out of step">
+    <Banner role="region" label="The index is out of date">
       <Box sx={{ flex: 1, fontSize: 14 }}>
-        Since the index was generated, <b>{changed.map((part) => reasons[part]).join(" and ")} changed</b>
+        The index is out of date: <b>{changed.map((part) => reasons[part]).join(" and ")}</b>{" "}
+        {changed.length === 1 ? "has" : "have"} changed since it was generated
         {changed.includes("frame") && frame_then && (
           <>
             {" "}
-            (it was {mm(frame_then[0])} × {mm(frame_then[1])})
+            (the frame was {mm(frame_then[0])} × {mm(frame_then[1])})
           </>
         )}
         .{" "}
         {anew.data ? (
           <>
-            Rebuilt, {count(book.cells.length, "sheet")} become <b>{count(anew.data.count, "sheet")}</b> of{" "}
-            {groundSize(anew.data.sheet_width_m, anew.data.sheet_height_m)}
+            Rebuilding gives <b>{count(anew.data.count, "sheet")}</b> (now {book.cells.length.toLocaleString("en-GB")}
+            ), each {groundSize(anew.data.sheet_width_m, anew.data.sheet_height_m)}
             {difference(anew.data)}.
           </>
         ) : anew.error ? (
@@ -41,13 +42,13 @@ export function OutOfStep() {
         ) : (
           "…"
         )}{" "}
-        Left as they are, the sheets keep their place and scale, and each is marked.
+        If you keep the cells, each sheet keeps its position and scale and is marked.
       </Box>
       <Button variant="contained" color="secondary" onClick={() => act("index/rebuild")}>
         Rebuild the index
       </Button>
       <Button variant="outlined" onClick={() => act("index/keep")}>
-        Leave the cells
+        Keep the cells
       </Button>
     </Banner>
   );

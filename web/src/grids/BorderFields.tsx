@@ -59,7 +59,7 @@ export function BorderFields({
       )}
       {kind !== "plain" && steps === "even" && (
         <Measured
-          label="Step, about mm"
+          label="Approximate step, mm"
           value={border.steps?.mm ?? 20}
           limits={limits.border_steps.mm}
           onSave={(mm) => keep({ steps: { mm } })}

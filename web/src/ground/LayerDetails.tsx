@@ -5,7 +5,8 @@ import { Autocomplete, Box, Button, MenuItem, TextField, Typography } from "@mui
 import { useRef } from "react";
 import { useBook, useChange } from "../api/book";
 import type { Layer } from "../api/types";
-import { count, ratio, readScale } from "../api/words";
+import { count, ratio } from "../api/words";
+import { readScale } from "../numbers/read";
 import { Card, Heading } from "../frame/Card";
 import { Percent } from "../fields/Percent";
 import { Field } from "../fields/Field";

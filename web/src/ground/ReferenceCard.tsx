@@ -14,6 +14,8 @@ import { Card } from "../frame/Card";
 import { crsUnits } from "../generated/kinds";
 import { Transformations } from "./Transformations";
 import type { CrsLook as Look, SavedCrs as KeptReference } from "../generated/answers";
+import { readAngle } from "../numbers/read";
+import { written } from "../numbers/written";
 
 interface Tune {
   values: Record<string, number>;
@@ -203,10 +205,10 @@ function Tuner({ look, onTune }: { look: Look; onTune: (patch: Partial<Tune>) =>
         <Field
           key={parameter.name}
           label={[parameter.name, MARKS[parameter.unit] ?? parameter.unit].filter(Boolean).join(", ")}
-          value={String(parameter.value)}
+          value={written(parameter.value)}
           onSave={async (text) => {
-            const value = Number(text.trim().replace(",", ".").replace("°", ""));
-            if (text.trim() === "" || !Number.isFinite(value)) throw new Error("Write a number.");
+            const value = readAngle(text);
+            if (value === null) throw new Error("Enter a number.");
             onTune({ values: { [parameter.name]: value } });
           }}
         />

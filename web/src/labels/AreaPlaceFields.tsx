@@ -37,7 +37,7 @@ export function AreaPlaceFields({
       <Pair>
         {shown.letterspaced && (
           <NumberOf
-            label="Most spacing, sizes"
+            label="Maximum letterspacing, × size"
             part="label_area_places"
             of="maximum_spacing"
             given={shown}

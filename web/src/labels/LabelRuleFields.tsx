@@ -56,7 +56,7 @@ export function LabelRuleFields({
         onSave={(together) => onSave({ ...rule, together: together || undefined })}
       />
       <Measured
-        label="Priority, 0 to 100"
+        label="Priority"
         value={shown.priority}
         limits={limits.label_rule.priority}
         onSave={(priority) => onSave({ ...rule, priority })}
@@ -110,7 +110,7 @@ export function LabelRuleFields({
               onSave={(wrap) => onSave(wrap === undefined ? without(rule, "wrap") : { ...rule, wrap })}
             />
             <Measured
-              label="Line spacing, sizes"
+              label="Line spacing, × size"
               value={shown.line_spacing}
               limits={limits.label_rule.line_spacing}
               onSave={(line_spacing) => onSave({ ...rule, line_spacing })}

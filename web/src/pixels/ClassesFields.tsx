@@ -1,7 +1,7 @@
 import CloseIcon from "@mui/icons-material/CloseOutlined";
 import { Box, Button, Checkbox, IconButton } from "@mui/material";
 import type { RasterLook } from "../api/types";
-import { readNumber } from "../api/words";
+import { readNumber } from "../numbers/read";
 import { Colour } from "../fields/Colour";
 import { Field } from "../fields/Field";
 import { SETS, colours } from "../fields/palettes";

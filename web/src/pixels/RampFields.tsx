@@ -1,5 +1,5 @@
 import { Box, MenuItem, TextField } from "@mui/material";
-import { readNumber } from "../api/words";
+import { readNumber } from "../numbers/read";
 import { Choice } from "../fields/Choice";
 import { Colour } from "../fields/Colour";
 import { Field } from "../fields/Field";

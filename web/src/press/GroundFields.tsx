@@ -1,5 +1,6 @@
 import { useBook } from "../api/book";
-import { ratio, readScale } from "../api/words";
+import { ratio } from "../api/words";
+import { readScale } from "../numbers/read";
 import { Choice } from "../fields/Choice";
 import { Field } from "../fields/Field";
 import { filled } from "../fields/filled";

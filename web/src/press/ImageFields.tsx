@@ -48,7 +48,7 @@ export function ImageFields({
       />
       {(image.format === "jpeg" || image.format === "webp") && (
         <Measured
-          label="Quality, 10–100"
+          label="Quality"
           value={image.quality}
           limits={limits.images_form.quality}
           onSave={(quality) => change({ quality: Math.round(quality) })}

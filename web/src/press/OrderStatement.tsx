@@ -14,6 +14,7 @@ import { pattern, traits, usePpi, whole } from "./order";
 import type { OrderDraft } from "./useOrder";
 import { asked, readWithin } from "../fields/limits";
 import { limits } from "../generated/limits";
+import { written } from "../numbers/written";
 
 /** "Export all sheets as one PDF at 300 ppi, named …, with …." */
 export function OrderStatement({
@@ -43,9 +44,9 @@ export function OrderStatement({
       <EntryValue
         label="Resolution"
         shown={`${ppi} ppi`}
-        text={String(ppi)}
+        text={written(ppi)}
         unit="ppi"
-        read={(text) => readWithin(text, limits.order.ppi)}
+        read={(text) => readWithin(text, limits.order.ppi, " ppi")}
         expected={asked(limits.order.ppi, " ppi")}
         onSave={(value) => change({ ppi: value })}
         foretold="Pixels an inch: of images, and of pictures in other files"

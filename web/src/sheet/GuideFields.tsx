@@ -2,7 +2,7 @@ import { Box } from "@mui/material";
 import type { Guides } from "../api/types";
 import { Field } from "../fields/Field";
 import { Heading } from "../frame/Card";
-import { readLength } from "./lengths";
+import { readLength } from "../numbers/lengths";
 
 /** Places of the guides as numbers, for those who do not pull them out of the rulers. */
 export function GuideFields({ guides, onSave }: { guides: Guides; onSave: (guides: Guides) => Promise<unknown> }) {

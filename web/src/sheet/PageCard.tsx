@@ -16,7 +16,7 @@ import { IndexPagesFields } from "./IndexPagesFields";
 import { LegendCheck } from "./legend/LegendCheck";
 import { NewElement } from "./NewElement";
 import { useLayout } from "./layout";
-import { readLength } from "./lengths";
+import { readLength, shown } from "../numbers/lengths";
 import type { Elements } from "./useElements";
 
 const EDGES: Edge[] = ["top", "right", "bottom", "left"];
@@ -46,7 +46,7 @@ export function PageCard({ elements, onPick, onFullest }: PageCardProps) {
             <Field
               key={side}
               label={`${side === "width_mm" ? "Width" : "Height"}, portrait, mm`}
-              value={String(layout.page[side] ?? "")}
+              value={shown(layout.page[side] ?? 0, "mm")}
               onSave={async (text) => {
                 const length = readLength(text, "mm");
                 if (length === null) throw new Error("Write a length, such as 300, 12 in or 297/2.");
@@ -64,7 +64,7 @@ export function PageCard({ elements, onPick, onFullest }: PageCardProps) {
           <Field
             key={edge}
             label={`${edge[0]!.toUpperCase()}${edge.slice(1)}`}
-            value={String(layout.page.margins_mm[edge])}
+            value={shown(layout.page.margins_mm[edge], "mm")}
             onSave={async (text) => {
               const width = readLength(text, "mm");
               if (width === null || width < 0) throw new Error("Write millimetres, such as 10.");
@@ -76,7 +76,7 @@ export function PageCard({ elements, onPick, onFullest }: PageCardProps) {
       <Box sx={{ display: "flex", alignItems: "flex-end", gap: 1, mb: 2 }}>
         <Field
           label="Bleed, mm"
-          value={String(page.bleed_mm)}
+          value={shown(page.bleed_mm, "mm")}
           onSave={async (text) => {
             const bleed_mm = readLength(text, "mm");
             if (bleed_mm === null || bleed_mm < 0 || bleed_mm > 50) throw new Error("0 to 50");

@@ -1,6 +1,7 @@
 import { useBook, useChange } from "../api/book";
 import type { Page } from "../api/types";
-import { count, groundSize, mm, ratio, readNumber } from "../api/words";
+import { count, groundSize, mm, ratio } from "../api/words";
+import { readLength, shown } from "../numbers/lengths";
 import { filled } from "../fields/filled";
 import { pageCount } from "../frame/bookPages";
 import { useSheet } from "../frame/useSheet";
@@ -103,10 +104,10 @@ export function PageStatement({ designs, onDesigns, onPage, onNewPage }: PageSta
       <EntryValue
         label="Margins, all four"
         shown={even ? mm(margins[0]!) : "different widths"}
-        text={even ? String(margins[0]) : ""}
+        text={even ? shown(margins[0]!, "mm") : ""}
         unit="mm"
-        read={readNumber}
-        expected="Write millimetres, such as 10."
+        read={(text) => readLength(text, "mm")}
+        expected="Enter millimetres, such as 10."
         onSave={(width) =>
           keepPage("Margins", { margins_mm: { top: width, right: width, bottom: width, left: width } })
         }
@@ -221,10 +222,10 @@ function BindingValues() {
           <EntryValue
             label="Gutter, the extra room on the bound edge"
             shown={mm(page.binding.gutter_mm)}
-            text={String(page.binding.gutter_mm)}
+            text={shown(page.binding.gutter_mm, "mm")}
             unit="mm"
-            read={readNumber}
-            expected="Write millimetres, such as 12."
+            read={(text) => readLength(text, "mm")}
+            expected="Enter millimetres, such as 12."
             onSave={(gutter_mm) => keep("Gutter", { page: { binding: { gutter_mm } } })}
           />{" "}
           more

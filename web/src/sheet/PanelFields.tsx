@@ -12,7 +12,7 @@ import { Percent } from "../fields/Percent";
 import { Pair } from "../fields/Pair";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
-import { readNumber } from "../api/words";
+import { readNumber } from "../numbers/read";
 import { toldElsewhere } from "../api/toldElsewhere";
 import { whole } from "./kinds";
 import { limits } from "../generated/limits";

@@ -2,7 +2,7 @@ import { Box, MenuItem, TextField, ToggleButton, ToggleButtonGroup } from "@mui/
 import { useState } from "react";
 import type { Rectangle } from "../api/types";
 import { Field } from "../fields/Field";
-import { readLength, shown, type PaperUnit } from "./lengths";
+import { readLength, shown, type PaperUnit } from "../numbers/lengths";
 
 const UNITS: PaperUnit[] = ["mm", "in", "pt"];
 const NINE = [0, 1, 2].flatMap((row) =>

@@ -52,15 +52,13 @@ export function MeasureFields({ element, onSave }: { element: ScaleBarElement; o
           return onSave({ true_at: text.trim() === "" ? undefined : { x_mm: parts[0]!, y_mm: parts[1]! } });
         }}
       />
-      <Field
+      <NumberOf
         label="Minimum length, mm"
-        value={element.minimum_mm === undefined ? "" : String(element.minimum_mm)}
+        part="scale_bar_element"
+        of="minimum_mm"
+        given={element}
         placeholder="5"
-        onSave={(text) => {
-          const least = Number(text.trim().replace(",", "."));
-          if (text.trim() !== "" && !(least >= 0)) throw new Error("Write millimetres, such as 40.");
-          return onSave({ minimum_mm: text.trim() === "" ? undefined : least });
-        }}
+        onSave={onSave}
       />
     </Box>
   );

@@ -25,7 +25,7 @@ export function UnitFields({ element, onSave }: { element: ScaleBarElement; onSa
         <NumberOf label="Pace, m" part="scale_bar_element" of="pace_m" given={shown} onSave={onSave} />
       )}
       {units.includes("minutes") && (
-        <NumberOf label="Walk, km an hour" part="scale_bar_element" of="walk_kmh" given={shown} onSave={onSave} />
+        <NumberOf label="Walk, km/h" part="scale_bar_element" of="walk_kmh" given={shown} onSave={onSave} />
       )}
       <Field
         label="Division length"

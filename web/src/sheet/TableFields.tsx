@@ -354,15 +354,13 @@ function Columns({
                     }
                   />
                 )}
-                <Field
+                <NumberOf
                   label="Width, mm"
-                  value={column.width_mm === undefined ? "" : String(column.width_mm)}
+                  part="table_column"
+                  of="width_mm"
+                  given={column}
                   placeholder="shared"
-                  onSave={(text) => {
-                    const width = Number(text.trim().replace(",", "."));
-                    if (text.trim() !== "" && !(width > 0)) throw new Error("Enter millimetres, such as 14.");
-                    return change(index, { width_mm: text.trim() === "" ? undefined : width });
-                  }}
+                  onSave={(patch) => change(index, patch)}
                 />
                 <Choice
                   label="Aligned"

@@ -2,7 +2,9 @@ import { Box, Button, Checkbox, FormControlLabel, Typography } from "@mui/materi
 import { Link } from "react-router";
 import { useBook } from "../api/book";
 import type { Cell } from "../api/types";
-import { count, mm, readNumber, readScale } from "../api/words";
+import { coordinate, count, mm } from "../api/words";
+import { readAngle, readNumber, readScale } from "../numbers/read";
+import { written } from "../numbers/written";
 import { toldElsewhere } from "../api/toldElsewhere";
 import { Card, Row } from "../frame/Card";
 import { Field } from "../fields/Field";
@@ -22,6 +24,12 @@ const number = (text: string, expected: string) => {
   return value;
 };
 
+const angle = (text: string) => {
+  const value = readAngle(text);
+  if (value === null) throw new Error("Enter degrees clockwise.");
+  return value;
+};
+
 /** What is selected: one cell with all that can be changed of it, or several together. */
 export function CellCard({ selected, cells, onGone }: CellCardProps) {
   const book = useBook();
@@ -31,7 +39,7 @@ export function CellCard({ selected, cells, onGone }: CellCardProps) {
   const gaps = useBeside(one ? first : undefined)?.gaps ?? [];
   if (!first) return null;
   const pinned = selected.every((cell) => cell.pinned);
-  const same = (values: number[]) => (values.every((value) => value === values[0]) ? String(values[0]) : "");
+  const same = (values: number[]) => (values.every((value) => value === values[0]) ? written(values[0]!) : "");
   const quiet = (work: Promise<unknown>) => void work.catch(toldElsewhere);
   return (
     <Card
@@ -44,18 +52,22 @@ export function CellCard({ selected, cells, onGone }: CellCardProps) {
             <Field label="Name" value={first.name} onSave={(name) => deed("rename", { name })} />
             <Field
               label="Sheet order"
-              value={String(first.number)}
-              onSave={(text) => deed("place", { place: Math.round(number(text, "Write a number.")) })}
+              value={written(first.number)}
+              onSave={(text) => deed("place", { place: Math.round(number(text, "Enter a number.")) })}
             />
             <Field
               label="Centre easting, m"
-              value={String(Math.round(first.centre[0] * 1000) / 1000)}
-              onSave={(text) => deed("move", { dx: number(text, "Write a coordinate.") - first.centre[0], dy: 0 })}
+              value={coordinate(first.centre[0], 3)}
+              onSave={(text) =>
+                deed("move", { dx: number(text, "Enter a coordinate, such as 402 265.1.") - first.centre[0], dy: 0 })
+              }
             />
             <Field
               label="Centre northing, m"
-              value={String(Math.round(first.centre[1] * 1000) / 1000)}
-              onSave={(text) => deed("move", { dx: 0, dy: number(text, "Write a coordinate.") - first.centre[1] })}
+              value={coordinate(first.centre[1], 3)}
+              onSave={(text) =>
+                deed("move", { dx: 0, dy: number(text, "Enter a coordinate, such as 402 265.1.") - first.centre[1] })
+              }
             />
           </>
         )}
@@ -65,7 +77,7 @@ export function CellCard({ selected, cells, onGone }: CellCardProps) {
           placeholder="different ones"
           onSave={async (text) => {
             const scale = readScale(text);
-            if (scale === null) throw new Error("Write a scale, such as 2500.");
+            if (scale === null) throw new Error("Enter a scale, such as 2500.");
             await deed("scale", { scale });
           }}
         />
@@ -73,7 +85,7 @@ export function CellCard({ selected, cells, onGone }: CellCardProps) {
           label="Rotation, ° clockwise"
           value={same(selected.map((cell) => Math.round(cell.rotation_deg * 1000) / 1000))}
           placeholder="different ones"
-          onSave={(text) => deed("rotate", { rotation_deg: number(text, "Enter degrees clockwise.") })}
+          onSave={(text) => deed("rotate", { rotation_deg: angle(text) })}
         />
       </Box>
       <FormControlLabel
@@ -115,10 +127,10 @@ export function CellCard({ selected, cells, onGone }: CellCardProps) {
           <Field
             label="Split into sheets at 1 : n"
             value=""
-            placeholder={String(first.scale / 2)}
+            placeholder={written(first.scale / 2)}
             onSave={async (text) => {
               const scale = readScale(text);
-              if (scale === null) throw new Error("Write a scale, such as 1000.");
+              if (scale === null) throw new Error("Enter a scale, such as 1000.");
               await deed("split", { scale });
               onGone();
             }}

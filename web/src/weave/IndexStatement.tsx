@@ -4,7 +4,9 @@ import { useBook } from "../api/book";
 import type { IndexPatch } from "../api/indexAnswer";
 import type { Index } from "../api/types";
 import { useAreaAttributes } from "../api/useAttributes";
-import { ratio, readScale } from "../api/words";
+import { ratio } from "../api/words";
+import { readAngle, readScale } from "../numbers/read";
+import { written } from "../numbers/written";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
 import { CardValue } from "../statement/CardValue";
@@ -98,7 +100,7 @@ export function IndexStatement({ trial, open, onOpen, answer }: IndexStatementPr
           <EntryValue
             label="Scale"
             shown={ratio(index.scale)}
-            text={String(index.scale)}
+            text={written(index.scale)}
             unit="1 : n"
             read={readScale}
             expected="Write a scale, such as 2500 or 1:2,500."
@@ -212,6 +214,6 @@ function AttributeValue({ index, onChoose }: { index: Index; onChoose: (attribut
 }
 
 const readBearing = (text: string) => {
-  const bearing = Number(text.trim().replace("°", "").replace(",", "."));
-  return text.trim() !== "" && bearing >= 0 && bearing <= 360 ? bearing : null;
+  const bearing = readAngle(text);
+  return bearing !== null && bearing >= 0 && bearing <= 360 ? bearing : null;
 };

@@ -3,7 +3,9 @@ import { Box, Button, Checkbox, FormControlLabel, Typography } from "@mui/materi
 import type { ReactNode } from "react";
 import type { Answer, Index } from "../api/types";
 import type { IndexPatch } from "../api/indexAnswer";
-import { listed, ratio, readNumber, readScale } from "../api/words";
+import { listed, ratio } from "../api/words";
+import { readAngle, readScale } from "../numbers/read";
+import { written } from "../numbers/written";
 import { Card } from "../frame/Card";
 import { Field } from "../fields/Field";
 import { useAreaAttributes } from "../api/useAttributes";
@@ -15,6 +17,7 @@ import { defaults } from "../generated/defaults";
 import type { Trial } from "./useIndexTrial";
 import { limits } from "../generated/limits";
 import { choices } from "../generated/choices";
+import { readGround } from "./words";
 
 export interface Trying {
   // The index as it would be.
@@ -85,10 +88,9 @@ function Difference({ answer }: { answer: Answer }) {
 }
 
 const length = (text: string, expected: string) => {
-  const plain = text.trim().replace(",", ".");
-  if (/^\d+(\.\d+)?$/.test(plain)) return `${plain} m`;
-  if (!/^\d+(\.\d+)?\s*(m|km|ft|us-ft|yd|mi|nmi)$/.test(plain)) throw new Error(expected);
-  return plain;
+  const found = readGround(text);
+  if (found === null) throw new Error(expected);
+  return found;
 };
 
 /** Where a grid begins, how it is rotated, which cells stay, and whether to look for the fewest. */
@@ -130,7 +132,7 @@ export function GridSettings({ index, onTry }: Trying) {
               label="Corners on multiples of"
               value={origin.multiple ?? ""}
               onSave={async (text) =>
-                onTry({ origin: { multiple: length(text, "Write a ground length, such as 100 m.") } } as IndexPatch)
+                onTry({ origin: { multiple: length(text, "Enter a ground length, such as 100 m.") } } as IndexPatch)
               }
             />
           )}
@@ -150,10 +152,10 @@ export function GridSettings({ index, onTry }: Trying) {
           <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
             <Field
               label="Rotation, ° clockwise"
-              value={index.rotation_deg === "align" ? "aligned to the area" : String(shown.rotation_deg)}
+              value={index.rotation_deg === "align" ? "aligned to the area" : written(Number(shown.rotation_deg))}
               onSave={async (text) => {
-                const rotation = readNumber(text);
-                if (rotation === null || Math.abs(rotation) > 180) throw new Error("Enter a value from -180 to 180°.");
+                const rotation = readAngle(text);
+                if (rotation === null || Math.abs(rotation) > 180) throw new Error("Enter a value from −180 to 180°.");
                 onTry({ rotation_deg: rotation === 0 ? null : rotation });
               }}
             />
@@ -175,7 +177,7 @@ export function GridSettings({ index, onTry }: Trying) {
                   onTry({
                     spacing: {
                       [axis]:
-                        text.trim() === "" ? null : length(text, "Write a ground length, such as 500 m, or nothing."),
+                        text.trim() === "" ? null : length(text, "Enter a ground length, such as 500 m, or nothing."),
                     },
                   } as IndexPatch);
                 }}
@@ -234,7 +236,7 @@ export function StripSettings({ index, onTry }: Trying) {
       <Field
         label="Gap tolerance"
         value={shown.gap_tolerance}
-        onSave={async (text) => onTry({ gap_tolerance: length(text, "Write a ground length, such as 20 m.") })}
+        onSave={async (text) => onTry({ gap_tolerance: length(text, "Enter a ground length, such as 20 m.") })}
       />
       <FormControlLabel
         control={

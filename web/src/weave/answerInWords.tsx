@@ -54,7 +54,7 @@ export function CoverageLine({ answer, onOpen }: { answer: Answer; onOpen: () =>
         <>
           {count(answer.columns, "column")} by {count(answer.rows, "row")}
           {answer.columns * answer.rows > answer.count && (
-            <>, {answer.columns * answer.rows - answer.count} positions empty</>
+            <>, {count(answer.columns * answer.rows - answer.count, "position")} empty</>
           )}
           .{" "}
         </>

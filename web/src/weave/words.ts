@@ -1,5 +1,6 @@
 import type { Book, Index } from "../api/types";
 import { mm } from "../api/words";
+import { readNumber } from "../numbers/read";
 import { choices } from "../generated/choices";
 import { indexKinds, lengthUnits } from "../generated/kinds";
 import { filled } from "../fields/filled";
@@ -20,20 +21,26 @@ export const ORDERS = choices.index_order.kind.map(([value, title]) => ({ value,
 export const CORNERS = choices.index_order.from.map(([value, title]) => ({ value, title }));
 
 const UNITS = lengthUnits.map(([code]) => code).join("|");
-const WIDTH = new RegExp(`^\\s*\\d+(\\.\\d+)?\\s*(%|${UNITS})?\\s*$`);
+const IN_UNIT = new RegExp(`^(.*?)\\s*(%|${UNITS})?$`);
 
-/** A length of ground: "50 m"; a bare number counts metres. null for what is none. */
+// A number, not below nought, and the unit that is named, as the book document has them; null for what is none.
+function inUnit(text: string, unit: string): { number: number; unit: string } | null {
+  const [, typed, named] = IN_UNIT.exec(text.trim())!;
+  const number = readNumber(typed!);
+  return number === null || number < 0 ? null : { number, unit: named ?? unit };
+}
+
+/** A length of ground: "50 m", "1,200 m", "1 1/4 mi"; a bare number counts metres. null for what is none. */
 export function readGround(text: string): string | null {
-  const plain = text.trim();
-  if (/^\d+(\.\d+)?$/.test(plain)) return `${plain} m`;
-  return new RegExp(`^\\d+(\\.\\d+)?\\s*(${UNITS})$`).test(plain) ? plain : null;
+  const found = inUnit(text, "m");
+  return found === null || found.unit === "%" ? null : `${found.number} ${found.unit}`;
 }
 
 /** "8", "8 mm", "5 %", "20 m", or one for each way: "8 mm; 5 mm". null for what is none. */
 export function readOverlap(text: string): { x: string; y: string } | null {
-  const parts = text.split(";").map((part) => part.trim());
-  if (parts.length > 2 || parts.some((part) => !WIDTH.test(part))) return null;
-  const [x, y] = parts.map((part) => (/\d$/.test(part) ? `${part} mm` : part.replace(/\s*(%|[a-z-]+)$/, " $1")));
+  const parts = text.split(";").map((part) => inUnit(part, "mm"));
+  if (parts.length > 2 || parts.includes(null)) return null;
+  const [x, y] = parts.map((part) => `${part!.number} ${part!.unit}`);
   return { x: x!, y: y ?? x! };
 }
 

@@ -1,7 +1,8 @@
 import { Box, IconButton } from "@mui/material";
 import { useBook } from "../../api/book";
 import type { FrameExtent, InsetKind } from "../../api/types";
-import { ratio, readScale } from "../../api/words";
+import { ratio } from "../../api/words";
+import { readScale } from "../../numbers/read";
 import { useAttributes } from "../../api/useAttributes";
 import { toldElsewhere } from "../../api/toldElsewhere";
 import { Choice } from "../../fields/Choice";

@@ -3,7 +3,7 @@ import { Choice } from "../../fields/Choice";
 import { Field } from "../../fields/Field";
 import { Measured } from "../../fields/Measured";
 import { filled } from "../../fields/filled";
-import { readNumber } from "../../api/words";
+import { readNumber } from "../../numbers/read";
 import { defaults } from "../../generated/defaults";
 import { limits } from "../../generated/limits";
 import { choices } from "../../generated/choices";

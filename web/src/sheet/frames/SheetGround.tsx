@@ -1,6 +1,7 @@
 import { Box, Button } from "@mui/material";
 import { useChange } from "../../api/book";
-import { ratio, readScale } from "../../api/words";
+import { ratio } from "../../api/words";
+import { readScale } from "../../numbers/read";
 import { toldElsewhere } from "../../api/toldElsewhere";
 import { Field } from "../../fields/Field";
 import { Measured } from "../../fields/Measured";

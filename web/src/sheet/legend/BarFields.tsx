@@ -6,7 +6,7 @@ import { filled } from "../../fields/filled";
 import { without } from "../../fields/without";
 import { defaults } from "../../generated/defaults";
 import type { LegendBar, LegendRow } from "../../api/types";
-import { readNumber } from "../../api/words";
+import { readNumber } from "../../numbers/read";
 import { NumberOf } from "../../fields/NumberOf";
 import { choices } from "../../generated/choices";
 

@@ -1,5 +1,5 @@
 import { expect, test } from "vitest";
-import { readLength, shown, type PaperUnit } from "./lengths";
+import { readLength, readLengthIn, shown, type PaperUnit } from "./lengths";
 
 // By hand: an inch is 25.4 mm, a point 1/72 inch.
 test.each<[string, PaperUnit, number]>([
@@ -12,6 +12,12 @@ test.each<[string, PaperUnit, number]>([
   ["12,5", "mm", 12.5],
   ["-3*2", "mm", -6],
   ["1+2*3", "mm", 7],
+  ["1,189", "mm", 1189],
+  ["1,189 mm", "mm", 1189],
+  ["1,189/2", "mm", 594.5],
+  ["6 in", "mm", 152.4],
+  ["1 1/4 in", "mm", 31.75],
+  ["−2", "mm", -2],
 ])("“%s” counted in %s is %d mm", (text, unit, mm) => {
   expect(readLength(text, unit)).toBe(mm);
 });
@@ -22,4 +28,8 @@ test.each(["", "two", "1/0", "3+", "(3", "3 ft", "alert(1)", "3 4"])("“%s” i
 
 test("a length is shown in each unit without a tail of noughts", () => {
   expect([shown(25.4, "in"), shown(25.4, "pt"), shown(12.3456, "mm")]).toEqual(["1", "72", "12.35"]);
+});
+
+test("a length is counted in the unit that is shown, and one in it stays as it was typed", () => {
+  expect([readLengthIn("7.1", "pt"), readLengthIn("25.4 mm", "in"), readLengthIn("1 in", "pt")]).toEqual([7.1, 1, 72]);
 });
