@@ -1,5 +1,7 @@
 import { expect, test } from "vitest";
-import { asked, orNone, within } from "./limits";
+import { limits } from "../generated/limits";
+import { written } from "../numbers/written";
+import { asked, orNone, readWithin, within, type Limits } from "./limits";
 import { unitOf } from "./unitOf";
 
 test("a limit belongs to what it bounds, but for one that must be exceeded", () => {
@@ -43,4 +45,21 @@ test("a label names its unit behind the comma", () => {
     " km/h",
     "",
   ]);
+});
+
+// What a number counts in, by the end of its name in the book document.
+const ENDS: Record<string, string> = { mm: " mm", pt: " pt", deg: "°", ppi: " ppi", px: " px", kmh: " km/h" };
+
+test("every number of the book document can be typed as it is shown, with its unit and without", () => {
+  const lost: string[] = [];
+  for (const [part, members] of Object.entries(limits) as [string, Record<string, Limits>][])
+    for (const [name, own] of Object.entries(members)) {
+      const unit = ENDS[name.split("_").pop()!] ?? "";
+      const [low, high] = [own.least ?? own.above ?? -1e6, own.most ?? 1e6];
+      const between = [0.25, 0.5, 1 / 3].map((share) => Number((low + (high - low) * share).toFixed(3)));
+      for (const value of [low, high, 0, 1, 1189, -1189.5, ...between].filter((number) => within(number, own)))
+        for (const text of [written(value), `${written(value)}${unit}`])
+          if (readWithin(text, own, unit) !== value) lost.push(`${part}.${name}: ${text}`);
+    }
+  expect(lost).toEqual([]);
 });
