@@ -60,7 +60,7 @@ RSpec.describe App::Routes::Bars do
         "division_length" => "100 m",
         "divisions" => 9
       } =>
-        /9 divisions of 100 m take 360 mm at 1:2,500, and the room is 52 mm/,
+        /9 divisions of 100 m need 360 mm at 1:2,500, but only 52 mm is free/,
       {"division_length" => "30 sec"} => /not a unit of length/,
       {
         "place" => {
@@ -70,7 +70,7 @@ RSpec.describe App::Routes::Bars do
           "height_mm" => 9
         }
       } =>
-        /holds no round length with its labels/,
+        /No round length fits in .* mm with its labels/,
       {"units" => "furlongs"} => /“units” is "furlongs"; use one of/
     }.each do |changes, said|
       patch_element("scale_bar", changes)
@@ -86,7 +86,7 @@ RSpec.describe App::Routes::Bars do
     expect(last_response.status).to eq(200)
     get "/api/books/#{book.id}/sheets/1.svg", {}, "HTTP_HOST" => "localhost"
     expect([last_response.status, answer["message"], answer["path"]]).to match(
-      [422, /4 divisions of 25 m take 100 mm at 1:1,000, and the room is 52 mm/, %r{/layout/elements/\d+\z}]
+      [422, /4 divisions of 25 m need 100 mm at 1:1,000, but only 52 mm is free/, %r{/layout/elements/\d+\z}]
     )
   end
 

@@ -81,7 +81,7 @@ RSpec.describe App::Routes::Enclosures do
   end
 
   it "refuses what is neither, in words, and keeps nothing of it" do
-    expect(bring("faces", "no font at all", "x.ttf")["message"]).to match(/x.ttf is no font/)
+    expect(bring("faces", "no font at all", "x.ttf")["message"]).to match(/x.ttf is not a font file/)
     expect(bring("pictures", "GIF89a", "x.png")["message"]).to match(/x.png is neither PNG nor JPEG/)
     expect(bring("pictures", picture(50, 50).pngsave_buffer[0, 60], "x.png")["message"]).to match(/damaged/)
     expect(App::Enclosure.count).to eq(0)

@@ -67,7 +67,7 @@ RSpec.describe App::Routes::Grids do
     3.times { App::BookChanges.new(App::Book.find(book.id)).undo }
     expect(frame["grids"].map { |grid| grid["id"] }).to eq(%w[metric graticule])
     send_json(:post, path, {preset: "national"})
-    expect(answer["message"]).to match(/“national” is no grid for this ground; use one of metric, utm/)
+    expect(answer["message"]).to match(/“national” is not a grid for this area; use one of metric, utm/)
   end
 
   it "tries a grid without keeping it: words, interval and ghost lines" do
@@ -87,7 +87,7 @@ RSpec.describe App::Routes::Grids do
     {
       "0 m" => /greater than zero/,
       "-5 m" => /greater than zero/,
-      "30 sec" => /counts in metres; write a length/,
+      "30 sec" => /counts in metres; enter a length/,
       "much" => /is not an interval/
     }.each do |interval, said|
       grid = frame["grids"][0].merge("interval" => {"x" => interval})

@@ -25,7 +25,9 @@ RSpec.describe "In words" do
     ).then { [last_response.status, answer["message"]] }
 
   it "steps and multiples of nothing" do
-    expect(patch_book(index: {spacing: {x: "0 m", y: "0 m"}})).to match([422, /step of 0 is too small/])
+    expect(patch_book(index: {spacing: {x: "0 m", y: "0 m"}})).to match(
+      [422, /spacing of 0 m is too small for sheets that cover [\d.]+ m/]
+    )
     expect(patch_book(index: {origin: {kind: "round", multiple: "0 m"}})).to match([422, /multiple/])
   end
 

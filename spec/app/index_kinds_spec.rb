@@ -122,7 +122,7 @@ RSpec.describe "Kinds of index" do
       {kind: "strip", area: "dams"} => /no line to follow/,
       {origin: {kind: "round", multiple: "9 km"}} => /leave no step/,
       {rotation_deg: 400} => /“rotation_deg”/,
-      {kind: "features", area: "dams", scale_rule: {kind: "field", field: "code"}} => /which is no scale/,
+      {kind: "features", area: "dams", scale_rule: {kind: "field", field: "code"}} => /which is not a scale/,
       {overlap: {x: "much"}} => /not written as expected/,
       {kind: "strip", clearance_mm: 400} => /leaves no room|no line/
     }.each do |patch, words|

@@ -240,7 +240,7 @@ RSpec.describe App::Routes::Layouts do
     expect(element("text-2")).to include("text" => "{{ book.title }}", "place" => include("bottom_mm" => 77.0))
     expect(add({kind: "map_frame", box: [1, 1, 20, 20]})["message"]).to match(/one map frame/)
     expect(add({kind: "index_frame", box: [1, 1, 20, 20]})["message"]).to match(/belongs on the index sheet/)
-    expect(add({kind: "hologram", box: [1, 1, 20, 20]})["message"]).to match(/no kind of element/)
+    expect(add({kind: "hologram", box: [1, 1, 20, 20]})["message"]).to match(/not a kind of element/)
   end
 
   it "keeps an element off the page, where it can be found and brought back" do

@@ -84,7 +84,7 @@ RSpec.describe App::Routes::Legends do
     ask("/api/books/#{book.id}/sheets/1/legends/none")
     expect(last_response.status).to eq(404)
     ask("/api/books/#{book.id}/sheets/1/legends/title")
-    expect(answer["message"]).to eq("“title” is no legend.")
+    expect(answer["message"]).to eq("“title” is not a legend.")
   end
 
   it "keeps edits while the map changes, marks what is new, and goes back to the map when told to" do

@@ -205,7 +205,7 @@ RSpec.describe "Operations on a book" do
     before = fresh.document
     operate(put("/title", "New"), put("#{path}/#{layer["labels"][0]["id"]}/size_pt", 9), session: "sessionBBBB")
     expect([last_response.status, answer["path"], answer["message"]]).to match(
-      [409, "/operations/1", /is no longer there; someone took it away meanwhile/]
+      [409, "/operations/1", /is no longer there; someone else removed it in the meantime/]
     )
     operate({op: "test", path: "/palette", value: [1]}, put("/title", "New"))
     expect([last_response.status, answer["message"]]).to match([409, /changed by someone else/])

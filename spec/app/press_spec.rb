@@ -109,7 +109,7 @@ RSpec.describe App::Routes::Press do
     run.update!(document: document)
     work
     expect(run.reload.state).to eq("failed")
-    expect(run.reason).to match(/not a coordinate reference/)
+    expect(run.reason).to match(/not a CRS/)
   end
 
   it "fails a run whose piece breaks again and again, with a reason" do

@@ -113,7 +113,7 @@ RSpec.describe App::ReferenceChange do
 
   it "refuses what cannot be, and changes nothing" do
     change_to("EPSG:4326")
-    expect([last_response.status, answer["message"]]).to match([422, /counts in degrees/])
+    expect([last_response.status, answer["message"]]).to match([422, /is in degrees/])
     change_to("EPSG:25829")
     expect(answer["message"]).to match(/drawn in ETRS89 .* already/)
     change_to("+proj=gnom +lat_0=-58 +lon_0=170 +ellps=GRS80 +units=m")
@@ -182,9 +182,9 @@ RSpec.describe App::ReferenceChange do
     end
 
     it "says what is wrong with a definition, and which parameter does not do" do
-      expect(look({definition: "PROJCRS[\"x\""})["message"]).to match(/is not a coordinate reference that PROJ knows/)
+      expect(look({definition: "PROJCRS[\"x\""})["message"]).to match(/is not a CRS that PROJ knows/)
       expect(look({definition: "EPSG:25829", tune: {values: {"Latitude of natural origin" => 95}}})).to include(
-        "message" => /from -90 to 90/,
+        "message" => /from −90 to 90/,
         "path" => "/values/Latitude of natural origin"
       )
       send_json(:post, "/api/references/kept", {name: " ", definition: "EPSG:25829"})
@@ -237,7 +237,7 @@ RSpec.describe App::ReferenceChange do
     it "are refused where they are not for the pair, or by a change of the document" do
       shift = shifts.first
       choose(shift, "NAD27 to NAD83 (1)")
-      expect([last_response.status, answer["message"]]).to match([422, /is no transformation between/])
+      expect([last_response.status, answer["message"]]).to match([422, /is not a transformation between/])
       send_json(
         :patch,
         "/api/books/#{book.id}",

@@ -158,8 +158,8 @@ RSpec.describe App::Routes::Starts do
   end
 
   {
-    "degrees" => [{reference: "EPSG:4326"}, /degrees, which cannot hold a fixed scale/],
-    "an unknown reference" => [{reference: "EPSG:0"}, /not a coordinate reference/],
+    "degrees" => [{reference: "EPSG:4326"}, /degrees, so sheets cannot have a fixed scale/],
+    "an unknown reference" => [{reference: "EPSG:0"}, /not a CRS/],
     "an unknown page" => [{page: {size: "B17"}}, /B17/],
     "no layer" => [{layers: []}, /Choose at least one/],
     "another study area" => [{area: "x"}, /must be one of the layers/]

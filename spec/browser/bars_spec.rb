@@ -26,7 +26,7 @@ RSpec.describe "Scale bars and north arrows", type: :feature do
     find_field("Division length").send_keys(:enter)
     expect(page).to have_css(
       "aside [role=alert]",
-      text: /4 divisions of 100 m take 160 mm at 1:2,500, and the room is 52 mm/
+      text: /4 divisions of 100 m need 160 mm at 1:2,500, but only 52 mm is free/
     )
     find_field("Division length").send_keys(:escape)
     fill_in("Save this style as", with: "Field pair")

@@ -81,14 +81,14 @@ RSpec.describe "A book of villages", type: :feature do
     expect(page).to have_css("[data-sheet='2'] [data-part='inset inset-1'] text", text: "A", visible: :all)
     expect(page).to have_css("[data-sheet='2'] [data-part='outlines'] text", text: "A", visible: :all)
     # The box is dragged in the map, and detail and outline go along.
-    expect(page).to have_field("Across in it, mm")
-    across = find_field("Across in it, mm").value.to_f
+    expect(page).to have_field("Centre from left, mm")
+    across = find_field("Centre from left, mm").value.to_f
     box = find("[data-detail='inset-1']")
     page.driver.browser.action.move_to(box.native).pointer_down(:left).move_by(-40, 0).move_by(-4, 0).pointer_up.perform
-    expect { find_field("Across in it, mm").value.to_f < across - 10 }.to become(true)
+    expect { find_field("Centre from left, mm").value.to_f < across - 10 }.to become(true)
     saved
     add("Inset")
-    pick("Shows the ground of", "This sheet and its neighbours")
+    pick("Extent", "This sheet and its neighbours")
     saved
     click_button("Cells of the index")
     find("label", text: "show the cells").click

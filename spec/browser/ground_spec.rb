@@ -304,7 +304,7 @@ RSpec.describe "Ground", type: :feature do
     expect(page).to have_css("ul[aria-label='Saved CRSs'] li", text: "Moss grid")
     before = App::Book.find(@book.id).index.cells.pluck(:name, :centre_x)
     worker do
-      click_button("Draw the book in it")
+      click_button("Use this CRS")
       expect(page).to have_button("CRS: Moss grid", wait: 40)
       expect(page).to have_css("[data-ground=drawn] [data-part=dams]", visible: :all)
       expect(App::Book.find(@book.id).index.cells.pluck(:rotation_deg).map { |angle| angle.round(1) }.uniq).to eq(

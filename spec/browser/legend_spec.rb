@@ -120,7 +120,7 @@ RSpec.describe "A legend by hand", type: :feature do
     within("ol[aria-label='Rows of the legend']") { click_button(text: /\AMotorway/) }
     find("label", text: "Hidden in this legend").click
     expect { printed }.to become(["Footpath", *wanted.drop(2) - ["Motorway"]])
-    click_button("All as the map has it")
+    click_button("Reset all rows")
     expect { printed }.to become(["Buildings", "value", *classes.reverse.map { |name| "value #{name}" }, "Moor"])
     click_button("The page")
     click_button("Check the legends of all sheets")

@@ -71,7 +71,7 @@ RSpec.describe "Sheet", type: :feature do
       family = find("svg text[font-family^='Loom own']", text: "Skarrow Moss")["font-family"]
       expect { page.evaluate_script("document.fonts.check('12px \"#{family}\"')") }.to become(true)
       attach_file("Typeface of your own", logo, make_visible: true)
-      expect(page).to have_css("aside [role=alert]", text: "club logo.png is no font")
+      expect(page).to have_css("aside [role=alert]", text: "club logo.png is not a font file")
       click_button("The page")
       click_button("New element")
       find("[role=menuitem]", text: "Picture").click
@@ -150,8 +150,8 @@ RSpec.describe "Sheet", type: :feature do
 
   it "marks an element off the page, which is found from the strip and brought back", small_pictures: true do
     within("aside") { click_button("Ratio") }
-    fill_in("Across, mm", with: "-200")
-    find_field("Across, mm").send_keys(:enter)
+    fill_in("From left, mm", with: "-200")
+    find_field("From left, mm").send_keys(:enter)
     find("footer a", text: "1 element off the page").click
     expect(page).to have_css("aside h2", text: "Ratio")
     click_button("Align: Left")
@@ -221,7 +221,7 @@ RSpec.describe "Sheet", type: :feature do
     drag("[data-element=title]", (5 * per_mm + 1).round, 0)
     expect { (place("title")[0] + place("title")[2]).round(3) }.to become(410.0)
     click_button("Lock")
-    expect(page).to have_text("Locked: it does not move")
+    expect(page).to have_text("Locked. Unlock it to move or edit it.")
     at = place("title")
     drag("[data-element=title]", -60, 40)
     expect(place("title")).to eq(at)
@@ -245,8 +245,8 @@ RSpec.describe "Sheet", type: :feature do
   it "places exactly from one of nine points, and lines up" do
     within("aside") { click_button("Legend") }
     click_button("right middle")
-    fill_in("Across, mm", with: "420-15.5")
-    find_field("Across, mm").send_keys(:enter)
+    fill_in("From left, mm", with: "420-15.5")
+    find_field("From left, mm").send_keys(:enter)
     expect { (place("legend")[0] + place("legend")[2]).round(3) }.to become(404.5)
     click_button("Align: Right")
     expect { (place("legend")[0] + place("legend")[2]).round(3) }.to become(410.0)

@@ -42,7 +42,7 @@ RSpec.describe "The books", type: :feature do
         expect(page).to have_css("[role=radiogroup] label", count: 3)
         expect(page).to have_css("[role=radiogroup] label", text: /\A1:[\d,]+\s*\d+ sheets?, proposed\z/)
         find_field("Coordinate reference system (CRS)").click
-        expect(page).to have_css("[role=option]", text: "the UTM zone that the ground lies in")
+        expect(page).to have_css("[role=option]", text: "the UTM zone of your data")
         fill_in("Coordinate reference system (CRS)", with: "25829")
         find("[role=option]", text: "ETRS89 / UTM zone 29N", match: :first).click
         expect(page).to have_field("Coordinate reference system (CRS)", with: "EPSG:25829")

@@ -54,7 +54,7 @@ RSpec.describe "A newcomer", small_pictures: true, type: :feature do
     {
       "0" => /at least 1/,
       "-5" => /at least 1/,
-      "house" => /Write a scale/,
+      "house" => /Enter a scale/,
       "10" => /would make up to [\d,]+ cells/
     }.each do |text, sentence|
       type_value("Scale", text)

@@ -122,16 +122,16 @@ RSpec.describe "Weave", type: :feature do
     pick("Of layer", "Peat dams")
     expect(page).to have_css("aside", text: /\d+ of \d+ on no sheet/)
     expect_accessible
-    within("[aria-label='Pieces left out']") { click_button(text: "Go there") && click_button("Add a sheet") }
+    within("[aria-label='Pieces left out']") { click_button(text: "Go there") && click_button("Add a cell") }
     expect(page).to have_text(/27 sheets, each .* Nothing left out\./)
     undo(2)
-    find("aside button", text: "The sheet").click
+    find("aside button", text: "Back to the cell").click
   end
 
   it "generates a strip along a line and a sheet for each feature, and goes back" do
     choose("Study area", "Tracks")
     choose("Kind of index", "a strip")
-    expect(page).to have_text(/Cover Tracks by a strip, 10 mm clear of the sides, free rotation at 1:2,500/)
+    expect(page).to have_text(/Cover Tracks with a strip, 10 mm clear of the sides, free rotation, at 1:2,500/)
     card_value("How it lies").click
     fill_in("Maximum rotation, °", with: "0")
     find_field("Maximum rotation, °").send_keys(:enter)
@@ -141,7 +141,7 @@ RSpec.describe "Weave", type: :feature do
     expect { rows.map { |row| row["rotation_deg"] }.uniq }.to become([0.0])
     choose("Study area", "Lochans")
     choose("Kind of index", "a sheet for each feature")
-    expect(page).to have_text(/Cover Lochans by a sheet for each feature, at the same scale/)
+    expect(page).to have_text(/Cover Lochans with a sheet for each feature, at the same scale/)
     pick("Named by", "name")
     pick("Scale rule", "Fit with margin")
     expect(page).to have_button("Apply")

@@ -20,8 +20,8 @@ RSpec.describe TileLoom::Document do
     "a scale of zero" => [{index: {scale: 0}}, "/index/scale", /must be at least 1/],
     "a negative scale" => [{index: {scale: -2500}}, "/index/scale", /must be at least 1/],
     "an absurd scale" => [{index: {scale: 10**12}}, "/index/scale", /must be at most/],
-    "an unknown reference" => [{crs: "EPSG:999999"}, "/crs", /not a coordinate reference/],
-    "a geographic reference" => [{crs: "EPSG:4258"}, "/crs", /degrees, which cannot hold a fixed scale/],
+    "an unknown reference" => [{crs: "EPSG:999999"}, "/crs", /not a CRS/],
+    "a geographic reference" => [{crs: "EPSG:4258"}, "/crs", /degrees, so sheets cannot have a fixed scale/],
     "margins larger than the page" => [
       {layout: {page: {margins_mm: {left: 300, right: 300}}}},
       "/layout/page/margins_mm",

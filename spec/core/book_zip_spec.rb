@@ -117,7 +117,7 @@ RSpec.describe TileLoom::Document::BookZip do
     "without a document" => [->(list) { list.reject { |entry| entry.first == "book.json" } }, /holds no book.json/],
     "with a path that leads out" => [->(list) { list + [%w[../evil x]] }, /outside|leads/],
     "with an absolute path" => [->(list) { list + [%w[%tmp/evil x]] }, /outside|leads/],
-    "with a hidden file" => [->(list) { list + [%w[data/.profile x]] }, /no plain file/],
+    "with a hidden file" => [->(list) { list + [%w[data/.profile x]] }, /not a plain file/],
     "with two names that differ by case" => [->(list) { list + [%w[DATA/area.geojsons x]] }, /twice/],
     "with a file where a folder is" => [->(list) { list + [%w[data x]] }, /twice/],
     "without a file that it names" => [
@@ -155,7 +155,7 @@ RSpec.describe TileLoom::Document::BookZip do
     File.symlink("/etc/passwd", "link")
     Zip::File.open(file) { |zip| zip.add("link", "link") }
     expect(Zip::File.open(file) { |zip| zip.find_entry("link").ftype }).to eq(:symlink)
-    expect { opened(file) }.to invalid(/no plain file/)
+    expect { opened(file) }.to invalid(/not a plain file/)
     File.write("no.zip", "PK nothing")
     expect { opened("no.zip") }.to invalid(/zip/)
     expect(described_class.book?("no.zip")).to be(false)

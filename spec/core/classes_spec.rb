@@ -74,6 +74,6 @@ RSpec.describe TileLoom::Symbology::Classes do
     expect(described_class.new([4, 4], way: "quantile", count: 5).list.map(&:count)).to eq([2])
     expect { breaks(["a", nil], "equal", 3) }.to invalid(/holds no numbers/)
     expect { breaks([1], "equal", 99) }.to invalid(/from 1 to 12/)
-    expect { breaks([1], "golden", 3) }.to invalid(/no way to make classes/)
+    expect { breaks([1], "golden", 3) }.to invalid(/not a classification method/)
   end
 end

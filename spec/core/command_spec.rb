@@ -139,7 +139,7 @@ RSpec.describe "bin/loom" do
 
     it "says what it does not know" do
       expect(loom("export", demo, "--as", "fax", "--out", @folder)[2]).to match(
-        /There is no form “fax”; a book is handed on as pdf_book, pdf_sheets/
+        /“fax” is not an export format; use one of pdf_book, pdf_sheets/
       )
       expect(loom("export", demo, "--preset", "moon", "--out", @folder)[2]).to match(
         /no order “moon”; it has: tablet, map frames/

@@ -42,11 +42,11 @@ RSpec.describe TileLoom::CoordinateGrid do
       expect(interval.parse("7.5′").in(crs["EPSG:4258"])).to eq(Rational(1, 8))
       expect { interval.parse("200 m").in(crs["EPSG:4258"]) }.to raise_error(
         TileLoom::Refusal,
-        /200 m, but ETRS89 counts in degrees; write an angle/
+        /200 m, but ETRS89 counts in degrees; enter an angle/
       )
       expect { interval.parse("1 deg").in(crs["EPSG:2277"]) }.to raise_error(
         TileLoom::Refusal,
-        /counts in US survey foots?; write a length/
+        /counts in US survey foots?; enter a length/
       )
     end
 

@@ -88,7 +88,7 @@ RSpec.describe TileLoom::Assets::Enclosures do
   it "refuses what is no font, what may not be embedded, and a face that the book does not have" do
     sans = File.binread(File.join(TileLoom::ROOT, "fonts/SourceSans3-Regular.ttf"))
     read = ->(bytes) { TileLoom::Type::FontFile.new(bytes, name: "moss.ttf") }
-    expect { read["<svg/>"] }.to invalid(/moss.ttf is no font/)
+    expect { read["<svg/>"] }.to invalid(/moss.ttf is not a font file/)
     expect { read["wOF2" + sans] }.to invalid(/web font/)
     expect { read["ttcf" + sans] }.to invalid(/collection/)
     expect { read[sans[0, 400]] }.to invalid(/broken|no Unicode|no outlines/)

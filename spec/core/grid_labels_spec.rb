@@ -166,7 +166,7 @@ RSpec.describe TileLoom::CoordinateGrid::Labels do
       # Those of the frame's corners stand beside them, where the next one would touch them.
       expect(values.sort).to eq((400_500..403_500).step(100).to_a)
       expect(TileLoom::CoordinateGrid::Words.new(found, view).warnings).to include(
-        /Labels at the top would touch, so that only every 2nd is written/
+        /Labels at the top would touch, so only every 2nd is labelled/
       )
       expect(TileLoom::Units::Series.multiples(200r, angle: false).first(3)).to eq([1, 5, 10])
       expect(TileLoom::Units::Series.multiples(Rational(1, 240), angle: true).first(4)).to eq([1, 2, 4, 8])

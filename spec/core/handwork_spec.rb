@@ -54,7 +54,7 @@ RSpec.describe TileLoom::Index::Handwork do
     expect(touched(hand.scale([6], 1250)).map { |cell| [cell.scale, cell.ground, cell.pinned] }).to eq(
       [[1250, ground(403_500, 6_528_625, 500, 375), true]]
     )
-    expect { hand.turn([1], 181) }.to raise_error(TileLoom::Refusal, /-180 to 180/)
+    expect { hand.turn([1], 181) }.to raise_error(TileLoom::Refusal, /−180 to 180/)
     [0, -5, 2e9].each do |scale|
       expect { hand.scale([1], scale) }.to raise_error(TileLoom::Refusal, /greater than zero/)
     end

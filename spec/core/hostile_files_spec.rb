@@ -167,9 +167,9 @@ RSpec.describe "Hostile files" do
       ],
       "a CRS as a text that is none" => [
         feature["{}"].sub("{", '{"crs":"nowhere at all",'),
-        /“nowhere at all” is not a coordinate reference/
+        /“nowhere at all” is not a CRS/
       ],
-      "a CRS as a list" => [feature["{}"].sub("{", '{"crs":[1],'), /The file’s “crs” does not read: \[1\]/],
+      "a CRS as a list" => [feature["{}"].sub("{", '{"crs":[1],'), /The file’s “crs” cannot be read: \[1\]/],
       "nested without end" => ["[" * 100_000, /nested more than 60 levels deep/]
     }.each do |name, (text, sentence)|
       it "says what is wrong with #{name}" do

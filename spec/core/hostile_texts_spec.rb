@@ -16,7 +16,7 @@ RSpec.describe "Hostile texts" do
       end
     expect(grows(*steps)).to be_between(1.8, 2.2)
     digits = TileLoom::Artwork::PathScanner.new("M" + "1" * 5_000)
-    expect { digits.each { |token| token } }.to invalid(/does not read/)
+    expect { digits.each { |token| token } }.to invalid(/cannot be read/)
     expect(digits.steps).to be < 20_000
   end
 
@@ -68,7 +68,7 @@ RSpec.describe "Hostile texts" do
     wide = {"op" => "or", "args" => Array.new(3_000) { {"op" => "=", "args" => [{"property" => "a"}, 1]} }}
     expect { TileLoom::Conditions::Condition.new(wide) }.to invalid(/has more than 2000 parts/)
     expect { TileLoom::Conditions::Condition.new({"op" => "=", "args" => [{"property" => ["a"]}, 1]}) }.to invalid(
-      /does not read/
+      /cannot be read/
     )
   end
 

@@ -175,7 +175,7 @@ RSpec.describe TileLoom::Index::Grid do
     )
     expect {
       described_class.new(area: area(rectangle(0, 0, 2000, 2000)), size: size(300, 300, 2000), step: [601.0, nil]).cells
-    }.to invalid(/leaves gaps: a sheet shows only 600/)
+    }.to invalid(/leaves gaps: a sheet covers only 600 m/)
     expect {
       described_class.new(area: area(rectangle(0, 0, 2000, 2000)), size: size(300, 300, 2000), step: [5.0, nil]).cells
     }.to invalid(/too small for sheets/)
@@ -187,7 +187,7 @@ RSpec.describe TileLoom::Index::Grid do
       [overlap["8 mm", 300, 2500], overlap["5 %", 300, 2500], overlap["20 m", 300, 2500], overlap["0.5 in", 300, 1]]
     ).to eq([8.0, 15.0, 8.0, 12.7])
     expect { overlap["95 %", 300, 2500] }.to invalid(/leaves nothing of a frame/)
-    expect { overlap["eight", 300, 2500] }.to invalid(/is no overlap/)
+    expect { overlap["eight", 300, 2500] }.to invalid(/is not an overlap/)
     cells =
       described_class.new(
         area: area(rectangle(0, 0, 1000, 1000)),

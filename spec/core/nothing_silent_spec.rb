@@ -33,7 +33,7 @@ RSpec.describe "Nothing" do
   describe "turns a map round" do
     it "where a reference counts west or south: it is refused with one that does not" do
       expect { crs("EPSG:2048").for_fixed_scale! }.to invalid(
-        %r{counts southwards and westwards, so that north would not be up; .* WGS 84 / UTM zone 34S \(EPSG:32734\)}
+        %r{axes of .* run southwards and westwards, so north would not be up\. .* WGS 84 / UTM zone 34S \(EPSG:32734\)}
       )
       expect { crs("EPSG:5513").for_fixed_scale! }.to invalid(%r{such as S-JTSK / Krovak East North \(EPSG:5514\)})
       %w[EPSG:5514 EPSG:2193 EPSG:3031 EPSG:3413 EPSG:32661 EPSG:2180].each do |code|
@@ -476,7 +476,7 @@ RSpec.describe "Nothing" do
         [{"datums" => ["European Datum 1950", "World Geodetic System 1984"], "name" => "By a grid that is not here"}]
       )
     expect { point[gone] }.to invalid(
-      /The book uses the transformation “By a grid that is not here” between European Datum 1950 and World Geodetic System 1984, which is not to be had here/,
+      /The book uses the transformation “By a grid that is not here” between European Datum 1950 and World Geodetic System 1984, which is not available on this server/,
       path: "/operations"
     )
   end

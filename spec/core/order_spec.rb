@@ -67,7 +67,7 @@ RSpec.describe TileLoom::Output::Order do
       named = cells.zip(%w[3 2x 1]).map { |cell, name| cell.with(name: name) }
       expect { TileLoom::Index::SheetRange.new("1").pick(named) }.to raise_error(
         TileLoom::Index::SheetRange::Ambiguous,
-        "“1”: sheet 3 is named 1, and number 1 is named 3. Which? Write #1 for the number or \"1\" for the name."
+        "“1”: sheet 3 is named 1, and number 1 is named 3. Which one? Enter #1 for the number or \"1\" for the name."
       )
       expect(TileLoom::Index::SheetRange.new("2").readings(named)).to eq(["“2” is number 2, sheet 2x."])
     end

@@ -133,7 +133,7 @@ RSpec.describe TileLoom::Crs do
       hemisphere = (theirs[-1] == "s") ? 32_700 : 32_600
       expect(described_class::Utm.code(lon, lat)).to eq("EPSG:#{hemisphere + theirs.to_i}"), "#{lon} #{lat}"
     end
-    expect { described_class::Utm.code(0, 89) }.to invalid(/no UTM zone; name a polar reference/)
+    expect { described_class::Utm.code(0, 89) }.to invalid(/no UTM zone; choose a polar CRS/)
   end
 
   it "holds the unit of a reference's axes" do
@@ -165,9 +165,9 @@ RSpec.describe TileLoom::Crs do
   end
 
   it "refuses what is no reference, and degrees for a fixed scale" do
-    expect { crs.find("EPSG:999999") }.to invalid(/not a coordinate reference that PROJ knows/)
+    expect { crs.find("EPSG:999999") }.to invalid(/not a CRS that PROJ knows/)
     expect { crs.find("") }.to invalid(/missing/)
     expect { crs.find("EPSG:5701") }.to invalid(/neither a projected nor a geographic/)
-    expect { crs.find("EPSG:4326").for_fixed_scale! }.to invalid(/degrees, which cannot hold a fixed scale/)
+    expect { crs.find("EPSG:4326").for_fixed_scale! }.to invalid(/degrees, so sheets cannot have a fixed scale/)
   end
 end

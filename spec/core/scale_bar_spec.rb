@@ -441,9 +441,9 @@ RSpec.describe TileLoom::Bar do
   end
 
   it "refuses a room too narrow for any round length, and divisions that do not fit" do
-    expect { drawing({}, width_mm: 8).nodes }.to invalid(/room of 8 mm holds no round length with its labels/)
+    expect { drawing({}, width_mm: 8).nodes }.to invalid(/No round length fits in 8 mm with its labels/)
     expect { drawing({"division_length" => "100 m", "divisions" => 5}).nodes }.to invalid(
-      /5 divisions of 100 m take 100 mm at 1:5,000, and the room is 61 mm/
+      /5 divisions of 100 m need 100 mm at 1:5,000, but only 61 mm is free/
     )
     expect { drawing({"division_length" => "5 deg"}).nodes }.to invalid(/not a unit of length/)
     {"divisions" => [0, 1000], "height_mm" => [-1], "extension" => [-2]}.each do |key, values|

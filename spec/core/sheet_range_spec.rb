@@ -18,7 +18,7 @@ RSpec.describe TileLoom::Index::SheetRange do
     it "asks which is meant where a part is the number of one sheet and the name of another" do
       expect { described_class.new("1").pick(turned) }.to raise_error(TileLoom::Index::SheetRange::Ambiguous) { |error|
         expect(error.message).to eq(
-          "“1”: sheet 3 is named 1, and number 1 is named 3. Which? Write #1 for the number or \"1\" for the name."
+          "“1”: sheet 3 is named 1, and number 1 is named 3. Which one? Enter #1 for the number or \"1\" for the name."
         )
         expect(error.choices).to eq(
           [

@@ -166,7 +166,7 @@ RSpec.describe TileLoom::View do
         TileLoom::Compose::LiveText.new(template, path: "/t").fill(TileLoom::Document::LiveSample.values)
       end
       expect { fill.call("{{ sheet.nane }}") }.to invalid(/asks for “nane”.*sheet\.name/, path: "/t")
-      expect { fill.call("{{ sheet.name ") }.to invalid(/does not read/, path: "/t")
+      expect { fill.call("{{ sheet.name ") }.to invalid(/cannot be read/, path: "/t")
       expect { fill.call("{{ sheet.name | shout }}") }.to invalid(
         /uses the filter “shout”, which is not known/,
         path: "/t"

@@ -26,7 +26,7 @@ RSpec.describe TileLoom::Crs::Suggestions do
   it "says the unit and a reason with each" do
     dallas = described_class.new([-96.85, 32.75, -96.75, 32.85]).list
     expect(dallas.find { |suggestion| suggestion.code == "EPSG:2276" }.reason).to match(
-      /United States.*counts in US survey foot/
+      /United States.*unit: US survey foot/
     )
     expect(dallas.map(&:reason)).to all(be_a(String).and(match(/\w/)))
   end

@@ -173,7 +173,7 @@ RSpec.describe TileLoom::Symbology::MapSymbol do
       expect([999, 1000, 5000, 5001].map { |scale| layer.shown_at?(scale) }).to eq([false, true, true, false])
       expect {
         TileLoom::Symbology::Layer.new(settings.merge("visible_scales" => {"largest" => 5000, "smallest" => 1000}))
-      }.to invalid(/which is no range/)
+      }.to invalid(/which is not a range/)
     end
 
     it "keeps a layer out of a sheet at another scale, and doubles its lines at twice the scale" do

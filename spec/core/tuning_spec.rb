@@ -65,7 +65,7 @@ RSpec.describe TileLoom::Crs::Tuning do
       {values: {"Tilt" => 3}},
       /has no parameter “Tilt”; it has Latitude of natural origin/
     ],
-    "a latitude beyond the pole" => [{values: {"Latitude of natural origin" => 91}}, /from -90 to 90/],
+    "a latitude beyond the pole" => [{values: {"Latitude of natural origin" => 91}}, /from −90 to 90/],
     "a scale factor of nothing" => [{values: {"Scale factor at natural origin" => 0}}, /more than 0/],
     "text for a number" => [{values: {"False easting" => "far"}}, /must be a number/],
     "an unknown unit" => [{unit: "rod"}, /not a unit for a CRS/],
@@ -75,7 +75,7 @@ RSpec.describe TileLoom::Crs::Tuning do
   end
 
   it("refuses a reference in degrees") do
-    expect { described_class.new(crs["EPSG:4326"]) }.to invalid(/counts in degrees/)
+    expect { described_class.new(crs["EPSG:4326"]) }.to invalid(/is in degrees/)
   end
 
   # Accuracies as the EPSG register states them (from memory): ETRS89 to WGS 84 1 m; NAD27 to NAD83 without

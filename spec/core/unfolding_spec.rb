@@ -44,7 +44,7 @@ RSpec.describe "Files that lie of their size" do
   end
 
   it "counts all of it against what is allowed, and looks at the disk" do
-    expect { unfold(lying_zip(5_000_000, 5_000_000), most: 2_000_000) }.to invalid(/unfolds to more than/)
+    expect { unfold(lying_zip(5_000_000, 5_000_000), most: 2_000_000) }.to invalid(/unzips to more than/)
     allow(TileLoom::Assets::FreeDisk).to receive(:of).and_return(600 * 1024**2)
     expect(unfold(lying_zip(5_000_000, 5_000_000))).to eq(5_000_000)
     expect { unfold(lying_zip(200_000_000, 200_000_000)) }.to invalid(/does not fit on the server’s disk/)

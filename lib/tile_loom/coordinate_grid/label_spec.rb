@@ -16,7 +16,7 @@ module TileLoom
         default: "main",
         about: "A side has the labels of the lines that cross it more steeply, or of both."
       part :form,
-        choice(full: "in full", short: "short, ends in full"),
+        choice(full: "full", short: "shortened, full at the ends"),
         default: "full",
         about: "In full, or short with the first and last in full."
       part :notation,

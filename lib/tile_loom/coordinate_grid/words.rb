@@ -111,7 +111,7 @@ module TileLoom
         (@drawn.labels&.every || {})
           .group_by(&:last)
           .map do |many, list|
-            "Labels at the #{sides(list.map(&:first))} would touch, so that only every #{ordinal(many)} is written."
+            "Labels at the #{sides(list.map(&:first))} would touch, so only every #{ordinal(many)} is labelled."
           end
       end
 

@@ -41,7 +41,7 @@ module TileLoom
             Suggestion.new(
               code: entry.code,
               name: entry.name,
-              reason: "made for topographic maps of #{place(entry)}; counts in #{crs.unit&.name || crs.unit_name}"
+              reason: "made for topographic maps of #{place(entry)}; unit: #{crs.unit&.name || crs.unit_name}"
             )
           end
       end
@@ -81,9 +81,9 @@ module TileLoom
         codes.flat_map do |code|
           reason =
             if codes.one?
-              "the UTM zone that the ground lies in"
+              "the UTM zone of your data"
             else
-              "one of the #{codes.length} UTM zones that the ground lies in"
+              "one of the #{codes.length} UTM zones of your data"
             end
           [
             Suggestion.new(
@@ -106,12 +106,12 @@ module TileLoom
         [
           Suggestion.new(
             code: "+proj=aea #{at}",
-            name: "Equal-area conic of its own",
+            name: "Custom equal-area conic",
             reason: "a wide ground; areas stay true, #{parallels}"
           ),
           Suggestion.new(
             code: "+proj=eqdc #{at}",
-            name: "Equidistant conic of its own",
+            name: "Custom equidistant conic",
             reason: "a wide ground; distances along meridians stay true, #{parallels}"
           ),
           *(round? ? [azimuthal("a wide ground about as high as it is broad; areas stay true")] : [])

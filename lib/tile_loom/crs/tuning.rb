@@ -62,7 +62,7 @@ module TileLoom
 
       def named(name)
         text = name.to_s.strip
-        text = "#{@crs.name}, tuned" if text.empty?
+        text = "#{@crs.name}, modified" if text.empty?
         raise Refusal.new("crs.name_too_long", longest: LONGEST_NAME, at: "/name") if text.length > LONGEST_NAME
         text
       end

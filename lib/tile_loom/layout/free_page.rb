@@ -12,7 +12,7 @@ module TileLoom
           front: "first of all",
           before_sheets: "before the first sheet",
           before_sheet: "before a sheet",
-          back: "behind all"
+          back: "after everything"
         ),
         default: "front",
         about: "First of all; behind the index sheet, before the first sheet; before a sheet; behind all."

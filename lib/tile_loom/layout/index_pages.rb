@@ -6,7 +6,7 @@ module TileLoom
     class IndexPages < Values::Value
       define "index_pages"
       part :place,
-        choice(first: "before the sheets", last: "behind the sheets"),
+        choice(first: "before the sheets", last: "after the sheets"),
         default: "first",
         about: "Before the sheets, or behind them."
       part :across, whole(1..12), default: 1, about: "Parts side by side."

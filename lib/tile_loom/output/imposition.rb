@@ -8,9 +8,9 @@ module TileLoom
       SEVERAL, BOOKLET, PARTS = "several on one", "booklet", "parts of large pages"
       # With their titles.
       KINDS = {
-        SEVERAL => "Several on one side",
+        SEVERAL => "Several pages per side (n-up)",
         BOOKLET => "A booklet to fold",
-        PARTS => "Large pages in parts"
+        PARTS => "Large pages tiled over small paper"
       }.freeze
 
       # A page (by its place among the pages) so that its upper left corner comes to (x, y), that many times as large,

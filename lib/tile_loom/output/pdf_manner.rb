@@ -46,7 +46,7 @@ module TileLoom
       part :version, choice("1.7", "2.0"), default: "1.7"
       part :standard, choice(**STANDARDS), default: "none"
       part :colours,
-        choice(screen: "Of the screen (RGB)", press: "Of the press (CMYK and spot)"),
+        choice(screen: "RGB", press: "CMYK and spot"),
         default: "screen",
         about: "Colours of the screen, or those of the book's palette and of a printing press."
       part :profile,
@@ -62,13 +62,13 @@ module TileLoom
       part :attach_book, flag, default: false
       part :attach_data, flag, default: false
       part :opens_at,
-        choice(:page => "Whole", :width => "By its width", "actual size" => "Actual size"),
+        choice(:page => "Whole page", :width => "Fit width", "actual size" => "Actual size"),
         default: "page"
       part :panel, choice(bookmarks: "Bookmarks", layers: "Layers", none: "Nothing"), default: "bookmarks"
       part :linearized, flag, default: false, about: "Readable over a network before all of it is there."
       part :protected, flag, default: false, about: "With a password, which is asked for when it is exported."
       part :printing,
-        choice(full: "In full quality", low: "In low quality", none: "None"),
+        choice(full: "High resolution", low: "Low resolution", none: "None"),
         default: "full",
         about: "What a protected file lets its reader print."
       part :changing, flag, default: false

@@ -72,11 +72,11 @@ module TileLoom
       part :locked, flag, default: false, about: "A locked layer does not respond to editing."
       part :opacity, Values::Types::OPACITY, default: 1
       part :blend,
-        choice(normal: "over them", multiply: "multiplied with them"),
+        choice(normal: "normal", multiply: "multiply"),
         default: "normal",
         about: "How it is laid on the layers below it: over them, or multiplied with them."
       part :match,
-        choice(first: "the first rule that it meets", all: "all rules that it meets, the first lowest"),
+        choice(first: "the first matching rule", all: "all matching rules, first at the bottom"),
         default: "first",
         about: "Is a feature drawn by the first rule that it meets, or by all?"
       part :visible_scales,
@@ -96,7 +96,7 @@ module TileLoom
         default: [],
         about: "What is written with its features."
       part :label_match,
-        choice(first: "the first rule that it meets", all: "all rules that it meets"),
+        choice(first: "the first matching rule", all: "all matching rules"),
         default: "first",
         about: "Has a feature the label of the first label rule that it meets, or those of all?"
       part :avoidance,

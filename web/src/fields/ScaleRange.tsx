@@ -20,7 +20,7 @@ export function ScaleRange({
 }) {
   const keep = async (end: keyof ScalesShown, text: string) => {
     const scale = text.trim() === "" ? null : readScale(text);
-    if (text.trim() !== "" && (scale === null || scale <= 0)) throw new Error("Write a scale, such as 1:10,000.");
+    if (text.trim() !== "" && (scale === null || scale <= 0)) throw new Error("Enter a scale, such as 1:10,000.");
     const fresh = { ...scales, [end]: scale ?? undefined };
     if (scale === null) delete fresh[end];
     await onSave(Object.keys(fresh).length ? fresh : undefined);

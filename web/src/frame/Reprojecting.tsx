@@ -4,6 +4,7 @@ import { useBook } from "../api/book";
 import { post } from "../api/client";
 import type { Book } from "../api/types";
 import { count } from "../api/words";
+import { written } from "../numbers/written";
 
 /** The book is being drawn in another reference: how far that is; it can be stopped. */
 export function Reprojecting() {
@@ -30,7 +31,7 @@ export function Reprojecting() {
       <Box
         role="status"
         sx={{ whiteSpace: "nowrap" }}
-      >{`Drawing the book in ${change.name}: ${count(change.done, "feature")} of ${change.total}`}</Box>
+      >{`Drawing the book in ${change.name}: ${written(change.done)} of ${count(change.total, "feature")}`}</Box>
       <LinearProgress
         variant="determinate"
         value={Math.min((100 * change.done) / Math.max(change.total, 1), 100)}

@@ -4,16 +4,16 @@
 export const choices = {
   layer: {
     blend: [
-      ["normal", "over them"],
-      ["multiply", "multiplied with them"],
+      ["normal", "normal"],
+      ["multiply", "multiply"],
     ],
     match: [
-      ["first", "the first rule that it meets"],
-      ["all", "all rules that it meets, the first lowest"],
+      ["first", "the first matching rule"],
+      ["all", "all matching rules, first at the bottom"],
     ],
     label_match: [
-      ["first", "the first rule that it meets"],
-      ["all", "all rules that it meets"],
+      ["first", "the first matching rule"],
+      ["all", "all matching rules"],
     ],
   },
   layer_data: {
@@ -68,7 +68,7 @@ export const choices = {
   label_line_places: {
     course: [
       ["curved", "along the course"],
-      ["straight", "straight along it"],
+      ["straight", "straight, at the line’s angle"],
       ["level", "level"],
     ],
     position: [
@@ -132,12 +132,12 @@ export const choices = {
       ["pdf_x_4", "PDF/X-4"],
     ],
     colours: [
-      ["screen", "Of the screen (RGB)"],
-      ["press", "Of the press (CMYK and spot)"],
+      ["screen", "RGB"],
+      ["press", "CMYK and spot"],
     ],
     opens_at: [
-      ["page", "Whole"],
-      ["width", "By its width"],
+      ["page", "Whole page"],
+      ["width", "Fit width"],
       ["actual size", "Actual size"],
     ],
     panel: [
@@ -146,8 +146,8 @@ export const choices = {
       ["none", "Nothing"],
     ],
     printing: [
-      ["full", "In full quality"],
-      ["low", "In low quality"],
+      ["full", "High resolution"],
+      ["low", "Low resolution"],
       ["none", "None"],
     ],
   },
@@ -191,9 +191,9 @@ export const choices = {
   },
   imposed_form: {
     lay: [
-      ["several on one", "Several on one side"],
+      ["several on one", "Several pages per side (n-up)"],
       ["booklet", "A booklet to fold"],
-      ["parts of large pages", "Large pages in parts"],
+      ["parts of large pages", "Large pages tiled over small paper"],
     ],
     orientation: [
       ["as fits", "As fits best"],
@@ -274,8 +274,8 @@ export const choices = {
       ["both", "both families"],
     ],
     form: [
-      ["full", "in full"],
-      ["short", "short, ends in full"],
+      ["full", "full"],
+      ["short", "shortened, full at the ends"],
     ],
     notation: [
       ["d", "D°"],
@@ -342,41 +342,41 @@ export const choices = {
   whole_index_extent: {
     size: [
       ["fitted", "as large as fits"],
-      ["round", "next round"],
-      ["standard", "next standard"],
-      ["held", "held"],
+      ["round", "next round scale"],
+      ["standard", "next standard scale"],
+      ["held", "fixed"],
     ],
   },
   sheet_extent: {
     size: [
       ["fitted", "as large as fits"],
-      ["round", "next round"],
-      ["standard", "next standard"],
-      ["held", "held"],
+      ["round", "next round scale"],
+      ["standard", "next standard scale"],
+      ["held", "fixed"],
     ],
   },
   neighbours_extent: {
     size: [
       ["fitted", "as large as fits"],
-      ["round", "next round"],
-      ["standard", "next standard"],
-      ["held", "held"],
+      ["round", "next round scale"],
+      ["standard", "next standard scale"],
+      ["held", "fixed"],
     ],
   },
   features_extent: {
     size: [
       ["fitted", "as large as fits"],
-      ["round", "next round"],
-      ["standard", "next standard"],
-      ["held", "held"],
+      ["round", "next round scale"],
+      ["standard", "next standard scale"],
+      ["held", "fixed"],
     ],
   },
   detail_extent: {
     size: [
       ["fitted", "as large as fits"],
-      ["round", "next round"],
-      ["standard", "next standard"],
-      ["held", "held"],
+      ["round", "next round scale"],
+      ["standard", "next standard scale"],
+      ["held", "fixed"],
     ],
   },
   globe: {
@@ -396,7 +396,7 @@ export const choices = {
       ["left", "left"],
       ["centre", "centred"],
       ["right", "right"],
-      ["justify", "both edges"],
+      ["justify", "justified"],
     ],
     anchor: [
       ["top", "top"],
@@ -573,7 +573,7 @@ export const choices = {
       ["left", "left"],
       ["centre", "centred"],
       ["right", "right"],
-      ["justify", "both edges"],
+      ["justify", "justified"],
     ],
     anchor: [
       ["top", "top"],
@@ -584,7 +584,7 @@ export const choices = {
   index_pages: {
     place: [
       ["first", "before the sheets"],
-      ["last", "behind the sheets"],
+      ["last", "after the sheets"],
     ],
   },
   free_page: {
@@ -592,7 +592,7 @@ export const choices = {
       ["front", "first of all"],
       ["before_sheets", "before the first sheet"],
       ["before_sheet", "before a sheet"],
-      ["back", "behind all"],
+      ["back", "after everything"],
     ],
     starts: [
       ["anywhere", "the next page"],

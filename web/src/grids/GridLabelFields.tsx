@@ -66,7 +66,7 @@ export function GridLabelFields({
             onChoose={(face) => keep({ face })}
           />
           <Choice
-            label="Written"
+            label="Label format"
             value={shown.form}
             choices={choices.grid_labels.form}
             onChoose={(form) => keep({ form })}
@@ -76,7 +76,7 @@ export function GridLabelFields({
             label="Decimals"
             value={now.decimals === undefined ? "auto" : String(now.decimals)}
             choices={[
-              ["auto", "as needed"],
+              ["auto", "automatic"],
               ...[0, 1, 2, 3, 4, 5, 6].map((places) => [String(places), String(places)] as const),
             ]}
             onChoose={(places) => keep({ decimals: places === "auto" ? undefined : Number(places) })}
@@ -112,7 +112,7 @@ export function GridLabelFields({
           )}
           {!inside && (
             <Ticked
-              label="corners of the frame in full"
+              label="Full coordinates at the frame’s corners"
               on={shown.corners}
               onSave={(corners) => keep({ corners: corners || undefined })}
             />
@@ -149,9 +149,9 @@ function AngleFields({ now, keep }: WrittenProps) {
   return (
     <>
       <Choice
-        label="Angles as"
+        label="Angle format"
         value={now.notation ?? "auto"}
-        choices={[["auto", "the interval needs"], ...choices.grid_labels.notation]}
+        choices={[["auto", "automatic"], ...choices.grid_labels.notation]}
         onChoose={(notation) => keep({ notation: notation === "auto" ? undefined : notation })}
       />
       <Choice

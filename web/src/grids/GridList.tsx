@@ -62,7 +62,9 @@ export function GridList({
         ))}
       </Menu>
       {(frame.grids ?? []).length === 0 && (
-        <Box sx={{ fontSize: 13, color: "text.secondary" }}>None: nobody can read a position off this frame yet.</Box>
+        <Box sx={{ fontSize: 13, color: "text.secondary" }}>
+          No grids yet. Add one so that positions can be read from the map.
+        </Box>
       )}
       <Box component="ul" aria-label="Grids of this frame" sx={{ m: 0, p: 0, listStyle: "none" }}>
         {(frame.grids ?? []).map((grid) => {
@@ -104,7 +106,7 @@ export function GridList({
         </Box>
       )}
       {book.cells.length === 0 && sheet !== 0 && (
-        <Box sx={{ fontSize: 13 }}>Generate an index first: grids are set with the map in view.</Box>
+        <Box sx={{ fontSize: 13 }}>Generate the index first; a grid is set on a sheet with a map.</Box>
       )}
     </>
   );

@@ -118,8 +118,8 @@ export function AreaCard({
       {drawing ? (
         <Box role="status" sx={{ fontSize: 13, my: 0.5 }}>
           {drawing === "rectangle"
-            ? "Press two opposite corners on the map."
-            : "Press the corners on the map, the last one twice."}{" "}
+            ? "Click two opposite corners on the map."
+            : "Click each corner; double-click the last."}{" "}
           <Button onClick={() => onDraw(null)}>Stop</Button>
         </Box>
       ) : (

@@ -12,6 +12,7 @@ import { ReferenceField } from "../fields/ReferenceField";
 import { ArrivedPixelsFacts } from "../pixels/ArrivedPixelsFacts";
 import type { Arrivals } from "./arrivals";
 import type { ArrivalPlaces as Places, Place, Ring } from "../generated/answers";
+import { written } from "../numbers/written";
 
 export type { Ring };
 
@@ -247,7 +248,7 @@ function importing(arrival: Arrival): string {
   if (arrival.total === 0) return `${count(arrival.done, "contour")} traced`;
   return chosen.some((layer) => layer.pixels)
     ? `${Math.round((100 * arrival.done) / arrival.total)} % of the pixels made ready`
-    : `${count(arrival.done, "feature")} of ${arrival.total} imported`;
+    : `${written(arrival.done)} of ${count(arrival.total, "feature")} imported`;
 }
 
 // In words how far from the book's ground something would lie.

@@ -32,7 +32,7 @@ export function GroundStatement({ open, onOpen }: { open: string; onOpen: (kind:
         shown={book.document.title}
         text={book.document.title}
         read={nonEmpty}
-        expected="Write a title."
+        expected="Enter a title."
         onSave={(title) => change("Title", { title })}
       />
       ,{" "}

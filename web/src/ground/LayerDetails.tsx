@@ -68,8 +68,7 @@ export function LayerDetails({
       {layer.locked ? (
         <Box sx={{ display: "grid", gap: 1, fontSize: 14 }}>
           <Box sx={{ display: "flex", gap: 1, alignItems: "center" }}>
-            <LockIcon fontSize="small" /> This layer is locked: nothing of it changes, and the map does not pick from
-            it.
+            <LockIcon fontSize="small" /> This layer is locked: it cannot be edited or selected on the map.
           </Box>
           <Button variant="outlined" onClick={unlock}>
             Unlock
@@ -82,7 +81,7 @@ export function LayerDetails({
               label="Title"
               value={layer.title}
               onSave={async (title) => {
-                if (title.trim() === "") throw new Error("Write a title.");
+                if (title.trim() === "") throw new Error("Enter a title.");
                 await put(`Rename ${layer.title}`, { ...layer, title: title.trim() });
               }}
             />
@@ -184,7 +183,7 @@ function Appearance({ layer, put }: { layer: Layer; put: Put }) {
   const book = useBook();
   const design = async (text: string) => {
     const scale = readScale(text);
-    if (scale === null || scale <= 0) throw new Error("Write a scale, such as 1:2,500.");
+    if (scale === null || scale <= 0) throw new Error("Enter a scale, such as 1:2,500.");
     await put(`Design scale of ${layer.title}`, { ...layer, design_scale: scale });
   };
   return (
@@ -227,7 +226,7 @@ function Appearance({ layer, put }: { layer: Layer; put: Put }) {
             <MenuItem value="book">
               {book.document.design_scale
                 ? `as the book: ${ratio(book.document.design_scale)}`
-                : "as the book: on paper"}
+                : "as the book (fixed on paper)"}
             </MenuItem>
             <MenuItem value="paper">fixed on paper</MenuItem>
             <MenuItem value="ground">of a scale of its own</MenuItem>

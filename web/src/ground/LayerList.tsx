@@ -114,13 +114,13 @@ export function LayerList({ arrivals, onPick }: { arrivals: Arrivals; onPick: (i
       </Box>
       <Box sx={{ mt: 1.5 }}>
         <Field
-          label="Sizes of all layers correct at"
+          label="Design scale of all layers"
           value={book.document.design_scale ? ratio(book.document.design_scale) : ""}
           placeholder="fixed on paper"
           onSave={async (text) => {
             const scale = text.trim() === "" ? null : readScale(text);
             if (text.trim() !== "" && (scale === null || scale <= 0))
-              throw new Error("Write a scale, such as 1:2,500.");
+              throw new Error("Enter a scale, such as 1:2,500.");
             await change("Design scale", { design_scale: scale } as never);
           }}
         />

@@ -90,9 +90,7 @@ export function ReferenceCard({ onBack }: { onBack: () => void }) {
           choose(code);
         }}
       />
-      {text.trim() !== "" && text.trim() !== definition && (
-        <Button onClick={() => choose(text.trim())}>Look at it</Button>
-      )}
+      {text.trim() !== "" && text.trim() !== definition && <Button onClick={() => choose(text.trim())}>Preview</Button>}
       {(kept.data?.length ?? 0) > 0 && (
         <Box component="ul" aria-label="Saved CRSs" sx={{ m: 0, mt: 1, p: 0, listStyle: "none" }}>
           {kept.data!.map((row) => (
@@ -104,7 +102,7 @@ export function ReferenceCard({ onBack }: { onBack: () => void }) {
               <Button sx={{ flex: 1, justifyContent: "flex-start" }} onClick={() => choose(row.definition)}>
                 {row.name}
               </Button>
-              <IconButton size="small" aria-label={`Forget ${row.name}`} onClick={() => void drop(row.id)}>
+              <IconButton size="small" aria-label={`Delete ${row.name}`} onClick={() => void drop(row.id)}>
                 <CloseIcon sx={{ fontSize: 15 }} />
               </IconButton>
             </Box>
@@ -160,7 +158,7 @@ export function ReferenceCard({ onBack }: { onBack: () => void }) {
           )}
           <Box sx={{ display: "flex", gap: 1, mt: 1.5 }}>
             <Button variant="contained" disabled={same || look.isFetching || !!look.error} onClick={() => void take()}>
-              {same ? "The book’s own" : "Draw the book in it"}
+              {same ? "Current CRS" : "Use this CRS"}
             </Button>
             {!found.code && (
               <Button variant="outlined" disabled={look.isFetching} onClick={() => void keepIt()}>

@@ -69,7 +69,7 @@ export function RuleList({
             <RuleRow
               title={rule.title || inWords(rule.when, asking) || "all"}
               name={`rule ${rule.title}`}
-              removes={`Take rule ${rule.title} away`}
+              removes={`Remove rule ${rule.title}`}
               index={index}
               count={rules.length}
               open={open === index}
@@ -97,9 +97,9 @@ export function RuleList({
                   borderColor: "thread.main",
                 }}
               >
-                <Field label="Called" value={rule.title} onSave={(title) => change(index, { ...rule, title })} />
+                <Field label="Title" value={rule.title} onSave={(title) => change(index, { ...rule, title })} />
                 <Box sx={{ fontSize: 12.5, color: "text.secondary", mb: -0.75 }}>
-                  {rule.when ? "For features where" : "For all that come to it"}
+                  {rule.when ? "For features where" : "All remaining features"}
                 </Box>
                 <ConditionEditor
                   about={`rule ${index + 1}`}

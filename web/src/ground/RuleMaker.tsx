@@ -120,7 +120,7 @@ export function RuleMaker({ layer, attributes, put }: { layer: Layer; attributes
       {(how === "values" || how === "classes") && (
         <Box
           component="form"
-          aria-label="Rules to make"
+          aria-label="New rules"
           onSubmit={(event) => {
             event.preventDefault();
             void attempt(how === "values" ? byValue : byClass);

@@ -32,7 +32,7 @@ export function TilesDetails({
         label="Attribution"
         value={tiles.attribution}
         onSave={async (text) => {
-          if (text.trim() === "") throw new Error("Write who is to be named for the tiles.");
+          if (text.trim() === "") throw new Error("Enter whom to credit for the tiles.");
           await put(`Attribution of ${layer.title}`, { ...layer, tiles: { ...tiles, attribution: text.trim() } });
         }}
       />

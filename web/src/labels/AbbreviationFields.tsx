@@ -38,7 +38,7 @@ export function AbbreviationFields({
           value=""
           placeholder="such as Saint"
           onSave={async (full) => {
-            if (full.trim() === "") throw new Error("Write the word in full.");
+            if (full.trim() === "") throw new Error("Enter the word in full.");
             await onSave([...list, { full: full.trim(), short: full.trim().slice(0, 2) }]);
             setAdding(false);
           }}
@@ -72,7 +72,7 @@ function Row({
         label={`Word ${number} in full`}
         value={entry.full}
         onSave={async (full) => {
-          if (full.trim() === "") throw new Error("Write the word in full.");
+          if (full.trim() === "") throw new Error("Enter the word in full.");
           await onFull(full.trim());
         }}
       />

@@ -29,11 +29,11 @@ export function AreaPlaceFields({
         onChoose={(course) => keep({ course })}
       />
       <Flag
-        label="letters spaced so that it spans the area"
+        label="Letterspace to fill the area"
         value={shown.letterspaced}
         onSave={(letterspaced) => keep({ letterspaced: letterspaced || undefined })}
       />
-      <Flag label="beside an area that is too small" value={shown.outside} onSave={(outside) => keep({ outside })} />
+      <Flag label="Place outside if it does not fit" value={shown.outside} onSave={(outside) => keep({ outside })} />
       <Pair>
         {shown.letterspaced && (
           <NumberOf

@@ -103,7 +103,7 @@ export function LabelRuleFields({
               onSave={(word_spacing_pt) => onSave({ ...rule, word_spacing_pt })}
             />
             <NumberOrNone
-              label="Most characters a line"
+              label="Wrap after, characters"
               value={rule.wrap}
               placeholder="any number"
               limits={limits.label_rule.wrap}

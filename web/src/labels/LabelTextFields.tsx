@@ -46,7 +46,7 @@ export function LabelTextFields({
             value={text}
             multiline
             onSave={async (fresh) => {
-              if (fresh.trim() === "") throw new Error("Write a text, such as {{ name }}.");
+              if (fresh.trim() === "") throw new Error("Enter a text, such as {{ name }}.");
               await onSave({ ...rest, text: fresh });
             }}
           />

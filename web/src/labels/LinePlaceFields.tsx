@@ -37,12 +37,12 @@ export function LinePlaceFields({
           choices={choices.label_line_places.position}
           onChoose={(position) => keep({ position })}
         />
-        <NumberOf label="One label in, mm" part="label_line_places" of="repeat_mm" given={shown} onSave={keep} />
+        <NumberOf label="Repeat every, mm" part="label_line_places" of="repeat_mm" given={shown} onSave={keep} />
         {shown.position !== "on" && (
           <NumberOf label="Line gap, mm" part="label_line_places" of="gap_mm" given={shown} onSave={keep} />
         )}
         {shown.course === "curved" && (
-          <NumberOf label="Sharpest bend, °" part="label_line_places" of="sharpest_deg" given={shown} onSave={keep} />
+          <NumberOf label="Maximum bend, °" part="label_line_places" of="sharpest_deg" given={shown} onSave={keep} />
         )}
       </Pair>
       {shown.position === "on" && (
@@ -54,7 +54,7 @@ export function LinePlaceFields({
       )}
       {shown.course !== "level" && (
         <Choice
-          label="Top of the text"
+          label="Reading direction"
           value={shown.top}
           choices={choices.label_line_places.top}
           onChoose={(top) => keep({ top })}

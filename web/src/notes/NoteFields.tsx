@@ -42,7 +42,7 @@ export function NoteFields({ note }: { note: Note }) {
         value={note.text ?? ""}
         multiline
         onSave={async (text) => {
-          if (note.kind === "text" && text.trim() === "") throw new Error("Write a text.");
+          if (note.kind === "text" && text.trim() === "") throw new Error("Enter a text.");
           await keep({ text }, "Text of the note");
         }}
       />

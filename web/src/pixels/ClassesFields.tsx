@@ -25,7 +25,7 @@ function readValues(text: string, entry: Class): Class {
   if (/(more|\+)\s*$/i.test(text) && numbers.length === 1) return { ...rest, from: numbers[0] };
   if (numbers.length === 2) return { ...rest, from: numbers[0], to: numbers[1] };
   if (numbers.length === 1 && Number.isInteger(numbers[0])) return { ...rest, value: numbers[0] };
-  throw new Error("Write a whole number, or a range: 10 to 20, below 10, 20 and more.");
+  throw new Error("Enter a whole number, or a range: 10 to 20, below 10, 20 and more.");
 }
 
 /** A colour and a title for each class of values. */

@@ -33,7 +33,7 @@ export function ContoursForm({
           onSave={(base) => set({ base })}
         />
         <Measured
-          label="Index line every"
+          label="Index contour every"
           value={wanted.every}
           limits={{ least: 1, most: 1000 }}
           onSave={(every) => set({ every: Math.round(every) })}

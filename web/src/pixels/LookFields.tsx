@@ -60,7 +60,7 @@ export function LookFields({
       {look.kind === "ramp" && <RampFields look={look} pixels={pixels} onSave={keep} />}
       {look.kind === "shading" && <ShadingFields look={look} onSave={keep} />}
       <Choice
-        label="Laid on the layers below"
+        label="Blending"
         value={layer.blend ?? "normal"}
         choices={choices.layer.blend}
         onChoose={(blend) => put(`Blend of ${layer.title}`, { ...layer, blend })}

@@ -54,26 +54,26 @@ export function PictureFields({ look, pixels, onSave }: LookFieldsProps<"picture
                 .map(Number);
               const fits = list.every((band) => Number.isInteger(band) && band >= 1 && band <= pixels.bands);
               if (!fits || (list.length !== 1 && list.length !== 3))
-                throw new Error(`Write one band, or three as red, green and blue, from 1 to ${pixels.bands}.`);
+                throw new Error(`Enter one band, or three as red, green and blue, from 1 to ${pixels.bands}.`);
               await onSave("Bands", { ...look, bands: list });
             }}
           />
         )}
         <Field
-          label="Black to white, %"
+          label="Contrast stretch, %"
           value={stretch ? stretch.join(" to ") : "as it is"}
           onSave={async (text) => {
             const list = text.match(/[\d.]+/g)?.map(Number) ?? [];
             if (list.length === 0) return onSave("Stretch", without(look, "stretch"));
             if (list.length !== 2 || list[0]! >= list[1]! || list[1]! > 100)
-              throw new Error("Write two percentages of the pixels, such as 2 to 98, or nothing.");
+              throw new Error("Enter two percentages of the pixels, such as 2 to 98, or nothing.");
             return onSave("Stretch", { ...look, stretch: [list[0]!, list[1]!] });
           }}
         />
       </Pair>
       <Box sx={{ display: "flex", alignItems: "center", gap: 1, mt: 0.5 }}>
         <Flag
-          label="One colour is clear"
+          label="Make one colour transparent"
           value={look.clear_colour !== undefined}
           onSave={(on) =>
             onSave("Clear colour", on ? { ...look, clear_colour: "#000000" } : without(look, "clear_colour"))

@@ -32,7 +32,7 @@ export function RampFields({ look, pixels, onSave }: LookFieldsProps<"ramp">) {
       value={String(Math.round(value * 1000) / 1000)}
       onSave={async (text) => {
         const number = readNumber(text);
-        if (number === null) throw new Error("Write a number.");
+        if (number === null) throw new Error("Enter a number.");
         await onSave("Range of the ramp", { ...look, [name]: number });
       }}
     />
@@ -71,7 +71,7 @@ export function RampFields({ look, pixels, onSave }: LookFieldsProps<"ramp">) {
       </Box>
       <Pair>
         <Choice
-          label="From and to"
+          label="Range"
           wide
           value={shown.between}
           choices={choices.ramp_raster_look.between.map(([between, title]) => [

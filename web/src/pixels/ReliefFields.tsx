@@ -16,13 +16,13 @@ export function ReliefFields({ relief, onSave }: { relief: Relief; onSave: (reli
       {lights.map((known, index) => (
         <Pair key={index}>
           <Measured
-            label="Light from, °"
+            label="Light azimuth, °"
             value={known.azimuth_deg ?? 315}
             limits={limits.light.azimuth_deg}
             onSave={(azimuth_deg) => light(index, { ...known, azimuth_deg })}
           />
           <Measured
-            label="Above the horizon, °"
+            label="Light altitude, °"
             value={known.altitude_deg ?? 45}
             limits={limits.light.altitude_deg}
             onSave={(altitude_deg) => light(index, { ...known, altitude_deg })}

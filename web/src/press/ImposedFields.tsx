@@ -44,8 +44,8 @@ export function ImposedFields({
       />
       {several && (
         <>
-          <NumberOf label="Beside each other" part="imposed_form" of="across" given={imposed} onSave={change} />
-          <NumberOf label="Below each other" part="imposed_form" of="down" given={imposed} onSave={change} />
+          <NumberOf label="Columns" part="imposed_form" of="across" given={imposed} onSave={change} />
+          <NumberOf label="Rows" part="imposed_form" of="down" given={imposed} onSave={change} />
           <NumberOf label="Gap, mm" part="imposed_form" of="gap_mm" given={imposed} onSave={change} />
         </>
       )}
@@ -57,7 +57,7 @@ export function ImposedFields({
         onSave={(marks) => change({ marks })}
       />
       {!parts && (
-        <Flag label="Never enlarged" value={imposed.true_size} onSave={(true_size) => change({ true_size })} />
+        <Flag label="Do not enlarge" value={imposed.true_size} onSave={(true_size) => change({ true_size })} />
       )}
     </Pair>
   );

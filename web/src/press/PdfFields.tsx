@@ -99,16 +99,16 @@ export function PdfFields({ pdf: given, imposed, change }: PdfFieldsProps) {
       )}
       {!exchange && (
         <>
-          <Heading text="When it is opened" />
+          <Heading text="On opening" />
           <Pair>
             <Choice
-              label="Page shown"
+              label="Zoom"
               value={pdf.opens_at}
               choices={choices.pdf_manner.opens_at}
               onChoose={(opens_at) => change({ opens_at })}
             />
             <Choice
-              label="Beside it"
+              label="Side panel"
               value={pdf.panel}
               choices={choices.pdf_manner.panel}
               onChoose={(panel) => change({ panel })}

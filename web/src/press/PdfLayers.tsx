@@ -21,7 +21,7 @@ export function PdfLayers({ pdf, layers, fixed, change }: PdfLayersProps) {
     void change({ layers: plain ? others : [...others, state] });
   };
   return (
-    <Fold title="Layers as opened">
+    <Fold title="Layer visibility on opening">
       <Box sx={{ display: "flex", justifyContent: "space-between", fontSize: 12.5, color: "text.secondary" }}>
         <span>Shown</span>
         {!fixed && <Box sx={{ width: 108 }}>Printed</Box>}

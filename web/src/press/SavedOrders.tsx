@@ -30,7 +30,7 @@ export function SavedOrders({ draft, busy, onExport }: SavedOrdersProps) {
   };
   const save = async () => {
     const title = name.trim();
-    if (!title) return setProblem("Write a name, such as “field A3”.");
+    if (!title) return setProblem("Enter a name, such as “field A3”.");
     await put(`Save order ${title}`, [
       ...orders.filter((known) => known.name !== title),
       { ...draft.order, name: title },

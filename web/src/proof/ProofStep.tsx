@@ -153,7 +153,7 @@ export function ProofStep() {
               </Row>
               <Row name="Page">{`${mm(book.frame.page_width_mm)} × ${mm(book.frame.page_height_mm)}`}</Row>
               <Row name="Frame">{`${mm(book.frame.width_mm)} × ${mm(book.frame.height_mm)}`}</Row>
-              {cell.kept && <Row name="Mark">unchanged when the frame or the data changed</Row>}
+              {cell.kept && <Row name="Status">not rebuilt since the frame or the data changed</Row>}
               <LeftOutOfSheet sheet={cell.number} />
             </Card>
           )}

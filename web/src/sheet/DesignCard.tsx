@@ -92,7 +92,7 @@ export function DesignCard({ onBack }: { onBack: () => void }) {
           </Button>
           <IconButton
             size="small"
-            aria-label={`Forget ${row.name}`}
+            aria-label={`Delete ${row.name}`}
             onClick={() => attempt(post(`/api/designs/kept/${row.id}`, {}, { method: "DELETE" }).then(again))}
           >
             <CloseIcon sx={{ fontSize: 16 }} />

@@ -77,7 +77,7 @@ export function ElementCard({
         The page
       </Button>
       {locked ? (
-        <Typography sx={{ fontSize: 14, mb: 1 }}>Locked: it does not move and does not change.</Typography>
+        <Typography sx={{ fontSize: 14, mb: 1 }}>Locked. Unlock it to move or edit it.</Typography>
       ) : (
         <>
           {gridded && !isFrame(gridded) && (
@@ -132,10 +132,10 @@ export function ElementCard({
           </Box>
           {selected.length > 2 && (
             <Box sx={{ display: "flex", gap: 0.5, mt: 0.5 }}>
-              <Button variant="outlined" onClick={() => place("Even gaps across", distributed(boxes, 0))}>
-                Even gaps across
+              <Button variant="outlined" onClick={() => place("Distribute horizontally", distributed(boxes, 0))}>
+                Distribute horizontally
               </Button>
-              <Button variant="outlined" onClick={() => place("Even gaps down", distributed(boxes, 1))}>
+              <Button variant="outlined" onClick={() => place("Distribute vertically", distributed(boxes, 1))}>
                 down
               </Button>
             </Box>

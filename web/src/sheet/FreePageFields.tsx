@@ -63,7 +63,7 @@ export function FreePageFields({ page }: { page: FreePage }) {
         )}
       </Pair>
       <Flag
-        label="counts among the numbers that pages print"
+        label="Include in page numbering"
         value={shown.numbered}
         onSave={(numbered) => keep({ numbered }, "Number of a page")}
       />

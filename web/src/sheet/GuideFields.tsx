@@ -22,7 +22,7 @@ export function GuideFields({ guides, onSave }: { guides: Guides; onSave: (guide
                 .filter((part) => part.trim() !== "")
                 .map((part) => readLength(part, "mm"));
               if (places.some((place) => place === null))
-                throw new Error("Write places with ; between them, such as 20; 45.5; 297/2.");
+                throw new Error("Enter places separated by semicolons, such as 20; 45.5; 297/2.");
               await onSave({ ...guides, [axis]: (places as number[]).sort((a, b) => a - b) });
             }}
           />

@@ -41,7 +41,7 @@ export function IndexPagesFields() {
         />
       </Pair>
       <Flag
-        label="counts among the numbers that pages print"
+        label="Include in page numbering"
         value={shown.numbered}
         onSave={(numbered) => keep({ numbered }, "Number of the index sheet")}
       />

@@ -49,7 +49,7 @@ export function PageCard({ elements, onPick, onFullest }: PageCardProps) {
               value={shown(layout.page[side] ?? 0, "mm")}
               onSave={async (text) => {
                 const length = readLength(text, "mm");
-                if (length === null) throw new Error("Write a length, such as 300, 12 in or 297/2.");
+                if (length === null) throw new Error("Enter a length, such as 300, 12 in or 297/2.");
                 await keepPage("Page size", { [side]: Math.round(length * 1000) / 1000 });
               }}
             />
@@ -67,7 +67,7 @@ export function PageCard({ elements, onPick, onFullest }: PageCardProps) {
             value={shown(layout.page.margins_mm[edge], "mm")}
             onSave={async (text) => {
               const width = readLength(text, "mm");
-              if (width === null || width < 0) throw new Error("Write millimetres, such as 10.");
+              if (width === null || width < 0) throw new Error("Enter millimetres, such as 10.");
               await keepPage(`Margin, ${edge}`, { margins_mm: { [edge]: width } as Page["margins_mm"] });
             }}
           />

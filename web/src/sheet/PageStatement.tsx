@@ -183,7 +183,7 @@ function FrameInWords() {
       at {ratio(scale)}; <b>{count(book.cells.length, "sheet")}</b> in all. The scale is held when the page changes.{" "}
       {cell && (
         <>
-          Seen here: <b>{cell.name}</b>.
+          Showing <b>{cell.name}</b>.
         </>
       )}
     </>

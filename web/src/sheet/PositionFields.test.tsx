@@ -12,11 +12,11 @@ test("a place is that of the point that is meant, and may be a sum", async () =>
   const onSave = saving<Rectangle>();
   render(<PositionFields box={box} onSave={onSave} />);
   await userEvent.click(screen.getByRole("button", { name: "right middle" }));
-  expect(screen.getByLabelText("Across, mm")).toHaveProperty("value", "110");
-  expect(screen.getByLabelText("Down, mm")).toHaveProperty("value", "50");
-  await typed("Across, mm", "420-15.5");
+  expect(screen.getByLabelText("From left, mm")).toHaveProperty("value", "110");
+  expect(screen.getByLabelText("From top, mm")).toHaveProperty("value", "50");
+  await typed("From left, mm", "420-15.5");
   expect(onSave.mock.lastCall).toEqual([[304.5, 20, 100, 60]]);
-  await typed("Down, mm", "80");
+  await typed("From top, mm", "80");
   expect(onSave.mock.lastCall).toEqual([[10, 50, 100, 60]]);
 });
 

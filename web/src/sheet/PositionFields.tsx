@@ -22,7 +22,7 @@ export function PositionFields({ box, onSave }: { box: Rectangle; onSave: (box: 
   const [left, top, width, height] = box;
   const read = (text: string) => {
     const length = readLength(text, unit);
-    if (length === null) throw new Error("Write a length or a sum, such as 12.5 or 297/2.");
+    if (length === null) throw new Error("Enter a length or a sum, such as 12.5 or 297/2.");
     return length;
   };
   const size = (text: string) => {
@@ -42,7 +42,7 @@ export function PositionFields({ box, onSave }: { box: Rectangle; onSave: (box: 
         exclusive
         value={point}
         onChange={(_, value: string | null) => value && setPoint(value)}
-        aria-label="Point that is meant"
+        aria-label="Reference point"
         sx={{ gridRow: "1 / 3", display: "grid", gridTemplateColumns: "repeat(3, 24px)", alignSelf: "center" }}
       >
         {NINE.map(({ row, column, value }) => (
@@ -65,12 +65,12 @@ export function PositionFields({ box, onSave }: { box: Rectangle; onSave: (box: 
         ))}
       </ToggleButtonGroup>
       <Field
-        label={`Across, ${unit}`}
+        label={`From left, ${unit}`}
         value={shown(left + width * u, unit)}
         onSave={(text) => onSave([read(text) - width * u, top, width, height])}
       />
       <Field
-        label={`Down, ${unit}`}
+        label={`From top, ${unit}`}
         value={shown(top + height * v, unit)}
         onSave={(text) => onSave([left, read(text) - height * v, width, height])}
       />

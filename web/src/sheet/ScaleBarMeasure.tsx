@@ -48,7 +48,7 @@ export function MeasureFields({ element, onSave }: { element: ScaleBarElement; o
         onSave={(text) => {
           const parts = text.split(";").map((part) => Number(part.trim().replace(",", ".")));
           if (text.trim() !== "" && (parts.length !== 2 || parts.some((part) => !Number.isFinite(part))))
-            throw new Error("Write a place on the page, such as 120; 85.");
+            throw new Error("Enter a place on the page, such as 120; 85.");
           return onSave({ true_at: text.trim() === "" ? undefined : { x_mm: parts[0]!, y_mm: parts[1]! } });
         }}
       />

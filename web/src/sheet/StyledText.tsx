@@ -54,7 +54,7 @@ export function StyledText({ label, value, tagged, onSave }: StyledTextProps) {
   const wrap = (open: string, close: string) => {
     const area = field.current!;
     const [from, to] = [area.selectionStart, area.selectionEnd];
-    if (from === to) return setProblem("Select the words that are to look so, then choose the look.");
+    if (from === to) return setProblem("Select some text first, then choose a style.");
     void keep(`${text.slice(0, from)}${open}${text.slice(from, to)}${close}${text.slice(to)}`);
   };
   // Lines that the selection touches become items.

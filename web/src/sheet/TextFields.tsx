@@ -115,13 +115,13 @@ export function TypeFields({ element, onSave }: { element: Typed; onSave: (patch
           onChoose={(style) => choose(face.family, face.weight, style === "italic")}
         />
         <Choice
-          label="Across"
+          label="Horizontal alignment"
           value={shown.align}
           choices={choices.text_element.align}
           onChoose={(align) => onSave({ align })}
         />
         <Choice
-          label="Down"
+          label="Vertical alignment"
           value={shown.anchor}
           choices={choices.text_element.anchor}
           onChoose={(anchor) => onSave({ anchor })}

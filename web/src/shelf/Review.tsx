@@ -124,7 +124,7 @@ export function Review({
         error={text !== "" && denominator === null}
         helperText={
           text !== "" && denominator === null
-            ? "Write a scale, such as 2500 or 1:2,500."
+            ? "Enter a scale, such as 2500 or 1:2,500."
             : "any scale; it can be changed on Weave"
         }
       />

@@ -9,6 +9,7 @@ import { Review } from "./Review";
 import { paper, useArrival } from "./arrive";
 import type { Started } from "./started";
 import { useStart } from "./useStart";
+import { written } from "../numbers/written";
 
 /** A book from a file of any kind that Ground imports: it is looked into, a scale is proposed, the book is made. */
 export function Start({ onProblem }: { onProblem: (text: string | null) => void }) {
@@ -65,7 +66,7 @@ export function Start({ onProblem }: { onProblem: (text: string | null) => void 
       )}
       {(data?.state === "importing" || data?.state === "done") && (
         <>
-          <Typography role="status">{`Making the book: ${count(data.done, "feature")} of ${data.total}`}</Typography>
+          <Typography role="status">{`Making the book: ${written(data.done)} of ${count(data.total, "feature")}`}</Typography>
           <LinearProgress
             variant="determinate"
             value={Math.min((100 * data.done) / Math.max(data.total, 1), 100)}

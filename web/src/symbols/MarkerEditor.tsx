@@ -28,7 +28,7 @@ export function MarkerEditor({
   return (
     <>
       <Part
-        title="Mark"
+        title="Marker"
         colour={
           <Colour
             label={`Colour of the mark of ${name}`}
@@ -47,7 +47,7 @@ export function MarkerEditor({
       </Part>
       {outline ? (
         <Part
-          title="Line round the mark"
+          title="Marker outline"
           onRemove={() =>
             onSave(Object.fromEntries(Object.entries(marker).filter(([key]) => key !== "outline")) as unknown as Marker)
           }
@@ -72,7 +72,7 @@ export function MarkerEditor({
           sx={{ justifySelf: "start" }}
           onClick={() => void onSave({ ...marker, outline: { colour: "#fffdf6", width_mm: 0.2 } })}
         >
-          Line round the mark
+          Marker outline
         </Button>
       )}
     </>
@@ -182,7 +182,7 @@ function Drawings({
           </Typography>
         )}
         <Typography sx={{ fontSize: 12.5, color: "text.secondary", mt: 0.5 }}>
-          Only its shapes are taken. What has the fill currentColor gets the mark’s colour.
+          Only shapes are imported; those filled with currentColor take the marker’s colour.
         </Typography>
       </Popover>
     </>

@@ -327,7 +327,7 @@ function readDash(text: string): number[] | undefined {
     .filter((part) => part !== "")
     .map((part) => Number(part.replace(",", ".")));
   if (parts.some((part) => !Number.isFinite(part) || part <= 0))
-    throw new Error("Write lengths with spaces between, such as 2 1.");
+    throw new Error("Enter lengths separated by spaces, such as 2 1.");
   return parts.length ? parts : undefined;
 }
 

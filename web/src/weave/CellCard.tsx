@@ -105,7 +105,7 @@ export function CellCard({ selected, cells, onGone }: CellCardProps) {
           <Shown sheet={first.number} />
           <Row name="Frame">{`${mm(book.frame.width_mm)} × ${mm(book.frame.height_mm)}`}</Row>
           <TrueScale sheet={first.number} />
-          {first.kept && <Row name="Mark">unchanged when the frame or the data changed</Row>}
+          {first.kept && <Row name="Status">not rebuilt since the frame or the data changed</Row>}
           {gaps.length > 0 && (
             <Row name="Neighbours">
               <Box component="ul" sx={{ m: 0, p: 0, listStyle: "none" }}>

@@ -53,7 +53,7 @@ export function CoverCard({
   return (
     <Card title="Coverage" note="proven by geometry">
       <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 1 }}>
-        The sheet
+        Back to the cell
       </Button>
       {data && (
         <>
@@ -78,7 +78,7 @@ export function CoverCard({
                     Go there
                   </Button>
                   <Button onClick={() => void ask("cells", { do: "add", ...middle(piece.box) }).catch(toldElsewhere)}>
-                    Add a sheet
+                    Add a cell
                   </Button>
                 </Box>
               ))}

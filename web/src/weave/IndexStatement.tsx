@@ -55,7 +55,7 @@ export function IndexStatement({ trial, open, onOpen, answer }: IndexStatementPr
           .map((layer) => ({ value: layer.id, title: layer.title }))}
         onChoose={(id) => keep("Study area", { area: id })}
       />{" "}
-      by{" "}
+      with{" "}
       <ChoiceValue
         label="Kind of index"
         value={index.kind}
@@ -85,7 +85,7 @@ export function IndexStatement({ trial, open, onOpen, answer }: IndexStatementPr
             shown={shown.buffer}
             text={shown.buffer}
             read={readGround}
-            expected="Write a length with its unit, such as 50 m."
+            expected="Enter a length with its unit, such as 50 m."
             onTry={(buffer) => offer(buffer === null ? null : { buffer })}
             onSave={(buffer) => keep("Buffer", { buffer })}
             foretold={foretold}
@@ -95,15 +95,14 @@ export function IndexStatement({ trial, open, onOpen, answer }: IndexStatementPr
       )}
       {(index.kind !== "features" || shown.scale_rule.kind === "fixed") && (
         <>
-          {" "}
-          at{" "}
+          , at{" "}
           <EntryValue
             label="Scale"
             shown={ratio(index.scale)}
             text={written(index.scale)}
             unit="1 : n"
             read={readScale}
-            expected="Write a scale, such as 2500 or 1:2,500."
+            expected="Enter a scale, such as 2500 or 1:2,500."
             onTry={(scale) => offer(scale === null ? null : { scale })}
             onSave={(scale) => keep("Scale", { scale })}
             foretold={foretold}
@@ -111,7 +110,7 @@ export function IndexStatement({ trial, open, onOpen, answer }: IndexStatementPr
           />
         </>
       )}
-      {index.kind === "features" && shown.scale_rule.kind !== "fixed" && ","} held{" "}
+      {index.kind === "features" && shown.scale_rule.kind !== "fixed" ? ", with scales" : ""} (true{" "}
       <ChoiceValue
         label="What the scale holds"
         value={shown.held}
@@ -121,6 +120,7 @@ export function IndexStatement({ trial, open, onOpen, answer }: IndexStatementPr
           { value: "ellipsoid", title: "on the ellipsoid", note: "at each sheet’s centre" },
         ]}
       />
+      )
       {index.kind !== "layer" && (
         <>
           , overlapping by{" "}
@@ -129,7 +129,7 @@ export function IndexStatement({ trial, open, onOpen, answer }: IndexStatementPr
             shown={overlapInWords(index)}
             text={overlapAsText(index)}
             read={readOverlap}
-            expected="Write 8 mm, 5 % or 20 m; or one for each way: 8 mm; 5 mm."
+            expected="Enter 8 mm, 5 % or 20 m; or one for each way: 8 mm; 5 mm."
             onTry={(overlap) => offer(overlap === null ? null : { overlap })}
             onSave={(overlap) => keep("Overlap", { overlap, overlap_mm: null })}
             foretold={foretold}
@@ -138,8 +138,8 @@ export function IndexStatement({ trial, open, onOpen, answer }: IndexStatementPr
         </>
       )}
       , named{" "}
-      <CardValue label="Names" shown={namesInWords(book)} open={open === "names"} onOpen={() => onOpen("names")} /> and
-      taken <OrderValues index={index} onSave={(order) => keep("Order", { order } as IndexPatch)} />.
+      <CardValue label="Names" shown={namesInWords(book)} open={open === "names"} onOpen={() => onOpen("names")} />, and
+      ordered <OrderValues index={index} onSave={(order) => keep("Order", { order } as IndexPatch)} />.
     </Statement>
   );
 }
@@ -184,7 +184,7 @@ function OrderValues({
             text={String(start_deg)}
             unit="°"
             read={readBearing}
-            expected="Write degrees from north, 0 to 360."
+            expected="Enter degrees from north, 0 to 360."
             onSave={(start_deg) => onSave({ kind: order, start_deg })}
           />
         </>

@@ -40,7 +40,7 @@ export function SettingsCard({ title, trial, label, onBack, children }: Settings
   return (
     <Card title={title}>
       <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 1 }}>
-        The sheet
+        Back to the cell
       </Button>
       <Box sx={{ display: "grid", gap: 1.5 }}>{children}</Box>
       {trial.trial && (
@@ -276,7 +276,7 @@ export function FeatureSettings({ index, onTry }: Trying) {
           value={shownRule.margin}
           onSave={async (text) => {
             if (!/^\s*\d+(\.\d+)?\s*(%|mm|in|pt)\s*$/.test(text))
-              throw new Error("Write a share (10 %) or a width on paper (8 mm).");
+              throw new Error("Enter a share (10 %) or a width on paper (8 mm).");
             onTry({ scale_rule: { margin: text.trim() } } as IndexPatch);
           }}
         />
@@ -289,7 +289,7 @@ export function FeatureSettings({ index, onTry }: Trying) {
           onSave={async (text) => {
             const scales = text.split(";").map((part) => readScale(part));
             if (scales.some((scale) => scale === null))
-              throw new Error("Write scales with ; between them, such as 500; 1000; 2500.");
+              throw new Error("Enter scales separated by semicolons, such as 500; 1000; 2500.");
             onTry({ scale_rule: { standard_scales: scales as number[] } } as IndexPatch);
           }}
         />

@@ -92,7 +92,7 @@ export function WeaveStep() {
             onClick={() => setAdding(!adding)}
             sx={{ bgcolor: adding ? undefined : "background.paper" }}
           >
-            {adding ? "Click the map where it is to be" : "Add a sheet"}
+            {adding ? "Click on the map to place it" : "Add a cell"}
           </Button>
           <Button
             variant="outlined"

@@ -17,7 +17,7 @@ module TileLoom
         part :face, Values::Types::FACE, default: "sans"
         part :size_pt, Values::Types::SIZE_PT, default: 9
         part :colour, Values::Types::COLOUR, default: "#1f2a30"
-        part :align, choice(left: "left", centre: "centred", right: "right", justify: "both edges"), default: "left"
+        part :align, choice(left: "left", centre: "centred", right: "right", justify: "justified"), default: "left"
         part :anchor, choice(top: "top", middle: "middle", bottom: "bottom"), default: "top"
         part :tracking_pt, number(-20..100), default: 0
         part :line_height, number(0.5..5), default: 1.2

@@ -100,14 +100,16 @@ module TileLoom
       # A step of its own may not leave gaps, nor next to nothing of a frame.
       def own_step(axis)
         step, shown = @step[axis], extent[axis]
-        plain = ->(length) { Units::Number.plain(length, decimals: 2) }
-        if step > shown * (1 + 1e-9)
-          raise Refusal.new("index.step_leaves_gaps", step: plain[step], shown: plain[shown], at: "/index/spacing")
-        end
-        if step < shown * Overlap::LEAST_STEP
-          raise Refusal.new("index.step_too_small", step: plain[step], shown: plain[shown], at: "/index/spacing")
-        end
+        found = {step: in_words(step, 2), shown: in_words(shown, 2), at: "/index/spacing"}
+        raise Refusal.new("index.step_leaves_gaps", **found) if step > shown * (1 + 1e-9)
+        raise Refusal.new("index.step_too_small", **found) if step < shown * Overlap::LEAST_STEP
         step
+      end
+
+      # "652.67 m"
+      def in_words(length, decimals)
+        unit = size.crs.unit&.symbol || size.crs.unit_name
+        [Units::Number.plain(length, decimals: decimals), unit].compact.join(" ")
       end
 
       def stepped(length)
@@ -116,8 +118,8 @@ module TileLoom
         raise Refusal.new("index.multiples_of_nothing", at: "/index/origin/multiple") unless multiple&.positive?
         steps = (length / multiple + 1e-9).floor
         if steps.zero?
-          wanted, apart = Units::Number.plain(multiple, decimals: 3), Units::Number.plain(length, decimals: 1)
-          raise Refusal.new("index.multiples_too_large", multiple: wanted, apart: apart, at: "/index/origin/multiple")
+          found = {multiple: in_words(multiple, 3), apart: in_words(length, 1)}
+          raise Refusal.new("index.multiples_too_large", **found, at: "/index/origin/multiple")
         end
         steps * multiple
       end

@@ -7,7 +7,7 @@ module TileLoom
       class LinePlacement < Values::Value
         define "label_line_places"
         part :course,
-          choice(curved: "along the course", straight: "straight along it", level: "level"),
+          choice(curved: "along the course", straight: "straight, at the line’s angle", level: "level"),
           default: "curved",
           about: "Along the line's course glyph by glyph, straight in its direction, or level."
         part :position,

@@ -54,7 +54,7 @@ export function BookLabels() {
           </Button>
         </>
       ) : (
-        <Button onClick={() => void look().catch(toldElsewhere)}>Look for labels without room in the book</Button>
+        <Button onClick={() => void look().catch(toldElsewhere)}>Check the whole book for unplaced labels</Button>
       )}
       {found && (
         <>

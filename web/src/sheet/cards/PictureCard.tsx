@@ -64,7 +64,7 @@ export const PictureCard: KindCard<ElementOf<"picture">> = ({ element, onSave })
         {element.picture && (
           <TextField
             select
-            label="In its box"
+            label="Fit"
             value={shown.fit}
             onChange={(event) =>
               void onSave({ fit: event.target.value as ElementOf<"picture">["fit"] }).catch(toldElsewhere)

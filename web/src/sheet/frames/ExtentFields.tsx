@@ -52,7 +52,7 @@ export function ExtentFields({ element, onSave }: { element: InsetKind; onSave: 
   };
   return (
     <>
-      <Choice label="Shows the ground of" value={extent.kind} choices={kinds} onChoose={choose} />
+      <Choice label="Extent" value={extent.kind} choices={kinds} onChoose={choose} />
       <OwnFields extent={extent} element={element} onSave={keep} />
       {extent.kind !== "fixed" && extent.kind !== "detail" && <SizeFields extent={extent} onSave={keep} />}
       {extent.kind !== "fixed" && <Rotation extent={extent} onSave={keep} />}
@@ -116,11 +116,11 @@ function ScaleField({ scale, onSave }: { scale: number; onSave: (scale: number) 
   return (
     <Box sx={{ display: "flex", alignItems: "flex-end" }}>
       <Field
-        label="Scale held"
+        label="Fixed scale"
         value={ratio(scale)}
         onSave={async (text) => {
           const read = readScale(text);
-          if (read === null || read < 1) throw new Error("Write a scale, such as 1:25,000.");
+          if (read === null || read < 1) throw new Error("Enter a scale, such as 1:25,000.");
           await onSave(read);
         }}
       />
@@ -157,7 +157,7 @@ function OwnFields({
     case "sheet":
       return (
         <Measured
-          label="Times the sheet’s width and height"
+          label="Size, × the sheet"
           value={extent.times ?? defaults.sheet_extent.times}
           limits={limits.sheet_extent.times}
           onSave={(times) => onSave({ ...extent, times })}
@@ -261,7 +261,7 @@ function DetailFields({
           onChoose={(frame) => onSave({ ...extent, frame: frame === main?.id ? undefined : frame })}
         />
         <Measured
-          label="Times as large as there"
+          label="Magnification, ×"
           value={extent.times ?? defaults.detail_extent.times}
           limits={limits.detail_extent.times}
           onSave={(times) => onSave({ ...extent, times })}
@@ -279,7 +279,7 @@ function DetailFields({
       {extent.at_mm && (
         <Pair>
           <Measured
-            label="Across in it, mm"
+            label="Centre from left, mm"
             value={extent.at_mm[0]!}
             limits={limits.detail_extent.at_mm}
             onSave={(x) => onSave({ ...extent, at_mm: [x, extent.at_mm![1]!] })}

@@ -64,7 +64,7 @@ export function FrameFields({ element, onSave }: { element: GriddedElement; onSa
       <Fold title="Veil">
         <VeilFields veil={element.veil} onSave={(veil) => onSave({ veil }, "Veil")} />
       </Fold>
-      <Fold title="Ground of other frames">
+      <Fold title="Outlines of other frames">
         <OutlineFields element={element} onSave={onSave} />
       </Fold>
       <Fold title="Shape and backing">

@@ -23,7 +23,7 @@ export function OutlineFields({ element, onSave }: { element: GriddedElement; on
   const main = others.find((known) => known.kind === "map_frame" || known.kind === "index_frame");
   const outlines = element.outlines ?? [];
   const keep = (fresh: FrameOutline[]) =>
-    onSave({ outlines: fresh.length ? fresh : undefined }, "Ground of other frames");
+    onSave({ outlines: fresh.length ? fresh : undefined }, "Outlines of other frames");
   const put = (index: number, patch: Partial<FrameOutline>) =>
     keep(outlines.map((known, place) => (place === index ? { ...known, ...patch } : known)));
   return (
@@ -36,7 +36,7 @@ export function OutlineFields({ element, onSave }: { element: GriddedElement; on
           <Box
             key={index}
             role="group"
-            aria-label={`Ground of ${other ? titleOf(other) : "a frame that is gone"}`}
+            aria-label={`Outline of ${other ? titleOf(other) : "(removed frame)"}`}
             sx={{ display: "grid", gap: 1, pl: 1, borderLeft: 2, borderColor: "thread.main" }}
           >
             <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
@@ -45,7 +45,7 @@ export function OutlineFields({ element, onSave }: { element: GriddedElement; on
                   label="Ground of"
                   value={other?.id ?? ""}
                   choices={[
-                    ...(other ? [] : [["", "a frame that is gone"] as const]),
+                    ...(other ? [] : [["", "(removed frame)"] as const]),
                     ...others.map((known) => [known.id, titleOf(known)] as const),
                   ]}
                   onChoose={(frame) => put(index, { frame: frame === main?.id ? undefined : frame })}
@@ -53,7 +53,7 @@ export function OutlineFields({ element, onSave }: { element: GriddedElement; on
               </Box>
               <IconButton
                 size="small"
-                aria-label={`Remove the ground of ${other ? titleOf(other) : "a frame that is gone"}`}
+                aria-label={`Remove the outline of ${other ? titleOf(other) : "(removed frame)"}`}
                 onClick={() => void keep(outlines.filter((_, place) => place !== index)).catch(toldElsewhere)}
               >
                 <RemoveIcon sx={{ fontSize: 16 }} />
@@ -96,7 +96,7 @@ export function OutlineFields({ element, onSave }: { element: GriddedElement; on
             void keep([...outlines, main || !others[0] ? {} : { frame: others[0].id }]).catch(toldElsewhere)
           }
         >
-          Show the ground of a frame
+          Add an outline
         </Button>
       ) : (
         <Box sx={{ fontSize: 13, color: "text.secondary" }}>This page has no other frame.</Box>

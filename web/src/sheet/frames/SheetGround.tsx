@@ -43,7 +43,7 @@ export function SheetGround() {
           value={ratio(cell.scale)}
           onSave={async (text) => {
             const scale = readScale(text);
-            if (scale === null || scale < 1) throw new Error("Write a scale, such as 1:2,500.");
+            if (scale === null || scale < 1) throw new Error("Enter a scale, such as 1:2,500.");
             await change({ do: "scale", scale });
           }}
         />

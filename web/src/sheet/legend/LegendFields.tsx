@@ -124,7 +124,7 @@ export function LegendFields({
       <Pair>
         <NumberOf label="Columns" part="legend_element" of="columns" given={shown} onSave={onSave} />
         <NumberOf
-          label="Up to columns"
+          label="Maximum columns"
           part="legend_element"
           of="most_columns"
           given={element}
@@ -173,13 +173,7 @@ export function LegendFields({
             choices={lineSamples}
             onChoose={(line_sample) => onSave({ line_sample })}
           />
-          <NumberOf
-            label="Gap to the words, mm"
-            part="legend_element"
-            of="label_gap_mm"
-            given={shown}
-            onSave={onSave}
-          />
+          <NumberOf label="Text gap, mm" part="legend_element" of="label_gap_mm" given={shown} onSave={onSave} />
           <Choice
             label="Own shape"
             value={element.sample_drawing ?? ""}

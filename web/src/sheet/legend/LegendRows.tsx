@@ -42,7 +42,8 @@ export function LegendRows({ element, legend, onSave }: LegendRowsProps) {
       </Box>
       {fresh > 0 && (
         <Box role="note" sx={{ fontSize: 13, mb: 0.5 }}>
-          {fresh === 1 ? "1 row is new on the map" : `${fresh} rows are new on the map`} since the rows were arranged.
+          {fresh === 1 ? "1 entry was added to the map" : `${fresh} entries were added to the map`} since you arranged
+          the legend.
           <Button onClick={() => void onSave(accepted(rows), "New rows of the legend").catch(toldElsewhere)}>
             Keep {fresh === 1 ? "it" : "them"} here
           </Button>
@@ -107,7 +108,7 @@ export function LegendRows({ element, legend, onSave }: LegendRowsProps) {
             void onSave(undefined, "Legend as the map has it").catch(toldElsewhere);
           }}
         >
-          All as the map has it
+          Reset all rows
         </Button>
       )}
     </>

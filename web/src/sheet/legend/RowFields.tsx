@@ -102,7 +102,7 @@ export function RowFields({ rows, index, onSave, onPick }: RowFieldsProps) {
           <Button onClick={() => act(split(rows, index), "Split a row of the legend")}>Split</Button>
         )}
         {row.kind === "entry" && shown.state !== "gone" && !isReset(row) && (
-          <Button onClick={() => act(reset(rows, index), "Row as the map has it")}>As the map has it</Button>
+          <Button onClick={() => act(reset(rows, index), "Reset a row of the legend")}>Reset row</Button>
         )}
         {(row.kind === "heading" || row.kind === "note" || row.kind === "own" || row.kind === "grid") && (
           <Button color="error" onClick={() => act(removed(rows, index), "Remove a row of the legend")}>
@@ -110,8 +110,8 @@ export function RowFields({ rows, index, onSave, onPick }: RowFieldsProps) {
           </Button>
         )}
         {shown.state === "gone" && (
-          <Button color="error" onClick={() => act(removed(rows, index), "Forget a row of the legend")}>
-            Forget the row
+          <Button color="error" onClick={() => act(removed(rows, index), "Delete a row of the legend")}>
+            Delete row
           </Button>
         )}
       </Box>
@@ -151,7 +151,7 @@ function SampleField({ row, shape, put }: { row: RowOf<"entry"> | RowOf<"own">; 
 function OwnFields({ row, shown, put }: { row: RowOf<"own">; shown: RowShown; put: Put }) {
   return (
     <>
-      <TitleField shown={shown} put={put} label="Words" />
+      <TitleField shown={shown} put={put} label="Text" />
       <Pair>
         <Choice
           label="Drawn as"
@@ -210,13 +210,13 @@ function GridFields({ row, put }: { row: RowOf<"grid">; put: Put }) {
   return (
     <>
       <Choice
-        label="Tells of"
+        label="Grid"
         value={row.grid ?? ""}
         choices={[["", "the frame’s first grid"], ...grids.map((grid) => [grid.id, grid.title ?? grid.id] as const)]}
         onChoose={(grid) => put(given({ ...row, grid: grid || undefined }), "Grid in the legend")}
       />
       <Field
-        label="Called"
+        label="Title"
         value={row.title ?? ""}
         placeholder="Grid"
         onSave={(text) => put(given({ ...row, title: text.trim() || undefined }), "Grid in the legend")}
