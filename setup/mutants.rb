@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
-require "etc"
 require_relative "failure"
 require_relative "gems"
+require_relative "lanes"
 require_relative "shell"
 
 module Setup
@@ -29,9 +29,9 @@ module Setup
       failing = @files.select { |file| noticed?(file, File.read(file)) }
       raise Failure, "The examples fail without any change." if failing.any?
       found = @files.flat_map { |file| changes(file) }
-      left = in_lanes(found).compact
-      Shell.say "#{found.length} changes, #{left.length} of them unnoticed"
-      left.any? ? 1 : 0
+      left = Lanes.map(found) { |one| unnoticed?(*one) }.count(true)
+      Shell.say "#{found.length} changes, #{left} of them unnoticed"
+      left.zero? ? 0 : 1
     end
 
     private
@@ -52,33 +52,17 @@ module Setup
       Mutation.of(source).map { |change| [file, source, change] }
     end
 
-    # Those that went unnoticed, as they are found.
-    def in_lanes(found)
-      waiting = Queue.new
-      found.each { |one| waiting << one }
-      waiting.close
-      Array.new(Etc.nprocessors) { Thread.new { lane(waiting) } }.flat_map(&:value)
-    end
-
-    def lane(waiting)
-      left = []
-      while (file, source, change = waiting.pop)
-        next if noticed?(file, change.applied(source))
-        left << change
-        Shell.say "#{file.delete_prefix("#{Shell::ROOT}/")}:#{change.line} #{change.said(source)}"
-      end
-      left
+    # Says a change that went unnoticed. Returns whether it did.
+    def unnoticed?(file, source, change)
+      return false if noticed?(file, change.applied(source))
+      Shell.say "#{file.delete_prefix("#{Shell::ROOT}/")}:#{change.line} #{change.said(source)}"
+      true
     end
 
     # Does an example fail with this source in place of the file's?
     def noticed?(file, source)
-      child = fork { examples(file, source) }
-      (PATIENCE_S * 10).times do
-        Process.wait2(child, Process::WNOHANG)&.then { |_, status| return !status.success? } || sleep(0.1)
-      end
-      Process.kill("KILL", child)
-      Process.wait(child)
-      true
+      status = Lanes.status_of(fork { examples(file, source) }, seconds: PATIENCE_S, every: 0.1)
+      !status&.success?
     end
 
     def examples(file, source)

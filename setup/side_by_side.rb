@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
-require "etc"
 require "tempfile"
 require_relative "gems"
+require_relative "lanes"
 require_relative "shell"
 
 module Setup
@@ -16,39 +16,27 @@ module Setup
     Check =
       Struct.new(:name, :command, :dir, :environment, keyword_init: true) do
         def spawn(path) =
-          Process.spawn(Gems::ENVIRONMENT.merge(environment || {}), *command, chdir: dir, out: path, err: path)
+          Process.spawn(Gems::ENVIRONMENT.merge(environment), *command, chdir: dir, out: path, err: path)
       end
 
-    def initialize(checks, lanes: Etc.nprocessors)
-      @waiting = Queue.new
-      checks.each { |check| @waiting << check }
-      @waiting.close
-      @lanes = lanes
+    def initialize(checks)
+      @checks = checks
       @telling = Mutex.new
     end
 
     # Returns the exit status: 1 where one failed, which are named at the end.
     def run
-      failed = Array.new(@lanes) { Thread.new { lane } }.flat_map(&:value)
+      failed = Lanes.map(@checks) { |check| check.name unless succeeded?(check) }.compact
       failed.each { |name| warn "#{name} found something to mend (see above)." }
       failed.any? ? 1 : 0
     end
 
     private
 
-    # Names of those that failed.
-    def lane
-      failed = []
-      while (check = @waiting.pop)
-        failed << check.name unless succeeded?(check)
-      end
-      failed
-    end
-
     def succeeded?(check)
       Tempfile.create("check") do |said|
         started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-        status = wait_for(check.spawn(said.path))
+        status = Lanes.status_of(check.spawn(said.path), seconds: MINUTES * 60)
         seconds = (Process.clock_gettime(Process::CLOCK_MONOTONIC) - started).round
         @telling.synchronize do
           Shell.say "· #{check.name}, #{seconds} s\n#{File.read(said.path)}"
@@ -56,14 +44,6 @@ module Setup
         end
         status&.success?
       end
-    end
-
-    # Returns the status, or nil where it had to be ended.
-    def wait_for(running)
-      (MINUTES * 60).times { Process.wait2(running, Process::WNOHANG)&.then { |_, status| return status } || sleep(1) }
-      Process.kill("KILL", running)
-      Process.wait(running)
-      nil
     end
   end
 end

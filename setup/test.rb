@@ -75,8 +75,7 @@ module Setup
         .to_h
         .map do |name, files|
           key = name.delete("^a-z0-9")
-          own = environment.slice("DATABASE_NAME").transform_values { |database| "#{database}_#{key}" }
-          own.update(environment.slice("STORE").transform_values { |folder| "#{folder}-#{key}" })
+          own = environment.slice("DATABASE_NAME", "STORE").transform_values { |name| "#{name}_#{key}" }
           command = ["bundle", "exec", "rspec", *files, *@options]
           check("specs of #{name}", command, environment: environment.merge(own))
         end

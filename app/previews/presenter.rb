@@ -184,7 +184,7 @@ module App
         "definition" => crs.code,
         "name" => crs.name,
         "metres_per_unit" => crs.metres_per_unit,
-        "unit" => crs.unit&.symbol || crs.unit_name
+        "unit" => crs.unit_symbol
       }
     end
 

@@ -13,11 +13,11 @@ RSpec.describe App::Routes::Legends do
 
   def shown(sheet = 1, of = book) = ask("/api/books/#{of.id}/sheets/#{sheet}/legends/#{legend["id"]}").then { answer }
 
-  def patch_book(label = "Legend", **patch)
+  def patch_book(label = "Legend", **changes)
     send_json(
       :patch,
       "/api/books/#{book.id}",
-      {label: label, patch: patch, revision: App::Book.where(id: book.id).pick(:revision)}
+      {label: label, patch: changes, revision: App::Book.where(id: book.id).pick(:revision)}
     )
     expect(last_response.status).to eq(200), last_response.body
   end

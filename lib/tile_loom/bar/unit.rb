@@ -12,7 +12,6 @@ module TileLoom
         "yards" => %w[mi yd],
         "nautical" => %w[nmi m]
       }.freeze
-      CODES = %w[m km ft us-ft yd mi nmi paces minutes].freeze
       # As a menu has them.
       TITLES = {
         "metric" => "m, km",
@@ -39,7 +38,7 @@ module TileLoom
       end
 
       # A Values::Choice of families and units.
-      def self.choice = Values::Choice.new(*FAMILIES.keys, *CODES)
+      def self.choice = Values::Choice.new(**TITLES)
 
       # code: of a LengthUnit, "paces" or "minutes", which need the length of a pace or the speed of a walk.
       def self.find(code, pace_m: nil, walk_kmh: nil)

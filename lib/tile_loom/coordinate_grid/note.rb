@@ -48,7 +48,7 @@ module TileLoom
         return angle(step) if crs.geographic?
         unit = crs.unit
         return "#{Units::Number.grouped(step / 1000)} km" if unit&.code == "m" && step >= 1000 && (step % 1000).zero?
-        "#{Units::Number.grouped(step, decimals: decimals(step))} #{unit&.symbol || crs.unit_name}"
+        "#{Units::Number.grouped(step, decimals: decimals(step))} #{crs.unit_symbol}"
       end
 
       def self.angle(step)
@@ -125,7 +125,7 @@ module TileLoom
             %i[x y].all? { |axis| @mesh.interval(axis) >= 1000 && (@mesh.interval(axis) % 1000).zero? }
           return "km", 1000r
         end
-        [unit&.symbol || @mesh.crs.unit_name, 1r]
+        [@mesh.crs.unit_symbol, 1r]
       end
     end
   end

@@ -37,6 +37,9 @@ module TileLoom
       # The size of an axis unit as a known unit of length, or nil (degrees, rare units).
       def unit = projected? ? Units::LengthUnit.of_size(metres_per_unit) : nil
 
+      # As it stands behind a length: its symbol, or a rare unit's name.
+      def unit_symbol = unit&.symbol || unit_name
+
       # The underlying geographic reference, longitude and latitude in degrees.
       def geographic = @geographic ||= geographic? ? self : System.find(geodetic_definition, operations: operations)
 

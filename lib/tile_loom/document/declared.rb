@@ -84,7 +84,6 @@ module TileLoom
       def units
         {
           "lengthUnits" => Units::LengthUnit::ALL.transform_values(&:name),
-          "barUnits" => Bar::Unit::TITLES,
           "crsUnits" => Crs::Tuning::TITLES
         }.transform_values { |titles| titles.map { |code, title| {"key" => code, "title" => title} } }
       end

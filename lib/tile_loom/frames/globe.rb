@@ -11,22 +11,19 @@ module TileLoom
       # moves nothing by more than so much on paper, so that neighbouring sheets share one globe.
       CENTRE_STEPS_DEG, CENTRE_TOLERANCE_MM = [0.1r, 0.05r, 0.02r, 0.01r].freeze, 0.02
 
-      # PROJ's method, and the radius of what is seen to an angle (J. P. Snyder, Map Projections – A Working Manual,
-      # USGS PP 1395, chapters 20, 24 and 25).
+      # Its title, PROJ's method, and the radius of what is seen to an angle (J. P. Snyder, Map Projections – A Working
+      # Manual, USGS PP 1395, chapters 20, 24 and 25).
+      Projection = Struct.new(:title, :proj_method, :radius)
+
       PROJECTIONS = {
-        "orthographic" => ["ortho", ->(angle) { Math.sin([angle, Math::PI / 2].min) }],
-        "equidistant" => ["aeqd", ->(angle) { angle }],
-        "equal_area" => ["laea", ->(angle) { 2 * Math.sin(angle / 2) }]
+        "orthographic" =>
+          Projection.new("orthographic (as from afar)", "ortho", ->(angle) { Math.sin([angle, Math::PI / 2].min) }),
+        "equidistant" => Projection.new("azimuthal equidistant", "aeqd", ->(angle) { angle }),
+        "equal_area" => Projection.new("azimuthal equal-area", "laea", ->(angle) { 2 * Math.sin(angle / 2) })
       }.freeze
 
       define "globe", about: "A view of the earth in place of a CRS and an extent."
-      part :projection,
-        choice(
-          orthographic: "orthographic (as from afar)",
-          equidistant: "azimuthal equidistant",
-          equal_area: "azimuthal equal-area"
-        ),
-        default: "orthographic"
+      part :projection, choice(**PROJECTIONS.transform_values(&:title)), default: "orthographic"
       part :centre, choice(study_area: "the study area", sheet: "the sheet", place: "a place"), default: "study_area"
       part :longitude, number(-180..180), default: 0, about: "Of a place of its own."
       part :latitude, number(-90..90), default: 0
@@ -51,14 +48,14 @@ module TileLoom
 
       # The Crs::System about a centre.
       def crs(lon, lat)
-        method = PROJECTIONS.fetch(projection).first
+        method = PROJECTIONS.fetch(projection).proj_method
         Crs::System.find("+proj=#{method} +lat_0=#{lat} +lon_0=#{lon} +R=#{RADIUS_M} +units=m +no_defs +type=crs")
       end
 
       def reach = (projection == "orthographic") ? [reach_deg, 90].min : reach_deg
 
       # Of the disc on its plane, in metres.
-      def radius_m = RADIUS_M * PROJECTIONS.fetch(projection).last.call(reach * Math::PI / 180)
+      def radius_m = RADIUS_M * PROJECTIONS.fetch(projection).radius.call(reach * Math::PI / 180)
 
       # A View::GlobeView in a box in page mm.
       def view(sheet, box)

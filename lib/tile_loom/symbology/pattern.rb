@@ -12,30 +12,29 @@ module TileLoom
 
       MOST_LINES = 20_000
 
+      # A kind: its title, its families.
+      Kind = Struct.new(:title, :families)
+
       # Adding a kind is adding an entry here.
       KINDS = {
-        "lines" => [Family.new(turned_deg: 0)],
-        "crossed" => [Family.new(turned_deg: 0), Family.new(turned_deg: 90)],
-        "dots" => [Family.new(turned_deg: 0, dash: [0, 1], round: true)],
-        "staggered-dots" => [Family.new(turned_deg: 0, dash: [0, 1], round: true, shift: 0.5)],
-        "dashes" => [Family.new(turned_deg: 0, dash: [0.6, 0.4], shift: 0.5)],
-        "plus-signs" => [
-          Family.new(turned_deg: 0, dash: [0.4, 0.6], shift: nil),
-          Family.new(turned_deg: 90, dash: [0.4, 0.6], shift: nil)
-        ]
+        "lines" => Kind.new("lines", [Family.new(turned_deg: 0)]),
+        "crossed" => Kind.new("crossed lines", [Family.new(turned_deg: 0), Family.new(turned_deg: 90)]),
+        "dots" => Kind.new("dots", [Family.new(turned_deg: 0, dash: [0, 1], round: true)]),
+        "staggered-dots" =>
+          Kind.new("dots, staggered", [Family.new(turned_deg: 0, dash: [0, 1], round: true, shift: 0.5)]),
+        "dashes" => Kind.new("dashes", [Family.new(turned_deg: 0, dash: [0.6, 0.4], shift: 0.5)]),
+        "plus-signs" =>
+          Kind.new(
+            "plus signs",
+            [
+              Family.new(turned_deg: 0, dash: [0.4, 0.6], shift: nil),
+              Family.new(turned_deg: 90, dash: [0.4, 0.6], shift: nil)
+            ]
+          )
       }.freeze
 
       define
-      part :kind,
-        choice(
-          :lines => "lines",
-          :crossed => "crossed lines",
-          :dots => "dots",
-          "staggered-dots" => "dots, staggered",
-          :dashes => "dashes",
-          "plus-signs" => "plus signs"
-        ),
-        required: true
+      part :kind, choice(**KINDS.transform_values(&:title)), required: true
       part :colour, Values::Types::COLOUR, default: "#1f2a30"
       part :spacing_mm, number(0.2..200), default: 2
       part :width_mm, number(above: 0, most: 100), default: 0.15
@@ -49,7 +48,7 @@ module TileLoom
       def node(rings)
         return nil if rings.empty? || spacing_mm < LEAST_MM
         box = Geometry::Box.around(rings.flatten)
-        paths = KINDS.fetch(kind).map { |family| lines(family, box) }.reject { |path| path.runs.empty? }
+        paths = KINDS.fetch(kind).families.map { |family| lines(family, box) }.reject { |path| path.runs.empty? }
         paths.empty? ? nil : Scene::Group.new(children: paths, clip: Scene::Outline.new(runs: rings))
       end
 

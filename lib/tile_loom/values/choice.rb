@@ -13,9 +13,6 @@ module TileLoom
         @found = found || -> { titled.any? ? titled.transform_keys(&:to_s) : texts }
       end
 
-      # The texts alone.
-      def texts = schema({}).fetch("enum")
-
       def schema(_definitions)
         found = @found.call
         found.is_a?(Hash) ? {"enum" => found.keys, TITLES => found} : {"enum" => found}

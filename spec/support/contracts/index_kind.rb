@@ -25,8 +25,8 @@ RSpec.shared_examples "a kind of index" do
   end
 
   it "names and orders its cells in ways that there are, where nothing is said" do
-    expect(TileLoom::Index::Naming.parts[:kind].type.texts).to include(kind.named_by)
-    expect(TileLoom::Index::Order.parts[:kind].type.texts).to include(kind.ordered_by)
+    expect(TileLoom::Index::Naming.parts[:kind].type.schema({})["enum"]).to include(kind.named_by)
+    expect(TileLoom::Index::Order.parts[:kind].type.schema({})["enum"]).to include(kind.ordered_by)
   end
 
   it "declares its settings with a word about each, in the schema" do

@@ -3,6 +3,7 @@ import { useBook, useChange } from "../api/book";
 import { useAnswer } from "../api/indexAnswer";
 import type { Answer } from "../api/types";
 import { count, groundSize, listed, mm } from "../api/words";
+import { written } from "../numbers/written";
 import { toldElsewhere } from "../api/toldElsewhere";
 import { Banner } from "./Banner";
 
@@ -33,7 +34,7 @@ export function OutOfStep() {
         .{" "}
         {anew.data ? (
           <>
-            Rebuilding gives <b>{count(anew.data.count, "sheet")}</b> (now {book.cells.length.toLocaleString("en-GB")}
+            Rebuilding gives <b>{count(anew.data.count, "sheet")}</b> (now {written(book.cells.length)}
             ), each {groundSize(anew.data.sheet_width_m, anew.data.sheet_height_m)}
             {difference(anew.data)}.
           </>

@@ -130,22 +130,6 @@ export const lengthUnits = [
   ["mi", "statute mile"],
   ["nmi", "nautical mile"],
 ] as const;
-export const barUnits = [
-  ["metric", "m, km"],
-  ["imperial", "ft, miles"],
-  ["survey", "US survey ft, miles"],
-  ["yards", "yards, miles"],
-  ["nautical", "m, nautical miles"],
-  ["m", "metres"],
-  ["km", "kilometres"],
-  ["ft", "feet"],
-  ["us-ft", "US survey feet"],
-  ["yd", "yards"],
-  ["mi", "miles"],
-  ["nmi", "nautical miles"],
-  ["paces", "paces"],
-  ["minutes", "minutes of walking"],
-] as const;
 export const crsUnits = [
   ["m", "metres"],
   ["ft", "international feet"],

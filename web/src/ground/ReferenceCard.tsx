@@ -14,7 +14,7 @@ import { Card } from "../frame/Card";
 import { crsUnits } from "../generated/kinds";
 import { Transformations } from "./Transformations";
 import type { CrsLook as Look, SavedCrs as KeptReference } from "../generated/answers";
-import { readAngle } from "../numbers/read";
+import { readIn } from "../numbers/read";
 import { written } from "../numbers/written";
 
 interface Tune {
@@ -24,6 +24,8 @@ interface Tune {
 }
 
 const MARKS: Record<string, string> = { degree: "°", metre: "m", unity: "" };
+
+const unitIn = (unit: string) => MARKS[unit] ?? unit;
 
 /** The reference that the book is drawn in: another one is found, tuned, looked at, and then taken. */
 export function ReferenceCard({ onBack }: { onBack: () => void }) {
@@ -202,10 +204,10 @@ function Tuner({ look, onTune }: { look: Look; onTune: (patch: Partial<Tune>) =>
       {look.parameters.map((parameter) => (
         <Field
           key={parameter.name}
-          label={[parameter.name, MARKS[parameter.unit] ?? parameter.unit].filter(Boolean).join(", ")}
+          label={[parameter.name, unitIn(parameter.unit)].filter(Boolean).join(", ")}
           value={written(parameter.value)}
           onSave={async (text) => {
-            const value = readAngle(text);
+            const value = readIn(text, unitIn(parameter.unit));
             if (value === null) throw new Error("Enter a number.");
             onTune({ values: { [parameter.name]: value } });
           }}

@@ -76,7 +76,7 @@ test.each<[string, number]>([
   expect(readAngle(text)).toBeCloseTo(degrees, 12);
 });
 
-test.each(["10°60′", "10°40″", "north", "10°40′X"])("“%s” is no angle", (text) => {
+test.each(["10°60′", "10°40″", "north", "10°40′X", "10 40"])("“%s” is no angle", (text) => {
   expect(readAngle(text)).toBeNull();
 });
 

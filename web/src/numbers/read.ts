@@ -41,9 +41,9 @@ const ANGLE = /^([+-]?)(\d+(?:[.,]\d+)?)°(?:(\d+(?:[.,]\d+)?)[′'](?:(\d+(?:[.
 
 /** "−31.24", "10.5° W", "10°40′W", "58° 53′ 10″ N" → degrees, south and west below nought; null for what is no angle. */
 export function readAngle(text: string): number | null {
-  const plain = even(text).replaceAll(" ", "").replace(/''/g, "″");
-  const found = ANGLE.exec(plain);
-  if (!found) return readNumber(plain.replace(/°$/, ""));
+  const plain = even(text).replace(/''/g, "″");
+  const found = ANGLE.exec(plain.replaceAll(" ", ""));
+  if (!found) return readNumber(plain);
   const [, sign, ...parts] = found;
   const side = parts.pop()!.toUpperCase();
   const [degrees, minutes, seconds] = parts.map((part) => (part ? readNumber(part)! : 0)) as [number, number, number];

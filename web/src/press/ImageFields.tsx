@@ -4,7 +4,6 @@ import { Measured } from "../fields/Measured";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
 import { Pair } from "../fields/Pair";
-import { FORMATS } from "./inWords";
 import type { FormOf } from "./order";
 import { limits } from "../generated/limits";
 import { choices } from "../generated/choices";
@@ -24,7 +23,7 @@ export function ImageFields({
       <Choice
         label="Format"
         value={image.format}
-        choices={FORMATS}
+        choices={choices.images_form.format}
         onChoose={(format) =>
           change({
             format,

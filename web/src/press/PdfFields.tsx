@@ -8,7 +8,6 @@ import { defaults } from "../generated/defaults";
 import { Pair } from "../fields/Pair";
 import { PdfLayers } from "./PdfLayers";
 import { PdfObjectData } from "./PdfObjectData";
-import { STANDARDS } from "./inWords";
 import { choices } from "../generated/choices";
 
 interface PdfFieldsProps {
@@ -31,7 +30,7 @@ export function PdfFields({ pdf: given, imposed, change }: PdfFieldsProps) {
         <Choice
           label="Standard"
           value={pdf.standard}
-          choices={STANDARDS}
+          choices={choices.pdf_manner.standard}
           onChoose={(standard) =>
             change({
               standard,

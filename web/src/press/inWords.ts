@@ -3,10 +3,6 @@ import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
 import { choices } from "../generated/choices";
 
-export const STANDARDS = choices.pdf_manner.standard;
-
-export const FORMATS = choices.images_form.format;
-
 const titleOf = (list: readonly (readonly [string, string])[], key: string) =>
   list.find(([known]) => known === key)?.[1] ?? key;
 
@@ -16,7 +12,7 @@ export function inWords(form: Form): string {
     case "images": {
       const image = filled(form, defaults.images_form);
       const parts = [
-        `${titleOf(FORMATS, image.format)} of the ${image.shows === "frame with border" ? "frame with its border" : image.shows}`,
+        `${titleOf(choices.images_form.format, image.format)} of the ${image.shows === "frame with border" ? "frame with its border" : image.shows}`,
       ];
       if (image.clear) parts.push("clear background");
       if (image.depth !== "colour") parts.push(image.depth);
@@ -39,7 +35,7 @@ export function inWords(form: Form): string {
 
 function pdfInWords(given: PdfManner | undefined): string {
   const pdf = filled(given, defaults.pdf_manner);
-  const parts = [pdf.standard === "none" ? `PDF ${pdf.version}` : titleOf(STANDARDS, pdf.standard)];
+  const parts = [pdf.standard === "none" ? `PDF ${pdf.version}` : titleOf(choices.pdf_manner.standard, pdf.standard)];
   if (pdf.links && pdf.standard !== "pdf_x_4") parts.push("links");
   if (pdf.switchable) parts.push("layers");
   if (pdf.tagged) parts.push("tags");

@@ -12,8 +12,6 @@ import { defaults } from "../generated/defaults";
 import { choices } from "../generated/choices";
 
 /** Where a page beside the sheets stands in the book. */
-export const PLACES = choices.free_page.place;
-
 /** Title, place and number of a page beside the sheets. */
 export function FreePageFields({ page }: { page: FreePage }) {
   const book = useBook();
@@ -37,7 +35,7 @@ export function FreePageFields({ page }: { page: FreePage }) {
         <Choice
           label="Position in the book"
           value={shown.place}
-          choices={PLACES}
+          choices={choices.free_page.place}
           onChoose={(place) =>
             keep(
               {

@@ -8,7 +8,7 @@ import { Field } from "../fields/Field";
 import { Card } from "../frame/Card";
 import { useSheet } from "../frame/useSheet";
 import { pageDesigns } from "../generated/kinds";
-import { PLACES } from "./FreePageFields";
+import { choices } from "../generated/choices";
 
 type Design = (typeof pageDesigns)[number] | "";
 
@@ -66,7 +66,7 @@ export function NewPageCard({ onDone }: { onDone: () => void }) {
         <Choice
           label="Position in the book"
           value={place}
-          choices={PLACES}
+          choices={choices.free_page.place}
           onChoose={async (chosen) => setPlace(chosen)}
         />
         {place === "before_sheet" && (

@@ -16,7 +16,8 @@ import { IndexPagesFields } from "./IndexPagesFields";
 import { LegendCheck } from "./legend/LegendCheck";
 import { NewElement } from "./NewElement";
 import { useLayout } from "./layout";
-import { readLength, shown } from "../numbers/lengths";
+import { readLength } from "../numbers/lengths";
+import { written } from "../numbers/written";
 import type { Elements } from "./useElements";
 
 const EDGES: Edge[] = ["top", "right", "bottom", "left"];
@@ -46,7 +47,7 @@ export function PageCard({ elements, onPick, onFullest }: PageCardProps) {
             <Field
               key={side}
               label={`${side === "width_mm" ? "Width" : "Height"}, portrait, mm`}
-              value={shown(layout.page[side] ?? 0, "mm")}
+              value={layout.page[side] === undefined ? "" : written(layout.page[side])}
               onSave={async (text) => {
                 const length = readLength(text, "mm");
                 if (length === null) throw new Error("Enter a length, such as 300, 12 in or 297/2.");
@@ -64,7 +65,7 @@ export function PageCard({ elements, onPick, onFullest }: PageCardProps) {
           <Field
             key={edge}
             label={`${edge[0]!.toUpperCase()}${edge.slice(1)}`}
-            value={shown(layout.page.margins_mm[edge], "mm")}
+            value={written(layout.page.margins_mm[edge])}
             onSave={async (text) => {
               const width = readLength(text, "mm");
               if (width === null || width < 0) throw new Error("Enter millimetres, such as 10.");
@@ -76,7 +77,7 @@ export function PageCard({ elements, onPick, onFullest }: PageCardProps) {
       <Box sx={{ display: "flex", alignItems: "flex-end", gap: 1, mb: 2 }}>
         <Field
           label="Bleed, mm"
-          value={shown(page.bleed_mm, "mm")}
+          value={written(page.bleed_mm)}
           onSave={async (text) => {
             const bleed_mm = readLength(text, "mm");
             if (bleed_mm === null || bleed_mm < 0 || bleed_mm > 50) throw new Error("0 to 50");

@@ -1,7 +1,8 @@
 import { useBook, useChange } from "../api/book";
 import type { Page } from "../api/types";
 import { count, groundSize, mm, ratio } from "../api/words";
-import { readLength, shown } from "../numbers/lengths";
+import { readLength } from "../numbers/lengths";
+import { written } from "../numbers/written";
 import { filled } from "../fields/filled";
 import { pageCount } from "../frame/bookPages";
 import { useSheet } from "../frame/useSheet";
@@ -104,7 +105,7 @@ export function PageStatement({ designs, onDesigns, onPage, onNewPage }: PageSta
       <EntryValue
         label="Margins, all four"
         shown={even ? mm(margins[0]!) : "different widths"}
-        text={even ? shown(margins[0]!, "mm") : ""}
+        text={even ? written(margins[0]!) : ""}
         unit="mm"
         read={(text) => readLength(text, "mm")}
         expected="Enter millimetres, such as 10."
@@ -222,7 +223,7 @@ function BindingValues() {
           <EntryValue
             label="Gutter, the extra room on the bound edge"
             shown={mm(page.binding.gutter_mm)}
-            text={shown(page.binding.gutter_mm, "mm")}
+            text={written(page.binding.gutter_mm)}
             unit="mm"
             read={(text) => readLength(text, "mm")}
             expected="Enter millimetres, such as 12."

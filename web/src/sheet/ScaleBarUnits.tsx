@@ -2,7 +2,6 @@ import { Box } from "@mui/material";
 import type { ScaleBarElement } from "../api/types";
 import { Choice } from "../fields/Choice";
 import { Field } from "../fields/Field";
-import { barUnits } from "../generated/kinds";
 import { whole } from "./kinds";
 import { GRID, type Keep } from "./scaleBar";
 import { NumberOf } from "../fields/NumberOf";
@@ -14,11 +13,16 @@ export function UnitFields({ element, onSave }: { element: ScaleBarElement; onSa
   const units = [element.units, element.second_units];
   return (
     <Box sx={{ ...GRID, mt: 1 }}>
-      <Choice label="Units" value={shown.units} choices={barUnits} onChoose={(units) => onSave({ units })} />
+      <Choice
+        label="Units"
+        value={shown.units}
+        choices={choices.scale_bar_element.units}
+        onChoose={(units) => onSave({ units })}
+      />
       <Choice
         label="Second units"
         value={element.second_units ?? "none"}
-        choices={[["none", "none"], ...barUnits]}
+        choices={[["none", "none"], ...choices.scale_bar_element.second_units]}
         onChoose={(units) => onSave({ second_units: units === "none" ? undefined : units })}
       />
       {units.includes("paces") && (

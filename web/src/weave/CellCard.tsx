@@ -18,17 +18,14 @@ interface CellCardProps {
   onGone: () => void;
 }
 
-const number = (text: string, expected: string) => {
-  const value = readNumber(text);
+// What a reader makes of a text; an Error that says what to enter where that is nothing.
+function demanded(text: string, reader: (text: string) => number | null, expected: string): number {
+  const value = reader(text);
   if (value === null) throw new Error(expected);
   return value;
-};
+}
 
-const angle = (text: string) => {
-  const value = readAngle(text);
-  if (value === null) throw new Error("Enter degrees clockwise.");
-  return value;
-};
+const COORDINATE = "Enter a coordinate, such as 402 265.1.";
 
 /** What is selected: one cell with all that can be changed of it, or several together. */
 export function CellCard({ selected, cells, onGone }: CellCardProps) {
@@ -53,21 +50,17 @@ export function CellCard({ selected, cells, onGone }: CellCardProps) {
             <Field
               label="Sheet order"
               value={written(first.number)}
-              onSave={(text) => deed("place", { place: Math.round(number(text, "Enter a number.")) })}
+              onSave={(text) => deed("place", { place: Math.round(demanded(text, readNumber, "Enter a number.")) })}
             />
             <Field
               label="Centre easting, m"
               value={coordinate(first.centre[0], 3)}
-              onSave={(text) =>
-                deed("move", { dx: number(text, "Enter a coordinate, such as 402 265.1.") - first.centre[0], dy: 0 })
-              }
+              onSave={(text) => deed("move", { dx: demanded(text, readNumber, COORDINATE) - first.centre[0], dy: 0 })}
             />
             <Field
               label="Centre northing, m"
               value={coordinate(first.centre[1], 3)}
-              onSave={(text) =>
-                deed("move", { dx: 0, dy: number(text, "Enter a coordinate, such as 402 265.1.") - first.centre[1] })
-              }
+              onSave={(text) => deed("move", { dx: 0, dy: demanded(text, readNumber, COORDINATE) - first.centre[1] })}
             />
           </>
         )}
@@ -76,16 +69,14 @@ export function CellCard({ selected, cells, onGone }: CellCardProps) {
           value={same(selected.map((cell) => cell.scale))}
           placeholder="different ones"
           onSave={async (text) => {
-            const scale = readScale(text);
-            if (scale === null) throw new Error("Enter a scale, such as 2500.");
-            await deed("scale", { scale });
+            await deed("scale", { scale: demanded(text, readScale, "Enter a scale, such as 2500.") });
           }}
         />
         <Field
           label="Rotation, ° clockwise"
           value={same(selected.map((cell) => Math.round(cell.rotation_deg * 1000) / 1000))}
           placeholder="different ones"
-          onSave={(text) => deed("rotate", { rotation_deg: angle(text) })}
+          onSave={(text) => deed("rotate", { rotation_deg: demanded(text, readAngle, "Enter degrees clockwise.") })}
         />
       </Box>
       <FormControlLabel
@@ -129,9 +120,7 @@ export function CellCard({ selected, cells, onGone }: CellCardProps) {
             value=""
             placeholder={written(first.scale / 2)}
             onSave={async (text) => {
-              const scale = readScale(text);
-              if (scale === null) throw new Error("Enter a scale, such as 1000.");
-              await deed("split", { scale });
+              await deed("split", { scale: demanded(text, readScale, "Enter a scale, such as 1000.") });
               onGone();
             }}
           />

@@ -35,15 +35,13 @@ module TileLoom
               decimals: decimals(step, value)
             )
           text = text.sub(/\A-/, "\u2212")
-          text += "\u202f#{unit(crs)}" if @spec.unit?
+          text += "\u202f#{crs.unit_symbol}" if @spec.unit?
           text += letter(axis, value, crs) if letters?
           text
         end
 
         # As many as the values need.
         def decimals(step, value) = @spec.decimals || Units::Number.places_within(step, value, @tolerance) || 3
-
-        def unit(crs) = crs.unit&.symbol || crs.unit_name
 
         # Signs are plain numbers; letters say which way.
         def letters? = @spec.hemisphere == "letters"
@@ -66,7 +64,7 @@ module TileLoom
           Caption.new(
             [lead, true],
             [principal, false],
-            ["0" * zeros + unit(crs), true],
+            ["0" * zeros + crs.unit_symbol, true],
             [letter(axis, value, crs), false]
           )
         end

@@ -107,10 +107,7 @@ module TileLoom
       end
 
       # "652.67 m"
-      def in_words(length, decimals)
-        unit = size.crs.unit&.symbol || size.crs.unit_name
-        [Units::Number.plain(length, decimals: decimals), unit].compact.join(" ")
-      end
+      def in_words(length, decimals) = "#{Units::Number.plain(length, decimals: decimals)} #{size.crs.unit_symbol}"
 
       def stepped(length)
         return length unless @start.kind == "round"
