@@ -9,6 +9,9 @@ $LOAD_PATH.unshift(File.expand_path("../lib", __dir__), File.expand_path("../spe
 require "spec_helper"
 require "browser_helper"
 
+# The strip's small pictures too, which examples do without.
+PICTURES.drawn = true
+
 # Each view has a method of its own name.
 class ScreensChild
   include Capybara::DSL

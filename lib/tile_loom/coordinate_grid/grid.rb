@@ -34,7 +34,7 @@ module TileLoom
         default: 40,
         about: "Spacing aimed at on paper; an automatic interval is the nearest of the standard series."
       part :fitted,
-        choice(sheet: "each sheet’s scale", book: "the whole book"),
+        choice(sheet: "each sheet", book: "the whole book"),
         default: "sheet",
         about: "An automatic interval suits each sheet's scale, or is one for the whole book."
       part :interval,

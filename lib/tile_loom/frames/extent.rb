@@ -15,7 +15,7 @@ module TileLoom
       define
       part :kind, Values::Plain.new({"type" => "string"}), required: true
       part :size,
-        choice(fitted: "as large as fits", round: "next round scale", standard: "next standard scale", held: "fixed"),
+        choice(fitted: "to fit", round: "next round scale", standard: "next standard scale", held: "fixed"),
         default: "fitted",
         about:
           "Its scale: as large as fits; at the next scale of two figures; at the next standard scale; or as it is given."

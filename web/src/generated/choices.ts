@@ -250,7 +250,7 @@ export const choices = {
       ["below", "below the layers"],
     ],
     fitted: [
-      ["sheet", "each sheet’s scale"],
+      ["sheet", "each sheet"],
       ["book", "the whole book"],
     ],
     ticks: [
@@ -341,7 +341,7 @@ export const choices = {
   },
   whole_index_extent: {
     size: [
-      ["fitted", "as large as fits"],
+      ["fitted", "to fit"],
       ["round", "next round scale"],
       ["standard", "next standard scale"],
       ["held", "fixed"],
@@ -349,7 +349,7 @@ export const choices = {
   },
   sheet_extent: {
     size: [
-      ["fitted", "as large as fits"],
+      ["fitted", "to fit"],
       ["round", "next round scale"],
       ["standard", "next standard scale"],
       ["held", "fixed"],
@@ -357,7 +357,7 @@ export const choices = {
   },
   neighbours_extent: {
     size: [
-      ["fitted", "as large as fits"],
+      ["fitted", "to fit"],
       ["round", "next round scale"],
       ["standard", "next standard scale"],
       ["held", "fixed"],
@@ -365,7 +365,7 @@ export const choices = {
   },
   features_extent: {
     size: [
-      ["fitted", "as large as fits"],
+      ["fitted", "to fit"],
       ["round", "next round scale"],
       ["standard", "next standard scale"],
       ["held", "fixed"],
@@ -373,7 +373,7 @@ export const choices = {
   },
   detail_extent: {
     size: [
-      ["fitted", "as large as fits"],
+      ["fitted", "to fit"],
       ["round", "next round scale"],
       ["standard", "next standard scale"],
       ["held", "fixed"],

@@ -57,12 +57,14 @@ export function RuleList({
   }
   return (
     <Box>
-      <Choice
-        label="A feature is drawn by"
-        value={shown.match}
-        choices={choices.layer.match}
-        onChoose={(match) => put(`Rules of ${layer.title}`, { ...layer, match })}
-      />
+      <Box sx={{ display: "grid", mb: 0.5 }}>
+        <Choice
+          label="A feature is drawn by"
+          value={shown.match}
+          choices={choices.layer.match}
+          onChoose={(match) => put(`Rules of ${layer.title}`, { ...layer, match })}
+        />
+      </Box>
       <Box component="ol" aria-label={`Rules of ${layer.title}`} sx={{ m: 0, p: 0, listStyle: "none" }}>
         {rules.map((rule, index) => (
           <Box component="li" key={index} sx={{ borderBottom: 1, borderColor: "divider" }}>
