@@ -10,7 +10,7 @@ import typescript from "typescript-eslint";
 const FLOORS = [
   ["generated", "theme", "numbers"],
   ["api"],
-  ["fields"],
+  ["fields", "guide"],
   ["frame"],
   ["statement"],
   ["map", "page"],

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "json_schemer"
+
 RSpec.describe TileLoom::Document do
   def findings(**changes) =
     TileLoom::Document::Check.new(deep_merge(demo_settings, JSON.parse(JSON.generate(changes)))).findings

@@ -18,7 +18,7 @@ RSpec.describe "The floors" do
 
   # From the ground up. Rooms of one floor stand in a row, the lowest first, and keep to that order too.
   floors = {
-    "base" => %w[root units geometry values assets],
+    "base" => %w[root units geometry values languages assets],
     "crs" => %w[crs],
     "drawing" => %w[scene type artwork],
     "data" => %w[sandbox templates conditions data raster],

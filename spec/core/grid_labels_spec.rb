@@ -10,8 +10,15 @@ RSpec.describe TileLoom::CoordinateGrid::Labels do
   metres = TileLoom::Crs::System.find("EPSG:25829")
   thin = "\u2009"
 
-  def caption(line, crs, step, full: true, **settings) =
-    TileLoom::CoordinateGrid::Caption.of(line, crs, step, label_spec(**settings), full: full).to_s
+  def caption(line, crs, step, full: true, language: "en", **settings) =
+    TileLoom::CoordinateGrid::Caption.of(
+      line,
+      crs,
+      step,
+      label_spec(**settings),
+      language: TileLoom::Languages::Language.of(language),
+      full: full
+    ).to_s
 
   # Worked by hand; the carry of 59.999″ is a classic of the trade (common practice).
   describe "of angles" do
@@ -75,12 +82,30 @@ RSpec.describe TileLoom::CoordinateGrid::Labels do
       )
     end
 
+    # CLDR 48, coordinateUnit: east and west are O in German and Spanish, north is P in Finnish; a decimal comma.
+    it "have the letters and the signs of the book's language" do
+      expect(
+        [
+          caption(line[:x, 402_000r], metres, 1000r, language: "de", hemisphere: "letters"),
+          caption(line[:y, 6_528_000.5r], metres, 1 / 2r, language: "fi", hemisphere: "letters", thousands: "language"),
+          caption(line[:x, -10.5r], degrees, 1 / 2r, language: "es", notation: "decimal")
+        ]
+      ).to eq(["402\u2009000O", "6\u00a0528\u00a0000,5P", "10,5°O"])
+    end
+
     # DMA TM 8358.1, figures of chapter 3 (from memory): principal digits large, the leading one and the zeros
     # small, on the first and last line of a side the whole number.
     it "have principal digits large and the others small, as topographic sheets have them" do
       parts = ->(value, step, full) do
         TileLoom::CoordinateGrid::Caption
-          .of(line[:y, value], metres, step, label_spec(form: "short"), full: full)
+          .of(
+            line[:y, value],
+            metres,
+            step,
+            label_spec(form: "short"),
+            language: TileLoom::Languages::Language.english,
+            full: full
+          )
           .parts
           .map { |part| [part.string, part.small] }
       end

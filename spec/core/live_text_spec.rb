@@ -26,7 +26,7 @@ RSpec.describe TileLoom::Compose::LiveText do
       "B3, 1 April 2026"
     )
     expect { filled("{{ sheet.name | shout }}", name: "b3") }.to invalid(
-      /uses the filter “shout”, which is not known; use one of decimals, dms, padded, to_unit/,
+      /uses the filter “shout”, which is not known; use one of decimals, dms, long_date, padded, to_unit/,
       path: "/t"
     )
     expect { filled("{{ sheet.name | decimals: 2 }}", name: "b3") }.to invalid(/“decimals” needs a number, not “b3”/)

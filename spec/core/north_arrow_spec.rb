@@ -5,7 +5,7 @@ RSpec.describe TileLoom::Furniture::Elements::NorthArrow do
 
   # What an arrow asks of a sheet.
   sheet = Struct.new(:view, :book) { def norths = TileLoom::View::Norths.new(view, book.parsed_date) }
-  book = Struct.new(:parsed_date)
+  book = Struct.new(:parsed_date) { def language = TileLoom::Languages::Language.of("fi") }
 
   let(:box) { TileLoom::Geometry::Box.at(330, 100, 20, 20) }
 
@@ -68,6 +68,8 @@ RSpec.describe TileLoom::Furniture::Elements::NorthArrow do
   it "has the letter that is wanted, or none, and refuses a drawing that does not ship" do
     nodes = ->(settings) { arrow(settings).nodes(sheet.new(view, book.new(nil)), box) }
     expect(nodes[{"letter" => "С"}].grep(TileLoom::Scene::Text).map(&:string)).to eq(["С"])
+    # CLDR 48: north is P in Finnish.
+    expect(nodes[{}].grep(TileLoom::Scene::Text).map(&:string)).to eq(["P"])
     expect(nodes[{"letter" => ""}].grep(TileLoom::Scene::Text)).to eq([])
     settings = small_settings
     settings["layout"]["elements"].find { |element| element["kind"] == "north_arrow" }["form"] = "anchor"

@@ -50,7 +50,8 @@ RSpec.describe "Nothing" do
           line[axis, value],
           crs(code),
           500r,
-          TileLoom::CoordinateGrid::LabelSpec.new({"sides" => [], "hemisphere" => "letters", "thousands" => "none"})
+          TileLoom::CoordinateGrid::LabelSpec.new({"sides" => [], "hemisphere" => "letters", "thousands" => "none"}),
+          language: TileLoom::Languages::Language.english
         ).to_s
       end
       expect(

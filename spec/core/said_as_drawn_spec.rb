@@ -179,7 +179,13 @@ RSpec.describe "What is said" do
         .call(self)
         .each do |view, metres|
           {"metric" => 10.0, "imperial" => 25.4}.each do |units, paper_mm|
-            text = TileLoom::Bar::VerbalScale.on(TileLoom::View::Measure.new(view), view.scale, units: units)
+            text =
+              TileLoom::Bar::VerbalScale.on(
+                TileLoom::View::Measure.new(view),
+                view.scale,
+                language: TileLoom::Languages::Language.english,
+                units: units
+              )
             next if text.end_with?("in the middle alone")
             length, within = said(text)
             # Of the figure that is told. Four figures are told at least, which may take off half of the last.
@@ -256,7 +262,8 @@ RSpec.describe "What is said" do
         size_pt: 7,
         colour: "#000000",
         light: "#ffffff",
-        stroke_mm: 0.15
+        stroke_mm: 0.15,
+        language: TileLoom::Languages::Language.english
       )
     short =
       views.each_with_index.map do |view, index|

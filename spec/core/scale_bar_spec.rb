@@ -3,6 +3,8 @@
 RSpec.describe TileLoom::Bar do
   include GridViews
 
+  let(:english) { TileLoom::Languages::Language.english }
+
   # Scale bars of a sheet: [composer, element] for the settings of the bar.
   def bar_on(settings, reference: "EPSG:25829", centre: [403_000, 6_528_000], scale: 5000, width_mm: 61, turned: nil)
     book, source =
@@ -254,7 +256,7 @@ RSpec.describe TileLoom::Bar do
   # Worked by hand: 1:10,000 makes a centimetre 100 m; 1:24,000 an inch 2,000 feet; 1:63,360 an inch a mile.
   it "says the scale in a sentence, with about where it rounds" do
     verbal = described_class::VerbalScale
-    expect([500, 2500, 10_000, 5485, 250_000, 1234.5678].map { |scale| verbal.of(scale) }).to eq(
+    expect([500, 2500, 10_000, 5485, 250_000, 1234.5678].map { |scale| verbal.of(scale, language: english) }).to eq(
       [
         "1 cm represents 5 m",
         "1 cm represents 25 m",
@@ -266,7 +268,7 @@ RSpec.describe TileLoom::Bar do
     )
     expect(
       [12, 600, 4800, 24_000, 25_000, 63_360, 126_720, 31_680, 15_840, 250_000].map do |scale|
-        verbal.of(scale, units: "imperial")
+        verbal.of(scale, language: english, units: "imperial")
       end
     ).to eq(
       [
@@ -304,22 +306,24 @@ RSpec.describe TileLoom::Bar do
           made.define_singleton_method(:asked) { asked }
         end
     end
-    expect([0.001, -0.001, 0.0005].map { |share| verbal.on(measure[9.5, share], 10_000) }.uniq).to eq(
-      ["1 cm represents 100 m"]
-    )
+    expect(
+      [0.001, -0.001, 0.0005].map { |share| verbal.on(measure[9.5, share], 10_000, language: english) }.uniq
+    ).to eq(["1 cm represents 100 m"])
     near = measure[10.1234, 0.02]
-    expect(verbal.on(near, 10_000)).to eq("1 cm represents about 101 m, within 2 %")
+    expect(verbal.on(near, 10_000, language: english)).to eq("1 cm represents about 101 m, within 2 %")
     expect(near.asked).to eq([10.0, 10.1])
-    expect(verbal.on(measure[10.1234, -0.0234], 10_000)).to eq("1 cm represents about 101 m, within 2.4 %")
-    expect(verbal.on(measure[10.1234, 0.0205], 10_000, units: "imperial")).to eq(
+    expect(verbal.on(measure[10.1234, -0.0234], 10_000, language: english)).to eq(
+      "1 cm represents about 101 m, within 2.4 %"
+    )
+    expect(verbal.on(measure[10.1234, 0.0205], 10_000, language: english, units: "imperial")).to eq(
       "1 inch represents about 841.7 feet, within 2.1 %"
     )
-    expect([0.5, 0.501].map { |share| verbal.on(measure[10.1234, share], 10_000) }).to eq(
+    expect([0.5, 0.501].map { |share| verbal.on(measure[10.1234, share], 10_000, language: english) }).to eq(
       ["1 cm represents about 101 m, within 50 %", "1 cm represents about 101 m in the middle alone"]
     )
-    expect([-0.0009, 0.00123].map { |share| verbal.on(measure[10.1234, 0.02, share], 10_000) }).to eq(
-      ["1 cm represents about 101 m", "1 cm represents about 101 m, within 0.13 %"]
-    )
+    expect(
+      [-0.0009, 0.00123].map { |share| verbal.on(measure[10.1234, 0.02, share], 10_000, language: english) }
+    ).to eq(["1 cm represents about 101 m", "1 cm represents about 101 m, within 0.13 %"])
     expect([1_234_500, 98_765].map { |scale| verbal.figures(scale) }).to eq([1_230_000, 98_800])
   end
 
@@ -350,7 +354,8 @@ RSpec.describe TileLoom::Bar do
         size_pt: 7,
         colour: "#000000",
         light: "#ffffff",
-        stroke_mm: 0.15
+        stroke_mm: 0.15,
+        language: english
       )
     bar =
       described_class::ByLatitude.new(

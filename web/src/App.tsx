@@ -7,10 +7,11 @@ import { get } from "./api/client";
 import { useBookThen } from "./api/history";
 import { useChanging } from "./api/useChanging";
 import { useFaces } from "./api/useFaces";
-import { CardInPlace } from "./frame/Card";
+import { CARD_WIDTH, CardInPlace } from "./frame/Card";
 import { Frame } from "./frame/Frame";
 import { STEPS } from "./frame/steps";
 import { useLookBack } from "./frame/useLookBack";
+import { Guide } from "./guide/Guide";
 import { LookingBack } from "./history/LookingBack";
 
 // What comes when it is opened, or when there is nothing else to do.
@@ -29,18 +30,21 @@ const Shelf = lazy(() => import("./shelf/Shelf").then(({ Shelf }) => ({ default:
 /** The whole of the interface: the shelf of books, or one book at one of its steps, by the address. */
 export function App() {
   return (
-    <Routes>
-      <Route path="/books/:book/:step" element={<OneBook />} />
-      <Route
-        path="/books"
-        element={
-          <Suspense fallback={<Waiting />}>
-            <Shelf />
-          </Suspense>
-        }
-      />
-      <Route path="*" element={<FirstBook />} />
-    </Routes>
+    <>
+      <Routes>
+        <Route path="/books/:book/:step" element={<OneBook />} />
+        <Route
+          path="/books"
+          element={
+            <Suspense fallback={<Waiting />}>
+              <Shelf />
+            </Suspense>
+          }
+        />
+        <Route path="*" element={<FirstBook />} />
+      </Routes>
+      <Guide card={CARD_WIDTH} />
+    </>
   );
 }
 

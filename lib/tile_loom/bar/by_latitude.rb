@@ -103,12 +103,19 @@ module TileLoom
           text(x(value, latitudes.first) - width(number(value)) / 2, @box.min_y + height, label(ruling, value))
         end
 
-      def number(value) = Units::Number.grouped(value.abs, decimals: Units::Number.places(value) || 3)
+      def number(value) = @look.language.number(value.abs, decimals: Units::Number.places(value) || 3)
 
-      def label(found, value) = (value == found.values.last) ? "#{number(value)} #{found.unit.symbol}" : number(value)
+      def label(found, value) =
+        (value == found.values.last) ? "#{number(value)} #{found.unit.symbol(@look.language, value)}" : number(value)
 
       # "60°14′N"
-      def caption(lat) = Units::Angle.dms(lat, positive: lat.zero? ? "" : "N", negative: "S", step_deg: @step)
+      def caption(lat) =
+        Units::Angle.dms(
+          lat,
+          positive: lat.zero? ? "" : @look.language.hemisphere("north"),
+          negative: @look.language.hemisphere("south"),
+          step_deg: @step
+        )
 
       def text(...) = @look.text(...)
     end

@@ -187,7 +187,7 @@ module TileLoom
       # Two units are told apart at their last labels.
       def unit_at = @style.second_units ? "last" : @style.unit_at
 
-      def unit(ruling) = @style.unit_text || ruling.unit.symbol
+      def unit(ruling) = @style.unit_text || ruling.unit.symbol(@look.language, ruling.values.last)
 
       def number(value, ruling)
         decimals =
@@ -196,9 +196,9 @@ module TileLoom
             (ruling.division * 10**places % 1).zero? &&
               (ruling.left.zero? || value < ruling.division || (value * 10**places % 1).zero?)
           end || 3
-        text =
-          Units::Number.grouped(value, separator: Units::Number::SEPARATORS.fetch(@style.thousands), decimals: decimals)
-        @style.decimals ? text : text.sub(/(\.\d*?)0+\z/, "\\1").delete_suffix(".")
+        # No more of them than this value needs.
+        decimals = [Units::Number.places(value, most: decimals) || decimals, decimals].min unless @style.decimals
+        @look.language.number(value, separator: Units::Number::SEPARATORS.fetch(@style.thousands), decimals: decimals)
       end
 
       # Texts over their marks; one that would touch the one before is left out, the last one never.

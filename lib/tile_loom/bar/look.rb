@@ -2,9 +2,9 @@
 
 module TileLoom
   module Bar
-    # Colours and type of a bar. ratio: "1:2,500", for the style that has it inside.
+    # Colours, type and Languages::Language of a bar. ratio: "1:2,500", for the style that has it inside.
     Look =
-      Struct.new(:face, :size_pt, :colour, :light, :stroke_mm, :halo, :ratio, keyword_init: true) do
+      Struct.new(:face, :size_pt, :colour, :light, :stroke_mm, :halo, :ratio, :language, keyword_init: true) do
         def stroke = Scene::Stroke.new(colour: colour, width_mm: stroke_mm, join: "miter")
 
         def dark = Scene::Fill.new(colour: colour)

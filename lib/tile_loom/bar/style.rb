@@ -34,7 +34,9 @@ module TileLoom
       part :labels_at, choice(above: "above", below: "below"), default: "above"
       part :label_gap_mm, number(0..50), default: 0.8
       part :decimals, whole(0..6), about: "As many as the values need where none are given."
-      part :thousands, choice(comma: "1,000", thin: "1 000", point: "1.000", none: "1000"), default: "comma"
+      part :thousands,
+        choice(language: "as the book's language", comma: "1,000", thin: "1 000", point: "1.000", none: "1000"),
+        default: "language"
       part :unit_at, choice(last: "after the last", middle: "in the middle", none: "nowhere"), default: "last"
       part :unit_text, text(most: 40), about: "The unit's own symbol where nothing is given."
       part :fraction,

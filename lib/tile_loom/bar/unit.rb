@@ -30,11 +30,17 @@ module TileLoom
         "minutes" => "minutes of walking"
       }.freeze
 
-      attr_reader :code, :symbol, :metres
+      attr_reader :code, :metres
 
       # metres: a Rational
-      def initialize(code, symbol, metres)
-        @code, @symbol, @metres = code, symbol, metres
+      def initialize(code, metres)
+        @code, @metres = code, metres
+      end
+
+      # In a Languages::Language, after a number.
+      def symbol(language, number)
+        return language.word(:paces) if code == "paces"
+        language.unit((code == "minutes") ? "min" : code, number)
       end
 
       # A Values::Choice of families and units.
@@ -44,11 +50,11 @@ module TileLoom
       def self.find(code, pace_m: nil, walk_kmh: nil)
         case code
         when "paces"
-          new(code, "paces", pace_m.to_s.to_r)
+          new(code, pace_m.to_s.to_r)
         when "minutes"
-          new(code, "min", walk_kmh.to_s.to_r * 1000 / 60)
+          new(code, walk_kmh.to_s.to_r * 1000 / 60)
         else
-          Units::LengthUnit.find(code).then { |known| new(code, known.symbol, known.metres) }
+          new(code, Units::LengthUnit.find(code).metres)
         end
       end
 

@@ -24,17 +24,17 @@ module TileLoom
 
       # What a centimetre or an inch of a view stands for on the ground, as its scale bar has it. stated: the scale that
       # the sheet is held at, told where it holds all over the view; else the length where the bar is read, with by how
-      # much it is off at most elsewhere. measure: a Measure of the view.
-      def on(measure, stated, units: "metric")
-        return of(stated, units: units) if measure.error_of(stated / 1000.0).share.abs <= UNTOLD
+      # much it is off at most elsewhere. measure: a Measure of the view; language: a Languages::Language.
+      def on(measure, stated, language:, units: "metric")
+        return of(stated, language: language, units: units) if measure.error_of(stated / 1000.0).share.abs <= UNTOLD
         true_scale = figures(measure.per_mm * 1000)
         off = measure.error_of(true_scale / 1000.0).share.abs * 100 + ROUNDED.fetch(units, 0.0)
-        words = of(true_scale, units: units, about: true)
+        words = of(true_scale, language: language, units: units, about: true)
         return words if off < UNTOLD * 100
         if off > MOST_OFF
-          "#{words} in the middle alone"
+          language.word(:in_the_middle, scale: words)
         else
-          "#{words}, within #{Units::Number.plain(ceiling(off), decimals: 4)} %"
+          language.word(:within, scale: words, percent: language.plain(ceiling(off), decimals: 4))
         end
       end
 
@@ -46,29 +46,34 @@ module TileLoom
         (value / step - 1e-9).ceil * step
       end
 
-      # scale: the denominator; units: "metric" or "imperial"; decimal: thousands as Units::Number groups them.
-      # about: the scale is a rounded one itself.
-      def of(scale, units: "metric", about: false)
+      # scale: the denominator; units: "metric" or "imperial"; about: the scale is a rounded one itself.
+      def of(scale, language:, units: "metric", about: false)
         exact = scale.is_a?(Float) ? scale.round(6).to_s.to_r : Rational(scale)
-        (units == "imperial") ? imperial(exact, about) : metric(exact, about)
+        (units == "imperial") ? imperial(exact, language, about) : metric(exact, language, about)
       end
 
-      def metric(scale, about)
+      def metric(scale, language, about)
         metres = scale / 100
-        (metres >= 1000) ? sentence("1 cm", metres / 1000, "km", about) : sentence("1 cm", metres, "m", about)
+        length, unit = (metres >= 1000) ? [metres / 1000, "km"] : [metres, "m"]
+        sentence(language, "cm", length, unit, about)
       end
 
-      def imperial(scale, about)
+      def imperial(scale, language, about)
         miles = scale / INCHES_PER_MILE
-        if miles >= 1 || PARTS_OF_MILE.include?(1 / miles)
-          return sentence("1 inch", miles, (miles == 1) ? "mile" : "miles", about)
-        end
-        feet = scale / INCHES_PER_FOOT
-        sentence("1 inch", feet, (feet == 1) ? "foot" : "feet", about)
+        whole = miles >= 1 || PARTS_OF_MILE.include?(1 / miles)
+        sentence(language, "in", whole ? miles : scale / INCHES_PER_FOOT, whole ? "mi" : "ft", about)
+      end
+
+      # English says the units of its own in full, where other languages have their symbols.
+      ENGLISH = {"in" => %w[inch inches], "ft" => %w[foot feet], "mi" => %w[mile miles]}.freeze
+
+      def unit(language, code, number)
+        return language.unit(code, number) unless language.english? && ENGLISH.key?(code)
+        ENGLISH.fetch(code)[(number == 1) ? 0 : 1]
       end
 
       # Two decimals at least below a hundred, one below a thousand, where they are needed.
-      def sentence(paper, value, unit, about)
+      def sentence(language, paper, value, unit, about)
         decimals =
           if value >= 1000
             0
@@ -80,8 +85,12 @@ module TileLoom
         # One figure more than a length has that holds about alone.
         decimals = [decimals, FIGURES - Math.log10(value).floor].max
         rounded = value.round(decimals)
-        "#{paper} represents #{"about " if about || rounded != value}" \
-          "#{Units::Number.grouped(rounded, decimals: Units::Number.places(rounded.rationalize))} #{unit}"
+        number = language.number(rounded, decimals: Units::Number.places(rounded.rationalize))
+        language.word(
+          (about || rounded != value) ? :represents_about : :represents,
+          paper: "1 #{unit(language, paper, 1)}",
+          length: "#{number} #{unit(language, unit, rounded)}"
+        )
       end
     end
   end

@@ -15,7 +15,7 @@ module TileLoom
             "name" => @sheet.name,
             "count" => @sheet.count,
             "scale" => @sheet.stated_scale,
-            "fraction" => Units::Number.ratio(@sheet.stated_scale),
+            "fraction" => language.ratio(@sheet.stated_scale),
             **extent(view),
             **edges(view),
             **place(view),

@@ -27,9 +27,10 @@ module TileLoom
       # parsed text looks, and by what it looks up under a name that is worked out.
       def asks_book? = @text.match?(NAMES_THEM) || @template.values_asked.any? { |name, _| !name.is_a?(String) }
 
-      # values: nested hash with string keys; written: what is made of each before it comes into the text, or nil.
-      def fill(values, written: nil)
-        @template.fill(values, strict: true, written: written)
+      # values: nested hash with string keys; language: a Languages::Language; written: what is made of each before it
+      # comes into the text, or nil.
+      def fill(values, language: Languages::Language.english, written: nil)
+        @template.fill(values, strict: true, language: language, written: written)
       rescue Liquid::UndefinedVariable => error
         name = Templates::TextTemplate.undefined(error, "variable")
         known = LiveValues.names(fields: values["fields"].to_h.keys)

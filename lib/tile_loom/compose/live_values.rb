@@ -42,6 +42,29 @@ module TileLoom
         highest
       ].freeze
       PAGE = %w[number count title].freeze
+      # Words of the book's language with what the sheet has to say in them: "Sheet 3 of 27", "3 of 27", "Index to 27
+      # sheets".
+      COUNTED = %w[sheet_of number_of index_to].freeze
+      # Of the book's language, as they are.
+      WORDS = %w[
+        sheet
+        scale
+        page
+        contents
+        index
+        legend
+        grid
+        edition
+        source
+        proof
+        grid_north
+        true_north
+        magnetic_north
+        convergence
+        declination
+        annual_change
+        grid_magnetic
+      ].freeze
       CRS = %w[name code datum].freeze
       LAYOUT = %w[name page].freeze
       NEIGHBOURS = Index::Neighbours::DIRECTIONS
@@ -52,6 +75,7 @@ module TileLoom
           "book" => BOOK,
           "sheet" => SHEET,
           "page" => PAGE,
+          "words" => COUNTED + WORDS,
           "neighbours" => NEIGHBOURS,
           "crs" => CRS,
           "layout" => LAYOUT
@@ -77,6 +101,7 @@ module TileLoom
           "fields" => @sheet.book.own_fields,
           "sheet" => sheet,
           "page" => -> { page },
+          "words" => -> { words },
           "neighbours" => -> { neighbours },
           "crs" => crs,
           "layout" => layout,
@@ -90,12 +115,28 @@ module TileLoom
             values = values.call if values.respond_to?(:call)
             values
               .map { |name, value| [name, value.respond_to?(:call) ? value.call : value] }
-              .map { |name, value| [(group == "feature") ? self.class.name(name) : "#{group}.#{name}", value.to_s] }
+              .map do |name, value|
+                [(group == "feature") ? self.class.name(name) : "#{group}.#{name}", language.value(value).to_s]
+              end
           end
           .to_h
       end
 
       private
+
+      def language = @sheet.book.language
+
+      def words
+        count = @sheet.count
+        number = @sheet.cell&.number
+        WORDS
+          .to_h { |name| [name, language.word(name)] }
+          .merge(
+            "sheet_of" => number ? language.word(:sheet_of, number: number, count: count) : "",
+            "number_of" => number ? language.word(:number_of, number: number, count: count) : "",
+            "index_to" => language.word(:index_to, count: count)
+          )
+      end
 
       def book = BOOK.to_h { |name| [name, @sheet.book.public_send(name).to_s] }
 
@@ -109,7 +150,7 @@ module TileLoom
           "row" => cell.row + 1,
           "column" => Index::Naming.letters(cell.column),
           "scale" => cell.scale,
-          "fraction" => Units::Number.ratio(cell.scale),
+          "fraction" => language.ratio(cell.scale),
           **extent(view),
           **edges(cell),
           **place(view),
@@ -146,19 +187,21 @@ module TileLoom
           "true_scale" => view.true_scale,
           "meridian_scale" => view.factors.meridional_scale,
           "areal_scale" => view.factors.areal_scale,
-          "convergence" => View::Norths.words(view.factors.convergence_deg),
-          "declination" => -> { View::Norths.words(norths.declination_deg) },
+          "convergence" => View::Norths.words(view.factors.convergence_deg, language),
+          "declination" => -> { View::Norths.words(norths.declination_deg, language) },
           "declination_deg" => -> { norths.declination_deg || "" },
-          "annual_change" => -> { View::Norths.words(norths.declination_change_deg) },
-          "grid_magnetic" => -> { View::Norths.words(norths.grid_magnetic_deg) },
+          "annual_change" => -> { View::Norths.words(norths.declination_change_deg, language) },
+          "grid_magnetic" => -> { View::Norths.words(norths.grid_magnetic_deg, language) },
           "grid_magnetic_deg" => -> { norths.grid_magnetic_deg || "" },
           "zone" => -> { CoordinateGrid::Squares::Mgrs.designation(*view.centre_lon_lat).to_s },
           "square" => -> { mgrs(view)[/[A-Z]{2}(?=\d*\z)/].to_s },
           "mgrs" => -> { mgrs(view) },
           "lowest" => -> { height(view, 0) },
           "highest" => -> { height(view, 1) },
-          "verbal" => -> { Bar::VerbalScale.on(@sheet.measure, @sheet.stated_scale) },
-          "verbal_imperial" => -> { Bar::VerbalScale.on(@sheet.measure, @sheet.stated_scale, units: "imperial") }
+          "verbal" => -> { Bar::VerbalScale.on(@sheet.measure, @sheet.stated_scale, language: language) },
+          "verbal_imperial" => -> do
+            Bar::VerbalScale.on(@sheet.measure, @sheet.stated_scale, language: language, units: "imperial")
+          end
         }
       end
 
@@ -184,7 +227,7 @@ module TileLoom
 
       def centre(cell)
         [cell.ground.centre_x, cell.ground.centre_y].map do |number|
-          Units::Number.grouped(number, separator: CoordinateGrid::Caption::THIN_SPACE)
+          language.number(number, separator: CoordinateGrid::Caption::THIN_SPACE)
         end
           .join(", ")
       end

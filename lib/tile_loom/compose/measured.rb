@@ -28,12 +28,12 @@ module TileLoom
       def bar
         drawing = @element.drawing(@composer, @element.box(@composer.page))
         ruling, error = drawing.ruling, measure.error
-        total = "#{number(ruling.total.to_f, 4)} #{ruling.unit.symbol}"
+        total = "#{number(ruling.total.to_f, 4)} #{ruling.unit.symbol(Languages::Language.english, ruling.total)}"
         paper = number(measure.paper_mm(ruling.metres(ruling.total)), 2)
         {
           "sentence" =>
             "#{total} in #{ruling.count} divisions, #{paper} mm on this sheet; off by at most #{percent(error)} " \
-            "anywhere in the frame.",
+              "anywhere in the frame.",
           "warnings" => [too_far(error), too_low(drawing)].compact
         }
       rescue Refusal => problem

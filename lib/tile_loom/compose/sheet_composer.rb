@@ -68,10 +68,19 @@ module TileLoom
           *layout.elements.flat_map { |element| element.shown_on&.notices(self, element.title).to_a },
           *elements.flat_map { |element| element.left_out(self) },
           *needle,
+          *language,
           *missing_characters
         ].uniq
 
       private
+
+      def language
+        return [] if book.language.known?
+        [
+          "Numbers and words of the pages are in English, as they cannot be written in the book's language " \
+            "(#{book.language.tag}); choose one of #{Languages::Known::DATA.keys.join(", ")}."
+        ]
+      end
 
       # Live texts that ask for the compass needle where it is not known have nothing in its place.
       NEEDLE = /sheet\.(declination|grid_magnetic|annual_change)/

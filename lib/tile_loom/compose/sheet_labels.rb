@@ -69,7 +69,9 @@ module TileLoom
       # By what it is known when new data come: see Symbology::Labels::ByHand.
       def feature(label)
         rule = label.rule
-        return {"text" => rule.lines_of(label.feature.attributes).join(" ")} if rule.together?
+        if rule.together?
+          return {"text" => rule.lines_of(label.feature.attributes, @composer.book.language).join(" ")}
+        end
         field = @composer.source.telling_field(label.layer.id)
         return {"id" => label.feature.id.to_s} unless field
         {"field" => field, "value" => label.feature.attributes[field].to_s}

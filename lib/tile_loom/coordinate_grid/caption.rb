@@ -17,10 +17,10 @@ module TileLoom
       def initialize(*parts) =
         @parts = parts.reject { |string, _| string.empty? }.map { |string, small| Part.new(string, small == true) }
 
-      # For the label of a line. spec: a LabelSpec; full: is it to stand for itself? tolerance: by how much, in units of
-      # crs, the number may be off its line, or nil.
-      def self.of(line, crs, step, spec, full: true, tolerance: nil)
-        manner = crs.geographic? ? Captions::Angle.new(spec, tolerance) : Captions::Length.new(spec, tolerance)
+      # For the label of a line. spec: a LabelSpec; language: a Languages::Language; full: is it to stand for itself?
+      # tolerance: by how much, in units of crs, the number may be off its line, or nil.
+      def self.of(line, crs, step, spec, language:, full: true, tolerance: nil)
+        manner = (crs.geographic? ? Captions::Angle : Captions::Length).new(spec, language, tolerance)
         manner.of(line.axis, line.value, step, crs, full: full)
       end
 

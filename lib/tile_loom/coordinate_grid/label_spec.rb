@@ -28,7 +28,15 @@ module TileLoom
         choice("letters", "signs"),
         about: "Angles have letters and lengths signs where nothing is given."
       part :zeros, flag, default: false, about: "Leading zeros of degrees: 007°."
-      part :thousands, choice(thin: "402 000", comma: "402,000", point: "402.000", none: "402000"), default: "thin"
+      part :thousands,
+        choice(
+          thin: "402 000",
+          language: "as the book's language",
+          comma: "402,000",
+          point: "402.000",
+          none: "402000"
+        ),
+        default: "thin"
       part :unit, flag, default: false, about: "The unit after each length."
       part :corners, flag, default: false, about: "The coordinates of the frame's corners in full."
       part :label_gap_mm, Values::Types::LENGTH_MM, default: 1.2

@@ -17,9 +17,11 @@ module TileLoom
       TOLERANCE_MM = 0.05
 
       # meshes: of the grid in this frame; spec: its LabelSpec; placement: shared; offsets: side → mm from the
-      # frame to where labels outside may begin (a border lies between); face: a Type::Face; drawn: are there lines on
+      # frame to where labels outside may begin (a border lies between); face: a Type::Face; language: a
+      # Languages::Language; drawn: are there lines on
       # which a label can stand?
-      def initialize(meshes:, spec:, placement:, face:, offsets: {}, drawn: true)
+      def initialize(meshes:, spec:, placement:, face:, language:, offsets: {}, drawn: true)
+        @language = language
         @meshes, @spec, @placement, @face, @offsets, @drawn = meshes, spec, placement, face, offsets, drawn
         @ruled_out = {}.compare_by_identity
         @off_paper = {}.compare_by_identity
@@ -248,7 +250,15 @@ module TileLoom
       end
 
       def of_line(mesh, line, full) =
-        Caption.of(line, mesh.crs, mesh.interval(line.axis), @spec, full: full, tolerance: tolerance(mesh, line.axis))
+        Caption.of(
+          line,
+          mesh.crs,
+          mesh.interval(line.axis),
+          @spec,
+          language: @language,
+          full: full,
+          tolerance: tolerance(mesh, line.axis)
+        )
 
       # A line that comes out at a corner claims its place before others: the other side's label is there, too.
       AT_CORNER_MM = 0.5
@@ -337,6 +347,7 @@ module TileLoom
             mesh.crs,
             mesh.crs.geographic? ? Rational(1, 3600) : 1r,
             @spec.in_full,
+            language: @language,
             full: true,
             tolerance: tolerance(mesh, axis)
           )

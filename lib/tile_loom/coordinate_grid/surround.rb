@@ -27,8 +27,10 @@ module TileLoom
 
       attr_reader :view
 
-      # grids: Grid list; border: a BorderSpec or nil; paper: the page's Box or nil; like: see Grid#meshes.
-      def initialize(view:, grids: [], border: nil, paper: nil, like: nil)
+      # grids: Grid list; border: a BorderSpec or nil; paper: the page's Box or nil; like: see Grid#meshes; language:
+      # a Languages::Language.
+      def initialize(view:, grids: [], border: nil, paper: nil, like: nil, language: Languages::Language.english)
+        @language = language
         @view, @border_spec, @paper, @like = view, border, paper, like
         @grids = grids.select { |grid| grid.drawn_on?(view) }
       end
@@ -67,6 +69,7 @@ module TileLoom
                     spec: grid.labels,
                     placement: placement,
                     face: grid.face,
+                    language: @language,
                     offsets: offsets.dup,
                     drawn: grid.lines?
                   )

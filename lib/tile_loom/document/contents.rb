@@ -93,9 +93,10 @@ module TileLoom
         default: [],
         about: "Ways in which the book is handed on, each under a name."
       part :language,
-        text(pattern: "^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$"),
+        Languages::Tag.new,
         default: "en",
-        about: "Of its texts (RFC 5646), for those who have it read out."
+        about:
+          "Of its texts (RFC 5646): how numbers and dates are written on its pages, and the words that pages have of themselves."
       part :layout, Layout::Layout.type, required: true, about: "The page of every cell."
       part :index_layout, Layout::Layout.type, about: "The page of the index sheet; without it there is none."
       part :index_pages, Layout::IndexPages.type, about: "Where it stands in the book, and in how many parts."

@@ -31,6 +31,7 @@ module TileLoom
         }.transform_values { |kinds| kinds.map { |kind| {"key" => kind.key, "title" => kind.title} } }
           .merge(
             units,
+            "languages" => Languages::Known::NAMES.map { |code, title| {"key" => code, "title" => title} },
             "pressProfiles" =>
               Artwork::IccProfile::PRESSES.map do |key|
                 {"key" => key, "title" => Artwork::IccProfile::NAMES.fetch(key)}

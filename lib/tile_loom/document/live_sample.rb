@@ -20,6 +20,10 @@ module TileLoom
           "fields" => fields,
           "book" => TileLoom::Compose::LiveValues::BOOK.to_h { |name| [name, "text"] },
           "sheet" => TileLoom::Compose::LiveValues::SHEET.to_h { |name| [name, 1] },
+          "words" =>
+            (TileLoom::Compose::LiveValues::COUNTED + TileLoom::Compose::LiveValues::WORDS).to_h do |name|
+              [name, "text"]
+            end,
           "page" => TileLoom::Compose::LiveValues::PAGE.to_h { |name| [name, 1] },
           "crs" => TileLoom::Compose::LiveValues::CRS.to_h { |name| [name, "text"] },
           "layout" => TileLoom::Compose::LiveValues::LAYOUT.to_h { |name| [name, "text"] },

@@ -39,7 +39,7 @@ module TileLoom
       # The titles of the layers that it shows, to be read out.
       def shown_in_words(sheet)
         titles = shown_layers(sheet).map(&:title)
-        titles.empty? ? "" : ", showing #{titles.reverse.join(", ")}"
+        titles.empty? ? "" : sheet.book.language.word(:spoken_showing, titles: titles.reverse.join(", "))
       end
 
       CREDIT_PT, CREDIT_ROOM_MM = 5.5, 1.2
@@ -72,7 +72,8 @@ module TileLoom
           grids: grids,
           border: bordered ? border : nil,
           paper: endless ? nil : Geometry::Box.new(0, 0, sheet.page.width_mm, sheet.page.height_mm),
-          like: sheet.nominal_view
+          like: sheet.nominal_view,
+          language: sheet.book.language
         )
       end
     end

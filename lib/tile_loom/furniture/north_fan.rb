@@ -10,7 +10,7 @@ module TileLoom
       ROOM = 1.25
       # How long the arrows are against that to true north.
       SHARES = {"true" => 1.0, "grid" => 0.86, "magnetic" => 0.86}.freeze
-      LETTERS = {"grid" => "GN", "magnetic" => "MN"}.freeze
+      NORTHS = %w[grid magnetic].freeze
       STAR_POINTS = 5
       # Shorter arrows in mm are none.
       LEAST_MM = 5.0
@@ -20,8 +20,10 @@ module TileLoom
       # Where on its shaft a letter stands that has no place beyond the tip.
       BESIDE = 0.5
 
-      # norths: {kind → degrees clockwise on the page}, "true" among them; box: page mm.
-      def initialize(norths, box, face:, size_pt:, colour:)
+      # norths: {kind → degrees clockwise on the page}, "true" among them; box: page mm; language: a
+      # Languages::Language.
+      def initialize(norths, box, face:, size_pt:, colour:, language: Languages::Language.english)
+        @letters_of = NORTHS.to_h { |north| [north, language.word("#{north}_north_letters")] }
         @norths, @box, @face, @size_pt, @colour = norths, box, face, size_pt, colour
       end
 
@@ -37,11 +39,11 @@ module TileLoom
 
       def letters = @letters ||= @face.cap_height_mm(@size_pt)
 
-      def half_width(kind) = (@half_widths ||= {})[kind] ||= @face.width_mm(LETTERS[kind], @size_pt) / 2
+      def half_width(kind) = (@half_widths ||= {})[kind] ||= @face.width_mm(@letters_of[kind], @size_pt) / 2
 
       # True north in its own place; on either side of it the others, at least so far from it and from one another.
       def spread(length)
-        least = Math.atan(ROOM * @face.width_mm("MN", @size_pt) / length) * 180 / Math::PI
+        least = Math.atan(ROOM * @face.width_mm(@letters_of["magnetic"], @size_pt) / length) * 180 / Math::PI
         others = @norths.except("true").map { |kind, angle| [kind, Units::Angle.wrapped(angle - @norths["true"])] }
         east, west = others.partition { |_, angle| angle >= 0 }
         placed = {"true" => @norths["true"]}
@@ -147,7 +149,7 @@ module TileLoom
         Scene::Text.new(
           x: x - half_width(kind),
           y: y + letters / 2,
-          string: LETTERS[kind],
+          string: @letters_of[kind],
           face: @face,
           size_pt: @size_pt,
           colour: @colour

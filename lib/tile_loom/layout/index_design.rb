@@ -29,8 +29,8 @@ module TileLoom
       end
 
       # A text of what only a sheet has says what the page is.
-      OF_A_CELL = /sheet\.(number|row|column)\b/
-      IN_ITS_PLACE = "Index to {{ sheet.count }} sheets"
+      OF_A_CELL = /sheet\.(number|row|column)\b|words\.(sheet|number)_of\b/
+      IN_ITS_PLACE = "{{ words.index_to }}"
 
       def reworded(element)
         return element unless element["kind"] == "text" && element["text"].to_s.match?(OF_A_CELL)

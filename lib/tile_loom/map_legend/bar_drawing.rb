@@ -13,11 +13,13 @@ module TileLoom
       # line shows between them.
       def self.strips(bar, box, upright: false, strips: STRIPS)
         count =
-          (if bar.stepped
-             bar.colours.length
-           else
-             [strips, ((upright ? box.height : box.width) / FINEST_MM).round].max
-           end)
+          (
+            if bar.stepped
+              bar.colours.length
+            else
+              [strips, ((upright ? box.height : box.width) / FINEST_MM).round].max
+            end
+          )
         share = 1.0 / count
         (0...count).map do |index|
           from, to = index * share, bar.stepped ? (index + 1) * share : 1.0
@@ -94,7 +96,7 @@ module TileLoom
 
       def words(value)
         unit = @bar.unit || @entry.unit
-        [Units::Number.grouped(value, decimals: @bar.decimals), unit].compact.join(" ")
+        [@manner.language.number(value, decimals: @bar.decimals), unit].compact.join(" ")
       end
 
       def length = @bar.length_mm * @manner.factor

@@ -26,6 +26,9 @@ module TileLoom
 
       def colour = @design.colour
 
+      # The Languages::Language of the book.
+      def language = sheet.book.language
+
       def pitch_mm = @design.pitch_mm * factor
 
       def sample_width_mm = @design.sample_width_mm * factor

@@ -96,13 +96,13 @@ module TileLoom
       def beside(index)
         low, high = ends(index)
         return @entries[index].title if @row.labels == "titles" || (low.nil? && high.nil?)
-        return "under #{number(high)}" unless low
-        return "#{number(low)} and over" unless high
+        return @manner.language.word(:under, value: number(high)) unless low
+        return @manner.language.word(:over, value: number(low)) unless high
         "#{number(low, unit: false)}–#{number(high)}"
       end
 
       def number(value, unit: true) =
-        [Units::Number.grouped(value, decimals: @row.decimals), unit ? unit_of : nil].compact.join(" ")
+        [@manner.language.number(value, decimals: @row.decimals), unit ? unit_of : nil].compact.join(" ")
 
       def unit_of = @row.unit || @entries.filter_map(&:unit).first
 

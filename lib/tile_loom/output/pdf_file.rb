@@ -25,7 +25,7 @@ module TileLoom
           (@manner.exchange? && @manner.given["links"] != false) ? "PDF/X-4 holds no links; they are left out." : nil,
           if @manner.standard != "none" && @manner.layers.any? { |state| state.printed != "as shown" }
             "#{PdfManner::STANDARD_NAMES.fetch(@manner.standard)} prints layers as they are shown; other print " \
-            "states are left out."
+              "states are left out."
           end,
           if @manner.exchange? && !book.parsed_date
             "The book has no date, which PDF/X-4 asks for; the file is dated today."
@@ -71,7 +71,7 @@ module TileLoom
           author: book.author,
           subject: book.subject,
           date: book.parsed_date || (@manner.exchange? ? @press.today : nil),
-          language: book.language
+          language: book.language.tag
         )
 
       # The lowest first.

@@ -13,12 +13,12 @@ module TileLoom
       part :width_mm, number(above: 0, most: 2000), about: "Columns without one share the rest of the width."
       part :align, choice(left: "left", centre: "centred", right: "right"), default: "left"
 
-      # A value of the field as the table has it.
-      def words(value)
+      # A value of the field as the table has it, in a Languages::Language.
+      def words(value, language)
         return "" if value.nil?
-        return value ? "yes" : "no" if value == true || value == false
+        return language.word(value ? :yes : :no) if value == true || value == false
         return value.to_s unless value.is_a?(Numeric)
-        number = decimals ? Units::Number.grouped(value, decimals: decimals) : Units::Number.plain(value, decimals: 12)
+        number = decimals ? language.number(value, decimals: decimals) : language.plain(value, decimals: 12)
         [number, unit].compact.join(" ")
       end
     end

@@ -24,11 +24,11 @@ module TileLoom
         raise unreadable(template[0, 60], error)
       end
 
-      # The text of a feature of these attributes, empty where none of the fields that it asks for has a value, or where
+      # The text of a feature of these attributes in a Languages::Language, empty where none of the fields that it asks for has a value, or where
       # a filter cannot do with what it is given.
-      def fill(attributes)
+      def fill(attributes, language)
         return "" if fields.any? && fields.none? { |name| attributes[name].to_s != "" }
-        @template.fill(attributes.merge(ALL => attributes), strict: false)
+        @template.fill(attributes.merge(ALL => attributes), strict: false, language: language)
       rescue Liquid::Error, *TextTemplate::TROUBLES
         ""
       end
@@ -37,7 +37,7 @@ module TileLoom
 
       # With nothing filled in, what is wrong with it itself shows.
       def check
-        @template.fill({ALL => {}}, strict: false)
+        @template.fill({ALL => {}}, strict: false, language: Languages::Language.english)
       rescue Liquid::UndefinedFilter => error
         name = TextTemplate.undefined(error, "filter")
         raise Refusal.new("labels.unknown_filter", name: name, known: TextTemplate.known_filters, at: @path)

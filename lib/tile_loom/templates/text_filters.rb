@@ -5,18 +5,24 @@ module TileLoom
     # Filters of live text, beside Liquid's own (upcase, date, replace …): numbers, lengths, angles.
     # {{ sheet.width_m | to_unit: "ft" | decimals: 0 }}
     module TextFilters
-      # A number with so many decimals, thousands grouped.
-      def decimals(input, places = 0)
-        Units::Number.grouped(number(input, "decimals"), decimals: places.to_i.clamp(0, 12))
-      end
+      # A number with so many decimals, thousands grouped, as the book's language has it.
+      def decimals(input, places = 0) = language.number(number(input, "decimals"), decimals: places.to_i.clamp(0, 12))
 
-      # A date in a format of strftime(3); a width of more than two digits would fill the memory.
+      # A date in a format of strftime(3), with the names of months and days of the book's language; a width of more than
+      # two digits would fill the memory.
       def date(input, format = nil)
         if format.to_s.length > 200 || format.to_s.match?(/%[-0^#_]*\d{3}/)
           raise Liquid::ArgumentError,
             "the filter “date” takes a format of at most 200 characters, with widths of at most two digits"
         end
-        super
+        found = format && Liquid::Utils.to_date(input) or return super
+        language.strftime(found, format.to_s)
+      end
+
+      # A date in full, as the book's language has it: "2 April 2026" in French is "2 avril 2026".
+      def long_date(input)
+        found = Liquid::Utils.to_date(input) or return input
+        language.long_date(found)
       end
 
       # Liquid's own, but for bytes that are no text.
@@ -38,10 +44,12 @@ module TileLoom
           positive: positive.to_s,
           negative: negative || ((positive.to_s == "") ? "" : "-#{positive}"),
           decimals: seconds_decimals.to_i.clamp(0, 6)
-        )
+        ).sub(".", language.decimal_sign)
       end
 
       private
+
+      def language = @context.registers[:language]
 
       def text(bytes, filter)
         found = bytes.dup.force_encoding(Encoding::UTF_8)

@@ -19,9 +19,9 @@ module TileLoom
         limits.each { |name, limit| @template.resource_limits.public_send(:"#{name}=", limit) }
       end
 
-      # strict: is a value that is not there an error? written: what is made of each value before it comes into the
-      # text, or nil. Liquid::Error or one of TROUBLES where it cannot be filled in.
-      def fill(values, strict:, written: nil)
+      # strict: is a value that is not there an error? language: whose signs numbers have; written: what is made of each
+      # value before it comes into the text, or nil. Liquid::Error or one of TROUBLES where it cannot be filled in.
+      def fill(values, strict:, language:, written: nil)
         @template.resource_limits.reset
         # What it was filled with before is nothing to it.
         @template.instance_assigns.clear
@@ -32,7 +32,10 @@ module TileLoom
             strict_variables: strict,
             strict_filters: true,
             filters: [TextFilters],
-            global_filter: written
+            registers: {
+              language: language
+            },
+            global_filter: ->(value) { language.value(value).then { |found| written ? written.call(found) : found } }
           )
         readable(filled)
       end

@@ -4,8 +4,8 @@ module TileLoom
   module Units
     # Numbers as people read them on a sheet.
     module Number
-      # What may stand between groups of three.
-      SEPARATORS = {"thin" => "\u2009", "comma" => ",", "point" => ".", "none" => ""}.freeze
+      # What may stand between groups of three; nil: what the language of the page has.
+      SEPARATORS = {"language" => nil, "thin" => "\u2009", "comma" => ",", "point" => ".", "none" => ""}.freeze
 
       module_function
 

@@ -18,7 +18,7 @@ module TileLoom
       # taken: boxes in page mm where no label may stand; ring: of the frame in page mm where it is no rectangle; hand:
       # what was done to labels by hand; far: answers of(layer id, ground units that cannot be told apart) with what a
       # layer is shown by there instead of its features, which answers picture(those units), a Raster::FarPicture or nil
-      # while it is being drawn, and few(Box), some of the Features in it till then; or with nil.
+      # while it is being drawn, and few(Box), some of the Features in it till then; or with nil; language: a Languages::Language, of its labels.
       def initialize(
         layers:,
         source:,
@@ -35,8 +35,10 @@ module TileLoom
         taken: [],
         ring: nil,
         hand: Symbology::Labels::HandSet::NONE,
-        far: nil
+        far: nil,
+        language: Languages::Language.english
       )
+        @language = language
         @far = far
         @things, @ppi = things, ppi
         @on_sheet, @exact, @shown, @taken, @ring, @hand = on_sheet, exact, shown, taken, ring, hand
@@ -142,7 +144,8 @@ module TileLoom
           tolerance_mm: @exact.include?(layer.id) ? nil : @tolerance_mm,
           fields: @things[layer.id],
           on_sheet: @on_sheet,
-          shown: @shown
+          shown: @shown,
+          language: @language
         )
       end
 

@@ -5,14 +5,24 @@ module TileLoom
     # One layer in one view: each feature goes to the rule or rules that draw it; what a rule gathers is
     # painted together, stroke by stroke, so that casings join at junctions.
     class LayerDrawing
-      attr_reader :layer, :features, :view
+      attr_reader :layer, :features, :view, :language
 
       # fields: names of the attributes that its features carry in the drawing; nil where they carry none, all where it
       # is empty; on_sheet: the Conditions::OnSheet that conditions ask, or nil; tolerance_mm: nil leaves every vertex
       # where it is; shown: a GEOS geometry of the ground that is seen, where that is not all that the view shows;
-      # incomplete: are there more features to come in a moment?
-      def initialize(layer:, features:, view:, tolerance_mm:, fields: nil, on_sheet: nil, shown: nil, incomplete: false)
-        @incomplete = incomplete
+      # incomplete: are there more features to come in a moment? language: a Languages::Language, of its labels.
+      def initialize(
+        layer:,
+        features:,
+        view:,
+        tolerance_mm:,
+        fields: nil,
+        on_sheet: nil,
+        shown: nil,
+        incomplete: false,
+        language: Languages::Language.english
+      )
+        @incomplete, @language = incomplete, language
         @layer, @features, @view, @fields, @on_sheet, @ground = layer, features, view, fields, on_sheet, shown
         @tolerance = tolerance_mm && tolerance_mm * view.units_per_mm
         @window = self.class.window(layer, view)
@@ -52,7 +62,7 @@ module TileLoom
           layer
             .labels_for(feature.attributes, @on_sheet&.see(layer.id, feature), scale)
             .filter_map do |rule|
-              lines = rule.lines_of(feature.attributes).map { |line| line[0, LONGEST_LABEL] }
+              lines = rule.lines_of(feature.attributes, language).map { |line| line[0, LONGEST_LABEL] }
               [feature, rule, lines] unless lines.empty?
             end
         end

@@ -61,14 +61,19 @@ module TileLoom
         nil
       end
 
-      # "1°26′ W"; nothing for nil.
-      def self.words(degrees)
+      # "1°26′ W" in a Languages::Language; nothing for nil.
+      def self.words(degrees, language = Languages::Language.english)
         return "" if degrees.nil?
         minutes = (degrees * 60).round
         if minutes.zero?
           "0°00′"
         else
-          Units::Angle.dms(minutes/60r, positive: " E", negative: " W", step_deg: Rational(1, 60))
+          Units::Angle.dms(
+            minutes/60r,
+            positive: " #{language.letter("east")}",
+            negative: " #{language.letter("west")}",
+            step_deg: Rational(1, 60)
+          )
         end
       end
 

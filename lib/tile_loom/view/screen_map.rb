@@ -33,7 +33,8 @@ module TileLoom
             seen_scale: seen_scale,
             coarse_mm: @plain ? nil : PIXEL_MM * distance,
             far: @far,
-            ppi: (PPI / distance).ceil
+            ppi: (PPI / distance).ceil,
+            language: @book.language
           ).nodes
         Scene::Drawing.new(width_mm: frame.width, height_mm: frame.height, nodes: nodes)
       end

@@ -1,22 +1,38 @@
 import { Box, Typography } from "@mui/material";
 import { createContext, useContext, type ReactNode } from "react";
+import { GuideButton } from "../guide/GuideButton";
+import type { Place } from "../guide/places";
+
+/** How wide a card is, in px. */
+export const CARD_WIDTH = 292;
 
 /** What stands in the place of every step's own card, while it is there. */
 export const CardInPlace = createContext<ReactNode>(null);
 
 /** The card on the right: what is selected, its main settings first. */
-export function Card(props: { title: string; note?: ReactNode; children: ReactNode }) {
+export function Card(props: { title: string; note?: ReactNode; help: Place; children: ReactNode }) {
   return useContext(CardInPlace) ?? <Panel {...props} />;
 }
 
 /** The same without anything in its place. */
-export function Panel({ title, note, children }: { title: string; note?: ReactNode; children: ReactNode }) {
+export function Panel({
+  title,
+  note,
+  help,
+  children,
+}: {
+  title: string;
+  note?: ReactNode;
+  // What of the guide explains it.
+  help: Place;
+  children: ReactNode;
+}) {
   return (
     <Box
       component="aside"
       aria-label={title}
       sx={{
-        width: 292,
+        width: CARD_WIDTH,
         flexShrink: 0,
         bgcolor: "background.paper",
         borderLeft: 1,
@@ -30,6 +46,7 @@ export function Panel({ title, note, children }: { title: string; note?: ReactNo
           {title}
         </Typography>
         {note && <Typography sx={{ fontSize: 13, color: "text.secondary" }}>{note}</Typography>}
+        <GuideButton place={help} />
       </Box>
       {children}
     </Box>

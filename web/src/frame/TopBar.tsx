@@ -8,6 +8,7 @@ import { Box, Button, IconButton, Tooltip, Typography } from "@mui/material";
 import { useColorScheme } from "@mui/material/styles";
 import { Link, useLocation } from "react-router";
 import { useBook, useChange, useChangeState } from "../api/book";
+import { OpenGuide } from "../guide/OpenGuide";
 import { STEPS, type StepId } from "./steps";
 import { useLookBack } from "./useLookBack";
 
@@ -41,6 +42,7 @@ export function TopBar({ step, onHelp }: { step: StepId; onHelp: () => void }) {
       <Box sx={{ flex: 1 }} />
       <UndoRedo />
       <SchemeButton />
+      <OpenGuide />
       <Tooltip title="Keys (?)">
         <IconButton aria-label="Keyboard shortcuts" onClick={onHelp} sx={{ color: "ink.onBar" }}>
           <KeyboardIcon fontSize="small" />
@@ -55,39 +57,40 @@ function Steps({ current }: { current: StepId }) {
   const { search } = useLocation();
   return (
     <Box component="nav" aria-label="Steps" sx={{ display: "flex" }}>
-      {STEPS.map(({ id, title }) => {
+      {STEPS.map(({ id, title, note }) => {
         const here = id === current;
         return (
-          <Box
-            key={id}
-            component={Link}
-            to={`/books/${book.id}/${id}${search}`}
-            aria-current={here ? "step" : undefined}
-            sx={{
-              display: "flex",
-              alignItems: "center",
-              gap: 1,
-              px: 2.75,
-              textDecoration: "none",
-              fontSize: 15,
-              fontWeight: here ? 700 : 400,
-              color: here ? "text.primary" : "ink.onBar",
-              bgcolor: here ? "background.paper" : "transparent",
-              clipPath: here ? "polygon(9px 0, 100% 0, calc(100% - 9px) 100%, 0 100%)" : "none",
-              "&:hover": { textDecoration: here ? "none" : "underline" },
-              "&:focus-visible": { outline: "2px solid", outlineColor: "primary.main", outlineOffset: -3 },
-            }}
-          >
-            {title}
-            {id === "weave" && (
-              <Box
-                component="span"
-                sx={{ px: 0.9, borderRadius: 9, fontSize: 12, fontWeight: 700, bgcolor: "#8c2f39", color: "#fffdf6" }}
-              >
-                {book.cells.length}
-              </Box>
-            )}
-          </Box>
+          <Tooltip key={id} describeChild title={`${title}: ${note}`}>
+            <Box
+              component={Link}
+              to={`/books/${book.id}/${id}${search}`}
+              aria-current={here ? "step" : undefined}
+              sx={{
+                display: "flex",
+                alignItems: "center",
+                gap: 1,
+                px: 2.75,
+                textDecoration: "none",
+                fontSize: 15,
+                fontWeight: here ? 700 : 400,
+                color: here ? "text.primary" : "ink.onBar",
+                bgcolor: here ? "background.paper" : "transparent",
+                clipPath: here ? "polygon(9px 0, 100% 0, calc(100% - 9px) 100%, 0 100%)" : "none",
+                "&:hover": { textDecoration: here ? "none" : "underline" },
+                "&:focus-visible": { outline: "2px solid", outlineColor: "primary.main", outlineOffset: -3 },
+              }}
+            >
+              {title}
+              {id === "weave" && (
+                <Box
+                  component="span"
+                  sx={{ px: 0.9, borderRadius: 9, fontSize: 12, fontWeight: 700, bgcolor: "#8c2f39", color: "#fffdf6" }}
+                >
+                  {book.cells.length}
+                </Box>
+              )}
+            </Box>
+          </Tooltip>
         );
       })}
     </Box>

@@ -1,5 +1,5 @@
 import { useCallback, useMemo } from "react";
-import { useAddress } from "./useAddress";
+import { useAddress } from "../api/useAddress";
 
 /**
  * Which sheets are selected beside the one that is looked at, by their numbers: part of the address, so that the next

@@ -1,5 +1,5 @@
 import { useCallback } from "react";
-import { useAddress } from "./useAddress";
+import { useAddress } from "../api/useAddress";
 
 /** Whether the history is open, and behind which step of it the book is looked at: part of the address. */
 export function useLookBack(): {

@@ -1,7 +1,7 @@
 import { useCallback } from "react";
 import { useBook } from "../api/book";
 import type { BookPage, Cell } from "../api/types";
-import { useAddress } from "./useAddress";
+import { useAddress } from "../api/useAddress";
 import { pageAt, pageCount, placeOf } from "./bookPages";
 
 /**

@@ -175,7 +175,7 @@ export interface BookDocument {
    */
   orders?: Order[];
   /**
-   * Of its texts (RFC 5646), for those who have it read out.
+   * Of its texts (RFC 5646): how numbers and dates are written on its pages, and the words that pages have of themselves.
    */
   language?: string;
   layout: Layout;
@@ -1415,7 +1415,7 @@ export interface Grid {
      * Leading zeros of degrees: 007°.
      */
     zeros?: boolean;
-    thousands?: "thin" | "comma" | "point" | "none";
+    thousands?: "thin" | "language" | "comma" | "point" | "none";
     /**
      * The unit after each length.
      */
@@ -2006,7 +2006,7 @@ export interface ScaleBarElement {
    * As many as the values need where none are given.
    */
   decimals?: number;
-  thousands?: "comma" | "thin" | "point" | "none";
+  thousands?: "language" | "comma" | "thin" | "point" | "none";
   unit_at?: "last" | "middle" | "none";
   /**
    * The unit's own symbol where nothing is given.
@@ -2086,6 +2086,9 @@ export interface NorthArrowElement {
   form?: string;
   drawing?: Id;
   picture?: Id;
+  /**
+   * At its tip; that of the book's language where none is given, empty for none.
+   */
   letter?: string;
   /**
    * North of the frame's middle, or of the place nearest to the arrow.
@@ -2297,7 +2300,7 @@ export interface GridLegendRow {
   shown_on?: ShownOn;
   grid?: Id;
   /**
-   * In place of "Grid".
+   * In place of "Grid", or what the book's language has for it.
    */
   title?: string;
 }
@@ -3193,7 +3196,7 @@ export interface ScaleBarStyle {
    * As many as the values need where none are given.
    */
   decimals?: number;
-  thousands?: "comma" | "thin" | "point" | "none";
+  thousands?: "language" | "comma" | "thin" | "point" | "none";
   unit_at?: "last" | "middle" | "none";
   /**
    * The unit's own symbol where nothing is given.

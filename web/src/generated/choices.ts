@@ -285,6 +285,7 @@ export const choices = {
     ],
     thousands: [
       ["thin", "402 000"],
+      ["language", "as the book's language"],
       ["comma", "402,000"],
       ["point", "402.000"],
       ["none", "402000"],
@@ -467,6 +468,7 @@ export const choices = {
       ["below", "below"],
     ],
     thousands: [
+      ["language", "as the book's language"],
       ["comma", "1,000"],
       ["thin", "1 000"],
       ["point", "1.000"],
@@ -750,6 +752,7 @@ export const choices = {
       ["below", "below"],
     ],
     thousands: [
+      ["language", "as the book's language"],
       ["comma", "1,000"],
       ["thin", "1 000"],
       ["point", "1.000"],

@@ -135,6 +135,23 @@ export const crsUnits = [
   ["ft", "international feet"],
   ["us-ft", "US survey feet"],
 ] as const;
+export const languages = [
+  ["en", "English"],
+  ["de", "Deutsch"],
+  ["fr", "français"],
+  ["es", "español"],
+  ["pt", "português"],
+  ["pt-PT", "português (Portugal)"],
+  ["it", "italiano"],
+  ["nl", "Nederlands"],
+  ["sv", "svenska"],
+  ["nb", "norsk bokmål"],
+  ["da", "dansk"],
+  ["fi", "suomi"],
+  ["pl", "polski"],
+  ["cs", "čeština"],
+  ["el", "ελληνικά"],
+] as const;
 export const pressProfiles = [["coated", "Coated paper, offset (FOGRA39L)"]] as const;
 export const elementTraits = {
   map_frame: { sizeMm: [40, 20], turns: false, gridded: true, roles: [] },

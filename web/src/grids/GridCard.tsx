@@ -73,7 +73,7 @@ export function GridCard({ frame, grid, words, sheet, onSave, onGhost, onBack }:
   const other =
     frame.kind === "index_frame" ? "the sheets" : frame.kind === "map_frame" && key ? "the index sheet" : null;
   return (
-    <Card title={name} note="coordinate grid">
+    <Card help="grid" title={name} note="coordinate grid">
       <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 0.5 }}>
         The frame
       </Button>

@@ -51,7 +51,7 @@ export function AreaCard({
     change("Study area", { index: { area: areaOf(parts.map((known, place) => (place === index ? part : known))) } });
   const drawn = parts.map((part, index) => ({ part, index })).filter(({ part }) => part.polygon);
   return (
-    <Card title="Study area" note="what the index covers">
+    <Card help="area" title="Study area" note="what the index covers">
       <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 1 }}>
         All layers
       </Button>

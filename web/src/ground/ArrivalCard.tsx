@@ -34,7 +34,7 @@ export function ArrivalCard({
   );
   const replaced = arrival.replaces ? book.document.layers.find((layer) => layer.id === arrival.replaces)?.title : null;
   return (
-    <Card title={replaced ? `Fresh data for ${replaced}` : "A file has arrived"}>
+    <Card help="arrival" title={replaced ? `Fresh data for ${replaced}` : "A file has arrived"}>
       <Typography sx={{ fontWeight: 700, overflowWrap: "anywhere" }}>{arrival.name}</Typography>
       <Typography sx={{ fontSize: 13, color: "text.secondary", mb: 1.5 }}>{bytes(arrival.bytes)}</Typography>
       {arrival.state === "inspecting" && (

@@ -54,7 +54,7 @@ export function LayerDetails({
     }).then(onBack, () => undefined);
   const unlock = () => void put(`Unlock ${layer.title}`, without(layer, "locked"));
   return (
-    <Card title={layer.title} note={info && (layer.raster ? "pixels" : count(info.count, "feature"))}>
+    <Card help="layer" title={layer.title} note={info && (layer.raster ? "pixels" : count(info.count, "feature"))}>
       <Box sx={{ display: "flex", justifyContent: "space-between", mb: 1 }}>
         <Button startIcon={<BackIcon />} onClick={onBack}>
           All layers

@@ -50,7 +50,7 @@ export function LayerList({ arrivals, onPick }: { arrivals: Arrivals; onPick: (i
       layers.map((known) => (known.group === group ? { ...known, visible } : known)),
     );
   return (
-    <Card title="Layers" note="top first">
+    <Card help="layers" title="Layers" note="top first">
       <FileInput
         ref={input}
         label="Data files"

@@ -77,7 +77,7 @@ export function ReferenceCard({ onBack }: { onBack: () => void }) {
       client.invalidateQueries({ queryKey: ["saved CRSs"] }),
     );
   return (
-    <Card title="CRS" note="the book’s coordinate reference system">
+    <Card help="crs" title="CRS" note="the book’s coordinate reference system">
       <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 0.5 }}>
         All layers
       </Button>

@@ -45,6 +45,7 @@ export function HistoryCard({ then }: { then: Book | undefined }) {
   );
   return (
     <Panel
+      help="history"
       title="History"
       note={
         <Tooltip title="Close the history">

@@ -21,7 +21,7 @@ const TITLES: Record<FormKind, string> = {
 export function FormCard({ draft }: { draft: OrderDraft }) {
   const { form } = whole(draft.order);
   return (
-    <Card title={TITLES[form.kind]}>
+    <Card help="format" title={TITLES[form.kind]}>
       <Box sx={{ fontSize: 12.5, color: "text.secondary", mb: 1.5 }}>{traits(form.kind).about}</Box>
       {form.kind === "images" && <ImageFields form={form} change={draft.changeForm} />}
       {form.kind === "svg_sheets" && <SvgFields form={form} change={draft.changeForm} />}

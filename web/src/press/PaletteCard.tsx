@@ -43,7 +43,7 @@ export function PaletteCard({ draft }: { draft: OrderDraft }) {
     }
   };
   return (
-    <Card title="Palette">
+    <Card help="palette" title="Palette">
       <Box sx={{ fontSize: 12.5, color: "text.secondary", mb: 1.5 }}>
         Files in colours of the press carry these values; all other colours are converted by the profile. The screen
         shows what the profile makes of them.

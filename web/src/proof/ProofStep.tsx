@@ -131,7 +131,7 @@ export function ProofStep() {
               </>
             </BesideCard>
           ) : !cell ? null : (
-            <Card title={cell.name} note={`sheet ${cell.number} of ${last}`}>
+            <Card help="proof" title={cell.name} note={`sheet ${cell.number} of ${last}`}>
               <>
                 <MapLabelsPanel />
                 <NotesPanel />
@@ -170,6 +170,7 @@ function BesideCard({ page, children }: { page: BookPage; children: ReactNode })
   const frame = index ? book.index_frame : page.page !== null ? book.page_frames[page.page] : undefined;
   return (
     <Card
+      help="proof"
       title={index ? (page.name === "Index" ? "Index sheet" : page.name) : page.name}
       note={`page ${page.position} of ${pageCount(book)}`}
     >

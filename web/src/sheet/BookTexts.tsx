@@ -2,6 +2,7 @@ import { Box } from "@mui/material";
 import { useBook, useChange } from "../api/book";
 import { Field } from "../fields/Field";
 import { Heading } from "../frame/Card";
+import { BookLanguage } from "./BookLanguage";
 import { OwnFields } from "./OwnFields";
 
 const TEXTS = [
@@ -29,11 +30,7 @@ export function BookTexts() {
             onSave={(text) => change(title, { [name]: text.trim() })}
           />
         ))}
-        <Field
-          label="Language, such as en or de-AT"
-          value={book.document.language ?? "en"}
-          onSave={(text) => change("Language", { language: text.trim() || null })}
-        />
+        <BookLanguage />
       </Box>
       <OwnFields />
     </>

@@ -35,7 +35,7 @@ export function DesignCard({ onBack }: { onBack: () => void }) {
     );
   };
   return (
-    <Card title="Designs" note="of the whole page">
+    <Card help="designs" title="Designs" note="of the whole page">
       <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 1 }}>
         The page
       </Button>

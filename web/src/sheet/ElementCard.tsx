@@ -70,6 +70,7 @@ export function ElementCard({
     );
   return (
     <Card
+      help="element"
       title={one ? titleOf(one) : `${selected.length} elements`}
       note={one && titleOf(one) !== elementTitles[one.kind] ? elementTitles[one.kind].toLowerCase() : undefined}
     >

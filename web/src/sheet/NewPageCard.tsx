@@ -48,7 +48,7 @@ export function NewPageCard({ onDone }: { onDone: () => void }) {
     }
   };
   return (
-    <Card title="New page">
+    <Card help="newPage" title="New page">
       <Button startIcon={<BackIcon />} onClick={onDone} sx={{ mb: 1 }}>
         The page
       </Button>

@@ -28,6 +28,8 @@ const LETTERS: readonly (readonly [string, string])[] = [
   ["", "no letter"],
 ];
 
+const BY_LANGUAGE = "language";
+
 /** A north arrow: its drawing, which north it points to, and the letter at its tip. */
 export function NorthArrowFields({
   element,
@@ -98,11 +100,15 @@ export function NorthArrowFields({
         <Choice
           label="Letter"
           wide
-          value={known ? letter : "own"}
-          choices={[...LETTERS, ...(known ? [] : [["own", "own"] as const])]}
-          onChoose={(mark) => onSave({ letter: mark })}
+          value={letter === undefined ? BY_LANGUAGE : known ? letter : "own"}
+          choices={[
+            [BY_LANGUAGE, "as the book's language"],
+            ...LETTERS,
+            ...(known || letter === undefined ? [] : [["own", "custom"] as const]),
+          ]}
+          onChoose={(mark) => onSave({ letter: mark === BY_LANGUAGE ? undefined : mark })}
         />
-        <Field label="Own letters" value={letter} onSave={(text) => onSave({ letter: text.trim() })} />
+        <Field label="Custom letters" value={letter ?? ""} onSave={(text) => onSave({ letter: text.trim() })} />
       </ColourBeside>
     </>
   );

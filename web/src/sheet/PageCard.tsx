@@ -36,6 +36,7 @@ export function PageCard({ elements, onPick, onFullest }: PageCardProps) {
   const page = filled(layout.page, defaults.layout_page);
   return (
     <Card
+      help="page"
       title={free ? free.title : role === "index" ? "Index sheet" : "Page"}
       note={`${mm(frame.page_width_mm)} × ${mm(frame.page_height_mm)}`}
     >

@@ -5,6 +5,7 @@ import { Link } from "react-router";
 import { get } from "../api/client";
 import { count } from "../api/words";
 import { Notice } from "../frame/Notice";
+import { OpenGuide } from "../guide/OpenGuide";
 import { OpenServer } from "../frame/OpenServer";
 import { DrawnPicture, PictureProblem, useServerPicture } from "../frame/ServerPicture";
 import { Open } from "./Open";
@@ -34,6 +35,8 @@ export function Shelf() {
         <Typography component="h1" sx={{ fontSize: 16, fontWeight: 700 }}>
           Tile Loom
         </Typography>
+        <Box sx={{ flex: 1 }} />
+        <OpenGuide />
       </Box>
       {problem && <Notice text={problem} onClose={() => setProblem(null)} />}
       <Box

@@ -40,6 +40,7 @@ export function CellCard({ selected, cells, onGone }: CellCardProps) {
   const quiet = (work: Promise<unknown>) => void work.catch(toldElsewhere);
   return (
     <Card
+      help="cell"
       title={one ? first.name : count(selected.length, "cell")}
       note={one ? `sheet ${first.number} of ${book.cells.length}` : undefined}
     >

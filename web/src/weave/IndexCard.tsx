@@ -53,7 +53,7 @@ export function IndexCard({ open, trial, selection, onBack, onGo, onPick }: Inde
     );
   if (!selection.cell)
     return (
-      <Card title="No cell selected">
+      <Card help="cell" title="No cell selected">
         <Box sx={{ fontSize: 14 }}>Choose a study area and a scale in the sentence above.</Box>
       </Card>
     );

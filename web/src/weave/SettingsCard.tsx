@@ -38,7 +38,7 @@ interface SettingsCardProps {
 export function SettingsCard({ title, trial, label, onBack, children }: SettingsCardProps) {
   const { answer, foretold, problem } = trial;
   return (
-    <Card title={title}>
+    <Card help="index" title={title}>
       <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 1 }}>
         Back to the cell
       </Button>

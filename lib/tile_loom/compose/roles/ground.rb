@@ -55,6 +55,7 @@ module TileLoom
             taken: shown.taken,
             ring: shown.ring,
             hand: shown.hand,
+            language: book.language,
             coarse_mm: @far && 25.4 / @ppi,
             far: (@far if view.crs == book.crs)
           )

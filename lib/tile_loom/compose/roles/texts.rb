@@ -14,7 +14,7 @@ module TileLoom
           once(:live_text, template, written) do
             text = LiveText.new(template, path: path)
             asks_texts! if text.asks_book?
-            text.fill(values, written: written)
+            text.fill(values, language: book.language, written: written)
           end
 
         def values = @values ||= live_values.to_h

@@ -7,15 +7,15 @@ module TileLoom
       # needs it or as it is wanted; or decimal degrees. Short: only what changes from one label to the next.
       class Angle
         NOTATIONS = %w[d dm dms decimal].freeze
-        LETTERS = {x: %w[E W], y: %w[N S]}.freeze
+        WAYS = {x: %w[east west], y: %w[north south]}.freeze
 
-        # spec: a LabelSpec; tolerance: see Caption.of.
-        def initialize(spec, tolerance = nil)
-          @spec, @tolerance = spec, tolerance
+        # spec: a LabelSpec; language, tolerance: see Caption.of.
+        def initialize(spec, language, tolerance = nil)
+          @spec, @language, @tolerance = spec, language, tolerance
         end
 
         # Parts of a degree that labels of such an interval count in the end: 1, 60 or 3600.
-        def self.parts(spec, step) = PARTS.fetch(new(spec).notation(step), 1)
+        def self.parts(spec, step) = PARTS.fetch(new(spec, nil).notation(step), 1)
 
         # A Caption. value, step: Rationals in degrees.
         def of(axis, value, step, _crs, full: true)
@@ -40,10 +40,10 @@ module TileLoom
         end
 
         def decimal(axis, value, step)
-          text = Units::Number.grouped(value.abs, separator: "", decimals: decimals(step, value, 1))
-          after = text.include?(".") ? text.length - text.index(".") : 0
+          text = @language.number(value.abs, separator: "", decimals: decimals(step, value, 1))
+          after = text.length - text[/\A\d+/].length
           text = text.rjust(width(axis) + after, "0") if @spec.zeros?
-          signed(axis, value, "#{text}°", text.delete("0.").empty?)
+          signed(axis, value, "#{text}°", !text.match?(/[1-9]/))
         end
 
         PARTS = {"d" => 1, "dm" => 60, "dms" => 3600}.freeze
@@ -83,7 +83,7 @@ module TileLoom
 
         def degree(axis, degrees, rest = 0, places = 0, unit = 1)
           whole = @spec.zeros? ? degrees.to_s.rjust(width(axis), "0") : degrees.to_s
-          places.zero? ? whole : "#{whole}.#{rest.to_s.rjust(places, "0")}"
+          places.zero? ? whole : "#{whole}#{@language.decimal_sign}#{rest.to_s.rjust(places, "0")}"
         end
 
         # Longitudes have three digits before the point, latitudes two.
@@ -91,14 +91,14 @@ module TileLoom
 
         def two(count, places, unit)
           whole, part = count.divmod(unit)
-          places.zero? ? format("%02d", whole) : format("%02d.%0#{places}d", whole, part)
+          places.zero? ? format("%02d", whole) : format("%02d%s%0#{places}d", whole, @language.decimal_sign, part)
         end
 
         # Zero has no hemisphere; nor has 180°.
         def signed(axis, value, text, zero)
           return text if zero || (axis == :x && value == 180)
           return value.negative? ? "\u2212#{text}" : text if @spec.hemisphere == "signs"
-          text + LETTERS.fetch(axis)[value.negative? ? 1 : 0]
+          text + @language.hemisphere(WAYS.fetch(axis)[value.negative? ? 1 : 0])
         end
       end
     end

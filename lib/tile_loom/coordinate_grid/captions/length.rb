@@ -11,9 +11,9 @@ module TileLoom
         # Up to ten thousands digits are principal ones.
         PRINCIPAL = 5
 
-        # spec: a LabelSpec; tolerance: see Caption.of.
-        def initialize(spec, tolerance = nil)
-          @spec, @tolerance = spec, tolerance
+        # spec: a LabelSpec; language, tolerance: see Caption.of.
+        def initialize(spec, language, tolerance = nil)
+          @spec, @language, @tolerance = spec, language, tolerance
         end
 
         # A Caption. axis: :x or :y; value, step: Rationals in units of crs.
@@ -29,13 +29,12 @@ module TileLoom
         def plain(axis, value, step, crs)
           shown = letters? ? value.abs : value
           text =
-            Units::Number.grouped(
+            @language.number(
               shown,
               separator: Units::Number::SEPARATORS.fetch(@spec.thousands),
               decimals: decimals(step, value)
             )
-          text = text.sub(/\A-/, "\u2212")
-          text += "\u202f#{crs.unit_symbol}" if @spec.unit?
+          text += "\u202f#{unit(crs, shown)}" if @spec.unit?
           text += letter(axis, value, crs) if letters?
           text
         end
@@ -46,12 +45,16 @@ module TileLoom
         # Signs are plain numbers; letters say which way.
         def letters? = @spec.hemisphere == "letters"
 
-        LETTERS = {"east" => %w[E W], "west" => %w[W E], "north" => %w[N S], "south" => %w[S N]}.freeze
+        OPPOSITE = {"east" => "west", "west" => "east", "north" => "south", "south" => "north"}.freeze
+
+        # The symbol of what a reference counts in.
+        def unit(crs, number) = crs.unit ? @language.unit(crs.unit.code, number) : crs.unit_symbol
 
         # By the way that the axis counts; round a pole, as in any other reference.
         def letter(axis, value, crs)
           ways = (crs.directions.uniq.length == 1) ? %w[east north] : crs.ways
-          LETTERS.fetch(ways[(axis == :x) ? 0 : 1])[value.negative? ? 1 : 0]
+          way = ways[(axis == :x) ? 0 : 1]
+          @language.letter(value.negative? ? OPPOSITE.fetch(way) : way)
         end
 
         def topographic(axis, value, step, crs, full)
@@ -64,7 +67,7 @@ module TileLoom
           Caption.new(
             [lead, true],
             [principal, false],
-            ["0" * zeros + crs.unit_symbol, true],
+            ["0" * zeros + unit(crs, value), true],
             [letter(axis, value, crs), false]
           )
         end

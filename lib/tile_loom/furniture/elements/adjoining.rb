@@ -38,12 +38,18 @@ module TileLoom
             outlines(box, cells.map(&:first)),
             here(box),
             *[*cells, [[1, 1], sheet]].flat_map { |place, known| name(box, place, known.name) },
-            *cells.map { |place, cell| link(box, place, cell) }
+            *cells.map { |place, cell| link(box, place, cell, sheet.book.language) }
           ]
         end
 
-        def spoken(sheet) =
-          "Sheet #{sheet.name} and those around it: #{sheet.neighbours.map { |direction, cell| "#{direction.tr("_", " ")} #{cell.name}" }.join(", ")}."
+        def spoken(sheet)
+          language = sheet.book.language
+          around =
+            sheet.neighbours.map do |direction, cell|
+              "#{direction.split("_").map { |way| language.letter(way) }.join} #{cell.name}"
+            end
+          language.word(:spoken_adjoining, name: sheet.name, around: around.join(", "))
+        end
 
         private
 
@@ -55,8 +61,12 @@ module TileLoom
             box.height / 3
           )
 
-        def link(box, place, cell) =
-          Scene::Link.new(ring: part(box, place).corners, sheet: cell.number, words: "Sheet #{cell.name}")
+        def link(box, place, cell, language) =
+          Scene::Link.new(
+            ring: part(box, place).corners,
+            sheet: cell.number,
+            words: "#{language.word(:sheet)} #{cell.name}"
+          )
 
         def stroke = Scene::Stroke.new(colour: colour, width_mm: 0.15, join: "miter")
 

@@ -18,7 +18,7 @@ module TileLoom
         # Nothing where the grid is not drawn on the sheet.
         def string(sheet)
           found = sheet.main_frame&.grid_on(sheet, grid)
-          found ? CoordinateGrid::Note.new(*found).to_s : ""
+          found ? CoordinateGrid::Note.new(*found, sheet.book.language).to_s : ""
         end
       end
     end

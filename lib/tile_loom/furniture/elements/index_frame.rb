@@ -17,7 +17,9 @@ module TileLoom
 
         def spoken(sheet)
           cells = sheet.cells_of_part
-          "Index of the #{cells.length} sheets#{", #{cells.first.name} to #{cells.last.name}" if cells.any?}."
+          language = sheet.book.language
+          return language.word(:spoken_index, count: 0) if cells.empty?
+          language.word(:spoken_index_range, count: cells.length, first: cells.first.name, last: cells.last.name)
         end
       end
     end

@@ -33,7 +33,7 @@ module TileLoom
 
         def spoken(sheet)
           return nil unless view_on(sheet)
-          return "Globe." if globe
+          return sheet.book.language.word(:spoken_globe) if globe
           "#{own_title || self.class.title}: #{extent.words(sheet)}#{shown_in_words(sheet)}."
         end
 

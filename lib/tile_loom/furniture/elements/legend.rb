@@ -96,7 +96,7 @@ module TileLoom
 
         def spoken(sheet)
           composed = on(sheet)
-          "Legend: #{composed.standing.map(&:placed).map(&:name).join(", ")}."
+          sheet.book.language.word(:spoken_legend, names: composed.standing.map(&:placed).map(&:name).join(", "))
         end
 
         MOST_NAMED = 5

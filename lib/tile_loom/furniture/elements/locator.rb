@@ -15,7 +15,7 @@ module TileLoom
         part :labels, Values::Types::FLAG, default: false
         part :cells, Frames::Cells.type, default: {"labels" => "none", "colour" => "#545c60"}
 
-        def spoken(sheet) = "Locator: sheet #{sheet.name} among the #{sheet.cells.length} sheets of the index."
+        def spoken(sheet) = sheet.book.language.word(:spoken_locator, name: sheet.name, count: sheet.cells.length)
 
         private
 

@@ -21,7 +21,14 @@ module TileLoom
         def view_on(sheet) = sheet.view
 
         def spoken(sheet) =
-          "Map of sheet #{sheet.name} at #{Units::Number.ratio(sheet.stated_scale)}#{shown_in_words(sheet)}."
+          sheet.book.language.then do |language|
+            language.word(
+              :spoken_map,
+              name: sheet.name,
+              scale: language.ratio(sheet.stated_scale),
+              shown: shown_in_words(sheet)
+            )
+          end
 
         private
 

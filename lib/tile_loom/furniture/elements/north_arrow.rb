@@ -21,7 +21,9 @@ module TileLoom
           Values::Types::ID,
           about: "One of the book's own drawings, pointing up, in place of a shipped one."
         part :picture, Values::Types::ID, about: "One of the book's own pictures, pointing up, in place of both."
-        part :letter, text(most: 5), default: "N"
+        part :letter,
+          text(most: 5),
+          about: "At its tip; that of the book's language where none is given, empty for none."
         part :at,
           choice(frame: "middle", here: "beside it"),
           default: "frame",
@@ -33,7 +35,9 @@ module TileLoom
 
         def self.turns? = false
 
-        def spoken(_sheet) = "North arrow: #{north} north."
+        SPOKEN = {"grid" => :spoken_arrow, "true" => :spoken_arrow_true, "magnetic" => :spoken_arrow_magnetic}.freeze
+
+        def spoken(sheet) = sheet.book.language.word(SPOKEN.fetch(north))
 
         def nodes(sheet, box)
           norths = norths(sheet, box)
@@ -41,10 +45,14 @@ module TileLoom
           size = [box.width, box.height].min
           x, y = box.centre
           arrow = Scene::Turn.new(turn, x, y).nodes(upright(sheet, x, y, size * ARROW))
-          if letter.empty?
+          mark = letter || sheet.book.language.word(:north_letter)
+          if mark.empty?
             arrow
           else
-            [*arrow, letter_at(Geometry::Affine.turn(turn, x, y).point(x, y - size * (tip * ARROW + APART)), size)]
+            [
+              *arrow,
+              letter_at(mark, Geometry::Affine.turn(turn, x, y).point(x, y - size * (tip * ARROW + APART)), size)
+            ]
           end
         end
 
@@ -90,10 +98,10 @@ module TileLoom
           [x.clamp(frame.min_x, frame.max_x), y.clamp(frame.min_y, frame.max_y)]
         end
 
-        def letter_at(place, size) =
+        def letter_at(mark, place, size) =
           Scene::Text.about(
             place,
-            string: letter,
+            string: mark,
             face: typeface(face),
             size_pt: size * LETTER / Type::Face::MM_PER_PT,
             colour: colour

@@ -18,16 +18,17 @@ module TileLoom
         LEADING = 1.25
         LINES = 5
 
-        def spoken(_sheet) = "The angles between grid, true and magnetic north."
+        def spoken(sheet) = sheet.book.language.word(:spoken_norths)
 
         def nodes(sheet, box)
           norths = stated_norths(sheet)
           # One line more may have to say that the arrows are not to scale.
           room = Geometry::Box.new(box.min_x, box.min_y, box.max_x, [box.max_y - LINES * pitch, box.min_y].max)
-          fan = NorthFan.new(directions(norths), room, face: typeface(face), size_pt: size_pt, colour: colour)
-          lines = words(norths, sheet.book.parsed_date, fan)
-          note =
-            Type::Setting.new(face: typeface(face), size_pt: size_pt, colour: colour, align: "centre", leading: LEADING)
+          language = sheet.book.language
+          type = {face: typeface(face), size_pt: size_pt, colour: colour}
+          fan = NorthFan.new(directions(norths), room, **type, language: language)
+          lines = words(norths, sheet.book.parsed_date, fan, language)
+          note = Type::Setting.new(**type, align: "centre", leading: LEADING)
           [*fan.nodes, *note.set(lines.join("\n"), Geometry::Box.new(box.min_x, room.max_y, box.max_x, box.max_y))]
         end
 
@@ -43,16 +44,17 @@ module TileLoom
 
         def pitch = size_pt * LEADING * Type::Face::MM_PER_PT
 
-        def words(norths, date, fan)
-          lines = ["Convergence #{View::Norths.words(norths.convergence_deg)}"]
+        def words(norths, date, fan, language)
+          angle = ->(name, degrees) { "#{language.word(name)} #{View::Norths.words(degrees, language)}" }
+          lines = [angle.call(:convergence, norths.convergence_deg)]
           if norths.declination_deg
-            lines << "Declination #{View::Norths.words(norths.declination_deg)} (#{date.strftime("%B %Y")})"
-            lines << "Annual change #{View::Norths.words(norths.declination_change_deg)}"
-            lines << "Grid–magnetic angle #{View::Norths.words(norths.grid_magnetic_deg)}"
+            lines << "#{angle.call(:declination, norths.declination_deg)} (#{language.month_and_year(date)})"
+            lines << angle.call(:annual_change, norths.declination_change_deg)
+            lines << angle.call(:grid_magnetic, norths.grid_magnetic_deg)
           else
-            lines << "Magnetic north unavailable"
+            lines << language.word(:magnetic_north_unknown)
           end
-          lines << "Angles not to scale" if fan.widened?
+          lines << language.word(:angles_not_to_scale) if fan.widened?
           lines
         end
 

@@ -36,17 +36,25 @@ module TileLoom
         def bar_style = Bar::Style.new(given.slice(*Bar::Style.keys), path: path, assets: assets)
 
         def spoken(sheet)
-          drawing(sheet, box(sheet.page)).ruling.then do |ruling|
-            "Scale bar of #{Units::Number.plain(ruling.total.to_f, decimals: 4)} #{ruling.unit.symbol}."
-          end
+          language = sheet.book.language
+          ruling = drawing(sheet, box(sheet.page)).ruling
+          total = ruling.total.to_f
+          length = "#{language.plain(total, decimals: 4)} #{ruling.unit.symbol(language, total)}"
+          language.word(:spoken_bar, length: length)
         rescue Refusal
-          "Scale bar."
+          language.word(:spoken_bar_bare)
         end
 
         def nodes(sheet, box)
           drawing = drawing(sheet, box)
           return drawing.nodes unless by_latitude?(sheet)
-          Bar::ByLatitude.new(style: bar_style, view: view(sheet), box: box, look: look(scale(sheet)), path: path).nodes
+          Bar::ByLatitude.new(
+            style: bar_style,
+            view: view(sheet),
+            box: box,
+            look: look(scale(sheet), sheet.book.language),
+            path: path
+          ).nodes
         end
 
         # The Bar::Drawing in a box of a sheet.
@@ -57,9 +65,16 @@ module TileLoom
             measure: measure(sheet),
             per_mm: per_mm(sheet),
             scale: scale(sheet),
-            look: look(scale(sheet)),
+            look: look(scale(sheet), sheet.book.language),
             path: path,
-            verbal: ->(units) { Bar::VerbalScale.on(measure_of(view(sheet), sheet), scale(sheet), units: units) }
+            verbal: ->(units) do
+              Bar::VerbalScale.on(
+                measure_of(view(sheet), sheet),
+                scale(sheet),
+                language: sheet.book.language,
+                units: units
+              )
+            end
           )
         end
 
@@ -105,9 +120,9 @@ module TileLoom
             measure: View::Measure.new(view, along: "grid"),
             per_mm: book.index.scale / 1000.0,
             scale: book.index.scale,
-            look: look(book.index.scale),
+            look: look(book.index.scale, book.language),
             path: path,
-            verbal: ->(units) { Bar::VerbalScale.of(book.index.scale, units: units) }
+            verbal: ->(units) { Bar::VerbalScale.of(book.index.scale, language: book.language, units: units) }
           ).nodes
         end
 
@@ -175,7 +190,7 @@ module TileLoom
           (view.scale % 1).zero? ? view.scale.to_i : view.scale.round
         end
 
-        def look(scale)
+        def look(scale, language)
           Bar::Look.new(
             face: typeface(face),
             size_pt: size_pt,
@@ -183,7 +198,8 @@ module TileLoom
             light: light,
             stroke_mm: stroke_mm,
             halo: halo&.under_text,
-            ratio: Units::Number.ratio(scale, separator: Units::Number::SEPARATORS.fetch(thousands))
+            ratio: language.ratio(scale, separator: Units::Number::SEPARATORS.fetch(thousands)),
+            language: language
           )
         end
       end

@@ -67,7 +67,8 @@ module TileLoom
 
         def spoken(sheet)
           count = on(sheet).rows.fitting
-          "Table: #{columns_on(sheet).map(&:title).reject(&:empty?).join(", ")}; #{count} #{(count == 1) ? "row" : "rows"}."
+          heads = columns_on(sheet).map(&:title).reject(&:empty?).join(", ")
+          sheet.book.language.word(:spoken_table, heads: heads, count: count)
         end
 
         def left_out(sheet)
@@ -136,11 +137,11 @@ module TileLoom
         end
 
         def listing(sheet)
-          return worded(TileLoom::Table::Contents.new(sheet, contents).to_a) if contents != "none"
+          return worded(TileLoom::Table::Contents.new(sheet, contents).to_a, sheet) if contents != "none"
           layer ? listed(sheet) : written(sheet)
         end
 
-        def listed(sheet) = worded(records_on(sheet).to_a)
+        def listed(sheet) = worded(records_on(sheet).to_a, sheet)
 
         def records_on(sheet)
           sheet.once(:table_records, id) do
@@ -155,8 +156,10 @@ module TileLoom
           end
         end
 
-        def worded(records) =
-          records.map { |record| columns.map { |column| column.words(column.field && record[column.field]) } }
+        def worded(records, sheet)
+          language = sheet.book.language
+          records.map { |record| columns.map { |column| column.words(column.field && record[column.field], language) } }
+        end
 
         def written(sheet)
           rows.each_with_index.map do |row, place|

@@ -83,7 +83,13 @@ module TileLoom
           cell = directions.one? ? sheet.neighbours[directions.first] : nil
           return [] unless cell && texts.any?
           box = texts.map { |line| line_box(line) }.reduce { |all, other| all.union(other) }
-          [Scene::Link.new(ring: box.corners, sheet: cell.number, words: "Sheet #{cell.name}")]
+          [
+            Scene::Link.new(
+              ring: box.corners,
+              sheet: cell.number,
+              words: "#{sheet.book.language.word(:sheet)} #{cell.name}"
+            )
+          ]
         end
 
         def line_box(line) =
@@ -131,14 +137,14 @@ module TileLoom
             hyphenation: hyphenate? ? hyphenation(sheet) : nil
           )
 
-        def hyphenation(sheet) = Type::Hyphenation.of(sheet.book.language)
+        def hyphenation(sheet) = Type::Hyphenation.of(sheet.book.language.tag)
 
         # What of its looks cannot be had, in sentences.
         def unset(sheet)
           notices = []
           if hyphenate? && hyphenation(sheet).nil?
             notices << "The text “#{title}” is not hyphenated, as there are no patterns for the book's language " \
-              "(#{sheet.book.language})."
+              "(#{sheet.book.language.tag})."
           end
           return notices unless markup?
           marked = marked(string(sheet), style(size_pt), 1.0, "#{path}/text").tap(&:paragraphs)

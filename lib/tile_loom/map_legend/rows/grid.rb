@@ -7,15 +7,16 @@ module TileLoom
       class Grid < Row
         kind "grid", "Grid", rank: 6
         part :grid, Values::Types::ID, about: "Which of the frame's; the first one where none is named."
-        part :title, text(most: 500), about: "In place of \"Grid\"."
+        part :title, text(most: 500), about: "In place of \"Grid\", or what the book's language has for it."
 
         def name(_entries) = title || "Grid"
 
         def block(_placed, manner, width)
           grid, mesh = manner.sheet.main_frame&.grid_on(manner.sheet, self.grid)
           return nil if mesh.nil? || mesh.trouble
-          spacing = CoordinateGrid::Note.new(grid, mesh).spacing
-          words = "#{name([])}: #{mesh.crs.name}, #{spacing[0].downcase}#{spacing[1..]}"
+          language = manner.sheet.book.language
+          spacing = language.going_on(CoordinateGrid::Note.new(grid, mesh, language).spacing)
+          words = "#{title || language.word(:grid)}: #{mesh.crs.name}, #{spacing}"
           manner.row(words, width) { |room| sample(grid, room) }
         end
 

@@ -95,7 +95,14 @@ module TileLoom
 
         # Drawn as one, so that no symbol and no label is cut where tiles or sheets meet; cut to what the sheets show.
         def painter(press, view)
-          ground = View::GroundDrawing.new(layers: press.book.layers, source: press.source, view: view, ppi: press.ppi)
+          ground =
+            View::GroundDrawing.new(
+              layers: press.book.layers,
+              source: press.source,
+              view: view,
+              ppi: press.ppi,
+              language: press.book.language
+            )
           group = Scene::Group.new(children: ground.nodes, clip: outline(press, view))
           drawing = Scene::Drawing.new(width_mm: view.frame.width, height_mm: view.frame.height, nodes: [group])
           Painter.new(Pdf::Page.of(drawing), box: view.frame, ppi: press.ppi, book: press.book, clear: true)

@@ -78,9 +78,9 @@ module TileLoom
         # Names of the fields that it asks for.
         def fields_asked = field ? [field] : feature_text.fields
 
-        # The lines of text of a feature, none where it has no text; short: with abbreviations.
-        def lines_of(attributes, short: false)
-          string = field ? attributes[field].to_s : feature_text.fill(attributes)
+        # The lines of text of a feature in a Languages::Language, none where it has no text; short: with abbreviations.
+        def lines_of(attributes, language, short: false)
+          string = field ? language.value(attributes[field]).to_s : feature_text.fill(attributes, language)
           string = abbreviations.reduce(string) { |found, entry| entry.applied(found) } if short
           lines = self.class.lines(cased(string))
           wrap ? lines.flat_map { |line| wrapped(line) } : lines

@@ -31,7 +31,7 @@ module TileLoom
         # The abbreviated text, where it differs.
         def short_text
           return @short_text if defined?(@short_text)
-          short = rule.abbreviated? ? rule.lines_of(feature.attributes, short: true) : []
+          short = rule.abbreviated? ? rule.lines_of(feature.attributes, scope.drawing.language, short: true) : []
           @short_text = (short.empty? || short == lines) ? nil : scope.text(rule, short)
         end
 

@@ -1,0 +1,21 @@
+import HelpIcon from "@mui/icons-material/HelpOutlineOutlined";
+import { IconButton, Tooltip } from "@mui/material";
+import type { Place } from "./places";
+import { useGuide } from "./useGuide";
+
+/** Opens the guide where a card is explained. */
+export function GuideButton({ place }: { place: Place }) {
+  const { explain } = useGuide();
+  return (
+    <Tooltip title="Explained in the guide">
+      <IconButton
+        aria-label="Explained in the guide"
+        size="small"
+        onClick={() => explain(place)}
+        sx={{ ml: "auto", alignSelf: "center", flexShrink: 0 }}
+      >
+        <HelpIcon fontSize="small" />
+      </IconButton>
+    </Tooltip>
+  );
+}
