@@ -5,8 +5,8 @@ require "yaml"
 
 module TileLoom
   module Languages
-    # What is known of the languages that pages are written in: signs of numbers, months, symbols of units and letters of
-    # hemispheres from the Unicode CLDR (cldr.json, written by bin/cldr), words from words/CODE.yml.
+    # What is known of the languages that pages are written in: signs of numbers, months, symbols of units and letters
+    # of hemispheres from the Unicode CLDR (cldr.json, written by bin/cldr), words from words/CODE.yml.
     module Known
       DATA = JSON.parse(File.read(File.join(__dir__, "cldr.json"))).fetch("languages").freeze
       # Code → its name in itself.

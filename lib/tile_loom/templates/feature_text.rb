@@ -24,8 +24,8 @@ module TileLoom
         raise unreadable(template[0, 60], error)
       end
 
-      # The text of a feature of these attributes in a Languages::Language, empty where none of the fields that it asks for has a value, or where
-      # a filter cannot do with what it is given.
+      # The text of a feature of these attributes in a Languages::Language, empty where none of the fields that it asks
+      # for has a value, or where a filter cannot do with what it is given.
       def fill(attributes, language)
         return "" if fields.any? && fields.none? { |name| attributes[name].to_s != "" }
         @template.fill(attributes.merge(ALL => attributes), strict: false, language: language)

@@ -6,10 +6,11 @@ module TileLoom
     # {{ sheet.width_m | to_unit: "ft" | decimals: 0 }}
     module TextFilters
       # A number with so many decimals, thousands grouped, as the book's language has it.
-      def decimals(input, places = 0) = language.number(number(input, "decimals"), decimals: places.to_i.clamp(0, 12))
+      def decimals(input, places = 0) =
+        language.number(number(input, "decimals"), decimals: places.to_i.clamp(0, 12))
 
-      # A date in a format of strftime(3), with the names of months and days of the book's language; a width of more than
-      # two digits would fill the memory.
+      # A date in a format of strftime(3), with the names of months and days of the book's language; a width of more
+      # than two digits would fill the memory.
       def date(input, format = nil)
         if format.to_s.length > 200 || format.to_s.match?(/%[-0^#_]*\d{3}/)
           raise Liquid::ArgumentError,

@@ -18,7 +18,8 @@ module TileLoom
       # taken: boxes in page mm where no label may stand; ring: of the frame in page mm where it is no rectangle; hand:
       # what was done to labels by hand; far: answers of(layer id, ground units that cannot be told apart) with what a
       # layer is shown by there instead of its features, which answers picture(those units), a Raster::FarPicture or nil
-      # while it is being drawn, and few(Box), some of the Features in it till then; or with nil; language: a Languages::Language, of its labels.
+      # while it is being drawn, and few(Box), some of the Features in it till then; or with nil; language: a
+      # Languages::Language, of its labels.
       def initialize(
         layers:,
         source:,
