@@ -67,11 +67,11 @@ module App
       of_cells("Rebuild the index", revision: revision) { @book.generate.tap { done&.call } }
 
     # Names all cells by the pattern, whatever they were called.
-    def name_anew = of_cells("Name all anew") { @book.index.keep(renamed(@book.index.core_cells)) }
+    def name_anew = of_cells("Rename all") { @book.index.keep(renamed(@book.index.core_cells)) }
 
     # The cells stay as they are, each marked, although the frame or the data changed.
     def keep_cells
-      of_cells("Keep the cells as they are") do
+      of_cells("Keep the cells") do
         @book.index.keep(@book.index.core_cells.map { |cell| cell.with(kept: true) }, with: IndexState.new(@book).now)
       end
     end

@@ -50,7 +50,7 @@ module App
       return Layer.of_pixels(@book, key: layer.id) if layer.tiles
       if layer.data.nil? || @folio.path.nil?
         Layer.of_pixels(@book, key: layer.id)
-        return tell(layer, ["Its pixels do not come with a book file; update the layer from their file."])
+        return tell(layer, ["A book file does not carry the raster; update the layer from its file."])
       end
       data = layer.data
       _, notices =

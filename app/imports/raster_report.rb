@@ -39,7 +39,7 @@ module App
         "name" => [part.name, found.picture].compact.join("/"),
         "title" => title(found.picture || part.name),
         "count" => RasterImport::STEPS,
-        "geometry" => "Pixels",
+        "geometry" => "Raster",
         "attributes" => [],
         "box" => box(found),
         "reference" => reference,

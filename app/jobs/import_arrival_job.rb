@@ -113,7 +113,7 @@ module App
 
       def pixels_differ(old, fresh)
         size = ->(layer) { layer.raster&.values_at("width", "height")&.join(" × ") }
-        ["It had #{size.call(old) || "no"} pixels and has #{size.call(fresh)}."]
+        ["The raster was #{size.call(old) || "empty"} and is #{size.call(fresh)}."]
       end
 
       def difference_of_features(old, fresh) =

@@ -132,7 +132,7 @@ module App
       gone = Rasters.of_others(Layer.pluck(:id)).select { |path| Time.now - File.mtime(path) > OLD_S }
       bytes = gone.sum { |path| size(path) }
       gone.each { |path| FileUtils.rm_rf(path) }
-      report(gone.length, "folder", "of pixels of no layer deleted (#{megabytes(bytes)})")
+      report(gone.length, "folder", "of rasters without a layer deleted (#{megabytes(bytes)})")
     end
 
     def index_runs

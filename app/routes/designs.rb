@@ -9,8 +9,8 @@ module App
         "side-panel" => "legend beside the map",
         "foot-panel" => "title below, for portrait pages",
         "frame-only" => "the map, its name and scale",
-        "two-column-key" => "a wide key in two columns",
-        "portrait-strip" => "a narrow strip on the left",
+        "two-column-legend" => "a wide legend in two columns",
+        "narrow-side-panel" => "a narrow panel on the left",
         "pocket" => "small pages for the field",
         "wall-sheet" => "large paper, read from afar",
         "plain-proof" => "a plain sheet for checking"

@@ -82,7 +82,7 @@ module App
       def proposal(wanted)
         StepBudget.hold(StepBudget::STEPS * 3) { wanted.proposal }
       rescue StepBudget::Exceeded
-        {"problem" => "The area is too intricate to count its sheets here; choose a scale, and see on Weave."}
+        {"problem" => "The area is too complex to count its sheets in advance: choose a scale and check it in Weave."}
       rescue TileLoom::Refusal => error
         {"problem" => error.message, "path" => error.pointer}.compact
       end

@@ -132,6 +132,6 @@ RSpec.describe App::FarPictures do
     App::DrawnBlocks::KEPT.clear
     snapshot = App::Snapshot.new(App::Book.find(book.id))
     App::FeatureBlock.where(layer_id: layer.id).delete_all
-    expect { snapshot.source.features("dams", nil) }.to raise_error(TileLoom::Refusal, /in another CRS meanwhile/)
+    expect { snapshot.source.features("dams", nil) }.to raise_error(TileLoom::Refusal, /CRS of the book was changed/)
   end
 end

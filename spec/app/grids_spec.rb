@@ -140,12 +140,12 @@ RSpec.describe App::Routes::Grids do
     expect(last_response.status).to eq(200)
     expect(told["beyond"]).to include("right" => 0.0, "bottom" => 0.0)
     expect(told["beyond"].values_at("left", "top")).to all(be > 5)
-    expect(told["grids"].flat_map { |grid| grid["warnings"] }).to include(/no room on the paper/)
+    expect(told["grids"].flat_map { |grid| grid["warnings"] }).to include(/no space on the paper/)
     send_json(:post, "#{path}/room", {})
     expect(last_response.status).to eq(200)
     expect(told["beyond"].values).to all(eq(0.0))
-    expect(told["grids"].flat_map { |grid| grid["warnings"] }.grep(/no room/)).to eq([])
+    expect(told["grids"].flat_map { |grid| grid["warnings"] }.grep(/no space/)).to eq([])
     send_json(:post, "#{path}/room", {})
-    expect(answer["message"]).to eq("Border and labels have room already.")
+    expect(answer["message"]).to eq("The border and labels already fit.")
   end
 end

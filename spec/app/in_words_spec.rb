@@ -96,7 +96,7 @@ RSpec.describe "In words" do
     {
       "[]" => /not a design/,
       "{" => /not JSON/,
-      JSON.generate(design.merge("layout" => 7)) => /holds no layout/,
+      JSON.generate(design.merge("layout" => 7)) => /is not a design/,
       JSON.generate(design.merge("layout" => design["layout"].merge("elements" => "x"))) => /elements/,
       JSON.generate(design.merge("layout" => design["layout"].merge("page" => [1]))) => /page|size/,
       JSON.generate(design.merge("faces" => {"a" => 1})) => /must be lists/,

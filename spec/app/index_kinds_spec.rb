@@ -124,7 +124,7 @@ RSpec.describe "Kinds of index" do
       {rotation_deg: 400} => /“rotation_deg”/,
       {kind: "features", area: "dams", scale_rule: {kind: "field", field: "code"}} => /which is not a scale/,
       {overlap: {x: "much"}} => /not written as expected/,
-      {kind: "strip", clearance_mm: 400} => /leaves no room|no line/
+      {kind: "strip", clearance_mm: 400} => /leaves nothing|no line/
     }.each do |patch, words|
       send_json(:post, "/api/books/#{book.id}/index/trial", {patch: {index: patch}})
       expect([last_response.status, answer["message"]]).to match([422, words])

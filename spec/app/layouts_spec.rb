@@ -202,7 +202,7 @@ RSpec.describe App::Routes::Layouts do
 
   it "refuses what cannot be, in words" do
     expect(boxes({"title" => [1, 2, -3, 4]})["message"]).to match(/cannot be negative/)
-    expect(boxes({"title" => [1, 2, 0, 4]})["message"]).to match(/no room on this page for this element/)
+    expect(boxes({"title" => [1, 2, 0, 4]})["message"]).to match(/does not fit on this page/)
     expect(boxes({"moon" => [1, 2, 3, 4]})["message"]).to match(/no element “moon”/)
     expect(boxes({"title" => "x"})["message"]).to match(/must be a list/)
     App::BookChanges.new(book.reload).apply(

@@ -152,7 +152,7 @@ RSpec.describe App::RasterImport do
     other = App::Book.find(answer["id"])
     expect(other.document["layers"].first).to include("id" => "flight", "raster" => {"kind" => "picture"})
     expect(App::Arrival.where(book_id: other.id).last.remarks).to eq(
-      ["Its pixels do not come with a book file; update the layer from their file."]
+      ["A book file does not carry the raster; update the layer from its file."]
     )
     get("/api/books/#{other.id}/sheets/1.svg", {}, "HTTP_HOST" => "localhost")
     expect(last_response.status).to eq(200)

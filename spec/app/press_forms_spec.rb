@@ -48,7 +48,7 @@ RSpec.describe App::PressOrder do
         }
       }
     },
-    "a PDF a sheet" => {
+    "one PDF per sheet" => {
       "form" => {
         "kind" => "pdf_sheets"
       },

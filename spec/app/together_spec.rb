@@ -168,7 +168,7 @@ RSpec.describe "Together" do
         "name" => dragged["name"],
         "number" => 1
       )
-      expect(move(first["cell_id"], fresh.revision)).to match([422, include("message" => /not in the index any more/)])
+      expect(move(first["cell_id"], fresh.revision)).to match([422, include("message" => /no longer in the index/)])
     end
 
     it "keep their ids through a rebuild, renaming and undo, and never share one that was used" do

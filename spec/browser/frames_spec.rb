@@ -64,7 +64,7 @@ RSpec.describe "A book of villages", type: :feature do
     expect(page).to have_css("[data-sheet='2'] svg")
     expect(page).to have_field("Centre easting")
     click_button("Veil")
-    find("label", text: "veil what lies outside").click
+    find("label", text: "Veil what is outside").click
     expect(page).to have_field("Opacity, %", with: "50")
     expect(page).to have_css("[data-sheet='2'] [data-part='veil'] path[fill='#ffffff']", visible: :all)
     add("Text")
@@ -91,7 +91,7 @@ RSpec.describe "A book of villages", type: :feature do
     pick("Extent", "This sheet and its neighbours")
     saved
     click_button("Cells of the index")
-    find("label", text: "show the cells").click
+    find("label", text: "Show the cells").click
     expect(page).to have_css("[data-sheet='2'] [data-part='inset inset-2'] text", text: "Cairnie", visible: :all)
     add("Globe")
     expect(page).to have_css("[data-sheet='2'] [data-part='inset inset-3'] path[fill='#c9c4ae']", visible: :all)

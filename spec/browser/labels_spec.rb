@@ -29,7 +29,7 @@ RSpec.describe "Labels and notes of the demo", type: :feature do
     visit "/books/#{@book.id}/proof?sheet=14"
     expect(page).to have_css("[data-sheet='14'] svg text", text: "SKARROW HUT hut")
     expect(page).to have_text(/\d+ labels here/)
-    find("label", text: "edit the labels on the page").click
+    find("label", text: "Edit the labels on the page").click
     hut = find("[data-label='SKARROW HUT hut']", visible: :all)
     before = find("[data-sheet='14'] svg text", text: "SKARROW HUT hut")["y"].to_f
     page.driver.browser.action.move_to(hut.native).click_and_hold.move_by(30, 40).release.perform
@@ -48,7 +48,7 @@ RSpec.describe "Labels and notes of the demo", type: :feature do
     expect(page).to have_no_css("[aria-label='Labels by hand']", text: "hut")
     saved
 
-    find("label", text: "edit the notes on the page").click
+    find("label", text: "Edit the notes on the page").click
     click_button("New text")
     place = find("[aria-label='Place the new text']")
     page.driver.browser.action.move_to(place.native, -60, 40).click.perform

@@ -124,7 +124,7 @@ RSpec.describe "A legend by hand", type: :feature do
     expect { printed }.to become(["Buildings", "value", *classes.reverse.map { |name| "value #{name}" }, "Moor"])
     click_button("The page")
     click_button("Check the legends of all sheets")
-    expect(page).to have_css("[role=status]", text: "The legend of the one sheet has room.")
+    expect(page).to have_css("[role=status]", text: "The legend fits on the sheet.")
     undo(1)
   end
 
@@ -150,12 +150,12 @@ RSpec.describe "A legend by hand", type: :feature do
     visit "/books/#{@book.id}/sheet"
     click_button("Check the legends of all sheets")
     expect(page).to have_css(
-      "[aria-label='Legends without room'] li",
-      text: "The legend has room for 2 of 8 rows; left out:"
+      "[aria-label='Legends that do not fit'] li",
+      text: "The legend fits 2 of 8 rows; left out:"
     )
     expect(page).to have_css(
       "[role=status]",
-      text: /1 sheet has a legend without room\. The fullest has 8 rows:\s+sheet A1/
+      text: /On 1 sheet the legend does not fit\. The fullest has 8 rows:\s+sheet A1/
     )
     expect_accessible
   end

@@ -8,7 +8,7 @@ RSpec.describe "Sheet", type: :feature do
   before { visit "/books/#{@book.id}/sheet" }
 
   it "changes the page with live content; the scale is held" do
-    expect(page).to have_text("The frame is 314 mm × 261 mm and shows 785.2 × 652.7 m of ground at 1:2,500")
+    expect(page).to have_text("The frame is 314 × 261 mm and shows 785.2 × 652.7 m of ground at 1:2,500")
     expect(page).to have_css("[data-sheet='1'] svg text", text: "A1")
     expect_accessible
     choose("Page size", "A4")
@@ -17,10 +17,10 @@ RSpec.describe "Sheet", type: :feature do
     within("aside") { click_button(text: /\AFoot panel/) }
     choose("Orientation", "portrait")
     choose("Binding edge", "unbound")
-    expect(page).to have_text(/The frame is 174 mm × 231 mm/)
+    expect(page).to have_text(/The frame is 174 × 231 mm/)
     expect(page).to have_css("[data-sheet='1'] svg text", text: /Sheet 1 of/)
     undo(4)
-    expect(page).to have_text("The frame is 314 mm × 261 mm")
+    expect(page).to have_text("The frame is 314 × 261 mm")
   end
 
   it "refuses margins larger than the page, and a gutter that leaves nothing" do
@@ -31,16 +31,16 @@ RSpec.describe "Sheet", type: :feature do
     expect(page).to have_no_css("[role=dialog]")
     type_value("Gutter, the extra room on the bound edge", "20")
     keep
-    expect(page).to have_text("The frame is 306 mm × 261 mm")
+    expect(page).to have_text("The frame is 306 × 261 mm")
     click_button("Undo")
-    expect(page).to have_text("The frame is 314 mm × 261 mm")
+    expect(page).to have_text("The frame is 314 × 261 mm")
   end
 
   it "says what follows for the index when the frame changes; rebuilds it, or keeps the cells and marks them" do
     choose("Page size", "A4")
     expect(page).to have_css(
       "[aria-label='The index is out of date']",
-      text: /the frame has changed .*\(the frame was 314 mm × 261 mm\)\. Rebuilding gives \d+ sheets \(now 27\), /
+      text: /the frame has changed .*\(the frame was 314 × 261 mm\)\. Rebuilding gives \d+ sheets \(now 27\), /
     )
     expect_accessible
     click_button("Keep the cells")
@@ -75,7 +75,7 @@ RSpec.describe "Sheet", type: :feature do
       click_button("The page")
       click_button("New element")
       find("[role=menuitem]", text: "Picture").click
-      attach_file("Picture of your own", logo, make_visible: true)
+      attach_file("Your own picture", logo, make_visible: true)
       expect { page.evaluate_script("document.querySelector('[data-sheet] svg image')?.href.baseVal") }.to become(
         %r{\A/api/enclosures/[0-9a-f]{64}\z}
       )

@@ -131,14 +131,14 @@ RSpec.describe "A newcomer", small_pictures: true, type: :feature do
       visit "/books/#{@book.id}/press?sheet=2&also=3"
       find("button[aria-label^='Which sheets']").click
       click_button("2 sheets selected on Weave")
-      choose("Form", "an image a sheet")
+      choose("Format", "one image per sheet")
       type_value("Resolution", "72")
       click_button("Apply")
       expect(page).to have_text("2 files of up to 1,191 × 842 px")
-      pick("Shows", "The map frame only")
+      pick("Shows", "the map frame only")
       find("label", text: "World file and .aux.xml beside each").click
-      fill_in("Name of the order", with: "web")
-      click_button("Save this order")
+      fill_in("Name of the export settings", with: "web")
+      click_button("Save these settings")
       click_button("Export web")
       expect(page).to have_css("article[data-run]", text: "web")
       expect(page).to have_link(text: /Download 6 files/, wait: 40)

@@ -116,7 +116,9 @@ RSpec.describe "Weave", type: :feature do
     find("footer button", text: /\AC3/).click
     expect(page).to have_css("aside h2", text: "C3")
     click_button("Remove")
-    expect(page).to have_text(/26 sheets, each .* ha left out; 1 polygon of Restoration area partly on no sheet\. /)
+    expect(page).to have_text(
+      /26 sheets, each .* ha left out; 1 polygon of Restoration area is partly outside all sheets\. /
+    )
     click_button("Coverage and files")
     expect(page).to have_css("[aria-label='Pieces left out'] li", count: 1)
     pick("Of layer", "Peat dams")
@@ -143,7 +145,7 @@ RSpec.describe "Weave", type: :feature do
     choose("Kind of index", "a sheet for each feature")
     expect(page).to have_text(/Cover Lochans with a sheet for each feature, at the same scale/)
     pick("Named by", "name")
-    pick("Scale rule", "Fit with margin")
+    pick("Scale rule", "fit with margin")
     expect(page).to have_button("Apply")
     click_button("Apply")
     expect { rows.map { |row| row["scale"] }.uniq.length }.to become(1..9)

@@ -45,6 +45,6 @@ RSpec.describe TileLoom::Assets::CacheFolder do
       Open3.capture3({"XDG_CACHE_HOME" => "#{@folder}/file"}, "ruby", "-I#{TileLoom::ROOT}/lib", "-e", command)
     expect(status.success?).to be(true), said
     expect(out.lines(chomp: true)).to eq(%w[made kept kept])
-    expect(said.scan("cannot be kept for the next time").length).to eq(1)
+    expect(said.scan("cannot be saved for the next time").length).to eq(1)
   end
 end

@@ -63,7 +63,7 @@ RSpec.describe "bin/loom" do
             loom(
               "export",
               demo,
-              "--preset",
+              "--saved",
               "map frames",
               "--sheets",
               "1-3",
@@ -141,8 +141,8 @@ RSpec.describe "bin/loom" do
       expect(loom("export", demo, "--as", "fax", "--out", @folder)[2]).to match(
         /“fax” is not an export format; use one of pdf_book, pdf_sheets/
       )
-      expect(loom("export", demo, "--preset", "moon", "--out", @folder)[2]).to match(
-        /no order “moon”; it has: tablet, map frames/
+      expect(loom("export", demo, "--saved", "moon", "--out", @folder)[2]).to match(
+        /no saved export settings “moon”; it has: tablet, map frames/
       )
       expect(loom("export", demo, "--as", "images", "--set", "format=gif", "--out", @folder)[2]).to match(
         %r{/form/format.*png}

@@ -296,6 +296,6 @@ RSpec.describe TileLoom::Furniture::Elements::Inset do
       end
     expect(first["cells"][0]).not_to include("Whole")
     expect(first["features"][0]).to include("Whole")
-    expect(first["features"][1]).to include(a_string_matching(/In “in” the labels of \d+ cells have no room/))
+    expect(first["features"][1]).to include(a_string_matching(/In “in” the labels of \d+ cells do not fit/))
   end
 end

@@ -256,7 +256,7 @@ RSpec.describe TileLoom::CoordinateGrid::Labels do
       )
       expect(entry.labels.off_paper).to eq(7)
       expect(TileLoom::CoordinateGrid::Words.new(entry, view).warnings).to include(
-        /7 labels have no room on the paper there; widen the margins there/
+        /7 labels have no space on the paper there; widen the margins there/
       )
     end
 

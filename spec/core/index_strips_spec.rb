@@ -148,7 +148,7 @@ RSpec.describe TileLoom::Index::Strip do
 
   it "refuses a lead or an overlap that leaves nothing of the frame" do
     expect { described_class.new(size: size, lead_mm: 60) }.to invalid(
-      /clearance of 60 mm leaves no room/,
+      /clearance of 60 mm leaves nothing/,
       path: "/index/clearance_mm"
     )
     expect { described_class.new(size: size, lead_mm: 10, overlap_mm: 99) }.to invalid(

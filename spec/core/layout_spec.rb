@@ -45,7 +45,7 @@ RSpec.describe TileLoom::Layout do
     place = ->(settings) { TileLoom::Furniture::Place.new(settings.transform_keys(&:to_s)).within(area).to_a }
     expect(place.call({left_mm: 5, right_mm: 15, top_mm: 0, bottom_mm: 0})).to eq([15, 10, 95, 210])
     expect(place.call({right_mm: 5, width_mm: 20, bottom_mm: 5, height_mm: 10})).to eq([85, 195, 105, 205])
-    expect { place.call({left_mm: 60, right_mm: 60}) }.to invalid(/no room on this page/)
+    expect { place.call({left_mm: 60, right_mm: 60}) }.to invalid(/does not fit on this page/)
   end
 
   # Which pages each design is for, ISO and ANSI.
@@ -55,8 +55,8 @@ RSpec.describe TileLoom::Layout do
     "frame-only" => %w[A0 A3 A4 A5 ANSI\ A ANSI\ B],
     "plain-proof" => %w[A0 A3 A4 ANSI\ A ANSI\ D],
     "pocket" => %w[A4 A5 ANSI\ A],
-    "portrait-strip" => %w[A2 A3 A4 ANSI\ A ANSI\ B],
-    "two-column-key" => %w[A0 A1 A2 A3 ANSI\ B ANSI\ D],
+    "narrow-side-panel" => %w[A2 A3 A4 ANSI\ A ANSI\ B],
+    "two-column-legend" => %w[A0 A1 A2 A3 ANSI\ B ANSI\ D],
     "wall-sheet" => %w[A0 A1 A2 ANSI\ C ANSI\ D ANSI\ E]
   }
 

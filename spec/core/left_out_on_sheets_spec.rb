@@ -54,7 +54,7 @@ RSpec.describe "What a sheet leaves out" do
     told = composer(height_mm: 30).left_out
     expect(told).to eq(
       [
-        "The legend has room for 6 of 10 rows; left out: “Rule 3”, “Rule 2”, “Rule 1”, “Area”. Make it larger, let it shrink or take more columns, or let a second legend continue it."
+        "The legend fits 6 of 10 rows; left out: “Rule 3”, “Rule 2”, “Rule 1”, “Area”. Make it larger, let it shrink or take more columns, or let a second legend continue it."
       ]
     )
     drawn = ->(sheet) { TileLoom::Output::Svg.new(sheet.drawing).to_s.scan(/Rule \d/).uniq.length }
@@ -67,6 +67,6 @@ RSpec.describe "What a sheet leaves out" do
   it "counts the labels that have no room" do
     label = {"field" => "name", "size_pt" => 9, "points" => {"leader" => false}}
     told = composer(height_mm: 60, label: label).left_out.join
-    expect(told).to start_with("6 of 9 labels of Dams have no room on this sheet: “Dam number 2”")
+    expect(told).to start_with("6 of 9 labels of Dams have no space on this sheet: “Dam number 2”")
   end
 end

@@ -83,16 +83,18 @@ RSpec.describe TileLoom::Index::LeftOut do
     sentences, whole = told(moved(cells, corner, *off))
     expect(sentences).to eq(
       [
-        "1 polygon of Area partly on no sheet",
-        "1 point of Hazards partly on no sheet",
-        "1 line of Tracks partly on no sheet (8 m)"
+        "1 polygon of Area is partly outside all sheets",
+        "1 point of Hazards is partly outside all sheets",
+        "1 line of Tracks is partly outside all sheets (8 m)"
       ]
     )
     expect(whole).to be(false)
     sentences, = told(cells.reject { |cell| cell.name == corner })
-    expect(sentences.first(2)).to eq(["1 point of Hazards on no sheet", "1 polygon of Area partly on no sheet"])
+    expect(sentences.first(2)).to eq(
+      ["1 point of Hazards is on no sheet", "1 polygon of Area is partly outside all sheets"]
+    )
     expect(told([]).first).to eq(
-      ["1 polygon of Area on no sheet", "3 points of Hazards on no sheet", "1 line of Tracks on no sheet"]
+      ["1 polygon of Area is on no sheet", "3 points of Hazards are on no sheet", "1 line of Tracks is on no sheet"]
     )
   end
 

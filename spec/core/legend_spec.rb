@@ -335,7 +335,7 @@ RSpec.describe TileLoom::Furniture::Elements::Legend do
       stuck = fourteen
       expect(legend_of(stuck).left_out(stuck)).to eq(
         [
-          "The legend has room for 10 of 14 rows; left out: “Own 5”, “Own 6”, “Own 7”, “Own 8”. Make it larger, let " \
+          "The legend fits 10 of 14 rows; left out: “Own 5”, “Own 6”, “Own 7”, “Own 8”. Make it larger, let " \
             "it shrink or take more columns, or let a second legend continue it."
         ]
       )

@@ -507,7 +507,7 @@ RSpec.describe TileLoom::Document::LooseEnds do
       /is of the label rule “r”, which .* does not have/,
       /is for the sheet “Z9”, which the book does not have/,
       /“A to Another” is between datums of which neither is the book’s own/,
-      /The order “For the van” asks for sheets that the book does not have: /
+      /The saved export “For the van” asks for sheets that the book does not have: /
     )
     expect(described_class.new(*book).list).to be_empty
   end

@@ -103,14 +103,14 @@ RSpec.describe TileLoom::Furniture::Elements::Table do
     # 30 mm: a head and rows of 8 pt × 1.2 and twice 0.8 mm.
     expect(fitting).to eq((30 / (8 * 1.2 * 25.4 / 72 + 1.6)).floor - 1)
     expect(alone.left_out).to include(
-      "The table “one” has room for #{fitting} of 30 rows; make it larger, let it shrink, or let a second table continue it."
+      "The table “one” fits #{fitting} of 30 rows; make it larger, let it shrink, or let a second table continue it."
     )
     small = sheet(table.merge("minimum_pt" => 4), features: many)
     expect(small.layout.elements[1].on(small).rows.fitting).to be > fitting
     second = {"id" => "two", "continues" => "one", "columns" => columns}
     both = sheet(table, second, features: many)
     expect(rows(both, 2).first.first).to eq("D#{fitting + 1}")
-    expect(both.left_out).to include(match(/The table “two” has room for #{fitting} of #{30 - fitting} rows/))
+    expect(both.left_out).to include(match(/The table “two” fits #{fitting} of #{30 - fitting} rows/))
     expect(both.left_out.join).not_to include("“one”")
   end
 

@@ -14,6 +14,41 @@ RSpec.describe TileLoom::Units do
     expect(length.new(72, "pt").in("in")).to eq(1)
   end
 
+  # Worked by hand; the same texts as in the front end's read.test.ts.
+  describe "numbers as people write them" do
+    def read(text) = TileLoom::Units::NumberText.read(text)
+
+    {
+      "402 265.1" => "402265.1",
+      "402\u2009265.1" => "402265.1",
+      "1,189" => 1189,
+      "1,189,000.5" => "1189000.5",
+      "0,125" => "0.125",
+      "1,18" => "1.18",
+      "1.189,5" => "1189.5",
+      "−31.24" => "-31.24",
+      "- 3" => -3,
+      ".5" => "0.5",
+      "1 1/4" => "1.25",
+      "-3/4" => "-0.75"
+    }.each { |text, number| it("are read: #{text}") { expect(read(text)).to eq(Rational(number)) } }
+
+    ["", "two", "1,18,9", "3 4", "1 / 0", "1e3", "0x10", "--3", "1,189 5", "Infinity", "1" * 61].each do |text|
+      it("are not #{text[0, 12].inspect}") { expect(read(text)).to be_nil }
+    end
+
+    it "are those of lengths, of intervals of grids and of scales in fields" do
+      expect(["1,189 mm", "1 1/4 mi", "6 in", "0,5 km", "−2 m"].map { |text| length.parse(text).metres }).to eq(
+        [Rational("1.189"), Rational(1_609_344, 1000) * 5 / 4, Rational("0.1524"), 500, -2]
+      )
+      expect(TileLoom::CoordinateGrid::Interval.parse("1,200 ft").value).to eq(1200)
+      scale = ->(value) { TileLoom::Index::ScaleRule.denominator("at", {"at" => value}, path: "/x") }
+      expect(["1:2,500", "1 : 2 500", 2500.0, "2500"].map(&scale)).to eq([2500] * 4)
+      expect { scale["1:none"] }.to raise_error(TileLoom::Refusal)
+      expect { length.parse("two m") }.to raise_error(TileLoom::Refusal)
+    end
+  end
+
   # Common practice: five miles in metres.
   it("turns five miles into 8,046.72 m") { expect(length.new(5, "mi").metres).to eq(Rational("8046.72")) }
 

@@ -28,7 +28,7 @@ module TileLoom
       private_class_method :root
 
       def self.passing(error)
-        warn "What is read of files cannot be kept for the next time: #{error.message}."
+        warn "What was read from files cannot be saved for the next time: #{error.message}."
         Dir.mktmpdir("tile-loom-cache").tap { |folder| at_exit { FileUtils.rm_rf(folder) } }
       end
       private_class_method :passing

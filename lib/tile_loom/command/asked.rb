@@ -10,7 +10,7 @@ module TileLoom
 
       # An Output::Order; Refusal for what is none.
       def order
-        given = @options[:preset] ? kept.given : {"form" => form}
+        given = @options[:saved] ? kept.given : {"form" => form}
         given =
           given.merge(
             {"sheets" => @options[:sheets], "ppi" => @options[:ppi], "file_name" => @options[:name]}.compact
@@ -30,12 +30,12 @@ module TileLoom
       private
 
       def kept
-        @book.orders.find { |order| order.name == @options[:preset] } or
+        @book.orders.find { |order| order.name == @options[:saved] } or
           raise Refusal.new(
             "command.no_such_order",
-            name: @options[:preset],
+            name: @options[:saved],
             known: @book.orders.map(&:name).join(", "),
-            at: "--preset"
+            at: "--saved"
           )
       end
 

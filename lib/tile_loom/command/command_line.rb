@@ -16,9 +16,9 @@ module TileLoom
 
       desc "make BOOK.json", "print a book, or some of its sheets"
       option :out, required: true, banner: "FILE.pdf", desc: "the PDF to write"
-      option :sheets, desc: "which sheets, such as 1-3,7; all of them where nothing is said"
+      option :sheets, desc: "which sheets, such as 1-3,7; default: all"
       option :processes, type: :numeric, default: 1, desc: "how many processes draw at once"
-      option :json, type: :boolean, default: false, desc: "what was done and what is to be told, as JSON"
+      option :json, type: :boolean, default: false, desc: "the result and warnings as JSON"
       def make(path)
         guarded do
           book, source = opened(path)
@@ -37,17 +37,17 @@ module TileLoom
         end
       end
 
-      desc "export BOOK.json", "hand a book on in one of its forms: #{Output::Forms.keys.join(", ")}"
-      option :as, desc: "the form; its parts as --set format=jpeg pdf.tagged=true"
-      option :set, type: :array, default: [], desc: "parts of the form"
-      option :preset, desc: "one of the book’s own orders, by its name"
+      desc "export BOOK.json", "export a book in one format: #{Output::Forms.keys.join(", ")}"
+      option :as, desc: "the format; its settings as --set format=jpeg pdf.tagged=true"
+      option :set, type: :array, default: [], desc: "settings of the format"
+      option :saved, banner: "NAME", desc: "export settings saved in the book, by their name"
       option :out, required: true, banner: "FOLDER", desc: "the folder to write into, or a file that ends in .zip"
-      option :sheets, desc: "which sheets, such as 1-3,7; all of them where nothing is said"
-      option :ppi, type: :numeric, desc: "pixels an inch"
+      option :sheets, desc: "which sheets, such as 1-3,7; default: all"
+      option :ppi, type: :numeric, desc: "pixels per inch"
       option :name, desc: "live text that files are named by"
       option :password_file, desc: "a file whose first line is the password that opens what is exported"
       option :processes, type: :numeric, default: 1, desc: "how many processes draw at once"
-      option :json, type: :boolean, default: false, desc: "what was done and what is to be told, as JSON"
+      option :json, type: :boolean, default: false, desc: "the result and warnings as JSON"
       def export(path)
         guarded do
           book, source = opened(path)
@@ -68,7 +68,7 @@ module TileLoom
       end
 
       desc "check BOOK.json", "list what is wrong in a book, each with its path, and what its sheets leave out"
-      option :sheets, desc: "which sheets are looked at; all of them where nothing is said"
+      option :sheets, desc: "which sheets are checked; default: all"
       option :json, type: :boolean, default: false, desc: "the same as JSON"
       def check(path)
         guarded do
@@ -90,7 +90,7 @@ module TileLoom
 
       desc "convert BOOK", "write a book as another file: with everything in one .zip, or as one .json"
       option :out, required: true, banner: "BOOK.tileloom.zip", desc: "the file to write, a .zip or a .json"
-      option :json, type: :boolean, default: false, desc: "what was done and what is to be told, as JSON"
+      option :json, type: :boolean, default: false, desc: "the result and warnings as JSON"
       def convert(path)
         guarded do
           Converted.demand(options[:out])
@@ -107,7 +107,7 @@ module TileLoom
       option :scale, type: :numeric, required: true, banner: "N", desc: "the denominator: 5000 for 1:5,000"
       option :page, default: "A3", desc: "one of #{(Layout::PageSize.names - [Layout::PageSize::CUSTOM]).join(", ")}"
       option :landscape, type: :boolean, default: false
-      option :reference, required: true, banner: "EPSG:…", desc: "the book’s coordinate reference"
+      option :reference, required: true, banner: "EPSG:…", desc: "the book’s CRS"
       option :design, default: "side-panel", desc: "a ready design: #{Layout::Designs.names.join(", ")}"
       option :title, default: "New book"
       option :out, required: true, banner: "BOOK.json", desc: "the book to write"

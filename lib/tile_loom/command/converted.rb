@@ -32,7 +32,7 @@ module TileLoom
         else
           Document::BookText.new(@carrier).each { |text| io.write(text) }
           @notices.add(
-            Document::Carrier.left_behind(@carrier.settings).map { |title| "#{title}: its pixels do not go along." }
+            Document::Carrier.left_behind(@carrier.settings).map { |title| "#{title}: the raster is not included." }
           )
         end
       end

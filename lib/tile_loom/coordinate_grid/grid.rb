@@ -19,7 +19,7 @@ module TileLoom
         key: "crs",
         required: true,
         about:
-          "\"book\", \"geographic\" (longitude and latitude of the book's reference), \"utm\" (the zones that the frame shows, on WGS 84), or a reference of its own."
+          "\"book\", \"geographic\" (longitude and latitude of the book's CRS), \"utm\" (the zones that the frame shows, on WGS 84), or another CRS."
       part :hidden, flag, default: false
       part :drawn_on,
         choice(all: "all sheets", unrotated: "sheets without rotation", rotated: "rotated sheets, as in a strip"),

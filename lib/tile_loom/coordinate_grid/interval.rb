@@ -8,7 +8,7 @@ module TileLoom
     class Interval
       ANGLES = {"deg" => 1r, "min" => 1 / 60r, "sec" => 1 / 3600r}.freeze
       SIGNS = {"°" => "deg", "′" => "min", "'" => "min", "″" => "sec", "\"" => "sec"}.freeze
-      PATTERN = /\A\s*([-+]?\d+(?:[.,]\d+)?)\s*([a-z-]+|[°′'″"])\s*\z/i
+      PATTERN = /\A(.*?\d)\s*([a-z-]+|[°′'″"])\s*\z/i
       # No line of a larger interval could ever be a second one: half round the earth.
       LARGEST_DEG = 180
       LARGEST_M = 20_037_508
@@ -17,8 +17,10 @@ module TileLoom
 
       # least: :positive for an interval, :any for an offset.
       def self.parse(text, path: nil, least: :positive)
-        match = PATTERN.match(text.to_s) or raise Refusal.new("grid.interval_unreadable", text: text, at: path)
-        new(match[1].tr(",", ".").to_r, match[2].downcase, path: path, least: least)
+        match = PATTERN.match(text.to_s)
+        number = match && Units::NumberText.read(match[1]) or
+          raise Refusal.new("grid.interval_unreadable", text: text, at: path)
+        new(number, match[2].downcase, path: path, least: least)
       end
 
       def initialize(value, unit, path: nil, least: :positive)

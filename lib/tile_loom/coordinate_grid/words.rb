@@ -123,7 +123,7 @@ module TileLoom
       def off_paper
         count = @drawn.labels&.off_paper.to_i
         if count.positive?
-          "#{count} #{(count == 1) ? "label has" : "labels have"} no room on the paper there; widen the margins there."
+          "#{count} #{(count == 1) ? "label has" : "labels have"} no space on the paper there; widen the margins there."
         end
       end
 
@@ -131,7 +131,7 @@ module TileLoom
       def unlabelled(stubs: true)
         count = @drawn.labels&.unlabelled.to_a.count { |line| stubs || !@drawn.labels.stub?(line) }
         if count.positive?
-          "#{count} #{lines_have(count)} no room for a label on this sheet; choose a wider interval, or wider " \
+          "#{count} #{lines_have(count)} no space for a label on this sheet; choose a wider interval, or wider " \
             "margins."
         end
       end

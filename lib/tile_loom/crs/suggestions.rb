@@ -123,7 +123,7 @@ module TileLoom
       def azimuthal(reason)
         Suggestion.new(
           code: "+proj=laea +lat_0=#{@lat.round(2)} +lon_0=#{@lon.round(2)} +datum=WGS84 +units=m",
-          name: "Azimuthal equal-area of its own",
+          name: "Custom azimuthal equal-area",
           reason: reason
         )
       end

@@ -37,7 +37,7 @@ module TileLoom
       def pixels(archive, entry)
         found = @carrier.pixels(entry)
         unless found
-          notices << "#{entry["title"]}: the file that its pixels came from is not kept, so they do not go along."
+          notices << "#{entry["title"]}: the raster file is missing, so it is not included."
           return entry
         end
         files =

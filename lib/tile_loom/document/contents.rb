@@ -78,12 +78,12 @@ module TileLoom
       part :resolution_ppi,
         whole(72..1200),
         default: 300,
-        about: "Pixels an inch that layers of pixels are drawn with in print."
+        about: "Pixels per inch that rasters print with."
       part :looks,
         list(Symbology::MapLook.type, most: 50, ids: Values::EntryIds.new("look")),
         default: [],
         about: "Which layers the maps show, each under a name."
-      part :notes, Furniture::Notes::Collection.type, default: {}, about: "Notes on the ground, a layer of their own."
+      part :notes, Furniture::Notes::Collection.type, default: {}, about: "Notes on the ground, a separate layer."
       part :labels_by_hand,
         list(Symbology::Labels::ByHand.type, most: 5000, ids: Values::EntryIds.new("label")),
         default: [],
@@ -91,7 +91,7 @@ module TileLoom
       part :orders,
         list(Output::Order.type, most: 100, ids: Values::EntryIds.new("order", by: "name")),
         default: [],
-        about: "Ways in which the book is handed on, each under a name."
+        about: "Saved export settings, each under a name."
       part :language,
         Languages::Tag.new,
         default: "en",

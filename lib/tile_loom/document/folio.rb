@@ -126,7 +126,7 @@ module TileLoom
 
       # Made ready in a process of its own, which leaves libvips as it is here.
       def add_raster(source, layer, index)
-        return notices << "#{layer.title}: its pixels are not here, so it is not drawn." if layer.data.nil?
+        return notices << "#{layer.title}: the raster file is missing, so it is not drawn." if layer.data.nil?
         located(layer, index) do
           choice = {picture: layer.data["layer"], kind: layer.data["taken_as"], reference: layer.data["crs"]}
           files = files(layer)

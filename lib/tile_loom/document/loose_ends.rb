@@ -63,7 +63,7 @@ module TileLoom
           )
           []
         rescue Refusal => error
-          ["The order “#{order.name}” asks for sheets that the book does not have: #{error.message}"]
+          ["The saved export “#{order.name}” asks for sheets that the book does not have: #{error.message}"]
         end
       end
     end

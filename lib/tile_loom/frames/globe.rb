@@ -25,7 +25,7 @@ module TileLoom
       define "globe", about: "A view of the earth in place of a CRS and an extent."
       part :projection, choice(**PROJECTIONS.transform_values(&:title)), default: "orthographic"
       part :centre, choice(study_area: "the study area", sheet: "the sheet", place: "a place"), default: "study_area"
-      part :longitude, number(-180..180), default: 0, about: "Of a place of its own."
+      part :longitude, number(-180..180), default: 0, about: "Of a given place."
       part :latitude, number(-90..90), default: 0
       part :rotation_deg, number(-360..360), default: 0, about: "Of the frame over the ground, clockwise, as of a cell."
       part :reach_deg,

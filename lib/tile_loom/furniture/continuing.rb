@@ -8,7 +8,7 @@ module TileLoom
         element.part(
           :continues,
           Values::Types::ID,
-          about: "The one of its kind on this page whose rows go on here, where it has no room."
+          about: "The one of its kind on this page whose rows go on here, where they do not fit."
         )
       end
 
@@ -48,11 +48,11 @@ module TileLoom
         return [] if continues.nil? || before(sheet)
         if round?(sheet)
           return [
-            "“#{title}” continues “#{continues}”, which in the end continues it, so that none of them begins; let one have rows of its own."
+            "“#{title}” continues “#{continues}”, which in the end continues it, so that none of them begins. Give one of them rows."
           ]
         end
         [
-          "“#{title}” continues “#{continues}”, which is not on this page; choose another, or let it have rows of its own."
+          "“#{title}” continues “#{continues}”, which is not on this page. Choose another, or none."
         ]
       end
     end

@@ -15,9 +15,9 @@ module TileLoom
         )
         element.part(
           :layers,
-          Values::Choice.new(all: "all layers shown", areas: "areas and pixels", none: "no layers"),
+          Values::Choice.new(all: "all layers shown", areas: "areas and rasters", none: "no layers"),
           default: "all",
-          about: "Of the layers: all that are shown, only areas and pixels, or none."
+          about: "Of the layers: all that are shown, only areas and rasters, or none."
         )
         element.part(:labels, Values::Types::FLAG, default: true, about: "With the labels of its layers?")
         element.part(:shape, Frames::Shape.type, default: {})
@@ -279,7 +279,7 @@ module TileLoom
         lost = drawing.labels.map(&:last) - free_labels(drawing, drawn(sheet, view)).map(&:last)
         names = drawing.missed + lost.map(&:name)
         return [] if names.empty?
-        ["In “#{title}” the labels of #{names.length} cells have no room: #{Sentences.listed(names, MOST_NAMED)}."]
+        ["In “#{title}” the labels of #{names.length} cells do not fit: #{Sentences.listed(names, MOST_NAMED)}."]
       end
     end
   end

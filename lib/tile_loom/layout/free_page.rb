@@ -4,7 +4,7 @@ module TileLoom
   module Layout
     # A page of the book that is of no cell: a cover, a title, notes, contents, a back cover, an empty page.
     class FreePage < Values::Value
-      define "free_page", about: "A page beside the sheets, of a design of its own."
+      define "free_page", about: "A page beside the sheets, with its own design."
       part :id, Values::Types::ID, required: true
       part :title, text(least: 1, most: 200), required: true
       part :place,

@@ -20,7 +20,7 @@ module TileLoom
         to_h
         [
           *@collisions.map do |name, items|
-            "#{items.length} files would be called “#{name}” (#{Sentences.listed(items.map { |item| Press.name_of(item) }, MOST_NAMED)}); they are told apart by -2, -3 …"
+            "#{items.length} files would be called “#{name}” (#{Sentences.listed(items.map { |item| Press.name_of(item) }, MOST_NAMED)}); they are numbered -2, -3 …"
           end,
           *(@mended.zero? ? [] : ["#{counted(@mended)} signs that a name cannot have; they are replaced by -."])
         ]

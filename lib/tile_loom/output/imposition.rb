@@ -8,9 +8,9 @@ module TileLoom
       SEVERAL, BOOKLET, PARTS = "several on one", "booklet", "parts of large pages"
       # With their titles.
       KINDS = {
-        SEVERAL => "Several pages per side (n-up)",
-        BOOKLET => "A booklet to fold",
-        PARTS => "Large pages tiled over small paper"
+        SEVERAL => "several pages per side (n-up)",
+        BOOKLET => "a booklet to fold",
+        PARTS => "large pages tiled over small paper"
       }.freeze
 
       # A page (by its place among the pages) so that its upper left corner comes to (x, y), that many times as large,
@@ -61,7 +61,7 @@ module TileLoom
         lost = sides.flat_map(&:placed).filter_map { |item| narrowest(item) }.min_by { |room, wanted| room - wanted }
         return nil unless lost
         room, wanted = lost.map { |mm| Units::Number.plain(mm, decimals: 1) }
-        "Of the pages’ bleed of #{wanted} mm, #{room} mm is printed where they lie closest; a wider gap or margin has room for all of it."
+        "Of the pages’ bleed of #{wanted} mm, #{room} mm is printed where they are closest; a wider gap or margin would take all of it."
       end
 
       private

@@ -5,7 +5,7 @@ module TileLoom
     # How a book, or some of it, is to be handed on: which sheets, in which form, at what resolution, under which names.
     # A book keeps those that have a name.
     class Order < Values::Value
-      define "order", about: "Which sheets are handed on in which form."
+      define "order", about: "Export settings: which sheets, in which format."
       identified
       part :name, text(least: 1, most: 60)
       part :sheets, text(most: 1000), default: "all"
@@ -16,7 +16,7 @@ module TileLoom
             "sheet.column, sheet.scale, and the attributes of the sheet's feature."
       part :ppi,
         whole(36..1200),
-        about: "Pixels an inch: of pictures in the files, and of images; the book's own where none are given."
+        about: "Pixels per inch: of rasters in the files, and of images; the book's own where none are given."
       part :file_name, text(most: 300), about: "Live text, of which names of files are made."
       part :form, Form.union, default: {"kind" => "pdf_book"}
 

@@ -7,9 +7,9 @@ module TileLoom
       PAGE, FRAME, BORDERED = "page", "map frame", "frame with border"
       # With their titles.
       SHOWN = {
-        PAGE => "The page",
-        FRAME => "The map frame only",
-        BORDERED => "The map frame with border and labels"
+        PAGE => "the page",
+        FRAME => "the map frame only",
+        BORDERED => "the map frame with border and labels"
       }.freeze
 
       # composer: of the page; shows: one of SHOWN. A page without a frame is shown whole.

@@ -31,7 +31,7 @@ module TileLoom
             "The book has no date, which PDF/X-4 asks for; the file is dated today."
           end,
           if @manner.attachments? && @manner.attach_data? && book.layers.any?(&:raster?)
-            "The attached data hold no pixels: #{Sentences.listed(book.layers.select(&:raster?).map(&:title), 5)}."
+            "The attached data do not include rasters: #{Sentences.listed(book.layers.select(&:raster?).map(&:title), 5)}."
           end
         ].compact
       end

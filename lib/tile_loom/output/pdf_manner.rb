@@ -40,7 +40,7 @@ module TileLoom
 
       ObjectData = Struct.new(:layer, :fields, keyword_init: true)
 
-      STANDARDS = {none: "No standard", pdf_a_2u: "PDF/A-2u", pdf_a_3u: "PDF/A-3u", pdf_x_4: "PDF/X-4"}.freeze
+      STANDARDS = {none: "no standard", pdf_a_2u: "PDF/A-2u", pdf_a_3u: "PDF/A-3u", pdf_x_4: "PDF/X-4"}.freeze
 
       define "pdf_manner", about: "What PDF files carry beside their pages."
       part :version, choice("1.7", "2.0"), default: "1.7"
@@ -62,13 +62,13 @@ module TileLoom
       part :attach_book, flag, default: false
       part :attach_data, flag, default: false
       part :opens_at,
-        choice(:page => "Whole page", :width => "Fit width", "actual size" => "Actual size"),
+        choice(:page => "whole page", :width => "fit width", "actual size" => "actual size"),
         default: "page"
-      part :panel, choice(bookmarks: "Bookmarks", layers: "Layers", none: "Nothing"), default: "bookmarks"
+      part :panel, choice(bookmarks: "bookmarks", layers: "layers", none: "nothing"), default: "bookmarks"
       part :linearized, flag, default: false, about: "Readable over a network before all of it is there."
       part :protected, flag, default: false, about: "With a password, which is asked for when it is exported."
       part :printing,
-        choice(full: "High resolution", low: "Low resolution", none: "None"),
+        choice(full: "high resolution", low: "low resolution", none: "none"),
         default: "full",
         about: "What a protected file lets its reader print."
       part :changing, flag, default: false

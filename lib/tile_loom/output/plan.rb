@@ -39,7 +39,7 @@ module TileLoom
           .select { |layer| layer.raster? && layer.tiles.nil? && layer.visible? && layer.shown_at?(scale) }
           .filter_map do |layer|
             own = @press.source.raster(layer.id)&.grid&.ppi_at(scale)
-            next "The pixels of #{layer.title} are not here; it is left out." if own.nil?
+            next "The raster file of #{layer.title} is missing; the layer is left out." if own.nil?
             next if own >= @press.ppi * 0.995
             "#{layer.title} has an effective #{own.round} ppi at #{Units::Number.ratio(scale)}, fewer than " \
             "#{@press.ppi}."

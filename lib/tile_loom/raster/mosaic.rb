@@ -23,7 +23,7 @@ module TileLoom
               elsif [other.bands, other.type, other.palette] != [first.bands, first.type, first.palette]
                 "its bands are others"
               elsif other.transform.nil? || !same_size?(first, other)
-                "its pixels have another size on the ground"
+                "its pixel size on the ground differs"
               end
             raise Refusal.new("raster.mosaic_differs", name: other.name, first: first.name, why: odd) if odd
           end

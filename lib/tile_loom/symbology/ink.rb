@@ -15,8 +15,8 @@ module TileLoom
       part :cmyk,
         Values::List.new(share, least: 4, most: 4),
         required: true,
-        about: "Cyan, magenta, yellow and black in per cent; for an ink of its own, what stands for it."
-      part :spot, flag, default: false, about: "Is it an ink of its own, called by its name on the plates?"
+        about: "Cyan, magenta, yellow and black in per cent; for a spot colour, what stands in for it."
+      part :spot, flag, default: false, about: "Is it a spot colour, called by its name on the plates?"
       part :overprint, flag, default: false, about: "Is it printed over what lies below, without a gap for it?"
 
       # 0…1 each.

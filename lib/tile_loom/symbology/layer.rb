@@ -49,7 +49,7 @@ module TileLoom
                 "maxLength" => 20_000
               },
               "taken_as" => {
-                "description" => "What the numbers of a file of pixels are; without it, what they look like.",
+                "description" => "What the values of a raster file are; without it, what they look like.",
                 "enum" => Raster::Prepare::KINDS.keys,
                 Values::Choice::TITLES => Raster::Prepare::KINDS
               },
@@ -89,7 +89,7 @@ module TileLoom
       part :sizes,
         choice("book", "paper"),
         default: "book",
-        about: "Without a design scale of its own: are its sizes as the book has them, or fixed on paper?"
+        about: "Without its own design scale: are its sizes as the book has them, or fixed on paper?"
       part :data, DATA
       part :labels,
         list(Labels::Rule.type, most: 40, ids: Rule::IDS),
@@ -105,7 +105,7 @@ module TileLoom
           "How much labels avoid its symbols: 0 not at all, 100 always. Markers 100, lines and areas 0 where none is given."
       part :rules, list(Rule.type, least: 1, most: 200, ids: Rule::IDS), default: []
       part :tiles, Raster::Tiles::Source.type, about: "Of a layer of background tiles, where they come from."
-      part :raster, RasterLook.union, about: "How its pixels are shown, of a layer of pixels."
+      part :raster, RasterLook.union, about: "How a raster layer is shown."
 
       # Is it made of pixels?
       def raster? = !raster.nil?

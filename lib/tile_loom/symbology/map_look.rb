@@ -20,7 +20,7 @@ module TileLoom
             Values::List.new(Labels::Rule.type, most: 40, ids: Rule::IDS),
             about: "Its labels in this look, none where the list is empty; its own where nothing is said."
           ),
-        raster: Values::Part.new(:raster, RasterLook.union, about: "How its pixels are shown in this look.")
+        raster: Values::Part.new(:raster, RasterLook.union, about: "How the raster is shown in this look.")
       }
       part :id, Values::Types::ID, about: "By which frames know it, whatever becomes of its title."
       part :title, text(least: 1, most: 60), required: true

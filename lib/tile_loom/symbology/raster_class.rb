@@ -13,7 +13,7 @@ module TileLoom
       part :to, number(-1e12..1e12)
       part :title, text(most: 200), default: ""
       part :colour, Values::Types::COLOUR, required: true
-      part :hidden, flag, default: false, about: "Its pixels are clear, and no legend lists it."
+      part :hidden, flag, default: false, about: "It is transparent, and no legend lists it."
 
       # From, and up to below.
       def range = value ? [value, value + 1] : [from || -Float::INFINITY, to || Float::INFINITY]

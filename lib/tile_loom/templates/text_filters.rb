@@ -59,7 +59,7 @@ module TileLoom
       end
 
       def number(input, filter)
-        value = input.is_a?(Numeric) ? input : Float(input.to_s, exception: false)
+        value = input.is_a?(Numeric) ? input : (Float(input.to_s, exception: false) || Units::NumberText.read(input))
         return value if value.is_a?(Numeric) && value.to_f.finite?
         raise Liquid::ArgumentError, "the filter “#{filter}” needs a number, not “#{input.to_s[0, 40]}”"
       end

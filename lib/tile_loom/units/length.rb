@@ -6,7 +6,7 @@ module TileLoom
     class Length
       include Comparable
 
-      PATTERN = /\A\s*([-+]?\d+(?:\.\d+)?)\s*([a-z-]+)\s*\z/i
+      PATTERN = /\A(.*?\d)\s*([a-z-]+)\s*\z/i
 
       attr_reader :value, :unit
 
@@ -17,10 +17,11 @@ module TileLoom
         freeze
       end
 
-      # "20.55 in" → Length; Refusal when it does not read as a number and a unit.
+      # "20.55 in", "1 1/4 mi", "1,200 m" → Length; Refusal when it does not read as a number and a unit.
       def self.parse(text)
-        match = PATTERN.match(text.to_s) or raise Refusal.new("units.no_length", text: text)
-        new(match[1].to_r, match[2].downcase)
+        match = PATTERN.match(text.to_s)
+        number = match && NumberText.read(match[1]) or raise Refusal.new("units.no_length", text: text)
+        new(number, match[2].downcase)
       end
 
       def self.mm(value) = new(value, "mm")

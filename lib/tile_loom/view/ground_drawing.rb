@@ -94,7 +94,7 @@ module TileLoom
             .group_by(&:layer)
             .map do |id, unplaced|
               wanted, count = labels.counts.fetch(id), unplaced.length
-              "#{count} of #{wanted} labels of #{unplaced.first.title} #{(count == 1) ? "has" : "have"} no room on this sheet: " \
+              "#{count} of #{wanted} labels of #{unplaced.first.title} #{(count == 1) ? "has" : "have"} no space on this sheet: " \
                 "#{Sentences.listed(unplaced.map { |one| "“#{one.string}”" }.uniq, MOST_LISTED)}."
             end
       end

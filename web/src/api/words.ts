@@ -1,18 +1,33 @@
 // Numbers and lengths in words, as the sentences and cards show them.
 
-const whole = new Intl.NumberFormat("en-GB", { maximumFractionDigits: 0 });
-const fine = new Intl.NumberFormat("en-GB", { maximumFractionDigits: 1 });
+const formats = [0, 1, 2, 3].map(
+  (most) => new Intl.NumberFormat("en-GB", { minimumFractionDigits: 0, maximumFractionDigits: most }),
+);
 
-export const ratio = (scale: number) =>
-  `1:${new Intl.NumberFormat("en-GB", { maximumFractionDigits: 3 }).format(scale)}`;
+// With so many decimals at most, grouped digits and a minus sign.
+const number = (value: number, most: number) => formats[most]!.format(value).replace("-", "−");
+const whole = (value: number) => number(value, 0);
+const fine = (value: number) => number(value, 1);
 
-export const count = (n: number, one: string, many = `${one}s`) => `${whole.format(n)} ${n === 1 ? one : many}`;
+// Lengths that belong together have one number of decimals: "5,614.1 × 4,620.0".
+function pair(one: number, other: number): string {
+  const decimals = [one, other].every((value) => Number.isInteger(Math.round(value * 10) / 10)) ? 0 : 1;
+  const format = new Intl.NumberFormat("en-GB", { minimumFractionDigits: decimals, maximumFractionDigits: decimals });
+  return `${format.format(one)} × ${format.format(other)}`;
+}
+
+export const ratio = (scale: number) => `1:${number(scale, 3)}`;
+
+export const count = (n: number, one: string, many = `${one}s`) => `${whole(n)} ${n === 1 ? one : many}`;
 
 /** "A1, B1, C1 and 4 more" */
 export const listed = (names: string[], most: number) =>
   `${names.slice(0, most).join(", ")}${names.length > most ? ` and ${names.length - most} more` : ""}`;
 
-export const mm = (value: number) => `${fine.format(value)} mm`;
+export const mm = (value: number) => `${fine(value)} mm`;
+
+/** "314 × 261 mm" */
+export const paperSize = (width: number, height: number) => `${pair(width, height)} mm`;
 
 /** "402 265.1"; most: decimals, where a card shows more of them than the tenth that all have. */
 export const coordinate = (value: number, most = 1) =>
@@ -22,22 +37,20 @@ export const coordinate = (value: number, most = 1) =>
     .replace("-", "−");
 
 export function metres(value: number): string {
-  return value >= 10_000 ? `${fine.format(value / 1000)} km` : `${fine.format(value)} m`;
+  return value >= 10_000 ? `${fine(value / 1000)} km` : `${fine(value)} m`;
 }
 
 /** "785 × 652 m", both in the unit of the larger. */
 export function groundSize(width: number, height: number): string {
-  return Math.max(width, height) >= 10_000
-    ? `${fine.format(width / 1000)} × ${fine.format(height / 1000)} km`
-    : `${fine.format(width)} × ${fine.format(height)} m`;
+  return Math.max(width, height) >= 10_000 ? `${pair(width / 1000, height / 1000)} km` : `${pair(width, height)} m`;
 }
 
 export function area(m2: number): string {
-  if (m2 >= 1_000_000) return `${fine.format(m2 / 1_000_000)} km²`;
-  return m2 >= 10_000 ? `${fine.format(m2 / 10_000)} ha` : `${whole.format(m2)} m²`;
+  if (m2 >= 1_000_000) return `${fine(m2 / 1_000_000)} km²`;
+  return m2 >= 10_000 ? `${fine(m2 / 10_000)} ha` : `${whole(m2)} m²`;
 }
 
 export function bytes(n: number): string {
-  if (n < 1000) return `${whole.format(n)} bytes`;
-  return n >= 1_000_000 ? `${fine.format(n / 1_000_000)} MB` : `${whole.format(n / 1000)} kB`;
+  if (n < 1000) return `${whole(n)} bytes`;
+  return n >= 1_000_000 ? `${fine(n / 1_000_000)} MB` : `${whole(n / 1000)} kB`;
 }

@@ -42,7 +42,7 @@ export function ConditionEditor({ about, attributes, condition, onSave }: Condit
   if (!draft) {
     return (
       <Box sx={{ fontSize: 12.5 }}>
-        <Typography sx={{ fontSize: 12.5, color: "text.secondary" }}>A condition of its own (CQL2):</Typography>
+        <Typography sx={{ fontSize: 12.5, color: "text.secondary" }}>A condition in CQL2:</Typography>
         <Box component="pre" sx={{ m: 0, fontSize: 11.5, whiteSpace: "pre-wrap", overflowWrap: "anywhere" }}>
           {JSON.stringify(condition)}
         </Box>
@@ -180,7 +180,7 @@ function TestRow({
           </MenuItem>
         ))}
       </TextField>
-      <IconButton size="small" aria-label={`Take ${about} away`} onClick={onRemove}>
+      <IconButton size="small" aria-label={`Remove ${about}`} onClick={onRemove}>
         <RemoveIcon sx={{ fontSize: 16 }} />
       </IconButton>
       {comparison(test.is).takes !== "none" && (

@@ -176,7 +176,7 @@ export function fromCql(condition: unknown, attributes: Attribute[]): Tests | nu
 /** In words, for a title or a note. */
 export function inWords(condition: unknown, attributes: Attribute[]): string {
   const tests = fromCql(condition, attributes);
-  if (!tests) return "a condition of its own";
+  if (!tests) return "a condition in CQL2";
   return tests.list
     .map((test) =>
       [

@@ -2,7 +2,7 @@ import { Box, Button } from "@mui/material";
 import { useBook, useChange } from "../api/book";
 import { useAnswer } from "../api/indexAnswer";
 import type { Answer } from "../api/types";
-import { count, groundSize, listed, mm } from "../api/words";
+import { count, groundSize, listed, paperSize } from "../api/words";
 import { written } from "../numbers/written";
 import { toldElsewhere } from "../api/toldElsewhere";
 import { Banner } from "./Banner";
@@ -25,13 +25,7 @@ export function OutOfStep() {
       <Box sx={{ flex: 1, fontSize: 14 }}>
         The index is out of date: <b>{changed.map((part) => reasons[part]).join(" and ")}</b>{" "}
         {changed.length === 1 ? "has" : "have"} changed since it was generated
-        {changed.includes("frame") && frame_then && (
-          <>
-            {" "}
-            (the frame was {mm(frame_then[0])} × {mm(frame_then[1])})
-          </>
-        )}
-        .{" "}
+        {changed.includes("frame") && frame_then && <> (the frame was {paperSize(frame_then[0], frame_then[1])})</>}.{" "}
         {anew.data ? (
           <>
             Rebuilding gives <b>{count(anew.data.count, "sheet")}</b> (now {written(book.cells.length)}

@@ -158,7 +158,7 @@ export interface BookDocument {
   palette?: Ink[];
   design_scale?: Scale;
   /**
-   * Pixels an inch that layers of pixels are drawn with in print.
+   * Pixels per inch that rasters print with.
    */
   resolution_ppi?: number;
   /**
@@ -171,7 +171,7 @@ export interface BookDocument {
    */
   labels_by_hand?: LabelByHand[];
   /**
-   * Ways in which the book is handed on, each under a name.
+   * Saved export settings, each under a name.
    */
   orders?: Order[];
   /**
@@ -237,7 +237,7 @@ export interface Layer {
   };
   design_scale?: Scale;
   /**
-   * Without a design scale of its own: are its sizes as the book has them, or fixed on paper?
+   * Without its own design scale: are its sizes as the book has them, or fixed on paper?
    */
   sizes?: "book" | "paper";
   /**
@@ -252,7 +252,7 @@ export interface Layer {
      */
     crs?: string;
     /**
-     * What the numbers of a file of pixels are; without it, what they look like.
+     * What the values of a raster file are; without it, what they look like.
      */
     taken_as?: "picture" | "classes" | "values";
     collection?: unknown;
@@ -301,7 +301,7 @@ export interface LabelRule {
    */
   wrap?: number;
   /**
-   * Used where the full text has no room.
+   * Used where the full text does not fit.
    */
   abbreviations?: Abbreviation[];
   letter_case?: "as_written" | "capitals" | "small" | "each_word";
@@ -606,7 +606,7 @@ export interface PictureRasterLook {
    */
   gamma?: number;
   /**
-   * Percentages of the pixels, in order of their values, between which black and white are laid; bytes are shown as they are without it, larger numbers between 2 and 98.
+   * Percentages of the values, in rising order, between which black and white are set; bytes are shown as they are without it, larger numbers between 2 and 98.
    *
    * @minItems 2
    * @maxItems 2
@@ -638,7 +638,7 @@ export interface RasterClass {
   title?: string;
   colour: Colour;
   /**
-   * Its pixels are clear, and no legend lists it.
+   * It is transparent, and no legend lists it.
    */
   hidden?: boolean;
 }
@@ -757,11 +757,11 @@ export interface Ink {
   colour: Colour;
   name: string;
   /**
-   * Cyan, magenta, yellow and black in per cent; for an ink of its own, what stands for it.
+   * Cyan, magenta, yellow and black in per cent; for a spot colour, what stands in for it.
    */
   cmyk: number[];
   /**
-   * Is it an ink of its own, called by its name on the plates?
+   * Is it a spot colour, called by its name on the plates?
    */
   spot?: boolean;
   /**
@@ -887,12 +887,12 @@ export interface LabelByHand {
   rotation_deg?: number;
   hidden?: boolean;
   /**
-   * In place of its own; a new line begins another.
+   * In place of the label's text; a new line begins another.
    */
   text?: string;
 }
 /**
- * Which sheets are handed on in which form.
+ * Export settings: which sheets, in which format.
  *
  * This interface was referenced by `BookDocument`'s JSON-Schema
  * via the `definition` "order".
@@ -903,7 +903,7 @@ export interface Order {
   sheets?: string;
   where?: Condition;
   /**
-   * Pixels an inch: of pictures in the files, and of images; the book's own where none are given.
+   * Pixels per inch: of rasters in the files, and of images; the book's own where none are given.
    */
   ppi?: number;
   /**
@@ -1019,7 +1019,7 @@ export interface ImagesForm {
    */
   placed?: boolean;
   /**
-   * Are turned sheets drawn anew in a GeoTIFF so that north is up?
+   * Are rotated sheets resampled in a GeoTIFF so that north is up?
    */
   north_up?: boolean;
 }
@@ -1199,7 +1199,7 @@ export interface MapFrameElement {
   grids?: Grid[];
   look?: Id;
   /**
-   * Of the layers: all that are shown, only areas and pixels, or none.
+   * Of the layers: all that are shown, only areas and rasters, or none.
    */
   layers?: "all" | "areas" | "none";
   /**
@@ -1320,7 +1320,7 @@ export interface Grid {
   id: Id;
   title?: string;
   /**
-   * "book", "geographic" (longitude and latitude of the book's reference), "utm" (the zones that the frame shows, on WGS 84), or a reference of its own.
+   * "book", "geographic" (longitude and latitude of the book's CRS), "utm" (the zones that the frame shows, on WGS 84), or another CRS.
    */
   crs: string;
   hidden?: boolean;
@@ -1570,7 +1570,7 @@ export interface InsetElement {
   grids?: Grid[];
   look?: Id;
   /**
-   * Of the layers: all that are shown, only areas and pixels, or none.
+   * Of the layers: all that are shown, only areas and rasters, or none.
    */
   layers?: "all" | "areas" | "none";
   /**
@@ -1595,7 +1595,7 @@ export interface InsetElement {
   outlines?: FrameOutline[];
   extent?: Extent;
   /**
-   * "book", or a reference of its own.
+   * "book", or another CRS.
    */
   crs?: string;
   globe?: Globe;
@@ -1781,7 +1781,7 @@ export interface Globe {
   projection?: "orthographic" | "equidistant" | "equal_area";
   centre?: "study_area" | "sheet" | "place";
   /**
-   * Of a place of its own.
+   * Of a given place.
    */
   longitude?: number;
   latitude?: number;
@@ -2601,7 +2601,7 @@ export interface IndexFrameElement {
   grids?: Grid[];
   look?: Id;
   /**
-   * Of the layers: all that are shown, only areas and pixels, or none.
+   * Of the layers: all that are shown, only areas and rasters, or none.
    */
   layers?: "all" | "areas" | "none";
   /**
@@ -2626,7 +2626,7 @@ export interface IndexFrameElement {
   outlines?: FrameOutline[];
   extent?: Extent;
   /**
-   * "book", or a reference of its own.
+   * "book", or another CRS.
    */
   crs?: string;
   globe?: Globe;
@@ -2709,7 +2709,7 @@ export interface LocatorElement {
   outlines?: FrameOutline[];
   extent?: Extent;
   /**
-   * "book", or a reference of its own.
+   * "book", or another CRS.
    */
   crs?: string;
   globe?: Globe;
@@ -2831,7 +2831,7 @@ export interface IndexPages {
   numbered?: boolean;
 }
 /**
- * A page beside the sheets, of a design of its own.
+ * A page beside the sheets, with its own design.
  *
  * This interface was referenced by `BookDocument`'s JSON-Schema
  * via the `definition` "free_page".

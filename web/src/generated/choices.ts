@@ -107,7 +107,7 @@ export const choices = {
   },
   ramp_raster_look: {
     between: [
-      ["percentages", "percentages of the pixels"],
+      ["percentages", "percentages of the values"],
       ["lowest and highest", "lowest and highest"],
       ["limits", "limits of your own"],
     ],
@@ -126,7 +126,7 @@ export const choices = {
   },
   pdf_manner: {
     standard: [
-      ["none", "No standard"],
+      ["none", "no standard"],
       ["pdf_a_2u", "PDF/A-2u"],
       ["pdf_a_3u", "PDF/A-3u"],
       ["pdf_x_4", "PDF/X-4"],
@@ -136,19 +136,19 @@ export const choices = {
       ["press", "CMYK and spot"],
     ],
     opens_at: [
-      ["page", "Whole page"],
-      ["width", "Fit width"],
-      ["actual size", "Actual size"],
+      ["page", "whole page"],
+      ["width", "fit width"],
+      ["actual size", "actual size"],
     ],
     panel: [
-      ["bookmarks", "Bookmarks"],
-      ["layers", "Layers"],
-      ["none", "Nothing"],
+      ["bookmarks", "bookmarks"],
+      ["layers", "layers"],
+      ["none", "nothing"],
     ],
     printing: [
-      ["full", "High resolution"],
-      ["low", "Low resolution"],
-      ["none", "None"],
+      ["full", "high resolution"],
+      ["low", "low resolution"],
+      ["none", "none"],
     ],
   },
   pdf_layer: {
@@ -167,9 +167,9 @@ export const choices = {
       ["geotiff", "GeoTIFF"],
     ],
     shows: [
-      ["page", "The page"],
-      ["map frame", "The map frame only"],
-      ["frame with border", "The map frame with border and labels"],
+      ["page", "the page"],
+      ["map frame", "the map frame only"],
+      ["frame with border", "the map frame with border and labels"],
     ],
     depth: [
       ["colour", "24-bit colour"],
@@ -179,8 +179,8 @@ export const choices = {
   },
   svg_sheets_form: {
     text: [
-      ["text", "As text, typefaces embedded"],
-      ["outlines", "As outlines"],
+      ["text", "as text, typefaces embedded"],
+      ["outlines", "as outlines"],
     ],
   },
   ground_form: {
@@ -191,20 +191,20 @@ export const choices = {
   },
   imposed_form: {
     lay: [
-      ["several on one", "Several pages per side (n-up)"],
-      ["booklet", "A booklet to fold"],
-      ["parts of large pages", "Large pages tiled over small paper"],
+      ["several on one", "several pages per side (n-up)"],
+      ["booklet", "a booklet to fold"],
+      ["parts of large pages", "large pages tiled over small paper"],
     ],
     orientation: [
-      ["as fits", "As fits best"],
-      ["portrait", "Portrait"],
-      ["landscape", "Landscape"],
+      ["as fits", "as fits best"],
+      ["portrait", "portrait"],
+      ["landscape", "landscape"],
     ],
   },
   map_frame_element: {
     layers: [
       ["all", "all layers shown"],
-      ["areas", "areas and pixels"],
+      ["areas", "areas and rasters"],
       ["none", "no layers"],
     ],
   },
@@ -328,7 +328,7 @@ export const choices = {
   inset_element: {
     layers: [
       ["all", "all layers shown"],
-      ["areas", "areas and pixels"],
+      ["areas", "areas and rasters"],
       ["none", "no layers"],
     ],
   },
@@ -582,7 +582,7 @@ export const choices = {
   index_frame_element: {
     layers: [
       ["all", "all layers shown"],
-      ["areas", "areas and pixels"],
+      ["areas", "areas and rasters"],
       ["none", "no layers"],
     ],
   },
@@ -654,10 +654,10 @@ export const choices = {
   },
   index_scale_rule: {
     kind: [
-      ["fixed", "Fixed"],
-      ["fit", "Fit with margin"],
-      ["standard_scales", "Standard scales"],
-      ["field", "From a field"],
+      ["fixed", "fixed"],
+      ["fit", "fit with margin"],
+      ["standard_scales", "standard scales"],
+      ["field", "from a field"],
     ],
   },
   index_naming: {

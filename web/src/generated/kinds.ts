@@ -73,10 +73,10 @@ export const cellFormats = [
 ] as const;
 export const forms = [
   ["pdf_book", "one PDF"],
-  ["pdf_sheets", "a PDF a sheet"],
-  ["images", "an image a sheet"],
-  ["svg_sheets", "an SVG a sheet"],
-  ["ground", "the ground as tiles"],
+  ["pdf_sheets", "one PDF per sheet"],
+  ["images", "one image per sheet"],
+  ["svg_sheets", "one SVG per sheet"],
+  ["ground", "map tiles"],
   ["imposed", "an imposed PDF"],
 ] as const;
 export const rasterLooks = [
@@ -190,7 +190,7 @@ export const formTraits = {
     pdf: true,
   },
   images: {
-    about: "Pixels of each sheet, or of its map frame alone; placed on the ground if wanted.",
+    about: "A raster image of each sheet, or of its map frame alone; georeferenced if wanted.",
     fileName: "{{ book.title }}_{{ sheet.name }}",
     pdf: false,
   },

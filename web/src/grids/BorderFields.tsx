@@ -93,7 +93,7 @@ export function BorderFields({
                 }
               />
             }
-            label="corner blocks"
+            label="Corner blocks"
           />
         </Box>
       )}

@@ -148,7 +148,7 @@ export function GridCard({ frame, grid, words, sheet, onSave, onGhost, onBack }:
               }
             />
           }
-          label="letters of the 100 km squares"
+          label="Letters of the 100 km squares"
         />
       )}
 

@@ -103,12 +103,12 @@ export function GridLabelFields({
         <Box sx={{ display: "grid", mt: 0.5 }}>
           {angles ? (
             <Ticked
-              label="leading zeros, as in 007°"
+              label="Leading zeros, as in 007°"
               on={shown.zeros}
               onSave={(zeros) => keep({ zeros: zeros || undefined })}
             />
           ) : (
-            <Ticked label="with the unit" on={shown.unit} onSave={(unit) => keep({ unit: unit || undefined })} />
+            <Ticked label="With the unit" on={shown.unit} onSave={(unit) => keep({ unit: unit || undefined })} />
           )}
           {!inside && (
             <Ticked

@@ -108,7 +108,7 @@ export function AreaCard({
           </Box>
           <IconButton
             size="small"
-            aria-label={`Take shape ${place + 1} away`}
+            aria-label={`Remove shape ${place + 1}`}
             onClick={() => void keep(parts.filter((_, known) => known !== index))}
           >
             <RemoveIcon sx={{ fontSize: 16 }} />

@@ -247,7 +247,7 @@ function importing(arrival: Arrival): string {
   const chosen = arrival.report.filter((layer) => layer.count > 0);
   if (arrival.total === 0) return `${count(arrival.done, "contour")} traced`;
   return chosen.some((layer) => layer.pixels)
-    ? `${Math.round((100 * arrival.done) / arrival.total)} % of the pixels made ready`
+    ? `${Math.round((100 * arrival.done) / arrival.total)} % of the raster prepared`
     : `${written(arrival.done)} of ${count(arrival.total, "feature")} imported`;
 }
 

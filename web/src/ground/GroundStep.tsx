@@ -118,10 +118,10 @@ export function GroundStep() {
       {arrivals.asked && (
         <Box
           role="alertdialog"
-          aria-label="Several pictures"
+          aria-label="Several images"
           sx={{ display: "flex", gap: 1, alignItems: "center", px: 2, py: 1 }}
         >
-          <span>{arrivals.asked.count} pictures came at once. Are they tiles of one?</span>
+          <span>{arrivals.asked.count} images were added at once. Are they tiles of one image?</span>
           <Button variant="contained" onClick={() => arrivals.asked?.answer(true)}>
             One layer
           </Button>

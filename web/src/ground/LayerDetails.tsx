@@ -54,7 +54,7 @@ export function LayerDetails({
     }).then(onBack, () => undefined);
   const unlock = () => void put(`Unlock ${layer.title}`, without(layer, "locked"));
   return (
-    <Card help="layer" title={layer.title} note={info && (layer.raster ? "pixels" : count(info.count, "feature"))}>
+    <Card help="layer" title={layer.title} note={info && (layer.raster ? "raster" : count(info.count, "feature"))}>
       <Box sx={{ display: "flex", justifyContent: "space-between", mb: 1 }}>
         <Button startIcon={<BackIcon />} onClick={onBack}>
           All layers
@@ -135,7 +135,7 @@ export function LayerDetails({
 }
 
 // A long definition of its own says enough by its first words.
-const shortName = (code: string) => (code.length > 40 ? "a CRS of its own" : code);
+const shortName = (code: string) => (code.length > 40 ? "a custom CRS" : code);
 
 function GroupField({ layer, put }: { layer: Layer; put: Put }) {
   const book = useBook();
@@ -165,7 +165,7 @@ function UpdateFromFile({ layer, arrivals }: { layer: Layer; arrivals: Arrivals 
     <>
       <FileInput
         ref={input}
-        label={`File with fresh ${layer.raster ? "pixels" : "features"} for ${layer.title}`}
+        label={`File with newer data for ${layer.title}`}
         accept={(layer.raster ? [...pixelEndings, ...besideEndings, ".zip"] : dataEndings).join(",")}
         multiple={!!layer.raster}
         onFiles={(files) => arrivals.take(layer.raster ? files : files.slice(0, 1), layer.id)}
@@ -229,7 +229,7 @@ function Appearance({ layer, put }: { layer: Layer; put: Put }) {
                 : "as the book (fixed on paper)"}
             </MenuItem>
             <MenuItem value="paper">fixed on paper</MenuItem>
-            <MenuItem value="ground">of a scale of its own</MenuItem>
+            <MenuItem value="ground">of its own scale</MenuItem>
           </TextField>
           {layer.design_scale ? (
             <Field label="Sizes correct at" value={ratio(layer.design_scale)} onSave={design} />

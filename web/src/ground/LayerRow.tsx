@@ -173,7 +173,7 @@ function describe(layer: Layer, book: Book) {
     : info.kind === "pixels"
       ? info.pixels
         ? sizeOf(info.pixels.width, info.pixels.height, info.pixels.pixel_m)
-        : "no pixels yet"
+        : "no raster yet"
       : count(info.count, NOUNS[info.kind]);
   return [what, area, range].filter(Boolean).join(", ");
 }

@@ -85,7 +85,7 @@ export function RuleFields({ how, from, attribute, making, onMaking }: RuleField
             onChange={(event) => onMaking({ ...making, reversed: event.target.checked })}
           />
         }
-        label="reversed"
+        label="Reversed"
       />
     </>
   );

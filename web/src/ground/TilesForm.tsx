@@ -109,7 +109,7 @@ export function TilesForm({ onDone }: { onDone: () => void }) {
       )}
       <Box sx={{ display: "flex", gap: 1 }}>
         <Button type="submit" variant="contained" disabled={url.trim() === ""}>
-          {pattern || offers ? "Add the layer" : "Look what is there"}
+          {pattern || offers ? "Add the layer" : "List layers"}
         </Button>
         <Button color="inherit" onClick={onDone}>
           Cancel

@@ -46,7 +46,7 @@ export function useArrivals(): Arrivals {
         const pixels = isPixels(file);
         if ([file, ...beside].reduce((sum, part) => sum + part.size, 0) > (pixels ? LARGEST_PICTURE : LARGEST_FILE))
           throw new Refusal(
-            `${file.name} is larger than ${pixels ? 4 : 2} GB, the most that is taken at once; cut it in parts, or leave out what the book does not show.`,
+            `${file.name} is larger than ${pixels ? 4 : 2} GB, the most that can be imported at once. Cut it in parts, or leave out what the book does not show.`,
           );
         await upload(base, file, replaces ? { replaces } : {}, beside).catch((error: Error) => {
           throw new Refusal(`${file.name} was not imported. ${error.message}`);

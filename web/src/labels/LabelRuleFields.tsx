@@ -51,7 +51,7 @@ export function LabelRuleFields({
       {is("line") && <LinePlaceFields places={rule.lines} onSave={(lines) => onSave({ ...rule, lines })} />}
       {is("area") && <AreaPlaceFields places={rule.areas} onSave={(areas) => onSave({ ...rule, areas })} />}
       <Flag
-        label="one label for parts of the same text"
+        label="One label for all parts with the same text"
         value={shown.together}
         onSave={(together) => onSave({ ...rule, together: together || undefined })}
       />

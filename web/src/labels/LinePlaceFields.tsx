@@ -47,7 +47,7 @@ export function LinePlaceFields({
       </Pair>
       {shown.position === "on" && (
         <Flag
-          label="the line is interrupted for its label"
+          label="Interrupt the line for its label"
           value={shown.breaks}
           onSave={(breaks) => keep({ breaks: breaks || undefined })}
         />

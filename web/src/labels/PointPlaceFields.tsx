@@ -53,7 +53,7 @@ export function PointPlaceFields({
         )}
       </Pair>
       <Flag
-        label="moved away with a leader line if need be"
+        label="Move away with a leader line if necessary"
         value={shown.leader}
         onSave={(leader) => onSave({ ...places, leader })}
       />

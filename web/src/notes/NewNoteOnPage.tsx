@@ -6,8 +6,8 @@ import { toldElsewhere } from "../api/toldElsewhere";
 
 // What each kind asks for.
 const ASKS: Record<NoteKind, string> = {
-  text: "Click where the text is to stand.",
-  line: "Click each place of the line, the tip last; then Enter or a double click.",
+  text: "Click to place the text.",
+  line: "Click each point, ending at the tip; then press Enter or double-click.",
   rectangle: "Click two opposite corners.",
   ellipse: "Click two opposite corners of the ellipse’s box.",
   area: "Click each corner; then Enter or a double click.",

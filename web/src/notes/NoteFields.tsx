@@ -60,7 +60,7 @@ export function NoteFields({ note }: { note: Note }) {
             shape={note.backing && (note.backing.shape ?? "box")}
             onChoose={(shape) => keep({ backing: shape && { ...note.backing, shape } }, "Background of the note")}
           />
-          <Flag label="leader line to a place" value={led} onSave={withLeader} />
+          <Flag label="Leader line to a place" value={led} onSave={withLeader} />
         </>
       )}
       {(note.kind !== "text" || led) && (
@@ -110,7 +110,7 @@ export function NoteFields({ note }: { note: Note }) {
       {(note.kind === "rectangle" || note.kind === "ellipse" || note.kind === "area") && (
         <>
           <Flag
-            label="filled"
+            label="Filled"
             value={!!note.fill}
             onSave={(fill) =>
               keep({ fill: fill ? { colour: stroke.colour, opacity: 0.2 } : undefined }, "Area of the note")
@@ -120,7 +120,7 @@ export function NoteFields({ note }: { note: Note }) {
         </>
       )}
       <Flag
-        label="hidden"
+        label="Hidden"
         value={shown.hidden}
         onSave={(hidden) => keep({ hidden: hidden || undefined }, hidden ? "Hide the note" : "Show the note")}
       />

@@ -12,7 +12,7 @@ export function NotesPanel() {
     <>
       <Heading text="Notes" />
       <Flag
-        label="edit the notes on the page"
+        label="Edit the notes on the page"
         value={open}
         onSave={(value) => {
           setOpen(value);

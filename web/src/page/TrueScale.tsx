@@ -38,7 +38,7 @@ export function FeatureShown({ sheet }: { sheet: number }) {
   const feature = useFacts(sheet).data?.feature;
   if (!feature) return null;
   return (
-    <Row name="Feature" unit={feature.own ? undefined : "shown most"}>
+    <Row name="Feature" unit={feature.own ? undefined : "main one"}>
       {feature.name}
     </Row>
   );

@@ -47,7 +47,7 @@ export function ArrivedPixelsFacts({
         <Box
           component="img"
           src={pixels.small}
-          alt={`Small picture of ${layer.title}`}
+          alt={`Preview of ${layer.title}`}
           sx={{
             width: "100%",
             maxHeight: 190,

@@ -66,7 +66,7 @@ export function PictureFields({ look, pixels, onSave }: LookFieldsProps<"picture
             const list = text.match(/[\d.]+/g)?.map(Number) ?? [];
             if (list.length === 0) return onSave("Stretch", without(look, "stretch"));
             if (list.length !== 2 || list[0]! >= list[1]! || list[1]! > 100)
-              throw new Error("Enter two percentages of the pixels, such as 2 to 98, or nothing.");
+              throw new Error("Enter two percentages, such as 2 to 98, or nothing.");
             return onSave("Stretch", { ...look, stretch: [list[0]!, list[1]!] });
           }}
         />

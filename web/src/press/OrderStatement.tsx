@@ -35,7 +35,7 @@ export function OrderStatement({
     <Statement answer={<PlanLine draft={draft} />}>
       Export <RangeValue draft={draft} /> as{" "}
       <ChoiceValue
-        label="Form"
+        label="Format"
         value={form.kind}
         choices={forms.map(([value, title]) => ({ value, title, note: traits(value).about }))}
         onChoose={(kind) => change({ form: { kind } as Form, file_name: undefined })}
@@ -49,7 +49,7 @@ export function OrderStatement({
         read={(text) => readWithin(text, limits.order.ppi, " ppi")}
         expected={asked(limits.order.ppi, " ppi")}
         onSave={(value) => change({ ppi: value })}
-        foretold="Pixels an inch: of images, and of pictures in other files"
+        foretold="Pixels per inch: of images, and of rasters in other files"
       />
       , named{" "}
       <EntryValue
@@ -84,8 +84,8 @@ export function OrderStatement({
 
 const coloursOf = (form: Form) =>
   "pdf" in form && (form.pdf?.colours === "press" || form.pdf?.standard === "pdf_x_4")
-    ? "colours of the press"
-    : "screen colours";
+    ? "CMYK and spot colours"
+    : "RGB";
 
 // What the order would come to, or why it cannot be made.
 function PlanLine({ draft: { plan, change } }: { draft: OrderDraft }) {
@@ -108,7 +108,7 @@ function PlanLine({ draft: { plan, change } }: { draft: OrderDraft }) {
         ))}
       </>
     );
-  if (!plan.data) return <>Working out what that comes to…</>;
+  if (!plan.data) return <>Estimating size and time…</>;
   const { files, pixels, notices } = plan.data;
   return (
     <>

@@ -129,11 +129,7 @@ function InkFields({ ink, onPut }: { ink: Ink; onPut: (ink: Ink | null) => Promi
           />
         ))}
       </Box>
-      <Flag
-        label="An ink of its own (spot colour)"
-        value={ink.spot ?? false}
-        onSave={(spot) => onPut({ ...ink, spot })}
-      />
+      <Flag label="Spot colour" value={ink.spot ?? false} onSave={(spot) => onPut({ ...ink, spot })} />
       <Flag label="Overprints" value={ink.overprint ?? false} onSave={(overprint) => onPut({ ...ink, overprint })} />
     </Box>
   );

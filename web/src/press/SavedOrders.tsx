@@ -31,7 +31,7 @@ export function SavedOrders({ draft, busy, onExport }: SavedOrdersProps) {
   const save = async () => {
     const title = name.trim();
     if (!title) return setProblem("Enter a name, such as “field A3”.");
-    await put(`Save order ${title}`, [
+    await put(`Save export settings ${title}`, [
       ...orders.filter((known) => known.name !== title),
       { ...draft.order, name: title },
     ]);
@@ -46,7 +46,7 @@ export function SavedOrders({ draft, busy, onExport }: SavedOrdersProps) {
     >
       <Box sx={{ display: "flex", alignItems: "center", gap: 1.5, flexWrap: "wrap" }}>
         <Typography component="h2" variant="h2" id="orders-title" sx={{ flex: 1 }}>
-          Saved orders
+          Saved exports
         </Typography>
         <Box
           component="form"
@@ -60,9 +60,9 @@ export function SavedOrders({ draft, busy, onExport }: SavedOrdersProps) {
             value={name}
             placeholder="field A3"
             onChange={(event) => setName(event.target.value)}
-            slotProps={{ htmlInput: { "aria-label": "Name of the order", maxLength: 60 } }}
+            slotProps={{ htmlInput: { "aria-label": "Name of the export settings", maxLength: 60 } }}
           />
-          <Button type="submit">Save this order</Button>
+          <Button type="submit">Save these settings</Button>
         </Box>
       </Box>
       {problem && (
@@ -72,7 +72,7 @@ export function SavedOrders({ draft, busy, onExport }: SavedOrdersProps) {
       )}
       {orders.length === 0 && (
         <Typography sx={{ color: "text.secondary", fontSize: 13.5 }}>
-          The sentence above can be saved under a name. Saved orders are part of the book.
+          The settings above can be saved under a name, as part of the book.
         </Typography>
       )}
       {orders.map((order) => (
@@ -87,7 +87,7 @@ export function SavedOrders({ draft, busy, onExport }: SavedOrdersProps) {
           onExport={() => onExport([order])}
           onDelete={() =>
             void put(
-              `Delete order ${order.name}`,
+              `Delete export settings ${order.name}`,
               orders.filter((known) => known !== order),
             )
           }
@@ -96,7 +96,7 @@ export function SavedOrders({ draft, busy, onExport }: SavedOrdersProps) {
       ))}
       {wanted.length > 1 && (
         <Button variant="outlined" disabled={busy} sx={{ mt: 1 }} onClick={() => onExport(wanted)}>
-          Export {count(wanted.length, "order")}
+          Export {count(wanted.length, "saved export")}
         </Button>
       )}
     </Box>

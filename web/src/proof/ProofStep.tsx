@@ -6,7 +6,7 @@ import { Autocomplete, Box, createFilterOptions, IconButton, TextField } from "@
 import { useMemo, useRef, type ReactNode } from "react";
 import { useBook } from "../api/book";
 import type { BookPage, Cell } from "../api/types";
-import { coordinate, count, mm, ratio } from "../api/words";
+import { coordinate, count, ratio, paperSize } from "../api/words";
 import { Card, Row } from "../frame/Card";
 import { pageAt, pageCount } from "../frame/bookPages";
 import { useSheet } from "../frame/useSheet";
@@ -50,8 +50,8 @@ export function ProofStep() {
         <Statement
           answer={
             <>
-              Each sheet is drawn here by the same drawing as the print. <b>{count(last, "sheet")}</b>; Page Down and
-              Page Up leaf through them.
+              Each sheet is shown exactly as it will print. <b>{count(last, "sheet")}</b>; Page Down and Page Up leaf
+              through them.
               {today && <LabelCount sheet={number} />}
             </>
           }
@@ -151,8 +151,8 @@ export function ProofStep() {
               <Row name="" unit="N">
                 {coordinate(cell.centre[1])}
               </Row>
-              <Row name="Page">{`${mm(book.frame.page_width_mm)} × ${mm(book.frame.page_height_mm)}`}</Row>
-              <Row name="Frame">{`${mm(book.frame.width_mm)} × ${mm(book.frame.height_mm)}`}</Row>
+              <Row name="Page">{paperSize(book.frame.page_width_mm, book.frame.page_height_mm)}</Row>
+              <Row name="Frame">{paperSize(book.frame.width_mm, book.frame.height_mm)}</Row>
               {cell.kept && <Row name="Status">not rebuilt since the frame or the data changed</Row>}
               <LeftOutOfSheet sheet={cell.number} />
             </Card>
@@ -178,7 +178,7 @@ function BesideCard({ page, children }: { page: BookPage; children: ReactNode })
       {index && <Row name="Shows">{count(page.sheets, "sheet")} by name</Row>}
       {index && <TrueScale sheet={page.number} />}
       <Row name="Prints">{page.folio === null ? "no number" : `number ${page.folio}`}</Row>
-      {frame && <Row name="Page">{`${mm(frame.page_width_mm)} × ${mm(frame.page_height_mm)}`}</Row>}
+      {frame && <Row name="Page">{paperSize(frame.page_width_mm, frame.page_height_mm)}</Row>}
       <LeftOutOfSheet sheet={page.number} />
     </Card>
   );

@@ -37,7 +37,7 @@ export function BringIn({ title, label, accept, address, onBrought }: BringInPro
         file,
       );
       client.setQueryData(["book", book.id], made.book);
-      if (made.left_out?.length) setNotice(`Left out of it: ${made.left_out.join(", ")}.`);
+      if (made.left_out?.length) setNotice(`Not imported: ${made.left_out.join(", ")}.`);
       setBrought({ id: made.id, file, revision: made.book.revision });
     } catch (error) {
       setNotice((error as Error).message);

@@ -46,7 +46,7 @@ export function DesignCard({ onBack }: { onBack: () => void }) {
       )}
       <Box
         component="ul"
-        aria-label="Designs that ship"
+        aria-label="Built-in designs"
         sx={{ m: 0, p: 0, listStyle: "none", display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1 }}
       >
         {(designs.data?.shipped ?? []).map(({ name, title, note }) => (

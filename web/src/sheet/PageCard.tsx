@@ -1,7 +1,7 @@
 import { Box, Button, Checkbox, FormControlLabel } from "@mui/material";
 import { useChange } from "../api/book";
 import type { Edge, Page } from "../api/types";
-import { mm } from "../api/words";
+import { paperSize } from "../api/words";
 import { toldElsewhere } from "../api/toldElsewhere";
 import { Field } from "../fields/Field";
 import { filled } from "../fields/filled";
@@ -38,7 +38,7 @@ export function PageCard({ elements, onPick, onFullest }: PageCardProps) {
     <Card
       help="page"
       title={free ? free.title : role === "index" ? "Index sheet" : "Page"}
-      note={`${mm(frame.page_width_mm)} × ${mm(frame.page_height_mm)}`}
+      note={paperSize(frame.page_width_mm, frame.page_height_mm)}
     >
       {free && <FreePageFields page={free} />}
       {role === "index" && <IndexPagesFields />}
@@ -96,7 +96,7 @@ export function PageCard({ elements, onPick, onFullest }: PageCardProps) {
               }
             />
           }
-          label="trim marks"
+          label="Trim marks"
         />
       </Box>
       <Box sx={{ display: "flex", alignItems: "baseline", justifyContent: "space-between" }}>

@@ -1,6 +1,6 @@
 import { useBook, useChange } from "../api/book";
 import type { Page } from "../api/types";
-import { count, groundSize, mm, ratio } from "../api/words";
+import { count, groundSize, mm, ratio, paperSize } from "../api/words";
 import { readLength } from "../numbers/lengths";
 import { written } from "../numbers/written";
 import { filled } from "../fields/filled";
@@ -160,22 +160,15 @@ function FrameInWords() {
     );
   return role === "index" ? (
     <>
-      The index frame is{" "}
-      <b>
-        {mm(frame.width_mm)} × {mm(frame.height_mm)}
-      </b>{" "}
-      at <b>{indexed ? ratio(indexed.scale) : "…"}</b>, {cellWords[labels]}{" "}
+      The index frame is <b>{paperSize(frame.width_mm, frame.height_mm)}</b> at{" "}
+      <b>{indexed ? ratio(indexed.scale) : "…"}</b>, {cellWords[labels]}{" "}
       <b>{count(shown?.sheets ?? book.cells.length, "sheet")}</b>. The index{" "}
       {indexes > 1 ? `has ${indexes} sheets, which come` : "sheet comes"}{" "}
       {book.document.index_pages?.place === "last" ? "after" : "before"} the others.
     </>
   ) : (
     <>
-      The frame is{" "}
-      <b>
-        {mm(book.frame.width_mm)} × {mm(book.frame.height_mm)}
-      </b>{" "}
-      and shows{" "}
+      The frame is <b>{paperSize(book.frame.width_mm, book.frame.height_mm)}</b> and shows{" "}
       {book.sheet_m && (
         <>
           <b>{groundSize(...book.sheet_m)}</b> of ground{" "}

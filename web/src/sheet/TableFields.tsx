@@ -159,19 +159,19 @@ export function TableFields({
       <Fold title="Lines and areas">
         <Box sx={{ display: "grid", gap: 0.5, justifyItems: "start" }}>
           <Painted
-            label="area behind the titles"
+            label="Fill behind the titles"
             colour={element.head_fill?.colour}
             start="#e8dfc4"
             onSave={(colour) => onSave({ head_fill: colour === undefined ? undefined : { colour } })}
           />
           <Painted
-            label="area behind every other row"
+            label="Fill behind every other row"
             colour={element.band_fill?.colour}
             start="#f6f1e4"
             onSave={(colour) => onSave({ band_fill: colour === undefined ? undefined : { colour } })}
           />
           <Painted
-            label="line round the table"
+            label="Outline of the table"
             colour={element.stroke && filled(element.stroke, defaults.stroke).colour}
             start="#1f2a30"
             onSave={(colour) =>

@@ -100,13 +100,13 @@ export function Review({
         label="Title"
         value={title}
         onChange={(event) => setTitle(event.target.value)}
-        helperText="the file’s name where left empty"
+        helperText="leave empty to use the file name"
       />
       <ReferenceField
         value={reference}
         onChange={setReference}
         suggestions={proposal.data?.suggestions ?? start.suggestions}
-        help={proposal.data?.reference ? `${proposal.data.reference.name} where left empty` : "name, code or place"}
+        help={proposal.data?.reference ? `leave empty to use ${proposal.data.reference.name}` : "name, code or place"}
       />
       <PageFields page={page} onPage={setPage} />
       {proposal.data && (

@@ -107,7 +107,7 @@ function Drawings({
     try {
       const made = await upload<{ id: string; left_out: string[]; book: Book }>(`/api/books/${book.id}/markers`, file);
       client.setQueryData(["book", book.id], made.book);
-      if (made.left_out.length) setNotice(`Left out of it: ${made.left_out.join(", ")}.`);
+      if (made.left_out.length) setNotice(`Not imported: ${made.left_out.join(", ")}.`);
     } catch (error) {
       setNotice((error as Error).message);
     }

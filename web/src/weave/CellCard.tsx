@@ -2,7 +2,7 @@ import { Box, Button, Checkbox, FormControlLabel, Typography } from "@mui/materi
 import { Link } from "react-router";
 import { useBook } from "../api/book";
 import type { Cell } from "../api/types";
-import { coordinate, count, mm } from "../api/words";
+import { coordinate, count, paperSize } from "../api/words";
 import { readAngle, readNumber, readScale } from "../numbers/read";
 import { written } from "../numbers/written";
 import { toldElsewhere } from "../api/toldElsewhere";
@@ -95,7 +95,7 @@ export function CellCard({ selected, cells, onGone }: CellCardProps) {
       {one && (
         <>
           <Shown sheet={first.number} />
-          <Row name="Frame">{`${mm(book.frame.width_mm)} × ${mm(book.frame.height_mm)}`}</Row>
+          <Row name="Frame">{paperSize(book.frame.width_mm, book.frame.height_mm)}</Row>
           <TrueScale sheet={first.number} />
           {first.kept && <Row name="Status">not rebuilt since the frame or the data changed</Row>}
           {gaps.length > 0 && (

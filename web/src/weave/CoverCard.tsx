@@ -51,7 +51,7 @@ export function CoverCard({
   };
   const data = cover.data;
   return (
-    <Card help="coverage" title="Coverage" note="proven by geometry">
+    <Card help="coverage" title="Coverage" note="computed from the geometry">
       <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 1 }}>
         Back to the cell
       </Button>

@@ -59,7 +59,7 @@ export function PlaceNameFields({ naming, onSet }: { naming: Naming; onSet: (pat
             onChange={(event) => onSet({ without_io: event.target.checked })}
           />
         }
-        label="leave the letters I and O out"
+        label="Leave out the letters I and O"
       />
     </>
   );

@@ -316,7 +316,7 @@ export function FeatureSettings({ index, onTry }: Trying) {
             onChange={(event) => onTry({ several: event.target.checked || null })}
           />
         }
-        label="several sheets for what is larger than the frame"
+        label="Several sheets for features larger than the frame"
       />
       <AttributeChoice
         label="Named by"

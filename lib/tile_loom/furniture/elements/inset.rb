@@ -13,7 +13,7 @@ module TileLoom
         include Framed
 
         part :extent, Frames::Extent.union, default: {"kind" => "sheet"}, about: "Which ground it shows."
-        part :crs, text(least: 1, most: 20_000), default: "book", about: "\"book\", or a reference of its own."
+        part :crs, text(least: 1, most: 20_000), default: "book", about: "\"book\", or another CRS."
         part :globe, Frames::Globe.type
         part :letter, text(most: 5), about: "By which it is known in the frames that show its outline."
         part :letter_pt, Values::Types::SIZE_PT, default: 11

@@ -109,7 +109,7 @@ module TileLoom
           lost = composed.left.map { |placed| "“#{placed.name}”" }
           [
             *notices,
-            "The legend #{named}has room for #{composed.fitting} of #{composed.count} rows; left out: " \
+            "The legend #{named}fits #{composed.fitting} of #{composed.count} rows; left out: " \
               "#{Sentences.listed(lost, MOST_NAMED)}. Make it larger, let it shrink or take more columns, or let a " \
               "second legend continue it."
           ]

@@ -77,7 +77,7 @@ module TileLoom
           notices = [*broken_off(sheet), *fieldless(sheet), *cut(sheet)]
           notices << wide unless rows.columns_fit?
           return notices if rows.fitting == count || continued?(sheet)
-          notices << "The table “#{title}” has room for #{rows.fitting} of #{count} rows; make it larger, let it " \
+          notices << "The table “#{title}” fits #{rows.fitting} of #{count} rows; make it larger, let it " \
             "shrink, or let a second table continue it."
         end
 

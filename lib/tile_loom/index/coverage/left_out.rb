@@ -52,7 +52,8 @@ module TileLoom
             else
               "#{Units::Number.grouped(loss.count)} drawn #{(loss.count == 1) ? "shape" : "shapes"}"
             end
-          loss.whole ? "#{what} on no sheet" : "#{what} partly on no sheet#{length(loss)}"
+          verb = (loss.count == 1) ? "is" : "are"
+          loss.whole ? "#{what} #{verb} on no sheet" : "#{what} #{verb} partly outside all sheets#{length(loss)}"
         end
       end
 

@@ -11,7 +11,7 @@ module TileLoom
 
       define
       part :kind,
-        choice(fixed: "Fixed", fit: "Fit with margin", standard_scales: "Standard scales", field: "From a field"),
+        choice(fixed: "fixed", fit: "fit with margin", standard_scales: "standard scales", field: "from a field"),
         required: true,
         default: "fixed"
       part :margin,
@@ -52,7 +52,9 @@ module TileLoom
       # The denominator that a feature's field holds, as a number or as "1:2,500". path: JSON pointer of the setting
       # that names the field; Refusal carries it.
       def self.denominator(field, attributes, path:)
-        value = Float(attributes[field].to_s.delete(" ,").sub(/\A1:/, ""), exception: false)
+        given = attributes[field]
+        value = given.is_a?(Numeric) ? given : Units::NumberText.read(given.to_s.sub(/\A\s*1\s*:/, ""))
+        value = value&.to_f
         return Units::Number.tidy(value) if value&.finite? && value.positive?
         found = attributes[field].to_s[0, 40]
         raise Refusal.new("index.scale_of_field", field: field, found: found, at: path)

@@ -5,7 +5,7 @@ module TileLoom
     module Forms
       # The ground of all sheets as one seamless picture in tiles, for the field.
       class Ground < Form
-        kind "ground", "the ground as tiles", rank: 5
+        kind "ground", "map tiles", rank: 5
         file_name "{{ book.title }}"
         about "What the sheets show, without frames, as one picture of tiles for a phone or a tablet."
         part :format, choice(mbtiles: "MBTiles", geopackage: "GeoPackage"), default: "mbtiles"
@@ -39,7 +39,7 @@ module TileLoom
 
         def notices(press)
           found = [
-            "It is drawn at #{Units::Number.ratio(scale_of(press))} with #{press.ppi} pixels an inch of that scale."
+            "It is drawn at #{Units::Number.ratio(scale_of(press))} with #{press.ppi} pixels per inch at that scale."
           ]
           if format == "mbtiles"
             found << "Tiles of MBTiles lie in spherical Mercator; the picture is brought there from " \

@@ -5,9 +5,9 @@ module TileLoom
     module Forms
       # A picture of each sheet.
       class Images < Form
-        kind "images", "an image a sheet", rank: 3
+        kind "images", "one image per sheet", rank: 3
         file_name "{{ book.title }}_{{ sheet.name }}"
-        about "Pixels of each sheet, or of its map frame alone; placed on the ground if wanted."
+        about "A raster image of each sheet, or of its map frame alone; georeferenced if wanted."
         part :format, choice(png: "PNG", jpeg: "JPEG", tiff: "TIFF", webp: "WebP", geotiff: "GeoTIFF"), default: "png"
         part :shows, choice(**PageArea::SHOWN), default: PageArea::PAGE
         part :clear, flag, default: false, about: "Without the white of the paper."
@@ -16,7 +16,7 @@ module TileLoom
           default: "colour"
         part :quality, whole(10..100), default: 90, about: "Of JPEG and WebP."
         part :placed, flag, default: false, about: "With a world file and a file that names the reference beside it."
-        part :north_up, flag, default: false, about: "Are turned sheets drawn anew in a GeoTIFF so that north is up?"
+        part :north_up, flag, default: false, about: "Are rotated sheets resampled in a GeoTIFF so that north is up?"
 
         ENDINGS = {"png" => ".png", "jpeg" => ".jpg", "tiff" => ".tif", "webp" => ".webp", "geotiff" => ".tif"}.freeze
         # Of world files, as is usual.

@@ -15,7 +15,7 @@ module TileLoom
           about: "How pages lie on the paper."
         part :paper, choice(*(Layout::PageSize.names - [Layout::PageSize::CUSTOM])), default: "A4"
         part :orientation,
-          choice("as fits" => "As fits best", :portrait => "Portrait", :landscape => "Landscape"),
+          choice("as fits" => "as fits best", :portrait => "portrait", :landscape => "landscape"),
           default: "as fits"
         part :across, whole(1..10), default: 1, about: "Pages beside each other, where several lie on one."
         part :down, whole(1..10), default: 2

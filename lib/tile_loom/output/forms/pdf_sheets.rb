@@ -5,7 +5,7 @@ module TileLoom
     module Forms
       # A PDF of each sheet.
       class PdfSheets < Form
-        kind "pdf_sheets", "a PDF a sheet", rank: 2
+        kind "pdf_sheets", "one PDF per sheet", rank: 2
         file_name "{{ book.title }}_{{ sheet.name }}"
         about "A file of each sheet; links lead from one to the next as long as they lie side by side."
         part :pdf, PdfManner.type, default: {}

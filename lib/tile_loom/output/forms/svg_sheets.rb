@@ -5,11 +5,11 @@ module TileLoom
     module Forms
       # An SVG of each sheet.
       class SvgSheets < Form
-        kind "svg_sheets", "an SVG a sheet", rank: 4
+        kind "svg_sheets", "one SVG per sheet", rank: 4
         file_name "{{ book.title }}_{{ sheet.name }}"
         about "A drawing of each sheet for a browser or a drawing program; layers are groups."
         part :text,
-          choice(text: "As text, typefaces embedded", outlines: "As outlines"),
+          choice(text: "as text, typefaces embedded", outlines: "as outlines"),
           default: "text",
           about: "Text with its typefaces in the file, or its outlines."
         part :links, flag, default: true

@@ -30,7 +30,7 @@ module TileLoom
         part :at, place, about: "Of a line or an area: where its middle lies, in the book's CRS."
         part :rotation_deg, number(-360..360), about: "Clockwise on the page; a label of a line is straight then."
         part :hidden, flag, default: false
-        part :text, text(most: 1000), about: "In place of its own; a new line begins another."
+        part :text, text(most: 1000), about: "In place of the label's text; a new line begins another."
 
         # Has it a place of its own?
         def placed? = !!(offset_mm || at)

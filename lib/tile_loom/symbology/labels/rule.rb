@@ -28,7 +28,7 @@ module TileLoom
         part :abbreviations,
           list(Abbreviation.type, most: 200, ids: Values::EntryIds.new("abbreviation", by: "full")),
           default: [],
-          about: "Used where the full text has no room."
+          about: "Used where the full text does not fit."
         part :letter_case,
           choice(
             as_written: "as written",

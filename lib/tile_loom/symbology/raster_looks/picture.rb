@@ -21,9 +21,9 @@ module TileLoom
         part :stretch,
           list(number(0..100), least: 2, most: 2),
           about:
-            "Percentages of the pixels, in order of their values, between which black and white are laid; bytes are " \
+            "Percentages of the values, in rising order, between which black and white are set; bytes are " \
               "shown as they are without it, larger numbers between 2 and 98."
-        part :clear_colour, Values::Types::COLOUR, about: "Pixels of this colour are clear."
+        part :clear_colour, Values::Types::COLOUR, about: "This colour is transparent."
         part :resampling, choice(bilinear: "bilinear", cubic: "cubic"), default: "bilinear"
 
         # The colours of a table are colours, none of them between two others.

@@ -18,7 +18,7 @@ module TileLoom
         part :stepped, flag, default: false, about: "Each colour stands by itself, for an equal part of the range."
         part :between,
           choice(
-            :percentages => "percentages of the pixels",
+            :percentages => "percentages of the values",
             "lowest and highest" => "lowest and highest",
             :limits => "limits of your own"
           ),

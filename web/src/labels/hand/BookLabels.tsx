@@ -59,8 +59,7 @@ export function BookLabels() {
       {found && (
         <>
           <div role="status">
-            {total === 0 ? "No label is without room" : `${count(total, "label")} without room`} on{" "}
-            {count(found.pages, "page")}
+            {total === 0 ? "All labels are placed" : count(total, "unplaced label")} on {count(found.pages, "page")}
             {found.pages < pages && !running ? `; ${pages - found.pages} were not looked at` : ""}
             {found.revision !== book.revision ? ", before the last change" : ""}.
           </div>

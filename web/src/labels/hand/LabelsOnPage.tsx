@@ -125,7 +125,7 @@ export function LabelsOnPage({ labels, perMm, width, height, picked, onPick }: L
           strokeWidth={2 / perMm}
           style={{ pointerEvents: "auto" }}
         >
-          <title>{`${label.layer}: “${label.text}” has no room`}</title>
+          <title>{`${label.layer}: “${label.text}” is not placed`}</title>
           <circle cx={label.x} cy={label.y} r={6 / perMm} fill="#fffdf6" fillOpacity={0.8} />
           <path
             d={`M${label.x - 3 / perMm} ${label.y - 3 / perMm}l${6 / perMm} ${6 / perMm}m0 ${-6 / perMm}l${-6 / perMm} ${6 / perMm}`}

@@ -45,7 +45,7 @@ export function LabelsPanel({
     <>
       <Heading text="Labels" />
       <Flag
-        label="edit the labels on the page"
+        label="Edit the labels on the page"
         value={shown}
         onSave={(value) => {
           onShown(value);
@@ -62,7 +62,7 @@ export function LabelsPanel({
       )}
       {shown && label && <PickedLabel key={picked} labels={labels} label={label} />}
       {shown && data && data.unplaced.length > 0 && (
-        <Box component="section" aria-label="Labels without room" sx={{ mt: 1, fontSize: 13 }}>
+        <Box component="section" aria-label="Unplaced labels" sx={{ mt: 1, fontSize: 13 }}>
           <b>{count(data.unplaced.length, "label")} without room</b>
           <Box component="ul" sx={{ m: 0, p: 0, listStyle: "none" }}>
             {data.unplaced.map((label, index) => (

@@ -14,6 +14,6 @@ export const MapFrameCard: KindCard<ElementOf<"map_frame">> = ({ element, onSave
         onChange={(event) => void onSave({ match_lines: event.target.checked ? {} : undefined }).catch(toldElsewhere)}
       />
     }
-    label="match lines with the neighbours’ names"
+    label="Match lines with the neighbours’ names"
   />
 );

@@ -79,7 +79,7 @@ export const PictureCard: KindCard<ElementOf<"picture">> = ({ element, onSave })
           value={element.alternative ?? ""}
           onSave={(text) => onSave({ alternative: text.trim() || undefined })}
         />
-        <ImportArtwork title="Import a picture" label="Picture of your own" onBrought={choose} />
+        <ImportArtwork title="Import a picture" label="Your own picture" onBrought={choose} />
       </Box>
     </>
   );

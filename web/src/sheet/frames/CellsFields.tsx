@@ -19,11 +19,11 @@ export function CellsFields({ element, onSave }: { element: GriddedElement; onSa
   const always = element.kind === "index_frame" || element.kind === "locator";
   const cells = whole(element).cells as CellsShown | undefined;
   const keep = (patch: Partial<CellsShown>) => onSave({ cells: { ...cells, ...patch } }, "Cells");
-  if (!cells) return <Flag label="show the cells" value={false} onSave={() => onSave({ cells: {} }, "Cells")} />;
+  if (!cells) return <Flag label="Show the cells" value={false} onSave={() => onSave({ cells: {} }, "Cells")} />;
   const shown = filled(cells, defaults.cells_shown);
   return (
     <div style={{ display: "grid", gap: 8 }}>
-      {!always && <Flag label="show the cells" value onSave={() => onSave({ cells: undefined }, "Cells")} />}
+      {!always && <Flag label="Show the cells" value onSave={() => onSave({ cells: undefined }, "Cells")} />}
       <ColourBeside
         colour={<Colour label="Colour of the cells" value={shown.colour} onSave={(colour) => keep({ colour })} />}
       >
@@ -59,7 +59,7 @@ export function CellsFields({ element, onSave }: { element: GriddedElement; onSa
         </>
       )}
       <Flag
-        label="filled"
+        label="Filled"
         value={!!cells.fill}
         onSave={(on) => keep({ fill: on ? { colour: shown.colour, opacity: 0.12 } : undefined })}
       />
@@ -67,7 +67,7 @@ export function CellsFields({ element, onSave }: { element: GriddedElement; onSa
       {role === "sheets" && (
         <>
           <Flag
-            label="the sheet’s own cell set off"
+            label="Highlight the sheet’s own cell"
             value={shown.this_sheet}
             onSave={(this_sheet) => keep({ this_sheet })}
           />

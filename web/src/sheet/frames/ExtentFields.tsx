@@ -58,7 +58,7 @@ export function ExtentFields({ element, onSave }: { element: InsetKind; onSave: 
       {extent.kind !== "fixed" && <Rotation extent={extent} onSave={keep} />}
       {role === "sheets" && extent.kind !== "fixed" && extent.kind !== "detail" && (
         <Flag
-          label="rotated as the sheet is"
+          label="Rotated like the sheet"
           value={extent.turned_with_sheet ?? false}
           onSave={(turned_with_sheet) => keep({ ...extent, turned_with_sheet: turned_with_sheet || undefined })}
         />

@@ -50,7 +50,7 @@ export function FrameFields({ element, onSave }: { element: GriddedElement; onSa
           choices={choices.map_frame_element.layers}
           onChoose={(layers) => onSave({ layers }, "Layers")}
         />
-        <Flag label="labels of the layers" value={shown.labels} onSave={(labels) => onSave({ labels }, "Labels")} />
+        <Flag label="Labels of the layers" value={shown.labels} onSave={(labels) => onSave({ labels }, "Labels")} />
       </Box>
       {(element.kind === "map_frame" || element.kind === "index_frame") && (
         <>
@@ -73,7 +73,7 @@ export function FrameFields({ element, onSave }: { element: GriddedElement; onSa
             <ShapeFields shape={element.shape} onSave={(shape) => onSave({ shape }, "Shape")} />
           )}
           <Flag
-            label="colour behind the ground"
+            label="Background colour"
             value={!!element.fill}
             onSave={(on) => onSave({ fill: on ? { colour: "#ffffff" } : undefined }, "Backing")}
           />

@@ -124,7 +124,7 @@ function GlobeFields({ globe, onSave }: { globe: Globe; onSave: (globe: Globe) =
         </span>
       </ColourBeside>
       <Flag
-        label="a line round the globe"
+        label="Outline of the globe"
         value={!!globe.rim}
         onSave={(on) => keep({ rim: on ? { colour: "#7d7a66", width_mm: 0.2 } : undefined })}
       />

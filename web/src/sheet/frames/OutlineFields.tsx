@@ -82,7 +82,7 @@ export function OutlineFields({ element, onSave }: { element: GriddedElement; on
               />
             </ColourBeside>
             <Flag
-              label="leaders to that frame"
+              label="Leaders to that frame"
               value={shown.leaders}
               onSave={(leaders) => put(index, { leaders: leaders || undefined })}
             />

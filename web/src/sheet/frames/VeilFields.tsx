@@ -19,11 +19,11 @@ export function VeilFields({
   onSave: (veil: Veil | undefined) => Promise<unknown>;
 }) {
   const keep = (patch: Partial<Veil>) => onSave({ ...veil, ...patch });
-  if (!veil) return <Flag label="veil what lies outside" value={false} onSave={() => onSave({})} />;
+  if (!veil) return <Flag label="Veil what is outside" value={false} onSave={() => onSave({})} />;
   const shown = filled(veil, defaults.veil);
   return (
     <div style={{ display: "grid", gap: 8 }}>
-      <Flag label="veil what lies outside" value onSave={() => onSave(undefined)} />
+      <Flag label="Veil what is outside" value onSave={() => onSave(undefined)} />
       <Choice
         label="What stays clear"
         value={shown.round}

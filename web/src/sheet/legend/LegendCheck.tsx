@@ -96,7 +96,7 @@ export function LegendCheck() {
         )}
       </Box>
       {checked && !busy && checked.found.length > 0 && (
-        <Box component="ul" aria-label="Legends without room" sx={{ m: 0, mt: 0.5, pl: 2, fontSize: 13 }}>
+        <Box component="ul" aria-label="Legends that do not fit" sx={{ m: 0, mt: 0.5, pl: 2, fontSize: 13 }}>
           {checked.found.map(({ number, name, element, sentence }) => (
             <li key={`${number} ${element} ${sentence}`}>
               <Button sx={{ p: 0, minWidth: 0, verticalAlign: "baseline" }} onClick={() => go(number)}>
@@ -114,7 +114,6 @@ export function LegendCheck() {
 function summary({ found, count, stopped }: Checked): string {
   if (stopped) return "Stopped before all sheets were looked at.";
   const sheets = new Set(found.map(({ number }) => number)).size;
-  if (sheets === 0)
-    return count === 1 ? "The legend of the one sheet has room." : `The legends of all ${count} sheets have room.`;
-  return sheets === 1 ? "1 sheet has a legend without room." : `${sheets} sheets have legends without room.`;
+  if (sheets === 0) return count === 1 ? "The legend fits on the sheet." : `The legends fit on all ${count} sheets.`;
+  return sheets === 1 ? "On 1 sheet the legend does not fit." : `On ${sheets} sheets the legend does not fit.`;
 }

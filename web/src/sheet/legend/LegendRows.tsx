@@ -16,7 +16,7 @@ const STATES: Record<RowShown["state"], string | null> = {
   elsewhere: "not on this sheet",
   hidden: "hidden",
   gone: "no longer on the map",
-  overfull: "no room",
+  overfull: "does not fit",
 };
 
 interface LegendRowsProps {
