@@ -340,7 +340,7 @@ RSpec.describe TileLoom::Furniture::Elements::Legend do
         ]
       )
       press = TileLoom::Output::Press.new(book: stuck.book, source: source)
-      expect(press.page(stuck.cell, count: 1, notices: true).notices).to include(match(/room for 10 of 14 rows/))
+      expect(press.page(stuck.cell, count: 1, notices: true).notices).to include(match(/fits 10 of 14 rows/))
     end
 
     it "goes on in a second legend, which then says what is left" do
@@ -361,7 +361,7 @@ RSpec.describe TileLoom::Furniture::Elements::Legend do
       expect(names(composed)).to eq(["value motorway", "value trunk", "value primary"])
       other = composed.layout.elements.last
       expect(other.on(composed).standing.map { |row| row.placed.name }).to eq(["value secondary", "value track"])
-      expect(composed.left_out).to match([/room for 2 of 3 rows; left out: “value path”/])
+      expect(composed.left_out).to match([/fits 2 of 3 rows; left out: “value path”/])
     end
 
     it "does not go round in a circle where two continue one another" do

@@ -25,7 +25,9 @@ export function OutOfStep() {
       <Box sx={{ flex: 1, fontSize: 14 }}>
         The index is out of date: <b>{changed.map((part) => reasons[part]).join(" and ")}</b>{" "}
         {changed.length === 1 ? "has" : "have"} changed since it was generated
-        {changed.includes("frame") && frame_then && <> (the frame was {paperSize(frame_then[0], frame_then[1])})</>}.{" "}
+        {changed.includes("frame") && frame_then && (
+          <> (the frame was {paperSize(frame_then[0], frame_then[1])})</>
+        )}.{" "}
         {anew.data ? (
           <>
             Rebuilding gives <b>{count(anew.data.count, "sheet")}</b> (now {written(book.cells.length)}
