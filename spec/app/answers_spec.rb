@@ -74,7 +74,8 @@ RSpec.describe "The answer to a change" do
 
   it "is the whole book for a browser that has it otherwise" do
     held = whole
-    change = sent(:patch, "", {label: "Title", patch: {title: "Dry moss"}}, held.merge("revision" => 1))
+    sent(:patch, "", {label: "Title", patch: {title: "Wet moss"}}, held)
+    change = sent(:patch, "", {label: "Title", patch: {title: "Dry moss"}}, held)
     expect(change).to include("layers", "faces")
     expect(change["cells"].length).to eq(held["cells"].length)
     expect(change).not_to have_key("since")

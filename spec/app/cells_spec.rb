@@ -215,7 +215,7 @@ RSpec.describe App::Routes::Cells do
         answer["message"]
       end
     before = rows
-    expect(send[{"name" => "A", "scale" => 1000}, {"name" => "a", "scale" => 1000}]).to match(/“A” stands 2 times/)
+    expect(send[{"name" => "A", "scale" => 1000}, {"name" => "a", "scale" => 1000}]).to match(/“A” is 2 times/)
     expect(send[{"name" => "A"}]).to match(/has no scale/)
     expect(send[{"scale" => 1000}]).to match(/has no name/)
     expect(rows).to eq(before)

@@ -94,7 +94,7 @@ RSpec.describe "Doors" do
     it "are of at most two megabytes and a hundred levels, but for book files" do
       send_json(:patch, "/api/books/#{book.id}", {patch: {title: "x" * 3_000_000}})
       expect([last_response.status, answer["message"]]).to eq(
-        [413, "This is larger than 2 MB, the most that is taken at once."]
+        [413, "This is larger than 2 MB, the limit for one request."]
       )
       patch(
         "/api/books/#{book.id}",

@@ -87,7 +87,7 @@ RSpec.describe App::Routes::Grids do
     {
       "0 m" => /greater than zero/,
       "-5 m" => /greater than zero/,
-      "30 sec" => /counts in metres; enter a length/,
+      "30 sec" => /is in metres; enter a length/,
       "much" => /is not an interval/
     }.each do |interval, said|
       grid = frame["grids"][0].merge("interval" => {"x" => interval})

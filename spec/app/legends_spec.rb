@@ -134,7 +134,7 @@ RSpec.describe App::Routes::Legends do
     keep(place: {"right_mm" => 5, "top_mm" => 58, "width_mm" => 52, "height_mm" => 6})
     ask("/api/books/#{book.id}/legends/overfull")
     expect(answer["found"].first).to include("number" => 1, "name" => "A1", "element" => legend["id"])
-    expect(answer["found"].map { |entry| entry["sentence"] }).to all(match(/room for 1 of 2 rows; left out: “Area”/))
+    expect(answer["found"].map { |entry| entry["sentence"] }).to all(match(/fits 1 of 2 rows; left out: “Area”/))
   end
 
   # By MariaDB's own ST_Intersects on the ground of each sheet.

@@ -75,7 +75,7 @@ RSpec.describe App::Routes::Layouts do
       kind: "map_frame",
       box: [20, 60, 80, 60]
     )
-    expect([last_response.status, last_response.body]).to match([422, /on this page, use an inset/])
+    expect([last_response.status, last_response.body]).to match([422, /on a page put an inset/])
     ask("/api/books/#{book.id}/sheets/-100/grids?frame=inset-1")
     preset = answer["presets"].first["key"]
     post_to("sheets/-100/grids", preset: preset, frame: "inset-1")

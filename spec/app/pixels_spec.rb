@@ -114,7 +114,7 @@ RSpec.describe App::RasterImport do
     expect(last_response.status).to eq(200), last_response.body
     newer = geotiff("newer", smooth(200, 100, seed: 9), "EPSG:25829", [402_100, 6_528_700, 402_300, 6_528_600])
     arrival = kept(sent(newer, replaces: "flight"))
-    expect(arrival.remarks).to include("It had 400 × 300 pixels and has 200 × 100.")
+    expect(arrival.remarks).to include("The raster was 400 × 300 and is 200 × 100.")
     expect(layer.entry["raster"]).to include("brightness" => 20)
     post("/api/books/#{book.id}/undo", "{}", {"CONTENT_TYPE" => "application/json", "HTTP_HOST" => "localhost"})
     expect(layer.id).to eq(first.id)

@@ -374,12 +374,12 @@ RSpec.describe App::PressOrder do
 
     it "refuses an ink that is gone, and two of one name" do
       put(colour: "#123456", ink: {name: "x", cmyk: [0, 0, 0, 0]})
-      expect(answer["message"]).to match(/no ink that looks like #123456/)
+      expect(answer["message"]).to match(/no longer has the colour #123456/)
       put(colour: "#111111")
       put(colour: "#222222")
       second = App::Book.find(book.id).document["palette"].last["colour"]
       put(colour: second, ink: {name: "Ink 1", cmyk: [1, 1, 1, 1]})
-      expect(answer["message"]).to match(/ink of the name “Ink 1” already/)
+      expect(answer["message"]).to match(/already an ink called “Ink 1”/)
     end
 
     it "takes a profile of a press, and refuses one of a screen" do
